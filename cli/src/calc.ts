@@ -1,0 +1,27 @@
+import { listCalculators, runCalculator } from '@fulcrant/core';
+
+/** `calc --list` | `calc <id> '<json>'`: the registry on the command line. Faults go to stderr, one sentence a line; exit 2. */
+function main(args: string[]): number {
+  const fail = (...sentences: string[]) => {
+    for (const s of sentences) process.stderr.write(`${s}\n`);
+    return 2;
+  };
+  const [id, json, ...rest] = args;
+  if (id === '--list' && json === undefined) {
+    process.stdout.write(`${JSON.stringify(listCalculators(), null, 2)}\n`);
+    return 0;
+  }
+  if (id === undefined || rest.length > 0) return fail("Usage: npm run -s calc -- --list, or npm run -s calc -- <id> '<json>'.");
+  let input: unknown;
+  try {
+    input = JSON.parse(json ?? '{}');
+  } catch (error) {
+    return fail(`The input is not valid JSON: ${(error as Error).message}.`);
+  }
+  const answer = runCalculator(id, input);
+  if (!answer.ok) return fail(...answer.faults.map((f) => f.message));
+  process.stdout.write(`${JSON.stringify(answer.result, null, 2)}\n`);
+  return 0;
+}
+
+process.exitCode = main(process.argv.slice(2));

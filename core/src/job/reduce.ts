@@ -1,0 +1,66 @@
+import type { JobEvent } from '../api/events.ts';
+import type { Finding } from '../calculators/result.ts';
+import { verdictOf } from '../calculators/result.ts';
+import type { Procedure, StepDefinition } from '../procedures/types.ts';
+import { gather } from './facts.ts';
+import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
+
+/** Findings a lead hand has accepted in this attempt are no longer in the way; they stay on the sheet. */
+function open(facts: Facts, step: StepDefinition, findings: Finding[]): Finding[] {
+  const accepted = facts.deviations.filter((d) => d.step === step.id && (!step.again || d.attempt === facts.attempt)).map((d) => d.finding);
+  return findings.filter((f) => !(f.acceptable && accepted.includes(f.code)));
+}
+
+const blocks = (f: Finding) => f.verdict === 'reject' || f.verdict === 'incomplete' || f.verdict === 'too-close';
+
+/** The pin through a step that has not been pulled, else the last one that was. */
+function holdOf(facts: Facts, step: string): Hold | undefined {
+  const pins = facts.holds.filter((h) => h.step === step);
+  return pins.find((h) => !h.released) ?? pins.at(-1);
+}
+
+function passOf(facts: Facts, step: StepDefinition): Facts['passes'][number] | undefined {
+  return facts.passes.find((p) => p.step === step.id && (!step.again || p.attempt === facts.attempt));
+}
+
+/** The state of every step, in order: the first that is not done is the present one, all after it are closed. */
+export function judge(procedure: Procedure, facts: Facts): JobState {
+  const steps: StepState[] = [];
+  const carried: Record<string, StepReport> = {};
+  let present: StepState | null = null;
+  for (const step of procedure.steps) {
+    const hold = holdOf(facts, step.id);
+    const passed = passOf(facts, step);
+    const shared = { id: step.id, title: step.title, ...(hold ? { hold } : {}) };
+    if (present) {
+      steps.push({ ...shared, status: 'closed', because: `“${present.title}” comes first.`, report: null, verdict: 'incomplete', blocking: [] });
+      continue;
+    }
+    const report = step.kind.report(facts, step, carried);
+    carried[step.id] = report;
+    const standing = open(facts, step, report.findings);
+    const blocking = standing.filter(blocks);
+    const held = hold !== undefined && !hold.released;
+    const done = step.id === 'sign' ? facts.signed !== null : passed !== undefined && blocking.length === 0 && !held;
+    const state: StepState = {
+      ...shared,
+      status: done ? 'done' : 'present',
+      report,
+      verdict: verdictOf(standing),
+      blocking,
+      ...(passed && done ? { passed: { at: passed.at, author: passed.author } } : {}),
+    };
+    if (!done) present = state;
+    steps.push(state);
+  }
+  return { ...facts, steps, present: present?.id ?? null };
+}
+
+/**
+ * A job's events turned into its state: the only place that knows what may happen next. Null until the job is opened.
+ * The same function runs in the browser and on the server.
+ */
+export function reduce(procedure: Procedure, events: readonly JobEvent[]): JobState | null {
+  const facts = gather(events);
+  return facts ? judge(procedure, facts) : null;
+}

@@ -1,0 +1,172 @@
+import type { Author, JobEvent } from '../api/events.ts';
+import type { Setup } from '../api/setup.ts';
+import type { WorkingLine } from '../calculators/result.ts';
+import type { Procedure } from '../procedures/types.ts';
+import { sayAll } from '../quantities/say.ts';
+import { allSources, type Source, sourceOf } from '../sources/register.ts';
+import type { JobState, Reading, StepReport } from './state.ts';
+
+export type SheetFinding = { code: string; verdict: string; reason: string; limit: string | null; source: string | null; remedy: string | null; accepted: { by: string; at: string; reason: string } | null };
+
+export type SheetReading = {
+  id: string;
+  step: string;
+  place: string;
+  value: number;
+  unit: 'mm' | 'deg' | 'N·m';
+  typed: string;
+  by: string;
+  at: string;
+  instrument: string;
+  resolution: number;
+  calibrationDue: string;
+  attempt: number;
+  withdrawn: { by: string; at: string; reason: string } | null;
+};
+
+/** The fit-up sheet as open data: lengths in mm, torques in N·m, times in UTC. */
+export type FitUpSheet = {
+  format: 'fulcrant.fit-up-sheet';
+  version: 1;
+  number: string | null;
+  jobId: string;
+  procedure: { id: string; title: string };
+  title: { machine: string; position: string; role: string; partNumber: string | null; openedAt: string; openedBy: string; state: 'open' | 'signed' };
+  setup: Setup;
+  steps: Array<{
+    id: string;
+    title: string;
+    status: string;
+    passedBy: string | null;
+    passedAt: string | null;
+    answers: Array<{ ask: string; answer: string; by: string; at: string; note: string | null }>;
+    findings: SheetFinding[];
+    working: WorkingLine[];
+    values: unknown;
+  }>;
+  readings: SheetReading[];
+  bolts: Array<{ pass: string; bolt: number; torqueNm: number; moved: boolean; by: string; at: string; instrument: string; set: number; attempt: number }>;
+  results: { largestMm: number | null; smallestMm: number | null; benchMm: number | null; reductionMm: number | null; residualMm: number | null; nutDeg: number | null; torqueNm: number | null };
+  holds: Array<{ step: string; reason: string; releasedBy: string | null; releasedAt: string | null }>;
+  setupChanges: Array<{ by: string; at: string; reason: string; changed: string[] }>;
+  dismountings: Array<{ by: string; at: string; reason: string }>;
+  loosenings: Array<{ by: string; at: string; reason: string }>;
+  notes: Array<{ by: string; at: string; text: string }>;
+  signature: { name: string; by: string; at: string } | null;
+  sources: Source[];
+  people: string[];
+};
+
+const said = (s: { author: Author; at: string }) => ({ by: s.author.name, at: s.at });
+
+/** The whole record of one job, every reading with who, when and instrument, withdrawn ones too. */
+export function fitUpSheet(procedure: Procedure, state: JobState, events: readonly JobEvent[], number: string | null): FitUpSheet {
+  const bench = valuesOf(state, 'bench');
+  const lock = valuesOf(state, 'lock');
+  const driven = (lock?.final ?? valuesOf(state, 'driveup')) as Record<string, number | null> | null;
+  const shaft = valuesOf(state, 'shaft');
+  const bolts = valuesOf(state, 'bolts');
+  const passes = (bolts?.passes ?? []) as Array<{ name: string }>;
+  const used = new Set<string>(state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []));
+  return sayAll<FitUpSheet>(
+    {
+      format: 'fulcrant.fit-up-sheet',
+      version: 1,
+      number,
+      jobId: state.jobId,
+      procedure: { id: procedure.id, title: procedure.title },
+      title: {
+        machine: state.setup.machine,
+        position: state.setup.position,
+        role: state.setup.role,
+        partNumber: state.setup.partNumber ?? null,
+        openedAt: state.opened.at,
+        openedBy: state.opened.author.name,
+        state: state.signed ? 'signed' : 'open',
+      },
+      setup: state.setup,
+      steps: procedure.steps.map((definition, i) => {
+        const step = state.steps[i];
+        return {
+          id: definition.id,
+          title: definition.title,
+          status: step?.status ?? 'closed',
+          passedBy: step?.passed?.author.name ?? null,
+          passedAt: step?.passed?.at ?? null,
+          answers: (definition.items ?? []).flatMap((item) => {
+            const a = state.answers.filter((x) => x.step === definition.id && x.item === item.id).at(-1);
+            return a ? [{ ask: item.ask, answer: a.answer, ...said(a), note: a.note ?? null }] : [];
+          }),
+          findings: sheetFindings(state, definition.id, step?.report ?? null),
+          working: step?.report?.working ?? [],
+          values: step?.report?.values ?? null,
+        };
+      }),
+      readings: state.readings.map((r) => sheetReading(r)),
+      bolts: state.ticks.map((t) => ({ pass: passes[t.pass]?.name ?? `pass ${t.pass + 1}`, bolt: t.bolt, torqueNm: t.torqueNm, moved: t.moved, ...said(t), instrument: t.instrument.name, set: t.round + 1, attempt: t.attempt })),
+      results: {
+        largestMm: num(shaft?.largestMm),
+        smallestMm: num(shaft?.smallestMm),
+        benchMm: num(bench?.benchMm),
+        reductionMm: num(driven?.reductionMm),
+        residualMm: num(driven?.clearanceMm),
+        nutDeg: num(lock?.finalDeg),
+        torqueNm: num((bolts?.torque as { torqueNm?: number } | undefined)?.torqueNm),
+      },
+      holds: state.holds.map((h) => ({ step: h.step, reason: h.reason, releasedBy: h.released?.author.name ?? null, releasedAt: h.released?.at ?? null })),
+      setupChanges: state.setupChanges.map((c) => ({ ...said(c), reason: c.reason, changed: changedFields(c.before, c.after) })),
+      dismountings: state.dismounted.map((d) => ({ ...said(d), reason: d.reason })),
+      loosenings: state.loosened.map((d) => ({ ...said(d), reason: d.reason })),
+      notes: state.notes.map((n) => ({ ...said(n), text: n.text })),
+      signature: state.signed ? { name: state.signed.name, ...said(state.signed) } : null,
+      sources: allSources().filter((s) => used.has(s.id)),
+      people: [...new Set(events.map((e) => e.author.name))],
+    },
+    'mm',
+  );
+}
+
+const num = (v: unknown): number | null => (typeof v === 'number' ? v : null);
+
+function valuesOf(state: JobState, step: string): Record<string, unknown> | null {
+  return (state.steps.find((s) => s.id === step)?.report?.values ?? null) as Record<string, unknown> | null;
+}
+
+function sheetReading(r: Reading): SheetReading {
+  return {
+    id: r.id,
+    step: r.step,
+    place: r.place,
+    value: r.value,
+    unit: r.instrument.kind === 'protractor' ? 'deg' : 'mm',
+    typed: r.raw,
+    ...said(r),
+    instrument: r.instrument.name,
+    resolution: r.instrument.step,
+    calibrationDue: r.instrument.calibrationDue,
+    attempt: r.attempt,
+    withdrawn: r.withdrawn ? { ...said(r.withdrawn), reason: r.withdrawn.reason } : null,
+  };
+}
+
+function sheetFindings(state: JobState, step: string, report: StepReport | null): SheetFinding[] {
+  return (report?.findings ?? []).map((f) => {
+    const d = state.deviations.find((x) => x.step === step && x.finding === f.code);
+    return {
+      code: f.code,
+      verdict: f.verdict,
+      reason: f.reason,
+      limit: f.limit ?? null,
+      source: f.source ? sourceOf(f.source).title : null,
+      remedy: f.remedy ?? null,
+      accepted: d ? { ...said(d), reason: d.reason } : null,
+    };
+  });
+}
+
+function changedFields(before: Setup, after: Setup): string[] {
+  const flat = (s: Setup) => ({ ...s, ...Object.fromEntries(Object.entries(s.maker).map(([k, v]) => [`maker.${k}`, v])), maker: undefined });
+  const a = flat(before) as Record<string, unknown>;
+  const b = flat(after) as Record<string, unknown>;
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((k) => JSON.stringify(a[k]) !== JSON.stringify(b[k]));
+}

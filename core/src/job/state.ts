@@ -1,0 +1,95 @@
+import type { Author, Instrument } from '../api/events.ts';
+import type { Setup } from '../api/setup.ts';
+import type { Beam, Finding, WorkingLine } from '../calculators/result.ts';
+import type { Verdict } from '../metrology/decision.ts';
+
+export type Stamp = { at: string; author: Author };
+
+export type Reading = Stamp & {
+  id: string;
+  step: string;
+  place: string;
+  /** mm or degrees, by the place. */
+  value: number;
+  raw: string;
+  instrument: Instrument;
+  /** Which drive-up it belongs to: 1, and one more after each dismounting. */
+  attempt: number;
+  withdrawn?: Stamp & { reason: string };
+};
+
+export type BoltTick = Stamp & { id: string; attempt: number; round: number; pass: number; bolt: number; torqueNm: number; moved: boolean; instrument: Instrument };
+
+export type Answer = Stamp & { id: string; step: string; item: string; answer: 'yes' | 'no'; note?: string | undefined; attempt: number };
+
+export type Deviation = Stamp & { id: string; step: string; finding: string; reason: string; attempt: number };
+
+/** A pin through a step: set with the job, or put in by hand; released by a lead hand. */
+export type Hold = { step: string; planned: boolean; reason: string; set?: Stamp; released?: Stamp & { note?: string | undefined } };
+
+export type SetupChange = Stamp & { id: string; before: Setup; after: Setup; reason: string };
+
+/** The facts of a job, folded from its events; nothing here is judged. */
+export type Facts = {
+  jobId: string;
+  positionId: string;
+  opened: Stamp;
+  setup: Setup;
+  setupChanges: SetupChange[];
+  attempt: number;
+  readings: Reading[];
+  answers: Answer[];
+  ticks: BoltTick[];
+  loosened: Array<Stamp & { id: string; reason: string; attempt: number }>;
+  dismounted: Array<Stamp & { id: string; reason: string }>;
+  deviations: Deviation[];
+  holds: Hold[];
+  passes: Array<Stamp & { step: string; attempt: number }>;
+  notes: Array<Stamp & { id: string; text: string }>;
+  signed: (Stamp & { name: string }) | null;
+};
+
+export type PlaceKind = 'diameter' | 'gap' | 'angle';
+
+/** Somewhere a reading is taken: what to type there and what could be believed. */
+export type Place = {
+  key: string;
+  label: string;
+  kind: PlaceKind;
+  /** Outside these the number is not believed at all: a slip of unit or finger. mm or degrees. */
+  low: number;
+  high: number;
+  instrumentKind: Instrument['kind'];
+};
+
+/** What a step kind says of its step at this moment. */
+export type StepReport = {
+  findings: Finding[];
+  working: WorkingLine[];
+  beams: Beam[];
+  /** Kind-specific numbers for the figure and the sheet. */
+  values: unknown;
+  /** The next reading to take, where the step takes readings. */
+  next: Place | null;
+  /** What to do now, in words. */
+  act: string;
+};
+
+export type StepStatus = 'done' | 'present' | 'closed';
+
+export type StepState = {
+  id: string;
+  title: string;
+  status: StepStatus;
+  /** Why the door is closed. */
+  because?: string;
+  report: StepReport | null;
+  /** Gravest open verdict, deviations taken off. */
+  verdict: Verdict;
+  /** Findings that still stand in the way. */
+  blocking: Finding[];
+  passed?: Stamp;
+  hold?: Hold;
+};
+
+export type JobState = Facts & { steps: StepState[]; present: string | null };

@@ -1,0 +1,47 @@
+import type { JobState, StepStatus } from './state.ts';
+
+export type RailMark = { id: string; title: string; status: StepStatus; hold: 'holding' | 'ahead' | 'released' | null; loop: boolean };
+
+/** A job in one line: what the shift board shows. */
+export type JobSummary = {
+  machine: string;
+  position: string;
+  role: 'fixed' | 'float';
+  rail: RailMark[];
+  present: string | null;
+  /** The next act, in words, with quantity marks. */
+  act: string;
+  /** What holds the job now, and why; null when it can go on. */
+  held: string | null;
+  /** Gravest verdict at the present step. */
+  verdict: JobState['steps'][number]['verdict'];
+  attempt: number;
+  readings: number;
+  signedBy: string | null;
+};
+
+/** The line of a job for the board, from its state. `loops` names the steps that go round. */
+export function summarise(state: JobState, loops: readonly string[] = ['driveup']): JobSummary {
+  const present = state.steps.find((s) => s.id === state.present) ?? null;
+  const pinned = present?.hold && !present.hold.released ? present.hold : null;
+  const stop = present?.blocking.find((f) => f.verdict === 'reject') ?? null;
+  return {
+    machine: state.setup.machine,
+    position: state.setup.position,
+    role: state.setup.role,
+    rail: state.steps.map((s) => ({
+      id: s.id,
+      title: s.title,
+      status: s.status,
+      hold: !s.hold ? null : s.hold.released ? 'released' : s.id === state.present ? 'holding' : 'ahead',
+      loop: loops.includes(s.id),
+    })),
+    present: state.present,
+    act: state.signed ? `Signed by ${state.signed.name}.` : (present?.report?.act ?? ''),
+    held: pinned ? pinned.reason : stop ? stop.reason : null,
+    verdict: state.signed ? 'accept' : (present?.verdict ?? 'accept'),
+    attempt: state.attempt,
+    readings: state.readings.length,
+    signedBy: state.signed?.name ?? null,
+  };
+}

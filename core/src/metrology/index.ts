@@ -1,0 +1,3 @@
+export * from './decision.ts';
+export * from './line.ts';
+export * from './uncertainty.ts';

@@ -1,0 +1,38 @@
+/**
+ * Standard uncertainty of one reading on an instrument that steps by `stepMm`: rectangular over ± half a step.
+ * Source: GUM 4.3.7 (u = a/√3 with a = step/2, so step/√12).
+ * @example resolutionUncertainty(0.01) // 0.002887
+ */
+export function resolutionUncertainty(stepMm: number): number {
+  return stepMm / Math.sqrt(12);
+}
+
+/** Independent contributions in quadrature (GUM 5.1.2). */
+export function inQuadrature(...u: number[]): number {
+  return Math.sqrt(u.reduce((sum, x) => sum + x * x, 0));
+}
+
+/** Mean of a list; NaN of none. */
+export function mean(values: number[]): number {
+  return values.reduce((a, b) => a + b, 0) / values.length;
+}
+
+/** Sample standard deviation (n − 1); 0 under two values. */
+export function sampleDeviation(values: number[]): number {
+  if (values.length < 2) return 0;
+  const m = mean(values);
+  return Math.sqrt(values.reduce((s, v) => s + (v - m) ** 2, 0) / (values.length - 1));
+}
+
+/**
+ * Standard uncertainty of the mean of felt readings taken at different places: the step's share and the spread's
+ * share both fall as √n, but the step's share never below half of one reading's, since readings that all land on the
+ * same blade do not average its step away.
+ * Source: GUM 4.2 and 4.3.7; the floor is common practice, no source.
+ */
+export function meanUncertainty(values: number[], stepMm: number): number {
+  if (values.length === 0) return Number.NaN;
+  const one = resolutionUncertainty(stepMm);
+  const step = Math.max(one / Math.sqrt(values.length), one / 2);
+  return inQuadrature(step, sampleDeviation(values) / Math.sqrt(values.length));
+}

@@ -1,0 +1,15 @@
+import type { StepKind } from '../types.ts';
+
+/** The fitter's name under the sheet closes the job. */
+export const signature: StepKind = {
+  report(facts) {
+    return {
+      findings: facts.signed ? [] : [{ code: 'sign.open', verdict: 'incomplete', reason: 'The sheet is not signed.', remedy: 'Read it through, then sign with your name.', acceptable: false }],
+      working: [],
+      beams: [],
+      values: { signed: facts.signed },
+      next: null,
+      act: facts.signed ? `Signed by ${facts.signed.name}.` : 'Read the sheet through and sign.',
+    };
+  },
+};

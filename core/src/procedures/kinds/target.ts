@@ -1,0 +1,32 @@
+import { driveUpTarget } from '../../bearings/drive-up-target.ts';
+import { len } from '../../quantities/say.ts';
+import type { StepKind } from '../types.ts';
+import type { BenchValues } from './bench-clearance.ts';
+
+/** No reading: the band, the aim and where to start, computed from the bench clearance and agreed to. */
+export const target: StepKind = {
+  report(facts, _step, carried) {
+    const bench = carried.bench?.values as BenchValues | undefined;
+    if (!bench || bench.benchMm === null) {
+      return { findings: [], working: [], beams: [], values: null, next: null, act: 'Feel the bench clearance first.' };
+    }
+    const { setup } = facts;
+    const result = driveUpTarget({
+      boreMm: setup.boreMm,
+      taper: setup.taper,
+      clearanceClass: setup.clearanceClass,
+      benchMm: bench.benchMm,
+      pitchMm: setup.pitchMm,
+      hollowRatio: (setup.hollowBoreMm ?? 0) / setup.shaftMm,
+      makerReductionMinMm: setup.maker.reductionMinMm,
+      makerReductionMaxMm: setup.maker.reductionMaxMm,
+      makerLeastResidualMm: setup.maker.leastResidualMm,
+    });
+    const travel = result.values.travelAimMm;
+    return {
+      ...result,
+      next: null,
+      act: travel === null ? (result.findings[0]?.reason ?? '') : `Set the bearing ${len(travel, 2)} before its final place; nut by hand until snug.`,
+    };
+  },
+};

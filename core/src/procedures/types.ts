@@ -1,0 +1,33 @@
+import type { Facts, Place, StepReport } from '../job/state.ts';
+
+export type GateItem = { id: string; ask: string; group: string };
+
+/**
+ * How one kind of step is carried out. Kinds are few and shared between procedures; what differs between jobs is the
+ * procedure's data.
+ */
+export type StepKind = {
+  /** Judge the step on the facts. `carried` holds the reports of the steps before it, by step id. */
+  report(facts: Facts, step: StepDefinition, carried: Record<string, StepReport>): StepReport;
+  /** May a reading be taken at this place now? A sentence when not. Kinds without readings leave it out. */
+  place?(facts: Facts, step: StepDefinition, key: string, carried: Record<string, StepReport>): Place | string;
+};
+
+export type StepDefinition = {
+  id: string;
+  title: string;
+  kind: StepKind;
+  /** What to do, one line under the title. */
+  guide: string;
+  /** Usual caution at this step. */
+  caution?: string;
+  /** What can no longer be measured or undone once this step is begun. */
+  closes?: string;
+  /** Drawn as a groove round the collar: the step goes round until its numbers are met. */
+  loop?: boolean;
+  items?: GateItem[];
+  /** Starts afresh after a dismounting. */
+  again?: boolean;
+};
+
+export type Procedure = { id: string; title: string; steps: StepDefinition[] };

@@ -1,0 +1,30 @@
+import { type ParseFault, parseTypedNumber } from './length.ts';
+
+/**
+ * Read an angle of the nut: `11`, `11°`, `1/16 turn`, `1 eighth`. Degrees unless said otherwise.
+ * @example parseAngle('1/16 turn') // { ok: true, deg: 22.5 }
+ */
+export function parseAngle(text: string): { ok: true; deg: number } | ParseFault {
+  const t = text.trim().toLowerCase();
+  const m = /^([+-]?[\d\s.,/-]*\d[.,]?)\s*(°|deg|degs|degrees?|turns?|eighths?|sixteenths?)?$/.exec(t);
+  const number = m ? parseTypedNumber(m[1] ?? '') : null;
+  if (!m || !number) return { ok: false, message: 'Type an angle in degrees, for example 11, or a part of a turn such as 1/16 turn.' };
+  const word = m[2] ?? '°';
+  const factor = word.startsWith('turn') ? 360 : word.startsWith('eighth') ? 45 : word.startsWith('sixteenth') ? 22.5 : 1;
+  return { ok: true, deg: number.value * factor };
+}
+
+/**
+ * A nut angle the way it is said: whole eighths and sixteenths of a turn by name, else degrees.
+ * @example sayNutAngle(90) // '2 eighths'
+ */
+export function sayNutAngle(deg: number): string {
+  const eighths = deg / 45;
+  if (Math.abs(eighths - Math.round(eighths)) < 1e-6) {
+    const n = Math.round(eighths);
+    return n === 0 ? 'zero' : n === 1 ? '1 eighth' : `${n} eighths`;
+  }
+  const sixteenths = deg / 22.5;
+  if (Math.abs(sixteenths - Math.round(sixteenths)) < 1e-6) return `${Math.round(sixteenths)} sixteenths`;
+  return `${Number(deg.toFixed(1))}°`;
+}

@@ -1,0 +1,4 @@
+export * from './angle.ts';
+export * from './length.ts';
+export * from './say.ts';
+export * from './torque.ts';

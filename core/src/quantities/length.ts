@@ -1,0 +1,155 @@
+/** Lengths: what people type, kept as millimetres, said back in either unit. */
+
+export type LengthUnit = 'mm' | 'in';
+
+export type ParsedLength = {
+  ok: true;
+  mm: number;
+  /** How it was understood: the unit the typed number was in. */
+  unit: 'mm' | 'µm' | 'cm' | 'in' | 'thou' | 'tenth';
+  /** Set when a unit was assumed from the way the number was written, not given. */
+  assumed?: string;
+};
+
+export type ParseFault = { ok: false; message: string };
+
+/** Exact by definition (1959): one inch is 25.4 mm. */
+export const MM_PER_INCH = 25.4;
+
+const UNIT_MM: Record<ParsedLength['unit'], number> = {
+  mm: 1,
+  µm: 0.001,
+  cm: 10,
+  in: MM_PER_INCH,
+  thou: MM_PER_INCH / 1000,
+  tenth: MM_PER_INCH / 10000,
+};
+
+const UNIT_WORDS: Record<string, ParsedLength['unit']> = {
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
+  cm: 'cm',
+  µm: 'µm',
+  um: 'µm',
+  µ: 'µm',
+  micron: 'µm',
+  microns: 'µm',
+  micrometre: 'µm',
+  micrometres: 'µm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  "''": 'in',
+  thou: 'thou',
+  thous: 'thou',
+  thousandth: 'thou',
+  thousandths: 'thou',
+  mil: 'thou',
+  mils: 'thou',
+  tenth: 'tenth',
+  tenths: 'tenth',
+};
+
+const VULGAR: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+
+/** Typed text with typographic variants folded: micro signs, minus signs, vulgar fractions, curly quotes. */
+function fold(text: string): string {
+  return text
+    .trim()
+    .toLowerCase()
+    .replace(/[μ]/g, 'µ')
+    .replace(/[−–—]/g, '-')
+    .replace(/[”“″]/g, '"')
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c]}`)
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+type TypedNumber = { value: number; fraction: boolean; leadingPoint: boolean };
+
+/**
+ * A number as written at the plinth: `0.077`, `0,077`, `.0015`, `7/16`, `2 7/16`, `2-7/16`, `+3`.
+ * Returns null where it is not a number.
+ */
+export function parseTypedNumber(text: string): TypedNumber | null {
+  const t = fold(text);
+  const mixed = /^([+-]?)\s*(?:(\d+)[ -])?\s*(\d+)\s*\/\s*(\d+)$/.exec(t);
+  if (mixed) {
+    const den = Number(mixed[4]);
+    if (den === 0) return null;
+    const size = Number(mixed[2] ?? 0) + Number(mixed[3]) / den;
+    return { value: mixed[1] === '-' ? -size : size, fraction: true, leadingPoint: false };
+  }
+  const decimal = /^([+-]?)\s*(\d*)(?:[.,](\d*))?$/.exec(t);
+  if (!decimal || (!decimal[2] && !decimal[3])) return null;
+  const size = Number(`${decimal[2] || '0'}.${decimal[3] || '0'}`);
+  return {
+    value: decimal[1] === '-' ? -size : size,
+    fraction: false,
+    leadingPoint: decimal[2] === '' && decimal[3] !== undefined,
+  };
+}
+
+/**
+ * Read a length as a person says it. Without a unit: a fraction or a number that begins with its point
+ * (`2 7/16`, `.0015`) is inches, the shop habit; anything else is in `inForce`.
+ *
+ * @example parseLength('3 thou', 'mm') // { ok: true, mm: 0.0762, unit: 'thou' }
+ * @example parseLength('.0015', 'mm')  // { ok: true, mm: 0.0381, unit: 'in', assumed: … }
+ */
+export function parseLength(text: string, inForce: LengthUnit): ParsedLength | ParseFault {
+  const t = fold(text);
+  if (t === '') return { ok: false, message: 'Type a reading, for example 0.077, 3 thou or 38 µm.' };
+  const split = /^([+-]?[\d\s.,/-]*\d[.,]?)\s*([a-zµ"']*)$/.exec(t);
+  if (!split) {
+    return { ok: false, message: `“${text.trim()}” is not a length. Write it as 0.077, 2 7/16, .0015, 3 thou or 38 µm.` };
+  }
+  const number = parseTypedNumber(split[1] ?? '');
+  if (!number) {
+    return { ok: false, message: `“${(split[1] ?? '').trim()}” is not a number. One point or comma, or a fraction such as 2 7/16.` };
+  }
+  const word = (split[2] ?? '').trim();
+  if (word !== '') {
+    const unit = UNIT_WORDS[word];
+    if (!unit) return { ok: false, message: `“${word}” is not a unit known here. Use mm, µm, in or thou.` };
+    return { ok: true, mm: number.value * UNIT_MM[unit], unit };
+  }
+  if (number.fraction) {
+    return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', assumed: 'a fraction is read as inches' };
+  }
+  if (number.leadingPoint) {
+    const assumed = inForce === 'mm' ? 'a leading point is read as inches; write 0 before it for mm' : undefined;
+    return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', ...(assumed ? { assumed } : {}) };
+  }
+  return { ok: true, mm: number.value * UNIT_MM[inForce], unit: inForce };
+}
+
+/** Decimals shown in inches for a number of decimals in millimetres: one more keeps about the same step. */
+const inchDecimals = (mmDecimals: number) => mmDecimals + 1;
+
+/**
+ * A length for reading, without its unit: 3 decimals of mm or 4 of an inch unless told otherwise.
+ * @example lengthDigits(0.0762, 'in') // '0.0030'
+ */
+export function lengthDigits(mm: number, unit: LengthUnit, mmDecimals = 3): string {
+  const value = unit === 'mm' ? mm : mm / MM_PER_INCH;
+  const text = value.toFixed(unit === 'mm' ? mmDecimals : inchDecimals(mmDecimals));
+  return /^-0\.?0*$/.test(text) ? text.slice(1) : text;
+}
+
+/** A length with its unit. @example formatLength(0.0762, 'mm') // '0.076 mm' */
+export function formatLength(mm: number, unit: LengthUnit, mmDecimals = 3): string {
+  return `${lengthDigits(mm, unit, mmDecimals)} ${unit}`;
+}

@@ -1,0 +1,38 @@
+import { formatLength, type LengthUnit, lengthDigits } from './length.ts';
+import { formatTorque } from './torque.ts';
+
+/**
+ * Core writes sentences without knowing whether the reader thinks in millimetres or inches. A quantity goes into
+ * the sentence as a mark, and `say` turns the marks into numbers at the edge, so the same finding reads in both.
+ */
+const MARK = /⟦([LDT])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
+
+/** A length with its unit, inside a sentence. */
+export const len = (mm: number, mmDecimals = 3): string => `⟦L${mm}|${mmDecimals}⟧`;
+/** The digits of a length, no unit: for sums such as (0.077 + 0.076)/2. */
+export const num = (mm: number, mmDecimals = 3): string => `⟦D${mm}|${mmDecimals}⟧`;
+/** A torque with its unit. */
+export const tor = (nm: number): string => `⟦T${nm}⟧`;
+
+/**
+ * Put the quantities of a sentence into people's units.
+ * @example say(`least ${len(0.035)}`, 'in') // 'least 0.0014 in'
+ */
+export function say(text: string, unit: LengthUnit): string {
+  return text.replace(MARK, (_all, kind: string, value: string, decimals?: string) => {
+    const n = Number(value);
+    if (kind === 'T') return formatTorque(n, unit);
+    const places = decimals === undefined ? 3 : Number(decimals);
+    return kind === 'L' ? formatLength(n, unit, places) : lengthDigits(n, unit, places);
+  });
+}
+
+/** `say` through a whole result: every string in a plain JSON value. */
+export function sayAll<T>(value: T, unit: LengthUnit): T {
+  if (typeof value === 'string') return say(value, unit) as T;
+  if (Array.isArray(value)) return value.map((v) => sayAll(v, unit)) as T;
+  if (value !== null && typeof value === 'object') {
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, sayAll(v, unit)])) as T;
+  }
+  return value;
+}

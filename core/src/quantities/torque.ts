@@ -1,0 +1,39 @@
+import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+
+/** 1 lbf·ft in N·m: 0.45359237 kg × 9.80665 m/s² × 0.3048 m (exact definitions). */
+export const NM_PER_LBF_FT = 1.3558179483314004;
+
+const UNIT_NM: Record<string, number> = {
+  nm: 1,
+  lbfft: NM_PER_LBF_FT,
+  ftlbf: NM_PER_LBF_FT,
+  lbft: NM_PER_LBF_FT,
+  ftlb: NM_PER_LBF_FT,
+  lbfin: NM_PER_LBF_FT / 12,
+  inlb: NM_PER_LBF_FT / 12,
+  lbin: NM_PER_LBF_FT / 12,
+  kgfm: 9.80665,
+};
+
+/**
+ * Read a torque: `180`, `180 Nm`, `133 lbf ft`, `90 in-lb`. Without a unit: N·m, or lbf·ft where inches are in force.
+ * @example parseTorque('133 lbf·ft', 'mm') // { ok: true, nm: 180.3… }
+ */
+export function parseTorque(text: string, inForce: LengthUnit): { ok: true; nm: number } | ParseFault {
+  const m = /^\s*([+-]?[\d.,]+)\s*(.*)$/.exec(text.toLowerCase());
+  const number = m ? parseTypedNumber(m[1] ?? '') : null;
+  if (!m || !number) return { ok: false, message: 'Type a torque, for example 180 N·m or 133 lbf·ft.' };
+  if (number.value <= 0) return { ok: false, message: 'A tightening torque is more than zero.' };
+  const word = (m[2] ?? '').replace(/[\s·.*-]/g, '');
+  const factor = word === '' ? (inForce === 'mm' ? 1 : NM_PER_LBF_FT) : UNIT_NM[word];
+  if (factor === undefined) {
+    return { ok: false, message: `“${(m[2] ?? '').trim()}” is not a torque unit known here. Use N·m or lbf·ft.` };
+  }
+  return { ok: true, nm: number.value * factor };
+}
+
+/** A torque with its unit, to the nearest whole above 20, else one decimal. */
+export function formatTorque(nm: number, unit: LengthUnit): string {
+  const value = unit === 'mm' ? nm : nm / NM_PER_LBF_FT;
+  return `${value.toFixed(value < 20 ? 1 : 0)} ${unit === 'mm' ? 'N·m' : 'lbf·ft'}`;
+}

@@ -1,0 +1,38 @@
+/** The register of sources that findings point to. The order of `rank` is the house order: the maker outranks all. */
+
+export type SourceRank = 'maker' | 'plant' | 'published' | 'common practice' | 'from memory';
+
+export type Source = { id: string; title: string; rank: SourceRank };
+
+const SOURCES = {
+  maker: { title: "Maker's sheet, typed in by hand", rank: 'maker' },
+  plant: { title: 'House rule of the plant', rank: 'plant' },
+  'iso-286': { title: 'ISO 286-1, tolerance grades and deviations (table from memory)', rank: 'published' },
+  'iso-5753': { title: 'ISO 5753-1, radial clearance, spherical roller, tapered bore (table from memory)', rank: 'published' },
+  'bearing-handbooks': {
+    title: 'General bearing handbooks: reduction, drive-up, least residual (table from memory)',
+    rank: 'published',
+  },
+  'iso-2982': { title: 'ISO 2982, adapter sleeve and lock-nut threads (from memory)', rank: 'published' },
+  'iso-898': { title: 'ISO 898-1, proof and yield of bolts (from memory)', rank: 'published' },
+  'sae-j429': { title: 'SAE J429, proof and yield of inch bolts (from memory)', rank: 'published' },
+  'iso-3506': { title: 'ISO 3506-1, stainless bolts (from memory)', rank: 'published' },
+  'astm-a193': { title: 'ASTM A193 grade B7 (from memory)', rank: 'published' },
+  'vdi-2230': { title: 'VDI 2230-1, torque from thread geometry and friction (from memory)', rank: 'published' },
+  'short-torque': { title: 'T = K·d·F, machine-design texts', rank: 'published' },
+  gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
+  practice: { title: 'Common practice', rank: 'common practice' },
+  geometry: { title: 'Geometry', rank: 'published' },
+} as const satisfies Record<string, { title: string; rank: SourceRank }>;
+
+export type SourceId = keyof typeof SOURCES;
+
+/** Look a source up by its id. @example sourceOf('iso-286').rank // 'published' */
+export function sourceOf(id: SourceId): Source {
+  return { id, ...SOURCES[id] };
+}
+
+/** Every source, for the sheet's list. */
+export function allSources(): Source[] {
+  return (Object.keys(SOURCES) as SourceId[]).map(sourceOf);
+}

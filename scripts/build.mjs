@@ -1,0 +1,79 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** @param {string} dir @returns {string[]} */
+function filesBelow(dir) {
+  return readdirSync(dir, { withFileTypes: true })
+    .flatMap((e) => (e.name === 'dist' || e.name === 'node_modules' ? [] : e.isDirectory() ? filesBelow(join(dir, e.name)) : [join(dir, e.name)]))
+    .sort();
+}
+
+/** One hash over all sources a build reads. @param {string[]} dirs */
+function fingerprint(dirs) {
+  const hash = createHash('sha256');
+  for (const file of [...dirs.flatMap(filesBelow), 'package-lock.json', 'scripts/build.mjs']) {
+    if (/\.test\.tsx?$/.test(file)) continue;
+    hash.update(file).update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+/**
+ * Build only what changed since its last build. @param {string} name @param {string[]} sources @param {() => Promise<unknown>} work
+ */
+async function ifChanged(name, sources, work) {
+  const stamp = join(name, 'dist', '.built-from');
+  const want = fingerprint(sources);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === want) return;
+  await work();
+  mkdirSync(join(name, 'dist'), { recursive: true });
+  writeFileSync(stamp, want);
+}
+
+/** Bundle a Node program: our own code in one file, packages left where npm put them. @param {string} room @param {Record<string, string>} entries */
+async function bundle(room, entries) {
+  const { build } = await import('vite');
+  await build({
+    configFile: false,
+    logLevel: 'warn',
+    ssr: { noExternal: [/^@fulcrant\//] },
+    build: { ssr: true, target: 'node20', outDir: `${room}/dist`, emptyOutDir: true, minify: false, rollupOptions: { input: entries, output: { entryFileNames: '[name].js' } } },
+  });
+}
+
+export const buildServer = () => ifChanged('server', ['core/src', 'server/src'], () => bundle('server', { main: 'server/src/main.ts', prepare: 'server/src/prepare.ts' }));
+export const buildCli = () => ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli', { calc: 'cli/src/calc.ts' }));
+
+/** The web application, then the worker that keeps it usable without network. */
+export const buildWeb = () =>
+  ifChanged('web', ['core/src', 'web'], async () => {
+    const { build } = await import('vite');
+    const { generateSW } = await import('workbox-build');
+    await build({ root: 'web', logLevel: 'warn' });
+    const { warnings } = await generateSW({
+      globDirectory: 'web/dist',
+      globPatterns: ['**/*.{js,css,html,woff2,svg,webmanifest}'],
+      swDest: 'web/dist/sw.js',
+      navigateFallback: '/index.html',
+      navigateFallbackDenylist: [/^\/api\//],
+      clientsClaim: true,
+      skipWaiting: true,
+      cleanupOutdatedCaches: true,
+      inlineWorkboxRuntime: true,
+      sourcemap: false,
+    });
+    for (const w of warnings) console.warn(w);
+  });
+
+export async function buildAll() {
+  await buildServer();
+  await buildCli();
+  await buildWeb();
+}
+
+if (process.argv[1] && resolve(process.argv[1]) === fileURLToPath(import.meta.url)) {
+  process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
+  await buildAll();
+}

@@ -1,0 +1,32 @@
+export type DatabaseConfig = { host: string; port: number; user: string; password: string; database: string };
+
+export type Config = { host: string; port: number; webDir: string; version: string; db: DatabaseConfig; logLevel: string };
+
+function need(env: NodeJS.ProcessEnv, name: string): string {
+  const value = env[name];
+  if (!value) throw new Error(`${name} is not set. The start script sets it; see README.`);
+  return value;
+}
+
+/** Database settings from the environment, as the start and test scripts set them. */
+export function databaseConfig(env: NodeJS.ProcessEnv): DatabaseConfig {
+  return {
+    host: '127.0.0.1',
+    port: Number(need(env, 'FULCRANT_DB_PORT')),
+    user: need(env, 'FULCRANT_DB_USER'),
+    password: need(env, 'FULCRANT_DB_PASSWORD'),
+    database: env.FULCRANT_DB_NAME ?? 'fulcrant',
+  };
+}
+
+/** Everything the server is told from outside. @throws Error naming what is missing */
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  return {
+    host: env.HOST ?? '127.0.0.1',
+    port: Number(env.PORT ?? 4170),
+    webDir: env.FULCRANT_WEB ?? 'web/dist',
+    version: env.FULCRANT_VERSION ?? '0.1.0',
+    db: databaseConfig(env),
+    logLevel: env.LOG_LEVEL ?? 'info',
+  };
+}

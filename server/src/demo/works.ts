@@ -1,0 +1,77 @@
+import type { Instrument, Person, Setup } from '@fulcrant/core';
+
+/** The sugar-beet works at Holmbeck, between campaigns. People, machines and numbers are invented. */
+
+export const DEMO_PASSWORD = 'beet-campaign';
+
+export const PEOPLE: Person[] = [
+  { id: 'asta', name: 'Asta', role: 'fitter' },
+  { id: 'bram', name: 'Bram', role: 'fitter' },
+  { id: 'imke', name: 'Imke', role: 'lead' },
+  { id: 'oskar', name: 'Oskar', role: 'viewer' },
+];
+
+const day = (offset: number): string => new Date(Date.now() + offset * 86_400_000).toISOString().slice(0, 10);
+
+/** The gauge cupboard. One wrench ran out of date a fortnight ago. */
+export const GAUGES: Record<string, Instrument> = Object.fromEntries(
+  (
+    [
+      ['mic-3', 'Micrometer 3', 'micrometer', 0.001, 50, 75, day(140)],
+      ['mic-4', 'Micrometer 4', 'micrometer', 0.001, 75, 100, day(96)],
+      ['mic-5', 'Micrometer 5', 'micrometer', 0.001, 100, 125, day(61)],
+      ['mic-6', 'Micrometer 6', 'micrometer', 0.001, 125, 150, day(203)],
+      ['mic-in', 'Micrometer 2-3 in', 'micrometer', 0.00254, 50.8, 76.2, day(77)],
+      ['feel-a', 'Feelers A, 0.005', 'feeler', 0.005, 0.02, 1, day(310)],
+      ['feel-b', 'Feelers B, 0.01', 'feeler', 0.01, 0.02, 1, day(118)],
+      ['feel-in', 'Feelers, half thou', 'feeler', 0.0127, 0.0254, 0.635, day(45)],
+      ['wrench-2', 'Wrench 2, 40-200', 'wrench', 1, 40, 200, day(-13)],
+      ['wrench-3', 'Wrench 3, 60-330', 'wrench', 2, 60, 330, day(170)],
+      ['slot', 'Slot gauge, 1°', 'protractor', 1, 0, 360, day(400)],
+    ] as const
+  ).map(([id, name, kind, step, low, high, calibrationDue]) => [id, { id, name, kind, step, low, high, calibrationDue }]),
+);
+
+/** A position's setup, from the common case: a normal-class bearing of 100 bore on a 90 shaft, cap with four M16. */
+export function setupOf(machine: string, position: string, change: Partial<Setup> = {}): Setup {
+  return {
+    machine,
+    position,
+    role: 'fixed',
+    shaftSystem: 'metric',
+    shaftMm: 90,
+    boreMm: 100,
+    taper: 12,
+    clearanceClass: 'CN',
+    pitchMm: 2,
+    nutSlots: 4,
+    washerTabs: 17,
+    seatMm: 68,
+    stations: 3,
+    angles: 3,
+    boltSize: 'M16',
+    boltGrade: '8.8',
+    boltCount: 4,
+    boltLayout: 'rectangle',
+    friction: 'oiled',
+    holdBefore: [],
+    feltAt: 'top',
+    feel: 'snug',
+    maker: {},
+    demo: true,
+    ...change,
+  };
+}
+
+export const POSITIONS = {
+  pressGear: setupOf('Pulp press drive', 'Gearbox end, fixed'),
+  pressTail: setupOf('Pulp press drive', 'Tail end, float', { role: 'float' }),
+  washerGear: setupOf('Beet washer drum', 'Gear side, fixed', { shaftMm: 125, boreMm: 140, seatMm: 92, clearanceClass: 'C3', boltSize: 'M20', washerTabs: 19, holdBefore: ['bolts'] }),
+  washerTail: setupOf('Beet washer drum', 'Tail side, float', { role: 'float', shaftMm: 125, boreMm: 140, seatMm: 92, clearanceClass: 'C3', boltSize: 'M20', washerTabs: 19 }),
+  fanDrive: setupOf('Cooling fan 3', 'Drive end, fixed', { shaftMm: 70, boreMm: 80, seatMm: 58, boltSize: 'M12', boltCount: 2 }),
+  fanOut: setupOf('Cooling fan 3', 'Outboard, float', { role: 'float', shaftMm: 70, boreMm: 80, seatMm: 58, boltSize: 'M12', boltCount: 2 }),
+  limeMilk: setupOf('Lime-milk pump 2', 'Drive pedestal, fixed', { shaftSystem: 'inch', shaftMm: 61.9125, boreMm: 70, seatMm: 54, boltSize: '5/8-11', boltGrade: 'SAE 5' }),
+  juice: setupOf('Raw juice pump 4', 'Countershaft, fixed', { shaftMm: 110, boreMm: 125, seatMm: 84, washerTabs: 19 }),
+  molasses: setupOf('Molasses pump 1', 'Gear pedestal, fixed', { shaftMm: 80, boreMm: 90, seatMm: 63 }),
+  dryer: setupOf('Pulp dryer fan', 'Drive end, fixed', { shaftMm: 140, boreMm: 160, seatMm: 105, clearanceClass: 'C3', boltSize: 'M24', washerTabs: 19, holdBefore: ['driveup'] }),
+} satisfies Record<string, Setup>;

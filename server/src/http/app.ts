@@ -1,0 +1,97 @@
+import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { bodyParser } from '@koa/bodyparser';
+import Koa, { type Context, type Next } from 'koa';
+import compress from 'koa-compress';
+import helmet from 'koa-helmet';
+import serve from 'koa-static';
+import { isDatabaseAway } from '../store/database.ts';
+import { calculators } from './calculators.ts';
+import { health } from './health.ts';
+import { jobs } from './jobs.ts';
+import { Problem, sayProblem } from './problem.ts';
+import { register } from './register.ts';
+import { type House, lay, type Route } from './routes.ts';
+import { session } from './session.ts';
+
+/** Every route of the house, each stating who may call it. */
+export const ROUTES: readonly Route[] = [...health, ...session, ...calculators, ...register, ...jobs];
+
+const POLICY = {
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      // Dialogs set a scroll lock by a style element of their own making; scripts stay strict.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:'],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      frameAncestors: ["'none'"],
+      formAction: ["'self'"],
+    },
+  },
+  strictTransportSecurity: false,
+  referrerPolicy: { policy: 'no-referrer' as const },
+};
+
+/** Faults become problems; what we did not foresee is logged and said without its inside. */
+const faults = (house: House) => async (ctx: Context, next: Next) => {
+  try {
+    await next();
+    if (ctx.status === 404 && !ctx.body && ctx.path.startsWith('/api/')) sayProblem(ctx, 404, 'There is nothing at this address.');
+  } catch (error) {
+    if (error instanceof Problem) return sayProblem(ctx, error.status, error.title, error.faults);
+    if (isDatabaseAway(error)) {
+      house.log.warn({ path: ctx.path }, 'database away');
+      ctx.set('retry-after', '2');
+      return sayProblem(ctx, 503, 'The database does not answer just now. Nothing is lost; it is tried again.');
+    }
+    const status = (error as { status?: number }).status ?? 500;
+    if (status >= 500) {
+      house.log.error({ err: error, path: ctx.path }, 'unforeseen fault');
+      return sayProblem(ctx, 500, 'Something went wrong here. It is in the log.');
+    }
+    return sayProblem(ctx, status, status === 413 ? 'The body is too large.' : status === 400 ? 'The body is not valid JSON.' : 'The request was refused.');
+  }
+};
+
+const logged = (house: House) => async (ctx: Context, next: Next) => {
+  const began = performance.now();
+  await next();
+  house.log.info({ method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - began) }, 'served');
+};
+
+/** Built files are named by their content and kept for good; the page itself is asked for each time. */
+function pages(webDir: string) {
+  const files = serve(webDir, { index: false, setHeaders: (res, path) => void res.setHeader('cache-control', path.includes(`${'/'}assets${'/'}`) ? 'public, max-age=31536000, immutable' : 'no-cache') });
+  return async (ctx: Context, next: Next) => {
+    if (ctx.path.startsWith('/api/') || !['GET', 'HEAD'].includes(ctx.method)) return next();
+    await files(ctx, async () => {});
+    const isPage = ctx.status === 404 && !/\.[a-z0-9]+$/i.test(ctx.path);
+    if (isPage && existsSync(join(webDir, 'index.html'))) {
+      ctx.type = 'html';
+      ctx.set('cache-control', 'no-cache');
+      ctx.body = await readFile(join(webDir, 'index.html'), 'utf8');
+    }
+  };
+}
+
+/** The whole application, ready to listen. */
+export function buildApp(house: House, webDir: string): Koa {
+  const app = new Koa();
+  const router = lay(house, ROUTES);
+  app.use(logged(house));
+  app.use(helmet(POLICY));
+  app.use(compress({ threshold: 1024 }));
+  app.use(faults(house));
+  app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '512kb', jsonStrict: true }));
+  app.use(router.routes());
+  app.use(pages(webDir));
+  app.on('error', (error) => house.log.error({ err: error }, 'socket fault'));
+  return app;
+}

@@ -1,0 +1,32 @@
+import { createServer } from 'node:http';
+import { pino } from 'pino';
+import { readConfig } from './config.ts';
+import { buildApp } from './http/app.ts';
+import { openDatabase } from './store/database.ts';
+
+const config = readConfig(process.env);
+const log = pino({ level: config.logLevel });
+const db = openDatabase(config.db);
+const server = createServer(buildApp({ db, version: config.version, log }, config.webDir).callback());
+
+server.listen(config.port, config.host, () => log.info({ host: config.host, port: config.port }, 'listening'));
+server.on('error', (error) => {
+  log.fatal({ err: error }, 'cannot listen');
+  process.exit(1);
+});
+
+/** Finish what is being answered, then leave; a second signal or ten seconds ends it at once. */
+let stopping = false;
+function stop(signal: string): void {
+  if (stopping) process.exit(1);
+  stopping = true;
+  log.info({ signal }, 'stopping');
+  setTimeout(() => process.exit(1), 10_000).unref();
+  server.close(async () => {
+    await db.sequelize.close();
+    process.exit(0);
+  });
+  server.closeIdleConnections();
+}
+process.on('SIGINT', () => stop('SIGINT'));
+process.on('SIGTERM', () => stop('SIGTERM'));

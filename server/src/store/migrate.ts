@@ -1,0 +1,33 @@
+import type { Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import * as firstTables from './migrations/001-first-tables.ts';
+
+const MIGRATIONS = [{ name: '001-first-tables', up: firstTables.up }];
+
+/**
+ * What the serving user may do, table by table. Events can be added and read, never changed or taken away: the
+ * database itself keeps the promise that no reading is lost.
+ */
+const GRANTS: Record<string, string> = {
+  people: 'SELECT, INSERT',
+  sessions: 'SELECT, INSERT, DELETE',
+  instruments: 'SELECT, INSERT',
+  positions: 'SELECT, INSERT, UPDATE',
+  jobs: 'SELECT, INSERT, UPDATE',
+  events: 'SELECT, INSERT',
+};
+
+/** Bring the schema up to date as its owner, then give the serving user exactly its rights. */
+export async function migrate(owner: Sequelize, servingUser: string): Promise<string[]> {
+  const umzug = new Umzug({
+    migrations: MIGRATIONS.map((m) => ({ name: m.name, up: () => m.up(owner.getQueryInterface()) })),
+    storage: new SequelizeStorage({ sequelize: owner, modelName: 'migrations' }),
+    logger: undefined,
+  });
+  const done = await umzug.up();
+  const database = owner.getDatabaseName();
+  for (const [table, rights] of Object.entries(GRANTS)) {
+    await owner.query(`GRANT ${rights} ON \`${database}\`.\`${table}\` TO '${servingUser}'@'127.0.0.1'`);
+  }
+  return done.map((m) => m.name);
+}

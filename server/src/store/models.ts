@@ -1,0 +1,100 @@
+import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
+
+type Row<T extends Model> = ModelStatic<T>;
+
+export interface PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  id: string;
+  name: string;
+  role: 'fitter' | 'lead' | 'viewer';
+  passwordHash: string;
+}
+export interface SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
+  tokenHash: string;
+  personId: string;
+  expiresAt: Date;
+}
+export interface InstrumentRow extends Model<InferAttributes<InstrumentRow>, InferCreationAttributes<InstrumentRow>> {
+  id: string;
+  name: string;
+  kind: 'micrometer' | 'feeler' | 'wrench' | 'protractor';
+  step: number;
+  low: number;
+  high: number;
+  calibrationDue: string;
+}
+export interface PositionRow extends Model<InferAttributes<PositionRow>, InferCreationAttributes<PositionRow>> {
+  id: string;
+  site: string;
+  machine: string;
+  position: string;
+  /** The setup last used there, as JSON: the start of the next job. */
+  setup: string;
+}
+export interface JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
+  id: string;
+  serial: CreationOptional<number>;
+  positionId: string;
+  state: 'open' | 'signed';
+  eventCount: number;
+  /** The board's line, as JSON, written in the same transaction as the events it sums up. */
+  summary: string;
+  openedAt: Date;
+  updatedAt: Date;
+}
+export interface EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  id: string;
+  jobId: string;
+  seq: number;
+  type: string;
+  authorId: string;
+  at: Date;
+  storedAt: Date;
+  body: string;
+}
+
+export type Models = {
+  Person: Row<PersonRow>;
+  Session: Row<SessionRow>;
+  Instrument: Row<InstrumentRow>;
+  Position: Row<PositionRow>;
+  Job: Row<JobRow>;
+  Event: Row<EventRow>;
+};
+
+const uuid = () => ({ type: DataTypes.CHAR(36), allowNull: false });
+const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
+const json = () => ({ type: DataTypes.TEXT('medium'), allowNull: false });
+const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
+
+/** The tables as Sequelize sees them; the migrations make them. JSON is kept as text and parsed by the repositories. */
+export function defineModels(s: Sequelize): Models {
+  return {
+    Person: s.define<PersonRow>('Person', { id: { ...text(40), primaryKey: true }, name: text(60), role: text(10), passwordHash: text(200) }, { tableName: 'people' }),
+    Session: s.define<SessionRow>('Session', { tokenHash: { ...text(64), primaryKey: true }, personId: text(40), expiresAt: moment() }, { tableName: 'sessions' }),
+    Instrument: s.define<InstrumentRow>(
+      'Instrument',
+      { id: { ...text(40), primaryKey: true }, name: text(60), kind: text(20), step: DataTypes.DOUBLE, low: DataTypes.DOUBLE, high: DataTypes.DOUBLE, calibrationDue: text(10) },
+      { tableName: 'instruments' },
+    ),
+    Position: s.define<PositionRow>('Position', { id: { ...uuid(), primaryKey: true }, site: text(80), machine: text(80), position: text(80), setup: json() }, { tableName: 'positions' }),
+    Job: s.define<JobRow>(
+      'Job',
+      {
+        id: { ...uuid(), primaryKey: true },
+        serial: { type: DataTypes.INTEGER, autoIncrement: true, unique: true },
+        positionId: uuid(),
+        state: text(10),
+        eventCount: { type: DataTypes.INTEGER, allowNull: false },
+        summary: json(),
+        openedAt: moment(),
+        updatedAt: moment(),
+      },
+      { tableName: 'jobs' },
+    ),
+    Event: s.define<EventRow>(
+      'Event',
+      { id: { ...uuid(), primaryKey: true }, jobId: uuid(), seq: { type: DataTypes.INTEGER, allowNull: false }, type: text(40), authorId: text(40), at: moment(), storedAt: moment(), body: json() },
+      { tableName: 'events' },
+    ),
+  };
+}
