@@ -6,7 +6,13 @@ import { fileURLToPath } from 'node:url';
 /** @param {string} dir @returns {string[]} */
 function filesBelow(dir) {
   return readdirSync(dir, { withFileTypes: true })
-    .flatMap((e) => (e.name === 'dist' || e.name === 'node_modules' ? [] : e.isDirectory() ? filesBelow(join(dir, e.name)) : [join(dir, e.name)]))
+    .flatMap((e) =>
+      e.name === 'dist' || e.name === 'node_modules'
+        ? []
+        : e.isDirectory()
+          ? filesBelow(join(dir, e.name))
+          : [join(dir, e.name)],
+    )
     .sort();
 }
 
@@ -39,12 +45,23 @@ async function bundle(room, entries) {
     configFile: false,
     logLevel: 'warn',
     ssr: { noExternal: [/^@fulcrant\//] },
-    build: { ssr: true, target: 'node20', outDir: `${room}/dist`, emptyOutDir: true, minify: false, rollupOptions: { input: entries, output: { entryFileNames: '[name].js' } } },
+    build: {
+      ssr: true,
+      target: 'node20',
+      outDir: `${room}/dist`,
+      emptyOutDir: true,
+      minify: false,
+      rollupOptions: { input: entries, output: { entryFileNames: '[name].js' } },
+    },
   });
 }
 
-export const buildServer = () => ifChanged('server', ['core/src', 'server/src'], () => bundle('server', { main: 'server/src/main.ts', prepare: 'server/src/prepare.ts' }));
-export const buildCli = () => ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli', { calc: 'cli/src/calc.ts' }));
+export const buildServer = () =>
+  ifChanged('server', ['core/src', 'server/src'], () =>
+    bundle('server', { main: 'server/src/main.ts', prepare: 'server/src/prepare.ts' }),
+  );
+export const buildCli = () =>
+  ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli', { calc: 'cli/src/calc.ts' }));
 
 /** The web application, then the worker that keeps it usable without network. */
 export const buildWeb = () =>

@@ -10,4 +10,7 @@ if (!existsSync('node_modules/vite')) {
 }
 const { buildCli } = await import('./build.mjs');
 await buildCli();
-process.exit(spawnSync(process.execPath, ['cli/dist/calc.js', ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, ['cli/dist/calc.js', ...process.argv.slice(2)], { stdio: 'inherit' }).status ??
+    1,
+);

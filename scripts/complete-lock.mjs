@@ -6,7 +6,18 @@ import { readFileSync, writeFileSync } from 'node:fs';
  * version, so that `npm ci` passes them over here and fetches them where they belong.
  */
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
-const OS = { android: 'android', darwin: 'darwin', linux: 'linux', win32: 'win32', freebsd: 'freebsd', openbsd: 'openbsd', openharmony: 'openharmony', netbsd: 'netbsd', sunos: 'sunos', aix: 'aix' };
+const OS = {
+  android: 'android',
+  darwin: 'darwin',
+  linux: 'linux',
+  win32: 'win32',
+  freebsd: 'freebsd',
+  openbsd: 'openbsd',
+  openharmony: 'openharmony',
+  netbsd: 'netbsd',
+  sunos: 'sunos',
+  aix: 'aix',
+};
 const CPU = ['arm64', 'x64', 'ia32', 'arm', 'loong64', 'ppc64', 'riscv64', 's390x', 'mips64el', 'wasm32'];
 let added = 0;
 for (const [path, entry] of Object.entries(lock.packages)) {
@@ -29,6 +40,8 @@ for (const [path, entry] of Object.entries(lock.packages)) {
     added++;
   }
 }
-lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)));
+lock.packages = Object.fromEntries(
+  Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)),
+);
 writeFileSync('package-lock.json', `${JSON.stringify(lock, null, 2)}\n`);
 console.log(`${added} platform packages written into package-lock.json`);

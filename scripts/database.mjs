@@ -64,7 +64,10 @@ export async function startDatabase({ dataDir, port: wanted }) {
   const dir = resolve(dataDir);
   const files = join(dir, 'mariadb');
   // A socket path may not pass 107 bytes, so it does not live in the data folder.
-  const socket = join(tmpdir(), `fulcrant-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`);
+  const socket = join(
+    tmpdir(),
+    `fulcrant-${createHash('sha256').update(dir).digest('hex').slice(0, 12)}.sock`,
+  );
   const pidFile = join(dir, 'mariadb.pid');
   const account = userInfo().username;
   mkdirSync(dir, { recursive: true, mode: 0o700 });
@@ -73,14 +76,38 @@ export async function startDatabase({ dataDir, port: wanted }) {
   const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
   if (!existsSync(join(files, 'mysql'))) {
     rmSync(files, { recursive: true, force: true });
-    const made = spawnSync(need('mariadb-install-db'), ['--no-defaults', `--datadir=${files}`, '--auth-root-authentication-method=socket', `--auth-root-socket-user=${account}`, '--skip-test-db', ...asRoot], { encoding: 'utf8' });
-    if (made.status !== 0) throw new Error(`The database folder could not be made:\n${made.stdout}\n${made.stderr}`);
+    const made = spawnSync(
+      need('mariadb-install-db'),
+      [
+        '--no-defaults',
+        `--datadir=${files}`,
+        '--auth-root-authentication-method=socket',
+        `--auth-root-socket-user=${account}`,
+        '--skip-test-db',
+        ...asRoot,
+      ],
+      { encoding: 'utf8' },
+    );
+    if (made.status !== 0)
+      throw new Error(`The database folder could not be made:\n${made.stdout}\n${made.stderr}`);
   }
   const port = await freePort(wanted);
   const log = openSync(join(dir, 'mariadb.log'), 'a');
   const child = spawn(
     need('mariadbd'),
-    ['--no-defaults', ...asRoot, `--datadir=${files}`, `--socket=${socket}`, `--port=${port}`, '--bind-address=127.0.0.1', `--pid-file=${pidFile}`, '--skip-name-resolve', '--character-set-server=utf8mb4', '--innodb-buffer-pool-size=64M', '--performance-schema=OFF'],
+    [
+      '--no-defaults',
+      ...asRoot,
+      `--datadir=${files}`,
+      `--socket=${socket}`,
+      `--port=${port}`,
+      '--bind-address=127.0.0.1',
+      `--pid-file=${pidFile}`,
+      '--skip-name-resolve',
+      '--character-set-server=utf8mb4',
+      '--innodb-buffer-pool-size=64M',
+      '--performance-schema=OFF',
+    ],
     { detached: true, stdio: ['ignore', log, log] },
   );
   let ended = false;
@@ -96,7 +123,10 @@ export async function startDatabase({ dataDir, port: wanted }) {
   let last = '';
   for (let i = 0; ; i++) {
     if (ended) throw new Error(`The database did not start; see ${join(dir, 'mariadb.log')}.`);
-    const run = spawnSync(need('mariadb'), ['--no-defaults', `--socket=${socket}`, `--user=${account}`], { input: sql, encoding: 'utf8' });
+    const run = spawnSync(need('mariadb'), ['--no-defaults', `--socket=${socket}`, `--user=${account}`], {
+      input: sql,
+      encoding: 'utf8',
+    });
     if (run.status === 0) break;
     last = run.stderr;
     if (i > 300) throw new Error(`The database does not answer: ${last}`);
@@ -110,7 +140,13 @@ export async function startDatabase({ dataDir, port: wanted }) {
     await gone;
     clearTimeout(late);
   };
-  return { port, owner: { user: 'fulcrant_owner', password: owner }, app: { user: 'fulcrant_app', password: app }, pid: child.pid ?? 0, stop };
+  return {
+    port,
+    owner: { user: 'fulcrant_owner', password: owner },
+    app: { user: 'fulcrant_app', password: app },
+    pid: child.pid ?? 0,
+    stop,
+  };
 }
 
 /**
@@ -118,5 +154,9 @@ export async function startDatabase({ dataDir, port: wanted }) {
  * @param {RunningDatabase} db @param {'owner' | 'app'} who
  */
 export function databaseEnv(db, who) {
-  return { FULCRANT_DB_PORT: String(db.port), FULCRANT_DB_USER: db[who].user, FULCRANT_DB_PASSWORD: db[who].password };
+  return {
+    FULCRANT_DB_PORT: String(db.port),
+    FULCRANT_DB_USER: db[who].user,
+    FULCRANT_DB_PASSWORD: db[who].password,
+  };
 }

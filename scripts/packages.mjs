@@ -24,12 +24,18 @@ export function ensurePackages(packages) {
   const missing = packages.filter((p) => PROGRAMS[p].some((program) => !onPath(program)));
   if (missing.length === 0) return;
   if (process.getuid?.() !== 0 || !onPath('apt-get')) {
-    console.error(`Fulcrant needs: ${missing.join(', ')}.\nInstall with:  sudo apt-get install ${missing.join(' ')}\nthen start again.`);
+    console.error(
+      `Fulcrant needs: ${missing.join(', ')}.\nInstall with:  sudo apt-get install ${missing.join(' ')}\nthen start again.`,
+    );
     process.exit(1);
   }
   console.log(`Installing ${missing.join(', ')} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  const install = () => spawnSync('apt-get', ['install', '-y', '--no-install-recommends', ...missing], { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0;
+  const install = () =>
+    spawnSync('apt-get', ['install', '-y', '--no-install-recommends', ...missing], {
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    }).status === 0;
   // Package lists may be missing or stale on a fresh machine: fetch them and try once more.
   if (!install()) {
     spawnSync('apt-get', ['update'], { env, stdio: ['ignore', 'ignore', 'inherit'] });
@@ -46,7 +52,9 @@ export function ensureModules() {
   const want = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === want) return;
   console.log('Installing npm packages …');
-  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: ['ignore', 'ignore', 'inherit'] });
+  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   mkdirSync('node_modules', { recursive: true });
   writeFileSync(stamp, want);
 }

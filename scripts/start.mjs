@@ -47,12 +47,27 @@ process.on('SIGINT', () => void leave(0));
 process.on('SIGTERM', () => void leave(0));
 process.on('SIGHUP', () => void leave(0));
 
-const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], { env: { ...process.env, ...databaseEnv(db, 'owner'), FULCRANT_SERVING_USER: db.app.user, FULCRANT_DEMO: '1' }, stdio: 'inherit' });
+const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
+  env: {
+    ...process.env,
+    ...databaseEnv(db, 'owner'),
+    FULCRANT_SERVING_USER: db.app.user,
+    FULCRANT_DEMO: '1',
+  },
+  stdio: 'inherit',
+});
 if (prepared.status !== 0) await leave(1);
 
 server = spawn(process.execPath, ['server/dist/main.js'], {
   detached: true,
-  env: { ...process.env, ...databaseEnv(db, 'app'), PORT: String(port), HOST: host, FULCRANT_WEB: 'web/dist', LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },
+  env: {
+    ...process.env,
+    ...databaseEnv(db, 'app'),
+    PORT: String(port),
+    HOST: host,
+    FULCRANT_WEB: 'web/dist',
+    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+  },
   stdio: 'inherit',
 });
 server.on('exit', (code) => {
@@ -63,7 +78,10 @@ server.on('exit', (code) => {
 });
 const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
 for (let i = 0; i < 200 && !leaving; i++) {
-  const up = await fetch(`${address}/api/health`).then((r) => r.ok, () => false);
+  const up = await fetch(`${address}/api/health`).then(
+    (r) => r.ok,
+    () => false,
+  );
   if (up) {
     console.log(`
 Fulcrant is at ${address}

@@ -11,7 +11,8 @@ function main(args: string[]): number {
     process.stdout.write(`${JSON.stringify(listCalculators(), null, 2)}\n`);
     return 0;
   }
-  if (id === undefined || rest.length > 0) return fail("Usage: npm run -s calc -- --list, or npm run -s calc -- <id> '<json>'.");
+  if (id === undefined || rest.length > 0)
+    return fail("Usage: npm run -s calc -- --list, or npm run -s calc -- <id> '<json>'.");
   let input: unknown;
   try {
     input = JSON.parse(json ?? '{}');

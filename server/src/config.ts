@@ -1,6 +1,13 @@
 export type DatabaseConfig = { host: string; port: number; user: string; password: string; database: string };
 
-export type Config = { host: string; port: number; webDir: string; version: string; db: DatabaseConfig; logLevel: string };
+export type Config = {
+  host: string;
+  port: number;
+  webDir: string;
+  version: string;
+  db: DatabaseConfig;
+  logLevel: string;
+};
 
 function need(env: NodeJS.ProcessEnv, name: string): string {
   const value = env[name];

@@ -9,7 +9,9 @@ const log = pino({ level: config.logLevel });
 const db = openDatabase(config.db);
 const server = createServer(buildApp({ db, version: config.version, log }, config.webDir).callback());
 
-server.listen(config.port, config.host, () => log.info({ host: config.host, port: config.port }, 'listening'));
+server.listen(config.port, config.host, () =>
+  log.info({ host: config.host, port: config.port }, 'listening'),
+);
 server.on('error', (error) => {
   log.fatal({ err: error }, 'cannot listen');
   process.exit(1);

@@ -8,7 +8,8 @@ const db = openDatabase(databaseConfig(process.env));
 try {
   const done = await migrate(db.sequelize, process.env.FULCRANT_SERVING_USER ?? 'fulcrant_app');
   if (done.length > 0) console.log(`Database brought up to ${done.at(-1)}.`);
-  if (process.env.FULCRANT_DEMO === '1' && (await seedDemo(db))) console.log('Demo data of the Holmbeck works laid in.');
+  if (process.env.FULCRANT_DEMO === '1' && (await seedDemo(db)))
+    console.log('Demo data of the Holmbeck works laid in.');
 } finally {
   await db.sequelize.close();
 }

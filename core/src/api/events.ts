@@ -8,25 +8,32 @@ const ISO = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/;
 
 export const uuidSchema = string().matches(UUID, '${path} is not an identifier.').required();
 const word = () => string().min(1).max(40).required();
-const reason = () => string().trim().min(3, 'A reason takes a few words.').max(400).required('A reason takes a few words.');
+const reason = () =>
+  string().trim().min(3, 'A reason takes a few words.').max(400).required('A reason takes a few words.');
 
 /** The gauge a reading was taken with, as it stood in the register at that moment. */
 export const instrumentSchema = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
-  kind: string().oneOf(['micrometer', 'feeler', 'wrench', 'protractor'] as const).required(),
+  kind: string()
+    .oneOf(['micrometer', 'feeler', 'wrench', 'protractor'] as const)
+    .required(),
   /** Smallest step, mm for lengths, N·m for wrenches, degrees for protractors. */
   step: number().moreThan(0).max(100).required(),
   low: number().required(),
   high: number().required(),
-  calibrationDue: string().matches(/^\d{4}-\d\d-\d\d$/).required(),
+  calibrationDue: string()
+    .matches(/^\d{4}-\d\d-\d\d$/)
+    .required(),
 }).noUnknown();
 export type Instrument = InferType<typeof instrumentSchema>;
 
 const author = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
-  role: string().oneOf(['fitter', 'lead', 'viewer'] as const).required(),
+  role: string()
+    .oneOf(['fitter', 'lead', 'viewer'] as const)
+    .required(),
 })
   .noUnknown()
   .required();
@@ -37,10 +44,19 @@ export type Role = Author['role'];
 export const eventData = {
   'job.opened': object({ positionId: uuidSchema, setup: setupSchema.required() }).noUnknown(),
   'setup.changed': object({ setup: setupSchema.required(), reason: reason() }).noUnknown(),
-  'gate.answered': object({ step: word(), item: word(), answer: string().oneOf(['yes', 'no'] as const).required(), note: string().max(400) }).noUnknown(),
+  'gate.answered': object({
+    step: word(),
+    item: word(),
+    answer: string()
+      .oneOf(['yes', 'no'] as const)
+      .required(),
+    note: string().max(400),
+  }).noUnknown(),
   'reading.taken': object({
     step: word(),
-    place: string().matches(/^[a-z0-9./-]{1,40}$/i).required(),
+    place: string()
+      .matches(/^[a-z0-9./-]{1,40}$/i)
+      .required(),
     /** mm for lengths, degrees for angles. */
     value: number().min(-10000).max(10000).required(),
     /** As typed, so that a misreading can be traced. */
@@ -61,13 +77,22 @@ export const eventData = {
   'step.released': object({ step: word(), note: string().max(400) }).noUnknown(),
   'deviation.accepted': object({ step: word(), finding: word(), reason: reason() }).noUnknown(),
   'bearing.dismounted': object({ reason: reason() }).noUnknown(),
-  'sheet.signed': object({ name: string().trim().min(2, 'Sign with your name.').max(60).required() }).noUnknown(),
+  'sheet.signed': object({
+    name: string().trim().min(2, 'Sign with your name.').max(60).required(),
+  }).noUnknown(),
   'note.added': object({ text: string().trim().min(1).max(1000).required() }).noUnknown(),
 } as const;
 
 export type EventType = keyof typeof eventData;
 export type EventDataOf<T extends EventType> = InferType<(typeof eventData)[T]>;
-export type JobEventOf<T extends EventType> = { id: string; jobId: string; at: string; author: Author; type: T; data: EventDataOf<T> };
+export type JobEventOf<T extends EventType> = {
+  id: string;
+  jobId: string;
+  at: string;
+  author: Author;
+  type: T;
+  data: EventDataOf<T>;
+};
 /** One thing that happened to a job. Ids are UUIDv7 made where it happened, so a repeat is recognised. */
 export type JobEvent = { [T in EventType]: JobEventOf<T> }[EventType];
 

@@ -8,11 +8,15 @@ export const signInSchema = object({
 export type SignIn = InferType<typeof signInSchema>;
 
 /** A batch of events, oldest first. Each is checked on its own, so one bad event does not sink the rest. */
-export const eventsRequestSchema = object({ events: array(mixed<object>().required()).min(1).max(100).required() }).noUnknown();
+export const eventsRequestSchema = object({
+  events: array(mixed<object>().required()).min(1).max(100).required(),
+}).noUnknown();
 
 export const newInstrumentSchema = object({
   name: string().trim().min(2).max(60).required(),
-  kind: string().oneOf(['micrometer', 'feeler', 'wrench', 'protractor'] as const).required(),
+  kind: string()
+    .oneOf(['micrometer', 'feeler', 'wrench', 'protractor'] as const)
+    .required(),
   step: number().moreThan(0).max(100).required(),
   low: number().min(0).required(),
   high: number().moreThan(0).max(10000).required(),
@@ -25,5 +29,10 @@ export type NewInstrument = InferType<typeof newInstrumentSchema>;
 export type Person = { id: string; name: string; role: 'fitter' | 'lead' | 'viewer' };
 
 /** What became of one posted event. `refused` says why and stores nothing. */
-export type EventOutcome = { id: string; outcome: 'stored' | 'already' | 'refused'; seq?: number; reason?: string };
+export type EventOutcome = {
+  id: string;
+  outcome: 'stored' | 'already' | 'refused';
+  seq?: number;
+  reason?: string;
+};
 export type EventsResponse = { jobId: string; number: string | null; outcomes: EventOutcome[] };

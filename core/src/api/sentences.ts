@@ -1,4 +1,4 @@
-import { setLocale, type Schema, ValidationError } from 'yup';
+import { type Schema, setLocale, ValidationError } from 'yup';
 
 /** Yup's faults as plain sentences; set once, wherever schemas are used. */
 setLocale({
@@ -8,11 +8,22 @@ setLocale({
     notNull: '${path} is missing.',
     oneOf: '${path} must be one of: ${values}.',
     notType: ({ path, type, originalValue }) => {
-      const what = type === 'array' ? 'a list' : type === 'object' ? 'an object' : type === 'boolean' ? 'true or false' : `a ${type}`;
+      const what =
+        type === 'array'
+          ? 'a list'
+          : type === 'object'
+            ? 'an object'
+            : type === 'boolean'
+              ? 'true or false'
+              : `a ${type}`;
       return originalValue === undefined ? `${path} is missing.` : `${path} must be ${what}.`;
     },
   },
-  string: { min: '${path} is too short.', max: '${path} is longer than ${max} characters.', matches: '${path} is not of the right form.' },
+  string: {
+    min: '${path} is too short.',
+    max: '${path} is longer than ${max} characters.',
+    matches: '${path} is not of the right form.',
+  },
   number: {
     min: '${path} must be ${min} or more.',
     max: '${path} must be ${max} or less.',
@@ -25,7 +36,9 @@ setLocale({
   object: { noUnknown: 'Unknown here: ${unknown}.' },
 });
 
-export type Checked<T> = { ok: true; value: T } | { ok: false; faults: Array<{ path: string; message: string }> };
+export type Checked<T> =
+  | { ok: true; value: T }
+  | { ok: false; faults: Array<{ path: string; message: string }> };
 
 /**
  * Check a value against a schema, strictly (nothing is converted, unknown fields are refused), collecting every fault
@@ -37,6 +50,12 @@ export function check<T>(schema: Schema<T>, value: unknown): Checked<T> {
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];
-    return { ok: false, faults: inner.map((e) => ({ path: e.path ?? '', message: e.errors.join(' ').replace(/^this /, 'The input ') })) };
+    return {
+      ok: false,
+      faults: inner.map((e) => ({
+        path: e.path ?? '',
+        message: e.errors.join(' ').replace(/^this /, 'The input '),
+      })),
+    };
   }
 }

@@ -39,7 +39,8 @@ export type ClearanceClassValues = {
 export const SETS_WANTED = 3;
 
 /** What is added to a felt gap by the way of feeling. */
-export const feelOffset = (feel: Feel | undefined, bladeStepMm: number): number => (feel === 'goes' ? bladeStepMm / 2 : 0);
+export const feelOffset = (feel: Feel | undefined, bladeStepMm: number): number =>
+  feel === 'goes' ? bladeStepMm / 2 : 0;
 
 /**
  * Bench clearance from feeler pairs over both rows, against the clearance class stamped on the ring: value = mean of
@@ -91,7 +92,18 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
   }
   if (pairMeans.length === 0) {
     return {
-      values: { benchMm: null, standardUncertaintyMm: null, expandedMm: null, spreadMm: null, rowDifferencesMm, lowerMm, upperMm, placeInClass: null, likelyClass: null, sets: 0 },
+      values: {
+        benchMm: null,
+        standardUncertaintyMm: null,
+        expandedMm: null,
+        spreadMm: null,
+        rowDifferencesMm,
+        lowerMm,
+        upperMm,
+        placeInClass: null,
+        likelyClass: null,
+        sets: 0,
+      },
       findings,
       working,
       beams: [],
@@ -103,10 +115,14 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
   const benchMm = tidy(mean(pairMeans));
   const spreadMm = tidy(Math.max(...pairMeans) - Math.min(...pairMeans));
   const decision = decide(benchMm, u, { lower: lowerMm, upper: upperMm });
-  const likelyClass = clearanceBands(input.boreMm).find((b) => benchMm >= b.lowerMm && benchMm <= b.upperMm)?.class ?? null;
+  const likelyClass =
+    clearanceBands(input.boreMm).find((b) => benchMm >= b.lowerMm && benchMm <= b.upperMm)?.class ?? null;
   working.push(
     { what: 'bench', sum: `mean of ${pairMeans.length} = ${len(benchMm, 4)} ± ${len(decision.expanded, 4)}` },
-    { what: 'spread', sum: `${num(Math.max(...pairMeans), 4)} − ${num(Math.min(...pairMeans), 4)} = ${len(spreadMm, 4)}` },
+    {
+      what: 'spread',
+      sum: `${num(Math.max(...pairMeans), 4)} − ${num(Math.min(...pairMeans), 4)} = ${len(spreadMm, 4)}`,
+    },
   );
   if (spreadMm > input.bladeStepMm + 1e-6) {
     findings.push({
@@ -119,7 +135,8 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       acceptable: true,
     });
   }
-  const elsewhere = likelyClass && likelyClass !== input.clearanceClass ? ` It would be ${sayClass(likelyClass)}.` : '';
+  const elsewhere =
+    likelyClass && likelyClass !== input.clearanceClass ? ` It would be ${sayClass(likelyClass)}.` : '';
   findings.push({
     code: 'bench.class',
     verdict: decision.verdict,

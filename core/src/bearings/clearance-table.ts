@@ -8,28 +8,29 @@ export type TaperRatio = 12 | 30;
  * Radial internal clearance, µm: bore over, up to, then the six edges C2 least, C2/normal, normal/C3, C3/C4, C4/C5,
  * C5 most. Source: ISO 5753-1, tapered bore, from memory.
  */
-const CLEARANCE_UM: ReadonlyArray<readonly [number, number, number, number, number, number, number, number]> = [
-  [18, 24, 15, 25, 35, 45, 60, 75],
-  [24, 30, 20, 30, 40, 55, 75, 95],
-  [30, 40, 25, 35, 50, 65, 85, 105],
-  [40, 50, 30, 45, 60, 80, 100, 130],
-  [50, 65, 40, 55, 75, 95, 120, 160],
-  [65, 80, 50, 70, 95, 120, 150, 200],
-  [80, 100, 55, 80, 110, 140, 180, 230],
-  [100, 120, 65, 100, 135, 170, 220, 280],
-  [120, 140, 80, 120, 160, 200, 260, 330],
-  [140, 160, 90, 130, 180, 230, 300, 380],
-  [160, 180, 100, 140, 200, 260, 340, 430],
-  [180, 200, 110, 160, 220, 290, 370, 470],
-  [200, 225, 120, 180, 250, 320, 410, 520],
-  [225, 250, 140, 200, 270, 350, 450, 570],
-  [250, 280, 150, 220, 300, 390, 490, 620],
-  [280, 315, 170, 240, 330, 430, 540, 680],
-  [315, 355, 190, 270, 360, 470, 590, 740],
-  [355, 400, 210, 300, 400, 520, 650, 820],
-  [400, 450, 230, 330, 440, 570, 720, 910],
-  [450, 500, 260, 370, 490, 630, 790, 1000],
-];
+const CLEARANCE_UM: ReadonlyArray<readonly [number, number, number, number, number, number, number, number]> =
+  [
+    [18, 24, 15, 25, 35, 45, 60, 75],
+    [24, 30, 20, 30, 40, 55, 75, 95],
+    [30, 40, 25, 35, 50, 65, 85, 105],
+    [40, 50, 30, 45, 60, 80, 100, 130],
+    [50, 65, 40, 55, 75, 95, 120, 160],
+    [65, 80, 50, 70, 95, 120, 150, 200],
+    [80, 100, 55, 80, 110, 140, 180, 230],
+    [100, 120, 65, 100, 135, 170, 220, 280],
+    [120, 140, 80, 120, 160, 200, 260, 330],
+    [140, 160, 90, 130, 180, 230, 300, 380],
+    [160, 180, 100, 140, 200, 260, 340, 430],
+    [180, 200, 110, 160, 220, 290, 370, 470],
+    [200, 225, 120, 180, 250, 320, 410, 520],
+    [225, 250, 140, 200, 270, 350, 450, 570],
+    [250, 280, 150, 220, 300, 390, 490, 620],
+    [280, 315, 170, 240, 330, 430, 540, 680],
+    [315, 355, 190, 270, 360, 470, 590, 740],
+    [355, 400, 210, 300, 400, 520, 650, 820],
+    [400, 450, 230, 330, 440, 570, 720, 910],
+    [450, 500, 260, 370, 490, 630, 790, 1000],
+  ];
 
 type MountingRow = {
   over: number;
@@ -115,10 +116,20 @@ export type MountingLimits = {
  * Tabled mounting limits for a bore, class and taper; null where the bore is outside over 24 up to 500 mm.
  * @example mountingLimits(100, 'CN', 12)?.leastResidualMm // 0.035
  */
-export function mountingLimits(boreMm: number, name: ClearanceClass, taper: TaperRatio): MountingLimits | null {
+export function mountingLimits(
+  boreMm: number,
+  name: ClearanceClass,
+  taper: TaperRatio,
+): MountingLimits | null {
   const found = MOUNTING.find((r) => boreMm > r.over && boreMm <= r.upto);
   if (!found) return null;
-  const residual = { C2: null, CN: found.residualUm[0], C3: found.residualUm[1], C4: found.residualUm[2], C5: null }[name];
+  const residual = {
+    C2: null,
+    CN: found.residualUm[0],
+    C3: found.residualUm[1],
+    C4: found.residualUm[2],
+    C5: null,
+  }[name];
   return {
     overMm: found.over,
     uptoMm: found.upto,

@@ -6,8 +6,8 @@ import { sayNutAngle } from '../quantities/angle.ts';
 import { len, num } from '../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { type Feel, feelOffset } from './clearance-class.ts';
-import { driveUpWarnings } from './drive-up-warnings.ts';
 import { type DriveUpTargetInput, type DriveUpTargetValues, driveUpTarget } from './drive-up-target.ts';
+import { driveUpWarnings } from './drive-up-warnings.ts';
 
 /** Both rows felt with the nut turned `angleDeg` on from snug. Several at one angle are repeats. */
 export type DriveUpReading = { angleDeg: number; rowAMm: number; rowBMm: number };
@@ -22,7 +22,14 @@ export type DriveUpForecastInput = DriveUpTargetInput & {
 };
 
 /** Mean of all readings at one nut angle. */
-export type DriveUpPoint = { angleDeg: number; clearanceMm: number; reductionMm: number; u: number; rowDifferenceMm: number; inFit: boolean };
+export type DriveUpPoint = {
+  angleDeg: number;
+  clearanceMm: number;
+  reductionMm: number;
+  u: number;
+  rowDifferenceMm: number;
+  inFit: boolean;
+};
 
 export type DriveUpPlace = 'not-begun' | 'short' | 'in-band' | 'over-driven';
 
@@ -47,6 +54,8 @@ export type DriveUpForecastValues = {
   nextReductionMm: number | null;
   nextReductionExpandedMm: number | null;
   suggestedStepDeg: 45 | 22.5 | 0;
+  /** The line and its expanded uncertainty, every sixteenth of a turn as far as the band's end: for the chart. */
+  curve: Array<{ angleDeg: number; clearanceMm: number; expandedMm: number }>;
 };
 
 /** How far the slope expected from taper and pitch may be off before any reading has tried it. */
@@ -86,8 +95,17 @@ function markBite(points: DriveUpPoint[], stepMm: number): DriveUpPoint[] {
   return points.map((p, i) => ({ ...p, inFit: i >= from }));
 }
 
-function placeOf(last: DriveUpPoint | undefined, target: DriveUpTargetValues, u: number): { place: DriveUpPlace; verdict: Verdict } {
-  if (!last || target.reductionMinMm === null || target.reductionMaxMm === null || target.leastResidualMm === null) {
+function placeOf(
+  last: DriveUpPoint | undefined,
+  target: DriveUpTargetValues,
+  u: number,
+): { place: DriveUpPlace; verdict: Verdict } {
+  if (
+    !last ||
+    target.reductionMinMm === null ||
+    target.reductionMaxMm === null ||
+    target.leastResidualMm === null
+  ) {
     return { place: 'not-begun', verdict: 'incomplete' };
   }
   const over = decide(last.reductionMm, u, { upper: target.reductionMaxMm }).verdict;
@@ -113,11 +131,16 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
   const last = points.at(-1);
   const fitted = points.filter((p) => p.inFit);
   const readingU = fitted.length ? mean(fitted.map((p) => p.u)) : input.bladeStepMm / Math.sqrt(24);
-  const line = fitLine(fitted.map((p) => ({ x: p.angleDeg, y: p.clearanceMm })), readingU);
+  const line = fitLine(
+    fitted.map((p) => ({ x: p.angleDeg, y: p.clearanceMm })),
+    readingU,
+  );
   const uReduction = last ? inQuadrature(benchU, last.u) : benchU;
   const stand = placeOf(last, target, uReduction);
   const ahead = look(input, target, line, last, uReduction);
-  const findings: Finding[] = targetResult.findings.filter((f) => f.verdict === 'reject' || f.verdict === 'incomplete');
+  const findings: Finding[] = targetResult.findings.filter(
+    (f) => f.verdict === 'reject' || f.verdict === 'incomplete',
+  );
   const measuredK = line ? tidy((-line.slope * 360 * input.taper) / input.pitchMm) : null;
 
   if (findings.length === 0) {
@@ -173,7 +196,14 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
 
 type Ahead = Pick<
   DriveUpForecastValues,
-  'eighthsToAim' | 'eighthsToAimExpanded' | 'eighthsToBand' | 'eighthsToPass' | 'nextReductionMm' | 'nextReductionExpandedMm' | 'suggestedStepDeg'
+  | 'eighthsToAim'
+  | 'eighthsToAimExpanded'
+  | 'eighthsToBand'
+  | 'eighthsToPass'
+  | 'nextReductionMm'
+  | 'nextReductionExpandedMm'
+  | 'suggestedStepDeg'
+  | 'curve'
 >;
 
 /** Look ahead from the last reading along the line, or along the expected slope where there is no falling line yet. */
@@ -185,10 +215,17 @@ function look(
   uReduction: number,
 ): Ahead {
   const none: Ahead = {
-    eighthsToAim: null, eighthsToAimExpanded: null, eighthsToBand: null, eighthsToPass: null,
-    nextReductionMm: null, nextReductionExpandedMm: null, suggestedStepDeg: 45,
+    eighthsToAim: null,
+    eighthsToAimExpanded: null,
+    eighthsToBand: null,
+    eighthsToPass: null,
+    nextReductionMm: null,
+    nextReductionExpandedMm: null,
+    suggestedStepDeg: 45,
+    curve: [],
   };
-  if (!last || target.aimMm === null || target.reductionMinMm === null || target.reductionMaxMm === null) return none;
+  if (!last || target.aimMm === null || target.reductionMinMm === null || target.reductionMaxMm === null)
+    return none;
   const expected = target.reductionPerEighthMm / 45;
   const usable = line !== null && -line.slope > 0.3 * expected;
   const perDeg = usable && line ? -line.slope : expected;
@@ -196,8 +233,17 @@ function look(
   const uSlope = usable && line ? line.slopeUncertainty : PRIOR_SLOPE_DOUBT * expected;
   const uHere = usable && line ? line.at(last.angleDeg).u : uReduction;
   const eighths = (toMm: number) => Math.max(0, (toMm - here) / perDeg / 45);
-  const at = (deg: number) => ({ mm: here + perDeg * deg, u: inQuadrature(usable && line ? line.at(last.angleDeg + deg).u : inQuadrature(uHere, uSlope * deg), 0) });
+  const at = (deg: number) => ({
+    mm: here + perDeg * deg,
+    u: usable && line ? line.at(last.angleDeg + deg).u : inQuadrature(uHere, uSlope * deg),
+  });
   const toAim = eighths(target.aimMm);
+  const first = usable ? 0 : last.angleDeg;
+  const end = last.angleDeg + 45 * (eighths(target.reductionMaxMm) + 0.5);
+  const curve = Array.from({ length: Math.min(200, Math.ceil((end - first) / 22.5) + 1) }, (_, i) => {
+    const p = at(first + 22.5 * i - last.angleDeg);
+    return { angleDeg: first + 22.5 * i, clearanceMm: tidy(input.benchMm - p.mm), expandedMm: tidy(2 * p.u) };
+  });
   const passes = (deg: number) => at(deg).mm + 2 * at(deg).u > (target.reductionMaxMm ?? 0);
   const step = input.stepDeg ?? 45;
   return {
@@ -208,6 +254,7 @@ function look(
     nextReductionMm: tidy(at(step).mm),
     nextReductionExpandedMm: tidy(2 * at(step).u),
     suggestedStepDeg: here >= target.aimMm ? 0 : passes(45) ? 22.5 : 45,
+    curve,
   };
 }
 
@@ -221,7 +268,13 @@ function placeFinding(
   const limit = `reduction ${num(target.reductionMinMm ?? 0)} to ${len(target.reductionMaxMm ?? 0)}, residual at least ${len(target.leastResidualMm ?? 0)}`;
   const base = { code: 'driveup.place', limit, source: target.limitSource } as const;
   if (!last) {
-    return { ...base, verdict: 'incomplete', reason: 'No reading yet with the nut snug.', remedy: 'Nut by hand until snug, then feel both rows: that is zero.', acceptable: false };
+    return {
+      ...base,
+      verdict: 'incomplete',
+      reason: 'No reading yet with the nut snug.',
+      remedy: 'Nut by hand until snug, then feel both rows: that is zero.',
+      acceptable: false,
+    };
   }
   if (stand.place === 'over-driven') {
     const residual = last.clearanceMm < (target.leastResidualMm ?? 0);
@@ -232,7 +285,8 @@ function placeFinding(
       reason: residual
         ? `Over-driven: ${len(last.clearanceMm)} is left, under the least residual ${len(target.leastResidualMm ?? 0)}.`
         : `Over-driven: ${len(last.reductionMm)} is taken out, over the most allowed ${len(target.reductionMaxMm ?? 0)}.`,
-      remedy: 'Backing the nut off gives nothing back. Dismount, inspect ring and sleeve, and start with a new zero.',
+      remedy:
+        'Backing the nut off gives nothing back. Dismount, inspect ring and sleeve, and start with a new zero.',
       acceptable: false,
     };
   }
@@ -241,7 +295,10 @@ function placeFinding(
       ...base,
       verdict: 'incomplete',
       reason: `${len(last.reductionMm)} taken out of ${len(target.aimMm ?? 0)}: not yet.`,
-      remedy: step === 22.5 ? 'Turn the nut one sixteenth, then feel both rows.' : 'Turn the nut one eighth, then feel both rows.',
+      remedy:
+        step === 22.5
+          ? 'Turn the nut one sixteenth, then feel both rows.'
+          : 'Turn the nut one eighth, then feel both rows.',
       acceptable: false,
     };
   }
@@ -252,7 +309,9 @@ function placeFinding(
       stand.verdict === 'accept'
         ? `${len(last.reductionMm)} taken out, ${len(last.clearanceMm)} left: in band.`
         : `${len(last.reductionMm)} ± ${len(2 * u)} taken out: too close to the end of the band to call.`,
-    ...(stand.verdict === 'accept' ? {} : { remedy: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.' }),
+    ...(stand.verdict === 'accept'
+      ? {}
+      : { remedy: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.' }),
     acceptable: true,
   };
 }
@@ -265,22 +324,43 @@ function writeOut(
   uReduction: number,
   ahead: Ahead,
 ): WorkingLine[] {
-  if (!last) return [{ what: 'expected', sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}` }];
+  if (!last)
+    return [
+      {
+        what: 'expected',
+        sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
+      },
+    ];
   const here = input.readings.filter((r) => r.angleDeg === last.angleDeg);
   const sum = here.map((r) => `${num(r.rowAMm)} + ${num(r.rowBMm)}`).join(' + ');
   const add = feelOffset(input.feel, input.bladeStepMm);
   const lines: WorkingLine[] = [
     { what: 'bench', sum: len(input.benchMm) },
-    { what: 'now', sum: `(${sum})/${2 * here.length}${add ? ` + ${num(add)} half a blade` : ''} = ${len(last.clearanceMm, 4)}` },
-    { what: 'taken', sum: `${num(input.benchMm)} − ${num(last.clearanceMm)} = ${len(last.reductionMm)} ± ${len(2 * uReduction, 4)}` },
+    {
+      what: 'now',
+      sum: `(${sum})/${2 * here.length}${add ? ` + ${num(add)} half a blade` : ''} = ${len(last.clearanceMm, 4)}`,
+    },
+    {
+      what: 'taken',
+      sum: `${num(input.benchMm)} − ${num(last.clearanceMm)} = ${len(last.reductionMm)} ± ${len(2 * uReduction, 4)}`,
+    },
   ];
   if (line) {
-    lines.push({ what: 'line', sum: `${line.count} points, ${len(-line.slope * 45, 4)} an eighth ± ${len(2 * line.slopeUncertainty * 45, 4)}` });
+    lines.push({
+      what: 'line',
+      sum: `${line.count} points, ${len(-line.slope * 45, 4)} an eighth ± ${len(2 * line.slopeUncertainty * 45, 4)}`,
+    });
   } else {
-    lines.push({ what: 'expected', sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}` });
+    lines.push({
+      what: 'expected',
+      sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
+    });
   }
   if (ahead.eighthsToAim !== null && target.aimMm !== null) {
-    lines.push({ what: 'still', sum: `${len(tidy(target.aimMm - last.reductionMm))} to the aim: ${ahead.eighthsToAim.toFixed(1)} eighths ± ${(ahead.eighthsToAimExpanded ?? 0).toFixed(1)}, nut at ${sayNutAngle(last.angleDeg)}` });
+    lines.push({
+      what: 'still',
+      sum: `${len(tidy(target.aimMm - last.reductionMm))} to the aim: ${ahead.eighthsToAim.toFixed(1)} eighths ± ${(ahead.eighthsToAimExpanded ?? 0).toFixed(1)}, nut at ${sayNutAngle(last.angleDeg)}`,
+    });
   }
   return lines;
 }

@@ -2,7 +2,13 @@ import type { CalculatorResult, Finding, WorkingLine } from '../calculators/resu
 import { len, num } from '../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import type { SourceId } from '../sources/register.ts';
-import { type ClearanceClass, classBand, mountingLimits, sayClass, type TaperRatio } from './clearance-table.ts';
+import {
+  type ClearanceClass,
+  classBand,
+  mountingLimits,
+  sayClass,
+  type TaperRatio,
+} from './clearance-table.ts';
 import { effectiveK, nutAngleForTravel, travelForReduction } from './travel.ts';
 
 export type DriveUpTargetInput = {
@@ -53,14 +59,30 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const tableMaxMm = input.makerReductionMaxMm ?? table?.reductionMaxMm ?? null;
   const leastMm = input.makerLeastResidualMm ?? table?.leastResidualMm ?? null;
   const makerGiven =
-    input.makerReductionMinMm !== undefined || input.makerReductionMaxMm !== undefined || input.makerLeastResidualMm !== undefined;
+    input.makerReductionMinMm !== undefined ||
+    input.makerReductionMaxMm !== undefined ||
+    input.makerLeastResidualMm !== undefined;
   const limitSource: SourceId = makerGiven ? 'maker' : 'bearing-handbooks';
   const k = effectiveK(input.boreMm, input.hollowRatio ?? 0);
   const reductionPerEighthMm = tidy((k * input.pitchMm) / (8 * input.taper));
   const nothing: DriveUpTargetValues = {
-    reductionMinMm: minMm, reductionMaxMm: tableMaxMm, aimMm: null, leastResidualMm: leastMm, residualMinMm: null, residualMaxMm: null,
-    residualAimMm: null, k, travelMinMm: null, travelMaxMm: null, travelAimMm: null, tabledTravelMm: table?.travelMm ?? null,
-    nutDegAim: null, nutEighthsAim: null, reductionPerEighthMm, limitSource, possible: false,
+    reductionMinMm: minMm,
+    reductionMaxMm: tableMaxMm,
+    aimMm: null,
+    leastResidualMm: leastMm,
+    residualMinMm: null,
+    residualMaxMm: null,
+    residualAimMm: null,
+    k,
+    travelMinMm: null,
+    travelMaxMm: null,
+    travelAimMm: null,
+    tabledTravelMm: table?.travelMm ?? null,
+    nutDegAim: null,
+    nutEighthsAim: null,
+    reductionPerEighthMm,
+    limitSource,
+    possible: false,
   };
 
   if (minMm === null || tableMaxMm === null || leastMm === null) {
@@ -84,7 +106,10 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const room = tidy(input.benchMm - leastMm);
   const maxMm = Math.min(tableMaxMm, room);
   const working: WorkingLine[] = [
-    { what: 'reduction', sum: `${num(minMm)} to ${len(tableMaxMm)}${table && !makerGiven ? `, bore over ${table.overMm} to ${table.uptoMm} mm` : ", maker's sheet"}` },
+    {
+      what: 'reduction',
+      sum: `${num(minMm)} to ${len(tableMaxMm)}${table && !makerGiven ? `, bore over ${table.overMm} to ${table.uptoMm} mm` : ", maker's sheet"}`,
+    },
     { what: 'least residual', sum: `${len(leastMm)}, ${sayClass(input.clearanceClass)}` },
     { what: 'room', sum: `${num(input.benchMm)} − ${num(leastMm)} = ${len(room)} may be taken out` },
   ];
@@ -98,7 +123,8 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
           reason: `Taking out the least reduction, ${len(minMm)}, would leave ${len(tidy(input.benchMm - minMm))}, under the least residual ${len(leastMm)}.`,
           limit: `reduction at least ${len(minMm)}, residual at least ${len(leastMm)}`,
           source: limitSource,
-          remedy: 'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
+          remedy:
+            'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
           acceptable: false,
         },
       ],
@@ -115,11 +141,17 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const travel = (r: number) => tidy(travelForReduction(r, input.taper, k));
   const nutDegAim = nutAngleForTravel(travel(aimMm), input.pitchMm);
   working.push(
-    { what: 'band', sum: `${num(minMm)} to ${len(top)}${top < tableMaxMm ? ', clipped by the least residual' : ''}` },
+    {
+      what: 'band',
+      sum: `${num(minMm)} to ${len(top)}${top < tableMaxMm ? ', clipped by the least residual' : ''}`,
+    },
     { what: 'aim', sum: `${len(aimMm)}: bench stands ${Math.round(place * 100)} % up its class` },
     { what: 'residual', sum: `${num(input.benchMm)} − ${num(aimMm)} = ${len(tidy(input.benchMm - aimMm))}` },
     { what: 'travel', sum: `${input.taper} × ${num(aimMm)} / ${k.toFixed(2)} = ${len(travel(aimMm), 2)}` },
-    { what: 'nut', sum: `${num(travel(aimMm), 2)} / ${num(input.pitchMm, 2)} pitch = ${(nutDegAim / 360).toFixed(2)} turn = ${(nutDegAim / 45).toFixed(1)} eighths` },
+    {
+      what: 'nut',
+      sum: `${num(travel(aimMm), 2)} / ${num(input.pitchMm, 2)} pitch = ${(nutDegAim / 360).toFixed(2)} turn = ${(nutDegAim / 45).toFixed(1)} eighths`,
+    },
   );
   const findings: Finding[] = [
     {

@@ -50,13 +50,16 @@ function tilted({ points, bladeStepMm }: Situation): Finding | null {
 function aboutToPass(s: Situation): Finding | null {
   const max = s.target.reductionMaxMm;
   const last = s.points.at(-1);
-  if (s.overDriven || max === null || s.nextReductionMm === null || s.nextExpandedMm === null || !last) return null;
+  if (s.overDriven || max === null || s.nextReductionMm === null || s.nextExpandedMm === null || !last)
+    return null;
   if (s.nextReductionMm + s.nextExpandedMm <= max) return null;
   const turn = s.stepDeg === 45 ? 'eighth' : s.stepDeg === 22.5 ? 'sixteenth' : 'turn';
   return caution(
     'driveup.about-to-pass',
     `The next ${turn} would bring it to about ${num(s.nextReductionMm)} ± ${len(s.nextExpandedMm)} and could pass ${len(max)}.`,
-    s.target.aimMm !== null && last.reductionMm >= s.target.aimMm ? 'Stop here and look to the lock.' : 'Go on in sixteenths, feeling after each; know where the lock meets first.',
+    s.target.aimMm !== null && last.reductionMm >= s.target.aimMm
+      ? 'Stop here and look to the lock.'
+      : 'Go on in sixteenths, feeling after each; know where the lock meets first.',
     len(max),
   );
 }

@@ -28,7 +28,13 @@ export type LockAlignmentInput = {
   aimMm?: number | undefined;
 };
 
-export type Alignment = { forwardDeg: number; travelMm: number; costMm: number; reductionMm: number | null; inBand: boolean | null };
+export type Alignment = {
+  forwardDeg: number;
+  travelMm: number;
+  costMm: number;
+  reductionMm: number | null;
+  inBand: boolean | null;
+};
 
 export type LockAlignmentValues = {
   /** Angle between neighbouring alignments; null where they are not equally spaced. */
@@ -51,7 +57,9 @@ const turn = (deg: number): number => ((deg % 360) + 360) % 360;
 
 /** The angles of a pattern, degrees from its first. */
 export function patternAngles(p: Pattern): number[] {
-  return 'count' in p ? Array.from({ length: p.count }, (_, i) => (360 * i) / p.count) : p.anglesDeg.map(turn);
+  return 'count' in p
+    ? Array.from({ length: p.count }, (_, i) => (360 * i) / p.count)
+    : p.anglesDeg.map(turn);
 }
 
 /**
@@ -60,7 +68,9 @@ export function patternAngles(p: Pattern): number[] {
  */
 export function forwardAlignments(nut: Pattern, washer: Pattern, slotLeadDeg: number): number[] {
   const slots = patternAngles(nut);
-  const found = patternAngles(washer).flatMap((tab) => slots.map((slot) => Number(turn(tab - slot - slotLeadDeg).toFixed(6)) % 360));
+  const found = patternAngles(washer).flatMap((tab) =>
+    slots.map((slot) => Number(turn(tab - slot - slotLeadDeg).toFixed(6)) % 360),
+  );
   return [...new Set(found)].sort((a, b) => a - b);
 }
 
@@ -75,7 +85,8 @@ export function lockAlignment(input: LockAlignmentInput): CalculatorResult<LockA
   const k = effectiveK(input.boreMm, input.hollowRatio ?? 0);
   const perDeg = input.reductionPerDegMm ?? reductionForTravel(input.pitchMm / 360, input.taper, k);
   const equal = 'count' in input.nut && 'count' in input.washer;
-  const spacingDeg = 'count' in input.nut && 'count' in input.washer ? 360 / lcm(input.nut.count, input.washer.count) : null;
+  const spacingDeg =
+    'count' in input.nut && 'count' in input.washer ? 360 / lcm(input.nut.count, input.washer.count) : null;
   const fromZero = forwardAlignments(input.nut, input.washer, 0);
   const gaps = fromZero.map((a, i) => (fromZero[i + 1] ?? 360 + (fromZero[0] ?? 0)) - a);
   const worstDeg = Math.max(...gaps);
@@ -83,7 +94,10 @@ export function lockAlignment(input: LockAlignmentInput): CalculatorResult<LockA
   const angles = !known
     ? []
     : equal && spacingDeg !== null
-      ? Array.from({ length: Math.ceil(360 / spacingDeg) }, (_, i) => (((input.forwardDeg ?? 0) % spacingDeg) + spacingDeg) % spacingDeg + i * spacingDeg)
+      ? Array.from(
+          { length: Math.ceil(360 / spacingDeg) },
+          (_, i) => ((((input.forwardDeg ?? 0) % spacingDeg) + spacingDeg) % spacingDeg) + i * spacingDeg,
+        )
       : forwardAlignments(input.nut, input.washer, input.forwardDeg ?? 0);
   const now = input.reductionNowMm;
   const all = angles.map((forwardDeg): Alignment => {
@@ -93,15 +107,43 @@ export function lockAlignment(input: LockAlignmentInput): CalculatorResult<LockA
       reductionMm === null || input.reductionMaxMm === undefined
         ? null
         : reductionMm <= input.reductionMaxMm + 1e-6 && reductionMm >= (input.reductionMinMm ?? 0) - 1e-6;
-    return { forwardDeg: Number(forwardDeg.toFixed(3)), travelMm: tidy((input.pitchMm * forwardDeg) / 360), costMm, reductionMm, inBand };
+    return {
+      forwardDeg: Number(forwardDeg.toFixed(3)),
+      travelMm: tidy((input.pitchMm * forwardDeg) / 360),
+      costMm,
+      reductionMm,
+      inBand,
+    };
   });
-  const beyond = all.findIndex((a) => a.reductionMm !== null && input.reductionMaxMm !== undefined && a.reductionMm > input.reductionMaxMm);
+  const beyond = all.findIndex(
+    (a) =>
+      a.reductionMm !== null && input.reductionMaxMm !== undefined && a.reductionMm > input.reductionMaxMm,
+  );
   const ahead = beyond < 0 ? all.slice(0, 12) : all.slice(0, beyond + 1);
   const inBand = all.filter((a) => a.inBand === true);
   const aim = input.aimMm;
-  const best = inBand.length === 0 ? null : aim === undefined ? (inBand[0] ?? null) : inBand.reduce((a, b) => (Math.abs((b.reductionMm ?? 0) - aim) < Math.abs((a.reductionMm ?? 0) - aim) ? b : a));
-  const values: LockAlignmentValues = { spacingDeg, worstDeg, worstCostMm: tidy(perDeg * worstDeg), least: ahead[0] ?? null, ahead, best };
-  return { values, findings: lockFindings(input, values), working: lockWorking(input, values, perDeg), beams: [] };
+  const best =
+    inBand.length === 0
+      ? null
+      : aim === undefined
+        ? (inBand[0] ?? null)
+        : inBand.reduce((a, b) =>
+            Math.abs((b.reductionMm ?? 0) - aim) < Math.abs((a.reductionMm ?? 0) - aim) ? b : a,
+          );
+  const values: LockAlignmentValues = {
+    spacingDeg,
+    worstDeg,
+    worstCostMm: tidy(perDeg * worstDeg),
+    least: ahead[0] ?? null,
+    ahead,
+    best,
+  };
+  return {
+    values,
+    findings: lockFindings(input, values),
+    working: lockWorking(input, values, perDeg),
+    beams: [],
+  };
 }
 
 function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Finding[] {
@@ -112,7 +154,8 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
         ...base,
         verdict: 'caution',
         reason: `Where the next tab meets a slot is not measured: it may cost up to ${len(v.worstCostMm, 4)} (${v.worstDeg.toFixed(1)}° forward).`,
-        remedy: 'Measure the forward angle from a slot to the nearest tab and enter it before the last eighth.',
+        remedy:
+          'Measure the forward angle from a slot to the nearest tab and enter it before the last eighth.',
       },
     ];
   }
@@ -128,7 +171,8 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
         verdict: 'reject',
         reason: `The next tab meets a slot ${cost} and would bring the reduction to ${len(v.least.reductionMm)}, past the band.`,
         limit,
-        remedy: 'Do not turn on and do not loosen. Another lock washer (its tabs fall elsewhere) or the other face of the washer, or the lead hand decides.',
+        remedy:
+          'Do not turn on and do not loosen. Another lock washer (its tabs fall elsewhere) or the other face of the washer, or the lead hand decides.',
       },
     ];
   }
@@ -145,10 +189,21 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
 function lockWorking(input: LockAlignmentInput, v: LockAlignmentValues, perDeg: number): WorkingLine[] {
   const lines: WorkingLine[] = [];
   if (v.spacingDeg !== null && 'count' in input.nut && 'count' in input.washer) {
-    lines.push({ what: 'spacing', sum: `360° / lcm(${input.nut.count}, ${input.washer.count}) = ${v.spacingDeg.toFixed(2)}°` });
+    lines.push({
+      what: 'spacing',
+      sum: `360° / lcm(${input.nut.count}, ${input.washer.count}) = ${v.spacingDeg.toFixed(2)}°`,
+    });
   }
-  lines.push({ what: 'rate', sum: `${len(perDeg * 10, 4)} per 10° of nut${input.reductionPerDegMm === undefined ? ', expected' : ', as measured'}` });
-  if (v.least) lines.push({ what: 'next', sum: `${v.least.forwardDeg.toFixed(1)}° × rate = ${len(v.least.costMm, 4)}` });
-  if (v.best) lines.push({ what: 'best stop', sum: `${v.best.forwardDeg.toFixed(1)}° on (${sayNutAngle(v.best.forwardDeg)}): reduction ${len(v.best.reductionMm ?? 0)}` });
+  lines.push({
+    what: 'rate',
+    sum: `${len(perDeg * 10, 4)} per 10° of nut${input.reductionPerDegMm === undefined ? ', expected' : ', as measured'}`,
+  });
+  if (v.least)
+    lines.push({ what: 'next', sum: `${v.least.forwardDeg.toFixed(1)}° × rate = ${len(v.least.costMm, 4)}` });
+  if (v.best)
+    lines.push({
+      what: 'best stop',
+      sum: `${v.best.forwardDeg.toFixed(1)}° on (${sayNutAngle(v.best.forwardDeg)}): reduction ${len(v.best.reductionMm ?? 0)}`,
+    });
   return lines;
 }

@@ -32,7 +32,13 @@ const circleTop = (cx: number, cy: number, r: number, x0: number, x1: number, n:
  * (outside 1.8 × bore, width 0.56 × bore); a drawing of the kind, not of one maker's part. `travelMm` moves the ring up
  * its taper in true scale; `clearanceMm` opens the feeler gap at ×50.
  */
-export function bearingSection(d: { shaftMm: number; boreMm: number; taper: TaperRatio; travelMm: number; clearanceMm: number }): BearingSection {
+export function bearingSection(d: {
+  shaftMm: number;
+  boreMm: number;
+  taper: TaperRatio;
+  travelMm: number;
+  clearanceMm: number;
+}): BearingSection {
   const rs = d.shaftMm / 2;
   const bore = d.boreMm / 2;
   const width = d.boreMm * 0.56;
@@ -46,7 +52,7 @@ export function bearingSection(d: { shaftMm: number; boreMm: number; taper: Tape
   const sl0 = -half - d.boreMm * 0.12;
   const sl1 = half + d.boreMm * 0.36;
   const innerTop = bore + (outside - bore) * 0.36;
-  const sphere = outside - (outside - bore) * 0.2 ;
+  const sphere = outside - (outside - bore) * 0.2;
   const rollerD = (sphere - innerTop) * 0.86;
   const tilt = 0.17;
   const roller = (side: -1 | 1): Vec[] => {
@@ -64,13 +70,23 @@ export function bearingSection(d: { shaftMm: number; boreMm: number; taper: Tape
       { x: -w, y: h - crown },
     ];
     const a = -side * tilt;
-    return raw.map((p) => ({ x: cx + p.x * Math.cos(a) - p.y * Math.sin(a), y: cy + p.x * Math.sin(a) + p.y * Math.cos(a) }));
+    return raw.map((p) => ({
+      x: cx + p.x * Math.cos(a) - p.y * Math.sin(a),
+      y: cy + p.x * Math.sin(a) + p.y * Math.cos(a),
+    }));
   };
   const rollers: [Vec[], Vec[]] = [roller(-1), roller(1)];
   const crownOf = (r: Vec[]) => r.reduce((a, b) => (b.y > a.y ? b : a));
   const tops = rollers.map(crownOf) as [Vec, Vec];
   const raceY = Math.max(tops[0].y, tops[1].y) + gap;
-  const race = circleTop(x, raceY - (sphere + half * 0.06), sphere + half * 0.06 + half * half * 0.0008, x + half, x - half, 16);
+  const race = circleTop(
+    x,
+    raceY - (sphere + half * 0.06),
+    sphere + half * 0.06 + half * half * 0.0008,
+    x + half,
+    x - half,
+    16,
+  );
   const raceTopY = Math.max(...race.map((p) => p.y));
   const outerTop = Math.max(outside, raceTopY + d.boreMm * 0.07) + gap * 0;
   const nutX0 = half + d.boreMm * 0.07 + x * 0;
@@ -114,7 +130,11 @@ export function bearingSection(d: { shaftMm: number; boreMm: number; taper: Tape
       { x: nutX0 + d.boreMm * 0.16, y: bore + d.boreMm * 0.17 },
       { x: nutX0 + d.boreMm * 0.16, y: sleeveY(half + d.boreMm * 0.05) },
     ],
-    gaps: tops.map((t, i) => ({ row: i === 0 ? ('A' as const) : ('B' as const), from: t, to: { x: t.x, y: t.y + gap } })),
+    gaps: tops.map((t, i) => ({
+      row: i === 0 ? ('A' as const) : ('B' as const),
+      from: t,
+      to: { x: t.x, y: t.y + gap },
+    })),
     left: sl0 - d.boreMm * 0.45,
     right: sl1 + d.boreMm * 0.42,
     top: outerTop,

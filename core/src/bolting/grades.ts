@@ -1,12 +1,35 @@
 import type { SourceId } from '../sources/register.ts';
 
-export type BoltGrade = '4.6' | '5.6' | '8.8' | '10.9' | '12.9' | 'SAE 2' | 'SAE 5' | 'SAE 8' | 'A2-70' | 'A4-80' | 'B7';
+export type BoltGrade =
+  | '4.6'
+  | '5.6'
+  | '8.8'
+  | '10.9'
+  | '12.9'
+  | 'SAE 2'
+  | 'SAE 5'
+  | 'SAE 8'
+  | 'A2-70'
+  | 'A4-80'
+  | 'B7';
 
 export type Strength = { proofMpa: number; yieldMpa: number; source: SourceId };
 
 const KSI = 6.894757;
 
-export const BOLT_GRADES: readonly BoltGrade[] = ['4.6', '5.6', '8.8', '10.9', '12.9', 'SAE 2', 'SAE 5', 'SAE 8', 'A2-70', 'A4-80', 'B7'];
+export const BOLT_GRADES: readonly BoltGrade[] = [
+  '4.6',
+  '5.6',
+  '8.8',
+  '10.9',
+  '12.9',
+  'SAE 2',
+  'SAE 5',
+  'SAE 8',
+  'A2-70',
+  'A4-80',
+  'B7',
+];
 
 /**
  * Proof stress and yield by grade and size, MPa. Stainless has no proof stress of its own: nine tenths of its yield
@@ -15,7 +38,11 @@ export const BOLT_GRADES: readonly BoltGrade[] = ['4.6', '5.6', '8.8', '10.9', '
  */
 export function strengthOf(grade: BoltGrade, diameterMm: number): Strength {
   const iso = (proofMpa: number, yieldMpa: number): Strength => ({ proofMpa, yieldMpa, source: 'iso-898' });
-  const sae = (proofKsi: number, yieldKsi: number): Strength => ({ proofMpa: proofKsi * KSI, yieldMpa: yieldKsi * KSI, source: 'sae-j429' });
+  const sae = (proofKsi: number, yieldKsi: number): Strength => ({
+    proofMpa: proofKsi * KSI,
+    yieldMpa: yieldKsi * KSI,
+    source: 'sae-j429',
+  });
   switch (grade) {
     case '4.6':
       return iso(225, 240);

@@ -35,7 +35,9 @@ function spreadOrder(n: number): number[] {
   const order: number[] = [];
   const left = new Set(Array.from({ length: n }, (_, i) => i));
   while (left.size > 0) {
-    const next = [...left].reduce((best, i) => (clearance(i, order, n) > clearance(best, order, n) ? i : best));
+    const next = [...left].reduce((best, i) =>
+      clearance(i, order, n) > clearance(best, order, n) ? i : best,
+    );
     order.push(next);
     left.delete(next);
   }
@@ -43,7 +45,9 @@ function spreadOrder(n: number): number[] {
 }
 
 function clearance(i: number, taken: number[], n: number): number {
-  return taken.length === 0 ? n - i : Math.min(...taken.map((t) => Math.min((i - t + n) % n, (t - i + n) % n)));
+  return taken.length === 0
+    ? n - i
+    : Math.min(...taken.map((t) => Math.min((i - t + n) % n, (t - i + n) % n)));
 }
 
 /**
@@ -53,7 +57,9 @@ function clearance(i: number, taken: number[], n: number): number {
  */
 export function crosswiseRectangle(count: number): number[] {
   const perSide = count / 2;
-  const columns = Array.from({ length: perSide }, (_, c) => c).sort((a, b) => Math.abs(a - (perSide - 1) / 2) - Math.abs(b - (perSide - 1) / 2) || a - b);
+  const columns = Array.from({ length: perSide }, (_, c) => c).sort(
+    (a, b) => Math.abs(a - (perSide - 1) / 2) - Math.abs(b - (perSide - 1) / 2) || a - b,
+  );
   const order: number[] = [];
   const add = (n: number) => {
     if (!order.includes(n)) order.push(n);
@@ -72,8 +78,10 @@ export function crosswiseRectangle(count: number): number[] {
  */
 export function boltPattern(input: PatternInput): CalculatorResult<PatternValues> {
   const { count, layout, torqueNm } = input;
-  if (!Number.isInteger(count) || count < 2 || count > 32) throw new RangeError('A pattern is for 2 to 32 bolts.');
-  if (layout === 'rectangle' && count % 2 === 1) throw new RangeError('A rectangle has an even number of bolts, half on each side.');
+  if (!Number.isInteger(count) || count < 2 || count > 32)
+    throw new RangeError('A pattern is for 2 to 32 bolts.');
+  if (layout === 'rectangle' && count % 2 === 1)
+    throw new RangeError('A rectangle has an even number of bolts, half on each side.');
   const crosswise = layout === 'circle' ? crosswiseCircle(count) : crosswiseRectangle(count);
   const round = Array.from({ length: count }, (_, i) => i + 1);
   const pass = (name: string, kind: BoltPass['kind'], share: number): BoltPass => ({
@@ -83,7 +91,16 @@ export function boltPattern(input: PatternInput): CalculatorResult<PatternValues
     torqueNm: kind === 'hand' ? null : tidy(share * torqueNm),
     order: kind === 'round' ? round : crosswise,
   });
-  const passes = [pass('Hand tight', 'hand', 0), pass('30 %', 'torque', 0.3), pass('70 %', 'torque', 0.7), pass('100 %', 'torque', 1), pass('Once round', 'round', 1)];
-  const working: WorkingLine[] = passes.map((p) => ({ what: p.name, sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}` }));
+  const passes = [
+    pass('Hand tight', 'hand', 0),
+    pass('30 %', 'torque', 0.3),
+    pass('70 %', 'torque', 0.7),
+    pass('100 %', 'torque', 1),
+    pass('Once round', 'round', 1),
+  ];
+  const working: WorkingLine[] = passes.map((p) => ({
+    what: p.name,
+    sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+  }));
   return { values: { crosswise, round, passes }, findings: [], working, beams: [] };
 }

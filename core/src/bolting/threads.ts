@@ -48,7 +48,14 @@ const INCH: ReadonlyArray<readonly [number, string, number, number, number]> = [
 
 /** All sizes known, smallest first: `M16`, `5/8-11`, … */
 export const BOLT_SIZES: readonly BoltSize[] = [
-  ...METRIC.map(([d, pitchMm, faceMm, holeMm]) => ({ name: `M${d}`, diameterMm: d, pitchMm, faceMm, holeMm, inch: false })),
+  ...METRIC.map(([d, pitchMm, faceMm, holeMm]) => ({
+    name: `M${d}`,
+    diameterMm: d,
+    pitchMm,
+    faceMm,
+    holeMm,
+    inch: false,
+  })),
   ...INCH.flatMap(([d, name, coarse, fine, flats]) =>
     [coarse, fine].map((tpi) => ({
       name: `${name}-${tpi}`,

@@ -13,7 +13,14 @@ export const FRICTION: Record<Friction, { k: number; mu: number; said: string }>
   'anti-seize': { k: 0.15, mu: 0.1, said: 'anti-seize' },
 };
 
-export type TorqueInput = { size: string; grade: BoltGrade; friction: Friction; makerTorqueNm?: number | undefined; plantTorqueNm?: number | undefined; mu?: number | undefined };
+export type TorqueInput = {
+  size: string;
+  grade: BoltGrade;
+  friction: Friction;
+  makerTorqueNm?: number | undefined;
+  plantTorqueNm?: number | undefined;
+  mu?: number | undefined;
+};
 
 export type TorqueValues = {
   /** The torque to use, and whose it is. */
@@ -31,7 +38,11 @@ export type TorqueValues = {
  * Long form by VDI 2230-1: torque M = F·(0.16P + 0.58·d₂·µ + ½·DKm·µ) at the preload that brings the shank to 90 % of
  * yield in equivalent stress, torsion included. `rpMpa` is the yield.
  */
-export function longFormTorque(b: BoltSize, rpMpa: number, mu: number): { torqueNm: number; preloadN: number } {
+export function longFormTorque(
+  b: BoltSize,
+  rpMpa: number,
+  mu: number,
+): { torqueNm: number; preloadN: number } {
   const d2 = pitchDiameterMm(b);
   const d0 = (d2 + coreDiameterMm(b)) / 2;
   const torsion = 1.5 * (d2 / d0) * (b.pitchMm / (Math.PI * d2) + 1.155 * mu);
@@ -48,7 +59,10 @@ export function longFormTorque(b: BoltSize, rpMpa: number, mu: number): { torque
  */
 export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
   const b = boltSize(input.size);
-  if (!b) throw new RangeError(`“${input.size}” is not a bolt size tabled here: M5 to M36 coarse, 1/4 to 1 1/4 in coarse and fine.`);
+  if (!b)
+    throw new RangeError(
+      `“${input.size}” is not a bolt size tabled here: M5 to M36 coarse, 1/4 to 1 1/4 in coarse and fine.`,
+    );
   const s = strengthOf(input.grade, b.diameterMm);
   const { k, mu, said } = FRICTION[input.friction];
   const area = stressAreaMm2(b);
@@ -57,12 +71,29 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
   const long = longFormTorque(b, s.yieldMpa, input.mu ?? mu);
   const given = input.makerTorqueNm ?? input.plantTorqueNm;
   const torqueNm = given ?? shortNm;
-  const source: SourceId = input.makerTorqueNm !== undefined ? 'maker' : input.plantTorqueNm !== undefined ? 'plant' : 'short-torque';
+  const source: SourceId =
+    input.makerTorqueNm !== undefined
+      ? 'maker'
+      : input.plantTorqueNm !== undefined
+        ? 'plant'
+        : 'short-torque';
   const working: WorkingLine[] = [
-    { what: 'area', sum: `As = π/4·(${b.diameterMm.toFixed(2)} − ${b.inch ? '0.9743' : '0.9382'}·${b.pitchMm.toFixed(2)})² = ${area.toFixed(1)} mm²` },
-    { what: 'preload', sum: `75 % × ${s.proofMpa.toFixed(0)} MPa × ${area.toFixed(1)} = ${(shortPreloadN / 1000).toFixed(1)} kN` },
-    { what: 'short form', sum: `K ${k.toFixed(2)} (${said}) × ${b.diameterMm.toFixed(2)} mm × ${(shortPreloadN / 1000).toFixed(1)} kN = ${tor(shortNm)}` },
-    { what: 'long form', sum: `µ ${(input.mu ?? mu).toFixed(2)}, 90 % of yield: ${(long.preloadN / 1000).toFixed(1)} kN, ${tor(long.torqueNm)}` },
+    {
+      what: 'area',
+      sum: `As = π/4·(${b.diameterMm.toFixed(2)} − ${b.inch ? '0.9743' : '0.9382'}·${b.pitchMm.toFixed(2)})² = ${area.toFixed(1)} mm²`,
+    },
+    {
+      what: 'preload',
+      sum: `75 % × ${s.proofMpa.toFixed(0)} MPa × ${area.toFixed(1)} = ${(shortPreloadN / 1000).toFixed(1)} kN`,
+    },
+    {
+      what: 'short form',
+      sum: `K ${k.toFixed(2)} (${said}) × ${b.diameterMm.toFixed(2)} mm × ${(shortPreloadN / 1000).toFixed(1)} kN = ${tor(shortNm)}`,
+    },
+    {
+      what: 'long form',
+      sum: `µ ${(input.mu ?? mu).toFixed(2)}, 90 % of yield: ${(long.preloadN / 1000).toFixed(1)} kN, ${tor(long.torqueNm)}`,
+    },
   ];
   const findings: Finding[] = [
     {

@@ -26,16 +26,26 @@ export type Calculator = {
 const mm = (max = 1000) => number().moreThan(0).max(max);
 const gap = () => number().min(0).max(5).required();
 const bore = () => number().moreThan(18).max(500).required();
-const taper = () => number<12 | 30>().oneOf([12, 30] as const).required();
+const taper = () =>
+  number<12 | 30>()
+    .oneOf([12, 30] as const)
+    .required();
 const boreClass = () => string().oneOf(CLEARANCE_CLASSES).required();
 const feel = () => string().oneOf(['snug', 'goes'] as const);
 const hollow = () => number().min(0).max(0.9);
 const pitch = () => number().min(0.5).max(10).required();
 const pattern = () =>
-  object({ count: number().integer().min(1).max(60), anglesDeg: array(number().min(0).max(360).required()).min(1).max(60) })
+  object({
+    count: number().integer().min(1).max(60),
+    anglesDeg: array(number().min(0).max(360).required()).min(1).max(60),
+  })
     .noUnknown()
     .required()
-    .test('one-of', '${path} takes either a count or a list of angles.', (p) => !p || (p.count === undefined) !== (p.anglesDeg === undefined));
+    .test(
+      'one-of',
+      '${path} takes either a count or a list of angles.',
+      (p) => !p || (p.count === undefined) !== (p.anglesDeg === undefined),
+    );
 const pair = object({ rowAMm: gap(), rowBMm: gap() }).noUnknown();
 
 const target = {
@@ -51,7 +61,12 @@ const target = {
 };
 
 /** Let a calculator stand in the registry: its schema and its function agree on the input, checked by the compiler. */
-function entry<I>(id: string, title: string, schema: Schema<I>, run: (input: I) => CalculatorResult<unknown>): Calculator {
+function entry<I>(
+  id: string,
+  title: string,
+  schema: Schema<I>,
+  run: (input: I) => CalculatorResult<unknown>,
+): Calculator {
   return { id, title, schema, run: run as Calculator['run'] };
 }
 
@@ -60,7 +75,10 @@ export const CALCULATORS: readonly Calculator[] = [
   entry(
     'tolerance.iso286',
     'Limits of size by ISO 286',
-    object({ nominalMm: number().moreThan(0).max(500).required(), designation: string().min(2).max(6).required() }).noUnknown(),
+    object({
+      nominalMm: number().moreThan(0).max(500).required(),
+      designation: string().min(2).max(6).required(),
+    }).noUnknown(),
     (i) => {
       const v = iso286Limits(i.nominalMm, i.designation);
       const sum = `${i.nominalMm} ${i.designation}: ${(1000 * v.lowerDeviationMm).toFixed(1)} / ${(1000 * v.upperDeviationMm).toFixed(1)} µm → ${v.lowerMm.toFixed(4)} to ${v.upperMm.toFixed(4)} mm`;
@@ -72,7 +90,9 @@ export const CALCULATORS: readonly Calculator[] = [
     'Diameter survey of a seat: stations × angles',
     object({
       nominalMm: mm(500).required(),
-      system: string().oneOf(['metric', 'inch'] as const).required(),
+      system: string()
+        .oneOf(['metric', 'inch'] as const)
+        .required(),
       stationsMm: array(number().min(0).max(5000).required()).min(2).max(12).required(),
       anglesDeg: array(number().min(0).lessThan(360).required()).min(2).max(24).required(),
       diametersMm: array(array(number().moreThan(0).max(1000).nullable().defined()).required()).required(),
@@ -82,8 +102,12 @@ export const CALCULATORS: readonly Calculator[] = [
     })
       .noUnknown()
       .test('shape', 'diametersMm needs one list per station and one diameter (or null) per angle.', (s) => {
-        if (!Array.isArray(s?.diametersMm) || !Array.isArray(s.stationsMm) || !Array.isArray(s.anglesDeg)) return true;
-        return s.diametersMm.length === s.stationsMm.length && s.diametersMm.every((r) => r?.length === s.anglesDeg.length);
+        if (!Array.isArray(s?.diametersMm) || !Array.isArray(s.stationsMm) || !Array.isArray(s.anglesDeg))
+          return true;
+        return (
+          s.diametersMm.length === s.stationsMm.length &&
+          s.diametersMm.every((r) => r?.length === s.anglesDeg.length)
+        );
       }),
     diameterSurvey,
   ),
@@ -101,7 +125,12 @@ export const CALCULATORS: readonly Calculator[] = [
     }).noUnknown(),
     clearanceClass,
   ),
-  entry('bearing.drive-up-target', 'Target of a drive-up: reduction, residual, travel, nut turns', object(target).noUnknown(), driveUpTarget),
+  entry(
+    'bearing.drive-up-target',
+    'Target of a drive-up: reduction, residual, travel, nut turns',
+    object(target).noUnknown(),
+    driveUpTarget,
+  ),
   entry(
     'bearing.drive-up-forecast',
     'Where a drive-up by feelers stands, and what is left to turn',
@@ -111,7 +140,11 @@ export const CALCULATORS: readonly Calculator[] = [
       bladeStepMm: mm(1).required(),
       feel: feel(),
       stepDeg: number().moreThan(0).max(360),
-      readings: array(object({ angleDeg: number().min(0).max(7200).required(), rowAMm: gap(), rowBMm: gap() }).noUnknown().required())
+      readings: array(
+        object({ angleDeg: number().min(0).max(7200).required(), rowAMm: gap(), rowBMm: gap() })
+          .noUnknown()
+          .required(),
+      )
         .max(200)
         .required(),
     }).noUnknown(),
@@ -140,9 +173,15 @@ export const CALCULATORS: readonly Calculator[] = [
     'bolting.torque',
     'Tightening torque: short form, long form, maker',
     object({
-      size: string().oneOf(BOLT_SIZES.map((b) => b.name)).required(),
-      grade: string().oneOf([...BOLT_GRADES]).required(),
-      friction: string().oneOf(['dry', 'oiled', 'anti-seize'] as const).required(),
+      size: string()
+        .oneOf(BOLT_SIZES.map((b) => b.name))
+        .required(),
+      grade: string()
+        .oneOf([...BOLT_GRADES])
+        .required(),
+      friction: string()
+        .oneOf(['dry', 'oiled', 'anti-seize'] as const)
+        .required(),
       makerTorqueNm: mm(5000),
       plantTorqueNm: mm(5000),
       mu: number().min(0.04).max(0.5),
@@ -152,7 +191,13 @@ export const CALCULATORS: readonly Calculator[] = [
   entry(
     'bolting.pattern',
     'Order and passes of a bolt pattern',
-    object({ count: number().integer().min(2).max(32).required(), layout: string().oneOf(['circle', 'rectangle'] as const).required(), torqueNm: mm(5000).required() }).noUnknown(),
+    object({
+      count: number().integer().min(2).max(32).required(),
+      layout: string()
+        .oneOf(['circle', 'rectangle'] as const)
+        .required(),
+      torqueNm: mm(5000).required(),
+    }).noUnknown(),
     boltPattern,
   ),
 ];
@@ -161,7 +206,11 @@ export type CalculatorListing = { id: string; title: string; input: unknown };
 
 /** Id, title and JSON Schema of every calculator's input. */
 export function listCalculators(): CalculatorListing[] {
-  return CALCULATORS.map(({ id, title, schema }) => ({ id, title, input: { $schema: 'http://json-schema.org/draft-07/schema#', ...convertSchema(schema) } }));
+  return CALCULATORS.map(({ id, title, schema }) => ({
+    id,
+    title,
+    input: { $schema: 'http://json-schema.org/draft-07/schema#', ...convertSchema(schema) },
+  }));
 }
 
 export type CalculatorAnswer =
@@ -176,7 +225,16 @@ export type CalculatorAnswer =
 export function runCalculator(id: string, input: unknown, unit: LengthUnit = 'mm'): CalculatorAnswer {
   const calculator = CALCULATORS.find((c) => c.id === id);
   if (!calculator) {
-    return { ok: false, known: false, faults: [{ path: '', message: `There is no calculator “${id}”. Known: ${CALCULATORS.map((c) => c.id).join(', ')}.` }] };
+    return {
+      ok: false,
+      known: false,
+      faults: [
+        {
+          path: '',
+          message: `There is no calculator “${id}”. Known: ${CALCULATORS.map((c) => c.id).join(', ')}.`,
+        },
+      ],
+    };
   }
   const checked = check(calculator.schema, input);
   if (!checked.ok) return { ok: false, known: true, faults: checked.faults };
@@ -184,7 +242,8 @@ export function runCalculator(id: string, input: unknown, unit: LengthUnit = 'mm
     return { ok: true, result: sayAll(calculator.run(checked.value as never), unit) };
   } catch (error) {
     // A RangeError is core's word for "this value is outside what is tabled": the asker's fault, not ours.
-    if (error instanceof RangeError) return { ok: false, known: true, faults: [{ path: '', message: error.message }] };
+    if (error instanceof RangeError)
+      return { ok: false, known: true, faults: [{ path: '', message: error.message }] };
     throw error;
   }
 }

@@ -3,15 +3,22 @@ import { type CapBoltValues, refuseBolt } from '../procedures/kinds/cap-bolts.ts
 import type { Procedure } from '../procedures/types.ts';
 import { len } from '../quantities/say.ts';
 import { standing } from './facts.ts';
-import type { JobState, StepReport, StepState } from './state.ts';
+import type { JobState, Place, StepReport, StepState } from './state.ts';
 
 /** Why an event may not happen now, as a sentence; null where it may. */
 export type Refusal = string | null;
 
 /** Reports of the steps already reached, by id: what a kind needs to judge a place. */
-const reports = (state: JobState): Record<string, StepReport> => Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
+const reports = (state: JobState): Record<string, StepReport> =>
+  Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
 
 const find = (state: JobState, id: string): StepState | undefined => state.steps.find((s) => s.id === id);
+
+/** The place behind a key at a step now, or why no reading may be taken there. */
+export function placeAt(procedure: Procedure, state: JobState, step: string, key: string): Place | string {
+  const definition = procedure.steps.find((s) => s.id === step);
+  return definition?.kind.place?.(state, definition, key, reports(state)) ?? 'That step takes no readings.';
+}
 
 /** The step must be the present one, with no pin through it. */
 function refuseStep(state: JobState, id: string): Refusal {
@@ -19,7 +26,8 @@ function refuseStep(state: JobState, id: string): Refusal {
   if (!step) return `There is no step “${id}” in this job.`;
   if (step.status === 'done') return `“${step.title}” is passed. Withdraw a reading there to open it again.`;
   if (step.status === 'closed') return `“${step.title}” is not open yet: ${step.because ?? ''}`;
-  if (step.hold && !step.hold.released) return `“${step.title}” is held: ${step.hold.reason} A lead hand releases it.`;
+  if (step.hold && !step.hold.released)
+    return `“${step.title}” is held: ${step.hold.reason} A lead hand releases it.`;
   return null;
 }
 
@@ -44,7 +52,16 @@ export function admit(procedure: Procedure, state: JobState | null, e: JobEvent)
       return refuseWithdrawal(state, e);
     case 'bolt.tightened': {
       const shut = refuseStep(state, 'bolts');
-      return shut ?? refuseBolt(state, find(state, 'bolts')?.report?.values as CapBoltValues, e.data.pass, e.data.bolt, e.data.torqueNm);
+      return (
+        shut ??
+        refuseBolt(
+          state,
+          find(state, 'bolts')?.report?.values as CapBoltValues,
+          e.data.pass,
+          e.data.bolt,
+          e.data.torqueNm,
+        )
+      );
     }
     case 'bolts.loosened':
       return state.ticks.length > 0 ? null : 'No bolt is tight yet.';
@@ -69,7 +86,9 @@ export function admit(procedure: Procedure, state: JobState | null, e: JobEvent)
     case 'deviation.accepted':
       return refuseDeviation(state, e);
     case 'bearing.dismounted':
-      return standing(state, 'driveup').length > 0 ? null : 'The bearing is not on its taper yet: nothing to dismount.';
+      return standing(state, 'driveup').length > 0
+        ? null
+        : 'The bearing is not on its taper yet: nothing to dismount.';
     case 'sheet.signed':
       return refuseStep(state, 'sign');
   }
@@ -94,9 +113,13 @@ function refuseReading(procedure: Procedure, state: JobState, e: JobEventOf<'rea
       : `${len(e.data.value)} is not believable here: ${len(place.low)} to ${len(place.high)}. Check the unit.`;
   }
   const { instrument } = e.data;
-  if (instrument.kind !== place.instrumentKind) return `This place is read with a ${place.instrumentKind}, not with ${instrument.name}.`;
+  if (instrument.kind !== place.instrumentKind)
+    return `This place is read with a ${place.instrumentKind}, not with ${instrument.name}.`;
   const reach = place.kind === 'diameter' ? 0.5 : 0; // a micrometer closes a little past its scale
-  if (instrument.kind !== 'feeler' && (e.data.value < instrument.low - reach || e.data.value > instrument.high + reach)) {
+  if (
+    instrument.kind !== 'feeler' &&
+    (e.data.value < instrument.low - reach || e.data.value > instrument.high + reach)
+  ) {
     return `${instrument.name} does not reach there: it reads ${len(instrument.low, 0)} to ${len(instrument.high, 0)}.`;
   }
   return null;

@@ -18,7 +18,11 @@ function open(e: JobEventOf<'job.opened'>): Facts {
     loosened: [],
     dismounted: [],
     deviations: [],
-    holds: e.data.setup.holdBefore.map((step) => ({ step, planned: true, reason: 'Hold point: the lead hand releases.' })),
+    holds: e.data.setup.holdBefore.map((step) => ({
+      step,
+      planned: true,
+      reason: 'Hold point set with the job.',
+    })),
     passes: [],
     notes: [],
     signed: null,
@@ -32,35 +36,92 @@ function lay(f: Facts, e: JobEvent): Facts {
     case 'job.opened':
       return f;
     case 'setup.changed': {
-      const kept = f.holds.filter((h) => !h.planned || e.data.setup.holdBefore.some((step) => step === h.step));
+      const kept = f.holds.filter(
+        (h) => !h.planned || e.data.setup.holdBefore.some((step) => step === h.step),
+      );
       const added = e.data.setup.holdBefore.filter((step) => !kept.some((h) => h.planned && h.step === step));
       return {
         ...f,
         setup: e.data.setup,
-        setupChanges: [...f.setupChanges, { ...s, id: e.id, before: f.setup, after: e.data.setup, reason: e.data.reason }],
-        holds: [...kept, ...added.map((step) => ({ step, planned: true, reason: 'Hold point: the lead hand releases.' }))],
+        setupChanges: [
+          ...f.setupChanges,
+          { ...s, id: e.id, before: f.setup, after: e.data.setup, reason: e.data.reason },
+        ],
+        holds: [
+          ...kept,
+          ...added.map((step) => ({ step, planned: true, reason: 'Hold point set with the job.' })),
+        ],
       };
     }
     case 'gate.answered':
-      return { ...f, answers: [...f.answers.filter((a) => !(a.step === e.data.step && a.item === e.data.item && a.attempt === f.attempt)), { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
+      return {
+        ...f,
+        answers: [
+          ...f.answers.filter(
+            (a) => !(a.step === e.data.step && a.item === e.data.item && a.attempt === f.attempt),
+          ),
+          { ...s, id: e.id, ...e.data, attempt: f.attempt },
+        ],
+      };
     case 'reading.taken':
       return { ...f, readings: [...f.readings, { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
     case 'reading.withdrawn':
-      return { ...f, readings: f.readings.map((r) => (r.id === e.data.reading ? { ...r, withdrawn: { ...s, reason: e.data.reason } } : r)), passes: reopened(f, e.data.reading) };
+      return {
+        ...f,
+        readings: f.readings.map((r) =>
+          r.id === e.data.reading ? { ...r, withdrawn: { ...s, reason: e.data.reason } } : r,
+        ),
+        passes: reopened(f, e.data.reading),
+      };
     case 'bolt.tightened':
-      return { ...f, ticks: [...f.ticks, { ...s, id: e.id, ...e.data, moved: e.data.moved ?? false, attempt: f.attempt, round: f.loosened.length }] };
+      return {
+        ...f,
+        ticks: [
+          ...f.ticks,
+          {
+            ...s,
+            id: e.id,
+            ...e.data,
+            moved: e.data.moved ?? false,
+            attempt: f.attempt,
+            round: f.loosened.length,
+          },
+        ],
+      };
     case 'bolts.loosened':
-      return { ...f, loosened: [...f.loosened, { ...s, id: e.id, reason: e.data.reason, attempt: f.attempt }], passes: f.passes.filter((p) => p.step !== 'bolts') };
+      return {
+        ...f,
+        loosened: [...f.loosened, { ...s, id: e.id, reason: e.data.reason, attempt: f.attempt }],
+        passes: f.passes.filter((p) => p.step !== 'bolts'),
+      };
     case 'step.passed':
-      return { ...f, passes: [...f.passes.filter((p) => p.step !== e.data.step), { ...s, step: e.data.step, attempt: f.attempt }] };
+      return {
+        ...f,
+        passes: [
+          ...f.passes.filter((p) => p.step !== e.data.step),
+          { ...s, step: e.data.step, attempt: f.attempt },
+        ],
+      };
     case 'step.held':
-      return { ...f, holds: [...f.holds, { step: e.data.step, planned: false, reason: e.data.reason, set: s }] };
+      return {
+        ...f,
+        holds: [...f.holds, { step: e.data.step, planned: false, reason: e.data.reason, set: s }],
+      };
     case 'step.released':
-      return { ...f, holds: f.holds.map((h) => (h.step === e.data.step && !h.released ? { ...h, released: { ...s, note: e.data.note } } : h)) };
+      return {
+        ...f,
+        holds: f.holds.map((h) =>
+          h.step === e.data.step && !h.released ? { ...h, released: { ...s, note: e.data.note } } : h,
+        ),
+      };
     case 'deviation.accepted':
       return { ...f, deviations: [...f.deviations, { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
     case 'bearing.dismounted':
-      return { ...f, attempt: f.attempt + 1, dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }] };
+      return {
+        ...f,
+        attempt: f.attempt + 1,
+        dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }],
+      };
     case 'sheet.signed':
       return { ...f, signed: { ...s, name: e.data.name } };
     case 'note.added':
@@ -88,16 +149,34 @@ export function gather(events: readonly JobEvent[]): Facts | null {
 }
 
 /** Readings that stand: not withdrawn, of this attempt (or of any, for steps a dismounting does not reopen). */
-export function standing(facts: Facts, step: string, attempt: number | 'any' = facts.attempt): Facts['readings'] {
-  return facts.readings.filter((r) => r.step === step && !r.withdrawn && (attempt === 'any' || r.attempt === attempt));
+export function standing(
+  facts: Facts,
+  step: string,
+  attempt: number | 'any' = facts.attempt,
+): Facts['readings'] {
+  return facts.readings.filter(
+    (r) => r.step === step && !r.withdrawn && (attempt === 'any' || r.attempt === attempt),
+  );
 }
 
 /** The standing reading at a place, if one was taken. */
-export function readingAt(facts: Facts, step: string, place: string, attempt: number | 'any' = facts.attempt): Facts['readings'][number] | undefined {
+export function readingAt(
+  facts: Facts,
+  step: string,
+  place: string,
+  attempt: number | 'any' = facts.attempt,
+): Facts['readings'][number] | undefined {
   return standing(facts, step, attempt).find((r) => r.place === place);
 }
 
 /** The answer last given to a gate's item in this attempt (or in any). */
-export function answerTo(facts: Facts, step: string, item: string, attempt: number | 'any' = facts.attempt): Facts['answers'][number] | undefined {
-  return facts.answers.find((a) => a.step === step && a.item === item && (attempt === 'any' || a.attempt === attempt));
+export function answerTo(
+  facts: Facts,
+  step: string,
+  item: string,
+  attempt: number | 'any' = facts.attempt,
+): Facts['answers'][number] | undefined {
+  return facts.answers.find(
+    (a) => a.step === step && a.item === item && (attempt === 'any' || a.attempt === attempt),
+  );
 }

@@ -7,11 +7,14 @@ import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
 
 /** Findings a lead hand has accepted in this attempt are no longer in the way; they stay on the sheet. */
 function open(facts: Facts, step: StepDefinition, findings: Finding[]): Finding[] {
-  const accepted = facts.deviations.filter((d) => d.step === step.id && (!step.again || d.attempt === facts.attempt)).map((d) => d.finding);
+  const accepted = facts.deviations
+    .filter((d) => d.step === step.id && (!step.again || d.attempt === facts.attempt))
+    .map((d) => d.finding);
   return findings.filter((f) => !(f.acceptable && accepted.includes(f.code)));
 }
 
-const blocks = (f: Finding) => f.verdict === 'reject' || f.verdict === 'incomplete' || f.verdict === 'too-close';
+const blocks = (f: Finding) =>
+  f.verdict === 'reject' || f.verdict === 'incomplete' || f.verdict === 'too-close';
 
 /** The pin through a step that has not been pulled, else the last one that was. */
 function holdOf(facts: Facts, step: string): Hold | undefined {
@@ -33,7 +36,14 @@ export function judge(procedure: Procedure, facts: Facts): JobState {
     const passed = passOf(facts, step);
     const shared = { id: step.id, title: step.title, ...(hold ? { hold } : {}) };
     if (present) {
-      steps.push({ ...shared, status: 'closed', because: `“${present.title}” comes first.`, report: null, verdict: 'incomplete', blocking: [] });
+      steps.push({
+        ...shared,
+        status: 'closed',
+        because: `“${present.title}” comes first.`,
+        report: null,
+        verdict: 'incomplete',
+        blocking: [],
+      });
       continue;
     }
     const report = step.kind.report(facts, step, carried);
@@ -41,7 +51,8 @@ export function judge(procedure: Procedure, facts: Facts): JobState {
     const standing = open(facts, step, report.findings);
     const blocking = standing.filter(blocks);
     const held = hold !== undefined && !hold.released;
-    const done = step.id === 'sign' ? facts.signed !== null : passed !== undefined && blocking.length === 0 && !held;
+    const done =
+      step.id === 'sign' ? facts.signed !== null : passed !== undefined && blocking.length === 0 && !held;
     const state: StepState = {
       ...shared,
       status: done ? 'done' : 'present',

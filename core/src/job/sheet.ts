@@ -6,7 +6,15 @@ import { sayAll } from '../quantities/say.ts';
 import { allSources, type Source, sourceOf } from '../sources/register.ts';
 import type { JobState, Reading, StepReport } from './state.ts';
 
-export type SheetFinding = { code: string; verdict: string; reason: string; limit: string | null; source: string | null; remedy: string | null; accepted: { by: string; at: string; reason: string } | null };
+export type SheetFinding = {
+  code: string;
+  verdict: string;
+  reason: string;
+  limit: string | null;
+  source: string | null;
+  remedy: string | null;
+  accepted: { by: string; at: string; reason: string } | null;
+};
 
 export type SheetReading = {
   id: string;
@@ -31,7 +39,15 @@ export type FitUpSheet = {
   number: string | null;
   jobId: string;
   procedure: { id: string; title: string };
-  title: { machine: string; position: string; role: string; partNumber: string | null; openedAt: string; openedBy: string; state: 'open' | 'signed' };
+  title: {
+    machine: string;
+    position: string;
+    role: string;
+    partNumber: string | null;
+    openedAt: string;
+    openedBy: string;
+    state: 'open' | 'signed';
+  };
   setup: Setup;
   steps: Array<{
     id: string;
@@ -45,8 +61,26 @@ export type FitUpSheet = {
     values: unknown;
   }>;
   readings: SheetReading[];
-  bolts: Array<{ pass: string; bolt: number; torqueNm: number; moved: boolean; by: string; at: string; instrument: string; set: number; attempt: number }>;
-  results: { largestMm: number | null; smallestMm: number | null; benchMm: number | null; reductionMm: number | null; residualMm: number | null; nutDeg: number | null; torqueNm: number | null };
+  bolts: Array<{
+    pass: string;
+    bolt: number;
+    torqueNm: number;
+    moved: boolean;
+    by: string;
+    at: string;
+    instrument: string;
+    set: number;
+    attempt: number;
+  }>;
+  results: {
+    largestMm: number | null;
+    smallestMm: number | null;
+    benchMm: number | null;
+    reductionMm: number | null;
+    residualMm: number | null;
+    nutDeg: number | null;
+    torqueNm: number | null;
+  };
   holds: Array<{ step: string; reason: string; releasedBy: string | null; releasedAt: string | null }>;
   setupChanges: Array<{ by: string; at: string; reason: string; changed: string[] }>;
   dismountings: Array<{ by: string; at: string; reason: string }>;
@@ -60,14 +94,21 @@ export type FitUpSheet = {
 const said = (s: { author: Author; at: string }) => ({ by: s.author.name, at: s.at });
 
 /** The whole record of one job, every reading with who, when and instrument, withdrawn ones too. */
-export function fitUpSheet(procedure: Procedure, state: JobState, events: readonly JobEvent[], number: string | null): FitUpSheet {
+export function fitUpSheet(
+  procedure: Procedure,
+  state: JobState,
+  events: readonly JobEvent[],
+  number: string | null,
+): FitUpSheet {
   const bench = valuesOf(state, 'bench');
   const lock = valuesOf(state, 'lock');
   const driven = (lock?.final ?? valuesOf(state, 'driveup')) as Record<string, number | null> | null;
   const shaft = valuesOf(state, 'shaft');
   const bolts = valuesOf(state, 'bolts');
   const passes = (bolts?.passes ?? []) as Array<{ name: string }>;
-  const used = new Set<string>(state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []));
+  const used = new Set<string>(
+    state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []),
+  );
   return sayAll<FitUpSheet>(
     {
       format: 'fulcrant.fit-up-sheet',
@@ -103,7 +144,16 @@ export function fitUpSheet(procedure: Procedure, state: JobState, events: readon
         };
       }),
       readings: state.readings.map((r) => sheetReading(r)),
-      bolts: state.ticks.map((t) => ({ pass: passes[t.pass]?.name ?? `pass ${t.pass + 1}`, bolt: t.bolt, torqueNm: t.torqueNm, moved: t.moved, ...said(t), instrument: t.instrument.name, set: t.round + 1, attempt: t.attempt })),
+      bolts: state.ticks.map((t) => ({
+        pass: passes[t.pass]?.name ?? `pass ${t.pass + 1}`,
+        bolt: t.bolt,
+        torqueNm: t.torqueNm,
+        moved: t.moved,
+        ...said(t),
+        instrument: t.instrument.name,
+        set: t.round + 1,
+        attempt: t.attempt,
+      })),
       results: {
         largestMm: num(shaft?.largestMm),
         smallestMm: num(shaft?.smallestMm),
@@ -113,8 +163,17 @@ export function fitUpSheet(procedure: Procedure, state: JobState, events: readon
         nutDeg: num(lock?.finalDeg),
         torqueNm: num((bolts?.torque as { torqueNm?: number } | undefined)?.torqueNm),
       },
-      holds: state.holds.map((h) => ({ step: h.step, reason: h.reason, releasedBy: h.released?.author.name ?? null, releasedAt: h.released?.at ?? null })),
-      setupChanges: state.setupChanges.map((c) => ({ ...said(c), reason: c.reason, changed: changedFields(c.before, c.after) })),
+      holds: state.holds.map((h) => ({
+        step: h.step,
+        reason: h.reason,
+        releasedBy: h.released?.author.name ?? null,
+        releasedAt: h.released?.at ?? null,
+      })),
+      setupChanges: state.setupChanges.map((c) => ({
+        ...said(c),
+        reason: c.reason,
+        changed: changedFields(c.before, c.after),
+      })),
       dismountings: state.dismounted.map((d) => ({ ...said(d), reason: d.reason })),
       loosenings: state.loosened.map((d) => ({ ...said(d), reason: d.reason })),
       notes: state.notes.map((n) => ({ ...said(n), text: n.text })),
@@ -165,8 +224,14 @@ function sheetFindings(state: JobState, step: string, report: StepReport | null)
 }
 
 function changedFields(before: Setup, after: Setup): string[] {
-  const flat = (s: Setup) => ({ ...s, ...Object.fromEntries(Object.entries(s.maker).map(([k, v]) => [`maker.${k}`, v])), maker: undefined });
+  const flat = (s: Setup) => ({
+    ...s,
+    ...Object.fromEntries(Object.entries(s.maker).map(([k, v]) => [`maker.${k}`, v])),
+    maker: undefined,
+  });
   const a = flat(before) as Record<string, unknown>;
   const b = flat(after) as Record<string, unknown>;
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((k) => JSON.stringify(a[k]) !== JSON.stringify(b[k]));
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter(
+    (k) => JSON.stringify(a[k]) !== JSON.stringify(b[k]),
+  );
 }

@@ -18,14 +18,42 @@ export type Reading = Stamp & {
   withdrawn?: Stamp & { reason: string };
 };
 
-export type BoltTick = Stamp & { id: string; attempt: number; round: number; pass: number; bolt: number; torqueNm: number; moved: boolean; instrument: Instrument };
+export type BoltTick = Stamp & {
+  id: string;
+  attempt: number;
+  round: number;
+  pass: number;
+  bolt: number;
+  torqueNm: number;
+  moved: boolean;
+  instrument: Instrument;
+};
 
-export type Answer = Stamp & { id: string; step: string; item: string; answer: 'yes' | 'no'; note?: string | undefined; attempt: number };
+export type Answer = Stamp & {
+  id: string;
+  step: string;
+  item: string;
+  answer: 'yes' | 'no';
+  note?: string | undefined;
+  attempt: number;
+};
 
-export type Deviation = Stamp & { id: string; step: string; finding: string; reason: string; attempt: number };
+export type Deviation = Stamp & {
+  id: string;
+  step: string;
+  finding: string;
+  reason: string;
+  attempt: number;
+};
 
 /** A pin through a step: set with the job, or put in by hand; released by a lead hand. */
-export type Hold = { step: string; planned: boolean; reason: string; set?: Stamp; released?: Stamp & { note?: string | undefined } };
+export type Hold = {
+  step: string;
+  planned: boolean;
+  reason: string;
+  set?: Stamp;
+  released?: Stamp & { note?: string | undefined };
+};
 
 export type SetupChange = Stamp & { id: string; before: Setup; after: Setup; reason: string };
 

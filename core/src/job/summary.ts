@@ -1,6 +1,12 @@
 import type { JobState, StepStatus } from './state.ts';
 
-export type RailMark = { id: string; title: string; status: StepStatus; hold: 'holding' | 'ahead' | 'released' | null; loop: boolean };
+export type RailMark = {
+  id: string;
+  title: string;
+  status: StepStatus;
+  hold: 'holding' | 'ahead' | 'released' | null;
+  loop: boolean;
+};
 
 /** A job in one line: what the shift board shows. */
 export type JobSummary = {

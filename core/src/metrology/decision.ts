@@ -29,7 +29,8 @@ export function decide(
   const marginMm = Math.min(below, above);
   // Lengths are carried to a nanometre; less than that is rounding in the machine, not a judgement.
   const slack = 1e-6;
-  const verdict = marginMm >= expanded - slack ? 'accept' : marginMm < -expanded - slack ? 'reject' : 'too-close';
+  const verdict =
+    marginMm >= expanded - slack ? 'accept' : marginMm < -expanded - slack ? 'reject' : 'too-close';
   return { verdict, expanded, marginMm };
 }
 

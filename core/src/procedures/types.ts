@@ -10,7 +10,12 @@ export type StepKind = {
   /** Judge the step on the facts. `carried` holds the reports of the steps before it, by step id. */
   report(facts: Facts, step: StepDefinition, carried: Record<string, StepReport>): StepReport;
   /** May a reading be taken at this place now? A sentence when not. Kinds without readings leave it out. */
-  place?(facts: Facts, step: StepDefinition, key: string, carried: Record<string, StepReport>): Place | string;
+  place?(
+    facts: Facts,
+    step: StepDefinition,
+    key: string,
+    carried: Record<string, StepReport>,
+  ): Place | string;
 };
 
 export type StepDefinition = {

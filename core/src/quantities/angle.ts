@@ -8,9 +8,19 @@ export function parseAngle(text: string): { ok: true; deg: number } | ParseFault
   const t = text.trim().toLowerCase();
   const m = /^([+-]?[\d\s.,/-]*\d[.,]?)\s*(°|deg|degs|degrees?|turns?|eighths?|sixteenths?)?$/.exec(t);
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  if (!m || !number) return { ok: false, message: 'Type an angle in degrees, for example 11, or a part of a turn such as 1/16 turn.' };
+  if (!m || !number)
+    return {
+      ok: false,
+      message: 'Type an angle in degrees, for example 11, or a part of a turn such as 1/16 turn.',
+    };
   const word = m[2] ?? '°';
-  const factor = word.startsWith('turn') ? 360 : word.startsWith('eighth') ? 45 : word.startsWith('sixteenth') ? 22.5 : 1;
+  const factor = word.startsWith('turn')
+    ? 360
+    : word.startsWith('eighth')
+      ? 45
+      : word.startsWith('sixteenth')
+        ? 22.5
+        : 1;
   return { ok: true, deg: number.value * factor };
 }
 

@@ -114,11 +114,17 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
   if (t === '') return { ok: false, message: 'Type a reading, for example 0.077, 3 thou or 38 µm.' };
   const split = /^([+-]?[\d\s.,/-]*\d[.,]?)\s*([a-zµ"']*)$/.exec(t);
   if (!split) {
-    return { ok: false, message: `“${text.trim()}” is not a length. Write it as 0.077, 2 7/16, .0015, 3 thou or 38 µm.` };
+    return {
+      ok: false,
+      message: `“${text.trim()}” is not a length. Write it as 0.077, 2 7/16, .0015, 3 thou or 38 µm.`,
+    };
   }
   const number = parseTypedNumber(split[1] ?? '');
   if (!number) {
-    return { ok: false, message: `“${(split[1] ?? '').trim()}” is not a number. One point or comma, or a fraction such as 2 7/16.` };
+    return {
+      ok: false,
+      message: `“${(split[1] ?? '').trim()}” is not a number. One point or comma, or a fraction such as 2 7/16.`,
+    };
   }
   const word = (split[2] ?? '').trim();
   if (word !== '') {
@@ -130,7 +136,8 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
     return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', assumed: 'a fraction is read as inches' };
   }
   if (number.leadingPoint) {
-    const assumed = inForce === 'mm' ? 'a leading point is read as inches; write 0 before it for mm' : undefined;
+    const assumed =
+      inForce === 'mm' ? 'a leading point is read as inches; write 0 before it for mm' : undefined;
     return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', ...(assumed ? { assumed } : {}) };
   }
   return { ok: true, mm: number.value * UNIT_MM[inForce], unit: inForce };

@@ -27,7 +27,10 @@ export function parseTorque(text: string, inForce: LengthUnit): { ok: true; nm: 
   const word = (m[2] ?? '').replace(/[\s·.*-]/g, '');
   const factor = word === '' ? (inForce === 'mm' ? 1 : NM_PER_LBF_FT) : UNIT_NM[word];
   if (factor === undefined) {
-    return { ok: false, message: `“${(m[2] ?? '').trim()}” is not a torque unit known here. Use N·m or lbf·ft.` };
+    return {
+      ok: false,
+      message: `“${(m[2] ?? '').trim()}” is not a torque unit known here. Use N·m or lbf·ft.`,
+    };
   }
   return { ok: true, nm: number.value * factor };
 }

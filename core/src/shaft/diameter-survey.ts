@@ -40,7 +40,8 @@ export type DiameterSurveyValues = {
 };
 
 function sizeLimits(input: DiameterSurveyInput): { limits: SizeLimits; name: string; source: SourceId } {
-  const general = input.system === 'inch' ? inchCommercialLimits(input.nominalMm) : iso286Limits(input.nominalMm, 'h9');
+  const general =
+    input.system === 'inch' ? inchCommercialLimits(input.nominalMm) : iso286Limits(input.nominalMm, 'h9');
   if (input.makerLowerMm !== undefined && input.makerUpperMm !== undefined) {
     const limits = { ...general, lowerMm: input.makerLowerMm, upperMm: input.makerUpperMm };
     return { limits, name: "the maker's band", source: 'maker' };
@@ -60,7 +61,9 @@ const isTaken = (v: number | null | undefined): v is number => typeof v === 'num
  */
 export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
   const { limits, name, source } = sizeLimits(input);
-  const rows = input.stationsMm.map((_, s) => input.anglesDeg.map((__, a) => input.diametersMm[s]?.[a] ?? null));
+  const rows = input.stationsMm.map((_, s) =>
+    input.anglesDeg.map((__, a) => input.diametersMm[s]?.[a] ?? null),
+  );
   const taken = rows.flat().filter(isTaken);
   const wanted = input.stationsMm.length * input.anglesDeg.length;
   const u = resolutionUncertainty(input.resolutionMm);
@@ -89,7 +92,14 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
           : top.verdict === 'too-close'
             ? `The largest diameter, ${len(largestMm)}, is within the micrometer's doubt of the upper limit.`
             : `The largest diameter, ${len(largestMm)}, is under the upper limit.`,
-      ...(top.verdict === 'accept' ? {} : { remedy: top.verdict === 'reject' ? 'File off high spots, then abrasive cloth, and measure again; else another shaft.' : 'Repeat that place, or use a finer micrometer.' }),
+      ...(top.verdict === 'accept'
+        ? {}
+        : {
+            remedy:
+              top.verdict === 'reject'
+                ? 'File off high spots, then abrasive cloth, and measure again; else another shaft.'
+                : 'Repeat that place, or use a finer micrometer.',
+          }),
     });
     findings.push({
       ...size,
@@ -101,7 +111,14 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
           : bottom.verdict === 'too-close'
             ? `The smallest diameter, ${len(smallestMm)}, is within the micrometer's doubt of the lower limit.`
             : `The smallest diameter, ${len(smallestMm)}, is over the lower limit.`,
-      ...(bottom.verdict === 'accept' ? {} : { remedy: bottom.verdict === 'reject' ? 'Move the seat, sleeve the shaft, or renew it.' : 'Repeat that place, or use a finer micrometer.' }),
+      ...(bottom.verdict === 'accept'
+        ? {}
+        : {
+            remedy:
+              bottom.verdict === 'reject'
+                ? 'Move the seat, sleeve the shaft, or renew it.'
+                : 'Repeat that place, or use a finer micrometer.',
+          }),
     });
     working.push({ what: 'largest, smallest', sum: `${num(largestMm)}, ${len(smallestMm)}` });
   }
@@ -113,7 +130,10 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
   ovalityMm.forEach((oval, s) => {
     if (oval === null) return;
     const d = decide(oval, uDifference, { upper: formLimitMm });
-    working.push({ what: `out-of-round, station ${s + 1}`, sum: `${num(Math.max(...(rows[s] ?? []).filter(isTaken)))} − ${num(Math.min(...(rows[s] ?? []).filter(isTaken)))} = ${len(oval)}` });
+    working.push({
+      what: `out-of-round, station ${s + 1}`,
+      sum: `${num(Math.max(...(rows[s] ?? []).filter(isTaken)))} − ${num(Math.min(...(rows[s] ?? []).filter(isTaken)))} = ${len(oval)}`,
+    });
     if (d.verdict !== 'accept') {
       findings.push({
         code: `shaft.ovality.${s + 1}`,
@@ -121,20 +141,28 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
         reason: `Station ${s + 1} is out of round by ${len(oval)}, ${d.verdict === 'reject' ? 'over the form limit' : 'within doubt of the form limit'}.`,
         limit: `${len(formLimitMm)} (IT5)`,
         source: 'iso-286',
-        remedy: d.verdict === 'reject' ? 'Dress the high sides and measure again, or move the seat.' : 'Measure that station again, or use a finer micrometer.',
+        remedy:
+          d.verdict === 'reject'
+            ? 'Dress the high sides and measure again, or move the seat.'
+            : 'Measure that station again, or use a finer micrometer.',
         acceptable: true,
       });
     }
   });
 
-  const stationMeansMm = rows.map((row) => (row.every(isTaken) && row.length > 0 ? tidy(mean(row as number[])) : null));
+  const stationMeansMm = rows.map((row) =>
+    row.every(isTaken) && row.length > 0 ? tidy(mean(row as number[])) : null,
+  );
   const trend = stationMeansMm.flatMap((y, s) => (y === null ? [] : [{ x: input.stationsMm[s] ?? 0, y }]));
   const line = fitLine(trend, u / Math.sqrt(Math.max(1, input.anglesDeg.length)));
   const seat = Math.max(...input.stationsMm) - Math.min(...input.stationsMm);
   const taperOverSeatMm = line ? tidy(line.slope * seat) : null;
   const taperMmPer100 = line ? tidy(line.slope * 100) : null;
   if (line && taperOverSeatMm !== null && taperMmPer100 !== null) {
-    working.push({ what: 'taper', sum: `${num(taperMmPer100)} per 100 mm × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat` });
+    working.push({
+      what: 'taper',
+      sum: `${num(taperMmPer100)} per 100 mm × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
+    });
     const d = decide(Math.abs(taperOverSeatMm), line.slopeUncertainty * seat, { upper: formLimitMm });
     findings.push({
       code: 'shaft.taper',
@@ -142,12 +170,15 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
       reason: `The seat ${taperOverSeatMm >= 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(taperOverSeatMm))} from the first station to the last${d.verdict === 'accept' ? '' : d.verdict === 'reject' ? ', over the form limit' : ', within doubt of the form limit'}.`,
       limit: `${len(formLimitMm)} (IT5)`,
       source: 'iso-286',
-      ...(d.verdict === 'accept' ? {} : { remedy: 'Check the whole seat with straightedge and marking blue; dress or move the seat.' }),
+      ...(d.verdict === 'accept'
+        ? {}
+        : { remedy: 'Check the whole seat with straightedge and marking blue; dress or move the seat.' }),
       acceptable: true,
     });
   }
 
-  const formMm = largestMm !== null && smallestMm !== null && taken.length > 1 ? tidy(largestMm - smallestMm) : null;
+  const formMm =
+    largestMm !== null && smallestMm !== null && taken.length > 1 ? tidy(largestMm - smallestMm) : null;
   if (formMm !== null) {
     const d = decide(formMm, uDifference, { upper: formLimitMm });
     working.push({ what: 'form', sum: `${num(largestMm ?? 0)} − ${num(smallestMm ?? 0)} = ${len(formMm)}` });
@@ -157,7 +188,11 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
       reason: `All diameters lie within ${len(formMm)} of each other${d.verdict === 'accept' ? '.' : d.verdict === 'reject' ? ': the sleeve will not bear evenly.' : ': within doubt of the limit.'}`,
       limit: `${len(formLimitMm)} (IT5)`,
       source: 'iso-286',
-      ...(d.verdict === 'accept' ? {} : { remedy: 'Dress and measure again; a local bruise is filed off, a worn seat is moved or sleeved.' }),
+      ...(d.verdict === 'accept'
+        ? {}
+        : {
+            remedy: 'Dress and measure again; a local bruise is filed off, a worn seat is moved or sleeved.',
+          }),
       acceptable: true,
     });
   }

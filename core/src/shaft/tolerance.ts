@@ -6,7 +6,13 @@ import {
   type ShaftLetter,
 } from './iso286-table.ts';
 
-export type SizeLimits = { lowerMm: number; upperMm: number; lowerDeviationMm: number; upperDeviationMm: number; itMm: number };
+export type SizeLimits = {
+  lowerMm: number;
+  upperMm: number;
+  lowerDeviationMm: number;
+  upperDeviationMm: number;
+  itMm: number;
+};
 
 /** Rounded to a nanometre, so that 90 − 0.087 prints and compares as 89.913. */
 export const tidy = (mm: number): number => Math.round(mm * 1e6) / 1e6;
@@ -44,7 +50,10 @@ export function parseDesignation(text: string): { letter: string; grade: ItGrade
  */
 export function iso286Limits(nominalMm: number, designation: string): SizeLimits {
   const d = parseDesignation(designation);
-  if (!d) throw new RangeError(`“${designation}” is not tabled here. Shafts d to h, js, k, m, n, p; holes D to H, JS; grades 4 to 12.`);
+  if (!d)
+    throw new RangeError(
+      `“${designation}” is not tabled here. Shafts d to h, js, k, m, n, p; holes D to H, JS; grades 4 to 12.`,
+    );
   const it = itMm(nominalMm, d.grade);
   const range = rangeOf(nominalMm);
   const letter = d.letter.toLowerCase();

@@ -9,7 +9,12 @@ import { surveyGrid } from '../procedures/kinds/diameters.ts';
 import { sleeveBearing } from '../procedures/sleeve-bearing.ts';
 import { say } from '../quantities/say.ts';
 
-export type HandTools = { micrometer: Instrument; feeler: Instrument; wrench: Instrument; protractor: Instrument };
+export type HandTools = {
+  micrometer: Instrument;
+  feeler: Instrument;
+  wrench: Instrument;
+  protractor: Instrument;
+};
 
 /**
  * Somebody who works a job by the book, for demo data, practice and tests: every act becomes an event through the same
@@ -40,7 +45,14 @@ export class ScriptedHand {
 
   do<T extends EventType>(type: T, data: EventDataOf<T>): this {
     this.clock = new Date(this.clock.getTime() + 60_000);
-    const event = { id: this.newId(this.clock), jobId: this.jobId, at: this.clock.toISOString(), author: this.author, type, data } as JobEvent;
+    const event = {
+      id: this.newId(this.clock),
+      jobId: this.jobId,
+      at: this.clock.toISOString(),
+      author: this.author,
+      type,
+      data,
+    } as JobEvent;
     const refusal = admit(sleeveBearing, this.events.length ? this.state : null, event);
     if (refusal) throw new Error(say(refusal, 'mm'));
     this.events.push(event);
@@ -53,7 +65,8 @@ export class ScriptedHand {
 
   /** Answer every question of a step with yes. */
   answerAll(step: string): this {
-    for (const item of sleeveBearing.steps.find((s) => s.id === step)?.items ?? []) this.do('gate.answered', { step, item: item.id, answer: 'yes' });
+    for (const item of sleeveBearing.steps.find((s) => s.id === step)?.items ?? [])
+      this.do('gate.answered', { step, item: item.id, answer: 'yes' });
     return this;
   }
 
@@ -66,41 +79,72 @@ export class ScriptedHand {
   }
 
   read(step: string, place: string, value: number, tool: keyof HandTools): this {
-    return this.do('reading.taken', { step, place, value, raw: String(Number(value.toFixed(4))), instrument: this.tools[tool] });
+    return this.do('reading.taken', {
+      step,
+      place,
+      value,
+      raw: String(Number(value.toFixed(4))),
+      instrument: this.tools[tool],
+    });
   }
 
   /** Diameters station by station; a short list leaves the rest unmeasured. */
   survey(diametersMm: number[]): this {
     const { stationsMm, anglesDeg } = surveyGrid(this.state.setup);
     const places = stationsMm.flatMap((_, s) => anglesDeg.map((a) => `s${s + 1}/${a}`));
-    places.slice(0, diametersMm.length).forEach((place, i) => void this.read('shaft', place, diametersMm[i] ?? 0, 'micrometer'));
+    places
+      .slice(0, diametersMm.length)
+      .forEach((place, i) => void this.read('shaft', place, diametersMm[i] ?? 0, 'micrometer'));
     return this;
   }
 
   /** Feeler pairs, row A and row B. */
   bench(pairs: Array<[number, number]>, from = 1): this {
-    pairs.forEach(([a, b], i) => void this.read('bench', `set${from + i}/A`, a, 'feeler').read('bench', `set${from + i}/B`, b, 'feeler'));
+    pairs.forEach(
+      ([a, b], i) =>
+        void this.read('bench', `set${from + i}/A`, a, 'feeler').read(
+          'bench',
+          `set${from + i}/B`,
+          b,
+          'feeler',
+        ),
+    );
     return this;
   }
 
   /** Both rows at a nut angle. */
   drive(deg: number, rowA: number, rowB: number): this {
-    return this.read('driveup', `deg${deg}/A/1`, rowA, 'feeler').read('driveup', `deg${deg}/B/1`, rowB, 'feeler');
+    return this.read('driveup', `deg${deg}/A/1`, rowA, 'feeler').read(
+      'driveup',
+      `deg${deg}/B/1`,
+      rowB,
+      'feeler',
+    );
   }
 
   /** The nut on to the tab, both rows felt (as often as pairs are given), the tab bent. */
   lock(turnedDeg: number, pairs: Array<[number, number]>): this {
     this.read('lock', 'turn', turnedDeg, 'protractor');
-    pairs.forEach(([a, b], i) => void this.read('lock', `final/A/${i + 1}`, a, 'feeler').read('lock', `final/B/${i + 1}`, b, 'feeler'));
+    pairs.forEach(
+      ([a, b], i) =>
+        void this.read('lock', `final/A/${i + 1}`, a, 'feeler').read('lock', `final/B/${i + 1}`, b, 'feeler'),
+    );
     return this.answerAll('lock');
   }
 
   /** Tick bolts in the pattern until `ticks` are done, or all. */
   bolts(ticks = Number.POSITIVE_INFINITY): this {
     for (let i = 0; i < ticks; i++) {
-      const next = (this.state.steps.find((s) => s.id === 'bolts')?.report?.values as CapBoltValues | undefined)?.next;
+      const next = (
+        this.state.steps.find((s) => s.id === 'bolts')?.report?.values as CapBoltValues | undefined
+      )?.next;
       if (!next) break;
-      this.do('bolt.tightened', { pass: next.pass, bolt: next.bolt, torqueNm: next.torqueNm ?? 0, instrument: this.tools.wrench });
+      this.do('bolt.tightened', {
+        pass: next.pass,
+        bolt: next.bolt,
+        torqueNm: next.torqueNm ?? 0,
+        instrument: this.tools.wrench,
+      });
     }
     return this;
   }

@@ -8,7 +8,10 @@ const SOURCES = {
   maker: { title: "Maker's sheet, typed in by hand", rank: 'maker' },
   plant: { title: 'House rule of the plant', rank: 'plant' },
   'iso-286': { title: 'ISO 286-1, tolerance grades and deviations (table from memory)', rank: 'published' },
-  'iso-5753': { title: 'ISO 5753-1, radial clearance, spherical roller, tapered bore (table from memory)', rank: 'published' },
+  'iso-5753': {
+    title: 'ISO 5753-1, radial clearance, spherical roller, tapered bore (table from memory)',
+    rank: 'published',
+  },
   'bearing-handbooks': {
     title: 'General bearing handbooks: reduction, drive-up, least residual (table from memory)',
     rank: 'published',
@@ -18,7 +21,10 @@ const SOURCES = {
   'sae-j429': { title: 'SAE J429, proof and yield of inch bolts (from memory)', rank: 'published' },
   'iso-3506': { title: 'ISO 3506-1, stainless bolts (from memory)', rank: 'published' },
   'astm-a193': { title: 'ASTM A193 grade B7 (from memory)', rank: 'published' },
-  'vdi-2230': { title: 'VDI 2230-1, torque from thread geometry and friction (from memory)', rank: 'published' },
+  'vdi-2230': {
+    title: 'VDI 2230-1, torque from thread geometry and friction (from memory)',
+    rank: 'published',
+  },
   'short-torque': { title: 'T = K·d·F, machine-design texts', rank: 'published' },
   gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
   practice: { title: 'Common practice', rank: 'common practice' },

@@ -13,7 +13,11 @@ const digest = (token: string) => createHash('sha256').update(token).digest('hex
 export async function startSession(db: Database, personId: string): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   await db.models.Session.destroy({ where: { expiresAt: { [Op.lt]: new Date() } } });
-  await db.models.Session.create({ tokenHash: digest(token), personId, expiresAt: new Date(Date.now() + SESSION_HOURS * 3_600_000) });
+  await db.models.Session.create({
+    tokenHash: digest(token),
+    personId,
+    expiresAt: new Date(Date.now() + SESSION_HOURS * 3_600_000),
+  });
   return token;
 }
 

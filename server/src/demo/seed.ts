@@ -1,4 +1,11 @@
-import { type HandTools, type Instrument, type JobEvent, type Person, ScriptedHand, type Setup } from '@fulcrant/core';
+import {
+  type HandTools,
+  type Instrument,
+  type JobEvent,
+  type Person,
+  ScriptedHand,
+  type Setup,
+} from '@fulcrant/core';
 import { v7 } from 'uuid';
 import { hashPassword } from '../auth/password.ts';
 import type { Database } from '../store/database.ts';
@@ -21,7 +28,13 @@ const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'): Hand
 const hoursAgo = (h: number): Date => new Date(Date.now() - h * 3_600_000);
 
 /** A hand at work on a new job of a position. */
-function hand(positionIds: Map<string, string>, setup: Setup, by: string, began: Date, t: HandTools): ScriptedHand {
+function hand(
+  positionIds: Map<string, string>,
+  setup: Setup,
+  by: string,
+  began: Date,
+  t: HandTools,
+): ScriptedHand {
   const id = (at: Date) => v7({ msecs: at.getTime() });
   const positionId = positionIds.get(`${setup.machine}|${setup.position}`) ?? id(began);
   return new ScriptedHand(id(began), id, t, person(by), began).open(positionId, setup);
@@ -37,7 +50,11 @@ function jobs(ids: Map<string, string>): ScriptedHand[] {
     .safe()
     .survey(shifted(70, round90))
     .pass('shaft')
-    .bench([[0.085, 0.085], [0.08, 0.085], [0.085, 0.085]])
+    .bench([
+      [0.085, 0.085],
+      [0.08, 0.085],
+      [0.085, 0.085],
+    ])
     .pass('bench')
     .pass('target')
     .drive(0, 0.085, 0.085)
@@ -46,7 +63,10 @@ function jobs(ids: Map<string, string>): ScriptedHand[] {
     .drive(112.5, 0.045, 0.045)
     .read('driveup', 'lock/deg112.5', 3, 'protractor')
     .pass('driveup')
-    .lock(3, [[0.04, 0.04], [0.04, 0.04]])
+    .lock(3, [
+      [0.04, 0.04],
+      [0.04, 0.04],
+    ])
     .pass('lock')
     .bolts()
     .pass('bolts')
@@ -58,7 +78,11 @@ function jobs(ids: Map<string, string>): ScriptedHand[] {
     .safe()
     .survey(shifted(125, round90))
     .pass('shaft')
-    .bench([[0.185, 0.185], [0.18, 0.185], [0.185, 0.185]])
+    .bench([
+      [0.185, 0.185],
+      [0.18, 0.185],
+      [0.185, 0.185],
+    ])
     .pass('bench')
     .pass('target')
     .drive(0, 0.185, 0.185)
@@ -70,14 +94,21 @@ function jobs(ids: Map<string, string>): ScriptedHand[] {
     .drive(225, 0.105, 0.11)
     .read('driveup', 'lock/deg225', 2, 'protractor')
     .pass('driveup')
-    .lock(2, [[0.105, 0.105], [0.105, 0.11]])
+    .lock(2, [
+      [0.105, 0.105],
+      [0.105, 0.11],
+    ])
     .pass('lock');
 
   const press = hand(ids, p.pressGear, 'asta', hoursAgo(4), tools('mic-4'))
     .safe()
     .survey(round90)
     .pass('shaft')
-    .bench([[0.1, 0.1], [0.1, 0.105], [0.1, 0.1]])
+    .bench([
+      [0.1, 0.1],
+      [0.1, 0.105],
+      [0.1, 0.1],
+    ])
     .pass('bench')
     .pass('target')
     .drive(0, 0.1, 0.1)
@@ -88,13 +119,19 @@ function jobs(ids: Map<string, string>): ScriptedHand[] {
   const oval = [124.961, 124.958, 124.92, 124.957, 124.955, 124.918, 124.956, 124.954, 124.921];
   const washerTail = hand(ids, p.washerTail, 'asta', hoursAgo(7), tools('mic-5')).safe().survey(oval);
 
-  const lime = hand(ids, p.limeMilk, 'bram', hoursAgo(3), tools('mic-in', 'feel-in')).safe().survey([61.895, 61.8925, 61.8975, 61.8925]);
+  const lime = hand(ids, p.limeMilk, 'bram', hoursAgo(3), tools('mic-in', 'feel-in'))
+    .safe()
+    .survey([61.895, 61.8925, 61.8975, 61.8925]);
 
   const juice = hand(ids, p.juice, 'bram', hoursAgo(6), tools('mic-5'))
     .safe()
     .survey(shifted(110, round90))
     .pass('shaft')
-    .bench([[0.13, 0.13], [0.125, 0.13], [0.13, 0.13]])
+    .bench([
+      [0.13, 0.13],
+      [0.125, 0.13],
+      [0.13, 0.13],
+    ])
     .pass('bench')
     .pass('target')
     .drive(0, 0.13, 0.13)
@@ -106,7 +143,11 @@ function jobs(ids: Map<string, string>): ScriptedHand[] {
     .safe()
     .survey(shifted(140, round90))
     .pass('shaft')
-    .bench([[0.21, 0.21], [0.2, 0.21], [0.21, 0.2]])
+    .bench([
+      [0.21, 0.21],
+      [0.2, 0.21],
+      [0.21, 0.2],
+    ])
     .pass('bench')
     .pass('target');
 

@@ -29,7 +29,10 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
       ['wrench-3', 'Wrench 3, 60-330', 'wrench', 2, 60, 330, day(170)],
       ['slot', 'Slot gauge, 1°', 'protractor', 1, 0, 360, day(400)],
     ] as const
-  ).map(([id, name, kind, step, low, high, calibrationDue]) => [id, { id, name, kind, step, low, high, calibrationDue }]),
+  ).map(([id, name, kind, step, low, high, calibrationDue]) => [
+    id,
+    { id, name, kind, step, low, high, calibrationDue },
+  ]),
 );
 
 /** A position's setup, from the common case: a normal-class bearing of 100 bore on a 90 shaft, cap with four M16. */
@@ -66,12 +69,61 @@ export function setupOf(machine: string, position: string, change: Partial<Setup
 export const POSITIONS = {
   pressGear: setupOf('Pulp press drive', 'Gearbox end, fixed'),
   pressTail: setupOf('Pulp press drive', 'Tail end, float', { role: 'float' }),
-  washerGear: setupOf('Beet washer drum', 'Gear side, fixed', { shaftMm: 125, boreMm: 140, seatMm: 92, clearanceClass: 'C3', boltSize: 'M20', washerTabs: 19, holdBefore: ['bolts'] }),
-  washerTail: setupOf('Beet washer drum', 'Tail side, float', { role: 'float', shaftMm: 125, boreMm: 140, seatMm: 92, clearanceClass: 'C3', boltSize: 'M20', washerTabs: 19 }),
-  fanDrive: setupOf('Cooling fan 3', 'Drive end, fixed', { shaftMm: 70, boreMm: 80, seatMm: 58, boltSize: 'M12', boltCount: 2 }),
-  fanOut: setupOf('Cooling fan 3', 'Outboard, float', { role: 'float', shaftMm: 70, boreMm: 80, seatMm: 58, boltSize: 'M12', boltCount: 2 }),
-  limeMilk: setupOf('Lime-milk pump 2', 'Drive pedestal, fixed', { shaftSystem: 'inch', shaftMm: 61.9125, boreMm: 70, seatMm: 54, boltSize: '5/8-11', boltGrade: 'SAE 5' }),
-  juice: setupOf('Raw juice pump 4', 'Countershaft, fixed', { shaftMm: 110, boreMm: 125, seatMm: 84, washerTabs: 19 }),
+  washerGear: setupOf('Beet washer drum', 'Gear side, fixed', {
+    shaftMm: 125,
+    boreMm: 140,
+    seatMm: 92,
+    clearanceClass: 'C3',
+    boltSize: 'M20',
+    washerTabs: 19,
+    holdBefore: ['bolts'],
+  }),
+  washerTail: setupOf('Beet washer drum', 'Tail side, float', {
+    role: 'float',
+    shaftMm: 125,
+    boreMm: 140,
+    seatMm: 92,
+    clearanceClass: 'C3',
+    boltSize: 'M20',
+    washerTabs: 19,
+  }),
+  fanDrive: setupOf('Cooling fan 3', 'Drive end, fixed', {
+    shaftMm: 70,
+    boreMm: 80,
+    seatMm: 58,
+    boltSize: 'M12',
+    boltCount: 2,
+  }),
+  fanOut: setupOf('Cooling fan 3', 'Outboard, float', {
+    role: 'float',
+    shaftMm: 70,
+    boreMm: 80,
+    seatMm: 58,
+    boltSize: 'M12',
+    boltCount: 2,
+  }),
+  limeMilk: setupOf('Lime-milk pump 2', 'Drive pedestal, fixed', {
+    shaftSystem: 'inch',
+    shaftMm: 61.9125,
+    boreMm: 70,
+    seatMm: 54,
+    boltSize: '5/8-11',
+    boltGrade: 'SAE 5',
+  }),
+  juice: setupOf('Raw juice pump 4', 'Countershaft, fixed', {
+    shaftMm: 110,
+    boreMm: 125,
+    seatMm: 84,
+    washerTabs: 19,
+  }),
   molasses: setupOf('Molasses pump 1', 'Gear pedestal, fixed', { shaftMm: 80, boreMm: 90, seatMm: 63 }),
-  dryer: setupOf('Pulp dryer fan', 'Drive end, fixed', { shaftMm: 140, boreMm: 160, seatMm: 105, clearanceClass: 'C3', boltSize: 'M24', washerTabs: 19, holdBefore: ['driveup'] }),
+  dryer: setupOf('Pulp dryer fan', 'Drive end, fixed', {
+    shaftMm: 140,
+    boreMm: 160,
+    seatMm: 105,
+    clearanceClass: 'C3',
+    boltSize: 'M24',
+    washerTabs: 19,
+    holdBefore: ['driveup'],
+  }),
 } satisfies Record<string, Setup>;

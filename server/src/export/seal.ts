@@ -11,5 +11,10 @@ export type SealedSheet = FitUpSheet & { contentHash: string };
 export function sealSheet(sheet: FitUpSheet): SealedSheet {
   // Through JSON once, so that what is hashed is what is sent: undefined fields are gone from both.
   const plain = JSON.parse(JSON.stringify(sheet)) as FitUpSheet;
-  return { ...plain, contentHash: createHash('sha256').update(canonicalize(plain) ?? '').digest('hex') };
+  return {
+    ...plain,
+    contentHash: createHash('sha256')
+      .update(canonicalize(plain) ?? '')
+      .digest('hex'),
+  };
 }

@@ -43,32 +43,55 @@ const POLICY = {
 const faults = (house: House) => async (ctx: Context, next: Next) => {
   try {
     await next();
-    if (ctx.status === 404 && !ctx.body && ctx.path.startsWith('/api/')) sayProblem(ctx, 404, 'There is nothing at this address.');
+    if (ctx.status === 404 && !ctx.body && ctx.path.startsWith('/api/'))
+      sayProblem(ctx, 404, 'There is nothing at this address.');
   } catch (error) {
     if (error instanceof Problem) return sayProblem(ctx, error.status, error.title, error.faults);
     if (isDatabaseAway(error)) {
       house.log.warn({ path: ctx.path }, 'database away');
       ctx.set('retry-after', '2');
-      return sayProblem(ctx, 503, 'The database does not answer just now. Nothing is lost; it is tried again.');
+      return sayProblem(
+        ctx,
+        503,
+        'The database does not answer just now. Nothing is lost; it is tried again.',
+      );
     }
     const status = (error as { status?: number }).status ?? 500;
     if (status >= 500) {
       house.log.error({ err: error, path: ctx.path }, 'unforeseen fault');
       return sayProblem(ctx, 500, 'Something went wrong here. It is in the log.');
     }
-    return sayProblem(ctx, status, status === 413 ? 'The body is too large.' : status === 400 ? 'The body is not valid JSON.' : 'The request was refused.');
+    return sayProblem(
+      ctx,
+      status,
+      status === 413
+        ? 'The body is too large.'
+        : status === 400
+          ? 'The body is not valid JSON.'
+          : 'The request was refused.',
+    );
   }
 };
 
 const logged = (house: House) => async (ctx: Context, next: Next) => {
   const began = performance.now();
   await next();
-  house.log.info({ method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - began) }, 'served');
+  house.log.info(
+    { method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - began) },
+    'served',
+  );
 };
 
 /** Built files are named by their content and kept for good; the page itself is asked for each time. */
 function pages(webDir: string) {
-  const files = serve(webDir, { index: false, setHeaders: (res, path) => void res.setHeader('cache-control', path.includes(`${'/'}assets${'/'}`) ? 'public, max-age=31536000, immutable' : 'no-cache') });
+  const files = serve(webDir, {
+    index: false,
+    setHeaders: (res, path) =>
+      void res.setHeader(
+        'cache-control',
+        path.includes(`${'/'}assets${'/'}`) ? 'public, max-age=31536000, immutable' : 'no-cache',
+      ),
+  });
   return async (ctx: Context, next: Next) => {
     if (ctx.path.startsWith('/api/') || !['GET', 'HEAD'].includes(ctx.method)) return next();
     await files(ctx, async () => {});

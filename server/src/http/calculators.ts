@@ -18,7 +18,12 @@ export const calculators: Route[] = [
     who: 'anyone',
     run({ ctx, params, body }) {
       const answer = runCalculator(params.id ?? '', body ?? {}, ctx.query.units === 'in' ? 'in' : 'mm');
-      if (!answer.ok) throw new Problem(answer.known ? 422 : 404, answer.known ? 'The input has faults.' : (answer.faults[0]?.message ?? ''), answer.faults);
+      if (!answer.ok)
+        throw new Problem(
+          answer.known ? 422 : 404,
+          answer.known ? 'The input has faults.' : (answer.faults[0]?.message ?? ''),
+          answer.faults,
+        );
       ctx.body = answer.result;
     },
   },

@@ -1,4 +1,12 @@
-import { check, eventsRequestSchema, fitUpSheet, type FitUpSheet, type LengthUnit, reduce, sleeveBearing } from '@fulcrant/core';
+import {
+  check,
+  eventsRequestSchema,
+  type FitUpSheet,
+  fitUpSheet,
+  type LengthUnit,
+  reduce,
+  sleeveBearing,
+} from '@fulcrant/core';
 import { sealSheet } from '../export/seal.ts';
 import { sheetPdf } from '../export/sheet-pdf.ts';
 import { appendEvents, listJobs, readJob } from '../store/jobs.ts';
@@ -14,7 +22,9 @@ function jobId(call: Call): string {
   return id;
 }
 
-async function sheetOf(call: Call): Promise<{ sheet: FitUpSheet; state: NonNullable<ReturnType<typeof reduce>> }> {
+async function sheetOf(
+  call: Call,
+): Promise<{ sheet: FitUpSheet; state: NonNullable<ReturnType<typeof reduce>> }> {
   const found = await readJob(call.house.db, jobId(call));
   const state = found ? reduce(sleeveBearing, found.events) : null;
   if (!found || !state) throw new Problem(404, 'There is no such job.');
@@ -28,8 +38,13 @@ export const jobs: Route[] = [
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house }) {
       const { state, position } = ctx.query;
-      if (state !== undefined && state !== 'open' && state !== 'signed') throw new Problem(400, 'state is open or signed.');
-      ctx.body = await listJobs(house.db, { ...pageOf(ctx), state, positionId: typeof position === 'string' ? position : undefined });
+      if (state !== undefined && state !== 'open' && state !== 'signed')
+        throw new Problem(400, 'state is open or signed.');
+      ctx.body = await listJobs(house.db, {
+        ...pageOf(ctx),
+        state,
+        positionId: typeof position === 'string' ? position : undefined,
+      });
     },
   },
   {
@@ -38,7 +53,8 @@ export const jobs: Route[] = [
     who: EVERYONE_SIGNED_IN,
     async run(call) {
       const after = Number(call.ctx.query.after ?? 0);
-      if (!Number.isInteger(after) || after < 0) throw new Problem(400, 'after is the number of the last event seen.');
+      if (!Number.isInteger(after) || after < 0)
+        throw new Problem(400, 'after is the number of the last event seen.');
       const found = await readJob(call.house.db, jobId(call), after);
       if (!found) throw new Problem(404, 'There is no such job.');
       call.ctx.body = found;

@@ -12,7 +12,12 @@ export class Problem extends Error {
 }
 
 /** Write a problem as the response. */
-export function sayProblem(ctx: Context, status: number, title: string, faults: Problem['faults'] = []): void {
+export function sayProblem(
+  ctx: Context,
+  status: number,
+  title: string,
+  faults: Problem['faults'] = [],
+): void {
   ctx.status = status;
   ctx.body = { type: 'about:blank', title, status, ...(faults.length ? { faults } : {}) };
   ctx.type = 'application/problem+json';

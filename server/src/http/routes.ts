@@ -1,5 +1,5 @@
-import Router from '@koa/router';
 import type { Person } from '@fulcrant/core';
+import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
 import { personOfSession } from '../auth/sessions.ts';
@@ -15,7 +15,12 @@ type Who = 'anyone' | ReadonlyArray<Person['role']>;
 /** One route. It cannot be written without saying who may call it. */
 export type Route =
   | { method: 'get' | 'post' | 'delete'; path: string; who: 'anyone'; run(call: Call): Promise<void> | void }
-  | { method: 'get' | 'post' | 'delete'; path: string; who: ReadonlyArray<Person['role']>; run(call: Call, person: Person): Promise<void> | void };
+  | {
+      method: 'get' | 'post' | 'delete';
+      path: string;
+      who: ReadonlyArray<Person['role']>;
+      run(call: Call, person: Person): Promise<void> | void;
+    };
 
 export const EVERYONE_SIGNED_IN = ['fitter', 'lead', 'viewer'] as const;
 export const RECORDERS = ['fitter', 'lead'] as const;
@@ -23,7 +28,8 @@ export const COOKIE = 'fulcrant';
 
 /** A body may only come as JSON: a form on a foreign page cannot send that, and SameSite does the rest. */
 function mustBeJson(ctx: Context): void {
-  if (ctx.method === 'POST' && !ctx.is('application/json')) throw new Problem(415, 'Send the body as application/json.');
+  if (ctx.method === 'POST' && !ctx.is('application/json'))
+    throw new Problem(415, 'Send the body as application/json.');
 }
 
 async function admitCaller(house: House, ctx: Context, who: Who): Promise<Person | null> {
@@ -41,7 +47,12 @@ export function lay(house: House, routes: readonly Route[]): Router {
     router[route.method](route.path, async (ctx: Context, _next: Next) => {
       mustBeJson(ctx);
       const person = await admitCaller(house, ctx, route.who);
-      const call: Call = { ctx, house, params: (ctx as Context & { params: Record<string, string> }).params, body: (ctx.request as { body?: unknown }).body };
+      const call: Call = {
+        ctx,
+        house,
+        params: (ctx as Context & { params: Record<string, string> }).params,
+        body: (ctx.request as { body?: unknown }).body,
+      };
       if (route.who === 'anyone') await route.run(call);
       else if (person) await route.run(call, person);
     });

@@ -19,7 +19,8 @@ export const session: Route[] = [
       const { name, password } = checked.value;
       const key = `${ctx.ip} ${name.toLowerCase()}`;
       const used = await tries.get(key);
-      if (used && used.consumedPoints >= 10) throw new Problem(429, 'Too many wrong passwords. Wait a minute and try again.');
+      if (used && used.consumedPoints >= 10)
+        throw new Problem(429, 'Too many wrong passwords. Wait a minute and try again.');
       const person = await house.db.models.Person.findOne({ where: { name } });
       if (!(await passwordMatches(person?.passwordHash ?? null, password)) || !person) {
         await tries.consume(key).catch((e: unknown) => {
@@ -29,7 +30,13 @@ export const session: Route[] = [
       }
       await tries.delete(key);
       const token = await startSession(house.db, person.id);
-      ctx.cookies.set(COOKIE, token, { httpOnly: true, sameSite: 'strict', secure: ctx.secure, maxAge: SESSION_HOURS * 3_600_000, path: '/' });
+      ctx.cookies.set(COOKIE, token, {
+        httpOnly: true,
+        sameSite: 'strict',
+        secure: ctx.secure,
+        maxAge: SESSION_HOURS * 3_600_000,
+        path: '/',
+      });
       ctx.body = { person: { id: person.id, name: person.name, role: person.role } };
     },
   },

@@ -23,5 +23,10 @@ export function openDatabase(config: DatabaseConfig): Database {
 export function isDatabaseAway(error: unknown): boolean {
   const name = (error as { name?: string } | null)?.name ?? '';
   const text = String((error as { message?: string } | null)?.message ?? '');
-  return name.startsWith('SequelizeConnection') || /ECONNREFUSED|ECONNRESET|socket has unexpectedly been closed|connection (?:is )?closed|Server shutdown|pool timeout/i.test(text);
+  return (
+    name.startsWith('SequelizeConnection') ||
+    /ECONNREFUSED|ECONNRESET|socket has unexpectedly been closed|connection (?:is )?closed|Server shutdown|pool timeout/i.test(
+      text,
+    )
+  );
 }

@@ -1,4 +1,20 @@
-import { admit, check, type EventOutcome, type EventsResponse, eventSchema, gather, type Instrument, type JobEvent, type JobState, judge, type JobSummary, type Person, say, sleeveBearing, summarise } from '@fulcrant/core';
+import {
+  admit,
+  check,
+  type EventOutcome,
+  type EventsResponse,
+  eventSchema,
+  gather,
+  type Instrument,
+  type JobEvent,
+  type JobState,
+  type JobSummary,
+  judge,
+  type Person,
+  say,
+  sleeveBearing,
+  summarise,
+} from '@fulcrant/core';
 import { Op, type Transaction } from 'sequelize';
 import type { Database } from './database.ts';
 import type { JobRow } from './models.ts';
@@ -8,7 +24,14 @@ export const SITE = 'Holmbeck';
 
 export const jobNumber = (serial: number): string => `H-${String(serial).padStart(4, '0')}`;
 
-export type JobListing = JobSummary & { id: string; number: string; positionId: string; state: 'open' | 'signed'; openedAt: string; updatedAt: string };
+export type JobListing = JobSummary & {
+  id: string;
+  number: string;
+  positionId: string;
+  state: 'open' | 'signed';
+  openedAt: string;
+  updatedAt: string;
+};
 
 const listing = (row: JobRow): JobListing => ({
   ...(JSON.parse(row.summary) as JobSummary),
@@ -21,9 +44,21 @@ const listing = (row: JobRow): JobListing => ({
 });
 
 /** Jobs in one state, oldest first, a page at a time after the id last seen. */
-export async function listJobs(db: Database, q: { state?: 'open' | 'signed' | undefined; positionId?: string | undefined; after?: string | undefined; limit: number }): Promise<{ jobs: JobListing[]; next: string | null }> {
+export async function listJobs(
+  db: Database,
+  q: {
+    state?: 'open' | 'signed' | undefined;
+    positionId?: string | undefined;
+    after?: string | undefined;
+    limit: number;
+  },
+): Promise<{ jobs: JobListing[]; next: string | null }> {
   const rows = await db.models.Job.findAll({
-    where: { ...(q.state ? { state: q.state } : {}), ...(q.positionId ? { positionId: q.positionId } : {}), ...(q.after ? { id: { [Op.gt]: q.after } } : {}) },
+    where: {
+      ...(q.state ? { state: q.state } : {}),
+      ...(q.positionId ? { positionId: q.positionId } : {}),
+      ...(q.after ? { id: { [Op.gt]: q.after } } : {}),
+    },
     order: [['id', 'ASC']],
     limit: q.limit + 1,
   });
@@ -32,11 +67,20 @@ export async function listJobs(db: Database, q: { state?: 'open' | 'signed' | un
 }
 
 /** One job and its events after `after` (0 for all), oldest first; null where there is none. */
-export async function readJob(db: Database, id: string, after = 0, transaction?: Transaction): Promise<{ job: JobListing; events: JobEvent[]; seq: number } | null> {
+export async function readJob(
+  db: Database,
+  id: string,
+  after = 0,
+  transaction?: Transaction,
+): Promise<{ job: JobListing; events: JobEvent[]; seq: number } | null> {
   const within = transaction ? { transaction } : {};
   const row = await db.models.Job.findByPk(id, within);
   if (!row) return null;
-  const rows = await db.models.Event.findAll({ where: { jobId: id, seq: { [Op.gt]: after } }, order: [['seq', 'ASC']], ...within });
+  const rows = await db.models.Event.findAll({
+    where: { jobId: id, seq: { [Op.gt]: after } },
+    order: [['seq', 'ASC']],
+    ...within,
+  });
   return { job: listing(row), events: rows.map((r) => JSON.parse(r.body) as JobEvent), seq: row.eventCount };
 }
 
@@ -51,7 +95,12 @@ function isCollision(error: unknown): boolean {
  * before), or refused with the reason. One transaction under a lock on the job, so its summary always agrees with its
  * events.
  */
-export async function appendEvents(db: Database, person: Person, jobId: string, bodies: readonly unknown[]): Promise<EventsResponse> {
+export async function appendEvents(
+  db: Database,
+  person: Person,
+  jobId: string,
+  bodies: readonly unknown[],
+): Promise<EventsResponse> {
   for (let attempt = 1; ; attempt++) {
     try {
       return await db.sequelize.transaction((t) => append(db, t, person, jobId, bodies));
@@ -61,10 +110,21 @@ export async function appendEvents(db: Database, person: Person, jobId: string, 
   }
 }
 
-async function append(db: Database, transaction: Transaction, person: Person, jobId: string, bodies: readonly unknown[]): Promise<EventsResponse> {
+async function append(
+  db: Database,
+  transaction: Transaction,
+  person: Person,
+  jobId: string,
+  bodies: readonly unknown[],
+): Promise<EventsResponse> {
   const row = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
   const events = row ? ((await readJob(db, jobId, 0, transaction))?.events ?? []) : [];
-  const gauges = new Map((await db.models.Instrument.findAll({ transaction })).map((i) => [i.id, i.get({ plain: true }) as Instrument]));
+  const gauges = new Map(
+    (await db.models.Instrument.findAll({ transaction })).map((i) => [
+      i.id,
+      i.get({ plain: true }) as Instrument,
+    ]),
+  );
   const known = await knownElsewhere(db, transaction, jobId, bodies);
   const outcomes: EventOutcome[] = [];
   const fresh: JobEvent[] = [];
@@ -90,7 +150,10 @@ async function append(db: Database, transaction: Transaction, person: Person, jo
     const at = before.findIndex((e) => e.id === id);
     if (at >= 0) {
       // Same id, same author, same data: the same event posted again. Anything else is another event in its clothes.
-      const same = before[at]?.type === event.type && before[at]?.author.id === event.author.id && JSON.stringify(before[at]?.data) === JSON.stringify(event.data);
+      const same =
+        before[at]?.type === event.type &&
+        before[at]?.author.id === event.author.id &&
+        JSON.stringify(before[at]?.data) === JSON.stringify(event.data);
       if (same) outcomes.push({ id, outcome: 'already', seq: at + 1 });
       else refuse('An event with this id is stored already, with other contents.');
       continue;
@@ -108,7 +171,12 @@ async function append(db: Database, transaction: Transaction, person: Person, jo
     state = stateOf([...before, event]);
     outcomes.push({ id, outcome: 'stored', seq: before.length + 1 });
   }
-  const number = fresh.length > 0 && state ? await save(db, transaction, row, state, events.length, fresh) : row ? jobNumber(row.serial) : null;
+  const number =
+    fresh.length > 0 && state
+      ? await save(db, transaction, row, state, events.length, fresh)
+      : row
+        ? jobNumber(row.serial)
+        : null;
   return { jobId, number, outcomes };
 }
 
@@ -118,15 +186,25 @@ function stateOf(events: JobEvent[]): JobState | null {
 }
 
 /** Ids already used by other jobs among those posted. */
-async function knownElsewhere(db: Database, transaction: Transaction, jobId: string, bodies: readonly unknown[]): Promise<Set<string>> {
+async function knownElsewhere(
+  db: Database,
+  transaction: Transaction,
+  jobId: string,
+  bodies: readonly unknown[],
+): Promise<Set<string>> {
   const ids = bodies.map((b) => String((b as { id?: unknown }).id ?? ''));
-  const rows = await db.models.Event.findAll({ where: { id: ids, jobId: { [Op.ne]: jobId } }, attributes: ['id'], transaction });
+  const rows = await db.models.Event.findAll({
+    where: { id: ids, jobId: { [Op.ne]: jobId } },
+    attributes: ['id'],
+    transaction,
+  });
   return new Set(rows.map((r) => r.id));
 }
 
 /** The event with what the server knows better: who is signed in, and the gauge as it stands in the register. */
 function truthful(event: JobEvent, person: Person, gauges: Map<string, Instrument>): JobEvent | string {
-  if (event.author.id !== person.id) return `This was recorded by ${event.author.name}; only they can send it.`;
+  if (event.author.id !== person.id)
+    return `This was recorded by ${event.author.name}; only they can send it.`;
   const author = { id: person.id, name: person.name, role: person.role };
   if (!('instrument' in event.data)) return { ...event, author };
   const instrument = gauges.get(event.data.instrument.id);
@@ -134,17 +212,41 @@ function truthful(event: JobEvent, person: Person, gauges: Map<string, Instrumen
   return { ...event, author, data: { ...event.data, instrument } } as JobEvent;
 }
 
-async function save(db: Database, transaction: Transaction, row: JobRow | null, state: JobState, from: number, fresh: JobEvent[]): Promise<string> {
+async function save(
+  db: Database,
+  transaction: Transaction,
+  row: JobRow | null,
+  state: JobState,
+  from: number,
+  fresh: JobEvent[],
+): Promise<string> {
   const now = new Date();
   const summary = JSON.stringify(summarise(state));
   const count = from + fresh.length;
-  const kept = { state: state.signed ? ('signed' as const) : ('open' as const), eventCount: count, summary, updatedAt: now };
+  const kept = {
+    state: state.signed ? ('signed' as const) : ('open' as const),
+    eventCount: count,
+    summary,
+    updatedAt: now,
+  };
   await keepPosition(db, transaction, state);
   const saved = row
     ? await row.update(kept, { transaction })
-    : await db.models.Job.create({ id: state.jobId, positionId: state.positionId, openedAt: new Date(state.opened.at), ...kept }, { transaction });
+    : await db.models.Job.create(
+        { id: state.jobId, positionId: state.positionId, openedAt: new Date(state.opened.at), ...kept },
+        { transaction },
+      );
   await db.models.Event.bulkCreate(
-    fresh.map((e, i) => ({ id: e.id, jobId: e.jobId, seq: from + i + 1, type: e.type, authorId: e.author.id, at: new Date(e.at), storedAt: now, body: JSON.stringify(e) })),
+    fresh.map((e, i) => ({
+      id: e.id,
+      jobId: e.jobId,
+      seq: from + i + 1,
+      type: e.type,
+      authorId: e.author.id,
+      at: new Date(e.at),
+      storedAt: now,
+      body: JSON.stringify(e),
+    })),
     { transaction },
   );
   const serial = saved.serial ?? (await saved.reload({ transaction })).serial;
@@ -166,5 +268,8 @@ async function keepPosition(db: Database, transaction: Transaction, state: JobSt
     await named.update({ setup }, { transaction });
     return;
   }
-  await db.models.Position.create({ id: state.positionId, site: SITE, machine, position, setup }, { transaction });
+  await db.models.Position.create(
+    { id: state.positionId, site: SITE, machine, position, setup },
+    { transaction },
+  );
 }

@@ -1,4 +1,12 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
 
 type Row<T extends Model> = ModelStatic<T>;
 
@@ -13,7 +21,8 @@ export interface SessionRow extends Model<InferAttributes<SessionRow>, InferCrea
   personId: string;
   expiresAt: Date;
 }
-export interface InstrumentRow extends Model<InferAttributes<InstrumentRow>, InferCreationAttributes<InstrumentRow>> {
+export interface InstrumentRow
+  extends Model<InferAttributes<InstrumentRow>, InferCreationAttributes<InstrumentRow>> {
   id: string;
   name: string;
   kind: 'micrometer' | 'feeler' | 'wrench' | 'protractor';
@@ -22,7 +31,8 @@ export interface InstrumentRow extends Model<InferAttributes<InstrumentRow>, Inf
   high: number;
   calibrationDue: string;
 }
-export interface PositionRow extends Model<InferAttributes<PositionRow>, InferCreationAttributes<PositionRow>> {
+export interface PositionRow
+  extends Model<InferAttributes<PositionRow>, InferCreationAttributes<PositionRow>> {
   id: string;
   site: string;
   machine: string;
@@ -69,14 +79,40 @@ const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 /** The tables as Sequelize sees them; the migrations make them. JSON is kept as text and parsed by the repositories. */
 export function defineModels(s: Sequelize): Models {
   return {
-    Person: s.define<PersonRow>('Person', { id: { ...text(40), primaryKey: true }, name: text(60), role: text(10), passwordHash: text(200) }, { tableName: 'people' }),
-    Session: s.define<SessionRow>('Session', { tokenHash: { ...text(64), primaryKey: true }, personId: text(40), expiresAt: moment() }, { tableName: 'sessions' }),
+    Person: s.define<PersonRow>(
+      'Person',
+      { id: { ...text(40), primaryKey: true }, name: text(60), role: text(10), passwordHash: text(200) },
+      { tableName: 'people' },
+    ),
+    Session: s.define<SessionRow>(
+      'Session',
+      { tokenHash: { ...text(64), primaryKey: true }, personId: text(40), expiresAt: moment() },
+      { tableName: 'sessions' },
+    ),
     Instrument: s.define<InstrumentRow>(
       'Instrument',
-      { id: { ...text(40), primaryKey: true }, name: text(60), kind: text(20), step: DataTypes.DOUBLE, low: DataTypes.DOUBLE, high: DataTypes.DOUBLE, calibrationDue: text(10) },
+      {
+        id: { ...text(40), primaryKey: true },
+        name: text(60),
+        kind: text(20),
+        step: DataTypes.DOUBLE,
+        low: DataTypes.DOUBLE,
+        high: DataTypes.DOUBLE,
+        calibrationDue: text(10),
+      },
       { tableName: 'instruments' },
     ),
-    Position: s.define<PositionRow>('Position', { id: { ...uuid(), primaryKey: true }, site: text(80), machine: text(80), position: text(80), setup: json() }, { tableName: 'positions' }),
+    Position: s.define<PositionRow>(
+      'Position',
+      {
+        id: { ...uuid(), primaryKey: true },
+        site: text(80),
+        machine: text(80),
+        position: text(80),
+        setup: json(),
+      },
+      { tableName: 'positions' },
+    ),
     Job: s.define<JobRow>(
       'Job',
       {
@@ -93,7 +129,16 @@ export function defineModels(s: Sequelize): Models {
     ),
     Event: s.define<EventRow>(
       'Event',
-      { id: { ...uuid(), primaryKey: true }, jobId: uuid(), seq: { type: DataTypes.INTEGER, allowNull: false }, type: text(40), authorId: text(40), at: moment(), storedAt: moment(), body: json() },
+      {
+        id: { ...uuid(), primaryKey: true },
+        jobId: uuid(),
+        seq: { type: DataTypes.INTEGER, allowNull: false },
+        type: text(40),
+        authorId: text(40),
+        at: moment(),
+        storedAt: moment(),
+        body: json(),
+      },
       { tableName: 'events' },
     ),
   };

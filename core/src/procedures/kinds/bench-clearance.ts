@@ -1,11 +1,18 @@
-import { type ClearanceClassValues, clearanceClass, type FeelerPair } from '../../bearings/clearance-class.ts';
+import {
+  type ClearanceClassValues,
+  clearanceClass,
+  type FeelerPair,
+} from '../../bearings/clearance-class.ts';
 import type { Finding } from '../../calculators/result.ts';
 import { answerTo, readingAt, standing } from '../../job/facts.ts';
 import type { Facts, Place } from '../../job/state.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 
-export type BenchValues = ClearanceClassValues & { bladeStepMm: number; pairs: Array<{ set: number; rowAMm: number | null; rowBMm: number | null }> };
+export type BenchValues = ClearanceClassValues & {
+  bladeStepMm: number;
+  pairs: Array<{ set: number; rowAMm: number | null; rowBMm: number | null }>;
+};
 
 /** Most sets of feelers anyone takes. */
 const SETS_MOST = 12;
@@ -38,14 +45,29 @@ export const benchClearance: StepKind = {
     const named = result.findings.map((f) => {
       const m = /^bench\.rows\.(\d+)$/.exec(f.code);
       const set = m ? sets[Number(m[1]) - 1]?.set : undefined;
-      return set === undefined ? f : { ...f, code: `bench.rows.${set}`, reason: f.reason.replace(/^In set \d+/, `In set ${set}`) };
+      return set === undefined
+        ? f
+        : { ...f, code: `bench.rows.${set}`, reason: f.reason.replace(/^In set \d+/, `In set ${set}`) };
     });
     const half = pairs.find((p) => (p.rowAMm === null) !== (p.rowBMm === null));
-    const open = pairs.find((p) => p.rowAMm === null && p.rowBMm === null)?.set ?? (last < SETS_MOST ? last + 1 : null);
-    const key = half ? setKey(half.set, half.rowAMm === null ? 'A' : 'B') : open === null ? null : setKey(open, 'A');
+    const open =
+      pairs.find((p) => p.rowAMm === null && p.rowBMm === null)?.set ?? (last < SETS_MOST ? last + 1 : null);
+    const key = half
+      ? setKey(half.set, half.rowAMm === null ? 'A' : 'B')
+      : open === null
+        ? null
+        : setKey(open, 'A');
     const next = key ? placeOf(facts, key) : null;
     const extra: Finding[] = half
-      ? [{ code: 'bench.half', verdict: 'incomplete', reason: `Set ${half.set} has only one row.`, remedy: 'Feel the other row.', acceptable: false }]
+      ? [
+          {
+            code: 'bench.half',
+            verdict: 'incomplete',
+            reason: `Set ${half.set} has only one row.`,
+            remedy: 'Feel the other row.',
+            acceptable: false,
+          },
+        ]
       : [];
     const enough = !named.some((f) => f.code === 'bench.sets') && !half;
     return {
@@ -54,14 +76,20 @@ export const benchClearance: StepKind = {
       beams: result.beams,
       values: { ...result.values, bladeStepMm, pairs } satisfies BenchValues,
       next,
-      act: enough ? 'Enough sets: read the verdict, or feel one more.' : next ? `Feel ${next.label.toLowerCase()}` : 'Read the verdict.',
+      act: enough
+        ? 'Enough sets: read the verdict, or feel one more.'
+        : next
+          ? `Feel ${next.label.toLowerCase()}`
+          : 'Read the verdict.',
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
     if (!place) return 'There is no such set here.';
-    if (standing(facts, 'driveup').length > 0) return 'The bearing is on its taper: bench clearance can no longer be felt. Only dismounting gives a new zero.';
-    if (readingAt(facts, step.id, key)) return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
+    if (standing(facts, 'driveup').length > 0)
+      return 'The bearing is on its taper: bench clearance can no longer be felt. Only dismounting gives a new zero.';
+    if (readingAt(facts, step.id, key))
+      return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
     return place;
   },
 };
@@ -75,7 +103,9 @@ function inspected(facts: Facts): Finding[] {
     {
       code: 'bench.inspected',
       verdict: answer ? 'reject' : 'incomplete',
-      reason: answer ? 'Ring, sleeve or shaft did not pass its inspection after dismounting.' : 'After dismounting: ring, sleeve and shaft are not yet inspected.',
+      reason: answer
+        ? 'Ring, sleeve or shaft did not pass its inspection after dismounting.'
+        : 'After dismounting: ring, sleeve and shaft are not yet inspected.',
       remedy: 'Look for scoring, cracks and spread sleeve; renew what is hurt, then answer.',
       acceptable: false,
     },
@@ -86,5 +116,12 @@ function placeOf({ setup }: Facts, key: string): Place | null {
   const m = /^set(\d+)\/([AB])$/.exec(key);
   const set = Number(m?.[1]);
   if (!m || set < 1 || set > SETS_MOST) return null;
-  return { key, label: `Set ${set}, row ${m[2]}`, kind: 'gap', low: 0, high: Math.max(0.3, setup.boreMm * 0.004), instrumentKind: 'feeler' };
+  return {
+    key,
+    label: `Set ${set}, row ${m[2]}`,
+    kind: 'gap',
+    low: 0,
+    high: Math.max(0.3, setup.boreMm * 0.004),
+    instrumentKind: 'feeler',
+  };
 }

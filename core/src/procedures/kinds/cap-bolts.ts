@@ -18,8 +18,17 @@ export type CapBoltValues = {
 export const capBolts: StepKind = {
   report(facts) {
     const { setup } = facts;
-    const torque = boltTorque({ size: setup.boltSize, grade: setup.boltGrade, friction: setup.friction, makerTorqueNm: setup.maker.torqueNm });
-    const pattern = boltPattern({ count: setup.boltCount, layout: setup.boltLayout, torqueNm: torque.values.torqueNm });
+    const torque = boltTorque({
+      size: setup.boltSize,
+      grade: setup.boltGrade,
+      friction: setup.friction,
+      makerTorqueNm: setup.maker.torqueNm,
+    });
+    const pattern = boltPattern({
+      count: setup.boltCount,
+      layout: setup.boltLayout,
+      torqueNm: torque.values.torqueNm,
+    });
     const ticks = facts.ticks.filter((t) => t.attempt === facts.attempt && t.round === facts.loosened.length);
     const passes = withRounds(pattern.values.passes, ticks);
     const next = nextBolt(passes, ticks);
@@ -39,7 +48,8 @@ export const capBolts: StepKind = {
       beams: [],
       values: { torque: torque.values, passes, ticks, next } satisfies CapBoltValues,
       next: null,
-      act: next && pass ? `${pass.name}: bolt ${next.bolt}` : 'All bolts tight; none moved in the last round.',
+      act:
+        next && pass ? `${pass.name}: bolt ${next.bolt}` : 'All bolts tight; none moved in the last round.',
     };
   },
 };
@@ -66,11 +76,18 @@ function nextBolt(passes: BoltPass[], ticks: BoltTick[]): CapBoltValues['next'] 
 }
 
 /** May this bolt be ticked now? The sentence when not. */
-export function refuseBolt(facts: Facts, values: CapBoltValues, pass: number, bolt: number, torqueNm: number): string | null {
+export function refuseBolt(
+  facts: Facts,
+  values: CapBoltValues,
+  pass: number,
+  bolt: number,
+  torqueNm: number,
+): string | null {
   if (!values.next) return 'All bolts are tight already.';
   const name = values.passes[values.next.pass]?.name ?? '';
   if (bolt > facts.setup.boltCount) return `There are ${facts.setup.boltCount} cap bolts.`;
-  if (pass !== values.next.pass || bolt !== values.next.bolt) return `${name}: bolt ${values.next.bolt} is next in the pattern.`;
+  if (pass !== values.next.pass || bolt !== values.next.bolt)
+    return `${name}: bolt ${values.next.bolt} is next in the pattern.`;
   const wanted = values.next.torqueNm;
   if (wanted !== null && Math.abs(torqueNm - wanted) > 0.1 * wanted) {
     return `${tor(torqueNm)} is not the ${name} torque, ${tor(wanted)}. Loosen all and start again if a bolt was overtightened.`;

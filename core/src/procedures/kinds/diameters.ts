@@ -4,14 +4,20 @@ import { type DiameterSurveyValues, diameterSurvey } from '../../shaft/diameter-
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 
-export type ShaftValues = DiameterSurveyValues & { stationsMm: number[]; anglesDeg: number[]; matrix: Array<Array<number | null>> };
+export type ShaftValues = DiameterSurveyValues & {
+  stationsMm: number[];
+  anglesDeg: number[];
+  matrix: Array<Array<number | null>>;
+};
 
 /** Stations evenly along the seat, a twentieth in from each end; angles evenly round half a turn. */
 export function surveyGrid(setup: Facts['setup']): { stationsMm: number[]; anglesDeg: number[] } {
   const edge = setup.seatMm / 20;
   const span = setup.seatMm - 2 * edge;
   return {
-    stationsMm: Array.from({ length: setup.stations }, (_, i) => Number((edge + (span * i) / (setup.stations - 1)).toFixed(1))),
+    stationsMm: Array.from({ length: setup.stations }, (_, i) =>
+      Number((edge + (span * i) / (setup.stations - 1)).toFixed(1)),
+    ),
     anglesDeg: Array.from({ length: setup.angles }, (_, i) => Number(((180 * i) / setup.angles).toFixed(1))),
   };
 }
@@ -23,7 +29,9 @@ export const diameters: StepKind = {
   report(facts, step) {
     const { setup } = facts;
     const grid = surveyGrid(setup);
-    const matrix = grid.stationsMm.map((_, s) => grid.anglesDeg.map((a) => readingAt(facts, step.id, keyOf(s, a), 'any')?.value ?? null));
+    const matrix = grid.stationsMm.map((_, s) =>
+      grid.anglesDeg.map((a) => readingAt(facts, step.id, keyOf(s, a), 'any')?.value ?? null),
+    );
     const read = standing(facts, step.id, 'any');
     const result = diameterSurvey({
       nominalMm: setup.shaftMm,
@@ -34,7 +42,9 @@ export const diameters: StepKind = {
       makerLowerMm: setup.maker.shaftLowerMm,
       makerUpperMm: setup.maker.shaftUpperMm,
     });
-    const nextKey = grid.stationsMm.flatMap((_, s) => grid.anglesDeg.map((a) => keyOf(s, a))).find((k) => !readingAt(facts, step.id, k, 'any'));
+    const nextKey = grid.stationsMm
+      .flatMap((_, s) => grid.anglesDeg.map((a) => keyOf(s, a)))
+      .find((k) => !readingAt(facts, step.id, k, 'any'));
     const next = nextKey ? placeOf(facts, nextKey) : null;
     return {
       findings: [...result.findings, ...gaugeFindings(read)],
@@ -42,13 +52,16 @@ export const diameters: StepKind = {
       beams: result.beams,
       values: { ...result.values, ...grid, matrix } satisfies ShaftValues,
       next,
-      act: next ? `Measure the shaft: ${next.label.toLowerCase()}` : 'Every place is measured: read the verdict.',
+      act: next
+        ? `Measure the shaft: ${next.label.toLowerCase()}`
+        : 'Every place is measured: read the verdict.',
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
     if (!place) return 'There is no such place on this shaft.';
-    if (readingAt(facts, step.id, key, 'any')) return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
+    if (readingAt(facts, step.id, key, 'any'))
+      return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
     return place;
   },
 };

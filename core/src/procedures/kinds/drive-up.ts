@@ -1,4 +1,8 @@
-import { type DriveUpForecastValues, type DriveUpReading, driveUpForecast } from '../../bearings/drive-up-forecast.ts';
+import {
+  type DriveUpForecastValues,
+  type DriveUpReading,
+  driveUpForecast,
+} from '../../bearings/drive-up-forecast.ts';
 import { type LockAlignmentValues, lockAlignment } from '../../bearings/lock-alignment.ts';
 import type { Finding } from '../../calculators/result.ts';
 import { readingAt, standing } from '../../job/facts.ts';
@@ -29,11 +33,17 @@ export function pairsOf(facts: Facts, step: string, prefix: string): DriveUpRead
     const pair = by.get(key) ?? { angleDeg: Number(m[1] || 0) };
     by.set(key, m[2] === 'A' ? { ...pair, rowAMm: r.value } : { ...pair, rowBMm: r.value });
   }
-  return [...by.values()].filter((p): p is DriveUpReading => p.rowAMm !== undefined && p.rowBMm !== undefined);
+  return [...by.values()].filter(
+    (p): p is DriveUpReading => p.rowAMm !== undefined && p.rowBMm !== undefined,
+  );
 }
 
 /** The forecast on the facts: shared by drive-up and lock, which adds the last turn. */
-export function forecastOf(facts: Facts, carried: Record<string, StepReport>, extra: DriveUpReading[] = []): ReturnType<typeof driveUpForecast> | null {
+export function forecastOf(
+  facts: Facts,
+  carried: Record<string, StepReport>,
+  extra: DriveUpReading[] = [],
+): ReturnType<typeof driveUpForecast> | null {
   const bench = carried.bench?.values as BenchValues | undefined;
   if (!bench || bench.benchMm === null) return null;
   const { setup } = facts;
@@ -59,17 +69,35 @@ export function forecastOf(facts: Facts, carried: Record<string, StepReport>, ex
 export const driveUp: StepKind = {
   report(facts, step, carried) {
     const forecast = forecastOf(facts, carried);
-    if (!forecast) return { findings: [], working: [], beams: [], values: null, next: null, act: 'Feel the bench clearance first.' };
+    if (!forecast)
+      return {
+        findings: [],
+        working: [],
+        beams: [],
+        values: null,
+        next: null,
+        act: 'Feel the bench clearance first.',
+      };
     const read = standing(facts, step.id);
     const angleDeg = Math.max(0, ...read.map((r) => degOf(r.place)).filter((d): d is number => d !== null));
     const phase = phaseOf(facts);
     const lock = lockFrom(facts, forecast.values, phase, angleDeg);
     const near = forecast.values.eighthsToAim !== null && forecast.values.eighthsToAim <= 2.5;
-    const lockFindings: Finding[] = forecast.values.place !== 'not-begun' && near ? lock.findings.map((f) => (f.verdict === 'reject' ? { ...f, verdict: 'caution' as const } : f)) : [];
+    const lockFindings: Finding[] =
+      forecast.values.place !== 'not-begun' && near
+        ? lock.findings
+            .filter((f) => f.verdict !== 'accept')
+            .map((f) => ({ ...f, verdict: 'caution' as const }))
+        : [];
     const next = nextPlace(facts, forecast.values, angleDeg);
     const over = forecast.values.place === 'over-driven';
     return {
-      findings: [...softened(forecast.findings, lock.values), ...lockFindings, ...halfRead(facts, angleDeg), ...gaugeFindings(read)],
+      findings: [
+        ...softened(forecast.findings, lock.values),
+        ...lockFindings,
+        ...halfRead(facts, angleDeg),
+        ...gaugeFindings(read),
+      ],
       working: [...forecast.working, ...(near ? lock.working : [])],
       beams: forecast.beams,
       values: { ...forecast.values, lock: lock.values, angleDeg, phase } satisfies DriveUpStepValues,
@@ -79,21 +107,28 @@ export const driveUp: StepKind = {
   },
   place(facts, _step, key, carried) {
     const forecast = forecastOf(facts, carried);
-    if (forecast?.values.place === 'over-driven') return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
+    if (forecast?.values.place === 'over-driven')
+      return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
     const last = lastDeg(facts);
     const lockAt = /^lock\/deg([\d.]+)$/.exec(key);
     if (lockAt) {
-      if (last === null || Number(lockAt[1]) !== last) return 'Measure the gap to the next tab where the nut stands now.';
-      if (readingAt(facts, 'driveup', key)) return 'That gap is already measured here. Withdraw it, with a reason, to measure again.';
+      if (last === null || Number(lockAt[1]) !== last)
+        return 'Measure the gap to the next tab where the nut stands now.';
+      if (readingAt(facts, 'driveup', key))
+        return 'That gap is already measured here. Withdraw it, with a reason, to measure again.';
       return placeOf(facts, key) ?? 'There is no such place.';
     }
     const place = placeOf(facts, key);
     const deg = degOf(key);
     if (!place || deg === null) return 'There is no such place on the nut.';
-    if (readingAt(facts, 'driveup', key)) return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
-    if (last === null && deg !== 0) return 'First feel both rows with the nut snug, not yet turned: that is the zero of the angle.';
-    if (last !== null && deg < last - 1e-6) return `The nut stands at ${sayNutAngle(last)}: it goes on, never back.`;
-    if (last !== null && deg > last && halfRead(facts, last).length > 0) return `Only one row is felt at ${sayNutAngle(last)}. Feel the other before the nut turns on.`;
+    if (readingAt(facts, 'driveup', key))
+      return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
+    if (last === null && deg !== 0)
+      return 'First feel both rows with the nut snug, not yet turned: that is the zero of the angle.';
+    if (last !== null && deg < last - 1e-6)
+      return `The nut stands at ${sayNutAngle(last)}: it goes on, never back.`;
+    if (last !== null && deg > last && halfRead(facts, last).length > 0)
+      return `Only one row is felt at ${sayNutAngle(last)}. Feel the other before the nut turns on.`;
     return place;
   },
 };
@@ -107,17 +142,28 @@ function softened(findings: Finding[], lock: LockAlignmentValues): Finding[] {
     if (f.code !== 'driveup.place') return f;
     if (f.verdict === 'too-close') return { ...f, verdict: 'caution' };
     if (f.verdict === 'incomplete' && lock.least?.inBand === true && lock.least.forwardDeg < 22.5) {
-      return { ...f, verdict: 'caution', reason: `${f.reason} The next tab, ${lock.least.forwardDeg.toFixed(1)}° on, brings it into the band.` };
+      return {
+        ...f,
+        verdict: 'caution',
+        reason: `${f.reason} The next tab, ${lock.least.forwardDeg.toFixed(1)}° on, brings it into the band.`,
+      };
     }
     return f;
   });
 }
 
 /** Where the nut's next tab stands, from the last gap measured, and what it costs. */
-function lockFrom(facts: Facts, v: DriveUpForecastValues, phase: DriveUpStepValues['phase'], angleDeg: number) {
+function lockFrom(
+  facts: Facts,
+  v: DriveUpForecastValues,
+  phase: DriveUpStepValues['phase'],
+  angleDeg: number,
+) {
   const { setup } = facts;
   const spacing = lockAlignment({ ...base(facts) }).values.spacingDeg ?? 360;
-  const forwardDeg = phase ? (((phase.forwardDeg - (angleDeg - phase.atDeg)) % spacing) + spacing) % spacing : undefined;
+  const forwardDeg = phase
+    ? (((phase.forwardDeg - (angleDeg - phase.atDeg)) % spacing) + spacing) % spacing
+    : undefined;
   const usable = v.slopeMmPerDeg !== null && -v.slopeMmPerDeg > (0.3 * v.target.reductionPerEighthMm) / 45;
   return lockAlignment({
     ...base(facts),
@@ -131,7 +177,13 @@ function lockFrom(facts: Facts, v: DriveUpForecastValues, phase: DriveUpStepValu
   });
 }
 
-const base = ({ setup }: Facts) => ({ boreMm: setup.boreMm, taper: setup.taper, pitchMm: setup.pitchMm, nut: { count: setup.nutSlots }, washer: { count: setup.washerTabs } });
+const base = ({ setup }: Facts) => ({
+  boreMm: setup.boreMm,
+  taper: setup.taper,
+  pitchMm: setup.pitchMm,
+  nut: { count: setup.nutSlots },
+  washer: { count: setup.washerTabs },
+});
 
 /** The last measured gap from a slot forward to the next tab. */
 function phaseOf(facts: Facts): DriveUpStepValues['phase'] {
@@ -146,7 +198,9 @@ function degOf(place: string): number | null {
 }
 
 function lastDeg(facts: Facts): number | null {
-  const degs = standing(facts, 'driveup').map((r) => degOf(r.place)).filter((d): d is number => d !== null);
+  const degs = standing(facts, 'driveup')
+    .map((r) => degOf(r.place))
+    .filter((d): d is number => d !== null);
   return degs.length ? Math.max(...degs) : null;
 }
 
@@ -155,7 +209,17 @@ function halfRead(facts: Facts, deg: number): Finding[] {
   const here = standing(facts, 'driveup').filter((r) => degOf(r.place) === deg);
   const a = here.filter((r) => r.place.includes('/A/')).length;
   const b = here.filter((r) => r.place.includes('/B/')).length;
-  return a === b ? [] : [{ code: 'driveup.half', verdict: 'incomplete', reason: `Only one row is felt at ${sayNutAngle(deg)}.`, remedy: 'Feel the other row.', acceptable: false }];
+  return a === b
+    ? []
+    : [
+        {
+          code: 'driveup.half',
+          verdict: 'incomplete',
+          reason: `Only one row is felt at ${sayNutAngle(deg)}.`,
+          remedy: 'Feel the other row.',
+          acceptable: false,
+        },
+      ];
 }
 
 function nextPlace(facts: Facts, v: DriveUpForecastValues, angleDeg: number): Place | null {
@@ -171,7 +235,14 @@ function nextPlace(facts: Facts, v: DriveUpForecastValues, angleDeg: number): Pl
 
 function placeOf({ setup }: Facts, key: string): Place | null {
   if (/^lock\/deg[\d.]+$/.test(key)) {
-    return { key, label: 'Forward gap from a slot to the next tab', kind: 'angle', low: 0, high: 90, instrumentKind: 'protractor' };
+    return {
+      key,
+      label: 'Forward gap from a slot to the next tab',
+      kind: 'angle',
+      low: 0,
+      high: 90,
+      instrumentKind: 'protractor',
+    };
   }
   const deg = degOf(key);
   const m = /\/([AB])\/(\d+)$/.exec(key);
@@ -192,5 +263,5 @@ function sayAct(v: DriveUpForecastValues, next: Place | null, angleDeg: number):
   if (next?.key.endsWith('/B/1')) return `Nut at ${sayNutAngle(angleDeg)}: feel row B.`;
   if (v.place === 'in-band') return 'In band: go on to the lock.';
   const turn = v.suggestedStepDeg === 22.5 ? 'one sixteenth' : 'one eighth';
-  return `Turn the nut ${turn}, then feel both rows; about ${(v.eighthsToAim ?? 0).toFixed(1)} eighths to go.`;
+  return `Turn the nut ${turn}, then feel both rows`;
 }

@@ -6,7 +6,10 @@ import type { StepKind } from '../types.ts';
 export const gate: StepKind = {
   report(facts, step) {
     const scope = step.again ? facts.attempt : 'any';
-    const items = (step.items ?? []).map((item) => ({ item, answer: answerTo(facts, step.id, item.id, scope) }));
+    const items = (step.items ?? []).map((item) => ({
+      item,
+      answer: answerTo(facts, step.id, item.id, scope),
+    }));
     const open = items.filter((i) => !i.answer);
     const findings: Finding[] = items
       .filter((i) => i.answer?.answer === 'no')

@@ -3,7 +3,11 @@ import type { Finding } from '../../calculators/result.ts';
 
 /** A caution for every gauge whose calibration had run out on the day it was used. */
 export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Instrument }>): Finding[] {
-  const late = new Map(used.filter((r) => r.instrument.calibrationDue < r.at.slice(0, 10)).map((r) => [r.instrument.id, r.instrument]));
+  const late = new Map(
+    used
+      .filter((r) => r.instrument.calibrationDue < r.at.slice(0, 10))
+      .map((r) => [r.instrument.id, r.instrument]),
+  );
   return [...late.values()].map((i) => ({
     code: `gauge.${i.id}`.slice(0, 40),
     verdict: 'caution' as const,

@@ -19,7 +19,15 @@ export type LockValues = {
 export const lock: StepKind = {
   report(facts, step, carried) {
     const driven = carried.driveup?.values as DriveUpStepValues | null | undefined;
-    if (!driven) return { findings: [], working: [], beams: [], values: null, next: null, act: 'Drive the bearing up first.' };
+    if (!driven)
+      return {
+        findings: [],
+        working: [],
+        beams: [],
+        values: null,
+        next: null,
+        act: 'Drive the bearing up first.',
+      };
     const turned = readingAt(facts, step.id, 'turn');
     const finalDeg = driven.angleDeg + (turned?.value ?? 0);
     const pairs = pairsOf(facts, step.id, 'final').map((p) => ({ ...p, angleDeg: finalDeg }));
@@ -28,35 +36,84 @@ export const lock: StepKind = {
     const bent = answerTo(facts, step.id, 'bent')?.answer === 'yes';
     const findings: Finding[] = [];
     if (!turned) {
-      findings.push({ code: 'lock.turn', verdict: 'incomplete', reason: 'How far the nut went on to the next tab is not entered.', remedy: 'Turn forward to the alignment and enter the angle; 0 if a tab already met.', acceptable: false });
+      findings.push({
+        code: 'lock.turn',
+        verdict: 'incomplete',
+        reason: 'How far the nut went on to the next tab is not entered.',
+        remedy: 'Turn forward to the alignment and enter the angle; 0 if a tab already met.',
+        acceptable: false,
+      });
     } else if (!forecast) {
-      findings.push({ code: 'lock.final', verdict: 'incomplete', reason: 'The residual clearance with the nut locked is not yet felt.', remedy: 'Feel both rows once more.', acceptable: false });
+      findings.push({
+        code: 'lock.final',
+        verdict: 'incomplete',
+        reason: 'The residual clearance with the nut locked is not yet felt.',
+        remedy: 'Feel both rows once more.',
+        acceptable: false,
+      });
     }
     if (forecast) {
       findings.push(
         ...forecast.findings
           .filter((f) => ['driveup.place', 'driveup.over-driven', 'driveup.rows'].includes(f.code))
-          .map((f) => (f.code === 'driveup.place' && f.verdict === 'incomplete' ? { ...f, code: 'lock.short', verdict: 'reject' as const, acceptable: true, remedy: 'Withdraw the lock readings and go on in sixteenths, or the lead hand accepts.' } : f)),
+          .map((f) =>
+            f.code === 'driveup.place' && f.verdict === 'incomplete'
+              ? {
+                  ...f,
+                  code: 'lock.short',
+                  verdict: 'reject' as const,
+                  acceptable: true,
+                  remedy: 'Withdraw the lock readings and go on in sixteenths, or the lead hand accepts.',
+                }
+              : f,
+          ),
       );
     }
-    if (!bent) findings.push({ code: 'lock.bent', verdict: 'incomplete', reason: 'The tab is not yet bent into its slot.', remedy: 'Bend it home and answer.', acceptable: false });
+    if (!bent)
+      findings.push({
+        code: 'lock.bent',
+        verdict: 'incomplete',
+        reason: 'The tab is not yet bent into its slot.',
+        remedy: 'Bend it home and answer.',
+        acceptable: false,
+      });
     const next = forecast?.values.place === 'over-driven' ? null : nextPlace(facts);
     return {
       findings: [...findings, ...gaugeFindings(standing(facts, step.id))],
       working: forecast?.working ?? carried.driveup?.working ?? [],
       beams: forecast?.beams ?? carried.driveup?.beams ?? [],
-      values: { turnedDeg: turned?.value ?? null, finalDeg, final: forecast?.values ?? null, bent } satisfies LockValues,
+      values: {
+        turnedDeg: turned?.value ?? null,
+        finalDeg,
+        final: forecast?.values ?? null,
+        bent,
+      } satisfies LockValues,
       next,
-      act: !turned ? 'Turn the nut forward to the next tab and enter the angle.' : !forecast ? 'Feel both rows with the nut locked.' : bent ? `Locked at ${sayNutAngle(finalDeg)}.` : 'Bend the tab into its slot.',
+      act: !turned
+        ? 'Turn the nut forward to the next tab and enter the angle.'
+        : !forecast
+          ? 'Feel both rows with the nut locked.'
+          : bent
+            ? `Locked at ${sayNutAngle(finalDeg)}.`
+            : 'Bend the tab into its slot.',
     };
   },
   place(facts, step, key, carried) {
     const place = placeOf(facts, key);
     if (!place) return 'There is no such place here.';
-    if (readingAt(facts, step.id, key)) return `${place.label} already has a reading. Withdraw it, with a reason, to enter it again.`;
-    if (key !== 'turn' && !readingAt(facts, step.id, 'turn')) return 'First enter how far the nut was turned on to the tab.';
+    if (readingAt(facts, step.id, key))
+      return `${place.label} already has a reading. Withdraw it, with a reason, to enter it again.`;
+    if (key !== 'turn' && !readingAt(facts, step.id, 'turn'))
+      return 'First enter how far the nut was turned on to the tab.';
     const pairs = pairsOf(facts, step.id, 'final');
-    if (pairs.length && forecastOf(facts, carried, pairs.map((p) => ({ ...p, angleDeg: 1e6 })))?.values.place === 'over-driven') {
+    if (
+      pairs.length &&
+      forecastOf(
+        facts,
+        carried,
+        pairs.map((p) => ({ ...p, angleDeg: 1e6 })),
+      )?.values.place === 'over-driven'
+    ) {
       return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
     }
     return place;
@@ -74,8 +131,23 @@ function nextPlace(facts: Facts): Place | null {
 }
 
 function placeOf({ setup }: Facts, key: string): Place | null {
-  if (key === 'turn') return { key, label: 'Nut turned forward to the tab', kind: 'angle', low: 0, high: 90, instrumentKind: 'protractor' };
+  if (key === 'turn')
+    return {
+      key,
+      label: 'Nut turned forward to the tab',
+      kind: 'angle',
+      low: 0,
+      high: 90,
+      instrumentKind: 'protractor',
+    };
   const m = /^final\/([AB])\/([1-9])$/.exec(key);
   if (!m) return null;
-  return { key, label: `Locked, row ${m[1]}${m[2] === '1' ? '' : `, again (${m[2]})`}`, kind: 'gap', low: 0, high: Math.max(0.3, setup.boreMm * 0.004), instrumentKind: 'feeler' };
+  return {
+    key,
+    label: `Locked, row ${m[1]}${m[2] === '1' ? '' : `, again (${m[2]})`}`,
+    kind: 'gap',
+    low: 0,
+    high: Math.max(0.3, setup.boreMm * 0.004),
+    instrumentKind: 'feeler',
+  };
 }

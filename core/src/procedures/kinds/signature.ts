@@ -4,7 +4,17 @@ import type { StepKind } from '../types.ts';
 export const signature: StepKind = {
   report(facts) {
     return {
-      findings: facts.signed ? [] : [{ code: 'sign.open', verdict: 'incomplete', reason: 'The sheet is not signed.', remedy: 'Read it through, then sign with your name.', acceptable: false }],
+      findings: facts.signed
+        ? []
+        : [
+            {
+              code: 'sign.open',
+              verdict: 'incomplete',
+              reason: 'The sheet is not signed.',
+              remedy: 'Read it through, then sign with your name.',
+              acceptable: false,
+            },
+          ],
       working: [],
       beams: [],
       values: { signed: facts.signed },

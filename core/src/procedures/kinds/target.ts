@@ -8,7 +8,14 @@ export const target: StepKind = {
   report(facts, _step, carried) {
     const bench = carried.bench?.values as BenchValues | undefined;
     if (!bench || bench.benchMm === null) {
-      return { findings: [], working: [], beams: [], values: null, next: null, act: 'Feel the bench clearance first.' };
+      return {
+        findings: [],
+        working: [],
+        beams: [],
+        values: null,
+        next: null,
+        act: 'Feel the bench clearance first.',
+      };
     }
     const { setup } = facts;
     const result = driveUpTarget({
@@ -26,7 +33,10 @@ export const target: StepKind = {
     return {
       ...result,
       next: null,
-      act: travel === null ? (result.findings[0]?.reason ?? '') : `Set the bearing ${len(travel, 2)} before its final place; nut by hand until snug.`,
+      act:
+        travel === null
+          ? (result.findings[0]?.reason ?? '')
+          : `Set the bearing ${len(travel, 2)} before its final place; nut by hand until snug.`,
     };
   },
 };

@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  formatLength,
+  lengthDigits,
+  MM_PER_INCH,
+  parseAngle,
+  parseLength,
+  parseTorque,
+  say,
+  sayNutAngle,
+} from './index.ts';
+import { len, num, tor } from './say.ts';
+
+const mmOf = (text: string, unit: 'mm' | 'in' = 'mm') => {
+  const r = parseLength(text, unit);
+  return r.ok ? r.mm : Number.NaN;
+};
+
+describe('lengths as people say them', () => {
+  // Source: the inch is 25.4 mm exactly. `units` 2.22: units -t '2 7|16 inch' mm → 61.9125; units -t '0.003 inch' mm → 0.0762
+  it.each([
+    ['2 7/16', 61.9125],
+    ['2-7/16 in', 61.9125],
+    ['2 7/16"', 61.9125],
+    ['2⅜', 60.325],
+    ['7/16', 11.1125],
+    ['.0015', 0.0381],
+    ['3 thou', 0.0762],
+    ['+3 thou', 0.0762],
+    ['−2 thou', -0.0508],
+    ['38 µm', 0.038],
+    ['38μm', 0.038],
+    ['38 um', 0.038],
+    ['0.077', 0.077],
+    ['0,077', 0.077],
+    ['89.974 mm', 89.974],
+    ['5 tenths', 0.0127],
+    ['1.5 cm', 15],
+  ])('%s is %d mm on a metric sheet', (text, mm) => {
+    expect(mmOf(text)).toBeCloseTo(mm, 9);
+  });
+
+  it('takes a bare number in the unit in force, and says when it read a leading point as inches', () => {
+    expect(mmOf('0.003', 'in')).toBeCloseTo(0.0762, 9);
+    expect(mmOf('2', 'in')).toBeCloseTo(50.8, 9);
+    const assumed = parseLength('.0015', 'mm');
+    expect(assumed.ok && assumed.assumed).toMatch(/inches/);
+    const plain = parseLength('.0015', 'in');
+    expect(plain.ok && plain.assumed).toBeUndefined();
+  });
+
+  it.each(['', 'abc', '1.2.3', '1,234.5', '3 furlongs', '1/0', '--3', '2 7/', 'NaN', '1e3'])(
+    'refuses %j with a sentence',
+    (text) => {
+      const r = parseLength(text, 'mm');
+      expect(r.ok).toBe(false);
+      expect(!r.ok && r.message).toMatch(/[.]$/);
+    },
+  );
+
+  it('reads back what it wrote, in either unit, to its last digit', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -500, max: 500, noNaN: true }),
+        fc.constantFrom('mm' as const, 'in' as const),
+        (mm, unit) => {
+          const back = mmOf(formatLength(mm, unit));
+          expect(Math.abs(back - mm)).toBeLessThanOrEqual(
+            (unit === 'mm' ? 0.0005 : 0.00005 * MM_PER_INCH) + 1e-9,
+          );
+        },
+      ),
+    );
+  });
+
+  it('never throws and never yields a number that is not one, whatever is typed', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ maxLength: 40 }),
+        fc.constantFrom('mm' as const, 'in' as const),
+        (text, unit) => {
+          const r = parseLength(text, unit);
+          if (r.ok) expect(Number.isFinite(r.mm)).toBe(true);
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+
+  it('mixed fractions are whole plus part', () => {
+    fc.assert(
+      fc.property(fc.nat(40), fc.integer({ min: 1, max: 63 }), (whole, part) => {
+        expect(mmOf(`${whole} ${part}/64`)).toBeCloseTo((whole + part / 64) * MM_PER_INCH, 9);
+      }),
+    );
+  });
+
+  it('writes no negative zero', () => {
+    expect(lengthDigits(-0.0001, 'mm')).toBe('0.000');
+    expect(lengthDigits(0.0762, 'in')).toBe('0.0030');
+  });
+});
+
+describe('torques and angles', () => {
+  it('reads torques', () => {
+    const nm = (t: string, u: 'mm' | 'in' = 'mm') => {
+      const r = parseTorque(t, u);
+      return r.ok ? r.nm : Number.NaN;
+    };
+    expect(nm('180')).toBe(180);
+    expect(nm('180 N·m')).toBe(180);
+    // units -t '133 lbf ft' 'N m' → 180.32379
+    expect(nm('133 lbf·ft')).toBeCloseTo(180.32379, 4);
+    expect(nm('133', 'in')).toBeCloseTo(180.32379, 4);
+    // units -t '90 lbf in' 'N m' → 10.168635
+    expect(nm('90 in-lb')).toBeCloseTo(10.168635, 5);
+    expect(parseTorque('-5', 'mm').ok).toBe(false);
+    expect(parseTorque('5 stone', 'mm').ok).toBe(false);
+  });
+
+  it('reads angles of the nut and says them as parts of a turn', () => {
+    expect(parseAngle('11')).toEqual({ ok: true, deg: 11 });
+    expect(parseAngle('11°')).toEqual({ ok: true, deg: 11 });
+    expect(parseAngle('1/16 turn')).toEqual({ ok: true, deg: 22.5 });
+    expect(parseAngle('3 eighths')).toEqual({ ok: true, deg: 135 });
+    expect(parseAngle('a bit').ok).toBe(false);
+    expect([0, 45, 90, 112.5, 33].map(sayNutAngle)).toEqual([
+      'zero',
+      '1 eighth',
+      '2 eighths',
+      '5 sixteenths',
+      '33°',
+    ]);
+  });
+});
+
+describe('sentences carry quantities', () => {
+  it('says the same sentence in either unit', () => {
+    const text = `least ${len(0.0254)} of ${num(0.127)}, torque ${tor(180)}`;
+    expect(say(text, 'mm')).toBe('least 0.025 mm of 0.127, torque 180 N·m');
+    expect(say(text, 'in')).toBe('least 0.0010 in of 0.0050, torque 133 lbf·ft');
+    expect(say(len(-1.5e-7), 'mm')).toBe('0.000 mm');
+  });
+});

@@ -1,0 +1,70 @@
+import {
+  bearingSection,
+  type FitUpSheet,
+  formatLength,
+  GAP_SCALE,
+  type JobState,
+  type LengthUnit,
+  type Vec,
+} from '@fulcrant/core';
+import type { Pdf } from './sheet-pdf.ts';
+
+const HEIGHT = 190;
+
+/** The to-scale section with the job's own numbers on it, as on the screen. */
+export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: LengthUnit): void {
+  const { setup } = state;
+  const residual = sheet.results.residualMm ?? sheet.results.benchMm;
+  if (residual === null) return;
+  const travelMm = sheet.results.nutDeg === null ? 0 : (setup.pitchMm * sheet.results.nutDeg) / 360;
+  const s = bearingSection({
+    shaftMm: setup.shaftMm,
+    boreMm: setup.boreMm,
+    taper: setup.taper,
+    travelMm,
+    clearanceMm: residual,
+  });
+  const left = doc.page.margins.left;
+  const width = doc.page.width - 2 * left;
+  const scale = Math.min((width * 0.62) / (s.right - s.left), (HEIGHT - 34) / s.top);
+  const x0 = left + width / 2 - (scale * (s.left + s.right)) / 2;
+  const base = doc.y + HEIGHT - 20;
+  const X = (x: number) => x0 + x * scale;
+  const Y = (y: number) => base - y * scale;
+  const outline = (points: Vec[], fill: string) => {
+    points.forEach((p, i) => void (i === 0 ? doc.moveTo(X(p.x), Y(p.y)) : doc.lineTo(X(p.x), Y(p.y))));
+    doc.closePath().lineWidth(0.8).fillAndStroke(fill, '#1d262b');
+  };
+  outline(s.shaft, '#eeeae0');
+  outline(s.sleeve, '#d8dadb');
+  outline(s.nut, '#c6cacb');
+  outline(s.washer, '#ffffff');
+  outline(s.innerRing, '#c6cacb');
+  outline(s.outerRing, '#c6cacb');
+  for (const roller of s.rollers) outline(roller, '#ffffff');
+  doc
+    .moveTo(X(s.left) - 8, base)
+    .lineTo(X(s.right) + 8, base)
+    .dash(10, { space: 3 })
+    .lineWidth(0.6)
+    .stroke('#24557a')
+    .undash();
+  const half = setup.boreMm * 0.28;
+  const label = (text: string, x: number, y: number) =>
+    doc.font('mono').fontSize(9).fillColor('#1d262b').text(text, x, y, { lineBreak: false });
+  label(`residual ${formatLength(residual, unit)}`, X(half) + 14, Y(s.top) + 4);
+  label(`travel ${formatLength(travelMm, unit, 2)}`, X(half) + 62, Y(setup.boreMm * 0.66));
+  label(`Ø ${formatLength(sheet.results.largestMm ?? setup.shaftMm, unit)}`, X(s.left) + 6, base - 14);
+  doc
+    .font('text')
+    .fontSize(7.8)
+    .fillColor('#666')
+    .text(
+      `Section to scale, gaps ×${GAP_SCALE}. Bore ${formatLength(setup.boreMm, unit, 1)}, taper 1:${setup.taper}.`,
+      left,
+      base + 6,
+      { lineBreak: false },
+    );
+  doc.x = left;
+  doc.y = base + 18;
+}

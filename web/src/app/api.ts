@@ -1,0 +1,56 @@
+import { readCached, writeCached } from './store.ts';
+
+/** A fault the server stated, with its sentence and the faults by field. */
+export class ApiFault extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly faults: ReadonlyArray<{ path: string; message: string }> = [],
+  ) {
+    super(title);
+  }
+}
+
+/** The network or the server is away: nothing was said about the request itself. */
+export class Unreachable extends Error {}
+
+async function send(method: string, path: string, body?: unknown): Promise<Response> {
+  try {
+    return await fetch(path, {
+      method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(15_000),
+    });
+  } catch (cause) {
+    throw new Unreachable('No connection to the server.', { cause });
+  }
+}
+
+/** Call the API; a stated fault throws `ApiFault`, an absent server `Unreachable`. */
+export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  const response = await send(method, path, body);
+  if (response.status === 204) return undefined as T;
+  const answer = (await response.json().catch(() => null)) as {
+    title?: string;
+    faults?: ApiFault['faults'];
+  } | null;
+  if (response.ok && answer !== null) return answer as T;
+  if (response.status >= 502 || response.status === 503 || answer === null)
+    throw new Unreachable(answer?.title ?? 'The server does not answer.');
+  throw new ApiFault(response.status, answer.title ?? 'The request was refused.', answer.faults ?? []);
+}
+
+/** Read, and keep a copy for when the network is away; then the copy is the answer. */
+export async function readThrough<T>(path: string): Promise<T> {
+  try {
+    const fresh = await call<T>('GET', path);
+    await writeCached(path, fresh);
+    return fresh;
+  } catch (error) {
+    if (!(error instanceof Unreachable)) throw error;
+    const kept = await readCached<T>(path);
+    if (kept === undefined) throw error;
+    return kept;
+  }
+}

@@ -1,0 +1,305 @@
+import {
+  type JobState,
+  type Reading,
+  type StepDefinition,
+  type StepState,
+  sleeveBearing,
+  standing,
+} from '@fulcrant/core';
+import { format } from 'date-fns';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { Button, Dialog } from '../../ui/controls.tsx';
+import { Length } from '../../ui/Num.tsx';
+import type { JobView } from '../job.ts';
+import { useSession } from '../session.tsx';
+import { useSay } from '../settings.tsx';
+import { ReasonDialog } from './ReasonDialog.tsx';
+
+type Props = {
+  job: JobView;
+  state: JobState;
+  step: StepState;
+  definition: StepDefinition;
+  open: boolean;
+  looking: boolean;
+  onBack: () => void;
+  onFault: (f: string | null) => void;
+};
+
+type Ask = 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'note' | null;
+
+/** What can be done with the step as a whole: go on, take back a reading, hold, and the rarer acts. */
+export function Actions({ job, state, step, definition, open, looking, onBack, onFault }: Props) {
+  const say = useSay();
+  const { person } = useSession();
+  const [ask, setAsk] = useState<Ask>(null);
+  const [reading, setReading] = useState<Reading | null>(null);
+  const [listing, setListing] = useState(false);
+  const [more, setMore] = useState(false);
+  const i = sleeveBearing.steps.findIndex((s) => s.id === step.id);
+  const after = sleeveBearing.steps[i + 1];
+  const held = step.hold !== undefined && !step.hold.released;
+  const may = person?.role !== 'viewer' && !state.signed;
+  const taken = state.readings.filter(
+    (r) => r.step === step.id && !r.withdrawn && (!definition.again || r.attempt === state.attempt),
+  );
+  const blocking = step.blocking[0];
+  const onTaper = standing(state, 'driveup').length > 0;
+  const overDriven =
+    step.blocking.some((f) => f.code === 'driveup.over-driven') || (step.id === 'bench' && onTaper);
+
+  const pass = () => void job.act('step.passed', { step: step.id }).then(onFault);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key === 'F9' && open) {
+        e.preventDefault();
+        void job.act('step.passed', { step: step.id }).then(onFault);
+      }
+      if (e.key === 'F8' && taken.length > 0 && may) {
+        e.preventDefault();
+        setReading(taken.at(-1) ?? null);
+        setAsk('withdraw');
+      }
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  });
+
+  const asks: Record<
+    Exclude<Ask, null>,
+    {
+      title: string;
+      ask: string;
+      does: string;
+      run: (reason: string) => Promise<string | null>;
+      optional?: boolean;
+    }
+  > = {
+    withdraw: {
+      title: 'Withdraw a reading',
+      ask: 'Why? The reading stays on the sheet, struck out, with this reason.',
+      does: 'Withdraw it',
+      run: (reason) =>
+        reading ? job.act('reading.withdrawn', { reading: reading.id, reason }) : Promise.resolve(null),
+    },
+    hold: {
+      title: `Hold “${step.title}”`,
+      ask: 'What holds it? It goes no further until a lead hand releases it.',
+      does: 'Hold',
+      run: (reason) => job.act('step.held', { step: step.id, reason }),
+    },
+    release: {
+      title: `Release “${step.title}”`,
+      ask: 'Anything to note with the release? (May stay empty.)',
+      does: 'Release',
+      run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
+      optional: true,
+    },
+    dismount: {
+      title: 'Dismount and start anew',
+      ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
+      does: 'It is dismounted',
+      run: (reason) => job.act('bearing.dismounted', { reason }),
+    },
+    loosen: {
+      title: 'All cap bolts loosened',
+      ask: 'Why? Tightening begins again at the first pass.',
+      does: 'They are loose',
+      run: (reason) => job.act('bolts.loosened', { reason }),
+    },
+    note: {
+      title: 'Note on the sheet',
+      ask: 'What should stand on the sheet?',
+      does: 'Write it',
+      run: (text) => job.act('note.added', { text }),
+    },
+  };
+  const chosen = ask ? asks[ask] : null;
+
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      {looking ? (
+        <Button weight="solid" onClick={onBack}>
+          Back to the present step
+        </Button>
+      ) : (
+        <>
+          {held && person?.role === 'lead' && (
+            <Button weight="solid" onClick={() => setAsk('release')}>
+              Release the hold
+            </Button>
+          )}
+          {overDriven && may && !held && (
+            <Button weight="stop" onClick={() => setAsk('dismount')}>
+              Dismount, new zero
+            </Button>
+          )}
+          {open && after && step.id !== 'sign' && (
+            <Button weight="solid" disabled={blocking !== undefined} onClick={pass} title="F9" data-pass-step>
+              On to: {after.title}
+            </Button>
+          )}
+        </>
+      )}
+      {taken.length > 0 && may && (
+        <Button
+          onClick={() => {
+            setReading(taken.at(-1) ?? null);
+            setAsk('withdraw');
+          }}
+          title="F8"
+        >
+          Withdraw last
+        </Button>
+      )}
+      <Button weight="bare" onClick={() => setMore(true)}>
+        More
+      </Button>
+      <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted">
+        {open && blocking && !overDriven ? (
+          `Not yet: ${say(blocking.reason)}`
+        ) : open && definition.closes ? (
+          <span className="text-ink">
+            <strong className="font-label text-lg font-semibold">A door closes.</strong> {definition.closes}
+          </span>
+        ) : (
+          ''
+        )}
+      </p>
+      {chosen && (
+        <ReasonDialog
+          key={ask}
+          open
+          title={chosen.title}
+          ask={chosen.ask}
+          does={chosen.does}
+          optional={chosen.optional ?? false}
+          onClose={() => setAsk(null)}
+          onReason={chosen.run}
+        >
+          {ask === 'withdraw' && reading && <ReadingLine reading={reading} />}
+          {ask === 'dismount' && (
+            <p className="m-0">
+              Load off, nut back a few turns and still on; drift on the sleeve, nobody in line. The maker’s
+              instructions come first.
+            </p>
+          )}
+        </ReasonDialog>
+      )}
+      <Dialog open={more} onClose={() => setMore(false)} title="More">
+        <div className="flex flex-col items-start gap-2">
+          <Button
+            onClick={() => {
+              setMore(false);
+              setListing(true);
+            }}
+          >
+            All readings of this step
+          </Button>
+          {may && !held && step.status === 'present' && (
+            <Button
+              onClick={() => {
+                setMore(false);
+                setAsk('hold');
+              }}
+            >
+              Hold this step
+            </Button>
+          )}
+          {may && step.id === 'bolts' && state.ticks.length > 0 && (
+            <Button
+              onClick={() => {
+                setMore(false);
+                setAsk('loosen');
+              }}
+            >
+              All bolts loosened: begin again
+            </Button>
+          )}
+          {may && onTaper && (
+            <Button
+              onClick={() => {
+                setMore(false);
+                setAsk('dismount');
+              }}
+            >
+              Dismount the bearing
+            </Button>
+          )}
+          {person?.role !== 'viewer' && (
+            <Button
+              onClick={() => {
+                setMore(false);
+                setAsk('note');
+              }}
+            >
+              Note on the sheet
+            </Button>
+          )}
+          {may && (
+            <Link
+              className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
+              to={`/jobs/${state.jobId}/setup`}
+            >
+              Change bearing, bolts, maker’s values
+            </Link>
+          )}
+          <Link
+            className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
+            to={`/jobs/${state.jobId}/sheet`}
+          >
+            Fit-up sheet
+          </Link>
+        </div>
+      </Dialog>
+      <Dialog open={listing} onClose={() => setListing(false)} title={`Readings: ${step.title}`} wide>
+        {state.readings.filter((r) => r.step === step.id).length === 0 && <p>None yet.</p>}
+        <ul className="m-0 list-none p-0">
+          {state.readings
+            .filter((r) => r.step === step.id)
+            .map((r) => (
+              <li
+                key={r.id}
+                className="flex flex-wrap items-center justify-between gap-3 border-t border-faint py-1"
+              >
+                <ReadingLine reading={r} />
+                {may && !r.withdrawn && (
+                  <Button
+                    onClick={() => {
+                      setListing(false);
+                      setReading(r);
+                      setAsk('withdraw');
+                    }}
+                  >
+                    Withdraw
+                  </Button>
+                )}
+              </li>
+            ))}
+        </ul>
+      </Dialog>
+    </div>
+  );
+}
+
+/** One reading as it stands on the sheet. */
+function ReadingLine({ reading: r }: { reading: Reading }) {
+  return (
+    <p className="m-0 leading-snug">
+      <span className={r.withdrawn ? 'line-through' : ''}>
+        <span className="figures">{r.place}</span>:{' '}
+        {r.instrument.kind === 'protractor' ? `${r.value}°` : <Length mm={r.value} />}{' '}
+        <span className="text-muted">
+          typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
+          attempt {r.attempt}
+        </span>
+      </span>
+      {r.withdrawn && (
+        <span className="block text-sm text-stop">
+          withdrawn by {r.withdrawn.author.name}: {r.withdrawn.reason}
+        </span>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,195 @@
+import {
+  type BenchValues,
+  type DriveUpStepValues,
+  type JobState,
+  type StepState,
+  sleeveBearing,
+  summarise,
+} from '@fulcrant/core';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { BenchSets, DriveUpSide } from '../../features/bearings/steps.tsx';
+import { Fault } from '../../ui/controls.tsx';
+import { Mark } from '../../ui/Mark.tsx';
+import { FlatRail, StandingRail } from '../../ui/Rail.tsx';
+import { Working } from '../../ui/Working.tsx';
+import { Corner } from '../Corner.tsx';
+import { useJob } from '../job.ts';
+import { useSession } from '../session.tsx';
+import { useSay } from '../settings.tsx';
+import { Actions } from './Actions.tsx';
+import { Judgements } from './Judgements.tsx';
+import { StepBody } from './StepBody.tsx';
+import { TitleBlock } from './TitleBlock.tsx';
+import { useEntry } from './use-entry.ts';
+
+const ForecastChart = lazy(() => import('../../features/bearings/ForecastChart.tsx'));
+
+/** A job is a drawing sheet: rail, figure, judgement, title block. */
+export function JobPage() {
+  const { id = '' } = useParams();
+  const job = useJob(id);
+  if (job.state) return <JobSheet key={id} job={job} state={job.state} />;
+  return (
+    <main className="grid min-h-dvh place-items-center p-8">
+      <div className="text-center text-lg">
+        <p>
+          {job.loading
+            ? 'Fetching the sheet …'
+            : (job.fault ?? 'There is no such job on this device or the server.')}
+        </p>
+        <Link className="text-steel underline" to="/">
+          Shift board
+        </Link>
+      </div>
+    </main>
+  );
+}
+
+function railNotes(state: JobState): Record<string, string> {
+  const driven = state.steps.find((s) => s.id === 'driveup');
+  const v = driven?.report?.values as DriveUpStepValues | null | undefined;
+  const present = state.steps.find((s) => s.id === state.present);
+  return {
+    ...(driven?.status === 'present' && v && v.target.nutEighthsAim !== null
+      ? {
+          driveup: `${(v.angleDeg / 45).toFixed(v.angleDeg % 45 ? 1 : 0)} of about ${v.target.nutEighthsAim.toFixed(1)} eighths`,
+        }
+      : {}),
+    ...(present?.hold && !present.hold.released ? { [present.id]: 'held' } : {}),
+  };
+}
+
+function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobState }) {
+  const say = useSay();
+  const { person } = useSession();
+  const [looking, setLooking] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const present = state.steps.find((s) => s.id === state.present) ?? (state.steps.at(-1) as StepState);
+  const shownId =
+    looking && state.steps.some((s) => s.id === looking && s.status !== 'closed') ? looking : present.id;
+  const step = state.steps.find((s) => s.id === shownId) ?? present;
+  const definition = sleeveBearing.steps.find((s) => s.id === step.id) ?? sleeveBearing.steps[0];
+  const entry = useEntry(job, state, step.id, step.status === 'present' ? step.report : null);
+  const held = step.hold !== undefined && !step.hold.released;
+  const open = step.status === 'present' && !held && person?.role !== 'viewer' && !state.signed;
+  const supposed = open
+    ? (entry.shown.steps.find((s) => s.id === step.id)?.report ?? step.report)
+    : step.report;
+  const summary = summarise(state);
+  const bench = state.steps.find((s) => s.id === 'bench')?.report?.values as BenchValues | undefined;
+
+  // The next step comes to the middle by itself; what was being looked back at is let go.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only the present step's change counts
+  useEffect(() => {
+    setLooking(null);
+    setFault(null);
+  }, [state.present]);
+  useEffect(() => {
+    document.title = `${state.setup.machine} · ${present.title} · Fulcrant`;
+  }, [state.setup.machine, present.title]);
+
+  if (!definition || !step.report || !supposed) return null;
+  const closesAfter =
+    present.status === 'present' && sleeveBearing.steps.find((s) => s.id === present.id)?.closes
+      ? present.id
+      : null;
+  return (
+    <div className="p-2 md:p-3.5">
+      <div className="grid min-h-[calc(100dvh-1.75rem)] border border-rule lg:h-[calc(100dvh-1.75rem)] lg:min-h-[620px] lg:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
+        <header className="min-h-0 overflow-y-auto border-b border-rule px-4 py-3 lg:row-span-2 lg:border-b-0 lg:border-r">
+          <Link
+            to="/"
+            className="mb-4 flex min-h-12 items-center gap-3 font-label text-2xl font-semibold"
+            aria-label="Fulcrant, to the shift board"
+          >
+            <Mark /> Fulcrant
+          </Link>
+          <div className="max-w-[32rem] lg:hidden">
+            <FlatRail marks={summary.rail} />
+            <p className="mt-1 font-label text-lg">{present.title}</p>
+          </div>
+          <nav className="hidden lg:block" aria-label="Steps">
+            <StandingRail
+              marks={summary.rail}
+              shown={step.id}
+              notes={railNotes(state)}
+              closesAfter={closesAfter}
+              onChoose={(s) => setLooking(s === present.id ? null : s)}
+            />
+          </nav>
+        </header>
+        <main className="flex min-h-0 min-w-0 flex-col gap-2 overflow-y-auto px-4 pb-3 pt-3 md:px-6">
+          <div>
+            <p className="kicker m-0">
+              {definition.title}
+              {state.attempt > 1 && definition.again ? ` · attempt ${state.attempt}` : ''}
+              {step.status === 'done' && step.passed ? ` · passed by ${step.passed.author.name}` : ''}
+            </p>
+            <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
+              {held
+                ? 'Held'
+                : step.status === 'done' || (definition.items && !definition.kind.place)
+                  ? definition.title
+                  : say(step.report.act)}
+            </h1>
+            <p className="m-0 leading-snug text-muted">
+              {held ? `${step.hold?.reason} A lead hand releases it.` : definition.guide}
+            </p>
+            {definition.caution && open && (
+              <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 text-[0.95rem] leading-snug">
+                {definition.caution}
+              </p>
+            )}
+          </div>
+          <StepBody
+            job={job}
+            state={state}
+            step={definition}
+            report={step.report}
+            shown={supposed}
+            entry={entry}
+            open={open}
+            say={setFault}
+          />
+          {fault && <Fault>{say(fault)}</Fault>}
+        </main>
+        <aside
+          className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
+          aria-label="Judgement"
+          tabIndex={0}
+        >
+          {step.id === 'driveup' && <DriveUpSide report={step.report} shown={supposed} />}
+          {step.id === 'driveup' && bench?.benchMm && (
+            <Suspense fallback={<div className="h-44" />}>
+              <ForecastChart values={supposed.values as DriveUpStepValues} benchMm={bench.benchMm} />
+            </Suspense>
+          )}
+          {step.id === 'bench' && <BenchSets report={supposed} />}
+          <Judgements
+            job={job}
+            state={state}
+            step={step}
+            report={supposed}
+            supposed={entry.typed !== null && open}
+          />
+          <Working lines={supposed.working} open={step.id !== 'driveup'} />
+        </aside>
+        <footer className="border-t border-rule px-4 py-2 md:px-6">
+          <Actions
+            job={job}
+            state={state}
+            step={step}
+            definition={definition}
+            open={open}
+            looking={looking !== null}
+            onBack={() => setLooking(null)}
+            onFault={setFault}
+          />
+          <Corner job={state.jobId} />
+        </footer>
+        <TitleBlock state={state} number={job.number} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import type { Finding, JobState, StepReport, StepState } from '@fulcrant/core';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { Button } from '../../ui/controls.tsx';
+import { FindingLine } from '../../ui/verdicts.tsx';
+import type { JobView } from '../job.ts';
+import { useSession } from '../session.tsx';
+import { ReasonDialog } from './ReasonDialog.tsx';
+
+const ORDER = ['reject', 'too-close', 'caution', 'incomplete', 'accept'];
+
+/** What core judges of the step, gravest first, and the lead hand's way to accept what may be accepted. */
+export function Judgements({
+  job,
+  state,
+  step,
+  report,
+  supposed,
+}: {
+  job: JobView;
+  state: JobState;
+  step: StepState;
+  report: StepReport;
+  supposed: boolean;
+}) {
+  const { person } = useSession();
+  const [accepting, setAccepting] = useState<Finding | null>(null);
+  const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
+  if (findings.length === 0) return null;
+  const blocking = (f: Finding) => step.status === 'present' && ['reject', 'too-close'].includes(f.verdict);
+  return (
+    <section aria-label="Verdicts">
+      <h3 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h3>
+      <ul className="m-0 list-none p-0" aria-live="polite">
+        {findings.map((f) => {
+          const d = state.deviations.find((x) => x.step === step.id && x.finding === f.code);
+          return (
+            <FindingLine
+              key={f.code}
+              finding={f}
+              accepted={
+                d
+                  ? `Accepted by ${d.author.name}, ${format(new Date(d.at), 'd MMM HH:mm')}: ${d.reason}`
+                  : undefined
+              }
+            >
+              {!d &&
+                !supposed &&
+                blocking(f) &&
+                f.acceptable &&
+                !state.signed &&
+                (person?.role === 'lead' ? (
+                  <Button className="mt-2" onClick={() => setAccepting(f)}>
+                    Accept this, by name
+                  </Button>
+                ) : (
+                  <p className="mt-0.5 text-sm text-muted">
+                    A lead hand can accept this, by name and with a reason.
+                  </p>
+                ))}
+            </FindingLine>
+          );
+        })}
+      </ul>
+      <ReasonDialog
+        open={accepting !== null}
+        title="Accept this deviation"
+        ask="Why may it stand? Your name and this reason print on the sheet."
+        does="Accept"
+        onClose={() => setAccepting(null)}
+        onReason={(reason) =>
+          accepting
+            ? job.act('deviation.accepted', { step: step.id, finding: accepting.code, reason })
+            : Promise.resolve(null)
+        }
+      />
+    </section>
+  );
+}

@@ -1,0 +1,164 @@
+import {
+  admit,
+  type EventDataOf,
+  type EventType,
+  gather,
+  type Instrument,
+  type JobEvent,
+  type JobState,
+  judge,
+  type Person,
+  type Setup,
+  sleeveBearing,
+} from '@fulcrant/core';
+import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { v7 } from 'uuid';
+import { ApiFault, readThrough } from './api.ts';
+import { enqueue, onSent, useQueue } from './queue.ts';
+import { useSession } from './session.tsx';
+import { writeCached } from './store.ts';
+
+export type StoredJob = { job: { id: string; number: string; state: string } | null; events: JobEvent[] };
+
+const jobPath = (id: string) => `/api/jobs/${id}`;
+
+export function makeEvent<T extends EventType>(
+  person: Person,
+  jobId: string,
+  type: T,
+  data: EventDataOf<T>,
+): JobEvent {
+  return {
+    id: v7(),
+    jobId,
+    at: new Date().toISOString(),
+    author: { id: person.id, name: person.name, role: person.role },
+    type,
+    data,
+  } as JobEvent;
+}
+
+/** Fold events to a state; null while there is none. */
+export function stateFrom(events: readonly JobEvent[]): JobState | null {
+  const facts = gather(events);
+  return facts ? judge(sleeveBearing, facts) : null;
+}
+
+async function readStored(id: string): Promise<StoredJob> {
+  try {
+    return await readThrough<StoredJob>(jobPath(id));
+  } catch (error) {
+    // Opened on this device and not sent yet: the queue has all there is.
+    if (error instanceof ApiFault && error.status === 404) return { job: null, events: [] };
+    throw error;
+  }
+}
+
+/** Lay sent events into the cached copy before they leave the queue, so that no reading blinks out in between. */
+export function keepSentEvents(client: QueryClient): () => void {
+  return onSent(async (jobId, sent) => {
+    const before = client.getQueryData<StoredJob>(['job', jobId]) ?? { job: null, events: [] };
+    const known = new Set(before.events.map((e) => e.id));
+    const after = { ...before, events: [...before.events, ...sent.filter((e) => !known.has(e.id))] };
+    client.setQueryData(['job', jobId], after);
+    await writeCached(jobPath(jobId), after);
+    void client.invalidateQueries({ queryKey: ['job', jobId] });
+    void client.invalidateQueries({ queryKey: ['jobs'] });
+  });
+}
+
+export type JobView = {
+  state: JobState | null;
+  events: readonly JobEvent[];
+  number: string | null;
+  loading: boolean;
+  fault: string | null;
+  /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
+  act<T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null>;
+  /** The state if this happened now; the refusal where it may not. Nothing is kept. */
+  suppose<T extends EventType>(type: T, data: EventDataOf<T>): { state: JobState } | { refusal: string };
+};
+
+/** One job: what the server has, with what still waits on this device laid on top. */
+export function useJob(id: string): JobView {
+  const { person } = useSession();
+  const queue = useQueue();
+  const stored = useQuery({ queryKey: ['job', id], queryFn: () => readStored(id), refetchInterval: 15_000 });
+  const events = useMemo(() => {
+    const base = stored.data?.events ?? [];
+    const known = new Set(base.map((e) => e.id));
+    return [...base, ...queue.waiting.map((w) => w.event).filter((e) => e.jobId === id && !known.has(e.id))];
+  }, [stored.data, queue.waiting, id]);
+  const state = useMemo(() => stateFrom(events), [events]);
+
+  const suppose = useCallback<JobView['suppose']>(
+    (type, data) => {
+      if (!person) return { refusal: 'Sign in first.' };
+      const event = makeEvent(person, id, type, data);
+      const refusal = admit(sleeveBearing, state, event);
+      if (refusal) return { refusal };
+      const after = stateFrom([...events, event]);
+      return after ? { state: after } : { refusal: 'This job is not opened yet.' };
+    },
+    [person, id, state, events],
+  );
+  const act = useCallback<JobView['act']>(
+    async (type, data) => {
+      if (!person) return 'Sign in first.';
+      const event = makeEvent(person, id, type, data);
+      const refusal = admit(sleeveBearing, state, event);
+      if (refusal) return refusal;
+      try {
+        await enqueue(event);
+      } catch {
+        return 'This device could not keep it: its storage is full or switched off. Nothing was stored.';
+      }
+      return null;
+    },
+    [person, id, state],
+  );
+  return {
+    state,
+    events,
+    number: stored.data?.job?.number ?? null,
+    loading: stored.isPending || !queue.ready,
+    fault: stored.error && events.length === 0 ? stored.error.message : null,
+    act,
+    suppose,
+  };
+}
+
+export type StoredPosition = { id: string; site: string; machine: string; position: string; setup: Setup };
+
+export function usePositions() {
+  return useQuery({
+    queryKey: ['positions'],
+    queryFn: () => readThrough<{ positions: StoredPosition[] }>('/api/positions?limit=200'),
+    staleTime: 30_000,
+  });
+}
+
+export function useInstruments() {
+  return useQuery({
+    queryKey: ['instruments'],
+    queryFn: () => readThrough<{ instruments: Instrument[] }>('/api/instruments'),
+    staleTime: 60_000,
+  });
+}
+
+/** Open a job on this device; it goes to the server with everything that follows. */
+export function useOpenJob(): (setup: Setup, positionId: string) => Promise<string> {
+  const { person } = useSession();
+  const client = useQueryClient();
+  return useCallback(
+    async (setup, positionId) => {
+      if (!person) throw new Error('Sign in first.');
+      const jobId = v7();
+      await enqueue(makeEvent(person, jobId, 'job.opened', { positionId, setup }));
+      void client.invalidateQueries({ queryKey: ['jobs'] });
+      return jobId;
+    },
+    [person, client],
+  );
+}

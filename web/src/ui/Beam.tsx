@@ -1,0 +1,136 @@
+import type { Beam as BeamData } from '@fulcrant/core';
+import { formatTorque, lengthDigits } from '@fulcrant/core';
+import { useSettings } from '../app/settings.tsx';
+
+const W = 440;
+const GROUND = 136;
+const PIVOT = 76;
+const STOP_TOP = 112;
+const REACH = 118;
+const ARM = 176;
+
+/** Where a value stands along the beam: 0 at the target, ±1 at the stops, a little beyond them when out. */
+function place(b: BeamData): number {
+  const half = (limit: number | undefined, other: number | undefined) =>
+    Math.abs((limit ?? 2 * b.target - (other ?? 2 * b.target)) - b.target) || 1e-9;
+  const side = b.value >= b.target ? half(b.upper, b.lower) : half(b.lower, b.upper);
+  return Math.max(-1.32, Math.min(1.32, (b.value - b.target) / side));
+}
+
+/**
+ * The beam on its fulcrum: level at the target, lying on a stop at the limit, hard down beyond it. The wedge riding on it
+ * is as wide as the uncertainty. `hollow` is a value not stored yet.
+ */
+export function Beam({
+  beam,
+  hollow = false,
+  small = false,
+}: {
+  beam: BeamData;
+  hollow?: boolean;
+  small?: boolean;
+}) {
+  const { unit } = useSettings();
+  const say = (v: number) => (beam.kind === 'torque' ? formatTorque(v, unit) : lengthDigits(v, unit));
+  const at = place(beam);
+  const caught = Math.max(-1, Math.min(1, at));
+  const slope = ((STOP_TOP - PIVOT) / REACH) * caught;
+  const degrees = (Math.atan(slope) * 180) / Math.PI;
+  const half = ((beam.upper ?? beam.target) - (beam.lower ?? beam.target)) / 2 || 1;
+  const width = Math.max(5, Math.min(REACH * 1.2, (beam.expanded / half) * REACH));
+  const out = beam.verdict === 'reject';
+  const x = W / 2 + at * REACH;
+  const words = {
+    accept: 'between its stops',
+    reject: 'past its stop',
+    'too-close': 'too close to a stop to call',
+    caution: 'caution',
+    incomplete: 'short of the low stop',
+  }[beam.verdict];
+  return (
+    <figure className="m-0" data-beam={beam.verdict}>
+      <svg
+        viewBox={`0 0 ${W} ${small ? 142 : 164}`}
+        className="block w-full max-w-[30rem]"
+        role="img"
+        aria-label={`${beam.label} ${say(beam.value)}, ${words}; low stop ${beam.lower === undefined ? 'none' : say(beam.lower)}, target ${say(beam.target)}, high stop ${beam.upper === undefined ? 'none' : say(beam.upper)}`}
+      >
+        <line x1="14" x2={W - 14} y1={GROUND} y2={GROUND} stroke="var(--faint)" strokeWidth="1.5" />
+        {beam.lower !== undefined && <Stop x={W / 2 - REACH} hit={out && at < 0} />}
+        {beam.upper !== undefined && <Stop x={W / 2 + REACH} hit={out && at > 0} />}
+        <path d={`M${W / 2} ${PIVOT + 4} l24 ${GROUND - PIVOT - 4} h-48 z`} fill="var(--brass)" />
+        <g
+          className="beam-arm"
+          style={{ transform: `rotate(${degrees}deg)`, transformOrigin: `${W / 2}px ${PIVOT}px` }}
+        >
+          <rect
+            x={W / 2 - ARM}
+            y={PIVOT - 5}
+            width={2 * ARM}
+            height="9"
+            rx="4.5"
+            fill={out ? 'var(--stop)' : 'var(--ink)'}
+          />
+          <rect
+            x={x - width / 2}
+            y={PIVOT - 12}
+            width={width}
+            height="7"
+            fill="var(--steel)"
+            opacity="0.35"
+          />
+          <path
+            d={`M${x} ${PIVOT - 6} l9 -17 h-18 z`}
+            fill={hollow ? 'var(--paper)' : 'var(--steel)'}
+            stroke="var(--steel)"
+            strokeWidth="2"
+          />
+        </g>
+        <text
+          x={Math.max(46, Math.min(W - 46, x))}
+          y="26"
+          textAnchor="middle"
+          className="figures"
+          fontSize="25"
+          fontWeight="600"
+          fill="var(--steel)"
+        >
+          {say(beam.value)}
+        </text>
+        {!small && (
+          <g className="figures" fontSize="16.5" textAnchor="middle">
+            {beam.lower !== undefined && (
+              <text x={W / 2 - REACH} y={GROUND + 21} fill="var(--muted)">
+                {say(beam.lower)}
+              </text>
+            )}
+            <text x={W / 2} y={GROUND + 21} fill="var(--brass)">
+              {say(beam.target)}
+            </text>
+            {beam.upper !== undefined && (
+              <text x={W / 2 + REACH} y={GROUND + 21} fill="var(--muted)">
+                {say(beam.upper)}
+              </text>
+            )}
+          </g>
+        )}
+      </svg>
+      {!small && (
+        <figcaption className="kicker mt-0.5 max-w-[30rem] text-center">
+          {beam.label} {beam.kind === 'length' ? unit : ''} ·{' '}
+          <span className="normal-case tracking-normal">{words}</span>
+        </figcaption>
+      )}
+    </figure>
+  );
+}
+
+function Stop({ x, hit }: { x: number; hit: boolean }) {
+  const ink = hit ? 'var(--stop)' : 'var(--ink)';
+  return (
+    <g stroke={ink} strokeWidth={hit ? 6 : 4} strokeLinecap="round">
+      <line x1={x} x2={x} y1={GROUND} y2={STOP_TOP + 8} />
+      <line x1={x - 13} x2={x + 13} y1={STOP_TOP + 8} y2={STOP_TOP + 8} />
+    </g>
+  );
+}

@@ -1,0 +1,212 @@
+import type { RailMark } from '@fulcrant/core';
+
+const PIN = 'var(--stop)';
+
+function words(m: RailMark): string {
+  const pin = m.hold === 'holding' ? ', held' : m.hold === 'ahead' ? ', hold point ahead' : '';
+  return `${m.title}: ${m.status === 'present' ? 'present' : m.status}${pin}`;
+}
+
+/**
+ * The order of work laid flat for the board: done collars solid, the present one wide and open, closed ones outlined;
+ * a pin through a hold point, solid-headed where it holds now, open-headed where it is still to come.
+ */
+export function FlatRail({ marks }: { marks: RailMark[] }) {
+  const step = 400 / Math.max(1, marks.length);
+  return (
+    <svg viewBox="0 0 400 64" className="block w-full" role="img" aria-label={marks.map(words).join('; ')}>
+      <rect x="2" y="27" width="396" height="12" fill="var(--shade)" stroke="var(--faint)" />
+      <line x1="0" x2="400" y1="33" y2="33" stroke="var(--steel)" strokeDasharray="14 4 3 4" />
+      {marks.map((m, i) => {
+        const x = step * (i + 0.5);
+        const present = m.status === 'present';
+        const w = present ? 26 : 15;
+        const h = present ? 42 : 26;
+        return (
+          <g key={m.id}>
+            <rect
+              x={x - w / 2}
+              y={33 - h / 2}
+              width={w}
+              height={h}
+              fill={m.status === 'done' ? 'var(--ink)' : 'var(--paper)'}
+              stroke={present ? 'var(--brass)' : m.status === 'done' ? 'var(--ink)' : 'var(--muted)'}
+              strokeWidth={present ? 4 : 1.5}
+            />
+            {m.loop && m.status !== 'done' && (
+              <path
+                d={`M${x - w / 2} ${33 - 4}h${w}M${x - w / 2} ${33 + 4}h${w}`}
+                stroke={present ? 'var(--brass)' : 'var(--muted)'}
+                strokeWidth="1.5"
+              />
+            )}
+            {(m.hold === 'holding' || m.hold === 'ahead') && (
+              <g>
+                <line
+                  x1={x}
+                  x2={x}
+                  y1="6"
+                  y2="62"
+                  stroke={m.hold === 'holding' ? PIN : 'var(--muted)'}
+                  strokeWidth={m.hold === 'holding' ? 4 : 1.5}
+                />
+                <circle
+                  cx={x}
+                  cy="6"
+                  r="5"
+                  fill={m.hold === 'holding' ? PIN : 'var(--paper)'}
+                  stroke={m.hold === 'holding' ? PIN : 'var(--muted)'}
+                  strokeWidth="1.5"
+                />
+              </g>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+const ROW = 62;
+const AXIS = 40;
+
+/** The order of work as a shaft standing on end, with names; a collar can be chosen to look at its step. */
+export function StandingRail({
+  marks,
+  shown,
+  notes,
+  closesAfter,
+  onChoose,
+}: {
+  marks: RailMark[];
+  shown: string;
+  notes: Record<string, string>;
+  closesAfter: string | null;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <ol className="relative m-0 list-none p-0" aria-label="Order of work">
+      <svg
+        aria-hidden="true"
+        className="absolute left-0 top-0 h-full w-20"
+        preserveAspectRatio="none"
+        viewBox="0 0 80 100"
+      >
+        <rect
+          x={AXIS - 8}
+          y="0"
+          width="16"
+          height="100"
+          fill="var(--shade)"
+          stroke="var(--faint)"
+          vectorEffect="non-scaling-stroke"
+        />
+        <line
+          x1={AXIS}
+          x2={AXIS}
+          y1="0"
+          y2="100"
+          stroke="var(--steel)"
+          strokeDasharray="16 4 3 4"
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
+      {marks.map((m) => (
+        <li key={m.id} className="relative">
+          <button
+            type="button"
+            aria-current={m.id === shown ? 'step' : undefined}
+            disabled={m.status === 'closed'}
+            onClick={() => onChoose(m.id)}
+            className="flex w-full items-center gap-3 text-left"
+            style={{ minHeight: m.status === 'present' ? ROW + 22 : ROW - 4 }}
+          >
+            <Collar mark={m} />
+            <span
+              className={`min-w-0 font-label leading-tight ${m.status === 'present' ? 'text-2xl font-semibold' : 'text-lg'} ${m.status === 'closed' ? 'text-muted' : ''} ${m.id === shown && m.status !== 'present' ? 'underline decoration-2 underline-offset-4' : ''}`}
+            >
+              {m.title}
+              {notes[m.id] && (
+                <span
+                  className={`block text-base font-medium ${m.hold === 'holding' ? 'text-stop' : 'text-brass'}`}
+                >
+                  {notes[m.id]}
+                </span>
+              )}
+              {m.hold === 'ahead' && <span className="block text-base">hold point</span>}
+            </span>
+          </button>
+          {closesAfter === m.id && (
+            <div className="relative flex items-center gap-3 py-1" aria-hidden="true">
+              <svg width="80" height="14" viewBox="0 0 80 14" className="shrink-0">
+                <path d="M4 7h72M4 1v12M76 1v12" stroke="var(--ink)" strokeWidth="2.5" />
+              </svg>
+              <span className="font-label text-base font-medium">a door closes here</span>
+            </div>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Collar({ mark: m }: { mark: RailMark }) {
+  const present = m.status === 'present';
+  const done = m.status === 'done';
+  const h = present ? 66 : 28;
+  const w = present ? 60 : 38;
+  const top = (84 - h) / 2;
+  return (
+    <svg
+      width="80"
+      height={present ? 84 : 44}
+      viewBox={present ? '0 0 80 84' : '0 20 80 44'}
+      className="shrink-0"
+      aria-hidden="true"
+    >
+      <rect
+        x={AXIS - w / 2}
+        y={top}
+        width={w}
+        height={h}
+        rx="2"
+        fill={done ? 'var(--ink)' : 'var(--paper)'}
+        stroke={present ? 'var(--brass)' : done ? 'var(--ink)' : 'var(--muted)'}
+        strokeWidth={present ? 4 : 1.5}
+      />
+      {m.loop && (
+        <path
+          d={`M${AXIS - w / 2} ${42 - h / 6}h${w}M${AXIS - w / 2} ${42 + h / 6}h${w}`}
+          stroke={present ? 'var(--brass)' : done ? 'var(--paper)' : 'var(--muted)'}
+          strokeWidth="2"
+        />
+      )}
+      {done && !m.loop && (
+        <path d={`M${AXIS - 7} 42l5 5 9 -10`} fill="none" stroke="var(--paper)" strokeWidth="2.5" />
+      )}
+      {m.status === 'closed' && (
+        <line x1={AXIS - 26} x2={AXIS + 26} y1={top - 4} y2={top - 4} stroke="var(--faint)" strokeWidth="2" />
+      )}
+      {(m.hold === 'holding' || m.hold === 'ahead') && (
+        <g>
+          <line
+            x1="6"
+            x2="76"
+            y1="42"
+            y2="42"
+            stroke={m.hold === 'holding' ? PIN : 'var(--muted)'}
+            strokeWidth={m.hold === 'holding' ? 4.5 : 2}
+          />
+          <circle
+            cx="7"
+            cy="42"
+            r="6"
+            fill={m.hold === 'holding' ? PIN : 'var(--paper)'}
+            stroke={m.hold === 'holding' ? PIN : 'var(--muted)'}
+            strokeWidth="2"
+          />
+        </g>
+      )}
+    </svg>
+  );
+}

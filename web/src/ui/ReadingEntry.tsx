@@ -1,0 +1,160 @@
+import {
+  formatLength,
+  type Instrument,
+  type LengthUnit,
+  type Place,
+  parseAngle,
+  parseLength,
+} from '@fulcrant/core';
+import { Keyboard } from 'lucide-react';
+import { type FormEvent, useEffect, useId, useRef, useState } from 'react';
+import { useSay, useSettings } from '../app/settings.tsx';
+import { Button, Fault } from './controls.tsx';
+import { GaugePicker } from './GaugePicker.tsx';
+import { Keypad } from './Keypad.tsx';
+
+export type Understood = { value: number; said: string; note?: string | undefined };
+
+/** What was typed, understood for a place: mm or degrees, said back in both units; or why not. */
+export function understand(text: string, place: Place, unit: LengthUnit): Understood | { message: string } {
+  if (place.kind === 'angle') {
+    const angle = parseAngle(text);
+    return angle.ok
+      ? { value: angle.deg, said: `${Number(angle.deg.toFixed(2))}° · ${(angle.deg / 360).toFixed(3)} turn` }
+      : { message: angle.message };
+  }
+  const length = parseLength(text, unit);
+  if (!length.ok) return { message: length.message };
+  return {
+    value: length.mm,
+    said: `${formatLength(length.mm, 'mm')} · ${formatLength(length.mm, 'in')}`,
+    note: length.assumed,
+  };
+}
+
+type Props = {
+  /** Keeps half-typed text apart from other jobs' across reloads. */
+  draftKey: string;
+  place: Place;
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  onGauge: (id: string) => void;
+  storeLabel: string;
+  /** Called as the text changes, with the value understood or null. */
+  onPreview: (value: number | null) => void;
+  /** Refusal if this value were stored, known before it is. */
+  refusal: string | null;
+  onStore: (value: number, raw: string) => Promise<string | null>;
+};
+
+/**
+ * One field at a time, big. It says back what it understood in both units before anything is stored; Enter stores and
+ * goes on; a gauge that types its digits and Enter works unchanged. Half-typed text survives a reload.
+ */
+export function ReadingEntry({
+  draftKey,
+  place,
+  gauges,
+  gauge,
+  onGauge,
+  storeLabel,
+  onPreview,
+  refusal,
+  onStore,
+}: Props) {
+  const { unit } = useSettings();
+  const say = useSay();
+  const key = `fulcrant.draft.${draftKey}.${place.key}`;
+  const [text, setText] = useState(() => localStorage.getItem(key) ?? '');
+  const [fault, setFault] = useState<string | null>(null);
+  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
+  const input = useRef<HTMLInputElement>(null);
+  const id = useId();
+  const understood = text.trim() === '' ? null : understand(text, place, unit);
+  const value = understood && 'value' in understood ? understood.value : null;
+
+  // The draft belongs to its place: another place has its own.
+  useEffect(() => {
+    setText(localStorage.getItem(key) ?? '');
+    setFault(null);
+    input.current?.focus({ preventScroll: true });
+  }, [key]);
+  useEffect(() => onPreview(value), [value, onPreview]);
+
+  const type = (next: string) => {
+    setText(next);
+    setFault(null);
+    if (next === '') localStorage.removeItem(key);
+    else localStorage.setItem(key, next);
+  };
+
+  const store = async (event?: FormEvent) => {
+    event?.preventDefault();
+    if (text.trim() === '') return setFault(`Nothing is typed for ${place.label.toLowerCase()}.`);
+    if (!understood || !('value' in understood)) return setFault(understood?.message ?? null);
+    if (!gauge) return setFault('Say which gauge is in hand.');
+    const refused = refusal ?? (await onStore(understood.value, text.trim()));
+    if (refused) return setFault(refused);
+    type('');
+    input.current?.focus({ preventScroll: true });
+  };
+
+  const shown = fault ?? (value !== null ? refusal : null);
+  return (
+    <form onSubmit={(e) => void store(e)} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
+      <div className="flex items-center justify-between gap-3">
+        <label htmlFor={id} className="kicker !text-brass">
+          {place.label}
+        </label>
+        <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
+      </div>
+      <div className="flex items-stretch gap-2">
+        <input
+          ref={input}
+          id={id}
+          value={text}
+          onChange={(e) => type(e.target.value)}
+          inputMode={pad ? 'none' : 'decimal'}
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={40}
+          placeholder={place.kind === 'angle' ? '0°' : unit === 'mm' ? '0.000' : '.0000'}
+          aria-describedby={`${id}-read`}
+          aria-invalid={shown !== null}
+          className="figures min-h-14 w-full min-w-0 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
+        />
+        <Button type="submit" weight="solid" className="shrink-0">
+          {storeLabel}
+        </Button>
+        <button
+          type="button"
+          aria-pressed={pad}
+          aria-label="Keypad on the screen"
+          title="Keypad on the screen"
+          onClick={() => setPad(!pad)}
+          className="grid w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
+        >
+          <Keyboard aria-hidden="true" />
+        </button>
+      </div>
+      <div id={`${id}-read`} className="min-h-[3.2rem] leading-snug" aria-live="polite">
+        {understood && 'value' in understood && (
+          <p className="text-[0.95rem]">
+            read as <span className="figures font-medium">{understood.said}</span>
+            {understood.note && <span className="text-muted"> ({understood.note})</span>}
+          </p>
+        )}
+        {understood && 'message' in understood && !fault && (
+          <p className="text-muted">{understood.message}</p>
+        )}
+        {shown && <Fault>{say(shown)}</Fault>}
+      </div>
+      {pad && (
+        <Keypad
+          onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
+          angle={place.kind === 'angle'}
+        />
+      )}
+    </form>
+  );
+}
