@@ -21,7 +21,8 @@ function main(args: string[]): number {
   }
   const answer = runCalculator(id, input);
   if (!answer.ok) return fail(...answer.faults.map((f) => f.message));
-  process.stdout.write(`${JSON.stringify(answer.result, null, 2)}\n`);
+  const { values, findings, working } = answer.result;
+  process.stdout.write(`${JSON.stringify({ values, findings, working }, null, 2)}\n`);
   return 0;
 }
 

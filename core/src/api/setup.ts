@@ -92,7 +92,7 @@ export const setupSchema = object({
   .test(
     'rectangle',
     'A rectangle has an even number of cap bolts.',
-    (s) => !s || s.boltLayout !== 'rectangle' || s.boltCount % 2 === 0,
+    (s) => s?.boltLayout !== 'rectangle' || s.boltCount % 2 === 0,
   )
   .test(
     'maker-order',

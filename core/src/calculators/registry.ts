@@ -202,6 +202,14 @@ export const CALCULATORS: readonly Calculator[] = [
   ),
 ];
 
+/** Say in the JSON Schema what the checks do anyway: fields not named are refused. */
+function closed(schema: unknown): unknown {
+  if (Array.isArray(schema)) return schema.map(closed);
+  if (schema === null || typeof schema !== 'object') return schema;
+  const inner = Object.fromEntries(Object.entries(schema).map(([k, v]) => [k, closed(v)]));
+  return inner.type === 'object' && inner.properties ? { ...inner, additionalProperties: false } : inner;
+}
+
 export type CalculatorListing = { id: string; title: string; input: unknown };
 
 /** Id, title and JSON Schema of every calculator's input. */
@@ -209,7 +217,10 @@ export function listCalculators(): CalculatorListing[] {
   return CALCULATORS.map(({ id, title, schema }) => ({
     id,
     title,
-    input: { $schema: 'http://json-schema.org/draft-07/schema#', ...convertSchema(schema) },
+    input: {
+      $schema: 'http://json-schema.org/draft-07/schema#',
+      ...(closed(convertSchema(schema)) as object),
+    },
   }));
 }
 

@@ -1,7 +1,7 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
 
 /** 1 lbf·ft in N·m: 0.45359237 kg × 9.80665 m/s² × 0.3048 m (exact definitions). */
-export const NM_PER_LBF_FT = 1.3558179483314004;
+export const NM_PER_LBF_FT = 0.45359237 * 9.80665 * 0.3048;
 
 const UNIT_NM: Record<string, number> = {
   nm: 1,

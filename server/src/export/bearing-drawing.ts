@@ -29,10 +29,10 @@ export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: 
   const scale = Math.min((width * 0.62) / (s.right - s.left), (HEIGHT - 34) / s.top);
   const x0 = left + width / 2 - (scale * (s.left + s.right)) / 2;
   const base = doc.y + HEIGHT - 20;
-  const X = (x: number) => x0 + x * scale;
-  const Y = (y: number) => base - y * scale;
+  const px = (x: number) => x0 + x * scale;
+  const py = (y: number) => base - y * scale;
   const outline = (points: Vec[], fill: string) => {
-    points.forEach((p, i) => void (i === 0 ? doc.moveTo(X(p.x), Y(p.y)) : doc.lineTo(X(p.x), Y(p.y))));
+    points.forEach((p, i) => void (i === 0 ? doc.moveTo(px(p.x), py(p.y)) : doc.lineTo(px(p.x), py(p.y))));
     doc.closePath().lineWidth(0.8).fillAndStroke(fill, '#1d262b');
   };
   outline(s.shaft, '#eeeae0');
@@ -43,8 +43,8 @@ export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: 
   outline(s.outerRing, '#c6cacb');
   for (const roller of s.rollers) outline(roller, '#ffffff');
   doc
-    .moveTo(X(s.left) - 8, base)
-    .lineTo(X(s.right) + 8, base)
+    .moveTo(px(s.left) - 8, base)
+    .lineTo(px(s.right) + 8, base)
     .dash(10, { space: 3 })
     .lineWidth(0.6)
     .stroke('#24557a')
@@ -52,9 +52,9 @@ export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: 
   const half = setup.boreMm * 0.28;
   const label = (text: string, x: number, y: number) =>
     doc.font('mono').fontSize(9).fillColor('#1d262b').text(text, x, y, { lineBreak: false });
-  label(`residual ${formatLength(residual, unit)}`, X(half) + 14, Y(s.top) + 4);
-  label(`travel ${formatLength(travelMm, unit, 2)}`, X(half) + 62, Y(setup.boreMm * 0.66));
-  label(`Ø ${formatLength(sheet.results.largestMm ?? setup.shaftMm, unit)}`, X(s.left) + 6, base - 14);
+  label(`residual ${formatLength(residual, unit)}`, px(half) + 14, py(s.top) + 4);
+  label(`travel ${formatLength(travelMm, unit, 2)}`, px(half) + 62, py(setup.boreMm * 0.66));
+  label(`Ø ${formatLength(sheet.results.largestMm ?? setup.shaftMm, unit)}`, px(s.left) + 6, base - 14);
   doc
     .font('text')
     .fontSize(7.8)

@@ -24,7 +24,8 @@ export const calculators: Route[] = [
           answer.known ? 'The input has faults.' : (answer.faults[0]?.message ?? ''),
           answer.faults,
         );
-      ctx.body = answer.result;
+      const { values, findings, working } = answer.result;
+      ctx.body = { values, findings, working };
     },
   },
 ];

@@ -83,12 +83,7 @@ export function Corner({ job }: { job?: string }) {
           {aside.length} refused by the server
         </button>
       )}
-      <button
-        type="button"
-        className={small}
-        onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}
-        aria-label={`Units: ${unit}. Change to ${unit === 'mm' ? 'inches' : 'millimetres'}`}
-      >
+      <button type="button" className={small} onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}>
         {unit === 'mm' ? 'mm, show in' : 'in, show mm'}
       </button>
       <button type="button" className={small} onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}>

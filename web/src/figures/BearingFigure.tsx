@@ -55,10 +55,10 @@ export function BearingFigure({
   const scale = Math.min((W - 60) / (s.right - s.left), (H - 62) / (s.top - floor));
   const cx = W / 2 - (scale * (s.left + s.right)) / 2 + 4;
   const base = H - 30 + floor * scale;
-  const X = (x: number) => cx + x * scale;
-  const Y = (y: number) => base - y * scale;
+  const px = (x: number) => cx + x * scale;
+  const py = (y: number) => base - y * scale;
   const path = (points: Vec[]) =>
-    `${points.map((p, i) => `${i ? 'L' : 'M'}${X(p.x).toFixed(1)} ${Y(p.y).toFixed(1)}`).join('')}Z`;
+    `${points.map((p, i) => `${i ? 'L' : 'M'}${px(p.x).toFixed(1)} ${py(p.y).toFixed(1)}`).join('')}Z`;
   const steel = `url(#${id}a)`;
   const steel2 = `url(#${id}b)`;
   const half = setup.boreMm * 0.28;
@@ -96,9 +96,12 @@ export function BearingFigure({
           fill="var(--shade)"
           stroke="none"
         />
-        <path d={`M${X(s.left)} ${Y(floor)}V${Y(setup.shaftMm / 2)}H${X(s.right)}V${Y(floor)}`} fill="none" />
         <path
-          d={broken(X(s.left), X(s.right), Y(floor))}
+          d={`M${px(s.left)} ${py(floor)}V${py(setup.shaftMm / 2)}H${px(s.right)}V${py(floor)}`}
+          fill="none"
+        />
+        <path
+          d={broken(px(s.left), px(s.right), py(floor))}
           fill="none"
           stroke="var(--muted)"
           strokeWidth="1.2"
@@ -118,14 +121,14 @@ export function BearingFigure({
         const on = activeRow === g.row;
         const value = values[g.row];
         const left = g.row === 'A';
-        const y = (Y(g.from.y) + Y(g.to.y)) / 2;
-        const tip = X(g.from.x) + (left ? 9 : -9);
-        const far = left ? X(-half) - 150 : X(half) + 150;
-        const edge = left ? X(-half) - 22 : X(half) + 22;
+        const y = (py(g.from.y) + py(g.to.y)) / 2;
+        const tip = px(g.from.x) + (left ? 9 : -9);
+        const far = left ? px(-half) - 150 : px(half) + 150;
+        const edge = left ? px(-half) - 22 : px(half) + 22;
         return (
           <g key={g.row}>
             <path
-              d={`M${X(g.from.x) - 10} ${Y(g.from.y)}h20M${X(g.to.x) - 10} ${Y(g.to.y)}h20`}
+              d={`M${px(g.from.x) - 10} ${py(g.from.y)}h20M${px(g.to.x) - 10} ${py(g.to.y)}h20`}
               stroke={on ? 'var(--brass)' : 'var(--muted)'}
             />
             {on && (
@@ -148,18 +151,18 @@ export function BearingFigure({
       {travelMm !== null && travelDimension && (
         <g stroke="var(--steel)" fill="var(--steel)">
           <path
-            d={`M${X(half)} ${Y(s.top) - 2}v-22M${X(half - travelMm)} ${Y(s.top) - 2}v-22M${X(half) + 30} ${Y(s.top) - 14}H${X(half - travelMm)}`}
+            d={`M${px(half)} ${py(s.top) - 2}v-22M${px(half - travelMm)} ${py(s.top) - 2}v-22M${px(half) + 30} ${py(s.top) - 14}H${px(half - travelMm)}`}
             fill="none"
           />
-          <path d={`M${X(half - travelMm)} ${Y(s.top) - 14}l9 -4v8z`} stroke="none" />
-          <text x={X(half) + 36} y={Y(s.top) - 8} fontSize="17" stroke="none" className="figures">
+          <path d={`M${px(half - travelMm)} ${py(s.top) - 14}l9 -4v8z`} stroke="none" />
+          <text x={px(half) + 36} y={py(s.top) - 8} fontSize="17" stroke="none" className="figures">
             travel {formatLength(travelMm, unit, 2)}
           </text>
         </g>
       )}
       <text
-        x={X(s.right) - 10}
-        y={Y(floor) - 10}
+        x={px(s.right) - 10}
+        y={py(floor) - 10}
         textAnchor="end"
         className="figures"
         fontSize="17"

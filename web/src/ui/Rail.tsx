@@ -138,7 +138,7 @@ export function StandingRail({
           </button>
           {closesAfter === m.id && (
             <div className="relative flex items-center gap-3 py-1" aria-hidden="true">
-              <svg width="80" height="14" viewBox="0 0 80 14" className="shrink-0">
+              <svg width="80" height="14" viewBox="0 0 80 14" className="shrink-0" aria-hidden="true">
                 <path d="M4 7h72M4 1v12M76 1v12" stroke="var(--ink)" strokeWidth="2.5" />
               </svg>
               <span className="font-label text-base font-medium">a door closes here</span>

@@ -7,7 +7,7 @@ import {
   parseLength,
 } from '@fulcrant/core';
 import { Keyboard } from 'lucide-react';
-import { type FormEvent, useEffect, useId, useRef, useState } from 'react';
+import { type FormEvent, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { useSay, useSettings } from '../app/settings.tsx';
 import { Button, Fault } from './controls.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
@@ -72,11 +72,20 @@ export function ReadingEntry({
   const id = useId();
   const understood = text.trim() === '' ? null : understand(text, place, unit);
   const value = understood && 'value' in understood ? understood.value : null;
+  // What a reading that waits its turn must see when it comes: the place and gauge of that moment, not of its keystroke.
+  const now = useRef({ key, place, gauge, onStore, text });
+  now.current = { key, place, gauge, onStore, text };
+  const before = useRef(key);
+  const turn = useRef<Promise<void>>(Promise.resolve());
 
-  // The draft belongs to its place: another place has its own.
-  useEffect(() => {
-    setText(localStorage.getItem(key) ?? '');
-    setFault(null);
+  // A new place shows its own half-typed text; what a quick gauge has typed meanwhile goes along to it instead.
+  useLayoutEffect(() => {
+    if (before.current !== key) {
+      before.current = key;
+      if (now.current.text === '') setText(localStorage.getItem(key) ?? '');
+      else localStorage.setItem(key, now.current.text);
+      setFault(null);
+    }
     input.current?.focus({ preventScroll: true });
   }, [key]);
   useEffect(() => onPreview(value), [value, onPreview]);
@@ -88,20 +97,38 @@ export function ReadingEntry({
     else localStorage.setItem(key, next);
   };
 
-  const store = async (event?: FormEvent) => {
-    event?.preventDefault();
-    if (text.trim() === '') return setFault(`Nothing is typed for ${place.label.toLowerCase()}.`);
-    if (!understood || !('value' in understood)) return setFault(understood?.message ?? null);
-    if (!gauge) return setFault('Say which gauge is in hand.');
-    const refused = refusal ?? (await onStore(understood.value, text.trim()));
-    if (refused) return setFault(refused);
-    type('');
-    input.current?.focus({ preventScroll: true });
+  const storeInTurn = async (raw: string) => {
+    const at = now.current;
+    const meant = understand(raw, at.place, unit);
+    const refused = !('value' in meant)
+      ? meant.message
+      : at.gauge
+        ? await at.onStore(meant.value, raw)
+        : 'Say which gauge is in hand.';
+    if (refused === null) {
+      if (localStorage.getItem(at.key) === raw) localStorage.removeItem(at.key);
+      // Let the sheet move on to the next place before the next reading looks where it is.
+      await new Promise((done) => setTimeout(done));
+      return;
+    }
+    // Refused: what was typed comes back to be mended, unless more has been typed since.
+    if (now.current.text === '') setText(raw);
+    setFault(refused);
+  };
+
+  const store = (event: FormEvent) => {
+    event.preventDefault();
+    const raw = text.trim();
+    if (raw === '') return setFault(`Nothing is typed for ${place.label.toLowerCase()}.`);
+    // The field is free at once for the next digits; the draft on the device stays until the reading is kept.
+    setText('');
+    setFault(null);
+    turn.current = turn.current.then(() => storeInTurn(raw));
   };
 
   const shown = fault ?? (value !== null ? refusal : null);
   return (
-    <form onSubmit={(e) => void store(e)} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
+    <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
       <div className="flex items-center justify-between gap-3">
         <label htmlFor={id} className="kicker !text-brass">
           {place.label}

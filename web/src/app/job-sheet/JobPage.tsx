@@ -157,6 +157,7 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
         <aside
           className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
           aria-label="Judgement"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >
           {step.id === 'driveup' && <DriveUpSide report={step.report} shown={supposed} />}

@@ -30,7 +30,7 @@ export function Judgements({
   const blocking = (f: Finding) => step.status === 'present' && ['reject', 'too-close'].includes(f.verdict);
   return (
     <section aria-label="Verdicts">
-      <h3 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h3>
+      <h2 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h2>
       <ul className="m-0 list-none p-0" aria-live="polite">
         {findings.map((f) => {
           const d = state.deviations.find((x) => x.step === step.id && x.finding === f.code);

@@ -212,7 +212,7 @@ export function DriveUpSide({ report, shown }: { report: StepReport; shown: Step
   return (
     <div className="flex flex-col gap-3">
       <div>
-        <h3 className="kicker m-0">So far</h3>
+        <h2 className="kicker m-0">So far</h2>
         <p className="m-0 text-5xl font-semibold leading-tight" data-so-far={v.reductionMm ?? ''}>
           {v.reductionMm === null ? '–' : <Length mm={v.reductionMm} unit={false} />}
         </p>
@@ -225,7 +225,7 @@ export function DriveUpSide({ report, shown }: { report: StepReport; shown: Step
       </div>
       {v.eighthsToAim !== null && v.place !== 'over-driven' && (
         <div>
-          <h3 className="kicker m-0">Still to turn</h3>
+          <h2 className="kicker m-0">Still to turn</h2>
           <p className="m-0 text-3xl font-semibold leading-tight">
             <span className="figures">{v.eighthsToAim.toFixed(1)}</span> eighths{' '}
             <span className="text-xl font-medium text-muted">

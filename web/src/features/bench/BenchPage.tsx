@@ -166,7 +166,6 @@ export function BenchPage() {
           (f) => f.path === key || f.path.startsWith(`${key}.`) || f.path.startsWith(`${key}[`),
         );
   const loose = answer.ok ? [] : answer.faults.filter((f) => !fields.some(([k]) => faultOf(k) === f));
-  const look = 'w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="grid border border-rule lg:grid-cols-[300px_1fr]">
@@ -193,41 +192,15 @@ export function BenchPage() {
         <div className="grid gap-6 px-6 py-4 md:grid-cols-2">
           <div className="flex flex-col gap-3">
             {fields.map(([key, p]) => (
-              <label key={key} className="flex flex-col">
-                <span className="text-sm text-muted">
-                  {LABELS[key] ?? key}
-                  {schema.required?.includes(key) ? '' : ' (may stay empty)'}
-                </span>
-                {p.enum ? (
-                  <select
-                    className={`${look} min-h-12`}
-                    value={values[key] ?? ''}
-                    onChange={(e) => setTyped({ ...typed, [id]: { ...values, [key]: e.target.value } })}
-                  >
-                    <option value="">–</option>
-                    {p.enum.map((o) => (
-                      <option key={o} value={o}>
-                        {o}
-                      </option>
-                    ))}
-                  </select>
-                ) : p.type === 'array' && !['stationsMm', 'anglesDeg'].includes(key) ? (
-                  <textarea
-                    rows={4}
-                    className={`${look} figures`}
-                    value={values[key] ?? ''}
-                    onChange={(e) => setTyped({ ...typed, [id]: { ...values, [key]: e.target.value } })}
-                  />
-                ) : (
-                  <input
-                    className={`${look} figures min-h-12`}
-                    autoComplete="off"
-                    value={values[key] ?? ''}
-                    onChange={(e) => setTyped({ ...typed, [id]: { ...values, [key]: e.target.value } })}
-                  />
-                )}
-                {faultOf(key) && <Fault>{faultOf(key)?.message.replace(key, LABELS[key] ?? key)}</Fault>}
-              </label>
+              <BenchField
+                key={key}
+                name={key}
+                property={p}
+                optional={!schema.required?.includes(key)}
+                value={values[key] ?? ''}
+                fault={faultOf(key)?.message}
+                onValue={(v) => setTyped({ ...typed, [id]: { ...values, [key]: v } })}
+              />
             ))}
           </div>
           <div className="flex flex-col gap-4" aria-live="polite">
@@ -239,7 +212,9 @@ export function BenchPage() {
           </div>
         </div>
       </main>
-      <Corner />
+      <footer>
+        <Corner />
+      </footer>
     </div>
   );
 }
@@ -257,5 +232,62 @@ function Answer({ result }: { result: CalculatorResult<unknown> }) {
       </ul>
       <Working lines={result.working} />
     </>
+  );
+}
+
+type FieldProps = {
+  name: string;
+  property: Property;
+  optional: boolean;
+  value: string;
+  fault: string | undefined;
+  onValue: (v: string) => void;
+};
+
+/** One input of a calculator, by the shape its schema gives: a choice, lines of numbers, or one number. */
+function BenchField({ name, property, optional, value, fault, onValue }: FieldProps) {
+  const look = 'w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
+  const id = `bench-${name}`;
+  const label = LABELS[name] ?? name;
+  const manyLines = property.type === 'array' && !['stationsMm', 'anglesDeg'].includes(name);
+  return (
+    <div className="flex flex-col">
+      <label htmlFor={id} className="text-sm text-muted">
+        {label}
+        {optional ? ' (may stay empty)' : ''}
+      </label>
+      {property.enum ? (
+        <select
+          id={id}
+          className={`${look} min-h-12`}
+          value={value}
+          onChange={(e) => onValue(e.target.value)}
+        >
+          <option value="">–</option>
+          {property.enum.map((o) => (
+            <option key={o} value={o}>
+              {o}
+            </option>
+          ))}
+        </select>
+      ) : manyLines ? (
+        <textarea
+          id={id}
+          rows={4}
+          className={`${look} figures`}
+          value={value}
+          onChange={(e) => onValue(e.target.value)}
+        />
+      ) : (
+        <input
+          id={id}
+          className={`${look} figures min-h-12`}
+          autoComplete="off"
+          value={value}
+          onChange={(e) => onValue(e.target.value)}
+        />
+      )}
+      {fault && <Fault>{fault.replace(name, label)}</Fault>}
+    </div>
   );
 }

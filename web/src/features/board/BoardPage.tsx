@@ -133,22 +133,24 @@ export function BoardPage() {
             <Corner />
           </div>
         </footer>
-        <dl className="m-0 grid grid-cols-2 border-t border-rule max-lg:order-4" aria-label="Title block">
-          <div className="col-span-2 border-b border-faint px-3 py-1.5">
-            <dt className="kicker">Site</dt>
-            <dd className="m-0 font-label text-xl font-semibold leading-tight">
-              Holmbeck, between campaigns
-            </dd>
-          </div>
-          <div className="border-r border-faint px-3 py-1.5">
-            <dt className="kicker">Date</dt>
-            <dd className="m-0">{format(new Date(), 'EEE d MMM')}</dd>
-          </div>
-          <div className="px-3 py-1.5">
-            <dt className="kicker">At the board</dt>
-            <dd className="m-0">{person?.name ?? 'nobody'}</dd>
-          </div>
-        </dl>
+        <section aria-label="Title block" className="border-t border-rule max-lg:order-4">
+          <dl className="m-0 grid grid-cols-2">
+            <div className="col-span-2 border-b border-faint px-3 py-1.5">
+              <dt className="kicker">Site</dt>
+              <dd className="m-0 font-label text-xl font-semibold leading-tight">
+                Holmbeck, between campaigns
+              </dd>
+            </div>
+            <div className="border-r border-faint px-3 py-1.5">
+              <dt className="kicker">Date</dt>
+              <dd className="m-0">{format(new Date(), 'EEE d MMM')}</dd>
+            </div>
+            <div className="px-3 py-1.5">
+              <dt className="kicker">At the board</dt>
+              <dd className="m-0">{person?.name ?? 'nobody'}</dd>
+            </div>
+          </dl>
+        </section>
       </div>
     </div>
   );

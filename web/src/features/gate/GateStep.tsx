@@ -17,7 +17,7 @@ export function GateStep({ state, step, open, onAnswer }: Props) {
     <div className="flex flex-col gap-4">
       {groups.map((group) => (
         <Fragment key={group}>
-          <h3 className="kicker m-0 -mb-3">{group}</h3>
+          <h2 className="kicker m-0 -mb-3">{group}</h2>
           <ul className="m-0 list-none border-t border-rule p-0">
             {step.items
               ?.filter((i) => i.group === group)

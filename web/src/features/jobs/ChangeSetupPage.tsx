@@ -53,7 +53,9 @@ export function ChangeSetupPage() {
         />
         {fault && <Fault>{fault}</Fault>}
       </main>
-      <Corner job={id} />
+      <footer>
+        <Corner job={id} />
+      </footer>
     </div>
   );
 }

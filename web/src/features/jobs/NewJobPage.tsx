@@ -59,7 +59,9 @@ export function NewJobPage() {
           {fault && <Fault>{fault}</Fault>}
         </div>
       </main>
-      <Corner />
+      <footer>
+        <Corner />
+      </footer>
     </div>
   );
 }

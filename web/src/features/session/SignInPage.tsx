@@ -64,7 +64,6 @@ export function SignInPage() {
               value={name}
               onChange={(e) => setName(e.target.value)}
               autoComplete="username"
-              autoFocus
               maxLength={60}
               className={field}
             />

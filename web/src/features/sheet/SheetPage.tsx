@@ -47,7 +47,7 @@ export function SheetPage() {
   const bench = sheet.results.benchMm;
   return (
     <div className="mx-auto max-w-5xl p-2 md:p-3.5">
-      <div className="no-print mb-3 flex flex-wrap items-center gap-3">
+      <nav aria-label="This sheet" className="no-print mb-3 flex flex-wrap items-center gap-3">
         <Link className={link} to={`/jobs/${id}`}>
           Back to the job
         </Link>
@@ -81,7 +81,7 @@ export function SheetPage() {
         <button type="button" className={link} onClick={() => print()}>
           <Printer aria-hidden="true" size={20} /> Print
         </button>
-      </div>
+      </nav>
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 px-4 py-3">
           <h1 className="m-0 text-3xl">Fit-up sheet</h1>
@@ -247,7 +247,9 @@ export function SheetPage() {
           ))}
         </dl>
       </main>
-      <Corner job={id} />
+      <footer>
+        <Corner job={id} />
+      </footer>
     </div>
   );
 }

@@ -1,0 +1,108 @@
+import { describe, expect, it } from 'vitest';
+import { CALCULATORS, listCalculators, runCalculator } from './registry.ts';
+
+const EXAMPLES: Record<string, unknown> = {
+  'tolerance.iso286': { nominalMm: 90, designation: 'h9' },
+  'shaft.diameter-survey': {
+    nominalMm: 90,
+    system: 'metric',
+    stationsMm: [0, 30],
+    anglesDeg: [0, 60, 120],
+    diametersMm: [
+      [89.97, 89.97, 89.97],
+      [89.97, null, 89.97],
+    ],
+    resolutionMm: 0.001,
+  },
+  'bearing.clearance-class': {
+    boreMm: 100,
+    clearanceClass: 'CN',
+    sets: [{ rowAMm: 0.1, rowBMm: 0.1 }],
+    bladeStepMm: 0.01,
+  },
+  'bearing.drive-up-target': { boreMm: 100, taper: 12, clearanceClass: 'CN', benchMm: 0.1, pitchMm: 2 },
+  'bearing.drive-up-forecast': {
+    boreMm: 100,
+    taper: 12,
+    clearanceClass: 'CN',
+    benchMm: 0.1,
+    pitchMm: 2,
+    bladeStepMm: 0.01,
+    readings: [{ angleDeg: 0, rowAMm: 0.1, rowBMm: 0.1 }],
+  },
+  'bearing.lock-alignment': {
+    boreMm: 100,
+    taper: 12,
+    pitchMm: 2,
+    nut: { count: 4 },
+    washer: { anglesDeg: [0, 20, 50] },
+    forwardDeg: 3,
+  },
+  'bolting.torque': { size: 'M10', grade: '8.8', friction: 'oiled', mu: 0.12 },
+  'bolting.pattern': { count: 6, layout: 'rectangle', torqueNm: 100 },
+};
+
+describe('the registry', () => {
+  it('has an example here for every calculator, and each runs', () => {
+    expect(CALCULATORS.map((c) => c.id).sort()).toEqual(Object.keys(EXAMPLES).sort());
+    for (const [id, input] of Object.entries(EXAMPLES)) {
+      const answer = runCalculator(id, input);
+      if (!answer.ok) throw new Error(`${id}: ${answer.faults.map((f) => f.message).join()}`);
+      expect(answer.result.working.length, id).toBeGreaterThan(0);
+      expect(JSON.stringify(answer.result)).not.toMatch(/[⟦⟧]/);
+    }
+  });
+
+  it('lists a JSON Schema for every input, naming its fields and refusing others', () => {
+    for (const { id, title, input } of listCalculators()) {
+      const schema = input as {
+        type: string;
+        properties: object;
+        required: string[];
+        additionalProperties: boolean;
+      };
+      expect(title.length).toBeGreaterThan(8);
+      expect(schema.type).toBe('object');
+      expect(Object.keys(schema.properties), id).toEqual(
+        expect.arrayContaining(Object.keys(EXAMPLES[id] as object)),
+      );
+      expect(schema.required.length).toBeGreaterThan(0);
+      expect(schema.additionalProperties).toBe(false);
+    }
+  });
+
+  it('says one sentence per fault', () => {
+    const answer = runCalculator('bearing.drive-up-target', {
+      boreMm: 'big',
+      taper: 10,
+      clearanceClass: 'CN',
+      pitchMm: 2,
+      colour: 'red',
+    });
+    expect(answer.ok).toBe(false);
+    if (answer.ok) return;
+    const text = answer.faults.map((f) => f.message);
+    expect(text).toHaveLength(4);
+    expect(text.join(' ')).toMatch(/boreMm must be a number/);
+    expect(text.join(' ')).toMatch(/taper must be one of: 12, 30/);
+    expect(text.join(' ')).toMatch(/benchMm is missing/);
+    expect(text.join(' ')).toMatch(/colour/);
+    for (const t of text) expect(t).toMatch(/\.$/);
+  });
+
+  it('what lies outside a table is the asker’s fault, said plainly', () => {
+    const answer = runCalculator('tolerance.iso286', { nominalMm: 90, designation: 'z9' });
+    expect(!answer.ok && answer.faults[0]?.message).toMatch(/not tabled/);
+    const unknown = runCalculator('seal.tea', {});
+    expect(!unknown.ok && unknown.known).toBe(false);
+    expect(runCalculator('tolerance.iso286', null).ok).toBe(false);
+    expect(runCalculator('tolerance.iso286', []).ok).toBe(false);
+  });
+
+  it('gives the same values in either unit and says them in the one asked for', () => {
+    const mm = runCalculator('bearing.drive-up-target', EXAMPLES['bearing.drive-up-target'], 'mm');
+    const inch = runCalculator('bearing.drive-up-target', EXAMPLES['bearing.drive-up-target'], 'in');
+    expect(mm.ok && inch.ok && mm.result.values).toEqual(inch.ok && inch.result.values);
+    expect(inch.ok && inch.result.findings[0]?.reason).toMatch(/ in/);
+  });
+});

@@ -1,0 +1,286 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { gzipSync } from 'node:zlib';
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Plant } from './plant.ts';
+import { SheetHand } from './sheet-hand.ts';
+
+let plant: Plant;
+beforeAll(async () => {
+  plant = await Plant.open();
+});
+afterAll(() => plant?.close());
+
+type BoardJob = { id: string; number: string; machine: string; position: string; present: string | null };
+const jobsOf = async (page: Page): Promise<BoardJob[]> =>
+  (await (await page.request.get(`${plant.url}/api/jobs?limit=200`)).json()).jobs;
+const find = async (page: Page, machine: string, position: string): Promise<BoardJob> => {
+  const job = (await jobsOf(page)).find((j) => j.machine === machine && j.position.startsWith(position));
+  if (!job) throw new Error(`${machine}, ${position}`);
+  return job;
+};
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** WCAG 2.2 A and AA violations on the page as it stands. */
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    // biome-ignore lint/suspicious/noExplicitAny: axe is put into the page as a script
+    const result = await (window as any).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+    });
+    return result.violations.map(
+      (v: { id: string; nodes: Array<{ html: string }> }) =>
+        `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`,
+    );
+  });
+}
+
+async function allViews(page: Page): Promise<Array<[string, string]>> {
+  const jobs = await jobsOf(page);
+  const present = new Map(jobs.map((j) => [`${j.present}`, j.id]));
+  const signed = jobs.find((j) => j.present === null);
+  return [
+    ['board', '/'],
+    ['sign-in', '/sign-in'],
+    ['new job', '/jobs/new'],
+    ['bench', '/bench'],
+    ['gauge', '/gauges/new'],
+    ...[...present].map(([step, id]): [string, string] => [`step ${step}`, `/jobs/${id}`]),
+    ['sheet', `/jobs/${signed?.id}/sheet`],
+    ['setup', `/jobs/${jobs.find((j) => j.present)?.id}/setup`],
+  ];
+}
+
+describe('every view', () => {
+  it('has no axe violation, by day and by night', async () => {
+    const { page, context, complaints } = await plant.visit('Asta');
+    const found: string[] = [];
+    for (const [name, path] of await allViews(page)) {
+      for (const theme of ['day', 'night']) {
+        await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+        await page.goto(`${plant.url}${path}`);
+        await page.locator('main').waitFor();
+        await page.waitForTimeout(350);
+        found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
+      }
+    }
+    expect(found).toEqual([]);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  it('needs no sideways scrolling on the desk or on a tablet, both ways', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const wide: string[] = [];
+    for (const size of [
+      { width: 1280, height: 800 },
+      { width: 800, height: 1280 },
+      { width: 1024, height: 768 },
+      { width: 768, height: 1024 },
+    ]) {
+      await page.setViewportSize(size);
+      for (const [name, path] of await allViews(page)) {
+        await page.goto(`${plant.url}${path}`);
+        await page.locator('main').waitFor();
+        await page.waitForTimeout(150);
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        if (over > 0) wide.push(`${name} at ${size.width}×${size.height}: ${over} px`);
+      }
+    }
+    expect(wide).toEqual([]);
+    await context.close();
+  });
+
+  it('the first screen takes under 200 kB of compressed script', async () => {
+    const context = await plant.browser.newContext();
+    const page = await context.newPage();
+    const scripts: Buffer[] = [];
+    page.on('response', async (r) => {
+      if (r.url().endsWith('.js') && !r.url().endsWith('/sw.js'))
+        scripts.push(await r.body().catch(() => Buffer.alloc(0)));
+    });
+    await page.goto(`${plant.url}/sign-in`);
+    await page.getByLabel('Name').waitFor();
+    await page.waitForTimeout(300);
+    const bytes = scripts.reduce((n, s) => n + gzipSync(s).length, 0);
+    expect(scripts.length).toBeGreaterThan(0);
+    expect(bytes).toBeLessThan(200_000);
+    await context.close();
+  });
+});
+
+describe('the keyboard alone', () => {
+  it('signs in, opens a job from the board, answers, measures, goes on', async () => {
+    const context = await plant.browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await page.goto(`${plant.url}/sign-in`);
+    const keys = page.keyboard;
+    /** Tab until the focused control's words match. */
+    const tabTo = async (words: RegExp, most = 80) => {
+      for (let i = 0; i < most; i++) {
+        await keys.press('Tab');
+        const label = await page.evaluate(
+          () =>
+            `${document.activeElement?.getAttribute('aria-label') ?? ''} ${document.activeElement?.textContent ?? ''} ${document.activeElement?.getAttribute('autocomplete') ?? ''}`,
+        );
+        if (words.test(label)) return;
+      }
+      throw new Error(`no control ${words}`);
+    };
+    await tabTo(/username/);
+    await keys.type('Asta');
+    await keys.press('Tab');
+    await keys.type('beet-campaign');
+    await keys.press('Enter');
+    await page.getByRole('heading', { name: 'Shift board' }).waitFor();
+    await page.locator('[data-job]').first().waitFor();
+    await tabTo(/Pulp press drive.*Tail end/);
+    await keys.press('Enter');
+    await page.locator('[data-item]').first().waitFor();
+    const items = await page.locator('[data-item]').count();
+    for (let i = 0; i < items; i++) {
+      await tabTo(/^Yes: /);
+      await keys.press('Space');
+    }
+    await page.locator('[data-pass-step]:not([disabled])').waitFor();
+    await keys.press('F9');
+    await page.locator('form[data-place="s1/0"] input:focus').waitFor();
+    for (const raw of ['89.974', '89.972', '89.976']) {
+      const place = await page.locator('form[data-place]').getAttribute('data-place');
+      await keys.type(raw);
+      await keys.press('Enter');
+      await page.waitForFunction(
+        (b) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== b,
+        place,
+      );
+    }
+    await keys.press('F8');
+    await page.getByRole('dialog').waitFor();
+    await tabTo(/^\s*$/, 3).catch(() => undefined);
+    await page.getByRole('dialog').locator('textarea').focus();
+    await keys.type('slipped off the shoulder?');
+    await keys.press('Tab');
+    await keys.press('Enter');
+    await page.getByRole('dialog').waitFor({ state: 'detached' });
+    await page.locator('form[data-place="s1/120"]').waitFor();
+    await keys.press('F2');
+    await page.getByText('in, show mm').waitFor();
+    await page.locator('h1').click();
+    await keys.press('?');
+    await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+    await keys.press('Escape');
+    await page.getByRole('dialog').waitFor({ state: 'detached' });
+    await context.close();
+  });
+});
+
+describe('the lead hand', () => {
+  it('accepts a deviation by name and releases a hold; the fitter goes on', async () => {
+    const lead = await plant.visit('Imke');
+    const oval = await find(lead.page, 'Beet washer drum', 'Tail side');
+    await lead.page.goto(`${plant.url}/jobs/${oval.id}`);
+    const accept = lead.page.getByRole('button', { name: 'Accept this, by name' });
+    await accept.first().waitFor();
+    const before = await accept.count();
+    await accept.first().click();
+    await lead.page.getByRole('button', { name: 'Accept', exact: true }).click();
+    await lead.page.getByText('A reason takes a few words.').waitFor();
+    await lead.page.getByRole('dialog').locator('textarea').fill('one campaign more, then a new shaft');
+    await lead.page.getByRole('button', { name: 'Accept', exact: true }).click();
+    await lead.page.getByText('Accepted by Imke').waitFor();
+    expect(await accept.count()).toBe(before - 1);
+
+    const held = await find(lead.page, 'Beet washer drum', 'Gear side');
+    await lead.page.goto(`${plant.url}/jobs/${held.id}`);
+    await lead.page.getByRole('button', { name: 'Release the hold' }).click();
+    await lead.page.getByRole('button', { name: 'Release', exact: true }).click();
+    await lead.page.locator('form[data-bolt]').waitFor();
+    await new SheetHand(lead.page).allStored();
+    await lead.context.close();
+
+    const fitter = await plant.visit('Asta');
+    await fitter.page.goto(`${plant.url}/jobs/${held.id}`);
+    await fitter.page.locator('form[data-bolt="1"]').waitFor();
+    expect(await fitter.page.getByRole('button', { name: 'Accept this, by name' }).count()).toBe(0);
+    await fitter.context.close();
+  });
+
+  it('a viewer sees the sheet and can record nothing', async () => {
+    const { page, context } = await plant.visit('Oskar');
+    const job = await find(page, 'Pulp press drive', 'Gearbox');
+    await page.goto(`${plant.url}/jobs/${job.id}`);
+    await page.locator('[data-act]').waitFor();
+    expect(await page.locator('form[data-place]').count()).toBe(0);
+    expect(await page.locator('[data-pass-step]').count()).toBe(0);
+    await page.goto(`${plant.url}/`);
+    await page.locator('[data-job]').first().waitFor();
+    expect(await page.getByRole('link', { name: 'Open a job' }).count()).toBe(0);
+    await context.close();
+  });
+});
+
+describe('what waits', () => {
+  it('a reading the server refuses is kept with its reason, and its words can go on the sheet', async () => {
+    const one = await plant.visit('Asta');
+    const job = await find(one.page, 'Lime-milk pump 2', 'Drive pedestal');
+    await one.page.goto(`${plant.url}/jobs/${job.id}`);
+    const hand = new SheetHand(one.page);
+    await one.page.locator('form[data-place]').waitFor();
+    const place = await hand.place();
+    await one.context.setOffline(true);
+    await hand.read('shaft', '61.893');
+    // Meanwhile somebody else measures the same place from another device.
+    const two = await plant.visit('Bram');
+    await two.page.goto(`${plant.url}/jobs/${job.id}`);
+    const other = new SheetHand(two.page);
+    await two.page.locator('form[data-place]').waitFor();
+    expect(await other.place()).toBe(place);
+    await other.read('shaft', '61.894');
+    await other.allStored();
+    await two.context.close();
+    await one.context.setOffline(false);
+    await one.page.locator('[data-aside="1"]').waitFor({ timeout: 30_000 });
+    await one.page.locator('[data-aside]').click();
+    await one.page.getByText('already has a reading').waitFor();
+    await one.page.getByRole('button', { name: 'Put on the sheet as a note' }).click();
+    await one.page.locator('[data-aside]').waitFor({ state: 'detached' });
+    await one.page.keyboard.press('Escape');
+    await hand.allStored();
+    const sheet = await (await one.page.request.get(`${plant.url}/api/jobs/${job.id}/sheet.json`)).json();
+    expect(sheet.notes[0].text).toContain('61.893');
+    await one.context.close();
+  });
+
+  it('entries of one person wait while another is signed in, and go when the first is back', async () => {
+    const { page, context } = await plant.visit('Bram');
+    const job = await find(page, 'Lime-milk pump 2', 'Drive pedestal');
+    await page.goto(`${plant.url}/jobs/${job.id}`);
+    const hand = new SheetHand(page);
+    await page.locator('form[data-place]').waitFor();
+    await plant.killServer();
+    await hand.read('shaft', '61.8925');
+    expect(await hand.waiting()).toBe(1);
+    await plant.restartServer();
+    await hand.allStored();
+    await context.close();
+  });
+});
+
+describe('the bench', () => {
+  it('does a sum without a job and says what is wrong beside the field', async () => {
+    const context = await plant.browser.newContext();
+    const page = await context.newPage();
+    await page.goto(`${plant.url}/bench`);
+    await page.getByText('Take out 0.045 to 0.060 mm').waitFor();
+    await page.getByLabel('Bench clearance').fill('.0035');
+    await page.getByText(/leaving 0\.0/).waitFor();
+    await page.getByLabel('Bearing bore').fill('ten');
+    await page.getByText('Bearing bore must be a number.').waitFor();
+    await page.getByRole('button', { name: 'Limits of size by ISO 286' }).click();
+    await page.getByText('89.9130 to 90.0000 mm').waitFor();
+    await context.close();
+  });
+});

@@ -1,0 +1,132 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  type Author,
+  type HandTools,
+  type Instrument,
+  type JobEvent,
+  ScriptedHand,
+  type Setup,
+} from '@fulcrant/core';
+import { pino } from 'pino';
+import { v7 } from 'uuid';
+import { startDatabase } from '../../../scripts/database.mjs';
+import type { DatabaseConfig } from '../config.ts';
+import { seedDemo } from '../demo/seed.ts';
+import { GAUGES, PEOPLE, setupOf } from '../demo/works.ts';
+import { buildApp } from '../http/app.ts';
+import { type Database, openDatabase } from '../store/database.ts';
+import { migrate } from '../store/migrate.ts';
+
+export type TestHouse = {
+  db: Database;
+  owner: Database;
+  url: string;
+  mariadb: Awaited<ReturnType<typeof startDatabase>>;
+  dataDir: string;
+  config(who: 'owner' | 'app'): DatabaseConfig;
+  close(): Promise<void>;
+};
+
+/** A real MariaDB of its own with the demo data, and the application on a free port. */
+export async function openHouse(): Promise<TestHouse> {
+  const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-test-'));
+  const mariadb = await startDatabase({ dataDir });
+  const config = (who: 'owner' | 'app'): DatabaseConfig => ({
+    host: '127.0.0.1',
+    port: mariadb.port,
+    database: 'fulcrant',
+    ...mariadb[who],
+  });
+  const owner = openDatabase(config('owner'));
+  await migrate(owner.sequelize, mariadb.app.user);
+  const db = openDatabase(config('app'));
+  await seedDemo(db);
+  const server: Server = createServer(
+    buildApp({ db, version: '0.0.0-test', log: pino({ level: 'silent' }) }, 'web/dist').callback(),
+  );
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  return {
+    db,
+    owner,
+    mariadb,
+    dataDir,
+    config,
+    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    async close() {
+      server.closeAllConnections();
+      await new Promise((done) => server.close(done));
+      await db.sequelize.close();
+      await owner.sequelize.close();
+      await mariadb.stop();
+      rmSync(dataDir, { recursive: true, force: true });
+    },
+  };
+}
+
+// biome-ignore lint/suspicious/noExplicitAny: a test reads answers of every shape
+type Answer = { status: number; body: any; headers: Headers };
+export type Caller = (method: string, path: string, body?: unknown) => Promise<Answer>;
+
+/** Somebody at the API: signed in by name, or nobody. */
+export async function caller(url: string, name?: string): Promise<Caller> {
+  let cookie = '';
+  const call: Caller = async (method, path, body) => {
+    const response = await fetch(`${url}${path}`, {
+      method,
+      headers: {
+        ...(cookie ? { cookie } : {}),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    const json = response.headers.get('content-type')?.includes('json');
+    return { status: response.status, body: json ? JSON.parse(text) : text, headers: response.headers };
+  };
+  if (name) {
+    const response = await fetch(`${url}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name, password: 'beet-campaign' }),
+    });
+    cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  }
+  return call;
+}
+
+const tool = (id: string): Instrument => {
+  const g = GAUGES[id];
+  if (!g) throw new Error(id);
+  return g;
+};
+export const TOOLS: HandTools = {
+  micrometer: tool('mic-4'),
+  feeler: tool('feel-a'),
+  wrench: tool('wrench-3'),
+  protractor: tool('slot'),
+};
+
+export const person = (id: string): Author => {
+  const p = PEOPLE.find((x) => x.id === id);
+  if (!p) throw new Error(id);
+  return p;
+};
+
+/** A hand at a fresh job of a fresh position; its events are posted by the test. */
+export function freshHand(name: string, change: Partial<Setup> = {}): ScriptedHand {
+  const id = (at: Date) => v7({ msecs: at.getTime() });
+  const began = new Date(Date.now() - 3_600_000);
+  return new ScriptedHand(v7(), id, TOOLS, person('asta'), began).open(
+    v7(),
+    setupOf('Test stand', name, change),
+  );
+}
+
+/** A hand's events from the n-th on, as a request's body. */
+export const batch = (h: ScriptedHand, from = 0): { events: JobEvent[] } => ({
+  events: h.events.slice(from),
+});
