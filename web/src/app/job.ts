@@ -45,12 +45,19 @@ export function stateFrom(events: readonly JobEvent[]): JobState | null {
   return facts ? judge(sleeveBearing, facts) : null;
 }
 
-async function readStored(id: string): Promise<StoredJob> {
+/**
+ * A job as the server has it. Events are only ever added, so those already known here are kept where an answer that
+ * set out earlier does not have them yet: no reading blinks out.
+ */
+async function readStored(client: QueryClient, id: string): Promise<StoredJob> {
+  const known = () => client.getQueryData<StoredJob>(['job', id])?.events ?? [];
   try {
-    return await readThrough<StoredJob>(jobPath(id));
+    const fresh = await readThrough<StoredJob>(jobPath(id));
+    const there = new Set(fresh.events.map((e) => e.id));
+    return { ...fresh, events: [...fresh.events, ...known().filter((e) => !there.has(e.id))] };
   } catch (error) {
     // Opened on this device and not sent yet: the queue has all there is.
-    if (error instanceof ApiFault && error.status === 404) return { job: null, events: [] };
+    if (error instanceof ApiFault && error.status === 404) return { job: null, events: known() };
     throw error;
   }
 }
@@ -84,7 +91,12 @@ export type JobView = {
 export function useJob(id: string): JobView {
   const { person } = useSession();
   const queue = useQueue();
-  const stored = useQuery({ queryKey: ['job', id], queryFn: () => readStored(id), refetchInterval: 15_000 });
+  const client = useQueryClient();
+  const stored = useQuery({
+    queryKey: ['job', id],
+    queryFn: () => readStored(client, id),
+    refetchInterval: 15_000,
+  });
   const events = useMemo(() => {
     const base = stored.data?.events ?? [];
     const known = new Set(base.map((e) => e.id));
