@@ -39,7 +39,7 @@ async function ifChanged(name, sources, work) {
 }
 
 /** Bundle a Node program: our own code in one file, packages left where npm put them. @param {string} room @param {Record<string, string>} entries */
-async function bundle(room, entries) {
+export async function bundle(room, entries) {
   const { build } = await import('vite');
   await build({
     configFile: false,

@@ -74,6 +74,11 @@ export function forwardAlignments(nut: Pattern, washer: Pattern, slotLeadDeg: nu
   return [...new Set(found)].sort((a, b) => a - b);
 }
 
+/** The widest gap between neighbouring angles round a full turn. */
+function widestGap(angles: number[]): number {
+  return Math.max(...angles.map((a, i) => (angles[i + 1] ?? 360 + (angles[0] ?? 0)) - a));
+}
+
 /**
  * The next places where a tab meets a slot going forward, what each costs in clearance, and which to stop at. The nut
  * that drives the bearing up is tightened to the next alignment and never loosened.
@@ -87,9 +92,7 @@ export function lockAlignment(input: LockAlignmentInput): CalculatorResult<LockA
   const equal = 'count' in input.nut && 'count' in input.washer;
   const spacingDeg =
     'count' in input.nut && 'count' in input.washer ? 360 / lcm(input.nut.count, input.washer.count) : null;
-  const fromZero = forwardAlignments(input.nut, input.washer, 0);
-  const gaps = fromZero.map((a, i) => (fromZero[i + 1] ?? 360 + (fromZero[0] ?? 0)) - a);
-  const worstDeg = Math.max(...gaps);
+  const worstDeg = spacingDeg ?? widestGap(forwardAlignments(input.nut, input.washer, 0));
   const known = input.forwardDeg !== undefined;
   const angles = !known
     ? []

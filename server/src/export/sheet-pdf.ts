@@ -77,10 +77,12 @@ export async function sheetPdf(
     .font('mono')
     .fontSize(13)
     .text(`   ${sheet.number ?? ''}   ${sheet.title.state}`);
+  doc.moveDown(0.5);
   doc
     .font('text')
     .fontSize(10.5)
     .text(`${sheet.title.machine}, ${sheet.title.position}. ${sheet.procedure.title}.`);
+  doc.fontSize(8.6).fillColor('#555').text(described(sheet, options.unit)).fillColor('#1d262b');
   doc.moveDown(0.5);
   results(doc, sheet, options.unit);
   drawBearing(doc, state, sheet, options.unit);
@@ -93,6 +95,22 @@ export async function sheetPdf(
   }
   doc.end();
   return whole;
+}
+
+/** What was fitted, in a line: part, bore, taper, class, thread, lock, bolts. */
+function described({ setup }: FitUpSheet, unit: LengthUnit): string {
+  const length = (mm: number, decimals = 1) => formatLength(mm, unit, decimals);
+  return [
+    `Part ${setup.partNumber ?? 'not given'}`,
+    `shaft ${length(setup.shaftMm)} ${setup.shaftSystem}`,
+    `bore ${length(setup.boreMm)}`,
+    `taper 1:${setup.taper}`,
+    `class ${setup.clearanceClass === 'CN' ? 'normal' : setup.clearanceClass}`,
+    `sleeve pitch ${length(setup.pitchMm, 2)}`,
+    `${setup.nutSlots} slots, ${setup.washerTabs} tabs`,
+    `gap felt at the ${setup.feltAt}`,
+    setup.feel === 'goes' ? 'thickest blade that goes' : 'snug blade',
+  ].join('; ');
 }
 
 function heading(doc: Pdf, text: string): void {

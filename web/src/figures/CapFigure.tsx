@@ -84,7 +84,7 @@ export function CapFigure({ setup, values }: { setup: Setup; values: CapBoltValu
             </text>
             {radius > 20 && (
               <text
-                x={p.x + (p.x < 320 ? -1 : 1) * (radius + 12)}
+                x={p.x + (p.x < 320 ? -1 : 1) * (radius + 18)}
                 y={p.y + 5}
                 textAnchor={p.x < 320 ? 'end' : 'start'}
                 fontFamily="var(--font-label)"

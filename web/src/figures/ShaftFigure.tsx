@@ -33,7 +33,8 @@ export function ShaftFigure({
   const x0 = 40 + (320 - seat * scale) / 2;
   const axis = 118;
   const r = (nominalMm * scale) / 2;
-  const at = active?.station ?? 0;
+  const ovality = values.ovalityMm.map((o) => o ?? 0);
+  const at = active?.station ?? ovality.indexOf(Math.max(...ovality));
   const row = values.matrix[at] ?? [];
   const many = exaggeration(values, nominalMm);
   const cx = 552;
@@ -225,7 +226,7 @@ export function ShaftFigure({
           dashed: {lengthDigits(values.lowerMm, unit)} and {lengthDigits(values.upperMm, unit)} {unit}
         </text>
       </g>
-      <text x="4" y="16" fontSize="14.5" fontFamily="var(--font-label)" fill="var(--muted)">
+      <text x="4" y={H - 4} fontSize="14.5" fontFamily="var(--font-label)" fill="var(--muted)">
         seat to scale, diameters in {unit}
       </text>
     </svg>

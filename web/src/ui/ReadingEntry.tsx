@@ -89,6 +89,8 @@ export function ReadingEntry({
     input.current?.focus({ preventScroll: true });
   }, [key]);
   useEffect(() => onPreview(value), [value, onPreview]);
+  // Gone from the sheet, nothing is being supposed any more.
+  useEffect(() => () => onPreview(null), [onPreview]);
 
   const type = (next: string) => {
     setText(next);

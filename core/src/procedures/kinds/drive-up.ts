@@ -3,7 +3,7 @@ import {
   type DriveUpReading,
   driveUpForecast,
 } from '../../bearings/drive-up-forecast.ts';
-import { type LockAlignmentValues, lockAlignment } from '../../bearings/lock-alignment.ts';
+import { type LockAlignmentValues, lcm, lockAlignment } from '../../bearings/lock-alignment.ts';
 import type { Finding } from '../../calculators/result.ts';
 import { readingAt, standing } from '../../job/facts.ts';
 import type { Facts, Place, StepReport } from '../../job/state.ts';
@@ -160,7 +160,7 @@ function lockFrom(
   angleDeg: number,
 ) {
   const { setup } = facts;
-  const spacing = lockAlignment({ ...base(facts) }).values.spacingDeg ?? 360;
+  const spacing = 360 / lcm(setup.nutSlots, setup.washerTabs);
   const forwardDeg = phase
     ? (((phase.forwardDeg - (angleDeg - phase.atDeg)) % spacing) + spacing) % spacing
     : undefined;

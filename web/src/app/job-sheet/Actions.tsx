@@ -159,7 +159,7 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
       <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted">
         {open && blocking && !overDriven ? (
           `Not yet: ${say(blocking.reason)}`
-        ) : open && definition.closes ? (
+        ) : open && definition.closes && !overDriven ? (
           <span className="text-ink">
             <strong className="font-label text-lg font-semibold">A door closes.</strong> {definition.closes}
           </span>

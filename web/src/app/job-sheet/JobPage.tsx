@@ -6,7 +6,7 @@ import {
   sleeveBearing,
   summarise,
 } from '@fulcrant/core';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { BenchSets, DriveUpSide } from '../../features/bearings/steps.tsx';
 import { Fault } from '../../ui/controls.tsx';
@@ -60,6 +60,10 @@ function railNotes(state: JobState): Record<string, string> {
   };
 }
 
+/** The chart may lag a step behind: only a forecast is charted. */
+const isForecast = (v: unknown): v is DriveUpStepValues =>
+  v !== null && typeof v === 'object' && 'curve' in v;
+
 function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobState }) {
   const say = useSay();
   const { person } = useSession();
@@ -76,7 +80,9 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
   const supposed = open
     ? (entry.shown.steps.find((s) => s.id === step.id)?.report ?? step.report)
     : step.report;
-  const summary = summarise(state);
+  const summary = useMemo(() => summarise(state), [state]);
+  // The verdict comes with the keystroke; the chart may follow a moment later.
+  const charted = useDeferredValue(supposed?.values);
   const bench = state.steps.find((s) => s.id === 'bench')?.report?.values as BenchValues | undefined;
 
   // The next step comes to the middle by itself; what was being looked back at is let go.
@@ -161,9 +167,9 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
           tabIndex={0}
         >
           {step.id === 'driveup' && <DriveUpSide report={step.report} shown={supposed} />}
-          {step.id === 'driveup' && bench?.benchMm && (
+          {step.id === 'driveup' && bench?.benchMm && isForecast(charted) && (
             <Suspense fallback={<div className="h-44" />}>
-              <ForecastChart values={supposed.values as DriveUpStepValues} benchMm={bench.benchMm} />
+              <ForecastChart values={charted} benchMm={bench.benchMm} />
             </Suspense>
           )}
           {step.id === 'bench' && <BenchSets report={supposed} />}

@@ -90,11 +90,11 @@ export function StepBody(props: Props) {
     <div className="flex flex-1 flex-col gap-3">
       <Figure {...props} />
       <div className="grid gap-x-8 gap-y-4 border-t border-faint pt-3 md:grid-cols-2">
-        <div className="flex flex-col gap-3">
+        <div className={`flex flex-col gap-3 ${step.id === 'target' ? 'md:col-span-2' : ''}`}>
           {step.id === 'target' ? (
             <TargetNumbers report={report} />
           ) : (
-            <StepBeam beams={shown.beams} hollow={entry.typed !== null} />
+            <StepBeam beams={shown.beams} hollow={open && entry.typed !== null} />
           )}
           {shown.beams.length === 0 && step.id !== 'target' && (
             <p className="text-muted">The beam is laid with the first full reading.</p>

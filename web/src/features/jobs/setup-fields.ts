@@ -65,8 +65,8 @@ export const FIELDS: readonly Field[] = [
   f('Bearing and sleeve', 'washerTabs', 'Washer tabs', 'number'),
   f('Bearing and sleeve', 'feltAt', 'Gap is felt', 'choice', {
     options: [
-      ['top', 'at the top, ring standing or shaft resting'],
-      ['bottom', 'at the bottom, shaft slung, ring hanging'],
+      ['top', 'top (ring standing)'],
+      ['bottom', 'bottom (ring hanging)'],
     ],
   }),
   f('Bearing and sleeve', 'feel', 'A reading is', 'choice', {

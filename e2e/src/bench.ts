@@ -1,0 +1,115 @@
+import { fitLine, type JobEvent, reduce, sleeveBearing } from '@fulcrant/core';
+import type { Page } from 'playwright-core';
+import { linearRegression } from 'simple-statistics';
+import { Plant } from './plant.ts';
+
+/** One frame at 60 Hz. */
+const FRAME_MS = 1000 / 60;
+const KEYSTROKES = 120;
+
+const at = (sorted: number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+const line = (what: string, value: string) => console.log(`${what.padEnd(58)} ${value}`);
+
+/**
+ * Type into a field and time each keystroke in the page: from the input event to the end of all the work it caused
+ * (React answers a keystroke in microtasks, so all of it is done before the browser may paint). What the browser then
+ * needs to paint without a graphics card is the machine's, not ours, and is left out.
+ */
+async function keystrokes(page: Page, selector: string, texts: string[]): Promise<number[]> {
+  await page.evaluate(() => {
+    const w = window as unknown as { times: number[] };
+    w.times = [];
+    let began = 0;
+    addEventListener(
+      'input',
+      () => {
+        began = performance.now();
+      },
+      { capture: true },
+    );
+    // Fires after React's own listener and the microtasks it left; a few turns more for what effects set off.
+    addEventListener('input', async () => {
+      for (let i = 0; i < 20; i++) await null;
+      w.times.push(performance.now() - began);
+    });
+  });
+  await page.locator(selector).focus();
+  let typed = 0;
+  while (typed < KEYSTROKES) {
+    for (const text of texts) {
+      await page.keyboard.type(text, { delay: 12 });
+      typed += text.length;
+      for (let i = 0; i < text.length; i++) await page.keyboard.press('Backspace', { delay: 4 });
+    }
+  }
+  return page.evaluate(() => (window as unknown as { times: number[] }).times.sort((a, b) => a - b));
+}
+
+/** Mean milliseconds of one call, over enough calls to matter. */
+function perCall(work: () => unknown): number {
+  for (let i = 0; i < 50; i++) work();
+  const began = performance.now();
+  let n = 0;
+  while (performance.now() - began < 600) {
+    work();
+    n++;
+  }
+  return (performance.now() - began) / n;
+}
+
+const plant = await Plant.open();
+try {
+  const { page, context } = await plant.visit('Asta');
+  const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?limit=200`)).json();
+  const job = jobs.find(
+    (j: { machine: string; present: string }) => j.machine === 'Pulp press drive' && j.present === 'driveup',
+  );
+  await page.goto(`${plant.url}/jobs/${job.id}`);
+  await page.locator('form[data-place] input').waitFor();
+  await page.waitForTimeout(500);
+  const verdict = await keystrokes(page, 'form[data-place] input', ['0.054', '3 thou', '.0021', '52 µm']);
+  await page.goto(`${plant.url}/sign-in`);
+  await page.getByLabel('Name').waitFor();
+  const bare = await keystrokes(page, 'input[autocomplete=username]', ['0.054', '3 thou', '.0021', '52 µm']);
+  const { events }: { events: JobEvent[] } = await (
+    await page.request.get(`${plant.url}/api/jobs/${job.id}`)
+  ).json();
+  await context.close();
+
+  console.log('\nIn the browser, drive-up step, keystroke to verdict (parse, reduce, judge, render):');
+  line(
+    '  median / 95 % / worst, ms',
+    `${at(verdict, 0.5).toFixed(1)} / ${at(verdict, 0.95).toFixed(1)} / ${at(verdict, 1).toFixed(1)}`,
+  );
+  line(
+    '  share of keystrokes within one frame (16.7 ms)',
+    `${((100 * verdict.filter((t) => t <= FRAME_MS).length) / verdict.length).toFixed(1)} % of ${verdict.length}`,
+  );
+  line('  95 % as a share of one frame', (at(verdict, 0.95) / FRAME_MS).toFixed(2));
+  line(
+    '  the same in a bare field, median / 95 %',
+    `${at(bare, 0.5).toFixed(1)} / ${at(bare, 0.95).toFixed(1)}`,
+  );
+  line(
+    '  median, ratio to a bare field of the same page set-up',
+    (at(verdict, 0.5) / Math.max(0.05, at(bare, 0.5))).toFixed(1),
+  );
+
+  const points = Array.from({ length: 8 }, (_, i) => ({
+    x: 45 * i,
+    y: 0.1 - 0.015 * i + (i % 2 ? 0.001 : 0),
+  }));
+  const pairs = points.map((p) => [p.x, p.y]);
+  console.log('\nIn core, one process:');
+  line(
+    `  reduce and judge a job of ${events.length} events, ms`,
+    perCall(() => reduce(sleeveBearing, events)).toFixed(3),
+  );
+  line(
+    '  fitted line with uncertainties, ratio to simple-statistics',
+    (perCall(() => fitLine(points, 0.001)?.at(90)) / perCall(() => linearRegression(pairs))).toFixed(2),
+  );
+} finally {
+  await plant.close();
+}

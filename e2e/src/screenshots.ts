@@ -1,0 +1,88 @@
+import { mkdirSync } from 'node:fs';
+import type { Page } from 'playwright-core';
+import { Plant, signIn } from './plant.ts';
+import { SheetHand } from './sheet-hand.ts';
+
+/** One current picture of each main view, from the demo data, into docs/screenshots. */
+const OUT = 'docs/screenshots';
+mkdirSync(OUT, { recursive: true });
+
+const plant = await Plant.open();
+const { page } = await plant.visit('Asta');
+const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?limit=200`)).json();
+const of = (machine: string, position: string): string =>
+  jobs.find(
+    (j: { machine: string; position: string }) => j.machine === machine && j.position.startsWith(position),
+  ).id;
+
+async function shot(
+  name: string,
+  path: string | null,
+  theme: 'day' | 'night' = 'day',
+  act?: (page: Page) => Promise<void>,
+): Promise<void> {
+  await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+  if (path !== null) await page.goto(`${plant.url}${path}`);
+  await page.locator('main').waitFor();
+  await page.waitForTimeout(700);
+  if (act) await act(page);
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: `${OUT}/${name}.png` });
+}
+
+try {
+  const hand = new SheetHand(page);
+  const press = `/jobs/${of('Pulp press drive', 'Gearbox')}`;
+  await shot('board-day', '/');
+  await shot('board-night', '/', 'night');
+  await shot('gate', `/jobs/${of('Pulp press drive', 'Tail')}`);
+  await shot('shaft', `/jobs/${of('Beet washer drum', 'Tail')}`);
+  await shot('over-driven', `/jobs/${of('Raw juice pump 4', 'Countershaft')}`);
+  await shot('drive-up-night', press, 'night', async (p) => {
+    await hand.read('driveup', '0.055');
+    await p.keyboard.type('2.2 thou');
+  });
+  await shot('drive-up-day', press, 'day', async (p) => {
+    await p.locator('form[data-place] input').fill('2.2 thou');
+  });
+  await shot('bench-clearance', press, 'day', async (p) => {
+    await p.getByRole('button', { name: 'Bench clearance' }).click();
+  });
+  await shot('target', press, 'day', async (p) => {
+    await p.getByRole('button', { name: 'Target' }).click();
+  });
+  await shot('lock', press, 'day', async (p) => {
+    await p.locator('form[data-place] input').fill('0.055');
+    await p.keyboard.press('Enter');
+    await p
+      .locator(
+        'form[data-place="deg157.5/A/1"], form[data-place="deg180/A/1"], form[data-place="deg135/A/2"]',
+      )
+      .first()
+      .waitFor();
+    await hand.choose('1/16 on');
+    await hand.pair('driveup', '0.050', '0.045');
+    await hand.on();
+  });
+  await signIn(page, plant.url, 'Imke');
+  await shot('cap-bolts', `/jobs/${of('Beet washer drum', 'Gear')}`, 'day', async (p) => {
+    await p.getByRole('button', { name: 'Release the hold' }).click();
+    await p.getByRole('button', { name: 'Release', exact: true }).click();
+    for (let i = 0; i < 6; i++) {
+      const form = p.locator('form[data-bolt]');
+      const before = `${await form.getAttribute('data-pass')}/${await form.getAttribute('data-bolt')}`;
+      await form.getByRole('button', { name: /^(Hand tight|Tight)$/ }).click();
+      await p.waitForFunction((b) => {
+        const f = document.querySelector<HTMLElement>('form[data-bolt]');
+        return `${f?.dataset.pass}/${f?.dataset.bolt}` !== b;
+      }, before);
+    }
+  });
+  await shot('fit-up-sheet', `/jobs/${of('Cooling fan 3', 'Drive')}/sheet`);
+  await shot('open-a-job', '/jobs/new');
+  await shot('bench', '/bench');
+  await page.setViewportSize({ width: 800, height: 1280 });
+  await shot('tablet-portrait', press);
+} finally {
+  await plant.close();
+}
