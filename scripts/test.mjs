@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureModules, ensurePackages } from './packages.mjs';
@@ -55,5 +55,27 @@ checkBy('imports run one way', process.execPath, ['scripts/imports.mjs']);
 await buildAll();
 tests('units', ['core', 'web', 'cli', 'server']);
 tests('e2e', ['e2e']);
+
+/** Processes a test run left behind: databases of test folders, browsers and servers that are its children. */
+function leftBehind() {
+  return readdirSync('/proc')
+    .filter((p) => /^\d+$/.test(p))
+    .flatMap((pid) => {
+      try {
+        const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ');
+        return /fulcrant-(test|e2e)-/.test(command) ? [{ pid: Number(pid), command }] : [];
+      } catch {
+        return []; // It ended while we looked.
+      }
+    });
+}
+const left = leftBehind();
+for (const { pid, command } of left) {
+  console.error(`left behind: ${command}`);
+  process.kill(pid, 'SIGTERM');
+}
+if (left.length > 0) failed++;
+else passed++;
+console.log(`${left.length > 0 ? 'NOT OK' : 'ok'}  no process left behind`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 ? 1 : 0);

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { gzipSync } from 'node:zlib';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Plant } from './plant.ts';
+import { Plant, signIn } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 
 let plant: Plant;
@@ -260,11 +260,17 @@ describe('what waits', () => {
     await page.goto(`${plant.url}/jobs/${job.id}`);
     const hand = new SheetHand(page);
     await page.locator('form[data-place]').waitFor();
-    await plant.killServer();
+    await page.route('**/events', (route) => route.abort());
     await hand.read('shaft', '61.8925');
     expect(await hand.waiting()).toBe(1);
-    await plant.restartServer();
+    await signIn(page, plant.url, 'Asta');
+    await page.unroute('**/events');
+    await page.locator('[data-queue="sign-in"]').waitFor({ timeout: 30_000 });
+    expect(await hand.waiting()).toBe(1);
+    await signIn(page, plant.url, 'Bram');
     await hand.allStored();
+    const { events } = await (await page.request.get(`${plant.url}/api/jobs/${job.id}`)).json();
+    expect(events.at(-1)).toMatchObject({ author: { id: 'bram' }, data: { raw: '61.8925' } });
     await context.close();
   });
 });

@@ -61,7 +61,8 @@ export async function openHouse(): Promise<TestHouse> {
       await new Promise((done) => server.close(done));
       await db.sequelize.close();
       await owner.sequelize.close();
-      await mariadb.stop();
+      // A test may have stopped the first database and started another in its place.
+      await this.mariadb.stop();
       rmSync(dataDir, { recursive: true, force: true });
     },
   };
