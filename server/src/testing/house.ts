@@ -49,7 +49,7 @@ export async function openHouse(): Promise<TestHouse> {
     buildApp({ db, version: '0.0.0-test', log: pino({ level: 'silent' }) }, 'web/dist').callback(),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  return {
+  const house: TestHouse = {
     db,
     owner,
     mariadb,
@@ -62,10 +62,11 @@ export async function openHouse(): Promise<TestHouse> {
       await db.sequelize.close();
       await owner.sequelize.close();
       // A test may have stopped the first database and started another in its place.
-      await this.mariadb.stop();
+      await house.mariadb.stop();
       rmSync(dataDir, { recursive: true, force: true });
     },
   };
+  return house;
 }
 
 // biome-ignore lint/suspicious/noExplicitAny: a test reads answers of every shape
