@@ -10,6 +10,8 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['server/src/**/*.test.ts'],
+          // Each file starts a MariaDB of its own; one at a time is kinder to a small machine.
+          fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,
         },

@@ -70,7 +70,9 @@ export async function startDatabase({ dataDir, port: wanted }) {
   );
   const pidFile = join(dir, 'mariadb.pid');
   const account = userInfo().username;
-  mkdirSync(dir, { recursive: true, mode: 0o700 });
+  // Its own folder for temporary tables: a server that starts clears those it finds, its neighbours' too.
+  const temporary = join(dir, 'tmp');
+  mkdirSync(temporary, { recursive: true, mode: 0o700 });
   await endLeftover(pidFile);
   const { owner, app } = secrets(dir);
   const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
@@ -83,6 +85,7 @@ export async function startDatabase({ dataDir, port: wanted }) {
         `--datadir=${files}`,
         '--auth-root-authentication-method=socket',
         `--auth-root-socket-user=${account}`,
+        `--tmpdir=${temporary}`,
         '--skip-test-db',
         ...asRoot,
       ],
@@ -102,6 +105,7 @@ export async function startDatabase({ dataDir, port: wanted }) {
       `--socket=${socket}`,
       `--port=${port}`,
       '--bind-address=127.0.0.1',
+      `--tmpdir=${temporary}`,
       `--pid-file=${pidFile}`,
       '--skip-name-resolve',
       '--character-set-server=utf8mb4',

@@ -67,8 +67,9 @@ server = spawn(process.execPath, ['server/dist/main.js'], {
     HOST: host,
     FULCRANT_WEB: 'web/dist',
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+    FULCRANT_SUPERVISED: '1',
   },
-  stdio: 'inherit',
+  stdio: ['pipe', 'inherit', 'inherit'],
 });
 server.on('exit', (code) => {
   if (!leaving) {

@@ -72,6 +72,38 @@ describe('every view', () => {
     await context.close();
   });
 
+  it('nor has what is laid on top of it: dialogs and the keypad', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const job = await find(page, 'Pulp press drive', 'Gearbox');
+    const found: string[] = [];
+    const look = async (name: string) => {
+      await page.waitForTimeout(250);
+      found.push(...(await violations(page)).map((v) => `${name}: ${v}`));
+    };
+    for (const theme of ['day', 'night']) {
+      await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+      await page.goto(`${plant.url}/jobs/${job.id}`);
+      await page.locator('form[data-place] input').waitFor();
+      await page.getByLabel('Keypad on the screen').click();
+      await page.getByRole('button', { name: '7', exact: true }).click();
+      await page.getByRole('button', { name: 'thou', exact: true }).click();
+      expect(await page.locator('form[data-place] input').inputValue()).toBe('7 thou');
+      await look(`keypad, ${theme}`);
+      await page.getByRole('button', { name: 'More' }).click();
+      await look(`more, ${theme}`);
+      await page.getByRole('button', { name: 'All readings of this step' }).click();
+      await look(`readings, ${theme}`);
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Withdraw last' }).click();
+      await page.getByRole('button', { name: 'Withdraw it' }).click();
+      await look(`withdraw, ${theme}`);
+      await page.keyboard.press('Escape');
+      await page.locator('form[data-place] input').fill('');
+    }
+    expect(found).toEqual([]);
+    await context.close();
+  });
+
   it('needs no sideways scrolling on the desk or on a tablet, both ways', async () => {
     const { page, context } = await plant.visit('Asta');
     const wide: string[] = [];

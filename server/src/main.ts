@@ -32,3 +32,7 @@ function stop(signal: string): void {
 }
 process.on('SIGINT', () => stop('SIGINT'));
 process.on('SIGTERM', () => stop('SIGTERM'));
+
+// The start script holds the other end: where it dies without a word, the server does not stay behind.
+if (process.env.FULCRANT_SUPERVISED === '1')
+  process.stdin.on('end', () => stop('end of supervision')).resume();

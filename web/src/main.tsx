@@ -17,6 +17,7 @@ import { SessionProvider, useSession } from './app/session.tsx';
 import { SettingsProvider } from './app/settings.tsx';
 import { BoardPage } from './features/board/BoardPage.tsx';
 import { SignInPage } from './features/session/SignInPage.tsx';
+import { Button } from './ui/controls.tsx';
 
 const JobPage = lazy(() => import('./app/job-sheet/JobPage.tsx').then((m) => ({ default: m.JobPage })));
 const SheetPage = lazy(() =>
@@ -61,9 +62,28 @@ function Shell() {
   );
 }
 
+/** Something on the page gave way, most often a part of it that was renewed on the server. What was entered is kept. */
+function Torn() {
+  return (
+    <main className="grid min-h-dvh place-items-center p-8">
+      <div className="max-w-lg border border-rule p-6">
+        <h1 className="m-0 text-3xl">The sheet tore</h1>
+        <p>
+          The application was renewed on the server, or something in it failed. Everything entered is kept on
+          this device.
+        </p>
+        <Button weight="solid" onClick={() => location.reload()}>
+          Unfold it again
+        </Button>
+      </div>
+    </main>
+  );
+}
+
 const router = createBrowserRouter([
   {
     element: <Shell />,
+    errorElement: <Torn />,
     children: [
       { path: '/sign-in', element: <SignInPage /> },
       { path: '/bench', element: <BenchPage /> },

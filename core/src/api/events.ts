@@ -100,7 +100,10 @@ const envelope = (data: Schema) =>
   object({
     id: string().matches(UUID7, 'The id of an event is a UUID of version 7.').required(),
     jobId: uuidSchema,
-    at: string().matches(ISO, 'The time of an event is written like 2026-01-31T06:30:00Z.').required(),
+    at: string()
+      .matches(ISO, 'The time of an event is written like 2026-01-31T06:30:00Z.')
+      .test('real', 'The time of an event is not a real time.', (t) => !t || !Number.isNaN(Date.parse(t)))
+      .required(),
     author,
     type: string().oneOf(Object.keys(eventData)).required(),
     data: data.required(),

@@ -501,6 +501,7 @@ describe('the sheet and the shapes', () => {
     expect(faults({ id: 'x' }).join()).toMatch(/version 7/);
     expect(faults({ type: 'job.erased' }).join()).toMatch(/one of/);
     expect(faults({ at: 'yesterday' }).join()).toMatch(/time of an event/);
+    expect(faults({ at: '2026-13-45T06:30:00Z' }).join()).toMatch(/not a real time/);
     expect(faults({ data: { positionId: JOB, setup: { ...setup, boreMm: Number.NaN } } })).not.toEqual([]);
   });
 

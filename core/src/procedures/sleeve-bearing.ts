@@ -81,7 +81,8 @@ export const sleeveBearing: Procedure = {
       id: 'target',
       title: 'Target',
       kind: target,
-      guide: 'What to take out, what must stay, and where the bearing starts.',
+      guide:
+        'Housing only loosely bolted, nut’s chamfer to the bearing, threads and face lightly oiled. Start back by the travel.',
       closes: 'Once the nut pulls, the bench clearance can no longer be felt.',
       again: true,
     },

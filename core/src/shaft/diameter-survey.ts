@@ -197,7 +197,12 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
     });
   }
 
-  if (taken.length < wanted) {
+  if (taken.length === wanted) {
+    working.push({
+      what: 'not seen',
+      sum: 'an odd-lobed shape: two-point measuring passes over it; check in a V-block where it matters',
+    });
+  } else {
     findings.push({
       code: 'shaft.unread',
       verdict: 'incomplete',

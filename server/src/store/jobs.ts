@@ -15,7 +15,7 @@ import {
   sleeveBearing,
   summarise,
 } from '@fulcrant/core';
-import { Op, type Transaction } from 'sequelize';
+import { Op, Transaction } from 'sequelize';
 import type { Database } from './database.ts';
 import type { JobRow } from './models.ts';
 
@@ -103,9 +103,14 @@ export async function appendEvents(
 ): Promise<EventsResponse> {
   for (let attempt = 1; ; attempt++) {
     try {
-      return await db.sequelize.transaction((t) => append(db, t, person, jobId, bodies));
+      // Read committed: a job not yet there leaves no gap locked, over which two openers of it would block each other.
+      return await db.sequelize.transaction(
+        { isolationLevel: Transaction.ISOLATION_LEVELS.READ_COMMITTED },
+        (t) => append(db, t, person, jobId, bodies),
+      );
     } catch (error) {
-      if (attempt >= 4 || !isCollision(error)) throw error;
+      if (attempt >= 6 || !isCollision(error)) throw error;
+      await new Promise((done) => setTimeout(done, 10 * attempt + 20 * Math.random()));
     }
   }
 }
@@ -259,7 +264,9 @@ async function keepPosition(db: Database, transaction: Transaction, state: JobSt
   const setup = JSON.stringify(state.setup);
   const found = await db.models.Position.findByPk(state.positionId, { transaction });
   if (found) {
-    if (found.setup !== setup) await found.update({ setup }, { transaction });
+    // A job may say its own names; a position keeps its own, and takes a setup only from jobs that mean it.
+    const meant = found.machine === machine && found.position === position;
+    if (meant && found.setup !== setup) await found.update({ setup }, { transaction });
     return;
   }
   const named = await db.models.Position.findOne({ where: { site: SITE, machine, position }, transaction });

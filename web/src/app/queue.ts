@@ -41,7 +41,13 @@ function show(change: Partial<QueueView>): void {
 
 /** Read the shelf again: at start, and when another tab has changed it. */
 async function reload(): Promise<void> {
-  show({ waiting: await allWaiting(), aside: await allAside(), ready: true });
+  try {
+    show({ waiting: await allWaiting(), aside: await allAside(), ready: true });
+  } catch {
+    // No storage on this device (a private window, say): what the server has can be looked at, and every attempt to
+    // record is refused with a sentence.
+    show({ ready: true });
+  }
 }
 
 /** Called with a job's events once the server has them, before they leave the queue. */
@@ -153,7 +159,7 @@ export async function forgetAside(id: string): Promise<void> {
 
 /** Begin: read the shelf, listen for the network and for other tabs. */
 export function startQueue(): void {
-  void reload().then(() => flush());
+  void reload().then(() => flush().catch(() => undefined));
   addEventListener('online', () => {
     retries = 0;
     void flush();

@@ -8,6 +8,7 @@ import {
 } from '@fulcrant/core';
 import { Keyboard } from 'lucide-react';
 import { type FormEvent, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
 import { useSay, useSettings } from '../app/settings.tsx';
 import { Button, Fault } from './controls.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
@@ -45,6 +46,10 @@ type Props = {
   /** Refusal if this value were stored, known before it is. */
   refusal: string | null;
   onStore: (value: number, raw: string) => Promise<string | null>;
+  /** Keys on the screen, and where on the sheet they are laid. */
+  pad: boolean;
+  padSlot: HTMLElement | null;
+  onPad: (open: boolean) => void;
 };
 
 /**
@@ -61,13 +66,15 @@ export function ReadingEntry({
   onPreview,
   refusal,
   onStore,
+  pad,
+  padSlot,
+  onPad,
 }: Props) {
   const { unit } = useSettings();
   const say = useSay();
   const key = `fulcrant.draft.${draftKey}.${place.key}`;
   const [text, setText] = useState(() => localStorage.getItem(key) ?? '');
   const [fault, setFault] = useState<string | null>(null);
-  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
   const understood = text.trim() === '' ? null : understand(text, place, unit);
@@ -160,7 +167,7 @@ export function ReadingEntry({
           aria-pressed={pad}
           aria-label="Keypad on the screen"
           title="Keypad on the screen"
-          onClick={() => setPad(!pad)}
+          onClick={() => onPad(!pad)}
           className="grid w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
         >
           <Keyboard aria-hidden="true" />
@@ -178,12 +185,15 @@ export function ReadingEntry({
         )}
         {shown && <Fault>{say(shown)}</Fault>}
       </div>
-      {pad && (
-        <Keypad
-          onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
-          angle={place.kind === 'angle'}
-        />
-      )}
+      {pad &&
+        padSlot &&
+        createPortal(
+          <Keypad
+            onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
+            angle={place.kind === 'angle'}
+          />,
+          padSlot,
+        )}
     </form>
   );
 }

@@ -81,7 +81,8 @@ export const driveUp: StepKind = {
     const read = standing(facts, step.id);
     const angleDeg = Math.max(0, ...read.map((r) => degOf(r.place)).filter((d): d is number => d !== null));
     const phase = phaseOf(facts);
-    const lock = lockFrom(facts, forecast.values, phase, angleDeg);
+    // From where both rows were last felt: half a reading has moved the nut but says nothing of the clearance yet.
+    const lock = lockFrom(facts, forecast.values, phase, forecast.values.points.at(-1)?.angleDeg ?? angleDeg);
     const near = forecast.values.eighthsToAim !== null && forecast.values.eighthsToAim <= 2.5;
     const lockFindings: Finding[] =
       forecast.values.place !== 'not-begun' && near

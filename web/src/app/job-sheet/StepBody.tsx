@@ -1,4 +1,5 @@
 import type { DriveUpStepValues, JobState, ShaftValues, StepDefinition, StepReport } from '@fulcrant/core';
+import { useState } from 'react';
 import {
   BenchFigure,
   DriveUpFigure,
@@ -59,6 +60,8 @@ function Figure({ state, step, report, shown, entry, open }: Props) {
 export function StepBody(props: Props) {
   const { job, state, step, report, shown, entry, open, say } = props;
   const wrench = useGauge('wrench');
+  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
+  const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
   const answer = (item: string, a: 'yes' | 'no') =>
     void job.act('gate.answered', { step: step.id, item, answer: a }).then(say);
 
@@ -88,7 +91,10 @@ export function StepBody(props: Props) {
   const over = step.id === 'driveup' && (report.values as DriveUpStepValues | null)?.place === 'over-driven';
   return (
     <div className="flex flex-1 flex-col gap-3">
-      <Figure {...props} />
+      {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
+      <div className={pad && open && entry.place ? 'lg:[&_svg]:max-h-48' : ''}>
+        <Figure {...props} />
+      </div>
       <div className="grid gap-x-8 gap-y-4 border-t border-faint pt-3 md:grid-cols-2">
         <div className={`flex flex-col gap-3 ${step.id === 'target' ? 'md:col-span-2' : ''}`}>
           {step.id === 'target' ? (
@@ -99,6 +105,7 @@ export function StepBody(props: Props) {
           {shown.beams.length === 0 && step.id !== 'target' && (
             <p className="text-muted">The beam is laid with the first full reading.</p>
           )}
+          <div ref={setPadSlot} />
         </div>
         <div className="flex flex-col gap-3">
           {open && !over && entry.choices.length > 1 && (
@@ -128,6 +135,9 @@ export function StepBody(props: Props) {
               onPreview={entry.type}
               refusal={entry.refusal}
               onStore={entry.store}
+              pad={pad}
+              padSlot={padSlot}
+              onPad={setPad}
             />
           )}
           {open &&
