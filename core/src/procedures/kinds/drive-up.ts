@@ -141,7 +141,13 @@ export const driveUp: StepKind = {
 function softened(findings: Finding[], lock: LockAlignmentValues): Finding[] {
   return findings.map((f) => {
     if (f.code !== 'driveup.place') return f;
-    if (f.verdict === 'too-close') return { ...f, verdict: 'caution' };
+    if (f.verdict === 'too-close') {
+      return {
+        ...f,
+        verdict: 'caution',
+        remedy: 'Go on to the next tab if it stays in band; the readings with the nut locked decide.',
+      };
+    }
     if (f.verdict === 'incomplete' && lock.least?.inBand === true && lock.least.forwardDeg < 22.5) {
       return {
         ...f,

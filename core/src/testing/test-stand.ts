@@ -1,0 +1,118 @@
+import { expect } from 'vitest';
+import type { Author, Instrument } from '../api/events.ts';
+import type { Setup } from '../api/setup.ts';
+import { type HandTools, ScriptedHand } from '../simulation/scripted-hand.ts';
+
+/** A fitter. */
+export const asta: Author = { id: 'asta', name: 'Asta', role: 'fitter' };
+/** A lead hand. */
+export const imke: Author = { id: 'imke', name: 'Imke', role: 'lead' };
+/** A viewer. */
+export const oskar: Author = { id: 'oskar', name: 'Oskar', role: 'viewer' };
+
+/** A gauge of the test stand, in date unless told otherwise. */
+export const gauge = (
+  id: string,
+  kind: Instrument['kind'],
+  step: number,
+  low: number,
+  high: number,
+  calibrationDue = '2027-06-01',
+): Instrument => ({ id, name: id, kind, step, low, high, calibrationDue });
+/** One gauge of each kind. */
+export const tools: HandTools = {
+  micrometer: gauge('mic', 'micrometer', 0.001, 75, 100),
+  feeler: gauge('feelers', 'feeler', 0.005, 0.02, 1),
+  wrench: gauge('wrench', 'wrench', 2, 60, 330),
+  protractor: gauge('slot', 'protractor', 1, 0, 360),
+};
+/** A normal-class bearing of 100 bore on a 90 shaft. */
+export const setup: Setup = {
+  machine: 'Pulp press drive',
+  position: 'Gearbox end, fixed',
+  role: 'fixed',
+  shaftSystem: 'metric',
+  shaftMm: 90,
+  boreMm: 100,
+  taper: 12,
+  clearanceClass: 'CN',
+  pitchMm: 2,
+  nutSlots: 4,
+  washerTabs: 17,
+  seatMm: 68,
+  stations: 3,
+  angles: 3,
+  boltSize: 'M16',
+  boltGrade: '8.8',
+  boltCount: 4,
+  boltLayout: 'rectangle',
+  friction: 'oiled',
+  holdBefore: [],
+  feltAt: 'top',
+  feel: 'snug',
+  maker: {},
+};
+/** A good seat. */
+export const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
+
+let count = 0;
+/** Identifiers in order, of version 7. */
+export const newId = () => `018f0000-0000-7000-8000-${String(++count).padStart(12, '0')}`;
+/** The job of every hand here. */
+export const JOB = '018f0000-0000-7000-8000-aaaaaaaaaaaa';
+
+/** A hand at a job just opened. */
+export const hand = (change: Partial<Setup> = {}) =>
+  new ScriptedHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
+    '018f0000-0000-7000-8000-bbbbbbbbbbbb',
+    { ...setup, ...change },
+  );
+/** Worked as far as the target. */
+export const toTarget = (h = hand()) =>
+  h
+    .safe()
+    .survey(round)
+    .pass('shaft')
+    .bench([
+      [0.1, 0.1],
+      [0.1, 0.105],
+      [0.1, 0.1],
+    ])
+    .pass('bench');
+/** Worked as far as the drive-up. */
+export const toDriveUp = (h = hand()) => toTarget(h).pass('target');
+/** Driven up into the band. */
+export const toLock = (h = hand()) =>
+  toDriveUp(h)
+    .drive(0, 0.1, 0.1)
+    .drive(45, 0.085, 0.085)
+    .drive(90, 0.07, 0.07)
+    .drive(135, 0.055, 0.055)
+    .read('driveup', 'lock/deg135', 3, 'protractor')
+    .drive(150, 0.05, 0.05)
+    .pass('driveup');
+/** Locked. */
+export const toBolts = (h = hand()) =>
+  toLock(h)
+    .lock(3, [
+      [0.05, 0.045],
+      [0.05, 0.045],
+      [0.045, 0.05],
+    ])
+    .pass('lock');
+/** Signed. */
+export const whole = (h = hand()) =>
+  toBolts(h)
+    .bolts()
+    .pass('bolts')
+    .answerAll('handturn')
+    .pass('handturn')
+    .do('sheet.signed', { name: 'Asta' });
+/** A step as it stands. */
+export const step = (h: ScriptedHand, id: string) => {
+  const s = h.state.steps.find((x) => x.id === id);
+  if (!s) throw new Error(id);
+  return s;
+};
+/** The act is refused, in these words. */
+export const refuses = (act: () => unknown, words: RegExp) => expect(act).toThrow(words);
