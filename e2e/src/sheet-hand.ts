@@ -42,6 +42,7 @@ export class SheetHand {
 
   async answerAll(): Promise<void> {
     const items = this.page.locator('[data-item]');
+    await items.first().waitFor();
     for (let i = 0; i < (await items.count()); i++) {
       const yes = items.nth(i).getByRole('button', { name: /^Yes/ });
       if ((await yes.getAttribute('aria-pressed')) !== 'true') await yes.click();

@@ -30,6 +30,7 @@ let me: string | null = null;
 let retries = 0;
 let timer: ReturnType<typeof setTimeout> | null = null;
 let flushing = false;
+let again = false;
 const listeners = new Set<() => void>();
 const sentListeners = new Set<(jobId: string, sent: JobEvent[]) => void | Promise<void>>();
 const otherTabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fulcrant-queue');
@@ -83,11 +84,16 @@ function later(status: QueueStatus): void {
 
 /** Send what waits, oldest first, one job's run at a time. One tab sends; posting twice would be one event anyway. */
 export async function flush(): Promise<void> {
+  // Asked while it is at it: it looks once more before it stops, so that nothing put in meanwhile is left lying.
+  again = true;
   if (flushing) return;
   flushing = true;
   try {
-    if (navigator.locks) await navigator.locks.request('fulcrant-send', sendAll);
-    else await sendAll();
+    while (again) {
+      again = false;
+      if (navigator.locks) await navigator.locks.request('fulcrant-send', sendAll);
+      else await sendAll();
+    }
   } finally {
     flushing = false;
   }

@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { FIELDS, type FormValues, FRESH, formName, fromForm, toForm } from './setup-fields.ts';
+
+const full = { ...FRESH, machine: 'Pulp press drive', position: 'Gearbox end, fixed', partNumber: 'A 100' };
+const setupOf = (values: FormValues, unit: 'mm' | 'in' = 'mm') => {
+  const read = fromForm(values, unit);
+  if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+  return read.setup;
+};
+const faultsOf = (change: FormValues, unit: 'mm' | 'in' = 'mm') => {
+  const read = fromForm({ ...toForm(full, unit), ...change }, unit);
+  return 'faults' in read ? read.faults : {};
+};
+
+describe('the setup form', () => {
+  it('shows a setup and reads it back, in mm', () => {
+    expect(setupOf(toForm(full, 'mm'))).toEqual(full);
+  });
+
+  it('shows it in inches and reads it back within a hundredth of a micrometre of what it showed', () => {
+    const back = setupOf(toForm({ ...full, maker: { leastResidualMm: 0.0381, torqueNm: 180 } }, 'in'), 'in');
+    expect(back.boreMm).toBeCloseTo(full.boreMm, 2);
+    expect(back.shaftMm).toBeCloseTo(full.shaftMm, 2);
+    expect(back.maker).toEqual({ leastResidualMm: 0.0381, torqueNm: 180 });
+  });
+
+  it('keeps a hold point and the maker’s values', () => {
+    const held = {
+      ...full,
+      holdBefore: ['bolts' as const],
+      maker: { reductionMinMm: 0.05, reductionMaxMm: 0.06 },
+    };
+    expect(setupOf(toForm(held, 'mm'))).toEqual(held);
+  });
+
+  it('reads lengths as people say them', () => {
+    const values = {
+      ...toForm(full, 'mm'),
+      shaftMm: '2 7/16',
+      boreMm: '70 mm',
+      seatMm: '2 1/8 in',
+      shaftSystem: 'inch',
+    };
+    expect(setupOf(values)).toMatchObject({
+      shaftMm: 61.9125,
+      boreMm: 70,
+      seatMm: 53.975,
+      shaftSystem: 'inch',
+    });
+  });
+
+  it('says what is wrong beside the field it is wrong in', () => {
+    expect(faultsOf({ machine: '' })).toEqual({ machine: 'Machine is missing.' });
+    expect(faultsOf({ nutSlots: 'four' })).toEqual({ nutSlots: 'Nut slots is a number.' });
+    expect(faultsOf({ boreMm: 'wide' }).boreMm).toMatch(/not a length/);
+    expect(faultsOf({ washerTabs: '2.5' })).toEqual({ washerTabs: 'Washer tabs must be a whole number.' });
+    expect(faultsOf({ boreMm: '900' })).toEqual({ boreMm: 'Bearing bore must be 500 or less.' });
+    expect(faultsOf({ [formName('maker.torqueNm')]: '3 elephants' })['maker:torqueNm']).toMatch(
+      /torque unit/,
+    );
+    expect(Object.keys(faultsOf({ machine: '', position: '', boreMm: '' }))).toEqual([
+      'machine',
+      'position',
+      'boreMm',
+    ]);
+  });
+
+  it('what only the whole can tell is said too', () => {
+    expect(Object.values(faultsOf({ shaftMm: '120' })).join()).toMatch(/smaller than the bearing bore/);
+    expect(Object.values(faultsOf({ boltCount: '5' })).join()).toMatch(/even number/);
+  });
+
+  it('never throws, whatever is typed', () => {
+    const names = FIELDS.filter((f) => f.kind !== 'choice').map((f) => formName(f.name));
+    fc.assert(
+      fc.property(fc.constantFrom(...names), fc.string({ maxLength: 30 }), (name, text) => {
+        const read = fromForm({ ...toForm(full, 'mm'), [name]: text }, 'mm');
+        expect('setup' in read || Object.values(read.faults).every((f) => f.length > 5)).toBe(true);
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
