@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     projects: [
       { test: { name: 'core', include: ['core/src/**/*.test.ts'] } },
-      { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
+      { test: { name: 'web', include: ['web/src/**/*.test.ts'], testTimeout: 30_000 } },
       { test: { name: 'cli', include: ['cli/src/**/*.test.ts'], testTimeout: 60_000 } },
       {
         test: {
@@ -12,8 +12,8 @@ export default defineConfig({
           include: ['server/src/**/*.test.ts'],
           // Each file starts a MariaDB of its own; one at a time is kinder to a small machine.
           fileParallelism: false,
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
         },
       },
       {

@@ -13,7 +13,7 @@ export class SheetHand {
   }
 
   async place(): Promise<string | null> {
-    return this.form().getAttribute('data-place', { timeout: 5000 });
+    return this.form().getAttribute('data-place', { timeout: 20_000 });
   }
 
   /** Type one reading and Enter; the field must have gone on before this returns. */
@@ -25,7 +25,7 @@ export class SheetHand {
       .waitForFunction(
         (before) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before,
         place,
-        { timeout: 8000 },
+        { timeout: 25_000 },
       )
       .catch(async () => {
         const said = await this.page.locator('main').textContent();
@@ -80,7 +80,7 @@ export class SheetHand {
     return this.page
       .locator(`[data-finding="${code}"]`)
       .first()
-      .getAttribute('data-verdict', { timeout: 5000 });
+      .getAttribute('data-verdict', { timeout: 20_000 });
   }
 
   async waiting(): Promise<number> {

@@ -107,3 +107,28 @@ export const setupSchema = object({
   );
 
 export type Setup = InferType<typeof setupSchema>;
+
+/** A usual position to start from: a normal-class bearing of 100 bore on a 90 shaft. Nothing of it is a limit. */
+export const USUAL_SETUP: Omit<Setup, 'machine' | 'position'> = {
+  role: 'fixed',
+  shaftSystem: 'metric',
+  shaftMm: 90,
+  boreMm: 100,
+  taper: 12,
+  clearanceClass: 'CN',
+  pitchMm: 2,
+  nutSlots: 4,
+  washerTabs: 17,
+  seatMm: 68,
+  stations: 3,
+  angles: 3,
+  boltSize: 'M16',
+  boltGrade: '8.8',
+  boltCount: 4,
+  boltLayout: 'rectangle',
+  friction: 'oiled',
+  holdBefore: [],
+  feltAt: 'top',
+  feel: 'snug',
+  maker: {},
+};

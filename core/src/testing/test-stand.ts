@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
 import type { Author, Instrument } from '../api/events.ts';
-import type { Setup } from '../api/setup.ts';
+import { type Setup, USUAL_SETUP } from '../api/setup.ts';
 import { type HandTools, ScriptedHand } from '../simulation/scripted-hand.ts';
 
 /** A fitter. */
@@ -27,31 +27,7 @@ export const tools: HandTools = {
   protractor: gauge('slot', 'protractor', 1, 0, 360),
 };
 /** A normal-class bearing of 100 bore on a 90 shaft. */
-export const setup: Setup = {
-  machine: 'Pulp press drive',
-  position: 'Gearbox end, fixed',
-  role: 'fixed',
-  shaftSystem: 'metric',
-  shaftMm: 90,
-  boreMm: 100,
-  taper: 12,
-  clearanceClass: 'CN',
-  pitchMm: 2,
-  nutSlots: 4,
-  washerTabs: 17,
-  seatMm: 68,
-  stations: 3,
-  angles: 3,
-  boltSize: 'M16',
-  boltGrade: '8.8',
-  boltCount: 4,
-  boltLayout: 'rectangle',
-  friction: 'oiled',
-  holdBefore: [],
-  feltAt: 'top',
-  feel: 'snug',
-  maker: {},
-};
+export const setup: Setup = { ...USUAL_SETUP, machine: 'Pulp press drive', position: 'Gearbox end, fixed' };
 /** A good seat. */
 export const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
 

@@ -1,4 +1,4 @@
-import type { Instrument, Person, Setup } from '@fulcrant/core';
+import { type Instrument, type Person, type Setup, USUAL_SETUP } from '@fulcrant/core';
 
 /** The sugar-beet works at Holmbeck, between campaigns. People, machines and numbers are invented. */
 
@@ -37,33 +37,7 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
 
 /** A position's setup, from the common case: a normal-class bearing of 100 bore on a 90 shaft, cap with four M16. */
 export function setupOf(machine: string, position: string, change: Partial<Setup> = {}): Setup {
-  return {
-    machine,
-    position,
-    role: 'fixed',
-    shaftSystem: 'metric',
-    shaftMm: 90,
-    boreMm: 100,
-    taper: 12,
-    clearanceClass: 'CN',
-    pitchMm: 2,
-    nutSlots: 4,
-    washerTabs: 17,
-    seatMm: 68,
-    stations: 3,
-    angles: 3,
-    boltSize: 'M16',
-    boltGrade: '8.8',
-    boltCount: 4,
-    boltLayout: 'rectangle',
-    friction: 'oiled',
-    holdBefore: [],
-    feltAt: 'top',
-    feel: 'snug',
-    maker: {},
-    demo: true,
-    ...change,
-  };
+  return { ...USUAL_SETUP, machine, position, demo: true, ...change };
 }
 
 export const POSITIONS = {

@@ -61,7 +61,7 @@ afterEach(() => {
 });
 
 const settled = async (what: () => Promise<boolean>) => {
-  await vi.waitFor(async () => expect(await what()).toBe(true), { timeout: 4000, interval: 10 });
+  await vi.waitFor(async () => expect(await what()).toBe(true), { timeout: 12_000, interval: 10 });
 };
 const empty = async () => (await shelf.allWaiting()).length === 0;
 

@@ -11,6 +11,7 @@ import { sayNutAngle } from '../../quantities/angle.ts';
 import type { StepKind } from '../types.ts';
 import type { BenchValues } from './bench-clearance.ts';
 import { gaugeFindings } from './gauges.ts';
+import { nothingYet } from './nothing-yet.ts';
 
 export type DriveUpStepValues = DriveUpForecastValues & {
   lock: LockAlignmentValues;
@@ -69,15 +70,7 @@ export function forecastOf(
 export const driveUp: StepKind = {
   report(facts, step, carried) {
     const forecast = forecastOf(facts, carried);
-    if (!forecast)
-      return {
-        findings: [],
-        working: [],
-        beams: [],
-        values: null,
-        next: null,
-        act: 'Feel the bench clearance first.',
-      };
+    if (!forecast) return nothingYet('Feel the bench clearance first.');
     const read = standing(facts, step.id);
     const angleDeg = Math.max(0, ...read.map((r) => degOf(r.place)).filter((d): d is number => d !== null));
     const phase = phaseOf(facts);

@@ -6,6 +6,7 @@ import { sayNutAngle } from '../../quantities/angle.ts';
 import type { StepKind } from '../types.ts';
 import { type DriveUpStepValues, forecastOf, pairsOf } from './drive-up.ts';
 import { gaugeFindings } from './gauges.ts';
+import { nothingYet } from './nothing-yet.ts';
 
 export type LockValues = {
   /** How far the nut was turned on to meet the tab; null before it is said. */
@@ -19,15 +20,7 @@ export type LockValues = {
 export const lock: StepKind = {
   report(facts, step, carried) {
     const driven = carried.driveup?.values as DriveUpStepValues | null | undefined;
-    if (!driven)
-      return {
-        findings: [],
-        working: [],
-        beams: [],
-        values: null,
-        next: null,
-        act: 'Drive the bearing up first.',
-      };
+    if (!driven) return nothingYet('Drive the bearing up first.');
     const turned = readingAt(facts, step.id, 'turn');
     const finalDeg = driven.angleDeg + (turned?.value ?? 0);
     const pairs = pairsOf(facts, step.id, 'final').map((p) => ({ ...p, angleDeg: finalDeg }));

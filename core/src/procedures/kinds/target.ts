@@ -2,20 +2,14 @@ import { driveUpTarget } from '../../bearings/drive-up-target.ts';
 import { len } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
 import type { BenchValues } from './bench-clearance.ts';
+import { nothingYet } from './nothing-yet.ts';
 
 /** No reading: the band, the aim and where to start, computed from the bench clearance and agreed to. */
 export const target: StepKind = {
   report(facts, _step, carried) {
     const bench = carried.bench?.values as BenchValues | undefined;
     if (!bench || bench.benchMm === null) {
-      return {
-        findings: [],
-        working: [],
-        beams: [],
-        values: null,
-        next: null,
-        act: 'Feel the bench clearance first.',
-      };
+      return nothingYet('Feel the bench clearance first.');
     }
     const { setup } = facts;
     const result = driveUpTarget({

@@ -1,4 +1,4 @@
-import type { Setup } from '@fulcrant/core';
+import { type Setup, USUAL_SETUP } from '@fulcrant/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -6,7 +6,6 @@ import { Corner } from '../../app/Corner.tsx';
 import { type StoredPosition, useOpenJob, usePositions } from '../../app/job.ts';
 import { Fault } from '../../ui/controls.tsx';
 import { SetupForm } from './SetupForm.tsx';
-import { FRESH } from './setup-fields.ts';
 
 /** Open a job: choose a position the plant knows, or describe a new one. */
 export function NewJobPage() {
@@ -35,7 +34,7 @@ export function NewJobPage() {
         <div className="px-6 py-4">
           <SetupForm
             key={chosen?.id ?? 'new'}
-            start={chosen ? chosen.setup : FRESH}
+            start={chosen ? chosen.setup : USUAL_SETUP}
             does="Open the sheet"
             onSetup={open}
             before={

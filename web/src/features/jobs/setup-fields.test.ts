@@ -1,8 +1,14 @@
+import { USUAL_SETUP } from '@fulcrant/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FIELDS, type FormValues, FRESH, formName, fromForm, toForm } from './setup-fields.ts';
+import { FIELDS, type FormValues, formName, fromForm, toForm } from './setup-fields.ts';
 
-const full = { ...FRESH, machine: 'Pulp press drive', position: 'Gearbox end, fixed', partNumber: 'A 100' };
+const full = {
+  ...USUAL_SETUP,
+  machine: 'Pulp press drive',
+  position: 'Gearbox end, fixed',
+  partNumber: 'A 100',
+};
 const setupOf = (values: FormValues, unit: 'mm' | 'in' = 'mm') => {
   const read = fromForm(values, unit);
   if ('faults' in read) throw new Error(JSON.stringify(read.faults));

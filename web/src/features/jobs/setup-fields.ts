@@ -9,7 +9,6 @@ import {
   parseTypedNumber,
   type Setup,
   setupSchema,
-  sleevePitch,
 } from '@fulcrant/core';
 
 type Kind = 'text' | 'length' | 'number' | 'torque' | 'choice';
@@ -138,31 +137,6 @@ export type FormValues = Record<string, string>;
 
 /** RHF reads a dot as nesting; the maker's fields travel with a colon. */
 export const formName = (name: string): string => name.replace('.', ':');
-
-/** A usual position to start from: nothing of it is a limit. */
-export const FRESH: Omit<Setup, 'machine' | 'position'> = {
-  role: 'fixed',
-  shaftSystem: 'metric',
-  shaftMm: 90,
-  boreMm: 100,
-  taper: 12,
-  clearanceClass: 'CN',
-  pitchMm: sleevePitch(100),
-  nutSlots: 4,
-  washerTabs: 17,
-  seatMm: 68,
-  stations: 3,
-  angles: 3,
-  boltSize: 'M16',
-  boltGrade: '8.8',
-  boltCount: 4,
-  boltLayout: 'rectangle',
-  friction: 'oiled',
-  holdBefore: [],
-  feltAt: 'top',
-  feel: 'snug',
-  maker: {},
-};
 
 function valueAt(setup: Partial<Setup>, name: string): unknown {
   const [head, tail] = name.split('.') as [string, string?];
