@@ -253,7 +253,8 @@ function look(
     eighthsToPass: eighths(target.reductionMaxMm),
     nextReductionMm: tidy(at(step).mm),
     nextReductionExpandedMm: tidy(2 * at(step).u),
-    suggestedStepDeg: here >= target.aimMm ? 0 : passes(45) ? 22.5 : 45,
+    // Line or blade, whichever says first that the aim is reached.
+    suggestedStepDeg: Math.max(here, last.reductionMm) >= target.aimMm ? 0 : passes(45) ? 22.5 : 45,
     curve,
   };
 }

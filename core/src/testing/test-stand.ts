@@ -92,3 +92,6 @@ export const step = (h: ScriptedHand, id: string) => {
 };
 /** The act is refused, in these words. */
 export const refuses = (act: () => unknown, words: RegExp) => expect(act).toThrow(words);
+
+/** What a step's kind says of it in numbers, as the kind's own type. */
+export const valuesOf = <T>(h: ScriptedHand, id: string): T => step(h, id).report?.values as T;

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { allSources, sourceOf } from '../sources/register.ts';
+import { hand, imke, round, toDriveUp, toTarget, whole } from '../testing/test-stand.ts';
+import { summarise } from './summary.ts';
+
+describe('a job in one line', () => {
+  it('says where it stands and what to do, at every stage', () => {
+    expect(summarise(hand().state)).toMatchObject({
+      present: 'safe',
+      held: null,
+      readings: 0,
+      signedBy: null,
+    });
+    expect(summarise(hand().safe().survey(round).state).act).toMatch(/read the verdict/);
+    expect(summarise(toTarget().state).act).toMatch(/before its final place/);
+    expect(summarise(toDriveUp().drive(0, 0.1, 0.1).state).act).toMatch(/one eighth/);
+    expect(summarise(whole().state)).toMatchObject({
+      present: null,
+      signedBy: 'Asta',
+      act: 'Signed by Asta.',
+      verdict: 'accept',
+    });
+  });
+
+  it('lays the rail: done, present, closed; pins that hold now told from pins to come', () => {
+    const h = toTarget(hand({ holdBefore: ['driveup', 'bolts'] }));
+    const marks = (s = summarise(h.state)) => s.rail.map((m) => `${m.status}${m.hold ? ` ${m.hold}` : ''}`);
+    expect(marks().slice(3, 7)).toEqual(['present', 'closed ahead', 'closed', 'closed ahead']);
+    h.pass('target');
+    expect(marks().slice(4, 7)).toEqual(['present holding', 'closed', 'closed ahead']);
+    h.by(imke).do('step.released', { step: 'driveup' });
+    expect(marks()[4]).toBe('present released');
+    expect(summarise(h.state).held).toBeNull();
+  });
+
+  it('a stop holds the job like a pin, with its reason', () => {
+    const h = toDriveUp().drive(0, 0.1, 0.1).drive(225, 0.02, 0.02);
+    expect(summarise(h.state)).toMatchObject({
+      verdict: 'reject',
+      held: expect.stringMatching(/Over-driven/),
+    });
+    h.do('bearing.dismounted', { reason: 'too far' });
+    expect(summarise(h.state)).toMatchObject({ attempt: 2, present: 'bench', held: null });
+  });
+});
+
+describe('the register of sources', () => {
+  it('names each once, with its rank; what was not looked up says so', () => {
+    const all = allSources();
+    expect(new Set(all.map((s) => s.title)).size).toBe(all.length);
+    expect(sourceOf('maker').rank).toBe('maker');
+    for (const s of all.filter((x) => /^(ISO|SAE|ASTM|VDI)/.test(x.title)))
+      expect(s.title).toMatch(/from memory/);
+  });
+});
