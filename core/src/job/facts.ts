@@ -21,7 +21,7 @@ function open(e: JobEventOf<'job.opened'>): Facts {
     holds: e.data.setup.holdBefore.map((step) => ({
       step,
       planned: true,
-      reason: 'Hold point set with the job.',
+      reason: 'Hold point: waits for the lead hand.',
     })),
     passes: [],
     notes: [],
@@ -49,7 +49,7 @@ function lay(f: Facts, e: JobEvent): Facts {
         ],
         holds: [
           ...kept,
-          ...added.map((step) => ({ step, planned: true, reason: 'Hold point set with the job.' })),
+          ...added.map((step) => ({ step, planned: true, reason: 'Hold point: waits for the lead hand.' })),
         ],
       };
     }

@@ -140,7 +140,9 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
                   : say(step.report.act)}
             </h1>
             <p className="m-0 leading-snug text-muted">
-              {held ? `${step.hold?.reason} A lead hand releases it.` : definition.guide}
+              {held
+                ? `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
+                : definition.guide}
             </p>
             {definition.caution && open && (
               <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 text-[0.95rem] leading-snug">
