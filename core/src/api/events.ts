@@ -75,7 +75,13 @@ export const eventData = {
   'step.passed': object({ step: word() }).noUnknown(),
   'step.held': object({ step: word(), reason: reason() }).noUnknown(),
   'step.released': object({ step: word(), note: string().max(400) }).noUnknown(),
-  'deviation.accepted': object({ step: word(), finding: word(), reason: reason() }).noUnknown(),
+  'deviation.accepted': object({
+    step: word(),
+    finding: word(),
+    /** The finding's own sentence, numbers in it: what is accepted is this, not whatever comes under its name later. */
+    stands: string().min(1).max(600).required(),
+    reason: reason(),
+  }).noUnknown(),
   'bearing.dismounted': object({ reason: reason() }).noUnknown(),
   'sheet.signed': object({
     name: string().trim().min(2, 'Sign with your name.').max(60).required(),

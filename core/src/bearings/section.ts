@@ -47,7 +47,7 @@ export function bearingSection(d: {
   const slope = 1 / (2 * d.taper);
   const x = -d.travelMm;
   const gap = d.clearanceMm * GAP_SCALE;
-  // Taper outside of the sleeve falls towards the nut, at +x; the ring is drawn up by being pulled to −x … +x by it.
+  // Taper outside of the sleeve falls towards the nut, at +x; driving up moves the ring to −x.
   const sleeveY = (at: number) => bore + (at + half) * -slope + width * slope * 0.5;
   const sl0 = -half - d.boreMm * 0.12;
   const sl1 = half + d.boreMm * 0.36;
@@ -88,8 +88,8 @@ export function bearingSection(d: {
     16,
   );
   const raceTopY = Math.max(...race.map((p) => p.y));
-  const outerTop = Math.max(outside, raceTopY + d.boreMm * 0.07) + gap * 0;
-  const nutX0 = half + d.boreMm * 0.07 + x * 0;
+  const outerTop = Math.max(outside, raceTopY + d.boreMm * 0.07);
+  const nutX0 = half + d.boreMm * 0.07;
   return {
     shaft: [
       { x: sl0 - d.boreMm * 0.45, y: 0 },
@@ -108,10 +108,10 @@ export function bearingSection(d: {
       { x: x - half, y: sleeveY(x - half) },
       { x: x - half, y: innerTop - half * 0.02 },
       { x: x - half * 0.9, y: innerTop + half * 0.06 },
-      { x: x - half * 0.78, y: innerTop - half * 0.0 },
+      { x: x - half * 0.78, y: innerTop },
       { x: x - half * 0.12, y: innerTop + half * 0.1 },
       { x: x + half * 0.12, y: innerTop + half * 0.1 },
-      { x: x + half * 0.78, y: innerTop - half * 0.0 },
+      { x: x + half * 0.78, y: innerTop },
       { x: x + half * 0.9, y: innerTop + half * 0.06 },
       { x: x + half, y: innerTop - half * 0.02 },
       { x: x + half, y: sleeveY(x + half) },

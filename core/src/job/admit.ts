@@ -139,5 +139,7 @@ function refuseDeviation(state: JobState, e: JobEventOf<'deviation.accepted'>): 
   const finding = step?.report?.findings.find((f) => f.code === e.data.finding);
   if (!step || !finding) return 'There is no such finding at that step now.';
   if (!step.blocking.includes(finding)) return 'That finding does not stand in the way.';
+  if (e.data.stands !== finding.reason)
+    return 'That finding has changed since it was read. Read it again, then decide.';
   return finding.acceptable ? null : 'This cannot be accepted by a signature; it must be put right.';
 }

@@ -26,15 +26,7 @@ describe('drive-up and lock', () => {
     refuses(() => h.drive(270, 0.03, 0.03), /over-driven/);
     refuses(() => h.read('driveup', 'deg225/A/2', 0.06, 'feeler'), /over-driven/);
     refuses(() => h.pass('driveup'), /Over-driven/);
-    refuses(
-      () =>
-        h.by(imke).do('deviation.accepted', {
-          step: 'driveup',
-          finding: 'driveup.over-driven',
-          reason: 'leave it so',
-        }),
-      /put right/,
-    );
+    refuses(() => h.by(imke).accept('driveup', 'driveup.over-driven', 'leave it so'), /put right/);
     h.by(asta).do('bearing.dismounted', { reason: 'driven past the band' });
     expect(h.state.attempt).toBe(2);
     expect(h.state.present).toBe('bench');

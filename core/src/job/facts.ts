@@ -1,5 +1,6 @@
 import type { JobEvent, JobEventOf } from '../api/events.ts';
-import type { Facts, Stamp } from './state.ts';
+import type { Finding } from '../calculators/result.ts';
+import type { Deviation, Facts, Stamp } from './state.ts';
 
 const stamp = (e: JobEvent): Stamp => ({ at: e.at, author: e.author });
 
@@ -178,5 +179,15 @@ export function answerTo(
 ): Facts['answers'][number] | undefined {
   return facts.answers.find(
     (a) => a.step === step && a.item === item && (attempt === 'any' || a.attempt === attempt),
+  );
+}
+
+/**
+ * The acceptance that covers a finding as it stands. Where a number in it has changed since, it is another finding and
+ * wants a lead hand anew; the acceptance before stays on the record.
+ */
+export function acceptanceOf(facts: Facts, step: string, finding: Finding): Deviation | undefined {
+  return facts.deviations.find(
+    (d) => d.step === step && d.finding === finding.code && d.stands === finding.reason,
   );
 }

@@ -62,19 +62,8 @@ describe('the job in order', () => {
         [0.13, 0.13],
       ]);
     refuses(() => h.pass('bench'), /out of its class/);
-    refuses(
-      () =>
-        h.do('deviation.accepted', { step: 'bench', finding: 'bench.class', reason: 'it is what we have' }),
-      /lead hand/,
-    );
-    h.by(imke)
-      .do('deviation.accepted', {
-        step: 'bench',
-        finding: 'bench.class',
-        reason: 'C3 agreed with the engineer',
-      })
-      .by(asta)
-      .pass('bench');
+    refuses(() => h.accept('bench', 'bench.class', 'it is what we have'), /lead hand/);
+    h.by(imke).accept('bench', 'bench.class', 'C3 agreed with the engineer').by(asta).pass('bench');
     expect(h.state.present).toBe('target');
     expect(h.state.deviations[0]?.author.name).toBe('Imke');
   });
@@ -93,6 +82,42 @@ describe('the job in order', () => {
     for (const r of h.state.readings.filter((x) => x.place.startsWith('set2')))
       h.do('reading.withdrawn', { reading: r.id, reason: 'ring was tilted' });
     h.bench([[0.1, 0.1]], 2).pass('bench');
+    expect(h.state.present).toBe('target');
+  });
+
+  it('an acceptance covers the finding as it stood: other numbers want a lead hand anew, and so does the next attempt', () => {
+    const h = hand()
+      .safe()
+      .survey(round)
+      .pass('shaft')
+      .bench([
+        [0.13, 0.13],
+        [0.13, 0.13],
+        [0.13, 0.13],
+      ]);
+    h.by(imke).accept('bench', 'bench.class', 'C3 agreed').by(asta);
+    for (const r of h.state.readings.filter((x) => x.step === 'bench'))
+      h.do('reading.withdrawn', { reading: r.id, reason: 'felt again' });
+    h.bench([
+      [0.2, 0.2],
+      [0.2, 0.2],
+      [0.2, 0.2],
+    ]);
+    refuses(() => h.pass('bench'), /out of its class/);
+    expect(h.state.deviations).toHaveLength(1);
+    const stale = h.state.deviations[0]?.stands ?? '';
+    h.by(imke);
+    refuses(
+      () =>
+        h.do('deviation.accepted', {
+          step: 'bench',
+          finding: 'bench.class',
+          stands: stale,
+          reason: 'as before',
+        }),
+      /changed since/,
+    );
+    h.accept('bench', 'bench.class', 'this one too').by(asta).pass('bench');
     expect(h.state.present).toBe('target');
   });
 });

@@ -2,15 +2,12 @@ import type { JobEvent } from '../api/events.ts';
 import type { Finding } from '../calculators/result.ts';
 import { verdictOf } from '../calculators/result.ts';
 import type { Procedure, StepDefinition } from '../procedures/types.ts';
-import { gather } from './facts.ts';
+import { acceptanceOf, gather } from './facts.ts';
 import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
 
-/** Findings a lead hand has accepted in this attempt are no longer in the way; they stay on the sheet. */
+/** Findings a lead hand has accepted as they stand are no longer in the way; they stay on the sheet. */
 function open(facts: Facts, step: StepDefinition, findings: Finding[]): Finding[] {
-  const accepted = facts.deviations
-    .filter((d) => d.step === step.id && (!step.again || d.attempt === facts.attempt))
-    .map((d) => d.finding);
-  return findings.filter((f) => !(f.acceptable && accepted.includes(f.code)));
+  return findings.filter((f) => !(f.acceptable && acceptanceOf(facts, step.id, f)));
 }
 
 const blocks = (f: Finding) =>

@@ -1,14 +1,16 @@
 import type { Author, JobEvent } from '../api/events.ts';
 import type { Setup } from '../api/setup.ts';
 import type { WorkingLine } from '../calculators/result.ts';
+import type { Verdict } from '../metrology/decision.ts';
 import type { Procedure } from '../procedures/types.ts';
 import { sayAll } from '../quantities/say.ts';
 import { allSources, type Source, sourceOf } from '../sources/register.ts';
+import { acceptanceOf } from './facts.ts';
 import type { JobState, Reading, StepReport } from './state.ts';
 
 export type SheetFinding = {
   code: string;
-  verdict: string;
+  verdict: Verdict;
   reason: string;
   limit: string | null;
   source: string | null;
@@ -81,6 +83,7 @@ export type FitUpSheet = {
     nutDeg: number | null;
     torqueNm: number | null;
   };
+  deviations: Array<{ step: string; stood: string; by: string; at: string; reason: string; attempt: number }>;
   holds: Array<{ step: string; reason: string; releasedBy: string | null; releasedAt: string | null }>;
   setupChanges: Array<{ by: string; at: string; reason: string; changed: string[] }>;
   dismountings: Array<{ by: string; at: string; reason: string }>;
@@ -163,6 +166,13 @@ export function fitUpSheet(
         nutDeg: num(lock?.finalDeg),
         torqueNm: num((bolts?.torque as { torqueNm?: number } | undefined)?.torqueNm),
       },
+      deviations: state.deviations.map((d) => ({
+        step: d.step,
+        stood: d.stands,
+        ...said(d),
+        reason: d.reason,
+        attempt: d.attempt,
+      })),
       holds: state.holds.map((h) => ({
         step: h.step,
         reason: h.reason,
@@ -210,7 +220,7 @@ function sheetReading(r: Reading): SheetReading {
 
 function sheetFindings(state: JobState, step: string, report: StepReport | null): SheetFinding[] {
   return (report?.findings ?? []).map((f) => {
-    const d = state.deviations.find((x) => x.step === step && x.finding === f.code);
+    const d = acceptanceOf(state, step, f);
     return {
       code: f.code,
       verdict: f.verdict,

@@ -42,6 +42,7 @@ export type Deviation = Stamp & {
   id: string;
   step: string;
   finding: string;
+  stands: string;
   reason: string;
   attempt: number;
 };

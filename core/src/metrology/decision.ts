@@ -2,6 +2,15 @@
 
 export type Verdict = 'accept' | 'caution' | 'too-close' | 'reject' | 'incomplete';
 
+/** How a verdict is said, on screen and on paper. */
+export const VERDICT_WORD: Record<Verdict, string> = {
+  accept: 'Accept',
+  caution: 'Caution',
+  reject: 'Stop',
+  'too-close': 'Too close to call',
+  incomplete: 'Not yet',
+};
+
 export type DecisionRule = 'k2' | 'one-sided';
 
 /** Expanded-uncertainty factor by rule: k = 2 (ISO 14253-1), or 1.65 for one-sided limits in its later edition. */

@@ -63,6 +63,19 @@ export class ScriptedHand {
     return this.do('job.opened', { positionId, setup });
   }
 
+  /** A finding accepted as it stands now. */
+  accept(step: string, code: string, reason: string): this {
+    const finding = this.state.steps
+      .find((s) => s.id === step)
+      ?.report?.findings.find((f) => f.code === code);
+    return this.do('deviation.accepted', {
+      step,
+      finding: code,
+      stands: finding?.reason ?? 'not found',
+      reason,
+    });
+  }
+
   /** Answer every question of a step with yes. */
   answerAll(step: string): this {
     for (const item of sleeveBearing.steps.find((s) => s.id === step)?.items ?? [])

@@ -20,7 +20,7 @@ const worked = (name: string) =>
       [0.13, 0.13],
     ])
     .by(person('imke'))
-    .do('deviation.accepted', { step: 'bench', finding: 'bench.class', reason: 'agreed for one campaign' })
+    .accept('bench', 'bench.class', 'agreed for one campaign')
     .by(person('asta'))
     .pass('bench');
 

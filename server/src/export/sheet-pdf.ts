@@ -9,6 +9,7 @@ import {
   type LengthUnit,
   lengthDigits,
   type SheetReading,
+  VERDICT_WORD,
 } from '@fulcrant/core';
 import PDFDocument from 'pdfkit';
 import { drawBearing } from './bearing-drawing.ts';
@@ -19,14 +20,6 @@ export type Pdf = InstanceType<typeof PDFDocument>;
 /** Sides of the drawing frame, points. */
 const MARGIN = 40;
 const TITLE_BLOCK = 74;
-
-const WORD: Record<string, string> = {
-  accept: 'Accept',
-  caution: 'Caution',
-  reject: 'Stop',
-  'too-close': 'Too close to call',
-  incomplete: 'Not yet',
-};
 
 const when = (at: string): string => `${at.slice(0, 10)} ${at.slice(11, 16)} UTC`;
 
@@ -193,7 +186,7 @@ function section(doc: Pdf, sheet: FitUpSheet, step: FitUpSheet['steps'][number],
   for (const f of step.findings) {
     para(
       doc,
-      `${WORD[f.verdict] ?? f.verdict}. ${f.reason}`,
+      `${VERDICT_WORD[f.verdict]}. ${f.reason}`,
       [f.limit ? `Limit ${f.limit}.` : '', f.source ? `${f.source}.` : ''].filter(Boolean).join(' '),
     );
     if (f.accepted)
@@ -270,6 +263,13 @@ function table(doc: Pdf, head: string[], rows: string[][]): void {
 
 function alsoRecorded(doc: Pdf, sheet: SealedSheet): void {
   heading(doc, 'Also recorded');
+  for (const d of sheet.deviations) {
+    para(
+      doc,
+      `Deviation accepted at ${d.step}, attempt ${d.attempt}: ${d.reason}`,
+      `${d.by}, ${when(d.at)}; it stood: ${d.stood}`,
+    );
+  }
   for (const h of sheet.holds)
     para(
       doc,

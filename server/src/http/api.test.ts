@@ -126,6 +126,23 @@ describe('recording', () => {
     expect(answer.body.outcomes[2].reason).toMatch(/place is missing/);
   });
 
+  it('a reading posted again after its gauge was calibrated anew is still the same reading', async () => {
+    const h = freshHand('recalibrated').safe().survey([89.974]);
+    await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));
+    await house.owner.models.Instrument.update(
+      { calibrationDue: '2031-01-01' },
+      { where: { id: TOOLS.micrometer.id } },
+    );
+    const again = await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));
+    expect(again.body.outcomes.map((o: { outcome: string }) => o.outcome)).toEqual(
+      h.events.map(() => 'already'),
+    );
+    await house.owner.models.Instrument.update(
+      { calibrationDue: TOOLS.micrometer.calibrationDue },
+      { where: { id: TOOLS.micrometer.id } },
+    );
+  });
+
   it('an id used again with other contents is refused, here or in another job', async () => {
     const h = freshHand('ids');
     await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));

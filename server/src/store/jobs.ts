@@ -142,25 +142,20 @@ async function append(
       refuse(checked.faults.map((f) => f.message).join(' '));
       continue;
     }
-    const event = truthful(checked.value, person, gauges);
-    if (typeof event === 'string') {
-      refuse(event);
-      continue;
-    }
-    if (event.jobId !== jobId) {
+    if (checked.value.jobId !== jobId) {
       refuse('The event belongs to another job.');
       continue;
     }
     const before = [...events, ...fresh];
     const at = before.findIndex((e) => e.id === id);
     if (at >= 0) {
-      // Same id, same author, same data: the same event posted again. Anything else is another event in its clothes.
-      const same =
-        before[at]?.type === event.type &&
-        before[at]?.author.id === event.author.id &&
-        JSON.stringify(before[at]?.data) === JSON.stringify(event.data);
-      if (same) outcomes.push({ id, outcome: 'already', seq: at + 1 });
+      if (isSame(before[at], checked.value)) outcomes.push({ id, outcome: 'already', seq: at + 1 });
       else refuse('An event with this id is stored already, with other contents.');
+      continue;
+    }
+    const event = truthful(checked.value, person, gauges);
+    if (typeof event === 'string') {
+      refuse(event);
       continue;
     }
     if (known.has(id)) {
@@ -183,6 +178,20 @@ async function append(
         ? jobNumber(row.serial)
         : null;
   return { jobId, number, outcomes };
+}
+
+/**
+ * The same event posted again: type, author and data alike. The gauge is compared by its id alone, since the server
+ * stored it as the register had it then, and the register goes on.
+ */
+function isSame(stored: JobEvent | undefined, posted: JobEvent): boolean {
+  const plain = (e: JobEvent) =>
+    JSON.stringify([
+      e.type,
+      e.author.id,
+      'instrument' in e.data ? { ...e.data, instrument: e.data.instrument.id } : e.data,
+    ]);
+  return stored !== undefined && plain(stored) === plain(posted);
 }
 
 function stateOf(events: JobEvent[]): JobState | null {

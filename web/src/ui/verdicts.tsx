@@ -1,16 +1,9 @@
 import type { Finding, Verdict } from '@fulcrant/core';
-import { sourceOf } from '@fulcrant/core';
+import { sourceOf, VERDICT_WORD } from '@fulcrant/core';
 import type { ReactNode } from 'react';
 import { useSay } from '../app/settings.tsx';
 
-export const VERDICT_WORD: Record<Verdict, string> = {
-  accept: 'Accept',
-  caution: 'Caution',
-  reject: 'Stop',
-  'too-close': 'Too close to call',
-  incomplete: 'Not yet',
-};
-export const VERDICT_INK: Record<Verdict, string> = {
+const VERDICT_INK: Record<Verdict, string> = {
   accept: 'text-good',
   caution: 'text-brass',
   reject: 'text-stop',

@@ -33,7 +33,7 @@ export const capBolts: StepKind = {
     const passes = withRounds(pattern.values.passes, ticks);
     const next = nextBolt(passes, ticks);
     const pass = next ? passes[next.pass] : undefined;
-    const findings: Finding[] = [...torque.findings];
+    const findings: Finding[] = [...torque.findings, ...changedUnder(passes, ticks, setup.boltCount)];
     if (next && pass) {
       findings.push({
         code: 'bolts.open',
@@ -53,6 +53,28 @@ export const capBolts: StepKind = {
     };
   },
 };
+
+/** Bolts ticked to another torque, or that are no longer there: the setup was changed under them. */
+function changedUnder(passes: BoltPass[], ticks: BoltTick[], count: number): Finding[] {
+  const off = ticks.filter(
+    (t) => t.bolt > count || wrongTorque(passes[t.pass]?.torqueNm ?? null, t.torqueNm),
+  );
+  if (off.length === 0) return [];
+  return [
+    {
+      code: 'bolts.changed',
+      verdict: 'reject',
+      reason: `${off.length} of ${ticks.length} ticks were made before bolts or torque were changed and do not fit any more.`,
+      source: 'practice',
+      remedy: 'Loosen all bolts, say so, and begin again at the first pass.',
+      acceptable: false,
+    },
+  ];
+}
+
+/** More than a tenth off the torque of the pass. */
+const wrongTorque = (wantedNm: number | null, torqueNm: number): boolean =>
+  wantedNm !== null && Math.abs(torqueNm - wantedNm) > 0.1 * wantedNm;
 
 /** The passes, with one more round for each full round in which a bolt still moved. */
 function withRounds(passes: BoltPass[], ticks: BoltTick[]): BoltPass[] {
@@ -89,7 +111,7 @@ export function refuseBolt(
   if (pass !== values.next.pass || bolt !== values.next.bolt)
     return `${name}: bolt ${values.next.bolt} is next in the pattern.`;
   const wanted = values.next.torqueNm;
-  if (wanted !== null && Math.abs(torqueNm - wanted) > 0.1 * wanted) {
+  if (wanted !== null && wrongTorque(wanted, torqueNm)) {
     return `${tor(torqueNm)} is not the ${name} torque, ${tor(wanted)}. Loosen all and start again if a bolt was overtightened.`;
   }
   return null;

@@ -48,7 +48,9 @@ export function forecastOf(
   const bench = carried.bench?.values as BenchValues | undefined;
   if (!bench || bench.benchMm === null) return null;
   const { setup } = facts;
-  const used = standing(facts, 'driveup').filter((r) => r.instrument.kind === 'feeler');
+  // The coarsest blade in the sum decides; the lock's count where its readings do.
+  const felt = [...standing(facts, 'driveup'), ...(extra.length > 0 ? standing(facts, 'lock') : [])];
+  const used = felt.filter((r) => r.instrument.kind === 'feeler');
   return driveUpForecast({
     boreMm: setup.boreMm,
     taper: setup.taper,

@@ -223,4 +223,29 @@ describe('lock and bolts', () => {
     });
     expect(placeAt(sleeveBearing, toDriveUp().state, 'nothing', 'x')).toMatch(/takes no readings/);
   });
+
+  it('the lock is judged with the blades it was felt with', () => {
+    const coarse = gauge('coarse', 'feeler', 0.02, 0.02, 1);
+    const locked = (instrument: typeof coarse) => {
+      const h = toLock().read('lock', 'turn', 3, 'protractor');
+      for (const row of ['A', 'B'])
+        h.do('reading.taken', { step: 'lock', place: `final/${row}/1`, value: 0.0475, raw: '', instrument });
+      return h;
+    };
+    const expanded = (h: ReturnType<typeof locked>) =>
+      valuesOf<LockValues>(h, 'lock').final?.reductionExpandedMm ?? 0;
+    expect(expanded(locked(coarse))).toBeGreaterThan(2 * expanded(locked(tools.feeler)));
+    expect(step(locked(coarse), 'lock').blocking.find((f) => f.code === 'driveup.place')?.verdict).toBe(
+      'too-close',
+    );
+  });
+
+  it('bolts tightened before the torque was changed do not count: all are loosened and begun again', () => {
+    const h = toBolts().bolts();
+    const { setup } = h.state;
+    h.do('setup.changed', { setup: { ...setup, maker: { torqueNm: 300 } }, reason: 'sheet came late' });
+    refuses(() => h.pass('bolts'), /before bolts or torque were changed/);
+    h.do('bolts.loosened', { reason: 'torque was changed' }).bolts().pass('bolts');
+    expect(h.state.present).toBe('handturn');
+  });
 });

@@ -1,7 +1,7 @@
 import type { DriveUpForecastValues } from '../../bearings/drive-up-forecast.ts';
 import type { Finding } from '../../calculators/result.ts';
 import { answerTo, readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place, StepReport } from '../../job/state.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import type { StepKind } from '../types.ts';
 import { type DriveUpStepValues, forecastOf, pairsOf } from './drive-up.ts';
@@ -23,9 +23,7 @@ export const lock: StepKind = {
     if (!driven) return nothingYet('Drive the bearing up first.');
     const turned = readingAt(facts, step.id, 'turn');
     const finalDeg = driven.angleDeg + (turned?.value ?? 0);
-    const pairs = pairsOf(facts, step.id, 'final').map((p) => ({ ...p, angleDeg: finalDeg }));
-    // Without a last turn the nut stands where it was felt before: those readings count with the new ones.
-    const forecast = pairs.length ? forecastOf(facts, carried, pairs) : null;
+    const forecast = finalForecast(facts, carried, finalDeg);
     const bent = answerTo(facts, step.id, 'bent')?.answer === 'yes';
     const findings: Finding[] = [];
     if (!turned) {
@@ -98,20 +96,24 @@ export const lock: StepKind = {
       return `${place.label} already has a reading. Withdraw it, with a reason, to enter it again.`;
     if (key !== 'turn' && !readingAt(facts, step.id, 'turn'))
       return 'First enter how far the nut was turned on to the tab.';
-    const pairs = pairsOf(facts, step.id, 'final');
-    if (
-      pairs.length &&
-      forecastOf(
-        facts,
-        carried,
-        pairs.map((p) => ({ ...p, angleDeg: 1e6 })),
-      )?.values.place === 'over-driven'
-    ) {
+    const driven = carried.driveup?.values as DriveUpStepValues | null | undefined;
+    const finalDeg = (driven?.angleDeg ?? 0) + (readingAt(facts, step.id, 'turn')?.value ?? 0);
+    if (finalForecast(facts, carried, finalDeg)?.values.place === 'over-driven') {
       return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
     }
     return place;
   },
 };
+
+/** The forecast with the readings taken locked; null before both rows are felt. At a turn of zero they count with those before. */
+function finalForecast(
+  facts: Facts,
+  carried: Record<string, StepReport>,
+  finalDeg: number,
+): ReturnType<typeof forecastOf> {
+  const pairs = pairsOf(facts, 'lock', 'final').map((p) => ({ ...p, angleDeg: finalDeg }));
+  return pairs.length > 0 ? forecastOf(facts, carried, pairs) : null;
+}
 
 function nextPlace(facts: Facts): Place | null {
   if (!readingAt(facts, 'lock', 'turn')) return placeOf(facts, 'turn');

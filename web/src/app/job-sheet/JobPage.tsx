@@ -168,7 +168,7 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >
-          {step.id === 'driveup' && <DriveUpSide report={step.report} shown={supposed} />}
+          {step.id === 'driveup' && <DriveUpSide shown={supposed} />}
           {step.id === 'driveup' && bench?.benchMm && isForecast(charted) && (
             <Suspense fallback={<div className="h-44" />}>
               <ForecastChart values={charted} benchMm={bench.benchMm} />

@@ -1,4 +1,4 @@
-import type { Finding, JobState, StepReport, StepState } from '@fulcrant/core';
+import { acceptanceOf, type Finding, type JobState, type StepReport, type StepState } from '@fulcrant/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Button } from '../../ui/controls.tsx';
@@ -33,7 +33,7 @@ export function Judgements({
       <h2 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h2>
       <ul className="m-0 list-none p-0" aria-live="polite">
         {findings.map((f) => {
-          const d = state.deviations.find((x) => x.step === step.id && x.finding === f.code);
+          const d = acceptanceOf(state, step.id, f);
           return (
             <FindingLine
               key={f.code}
@@ -70,7 +70,12 @@ export function Judgements({
         onClose={() => setAccepting(null)}
         onReason={(reason) =>
           accepting
-            ? job.act('deviation.accepted', { step: step.id, finding: accepting.code, reason })
+            ? job.act('deviation.accepted', {
+                step: step.id,
+                finding: accepting.code,
+                stands: accepting.reason,
+                reason,
+              })
             : Promise.resolve(null)
         }
       />

@@ -8,6 +8,7 @@ import {
   type LockValues,
   type StepReport,
   sayNutAngle,
+  standing,
 } from '@fulcrant/core';
 import { BearingFigure } from '../../figures/BearingFigure.tsx';
 import { NutFigure } from '../../figures/NutFigure.tsx';
@@ -23,6 +24,12 @@ const shaftRead = (state: JobState): number | null =>
 
 const rowOf = (place: string | undefined): 'A' | 'B' | null =>
   place?.includes('/A') ? 'A' : place?.includes('/B') ? 'B' : null;
+
+/** What was last felt at a step's places that begin so. */
+const lastFelt = (state: JobState, step: string, places: string): number | null =>
+  standing(state, step)
+    .filter((r) => r.place.startsWith(places))
+    .at(-1)?.value ?? null;
 
 type FigureProps = { state: JobState; report: StepReport; place: string | undefined; typed: number | null };
 
@@ -177,16 +184,7 @@ export function DriveUpFigure({ state, report, place, typed }: FigureProps) {
   }
   const row = rowOf(place);
   const deg = Number(/^deg([\d.]+)/.exec(place ?? '')?.[1] ?? v.angleDeg);
-  const read = (r: 'A' | 'B') =>
-    state.readings
-      .filter(
-        (x) =>
-          !x.withdrawn &&
-          x.attempt === state.attempt &&
-          x.step === 'driveup' &&
-          x.place.startsWith(`deg${deg}/${r}/`),
-      )
-      .at(-1)?.value ?? null;
+  const read = (r: 'A' | 'B') => lastFelt(state, 'driveup', `deg${deg}/${r}/`);
   const travel = (state.setup.pitchMm * v.angleDeg) / 360;
   return (
     <BearingFigure
@@ -204,10 +202,9 @@ export function DriveUpFigure({ state, report, place, typed }: FigureProps) {
 }
 
 /** "So far" and "still to turn", readable from two metres. */
-export function DriveUpSide({ report, shown }: { report: StepReport; shown: StepReport }) {
+export function DriveUpSide({ shown }: { shown: StepReport }) {
   const v = shown.values as DriveUpStepValues | null;
-  const stored = report.values as DriveUpStepValues | null;
-  if (!v || !stored) return null;
+  if (!v) return null;
   const aim = v.target.aimMm;
   return (
     <div className="flex flex-col gap-3">
@@ -275,16 +272,7 @@ export function LockFigure({ state, report, place, typed }: FigureProps) {
     );
   }
   const row = rowOf(place);
-  const read = (r: 'A' | 'B') =>
-    state.readings
-      .filter(
-        (x) =>
-          !x.withdrawn &&
-          x.attempt === state.attempt &&
-          x.step === 'lock' &&
-          x.place.startsWith(`final/${r}/`),
-      )
-      .at(-1)?.value ?? null;
+  const read = (r: 'A' | 'B') => lastFelt(state, 'lock', `final/${r}/`);
   return (
     <BearingFigure
       setup={state.setup}

@@ -1,4 +1,4 @@
-import { fitUpSheet, formatTorque, type SheetReading, sleeveBearing } from '@fulcrant/core';
+import { fitUpSheet, formatTorque, type SheetReading, sleeveBearing, VERDICT_WORD } from '@fulcrant/core';
 import { format } from 'date-fns';
 import { FileJson, FileText, Printer } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -12,14 +12,6 @@ import { Length } from '../../ui/Num.tsx';
 import { Results } from './Results.tsx';
 
 const when = (at: string) => format(new Date(at), 'd MMM yyyy HH:mm');
-const WORD: Record<string, string> = {
-  accept: 'Accept',
-  caution: 'Caution',
-  reject: 'Stop',
-  'too-close': 'Too close to call',
-  incomplete: 'Not yet',
-};
-
 function Section({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section className="break-inside-avoid-page border-t border-rule px-4 py-3">
@@ -150,7 +142,7 @@ export function SheetPage() {
             <ul className="m-0 list-none p-0 text-[0.95rem]">
               {s.findings.map((f) => (
                 <li key={f.code} className="py-0.5">
-                  <strong>{WORD[f.verdict]}.</strong> {f.reason}{' '}
+                  <strong>{VERDICT_WORD[f.verdict]}.</strong> {f.reason}{' '}
                   <span className="text-muted">
                     {f.limit ? `Limit ${f.limit}. ` : ''}
                     {f.source ?? ''}
@@ -183,6 +175,13 @@ export function SheetPage() {
         ))}
         <Section title="Also recorded">
           <ul className="m-0 list-none p-0 text-[0.95rem]">
+            {sheet.deviations.map((d) => (
+              <li key={d.at}>
+                Deviation accepted at {d.step}
+                {d.attempt > 1 ? `, attempt ${d.attempt}` : ''} by {d.by}, {when(d.at)}: {d.reason} (it stood:{' '}
+                {d.stood})
+              </li>
+            ))}
             {sheet.holds.map((h) => (
               <li key={`${h.step}${h.reason}`}>
                 Hold at {h.step}: {h.reason}{' '}
