@@ -17,16 +17,18 @@ export type Finding = {
 /** One line of the sum as it would stand on the back of the sheet. */
 export type WorkingLine = { what: string; sum: string };
 
-/** What the beam shows: the value, its target and stops, and how thick the pointer is. All in `kind`'s unit. */
+/** What the beam shows: the value, its target and stops, and how thick the pointer is. All in `kind`'s unit: mm, N·m, degrees, or µm of roughness. */
 export type Beam = {
   label: string;
-  kind: 'length' | 'torque';
+  kind: 'length' | 'torque' | 'angle' | 'roughness';
   value: number;
   target: number;
   lower?: number;
   upper?: number;
   expanded: number;
   verdict: Verdict;
+  /** Where other schools would have set the stop. */
+  alternatives?: Array<{ label: string; at: number }>;
 };
 
 export type CalculatorResult<V> = { values: V; findings: Finding[]; working: WorkingLine[]; beams: Beam[] };

@@ -25,14 +25,21 @@ export function sampleDeviation(values: number[]): number {
 }
 
 /**
- * Standard uncertainty of the mean of felt readings taken at different places: the step's share and the spread's
- * share both fall as √n, but the step's share never below half of one reading's, since readings that all land on the
- * same blade do not average its step away.
- * Source: GUM 4.2 and 4.3.7; the floor is common practice, no source.
+ * The step's share in the doubt of a mean of `count` readings: it falls as √n, but never below half of one reading's, since
+ * readings that all land on the same step do not average it away.
+ * Source: GUM 4.3.7; the floor is common practice, no source.
+ */
+export function stepShare(count: number, stepMm: number): number {
+  const one = resolutionUncertainty(stepMm);
+  return Math.max(one / Math.sqrt(count), one / 2);
+}
+
+/**
+ * Standard uncertainty of the mean of readings taken at different places or times: the step's share (`stepShare`) and the
+ * share of their spread, which falls as √n.
+ * Source: GUM 4.2 and 4.3.7.
  */
 export function meanUncertainty(values: number[], stepMm: number): number {
   if (values.length === 0) return Number.NaN;
-  const one = resolutionUncertainty(stepMm);
-  const step = Math.max(one / Math.sqrt(values.length), one / 2);
-  return inQuadrature(step, sampleDeviation(values) / Math.sqrt(values.length));
+  return inQuadrature(stepShare(values.length, stepMm), sampleDeviation(values) / Math.sqrt(values.length));
 }

@@ -1,4 +1,5 @@
 export * from './angle.ts';
 export * from './length.ts';
+export * from './roughness.ts';
 export * from './say.ts';
 export * from './torque.ts';

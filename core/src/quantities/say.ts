@@ -1,16 +1,19 @@
 import { formatLength, type LengthUnit, lengthDigits } from './length.ts';
+import { formatRoughness } from './roughness.ts';
 import { formatTorque } from './torque.ts';
 
 /**
  * Core writes sentences without knowing whether the reader thinks in millimetres or inches. A quantity goes into
  * the sentence as a mark, and `say` turns the marks into numbers at the edge, so the same finding reads in both.
  */
-const MARK = /⟦([LDT])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
+const MARK = /⟦([LDTR])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
 
 /** A length with its unit, inside a sentence. */
 export const len = (mm: number, mmDecimals = 3): string => `⟦L${mm}|${mmDecimals}⟧`;
 /** The digits of a length, no unit: for sums such as (0.077 + 0.076)/2. */
 export const num = (mm: number, mmDecimals = 3): string => `⟦D${mm}|${mmDecimals}⟧`;
+/** A roughness in µm, with its unit. */
+export const rough = (um: number): string => `⟦R${um}⟧`;
 /** A torque with its unit. */
 export const tor = (nm: number): string => `⟦T${nm}⟧`;
 
@@ -22,6 +25,7 @@ export function say(text: string, unit: LengthUnit): string {
   return text.replace(MARK, (_all, kind: string, value: string, decimals?: string) => {
     const n = Number(value);
     if (kind === 'T') return formatTorque(n, unit);
+    if (kind === 'R') return formatRoughness(n, unit);
     const places = decimals === undefined ? 3 : Number(decimals);
     return kind === 'L' ? formatLength(n, unit, places) : lengthDigits(n, unit, places);
   });

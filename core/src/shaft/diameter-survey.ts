@@ -1,16 +1,14 @@
-import type { CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
-import { decide } from '../metrology/decision.ts';
+import type { Beam, CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
+import { COVERAGE, type DecisionRule, decide } from '../metrology/decision.ts';
 import { fitLine } from '../metrology/line.ts';
+import { saySettle, settle } from '../metrology/settle.ts';
 import { inQuadrature, mean, resolutionUncertainty } from '../metrology/uncertainty.ts';
 import { len, num } from '../quantities/say.ts';
-import type { SourceId } from '../sources/register.ts';
-import { inchCommercialLimits, iso286Limits, itMm, type SizeLimits, tidy } from './tolerance.ts';
+import { type GroovePlace, groove } from './groove.ts';
+import { formLimitMm as formLimitOf, type SeatLimits, type SeatQuestion, seatLimits } from './seat-limits.ts';
+import { type SizeLimits, tidy } from './tolerance.ts';
 
-export type ShaftSystem = 'metric' | 'inch';
-
-export type DiameterSurveyInput = {
-  nominalMm: number;
-  system: ShaftSystem;
+export type DiameterSurveyInput = SeatQuestion & {
   /** Distance of each station along the seat from the first, mm. */
   stationsMm: number[];
   anglesDeg: number[];
@@ -18,9 +16,13 @@ export type DiameterSurveyInput = {
   diametersMm: Array<Array<number | null>>;
   /** Graduation of the micrometer. */
   resolutionMm: number;
-  /** The maker's size limits, which outrank h9 or the inch band. */
-  makerLowerMm?: number | undefined;
-  makerUpperMm?: number | undefined;
+  /** Standard uncertainty of each place where it was read more than once; the micrometer's own elsewhere. */
+  uncertaintiesMm?: Array<Array<number | null>> | undefined;
+  rule?: DecisionRule | undefined;
+  /** A worn groove: diameters beside it and in it, and what will lie over it. */
+  grooveBesideMm?: number | undefined;
+  grooveInsideMm?: number | undefined;
+  grooveUnder?: GroovePlace | undefined;
 };
 
 export type DiameterSurveyValues = {
@@ -34,179 +36,87 @@ export type DiameterSurveyValues = {
   taperMmPer100: number | null;
   taperOverSeatMm: number | null;
   formMm: number | null;
+  grooveDepthMm: number | null;
   expandedMm: number;
   taken: number;
   wanted: number;
 };
 
-function sizeLimits(input: DiameterSurveyInput): { limits: SizeLimits; name: string; source: SourceId } {
-  const general =
-    input.system === 'inch' ? inchCommercialLimits(input.nominalMm) : iso286Limits(input.nominalMm, 'h9');
-  if (input.makerLowerMm !== undefined && input.makerUpperMm !== undefined) {
-    const limits = { ...general, lowerMm: input.makerLowerMm, upperMm: input.makerUpperMm };
-    return { limits, name: "the maker's band", source: 'maker' };
-  }
-  return input.system === 'inch'
-    ? { limits: general, name: 'the inch commercial band', source: 'practice' }
-    : { limits: general, name: 'h9', source: 'iso-286' };
-}
+/** One place that was read. */
+type Spot = { station: number; angleDeg: number; mm: number; u: number };
 
-const isTaken = (v: number | null | undefined): v is number => typeof v === 'number';
+const lower = (a: Spot, b: Spot) => (b.mm < a.mm ? b : a);
+const higher = (a: Spot, b: Spot) => (b.mm > a.mm ? b : a);
+const at = (s: Spot) => `station ${s.station + 1}, ${s.angleDeg}°`;
+
+type Context = {
+  input: DiameterSurveyInput;
+  spots: Spot[];
+  rows: Spot[][];
+  formLimitMm: number;
+  findings: Finding[];
+  working: WorkingLine[];
+};
 
 /**
- * Judge a seat for an adapter sleeve from diameters at stations × angles: size (every reading between the limits),
- * out-of-round per station, taper along the seat by least squares of the station means, and form against IT5.
- * Unread places make the survey incomplete; what is read is judged at once.
- * Source: ISO 286 h9 and IT5 for metric shafts, common practice for inch ones; decision by ISO 14253-1.
+ * Judge a seat from diameters at stations × angles: size by what goes on it (every reading between the limits),
+ * out-of-round per station, taper along the seat by least squares of the station means, form against IT5, and a worn
+ * groove where one was measured. Unread places make the survey incomplete; what is read is judged at once.
+ * Source: limits as in `seatLimits`; IT5 by ISO 286-1; decision by ISO 14253-1.
+ * @throws RangeError for a size not tabled
  */
 export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
-  const { limits, name, source } = sizeLimits(input);
-  const rows = input.stationsMm.map((_, s) =>
-    input.anglesDeg.map((__, a) => input.diametersMm[s]?.[a] ?? null),
-  );
-  const taken = rows.flat().filter(isTaken);
-  const wanted = input.stationsMm.length * input.anglesDeg.length;
+  const seat = seatLimits(input);
+  const { limits, name } = seat;
   const u = resolutionUncertainty(input.resolutionMm);
-  const uDifference = inQuadrature(u, u);
-  const formLimitMm = itMm(input.nominalMm, 5);
-  const findings: Finding[] = [];
-  const working: WorkingLine[] = [
-    { what: 'size', sum: `${num(limits.lowerMm)} to ${len(limits.upperMm)}, ${name}` },
-    { what: 'form', sum: `IT5 at ${len(input.nominalMm, 1)} = ${len(formLimitMm)}` },
-  ];
-  const limitText = `${num(limits.lowerMm)} to ${len(limits.upperMm)} (${name})`;
-  const largestMm = taken.length ? Math.max(...taken) : null;
-  const smallestMm = taken.length ? Math.min(...taken) : null;
-
-  if (largestMm !== null && smallestMm !== null) {
-    const top = decide(largestMm, u, { upper: limits.upperMm });
-    const bottom = decide(smallestMm, u, { lower: limits.lowerMm });
-    const size = { limit: limitText, source, acceptable: true };
-    findings.push({
-      ...size,
-      code: 'shaft.largest',
-      verdict: top.verdict,
-      reason:
-        top.verdict === 'reject'
-          ? `The largest diameter, ${len(largestMm)}, is ${len(largestMm - limits.upperMm)} over: the sleeve will not slide on and cannot be set.`
-          : top.verdict === 'too-close'
-            ? `The largest diameter, ${len(largestMm)}, is within the micrometer's doubt of the upper limit.`
-            : `The largest diameter, ${len(largestMm)}, is under the upper limit.`,
-      ...(top.verdict === 'accept'
-        ? {}
-        : {
-            remedy:
-              top.verdict === 'reject'
-                ? 'File off high spots, then abrasive cloth, and measure again; else another shaft.'
-                : 'Repeat that place, or use a finer micrometer.',
-          }),
-    });
-    findings.push({
-      ...size,
-      code: 'shaft.smallest',
-      verdict: bottom.verdict,
-      reason:
-        bottom.verdict === 'reject'
-          ? `The smallest diameter, ${len(smallestMm)}, is ${len(limits.lowerMm - smallestMm)} under: the sleeve closes on itself and loses its grip.`
-          : bottom.verdict === 'too-close'
-            ? `The smallest diameter, ${len(smallestMm)}, is within the micrometer's doubt of the lower limit.`
-            : `The smallest diameter, ${len(smallestMm)}, is over the lower limit.`,
-      ...(bottom.verdict === 'accept'
-        ? {}
-        : {
-            remedy:
-              bottom.verdict === 'reject'
-                ? 'Move the seat, sleeve the shaft, or renew it.'
-                : 'Repeat that place, or use a finer micrometer.',
-          }),
-    });
-    working.push({ what: 'largest, smallest', sum: `${num(largestMm)}, ${len(smallestMm)}` });
-  }
-
-  const ovalityMm = rows.map((row) => {
-    const read = row.filter(isTaken);
-    return read.length >= 2 ? tidy(Math.max(...read) - Math.min(...read)) : null;
-  });
-  ovalityMm.forEach((oval, s) => {
-    if (oval === null) return;
-    const d = decide(oval, uDifference, { upper: formLimitMm });
-    working.push({
-      what: `out-of-round, station ${s + 1}`,
-      sum: `${num(Math.max(...(rows[s] ?? []).filter(isTaken)))} − ${num(Math.min(...(rows[s] ?? []).filter(isTaken)))} = ${len(oval)}`,
-    });
-    if (d.verdict !== 'accept') {
-      findings.push({
-        code: `shaft.ovality.${s + 1}`,
-        verdict: d.verdict,
-        reason: `Station ${s + 1} is out of round by ${len(oval)}, ${d.verdict === 'reject' ? 'over the form limit' : 'within doubt of the form limit'}.`,
-        limit: `${len(formLimitMm)} (IT5)`,
-        source: 'iso-286',
-        remedy:
-          d.verdict === 'reject'
-            ? 'Dress the high sides and measure again, or move the seat.'
-            : 'Measure that station again, or use a finer micrometer.',
-        acceptable: true,
-      });
-    }
-  });
-
-  const stationMeansMm = rows.map((row) =>
-    row.every(isTaken) && row.length > 0 ? tidy(mean(row as number[])) : null,
+  const rows = input.stationsMm.map((_, station) =>
+    input.anglesDeg.flatMap((angleDeg, a): Spot[] => {
+      const mm = input.diametersMm[station]?.[a] ?? null;
+      return mm === null ? [] : [{ station, angleDeg, mm, u: input.uncertaintiesMm?.[station]?.[a] ?? u }];
+    }),
   );
-  const trend = stationMeansMm.flatMap((y, s) => (y === null ? [] : [{ x: input.stationsMm[s] ?? 0, y }]));
-  const line = fitLine(trend, u / Math.sqrt(Math.max(1, input.anglesDeg.length)));
-  const seat = Math.max(...input.stationsMm) - Math.min(...input.stationsMm);
-  const taperOverSeatMm = line ? tidy(line.slope * seat) : null;
-  const taperMmPer100 = line ? tidy(line.slope * 100) : null;
-  if (line && taperOverSeatMm !== null && taperMmPer100 !== null) {
-    working.push({
-      what: 'taper',
-      sum: `${num(taperMmPer100)} per 100 mm × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
-    });
-    const d = decide(Math.abs(taperOverSeatMm), line.slopeUncertainty * seat, { upper: formLimitMm });
-    findings.push({
-      code: 'shaft.taper',
-      verdict: d.verdict,
-      reason: `The seat ${taperOverSeatMm >= 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(taperOverSeatMm))} from the first station to the last${d.verdict === 'accept' ? '' : d.verdict === 'reject' ? ', over the form limit' : ', within doubt of the form limit'}.`,
-      limit: `${len(formLimitMm)} (IT5)`,
-      source: 'iso-286',
-      ...(d.verdict === 'accept'
-        ? {}
-        : { remedy: 'Check the whole seat with straightedge and marking blue; dress or move the seat.' }),
-      acceptable: true,
-    });
-  }
-
-  const formMm =
-    largestMm !== null && smallestMm !== null && taken.length > 1 ? tidy(largestMm - smallestMm) : null;
-  if (formMm !== null) {
-    const d = decide(formMm, uDifference, { upper: formLimitMm });
-    working.push({ what: 'form', sum: `${num(largestMm ?? 0)} − ${num(smallestMm ?? 0)} = ${len(formMm)}` });
-    findings.push({
-      code: 'shaft.form',
-      verdict: d.verdict,
-      reason: `All diameters lie within ${len(formMm)} of each other${d.verdict === 'accept' ? '.' : d.verdict === 'reject' ? ': the sleeve will not bear evenly.' : ': within doubt of the limit.'}`,
-      limit: `${len(formLimitMm)} (IT5)`,
-      source: 'iso-286',
-      ...(d.verdict === 'accept'
-        ? {}
-        : {
-            remedy: 'Dress and measure again; a local bruise is filed off, a worn seat is moved or sleeved.',
-          }),
-      acceptable: true,
-    });
-  }
-
-  if (taken.length === wanted) {
+  const spots = rows.flat();
+  const wanted = input.stationsMm.length * input.anglesDeg.length;
+  const formLimitMm = formLimitOf(input.nominalMm);
+  const context: Context = {
+    input,
+    spots,
+    rows,
+    formLimitMm,
+    findings: [],
+    working: [
+      { what: 'size', sum: `${num(limits.lowerMm)} to ${len(limits.upperMm)}, ${name}` },
+      { what: 'form', sum: `IT5 at ${len(input.nominalMm, 1)} = ${len(formLimitMm)}` },
+    ],
+  };
+  const { findings, working } = context;
+  const largest = spots.length ? spots.reduce(higher) : null;
+  const smallest = spots.length ? spots.reduce(lower) : null;
+  if (largest && smallest) judgeSize(context, seat, largest, smallest);
+  const ovalityMm = rows.map((row, s) => judgeOvality(context, row, s));
+  const stationMeansMm = rows.map((row) =>
+    row.length === input.anglesDeg.length && row.length > 0 ? tidy(mean(row.map((p) => p.mm))) : null,
+  );
+  const taper = judgeTaper(context, stationMeansMm, u);
+  const formMm = largest && smallest && spots.length > 1 ? judgeForm(context, largest, smallest) : null;
+  const grooveDepthMm = judgeGroove(context);
+  if (spots.length === wanted) {
     working.push({
       what: 'not seen',
-      sum: 'an odd-lobed shape: two-point measuring passes over it; check in a V-block where it matters',
+      sum: 'an odd-lobed shape: two-point measuring passes over it; three waves a turn show in run-out or in a V-block',
     });
+    if (input.stationsMm.length < seat.leastPlaces)
+      findings.push({
+        code: 'shaft.places',
+        verdict: 'incomplete',
+        reason: `This seat is judged at ${seat.leastPlaces} places along it or more.`,
+        acceptable: true,
+      });
   } else {
     findings.push({
       code: 'shaft.unread',
       verdict: 'incomplete',
-      reason: `${wanted - taken.length} of ${wanted} places are still to be measured.`,
+      reason: `${wanted - spots.length} of ${wanted} places are still to be measured.`,
       acceptable: false,
     });
   }
@@ -215,43 +125,201 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
       lowerMm: limits.lowerMm,
       upperMm: limits.upperMm,
       formLimitMm,
-      largestMm,
-      smallestMm,
+      largestMm: largest?.mm ?? null,
+      smallestMm: smallest?.mm ?? null,
       ovalityMm,
       stationMeansMm,
-      taperMmPer100,
-      taperOverSeatMm,
+      ...taper,
       formMm,
-      expandedMm: tidy(2 * u),
-      taken: taken.length,
+      grooveDepthMm,
+      expandedMm: tidy(COVERAGE[input.rule ?? 'k2'] * u),
+      taken: spots.length,
       wanted,
     },
     findings,
     working,
-    beams: surveyBeams(input, limits, largestMm, smallestMm, u),
+    beams: largest && smallest ? sizeBeam(input, limits, largest, smallest) : [],
   };
 }
 
-/** Size on one beam: whichever of the largest and smallest reading stands nearer its limit. */
-function surveyBeams(
-  input: DiameterSurveyInput,
-  limits: SizeLimits,
-  largestMm: number | null,
-  smallestMm: number | null,
+/** What to do about a place too close to a limit, with the number of readings that would settle it. */
+function repeatThere({ input }: Context, spot: Spot, marginMm: number): string {
+  return saySettle(
+    settle({ marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
+    `at ${at(spot)}`,
+  );
+}
+
+function judgeSize(context: Context, seat: SeatLimits, largest: Spot, smallest: Spot): void {
+  const { input, findings, working } = context;
+  const { limits } = seat;
+  const top = decide(largest.mm, largest.u, { upper: limits.upperMm }, input.rule);
+  const bottom = decide(smallest.mm, smallest.u, { lower: limits.lowerMm }, input.rule);
+  const shared = {
+    limit: `${num(limits.lowerMm)} to ${len(limits.upperMm)} (${seat.name})`,
+    source: seat.source,
+    acceptable: true,
+  };
+  findings.push({
+    ...shared,
+    code: 'shaft.largest',
+    verdict: top.verdict,
+    reason:
+      top.verdict === 'reject'
+        ? `The largest diameter, ${len(largest.mm)}, is ${len(largest.mm - limits.upperMm)} over: ${seat.over}`
+        : top.verdict === 'too-close'
+          ? `The largest diameter, ${len(largest.mm)}, is within the micrometer's doubt of the upper limit.`
+          : `The largest diameter, ${len(largest.mm)}, is under the upper limit.`,
+    ...(top.verdict === 'accept'
+      ? {}
+      : {
+          remedy:
+            top.verdict === 'reject'
+              ? 'File off high spots, then abrasive cloth, and measure again; else another shaft.'
+              : repeatThere(context, largest, top.marginMm),
+        }),
+  });
+  findings.push({
+    ...shared,
+    code: 'shaft.smallest',
+    verdict: bottom.verdict,
+    reason:
+      bottom.verdict === 'reject'
+        ? `The smallest diameter, ${len(smallest.mm)}, is ${len(limits.lowerMm - smallest.mm)} under: ${seat.under}`
+        : bottom.verdict === 'too-close'
+          ? `The smallest diameter, ${len(smallest.mm)}, is within the micrometer's doubt of the lower limit.`
+          : `The smallest diameter, ${len(smallest.mm)}, is over the lower limit.`,
+    ...(bottom.verdict === 'accept'
+      ? {}
+      : {
+          remedy:
+            bottom.verdict === 'reject'
+              ? 'Move the seat, sleeve the shaft, or renew it.'
+              : repeatThere(context, smallest, bottom.marginMm),
+        }),
+  });
+  working.push({ what: 'largest, smallest', sum: `${num(largest.mm)}, ${len(smallest.mm)}` });
+}
+
+/** Out-of-round of one station: largest less smallest diameter there. */
+function judgeOvality(context: Context, row: Spot[], s: number): number | null {
+  if (row.length < 2) return null;
+  const { input, formLimitMm, findings, working } = context;
+  const [max, min] = [row.reduce(higher), row.reduce(lower)];
+  const oval = tidy(max.mm - min.mm);
+  const d = decide(oval, inQuadrature(max.u, min.u), { upper: formLimitMm }, input.rule);
+  working.push({
+    what: `out-of-round, station ${s + 1}`,
+    sum: `${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
+  });
+  if (d.verdict !== 'accept')
+    findings.push({
+      code: `shaft.ovality.${s + 1}`,
+      verdict: d.verdict,
+      reason: `Station ${s + 1} is out of round by ${len(oval)}, ${d.verdict === 'reject' ? 'over the form limit' : 'within doubt of the form limit'}.`,
+      limit: `${len(formLimitMm)} (IT5)`,
+      source: 'iso-286',
+      remedy:
+        d.verdict === 'reject'
+          ? 'Dress the high sides and measure again, or move the seat.'
+          : saySettle(
+              settle({
+                marginMm: d.marginMm,
+                stepMm: input.resolutionMm,
+                count: 1,
+                places: 2,
+                rule: input.rule,
+              }),
+              `at ${at(max)} and ${min.angleDeg}°`,
+            ),
+      acceptable: true,
+    });
+  return oval;
+}
+
+function judgeTaper(
+  { input, formLimitMm, findings, working }: Context,
+  stationMeansMm: Array<number | null>,
   u: number,
-): CalculatorResult<DiameterSurveyValues>['beams'] {
-  if (largestMm === null || smallestMm === null) return [];
-  const value = limits.upperMm - largestMm < smallestMm - limits.lowerMm ? largestMm : smallestMm;
+): { taperMmPer100: number | null; taperOverSeatMm: number | null } {
+  const trend = stationMeansMm.flatMap((y, s) => (y === null ? [] : [{ x: input.stationsMm[s] ?? 0, y }]));
+  const line = fitLine(trend, u / Math.sqrt(Math.max(1, input.anglesDeg.length)));
+  if (!line) return { taperMmPer100: null, taperOverSeatMm: null };
+  const seat = Math.max(...input.stationsMm) - Math.min(...input.stationsMm);
+  const taperOverSeatMm = tidy(line.slope * seat);
+  const taperMmPer100 = tidy(line.slope * 100);
+  working.push({
+    what: 'taper',
+    sum: `${num(taperMmPer100)} per 100 mm × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
+  });
+  const d = decide(
+    Math.abs(taperOverSeatMm),
+    line.slopeUncertainty * seat,
+    { upper: formLimitMm },
+    input.rule,
+  );
+  findings.push({
+    code: 'shaft.taper',
+    verdict: d.verdict,
+    reason: `The seat ${taperOverSeatMm >= 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(taperOverSeatMm))} from the first station to the last${d.verdict === 'accept' ? '' : d.verdict === 'reject' ? ', over the form limit' : ', within doubt of the form limit'}.`,
+    limit: `${len(formLimitMm)} (IT5)`,
+    source: 'iso-286',
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: 'Check the whole seat with straightedge and marking blue; dress or move the seat.' }),
+    acceptable: true,
+  });
+  return { taperMmPer100, taperOverSeatMm };
+}
+
+function judgeForm(
+  { input, formLimitMm, findings, working }: Context,
+  largest: Spot,
+  smallest: Spot,
+): number {
+  const formMm = tidy(largest.mm - smallest.mm);
+  const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
+  working.push({ what: 'form', sum: `${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}` });
+  findings.push({
+    code: 'shaft.form',
+    verdict: d.verdict,
+    reason: `All diameters lie within ${len(formMm)} of each other${d.verdict === 'accept' ? '.' : d.verdict === 'reject' ? ': what goes on will not bear evenly.' : ': within doubt of the limit.'}`,
+    limit: `${len(formLimitMm)} (IT5)`,
+    source: 'iso-286',
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: 'Dress and measure again; a local bruise is filed off, a worn seat is moved or sleeved.' }),
+    acceptable: true,
+  });
+  return formMm;
+}
+
+function judgeGroove({ input, findings, working }: Context): number | null {
+  if (input.grooveBesideMm === undefined || input.grooveInsideMm === undefined) return null;
+  const g = groove({
+    besideMm: input.grooveBesideMm,
+    insideMm: input.grooveInsideMm,
+    under: input.grooveUnder ?? 'moving-o-ring',
+    resolutionMm: input.resolutionMm,
+  });
+  findings.push(g.finding);
+  working.push(g.working);
+  return g.depthMm;
+}
+
+/** Size on one beam: whichever of the largest and smallest reading stands nearer its limit. */
+function sizeBeam(input: DiameterSurveyInput, limits: SizeLimits, largest: Spot, smallest: Spot): Beam[] {
+  const spot = limits.upperMm - largest.mm < smallest.mm - limits.lowerMm ? largest : smallest;
   const both = { lower: limits.lowerMm, upper: limits.upperMm };
   return [
     {
-      label: value === largestMm ? 'Largest diameter' : 'Smallest diameter',
+      label: spot === largest ? 'Largest diameter' : 'Smallest diameter',
       kind: 'length',
-      value,
+      value: spot.mm,
       target: (limits.lowerMm + limits.upperMm) / 2,
       ...both,
-      expanded: 2 * u,
-      verdict: decide(value, resolutionUncertainty(input.resolutionMm), both).verdict,
+      expanded: COVERAGE[input.rule ?? 'k2'] * spot.u,
+      verdict: decide(spot.mm, spot.u, both, input.rule).verdict,
     },
   ];
 }

@@ -26,6 +26,16 @@ const SOURCES = {
     rank: 'published',
   },
   'short-torque': { title: 'T = K·d·F, machine-design texts', rank: 'published' },
+  'pump-standards': {
+    title: 'Process-pump standards (API 610 and 682 family, from memory)',
+    rank: 'from memory',
+  },
+  'iso-14253': {
+    title: 'ISO 14253-1, later edition: 1.65 u at one-sided limits (from memory)',
+    rank: 'published',
+  },
+  'alignment-practice': { title: 'Coupling tolerances by speed, common practice', rank: 'common practice' },
+  'finish-convention': { title: 'Rq ≈ 1.11 Ra, a convention for a sine profile', rank: 'common practice' },
   gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
   practice: { title: 'Common practice', rank: 'common practice' },
   geometry: { title: 'Geometry', rank: 'published' },

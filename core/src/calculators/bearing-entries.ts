@@ -1,0 +1,104 @@
+import { array, number, object, string } from 'yup';
+import { clearanceClass } from '../bearings/clearance-class.ts';
+import { CLEARANCE_CLASSES } from '../bearings/clearance-table.ts';
+import { driveUpForecast } from '../bearings/drive-up-forecast.ts';
+import { driveUpTarget } from '../bearings/drive-up-target.ts';
+import { lockAlignment, type Pattern } from '../bearings/lock-alignment.ts';
+import { type Calculator, entry, mm } from './entry.ts';
+
+const gap = () => number().min(0).max(5).required();
+const bore = () => number().moreThan(18).max(500).required();
+const taper = () =>
+  number<12 | 30>()
+    .oneOf([12, 30] as const)
+    .required();
+const boreClass = () => string().oneOf(CLEARANCE_CLASSES).required();
+const feel = () => string().oneOf(['snug', 'goes'] as const);
+const hollow = () => number().min(0).max(0.9);
+const pitch = () => number().min(0.5).max(10).required();
+const pattern = () =>
+  object({
+    count: number().integer().min(1).max(60),
+    anglesDeg: array(number().min(0).max(360).required()).min(1).max(60),
+  })
+    .noUnknown()
+    .required()
+    .test(
+      'one-of',
+      '${path} takes either a count or a list of angles.',
+      (p) => !p || (p.count === undefined) !== (p.anglesDeg === undefined),
+    );
+const pair = object({ rowAMm: gap(), rowBMm: gap() }).noUnknown();
+
+const target = {
+  boreMm: bore(),
+  taper: taper(),
+  clearanceClass: boreClass(),
+  benchMm: number().moreThan(0).max(2).required(),
+  pitchMm: pitch(),
+  hollowRatio: hollow(),
+  makerReductionMinMm: mm(1),
+  makerReductionMaxMm: mm(1),
+  makerLeastResidualMm: mm(1),
+};
+
+export const BEARING_ENTRIES: readonly Calculator[] = [
+  entry(
+    'bearing.clearance-class',
+    'Bench clearance by feelers against its class',
+    object({
+      boreMm: bore(),
+      clearanceClass: boreClass(),
+      sets: array(pair.required()).max(24).required(),
+      bladeStepMm: mm(1).required(),
+      feel: feel(),
+      makerLowerMm: mm(2),
+      makerUpperMm: mm(2),
+    }).noUnknown(),
+    clearanceClass,
+  ),
+  entry(
+    'bearing.drive-up-target',
+    'Target of a drive-up: reduction, residual, travel, nut turns',
+    object(target).noUnknown(),
+    driveUpTarget,
+  ),
+  entry(
+    'bearing.drive-up-forecast',
+    'Where a drive-up by feelers stands, and what is left to turn',
+    object({
+      ...target,
+      benchUncertaintyMm: number().min(0).max(1),
+      bladeStepMm: mm(1).required(),
+      feel: feel(),
+      stepDeg: number().moreThan(0).max(360),
+      readings: array(
+        object({ angleDeg: number().min(0).max(7200).required(), rowAMm: gap(), rowBMm: gap() })
+          .noUnknown()
+          .required(),
+      )
+        .max(200)
+        .required(),
+    }).noUnknown(),
+    driveUpForecast,
+  ),
+  entry(
+    'bearing.lock-alignment',
+    'Least forward angle of the nut to the next tab and slot, and its cost',
+    object({
+      boreMm: bore(),
+      taper: taper(),
+      pitchMm: pitch(),
+      nut: pattern(),
+      washer: pattern(),
+      forwardDeg: number().min(0).max(360),
+      hollowRatio: hollow(),
+      reductionPerDegMm: number().moreThan(0).max(0.1),
+      reductionNowMm: number().min(-1).max(2),
+      reductionMinMm: mm(1),
+      reductionMaxMm: mm(1),
+      aimMm: mm(1),
+    }).noUnknown(),
+    (i) => lockAlignment({ ...i, nut: i.nut as Pattern, washer: i.washer as Pattern }),
+  ),
+];

@@ -1,0 +1,40 @@
+import { number, object, string } from 'yup';
+import { BOLT_GRADES } from '../bolting/grades.ts';
+import { boltPattern } from '../bolting/pattern.ts';
+import { BOLT_SIZES } from '../bolting/threads.ts';
+import { boltTorque } from '../bolting/torque.ts';
+import { type Calculator, entry, mm } from './entry.ts';
+
+export const BOLTING_ENTRIES: readonly Calculator[] = [
+  entry(
+    'bolting.torque',
+    'Tightening torque: short form, long form, maker',
+    object({
+      size: string()
+        .oneOf(BOLT_SIZES.map((b) => b.name))
+        .required(),
+      grade: string()
+        .oneOf([...BOLT_GRADES])
+        .required(),
+      friction: string()
+        .oneOf(['dry', 'oiled', 'anti-seize'] as const)
+        .required(),
+      makerTorqueNm: mm(5000),
+      plantTorqueNm: mm(5000),
+      mu: number().min(0.04).max(0.5),
+    }).noUnknown(),
+    boltTorque,
+  ),
+  entry(
+    'bolting.pattern',
+    'Order and passes of a bolt pattern',
+    object({
+      count: number().integer().min(2).max(32).required(),
+      layout: string()
+        .oneOf(['circle', 'rectangle'] as const)
+        .required(),
+      torqueNm: mm(5000).required(),
+    }).noUnknown(),
+    boltPattern,
+  ),
+];

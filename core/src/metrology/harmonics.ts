@@ -1,0 +1,145 @@
+import { leastSquares } from './least-squares.ts';
+import { mean } from './uncertainty.ts';
+
+/** One indicator reading at an angle of the turn. */
+export type AngleReading = { angleDeg: number; valueMm: number };
+
+export type Harmonic = {
+  /** How many waves to a turn. */
+  order: number;
+  amplitudeMm: number;
+  /** Where it stands highest: of 1× the one high spot, of 2× and 3× the first of two or three; [0, 360/order). */
+  phaseDeg: number;
+  cosMm: number;
+  sinMm: number;
+  /** Standard uncertainty of the amplitude. */
+  uncertaintyMm: number;
+};
+
+export type HarmonicFit = {
+  /** Different angles read. */
+  count: number;
+  meanMm: number;
+  harmonics: Harmonic[];
+  residualsMm: number[];
+  /** Standard deviation the uncertainties rest on: of the residuals, never under the readings' own. */
+  deviationMm: number;
+  residualRmsMm: number;
+  /** Highest less lowest of the readings. */
+  tirReadingsMm: number;
+  /** Highest less lowest of the fitted curve. */
+  tirFitMm: number;
+  at(angleDeg: number): number;
+};
+
+const RAD = Math.PI / 180;
+
+/** An angle brought into [0, period). */
+export const wrapDeg = (deg: number, period = 360): number => {
+  const w = deg % period;
+  return w < 0 ? w + period : w === 0 ? 0 : w;
+};
+
+/** How many harmonics a number of different angles carries: 4–5 → 1×; 6–7 → 2× as well; 8 and more → 3×. */
+export function highestOrder(angles: number): number {
+  return angles >= 8 ? 3 : angles >= 6 ? 2 : angles >= 4 ? 1 : 0;
+}
+
+/** Columns less apart than this (|R| smallest over largest) are not fitted: the angles do not carry them. */
+const LEAST_SPREAD = 0.08;
+
+/** Readings at one angle brought together to their mean, sorted by angle. */
+export function byAngle(readings: readonly AngleReading[]): Array<AngleReading & { times: number }> {
+  const groups = new Map<number, number[]>();
+  for (const r of readings) {
+    const key = Math.round(wrapDeg(r.angleDeg) * 1000) / 1000;
+    groups.set(key, [...(groups.get(key) ?? []), r.valueMm]);
+  }
+  return [...groups]
+    .map(([angleDeg, v]) => ({ angleDeg, valueMm: mean(v), times: v.length }))
+    .sort((a, b) => a.angleDeg - b.angleDeg);
+}
+
+/**
+ * Fit r(θ) = c + Σ aₖcos kθ + bₖsin kθ to readings round one turn by least squares, evenly spaced or not. How many
+ * harmonics are fitted depends on the number of different angles, and on whether they lie so that the waves can be told
+ * apart. `readingU` is the standard uncertainty of one reading; the scatter about the fit replaces it where it is larger.
+ * The closing reading at 360° is a check, not a fit point: leave it out. Null under four different angles, or where they
+ * lie too close together to carry even 1×.
+ * Source: GUM annex H.3 for the uncertainties; common practice for the orders.
+ *
+ * @example fitHarmonics([0, 90, 180, 270].map((a) => ({ angleDeg: a, valueMm: a === 0 ? 0.02 : 0 })), 0.001)
+ */
+export function fitHarmonics(readings: readonly AngleReading[], readingU: number): HarmonicFit | null {
+  const angles = byAngle(readings).length;
+  const y = readings.map((r) => r.valueMm);
+  for (let top = highestOrder(angles); top >= 1; top--) {
+    const rows = readings.map((r) => basis(r.angleDeg, top));
+    const solved = leastSquares(rows, y);
+    if (!solved || solved.spread < LEAST_SPREAD) continue;
+    const at = (deg: number) => basis(deg, top).reduce((s, f, i) => s + f * (solved.x[i] ?? 0), 0);
+    const residualsMm = readings.map((r) => r.valueMm - at(r.angleDeg));
+    const squares = residualsMm.reduce((s, e) => s + e * e, 0);
+    const free = readings.length - (2 * top + 1);
+    const deviationMm = Math.max(free > 0 ? Math.sqrt(squares / free) : 0, readingU);
+    const harmonics = Array.from({ length: top }, (_, k) => harmonic(k + 1, solved, deviationMm));
+    const grouped = byAngle(readings).map((r) => r.valueMm);
+    return {
+      count: angles,
+      meanMm: solved.x[0] ?? 0,
+      harmonics,
+      residualsMm,
+      deviationMm,
+      residualRmsMm: Math.sqrt(squares / readings.length),
+      tirReadingsMm: Math.max(...grouped) - Math.min(...grouped),
+      tirFitMm: curveRange(at),
+      at,
+    };
+  }
+  return null;
+}
+
+function basis(angleDeg: number, top: number): number[] {
+  const row = [1];
+  for (let k = 1; k <= top; k++) row.push(Math.cos(k * angleDeg * RAD), Math.sin(k * angleDeg * RAD));
+  return row;
+}
+
+function harmonic(
+  order: number,
+  { x, inverse }: { x: number[]; inverse: number[][] },
+  deviation: number,
+): Harmonic {
+  const i = 2 * order - 1;
+  const a = x[i] ?? 0;
+  const b = x[i + 1] ?? 0;
+  const amplitudeMm = Math.hypot(a, b);
+  const [va, vb, cab] = [inverse[i]?.[i] ?? 0, inverse[i + 1]?.[i + 1] ?? 0, inverse[i]?.[i + 1] ?? 0];
+  // The gradient of √(a² + b²); where there is no amplitude to have a direction, the mean of both variances.
+  const [ca, cb] = amplitudeMm > 1e-9 ? [a / amplitudeMm, b / amplitudeMm] : [Math.SQRT1_2, Math.SQRT1_2];
+  const variance = ca * ca * va + cb * cb * vb + (amplitudeMm > 1e-9 ? 2 * ca * cb * cab : 0);
+  return {
+    order,
+    amplitudeMm,
+    phaseDeg: wrapDeg(Math.atan2(b, a) / RAD, 360) / order,
+    cosMm: a,
+    sinMm: b,
+    uncertaintyMm: deviation * Math.sqrt(Math.max(0, variance)),
+  };
+}
+
+/** Highest less lowest of a smooth curve over a turn, found on half degrees and then between them by a parabola. */
+function curveRange(at: (deg: number) => number): number {
+  const step = 0.5;
+  const values = Array.from({ length: 720 }, (_, i) => at(i * step));
+  const peak = (sign: 1 | -1): number => {
+    let best = 0;
+    values.forEach((v, i) => {
+      if (sign * v > sign * (values[best] ?? 0)) best = i;
+    });
+    const [l, m, r] = [values[(best + 719) % 720] ?? 0, values[best] ?? 0, values[(best + 1) % 720] ?? 0];
+    const bend = l - 2 * m + r;
+    return bend === 0 ? m : m - (r - l) ** 2 / (8 * bend);
+  };
+  return peak(1) - peak(-1);
+}

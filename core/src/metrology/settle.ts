@@ -1,0 +1,55 @@
+import { len } from '../quantities/say.ts';
+import { COVERAGE, type DecisionRule } from './decision.ts';
+import { inQuadrature, stepShare } from './uncertainty.ts';
+
+/** More repeats than this nobody takes at one place. */
+const REPEATS_MOST = 30;
+
+export type SettleInput = {
+  /** Distance of the value to the nearest limit, mm, either side. */
+  marginMm: number;
+  /** Smallest step of the gauge. */
+  stepMm: number;
+  /** Readings taken at the place so far. */
+  count: number;
+  /** Standard deviation of the repeats, where there are any. */
+  scatterMm?: number | undefined;
+  /** 2 where the value is a difference of two such places, else 1. */
+  places?: 1 | 2 | undefined;
+  rule?: DecisionRule | undefined;
+};
+
+export type Settle = {
+  /** Readings more at each place, if they agree with those before; null where no number of them does it. */
+  more: number | null;
+  /** Largest step of a gauge with which one reading a place would settle it. */
+  stepMm: number;
+};
+
+/**
+ * How many more readings would settle a value that is too close to call. The doubt of a mean shrinks as in
+ * `meanUncertainty`: as √n, the step's share never under half of one reading's.
+ * Source: GUM 4.2, 4.3.7; the floor is common practice, no source.
+ *
+ * @example settle({ marginMm: 0.002, stepMm: 0.005, count: 1 }).more // 2
+ */
+export function settle(input: SettleInput): Settle {
+  const places = input.places ?? 1;
+  const k = COVERAGE[input.rule ?? 'k2'];
+  const margin = Math.abs(input.marginMm);
+  const expanded = (n: number) =>
+    k * Math.sqrt(places) * inQuadrature(stepShare(n, input.stepMm), (input.scatterMm ?? 0) / Math.sqrt(n));
+  let more: number | null = null;
+  for (let n = Math.max(1, input.count); n <= input.count + REPEATS_MOST && more === null; n++)
+    if (expanded(n) <= margin + 1e-9) more = n - input.count;
+  return { more, stepMm: (margin * Math.sqrt(12)) / (k * Math.sqrt(places)) };
+}
+
+/** The answer as a sentence for a finding's remedy. `where` says what is to be read again, as “at that place”. */
+export function saySettle(s: Settle, where: string): string {
+  if (s.more !== null && s.more > 0)
+    return `${s.more === 1 ? 'One more reading' : `${s.more} more readings`} ${where} would settle it, if they agree; a finer gauge does it sooner.`;
+  if (s.stepMm >= 0.0005)
+    return `No number of readings with this gauge settles it: take one that steps ${len(s.stepMm, 4)} or finer.`;
+  return 'It stands on the limit itself: no gauge settles it. A lead hand decides.';
+}

@@ -1,0 +1,24 @@
+import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+
+/** One microinch in micrometres. */
+export const UM_PER_UIN = MM_PER_INCH / 1000;
+
+/**
+ * Read a roughness: `0.8`, `0.8 µm`, `32 µin`, `N6`-like grades are not taken. Without a unit: µm, or µin where inches are
+ * in force.
+ * @example parseRoughness('32 µin', 'mm') // { ok: true, um: 0.8128 }
+ */
+export function parseRoughness(text: string, inForce: LengthUnit): { ok: true; um: number } | ParseFault {
+  const t = text.trim().toLowerCase().replace(/μ/g, 'µ');
+  const m = /^([\d.,]+)\s*(µm|um|micron|microns|µ|µin|uin|microinch|microinches)?$/.exec(t);
+  const number = m ? parseTypedNumber(m[1] ?? '') : null;
+  if (!m || !number)
+    return { ok: false, message: 'Type a roughness such as 0.8, 0.8 µm or 32 µin, without sign.' };
+  const inches = m[2] === undefined ? inForce === 'in' : /in/.test(m[2]);
+  return { ok: true, um: number.value * (inches ? UM_PER_UIN : 1) };
+}
+
+/** A roughness with its unit. @example formatRoughness(0.8, 'in') // '31 µin' */
+export function formatRoughness(um: number, unit: LengthUnit): string {
+  return unit === 'mm' ? `${um.toFixed(2)} µm` : `${(um / UM_PER_UIN).toFixed(0)} µin`;
+}

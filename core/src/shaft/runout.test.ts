@@ -1,0 +1,223 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type StationVector, shaftBend } from './bend.ts';
+import { shaftFinish } from './finish.ts';
+import { groove } from './groove.ts';
+import { shaftPlay } from './play.ts';
+import { type RunoutInput, runout } from './runout.ts';
+import { seatLimits } from './seat-limits.ts';
+
+const rad = (deg: number) => (deg * Math.PI) / 180;
+const turn = (n: number, f: (deg: number) => number) =>
+  Array.from({ length: n }, (_, i) => ({
+    angleDeg: (360 * i) / n,
+    valueMm: Math.round(f((360 * i) / n) * 1000) / 1000,
+  }));
+const at60 = (readings: RunoutInput['readings'], more: Partial<RunoutInput> = {}) =>
+  runout({
+    shaftMm: 60,
+    readings,
+    closingMm: readings[0]?.valueMm,
+    resolutionMm: 0.001,
+    school: 'proportional',
+    ...more,
+  });
+const verdict = (r: ReturnType<typeof at60>, code: string) =>
+  r.findings.find((f) => f.code === code)?.verdict;
+
+describe('run-out', () => {
+  it('limits by school: 1 µm per mm, flat 0.05, standards 0.025; the maker outranks (common practice; from memory)', () => {
+    const readings = turn(8, (a) => 0.02 * Math.cos(rad(a)));
+    expect(at60(readings).values.limitMm).toBeCloseTo(0.06, 12);
+    expect(at60(readings, { school: 'flat' }).values.limitMm).toBe(0.05);
+    expect(at60(readings, { school: 'standards' }).values.limitMm).toBe(0.025);
+    const maker = at60(readings, { makerLimitMm: 0.03 });
+    expect(maker.values.limitMm).toBe(0.03);
+    expect(maker.findings[0]?.source).toBe('maker');
+    expect(maker.beams[0]?.alternatives?.map((a) => a.at)).toEqual([0.06, 0.05, 0.025]);
+    expect(at60(readings).beams[0]?.alternatives?.map((a) => a.at)).toEqual([0.05, 0.025]);
+  });
+
+  it('off centre by 0.02: TIR 0.040, high spot at its angle, once a turn (geometry: TIR = 2A₁)', () => {
+    const r = at60(turn(8, (a) => 0.02 * Math.cos(rad(a - 45))));
+    expect(r.values.tirMm).toBeCloseTo(0.04, 6);
+    expect(r.values.highSpotDeg).toBeCloseTo(45, 1);
+    expect(r.values.shape).toBe('off-centre');
+    expect(verdict(r, 'runout.tir')).toBe('accept');
+    expect(verdict(r, 'runout.closing')).toBe('accept');
+  });
+
+  it('names oval, lobed, rough and true', () => {
+    expect(at60(turn(12, (a) => 0.03 * Math.cos(2 * rad(a - 20)))).values.shape).toBe('oval');
+    expect(at60(turn(12, (a) => 0.03 * Math.cos(3 * rad(a)))).values.shape).toBe('lobed');
+    expect(at60(turn(24, (a) => (a % 30 === 0 ? 0.02 : -0.02))).values.shape).toBe('rough');
+    expect(at60(turn(8, () => 0.1)).values.shape).toBe('true');
+    expect(at60(turn(12, (a) => 0.02 * Math.cos(rad(a)) + 0.02 * Math.cos(2 * rad(a)))).values.shape).toBe(
+      'mixed',
+    );
+  });
+
+  it('over the limit is a stop with the remedy of its shape', () => {
+    const oval = at60(turn(12, (a) => 0.05 * Math.cos(2 * rad(a))));
+    expect(verdict(oval, 'runout.tir')).toBe('reject');
+    expect(oval.findings[0]?.remedy).toMatch(/high sides/);
+    const bent = at60(turn(12, (a) => 0.05 * Math.cos(rad(a))));
+    expect(bent.findings[0]?.remedy).toMatch(/more stations/);
+  });
+
+  it('within doubt of the limit it says how many readings would settle it', () => {
+    const coarse = at60(
+      turn(8, (a) => 0.029 * Math.cos(rad(a))),
+      { resolutionMm: 0.005 },
+    );
+    expect(verdict(coarse, 'runout.tir')).toBe('too-close');
+    expect(coarse.findings[0]?.remedy).toMatch(/reading|gauge/);
+    // Read four times at each angle, the same turn is called.
+    const fine = at60(
+      [1, 2, 3, 4].flatMap(() => turn(8, (a) => 0.0275 * Math.cos(rad(a)))),
+      { resolutionMm: 0.005 },
+    );
+    expect(verdict(fine, 'runout.tir')).toBe('accept');
+  });
+
+  it('a gauge that moved is told by the closing reading, not by more than one step', () => {
+    const readings = turn(8, (a) => 0.01 * Math.cos(rad(a)));
+    expect(verdict(at60(readings, { closingMm: 0.011 }), 'runout.closing')).toBe('accept');
+    expect(verdict(at60(readings, { closingMm: 0.013 }), 'runout.closing')).toBe('reject');
+    const open = runout({ shaftMm: 60, readings, resolutionMm: 0.001, school: 'flat' });
+    expect(verdict(open, 'runout.closing')).toBe('incomplete');
+    expect(verdict(at60(readings.slice(0, 5)), 'runout.unread')).toBe('incomplete');
+  });
+
+  it('a gap in the turn and too few angles are cautions, at the station they are said of', () => {
+    const uneven = [0, 20, 45, 70, 120, 150, 190, 200].map((angleDeg) => ({ angleDeg, valueMm: 0 }));
+    expect(verdict(at60(uneven, { where: 'station 2' }), 'runout.gap.2')).toBe('caution');
+    expect(
+      verdict(
+        at60(
+          turn(4, () => 0),
+          { wanted: 4 },
+        ),
+        'runout.few',
+      ),
+    ).toBe('caution');
+  });
+});
+
+const station = (atMm: number, eccentricityMm: number, highSpotDeg = 30, higherMm = 0): StationVector => ({
+  atMm,
+  eccentricityMm,
+  highSpotDeg,
+  uncertaintyMm: 0.001,
+  higherMm,
+});
+const told = (...stations: StationVector[]) => shaftBend({ stations }).values.diagnosis;
+
+describe('bent, off centre or bruised', () => {
+  it('tells them apart by the vectors along the shaft (geometry)', () => {
+    expect(told(station(0, 0.001), station(100, 0.001), station(200, 0.0015))).toBe('true');
+    expect(told(station(0, 0.03), station(100, 0.031), station(200, 0.03))).toBe('off-centre');
+    expect(told(station(0, 0.01), station(100, 0.03), station(200, 0.05))).toBe('bent');
+    expect(told(station(0, 0.01), station(200, 0.05))).toBe('bent');
+    expect(told(station(0, 0.05))).toBe('one-station');
+    expect(told(station(0, 0.03, 0), station(200, 0.03, 90))).toBe('bent-and-off-centre');
+  });
+  it('a bow, equal at its ends and more in its middle, is a bend; the same with all waves raised is a bruise', () => {
+    expect(told(station(0, 0.02), station(100, 0.06), station(200, 0.02))).toBe('bent');
+    const bruise = shaftBend({
+      stations: [station(0, 0.004), station(100, 0.02, 200, 0.018), station(200, 0.004)],
+    });
+    expect(bruise.values.diagnosis).toBe('local');
+    expect(bruise.values.localStation).toBe(1);
+    expect(bruise.findings[0]?.remedy).toMatch(/file/);
+  });
+  it('a kink is found where the vectors pass through nothing', () => {
+    const v = shaftBend({ stations: [station(0, 0.02, 210), station(100, 0.02), station(200, 0.06)] }).values;
+    expect(v.diagnosis).toBe('bent');
+    expect(v.kinkAtMm).toBeCloseTo(50, 6);
+    expect(v.slopeMmPerM).toBeCloseTo(0.4, 6);
+    expect(v.bendDeg).toBeCloseTo(30, 6);
+  });
+  it('a planted straight but eccentric shaft is never called bent, nor a planted bend off centre (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.02, max: 0.2, noNaN: true }),
+        fc.double({ min: 0, max: 359, noNaN: true }),
+        fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 3, maxLength: 5 }),
+        (a, dir, wobble) => {
+          const straight = wobble.map((w, i) => station(100 * i, a + 0.0009 * w, dir));
+          expect(told(...straight)).toBe('off-centre');
+          const bent = wobble.map((w, i) => station(100 * i, a * (i + 1) + 0.0009 * w, dir));
+          expect(told(...bent)).toBe('bent');
+        },
+      ),
+    );
+  });
+});
+
+describe('finish, play, groove, seats', () => {
+  it('Ra 0.8 µm is 32 µin; Rq is turned into Ra by π/(2√2) (convention for a sine profile)', () => {
+    const ask = (v: number, parameter: 'Ra' | 'Rq' = 'Ra') =>
+      shaftFinish({ surface: 'shaft', parameter, readingsUm: [0.3, v], resolutionUm: 0.01 });
+    expect(ask(0.7).findings[0]?.verdict).toBe('accept');
+    expect(ask(0.9).findings[0]?.verdict).toBe('reject');
+    expect(ask(0.801).findings[0]?.verdict).toBe('too-close');
+    expect(ask(0.88, 'Rq').values.largestRaUm).toBeCloseTo(0.88 / 1.1107, 4);
+    expect(ask(0.86, 'Rq').findings.map((f) => f.verdict)).toEqual(['accept', 'caution']);
+    expect(
+      shaftFinish({ surface: 'gasket-face', parameter: 'Ra', readingsUm: [3], resolutionUm: 0.1 }).findings[0]
+        ?.verdict,
+    ).toBe('accept');
+    expect(
+      shaftFinish({ surface: 'shaft', parameter: 'Ra', readingsUm: [], resolutionUm: 0.1 }).findings[0]
+        ?.verdict,
+    ).toBe('incomplete');
+  });
+
+  it('end play 0.13, flat school 0.25; radial 0.05 to 0.08 a caution (common practice, no source)', () => {
+    const play = (end: number, radial: number, school: 'strict' | 'flat' = 'strict') =>
+      shaftPlay({
+        end: [{ pushMm: 0, pullMm: end }],
+        radial: [{ restMm: 0.1, liftMm: 0.1 + radial }],
+        resolutionMm: 0.001,
+        school,
+      }).findings.map((f) => f.verdict);
+    expect(play(0.12, 0.04)).toEqual(['accept', 'accept']);
+    expect(play(0.2, 0.06)).toEqual(['reject', 'caution']);
+    expect(play(0.2, 0.09, 'flat')).toEqual(['accept', 'reject']);
+    expect(play(0.13, 0.04)).toEqual(['too-close', 'accept']);
+    expect(shaftPlay({ resolutionMm: 0.01, school: 'strict' }).findings.map((f) => f.verdict)).toEqual([
+      'incomplete',
+      'incomplete',
+    ]);
+  });
+
+  it('a groove is half the difference of diameters; under a moving O-ring it is a stop', () => {
+    const g = groove({ besideMm: 60, insideMm: 59.94, under: 'moving-o-ring', resolutionMm: 0.001 });
+    expect(g.depthMm).toBeCloseTo(0.03, 9);
+    expect(g.finding.verdict).toBe('reject');
+    expect(
+      groove({ besideMm: 60, insideMm: 59.94, under: 'elsewhere', resolutionMm: 0.001 }).finding.verdict,
+    ).toBe('caution');
+    expect(
+      groove({ besideMm: 60, insideMm: 59.998, under: 'seal-drive', resolutionMm: 0.001 }).finding.verdict,
+    ).toBe('accept');
+  });
+
+  it('size limits by what goes on: seal +0/−0.05 (−0.002 in), h9 under a sleeve, h6–h8 under a split race, throttle by clearance', () => {
+    const band = (q: Parameters<typeof seatLimits>[0]) => {
+      const { limits } = seatLimits(q);
+      return [limits.lowerMm, limits.upperMm];
+    };
+    const at = { nominalMm: 60, system: 'metric' } as const;
+    expect(band({ ...at, seat: 'mechanical-seal' })).toEqual([59.95, 60]);
+    expect(band({ ...at, system: 'inch', seat: 'packing-sleeve' })).toEqual([59.9492, 60]);
+    // Source: ISO 286-2, from memory: 60 h9 0/−74, h6 0/−19, h8 0/−46 µm.
+    expect(band(at)).toEqual([59.926, 60]);
+    expect(band({ ...at, seat: 'split-race', splitRaceGrade: 'h6' })).toEqual([59.981, 60]);
+    expect(band({ ...at, seat: 'split-race', splitRaceGrade: 'h8' })).toEqual([59.954, 60]);
+    expect(band({ ...at, seat: 'throttle', throttleBoreMm: 60.1 })).toEqual([59.97, 60.1]);
+    expect(() => seatLimits({ ...at, seat: 'throttle' })).toThrow(/bore of the throttle/);
+    expect(seatLimits({ ...at, seat: 'throttle', throttleBoreMm: 60.1 }).leastPlaces).toBe(3);
+  });
+});

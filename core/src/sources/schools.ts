@@ -1,0 +1,91 @@
+import type { DecisionRule } from '../metrology/decision.ts';
+import type { SourceId } from './register.ts';
+
+/** One school's answer to a question of limits, for one shaft or box. */
+export type SchoolLimit = { school: string; title: string; limitMm: number; source: SourceId };
+
+/** The limit that judges, and what the other schools would have said. */
+export type LimitInForce = SchoolLimit & { others: SchoolLimit[] };
+
+export const RUNOUT_SCHOOLS = ['proportional', 'flat', 'standards'] as const;
+export const FACE_SCHOOLS = ['standards', 'proportional', 'flat'] as const;
+export const END_PLAY_SCHOOLS = ['strict', 'flat'] as const;
+export const DECISION_RULES = ['k2', 'one-sided'] as const satisfies readonly DecisionRule[];
+
+export type RunoutSchool = (typeof RUNOUT_SCHOOLS)[number];
+export type FaceSchool = (typeof FACE_SCHOOLS)[number];
+export type EndPlaySchool = (typeof END_PLAY_SCHOOLS)[number];
+
+/** Which school a plant follows where practitioners disagree. A job takes them over when it is opened. */
+export type HouseRules = {
+  runout: RunoutSchool;
+  face: FaceSchool;
+  endPlay: EndPlaySchool;
+  decision: DecisionRule;
+};
+
+/**
+ * Our own choice where a plant has made none: run-out in proportion, since it scales with the surface speed of the
+ * wobble; the standards' squareness for new work; the strict end play; k = 2.
+ */
+export const USUAL_HOUSE_RULES: HouseRules = {
+  runout: 'proportional',
+  face: 'standards',
+  endPlay: 'strict',
+  decision: 'k2',
+};
+
+/**
+ * The limit in force among the schools: the maker's value outranks them all, then the chosen school; the others are kept
+ * beside it. @throws RangeError where the chosen school is not among them
+ */
+export function limitInForce(
+  schools: readonly SchoolLimit[],
+  chosen: string,
+  makerMm?: number | undefined,
+): LimitInForce {
+  if (makerMm !== undefined)
+    return {
+      school: 'maker',
+      title: "maker's sheet",
+      limitMm: makerMm,
+      source: 'maker',
+      others: [...schools],
+    };
+  const found = schools.find((s) => s.school === chosen);
+  if (!found) throw new RangeError(`There is no school “${chosen}” here.`);
+  return { ...found, others: schools.filter((s) => s !== found) };
+}
+
+const um = (v: number) => v / 1000;
+
+/**
+ * Run-out allowed at a seal, TIR. Proportional 1 µm per mm of diameter and flat 0.05 mm: common practice, no source;
+ * 0.025 mm: process-pump standards, from memory.
+ */
+export const runoutSchools = (shaftMm: number): SchoolLimit[] => [
+  { school: 'proportional', title: '1 µm per mm of shaft', limitMm: um(shaftMm), source: 'practice' },
+  { school: 'flat', title: 'flat', limitMm: 0.05, source: 'practice' },
+  { school: 'standards', title: 'process-pump standards', limitMm: 0.025, source: 'pump-standards' },
+];
+
+/**
+ * Squareness of a box face, TIR of the sweep. 0.5 µm per mm of box bore: standards, from memory; 5 µm per mm of shaft and
+ * flat 0.05 mm: common practice, no source.
+ */
+export const faceSchools = (shaftMm: number, boreMm: number): SchoolLimit[] => [
+  {
+    school: 'standards',
+    title: '0.5 µm per mm of box bore',
+    limitMm: um(0.5 * boreMm),
+    source: 'pump-standards',
+  },
+  { school: 'proportional', title: '5 µm per mm of shaft', limitMm: um(5 * shaftMm), source: 'practice' },
+  { school: 'flat', title: 'flat', limitMm: 0.05, source: 'practice' },
+];
+
+/** End play allowed: 0.13 mm, or 0.25 mm by the flat school. Common practice, no source. */
+export const endPlaySchools = (): SchoolLimit[] => [
+  { school: 'strict', title: 'seal practice', limitMm: 0.13, source: 'practice' },
+  { school: 'flat', title: 'flat school', limitMm: 0.25, source: 'practice' },
+];
