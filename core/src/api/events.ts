@@ -11,20 +11,31 @@ const word = () => string().min(1).max(40).required();
 const reason = () =>
   string().trim().min(3, 'A reason takes a few words.').max(400).required('A reason takes a few words.');
 
+export const INSTRUMENT_KINDS = [
+  'micrometer',
+  'feeler',
+  'dial',
+  'caliper',
+  'roughness',
+  'laser',
+  'wrench',
+  'protractor',
+] as const;
+
 /** The gauge a reading was taken with, as it stood in the register at that moment. */
 export const instrumentSchema = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
-  kind: string()
-    .oneOf(['micrometer', 'feeler', 'wrench', 'protractor'] as const)
-    .required(),
-  /** Smallest step, mm for lengths, N·m for wrenches, degrees for protractors. */
+  kind: string().oneOf(INSTRUMENT_KINDS).required(),
+  /** Smallest step, mm for lengths and roughness, N·m for wrenches, degrees for protractors. */
   step: number().moreThan(0).max(100).required(),
   low: number().required(),
   high: number().required(),
   calibrationDue: string()
     .matches(/^\d{4}-\d\d-\d\d$/)
     .required(),
+  /** A simulated stand-in that ships with the application: good for practice, not for a record of a machine. */
+  standIn: boolean(),
 }).noUnknown();
 export type Instrument = InferType<typeof instrumentSchema>;
 
@@ -42,8 +53,8 @@ export type Role = Author['role'];
 
 /** What each kind of event carries. The reducer alone gives it meaning. */
 export const eventData = {
-  'job.opened': object({ positionId: uuidSchema, setup: setupSchema.required() }).noUnknown(),
-  'setup.changed': object({ setup: setupSchema.required(), reason: reason() }).noUnknown(),
+  'job.opened': object({ positionId: uuidSchema, setup: setupSchema }).noUnknown(),
+  'setup.changed': object({ setup: setupSchema, reason: reason() }).noUnknown(),
   'gate.answered': object({
     step: word(),
     item: word(),
@@ -62,7 +73,11 @@ export const eventData = {
     /** As typed, so that a misreading can be traced. */
     raw: string().max(40).required(),
     instrument: instrumentSchema.required(),
+    /** How it came: typed by hand where nothing is said, from the gauge's own port, or out of a file. */
+    via: string().oneOf(['port', 'file'] as const),
   }).noUnknown(),
+  /** A step is measured anew after something was done (dressed, shimmed, gauge reset); what was read before stays. */
+  'measure.repeated': object({ step: word(), done: reason() }).noUnknown(),
   'reading.withdrawn': object({ reading: uuidSchema, reason: reason() }).noUnknown(),
   'bolt.tightened': object({
     pass: number().integer().min(0).max(20).required(),

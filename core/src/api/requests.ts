@@ -1,5 +1,7 @@
 import { array, type InferType, mixed, number, object, string } from 'yup';
+import { INSTRUMENT_KINDS } from './events.ts';
 import './sentences.ts';
+import { schoolsSchema } from './setup-parts.ts';
 
 export const signInSchema = object({
   name: string().trim().min(1).max(60).required('Type your sign-in name.'),
@@ -14,9 +16,7 @@ export const eventsRequestSchema = object({
 
 export const newInstrumentSchema = object({
   name: string().trim().min(2).max(60).required(),
-  kind: string()
-    .oneOf(['micrometer', 'feeler', 'wrench', 'protractor'] as const)
-    .required(),
+  kind: string().oneOf(INSTRUMENT_KINDS).required(),
   step: number().moreThan(0).max(100).required(),
   low: number().min(0).required(),
   high: number().moreThan(0).max(10000).required(),
@@ -25,6 +25,16 @@ export const newInstrumentSchema = object({
     .required(),
 }).noUnknown();
 export type NewInstrument = InferType<typeof newInstrumentSchema>;
+
+/** A gauge came back from its calibration. */
+export const calibratedSchema = object({
+  calibrationDue: string()
+    .matches(/^\d{4}-\d\d-\d\d$/, 'Write the date like 2026-01-31.')
+    .required(),
+}).noUnknown();
+
+/** The plant's house rules, whole. */
+export const houseRulesSchema = schoolsSchema;
 
 export type Person = { id: string; name: string; role: 'fitter' | 'lead' | 'viewer' };
 

@@ -1,31 +1,42 @@
-import { array, boolean, type InferType, number, object, string } from 'yup';
+import { type InferType, lazy, number, object, type Schema, string, type TestContext } from 'yup';
 import { CLEARANCE_CLASSES } from '../bearings/clearance-table.ts';
 import { BOLT_GRADES } from '../bolting/grades.ts';
 import { BOLT_SIZES } from '../bolting/threads.ts';
+import { type HouseRules, USUAL_HOUSE_RULES } from '../sources/schools.ts';
+import { type Condition, conditionSchema, lacking } from './condition.ts';
+import { MAKER_PAIRS, machineFields } from './setup-parts.ts';
 import './sentences.ts';
 
-const name = (label: string) =>
-  string().trim().min(1, `${label} is missing.`).max(80).required(`${label} is missing.`);
-const maker = (max: number) => number().moreThan(0).max(max);
+export { HOLDABLE_STEPS } from './setup-parts.ts';
 
-/** Steps a lead hand may be asked to release. */
-export const HOLDABLE_STEPS = ['driveup', 'lock', 'bolts', 'handturn', 'sign'] as const;
+/** The kinds of job, by the id of their procedure. */
+export const JOB_KINDS = ['sleeve-bearing.feelers', 'condition.survey'] as const;
+export type JobKind = (typeof JOB_KINDS)[number];
+
+type Maker = Partial<Record<(typeof MAKER_PAIRS)[number][number], number | undefined>>;
+const inOrder = (maker: Maker | undefined): boolean =>
+  !maker ||
+  MAKER_PAIRS.every(([lo, hi]) => {
+    const [a, b] = [maker[lo], maker[hi]];
+    return a === undefined || b === undefined || a < b;
+  });
+const MAKER_ORDER = "In the maker's values a lower limit stands above its upper.";
+
+/** What a measure lacks is said at its own field. */
+const whole = (condition: Condition | undefined, context: TestContext) => {
+  const first = lacking(condition);
+  return first ? context.createError({ path: `condition.${first.field}`, message: first.message }) : true;
+};
 
 /**
- * The geometry and the house rules one fitting job rests on. Lengths in mm, torques in N·m; `maker` values outrank
- * every table.
+ * The geometry and the house rules one bearing rests on. Lengths in mm, torques in N·m; `maker` values outrank every table.
  */
-export const setupSchema = object({
-  machine: name('The machine'),
-  position: name('The position'),
+export const sleeveSetupSchema = object({
+  procedure: string().oneOf(['sleeve-bearing.feelers'] as const),
+  ...machineFields,
   role: string()
     .oneOf(['fixed', 'float'] as const)
     .required(),
-  partNumber: string().max(80),
-  shaftSystem: string()
-    .oneOf(['metric', 'inch'] as const)
-    .required(),
-  shaftMm: number().min(15).max(480).required(),
   boreMm: number().moreThan(18).max(500).required(),
   taper: number<12 | 30>()
     .oneOf([12, 30] as const)
@@ -35,9 +46,6 @@ export const setupSchema = object({
   nutSlots: number().integer().min(1).max(24).required(),
   washerTabs: number().integer().min(1).max(60).required(),
   hollowBoreMm: number().min(0).max(450),
-  seatMm: number().min(10).max(600).required(),
-  stations: number().integer().min(2).max(6).required(),
-  angles: number().integer().min(3).max(8).required(),
   boltSize: string()
     .oneOf(BOLT_SIZES.map((b) => b.name))
     .required(),
@@ -51,32 +59,13 @@ export const setupSchema = object({
   friction: string()
     .oneOf(['dry', 'oiled', 'anti-seize'] as const)
     .required(),
-  holdBefore: array(
-    string()
-      .oneOf([...HOLDABLE_STEPS])
-      .required(),
-  )
-    .max(5)
-    .required(),
   feltAt: string()
     .oneOf(['top', 'bottom'] as const)
     .required(),
   feel: string()
     .oneOf(['snug', 'goes'] as const)
     .required(),
-  maker: object({
-    shaftLowerMm: maker(500),
-    shaftUpperMm: maker(500),
-    benchLowerMm: maker(2),
-    benchUpperMm: maker(2),
-    reductionMinMm: maker(1),
-    reductionMaxMm: maker(1),
-    leastResidualMm: maker(1),
-    torqueNm: maker(5000),
-  })
-    .noUnknown()
-    .required(),
-  demo: boolean(),
+  condition: conditionSchema.optional().default(undefined),
 })
   .noUnknown()
   .test(
@@ -94,22 +83,50 @@ export const setupSchema = object({
     'A rectangle has an even number of cap bolts.',
     (s) => s?.boltLayout !== 'rectangle' || s.boltCount % 2 === 0,
   )
-  .test(
-    'maker-order',
-    "In the maker's values a lower limit stands above its upper.",
-    (s) =>
-      !s?.maker ||
-      [
-        [s.maker.shaftLowerMm, s.maker.shaftUpperMm],
-        [s.maker.benchLowerMm, s.maker.benchUpperMm],
-        [s.maker.reductionMinMm, s.maker.reductionMaxMm],
-      ].every(([lo, hi]) => lo === undefined || hi === undefined || lo < hi),
-  );
+  .test('condition-whole', (s, context) => whole(s?.condition, context))
+  .test('maker-order', MAKER_ORDER, (s) => inOrder(s?.maker));
 
-export type Setup = InferType<typeof setupSchema>;
+export type SleeveSetup = InferType<typeof sleeveSetupSchema>;
+
+/** A survey of a machine: no part is fitted, what is measured is `condition`. */
+export const conditionSetupSchema = object({
+  procedure: string()
+    .oneOf(['condition.survey'] as const)
+    .required(),
+  ...machineFields,
+  condition: conditionSchema.required(),
+})
+  .noUnknown()
+  .test('condition-whole', (s, context) => whole(s?.condition, context))
+  .test('maker-order', MAKER_ORDER, (s) => inOrder(s?.maker));
+
+export type ConditionSetup = InferType<typeof conditionSetupSchema>;
+export type Setup = SleeveSetup | ConditionSetup;
+
+/** Any job's setup, judged by its own kind's shape. */
+export const setupSchema = lazy((value: unknown) =>
+  (value as { procedure?: unknown } | null)?.procedure === 'condition.survey'
+    ? conditionSetupSchema.required()
+    : sleeveSetupSchema.required(),
+) as unknown as Schema<Setup>;
+
+/** Which kind of job a setup is for. */
+export const kindOf = (setup: Setup): JobKind => setup.procedure ?? 'sleeve-bearing.feelers';
+
+/** The setup of a bearing job. @throws Error where the job is of another kind: a fault of ours, not the user's */
+export function sleeveOf(job: { setup: Setup }): SleeveSetup {
+  if (job.setup.procedure === 'condition.survey') throw new Error('This job fits no bearing.');
+  return job.setup;
+}
+
+/** House rules in force for a job. */
+export const schoolsOf = (setup: Setup): HouseRules => setup.schools ?? USUAL_HOUSE_RULES;
+
+/** What a job measures before (or instead of) fitting; older jobs asked only for the diameters. */
+export const conditionOf = (setup: Setup): Condition => setup.condition ?? { measures: ['shaft'] };
 
 /** A usual position to start from: a normal-class bearing of 100 bore on a 90 shaft. Nothing of it is a limit. */
-export const USUAL_SETUP: Omit<Setup, 'machine' | 'position'> = {
+export const USUAL_SETUP: Omit<SleeveSetup, 'machine' | 'position'> = {
   role: 'fixed',
   shaftSystem: 'metric',
   shaftMm: 90,
@@ -131,4 +148,25 @@ export const USUAL_SETUP: Omit<Setup, 'machine' | 'position'> = {
   feltAt: 'top',
   feel: 'snug',
   maker: {},
+  condition: { measures: ['look', 'shaft', 'runout'], runoutStations: 2, runoutAngles: 8 },
+};
+
+/** A usual pump to survey before a seal: a 60 shaft in a box of 100. Nothing of it is a limit. */
+export const USUAL_CONDITION: Omit<ConditionSetup, 'machine' | 'position'> = {
+  procedure: 'condition.survey',
+  shaftSystem: 'metric',
+  shaftMm: 60,
+  seatMm: 60,
+  stations: 3,
+  angles: 3,
+  holdBefore: [],
+  maker: {},
+  condition: {
+    measures: ['look', 'shaft', 'finish', 'runout', 'play', 'face', 'bore'],
+    seat: 'mechanical-seal',
+    runoutStations: 3,
+    runoutAngles: 8,
+    boxBoreMm: 100,
+    faceRadiusMm: 80,
+  },
 };

@@ -1,7 +1,8 @@
-import type { JobEvent, JobEventOf } from '../api/events.ts';
+import type { Instrument, JobEvent, JobEventOf } from '../api/events.ts';
+import { kindOf } from '../api/setup.ts';
 import { type CapBoltValues, refuseBolt } from '../procedures/kinds/cap-bolts.ts';
-import type { Procedure } from '../procedures/types.ts';
-import { len } from '../quantities/say.ts';
+import { stepOf } from '../procedures/procedure-for.ts';
+import { len, rough } from '../quantities/say.ts';
 import { standing } from './facts.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 
@@ -15,8 +16,8 @@ const reports = (state: JobState): Record<string, StepReport> =>
 const find = (state: JobState, id: string): StepState | undefined => state.steps.find((s) => s.id === id);
 
 /** The place behind a key at a step now, or why no reading may be taken there. */
-export function placeAt(procedure: Procedure, state: JobState, step: string, key: string): Place | string {
-  const definition = procedure.steps.find((s) => s.id === step);
+export function placeAt(state: JobState, step: string, key: string): Place | string {
+  const definition = stepOf(state, step);
   return definition?.kind.place?.(state, definition, key, reports(state)) ?? 'That step takes no readings.';
 }
 
@@ -35,19 +36,24 @@ function refuseStep(state: JobState, id: string): Refusal {
  * May this event happen to a job in this state? The browser asks before it stores, the server before it accepts.
  * `state` is null for a job not yet opened.
  */
-export function admit(procedure: Procedure, state: JobState | null, e: JobEvent): Refusal {
+export function admit(state: JobState | null, e: JobEvent): Refusal {
   if (e.author.role === 'viewer') return 'A viewer reads; only fitters and lead hands record.';
   if (!state) return e.type === 'job.opened' ? null : 'This job is not opened yet.';
   if (e.type === 'job.opened') return 'This job is open already.';
   if (state.signed && e.type !== 'note.added') return 'The sheet is signed: only notes can be added.';
   switch (e.type) {
-    case 'setup.changed':
     case 'note.added':
       return null;
+    case 'setup.changed':
+      return kindOf(e.data.setup) === kindOf(state.setup)
+        ? null
+        : 'A job keeps its kind. Open another job for another kind of work.';
+    case 'measure.repeated':
+      return refuseRepeat(state, e);
     case 'gate.answered':
-      return refuseAnswer(procedure, state, e);
+      return refuseAnswer(state, e);
     case 'reading.taken':
-      return refuseReading(procedure, state, e);
+      return refuseReading(state, e);
     case 'reading.withdrawn':
       return refuseWithdrawal(state, e);
     case 'bolt.tightened': {
@@ -94,35 +100,63 @@ export function admit(procedure: Procedure, state: JobState | null, e: JobEvent)
   }
 }
 
-function refuseAnswer(procedure: Procedure, state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
-  const step = procedure.steps.find((s) => s.id === e.data.step);
+function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
+  const step = stepOf(state, e.data.step);
   if (!step?.items?.some((i) => i.id === e.data.item)) return 'There is no such question in this job.';
   return refuseStep(state, e.data.step);
 }
 
-function refuseReading(procedure: Procedure, state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
-  const step = procedure.steps.find((s) => s.id === e.data.step);
+function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
+  const step = stepOf(state, e.data.step);
   if (!step?.kind.place) return 'That step takes no readings.';
   const shut = refuseStep(state, step.id);
   if (shut) return shut;
   const place = step.kind.place(state, step, e.data.place, reports(state));
   if (typeof place === 'string') return place;
   if (e.data.value < place.low || e.data.value > place.high) {
+    const say = place.kind === 'roughness' ? (mm: number) => rough(1000 * mm) : (mm: number) => len(mm);
     return place.kind === 'angle'
       ? `${e.data.value.toFixed(1)}° is not believable here: ${place.low.toFixed(0)}° to ${place.high.toFixed(0)}°, and forward only.`
-      : `${len(e.data.value)} is not believable here: ${len(place.low)} to ${len(place.high)}. Check the unit.`;
+      : `${say(e.data.value)} is not believable here: ${say(place.low)} to ${say(place.high)}. Check the unit.`;
   }
   const { instrument } = e.data;
-  if (instrument.kind !== place.instrumentKind)
-    return `This place is read with a ${place.instrumentKind}, not with ${instrument.name}.`;
-  const reach = place.kind === 'diameter' ? 0.5 : 0; // a micrometer closes a little past its scale
-  if (
-    instrument.kind !== 'feeler' &&
-    (e.data.value < instrument.low - reach || e.data.value > instrument.high + reach)
-  ) {
-    return `${instrument.name} does not reach there: it reads ${len(instrument.low, 0)} to ${len(instrument.high, 0)}.`;
-  }
-  return null;
+  if (!place.instrumentKinds.includes(instrument.kind))
+    return `This place is read with a ${place.instrumentKinds.map((k) => INSTRUMENT_NAME[k]).join(' or a ')}, not with ${instrument.name}.`;
+  return reaches(instrument, e.data.value)
+    ? null
+    : `${instrument.name} does not reach there: it reads ${len(instrument.low, 0)} to ${len(instrument.high, 0)}.`;
+}
+
+/** What a gauge is called in a sentence. */
+export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
+  micrometer: 'micrometer',
+  feeler: 'feeler',
+  dial: 'dial indicator',
+  caliper: 'caliper or depth gauge',
+  roughness: 'roughness tester',
+  laser: 'laser or wire',
+  wrench: 'torque wrench',
+  protractor: 'angle gauge',
+};
+
+/**
+ * Does a gauge's range take in a value? A micrometer closes a little past its scale, feelers stack, and a dial counts both
+ * ways from wherever it was zeroed.
+ */
+export function reaches(instrument: Instrument, value: number): boolean {
+  if (instrument.kind === 'feeler') return true;
+  if (instrument.kind === 'dial' || instrument.kind === 'laser') return Math.abs(value) <= instrument.high;
+  const slack = instrument.kind === 'micrometer' ? 0.5 : 0;
+  return value >= instrument.low - slack && value <= instrument.high + slack;
+}
+
+/** Only a step that measures, was reached, and has something measured can be measured anew. */
+function refuseRepeat(state: JobState, e: JobEventOf<'measure.repeated'>): Refusal {
+  const step = find(state, e.data.step);
+  if (!step || !stepOf(state, e.data.step)?.kind.repeats) return 'That step is not one to measure anew.';
+  if (step.status === 'closed') return `“${step.title}” is not open yet: ${step.because ?? ''}`;
+  if (step.hold && !step.hold.released) return `“${step.title}” is held: ${step.hold.reason}`;
+  return standing(state, e.data.step, 'any').length > 0 ? null : 'Nothing is measured there yet.';
 }
 
 function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): Refusal {
@@ -133,12 +167,16 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
   return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
 }
 
+/** Something a lead hand may be asked to accept. */
+const isOver = (f: { verdict: string }) => f.verdict === 'reject' || f.verdict === 'too-close';
+
 function refuseDeviation(state: JobState, e: JobEventOf<'deviation.accepted'>): Refusal {
   if (e.author.role !== 'lead') return 'Only a lead hand accepts a deviation.';
   const step = find(state, e.data.step);
   const finding = step?.report?.findings.find((f) => f.code === e.data.finding);
   if (!step || !finding) return 'There is no such finding at that step now.';
-  if (!step.blocking.includes(finding)) return 'That finding does not stand in the way.';
+  const stands = step.blocking.includes(finding) || (step.open.includes(finding) && isOver(finding));
+  if (!stands) return 'That finding does not stand in the way.';
   if (e.data.stands !== finding.reason)
     return 'That finding has changed since it was read. Read it again, then decide.';
   return finding.acceptable ? null : 'This cannot be accepted by a signature; it must be put right.';

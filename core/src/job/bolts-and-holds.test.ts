@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import type { CapBoltValues } from '../procedures/kinds/cap-bolts.ts';
-import { sleeveBearing } from '../procedures/sleeve-bearing.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import {
   asta,
@@ -101,7 +100,7 @@ describe('holds, roles, setup', () => {
     expect(h.state.steps.find((s) => s.id === 'target')?.report?.findings[0]?.source).toBe('maker');
     h.do('setup.changed', { setup: { ...setup, clearanceClass: 'C3' }, reason: 'ring says C3' });
     expect(h.state.present).toBe('bench');
-    expect(fitUpSheet(sleeveBearing, h.state, h.events, null).setupChanges.map((c) => c.changed)).toEqual([
+    expect(fitUpSheet(h.state, h.events, null).setupChanges.map((c) => c.changed)).toEqual([
       ['maker.leastResidualMm', 'maker.reductionMinMm', 'maker.reductionMaxMm'],
       ['clearanceClass', 'maker.leastResidualMm', 'maker.reductionMinMm', 'maker.reductionMaxMm'],
     ]);

@@ -25,6 +25,7 @@ function open(e: JobEventOf<'job.opened'>): Facts {
       reason: 'Hold point: waits for the lead hand.',
     })),
     passes: [],
+    repeats: [],
     notes: [],
     signed: null,
   };
@@ -65,7 +66,19 @@ function lay(f: Facts, e: JobEvent): Facts {
         ],
       };
     case 'reading.taken':
-      return { ...f, readings: [...f.readings, { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
+      return {
+        ...f,
+        readings: [
+          ...f.readings,
+          { ...s, id: e.id, ...e.data, attempt: f.attempt, round: roundOf(f, e.data.step) },
+        ],
+      };
+    case 'measure.repeated':
+      return {
+        ...f,
+        repeats: [...f.repeats, { ...s, id: e.id, ...e.data }],
+        passes: f.passes.filter((p) => p.step !== e.data.step),
+      };
     case 'reading.withdrawn':
       return {
         ...f,
@@ -149,14 +162,29 @@ export function gather(events: readonly JobEvent[]): Facts | null {
   return facts;
 }
 
-/** Readings that stand: not withdrawn, of this attempt (or of any, for steps a dismounting does not reopen). */
+/** How often a step has been measured anew. */
+export function roundOf(facts: Pick<Facts, 'repeats'>, step: string): number {
+  return facts.repeats.filter((r) => r.step === step).length;
+}
+
+/** The facts as they stood in an earlier measuring of a step. */
+export function inRound(facts: Facts, step: string, round: number): Facts {
+  let seen = 0;
+  return { ...facts, repeats: facts.repeats.filter((r) => r.step !== step || seen++ < round) };
+}
+
+/** Readings that stand: not withdrawn, of the latest measuring, of this attempt (or of any, for steps a dismounting does not reopen). */
 export function standing(
   facts: Facts,
   step: string,
   attempt: number | 'any' = facts.attempt,
 ): Facts['readings'] {
   return facts.readings.filter(
-    (r) => r.step === step && !r.withdrawn && (attempt === 'any' || r.attempt === attempt),
+    (r) =>
+      r.step === step &&
+      !r.withdrawn &&
+      r.round === roundOf(facts, step) &&
+      (attempt === 'any' || r.attempt === attempt),
   );
 }
 

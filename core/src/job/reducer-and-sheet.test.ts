@@ -3,17 +3,20 @@ import { describe, expect, it } from 'vitest';
 import { eventSchema, type JobEvent } from '../api/events.ts';
 import { check } from '../api/sentences.ts';
 import { type Setup, setupSchema } from '../api/setup.ts';
-import { sleeveBearing } from '../procedures/sleeve-bearing.ts';
+import { sleeveBearing as sleeveBearingOf } from '../procedures/sleeve-bearing.ts';
 import { asta, hand, JOB, newId, setup, toBolts, tools, whole } from '../testing/test-stand.ts';
+
 import { admit, placeAt } from './admit.ts';
 import { gather } from './facts.ts';
 import { reduce } from './reduce.ts';
 import { fitUpSheet } from './sheet.ts';
 
+const sleeveBearing = sleeveBearingOf(setup);
+
 describe('the reducer', () => {
   it('an event met twice is one event', () => {
     const h = toBolts();
-    expect(reduce(sleeveBearing, [...h.events, ...h.events])).toEqual(h.state);
+    expect(reduce([...h.events, ...h.events])).toEqual(h.state);
     expect(gather([])).toBeNull();
   });
 
@@ -33,11 +36,11 @@ describe('the reducer', () => {
         { type: 'sheet.signed' as const, data: { name: 'Asta' } },
       ].map((e) => ({ id: newId(), jobId, at: '2026-11-24T12:00:00Z', author: asta, ...e }) as JobEvent);
     for (let n = 1; n <= events.length; n++) {
-      const state = reduce(sleeveBearing, events.slice(0, n));
+      const state = reduce(events.slice(0, n));
       if (!state) throw new Error('opened');
       const at = state.steps.findIndex((s) => s.id === state.present);
       for (const e of tries(JOB)) {
-        const refusal = admit(sleeveBearing, state, e);
+        const refusal = admit(state, e);
         if (refusal !== null) expect(refusal).toMatch(/[.?:]/);
         // Nothing beyond the present step is ever let through.
         if (e.type === 'step.passed' && sleeveBearing.steps.findIndex((s) => s.id === e.data.step) !== at)
@@ -45,7 +48,7 @@ describe('the reducer', () => {
         if (e.type === 'sheet.signed' && state.present !== 'sign') expect(refusal).not.toBeNull();
       }
       const next = state.steps[at]?.report?.next;
-      if (next && state.present) expect(placeAt(sleeveBearing, state, state.present, next.key)).toEqual(next);
+      if (next && state.present) expect(placeAt(state, state.present, next.key)).toEqual(next);
       expect(state.steps.filter((s) => s.status === 'present')).toHaveLength(state.signed ? 0 : 1);
     }
   });
@@ -56,10 +59,10 @@ describe('the reducer', () => {
       fc.property(fc.shuffledSubarray(all.slice(1), { minLength: 5 }), (subset) => {
         let events: JobEvent[] = all.slice(0, 1);
         for (const e of subset) {
-          const state = reduce(sleeveBearing, events);
-          if (admit(sleeveBearing, state, e) === null) events = [...events, e];
+          const state = reduce(events);
+          if (admit(state, e) === null) events = [...events, e];
         }
-        const state = reduce(sleeveBearing, events);
+        const state = reduce(events);
         const statuses = state?.steps.map((s) => s.status) ?? [];
         const at = statuses.indexOf('present');
         if (at >= 0) {
@@ -75,7 +78,7 @@ describe('the reducer', () => {
 describe('the sheet and the shapes', () => {
   it('carries every reading with who, when and instrument, every limit with its source, and no marks of ours', () => {
     const h = whole();
-    const sheet = fitUpSheet(sleeveBearing, h.state, h.events, 'H-0001');
+    const sheet = fitUpSheet(h.state, h.events, 'H-0001');
     expect(sheet.readings).toHaveLength(h.state.readings.length);
     for (const r of sheet.readings)
       expect(r.by && r.at && r.instrument && r.typed && r.calibrationDue).toBeTruthy();

@@ -1,12 +1,17 @@
 import type { Author, JobEvent } from '../api/events.ts';
 import type { Setup } from '../api/setup.ts';
-import type { WorkingLine } from '../calculators/result.ts';
+import type { Finding, WorkingLine } from '../calculators/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
-import type { Procedure } from '../procedures/types.ts';
+import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
+import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
+import type { PlayStepValues } from '../procedures/kinds/play.ts';
+import type { RunoutStepValues } from '../procedures/kinds/runout.ts';
+import type { VerdictValues } from '../procedures/kinds/verdict.ts';
+import { procedureFor } from '../procedures/procedure-for.ts';
 import { sayAll } from '../quantities/say.ts';
 import { allSources, type Source, sourceOf } from '../sources/register.ts';
 import { acceptanceOf } from './facts.ts';
-import type { JobState, Reading, StepReport } from './state.ts';
+import type { JobState, Reading } from './state.ts';
 
 export type SheetFinding = {
   code: string;
@@ -23,7 +28,7 @@ export type SheetReading = {
   step: string;
   place: string;
   value: number;
-  unit: 'mm' | 'deg' | 'N·m';
+  unit: 'mm' | 'deg' | 'µm';
   typed: string;
   by: string;
   at: string;
@@ -31,6 +36,11 @@ export type SheetReading = {
   resolution: number;
   calibrationDue: string;
   attempt: number;
+  /** Which measuring of its step: 1, and one more after each repeat. */
+  measuring: number;
+  /** typed, or how else it came. */
+  via: 'typed' | 'port' | 'file';
+  standIn: boolean;
   withdrawn: { by: string; at: string; reason: string } | null;
 };
 
@@ -44,7 +54,7 @@ export type FitUpSheet = {
   title: {
     machine: string;
     position: string;
-    role: string;
+    role: string | null;
     partNumber: string | null;
     openedAt: string;
     openedBy: string;
@@ -61,6 +71,8 @@ export type FitUpSheet = {
     findings: SheetFinding[];
     working: WorkingLine[];
     values: unknown;
+    /** Earlier measurings of the step, oldest first, and what was done after each. */
+    before: Array<{ done: string; by: string; at: string; findings: SheetFinding[]; values: unknown }>;
   }>;
   readings: SheetReading[];
   bolts: Array<{
@@ -82,6 +94,12 @@ export type FitUpSheet = {
     residualMm: number | null;
     nutDeg: number | null;
     torqueNm: number | null;
+    runoutMm: number | null;
+    endPlayMm: number | null;
+    radialPlayMm: number | null;
+    faceMm: number | null;
+    boreMm: number | null;
+    verdict: VerdictValues['fit'] | null;
   };
   deviations: Array<{ step: string; stood: string; by: string; at: string; reason: string; attempt: number }>;
   holds: Array<{ step: string; reason: string; releasedBy: string | null; releasedAt: string | null }>;
@@ -97,18 +115,14 @@ export type FitUpSheet = {
 const said = (s: { author: Author; at: string }) => ({ by: s.author.name, at: s.at });
 
 /** The whole record of one job, every reading with who, when and instrument, withdrawn ones too. */
-export function fitUpSheet(
-  procedure: Procedure,
-  state: JobState,
-  events: readonly JobEvent[],
-  number: string | null,
-): FitUpSheet {
+export function fitUpSheet(state: JobState, events: readonly JobEvent[], number: string | null): FitUpSheet {
   const bench = valuesOf(state, 'bench');
   const lock = valuesOf(state, 'lock');
   const driven = (lock?.final ?? valuesOf(state, 'driveup')) as Record<string, number | null> | null;
   const shaft = valuesOf(state, 'shaft');
   const bolts = valuesOf(state, 'bolts');
   const passes = (bolts?.passes ?? []) as Array<{ name: string }>;
+  const procedure = procedureFor(state.setup);
   const used = new Set<string>(
     state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []),
   );
@@ -122,7 +136,7 @@ export function fitUpSheet(
       title: {
         machine: state.setup.machine,
         position: state.setup.position,
-        role: state.setup.role,
+        role: 'role' in state.setup ? state.setup.role : null,
         partNumber: state.setup.partNumber ?? null,
         openedAt: state.opened.at,
         openedBy: state.opened.author.name,
@@ -141,9 +155,15 @@ export function fitUpSheet(
             const a = state.answers.filter((x) => x.step === definition.id && x.item === item.id).at(-1);
             return a ? [{ ask: item.ask, answer: a.answer, ...said(a), note: a.note ?? null }] : [];
           }),
-          findings: sheetFindings(state, definition.id, step?.report ?? null),
+          findings: sheetFindings(state, definition.id, step?.report?.findings ?? []),
           working: step?.report?.working ?? [],
           values: step?.report?.values ?? null,
+          before: (step?.report?.before ?? []).map((b) => ({
+            done: b.done,
+            ...said(b.stamp),
+            findings: sheetFindings(state, definition.id, b.findings),
+            values: b.values,
+          })),
         };
       }),
       readings: state.readings.map((r) => sheetReading(r)),
@@ -165,6 +185,7 @@ export function fitUpSheet(
         residualMm: num(driven?.clearanceMm),
         nutDeg: num(lock?.finalDeg),
         torqueNm: num((bolts?.torque as { torqueNm?: number } | undefined)?.torqueNm),
+        ...conditionResults(state),
       },
       deviations: state.deviations.map((d) => ({
         step: d.step,
@@ -201,25 +222,50 @@ function valuesOf(state: JobState, step: string): Record<string, unknown> | null
   return (state.steps.find((s) => s.id === step)?.report?.values ?? null) as Record<string, unknown> | null;
 }
 
+/** A reading in the unit its gauge is read in: roughness in µm, angles in degrees, all else in mm. */
+function inItsUnit(r: Reading): { value: number; unit: SheetReading['unit'] } {
+  if (r.instrument.kind === 'roughness') return { value: Number((1000 * r.value).toFixed(6)), unit: 'µm' };
+  return { value: r.value, unit: r.instrument.kind === 'protractor' ? 'deg' : 'mm' };
+}
+
+/** The worst numbers of the condition measures. */
+function conditionResults(
+  state: JobState,
+): Pick<FitUpSheet['results'], 'runoutMm' | 'endPlayMm' | 'radialPlayMm' | 'faceMm' | 'boreMm' | 'verdict'> {
+  const values = <T>(step: string) => valuesOf(state, step) as T | null;
+  const tirs = (values<RunoutStepValues>('runout')?.stations ?? []).flatMap((s) => s.values.tirMm ?? []);
+  const play = values<PlayStepValues>('play');
+  return {
+    runoutMm: tirs.length ? Math.max(...tirs) : null,
+    endPlayMm: play?.endPlayMm ?? null,
+    radialPlayMm: play?.radialPlayMm ?? null,
+    faceMm: values<BoxFaceStepValues>('face')?.tirMm ?? null,
+    boreMm: values<BoxBoreStepValues>('bore')?.tirMm ?? null,
+    verdict: values<VerdictValues>('verdict')?.fit ?? null,
+  };
+}
+
 function sheetReading(r: Reading): SheetReading {
   return {
     id: r.id,
     step: r.step,
     place: r.place,
-    value: r.value,
-    unit: r.instrument.kind === 'protractor' ? 'deg' : 'mm',
+    ...inItsUnit(r),
     typed: r.raw,
     ...said(r),
     instrument: r.instrument.name,
     resolution: r.instrument.step,
     calibrationDue: r.instrument.calibrationDue,
     attempt: r.attempt,
+    measuring: r.round + 1,
+    via: r.via ?? 'typed',
+    standIn: r.instrument.standIn ?? false,
     withdrawn: r.withdrawn ? { ...said(r.withdrawn), reason: r.withdrawn.reason } : null,
   };
 }
 
-function sheetFindings(state: JobState, step: string, report: StepReport | null): SheetFinding[] {
-  return (report?.findings ?? []).map((f) => {
+function sheetFindings(state: JobState, step: string, findings: readonly Finding[]): SheetFinding[] {
+  return findings.map((f) => {
     const d = acceptanceOf(state, step, f);
     return {
       code: f.code,
@@ -234,10 +280,16 @@ function sheetFindings(state: JobState, step: string, report: StepReport | null)
 }
 
 function changedFields(before: Setup, after: Setup): string[] {
+  const under = (name: string, part: object | undefined) =>
+    Object.fromEntries(Object.entries(part ?? {}).map(([k, v]) => [`${name}.${k}`, v]));
   const flat = (s: Setup) => ({
     ...s,
-    ...Object.fromEntries(Object.entries(s.maker).map(([k, v]) => [`maker.${k}`, v])),
+    ...under('maker', s.maker),
+    ...under('schools', s.schools),
+    ...under('condition', s.condition),
     maker: undefined,
+    schools: undefined,
+    condition: undefined,
   });
   const a = flat(before) as Record<string, unknown>;
   const b = flat(after) as Record<string, unknown>;

@@ -15,6 +15,9 @@ export type Reading = Stamp & {
   instrument: Instrument;
   /** Which drive-up it belongs to: 1, and one more after each dismounting. */
   attempt: number;
+  /** Which measuring of its step: 0, and one more after each repeat. */
+  round: number;
+  via?: 'port' | 'file' | undefined;
   withdrawn?: Stamp & { reason: string };
 };
 
@@ -74,11 +77,14 @@ export type Facts = {
   deviations: Deviation[];
   holds: Hold[];
   passes: Array<Stamp & { step: string; attempt: number }>;
+  /** Steps measured anew, and what was done in between. */
+  repeats: Array<Stamp & { id: string; step: string; done: string }>;
   notes: Array<Stamp & { id: string; text: string }>;
   signed: (Stamp & { name: string }) | null;
 };
 
-export type PlaceKind = 'diameter' | 'gap' | 'angle';
+/** `dial` is a deviation of either sign, `length` a size measured plainly, `roughness` a height in mm said in µm. */
+export type PlaceKind = 'diameter' | 'gap' | 'angle' | 'dial' | 'length' | 'roughness';
 
 /** Somewhere a reading is taken: what to type there and what could be believed. */
 export type Place = {
@@ -88,8 +94,13 @@ export type Place = {
   /** Outside these the number is not believed at all: a slip of unit or finger. mm or degrees. */
   low: number;
   high: number;
-  instrumentKind: Instrument['kind'];
+  /** Gauges it can be read with, the usual one first. */
+  instrumentKinds: ReadonlyArray<Instrument['kind']>;
+  /** Where the part under the gauge is turned to, and which station along it: a stand-in follows. */
+  turn?: { station: number; atMm: number; angleDeg: number };
 };
+
+export type PlaceChoice = { key: string; label: string };
 
 /** What a step kind says of its step at this moment. */
 export type StepReport = {
@@ -100,6 +111,12 @@ export type StepReport = {
   values: unknown;
   /** The next reading to take, where the step takes readings. */
   next: Place | null;
+  /** Other places that can be read now. */
+  choices?: PlaceChoice[];
+  /** Where any angle of a turn may be read: what its key begins with. */
+  freeAngle?: string;
+  /** The measurings before this one, oldest first, with what was done after each. */
+  before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
   /** What to do now, in words. */
   act: string;
 };
@@ -115,7 +132,9 @@ export type StepState = {
   report: StepReport | null;
   /** Gravest open verdict, deviations taken off. */
   verdict: Verdict;
-  /** Findings that still stand in the way. */
+  /** Findings that stand: not accepted by a lead hand. */
+  open: Finding[];
+  /** Those of them that are in the way. */
   blocking: Finding[];
   passed?: Stamp;
   hold?: Hold;

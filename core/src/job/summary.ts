@@ -1,3 +1,4 @@
+import { type JobKind, kindOf } from '../api/setup.ts';
 import type { JobState, StepStatus } from './state.ts';
 
 export type RailMark = {
@@ -12,7 +13,9 @@ export type RailMark = {
 export type JobSummary = {
   machine: string;
   position: string;
-  role: 'fixed' | 'float';
+  /** The kind of job, and of a bearing job which bearing. */
+  kind: JobKind;
+  role: 'fixed' | 'float' | null;
   rail: RailMark[];
   present: string | null;
   /** The next act, in words, with quantity marks. */
@@ -34,7 +37,8 @@ export function summarise(state: JobState, loops: readonly string[] = ['driveup'
   return {
     machine: state.setup.machine,
     position: state.setup.position,
-    role: state.setup.role,
+    kind: kindOf(state.setup),
+    role: 'role' in state.setup ? state.setup.role : null,
     rail: state.steps.map((s) => ({
       id: s.id,
       title: s.title,

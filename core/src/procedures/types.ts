@@ -1,3 +1,4 @@
+import type { JobKind } from '../api/setup.ts';
 import type { Facts, Place, StepReport } from '../job/state.ts';
 
 export type GateItem = { id: string; ask: string; group: string };
@@ -16,6 +17,8 @@ export type StepKind = {
     key: string,
     carried: Record<string, StepReport>,
   ): Place | string;
+  /** The step can be measured anew after something was done about it; both measurings stay on the sheet. */
+  repeats?: boolean;
 };
 
 export type StepDefinition = {
@@ -33,6 +36,8 @@ export type StepDefinition = {
   items?: GateItem[];
   /** Starts afresh after a dismounting. */
   again?: boolean;
+  /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */
+  survey?: boolean;
 };
 
-export type Procedure = { id: string; title: string; steps: StepDefinition[] };
+export type Procedure = { id: JobKind; title: string; steps: StepDefinition[] };

@@ -151,7 +151,9 @@ function bruised(stations: readonly StationVector[], allow: (s: StationVector) =
     const away = size(minus(vector(s), steady ? centre : (line?.at(s.atMm) ?? centre)));
     const higher = s.higherMm ?? 0;
     const usual = Math.max(...others.map((o) => o.higherMm ?? 0));
-    return away > 2 * allow(s) && higher >= 0.4 * away && higher > 2 * usual ? [i] : [];
+    // The bruise itself leaves a large rest at its station, so the others' doubt is the measure.
+    const doubt = Math.max(...others.map(allow));
+    return away > 2 * doubt && higher >= 0.4 * away && higher > 2 * usual ? [i] : [];
   });
   return found.length === 1 ? (found[0] ?? null) : null;
 }

@@ -3,10 +3,10 @@ import type { Setup } from '../api/setup.ts';
 import { admit } from '../job/admit.ts';
 import { gather } from '../job/facts.ts';
 import { judge } from '../job/reduce.ts';
-import type { JobState } from '../job/state.ts';
+import type { JobState, Place } from '../job/state.ts';
 import type { CapBoltValues } from '../procedures/kinds/cap-bolts.ts';
 import { surveyGrid } from '../procedures/kinds/diameters.ts';
-import { sleeveBearing } from '../procedures/sleeve-bearing.ts';
+import { stepOf } from '../procedures/procedure-for.ts';
 import { say } from '../quantities/say.ts';
 
 export type HandTools = {
@@ -14,6 +14,10 @@ export type HandTools = {
   feeler: Instrument;
   wrench: Instrument;
   protractor: Instrument;
+  dial?: Instrument;
+  roughness?: Instrument;
+  caliper?: Instrument;
+  laser?: Instrument;
 };
 
 /**
@@ -40,7 +44,7 @@ export class ScriptedHand {
   get state(): JobState {
     const facts = gather(this.events);
     if (!facts) throw new Error('The job is not opened yet.');
-    return judge(sleeveBearing, facts);
+    return judge(facts);
   }
 
   do<T extends EventType>(type: T, data: EventDataOf<T>): this {
@@ -53,7 +57,7 @@ export class ScriptedHand {
       type,
       data,
     } as JobEvent;
-    const refusal = admit(sleeveBearing, this.events.length ? this.state : null, event);
+    const refusal = admit(this.events.length ? this.state : null, event);
     if (refusal) throw new Error(say(refusal, 'mm'));
     this.events.push(event);
     return this;
@@ -78,7 +82,7 @@ export class ScriptedHand {
 
   /** Answer every question of a step with yes. */
   answerAll(step: string): this {
-    for (const item of sleeveBearing.steps.find((s) => s.id === step)?.items ?? [])
+    for (const item of stepOf(this.state, step)?.items ?? [])
       this.do('gate.answered', { step, item: item.id, answer: 'yes' });
     return this;
   }
@@ -92,12 +96,14 @@ export class ScriptedHand {
   }
 
   read(step: string, place: string, value: number, tool: keyof HandTools): this {
+    const instrument = this.tools[tool];
+    if (!instrument) throw new Error(`There is no ${tool} in hand.`);
     return this.do('reading.taken', {
       step,
       place,
       value,
-      raw: String(Number(value.toFixed(4))),
-      instrument: this.tools[tool],
+      raw: String(Number(value.toFixed(6))),
+      instrument,
     });
   }
 
@@ -108,6 +114,16 @@ export class ScriptedHand {
     places
       .slice(0, diametersMm.length)
       .forEach((place, i) => void this.read('shaft', place, diametersMm[i] ?? 0, 'micrometer'));
+    return this;
+  }
+
+  /** The places a step asks for, one after the other, as long as it asks; `value` says what the gauge shows there. */
+  follow(step: string, tool: keyof HandTools, value: (place: Place) => number, most = 400): this {
+    for (let i = 0; i < most; i++) {
+      const next = this.state.steps.find((s) => s.id === step)?.report?.next;
+      if (!next) return this;
+      this.read(step, next.key, value(next), tool);
+    }
     return this;
   }
 

@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
 import type { Author, Instrument } from '../api/events.ts';
-import { type Setup, USUAL_SETUP } from '../api/setup.ts';
+import { type ConditionSetup, type SleeveSetup, USUAL_CONDITION, USUAL_SETUP } from '../api/setup.ts';
 import { type HandTools, ScriptedHand } from '../simulation/scripted-hand.ts';
 
 /** A fitter. */
@@ -25,9 +25,18 @@ export const tools: HandTools = {
   feeler: gauge('feelers', 'feeler', 0.005, 0.02, 1),
   wrench: gauge('wrench', 'wrench', 2, 60, 330),
   protractor: gauge('slot', 'protractor', 1, 0, 360),
+  dial: gauge('dial', 'dial', 0.001, 0, 5),
+  roughness: gauge('rough', 'roughness', 0.00001, 0, 0.02),
+  caliper: gauge('depth', 'caliper', 0.02, 0, 300),
+  laser: gauge('line', 'laser', 0.01, 0, 50),
 };
 /** A normal-class bearing of 100 bore on a 90 shaft. */
-export const setup: Setup = { ...USUAL_SETUP, machine: 'Pulp press drive', position: 'Gearbox end, fixed' };
+export const setup: SleeveSetup = {
+  ...USUAL_SETUP,
+  machine: 'Pulp press drive',
+  position: 'Gearbox end, fixed',
+  condition: { measures: ['shaft'] },
+};
 /** A good seat. */
 export const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
 
@@ -38,11 +47,33 @@ export const newId = () => `018f0000-0000-7000-8000-${String(++count).padStart(1
 export const JOB = '018f0000-0000-7000-8000-aaaaaaaaaaaa';
 
 /** A hand at a job just opened. */
-export const hand = (change: Partial<Setup> = {}) =>
+export const hand = (change: Partial<SleeveSetup> = {}) =>
   new ScriptedHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
     '018f0000-0000-7000-8000-bbbbbbbbbbbb',
     { ...setup, ...change },
   );
+/** A pump to survey: every measure of chapter two that a box and a coupling have. */
+export const survey: ConditionSetup = {
+  ...USUAL_CONDITION,
+  machine: 'Raw juice pump 4',
+  position: 'Seal, drive side',
+};
+/** A hand at a survey just opened. */
+export const surveyor = (
+  change: Partial<ConditionSetup> = {},
+  condition: Partial<ConditionSetup['condition']> = {},
+) =>
+  new ScriptedHand(
+    JOB,
+    newId,
+    { ...tools, micrometer: gauge('mic', 'micrometer', 0.001, 50, 75) },
+    asta,
+    new Date('2026-11-24T06:00:00Z'),
+  ).open('018f0000-0000-7000-8000-bbbbbbbbbbbb', {
+    ...survey,
+    ...change,
+    condition: { ...survey.condition, ...condition },
+  });
 /** Worked as far as the target. */
 export const toTarget = (h = hand()) =>
   h
@@ -95,3 +126,10 @@ export const refuses = (act: () => unknown, words: RegExp) => expect(act).toThro
 
 /** What a step's kind says of it in numbers, as the kind's own type. */
 export const valuesOf = <T>(h: ScriptedHand, id: string): T => step(h, id).report?.values as T;
+
+/** The first measuring of a step that was measured anew, in numbers. */
+export const firstOf = <T>(h: ScriptedHand, id: string): T => {
+  const first = step(h, id).report?.before?.[0];
+  if (!first) throw new Error(`${id} was measured once`);
+  return first.values as T;
+};

@@ -8,7 +8,7 @@ const gap: Place = {
   kind: 'gap',
   low: 0,
   high: 0.4,
-  instrumentKind: 'feeler',
+  instrumentKinds: ['feeler'],
 };
 const angle: Place = { ...gap, key: 'turn', kind: 'angle' };
 

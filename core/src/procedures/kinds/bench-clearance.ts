@@ -1,3 +1,4 @@
+import { sleeveOf } from '../../api/setup.ts';
 import {
   type ClearanceClassValues,
   clearanceClass,
@@ -22,7 +23,7 @@ const setKey = (set: number, row: 'A' | 'B') => `set${set}/${row}`;
 /** Feeler pairs over both rows before the bearing goes up its taper: the zero of everything after. */
 export const benchClearance: StepKind = {
   report(facts, step) {
-    const { setup } = facts;
+    const setup = sleeveOf(facts);
     const read = standing(facts, step.id);
     const last = Math.max(0, ...read.map((r) => Number(/^set(\d+)/.exec(r.place)?.[1] ?? 0)));
     const pairs = Array.from({ length: last }, (_, i) => ({
@@ -112,7 +113,8 @@ function inspected(facts: Facts): Finding[] {
   ];
 }
 
-function placeOf({ setup }: Facts, key: string): Place | null {
+function placeOf(facts: Facts, key: string): Place | null {
+  const setup = sleeveOf(facts);
   const m = /^set(\d+)\/([AB])$/.exec(key);
   const set = Number(m?.[1]);
   if (!m || set < 1 || set > SETS_MOST) return null;
@@ -122,6 +124,6 @@ function placeOf({ setup }: Facts, key: string): Place | null {
     kind: 'gap',
     low: 0,
     high: Math.max(0.3, setup.boreMm * 0.004),
-    instrumentKind: 'feeler',
+    instrumentKinds: ['feeler'],
   };
 }

@@ -1,3 +1,4 @@
+import { sleeveOf } from '../../api/setup.ts';
 import { type BoltPass, boltPattern } from '../../bolting/pattern.ts';
 import { boltTorque, type TorqueValues } from '../../bolting/torque.ts';
 import type { Finding } from '../../calculators/result.ts';
@@ -17,7 +18,7 @@ export type CapBoltValues = {
 /** Cap bolts ticked one by one through the passes. A bolt that still moved in the last round asks for another round. */
 export const capBolts: StepKind = {
   report(facts) {
-    const { setup } = facts;
+    const setup = sleeveOf(facts);
     const torque = boltTorque({
       size: setup.boltSize,
       grade: setup.boltGrade,
@@ -107,7 +108,8 @@ export function refuseBolt(
 ): string | null {
   if (!values.next) return 'All bolts are tight already.';
   const name = values.passes[values.next.pass]?.name ?? '';
-  if (bolt > facts.setup.boltCount) return `There are ${facts.setup.boltCount} cap bolts.`;
+  const { boltCount } = sleeveOf(facts);
+  if (bolt > boltCount) return `There are ${boltCount} cap bolts.`;
   if (pass !== values.next.pass || bolt !== values.next.bolt)
     return `${name}: bolt ${values.next.bolt} is next in the pattern.`;
   const wanted = values.next.torqueNm;

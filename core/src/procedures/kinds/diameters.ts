@@ -1,7 +1,9 @@
+import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place, PlaceChoice } from '../../job/state.ts';
+import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { type DiameterSurveyValues, diameterSurvey } from '../../shaft/diameter-survey.ts';
-import type { StepKind } from '../types.ts';
+import type { StepDefinition, StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 
 export type ShaftValues = DiameterSurveyValues & {
@@ -23,24 +25,51 @@ export function surveyGrid(setup: Facts['setup']): { stationsMm: number[]; angle
 }
 
 const keyOf = (station: number, angle: number) => `s${station + 1}/${angle}`;
+const GROOVE = [
+  ['groove/beside', 'Diameter beside the groove'],
+  ['groove/inside', 'Diameter in the groove'],
+] as const;
+/** Readings anyone takes at one place. */
+const REPEATS_MOST = 20;
 
-/** Diameters at stations × angles over the seat. A dismounting does not undo them. */
+/** All readings at one place of the grid, the first and its repeats. */
+function repeatsAt(facts: Facts, step: StepDefinition, key: string): number[] {
+  return standing(facts, step.id, 'any')
+    .filter((r) => r.place === key || r.place.startsWith(`${key}/`))
+    .map((r) => r.value);
+}
+
+/** Diameters at stations × angles over the seat, each place read again where it is too close. A dismounting does not undo them. */
 export const diameters: StepKind = {
+  repeats: true,
   report(facts, step) {
     const { setup } = facts;
+    const c = conditionOf(setup);
     const grid = surveyGrid(setup);
-    const matrix = grid.stationsMm.map((_, s) =>
-      grid.anglesDeg.map((a) => readingAt(facts, step.id, keyOf(s, a), 'any')?.value ?? null),
-    );
     const read = standing(facts, step.id, 'any');
+    const resolutionMm = Math.max(0.0001, ...read.map((r) => r.instrument.step));
+    const cells = grid.stationsMm.map((_, s) =>
+      grid.anglesDeg.map((a) => repeatsAt(facts, step, keyOf(s, a))),
+    );
+    const matrix = cells.map((row) => row.map((v) => (v.length ? mean(v) : null)));
     const result = diameterSurvey({
       nominalMm: setup.shaftMm,
       system: setup.shaftSystem,
+      seat: c.seat,
+      splitRaceGrade: c.splitRaceGrade,
+      throttleBoreMm: c.throttleBoreMm,
       ...grid,
       diametersMm: matrix,
-      resolutionMm: Math.max(0.0001, ...read.map((r) => r.instrument.step)),
+      uncertaintiesMm: cells.map((row) =>
+        row.map((v) => (v.length > 1 ? meanUncertainty(v, resolutionMm) : null)),
+      ),
+      resolutionMm,
       makerLowerMm: setup.maker.shaftLowerMm,
       makerUpperMm: setup.maker.shaftUpperMm,
+      rule: schoolsOf(setup).decision,
+      grooveBesideMm: readingAt(facts, step.id, 'groove/beside', 'any')?.value,
+      grooveInsideMm: readingAt(facts, step.id, 'groove/inside', 'any')?.value,
+      grooveUnder: c.grooveUnder,
     });
     const nextKey = grid.stationsMm
       .flatMap((_, s) => grid.anglesDeg.map((a) => keyOf(s, a)))
@@ -52,6 +81,7 @@ export const diameters: StepKind = {
       beams: result.beams,
       values: { ...result.values, ...grid, matrix } satisfies ShaftValues,
       next,
+      choices: next ? [] : [...again(facts, step, grid, matrix), ...grooveChoices(facts, step)],
       act: next
         ? `Measure the shaft: ${next.label.toLowerCase()}`
         : 'Every place is measured: read the verdict.',
@@ -62,22 +92,61 @@ export const diameters: StepKind = {
     if (!place) return 'There is no such place on this shaft.';
     if (readingAt(facts, step.id, key, 'any'))
       return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
+    const first = /^(s\d+\/[\d.]+)\/\d+$/.exec(key)?.[1];
+    if (first && !readingAt(facts, step.id, first, 'any')) return 'That place is not measured yet.';
     return place;
   },
 };
 
+/** The largest and the smallest place once more: where a verdict too close to call is settled. */
+function again(
+  facts: Facts,
+  step: StepDefinition,
+  grid: ReturnType<typeof surveyGrid>,
+  matrix: ShaftValues['matrix'],
+): PlaceChoice[] {
+  const spots = grid.stationsMm.flatMap((_, s) =>
+    grid.anglesDeg.flatMap((a, i) => {
+      const mm = matrix[s]?.[i] ?? null;
+      return mm === null ? [] : [{ key: keyOf(s, a), mm }];
+    }),
+  );
+  const first = spots[0];
+  if (!first) return [];
+  const largest = spots.reduce((a, b) => (b.mm > a.mm ? b : a), first);
+  const smallest = spots.reduce((a, b) => (b.mm < a.mm ? b : a), first);
+  return (
+    [
+      ['Largest again', largest],
+      ['Smallest again', smallest],
+    ] as const
+  ).flatMap(([label, spot]) => {
+    const times = repeatsAt(facts, step, spot.key).length + 1;
+    return times <= REPEATS_MOST ? [{ key: `${spot.key}/${times}`, label }] : [];
+  });
+}
+
+const grooveChoices = (facts: Facts, step: StepDefinition): PlaceChoice[] =>
+  GROOVE.filter(([key]) => !readingAt(facts, step.id, key, 'any')).map(([key, label]) => ({ key, label }));
+
 function placeOf({ setup }: Facts, key: string): Place | null {
   const grid = surveyGrid(setup);
-  const m = /^s(\d+)\/([\d.]+)$/.exec(key);
+  const worn = GROOVE.find(([k]) => k === key);
+  const m = /^s(\d+)\/([\d.]+)(?:\/(\d{1,2}))?$/.exec(key);
   const station = Number(m?.[1]) - 1;
   const angle = Number(m?.[2]);
-  if (!m || !(station in grid.stationsMm) || !grid.anglesDeg.includes(angle)) return null;
+  const times = m?.[3] === undefined ? 1 : Number(m[3]);
+  const known = m && station in grid.stationsMm && grid.anglesDeg.includes(angle) && times <= REPEATS_MOST;
+  if (!worn && (!known || (m?.[3] !== undefined && times < 2))) return null;
   return {
     key,
-    label: `Station ${station + 1} of ${setup.stations}, at ${angle}°`,
+    label: worn
+      ? worn[1]
+      : `Station ${station + 1} of ${setup.stations}, at ${angle}°${times > 1 ? `, reading ${times}` : ''}`,
     kind: 'diameter',
-    low: setup.shaftMm * 0.97,
+    low: setup.shaftMm * (worn ? 0.85 : 0.97),
     high: setup.shaftMm * 1.03,
-    instrumentKind: 'micrometer',
+    instrumentKinds: ['micrometer'],
+    ...(worn ? {} : { turn: { station, atMm: grid.stationsMm[station] ?? 0, angleDeg: angle } }),
   };
 }

@@ -1,3 +1,4 @@
+import { sleeveOf } from '../../api/setup.ts';
 import {
   type DriveUpForecastValues,
   type DriveUpReading,
@@ -47,7 +48,7 @@ export function forecastOf(
 ): ReturnType<typeof driveUpForecast> | null {
   const bench = carried.bench?.values as BenchValues | undefined;
   if (!bench || bench.benchMm === null) return null;
-  const { setup } = facts;
+  const setup = sleeveOf(facts);
   // The coarsest blade in the sum decides; the lock's count where its readings do.
   const felt = [...standing(facts, 'driveup'), ...(extra.length > 0 ? standing(facts, 'lock') : [])];
   const used = felt.filter((r) => r.instrument.kind === 'feeler');
@@ -161,7 +162,7 @@ function lockFrom(
   phase: DriveUpStepValues['phase'],
   angleDeg: number,
 ) {
-  const { setup } = facts;
+  const setup = sleeveOf(facts);
   const spacing = 360 / lcm(setup.nutSlots, setup.washerTabs);
   const forwardDeg = phase
     ? (((phase.forwardDeg - (angleDeg - phase.atDeg)) % spacing) + spacing) % spacing
@@ -179,13 +180,16 @@ function lockFrom(
   });
 }
 
-const base = ({ setup }: Facts) => ({
-  boreMm: setup.boreMm,
-  taper: setup.taper,
-  pitchMm: setup.pitchMm,
-  nut: { count: setup.nutSlots },
-  washer: { count: setup.washerTabs },
-});
+const base = (facts: Facts) => {
+  const setup = sleeveOf(facts);
+  return {
+    boreMm: setup.boreMm,
+    taper: setup.taper,
+    pitchMm: setup.pitchMm,
+    nut: { count: setup.nutSlots },
+    washer: { count: setup.washerTabs },
+  };
+};
 
 /** The last measured gap from a slot forward to the next tab. */
 function phaseOf(facts: Facts): DriveUpStepValues['phase'] {
@@ -235,7 +239,8 @@ function nextPlace(facts: Facts, v: DriveUpForecastValues, angleDeg: number): Pl
   return placeOf(facts, `deg${angleDeg + v.suggestedStepDeg}/A/1`);
 }
 
-function placeOf({ setup }: Facts, key: string): Place | null {
+function placeOf(facts: Facts, key: string): Place | null {
+  const setup = sleeveOf(facts);
   if (/^lock\/deg[\d.]+$/.test(key)) {
     return {
       key,
@@ -243,7 +248,7 @@ function placeOf({ setup }: Facts, key: string): Place | null {
       kind: 'angle',
       low: 0,
       high: 90,
-      instrumentKind: 'protractor',
+      instrumentKinds: ['protractor'],
     };
   }
   const deg = degOf(key);
@@ -256,7 +261,7 @@ function placeOf({ setup }: Facts, key: string): Place | null {
     kind: 'gap',
     low: 0,
     high: Math.max(0.3, setup.boreMm * 0.004),
-    instrumentKind: 'feeler',
+    instrumentKinds: ['feeler'],
   };
 }
 

@@ -6,6 +6,7 @@ import {
   hand,
   refuses,
   round,
+  setup,
   step,
   toBolts,
   toDriveUp,
@@ -14,12 +15,14 @@ import {
   toTarget,
   valuesOf,
 } from '../../testing/test-stand.ts';
-import { sleeveBearing } from '../sleeve-bearing.ts';
+import { sleeveBearing as sleeveBearingOf } from '../sleeve-bearing.ts';
 import type { BenchValues } from './bench-clearance.ts';
 import type { CapBoltValues } from './cap-bolts.ts';
 import { type ShaftValues, surveyGrid } from './diameters.ts';
 import type { DriveUpStepValues } from './drive-up.ts';
 import type { LockValues } from './lock.ts';
+
+const sleeveBearing = sleeveBearingOf(setup);
 
 const nextOf = (state: JobState, id: string) => state.steps.find((s) => s.id === id)?.report?.next;
 
@@ -69,7 +72,7 @@ describe('the survey', () => {
     expect(nextOf(h.state, 'shaft')).toMatchObject({
       key: 's2/60',
       kind: 'diameter',
-      instrumentKind: 'micrometer',
+      instrumentKinds: ['micrometer'],
     });
     h.do('reading.withdrawn', { reading: h.state.readings[1]?.id ?? '', reason: 'chip under the anvil' });
     expect(nextOf(h.state, 'shaft')?.key).toBe('s1/60');
@@ -216,12 +219,12 @@ describe('lock and bolts', () => {
 
   it('a place is only where the step and the moment allow it', () => {
     const { state } = toTarget();
-    expect(placeAt(sleeveBearing, state, 'target', 'anything')).toMatch(/takes no readings/);
-    expect(placeAt(sleeveBearing, toDriveUp().state, 'driveup', 'deg45/C/1')).toMatch(/no such place/i);
-    expect(placeAt(sleeveBearing, toDriveUp().state, 'driveup', 'deg0/A/1')).toMatchObject({
+    expect(placeAt(state, 'target', 'anything')).toMatch(/takes no readings/);
+    expect(placeAt(toDriveUp().state, 'driveup', 'deg45/C/1')).toMatch(/no such place/i);
+    expect(placeAt(toDriveUp().state, 'driveup', 'deg0/A/1')).toMatchObject({
       label: 'Nut snug, row A',
     });
-    expect(placeAt(sleeveBearing, toDriveUp().state, 'nothing', 'x')).toMatch(/takes no readings/);
+    expect(placeAt(toDriveUp().state, 'nothing', 'x')).toMatch(/takes no readings/);
   });
 
   it('the lock is judged with the blades it was felt with', () => {

@@ -1,3 +1,4 @@
+import { sleeveOf } from '../../api/setup.ts';
 import type { DriveUpForecastValues } from '../../bearings/drive-up-forecast.ts';
 import type { Finding } from '../../calculators/result.ts';
 import { answerTo, readingAt, standing } from '../../job/facts.ts';
@@ -125,7 +126,8 @@ function nextPlace(facts: Facts): Place | null {
   return null;
 }
 
-function placeOf({ setup }: Facts, key: string): Place | null {
+function placeOf(facts: Facts, key: string): Place | null {
+  const setup = sleeveOf(facts);
   if (key === 'turn')
     return {
       key,
@@ -133,7 +135,7 @@ function placeOf({ setup }: Facts, key: string): Place | null {
       kind: 'angle',
       low: 0,
       high: 90,
-      instrumentKind: 'protractor',
+      instrumentKinds: ['protractor'],
     };
   const m = /^final\/([AB])\/([1-9])$/.exec(key);
   if (!m) return null;
@@ -143,6 +145,6 @@ function placeOf({ setup }: Facts, key: string): Place | null {
     kind: 'gap',
     low: 0,
     high: Math.max(0.3, setup.boreMm * 0.004),
-    instrumentKind: 'feeler',
+    instrumentKinds: ['feeler'],
   };
 }

@@ -1,3 +1,4 @@
+import { sleeveOf } from '../../api/setup.ts';
 import { driveUpTarget } from '../../bearings/drive-up-target.ts';
 import { len } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
@@ -11,7 +12,7 @@ export const target: StepKind = {
     if (!bench || bench.benchMm === null) {
       return nothingYet('Feel the bench clearance first.');
     }
-    const { setup } = facts;
+    const setup = sleeveOf(facts);
     const result = driveUpTarget({
       boreMm: setup.boreMm,
       taper: setup.taper,

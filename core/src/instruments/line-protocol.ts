@@ -1,0 +1,64 @@
+import { MM_PER_INCH } from '../quantities/length.ts';
+import { UM_PER_UIN } from '../quantities/roughness.ts';
+
+/** What a gauge sends: a value in the unit inside, and what kind of quantity it is. */
+export type GaugeLine = {
+  value: number;
+  quantity: 'length' | 'angle' | 'torque' | 'temperature';
+  raw: string;
+};
+
+const UNITS: Record<string, { quantity: GaugeLine['quantity']; factor: number }> = {
+  mm: { quantity: 'length', factor: 1 },
+  um: { quantity: 'length', factor: 0.001 },
+  in: { quantity: 'length', factor: MM_PER_INCH },
+  inch: { quantity: 'length', factor: MM_PER_INCH },
+  uin: { quantity: 'length', factor: UM_PER_UIN / 1000 },
+  deg: { quantity: 'angle', factor: 1 },
+  nm: { quantity: 'torque', factor: 1 },
+  c: { quantity: 'temperature', factor: 1 },
+};
+
+const LINE = /^([+-]?)\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*([A-Za-z]+)$/;
+
+/**
+ * One line of a gauge that sends plain text: value, unit, end of line (`+0.012 mm`, `-.0005 in`, `45.0 deg`). A line that is
+ * anything else, such as an error word, gives no value and says so.
+ * @example parseGaugeLine('+0.012 mm') // { ok: true, line: { value: 0.012, quantity: 'length', … } }
+ */
+export function parseGaugeLine(text: string): { ok: true; line: GaugeLine } | { ok: false; message: string } {
+  const raw = text.trim();
+  const m = LINE.exec(raw);
+  if (!m)
+    return { ok: false, message: `The gauge sent “${raw.slice(0, 40)}”, which is no value with a unit.` };
+  const unit = UNITS[(m[3] ?? '').toLowerCase()];
+  if (!unit) return { ok: false, message: `The gauge sends “${m[3]}”, a unit not known here.` };
+  const size = Number((m[2] ?? '').replace(',', '.'));
+  if (!Number.isFinite(size)) return { ok: false, message: `The gauge sent “${raw}”, which is no number.` };
+  return {
+    ok: true,
+    line: { value: (m[1] === '-' ? -size : size) * unit.factor, quantity: unit.quantity, raw },
+  };
+}
+
+/** A value as a gauge sends it. @example gaugeLine(0.012, 'mm', 3) // '+0.012 mm' */
+export function gaugeLine(value: number, unit: 'mm' | 'deg', decimals: number): string {
+  const text = value.toFixed(decimals);
+  return `${value >= 0 && !text.startsWith('-') ? '+' : ''}${text} ${unit}`;
+}
+
+/** A line longer than this is no gauge's. */
+const LINE_MOST = 200;
+
+/**
+ * Bring pieces of text, as a port hands them over, together to whole lines. What has no end yet is kept for the next piece.
+ * @example const take = lineSplitter(); take('+0.0'); take('12 mm\n') // ['+0.012 mm']
+ */
+export function lineSplitter(): (piece: string) => string[] {
+  let rest = '';
+  return (piece) => {
+    const parts = (rest + piece).split(/\r\n|\n|\r/);
+    rest = (parts.pop() ?? '').slice(0, LINE_MOST);
+    return parts.map((p) => p.trim()).filter((p) => p !== '');
+  };
+}

@@ -1,0 +1,86 @@
+import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { type BoxBoreValues, boxBore } from '../../box/bore.ts';
+import { readingAt } from '../../job/facts.ts';
+import type { Facts, Place } from '../../job/state.ts';
+import type { AngleReading } from '../../metrology/harmonics.ts';
+import type { StepKind } from '../types.ts';
+import { gaugeFindings } from './gauges.ts';
+import { againInTurn, nextInTurn, stepUsed, type TurnLook, turnOf, turnPlace } from './turn.ts';
+
+export type BoxBoreStepValues = BoxBoreValues & {
+  readings: AngleReading[];
+  closingMm: number | null;
+  wanted: number;
+  boxBoreMm: number;
+};
+
+const look = ({ setup }: Facts): TurnLook => ({
+  prefix: 'turn/',
+  wanted: conditionOf(setup).runoutAngles ?? 8,
+  label: 'Bore, ',
+  limitMm: 5,
+});
+
+const SAG: Place = {
+  key: 'sag',
+  label: 'Bracket sag: at the bottom of a stiff bar, zero on top',
+  kind: 'dial',
+  low: -2,
+  high: 2,
+  instrumentKinds: ['dial'],
+};
+
+/** The bore swept from the shaft, the bracket's sag measured first and taken out. */
+export const boxBoreStep: StepKind = {
+  repeats: true,
+  report(facts, step) {
+    const { setup } = facts;
+    const l = look(facts);
+    const turn = turnOf(facts, step, l.prefix);
+    const sag = readingAt(facts, step.id, SAG.key, 'any');
+    const used = sag ? [...turn.taken, sag] : turn.taken;
+    const result = boxBore({
+      readings: turn.readings,
+      closingMm: turn.closingMm,
+      sagMm: sag?.value,
+      resolutionMm: stepUsed(used, 0.01),
+      makerLimitMm: setup.maker.boreMm,
+      rule: schoolsOf(setup).decision,
+      wanted: l.wanted,
+    });
+    const key = sag || turn.count > 0 ? nextInTurn(turn, l) : SAG.key;
+    const found = key === SAG.key ? SAG : key ? turnPlace(facts, step, l, key) : null;
+    const next = found && typeof found !== 'string' ? found : null;
+    return {
+      findings: [...result.findings, ...gaugeFindings(used)],
+      working: result.working,
+      beams: result.beams,
+      values: {
+        ...result.values,
+        readings: turn.readings,
+        closingMm: turn.closingMm ?? null,
+        wanted: l.wanted,
+        boxBoreMm: conditionOf(setup).boxBoreMm ?? setup.shaftMm * 1.6,
+      } satisfies BoxBoreStepValues,
+      next,
+      choices: [
+        ...(sag ? [] : [{ key: SAG.key, label: 'Bracket sag' }]),
+        ...(turn.count === 0 ? [{ key: `${l.prefix}0`, label: 'Bore, at 0°' }] : []),
+        ...(turn.count >= l.wanted ? againInTurn(turn, l) : []),
+      ],
+      freeAngle: l.prefix,
+      act: next
+        ? next.key === SAG.key
+          ? 'Read the bracket’s sag on a stiff bar'
+          : `Sweep the bore: ${next.label.replace('Bore, ', '')}`
+        : 'The turn is whole: read the verdict.',
+    };
+  },
+  place(facts, step, key) {
+    if (key !== SAG.key)
+      return turnPlace(facts, step, look(facts), key) ?? 'There is no such place in this bore.';
+    return readingAt(facts, step.id, key, 'any')
+      ? 'The sag is read already. Withdraw it, with a reason, to read it again.'
+      : SAG;
+  },
+};

@@ -1,0 +1,78 @@
+import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { type BoxFaceValues, boxFace } from '../../box/face.ts';
+import { answerTo } from '../../job/facts.ts';
+import type { Facts } from '../../job/state.ts';
+import type { AngleReading } from '../../metrology/harmonics.ts';
+import type { PlayValues } from '../../shaft/play.ts';
+import type { StepKind } from '../types.ts';
+import { gaugeFindings } from './gauges.ts';
+import { againInTurn, nextInTurn, stepUsed, type TurnLook, turnOf, turnPlace } from './turn.ts';
+
+export type BoxFaceStepValues = BoxFaceValues & {
+  readings: AngleReading[];
+  closingMm: number | null;
+  wanted: number;
+  boxBoreMm: number;
+  sweepRadiusMm: number;
+};
+
+const look = ({ setup }: Facts): TurnLook => ({
+  prefix: 'turn/',
+  wanted: conditionOf(setup).runoutAngles ?? 8,
+  label: 'Face, ',
+  limitMm: 5,
+});
+
+/** The box face swept by an indicator clamped on the shaft. */
+export const boxFaceStep: StepKind = {
+  repeats: true,
+  report(facts, step, carried) {
+    const { setup } = facts;
+    const c = conditionOf(setup);
+    const schools = schoolsOf(setup);
+    const l = look(facts);
+    const turn = turnOf(facts, step, l.prefix);
+    const held = answerTo(facts, step.id, 'held', 'any')?.answer;
+    const boxBoreMm = c.boxBoreMm ?? setup.shaftMm * 1.6;
+    const sweepRadiusMm = c.faceRadiusMm ?? boxBoreMm * 0.75;
+    const endPlayMm = (carried.play?.values as PlayValues | undefined)?.endPlayMm ?? undefined;
+    const result = boxFace({
+      shaftMm: setup.shaftMm,
+      boxBoreMm,
+      sweepRadiusMm,
+      readings: turn.readings,
+      closingMm: turn.closingMm,
+      resolutionMm: stepUsed(turn.taken, 0.01),
+      school: schools.face,
+      makerLimitMm: setup.maker.faceMm,
+      endPlayMm,
+      heldOneWay: held === 'yes',
+      rule: schools.decision,
+      wanted: l.wanted,
+    });
+    const key = nextInTurn(turn, l);
+    const found = key ? turnPlace(facts, step, l, key) : null;
+    const next = found && typeof found !== 'string' ? found : null;
+    return {
+      findings: [...result.findings, ...gaugeFindings(turn.taken)],
+      working: result.working,
+      beams: result.beams,
+      values: {
+        ...result.values,
+        readings: turn.readings,
+        closingMm: turn.closingMm ?? null,
+        wanted: l.wanted,
+        boxBoreMm,
+        sweepRadiusMm,
+      } satisfies BoxFaceStepValues,
+      next,
+      choices: turn.count >= l.wanted ? againInTurn(turn, l) : [],
+      freeAngle: l.prefix,
+      act: next
+        ? `Sweep the face: ${next.label.replace('Face, ', '')}`
+        : 'The turn is whole: read the verdict.',
+    };
+  },
+  place: (facts, step, key) =>
+    turnPlace(facts, step, look(facts), key) ?? 'There is no such place on this face.',
+};

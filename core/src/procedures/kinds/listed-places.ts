@@ -1,0 +1,36 @@
+import { readingAt, standing } from '../../job/facts.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
+import type { StepDefinition } from '../types.ts';
+
+/** The first of a list of places not read yet. */
+export const nextOf = (facts: Facts, step: StepDefinition, places: readonly Place[]): Place | null =>
+  places.find((p) => !readingAt(facts, step.id, p.key, 'any')) ?? null;
+
+/** A place of a list by its key, or why it cannot be read now. */
+export function listedPlace(
+  facts: Facts,
+  step: StepDefinition,
+  places: readonly Place[],
+  key: string,
+): Place | string {
+  const place = places.find((p) => p.key === key);
+  if (!place) return 'There is no such place at this step.';
+  return readingAt(facts, step.id, key, 'any')
+    ? `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`
+    : place;
+}
+
+/** Value at a place, or undefined. */
+export const valueAt = (facts: Facts, step: StepDefinition, key: string): number | undefined =>
+  readingAt(facts, step.id, key, 'any')?.value;
+
+/** All readings of a step that stand. */
+export const takenAt = (facts: Facts, step: StepDefinition): Reading[] => standing(facts, step.id, 'any');
+
+/** Places to offer beside the next one. */
+export const offer = (
+  facts: Facts,
+  step: StepDefinition,
+  places: ReadonlyArray<Place & { offer: string }>,
+): PlaceChoice[] =>
+  places.filter((p) => !readingAt(facts, step.id, p.key, 'any')).map((p) => ({ key: p.key, label: p.offer }));
