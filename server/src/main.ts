@@ -2,12 +2,16 @@ import { createServer } from 'node:http';
 import { pino } from 'pino';
 import { readConfig } from './config.ts';
 import { buildApp } from './http/app.ts';
+import { StandIns } from './instruments/stand-ins.ts';
 import { openDatabase } from './store/database.ts';
 
 const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
 const db = openDatabase(config.db);
-const server = createServer(buildApp({ db, version: config.version, log }, config.webDir).callback());
+const standIns = new StandIns();
+const server = createServer(
+  buildApp({ db, version: config.version, log, standIns }, config.webDir).callback(),
+);
 
 server.listen(config.port, config.host, () =>
   log.info({ host: config.host, port: config.port }, 'listening'),
@@ -24,6 +28,7 @@ function stop(signal: string): void {
   stopping = true;
   log.info({ signal }, 'stopping');
   setTimeout(() => process.exit(1), 10_000).unref();
+  standIns.close();
   server.close(async () => {
     await db.sequelize.close();
     process.exit(0);

@@ -69,12 +69,13 @@ export function readReadingsTable(
   // Rows build on rows: a turn may be closed, a place repeated, by a row further down.
   let state = context.state;
   for (const cell of cells.cells) {
-    const read = readCell(cell, { ...context, state });
     const key = `${cell.step} ${cell.place}`;
     const before = seen.get(key);
+    const read =
+      before === undefined
+        ? readCell(cell, { ...context, state })
+        : { message: `${cell.place} stands in line ${before} already.` };
     if ('message' in read) faults.push({ line: cell.line, message: read.message });
-    else if (before !== undefined)
-      faults.push({ line: cell.line, message: `${cell.place} stands in line ${before} already.` });
     else {
       seen.set(key, cell.line);
       readings.push({ line: cell.line, data: read.data });

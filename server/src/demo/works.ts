@@ -1,4 +1,12 @@
-import { type Instrument, type Person, type Setup, USUAL_SETUP } from '@fulcrant/core';
+import {
+  type ConditionSetup,
+  type Instrument,
+  type Person,
+  type Setup,
+  type SleeveSetup,
+  USUAL_CONDITION,
+  USUAL_SETUP,
+} from '@fulcrant/core';
 
 /** The sugar-beet works at Holmbeck, between campaigns. People, machines and numbers are invented. */
 
@@ -13,7 +21,7 @@ export const PEOPLE: Person[] = [
 
 const day = (offset: number): string => new Date(Date.now() + offset * 86_400_000).toISOString().slice(0, 10);
 
-/** The gauge cupboard. One wrench ran out of date a fortnight ago. */
+/** The gauge cupboard. One wrench and one dial ran out of date. The stand-ins are simulated and say so wherever they are used. */
 export const GAUGES: Record<string, Instrument> = Object.fromEntries(
   (
     [
@@ -28,16 +36,42 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
       ['wrench-2', 'Wrench 2, 40-200', 'wrench', 1, 40, 200, day(-13)],
       ['wrench-3', 'Wrench 3, 60-330', 'wrench', 2, 60, 330, day(170)],
       ['slot', 'Slot gauge, 1°', 'protractor', 1, 0, 360, day(400)],
+      ['dial-1', 'Dial 1, 0.01', 'dial', 0.01, 0, 10, day(88)],
+      ['dial-2', 'Dial 2, 0.002', 'dial', 0.002, 0, 1.6, day(151)],
+      ['dial-in', 'Dial, half thou', 'dial', 0.0127, 0, 12.7, day(-4)],
+      ['rough-1', 'Roughness tester', 'roughness', 0.00001, 0, 0.02, day(220)],
+      ['depth-1', 'Depth gauge, 0.02', 'caliper', 0.02, 0, 300, day(132)],
+      ['laser-1', 'Laser line, 0.01', 'laser', 0.01, 0, 50, day(190)],
+      ['stand-in-dial', 'Stand-in dial', 'dial', 0.002, 0, 5, day(3650)],
+      ['stand-in-mic', 'Stand-in micrometer', 'micrometer', 0.001, 25, 100, day(3650)],
+      ['stand-in-feeler', 'Stand-in feelers', 'feeler', 0.01, 0.02, 1, day(3650)],
     ] as const
   ).map(([id, name, kind, step, low, high, calibrationDue]) => [
     id,
-    { id, name, kind, step, low, high, calibrationDue },
+    { id, name, kind, step, low, high, calibrationDue, standIn: id.startsWith('stand-in') },
   ]),
 );
 
 /** A position's setup, from the common case: a normal-class bearing of 100 bore on a 90 shaft, cap with four M16. */
-export function setupOf(machine: string, position: string, change: Partial<Setup> = {}): Setup {
-  return { ...USUAL_SETUP, machine, position, demo: true, ...change };
+export function setupOf(machine: string, position: string, change: Partial<SleeveSetup> = {}): SleeveSetup {
+  return { ...USUAL_SETUP, condition: { measures: ['shaft'] }, machine, position, demo: true, ...change };
+}
+
+/** A survey's setup, from the common case: a 60 shaft under a mechanical seal in a box of 100. */
+export function surveyOf(
+  machine: string,
+  position: string,
+  condition: Partial<ConditionSetup['condition']> = {},
+  change: Partial<ConditionSetup> = {},
+): ConditionSetup {
+  return {
+    ...USUAL_CONDITION,
+    machine,
+    position,
+    demo: true,
+    ...change,
+    condition: { ...USUAL_CONDITION.condition, ...condition },
+  };
 }
 
 export const POSITIONS = {
@@ -99,5 +133,37 @@ export const POSITIONS = {
     boltSize: 'M24',
     washerTabs: 19,
     holdBefore: ['driveup'],
+  }),
+  juiceSeal: surveyOf('Raw juice pump 4', 'Seal, drive side', {
+    measures: ['look', 'shaft', 'finish', 'runout', 'play', 'face', 'bore', 'envelope'],
+    sealBoreLowerMm: 98,
+    sealBoreUpperMm: 101,
+    sealDepthMm: 62,
+    sealReachMm: 48,
+    sealStudCircleMm: 146,
+  }),
+  limeBox: surveyOf(
+    'Lime-milk pump 2',
+    'Stuffing box',
+    { measures: ['look', 'shaft', 'runout', 'play'], seat: 'packing-sleeve', runoutStations: 2 },
+    { shaftSystem: 'inch', shaftMm: 61.9125, seatMm: 76.2 },
+  ),
+  molassesCoupling: surveyOf('Molasses pump 1', 'Motor and coupling', {
+    measures: ['softfoot', 'coupling'],
+    feet: 4,
+    couplingMethod: 'rim-and-face',
+    speedRpm: 1480,
+    faceDiameterMm: 140,
+    frontFeetMm: 180,
+    feetSpanMm: 380,
+  }),
+  pressHousings: surveyOf(
+    'Pulp press drive',
+    'Both housings',
+    { measures: ['softfoot', 'housings'], feet: 4, housings: 2, housingSpanMm: 1400, housingWidthMm: 110 },
+    { shaftMm: 90 },
+  ),
+  thickJuice: surveyOf('Thick juice pump 2', 'Seal, drive side', {
+    measures: ['look', 'shaft', 'runout', 'play'],
   }),
 } satisfies Record<string, Setup>;

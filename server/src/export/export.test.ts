@@ -2,9 +2,11 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fitUpSheet, type ScriptedHand, sleeveBearing } from '@fulcrant/core';
+import { fitUpSheet, ScriptedHand } from '@fulcrant/core';
+import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { freshHand, person } from '../testing/house.ts';
+import { surveyOf } from '../demo/works.ts';
+import { freshHand, person, TOOLS } from '../testing/house.ts';
 import { sealSheet } from './seal.ts';
 import { sheetPdf } from './sheet-pdf.ts';
 
@@ -24,7 +26,7 @@ const worked = (name: string) =>
     .by(person('asta'))
     .pass('bench');
 
-const sealed = (h: ScriptedHand) => sealSheet(fitUpSheet(sleeveBearing, h.state, h.events, 'H-0777'));
+const sealed = (h: ScriptedHand) => sealSheet(fitUpSheet(h.state, h.events, 'H-0777'));
 
 async function words(
   h: ScriptedHand,
@@ -39,6 +41,31 @@ async function words(
   );
   return { text, info: spawnSync('pdfinfo', [file], { encoding: 'utf8' }).stdout };
 }
+
+describe('the sheet of a survey as PDF', () => {
+  it('gives the verdict, draws its turns with their exaggeration, and says how readings came', async () => {
+    const id = (at: Date) => v7({ msecs: at.getTime() });
+    const h = new ScriptedHand(v7(), id, TOOLS, person('asta'), new Date(Date.now() - 3_600_000)).open(
+      v7(),
+      surveyOf('Test pump', 'Seal', { measures: ['runout'], runoutStations: 1 }),
+    );
+    h.safe().follow('runout', 'dial', (p) => (p.turn?.angleDeg === 90 ? 0.03 : 0));
+    h.do('measure.repeated', { step: 'runout', done: 'bruise filed' });
+    h.follow('runout', 'dial', () => 0.002)
+      .pass('runout')
+      .pass('verdict');
+    const { text } = await words(h, 'mm', 'A4');
+    for (const word of [
+      'fit to receive',
+      'Run-out, station 1',
+      'deviations ×',
+      'Measuring 1, before: bruise filed',
+      'measuring 2: s1/90',
+      'house rules: run-out proportional',
+    ])
+      expect(text).toContain(word);
+  });
+});
 
 describe('the sheet as PDF', () => {
   it('says every reading in mm on A4, the deviation with name and reason, the title block on each page', async () => {

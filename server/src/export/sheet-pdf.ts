@@ -2,18 +2,22 @@ import { existsSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import {
+  describeSetup,
   type FitUpSheet,
-  formatLength,
   formatTorque,
   type JobState,
   type LengthUnit,
-  lengthDigits,
+  resultRows,
   type SheetReading,
+  say,
+  sayPlace,
+  sayReading,
   VERDICT_WORD,
 } from '@fulcrant/core';
 import PDFDocument from 'pdfkit';
 import { drawBearing } from './bearing-drawing.ts';
 import type { SealedSheet } from './seal.ts';
+import { drawTurns } from './turn-drawings.ts';
 
 export type Pdf = InstanceType<typeof PDFDocument>;
 
@@ -75,10 +79,15 @@ export async function sheetPdf(
     .font('text')
     .fontSize(10.5)
     .text(`${sheet.title.machine}, ${sheet.title.position}. ${sheet.procedure.title}.`);
-  doc.fontSize(8.6).fillColor('#555').text(described(sheet, options.unit)).fillColor('#1d262b');
+  doc
+    .fontSize(8.6)
+    .fillColor('#555')
+    .text(`${say(describeSetup(sheet.setup), options.unit)}.`)
+    .fillColor('#1d262b');
   doc.moveDown(0.5);
   results(doc, sheet, options.unit);
   drawBearing(doc, state, sheet, options.unit);
+  drawTurns(doc, state, options.unit);
   for (const step of sheet.steps) section(doc, sheet, step, options.unit);
   alsoRecorded(doc, sheet);
   const pages = doc.bufferedPageRange();
@@ -88,22 +97,6 @@ export async function sheetPdf(
   }
   doc.end();
   return whole;
-}
-
-/** What was fitted, in a line: part, bore, taper, class, thread, lock, bolts. */
-function described({ setup }: FitUpSheet, unit: LengthUnit): string {
-  const length = (mm: number, decimals = 1) => formatLength(mm, unit, decimals);
-  return [
-    `Part ${setup.partNumber ?? 'not given'}`,
-    `shaft ${length(setup.shaftMm)} ${setup.shaftSystem}`,
-    `bore ${length(setup.boreMm)}`,
-    `taper 1:${setup.taper}`,
-    `class ${setup.clearanceClass === 'CN' ? 'normal' : setup.clearanceClass}`,
-    `sleeve pitch ${length(setup.pitchMm, 2)}`,
-    `${setup.nutSlots} slots, ${setup.washerTabs} tabs`,
-    `gap felt at the ${setup.feltAt}`,
-    setup.feel === 'goes' ? 'thickest blade that goes' : 'snug blade',
-  ].join('; ');
 }
 
 function heading(doc: Pdf, text: string): void {
@@ -119,26 +112,7 @@ function heading(doc: Pdf, text: string): void {
 }
 
 function results(doc: Pdf, sheet: FitUpSheet, unit: LengthUnit): void {
-  const r = sheet.results;
-  const length = (mm: number | null) => (mm === null ? '-' : formatLength(mm, unit));
-  const rows: Array<[string, string]> = [
-    [
-      'Shaft, smallest and largest',
-      r.smallestMm === null || r.largestMm === null
-        ? '-'
-        : `${lengthDigits(r.smallestMm, unit)} and ${length(r.largestMm)}`,
-    ],
-    ['Bench clearance', length(r.benchMm)],
-    ['Reduction', length(r.reductionMm)],
-    ['Residual clearance', length(r.residualMm)],
-    ['Nut from snug', r.nutDeg === null ? '-' : `${(r.nutDeg / 360).toFixed(2)} turn`],
-    [
-      'Cap bolts',
-      r.torqueNm === null
-        ? '-'
-        : `${sheet.setup.boltCount} x ${sheet.setup.boltSize} ${sheet.setup.boltGrade}, ${formatTorque(r.torqueNm, unit)}`,
-    ],
-  ];
+  const rows = resultRows(sheet).map(([k, v]) => [k, say(v, unit)] as const);
   const width = (doc.page.width - 2 * MARGIN) / 3;
   const top = doc.y;
   rows.forEach(([k, v], i) => {
@@ -201,16 +175,20 @@ function section(doc: Pdf, sheet: FitUpSheet, step: FitUpSheet['steps'][number],
         .fillColor('#333')
         .text(`${w.what}: ${w.sum}`, MARGIN + 10);
   }
+  step.before.forEach((b, i) => {
+    para(doc, `Measuring ${i + 1}, before: ${b.done}`, `${b.by}, ${when(b.at)}`);
+    for (const f of b.findings.filter((x) => x.verdict !== 'incomplete'))
+      para(doc, '', `${VERDICT_WORD[f.verdict]}. ${f.reason}`);
+  });
   if (step.passedBy) para(doc, '', `Passed by ${step.passedBy}, ${when(step.passedAt ?? '')}`);
 }
 
 function readingRow(r: SheetReading, unit: LengthUnit): string[] {
-  const value = r.unit === 'deg' ? `${r.value}°` : formatLength(r.value, unit);
   const struck = r.withdrawn ? ` WITHDRAWN by ${r.withdrawn.by}: ${r.withdrawn.reason}` : '';
   return [
-    `${r.attempt > 1 ? `${r.attempt}: ` : ''}${r.place}`,
-    value,
-    r.typed,
+    sayPlace(r),
+    say(sayReading(r), unit),
+    r.via === 'typed' ? r.typed : `${r.typed} (${r.via}${r.standIn ? ', stand-in' : ''})`,
     `${r.by}, ${when(r.at)}, ${r.instrument}${struck}`,
   ];
 }

@@ -25,7 +25,9 @@ afterAll(() => house?.close());
 describe('who may call', () => {
   it('every route but health, sign-in and the bench wants a session', async () => {
     for (const route of ROUTES.filter((r) => r.who !== 'anyone')) {
-      const path = route.path.replace(':id', '018f0000-0000-7000-8000-000000000000');
+      const path = route.path
+        .replace(':id', '018f0000-0000-7000-8000-000000000000')
+        .replace(':device', 'some-device');
       const answer = await nobody(route.method.toUpperCase(), path, route.method === 'post' ? {} : undefined);
       expect([route.path, answer.status]).toEqual([route.path, 401]);
       expect(answer.headers.get('content-type')).toContain('application/problem+json');

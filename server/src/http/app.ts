@@ -8,7 +8,9 @@ import helmet from 'koa-helmet';
 import serve from 'koa-static';
 import { isDatabaseAway } from '../store/database.ts';
 import { calculators } from './calculators.ts';
+import { feed } from './feed.ts';
 import { health } from './health.ts';
+import { houseRules } from './house-rules.ts';
 import { jobs } from './jobs.ts';
 import { Problem, sayProblem } from './problem.ts';
 import { register } from './register.ts';
@@ -16,7 +18,15 @@ import { type House, lay, type Route } from './routes.ts';
 import { session } from './session.ts';
 
 /** Every route of the house, each stating who may call it. */
-export const ROUTES: readonly Route[] = [...health, ...session, ...calculators, ...register, ...jobs];
+export const ROUTES: readonly Route[] = [
+  ...health,
+  ...session,
+  ...calculators,
+  ...register,
+  ...houseRules,
+  ...jobs,
+  ...feed,
+];
 
 const POLICY = {
   contentSecurityPolicy: {

@@ -4,9 +4,10 @@ import {
   type FitUpSheet,
   fitUpSheet,
   type LengthUnit,
+  readingsTable,
   reduce,
-  sleeveBearing,
 } from '@fulcrant/core';
+import Papa from 'papaparse';
 import { sealSheet } from '../export/seal.ts';
 import { sheetPdf } from '../export/sheet-pdf.ts';
 import { appendEvents, listJobs, readJob } from '../store/jobs.ts';
@@ -26,9 +27,9 @@ async function sheetOf(
   call: Call,
 ): Promise<{ sheet: FitUpSheet; state: NonNullable<ReturnType<typeof reduce>> }> {
   const found = await readJob(call.house.db, jobId(call));
-  const state = found ? reduce(sleeveBearing, found.events) : null;
+  const state = found ? reduce(found.events) : null;
   if (!found || !state) throw new Problem(404, 'There is no such job.');
-  return { sheet: fitUpSheet(sleeveBearing, state, found.events, found.job.number), state };
+  return { sheet: fitUpSheet(state, found.events, found.job.number), state };
 }
 
 export const jobs: Route[] = [
@@ -79,6 +80,18 @@ export const jobs: Route[] = [
       call.ctx.body = sealSheet(sheet);
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.json`, { type: 'inline' });
       call.ctx.type = 'application/json';
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/:id/readings.csv',
+    who: EVERYONE_SIGNED_IN,
+    async run(call) {
+      const { sheet, state } = await sheetOf(call);
+      // Text a person typed must not come to life as a formula in a spreadsheet.
+      call.ctx.body = `${Papa.unparse(readingsTable(state), { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+      call.ctx.attachment(`readings-${sheet.number}.csv`);
+      call.ctx.type = 'text/csv; charset=utf-8';
     },
   },
   {

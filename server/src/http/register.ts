@@ -1,9 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { check, newInstrumentSchema } from '@fulcrant/core';
+import { calibratedSchema, check, newInstrumentSchema } from '@fulcrant/core';
 import { Op } from 'sequelize';
 import { pageOf } from './paging.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
+
+/** A day that is in the calendar: the 31st of February is none. */
+const isDay = (text: string): boolean => {
+  const day = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(text);
+};
 
 /** Gauges and machine positions. */
 export const register: Route[] = [
@@ -42,6 +48,24 @@ export const register: Route[] = [
       ctx.body = {
         instrument: await house.db.models.Instrument.create({ id: `g-${randomUUID()}`, ...checked.value }),
       };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/instruments/:id/calibrated',
+    who: RECORDERS,
+    async run({ ctx, house, body, params }) {
+      const checked = check(calibratedSchema, body);
+      if (!checked.ok) throw new Problem(400, 'The date has faults.', checked.faults);
+      const { calibrationDue } = checked.value;
+      if (!isDay(calibrationDue))
+        throw new Problem(400, 'The date has faults.', [
+          { path: 'calibrationDue', message: 'There is no such day.' },
+        ]);
+      const found = await house.db.models.Instrument.findByPk(params.id ?? '');
+      if (!found) throw new Problem(404, 'There is no such gauge.');
+      await found.update({ calibrationDue }, { fields: ['calibrationDue'] });
+      ctx.body = { instrument: found };
     },
   },
   {

@@ -3,10 +3,11 @@ import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
 import { personOfSession } from '../auth/sessions.ts';
+import type { StandIns } from '../instruments/stand-ins.ts';
 import type { Database } from '../store/database.ts';
 import { Problem } from './problem.ts';
 
-export type House = { db: Database; version: string; log: Logger };
+export type House = { db: Database; version: string; log: Logger; standIns: StandIns };
 
 export type Call = { ctx: Context; house: House; params: Record<string, string>; body: unknown };
 

@@ -10,9 +10,10 @@ import {
   type JobState,
   type JobSummary,
   judge,
+  kindOf,
   type Person,
+  type Setup,
   say,
-  sleeveBearing,
   summarise,
 } from '@fulcrant/core';
 import { Op, Transaction } from 'sequelize';
@@ -162,7 +163,7 @@ async function append(
       refuse('An event with this id is stored already, in another job.');
       continue;
     }
-    const refusal = admit(sleeveBearing, state, event);
+    const refusal = admit(state, event);
     if (refusal) {
       refuse(refusal);
       continue;
@@ -196,7 +197,7 @@ function isSame(stored: JobEvent | undefined, posted: JobEvent): boolean {
 
 function stateOf(events: JobEvent[]): JobState | null {
   const facts = gather(events);
-  return facts ? judge(sleeveBearing, facts) : null;
+  return facts ? judge(facts) : null;
 }
 
 /** Ids already used by other jobs among those posted. */
@@ -267,6 +268,9 @@ async function save(
   return jobNumber(serial);
 }
 
+/** A survey at a bearing's position does not take the bearing's setup away from the next fitting, nor the other way. */
+const sameKind = (kept: string, setup: Setup): boolean => kindOf(JSON.parse(kept) as Setup) === kindOf(setup);
+
 /** The position remembers the setup last used on it, so that the next job starts from there. */
 async function keepPosition(db: Database, transaction: Transaction, state: JobState): Promise<void> {
   const { machine, position } = state.setup;
@@ -274,14 +278,15 @@ async function keepPosition(db: Database, transaction: Transaction, state: JobSt
   const found = await db.models.Position.findByPk(state.positionId, { transaction });
   if (found) {
     // A job may say its own names; a position keeps its own, and takes a setup only from jobs that mean it.
-    const meant = found.machine === machine && found.position === position;
+    const meant =
+      found.machine === machine && found.position === position && sameKind(found.setup, state.setup);
     if (meant && found.setup !== setup) await found.update({ setup }, { transaction });
     return;
   }
   const named = await db.models.Position.findOne({ where: { site: SITE, machine, position }, transaction });
   if (named) {
     state.positionId = named.id;
-    await named.update({ setup }, { transaction });
+    if (sameKind(named.setup, state.setup)) await named.update({ setup }, { transaction });
     return;
   }
   await db.models.Position.create(

@@ -1,8 +1,12 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/001-first-tables.ts';
+import * as gaugesAndRules from './migrations/002-gauges-and-house-rules.ts';
 
-const MIGRATIONS = [{ name: '001-first-tables', up: firstTables.up }];
+const MIGRATIONS = [
+  { name: '001-first-tables', up: firstTables.up },
+  { name: '002-gauges-and-house-rules', up: gaugesAndRules.up },
+];
 
 /**
  * What the serving user may do, table by table. Events can be added and read, never changed or taken away: the
@@ -11,7 +15,8 @@ const MIGRATIONS = [{ name: '001-first-tables', up: firstTables.up }];
 const GRANTS: Record<string, string> = {
   people: 'SELECT, INSERT',
   sessions: 'SELECT, INSERT, DELETE',
-  instruments: 'SELECT, INSERT',
+  instruments: 'SELECT, INSERT, UPDATE (calibration_due)',
+  house_rules: 'SELECT, INSERT',
   positions: 'SELECT, INSERT, UPDATE',
   jobs: 'SELECT, INSERT, UPDATE',
   events: 'SELECT, INSERT',

@@ -1,3 +1,4 @@
+import type { Instrument } from '@fulcrant/core';
 import {
   type CreationOptional,
   DataTypes,
@@ -25,11 +26,20 @@ export interface InstrumentRow
   extends Model<InferAttributes<InstrumentRow>, InferCreationAttributes<InstrumentRow>> {
   id: string;
   name: string;
-  kind: 'micrometer' | 'feeler' | 'wrench' | 'protractor';
+  kind: Instrument['kind'];
   step: number;
   low: number;
   high: number;
   calibrationDue: string;
+  standIn: CreationOptional<boolean>;
+}
+export interface HouseRulesRow
+  extends Model<InferAttributes<HouseRulesRow>, InferCreationAttributes<HouseRulesRow>> {
+  n: CreationOptional<number>;
+  personId: string;
+  at: Date;
+  /** The rules whole, as JSON; the last row is in force. */
+  rules: string;
 }
 export interface PositionRow
   extends Model<InferAttributes<PositionRow>, InferCreationAttributes<PositionRow>> {
@@ -69,6 +79,7 @@ export type Models = {
   Position: Row<PositionRow>;
   Job: Row<JobRow>;
   Event: Row<EventRow>;
+  HouseRules: Row<HouseRulesRow>;
 };
 
 const uuid = () => ({ type: DataTypes.CHAR(36), allowNull: false });
@@ -99,6 +110,7 @@ export function defineModels(s: Sequelize): Models {
         low: DataTypes.DOUBLE,
         high: DataTypes.DOUBLE,
         calibrationDue: text(10),
+        standIn: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       },
       { tableName: 'instruments' },
     ),
@@ -140,6 +152,16 @@ export function defineModels(s: Sequelize): Models {
         body: json(),
       },
       { tableName: 'events' },
+    ),
+    HouseRules: s.define<HouseRulesRow>(
+      'HouseRules',
+      {
+        n: { type: DataTypes.INTEGER, autoIncrement: true, primaryKey: true },
+        personId: text(40),
+        at: moment(),
+        rules: json(),
+      },
+      { tableName: 'house_rules' },
     ),
   };
 }

@@ -9,7 +9,7 @@ import {
   type Instrument,
   type JobEvent,
   ScriptedHand,
-  type Setup,
+  type SleeveSetup,
 } from '@fulcrant/core';
 import { pino } from 'pino';
 import { v7 } from 'uuid';
@@ -18,6 +18,7 @@ import type { DatabaseConfig } from '../config.ts';
 import { seedDemo } from '../demo/seed.ts';
 import { GAUGES, PEOPLE, setupOf } from '../demo/works.ts';
 import { buildApp } from '../http/app.ts';
+import { StandIns } from '../instruments/stand-ins.ts';
 import { type Database, openDatabase } from '../store/database.ts';
 import { migrate } from '../store/migrate.ts';
 
@@ -45,8 +46,9 @@ export async function openHouse(): Promise<TestHouse> {
   await migrate(owner.sequelize, mariadb.app.user);
   const db = openDatabase(config('app'));
   await seedDemo(db);
+  const standIns = new StandIns();
   const server: Server = createServer(
-    buildApp({ db, version: '0.0.0-test', log: pino({ level: 'silent' }) }, 'web/dist').callback(),
+    buildApp({ db, version: '0.0.0-test', log: pino({ level: 'silent' }), standIns }, 'web/dist').callback(),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const house: TestHouse = {
@@ -57,6 +59,7 @@ export async function openHouse(): Promise<TestHouse> {
     config,
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     async close() {
+      standIns.close();
       server.closeAllConnections();
       await new Promise((done) => server.close(done));
       await db.sequelize.close();
@@ -110,6 +113,7 @@ export const TOOLS: HandTools = {
   feeler: tool('feel-a'),
   wrench: tool('wrench-3'),
   protractor: tool('slot'),
+  dial: tool('dial-2'),
 };
 
 export const person = (id: string): Author => {
@@ -119,7 +123,7 @@ export const person = (id: string): Author => {
 };
 
 /** A hand at a fresh job of a fresh position; its events are posted by the test. */
-export function freshHand(name: string, change: Partial<Setup> = {}): ScriptedHand {
+export function freshHand(name: string, change: Partial<SleeveSetup> = {}): ScriptedHand {
   const id = (at: Date) => v7({ msecs: at.getTime() });
   const began = new Date(Date.now() - 3_600_000);
   return new ScriptedHand(v7(), id, TOOLS, person('asta'), began).open(

@@ -1,0 +1,73 @@
+import { PassThrough } from 'node:stream';
+import { check, STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core';
+import { number, object, string } from 'yup';
+import { STAND_IN_PORTS, type StandInBench } from '../instruments/stand-in-bench.ts';
+import { Problem } from './problem.ts';
+import { type Call, RECORDERS, type Route } from './routes.ts';
+
+const DEVICE = /^[0-9a-z-]{8,40}$/;
+/** A reader this far behind is let go; it comes back by itself. */
+const BEHIND_MOST = 256 * 1024;
+
+const moveSchema = object({
+  shaft: string().oneOf(Object.keys(STAND_IN_SHAFTS) as StandInShaft[]),
+  atMm: number().min(-1000).max(5000),
+  angleDeg: number().min(-360).max(1080),
+  sweepRpm: number().min(0.5).max(60),
+  foot: number().integer().min(1).max(8),
+}).noUnknown();
+
+function benchOf(call: Call, personId: string): StandInBench {
+  const device = call.params.device ?? '';
+  if (!DEVICE.test(device)) throw new Problem(404, 'There is no such device.');
+  const bench = call.house.standIns.bench(`${personId} ${device}`);
+  if (!bench) throw new Problem(503, 'All stand-in benches are taken just now.');
+  return bench;
+}
+
+/** Gauges on ports of the server: the stand-ins. Lines come as server-sent events, the hand's moves go as posts. */
+export const feed: Route[] = [
+  {
+    method: 'get',
+    path: '/api/feed/:device',
+    who: RECORDERS,
+    run(call, person) {
+      const { ctx, house } = call;
+      const bench = benchOf(call, person.id);
+      const wanted = String(ctx.query.ports ?? 'dial').split(',');
+      const ports = STAND_IN_PORTS.filter((p) => wanted.includes(p));
+      if (ports.length === 0) throw new Problem(400, `ports is some of ${STAND_IN_PORTS.join(', ')}.`);
+      const stream = new PassThrough();
+      const deaf = bench.listen((lines) => {
+        if (stream.writableLength > BEHIND_MOST) return end();
+        const heard = lines.filter((l) => ports.includes(l.port));
+        stream.write(`data: ${JSON.stringify(heard)}\n\n`);
+      });
+      const forget = house.standIns.onEnd(() => end());
+      const end = () => {
+        deaf();
+        forget();
+        stream.end();
+      };
+      stream.on('close', end);
+      ctx.req.on('close', end);
+      stream.write('retry: 500\n\n');
+      ctx.set('cache-control', 'no-store');
+      // A stream kept back until enough of it is there would be no feed.
+      (ctx as { compress?: boolean }).compress = false;
+      ctx.type = 'text/event-stream';
+      ctx.body = stream;
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/feed/:device/hand',
+    who: RECORDERS,
+    run(call, person) {
+      const checked = check(moveSchema, call.body);
+      if (!checked.ok) throw new Problem(400, 'That is no move of a hand.', checked.faults);
+      benchOf(call, person.id).move(checked.value);
+      call.ctx.status = 204;
+    },
+  },
+];

@@ -1,0 +1,124 @@
+import {
+  BENCH_DIAL,
+  type DialState,
+  diameterAt,
+  feelBlade,
+  gaugeLine,
+  normal,
+  randomFrom,
+  readDial,
+  STAND_IN_SHAFTS,
+  type StandInShaft,
+  surfaceAt,
+} from '@fulcrant/core';
+
+/** A line a gauge sent, and from which port. */
+export type PortLine = { port: StandInPort; line: string };
+export const STAND_IN_PORTS = ['dial', 'angle', 'micrometer', 'feeler'] as const;
+export type StandInPort = (typeof STAND_IN_PORTS)[number];
+
+/** What the hand at the bench does: which shaft lies on the rollers, where the gauge stands, how far it is turned. */
+export type HandMove = {
+  shaft?: StandInShaft | undefined;
+  atMm?: number | undefined;
+  /** Turn the shaft until this angle is under the gauge. */
+  angleDeg?: number | undefined;
+  /** Turn steadily once round from 0°, at so many turns a minute. */
+  sweepRpm?: number | undefined;
+  /** The foot a blade is put under. */
+  foot?: number | undefined;
+};
+
+const TICK_MS = 20;
+/** A hand turns a shaft about so fast to the next angle. */
+const HAND_DEG_PER_S = 400;
+/** A steady turn goes a little past its start, so that it closes. */
+const SWEEP_END_DEG = 366;
+const MICROMETER = { stepMm: 0.001, noiseMm: 0.0003 };
+const BLADES_MM = 0.01;
+/** Gaps under the feet of the machine beside the bench: the second stands hollow. */
+const FEET_MM = [0.01, 0.17, 0.02, 0.01];
+
+/**
+ * The stand-in gauges: a dial on a turning shaft (bend, ovality, noise, backlash), a micrometer and a set of feelers. It gives
+ * text lines (value, unit) as a real gauge on a port would, and only while somebody listens.
+ */
+export class StandInBench {
+  private shaft: StandInShaft = 'true';
+  private atMm = 0;
+  private angleDeg = 0;
+  private targetDeg = 0;
+  private degPerS = HAND_DEG_PER_S;
+  private foot = 1;
+  private dial: DialState = { rackMm: 0 };
+  private timer: NodeJS.Timeout | null = null;
+  private last = 0;
+  private readonly listeners = new Set<(lines: PortLine[]) => void>();
+  private readonly random: () => number;
+
+  constructor(seed: number) {
+    this.random = randomFrom(seed);
+  }
+
+  /** Hear every line from now on; call what comes back to stop. */
+  listen(listener: (lines: PortLine[]) => void): () => void {
+    this.listeners.add(listener);
+    if (!this.timer) {
+      this.last = performance.now();
+      this.timer = setInterval(() => this.tick(), TICK_MS);
+    }
+    return () => {
+      this.listeners.delete(listener);
+      if (this.listeners.size === 0) this.stop();
+    };
+  }
+
+  get listened(): boolean {
+    return this.listeners.size > 0;
+  }
+
+  move(m: HandMove): void {
+    if (m.shaft !== undefined) this.shaft = m.shaft;
+    if (m.atMm !== undefined) this.atMm = m.atMm;
+    if (m.foot !== undefined) this.foot = m.foot;
+    if (m.angleDeg !== undefined) {
+      this.targetDeg = m.angleDeg;
+      this.degPerS = HAND_DEG_PER_S;
+    }
+    if (m.sweepRpm !== undefined) {
+      this.angleDeg = 0;
+      this.targetDeg = SWEEP_END_DEG;
+      this.degPerS = 6 * m.sweepRpm;
+    }
+  }
+
+  stop(): void {
+    if (this.timer) clearInterval(this.timer);
+    this.timer = null;
+  }
+
+  private tick(): void {
+    const now = performance.now();
+    const way = (this.degPerS * (now - this.last)) / 1000;
+    this.last = now;
+    const rest = this.targetDeg - this.angleDeg;
+    this.angleDeg = Math.abs(rest) <= way ? this.targetDeg : this.angleDeg + Math.sign(rest) * way;
+    const lines = this.lines();
+    for (const hear of this.listeners) hear(lines);
+  }
+
+  /** What every gauge on the bench shows at this moment. */
+  lines(): PortLine[] {
+    const model = STAND_IN_SHAFTS[this.shaft];
+    const dial = readDial(BENCH_DIAL, this.dial, surfaceAt(model, this.atMm, this.angleDeg), this.random);
+    this.dial = dial.state;
+    const diameter = diameterAt(model, this.atMm, this.angleDeg) + MICROMETER.noiseMm * normal(this.random);
+    const gap = FEET_MM[this.foot - 1] ?? 0;
+    return [
+      { port: 'angle', line: gaugeLine(this.angleDeg, 'deg', 1) },
+      { port: 'dial', line: gaugeLine(dial.readingMm, 'mm', 3) },
+      { port: 'micrometer', line: gaugeLine(diameter, 'mm', 3) },
+      { port: 'feeler', line: gaugeLine(feelBlade(gap, BLADES_MM, this.random), 'mm', 2) },
+    ];
+  }
+}
