@@ -30,7 +30,13 @@ const ChangeSetupPage = lazy(() =>
   import('./features/jobs/ChangeSetupPage.tsx').then((m) => ({ default: m.ChangeSetupPage })),
 );
 const NewGaugePage = lazy(() =>
-  import('./features/jobs/NewGaugePage.tsx').then((m) => ({ default: m.NewGaugePage })),
+  import('./features/plant/NewGaugePage.tsx').then((m) => ({ default: m.NewGaugePage })),
+);
+const GaugesPage = lazy(() =>
+  import('./features/plant/GaugesPage.tsx').then((m) => ({ default: m.GaugesPage })),
+);
+const HouseRulesPage = lazy(() =>
+  import('./features/plant/HouseRulesPage.tsx').then((m) => ({ default: m.HouseRulesPage })),
 );
 const BenchPage = lazy(() =>
   import('./features/bench/BenchPage.tsx').then((m) => ({ default: m.BenchPage })),
@@ -95,6 +101,8 @@ const router = createBrowserRouter([
           { path: '/jobs/:id', element: <JobPage /> },
           { path: '/jobs/:id/sheet', element: <SheetPage /> },
           { path: '/jobs/:id/setup', element: <ChangeSetupPage /> },
+          { path: '/gauges', element: <GaugesPage /> },
+          { path: '/house-rules', element: <HouseRulesPage /> },
           { path: '/gauges/new', element: <NewGaugePage /> },
         ],
       },

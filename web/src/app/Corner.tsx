@@ -9,6 +9,7 @@ import type { SetAside } from './store.ts';
 
 const KEYS: Array<[string, string]> = [
   ['Enter', 'store the reading, go to the next place'],
+  ['Space', 'take what the paired gauge shows (field empty)'],
   ['Tab', 'to the next control'],
   ['F2', 'mm or inch'],
   ['F4', 'day or night'],

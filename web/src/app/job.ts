@@ -3,13 +3,13 @@ import {
   type EventDataOf,
   type EventType,
   gather,
+  type HouseRules,
   type Instrument,
   type JobEvent,
   type JobState,
   judge,
   type Person,
   type Setup,
-  sleeveBearing,
 } from '@fulcrant/core';
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
@@ -42,7 +42,7 @@ export function makeEvent<T extends EventType>(
 /** Fold events to a state; null while there is none. */
 export function stateFrom(events: readonly JobEvent[]): JobState | null {
   const facts = gather(events);
-  return facts ? judge(sleeveBearing, facts) : null;
+  return facts ? judge(facts) : null;
 }
 
 /**
@@ -75,6 +75,16 @@ export function keepSentEvents(client: QueryClient): () => void {
   });
 }
 
+/** Keep an event on the device; null when it is safe there. */
+async function keep(event: JobEvent): Promise<string | null> {
+  try {
+    await enqueue(event);
+    return null;
+  } catch {
+    return 'This device could not keep it: its storage is full or switched off. Nothing was stored.';
+  }
+}
+
 export type JobView = {
   state: JobState | null;
   events: readonly JobEvent[];
@@ -83,8 +93,14 @@ export type JobView = {
   fault: string | null;
   /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
   act<T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null>;
+  /** Do several things in a row, each judged after those before it; why each was refused, or null where it is kept. */
+  actAll<T extends EventType>(
+    acts: ReadonlyArray<{ type: T; data: EventDataOf<T> }>,
+  ): Promise<Array<string | null>>;
   /** The state if this happened now; the refusal where it may not. Nothing is kept. */
   suppose<T extends EventType>(type: T, data: EventDataOf<T>): { state: JobState } | { refusal: string };
+  /** The state if several things happened now, those that may not left out. Nothing is kept. */
+  supposeAll<T extends EventType>(acts: ReadonlyArray<{ type: T; data: EventDataOf<T> }>): JobState | null;
 };
 
 /** One job: what the server has, with what still waits on this device laid on top. */
@@ -108,10 +124,18 @@ export function useJob(id: string): JobView {
     (type, data) => {
       if (!person) return { refusal: 'Sign in first.' };
       const event = makeEvent(person, id, type, data);
-      const refusal = admit(sleeveBearing, state, event);
+      const refusal = admit(state, event);
       if (refusal) return { refusal };
       const after = stateFrom([...events, event]);
       return after ? { state: after } : { refusal: 'This job is not opened yet.' };
+    },
+    [person, id, state, events],
+  );
+  const supposeAll = useCallback<JobView['supposeAll']>(
+    (acts) => {
+      if (!person) return null;
+      const made = acts.map((a) => makeEvent(person, id, a.type, a.data));
+      return stateFrom([...events, ...made.filter((e) => admit(state, e) === null)]);
     },
     [person, id, state, events],
   );
@@ -119,16 +143,29 @@ export function useJob(id: string): JobView {
     async (type, data) => {
       if (!person) return 'Sign in first.';
       const event = makeEvent(person, id, type, data);
-      const refusal = admit(sleeveBearing, state, event);
+      const refusal = admit(state, event);
       if (refusal) return refusal;
-      try {
-        await enqueue(event);
-      } catch {
-        return 'This device could not keep it: its storage is full or switched off. Nothing was stored.';
-      }
-      return null;
+      return keep(event);
     },
     [person, id, state],
+  );
+  const actAll = useCallback<JobView['actAll']>(
+    async (acts) => {
+      if (!person) return acts.map(() => 'Sign in first.');
+      const said: Array<string | null> = [];
+      let then = state;
+      let all = events;
+      for (const a of acts) {
+        const event = makeEvent(person, id, a.type, a.data);
+        const refusal = admit(then, event);
+        said.push(refusal ?? (await keep(event)));
+        if (said.at(-1) !== null) continue;
+        all = [...all, event];
+        then = stateFrom(all);
+      }
+      return said;
+    },
+    [person, id, state, events],
   );
   return {
     state,
@@ -137,7 +174,9 @@ export function useJob(id: string): JobView {
     loading: stored.isPending || !queue.ready,
     fault: stored.error && events.length === 0 ? stored.error.message : null,
     act,
+    actAll,
     suppose,
+    supposeAll,
   };
 }
 
@@ -156,6 +195,16 @@ export function useInstruments() {
     queryKey: ['instruments'],
     queryFn: () => readThrough<{ instruments: Instrument[] }>('/api/instruments'),
     staleTime: 60_000,
+  });
+}
+
+/** The plant's house rules, and who set them last. */
+export function useHouseRules() {
+  return useQuery({
+    queryKey: ['house-rules'],
+    queryFn: () =>
+      readThrough<{ rules: HouseRules; set: { by: string; at: string } | null }>('/api/house-rules'),
+    staleTime: 30_000,
   });
 }
 

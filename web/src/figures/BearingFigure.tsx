@@ -1,9 +1,16 @@
-import { bearingSection, formatLength, GAP_SCALE, lengthDigits, type Setup, type Vec } from '@fulcrant/core';
+import {
+  bearingSection,
+  formatLength,
+  GAP_SCALE,
+  lengthDigits,
+  type SleeveSetup,
+  type Vec,
+} from '@fulcrant/core';
 import { useId } from 'react';
 import { useSettings } from '../app/settings.tsx';
 
 type Props = {
-  setup: Setup;
+  setup: SleeveSetup;
   clearanceMm: number;
   travelMm?: number | null;
   /** Numbers at the two feeler gaps; null shows the place as empty. */

@@ -1,9 +1,9 @@
-import type { CapBoltValues, Setup } from '@fulcrant/core';
+import type { CapBoltValues, SleeveSetup } from '@fulcrant/core';
 
 type Spot = { x: number; y: number };
 
 /** Where bolt n stands: clockwise from the top left of a cap, or from the top of a circle. */
-function spots(setup: Setup): Spot[] {
+function spots(setup: SleeveSetup): Spot[] {
   const n = setup.boltCount;
   if (setup.boltLayout === 'circle') {
     return Array.from({ length: n }, (_, i) => ({
@@ -17,7 +17,7 @@ function spots(setup: Setup): Spot[] {
 }
 
 /** The cap seen from above: bolts by number, how many passes each has had, the next one picked out, the order lined. */
-export function CapFigure({ setup, values }: { setup: Setup; values: CapBoltValues }) {
+export function CapFigure({ setup, values }: { setup: SleeveSetup; values: CapBoltValues }) {
   const at = spots(setup);
   const pass = values.next ? values.next.pass : values.passes.length - 1;
   const order = values.passes[pass]?.order ?? [];

@@ -1,4 +1,4 @@
-import { lcm, type Setup } from '@fulcrant/core';
+import { lcm, type SleeveSetup } from '@fulcrant/core';
 
 const C = 150;
 
@@ -24,7 +24,7 @@ export function NutFigure({
   forwardDeg,
   turnedDeg,
 }: {
-  setup: Setup;
+  setup: SleeveSetup;
   forwardDeg: number | null;
   turnedDeg: number | null;
 }) {

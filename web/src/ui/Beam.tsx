@@ -1,5 +1,5 @@
-import type { Beam as BeamData } from '@fulcrant/core';
-import { formatTorque, lengthDigits } from '@fulcrant/core';
+import type { Beam as BeamData, LengthUnit } from '@fulcrant/core';
+import { formatRoughness, formatTorque, lengthDigits } from '@fulcrant/core';
 import { useSettings } from '../app/settings.tsx';
 
 const W = 440;
@@ -9,12 +9,29 @@ const STOP_TOP = 112;
 const REACH = 118;
 const ARM = 176;
 
-/** Where a value stands along the beam: 0 at the target, ±1 at the stops, a little beyond them when out. */
-function place(b: BeamData): number {
+/** Where a number stands along the beam: 0 at the target, ±1 at the stops. */
+function along(b: BeamData, value: number): number {
   const half = (limit: number | undefined, other: number | undefined) =>
     Math.abs((limit ?? 2 * b.target - (other ?? 2 * b.target)) - b.target) || 1e-9;
-  const side = b.value >= b.target ? half(b.upper, b.lower) : half(b.lower, b.upper);
-  return Math.max(-1.32, Math.min(1.32, (b.value - b.target) / side));
+  const side = value >= b.target ? half(b.upper, b.lower) : half(b.lower, b.upper);
+  return (value - b.target) / side;
+}
+
+/** The value itself goes a little beyond its stop when out, not off the drawing. */
+const place = (b: BeamData): number => Math.max(-1.32, Math.min(1.32, along(b, b.value)));
+
+/** A number in the beam's own unit. */
+function sayAs(kind: BeamData['kind'], v: number, unit: LengthUnit): string {
+  switch (kind) {
+    case 'torque':
+      return formatTorque(v, unit);
+    case 'angle':
+      return `${Number(v.toFixed(3))}°`;
+    case 'roughness':
+      return formatRoughness(v, unit);
+    case 'length':
+      return lengthDigits(v, unit);
+  }
 }
 
 /**
@@ -31,7 +48,7 @@ export function Beam({
   small?: boolean;
 }) {
   const { unit } = useSettings();
-  const say = (v: number) => (beam.kind === 'torque' ? formatTorque(v, unit) : lengthDigits(v, unit));
+  const say = (v: number) => sayAs(beam.kind, v, unit);
   const at = place(beam);
   const caught = Math.max(-1, Math.min(1, at));
   const slope = ((STOP_TOP - PIVOT) / REACH) * caught;
@@ -56,6 +73,7 @@ export function Beam({
         aria-label={`${beam.label} ${say(beam.value)}, ${words}; low stop ${beam.lower === undefined ? 'none' : say(beam.lower)}, target ${say(beam.target)}, high stop ${beam.upper === undefined ? 'none' : say(beam.upper)}`}
       >
         <line x1="14" x2={W - 14} y1={GROUND} y2={GROUND} stroke="var(--faint)" strokeWidth="1.5" />
+        {!small && <Alternatives beam={beam} say={say} />}
         {beam.lower !== undefined && <Stop x={W / 2 - REACH} hit={out && at < 0} />}
         {beam.upper !== undefined && <Stop x={W / 2 + REACH} hit={out && at > 0} />}
         <path d={`M${W / 2} ${PIVOT + 4} l24 ${GROUND - PIVOT - 4} h-48 z`} fill="var(--brass)" />
@@ -105,7 +123,7 @@ export function Beam({
               </text>
             )}
             <text x={W / 2} y={GROUND + 21} fill="var(--brass)">
-              {say(beam.target)}
+              {beam.target === 0 && beam.lower === undefined ? '0' : say(beam.target)}
             </text>
             {beam.upper !== undefined && (
               <text x={W / 2 + REACH} y={GROUND + 21} fill="var(--muted)">
@@ -122,6 +140,45 @@ export function Beam({
         </figcaption>
       )}
     </figure>
+  );
+}
+
+/** Where the other schools would have set the stop: thin posts without a head, each with its number. */
+function Alternatives({ beam, say }: { beam: BeamData; say: (v: number) => string }) {
+  return (
+    <g>
+      {(beam.alternatives ?? []).map((a) => {
+        const at = along(beam, a.at);
+        const off = at > 1.6;
+        const x = W / 2 + Math.min(1.6, at) * REACH;
+        return (
+          <g key={a.label}>
+            <title>
+              {a.label}: {say(a.at)}
+            </title>
+            <line
+              x1={x}
+              x2={x}
+              y1={GROUND}
+              y2={STOP_TOP + 14}
+              stroke="var(--muted)"
+              strokeWidth="2"
+              strokeDasharray="3 2"
+            />
+            <text
+              x={x}
+              y={STOP_TOP + 9}
+              textAnchor={off ? 'end' : 'middle'}
+              className="figures"
+              fontSize="12"
+              fill="var(--muted)"
+            >
+              {off ? `${say(a.at)} →` : say(a.at)}
+            </text>
+          </g>
+        );
+      })}
+    </g>
   );
 }
 

@@ -1,33 +1,35 @@
-/** Three rows of six: digits at the left as on a calculator, units and signs at the right. */
-const LENGTH_KEYS = [
-  '7',
-  '8',
-  '9',
-  '/',
-  ' mm',
-  '⌫',
-  '4',
-  '5',
-  '6',
-  '.',
-  ' thou',
-  ' ',
-  '1',
-  '2',
-  '3',
-  '0',
-  ' µm',
-  ' in',
+import type { PlaceKind } from '@fulcrant/core';
+
+/** Rows of six: digits at the left as on a calculator, units and signs at the right. */
+const keys = (sign: string, ...units: [string, string, string]) => [
+  ...['7', '8', '9', sign, units[0], '⌫'],
+  ...['4', '5', '6', '.', units[1], ' '],
+  ...['1', '2', '3', '0', units[2], ' in'],
 ];
+const LENGTH_KEYS = keys('/', ' mm', ' thou', ' µm');
+/** A dial goes both ways. */
+const DIAL_KEYS = keys('-', ' mm', ' thou', ' µm');
+const ROUGHNESS_KEYS = ['7', '8', '9', '.', ' µm', '⌫', '4', '5', '6', '0', ' µin', '1', '2', '3'];
 const ANGLE_KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '⌫'];
-const SAID: Record<string, string> = { '⌫': 'delete', ' ': 'space', '/': 'slash', '.': 'point' };
+const KEYS: Partial<Record<PlaceKind, string[]>> = {
+  angle: ANGLE_KEYS,
+  dial: DIAL_KEYS,
+  roughness: ROUGHNESS_KEYS,
+};
+const SAID: Record<string, string> = {
+  '⌫': 'delete',
+  ' ': 'space',
+  '/': 'slash',
+  '.': 'point',
+  '-': 'minus',
+};
 
 /** Keys big enough for gloves, with the units at hand. */
-export function Keypad({ onKey, angle }: { onKey: (key: string) => void; angle: boolean }) {
+export function Keypad({ onKey, kind }: { onKey: (key: string) => void; kind: PlaceKind }) {
   return (
     <fieldset className="m-0 grid grid-cols-6 gap-1 border-0 p-0">
       <legend className="sr-only">Keypad</legend>
-      {(angle ? ANGLE_KEYS : LENGTH_KEYS).map((k) => (
+      {(KEYS[kind] ?? LENGTH_KEYS).map((k) => (
         <button
           key={k}
           type="button"

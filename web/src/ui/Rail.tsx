@@ -67,7 +67,8 @@ export function FlatRail({ marks }: { marks: RailMark[] }) {
   );
 }
 
-const ROW = 62;
+/** Height of a step's row; a long procedure stands closer. */
+const rowOf = (steps: number) => (steps > 9 ? 50 : 62);
 const AXIS = 40;
 
 /** The order of work as a shaft standing on end, with names; a collar can be chosen to look at its step. */
@@ -119,7 +120,7 @@ export function StandingRail({
             disabled={m.status === 'closed'}
             onClick={() => onChoose(m.id)}
             className="flex w-full items-center gap-3 text-left"
-            style={{ minHeight: m.status === 'present' ? ROW + 22 : ROW - 4 }}
+            style={{ minHeight: m.status === 'present' ? rowOf(marks.length) + 22 : rowOf(marks.length) - 4 }}
           >
             <Collar mark={m} />
             <span

@@ -1,12 +1,18 @@
-import type { Instrument, Place } from '@fulcrant/core';
+import { type Instrument, type Place, readValue } from '@fulcrant/core';
 import { Keyboard } from 'lucide-react';
 import { type FormEvent, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
+import { portFor, takeReading } from '../app/feed.ts';
 import { useSay, useSettings } from '../app/settings.tsx';
 import { Button, Fault } from './controls.tsx';
+import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
 import { Keypad } from './Keypad.tsx';
-import { understand } from './understand.ts';
+
+const PLACEHOLDER: Partial<Record<Place['kind'], Record<'mm' | 'in', string>>> = {
+  angle: { mm: '0°', in: '0°' },
+  roughness: { mm: '0.00 µm', in: '0 µin' },
+};
 
 type Props = {
   /** Keeps half-typed text apart from other jobs' across reloads. */
@@ -20,7 +26,7 @@ type Props = {
   onPreview: (value: number | null) => void;
   /** Refusal if this value were stored, known before it is. */
   refusal: string | null;
-  onStore: (value: number, raw: string) => Promise<string | null>;
+  onStore: (value: number, raw: string, via?: 'port') => Promise<string | null>;
   /** Keys on the screen, and where on the sheet they are laid. */
   pad: boolean;
   padSlot: HTMLElement | null;
@@ -52,7 +58,7 @@ export function ReadingEntry({
   const [fault, setFault] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
-  const understood = text.trim() === '' ? null : understand(text, place, unit);
+  const understood = text.trim() === '' ? null : readValue(text, place.kind, unit);
   const value = understood && 'value' in understood ? understood.value : null;
   // What a reading that waits its turn must see when it comes: the place and gauge of that moment, not of its keystroke.
   const now = useRef({ key, place, gauge, onStore, text });
@@ -83,7 +89,7 @@ export function ReadingEntry({
 
   const storeInTurn = async (raw: string) => {
     const at = now.current;
-    const meant = understand(raw, at.place, unit);
+    const meant = readValue(raw, at.place.kind, unit);
     const refused = !('value' in meant)
       ? meant.message
       : at.gauge
@@ -110,6 +116,36 @@ export function ReadingEntry({
     turn.current = turn.current.then(() => storeInTurn(raw));
   };
 
+  /** What the paired gauge shows becomes the reading of the place the sheet is at when its turn comes. */
+  const takeInTurn = async () => {
+    const at = now.current;
+    const port = portFor(at.place.instrumentKinds);
+    const seen = port
+      ? takeReading(port, at.place.turn?.angleDeg ?? null)
+      : { message: 'No gauge is paired that reads here. Type the reading, or pair one.' };
+    const refused =
+      'message' in seen
+        ? seen.message
+        : at.gauge
+          ? await at.onStore(seen.value, seen.raw, 'port')
+          : 'Say which gauge is in hand.';
+    setFault(refused);
+    if (refused === null) await new Promise((done) => setTimeout(done));
+  };
+  const take = () => {
+    turn.current = turn.current.then(takeInTurn);
+  };
+  useEffect(() => {
+    // Space on the bare sheet takes too; in a field or on a button it keeps its own meaning.
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key !== ' ' || e.target !== document.body || !portFor(now.current.place.instrumentKinds)) return;
+      e.preventDefault();
+      take();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  });
+
   const shown = fault ?? (value !== null ? refusal : null);
   return (
     <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
@@ -125,11 +161,16 @@ export function ReadingEntry({
           id={id}
           value={text}
           onChange={(e) => type(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key !== ' ' || text !== '' || !portFor(place.instrumentKinds)) return;
+            e.preventDefault();
+            take();
+          }}
           inputMode={pad ? 'none' : 'decimal'}
           autoComplete="off"
           spellCheck={false}
           maxLength={40}
-          placeholder={place.kind === 'angle' ? '0°' : unit === 'mm' ? '0.000' : '.0000'}
+          placeholder={PLACEHOLDER[place.kind]?.[unit] ?? (unit === 'mm' ? '0.000' : '.0000')}
           aria-describedby={`${id}-read`}
           aria-invalid={shown !== null}
           className="figures min-h-14 w-full min-w-0 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
@@ -160,13 +201,11 @@ export function ReadingEntry({
         )}
         {shown && <Fault>{say(shown)}</Fault>}
       </div>
+      <FeedBar place={place} onTake={take} />
       {pad &&
         padSlot &&
         createPortal(
-          <Keypad
-            onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
-            angle={place.kind === 'angle'}
-          />,
+          <Keypad onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)} kind={place.kind} />,
           padSlot,
         )}
     </form>

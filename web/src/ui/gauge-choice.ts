@@ -1,32 +1,37 @@
-import type { Instrument } from '@fulcrant/core';
+import { type Instrument, reaches as reachesValue } from '@fulcrant/core';
 import { useState } from 'react';
+import { useFeedSource } from '../app/feed.ts';
 import { useInstruments } from '../app/job.ts';
 import { isOverdue } from './GaugePicker.tsx';
 
 /**
- * The gauges fit for a place and the one in hand: the last one chosen of that kind on this device where it reaches,
- * else the first that reaches and is in date.
+ * The gauges fit for a place and the one in hand: the last one chosen for such a place on this device where it reaches, else
+ * the first that reaches and is in date. A stand-in is in hand only while its bench is paired, and then it alone is.
  */
 export function useGauge(
-  kind: Instrument['kind'] | null,
+  kinds: ReadonlyArray<Instrument['kind']>,
   around?: number,
 ): { gauges: Instrument[]; gauge: Instrument | null; choose: (id: string) => void } {
   const all = useInstruments().data?.instruments ?? [];
-  const key = `fulcrant.gauge.${kind}`;
+  const source = useFeedSource();
+  const usual = kinds[0] ?? 'none';
+  const key = `fulcrant.gauge.${usual}`;
   const [chosen, setChosen] = useState<Record<string, string>>({});
-  const gauges = all.filter((g) => g.kind === kind);
-  const reaches = (g: Instrument) =>
-    around === undefined || kind === 'feeler' || (around >= g.low - 0.5 && around <= g.high + 0.5);
-  const wanted = kind ? (chosen[kind] ?? localStorage.getItem(key)) : null;
+  const standIns = source === 'stand-in' ? all.filter((g) => g.standIn && kinds.includes(g.kind)) : [];
+  const fit = all
+    .filter((g) => kinds.includes(g.kind) && !g.standIn)
+    .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind));
+  const gauges = standIns.length > 0 ? standIns : fit;
+  const reaches = (g: Instrument) => around === undefined || reachesValue(g, around);
+  const wanted = chosen[usual] ?? localStorage.getItem(key);
   const kept = gauges.find((g) => g.id === wanted && reaches(g));
   const gauge = kept ?? gauges.find((g) => reaches(g) && !isOverdue(g)) ?? gauges.find(reaches) ?? null;
   return {
     gauges,
     gauge,
     choose: (id) => {
-      if (!kind) return;
       localStorage.setItem(key, id);
-      setChosen((c) => ({ ...c, [kind]: id }));
+      setChosen((c) => ({ ...c, [usual]: id }));
     },
   };
 }

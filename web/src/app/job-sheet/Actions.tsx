@@ -1,17 +1,20 @@
 import {
+  type Instrument,
   type JobState,
+  len,
+  procedureFor,
   type Reading,
+  rough,
   type StepDefinition,
   type StepState,
-  sleeveBearing,
   standing,
 } from '@fulcrant/core';
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { ImportDialog } from '../../features/condition/ImportDialog.tsx';
 import { Button, Dialog } from '../../ui/controls.tsx';
-import { Length } from '../../ui/Num.tsx';
-import type { JobView } from '../job.ts';
+import { type JobView, useInstruments } from '../job.ts';
 import { useSession } from '../session.tsx';
 import { useSay } from '../settings.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
@@ -23,27 +26,42 @@ type Props = {
   definition: StepDefinition;
   open: boolean;
   looking: boolean;
+  gauge: Instrument | null;
+  number: string | null;
   onBack: () => void;
   onFault: (f: string | null) => void;
 };
 
-type Ask = 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'note' | null;
+type Ask = 'repeat' | 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'note' | null;
 
 /** What can be done with the step as a whole: go on, take back a reading, hold, and the rarer acts. */
-export function Actions({ job, state, step, definition, open, looking, onBack, onFault }: Props) {
+export function Actions({
+  job,
+  state,
+  step,
+  definition,
+  open,
+  looking,
+  gauge,
+  number,
+  onBack,
+  onFault,
+}: Props) {
   const say = useSay();
   const { person } = useSession();
   const [ask, setAsk] = useState<Ask>(null);
   const [reading, setReading] = useState<Reading | null>(null);
   const [listing, setListing] = useState(false);
   const [more, setMore] = useState(false);
-  const i = sleeveBearing.steps.findIndex((s) => s.id === step.id);
-  const after = sleeveBearing.steps[i + 1];
+  const [importing, setImporting] = useState(false);
+  const instruments = useInstruments().data?.instruments ?? [];
+  const { steps } = procedureFor(state.setup);
+  const after = steps[steps.findIndex((s) => s.id === step.id) + 1];
   const held = step.hold !== undefined && !step.hold.released;
   const may = person?.role !== 'viewer' && !state.signed;
-  const taken = state.readings.filter(
-    (r) => r.step === step.id && !r.withdrawn && (!definition.again || r.attempt === state.attempt),
-  );
+  const taken = standing(state, step.id, definition.again ? state.attempt : 'any');
+  const mayRepeat = may && !held && definition.kind.repeats === true && taken.length > 0;
+  const stands = step.open.some((f) => f.verdict === 'reject');
   const blocking = step.blocking[0];
   const onTaper = standing(state, 'driveup').length > 0;
   const overDriven =
@@ -76,6 +94,12 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
       optional?: boolean;
     }
   > = {
+    repeat: {
+      title: `Measure “${step.title}” again`,
+      ask: 'What was done in between? What was read before stays on the sheet beside it.',
+      does: 'Measure again',
+      run: (done) => job.act('measure.repeated', { step: step.id, done }),
+    },
     withdraw: {
       title: 'Withdraw a reading',
       ask: 'Why? The reading stays on the sheet, struck out, with this reason.',
@@ -142,6 +166,11 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
           )}
         </>
       )}
+      {mayRepeat && stands && (
+        <Button onClick={() => setAsk('repeat')} data-repeat>
+          Dressed: measure again
+        </Button>
+      )}
       {taken.length > 0 && may && (
         <Button
           onClick={() => {
@@ -197,6 +226,35 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
           >
             All readings of this step
           </Button>
+          {mayRepeat && (
+            <Button
+              onClick={() => {
+                setMore(false);
+                setAsk('repeat');
+              }}
+            >
+              Measure this step again
+            </Button>
+          )}
+          {open && definition.kind.place && (
+            <Button
+              onClick={() => {
+                setMore(false);
+                setImporting(true);
+              }}
+            >
+              Readings from a file
+            </Button>
+          )}
+          {number && (
+            <a
+              className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
+              href={`/api/jobs/${state.jobId}/readings.csv`}
+              data-csv
+            >
+              All readings as CSV
+            </a>
+          )}
           {may && !held && step.status === 'present' && (
             <Button
               onClick={() => {
@@ -242,7 +300,8 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
               className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
               to={`/jobs/${state.jobId}/setup`}
             >
-              Change bearing, bolts, maker’s values
+              Change {state.setup.procedure === 'condition.survey' ? 'what is measured' : 'bearing, bolts'},
+              maker’s values
             </Link>
           )}
           <Link
@@ -253,6 +312,16 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
           </Link>
         </div>
       </Dialog>
+      <ImportDialog
+        open={importing}
+        onClose={() => setImporting(false)}
+        state={state}
+        step={step.id}
+        title={step.title}
+        gauges={instruments}
+        gauge={gauge}
+        actAll={job.actAll}
+      />
       <Dialog open={listing} onClose={() => setListing(false)} title={`Readings: ${step.title}`} wide>
         {state.readings.filter((r) => r.step === step.id).length === 0 && <p>None yet.</p>}
         <ul className="m-0 list-none p-0">
@@ -283,16 +352,25 @@ export function Actions({ job, state, step, definition, open, looking, onBack, o
   );
 }
 
+/** A reading's value in its own unit. */
+const valueOfReading = (r: Reading): string =>
+  r.instrument.kind === 'protractor'
+    ? `${r.value}°`
+    : r.instrument.kind === 'roughness'
+      ? rough(1000 * r.value)
+      : len(r.value);
+
 /** One reading as it stands on the sheet. */
 function ReadingLine({ reading: r }: { reading: Reading }) {
+  const say = useSay();
   return (
     <p className="m-0 leading-snug">
       <span className={r.withdrawn ? 'line-through' : ''}>
-        <span className="figures">{r.place}</span>:{' '}
-        {r.instrument.kind === 'protractor' ? `${r.value}°` : <Length mm={r.value} />}{' '}
+        <span className="figures">{r.place}</span>: <span className="figures">{say(valueOfReading(r))}</span>{' '}
         <span className="text-muted">
           typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
-          attempt {r.attempt}
+          {r.attempt > 1 ? `attempt ${r.attempt}` : ''}
+          {r.round > 0 ? ` measuring ${r.round + 1}` : ''}
         </span>
       </span>
       {r.withdrawn && (

@@ -2,13 +2,14 @@ import {
   type BenchValues,
   type DriveUpStepValues,
   type JobState,
+  procedureFor,
   type StepState,
-  sleeveBearing,
   summarise,
 } from '@fulcrant/core';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { BenchSets, DriveUpSide } from '../../features/bearings/steps.tsx';
+import { Before } from '../../features/condition/Before.tsx';
 import { Fault } from '../../ui/controls.tsx';
 import { Mark } from '../../ui/Mark.tsx';
 import { FlatRail, StandingRail } from '../../ui/Rail.tsx';
@@ -73,7 +74,8 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
   const shownId =
     looking && state.steps.some((s) => s.id === looking && s.status !== 'closed') ? looking : present.id;
   const step = state.steps.find((s) => s.id === shownId) ?? present;
-  const definition = sleeveBearing.steps.find((s) => s.id === step.id) ?? sleeveBearing.steps[0];
+  const { steps } = procedureFor(state.setup);
+  const definition = steps.find((s) => s.id === step.id) ?? steps[0];
   const entry = useEntry(job, state, step.id, step.status === 'present' ? step.report : null);
   const held = step.hold !== undefined && !step.hold.released;
   const open = step.status === 'present' && !held && person?.role !== 'viewer' && !state.signed;
@@ -97,9 +99,7 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
 
   if (!definition || !step.report || !supposed) return null;
   const closesAfter =
-    present.status === 'present' && sleeveBearing.steps.find((s) => s.id === present.id)?.closes
-      ? present.id
-      : null;
+    present.status === 'present' && steps.find((s) => s.id === present.id)?.closes ? present.id : null;
   return (
     <div className="p-2 md:p-3.5">
       <div className="grid min-h-[calc(100dvh-1.75rem)] border border-rule lg:h-[calc(100dvh-1.75rem)] lg:min-h-[620px] lg:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
@@ -159,6 +159,7 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
             entry={entry}
             open={open}
             say={setFault}
+            onLook={setLooking}
           />
           {fault && <Fault>{say(fault)}</Fault>}
         </main>
@@ -180,8 +181,10 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
             state={state}
             step={step}
             report={supposed}
-            supposed={entry.typed !== null && open}
+            supposed={entry.shown !== state && open}
+            survey={definition.survey ?? false}
           />
+          <Before report={supposed} />
           <Working lines={supposed.working} open={step.id !== 'driveup'} />
         </aside>
         <footer className="border-t border-rule px-4 py-2 md:px-6">
@@ -192,6 +195,8 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
             definition={definition}
             open={open}
             looking={looking !== null}
+            gauge={entry.gauge.gauge}
+            number={job.number}
             onBack={() => setLooking(null)}
             onFault={setFault}
           />

@@ -16,18 +16,22 @@ export function Judgements({
   step,
   report,
   supposed,
+  survey,
 }: {
   job: JobView;
   state: JobState;
   step: StepState;
   report: StepReport;
   supposed: boolean;
+  /** In a survey what does not pass is accepted, or not, at any time. */
+  survey: boolean;
 }) {
   const { person } = useSession();
   const [accepting, setAccepting] = useState<Finding | null>(null);
   const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
   if (findings.length === 0) return null;
-  const blocking = (f: Finding) => step.status === 'present' && ['reject', 'too-close'].includes(f.verdict);
+  const blocking = (f: Finding) =>
+    (step.status === 'present' || survey) && ['reject', 'too-close'].includes(f.verdict);
   return (
     <section aria-label="Verdicts">
       <h2 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h2>

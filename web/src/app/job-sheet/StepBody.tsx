@@ -1,5 +1,11 @@
-import type { DriveUpStepValues, JobState, ShaftValues, StepDefinition, StepReport } from '@fulcrant/core';
-import { useState } from 'react';
+import {
+  type DriveUpStepValues,
+  type JobState,
+  parseAngle,
+  type StepDefinition,
+  type StepReport,
+} from '@fulcrant/core';
+import { type FormEvent, type ReactNode, useState } from 'react';
 import {
   BenchFigure,
   DriveUpFigure,
@@ -10,12 +16,17 @@ import {
   TargetNumbers,
 } from '../../features/bearings/steps.tsx';
 import { CapBoltsStep } from '../../features/bolting/CapBoltsStep.tsx';
+import { conditionFigure } from '../../features/condition/figure-of.tsx';
+import { LimitsInForce } from '../../features/condition/LimitsInForce.tsx';
+import { SweepPanel } from '../../features/condition/SweepPanel.tsx';
+import { VerdictStep } from '../../features/condition/VerdictStep.tsx';
 import { GateStep } from '../../features/gate/GateStep.tsx';
 import { SignStep } from '../../features/sheet/SignStep.tsx';
-import { ShaftFigure } from '../../figures/ShaftFigure.tsx';
+import { Button, Fault } from '../../ui/controls.tsx';
 import { useGauge } from '../../ui/gauge-choice.ts';
 import { ReadingEntry } from '../../ui/ReadingEntry.tsx';
 import type { JobView } from '../job.ts';
+import { useSay } from '../settings.tsx';
 import type { Entry } from './use-entry.ts';
 
 type Props = {
@@ -27,45 +38,79 @@ type Props = {
   entry: Entry;
   open: boolean;
   say(fault: string | null): void;
+  onLook(step: string): void;
 };
 
-function Figure({ state, step, report, shown, entry, open }: Props) {
-  const place = open ? entry.place?.key : undefined;
+function figureOf({ state, step, report, shown, entry, open }: Props): ReactNode {
+  const place = open ? entry.place : null;
   const typed = open ? entry.typed : null;
+  const bearing = { state, report, place: place?.key, typed };
   switch (step.id) {
-    case 'shaft': {
-      const m = /^s(\d+)\/([\d.]+)$/.exec(place ?? '');
-      return (
-        <ShaftFigure
-          values={shown.values as ShaftValues}
-          nominalMm={state.setup.shaftMm}
-          active={m ? { station: Number(m[1]) - 1, angleDeg: Number(m[2]) } : null}
-        />
-      );
-    }
     case 'bench':
-      return <BenchFigure state={state} report={report} place={place} typed={typed} />;
+      return <BenchFigure {...bearing} />;
     case 'target':
       return <TargetFigure state={state} report={report} />;
     case 'driveup':
-      return <DriveUpFigure state={state} report={report} place={place} typed={typed} />;
+      return <DriveUpFigure {...bearing} />;
     case 'lock':
-      return <LockFigure state={state} report={report} place={place} typed={typed} />;
+      return <LockFigure {...bearing} />;
     default:
-      return null;
+      return conditionFigure({ state, step: step.id, shown, place });
   }
 }
 
+/** Any angle of the turn, where a keyway or a hole stands in the way of an even one. */
+function AngleChoice({ onAngle }: { onAngle: (deg: number) => string | null }) {
+  const [text, setText] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const say = useSay();
+  if (text === null)
+    return (
+      <Button weight="bare" className="!px-0 !text-base" onClick={() => setText('')}>
+        Another angle
+      </Button>
+    );
+  const go = (e: FormEvent) => {
+    e.preventDefault();
+    const angle = parseAngle(text);
+    const refused = angle.ok ? onAngle(angle.deg) : angle.message;
+    setFault(refused);
+    if (!refused) setText(null);
+  };
+  return (
+    <form onSubmit={go} noValidate className="flex flex-wrap items-center gap-2">
+      <label className="flex items-center gap-2">
+        at
+        <input
+          // biome-ignore lint/a11y/noAutofocus: it was just asked for
+          autoFocus
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          inputMode="decimal"
+          maxLength={8}
+          aria-label="Angle of the turn, degrees"
+          className="figures min-h-12 w-24 border-0 border-b-2 border-brass bg-transparent text-xl"
+        />
+        °
+      </label>
+      <Button type="submit">Read there</Button>
+      {fault && <Fault>{say(fault)}</Fault>}
+    </form>
+  );
+}
+
+const WRENCHES = ['wrench'] as const;
+
 /** The middle of the sheet for a step: figure above; beam and the one field below. */
 export function StepBody(props: Props) {
-  const { job, state, step, report, shown, entry, open, say } = props;
-  const wrench = useGauge('wrench');
+  const { job, state, step, report, shown, entry, open, say, onLook } = props;
+  const wrench = useGauge(WRENCHES);
   const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
   const answer = (item: string, a: 'yes' | 'no') =>
     void job.act('gate.answered', { step: step.id, item, answer: a }).then(say);
 
-  if (step.id === 'safe' || step.id === 'handturn')
+  if (step.items && !step.kind.place)
     return <GateStep state={state} step={step} open={open} onAnswer={answer} />;
   if (step.id === 'bolts') {
     return (
@@ -84,17 +129,17 @@ export function StepBody(props: Props) {
       />
     );
   }
+  if (step.id === 'verdict') return <VerdictStep report={report} onLook={onLook} />;
   if (step.id === 'sign')
     return <SignStep state={state} open={open} onSign={(name) => job.act('sheet.signed', { name })} />;
 
   const items = step.id === 'bench' && state.attempt === 1 ? [] : (step.items ?? []);
+  const turn = report.freeAngle;
   const over = step.id === 'driveup' && (report.values as DriveUpStepValues | null)?.place === 'over-driven';
   return (
     <div className="flex flex-1 flex-col gap-3">
       {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
-      <div className={pad && open && entry.place ? 'lg:[&_svg]:max-h-48' : ''}>
-        <Figure {...props} />
-      </div>
+      <div className={pad && open && entry.place ? 'lg:[&_svg]:max-h-48' : ''}>{figureOf(props)}</div>
       <div className="grid gap-x-8 gap-y-4 border-t border-faint pt-3 md:grid-cols-2">
         <div className={`flex flex-col gap-3 ${step.id === 'target' ? 'md:col-span-2' : ''}`}>
           {step.id === 'target' ? (
@@ -105,10 +150,16 @@ export function StepBody(props: Props) {
           {shown.beams.length === 0 && step.id !== 'target' && (
             <p className="text-muted">The beam is laid with the first full reading.</p>
           )}
+          <LimitsInForce
+            state={state}
+            step={step.id}
+            open={open}
+            onSetup={(setup, reason) => job.act('setup.changed', { setup, reason })}
+          />
           <div ref={setPadSlot} />
         </div>
         <div className="flex flex-col gap-3">
-          {open && !over && entry.choices.length > 1 && (
+          {open && !over && entry.choices.length > 0 && (
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
               <legend className="sr-only">What is read next</legend>
               {entry.choices.map((c) => (
@@ -140,6 +191,20 @@ export function StepBody(props: Props) {
               onPad={setPad}
             />
           )}
+          {open && turn && entry.place?.turn && entry.gauge.gauge && (
+            <SweepPanel
+              key={turn}
+              step={step.id}
+              prefix={turn}
+              wanted={(report.values as { wanted?: number } | null)?.wanted ?? 8}
+              place={entry.place}
+              gauge={entry.gauge.gauge}
+              onSuppose={entry.suppose}
+              actAll={job.actAll}
+              state={state}
+            />
+          )}
+          {open && entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
           {open &&
             items.map((i) => (
               <StepItem

@@ -1,19 +1,19 @@
 import {
   type DriveUpStepValues,
+  type EventDataOf,
   type JobState,
   type Place,
+  type PlaceChoice,
   placeAt,
   type StepReport,
-  sleeveBearing,
 } from '@fulcrant/core';
 import { useCallback, useMemo, useState } from 'react';
 import { useGauge } from '../../ui/gauge-choice.ts';
 import type { JobView } from '../job.ts';
 
-export type PlaceChoice = { key: string; label: string };
-
-/** Other places that can be read now besides the next one: further round the nut, here again, or the gap to the tab. */
+/** Other places that can be read now besides the next one: those the step names, or on a drive-up further round the nut. */
 function choicesOf(state: JobState, step: string, report: StepReport): PlaceChoice[] {
+  if (report.choices) return report.choices.some((c) => c.key !== report.next?.key) ? report.choices : [];
   if (step !== 'driveup') return [];
   const v = report.values as DriveUpStepValues | null;
   if (!v || v.place === 'over-driven') return [];
@@ -30,8 +30,13 @@ function choicesOf(state: JobState, step: string, report: StepReport): PlaceChoi
     { key: `deg${v.angleDeg}/A/${here + 1}`, label: 'Again here' },
     { key: `lock/deg${v.angleDeg}`, label: 'Gap to tab' },
   ];
-  return all.filter((c) => typeof placeAt(sleeveBearing, state, step, c.key) !== 'string');
+  return all.filter((c) => typeof placeAt(state, step, c.key) !== 'string');
 }
+
+const NO_KINDS: [] = [];
+
+/** A reading that would be taken. */
+export type ReadingAct = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
 
 export type Entry = {
   place: Place | null;
@@ -43,17 +48,22 @@ export type Entry = {
   /** The job as it would stand with the typed value; the job itself while nothing is typed. */
   shown: JobState;
   gauge: ReturnType<typeof useGauge>;
-  store(value: number, raw: string): Promise<string | null>;
+  /** Show the job as it would stand with several readings, such as a turn being swept; null to stop. */
+  suppose(acts: ReadingAct[] | null): void;
+  store(value: number, raw: string, via?: 'port'): Promise<string | null>;
+  /** Choose any angle of the turn at hand; null where it is chosen, else why it cannot be read. */
+  chooseAngle: ((deg: number) => string | null) | null;
 };
 
 /** The reading being taken at the present step: where, with what, and what it would mean. */
 export function useEntry(job: JobView, state: JobState, step: string, report: StepReport | null): Entry {
   const [chosen, setChosen] = useState<string | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
-  const picked = chosen ? placeAt(sleeveBearing, state, step, chosen) : null;
+  const [swept, setSwept] = useState<ReadingAct[] | null>(null);
+  const picked = chosen ? placeAt(state, step, chosen) : null;
   const place = picked && typeof picked !== 'string' ? picked : (report?.next ?? null);
   const around = place?.kind === 'diameter' ? state.setup.shaftMm : undefined;
-  const gauge = useGauge(place?.instrumentKind ?? null, around);
+  const gauge = useGauge(place?.instrumentKinds ?? NO_KINDS, around);
   const inHand = gauge.gauge;
   const placeKey = place?.key ?? null;
 
@@ -68,8 +78,10 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
     });
   }, [job.suppose, step, placeKey, typed, inHand]);
 
+  const sweeping = useMemo(() => (swept ? job.supposeAll(swept) : null), [job.supposeAll, swept]);
+
   const store = useCallback(
-    async (value: number, raw: string) => {
+    async (value: number, raw: string, via?: 'port') => {
       if (!placeKey || !inHand) return 'Say which gauge is in hand.';
       const refusal = await job.act('reading.taken', {
         step,
@@ -77,20 +89,32 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
         value,
         raw,
         instrument: inHand,
+        ...(via ? { via } : {}),
       });
       if (!refusal) setChosen(null);
       return refusal;
     },
     [job.act, step, placeKey, inHand],
   );
+  const prefix = report?.freeAngle;
   return {
     place,
     choices: report ? choicesOf(state, step, report) : [],
     choose: setChosen,
+    chooseAngle: prefix
+      ? (deg) => {
+          const key = `${prefix}${Number(deg.toFixed(1))}`;
+          const there = placeAt(state, step, key);
+          if (typeof there === 'string') return there;
+          setChosen(key);
+          return null;
+        }
+      : null,
     typed,
     type: setTyped,
     refusal: supposed && 'refusal' in supposed ? supposed.refusal : null,
-    shown: supposed && 'state' in supposed ? supposed.state : state,
+    shown: sweeping ?? (supposed && 'state' in supposed ? supposed.state : state),
+    suppose: setSwept,
     gauge,
     store,
   };

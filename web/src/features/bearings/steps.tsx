@@ -8,6 +8,7 @@ import {
   type LockValues,
   type StepReport,
   sayNutAngle,
+  sleeveOf,
   standing,
 } from '@fulcrant/core';
 import { BearingFigure } from '../../figures/BearingFigure.tsx';
@@ -41,14 +42,14 @@ export function BenchFigure({ state, report, place, typed }: FigureProps) {
   const pair = v.pairs.find((p) => p.set === set) ?? v.pairs.at(-1);
   return (
     <BearingFigure
-      setup={state.setup}
-      clearanceMm={typed !== null && typed < 1 ? typed : (v.benchMm ?? state.setup.boreMm * NOMINAL_GAP)}
+      setup={sleeveOf(state)}
+      clearanceMm={typed !== null && typed < 1 ? typed : (v.benchMm ?? sleeveOf(state).boreMm * NOMINAL_GAP)}
       rowAMm={row === 'A' && typed !== null ? typed : pair?.set === set ? (pair?.rowAMm ?? null) : null}
       rowBMm={row === 'B' && typed !== null ? typed : pair?.set === set ? (pair?.rowBMm ?? null) : null}
       activeRow={row}
       shaftMm={shaftRead(state)}
       note={
-        state.setup.feltAt === 'top'
+        sleeveOf(state).feltAt === 'top'
           ? 'gap felt at the top, ring standing'
           : 'gap felt at the bottom, ring hanging'
       }
@@ -96,7 +97,7 @@ export function TargetFigure({ state, report }: { state: JobState; report: StepR
   const bench = state.steps.find((s) => s.id === 'bench')?.report?.values as BenchValues | undefined;
   return (
     <BearingFigure
-      setup={state.setup}
+      setup={sleeveOf(state)}
       clearanceMm={bench?.benchMm ?? 0.1}
       rowAMm={t?.residualAimMm ?? null}
       rowBMm={t?.residualAimMm ?? null}
@@ -178,17 +179,21 @@ export function DriveUpFigure({ state, report, place, typed }: FigureProps) {
   if (place?.startsWith('lock/')) {
     return (
       <div className="flex justify-center">
-        <NutFigure setup={state.setup} forwardDeg={typed ?? v.phase?.forwardDeg ?? null} turnedDeg={null} />
+        <NutFigure
+          setup={sleeveOf(state)}
+          forwardDeg={typed ?? v.phase?.forwardDeg ?? null}
+          turnedDeg={null}
+        />
       </div>
     );
   }
   const row = rowOf(place);
   const deg = Number(/^deg([\d.]+)/.exec(place ?? '')?.[1] ?? v.angleDeg);
   const read = (r: 'A' | 'B') => lastFelt(state, 'driveup', `deg${deg}/${r}/`);
-  const travel = (state.setup.pitchMm * v.angleDeg) / 360;
+  const travel = (sleeveOf(state).pitchMm * v.angleDeg) / 360;
   return (
     <BearingFigure
-      setup={state.setup}
+      setup={sleeveOf(state)}
       clearanceMm={typed !== null && typed < 1 ? typed : (v.clearanceMm ?? 0.1)}
       rowAMm={row === 'A' && typed !== null ? typed : read('A')}
       rowBMm={row === 'B' && typed !== null ? typed : read('B')}
@@ -267,7 +272,7 @@ export function LockFigure({ state, report, place, typed }: FigureProps) {
   if (place === 'turn' || v?.turnedDeg === null) {
     return (
       <div className="flex justify-center">
-        <NutFigure setup={state.setup} forwardDeg={forward} turnedDeg={turned} />
+        <NutFigure setup={sleeveOf(state)} forwardDeg={forward} turnedDeg={turned} />
       </div>
     );
   }
@@ -275,14 +280,14 @@ export function LockFigure({ state, report, place, typed }: FigureProps) {
   const read = (r: 'A' | 'B') => lastFelt(state, 'lock', `final/${r}/`);
   return (
     <BearingFigure
-      setup={state.setup}
+      setup={sleeveOf(state)}
       clearanceMm={
         typed !== null && typed < 1 ? typed : (v?.final?.clearanceMm ?? driven?.clearanceMm ?? 0.05)
       }
       rowAMm={row === 'A' && typed !== null ? typed : read('A')}
       rowBMm={row === 'B' && typed !== null ? typed : read('B')}
       activeRow={row}
-      travelMm={(state.setup.pitchMm * (v?.finalDeg ?? 0)) / 360}
+      travelMm={(sleeveOf(state).pitchMm * (v?.finalDeg ?? 0)) / 360}
       travelDimension
       shaftMm={shaftRead(state)}
       note="locked"

@@ -196,9 +196,9 @@ function BoardLine({ line: l }: { line: Line }) {
 }
 
 function Gauges({ gauges }: { gauges: Instrument[] }) {
-  const late = gauges.filter(isOverdue);
+  const late = gauges.filter((g) => isOverdue(g) && !g.standIn);
   const soon = gauges
-    .filter((g) => !isOverdue(g))
+    .filter((g) => !isOverdue(g) && !g.standIn)
     .sort((a, b) => a.calibrationDue.localeCompare(b.calibrationDue))
     .slice(0, 4);
   return (
@@ -222,12 +222,20 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           </li>
         ))}
       </ul>
-      <Link
-        to="/gauges/new"
-        className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
-      >
-        Add a gauge
-      </Link>
+      <p className="m-0 flex flex-wrap gap-x-5">
+        <Link
+          to="/gauges"
+          className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+        >
+          All gauges
+        </Link>
+        <Link
+          to="/house-rules"
+          className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+        >
+          House rules
+        </Link>
+      </p>
     </>
   );
 }

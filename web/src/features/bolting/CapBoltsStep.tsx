@@ -5,6 +5,7 @@ import {
   type JobState,
   parseTorque,
   type StepReport,
+  sleeveOf,
 } from '@fulcrant/core';
 import { type FormEvent, useEffect, useState } from 'react';
 import { useSay, useSettings } from '../../app/settings.tsx';
@@ -56,7 +57,7 @@ export function CapBoltsStep({ state, report, open, gauges, gauge, onGauge, onTi
 
   return (
     <div className="flex flex-col gap-4">
-      <CapFigure setup={state.setup} values={values} />
+      <CapFigure setup={sleeveOf(state)} values={values} />
       <ol className="m-0 flex list-none flex-wrap border-y border-rule p-0" aria-label="Passes">
         {values.passes.map((p, i) => {
           const done = p.order.filter((b) => values.ticks.some((t) => t.pass === i && t.bolt === b)).length;

@@ -1,17 +1,50 @@
-import { type Setup, USUAL_SETUP } from '@fulcrant/core';
+import {
+  type ConditionSetup,
+  type JobKind,
+  kindOf,
+  type Setup,
+  USUAL_CONDITION,
+  USUAL_SETUP,
+} from '@fulcrant/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { Corner } from '../../app/Corner.tsx';
-import { type StoredPosition, useOpenJob, usePositions } from '../../app/job.ts';
-import { Fault } from '../../ui/controls.tsx';
+import { type StoredPosition, useHouseRules, useOpenJob, usePositions } from '../../app/job.ts';
+import { Button, Fault } from '../../ui/controls.tsx';
 import { SetupForm } from './SetupForm.tsx';
+import type { StartSetup } from './setup-fields.ts';
 
-/** Open a job: choose a position the plant knows, or describe a new one. */
+const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
+  ['sleeve-bearing.feelers', 'Fit a bearing', 'on its adapter sleeve, judged by feelers'],
+  ['condition.survey', 'Survey a machine', 'is shaft and box fit to receive a part?'],
+];
+
+/** A survey of a position known by another kind of job begins with its machine and shaft. */
+function startFor(kind: JobKind, chosen: StoredPosition | null): StartSetup {
+  const usual: StartSetup = kind === 'condition.survey' ? USUAL_CONDITION : USUAL_SETUP;
+  if (!chosen) return usual;
+  if (kindOf(chosen.setup) === kind) return chosen.setup;
+  const { machine, position, shaftMm, shaftSystem, seatMm, stations, angles } = chosen.setup;
+  return {
+    ...usual,
+    machine,
+    position,
+    shaftMm,
+    shaftSystem,
+    seatMm,
+    stations,
+    angles,
+  } as Partial<ConditionSetup>;
+}
+
+/** Open a job: the kind of work, then a position the plant knows or a new one. */
 export function NewJobPage() {
   const positions = usePositions().data?.positions ?? [];
+  const rules = useHouseRules().data?.rules;
   const openJob = useOpenJob();
   const go = useNavigate();
+  const [kind, setKind] = useState<JobKind>('sleeve-bearing.feelers');
   const [chosen, setChosen] = useState<StoredPosition | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const open = async (setup: Setup) => {
@@ -22,6 +55,8 @@ export function NewJobPage() {
       setFault(error instanceof Error ? error.message : 'The job could not be kept on this device.');
     }
   };
+  // A new job follows the house rules of today, whatever the last one on this position followed.
+  const start: StartSetup = { ...startFor(kind, chosen), ...(rules ? { schools: rules } : {}) };
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
@@ -33,26 +68,43 @@ export function NewJobPage() {
         </div>
         <div className="px-6 py-4">
           <SetupForm
-            key={chosen?.id ?? 'new'}
-            start={chosen ? chosen.setup : USUAL_SETUP}
+            key={`${kind} ${chosen?.id ?? 'new'} ${rules ? 'ruled' : ''}`}
+            start={start}
             does="Open the sheet"
             onSetup={open}
             before={
-              <label className="flex max-w-xl flex-col">
-                <span className="kicker">A position the plant knows</span>
-                <select
-                  className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg"
-                  value={chosen?.id ?? ''}
-                  onChange={(e) => setChosen(positions.find((p) => p.id === e.target.value) ?? null)}
-                >
-                  <option value="">a new one, described below</option>
-                  {positions.map((p) => (
-                    <option key={p.id} value={p.id}>
-                      {p.machine}, {p.position}
-                    </option>
+              <div className="flex flex-wrap items-end gap-6">
+                <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
+                  <legend className="kicker">The work</legend>
+                  {KINDS.map(([k, title, what]) => (
+                    <Button
+                      key={k}
+                      aria-pressed={kind === k}
+                      weight={kind === k ? 'solid' : 'line'}
+                      className="py-1 text-left"
+                      onClick={() => setKind(k)}
+                    >
+                      {title}
+                      <span className="block font-text text-sm font-normal">{what}</span>
+                    </Button>
                   ))}
-                </select>
-              </label>
+                </fieldset>
+                <label className="flex min-w-72 max-w-xl flex-1 flex-col">
+                  <span className="kicker">A position the plant knows</span>
+                  <select
+                    className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg"
+                    value={chosen?.id ?? ''}
+                    onChange={(e) => setChosen(positions.find((p) => p.id === e.target.value) ?? null)}
+                  >
+                    <option value="">a new one, described below</option>
+                    {positions.map((p) => (
+                      <option key={p.id} value={p.id}>
+                        {p.machine}, {p.position}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              </div>
             }
           />
           {fault && <Fault>{fault}</Fault>}

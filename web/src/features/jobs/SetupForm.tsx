@@ -1,27 +1,27 @@
-import type { Setup } from '@fulcrant/core';
+import { kindOf, type Setup } from '@fulcrant/core';
 import type { ReactNode } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { useSettings } from '../../app/settings.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { FIELDS, type Field, type FormValues, formName, fromForm, toForm } from './setup-fields.ts';
+import { type Field, type FormValues, formName } from './field-lists.ts';
+import { fieldsAsked, fromForm, type StartSetup, toForm } from './setup-fields.ts';
 
 type Props = {
-  start: Partial<Setup>;
+  start: StartSetup;
   does: string;
   onSetup: (setup: Setup) => Promise<void>;
   before?: ReactNode;
   after?: ReactNode;
 };
 
-const groups = [...new Set(FIELDS.map((f) => f.group))];
-
-/** Bearing, shaft, bolts and maker's values. Each fault stands beside its field; what was typed stays. */
+/** What a job rests on. Each fault stands beside its field; what was typed stays; what is not asked for is not shown. */
 export function SetupForm({ start, does, onSetup, before, after }: Props) {
   const { unit } = useSettings();
+  const kind = kindOf(start as Setup);
   const form = useForm<FormValues>({
     defaultValues: toForm(start, unit),
     resolver: (values) => {
-      const read = fromForm(values, unit);
+      const read = fromForm(values, unit, kind);
       if ('setup' in read) return { values, errors: {} };
       return {
         values: {},
@@ -31,41 +31,82 @@ export function SetupForm({ start, does, onSetup, before, after }: Props) {
       };
     },
   });
-  const submit = form.handleSubmit(async (values) => {
-    const read = fromForm(values, unit);
+  const values = useWatch({ control: form.control }) as FormValues;
+  const submit = form.handleSubmit(async (typed) => {
+    const read = fromForm(typed, unit, kind);
     if ('setup' in read) await onSetup(read.setup);
   });
   const errors = form.formState.errors;
+  const asked = fieldsAsked(kind, values);
+  const groups = [...new Set(asked.map((f) => f.group))];
+  const faulty = asked.filter((f) => errors[formName(f.name)]).length;
   return (
     <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-5">
       {before}
-      {groups.map((group) => (
-        <fieldset key={group} className="m-0 border-0 border-t border-rule p-0 pt-2">
-          <legend className="kicker pr-3">{group}</legend>
-          <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
-            {FIELDS.filter((f) => f.group === group).map((f) => (
-              <FieldRow
-                key={f.name}
-                field={f}
-                fault={errors[formName(f.name)]?.message}
-                register={form.register(formName(f.name))}
-              />
-            ))}
-          </div>
-        </fieldset>
-      ))}
+      {groups.map((group) => {
+        const flags = asked.filter((f) => f.group === group && f.kind === 'flag');
+        const fields = asked.filter((f) => f.group === group && f.kind !== 'flag');
+        return (
+          <fieldset key={group} className="m-0 border-0 border-t border-rule p-0 pt-2">
+            <legend className="kicker pr-3">{group}</legend>
+            {flags.length > 0 && (
+              <div className="flex flex-wrap gap-2">
+                {flags.map((f) => (
+                  <Flag
+                    key={f.name}
+                    field={f}
+                    on={values[formName(f.name)] === 'yes'}
+                    fault={errors[formName(f.name)]?.message}
+                    onFlag={(on) =>
+                      form.setValue(formName(f.name), on ? 'yes' : '', { shouldValidate: true })
+                    }
+                  />
+                ))}
+              </div>
+            )}
+            <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
+              {fields.map((f) => (
+                <FieldRow
+                  key={f.name}
+                  field={f}
+                  fault={errors[formName(f.name)]?.message}
+                  register={form.register(formName(f.name))}
+                />
+              ))}
+            </div>
+          </fieldset>
+        );
+      })}
       {after}
-      {Object.keys(errors).length > 0 && (
-        <Fault>
-          {Object.keys(errors).length === 1
-            ? 'One field wants a look.'
-            : `${Object.keys(errors).length} fields want a look.`}
-        </Fault>
+      {faulty > 0 && (
+        <Fault>{faulty === 1 ? 'One field wants a look.' : `${faulty} fields want a look.`}</Fault>
       )}
       <Button type="submit" weight="solid" className="self-start">
         {does}
       </Button>
     </form>
+  );
+}
+
+/** Something asked for or not, as a button that stays down. */
+function Flag({
+  field,
+  on,
+  fault,
+  onFlag,
+}: {
+  field: Field;
+  on: boolean;
+  fault: string | undefined;
+  onFlag: (on: boolean) => void;
+}) {
+  return (
+    <div>
+      <Button aria-pressed={on} weight={on ? 'solid' : 'line'} onClick={() => onFlag(!on)}>
+        {field.label}
+      </Button>
+      {fault && <Fault>{fault}</Fault>}
+    </div>
   );
 }
 
@@ -87,6 +128,7 @@ function FieldRow({
       </label>
       {field.kind === 'choice' ? (
         <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>
+          {field.optional && <option value="">not said</option>}
           {field.options?.map(([value, label]) => (
             <option key={value} value={value}>
               {label}

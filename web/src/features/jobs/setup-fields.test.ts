@@ -1,10 +1,18 @@
-import { USUAL_SETUP } from '@fulcrant/core';
+import {
+  type ConditionSetup,
+  type SleeveSetup,
+  USUAL_CONDITION,
+  USUAL_HOUSE_RULES,
+  USUAL_SETUP,
+} from '@fulcrant/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FIELDS, type FormValues, formName, fromForm, toForm } from './setup-fields.ts';
+import { type FormValues, formName, SLEEVE_FIELDS, SURVEY_FIELDS } from './field-lists.ts';
+import { fieldsAsked, fromForm, toForm } from './setup-fields.ts';
 
-const full = {
+const full: SleeveSetup = {
   ...USUAL_SETUP,
+  schools: USUAL_HOUSE_RULES,
   machine: 'Pulp press drive',
   position: 'Gearbox end, fixed',
   partNumber: 'A 100',
@@ -12,7 +20,7 @@ const full = {
 const setupOf = (values: FormValues, unit: 'mm' | 'in' = 'mm') => {
   const read = fromForm(values, unit);
   if ('faults' in read) throw new Error(JSON.stringify(read.faults));
-  return read.setup;
+  return read.setup as SleeveSetup;
 };
 const faultsOf = (change: FormValues, unit: 'mm' | 'in' = 'mm') => {
   const read = fromForm({ ...toForm(full, unit), ...change }, unit);
@@ -78,7 +86,9 @@ describe('the setup form', () => {
   });
 
   it('never throws, whatever is typed', () => {
-    const names = FIELDS.filter((f) => f.kind !== 'choice').map((f) => formName(f.name));
+    const names = SLEEVE_FIELDS.filter((f) => f.kind !== 'choice' && f.kind !== 'flag').map((f) =>
+      formName(f.name),
+    );
     fc.assert(
       fc.property(fc.constantFrom(...names), fc.string({ maxLength: 30 }), (name, text) => {
         const read = fromForm({ ...toForm(full, 'mm'), [name]: text }, 'mm');
@@ -86,5 +96,51 @@ describe('the setup form', () => {
       }),
       { numRuns: 300 },
     );
+  });
+});
+
+describe('the form of a survey', () => {
+  const survey: ConditionSetup = {
+    ...USUAL_CONDITION,
+    machine: 'Raw juice pump 4',
+    position: 'Seal, drive side',
+    schools: { ...USUAL_HOUSE_RULES, runout: 'standards' },
+    maker: { runoutMm: 0.03, finishUm: 0.4 },
+  };
+  const read = (change: FormValues, unit: 'mm' | 'in' = 'mm') =>
+    fromForm({ ...toForm(survey, unit), ...change }, unit, 'condition.survey');
+
+  it('shows a survey and reads it back', () => {
+    expect(read({})).toEqual({ setup: survey });
+  });
+
+  it('asks only for what its measures need, and drops what is not asked any more', () => {
+    const names = (v: FormValues) => fieldsAsked('condition.survey', v).map((f) => f.name);
+    const values = toForm(survey, 'mm');
+    expect(names(values)).toContain('condition.faceRadiusMm');
+    expect(names(values)).not.toContain('condition.speedRpm');
+    expect(names({ ...values, 'measures:coupling': 'yes' })).toContain('condition.speedRpm');
+    const without = read({ 'measures:face': '', 'measures:bore': '' });
+    expect('setup' in without && without.setup.condition).not.toHaveProperty('boxBoreMm');
+  });
+
+  it('says at its field what a measure lacks', () => {
+    const faults = (change: FormValues) => {
+      const r = read(change);
+      return 'faults' in r ? r.faults : {};
+    };
+    expect(faults({ 'condition:boxBoreMm': '' })['condition:boxBoreMm']).toMatch(/Box bore is missing/);
+    expect(faults({ 'measures:coupling': 'yes' })['condition:speedRpm']).toMatch(/Speed is missing/);
+    expect(faults({ 'condition:seat': 'throttle' })['condition:throttleBoreMm']).toMatch(/throttle/);
+    expect(faults({ 'maker:finishUm': 'smooth' })['maker:finishUm']).toMatch(/roughness/);
+    const none = Object.fromEntries(
+      SURVEY_FIELDS.filter((f) => f.kind === 'flag').map((f) => [formName(f.name), '']),
+    );
+    expect(Object.values(faults(none)).join()).toMatch(/Nothing is to be measured/);
+  });
+
+  it('a bearing job keeps the diameters in', () => {
+    const r = fromForm({ ...toForm(full, 'mm'), 'measures:shaft': '' }, 'mm');
+    expect('faults' in r && r.faults['measures:shaft']).toMatch(/not measured/);
   });
 });

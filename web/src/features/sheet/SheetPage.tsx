@@ -1,15 +1,23 @@
-import { fitUpSheet, formatTorque, type SheetReading, sleeveBearing, VERDICT_WORD } from '@fulcrant/core';
+import {
+  describeSetup,
+  fitUpSheet,
+  formatTorque,
+  type SheetReading,
+  sayPlace,
+  sayReading,
+  VERDICT_WORD,
+} from '@fulcrant/core';
 import { format } from 'date-fns';
-import { FileJson, FileText, Printer } from 'lucide-react';
+import { FileJson, FileText, Printer, Table } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { Corner } from '../../app/Corner.tsx';
 import { useJob } from '../../app/job.ts';
 import { useQueue } from '../../app/queue.ts';
-import { useSettings } from '../../app/settings.tsx';
+import { useSay, useSettings } from '../../app/settings.tsx';
 import { BearingFigure } from '../../figures/BearingFigure.tsx';
-import { Length } from '../../ui/Num.tsx';
 import { Results } from './Results.tsx';
+import { SheetFigures } from './SheetFigures.tsx';
 
 const when = (at: string) => format(new Date(at), 'd MMM yyyy HH:mm');
 function Section({ title, children }: { title: string; children: ReactNode }) {
@@ -26,6 +34,7 @@ export function SheetPage() {
   const { id = '' } = useParams();
   const job = useJob(id);
   const { unit } = useSettings();
+  const say = useSay();
   const { waiting } = useQueue();
   if (!job.state)
     return (
@@ -33,7 +42,7 @@ export function SheetPage() {
         {job.loading ? 'Fetching the sheet …' : (job.fault ?? 'There is no such job.')}
       </main>
     );
-  const sheet = fitUpSheet(sleeveBearing, job.state, job.events, job.number);
+  const sheet = fitUpSheet(job.state, job.events, job.number);
   const unsent = waiting.filter((w) => w.event.jobId === id).length;
   const link = 'flex min-h-12 items-center gap-2 border border-ink px-4 font-label text-lg font-semibold';
   const bench = sheet.results.benchMm;
@@ -70,6 +79,11 @@ export function SheetPage() {
             PDF and JSON come when the {unsent} waiting entries are sent.
           </p>
         )}
+        {job.number && unsent === 0 && (
+          <a className={link} href={`/api/jobs/${id}/readings.csv`} data-csv>
+            <Table aria-hidden="true" size={20} /> CSV
+          </a>
+        )}
         <button type="button" className={link} onClick={() => print()}>
           <Printer aria-hidden="true" size={20} /> Print
         </button>
@@ -81,8 +95,10 @@ export function SheetPage() {
             <span className="figures">{sheet.number ?? 'not sent yet'}</span> · {sheet.title.state}
           </p>
         </div>
+        <p className="m-0 px-4 pb-2 text-sm text-muted">{say(describeSetup(sheet.setup))}.</p>
         <Results sheet={sheet} />
-        {bench !== null && (
+        <SheetFigures state={job.state} />
+        {bench !== null && sheet.setup.procedure !== 'condition.survey' && (
           <div className="mx-auto max-w-3xl px-4 pt-3">
             <BearingFigure
               setup={sheet.setup}
@@ -166,6 +182,25 @@ export function SheetPage() {
                 ))}
               </dl>
             )}
+            {s.before.map((b, i) => (
+              <div key={b.at} className="mt-2 border-l-2 border-faint pl-3 text-[0.95rem]">
+                <strong>
+                  Measuring {i + 1}, before: {b.done}
+                </strong>{' '}
+                <span className="text-muted">
+                  {b.by}, {when(b.at)}
+                </span>
+                <ul className="m-0 list-none p-0">
+                  {b.findings
+                    .filter((f) => f.verdict !== 'incomplete')
+                    .map((f) => (
+                      <li key={f.code}>
+                        {VERDICT_WORD[f.verdict]}. {f.reason}
+                      </li>
+                    ))}
+                </ul>
+              </div>
+            ))}
             {s.passedBy && (
               <p className="m-0 mt-1 text-sm text-muted">
                 Passed by {s.passedBy}, {s.passedAt ? when(s.passedAt) : ''}
@@ -254,6 +289,7 @@ export function SheetPage() {
 }
 
 function Readings({ readings }: { readings: SheetReading[] }) {
+  const say = useSay();
   if (readings.length === 0) return null;
   return (
     <table className="my-2 w-full border-collapse text-left text-[0.95rem]">
@@ -268,14 +304,19 @@ function Readings({ readings }: { readings: SheetReading[] }) {
       <tbody>
         {readings.map((r) => (
           <tr key={r.id} className="border-t border-faint align-top">
-            <td className="figures whitespace-nowrap pr-3">
-              {r.attempt > 1 ? `${r.attempt}: ` : ''}
-              {r.place}
-            </td>
+            <td className="figures whitespace-nowrap pr-3">{sayPlace(r)}</td>
             <td className={`whitespace-nowrap pr-3 ${r.withdrawn ? 'line-through' : ''}`}>
-              {r.unit === 'deg' ? <span className="figures">{r.value}°</span> : <Length mm={r.value} />}
+              <span className="figures">{say(sayReading(r))}</span>
             </td>
-            <td className="figures pr-3">{r.typed}</td>
+            <td className="figures pr-3">
+              {r.typed}
+              {r.via !== 'typed' && (
+                <span className="block font-text text-sm text-muted">
+                  {r.via}
+                  {r.standIn ? ', stand-in' : ''}
+                </span>
+              )}
+            </td>
             <td className="text-muted">
               {r.by}, {when(r.at)}, {r.instrument}
               {r.withdrawn && (

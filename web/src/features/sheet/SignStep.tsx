@@ -1,4 +1,4 @@
-import { fitUpSheet, type JobState, sleeveBearing } from '@fulcrant/core';
+import { fitUpSheet, type JobState } from '@fulcrant/core';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../app/session.tsx';
@@ -27,7 +27,7 @@ export function SignStep({
   };
   return (
     <div className="flex flex-col gap-5">
-      <Results sheet={fitUpSheet(sleeveBearing, state, [], null)} />
+      <Results sheet={fitUpSheet(state, [], null)} />
       {state.deviations.length > 0 && (
         <p className="m-0 font-medium">
           {state.deviations.length} {state.deviations.length === 1 ? 'deviation' : 'deviations'} accepted:{' '}
@@ -44,7 +44,9 @@ export function SignStep({
           className="flex flex-wrap items-end gap-4 border-t border-rule pt-4"
         >
           <label className="flex flex-col">
-            <span className="kicker">Fitted as recorded here, signed</span>
+            <span className="kicker">
+              {state.setup.procedure === 'condition.survey' ? 'Measured' : 'Fitted'} as recorded here, signed
+            </span>
             <input
               value={name}
               onChange={(e) => setName(e.target.value)}

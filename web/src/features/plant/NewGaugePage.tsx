@@ -3,6 +3,7 @@ import {
   type Instrument,
   newInstrumentSchema,
   parseLength,
+  parseRoughness,
   parseTorque,
   parseTypedNumber,
 } from '@fulcrant/core';
@@ -16,6 +17,10 @@ import { Button, Fault } from '../../ui/controls.tsx';
 const KINDS: Array<[Instrument['kind'], string, string]> = [
   ['feeler', 'feelers', 'smallest step between blades'],
   ['micrometer', 'micrometer', 'graduation'],
+  ['dial', 'dial indicator', 'graduation'],
+  ['caliper', 'caliper or depth gauge', 'graduation'],
+  ['roughness', 'roughness tester', 'smallest step of Ra'],
+  ['laser', 'laser or wire', 'smallest step'],
   ['wrench', 'torque wrench', 'graduation'],
   ['protractor', 'angle gauge', 'graduation in degrees'],
 ];
@@ -37,6 +42,10 @@ export function NewGaugePage() {
     if (kind === 'wrench') {
       const n = parseTorque(t, unit);
       return n.ok ? { value: n.nm } : { message: n.message };
+    }
+    if (kind === 'roughness') {
+      const n = parseRoughness(t, unit);
+      return n.ok ? { value: n.um / 1000 } : { message: n.message };
     }
     const n = parseLength(t, unit);
     return n.ok ? { value: n.mm } : { message: n.message };
@@ -64,7 +73,7 @@ export function NewGaugePage() {
     try {
       await call('POST', '/api/instruments', body);
       await client.invalidateQueries({ queryKey: ['instruments'] });
-      await go('/');
+      await go('/gauges');
     } catch (error) {
       if (error instanceof ApiFault)
         setFaults(Object.fromEntries(error.faults.map((f) => [f.path, f.message])));

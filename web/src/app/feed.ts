@@ -1,0 +1,185 @@
+import { type GaugeLine, parseGaugeLine, type StandInShaft } from '@fulcrant/core';
+import { useSyncExternalStore } from 'react';
+import { v4 } from 'uuid';
+import { call } from './api.ts';
+import { openSerial } from './serial-port.ts';
+
+/** Where lines come from: a port of the stand-in bench on the server, or a gauge on this device's own serial port. */
+export type FeedSource = 'stand-in' | 'serial';
+export type FeedPort = 'dial' | 'angle' | 'micrometer' | 'feeler' | 'serial';
+export type Heard = GaugeLine & { at: number };
+
+export type FeedView = {
+  source: FeedSource | null;
+  state: 'off' | 'opening' | 'live' | 'dropped';
+  heard: Partial<Record<FeedPort, Heard>>;
+  /** What the feed has to say for itself: why it stopped, or a line that is no value. */
+  fault: string | null;
+  shaft: StandInShaft;
+};
+
+/** A value older than this is not the gauge's any more. */
+const FRESH_MS = 1500;
+/** How near the shaft must be to where it was turned to before its dial is read. */
+const ARRIVED_DEG = 0.6;
+const RETRY_MS = 2000;
+const DEVICE = 'fulcrant.device';
+
+const OFF: FeedView = { source: null, state: 'off', heard: {}, fault: null, shaft: 'true' };
+let view: FeedView = OFF;
+let close: (() => void) | null = null;
+let frame = 0;
+const watchers = new Set<() => void>();
+const hearers = new Set<(port: FeedPort, heard: Heard) => void>();
+const drops = new Set<() => void>();
+
+/** Show a change at once. */
+function show(change: Partial<FeedView>): void {
+  view = { ...view, ...change };
+  for (const w of watchers) w();
+}
+
+/** Lines come faster than anybody can read: those who watch are told once a frame. */
+function showSoon(): void {
+  if (frame) return;
+  frame = requestAnimationFrame(() => {
+    frame = 0;
+    for (const w of watchers) w();
+  });
+}
+
+function hear(port: FeedPort, text: string): void {
+  const parsed = parseGaugeLine(text);
+  if (!parsed.ok) {
+    // Said once; whatever stood there before is not the gauge's word now.
+    const { [port]: _, ...heard } = view.heard;
+    show({ heard, fault: parsed.message });
+    return;
+  }
+  const heard = { ...parsed.line, at: performance.now() };
+  view = { ...view, heard: { ...view.heard, [port]: heard }, fault: null };
+  for (const h of hearers) h(port, heard);
+  showSoon();
+}
+
+function dropped(why: string): void {
+  show({ state: 'dropped', heard: {}, fault: why });
+  for (const d of drops) d();
+}
+
+/** This device among others: its own stand-in bench. */
+function device(): string {
+  const kept = localStorage.getItem(DEVICE) ?? v4();
+  localStorage.setItem(DEVICE, kept);
+  return kept;
+}
+
+const STOPPED = 'The feed stopped. No value is taken from it; type the reading, or wait until it is back.';
+
+/** Pair the stand-in bench, with a shaft on its rollers. The feed comes back by itself after a drop. */
+export function pairStandIn(shaft: StandInShaft): void {
+  unpair();
+  show({ source: 'stand-in', state: 'opening', shaft, fault: null });
+  let source: EventSource | null = null;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  const open = () => {
+    source = new EventSource(`/api/feed/${device()}?ports=dial,angle,micrometer,feeler`);
+    source.onopen = () => {
+      show({ state: 'live', fault: null });
+      void moveHand({ shaft: view.shaft, ...lastPlace });
+    };
+    source.onmessage = (e: MessageEvent<string>) => {
+      for (const l of JSON.parse(e.data) as Array<{ port: FeedPort; line: string }>) hear(l.port, l.line);
+    };
+    source.onerror = () => {
+      if (view.state !== 'dropped') dropped(STOPPED);
+      // A browser gives up on a refused stream; ask again ourselves.
+      if (source?.readyState === EventSource.CLOSED && !timer)
+        timer = setTimeout(() => {
+          timer = null;
+          open();
+        }, RETRY_MS);
+    };
+  };
+  open();
+  close = () => {
+    source?.close();
+    if (timer) clearTimeout(timer);
+  };
+}
+
+/** Pair a gauge on a serial port. Null when it is open, else why not. */
+export async function pairSerial(): Promise<string | null> {
+  unpair();
+  try {
+    const end = await openSerial((text) => hear('serial', text), dropped);
+    close = end;
+    show({ source: 'serial', state: 'live', fault: null });
+    return null;
+  } catch (error) {
+    return error instanceof Error ? error.message : 'The port could not be opened.';
+  }
+}
+
+/** Let the paired gauge go. */
+export function unpair(): void {
+  close?.();
+  close = null;
+  lastPlace = {};
+  show(OFF);
+}
+
+type Move = { shaft?: StandInShaft; atMm?: number; angleDeg?: number; sweepRpm?: number; foot?: number };
+let lastPlace: Move = {};
+
+/** Move the hand at the stand-in bench; where the bench is away, it is told again when it is back. */
+export async function moveHand(move: Move): Promise<void> {
+  const { sweepRpm: _, ...place } = move;
+  lastPlace = { ...lastPlace, ...place };
+  if (view.source !== 'stand-in') return;
+  await call('POST', `/api/feed/${device()}/hand`, move).catch(() => undefined);
+}
+
+/** The port that reads a kind of gauge just now. */
+export function portFor(kinds: readonly string[]): FeedPort | null {
+  if (view.source === 'serial') return 'serial';
+  if (view.source !== 'stand-in') return null;
+  return (['dial', 'micrometer', 'feeler'] as const).find((p) => kinds.includes(p)) ?? null;
+}
+
+/** What the paired gauge shows now, fresh and at rest; else why it cannot be taken. */
+export function takeReading(port: FeedPort, angleDeg: number | null): Heard | { message: string } {
+  if (view.state !== 'live') return { message: view.fault ?? 'No gauge is paired.' };
+  const heard = view.heard[port];
+  if (!heard || performance.now() - heard.at > FRESH_MS)
+    return { message: view.fault ?? 'The gauge has sent no value just now. Nothing is taken.' };
+  if (heard.quantity !== 'length')
+    return { message: `The gauge sends ${heard.raw}: that is no length. Nothing is taken.` };
+  const turned = view.heard.angle?.value;
+  if (angleDeg !== null && turned !== undefined && Math.abs(turned - angleDeg) > ARRIVED_DEG)
+    return { message: 'The shaft is still turning. Take it when it stands.' };
+  return heard;
+}
+
+/** Hear every line as it comes. Call what comes back to stop. */
+export function onHeard(listener: (port: FeedPort, heard: Heard) => void): () => void {
+  hearers.add(listener);
+  return () => hearers.delete(listener);
+}
+
+/** Be told when the feed drops. */
+export function onDropped(listener: () => void): () => void {
+  drops.add(listener);
+  return () => drops.delete(listener);
+}
+
+function watch(w: () => void): () => void {
+  watchers.add(w);
+  return () => watchers.delete(w);
+}
+
+/** The paired gauge as the sheet shows it, at most once a frame. */
+export const useFeed = (): FeedView => useSyncExternalStore(watch, () => view);
+
+/** Only what is paired: for those who need not follow every value. */
+export const useFeedSource = (): FeedSource | null => useSyncExternalStore(watch, () => view.source);

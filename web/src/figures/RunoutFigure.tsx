@@ -1,0 +1,166 @@
+import { lengthDigits, type RunoutStepValues, roundedDown } from '@fulcrant/core';
+import { useSettings } from '../app/settings.tsx';
+import { Axis, Figure, Label } from './drawing.tsx';
+import { TurnView } from './TurnView.tsx';
+
+const W = 700;
+const H = 318;
+const AXIS_Y = 112;
+/** Room on the drawing for the axis to stand off. */
+const BEND_PX = 44;
+
+type Props = {
+  values: RunoutStepValues;
+  before: RunoutStepValues | null;
+  shaftMm: number;
+  seatMm: number;
+  active: { station: number; angleDeg: number } | null;
+};
+
+/**
+ * The shaft from the side, to scale, with the line its middle runs on (enlarged, seen in the plane of its largest), and the
+ * station at hand from the end with every reading.
+ */
+export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props) {
+  const { unit } = useSettings();
+  const { stations } = values;
+  const worst = stations.reduce(
+    (w, s, i) => ((s.values.tirMm ?? -1) > (stations[w]?.values.tirMm ?? -1) ? i : w),
+    0,
+  );
+  const at = active?.station ?? worst;
+  const here = stations[at];
+  const scale = Math.min(300 / seatMm, 116 / shaftMm);
+  const x0 = 46 + (316 - seatMm * scale) / 2;
+  const r = (shaftMm * scale) / 2;
+  const x = (mm: number) => x0 + mm * scale;
+  const fitted = stations.map((s) => s.values.harmonics[0] ?? null);
+  const largest = fitted.reduce((a, b) => ((b?.amplitudeMm ?? 0) > (a?.amplitudeMm ?? 0) ? b : a), null);
+  const lean = (i: number) => {
+    const h = fitted[i];
+    return h && largest ? h.amplitudeMm * Math.cos(((h.phaseDeg - largest.phaseDeg) * Math.PI) / 180) : null;
+  };
+  const times = largest ? Math.min(2000, roundedDown(BEND_PX / (largest.amplitudeMm * scale || 1))) : 1;
+  const line = stations.flatMap((s, i) => {
+    const mm = lean(i);
+    return mm === null ? [] : [{ x: x(s.atMm), y: AXIS_Y - mm * scale * times, i }];
+  });
+  const told = values.bend && values.bend.diagnosis !== 'one-station';
+  const h1 = here?.values.harmonics[0];
+  return (
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="block w-full"
+      role="img"
+      aria-label={`Shaft with ${stations.length} stations from the side, and station ${at + 1} from the end with ${here?.readings.length ?? 0} readings`}
+    >
+      <rect
+        x={x0 - 40}
+        y={AXIS_Y - r * 0.94}
+        width={seatMm * scale + 80}
+        height={r * 1.88}
+        fill="var(--shade)"
+        stroke="var(--muted)"
+      />
+      <rect
+        x={x0}
+        y={AXIS_Y - r}
+        width={seatMm * scale}
+        height={2 * r}
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        strokeWidth="1.8"
+      />
+      <Axis x1={x0 - 52} x2={x0 + seatMm * scale + 52} y1={AXIS_Y} y2={AXIS_Y} />
+      {stations.map((s, i) => {
+        const on = i === at;
+        return (
+          <g key={s.atMm}>
+            <line
+              x1={x(s.atMm)}
+              x2={x(s.atMm)}
+              y1={AXIS_Y - r - 12}
+              y2={AXIS_Y + r + 12}
+              stroke={on ? 'var(--brass)' : 'var(--muted)'}
+              strokeWidth={on ? 3 : 1.2}
+            />
+            <Label x={x(s.atMm)} y={AXIS_Y - r - 18} tone={on ? 'brass' : 'ink'} size={17} strong={on}>
+              {i + 1}
+            </Label>
+          </g>
+        );
+      })}
+      {line.length > 0 && (
+        <g>
+          <polyline
+            points={line.map((p) => `${p.x},${p.y}`).join(' ')}
+            fill="none"
+            stroke="var(--steel)"
+            strokeWidth="3"
+          />
+          {line.map((p) => (
+            <g key={p.i}>
+              <line x1={p.x} x2={p.x} y1={AXIS_Y} y2={p.y} stroke="var(--steel)" strokeWidth="1.2" />
+              <circle cx={p.x} cy={p.y} r="5" fill="var(--steel)" />
+            </g>
+          ))}
+        </g>
+      )}
+      <g>
+        {(['TIR', '1×', '2×', '3×'] as const).map((name, row) => (
+          <g key={name}>
+            <Label x={4} y={AXIS_Y + r + 36 + row * 19} anchor="start" tone="muted" size={15}>
+              {name}
+            </Label>
+            {stations.map((s, i) => {
+              const v = row === 0 ? s.values.tirMm : (s.values.harmonics[row - 1]?.amplitudeMm ?? null);
+              const spread = 70 + (i + 0.5) * (300 / stations.length);
+              return (
+                <Figure
+                  key={s.atMm}
+                  x={spread}
+                  y={AXIS_Y + r + 36 + row * 19}
+                  tone={v === null ? 'muted' : i === at ? 'brass' : 'ink'}
+                  size={stations.length > 4 ? 12.5 : 14.5}
+                  strong={row === 0}
+                >
+                  {v === null ? '·' : lengthDigits(v, unit)}
+                </Figure>
+              );
+            })}
+          </g>
+        ))}
+      </g>
+      {line.length > 1 && largest && (
+        <Label x={4} y={H - 22} anchor="start" tone={told ? 'steel' : 'muted'} size={14}>
+          line of the middle ×{times}, seen in the plane of {largest.phaseDeg.toFixed(0)}°
+        </Label>
+      )}
+      <Label x={4} y={H - 5} anchor="start" tone="muted" size={14}>
+        shaft to scale; TIR and amplitudes by station in {unit}
+      </Label>
+      {here && (
+        <>
+          <TurnView
+            cx={552}
+            cy={AXIS_Y + 30}
+            radiusPx={72}
+            radiusMm={shaftMm / 2}
+            readings={here.readings}
+            before={before?.stations[at]?.readings ?? []}
+            active={active?.angleDeg ?? null}
+            wanted={values.wanted}
+            mark={
+              h1 && h1.amplitudeMm > 2 * h1.uncertaintyMm && here.values.shape !== 'oval'
+                ? { deg: h1.phaseDeg, word: `high ${h1.phaseDeg.toFixed(0)}°` }
+                : null
+            }
+          />
+          <Label x={552} y={H - 5} size={15}>
+            station {at + 1} from the end
+          </Label>
+        </>
+      )}
+    </svg>
+  );
+}
