@@ -1,4 +1,5 @@
 export * from './alignment/coupling.ts';
+export * from './alignment/coupling-tolerance.ts';
 export * from './alignment/housings.ts';
 export * from './alignment/soft-foot.ts';
 export * from './api/condition.ts';
@@ -54,6 +55,7 @@ export type { GateItem, Procedure, StepDefinition } from './procedures/types.ts'
 export * from './quantities/index.ts';
 export * from './shaft/bend.ts';
 export * from './shaft/diameter-survey.ts';
+export { RADIAL_PLAY_MM } from './shaft/play.ts';
 export * from './shaft/runout.ts';
 export * from './shaft/runout-shape.ts';
 export * from './shaft/seat-limits.ts';

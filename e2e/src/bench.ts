@@ -1,4 +1,4 @@
-import { fitLine, type JobEvent, reduce, sleeveBearing } from '@fulcrant/core';
+import { fitLine, type JobEvent, reduce } from '@fulcrant/core';
 import type { Page } from 'playwright-core';
 import { linearRegression } from 'simple-statistics';
 import { Plant } from './plant.ts';
@@ -102,10 +102,7 @@ try {
   }));
   const pairs = points.map((p) => [p.x, p.y]);
   console.log('\nIn core, one process:');
-  line(
-    `  reduce and judge a job of ${events.length} events, ms`,
-    perCall(() => reduce(sleeveBearing, events)).toFixed(3),
-  );
+  line(`  reduce and judge a job of ${events.length} events, ms`, perCall(() => reduce(events)).toFixed(3));
   line(
     '  fitted line with uncertainties, ratio to simple-statistics',
     (perCall(() => fitLine(points, 0.001)?.at(90)) / perCall(() => linearRegression(pairs))).toFixed(2),

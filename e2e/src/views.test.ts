@@ -1,8 +1,7 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { gzipSync } from 'node:zlib';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { violations } from './axe.ts';
 import { Plant, signIn } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 
@@ -21,23 +20,6 @@ const find = async (page: Page, machine: string, position: string): Promise<Boar
   return job;
 };
 
-const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-/** WCAG 2.2 A and AA violations on the page as it stands. */
-async function violations(page: Page): Promise<string[]> {
-  await page.evaluate(axeSource);
-  return page.evaluate(async () => {
-    // biome-ignore lint/suspicious/noExplicitAny: axe is put into the page as a script
-    const result = await (window as any).axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
-    });
-    return result.violations.map(
-      (v: { id: string; nodes: Array<{ html: string }> }) =>
-        `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`,
-    );
-  });
-}
-
 async function allViews(page: Page): Promise<Array<[string, string]>> {
   const jobs = await jobsOf(page);
   const present = new Map(jobs.map((j) => [`${j.present}`, j.id]));
@@ -48,6 +30,8 @@ async function allViews(page: Page): Promise<Array<[string, string]>> {
     ['new job', '/jobs/new'],
     ['bench', '/bench'],
     ['gauge', '/gauges/new'],
+    ['gauges', '/gauges'],
+    ['house rules', '/house-rules'],
     ...[...present].map(([step, id]): [string, string] => [`step ${step}`, `/jobs/${id}`]),
     ['sheet', `/jobs/${signed?.id}/sheet`],
     ['setup', `/jobs/${jobs.find((j) => j.present)?.id}/setup`],

@@ -32,7 +32,11 @@ setLocale({
     positive: '${path} must be more than zero.',
     integer: '${path} must be a whole number.',
   },
-  array: { min: '${path} needs at least ${min}.', max: '${path} takes at most ${max}.' },
+  array: {
+    min: '${path} needs at least ${min}.',
+    max: '${path} takes at most ${max}.',
+    length: '${path} needs exactly ${length}.',
+  },
   object: { noUnknown: 'Unknown here: ${unknown}.' },
 });
 

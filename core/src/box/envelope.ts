@@ -1,4 +1,4 @@
-import type { CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
+import type { Beam, CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
 import { type DecisionRule, decide } from '../metrology/decision.ts';
 import { saySettle, settle } from '../metrology/settle.ts';
 import { resolutionUncertainty } from '../metrology/uncertainty.ts';
@@ -105,8 +105,27 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
         ? []
         : [{ what: q.name.toLowerCase(), sum: `${num(q.valueMm)} against ${sayBand(q)}` }],
     ),
-    beams: [],
+    beams: boreBeam(input, u),
   };
+}
+
+/** The bore between the seal's two limits, where both are given. */
+function boreBeam(input: EnvelopeInput, u: number): Beam[] {
+  const { boreMm: value, sealBoreLowerMm: lower, sealBoreUpperMm: upper } = input;
+  if (value === undefined || lower === undefined || upper === undefined) return [];
+  const d = decide(value, u, { lower, upper }, input.rule);
+  return [
+    {
+      label: 'Box bore',
+      kind: 'length',
+      value,
+      target: (lower + upper) / 2,
+      lower,
+      upper,
+      expanded: d.expanded,
+      verdict: d.verdict,
+    },
+  ];
 }
 
 const sayBand = (q: Question): string =>

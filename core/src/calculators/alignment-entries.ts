@@ -1,14 +1,11 @@
-import { array, number, object, string, tuple } from 'yup';
-import { COUPLING_METHODS, couplingAlignment } from '../alignment/coupling.ts';
+import { array, number, object, string } from 'yup';
+import { COUPLING_METHODS, type CouplingInput, couplingAlignment } from '../alignment/coupling.ts';
 import { housingAlignment } from '../alignment/housings.ts';
 import { softFoot } from '../alignment/soft-foot.ts';
 import { type Calculator, entry, mm, rule, signed } from './entry.ts';
 
 /** Four readings at top, right, bottom, left. */
-const clock = () => {
-  const one = () => signed().required();
-  return tuple([one(), one(), one(), one()]);
-};
+const clock = () => array(signed().required()).length(4);
 
 export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
   entry(
@@ -18,8 +15,8 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
       method: string().oneOf(COUPLING_METHODS).required(),
       speedRpm: number().moreThan(0).max(20000).required(),
       rimMm: clock().required(),
-      faceMm: clock().optional(),
-      backMm: clock().optional(),
+      faceMm: clock(),
+      backMm: clock(),
       rimSagMm: signed(2),
       backSagMm: signed(2),
       faceDiameterMm: mm(2000),
@@ -31,7 +28,8 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
       makerAnglePer100Mm: mm(2),
       rule: rule(),
     }).noUnknown(),
-    couplingAlignment,
+    // The schema has counted the readings of each dial.
+    (i) => couplingAlignment(i as unknown as CouplingInput),
   ),
   entry(
     'alignment.housings',

@@ -59,12 +59,12 @@ const STEPS: Record<Measure, Told> = {
   },
   runout: {
     kind: runoutStep,
-    guide:
-      'Indicator square to the shaft, base firm; zero, turn by hand to each angle, and back to where it began.',
+    guide: 'Indicator square to the shaft, base firm; zero, then turn to each angle and back.',
     caution: 'Turn by hand only. Keep sleeves and rag clear of the shaft.',
   },
   play: {
     kind: playStep,
+    repeatWord: 'Put right',
     guide: 'Indicator on the shaft end: push, pull. Then beside the seal: release, lift.',
     caution: 'Lift with a lever on the shaft itself, never with fingers under it.',
   },
@@ -91,15 +91,18 @@ const STEPS: Record<Measure, Told> = {
     kind: softFootStep,
     guide: 'All bolts tight; loosen one foot at a time, read its rise or feel its gap, tighten it again.',
     caution: 'No fingers under a foot.',
+    repeatWord: 'Shimmed',
   },
   housings: {
     kind: housingsStep,
+    repeatWord: 'Moved',
     guide: 'Straightedge, wire or laser along the shaft: offsets at the near and far side of each housing.',
   },
   coupling: {
     kind: couplingStep,
     guide: 'Both shafts turned together; looking from the driver: top, right, bottom, left.',
     caution: 'Isolation stays on. Coupling guard back before anything runs.',
+    repeatWord: 'Moved',
   },
 };
 

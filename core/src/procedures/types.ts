@@ -38,6 +38,8 @@ export type StepDefinition = {
   again?: boolean;
   /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */
   survey?: boolean;
+  /** What was done before it is measured again, in a word for the button; “Dressed” where nothing is said. */
+  repeatWord?: string;
 };
 
 export type Procedure = { id: JobKind; title: string; steps: StepDefinition[] };

@@ -21,7 +21,7 @@ export type PlayValues = { endPlayMm: number | null; radialPlayMm: number | null
 
 /** Radial play: accepted to 0.05 mm, with caution to 0.08. Common practice, no source. */
 const RADIAL_GOOD_MM = 0.05;
-const RADIAL_MOST_MM = 0.08;
+export const RADIAL_PLAY_MM = 0.08;
 
 type Side = {
   name: string;
@@ -76,7 +76,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
         ? {
             ...judged,
             verdict: 'caution',
-            reason: `${side.name} is ${len(value)}: over ${len(RADIAL_GOOD_MM)}, still under ${len(RADIAL_MOST_MM)}.`,
+            reason: `${side.name} is ${len(value)}: over ${len(RADIAL_GOOD_MM)}, still under ${len(RADIAL_PLAY_MM)}.`,
             remedy: 'Think of the bearing before the seal.',
           }
         : judged,
@@ -100,7 +100,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
     name: 'Radial play',
     values: radial,
     limit: limitInForce(
-      [{ school: 'practice', title: 'common practice', limitMm: RADIAL_MOST_MM, source: 'practice' }],
+      [{ school: 'practice', title: 'common practice', limitMm: RADIAL_PLAY_MM, source: 'practice' }],
       'practice',
       input.makerRadialMm,
     ),

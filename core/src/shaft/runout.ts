@@ -29,6 +29,8 @@ export type RunoutInput = {
   wanted?: number | undefined;
   /** Names the station in the sentences, as “station 2”. */
   where?: string | undefined;
+  /** What to do where it runs off centre, as the vectors of all stations have told. */
+  bendRemedy?: string | undefined;
 };
 
 export type RunoutValues = {
@@ -68,7 +70,8 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   const findings: Finding[] = [];
   const working: WorkingLine[] = [{ what: 'limit', sum: sayLimit(limit) }];
   const fit = fitHarmonics(input.readings, one);
-  const shape = runoutShape(fit, one);
+  // Half a turn fits many shapes: none is named before the turn is read.
+  const shape = grouped.length >= wanted ? runoutShape(fit, one) : 'unfitted';
   const first = grouped[0];
   const closureMm = input.closingMm !== undefined && first ? tidy(input.closingMm - first.valueMm) : null;
   const closed = closureMm === null ? null : Math.abs(closureMm) <= input.resolutionMm + 1e-9;
@@ -94,8 +97,11 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       uncertaintyMm: uTir,
       limit,
       rule: input.rule,
-      means: `${SHAPE_WORDS[shape]}.`,
-      remedy: SHAPE_REMEDY[shape] || 'Read the turn again.',
+      means: grouped.length < wanted ? 'and the turn is not whole yet.' : `${SHAPE_WORDS[shape]}.`,
+      remedy:
+        grouped.length < wanted
+          ? 'Finish the turn: its shape tells what to do.'
+          : (shape === 'off-centre' && input.bendRemedy) || SHAPE_REMEDY[shape] || 'Read the turn again.',
       again: {
         where: `at ${degrees(high.angleDeg)} and ${degrees(low.angleDeg)}`,
         stepMm: input.resolutionMm,
@@ -106,7 +112,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
     });
     findings.push(judged);
   }
-  if (fit) findings.push(...shapeFindings(fit, shape, tag, where, working));
+  if (fit && shape !== 'unfitted') findings.push(...shapeFindings(fit, shape, tag, where, working));
   findings.push(...turnFindings(input, grouped, wanted, closureMm, closed, tag, where));
 
   const expandedMm = COVERAGE[input.rule ?? 'k2'] * uTir;

@@ -114,6 +114,10 @@ function pages(webDir: string) {
   };
 }
 
+/** Somebody who hears a feed leaves whenever they like: no fault of anybody's. */
+const hasLeft = (error: unknown): boolean =>
+  ['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE'].includes((error as { code?: string }).code ?? '');
+
 /** The whole application, ready to listen. */
 export function buildApp(house: House, webDir: string): Koa {
   const app = new Koa();
@@ -125,6 +129,10 @@ export function buildApp(house: House, webDir: string): Koa {
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '512kb', jsonStrict: true }));
   app.use(router.routes());
   app.use(pages(webDir));
-  app.on('error', (error) => house.log.error({ err: error }, 'socket fault'));
+  app.on('error', (error) =>
+    hasLeft(error)
+      ? house.log.debug('a reader left its stream')
+      : house.log.error({ err: error }, 'socket fault'),
+  );
   return app;
 }

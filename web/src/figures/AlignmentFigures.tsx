@@ -10,7 +10,7 @@ import { useSettings } from '../app/settings.tsx';
 import { Axis, Figure, Label } from './drawing.tsx';
 
 const W = 700;
-const H = 318;
+const H = 292;
 
 /** Base plate from above: each foot, its gap (or gaps), and the shim it wants. */
 export function SoftFootFigure({
@@ -27,7 +27,7 @@ export function SoftFootFigure({
   const side = Math.ceil(n / 2);
   const at = (i: number) => ({
     x: 150 + (side === 1 ? 200 : (400 * (i % side)) / (side - 1)),
-    y: i < side ? 64 : 226,
+    y: i < side ? 62 : 206,
   });
   const foot = Number(/^f(\d+)/.exec(place ?? '')?.[1] ?? 0) - 1;
   return (
@@ -47,7 +47,7 @@ export function SoftFootFigure({
         stroke="var(--ink)"
         strokeWidth="1.6"
       />
-      <Axis x1={90} x2={630} y1={145} y2={145} />
+      <Axis x1={90} x2={630} y1={134} y2={134} />
       <rect
         x="550"
         y="132"
@@ -236,7 +236,7 @@ export function CouplingFigure({
             : 'face'}
         : top, right, bottom, left
       </Label>
-      <Figure x={x} y={290} anchor="start" size={14}>
+      <Figure x={x} y={270} anchor="start" size={14}>
         {r.map((m) => (m === null ? '·' : lengthDigits(m, unit))).join('  ')}
       </Figure>
     </g>
@@ -293,8 +293,8 @@ export function HousingsFigure({
   // A housing is narrow on a long shaft: along the shaft its width is drawn larger too, or its slope could not be seen.
   const wide = Math.max(64, v.widthMm * scale);
   const planes = [
-    { y: 78, name: 'from the side', of: (h: (typeof v.housings)[number]) => h.vertical, keys: ['vn', 'vf'] },
-    { y: 206, name: 'from above', of: (h: (typeof v.housings)[number]) => h.horizontal, keys: ['hn', 'hf'] },
+    { y: 72, name: 'from the side', of: (h: (typeof v.housings)[number]) => h.vertical, keys: ['vn', 'vf'] },
+    { y: 194, name: 'from above', of: (h: (typeof v.housings)[number]) => h.horizontal, keys: ['hn', 'hf'] },
   ];
   return (
     <svg

@@ -10,8 +10,8 @@ import { Axis, DialGauge, Dimension, Figure, Label } from './drawing.tsx';
 import { TurnView } from './TurnView.tsx';
 
 const W = 700;
-const H = 318;
-const MID = 140;
+const H = 288;
+const MID = 126;
 
 /** The box in section, face to the right: shaft, box and the face's own line, tilted as it was found (enlarged). */
 export function FaceFigure({
@@ -27,7 +27,7 @@ export function FaceFigure({
 }) {
   const { unit } = useSettings();
   const outer = v.sweepRadiusMm * 1.25;
-  const scale = 112 / outer;
+  const scale = 104 / outer;
   const [shaft, bore, sweep] = [(shaftMm / 2) * scale, (v.boxBoreMm / 2) * scale, v.sweepRadiusMm * scale];
   const face = 226;
   // The tilt seen square to its own direction: the nearest side on top.
@@ -90,12 +90,13 @@ export function FaceFigure({
       <TurnView
         cx={552}
         cy={MID}
-        radiusPx={72}
+        radiusPx={68}
         radiusMm={v.sweepRadiusMm}
         readings={v.readings}
         before={before?.readings ?? []}
         active={active}
         wanted={v.wanted}
+        title="face"
         mark={
           v.tiltDeg === null || (v.tiltMmPer100 ?? 0) < 0.001
             ? null
@@ -119,7 +120,7 @@ export function BoreFigure({
   active: number | null;
 }) {
   const { unit } = useSettings();
-  const R = 104;
+  const R = 92;
   const scale = R / (v.boxBoreMm / 2);
   const e = (v.eccentricityMm ?? 0) * scale;
   const times = e > 0 ? Math.min(1000, roundedDown(24 / e)) : 1;
@@ -162,21 +163,19 @@ export function BoreFigure({
       <TurnView
         cx={552}
         cy={MID}
-        radiusPx={72}
+        radiusPx={68}
         radiusMm={v.boxBoreMm / 2}
         readings={v.corrected}
         before={before?.corrected ?? []}
         active={active}
         wanted={v.wanted}
+        title={v.sagMm === null ? 'bore as read' : 'bore, sag taken out'}
         mark={
           v.nearestDeg === null || (v.eccentricityMm ?? 0) < 0.002
             ? null
             : { deg: v.nearestDeg, word: `near ${v.nearestDeg.toFixed(0)}°` }
         }
       />
-      <Label x={552} y={H - 5} size={14} tone="muted">
-        {v.sagMm === null ? 'as read' : 'sag taken out'}
-      </Label>
     </svg>
   );
 }

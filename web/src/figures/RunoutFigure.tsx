@@ -4,10 +4,10 @@ import { Axis, Figure, Label } from './drawing.tsx';
 import { TurnView } from './TurnView.tsx';
 
 const W = 700;
-const H = 318;
-const AXIS_Y = 112;
+const H = 284;
+const AXIS_Y = 96;
 /** Room on the drawing for the axis to stand off. */
-const BEND_PX = 44;
+const BEND_PX = 40;
 
 type Props = {
   values: RunoutStepValues;
@@ -30,11 +30,13 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
   );
   const at = active?.station ?? worst;
   const here = stations[at];
-  const scale = Math.min(300 / seatMm, 116 / shaftMm);
+  const scale = Math.min(300 / seatMm, 100 / shaftMm);
   const x0 = 46 + (316 - seatMm * scale) / 2;
   const r = (shaftMm * scale) / 2;
   const x = (mm: number) => x0 + mm * scale;
-  const fitted = stations.map((s) => s.values.harmonics[0] ?? null);
+  const fitted = stations.map((s) =>
+    s.values.taken >= values.wanted ? (s.values.harmonics[0] ?? null) : null,
+  );
   const largest = fitted.reduce((a, b) => ((b?.amplitudeMm ?? 0) > (a?.amplitudeMm ?? 0) ? b : a), null);
   const lean = (i: number) => {
     const h = fitted[i];
@@ -109,17 +111,18 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
       <g>
         {(['TIR', '1×', '2×', '3×'] as const).map((name, row) => (
           <g key={name}>
-            <Label x={4} y={AXIS_Y + r + 36 + row * 19} anchor="start" tone="muted" size={15}>
+            <Label x={4} y={AXIS_Y + r + 34 + row * 18} anchor="start" tone="muted" size={15}>
               {name}
             </Label>
             {stations.map((s, i) => {
-              const v = row === 0 ? s.values.tirMm : (s.values.harmonics[row - 1]?.amplitudeMm ?? null);
+              const wave = s.values.taken >= values.wanted ? s.values.harmonics[row - 1] : undefined;
+              const v = row === 0 ? s.values.tirMm : (wave?.amplitudeMm ?? null);
               const spread = 70 + (i + 0.5) * (300 / stations.length);
               return (
                 <Figure
                   key={s.atMm}
                   x={spread}
-                  y={AXIS_Y + r + 36 + row * 19}
+                  y={AXIS_Y + r + 34 + row * 18}
                   tone={v === null ? 'muted' : i === at ? 'brass' : 'ink'}
                   size={stations.length > 4 ? 12.5 : 14.5}
                   strong={row === 0}
@@ -140,26 +143,25 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
         shaft to scale; TIR and amplitudes by station in {unit}
       </Label>
       {here && (
-        <>
-          <TurnView
-            cx={552}
-            cy={AXIS_Y + 30}
-            radiusPx={72}
-            radiusMm={shaftMm / 2}
-            readings={here.readings}
-            before={before?.stations[at]?.readings ?? []}
-            active={active?.angleDeg ?? null}
-            wanted={values.wanted}
-            mark={
-              h1 && h1.amplitudeMm > 2 * h1.uncertaintyMm && here.values.shape !== 'oval'
-                ? { deg: h1.phaseDeg, word: `high ${h1.phaseDeg.toFixed(0)}°` }
-                : null
-            }
-          />
-          <Label x={552} y={H - 5} size={15}>
-            station {at + 1} from the end
-          </Label>
-        </>
+        <TurnView
+          cx={552}
+          cy={AXIS_Y + 32}
+          radiusPx={68}
+          radiusMm={shaftMm / 2}
+          readings={here.readings}
+          before={before?.stations[at]?.readings ?? []}
+          active={active?.angleDeg ?? null}
+          wanted={values.wanted}
+          title={`station ${at + 1} from the end`}
+          mark={
+            h1 &&
+            h1.amplitudeMm > 2 * h1.uncertaintyMm &&
+            here.values.shape !== 'oval' &&
+            here.values.taken >= values.wanted
+              ? { deg: h1.phaseDeg, word: `high ${h1.phaseDeg.toFixed(0)}°` }
+              : null
+          }
+        />
       )}
     </svg>
   );

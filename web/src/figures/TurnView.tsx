@@ -17,9 +17,11 @@ type Props = {
   mark?: { deg: number; word: string } | null;
   /** Angles to be read, ticked round the part. */
   wanted: number;
+  /** What this is, before the exaggeration under it. */
+  title: string;
 };
 
-const ROOM = 30;
+const ROOM = 28;
 
 const path = (points: Array<{ x: number; y: number }>): string =>
   `${points.map((p, i) => `${i ? 'L' : 'M'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('')}Z`;
@@ -28,7 +30,18 @@ const path = (points: Array<{ x: number; y: number }>): string =>
  * One turn of an indicator, the part seen from its end: the circle is to scale, the readings and the fitted curve stand off it
  * enlarged by one round number, which is said. 0° is on top, degrees run clockwise.
  */
-export function TurnView({ cx, cy, radiusPx, radiusMm, readings, before = [], active, mark, wanted }: Props) {
+export function TurnView({
+  cx,
+  cy,
+  radiusPx,
+  radiusMm,
+  readings,
+  before = [],
+  active,
+  mark,
+  wanted,
+  title,
+}: Props) {
   const { unit } = useSettings();
   const drawn = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings: [...readings, ...before] });
   const now = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings });
@@ -37,8 +50,9 @@ export function TurnView({ cx, cy, radiusPx, radiusMm, readings, before = [], ac
   const rOf = (mm: number, mean: number) => radiusPx + (mm - mean) * scale * drawn.times;
   const then = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings: before });
   const rescale = (r: number, from: number) => radiusPx + ((r - radiusPx) * drawn.times) / from;
+  const whole = now.points.length >= wanted;
   const curve = (d: typeof now) =>
-    (d.curve.length > 0 ? d.curve : d.points.length > 2 ? d.points : []).map((p) =>
+    (d.curve.length > 0 && (d !== now || whole) ? d.curve : d.points.length > 1 ? d.points : []).map((p) =>
       spot(cx, cy, p.angleDeg, rescale(p.r, d.times)),
     );
   const points = now.points.map((p) => ({ ...p, ...spot(cx, cy, p.angleDeg, rOf(p.valueMm, now.meanMm)) }));
@@ -71,13 +85,8 @@ export function TurnView({ cx, cy, radiusPx, radiusMm, readings, before = [], ac
         return (
           <g key={deg}>
             <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--muted)" />
-            {major && (
-              <Label
-                x={t.x}
-                y={t.y + 5}
-                tone={turned !== null && Math.abs(deg - turned) < 0.1 ? 'brass' : 'muted'}
-                size={14}
-              >
+            {major && !(turned !== null && Math.abs(deg - turned) < 0.1) && (
+              <Label x={t.x} y={t.y + 5} tone="muted" size={14}>
                 {Number(deg.toFixed(1))}°
               </Label>
             )}
@@ -93,10 +102,10 @@ export function TurnView({ cx, cy, radiusPx, radiusMm, readings, before = [], ac
           strokeDasharray="2 4"
         />
       )}
-      {curve(now).length > 2 && (
+      {curve(now).length > 1 && (
         <path
-          d={path(curve(now))}
-          fill="var(--steel)"
+          d={whole ? path(curve(now)) : path(curve(now)).slice(0, -1)}
+          fill={whole ? 'var(--steel)' : 'none'}
           fillOpacity="0.1"
           stroke="var(--steel)"
           strokeWidth="2"
@@ -119,7 +128,7 @@ export function TurnView({ cx, cy, radiusPx, radiusMm, readings, before = [], ac
           </text>
         ) : null,
       )}
-      {mark && points.length > 2 && (
+      {mark && whole && (
         <g>
           <path d={wedge(cx, cy, mark.deg, radiusPx - 4)} fill="var(--brass)" />
           <Label {...markAt(cx, cy, mark.deg, radiusPx)} tone="brass" size={13.5} strong>
@@ -127,19 +136,34 @@ export function TurnView({ cx, cy, radiusPx, radiusMm, readings, before = [], ac
           </Label>
         </g>
       )}
-      {at && <DialGauge x={at.x} y={at.y} deg={turned ?? 0} r={12} />}
-      <Label x={cx} y={cy + radiusPx + ROOM + 46} tone="muted" size={14}>
-        {now.points.length > 0 ? `deviations ×${drawn.times}` : 'no reading yet'}
+      {at && turned !== null && (
+        <g>
+          <DialGauge x={at.x} y={at.y} deg={turned} r={11} />
+          <Label {...beyond(at, turned)} tone="brass" size={14} strong>
+            {Number(turned.toFixed(1))}°
+          </Label>
+        </g>
+      )}
+      <Label x={cx} y={cy + radiusPx + ROOM + 44} size={14}>
+        {title}
+        {now.points.length > 0 ? `, deviations ×${drawn.times}` : ', no reading yet'}
         {before.length > 2 ? ', dotted: before' : ''}
       </Label>
     </g>
   );
 }
 
+/** Beside the dial, where the angle it stands at is said. */
+function beyond(at: { x: number; y: number }, deg: number) {
+  const p = spot(at.x, at.y, deg, 33);
+  const q = spot(p.x, p.y, deg + 90, 26);
+  return { x: q.x, y: q.y + 5 };
+}
+
 /** A little inside the part, where the number of a point is clear of the curve. */
 function inward(cx: number, cy: number, p: { angleDeg: number; x: number; y: number }) {
   const d = Math.hypot(p.x - cx, p.y - cy);
-  const q = spot(cx, cy, p.angleDeg, Math.max(24, d - 26));
+  const q = spot(cx, cy, p.angleDeg, Math.max(24, d - 30));
   return { x: q.x, y: q.y + 5 };
 }
 

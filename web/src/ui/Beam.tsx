@@ -67,7 +67,7 @@ export function Beam({
   return (
     <figure className="m-0" data-beam={beam.verdict}>
       <svg
-        viewBox={`0 0 ${W} ${small ? 142 : 164}`}
+        viewBox={`0 0 ${W} ${small ? 142 : beam.alternatives?.length ? 190 : 164}`}
         className="block w-full max-w-[30rem]"
         role="img"
         aria-label={`${beam.label} ${say(beam.value)}, ${words}; low stop ${beam.lower === undefined ? 'none' : say(beam.lower)}, target ${say(beam.target)}, high stop ${beam.upper === undefined ? 'none' : say(beam.upper)}`}
@@ -143,14 +143,20 @@ export function Beam({
   );
 }
 
-/** Where the other schools would have set the stop: thin posts without a head, each with its number. */
+/** Where the other schools would have set the stop: thin posts without a head, each with its number under the ground. */
 function Alternatives({ beam, say }: { beam: BeamData; say: (v: number) => string }) {
+  const others = (beam.alternatives ?? [])
+    .filter((a) => Math.abs(a.at - (beam.upper ?? Number.NaN)) > 1e-6)
+    .map((a) => ({ ...a, along: along(beam, a.at) }))
+    .sort((a, b) => a.along - b.along);
   return (
     <g>
-      {(beam.alternatives ?? []).map((a) => {
-        const at = along(beam, a.at);
-        const off = at > 1.6;
-        const x = W / 2 + Math.min(1.6, at) * REACH;
+      {others.map((a, i) => {
+        const off = a.along > 1.6;
+        const x = W / 2 + Math.min(1.6, a.along) * REACH;
+        const before = others[i - 1];
+        const crowded =
+          before !== undefined && (Math.min(1.6, a.along) - Math.min(1.6, before.along)) * REACH < 52;
         return (
           <g key={a.label}>
             <title>
@@ -166,11 +172,11 @@ function Alternatives({ beam, say }: { beam: BeamData; say: (v: number) => strin
               strokeDasharray="3 2"
             />
             <text
-              x={x}
-              y={STOP_TOP + 9}
+              x={off ? W - 4 : x}
+              y={GROUND + (crowded && i % 2 === 1 ? 50 : 37)}
               textAnchor={off ? 'end' : 'middle'}
               className="figures"
-              fontSize="12"
+              fontSize="13.5"
               fill="var(--muted)"
             >
               {off ? `${say(a.at)} →` : say(a.at)}

@@ -1,5 +1,5 @@
 import { lengthDigits, type Place, STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core';
-import { Radio } from 'lucide-react';
+import { Radio, Unplug } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { moveHand, pairSerial, pairStandIn, portFor, unpair, useFeed } from '../app/feed.ts';
 import { hasSerial } from '../app/serial-port.ts';
@@ -36,38 +36,50 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
   if (!port)
     return (
       <>
-        <Button weight="bare" className="self-start !px-0 !text-base" onClick={() => setPairing(true)}>
+        <Button weight="bare" className="!px-0 !text-base" onClick={() => setPairing(true)}>
           Pair a gauge
         </Button>
         <PairDialog open={pairing} onClose={() => setPairing(false)} />
       </>
     );
   return (
-    <div className="border-t border-faint pt-1" data-feed={feed.state}>
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <Radio aria-hidden="true" size={20} className={feed.state === 'live' ? 'text-steel' : 'text-stop'} />
-        <span className="leading-tight">
-          {feed.source === 'stand-in' ? 'Stand-in, practice only' : 'Gauge on the port'}
+    <div className="w-full border-t border-faint pt-1" data-feed={feed.state}>
+      <div className="flex items-center gap-x-2.5">
+        <Radio
+          aria-hidden="true"
+          size={20}
+          className={`shrink-0 ${feed.state === 'live' ? 'text-steel' : 'text-stop'}`}
+        />
+        <span className="min-w-0 flex-1 leading-tight">
+          {feed.source === 'stand-in' ? 'Stand-in' : 'On the port'},{' '}
+          {feed.state === 'live' ? 'live' : feed.state === 'opening' ? 'opening …' : 'no feed'}
           <span className="block text-sm text-muted">
-            {feed.state === 'live' ? 'live' : feed.state === 'opening' ? 'opening …' : 'no feed'}
-            {feed.source === 'stand-in' && feed.heard.angle
-              ? `, shaft at ${feed.heard.angle.value.toFixed(0)}°`
-              : ''}
+            {feed.source === 'stand-in'
+              ? feed.heard.angle
+                ? `shaft at ${feed.heard.angle.value.toFixed(0)}°`
+                : 'practice only'
+              : 'lines of value and unit'}
           </span>
         </span>
-        <span className="min-w-28 text-right text-2xl" data-feed-value={heard?.value ?? ''}>
+        <span className="text-right text-2xl" data-feed-value={heard?.value ?? ''}>
           {heard && heard.quantity === 'length' ? (
             <Digits text={lengthDigits(heard.value, unit)} />
           ) : (
             <span className="text-muted">–</span>
           )}
         </span>
-        <Button onClick={onTake} disabled={!heard} title="Space" data-take>
+        <Button onClick={onTake} disabled={!heard} title="Space" className="!px-3" data-take>
           Take it
         </Button>
-        <Button weight="bare" className="!text-base" onClick={unpair}>
-          Let go
-        </Button>
+        <button
+          type="button"
+          aria-label="Let the paired gauge go"
+          title="Let the paired gauge go"
+          onClick={unpair}
+          className="grid size-12 shrink-0 place-items-center text-muted"
+        >
+          <Unplug aria-hidden="true" size={20} />
+        </button>
       </div>
       {feed.fault && <Fault>{feed.fault}</Fault>}
     </div>

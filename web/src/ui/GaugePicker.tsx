@@ -18,7 +18,7 @@ export function GaugePicker({
       aria-label="Gauge in hand"
       value={gauge?.id ?? ''}
       onChange={(e) => onGauge(e.target.value)}
-      className={`min-h-12 max-w-[15rem] border-0 border-b border-faint bg-paper px-1 text-[0.95rem] ${gauge && isOverdue(gauge) ? 'font-medium text-stop' : 'text-ink'}`}
+      className={`min-h-12 max-w-[10.5rem] border-0 border-b border-faint bg-paper px-1 text-[0.95rem] ${gauge && isOverdue(gauge) ? 'font-medium text-stop' : 'text-ink'}`}
     >
       {!gauge && <option value="">Which gauge?</option>}
       {gauges.map((g) => (

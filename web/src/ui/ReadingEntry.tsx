@@ -1,6 +1,6 @@
 import { type Instrument, type Place, readValue } from '@fulcrant/core';
 import { Keyboard } from 'lucide-react';
-import { type FormEvent, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
+import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { portFor, takeReading } from '../app/feed.ts';
 import { useSay, useSettings } from '../app/settings.tsx';
@@ -31,6 +31,8 @@ type Props = {
   pad: boolean;
   padSlot: HTMLElement | null;
   onPad: (open: boolean) => void;
+  /** Other ways to read here, beside the pairing. */
+  children?: ReactNode;
 };
 
 /**
@@ -50,6 +52,7 @@ export function ReadingEntry({
   pad,
   padSlot,
   onPad,
+  children,
 }: Props) {
   const { unit } = useSettings();
   const say = useSay();
@@ -148,66 +151,71 @@ export function ReadingEntry({
 
   const shown = fault ?? (value !== null ? refusal : null);
   return (
-    <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
-      <div className="flex items-center justify-between gap-3">
-        <label htmlFor={id} className="kicker !text-brass">
-          {place.label}
-        </label>
-        <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
+    <div className="flex flex-col gap-1.5">
+      <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
+        <div className="flex items-center justify-between gap-3">
+          <label htmlFor={id} className="kicker min-w-0 flex-1 !text-brass">
+            {place.label}
+          </label>
+          <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
+        </div>
+        <div className="flex items-stretch gap-2">
+          <input
+            ref={input}
+            id={id}
+            value={text}
+            onChange={(e) => type(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key !== ' ' || text !== '' || !portFor(place.instrumentKinds)) return;
+              e.preventDefault();
+              take();
+            }}
+            inputMode={pad ? 'none' : 'decimal'}
+            autoComplete="off"
+            spellCheck={false}
+            maxLength={40}
+            placeholder={PLACEHOLDER[place.kind]?.[unit] ?? (unit === 'mm' ? '0.000' : '.0000')}
+            aria-describedby={`${id}-read`}
+            aria-invalid={shown !== null}
+            className="figures min-h-14 w-full min-w-0 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
+          />
+          <Button type="submit" weight="solid" className="shrink-0">
+            {storeLabel}
+          </Button>
+          <button
+            type="button"
+            aria-pressed={pad}
+            aria-label="Keypad on the screen"
+            title="Keypad on the screen"
+            onClick={() => onPad(!pad)}
+            className="grid w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
+          >
+            <Keyboard aria-hidden="true" />
+          </button>
+        </div>
+        <div id={`${id}-read`} className="min-h-[1.6rem] leading-snug" aria-live="polite">
+          {understood && 'value' in understood && (
+            <p className="text-[0.95rem]">
+              read as <span className="figures font-medium">{understood.said}</span>
+              {understood.note && <span className="text-muted"> ({understood.note})</span>}
+            </p>
+          )}
+          {understood && 'message' in understood && !fault && (
+            <p className="text-muted">{understood.message}</p>
+          )}
+          {shown && <Fault>{say(shown)}</Fault>}
+        </div>
+      </form>
+      <div className="flex flex-wrap items-center gap-x-6">
+        <FeedBar place={place} onTake={take} />
+        {children}
       </div>
-      <div className="flex items-stretch gap-2">
-        <input
-          ref={input}
-          id={id}
-          value={text}
-          onChange={(e) => type(e.target.value)}
-          onKeyDown={(e) => {
-            if (e.key !== ' ' || text !== '' || !portFor(place.instrumentKinds)) return;
-            e.preventDefault();
-            take();
-          }}
-          inputMode={pad ? 'none' : 'decimal'}
-          autoComplete="off"
-          spellCheck={false}
-          maxLength={40}
-          placeholder={PLACEHOLDER[place.kind]?.[unit] ?? (unit === 'mm' ? '0.000' : '.0000')}
-          aria-describedby={`${id}-read`}
-          aria-invalid={shown !== null}
-          className="figures min-h-14 w-full min-w-0 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
-        />
-        <Button type="submit" weight="solid" className="shrink-0">
-          {storeLabel}
-        </Button>
-        <button
-          type="button"
-          aria-pressed={pad}
-          aria-label="Keypad on the screen"
-          title="Keypad on the screen"
-          onClick={() => onPad(!pad)}
-          className="grid w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
-        >
-          <Keyboard aria-hidden="true" />
-        </button>
-      </div>
-      <div id={`${id}-read`} className="min-h-[3.2rem] leading-snug" aria-live="polite">
-        {understood && 'value' in understood && (
-          <p className="text-[0.95rem]">
-            read as <span className="figures font-medium">{understood.said}</span>
-            {understood.note && <span className="text-muted"> ({understood.note})</span>}
-          </p>
-        )}
-        {understood && 'message' in understood && !fault && (
-          <p className="text-muted">{understood.message}</p>
-        )}
-        {shown && <Fault>{say(shown)}</Fault>}
-      </div>
-      <FeedBar place={place} onTake={take} />
       {pad &&
         padSlot &&
         createPortal(
           <Keypad onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)} kind={place.kind} />,
           padSlot,
         )}
-    </form>
+    </div>
   );
 }

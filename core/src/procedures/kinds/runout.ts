@@ -49,13 +49,17 @@ export const runoutStep: StepKind = {
     const all = looks(facts.setup);
     const turns = all.map((look) => turnOf(facts, step, look.prefix));
     const many = all.length > 1;
-    const results = all.map((look, s) =>
-      judgeStation(facts, look, turns[s] as Turn, many ? `station ${s + 1}` : undefined),
-    );
+    const judge = (bendRemedy?: string) =>
+      all.map((look, s) =>
+        judgeStation(facts, look, turns[s] as Turn, many ? `station ${s + 1}` : undefined, bendRemedy),
+      );
+    const first = judge();
     const bend = bendOf(
       all,
-      results.map((r) => r.values),
+      first.map((r) => r.values),
     );
+    // Once the stations together have told what it is, each station's remedy is that one's.
+    const results = bend?.findings[0]?.remedy ? judge(bend.findings[0].remedy) : first;
     const read = turns.flatMap((t) => t.taken);
     const at = turns.findIndex((t, s) => nextInTurn(t, all[s] as TurnLook) !== null);
     const look = all[at];
@@ -114,7 +118,13 @@ function choices(
 
 const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 
-function judgeStation(facts: Facts, look: TurnLook, turn: Turn, where: string | undefined) {
+function judgeStation(
+  facts: Facts,
+  look: TurnLook,
+  turn: Turn,
+  where: string | undefined,
+  bendRemedy: string | undefined,
+) {
   const schools = schoolsOf(facts.setup);
   return runout({
     shaftMm: facts.setup.shaftMm,
@@ -126,6 +136,7 @@ function judgeStation(facts: Facts, look: TurnLook, turn: Turn, where: string | 
     rule: schools.decision,
     wanted: look.wanted,
     where,
+    bendRemedy,
   });
 }
 

@@ -8,6 +8,8 @@ export type VerdictLine = {
   step: string;
   title: string;
   verdict: 'accept' | 'caution' | 'too-close' | 'reject';
+  /** Cautions, which do not stand against it. */
+  cautions: string[];
   against: Array<{ code: string; reason: string; remedy: string | null; accepted: string | null }>;
 };
 export type VerdictValues = { fit: 'fit' | 'not-fit' | 'undecided'; lines: VerdictLine[] };
@@ -27,6 +29,7 @@ function lineOf(facts: Facts, id: string, title: string, report: StepReport): Ve
         : against.length > 0 || report.findings.some((f) => f.verdict === 'caution')
           ? 'caution'
           : 'accept',
+    cautions: report.findings.filter((f) => f.verdict === 'caution').map((f) => f.reason),
     against: against.map(({ f, by }) => ({
       code: f.code,
       reason: f.reason,

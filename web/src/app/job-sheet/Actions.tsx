@@ -168,7 +168,7 @@ export function Actions({
       )}
       {mayRepeat && stands && (
         <Button onClick={() => setAsk('repeat')} data-repeat>
-          Dressed: measure again
+          {definition.repeatWord ?? 'Dressed'}: measure again
         </Button>
       )}
       {taken.length > 0 && may && (

@@ -139,8 +139,12 @@ export function StepBody(props: Props) {
   return (
     <div className="flex flex-1 flex-col gap-3">
       {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
-      <div className={pad && open && entry.place ? 'lg:[&_svg]:max-h-48' : ''}>{figureOf(props)}</div>
-      <div className="grid gap-x-8 gap-y-4 border-t border-faint pt-3 md:grid-cols-2">
+      <div
+        className={open && entry.place ? (pad ? 'lg:[&_svg]:max-h-48' : 'lg:[&_svg]:max-h-[16.25rem]') : ''}
+      >
+        {figureOf(props)}
+      </div>
+      <div className="grid gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
         <div className={`flex flex-col gap-3 ${step.id === 'target' ? 'md:col-span-2' : ''}`}>
           {step.id === 'target' ? (
             <TargetNumbers report={report} />
@@ -189,22 +193,23 @@ export function StepBody(props: Props) {
               pad={pad}
               padSlot={padSlot}
               onPad={setPad}
-            />
+            >
+              {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
+              {turn && entry.place.turn && entry.gauge.gauge && (
+                <SweepPanel
+                  key={turn}
+                  step={step.id}
+                  prefix={turn}
+                  wanted={(report.values as { wanted?: number } | null)?.wanted ?? 8}
+                  place={entry.place}
+                  gauge={entry.gauge.gauge}
+                  onSuppose={entry.suppose}
+                  actAll={job.actAll}
+                  state={state}
+                />
+              )}
+            </ReadingEntry>
           )}
-          {open && turn && entry.place?.turn && entry.gauge.gauge && (
-            <SweepPanel
-              key={turn}
-              step={step.id}
-              prefix={turn}
-              wanted={(report.values as { wanted?: number } | null)?.wanted ?? 8}
-              place={entry.place}
-              gauge={entry.gauge.gauge}
-              onSuppose={entry.suppose}
-              actAll={job.actAll}
-              state={state}
-            />
-          )}
-          {open && entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
           {open &&
             items.map((i) => (
               <StepItem

@@ -1,11 +1,4 @@
-import {
-  CALCULATORS,
-  type CalculatorResult,
-  listCalculators,
-  parseLength,
-  parseTypedNumber,
-  runCalculator,
-} from '@fulcrant/core';
+import { CALCULATORS, type CalculatorResult, listCalculators, runCalculator } from '@fulcrant/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../../app/Corner.tsx';
@@ -14,133 +7,8 @@ import { Beam } from '../../ui/Beam.tsx';
 import { Fault } from '../../ui/controls.tsx';
 import { FindingLine } from '../../ui/verdicts.tsx';
 import { Working } from '../../ui/Working.tsx';
-
-type Property = {
-  type?: string;
-  enum?: Array<string | number>;
-  items?: unknown;
-  properties?: Record<string, Property>;
-};
-type FlatSchema = { properties?: Record<string, Property>; required?: string[] };
-
-const LABELS: Record<string, string> = {
-  nominalMm: 'Nominal size',
-  designation: 'Tolerance, as h9',
-  boreMm: 'Bearing bore',
-  taper: 'Taper 1:',
-  clearanceClass: 'Clearance class',
-  benchMm: 'Bench clearance',
-  pitchMm: 'Sleeve thread pitch',
-  hollowRatio: 'Bore over outside of a hollow shaft',
-  makerReductionMinMm: 'Maker: reduction, least',
-  makerReductionMaxMm: 'Maker: reduction, most',
-  makerLeastResidualMm: 'Maker: least residual',
-  bladeStepMm: 'Blade step',
-  feel: 'A reading is',
-  sets: 'Sets: row A, row B, a pair a line',
-  makerLowerMm: 'Maker: least',
-  makerUpperMm: 'Maker: most',
-  nut: 'Nut slots',
-  washer: 'Washer tabs',
-  forwardDeg: 'Degrees to the next tab',
-  reductionPerDegMm: 'Measured reduction a degree',
-  reductionNowMm: 'Reduction now',
-  reductionMinMm: 'Reduction, least',
-  reductionMaxMm: 'Reduction, most',
-  aimMm: 'Reduction aimed at',
-  size: 'Bolt size',
-  grade: 'Grade',
-  friction: 'Threads',
-  makerTorqueNm: "Maker's torque, N·m",
-  plantTorqueNm: 'Plant torque, N·m',
-  mu: 'Friction µ',
-  count: 'Bolts',
-  layout: 'Set out as',
-  torqueNm: 'Final torque, N·m',
-  benchUncertaintyMm: 'Bench clearance, standard uncertainty',
-  readings: 'Readings: nut degrees, row A, row B, one a line',
-  stepDeg: 'Degrees a turn',
-  system: 'Shaft is',
-  stationsMm: 'Stations, mm along the seat',
-  anglesDeg: 'Angles, degrees',
-  diametersMm: 'Diameters, a station a line',
-  resolutionMm: 'Graduation',
-};
-const START: Record<string, Record<string, string>> = {
-  'tolerance.iso286': { nominalMm: '90', designation: 'h9' },
-  'bearing.drive-up-target': {
-    boreMm: '100',
-    taper: '12',
-    clearanceClass: 'CN',
-    benchMm: '0.100',
-    pitchMm: '2',
-  },
-  'bearing.clearance-class': {
-    boreMm: '100',
-    clearanceClass: 'CN',
-    bladeStepMm: '0.01',
-    sets: '0.10 0.10\n0.10 0.11\n0.10 0.10',
-  },
-  'bearing.drive-up-forecast': {
-    boreMm: '100',
-    taper: '12',
-    clearanceClass: 'CN',
-    benchMm: '0.100',
-    pitchMm: '2',
-    bladeStepMm: '0.005',
-    readings: '0 0.100 0.100\n45 0.085 0.085\n90 0.070 0.065',
-  },
-  'bearing.lock-alignment': {
-    boreMm: '100',
-    taper: '12',
-    pitchMm: '2',
-    nut: '4',
-    washer: '17',
-    forwardDeg: '3',
-  },
-  'bolting.torque': { size: 'M16', grade: '8.8', friction: 'oiled' },
-  'bolting.pattern': { count: '4', layout: 'rectangle', torqueNm: '196' },
-  'shaft.diameter-survey': {
-    nominalMm: '90',
-    system: 'metric',
-    stationsMm: '0 30 60',
-    anglesDeg: '0 60 120',
-    diametersMm: '89.974 89.972 89.976\n89.973 89.971 89.975\n89.972 89.970 89.974',
-    resolutionMm: '0.001',
-  },
-};
-
-const words = (line: string) =>
-  line
-    .trim()
-    .split(/[\s;]+/)
-    .filter(Boolean);
-const numbers = (line: string) => words(line).map((w) => parseTypedNumber(w)?.value ?? Number.NaN);
-const lines = (text: string) => text.split('\n').filter((l) => l.trim() !== '');
-
-/** What is typed in one field, as the calculator takes it. */
-function readInput(key: string, text: string, p: Property, unit: 'mm' | 'in'): unknown {
-  if (text.trim() === '') return undefined;
-  if (key === 'sets') return lines(text).map((l) => ({ rowAMm: numbers(l)[0], rowBMm: numbers(l)[1] }));
-  if (key === 'readings')
-    return lines(text).map((l) => ({
-      angleDeg: numbers(l)[0],
-      rowAMm: numbers(l)[1],
-      rowBMm: numbers(l)[2],
-    }));
-  if (key === 'diametersMm') return lines(text).map(numbers);
-  if (p.properties?.count) return { count: parseTypedNumber(text)?.value ?? text };
-  if (p.type === 'array') return numbers(text);
-  if (p.enum && typeof p.enum[0] === 'string') return text;
-  if (p.type === 'number' || typeof p.enum?.[0] === 'number') {
-    if (key.endsWith('Mm')) {
-      const r = parseLength(text, unit);
-      return r.ok ? r.mm : text;
-    }
-    return parseTypedNumber(text)?.value ?? text;
-  }
-  return text;
-}
+import { labelOf, START } from './fields.ts';
+import { type FlatSchema, isLines, type Property, readInput } from './read-input.ts';
 
 /** A sum without a job: any calculator of the registry, judged as it is typed. */
 export function BenchPage() {
@@ -195,6 +63,7 @@ export function BenchPage() {
               <BenchField
                 key={key}
                 name={key}
+                label={labelOf(id, key)}
                 property={p}
                 optional={!schema.required?.includes(key)}
                 value={values[key] ?? ''}
@@ -237,6 +106,7 @@ function Answer({ result }: { result: CalculatorResult<unknown> }) {
 
 type FieldProps = {
   name: string;
+  label: string;
   property: Property;
   optional: boolean;
   value: string;
@@ -245,18 +115,19 @@ type FieldProps = {
 };
 
 /** One input of a calculator, by the shape its schema gives: a choice, lines of numbers, or one number. */
-function BenchField({ name, property, optional, value, fault, onValue }: FieldProps) {
+function BenchField({ name, label, property, optional, value, fault, onValue }: FieldProps) {
   const look = 'w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
   const id = `bench-${name}`;
-  const label = LABELS[name] ?? name;
-  const manyLines = property.type === 'array' && !['stationsMm', 'anglesDeg'].includes(name);
+  const choices = property.enum ?? (property.type === 'boolean' ? ['true', 'false'] : null);
+  const said = (o: string | number) =>
+    property.type === 'boolean' ? (o === 'true' ? 'yes' : 'no') : String(o);
   return (
     <div className="flex flex-col">
       <label htmlFor={id} className="text-sm text-muted">
         {label}
         {optional ? ' (may stay empty)' : ''}
       </label>
-      {property.enum ? (
+      {choices ? (
         <select
           id={id}
           className={`${look} min-h-12`}
@@ -264,13 +135,13 @@ function BenchField({ name, property, optional, value, fault, onValue }: FieldPr
           onChange={(e) => onValue(e.target.value)}
         >
           <option value="">–</option>
-          {property.enum.map((o) => (
+          {choices.map((o) => (
             <option key={o} value={o}>
-              {o}
+              {said(o)}
             </option>
           ))}
         </select>
-      ) : manyLines ? (
+      ) : isLines(property) ? (
         <textarea
           id={id}
           rows={4}

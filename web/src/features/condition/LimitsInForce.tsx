@@ -29,8 +29,8 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
     const maker = state.setup.maker[q.maker];
     if (maker !== undefined)
       return `maker’s sheet, ${q.kind === 'length' ? `${lengthDigits(maker, unit)} ${unit}` : q.kind === 'degrees' ? `${maker}°` : `${maker} µm`}`;
-    if (!q.rule) return 'common practice';
-    const chosen = q.schools.find((s) => s.school === schoolsOf(state.setup)[q.rule as 'runout']);
+    const school = q.rule ? schoolsOf(state.setup)[q.rule] : 'practice';
+    const chosen = q.schools.find((s) => s.school === school);
     return chosen ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${chosen.title}` : 'common practice';
   };
   return (

@@ -6,6 +6,7 @@ import {
   type Place,
   type Sweep,
   samplesAt,
+  standing,
   startSweep,
   sweepClosing,
   sweepReadings,
@@ -111,7 +112,9 @@ export function SweepPanel(props: Props) {
   }, []);
 
   if (source !== 'stand-in') return null;
-  const begun = state.readings.some((r) => r.step === step && !r.withdrawn && r.place.startsWith(prefix));
+  const begun = standing(state, step, 'any').some((r) => r.place.startsWith(prefix));
+  // A turn begun by hand has its own zero; a sweep over the rest of it would mix two.
+  if (begun && turned === null && !fault) return null;
   const start = () => {
     setFault(null);
     sweep.current = startSweep(wanted);
@@ -121,8 +124,8 @@ export function SweepPanel(props: Props) {
   return (
     <div className="flex flex-wrap items-center gap-3" data-sweep={turned === null ? 'idle' : 'turning'}>
       {turned === null ? (
-        <Button onClick={start} data-sweep-start>
-          {begun ? 'Sweep the rest of the turn' : 'Sweep the whole turn'}
+        <Button onClick={start} disabled={begun} data-sweep-start>
+          Sweep the whole turn
         </Button>
       ) : (
         <p className="m-0 font-medium text-brass" role="status">

@@ -21,7 +21,12 @@ export function VerdictStep({ report, onLook }: { report: StepReport; onLook: (s
             </span>
             <span className="font-label text-xl font-semibold leading-tight">{l.title}</span>
             <span className="min-w-0 leading-snug">
-              {l.against.length === 0 && VERDICT_WORD[l.verdict]}
+              {l.against.length === 0 && l.cautions.length === 0 && VERDICT_WORD[l.verdict]}
+              {l.cautions.map((c) => (
+                <span key={c} className="block text-[0.95rem] text-muted">
+                  {say(c)}
+                </span>
+              ))}
               {l.against.map((a) => (
                 <span key={a.code} className="block">
                   {say(a.reason)}

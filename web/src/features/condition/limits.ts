@@ -1,14 +1,18 @@
 import {
+  BOX_BORE_TIR_MM,
+  couplingTolerance,
   END_PLAY_SCHOOLS,
   endPlaySchools,
   FACE_SCHOOLS,
   faceSchools,
   type HouseRules,
   type JobState,
+  RADIAL_PLAY_MM,
   RUNOUT_SCHOOLS,
   runoutSchools,
   type SchoolLimit,
   type Setup,
+  SOFT_FOOT_MM,
   schoolsOf,
 } from '@fulcrant/core';
 
@@ -25,9 +29,17 @@ export type LimitQuestion = {
   schools: SchoolLimit[];
 };
 
+const practice = (limitMm: number, title = 'common practice'): SchoolLimit => ({
+  school: 'practice',
+  title,
+  limitMm,
+  source: 'practice',
+});
+
 /** The limits a step is judged by that the maker's sheet or another school may answer. */
 export function limitsOf(state: JobState, step: string): LimitQuestion[] {
   const { shaftMm, condition } = state.setup;
+  const rpm = condition?.speedRpm ?? 1480;
   switch (step) {
     case 'runout':
       return [
@@ -44,7 +56,12 @@ export function limitsOf(state: JobState, step: string): LimitQuestion[] {
     case 'play':
       return [
         { title: 'End play', maker: 'endPlayMm', kind: 'length', rule: 'endPlay', schools: endPlaySchools() },
-        { title: 'Radial play', maker: 'radialPlayMm', kind: 'length', schools: [] },
+        {
+          title: 'Radial play',
+          maker: 'radialPlayMm',
+          kind: 'length',
+          schools: [practice(RADIAL_PLAY_MM)],
+        },
       ];
     case 'face':
       return [
@@ -57,15 +74,29 @@ export function limitsOf(state: JobState, step: string): LimitQuestion[] {
         },
       ];
     case 'bore':
-      return [{ title: 'Box bore, TIR', maker: 'boreMm', kind: 'length', schools: [] }];
+      return [
+        { title: 'Box bore, TIR', maker: 'boreMm', kind: 'length', schools: [practice(BOX_BORE_TIR_MM)] },
+      ];
     case 'softfoot':
-      return [{ title: 'Gap at a foot', maker: 'softFootMm', kind: 'length', schools: [] }];
+      return [
+        { title: 'Gap at a foot', maker: 'softFootMm', kind: 'length', schools: [practice(SOFT_FOOT_MM)] },
+      ];
     case 'housings':
       return [{ title: 'Angle the bearing takes up', maker: 'abilityDeg', kind: 'degrees', schools: [] }];
     case 'coupling':
       return [
-        { title: 'Offset', maker: 'offsetMm', kind: 'length', schools: [] },
-        { title: 'Angle, per 100 mm', maker: 'anglePer100Mm', kind: 'length', schools: [] },
+        {
+          title: 'Offset',
+          maker: 'offsetMm',
+          kind: 'length',
+          schools: [practice(couplingTolerance(rpm).offsetMm, `at ${rpm} rpm`)],
+        },
+        {
+          title: 'Angle, per 100',
+          maker: 'anglePer100Mm',
+          kind: 'length',
+          schools: [practice(couplingTolerance(rpm).anglePer100Mm, `at ${rpm} rpm`)],
+        },
       ];
     default:
       return [];

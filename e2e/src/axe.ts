@@ -1,0 +1,20 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from 'playwright-core';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** WCAG 2.2 A and AA violations on the page as it stands. */
+export async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    // biome-ignore lint/suspicious/noExplicitAny: axe is put into the page as a script
+    const result = await (window as any).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+    });
+    return result.violations.map(
+      (v: { id: string; nodes: Array<{ html: string }> }) =>
+        `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`,
+    );
+  });
+}

@@ -1,0 +1,433 @@
+import { readFileSync } from 'node:fs';
+import { STAND_IN_SHAFTS, type StandInShaft, surfaceAt } from '@fulcrant/core';
+import Papa from 'papaparse';
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { violations } from './axe.ts';
+import { Plant, signIn } from './plant.ts';
+import { SheetHand } from './sheet-hand.ts';
+
+let plant: Plant;
+beforeAll(async () => {
+  plant = await Plant.open();
+});
+afterAll(() => plant?.close());
+
+/** Open a survey by the form, with just these measures. */
+async function openSurvey(
+  page: Page,
+  position: string,
+  measures: string[],
+  fields: Record<string, string> = {},
+) {
+  await page.goto(`${plant.url}/jobs/new`);
+  await page.getByRole('button', { name: /^Survey a machine/ }).click();
+  await page.getByLabel('Machine', { exact: true }).fill('Test pump');
+  await page.getByLabel('Position', { exact: true }).fill(position);
+  for (const name of [
+    'Look and feel',
+    'Shaft diameters',
+    'Finish',
+    'Run-out',
+    'End and radial play',
+    'Box face',
+    'Box bore',
+    'Coupling',
+  ]) {
+    const flag = page.getByRole('button', { name, exact: true });
+    if (((await flag.getAttribute('aria-pressed')) === 'true') !== measures.includes(name))
+      await flag.click();
+  }
+  for (const [label, value] of Object.entries(fields))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  const hand = new SheetHand(page);
+  await hand.answerAll();
+  await hand.on();
+  return { hand, jobId: page.url().split('/').at(-1) ?? '' };
+}
+
+async function pair(page: Page, shaft: StandInShaft) {
+  await page.getByRole('button', { name: 'Pair a gauge' }).click();
+  await page.locator(`[data-shaft="${shaft}"]`).click();
+  await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });
+}
+
+const placeOf = (page: Page) => page.locator('form[data-place]').getAttribute('data-place');
+
+/** Space until the reading of this place is taken: the shaft must have come to rest first. */
+async function take(page: Page): Promise<void> {
+  const place = await placeOf(page);
+  for (let i = 0; i < 60; i++) {
+    await page.locator('form[data-place] input').focus();
+    await page.keyboard.press('Space');
+    const gone = await page
+      .waitForFunction(
+        (b) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== b,
+        place,
+        { timeout: 250 },
+      )
+      .catch(() => null);
+    if (gone) return;
+  }
+  throw new Error(`Nothing was taken at ${place}: ${await page.locator('main').textContent()}`);
+}
+
+const readingsOf = async (page: Page, jobId: string) => {
+  const { events } = await (await page.request.get(`${plant.url}/api/jobs/${jobId}`)).json();
+  return events
+    .filter((e: { type: string }) => e.type === 'reading.taken')
+    .map((e: { data: { place: string; value: number; via?: string; raw: string } }) => e.data) as Array<{
+    place: string;
+    value: number;
+    via?: string;
+    raw: string;
+  }>;
+};
+
+describe('a shaft surveyed through the stand-in dial', () => {
+  it('a bent one: the feed drops in the middle, the survey goes on by hand and by feed, and nothing is lost', async () => {
+    const { page, context, complaints } = await plant.visit('Asta');
+    const { hand, jobId } = await openSurvey(page, 'bent', ['Run-out']);
+    await pair(page, 'bent');
+    for (let i = 0; i < 5; i++) await take(page);
+    await hand.allStored();
+
+    await plant.killServer();
+    await page.locator('[data-feed="dropped"]').waitFor({ timeout: 15_000 });
+    await page.getByText('No value is taken from it').waitFor();
+    // Space takes nothing from a dead feed, and no number stands where the gauge's was.
+    const stuck = await placeOf(page);
+    await page.locator('form[data-place] input').focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(400);
+    expect(await placeOf(page)).toBe(stuck);
+    expect(await page.locator('[data-feed-value]').getAttribute('data-feed-value')).toBe('');
+    // By hand it goes on; the reading waits on the device.
+    expect(stuck).toBe('s1/225');
+    const atMm = 3;
+    await hand.read('runout', surfaceAt(STAND_IN_SHAFTS.bent, atMm, 225).toFixed(3));
+    expect(await hand.waiting()).toBeGreaterThanOrEqual(1);
+    await page.reload();
+    await page.locator('form[data-place="s1/270"]').waitFor();
+
+    await plant.restartServer();
+    await pair(page, 'bent');
+    while ((await page.locator('form[data-place]').count()) > 0 && (await placeOf(page)) !== null) {
+      if ((await placeOf(page)) === 's3/360') break;
+      await take(page);
+    }
+    await page.locator('form[data-place] input').focus();
+    for (let i = 0; i < 20 && (await page.locator('form[data-place="s3/360"]').count()) > 0; i++) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(200);
+    }
+    await hand.allStored();
+
+    expect(await page.locator('[data-finding="shaft.bend"]').textContent()).toMatch(/Bent/);
+    expect(await hand.verdict('runout.tir.3')).toBe('reject');
+    expect(await hand.verdict('runout.tir.1')).toBe('accept');
+    expect(await hand.verdict('gauge.stand-in')).toBe('caution');
+    const readings = await readingsOf(page, jobId);
+    expect(readings).toHaveLength(27);
+    expect(new Set(readings.map((r) => r.place)).size).toBe(27);
+    expect(readings.filter((r) => r.via === 'port')).toHaveLength(26);
+    for (const r of readings) {
+      const [, s, a] = /^s(\d)\/([\d.]+)$/.exec(r.place) ?? [];
+      const at = [3, 30, 57][Number(s) - 1] ?? 0;
+      expect(Math.abs(r.value - surfaceAt(STAND_IN_SHAFTS.bent, at, Number(a)))).toBeLessThan(0.005);
+    }
+    // A survey goes on past a stop, and says so at its end.
+    await hand.on();
+    await page.locator('[data-fit="not-fit"]').waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  it('an oval one, swept: a turn whose feed drops stores nothing, swept again it is told; dressed, both stand side by side', async () => {
+    const { page, context } = await plant.visit('Bram');
+    const { hand, jobId } = await openSurvey(page, 'oval', ['Run-out'], {
+      'Angles in a turn': '24',
+      'Run-out at stations': '2',
+    });
+    await pair(page, 'oval');
+    await page.locator('[data-sweep-start]').click();
+    await page.locator('[data-sweep="turning"]').waitFor();
+    await page.waitForTimeout(1500);
+    // While it turns the figure and the verdict follow, though nothing is stored yet.
+    await page.getByText('Verdict, if this is stored').waitFor();
+    await plant.killServer();
+    await page.getByText(/Nothing of that turn is stored/).waitFor({ timeout: 15_000 });
+    await plant.restartServer();
+    await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });
+    expect(await readingsOf(page, jobId)).toHaveLength(0);
+
+    for (const station of [1, 2]) {
+      await page.locator(`form[data-place="s${station}/0"]`).waitFor();
+      await page.locator('[data-sweep-start]').click();
+      await page.waitForFunction(
+        (s) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== `s${s}/0`,
+        station,
+        { timeout: 30_000 },
+      );
+    }
+    await hand.allStored();
+    const readings = await readingsOf(page, jobId);
+    expect(readings).toHaveLength(50);
+    expect(readings[0]?.raw).toMatch(/^mean of \d+ from the feed$/);
+    expect(await page.locator('[data-finding="runout.shape.1"]').textContent()).toMatch(/out of round/);
+    expect(await page.locator('[data-finding="runout.shape.2"]').textContent()).toMatch(/out of round/);
+    expect(await hand.verdict('runout.tir.1')).toBe('reject');
+
+    await page.locator('[data-repeat]').click();
+    await page.getByRole('dialog').locator('textarea').fill('shaft renewed');
+    await page.getByRole('button', { name: 'Measure again', exact: true }).click();
+    await page.locator('form[data-place="s1/0"]').waitFor();
+    await page.locator('[data-before="1"]').getByText('shaft renewed').waitFor();
+    await page.getByRole('button', { name: 'Let the paired gauge go' }).click();
+    await pair(page, 'true');
+    for (const station of [1, 2]) {
+      await page.locator(`form[data-place="s${station}/0"]`).waitFor();
+      await page.locator('[data-sweep-start]').click();
+      await page.waitForFunction(
+        (s) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== `s${s}/0`,
+        station,
+        { timeout: 30_000 },
+      );
+    }
+    await hand.allStored();
+    expect(await hand.verdict('runout.tir.1')).toBe('accept');
+    expect(await readingsOf(page, jobId)).toHaveLength(100);
+    await context.close();
+  });
+});
+
+describe('a gauge on a serial port of the device', () => {
+  it('is read by its lines; an error word or an unplugged gauge gives no value', async () => {
+    const { page, context } = await plant.visit('Asta');
+    // The browser's own serial interface, with a gauge of ours behind it: everything above the port is the real thing.
+    await page.addInitScript(() => {
+      const w = window as unknown as { gauge: { send(text: string): void; unplug(): void } };
+      let control: ReadableStreamDefaultController<Uint8Array>;
+      const port = {
+        open: async () => undefined,
+        close: async () => undefined,
+        readable: new ReadableStream<Uint8Array>({
+          start(c) {
+            control = c;
+          },
+        }),
+      };
+      w.gauge = {
+        send: (text) => control.enqueue(new TextEncoder().encode(text)),
+        unplug: () => control.error(new Error('gone')),
+      };
+      Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
+    });
+    const { jobId } = await openSurvey(page, 'serial', ['Run-out']);
+    const send = (text: string) =>
+      page.evaluate((t) => (window as unknown as { gauge: { send(t: string): void } }).gauge.send(t), text);
+    await page.getByRole('button', { name: 'Pair a gauge' }).click();
+    await page.getByRole('button', { name: 'Choose the port' }).click();
+    await page.locator('[data-feed="live"]').waitFor();
+    await send('+0.0');
+    await send('12 mm\r\n');
+    await page.locator('[data-feed-value="0.012"]').waitFor();
+    await take(page);
+    await send('ERR 3\n');
+    await page.getByText(/which is no value with a unit/).waitFor();
+    await page.locator('form[data-place] input').focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(300);
+    expect(await placeOf(page)).toBe('s1/45');
+    await send('-.0005 in\n');
+    await page.locator('[data-feed-value="-0.0127"]').waitFor();
+    await take(page);
+    await page.evaluate(() => (window as unknown as { gauge: { unplug(): void } }).gauge.unplug());
+    await page.getByText(/unplugged/).waitFor();
+    expect((await readingsOf(page, jobId)).map((r) => [r.place, r.value, r.raw])).toEqual([
+      ['s1/0', 0.012, '+0.012 mm'],
+      ['s1/45', -0.0127, '-.0005 in'],
+    ]);
+    await context.close();
+  });
+});
+
+describe('a survey out of a spreadsheet', () => {
+  it('bad rows are named with their lines, the good ones taken; the CSV that comes out holds them', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const { hand, jobId } = await openSurvey(page, 'from a file', ['Shaft diameters']);
+    const csv =
+      'station;angle;diameter;unit\r\n1;0;59,985;\r\n1;60;2.3616;in\r\n1;120;fifty;\r\n2;0;59.984;mm\r\n9;0;59.98;mm\r\n2;0;59.98;mm\r\n';
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('button', { name: 'Readings from a file' }).click();
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'survey.csv', mimeType: 'text/csv', buffer: Buffer.from(`\uFEFF${csv}`) });
+    await page.locator('[data-bad-row="4"]').getByText('not a length').waitFor();
+    await page.locator('[data-bad-row="6"]').getByText('no such place').waitFor();
+    await page.locator('[data-bad-row="7"]').getByText('stands in line 5').waitFor();
+    await page.getByRole('button', { name: 'Take the 3 good rows' }).click();
+    await page.getByRole('dialog').waitFor({ state: 'detached' });
+    await page.locator('form[data-place="s1/120"]').waitFor();
+    await hand.allStored();
+    const readings = await readingsOf(page, jobId);
+    expect(readings.map((r) => [r.place, Number(r.value.toFixed(4)), r.via])).toEqual([
+      ['s1/0', 59.985, 'file'],
+      ['s1/60', 59.9846, 'file'],
+      ['s2/0', 59.984, 'file'],
+    ]);
+    await page.getByRole('button', { name: 'More' }).click();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.locator('[data-csv]').click()]);
+    const rows = Papa.parse<string[]>(readFileSync(await download.path(), 'utf8').trim()).data;
+    expect(rows.slice(1).map((r) => [r[1], r[2]])).toEqual([
+      ['s1/0', '59.985'],
+      ['s1/60', '59.98464'],
+      ['s2/0', '59.984'],
+    ]);
+    await context.close();
+  });
+});
+
+describe('whose limit', () => {
+  it('the house rule a lead hand sets is taken over by a new job; the maker’s value typed in place outranks it; the sheet tells', async () => {
+    const { page, context } = await plant.visit('Imke');
+    await page.goto(`${plant.url}/house-rules`);
+    await page
+      .locator('[data-rule="runout"]')
+      .getByRole('button', { name: /0\.025 mm/ })
+      .click();
+    await page.getByText('Last set by Imke').waitFor();
+    await signIn(page, plant.url, 'Asta');
+    const { hand, jobId } = await openSurvey(page, 'limits', ['Run-out'], {
+      'Run-out at stations': '1',
+      'Angles in a turn': '4',
+    });
+    await page.locator('[data-limits]').getByText('0.025 mm, process-pump standards').waitFor();
+    for (const v of ['0', '0.02', '0.04']) await hand.read('runout', v);
+    expect(await hand.verdict('runout.tir')).toBe('reject');
+    // The other schools stand beside it on the beam as stops of their own.
+    expect(await page.locator('[data-beam] title').allTextContents()).toEqual([
+      'flat: 0.050',
+      '1 µm per mm of shaft: 0.060',
+    ]);
+    await page.locator('[data-limit="runoutMm"]').click();
+    await page.getByRole('dialog').locator('input').fill('a lot');
+    await page.getByRole('button', { name: 'It says so' }).click();
+    await page.getByText('is not a length').waitFor();
+    await page.getByRole('dialog').locator('input').fill('.005');
+    await page.getByRole('button', { name: 'It says so' }).click();
+    await page.locator('[data-limits]').getByText('maker’s sheet, 0.127 mm').waitFor();
+    expect(await hand.verdict('runout.tir')).toBe('accept');
+    await hand.allStored();
+    const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json`)).json();
+    expect(sheet.setup.schools.runout).toBe('standards');
+    expect(sheet.setupChanges[0]).toMatchObject({ changed: ['maker.runoutMm'], by: 'Asta' });
+    expect(sheet.sources.map((s: { id: string }) => s.id)).toContain('maker');
+    // Back as it was, for the tests after this one.
+    await signIn(page, plant.url, 'Imke');
+    await page.goto(`${plant.url}/house-rules`);
+    await page
+      .locator('[data-rule="runout"]')
+      .getByRole('button', { name: /1 µm per mm/ })
+      .click();
+    await page
+      .locator('[data-rule="runout"]')
+      .getByRole('button', { name: /1 µm per mm/, pressed: true })
+      .waitFor();
+    await context.close();
+  });
+
+  it('a fitter sees the house rules but does not set them', async () => {
+    const { page, context } = await plant.visit('Asta');
+    await page.goto(`${plant.url}/house-rules`);
+    expect(
+      await page
+        .locator('[data-rule="face"]')
+        .getByRole('button', { name: /flat|any box/ })
+        .isDisabled(),
+    ).toBe(true);
+    await context.close();
+  });
+});
+
+describe('the coupling', () => {
+  it('read, moved, read again: shims and side moves at the feet, before and after side by side', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const { hand } = await openSurvey(page, 'coupling', ['Coupling'], {
+      'Speed, rpm': '1480',
+      'Diameter swept on the face': '120',
+      'Driver’s dial to front feet': '150',
+      'Front to back feet': '400',
+    });
+    await hand.choose('Sag, rim');
+    await page.locator('form[data-place="rim/sag"]').waitFor();
+    await hand.read('coupling', '-0.10');
+    for (const v of ['0', '-0.25', '-0.50', '-0.25', '0', '-0.06', '-0.12']) await hand.read('coupling', v);
+    await page.locator('form[data-place] input').fill('-0.06');
+    await page.keyboard.press('Enter');
+    await page.locator('form[data-place]').waitFor({ state: 'detached' });
+    const figure = page.getByRole('img', { name: /Coupling from the side/ });
+    expect(await figure.textContent()).toContain('take out 0.350');
+    expect(await figure.textContent()).toContain('take out 0.750');
+    expect(await hand.verdict('coupling.vertical.offset')).toBe('reject');
+    await page.getByRole('button', { name: 'Moved: measure again' }).click();
+    await page.getByRole('dialog').locator('textarea').fill('shims out, 0.35 front and 0.75 back');
+    await page.getByRole('button', { name: 'Measure again', exact: true }).click();
+    await page.locator('form[data-place="rim/0"]').waitFor();
+    await hand.choose('Sag, rim');
+    await hand.read('coupling', '-0.10');
+    for (const v of ['0', '-0.05', '-0.10', '-0.05', '0', '0', '0']) await hand.read('coupling', v);
+    await page.locator('form[data-place] input').fill('0');
+    await page.keyboard.press('Enter');
+    await page.locator('form[data-place]').waitFor({ state: 'detached' });
+    expect(await hand.verdict('coupling.vertical.offset')).toBe('accept');
+    await page
+      .locator('[data-before="1"]')
+      .getByText(/driver stands high/)
+      .waitFor();
+    await context.close();
+  });
+});
+
+describe('every measure’s sheet', () => {
+  it('has no axe violation by day and by night, and needs no sideways scrolling on a tablet', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?limit=200`)).json();
+    const found: string[] = [];
+    const of = (machine: string, position: string) =>
+      jobs.find(
+        (j: { machine: string; position: string }) => j.machine === machine && j.position === position,
+      ).id;
+    for (const id of [
+      of('Raw juice pump 4', 'Seal, drive side'),
+      of('Molasses pump 1', 'Motor and coupling'),
+      of('Pulp press drive', 'Both housings'),
+    ]) {
+      for (const theme of ['day', 'night']) {
+        await page.setViewportSize({ width: 1280, height: 800 });
+        await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+        await page.goto(`${plant.url}/jobs/${id}`);
+        const steps = page.getByRole('navigation', { name: 'Steps' }).locator('button:not([disabled])');
+        await steps.first().waitFor();
+        for (let i = 0; i < (await steps.count()); i++) {
+          await steps.nth(i).click();
+          await page.waitForTimeout(150);
+          found.push(...(await violations(page)).map((v) => `${id} step ${i}, ${theme}: ${v}`));
+        }
+      }
+      for (const size of [
+        { width: 800, height: 1280 },
+        { width: 1024, height: 768 },
+      ]) {
+        await page.setViewportSize(size);
+        await page.waitForTimeout(150);
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        if (over > 0) found.push(`${id} at ${size.width}: ${over} px`);
+      }
+    }
+    expect(found).toEqual([]);
+    await context.close();
+  });
+});
