@@ -32,6 +32,8 @@ export type HandMove = {
 const TICK_MS = 20;
 /** A hand turns a shaft about so fast to the next angle. */
 const HAND_DEG_PER_S = 400;
+/** On a steady turn the shaft moves no farther between two lines, however late they come: no angle is passed over. */
+const SWEEP_STEP_DEG = 2;
 /** A steady turn goes a little past its start, so that it closes. */
 const SWEEP_END_DEG = 366;
 const MICROMETER = { stepMm: 0.001, noiseMm: 0.0003 };
@@ -49,6 +51,7 @@ export class StandInBench {
   private angleDeg = 0;
   private targetDeg = 0;
   private degPerS = HAND_DEG_PER_S;
+  private sweeping = false;
   private foot = 1;
   private dial: DialState = { rackMm: 0 };
   private timer: NodeJS.Timeout | null = null;
@@ -84,11 +87,13 @@ export class StandInBench {
     if (m.angleDeg !== undefined) {
       this.targetDeg = m.angleDeg;
       this.degPerS = HAND_DEG_PER_S;
+      this.sweeping = false;
     }
     if (m.sweepRpm !== undefined) {
       this.angleDeg = 0;
       this.targetDeg = SWEEP_END_DEG;
       this.degPerS = 6 * m.sweepRpm;
+      this.sweeping = true;
     }
   }
 
@@ -99,7 +104,8 @@ export class StandInBench {
 
   private tick(): void {
     const now = performance.now();
-    const way = (this.degPerS * (now - this.last)) / 1000;
+    const due = (this.degPerS * (now - this.last)) / 1000;
+    const way = this.sweeping ? Math.min(due, SWEEP_STEP_DEG) : due;
     this.last = now;
     const rest = this.targetDeg - this.angleDeg;
     this.angleDeg = Math.abs(rest) <= way ? this.targetDeg : this.angleDeg + Math.sign(rest) * way;

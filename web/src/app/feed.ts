@@ -132,12 +132,28 @@ export function unpair(): void {
 type Move = { shaft?: StandInShaft; atMm?: number; angleDeg?: number; sweepRpm?: number; foot?: number };
 let lastPlace: Move = {};
 
+/** Moves not yet told to the bench: they go one after the other, and what is overtaken is left out. */
+let pending: Move | null = null;
+let telling: Promise<void> | null = null;
+
+async function tellAll(): Promise<void> {
+  while (pending && view.source === 'stand-in') {
+    const move = pending;
+    pending = null;
+    await call('POST', `/api/feed/${device()}/hand`, move).catch(() => undefined);
+  }
+  telling = null;
+}
+
 /** Move the hand at the stand-in bench; where the bench is away, it is told again when it is back. */
-export async function moveHand(move: Move): Promise<void> {
-  const { sweepRpm: _, ...place } = move;
+export function moveHand(move: Move): Promise<void> {
+  const { sweepRpm, ...place } = move;
   lastPlace = { ...lastPlace, ...place };
-  if (view.source !== 'stand-in') return;
-  await call('POST', `/api/feed/${device()}/hand`, move).catch(() => undefined);
+  const { sweepRpm: _, ...before } = pending ?? {};
+  pending = sweepRpm === undefined ? { ...before, ...place } : { ...before, ...place, sweepRpm };
+  if (sweepRpm !== undefined) delete pending.angleDeg;
+  telling ??= tellAll();
+  return telling;
 }
 
 /** The port that reads a kind of gauge just now. */

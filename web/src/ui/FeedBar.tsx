@@ -23,14 +23,15 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
   const port = feed.source ? portFor(place.instrumentKinds) : null;
   const heard = port ? feed.heard[port] : undefined;
 
-  // The stand-in's hand follows the sheet: it turns the shaft to the place that is asked for.
-  const turn = place.turn;
+  // The stand-in's hand follows the sheet: it turns the shaft to the place that is asked for, and only when that changes.
+  const atMm = place.turn?.atMm;
+  const angleDeg = place.turn?.angleDeg;
   const foot = Number(/^f(\d+)\//.exec(place.key)?.[1] ?? 0);
   useEffect(() => {
     if (feed.source !== 'stand-in') return;
-    if (turn) void moveHand({ atMm: turn.atMm, angleDeg: turn.angleDeg });
+    if (atMm !== undefined && angleDeg !== undefined) void moveHand({ atMm, angleDeg });
     else if (foot > 0) void moveHand({ foot });
-  }, [feed.source, turn?.atMm, turn?.angleDeg, foot, turn]);
+  }, [feed.source, atMm, angleDeg, foot]);
 
   if (feed.source && !port) return null;
   if (!port)

@@ -30,8 +30,11 @@ type Props = {
   state: JobState;
 };
 
+/** Round once and a little over, so that the closing angle is met whole. */
+const TURN_END_DEG = 365;
+
 /** A hand on the crank turns about so fast. */
-const RPM = 8;
+const RPM = 12;
 
 /** The gathered means as readings of the turn, the closing one last. */
 function actsOf(s: Sweep, p: Pick<Props, 'step' | 'prefix' | 'gauge'>): Act[] {
@@ -76,7 +79,8 @@ export function SweepPanel(props: Props) {
       setTurned(null);
       const refused = (await now.current.actAll(actsOf(s, now.current))).filter((r) => r !== null);
       now.current.onSuppose(null);
-      setFault(refused[0] ? `Not all of the turn was stored. ${refused[0]}` : null);
+      if (refused[0]) setFault(`Not all of the turn was stored. ${refused[0]}`);
+      else if (!sweepWhole(s)) setFault('Some angles were passed over: take them one by one.');
     };
     const draw = () => {
       frame = 0;
@@ -91,7 +95,7 @@ export function SweepPanel(props: Props) {
       // Until the crank is back at its start the angle is that of the place before.
       if (sweep.current.samples === 0 && angle > 20) return;
       sweep.current = addToSweep(sweep.current, angle, heard.value);
-      if (sweepWhole(sweep.current) && sweep.current.turnedDeg >= 365) void finish(sweep.current);
+      if (sweep.current.turnedDeg >= TURN_END_DEG) void finish(sweep.current);
       else if (!frame) frame = requestAnimationFrame(draw);
     });
     const calm = onDropped(() => {
