@@ -1,7 +1,9 @@
-import { fitLine, type JobEvent, reduce } from '@fulcrant/core';
+import { fitHarmonics, fitLine, type JobEvent, reduce, runout } from '@fulcrant/core';
+import FFT from 'fft.js';
 import type { Page } from 'playwright-core';
 import { linearRegression } from 'simple-statistics';
 import { Plant } from './plant.ts';
+import { openSurvey, pair } from './survey-hand.ts';
 
 /** One frame at 60 Hz. */
 const FRAME_MS = 1000 / 60;
@@ -46,6 +48,44 @@ async function keystrokes(page: Page, selector: string, texts: string[]): Promis
   return page.evaluate(() => (window as unknown as { times: number[] }).times.sort((a, b) => a - b));
 }
 
+type Frames = { count: number; late: number; worst: number; longTasks: number };
+
+/**
+ * Watch the page's frames for a while: how many came, how many more than one and a half frames after the one before (a frame
+ * was dropped), and how many tasks held the page over 50 ms.
+ */
+function frames(page: Page, ms: number): Promise<Frames> {
+  return page.evaluate(
+    ([length, frame]) =>
+      new Promise<Frames>((done) => {
+        let last = performance.now();
+        const end = last + (length as number);
+        const gaps: number[] = [];
+        let longTasks = 0;
+        const watcher = new PerformanceObserver((l) => {
+          longTasks += l.getEntries().length;
+        });
+        watcher.observe({ entryTypes: ['longtask'] });
+        const step = (now: number) => {
+          gaps.push(now - last);
+          last = now;
+          if (now < end) requestAnimationFrame(step);
+          else {
+            watcher.disconnect();
+            done({
+              count: gaps.length,
+              late: gaps.filter((g) => g > 1.5 * (frame as number)).length,
+              worst: Math.max(...gaps),
+              longTasks,
+            });
+          }
+        };
+        requestAnimationFrame(step);
+      }),
+    [ms, FRAME_MS],
+  );
+}
+
 /** Mean milliseconds of one call, over enough calls to matter. */
 function perCall(work: () => unknown): number {
   for (let i = 0; i < 50; i++) work();
@@ -71,11 +111,44 @@ try {
   const verdict = await keystrokes(page, 'form[data-place] input', ['0.054', '3 thou', '.0021', '52 µm']);
   await page.goto(`${plant.url}/sign-in`);
   await page.getByLabel('Name').waitFor();
-  const bare = await keystrokes(page, 'input[autocomplete=username]', ['0.054', '3 thou', '.0021', '52 µm']);
+  const bareKeys = await keystrokes(page, 'input[autocomplete=username]', [
+    '0.054',
+    '3 thou',
+    '.0021',
+    '52 µm',
+  ]);
   const { events }: { events: JobEvent[] } = await (
     await page.request.get(`${plant.url}/api/jobs/${job.id}`)
   ).json();
+  await openSurvey(page, plant.url, 'bench', ['Run-out'], {
+    'Angles in a turn': '24',
+    'Run-out at stations': '1',
+  });
+  await frames(page, 500);
+  const still = await frames(page, 4000);
+  await pair(page, 'oval');
+  const shown = await frames(page, 4000);
+  await page.evaluate(() => {
+    const w = window as unknown as { heard: number };
+    w.heard = 0;
+    const seen = new MutationObserver(() => w.heard++);
+    const value = document.querySelector('[data-feed-value]');
+    if (value) seen.observe(value, { attributes: true });
+  });
+  await page.locator('[data-sweep-start]').click();
+  await page.locator('[data-sweep="turning"]').waitFor();
+  const swept = await frames(page, 4000);
+  const moved = await page.evaluate(() => (window as unknown as { heard: number }).heard);
   await context.close();
+
+  const said = (f: Frames) =>
+    `${((1000 * f.count) / 4000).toFixed(1)} a second, ${((100 * f.late) / f.count).toFixed(1)} % late, worst ${f.worst.toFixed(0)} ms, ${f.longTasks} tasks over 50 ms`;
+  console.log('\nIn the browser, run-out on 24 angles from a feed of 50 readings a second:');
+  line('  frames of the sheet standing still', said(still));
+  line('  frames with the feed shown', said(shown));
+  line('  frames while a turn is swept: fit, verdict, figure', said(swept));
+  line('  value on the sheet changed, times in those 4 s', String(moved));
+  line('  frames swept as a share of frames standing still', (swept.count / still.count).toFixed(3));
 
   console.log('\nIn the browser, drive-up step, keystroke to verdict (parse, reduce, judge, render):');
   line(
@@ -89,11 +162,11 @@ try {
   line('  95 % as a share of one frame', (at(verdict, 0.95) / FRAME_MS).toFixed(2));
   line(
     '  the same in a bare field, median / 95 %',
-    `${at(bare, 0.5).toFixed(1)} / ${at(bare, 0.95).toFixed(1)}`,
+    `${at(bareKeys, 0.5).toFixed(1)} / ${at(bareKeys, 0.95).toFixed(1)}`,
   );
   line(
     '  median, ratio to a bare field of the same page set-up',
-    (at(verdict, 0.5) / Math.max(0.05, at(bare, 0.5))).toFixed(1),
+    (at(verdict, 0.5) / Math.max(0.05, at(bareKeys, 0.5))).toFixed(1),
   );
 
   const points = Array.from({ length: 8 }, (_, i) => ({
@@ -106,6 +179,29 @@ try {
   line(
     '  fitted line with uncertainties, ratio to simple-statistics',
     (perCall(() => fitLine(points, 0.001)?.at(90)) / perCall(() => linearRegression(pairs))).toFixed(2),
+  );
+  const turn = Array.from({ length: 24 }, (_, i) => ({
+    angleDeg: 15 * i,
+    valueMm: 0.02 * Math.cos((i * Math.PI) / 12) + 0.004 * Math.cos((i * Math.PI) / 6),
+  }));
+  const whole = () =>
+    runout({
+      shaftMm: 60,
+      readings: turn,
+      closingMm: 0.024,
+      resolutionMm: 0.002,
+      school: 'flat',
+      wanted: 24,
+    });
+  const fft = new FFT(32);
+  const out = fft.createComplexArray();
+  const samples = Array.from({ length: 32 }, (_, i) => Math.cos(i));
+  const bare = perCall(() => fft.realTransform(out, samples));
+  line('  run-out on 24 angles, fit and verdict, ms', perCall(whole).toFixed(3));
+  line('  its share of the 20 ms between two readings', (perCall(whole) / 20).toFixed(4));
+  line(
+    '  harmonic fit on 24 angles, ratio to an FFT of 32 points (fft.js)',
+    (perCall(() => fitHarmonics(turn, 0.001)) / bare).toFixed(0),
   );
 } finally {
   await plant.close();

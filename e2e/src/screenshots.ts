@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { Plant, signIn } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
+import { openSurvey, pair } from './survey-hand.ts';
 
 /** One current picture of each main view, from the demo data, into docs/screenshots. */
 const OUT = 'docs/screenshots';
@@ -30,26 +31,56 @@ async function shot(
   await page.screenshot({ path: `${OUT}/${name}.png` });
 }
 
+/** The last reading of a step: after it there is no field left. */
+async function last(raw: string): Promise<void> {
+  await page.locator('form[data-place] input').fill(raw);
+  await page.keyboard.press('Enter');
+  await page.locator('form[data-place]').waitFor({ state: 'detached' });
+}
+
 try {
   const hand = new SheetHand(page);
   const press = `/jobs/${of('Pulp press drive', 'Gearbox')}`;
   await shot('board-day', '/');
-  await shot('board-night', '/', 'night');
   await shot('gate', `/jobs/${of('Pulp press drive', 'Tail')}`);
   await shot('shaft', `/jobs/${of('Beet washer drum', 'Tail')}`);
-  await shot('over-driven', `/jobs/${of('Raw juice pump 4', 'Countershaft')}`);
-  await shot('drive-up-night', press, 'night', async (p) => {
-    await hand.read('driveup', '0.055');
-    await p.keyboard.type('2.2 thou');
+  const seal = `/jobs/${of('Raw juice pump 4', 'Seal')}`;
+  await shot('run-out', seal);
+  await shot('coupling', `/jobs/${of('Molasses pump 1', 'Motor')}`);
+  await shot('box-face', seal, 'day', async () => {
+    await hand.on();
+    for (const raw of ['0', '0.16', '0']) await hand.read('play', raw);
+    await last('0.03');
+    await hand.on();
+    for (const raw of ['0', '0.012', '0.021', '0.03', '0.024', '0.011']) await hand.read('face', raw);
   });
+  await shot('verdict', seal, 'day', async () => {
+    for (const raw of ['0.004', '0.001']) await hand.read('face', raw);
+    await last('0');
+    await hand.on();
+    for (const raw of ['-0.05', '0', '0.01', '0.04', '0.07', '0.06', '0.02', '-0.01', '-0.02'])
+      await hand.read('bore', raw);
+    await last('0');
+    await hand.on();
+    for (const raw of ['99.2', '66', '50']) await hand.read('envelope', raw);
+    await last('146');
+    await hand.on();
+  });
+  await shot('gauges', '/gauges');
+  await shot('house-rules', '/house-rules');
+  await openSurvey(page, plant.url, 'Stand-in bench', ['Run-out'], { 'Angles in a turn': '24' });
+  await shot('run-out-night', new URL(page.url()).pathname, 'night', async (p) => {
+    await pair(p, 'oval');
+    await p.locator('[data-sweep-start]').click();
+    await p.locator('[data-sweep="turning"]').waitFor();
+    await p.waitForTimeout(3200);
+  });
+  await shot('over-driven', `/jobs/${of('Raw juice pump 4', 'Countershaft')}`);
   await shot('drive-up-day', press, 'day', async (p) => {
     await p.locator('form[data-place] input').fill('2.2 thou');
   });
   await shot('bench-clearance', press, 'day', async (p) => {
     await p.getByRole('button', { name: 'Bench clearance' }).click();
-  });
-  await shot('target', press, 'day', async (p) => {
-    await p.getByRole('button', { name: 'Target' }).click();
   });
   await shot('lock', press, 'day', async (p) => {
     await p.locator('form[data-place] input').fill('0.055');

@@ -95,7 +95,6 @@ describe('every view', () => {
       { width: 1280, height: 800 },
       { width: 800, height: 1280 },
       { width: 1024, height: 768 },
-      { width: 768, height: 1024 },
     ]) {
       await page.setViewportSize(size);
       for (const [name, path] of await allViews(page)) {

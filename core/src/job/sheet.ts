@@ -1,5 +1,5 @@
 import type { Author, JobEvent } from '../api/events.ts';
-import type { Setup } from '../api/setup.ts';
+import { conditionOf, type Setup, schoolsOf } from '../api/setup.ts';
 import type { Finding, WorkingLine } from '../calculators/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
@@ -285,8 +285,9 @@ function changedFields(before: Setup, after: Setup): string[] {
   const flat = (s: Setup) => ({
     ...s,
     ...under('maker', s.maker),
-    ...under('schools', s.schools),
-    ...under('condition', s.condition),
+    // What a setup leaves unsaid is what holds anyway: saying it is no change.
+    ...under('schools', schoolsOf(s)),
+    ...under('condition', conditionOf(s)),
     maker: undefined,
     schools: undefined,
     condition: undefined,

@@ -16,6 +16,9 @@ export type DecisionRule = 'k2' | 'one-sided';
 /** Expanded-uncertainty factor by rule: k = 2 (ISO 14253-1), or 1.65 for one-sided limits in its later edition. */
 export const COVERAGE: Record<DecisionRule, number> = { k2: 2, 'one-sided': 1.65 };
 
+/** Lengths are carried to a nanometre; less than that is rounding in the machine, not a judgement. */
+export const SLACK_MM = 1e-6;
+
 export type Decision = { verdict: 'accept' | 'too-close' | 'reject'; expanded: number; marginMm: number };
 
 /**
@@ -36,10 +39,8 @@ export function decide(
   const below = limits.lower === undefined ? Number.POSITIVE_INFINITY : value - limits.lower;
   const above = limits.upper === undefined ? Number.POSITIVE_INFINITY : limits.upper - value;
   const marginMm = Math.min(below, above);
-  // Lengths are carried to a nanometre; less than that is rounding in the machine, not a judgement.
-  const slack = 1e-6;
   const verdict =
-    marginMm >= expanded - slack ? 'accept' : marginMm < -expanded - slack ? 'reject' : 'too-close';
+    marginMm >= expanded - SLACK_MM ? 'accept' : marginMm < -expanded - SLACK_MM ? 'reject' : 'too-close';
   return { verdict, expanded, marginMm };
 }
 

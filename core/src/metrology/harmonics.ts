@@ -77,7 +77,7 @@ export function fitHarmonics(readings: readonly AngleReading[], readingU: number
     const rows = readings.map((r) => basis(r.angleDeg, top));
     const solved = leastSquares(rows, y);
     if (!solved || solved.spread < LEAST_SPREAD) continue;
-    const at = (deg: number) => basis(deg, top).reduce((s, f, i) => s + f * (solved.x[i] ?? 0), 0);
+    const at = (deg: number) => curveAt(solved.x, top, deg);
     const residualsMm = readings.map((r) => r.valueMm - at(r.angleDeg));
     const squares = residualsMm.reduce((s, e) => s + e * e, 0);
     const free = readings.length - (2 * top + 1);
@@ -97,6 +97,16 @@ export function fitHarmonics(readings: readonly AngleReading[], readingU: number
     };
   }
   return null;
+}
+
+/** The fitted curve at an angle: asked for hundreds of times a fit, so without a list a time. */
+function curveAt(x: readonly number[], top: number, deg: number): number {
+  let r = x[0] ?? 0;
+  for (let k = 1; k <= top; k++) {
+    const angle = k * deg * RAD;
+    r += (x[2 * k - 1] ?? 0) * Math.cos(angle) + (x[2 * k] ?? 0) * Math.sin(angle);
+  }
+  return r;
 }
 
 function basis(angleDeg: number, top: number): number[] {
@@ -128,16 +138,20 @@ function harmonic(
   };
 }
 
-/** Highest less lowest of a smooth curve over a turn, found on half degrees and then between them by a parabola. */
+/** Highest less lowest of a smooth curve over a turn, found on every other degree and then between them by a parabola. */
 function curveRange(at: (deg: number) => number): number {
-  const step = 0.5;
-  const values = Array.from({ length: 720 }, (_, i) => at(i * step));
+  const count = 180;
+  const values = Array.from({ length: count }, (_, i) => at((360 * i) / count));
   const peak = (sign: 1 | -1): number => {
     let best = 0;
     values.forEach((v, i) => {
       if (sign * v > sign * (values[best] ?? 0)) best = i;
     });
-    const [l, m, r] = [values[(best + 719) % 720] ?? 0, values[best] ?? 0, values[(best + 1) % 720] ?? 0];
+    const [l, m, r] = [
+      values[(best + count - 1) % count] ?? 0,
+      values[best] ?? 0,
+      values[(best + 1) % count] ?? 0,
+    ];
     const bend = l - 2 * m + r;
     return bend === 0 ? m : m - (r - l) ** 2 / (8 * bend);
   };

@@ -1,5 +1,5 @@
 import { len } from '../quantities/say.ts';
-import { COVERAGE, type DecisionRule } from './decision.ts';
+import { COVERAGE, type DecisionRule, SLACK_MM } from './decision.ts';
 import { inQuadrature, stepShare } from './uncertainty.ts';
 
 /** More repeats than this nobody takes at one place. */
@@ -41,7 +41,7 @@ export function settle(input: SettleInput): Settle {
     k * Math.sqrt(places) * inQuadrature(stepShare(n, input.stepMm), (input.scatterMm ?? 0) / Math.sqrt(n));
   let more: number | null = null;
   for (let n = Math.max(1, input.count); n <= input.count + REPEATS_MOST && more === null; n++)
-    if (expanded(n) <= margin + 1e-9) more = n - input.count;
+    if (margin >= expanded(n) - SLACK_MM) more = n - input.count;
   return { more, stepMm: (margin * Math.sqrt(12)) / (k * Math.sqrt(places)) };
 }
 

@@ -6,7 +6,7 @@ import { inQuadrature, mean, resolutionUncertainty } from '../metrology/uncertai
 import { len, num } from '../quantities/say.ts';
 import { type GroovePlace, groove } from './groove.ts';
 import { formLimitMm as formLimitOf, type SeatLimits, type SeatQuestion, seatLimits } from './seat-limits.ts';
-import { type SizeLimits, tidy } from './tolerance.ts';
+import { finestGrade, type SizeLimits, tidy } from './tolerance.ts';
 
 export type DiameterSurveyInput = SeatQuestion & {
   /** Distance of each station along the seat from the first, mm. */
@@ -36,6 +36,8 @@ export type DiameterSurveyValues = {
   taperMmPer100: number | null;
   taperOverSeatMm: number | null;
   formMm: number | null;
+  /** Finest ISO grade the spread of all diameters keeps to. */
+  formGrade: number | null;
   grooveDepthMm: number | null;
   expandedMm: number;
   taken: number;
@@ -131,6 +133,7 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
       stationMeansMm,
       ...taper,
       formMm,
+      formGrade: formMm === null ? null : finestGrade(input.nominalMm, formMm),
       grooveDepthMm,
       expandedMm: tidy(COVERAGE[input.rule ?? 'k2'] * u),
       taken: spots.length,
@@ -279,7 +282,11 @@ function judgeForm(
 ): number {
   const formMm = tidy(largest.mm - smallest.mm);
   const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
-  working.push({ what: 'form', sum: `${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}` });
+  const grade = finestGrade(input.nominalMm, formMm);
+  working.push({
+    what: 'form',
+    sum: `${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}, ${grade === null ? 'wider than IT12' : `keeps to IT${grade}`}`,
+  });
   findings.push({
     code: 'shaft.form',
     verdict: d.verdict,

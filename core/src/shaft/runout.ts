@@ -29,8 +29,6 @@ export type RunoutInput = {
   wanted?: number | undefined;
   /** Names the station in the sentences, as “station 2”. */
   where?: string | undefined;
-  /** What to do where it runs off centre, as the vectors of all stations have told. */
-  bendRemedy?: string | undefined;
 };
 
 export type RunoutValues = {
@@ -101,7 +99,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       remedy:
         grouped.length < wanted
           ? 'Finish the turn: its shape tells what to do.'
-          : (shape === 'off-centre' && input.bendRemedy) || SHAPE_REMEDY[shape] || 'Read the turn again.',
+          : SHAPE_REMEDY[shape] || 'Read the turn again.',
       again: {
         where: `at ${degrees(high.angleDeg)} and ${degrees(low.angleDeg)}`,
         stepMm: input.resolutionMm,

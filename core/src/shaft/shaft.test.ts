@@ -3,9 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { verdictOf } from '../calculators/result.ts';
 import { type DiameterSurveyInput, diameterSurvey } from './diameter-survey.ts';
 import { IT_MICROMETRES, itByFormula, RANGE_TOP_MM } from './iso286-table.ts';
-import { inchCommercialLimits, iso286Limits, itMm, parseDesignation } from './tolerance.ts';
+import { finestGrade, inchCommercialLimits, iso286Limits, itMm, parseDesignation } from './tolerance.ts';
 
 describe('ISO 286', () => {
+  it('finds the finest grade a spread keeps to (ISO 286-1, from memory: 80–120 mm IT5 15, IT6 22, IT7 35)', () => {
+    expect([0.015, 0.0151, 0.03, 2].map((s) => finestGrade(90, s))).toEqual([5, 6, 7, null]);
+  });
+
   // Source: ISO 286-1 table 1, from memory: 50–80 mm IT5 13, IT6 19, IT7 30, IT9 74; 80–120 mm IT5 15, IT6 22, IT7 35, IT8 54, IT9 87.
   it.each([
     [65, 5, 13],

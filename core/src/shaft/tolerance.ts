@@ -32,6 +32,16 @@ export function itMm(nominalMm: number, grade: ItGrade): number {
   return (IT_MICROMETRES[grade][rangeOf(nominalMm)] ?? Number.NaN) / 1000;
 }
 
+/**
+ * The finest standard grade a spread of sizes keeps to, 4 to 12; null where it is wider than all of them.
+ * Source: ISO 286-1.
+ * @example finestGrade(90, 0.018) // 6
+ */
+export function finestGrade(nominalMm: number, spreadMm: number): ItGrade | null {
+  const grades = Object.keys(IT_MICROMETRES).map(Number) as ItGrade[];
+  return grades.find((g) => spreadMm <= itMm(nominalMm, g) + 1e-9) ?? null;
+}
+
 /** Parts of a tolerance designation such as `h9`, `js7` or `H7`. Null where it is none we table. */
 export function parseDesignation(text: string): { letter: string; grade: ItGrade; hole: boolean } | null {
   const m = /^\s*(js|JS|[d-hkmnpD-H])\s*(?:IT)?(\d{1,2})\s*$/.exec(text);

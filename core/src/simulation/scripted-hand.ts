@@ -26,6 +26,8 @@ export type HandTools = {
  */
 export class ScriptedHand {
   readonly events: JobEvent[] = [];
+  /** The state after so many events: asked for more often than anything happens. */
+  private judged: { after: number; state: JobState } | null = null;
 
   constructor(
     readonly jobId: string,
@@ -42,9 +44,12 @@ export class ScriptedHand {
   }
 
   get state(): JobState {
-    const facts = gather(this.events);
-    if (!facts) throw new Error('The job is not opened yet.');
-    return judge(facts);
+    if (this.judged?.after !== this.events.length) {
+      const facts = gather(this.events);
+      if (!facts) throw new Error('The job is not opened yet.');
+      this.judged = { after: this.events.length, state: judge(facts) };
+    }
+    return this.judged.state;
   }
 
   do<T extends EventType>(type: T, data: EventDataOf<T>): this {

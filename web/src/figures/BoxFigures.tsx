@@ -166,7 +166,8 @@ export function BoreFigure({
         radiusPx={68}
         radiusMm={v.boxBoreMm / 2}
         readings={v.corrected}
-        before={before?.corrected ?? []}
+        before={before?.corrected ?? (v.sagMm === null ? [] : v.readings)}
+        beforeWord={before ? 'before' : 'as read, bracket sagging'}
         active={active}
         wanted={v.wanted}
         title={v.sagMm === null ? 'bore as read' : 'bore, sag taken out'}

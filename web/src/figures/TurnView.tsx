@@ -11,6 +11,8 @@ type Props = {
   readings: readonly AngleReading[];
   /** The measuring before, drawn faint beneath. */
   before?: readonly AngleReading[];
+  /** What is drawn faint, in a word. */
+  beforeWord?: string;
   /** Where the gauge stands now. */
   active: number | null;
   /** Direction to be marked, with its word. */
@@ -37,6 +39,7 @@ export function TurnView({
   radiusMm,
   readings,
   before = [],
+  beforeWord = 'before',
   active,
   mark,
   wanted,
@@ -147,7 +150,7 @@ export function TurnView({
       <Label x={cx} y={cy + radiusPx + ROOM + 44} size={14}>
         {title}
         {now.points.length > 0 ? `, deviations ×${drawn.times}` : ', no reading yet'}
-        {before.length > 2 ? ', dotted: before' : ''}
+        {before.length > 2 ? `, dotted: ${beforeWord}` : ''}
       </Label>
     </g>
   );

@@ -1,6 +1,6 @@
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, PlaceChoice } from '../../job/state.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
 import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { type DiameterSurveyValues, diameterSurvey } from '../../shaft/diameter-survey.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
@@ -33,11 +33,18 @@ const GROOVE = [
 const REPEATS_MOST = 20;
 
 /** All readings at one place of the grid, the first and its repeats. */
-function repeatsAt(facts: Facts, step: StepDefinition, key: string): number[] {
-  return standing(facts, step.id, 'any')
-    .filter((r) => r.place === key || r.place.startsWith(`${key}/`))
-    .map((r) => r.value);
+function repeatsAt(facts: Facts, step: StepDefinition, key: string): Reading[] {
+  return standing(facts, step.id, 'any').filter((r) => r.place === key || r.place.startsWith(`${key}/`));
 }
+
+/** The doubt of a place: from the gauge each of its readings was taken with, the coarsest where they differ. */
+const doubtOf = (readings: readonly Reading[]): number | null =>
+  readings.length === 0
+    ? null
+    : meanUncertainty(
+        readings.map((r) => r.value),
+        Math.max(...readings.map((r) => r.instrument.step)),
+      );
 
 /** Diameters at stations × angles over the seat, each place read again where it is too close. A dismounting does not undo them. */
 export const diameters: StepKind = {
@@ -51,7 +58,7 @@ export const diameters: StepKind = {
     const cells = grid.stationsMm.map((_, s) =>
       grid.anglesDeg.map((a) => repeatsAt(facts, step, keyOf(s, a))),
     );
-    const matrix = cells.map((row) => row.map((v) => (v.length ? mean(v) : null)));
+    const matrix = cells.map((row) => row.map((at) => (at.length ? mean(at.map((r) => r.value)) : null)));
     const result = diameterSurvey({
       nominalMm: setup.shaftMm,
       system: setup.shaftSystem,
@@ -60,9 +67,7 @@ export const diameters: StepKind = {
       throttleBoreMm: c.throttleBoreMm,
       ...grid,
       diametersMm: matrix,
-      uncertaintiesMm: cells.map((row) =>
-        row.map((v) => (v.length > 1 ? meanUncertainty(v, resolutionMm) : null)),
-      ),
+      uncertaintiesMm: cells.map((row) => row.map(doubtOf)),
       resolutionMm,
       makerLowerMm: setup.maker.shaftLowerMm,
       makerUpperMm: setup.maker.shaftUpperMm,

@@ -49,17 +49,14 @@ export const runoutStep: StepKind = {
     const all = looks(facts.setup);
     const turns = all.map((look) => turnOf(facts, step, look.prefix));
     const many = all.length > 1;
-    const judge = (bendRemedy?: string) =>
-      all.map((look, s) =>
-        judgeStation(facts, look, turns[s] as Turn, many ? `station ${s + 1}` : undefined, bendRemedy),
-      );
-    const first = judge();
+    const judged = all.map((look, s) =>
+      judgeStation(facts, look, turns[s] as Turn, many ? `station ${s + 1}` : undefined),
+    );
     const bend = bendOf(
       all,
-      first.map((r) => r.values),
+      judged.map((r) => r.values),
     );
-    // Once the stations together have told what it is, each station's remedy is that one's.
-    const results = bend?.findings[0]?.remedy ? judge(bend.findings[0].remedy) : first;
+    const results = judged.map((r) => toldByAll(r, bend?.findings[0]?.remedy));
     const read = turns.flatMap((t) => t.taken);
     const at = turns.findIndex((t, s) => nextInTurn(t, all[s] as TurnLook) !== null);
     const look = all[at];
@@ -118,13 +115,7 @@ function choices(
 
 const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 
-function judgeStation(
-  facts: Facts,
-  look: TurnLook,
-  turn: Turn,
-  where: string | undefined,
-  bendRemedy: string | undefined,
-) {
+function judgeStation(facts: Facts, look: TurnLook, turn: Turn, where: string | undefined) {
   const schools = schoolsOf(facts.setup);
   return runout({
     shaftMm: facts.setup.shaftMm,
@@ -136,8 +127,18 @@ function judgeStation(
     rule: schools.decision,
     wanted: look.wanted,
     where,
-    bendRemedy,
   });
+}
+
+/** Once the stations together have told what is wrong, the remedy of one that runs off centre is theirs. */
+function toldByAll<R extends ReturnType<typeof judgeStation>>(result: R, remedy: string | undefined): R {
+  if (!remedy || result.values.shape !== 'off-centre') return result;
+  return {
+    ...result,
+    findings: result.findings.map((f) =>
+      f.verdict === 'reject' && f.code.startsWith('runout.tir') ? { ...f, remedy } : f,
+    ),
+  };
 }
 
 /** Bent, off centre or bruised, as soon as two whole turns can be fitted. */

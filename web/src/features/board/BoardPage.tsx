@@ -6,7 +6,7 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { readThrough } from '../../app/api.ts';
 import { Corner } from '../../app/Corner.tsx';
-import { type StoredJob, stateFrom, useInstruments } from '../../app/job.ts';
+import { type StoredJob, stateFrom, useHouseRules, useInstruments } from '../../app/job.ts';
 import { useQueue } from '../../app/queue.ts';
 import { useSession } from '../../app/session.tsx';
 import { useSay } from '../../app/settings.tsx';
@@ -52,6 +52,8 @@ export function BoardPage() {
   const { person } = useSession();
   const { waiting } = useQueue();
   const gauges = useInstruments().data?.instruments ?? [];
+  // Kept on the device from here, so that a job can be opened by them without network.
+  useHouseRules();
   const jobs = useQuery({
     queryKey: ['jobs', waiting.map((w) => w.n).join()],
     queryFn: async () =>

@@ -30,7 +30,11 @@ export function ChangeSetupPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule px-6 py-4">
         <div className="flex flex-wrap items-baseline justify-between gap-4 pb-3">
-          <h1 className="m-0 text-3xl">Bearing, shaft, bolts, maker’s values</h1>
+          <h1 className="m-0 text-3xl">
+            {job.state.setup.procedure === 'condition.survey'
+              ? 'What is measured, shaft, maker’s values'
+              : 'Bearing, shaft, bolts, maker’s values'}
+          </h1>
           <Link className="text-steel underline underline-offset-4" to={`/jobs/${id}`}>
             Back, change nothing
           </Link>

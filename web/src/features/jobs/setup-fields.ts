@@ -1,5 +1,6 @@
 import {
   check,
+  conditionOf,
   type JobKind,
   kindOf,
   type LengthUnit,
@@ -19,7 +20,7 @@ export type StartSetup = Partial<Setup> & { procedure?: Setup['procedure'] };
 
 function valueAt(setup: StartSetup, name: string): unknown {
   const [head, tail] = name.split('.') as [string, string?];
-  if (head === 'measures') return setup.condition?.measures.some((m) => m === tail) ? 'yes' : '';
+  if (head === 'measures') return conditionOf(setup as Setup).measures.some((m) => m === tail) ? 'yes' : '';
   const v = (setup as Record<string, unknown>)[head];
   return tail ? (v as Record<string, unknown> | undefined)?.[tail] : v;
 }

@@ -1,0 +1,56 @@
+import type { StandInShaft } from '@fulcrant/core';
+import type { Page } from 'playwright-core';
+import { SheetHand } from './sheet-hand.ts';
+
+/** Measures a new survey begins with, or that a test may ask for. */
+const FLAGS = [
+  'Look and feel',
+  'Shaft diameters',
+  'Finish',
+  'Run-out',
+  'End and radial play',
+  'Box face',
+  'Box bore',
+  'Coupling',
+];
+
+/** Open a survey by the form, with just these measures, and answer its gate. */
+export async function openSurvey(
+  page: Page,
+  url: string,
+  position: string,
+  measures: string[],
+  fields: Record<string, string> = {},
+): Promise<{ hand: SheetHand; jobId: string }> {
+  await page.goto(`${url}/jobs/new`);
+  await page.getByRole('button', { name: /^Survey a machine/ }).click();
+  await page.getByLabel('Machine', { exact: true }).fill('Test pump');
+  await page.getByLabel('Position', { exact: true }).fill(position);
+  for (const name of FLAGS) {
+    const flag = page.getByRole('button', { name, exact: true });
+    if (((await flag.getAttribute('aria-pressed')) === 'true') !== measures.includes(name))
+      await flag.click();
+  }
+  for (const [label, value] of Object.entries(fields))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  const hand = new SheetHand(page);
+  await hand.answerAll();
+  await hand.on();
+  return { hand, jobId: page.url().split('/').at(-1) ?? '' };
+}
+
+/** Pair the stand-in bench with a shaft on its rollers. */
+export async function pair(page: Page, shaft: StandInShaft): Promise<void> {
+  await page.getByRole('button', { name: 'Pair a gauge' }).click();
+  await page.locator(`[data-shaft="${shaft}"]`).click();
+  await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });
+}
+
+/** Sweep the one station's turn through the feed; all of it must have been taken before this returns. */
+export async function sweepStation(page: Page): Promise<void> {
+  await page.locator('form[data-place="s1/0"]').waitFor();
+  await page.locator('[data-sweep-start]').click();
+  await page.locator('form[data-place]').waitFor({ state: 'detached', timeout: 40_000 });
+}
