@@ -83,14 +83,8 @@ try {
     await p.getByRole('button', { name: 'Bench clearance' }).click();
   });
   await shot('lock', press, 'day', async (p) => {
-    await p.locator('form[data-place] input').fill('0.055');
-    await p.keyboard.press('Enter');
-    await p
-      .locator(
-        'form[data-place="deg157.5/A/1"], form[data-place="deg180/A/1"], form[data-place="deg135/A/2"]',
-      )
-      .first()
-      .waitFor();
+    await p.locator('form[data-place] input').fill('');
+    await hand.pair('driveup', '0.055');
     await hand.choose('1/16 on');
     await hand.pair('driveup', '0.050', '0.045');
     await hand.on();

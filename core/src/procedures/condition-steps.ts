@@ -70,6 +70,7 @@ const STEPS: Record<Measure, Told> = {
   },
   face: {
     kind: boxFaceStep,
+    itemsFirst: true,
     guide: 'Indicator clamped on the shaft, plunger on the face; turn the shaft, it held one way.',
     items: [
       {

@@ -34,6 +34,8 @@ export type StepDefinition = {
   /** Drawn as a groove round the collar: the step goes round until its numbers are met. */
   loop?: boolean;
   items?: GateItem[];
+  /** Its questions are answered before anything is read, not after. */
+  itemsFirst?: boolean;
   /** Starts afresh after a dismounting. */
   again?: boolean;
   /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */

@@ -42,7 +42,7 @@ type Props = {
 };
 
 function figureOf({ state, step, report, shown, entry, open }: Props): ReactNode {
-  const place = open ? entry.place : null;
+  const place = open ? (entry.sweptTo ?? entry.place) : null;
   const typed = open ? entry.typed : null;
   const bearing = { state, report, place: place?.key, typed };
   switch (step.id) {
@@ -134,6 +134,18 @@ export function StepBody(props: Props) {
     return <SignStep state={state} open={open} onSign={(name) => job.act('sheet.signed', { name })} />;
 
   const items = step.id === 'bench' && state.attempt === 1 ? [] : (step.items ?? []);
+  const questions =
+    open &&
+    items.map((i) => (
+      <StepItem
+        key={i.id}
+        state={state}
+        step={step.id}
+        item={i.id}
+        ask={i.ask}
+        onAnswer={(a) => answer(i.id, a)}
+      />
+    ));
   const turn = report.freeAngle;
   const over = step.id === 'driveup' && (report.values as DriveUpStepValues | null)?.place === 'over-driven';
   return (
@@ -163,6 +175,7 @@ export function StepBody(props: Props) {
           <div ref={setPadSlot} />
         </div>
         <div className="flex flex-col gap-3">
+          {step.itemsFirst && questions}
           {open && !over && entry.choices.length > 0 && (
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
               <legend className="sr-only">What is read next</legend>
@@ -210,17 +223,7 @@ export function StepBody(props: Props) {
               )}
             </ReadingEntry>
           )}
-          {open &&
-            items.map((i) => (
-              <StepItem
-                key={i.id}
-                state={state}
-                step={step.id}
-                item={i.id}
-                ask={i.ask}
-                onAnswer={(a) => answer(i.id, a)}
-              />
-            ))}
+          {!step.itemsFirst && questions}
         </div>
       </div>
     </div>

@@ -50,10 +50,20 @@ export type Entry = {
   gauge: ReturnType<typeof useGauge>;
   /** Show the job as it would stand with several readings, such as a turn being swept; null to stop. */
   suppose(acts: ReadingAct[] | null): void;
+  /** Where the gauge stands while a turn is swept. */
+  sweptTo: Place | null;
   store(value: number, raw: string, via?: 'port'): Promise<string | null>;
   /** Choose any angle of the turn at hand; null where it is chosen, else why it cannot be read. */
   chooseAngle: ((deg: number) => string | null) | null;
 };
+
+/** The place of a turn being swept moves on with the shaft. */
+function lastSwept(place: Place | null, swept: ReadingAct[] | null): Place | null {
+  const last = swept?.at(-1)?.data.place.split('/').at(-1);
+  return place?.turn && last !== undefined
+    ? { ...place, turn: { ...place.turn, angleDeg: Number(last) } }
+    : null;
+}
 
 /** The reading being taken at the present step: where, with what, and what it would mean. */
 export function useEntry(job: JobView, state: JobState, step: string, report: StepReport | null): Entry {
@@ -115,6 +125,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
     refusal: supposed && 'refusal' in supposed ? supposed.refusal : null,
     shown: sweeping ?? (supposed && 'state' in supposed ? supposed.state : state),
     suppose: setSwept,
+    sweptTo: lastSwept(place, swept),
     gauge,
     store,
   };
