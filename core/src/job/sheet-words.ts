@@ -3,6 +3,10 @@ import { conditionOf, type Setup, schoolsOf } from '../api/setup.ts';
 import { len, num, rough, tor } from '../quantities/say.ts';
 import type { FitUpSheet, SheetReading } from './sheet.ts';
 
+/** What the sheet of a job is called. */
+export const sheetTitle = (sheet: Pick<FitUpSheet, 'procedure'>): string =>
+  sheet.procedure.id === 'condition.survey' ? 'Condition sheet' : 'Fit-up sheet';
+
 const FIT_WORDS = { fit: 'fit to receive', 'not-fit': 'not fit', undecided: 'undecided' } as const;
 
 /** The numbers asked for a year later, as heading and text with quantity marks; a dash where there is none. */

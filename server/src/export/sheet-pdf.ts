@@ -12,6 +12,7 @@ import {
   say,
   sayPlace,
   sayReading,
+  sheetTitle,
   VERDICT_WORD,
 } from '@fulcrant/core';
 import PDFDocument from 'pdfkit';
@@ -55,7 +56,7 @@ export async function sheetPdf(
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + TITLE_BLOCK },
     bufferPages: true,
     info: {
-      Title: `Fit-up sheet ${sheet.number ?? ''}, ${sheet.title.machine}`,
+      Title: `${sheetTitle(sheet)} ${sheet.number ?? ''}, ${sheet.title.machine}`,
       Producer: 'Fulcrant',
       Creator: 'Fulcrant',
     },
@@ -70,7 +71,7 @@ export async function sheetPdf(
   doc
     .font('label')
     .fontSize(22)
-    .text('Fit-up sheet', { continued: true })
+    .text(sheetTitle(sheet), { continued: true })
     .font('mono')
     .fontSize(13)
     .text(`   ${sheet.number ?? ''}   ${sheet.title.state}`);

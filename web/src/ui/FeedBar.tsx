@@ -52,7 +52,7 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
           className={`shrink-0 ${feed.state === 'live' ? 'text-steel' : 'text-stop'}`}
         />
         <span className="min-w-0 flex-1 leading-tight">
-          {feed.source === 'stand-in' ? 'Stand-in' : 'On the port'},{' '}
+          {feed.source === 'stand-in' ? 'Stand-in' : 'On the port'}{' '}
           {feed.state === 'live' ? 'live' : feed.state === 'opening' ? 'opening …' : 'no feed'}
           <span className="block text-sm text-muted">
             {feed.source === 'stand-in'

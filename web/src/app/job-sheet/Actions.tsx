@@ -308,7 +308,7 @@ export function Actions({
             className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
             to={`/jobs/${state.jobId}/sheet`}
           >
-            Fit-up sheet
+            {state.setup.procedure === 'condition.survey' ? 'Condition sheet' : 'Fit-up sheet'}
           </Link>
         </div>
       </Dialog>

@@ -22,11 +22,6 @@ export function VerdictStep({ report, onLook }: { report: StepReport; onLook: (s
             <span className="font-label text-xl font-semibold leading-tight">{l.title}</span>
             <span className="min-w-0 leading-snug">
               {l.against.length === 0 && l.cautions.length === 0 && VERDICT_WORD[l.verdict]}
-              {l.cautions.map((c) => (
-                <span key={c} className="block text-[0.95rem] text-muted">
-                  {say(c)}
-                </span>
-              ))}
               {l.against.map((a) => (
                 <span key={a.code} className="block">
                   {say(a.reason)}
@@ -35,6 +30,11 @@ export function VerdictStep({ report, onLook }: { report: StepReport; onLook: (s
                   ) : (
                     a.remedy && <span className="block text-[0.95rem] font-medium">{say(a.remedy)}</span>
                   )}
+                </span>
+              ))}
+              {l.cautions.map((c) => (
+                <span key={c} className="block text-[0.95rem] text-muted">
+                  {say(c)}
                 </span>
               ))}
             </span>

@@ -5,6 +5,7 @@ import {
   type SheetReading,
   sayPlace,
   sayReading,
+  sheetTitle,
   VERDICT_WORD,
 } from '@fulcrant/core';
 import { format } from 'date-fns';
@@ -90,7 +91,7 @@ export function SheetPage() {
       </nav>
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 px-4 py-3">
-          <h1 className="m-0 text-3xl">Fit-up sheet</h1>
+          <h1 className="m-0 text-3xl">{sheetTitle(sheet)}</h1>
           <p className="m-0 text-lg">
             <span className="figures">{sheet.number ?? 'not sent yet'}</span> · {sheet.title.state}
           </p>
