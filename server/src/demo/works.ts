@@ -21,7 +21,7 @@ export const PEOPLE: Person[] = [
 
 const day = (offset: number): string => new Date(Date.now() + offset * 86_400_000).toISOString().slice(0, 10);
 
-/** The gauge cupboard. One wrench and one dial ran out of date. The stand-ins are simulated and say so wherever they are used. */
+/** The gauge cupboard. One wrench and one dial ran out of date. */
 export const GAUGES: Record<string, Instrument> = Object.fromEntries(
   (
     [
@@ -42,13 +42,10 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
       ['rough-1', 'Roughness tester', 'roughness', 0.00001, 0, 0.02, day(220)],
       ['depth-1', 'Depth gauge, 0.02', 'caliper', 0.02, 0, 300, day(132)],
       ['laser-1', 'Laser line, 0.01', 'laser', 0.01, 0, 50, day(190)],
-      ['stand-in-dial', 'Stand-in dial', 'dial', 0.002, 0, 5, day(3650)],
-      ['stand-in-mic', 'Stand-in micrometer', 'micrometer', 0.001, 25, 100, day(3650)],
-      ['stand-in-feeler', 'Stand-in feelers', 'feeler', 0.01, 0.02, 1, day(3650)],
     ] as const
   ).map(([id, name, kind, step, low, high, calibrationDue]) => [
     id,
-    { id, name, kind, step, low, high, calibrationDue, standIn: id.startsWith('stand-in') },
+    { id, name, kind, step, low, high, calibrationDue },
   ]),
 );
 

@@ -18,8 +18,11 @@ export type FeedView = {
   shaft: StandInShaft;
 };
 
-/** A value older than this is not the gauge's any more. */
-const FRESH_MS = 1500;
+/**
+ * A value older than this is not the gauge's any more: the bench sends without pause, a gauge on a serial port often only when
+ * its key is pressed.
+ */
+const FRESH_MS: Record<FeedSource, number> = { 'stand-in': 1500, serial: 10_000 };
 /** How near the shaft must be to where it was turned to before its dial is read. */
 const ARRIVED_DEG = 0.6;
 const RETRY_MS = 2000;
@@ -167,7 +170,7 @@ export function portFor(kinds: readonly string[]): FeedPort | null {
 export function takeReading(port: FeedPort, angleDeg: number | null): Heard | { message: string } {
   if (view.state !== 'live') return { message: view.fault ?? 'No gauge is paired.' };
   const heard = view.heard[port];
-  if (!heard || performance.now() - heard.at > FRESH_MS)
+  if (!heard || performance.now() - heard.at > FRESH_MS[view.source ?? 'stand-in'])
     return { message: view.fault ?? 'The gauge has sent no value just now. Nothing is taken.' };
   if (heard.quantity !== 'length')
     return { message: `The gauge sends ${heard.raw}: that is no length. Nothing is taken.` };

@@ -1,6 +1,6 @@
 import { type Instrument, reaches as reachesValue } from '@fulcrant/core';
 import { useState } from 'react';
-import { useFeedSource } from '../app/feed.ts';
+import { portFor, useFeedSource } from '../app/feed.ts';
 import { useInstruments } from '../app/job.ts';
 import { isOverdue } from './GaugePicker.tsx';
 
@@ -17,11 +17,13 @@ export function useGauge(
   const usual = kinds[0] ?? 'none';
   const key = `fulcrant.gauge.${usual}`;
   const [chosen, setChosen] = useState<Record<string, string>>({});
-  const standIns = source === 'stand-in' ? all.filter((g) => g.standIn && kinds.includes(g.kind)) : [];
+  const standIns = all.filter((g) => g.standIn && kinds.includes(g.kind));
   const fit = all
     .filter((g) => kinds.includes(g.kind) && !g.standIn)
     .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind));
-  const gauges = standIns.length > 0 ? standIns : fit;
+  // What the stand-in bench shows is never put down to a real gauge.
+  const simulated = source === 'stand-in' && portFor(kinds) !== null;
+  const gauges = simulated ? standIns : fit;
   const reaches = (g: Instrument) => around === undefined || reachesValue(g, around);
   const wanted = chosen[usual] ?? localStorage.getItem(key);
   const kept = gauges.find((g) => g.id === wanted && reaches(g));

@@ -1,10 +1,19 @@
 import type { QueryInterface } from 'sequelize';
+import { STAND_IN_GAUGES } from '../../instruments/stand-in-gauges.ts';
 
 /** Dials, testers, calipers and lasers into the register, stand-ins marked; house rules, kept with who set them and when. */
 export async function up(q: QueryInterface): Promise<void> {
   await q.sequelize.query(`ALTER TABLE instruments
     MODIFY kind ENUM('micrometer','feeler','dial','caliper','roughness','laser','wrench','protractor') NOT NULL,
     ADD COLUMN stand_in BOOLEAN NOT NULL DEFAULT FALSE`);
+  await q.bulkInsert(
+    'instruments',
+    STAND_IN_GAUGES.map(({ calibrationDue, standIn, ...gauge }) => ({
+      ...gauge,
+      calibration_due: calibrationDue,
+      stand_in: standIn,
+    })),
+  );
   await q.sequelize.query(`CREATE TABLE house_rules (
     n INT NOT NULL AUTO_INCREMENT PRIMARY KEY,
     person_id VARCHAR(40) CHARACTER SET ascii NOT NULL,
