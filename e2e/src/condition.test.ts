@@ -167,7 +167,7 @@ describe('a gauge on a serial port of the device', () => {
       };
       Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
     });
-    const { jobId } = await openSurvey(page, plant.url, 'serial', ['Run-out']);
+    const { hand, jobId } = await openSurvey(page, plant.url, 'serial', ['Run-out']);
     const send = (text: string) =>
       page.evaluate((t) => (window as unknown as { gauge: { send(t: string): void } }).gauge.send(t), text);
     await page.getByRole('button', { name: 'Pair a gauge' }).click();
@@ -188,6 +188,7 @@ describe('a gauge on a serial port of the device', () => {
     await take(page);
     await page.evaluate(() => (window as unknown as { gauge: { unplug(): void } }).gauge.unplug());
     await page.getByText(/unplugged/).waitFor();
+    await hand.allStored();
     expect((await readingsOf(page, jobId)).map((r) => [r.place, r.value, r.raw])).toEqual([
       ['s1/0', 0.012, '+0.012 mm'],
       ['s1/45', -0.0127, '-.0005 in'],

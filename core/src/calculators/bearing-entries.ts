@@ -1,10 +1,15 @@
-import { array, number, object, string } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import { clearanceClass } from '../bearings/clearance-class.ts';
 import { CLEARANCE_CLASSES } from '../bearings/clearance-table.ts';
 import { driveUpForecast } from '../bearings/drive-up-forecast.ts';
 import { driveUpTarget } from '../bearings/drive-up-target.ts';
+import { bearingFloat } from '../bearings/float.ts';
+import { hydraulicNut } from '../bearings/hydraulic-nut.ts';
+import { interferenceFit } from '../bearings/interference.ts';
 import { lockAlignment, type Pattern } from '../bearings/lock-alignment.ts';
-import { type Calculator, entry, mm } from './entry.ts';
+import { nutAngle } from '../bearings/nut-angle.ts';
+import { splitRaceGap } from '../bearings/split-race-gap.ts';
+import { type Calculator, entry, mm, signed } from './entry.ts';
 
 const gap = () => number().min(0).max(5).required();
 const bore = () => number().moreThan(18).max(500).required();
@@ -100,5 +105,95 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
       aimMm: mm(1),
     }).noUnknown(),
     (i) => lockAlignment({ ...i, nut: i.nut as Pattern, washer: i.washer as Pattern }),
+  ),
+  entry(
+    'bearing.interference',
+    'Ring on a shaft: interference, pressure, reduction, force',
+    object({
+      jointMm: mm(600).required(),
+      racewayMm: mm(900).required(),
+      shaftBoreMm: number().min(0).max(600),
+      widthMm: mm(500).required(),
+      taper: number<12 | 30>().oneOf([12, 30] as const),
+      friction: number().min(0.02).max(0.6),
+      interferenceMm: number().min(0).max(2),
+      travelMm: number().min(0).max(30),
+      reductionMm: number().min(0).max(2),
+      smoothingMm: number().min(0).max(0.1),
+      benchMm: mm(2),
+    }).noUnknown(),
+    interferenceFit,
+  ),
+  entry(
+    'bearing.nut-angle',
+    'Drive-up by nut angle from a proven zero',
+    object({
+      boreMm: bore(),
+      taper: taper(),
+      pitchMm: pitch(),
+      makerMinDeg: number().moreThan(0).max(3600).required(),
+      makerMaxDeg: number().moreThan(0).max(3600).required(),
+      turnedDeg: number().min(0).max(7200),
+      stepDeg: number().moreThan(0).max(90),
+      zeroProven: boolean().required(),
+      benchMm: mm(2),
+      hollowRatio: hollow(),
+    })
+      .noUnknown()
+      .test(
+        'order',
+        'The maker’s least angle stands above the most.',
+        (s) => !s || !(s.makerMinDeg > s.makerMaxDeg),
+      ),
+    nutAngle,
+  ),
+  entry(
+    'bearing.hydraulic-nut',
+    'Drive-up by hydraulic nut: start pressure, travel, abort',
+    object({
+      startPressureMpa: number().moreThan(0).max(200).required(),
+      sheetAreaMm2: number().moreThan(0).max(1e6).required(),
+      nutAreaMm2: number().moreThan(0).max(1e6).required(),
+      driveUpMinMm: mm(30).required(),
+      driveUpMaxMm: mm(30).required(),
+      abortPressureMpa: number().moreThan(0).max(300).required(),
+      zeroMm: signed(100),
+      sign: number<1 | -1>().oneOf([1, -1] as const),
+      nowMm: signed(100),
+      nowPressureMpa: number().min(0).max(300),
+      resolutionMm: mm(1).required(),
+    })
+      .noUnknown()
+      .test(
+        'order',
+        'The least drive-up stands above the most.',
+        (s) => !s || !(s.driveUpMinMm > s.driveUpMaxMm),
+      ),
+    hydraulicNut,
+  ),
+  entry(
+    'bearing.float',
+    'Room a float bearing needs, and where to set its ring',
+    object({
+      spanMm: mm(30000).required(),
+      shaftOverBaseK: number().min(-200).max(400).required(),
+      roomMm: number().min(0).max(200).required(),
+      marginMm: number().min(0).max(50),
+      offsetMm: signed(100),
+      alphaPerK: number().moreThan(0).max(1e-3),
+    }).noUnknown(),
+    bearingFloat,
+  ),
+  entry(
+    'bearing.split-race-gap',
+    'Joint gaps of a split inner race',
+    object({
+      gapAMm: gap(),
+      gapBMm: gap(),
+      bladeStepMm: mm(1).required(),
+      shaftMm: mm(600),
+      closedBoreMm: mm(600),
+    }).noUnknown(),
+    splitRaceGap,
   ),
 ];

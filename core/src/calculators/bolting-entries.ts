@@ -3,6 +3,7 @@ import { BOLT_GRADES } from '../bolting/grades.ts';
 import { boltPattern } from '../bolting/pattern.ts';
 import { BOLT_SIZES } from '../bolting/threads.ts';
 import { boltTorque } from '../bolting/torque.ts';
+import { wrenchSetting } from '../bolting/wrench.ts';
 import { type Calculator, entry, mm } from './entry.ts';
 
 export const BOLTING_ENTRIES: readonly Calculator[] = [
@@ -36,5 +37,18 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
       torqueNm: mm(5000).required(),
     }).noUnknown(),
     boltPattern,
+  ),
+  entry(
+    'bolting.wrench',
+    'Setting of a torque wrench, with an extension',
+    object({
+      torqueNm: mm(5000).required(),
+      wrenchMm: mm(3000).required(),
+      extensionMm: number().min(0).max(2000),
+      extensionDeg: number().min(0).max(360),
+      scaleLowNm: number().min(0).max(5000).required(),
+      scaleHighNm: mm(5000).required(),
+    }).noUnknown(),
+    wrenchSetting,
   ),
 ];

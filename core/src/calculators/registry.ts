@@ -7,6 +7,7 @@ import { BEARING_ENTRIES } from './bearing-entries.ts';
 import { BOLTING_ENTRIES } from './bolting-entries.ts';
 import { BOX_ENTRIES } from './box-entries.ts';
 import type { Calculator } from './entry.ts';
+import { LUBRICATION_ENTRIES } from './lubrication-entries.ts';
 import type { CalculatorResult } from './result.ts';
 import { SHAFT_ENTRIES } from './shaft-entries.ts';
 
@@ -17,6 +18,7 @@ export const CALCULATORS: readonly Calculator[] = [
   ...ALIGNMENT_ENTRIES,
   ...BEARING_ENTRIES,
   ...BOLTING_ENTRIES,
+  ...LUBRICATION_ENTRIES,
 ];
 
 /** Say in the JSON Schema what the checks do anyway: fields not named are refused. */

@@ -36,6 +36,11 @@ const SOURCES = {
   },
   'alignment-practice': { title: 'Coupling tolerances by speed, common practice', rank: 'common practice' },
   'finish-convention': { title: 'Rq ≈ 1.11 Ra, a convention for a sine profile', rank: 'common practice' },
+  lame: { title: 'Lamé, thick cylinders; any machine-design text', rank: 'published' },
+  growth: {
+    title: 'ΔL = α·L·ΔT, α of mild steel from Machinery’s Handbook (from memory)',
+    rank: 'published',
+  },
   gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
   practice: { title: 'Common practice', rank: 'common practice' },
   geometry: { title: 'Geometry', rank: 'published' },

@@ -1,0 +1,96 @@
+import type { CalculatorResult, Finding } from '../calculators/result.ts';
+import { fitLine } from '../metrology/line.ts';
+
+export type RunInReading = { minutes: number; temperatureC: number };
+
+export type RunInInput = {
+  ambientC: number;
+  /** Since the start, in the order they were read. */
+  readings: readonly RunInReading[];
+};
+
+export type RunInValues = {
+  hottestC: number | null;
+  riseK: number | null;
+  /** Trend of the last readings, K an hour. */
+  trendKPerH: number | null;
+  steady: boolean;
+  /** When the next reading is due, minutes since the start; null once it is steady. */
+  nextMinutes: number | null;
+};
+
+/** Caution at 80 °C or 45 K over ambient, stop at 100 °C; steady under 2 K an hour over three readings. Common practice, no source. */
+const CAUTION_C = 80;
+const CAUTION_RISE_K = 45;
+const STOP_C = 100;
+const STEADY_K_PER_H = 2;
+const EVERY_MIN = 15;
+
+/**
+ * The first hours of a bearing: temperature every quarter of an hour until steady, with its caution, its stop and its trend.
+ * Source: common practice, no source.
+ */
+export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
+  const readings = [...input.readings].sort((a, b) => a.minutes - b.minutes);
+  const last = readings.at(-1);
+  const hottestC = readings.length ? Math.max(...readings.map((r) => r.temperatureC)) : null;
+  const riseK = hottestC === null ? null : hottestC - input.ambientC;
+  const line = fitLine(
+    readings.slice(-3).map((r) => ({ x: r.minutes / 60, y: r.temperatureC })),
+    0.3,
+  );
+  const trendKPerH = line && readings.length >= 3 ? line.slope : null;
+  const steady = trendKPerH !== null && Math.abs(trendKPerH) <= STEADY_K_PER_H;
+  const nextMinutes = steady ? null : (last?.minutes ?? -EVERY_MIN) + EVERY_MIN;
+  const findings: Finding[] = [];
+  const shared = { source: 'practice' as const, acceptable: true };
+  if (hottestC === null || riseK === null || !last)
+    findings.push({
+      code: 'run-in',
+      verdict: 'incomplete',
+      reason: 'No temperature is read yet.',
+      acceptable: false,
+    });
+  else if (hottestC >= STOP_C)
+    findings.push({
+      ...shared,
+      code: 'run-in.stop',
+      verdict: 'reject',
+      reason: `${hottestC.toFixed(0)} °C: stop the machine.`,
+      limit: `${STOP_C} °C`,
+      remedy: 'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
+    });
+  else if (hottestC >= CAUTION_C || riseK >= CAUTION_RISE_K)
+    findings.push({
+      ...shared,
+      code: 'run-in.caution',
+      verdict: 'caution',
+      reason: `${hottestC.toFixed(0)} °C, ${riseK.toFixed(0)} K over ambient${trendKPerH === null ? '' : trendKPerH < -STEADY_K_PER_H ? ', and falling: usual after a first fill' : trendKPerH > STEADY_K_PER_H ? ', and still climbing' : ', and steady'}.`,
+      limit: `${CAUTION_C} °C or ${CAUTION_RISE_K} K over ambient`,
+      remedy: 'Stay with it; read every few minutes until it falls.',
+    });
+  else
+    findings.push({
+      ...shared,
+      code: 'run-in',
+      verdict: 'accept',
+      reason: `${last.temperatureC.toFixed(0)} °C, ${(last.temperatureC - input.ambientC).toFixed(0)} K over ambient.`,
+      limit: `${CAUTION_C} °C or ${CAUTION_RISE_K} K over ambient`,
+    });
+  if (last && !steady)
+    findings.push({
+      code: 'run-in.due',
+      verdict: 'incomplete',
+      reason: `Not steady yet: the next reading is due ${nextMinutes} minutes after the start.`,
+      acceptable: true,
+    });
+  return {
+    values: { hottestC, riseK, trendKPerH, steady, nextMinutes },
+    findings,
+    working:
+      trendKPerH === null
+        ? []
+        : [{ what: 'trend of the last three', sum: `${trendKPerH.toFixed(1)} K an hour` }],
+    beams: [],
+  };
+}
