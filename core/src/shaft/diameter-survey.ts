@@ -103,9 +103,13 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
   const formMm = largest && smallest && spots.length > 1 ? judgeForm(context, largest, smallest) : null;
   const grooveDepthMm = judgeGroove(context);
   if (spots.length === wanted) {
-    working.push({
-      what: 'not seen',
-      sum: 'an odd-lobed shape: two-point measuring passes over it; three waves a turn show in run-out or in a V-block',
+    findings.push({
+      code: 'shaft.odd-lobes',
+      verdict: 'accept',
+      reason: 'Two-point measuring passes over an odd-lobed shape.',
+      source: 'geometry',
+      remedy: 'Where it matters: three waves a turn show in run-out, or in a V-block.',
+      acceptable: true,
     });
     if (input.stationsMm.length < seat.leastPlaces)
       findings.push({
@@ -154,54 +158,58 @@ function repeatThere({ input }: Context, spot: Spot, marginMm: number): string {
 }
 
 function judgeSize(context: Context, seat: SeatLimits, largest: Spot, smallest: Spot): void {
-  const { input, findings, working } = context;
-  const { limits } = seat;
-  const top = decide(largest.mm, largest.u, { upper: limits.upperMm }, input.rule);
-  const bottom = decide(smallest.mm, smallest.u, { lower: limits.lowerMm }, input.rule);
-  const shared = {
-    limit: `${num(limits.lowerMm)} to ${len(limits.upperMm)} (${seat.name})`,
+  const { findings, working } = context;
+  const { lowerMm, upperMm } = seat.limits;
+  findings.push(
+    judgeEnd(context, seat, largest, {
+      name: 'largest',
+      limits: { upper: upperMm },
+      within: 'under the upper limit',
+      side: 'upper',
+      beyond: `${len(largest.mm - upperMm)} over: ${seat.over}`,
+      remedy: 'File off high spots, then abrasive cloth, and measure again; else another shaft.',
+    }),
+    judgeEnd(context, seat, smallest, {
+      name: 'smallest',
+      limits: { lower: lowerMm },
+      within: 'over the lower limit',
+      side: 'lower',
+      beyond: `${len(lowerMm - smallest.mm)} under: ${seat.under}`,
+      remedy: 'Move the seat, sleeve the shaft, or renew it.',
+    }),
+  );
+  working.push({ what: 'largest, smallest', sum: `${num(largest.mm)}, ${len(smallest.mm)}` });
+}
+
+type End = {
+  name: 'largest' | 'smallest';
+  limits: { lower?: number; upper?: number };
+  side: 'lower' | 'upper';
+  within: string;
+  beyond: string;
+  remedy: string;
+};
+
+/** One end of the sizes against its own limit. */
+function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Finding {
+  const d = decide(spot.mm, spot.u, end.limits, context.input.rule);
+  const { lowerMm, upperMm } = seat.limits;
+  const said = {
+    accept: `is ${end.within}.`,
+    'too-close': `is within the micrometer's doubt of the ${end.side} limit.`,
+    reject: `is ${end.beyond}`,
+  }[d.verdict];
+  return {
+    code: `shaft.${end.name}`,
+    verdict: d.verdict,
+    reason: `The ${end.name} diameter, ${len(spot.mm)}, ${said}`,
+    limit: `${num(lowerMm)} to ${len(upperMm)} (${seat.name})`,
     source: seat.source,
     acceptable: true,
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: d.verdict === 'reject' ? end.remedy : repeatThere(context, spot, d.marginMm) }),
   };
-  findings.push({
-    ...shared,
-    code: 'shaft.largest',
-    verdict: top.verdict,
-    reason:
-      top.verdict === 'reject'
-        ? `The largest diameter, ${len(largest.mm)}, is ${len(largest.mm - limits.upperMm)} over: ${seat.over}`
-        : top.verdict === 'too-close'
-          ? `The largest diameter, ${len(largest.mm)}, is within the micrometer's doubt of the upper limit.`
-          : `The largest diameter, ${len(largest.mm)}, is under the upper limit.`,
-    ...(top.verdict === 'accept'
-      ? {}
-      : {
-          remedy:
-            top.verdict === 'reject'
-              ? 'File off high spots, then abrasive cloth, and measure again; else another shaft.'
-              : repeatThere(context, largest, top.marginMm),
-        }),
-  });
-  findings.push({
-    ...shared,
-    code: 'shaft.smallest',
-    verdict: bottom.verdict,
-    reason:
-      bottom.verdict === 'reject'
-        ? `The smallest diameter, ${len(smallest.mm)}, is ${len(limits.lowerMm - smallest.mm)} under: ${seat.under}`
-        : bottom.verdict === 'too-close'
-          ? `The smallest diameter, ${len(smallest.mm)}, is within the micrometer's doubt of the lower limit.`
-          : `The smallest diameter, ${len(smallest.mm)}, is over the lower limit.`,
-    ...(bottom.verdict === 'accept'
-      ? {}
-      : {
-          remedy:
-            bottom.verdict === 'reject'
-              ? 'Move the seat, sleeve the shaft, or renew it.'
-              : repeatThere(context, smallest, bottom.marginMm),
-        }),
-  });
-  working.push({ what: 'largest, smallest', sum: `${num(largest.mm)}, ${len(smallest.mm)}` });
 }
 
 /** Out-of-round of one station: largest less smallest diameter there. */

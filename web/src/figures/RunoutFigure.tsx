@@ -1,6 +1,7 @@
 import { lengthDigits, type RunoutStepValues, roundedDown } from '@fulcrant/core';
 import { useSettings } from '../app/settings.tsx';
-import { Axis, Figure, Label } from './drawing.tsx';
+import { Figure, Label } from './drawing.tsx';
+import { SeatView } from './SeatView.tsx';
 import { TurnView } from './TurnView.tsx';
 
 const W = 700;
@@ -56,42 +57,15 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
       role="img"
       aria-label={`Shaft with ${stations.length} stations from the side, and station ${at + 1} from the end with ${here?.readings.length ?? 0} readings`}
     >
-      <rect
-        x={x0 - 40}
-        y={AXIS_Y - r * 0.94}
-        width={seatMm * scale + 80}
-        height={r * 1.88}
-        fill="var(--shade)"
-        stroke="var(--muted)"
+      <SeatView
+        x0={x0}
+        axisY={AXIS_Y}
+        r={r}
+        scale={scale}
+        seatMm={seatMm}
+        stationsMm={stations.map((t) => t.atMm)}
+        active={at}
       />
-      <rect
-        x={x0}
-        y={AXIS_Y - r}
-        width={seatMm * scale}
-        height={2 * r}
-        fill="var(--paper)"
-        stroke="var(--ink)"
-        strokeWidth="1.8"
-      />
-      <Axis x1={x0 - 52} x2={x0 + seatMm * scale + 52} y1={AXIS_Y} y2={AXIS_Y} />
-      {stations.map((s, i) => {
-        const on = i === at;
-        return (
-          <g key={s.atMm}>
-            <line
-              x1={x(s.atMm)}
-              x2={x(s.atMm)}
-              y1={AXIS_Y - r - 12}
-              y2={AXIS_Y + r + 12}
-              stroke={on ? 'var(--brass)' : 'var(--muted)'}
-              strokeWidth={on ? 3 : 1.2}
-            />
-            <Label x={x(s.atMm)} y={AXIS_Y - r - 18} tone={on ? 'brass' : 'ink'} size={17} strong={on}>
-              {i + 1}
-            </Label>
-          </g>
-        );
-      })}
       {line.length > 0 && (
         <g>
           <polyline

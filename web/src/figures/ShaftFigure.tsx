@@ -1,5 +1,6 @@
 import { lengthDigits, type ShaftValues } from '@fulcrant/core';
 import { useSettings } from '../app/settings.tsx';
+import { SeatView } from './SeatView.tsx';
 
 const W = 700;
 const H = 292;
@@ -64,58 +65,15 @@ export function ShaftFigure({
       role="img"
       aria-label={`Shaft seat with ${values.stationsMm.length} stations, and station ${at + 1} seen from the end`}
     >
-      <rect
-        x={x0 - 44}
-        y={axis - r * 0.94}
-        width={seat * scale + 88}
-        height={r * 1.88}
-        fill="var(--shade)"
-        stroke="var(--muted)"
+      <SeatView
+        x0={x0}
+        axisY={axis}
+        r={r}
+        scale={scale}
+        seatMm={seat}
+        stationsMm={values.stationsMm}
+        active={active?.station ?? null}
       />
-      <rect
-        x={x0}
-        y={axis - r}
-        width={seat * scale}
-        height={2 * r}
-        fill="var(--paper)"
-        stroke="var(--ink)"
-        strokeWidth="1.8"
-      />
-      <line
-        x1={x0 - 58}
-        x2={x0 + seat * scale + 58}
-        y1={axis}
-        y2={axis}
-        stroke="var(--steel)"
-        strokeDasharray="16 4 3 4"
-      />
-      {values.stationsMm.map((mm, s) => {
-        const x = x0 + mm * scale;
-        const on = active?.station === s;
-        return (
-          <g key={mm}>
-            <line
-              x1={x}
-              x2={x}
-              y1={axis - r - 14}
-              y2={axis + r + 14}
-              stroke={on ? 'var(--brass)' : 'var(--muted)'}
-              strokeWidth={on ? 3 : 1.2}
-            />
-            <text
-              x={x}
-              y={axis - r - 20}
-              textAnchor="middle"
-              fontFamily="var(--font-label)"
-              fontSize="17"
-              fontWeight={on ? 600 : 400}
-              fill={on ? 'var(--brass)' : 'var(--ink)'}
-            >
-              {s + 1}
-            </text>
-          </g>
-        );
-      })}
       <g className="figures" fontSize="14.5">
         {values.anglesDeg.map((a, i) => (
           <g key={a}>

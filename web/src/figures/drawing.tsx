@@ -8,16 +8,7 @@ export const spot = (cx: number, cy: number, deg: number, r: number): { x: numbe
 
 type Anchor = 'start' | 'middle' | 'end';
 
-/** A label in the condensed sans; `tone` says its role. */
-export function Label({
-  x,
-  y,
-  children,
-  anchor = 'middle',
-  tone = 'ink',
-  size = 15,
-  strong = false,
-}: {
+type WordsProps = {
   x: number;
   y: number;
   children: ReactNode;
@@ -25,44 +16,39 @@ export function Label({
   tone?: 'ink' | 'muted' | 'brass' | 'steel' | 'stop';
   size?: number;
   strong?: boolean;
-}) {
+};
+
+/** A label in the condensed sans; `tone` says its role. */
+export function Label({ anchor = 'middle', tone = 'ink', size = 15, strong = false, ...rest }: WordsProps) {
   return (
     <text
-      x={x}
-      y={y}
+      {...rest}
       textAnchor={anchor}
       fontSize={size}
       fontFamily="var(--font-label)"
       fontWeight={strong ? 600 : 400}
       fill={`var(--${tone})`}
-    >
-      {children}
-    </text>
+    />
   );
 }
 
 /** A number in the mono. */
 export function Figure({
-  x,
-  y,
-  children,
   anchor = 'middle',
   tone = 'ink',
   size = 14.5,
   strong = false,
-}: Parameters<typeof Label>[0]) {
+  ...rest
+}: WordsProps) {
   return (
     <text
-      x={x}
-      y={y}
+      {...rest}
       textAnchor={anchor}
       fontSize={size}
       className="figures"
       fontWeight={strong ? 700 : 400}
       fill={`var(--${tone})`}
-    >
-      {children}
-    </text>
+    />
   );
 }
 

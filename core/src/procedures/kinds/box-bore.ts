@@ -5,7 +5,7 @@ import type { Facts, Place } from '../../job/state.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
-import { againInTurn, nextInTurn, stepUsed, type TurnLook, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, boxTurn, nextInTurn, stepUsed, turnOf, turnPlace } from './turn.ts';
 
 export type BoxBoreStepValues = BoxBoreValues & {
   readings: AngleReading[];
@@ -14,12 +14,7 @@ export type BoxBoreStepValues = BoxBoreValues & {
   boxBoreMm: number;
 };
 
-const look = ({ setup }: Facts): TurnLook => ({
-  prefix: 'turn/',
-  wanted: conditionOf(setup).runoutAngles ?? 8,
-  label: 'Bore, ',
-  limitMm: 5,
-});
+const look = (facts: Facts) => boxTurn(facts, 'Bore, ');
 
 const SAG: Place = {
   key: 'sag',

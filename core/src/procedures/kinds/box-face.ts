@@ -6,7 +6,7 @@ import type { AngleReading } from '../../metrology/harmonics.ts';
 import type { PlayValues } from '../../shaft/play.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
-import { againInTurn, nextInTurn, stepUsed, type TurnLook, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, boxTurn, nextInTurn, stepUsed, turnOf, turnPlace } from './turn.ts';
 
 export type BoxFaceStepValues = BoxFaceValues & {
   readings: AngleReading[];
@@ -16,12 +16,7 @@ export type BoxFaceStepValues = BoxFaceValues & {
   sweepRadiusMm: number;
 };
 
-const look = ({ setup }: Facts): TurnLook => ({
-  prefix: 'turn/',
-  wanted: conditionOf(setup).runoutAngles ?? 8,
-  label: 'Face, ',
-  limitMm: 5,
-});
+const look = (facts: Facts) => boxTurn(facts, 'Face, ');
 
 /** The box face swept by an indicator clamped on the shaft. */
 export const boxFaceStep: StepKind = {

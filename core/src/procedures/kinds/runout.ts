@@ -69,7 +69,10 @@ export const runoutStep: StepKind = {
       ...(bend?.findings ?? []),
       ...gaugeFindings(read),
     ];
-    const working: WorkingLine[] = [...results.flatMap((r) => r.working), ...(bend?.working ?? [])];
+    const working: WorkingLine[] = [
+      ...results.flatMap((r, s) => r.working.filter((w) => s === 0 || w.what !== 'limit')),
+      ...(bend?.working ?? []),
+    ];
     return {
       findings,
       working,

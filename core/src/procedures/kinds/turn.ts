@@ -1,3 +1,4 @@
+import { conditionOf } from '../../api/setup.ts';
 import { readingAt, standing } from '../../job/facts.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
 import { type AngleReading, byAngle } from '../../metrology/harmonics.ts';
@@ -50,6 +51,14 @@ export type TurnLook = {
   atMm?: number;
   instrumentKinds?: Place['instrumentKinds'];
 };
+
+/** The one turn of a sweep over face or bore of a box. */
+export const boxTurn = ({ setup }: Facts, label: string): TurnLook => ({
+  prefix: 'turn/',
+  wanted: conditionOf(setup).runoutAngles ?? 8,
+  label,
+  limitMm: 5,
+});
 
 const degrees = (deg: number) => `${Number(deg.toFixed(1))}°`;
 
