@@ -1,4 +1,4 @@
-import { fitHarmonics, fitLine, type JobEvent, reduce, runout } from '@fulcrant/core';
+import { fitHarmonics, fitLine, type JobEvent, reduce, runout, trialSummary } from '@fulcrant/core';
 import FFT from 'fft.js';
 import type { Page } from 'playwright-core';
 import { linearRegression } from 'simple-statistics';
@@ -180,6 +180,25 @@ try {
     '  fitted line with uncertainties, ratio to simple-statistics',
     (perCall(() => fitLine(points, 0.001)?.at(90)) / perCall(() => linearRegression(pairs))).toFixed(2),
   );
+  console.log('\nDrive-up trial: 1000 simulated bearings driven up by each rule (docs/drive-up-trial.md):');
+  for (const [boreMm, pitchMm] of [
+    [60, 2],
+    [100, 2],
+    [160, 3],
+    [280, 4],
+  ] as const)
+    for (const rule of ['forecast', 'notebook'] as const) {
+      const t = trialSummary(
+        { boreMm, taper: 12, clearanceClass: 'CN', pitchMm, bladeStepMm: 0.005 },
+        1000,
+        rule,
+      );
+      line(
+        `  bore ${boreMm}, ${rule}: in band / short / over-driven, readings`,
+        `${(100 * t.inBand).toFixed(1)} / ${(100 * t.short).toFixed(1)} / ${(100 * t.overDriven).toFixed(1)} %, ${t.readings.toFixed(2)}`,
+      );
+    }
+
   const turn = Array.from({ length: 24 }, (_, i) => ({
     angleDeg: 15 * i,
     valueMm: 0.02 * Math.cos((i * Math.PI) / 12) + 0.004 * Math.cos((i * Math.PI) / 6),

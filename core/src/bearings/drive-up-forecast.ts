@@ -6,6 +6,7 @@ import { sayNutAngle } from '../quantities/angle.ts';
 import { len, num } from '../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { type Feel, feelOffset } from './clearance-class.ts';
+import { type Advice, advise, believe } from './drive-up-belief.ts';
 import { type DriveUpTargetInput, type DriveUpTargetValues, driveUpTarget } from './drive-up-target.ts';
 import { driveUpWarnings } from './drive-up-warnings.ts';
 
@@ -54,6 +55,8 @@ export type DriveUpForecastValues = {
   nextReductionMm: number | null;
   nextReductionExpandedMm: number | null;
   suggestedStepDeg: 45 | 22.5 | 0;
+  /** Chances of the band here and further on, model and readings weighed together; null before anything is felt. */
+  advice: Advice | null;
   /** The line and its expanded uncertainty, every sixteenth of a turn as far as the band's end: for the chart. */
   curve: Array<{ angleDeg: number; clearanceMm: number; expandedMm: number }>;
 };
@@ -173,6 +176,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
       fittedFrom: fitted.length,
       measuredK,
       ...ahead,
+      advice: adviceOf(input, target, points, benchU),
     },
     findings,
     working: writeOut(input, target, last, line, uReduction, ahead),
@@ -192,6 +196,26 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
           ]
         : [],
   };
+}
+
+/** What model and readings together advise, where there is a band to end in. */
+function adviceOf(
+  input: DriveUpForecastInput,
+  target: DriveUpTargetValues,
+  points: DriveUpPoint[],
+  benchU: number,
+): Advice | null {
+  const last = points.at(-1);
+  const { reductionMinMm, reductionMaxMm, leastResidualMm } = target;
+  if (!last || reductionMinMm === null || reductionMaxMm === null || leastResidualMm === null) return null;
+  const belief = believe({
+    benchMm: input.benchMm,
+    benchU,
+    expectedPerDegMm: target.reductionPerEighthMm / 45,
+    bladeStepMm: input.bladeStepMm,
+    points,
+  });
+  return belief && advise(belief, { reductionMinMm, reductionMaxMm, leastResidualMm }, last.angleDeg);
 }
 
 type Ahead = Pick<

@@ -237,7 +237,35 @@ export function DriveUpSide({ shown }: { shown: StepReport }) {
           <LockAhead values={v} />
         </div>
       )}
+      {v.advice && v.place !== 'over-driven' && <Chances advice={v.advice} />}
     </div>
+  );
+}
+
+/** In a hundred, as people say chances; nothing and certainty are never claimed. */
+const ofHundred = (share: number): string =>
+  share < 0.01 ? 'under 1' : share > 0.99 ? 'over 99' : String(Math.round(100 * share));
+
+/** Model and feelers weighed together: how far may be turned before the next feeling, and what then. */
+function Chances({ advice }: { advice: NonNullable<DriveUpStepValues['advice']> }) {
+  const { turnDeg, now, then } = advice;
+  return (
+    <p className="m-0 text-[0.95rem] leading-snug" data-advice={turnDeg}>
+      {turnDeg === 0 ? (
+        <>
+          By model and feelers <strong>stop here</strong>: in the band {ofHundred(now.inBand)} in 100, past it{' '}
+          {ofHundred(now.over)}.
+        </>
+      ) : (
+        <>
+          By model and feelers up to{' '}
+          <strong>
+            <span className="figures">{turnDeg}°</span>
+          </strong>{' '}
+          may be turned before the next feeling; past the band then {ofHundred(then.over)} in 100.
+        </>
+      )}
+    </p>
   );
 }
 
