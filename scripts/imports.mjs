@@ -19,7 +19,7 @@ function sources(dir) {
 
 /** @param {string} file */
 const specifiers = (file) =>
-  [...readFileSync(file, 'utf8').matchAll(/(?:from|import)\s*\(?\s*['"]([^'"]+)['"]/g)].map(
+  [...readFileSync(file, 'utf8').matchAll(/(?:from|import)\s*\(?\s*['"]([^'"\s]+)['"]/g)].map(
     (m) => m[1] ?? '',
   );
 

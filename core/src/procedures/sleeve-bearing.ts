@@ -7,52 +7,45 @@ import { gate } from './kinds/gate.ts';
 import { lock } from './kinds/lock.ts';
 import { signature } from './kinds/signature.ts';
 import { target } from './kinds/target.ts';
+import { safeStep } from './safe-step.ts';
 import type { Procedure, StepDefinition } from './types.ts';
 
 const SAFE: StepDefinition[] = [
-  {
-    id: 'safe',
-    title: 'Safe and complete',
-    kind: gate,
-    guide: 'Each is answered by name. Nothing after it opens before.',
-    caution:
-      'This does not replace local codes and permits, the maker’s instructions or licensed practice. They outrank anything shown here.',
-    items: [
-      { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
-      {
-        id: 'drained',
-        group: 'Safe',
-        ask: 'Nothing under pressure, hot or harmful is left in the machine.',
-      },
-      {
-        id: 'supported',
-        group: 'Safe',
-        ask: 'Rotor blocked; load off the bearing by rated gear, no fingers under.',
-      },
-      { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on; hammer work shielded.' },
-      {
-        id: 'instructions',
-        group: 'Kit',
-        ask: 'Maker’s instructions on the bench; the part’s stamp matches this shaft.',
-      },
-      {
-        id: 'parts',
-        group: 'Kit',
-        ask: 'Bearing, sleeve, nut, new lock washer, seals, rings: present, counted, halves paired.',
-      },
-      {
-        id: 'tools',
-        group: 'Kit',
-        ask: 'Feelers, micrometer, spanner or drift, torque wrench: here and in good order.',
-      },
-      { id: 'inboard', group: 'Kit', ask: 'Inboard seal parts are on the shaft, or are not needed.' },
-      {
-        id: 'clean',
-        group: 'Kit',
-        ask: 'Shaft, sleeve bore and housing clean; burrs dressed; no anti-seize on the sleeve.',
-      },
-    ],
-  },
+  safeStep('Safe and complete', [
+    { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
+    {
+      id: 'drained',
+      group: 'Safe',
+      ask: 'Nothing under pressure, hot or harmful is left in the machine.',
+    },
+    {
+      id: 'supported',
+      group: 'Safe',
+      ask: 'Rotor blocked; load off the bearing by rated gear, no fingers under.',
+    },
+    { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on; hammer work shielded.' },
+    {
+      id: 'instructions',
+      group: 'Kit',
+      ask: 'Maker’s instructions on the bench; the part’s stamp matches this shaft.',
+    },
+    {
+      id: 'parts',
+      group: 'Kit',
+      ask: 'Bearing, sleeve, nut, new lock washer, seals, rings: present, counted, halves paired.',
+    },
+    {
+      id: 'tools',
+      group: 'Kit',
+      ask: 'Feelers, micrometer, spanner or drift, torque wrench: here and in good order.',
+    },
+    { id: 'inboard', group: 'Kit', ask: 'Inboard seal parts are on the shaft, or are not needed.' },
+    {
+      id: 'clean',
+      group: 'Kit',
+      ask: 'Shaft, sleeve bore and housing clean; burrs dressed; no anti-seize on the sleeve.',
+    },
+  ]),
 ];
 
 const MOUNT: StepDefinition[] = [

@@ -125,12 +125,7 @@ async function append(
 ): Promise<EventsResponse> {
   const row = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
   const events = row ? ((await readJob(db, jobId, 0, transaction))?.events ?? []) : [];
-  const gauges = new Map(
-    (await db.models.Instrument.findAll({ transaction })).map((i) => [
-      i.id,
-      i.get({ plain: true }) as Instrument,
-    ]),
-  );
+  const gauges = await registerOf(db, transaction);
   const known = await knownElsewhere(db, transaction, jobId, bodies);
   const outcomes: EventOutcome[] = [];
   const fresh: JobEvent[] = [];
@@ -214,6 +209,17 @@ async function knownElsewhere(
     transaction,
   });
   return new Set(rows.map((r) => r.id));
+}
+
+/** The gauges as an event names them: a stand-in says so, a real gauge says nothing. */
+async function registerOf(db: Database, transaction: Transaction): Promise<Map<string, Instrument>> {
+  const rows = await db.models.Instrument.findAll({ transaction });
+  return new Map(
+    rows.map((row) => {
+      const { standIn, ...gauge } = row.get({ plain: true }) as Instrument;
+      return [gauge.id, standIn ? { ...gauge, standIn } : gauge];
+    }),
+  );
 }
 
 /** The event with what the server knows better: who is signed in, and the gauge as it stands in the register. */

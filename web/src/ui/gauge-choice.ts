@@ -11,8 +11,15 @@ import { isOverdue } from './GaugePicker.tsx';
 export function useGauge(
   kinds: ReadonlyArray<Instrument['kind']>,
   around?: number,
-): { gauges: Instrument[]; gauge: Instrument | null; choose: (id: string) => void } {
-  const all = useInstruments().data?.instruments ?? [];
+): {
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  /** The register is still on its way: nothing can be read before it is here. */
+  coming: boolean;
+  choose: (id: string) => void;
+} {
+  const register = useInstruments();
+  const all = register.data?.instruments ?? [];
   const source = useFeedSource();
   const usual = kinds[0] ?? 'none';
   const key = `fulcrant.gauge.${usual}`;
@@ -31,6 +38,7 @@ export function useGauge(
   return {
     gauges,
     gauge,
+    coming: register.isLoading,
     choose: (id) => {
       localStorage.setItem(key, id);
       setChosen((c) => ({ ...c, [usual]: id }));

@@ -192,7 +192,7 @@ export function StepBody(props: Props) {
               ))}
             </fieldset>
           )}
-          {open && entry.place && !over && (
+          {open && entry.place && !over && !entry.gauge.coming && (
             <ReadingEntry
               draftKey={state.jobId}
               place={entry.place}

@@ -1,0 +1,13 @@
+import { gate } from './kinds/gate.ts';
+import type { GateItem, StepDefinition } from './types.ts';
+
+/** The gate every job begins at: what must be safe before a hand goes near, answered item by item, by name. */
+export const safeStep = (title: string, items: GateItem[]): StepDefinition => ({
+  id: 'safe',
+  title,
+  kind: gate,
+  guide: 'Each is answered by name. Nothing after it opens before.',
+  caution:
+    'This does not replace local codes and permits, the maker’s instructions or licensed practice. They outrank anything shown here.',
+  items,
+});
