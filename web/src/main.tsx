@@ -11,14 +11,16 @@ import { lazy, StrictMode, Suspense, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { ApiFault } from './app/api.ts';
-import { keepSentEvents } from './app/job.ts';
 import { startQueue } from './app/queue.ts';
+import { keepSentEvents } from './app/sent-events.ts';
 import { SessionProvider, useSession } from './app/session.tsx';
 import { SettingsProvider } from './app/settings.tsx';
-import { BoardPage } from './features/board/BoardPage.tsx';
 import { SignInPage } from './features/session/SignInPage.tsx';
 import { Button } from './ui/controls.tsx';
 
+const BoardPage = lazy(() =>
+  import('./features/board/BoardPage.tsx').then((m) => ({ default: m.BoardPage })),
+);
 const JobPage = lazy(() => import('./app/job-sheet/JobPage.tsx').then((m) => ({ default: m.JobPage })));
 const SheetPage = lazy(() =>
   import('./features/sheet/SheetPage.tsx').then((m) => ({ default: m.SheetPage })),

@@ -207,14 +207,14 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
       return {
         ...shared,
         verdict: 'caution',
-        reason: `Off centre: every station runs out by the same ${len(v.offsetMm ?? biggest, 4)} towards ${(v.offsetDeg ?? 0).toFixed(0)}°. The shaft is straight; it does not turn about its own middle.`,
+        reason: `Off centre: every station runs out by the same ${len(v.offsetMm ?? biggest, 3)} towards ${(v.offsetDeg ?? 0).toFixed(0)}°. The shaft is straight; it does not turn about its own middle.`,
         remedy: 'Look to the bearings, their fit, the centres or the rollers it lies on, before the shaft.',
       };
     case 'bent':
       return {
         ...shared,
         verdict: 'caution',
-        reason: `Bent: the eccentricity changes along the shaft in one direction, ${(v.bendDeg ?? 0).toFixed(0)}°, up to ${len(biggest, 4)}.`,
+        reason: `Bent: the eccentricity changes along the shaft in one direction, ${(v.bendDeg ?? 0).toFixed(0)}°, up to ${len(biggest, 3)}.`,
         remedy: 'Straighten the shaft or renew it; a seal or bearing fitted to it will work at every turn.',
       };
     case 'local':

@@ -15,13 +15,9 @@ import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useCallback, useMemo } from 'react';
 import { v7 } from 'uuid';
 import { ApiFault, readThrough } from './api.ts';
-import { enqueue, onSent, useQueue } from './queue.ts';
+import { enqueue, useQueue } from './queue.ts';
+import { jobPath, type StoredJob } from './sent-events.ts';
 import { useSession } from './session.tsx';
-import { writeCached } from './store.ts';
-
-export type StoredJob = { job: { id: string; number: string; state: string } | null; events: JobEvent[] };
-
-const jobPath = (id: string) => `/api/jobs/${id}`;
 
 export function makeEvent<T extends EventType>(
   person: Person,
@@ -60,19 +56,6 @@ async function readStored(client: QueryClient, id: string): Promise<StoredJob> {
     if (error instanceof ApiFault && error.status === 404) return { job: null, events: known() };
     throw error;
   }
-}
-
-/** Lay sent events into the cached copy before they leave the queue, so that no reading blinks out in between. */
-export function keepSentEvents(client: QueryClient): () => void {
-  return onSent(async (jobId, sent) => {
-    const before = client.getQueryData<StoredJob>(['job', jobId]) ?? { job: null, events: [] };
-    const known = new Set(before.events.map((e) => e.id));
-    const after = { ...before, events: [...before.events, ...sent.filter((e) => !known.has(e.id))] };
-    client.setQueryData(['job', jobId], after);
-    await writeCached(jobPath(jobId), after);
-    void client.invalidateQueries({ queryKey: ['job', jobId] });
-    void client.invalidateQueries({ queryKey: ['jobs'] });
-  });
 }
 
 /** Keep an event on the device; null when it is safe there. */
