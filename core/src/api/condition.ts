@@ -80,6 +80,7 @@ const NEEDS: readonly Need[] = [
     message: 'Bore of the throttle is missing.',
   },
   { when: asks('face'), field: 'boxBoreMm', message: 'Box bore is missing: the face is judged by it.' },
+  { when: asks('bore'), field: 'boxBoreMm', message: 'Box bore is missing: the sweep is drawn in it.' },
   { when: asks('face'), field: 'faceRadiusMm', message: 'Radius of the face sweep is missing.' },
   { when: asks('housings'), field: 'housingSpanMm', message: 'Distance between housings is missing.' },
   { when: asks('housings'), field: 'housingWidthMm', message: 'Width measured on a housing is missing.' },
@@ -98,4 +99,19 @@ const NEEDS: readonly Need[] = [
 export function lacking(c: Condition | undefined): { field: keyof Condition; message: string } | null {
   if (!Array.isArray(c?.measures)) return null;
   return NEEDS.find((n) => n.when(c) && c[n.field] === undefined) ?? null;
+}
+
+type Sized = {
+  [K in keyof Condition]-?: Condition[K] extends number | undefined ? K : never;
+}[keyof Condition];
+
+/**
+ * A size a measure cannot do without. A setup that lacks it is refused, so no other number ever stands in for it.
+ * @throws RangeError where it is missing all the same
+ */
+export function needed(c: Condition | undefined, field: Sized): number {
+  const value = c?.[field];
+  if (value === undefined)
+    throw new RangeError(NEEDS.find((n) => n.field === field)?.message ?? `${field} is missing.`);
+  return value;
 }

@@ -1,11 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type StationVector, shaftBend } from './bend.ts';
-import { shaftFinish } from './finish.ts';
-import { groove } from './groove.ts';
-import { shaftPlay } from './play.ts';
 import { type RunoutInput, runout } from './runout.ts';
-import { seatLimits } from './seat-limits.ts';
 
 const rad = (deg: number) => (deg * Math.PI) / 180;
 const turn = (n: number, f: (deg: number) => number) =>
@@ -152,72 +148,5 @@ describe('bent, off centre or bruised', () => {
         },
       ),
     );
-  });
-});
-
-describe('finish, play, groove, seats', () => {
-  it('Ra 0.8 µm is 32 µin; Rq is turned into Ra by π/(2√2) (convention for a sine profile)', () => {
-    const ask = (v: number, parameter: 'Ra' | 'Rq' = 'Ra') =>
-      shaftFinish({ surface: 'shaft', parameter, readingsUm: [0.3, v], resolutionUm: 0.01 });
-    expect(ask(0.7).findings[0]?.verdict).toBe('accept');
-    expect(ask(0.9).findings[0]?.verdict).toBe('reject');
-    expect(ask(0.801).findings[0]?.verdict).toBe('too-close');
-    expect(ask(0.88, 'Rq').values.largestRaUm).toBeCloseTo(0.88 / 1.1107, 4);
-    expect(ask(0.86, 'Rq').findings.map((f) => f.verdict)).toEqual(['accept', 'caution']);
-    expect(
-      shaftFinish({ surface: 'gasket-face', parameter: 'Ra', readingsUm: [3], resolutionUm: 0.1 }).findings[0]
-        ?.verdict,
-    ).toBe('accept');
-    expect(
-      shaftFinish({ surface: 'shaft', parameter: 'Ra', readingsUm: [], resolutionUm: 0.1 }).findings[0]
-        ?.verdict,
-    ).toBe('incomplete');
-  });
-
-  it('end play 0.13, flat school 0.25; radial 0.05 to 0.08 a caution (common practice, no source)', () => {
-    const play = (end: number, radial: number, school: 'strict' | 'flat' = 'strict') =>
-      shaftPlay({
-        end: [{ pushMm: 0, pullMm: end }],
-        radial: [{ restMm: 0.1, liftMm: 0.1 + radial }],
-        resolutionMm: 0.001,
-        school,
-      }).findings.map((f) => f.verdict);
-    expect(play(0.12, 0.04)).toEqual(['accept', 'accept']);
-    expect(play(0.2, 0.06)).toEqual(['reject', 'caution']);
-    expect(play(0.2, 0.09, 'flat')).toEqual(['accept', 'reject']);
-    expect(play(0.13, 0.04)).toEqual(['too-close', 'accept']);
-    expect(shaftPlay({ resolutionMm: 0.01, school: 'strict' }).findings.map((f) => f.verdict)).toEqual([
-      'incomplete',
-      'incomplete',
-    ]);
-  });
-
-  it('a groove is half the difference of diameters; under a moving O-ring it is a stop', () => {
-    const g = groove({ besideMm: 60, insideMm: 59.94, under: 'moving-o-ring', resolutionMm: 0.001 });
-    expect(g.depthMm).toBeCloseTo(0.03, 9);
-    expect(g.finding.verdict).toBe('reject');
-    expect(
-      groove({ besideMm: 60, insideMm: 59.94, under: 'elsewhere', resolutionMm: 0.001 }).finding.verdict,
-    ).toBe('caution');
-    expect(
-      groove({ besideMm: 60, insideMm: 59.998, under: 'seal-drive', resolutionMm: 0.001 }).finding.verdict,
-    ).toBe('accept');
-  });
-
-  it('size limits by what goes on: seal +0/−0.05 (−0.002 in), h9 under a sleeve, h6–h8 under a split race, throttle by clearance', () => {
-    const band = (q: Parameters<typeof seatLimits>[0]) => {
-      const { limits } = seatLimits(q);
-      return [limits.lowerMm, limits.upperMm];
-    };
-    const at = { nominalMm: 60, system: 'metric' } as const;
-    expect(band({ ...at, seat: 'mechanical-seal' })).toEqual([59.95, 60]);
-    expect(band({ ...at, system: 'inch', seat: 'packing-sleeve' })).toEqual([59.9492, 60]);
-    // Source: ISO 286-2, from memory: 60 h9 0/−74, h6 0/−19, h8 0/−46 µm.
-    expect(band(at)).toEqual([59.926, 60]);
-    expect(band({ ...at, seat: 'split-race', splitRaceGrade: 'h6' })).toEqual([59.981, 60]);
-    expect(band({ ...at, seat: 'split-race', splitRaceGrade: 'h8' })).toEqual([59.954, 60]);
-    expect(band({ ...at, seat: 'throttle', throttleBoreMm: 60.1 })).toEqual([59.97, 60.1]);
-    expect(() => seatLimits({ ...at, seat: 'throttle' })).toThrow(/bore of the throttle/);
-    expect(seatLimits({ ...at, seat: 'throttle', throttleBoreMm: 60.1 }).leastPlaces).toBe(3);
   });
 });

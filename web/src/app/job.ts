@@ -14,7 +14,7 @@ import {
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { v7 } from 'uuid';
-import { ApiFault, readThrough } from './api.ts';
+import { ApiFault, readThrough, Unreachable } from './api.ts';
 import { enqueue, useQueue } from './queue.ts';
 import { jobPath, type StoredJob } from './sent-events.ts';
 import { useSession } from './session.tsx';
@@ -67,6 +67,12 @@ async function keep(event: JobEvent): Promise<string | null> {
     return 'This device could not keep it: its storage is full or switched off. Nothing was stored.';
   }
 }
+
+/** Why a job is not there: without the server only what this device has opened before is. */
+const said = (error: Error): string =>
+  error instanceof Unreachable
+    ? `${error.message} This job was never opened on this device, so no copy of it is here.`
+    : error.message;
 
 export type JobView = {
   state: JobState | null;
@@ -155,7 +161,7 @@ export function useJob(id: string): JobView {
     events,
     number: stored.data?.job?.number ?? null,
     loading: stored.isPending || !queue.ready,
-    fault: stored.error && events.length === 0 ? stored.error.message : null,
+    fault: stored.error && events.length === 0 ? said(stored.error) : null,
     act,
     actAll,
     suppose,

@@ -123,7 +123,7 @@ function CouplingPlane({
   down: string;
 }) {
   const { unit } = useSettings();
-  const middle = v.method === 'reverse' ? v.dialDistanceMm / 2 : 0;
+  const middle = v.method === 'reverse' ? (v.dialDistanceMm ?? 0) / 2 : 0;
   const front = v.frontFeetMm + middle;
   const back = front + v.feetSpanMm;
   const scale = 330 / back;

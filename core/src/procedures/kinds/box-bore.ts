@@ -1,4 +1,5 @@
-import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { needed } from '../../api/condition.ts';
+import { schoolsOf } from '../../api/setup.ts';
 import { type BoxBoreValues, boxBore } from '../../box/bore.ts';
 import { readingAt } from '../../job/facts.ts';
 import type { Facts, Place } from '../../job/state.ts';
@@ -55,7 +56,7 @@ export const boxBoreStep: StepKind = {
         readings: turn.readings,
         closingMm: turn.closingMm ?? null,
         wanted: l.wanted,
-        boxBoreMm: conditionOf(setup).boxBoreMm ?? setup.shaftMm * 1.6,
+        boxBoreMm: needed(setup.condition, 'boxBoreMm'),
       } satisfies BoxBoreStepValues,
       next,
       choices: [

@@ -1,3 +1,4 @@
+import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import { type BoxFaceValues, boxFace } from '../../box/face.ts';
 import { answerTo } from '../../job/facts.ts';
@@ -28,8 +29,8 @@ export const boxFaceStep: StepKind = {
     const l = look(facts);
     const turn = turnOf(facts, step, l.prefix);
     const held = answerTo(facts, step.id, 'held', 'any')?.answer;
-    const boxBoreMm = c.boxBoreMm ?? setup.shaftMm * 1.6;
-    const sweepRadiusMm = c.faceRadiusMm ?? boxBoreMm * 0.75;
+    const boxBoreMm = needed(c, 'boxBoreMm');
+    const sweepRadiusMm = needed(c, 'faceRadiusMm');
     const endPlayMm = (carried.play?.values as PlayValues | undefined)?.endPlayMm ?? undefined;
     const result = boxFace({
       shaftMm: setup.shaftMm,

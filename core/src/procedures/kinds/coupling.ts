@@ -4,6 +4,7 @@ import {
   type CouplingValues,
   couplingAlignment,
 } from '../../alignment/coupling.ts';
+import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import type { Facts, Place } from '../../job/state.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
@@ -19,8 +20,10 @@ export type CouplingStepValues = {
   secondSagMm: number | null;
   frontFeetMm: number;
   feetSpanMm: number;
-  dialDistanceMm: number;
-  faceDiameterMm: number;
+  /** Between the dials of reverse indicators; not asked of the other method. */
+  dialDistanceMm: number | undefined;
+  /** Swept on the face by rim and face; not asked of the other method. */
+  faceDiameterMm: number | undefined;
   result: CouplingValues | null;
 };
 
@@ -84,16 +87,16 @@ export const couplingStep: StepKind = {
     const rimSagMm = valueAt(facts, step, `${first.key}/sag`);
     const secondSagMm = valueAt(facts, step, `${second.key}/sag`);
     const sizes = {
-      frontFeetMm: c.frontFeetMm ?? 150,
-      feetSpanMm: c.feetSpanMm ?? 400,
-      dialDistanceMm: c.dialDistanceMm ?? 150,
-      faceDiameterMm: c.faceDiameterMm ?? 120,
+      frontFeetMm: needed(c, 'frontFeetMm'),
+      feetSpanMm: needed(c, 'feetSpanMm'),
+      dialDistanceMm: c.dialDistanceMm,
+      faceDiameterMm: c.faceDiameterMm,
     };
     const result =
       rimMm && otherMm
         ? couplingAlignment({
             method,
-            speedRpm: c.speedRpm ?? 1480,
+            speedRpm: needed(c, 'speedRpm'),
             rimMm,
             ...(method === 'reverse' ? { backMm: otherMm } : { faceMm: otherMm }),
             rimSagMm,

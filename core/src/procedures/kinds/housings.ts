@@ -1,4 +1,5 @@
 import { type HousingsValues, housingAlignment } from '../../alignment/housings.ts';
+import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import type { Facts, Place } from '../../job/state.ts';
 import type { StepKind } from '../types.ts';
@@ -44,8 +45,8 @@ export const housingsStep: StepKind = {
     const { setup } = facts;
     const c = conditionOf(setup);
     const taken = takenAt(facts, step);
-    const spanMm = c.housingSpanMm ?? 1000;
-    const widthMm = c.housingWidthMm ?? 80;
+    const spanMm = needed(c, 'housingSpanMm');
+    const widthMm = needed(c, 'housingWidthMm');
     const housings = Array.from({ length: count(facts) }, (_, i) => {
       const at = (k: string) => valueAt(facts, step, `h${i + 1}/${k}`) ?? null;
       return {

@@ -7,6 +7,7 @@ import {
   faceSchools,
   type HouseRules,
   type JobState,
+  needed,
   RADIAL_PLAY_MM,
   RUNOUT_SCHOOLS,
   runoutSchools,
@@ -39,7 +40,6 @@ const practice = (limitMm: number, title = 'common practice'): SchoolLimit => ({
 /** The limits a step is judged by that the maker's sheet or another school may answer. */
 export function limitsOf(state: JobState, step: string): LimitQuestion[] {
   const { shaftMm, condition } = state.setup;
-  const rpm = condition?.speedRpm ?? 1480;
   switch (step) {
     case 'runout':
       return [
@@ -70,7 +70,7 @@ export function limitsOf(state: JobState, step: string): LimitQuestion[] {
           maker: 'faceMm',
           kind: 'length',
           rule: 'face',
-          schools: faceSchools(shaftMm, condition?.boxBoreMm ?? shaftMm * 1.6),
+          schools: faceSchools(shaftMm, needed(condition, 'boxBoreMm')),
         },
       ];
     case 'bore':
@@ -83,7 +83,8 @@ export function limitsOf(state: JobState, step: string): LimitQuestion[] {
       ];
     case 'housings':
       return [{ title: 'Angle the bearing takes up', maker: 'abilityDeg', kind: 'degrees', schools: [] }];
-    case 'coupling':
+    case 'coupling': {
+      const rpm = needed(condition, 'speedRpm');
       return [
         {
           title: 'Offset',
@@ -98,6 +99,7 @@ export function limitsOf(state: JobState, step: string): LimitQuestion[] {
           schools: [practice(couplingTolerance(rpm).anglePer100Mm, `at ${rpm} rpm`)],
         },
       ];
+    }
     default:
       return [];
   }
