@@ -20,6 +20,9 @@ export const INSTRUMENT_KINDS = [
   'laser',
   'wrench',
   'protractor',
+  'pressure',
+  'thermometer',
+  'gun',
 ] as const;
 
 /** The gauge a reading was taken with, as it stood in the register at that moment. */
@@ -27,7 +30,7 @@ export const instrumentSchema = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
   kind: string().oneOf(INSTRUMENT_KINDS).required(),
-  /** Smallest step, mm for lengths and roughness, N·m for wrenches, degrees for protractors. */
+  /** Smallest step: mm for lengths and roughness, N·m, degrees, MPa, °C, strokes by the kind of gauge. */
   step: number().moreThan(0).max(100).required(),
   low: number().required(),
   high: number().required(),
@@ -68,7 +71,7 @@ export const eventData = {
     place: string()
       .matches(/^[a-z0-9./-]{1,40}$/i)
       .required(),
-    /** mm for lengths, degrees for angles. */
+    /** In the unit inside, by the gauge's kind: mm, degrees, MPa, °C, strokes. */
     value: number().min(-10000).max(10000).required(),
     /** As typed, so that a misreading can be traced. */
     raw: string().max(40).required(),
@@ -80,13 +83,17 @@ export const eventData = {
   'measure.repeated': object({ step: word(), done: reason() }).noUnknown(),
   'reading.withdrawn': object({ reading: uuidSchema, reason: reason() }).noUnknown(),
   'bolt.tightened': object({
+    /** The step whose bolts they are; cap bolts where nothing is said. */
+    step: string().min(1).max(40),
     pass: number().integer().min(0).max(20).required(),
     bolt: number().integer().min(1).max(32).required(),
     torqueNm: number().min(0).max(5000).required(),
     moved: boolean(),
+    /** How far it still turned, degrees: what a seating loop goes by. */
+    movedDeg: number().min(0).max(720),
     instrument: instrumentSchema.required(),
   }).noUnknown(),
-  'bolts.loosened': object({ reason: reason() }).noUnknown(),
+  'bolts.loosened': object({ step: string().min(1).max(40), reason: reason() }).noUnknown(),
   'step.passed': object({ step: word() }).noUnknown(),
   'step.held': object({ step: word(), reason: reason() }).noUnknown(),
   'step.released': object({ step: word(), note: string().max(400) }).noUnknown(),
@@ -98,6 +105,15 @@ export const eventData = {
     reason: reason(),
   }).noUnknown(),
   'bearing.dismounted': object({ reason: reason() }).noUnknown(),
+  /** The job that mounted the fixed bearing of the same shaft; the server looks it up before it is taken. */
+  'fixed.named': object({
+    job: uuidSchema,
+    position: string().min(1).max(80).required(),
+    sheet: string().max(40).nullable().defined(),
+    lockedAt: string()
+      .matches(ISO, 'The time it was locked is written like 2026-01-31T06:30:00Z.')
+      .required(),
+  }).noUnknown(),
   'sheet.signed': object({
     name: string().trim().min(2, 'Sign with your name.').max(60).required(),
   }).noUnknown(),

@@ -1,5 +1,6 @@
-import { array, boolean, number, object, string } from 'yup';
+import { array, boolean, number, object, string, type TestContext } from 'yup';
 import { DECISION_RULES, END_PLAY_SCHOOLS, FACE_SCHOOLS, RUNOUT_SCHOOLS } from '../sources/schools.ts';
+import { type Condition, lacking } from './condition.ts';
 import './sentences.ts';
 
 const name = (label: string) =>
@@ -7,9 +8,9 @@ const name = (label: string) =>
 const maker = (max: number) => number().moreThan(0).max(max);
 
 /** Steps a lead hand may be asked to release. */
-export const HOLDABLE_STEPS = ['driveup', 'lock', 'bolts', 'handturn', 'verdict', 'sign'] as const;
+export const HOLDABLE_STEPS = ['driveup', 'lock', 'seat', 'bolts', 'handturn', 'verdict', 'sign'] as const;
 
-/** Values typed from the maker's sheet; they outrank every table. mm, N·m, µm of roughness, degrees. */
+/** Values typed from the maker's sheet; they outrank every table. mm, N·m, µm of roughness, degrees, MPa, mm². */
 export const makerSchema = object({
   shaftLowerMm: maker(500),
   shaftUpperMm: maker(500),
@@ -29,6 +30,16 @@ export const makerSchema = object({
   abilityDeg: maker(5),
   offsetMm: maker(2),
   anglePer100Mm: maker(2),
+  nutAngleMinDeg: maker(1080),
+  nutAngleMaxDeg: maker(1080),
+  startPressureMpa: maker(200),
+  sheetAreaMm2: maker(1e6),
+  nutAreaMm2: maker(1e6),
+  driveUpMinMm: maker(30),
+  driveUpMaxMm: maker(30),
+  abortPressureMpa: maker(300),
+  dismountAbortMpa: maker(300),
+  closedBoreMm: maker(1000),
 }).noUnknown();
 
 /** House rules as a job took them over when it was opened, or as it was told otherwise. */
@@ -39,18 +50,11 @@ export const schoolsSchema = object({
   decision: string().oneOf(DECISION_RULES).required(),
 }).noUnknown();
 
-/** What every job says of its machine and shaft. */
+/** What every job says of its machine. */
 export const machineFields = {
   machine: name('The machine'),
   position: name('The position'),
   partNumber: string().max(80),
-  shaftSystem: string()
-    .oneOf(['metric', 'inch'] as const)
-    .required(),
-  shaftMm: number().min(15).max(480).required(),
-  seatMm: number().min(10).max(600).required(),
-  stations: number().integer().min(2).max(6).required(),
-  angles: number().integer().min(3).max(8).required(),
   holdBefore: array(
     string()
       .oneOf([...HOLDABLE_STEPS])
@@ -63,9 +67,39 @@ export const machineFields = {
   demo: boolean(),
 };
 
+/** What a job says of the shaft it measures. */
+export const shaftFields = {
+  shaftSystem: string()
+    .oneOf(['metric', 'inch'] as const)
+    .required(),
+  shaftMm: number().min(15).max(480).required(),
+  seatMm: number().min(10).max(600).required(),
+  stations: number().integer().min(2).max(6).required(),
+  angles: number().integer().min(3).max(8).required(),
+};
+
 /** The maker's limits stand in order: a pair of field names, lower and upper. */
 export const MAKER_PAIRS = [
   ['shaftLowerMm', 'shaftUpperMm'],
   ['benchLowerMm', 'benchUpperMm'],
   ['reductionMinMm', 'reductionMaxMm'],
+  ['nutAngleMinDeg', 'nutAngleMaxDeg'],
+  ['driveUpMinMm', 'driveUpMaxMm'],
 ] as const;
+
+type Maker = Partial<Record<(typeof MAKER_PAIRS)[number][number], number | undefined>>;
+
+/** Do the maker's pairs stand in order? */
+export const inOrder = (maker: Maker | undefined): boolean =>
+  !maker ||
+  MAKER_PAIRS.every(([lo, hi]) => {
+    const [a, b] = [maker[lo], maker[hi]];
+    return a === undefined || b === undefined || a < b;
+  });
+export const MAKER_ORDER = "In the maker's values a lower limit stands above its upper.";
+
+/** What a measure lacks is said at its own field. */
+export const wholeCondition = (condition: Condition | undefined, context: TestContext) => {
+  const first = lacking(condition);
+  return first ? context.createError({ path: `condition.${first.field}`, message: first.message }) : true;
+};

@@ -19,11 +19,11 @@ export type BeliefInput = {
 export type Band = { reductionMinMm: number; reductionMaxMm: number; leastResidualMm: number };
 export type Chances = { inBand: number; short: number; over: number };
 
-/** How far taper, fit and friction put a fitting off the model. Common practice, no source. */
-const SLOPE_DOUBT = 0.08;
-/** The nut turns so far before the sleeve bites, and so far it scatters. Common practice, no source. */
-const SLACK_DEG = 15;
-const SLACK_DOUBT_DEG = 12;
+/**
+ * The prior: how far taper, fit and friction put a fitting off the model, and how far the nut turns before the sleeve bites,
+ * with its scatter. Common practice, no source.
+ */
+export const PRIOR = { slopeDoubt: 0.08, slackDeg: 15, slackDoubtDeg: 12 } as const;
 /** Under this turn a reading may still be of a bearing that has not moved. */
 const BITES_BY_DEG = 30;
 /** A blade is felt no surer than this share of a step over two rows, however the readings agree. */
@@ -45,8 +45,8 @@ export function believe(input: BeliefInput): Belief | null {
   };
   const felt = (u: number) => Math.max(u, FELT_SHARE * input.bladeStepMm);
   say([1, 0, 0], input.benchMm, Math.max(input.benchU, 1e-5));
-  say([0, 1, 0], s * SLACK_DEG, s * SLACK_DOUBT_DEG);
-  say([0, 0, 1], s, SLOPE_DOUBT * s);
+  say([0, 1, 0], s * PRIOR.slackDeg, s * PRIOR.slackDoubtDeg);
+  say([0, 0, 1], s, PRIOR.slopeDoubt * s);
   for (const p of input.points) {
     if (p.angleDeg >= BITES_BY_DEG) say([1, 1, -p.angleDeg], p.clearanceMm, felt(p.u));
     else if (p.angleDeg === 0) say([1, 0, 0], p.clearanceMm, felt(p.u));

@@ -22,6 +22,8 @@ export type DriveUpTargetInput = {
   makerReductionMinMm?: number | undefined;
   makerReductionMaxMm?: number | undefined;
   makerLeastResidualMm?: number | undefined;
+  /** Clearance the shaft takes away while it runs warmer than the ring in service: that much more is left. */
+  serviceLostMm?: number | undefined;
 };
 
 export type DriveUpTargetValues = {
@@ -57,7 +59,9 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const table = mountingLimits(input.boreMm, input.clearanceClass, input.taper);
   const minMm = input.makerReductionMinMm ?? table?.reductionMinMm ?? null;
   const tableMaxMm = input.makerReductionMaxMm ?? table?.reductionMaxMm ?? null;
-  const leastMm = input.makerLeastResidualMm ?? table?.leastResidualMm ?? null;
+  const coldMm = input.makerLeastResidualMm ?? table?.leastResidualMm ?? null;
+  const heatMm = Math.max(0, input.serviceLostMm ?? 0);
+  const leastMm = coldMm === null ? null : tidy(coldMm + heatMm);
   const makerGiven =
     input.makerReductionMinMm !== undefined ||
     input.makerReductionMaxMm !== undefined ||
@@ -110,7 +114,10 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
       what: 'reduction',
       sum: `${num(minMm)} to ${len(tableMaxMm)}${table && !makerGiven ? `, bore over ${table.overMm} to ${table.uptoMm} mm` : ", maker's sheet"}`,
     },
-    { what: 'least residual', sum: `${len(leastMm)}, ${sayClass(input.clearanceClass)}` },
+    {
+      what: 'least residual',
+      sum: `${len(leastMm)}, ${sayClass(input.clearanceClass)}${heatMm > 0 ? `, ${len(heatMm)} of it for a shaft hot inside` : ''}`,
+    },
     { what: 'room', sum: `${num(input.benchMm)} − ${num(leastMm)} = ${len(room)} may be taken out` },
   ];
   if (maxMm < minMm - 1e-6) {

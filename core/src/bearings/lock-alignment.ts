@@ -75,7 +75,7 @@ export function forwardAlignments(nut: Pattern, washer: Pattern, slotLeadDeg: nu
 }
 
 /** The widest gap between neighbouring angles round a full turn. */
-function widestGap(angles: number[]): number {
+export function widestGap(angles: number[]): number {
   return Math.max(...angles.map((a, i) => (angles[i + 1] ?? 360 + (angles[0] ?? 0)) - a));
 }
 

@@ -4,7 +4,8 @@ import type { SourceId } from '../sources/register.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
 import { type BoltSize, boltSize, coreDiameterMm, pitchDiameterMm, stressAreaMm2 } from './threads.ts';
 
-export type Friction = 'dry' | 'oiled' | 'anti-seize';
+export const FRICTIONS = ['dry', 'oiled', 'anti-seize'] as const;
+export type Friction = (typeof FRICTIONS)[number];
 
 /** Nut factor K of the short form and the friction µ of the long form that says the same thing. Common practice. */
 export const FRICTION: Record<Friction, { k: number; mu: number; said: string }> = {

@@ -1,6 +1,8 @@
 import { array, boolean, number, object, string } from 'yup';
 import { clearanceClass } from '../bearings/clearance-class.ts';
+import { clearanceReduction } from '../bearings/clearance-reduction.ts';
 import { CLEARANCE_CLASSES } from '../bearings/clearance-table.ts';
+import { crossCheck } from '../bearings/cross-check.ts';
 import { driveUpForecast } from '../bearings/drive-up-forecast.ts';
 import { driveUpTarget } from '../bearings/drive-up-target.ts';
 import { bearingFloat } from '../bearings/float.ts';
@@ -9,6 +11,7 @@ import { interferenceFit } from '../bearings/interference.ts';
 import { lockAlignment, type Pattern } from '../bearings/lock-alignment.ts';
 import { nutAngle } from '../bearings/nut-angle.ts';
 import { splitRaceGap } from '../bearings/split-race-gap.ts';
+import { thermalShift } from '../bearings/thermal.ts';
 import { type Calculator, entry, mm, signed } from './entry.ts';
 
 const gap = () => number().min(0).max(5).required();
@@ -61,6 +64,48 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
       makerUpperMm: mm(2),
     }).noUnknown(),
     clearanceClass,
+  ),
+  entry(
+    'bearing.clearance-reduction',
+    'Clearance class, reduction and least residual by bore and taper',
+    object({
+      boreMm: bore(),
+      taper: taper(),
+      clearanceClass: boreClass(),
+      makerReductionMinMm: mm(1),
+      makerReductionMaxMm: mm(1),
+      makerLeastResidualMm: mm(1),
+    }).noUnknown(),
+    clearanceReduction,
+  ),
+  entry(
+    'bearing.cross-check',
+    'Feelers beside nut angle or hydraulic travel',
+    object({
+      school: string()
+        .oneOf(['nut-angle', 'hydraulic'] as const)
+        .required(),
+      boreMm: bore(),
+      taper: taper(),
+      hollowRatio: hollow(),
+      travelMm: mm(30).required(),
+      reductionMm: number().min(-1).max(2).required(),
+      uncertaintyMm: number().min(0).max(1).required(),
+      leastResidualMm: mm(1),
+      residualMm: number().min(0).max(2),
+    }).noUnknown(),
+    crossCheck,
+  ),
+  entry(
+    'bearing.thermal',
+    'Clearance a warmer shaft takes away',
+    object({
+      boreMm: bore(),
+      shaftOverRingK: number().min(-200).max(200).required(),
+      hollowRatio: hollow(),
+      alphaPerK: number().moreThan(0).max(1e-3),
+    }).noUnknown(),
+    thermalShift,
   ),
   entry(
     'bearing.drive-up-target',

@@ -1,8 +1,9 @@
 import { number, object, string } from 'yup';
 import { BOLT_GRADES } from '../bolting/grades.ts';
-import { boltPattern } from '../bolting/pattern.ts';
+import { BOLT_LAYOUTS, boltPattern } from '../bolting/pattern.ts';
+import { setScrewSequence } from '../bolting/set-screws.ts';
 import { BOLT_SIZES } from '../bolting/threads.ts';
-import { boltTorque } from '../bolting/torque.ts';
+import { boltTorque, FRICTIONS } from '../bolting/torque.ts';
 import { wrenchSetting } from '../bolting/wrench.ts';
 import { type Calculator, entry, mm } from './entry.ts';
 
@@ -17,9 +18,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
       grade: string()
         .oneOf([...BOLT_GRADES])
         .required(),
-      friction: string()
-        .oneOf(['dry', 'oiled', 'anti-seize'] as const)
-        .required(),
+      friction: string().oneOf(FRICTIONS).required(),
       makerTorqueNm: mm(5000),
       plantTorqueNm: mm(5000),
       mu: number().min(0.04).max(0.5),
@@ -27,16 +26,26 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
     boltTorque,
   ),
   entry(
-    'bolting.pattern',
+    'bolting.sequence',
     'Order and passes of a bolt pattern',
     object({
       count: number().integer().min(2).max(32).required(),
-      layout: string()
-        .oneOf(['circle', 'rectangle'] as const)
-        .required(),
+      layout: string().oneOf(BOLT_LAYOUTS).required(),
       torqueNm: mm(5000).required(),
     }).noUnknown(),
     boltPattern,
+  ),
+  entry(
+    'bolting.set-screws',
+    'Order of set screws: dog points before cup points',
+    object({
+      dogs: number().integer().min(0).max(16).required(),
+      cups: number().integer().min(0).max(16).required(),
+      torqueNm: mm(5000).required(),
+    })
+      .noUnknown()
+      .test('some', 'There is no set screw to tighten.', (s) => !s || s.dogs + s.cups > 0),
+    setScrewSequence,
   ),
   entry(
     'bolting.wrench',

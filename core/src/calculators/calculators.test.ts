@@ -145,7 +145,26 @@ const EXAMPLES: Record<string, unknown> = {
     ],
   },
   'bolting.torque': { size: 'M10', grade: '8.8', friction: 'oiled', mu: 0.12 },
-  'bolting.pattern': { count: 6, layout: 'rectangle', torqueNm: 100 },
+  'bolting.sequence': { count: 6, layout: 'rectangle', torqueNm: 100 },
+  'bolting.set-screws': { dogs: 2, cups: 2, torqueNm: 12 },
+  'bearing.clearance-reduction': { boreMm: 100, taper: 12, clearanceClass: 'CN' },
+  'bearing.cross-check': {
+    school: 'nut-angle',
+    boreMm: 60,
+    taper: 12,
+    travelMm: 0.5,
+    reductionMm: 0.031,
+    uncertaintyMm: 0.002,
+  },
+  'bearing.thermal': { boreMm: 100, shaftOverRingK: 20 },
+  'lubrication.watch': {
+    startC: 48,
+    readings: [
+      { minutes: 0, temperatureC: 50 },
+      { minutes: 15, temperatureC: 58 },
+    ],
+  },
+  'lubrication.compatibility': { inside: 'polyurea', fresh: 'lithium' },
 };
 
 describe('the registry', () => {

@@ -1,9 +1,22 @@
 import { array, boolean, number, object, string } from 'yup';
+import { greaseCompatibility, THICKENERS } from '../lubrication/compatibility.ts';
 import { FILL_SCHOOLS, firstFill } from '../lubrication/first-fill.ts';
 import { ROLLING_KINDS, regreasing, regreasingInterval } from '../lubrication/regreasing.ts';
 import { runIn } from '../lubrication/run-in.ts';
+import { regreasingWatch } from '../lubrication/watch.ts';
 import { type Calculator, entry, mm } from './entry.ts';
 
+const temperatures = () =>
+  array(
+    object({
+      minutes: number().min(0).max(100000).required(),
+      temperatureC: number().min(-40).max(300).required(),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .max(500)
+    .required();
 const volume = () => number().min(0).max(1e6);
 const speed = () => number().moreThan(0).max(50000).required();
 
@@ -57,17 +70,23 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
     'First hours: temperature, trend, what is due',
     object({
       ambientC: number().min(-40).max(60).required(),
-      readings: array(
-        object({
-          minutes: number().min(0).max(100000).required(),
-          temperatureC: number().min(-40).max(300).required(),
-        })
-          .noUnknown()
-          .required(),
-      )
-        .max(500)
-        .required(),
+      readings: temperatures(),
     }).noUnknown(),
     runIn,
+  ),
+  entry(
+    'lubrication.watch',
+    'Temperature after regreasing: usual rise or not',
+    object({ startC: number().min(-40).max(200).required(), readings: temperatures() }).noUnknown(),
+    regreasingWatch,
+  ),
+  entry(
+    'lubrication.compatibility',
+    'May two greases meet, by thickener',
+    object({
+      inside: string().oneOf(THICKENERS).required(),
+      fresh: string().oneOf(THICKENERS).required(),
+    }).noUnknown(),
+    greaseCompatibility,
   ),
 ];

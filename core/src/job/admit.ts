@@ -1,8 +1,8 @@
 import type { Instrument, JobEvent, JobEventOf } from '../api/events.ts';
 import { kindOf } from '../api/setup.ts';
-import { type CapBoltValues, refuseBolt } from '../procedures/kinds/cap-bolts.ts';
+import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { stepOf } from '../procedures/procedure-for.ts';
-import { len, rough } from '../quantities/say.ts';
+import { len } from '../quantities/say.ts';
 import { standing } from './facts.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 
@@ -56,21 +56,17 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
       return refuseReading(state, e);
     case 'reading.withdrawn':
       return refuseWithdrawal(state, e);
-    case 'bolt.tightened': {
-      const shut = refuseStep(state, 'bolts');
-      return (
-        shut ??
-        refuseBolt(
-          state,
-          find(state, 'bolts')?.report?.values as CapBoltValues,
-          e.data.pass,
-          e.data.bolt,
-          e.data.torqueNm,
-        )
-      );
-    }
+    case 'bolt.tightened':
+      return refuseTick(state, e);
     case 'bolts.loosened':
-      return state.ticks.length > 0 ? null : 'No bolt is tight yet.';
+      return state.ticks.some((t) => t.step === (e.data.step ?? 'bolts')) ? null : 'No bolt is tight yet.';
+    case 'fixed.named': {
+      if (!state.steps.some((s) => s.id === 'fixedfirst'))
+        return 'This job does not ask for the fixed bearing.';
+      return e.data.job === state.jobId
+        ? 'The fixed bearing is another job, on the same machine.'
+        : refuseStep(state, 'fixedfirst');
+    }
     case 'step.passed': {
       const shut = refuseStep(state, e.data.step);
       if (shut) return shut;
@@ -101,9 +97,17 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
 }
 
 function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
-  const step = stepOf(state, e.data.step);
-  if (!step?.items?.some((i) => i.id === e.data.item)) return 'There is no such question in this job.';
+  const item = stepOf(state, e.data.step)?.items?.find((i) => i.id === e.data.item);
+  if (!item) return 'There is no such question in this job.';
+  if (item.note && !e.data.note?.trim()) return 'Write down what was seen; a word or two will do.';
   return refuseStep(state, e.data.step);
+}
+
+function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {
+  const id = e.data.step ?? 'bolts';
+  const step = stepOf(state, id);
+  if (!step?.kind.bolt) return 'No bolts are tightened at that step.';
+  return refuseStep(state, id) ?? step.kind.bolt(state, step, find(state, id)?.report?.values, e.data);
 }
 
 function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
@@ -114,7 +118,7 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
   const place = step.kind.place(state, step, e.data.place, reports(state));
   if (typeof place === 'string') return place;
   if (e.data.value < place.low || e.data.value > place.high) {
-    const say = place.kind === 'roughness' ? (mm: number) => rough(1000 * mm) : (mm: number) => len(mm);
+    const say = (v: number) => sayReading(place.instrumentKinds[0] ?? 'caliper', v);
     return place.kind === 'angle'
       ? `${e.data.value.toFixed(1)}° is not believable here: ${place.low.toFixed(0)}° to ${place.high.toFixed(0)}°, and forward only.`
       : `${say(e.data.value)} is not believable here: ${say(place.low)} to ${say(place.high)}. Check the unit.`;
@@ -124,8 +128,14 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
     return `This place is read with a ${place.instrumentKinds.map((k) => INSTRUMENT_NAME[k]).join(' or a ')}, not with ${instrument.name}.`;
   return reaches(instrument, e.data.value)
     ? null
-    : `${instrument.name} does not reach there: it reads ${len(instrument.low, 0)} to ${len(instrument.high, 0)}.`;
+    : `${instrument.name} does not reach there: it reads ${sayRange(instrument)}.`;
 }
+
+/** The range of a gauge in words, whole millimetres for lengths. */
+const sayRange = (i: Instrument): string =>
+  quantityOf(i.kind) === 'length'
+    ? `${len(i.low, 0)} to ${len(i.high, 0)}`
+    : `${sayReading(i.kind, i.low)} to ${sayReading(i.kind, i.high)}`;
 
 /** What a gauge is called in a sentence. */
 export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
@@ -137,14 +147,18 @@ export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
   laser: 'laser or wire',
   wrench: 'torque wrench',
   protractor: 'angle gauge',
+  pressure: 'pressure gauge',
+  thermometer: 'thermometer',
+  gun: 'grease gun',
 };
 
 /**
- * Does a gauge's range take in a value? A micrometer closes a little past its scale, feelers stack, and a dial counts both
+ * Does a gauge's range take in a value? A micrometer closes a little past its scale, feelers stack, an angle gauge counts
+ * whole turns, and a dial counts both
  * ways from wherever it was zeroed.
  */
 export function reaches(instrument: Instrument, value: number): boolean {
-  if (instrument.kind === 'feeler') return true;
+  if (instrument.kind === 'feeler' || instrument.kind === 'protractor') return true;
   if (instrument.kind === 'dial' || instrument.kind === 'laser') return Math.abs(value) <= instrument.high;
   const slack = instrument.kind === 'micrometer' ? 0.5 : 0;
   return value >= instrument.low - slack && value <= instrument.high + slack;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { CapBoltValues } from '../procedures/kinds/cap-bolts.ts';
+import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import {
   asta,
@@ -22,7 +22,7 @@ import { summarise } from './summary.ts';
 
 describe('cap bolts', () => {
   const next = (h: ScriptedHand) =>
-    (step(h, 'bolts').report as StepReport & { values: CapBoltValues }).values.next;
+    (step(h, 'bolts').report as StepReport & { values: BoltValues }).values.next;
 
   it('go in the pattern, pass by pass, at the torque of the pass', () => {
     const h = toBolts();

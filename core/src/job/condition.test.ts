@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { conditionSetupSchema } from '../api/condition-setup.ts';
 import { check } from '../api/sentences.ts';
-import { conditionSetupSchema, setupSchema, USUAL_CONDITION, USUAL_SETUP } from '../api/setup.ts';
+import { setupSchema, USUAL_CONDITION, USUAL_SETUP } from '../api/setup.ts';
 import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
 import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
 import type { CouplingStepValues } from '../procedures/kinds/coupling.ts';

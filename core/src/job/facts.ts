@@ -27,6 +27,7 @@ function open(e: JobEventOf<'job.opened'>): Facts {
     passes: [],
     repeats: [],
     notes: [],
+    fixedNamed: [],
     signed: null,
   };
 }
@@ -96,17 +97,21 @@ function lay(f: Facts, e: JobEvent): Facts {
             ...s,
             id: e.id,
             ...e.data,
+            step: e.data.step ?? 'bolts',
             moved: e.data.moved ?? false,
             attempt: f.attempt,
-            round: f.loosened.length,
+            round: loosenedAt(f, e.data.step ?? 'bolts').length,
           },
         ],
       };
     case 'bolts.loosened':
       return {
         ...f,
-        loosened: [...f.loosened, { ...s, id: e.id, reason: e.data.reason, attempt: f.attempt }],
-        passes: f.passes.filter((p) => p.step !== 'bolts'),
+        loosened: [
+          ...f.loosened,
+          { ...s, id: e.id, step: e.data.step ?? 'bolts', reason: e.data.reason, attempt: f.attempt },
+        ],
+        passes: f.passes.filter((p) => p.step !== (e.data.step ?? 'bolts')),
       };
     case 'step.passed':
       return {
@@ -136,6 +141,8 @@ function lay(f: Facts, e: JobEvent): Facts {
         attempt: f.attempt + 1,
         dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }],
       };
+    case 'fixed.named':
+      return { ...f, fixedNamed: [...f.fixedNamed, { ...s, ...e.data }] };
     case 'sheet.signed':
       return { ...f, signed: { ...s, name: e.data.name } };
     case 'note.added':
@@ -161,6 +168,10 @@ export function gather(events: readonly JobEvent[]): Facts | null {
   }
   return facts;
 }
+
+/** Each time all bolts of a step were loosened. */
+export const loosenedAt = (facts: Pick<Facts, 'loosened'>, step: string): Facts['loosened'] =>
+  facts.loosened.filter((l) => l.step === step);
 
 /** How often a step has been measured anew. */
 export function roundOf(facts: Pick<Facts, 'repeats'>, step: string): number {

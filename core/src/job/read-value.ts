@@ -1,11 +1,13 @@
 import { parseAngle } from '../quantities/angle.ts';
-import { formatLength, type LengthUnit, parseLength } from '../quantities/length.ts';
+import { formatLength, type LengthUnit, parseLength, parseTypedNumber } from '../quantities/length.ts';
+import { formatPressure, parsePressure } from '../quantities/pressure.ts';
 import { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
+import { formatTemperature, parseTemperature } from '../quantities/temperature.ts';
 import type { PlaceKind } from './state.ts';
 
 export type Understood = { value: number; said: string; note?: string | undefined };
 
-/** What was typed, understood for a kind of place: mm or degrees, said back in both units; or why not. */
+/** What was typed, understood for a kind of place: in the unit inside, said back in people’s units; or why not. */
 export function readValue(text: string, kind: PlaceKind, unit: LengthUnit): Understood | { message: string } {
   if (kind === 'angle') {
     const angle = parseAngle(text);
@@ -18,6 +20,27 @@ export function readValue(text: string, kind: PlaceKind, unit: LengthUnit): Unde
     return r.ok
       ? { value: r.um / 1000, said: `${formatRoughness(r.um, 'mm')} · ${formatRoughness(r.um, 'in')}` }
       : { message: r.message };
+  }
+  if (kind === 'pressure') {
+    const p = parsePressure(text, unit);
+    return p.ok
+      ? {
+          value: p.mpa,
+          said: `${formatPressure(p.mpa, 'mm')} · ${(10 * p.mpa).toFixed(0)} bar · ${formatPressure(p.mpa, 'in')}`,
+        }
+      : { message: p.message };
+  }
+  if (kind === 'temperature') {
+    const t = parseTemperature(text, unit);
+    return t.ok
+      ? { value: t.c, said: `${formatTemperature(t.c, 'mm')} · ${formatTemperature(t.c, 'in')}` }
+      : { message: t.message };
+  }
+  if (kind === 'count') {
+    const n = parseTypedNumber(text);
+    return n && Number.isInteger(n.value) && n.value >= 0
+      ? { value: n.value, said: `${n.value}` }
+      : { message: 'Type a whole number, for example 12.' };
   }
   const length = parseLength(text, unit);
   if (!length.ok) return { message: length.message };

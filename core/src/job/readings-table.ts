@@ -1,4 +1,5 @@
 import type { EventDataOf, Instrument } from '../api/events.ts';
+import { inOpenUnit } from '../instruments/quantity.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { say } from '../quantities/say.ts';
 import { placeAt } from './admit.ts';
@@ -9,15 +10,14 @@ import type { JobState } from './state.ts';
 /** Columns of a table of readings, as it is written and as it may be read. */
 const COLUMNS = ['step', 'place', 'value', 'unit', 'gauge', 'taken', 'by', 'measuring', 'withdrawn'] as const;
 
-/** Every reading of a job as rows of text, heading first: lengths in mm, roughness in µm, angles in degrees. */
+/** Every reading of a job as rows of text, heading first: each in the unit open data carries it in. */
 export function readingsTable(state: JobState): string[][] {
   const rows = state.readings.map((r) => {
-    const rough = r.instrument.kind === 'roughness';
-    const unit = rough ? 'µm' : r.instrument.kind === 'protractor' ? 'deg' : 'mm';
+    const { value, unit } = inOpenUnit(r.instrument.kind, r.value);
     return [
       r.step,
       r.place,
-      String(Number((rough ? 1000 * r.value : r.value).toFixed(6))),
+      String(value),
       unit,
       r.instrument.name,
       r.at,

@@ -1,11 +1,17 @@
 import { MEASURE_TITLE } from '../api/condition.ts';
-import { conditionOf, type Setup, schoolsOf } from '../api/setup.ts';
-import { len, num, rough, tor } from '../quantities/say.ts';
+import { conditionOf, type JobKind, type Setup, schoolOf, schoolsOf } from '../api/setup.ts';
+import { len, num, pres, rough, temp, tor } from '../quantities/say.ts';
 import type { FitUpSheet, SheetReading } from './sheet.ts';
 
 /** What the sheet of a job is called. */
 export const sheetTitle = (sheet: Pick<FitUpSheet, 'procedure'>): string =>
-  sheet.procedure.id === 'condition.survey' ? 'Condition sheet' : 'Fit-up sheet';
+  SHEET_TITLE[sheet.procedure.id as JobKind] ?? 'Fit-up sheet';
+
+const SHEET_TITLE: Partial<Record<JobKind, string>> = {
+  'condition.survey': 'Condition sheet',
+  dismounting: 'Dismounting sheet',
+  regreasing: 'Greasing sheet',
+};
 
 const FIT_WORDS = { fit: 'fit to receive', 'not-fit': 'not fit', undecided: 'undecided' } as const;
 
@@ -29,19 +35,52 @@ export function resultRows(sheet: FitUpSheet): Array<[string, string]> {
       ['Box face, TIR', length(r.faceMm)],
       ['Box bore, TIR', length(r.boreMm)],
     ];
-  const { boltCount, boltSize, boltGrade } = sheet.setup;
+  const setup = sheet.setup;
+  if (setup.procedure === 'dismounting') return [['Let go at', r.letGoMpa === null ? '–' : pres(r.letGoMpa)]];
+  if (setup.procedure === 'regreasing')
+    return [
+      ['Grease given', r.greaseG === null ? '–' : `${r.greaseG.toFixed(0)} g`],
+      ['Hottest afterwards', r.hottestC === null ? '–' : temp(r.hottestC)],
+      ['Again in', r.intervalH === null ? '–' : `${Math.round(r.intervalH)} hours`],
+    ];
+  const torque = (set: string) => (r.torqueNm === null ? '–' : `${set}, ${tor(r.torqueNm)}`);
+  const hottest: Array<[string, string]> =
+    r.hottestC === null ? [] : [['Hottest in the first hours', temp(r.hottestC)]];
+  if (setup.procedure === 'split-bearing')
+    return [
+      shaft,
+      ['Race gaps, both joints', r.gapsMm === null ? '–' : `${num(r.gapsMm[0])} and ${len(r.gapsMm[1])}`],
+      ['Seating rounds', r.seatingRounds === null ? '–' : String(r.seatingRounds)],
+      ['Cap bolts', torque(`${setup.capBolts.count} × ${setup.capBolts.size} ${setup.capBolts.grade}`)],
+      ...hottest,
+    ];
   return [
     shaft,
     ['Bench clearance', length(r.benchMm)],
     ['Reduction', length(r.reductionMm)],
     ['Residual clearance', length(r.residualMm)],
+    ...(r.travelMm === null ? [] : [['Drive-up', length(r.travelMm)] as [string, string]]),
     ['Nut from snug', r.nutDeg === null ? '–' : `${(r.nutDeg / 360).toFixed(2)} turn`],
-    ['Cap bolts', r.torqueNm === null ? '–' : `${boltCount} × ${boltSize} ${boltGrade}, ${tor(r.torqueNm)}`],
+    ['Cap bolts', torque(`${setup.boltCount} × ${setup.boltSize} ${setup.boltGrade}`)],
+    ...hottest,
   ];
 }
 
 /** What was worked on, in a line with quantity marks: sizes, and the house rules the verdicts rest on. */
 export function describeSetup(setup: Setup): string {
+  const part = `Part ${setup.partNumber ?? 'not given'}`;
+  if (setup.procedure === 'dismounting')
+    return [part, `sleeve: ${setup.design.replace('-', ' ')}`, setup.twoNuts ? 'two nuts' : '']
+      .filter(Boolean)
+      .join('; ');
+  if (setup.procedure === 'regreasing')
+    return [
+      part,
+      `bearing ${len(setup.boreMm, 0)} × ${len(setup.outsideMm, 0)} × ${len(setup.widthMm, 0)}`,
+      `${setup.speedRpm} rpm`,
+      setup.how === 'running' ? 'while it runs' : 'standing still',
+      `${setup.thickenerFresh} on ${setup.thickenerInside}`,
+    ].join('; ');
   const schools = schoolsOf(setup);
   const c = conditionOf(setup);
   const rules = `house rules: run-out ${schools.runout}, face ${schools.face}, end play ${schools.endPlay}, decision ${schools.decision === 'k2' ? 'k = 2' : '1.65 u at one-sided limits'}`;
@@ -58,12 +97,23 @@ export function describeSetup(setup: Setup): string {
     ]
       .filter(Boolean)
       .join('; ');
+  if (setup.procedure === 'split-bearing')
+    return [
+      part,
+      shaft,
+      `bore ${len(setup.boreMm, 1)}`,
+      `clamp screws ${setup.clampScrews.count} × ${setup.clampScrews.size} ${setup.clampScrews.grade}`,
+      `outer race: ${setup.raceSchool === 'joints-first' ? 'joints first' : 'square on its shoulder first'}`,
+      asked,
+      rules,
+    ].join('; ');
   return [
-    `Part ${setup.partNumber ?? 'not given'}`,
+    part,
     shaft,
     `bore ${len(setup.boreMm, 1)}`,
     `taper 1:${setup.taper}`,
     `class ${setup.clearanceClass === 'CN' ? 'normal' : setup.clearanceClass}`,
+    `drive-up by ${schoolOf(setup).replace('-', ' ')}`,
     `sleeve pitch ${len(setup.pitchMm, 2)}`,
     `${setup.nutSlots} slots, ${setup.washerTabs} tabs`,
     `gap felt at the ${setup.feltAt}`,
@@ -74,8 +124,24 @@ export function describeSetup(setup: Setup): string {
 }
 
 /** A reading's value with its unit, as a quantity mark. */
-export const sayReading = (r: Pick<SheetReading, 'value' | 'unit'>): string =>
-  r.unit === 'deg' ? `${r.value}°` : r.unit === 'µm' ? rough(r.value) : len(r.value);
+export function saySheetReading(r: Pick<SheetReading, 'value' | 'unit'>): string {
+  switch (r.unit) {
+    case 'mm':
+      return len(r.value);
+    case 'µm':
+      return rough(r.value);
+    case 'deg':
+      return `${r.value}°`;
+    case 'N·m':
+      return tor(r.value);
+    case 'MPa':
+      return pres(r.value);
+    case '°C':
+      return temp(r.value);
+    case 'strokes':
+      return `${r.value} strokes`;
+  }
+}
 
 /** Where a reading stands, with the attempt and the measuring it belongs to where they are not the first. */
 export const sayPlace = (r: Pick<SheetReading, 'place' | 'attempt' | 'measuring'>): string =>

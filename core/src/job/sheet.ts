@@ -1,10 +1,14 @@
 import type { Author, JobEvent } from '../api/events.ts';
 import { conditionOf, type Setup, schoolsOf } from '../api/setup.ts';
 import type { Finding, WorkingLine } from '../calculators/result.ts';
+import { inOpenUnit, type OpenUnit } from '../instruments/quantity.ts';
 import type { Verdict } from '../metrology/decision.ts';
+import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
 import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
+import type { LetGoValues } from '../procedures/kinds/let-go.ts';
 import type { PlayStepValues } from '../procedures/kinds/play.ts';
+import type { RaceGapsStepValues } from '../procedures/kinds/race-gaps.ts';
 import type { RunoutStepValues } from '../procedures/kinds/runout.ts';
 import type { VerdictValues } from '../procedures/kinds/verdict.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
@@ -28,7 +32,7 @@ export type SheetReading = {
   step: string;
   place: string;
   value: number;
-  unit: 'mm' | 'deg' | 'µm';
+  unit: OpenUnit;
   typed: string;
   by: string;
   at: string;
@@ -76,10 +80,12 @@ export type FitUpSheet = {
   }>;
   readings: SheetReading[];
   bolts: Array<{
+    step: string;
     pass: string;
     bolt: number;
     torqueNm: number;
     moved: boolean;
+    movedDeg: number | null;
     by: string;
     at: string;
     instrument: string;
@@ -99,6 +105,14 @@ export type FitUpSheet = {
     radialPlayMm: number | null;
     faceMm: number | null;
     boreMm: number | null;
+    /** Travel of a hydraulic drive-up; the gaps of a split race; rounds of its seating loop. */
+    travelMm: number | null;
+    gapsMm: [number, number] | null;
+    seatingRounds: number | null;
+    hottestC: number | null;
+    letGoMpa: number | null;
+    greaseG: number | null;
+    intervalH: number | null;
     verdict: VerdictValues['fit'] | null;
   };
   deviations: Array<{ step: string; stood: string; by: string; at: string; reason: string; attempt: number }>;
@@ -118,10 +132,14 @@ const said = (s: { author: Author; at: string }) => ({ by: s.author.name, at: s.
 export function fitUpSheet(state: JobState, events: readonly JobEvent[], number: string | null): FitUpSheet {
   const bench = valuesOf(state, 'bench');
   const lock = valuesOf(state, 'lock');
-  const driven = (lock?.final ?? valuesOf(state, 'driveup')) as Record<string, number | null> | null;
+  // By feelers the lock holds the last forecast; the other schools keep what was felt at the lock itself.
+  const driven = (
+    lock && 'school' in lock
+      ? { reductionMm: lock.reductionMm, clearanceMm: lock.residualMm }
+      : (lock?.final ?? valuesOf(state, 'driveup'))
+  ) as Record<string, number | null> | null;
   const shaft = valuesOf(state, 'shaft');
   const bolts = valuesOf(state, 'bolts');
-  const passes = (bolts?.passes ?? []) as Array<{ name: string }>;
   const procedure = procedureFor(state.setup);
   const used = new Set<string>(
     state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []),
@@ -168,10 +186,12 @@ export function fitUpSheet(state: JobState, events: readonly JobEvent[], number:
       }),
       readings: state.readings.map((r) => sheetReading(r)),
       bolts: state.ticks.map((t) => ({
-        pass: passes[t.pass]?.name ?? `pass ${t.pass + 1}`,
+        step: t.step,
+        pass: passName(state, t.step, t.pass),
         bolt: t.bolt,
         torqueNm: t.torqueNm,
         moved: t.moved,
+        movedDeg: t.movedDeg ?? null,
         ...said(t),
         instrument: t.instrument.name,
         set: t.round + 1,
@@ -186,6 +206,7 @@ export function fitUpSheet(state: JobState, events: readonly JobEvent[], number:
         nutDeg: num(lock?.finalDeg),
         torqueNm: num((bolts?.torque as { torqueNm?: number } | undefined)?.torqueNm),
         ...conditionResults(state),
+        ...fittingResults(state),
       },
       deviations: state.deviations.map((d) => ({
         step: d.step,
@@ -222,10 +243,36 @@ function valuesOf(state: JobState, step: string): Record<string, unknown> | null
   return (state.steps.find((s) => s.id === step)?.report?.values ?? null) as Record<string, unknown> | null;
 }
 
-/** A reading in the unit its gauge is read in: roughness in µm, angles in degrees, all else in mm. */
-function inItsUnit(r: Reading): { value: number; unit: SheetReading['unit'] } {
-  if (r.instrument.kind === 'roughness') return { value: Number((1000 * r.value).toFixed(6)), unit: 'µm' };
-  return { value: r.value, unit: r.instrument.kind === 'protractor' ? 'deg' : 'mm' };
+/** What a pass of a step's bolts is called. */
+function passName(state: JobState, step: string, pass: number): string {
+  const passes = (valuesOf(state, step)?.passes ?? []) as Array<{ name: string }>;
+  return passes[pass]?.name ?? `pass ${pass + 1}`;
+}
+
+/** What the fitting, the first hours, a dismounting or a greasing came to. */
+function fittingResults(
+  state: JobState,
+): Pick<
+  FitUpSheet['results'],
+  'travelMm' | 'gapsMm' | 'seatingRounds' | 'hottestC' | 'letGoMpa' | 'greaseG' | 'intervalH'
+> {
+  const gaps = (valuesOf(state, 'seated') ?? valuesOf(state, 'race')) as RaceGapsStepValues | null;
+  const driven = valuesOf(state, 'driveup');
+  const letGo = valuesOf(state, 'letgo') as LetGoValues | null;
+  const seat = valuesOf(state, 'seat') as BoltValues | null;
+  const heat = valuesOf(state, 'runin') ?? valuesOf(state, 'watch');
+  return {
+    travelMm: driven?.school === 'hydraulic' ? num(driven.travelMm) : null,
+    gapsMm:
+      gaps?.raceMm && gaps.raceMm.a !== null && gaps.raceMm.b !== null
+        ? [gaps.raceMm.a, gaps.raceMm.b]
+        : null,
+    seatingRounds: seat ? seat.settling.length : null,
+    hottestC: num(heat?.hottestC),
+    letGoMpa: letGo?.free ? (letGo.rounds.at(-1)?.peakMpa ?? null) : null,
+    greaseG: num(valuesOf(state, 'strokes')?.gramsGiven),
+    intervalH: num(valuesOf(state, 'watch')?.intervalHours),
+  };
 }
 
 /** The worst numbers of the condition measures. */
@@ -250,7 +297,7 @@ function sheetReading(r: Reading): SheetReading {
     id: r.id,
     step: r.step,
     place: r.place,
-    ...inItsUnit(r),
+    ...inOpenUnit(r.instrument.kind, r.value),
     typed: r.raw,
     ...said(r),
     instrument: r.instrument.name,

@@ -2,6 +2,7 @@ import type { Author, Instrument } from '../api/events.ts';
 import type { Setup } from '../api/setup.ts';
 import type { Beam, Finding, WorkingLine } from '../calculators/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
+import type { FixedNamed } from '../procedures/kinds/fixed-first.ts';
 
 export type Stamp = { at: string; author: Author };
 
@@ -9,7 +10,7 @@ export type Reading = Stamp & {
   id: string;
   step: string;
   place: string;
-  /** mm or degrees, by the place. */
+  /** In the unit inside, by the gauge: mm, degrees, MPa, °C, strokes. */
   value: number;
   raw: string;
   instrument: Instrument;
@@ -23,12 +24,14 @@ export type Reading = Stamp & {
 
 export type BoltTick = Stamp & {
   id: string;
+  step: string;
   attempt: number;
   round: number;
   pass: number;
   bolt: number;
   torqueNm: number;
   moved: boolean;
+  movedDeg?: number | undefined;
   instrument: Instrument;
 };
 
@@ -72,7 +75,7 @@ export type Facts = {
   readings: Reading[];
   answers: Answer[];
   ticks: BoltTick[];
-  loosened: Array<Stamp & { id: string; reason: string; attempt: number }>;
+  loosened: Array<Stamp & { id: string; step: string; reason: string; attempt: number }>;
   dismounted: Array<Stamp & { id: string; reason: string }>;
   deviations: Deviation[];
   holds: Hold[];
@@ -80,18 +83,29 @@ export type Facts = {
   /** Steps measured anew, and what was done in between. */
   repeats: Array<Stamp & { id: string; step: string; done: string }>;
   notes: Array<Stamp & { id: string; text: string }>;
+  /** Jobs named as those that mounted the fixed bearing of this shaft, the last one counting. */
+  fixedNamed: Array<Stamp & FixedNamed>;
   signed: (Stamp & { name: string }) | null;
 };
 
 /** `dial` is a deviation of either sign, `length` a size measured plainly, `roughness` a height in mm said in µm. */
-export type PlaceKind = 'diameter' | 'gap' | 'angle' | 'dial' | 'length' | 'roughness';
+export type PlaceKind =
+  | 'diameter'
+  | 'gap'
+  | 'angle'
+  | 'dial'
+  | 'length'
+  | 'roughness'
+  | 'pressure'
+  | 'temperature'
+  | 'count';
 
 /** Somewhere a reading is taken: what to type there and what could be believed. */
 export type Place = {
   key: string;
   label: string;
   kind: PlaceKind;
-  /** Outside these the number is not believed at all: a slip of unit or finger. mm or degrees. */
+  /** Outside these the number is not believed at all: a slip of unit or finger. In the unit inside. */
   low: number;
   high: number;
   /** Gauges it can be read with, the usual one first. */

@@ -1,4 +1,5 @@
 import { type JobKind, kindOf } from '../api/setup.ts';
+import { procedureFor } from '../procedures/procedure-for.ts';
 import type { JobState, StepStatus } from './state.ts';
 
 export type RailMark = {
@@ -27,10 +28,19 @@ export type JobSummary = {
   attempt: number;
   readings: number;
   signedBy: string | null;
+  /** When the next reading of the present step is due; null where it keeps no times. */
+  dueAt: string | null;
 };
 
-/** The line of a job for the board, from its state. `loops` names the steps that go round. */
-export function summarise(state: JobState, loops: readonly string[] = ['driveup']): JobSummary {
+/** When a step’s next reading is due, where it keeps times. */
+const dueOf = (values: unknown): string | null =>
+  values !== null && typeof values === 'object' && 'dueAt' in values && typeof values.dueAt === 'string'
+    ? values.dueAt
+    : null;
+
+/** The line of a job for the board, from its state. */
+export function summarise(state: JobState): JobSummary {
+  const loops = procedureFor(state.setup).steps.filter((x) => x.loop);
   const present = state.steps.find((s) => s.id === state.present) ?? null;
   const pinned = present?.hold && !present.hold.released ? present.hold : null;
   const stop = present?.blocking.find((f) => f.verdict === 'reject') ?? null;
@@ -44,7 +54,7 @@ export function summarise(state: JobState, loops: readonly string[] = ['driveup'
       title: s.title,
       status: s.status,
       hold: !s.hold ? null : s.hold.released ? 'released' : s.id === state.present ? 'holding' : 'ahead',
-      loop: loops.includes(s.id),
+      loop: loops.some((x) => x.id === s.id),
     })),
     present: state.present,
     act: state.signed ? `Signed by ${state.signed.name}.` : (present?.report?.act ?? ''),
@@ -53,5 +63,6 @@ export function summarise(state: JobState, loops: readonly string[] = ['driveup'
     attempt: state.attempt,
     readings: state.readings.length,
     signedBy: state.signed?.name ?? null,
+    dueAt: state.signed ? null : dueOf(present?.report?.values),
   };
 }

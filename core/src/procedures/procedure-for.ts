@@ -1,12 +1,30 @@
-import { kindOf, type Setup } from '../api/setup.ts';
+import type {
+  ConditionSetup,
+  DismountSetup,
+  JobKind,
+  RegreaseSetup,
+  Setup,
+  SleeveSetup,
+  SplitSetup,
+} from '../api/setup.ts';
+import { kindOf } from '../api/setup.ts';
 import { conditionSurvey } from './condition-survey.ts';
+import { dismounting } from './dismounting.ts';
+import { regreasingJob } from './regreasing.ts';
 import { sleeveBearing } from './sleeve-bearing.ts';
+import { splitBearing } from './split-bearing.ts';
 import type { Procedure, StepDefinition } from './types.ts';
 
-/** The order of work of a job: its kind's steps, with those measures in it that its setup asks for. */
-export function procedureFor(setup: Setup): Procedure {
-  return kindOf(setup) === 'condition.survey' ? conditionSurvey(setup) : sleeveBearing(setup);
-}
+const PROCEDURES: Record<JobKind, (setup: Setup) => Procedure> = {
+  'sleeve-bearing.feelers': (s) => sleeveBearing(s as SleeveSetup),
+  'split-bearing': (s) => splitBearing(s as SplitSetup),
+  dismounting: (s) => dismounting(s as DismountSetup),
+  regreasing: (s) => regreasingJob(s as RegreaseSetup),
+  'condition.survey': (s) => conditionSurvey(s as ConditionSetup),
+};
+
+/** The order of work of a job: its kind's steps, with those variants and measures in it that its setup asks for. */
+export const procedureFor = (setup: Setup): Procedure => PROCEDURES[kindOf(setup)](setup);
 
 /** One step of a job's procedure, by id. */
 export function stepOf(job: { setup: Setup }, id: string): StepDefinition | undefined {

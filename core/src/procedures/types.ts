@@ -1,7 +1,18 @@
 import type { JobKind } from '../api/setup.ts';
 import type { Facts, Place, StepReport } from '../job/state.ts';
 
-export type GateItem = { id: string; ask: string; group: string };
+export type GateItem = {
+  id: string;
+  ask: string;
+  group: string;
+  /** What to do about a no, where it is not only to be put right. */
+  remedy?: string;
+  /** Something seen is written down with the answer. */
+  note?: boolean;
+};
+
+/** A bolt about to be ticked. */
+export type BoltTry = { pass: number; bolt: number; torqueNm: number; movedDeg?: number | undefined };
 
 /**
  * How one kind of step is carried out. Kinds are few and shared between procedures; what differs between jobs is the
@@ -17,6 +28,8 @@ export type StepKind = {
     key: string,
     carried: Record<string, StepReport>,
   ): Place | string;
+  /** May this bolt be ticked now? A sentence when not. Kinds without bolts leave it out. */
+  bolt?(facts: Facts, step: StepDefinition, values: unknown, tried: BoltTry): string | null;
   /** The step can be measured anew after something was done about it; both measurings stay on the sheet. */
   repeats?: boolean;
 };

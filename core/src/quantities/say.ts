@@ -1,12 +1,14 @@
 import { formatLength, type LengthUnit, lengthDigits } from './length.ts';
+import { formatPressure } from './pressure.ts';
 import { formatRoughness } from './roughness.ts';
+import { formatTemperature } from './temperature.ts';
 import { formatTorque } from './torque.ts';
 
 /**
  * Core writes sentences without knowing whether the reader thinks in millimetres or inches. A quantity goes into
  * the sentence as a mark, and `say` turns the marks into numbers at the edge, so the same finding reads in both.
  */
-const MARK = /⟦([LDTR])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
+const MARK = /⟦([LDTRPC])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
 
 /** A length with its unit, inside a sentence. */
 export const len = (mm: number, mmDecimals = 3): string => `⟦L${mm}|${mmDecimals}⟧`;
@@ -17,6 +19,11 @@ export const rough = (um: number): string => `⟦R${um}⟧`;
 /** A torque with its unit. */
 export const tor = (nm: number): string => `⟦T${nm}⟧`;
 
+/** A pressure with its unit. */
+export const pres = (mpa: number): string => `⟦P${mpa}⟧`;
+/** A temperature with its unit. */
+export const temp = (c: number): string => `⟦C${c}⟧`;
+
 /**
  * Put the quantities of a sentence into people's units.
  * @example say(`least ${len(0.035)}`, 'in') // 'least 0.0014 in'
@@ -26,6 +33,8 @@ export function say(text: string, unit: LengthUnit): string {
     const n = Number(value);
     if (kind === 'T') return formatTorque(n, unit);
     if (kind === 'R') return formatRoughness(n, unit);
+    if (kind === 'P') return formatPressure(n, unit);
+    if (kind === 'C') return formatTemperature(n, unit);
     const places = decimals === undefined ? 3 : Number(decimals);
     return kind === 'L' ? formatLength(n, unit, places) : lengthDigits(n, unit, places);
   });

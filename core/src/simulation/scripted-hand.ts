@@ -1,10 +1,10 @@
 import type { Author, EventDataOf, EventType, Instrument, JobEvent } from '../api/events.ts';
-import type { Setup } from '../api/setup.ts';
+import { type Setup, shaftOf } from '../api/setup.ts';
 import { admit } from '../job/admit.ts';
 import { gather } from '../job/facts.ts';
 import { judge } from '../job/reduce.ts';
 import type { JobState, Place } from '../job/state.ts';
-import type { CapBoltValues } from '../procedures/kinds/cap-bolts.ts';
+import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import { surveyGrid } from '../procedures/kinds/diameters.ts';
 import { stepOf } from '../procedures/procedure-for.ts';
 import { say } from '../quantities/say.ts';
@@ -18,6 +18,9 @@ export type HandTools = {
   roughness?: Instrument;
   caliper?: Instrument;
   laser?: Instrument;
+  pressure?: Instrument;
+  thermometer?: Instrument;
+  gun?: Instrument;
 };
 
 /**
@@ -85,10 +88,21 @@ export class ScriptedHand {
     });
   }
 
-  /** Answer every question of a step with yes. */
+  /** Time passes. */
+  wait(minutes: number): this {
+    this.clock = new Date(this.clock.getTime() + 60_000 * minutes);
+    return this;
+  }
+
+  /** Answer every question of a step with yes; what is to be written down, with a word. */
   answerAll(step: string): this {
     for (const item of stepOf(this.state, step)?.items ?? [])
-      this.do('gate.answered', { step, item: item.id, answer: 'yes' });
+      this.do('gate.answered', {
+        step,
+        item: item.id,
+        answer: 'yes',
+        ...(item.note ? { note: 'as it should be' } : {}),
+      });
     return this;
   }
 
@@ -114,7 +128,7 @@ export class ScriptedHand {
 
   /** Diameters station by station; a short list leaves the rest unmeasured. */
   survey(diametersMm: number[]): this {
-    const { stationsMm, anglesDeg } = surveyGrid(this.state.setup);
+    const { stationsMm, anglesDeg } = surveyGrid(shaftOf(this.state));
     const places = stationsMm.flatMap((_, s) => anglesDeg.map((a) => `s${s + 1}/${a}`));
     places
       .slice(0, diametersMm.length)
@@ -168,16 +182,27 @@ export class ScriptedHand {
 
   /** Tick bolts in the pattern until `ticks` are done, or all. */
   bolts(ticks = Number.POSITIVE_INFINITY): this {
+    return this.tighten('bolts', undefined, ticks);
+  }
+
+  /** Tick the bolts of any step; in a seating loop `moved` says how far each still turned, by round from 1. */
+  tighten(
+    step: string,
+    moved?: (round: number, bolt: number) => number,
+    ticks = Number.POSITIVE_INFINITY,
+  ): this {
     for (let i = 0; i < ticks; i++) {
-      const next = (
-        this.state.steps.find((s) => s.id === 'bolts')?.report?.values as CapBoltValues | undefined
-      )?.next;
+      const values = this.state.steps.find((s) => s.id === step)?.report?.values as BoltValues | undefined;
+      const next = values?.next;
       if (!next) break;
+      const round = values.passes[next.pass]?.kind === 'round';
       this.do('bolt.tightened', {
+        step,
         pass: next.pass,
         bolt: next.bolt,
         torqueNm: next.torqueNm ?? 0,
         instrument: this.tools.wrench,
+        ...(round && moved ? { movedDeg: moved(next.pass, next.bolt) } : {}),
       });
     }
     return this;

@@ -41,6 +41,7 @@ const SOURCES = {
     title: 'ΔL = α·L·ΔT, α of mild steel from Machinery’s Handbook (from memory)',
     rank: 'published',
   },
+  'grease-table': { title: 'Thickener compatibility, from memory; ask the maker', rank: 'from memory' },
   gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
   practice: { title: 'Common practice', rank: 'common practice' },
   geometry: { title: 'Geometry', rank: 'published' },

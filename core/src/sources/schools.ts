@@ -10,6 +10,7 @@ export type LimitInForce = SchoolLimit & { others: SchoolLimit[] };
 export const RUNOUT_SCHOOLS = ['proportional', 'flat', 'standards'] as const;
 export const FACE_SCHOOLS = ['standards', 'proportional', 'flat'] as const;
 export const END_PLAY_SCHOOLS = ['strict', 'flat'] as const;
+export const DRIVE_UP_SCHOOLS = ['feelers', 'nut-angle', 'hydraulic'] as const;
 export const DECISION_RULES = ['k2', 'one-sided'] as const satisfies readonly DecisionRule[];
 
 export type RunoutSchool = (typeof RUNOUT_SCHOOLS)[number];

@@ -1,6 +1,12 @@
 import { expect } from 'vitest';
 import type { Author, Instrument } from '../api/events.ts';
-import { type ConditionSetup, type SleeveSetup, USUAL_CONDITION, USUAL_SETUP } from '../api/setup.ts';
+import {
+  type ConditionSetup,
+  type Setup,
+  type SleeveSetup,
+  USUAL_CONDITION,
+  USUAL_SETUP,
+} from '../api/setup.ts';
 import { type HandTools, ScriptedHand } from '../simulation/scripted-hand.ts';
 
 /** A fitter. */
@@ -29,6 +35,9 @@ export const tools: HandTools = {
   roughness: gauge('rough', 'roughness', 0.00001, 0, 0.02),
   caliper: gauge('depth', 'caliper', 0.02, 0, 300),
   laser: gauge('line', 'laser', 0.01, 0, 50),
+  pressure: gauge('pump', 'pressure', 0.5, 0, 100),
+  thermometer: gauge('probe', 'thermometer', 0.5, -20, 200),
+  gun: gauge('gun', 'gun', 1, 0, 500),
 };
 /** A normal-class bearing of 100 bore on a 90 shaft. */
 export const setup: SleeveSetup = {
@@ -51,6 +60,12 @@ export const hand = (change: Partial<SleeveSetup> = {}) =>
   new ScriptedHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
     '018f0000-0000-7000-8000-bbbbbbbbbbbb',
     { ...setup, ...change },
+  );
+/** A hand at any kind of job just opened. */
+export const handAt = (any: Setup) =>
+  new ScriptedHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
+    '018f0000-0000-7000-8000-bbbbbbbbbbbb',
+    any,
   );
 /** A pump to survey: every measure of chapter two that a box and a coupling have. */
 export const survey: ConditionSetup = {

@@ -1,5 +1,5 @@
 import { needed } from '../../api/condition.ts';
-import { schoolsOf } from '../../api/setup.ts';
+import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import { type BoxBoreValues, boxBore } from '../../box/bore.ts';
 import { readingAt } from '../../job/facts.ts';
 import type { Facts, Place } from '../../job/state.ts';
@@ -56,7 +56,7 @@ export const boxBoreStep: StepKind = {
         readings: turn.readings,
         closingMm: turn.closingMm ?? null,
         wanted: l.wanted,
-        boxBoreMm: needed(setup.condition, 'boxBoreMm'),
+        boxBoreMm: needed(conditionOf(setup), 'boxBoreMm'),
       } satisfies BoxBoreStepValues,
       next,
       choices: [

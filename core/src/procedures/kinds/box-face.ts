@@ -1,5 +1,5 @@
 import { needed } from '../../api/condition.ts';
-import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { conditionOf, schoolsOf, shaftOf } from '../../api/setup.ts';
 import { type BoxFaceValues, boxFace } from '../../box/face.ts';
 import { answerTo } from '../../job/facts.ts';
 import type { Facts } from '../../job/state.ts';
@@ -23,7 +23,7 @@ const look = (facts: Facts) => boxTurn(facts, 'Face, ');
 export const boxFaceStep: StepKind = {
   repeats: true,
   report(facts, step, carried) {
-    const { setup } = facts;
+    const setup = shaftOf(facts);
     const c = conditionOf(setup);
     const schools = schoolsOf(setup);
     const l = look(facts);

@@ -1,4 +1,4 @@
-import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { conditionOf, type ShaftSetup, schoolsOf, shaftOf } from '../../api/setup.ts';
 import { readingAt, standing } from '../../job/facts.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
 import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
@@ -13,7 +13,7 @@ export type ShaftValues = DiameterSurveyValues & {
 };
 
 /** Stations evenly along the seat, a twentieth in from each end; angles evenly round half a turn. */
-export function surveyGrid(setup: Facts['setup']): { stationsMm: number[]; anglesDeg: number[] } {
+export function surveyGrid(setup: ShaftSetup): { stationsMm: number[]; anglesDeg: number[] } {
   const edge = setup.seatMm / 20;
   const span = setup.seatMm - 2 * edge;
   return {
@@ -50,7 +50,7 @@ const doubtOf = (readings: readonly Reading[]): number | null =>
 export const diameters: StepKind = {
   repeats: true,
   report(facts, step) {
-    const { setup } = facts;
+    const setup = shaftOf(facts);
     const c = conditionOf(setup);
     const grid = surveyGrid(setup);
     const read = standing(facts, step.id, 'any');
@@ -134,7 +134,8 @@ function again(
 const grooveChoices = (facts: Facts, step: StepDefinition): PlaceChoice[] =>
   GROOVE.filter(([key]) => !readingAt(facts, step.id, key, 'any')).map(([key, label]) => ({ key, label }));
 
-function placeOf({ setup }: Facts, key: string): Place | null {
+function placeOf(facts: Facts, key: string): Place | null {
+  const setup = shaftOf(facts);
   const grid = surveyGrid(setup);
   const worn = GROOVE.find(([k]) => k === key);
   const m = /^s(\d+)\/([\d.]+)(?:\/(\d{1,2}))?$/.exec(key);

@@ -4,14 +4,17 @@ import {
   type DriveUpReading,
   driveUpForecast,
 } from '../../bearings/drive-up-forecast.ts';
-import { type LockAlignmentValues, lcm, lockAlignment } from '../../bearings/lock-alignment.ts';
+import { type LockAlignmentValues, lockAlignment } from '../../bearings/lock-alignment.ts';
+import { lockMeasure, lockMeasureNow, lockPatterns } from '../../bearings/lock-stops.ts';
 import type { Finding } from '../../calculators/result.ts';
 import { readingAt, standing } from '../../job/facts.ts';
 import type { Facts, Place, StepReport } from '../../job/state.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
+import { len } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
 import type { BenchValues } from './bench-clearance.ts';
 import { gaugeFindings } from './gauges.ts';
+import { heatOf } from './heat.ts';
 import { nothingYet } from './nothing-yet.ts';
 
 export type DriveUpStepValues = DriveUpForecastValues & {
@@ -52,6 +55,13 @@ export function forecastOf(
   // The coarsest blade in the sum decides; the lock's count where its readings do.
   const felt = [...standing(facts, 'driveup'), ...(extra.length > 0 ? standing(facts, 'lock') : [])];
   const used = felt.filter((r) => r.instrument.kind === 'feeler');
+  const { mountLostMm, serviceLostMm } = heatOf(setup);
+  // Felt on a warm shaft; what counts is what is there when both are of one temperature.
+  const evened = (r: DriveUpReading): DriveUpReading => ({
+    ...r,
+    rowAMm: r.rowAMm + mountLostMm,
+    rowBMm: r.rowBMm + mountLostMm,
+  });
   return driveUpForecast({
     boreMm: setup.boreMm,
     taper: setup.taper,
@@ -63,9 +73,10 @@ export function forecastOf(
     makerReductionMinMm: setup.maker.reductionMinMm,
     makerReductionMaxMm: setup.maker.reductionMaxMm,
     makerLeastResidualMm: setup.maker.leastResidualMm,
+    serviceLostMm,
     bladeStepMm: Math.max(bench.bladeStepMm, ...used.map((r) => r.instrument.step)),
     feel: setup.feel,
-    readings: [...pairsOf(facts, 'driveup', 'deg'), ...extra],
+    readings: [...pairsOf(facts, 'driveup', 'deg'), ...extra].map(evened),
   });
 }
 
@@ -93,6 +104,7 @@ export const driveUp: StepKind = {
         ...softened(forecast.findings, lock.values),
         ...lockFindings,
         ...halfRead(facts, angleDeg),
+        ...heatFinding(facts),
         ...gaugeFindings(read),
       ],
       working: [...forecast.working, ...(near ? lock.working : [])],
@@ -130,6 +142,23 @@ export const driveUp: StepKind = {
   },
 };
 
+/** Said aloud where what is felt is not what counts. */
+function heatFinding(facts: Facts): Finding[] {
+  const { mountLostMm } = heatOf(sleeveOf(facts));
+  return mountLostMm === 0
+    ? []
+    : [
+        {
+          code: 'driveup.heat',
+          verdict: 'caution',
+          reason: `Shaft and ring are not of one temperature: ${len(Math.abs(mountLostMm))} is ${mountLostMm > 0 ? 'added to' : 'taken off'} every clearance felt.`,
+          source: 'growth',
+          remedy: 'Better to wait until both are of one temperature, and say so in the job.',
+          acceptable: true,
+        },
+      ];
+}
+
 /**
  * Drive-up ends at the lock, where the residual is judged for good. So here "too close" only warns, and a reduction
  * still short may go on when the next tab brings it into the band.
@@ -163,10 +192,7 @@ function lockFrom(
   angleDeg: number,
 ) {
   const setup = sleeveOf(facts);
-  const spacing = 360 / lcm(setup.nutSlots, setup.washerTabs);
-  const forwardDeg = phase
-    ? (((phase.forwardDeg - (angleDeg - phase.atDeg)) % spacing) + spacing) % spacing
-    : undefined;
+  const forwardDeg = phase ? lockMeasureNow(setup, phase.forwardDeg, angleDeg - phase.atDeg) : undefined;
   const usable = v.slopeMmPerDeg !== null && -v.slopeMmPerDeg > (0.3 * v.target.reductionPerEighthMm) / 45;
   return lockAlignment({
     ...base(facts),
@@ -186,8 +212,7 @@ const base = (facts: Facts) => {
     boreMm: setup.boreMm,
     taper: setup.taper,
     pitchMm: setup.pitchMm,
-    nut: { count: setup.nutSlots },
-    washer: { count: setup.washerTabs },
+    ...lockPatterns(setup),
   };
 };
 
@@ -244,10 +269,9 @@ function placeOf(facts: Facts, key: string): Place | null {
   if (/^lock\/deg[\d.]+$/.test(key)) {
     return {
       key,
-      label: 'Forward gap from a slot to the next tab',
+      ...lockMeasure(setup),
       kind: 'angle',
       low: 0,
-      high: 90,
       instrumentKinds: ['protractor'],
     };
   }

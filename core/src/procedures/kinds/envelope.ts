@@ -1,4 +1,4 @@
-import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { conditionOf, schoolsOf, shaftOf } from '../../api/setup.ts';
 import { boxEnvelope, type EnvelopeMeasure, type EnvelopeValues } from '../../box/envelope.ts';
 import type { Facts, Place } from '../../job/state.ts';
 import type { StepKind } from '../types.ts';
@@ -76,7 +76,7 @@ export const envelopeStep: StepKind = {
         depthMm: measured.depthMm ?? null,
         obstructionMm: measured.obstructionMm ?? null,
         studCircleMm: measured.studCircleMm ?? null,
-        shaftMm: facts.setup.shaftMm,
+        shaftMm: shaftOf(facts).shaftMm,
         seal: {
           boreLowerMm: c.sealBoreLowerMm ?? null,
           boreUpperMm: c.sealBoreUpperMm ?? null,

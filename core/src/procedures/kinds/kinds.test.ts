@@ -17,7 +17,7 @@ import {
 } from '../../testing/test-stand.ts';
 import { sleeveBearing as sleeveBearingOf } from '../sleeve-bearing.ts';
 import type { BenchValues } from './bench-clearance.ts';
-import type { CapBoltValues } from './cap-bolts.ts';
+import type { BoltValues } from './bolts.ts';
 import { type ShaftValues, surveyGrid } from './diameters.ts';
 import type { DriveUpStepValues } from './drive-up.ts';
 import type { LockValues } from './lock.ts';
@@ -59,7 +59,6 @@ describe('the procedure as data', () => {
 
 describe('the survey', () => {
   it('spreads stations along the seat and angles round half a turn', () => {
-    const { setup } = hand().state;
     expect(surveyGrid(setup)).toEqual({ stationsMm: [3.4, 34, 64.6], anglesDeg: [0, 60, 120] });
     expect(surveyGrid({ ...setup, stations: 2, angles: 4 })).toEqual({
       stationsMm: [3.4, 64.6],
@@ -207,8 +206,8 @@ describe('lock and bolts', () => {
     const h = toBolts(hand({ maker: { torqueNm: 400 } })).bolts(5);
     const report = step(h, 'bolts').report;
     expect(report?.findings.find((f) => f.code === 'bolts.wrench-range')?.verdict).toBe('caution');
-    expect(valuesOf<CapBoltValues>(h, 'bolts').torque).toMatchObject({ torqueNm: 400, source: 'maker' });
-    expect(valuesOf<CapBoltValues>(h, 'bolts').passes.map((p) => p.torqueNm)).toEqual([
+    expect(valuesOf<BoltValues>(h, 'bolts').torque).toMatchObject({ torqueNm: 400, source: 'maker' });
+    expect(valuesOf<BoltValues>(h, 'bolts').passes.map((p) => p.torqueNm)).toEqual([
       null,
       120,
       280,

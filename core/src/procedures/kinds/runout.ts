@@ -1,4 +1,4 @@
-import { conditionOf, schoolsOf } from '../../api/setup.ts';
+import { conditionOf, type ShaftSetup, schoolsOf, shaftOf } from '../../api/setup.ts';
 import type { Beam, Finding, WorkingLine } from '../../calculators/result.ts';
 import type { Facts, StepReport } from '../../job/state.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
@@ -20,7 +20,7 @@ export type RunoutStepValues = { stations: RunoutStation[]; wanted: number; bend
 const BELIEVED_MM = 3;
 
 /** Where the stations of the run-out lie: evenly along the seat, a twentieth in from each end; one alone in its middle. */
-export function runoutGrid(setup: Facts['setup']): { stationsMm: number[]; wanted: number } {
+export function runoutGrid(setup: ShaftSetup): { stationsMm: number[]; wanted: number } {
   const c = conditionOf(setup);
   const n = c.runoutStations ?? 2;
   const edge = setup.seatMm / 20;
@@ -30,7 +30,7 @@ export function runoutGrid(setup: Facts['setup']): { stationsMm: number[]; wante
   return { stationsMm, wanted: c.runoutAngles ?? 8 };
 }
 
-const looks = (setup: Facts['setup']): TurnLook[] => {
+const looks = (setup: ShaftSetup): TurnLook[] => {
   const { stationsMm, wanted } = runoutGrid(setup);
   return stationsMm.map((atMm, s) => ({
     prefix: `s${s + 1}/`,
@@ -46,7 +46,7 @@ const looks = (setup: Facts['setup']): TurnLook[] => {
 export const runoutStep: StepKind = {
   repeats: true,
   report(facts, step) {
-    const all = looks(facts.setup);
+    const all = looks(shaftOf(facts));
     const turns = all.map((look) => turnOf(facts, step, look.prefix));
     const many = all.length > 1;
     const judged = all.map((look, s) =>
@@ -94,7 +94,7 @@ export const runoutStep: StepKind = {
     };
   },
   place(facts, step, key) {
-    for (const look of looks(facts.setup)) {
+    for (const look of looks(shaftOf(facts))) {
       const place = turnPlace(facts, step, look, key);
       if (place !== null) return place;
     }
@@ -121,7 +121,7 @@ const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 function judgeStation(facts: Facts, look: TurnLook, turn: Turn, where: string | undefined) {
   const schools = schoolsOf(facts.setup);
   return runout({
-    shaftMm: facts.setup.shaftMm,
+    shaftMm: shaftOf(facts).shaftMm,
     readings: turn.readings,
     closingMm: turn.closingMm,
     resolutionMm: stepUsed(turn.taken, 0.01),

@@ -3,6 +3,7 @@ import { driveUpTarget } from '../../bearings/drive-up-target.ts';
 import { len } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
 import type { BenchValues } from './bench-clearance.ts';
+import { heatOf } from './heat.ts';
 import { nothingYet } from './nothing-yet.ts';
 
 /** No reading: the band, the aim and where to start, computed from the bench clearance and agreed to. */
@@ -23,6 +24,7 @@ export const target: StepKind = {
       makerReductionMinMm: setup.maker.reductionMinMm,
       makerReductionMaxMm: setup.maker.reductionMaxMm,
       makerLeastResidualMm: setup.maker.leastResidualMm,
+      serviceLostMm: heatOf(setup).serviceLostMm,
     });
     const travel = result.values.travelAimMm;
     return {

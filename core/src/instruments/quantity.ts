@@ -1,0 +1,66 @@
+import type { Instrument } from '../api/events.ts';
+import { len, pres, rough, temp, tor } from '../quantities/say.ts';
+
+/** What a gauge measures, in the unit inside. */
+export type Quantity = 'length' | 'roughness' | 'angle' | 'torque' | 'pressure' | 'temperature' | 'count';
+
+const QUANTITY: Record<Instrument['kind'], Quantity> = {
+  micrometer: 'length',
+  feeler: 'length',
+  dial: 'length',
+  caliper: 'length',
+  laser: 'length',
+  roughness: 'roughness',
+  wrench: 'torque',
+  protractor: 'angle',
+  pressure: 'pressure',
+  thermometer: 'temperature',
+  gun: 'count',
+};
+
+/** What a kind of gauge measures. @example quantityOf('dial') // 'length' */
+export const quantityOf = (kind: Instrument['kind']): Quantity => QUANTITY[kind];
+
+export type OpenUnit = 'mm' | 'µm' | 'deg' | 'N·m' | 'MPa' | '°C' | 'strokes';
+
+const OPEN_UNIT: Record<Quantity, OpenUnit> = {
+  length: 'mm',
+  roughness: 'µm',
+  angle: 'deg',
+  torque: 'N·m',
+  pressure: 'MPa',
+  temperature: '°C',
+  count: 'strokes',
+};
+
+/**
+ * A reading in the unit open data carries it in: lengths mm, roughness µm, angles degrees, pressures MPa, temperatures °C.
+ * @example inOpenUnit('roughness', 0.0008) // { value: 0.8, unit: 'µm' }
+ */
+export function inOpenUnit(kind: Instrument['kind'], value: number): { value: number; unit: OpenUnit } {
+  const quantity = quantityOf(kind);
+  return {
+    value: Number((quantity === 'roughness' ? 1000 * value : value).toFixed(6)),
+    unit: OPEN_UNIT[quantity],
+  };
+}
+
+/** A reading in a sentence, with its quantity mark. */
+export function sayReading(kind: Instrument['kind'], value: number): string {
+  switch (quantityOf(kind)) {
+    case 'length':
+      return len(value);
+    case 'roughness':
+      return rough(1000 * value);
+    case 'angle':
+      return `${Number(value.toFixed(2))}°`;
+    case 'torque':
+      return tor(value);
+    case 'pressure':
+      return pres(value);
+    case 'temperature':
+      return temp(value);
+    case 'count':
+      return `${value} ${value === 1 ? 'stroke' : 'strokes'}`;
+  }
+}

@@ -1,0 +1,137 @@
+import type { DismountSetup } from '../../api/dismount-setup.ts';
+import type { Finding } from '../../calculators/result.ts';
+import { readingAt, standing } from '../../job/facts.ts';
+import type { Facts, Place } from '../../job/state.ts';
+import { pres } from '../../quantities/say.ts';
+import type { StepKind } from '../types.ts';
+import { gaugeFindings } from './gauges.ts';
+
+export type LetGoRound = { n: number; peakMpa: number; afterMpa: number | null; aborted: boolean };
+export type LetGoValues = { rounds: LetGoRound[]; free: boolean; abortPressureMpa: number };
+
+const ROUNDS_MOST = 20;
+/** A gauge at rest shows no more than this. */
+const ZERO_MPA = 1;
+
+/**
+ * Hydraulic dismounting: pressure climbs, the sleeve lets go, the gauge drops to zero, perhaps after several rounds. That drop
+ * by itself is the proof. Abort pressure first: release, the other nut one turn back, again.
+ */
+export const letGo: StepKind = {
+  report(facts, step) {
+    const abort = abortOf(facts);
+    const rounds = roundsOf(facts, step.id, abort);
+    const last = rounds.at(-1);
+    const free = last !== undefined && !last.aborted && last.afterMpa !== null && last.afterMpa <= ZERO_MPA;
+    const key = nextKey(facts, step.id, rounds, free);
+    const findings: Finding[] = [];
+    if (free)
+      findings.push({
+        code: 'letgo.free',
+        verdict: 'accept',
+        reason: `It let go at ${pres(last.peakMpa)}: the gauge dropped to zero by itself.`,
+        source: 'practice',
+        acceptable: true,
+      });
+    else
+      findings.push({
+        code: 'letgo.free',
+        verdict: last?.aborted ? 'reject' : 'incomplete',
+        reason: last?.aborted
+          ? `The abort pressure, ${pres(abort)}, came first: ${pres(last.peakMpa)}.`
+          : last && last.afterMpa !== null
+            ? `The gauge holds ${pres(last.afterMpa)}: it has not let go yet.`
+            : 'It has not let go yet.',
+        limit: pres(abort),
+        source: 'maker',
+        remedy: last?.aborted
+          ? 'Release. Is the other nut still loose? If not, one turn back; then again.'
+          : 'Pump on in rounds; stand clear of the line of the shaft, the bearing jumps.',
+        acceptable: false,
+      });
+    return {
+      findings: [...findings, ...gaugeFindings(standing(facts, step.id))],
+      working: rounds.map((r) => ({
+        what: `round ${r.n}`,
+        sum: `up to ${pres(r.peakMpa)}${r.afterMpa === null ? '' : `, then ${pres(r.afterMpa)}`}${r.aborted ? ', abort' : ''}`,
+      })),
+      beams: [],
+      values: { rounds, free, abortPressureMpa: abort } satisfies LetGoValues,
+      next: key ? placeOf(key) : null,
+      act: free
+        ? 'It has let go.'
+        : key?.endsWith('back')
+          ? 'Turn the other nut back; say how far'
+          : key?.endsWith('after')
+            ? last?.aborted
+              ? 'Release the pump: read what is left'
+              : 'What does the gauge show now?'
+            : 'Pump until it lets go; read the highest pressure',
+    };
+  },
+  place(facts, step, key) {
+    const place = placeOf(key);
+    if (!place) return 'There is no such round at the pump.';
+    if (readingAt(facts, step.id, key))
+      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    const rounds = roundsOf(facts, step.id, abortOf(facts));
+    const last = rounds.at(-1);
+    const free = last !== undefined && !last.aborted && last.afterMpa !== null && last.afterMpa <= ZERO_MPA;
+    const wanted = nextKey(facts, step.id, rounds, free);
+    if (wanted === null) return 'It has let go: nothing more is pumped.';
+    return key === wanted ? place : `First: ${(placeOf(wanted)?.label ?? wanted).toLowerCase()}.`;
+  },
+};
+
+/** @throws RangeError where the sheet gives no abort pressure; a setup that lacks it is refused */
+function abortOf(facts: Facts): number {
+  const abort = (facts.setup as DismountSetup).maker.dismountAbortMpa;
+  if (abort === undefined) throw new RangeError('The abort pressure of dismounting is missing.');
+  return abort;
+}
+
+function roundsOf(facts: Facts, step: string, abortMpa: number): LetGoRound[] {
+  const rounds: LetGoRound[] = [];
+  for (let n = 1; n <= ROUNDS_MOST; n++) {
+    const peak = readingAt(facts, step, `n${n}/peak`);
+    if (!peak) break;
+    rounds.push({
+      n,
+      peakMpa: peak.value,
+      afterMpa: readingAt(facts, step, `n${n}/after`)?.value ?? null,
+      aborted: peak.value >= abortMpa,
+    });
+  }
+  return rounds;
+}
+
+function nextKey(facts: Facts, step: string, rounds: LetGoRound[], free: boolean): string | null {
+  const last = rounds.at(-1);
+  if (!last) return 'n1/peak';
+  if (last.afterMpa === null) return `n${last.n}/after`;
+  if (last.aborted && !readingAt(facts, step, `n${last.n}/back`)) return `n${last.n}/back`;
+  return free || last.n >= ROUNDS_MOST ? null : `n${last.n + 1}/peak`;
+}
+
+function placeOf(key: string): Place | null {
+  const m = /^n(\d{1,2})\/(peak|after|back)$/.exec(key);
+  const n = Number(m?.[1]);
+  if (!m || n < 1 || n > ROUNDS_MOST) return null;
+  if (m[2] === 'back')
+    return {
+      key,
+      label: 'Other nut turned back, 0 if it was loose',
+      kind: 'angle',
+      low: 0,
+      high: 720,
+      instrumentKinds: ['protractor'],
+    };
+  return {
+    key,
+    label: m[2] === 'peak' ? `Highest pressure, round ${n}` : `Pressure after round ${n}`,
+    kind: 'pressure',
+    low: 0,
+    high: 300,
+    instrumentKinds: ['pressure'],
+  };
+}

@@ -1,0 +1,41 @@
+import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+
+/** 1 lbf/in² in MPa: 0.45359237 kg × 9.80665 m/s² over (25.4 mm)² (exact definitions). */
+export const MPA_PER_PSI = (0.45359237 * 9.80665) / MM_PER_INCH ** 2;
+
+const UNIT_MPA: Record<string, number> = {
+  mpa: 1,
+  'n/mm2': 1,
+  'n/mm²': 1,
+  bar: 0.1,
+  kpa: 0.001,
+  psi: MPA_PER_PSI,
+  'lbf/in²': MPA_PER_PSI,
+  'lbf/in2': MPA_PER_PSI,
+  ksi: 1000 * MPA_PER_PSI,
+};
+
+/**
+ * Read a pressure over the air’s: `25`, `250 bar`, `3600 psi`. Without a unit: MPa, or psi where inches are in force.
+ * @example parsePressure('250 bar', 'mm') // { ok: true, mpa: 25 }
+ */
+export function parsePressure(text: string, inForce: LengthUnit): { ok: true; mpa: number } | ParseFault {
+  const m = /^\s*([+-]?[\d.,]+)\s*(.*)$/.exec(text.toLowerCase().trim());
+  const number = m ? parseTypedNumber(m[1] ?? '') : null;
+  if (!m || !number)
+    return { ok: false, message: 'Type a pressure, for example 25 MPa, 250 bar or 3600 psi.' };
+  if (number.value < 0) return { ok: false, message: 'A pump’s gauge reads no less than zero.' };
+  const word = (m[2] ?? '').replace(/\s/g, '');
+  const factor = word === '' ? (inForce === 'mm' ? 1 : MPA_PER_PSI) : UNIT_MPA[word];
+  if (factor === undefined)
+    return {
+      ok: false,
+      message: `“${(m[2] ?? '').trim()}” is not a pressure unit known here. Use MPa, bar or psi.`,
+    };
+  return { ok: true, mpa: number.value * factor };
+}
+
+/** A pressure with its unit. @example formatPressure(25, 'in') // '3626 psi' */
+export function formatPressure(mpa: number, unit: LengthUnit): string {
+  return unit === 'mm' ? `${mpa.toFixed(1)} MPa` : `${(mpa / MPA_PER_PSI).toFixed(0)} psi`;
+}

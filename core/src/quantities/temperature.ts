@@ -1,0 +1,22 @@
+import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+
+const toC = (f: number): number => ((f - 32) * 5) / 9;
+const toF = (c: number): number => (c * 9) / 5 + 32;
+
+/**
+ * Read a temperature: `72`, `72 °C`, `162 F`. Without a unit: °C, or °F where inches are in force.
+ * @example parseTemperature('212 F', 'mm') // { ok: true, c: 100 }
+ */
+export function parseTemperature(text: string, inForce: LengthUnit): { ok: true; c: number } | ParseFault {
+  const m = /^\s*([+-]?\s*[\d.,]+)\s*(°?\s*[cf]?)\s*$/.exec(text.toLowerCase().replace(/[−–]/g, '-'));
+  const number = m ? parseTypedNumber(m[1] ?? '') : null;
+  if (!m || !number) return { ok: false, message: 'Type a temperature, for example 72, 72 °C or 162 °F.' };
+  const word = (m[2] ?? '').replace(/[°\s]/g, '');
+  const fahrenheit = word === '' ? inForce === 'in' : word === 'f';
+  return { ok: true, c: fahrenheit ? toC(number.value) : number.value };
+}
+
+/** A temperature with its unit. @example formatTemperature(100, 'in') // '212 °F' */
+export function formatTemperature(c: number, unit: LengthUnit): string {
+  return unit === 'mm' ? `${c.toFixed(0)} °C` : `${toF(c).toFixed(0)} °F`;
+}
