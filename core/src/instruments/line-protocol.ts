@@ -1,10 +1,11 @@
 import { MM_PER_INCH } from '../quantities/length.ts';
+import { MPA_PER_PSI } from '../quantities/pressure.ts';
 import { UM_PER_UIN } from '../quantities/roughness.ts';
 
 /** What a gauge sends: a value in the unit inside, and what kind of quantity it is. */
 export type GaugeLine = {
   value: number;
-  quantity: 'length' | 'angle' | 'torque' | 'temperature';
+  quantity: 'length' | 'angle' | 'torque' | 'temperature' | 'pressure';
   raw: string;
 };
 
@@ -17,6 +18,9 @@ const UNITS: Record<string, { quantity: GaugeLine['quantity']; factor: number }>
   deg: { quantity: 'angle', factor: 1 },
   nm: { quantity: 'torque', factor: 1 },
   c: { quantity: 'temperature', factor: 1 },
+  mpa: { quantity: 'pressure', factor: 1 },
+  bar: { quantity: 'pressure', factor: 0.1 },
+  psi: { quantity: 'pressure', factor: MPA_PER_PSI },
 };
 
 const LINE = /^([+-]?)\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*([A-Za-z]+)$/;
@@ -42,7 +46,7 @@ export function parseGaugeLine(text: string): { ok: true; line: GaugeLine } | { 
 }
 
 /** A value as a gauge sends it. @example gaugeLine(0.012, 'mm', 3) // '+0.012 mm' */
-export function gaugeLine(value: number, unit: 'mm' | 'deg', decimals: number): string {
+export function gaugeLine(value: number, unit: 'mm' | 'deg' | 'MPa' | 'Nm' | 'C', decimals: number): string {
   const text = value.toFixed(decimals);
   return `${value >= 0 && !text.startsWith('-') ? '+' : ''}${text} ${unit}`;
 }

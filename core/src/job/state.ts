@@ -112,6 +112,8 @@ export type Place = {
   instrumentKinds: ReadonlyArray<Instrument['kind']>;
   /** Where the part under the gauge is turned to, and which station along it: a stand-in follows. */
   turn?: { station: number; atMm: number; angleDeg: number };
+  /** How long after the start it is read, minutes, −1 before it: a stand-in thermometer follows. */
+  minutes?: number;
 };
 
 export type PlaceChoice = { key: string; label: string };

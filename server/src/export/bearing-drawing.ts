@@ -4,7 +4,9 @@ import {
   formatLength,
   GAP_SCALE,
   type JobState,
+  kindOf,
   type LengthUnit,
+  sleeveOf,
   type Vec,
 } from '@fulcrant/core';
 import type { Pdf } from './sheet-pdf.ts';
@@ -13,11 +15,12 @@ const HEIGHT = 190;
 
 /** The to-scale section with the job's own numbers on it, as on the screen. */
 export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: LengthUnit): void {
-  if (state.setup.procedure === 'condition.survey') return;
-  const { setup } = state;
+  if (kindOf(state.setup) !== 'sleeve-bearing.feelers') return;
+  const setup = sleeveOf(state);
   const residual = sheet.results.residualMm ?? sheet.results.benchMm;
   if (residual === null) return;
-  const travelMm = sheet.results.nutDeg === null ? 0 : (setup.pitchMm * sheet.results.nutDeg) / 360;
+  const { nutDeg } = sheet.results;
+  const travelMm = sheet.results.travelMm ?? (nutDeg === null ? 0 : (setup.pitchMm * nutDeg) / 360);
   const s = bearingSection({
     shaftMm: setup.shaftMm,
     boreMm: setup.boreMm,

@@ -11,7 +11,7 @@ import {
   type SheetReading,
   say,
   sayPlace,
-  sayReading,
+  saySheetReading,
   sheetTitle,
   VERDICT_WORD,
 } from '@fulcrant/core';
@@ -131,7 +131,7 @@ function results(doc: Pdf, sheet: FitUpSheet, unit: LengthUnit): void {
       .fillColor('#1d262b')
       .text(v, x + 6, y + 15, { lineBreak: false });
   });
-  doc.y = top + 72;
+  doc.y = top + 34 * Math.ceil(rows.length / 3) + 4;
   doc.x = MARGIN;
 }
 
@@ -146,14 +146,15 @@ function section(doc: Pdf, sheet: FitUpSheet, step: FitUpSheet['steps'][number],
       ['place', 'reading', 'typed', 'who, when, gauge'],
       readings.map((r) => readingRow(r, unit)),
     );
-  if (step.id === 'bolts' && sheet.bolts.length > 0) {
+  const bolts = sheet.bolts.filter((b) => b.step === step.id);
+  if (bolts.length > 0) {
     table(
       doc,
       ['pass', 'bolt', 'torque', 'who, when, wrench'],
-      sheet.bolts.map((b) => [
+      bolts.map((b) => [
         b.pass,
         String(b.bolt),
-        `${b.torqueNm === 0 ? 'hand' : formatTorque(b.torqueNm, unit)}${b.moved ? ', moved' : ''}`,
+        `${b.torqueNm === 0 ? 'hand' : formatTorque(b.torqueNm, unit)}${b.movedDeg !== null ? `, moved ${b.movedDeg}°` : b.moved ? ', moved' : ''}`,
         `${b.by}, ${when(b.at)}, ${b.instrument}`,
       ]),
     );
@@ -188,7 +189,7 @@ function readingRow(r: SheetReading, unit: LengthUnit): string[] {
   const struck = r.withdrawn ? ` WITHDRAWN by ${r.withdrawn.by}: ${r.withdrawn.reason}` : '';
   return [
     sayPlace(r),
-    say(sayReading(r), unit),
+    say(saySheetReading(r), unit),
     r.via === 'typed' ? r.typed : `${r.typed} (${r.via}${r.standIn ? ', stand-in' : ''})`,
     `${r.by}, ${when(r.at)}, ${r.instrument}${struck}`,
   ];
@@ -256,7 +257,7 @@ function alsoRecorded(doc: Pdf, sheet: SealedSheet): void {
       h.releasedBy ? `Released by ${h.releasedBy}, ${when(h.releasedAt ?? '')}` : 'Not released',
     );
   for (const d of sheet.dismountings) para(doc, `Dismounted: ${d.reason}`, `${d.by}, ${when(d.at)}`);
-  for (const d of sheet.loosenings) para(doc, `Cap bolts loosened: ${d.reason}`, `${d.by}, ${when(d.at)}`);
+  for (const d of sheet.loosenings) para(doc, `Bolts loosened: ${d.reason}`, `${d.by}, ${when(d.at)}`);
   for (const c of sheet.setupChanges)
     para(doc, `Setup changed (${c.changed.join(', ')}): ${c.reason}`, `${c.by}, ${when(c.at)}`);
   for (const n of sheet.notes) para(doc, `Note: ${n.text}`, `${n.by}, ${when(n.at)}`);

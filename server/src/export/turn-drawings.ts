@@ -6,6 +6,7 @@ import {
   type JobState,
   type LengthUnit,
   type RunoutStepValues,
+  shaftOf,
   turnDrawing,
 } from '@fulcrant/core';
 import type { Pdf } from './sheet-pdf.ts';
@@ -28,7 +29,7 @@ function turnsOf(state: JobState, unit: LengthUnit): Turn[] {
   return [
     ...(runout?.stations ?? []).map((s, i) => ({
       title: `Run-out, station ${i + 1}`,
-      radiusMm: state.setup.shaftMm / 2,
+      radiusMm: shaftOf(state).shaftMm / 2,
       readings: s.readings,
       note: tir(s.values.tirMm),
     })),

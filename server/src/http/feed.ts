@@ -1,6 +1,6 @@
 import { PassThrough } from 'node:stream';
-import { check, STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core';
-import { number, object, string } from 'yup';
+import { check, STAND_IN_HEATS, STAND_IN_PUMPS, STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core';
+import { boolean, number, object, string } from 'yup';
 import { STAND_IN_PORTS, type StandInBench } from '../instruments/stand-in-bench.ts';
 import { Problem } from './problem.ts';
 import { type Call, RECORDERS, type Route } from './routes.ts';
@@ -15,6 +15,13 @@ const moveSchema = object({
   angleDeg: number().min(-360).max(1080),
   sweepRpm: number().min(0.5).max(60),
   foot: number().integer().min(1).max(8),
+  pump: string().oneOf(STAND_IN_PUMPS),
+  strokes: number().integer().min(1).max(40),
+  release: boolean(),
+  freeOtherNut: boolean(),
+  heat: string().oneOf(STAND_IN_HEATS),
+  minutes: number().min(-1).max(10000),
+  wrenchNm: number().min(0).max(5000),
 }).noUnknown();
 
 function benchOf(call: Call, personId: string): StandInBench {

@@ -8,6 +8,7 @@ import {
   reduce,
 } from '@fulcrant/core';
 import Papa from 'papaparse';
+import { dueCalendar } from '../export/due-calendar.ts';
 import { sealSheet } from '../export/seal.ts';
 import { sheetPdf } from '../export/sheet-pdf.ts';
 import { appendEvents, listJobs, readJob } from '../store/jobs.ts';
@@ -92,6 +93,19 @@ export const jobs: Route[] = [
       call.ctx.body = `${Papa.unparse(readingsTable(state), { escapeFormulae: true, newline: '\r\n' })}\r\n`;
       call.ctx.attachment(`readings-${sheet.number}.csv`);
       call.ctx.type = 'text/csv; charset=utf-8';
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/:id/due.ics',
+    who: EVERYONE_SIGNED_IN,
+    async run(call) {
+      const { sheet, state } = await sheetOf(call);
+      const calendar = dueCalendar(state, sheet.number ?? '');
+      if (calendar === null) throw new Problem(404, 'Nothing falls due after this job.');
+      call.ctx.body = calendar;
+      call.ctx.attachment(`due-${sheet.number}.ics`);
+      call.ctx.type = 'text/calendar; charset=utf-8';
     },
   },
   {

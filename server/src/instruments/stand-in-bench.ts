@@ -11,14 +11,15 @@ import {
   type StandInShaft,
   surfaceAt,
 } from '@fulcrant/core';
+import { type ShopMove, StandInShop } from './stand-in-shop.ts';
 
 /** A line a gauge sent, and from which port. */
 export type PortLine = { port: StandInPort; line: string };
-export const STAND_IN_PORTS = ['dial', 'angle', 'micrometer', 'feeler'] as const;
+export const STAND_IN_PORTS = ['dial', 'angle', 'micrometer', 'feeler', 'pump', 'wrench', 'probe'] as const;
 export type StandInPort = (typeof STAND_IN_PORTS)[number];
 
 /** What the hand at the bench does: which shaft lies on the rollers, where the gauge stands, how far it is turned. */
-export type HandMove = {
+export type HandMove = ShopMove & {
   shaft?: StandInShaft | undefined;
   atMm?: number | undefined;
   /** Turn the shaft until this angle is under the gauge. */
@@ -42,7 +43,8 @@ const BLADES_MM = 0.01;
 const FEET_MM = [0.01, 0.17, 0.02, 0.01];
 
 /**
- * The stand-in gauges: a dial on a turning shaft (bend, ovality, noise, backlash), a micrometer and a set of feelers. It gives
+ * The stand-in gauges: a dial on a turning shaft (bend, ovality, noise, backlash), a micrometer, a set of feelers; a pump with
+ * its hydraulic nut, a torque wrench, a thermocouple. It gives
  * text lines (value, unit) as a real gauge on a port would, and only while somebody listens.
  */
 export class StandInBench {
@@ -58,9 +60,11 @@ export class StandInBench {
   private last = 0;
   private readonly listeners = new Set<(lines: PortLine[]) => void>();
   private readonly random: () => number;
+  private readonly shop: StandInShop;
 
   constructor(seed: number) {
     this.random = randomFrom(seed);
+    this.shop = new StandInShop(this.random);
   }
 
   /** Hear every line from now on; call what comes back to stop. */
@@ -81,6 +85,7 @@ export class StandInBench {
   }
 
   move(m: HandMove): void {
+    this.shop.move(m);
     if (m.shaft !== undefined) this.shaft = m.shaft;
     if (m.atMm !== undefined) this.atMm = m.atMm;
     if (m.foot !== undefined) this.foot = m.foot;
@@ -116,7 +121,9 @@ export class StandInBench {
   /** What every gauge on the bench shows at this moment. */
   lines(): PortLine[] {
     const model = STAND_IN_SHAFTS[this.shaft];
-    const dial = readDial(BENCH_DIAL, this.dial, surfaceAt(model, this.atMm, this.angleDeg), this.random);
+    // With the pump coupled up, the indicator stands at the nut instead of on the shaft.
+    const under = this.shop.indicatorMm ?? surfaceAt(model, this.atMm, this.angleDeg);
+    const dial = readDial(BENCH_DIAL, this.dial, under, this.random);
     this.dial = dial.state;
     const diameter = diameterAt(model, this.atMm, this.angleDeg) + MICROMETER.noiseMm * normal(this.random);
     const gap = FEET_MM[this.foot - 1] ?? 0;
@@ -125,6 +132,7 @@ export class StandInBench {
       { port: 'dial', line: gaugeLine(dial.readingMm, 'mm', 3) },
       { port: 'micrometer', line: gaugeLine(diameter, 'mm', 3) },
       { port: 'feeler', line: gaugeLine(feelBlade(gap, BLADES_MM, this.random), 'mm', 2) },
+      ...this.shop.lines(),
     ];
   }
 }

@@ -4,6 +4,7 @@ import {
   type EventOutcome,
   type EventsResponse,
   eventSchema,
+  fixedBearingOn,
   gather,
   type Instrument,
   type JobEvent,
@@ -149,7 +150,8 @@ async function append(
       else refuse('An event with this id is stored already, with other contents.');
       continue;
     }
-    const event = truthful(checked.value, person, gauges);
+    const signed = truthful(checked.value, person, gauges);
+    const event = typeof signed === 'string' ? signed : await lookedUp(db, transaction, signed, state);
     if (typeof event === 'string') {
       refuse(event);
       continue;
@@ -185,7 +187,12 @@ function isSame(stored: JobEvent | undefined, posted: JobEvent): boolean {
     JSON.stringify([
       e.type,
       e.author.id,
-      'instrument' in e.data ? { ...e.data, instrument: e.data.instrument.id } : e.data,
+      'instrument' in e.data
+        ? { ...e.data, instrument: e.data.instrument.id }
+        : // The named job is what was meant; what is said of it the server wrote itself.
+          e.type === 'fixed.named'
+          ? e.data.job
+          : e.data,
     ]);
   return stored !== undefined && plain(stored) === plain(posted);
 }
@@ -231,6 +238,22 @@ function truthful(event: JobEvent, person: Person, gauges: Map<string, Instrumen
   const instrument = gauges.get(event.data.instrument.id);
   if (!instrument) return `“${event.data.instrument.name}” is not in the register of gauges.`;
   return { ...event, author, data: { ...event.data, instrument } } as JobEvent;
+}
+
+/** A job named as that of the fixed bearing, as its own record has it; a sentence where it is not. */
+async function lookedUp(
+  db: Database,
+  transaction: Transaction,
+  event: JobEvent,
+  state: JobState | null,
+): Promise<JobEvent | string> {
+  if (event.type !== 'fixed.named' || !state) return event;
+  const found = await readJob(db, event.data.job, 0, transaction);
+  const other = found ? stateOf(found.events) : null;
+  if (!found || !other) return 'There is no such job to name as that of the fixed bearing.';
+  const fixed = fixedBearingOn(other, state.setup.machine);
+  if (typeof fixed === 'string') return fixed;
+  return { ...event, data: { job: event.data.job, sheet: found.job.number, ...fixed } };
 }
 
 async function save(

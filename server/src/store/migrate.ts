@@ -2,10 +2,12 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/001-first-tables.ts';
 import * as gaugesAndRules from './migrations/002-gauges-and-house-rules.ts';
+import * as pumpAndWrench from './migrations/003-pump-wrench-thermometer.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
   { name: '002-gauges-and-house-rules', up: gaugesAndRules.up },
+  { name: '003-pump-wrench-thermometer', up: pumpAndWrench.up },
 ];
 
 /**

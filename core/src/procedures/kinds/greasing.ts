@@ -6,7 +6,7 @@ import { greaseCompatibility } from '../../lubrication/compatibility.ts';
 import { regreasing, regreasingInterval } from '../../lubrication/regreasing.ts';
 import { regreasingWatch, type WatchValues } from '../../lubrication/watch.ts';
 import type { StepKind } from '../types.ts';
-import { nextCount, rowOf } from './counted.ts';
+import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow } from './counted.ts';
 import { gaugeFindings } from './gauges.ts';
 import { itemFindings } from './item-findings.ts';
 
@@ -116,6 +116,7 @@ function strokePlace(key: string): Place | null {
     return {
       key,
       label: 'Bearing before the first stroke',
+      minutes: -1,
       kind: 'temperature',
       low: -40,
       high: 250,
@@ -128,14 +129,11 @@ function strokePlace(key: string): Place | null {
 
 export type GreaseWatchValues = WatchValues & {
   startC: number;
-  points: Array<{ minutes: number; temperatureC: number; at: string }>;
+  points: TimedReading[];
   dueAt: string | null;
   /** When it is regreased next, hours from now; null where the rule gives none. */
   intervalHours: number | null;
 };
-
-const MINUTE_MS = 60_000;
-const EVERY_MIN = 15;
 
 /** Temperature after the strokes: a rise that falls back is usual, one that keeps climbing is not. */
 export const greaseWatch: StepKind = {
@@ -144,11 +142,7 @@ export const greaseWatch: StepKind = {
     const startC = readingAt(facts, 'strokes', 'before')?.value ?? 20;
     const begun = Date.parse(rowOf(standing(facts, 'strokes'), 'strokes/')[0]?.at ?? '');
     const taken = standing(facts, step.id);
-    const points = rowOf(taken, 't/').map((r) => ({
-      minutes: Math.round((10 * (Date.parse(r.at) - begun)) / MINUTE_MS) / 10,
-      temperatureC: r.value,
-      at: r.at,
-    }));
+    const points = timedRow(taken, 't/', begun, EVERY_MIN);
     const result = regreasingWatch({ startC, readings: points });
     const interval = regreasingInterval({
       kind: setup.kind,
@@ -174,7 +168,7 @@ export const greaseWatch: StepKind = {
         ...result.values,
         startC,
         points,
-        dueAt: settled ? null : new Date(begun + (last + EVERY_MIN) * MINUTE_MS).toISOString(),
+        dueAt: settled ? null : minutesAfter(begun, last + EVERY_MIN),
         intervalHours: interval.values.hours,
       } satisfies GreaseWatchValues,
       next: settled ? null : watchPlace(key),
@@ -197,6 +191,7 @@ const watchPlace = (key: string): Place | null =>
     ? {
         key,
         label: 'At the bearing',
+        minutes: EVERY_MIN * Number(key.slice(2)),
         kind: 'temperature',
         low: -40,
         high: 250,

@@ -3,19 +3,18 @@ import { readingAt, standing } from '../../job/facts.ts';
 import type { Facts, Place } from '../../job/state.ts';
 import { type RunInValues, runIn } from '../../lubrication/run-in.ts';
 import type { StepKind } from '../types.ts';
-import { nextCount, rowOf } from './counted.ts';
+import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow } from './counted.ts';
 import { gaugeFindings } from './gauges.ts';
 import { itemFindings } from './item-findings.ts';
 
 export type RunInStepValues = RunInValues & {
   ambientC: number | null;
-  points: Array<{ minutes: number; temperatureC: number; at: string }>;
+  points: TimedReading[];
   /** When the next reading is due; null before the start and once it is steady. */
   dueAt: string | null;
 };
 
 const READINGS_MOST = 60;
-const MINUTE_MS = 60_000;
 
 /** The first hours: temperature with times due until it is steady, then what was heard and seen. */
 export const runInLog: StepKind = {
@@ -24,17 +23,10 @@ export const runInLog: StepKind = {
     const all = standing(facts, step.id, 'any');
     const taken = rowOf(all, 't/');
     const first = Date.parse(taken[0]?.at ?? '');
-    const points = taken.map((r) => ({
-      minutes: Math.round((10 * (Date.parse(r.at) - first)) / MINUTE_MS) / 10,
-      temperatureC: r.value,
-      at: r.at,
-    }));
+    const points = timedRow(all, 't/', first, 0);
     const result = runIn({ ambientC: ambientC ?? 20, readings: points });
     const { nextMinutes, steady } = result.values;
-    const dueAt =
-      points.length > 0 && nextMinutes !== null
-        ? new Date(first + nextMinutes * MINUTE_MS).toISOString()
-        : null;
+    const dueAt = points.length > 0 && nextMinutes !== null ? minutesAfter(first, nextMinutes) : null;
     const next = ambientC === null ? 'ambient' : steady ? null : `t/${nextCount(all, 't/')}`;
     return {
       ...result,
@@ -83,7 +75,8 @@ function inOrder(facts: Facts, step: string, key: string): boolean {
 }
 
 function placeOf(key: string): Place | null {
-  const temperature = (label: string): Place => ({
+  const temperature = (label: string, minutes: number): Place => ({
+    minutes,
     key,
     label,
     kind: 'temperature',
@@ -91,7 +84,9 @@ function placeOf(key: string): Place | null {
     high: 250,
     instrumentKinds: ['thermometer'],
   });
-  if (key === 'ambient') return temperature('Around the machine');
+  if (key === 'ambient') return temperature('Around the machine', -1);
   const n = Number(/^t\/(\d{1,2})$/.exec(key)?.[1]);
-  return n >= 1 && n <= READINGS_MOST ? temperature(`At the bearing, reading ${n}`) : null;
+  return n >= 1 && n <= READINGS_MOST
+    ? temperature(`At the bearing, reading ${n}`, EVERY_MIN * (n - 1))
+    : null;
 }

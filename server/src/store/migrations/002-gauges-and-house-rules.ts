@@ -1,5 +1,5 @@
 import type { QueryInterface } from 'sequelize';
-import { STAND_IN_GAUGES } from '../../instruments/stand-in-gauges.ts';
+import { SHAFT_STAND_INS } from '../../instruments/stand-in-gauges.ts';
 
 /** Dials, testers, calipers and lasers into the register, stand-ins marked; house rules, kept with who set them and when. */
 export async function up(q: QueryInterface): Promise<void> {
@@ -8,7 +8,7 @@ export async function up(q: QueryInterface): Promise<void> {
     ADD COLUMN stand_in BOOLEAN NOT NULL DEFAULT FALSE`);
   await q.bulkInsert(
     'instruments',
-    STAND_IN_GAUGES.map(({ calibrationDue, standIn, ...gauge }) => ({
+    SHAFT_STAND_INS.map(({ calibrationDue, standIn, ...gauge }) => ({
       ...gauge,
       calibration_due: calibrationDue,
       stand_in: standIn,

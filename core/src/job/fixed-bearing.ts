@@ -1,0 +1,26 @@
+import { kindOf } from '../api/setup.ts';
+import type { JobState } from './state.ts';
+
+/** The step after which a fixed bearing stands at its place for good, by kind of job. */
+const STANDS_AFTER: Partial<Record<ReturnType<typeof kindOf>, string>> = {
+  'sleeve-bearing.feelers': 'lock',
+  'split-bearing': 'seated',
+};
+
+/**
+ * Is this job that of a fixed bearing on a machine, mounted and locked? Where it stands and since when; else why it does not
+ * count. What a float on the same shaft waits for.
+ */
+export function fixedBearingOn(
+  job: JobState,
+  machine: string,
+): { position: string; lockedAt: string } | string {
+  const { setup } = job;
+  const step = STANDS_AFTER[kindOf(setup)];
+  if (!step || !('role' in setup) || setup.role !== 'fixed') return 'That job mounts no fixed bearing.';
+  if (setup.machine !== machine) return `That job is on another machine, ${setup.machine}.`;
+  const done = job.steps.find((s) => s.id === step);
+  if (done?.status !== 'done' || !done.passed)
+    return `The fixed bearing, ${setup.position}, is not on yet: its job stands at “${job.steps.find((s) => s.id === job.present)?.title ?? 'the start'}”.`;
+  return { position: setup.position, lockedAt: done.passed.at };
+}

@@ -1,0 +1,46 @@
+import { type HandTools, type Instrument, type Person, ScriptedHand, type Setup } from '@fulcrant/core';
+import { v7 } from 'uuid';
+import { GAUGES, PEOPLE } from './works.ts';
+
+/** Somebody of the works, by id. */
+export const person = (id: string): Person =>
+  PEOPLE.find((p) => p.id === id) ?? { id, name: id, role: 'viewer' };
+const gauge = (id: string): Instrument => {
+  const g = GAUGES[id];
+  if (!g) throw new Error(`No gauge ${id} in the demo.`);
+  return g;
+};
+/** The gauges somebody takes along; all others are the works’ own. */
+export const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'): HandTools => ({
+  micrometer: gauge(micrometer),
+  feeler: gauge(feeler),
+  wrench: gauge(wrench),
+  protractor: gauge('slot'),
+  dial: gauge('dial-2'),
+  roughness: gauge('rough-1'),
+  caliper: gauge('depth-1'),
+  laser: gauge('laser-1'),
+  pressure: gauge('pump-1'),
+  thermometer: gauge('probe-1'),
+  gun: gauge('gun-1'),
+});
+
+/** A moment so many hours back. */
+export const hoursAgo = (h: number): Date => new Date(Date.now() - h * 3_600_000);
+
+/** A hand at work on a new job of a position. */
+export function hand(
+  positionIds: Map<string, string>,
+  setup: Setup,
+  by: string,
+  began: Date,
+  t: HandTools,
+): ScriptedHand {
+  const id = (at: Date) => v7({ msecs: at.getTime() });
+  const positionId = positionIds.get(`${setup.machine}|${setup.position}`) ?? id(began);
+  return new ScriptedHand(id(began), id, t, person(by), began).open(positionId, setup);
+}
+
+/** A good seat of 90, and the same at another size. */
+export const round90 = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
+export const shifted = (base: number, of: number[]) => of.map((d) => Number((d - 90 + base).toFixed(4)));

@@ -1,0 +1,42 @@
+import type { GreaseWatchValues, JobState, RunInStepValues } from '@fulcrant/core';
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
+
+const stamp = (ms: number): DateArray => {
+  const d = new Date(ms);
+  return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
+};
+const HOUR_MS = 3_600_000;
+
+/**
+ * What falls due after a job, for the plant's calendar: the next reading of the first hours, the next regreasing.
+ * @returns the calendar file's text; null where nothing is due
+ */
+export function dueCalendar(state: JobState, number: string): string | null {
+  const values = <T>(id: string) =>
+    (state.steps.find((s) => s.id === id)?.report?.values ?? null) as T | null;
+  const { machine, position } = state.setup;
+  const due: Array<{ what: string; at: number; minutes: number }> = [];
+  const runIn = values<RunInStepValues>('runin');
+  if (runIn?.dueAt && !state.signed)
+    due.push({ what: 'Read the bearing’s temperature', at: Date.parse(runIn.dueAt), minutes: 15 });
+  const watch = values<GreaseWatchValues>('watch');
+  if (watch?.intervalHours != null && watch.points.length > 0) {
+    const from = Date.parse(watch.points.at(-1)?.at ?? '');
+    due.push({ what: 'Regrease', at: from + watch.intervalHours * HOUR_MS, minutes: 30 });
+  }
+  if (due.length === 0) return null;
+  const events: EventAttributes[] = due.map((d) => ({
+    uid: `${state.jobId}-${d.what.slice(0, 4).toLowerCase()}@fulcrant`,
+    title: `${d.what}: ${machine}, ${position}`,
+    description: `From sheet ${number}.`,
+    start: stamp(d.at),
+    startInputType: 'utc',
+    startOutputType: 'utc',
+    duration: { minutes: d.minutes },
+    productId: 'fulcrant',
+  }));
+  const made = createEvents(events);
+  if (made.error || made.value === undefined)
+    throw made.error ?? new Error('The calendar could not be written.');
+  return made.value;
+}
