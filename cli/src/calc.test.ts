@@ -20,7 +20,7 @@ describe('calc', () => {
         'bearing.drive-up-forecast',
         'bearing.lock-alignment',
         'bolting.torque',
-        'bolting.pattern',
+        'bolting.sequence',
       ]),
     );
     for (const c of list) expect([typeof c.title, c.input.type]).toEqual(['string', 'object']);

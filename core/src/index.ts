@@ -43,6 +43,7 @@ export * from './job/summary.ts';
 export { THICKENERS } from './lubrication/compatibility.ts';
 export { FILL_SCHOOLS, type FirstFillValues } from './lubrication/first-fill.ts';
 export { ROLLING_KINDS } from './lubrication/regreasing.ts';
+export { RUN_IN_LIMITS } from './lubrication/run-in.ts';
 export * from './metrology/index.ts';
 export type { AxialPlaceValues } from './procedures/kinds/axial-place.ts';
 export type { BenchValues } from './procedures/kinds/bench-clearance.ts';

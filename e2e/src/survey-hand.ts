@@ -44,7 +44,7 @@ export async function openSurvey(
 /** Pair the stand-in bench with a shaft on its rollers. */
 export async function pair(page: Page, shaft: StandInShaft): Promise<void> {
   await page.getByRole('button', { name: 'Pair a gauge' }).click();
-  await page.locator(`[data-shaft="${shaft}"]`).click();
+  await page.locator(`[data-scene="${shaft}"]`).click();
   await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });
 }
 

@@ -97,3 +97,10 @@ export const USUAL_REGREASE: Omit<RegreaseSetup, 'machine' | 'position'> = {
   holdBefore: [],
   maker: {},
 };
+
+/** What a new bearing's sheet usually carries beside the fitting: close-up, load and base bolts, the first hours. */
+export const USUAL_PARTS: Pick<SleeveSetup, 'closing' | 'baseBolts' | 'runIn'> = {
+  closing: { order: 'room', seals: 'labyrinth', rings: 'both' },
+  baseBolts: { size: 'M20', grade: '8.8', count: 4, friction: 'oiled', layout: 'rectangle' },
+  runIn: {},
+};

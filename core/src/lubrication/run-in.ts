@@ -20,9 +20,7 @@ export type RunInValues = {
 };
 
 /** Caution at 80 °C or 45 K over ambient, stop at 100 °C; steady under 2 K an hour over three readings. Common practice, no source. */
-const CAUTION_C = 80;
-const CAUTION_RISE_K = 45;
-const STOP_C = 100;
+export const RUN_IN_LIMITS = { cautionC: 80, riseK: 45, stopC: 100 } as const;
 const STEADY_K_PER_H = 2;
 const EVERY_MIN = 15;
 
@@ -51,22 +49,22 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       reason: 'No temperature is read yet.',
       acceptable: false,
     });
-  else if (hottestC >= STOP_C)
+  else if (hottestC >= RUN_IN_LIMITS.stopC)
     findings.push({
       ...shared,
       code: 'run-in.stop',
       verdict: 'reject',
       reason: `${hottestC.toFixed(0)} °C: stop the machine.`,
-      limit: `${STOP_C} °C`,
+      limit: `${RUN_IN_LIMITS.stopC} °C`,
       remedy: 'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
     });
-  else if (hottestC >= CAUTION_C || riseK >= CAUTION_RISE_K)
+  else if (hottestC >= RUN_IN_LIMITS.cautionC || riseK >= RUN_IN_LIMITS.riseK)
     findings.push({
       ...shared,
       code: 'run-in.caution',
       verdict: 'caution',
       reason: `${hottestC.toFixed(0)} °C, ${riseK.toFixed(0)} K over ambient${trendKPerH === null ? '' : trendKPerH < -STEADY_K_PER_H ? ', and falling: usual after a first fill' : trendKPerH > STEADY_K_PER_H ? ', and still climbing' : ', and steady'}.`,
-      limit: `${CAUTION_C} °C or ${CAUTION_RISE_K} K over ambient`,
+      limit: `${RUN_IN_LIMITS.cautionC} °C or ${RUN_IN_LIMITS.riseK} K over ambient`,
       remedy: 'Stay with it; read every few minutes until it falls.',
     });
   else
@@ -75,7 +73,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in',
       verdict: 'accept',
       reason: `${last.temperatureC.toFixed(0)} °C, ${(last.temperatureC - input.ambientC).toFixed(0)} K over ambient.`,
-      limit: `${CAUTION_C} °C or ${CAUTION_RISE_K} K over ambient`,
+      limit: `${RUN_IN_LIMITS.cautionC} °C or ${RUN_IN_LIMITS.riseK} K over ambient`,
     });
   if (last && !steady)
     findings.push({

@@ -66,7 +66,7 @@ afterEach(() => {
 });
 
 const live = () => {
-  feed.pairStandIn('bent');
+  feed.pairStandIn({ shaft: 'bent' });
   FakeSource.last.open();
 };
 const settled = () => new Promise((done) => setImmediate(done));

@@ -1,4 +1,11 @@
-import { type GaugeLine, parseGaugeLine, type StandInShaft } from '@fulcrant/core';
+import {
+  type GaugeLine,
+  type PlaceKind,
+  parseGaugeLine,
+  type StandInHeat,
+  type StandInPump,
+  type StandInShaft,
+} from '@fulcrant/core';
 import { useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
 import { call } from './api.ts';
@@ -6,7 +13,13 @@ import { openSerial } from './serial-port.ts';
 
 /** Where lines come from: a port of the stand-in bench on the server, or a gauge on this device's own serial port. */
 export type FeedSource = 'stand-in' | 'serial';
-export type FeedPort = 'dial' | 'angle' | 'micrometer' | 'feeler' | 'serial';
+export type FeedPort = 'dial' | 'angle' | 'micrometer' | 'feeler' | 'pump' | 'wrench' | 'probe' | 'serial';
+/** What lies on the stand-in bench: a shaft on the rollers, and a pump or a warm bearing where one is asked for. */
+export type Scene = {
+  shaft: StandInShaft;
+  pump?: StandInPump | undefined;
+  heat?: StandInHeat | undefined;
+};
 export type Heard = GaugeLine & { at: number };
 
 export type FeedView = {
@@ -15,7 +28,7 @@ export type FeedView = {
   heard: Partial<Record<FeedPort, Heard>>;
   /** What the feed has to say for itself: why it stopped, or a line that is no value. */
   fault: string | null;
-  shaft: StandInShaft;
+  scene: Scene;
 };
 
 /**
@@ -28,7 +41,7 @@ const ARRIVED_DEG = 0.6;
 const RETRY_MS = 2000;
 const DEVICE = 'fulcrant.device';
 
-const OFF: FeedView = { source: null, state: 'off', heard: {}, fault: null, shaft: 'true' };
+const OFF: FeedView = { source: null, state: 'off', heard: {}, fault: null, scene: { shaft: 'true' } };
 let view: FeedView = OFF;
 let close: (() => void) | null = null;
 let frame = 0;
@@ -79,17 +92,20 @@ function device(): string {
 
 const STOPPED = 'The feed stopped. No value is taken from it; type the reading, or wait until it is back.';
 
-/** Pair the stand-in bench, with a shaft on its rollers. The feed comes back by itself after a drop. */
-export function pairStandIn(shaft: StandInShaft): void {
+/** Pair the stand-in bench, laid out so. The feed comes back by itself after a drop, and finds the bench as it was. */
+export function pairStandIn(scene: Scene): void {
   unpair();
-  show({ source: 'stand-in', state: 'opening', shaft, fault: null });
+  show({ source: 'stand-in', state: 'opening', scene, fault: null });
+  let laidOut = false;
   let source: EventSource | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   const open = () => {
-    source = new EventSource(`/api/feed/${device()}?ports=dial,angle,micrometer,feeler`);
+    source = new EventSource(`/api/feed/${device()}?ports=dial,angle,micrometer,feeler,pump,wrench,probe`);
     source.onopen = () => {
       show({ state: 'live', fault: null });
-      void moveHand({ shaft: view.shaft, ...lastPlace });
+      // The pump keeps its pressure over a drop: it is coupled up once.
+      void moveHand({ ...(laidOut ? { shaft: view.scene.shaft } : view.scene), ...lastPlace });
+      laidOut = true;
     };
     source.onmessage = (e: MessageEvent<string>) => {
       for (const l of JSON.parse(e.data) as Array<{ port: FeedPort; line: string }>) hear(l.port, l.line);
@@ -132,8 +148,17 @@ export function unpair(): void {
   show(OFF);
 }
 
-type Move = { shaft?: StandInShaft; atMm?: number; angleDeg?: number; sweepRpm?: number; foot?: number };
-let lastPlace: Move = {};
+type Lasting = Partial<Scene> & { atMm?: number; angleDeg?: number; foot?: number; minutes?: number };
+/** What is done once, and not again when the bench comes back. */
+type Once = {
+  sweepRpm?: number;
+  strokes?: number;
+  release?: boolean;
+  freeOtherNut?: boolean;
+  wrenchNm?: number;
+};
+type Move = Lasting & Once;
+let lastPlace: Lasting = {};
 
 /** Moves not yet told to the bench: they go one after the other, and what is overtaken is left out. */
 let pending: Move | null = null;
@@ -150,30 +175,71 @@ async function tellAll(): Promise<void> {
 
 /** Move the hand at the stand-in bench; where the bench is away, it is told again when it is back. */
 export function moveHand(move: Move): Promise<void> {
-  const { sweepRpm, ...place } = move;
+  const { sweepRpm, strokes, release, freeOtherNut, wrenchNm, ...lasting } = move;
+  const { pump: _pump, ...place } = lasting;
   lastPlace = { ...lastPlace, ...place };
   const { sweepRpm: _, ...before } = pending ?? {};
-  pending = sweepRpm === undefined ? { ...before, ...place } : { ...before, ...place, sweepRpm };
+  pending = {
+    ...before,
+    ...lasting,
+    ...(sweepRpm === undefined ? {} : { sweepRpm }),
+    ...(strokes === undefined ? {} : { strokes: strokes + (before.strokes ?? 0) }),
+    ...(release ? { release } : {}),
+    ...(freeOtherNut ? { freeOtherNut } : {}),
+    ...(wrenchNm === undefined ? {} : { wrenchNm }),
+  };
   if (sweepRpm !== undefined) delete pending.angleDeg;
   telling ??= tellAll();
   return telling;
 }
 
+/** Which port of the bench stands for which kind of gauge. */
+const PORT_OF: ReadonlyArray<readonly [FeedPort, string]> = [
+  ['dial', 'dial'],
+  ['micrometer', 'micrometer'],
+  ['feeler', 'feeler'],
+  ['pump', 'pressure'],
+  ['wrench', 'wrench'],
+  ['probe', 'thermometer'],
+];
+
+/** What a place of a kind is read in. */
+const WANTED: Partial<Record<PlaceKind, GaugeLine['quantity']>> = {
+  pressure: 'pressure',
+  temperature: 'temperature',
+  angle: 'angle',
+};
+/** What a line's quantity is called. */
+const CALLED: Record<GaugeLine['quantity'], string> = {
+  length: 'length',
+  angle: 'angle',
+  torque: 'torque',
+  temperature: 'temperature',
+  pressure: 'pressure',
+};
+
 /** The port that reads a kind of gauge just now. */
 export function portFor(kinds: readonly string[]): FeedPort | null {
   if (view.source === 'serial') return 'serial';
   if (view.source !== 'stand-in') return null;
-  return (['dial', 'micrometer', 'feeler'] as const).find((p) => kinds.includes(p)) ?? null;
+  return PORT_OF.find(([, kind]) => kinds.includes(kind))?.[0] ?? null;
 }
 
+/** The quantity a place wants from a gauge on a port. */
+export const quantityFor = (kind: PlaceKind): GaugeLine['quantity'] => WANTED[kind] ?? 'length';
+
 /** What the paired gauge shows now, fresh and at rest; else why it cannot be taken. */
-export function takeReading(port: FeedPort, angleDeg: number | null): Heard | { message: string } {
+export function takeReading(
+  port: FeedPort,
+  angleDeg: number | null,
+  wanted: GaugeLine['quantity'] = 'length',
+): Heard | { message: string } {
   if (view.state !== 'live') return { message: view.fault ?? 'No gauge is paired.' };
   const heard = view.heard[port];
   if (!heard || performance.now() - heard.at > FRESH_MS[view.source ?? 'stand-in'])
     return { message: view.fault ?? 'The gauge has sent no value just now. Nothing is taken.' };
-  if (heard.quantity !== 'length')
-    return { message: `The gauge sends ${heard.raw}: that is no length. Nothing is taken.` };
+  if (heard.quantity !== wanted)
+    return { message: `The gauge sends ${heard.raw}: that is no ${CALLED[wanted]}. Nothing is taken.` };
   const turned = view.heard.angle?.value;
   if (angleDeg !== null && turned !== undefined && Math.abs(turned - angleDeg) > ARRIVED_DEG)
     return { message: 'The shaft is still turning. Take it when it stands.' };

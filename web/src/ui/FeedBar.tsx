@@ -1,7 +1,19 @@
-import { lengthDigits, type Place, STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core';
+import {
+  formatPressure,
+  formatTemperature,
+  formatTorque,
+  type GaugeLine,
+  type LengthUnit,
+  lengthDigits,
+  type Place,
+  STAND_IN_SHAFTS,
+  type StandInHeat,
+  type StandInPump,
+  type StandInShaft,
+} from '@fulcrant/core';
 import { Radio, Unplug } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { moveHand, pairSerial, pairStandIn, portFor, unpair, useFeed } from '../app/feed.ts';
+import { moveHand, pairSerial, pairStandIn, portFor, quantityFor, unpair, useFeed } from '../app/feed.ts';
 import { hasSerial } from '../app/serial-port.ts';
 import { useSettings } from '../app/settings.tsx';
 import { Button, Dialog, Fault } from './controls.tsx';
@@ -14,6 +26,32 @@ const SHAFT_WORDS: Record<StandInShaft, string> = {
   oval: 'an oval shaft',
   bruised: 'a shaft with a bruise',
 };
+const PUMP_WORDS: Record<StandInPump, string> = {
+  free: 'a nut that goes freely',
+  'other-nut-tight': 'the other nut left tight',
+  'lets-go': 'a sleeve about to let go',
+};
+const HEAT_WORDS: Record<StandInHeat, string> = {
+  'first-hours': 'a bearing in its first hours',
+  'falls-back': 'a rise that falls back',
+  'keeps-climbing': 'one that keeps climbing',
+};
+
+/** What a line of a gauge shows, in the unit in force. */
+function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): string {
+  switch (line.quantity) {
+    case 'length':
+      return lengthDigits(line.value, unit);
+    case 'pressure':
+      return formatPressure(line.value, unit);
+    case 'temperature':
+      return formatTemperature(line.value, unit);
+    case 'torque':
+      return formatTorque(line.value, unit);
+    case 'angle':
+      return `${line.value.toFixed(0)}°`;
+  }
+}
 
 /** The gauge on a port: what it shows, whether it is live, and the way to pair one. Space takes what it shows. */
 export function FeedBar({ place, onTake }: { place: Place; onTake: () => void }) {
@@ -23,15 +61,19 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
   const port = feed.source ? portFor(place.instrumentKinds) : null;
   const heard = port ? feed.heard[port] : undefined;
 
-  // The stand-in's hand follows the sheet: it turns the shaft to the place that is asked for, and only when that changes.
+  // The stand-in's hand follows the sheet: it goes to the place that is asked for, and only when that changes.
   const atMm = place.turn?.atMm;
   const angleDeg = place.turn?.angleDeg;
   const foot = Number(/^f(\d+)\//.exec(place.key)?.[1] ?? 0);
+  const { minutes } = place;
+  const otherNut = place.key.endsWith('/back');
   useEffect(() => {
     if (feed.source !== 'stand-in') return;
     if (atMm !== undefined && angleDeg !== undefined) void moveHand({ atMm, angleDeg });
     else if (foot > 0) void moveHand({ foot });
-  }, [feed.source, atMm, angleDeg, foot]);
+    else if (minutes !== undefined) void moveHand({ minutes });
+    else if (otherNut) void moveHand({ freeOtherNut: true });
+  }, [feed.source, atMm, angleDeg, foot, minutes, otherNut]);
 
   if (feed.source && !port) return null;
   if (!port)
@@ -40,9 +82,10 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
         <Button weight="bare" className="!px-0 !text-base" onClick={() => setPairing(true)}>
           Pair a gauge
         </Button>
-        <PairDialog open={pairing} onClose={() => setPairing(false)} />
+        <PairDialog open={pairing} onClose={() => setPairing(false)} place={place} />
       </>
     );
+  const fits = heard && heard.quantity === quantityFor(place.kind);
   return (
     <div className="w-full border-t border-faint pt-1" data-feed={feed.state}>
       <div className="flex items-center gap-x-2.5">
@@ -56,18 +99,14 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
           {feed.state === 'live' ? 'live' : feed.state === 'opening' ? 'opening …' : 'no feed'}
           <span className="block text-sm text-muted">
             {feed.source === 'stand-in'
-              ? feed.heard.angle
+              ? place.turn && feed.heard.angle
                 ? `shaft at ${feed.heard.angle.value.toFixed(0)}°`
                 : 'practice only'
               : 'lines of value and unit'}
           </span>
         </span>
         <span className="text-right text-2xl" data-feed-value={heard?.value ?? ''}>
-          {heard && heard.quantity === 'length' ? (
-            <Digits text={lengthDigits(heard.value, unit)} />
-          ) : (
-            <span className="text-muted">–</span>
-          )}
+          {fits ? <Digits text={shown(heard, unit)} /> : <span className="text-muted">–</span>}
         </span>
         <Button onClick={onTake} disabled={!heard} title="Space" className="!px-3" data-take>
           Take it
@@ -82,13 +121,23 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
           <Unplug aria-hidden="true" size={20} />
         </button>
       </div>
+      {port === 'pump' && (
+        <div className="flex gap-2 pb-1">
+          <Button onClick={() => void moveHand({ strokes: 1 })} data-stroke>
+            Stroke of the pump
+          </Button>
+          <Button onClick={() => void moveHand({ release: true })} data-release>
+            Open its valve
+          </Button>
+        </div>
+      )}
       {feed.fault && <Fault>{feed.fault}</Fault>}
     </div>
   );
 }
 
 /** Choose what is paired: the stand-in bench that ships with the application, or a gauge that sends lines on a serial port. */
-function PairDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => void; place: Place }) {
   const [fault, setFault] = useState<string | null>(null);
   const serial = async () => {
     const refused = await pairSerial();
@@ -109,25 +158,50 @@ function PairDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
           <p className="m-0 text-muted">This browser gives no serial ports.</p>
         )}
         {fault && <Fault>{fault}</Fault>}
-        <h3 className="kicker m-0">Stand-in bench, for practice: dial, micrometer, feelers and</h3>
-        <div className="flex flex-wrap gap-2">
-          {(Object.keys(STAND_IN_SHAFTS) as StandInShaft[]).map((s) => (
-            <Button
-              key={s}
-              data-shaft={s}
-              onClick={() => {
-                pairStandIn(s);
-                onClose();
-              }}
-            >
-              {SHAFT_WORDS[s]}
-            </Button>
-          ))}
-        </div>
+        <Scenes place={place} onPaired={onClose} />
         <p className="m-0 text-sm text-muted">
           Readings from the stand-in are marked so on the sheet: practice, no record of a machine.
         </p>
       </div>
     </Dialog>
+  );
+}
+
+/** What can lie on the bench for a place: pump and indicator, thermocouple, or the gauges of a shaft. */
+function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
+  const pump = place.instrumentKinds.includes('pressure');
+  const heat = place.instrumentKinds.includes('thermometer');
+  const pick = (key: string, words: string, pair: () => void) => (
+    <Button
+      key={key}
+      data-scene={key}
+      onClick={() => {
+        pair();
+        onPaired();
+      }}
+    >
+      {words}
+    </Button>
+  );
+  return (
+    <>
+      <h3 className="kicker m-0">
+        Stand-in bench, for practice:{' '}
+        {pump ? 'pump, its nut and indicator;' : heat ? 'thermocouple on' : 'dial, micrometer, feelers and'}
+      </h3>
+      <div className="flex flex-wrap gap-2">
+        {pump
+          ? (Object.keys(PUMP_WORDS) as StandInPump[]).map((p) =>
+              pick(p, PUMP_WORDS[p], () => pairStandIn({ shaft: 'true', pump: p })),
+            )
+          : heat
+            ? (Object.keys(HEAT_WORDS) as StandInHeat[]).map((h) =>
+                pick(h, HEAT_WORDS[h], () => pairStandIn({ shaft: 'true', heat: h })),
+              )
+            : (Object.keys(STAND_IN_SHAFTS) as StandInShaft[]).map((s) =>
+                pick(s, SHAFT_WORDS[s], () => pairStandIn({ shaft: s })),
+              )}
+      </div>
+    </>
   );
 }

@@ -11,10 +11,15 @@ const LENGTH_KEYS = keys('/', ' mm', ' thou', ' µm');
 const DIAL_KEYS = keys('-', ' mm', ' thou', ' µm');
 const ROUGHNESS_KEYS = ['7', '8', '9', '.', ' µm', '⌫', '4', '5', '6', '0', ' µin', '1', '2', '3'];
 const ANGLE_KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '⌫'];
+const PRESSURE_KEYS = keys('/', ' MPa', ' bar', ' psi').slice(0, 17);
+const TEMPERATURE_KEYS = keys('-', ' °C', ' °F', ' ').slice(0, 16);
 const KEYS: Partial<Record<PlaceKind, string[]>> = {
   angle: ANGLE_KEYS,
   dial: DIAL_KEYS,
   roughness: ROUGHNESS_KEYS,
+  pressure: PRESSURE_KEYS,
+  temperature: TEMPERATURE_KEYS,
+  count: ANGLE_KEYS,
 };
 const SAID: Record<string, string> = {
   '⌫': 'delete',

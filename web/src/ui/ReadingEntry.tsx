@@ -2,7 +2,7 @@ import { type Instrument, type Place, readValue } from '@fulcrant/core';
 import { Keyboard } from 'lucide-react';
 import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
-import { portFor, takeReading } from '../app/feed.ts';
+import { portFor, quantityFor, takeReading } from '../app/feed.ts';
 import { useSay, useSettings } from '../app/settings.tsx';
 import { Button, Fault } from './controls.tsx';
 import { FeedBar } from './FeedBar.tsx';
@@ -12,6 +12,9 @@ import { Keypad } from './Keypad.tsx';
 const PLACEHOLDER: Partial<Record<Place['kind'], Record<'mm' | 'in', string>>> = {
   angle: { mm: '0°', in: '0°' },
   roughness: { mm: '0.00 µm', in: '0 µin' },
+  pressure: { mm: '0.0 MPa', in: '0 psi' },
+  temperature: { mm: '0 °C', in: '0 °F' },
+  count: { mm: '0', in: '0' },
 };
 
 type Props = {
@@ -124,7 +127,7 @@ export function ReadingEntry({
     const at = now.current;
     const port = portFor(at.place.instrumentKinds);
     const seen = port
-      ? takeReading(port, at.place.turn?.angleDeg ?? null)
+      ? takeReading(port, at.place.turn?.angleDeg ?? null, quantityFor(at.place.kind))
       : { message: 'No gauge is paired that reads here. Type the reading, or pair one.' };
     const refused =
       'message' in seen

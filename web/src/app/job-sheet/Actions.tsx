@@ -1,12 +1,14 @@
 import {
   type Instrument,
+  type JobKind,
   type JobState,
-  len,
+  kindOf,
   procedureFor,
   type Reading,
-  rough,
   type StepDefinition,
   type StepState,
+  sayReading,
+  sheetTitle,
   standing,
 } from '@fulcrant/core';
 import { format } from 'date-fns';
@@ -30,6 +32,15 @@ type Props = {
   number: string | null;
   onBack: () => void;
   onFault: (f: string | null) => void;
+};
+
+/** What changing a job’s setup is called, by its kind. */
+const CHANGED: Record<JobKind, string> = {
+  'sleeve-bearing.feelers': 'Change bearing, bolts',
+  'split-bearing': 'Change bearing, screws',
+  dismounting: 'Change sleeve',
+  regreasing: 'Change bearing, grease',
+  'condition.survey': 'Change what is measured',
 };
 
 type Ask = 'repeat' | 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'note' | null;
@@ -127,10 +138,10 @@ export function Actions({
       run: (reason) => job.act('bearing.dismounted', { reason }),
     },
     loosen: {
-      title: 'All cap bolts loosened',
+      title: `${step.title}: all loosened`,
       ask: 'Why? Tightening begins again at the first pass.',
       does: 'They are loose',
-      run: (reason) => job.act('bolts.loosened', { reason }),
+      run: (reason) => job.act('bolts.loosened', { step: step.id, reason }),
     },
     note: {
       title: 'Note on the sheet',
@@ -265,7 +276,7 @@ export function Actions({
               Hold this step
             </Button>
           )}
-          {may && step.id === 'bolts' && state.ticks.length > 0 && (
+          {may && definition.kind.bolt && state.ticks.some((t) => t.step === step.id) && (
             <Button
               onClick={() => {
                 setMore(false);
@@ -300,15 +311,14 @@ export function Actions({
               className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
               to={`/jobs/${state.jobId}/setup`}
             >
-              Change {state.setup.procedure === 'condition.survey' ? 'what is measured' : 'bearing, bolts'},
-              maker’s values
+              {CHANGED[kindOf(state.setup)]}, maker’s values
             </Link>
           )}
           <Link
             className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
             to={`/jobs/${state.jobId}/sheet`}
           >
-            {state.setup.procedure === 'condition.survey' ? 'Condition sheet' : 'Fit-up sheet'}
+            {sheetTitle({ procedure: procedureFor(state.setup) })}
           </Link>
         </div>
       </Dialog>
@@ -352,21 +362,14 @@ export function Actions({
   );
 }
 
-/** A reading's value in its own unit. */
-const valueOfReading = (r: Reading): string =>
-  r.instrument.kind === 'protractor'
-    ? `${r.value}°`
-    : r.instrument.kind === 'roughness'
-      ? rough(1000 * r.value)
-      : len(r.value);
-
 /** One reading as it stands on the sheet. */
 function ReadingLine({ reading: r }: { reading: Reading }) {
   const say = useSay();
   return (
     <p className="m-0 leading-snug">
       <span className={r.withdrawn ? 'line-through' : ''}>
-        <span className="figures">{r.place}</span>: <span className="figures">{say(valueOfReading(r))}</span>{' '}
+        <span className="figures">{r.place}</span>:{' '}
+        <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
         <span className="text-muted">
           typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
           {r.attempt > 1 ? `attempt ${r.attempt}` : ''}

@@ -8,6 +8,7 @@ import {
 } from '@fulcrant/core';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { SchoolSide } from '../../features/bearings/SchoolSide.tsx';
 import { BenchSets, DriveUpSide } from '../../features/bearings/steps.tsx';
 import { Before } from '../../features/condition/Before.tsx';
 import { Fault } from '../../ui/controls.tsx';
@@ -24,6 +25,7 @@ import { StepBody } from './StepBody.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 import { useEntry } from './use-entry.ts';
 
+const TrialPanel = lazy(() => import('../../features/bearings/TrialPanel.tsx'));
 const ForecastChart = lazy(() => import('../../features/bearings/ForecastChart.tsx'));
 
 /** A job is a drawing sheet: rail, figure, judgement, title block. */
@@ -47,12 +49,16 @@ export function JobPage() {
   );
 }
 
+/** The chart may lag a step behind: only a forecast is charted. */
+const isForecast = (v: unknown): v is DriveUpStepValues =>
+  v !== null && typeof v === 'object' && 'curve' in v;
+
 function railNotes(state: JobState): Record<string, string> {
   const driven = state.steps.find((s) => s.id === 'driveup');
   const v = driven?.report?.values as DriveUpStepValues | null | undefined;
   const present = state.steps.find((s) => s.id === state.present);
   return {
-    ...(driven?.status === 'present' && v && v.target.nutEighthsAim !== null
+    ...(driven?.status === 'present' && isForecast(v) && v.target.nutEighthsAim !== null
       ? {
           driveup: `${(v.angleDeg / 45).toFixed(v.angleDeg % 45 ? 1 : 0)} of about ${v.target.nutEighthsAim.toFixed(1)} eighths`,
         }
@@ -60,10 +66,6 @@ function railNotes(state: JobState): Record<string, string> {
     ...(present?.hold && !present.hold.released ? { [present.id]: 'held' } : {}),
   };
 }
-
-/** The chart may lag a step behind: only a forecast is charted. */
-const isForecast = (v: unknown): v is DriveUpStepValues =>
-  v !== null && typeof v === 'object' && 'curve' in v;
 
 function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobState }) {
   const say = useSay();
@@ -135,7 +137,8 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
             <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
               {held
                 ? 'Held'
-                : step.status === 'done' || (definition.items && !definition.kind.place)
+                : step.status === 'done' ||
+                    (definition.items && !definition.kind.place && !definition.kind.bolt)
                   ? definition.title
                   : say(step.report.act)}
             </h1>
@@ -169,10 +172,26 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >
-          {step.id === 'driveup' && <DriveUpSide shown={supposed} />}
+          {step.id === 'driveup' &&
+            (isForecast(supposed.values) ? (
+              <DriveUpSide shown={supposed} />
+            ) : (
+              <SchoolSide shown={supposed} />
+            ))}
           {step.id === 'driveup' && bench?.benchMm && isForecast(charted) && (
             <Suspense fallback={<div className="h-44" />}>
               <ForecastChart values={charted} benchMm={bench.benchMm} />
+            </Suspense>
+          )}
+          {open && step.id === 'driveup' && bench?.benchMm && isForecast(step.report.values) && (
+            <Suspense fallback={null}>
+              <TrialPanel
+                values={step.report.values}
+                benchMm={bench.benchMm}
+                benchU={bench.standardUncertaintyMm ?? bench.bladeStepMm}
+                bladeStepMm={bench.bladeStepMm}
+                jobId={state.jobId}
+              />
             </Suspense>
           )}
           {step.id === 'bench' && <BenchSets report={supposed} />}

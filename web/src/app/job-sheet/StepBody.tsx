@@ -5,18 +5,10 @@ import {
   type StepDefinition,
   type StepReport,
 } from '@fulcrant/core';
-import { type FormEvent, type ReactNode, useState } from 'react';
-import {
-  BenchFigure,
-  DriveUpFigure,
-  LockFigure,
-  StepBeam,
-  StepItem,
-  TargetFigure,
-  TargetNumbers,
-} from '../../features/bearings/steps.tsx';
-import { CapBoltsStep } from '../../features/bolting/CapBoltsStep.tsx';
-import { conditionFigure } from '../../features/condition/figure-of.tsx';
+import { type FormEvent, useState } from 'react';
+import { FixedFirst } from '../../features/bearings/FixedFirst.tsx';
+import { StepBeam, StepItem, TargetNumbers } from '../../features/bearings/steps.tsx';
+import { BoltsStep } from '../../features/bolting/BoltsStep.tsx';
 import { LimitsInForce } from '../../features/condition/LimitsInForce.tsx';
 import { SweepPanel } from '../../features/condition/SweepPanel.tsx';
 import { VerdictStep } from '../../features/condition/VerdictStep.tsx';
@@ -27,6 +19,7 @@ import { useGauge } from '../../ui/gauge-choice.ts';
 import { ReadingEntry } from '../../ui/ReadingEntry.tsx';
 import type { JobView } from '../job.ts';
 import { useSay } from '../settings.tsx';
+import { figureFor } from './figure-for.tsx';
 import type { Entry } from './use-entry.ts';
 
 type Props = {
@@ -40,24 +33,6 @@ type Props = {
   say(fault: string | null): void;
   onLook(step: string): void;
 };
-
-function figureOf({ state, step, report, shown, entry, open }: Props): ReactNode {
-  const place = open ? (entry.sweptTo ?? entry.place) : null;
-  const typed = open ? entry.typed : null;
-  const bearing = { state, report, place: place?.key, typed };
-  switch (step.id) {
-    case 'bench':
-      return <BenchFigure {...bearing} />;
-    case 'target':
-      return <TargetFigure state={state} report={report} />;
-    case 'driveup':
-      return <DriveUpFigure {...bearing} />;
-    case 'lock':
-      return <LockFigure {...bearing} />;
-    default:
-      return conditionFigure({ state, step: step.id, shown, place });
-  }
-}
 
 /** Any angle of the turn, where a keyway or a hole stands in the way of an even one. */
 function AngleChoice({ onAngle }: { onAngle: (deg: number) => string | null }) {
@@ -100,39 +75,55 @@ function AngleChoice({ onAngle }: { onAngle: (deg: number) => string | null }) {
 }
 
 const WRENCHES = ['wrench'] as const;
+/** Steps that only show what was worked out, and ask for nothing to be read. */
+const TOLD = ['target', 'match', 'grease'];
 
 /** The middle of the sheet for a step: figure above; beam and the one field below. */
 export function StepBody(props: Props) {
-  const { job, state, step, report, shown, entry, open, say, onLook } = props;
+  const { job, state, step, report, open, say, onLook } = props;
   const wrench = useGauge(WRENCHES);
-  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
-  const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
-  const answer = (item: string, a: 'yes' | 'no') =>
-    void job.act('gate.answered', { step: step.id, item, answer: a }).then(say);
+  const answer = (item: string, a: 'yes' | 'no', note?: string) =>
+    void job.act('gate.answered', { step: step.id, item, answer: a, ...(note ? { note } : {}) }).then(say);
 
-  if (step.items && !step.kind.place)
-    return <GateStep state={state} step={step} open={open} onAnswer={answer} />;
-  if (step.id === 'bolts') {
+  if (step.kind.bolt)
     return (
-      <CapBoltsStep
-        state={state}
+      <BoltsStep
         report={report}
         open={open}
         gauges={wrench.gauges}
         gauge={wrench.gauge}
         onGauge={wrench.choose}
-        onTick={async (pass, bolt, torqueNm, moved) =>
+        questionsFirst={step.itemsFirst === true}
+        questions={step.items ? <GateStep state={state} step={step} open={open} onAnswer={answer} /> : null}
+        onTick={async (tick) =>
           wrench.gauge
-            ? job.act('bolt.tightened', { pass, bolt, torqueNm, moved, instrument: wrench.gauge })
+            ? job.act('bolt.tightened', { step: step.id, ...tick, instrument: wrench.gauge })
             : 'Say which wrench is in hand.'
         }
       />
     );
-  }
+  if (step.id === 'fixedfirst')
+    return (
+      <FixedFirst
+        state={state}
+        report={report}
+        open={open}
+        onName={(named) => job.act('fixed.named', named)}
+      />
+    );
+  if (step.items && !step.kind.place && !TOLD.includes(step.id))
+    return <GateStep state={state} step={step} open={open} onAnswer={answer} />;
   if (step.id === 'verdict') return <VerdictStep report={report} onLook={onLook} />;
   if (step.id === 'sign')
     return <SignStep state={state} open={open} onSign={(name) => job.act('sheet.signed', { name })} />;
+  return <Measured {...props} answer={answer} />;
+}
 
+/** A step that shows a figure and, where it reads, the one field. */
+function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => void }) {
+  const { job, state, step, report, shown, entry, open, answer } = props;
+  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
+  const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
   const items = step.id === 'bench' && state.attempt === 1 ? [] : (step.items ?? []);
   const questions =
     open &&
@@ -147,24 +138,30 @@ export function StepBody(props: Props) {
       />
     ));
   const turn = report.freeAngle;
+  const told = TOLD.includes(step.id);
   const over = step.id === 'driveup' && (report.values as DriveUpStepValues | null)?.place === 'over-driven';
+  const figure = figureFor({
+    state,
+    step: step.id,
+    report,
+    shown,
+    place: open ? (entry.sweptTo ?? entry.place) : null,
+    typed: open ? entry.typed : null,
+  });
   return (
     <div className="flex flex-1 flex-col gap-3">
       {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
       <div
         className={open && entry.place ? (pad ? 'lg:[&_svg]:max-h-48' : 'lg:[&_svg]:max-h-[16.25rem]') : ''}
       >
-        {figureOf(props)}
+        {figure}
       </div>
       <div className="grid gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
-        <div className={`flex flex-col gap-3 ${step.id === 'target' ? 'md:col-span-2' : ''}`}>
+        <div className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''}`}>
           {step.id === 'target' ? (
             <TargetNumbers report={report} />
           ) : (
             <StepBeam beams={shown.beams} hollow={open && entry.typed !== null} />
-          )}
-          {shown.beams.length === 0 && step.id !== 'target' && (
-            <p className="text-muted">The beam is laid with the first full reading.</p>
           )}
           <LimitsInForce
             state={state}
@@ -174,7 +171,7 @@ export function StepBody(props: Props) {
           />
           <div ref={setPadSlot} />
         </div>
-        <div className="flex flex-col gap-3">
+        <div className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''}`}>
           {step.itemsFirst && questions}
           {open && !over && entry.choices.length > 0 && (
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">

@@ -6,6 +6,7 @@ import {
   type PlaceChoice,
   placeAt,
   type StepReport,
+  shaftOf,
 } from '@fulcrant/core';
 import { useCallback, useMemo, useState } from 'react';
 import { useGauge } from '../../ui/gauge-choice.ts';
@@ -16,7 +17,7 @@ function choicesOf(state: JobState, step: string, report: StepReport): PlaceChoi
   if (report.choices) return report.choices.some((c) => c.key !== report.next?.key) ? report.choices : [];
   if (step !== 'driveup') return [];
   const v = report.values as DriveUpStepValues | null;
-  if (!v || v.place === 'over-driven') return [];
+  if (!v || !('advice' in v) || v.place === 'over-driven') return [];
   const here = state.readings.filter(
     (r) =>
       !r.withdrawn &&
@@ -72,7 +73,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
   const [swept, setSwept] = useState<ReadingAct[] | null>(null);
   const picked = chosen ? placeAt(state, step, chosen) : null;
   const place = picked && typeof picked !== 'string' ? picked : (report?.next ?? null);
-  const around = place?.kind === 'diameter' ? state.setup.shaftMm : undefined;
+  const around = place?.kind === 'diameter' ? shaftOf(state).shaftMm : undefined;
   const gauge = useGauge(place?.instrumentKinds ?? NO_KINDS, around);
   const inHand = gauge.gauge;
   const placeKey = place?.key ?? null;

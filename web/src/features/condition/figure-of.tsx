@@ -27,6 +27,7 @@ export function conditionFigure({ state, step, shown, place }: Props): ReactNode
   const before = <T,>() => (shown.before?.at(-1)?.values as T | undefined) ?? null;
   const key = place?.key;
   const angle = place?.turn?.angleDeg ?? null;
+  if (!('shaftMm' in state.setup)) return null;
   const { shaftMm, seatMm } = state.setup;
   switch (step) {
     case 'shaft':

@@ -39,6 +39,7 @@ const practice = (limitMm: number, title = 'common practice'): SchoolLimit => ({
 
 /** The limits a step is judged by that the maker's sheet or another school may answer. */
 export function limitsOf(state: JobState, step: string): LimitQuestion[] {
+  if (!('shaftMm' in state.setup)) return [];
   const { shaftMm, condition } = state.setup;
   switch (step) {
     case 'runout':
@@ -111,7 +112,7 @@ export const SCHOOLS = { runout: RUNOUT_SCHOOLS, face: FACE_SCHOOLS, endPlay: EN
 /** The setup with the maker's value typed in place; left out again where it is undefined. */
 export const withMaker = (setup: Setup, field: MakerField, value: number | undefined): Setup => {
   const { [field]: _, ...rest } = setup.maker;
-  return { ...setup, maker: value === undefined ? rest : { ...rest, [field]: value } };
+  return { ...setup, maker: value === undefined ? rest : { ...rest, [field]: value } } as Setup;
 };
 
 /** The setup following another school. */

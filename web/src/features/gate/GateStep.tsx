@@ -1,16 +1,16 @@
-import { answerTo, type JobState, type StepDefinition } from '@fulcrant/core';
+import { answerTo, type GateItem, type JobState, type StepDefinition } from '@fulcrant/core';
 import { format } from 'date-fns';
-import { Fragment } from 'react';
-import { Button } from '../../ui/controls.tsx';
+import { Fragment, useState } from 'react';
+import { Button, Fault } from '../../ui/controls.tsx';
 
 type Props = {
   state: JobState;
   step: StepDefinition;
   open: boolean;
-  onAnswer: (item: string, answer: 'yes' | 'no') => void;
+  onAnswer: (item: string, answer: 'yes' | 'no', note?: string) => void;
 };
 
-/** Questions answered yes or no, each by name. */
+/** Questions answered yes or no, each by name; where something is to be written down, with what was seen. */
 export function GateStep({ state, step, open, onAnswer }: Props) {
   const groups = [...new Set(step.items?.map((i) => i.group))];
   return (
@@ -21,52 +21,78 @@ export function GateStep({ state, step, open, onAnswer }: Props) {
           <ul className="m-0 list-none border-t border-rule p-0">
             {step.items
               ?.filter((i) => i.group === group)
-              .map((item) => {
-                const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
-                return (
-                  <li
-                    key={item.id}
-                    className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-faint py-1"
-                    data-item={item.id}
-                  >
-                    <span className="min-w-64 flex-1 leading-snug">
-                      {item.ask}
-                      {answer && (
-                        <span
-                          className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
-                        >
-                          {answer.answer}, {answer.author.name} {format(new Date(answer.at), 'd MMM HH:mm')}
-                        </span>
-                      )}
-                    </span>
-                    {open && (
-                      <span className="flex gap-2">
-                        <Button
-                          aria-pressed={answer?.answer === 'yes'}
-                          aria-label={`Yes: ${item.ask}`}
-                          weight={answer?.answer === 'yes' ? 'solid' : 'line'}
-                          className="w-20"
-                          onClick={() => onAnswer(item.id, 'yes')}
-                        >
-                          Yes
-                        </Button>
-                        <Button
-                          aria-pressed={answer?.answer === 'no'}
-                          aria-label={`No: ${item.ask}`}
-                          weight={answer?.answer === 'no' ? 'stop' : 'line'}
-                          className="w-20"
-                          onClick={() => onAnswer(item.id, 'no')}
-                        >
-                          No
-                        </Button>
-                      </span>
-                    )}
-                  </li>
-                );
-              })}
+              .map((item) => (
+                <Item key={item.id} state={state} step={step} item={item} open={open} onAnswer={onAnswer} />
+              ))}
           </ul>
         </Fragment>
       ))}
     </div>
+  );
+}
+
+function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem }) {
+  const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
+  const [note, setNote] = useState(answer?.note ?? '');
+  const [fault, setFault] = useState<string | null>(null);
+  const give = (a: 'yes' | 'no') => {
+    if (item.note && note.trim() === '') return setFault('Write down what was seen; a word or two will do.');
+    setFault(null);
+    onAnswer(item.id, a, item.note ? note.trim() : undefined);
+  };
+  return (
+    <li
+      className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-faint py-1"
+      data-item={item.id}
+    >
+      <span className="min-w-64 flex-1 leading-snug">
+        {item.ask}
+        {answer && (
+          <span
+            className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
+          >
+            {item.note ? 'noted' : answer.answer}, {answer.author.name}{' '}
+            {format(new Date(answer.at), 'd MMM HH:mm')}
+            {answer.note ? `: ${answer.note}` : ''}
+          </span>
+        )}
+        {open && item.note && (
+          <input
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            onKeyDown={(e) => e.key === 'Enter' && give('yes')}
+            maxLength={400}
+            aria-label={item.ask}
+            aria-invalid={fault !== null}
+            className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
+          />
+        )}
+        {fault && <Fault>{fault}</Fault>}
+      </span>
+      {open && (
+        <span className="flex gap-2">
+          <Button
+            aria-pressed={answer?.answer === 'yes'}
+            aria-label={`Yes: ${item.ask}`}
+            weight={answer?.answer === 'yes' ? 'solid' : 'line'}
+            className="w-20"
+            onClick={() => give('yes')}
+          >
+            {item.note ? 'Noted' : 'Yes'}
+          </Button>
+          {!item.note && (
+            <Button
+              aria-pressed={answer?.answer === 'no'}
+              aria-label={`No: ${item.ask}`}
+              weight={answer?.answer === 'no' ? 'stop' : 'line'}
+              className="w-20"
+              onClick={() => give('no')}
+            >
+              No
+            </Button>
+          )}
+        </span>
+      )}
+    </li>
   );
 }

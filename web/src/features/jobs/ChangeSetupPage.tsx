@@ -1,4 +1,4 @@
-import type { Setup } from '@fulcrant/core';
+import { type JobKind, kindOf, type Setup } from '@fulcrant/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Corner } from '../../app/Corner.tsx';
@@ -6,6 +6,14 @@ import { useJob } from '../../app/job.ts';
 import { useSay } from '../../app/settings.tsx';
 import { Fault } from '../../ui/controls.tsx';
 import { SetupForm } from './SetupForm.tsx';
+
+const WHAT: Record<JobKind, string> = {
+  'sleeve-bearing.feelers': 'Bearing, shaft, bolts',
+  'split-bearing': 'Bearing, shaft, screws',
+  dismounting: 'Sleeve and nut',
+  regreasing: 'Bearing and grease',
+  'condition.survey': 'What is measured, shaft',
+};
 
 /** Change what the job rests on, with a reason; every verdict is judged anew and the sheet tells what was changed. */
 export function ChangeSetupPage() {
@@ -30,11 +38,7 @@ export function ChangeSetupPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule px-6 py-4">
         <div className="flex flex-wrap items-baseline justify-between gap-4 pb-3">
-          <h1 className="m-0 text-3xl">
-            {job.state.setup.procedure === 'condition.survey'
-              ? 'What is measured, shaft, maker’s values'
-              : 'Bearing, shaft, bolts, maker’s values'}
-          </h1>
+          <h1 className="m-0 text-3xl">{WHAT[kindOf(job.state.setup)]}, maker’s values</h1>
           <Link className="text-steel underline underline-offset-4" to={`/jobs/${id}`}>
             Back, change nothing
           </Link>

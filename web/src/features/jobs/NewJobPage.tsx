@@ -1,10 +1,13 @@
 import {
-  type ConditionSetup,
   type JobKind,
   kindOf,
   type Setup,
   USUAL_CONDITION,
+  USUAL_DISMOUNT,
+  USUAL_PARTS,
+  USUAL_REGREASE,
   USUAL_SETUP,
+  USUAL_SPLIT,
 } from '@fulcrant/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -16,26 +19,43 @@ import { SetupForm } from './SetupForm.tsx';
 import type { StartSetup } from './setup-fields.ts';
 
 const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
-  ['sleeve-bearing.feelers', 'Fit a bearing', 'on its adapter sleeve, judged by feelers'],
-  ['condition.survey', 'Survey a machine', 'is shaft and box fit to receive a part?'],
+  ['sleeve-bearing.feelers', 'Fit a bearing', 'on its adapter sleeve'],
+  ['split-bearing', 'Fit a split bearing', 'where no ring slides on'],
+  ['dismounting', 'Take a bearing off', 'by the design of its sleeve'],
+  ['regreasing', 'Regrease', 'and watch what it does'],
+  ['condition.survey', 'Survey a machine', 'shaft and box, fit to receive?'],
 ];
 
-/** A survey of a position known by another kind of job begins with its machine and shaft. */
+const USUAL: Record<JobKind, StartSetup> = {
+  'sleeve-bearing.feelers': { ...USUAL_SETUP, ...USUAL_PARTS },
+  'split-bearing': { ...USUAL_SPLIT, ...USUAL_PARTS },
+  dismounting: USUAL_DISMOUNT,
+  regreasing: USUAL_REGREASE,
+  'condition.survey': USUAL_CONDITION,
+};
+
+/** What a position's setup tells another kind of work: its place always, its shaft and bearing where both know them. */
+const SHARED = [
+  'machine',
+  'position',
+  'shaftMm',
+  'shaftSystem',
+  'seatMm',
+  'stations',
+  'angles',
+  'boreMm',
+] as const;
+
+/** A position known by another kind of job begins with what the two have in common. */
 function startFor(kind: JobKind, chosen: StoredPosition | null): StartSetup {
-  const usual: StartSetup = kind === 'condition.survey' ? USUAL_CONDITION : USUAL_SETUP;
+  const usual = USUAL[kind];
   if (!chosen) return usual;
   if (kindOf(chosen.setup) === kind) return chosen.setup;
-  const { machine, position, shaftMm, shaftSystem, seatMm, stations, angles } = chosen.setup;
-  return {
-    ...usual,
-    machine,
-    position,
-    shaftMm,
-    shaftSystem,
-    seatMm,
-    stations,
-    angles,
-  } as Partial<ConditionSetup>;
+  const known = chosen.setup as Record<string, unknown>;
+  const shared = SHARED.filter(
+    (k) => known[k] !== undefined && (k in usual || k === 'machine' || k === 'position'),
+  );
+  return { ...usual, ...Object.fromEntries(shared.map((k) => [k, known[k]])) } as StartSetup;
 }
 
 /** Open a job: the kind of work, then a position the plant knows or a new one. */

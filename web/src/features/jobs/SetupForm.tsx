@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useSettings } from '../../app/settings.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { type Field, type FormValues, formName } from './field-lists.ts';
+import { type Field, type FormValues, formName } from './field.ts';
 import { fieldsAsked, fromForm, type StartSetup, toForm } from './setup-fields.ts';
 
 type Props = {

@@ -1,5 +1,6 @@
 import {
   type ConditionSetup,
+  conditionOf,
   type SleeveSetup,
   USUAL_CONDITION,
   USUAL_HOUSE_RULES,
@@ -7,7 +8,9 @@ import {
 } from '@fulcrant/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type FormValues, formName, SLEEVE_FIELDS, SURVEY_FIELDS } from './field-lists.ts';
+import { type FormValues, formName } from './field.ts';
+import { SLEEVE_FIELDS } from './field-lists-bearing.ts';
+import { SURVEY_FIELDS } from './field-lists-condition.ts';
 import { fieldsAsked, fromForm, toForm } from './setup-fields.ts';
 
 const full: SleeveSetup = {
@@ -121,7 +124,7 @@ describe('the form of a survey', () => {
     expect(names(values)).not.toContain('condition.speedRpm');
     expect(names({ ...values, 'measures:coupling': 'yes' })).toContain('condition.speedRpm');
     const without = read({ 'measures:face': '', 'measures:bore': '' });
-    expect('setup' in without && without.setup.condition).not.toHaveProperty('boxBoreMm');
+    expect('setup' in without && conditionOf(without.setup)).not.toHaveProperty('boxBoreMm');
   });
 
   it('says at its field what a measure lacks', () => {

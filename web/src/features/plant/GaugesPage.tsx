@@ -1,10 +1,11 @@
 import {
   formatLength,
-  formatRoughness,
-  formatTorque,
   INSTRUMENT_NAME,
   type Instrument,
   type LengthUnit,
+  quantityOf,
+  say,
+  sayReading,
 } from '@fulcrant/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -20,16 +21,10 @@ import { isOverdue } from '../../ui/GaugePicker.tsx';
 
 /** A gauge's step or range in the unit it is read in. */
 function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): string {
-  switch (g.kind) {
-    case 'wrench':
-      return formatTorque(value, unit);
-    case 'protractor':
-      return `${value}°`;
-    case 'roughness':
-      return formatRoughness(1000 * value, unit);
-    default:
-      return formatLength(value, unit, decimals);
-  }
+  if (quantityOf(g.kind) === 'length') return formatLength(value, unit, decimals);
+  // A step of temperature is a difference: no zero to shift.
+  if (g.kind === 'thermometer' && value <= g.step) return `${Number(value.toFixed(2))} K`;
+  return say(sayReading(g.kind, Number(value.toFixed(4))), unit);
 }
 
 /** The register of gauges: what each steps by, how far it reaches, how much doubt a reading with it has, when it is due. */

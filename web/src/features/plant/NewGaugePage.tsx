@@ -3,6 +3,7 @@ import {
   type Instrument,
   newInstrumentSchema,
   parseLength,
+  parsePressure,
   parseRoughness,
   parseTorque,
   parseTypedNumber,
@@ -23,6 +24,9 @@ const KINDS: Array<[Instrument['kind'], string, string]> = [
   ['laser', 'laser or wire', 'smallest step'],
   ['wrench', 'torque wrench', 'graduation'],
   ['protractor', 'angle gauge', 'graduation in degrees'],
+  ['pressure', 'pressure gauge', 'graduation'],
+  ['thermometer', 'thermometer', 'step in degrees'],
+  ['gun', 'grease gun', 'strokes, one at a time'],
 ];
 
 /** A gauge of one's own into the register: its step becomes the uncertainty of what is read with it. */
@@ -35,9 +39,15 @@ export function NewGaugePage() {
   const [faults, setFaults] = useState<Record<string, string>>({});
 
   const number = (t: string): { value: number } | { message: string } => {
-    if (kind === 'protractor') {
+    if (kind === 'protractor' || kind === 'gun' || kind === 'thermometer') {
       const n = parseTypedNumber(t);
-      return n ? { value: n.value } : { message: 'Type degrees.' };
+      return n
+        ? { value: n.value }
+        : { message: kind === 'gun' ? 'Type a number of strokes.' : 'Type degrees.' };
+    }
+    if (kind === 'pressure') {
+      const n = parsePressure(t, unit);
+      return n.ok ? { value: n.mpa } : { message: n.message };
     }
     if (kind === 'wrench') {
       const n = parseTorque(t, unit);

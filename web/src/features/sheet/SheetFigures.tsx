@@ -9,6 +9,7 @@ export function SheetFigures({ state }: { state: JobState }) {
   const runout = report('runout')?.values as RunoutStepValues | undefined;
   const face = report('face')?.values as BoxFaceStepValues | undefined;
   const bore = report('bore')?.values as BoxBoreStepValues | undefined;
+  if (!('shaftMm' in state.setup)) return null;
   const { shaftMm, seatMm } = state.setup;
   const frame = 'mx-auto max-w-3xl break-inside-avoid px-4 pt-3';
   return (

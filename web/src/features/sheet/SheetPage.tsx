@@ -1,11 +1,14 @@
 import {
   describeSetup,
+  type FitUpSheet,
   fitUpSheet,
   formatTorque,
+  kindOf,
   type SheetReading,
   sayPlace,
-  sayReading,
+  saySheetReading,
   sheetTitle,
+  sleeveOf,
   VERDICT_WORD,
 } from '@fulcrant/core';
 import { format } from 'date-fns';
@@ -99,15 +102,18 @@ export function SheetPage() {
         <p className="m-0 px-4 pb-2 text-sm text-muted">{say(describeSetup(sheet.setup))}.</p>
         <Results sheet={sheet} />
         <SheetFigures state={job.state} />
-        {bench !== null && sheet.setup.procedure !== 'condition.survey' && (
+        {bench !== null && kindOf(sheet.setup) === 'sleeve-bearing.feelers' && (
           <div className="mx-auto max-w-3xl px-4 pt-3">
             <BearingFigure
-              setup={sheet.setup}
+              setup={sleeveOf(sheet)}
               clearanceMm={sheet.results.residualMm ?? bench}
               rowAMm={sheet.results.residualMm}
               rowBMm={sheet.results.residualMm}
               travelMm={
-                sheet.results.nutDeg === null ? null : (sheet.setup.pitchMm * sheet.results.nutDeg) / 360
+                sheet.results.travelMm ??
+                (sheet.results.nutDeg === null
+                  ? null
+                  : (sleeveOf(sheet).pitchMm * sheet.results.nutDeg) / 360)
               }
               travelDimension
               shaftMm={sheet.results.largestMm}
@@ -120,7 +126,7 @@ export function SheetPage() {
               <ul className="m-0 list-none p-0 text-[0.95rem]">
                 {s.answers.map((a) => (
                   <li key={a.ask}>
-                    <strong>{a.answer}</strong> {a.ask}{' '}
+                    <strong>{a.answer}</strong> {a.ask} {a.note && <em>{a.note}</em>}{' '}
                     <span className="text-muted">
                       {a.by}, {when(a.at)}
                     </span>
@@ -129,33 +135,7 @@ export function SheetPage() {
               </ul>
             )}
             <Readings readings={sheet.readings.filter((r) => r.step === s.id)} />
-            {s.id === 'bolts' && sheet.bolts.length > 0 && (
-              <table className="my-2 w-full border-collapse text-left text-[0.95rem]">
-                <thead>
-                  <tr className="kicker">
-                    <th>pass</th>
-                    <th>bolt</th>
-                    <th>torque</th>
-                    <th>who, when, wrench</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {sheet.bolts.map((b) => (
-                    <tr key={`${b.attempt}-${b.set}-${b.pass}-${b.bolt}`} className="border-t border-faint">
-                      <td>{b.pass}</td>
-                      <td className="figures">{b.bolt}</td>
-                      <td className="figures">
-                        {b.torqueNm === 0 ? 'hand' : formatTorque(b.torqueNm, unit)}
-                        {b.moved ? ', moved' : ''}
-                      </td>
-                      <td className="text-muted">
-                        {b.by}, {when(b.at)}, {b.instrument}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )}
+            <Bolts bolts={sheet.bolts.filter((b) => b.step === s.id)} />
             <ul className="m-0 list-none p-0 text-[0.95rem]">
               {s.findings.map((f) => (
                 <li key={f.code} className="py-0.5">
@@ -231,7 +211,7 @@ export function SheetPage() {
             ))}
             {sheet.loosenings.map((d) => (
               <li key={d.at}>
-                Cap bolts loosened by {d.by}, {when(d.at)}: {d.reason}
+                Bolts loosened by {d.by}, {when(d.at)}: {d.reason}
               </li>
             ))}
             {sheet.setupChanges.map((c) => (
@@ -307,7 +287,7 @@ function Readings({ readings }: { readings: SheetReading[] }) {
           <tr key={r.id} className="border-t border-faint align-top">
             <td className="figures whitespace-nowrap pr-3">{sayPlace(r)}</td>
             <td className={`whitespace-nowrap pr-3 ${r.withdrawn ? 'line-through' : ''}`}>
-              <span className="figures">{say(sayReading(r))}</span>
+              <span className="figures">{say(saySheetReading(r))}</span>
             </td>
             <td className="figures pr-3">
               {r.typed}
@@ -325,6 +305,39 @@ function Readings({ readings }: { readings: SheetReading[] }) {
                   Withdrawn by {r.withdrawn.by}: {r.withdrawn.reason}
                 </span>
               )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Bolt by bolt: pass, torque, and how far it still moved. */
+function Bolts({ bolts }: { bolts: FitUpSheet['bolts'] }) {
+  const { unit } = useSettings();
+  if (bolts.length === 0) return null;
+  return (
+    <table className="my-2 w-full border-collapse text-left text-[0.95rem]">
+      <thead>
+        <tr className="kicker">
+          <th>pass</th>
+          <th>bolt</th>
+          <th>torque</th>
+          <th>who, when, wrench</th>
+        </tr>
+      </thead>
+      <tbody>
+        {bolts.map((b) => (
+          <tr key={`${b.attempt}-${b.set}-${b.pass}-${b.bolt}`} className="border-t border-faint">
+            <td>{b.pass}</td>
+            <td className="figures">{b.bolt}</td>
+            <td className="figures">
+              {b.torqueNm === 0 ? 'hand' : formatTorque(b.torqueNm, unit)}
+              {b.movedDeg !== null ? `, moved ${b.movedDeg}°` : b.moved ? ', moved' : ''}
+            </td>
+            <td className="text-muted">
+              {b.by}, {when(b.at)}, {b.instrument}
             </td>
           </tr>
         ))}

@@ -1,0 +1,95 @@
+import {
+  type FixedFirstValues,
+  type FixedNamed,
+  type JobState,
+  type JobSummary,
+  kindOf,
+  type StepReport,
+} from '@fulcrant/core';
+import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { readThrough } from '../../app/api.ts';
+import { useSay } from '../../app/settings.tsx';
+import { Button, Fault } from '../../ui/controls.tsx';
+
+type Line = JobSummary & { id: string; number: string; updatedAt: string };
+
+type Props = {
+  state: JobState;
+  report: StepReport;
+  open: boolean;
+  onName: (named: FixedNamed) => Promise<string | null>;
+};
+
+/** Done with its lock or its seating, by the job's rail. */
+const stands = (l: Line): boolean => {
+  const id = l.kind === 'split-bearing' ? 'seated' : 'lock';
+  return l.rail.some((m) => m.id === id && m.status === 'done');
+};
+
+/** The jobs of fixed bearings on this machine: the one that is on is named, the others say why they do not count yet. */
+export function FixedFirst({ state, report, open, onName }: Props) {
+  const say = useSay();
+  const [fault, setFault] = useState<string | null>(null);
+  const { named } = report.values as FixedFirstValues;
+  const jobs = useQuery({
+    queryKey: ['jobs', 'all'],
+    queryFn: () => readThrough<{ jobs: Line[] }>('/api/jobs?limit=200'),
+  });
+  const { machine } = state.setup;
+  const found = (jobs.data?.jobs ?? [])
+    .filter((l) => l.machine === machine && l.role === 'fixed' && kindOf(state.setup) !== 'regreasing')
+    .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt));
+  return (
+    <div className="flex flex-col gap-3">
+      <h2 className="kicker m-0">Fixed bearings on {machine}</h2>
+      <ul className="m-0 list-none border-t border-rule p-0">
+        {found.map((l) => (
+          <li
+            key={l.id}
+            className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-faint py-2"
+            data-fixed={l.number}
+          >
+            <span className="min-w-64 flex-1 leading-snug">
+              <span className="font-label text-lg font-semibold">{l.position}</span>{' '}
+              <Link className="text-steel underline" to={`/jobs/${l.id}/sheet`}>
+                {l.number}
+              </Link>
+              <span className="block text-sm text-muted">
+                {stands(l) ? 'locked' : `stands at “${l.rail.find((m) => m.id === l.present)?.title ?? ''}”`},{' '}
+                {format(new Date(l.updatedAt), 'd MMM HH:mm')}
+              </span>
+            </span>
+            {open && (
+              <Button
+                weight={named?.job === l.id ? 'solid' : 'line'}
+                aria-pressed={named?.job === l.id}
+                disabled={!stands(l)}
+                onClick={() =>
+                  void onName({
+                    job: l.id,
+                    position: l.position,
+                    sheet: l.number,
+                    lockedAt: new Date(l.updatedAt).toISOString(),
+                  }).then(setFault)
+                }
+              >
+                {named?.job === l.id ? 'Named' : 'This one is on'}
+              </Button>
+            )}
+          </li>
+        ))}
+        {found.length === 0 && (
+          <li className="py-2 text-muted">
+            {jobs.isPending
+              ? 'Fetching the jobs …'
+              : 'No job of a fixed bearing on this machine is known. Mount it first; or a lead hand accepts, by name.'}
+          </li>
+        )}
+      </ul>
+      {fault && <Fault>{say(fault)}</Fault>}
+    </div>
+  );
+}
