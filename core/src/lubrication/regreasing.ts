@@ -87,7 +87,7 @@ export function regreasingInterval(input: IntervalInput): CalculatorResult<Inter
     : {
         code: 'interval',
         verdict: 'accept',
-        reason: `Every ${Math.round(hours ?? 0)} hours${capped ? ', a year: the rule gives more' : ''}.`,
+        reason: `Regrease every ${Math.round(hours ?? 0)} hours${capped ? ', a year: the rule gives more' : ''}.`,
         source: 'bearing-handbooks',
         acceptable: true,
       };

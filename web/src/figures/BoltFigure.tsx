@@ -75,7 +75,7 @@ export function BoltFigure({ values }: { values: BoltValues }) {
   return (
     <svg
       viewBox="0 0 640 300"
-      className="block max-h-[19rem] w-full"
+      className="block max-h-[15rem] w-full"
       role="img"
       aria-label={next === null ? `All ${spec.what.toLowerCase()} tight` : `${spec.what}: ${next} is next`}
     >
@@ -120,9 +120,9 @@ export function BoltFigure({ values }: { values: BoltValues }) {
             </text>
             {radius > 20 && (
               <text
-                x={p.x + (p.x < CX ? -1 : 1) * (radius + 18)}
-                y={p.y + 5}
-                textAnchor={p.x < CX ? 'end' : 'start'}
+                x={spec.layout === 'halves' ? p.x : p.x + (p.x < CX ? -1 : 1) * (radius + 18)}
+                y={spec.layout === 'halves' ? p.y + radius + (isNext ? 24 : 18) : p.y + 5}
+                textAnchor={spec.layout === 'halves' ? 'middle' : p.x < CX ? 'end' : 'start'}
                 fontFamily="var(--font-label)"
                 fontSize="15"
                 fill="var(--muted)"

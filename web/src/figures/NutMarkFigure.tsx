@@ -35,7 +35,7 @@ export function NutMarkFigure({ slots, turnedDeg, band, marked, stops = [], note
   return (
     <svg
       viewBox="-26 -6 352 330"
-      className="mx-auto block max-h-[19rem] w-full"
+      className="mx-auto block max-h-[20rem] w-full"
       role="img"
       aria-label={`Nut turned ${turnedDeg.toFixed(0)} degrees from its mark${band ? `, the maker’s band is ${band.minDeg} to ${band.maxDeg} degrees` : ''}`}
     >
@@ -76,11 +76,10 @@ export function NutMarkFigure({ slots, turnedDeg, band, marked, stops = [], note
       })}
       <circle cx={C} cy={C} r="62" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" />
       <path d={`M${C - 8} ${C - 62}v14h16v-14`} fill="var(--shade)" stroke="var(--ink)" strokeWidth="1.6" />
-      <circle cx={C} cy={C} r="46" fill="none" stroke="var(--muted)" strokeDasharray="14 4 3 4" />
       {turnedDeg > 0 && <path d={arc(0, turnedDeg, 84)} fill="none" stroke="var(--steel)" strokeWidth="3" />}
       {stops.slice(0, 14).map((s) => {
         const a = spot(C, C, s.totalDeg, RIM + 4);
-        const b = spot(C, C, s.totalDeg, RIM + (s.inBand ? 26 : 12));
+        const b = spot(C, C, s.totalDeg, RIM + (s.inBand ? 8 : 7));
         return (
           <line
             key={s.totalDeg}
@@ -89,7 +88,7 @@ export function NutMarkFigure({ slots, turnedDeg, band, marked, stops = [], note
             x2={b.x}
             y2={b.y}
             stroke={s.inBand ? 'var(--ink)' : 'var(--muted)'}
-            strokeWidth={s.inBand ? 3 : 1.5}
+            strokeWidth={s.inBand ? 3.5 : 1.5}
           />
         );
       })}

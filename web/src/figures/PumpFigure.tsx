@@ -1,17 +1,28 @@
-import { type DriveUpHydraulicValues, formatPressure, lengthDigits } from '@fulcrant/core';
+import {
+  bearingSection,
+  type DriveUpHydraulicValues,
+  formatPressure,
+  lengthDigits,
+  type SleeveSetup,
+  type Vec,
+} from '@fulcrant/core';
+import { useId } from 'react';
 import { useSettings } from '../app/settings.tsx';
-import { Dimension, Figure, Label } from './drawing.tsx';
+import { Figure, Label } from './drawing.tsx';
 
 const W = 680;
 const H = 268;
-const PLOT = { x: 372, y: 20, w: 286, h: 204 };
-/** Travel is drawn so many times its size at the nut. */
-const ENLARGED = 25;
+const PLOT = { x: 442, y: 20, w: 222, h: 204 };
+const SECTION = { x: 6, w: 372, h: 214 };
 
-type Props = { values: DriveUpHydraulicValues; typedMpa: number | null; twoNuts: boolean };
+type Props = {
+  setup: SleeveSetup;
+  values: DriveUpHydraulicValues;
+  typedMpa: number | null;
+};
 
 /** The hydraulic nut in section with its piston out as far as the bearing went, and pressure over travel with its limits. */
-export function PumpFigure({ values: v, typedMpa, twoNuts }: Props) {
+export function PumpFigure({ setup, values: v, typedMpa }: Props) {
   const { unit } = useSettings();
   const most = Math.max(v.driveUpMaxMm * 1.25, ...v.points.map((p) => 1.05 * (p.travelMm ?? 0)));
   const top = Math.max(v.abortPressureMpa * 1.12, ...v.points.map((p) => 1.05 * p.pressureMpa));
@@ -20,7 +31,6 @@ export function PumpFigure({ values: v, typedMpa, twoNuts }: Props) {
   const read = v.points.filter((p) => p.travelMm !== null);
   const start = { x: px(0), y: py(v.startPressureMpa) };
   const path = [start, ...read.map((p) => ({ x: px(p.travelMm ?? 0), y: py(p.pressureMpa) }))];
-  const out = Math.min(58, ENLARGED * (v.travelMm ?? 0));
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -28,15 +38,7 @@ export function PumpFigure({ values: v, typedMpa, twoNuts }: Props) {
       role="img"
       aria-label={`Hydraulic nut: driven ${lengthDigits(v.travelMm ?? 0, unit)} of ${lengthDigits(v.driveUpMinMm, unit)} to ${lengthDigits(v.driveUpMaxMm, unit)} ${unit}, abort at ${formatPressure(v.abortPressureMpa, unit)}`}
     >
-      <NutSection out={out} twoNuts={twoNuts} />
-      {v.travelMm !== null && (
-        <Dimension x1={176 - out} y1={34} x2={176} y2={34} tone="brass">
-          {lengthDigits(v.travelMm, unit)}
-        </Dimension>
-      )}
-      <Label x={150} y={H - 6} tone="muted" size={14.5}>
-        section, travel ×{ENLARGED}
-      </Label>
+      <NutSection setup={setup} travelMm={v.travelMm ?? 0} mostMm={v.driveUpMaxMm} />
       <rect
         x={px(v.driveUpMinMm)}
         y={PLOT.y}
@@ -53,22 +55,24 @@ export function PumpFigure({ values: v, typedMpa, twoNuts }: Props) {
           strokeDasharray="9 5"
           strokeWidth="2"
         />
-        <path d={`M${PLOT.x - 5} ${start.y}h12`} stroke="var(--steel)" strokeWidth="2.5" />
       </g>
       <Label x={PLOT.x + PLOT.w} y={py(v.abortPressureMpa) - 6} anchor="end" tone="stop">
         abort {formatPressure(v.abortPressureMpa, unit)}
       </Label>
-      <Label x={PLOT.x - 9} y={start.y + 5} anchor="end" tone="steel">
-        start {formatPressure(v.startPressureMpa, unit)}
+      <Label x={PLOT.x - 9} y={start.y - 3} anchor="end" tone="steel">
+        start
       </Label>
-      <Figure x={px(v.driveUpMinMm)} y={H - 26} size={14} tone="muted">
+      <Label x={PLOT.x - 9} y={start.y + 14} anchor="end" tone="steel">
+        {formatPressure(v.startPressureMpa, unit)}
+      </Label>
+      <Figure x={px(v.driveUpMinMm) - 4} y={H - 26} size={14} tone="muted" anchor="end">
         {lengthDigits(v.driveUpMinMm, unit, 2)}
       </Figure>
-      <Figure x={px(v.driveUpMaxMm) + 6} y={H - 26} size={14} tone="muted" anchor="start">
+      <Figure x={px(v.driveUpMaxMm) + 4} y={H - 26} size={14} tone="muted" anchor="start">
         {lengthDigits(v.driveUpMaxMm, unit, 2)}
       </Figure>
       <Label x={PLOT.x + PLOT.w / 2} y={H - 6} tone="muted" size={14.5}>
-        pressure over drive-up from the start pressure
+        pressure over drive-up
       </Label>
       {v.zeroed && path.length > 1 && (
         <path
@@ -100,38 +104,84 @@ export function PumpFigure({ values: v, typedMpa, twoNuts }: Props) {
   );
 }
 
-/** Upper half of shaft, sleeve, bearing and nut; the piston stands out of the nut against the ring. */
-function NutSection({ out, twoNuts }: { out: number; twoNuts: boolean }) {
+/** Upper half of shaft, sleeve, bearing and nut to scale; the travel alone is drawn larger, and said so. */
+function NutSection({ setup, travelMm, mostMm }: { setup: SleeveSetup; travelMm: number; mostMm: number }) {
+  const { unit } = useSettings();
+  const id = useId();
+  // As large as keeps the piston in its nut.
+  const times = Math.max(1, Math.floor((0.16 * setup.boreMm) / Math.max(mostMm, travelMm)));
+  const s = bearingSection({
+    shaftMm: setup.shaftMm,
+    boreMm: setup.boreMm,
+    taper: setup.taper,
+    travelMm: travelMm * times,
+    clearanceMm: 0.0006 * setup.boreMm,
+  });
+  const b = setup.boreMm;
+  const floor = setup.shaftMm / 2 - b * 0.13;
+  // The shaft runs on to both sides; only so much of it is drawn.
+  const [left, right] = [-0.74 * b, 0.84 * b];
+  const scale = Math.min(SECTION.w / (right - left), SECTION.h / (s.top - floor));
+  const px = (x: number) => SECTION.x + scale * (Math.min(right, Math.max(left, x)) - left);
+  const py = (y: number) => H - 30 - scale * (y - floor);
+  const path = (points: Vec[]) =>
+    `${points.map((p, i) => `${i ? 'L' : 'M'}${px(p.x).toFixed(1)} ${py(p.y).toFixed(1)}`).join('')}Z`;
+  const box = (x0: number, y0: number, x1: number, y1: number) =>
+    path([
+      { x: x0, y: y0 },
+      { x: x1, y: y0 },
+      { x: x1, y: y1 },
+      { x: x0, y: y1 },
+    ]);
+  const face = b * 0.28 - travelMm * times;
+  const nut = { x0: b * 0.36, x1: b * 0.66, y0: b / 2 - b * 0.01, y1: b * 0.86 };
+  const steel = `url(#${id})`;
   return (
-    <g stroke="var(--ink)" strokeWidth="1.6" strokeLinejoin="round">
-      <rect x="20" y="196" width="300" height="34" fill="var(--shade)" />
-      <path d="M40 196V184L270 168V196z" fill="var(--paper)" />
-      <path
-        d={`M${82 - out} ${181 + out * 0.07}V122H${176 - out}V${175 + out * 0.07}z`}
-        fill="var(--shade)"
-      />
-      <path d={`M${76 - out} 66H${182 - out}V48H${76 - out}z`} fill="var(--shade)" />
-      {[104, 152].map((x) => (
-        <rect key={x} x={x - out - 15} y="72" width="30" height="44" rx="6" fill="var(--paper)" />
-      ))}
-      <path d="M196 170V92H262V168z" fill="var(--shade)" />
-      <path d="M204 150V106H226V150z" fill="var(--brass)" opacity="0.35" stroke="none" />
-      <path d={`M${176 - out} 148V108H214V148z`} fill="var(--paper)" />
-      <path d="M262 112h22v-26h14" fill="none" stroke="var(--brass)" strokeWidth="3" />
-      {twoNuts && <path d="M24 184V128H62V182z" fill="var(--paper)" strokeDasharray="5 3" />}
-      <Label x={230} y={84} tone="ink" size={15}>
-        nut
-      </Label>
-      {twoNuts && (
-        <Label x={43} y={120} tone="muted" size={14}>
-          other nut
-        </Label>
-      )}
-      <g stroke="var(--brass)" fill="none" strokeWidth="2.4">
-        <path d={`M${176 - out} 57h${26 + out}`} />
-        <circle cx="216" cy="57" r="13" fill="var(--paper)" />
-        <path d="M216 57l5 -7" />
+    <g>
+      <defs>
+        <pattern id={id} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" x2="0" y1="0" y2="7" stroke="var(--muted)" strokeWidth="1" />
+        </pattern>
+      </defs>
+      <g stroke="var(--ink)" strokeWidth="1.6" strokeLinejoin="round" fill="var(--paper)">
+        <path d={path(s.shaft.map((p) => (p.y === 0 ? { x: p.x, y: floor } : p)))} fill="var(--shade)" />
+        <path d={path(s.sleeve)} />
+        <path d={box(nut.x0, nut.y0, nut.x1, nut.y1)} />
+        <path d={box(nut.x0, nut.y0, nut.x1, nut.y1)} fill={steel} />
+        <path d={box(nut.x0, b * 0.6, b * 0.56, b * 0.76)} fill="var(--brass)" fillOpacity="0.4" />
+        <path d={box(face, b * 0.6, b * 0.46, b * 0.76)} />
+        <path d={path(s.innerRing)} />
+        <path d={path(s.innerRing)} fill={steel} />
+        <path d={path(s.outerRing)} />
+        <path d={path(s.outerRing)} fill={steel} />
+        {s.rollers.map((r, i) => (
+          <path key={i === 0 ? 'A' : 'B'} d={path(r)} />
+        ))}
       </g>
+      {setup.driveUp?.twoNuts && (
+        <path
+          d={box(-b * 0.56, b / 2 + b * 0.02, -b * 0.42, b * 0.7)}
+          fill="none"
+          stroke="var(--muted)"
+          strokeWidth="1.6"
+          strokeDasharray="5 3"
+        />
+      )}
+      <path
+        d={`M${px(nut.x1)} ${py(b * 0.68)}h16v-22h14`}
+        fill="none"
+        stroke="var(--brass)"
+        strokeWidth="3"
+      />
+      <path d={`M${px(face)} ${py(s.top) - 6}V${py(b * 0.79)}`} stroke="var(--brass)" fill="none" />
+      <path d={`M${px(b * 0.28)} ${py(s.top) - 6}V${py(b * 0.79)}`} stroke="var(--muted)" fill="none" />
+      <Figure x={px(b * 0.28) + 6} y={py(s.top) + 4} anchor="start" size={19} tone="brass" strong>
+        {lengthDigits(travelMm, unit)}
+      </Figure>
+      <Label x={SECTION.x} y={H - 6} anchor="start" tone="muted" size={14.5}>
+        section to scale, travel ×{times}
+        {setup.driveUp?.twoNuts ? ', other nut dashed' : ''}
+      </Label>
     </g>
   );
 }

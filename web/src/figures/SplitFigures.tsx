@@ -275,7 +275,7 @@ export function FloatFigure({
       <Label x={80} y={112}>
         fixed
       </Label>
-      <Dimension x1={80} y1={246} x2={x + ringW / 2} y2={246} tone="muted">
+      <Dimension x1={80} y1={243} x2={x + ringW / 2} y2={243} tone="muted" side={16}>
         {lengthDigits(spanMm, unit, 0)}
       </Dimension>
       <Dimension x1={left} y1={60} x2={x} y2={60} tone={place === 'room/towards' ? 'brass' : 'ink'}>

@@ -1,4 +1,5 @@
 import type { RailMark } from '@fulcrant/core';
+import { useEffect, useRef } from 'react';
 
 const PIN = 'var(--stop)';
 
@@ -85,8 +86,15 @@ export function StandingRail({
   closesAfter: string | null;
   onChoose: (id: string) => void;
 }) {
+  const list = useRef<HTMLOListElement>(null);
+  const present = marks.find((m) => m.status === 'present')?.id;
+  // A long order of work is scrolled to where the work is.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only the present step's change counts
+  useEffect(() => {
+    list.current?.querySelector('[data-present]')?.scrollIntoView({ block: 'nearest' });
+  }, [present]);
   return (
-    <ol className="relative m-0 list-none p-0" aria-label="Order of work">
+    <ol ref={list} className="relative m-0 list-none p-0" aria-label="Order of work">
       <svg
         aria-hidden="true"
         className="absolute left-0 top-0 h-full w-20"
@@ -113,7 +121,11 @@ export function StandingRail({
         />
       </svg>
       {marks.map((m) => (
-        <li key={m.id} className="relative">
+        <li
+          key={m.id}
+          className="relative scroll-my-16"
+          data-present={m.status === 'present' ? '' : undefined}
+        >
           <button
             type="button"
             aria-current={m.id === shown ? 'step' : undefined}

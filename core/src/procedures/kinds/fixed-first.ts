@@ -25,7 +25,7 @@ export const fixedFirst: StepKind = {
           verdict: 'reject',
           reason: 'The fixed bearing of this shaft is not named: it goes on first, the float is set from it.',
           source: 'practice',
-          remedy: 'Name its job below. If it was mounted without a sheet, a lead hand accepts that by name.',
+          remedy: 'Name its job here. If it was mounted without a sheet, a lead hand accepts that by name.',
           acceptable: true,
         };
     return {

@@ -183,6 +183,15 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
               <ForecastChart values={charted} benchMm={bench.benchMm} />
             </Suspense>
           )}
+          {step.id === 'bench' && <BenchSets report={supposed} />}
+          <Judgements
+            job={job}
+            state={state}
+            step={step}
+            report={supposed}
+            supposed={entry.shown !== state && open}
+            survey={definition.survey ?? false}
+          />
           {open && step.id === 'driveup' && bench?.benchMm && isForecast(step.report.values) && (
             <Suspense fallback={null}>
               <TrialPanel
@@ -194,15 +203,6 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
               />
             </Suspense>
           )}
-          {step.id === 'bench' && <BenchSets report={supposed} />}
-          <Judgements
-            job={job}
-            state={state}
-            step={step}
-            report={supposed}
-            supposed={entry.shown !== state && open}
-            survey={definition.survey ?? false}
-          />
           <Before report={supposed} />
           <Working lines={supposed.working} open={step.id !== 'driveup'} />
         </aside>

@@ -75,6 +75,20 @@ function AngleChoice({ onAngle }: { onAngle: (deg: number) => string | null }) {
 }
 
 const WRENCHES = ['wrench'] as const;
+/** Steps whose numbers are not judged on a beam: the field stands where the beam would. */
+const BEAMLESS = new Set([
+  'zero',
+  'float',
+  'race',
+  'clamps',
+  'axial',
+  'seated',
+  'nutback',
+  'letgo',
+  'strokes',
+  'watch',
+  'runin',
+]);
 /** Steps that only show what was worked out, and ask for nothing to be read. */
 const TOLD = ['target', 'match', 'grease'];
 
@@ -139,6 +153,7 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
     ));
   const turn = report.freeAngle;
   const told = TOLD.includes(step.id);
+  const beamless = BEAMLESS.has(step.id);
   const over = step.id === 'driveup' && (report.values as DriveUpStepValues | null)?.place === 'over-driven';
   const figure = figureFor({
     state,
@@ -163,6 +178,10 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
           ) : (
             <StepBeam beams={shown.beams} hollow={open && entry.typed !== null} />
           )}
+          {shown.beams.length === 0 && !told && !beamless && (
+            <p className="text-muted">The beam is laid with the first full reading.</p>
+          )}
+          {beamless && questions}
           <LimitsInForce
             state={state}
             step={step.id}
@@ -171,7 +190,9 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
           />
           <div ref={setPadSlot} />
         </div>
-        <div className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''}`}>
+        <div
+          className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''} ${beamless ? 'md:order-first' : ''}`}
+        >
           {step.itemsFirst && questions}
           {open && !over && entry.choices.length > 0 && (
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
@@ -220,7 +241,7 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
               )}
             </ReadingEntry>
           )}
-          {!step.itemsFirst && questions}
+          {!step.itemsFirst && !beamless && questions}
         </div>
       </div>
     </div>

@@ -58,11 +58,7 @@ function schoolFigure({ state, step, report, shown, place, typed }: Props): Reac
     if (step === 'lock' && place?.key.startsWith('final/'))
       return <LockFigure state={state} report={report} place={place.key} typed={typed} />;
     return v ? (
-      <PumpFigure
-        values={v}
-        typedMpa={place?.kind === 'pressure' ? typed : null}
-        twoNuts={setup.driveUp?.twoNuts === true}
-      />
+      <PumpFigure setup={setup} values={v} typedMpa={place?.kind === 'pressure' ? typed : null} />
     ) : null;
   }
   if (step === 'lock' && place?.key.startsWith('final/'))

@@ -12,7 +12,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { readThrough } from '../../app/api.ts';
 import { useSay } from '../../app/settings.tsx';
+import { FloatFigure } from '../../figures/SplitFigures.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
+
+/** The seat as it is before the float's ring is in it. */
+const UNMEASURED = { towardsMm: null, awayMm: null, float: null };
 
 type Line = JobSummary & { id: string; number: string; updatedAt: string };
 
@@ -44,6 +48,9 @@ export function FixedFirst({ state, report, open, onName }: Props) {
     .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt));
   return (
     <div className="flex flex-col gap-3">
+      {'float' in state.setup && state.setup.float && (
+        <FloatFigure values={UNMEASURED} place={undefined} spanMm={state.setup.float.spanMm} />
+      )}
       <h2 className="kicker m-0">Fixed bearings on {machine}</h2>
       <ul className="m-0 list-none border-t border-rule p-0">
         {found.map((l) => (

@@ -15,6 +15,9 @@ const seedOf = (text: string): number => {
   return h >>> 0;
 };
 
+/** Most lock positions listed. */
+const SHOWN_STOPS = 5;
+
 /** What is known of the bearing, as the trial takes it; null before there is a band to end in. */
 function inputOf(
   v: DriveUpStepValues,
@@ -29,7 +32,13 @@ function inputOf(
     return null;
   if (v.points.length === 0 || v.place === 'over-driven') return null;
   const here = v.points.at(-1)?.angleDeg ?? 0;
-  const ahead = v.lock.ahead.slice(0, 6).map((a) => here + a.forwardDeg);
+  // Of the lock positions ahead those nearest the aim: the others are as good as hopeless.
+  const far = (a: { reductionMm: number | null }) => Math.abs((a.reductionMm ?? 0) - aimMm);
+  const ahead = [...v.lock.ahead]
+    .sort((a, b) => far(a) - far(b))
+    .slice(0, SHOWN_STOPS)
+    .map((a) => here + a.forwardDeg)
+    .sort((a, b) => a - b);
   const spaced = [15, 30, 45, 60, 90].map((deg) => here + deg);
   return {
     seed: seedOf(`${jobId} ${here}`),
@@ -42,7 +51,7 @@ function inputOf(
     band: { reductionMinMm, reductionMaxMm, leastResidualMm },
     aimMm,
     nowDeg: here,
-    stopsDeg: [here, ...(ahead.length > 0 ? ahead : spaced)],
+    stopsDeg: [here, ...(ahead.length > 0 ? ahead.filter((deg) => deg > here + 1e-6) : spaced)],
   };
 }
 

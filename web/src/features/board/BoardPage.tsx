@@ -1,6 +1,6 @@
 import { type Instrument, type JobEvent, type JobSummary, summarise } from '@fulcrant/core';
 import { useQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
+import { format, isToday } from 'date-fns';
 import { Plus } from 'lucide-react';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
@@ -88,8 +88,9 @@ export function BoardPage() {
         </header>
         <aside
           className="border-b border-rule px-4 py-4 max-lg:order-3 max-lg:border-t lg:row-span-2"
-          aria-label="Gauges and signed sheets"
+          aria-label="What is due, gauges, signed sheets"
         >
+          <Due lines={open} />
           <Gauges gauges={gauges} />
           <h2 className="kicker mb-1 mt-6">Signed</h2>
           <ul className="m-0 list-none p-0">
@@ -195,6 +196,35 @@ function BoardLine({ line: l }: { line: Line }) {
         </span>
       </Link>
     </li>
+  );
+}
+
+/** Readings that fall due, the next one first. */
+function Due({ lines }: { lines: Line[] }) {
+  const due = lines
+    .flatMap((l) => (l.dueAt ? [{ ...l, at: new Date(l.dueAt) }] : []))
+    .sort((a, b) => a.at.getTime() - b.at.getTime());
+  if (due.length === 0) return null;
+  return (
+    <>
+      <h2 className="kicker m-0 mb-1">Due</h2>
+      <ul className="m-0 mb-6 list-none p-0">
+        {due.map((l) => {
+          const late = l.at.getTime() < Date.now();
+          return (
+            <li key={l.id} className="border-t border-faint" data-due={l.number}>
+              <Link to={`/jobs/${l.id}`} className="block min-h-12 py-1.5 leading-tight">
+                <span className="font-label text-lg font-semibold">{l.machine}</span>
+                <span className={`block text-sm ${late ? 'font-medium text-stop' : 'text-muted'}`}>
+                  {l.rail.find((m) => m.id === l.present)?.title.toLowerCase()}, {late ? 'was due' : 'due'}{' '}
+                  {format(l.at, isToday(l.at) ? 'HH:mm' : 'd MMM HH:mm')}
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+    </>
   );
 }
 

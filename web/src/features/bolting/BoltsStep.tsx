@@ -132,11 +132,11 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
     <form
       onSubmit={(e) => void tick(e)}
       noValidate
-      className="flex flex-wrap items-end gap-4"
+      className="flex flex-wrap items-end gap-x-4 gap-y-2"
       data-bolt={next.bolt}
       data-pass={next.pass}
     >
-      <p className="m-0 w-40">
+      <p className="m-0 w-32">
         <span className="kicker !text-brass">{pass.name}</span>
         <span className="block font-label text-3xl font-semibold">
           {/screws?$/i.test(values.spec.what) ? 'Screw' : 'Bolt'} {next.bolt}
@@ -144,7 +144,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
       </p>
       {next.torqueNm !== null && (
         <label className="flex flex-col">
-          <span className="kicker">Wrench at</span>
+          <span className="kicker pb-1.5">Wrench at</span>
           <input
             value={text}
             onChange={(e) => setText(e.target.value)}
@@ -158,7 +158,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
       )}
       {seating && (
         <label className="flex flex-col">
-          <span className="kicker">It moved, degrees</span>
+          <span className="kicker pb-1.5">It moved, degrees</span>
           <input
             // biome-ignore lint/a11y/noAutofocus: it is what is asked of each screw
             autoFocus
