@@ -85,6 +85,7 @@ export * from './shaft/tolerance.ts';
 export * from './shaft/turn-drawing.ts';
 export * from './simulation/drive-up-monte-carlo.ts';
 export * from './simulation/drive-up-trial.ts';
+export * from './simulation/model-and-table.ts';
 export * from './simulation/pump-and-nut.ts';
 export * from './simulation/random.ts';
 export * from './simulation/scripted-hand.ts';

@@ -45,6 +45,8 @@ export class SheetHand {
     await items.first().waitFor();
     for (let i = 0; i < (await items.count()); i++) {
       const yes = items.nth(i).getByRole('button', { name: /^Yes/ });
+      const note = items.nth(i).locator('input');
+      if ((await note.count()) > 0) await note.fill('as it should be');
       if ((await yes.getAttribute('aria-pressed')) !== 'true') await yes.click();
       await this.page.waitForFunction(
         (n) => document.querySelectorAll('[data-item]')[n]?.querySelector('button[aria-pressed="true"]'),
@@ -92,17 +94,72 @@ export class SheetHand {
     expect(await this.page.locator('[data-aside]').count()).toBe(0);
   }
 
-  /** Tick every bolt in the order the sheet asks. */
-  async bolts(): Promise<void> {
+  /** Tick every bolt in the order the sheet asks; in a seating loop each still moved so far in its round. */
+  async bolts(moved?: (round: number) => string): Promise<void> {
     for (;;) {
       const form = this.page.locator('form[data-bolt]');
       if ((await form.count()) === 0) return;
       const before = `${await form.getAttribute('data-pass')}/${await form.getAttribute('data-bolt')}`;
+      const turned = form.locator('[data-moved]');
+      if (moved && (await turned.count()) > 0)
+        await turned.fill(moved(Number(await form.getAttribute('data-pass'))));
       await form.getByRole('button', { name: /^(Hand tight|Tight)$/ }).click();
       await this.page.waitForFunction((b) => {
         const f = document.querySelector<HTMLElement>('form[data-bolt]');
         return !f || `${f.dataset.pass}/${f.dataset.bolt}` !== b;
       }, before);
     }
+  }
+
+  /** A reading after which the step asks for nothing more: the field goes away. */
+  async last(step: string, raw: string): Promise<void> {
+    const place = await this.place();
+    await this.form().locator('input').fill(raw);
+    await this.page.keyboard.press('Enter');
+    await this.form().waitFor({ state: 'detached', timeout: 20_000 });
+    this.typed.push({ place: place ?? '', raw, step });
+  }
+
+  /** Wait until the paired gauge shows so much, and take it; the sheet goes on to another place, or asks no more. */
+  async take(shows: (value: number) => boolean): Promise<number> {
+    const place = await this.place();
+    let value = Number.NaN;
+    for (let i = 0; i < 200; i++) {
+      const text = await this.page.locator('[data-feed-value]').first().getAttribute('data-feed-value');
+      value = Number(text || Number.NaN);
+      if (text && shows(value)) break;
+      await this.page.waitForTimeout(50);
+    }
+    await this.page.locator('[data-take]').click();
+    await this.page.waitForFunction(
+      (before) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before,
+      place,
+      { timeout: 20_000 },
+    );
+    return value;
+  }
+
+  /** Strokes of the stand-in pump until its gauge shows at least so much. */
+  async pumpTo(mpa: number): Promise<void> {
+    for (let i = 0; i < 60; i++) {
+      const now = Number(
+        await this.page.locator('[data-feed-value]').first().getAttribute('data-feed-value'),
+      );
+      if (now >= mpa - 1e-6) return;
+      await this.page.locator('[data-stroke]').click();
+      await this.page.waitForFunction(
+        (before) =>
+          Number(document.querySelector<HTMLElement>('[data-feed-value]')?.dataset.feedValue) !== before,
+        now,
+      );
+    }
+  }
+
+  /** Sign, and see it signed and sent. */
+  async sign(name: string): Promise<void> {
+    await this.page.getByLabel('Fitted as recorded here, signed').fill(name);
+    await this.page.getByRole('button', { name: 'Sign the sheet' }).click();
+    await this.page.getByText(`signed by ${name}`).first().waitFor();
+    await this.allStored();
   }
 }

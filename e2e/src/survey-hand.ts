@@ -1,4 +1,4 @@
-import type { StandInShaft } from '@fulcrant/core';
+import type { StandInHeat, StandInPump, StandInShaft } from '@fulcrant/core';
 import type { Page } from 'playwright-core';
 import { SheetHand } from './sheet-hand.ts';
 
@@ -41,10 +41,10 @@ export async function openSurvey(
   return { hand, jobId: page.url().split('/').at(-1) ?? '' };
 }
 
-/** Pair the stand-in bench with a shaft on its rollers. */
-export async function pair(page: Page, shaft: StandInShaft): Promise<void> {
+/** Pair the stand-in bench with a shaft on its rollers, a pump or a warm bearing. */
+export async function pair(page: Page, scene: StandInShaft | StandInPump | StandInHeat): Promise<void> {
   await page.getByRole('button', { name: 'Pair a gauge' }).click();
-  await page.locator(`[data-scene="${shaft}"]`).click();
+  await page.locator(`[data-scene="${scene}"]`).click();
   await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });
 }
 

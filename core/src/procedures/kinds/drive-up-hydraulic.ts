@@ -140,6 +140,7 @@ export const driveUpHydraulic: StepKind = {
       findings: [
         ...startFindings(facts, result.values.startPressureMpa),
         ...settled(result.findings, freed === true, points.length > 0),
+        ...abortsFreed(facts, points),
         ...gaugeFindings(standing(facts, step.id)),
       ],
       working: result.working,
@@ -181,19 +182,31 @@ export const driveUpHydraulic: StepKind = {
   },
 };
 
-/** An abort that was released and freed is a caution on the record; a travel still short is only not yet there. */
-function settled(findings: Finding[], freed: boolean, begun: boolean): Finding[] {
-  return findings.flatMap((f) => {
-    if (f.code === 'hydraulic.abort' && freed)
-      return [
+/** An abort that was released and freed stays on the record: at which stop, and how far the other nut was turned back. */
+function abortsFreed(facts: Facts, points: PumpPoint[]): Finding[] {
+  const freed = points.flatMap((p) => {
+    const back = p.aborted ? at(facts, `n${p.n}/back`) : undefined;
+    return back ? [{ n: p.n, travelMm: p.travelMm ?? 0, backDeg: back.value }] : [];
+  });
+  const last = freed.at(-1);
+  return last
+    ? [
         {
-          ...f,
-          verdict: 'caution' as const,
-          reason: `${f.reason} It was released and freed.`,
+          code: 'hydraulic.aborted',
+          verdict: 'caution',
+          reason: `Abort pressure came first at stop ${last.n}, ${len(last.travelMm)} driven; released, the other nut turned back ${last.backDeg}°.`,
+          source: 'maker',
           remedy: 'Go on from the same zero.',
           acceptable: true,
         },
-      ];
+      ]
+    : [];
+}
+
+/** An abort that was freed stands no more in the way; before the first stop there is no travel to judge. */
+function settled(findings: Finding[], freed: boolean, begun: boolean): Finding[] {
+  return findings.flatMap((f) => {
+    if (f.code === 'hydraulic.abort' && freed) return [];
     return f.code === 'hydraulic.travel' && !begun ? [{ ...f, verdict: 'incomplete' as const }] : [f];
   });
 }

@@ -21,7 +21,13 @@ import {
   sleeveOf,
 } from '@fulcrant/core';
 import { lazy, type ReactNode, Suspense } from 'react';
-import { BenchFigure, DriveUpFigure, LockFigure, TargetFigure } from '../../features/bearings/steps.tsx';
+import {
+  BenchFigure,
+  DriveUpFigure,
+  FinalFigure,
+  LockFigure,
+  TargetFigure,
+} from '../../features/bearings/steps.tsx';
 import { conditionFigure } from '../../features/condition/figure-of.tsx';
 import { FillFigure, StrokesFigure } from '../../figures/GreaseFigure.tsx';
 import { NutMarkFigure } from '../../figures/NutMarkFigure.tsx';
@@ -51,18 +57,18 @@ const bandOf = ({ maker }: SleeveSetup) => ({
 /** Drive-up and lock by the schools that are not judged by feelers. */
 function schoolFigure({ state, step, report, shown, place, typed }: Props): ReactNode {
   const setup = sleeveOf(state);
+  if (step === 'lock' && place?.key.startsWith('final/')) {
+    const { travelMm } = report.values as LockBySchoolValues;
+    return <FinalFigure state={state} place={place.key} typed={typed} travelMm={travelMm} />;
+  }
   if (schoolOf(setup) === 'hydraulic') {
     const v = (
       step === 'driveup' ? shown.values : valuesAt(state, 'driveup')
     ) as DriveUpHydraulicValues | null;
-    if (step === 'lock' && place?.key.startsWith('final/'))
-      return <LockFigure state={state} report={report} place={place.key} typed={typed} />;
     return v ? (
       <PumpFigure setup={setup} values={v} typedMpa={place?.kind === 'pressure' ? typed : null} />
     ) : null;
   }
-  if (step === 'lock' && place?.key.startsWith('final/'))
-    return <LockFigure state={state} report={report} place={place.key} typed={typed} />;
   const driven = (
     step === 'driveup' ? shown.values : valuesAt(state, 'driveup')
   ) as DriveUpAngleValues | null;

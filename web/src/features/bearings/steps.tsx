@@ -323,6 +323,30 @@ export function LockFigure({ state, report, place, typed }: FigureProps) {
   );
 }
 
+/** Both rows felt once more with the nut locked, beside another school of drive-up. */
+export function FinalFigure({
+  state,
+  place,
+  typed,
+  travelMm,
+}: Omit<FigureProps, 'report'> & { travelMm: number }) {
+  const row = rowOf(place);
+  const read = (r: 'A' | 'B') => lastFelt(state, 'lock', `final/${r}/`);
+  return (
+    <BearingFigure
+      setup={sleeveOf(state)}
+      clearanceMm={typed !== null && typed < 1 ? typed : (read('A') ?? sleeveOf(state).boreMm * NOMINAL_GAP)}
+      rowAMm={row === 'A' && typed !== null ? typed : read('A')}
+      rowBMm={row === 'B' && typed !== null ? typed : read('B')}
+      activeRow={row}
+      travelMm={travelMm}
+      travelDimension
+      shaftMm={shaftRead(state)}
+      note="locked"
+    />
+  );
+}
+
 /** A yes-or-no item of a measuring step, answered beside its readings. */
 export function StepItem({
   state,

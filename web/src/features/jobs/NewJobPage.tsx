@@ -61,7 +61,8 @@ function startFor(kind: JobKind, chosen: StoredPosition | null): StartSetup {
 /** Open a job: the kind of work, then a position the plant knows or a new one. */
 export function NewJobPage() {
   const positions = usePositions().data?.positions ?? [];
-  const rules = useHouseRules().data?.rules;
+  const house = useHouseRules();
+  const rules = house.data?.rules;
   const openJob = useOpenJob();
   const go = useNavigate();
   const [kind, setKind] = useState<JobKind>('sleeve-bearing.feelers');
@@ -87,46 +88,51 @@ export function NewJobPage() {
           </Link>
         </div>
         <div className="px-6 py-4">
-          <SetupForm
-            key={`${kind} ${chosen?.id ?? 'new'} ${rules ? 'ruled' : ''}`}
-            start={start}
-            does="Open the sheet"
-            onSetup={open}
-            before={
-              <div className="flex flex-wrap items-end gap-6">
-                <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
-                  <legend className="kicker">The work</legend>
-                  {KINDS.map(([k, title, what]) => (
-                    <Button
-                      key={k}
-                      aria-pressed={kind === k}
-                      weight={kind === k ? 'solid' : 'line'}
-                      className="py-1 text-left"
-                      onClick={() => setKind(k)}
-                    >
-                      {title}
-                      <span className="block font-text text-sm font-normal">{what}</span>
-                    </Button>
-                  ))}
-                </fieldset>
-                <label className="flex min-w-72 max-w-xl flex-1 flex-col">
-                  <span className="kicker">A position the plant knows</span>
-                  <select
-                    className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg"
-                    value={chosen?.id ?? ''}
-                    onChange={(e) => setChosen(positions.find((p) => p.id === e.target.value) ?? null)}
-                  >
-                    <option value="">a new one, described below</option>
-                    {positions.map((p) => (
-                      <option key={p.id} value={p.id}>
-                        {p.machine}, {p.position}
-                      </option>
+          {/* Rules that came after the form would begin it anew, and what was typed would be gone. */}
+          {house.isPending ? (
+            <p className="text-muted">Fetching the house rules …</p>
+          ) : (
+            <SetupForm
+              key={`${kind} ${chosen?.id ?? 'new'}`}
+              start={start}
+              does="Open the sheet"
+              onSetup={open}
+              before={
+                <div className="flex flex-wrap items-end gap-6">
+                  <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
+                    <legend className="kicker">The work</legend>
+                    {KINDS.map(([k, title, what]) => (
+                      <Button
+                        key={k}
+                        aria-pressed={kind === k}
+                        weight={kind === k ? 'solid' : 'line'}
+                        className="py-1 text-left"
+                        onClick={() => setKind(k)}
+                      >
+                        {title}
+                        <span className="block font-text text-sm font-normal">{what}</span>
+                      </Button>
                     ))}
-                  </select>
-                </label>
-              </div>
-            }
-          />
+                  </fieldset>
+                  <label className="flex min-w-72 max-w-xl flex-1 flex-col">
+                    <span className="kicker">A position the plant knows</span>
+                    <select
+                      className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg"
+                      value={chosen?.id ?? ''}
+                      onChange={(e) => setChosen(positions.find((p) => p.id === e.target.value) ?? null)}
+                    >
+                      <option value="">a new one, described below</option>
+                      {positions.map((p) => (
+                        <option key={p.id} value={p.id}>
+                          {p.machine}, {p.position}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                </div>
+              }
+            />
+          )}
           {fault && <Fault>{fault}</Fault>}
         </div>
       </main>

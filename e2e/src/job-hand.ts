@@ -1,0 +1,61 @@
+import type { Page } from 'playwright-core';
+import { SheetHand } from './sheet-hand.ts';
+
+type Form = {
+  /** The kind of work, by the words on its button. */
+  work: string;
+  position: string;
+  /** Fields by label, typed; choices by label, by what they are called. */
+  fields?: Record<string, string>;
+  choices?: Record<string, string>;
+  /** Parts and measures that are on; all others among `known` are off. */
+  on?: string[];
+};
+
+/** Flags a new job's form may begin with. */
+const FLAGS = [
+  'Look and feel',
+  'Shaft diameters',
+  'Run-out',
+  'Housing close-up',
+  'First fill',
+  'Load and base bolts',
+  'First hours',
+  'Feelers beside it',
+  'A mount nut and a dismount nut',
+];
+
+/** Open a job by the form and answer its gate. */
+export async function openJob(
+  page: Page,
+  url: string,
+  { work, position, fields = {}, choices = {}, on = [] }: Form,
+): Promise<{ hand: SheetHand; jobId: string }> {
+  await page.goto(`${url}/jobs/new`);
+  await page.getByRole('button', { name: new RegExp(`^${work}`) }).click();
+  await page.getByLabel('Machine', { exact: true }).fill('Test drive');
+  await page.getByLabel('Position', { exact: true }).fill(position);
+  for (const [label, value] of Object.entries(choices))
+    await page.getByLabel(label, { exact: true }).selectOption({ label: value });
+  for (const name of FLAGS) {
+    const flag = page.getByRole('button', { name, exact: true });
+    if ((await flag.count()) === 0) continue;
+    if (((await flag.getAttribute('aria-pressed')) === 'true') !== on.includes(name)) await flag.click();
+  }
+  for (const [label, value] of Object.entries(fields))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  const hand = new SheetHand(page);
+  await hand.answerAll();
+  await hand.on();
+  return { hand, jobId: page.url().split('/').at(-1) ?? '' };
+}
+
+/** Diameters of a seat of two stations and three angles. */
+export async function survey(hand: SheetHand, around: number): Promise<void> {
+  const off = [-0.026, -0.028, -0.024, -0.027, -0.029];
+  for (const o of off) await hand.read('shaft', (around + o).toFixed(3));
+  await hand.last('shaft', (around - 0.025).toFixed(3));
+  await hand.on();
+}
