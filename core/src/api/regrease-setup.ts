@@ -1,6 +1,7 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import { THICKENERS } from '../lubrication/compatibility.ts';
 import { ROLLING_KINDS } from '../lubrication/regreasing.ts';
+import { REGREASE_SCHOOLS } from '../sources/schools.ts';
 import { machineFields } from './setup-parts.ts';
 import './sentences.ts';
 
@@ -22,9 +23,7 @@ export const regreaseSetupSchema = object({
   /** What one stroke of this gun gives, weighed once. */
   gramsPerStroke: number().moreThan(0).max(100).required(),
   /** While it runs, slowly, until clean grease purges; or standing still until a relief opens. */
-  how: string()
-    .oneOf(['running', 'still'] as const)
-    .required(),
+  how: string().oneOf(REGREASE_SCHOOLS).required(),
   chamber: string()
     .oneOf(['open', 'closed'] as const)
     .required(),

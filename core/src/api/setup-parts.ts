@@ -1,5 +1,16 @@
 import { array, boolean, number, object, string, type TestContext } from 'yup';
-import { DECISION_RULES, END_PLAY_SCHOOLS, FACE_SCHOOLS, RUNOUT_SCHOOLS } from '../sources/schools.ts';
+import { FILL_SCHOOLS } from '../lubrication/first-fill.ts';
+import {
+  DECISION_RULES,
+  DRIVE_UP_SCHOOLS,
+  END_PLAY_SCHOOLS,
+  FACE_SCHOOLS,
+  FILMS,
+  GAUGE_SCHOOLS,
+  RACE_SCHOOLS,
+  REGREASE_SCHOOLS,
+  RUNOUT_SCHOOLS,
+} from '../sources/schools.ts';
 import { type Condition, lacking } from './condition.ts';
 import './sentences.ts';
 
@@ -48,6 +59,12 @@ export const schoolsSchema = object({
   face: string().oneOf(FACE_SCHOOLS).required(),
   endPlay: string().oneOf(END_PLAY_SCHOOLS).required(),
   decision: string().oneOf(DECISION_RULES).required(),
+  driveUp: string().oneOf(DRIVE_UP_SCHOOLS),
+  fill: string().oneOf(FILL_SCHOOLS),
+  race: string().oneOf(RACE_SCHOOLS),
+  gauge: string().oneOf(GAUGE_SCHOOLS),
+  film: string().oneOf(FILMS),
+  regrease: string().oneOf(REGREASE_SCHOOLS),
 }).noUnknown();
 
 /** What every job says of its machine. */

@@ -1,4 +1,5 @@
 import { type InferType, number, object, string } from 'yup';
+import { FILMS, GAUGE_SCHOOLS, RACE_SCHOOLS } from '../sources/schools.ts';
 import { conditionSchema } from './condition.ts';
 import { bearingParts, boltSetSchema } from './fitting-parts.ts';
 import { inOrder, MAKER_ORDER, machineFields, shaftFields, wholeCondition } from './setup-parts.ts';
@@ -25,15 +26,9 @@ export const splitSetupSchema = object({
   cartridgeBolts: boltSetSchema.required(),
   capBolts: boltSetSchema.required(),
   /** Outer race into its cartridge, clamp screws at the axial place, film on the cartridge: the schools. */
-  raceSchool: string()
-    .oneOf(['joints-first', 'square-first'] as const)
-    .required(),
-  gaugeSchool: string()
-    .oneOf(['gauge-in', 'gauge-out'] as const)
-    .required(),
-  film: string()
-    .oneOf(['oil', 'anti-seize'] as const)
-    .required(),
+  raceSchool: string().oneOf(RACE_SCHOOLS).required(),
+  gaugeSchool: string().oneOf(GAUGE_SCHOOLS).required(),
+  film: string().oneOf(FILMS).required(),
   ...bearingParts,
   condition: conditionSchema.required(),
 })

@@ -1,3 +1,4 @@
+import type { FillSchool } from '../lubrication/first-fill.ts';
 import type { DecisionRule } from '../metrology/decision.ts';
 import type { SourceId } from './register.ts';
 
@@ -10,6 +11,12 @@ export type LimitInForce = SchoolLimit & { others: SchoolLimit[] };
 export const RUNOUT_SCHOOLS = ['proportional', 'flat', 'standards'] as const;
 export const FACE_SCHOOLS = ['standards', 'proportional', 'flat'] as const;
 export const END_PLAY_SCHOOLS = ['strict', 'flat'] as const;
+/** How the outer race of a split bearing goes into its cartridge; when its clamp screws are drawn; the cartridge’s film. */
+export const RACE_SCHOOLS = ['joints-first', 'square-first'] as const;
+export const GAUGE_SCHOOLS = ['gauge-in', 'gauge-out'] as const;
+export const FILMS = ['oil', 'anti-seize'] as const;
+/** Regreased while it runs, slowly; or standing still. */
+export const REGREASE_SCHOOLS = ['running', 'still'] as const;
 export const DRIVE_UP_SCHOOLS = ['feelers', 'nut-angle', 'hydraulic'] as const;
 export const DECISION_RULES = ['k2', 'one-sided'] as const satisfies readonly DecisionRule[];
 
@@ -23,6 +30,13 @@ export type HouseRules = {
   face: FaceSchool;
   endPlay: EndPlaySchool;
   decision: DecisionRule;
+  /** What a new job begins with where practitioners disagree on the work itself; older rules say nothing of it. */
+  driveUp?: (typeof DRIVE_UP_SCHOOLS)[number] | undefined;
+  fill?: FillSchool | undefined;
+  race?: (typeof RACE_SCHOOLS)[number] | undefined;
+  gauge?: (typeof GAUGE_SCHOOLS)[number] | undefined;
+  film?: (typeof FILMS)[number] | undefined;
+  regrease?: (typeof REGREASE_SCHOOLS)[number] | undefined;
 };
 
 /**
@@ -35,6 +49,19 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   endPlay: 'strict',
   decision: 'k2',
 };
+
+/**
+ * What we begin with in the work itself: feelers, because they measure the thing; fill by speed; joints first; the gauge left in,
+ * so that the place cannot slip unseen; light oil; greased while it runs, since grease spreads and heat shows at once.
+ */
+export const USUAL_WORK = {
+  driveUp: 'feelers',
+  fill: 'by-speed',
+  race: 'joints-first',
+  gauge: 'gauge-in',
+  film: 'oil',
+  regrease: 'running',
+} as const satisfies Partial<HouseRules>;
 
 /**
  * The limit in force among the schools: the maker's value outranks them all, then the chosen school; the others are kept

@@ -1,14 +1,4 @@
-import {
-  type JobKind,
-  kindOf,
-  type Setup,
-  USUAL_CONDITION,
-  USUAL_DISMOUNT,
-  USUAL_PARTS,
-  USUAL_REGREASE,
-  USUAL_SETUP,
-  USUAL_SPLIT,
-} from '@fulcrant/core';
+import type { JobKind, Setup } from '@fulcrant/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -16,7 +6,7 @@ import { Corner } from '../../app/Corner.tsx';
 import { type StoredPosition, useHouseRules, useOpenJob, usePositions } from '../../app/job.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { SetupForm } from './SetupForm.tsx';
-import type { StartSetup } from './setup-fields.ts';
+import { startFor } from './start-setup.ts';
 
 const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
   ['sleeve-bearing.feelers', 'Fit a bearing', 'on its adapter sleeve'],
@@ -25,38 +15,6 @@ const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
   ['regreasing', 'Regrease', 'and watch what it does'],
   ['condition.survey', 'Survey a machine', 'shaft and box, fit to receive?'],
 ];
-
-const USUAL: Record<JobKind, StartSetup> = {
-  'sleeve-bearing.feelers': { ...USUAL_SETUP, ...USUAL_PARTS },
-  'split-bearing': { ...USUAL_SPLIT, ...USUAL_PARTS },
-  dismounting: USUAL_DISMOUNT,
-  regreasing: USUAL_REGREASE,
-  'condition.survey': USUAL_CONDITION,
-};
-
-/** What a position's setup tells another kind of work: its place always, its shaft and bearing where both know them. */
-const SHARED = [
-  'machine',
-  'position',
-  'shaftMm',
-  'shaftSystem',
-  'seatMm',
-  'stations',
-  'angles',
-  'boreMm',
-] as const;
-
-/** A position known by another kind of job begins with what the two have in common. */
-function startFor(kind: JobKind, chosen: StoredPosition | null): StartSetup {
-  const usual = USUAL[kind];
-  if (!chosen) return usual;
-  if (kindOf(chosen.setup) === kind) return chosen.setup;
-  const known = chosen.setup as Record<string, unknown>;
-  const shared = SHARED.filter(
-    (k) => known[k] !== undefined && (k in usual || k === 'machine' || k === 'position'),
-  );
-  return { ...usual, ...Object.fromEntries(shared.map((k) => [k, known[k]])) } as StartSetup;
-}
 
 /** Open a job: the kind of work, then a position the plant knows or a new one. */
 export function NewJobPage() {
@@ -77,7 +35,7 @@ export function NewJobPage() {
     }
   };
   // A new job follows the house rules of today, whatever the last one on this position followed.
-  const start: StartSetup = { ...startFor(kind, chosen), ...(rules ? { schools: rules } : {}) };
+  const start = startFor(kind, chosen, rules);
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">

@@ -1,6 +1,7 @@
 import {
   check,
   conditionOf,
+  type HouseRules,
   type JobKind,
   kindOf,
   type LengthUnit,
@@ -46,16 +47,24 @@ function show(field: Field, v: unknown, unit: LengthUnit): string {
   return String(v);
 }
 
+/** Fields whose start a house rule gives where the setup says nothing. */
+const BY_RULE: Record<string, keyof HouseRules> = { 'grease.school': 'fill' };
+
 /** A setup as the form shows it, lengths in the unit in force. */
 export function toForm(start: StartSetup, unit: LengthUnit): FormValues {
   const setup = { ...start, schools: schoolsOf(start as Setup) };
   return Object.fromEntries(
     fieldsOf(kindOf(setup as Setup)).map((field) => [
       formName(field.name),
-      show(field, valueAt(setup, field.name), unit),
+      show(field, valueAt(setup, field.name) ?? ruled(field.name, setup.schools), unit),
     ]),
   );
 }
+
+const ruled = (name: string, rules: HouseRules): unknown => {
+  const rule = BY_RULE[name];
+  return rule ? rules[rule] : undefined;
+};
 
 export type FormFaults = Record<string, string>;
 type Read = { value: unknown } | { message: string };

@@ -1,4 +1,4 @@
-import { type HouseRules, USUAL_HOUSE_RULES } from '@fulcrant/core';
+import { type HouseRules, USUAL_HOUSE_RULES, USUAL_WORK } from '@fulcrant/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -7,63 +7,18 @@ import { ApiFault, call } from '../../app/api.ts';
 import { Corner } from '../../app/Corner.tsx';
 import { useHouseRules } from '../../app/job.ts';
 import { useSession } from '../../app/session.tsx';
+import { useSay } from '../../app/settings.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
-
-type Question = {
-  rule: keyof HouseRules;
-  ask: string;
-  why: string;
-  answers: ReadonlyArray<readonly [string, string, string]>;
-};
-
-const QUESTIONS: readonly Question[] = [
-  {
-    rule: 'runout',
-    ask: 'Run-out at a seal, TIR',
-    why: 'In proportion is our own choice: it scales with the surface speed of the wobble.',
-    answers: [
-      ['proportional', '1 µm per mm of shaft', 'common practice'],
-      ['flat', '0.05 mm, any shaft', 'common practice'],
-      ['standards', '0.025 mm, any shaft', 'process-pump standards, from memory'],
-    ],
-  },
-  {
-    rule: 'face',
-    ask: 'Squareness of a box face, TIR',
-    why: 'The standards’ for new work; the looser ones stand beside it as outer limits in the field.',
-    answers: [
-      ['standards', '0.5 µm per mm of box bore', 'process-pump standards, from memory'],
-      ['proportional', '5 µm per mm of shaft', 'common practice'],
-      ['flat', '0.05 mm, any box', 'common practice'],
-    ],
-  },
-  {
-    rule: 'endPlay',
-    ask: 'End play',
-    why: 'The stricter is our own choice: a seal’s faces follow every push.',
-    answers: [
-      ['strict', '0.13 mm', 'common practice'],
-      ['flat', '0.25 mm', 'common practice'],
-    ],
-  },
-  {
-    rule: 'decision',
-    ask: 'When a reading may be called',
-    why: 'Inside by more than the doubt is accept, outside by more than it is stop, between is too close to call.',
-    answers: [
-      ['k2', 'k = 2 at every limit', 'ISO 14253-1, from memory'],
-      ['one-sided', '1.65 u at one-sided limits', 'its later edition, from memory'],
-    ],
-  },
-];
+import { QUESTIONS } from './questions.ts';
 
 /** Where practitioners disagree the plant follows one school; a job takes over what holds when it is opened. */
 export function HouseRulesPage() {
   const kept = useHouseRules();
   const { person } = useSession();
   const client = useQueryClient();
+  const say = useSay();
   const [fault, setFault] = useState<string | null>(null);
-  const rules = kept.data?.rules ?? USUAL_HOUSE_RULES;
+  const rules: HouseRules = { ...USUAL_WORK, ...(kept.data?.rules ?? USUAL_HOUSE_RULES) };
   const lead = person?.role === 'lead';
   const follow = async (rule: keyof HouseRules, school: string) => {
     setFault(null);
@@ -118,7 +73,7 @@ export function HouseRulesPage() {
                       className="py-1 text-left"
                       onClick={() => lead && !on && void follow(q.rule, school)}
                     >
-                      {says}
+                      {say(says)}
                       <span className="block font-text text-sm font-normal">{source}</span>
                     </Button>
                   );

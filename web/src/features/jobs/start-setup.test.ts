@@ -1,0 +1,100 @@
+import { check, type JobKind, setupSchema, USUAL_HOUSE_RULES, USUAL_SETUP } from '@fulcrant/core';
+import { describe, expect, it } from 'vitest';
+import { formName } from './field.ts';
+import { fieldsOf } from './field-lists.ts';
+import { fieldsAsked, fromForm, toForm } from './setup-fields.ts';
+import { startFor } from './start-setup.ts';
+
+const KINDS: JobKind[] = [
+  'sleeve-bearing.feelers',
+  'split-bearing',
+  'dismounting',
+  'regreasing',
+  'condition.survey',
+];
+const known = {
+  id: 'p1',
+  site: 'Holmbeck',
+  machine: 'Beet washer drum',
+  position: 'Gear side',
+  setup: { ...USUAL_SETUP, machine: 'Beet washer drum', position: 'Gear side', shaftMm: 125, boreMm: 140 },
+};
+const named = { machine: 'Beet washer drum', position: 'Gear side' };
+
+describe.each(KINDS)('a new job, %s', (kind) => {
+  it('begins whole: shown in the form and read back it is a setup the checks accept', () => {
+    for (const unit of ['mm', 'in'] as const) {
+      const start = { ...startFor(kind, null, USUAL_HOUSE_RULES), ...named };
+      const read = fromForm(toForm(start, unit), unit, kind);
+      if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+      expect(check(setupSchema, read.setup).ok).toBe(true);
+      // Read once it stays what it is.
+      expect(fromForm(toForm(read.setup, unit), unit, kind)).toEqual({ setup: read.setup });
+    }
+  });
+  it('takes place and shaft from a position another kind of work knows', () => {
+    const start = startFor(kind, known, USUAL_HOUSE_RULES) as Record<string, unknown>;
+    expect(start).toMatchObject(named);
+    if ('shaftMm' in start) expect(start.shaftMm).toBe(125);
+    if (kind === 'regreasing') expect(start.boreMm).toBe(140);
+    expect(fieldsOf(kind).map((f) => f.name)).toContain('machine');
+  });
+});
+
+describe('house rules of the work', () => {
+  const rules = {
+    ...USUAL_HOUSE_RULES,
+    driveUp: 'nut-angle',
+    fill: 'share',
+    race: 'square-first',
+    film: 'anti-seize',
+    regrease: 'still',
+  } as const;
+  it('are what a new job begins with, and a position’s own setup outranks them', () => {
+    expect(startFor('sleeve-bearing.feelers', null, rules)).toMatchObject({
+      driveUp: { school: 'nut-angle' },
+    });
+    expect(startFor('split-bearing', null, rules)).toMatchObject({
+      raceSchool: 'square-first',
+      gaugeSchool: 'gauge-in',
+      film: 'anti-seize',
+    });
+    expect(startFor('regreasing', null, rules)).toMatchObject({ how: 'still' });
+    expect(startFor('sleeve-bearing.feelers', known, rules)).not.toHaveProperty('driveUp');
+    expect(toForm(startFor('sleeve-bearing.feelers', null, rules), 'mm')['grease:school']).toBe('share');
+  });
+});
+
+describe('what the form asks as it stands', () => {
+  const start = { ...startFor('sleeve-bearing.feelers', null, USUAL_HOUSE_RULES), ...named };
+  const names = (change: Record<string, string>) =>
+    fieldsAsked('sleeve-bearing.feelers', { ...toForm(start, 'mm'), ...change }).map((f) => f.name);
+  it('the school’s own values of the sheet, the float’s span, a part’s fields only where it is on', () => {
+    expect(names({})).not.toContain('maker.startPressureMpa');
+    expect(names({ 'driveUp:school': 'hydraulic' })).toContain('maker.startPressureMpa');
+    expect(names({ 'driveUp:school': 'nut-angle' })).toContain('maker.nutAngleMinDeg');
+    expect(names({ role: 'float' })).toContain('float.spanMm');
+    expect(names({ [formName('with.closing')]: '' })).not.toContain('closing.seals');
+  });
+  it('a part taken off leaves the setup; pressures and angles are read as people say them', () => {
+    const read = (change: Record<string, string>) => {
+      const r = fromForm({ ...toForm(start, 'mm'), ...change }, 'mm');
+      if ('faults' in r) throw new Error(JSON.stringify(r.faults));
+      return r.setup as Record<string, unknown>;
+    };
+    expect(read({ 'with:baseBolts': '' })).not.toHaveProperty('baseBolts');
+    expect(read({ 'lock:nutDeg': '0 90; 200' }).lock).toEqual({ by: 'washer', nutDeg: [0, 90, 200] });
+    const pump = read({
+      'driveUp:school': 'hydraulic',
+      'maker:startPressureMpa': '26 bar',
+      'maker:sheetAreaMm2': '11500',
+      'maker:nutAreaMm2': '10000',
+      'maker:driveUpMinMm': '0.6',
+      'maker:driveUpMaxMm': '0.75',
+      'maker:abortPressureMpa': '30',
+    });
+    expect(pump.maker).toMatchObject({ startPressureMpa: 2.6, abortPressureMpa: 30 });
+    const bad = fromForm({ ...toForm(start, 'mm'), 'lock:nutDeg': '0 ninety' }, 'mm');
+    expect('faults' in bad && bad.faults['lock:nutDeg']).toMatch(/degrees with blanks/);
+  });
+});
