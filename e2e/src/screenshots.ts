@@ -42,8 +42,6 @@ try {
   const hand = new SheetHand(page);
   const press = `/jobs/${of('Pulp press drive', 'Gearbox')}`;
   await shot('board-day', '/');
-  await shot('gate', `/jobs/${of('Pulp press drive', 'Tail')}`);
-  await shot('shaft', `/jobs/${of('Beet washer drum', 'Tail')}`);
   const seal = `/jobs/${of('Raw juice pump 4', 'Seal')}`;
   await shot('run-out', seal);
   await shot('coupling', `/jobs/${of('Molasses pump 1', 'Motor')}`);
@@ -75,19 +73,16 @@ try {
     await p.locator('[data-sweep="turning"]').waitFor();
     await p.waitForTimeout(3200);
   });
-  await shot('over-driven', `/jobs/${of('Raw juice pump 4', 'Countershaft')}`);
+  await shot('nut-angle', `/jobs/${of('Beet washer drum', 'Layshaft')}`);
+  await shot('hydraulic-nut', `/jobs/${of('Pulp dryer fan', 'Tail')}`, 'night');
+  await shot('split-bearing', `/jobs/${of('Pulp screw conveyor', 'Drive')}`);
+  await shot('dismounting', `/jobs/${of('Pulp press 2', 'Worm')}`, 'day', async () => {
+    for (const raw of ['38', '36', '43']) await hand.read('letgo', raw);
+    await last('0');
+  });
+  await shot('first-hours', `/jobs/${of('Cooling fan 4', 'Drive')}`);
   await shot('drive-up-day', press, 'day', async (p) => {
     await p.locator('form[data-place] input').fill('2.2 thou');
-  });
-  await shot('bench-clearance', press, 'day', async (p) => {
-    await p.getByRole('button', { name: 'Bench clearance' }).click();
-  });
-  await shot('lock', press, 'day', async (p) => {
-    await p.locator('form[data-place] input').fill('');
-    await hand.pair('driveup', '0.055');
-    await hand.choose('1/16 on');
-    await hand.pair('driveup', '0.050', '0.045');
-    await hand.on();
   });
   await signIn(page, plant.url, 'Imke');
   await shot('cap-bolts', `/jobs/${of('Beet washer drum', 'Gear')}`, 'day', async (p) => {

@@ -17,7 +17,7 @@ export * from './usual-setups.ts';
 
 /** The kinds of job, by the id of their procedure. */
 export const JOB_KINDS = [
-  'sleeve-bearing.feelers',
+  'sleeve-bearing',
   'split-bearing',
   'dismounting',
   'regreasing',
@@ -30,7 +30,7 @@ export type Setup = SleeveSetup | SplitSetup | DismountSetup | RegreaseSetup | C
 export type ShaftSetup = SleeveSetup | SplitSetup | ConditionSetup;
 
 const SCHEMAS: Record<JobKind, Schema> = {
-  'sleeve-bearing.feelers': sleeveSetupSchema,
+  'sleeve-bearing': sleeveSetupSchema,
   'split-bearing': splitSetupSchema,
   dismounting: dismountSetupSchema,
   regreasing: regreaseSetupSchema,
@@ -39,17 +39,19 @@ const SCHEMAS: Record<JobKind, Schema> = {
 
 /** Any job's setup, judged by its own kind's shape. */
 export const setupSchema = lazy((value: unknown) => {
-  const kind = (value as { procedure?: JobKind } | null)?.procedure;
-  return (SCHEMAS[kind ?? 'sleeve-bearing.feelers'] ?? sleeveSetupSchema).required();
+  const kind = (value as { procedure?: Setup['procedure'] } | null)?.procedure;
+  return (SCHEMAS[kindOf({ procedure: kind })] ?? sleeveSetupSchema).required();
 }) as unknown as Schema<Setup>;
 
 /** Which kind of job a setup is for. */
-export const kindOf = (setup: Setup): JobKind => setup.procedure ?? 'sleeve-bearing.feelers';
+export const kindOf = (setup: Pick<Setup, 'procedure'>): JobKind =>
+  setup.procedure === undefined || setup.procedure === 'sleeve-bearing.feelers'
+    ? 'sleeve-bearing'
+    : setup.procedure;
 
 /** The setup of a job on an adapter sleeve. @throws Error where the job is of another kind: a fault of ours, not the user's */
 export function sleeveOf(job: { setup: Setup }): SleeveSetup {
-  if (kindOf(job.setup) !== 'sleeve-bearing.feelers')
-    throw new Error('This job fits no bearing on a sleeve.');
+  if (kindOf(job.setup) !== 'sleeve-bearing') throw new Error('This job fits no bearing on a sleeve.');
   return job.setup as SleeveSetup;
 }
 

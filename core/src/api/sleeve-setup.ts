@@ -29,7 +29,8 @@ export const SCHOOL_NEEDS = {
  * The geometry and the house rules one bearing rests on. Lengths in mm, torques in N·m; `maker` values outrank every table.
  */
 export const sleeveSetupSchema = object({
-  procedure: string().oneOf(['sleeve-bearing.feelers'] as const),
+  /** Older jobs say nothing, or name the one school there was. */
+  procedure: string().oneOf(['sleeve-bearing', 'sleeve-bearing.feelers'] as const),
   ...machineFields,
   ...shaftFields,
   role: string()

@@ -3,7 +3,7 @@ import type { JobState } from './state.ts';
 
 /** The step after which a fixed bearing stands at its place for good, by kind of job. */
 const STANDS_AFTER: Partial<Record<ReturnType<typeof kindOf>, string>> = {
-  'sleeve-bearing.feelers': 'lock',
+  'sleeve-bearing': 'lock',
   'split-bearing': 'seated',
 };
 

@@ -16,7 +16,7 @@ import { splitBearing } from './split-bearing.ts';
 import type { Procedure, StepDefinition } from './types.ts';
 
 const PROCEDURES: Record<JobKind, (setup: Setup) => Procedure> = {
-  'sleeve-bearing.feelers': (s) => sleeveBearing(s as SleeveSetup),
+  'sleeve-bearing': (s) => sleeveBearing(s as SleeveSetup),
   'split-bearing': (s) => splitBearing(s as SplitSetup),
   dismounting: (s) => dismounting(s as DismountSetup),
   regreasing: (s) => regreasingJob(s as RegreaseSetup),

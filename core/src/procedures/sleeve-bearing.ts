@@ -84,7 +84,7 @@ const TITLE = {
 export function sleeveBearing(setup: SleeveSetup): Procedure {
   const condition = conditionSteps(setup);
   return {
-    id: 'sleeve-bearing.feelers',
+    id: 'sleeve-bearing',
     title: TITLE[schoolOf(setup)],
     steps: [
       SAFE,

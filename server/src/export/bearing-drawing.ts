@@ -15,7 +15,7 @@ const HEIGHT = 190;
 
 /** The to-scale section with the job's own numbers on it, as on the screen. */
 export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: LengthUnit): void {
-  if (kindOf(state.setup) !== 'sleeve-bearing.feelers') return;
+  if (kindOf(state.setup) !== 'sleeve-bearing') return;
   const setup = sleeveOf(state);
   const residual = sheet.results.residualMm ?? sheet.results.benchMm;
   if (residual === null) return;

@@ -36,7 +36,7 @@ type Props = {
 
 /** What changing a job’s setup is called, by its kind. */
 const CHANGED: Record<JobKind, string> = {
-  'sleeve-bearing.feelers': 'Change bearing, bolts',
+  'sleeve-bearing': 'Change bearing, bolts',
   'split-bearing': 'Change bearing, screws',
   dismounting: 'Change sleeve',
   regreasing: 'Change bearing, grease',
@@ -266,6 +266,15 @@ export function Actions({
               All readings as CSV
             </a>
           )}
+          {number && keepsTimes(state) && (
+            <a
+              className="flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold"
+              href={`/api/jobs/${state.jobId}/due.ics`}
+              data-ics
+            >
+              What falls due, for the calendar
+            </a>
+          )}
           {may && !held && step.status === 'present' && (
             <Button
               onClick={() => {
@@ -361,6 +370,10 @@ export function Actions({
     </div>
   );
 }
+
+/** Does something of this job fall due: a reading of its first hours, the next regreasing? */
+const keepsTimes = (state: JobState): boolean =>
+  state.steps.some((s) => (s.id === 'runin' || s.id === 'watch') && s.status !== 'closed');
 
 /** One reading as it stands on the sheet. */
 function ReadingLine({ reading: r }: { reading: Reading }) {

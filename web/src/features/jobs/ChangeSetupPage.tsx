@@ -8,7 +8,7 @@ import { Fault } from '../../ui/controls.tsx';
 import { SetupForm } from './SetupForm.tsx';
 
 const WHAT: Record<JobKind, string> = {
-  'sleeve-bearing.feelers': 'Bearing, shaft, bolts',
+  'sleeve-bearing': 'Bearing, shaft, bolts',
   'split-bearing': 'Bearing, shaft, screws',
   dismounting: 'Sleeve and nut',
   regreasing: 'Bearing and grease',

@@ -9,7 +9,7 @@ import { SetupForm } from './SetupForm.tsx';
 import { startFor } from './start-setup.ts';
 
 const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
-  ['sleeve-bearing.feelers', 'Fit a bearing', 'on its adapter sleeve'],
+  ['sleeve-bearing', 'Fit a bearing', 'on its adapter sleeve'],
   ['split-bearing', 'Fit a split bearing', 'where no ring slides on'],
   ['dismounting', 'Take a bearing off', 'by the design of its sleeve'],
   ['regreasing', 'Regrease', 'and watch what it does'],
@@ -23,7 +23,7 @@ export function NewJobPage() {
   const rules = house.data?.rules;
   const openJob = useOpenJob();
   const go = useNavigate();
-  const [kind, setKind] = useState<JobKind>('sleeve-bearing.feelers');
+  const [kind, setKind] = useState<JobKind>('sleeve-bearing');
   const [chosen, setChosen] = useState<StoredPosition | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const open = async (setup: Setup) => {

@@ -50,7 +50,7 @@ export function SetupForm({ start, does, onSetup, before, after }: Props) {
           <fieldset key={group} className="m-0 border-0 border-t border-rule p-0 pt-2">
             <legend className="kicker pr-3">{group}</legend>
             {flags.length > 0 && (
-              <div className="flex flex-wrap gap-2">
+              <div className="mb-2 flex flex-wrap gap-2">
                 {flags.map((f) => (
                   <Flag
                     key={f.name}

@@ -15,6 +15,7 @@ import { ALONGSIDE } from './field-lists-parts.ts';
 
 const hydraulic = chosen('driveUp.school', 'hydraulic');
 const byAngle = chosen('driveUp.school', 'nut-angle');
+const uneven = chosen('lock.by', 'plate', 'clip');
 const otherSchool = (values: FormValues): boolean => hydraulic(values) || byAngle(values);
 
 const BEARING: Field[] = [
@@ -53,8 +54,14 @@ const BEARING: Field[] = [
   }),
   f('Bearing and sleeve', 'nutSlots', 'Nut slots', 'number'),
   f('Bearing and sleeve', 'washerTabs', 'Washer tabs', 'number'),
-  f('Bearing and sleeve', 'lock.nutDeg', 'Uneven nut holes, degrees', 'angles', { optional: true }),
-  f('Bearing and sleeve', 'lock.washerDeg', 'Uneven lock, degrees', 'angles', { optional: true }),
+  f('Bearing and sleeve', 'lock.nutDeg', 'Uneven nut holes, degrees', 'angles', {
+    optional: true,
+    when: uneven,
+  }),
+  f('Bearing and sleeve', 'lock.washerDeg', 'Uneven lock, degrees', 'angles', {
+    optional: true,
+    when: uneven,
+  }),
   f('Bearing and sleeve', 'driveUp.indicator', 'At the indicator the face', 'choice', {
     fallback: 'away',
     when: hydraulic,

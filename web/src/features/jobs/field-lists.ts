@@ -5,7 +5,7 @@ import { SURVEY_FIELDS } from './field-lists-condition.ts';
 import { DISMOUNT_FIELDS, REGREASE_FIELDS, SPLIT_FIELDS } from './field-lists-other.ts';
 
 const LISTS: Record<JobKind, readonly Field[]> = {
-  'sleeve-bearing.feelers': SLEEVE_FIELDS,
+  'sleeve-bearing': SLEEVE_FIELDS,
   'split-bearing': SPLIT_FIELDS,
   dismounting: DISMOUNT_FIELDS,
   regreasing: REGREASE_FIELDS,

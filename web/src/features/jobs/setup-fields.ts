@@ -144,20 +144,20 @@ function unsaid(setup: Record<string, unknown>): void {
   only('lock', 'by', 'washer');
 }
 
-const MEASURING: readonly JobKind[] = ['sleeve-bearing.feelers', 'split-bearing', 'condition.survey'];
+const MEASURING: readonly JobKind[] = ['sleeve-bearing', 'split-bearing', 'condition.survey'];
 
 /** The form as a setup, or a sentence for each field that is not right. */
 export function fromForm(
   values: FormValues,
   unit: LengthUnit,
-  kind: JobKind = 'sleeve-bearing.feelers',
+  kind: JobKind = 'sleeve-bearing',
 ): { setup: Setup } | { faults: FormFaults } {
   const faults: FormFaults = {};
   const measuring = MEASURING.includes(kind);
   const setup: Record<string, unknown> = {
     maker: {},
     ...(measuring ? { schools: {}, condition: { measures: [] } } : {}),
-    ...(kind === 'sleeve-bearing.feelers' ? {} : { procedure: kind }),
+    ...(kind === 'sleeve-bearing' ? {} : { procedure: kind }),
   };
   const asked = fieldsAsked(kind, values);
   for (const field of asked) {

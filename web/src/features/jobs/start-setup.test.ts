@@ -5,13 +5,7 @@ import { fieldsOf } from './field-lists.ts';
 import { fieldsAsked, fromForm, toForm } from './setup-fields.ts';
 import { startFor } from './start-setup.ts';
 
-const KINDS: JobKind[] = [
-  'sleeve-bearing.feelers',
-  'split-bearing',
-  'dismounting',
-  'regreasing',
-  'condition.survey',
-];
+const KINDS: JobKind[] = ['sleeve-bearing', 'split-bearing', 'dismounting', 'regreasing', 'condition.survey'];
 const known = {
   id: 'p1',
   site: 'Holmbeck',
@@ -51,7 +45,7 @@ describe('house rules of the work', () => {
     regrease: 'still',
   } as const;
   it('are what a new job begins with, and a position’s own setup outranks them', () => {
-    expect(startFor('sleeve-bearing.feelers', null, rules)).toMatchObject({
+    expect(startFor('sleeve-bearing', null, rules)).toMatchObject({
       driveUp: { school: 'nut-angle' },
     });
     expect(startFor('split-bearing', null, rules)).toMatchObject({
@@ -60,15 +54,15 @@ describe('house rules of the work', () => {
       film: 'anti-seize',
     });
     expect(startFor('regreasing', null, rules)).toMatchObject({ how: 'still' });
-    expect(startFor('sleeve-bearing.feelers', known, rules)).not.toHaveProperty('driveUp');
-    expect(toForm(startFor('sleeve-bearing.feelers', null, rules), 'mm')['grease:school']).toBe('share');
+    expect(startFor('sleeve-bearing', known, rules)).not.toHaveProperty('driveUp');
+    expect(toForm(startFor('sleeve-bearing', null, rules), 'mm')['grease:school']).toBe('share');
   });
 });
 
 describe('what the form asks as it stands', () => {
-  const start = { ...startFor('sleeve-bearing.feelers', null, USUAL_HOUSE_RULES), ...named };
+  const start = { ...startFor('sleeve-bearing', null, USUAL_HOUSE_RULES), ...named };
   const names = (change: Record<string, string>) =>
-    fieldsAsked('sleeve-bearing.feelers', { ...toForm(start, 'mm'), ...change }).map((f) => f.name);
+    fieldsAsked('sleeve-bearing', { ...toForm(start, 'mm'), ...change }).map((f) => f.name);
   it('the school’s own values of the sheet, the float’s span, a part’s fields only where it is on', () => {
     expect(names({})).not.toContain('maker.startPressureMpa');
     expect(names({ 'driveUp:school': 'hydraulic' })).toContain('maker.startPressureMpa');
@@ -83,7 +77,10 @@ describe('what the form asks as it stands', () => {
       return r.setup as Record<string, unknown>;
     };
     expect(read({ 'with:baseBolts': '' })).not.toHaveProperty('baseBolts');
-    expect(read({ 'lock:nutDeg': '0 90; 200' }).lock).toEqual({ by: 'washer', nutDeg: [0, 90, 200] });
+    expect(read({ 'lock:by': 'plate', 'lock:nutDeg': '0 90; 200' }).lock).toEqual({
+      by: 'plate',
+      nutDeg: [0, 90, 200],
+    });
     const pump = read({
       'driveUp:school': 'hydraulic',
       'maker:startPressureMpa': '26 bar',
@@ -94,7 +91,7 @@ describe('what the form asks as it stands', () => {
       'maker:abortPressureMpa': '30',
     });
     expect(pump.maker).toMatchObject({ startPressureMpa: 2.6, abortPressureMpa: 30 });
-    const bad = fromForm({ ...toForm(start, 'mm'), 'lock:nutDeg': '0 ninety' }, 'mm');
+    const bad = fromForm({ ...toForm(start, 'mm'), 'lock:by': 'clip', 'lock:nutDeg': '0 ninety' }, 'mm');
     expect('faults' in bad && bad.faults['lock:nutDeg']).toMatch(/degrees with blanks/);
   });
 });

@@ -15,7 +15,7 @@ import type { StoredPosition } from '../../app/job.ts';
 import type { StartSetup } from './setup-fields.ts';
 
 const USUAL: Record<JobKind, StartSetup> = {
-  'sleeve-bearing.feelers': { ...USUAL_SETUP, ...USUAL_PARTS },
+  'sleeve-bearing': { ...USUAL_SETUP, ...USUAL_PARTS },
   'split-bearing': { ...USUAL_SPLIT, ...USUAL_PARTS },
   dismounting: USUAL_DISMOUNT,
   regreasing: USUAL_REGREASE,
@@ -39,7 +39,7 @@ const PLACE: readonly string[] = ['machine', 'position'];
 function byRules(kind: JobKind, usual: StartSetup, rules: HouseRules): StartSetup {
   const work = { ...USUAL_WORK, ...rules };
   switch (kind) {
-    case 'sleeve-bearing.feelers':
+    case 'sleeve-bearing':
       return work.driveUp === 'feelers'
         ? usual
         : { ...(usual as SleeveSetup), driveUp: { school: work.driveUp } };

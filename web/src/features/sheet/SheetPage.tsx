@@ -102,7 +102,7 @@ export function SheetPage() {
         <p className="m-0 px-4 pb-2 text-sm text-muted">{say(describeSetup(sheet.setup))}.</p>
         <Results sheet={sheet} />
         <SheetFigures state={job.state} />
-        {bench !== null && kindOf(sheet.setup) === 'sleeve-bearing.feelers' && (
+        {bench !== null && kindOf(sheet.setup) === 'sleeve-bearing' && (
           <div className="mx-auto max-w-3xl px-4 pt-3">
             <BearingFigure
               setup={sleeveOf(sheet)}
