@@ -45,6 +45,9 @@ export { FILL_SCHOOLS, type FirstFillValues } from './lubrication/first-fill.ts'
 export { ROLLING_KINDS } from './lubrication/regreasing.ts';
 export { RUN_IN_LIMITS } from './lubrication/run-in.ts';
 export * from './metrology/index.ts';
+export * from './packing/break-in.ts';
+export { PART_NAME, V_RING_LUBRICATIONS, V_RING_PARTS, type VRingPart } from './packing/plunger.ts';
+export type { PackingRingsValues } from './packing/rings.ts';
 export type { AxialPlaceValues } from './procedures/kinds/axial-place.ts';
 export type { BenchValues } from './procedures/kinds/bench-clearance.ts';
 export type { BoltSpec, BoltValues } from './procedures/kinds/bolts.ts';
@@ -59,6 +62,7 @@ export type { EnvelopeStepValues } from './procedures/kinds/envelope.ts';
 export type { FinishStepValues } from './procedures/kinds/finish.ts';
 export type { FixedFirstValues, FixedNamed } from './procedures/kinds/fixed-first.ts';
 export type { FloatRoomValues } from './procedures/kinds/float-room.ts';
+export type { GlandGapsValues } from './procedures/kinds/gland-gaps.ts';
 export type { GreaseWatchValues, StrokesValues } from './procedures/kinds/greasing.ts';
 export type { HousingsStepValues } from './procedures/kinds/housings.ts';
 export type { LetGoValues } from './procedures/kinds/let-go.ts';
@@ -66,15 +70,29 @@ export type { LockValues } from './procedures/kinds/lock.ts';
 export type { LockBySchoolValues } from './procedures/kinds/lock-by-school.ts';
 export type { NutBackValues } from './procedures/kinds/nut-back.ts';
 export type { NutZeroValues } from './procedures/kinds/nut-zero.ts';
+export type {
+  BreakInStepValues,
+  PartsOrderValues,
+  PreloadStepValues,
+  RingsStepValues,
+} from './procedures/kinds/packing-steps.ts';
 export type { PlayStepValues } from './procedures/kinds/play.ts';
 export type { RaceGapsStepValues } from './procedures/kinds/race-gaps.ts';
 export type { RunInStepValues } from './procedures/kinds/run-in-log.ts';
 export { type RunoutStation, type RunoutStepValues, runoutGrid } from './procedures/kinds/runout.ts';
+export type { AnglesStepValues, PortsStepValues } from './procedures/kinds/seal-angles.ts';
+export type { ProofValues } from './procedures/kinds/seal-proof.ts';
+export type { SettingStepValues } from './procedures/kinds/seal-setting.ts';
+export type { GasValues, PairGapsValues, ThrottleValues } from './procedures/kinds/seal-small.ts';
 export type { SoftFootStepValues } from './procedures/kinds/soft-foot.ts';
+export type { TurnRecoveryValues } from './procedures/kinds/turn-recovery.ts';
 export type { VerdictLine, VerdictValues } from './procedures/kinds/verdict.ts';
 export { procedureFor, stepOf } from './procedures/procedure-for.ts';
+export { SEAL_FAMILY_TITLE } from './procedures/seal.ts';
 export type { GateItem, Procedure, StepDefinition } from './procedures/types.ts';
 export * from './quantities/index.ts';
+export { ANGLE_MARKS, type AngleMark, MARK_NAME } from './seals/angles.ts';
+export { ELASTOMERS, FLUIDS } from './seals/elastomers.ts';
 export * from './shaft/bend.ts';
 export * from './shaft/diameter-survey.ts';
 export { RADIAL_PLAY_MM } from './shaft/play.ts';

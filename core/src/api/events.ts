@@ -23,6 +23,7 @@ export const INSTRUMENT_KINDS = [
   'pressure',
   'thermometer',
   'gun',
+  'counter',
 ] as const;
 
 /** The gauge a reading was taken with, as it stood in the register at that moment. */

@@ -19,7 +19,17 @@ const name = (label: string) =>
 const maker = (max: number) => number().moreThan(0).max(max);
 
 /** Steps a lead hand may be asked to release. */
-export const HOLDABLE_STEPS = ['driveup', 'lock', 'seat', 'bolts', 'handturn', 'verdict', 'sign'] as const;
+export const HOLDABLE_STEPS = [
+  'driveup',
+  'lock',
+  'seat',
+  'bolts',
+  'screws',
+  'breakin',
+  'handturn',
+  'verdict',
+  'sign',
+] as const;
 
 /** Values typed from the maker's sheet; they outrank every table. mm, N·m, µm of roughness, degrees, MPa, mm². */
 export const makerSchema = object({
@@ -51,6 +61,9 @@ export const makerSchema = object({
   abortPressureMpa: maker(300),
   dismountAbortMpa: maker(300),
   closedBoreMm: maker(1000),
+  compressionLowerMm: maker(100),
+  compressionUpperMm: maker(100),
+  glandSpreadMm: maker(5),
 }).noUnknown();
 
 /** House rules as a job took them over when it was opened, or as it was told otherwise. */
@@ -102,6 +115,7 @@ export const MAKER_PAIRS = [
   ['reductionMinMm', 'reductionMaxMm'],
   ['nutAngleMinDeg', 'nutAngleMaxDeg'],
   ['driveUpMinMm', 'driveUpMaxMm'],
+  ['compressionLowerMm', 'compressionUpperMm'],
 ] as const;
 
 type Maker = Partial<Record<(typeof MAKER_PAIRS)[number][number], number | undefined>>;

@@ -3,13 +3,22 @@ import { type HouseRules, USUAL_HOUSE_RULES } from '../sources/schools.ts';
 import type { Condition } from './condition.ts';
 import { type ConditionSetup, conditionSetupSchema } from './condition-setup.ts';
 import { type DismountSetup, dismountSetupSchema } from './dismount-setup.ts';
+import {
+  type PackingSetup,
+  type PlungerSetup,
+  packingSetupSchema,
+  plungerSetupSchema,
+} from './packing-setup.ts';
 import { type RegreaseSetup, regreaseSetupSchema } from './regrease-setup.ts';
+import { type SealSetup, sealSetupSchema } from './seal-setup.ts';
 import { type SleeveSetup, sleeveSetupSchema } from './sleeve-setup.ts';
 import { type SplitSetup, splitSetupSchema } from './split-setup.ts';
 
 export type { ConditionSetup } from './condition-setup.ts';
 export type { DismountSetup } from './dismount-setup.ts';
+export type { PackingSetup, PlungerSetup } from './packing-setup.ts';
 export type { RegreaseSetup } from './regrease-setup.ts';
+export { SEAL_FAMILIES, type SealFamily, type SealSetup } from './seal-setup.ts';
 export { HOLDABLE_STEPS } from './setup-parts.ts';
 export { type DriveUpSchool, isFelt, type SleeveSetup, schoolOf } from './sleeve-setup.ts';
 export type { SplitSetup } from './split-setup.ts';
@@ -21,19 +30,33 @@ export const JOB_KINDS = [
   'split-bearing',
   'dismounting',
   'regreasing',
+  'seal',
+  'packing',
+  'plunger',
   'condition.survey',
 ] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
 
-export type Setup = SleeveSetup | SplitSetup | DismountSetup | RegreaseSetup | ConditionSetup;
+export type Setup =
+  | SleeveSetup
+  | SplitSetup
+  | DismountSetup
+  | RegreaseSetup
+  | SealSetup
+  | PackingSetup
+  | PlungerSetup
+  | ConditionSetup;
 /** A setup that says what shaft it is about. */
-export type ShaftSetup = SleeveSetup | SplitSetup | ConditionSetup;
+export type ShaftSetup = SleeveSetup | SplitSetup | SealSetup | PackingSetup | ConditionSetup;
 
 const SCHEMAS: Record<JobKind, Schema> = {
   'sleeve-bearing': sleeveSetupSchema,
   'split-bearing': splitSetupSchema,
   dismounting: dismountSetupSchema,
   regreasing: regreaseSetupSchema,
+  seal: sealSetupSchema,
+  packing: packingSetupSchema,
+  plunger: plungerSetupSchema,
   'condition.survey': conditionSetupSchema,
 };
 

@@ -1,6 +1,8 @@
 import type { ConditionSetup } from './condition-setup.ts';
 import type { DismountSetup } from './dismount-setup.ts';
+import type { PackingSetup, PlungerSetup } from './packing-setup.ts';
 import type { RegreaseSetup } from './regrease-setup.ts';
+import type { SealSetup } from './seal-setup.ts';
 import type { SleeveSetup } from './sleeve-setup.ts';
 import type { SplitSetup } from './split-setup.ts';
 
@@ -103,4 +105,72 @@ export const USUAL_PARTS: Pick<SleeveSetup, 'closing' | 'baseBolts' | 'runIn'> =
   closing: { order: 'room', seals: 'labyrinth', rings: 'both' },
   baseBolts: { size: 'M20', grade: '8.8', count: 4, friction: 'oiled', layout: 'rectangle' },
   runIn: {},
+};
+
+/** A usual cartridge seal on a shaft of 60. Torques are the maker's sheet's: none is given here. */
+export const USUAL_SEAL: Omit<SealSetup, 'machine' | 'position'> = {
+  procedure: 'seal',
+  family: 'cartridge',
+  shaftSystem: 'metric',
+  shaftMm: 60,
+  seatMm: 60,
+  stations: 3,
+  angles: 3,
+  holdBefore: [],
+  maker: {},
+  rotary: 'inside',
+  glandBolts: 4,
+  dogs: 3,
+  cups: 3,
+  rigidGasket: true,
+  oRings: 'flush',
+  tail: 'screws-first',
+  spacer: 'hand-held',
+  condition: {
+    measures: ['look', 'shaft', 'runout', 'play', 'face'],
+    seat: 'mechanical-seal',
+    runoutStations: 2,
+    runoutAngles: 8,
+    boxBoreMm: 100,
+    faceRadiusMm: 80,
+  },
+};
+
+/** A usual stuffing box on a sleeve of 60. Nothing of it is a limit. */
+export const USUAL_PACKING: Omit<PackingSetup, 'machine' | 'position'> = {
+  procedure: 'packing',
+  shaftSystem: 'metric',
+  shaftMm: 60,
+  seatMm: 80,
+  stations: 3,
+  angles: 3,
+  holdBefore: [],
+  maker: {},
+  boxBoreMm: 85,
+  boxDepthMm: 90,
+  lanternMm: 20,
+  portMm: 42,
+  allowancePercent: 2,
+  cut: 'diagonal',
+  staggerDeg: 90,
+  boxes: 1,
+  studs: 2,
+  studPitchMm: 2,
+  followerMm: 25,
+  leakSchool: 'per-diameter',
+  condition: {
+    measures: ['look', 'shaft', 'runout'],
+    seat: 'packing-sleeve',
+    runoutStations: 2,
+    runoutAngles: 8,
+  },
+};
+
+/** A usual plunger's packing nut. */
+export const USUAL_PLUNGER: Omit<PlungerSetup, 'machine' | 'position'> = {
+  procedure: 'plunger',
+  holdBefore: [],
+  maker: {},
+  lubrication: 'oil',
+  nutPitchMm: 3,
 };

@@ -165,6 +165,52 @@ const EXAMPLES: Record<string, unknown> = {
     ],
   },
   'lubrication.compatibility': { inside: 'polyurea', fresh: 'lithium' },
+  'seal.setting': { freeLengthMm: 62, compressionMm: 6, rotary: 'inside', seatMm: 5 },
+  'seal.compression-shift': { compressionMm: 6, impellerMm: 0.3, resolutionMm: 0.01 },
+  'seal.face-load': {
+    faceOutsideMm: 71,
+    faceInsideMm: 61,
+    balanceMm: 63,
+    springN: 200,
+    pressureMpa: 1,
+    speedRpm: 1450,
+  },
+  'seal.flush': { powerW: 300, riseK: 10 },
+  'seal.set-screws': { shaftMm: 60, boxPressureMpa: 1.7, hardened: false },
+  'seal.gland-tilt': {
+    gaps: [
+      { angleDeg: 0, gapMm: 0.5 },
+      { angleDeg: 90, gapMm: 0.55 },
+      { angleDeg: 180, gapMm: 0.6 },
+      { angleDeg: 270, gapMm: 0.55 },
+    ],
+    bolts: 4,
+    resolutionMm: 0.01,
+  },
+  'seal.angles': {
+    marks: { 'gland-split': 0, 'rotary-split': 90 },
+    rules: [{ a: 'gland-split', b: 'rotary-split', want: 'square' }],
+  },
+  'seal.ports': { rotation: 'clockwise', seenFrom: 'drive-end' },
+  'seal.purge': { processMpa: 0.1, seals: 2, regulators: 2 },
+  'seal.wear': {
+    readings: [
+      { days: 0, projectionMm: 1.2 },
+      { days: 90, projectionMm: 1 },
+      { days: 180, projectionMm: 0.8 },
+    ],
+  },
+  'seal.elastomer': { elastomer: 'EPDM', fluid: 'water', temperatureC: 80 },
+  'packing.rings': { shaftMm: 60, boxBoreMm: 85, boxDepthMm: 90, allowancePercent: 2, cut: 'diagonal' },
+  'packing.break-in': {
+    shaftMm: 60,
+    school: 'per-diameter',
+    pitchMm: 2,
+    followerMm: 25,
+    readings: [{ minutes: 0, flats: 0, dropsPerMin: 120 }],
+  },
+  'packing.friction': { shaftMm: 60, lengthMm: 62.5, glandMpa: 0.5, speedRpm: 1450, sectionMm: 12.5 },
+  'packing.plunger-preload': { pitchMm: 3, backDeg: 270, endDeg: 20 },
 };
 
 describe('the registry', () => {

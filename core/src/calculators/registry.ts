@@ -8,7 +8,9 @@ import { BOLTING_ENTRIES } from './bolting-entries.ts';
 import { BOX_ENTRIES } from './box-entries.ts';
 import type { Calculator } from './entry.ts';
 import { LUBRICATION_ENTRIES } from './lubrication-entries.ts';
+import { PACKING_ENTRIES } from './packing-entries.ts';
 import type { CalculatorResult } from './result.ts';
+import { SEAL_ENTRIES } from './seal-entries.ts';
 import { SHAFT_ENTRIES } from './shaft-entries.ts';
 
 /** Every calculator: screens, HTTP and command line all call them through here. */
@@ -19,6 +21,8 @@ export const CALCULATORS: readonly Calculator[] = [
   ...BEARING_ENTRIES,
   ...BOLTING_ENTRIES,
   ...LUBRICATION_ENTRIES,
+  ...SEAL_ENTRIES,
+  ...PACKING_ENTRIES,
 ];
 
 /** Say in the JSON Schema what the checks do anyway: fields not named are refused. */

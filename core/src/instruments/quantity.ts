@@ -16,12 +16,13 @@ const QUANTITY: Record<Instrument['kind'], Quantity> = {
   pressure: 'pressure',
   thermometer: 'temperature',
   gun: 'count',
+  counter: 'count',
 };
 
 /** What a kind of gauge measures. @example quantityOf('dial') // 'length' */
 export const quantityOf = (kind: Instrument['kind']): Quantity => QUANTITY[kind];
 
-export type OpenUnit = 'mm' | 'µm' | 'deg' | 'N·m' | 'MPa' | '°C' | 'strokes';
+export type OpenUnit = 'mm' | 'µm' | 'deg' | 'N·m' | 'MPa' | '°C' | 'strokes' | 'drops/min';
 
 const OPEN_UNIT: Record<Quantity, OpenUnit> = {
   length: 'mm',
@@ -41,7 +42,7 @@ export function inOpenUnit(kind: Instrument['kind'], value: number): { value: nu
   const quantity = quantityOf(kind);
   return {
     value: Number((quantity === 'roughness' ? 1000 * value : value).toFixed(6)),
-    unit: OPEN_UNIT[quantity],
+    unit: kind === 'counter' ? 'drops/min' : OPEN_UNIT[quantity],
   };
 }
 
@@ -61,6 +62,8 @@ export function sayReading(kind: Instrument['kind'], value: number): string {
     case 'temperature':
       return temp(value);
     case 'count':
-      return `${value} ${value === 1 ? 'stroke' : 'strokes'}`;
+      return kind === 'counter'
+        ? `${value} drops a minute`
+        : `${value} ${value === 1 ? 'stroke' : 'strokes'}`;
   }
 }

@@ -97,8 +97,11 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
 }
 
 function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
-  const item = stepOf(state, e.data.step)?.items?.find((i) => i.id === e.data.item);
-  if (!item) return 'There is no such question in this job.';
+  const step = stepOf(state, e.data.step);
+  const item = step?.items?.find((i) => i.id === e.data.item);
+  if (!step || !item) return 'There is no such question in this job.';
+  if (step.kind.asks && !step.kind.asks(state, step).some((i) => i.id === item.id))
+    return 'That is not asked now.';
   if (item.note && !e.data.note?.trim()) return 'Write down what was seen; a word or two will do.';
   return refuseStep(state, e.data.step);
 }
@@ -150,6 +153,7 @@ export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
   pressure: 'pressure gauge',
   thermometer: 'thermometer',
   gun: 'grease gun',
+  counter: 'drop counter',
 };
 
 /**

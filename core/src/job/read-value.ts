@@ -36,10 +36,19 @@ export function readValue(text: string, kind: PlaceKind, unit: LengthUnit): Unde
       ? { value: t.c, said: `${formatTemperature(t.c, 'mm')} · ${formatTemperature(t.c, 'in')}` }
       : { message: t.message };
   }
+  if (kind === 'flats') {
+    const n = parseTypedNumber(text.trim().replace(/\s*flats?$/, ''));
+    return n
+      ? {
+          value: 60 * n.value,
+          said: `${n.value} ${Math.abs(n.value) === 1 ? 'flat' : 'flats'} · ${(60 * n.value).toFixed(0)}°`,
+        }
+      : { message: 'Type how many flats, for example 1; −1 for one back.' };
+  }
   if (kind === 'count') {
     const n = parseTypedNumber(text);
     return n && Number.isInteger(n.value) && n.value >= 0
-      ? { value: n.value, said: `${n.value}` }
+      ? { value: 60 * n.value, said: `${n.value}` }
       : { message: 'Type a whole number, for example 12.' };
   }
   const length = parseLength(text, unit);

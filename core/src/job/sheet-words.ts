@@ -1,5 +1,6 @@
 import { MEASURE_TITLE } from '../api/condition.ts';
 import { conditionOf, type JobKind, type Setup, schoolOf, schoolsOf } from '../api/setup.ts';
+import { SEAL_FAMILY_TITLE } from '../procedures/seal.ts';
 import { len, num, pres, rough, temp, tor } from '../quantities/say.ts';
 import type { FitUpSheet, SheetReading } from './sheet.ts';
 
@@ -11,6 +12,9 @@ const SHEET_TITLE: Partial<Record<JobKind, string>> = {
   'condition.survey': 'Condition sheet',
   dismounting: 'Dismounting sheet',
   regreasing: 'Greasing sheet',
+  seal: 'Seal sheet',
+  packing: 'Packing sheet',
+  plunger: 'Plunger sheet',
 };
 
 const FIT_WORDS = { fit: 'fit to receive', 'not-fit': 'not fit', undecided: 'undecided' } as const;
@@ -42,6 +46,38 @@ export function resultRows(sheet: FitUpSheet): Array<[string, string]> {
       ['Grease given', r.greaseG === null ? '–' : `${r.greaseG.toFixed(0)} g`],
       ['Hottest afterwards', r.hottestC === null ? '–' : temp(r.hottestC)],
       ['Again in', r.intervalH === null ? '–' : `${Math.round(r.intervalH)} hours`],
+    ];
+  const leak: Array<[string, string]> =
+    r.dropsPerMin === null ? [] : [['Leakage, last counted', `${r.dropsPerMin} drops a minute`]];
+  if (setup.procedure === 'plunger')
+    return [
+      [
+        'Nut from its mark',
+        r.preloadDeg === null ? '–' : `${r.preloadDeg}° · ${len((setup.nutPitchMm * r.preloadDeg) / 360, 2)}`,
+      ],
+    ];
+  if (setup.procedure === 'packing')
+    return [
+      shaft,
+      ['Rings in', r.rings === null ? '–' : String(r.rings)],
+      ['Cut to', length(r.ringCutMm)],
+      ['Follower, spread of its gaps', length(r.glandSpreadMm)],
+      ['Flats turned', r.flats === null ? '–' : String(r.flats)],
+      ...leak,
+    ];
+  if (setup.procedure === 'seal')
+    return [
+      shaft,
+      ...(r.compressionMm === null
+        ? []
+        : [['Compression as it runs', len(r.compressionMm, 2)] as [string, string]]),
+      ['Gland, spread of its gaps', length(r.glandSpreadMm)],
+      ['Gland bolts', r.torqueNm === null ? '–' : `${setup.glandBolts}, ${tor(r.torqueNm)}`],
+      ...(r.recoveryRounds === null
+        ? []
+        : [['Rounds of centring recovery', String(r.recoveryRounds)] as [string, string]]),
+      ...(r.baselineMm === null ? [] : [['Wear baseline', len(r.baselineMm, 2)] as [string, string]]),
+      ...leak,
     ];
   const torque = (set: string) => (r.torqueNm === null ? '–' : `${set}, ${tor(r.torqueNm)}`);
   const hottest: Array<[string, string]> =
@@ -81,6 +117,10 @@ export function describeSetup(setup: Setup): string {
       setup.how === 'running' ? 'while it runs' : 'standing still',
       `${setup.thickenerFresh} on ${setup.thickenerInside}`,
     ].join('; ');
+  if (setup.procedure === 'plunger')
+    return [part, `lubricated with ${setup.lubrication}`, `nut’s pitch ${len(setup.nutPitchMm, 2)}`].join(
+      '; ',
+    );
   const schools = schoolsOf(setup);
   const c = conditionOf(setup);
   const rules = `house rules: run-out ${schools.runout}, face ${schools.face}, end play ${schools.endPlay}, decision ${schools.decision === 'k2' ? 'k = 2' : '1.65 u at one-sided limits'}`;
@@ -107,6 +147,33 @@ export function describeSetup(setup: Setup): string {
       asked,
       rules,
     ].join('; ');
+  if (setup.procedure === 'packing')
+    return [
+      part,
+      shaft,
+      `box ${len(setup.boxBoreMm, 1)} × ${len(setup.boxDepthMm, 1)}`,
+      `${setup.cut} cut, allowance ${setup.allowancePercent} %, joints ${setup.staggerDeg}° apart`,
+      setup.leakSchool === 'flat'
+        ? `leakage ${setup.flatDropsPerMin} drops a minute`
+        : 'leakage by shaft diameter',
+      asked,
+      rules,
+    ].join('; ');
+  if (setup.procedure === 'seal')
+    return [
+      part,
+      shaft,
+      SEAL_FAMILY_TITLE[setup.family].toLowerCase(),
+      setup.freeLengthMm === undefined || setup.compressionMm === undefined
+        ? ''
+        : `free ${len(setup.freeLengthMm, 2)}, compressed by ${len(setup.compressionMm, 2)}`,
+      setup.elastomer ? `${setup.elastomer} in ${setup.fluid ?? 'a fluid not given'}` : '',
+      `O-ring ends ${setup.oRings}, ${setup.tail.replace('-', ' ')}, spacer ${setup.spacer}`,
+      asked,
+      rules,
+    ]
+      .filter(Boolean)
+      .join('; ');
   return [
     part,
     shaft,
@@ -140,6 +207,8 @@ export function saySheetReading(r: Pick<SheetReading, 'value' | 'unit'>): string
       return temp(r.value);
     case 'strokes':
       return `${r.value} strokes`;
+    case 'drops/min':
+      return `${r.value} drops/min`;
   }
 }
 

@@ -6,10 +6,15 @@ import type { Verdict } from '../metrology/decision.ts';
 import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
 import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
+import type { GlandGapsValues } from '../procedures/kinds/gland-gaps.ts';
 import type { LetGoValues } from '../procedures/kinds/let-go.ts';
+import type { BreakInStepValues, RingsStepValues } from '../procedures/kinds/packing-steps.ts';
 import type { PlayStepValues } from '../procedures/kinds/play.ts';
 import type { RaceGapsStepValues } from '../procedures/kinds/race-gaps.ts';
 import type { RunoutStepValues } from '../procedures/kinds/runout.ts';
+import type { ProofValues } from '../procedures/kinds/seal-proof.ts';
+import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
+import type { BaselineValues } from '../procedures/kinds/seal-small.ts';
 import type { VerdictValues } from '../procedures/kinds/verdict.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
 import { sayAll } from '../quantities/say.ts';
@@ -113,6 +118,18 @@ export type FitUpSheet = {
     letGoMpa: number | null;
     greaseG: number | null;
     intervalH: number | null;
+    /** Of a seal: compression as it runs, wear's baseline, rounds of centring recovery, spread of the gland's gaps. */
+    compressionMm: number | null;
+    baselineMm: number | null;
+    recoveryRounds: number | null;
+    glandSpreadMm: number | null;
+    /** Of packing: rings in, their cut length, flats turned in all. Leakage last counted, of packing or seal. */
+    rings: number | null;
+    ringCutMm: number | null;
+    flats: number | null;
+    dropsPerMin: number | null;
+    /** Of a plunger's nut: how far off its mark it ended. */
+    preloadDeg: number | null;
     verdict: VerdictValues['fit'] | null;
   };
   deviations: Array<{ step: string; stood: string; by: string; at: string; reason: string; attempt: number }>;
@@ -204,9 +221,12 @@ export function fitUpSheet(state: JobState, events: readonly JobEvent[], number:
         reductionMm: num(driven?.reductionMm),
         residualMm: num(driven?.clearanceMm),
         nutDeg: num(lock?.finalDeg),
-        torqueNm: num((bolts?.torque as { torqueNm?: number } | undefined)?.torqueNm),
+        torqueNm: num(
+          ((bolts ?? valuesOf(state, 'glandbolts'))?.torque as { torqueNm?: number } | undefined)?.torqueNm,
+        ),
         ...conditionResults(state),
         ...fittingResults(state),
+        ...sealResults(state),
       },
       deviations: state.deviations.map((d) => ({
         step: d.step,
@@ -272,6 +292,40 @@ function fittingResults(
     letGoMpa: letGo?.free ? (letGo.rounds.at(-1)?.peakMpa ?? null) : null,
     greaseG: num(valuesOf(state, 'strokes')?.gramsGiven),
     intervalH: num(valuesOf(state, 'watch')?.intervalHours),
+  };
+}
+
+/** What a seal, packing or a plunger's set came to. */
+function sealResults(
+  state: JobState,
+): Pick<
+  FitUpSheet['results'],
+  | 'compressionMm'
+  | 'baselineMm'
+  | 'recoveryRounds'
+  | 'glandSpreadMm'
+  | 'rings'
+  | 'ringCutMm'
+  | 'flats'
+  | 'dropsPerMin'
+  | 'preloadDeg'
+> {
+  const values = <T>(step: string) => valuesOf(state, step) as T | null;
+  const setting = values<SettingStepValues>('impeller') ?? values<SettingStepValues>('collar');
+  const gland = values<GlandGapsValues>('gland-gaps') ?? values<GlandGapsValues>('follower');
+  const rings = values<RingsStepValues>('rings');
+  const breakIn = values<BreakInStepValues>('breakin');
+  const proof = (values<ProofValues>('proof')?.points ?? []).filter((p) => p.dropsPerMin !== null);
+  return {
+    compressionMm: setting?.shift?.compressionMm ?? null,
+    baselineMm: values<BaselineValues>('baseline')?.baselineMm ?? null,
+    recoveryRounds: num(valuesOf(state, 'handturn')?.rounds),
+    glandSpreadMm: gland?.tilt?.spreadMm ?? null,
+    rings: rings?.jointsDeg.length ?? null,
+    ringCutMm: rings?.plan.cutMm ?? null,
+    flats: breakIn?.points.length ? breakIn.flats : null,
+    dropsPerMin: breakIn?.points.at(-1)?.dropsPerMin ?? proof.at(-1)?.dropsPerMin ?? null,
+    preloadDeg: num(valuesOf(state, 'preload')?.endDeg),
   };
 }
 

@@ -98,7 +98,8 @@ export type PlaceKind =
   | 'roughness'
   | 'pressure'
   | 'temperature'
-  | 'count';
+  | 'count'
+  | 'flats';
 
 /** Somewhere a reading is taken: what to type there and what could be believed. */
 export type Place = {

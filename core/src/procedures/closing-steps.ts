@@ -15,11 +15,9 @@ type BearingSetup = SleeveSetup | SplitSetup;
 /** A set of the setup as the bolt step takes it. */
 export const specOf = (what: string, set: BoltSet, more: Partial<BoltSpec> = {}): BoltSpec => ({
   what,
-  size: set.size,
-  grade: set.grade as BoltGrade,
+  bolt: { size: set.size, grade: set.grade as BoltGrade, friction: set.friction },
   count: set.count,
   layout: set.layout ?? 'circle',
-  friction: set.friction,
   makerTorqueNm: set.makerTorqueNm,
   ...more,
 });

@@ -2,7 +2,10 @@ import type {
   ConditionSetup,
   DismountSetup,
   JobKind,
+  PackingSetup,
+  PlungerSetup,
   RegreaseSetup,
+  SealSetup,
   Setup,
   SleeveSetup,
   SplitSetup,
@@ -10,7 +13,10 @@ import type {
 import { kindOf } from '../api/setup.ts';
 import { conditionSurvey } from './condition-survey.ts';
 import { dismounting } from './dismounting.ts';
+import { packingJob } from './packing.ts';
+import { plungerSet } from './plunger.ts';
 import { regreasingJob } from './regreasing.ts';
+import { sealFitting } from './seal.ts';
 import { sleeveBearing } from './sleeve-bearing.ts';
 import { splitBearing } from './split-bearing.ts';
 import type { Procedure, StepDefinition } from './types.ts';
@@ -20,6 +26,9 @@ const PROCEDURES: Record<JobKind, (setup: Setup) => Procedure> = {
   'split-bearing': (s) => splitBearing(s as SplitSetup),
   dismounting: (s) => dismounting(s as DismountSetup),
   regreasing: (s) => regreasingJob(s as RegreaseSetup),
+  seal: (s) => sealFitting(s as SealSetup),
+  packing: (s) => packingJob(s as PackingSetup),
+  plunger: (s) => plungerSet(s as PlungerSetup),
   'condition.survey': (s) => conditionSurvey(s as ConditionSetup),
 };
 

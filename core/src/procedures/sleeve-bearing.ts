@@ -55,11 +55,9 @@ const CAP: StepDefinition = {
     const s = sleeveOf({ setup });
     return {
       what: 'Cap bolts',
-      size: s.boltSize,
-      grade: s.boltGrade as BoltGrade,
+      bolt: { size: s.boltSize, grade: s.boltGrade as BoltGrade, friction: s.friction },
       count: s.boltCount,
       layout: s.boltLayout,
-      friction: s.friction,
       makerTorqueNm: s.maker.torqueNm,
     };
   }),

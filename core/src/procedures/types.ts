@@ -28,6 +28,8 @@ export type StepKind = {
     key: string,
     carried: Record<string, StepReport>,
   ): Place | string;
+  /** Which of the step’s questions are asked now, where not all are; those before stay answered. */
+  asks?(facts: Facts, step: StepDefinition): GateItem[];
   /** May this bolt be ticked now? A sentence when not. Kinds without bolts leave it out. */
   bolt?(facts: Facts, step: StepDefinition, values: unknown, tried: BoltTry): string | null;
   /** The step can be measured anew after something was done about it; both measurings stay on the sheet. */

@@ -6,6 +6,7 @@ import { judge } from '../job/reduce.ts';
 import type { JobState, Place } from '../job/state.ts';
 import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import { surveyGrid } from '../procedures/kinds/diameters.ts';
+import { answered } from '../procedures/kinds/item-findings.ts';
 import { stepOf } from '../procedures/procedure-for.ts';
 import { say } from '../quantities/say.ts';
 
@@ -21,6 +22,7 @@ export type HandTools = {
   pressure?: Instrument;
   thermometer?: Instrument;
   gun?: Instrument;
+  counter?: Instrument;
 };
 
 /**
@@ -94,9 +96,11 @@ export class ScriptedHand {
     return this;
   }
 
-  /** Answer every question of a step with yes; what is to be written down, with a word. */
+  /** Answer every question of a step that is not answered yes with yes; what is to be written down, with a word. */
   answerAll(step: string): this {
-    for (const item of stepOf(this.state, step)?.items ?? [])
+    const definition = stepOf(this.state, step);
+    if (!definition) return this;
+    for (const { item } of answered(this.state, definition).filter((a) => a.answer?.answer !== 'yes'))
       this.do('gate.answered', {
         step,
         item: item.id,

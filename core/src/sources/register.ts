@@ -42,6 +42,7 @@ const SOURCES = {
     rank: 'published',
   },
   'grease-table': { title: 'Thickener compatibility, from memory; ask the maker', rank: 'from memory' },
+  'elastomer-guide': { title: 'Elastomers and fluids, general knowledge, from memory', rank: 'from memory' },
   gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
   practice: { title: 'Common practice', rank: 'common practice' },
   geometry: { title: 'Geometry', rank: 'published' },

@@ -15,6 +15,12 @@ export const END_PLAY_SCHOOLS = ['strict', 'flat'] as const;
 export const RACE_SCHOOLS = ['joints-first', 'square-first'] as const;
 export const GAUGE_SCHOOLS = ['gauge-in', 'gauge-out'] as const;
 export const FILMS = ['oil', 'anti-seize'] as const;
+/** Leakage of packing: drops by the shaft’s diameter, or one flat figure. Joints of its rings stand so far apart. */
+export const LEAK_SCHOOLS = ['per-diameter', 'flat'] as const;
+/** O-ring ends of a split seal; tail of a cartridge; spacer of a split holder. */
+export const O_RING_SCHOOLS = ['flush', 'proud'] as const;
+export const TAIL_SCHOOLS = ['screws-first', 'clips-first'] as const;
+export const SPACER_SCHOOLS = ['hand-held', 'fastened'] as const;
 /** Regreased while it runs, slowly; or standing still. */
 export const REGREASE_SCHOOLS = ['running', 'still'] as const;
 export const DRIVE_UP_SCHOOLS = ['feelers', 'nut-angle', 'hydraulic'] as const;

@@ -1,13 +1,21 @@
 import {
   type DismountSetup,
+  type PackingSetup,
+  type PlungerSetup,
   type RegreaseSetup,
+  type SealSetup,
   type Setup,
   type SleeveSetup,
   type SplitSetup,
   USUAL_DISMOUNT,
+  USUAL_PACKING,
+  USUAL_PLUNGER,
   USUAL_REGREASE,
+  USUAL_SEAL,
   USUAL_SPLIT,
 } from '../api/setup.ts';
+import { V_RING_PARTS } from '../packing/plunger.ts';
+import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import { round, setup, survey } from './test-stand.ts';
 
@@ -62,8 +70,74 @@ export const floatWhole: SleeveSetup = {
   runIn: { retorque: true },
 };
 
+/** A cartridge seal on a shaft of 90; torques invented. */
+export const cartridgeSeal: SealSetup = {
+  ...USUAL_SEAL,
+  ...named,
+  shaftMm: 90,
+  seatMm: 60,
+  glandNm: 34,
+  screwNm: 6,
+  boxPressureMpa: 0.4,
+  hardenedScrews: false,
+  elastomer: 'FKM',
+  fluid: 'water',
+  temperatureC: 70,
+  condition: { measures: ['shaft'], seat: 'mechanical-seal' },
+};
+/** A component seal on the same shaft: 62 long, pressed together by 6. */
+export const componentSeal: SealSetup = {
+  ...cartridgeSeal,
+  family: 'component',
+  freeLengthMm: 62,
+  compressionMm: 6,
+  rotary: 'inside',
+  growthMm: 0.2,
+};
+/** A fully split one, its holder's spacer held by hand. */
+export const fullySplitSeal: SealSetup = {
+  ...cartridgeSeal,
+  family: 'fully-split',
+  jointScrews: 2,
+  jointNm: 6,
+};
+/** A box of 115 on a shaft of 90, lantern under its port. */
+export const packing: PackingSetup = {
+  ...USUAL_PACKING,
+  ...named,
+  shaftMm: 90,
+  boxBoreMm: 115,
+  condition: { measures: ['shaft'], seat: 'packing-sleeve' },
+};
+/** A plunger lubricated with oil. */
+export const plunger: PlungerSetup = { ...USUAL_PLUNGER, ...named };
+
+/** A seal of every family and school. */
+const SEALS: Record<string, SealSetup> = {
+  'cartridge seal': { ...cartridgeSeal, barrier: true, rotation: 'clockwise', seenFrom: 'drive-end' },
+  'cartridge seal, clips first': { ...cartridgeSeal, tail: 'clips-first' },
+  cassette: { ...cartridgeSeal, family: 'cassette' },
+  'component seal': componentSeal,
+  'cartridge split seal': { ...cartridgeSeal, family: 'cartridge-split', jointScrews: 4, jointNm: 6 },
+  'fully split seal': fullySplitSeal,
+  'fully split seal, fastened': { ...fullySplitSeal, spacer: 'fastened', oRings: 'proud' },
+  'clamped split seal': { ...cartridgeSeal, family: 'clamp-split', jointScrews: 2, jointNm: 6 },
+  'purged seal': {
+    ...cartridgeSeal,
+    family: 'purged',
+    processMpa: 0.1,
+    condition: {
+      measures: ['shaft', 'runout'],
+      seat: 'throttle',
+      throttleBoreMm: 90.1,
+      runoutStations: 1,
+      runoutAngles: 4,
+    },
+  },
+};
+
 /** One setup of every kind and variant of job. */
-export const EVERY_KIND = {
+export const EVERY_KIND: Record<string, Setup> = {
   'by feelers': setup,
   'by nut angle': {
     ...setup,
@@ -89,8 +163,28 @@ export const EVERY_KIND = {
   'taken off, captive nut': captive,
   'taken off by pump': dismountByPump,
   regreased: regrease,
+  ...SEALS,
+  packed: packing,
+  plunger,
   surveyed: { ...survey, shaftMm: 90, condition: { ...survey.condition, measures: ['look', 'shaft'] } },
-} satisfies Record<string, Setup>;
+};
+
+/** Splits as they should stand. */
+const SPLIT_AT: Record<string, number> = {
+  'gland-split': 0,
+  'rotary-split': 90,
+  'stationary-split': 90,
+  'rotary-seam': 200,
+  'stationary-seam': 200,
+};
+/** Kinds of job whose seat is held closer than a sleeve's. */
+const SEATED_CLOSE = ['condition.survey', 'seal', 'packing'];
+const sealFamily = (h: ScriptedHand) => (h.state.setup as SealSetup).family;
+/** Where the setting wants the collar. */
+const wantedCollar = (h: ScriptedHand): number => {
+  const values = h.state.steps.find((s) => s.id === 'setting')?.report?.values;
+  return (values as SettingStepValues | undefined)?.setting?.collarMm ?? 0;
+};
 
 /** How each step of any job is worked by the book; a step not named here is questions only. */
 const WORK: Record<string, (h: ScriptedHand) => unknown> = {
@@ -102,7 +196,8 @@ const WORK: Record<string, (h: ScriptedHand) => unknown> = {
       lockedAt: '2026-11-23T10:00:00Z',
     }),
   // A seal's seat is held closer than a sleeve's.
-  shaft: (h) => h.survey(round.map((d) => d + (h.state.setup.procedure === 'condition.survey' ? 0.02 : 0))),
+  shaft: (h) =>
+    h.survey(round.map((d) => d + (SEATED_CLOSE.includes(h.state.setup.procedure ?? '') ? 0.02 : 0))),
   bench: (h) =>
     h.bench([
       [0.1, 0.1],
@@ -146,6 +241,49 @@ const WORK: Record<string, (h: ScriptedHand) => unknown> = {
   nutback: (h) => h.read('nutback', 'back/1', 800, 'protractor'),
   letgo: (h) => h.read('letgo', 'n1/peak', 32, 'pressure').read('letgo', 'n1/after', 0, 'pressure'),
   strokes: (h) => h.read('strokes', 'before', 48, 'thermometer').read('strokes', 'strokes/1', 34, 'gun'),
+  runout: (h) => {
+    [0, 0.02, 0.04, 0.02, 0].forEach((mm) => {
+      const next = h.state.steps.find((s) => s.id === 'runout')?.report?.next;
+      if (next) h.read('runout', next.key, mm, 'dial');
+    });
+  },
+  ports: (h) => h.read('ports', 'inlet', 120, 'protractor').read('ports', 'outlet', 60, 'protractor'),
+  setting: (h) => h.read('setting', 'seat', 5, 'caliper').read('setting', 'gasket', 0.5, 'caliper'),
+  collar: (h) => h.read('collar', 'collar', wantedCollar(h), 'caliper'),
+  impeller: (h) => sealFamily(h) === 'component' && h.read('impeller', 'impeller', 0.2, 'dial'),
+  splitgaps: (h) => h.read('splitgaps', 'split/a', 0.1, 'feeler').read('splitgaps', 'split/b', 0.1, 'feeler'),
+  angles: (h) =>
+    h.follow('angles', 'protractor', (p) =>
+      p.key === 'rotary-split' && sealFamily(h) === 'fully-split' ? 140 : (SPLIT_AT[p.key] ?? 0),
+    ),
+  baseline: (h) => h.read('baseline', 'baseline', 1.2, 'caliper'),
+  throttle: (h) => h.follow('throttle', 'feeler', () => 0.1),
+  gas: (h) => h.read('gas', 'gas', 0.15, 'pressure'),
+  'gland-gaps': (h) => h.follow('gland-gaps', 'feeler', () => 0.5),
+  follower: (h) => h.follow('follower', 'feeler', () => 0.8),
+  proof: (h) => {
+    [12, 15, 45, 1380].forEach((wait, i) => {
+      const m = [0, 15, 60, 1440][i];
+      h.wait(wait)
+        .read('proof', `leak/${m}`, 4 - i, 'counter')
+        .read('proof', `temp/${m}`, 40 + i, 'thermometer');
+    });
+  },
+  rings: (h) => h.follow('rings', 'protractor', (p) => ((Number(p.key.split('/')[1]) - 1) * 90) % 360),
+  breakin: (h) => {
+    for (let i = 0, drops = 160; i < 30; i++) {
+      const next = h.state.steps.find((s) => s.id === 'breakin')?.report?.next;
+      if (!next) break;
+      if (next.key.startsWith('drops/')) h.wait(14).read('breakin', next.key, drops, 'counter');
+      else {
+        h.read('breakin', next.key, 60, 'protractor');
+        drops = Math.max(36, drops - 50);
+      }
+    }
+  },
+  order: (h) =>
+    h.do('gate.answered', { step: 'order', item: 'order', answer: 'yes', note: V_RING_PARTS.join(' ') }),
+  preload: (h) => h.read('preload', 'back', 270, 'protractor').read('preload', 'end', 20, 'protractor'),
   watch: (h) => {
     [55, 62, 58, 52].forEach((c, i) => {
       h.wait(14).read('watch', `t/${i + 1}`, c, 'thermometer');

@@ -38,6 +38,7 @@ export const tools: HandTools = {
   pressure: gauge('pump', 'pressure', 0.5, 0, 100),
   thermometer: gauge('probe', 'thermometer', 0.5, -20, 200),
   gun: gauge('gun', 'gun', 1, 0, 500),
+  counter: gauge('drops', 'counter', 1, 0, 2000),
 };
 /** A normal-class bearing of 100 bore on a 90 shaft. */
 export const setup: SleeveSetup = {

@@ -1,8 +1,9 @@
 import type { Setup } from '../../api/setup.ts';
 import type { BoltGrade } from '../../bolting/grades.ts';
 import { type BoltLayout, type BoltPass, boltPattern, seatingPasses } from '../../bolting/pattern.ts';
+import { setScrewPasses } from '../../bolting/set-screws.ts';
 import { boltTorque, type Friction, type TorqueValues } from '../../bolting/torque.ts';
-import type { Finding } from '../../calculators/result.ts';
+import type { Finding, WorkingLine } from '../../calculators/result.ts';
 import { loosenedAt } from '../../job/facts.ts';
 import type { BoltTick } from '../../job/state.ts';
 import { tor } from '../../quantities/say.ts';
@@ -14,19 +15,22 @@ import { allYes, itemFindings } from './item-findings.ts';
 export type BoltSpec = {
   /** What they are, as the subject of a sentence: “Cap bolts”. */
   what: string;
-  size: string;
-  grade: BoltGrade;
   count: number;
   layout: BoltLayout;
-  friction: Friction;
+  /** Size, grade and threads a torque is worked out from; left out where only the maker’s sheet gives one. */
+  bolt?: { size: string; grade: BoltGrade; friction: Friction };
   makerTorqueNm?: number | undefined;
+  /** Of the maker’s torque: the order of size usual for such screws, to catch a slip of unit. Never a default. */
+  usualNm?: readonly [number, number];
+  /** Set screws: so many dog points first, the rest are cup points. */
+  dogs?: number;
   /** A seating loop: all to torque, tapped down, again, until none moves more than so many degrees in a whole round. */
   seatingDeg?: number;
 };
 
 export type BoltValues = {
   spec: BoltSpec;
-  torque: TorqueValues;
+  torque: Pick<TorqueValues, 'torqueNm' | 'source'>;
   passes: BoltPass[];
   ticks: BoltTick[];
   /** The bolt to tighten now; null when all is done. */
@@ -44,16 +48,12 @@ const MOVED_DEG = 3;
 export const boltsStep = (specOf: (setup: Setup) => BoltSpec): StepKind => ({
   report(facts, step) {
     const spec = specOf(facts.setup);
-    const torque = boltTorque(spec);
+    const torque = torqueOf(step, spec);
     const ticks = facts.ticks.filter(
       (t) =>
         t.step === step.id && t.attempt === facts.attempt && t.round === loosenedAt(facts, step.id).length,
     );
-    const first =
-      spec.seatingDeg === undefined
-        ? boltPattern({ count: spec.count, layout: spec.layout, torqueNm: torque.values.torqueNm }).values
-            .passes
-        : seatingPasses(spec.count, torque.values.torqueNm);
+    const first = passesOf(spec, torque.values.torqueNm);
     const passes = withRounds(first, ticks, spec);
     const next = nextBolt(passes, ticks);
     const pass = next ? passes[next.pass] : undefined;
@@ -100,6 +100,44 @@ export const boltsStep = (specOf: (setup: Setup) => BoltSpec): StepKind => ({
     return refuse(values as BoltValues, tried);
   },
 });
+
+/** The torque of a set: worked out with its sources, or the sheet’s alone, looked at for a slip of unit. */
+function torqueOf(
+  step: StepDefinition,
+  spec: BoltSpec,
+): { values: Pick<TorqueValues, 'torqueNm' | 'source'>; findings: Finding[]; working: WorkingLine[] } {
+  if (spec.bolt) return boltTorque({ ...spec.bolt, makerTorqueNm: spec.makerTorqueNm });
+  const torqueNm = spec.makerTorqueNm;
+  if (torqueNm === undefined)
+    throw new RangeError(
+      `The torque of the ${spec.what.toLowerCase()} is missing: it comes from the maker’s sheet.`,
+    );
+  const [low, high] = spec.usualNm ?? [0, Number.POSITIVE_INFINITY];
+  const odd = torqueNm < low / 3 || torqueNm > 3 * high;
+  return {
+    values: { torqueNm, source: 'maker' },
+    findings: [
+      {
+        code: `${step.id}.torque`,
+        verdict: odd ? 'caution' : 'accept',
+        reason: odd
+          ? `${tor(torqueNm)} is far from what is usual for ${spec.what.toLowerCase()}, ${tor(low)} to ${tor(high)}.`
+          : `${spec.what}: ${tor(torqueNm)} by the maker's sheet.`,
+        source: 'maker',
+        ...(odd ? { remedy: 'Read the sheet again: the value, and its unit.' } : {}),
+        acceptable: true,
+      },
+    ],
+    working: [],
+  };
+}
+
+/** The passes of a set: crosswise, dog points before cup points, or a seating loop. */
+function passesOf(spec: BoltSpec, torqueNm: number): BoltPass[] {
+  if (spec.seatingDeg !== undefined) return seatingPasses(spec.count, torqueNm);
+  if (spec.dogs !== undefined) return setScrewPasses(spec.dogs, spec.count - spec.dogs, torqueNm);
+  return boltPattern({ count: spec.count, layout: spec.layout, torqueNm }).values.passes;
+}
 
 /** One bolt, in a sentence: “bolt” or “screw”, by what the set is called. */
 const nameOf = (spec: BoltSpec): string => (/screws?$/i.test(spec.what) ? 'screw' : 'bolt');

@@ -9,7 +9,10 @@ export function answered(
   step: StepDefinition,
 ): Array<{ item: GateItem; answer: Answer | undefined }> {
   const scope = step.again ? facts.attempt : 'any';
-  return (step.items ?? []).map((item) => ({ item, answer: answerTo(facts, step.id, item.id, scope) }));
+  return (step.kind.asks?.(facts, step) ?? step.items ?? []).map((item) => ({
+    item,
+    answer: answerTo(facts, step.id, item.id, scope),
+  }));
 }
 
 /** Has everything a step asks been answered yes? */

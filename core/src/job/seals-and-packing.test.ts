@@ -1,0 +1,261 @@
+import { describe, expect, it } from 'vitest';
+import { check } from '../api/sentences.ts';
+import { type SealSetup, setupSchema } from '../api/setup.ts';
+import type { BreakInStepValues } from '../procedures/kinds/packing-steps.ts';
+import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
+import { procedureFor } from '../procedures/procedure-for.ts';
+import type { ScriptedHand } from '../simulation/scripted-hand.ts';
+import {
+  cartridgeSeal,
+  componentSeal,
+  fullySplitSeal,
+  packing,
+  plunger,
+  workAll,
+  workStep,
+} from '../testing/every-kind.ts';
+import { handAt } from '../testing/test-stand.ts';
+import { fitUpSheet } from './sheet.ts';
+
+/** Worked by the book up to a step, which is then the present one. */
+function upTo(h: ScriptedHand, step: string): ScriptedHand {
+  for (let i = 0; i < 40 && h.state.present && h.state.present !== step; i++) {
+    const id = h.state.present;
+    workStep(h);
+    h.pass(id);
+  }
+  expect(h.state.present).toBe(step);
+  return h;
+}
+const report = (h: ScriptedHand, step: string) => h.state.steps.find((s) => s.id === step)?.report;
+const ids = (setup: SealSetup) => procedureFor(setup).steps.map((s) => s.id);
+const answer = (h: ScriptedHand, step: string, item: string, a: 'yes' | 'no') =>
+  h.do('gate.answered', { step, item, answer: a });
+
+describe('the order of a cartridge', () => {
+  it('keeps set screws shut until the impeller is adjusted and the gland bolts are done', () => {
+    const order = ids(cartridgeSeal);
+    expect(order.indexOf('impeller')).toBeLessThan(order.indexOf('glandbolts'));
+    expect(order.indexOf('glandbolts')).toBeLessThan(order.indexOf('screws'));
+    expect(order.indexOf('screws')).toBeLessThan(order.indexOf('clips'));
+    const h = upTo(handAt(cartridgeSeal), 'impeller');
+    expect(() =>
+      h.do('bolt.tightened', {
+        step: 'screws',
+        pass: 0,
+        bolt: 1,
+        torqueNm: 0,
+        instrument: h.state.readings[0]?.instrument as never,
+      }),
+    ).toThrow(/Set screws/);
+  });
+
+  it('takes clips before screws by the other school', () => {
+    const order = ids({ ...cartridgeSeal, tail: 'clips-first' });
+    expect(order.indexOf('clips')).toBeLessThan(order.indexOf('screws'));
+    expect(order.indexOf('glandbolts')).toBeLessThan(order.indexOf('clips'));
+  });
+
+  it('tightens every dog point before the first cup point', () => {
+    const h = upTo(handAt(cartridgeSeal), 'screws');
+    const passes = (
+      report(h, 'screws')?.values as { passes: Array<{ order: number[]; torqueNm: number | null }> }
+    ).passes;
+    const dogs = passes.filter((p) => p.order.every((b) => b <= 3));
+    const cups = passes.filter((p) => p.order.every((b) => b > 3));
+    expect(dogs.length).toBeGreaterThan(0);
+    expect(passes.lastIndexOf(dogs.at(-1) as never)).toBeLessThan(passes.indexOf(cups[0] as never));
+    expect(() =>
+      h.do('bolt.tightened', {
+        step: 'screws',
+        pass: 0,
+        bolt: 4,
+        torqueNm: 0,
+        instrument: h.state.ticks[0]?.instrument as never,
+      }),
+    ).toThrow(/screw \d is next/);
+  });
+
+  it('does not start with a clip left in', () => {
+    const h = upTo(handAt(cartridgeSeal), 'clips');
+    answer(h, 'clips', 'off', 'no');
+    expect(() => h.pass('clips')).toThrow(/Answered no/);
+    expect(() => h.pass('ready')).toThrow();
+  });
+
+  it('says a torque that looks like another unit', () => {
+    const h = upTo(handAt({ ...cartridgeSeal, screwNm: 55 }), 'screws');
+    expect(report(h, 'screws')?.findings.find((f) => f.code === 'screws.torque')).toMatchObject({
+      verdict: 'caution',
+      remedy: expect.stringContaining('unit'),
+    });
+  });
+});
+
+describe('metal on metal at the hand turn', () => {
+  const round = ['clips', 'gland', 'full', 'screws', 'glandtorque', 'screwtorque', 'off'];
+
+  it('goes through the recovery in its order, counts the rounds, and asks for a cause after two', () => {
+    const h = upTo(handAt(cartridgeSeal), 'handturn');
+    answer(h, 'handturn', 'turn0', 'no');
+    expect(() => h.pass('handturn')).toThrow();
+    // The next turn is not asked before the round is through.
+    expect(() => answer(h, 'handturn', 'turn1', 'yes')).toThrow('That is not asked now.');
+    for (const id of round) answer(h, 'handturn', `r1-${id}`, 'yes');
+    answer(h, 'handturn', 'turn1', 'no');
+    expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: false });
+    expect(report(h, 'handturn')?.findings.find((f) => f.code === 'turn.cause')).toMatchObject({
+      verdict: 'reject',
+      remedy: expect.stringContaining('Box face'),
+    });
+    for (const id of round) answer(h, 'handturn', `r2-${id}`, 'yes');
+    answer(h, 'handturn', 'turn2', 'yes');
+    expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: true });
+    h.pass('handturn');
+    expect(fitUpSheet(h.state, h.events, 'F-1').results.recoveryRounds).toBe(2);
+  });
+});
+
+describe('splits', () => {
+  it('in line stop the work until they are turned', () => {
+    const h = upTo(handAt(fullySplitSeal), 'angles');
+    h.follow('angles', 'protractor', (p) =>
+      p.key.endsWith('seam') ? 200 : p.key === 'gland-split' ? 0 : 90,
+    );
+    expect(() => h.pass('angles')).toThrow(/stand in line/);
+    expect(() => h.accept('angles', 'angles.rotary-split.stationary-split', 'no time')).toThrow();
+    h.do('measure.repeated', { step: 'angles', done: 'Rotary turned on by 50°' });
+    workStep(h);
+    h.pass('angles');
+  });
+
+  it('a holder’s spacer is asked for in words where it is held by hand', () => {
+    const asks = (spacer: SealSetup['spacer']) =>
+      procedureFor({ ...fullySplitSeal, spacer })
+        .steps.find((s) => s.id === 'holder')
+        ?.items?.map((i) => i.ask)
+        .join();
+    expect(asks('hand-held')).toContain('inboard end');
+    expect(asks('fastened')).toContain('resting on the box face');
+  });
+
+  it('a fully split one has no set screws and no grease on its face splits', () => {
+    expect(ids(fullySplitSeal)).not.toContain('screws');
+    expect(JSON.stringify(procedureFor(fullySplitSeal).steps)).toContain('no grease on face splits');
+  });
+});
+
+describe('a component seal', () => {
+  it('seat 5 inside with half a millimetre of gasket: 62 − 6 + 4.5 deep, and the impeller moves it one for one', () => {
+    const h = upTo(handAt(componentSeal), 'rotary');
+    // Worked by hand: working length 56; the gasket moves the seat outward.
+    expect((report(h, 'setting')?.values as SettingStepValues).setting).toMatchObject({
+      workingLengthMm: 56,
+      seatFaceMm: 4.5,
+      collarMm: 60.5,
+    });
+    upTo(h, 'impeller');
+    h.read('impeller', 'impeller', 0.5, 'dial');
+    const shift = (report(h, 'impeller')?.values as SettingStepValues).shift;
+    // Impeller 0.5 and growth 0.2 both press.
+    expect(shift?.shiftMm).toBeCloseTo(0.7, 6);
+    expect(shift?.compressionMm).toBeCloseTo(6.7, 6);
+    h.pass('impeller');
+  });
+
+  it('an impeller moved out of the band stops', () => {
+    const h = upTo(handAt(componentSeal), 'impeller');
+    h.read('impeller', 'impeller', 1.5, 'dial');
+    expect(report(h, 'impeller')?.findings.some((f) => f.verdict === 'reject')).toBe(true);
+  });
+
+  it('is not opened without its lengths, and each family says what it lacks', () => {
+    const { freeLengthMm: _, ...without } = componentSeal;
+    const answered = check(setupSchema, without);
+    expect(answered.ok ? [] : answered.faults).toMatchObject([
+      { path: 'freeLengthMm', message: 'The free length of the seal is missing.' },
+    ]);
+    for (const family of ['cartridge-split', 'fully-split', 'clamp-split', 'purged'] as const)
+      expect(check(setupSchema, { ...cartridgeSeal, family }).ok, family).toBe(false);
+  });
+});
+
+describe('proof over a day', () => {
+  it('keeps when the next reading is due, and stops on a leak that grows', () => {
+    const h = upTo(handAt(cartridgeSeal), 'proof');
+    h.read('proof', 'leak/0', 2, 'counter').read('proof', 'temp/0', 40, 'thermometer');
+    const first = Date.parse(h.events.at(-2)?.at ?? '');
+    expect(Date.parse((report(h, 'proof')?.values as { dueAt: string }).dueAt)).toBe(first + 15 * 60_000);
+    h.wait(14).read('proof', 'leak/15', 30, 'counter').read('proof', 'temp/15', 45, 'thermometer');
+    expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.leak', verdict: 'reject' });
+  });
+
+  it('a hot gland is a stop', () => {
+    const h = upTo(handAt(cartridgeSeal), 'proof');
+    h.read('proof', 'leak/0', 2, 'counter').read('proof', 'temp/0', 95, 'thermometer');
+    expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.hot', verdict: 'reject' });
+  });
+});
+
+describe('packing', () => {
+  it('is broken in flat by flat to its band, the flats and the way left kept', () => {
+    const h = workAll(handAt(packing));
+    const values = report(h, 'breakin')?.values as BreakInStepValues;
+    // 8 to 12 drops for each 25 mm of a shaft of 90: 28.8 to 43.2.
+    expect(values.targetLow).toBeCloseTo(28.8, 6);
+    expect(values.targetHigh).toBeCloseTo(43.2, 6);
+    expect(values.points.at(-1)?.dropsPerMin).toBe(36);
+    expect(values.flats).toBe(3);
+    // 2 mm of pitch, three sixths of a turn.
+    expect(values.travelMm).toBeCloseTo(1, 6);
+    const sheet = fitUpSheet(h.state, h.events, 'F-2');
+    expect(sheet.results).toMatchObject({ flats: 3, dropsPerMin: 36 });
+    expect(sheet.readings.find((r) => r.place.startsWith('flats/'))).toMatchObject({
+      value: 60,
+      unit: 'deg',
+    });
+  });
+
+  it('asks for a count of drops after every turn of the nuts', () => {
+    const h = upTo(handAt(packing), 'breakin');
+    h.read('breakin', 'drops/1', 160, 'counter').wait(15).read('breakin', 'drops/2', 150, 'counter');
+    expect(report(h, 'breakin')?.next?.key).toBe('flats/1');
+    h.read('breakin', 'flats/1', 60, 'protractor');
+    expect(report(h, 'breakin')?.next?.key).toBe('drops/3');
+  });
+
+  it('a joint over the one below it is refused until it is turned on', () => {
+    const h = upTo(handAt(packing), 'rings');
+    h.follow('rings', 'protractor', () => 0);
+    expect(() => h.pass('rings')).toThrow(/stands only 0°/);
+  });
+});
+
+describe('a plunger’s set', () => {
+  const lay = (h: ScriptedHand, note: string) =>
+    h.do('gate.answered', { step: 'order', item: 'order', answer: 'yes', note });
+
+  it('is not put in out of order; either pressure ring may come first', () => {
+    const h = upTo(handAt(plunger), 'order');
+    lay(h, 'bottom-ring header adapter pressure-1 pressure-2 wiper');
+    expect(() => h.pass('order')).toThrow(/Place 3 from the pressure end/);
+    lay(h, 'bottom-ring header pressure-2 pressure-1 adapter wiper');
+    h.pass('order');
+  });
+
+  it('the wiper faces the pressure with oil, away from it with grease', () => {
+    const lip = (lubrication: 'oil' | 'grease') =>
+      JSON.stringify(procedureFor({ ...plunger, lubrication }).steps.find((s) => s.id === 'in')?.items);
+    expect(lip('oil')).toContain('faces the pressure (oil)');
+    expect(lip('grease')).toContain('faces away from the pressure (grease)');
+  });
+
+  it('the nut must come back within an eighth of a turn', () => {
+    const h = upTo(handAt(plunger), 'preload');
+    h.read('preload', 'back', 270, 'protractor').read('preload', 'end', -60, 'protractor');
+    expect(() => h.pass('preload')).toThrow();
+    h.do('measure.repeated', { step: 'preload', done: 'Turned on' });
+    h.read('preload', 'back', 270, 'protractor').read('preload', 'end', 40, 'protractor');
+    h.pass('preload');
+  });
+});

@@ -1,0 +1,78 @@
+import type { PlungerSetup } from '../api/setup.ts';
+import { partsOrder, plungerPreloadStep } from './kinds/packing-steps.ts';
+import { signature } from './kinds/signature.ts';
+import { safeStep } from './safe-step.ts';
+import { asked, item } from './seal-parts.ts';
+import type { Procedure } from './types.ts';
+
+const safe = safeStep('Safe and complete', [
+  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
+  item('Safe', 'pressure', 'Liquid end bled to nothing; valves locked.'),
+  item('Safe', 'protected', 'Eye protection, gloves, boots on.'),
+  item('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
+  item('Kit', 'parts', 'Rings, adapter, wiper, nut, plunger: complete, unmarked.'),
+]);
+
+/** A V-ring set put on a plunger, its preload kept by the nut’s mark. */
+export function plungerSet(setup: PlungerSetup): Procedure {
+  return {
+    id: 'plunger',
+    title: 'V-ring set on a plunger',
+    steps: [
+      safe,
+      asked('look', 'Bore and plunger', 'Nothing is fitted to what has not passed.', [
+        item('Look', 'plunger', 'Plunger without scores, pits or a worn waist.'),
+        item('Look', 'bore', 'Packing bore clean, no step, no burr.'),
+        item('Look', 'threads', 'Threads clean and lubricated.'),
+      ]),
+      {
+        id: 'order',
+        title: 'Order of parts',
+        kind: partsOrder,
+        guide: 'Laid out from the pressure end, as they go in.',
+        items: [item('Order', 'order', 'The parts lie in the order shown.')],
+      },
+      asked(
+        'in',
+        'Parts in',
+        'Each piece lubricated on its own.',
+        [
+          item('In', 'each', 'Each piece lubricated on its own, put in on its own.'),
+          item('In', 'open', 'Pressure rings open toward the pressure.'),
+          item(
+            'In',
+            'wiper',
+            setup.lubrication === 'oil'
+              ? 'Wiper in the nut: its lip faces the pressure (oil).'
+              : 'Wiper in the nut: its lip faces away from the pressure (grease).',
+          ),
+        ],
+        { closes: 'Once the nut is pulled, no ring’s direction can be seen.' },
+      ),
+      asked('mark', 'Mark', 'Preloaded without the plunger: by hand, then pulled with one hand on the bar.', [
+        item('Mark', 'pulled', 'Nut in by hand, then pulled with one hand on the bar.'),
+        item('Mark', 'marked', 'Nut and housing marked at 12 o’clock.'),
+      ]),
+      {
+        id: 'preload',
+        title: 'Preload',
+        kind: plungerPreloadStep,
+        guide: 'Back three quarters, plunger in by a soft bar, back to within an eighth of the mark.',
+        caution: 'Never steel on the plunger’s end.',
+        repeatWord: 'Turned',
+      },
+      asked('clamp', 'Clamp and lock', 'The plunger is against its rod before the clamp closes.', [
+        item('Lock', 'rod', 'Plunger fully against the rod.'),
+        item('Lock', 'clamp', 'Clamp turned so that its bolts can be reached, about 45°; tight.'),
+        item('Lock', 'lock', 'Nut’s lock fitted.'),
+        item('Lock', 'turned', 'Turned over by hand: free.'),
+      ]),
+      {
+        id: 'sign',
+        title: 'Signature',
+        kind: signature,
+        guide: 'Name below. The sheet stays with the machine.',
+      },
+    ],
+  };
+}

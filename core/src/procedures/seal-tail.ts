@@ -1,0 +1,121 @@
+import type { SealSetup } from '../api/setup.ts';
+import { glandGaps, QUARTERS } from './kinds/gland-gaps.ts';
+import { portsStep } from './kinds/seal-angles.ts';
+import { sealProof } from './kinds/seal-proof.ts';
+import { signature } from './kinds/signature.ts';
+import { RECOVERY_ITEMS, turnRecovery } from './kinds/turn-recovery.ts';
+import { asked, item } from './seal-parts.ts';
+import type { StepDefinition } from './types.ts';
+
+/** Barrier ports turned to their place while nothing is bolted yet. */
+export const portsPlaced = (setup: SealSetup): StepDefinition[] =>
+  setup.barrier
+    ? [
+        {
+          id: 'ports',
+          title: 'Ports',
+          kind: portsStep,
+          guide: 'Turned to their place now; no pipe is connected before the hand turn.',
+          repeatWord: 'Turned',
+        },
+      ]
+    : [];
+
+/** All the impeller’s adjustments come before a bolt is drawn. */
+export const impellerGate: StepDefinition = asked(
+  'impeller',
+  'Impeller',
+  'Every adjustment of the impeller is made now, with the clips holding the seal’s setting.',
+  [
+    item('Impeller', 'assembled', 'Pump put together again.'),
+    item('Impeller', 'adjusted', 'All impeller adjustments made.'),
+    item('Impeller', 'clipsin', 'Clips or template still in.'),
+  ],
+  { closes: 'Once the set screws hold, moving the impeller needs the clips back and this order anew.' },
+);
+
+/** Gaps of the gland at the quarters: square before it is left. */
+export const glandGapsStep = (setup: SealSetup): StepDefinition => ({
+  id: 'gland-gaps',
+  title: 'Gland square',
+  kind: glandGaps((facts) => ({
+    bolts: (facts.setup as SealSetup).glandBolts,
+    rigid: setup.rigidGasket !== false,
+    atDeg: QUARTERS,
+  })),
+  guide: 'Gap from gland to box at four places; the seal runs as square as its gland stands.',
+  repeatWord: 'Bolts moved',
+});
+
+/** Clips out, counted and kept. */
+export const clipsStep = (setup: SealSetup): StepDefinition =>
+  asked(
+    'clips',
+    'Clips off',
+    'One left in stops the start.',
+    [
+      item('Clips', 'off', 'All clips, or the template, out and counted.'),
+      item('Clips', 'kept', 'Clips kept with the machine: they are needed before it is moved.'),
+      item('Clips', 'cord', 'A pull cord, where there is one, out last.'),
+    ],
+    setup.tail === 'clips-first'
+      ? { closes: 'The screws are drawn with the seal held by its gland alone.' }
+      : { closes: 'Once the clips are out, the impeller does not move any more.' },
+  );
+
+/** The hand turn of a cartridge, with its recovery. */
+export const recoveryTurn: StepDefinition = {
+  id: 'handturn',
+  title: 'Hand turn',
+  kind: turnRecovery,
+  loop: true,
+  guide: 'By hand, in running direction. Metal on metal: centring recovery, in its order.',
+  caution: 'Isolation stays on. Keep sleeves and rag clear.',
+  items: RECOVERY_ITEMS,
+};
+
+/** The hand turn of a seal that centres itself, or was centred. */
+export const handTurnStep: StepDefinition = asked(
+  'handturn',
+  'Hand turn',
+  'By hand, in running direction.',
+  [
+    item('Turn', 'free', 'Turns; a slight drag is normal, metal contact is not.', {
+      remedy: 'Look for what touches: tool or spacer left in, gland off square, bore off the shaft’s middle.',
+    }),
+  ],
+  { caution: 'Isolation stays on. Keep sleeves and rag clear.' },
+);
+
+/** What every seal ends with: pipes, start, proof over a day, signature. */
+export const sealEnd = (setup: SealSetup): StepDefinition[] => [
+  asked('pipes', 'Pipes', 'Only now: a pipe’s load can pull the gland off square.', [
+    item('Pipes', 'ports', 'Ports looked at once more: the right ones, unused ones plugged.'),
+    item('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
+    ...(setup.family === 'purged' ? [] : [item('Pipes', 'vented', 'Box vented and filled.')]),
+  ]),
+  asked(
+    'ready',
+    'Ready to start',
+    'Everything that was in the way is out.',
+    [
+      item('Ready', 'out', 'Clips, spacers, tools and shims: all out, all counted.'),
+      item('Ready', 'guards', 'Guards on; nobody beside coupling or seal.'),
+      item('Ready', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+    ],
+    {
+      caution: 'A first start can spray: stand clear, shield up, eyes protected.',
+      closes: 'Once it has run, faces and baselines are no longer new.',
+    },
+  ),
+  {
+    id: 'proof',
+    title: 'Proof',
+    kind: sealProof,
+    guide: 'Leakage and gland’s warmth at the start, after 15 minutes, an hour, and the next day.',
+    caution: 'Count from where no part turns and nothing can spray.',
+    items: [item('Proof', 'noise', 'No noise, no smell, no spray in the first minutes.')],
+    loop: true,
+  },
+  { id: 'sign', title: 'Signature', kind: signature, guide: 'Name below. The sheet stays with the machine.' },
+];
