@@ -93,6 +93,7 @@ export type { GateItem, Procedure, StepDefinition } from './procedures/types.ts'
 export * from './quantities/index.ts';
 export { ANGLE_MARKS, type AngleMark, MARK_NAME } from './seals/angles.ts';
 export { ELASTOMERS, FLUIDS } from './seals/elastomers.ts';
+export type { FaceLoadValues } from './seals/face-load.ts';
 export * from './shaft/bend.ts';
 export * from './shaft/diameter-survey.ts';
 export { RADIAL_PLAY_MM } from './shaft/play.ts';
@@ -101,6 +102,7 @@ export * from './shaft/runout-shape.ts';
 export * from './shaft/seat-limits.ts';
 export * from './shaft/tolerance.ts';
 export * from './shaft/turn-drawing.ts';
+export * from './simulation/dripping.ts';
 export * from './simulation/drive-up-monte-carlo.ts';
 export * from './simulation/drive-up-trial.ts';
 export * from './simulation/model-and-table.ts';

@@ -71,7 +71,7 @@ export const sealSetupSchema = object({
   /** Gland, set screws, joint screws of a split part: how many, and the sheet’s torques. */
   glandBolts: number().integer().min(2).max(16).required(),
   glandNm: torque(),
-  rigidGasket: boolean(),
+  softGasket: boolean(),
   dogs: number().integer().min(0).max(16),
   cups: number().integer().min(0).max(16),
   screwNm: torque(),
@@ -88,9 +88,10 @@ export const sealSetupSchema = object({
   elastomer: string().oneOf(ELASTOMERS),
   fluid: string().oneOf(FLUIDS),
   temperatureC: number().min(-100).max(400),
-  oRings: string().oneOf(O_RING_SCHOOLS).required(),
-  tail: string().oneOf(TAIL_SCHOOLS).required(),
-  spacer: string().oneOf(SPACER_SCHOOLS).required(),
+  /** By the house’s schools; where nothing is said, as we usually begin. */
+  oRings: string().oneOf(O_RING_SCHOOLS),
+  tail: string().oneOf(TAIL_SCHOOLS),
+  spacer: string().oneOf(SPACER_SCHOOLS),
   condition: conditionSchema.required(),
 })
   .noUnknown()

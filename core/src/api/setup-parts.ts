@@ -7,9 +7,13 @@ import {
   FACE_SCHOOLS,
   FILMS,
   GAUGE_SCHOOLS,
+  LEAK_SCHOOLS,
+  O_RING_SCHOOLS,
   RACE_SCHOOLS,
   REGREASE_SCHOOLS,
   RUNOUT_SCHOOLS,
+  SPACER_SCHOOLS,
+  TAIL_SCHOOLS,
 } from '../sources/schools.ts';
 import { type Condition, lacking } from './condition.ts';
 import './sentences.ts';
@@ -78,6 +82,10 @@ export const schoolsSchema = object({
   gauge: string().oneOf(GAUGE_SCHOOLS),
   film: string().oneOf(FILMS),
   regrease: string().oneOf(REGREASE_SCHOOLS),
+  leak: string().oneOf(LEAK_SCHOOLS),
+  oRings: string().oneOf(O_RING_SCHOOLS),
+  tail: string().oneOf(TAIL_SCHOOLS),
+  spacer: string().oneOf(SPACER_SCHOOLS),
 }).noUnknown();
 
 /** What every job says of its machine. */

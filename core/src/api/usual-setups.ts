@@ -122,10 +122,7 @@ export const USUAL_SEAL: Omit<SealSetup, 'machine' | 'position'> = {
   glandBolts: 4,
   dogs: 3,
   cups: 3,
-  rigidGasket: true,
-  oRings: 'flush',
   tail: 'screws-first',
-  spacer: 'hand-held',
   condition: {
     measures: ['look', 'shaft', 'runout', 'play', 'face'],
     seat: 'mechanical-seal',

@@ -5,7 +5,7 @@ import { UM_PER_UIN } from '../quantities/roughness.ts';
 /** What a gauge sends: a value in the unit inside, and what kind of quantity it is. */
 export type GaugeLine = {
   value: number;
-  quantity: 'length' | 'angle' | 'torque' | 'temperature' | 'pressure';
+  quantity: 'length' | 'angle' | 'torque' | 'temperature' | 'pressure' | 'count';
   raw: string;
 };
 
@@ -20,6 +20,8 @@ const UNITS: Record<string, { quantity: GaugeLine['quantity']; factor: number }>
   c: { quantity: 'temperature', factor: 1 },
   mpa: { quantity: 'pressure', factor: 1 },
   bar: { quantity: 'pressure', factor: 0.1 },
+  // Drops a minute.
+  dpm: { quantity: 'count', factor: 1 },
   psi: { quantity: 'pressure', factor: MPA_PER_PSI },
 };
 
@@ -46,7 +48,11 @@ export function parseGaugeLine(text: string): { ok: true; line: GaugeLine } | { 
 }
 
 /** A value as a gauge sends it. @example gaugeLine(0.012, 'mm', 3) // '+0.012 mm' */
-export function gaugeLine(value: number, unit: 'mm' | 'deg' | 'MPa' | 'Nm' | 'C', decimals: number): string {
+export function gaugeLine(
+  value: number,
+  unit: 'mm' | 'deg' | 'MPa' | 'Nm' | 'C' | 'dpm',
+  decimals: number,
+): string {
   const text = value.toFixed(decimals);
   return `${value >= 0 && !text.startsWith('-') ? '+' : ''}${text} ${unit}`;
 }

@@ -28,6 +28,12 @@ function upTo(h: ScriptedHand, step: string): ScriptedHand {
   return h;
 }
 const report = (h: ScriptedHand, step: string) => h.state.steps.find((s) => s.id === step)?.report;
+/** What a step came to. */
+function values<T>(h: ScriptedHand, step: string): T {
+  const found = report(h, step)?.values;
+  if (!found) throw new Error(`${step} has no values.`);
+  return found as T;
+}
 const ids = (setup: SealSetup) => procedureFor(setup).steps.map((s) => s.id);
 const answer = (h: ScriptedHand, step: string, item: string, a: 'yes' | 'no') =>
   h.do('gate.answered', { step, item, answer: a });
@@ -58,9 +64,7 @@ describe('the order of a cartridge', () => {
 
   it('tightens every dog point before the first cup point', () => {
     const h = upTo(handAt(cartridgeSeal), 'screws');
-    const passes = (
-      report(h, 'screws')?.values as { passes: Array<{ order: number[]; torqueNm: number | null }> }
-    ).passes;
+    const { passes } = values<{ passes: Array<{ order: number[] }> }>(h, 'screws');
     const dogs = passes.filter((p) => p.order.every((b) => b <= 3));
     const cups = passes.filter((p) => p.order.every((b) => b > 3));
     expect(dogs.length).toBeGreaterThan(0);
@@ -149,14 +153,14 @@ describe('a component seal', () => {
   it('seat 5 inside with half a millimetre of gasket: 62 − 6 + 4.5 deep, and the impeller moves it one for one', () => {
     const h = upTo(handAt(componentSeal), 'rotary');
     // Worked by hand: working length 56; the gasket moves the seat outward.
-    expect((report(h, 'setting')?.values as SettingStepValues).setting).toMatchObject({
+    expect(values<SettingStepValues>(h, 'setting').setting).toMatchObject({
       workingLengthMm: 56,
       seatFaceMm: 4.5,
       collarMm: 60.5,
     });
     upTo(h, 'impeller');
     h.read('impeller', 'impeller', 0.5, 'dial');
-    const shift = (report(h, 'impeller')?.values as SettingStepValues).shift;
+    const shift = values<SettingStepValues>(h, 'impeller').shift;
     // Impeller 0.5 and growth 0.2 both press.
     expect(shift?.shiftMm).toBeCloseTo(0.7, 6);
     expect(shift?.compressionMm).toBeCloseTo(6.7, 6);
@@ -185,7 +189,7 @@ describe('proof over a day', () => {
     const h = upTo(handAt(cartridgeSeal), 'proof');
     h.read('proof', 'leak/0', 2, 'counter').read('proof', 'temp/0', 40, 'thermometer');
     const first = Date.parse(h.events.at(-2)?.at ?? '');
-    expect(Date.parse((report(h, 'proof')?.values as { dueAt: string }).dueAt)).toBe(first + 15 * 60_000);
+    expect(Date.parse(values<{ dueAt: string }>(h, 'proof').dueAt)).toBe(first + 15 * 60_000);
     h.wait(14).read('proof', 'leak/15', 30, 'counter').read('proof', 'temp/15', 45, 'thermometer');
     expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.leak', verdict: 'reject' });
   });
@@ -200,14 +204,14 @@ describe('proof over a day', () => {
 describe('packing', () => {
   it('is broken in flat by flat to its band, the flats and the way left kept', () => {
     const h = workAll(handAt(packing));
-    const values = report(h, 'breakin')?.values as BreakInStepValues;
+    const came = values<BreakInStepValues>(h, 'breakin');
     // 8 to 12 drops for each 25 mm of a shaft of 90: 28.8 to 43.2.
-    expect(values.targetLow).toBeCloseTo(28.8, 6);
-    expect(values.targetHigh).toBeCloseTo(43.2, 6);
-    expect(values.points.at(-1)?.dropsPerMin).toBe(36);
-    expect(values.flats).toBe(3);
+    expect(came.targetLow).toBeCloseTo(28.8, 6);
+    expect(came.targetHigh).toBeCloseTo(43.2, 6);
+    expect(came.points.at(-1)?.dropsPerMin).toBe(36);
+    expect(came.flats).toBe(3);
     // 2 mm of pitch, three sixths of a turn.
-    expect(values.travelMm).toBeCloseTo(1, 6);
+    expect(came.travelMm).toBeCloseTo(1, 6);
     const sheet = fitUpSheet(h.state, h.events, 'F-2');
     expect(sheet.results).toMatchObject({ flats: 3, dropsPerMin: 36 });
     expect(sheet.readings.find((r) => r.place.startsWith('flats/'))).toMatchObject({

@@ -168,7 +168,9 @@ export function describeSetup(setup: Setup): string {
         ? ''
         : `free ${len(setup.freeLengthMm, 2)}, compressed by ${len(setup.compressionMm, 2)}`,
       setup.elastomer ? `${setup.elastomer} in ${setup.fluid ?? 'a fluid not given'}` : '',
-      `O-ring ends ${setup.oRings}, ${setup.tail.replace('-', ' ')}, spacer ${setup.spacer}`,
+      setup.oRings ? `O-ring ends ${setup.oRings}` : '',
+      setup.tail ? setup.tail.replace('-', ' ') : '',
+      setup.spacer ? `spacer ${setup.spacer}` : '',
       asked,
       rules,
     ]

@@ -115,6 +115,8 @@ export type Place = {
   turn?: { station: number; atMm: number; angleDeg: number };
   /** How long after the start it is read, minutes, −1 before it: a stand-in thermometer follows. */
   minutes?: number;
+  /** Flats turned so far on each nut: a stand-in’s leak follows. */
+  flats?: number;
 };
 
 export type PlaceChoice = { key: string; label: string };

@@ -194,7 +194,7 @@ const cartridgeSplit = (setup: SealSetup): StepDefinition[] => [
 ];
 
 const spacerStep = (setup: SealSetup): StepDefinition =>
-  setup.spacer === 'hand-held'
+  setup.spacer !== 'fastened'
     ? asked('holder', 'Holder', 'The spacer decides where the whole seal stands.', [
         item(
           'Holder',

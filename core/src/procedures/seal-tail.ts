@@ -40,7 +40,7 @@ export const glandGapsStep = (setup: SealSetup): StepDefinition => ({
   title: 'Gland square',
   kind: glandGaps((facts) => ({
     bolts: (facts.setup as SealSetup).glandBolts,
-    rigid: setup.rigidGasket !== false,
+    rigid: setup.softGasket !== true,
     atDeg: QUARTERS,
   })),
   guide: 'Gap from gland to box at four places; the seal runs as square as its gland stands.',

@@ -43,6 +43,10 @@ export type HouseRules = {
   gauge?: (typeof GAUGE_SCHOOLS)[number] | undefined;
   film?: (typeof FILMS)[number] | undefined;
   regrease?: (typeof REGREASE_SCHOOLS)[number] | undefined;
+  leak?: (typeof LEAK_SCHOOLS)[number] | undefined;
+  oRings?: (typeof O_RING_SCHOOLS)[number] | undefined;
+  tail?: (typeof TAIL_SCHOOLS)[number] | undefined;
+  spacer?: (typeof SPACER_SCHOOLS)[number] | undefined;
 };
 
 /**
@@ -58,7 +62,8 @@ export const USUAL_HOUSE_RULES: HouseRules = {
 
 /**
  * What we begin with in the work itself: feelers, because they measure the thing; fill by speed; joints first; the gauge left in,
- * so that the place cannot slip unseen; light oil; greased while it runs, since grease spreads and heat shows at once.
+ * so that the place cannot slip unseen; light oil; greased while it runs, since grease spreads and heat shows at once; leakage
+ * by the shaft’s diameter, O-ring ends flush, set screws before the clips go, the spacer held by hand.
  */
 export const USUAL_WORK = {
   driveUp: 'feelers',
@@ -67,6 +72,10 @@ export const USUAL_WORK = {
   gauge: 'gauge-in',
   film: 'oil',
   regrease: 'running',
+  leak: 'per-diameter',
+  oRings: 'flush',
+  tail: 'screws-first',
+  spacer: 'hand-held',
 } as const satisfies Partial<HouseRules>;
 
 /**

@@ -23,6 +23,7 @@ export const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'
   pressure: gauge('pump-1'),
   thermometer: gauge('probe-1'),
   gun: gauge('gun-1'),
+  counter: gauge('drops-1'),
 });
 
 /** A moment so many hours back. */

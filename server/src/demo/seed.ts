@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import { hashPassword } from '../auth/password.ts';
 import type { Database } from '../store/database.ts';
 import { appendEvents, SITE } from '../store/jobs.ts';
+import { boxes } from './boxes.ts';
 import { fittings } from './fittings.ts';
 import { hoursAgo, person } from './hands.ts';
 import { otherWork } from './other-work.ts';
@@ -36,7 +37,7 @@ export async function seedDemo(db: Database): Promise<boolean> {
   }));
   const ids = new Map(positions.map((p) => [`${p.machine}|${p.position}`, p.id]));
   // All jobs are worked through before anything of theirs is written, so that a refused act leaves an empty house.
-  const worked = [...fittings(ids), ...surveys(ids), ...otherWork(ids)];
+  const worked = [...fittings(ids), ...surveys(ids), ...otherWork(ids), ...boxes(ids)];
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await db.models.Instrument.bulkCreate(Object.values(GAUGES));
   await db.models.Position.bulkCreate(positions);

@@ -1,12 +1,18 @@
 import {
   type ConditionSetup,
   type Instrument,
+  type PackingSetup,
   type Person,
+  type PlungerSetup,
+  type SealSetup,
   type Setup,
   type SleeveSetup,
   USUAL_CONDITION,
   USUAL_DISMOUNT,
+  USUAL_PACKING,
+  USUAL_PLUNGER,
   USUAL_REGREASE,
+  USUAL_SEAL,
   USUAL_SETUP,
   USUAL_SPLIT,
 } from '@fulcrant/core';
@@ -49,6 +55,8 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
       ['wrench-1', 'Wrench 1, 10-60', 'wrench', 0.5, 10, 60, day(205)],
       ['pump-1', 'Pump gauge, 0.5 MPa', 'pressure', 0.5, 0, 100, day(75)],
       ['probe-1', 'Contact probe 1', 'thermometer', 0.5, -20, 200, day(260)],
+      ['wrench-0', 'Wrench 0, 2-12', 'wrench', 0.1, 2, 12, day(144)],
+      ['drops-1', 'Drops by the watch', 'counter', 1, 0, 2000, day(365)],
       ['gun-1', 'Grease gun 1', 'gun', 1, 0, 500, day(330)],
     ] as const
   ).map(([id, name, kind, step, low, high, calibrationDue]) => [
@@ -78,6 +86,28 @@ export function surveyOf(
     condition: { ...USUAL_CONDITION.condition, ...condition },
   };
 }
+
+/** A seal's setup, from the common case; torques invented. */
+const sealOf = (machine: string, position: string, change: Partial<SealSetup> = {}): SealSetup => ({
+  ...USUAL_SEAL,
+  machine,
+  position,
+  demo: true,
+  glandNm: 34,
+  screwNm: 6,
+  ...change,
+  condition: change.condition ?? { measures: ['shaft'], seat: 'mechanical-seal' },
+});
+
+/** A stuffing box, from the common case. */
+const packingOf = (machine: string, position: string, change: Partial<PackingSetup> = {}): PackingSetup => ({
+  ...USUAL_PACKING,
+  machine,
+  position,
+  demo: true,
+  condition: { measures: ['shaft'], seat: 'packing-sleeve' },
+  ...change,
+});
 
 export const POSITIONS = {
   pressGear: setupOf('Pulp press drive', 'Gearbox end, fixed'),
@@ -269,6 +299,38 @@ export const POSITIONS = {
     { measures: ['softfoot', 'housings'], feet: 4, housings: 2, housingSpanMm: 1400, housingWidthMm: 110 },
     { shaftMm: 90 },
   ),
+  thinJuiceSeal: sealOf('Thin juice pump 3', 'Seal, drive side', {
+    barrier: true,
+    rotation: 'clockwise',
+    seenFrom: 'drive-end',
+    boxPressureMpa: 0.5,
+    elastomer: 'EPDM',
+    fluid: 'water',
+    temperatureC: 85,
+  }),
+  condensateSeal: sealOf('Condensate pump 1', 'Seal, drive side', {
+    family: 'component',
+    freeLengthMm: 58,
+    compressionMm: 5.5,
+    growthMm: 0.15,
+    condition: { measures: ['shaft', 'play'], seat: 'mechanical-seal' },
+  }),
+  pulpWaterSeal: sealOf('Pulp-press water pump', 'Seal, drive side', {
+    family: 'fully-split',
+    shaftMm: 90,
+    jointScrews: 2,
+    jointNm: 6,
+    barrier: false,
+  }),
+  limePacked: packingOf('Lime-milk pump 1', 'Stuffing box'),
+  dosingPlunger: {
+    ...USUAL_PLUNGER,
+    machine: 'Molasses dosing pump',
+    position: 'Plunger 2',
+    demo: true,
+    nutPitchMm: 3,
+    lubrication: 'oil',
+  } satisfies PlungerSetup,
   thickJuice: surveyOf('Thick juice pump 2', 'Seal, drive side', {
     measures: ['look', 'shaft', 'runout', 'play'],
   }),

@@ -1,5 +1,12 @@
 import { PassThrough } from 'node:stream';
-import { check, STAND_IN_HEATS, STAND_IN_PUMPS, STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core';
+import {
+  check,
+  STAND_IN_HEATS,
+  STAND_IN_LEAKS,
+  STAND_IN_PUMPS,
+  STAND_IN_SHAFTS,
+  type StandInShaft,
+} from '@fulcrant/core';
 import { boolean, number, object, string } from 'yup';
 import { STAND_IN_PORTS, type StandInBench } from '../instruments/stand-in-bench.ts';
 import { Problem } from './problem.ts';
@@ -20,6 +27,8 @@ const moveSchema = object({
   release: boolean(),
   freeOtherNut: boolean(),
   heat: string().oneOf(STAND_IN_HEATS),
+  leak: string().oneOf(STAND_IN_LEAKS),
+  flats: number().min(-60).max(200),
   minutes: number().min(-1).max(10000),
   wrenchNm: number().min(0).max(5000),
 }).noUnknown();

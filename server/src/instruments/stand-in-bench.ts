@@ -15,7 +15,16 @@ import { type ShopMove, StandInShop } from './stand-in-shop.ts';
 
 /** A line a gauge sent, and from which port. */
 export type PortLine = { port: StandInPort; line: string };
-export const STAND_IN_PORTS = ['dial', 'angle', 'micrometer', 'feeler', 'pump', 'wrench', 'probe'] as const;
+export const STAND_IN_PORTS = [
+  'dial',
+  'angle',
+  'micrometer',
+  'feeler',
+  'pump',
+  'wrench',
+  'probe',
+  'drops',
+] as const;
 export type StandInPort = (typeof STAND_IN_PORTS)[number];
 
 /** What the hand at the bench does: which shaft lies on the rollers, where the gauge stands, how far it is turned. */
@@ -44,7 +53,7 @@ const FEET_MM = [0.01, 0.17, 0.02, 0.01];
 
 /**
  * The stand-in gauges: a dial on a turning shaft (bend, ovality, noise, backlash), a micrometer, a set of feelers; a pump with
- * its hydraulic nut, a torque wrench, a thermocouple. It gives
+ * its hydraulic nut, a torque wrench, a thermocouple, a drop counter. It gives
  * text lines (value, unit) as a real gauge on a port would, and only while somebody listens.
  */
 export class StandInBench {

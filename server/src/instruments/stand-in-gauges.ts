@@ -22,6 +22,9 @@ export const SHAFT_STAND_INS = standIns([
   ['stand-in-feeler', 'Stand-in feelers', 'feeler', 0.01, 0.02, 1],
 ]);
 
+/** What came with packing and seals. */
+export const DROP_STAND_INS = standIns([['stand-in-drops', 'Stand-in drop counter', 'counter', 1, 0, 5000]]);
+
 /** What came with pump, wrench and thermometer. */
 export const SHOP_STAND_INS = standIns([
   ['stand-in-pump', 'Stand-in pump', 'pressure', 0.1, 0, 100],

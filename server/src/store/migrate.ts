@@ -3,11 +3,13 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/001-first-tables.ts';
 import * as gaugesAndRules from './migrations/002-gauges-and-house-rules.ts';
 import * as pumpAndWrench from './migrations/003-pump-wrench-thermometer.ts';
+import * as dropCounter from './migrations/004-drop-counter.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
   { name: '002-gauges-and-house-rules', up: gaugesAndRules.up },
   { name: '003-pump-wrench-thermometer', up: pumpAndWrench.up },
+  { name: '004-drop-counter', up: dropCounter.up },
 ];
 
 /**

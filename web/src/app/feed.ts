@@ -3,6 +3,7 @@ import {
   type PlaceKind,
   parseGaugeLine,
   type StandInHeat,
+  type StandInLeak,
   type StandInPump,
   type StandInShaft,
 } from '@fulcrant/core';
@@ -13,12 +14,22 @@ import { openSerial } from './serial-port.ts';
 
 /** Where lines come from: a port of the stand-in bench on the server, or a gauge on this device's own serial port. */
 export type FeedSource = 'stand-in' | 'serial';
-export type FeedPort = 'dial' | 'angle' | 'micrometer' | 'feeler' | 'pump' | 'wrench' | 'probe' | 'serial';
+export type FeedPort =
+  | 'dial'
+  | 'angle'
+  | 'micrometer'
+  | 'feeler'
+  | 'pump'
+  | 'wrench'
+  | 'probe'
+  | 'drops'
+  | 'serial';
 /** What lies on the stand-in bench: a shaft on the rollers, and a pump or a warm bearing where one is asked for. */
 export type Scene = {
   shaft: StandInShaft;
   pump?: StandInPump | undefined;
   heat?: StandInHeat | undefined;
+  leak?: StandInLeak | undefined;
 };
 export type Heard = GaugeLine & { at: number };
 
@@ -100,7 +111,9 @@ export function pairStandIn(scene: Scene): void {
   let source: EventSource | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   const open = () => {
-    source = new EventSource(`/api/feed/${device()}?ports=dial,angle,micrometer,feeler,pump,wrench,probe`);
+    source = new EventSource(
+      `/api/feed/${device()}?ports=dial,angle,micrometer,feeler,pump,wrench,probe,drops`,
+    );
     source.onopen = () => {
       show({ state: 'live', fault: null });
       // The pump keeps its pressure over a drop: it is coupled up once.
@@ -148,7 +161,13 @@ export function unpair(): void {
   show(OFF);
 }
 
-type Lasting = Partial<Scene> & { atMm?: number; angleDeg?: number; foot?: number; minutes?: number };
+type Lasting = Partial<Scene> & {
+  atMm?: number;
+  angleDeg?: number;
+  foot?: number;
+  minutes?: number;
+  flats?: number;
+};
 /** What is done once, and not again when the bench comes back. */
 type Once = {
   sweepRpm?: number;
@@ -201,6 +220,7 @@ const PORT_OF: ReadonlyArray<readonly [FeedPort, string]> = [
   ['pump', 'pressure'],
   ['wrench', 'wrench'],
   ['probe', 'thermometer'],
+  ['drops', 'counter'],
 ];
 
 /** What a place of a kind is read in. */
@@ -208,6 +228,8 @@ const WANTED: Partial<Record<PlaceKind, GaugeLine['quantity']>> = {
   pressure: 'pressure',
   temperature: 'temperature',
   angle: 'angle',
+  flats: 'angle',
+  count: 'count',
 };
 /** What a line's quantity is called. */
 const CALLED: Record<GaugeLine['quantity'], string> = {
@@ -216,6 +238,7 @@ const CALLED: Record<GaugeLine['quantity'], string> = {
   torque: 'torque',
   temperature: 'temperature',
   pressure: 'pressure',
+  count: 'count',
 };
 
 /** The port that reads a kind of gauge just now. */

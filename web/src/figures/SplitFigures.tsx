@@ -30,10 +30,13 @@ export function RaceFigure({
   values: v,
   shaftMm,
   place,
+  what = 'race',
 }: {
-  values: RaceGapsStepValues;
+  values: Pick<RaceGapsStepValues, 'raceMm' | 'ringMm' | 'offsetDeg' | 'offsetWantedDeg'>;
   shaftMm: number;
   place: string | undefined;
+  /** What is split: the race of a bearing, or the holder of a seal. */
+  what?: 'race' | 'split';
 }) {
   const { unit } = useSettings();
   const say = (mm: number | null) => (mm === null ? '–' : lengthDigits(mm, unit, 2));
@@ -51,7 +54,7 @@ export function RaceFigure({
       viewBox={`0 0 ${W} ${H}`}
       className="block w-full"
       role="img"
-      aria-label={`Split race end on: gaps ${say(v.raceMm.a)} at the top and ${say(v.raceMm.b)} at the bottom`}
+      aria-label={`Split part end on: gaps ${say(v.raceMm.a)} at the top and ${say(v.raceMm.b)} at the bottom`}
     >
       <Axis x1={CX - 190} x2={CX + 190} y1={CY} y2={CY} />
       <Axis x1={CX} x2={CX} y1={4} y2={H - 20} />
@@ -71,8 +74,8 @@ export function RaceFigure({
         y={CY - 98}
         toX={CX + 118}
         toY={26}
-        tone={tone('race/a')}
-        label="race, 12 o’clock"
+        tone={tone(`${what}/a`)}
+        label={what === 'race' ? 'race, 12 o’clock' : 'one split'}
         value={say(v.raceMm.a)}
       />
       <Mark
@@ -80,8 +83,8 @@ export function RaceFigure({
         y={CY + 80}
         toX={CX + 118}
         toY={H - 34}
-        tone={tone('race/b')}
-        label="race, 6 o’clock"
+        tone={tone(`${what}/b`)}
+        label={what === 'race' ? 'race, 6 o’clock' : 'the other split'}
         value={say(v.raceMm.b)}
       />
       {ring && (

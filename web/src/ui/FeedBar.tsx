@@ -8,6 +8,7 @@ import {
   type Place,
   STAND_IN_SHAFTS,
   type StandInHeat,
+  type StandInLeak,
   type StandInPump,
   type StandInShaft,
 } from '@fulcrant/core';
@@ -31,6 +32,11 @@ const PUMP_WORDS: Record<StandInPump, string> = {
   'other-nut-tight': 'the other nut left tight',
   'lets-go': 'a sleeve about to let go',
 };
+const LEAK_WORDS: Record<StandInLeak, string> = {
+  packing: 'packing being broken in',
+  seal: 'a seal that beds in',
+  'seal-opens': 'a seal that opens',
+};
 const HEAT_WORDS: Record<StandInHeat, string> = {
   'first-hours': 'a bearing in its first hours',
   'falls-back': 'a rise that falls back',
@@ -48,6 +54,8 @@ function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): s
       return formatTemperature(line.value, unit);
     case 'torque':
       return formatTorque(line.value, unit);
+    case 'count':
+      return `${line.value} a minute`;
     case 'angle':
       return `${line.value.toFixed(0)}°`;
   }
@@ -65,15 +73,15 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
   const atMm = place.turn?.atMm;
   const angleDeg = place.turn?.angleDeg;
   const foot = Number(/^f(\d+)\//.exec(place.key)?.[1] ?? 0);
-  const { minutes } = place;
+  const { minutes, flats } = place;
   const otherNut = place.key.endsWith('/back');
   useEffect(() => {
     if (feed.source !== 'stand-in') return;
     if (atMm !== undefined && angleDeg !== undefined) void moveHand({ atMm, angleDeg });
     else if (foot > 0) void moveHand({ foot });
-    else if (minutes !== undefined) void moveHand({ minutes });
+    else if (minutes !== undefined) void moveHand({ minutes, ...(flats === undefined ? {} : { flats }) });
     else if (otherNut) void moveHand({ freeOtherNut: true });
-  }, [feed.source, atMm, angleDeg, foot, minutes, otherNut]);
+  }, [feed.source, atMm, angleDeg, foot, minutes, flats, otherNut]);
 
   if (feed.source && !port) return null;
   if (!port)
@@ -171,6 +179,7 @@ function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => vo
 function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
   const pump = place.instrumentKinds.includes('pressure');
   const heat = place.instrumentKinds.includes('thermometer');
+  const leak = place.instrumentKinds.includes('counter');
   const pick = (key: string, words: string, pair: () => void) => (
     <Button
       key={key}
@@ -187,7 +196,13 @@ function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
     <>
       <h3 className="kicker m-0">
         Stand-in bench, for practice:{' '}
-        {pump ? 'pump, its nut and indicator;' : heat ? 'thermocouple on' : 'dial, micrometer, feelers and'}
+        {pump
+          ? 'pump, its nut and indicator;'
+          : heat
+            ? 'thermocouple on'
+            : leak
+              ? 'drop counter under'
+              : 'dial, micrometer, feelers and'}
       </h3>
       <div className="flex flex-wrap gap-2">
         {pump
@@ -198,9 +213,13 @@ function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
             ? (Object.keys(HEAT_WORDS) as StandInHeat[]).map((h) =>
                 pick(h, HEAT_WORDS[h], () => pairStandIn({ shaft: 'true', heat: h })),
               )
-            : (Object.keys(STAND_IN_SHAFTS) as StandInShaft[]).map((s) =>
-                pick(s, SHAFT_WORDS[s], () => pairStandIn({ shaft: s })),
-              )}
+            : leak
+              ? (Object.keys(LEAK_WORDS) as StandInLeak[]).map((l) =>
+                  pick(l, LEAK_WORDS[l], () => pairStandIn({ shaft: 'true', leak: l })),
+                )
+              : (Object.keys(STAND_IN_SHAFTS) as StandInShaft[]).map((s) =>
+                  pick(s, SHAFT_WORDS[s], () => pairStandIn({ shaft: s })),
+                )}
       </div>
     </>
   );

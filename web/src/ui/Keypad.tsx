@@ -20,6 +20,7 @@ const KEYS: Partial<Record<PlaceKind, string[]>> = {
   pressure: PRESSURE_KEYS,
   temperature: TEMPERATURE_KEYS,
   count: ANGLE_KEYS,
+  flats: ANGLE_KEYS,
 };
 const SAID: Record<string, string> = {
   '⌫': 'delete',
@@ -29,12 +30,21 @@ const SAID: Record<string, string> = {
   '-': 'minus',
 };
 
+type Props = {
+  onKey: (key: string) => void;
+  kind: PlaceKind;
+  /** The place goes both ways. */
+  signed?: boolean;
+};
+
 /** Keys big enough for gloves, with the units at hand. */
-export function Keypad({ onKey, kind }: { onKey: (key: string) => void; kind: PlaceKind }) {
+export function Keypad({ onKey, kind, signed = false }: Props) {
+  const laid = KEYS[kind] ?? LENGTH_KEYS;
+  const all = signed && !laid.includes('-') ? [...laid, '-'] : laid;
   return (
     <fieldset className="m-0 grid grid-cols-6 gap-1 border-0 p-0">
       <legend className="sr-only">Keypad</legend>
-      {(KEYS[kind] ?? LENGTH_KEYS).map((k) => (
+      {all.map((k) => (
         <button
           key={k}
           type="button"

@@ -15,6 +15,7 @@ const PLACEHOLDER: Partial<Record<Place['kind'], Record<'mm' | 'in', string>>> =
   pressure: { mm: '0.0 MPa', in: '0 psi' },
   temperature: { mm: '0 °C', in: '0 °F' },
   count: { mm: '0', in: '0' },
+  flats: { mm: '1', in: '1' },
 };
 
 type Props = {
@@ -34,6 +35,8 @@ type Props = {
   pad: boolean;
   padSlot: HTMLElement | null;
   onPad: (open: boolean) => void;
+  /** Text laid into the field from elsewhere, such as a part turned on the figure; `n` counts. */
+  fill?: { text: string; n: number } | null;
   /** Other ways to read here, beside the pairing. */
   children?: ReactNode;
 };
@@ -55,6 +58,7 @@ export function ReadingEntry({
   pad,
   padSlot,
   onPad,
+  fill,
   children,
 }: Props) {
   const { unit } = useSettings();
@@ -82,6 +86,12 @@ export function ReadingEntry({
     }
     input.current?.focus({ preventScroll: true });
   }, [key]);
+  const filled = useRef(fill?.n ?? 0);
+  useEffect(() => {
+    if (!fill || fill.n === filled.current) return;
+    filled.current = fill.n;
+    type(fill.text);
+  });
   useEffect(() => onPreview(value), [value, onPreview]);
   // Gone from the sheet, nothing is being supposed any more.
   useEffect(() => () => onPreview(null), [onPreview]);
@@ -216,7 +226,11 @@ export function ReadingEntry({
       {pad &&
         padSlot &&
         createPortal(
-          <Keypad onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)} kind={place.kind} />,
+          <Keypad
+            onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
+            kind={place.kind}
+            signed={place.low < 0}
+          />,
           padSlot,
         )}
     </div>

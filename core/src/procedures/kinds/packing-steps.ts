@@ -8,7 +8,7 @@ import {
   PART_NAME,
   type PlungerPreloadValues,
   plungerPreload,
-  V_RING_PARTS,
+  type VRingPart,
 } from '../../packing/plunger.ts';
 import { type PackingRingsValues, packingRings } from '../../packing/rings.ts';
 import type { StepKind } from '../types.ts';
@@ -156,7 +156,9 @@ export const breakIn: StepKind = {
         points,
         dueAt: done || nextMinutes === null || Number.isNaN(first) ? null : minutesAfter(first, nextMinutes),
       } satisfies BreakInStepValues,
-      next: done ? null : breakPlace(turn && points.length > 0 ? flats : drops, points.length),
+      next: done
+        ? null
+        : breakPlace(turn && points.length > 0 ? flats : drops, points.length, flatsOf(taken)),
       choices: [
         { key: drops, label: 'Count the drops' },
         { key: flats, label: 'Flats turned' },
@@ -170,7 +172,7 @@ export const breakIn: StepKind = {
     const m = /^(drops|flats|gland)\/(\d{1,2})$/.exec(key);
     if (!m || Number(m[2]) !== nextCount(taken, `${m[1]}/`)) return 'Readings come one after the other.';
     if (m[1] !== 'drops' && rowOf(taken, 'drops/').length === 0) return 'First count the drops as it starts.';
-    return breakPlace(key, rowOf(taken, 'drops/').length) ?? 'There is no such reading.';
+    return breakPlace(key, rowOf(taken, 'drops/').length, flatsOf(taken)) ?? 'There is no such reading.';
   },
 };
 
@@ -221,7 +223,11 @@ function pointsOf(facts: Facts, step: string, first: number): BreakInStepValues[
   return points;
 }
 
-function breakPlace(key: string, count: number): Place | null {
+/** Flats turned on each nut by now. */
+const flatsOf = (taken: readonly Reading[]): number =>
+  rowOf(taken, 'flats/').reduce((sum, r) => sum + r.value / 60, 0);
+
+function breakPlace(key: string, count: number, turned: number): Place | null {
   const m = /^(drops|flats|gland)\/(\d{1,2})$/.exec(key);
   if (!m || Number(m[2]) > READINGS_MOST) return null;
   if (m[1] === 'drops')
@@ -233,6 +239,7 @@ function breakPlace(key: string, count: number): Place | null {
       high: 5000,
       instrumentKinds: ['counter'],
       minutes: EVERY_MIN * count,
+      flats: turned,
     };
   if (m[1] === 'gland')
     return {
@@ -253,7 +260,17 @@ function breakPlace(key: string, count: number): Place | null {
   };
 }
 
-export type PartsOrderValues = { order: string[]; wrong: number | null };
+/** `laid`: somebody said they lie so. Until then the order is any but the right one, to be worked out. */
+export type PartsOrderValues = { order: string[]; wrong: number | null; laid: boolean };
+
+const ANY_ORDER: readonly VRingPart[] = [
+  'wiper',
+  'pressure-1',
+  'header',
+  'adapter',
+  'bottom-ring',
+  'pressure-2',
+];
 
 /** The parts of a V-ring set laid out in order from the pressure end; the order is kept as it was laid. */
 export const partsOrder: StepKind = {
@@ -289,7 +306,11 @@ export const partsOrder: StepKind = {
       findings: [...findings, ...itemFindings(facts, step).filter((f) => !f.code.endsWith('.order'))],
       working: [],
       beams: [],
-      values: { order: order.length ? order : [...V_RING_PARTS], wrong } satisfies PartsOrderValues,
+      values: {
+        order: order.length ? order : [...ANY_ORDER],
+        wrong,
+        laid: order.length > 0,
+      } satisfies PartsOrderValues,
       next: null,
       act: order.length === 0 ? 'Lay the parts out, from the pressure end' : (findings[0]?.reason ?? ''),
     };

@@ -40,6 +40,9 @@ const CHANGED: Record<JobKind, string> = {
   'split-bearing': 'Change bearing, screws',
   dismounting: 'Change sleeve',
   regreasing: 'Change bearing, grease',
+  seal: 'Change seal, torques',
+  packing: 'Change box, packing',
+  plunger: 'Change nut',
   'condition.survey': 'Change what is measured',
 };
 

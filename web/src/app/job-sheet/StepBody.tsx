@@ -1,6 +1,7 @@
 import {
   type DriveUpStepValues,
   type JobState,
+  type PartsOrderValues,
   parseAngle,
   type StepDefinition,
   type StepReport,
@@ -9,6 +10,8 @@ import { type FormEvent, useState } from 'react';
 import { FixedFirst } from '../../features/bearings/FixedFirst.tsx';
 import { StepBeam, StepItem, TargetNumbers } from '../../features/bearings/steps.tsx';
 import { BoltsStep } from '../../features/bolting/BoltsStep.tsx';
+import { cutFigure } from '../../features/boxes/box-figure-of.tsx';
+import { PartsOrder } from '../../features/boxes/PartsOrder.tsx';
 import { LimitsInForce } from '../../features/condition/LimitsInForce.tsx';
 import { SweepPanel } from '../../features/condition/SweepPanel.tsx';
 import { VerdictStep } from '../../features/condition/VerdictStep.tsx';
@@ -88,9 +91,22 @@ const BEAMLESS = new Set([
   'strokes',
   'watch',
   'runin',
+  'setting',
+  'angles',
+  'ports',
+  'splitgaps',
+  'baseline',
+  'throttle',
+  'gas',
+  'proof',
+  'rings',
+  'breakin',
+  'preload',
 ]);
 /** Steps that only show what was worked out, and ask for nothing to be read. */
-const TOLD = ['target', 'match', 'grease'];
+const TOLD = ['target', 'match', 'grease', 'plan'];
+/** Places whose angle can be dragged on the figure. */
+const DRAGGED = new Set(['angles', 'ports', 'rings']);
 
 /** The middle of the sheet for a step: figure above; beam and the one field below. */
 export function StepBody(props: Props) {
@@ -125,6 +141,21 @@ export function StepBody(props: Props) {
         onName={(named) => job.act('fixed.named', named)}
       />
     );
+  if (step.id === 'order')
+    return (
+      <PartsOrder
+        values={report.values as PartsOrderValues}
+        open={open}
+        onLay={(order) => answer('order', 'yes', order.join(' '))}
+      />
+    );
+  if (step.id === 'cut')
+    return (
+      <div className="flex flex-col gap-4">
+        {cutFigure(state)}
+        <GateStep state={state} step={step} open={open} onAnswer={answer} />
+      </div>
+    );
   if (step.items && !step.kind.place && !TOLD.includes(step.id))
     return <GateStep state={state} step={step} open={open} onAnswer={answer} />;
   if (step.id === 'verdict') return <VerdictStep report={report} onLook={onLook} />;
@@ -138,7 +169,9 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
   const { job, state, step, report, shown, entry, open, answer } = props;
   const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
-  const items = step.id === 'bench' && state.attempt === 1 ? [] : (step.items ?? []);
+  const [turned, setTurned] = useState<{ text: string; n: number } | null>(null);
+  const items =
+    step.id === 'bench' && state.attempt === 1 ? [] : (step.kind.asks?.(state, step) ?? step.items ?? []);
   const questions =
     open &&
     items.map((i) => (
@@ -162,6 +195,10 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
     shown,
     place: open ? (entry.sweptTo ?? entry.place) : null,
     typed: open ? entry.typed : null,
+    onTurn:
+      open && DRAGGED.has(step.id) && entry.place
+        ? (deg) => setTurned((t) => ({ text: String(deg), n: (t?.n ?? 0) + 1 }))
+        : undefined,
   });
   return (
     <div className="flex flex-1 flex-col gap-3">
@@ -224,6 +261,7 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
               pad={pad}
               padSlot={padSlot}
               onPad={setPad}
+              fill={turned}
             >
               {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
               {turn && entry.place.turn && entry.gauge.gauge && (

@@ -28,6 +28,7 @@ import {
   LockFigure,
   TargetFigure,
 } from '../../features/bearings/steps.tsx';
+import { boxFigure } from '../../features/boxes/box-figure-of.tsx';
 import { conditionFigure } from '../../features/condition/figure-of.tsx';
 import { FillFigure, StrokesFigure } from '../../figures/GreaseFigure.tsx';
 import { NutMarkFigure } from '../../figures/NutMarkFigure.tsx';
@@ -44,6 +45,8 @@ type Props = {
   shown: StepReport;
   place: Place | null;
   typed: number | null;
+  /** A part turned on the figure goes into the field. */
+  onTurn?: ((deg: number) => void) | undefined;
 };
 
 const valuesAt = <T,>(state: JobState, step: string): T | null =>
@@ -175,7 +178,9 @@ export function figureFor(props: Props): ReactNode {
     case 'runin':
     case 'watch':
       return heatFigure(props);
-    default:
-      return conditionFigure({ state, step, shown, place });
+    default: {
+      const box = boxFigure({ state, step, shown, place, typed, onTurn: props.onTurn });
+      return box === undefined ? conditionFigure({ state, step, shown, place }) : box;
+    }
   }
 }

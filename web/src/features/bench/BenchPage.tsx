@@ -1,5 +1,11 @@
-import { CALCULATORS, type CalculatorResult, listCalculators, runCalculator } from '@fulcrant/core';
-import { useMemo, useState } from 'react';
+import {
+  CALCULATORS,
+  type CalculatorResult,
+  type FaceLoadValues,
+  listCalculators,
+  runCalculator,
+} from '@fulcrant/core';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../../app/Corner.tsx';
 import { useSay, useSettings } from '../../app/settings.tsx';
@@ -9,6 +15,8 @@ import { FindingLine } from '../../ui/verdicts.tsx';
 import { Working } from '../../ui/Working.tsx';
 import { labelOf, START } from './fields.ts';
 import { type FlatSchema, isLines, type Property, readInput } from './read-input.ts';
+
+const FaceLoad = lazy(() => import('./FaceLoad.tsx'));
 
 /** A sum without a job: any calculator of the registry, judged as it is typed. */
 export function BenchPage() {
@@ -73,6 +81,11 @@ export function BenchPage() {
             ))}
           </div>
           <div className="flex flex-col gap-4" aria-live="polite">
+            {answer.ok && id === 'seal.face-load' && (
+              <Suspense fallback={<div className="h-96" />}>
+                <FaceLoad input={input} values={answer.result.values as FaceLoadValues} />
+              </Suspense>
+            )}
             {answer.ok ? (
               <Answer result={answer.result} />
             ) : (

@@ -1,5 +1,8 @@
+import { BOX_LABELS, BOX_OF_ONE, BOX_START } from './box-fields.ts';
+
 /** What each input of a calculator is called on the bench. Two calculators may mean different things by one name. */
 const LABELS: Record<string, string> = {
+  ...BOX_LABELS,
   nominalMm: 'Nominal size',
   designation: 'Tolerance, as h9',
   boreMm: 'Bearing bore',
@@ -159,6 +162,7 @@ const LABELS: Record<string, string> = {
   fresh: 'In the gun',
 };
 const OF_ONE: Record<string, Record<string, string>> = {
+  ...BOX_OF_ONE,
   'bearing.drive-up-forecast': { readings: 'Readings: nut degrees, row A, row B, one a line' },
   'bolting.wrench': { torqueNm: 'Torque wanted at the bolt, N·m' },
   'bearing.split-race-gap': { shaftMm: 'Shaft, as measured' },
@@ -187,6 +191,7 @@ const TURN = '0 0.000\n45 0.028\n90 0.040\n135 0.028\n180 0.000\n225 -0.028\n270
 
 /** An example to start each sum from. */
 export const START: Record<string, Record<string, string>> = {
+  ...BOX_START,
   'tolerance.iso286': { nominalMm: '90', designation: 'h9' },
   'bearing.drive-up-target': {
     boreMm: '100',

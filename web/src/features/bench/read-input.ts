@@ -20,17 +20,29 @@ const lines = (text: string) => text.split('\n').filter((l) => l.trim() !== '');
 const number = (word: string): number | string => parseTypedNumber(word)?.value ?? word;
 const numbers = (line: string) => words(line).map(number);
 
+/** Is an input several named numbers, a name and its number a line? */
+const isNamed = (p: Property): boolean =>
+  p.type === 'object' && p.properties !== undefined && !('count' in p.properties);
+
 /** Is an input typed as several lines? */
 export const isLines = (p: Property): boolean =>
-  p.type === 'array' && (p.items?.type === 'object' || p.items?.type === 'array');
+  isNamed(p) || (p.type === 'array' && (p.items?.type === 'object' || p.items?.type === 'array'));
 
 /**
  * What is typed in one field, as its calculator takes it: a choice, yes or no, a number (a length in people's units where its
- * name ends in Mm), a list of numbers, rows of numbers, or records with their numbers in the order the schema names them.
+ * name ends in Mm), a list of numbers, rows of numbers, records with their numbers in the order the schema names them, or
+ * named numbers, one a line.
  */
 export function readInput(key: string, text: string, p: Property, unit: LengthUnit): unknown {
   if (text.trim() === '') return undefined;
   if (p.properties?.count) return { count: number(text) };
+  if (isNamed(p))
+    return Object.fromEntries(
+      lines(text).map((l) => {
+        const [name = '', value = ''] = words(l);
+        return [name, number(value)];
+      }),
+    );
   if (p.type === 'array') {
     if (p.items?.type === 'object') {
       const keys = Object.keys(p.items.properties ?? {});

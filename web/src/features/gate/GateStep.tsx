@@ -12,15 +12,16 @@ type Props = {
 
 /** Questions answered yes or no, each by name; where something is to be written down, with what was seen. */
 export function GateStep({ state, step, open, onAnswer }: Props) {
-  const groups = [...new Set(step.items?.map((i) => i.group))];
+  const items = step.kind.asks?.(state, step) ?? step.items ?? [];
+  const groups = [...new Set(items.map((i) => i.group))];
   return (
     <div className="flex flex-col gap-4">
       {groups.map((group) => (
         <Fragment key={group}>
           <h2 className="kicker m-0 -mb-3">{group}</h2>
           <ul className="m-0 list-none border-t border-rule p-0">
-            {step.items
-              ?.filter((i) => i.group === group)
+            {items
+              .filter((i) => i.group === group)
               .map((item) => (
                 <Item key={item.id} state={state} step={step} item={item} open={open} onAnswer={onAnswer} />
               ))}

@@ -12,6 +12,9 @@ const WHAT: Record<JobKind, string> = {
   'split-bearing': 'Bearing, shaft, screws',
   dismounting: 'Sleeve and nut',
   regreasing: 'Bearing and grease',
+  seal: 'Seal, shaft, torques',
+  packing: 'Box, shaft, packing',
+  plunger: 'Packing nut',
   'condition.survey': 'What is measured, shaft',
 };
 

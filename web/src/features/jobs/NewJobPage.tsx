@@ -11,6 +11,9 @@ import { startFor } from './start-setup.ts';
 const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
   ['sleeve-bearing', 'Fit a bearing', 'on its adapter sleeve'],
   ['split-bearing', 'Fit a split bearing', 'where no ring slides on'],
+  ['seal', 'Fit a seal', 'each family in its order'],
+  ['packing', 'Pack a box', 'and break it in'],
+  ['plunger', 'Set a plunger', 'V-rings and their preload'],
   ['dismounting', 'Take a bearing off', 'by the design of its sleeve'],
   ['regreasing', 'Regrease', 'and watch what it does'],
   ['condition.survey', 'Survey a machine', 'shaft and box, fit to receive?'],

@@ -82,6 +82,9 @@ function readAngles(field: Field, text: string): Read {
     : { message: `${field.label}: degrees with blanks between them, such as 0 90 200.` };
 }
 
+/** Choices that are numbers. */
+const NUMBERED = new Set(['taper', 'staggerDeg']);
+
 function readField(field: Field, text: string, unit: LengthUnit): Read {
   if (field.name === 'holdBefore') return { value: text === '' ? [] : [text] };
   if (text === '') return field.optional ? { value: undefined } : { message: `${field.label} is missing.` };
@@ -113,7 +116,7 @@ function readField(field: Field, text: string, unit: LengthUnit): Read {
     case 'angles':
       return readAngles(field, text);
     case 'choice':
-      return { value: field.name === 'taper' ? Number(text) : text };
+      return { value: NUMBERED.has(field.name) ? Number(text) : text };
     case 'flag':
       return { value: true };
     case 'text':
@@ -144,7 +147,13 @@ function unsaid(setup: Record<string, unknown>): void {
   only('lock', 'by', 'washer');
 }
 
-const MEASURING: readonly JobKind[] = ['sleeve-bearing', 'split-bearing', 'condition.survey'];
+const MEASURING: readonly JobKind[] = [
+  'sleeve-bearing',
+  'split-bearing',
+  'seal',
+  'packing',
+  'condition.survey',
+];
 
 /** The form as a setup, or a sentence for each field that is not right. */
 export function fromForm(

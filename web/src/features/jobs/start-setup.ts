@@ -5,8 +5,11 @@ import {
   type SleeveSetup,
   USUAL_CONDITION,
   USUAL_DISMOUNT,
+  USUAL_PACKING,
   USUAL_PARTS,
+  USUAL_PLUNGER,
   USUAL_REGREASE,
+  USUAL_SEAL,
   USUAL_SETUP,
   USUAL_SPLIT,
   USUAL_WORK,
@@ -19,6 +22,9 @@ const USUAL: Record<JobKind, StartSetup> = {
   'split-bearing': { ...USUAL_SPLIT, ...USUAL_PARTS },
   dismounting: USUAL_DISMOUNT,
   regreasing: USUAL_REGREASE,
+  seal: USUAL_SEAL,
+  packing: USUAL_PACKING,
+  plunger: USUAL_PLUNGER,
   'condition.survey': USUAL_CONDITION,
 };
 
@@ -52,6 +58,10 @@ function byRules(kind: JobKind, usual: StartSetup, rules: HouseRules): StartSetu
       } as StartSetup;
     case 'regreasing':
       return { ...usual, how: work.regrease } as StartSetup;
+    case 'seal':
+      return { ...usual, oRings: work.oRings, tail: work.tail, spacer: work.spacer } as StartSetup;
+    case 'packing':
+      return { ...usual, leakSchool: work.leak } as StartSetup;
     default:
       return usual;
   }

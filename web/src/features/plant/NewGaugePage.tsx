@@ -27,6 +27,7 @@ const KINDS: Array<[Instrument['kind'], string, string]> = [
   ['pressure', 'pressure gauge', 'graduation'],
   ['thermometer', 'thermometer', 'step in degrees'],
   ['gun', 'grease gun', 'strokes, one at a time'],
+  ['counter', 'drop counter', 'drops a minute'],
 ];
 
 /** A gauge of one's own into the register: its step becomes the uncertainty of what is read with it. */
@@ -39,11 +40,18 @@ export function NewGaugePage() {
   const [faults, setFaults] = useState<Record<string, string>>({});
 
   const number = (t: string): { value: number } | { message: string } => {
-    if (kind === 'protractor' || kind === 'gun' || kind === 'thermometer') {
+    if (kind === 'protractor' || kind === 'gun' || kind === 'counter' || kind === 'thermometer') {
       const n = parseTypedNumber(t);
       return n
         ? { value: n.value }
-        : { message: kind === 'gun' ? 'Type a number of strokes.' : 'Type degrees.' };
+        : {
+            message:
+              kind === 'gun'
+                ? 'Type a number of strokes.'
+                : kind === 'counter'
+                  ? 'Type a number of drops.'
+                  : 'Type degrees.',
+          };
     }
     if (kind === 'pressure') {
       const n = parsePressure(t, unit);

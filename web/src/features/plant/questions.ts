@@ -110,4 +110,40 @@ export const QUESTIONS: readonly Question[] = [
       ['anti-seize', 'anti-seize', 'maker’s instructions'],
     ],
   },
+  {
+    rule: 'tail',
+    ask: 'End of a cartridge',
+    why: 'With the clips in, the seal cannot move while its screws bite: our own choice.',
+    answers: [
+      ['screws-first', 'set screws, then clips off', PRACTICE],
+      ['clips-first', 'clips off, then set screws', PRACTICE],
+    ],
+  },
+  {
+    rule: 'oRings',
+    ask: 'O-ring ends of a split seal',
+    why: 'Either is followed; too far in is as bad as proud.',
+    answers: [
+      ['flush', 'flush with the split', PRACTICE],
+      ['proud', 'slightly proud', PRACTICE],
+    ],
+  },
+  {
+    rule: 'spacer',
+    ask: 'Spacer of a split holder',
+    why: 'As the seal’s kit has it; held by hand it is asked which surface it touched.',
+    answers: [
+      ['hand-held', 'held by hand', PRACTICE],
+      ['fastened', 'fastened to the holder', PRACTICE],
+    ],
+  },
+  {
+    rule: 'leak',
+    ask: 'Leakage of packing, steady',
+    why: 'By the diameter is our own choice: a large shaft needs more to run cool.',
+    answers: [
+      ['per-diameter', '8 to 12 drops a minute for each 25 mm', PRACTICE],
+      ['flat', 'one figure, given with the job', PRACTICE],
+    ],
+  },
 ];

@@ -1,0 +1,118 @@
+import type { ScriptedHand } from '@fulcrant/core';
+import { hand, hoursAgo, tools } from './hands.ts';
+import { POSITIONS } from './works.ts';
+
+const SMALL_WRENCH = 'wrench-0';
+const nearly = (mm: number) => {
+  let n = 0;
+  return () => Number((mm + ([0.001, -0.002, 0, 0.002, -0.001][n++ % 5] ?? 0)).toFixed(3));
+};
+
+/** Work in stuffing boxes: a cartridge that touches, a seal being set, splits in line, a box breaking in, a plunger. */
+export function boxes(ids: Map<string, string>): ScriptedHand[] {
+  const p = POSITIONS;
+  const juice = hand(ids, p.thinJuiceSeal, 'bram', hoursAgo(3.4), tools('mic-3', 'feel-b', SMALL_WRENCH))
+    .safe()
+    .follow('shaft', 'micrometer', nearly(59.99))
+    .pass('shaft')
+    .answerAll('parts')
+    .pass('parts')
+    .answerAll('slide')
+    .pass('slide')
+    .read('ports', 'inlet', 120, 'protractor')
+    .read('ports', 'outlet', 60, 'protractor')
+    .pass('ports')
+    .answerAll('impeller')
+    .pass('impeller')
+    .tighten('glandbolts')
+    .pass('glandbolts')
+    .follow('gland-gaps', 'feeler', (at) => (at.key === 'gap/90' ? 0.52 : 0.5))
+    .pass('gland-gaps')
+    .tighten('screws')
+    .pass('screws')
+    .answerAll('clips')
+    .pass('clips')
+    .do('gate.answered', { step: 'handturn', item: 'turn0', answer: 'no' })
+    .do('gate.answered', { step: 'handturn', item: 'r1-clips', answer: 'yes' })
+    .do('gate.answered', { step: 'handturn', item: 'r1-gland', answer: 'yes' });
+
+  const condensate = hand(
+    ids,
+    p.condensateSeal,
+    'asta',
+    hoursAgo(2.6),
+    tools('mic-3', 'feel-b', SMALL_WRENCH),
+  )
+    .safe()
+    .follow('shaft', 'micrometer', nearly(59.99))
+    .pass('shaft')
+    .read('play', 'end/push/1', 0, 'dial')
+    .read('play', 'end/pull/1', 0.06, 'dial')
+    .read('play', 'radial/rest/1', 0, 'dial')
+    .read('play', 'radial/lift/1', 0.03, 'dial')
+    .pass('play')
+    .answerAll('parts')
+    .pass('parts')
+    .answerAll('scribe')
+    .pass('scribe')
+    .answerAll('stationary')
+    .pass('stationary')
+    .read('setting', 'seat', 6.2, 'caliper')
+    .read('setting', 'gasket', 0.8, 'caliper');
+
+  const pulp = hand(ids, p.pulpWaterSeal, 'bram', hoursAgo(2.1), tools('mic-4', 'feel-b', SMALL_WRENCH))
+    .safe()
+    .follow('shaft', 'micrometer', nearly(89.99))
+    .pass('shaft')
+    .answerAll('parts')
+    .pass('parts')
+    .answerAll('halves')
+    .pass('halves')
+    .answerAll('holder')
+    .pass('holder')
+    .tighten('rotaryjoint')
+    .pass('rotaryjoint')
+    .read('splitgaps', 'split/a', 0.12, 'feeler')
+    .read('splitgaps', 'split/b', 0.12, 'feeler')
+    .pass('splitgaps')
+    .answerAll('faces')
+    .pass('faces')
+    .read('angles', 'gland-split', 0, 'protractor')
+    .read('angles', 'stationary-split', 88, 'protractor')
+    .read('angles', 'rotary-split', 95, 'protractor');
+
+  const lime = hand(ids, p.limePacked, 'asta', hoursAgo(2), tools('mic-3', 'feel-b'))
+    .safe()
+    .answerAll('strip')
+    .pass('strip')
+    .follow('shaft', 'micrometer', nearly(59.98))
+    .pass('shaft')
+    .answerAll('plan')
+    .pass('plan')
+    .answerAll('cut')
+    .pass('cut')
+    .follow('rings', 'protractor', (at) => ((Number(at.key.split('/')[1]) - 1) * 90) % 360)
+    .answerAll('rings')
+    .pass('rings')
+    .follow('follower', 'feeler', () => 0.8)
+    .answerAll('follower')
+    .pass('follower')
+    .answerAll('start')
+    .pass('start')
+    .read('breakin', 'drops/1', 164, 'counter')
+    .wait(10)
+    .read('breakin', 'drops/2', 130, 'counter')
+    .read('breakin', 'flats/1', 60, 'protractor')
+    .wait(10)
+    .read('breakin', 'drops/3', 88, 'counter')
+    .read('breakin', 'flats/2', 60, 'protractor')
+    .wait(10)
+    .read('breakin', 'drops/4', 62, 'counter')
+    .read('breakin', 'gland/1', 41, 'thermometer');
+
+  const plunger = hand(ids, p.dosingPlunger, 'bram', hoursAgo(1.2), tools('mic-3'))
+    .safe()
+    .answerAll('look')
+    .pass('look');
+  return [juice, condensate, pulp, lime, plunger];
+}
