@@ -17,6 +17,8 @@ const FLAGS = [
   'Look and feel',
   'Shaft diameters',
   'Run-out',
+  'End and radial play',
+  'Box face',
   'Housing close-up',
   'First fill',
   'Load and base bolts',

@@ -1,4 +1,4 @@
-import type { StandInHeat, StandInPump, StandInShaft } from '@fulcrant/core';
+import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core';
 import type { Page } from 'playwright-core';
 import { SheetHand } from './sheet-hand.ts';
 
@@ -42,7 +42,10 @@ export async function openSurvey(
 }
 
 /** Pair the stand-in bench with a shaft on its rollers, a pump or a warm bearing. */
-export async function pair(page: Page, scene: StandInShaft | StandInPump | StandInHeat): Promise<void> {
+export async function pair(
+  page: Page,
+  scene: StandInShaft | StandInPump | StandInHeat | StandInLeak,
+): Promise<void> {
   await page.getByRole('button', { name: 'Pair a gauge' }).click();
   await page.locator(`[data-scene="${scene}"]`).click();
   await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });

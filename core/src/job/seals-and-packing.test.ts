@@ -105,6 +105,8 @@ describe('metal on metal at the hand turn', () => {
     expect(() => h.pass('handturn')).toThrow();
     // The next turn is not asked before the round is through.
     expect(() => answer(h, 'handturn', 'turn1', 'yes')).toThrow('That is not asked now.');
+    // Nor a step of the round before the one ahead of it.
+    expect(() => answer(h, 'handturn', 'r1-full', 'yes')).toThrow('That is not asked now.');
     for (const id of round) answer(h, 'handturn', `r1-${id}`, 'yes');
     answer(h, 'handturn', 'turn1', 'no');
     expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: false });
@@ -192,6 +194,17 @@ describe('proof over a day', () => {
     expect(Date.parse(values<{ dueAt: string }>(h, 'proof').dueAt)).toBe(first + 15 * 60_000);
     h.wait(14).read('proof', 'leak/15', 30, 'counter').read('proof', 'temp/15', 45, 'thermometer');
     expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.leak', verdict: 'reject' });
+  });
+
+  it('says where a reading was taken long before its time', () => {
+    const h = upTo(handAt(cartridgeSeal), 'proof');
+    h.read('proof', 'leak/0', 2, 'counter').read('proof', 'temp/0', 40, 'thermometer');
+    h.read('proof', 'leak/15', 1, 'counter').read('proof', 'temp/15', 40, 'thermometer');
+    expect(report(h, 'proof')?.findings.find((f) => f.code === 'proof.early.15')?.reason).toContain(
+      'was read after 2 minutes',
+    );
+    h.wait(45).read('proof', 'leak/60', 1, 'counter').read('proof', 'temp/60', 40, 'thermometer');
+    expect(report(h, 'proof')?.findings.some((f) => f.code === 'proof.early.60')).toBe(false);
   });
 
   it('a hot gland is a stop', () => {

@@ -32,6 +32,8 @@ export type StepKind = {
   asks?(facts: Facts, step: StepDefinition): GateItem[];
   /** May this bolt be ticked now? A sentence when not. Kinds without bolts leave it out. */
   bolt?(facts: Facts, step: StepDefinition, values: unknown, tried: BoltTry): string | null;
+  /** Its act is only the next question: the sheet is headed by the step’s title instead. */
+  quiet?: boolean;
   /** The step can be measured anew after something was done about it; both measurings stay on the sheet. */
   repeats?: boolean;
 };

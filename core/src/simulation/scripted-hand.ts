@@ -100,7 +100,8 @@ export class ScriptedHand {
   answerAll(step: string): this {
     const definition = stepOf(this.state, step);
     if (!definition) return this;
-    for (const { item } of answered(this.state, definition).filter((a) => a.answer?.answer !== 'yes'))
+    const open = () => answered(this.state, definition).find((a) => a.answer?.answer !== 'yes')?.item;
+    for (let item = open(); item; item = open())
       this.do('gate.answered', {
         step,
         item: item.id,

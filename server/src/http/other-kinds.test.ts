@@ -99,6 +99,10 @@ describe('sheets of every kind of job', () => {
       ['Pulp screw conveyor', /Drive/],
       ['Pulp press 2', /Worm/],
       ['Pulp dryer fan', /greasing/],
+      ['Thin juice pump 3', /Seal/],
+      ['Condensate pump 1', /Seal/],
+      ['Lime-milk pump 1', /Stuffing/],
+      ['Molasses dosing pump', /Plunger/],
     ] as const) {
       const { id } = await jobAt(machine, position);
       const json = await asta('GET', `/api/jobs/${id}/sheet.json`);
@@ -160,5 +164,18 @@ describe('pump, wrench and thermocouple on the bench', () => {
     const warm = value('probe');
     bench.move({ minutes: 120 });
     expect(value('probe')).toBeLessThan(warm - 5);
+  });
+  it('drops fall less with every flat, and less as the packing settles', () => {
+    bench.move({ leak: 'packing', minutes: 0, flats: 0 });
+    const fresh = value('drops');
+    bench.move({ minutes: 60 });
+    const settled = value('drops');
+    bench.move({ flats: 5 });
+    const drawn = value('drops');
+    expect(fresh).toBeGreaterThan(settled + 20);
+    expect(settled).toBeGreaterThan(drawn + 60);
+    expect(Number.isInteger(drawn)).toBe(true);
+    bench.move({ leak: 'seal-opens', minutes: 60 });
+    expect(value('drops')).toBeGreaterThan(30);
   });
 });

@@ -4,7 +4,9 @@ import { Figure, Label, spot } from './drawing.tsx';
 const CX = 190;
 const CY = 156;
 const SHAFT = 34;
-const RIM = 118;
+const RIM = 110;
+/** Keys nearer to each other than this belong to one turning. */
+const FOLLOWS_MS = 1000;
 
 /** Something with a place round the shaft. */
 export type ClockMark = {
@@ -26,6 +28,10 @@ type Props = {
   lines: readonly ClockLine[];
   /** Places that are wanted, drawn hollow outside. */
   wanted?: ReadonlyArray<{ deg: number; word: string }>;
+  /** The first mark is the innermost circle, as rings lie in a box. */
+  innerFirst?: boolean;
+  /** The face alone, without the list beside it. */
+  compact?: boolean;
   note: string;
 };
 
@@ -35,9 +41,22 @@ const whole = (deg: number): number => ((Math.round(deg) % 360) + 360) % 360;
  * The clock face: shaft end on, every part on a circle of its own, what is being placed dragged to where it stands or moved by the arrow
  * keys. 0° is on top, degrees run clockwise, angles are true.
  */
-export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [], note }: Props) {
+export function ClockFigure({
+  marks,
+  active,
+  typedDeg,
+  onTurn,
+  lines,
+  wanted = [],
+  innerFirst = false,
+  compact = false,
+  note,
+}: Props) {
   const svg = useRef<SVGSVGElement>(null);
+  const last = useRef({ deg: 0, at: Number.NEGATIVE_INFINITY });
   const wide = (RIM - 8 - SHAFT) / Math.max(1, marks.length);
+  // What lies outermost on the shaft is named first, unless it is told otherwise.
+  const rank = (i: number) => (innerFirst ? i : marks.length - 1 - i);
   const now = marks.find((m) => m.key === active);
   const at = now ? (typedDeg ?? now.deg ?? 0) : 0;
   const drag = (e: PointerEvent<SVGElement>) => {
@@ -47,11 +66,17 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
     const y = (e.clientY - box.f) / box.d - CY;
     onTurn(whole((Math.atan2(x, -y) * 180) / Math.PI));
   };
-  const knob = spot(CX, CY, at, RIM + 16);
+  // Keys come faster than the sheet judges: the next step goes on from the last one, not from what is drawn yet.
+  const step = (by: number) => {
+    const from = performance.now() - last.current.at < FOLLOWS_MS ? last.current.deg : at;
+    last.current = { deg: whole(from + by), at: performance.now() };
+    onTurn?.(last.current.deg);
+  };
+  const knob = spot(CX, CY, at, RIM + 14);
   return (
     <svg
       ref={svg}
-      viewBox="0 0 680 318"
+      viewBox={compact ? '0 0 380 318' : '0 0 680 318'}
       className="block w-full"
       role="img"
       aria-label={`End view: ${marks.map((m) => `${m.name} ${m.deg === null ? 'not placed' : `at ${m.deg} degrees`}`).join(', ')}`}
@@ -63,7 +88,7 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
         return <line key={deg} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--muted)" />;
       })}
       {[0, 90, 180, 270].map((deg) => {
-        const p = spot(CX, CY, deg, RIM + 25);
+        const p = spot(CX, CY, deg, RIM + (onTurn ? 37 : 25));
         return (
           <Figure key={deg} x={p.x} y={p.y + 5} size={13} tone="muted">
             {deg}°
@@ -76,15 +101,15 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
           key={m.key}
           mark={m}
           number={i + 1}
-          r0={SHAFT + 3 + i * wide}
-          r1={SHAFT + 3 + (i + 1) * wide - (marks.length > 4 ? 2 : 5)}
+          r0={SHAFT + 3 + rank(i) * wide}
+          r1={SHAFT + 3 + (rank(i) + 1) * wide - (marks.length > 4 ? 2 : 5)}
           deg={m.key === active && typedDeg !== null ? typedDeg : m.deg}
           tone={m.key === active ? 'brass' : m.bad ? 'stop' : 'ink'}
         />
       ))}
       {wanted.map((w) => {
         const a = spot(CX, CY, w.deg, RIM + 4);
-        const t = spot(CX, CY, w.deg, RIM + 34);
+        const t = spot(CX, CY, w.deg, RIM + 32);
         return (
           <g key={w.word}>
             <circle
@@ -118,7 +143,7 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
             const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[e.key];
             if (!way) return;
             e.preventDefault();
-            onTurn(whole(at + way * (e.shiftKey ? 1 : 5)));
+            step(way * (e.shiftKey ? 1 : 5));
           }}
           data-knob
         >
@@ -135,7 +160,8 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
           />
         </g>
       )}
-      {marks.length <= 6 &&
+      {!compact &&
+        marks.length <= 6 &&
         marks.map((m, i) => {
           const deg = m.key === active && typedDeg !== null ? typedDeg : m.deg;
           const tone = m.key === active ? 'brass' : m.bad ? 'stop' : 'ink';
@@ -150,7 +176,7 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
             </g>
           );
         })}
-      {lines.map((l, i) => (
+      {(compact ? [] : lines).map((l, i) => (
         <Label
           key={l.text}
           x={384}
@@ -163,7 +189,7 @@ export function ClockFigure({ marks, active, typedDeg, onTurn, lines, wanted = [
           {l.text}
         </Label>
       ))}
-      <Label x={676} y={312} anchor="end" tone="muted" size={14}>
+      <Label x={compact ? 190 : 676} y={314} anchor={compact ? 'middle' : 'end'} tone="muted" size={14}>
         {note}
       </Label>
     </svg>

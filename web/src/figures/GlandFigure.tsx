@@ -3,7 +3,7 @@ import { useSettings } from '../app/settings.tsx';
 import { Figure, Label, spot } from './drawing.tsx';
 
 const CX = 230;
-const CY = 142;
+const CY = 136;
 const R = 84;
 
 /** Gland or follower end on: the gap at each place felt, how it gapes, and which bolt comes in by how much. */
@@ -29,7 +29,7 @@ export function GlandFigure({
   const least = read.length ? Math.min(...read) : 0;
   const spread = read.length ? Math.max(...read) - least : 0;
   // The least gap is drawn as a hair; what lies over it is enlarged to a round number.
-  const times = spread > 0 ? 24 / spread : 0;
+  const times = spread > 0 ? 22 / spread : 0;
   const wide = v.tilt?.wideDeg ?? null;
   const tilted = v.tilt && v.tilt.spreadMm > 0 && wide !== null;
   return (
@@ -63,12 +63,20 @@ export function GlandFigure({
       {gaps.map((g) => {
         const at = spot(CX, CY, g.angleDeg, R + 3);
         const end = spot(CX, CY, g.angleDeg, R + 6 + (g.gapMm === null ? 0 : (g.gapMm - least) * times));
-        const t = spot(CX, CY, g.angleDeg, R + 44);
+        const t = spot(CX, CY, g.angleDeg, R + 40);
+        const side = Math.sin((g.angleDeg * Math.PI) / 180);
         const tone = active === `gap/${g.angleDeg}` ? 'brass' : 'ink';
         return (
           <g key={g.angleDeg}>
             <line x1={at.x} y1={at.y} x2={end.x} y2={end.y} stroke={`var(--${tone})`} strokeWidth="9" />
-            <Figure x={t.x} y={t.y + 5} tone={tone} size={18} strong={tone === 'brass'}>
+            <Figure
+              x={t.x}
+              y={t.y + 5}
+              anchor={side > 0.5 ? 'start' : side < -0.5 ? 'end' : 'middle'}
+              tone={tone}
+              size={18}
+              strong={tone === 'brass'}
+            >
               {g.gapMm === null ? '–' : say(g.gapMm)}
             </Figure>
           </g>
@@ -115,7 +123,7 @@ export function GlandFigure({
           felt at {gaps.length} places, from the top clockwise
         </Label>
       )}
-      <Label x={4} y={284} anchor="start" tone="muted" size={14}>
+      <Label x={676} y={284} anchor="end" tone="muted" size={14}>
         {spread > 0 ? 'bars: what a gap has over the least one, enlarged alike' : 'end view; bolt 1 on top'}
       </Label>
     </svg>

@@ -17,10 +17,12 @@ export function PackingFigure({
 }) {
   const { unit } = useSettings();
   const say = (mm: number, digits = 1) => lengthDigits(mm, unit, digits);
-  const scale = Math.min(440 / (s.boxDepthMm + 30), 116 / (s.boxBoreMm / 2));
-  const [left, axis] = [60, 218];
-  const shaftY = axis - (scale * s.shaftMm) / 2;
-  const boreY = axis - (scale * s.boxBoreMm) / 2;
+  const room = (s.boxBoreMm - s.shaftMm) / 2;
+  const scale = Math.min(520 / (s.boxDepthMm + 20), 84 / room);
+  // The shaft is shown as a strip: box, rings and lantern are to scale.
+  const [left, axis] = [60, 208];
+  const shaftY = axis - 40;
+  const boreY = shaftY - scale * room;
   const x = (mm: number) => left + scale * mm;
   const lantern = s.lanternMm ?? 0;
   const below = p.below ?? p.count;
@@ -34,7 +36,7 @@ export function PackingFigure({
       aria-label={`Stuffing box in section: ${p.count} rings of ${say(p.stockMm)}, ${p.below === null ? 'no lantern' : `${p.below} below the lantern`}`}
     >
       <path
-        d={`M${left} ${axis}V${boreY}H${end}V${boreY - 30}H${left - 26}V${axis}z`}
+        d={`M${left} ${shaftY}V${boreY}H${end}V${boreY - 30}H${left - 26}V${shaftY}z`}
         fill="var(--shade)"
         stroke="var(--ink)"
         strokeWidth="1.6"
@@ -101,11 +103,11 @@ export function PackingFigure({
       <Dimension x1={654} y1={shaftY} x2={654} y2={boreY} tone="steel">
         {say(p.stockMm)}
       </Dimension>
-      <Label x={16} y={axis - 8} anchor="start" tone="muted">
+      <Label x={left - 13} y={shaftY + 18} tone="muted">
         bottom
       </Label>
       <Label x={4} y={256} anchor="start" tone="muted" size={14}>
-        half section, to scale
+        box to scale, the shaft as a strip
         {p.lanternPutMm === null || p.lanternDrawnMm === null
           ? ''
           : `; lantern’s middle put at ${say(p.lanternPutMm)}, drawn up at ${say(p.lanternDrawnMm)}, port ${say(s.portMm ?? 0)}`}

@@ -6,6 +6,8 @@ const CY = 196;
 const FACE = 430;
 /** Room for the drawing left of the box face, and right of it. */
 const ROOM = 330;
+/** The shaft is shown as a strip: only lengths along it are to scale. */
+const HALF_SHAFT = 46;
 
 /**
  * Shaft, box, gland, seat and rotary along the axis, to scale: where the seat's face stands from the box face with its sign, working
@@ -13,12 +15,10 @@ const ROOM = 330;
  */
 export function SealSettingFigure({
   values: v,
-  shaftMm,
   active,
   typed,
 }: {
   values: SettingStepValues;
-  shaftMm: number;
   active: string | undefined;
   typed: number | null;
 }) {
@@ -31,13 +31,12 @@ export function SealSettingFigure({
   const wanted = v.setting?.collarMm ?? null;
   const set = active === 'collar' && typed !== null ? typed : v.collarMm;
   const collar = set ?? wanted ?? length + (inside ? seat : -seat);
-  const scale = Math.min(ROOM / Math.max(collar, length, 20), 110 / (shaftMm / 2), 6);
+  const scale = Math.min(ROOM / Math.max(collar, length, 20), 6);
   const away = inside ? -1 : 1;
   const seatX = FACE - scale * seat;
   const collarX = FACE + away * scale * collar;
   const gasket = Math.max(2, scale * (v.gasketMm ?? 0));
-  const r = Math.max(20, (scale * shaftMm) / 2);
-  const top = CY - r;
+  const top = CY - HALF_SHAFT;
   const [seatH, rotaryH] = [30, 26];
   const spring = Array.from({ length: 9 }, (_, i) => {
     const from = collarX - away * 16;
@@ -53,7 +52,7 @@ export function SealSettingFigure({
     >
       {/* Box wall left of its face, gland right of it. */}
       <path
-        d={`M20 ${top - 58}H${FACE}V${top - 100}H20z`}
+        d={`M20 ${top - 84}H${FACE}V${top - 100}H20z`}
         fill="var(--shade)"
         stroke="var(--ink)"
         strokeWidth="1.6"
@@ -125,10 +124,10 @@ export function SealSettingFigure({
           ? `collar as set${wanted === null ? '' : `, wanted ${say(wanted)}`}`
           : 'collar’s back: scribe here'}
       </Label>
-      <Dimension x1={seatX} y1={top - 76} x2={collarX} y2={top - 76}>
+      <Dimension x1={seatX} y1={top - 58} x2={collarX} y2={top - 58}>
         {say(length)}
       </Dimension>
-      <Label x={(seatX + collarX) / 2} y={top - 62} tone="muted">
+      <Label x={(seatX + collarX) / 2} y={top - 44} tone="muted" size={14}>
         working length: {say(v.freeLengthMm)} free − {say(v.compressionMm)}
       </Label>
       {/* The sign, where it is made. */}
@@ -146,18 +145,22 @@ export function SealSettingFigure({
           − outside
         </Figure>
       </g>
+      <line x1={seatX} x2={seatX} y1={top} y2={CY + 14} stroke="var(--steel)" strokeWidth="1.2" />
+      <path d={`M${FACE} ${CY + 12}H${seatX}`} stroke="var(--steel)" strokeWidth="4" />
       <Label
-        x={seatX - away * 30}
-        y={top - 34}
-        anchor={inside ? 'start' : 'end'}
-        tone={active === 'seat' ? 'brass' : 'ink'}
+        x={FACE + 44}
+        y={CY + 18}
+        anchor="start"
+        tone={active === 'seat' ? 'brass' : 'steel'}
         size={16}
+        strong={active === 'seat'}
       >
         seat’s face {seat >= 0 ? '+' : '−'}
-        {say(Math.abs(seat))}
+        {say(Math.abs(seat))} {seat >= 0 ? 'inside' : 'outside'}
       </Label>
       <Label x={4} y={280} anchor="start" tone="muted" size={14}>
-        lengths to scale{v.gasketMm ? `; gasket ${say(v.gasketMm)} moves the seat outward` : ''}
+        lengths along the shaft to scale
+        {v.gasketMm ? `; gasket ${say(v.gasketMm)} moves the seat outward` : ''}
       </Label>
     </svg>
   );

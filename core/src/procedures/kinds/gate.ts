@@ -3,6 +3,7 @@ import { answered, itemFindings } from './item-findings.ts';
 
 /** A list of questions, each answered yes or no by name. A no holds the job until it is put right and answered again. */
 export const gate: StepKind = {
+  quiet: true,
   report(facts, step) {
     const findings = itemFindings(facts, step);
     const items = answered(facts, step);

@@ -60,6 +60,7 @@ export const sealProof: StepKind = {
     return {
       findings: [
         ...judge(whole, worse),
+        ...early(facts, step, points),
         ...(next
           ? [
               {
@@ -105,6 +106,28 @@ function pointsOf(facts: Facts, step: StepDefinition): ProofPoint[] {
       temperatureC: temp?.value ?? null,
       at: leak?.at ?? temp?.at ?? null,
     };
+  });
+}
+
+/** Read long before its time it proves less: said, not refused. */
+const EARLY = 0.8;
+function early(facts: Facts, step: StepDefinition, points: ProofPoint[]): Finding[] {
+  const begun = Date.parse(points[0]?.at ?? '');
+  return points.flatMap((p): Finding[] => {
+    const reading = readingAt(facts, step.id, `leak/${p.minutes}`, 'any');
+    if (!reading || reading.instrument.standIn || p.minutes === 0) return [];
+    const after = (Date.parse(reading.at) - begun) / 60_000;
+    if (after >= EARLY * p.minutes) return [];
+    return [
+      {
+        code: `proof.early.${p.minutes}`,
+        verdict: 'caution',
+        reason: `What was to be read ${NAME[p.minutes]} was read after ${Math.max(0, Math.round(after))} minutes.`,
+        source: 'practice',
+        remedy: 'Withdraw it and read it in its time, or say in a note why not.',
+        acceptable: true,
+      },
+    ];
   });
 }
 

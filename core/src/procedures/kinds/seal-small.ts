@@ -15,6 +15,7 @@ import type { RunoutStepValues } from './runout.ts';
 
 /** What is told of the parts before they go on: elastomers by fluid and warmth, set screws by the box’s pressure; then asked. */
 export const sealParts: StepKind = {
+  quiet: true,
   report(facts, step) {
     const s = facts.setup as SealSetup;
     const guide =

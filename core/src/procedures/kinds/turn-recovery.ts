@@ -55,14 +55,19 @@ export const turnRecovery: StepKind = {
   asks(facts, step) {
     const rounds = roundsOf(facts, step);
     const now = rounds === 0 ? [] : roundItems(rounds);
-    const recovered = now.every((i) => said(facts, step, i.id) === 'yes');
-    // What stood before is asked no more; the turn comes when its round is done.
-    return [...now, ...(recovered ? [turnItem(rounds)] : [])];
+    // In their order: one is asked when all before it are done, the turn when its round is.
+    const all = [...now, turnItem(rounds)];
+    const open = all.findIndex((i) => said(facts, step, i.id) !== 'yes');
+    return open < 0 ? all : all.slice(0, open + 1);
   },
   report(facts, step) {
     const rounds = roundsOf(facts, step);
     const free = said(facts, step, `turn${rounds}`) === 'yes';
-    const findings: Finding[] = free ? [] : itemFindings(facts, step);
+    const done = roundItems(rounds).filter((i) => said(facts, step, i.id) === 'yes').length;
+    // Only what was answered no stands as such; what is still to come is told by the round.
+    const findings: Finding[] = free
+      ? []
+      : itemFindings(facts, step).filter((f) => rounds === 0 || !f.code.endsWith('.unanswered'));
     if (free)
       findings.push({
         code: 'turn.free',
@@ -78,7 +83,7 @@ export const turnRecovery: StepKind = {
       findings.push({
         code: 'turn.contact',
         verdict: 'incomplete',
-        reason: `Metal on metal: centring recovery, round ${rounds}.`,
+        reason: `Metal on metal: centring recovery, round ${rounds}, ${done} of ${ROUND.length} done.`,
         source: 'practice',
         remedy: 'Each step in its order; then turn again.',
         acceptable: false,

@@ -137,8 +137,7 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
             <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
               {held
                 ? 'Held'
-                : step.status === 'done' ||
-                    (definition.items && !definition.kind.place && !definition.kind.bolt)
+                : step.status === 'done' || definition.kind.quiet
                   ? definition.title
                   : say(step.report.act)}
             </h1>

@@ -18,6 +18,7 @@ import { VerdictStep } from '../../features/condition/VerdictStep.tsx';
 import { GateStep } from '../../features/gate/GateStep.tsx';
 import { SignStep } from '../../features/sheet/SignStep.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
+import { DueTimer } from '../../ui/DueTimer.tsx';
 import { useGauge } from '../../ui/gauge-choice.ts';
 import { ReadingEntry } from '../../ui/ReadingEntry.tsx';
 import type { JobView } from '../job.ts';
@@ -187,6 +188,7 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
   const turn = report.freeAngle;
   const told = TOLD.includes(step.id);
   const beamless = BEAMLESS.has(step.id);
+  const { dueAt } = (report.values ?? {}) as { dueAt?: string | null };
   const over = step.id === 'driveup' && (report.values as DriveUpStepValues | null)?.place === 'over-driven';
   const figure = figureFor({
     state,
@@ -247,6 +249,7 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
               ))}
             </fieldset>
           )}
+          {open && dueAt && <DueTimer at={dueAt} />}
           {open && entry.place && !over && !entry.gauge.coming && (
             <ReadingEntry
               draftKey={state.jobId}

@@ -39,6 +39,7 @@ function look(v: BreakInStepValues): ChartConfiguration<'line', XY[]> {
           backgroundColor: ink('--steel'),
           borderWidth: 2.5,
           pointRadius: 5,
+          clip: 8,
         },
         level(v.targetLow),
         level(v.targetHigh),

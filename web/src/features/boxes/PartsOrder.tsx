@@ -97,7 +97,7 @@ function Part({ part, place, wrong }: { part: VRingPart; place: number; wrong: b
         className="w-full cursor-grab"
         aria-label={`${PART_NAME[part]}, place ${place}`}
       >
-        <svg viewBox="0 0 84 80" className="mx-auto block h-20" aria-hidden="true">
+        <svg viewBox="0 0 84 80" className="mx-auto block h-28" aria-hidden="true">
           <path
             d={SHAPE[part]}
             fill={part === 'wiper' ? 'var(--shade)' : 'var(--paper)'}

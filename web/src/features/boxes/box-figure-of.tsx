@@ -113,7 +113,7 @@ function rings({ state, shown, place, typed, onTurn }: Props): ReactNode {
     return a !== undefined && b !== undefined && Math.abs(((a - b + 540) % 360) - 180) < v.staggerDeg - 20;
   };
   return (
-    <>
+    <div className="grid items-center gap-2 md:grid-cols-[1.35fr_1fr]">
       <PackingFigure
         setup={state.setup as PackingSetup}
         plan={v.plan}
@@ -131,15 +131,17 @@ function rings({ state, shown, place, typed, onTurn }: Props): ReactNode {
         active={place?.key ?? null}
         typedDeg={typed}
         onTurn={onTurn}
-        lines={[{ text: `each joint ${v.staggerDeg}° on from the one below`, tone: 'muted' }]}
+        lines={[]}
         wanted={
           next && v.plan.jointsDeg[next - 1] !== undefined
             ? [{ deg: v.plan.jointsDeg[next - 1] ?? 0, word: 'joint' }]
             : []
         }
-        note="seen into the box; the bottom ring innermost here"
+        innerFirst
+        compact
+        note={`joints ${v.staggerDeg}° on; ring 1 innermost`}
       />
-    </>
+    </div>
   );
 }
 
@@ -151,21 +153,11 @@ export function boxFigure(props: Props): ReactNode | undefined {
     case 'setting':
     case 'collar':
       return shown.values ? (
-        <SealSettingFigure
-          values={shown.values as SettingStepValues}
-          shaftMm={(state.setup as SealSetup).shaftMm}
-          active={key}
-          typed={typed}
-        />
+        <SealSettingFigure values={shown.values as SettingStepValues} active={key} typed={typed} />
       ) : null;
     case 'impeller':
       return shown.values && 'collarMm' in (shown.values as object) ? (
-        <SealSettingFigure
-          values={shown.values as SettingStepValues}
-          shaftMm={(state.setup as SealSetup).shaftMm}
-          active={undefined}
-          typed={null}
-        />
+        <SealSettingFigure values={shown.values as SettingStepValues} active={undefined} typed={null} />
       ) : null;
     case 'angles':
       return splits(props);

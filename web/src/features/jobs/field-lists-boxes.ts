@@ -79,7 +79,7 @@ export const SEAL_FIELDS: readonly Field[] = [
   f('Seal', 'softGasket', 'Gland’s gasket is soft', 'flag', { optional: true }),
   f('Seal', 'processMpa', 'Process pressure', 'pressure', { optional: true, when: of('purged') }),
   f(SHEET, 'glandBolts', 'Gland or flange bolts', 'number'),
-  f(SHEET, 'glandNm', 'To', 'torque', { optional: true }),
+  f(SHEET, 'glandNm', 'Gland bolts to', 'torque', { optional: true }),
   f(SHEET, 'dogs', 'Set screws, dog point', 'number', { optional: true, when: POINTED }),
   f(SHEET, 'cups', 'Set screws, cup point', 'number', { optional: true, when: SCREWED }),
   f(SHEET, 'screwNm', 'Set screws to', 'torque', { optional: true, when: SCREWED }),

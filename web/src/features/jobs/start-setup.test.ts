@@ -5,7 +5,18 @@ import { fieldsOf } from './field-lists.ts';
 import { fieldsAsked, fromForm, toForm } from './setup-fields.ts';
 import { startFor } from './start-setup.ts';
 
-const KINDS: JobKind[] = ['sleeve-bearing', 'split-bearing', 'dismounting', 'regreasing', 'condition.survey'];
+const KINDS: JobKind[] = [
+  'sleeve-bearing',
+  'split-bearing',
+  'dismounting',
+  'regreasing',
+  'seal',
+  'packing',
+  'plunger',
+  'condition.survey',
+];
+/** Torques come from the seal’s sheet: a seal’s form begins without. */
+const SHEET = { glandNm: 34, screwNm: 6 };
 const known = {
   id: 'p1',
   site: 'Holmbeck',
@@ -18,7 +29,11 @@ const named = { machine: 'Beet washer drum', position: 'Gear side' };
 describe.each(KINDS)('a new job, %s', (kind) => {
   it('begins whole: shown in the form and read back it is a setup the checks accept', () => {
     for (const unit of ['mm', 'in'] as const) {
-      const start = { ...startFor(kind, null, USUAL_HOUSE_RULES), ...named };
+      const start = {
+        ...startFor(kind, null, USUAL_HOUSE_RULES),
+        ...named,
+        ...(kind === 'seal' ? SHEET : {}),
+      };
       const read = fromForm(toForm(start, unit), unit, kind);
       if ('faults' in read) throw new Error(JSON.stringify(read.faults));
       expect(check(setupSchema, read.setup).ok).toBe(true);
@@ -56,6 +71,36 @@ describe('house rules of the work', () => {
     expect(startFor('regreasing', null, rules)).toMatchObject({ how: 'still' });
     expect(startFor('sleeve-bearing', known, rules)).not.toHaveProperty('driveUp');
     expect(toForm(startFor('sleeve-bearing', null, rules), 'mm')['grease:school']).toBe('share');
+  });
+});
+
+describe('a seal’s form', () => {
+  const start = { ...startFor('seal', null, USUAL_HOUSE_RULES), ...named, ...SHEET };
+  const form = (change: Record<string, string>) => ({ ...toForm(start, 'mm'), ...change });
+  it('asks what the family has, and says beside the field what its sheet must give', () => {
+    const names = (family: string) => fieldsAsked('seal', form({ family })).map((f) => f.name);
+    expect(names('component')).toEqual(expect.arrayContaining(['freeLengthMm', 'compressionMm', 'cups']));
+    expect(names('cartridge')).not.toContain('freeLengthMm');
+    expect(names('fully-split')).toEqual(expect.arrayContaining(['jointScrews', 'spacer']));
+    expect(names('fully-split')).not.toContain('screwNm');
+    expect(names('purged')).toContain('processMpa');
+    const faults = (change: Record<string, string>) => {
+      const read = fromForm(form(change), 'mm', 'seal');
+      return 'faults' in read ? read.faults : {};
+    };
+    expect(faults({ screwNm: '' }).screwNm).toContain('maker’s sheet');
+    expect(faults({ family: 'fully-split' }).jointNm).toContain('maker’s sheet');
+    expect(faults({ family: 'component', freeLengthMm: '58' }).compressionMm).toContain('compression');
+    expect(faults({ family: 'purged' }).processMpa).toContain('process pressure');
+  });
+  it('begins by the house rules', () => {
+    const rules = { ...USUAL_HOUSE_RULES, tail: 'clips-first', spacer: 'fastened', leak: 'flat' } as const;
+    expect(startFor('seal', null, rules)).toMatchObject({
+      tail: 'clips-first',
+      spacer: 'fastened',
+      oRings: 'flush',
+    });
+    expect(startFor('packing', null, rules)).toMatchObject({ leakSchool: 'flat' });
   });
 });
 
