@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { Plant, signIn } from './plant.ts';
+import { Plant } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { openSurvey, pair } from './survey-hand.ts';
 
@@ -43,8 +43,6 @@ try {
   const press = `/jobs/${of('Pulp press drive', 'Gearbox')}`;
   await shot('board-day', '/');
   const seal = `/jobs/${of('Raw juice pump 4', 'Seal')}`;
-  await shot('run-out', seal);
-  await shot('coupling', `/jobs/${of('Molasses pump 1', 'Motor')}`);
   await shot('box-face', seal, 'day', async () => {
     await hand.on();
     for (const raw of ['0', '0.16', '0']) await hand.read('play', raw);
@@ -52,19 +50,6 @@ try {
     await hand.on();
     for (const raw of ['0', '0.012', '0.021', '0.03', '0.024', '0.011']) await hand.read('face', raw);
   });
-  await shot('verdict', seal, 'day', async () => {
-    for (const raw of ['0.004', '0.001']) await hand.read('face', raw);
-    await last('0');
-    await hand.on();
-    for (const raw of ['-0.05', '0', '0.01', '0.04', '0.07', '0.06', '0.02', '-0.01', '-0.02'])
-      await hand.read('bore', raw);
-    await last('0');
-    await hand.on();
-    for (const raw of ['99.2', '66', '50']) await hand.read('envelope', raw);
-    await last('146');
-    await hand.on();
-  });
-  await shot('gauges', '/gauges');
   await shot('house-rules', '/house-rules');
   await openSurvey(page, plant.url, 'Stand-in bench', ['Run-out'], { 'Angles in a turn': '24' });
   await shot('run-out-night', new URL(page.url()).pathname, 'night', async (p) => {
@@ -80,27 +65,27 @@ try {
     for (const raw of ['38', '36', '43']) await hand.read('letgo', raw);
     await last('0');
   });
-  await shot('first-hours', `/jobs/${of('Cooling fan 4', 'Drive')}`);
+  await shot('seal-setting', `/jobs/${of('Condensate pump 1', 'Seal')}`);
+  await shot('seal-splits', `/jobs/${of('Pulp-press water pump', 'Seal')}`);
+  await shot('seal-recovery', `/jobs/${of('Thin juice pump 3', 'Seal')}`);
+  const lime = `/jobs/${of('Lime-milk pump 1', 'Stuffing')}`;
+  await shot('packing', lime, 'day', async (p) => {
+    await p
+      .getByRole('navigation', { name: 'Steps' })
+      .getByRole('button', { name: /^Section/ })
+      .click();
+  });
+  await shot('break-in', lime, 'night');
+  await shot('plunger', `/jobs/${of('Molasses dosing pump', 'Plunger')}`);
   await shot('drive-up-day', press, 'day', async (p) => {
     await p.locator('form[data-place] input').fill('2.2 thou');
   });
-  await signIn(page, plant.url, 'Imke');
-  await shot('cap-bolts', `/jobs/${of('Beet washer drum', 'Gear')}`, 'day', async (p) => {
-    await p.getByRole('button', { name: 'Release the hold' }).click();
-    await p.getByRole('button', { name: 'Release', exact: true }).click();
-    for (let i = 0; i < 6; i++) {
-      const form = p.locator('form[data-bolt]');
-      const before = `${await form.getAttribute('data-pass')}/${await form.getAttribute('data-bolt')}`;
-      await form.getByRole('button', { name: /^(Hand tight|Tight)$/ }).click();
-      await p.waitForFunction((b) => {
-        const f = document.querySelector<HTMLElement>('form[data-bolt]');
-        return `${f?.dataset.pass}/${f?.dataset.bolt}` !== b;
-      }, before);
-    }
-  });
   await shot('fit-up-sheet', `/jobs/${of('Cooling fan 3', 'Drive')}/sheet`);
   await shot('open-a-job', '/jobs/new');
-  await shot('bench', '/bench');
+  await shot('bench', '/bench', 'day', async (p) => {
+    await p.getByRole('button', { name: /^A seal’s faces/ }).click();
+    await p.evaluate(() => scrollTo(0, 0));
+  });
   await page.setViewportSize({ width: 800, height: 1280 });
   await shot('tablet-portrait', press);
 } finally {

@@ -1,4 +1,4 @@
-import { boolean, type InferType, number, object, string } from 'yup';
+import { boolean, type InferType, number, object, string, ValidationError } from 'yup';
 import { ELASTOMERS, FLUIDS } from '../seals/elastomers.ts';
 import { O_RING_SCHOOLS, SPACER_SCHOOLS, TAIL_SCHOOLS } from '../sources/schools.ts';
 import { conditionSchema } from './condition.ts';
@@ -97,8 +97,9 @@ export const sealSetupSchema = object({
   .noUnknown()
   .test('family-needs', (s, context) => {
     const needs = s ? (SEAL_NEEDS[s.family] ?? []) : [];
-    const missing = needs.find(([field]) => (s as Record<string, unknown>)[field] === undefined);
-    return missing ? context.createError({ path: missing[0], message: missing[1] }) : true;
+    const missing = needs.filter(([field]) => (s as Record<string, unknown>)[field] === undefined);
+    if (missing.length === 0) return true;
+    return new ValidationError(missing.map(([path, message]) => context.createError({ path, message })));
   })
   .test('screws', (s, context) =>
     s &&

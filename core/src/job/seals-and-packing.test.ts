@@ -181,6 +181,8 @@ describe('a component seal', () => {
     expect(answered.ok ? [] : answered.faults).toMatchObject([
       { path: 'freeLengthMm', message: 'The free length of the seal is missing.' },
     ]);
+    const bare = check(setupSchema, { ...cartridgeSeal, glandNm: undefined, screwNm: undefined });
+    expect(bare.ok ? [] : bare.faults.map((f) => f.path).sort()).toEqual(['glandNm', 'screwNm']);
     for (const family of ['cartridge-split', 'fully-split', 'clamp-split', 'purged'] as const)
       expect(check(setupSchema, { ...cartridgeSeal, family }).ok, family).toBe(false);
   });

@@ -185,7 +185,13 @@ const cartridgeSplit = (setup: SealSetup): StepDefinition[] => [
   ),
   asked('tool', 'Setting tool', 'Out before the bolts; a tool left in stops the start.', [
     item('Tool', 'out', 'Setting tool out and in the box.'),
-    item('Tool', 'tabs', 'Bolt tabs set for the box’s bolts.'),
+    item(
+      'Tool',
+      'tabs',
+      setup.glandBolts <= 4
+        ? `Bolt tabs set for ${setup.glandBolts} bolts, ${360 / setup.glandBolts}° apart; those not used are off.`
+        : 'The box’s bolts reach the gland without tabs.',
+    ),
   ]),
   ...portsPlaced(setup),
   glandBolts('Box bolts', 'Evenly, only snug, the seal square: it centres itself.'),

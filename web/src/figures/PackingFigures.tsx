@@ -8,9 +8,12 @@ export function PackingFigure({
   plan: p,
   seated = p.count,
   active,
+  bare = false,
 }: {
   setup: PackingSetup;
   plan: PackingRingsValues;
+  /** The stack alone, read from afar. */
+  bare?: boolean;
   /** Rings that are in. */
   seated?: number;
   active?: number | undefined;
@@ -30,7 +33,7 @@ export function PackingFigure({
   const end = x(s.boxDepthMm);
   return (
     <svg
-      viewBox="0 0 680 262"
+      viewBox={bare ? '0 46 680 200' : '0 0 680 262'}
       className="block w-full"
       role="img"
       aria-label={`Stuffing box in section: ${p.count} rings of ${say(p.stockMm)}, ${p.below === null ? 'no lantern' : `${p.below} below the lantern`}`}
@@ -67,7 +70,12 @@ export function PackingFigure({
             stroke="var(--steel)"
             strokeWidth="1.4"
           />
-          <Label x={x(below * p.stockMm + lantern / 2)} y={shaftY + 16} tone="steel" size={13.5}>
+          <Label
+            x={x(below * p.stockMm + lantern / 2)}
+            y={shaftY + (bare ? 26 : 16)}
+            tone="steel"
+            size={bare ? 26 : 13.5}
+          >
             lantern
           </Label>
         </g>
@@ -85,7 +93,7 @@ export function PackingFigure({
             stroke={i + 1 === active ? 'var(--brass)' : 'var(--ink)'}
             strokeWidth={i + 1 === active ? 3 : 1.3}
           />
-          <Figure x={x(mm + p.stockMm / 2)} y={(boreY + shaftY) / 2 + 5} size={14}>
+          <Figure x={x(mm + p.stockMm / 2)} y={(boreY + shaftY) / 2 + (bare ? 9 : 5)} size={bare ? 26 : 14}>
             {i + 1}
           </Figure>
         </g>
@@ -97,21 +105,25 @@ export function PackingFigure({
         stroke="var(--ink)"
         strokeWidth="1.8"
       />
-      <Dimension x1={left} y1={boreY - 44} x2={end} y2={boreY - 44}>
-        {say(s.boxDepthMm)}
-      </Dimension>
-      <Dimension x1={654} y1={shaftY} x2={654} y2={boreY} tone="steel">
-        {say(p.stockMm)}
-      </Dimension>
-      <Label x={left - 13} y={shaftY + 18} tone="muted">
-        bottom
-      </Label>
-      <Label x={4} y={256} anchor="start" tone="muted" size={14}>
-        box to scale, the shaft as a strip
-        {p.lanternPutMm === null || p.lanternDrawnMm === null
-          ? ''
-          : `; lantern’s middle put at ${say(p.lanternPutMm)}, drawn up at ${say(p.lanternDrawnMm)}, port ${say(s.portMm ?? 0)}`}
-      </Label>
+      {!bare && (
+        <>
+          <Dimension x1={left} y1={boreY - 44} x2={end} y2={boreY - 44}>
+            {say(s.boxDepthMm)}
+          </Dimension>
+          <Dimension x1={654} y1={shaftY} x2={654} y2={boreY} tone="steel">
+            {say(p.stockMm)}
+          </Dimension>
+          <Label x={left - 13} y={shaftY + 18} tone="muted">
+            bottom
+          </Label>
+          <Label x={4} y={256} anchor="start" tone="muted" size={14}>
+            box to scale, the shaft as a strip
+            {p.lanternPutMm === null || p.lanternDrawnMm === null
+              ? ''
+              : `; lantern’s middle put at ${say(p.lanternPutMm)}, drawn up at ${say(p.lanternDrawnMm)}, port ${say(s.portMm ?? 0)}`}
+          </Label>
+        </>
+      )}
     </svg>
   );
 }

@@ -160,9 +160,9 @@ export const breakIn: StepKind = {
         ? null
         : breakPlace(turn && points.length > 0 ? flats : drops, points.length, flatsOf(taken)),
       choices: [
-        { key: drops, label: 'Count the drops' },
-        { key: flats, label: 'Flats turned' },
-        { key: `gland/${nextCount(taken, 'gland/')}`, label: 'Gland’s warmth' },
+        { key: drops, label: 'Drops' },
+        { key: flats, label: 'Flats' },
+        { key: `gland/${nextCount(taken, 'gland/')}`, label: 'Warmth' },
       ],
       act: sayAct(turned && !done && state !== 'bottomed' ? 'wait' : state, points.length),
     };

@@ -85,7 +85,7 @@ const BreakInChart = memo(function BreakInChart({ values: v }: { values: BreakIn
   const last = v.points.at(-1);
   return (
     <figure className="m-0">
-      <div className="h-60">
+      <div className="h-52">
         <canvas
           ref={canvas}
           role="img"

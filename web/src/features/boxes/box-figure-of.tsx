@@ -113,11 +113,12 @@ function rings({ state, shown, place, typed, onTurn }: Props): ReactNode {
     return a !== undefined && b !== undefined && Math.abs(((a - b + 540) % 360) - 180) < v.staggerDeg - 20;
   };
   return (
-    <div className="grid items-center gap-2 md:grid-cols-[1.35fr_1fr]">
+    <div className="grid items-center gap-2 md:grid-cols-[1.2fr_1fr]">
       <PackingFigure
         setup={state.setup as PackingSetup}
         plan={v.plan}
         seated={v.jointsDeg.length}
+        bare
         active={next || undefined}
       />
       <ClockFigure
