@@ -36,6 +36,7 @@ export * from './job/fixed-bearing.ts';
 export * from './job/read-value.ts';
 export * from './job/readings-table.ts';
 export * from './job/reduce.ts';
+export { mayReopen, reopeningOf } from './job/reopening.ts';
 export * from './job/sheet.ts';
 export * from './job/sheet-words.ts';
 export * from './job/state.ts';

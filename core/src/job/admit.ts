@@ -4,6 +4,7 @@ import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { stepOf } from '../procedures/procedure-for.ts';
 import { len } from '../quantities/say.ts';
 import { standing } from './facts.ts';
+import { mayReopen } from './reopening.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 
 /** Why an event may not happen now, as a sentence; null where it may. */
@@ -88,9 +89,7 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
     case 'deviation.accepted':
       return refuseDeviation(state, e);
     case 'bearing.dismounted':
-      return standing(state, 'driveup').length > 0
-        ? null
-        : 'The bearing is not on its taper yet: nothing to dismount.';
+      return mayReopen(state);
     case 'sheet.signed':
       return refuseStep(state, 'sign');
   }

@@ -122,6 +122,28 @@ describe('metal on metal at the hand turn', () => {
   });
 });
 
+describe('the impeller moved later', () => {
+  it('takes the end of the order again, clips in first; what was done before stays on the sheet', () => {
+    const h = upTo(handAt(cartridgeSeal), 'slide');
+    expect(() => h.do('bearing.dismounted', { reason: 'rubs' })).toThrow(/can still be adjusted/);
+    upTo(h, 'pipes');
+    h.do('bearing.dismounted', { reason: 'impeller rubs its wear ring' });
+    expect(h.state.present).toBe('impeller');
+    expect(() => h.pass('screws')).toThrow();
+    expect(() => h.pass('impeller')).toThrow(/still to be answered/);
+    workAll(h);
+    const sheet = fitUpSheet(h.state, h.events, 'F-3');
+    expect(sheet.dismountings).toMatchObject([{ reason: 'impeller rubs its wear ring' }]);
+    expect(new Set(sheet.bolts.filter((b) => b.step === 'screws').map((b) => b.attempt))).toEqual(
+      new Set([1, 2]),
+    );
+  });
+  it('is not offered where a seal has no clips', () => {
+    const h = upTo(handAt(fullySplitSeal), 'pipes');
+    expect(() => h.do('bearing.dismounted', { reason: 'rubs' })).toThrow(/nothing to dismount/);
+  });
+});
+
 describe('splits', () => {
   it('in line stop the work until they are turned', () => {
     const h = upTo(handAt(fullySplitSeal), 'angles');

@@ -38,14 +38,15 @@ const angles = (setup: SealSetup): StepDefinition => ({
 const cartridgeTail = (setup: SealSetup): StepDefinition[] => {
   const screws = setScrews();
   const clips = clipsStep(setup);
-  return [
-    ...portsPlaced(setup),
+  const again = [
     impellerGate,
     glandBolts(),
     glandGapsStep(setup),
     ...(setup.tail === 'clips-first' ? [clips, screws] : [screws, clips]),
     recoveryTurn,
   ];
+  // The impeller moved later: all of this comes again, with the clips in first.
+  return [...portsPlaced(setup), ...again.map((s): StepDefinition => ({ ...s, again: true }))];
 };
 
 const component = (setup: SealSetup): StepDefinition[] => [

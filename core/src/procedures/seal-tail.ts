@@ -27,9 +27,9 @@ export const impellerGate: StepDefinition = asked(
   'Impeller',
   'Every adjustment of the impeller is made now, with the clips holding the seal’s setting.',
   [
+    item('Impeller', 'clipsin', 'Clips or template in and screwed home.'),
     item('Impeller', 'assembled', 'Pump put together again.'),
     item('Impeller', 'adjusted', 'All impeller adjustments made.'),
-    item('Impeller', 'clipsin', 'Clips or template still in.'),
   ],
   { closes: 'Once the set screws hold, moving the impeller needs the clips back and this order anew.' },
 );

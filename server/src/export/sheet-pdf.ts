@@ -7,6 +7,7 @@ import {
   formatTorque,
   type JobState,
   type LengthUnit,
+  reopeningOf,
   resultRows,
   type SheetReading,
   say,
@@ -256,7 +257,8 @@ function alsoRecorded(doc: Pdf, sheet: SealedSheet): void {
       `Hold at ${h.step}: ${h.reason}`,
       h.releasedBy ? `Released by ${h.releasedBy}, ${when(h.releasedAt ?? '')}` : 'Not released',
     );
-  for (const d of sheet.dismountings) para(doc, `Dismounted: ${d.reason}`, `${d.by}, ${when(d.at)}`);
+  for (const d of sheet.dismountings)
+    para(doc, `${reopeningOf(sheet.setup).said}: ${d.reason}`, `${d.by}, ${when(d.at)}`);
   for (const d of sheet.loosenings) para(doc, `Bolts loosened: ${d.reason}`, `${d.by}, ${when(d.at)}`);
   for (const c of sheet.setupChanges)
     para(doc, `Setup changed (${c.changed.join(', ')}): ${c.reason}`, `${c.by}, ${when(c.at)}`);

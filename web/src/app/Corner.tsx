@@ -11,6 +11,7 @@ const KEYS: Array<[string, string]> = [
   ['Enter', 'store the reading, go to the next place'],
   ['Space', 'take what the paired gauge shows (field empty)'],
   ['Tab', 'to the next control'],
+  ['← →', 'on the clock face: turn by 5°, with Shift by 1°'],
   ['F2', 'mm or inch'],
   ['F4', 'day or night'],
   ['F8', 'withdraw the last reading'],

@@ -303,7 +303,12 @@ export const partsOrder: StepKind = {
             },
     ];
     return {
-      findings: [...findings, ...itemFindings(facts, step).filter((f) => !f.code.endsWith('.order'))],
+      findings: [
+        ...findings,
+        ...itemFindings(facts, step).filter(
+          (f) => !f.code.endsWith('.order') && !f.code.endsWith('.unanswered'),
+        ),
+      ],
       working: [],
       beams: [],
       values: {

@@ -3,8 +3,10 @@ import {
   type JobKind,
   type JobState,
   kindOf,
+  mayReopen,
   procedureFor,
   type Reading,
+  reopeningOf,
   type StepDefinition,
   type StepState,
   sayReading,
@@ -77,6 +79,7 @@ export function Actions({
   const mayRepeat = may && !held && definition.kind.repeats === true && taken.length > 0;
   const stands = step.open.some((f) => f.verdict === 'reject');
   const blocking = step.blocking[0];
+  const reopening = reopeningOf(state.setup);
   const onTaper = standing(state, 'driveup').length > 0;
   const overDriven =
     step.blocking.some((f) => f.code === 'driveup.over-driven') || (step.id === 'bench' && onTaper);
@@ -135,9 +138,9 @@ export function Actions({
       optional: true,
     },
     dismount: {
-      title: 'Dismount and start anew',
-      ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
-      does: 'It is dismounted',
+      title: reopening.does,
+      ask: reopening.ask,
+      does: reopening.said,
       run: (reason) => job.act('bearing.dismounted', { reason }),
     },
     loosen: {
@@ -298,14 +301,14 @@ export function Actions({
               All bolts loosened: begin again
             </Button>
           )}
-          {may && onTaper && (
+          {may && mayReopen(state) === null && (
             <Button
               onClick={() => {
                 setMore(false);
                 setAsk('dismount');
               }}
             >
-              Dismount the bearing
+              {reopening.does}
             </Button>
           )}
           {person?.role !== 'viewer' && (

@@ -4,6 +4,7 @@ import {
   fitUpSheet,
   formatTorque,
   kindOf,
+  reopeningOf,
   type SheetReading,
   sayPlace,
   saySheetReading,
@@ -206,7 +207,7 @@ export function SheetPage() {
             ))}
             {sheet.dismountings.map((d) => (
               <li key={d.at}>
-                Dismounted by {d.by}, {when(d.at)}: {d.reason}
+                {reopeningOf(sheet.setup).said} by {d.by}, {when(d.at)}: {d.reason}
               </li>
             ))}
             {sheet.loosenings.map((d) => (

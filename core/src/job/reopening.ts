@@ -1,0 +1,36 @@
+import { kindOf, type SealSetup, type Setup } from '../api/setup.ts';
+import { standing } from './facts.ts';
+import type { Facts } from './state.ts';
+
+/** What it is called when a part of the work is taken back and done anew: on the button, on the sheet, and what is asked. */
+export type Reopening = { does: string; said: string; ask: string };
+
+const BEARING: Reopening = {
+  does: 'Dismount the bearing',
+  said: 'Dismounted',
+  ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
+};
+const IMPELLER: Reopening = {
+  does: 'Move the impeller again',
+  said: 'Impeller moved again',
+  ask: 'Why is it moved? Clips in first, then set screws and gland bolts loose; the end of the order comes again.',
+};
+
+/** Seals whose impeller can be moved again with the clips back in. */
+const CLIPPED: ReadonlyArray<SealSetup['family']> = ['cartridge', 'cassette'];
+const clipped = (setup: Setup): boolean =>
+  kindOf(setup) === 'seal' && CLIPPED.includes((setup as SealSetup).family);
+
+/** What taking back means for this kind of job. */
+export const reopeningOf = (setup: Setup): Reopening => (clipped(setup) ? IMPELLER : BEARING);
+
+/** May the work be taken back and done anew now? The sentence when not. */
+export function mayReopen(facts: Facts): string | null {
+  if (clipped(facts.setup))
+    return facts.ticks.some((t) => t.step === 'glandbolts' && t.attempt === facts.attempt)
+      ? null
+      : 'The gland bolts are not drawn yet: the impeller can still be adjusted in its turn.';
+  return standing(facts, 'driveup').length > 0
+    ? null
+    : 'The bearing is not on its taper yet: nothing to dismount.';
+}
