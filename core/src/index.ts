@@ -88,6 +88,7 @@ export type { GasValues, PairGapsValues, ThrottleValues } from './procedures/kin
 export type { SoftFootStepValues } from './procedures/kinds/soft-foot.ts';
 export type { TurnRecoveryValues } from './procedures/kinds/turn-recovery.ts';
 export type { VerdictLine, VerdictValues } from './procedures/kinds/verdict.ts';
+export type { WearWatchValues } from './procedures/kinds/wear-watch.ts';
 export { procedureFor, stepOf } from './procedures/procedure-for.ts';
 export { SEAL_FAMILY_TITLE } from './procedures/seal.ts';
 export type { GateItem, Procedure, StepDefinition } from './procedures/types.ts';

@@ -13,6 +13,7 @@ import { type RegreaseSetup, regreaseSetupSchema } from './regrease-setup.ts';
 import { type SealSetup, sealSetupSchema } from './seal-setup.ts';
 import { type SleeveSetup, sleeveSetupSchema } from './sleeve-setup.ts';
 import { type SplitSetup, splitSetupSchema } from './split-setup.ts';
+import { type WearSetup, wearSetupSchema } from './wear-setup.ts';
 
 export type { ConditionSetup } from './condition-setup.ts';
 export type { DismountSetup } from './dismount-setup.ts';
@@ -23,6 +24,7 @@ export { HOLDABLE_STEPS } from './setup-parts.ts';
 export { type DriveUpSchool, isFelt, type SleeveSetup, schoolOf } from './sleeve-setup.ts';
 export type { SplitSetup } from './split-setup.ts';
 export * from './usual-setups.ts';
+export type { WearSetup } from './wear-setup.ts';
 
 /** The kinds of job, by the id of their procedure. */
 export const JOB_KINDS = [
@@ -33,6 +35,7 @@ export const JOB_KINDS = [
   'seal',
   'packing',
   'plunger',
+  'seal-wear',
   'condition.survey',
 ] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
@@ -45,6 +48,7 @@ export type Setup =
   | SealSetup
   | PackingSetup
   | PlungerSetup
+  | WearSetup
   | ConditionSetup;
 /** A setup that says what shaft it is about. */
 export type ShaftSetup = SleeveSetup | SplitSetup | SealSetup | PackingSetup | ConditionSetup;
@@ -57,6 +61,7 @@ const SCHEMAS: Record<JobKind, Schema> = {
   seal: sealSetupSchema,
   packing: packingSetupSchema,
   plunger: plungerSetupSchema,
+  'seal-wear': wearSetupSchema,
   'condition.survey': conditionSetupSchema,
 };
 

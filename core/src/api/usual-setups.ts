@@ -5,6 +5,7 @@ import type { RegreaseSetup } from './regrease-setup.ts';
 import type { SealSetup } from './seal-setup.ts';
 import type { SleeveSetup } from './sleeve-setup.ts';
 import type { SplitSetup } from './split-setup.ts';
+import type { WearSetup } from './wear-setup.ts';
 
 /** A usual position to start from: a normal-class bearing of 100 bore on a 90 shaft. Nothing of it is a limit. */
 export const USUAL_SETUP: Omit<SleeveSetup, 'machine' | 'position'> = {
@@ -170,4 +171,13 @@ export const USUAL_PLUNGER: Omit<PlungerSetup, 'machine' | 'position'> = {
   maker: {},
   lubrication: 'oil',
   nutPitchMm: 3,
+};
+
+/** A usual seal watched by its pins; day and baseline are its sheet's. */
+export const USUAL_WEAR: Omit<WearSetup, 'machine' | 'position' | 'fittedOn' | 'baselineMm'> = {
+  procedure: 'seal-wear',
+  holdBefore: [],
+  maker: {},
+  gauge: 'pins',
+  serviceMm: 0,
 };

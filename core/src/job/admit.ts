@@ -122,7 +122,7 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
   if (e.data.value < place.low || e.data.value > place.high) {
     const say = (v: number) => sayReading(place.instrumentKinds[0] ?? 'caliper', v);
     return place.kind === 'angle'
-      ? `${e.data.value.toFixed(1)}° is not believable here: ${place.low.toFixed(0)}° to ${place.high.toFixed(0)}°, and forward only.`
+      ? `${e.data.value.toFixed(1)}° is not believable here: ${place.low.toFixed(0)}° to ${place.high.toFixed(0)}°${place.low >= 0 && place.high !== 360 ? ', and forward only' : ''}.`
       : `${say(e.data.value)} is not believable here: ${say(place.low)} to ${say(place.high)}. Check the unit.`;
   }
   const { instrument } = e.data;
@@ -157,12 +157,17 @@ export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
 
 /**
  * Does a gauge's range take in a value? A micrometer closes a little past its scale, feelers stack, an angle gauge counts
- * whole turns, and a dial counts both
- * ways from wherever it was zeroed.
+ * whole turns, a dial counts both
+ * ways from wherever it was zeroed, and a depth gauge is set on from the other side.
  */
 export function reaches(instrument: Instrument, value: number): boolean {
   if (instrument.kind === 'feeler' || instrument.kind === 'protractor') return true;
-  if (instrument.kind === 'dial' || instrument.kind === 'laser') return Math.abs(value) <= instrument.high;
+  if (
+    instrument.kind === 'dial' ||
+    instrument.kind === 'laser' ||
+    (instrument.kind === 'caliper' && value < 0)
+  )
+    return Math.abs(value) <= instrument.high;
   const slack = instrument.kind === 'micrometer' ? 0.5 : 0;
   return value >= instrument.low - slack && value <= instrument.high + slack;
 }

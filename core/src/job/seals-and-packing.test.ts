@@ -3,6 +3,7 @@ import { check } from '../api/sentences.ts';
 import { type SealSetup, setupSchema } from '../api/setup.ts';
 import type { BreakInStepValues } from '../procedures/kinds/packing-steps.ts';
 import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
+import type { WearWatchValues } from '../procedures/kinds/wear-watch.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import {
@@ -13,6 +14,7 @@ import {
   plunger,
   workAll,
   workStep,
+  wornSeal,
 } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { fitUpSheet } from './sheet.ts';
@@ -191,6 +193,12 @@ describe('a component seal', () => {
     h.pass('impeller');
   });
 
+  it('a seat out in the gland is typed with its minus and takes from the depth', () => {
+    const h = upTo(handAt(componentSeal), 'setting');
+    h.read('setting', 'seat', -5, 'caliper').read('setting', 'gasket', 0, 'caliper');
+    expect(values<SettingStepValues>(h, 'setting').setting).toMatchObject({ collarMm: 51, signSlipMm: 10 });
+  });
+
   it('an impeller moved out of the band stops', () => {
     const h = upTo(handAt(componentSeal), 'impeller');
     h.read('impeller', 'impeller', 1.5, 'dial');
@@ -298,5 +306,34 @@ describe('a plunger’s set', () => {
     h.do('measure.repeated', { step: 'preload', done: 'Turned on' });
     h.read('preload', 'back', 270, 'protractor').read('preload', 'end', 40, 'protractor');
     h.pass('preload');
+  });
+});
+
+describe('a seal in service', () => {
+  it('is measured against its baseline; the robust line says the day the service is due', () => {
+    const h = handAt({ ...wornSeal, fittedOn: '2026-08-16' }).safe();
+    // The hand began on 2026-11-24: a hundred days on, three tenths worn.
+    h.read('wear', 'wear/1', 0.9, 'caliper');
+    const came = values<WearWatchValues>(h, 'wear');
+    expect(came.points[1]?.days).toBeCloseTo(100.3, 0);
+    // 1.2 − 0.3 per 100 days: flush after 400, which is 2027-09-20.
+    expect(came.dueDays).toBeCloseTo(401, 0);
+    expect(came.dueOn).toBe('2027-09-21');
+    // Looked at again after a quarter of a year.
+    expect(Date.parse(came.dueAt ?? '') - Date.parse(h.events.at(-1)?.at ?? '')).toBeCloseTo(
+      91 * 86_400_000,
+      -6,
+    );
+    h.wait(60 * 24 * 200).read('wear', 'wear/2', -0.05, 'caliper');
+    expect(report(h, 'wear')?.findings[0]).toMatchObject({ code: 'wear', verdict: 'reject' });
+  });
+
+  it('is not opened on a day that is none, or with a baseline that is worn already', () => {
+    const fault = (change: object) => {
+      const answered = check(setupSchema, { ...wornSeal, ...change });
+      return answered.ok ? [] : answered.faults.map((f) => f.path);
+    };
+    expect(fault({ fittedOn: '26.11.2026' })).toEqual(['fittedOn']);
+    expect(fault({ baselineMm: 0 })).toEqual(['baselineMm']);
   });
 });

@@ -15,6 +15,7 @@ const SHEET_TITLE: Partial<Record<JobKind, string>> = {
   seal: 'Seal sheet',
   packing: 'Packing sheet',
   plunger: 'Plunger sheet',
+  'seal-wear': 'Wear sheet',
 };
 
 const FIT_WORDS = { fit: 'fit to receive', 'not-fit': 'not fit', undecided: 'undecided' } as const;
@@ -55,6 +56,12 @@ export function resultRows(sheet: FitUpSheet): Array<[string, string]> {
         'Nut from its mark',
         r.preloadDeg === null ? '–' : `${r.preloadDeg}° · ${len((setup.nutPitchMm * r.preloadDeg) / 360, 2)}`,
       ],
+    ];
+  if (setup.procedure === 'seal-wear')
+    return [
+      ['Baseline', len(setup.baselineMm, 2)],
+      ['Stands now', r.wearMm === null ? '–' : len(r.wearMm, 2)],
+      ['Service due on', r.wearDueOn ?? '–'],
     ];
   if (setup.procedure === 'packing')
     return [
@@ -121,6 +128,13 @@ export function describeSetup(setup: Setup): string {
     return [part, `lubricated with ${setup.lubrication}`, `nut’s pitch ${len(setup.nutPitchMm, 2)}`].join(
       '; ',
     );
+  if (setup.procedure === 'seal-wear')
+    return [
+      part,
+      `fitted ${setup.fittedOn}`,
+      setup.gauge === 'pins' ? 'read on the locking pins' : 'read against the setting spacer',
+      `service at ${len(setup.serviceMm, 2)}`,
+    ].join('; ');
   const schools = schoolsOf(setup);
   const c = conditionOf(setup);
   const rules = `house rules: run-out ${schools.runout}, face ${schools.face}, end play ${schools.endPlay}, decision ${schools.decision === 'k2' ? 'k = 2' : '1.65 u at one-sided limits'}`;

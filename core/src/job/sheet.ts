@@ -16,6 +16,7 @@ import type { ProofValues } from '../procedures/kinds/seal-proof.ts';
 import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
 import type { BaselineValues } from '../procedures/kinds/seal-small.ts';
 import type { VerdictValues } from '../procedures/kinds/verdict.ts';
+import type { WearWatchValues } from '../procedures/kinds/wear-watch.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
 import { sayAll } from '../quantities/say.ts';
 import { allSources, type Source, sourceOf } from '../sources/register.ts';
@@ -130,6 +131,9 @@ export type FitUpSheet = {
     dropsPerMin: number | null;
     /** Of a plunger's nut: how far off its mark it ended. */
     preloadDeg: number | null;
+    /** Of a seal in service: what stands proud now, and the day the service is due by the robust line. */
+    wearMm: number | null;
+    wearDueOn: string | null;
     verdict: VerdictValues['fit'] | null;
   };
   deviations: Array<{ step: string; stood: string; by: string; at: string; reason: string; attempt: number }>;
@@ -309,12 +313,15 @@ function sealResults(
   | 'flats'
   | 'dropsPerMin'
   | 'preloadDeg'
+  | 'wearMm'
+  | 'wearDueOn'
 > {
   const values = <T>(step: string) => valuesOf(state, step) as T | null;
   const setting = values<SettingStepValues>('impeller') ?? values<SettingStepValues>('collar');
   const gland = values<GlandGapsValues>('gland-gaps') ?? values<GlandGapsValues>('follower');
   const rings = values<RingsStepValues>('rings');
   const breakIn = values<BreakInStepValues>('breakin');
+  const wear = values<WearWatchValues>('wear');
   const proof = (values<ProofValues>('proof')?.points ?? []).filter((p) => p.dropsPerMin !== null);
   return {
     compressionMm: setting?.shift?.compressionMm ?? null,
@@ -326,6 +333,8 @@ function sealResults(
     flats: breakIn?.points.length ? breakIn.flats : null,
     dropsPerMin: breakIn?.points.at(-1)?.dropsPerMin ?? proof.at(-1)?.dropsPerMin ?? null,
     preloadDeg: num(valuesOf(state, 'preload')?.endDeg),
+    wearMm: wear && wear.points.length > 1 ? (wear.points.at(-1)?.projectionMm ?? null) : null,
+    wearDueOn: wear?.dueOn ?? null,
   };
 }
 

@@ -9,6 +9,7 @@ import type {
   Setup,
   SleeveSetup,
   SplitSetup,
+  WearSetup,
 } from '../api/setup.ts';
 import { kindOf } from '../api/setup.ts';
 import { conditionSurvey } from './condition-survey.ts';
@@ -17,6 +18,7 @@ import { packingJob } from './packing.ts';
 import { plungerSet } from './plunger.ts';
 import { regreasingJob } from './regreasing.ts';
 import { sealFitting } from './seal.ts';
+import { sealWearJob } from './seal-wear.ts';
 import { sleeveBearing } from './sleeve-bearing.ts';
 import { splitBearing } from './split-bearing.ts';
 import type { Procedure, StepDefinition } from './types.ts';
@@ -29,6 +31,7 @@ const PROCEDURES: Record<JobKind, (setup: Setup) => Procedure> = {
   seal: (s) => sealFitting(s as SealSetup),
   packing: (s) => packingJob(s as PackingSetup),
   plunger: (s) => plungerSet(s as PlungerSetup),
+  'seal-wear': (s) => sealWearJob(s as WearSetup),
   'condition.survey': (s) => conditionSurvey(s as ConditionSetup),
 };
 

@@ -13,6 +13,8 @@ import {
   USUAL_REGREASE,
   USUAL_SEAL,
   USUAL_SPLIT,
+  USUAL_WEAR,
+  type WearSetup,
 } from '../api/setup.ts';
 import { V_RING_PARTS } from '../packing/plunger.ts';
 import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
@@ -112,6 +114,9 @@ export const packing: PackingSetup = {
 /** A plunger lubricated with oil. */
 export const plunger: PlungerSetup = { ...USUAL_PLUNGER, ...named };
 
+/** A seal watched by its pins. */
+export const wornSeal: WearSetup = { ...USUAL_WEAR, ...named, fittedOn: '2026-01-10', baselineMm: 1.2 };
+
 /** A seal of every family and school. */
 const SEALS: Record<string, SealSetup> = {
   'cartridge seal': { ...cartridgeSeal, barrier: true, rotation: 'clockwise', seenFrom: 'drive-end' },
@@ -166,6 +171,7 @@ export const EVERY_KIND: Record<string, Setup> = {
   ...SEALS,
   packed: packing,
   plunger,
+  'worn seal': wornSeal,
   surveyed: { ...survey, shaftMm: 90, condition: { ...survey.condition, measures: ['look', 'shaft'] } },
 };
 
@@ -283,6 +289,11 @@ const WORK: Record<string, (h: ScriptedHand) => unknown> = {
   },
   order: (h) =>
     h.do('gate.answered', { step: 'order', item: 'order', answer: 'yes', note: V_RING_PARTS.join(' ') }),
+  wear: (h) =>
+    h
+      .read('wear', 'wear/1', 0.9, 'caliper')
+      .wait(60 * 24 * 90)
+      .read('wear', 'wear/2', 0.7, 'caliper'),
   preload: (h) => h.read('preload', 'back', 270, 'protractor').read('preload', 'end', 20, 'protractor'),
   watch: (h) => {
     [55, 62, 58, 52].forEach((c, i) => {

@@ -8,7 +8,8 @@ const nearly = (mm: number) => {
   return () => Number((mm + ([0.001, -0.002, 0, 0.002, -0.001][n++ % 5] ?? 0)).toFixed(3));
 };
 
-/** Work in stuffing boxes: a cartridge that touches, a seal being set, splits in line, a box breaking in, a plunger. */
+/** Work in stuffing boxes: a cartridge that touches, a seal being set, splits in line, a box breaking in, a plunger, a
+ * seal wearing. */
 export function boxes(ids: Map<string, string>): ScriptedHand[] {
   const p = POSITIONS;
   const juice = hand(ids, p.thinJuiceSeal, 'bram', hoursAgo(3.4), tools('mic-3', 'feel-b', SMALL_WRENCH))
@@ -114,5 +115,10 @@ export function boxes(ids: Map<string, string>): ScriptedHand[] {
     .safe()
     .answerAll('look')
     .pass('look');
-  return [juice, condensate, pulp, lime, plunger];
+  const wear = hand(ids, p.pulpWaterWear, 'asta', hoursAgo(24 * 130), tools('mic-3'))
+    .safe()
+    .read('wear', 'wear/1', 0.92, 'caliper')
+    .wait(60 * 24 * 60)
+    .read('wear', 'wear/2', 0.66, 'caliper');
+  return [juice, condensate, pulp, lime, plunger, wear];
 }

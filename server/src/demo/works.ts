@@ -15,6 +15,8 @@ import {
   USUAL_SEAL,
   USUAL_SETUP,
   USUAL_SPLIT,
+  USUAL_WEAR,
+  type WearSetup,
 } from '@fulcrant/core';
 
 /** The sugar-beet works at Holmbeck, between campaigns. People, machines and numbers are invented. */
@@ -323,6 +325,14 @@ export const POSITIONS = {
     barrier: false,
   }),
   limePacked: packingOf('Lime-milk pump 1', 'Stuffing box'),
+  pulpWaterWear: {
+    ...USUAL_WEAR,
+    machine: 'Press-water pump 2',
+    position: 'Seal in service',
+    demo: true,
+    fittedOn: day(-200),
+    baselineMm: 1.2,
+  } satisfies WearSetup,
   dosingPlunger: {
     ...USUAL_PLUNGER,
     machine: 'Molasses dosing pump',

@@ -6,9 +6,16 @@ const stamp = (ms: number): DateArray => {
   return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 };
 const HOUR_MS = 3_600_000;
+/** Steps that keep times of their own, and what is due in them. */
+const TIMED = [
+  ['proof', 'Read the seal’s leakage and warmth'],
+  ['breakin', 'Count the packing’s drops'],
+  ['wear', 'Measure the seal’s wear'],
+] as const;
 
 /**
- * What falls due after a job, for the plant's calendar: the next reading of the first hours, the next regreasing.
+ * What falls due after a job, for the plant's calendar: the next reading of the first hours, of a seal's proof or wear, of a
+ * break-in; the next regreasing.
  * @returns the calendar file's text; null where nothing is due
  */
 export function dueCalendar(state: JobState, number: string): string | null {
@@ -19,6 +26,10 @@ export function dueCalendar(state: JobState, number: string): string | null {
   const runIn = values<RunInStepValues>('runin');
   if (runIn?.dueAt && !state.signed)
     due.push({ what: 'Read the bearing’s temperature', at: Date.parse(runIn.dueAt), minutes: 15 });
+  for (const [id, what] of TIMED) {
+    const dueAt = values<{ dueAt?: string | null }>(id)?.dueAt;
+    if (dueAt && !state.signed) due.push({ what, at: Date.parse(dueAt), minutes: 15 });
+  }
   const watch = values<GreaseWatchValues>('watch');
   if (watch?.intervalHours != null && watch.points.length > 0) {
     const from = Date.parse(watch.points.at(-1)?.at ?? '');

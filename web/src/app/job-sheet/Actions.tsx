@@ -45,6 +45,7 @@ const CHANGED: Record<JobKind, string> = {
   seal: 'Change seal, torques',
   packing: 'Change box, packing',
   plunger: 'Change nut',
+  'seal-wear': 'Change baseline',
   'condition.survey': 'Change what is measured',
 };
 
@@ -377,9 +378,11 @@ export function Actions({
   );
 }
 
-/** Does something of this job fall due: a reading of its first hours, the next regreasing? */
+/** Does something of this job fall due: a reading of its first hours, of a proof, the next regreasing? */
 const keepsTimes = (state: JobState): boolean =>
-  state.steps.some((s) => (s.id === 'runin' || s.id === 'watch') && s.status !== 'closed');
+  state.steps.some(
+    (s) => ['runin', 'watch', 'proof', 'breakin', 'wear'].includes(s.id) && s.status !== 'closed',
+  );
 
 /** One reading as it stands on the sheet. */
 function ReadingLine({ reading: r }: { reading: Reading }) {

@@ -102,6 +102,7 @@ const BEAMLESS = new Set([
   'proof',
   'rings',
   'breakin',
+  'wear',
   'preload',
 ]);
 /** Steps that only show what was worked out, and ask for nothing to be read. */

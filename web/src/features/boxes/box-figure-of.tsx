@@ -18,6 +18,8 @@ import {
   type SettingStepValues,
   type StepReport,
   type ThrottleValues,
+  type WearSetup,
+  type WearWatchValues,
 } from '@fulcrant/core';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { ClockFigure, type ClockLine } from '../../figures/ClockFigure.tsx';
@@ -29,6 +31,7 @@ import { BaselineFigure, GasFigure, ThrottleFigure } from '../../figures/SealSma
 import { RaceFigure } from '../../figures/SplitFigures.tsx';
 
 const BreakInChart = lazy(() => import('./BreakInChart.tsx'));
+const WearChart = lazy(() => import('./WearChart.tsx'));
 const ProofChart = lazy(() => import('./ProofChart.tsx'));
 
 type Props = {
@@ -210,6 +213,13 @@ export function boxFigure(props: Props): ReactNode | undefined {
           <PackingFigure setup={state.setup as PackingSetup} plan={shown.values as PackingRingsValues} />
           <CutFigure setup={state.setup as PackingSetup} plan={shown.values as PackingRingsValues} />
         </>
+      );
+    case 'wear':
+      return chart(
+        <WearChart
+          values={shown.values as WearWatchValues}
+          serviceMm={(state.setup as WearSetup).serviceMm}
+        />,
       );
     case 'rings':
       return rings(props);

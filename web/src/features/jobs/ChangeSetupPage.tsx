@@ -15,6 +15,7 @@ const WHAT: Record<JobKind, string> = {
   seal: 'Seal, shaft, torques',
   packing: 'Box, shaft, packing',
   plunger: 'Packing nut',
+  'seal-wear': 'Baseline of the wear',
   'condition.survey': 'What is measured, shaft',
 };
 

@@ -14,6 +14,7 @@ const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
   ['seal', 'Fit a seal', 'each family in its order'],
   ['packing', 'Pack a box', 'and break it in'],
   ['plunger', 'Set a plunger', 'V-rings and their preload'],
+  ['seal-wear', 'Watch a seal', 'wear against its baseline'],
   ['dismounting', 'Take a bearing off', 'by the design of its sleeve'],
   ['regreasing', 'Regrease', 'and watch what it does'],
   ['condition.survey', 'Survey a machine', 'shaft and box, fit to receive?'],

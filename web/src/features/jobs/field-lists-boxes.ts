@@ -195,6 +195,22 @@ export const PACKING_FIELDS: readonly Field[] = [
   ...MAKER_CONDITION,
 ];
 
+/** The setup of a seal watched for its wear. */
+export const WEAR_FIELDS: readonly Field[] = [
+  ...PLACE,
+  PART,
+  hold('Place', [['sign', 'signature']]),
+  f('Baseline, from the seal’s sheet', 'gauge', 'Read on', 'choice', {
+    options: [
+      ['pins', 'the locking pins'],
+      ['spacer', 'the setting spacer against the gland'],
+    ],
+  }),
+  f('Baseline, from the seal’s sheet', 'fittedOn', 'Fitted on, as 2026-11-26', 'text'),
+  f('Baseline, from the seal’s sheet', 'baselineMm', 'Stood proud by', 'length', { decimals: 2 }),
+  f('Baseline, from the seal’s sheet', 'serviceMm', 'Service due at', 'length', { decimals: 2 }),
+];
+
 /** The setup of a plunger's V-ring set. */
 export const PLUNGER_FIELDS: readonly Field[] = [
   ...PLACE,

@@ -1,7 +1,7 @@
 import type { JobKind } from '@fulcrant/core';
 import type { Field } from './field.ts';
 import { SLEEVE_FIELDS } from './field-lists-bearing.ts';
-import { PACKING_FIELDS, PLUNGER_FIELDS, SEAL_FIELDS } from './field-lists-boxes.ts';
+import { PACKING_FIELDS, PLUNGER_FIELDS, SEAL_FIELDS, WEAR_FIELDS } from './field-lists-boxes.ts';
 import { SURVEY_FIELDS } from './field-lists-condition.ts';
 import { DISMOUNT_FIELDS, REGREASE_FIELDS, SPLIT_FIELDS } from './field-lists-other.ts';
 
@@ -13,6 +13,7 @@ const LISTS: Record<JobKind, readonly Field[]> = {
   seal: SEAL_FIELDS,
   packing: PACKING_FIELDS,
   plunger: PLUNGER_FIELDS,
+  'seal-wear': WEAR_FIELDS,
   'condition.survey': SURVEY_FIELDS,
 };
 

@@ -13,9 +13,11 @@ const KINDS: JobKind[] = [
   'seal',
   'packing',
   'plunger',
+  'seal-wear',
   'condition.survey',
 ];
 /** Torques come from the seal’s sheet: a seal’s form begins without. */
+const FITTED = { fittedOn: '2026-05-01', baselineMm: 1.2 };
 const SHEET = { glandNm: 34, screwNm: 6 };
 const known = {
   id: 'p1',
@@ -32,7 +34,7 @@ describe.each(KINDS)('a new job, %s', (kind) => {
       const start = {
         ...startFor(kind, null, USUAL_HOUSE_RULES),
         ...named,
-        ...(kind === 'seal' ? SHEET : {}),
+        ...(kind === 'seal' ? SHEET : kind === 'seal-wear' ? FITTED : {}),
       };
       const read = fromForm(toForm(start, unit), unit, kind);
       if ('faults' in read) throw new Error(JSON.stringify(read.faults));

@@ -12,6 +12,7 @@ import {
   USUAL_SEAL,
   USUAL_SETUP,
   USUAL_SPLIT,
+  USUAL_WEAR,
   USUAL_WORK,
 } from '@fulcrant/core';
 import type { StoredPosition } from '../../app/job.ts';
@@ -25,6 +26,7 @@ const USUAL: Record<JobKind, StartSetup> = {
   seal: USUAL_SEAL,
   packing: USUAL_PACKING,
   plunger: USUAL_PLUNGER,
+  'seal-wear': USUAL_WEAR,
   'condition.survey': USUAL_CONDITION,
 };
 

@@ -1,0 +1,45 @@
+import type { WearSetup } from '../api/setup.ts';
+import { signature } from './kinds/signature.ts';
+import { wearWatch } from './kinds/wear-watch.ts';
+import { safeStep } from './safe-step.ts';
+import { asked, item } from './seal-parts.ts';
+import type { Procedure } from './types.ts';
+
+/** The wear of a fitted seal watched until it is renewed. */
+export function sealWearJob(setup: WearSetup): Procedure {
+  const pins = setup.gauge === 'pins';
+  return {
+    id: 'seal-wear',
+    title: 'Seal’s wear watched',
+    steps: [
+      safeStep('Safe to measure', [
+        item('Safe', 'stands', 'Machine stands, isolated, locked and tagged by me; try-start done.'),
+        item('Safe', 'cool', 'Seal cool, box without pressure.'),
+        item(
+          'Safe',
+          'same',
+          pins ? 'The same pins are measured as at the fitting.' : 'The same setting spacer is at hand.',
+        ),
+      ]),
+      {
+        id: 'wear',
+        title: 'Wear',
+        kind: wearWatch,
+        loop: true,
+        guide: pins
+          ? 'Projection of the locking pins, by depth gauge; flush means order the service.'
+          : 'Setting spacer against the back of the gland; how far the stationary’s back stands from it.',
+        caution: 'Isolated each time, not only the first.',
+      },
+      asked('renewed', 'Service', 'Only when the seal is renewed or its service is ordered.', [
+        item('Service', 'ordered', 'Service ordered, or the seal renewed: which?', { note: true }),
+      ]),
+      {
+        id: 'sign',
+        title: 'Signature',
+        kind: signature,
+        guide: 'Name below. The sheet stays with the machine.',
+      },
+    ],
+  };
+}
