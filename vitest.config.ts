@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // A small machine has two cores, and a browser test waits as often as it works.
+    maxWorkers: 2,
     projects: [
       { test: { name: 'core', include: ['core/src/**/*.test.ts'] } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'], testTimeout: 30_000 } },
@@ -22,7 +24,6 @@ export default defineConfig({
           include: ['e2e/src/**/*.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
         },
       },
     ],

@@ -52,6 +52,9 @@ export const feed: Route[] = [
       const bench = benchOf(call, person.id);
       const wanted = String(ctx.query.ports ?? 'dial').split(',');
       const ports = STAND_IN_PORTS.filter((p) => wanted.includes(p));
+      // The shaft lies on the rollers before the first line is sent, or that line would be another shaft's.
+      const shaft = String(ctx.query.shaft ?? '');
+      if (Object.hasOwn(STAND_IN_SHAFTS, shaft)) bench.move({ shaft: shaft as StandInShaft });
       if (ports.length === 0) throw new Problem(400, `ports is some of ${STAND_IN_PORTS.join(', ')}.`);
       const stream = new PassThrough();
       const deaf = bench.listen((lines) => {

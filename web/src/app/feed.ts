@@ -112,7 +112,7 @@ export function pairStandIn(scene: Scene): void {
   let timer: ReturnType<typeof setTimeout> | null = null;
   const open = () => {
     source = new EventSource(
-      `/api/feed/${device()}?ports=dial,angle,micrometer,feeler,pump,wrench,probe,drops`,
+      `/api/feed/${device()}?ports=dial,angle,micrometer,feeler,pump,wrench,probe,drops&shaft=${scene.shaft}`,
     );
     source.onopen = () => {
       show({ state: 'live', fault: null });

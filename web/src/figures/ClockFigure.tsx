@@ -78,7 +78,7 @@ export function ClockFigure({
       ref={svg}
       viewBox={compact ? '0 0 380 318' : '0 0 680 318'}
       className="block w-full"
-      role="img"
+      role={onTurn ? 'group' : 'img'}
       aria-label={`End view: ${marks.map((m) => `${m.name} ${m.deg === null ? 'not placed' : `at ${m.deg} degrees`}`).join(', ')}`}
     >
       <circle cx={CX} cy={CY} r={RIM} fill="none" stroke="var(--rule)" />

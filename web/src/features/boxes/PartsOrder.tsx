@@ -90,13 +90,7 @@ function Part({ part, place, wrong }: { part: VRingPart; place: number; wrong: b
       className={`touch-none border-r border-faint px-1 py-2 text-center last:border-r-0 ${isDragging ? 'relative z-10 bg-paper shadow-[0_0_0_2px_var(--brass)]' : ''}`}
       data-part={part}
     >
-      <button
-        type="button"
-        {...attributes}
-        {...listeners}
-        className="w-full cursor-grab"
-        aria-label={`${PART_NAME[part]}, place ${place}`}
-      >
+      <button type="button" {...attributes} {...listeners} className="w-full cursor-grab">
         <svg viewBox="0 0 84 80" className="mx-auto block h-28" aria-hidden="true">
           <path
             d={SHAPE[part]}
