@@ -3,16 +3,18 @@ import { standing } from './facts.ts';
 import type { Facts } from './state.ts';
 
 /** What it is called when a part of the work is taken back and done anew: on the button, on the sheet, and what is asked. */
-export type Reopening = { does: string; said: string; ask: string };
+export type Reopening = { does: string; said: string; ask: string; confirm: string };
 
 const BEARING: Reopening = {
   does: 'Dismount the bearing',
   said: 'Dismounted',
+  confirm: 'It is dismounted',
   ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
 };
 const IMPELLER: Reopening = {
   does: 'Move the impeller again',
   said: 'Impeller moved again',
+  confirm: 'Clips are in, it is moved',
   ask: 'Why is it moved? Clips in first, then set screws and gland bolts loose; the end of the order comes again.',
 };
 

@@ -1,4 +1,4 @@
-import { format, intervalToDuration } from 'date-fns';
+import { differenceInDays, format, intervalToDuration } from 'date-fns';
 import { useEffect, useState } from 'react';
 
 /** How long until the next reading of a step that keeps times, counted down on the sheet. */
@@ -10,18 +10,21 @@ export function DueTimer({ at }: { at: string }) {
   }, []);
   const due = new Date(at);
   const late = due.getTime() <= now;
+  const far = differenceInDays(due, now);
   const { days = 0, hours = 0, minutes = 0, seconds = 0 } = intervalToDuration({ start: now, end: due });
   const whole = days * 24 + hours;
+  const left =
+    far > 1
+      ? `in ${far} days`
+      : whole > 0
+        ? `in ${whole} h ${minutes} min`
+        : `in ${minutes}:${String(seconds).padStart(2, '0')}`;
   return (
     <p className="m-0 flex items-baseline gap-2 text-lg" role="timer" data-due={late ? 'now' : 'later'}>
-      <span className="kicker">Next at {format(due, 'EEE HH:mm')}</span>
-      <span className={`figures ${late ? 'font-semibold text-brass' : ''}`}>
-        {late
-          ? 'due now'
-          : whole > 0
-            ? `in ${whole} h ${minutes} min`
-            : `in ${minutes}:${String(seconds).padStart(2, '0')}`}
+      <span className="kicker">
+        Next {far > 1 ? format(due, 'EEE d MMM') : `at ${format(due, 'EEE HH:mm')}`}
       </span>
+      <span className={`figures ${late ? 'font-semibold text-brass' : ''}`}>{late ? 'due now' : left}</span>
     </p>
   );
 }

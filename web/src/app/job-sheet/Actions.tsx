@@ -141,7 +141,7 @@ export function Actions({
     dismount: {
       title: reopening.does,
       ask: reopening.ask,
-      does: reopening.said,
+      does: reopening.confirm,
       run: (reason) => job.act('bearing.dismounted', { reason }),
     },
     loosen: {

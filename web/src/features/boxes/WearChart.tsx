@@ -24,7 +24,7 @@ function look(
   const page = getComputedStyle(document.documentElement);
   const ink = (name: string) => page.getPropertyValue(name).trim();
   const last = v.points.at(-1)?.days ?? 0;
-  const end = Math.max(30, last * 1.1, Math.min(v.dueDays ?? 0, 4 * last + 60));
+  const end = Math.ceil(Math.max(30, last * 1.1, Math.min(v.dueDays ?? 0, 4 * last + 60)));
   const axis = { grid: { display: false }, border: { color: ink('--ink') } };
   const line = (data: XY[], colour: string, dash: number[], radius: number) => ({
     data,
