@@ -18,7 +18,7 @@ import { safeStep } from './safe-step.ts';
 import { LAST_MEASURES } from './sleeve-bearing.ts';
 import type { GateItem, Procedure, StepDefinition } from './types.ts';
 
-/** A screw has stopped moving when a whole round turns none farther. Handbook practice: 2 to 3°. */
+/** A screw has stopped moving when a whole round turns none farther. Common practice, no source: 2 to 3°. */
 const SETTLED_DEG = 3;
 
 type SetName = 'jointScrews' | 'clampScrews' | 'cartridgeBolts' | 'capBolts';

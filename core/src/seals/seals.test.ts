@@ -144,7 +144,7 @@ describe('angles of a split seal', () => {
 
 describe('barrier ports', () => {
   const ask = (more = {}) => sealPorts({ rotation: 'clockwise', seenFrom: 'drive-end', ...more });
-  it('clockwise from the drive end: 3 o’clock, lower in, upper out; mirrored the other way (handbook’s worked check)', () => {
+  it('clockwise from the drive end: 3 o’clock, lower in, upper out; mirrored the other way (worked check, common practice)', () => {
     expect(ask().values).toMatchObject({ sideDeg: 90, inletDeg: 120, outletDeg: 60 });
     expect(ask({ rotation: 'anticlockwise' }).values.sideDeg).toBe(270);
     expect(ask({ seenFrom: 'pump-end' }).values.sideDeg).toBe(270);

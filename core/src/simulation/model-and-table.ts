@@ -17,9 +17,9 @@ export type ModelRow = {
 
 /** Mean raceway of the inner ring over its bore, medium series. Common practice, no source. */
 const RACEWAY_OVER_BORE = 1.24;
-/** What the slit sleeve takes from the ring’s own growth. Handbook practice: 0.01 to 0.02. */
+/** What the slit sleeve takes from the ring’s own growth. Common practice, no source: 0.01 to 0.02. */
 const SLEEVE_TAKES = 0.015;
-/** Axial settling of sleeve and surfaces, mm. Handbook practice: 0.02 to 0.04. */
+/** Axial settling of sleeve and surfaces, mm. Common practice, no source: 0.02 to 0.04. */
 const SETTLING_MM = 0.03;
 
 /** Axial travel the model needs for a reduction: thick rings on a solid steel shaft, the sleeve’s share, settling on top. */

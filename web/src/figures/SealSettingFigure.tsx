@@ -6,6 +6,7 @@ const CY = 196;
 const FACE = 430;
 /** Room for the drawing left of the box face, and right of it. */
 const ROOM = 330;
+const OUTSIDE = 200;
 /** The shaft is shown as a strip: only lengths along it are to scale. */
 const HALF_SHAFT = 46;
 
@@ -31,7 +32,12 @@ export function SealSettingFigure({
   const wanted = v.setting?.collarMm ?? null;
   const set = active === 'collar' && typed !== null ? typed : v.collarMm;
   const collar = set ?? wanted ?? length + (inside ? seat : -seat);
-  const scale = Math.min(ROOM / Math.max(collar, length, 20), 6);
+  // A slip of the hand far outside is still drawn on the sheet.
+  const scale = Math.min(
+    ROOM / Math.max(Math.abs(collar), length, 20),
+    OUTSIDE / Math.max(Math.abs(seat), 1),
+    6,
+  );
   const away = inside ? -1 : 1;
   const seatX = FACE - scale * seat;
   const collarX = FACE + away * scale * collar;

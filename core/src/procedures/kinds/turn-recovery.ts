@@ -8,7 +8,7 @@ export type TurnRecoveryValues = { rounds: number; free: boolean };
 
 /** Most rounds of recovery that are tried. */
 const ROUNDS_MOST = 4;
-/** After so many a cause is looked for. Handbook practice: two. */
+/** After so many a cause is looked for. Common practice, no source: two. */
 const CAUSE_AFTER = 2;
 
 /** One round of centring recovery, in its order. */
