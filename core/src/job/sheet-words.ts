@@ -67,7 +67,7 @@ export function resultRows(sheet: FitUpSheet): Array<[string, string]> {
     return [
       shaft,
       ['Rings in', r.rings === null ? '–' : String(r.rings)],
-      ['Cut to', length(r.ringCutMm)],
+      ['Cut to', r.ringCutMm === null ? '–' : len(r.ringCutMm, 1)],
       ['Follower, spread of its gaps', length(r.glandSpreadMm)],
       ['Flats turned', r.flats === null ? '–' : String(r.flats)],
       ...leak,
@@ -183,7 +183,9 @@ export function describeSetup(setup: Setup): string {
         : `free ${len(setup.freeLengthMm, 2)}, compressed by ${len(setup.compressionMm, 2)}`,
       setup.elastomer ? `${setup.elastomer} in ${setup.fluid ?? 'a fluid not given'}` : '',
       setup.oRings ? `O-ring ends ${setup.oRings}` : '',
-      setup.tail ? setup.tail.replace('-', ' ') : '',
+      setup.tail && (setup.family === 'cartridge' || setup.family === 'cassette')
+        ? setup.tail.replace('-', ' ')
+        : '',
       setup.spacer ? `spacer ${setup.spacer}` : '',
       asked,
       rules,

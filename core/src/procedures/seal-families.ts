@@ -36,7 +36,10 @@ const angles = (setup: SealSetup): StepDefinition => ({
 
 /** The shared order of all preset cartridges, from the orienting on. */
 const cartridgeTail = (setup: SealSetup): StepDefinition[] => {
-  const screws = setScrews();
+  const screws = setScrews({
+    guide:
+      'Dog points first, all of them, then cup points: by hand, then to torque, crosswise. A screw out of reach: free one clip only.',
+  });
   const clips = clipsStep(setup);
   const again = [
     impellerGate,

@@ -1,0 +1,88 @@
+import { spawnSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fitUpSheet, type Setup } from '@fulcrant/core';
+import { describe, expect, it } from 'vitest';
+import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
+import { handAt } from '../../../core/src/testing/test-stand.ts';
+import { dueCalendar } from './due-calendar.ts';
+import { sealSheet } from './seal.ts';
+import { sheetPdf } from './sheet-pdf.ts';
+
+const setupOf = (name: string): Setup => {
+  const setup = EVERY_KIND[name];
+  if (!setup) throw new Error(`There is no ${name}.`);
+  return setup;
+};
+
+/** The printed words of a job worked by the book. */
+async function printed(name: string, unit: 'mm' | 'in'): Promise<string> {
+  const h = workAll(handAt(setupOf(name)));
+  const file = join(tmpdir(), `fulcrant-boxes-${process.pid}.pdf`);
+  const sheet = sealSheet(fitUpSheet(h.state, h.events, 'H-0900'));
+  writeFileSync(file, await sheetPdf(sheet, h.state, { unit, size: 'A4' }));
+  return spawnSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).stdout.replace(/\s+/g, ' ');
+}
+
+describe('the printed sheet', () => {
+  it('of a component seal gives its compression as it runs, and the gland’s gaps', async () => {
+    const text = await printed('component seal', 'mm');
+    for (const word of [
+      'Seal sheet',
+      'COMPRESSION AS IT RUNS',
+      // 6 as set, impeller 0.2 and growth 0.2 on top.
+      '6.40 mm',
+      'GLAND BOLTS',
+      '4, 34 N·m',
+      'component seal',
+      'signed',
+    ])
+      expect(text, word).toContain(word);
+  });
+
+  it('of a cartridge counts the rounds of recovery and says the leak last counted', async () => {
+    const text = await printed('cartridge seal', 'mm');
+    expect(text).toContain('ROUNDS OF CENTRING RECOVERY');
+    expect(text).toContain('1 drops a minute');
+    expect(text).toContain('Turned by hand in running direction');
+  });
+
+  it('of packing gives rings, length, flats and drops; in inches where the plant reads inches', async () => {
+    const text = await printed('packed', 'mm');
+    for (const word of [
+      'Packing sheet',
+      'RINGS IN',
+      'FLATS TURNED',
+      '341.0 mm',
+      '36 drops a minute',
+      'joints 90° apart',
+    ])
+      expect(text, word).toContain(word);
+    const inch = await printed('packed', 'in');
+    expect(inch).toMatch(/box 4\.5\d* in × 3\.5\d* in/);
+  });
+
+  it('of a plunger gives the nut’s angle and what it is in preload; of a worn seal the day it is due', async () => {
+    // 20° of a 3 mm pitch.
+    expect(await printed('plunger', 'mm')).toMatch(/NUT FROM ITS MARK.{0,40}20° · 0\.17 mm/);
+    const worn = await printed('worn seal', 'mm');
+    expect(worn).toContain('Wear sheet');
+    expect(worn).toMatch(/SERVICE DUE ON.{0,60}20\d\d-\d\d-\d\d/);
+  });
+});
+
+describe('the calendar of what falls due', () => {
+  it('has the next look at a worn seal, and the next reading of a proof; nothing once it is signed', () => {
+    const worn = handAt(setupOf('worn seal')).safe();
+    expect(dueCalendar(worn.state, 'H-0901')).toBeNull();
+    worn.read('wear', 'wear/1', 1, 'caliper');
+    const text = dueCalendar(worn.state, 'H-0901') ?? '';
+    expect(text).toContain('SUMMARY:Measure the seal’s wear');
+    expect(text).toContain('BEGIN:VEVENT');
+    const at = /DTSTART:(\d{8})/.exec(text)?.[1] ?? '';
+    // A quarter of a year after 2026-11-24.
+    expect(at).toBe('20270223');
+    expect(dueCalendar(workAll(handAt(setupOf('worn seal'))).state, 'H-0902')).toBeNull();
+  });
+});
