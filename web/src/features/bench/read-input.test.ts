@@ -33,6 +33,15 @@ describe('the bench', () => {
       { pushMm: 0, pullMm: 0.11 },
     ]);
     expect(inputOf('box.face').heldOneWay).toBe(true);
+    expect(inputOf('seal.angles').marks).toEqual({
+      'gland-split': 0,
+      'stationary-split': 88,
+      'rotary-split': 95,
+    });
+    expect(inputOf('seal.angles').rules).toEqual([
+      { a: 'gland-split', b: 'stationary-split', want: 'square' },
+      { a: 'rotary-split', b: 'stationary-split', want: 'apart' },
+    ]);
   });
   it('lengths of one field are read in the unit in force, fractions and all', () => {
     expect(readInput('shaftMm', '2 7/16', { type: 'number' }, 'mm')).toBeCloseTo(61.9125, 9);
