@@ -75,7 +75,8 @@ describe('every view', () => {
         await page.locator('main').waitFor();
       }
       await page.waitForTimeout(250);
-      found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
+      // In the other light only the inks are others.
+      found.push(...(await violations(page, 'color-contrast')).map((v) => `${name}, ${theme}: ${v}`));
     }
     expect(found).toEqual([]);
     expect(complaints).toEqual([]);
