@@ -3,24 +3,11 @@ import { conditionOf, type Setup, schoolsOf } from '../api/setup.ts';
 import type { Finding, WorkingLine } from '../calculators/result.ts';
 import { inOpenUnit, type OpenUnit } from '../instruments/quantity.ts';
 import type { Verdict } from '../metrology/decision.ts';
-import type { BoltValues } from '../procedures/kinds/bolts.ts';
-import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
-import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
-import type { GlandGapsValues } from '../procedures/kinds/gland-gaps.ts';
-import type { LetGoValues } from '../procedures/kinds/let-go.ts';
-import type { BreakInStepValues, RingsStepValues } from '../procedures/kinds/packing-steps.ts';
-import type { PlayStepValues } from '../procedures/kinds/play.ts';
-import type { RaceGapsStepValues } from '../procedures/kinds/race-gaps.ts';
-import type { RunoutStepValues } from '../procedures/kinds/runout.ts';
-import type { ProofValues } from '../procedures/kinds/seal-proof.ts';
-import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
-import type { BaselineValues } from '../procedures/kinds/seal-small.ts';
-import type { VerdictValues } from '../procedures/kinds/verdict.ts';
-import type { WearWatchValues } from '../procedures/kinds/wear-watch.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
 import { sayAll } from '../quantities/say.ts';
 import { allSources, type Source, sourceOf } from '../sources/register.ts';
 import { acceptanceOf } from './facts.ts';
+import { type SheetResults, sheetResults, valuesOf } from './sheet-results.ts';
 import type { JobState, Reading } from './state.ts';
 
 export type SheetFinding = {
@@ -98,44 +85,7 @@ export type FitUpSheet = {
     set: number;
     attempt: number;
   }>;
-  results: {
-    largestMm: number | null;
-    smallestMm: number | null;
-    benchMm: number | null;
-    reductionMm: number | null;
-    residualMm: number | null;
-    nutDeg: number | null;
-    torqueNm: number | null;
-    runoutMm: number | null;
-    endPlayMm: number | null;
-    radialPlayMm: number | null;
-    faceMm: number | null;
-    boreMm: number | null;
-    /** Travel of a hydraulic drive-up; the gaps of a split race; rounds of its seating loop. */
-    travelMm: number | null;
-    gapsMm: [number, number] | null;
-    seatingRounds: number | null;
-    hottestC: number | null;
-    letGoMpa: number | null;
-    greaseG: number | null;
-    intervalH: number | null;
-    /** Of a seal: compression as it runs, wear's baseline, rounds of centring recovery, spread of the gland's gaps. */
-    compressionMm: number | null;
-    baselineMm: number | null;
-    recoveryRounds: number | null;
-    glandSpreadMm: number | null;
-    /** Of packing: rings in, their cut length, flats turned in all. Leakage last counted, of packing or seal. */
-    rings: number | null;
-    ringCutMm: number | null;
-    flats: number | null;
-    dropsPerMin: number | null;
-    /** Of a plunger's nut: how far off its mark it ended. */
-    preloadDeg: number | null;
-    /** Of a seal in service: what stands proud now, and the day the service is due by the robust line. */
-    wearMm: number | null;
-    wearDueOn: string | null;
-    verdict: VerdictValues['fit'] | null;
-  };
+  results: SheetResults;
   deviations: Array<{ step: string; stood: string; by: string; at: string; reason: string; attempt: number }>;
   holds: Array<{ step: string; reason: string; releasedBy: string | null; releasedAt: string | null }>;
   setupChanges: Array<{ by: string; at: string; reason: string; changed: string[] }>;
@@ -151,16 +101,6 @@ const said = (s: { author: Author; at: string }) => ({ by: s.author.name, at: s.
 
 /** The whole record of one job, every reading with who, when and instrument, withdrawn ones too. */
 export function fitUpSheet(state: JobState, events: readonly JobEvent[], number: string | null): FitUpSheet {
-  const bench = valuesOf(state, 'bench');
-  const lock = valuesOf(state, 'lock');
-  // By feelers the lock holds the last forecast; the other schools keep what was felt at the lock itself.
-  const driven = (
-    lock && 'school' in lock
-      ? { reductionMm: lock.reductionMm, clearanceMm: lock.residualMm }
-      : (lock?.final ?? valuesOf(state, 'driveup'))
-  ) as Record<string, number | null> | null;
-  const shaft = valuesOf(state, 'shaft');
-  const bolts = valuesOf(state, 'bolts');
   const procedure = procedureFor(state.setup);
   const used = new Set<string>(
     state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []),
@@ -218,20 +158,7 @@ export function fitUpSheet(state: JobState, events: readonly JobEvent[], number:
         set: t.round + 1,
         attempt: t.attempt,
       })),
-      results: {
-        largestMm: num(shaft?.largestMm),
-        smallestMm: num(shaft?.smallestMm),
-        benchMm: num(bench?.benchMm),
-        reductionMm: num(driven?.reductionMm),
-        residualMm: num(driven?.clearanceMm),
-        nutDeg: num(lock?.finalDeg),
-        torqueNm: num(
-          ((bolts ?? valuesOf(state, 'glandbolts'))?.torque as { torqueNm?: number } | undefined)?.torqueNm,
-        ),
-        ...conditionResults(state),
-        ...fittingResults(state),
-        ...sealResults(state),
-      },
+      results: sheetResults(state),
       deviations: state.deviations.map((d) => ({
         step: d.step,
         stood: d.stands,
@@ -261,98 +188,10 @@ export function fitUpSheet(state: JobState, events: readonly JobEvent[], number:
   );
 }
 
-const num = (v: unknown): number | null => (typeof v === 'number' ? v : null);
-
-function valuesOf(state: JobState, step: string): Record<string, unknown> | null {
-  return (state.steps.find((s) => s.id === step)?.report?.values ?? null) as Record<string, unknown> | null;
-}
-
 /** What a pass of a step's bolts is called. */
 function passName(state: JobState, step: string, pass: number): string {
   const passes = (valuesOf(state, step)?.passes ?? []) as Array<{ name: string }>;
   return passes[pass]?.name ?? `pass ${pass + 1}`;
-}
-
-/** What the fitting, the first hours, a dismounting or a greasing came to. */
-function fittingResults(
-  state: JobState,
-): Pick<
-  FitUpSheet['results'],
-  'travelMm' | 'gapsMm' | 'seatingRounds' | 'hottestC' | 'letGoMpa' | 'greaseG' | 'intervalH'
-> {
-  const gaps = (valuesOf(state, 'seated') ?? valuesOf(state, 'race')) as RaceGapsStepValues | null;
-  const driven = valuesOf(state, 'driveup');
-  const letGo = valuesOf(state, 'letgo') as LetGoValues | null;
-  const seat = valuesOf(state, 'seat') as BoltValues | null;
-  const heat = valuesOf(state, 'runin') ?? valuesOf(state, 'watch');
-  return {
-    travelMm: driven?.school === 'hydraulic' ? num(driven.travelMm) : null,
-    gapsMm:
-      gaps?.raceMm && gaps.raceMm.a !== null && gaps.raceMm.b !== null
-        ? [gaps.raceMm.a, gaps.raceMm.b]
-        : null,
-    seatingRounds: seat ? seat.settling.length : null,
-    hottestC: num(heat?.hottestC),
-    letGoMpa: letGo?.free ? (letGo.rounds.at(-1)?.peakMpa ?? null) : null,
-    greaseG: num(valuesOf(state, 'strokes')?.gramsGiven),
-    intervalH: num(valuesOf(state, 'watch')?.intervalHours),
-  };
-}
-
-/** What a seal, packing or a plunger's set came to. */
-function sealResults(
-  state: JobState,
-): Pick<
-  FitUpSheet['results'],
-  | 'compressionMm'
-  | 'baselineMm'
-  | 'recoveryRounds'
-  | 'glandSpreadMm'
-  | 'rings'
-  | 'ringCutMm'
-  | 'flats'
-  | 'dropsPerMin'
-  | 'preloadDeg'
-  | 'wearMm'
-  | 'wearDueOn'
-> {
-  const values = <T>(step: string) => valuesOf(state, step) as T | null;
-  const setting = values<SettingStepValues>('impeller') ?? values<SettingStepValues>('collar');
-  const gland = values<GlandGapsValues>('gland-gaps') ?? values<GlandGapsValues>('follower');
-  const rings = values<RingsStepValues>('rings');
-  const breakIn = values<BreakInStepValues>('breakin');
-  const wear = values<WearWatchValues>('wear');
-  const proof = (values<ProofValues>('proof')?.points ?? []).filter((p) => p.dropsPerMin !== null);
-  return {
-    compressionMm: setting?.shift?.compressionMm ?? null,
-    baselineMm: values<BaselineValues>('baseline')?.baselineMm ?? null,
-    recoveryRounds: num(valuesOf(state, 'handturn')?.rounds),
-    glandSpreadMm: gland?.tilt?.spreadMm ?? null,
-    rings: rings?.jointsDeg.length ?? null,
-    ringCutMm: rings?.plan.cutMm ?? null,
-    flats: breakIn?.points.length ? breakIn.flats : null,
-    dropsPerMin: breakIn?.points.at(-1)?.dropsPerMin ?? proof.at(-1)?.dropsPerMin ?? null,
-    preloadDeg: num(valuesOf(state, 'preload')?.endDeg),
-    wearMm: wear && wear.points.length > 1 ? (wear.points.at(-1)?.projectionMm ?? null) : null,
-    wearDueOn: wear?.dueOn ?? null,
-  };
-}
-
-/** The worst numbers of the condition measures. */
-function conditionResults(
-  state: JobState,
-): Pick<FitUpSheet['results'], 'runoutMm' | 'endPlayMm' | 'radialPlayMm' | 'faceMm' | 'boreMm' | 'verdict'> {
-  const values = <T>(step: string) => valuesOf(state, step) as T | null;
-  const tirs = (values<RunoutStepValues>('runout')?.stations ?? []).flatMap((s) => s.values.tirMm ?? []);
-  const play = values<PlayStepValues>('play');
-  return {
-    runoutMm: tirs.length ? Math.max(...tirs) : null,
-    endPlayMm: play?.endPlayMm ?? null,
-    radialPlayMm: play?.radialPlayMm ?? null,
-    faceMm: values<BoxFaceStepValues>('face')?.tirMm ?? null,
-    boreMm: values<BoxBoreStepValues>('bore')?.tirMm ?? null,
-    verdict: values<VerdictValues>('verdict')?.fit ?? null,
-  };
 }
 
 function sheetReading(r: Reading): SheetReading {

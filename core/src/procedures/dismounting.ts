@@ -3,15 +3,9 @@ import { gate } from './kinds/gate.ts';
 import { letGo } from './kinds/let-go.ts';
 import { nutBack } from './kinds/nut-back.ts';
 import { signature } from './kinds/signature.ts';
+import { item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
 import type { GateItem, Procedure, StepDefinition } from './types.ts';
-
-const item = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem => ({
-  id,
-  group,
-  ask,
-  ...more,
-});
 
 const safe = safeStep('Safe and ready', [
   item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),

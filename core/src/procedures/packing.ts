@@ -3,8 +3,8 @@ import { conditionSteps } from './condition-steps.ts';
 import { glandGaps } from './kinds/gland-gaps.ts';
 import { breakIn, packingPlan, ringsLoop } from './kinds/packing-steps.ts';
 import { signature } from './kinds/signature.ts';
+import { asked, item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
-import { asked, item } from './seal-parts.ts';
 import { LAST_MEASURES } from './sleeve-bearing.ts';
 import type { Procedure } from './types.ts';
 

@@ -1,8 +1,8 @@
 import type { PlungerSetup } from '../api/setup.ts';
 import { partsOrder, plungerPreloadStep } from './kinds/packing-steps.ts';
 import { signature } from './kinds/signature.ts';
+import { asked, item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
-import { asked, item } from './seal-parts.ts';
 import type { Procedure } from './types.ts';
 
 const safe = safeStep('Safe and complete', [

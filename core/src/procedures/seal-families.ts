@@ -2,16 +2,8 @@ import type { SealFamily, SealSetup } from '../api/setup.ts';
 import { anglesStep, FAMILY_RULES } from './kinds/seal-angles.ts';
 import { collarStep, impellerStep, sealSettingStep } from './kinds/seal-setting.ts';
 import { baseline, gasStep, sweepMiddle, throttleStep } from './kinds/seal-small.ts';
-import {
-  asked,
-  driveScrews,
-  gapsStep,
-  glandBolts,
-  item,
-  jointScrews,
-  oRingEnds,
-  setScrews,
-} from './seal-parts.ts';
+import { asked, item } from './questions.ts';
+import { driveScrews, gapsStep, glandBolts, jointScrews, oRingEnds, setScrews } from './seal-parts.ts';
 import {
   clipsStep,
   glandGapsStep,

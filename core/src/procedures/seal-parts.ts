@@ -1,25 +1,8 @@
 import type { SealSetup } from '../api/setup.ts';
 import { type BoltSpec, boltsStep } from './kinds/bolts.ts';
-import { gate } from './kinds/gate.ts';
 import { splitGaps } from './kinds/seal-small.ts';
+import { item } from './questions.ts';
 import type { GateItem, StepDefinition } from './types.ts';
-
-/** A question of a list. */
-export const item = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem => ({
-  id,
-  group,
-  ask,
-  ...more,
-});
-
-/** A step of questions only. */
-export const asked = (
-  id: string,
-  title: string,
-  guide: string,
-  items: GateItem[],
-  more: Partial<StepDefinition> = {},
-): StepDefinition => ({ id, title, kind: gate, guide, items, ...more });
 
 /** Orders of size, to catch a slip of unit: 20 to 30 lbf·ft, 50 to 60 lbf·in. Common practice, no source. */
 const USUAL_GLAND_NM = [27, 41] as const;

@@ -4,7 +4,7 @@ import { portsStep } from './kinds/seal-angles.ts';
 import { sealProof } from './kinds/seal-proof.ts';
 import { signature } from './kinds/signature.ts';
 import { RECOVERY_ITEMS, turnRecovery } from './kinds/turn-recovery.ts';
-import { asked, item } from './seal-parts.ts';
+import { asked, item } from './questions.ts';
 import type { StepDefinition } from './types.ts';
 
 /** Barrier ports turned to their place while nothing is bolted yet. */

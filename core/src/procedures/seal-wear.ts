@@ -1,8 +1,8 @@
 import type { WearSetup } from '../api/setup.ts';
 import { signature } from './kinds/signature.ts';
 import { wearWatch } from './kinds/wear-watch.ts';
+import { asked, item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
-import { asked, item } from './seal-parts.ts';
 import type { Procedure } from './types.ts';
 
 /** The wear of a fitted seal watched until it is renewed. */

@@ -1,9 +1,9 @@
 import type { SealFamily, SealSetup } from '../api/setup.ts';
 import { conditionSteps } from './condition-steps.ts';
 import { sealParts } from './kinds/seal-small.ts';
+import { item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
 import { FAMILY_STEPS } from './seal-families.ts';
-import { item } from './seal-parts.ts';
 import { sealEnd } from './seal-tail.ts';
 import { LAST_MEASURES } from './sleeve-bearing.ts';
 import type { Procedure } from './types.ts';

@@ -14,6 +14,7 @@ import { axialPlace } from './kinds/axial-place.ts';
 import { boltsStep } from './kinds/bolts.ts';
 import { gate } from './kinds/gate.ts';
 import { raceGaps } from './kinds/race-gaps.ts';
+import { item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
 import { LAST_MEASURES } from './sleeve-bearing.ts';
 import type { GateItem, Procedure, StepDefinition } from './types.ts';
@@ -45,13 +46,6 @@ const safe = safeStep('Safe and complete', [
   },
   { id: 'instructions', group: 'Kit', ask: 'Maker’s instructions at hand; they outrank this list.' },
 ]);
-
-const item = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem => ({
-  id,
-  group,
-  ask,
-  ...more,
-});
 
 /** Outer race halves into their cartridge, by one school or the other. */
 const outerItems = (setup: SplitSetup): GateItem[] => [

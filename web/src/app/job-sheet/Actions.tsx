@@ -9,11 +9,9 @@ import {
   reopeningOf,
   type StepDefinition,
   type StepState,
-  sayReading,
   sheetTitle,
   standing,
 } from '@fulcrant/core';
-import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { ImportDialog } from '../../features/condition/ImportDialog.tsx';
@@ -21,6 +19,7 @@ import { Button, Dialog } from '../../ui/controls.tsx';
 import { type JobView, useInstruments } from '../job.ts';
 import { useSession } from '../session.tsx';
 import { useSay } from '../settings.tsx';
+import { ReadingLine } from './ReadingLine.tsx';
 import { ReasonDialog } from './ReasonDialog.tsx';
 
 type Props = {
@@ -383,26 +382,3 @@ const keepsTimes = (state: JobState): boolean =>
   state.steps.some(
     (s) => ['runin', 'watch', 'proof', 'breakin', 'wear'].includes(s.id) && s.status !== 'closed',
   );
-
-/** One reading as it stands on the sheet. */
-function ReadingLine({ reading: r }: { reading: Reading }) {
-  const say = useSay();
-  return (
-    <p className="m-0 leading-snug">
-      <span className={r.withdrawn ? 'line-through' : ''}>
-        <span className="figures">{r.place}</span>:{' '}
-        <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
-        <span className="text-muted">
-          typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
-          {r.attempt > 1 ? `attempt ${r.attempt}` : ''}
-          {r.round > 0 ? ` measuring ${r.round + 1}` : ''}
-        </span>
-      </span>
-      {r.withdrawn && (
-        <span className="block text-sm text-stop">
-          withdrawn by {r.withdrawn.author.name}: {r.withdrawn.reason}
-        </span>
-      )}
-    </p>
-  );
-}

@@ -1,17 +1,9 @@
 import { type FaceLoadValues, lengthDigits, runCalculator } from '@fulcrant/core';
-import {
-  Chart,
-  type ChartConfiguration,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-} from 'chart.js';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ChartConfiguration } from 'chart.js';
+import { useMemo, useState } from 'react';
 import { useSettings } from '../../app/settings.tsx';
 import { Axis, Dimension, Figure, Label } from '../../figures/drawing.tsx';
-
-Chart.register(LinearScale, LineController, LineElement, PointElement);
+import { bareAxis, FIGURES, ink, useChart } from '../../ui/use-chart.ts';
 
 type Input = Record<string, unknown>;
 type XY = { x: number; y: number };
@@ -103,8 +95,6 @@ const STEPS = 24;
 /** Power and closing pressure over speed or over pressure, from nothing to twice what is typed. */
 function Over({ input }: { input: Input }) {
   const [over, setOver] = useState<'speedRpm' | 'pressureMpa'>('speedRpm');
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme } = useSettings();
   const now = num(input[over]);
   const points = useMemo(
     () =>
@@ -114,12 +104,7 @@ function Over({ input }: { input: Input }) {
       }),
     [input, over, now],
   );
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme's inks are read from the page
-  useEffect(() => {
-    if (!canvas.current) return;
-    const chart = new Chart(canvas.current, look(points, now, over));
-    return () => chart.destroy();
-  }, [points, now, over, theme]);
+  const canvas = useChart(() => look(points, now, over), [points, now, over]);
   return (
     <figure className="m-0">
       <div className="flex gap-2 pb-1">
@@ -155,10 +140,8 @@ function Over({ input }: { input: Input }) {
 }
 
 function look(points: XY[], now: number, over: string): ChartConfiguration<'line', XY[]> {
-  const page = getComputedStyle(document.documentElement);
-  const ink = (name: string) => page.getPropertyValue(name).trim();
-  const font = { family: 'JetBrains Mono', size: 12 };
-  const axis = { grid: { display: false }, border: { color: ink('--ink') } };
+  const font = FIGURES;
+  const axis = bareAxis();
   const title = (text: string) => ({ display: true, text, color: ink('--muted') });
   return {
     type: 'line',

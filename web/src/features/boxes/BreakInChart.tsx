@@ -1,23 +1,11 @@
 import type { BreakInStepValues } from '@fulcrant/core';
-import {
-  Chart,
-  type ChartConfiguration,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-} from 'chart.js';
-import { memo, useEffect, useRef } from 'react';
-import { useSettings } from '../../app/settings.tsx';
-
-Chart.register(LinearScale, LineController, LineElement, PointElement);
+import type { ChartConfiguration } from 'chart.js';
+import { memo } from 'react';
+import { bareAxis, FIGURES, ink, useChart } from '../../ui/use-chart.ts';
 
 type XY = { x: number; y: number };
-const FIGURES = { family: 'JetBrains Mono', size: 12 };
 
 function look(v: BreakInStepValues): ChartConfiguration<'line', XY[]> {
-  const page = getComputedStyle(document.documentElement);
-  const ink = (name: string) => page.getPropertyValue(name).trim();
   const end = Math.max(6, ...v.points.map((p) => p.flats + 1));
   const level = (y: number) => ({
     data: [
@@ -28,7 +16,7 @@ function look(v: BreakInStepValues): ChartConfiguration<'line', XY[]> {
     borderWidth: 2,
     pointRadius: 0,
   });
-  const axis = { grid: { display: false }, border: { color: ink('--ink') } };
+  const axis = bareAxis();
   return {
     type: 'line',
     data: {
@@ -74,14 +62,7 @@ function look(v: BreakInStepValues): ChartConfiguration<'line', XY[]> {
 
 /** Leakage on flats, with the band it is to come to. */
 const BreakInChart = memo(function BreakInChart({ values: v }: { values: BreakInStepValues }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme } = useSettings();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme's inks are read from the page
-  useEffect(() => {
-    if (!canvas.current) return;
-    const chart = new Chart(canvas.current, look(v));
-    return () => chart.destroy();
-  }, [v, theme]);
+  const canvas = useChart(() => look(v), [v]);
   const last = v.points.at(-1);
   return (
     <figure className="m-0">

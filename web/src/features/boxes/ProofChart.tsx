@@ -1,26 +1,14 @@
 import { formatTemperature, type LengthUnit, type ProofValues } from '@fulcrant/core';
-import {
-  CategoryScale,
-  Chart,
-  type ChartConfiguration,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-} from 'chart.js';
+import type { ChartConfiguration } from 'chart.js';
 import { format } from 'date-fns';
-import { memo, useEffect, useRef } from 'react';
+import { memo } from 'react';
 import { useSettings } from '../../app/settings.tsx';
+import { bareAxis, FIGURES, ink, useChart } from '../../ui/use-chart.ts';
 
-Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement);
-
-const FIGURES = { family: 'JetBrains Mono', size: 12 };
 const WHEN = ['start', '15 min', '1 hour', 'next day'];
 
 function look(v: ProofValues, unit: LengthUnit): ChartConfiguration<'line', Array<number | null>> {
-  const page = getComputedStyle(document.documentElement);
-  const ink = (name: string) => page.getPropertyValue(name).trim();
-  const axis = { grid: { display: false }, border: { color: ink('--ink') } };
+  const axis = bareAxis();
   const line = (data: Array<number | null>, colour: string, yAxisID: string, dash: number[]) => ({
     data,
     yAxisID,
@@ -84,14 +72,8 @@ function look(v: ProofValues, unit: LengthUnit): ChartConfiguration<'line', Arra
 
 /** Leakage and warmth of the gland at the four times a seal is proved by. */
 const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, unit } = useSettings();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme's inks are read from the page
-  useEffect(() => {
-    if (!canvas.current) return;
-    const chart = new Chart(canvas.current, look(v, unit));
-    return () => chart.destroy();
-  }, [v, unit, theme]);
+  const { unit } = useSettings();
+  const canvas = useChart(() => look(v, unit), [v, unit]);
   const said = v.points.map(
     (p, i) =>
       `${WHEN[i]}: ${p.dropsPerMin ?? 'no'} drops, ${p.temperatureC === null ? 'no temperature' : formatTemperature(p.temperatureC, unit)}`,

@@ -1,31 +1,20 @@
 import { lengthDigits, type WearWatchValues } from '@fulcrant/core';
-import {
-  Chart,
-  type ChartConfiguration,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-} from 'chart.js';
+import type { ChartConfiguration } from 'chart.js';
 import { format } from 'date-fns';
-import { memo, useEffect, useRef } from 'react';
+import { memo } from 'react';
 import { useSettings } from '../../app/settings.tsx';
-
-Chart.register(LinearScale, LineController, LineElement, PointElement);
+import { bareAxis, FIGURES, ink, useChart } from '../../ui/use-chart.ts';
 
 type XY = { x: number; y: number };
-const FIGURES = { family: 'JetBrains Mono', size: 12 };
 
 function look(
   v: WearWatchValues,
   serviceMm: number,
   say: (mm: number) => string,
 ): ChartConfiguration<'line', XY[]> {
-  const page = getComputedStyle(document.documentElement);
-  const ink = (name: string) => page.getPropertyValue(name).trim();
   const last = v.points.at(-1)?.days ?? 0;
   const end = Math.ceil(Math.max(30, last * 1.1, Math.min(v.dueDays ?? 0, 4 * last + 60)));
-  const axis = { grid: { display: false }, border: { color: ink('--ink') } };
+  const axis = bareAxis();
   const line = (data: XY[], colour: string, dash: number[], radius: number) => ({
     data,
     borderColor: ink(colour),
@@ -99,17 +88,8 @@ const WearChart = memo(function WearChart({
   values: WearWatchValues;
   serviceMm: number;
 }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, unit } = useSettings();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme's inks are read from the page
-  useEffect(() => {
-    if (!canvas.current) return;
-    const chart = new Chart(
-      canvas.current,
-      look(v, serviceMm, (mm) => lengthDigits(mm, unit, 2)),
-    );
-    return () => chart.destroy();
-  }, [v, serviceMm, unit, theme]);
+  const { unit } = useSettings();
+  const canvas = useChart(() => look(v, serviceMm, (mm) => lengthDigits(mm, unit, 2)), [v, serviceMm, unit]);
   const last = v.points.at(-1);
   return (
     <figure className="m-0">

@@ -1,16 +1,8 @@
 import { formatTemperature, type LengthUnit } from '@fulcrant/core';
-import {
-  Chart,
-  type ChartConfiguration,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-} from 'chart.js';
-import { memo, useEffect, useRef } from 'react';
+import type { ChartConfiguration } from 'chart.js';
+import { memo } from 'react';
 import { useSettings } from '../../app/settings.tsx';
-
-Chart.register(LinearScale, LineController, LineElement, PointElement);
+import { bareAxis, FIGURES, ink, useChart } from '../../ui/use-chart.ts';
 
 type XY = { x: number; y: number };
 type Props = {
@@ -22,11 +14,7 @@ type Props = {
   stopC: number;
 };
 
-const FIGURES = { family: 'JetBrains Mono', size: 12 };
-
 function look(p: Props, unit: LengthUnit): ChartConfiguration<'line', XY[]> {
-  const page = getComputedStyle(document.documentElement);
-  const ink = (name: string) => page.getPropertyValue(name).trim();
   const end = Math.max(60, ...p.points.map((r) => r.minutes + 15));
   const level = (c: number, color: string, dash: number[]) => ({
     data: [
@@ -39,10 +27,7 @@ function look(p: Props, unit: LengthUnit): ChartConfiguration<'line', XY[]> {
     pointRadius: 0,
   });
   const hottest = Math.max(p.cautionC, ...p.points.map((r) => r.temperatureC));
-  const axis = {
-    grid: { display: false },
-    border: { color: ink('--ink') },
-  };
+  const axis = bareAxis();
   return {
     type: 'line',
     data: {
@@ -91,14 +76,8 @@ function look(p: Props, unit: LengthUnit): ChartConfiguration<'line', XY[]> {
 
 /** Temperature over the minutes since the start, with the lines it is judged by. */
 const HeatChart = memo(function HeatChart(props: Props) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { unit, theme } = useSettings();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme's inks are read from the page
-  useEffect(() => {
-    if (!canvas.current) return;
-    const chart = new Chart(canvas.current, look(props, unit));
-    return () => chart.destroy();
-  }, [props, unit, theme]);
+  const { unit } = useSettings();
+  const canvas = useChart(() => look(props, unit), [props, unit]);
   const last = props.points.at(-1);
   return (
     <figure className="m-0">

@@ -1,0 +1,19 @@
+import { gate } from './kinds/gate.ts';
+import type { GateItem, StepDefinition } from './types.ts';
+
+/** A question of a list. */
+export const item = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem => ({
+  id,
+  group,
+  ask,
+  ...more,
+});
+
+/** A step of questions only. */
+export const asked = (
+  id: string,
+  title: string,
+  guide: string,
+  items: GateItem[],
+  more: Partial<StepDefinition> = {},
+): StepDefinition => ({ id, title, kind: gate, guide, items, ...more });
