@@ -91,7 +91,7 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
     case 'bearing.dismounted':
       return mayReopen(state);
     case 'sheet.signed':
-      return refuseStep(state, 'sign');
+      return refuseSignature(e) ?? refuseStep(state, 'sign');
   }
 }
 
@@ -187,6 +187,17 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
   if (reading.withdrawn) return 'That reading is withdrawn already.';
   const step = find(state, reading.step);
   return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
+}
+
+/** One spelling of a name: case, accents' composition and doubled spaces aside. */
+const spelled = (name: string): string =>
+  name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+
+/** A signature is that of the person signed in, and no other's. */
+function refuseSignature(e: JobEventOf<'sheet.signed'>): Refusal {
+  return spelled(e.data.name) === spelled(e.author.name)
+    ? null
+    : `Sign with your own name: ${e.author.name} is signed in. Somebody else signs in first to sign.`;
 }
 
 /** Something a lead hand may be asked to accept. */

@@ -48,7 +48,7 @@ export function readValue(text: string, kind: PlaceKind, unit: LengthUnit): Unde
   if (kind === 'count') {
     const n = parseTypedNumber(text);
     return n && Number.isInteger(n.value) && n.value >= 0
-      ? { value: 60 * n.value, said: `${n.value}` }
+      ? { value: n.value, said: `${n.value}` }
       : { message: 'Type a whole number, for example 12.' };
   }
   const length = parseLength(text, unit);

@@ -1,0 +1,74 @@
+import { type HandTools, type Instrument, type JobEvent, ScriptedHand, type Setup } from '@fulcrant/core';
+import type { Page } from 'playwright-core';
+import { v7 } from 'uuid';
+import { workStep } from '../../core/src/testing/every-kind.ts';
+
+const ASTA = { id: 'asta', name: 'Asta', role: 'fitter' } as const;
+
+/** One gauge of each kind that reaches everywhere, put into the plant’s register where it is not there yet. */
+async function gaugesOf(page: Page, url: string): Promise<HandTools> {
+  const range: Record<keyof HandTools, [step: number, low: number, high: number]> = {
+    micrometer: [0.001, 50, 125],
+    feeler: [0.005, 0.02, 1],
+    wrench: [1, 1, 600],
+    protractor: [1, 0, 360],
+    dial: [0.001, 0, 10],
+    roughness: [0.00001, 0, 0.02],
+    caliper: [0.02, 0, 600],
+    laser: [0.01, 0, 50],
+    pressure: [0.1, 0, 100],
+    thermometer: [0.5, 0, 200],
+    gun: [1, 0, 500],
+    counter: [1, 0, 5000],
+  };
+  const read = async () =>
+    (await (await page.request.get(`${url}/api/instruments`)).json()).instruments as Instrument[];
+  let all = await read();
+  const named = (kind: string) => `Trial ${kind}`;
+  for (const [kind, [step, low, high]] of Object.entries(range))
+    if (!all.some((g) => g.name === named(kind)))
+      await page.request.post(`${url}/api/instruments`, {
+        data: { name: named(kind), kind, step, low, high, calibrationDue: '2099-01-01' },
+      });
+  all = await read();
+  return Object.fromEntries(
+    Object.keys(range).map((kind) => {
+      const found = all.find((g) => g.name === named(kind));
+      if (!found) throw new Error(`No ${kind} in the register.`);
+      const { standIn: _never, ...gauge } = found;
+      return [kind, gauge];
+    }),
+  ) as unknown as HandTools;
+}
+
+/** A job worked by the book as far as a step, sent as Asta; its sheet is opened in the page. */
+export async function workedTo(
+  page: Page,
+  url: string,
+  setup: Setup,
+  step: string,
+  position: string,
+): Promise<{ jobId: string; hand: ScriptedHand }> {
+  const tools = await gaugesOf(page, url);
+  const id = (at: Date) => v7({ msecs: at.getTime() });
+  const hand = new ScriptedHand(v7(), id, tools, ASTA, new Date(Date.now() - 6 * 3_600_000)).open(v7(), {
+    ...setup,
+    machine: 'Typing stand',
+    position,
+  });
+  for (let i = 0; i < 60 && hand.state.present !== step; i++) {
+    const at = hand.state.present ?? '';
+    workStep(hand);
+    hand.pass(at);
+  }
+  for (let from = 0; from < hand.events.length; from += 100) {
+    const events: JobEvent[] = hand.events.slice(from, from + 100);
+    const answer = await (
+      await page.request.post(`${url}/api/jobs/${hand.jobId}/events`, { data: { events } })
+    ).json();
+    const refused = answer.outcomes?.find((o: { outcome: string }) => o.outcome !== 'stored');
+    if (!answer.outcomes || refused) throw new Error(JSON.stringify(refused ?? answer));
+  }
+  await page.goto(`${url}/jobs/${hand.jobId}`);
+  return { jobId: hand.jobId, hand };
+}
