@@ -76,10 +76,10 @@ it('a bolt is ticked with its torque, and nobody signs with another’s name', a
   expect(sheet.bolts).toHaveLength(1);
 
   const signing = await workedTo(page, plant.url, kind('by feelers'), 'sign', 'name');
-  await page.getByLabel('Fitted as recorded here, signed').fill('Imke');
+  await page.getByLabel('as recorded here, signed').fill('Imke');
   await page.getByRole('button', { name: 'Sign the sheet' }).click();
   await page.getByText('Sign with your own name').waitFor();
-  expect(await page.getByLabel('Fitted as recorded here, signed').inputValue()).toBe('Imke');
+  expect(await page.getByLabel('as recorded here, signed').inputValue()).toBe('Imke');
   const event = {
     id: signing.hand.events.at(-1)?.id.replace(/^.{8}/, 'ffffffff'),
     jobId: signing.jobId,

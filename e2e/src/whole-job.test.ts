@@ -19,9 +19,8 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
 
   // Open a job at a position the plant knows; a slip in the form is said beside its field and loses nothing.
   await page.getByRole('link', { name: 'Open a job' }).click();
-  const known = page.locator('select').first();
-  await known.locator('option', { hasText: 'Pulp press drive, Gearbox end' }).waitFor({ state: 'attached' });
-  await known.selectOption({ label: 'Pulp press drive, Gearbox end, fixed' });
+  await page.getByLabel('A position the plant knows').fill('press gearbox');
+  await page.getByRole('button', { name: 'Pulp press drive, Gearbox end, fixed' }).click();
   await page.getByLabel('Nut slots').fill('four');
   await page.getByLabel('Part, as stamped').fill('trial sleeve 100');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
@@ -158,7 +157,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await hand.on();
   await hand.answerAll();
   await page.locator('[data-pass-step]').click();
-  await page.getByLabel('Fitted as recorded here, signed').fill('Asta');
+  await page.getByLabel('as recorded here, signed').fill('Asta');
   await page.getByRole('button', { name: 'Sign the sheet' }).click();
   await page.getByText('signed by Asta').first().waitFor();
   await hand.allStored();

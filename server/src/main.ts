@@ -4,7 +4,9 @@ import { readConfig } from './config.ts';
 import { buildApp } from './http/app.ts';
 import { StandIns } from './instruments/stand-ins.ts';
 import { openDatabase } from './store/database.ts';
+import { renewLines } from './store/projections.ts';
 
+let stopping = false;
 const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
 const db = openDatabase(config.db);
@@ -16,13 +18,15 @@ const server = createServer(
 server.listen(config.port, config.host, () =>
   log.info({ host: config.host, port: config.port }, 'listening'),
 );
+void renewLines(db, log, () => stopping).catch((error: unknown) =>
+  log.warn({ err: error }, 'lines not renewed'),
+);
 server.on('error', (error) => {
   log.fatal({ err: error }, 'cannot listen');
   process.exit(1);
 });
 
 /** Finish what is being answered, then leave; a second signal or ten seconds ends it at once. */
-let stopping = false;
 function stop(signal: string): void {
   if (stopping) process.exit(1);
   stopping = true;

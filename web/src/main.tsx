@@ -21,6 +21,9 @@ import { Button } from './ui/controls.tsx';
 const BoardPage = lazy(() =>
   import('./features/board/BoardPage.tsx').then((m) => ({ default: m.BoardPage })),
 );
+const SignedPage = lazy(() =>
+  import('./features/board/SignedPage.tsx').then((m) => ({ default: m.SignedPage })),
+);
 const JobPage = lazy(() => import('./app/job-sheet/JobPage.tsx').then((m) => ({ default: m.JobPage })));
 const SheetPage = lazy(() =>
   import('./features/sheet/SheetPage.tsx').then((m) => ({ default: m.SheetPage })),
@@ -103,6 +106,7 @@ const router = createBrowserRouter([
           { path: '/jobs/:id', element: <JobPage /> },
           { path: '/jobs/:id/sheet', element: <SheetPage /> },
           { path: '/jobs/:id/setup', element: <ChangeSetupPage /> },
+          { path: '/signed', element: <SignedPage /> },
           { path: '/gauges', element: <GaugesPage /> },
           { path: '/house-rules', element: <HouseRulesPage /> },
           { path: '/gauges/new', element: <NewGaugePage /> },

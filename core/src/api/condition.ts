@@ -34,7 +34,7 @@ export const MEASURE_TITLE: Record<Measure, string> = {
   coupling: 'Coupling',
 };
 
-const size = (max = 1000) => number().moreThan(0).max(max);
+const size = (max = 1000) => number().min(0.001).max(max);
 
 /** What is measured on this machine and the sizes those measures need. Lengths in mm. */
 export const conditionSchema = object({
@@ -58,7 +58,7 @@ export const conditionSchema = object({
   housingSpanMm: size(20000),
   housingWidthMm: size(2000),
   couplingMethod: string().oneOf(COUPLING_METHODS),
-  speedRpm: number().moreThan(0).max(20000),
+  speedRpm: number().min(0.001).max(20000),
   faceDiameterMm: size(2000),
   dialDistanceMm: size(3000),
   frontFeetMm: size(5000),

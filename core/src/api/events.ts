@@ -1,4 +1,5 @@
-import { boolean, type InferType, lazy, number, object, type Schema, string } from 'yup';
+import { array, boolean, type InferType, lazy, number, object, type Schema, string } from 'yup';
+import { isMoment } from './moments.ts';
 import { setupSchema } from './setup.ts';
 import './sentences.ts';
 
@@ -101,10 +102,14 @@ export const eventData = {
   'deviation.accepted': object({
     step: word(),
     finding: word(),
-    /** The finding's own sentence, numbers in it: what is accepted is this, not whatever comes under its name later. */
-    stands: string().min(1).max(600).required(),
+    /** The numbers the finding stands on: what is accepted is these, not whatever comes under its name later. */
+    numbers: array(number().required()).max(60).required(),
+    /** Its sentence as it was read, for the sheet. */
+    stands: string().min(1).max(1200).required(),
     reason: reason(),
   }).noUnknown(),
+  /** A second person has looked at a change of the setup that would lift a stop. */
+  'change.seen': object({ change: uuidSchema }).noUnknown(),
   'bearing.dismounted': object({ reason: reason() }).noUnknown(),
   /** The job that mounted the fixed bearing of the same shaft; the server looks it up before it is taken. */
   'fixed.named': object({
@@ -113,11 +118,14 @@ export const eventData = {
     sheet: string().max(40).nullable().defined(),
     lockedAt: string()
       .matches(ISO, 'The time it was locked is written like 2026-01-31T06:30:00Z.')
+      .test('real', 'The time it was locked is not a real time.', (t) => !t || isMoment(t))
       .required(),
   }).noUnknown(),
   'sheet.signed': object({
     name: string().trim().min(2, 'Sign with your name.').max(60).required(),
   }).noUnknown(),
+  /** A signed sheet is opened again to be corrected; what was signed stays as it was. */
+  'sheet.reopened': object({ reason: reason() }).noUnknown(),
   'note.added': object({ text: string().trim().min(1).max(1000).required() }).noUnknown(),
 } as const;
 
@@ -130,6 +138,8 @@ export type JobEventOf<T extends EventType> = {
   author: Author;
   type: T;
   data: EventDataOf<T>;
+  /** Written by the server alone: when it had the event, and what the device's clock said when it sent it. */
+  stored?: { at: string; sentAt?: string };
 };
 /** One thing that happened to a job. Ids are UUIDv7 made where it happened, so a repeat is recognised. */
 export type JobEvent = { [T in EventType]: JobEventOf<T> }[EventType];
@@ -140,7 +150,7 @@ const envelope = (data: Schema) =>
     jobId: uuidSchema,
     at: string()
       .matches(ISO, 'The time of an event is written like 2026-01-31T06:30:00Z.')
-      .test('real', 'The time of an event is not a real time.', (t) => !t || !Number.isNaN(Date.parse(t)))
+      .test('real', 'The time of an event is not a real time.', (t) => !t || isMoment(t))
       .required(),
     author,
     type: string().oneOf(Object.keys(eventData)).required(),
@@ -150,5 +160,6 @@ const envelope = (data: Schema) =>
 /** Any event, judged by its own type's shape. */
 export const eventSchema = lazy((value: unknown) => {
   const type = (value as { type?: unknown } | null)?.type;
-  return envelope(typeof type === 'string' && type in eventData ? eventData[type as EventType] : object());
+  const known = typeof type === 'string' && Object.hasOwn(eventData, type);
+  return envelope(known ? eventData[type as EventType] : object());
 }) as unknown as Schema<JobEvent>;

@@ -1,9 +1,9 @@
-import { array, boolean, type InferType, number, object, string } from 'yup';
+import { array, boolean, type InferType, number, object, string, type TestContext } from 'yup';
 import { BOLT_GRADES } from '../bolting/grades.ts';
 import { BOLT_LAYOUTS } from '../bolting/pattern.ts';
 import { BOLT_SIZES } from '../bolting/threads.ts';
 import { FRICTIONS } from '../bolting/torque.ts';
-import { FILL_SCHOOLS } from '../lubrication/first-fill.ts';
+import { FILL_SCHOOLS, hasFreeSpace } from '../lubrication/first-fill.ts';
 import { DRIVE_UP_SCHOOLS } from '../sources/schools.ts';
 import './sentences.ts';
 
@@ -18,7 +18,7 @@ export const boltSetSchema = object({
   count: number().integer().min(2).max(32).required(),
   friction: string().oneOf(FRICTIONS).required(),
   layout: string().oneOf(BOLT_LAYOUTS),
-  makerTorqueNm: number().moreThan(0).max(5000),
+  makerTorqueNm: number().min(0.001).max(5000),
 })
   .noUnknown()
   .test(
@@ -27,6 +27,24 @@ export const boltSetSchema = object({
     (s) => !s || (s.layout ?? 'circle') === 'circle' || !(s.count % 2),
   );
 export type BoltSet = InferType<typeof boltSetSchema>;
+
+/** How a set of bolts stands where nobody said: in two rows where its number is even, else round a circle. */
+export const layoutOf = (set: Pick<BoltSet, 'layout' | 'count'>): NonNullable<BoltSet['layout']> =>
+  set.layout ?? (set.count % 2 === 0 ? 'rectangle' : 'circle');
+
+/** Does the bearing leave room for its mass? A test for a setup with a bore and a grease part. */
+export const massFits = (
+  s:
+    | { boreMm?: number; grease?: { outsideMm: number; widthMm: number; massKg: number } | undefined }
+    | undefined,
+  context: TestContext,
+) =>
+  s?.grease && s.boreMm !== undefined && !hasFreeSpace({ ...s.grease, boreMm: s.boreMm })
+    ? context.createError({
+        path: 'grease.massKg',
+        message: 'So heavy a bearing does not go into its own size: check bore, outside, width and mass.',
+      })
+    : true;
 
 /** How drive-up is judged, and with what nut. */
 export const driveUpSchema = object({
@@ -52,7 +70,7 @@ export const lockSchema = object({
 
 /** The shaft between the bearings' centres and how much warmer than its base it runs. mm, K. */
 export const floatSchema = object({
-  spanMm: number().moreThan(0).max(30000).required(),
+  spanMm: number().min(0.001).max(30000).required(),
   shaftOverBaseK: number().min(-200).max(400).required(),
   marginMm: number().min(0).max(50),
 }).noUnknown();
@@ -77,15 +95,15 @@ export const closingSchema = object({
 /** What the first fill is worked out from. mm, kg, rpm, cm³, g. */
 export const greaseSchema = object({
   school: string().oneOf(FILL_SCHOOLS).required(),
-  outsideMm: number().moreThan(0).max(2000).required(),
-  widthMm: number().moreThan(0).max(1000).required(),
-  massKg: number().moreThan(0).max(20000).required(),
-  speedRpm: number().moreThan(0).max(50000).required(),
+  outsideMm: number().min(0.001).max(2000).required(),
+  widthMm: number().min(0.001).max(1000).required(),
+  massKg: number().min(0.001).max(20000).required(),
+  speedRpm: number().min(0.001).max(50000).required(),
   housingCm3: number().min(0).max(1e6).required(),
   baseCm3: number().min(0).max(1e6),
   sealed: boolean(),
   greased: boolean(),
-  gramsPerStroke: number().moreThan(0).max(100),
+  gramsPerStroke: number().min(0.001).max(100),
 }).noUnknown();
 
 /** The first hours under power stay on the sheet. */

@@ -1,5 +1,6 @@
 import { type InferType, number, object, string } from 'yup';
 import { V_RING_LUBRICATIONS } from '../packing/plunger.ts';
+import { ringsOf } from '../packing/rings.ts';
 import { LEAK_SCHOOLS } from '../sources/schools.ts';
 import { conditionSchema } from './condition.ts';
 import { inOrder, MAKER_ORDER, machineFields, shaftFields, wholeCondition } from './setup-parts.ts';
@@ -12,10 +13,10 @@ export const packingSetupSchema = object({
     .required(),
   ...machineFields,
   ...shaftFields,
-  boxBoreMm: number().moreThan(0).max(600).required(),
-  boxDepthMm: number().moreThan(0).max(1000).required(),
+  boxBoreMm: number().min(0.001).max(600).required(),
+  boxDepthMm: number().min(0.001).max(1000).required(),
   lanternMm: number().min(0).max(200),
-  portMm: number().moreThan(0).max(1000),
+  portMm: number().min(0.001).max(1000),
   allowancePercent: number().min(0).max(10).required(),
   cut: string()
     .oneOf(['butt', 'diagonal'] as const)
@@ -26,10 +27,10 @@ export const packingSetupSchema = object({
   boxes: number().integer().min(1).max(500),
   /** The follower’s studs: how many, their pitch, and how far it may go from finger-tight. */
   studs: number().integer().min(2).max(8).required(),
-  studPitchMm: number().moreThan(0).max(10).required(),
-  followerMm: number().moreThan(0).max(200).required(),
+  studPitchMm: number().min(0.001).max(10).required(),
+  followerMm: number().min(0.001).max(200).required(),
   leakSchool: string().oneOf(LEAK_SCHOOLS).required(),
-  flatDropsPerMin: number().moreThan(0).max(1000),
+  flatDropsPerMin: number().min(0.001).max(1000),
   condition: conditionSchema.required(),
 })
   .noUnknown()
@@ -41,6 +42,15 @@ export const packingSetupSchema = object({
         })
       : true,
   )
+  .test('depth', (s, context) => {
+    if (!s || s.boxBoreMm - s.shaftMm < 4 || ringsOf(s) >= 1) return true;
+    const lantern = s.lanternMm ?? 0;
+    return context.createError(
+      lantern > 0 && ringsOf({ ...s, lanternMm: 0 }) >= 1
+        ? { path: 'lanternMm', message: 'Beside so long a lantern the box has no room for one ring.' }
+        : { path: 'boxDepthMm', message: 'The box is not deep enough for one ring of this section.' },
+    );
+  })
   .test('port', (s, context) =>
     s && (s.lanternMm ?? 0) > 0 && s.portMm === undefined
       ? context.createError({
@@ -69,6 +79,6 @@ export const plungerSetupSchema = object({
   ...machineFields,
   lubrication: string().oneOf(V_RING_LUBRICATIONS).required(),
   /** Pitch of the packing nut’s thread. */
-  nutPitchMm: number().moreThan(0).max(10).required(),
+  nutPitchMm: number().min(0.001).max(10).required(),
 }).noUnknown();
 export type PlungerSetup = InferType<typeof plungerSetupSchema>;

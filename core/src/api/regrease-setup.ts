@@ -12,16 +12,16 @@ export const regreaseSetupSchema = object({
     .required(),
   ...machineFields,
   kind: string().oneOf(ROLLING_KINDS).required(),
-  boreMm: number().moreThan(0).max(1000).required(),
-  outsideMm: number().moreThan(0).max(2000).required(),
-  widthMm: number().moreThan(0).max(1000).required(),
-  speedRpm: number().moreThan(0).max(50000).required(),
+  boreMm: number().min(5).max(1000).required(),
+  outsideMm: number().min(0.001).max(2000).required(),
+  widthMm: number().min(0.001).max(1000).required(),
+  speedRpm: number().min(0.1).max(50000).required(),
   /** Temperature of the bearing in service, °C. */
   serviceC: number().min(-40).max(200),
   vertical: boolean(),
-  dirtFactor: number().moreThan(0).max(1),
+  dirtFactor: number().min(0.001).max(1),
   /** What one stroke of this gun gives, weighed once. */
-  gramsPerStroke: number().moreThan(0).max(100).required(),
+  gramsPerStroke: number().min(0.001).max(100).required(),
   /** While it runs, slowly, until clean grease purges; or standing still until a relief opens. */
   how: string().oneOf(REGREASE_SCHOOLS).required(),
   chamber: string()

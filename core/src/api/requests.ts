@@ -1,5 +1,6 @@
 import { array, type InferType, mixed, number, object, string } from 'yup';
 import { INSTRUMENT_KINDS } from './events.ts';
+import { isDay, isMoment } from './moments.ts';
 import './sentences.ts';
 import { schoolsSchema } from './setup-parts.ts';
 
@@ -12,6 +13,12 @@ export type SignIn = InferType<typeof signInSchema>;
 /** A batch of events, oldest first. Each is checked on its own, so one bad event does not sink the rest. */
 export const eventsRequestSchema = object({
   events: array(mixed<object>().required()).min(1).max(100).required(),
+  /** What the device's clock says as it sends them. */
+  sentAt: string().test(
+    'moment',
+    'The time of sending is written like 2026-01-31T06:30:00Z.',
+    (t) => !t || isMoment(t),
+  ),
 }).noUnknown();
 
 export const newInstrumentSchema = object({
@@ -22,6 +29,7 @@ export const newInstrumentSchema = object({
   high: number().moreThan(0).max(10000).required(),
   calibrationDue: string()
     .matches(/^\d{4}-\d\d-\d\d$/, 'Write the date like 2026-01-31.')
+    .test('day', 'There is no such day.', (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
     .required(),
 }).noUnknown();
 export type NewInstrument = InferType<typeof newInstrumentSchema>;

@@ -17,7 +17,7 @@ export const SEAL_FAMILIES = [
 ] as const;
 export type SealFamily = (typeof SEAL_FAMILIES)[number];
 
-const torque = () => number().moreThan(0).max(2000);
+const torque = () => number().min(0.001).max(2000);
 
 /** What a family cannot do without: torques come from the maker’s sheet alone, there is no default. */
 export const SEAL_NEEDS: Record<SealFamily, ReadonlyArray<readonly [string, string]>> = {
@@ -64,8 +64,8 @@ export const sealSetupSchema = object({
   ...shaftFields,
   family: string().oneOf(SEAL_FAMILIES).required(),
   /** Component seal: its length, its compression, which side of the box face it turns on, growth of the shaft after setting. */
-  freeLengthMm: number().moreThan(0).max(1000),
-  compressionMm: number().moreThan(0).max(100),
+  freeLengthMm: number().min(0.001).max(1000),
+  compressionMm: number().min(0.001).max(100),
   rotary: string().oneOf(['inside', 'outside'] as const),
   growthMm: number().min(-20).max(20),
   /** Gland, set screws, joint screws of a split part: how many, and the sheet’s torques. */
@@ -96,7 +96,9 @@ export const sealSetupSchema = object({
 })
   .noUnknown()
   .test('family-needs', (s, context) => {
-    const needs = s ? (SEAL_NEEDS[s.family] ?? []) : [];
+    // A clamp ring that is driven by pins alone has no drive screws to have a torque.
+    const driven = s?.family !== 'clamp-split' || (s.dogs ?? 0) + (s.cups ?? 0) > 0;
+    const needs = (s ? (SEAL_NEEDS[s.family] ?? []) : []).filter(([f]) => driven || f !== 'screwNm');
     const missing = needs.filter(([field]) => (s as Record<string, unknown>)[field] === undefined);
     if (missing.length === 0) return true;
     return new ValidationError(missing.map(([path, message]) => context.createError({ path, message })));

@@ -20,7 +20,7 @@ import './sentences.ts';
 
 const name = (label: string) =>
   string().trim().min(1, `${label} is missing.`).max(80).required(`${label} is missing.`);
-const maker = (max: number) => number().moreThan(0).max(max);
+const maker = (max: number) => number().min(0.0001).max(max);
 
 /** Steps a lead hand may be asked to release. */
 export const HOLDABLE_STEPS = [

@@ -68,7 +68,8 @@ const SCHEMAS: Record<JobKind, Schema> = {
 /** Any job's setup, judged by its own kind's shape. */
 export const setupSchema = lazy((value: unknown) => {
   const kind = (value as { procedure?: Setup['procedure'] } | null)?.procedure;
-  return (SCHEMAS[kindOf({ procedure: kind })] ?? sleeveSetupSchema).required();
+  const known = kindOf({ procedure: kind });
+  return (Object.hasOwn(SCHEMAS, known) ? SCHEMAS[known] : sleeveSetupSchema).required();
 }) as unknown as Schema<Setup>;
 
 /** Which kind of job a setup is for. */

@@ -4,7 +4,7 @@ import { BOLT_GRADES } from '../bolting/grades.ts';
 import { BOLT_SIZES } from '../bolting/threads.ts';
 import { FRICTIONS } from '../bolting/torque.ts';
 import { conditionSchema } from './condition.ts';
-import { bearingParts, driveUpSchema, lockSchema } from './fitting-parts.ts';
+import { bearingParts, driveUpSchema, lockSchema, massFits } from './fitting-parts.ts';
 import { inOrder, MAKER_ORDER, machineFields, shaftFields, wholeCondition } from './setup-parts.ts';
 import './sentences.ts';
 
@@ -102,6 +102,7 @@ export const sleeveSetupSchema = object({
         })
       : true,
   )
+  .test('mass', (s, context) => massFits(s, context))
   .test('condition-whole', (s, context) => wholeCondition(s?.condition, context))
   .test('maker-order', MAKER_ORDER, (s) => inOrder(s?.maker));
 

@@ -1,7 +1,7 @@
 import { type InferType, number, object, string } from 'yup';
 import { FILMS, GAUGE_SCHOOLS, RACE_SCHOOLS } from '../sources/schools.ts';
 import { conditionSchema } from './condition.ts';
-import { bearingParts, boltSetSchema } from './fitting-parts.ts';
+import { bearingParts, boltSetSchema, massFits } from './fitting-parts.ts';
 import { inOrder, MAKER_ORDER, machineFields, shaftFields, wholeCondition } from './setup-parts.ts';
 import './sentences.ts';
 
@@ -41,6 +41,15 @@ export const splitSetupSchema = object({
         })
       : true,
   )
+  .test('clamp-even', (s, context) =>
+    s && (s.clampScrews?.count ?? 0) % 2 === 1
+      ? context.createError({
+          path: 'clampScrews.count',
+          message: 'A split race has as many clamp screws on each side.',
+        })
+      : true,
+  )
+  .test('mass', (s, context) => massFits(s, context))
   .test('condition-whole', (s, context) => wholeCondition(s?.condition, context))
   .test('maker-order', MAKER_ORDER, (s) => inOrder(s?.maker));
 

@@ -1,4 +1,5 @@
 import { type InferType, number, object, string } from 'yup';
+import { isDay } from './moments.ts';
 import { machineFields } from './setup-parts.ts';
 import './sentences.ts';
 
@@ -16,11 +17,7 @@ export const wearSetupSchema = object({
   fittedOn: string()
     .required('The day it was fitted is missing: it stands on the seal’s sheet.')
     .matches(/^\d{4}-\d{2}-\d{2}$/, 'Type the day as 2026-11-26.')
-    .test(
-      'day',
-      'There is no such day.',
-      (v) => !v || !/^\d{4}-\d{2}-\d{2}$/.test(v) || !Number.isNaN(Date.parse(`${v}T00:00:00Z`)),
-    ),
+    .test('day', 'There is no such day.', (v) => !v || !/^\d{4}-\d{2}-\d{2}$/.test(v) || isDay(v)),
   baselineMm: number().min(-20).max(50).required(),
   /** At this projection the service is due; 0 where flush means so. */
   serviceMm: number().min(-20).max(50).required(),

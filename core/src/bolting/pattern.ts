@@ -24,6 +24,7 @@ export type PatternValues = { crosswise: number[]; round: number[]; passes: Bolt
  */
 export function crosswiseCircle(count: number): number[] {
   if (count % 2 === 1) {
+    if (count === 1) return [1];
     const step = (count - 1) / 2;
     return Array.from({ length: count }, (_, i) => ((i * step) % count) + 1);
   }
@@ -102,8 +103,8 @@ export function seatingPasses(count: number, torqueNm: number): BoltPass[] {
  */
 export function boltPattern(input: PatternInput): CalculatorResult<PatternValues> {
   const { count, layout, torqueNm } = input;
-  if (!Number.isInteger(count) || count < 2 || count > 32)
-    throw new RangeError('A pattern is for 2 to 32 bolts.');
+  if (!Number.isInteger(count) || count < 1 || count > 32)
+    throw new RangeError('A pattern is for 1 to 32 bolts.');
   if (layout !== 'circle' && count % 2 === 1)
     throw new RangeError(
       `A ${layout === 'rectangle' ? 'rectangle' : 'split part'} has an even number of bolts, half on each side.`,

@@ -7,6 +7,8 @@ export type Finding = {
   code: string;
   verdict: Verdict;
   reason: string;
+  /** The numbers an acceptance of it is bound to, where they are not simply those in the reason. */
+  numbers?: readonly number[];
   limit?: string;
   source?: SourceId;
   remedy?: string;

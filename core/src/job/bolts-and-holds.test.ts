@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import type { StepReport } from '../engine/state.ts';
 import type { BoltValues } from '../procedures/kinds/bolts.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import {
   asta,
@@ -16,8 +18,6 @@ import {
   toTarget,
   whole,
 } from '../testing/test-stand.ts';
-import { fitUpSheet } from './sheet.ts';
-import type { StepReport } from './state.ts';
 import { summarise } from './summary.ts';
 
 describe('cap bolts', () => {
@@ -100,7 +100,7 @@ describe('holds, roles, setup', () => {
     expect(h.state.steps.find((s) => s.id === 'target')?.report?.findings[0]?.source).toBe('maker');
     h.do('setup.changed', { setup: { ...setup, clearanceClass: 'C3' }, reason: 'ring says C3' });
     expect(h.state.present).toBe('bench');
-    expect(fitUpSheet(h.state, h.events, null).setupChanges.map((c) => c.changed)).toEqual([
+    expect(fitUpSheet(h.state, null).setupChanges.map((c) => c.changed)).toEqual([
       ['maker.leastResidualMm', 'maker.reductionMinMm', 'maker.reductionMaxMm'],
       ['clearanceClass', 'maker.leastResidualMm', 'maker.reductionMinMm', 'maker.reductionMaxMm'],
     ]);

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { conditionSetupSchema } from '../api/condition-setup.ts';
 import { check } from '../api/sentences.ts';
 import { setupSchema, USUAL_CONDITION, USUAL_SETUP } from '../api/setup.ts';
+import type { Place } from '../engine/state.ts';
 import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
 import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
 import type { CouplingStepValues } from '../procedures/kinds/coupling.ts';
 import type { RunoutStepValues } from '../procedures/kinds/runout.ts';
 import type { VerdictValues } from '../procedures/kinds/verdict.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import { diameterAt, STAND_IN_SHAFTS, type StandInShaft, surfaceAt } from '../simulation/turning-shaft.ts';
 import {
@@ -23,8 +25,6 @@ import {
   toBolts,
   valuesOf,
 } from '../testing/test-stand.ts';
-import { fitUpSheet } from './sheet.ts';
-import type { Place } from './state.ts';
 import { summarise } from './summary.ts';
 
 const snap = (v: number, by = 0.001) => Math.round(v / by) * by;
@@ -79,7 +79,7 @@ describe('a survey of a machine', () => {
       'verdict',
       'sign',
     ]);
-    const sheet = fitUpSheet(h.state, h.events, 'H-0001');
+    const sheet = fitUpSheet(h.state, 'H-0001');
     expect(sheet.procedure.id).toBe('condition.survey');
     expect(sheet.results.verdict).toBe('fit');
     expect(sheet.results.runoutMm).toBeCloseTo(0.006, 6);
@@ -159,7 +159,7 @@ describe('dress and measure again', () => {
     expect(before?.done).toMatch(/filed/);
     expect(firstOf<RunoutStepValues>(h, 'runout').stations[1]?.values.tirMm).toBeGreaterThan(0.05);
     expect(valuesOf<RunoutStepValues>(h, 'runout').stations[1]?.values.tirMm).toBeLessThan(0.01);
-    const sheet = fitUpSheet(h.state, h.events, null);
+    const sheet = fitUpSheet(h.state, null);
     expect(sheet.steps.find((s) => s.id === 'runout')?.before[0]).toMatchObject({ by: 'Asta' });
     const measurings = sheet.readings.filter((r) => r.step === 'runout').map((r) => r.measuring);
     expect(measurings.filter((m) => m === 1)).toHaveLength(27);
@@ -261,7 +261,7 @@ describe('places of a turn', () => {
       'gauge.stand-in': 'caution',
       'gauge.stand-in-dial': 'caution',
     });
-    expect(fitUpSheet(h.state, h.events, null).readings.at(-1)).toMatchObject({ via: 'port', standIn: true });
+    expect(fitUpSheet(h.state, null).readings.at(-1)).toMatchObject({ via: 'port', standIn: true });
   });
 });
 
@@ -277,7 +277,7 @@ describe('schools and maker’s values of a job', () => {
     expect(valuesOf<RunoutStepValues>(h, 'runout').stations[0]?.values.limitMm).toBe(0.2);
     const f = step(h, 'runout').report?.findings.find((x) => x.code === 'runout.tir.1');
     expect(f).toMatchObject({ verdict: 'accept', source: 'maker' });
-    expect(fitUpSheet(h.state, h.events, null).setupChanges[0]?.changed).toEqual(['maker.runoutMm']);
+    expect(fitUpSheet(h.state, null).setupChanges[0]?.changed).toEqual(['maker.runoutMm']);
     refuses(() => h.do('setup.changed', { setup, reason: 'another kind of job' }), /keeps its kind/);
   });
 

@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest';
 import type { JobEvent } from '../api/events.ts';
 import { check } from '../api/sentences.ts';
 import { type Setup, setupSchema } from '../api/setup.ts';
+import { admit } from '../engine/admit.ts';
+import { reduce } from '../engine/judge.ts';
+import type { JobState } from '../engine/state.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
+import { describeSetup, resultRows } from '../sheet/words.ts';
 import { EVERY_KIND, workAll, workStep } from '../testing/every-kind.ts';
 import { asta, handAt, JOB, newId, tools } from '../testing/test-stand.ts';
-import { admit } from './admit.ts';
-import { reduce } from './reduce.ts';
-import { fitUpSheet } from './sheet.ts';
-import { describeSetup, resultRows } from './sheet-words.ts';
-import type { JobState } from './state.ts';
 import { summarise } from './summary.ts';
 
 const event = (type: JobEvent['type'], data: unknown): JobEvent =>
@@ -71,7 +71,7 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('a bearing %s', (_nam
     const h = workAll(handAt(setup));
     const state = reduce(h.events);
     expect(state).toEqual(h.state);
-    const sheet = fitUpSheet(h.state, h.events, 'F-1');
+    const sheet = fitUpSheet(h.state, 'F-1');
     expect(sheet.title.state).toBe('signed');
     expect(sheet.steps).toHaveLength(h.state.steps.length);
     expect(describeSetup(setup).length).toBeGreaterThan(10);

@@ -1,5 +1,5 @@
 import { kindOf } from '../api/setup.ts';
-import type { JobState } from './state.ts';
+import type { JobState } from '../engine/state.ts';
 
 /** The step after which a fixed bearing stands at its place for good, by kind of job. */
 const STANDS_AFTER: Partial<Record<ReturnType<typeof kindOf>, string>> = {

@@ -1,9 +1,9 @@
+import type { PlaceKind } from '../engine/state.ts';
 import { parseAngle } from '../quantities/angle.ts';
 import { formatLength, type LengthUnit, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { formatPressure, parsePressure } from '../quantities/pressure.ts';
 import { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
 import { formatTemperature, parseTemperature } from '../quantities/temperature.ts';
-import type { PlaceKind } from './state.ts';
 
 export type Understood = { value: number; said: string; note?: string | undefined };
 

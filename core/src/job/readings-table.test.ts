@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { fitUpSheet } from '../sheet/sheet.ts';
 import { gauge, hand, round, surveyor, tools } from '../testing/test-stand.ts';
 import { readingsTable, readReadingsTable } from './readings-table.ts';
 
@@ -10,7 +11,7 @@ const read = (rows: string[][], h = at(), unit: 'mm' | 'in' = 'mm') =>
 describe('a table of readings', () => {
   it('is written with every reading, withdrawn ones too', () => {
     const h = at().survey(round);
-    const rows = readingsTable(h.state);
+    const rows = readingsTable(fitUpSheet(h.state, null));
     expect(rows[0]).toEqual([
       'step',
       'place',
@@ -27,7 +28,9 @@ describe('a table of readings', () => {
   });
 
   it('what was written is read back into another job', () => {
-    const rows = readingsTable(at().survey(round).state).map((r) => r.map((c) => (c === 'mic' ? '' : c)));
+    const rows = readingsTable(fitUpSheet(at().survey(round).state, null)).map((r) =>
+      r.map((c) => (c === 'mic' ? '' : c)),
+    );
     const { readings, faults } = read(rows);
     expect(faults).toEqual([]);
     expect(readings.map((r) => r.data.value)).toEqual(round);

@@ -1,31 +1,28 @@
 import type { EventDataOf, Instrument } from '../api/events.ts';
-import { inOpenUnit } from '../instruments/quantity.ts';
+import { placeAt } from '../engine/admit.ts';
+import { roundOf } from '../engine/facts.ts';
+import type { JobState } from '../engine/state.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { say } from '../quantities/say.ts';
-import { placeAt } from './admit.ts';
-import { roundOf } from './facts.ts';
+import type { FitUpSheet } from '../sheet/sheet.ts';
 import { readValue } from './read-value.ts';
-import type { JobState } from './state.ts';
 
 /** Columns of a table of readings, as it is written and as it may be read. */
 const COLUMNS = ['step', 'place', 'value', 'unit', 'gauge', 'taken', 'by', 'measuring', 'withdrawn'] as const;
 
-/** Every reading of a job as rows of text, heading first: each in the unit open data carries it in. */
-export function readingsTable(state: JobState): string[][] {
-  const rows = state.readings.map((r) => {
-    const { value, unit } = inOpenUnit(r.instrument.kind, r.value);
-    return [
-      r.step,
-      r.place,
-      String(value),
-      unit,
-      r.instrument.name,
-      r.at,
-      r.author.name,
-      String(r.round + 1),
-      r.withdrawn?.reason ?? '',
-    ];
-  });
+/** Every reading of a sheet as rows of text, heading first: each in the unit open data carries it in. */
+export function readingsTable(sheet: Pick<FitUpSheet, 'readings'>): string[][] {
+  const rows = sheet.readings.map((r) => [
+    r.step,
+    r.place,
+    String(r.value),
+    r.unit,
+    r.instrument,
+    r.at,
+    r.by,
+    String(r.measuring),
+    r.withdrawn?.reason ?? '',
+  ]);
   return [[...COLUMNS], ...rows];
 }
 

@@ -3,13 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { eventSchema, type JobEvent } from '../api/events.ts';
 import { check } from '../api/sentences.ts';
 import { type Setup, setupSchema } from '../api/setup.ts';
+import { admit, placeAt } from '../engine/admit.ts';
+import { gather, reduce } from '../engine/judge.ts';
 import { sleeveBearing as sleeveBearingOf } from '../procedures/sleeve-bearing.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
 import { asta, hand, JOB, newId, setup, toBolts, tools, whole } from '../testing/test-stand.ts';
-
-import { admit, placeAt } from './admit.ts';
-import { gather } from './facts.ts';
-import { reduce } from './reduce.ts';
-import { fitUpSheet } from './sheet.ts';
 
 const sleeveBearing = sleeveBearingOf(setup);
 
@@ -78,7 +76,7 @@ describe('the reducer', () => {
 describe('the sheet and the shapes', () => {
   it('carries every reading with who, when and instrument, every limit with its source, and no marks of ours', () => {
     const h = whole();
-    const sheet = fitUpSheet(h.state, h.events, 'H-0001');
+    const sheet = fitUpSheet(h.state, 'H-0001');
     expect(sheet.readings).toHaveLength(h.state.readings.length);
     for (const r of sheet.readings)
       expect(r.by && r.at && r.instrument && r.typed && r.calibrationDue).toBeTruthy();

@@ -5,6 +5,7 @@ import type { BreakInStepValues } from '../procedures/kinds/packing-steps.ts';
 import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
 import type { WearWatchValues } from '../procedures/kinds/wear-watch.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
 import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import {
   cartridgeSeal,
@@ -17,7 +18,6 @@ import {
   wornSeal,
 } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
-import { fitUpSheet } from './sheet.ts';
 
 /** Worked by the book up to a step, which is then the present one. */
 function upTo(h: ScriptedHand, step: string): ScriptedHand {
@@ -120,7 +120,7 @@ describe('metal on metal at the hand turn', () => {
     answer(h, 'handturn', 'turn2', 'yes');
     expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: true });
     h.pass('handturn');
-    expect(fitUpSheet(h.state, h.events, 'F-1').results.recoveryRounds).toBe(2);
+    expect(fitUpSheet(h.state, 'F-1').results.recoveryRounds).toBe(2);
   });
 });
 
@@ -134,7 +134,7 @@ describe('the impeller moved later', () => {
     expect(() => h.pass('screws')).toThrow();
     expect(() => h.pass('impeller')).toThrow(/still to be answered/);
     workAll(h);
-    const sheet = fitUpSheet(h.state, h.events, 'F-3');
+    const sheet = fitUpSheet(h.state, 'F-3');
     expect(sheet.dismountings).toMatchObject([{ reason: 'impeller rubs its wear ring' }]);
     expect(new Set(sheet.bolts.filter((b) => b.step === 'screws').map((b) => b.attempt))).toEqual(
       new Set([1, 2]),
@@ -257,7 +257,7 @@ describe('packing', () => {
     expect(came.flats).toBe(3);
     // 2 mm of pitch, three sixths of a turn.
     expect(came.travelMm).toBeCloseTo(1, 6);
-    const sheet = fitUpSheet(h.state, h.events, 'F-2');
+    const sheet = fitUpSheet(h.state, 'F-2');
     expect(sheet.results).toMatchObject({ flats: 3, dropsPerMin: 36 });
     expect(sheet.readings.find((r) => r.place.startsWith('flats/'))).toMatchObject({
       value: 60,

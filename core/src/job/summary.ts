@@ -1,6 +1,10 @@
 import { type JobKind, kindOf } from '../api/setup.ts';
+import { stampsOf } from '../engine/stamps.ts';
+import type { JobState, StepStatus } from '../engine/state.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
-import type { JobState, StepStatus } from './state.ts';
+
+/** The form of a job's line; a stored line of another form is made anew. */
+export const SUMMARY_VERSION = 2;
 
 export type RailMark = {
   id: string;
@@ -8,6 +12,8 @@ export type RailMark = {
   status: StepStatus;
   hold: 'holding' | 'ahead' | 'released' | null;
   loop: boolean;
+  /** Why it was opened again, where it was and is not passed since. */
+  reopened?: string;
 };
 
 /** A job in one line: what the shift board shows. */
@@ -30,6 +36,12 @@ export type JobSummary = {
   signedBy: string | null;
   /** When the next reading of the present step is due; null where it keeps no times. */
   dueAt: string | null;
+  /** Only a lead hand can move it on: a hold, or a stop that may be accepted. */
+  waitsForLead: boolean;
+  /** When something was last done to it. */
+  lastAt: string;
+  /** Who has worked on it, by id. */
+  hands: string[];
 };
 
 /** When a step’s next reading is due, where it keeps times. */
@@ -44,6 +56,10 @@ export function summarise(state: JobState): JobSummary {
   const present = state.steps.find((s) => s.id === state.present) ?? null;
   const pinned = present?.hold && !present.hold.released ? present.hold : null;
   const stop = present?.blocking.find((f) => f.verdict === 'reject') ?? null;
+  const asked = present?.blocking.find(
+    (f) => f.acceptable && (f.verdict === 'reject' || f.verdict === 'too-close'),
+  );
+  const acts = stampsOf(state);
   return {
     machine: state.setup.machine,
     position: state.setup.position,
@@ -55,6 +71,7 @@ export function summarise(state: JobState): JobSummary {
       status: s.status,
       hold: !s.hold ? null : s.hold.released ? 'released' : s.id === state.present ? 'holding' : 'ahead',
       loop: loops.some((x) => x.id === s.id),
+      ...(s.reopened ? { reopened: s.reopened.because } : {}),
     })),
     present: state.present,
     act: state.signed ? `Signed by ${state.signed.name}.` : (present?.report?.act ?? ''),
@@ -64,5 +81,12 @@ export function summarise(state: JobState): JobSummary {
     readings: state.readings.length,
     signedBy: state.signed?.name ?? null,
     dueAt: state.signed ? null : dueOf(present?.report?.values),
+    waitsForLead: !state.signed && (pinned !== null || asked !== undefined),
+    lastAt:
+      acts
+        .map((s) => s.at)
+        .sort()
+        .at(-1) ?? state.opened.at,
+    hands: [...new Set(acts.map((s) => s.author.id))],
   };
 }

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { type ConditionSetup, type Setup, USUAL_CONDITION } from '../api/setup.ts';
+import { placeAt } from '../engine/admit.ts';
+import { reduce } from '../engine/judge.ts';
+import type { Place, PlaceKind, Reading } from '../engine/state.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import { MPA_PER_PSI } from '../quantities/pressure.ts';
 import { say } from '../quantities/say.ts';
+import { saySheetReading } from '../sheet/words.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { gauge, handAt, surveyor } from '../testing/test-stand.ts';
-import { placeAt } from './admit.ts';
 import { readValue } from './read-value.ts';
-import { reduce } from './reduce.ts';
-import { saySheetReading } from './sheet-words.ts';
-import type { Place, PlaceKind, Reading } from './state.ts';
 
 type Unit = 'mm' | 'in';
 

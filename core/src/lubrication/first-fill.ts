@@ -42,14 +42,24 @@ function shareBySpeed(factor: number): { share: number; words: string } {
   return { share: 0.25, words: 'a quarter' };
 }
 
+type Envelope = { boreMm: number; outsideMm: number; widthMm: number; massKg: number };
+
+/** Of a bearing, cm³: the ring π/4·B·(D² − d²), and what of it is not steel, less m/ρ. */
+function spaceOf(b: Envelope): { envelope: number; free: number } {
+  const envelope = ((Math.PI / 4) * b.widthMm * (b.outsideMm ** 2 - b.boreMm ** 2)) / 1000;
+  return { envelope, free: envelope - b.massKg / STEEL_KG_PER_CM3 };
+}
+
+/** Is there any space in a bearing of this size that is not steel? */
+export const hasFreeSpace = (b: Envelope): boolean => spaceOf(b).free > 0;
+
 /**
  * First fill of a roller bearing housing: the bearing's free space full, and the housing by one of three schools. Free space of
  * the bearing V = π/4·B·(D² − d²) − m/ρ of steel.
  * Source: geometry; the shares are common practice, no source. The maker's sheet outranks them.
  */
 export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValues> {
-  const envelope = ((Math.PI / 4) * input.widthMm * (input.outsideMm ** 2 - input.boreMm ** 2)) / 1000;
-  const bearingCm3 = envelope - input.massKg / STEEL_KG_PER_CM3;
+  const { envelope, free: bearingCm3 } = spaceOf(input);
   if (!(bearingCm3 > 0))
     throw new RangeError('This mass does not go into this envelope: check bore, outside, width and mass.');
   const speedFactor = (input.speedRpm * (input.boreMm + input.outsideMm)) / 2;

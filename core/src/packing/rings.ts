@@ -71,8 +71,8 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
   const skewMm = input.cut === 'diagonal' ? sectionMm : 0;
   const cutMm = neutralMm * (1 + input.allowancePercent / 100) + skewMm;
   const lantern = input.lanternMm ?? 0;
-  const entryMm = Math.max(3, sectionMm / 3);
-  const count = Math.floor((input.boxDepthMm - lantern - entryMm) / sectionMm + 1e-9);
+  const entryMm = entryOf(sectionMm);
+  const count = ringsOf(input);
   if (count < 1) throw new RangeError('The box is not deep enough for one ring.');
   const give = 1 - (input.compressionPercent ?? COMPRESSION_PERCENT) / 100;
   const place =
@@ -167,6 +167,17 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
     ],
     beams: [],
   };
+}
+
+/** What the follower needs to enter the box. Common practice, no source. */
+const entryOf = (sectionMm: number): number => Math.max(3, sectionMm / 3);
+
+/** Whole rings that go into a box beside its lantern; less than one where there is no room. mm. */
+export function ringsOf(
+  box: Pick<PackingRingsInput, 'shaftMm' | 'boxBoreMm' | 'boxDepthMm' | 'lanternMm'>,
+): number {
+  const sectionMm = (box.boxBoreMm - box.shaftMm) / 2;
+  return Math.floor((box.boxDepthMm - (box.lanternMm ?? 0) - entryOf(sectionMm)) / sectionMm + 1e-9);
 }
 
 /** How many rings go below the lantern so that it comes under its port when the stack is drawn up. */

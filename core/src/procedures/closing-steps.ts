@@ -1,4 +1,4 @@
-import type { BoltSet } from '../api/fitting-parts.ts';
+import { type BoltSet, layoutOf } from '../api/fitting-parts.ts';
 import type { SleeveSetup, SplitSetup } from '../api/setup.ts';
 import type { BoltGrade } from '../bolting/grades.ts';
 import { type BoltSpec, boltsStep } from './kinds/bolts.ts';
@@ -218,7 +218,7 @@ export const baseStep = (setup: BearingSetup): StepDefinition[] =>
           title: 'Base bolts',
           kind: boltsStep((s) =>
             specOf('Base bolts', part((s as BearingSetup).baseBolts, 'Base bolts'), {
-              layout: (s as BearingSetup).baseBolts?.layout ?? 'rectangle',
+              layout: layoutOf(part((s as BearingSetup).baseBolts, 'Base bolts')),
             }),
           ),
           guide: 'By grade to torque, crosswise, pass by pass.',

@@ -1,3 +1,4 @@
+import { ISOLATION } from '../engine/reopening.ts';
 import { gate } from './kinds/gate.ts';
 import type { GateItem, StepDefinition } from './types.ts';
 
@@ -10,4 +11,5 @@ export const safeStep = (title: string, items: GateItem[]): StepDefinition => ({
   caution:
     'This does not replace local codes and permits, the maker’s instructions or licensed practice. They outrank anything shown here.',
   items,
+  standsOn: [ISOLATION],
 });

@@ -3,7 +3,15 @@ import { anglesStep, FAMILY_RULES } from './kinds/seal-angles.ts';
 import { collarStep, impellerStep, sealSettingStep } from './kinds/seal-setting.ts';
 import { baseline, gasStep, sweepMiddle, throttleStep } from './kinds/seal-small.ts';
 import { asked, item } from './questions.ts';
-import { driveScrews, gapsStep, glandBolts, jointScrews, oRingEnds, setScrews } from './seal-parts.ts';
+import {
+  driveScrews,
+  gapsStep,
+  glandBolts,
+  jointScrews,
+  oRingEnds,
+  screwsOf,
+  setScrews,
+} from './seal-parts.ts';
 import {
   clipsStep,
   glandGapsStep,
@@ -26,6 +34,12 @@ const angles = (setup: SealSetup): StepDefinition => ({
   repeatWord: 'Turned',
 });
 
+/** A step that opens again when one of these is undone. */
+const standing = (step: StepDefinition, ...on: string[]): StepDefinition => ({
+  ...step,
+  standsOn: [...(step.standsOn ?? []), ...on],
+});
+
 /** The shared order of all preset cartridges, from the orienting on. */
 const cartridgeTail = (setup: SealSetup): StepDefinition[] => {
   const screws = setScrews({
@@ -33,15 +47,17 @@ const cartridgeTail = (setup: SealSetup): StepDefinition[] => {
       'Dog points first, all of them, then cup points: by hand, then to torque, crosswise. A screw out of reach: free one clip only.',
   });
   const clips = clipsStep(setup);
-  const again = [
+  return [
+    ...portsPlaced(setup),
     impellerGate,
-    glandBolts(),
+    // The impeller moved later: all from here comes again, with the clips in first.
+    standing(glandBolts(), 'impeller'),
     glandGapsStep(setup),
-    ...(setup.tail === 'clips-first' ? [clips, screws] : [screws, clips]),
-    recoveryTurn,
+    ...(setup.tail === 'clips-first' ? [clips, screws] : [screws, clips]).map((s) =>
+      standing(s, 'impeller', 'glandbolts'),
+    ),
+    standing(recoveryTurn, 'glandbolts', 'gland-gaps', 'screws', 'clips'),
   ];
-  // The impeller moved later: all of this comes again, with the clips in first.
-  return [...portsPlaced(setup), ...again.map((s): StepDefinition => ({ ...s, again: true }))];
 };
 
 const component = (setup: SealSetup): StepDefinition[] => [
@@ -261,6 +277,7 @@ const fullySplit = (setup: SealSetup): StepDefinition[] => [
   {
     id: 'baseline',
     title: 'Wear baseline',
+    standsOn: ['glandbolts'],
     kind: baseline('Stationary’s back from the setting spacer held against the gland: + proud'),
     guide:
       'Setting spacer against the back of the gland: about flush now. The same comparison later measures the wear.',
@@ -269,7 +286,7 @@ const fullySplit = (setup: SealSetup): StepDefinition[] => [
   handTurnStep,
 ];
 
-const clampSplit = (_setup: SealSetup): StepDefinition[] => [
+const clampSplit = (setup: SealSetup): StepDefinition[] => [
   asked('halves', 'Halves', 'On their pins round the shaft.', [
     item(
       'Halves',
@@ -279,7 +296,7 @@ const clampSplit = (_setup: SealSetup): StepDefinition[] => [
     item('Halves', 'pins', 'Rotating halves on their pins; collar joined by hand.'),
     item('Halves', 'felt', 'Joint felt across: no step. A fracture line may be seen, not felt.'),
   ]),
-  driveScrews,
+  ...(screwsOf(setup) > 0 ? [driveScrews] : []),
   asked('plates', 'Plates', 'Plates between rotor and pump flange give the fitting dimension.', [
     item('Plates', 'in', 'Both mounting plates in, the rotor pushed square onto them.'),
     item('Plates', 'square', 'No light between plates and rotor.'),
@@ -309,13 +326,17 @@ const clampSplit = (_setup: SealSetup): StepDefinition[] => [
     item('Draw in', 'vertical', 'Supply and drain ports stand vertical: it vents.'),
   ]),
   glandBolts('Flange screws', 'Crosswise, to the sheet’s torque, until no gap is left.'),
-  asked('fixtures', 'Fixtures', 'A fixture left in stops the start.', [
-    item('Fixtures', 'nogap', 'No gap between seal and flange, all round.'),
-    item('Fixtures', 'out', 'Fixtures out and counted.'),
-  ]),
+  standing(
+    asked('fixtures', 'Fixtures', 'A fixture left in stops the start.', [
+      item('Fixtures', 'nogap', 'No gap between seal and flange, all round.'),
+      item('Fixtures', 'out', 'Fixtures out and counted.'),
+    ]),
+    'glandbolts',
+  ),
   {
     id: 'baseline',
     title: 'Wear baseline',
+    standsOn: ['glandbolts'],
     kind: baseline('Projection of the locking pins'),
     guide: 'Pins stand slightly proud: their projection is the wear gauge. Flush means order the service.',
     closes: 'Once it has run, the new pins’ projection cannot be measured any more.',
@@ -360,9 +381,12 @@ const purged = (_setup: SealSetup): StepDefinition[] => [
     ],
   },
   glandBolts('Flange bolts', 'With the shims in: they centre it.'),
-  asked('shims', 'Shims out', 'A shim left in stops the start.', [
-    item('Shims', 'out', 'All three shims out and counted.'),
-  ]),
+  standing(
+    asked('shims', 'Shims out', 'A shim left in stops the start.', [
+      item('Shims', 'out', 'All three shims out and counted.'),
+    ]),
+    'glandbolts',
+  ),
   handTurnStep,
   {
     id: 'gas',

@@ -45,13 +45,16 @@ export const setScrews = (more: Partial<StepDefinition> = {}): StepDefinition =>
   ...more,
 });
 
+/** How many screws hold the rotary: dog points and cup points together. */
+export const screwsOf = (s: SealSetup): number => (s.dogs ?? 0) + (s.cups ?? 0);
+
 /** Drive screws of a clamped seal: they have no points told apart. */
 export const driveScrews: StepDefinition = {
   id: 'screws',
   title: 'Drive screws',
   kind: boltsStep(
     sheetSet('Drive screws', (s) => ({
-      count: Math.max(1, (s.dogs ?? 0) + (s.cups ?? 0)),
+      count: screwsOf(s),
       makerTorqueNm: s.screwNm,
       usualNm: USUAL_SCREW_NM,
     })),

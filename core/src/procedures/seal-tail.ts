@@ -45,6 +45,7 @@ export const glandGapsStep = (setup: SealSetup): StepDefinition => ({
   })),
   guide: 'Gap from gland to box at four places; the seal runs as square as its gland stands.',
   repeatWord: 'Bolts moved',
+  standsOn: ['glandbolts'],
 });
 
 /** Clips out, counted and kept. */
@@ -84,16 +85,25 @@ export const handTurnStep: StepDefinition = asked(
       remedy: 'Look for what touches: tool or spacer left in, gland off square, bore off the shaft’s middle.',
     }),
   ],
-  { caution: 'Isolation stays on. Keep sleeves and rag clear.' },
+  {
+    caution: 'Isolation stays on. Keep sleeves and rag clear.',
+    standsOn: ['glandbolts', 'gland-gaps', 'screws', 'setting', 'collar', 'impeller', 'throttle', 'angles'],
+  },
 );
 
 /** What every seal ends with: pipes, start, proof over a day, signature. */
 export const sealEnd = (setup: SealSetup): StepDefinition[] => [
-  asked('pipes', 'Pipes', 'Only now: a pipe’s load can pull the gland off square.', [
-    item('Pipes', 'ports', 'Ports looked at once more: the right ones, unused ones plugged.'),
-    item('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
-    ...(setup.family === 'purged' ? [] : [item('Pipes', 'vented', 'Box vented and filled.')]),
-  ]),
+  asked(
+    'pipes',
+    'Pipes',
+    'Only now: a pipe’s load can pull the gland off square.',
+    [
+      item('Pipes', 'ports', 'Ports looked at once more: the right ones, unused ones plugged.'),
+      item('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
+      ...(setup.family === 'purged' ? [] : [item('Pipes', 'vented', 'Box vented and filled.')]),
+    ],
+    { standsOn: ['handturn'] },
+  ),
   asked(
     'ready',
     'Ready to start',
@@ -106,6 +116,8 @@ export const sealEnd = (setup: SealSetup): StepDefinition[] => [
     {
       caution: 'A first start can spray: stand clear, shield up, eyes protected.',
       closes: 'Once it has run, faces and baselines are no longer new.',
+      standsOn: ['pipes', 'handturn', 'gas'],
+      starts: true,
     },
   ),
   {
@@ -116,6 +128,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition[] => [
     caution: 'Count from where no part turns and nothing can spray.',
     items: [item('Proof', 'noise', 'No noise, no smell, no spray in the first minutes.')],
     loop: true,
+    standsOn: ['ready'],
   },
   { id: 'sign', title: 'Signature', kind: signature, guide: 'Name below. The sheet stays with the machine.' },
 ];

@@ -1,4 +1,4 @@
-import type { BoltSet } from '../api/fitting-parts.ts';
+import { type BoltSet, layoutOf } from '../api/fitting-parts.ts';
 import type { SplitSetup } from '../api/setup.ts';
 import {
   baseStep,
@@ -227,7 +227,7 @@ export function splitBearing(setup: SplitSetup): Procedure {
         id: 'bolts',
         title: 'Cap bolts',
         kind: boltsStep((s) =>
-          specOf('Cap bolts', set(s, 'capBolts'), { layout: set(s, 'capBolts').layout ?? 'rectangle' }),
+          specOf('Cap bolts', set(s, 'capBolts'), { layout: layoutOf(set(s, 'capBolts')) }),
         ),
         itemsFirst: true,
         guide: 'Just closed, the shaft turned so that the cartridge aligns itself, and only then to torque.',

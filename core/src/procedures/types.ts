@@ -1,5 +1,5 @@
 import type { JobKind } from '../api/setup.ts';
-import type { Facts, Place, StepReport } from '../job/state.ts';
+import type { Facts, Place, StepReport } from '../engine/state.ts';
 
 export type GateItem = {
   id: string;
@@ -55,6 +55,10 @@ export type StepDefinition = {
   itemsFirst?: boolean;
   /** Starts afresh after a dismounting. */
   again?: boolean;
+  /** Steps, or states such as `isolation`, it stands on: when one of them is undone, it opens again. */
+  standsOn?: readonly string[];
+  /** The machine is handed over and runs from here: whatever is undone before it afterwards asks for isolation anew. */
+  starts?: boolean;
   /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */
   survey?: boolean;
   /** What was done before it is measured again, in a word for the button; “Dressed” where nothing is said. */

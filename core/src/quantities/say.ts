@@ -40,6 +40,27 @@ export function say(text: string, unit: LengthUnit): string {
   });
 }
 
+/** A text as it is kept on a record: said once in each unit where it holds a quantity, else as it is. */
+export type Said = string | { mm: string; in: string };
+
+/** A kept text in the reader's unit. */
+export const sayIn = (text: Said, unit: LengthUnit): string => (typeof text === 'string' ? text : text[unit]);
+
+/** Keep a text: its quantities said in both units. */
+export function keepSaid(text: Said): Said {
+  if (typeof text !== 'string' || !text.includes('⟦')) return text;
+  return { mm: say(text, 'mm'), in: say(text, 'in') };
+}
+
+/** `keepSaid` through a whole result: every text with a quantity in a plain JSON value becomes one said in both units. */
+export function keepAllSaid<T>(value: T): T {
+  if (typeof value === 'string') return keepSaid(value) as T;
+  if (Array.isArray(value)) return value.map((v) => keepAllSaid(v)) as T;
+  if (value !== null && typeof value === 'object')
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, keepAllSaid(v)])) as T;
+  return value;
+}
+
 /** `say` through a whole result: every string in a plain JSON value. */
 export function sayAll<T>(value: T, unit: LengthUnit): T {
   if (typeof value === 'string') return say(value, unit) as T;

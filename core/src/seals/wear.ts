@@ -18,6 +18,8 @@ export type WearValues = {
 };
 
 const YEAR = 365.25;
+/** A day further off than this is no forecast. Our own choice. */
+const FAR_YEARS = 50;
 
 /** Slope and level of a robust line: the median of all pair slopes, then of what is left. Source: Sen 1968. */
 export function theilSen(
@@ -52,7 +54,9 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
   const line = theilSen(readings.map((r) => ({ x: r.days, y: r.projectionMm })));
   const wornMm = first.projectionMm - last.projectionMm;
   const mmPerYear = line ? -line.slope * YEAR : null;
-  const dueDays = line && line.slope < 0 ? (service - line.level) / line.slope : null;
+  const reached = line && line.slope < 0 ? (service - line.level) / line.slope : null;
+  // A line so flat that it arrives after the machine is gone is no wear, but the gauge's last digit.
+  const dueDays = reached !== null && reached - last.days > FAR_YEARS * YEAR ? null : reached;
   const leftDays = dueDays === null ? null : dueDays - last.days;
   const due = last.projectionMm <= service || (leftDays !== null && leftDays <= 0);
   return {

@@ -1,9 +1,8 @@
 import type { Author, EventDataOf, EventType, Instrument, JobEvent } from '../api/events.ts';
 import { type Setup, shaftOf } from '../api/setup.ts';
-import { admit } from '../job/admit.ts';
-import { gather } from '../job/facts.ts';
-import { judge } from '../job/reduce.ts';
-import type { JobState, Place } from '../job/state.ts';
+import { numbersOf } from '../engine/numbers.ts';
+import type { JobState, Place } from '../engine/state.ts';
+import { take } from '../engine/take.ts';
 import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import { surveyGrid } from '../procedures/kinds/diameters.ts';
 import { answered } from '../procedures/kinds/item-findings.ts';
@@ -31,8 +30,7 @@ export type HandTools = {
  */
 export class ScriptedHand {
   readonly events: JobEvent[] = [];
-  /** The state after so many events: asked for more often than anything happens. */
-  private judged: { after: number; state: JobState } | null = null;
+  private now: JobState | null = null;
 
   constructor(
     readonly jobId: string,
@@ -49,12 +47,8 @@ export class ScriptedHand {
   }
 
   get state(): JobState {
-    if (this.judged?.after !== this.events.length) {
-      const facts = gather(this.events);
-      if (!facts) throw new Error('The job is not opened yet.');
-      this.judged = { after: this.events.length, state: judge(facts) };
-    }
-    return this.judged.state;
+    if (!this.now) throw new Error('The job is not opened yet.');
+    return this.now;
   }
 
   do<T extends EventType>(type: T, data: EventDataOf<T>): this {
@@ -67,8 +61,9 @@ export class ScriptedHand {
       type,
       data,
     } as JobEvent;
-    const refusal = admit(this.events.length ? this.state : null, event);
-    if (refusal) throw new Error(say(refusal, 'mm'));
+    const taken = take(this.now, event);
+    if ('refusal' in taken) throw new Error(say(taken.refusal, 'mm'));
+    this.now = taken.state;
     this.events.push(event);
     return this;
   }
@@ -85,6 +80,7 @@ export class ScriptedHand {
     return this.do('deviation.accepted', {
       step,
       finding: code,
+      numbers: finding ? numbersOf(finding) : [],
       stands: finding?.reason ?? 'not found',
       reason,
     });

@@ -1,7 +1,8 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { Person } from '@fulcrant/core';
+import { LRUCache } from 'lru-cache';
 import { Op } from 'sequelize';
-import type { Database } from '../store/database.ts';
+import { type Database, rowsOf } from '../store/database.ts';
 
 /** A shift and the next: long enough that nobody signs in with gloves on twice a day. */
 export const SESSION_HOURS = 24;
@@ -21,15 +22,38 @@ export async function startSession(db: Database, personId: string): Promise<stri
   return token;
 }
 
+/** Sessions asked for a moment ago: a hand at work asks every second or two, and a role changes once a year. */
+const lately = new WeakMap<Database, LRUCache<string, { person: Person; expiresAt: number }>>();
+const LATELY_MS = 5000;
+function latelyOf(db: Database) {
+  const kept =
+    lately.get(db) ??
+    new LRUCache<string, { person: Person; expiresAt: number }>({ max: 500, ttl: LATELY_MS });
+  lately.set(db, kept);
+  return kept;
+}
+
 /** The person a token stands for; null where it is unknown or past its time. */
 export async function personOfSession(db: Database, token: string | undefined): Promise<Person | null> {
   if (!token) return null;
-  const session = await db.models.Session.findByPk(digest(token));
-  if (!session || session.expiresAt < new Date()) return null;
-  const person = await db.models.Person.findByPk(session.personId);
-  return person ? { id: person.id, name: person.name, role: person.role } : null;
+  const key = digest(token);
+  const known = latelyOf(db).get(key);
+  if (known) return known.expiresAt > Date.now() ? known.person : null;
+  const [row] = await rowsOf<Person & { expires_at: Date }>(
+    db,
+    `SELECT p.id, p.name, p.role, s.expires_at FROM sessions s JOIN people p ON p.id = s.person_id
+      WHERE s.token_hash = ?`,
+    [key],
+  );
+  const expiresAt = row ? new Date(row.expires_at).getTime() : 0;
+  if (!row || expiresAt <= Date.now()) return null;
+  const person = { id: row.id, name: row.name, role: row.role };
+  latelyOf(db).set(key, { person, expiresAt });
+  return person;
 }
 
 export async function endSession(db: Database, token: string | undefined): Promise<void> {
-  if (token) await db.models.Session.destroy({ where: { tokenHash: digest(token) } });
+  if (!token) return;
+  latelyOf(db).delete(digest(token));
+  await db.models.Session.destroy({ where: { tokenHash: digest(token) } });
 }

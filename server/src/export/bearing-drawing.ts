@@ -3,7 +3,6 @@ import {
   type FitUpSheet,
   formatLength,
   GAP_SCALE,
-  type JobState,
   kindOf,
   type LengthUnit,
   sleeveOf,
@@ -14,9 +13,9 @@ import type { Pdf } from './sheet-pdf.ts';
 const HEIGHT = 190;
 
 /** The to-scale section with the job's own numbers on it, as on the screen. */
-export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: LengthUnit): void {
-  if (kindOf(state.setup) !== 'sleeve-bearing') return;
-  const setup = sleeveOf(state);
+export function drawBearing(doc: Pdf, sheet: FitUpSheet, unit: LengthUnit): void {
+  if (kindOf(sheet.setup) !== 'sleeve-bearing') return;
+  const setup = sleeveOf(sheet);
   const residual = sheet.results.residualMm ?? sheet.results.benchMm;
   if (residual === null) return;
   const { nutDeg } = sheet.results;
@@ -28,6 +27,7 @@ export function drawBearing(doc: Pdf, state: JobState, sheet: FitUpSheet, unit: 
     travelMm,
     clearanceMm: residual,
   });
+  if (doc.y + HEIGHT > doc.page.height - doc.page.margins.bottom) doc.addPage();
   const left = doc.page.margins.left;
   const width = doc.page.width - 2 * left;
   // Only the shaft's skin is drawn, broken off below, as on the screen.

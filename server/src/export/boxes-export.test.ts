@@ -6,8 +6,8 @@ import { fitUpSheet, type Setup } from '@fulcrant/core';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
 import { handAt } from '../../../core/src/testing/test-stand.ts';
+import { sealSheet } from '../store/sheets.ts';
 import { dueCalendar } from './due-calendar.ts';
-import { sealSheet } from './seal.ts';
 import { sheetPdf } from './sheet-pdf.ts';
 
 const setupOf = (name: string): Setup => {
@@ -20,8 +20,8 @@ const setupOf = (name: string): Setup => {
 async function printed(name: string, unit: 'mm' | 'in'): Promise<string> {
   const h = workAll(handAt(setupOf(name)));
   const file = join(tmpdir(), `fulcrant-boxes-${process.pid}.pdf`);
-  const sheet = sealSheet(fitUpSheet(h.state, h.events, 'H-0900'));
-  writeFileSync(file, await sheetPdf(sheet, h.state, { unit, size: 'A4' }));
+  const sheet = sealSheet(fitUpSheet(h.state, 'H-0900'));
+  writeFileSync(file, await sheetPdf(sheet, { unit, size: 'A4' }));
   return spawnSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).stdout.replace(/\s+/g, ' ');
 }
 
@@ -75,14 +75,14 @@ describe('the printed sheet', () => {
 describe('the calendar of what falls due', () => {
   it('has the next look at a worn seal, and the next reading of a proof; nothing once it is signed', () => {
     const worn = handAt(setupOf('worn seal')).safe();
-    expect(dueCalendar(worn.state, 'H-0901')).toBeNull();
+    expect(dueCalendar(fitUpSheet(worn.state, 'H-0901'))).toBeNull();
     worn.read('wear', 'wear/1', 1, 'caliper');
-    const text = dueCalendar(worn.state, 'H-0901') ?? '';
+    const text = dueCalendar(fitUpSheet(worn.state, 'H-0901')) ?? '';
     expect(text).toContain('SUMMARY:Measure the seal’s wear');
     expect(text).toContain('BEGIN:VEVENT');
     const at = /DTSTART:(\d{8})/.exec(text)?.[1] ?? '';
     // A quarter of a year after 2026-11-24.
     expect(at).toBe('20270223');
-    expect(dueCalendar(workAll(handAt(setupOf('worn seal'))).state, 'H-0902')).toBeNull();
+    expect(dueCalendar(fitUpSheet(workAll(handAt(setupOf('worn seal'))).state, 'H-0902'))).toBeNull();
   });
 });

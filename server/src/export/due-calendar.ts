@@ -1,4 +1,4 @@
-import type { GreaseWatchValues, JobState, RunInStepValues } from '@fulcrant/core';
+import type { FitUpSheet, GreaseWatchValues, RunInStepValues } from '@fulcrant/core';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
 const stamp = (ms: number): DateArray => {
@@ -18,17 +18,17 @@ const TIMED = [
  * break-in; the next regreasing.
  * @returns the calendar file's text; null where nothing is due
  */
-export function dueCalendar(state: JobState, number: string): string | null {
-  const values = <T>(id: string) =>
-    (state.steps.find((s) => s.id === id)?.report?.values ?? null) as T | null;
-  const { machine, position } = state.setup;
+export function dueCalendar(sheet: FitUpSheet): string | null {
+  const values = <T>(id: string) => (sheet.steps.find((s) => s.id === id)?.values ?? null) as T | null;
+  const { machine, position } = sheet.title;
+  const signed = sheet.signature !== null;
   const due: Array<{ what: string; at: number; minutes: number }> = [];
   const runIn = values<RunInStepValues>('runin');
-  if (runIn?.dueAt && !state.signed)
+  if (runIn?.dueAt && !signed)
     due.push({ what: 'Read the bearing’s temperature', at: Date.parse(runIn.dueAt), minutes: 15 });
   for (const [id, what] of TIMED) {
     const dueAt = values<{ dueAt?: string | null }>(id)?.dueAt;
-    if (dueAt && !state.signed) due.push({ what, at: Date.parse(dueAt), minutes: 15 });
+    if (dueAt && !signed) due.push({ what, at: Date.parse(dueAt), minutes: 15 });
   }
   const watch = values<GreaseWatchValues>('watch');
   if (watch?.intervalHours != null && watch.points.length > 0) {
@@ -37,9 +37,9 @@ export function dueCalendar(state: JobState, number: string): string | null {
   }
   if (due.length === 0) return null;
   const events: EventAttributes[] = due.map((d) => ({
-    uid: `${state.jobId}-${d.what.slice(0, 4).toLowerCase()}@fulcrant`,
+    uid: `${sheet.jobId}-${d.what.slice(0, 4).toLowerCase()}@fulcrant`,
     title: `${d.what}: ${machine}, ${position}`,
-    description: `From sheet ${number}.`,
+    description: `From sheet ${sheet.number ?? ''}.`,
     start: stamp(d.at),
     startInputType: 'utc',
     startOutputType: 'utc',

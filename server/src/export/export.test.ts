@@ -6,8 +6,8 @@ import { fitUpSheet, ScriptedHand } from '@fulcrant/core';
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { surveyOf } from '../demo/works.ts';
+import { sealSheet } from '../store/sheets.ts';
 import { freshHand, person, TOOLS } from '../testing/house.ts';
-import { sealSheet } from './seal.ts';
 import { sheetPdf } from './sheet-pdf.ts';
 
 const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
@@ -26,7 +26,7 @@ const worked = (name: string) =>
     .by(person('asta'))
     .pass('bench');
 
-const sealed = (h: ScriptedHand) => sealSheet(fitUpSheet(h.state, h.events, 'H-0777'));
+const sealed = (h: ScriptedHand) => sealSheet(fitUpSheet(h.state, 'H-0777'));
 
 async function words(
   h: ScriptedHand,
@@ -34,7 +34,7 @@ async function words(
   size: 'A4' | 'LETTER',
 ): Promise<{ text: string; info: string }> {
   const file = join(tmpdir(), `fulcrant-sheet-${process.pid}.pdf`);
-  writeFileSync(file, await sheetPdf(sealed(h), h.state, { unit, size }));
+  writeFileSync(file, await sheetPdf(sealed(h), { unit, size }));
   const text = spawnSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).stdout.replace(
     /\s+/g,
     ' ',

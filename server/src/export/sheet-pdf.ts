@@ -1,24 +1,8 @@
-import { existsSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
-import {
-  describeSetup,
-  type FitUpSheet,
-  formatTorque,
-  type JobState,
-  type LengthUnit,
-  reopeningOf,
-  resultRows,
-  type SheetReading,
-  say,
-  sayPlace,
-  saySheetReading,
-  sheetTitle,
-  VERDICT_WORD,
-} from '@fulcrant/core';
+import { type Block, type FitUpSheet, type LengthUnit, type Said, sayIn, whenIn } from '@fulcrant/core';
 import PDFDocument from 'pdfkit';
+import type { SealedSheet } from '../store/sheets.ts';
 import { drawBearing } from './bearing-drawing.ts';
-import type { SealedSheet } from './seal.ts';
+import { type FontName, fonts } from './fonts.ts';
 import { drawTurns } from './turn-drawings.ts';
 
 export type Pdf = InstanceType<typeof PDFDocument>;
@@ -26,38 +10,32 @@ export type Pdf = InstanceType<typeof PDFDocument>;
 /** Sides of the drawing frame, points. */
 const MARGIN = 40;
 const TITLE_BLOCK = 74;
+const INK = '#1d262b';
+const GREY = '#555';
+/** A heading is kept with so much of what follows it, and so does a page begun need to be worth its paper. */
+const KEEP = 58;
 
-const when = (at: string): string => `${at.slice(0, 10)} ${at.slice(11, 16)} UTC`;
+type Options = {
+  unit: LengthUnit;
+  size: 'A4' | 'LETTER';
+  /** Notes written under the signature: they are no part of what was signed. */
+  since?: FitUpSheet['notes'];
+};
 
-/** The fonts the screens use, from their npm packages, so that paper and screen look alike. */
-function fonts(doc: Pdf): void {
-  const resolve = createRequire(import.meta.url).resolve;
-  const file = (pack: string, name: string) => {
-    const path = join(dirname(resolve(`${pack}/package.json`)), 'files', `${name}.woff`);
-    if (!existsSync(path)) throw new Error(`The font ${name} is missing.`);
-    return path;
-  };
-  doc.registerFont('text', file('@fontsource/barlow', 'barlow-latin-400-normal'));
-  doc.registerFont('strong', file('@fontsource/barlow', 'barlow-latin-700-normal'));
-  doc.registerFont('label', file('@fontsource/barlow-condensed', 'barlow-condensed-latin-600-normal'));
-  doc.registerFont('mono', file('@fontsource/jetbrains-mono', 'jetbrains-mono-latin-400-normal'));
-}
+/** A sheet being printed: the document, the reader's unit, the lowest point a line may reach. */
+type Print = { doc: Pdf; unit: LengthUnit; sheet: SealedSheet };
 
 /**
- * The fit-up sheet as PDF on A4 or Letter, in mm or inches: results, drawing with the real numbers, every reading with
- * who, when and gauge, every judgement with its limit and source, the working, and the title block on each page.
+ * The sheet as PDF on A4 or Letter, in mm or inches throughout: its own blocks in their order, the drawings with the real numbers, and
+ * the title block on each page. A signed sheet prints from what was signed.
  */
-export async function sheetPdf(
-  sheet: SealedSheet,
-  state: JobState,
-  options: { unit: LengthUnit; size: 'A4' | 'LETTER' },
-): Promise<Buffer> {
+export async function sheetPdf(sheet: SealedSheet, options: Options): Promise<Buffer> {
   const doc = new PDFDocument({
     size: options.size,
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + TITLE_BLOCK },
     bufferPages: true,
     info: {
-      Title: `${sheetTitle(sheet)} ${sheet.number ?? ''}, ${sheet.title.machine}`,
+      Title: `${sheet.name} ${sheet.number ?? ''}, ${sheet.title.machine}`,
       Producer: 'Fulcrant',
       Creator: 'Fulcrant',
     },
@@ -68,14 +46,53 @@ export async function sheetPdf(
     doc.on('end', () => done(Buffer.concat(chunks)));
     doc.on('error', fail);
   });
-  fonts(doc);
+  for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
+  const print: Print = { doc, unit: options.unit, sheet };
+  head(print);
+  const blocks = [...sheet.document, ...after(sheet, options.since ?? [])];
+  for (const [i, b] of blocks.entries()) draw(print, b, blocks.slice(i + 1));
+  const pages = doc.bufferedPageRange();
+  for (let i = 0; i < pages.count; i++) {
+    doc.switchToPage(i);
+    frame(print, i + 1, pages.count);
+  }
+  doc.end();
+  return whole;
+}
+
+/** What stands under a sheet that is no part of it: later notes, how it was laid down, its hash. */
+function after(sheet: SealedSheet, since: FitUpSheet['notes']): Block[] {
+  const when = whenIn(sheet.timeZone);
+  const { frozen } = sheet;
+  return [
+    ...(since.length > 0 ? [{ block: 'heading' as const, text: 'Noted after the signature' }] : []),
+    ...since.map(
+      (n): Block => ({ block: 'line', lead: 'Note:', text: n.text, small: `${n.by}, ${when(n.at)}` }),
+    ),
+    {
+      block: 'line',
+      text: '',
+      small: [
+        frozen
+          ? `${frozen.origin === 'signed' ? 'Kept as signed' : 'Signed before sheets were kept; laid down as it folded'} ${when(frozen.at)}, rules ${frozen.rules}.`
+          : 'Not signed: this is how the work stands now.',
+        `Content hash (SHA-256 of the JSON sheet): ${sheet.contentHash}`,
+      ].join(' '),
+    },
+  ];
+}
+
+function head({ doc, unit, sheet }: Print): void {
   doc
     .font('label')
     .fontSize(22)
-    .text(sheetTitle(sheet), { continued: true })
+    .fillColor(INK)
+    .text(sheet.name, { continued: true })
     .font('mono')
     .fontSize(13)
-    .text(`   ${sheet.number ?? ''}   ${sheet.title.state}`);
+    .text(
+      `   ${sheet.number ?? ''}   ${sheet.title.state}${sheet.revision > 1 ? `, revision ${sheet.revision}` : ''}`,
+    );
   doc.moveDown(0.5);
   doc
     .font('text')
@@ -83,38 +100,44 @@ export async function sheetPdf(
     .text(`${sheet.title.machine}, ${sheet.title.position}. ${sheet.procedure.title}.`);
   doc
     .fontSize(8.6)
-    .fillColor('#555')
-    .text(`${say(describeSetup(sheet.setup), options.unit)}.`)
-    .fillColor('#1d262b');
+    .fillColor(GREY)
+    .text(`${sayIn(sheet.description, unit)}.`)
+    .fillColor(INK);
   doc.moveDown(0.5);
-  results(doc, sheet, options.unit);
-  drawBearing(doc, state, sheet, options.unit);
-  drawTurns(doc, state, options.unit);
-  for (const step of sheet.steps) section(doc, sheet, step, options.unit);
-  alsoRecorded(doc, sheet);
-  const pages = doc.bufferedPageRange();
-  for (let i = 0; i < pages.count; i++) {
-    doc.switchToPage(i);
-    frame(doc, sheet, i + 1, pages.count);
-  }
-  doc.end();
-  return whole;
 }
 
-function heading(doc: Pdf, text: string): void {
-  if (doc.y > doc.page.height - MARGIN - TITLE_BLOCK - 70) doc.addPage();
+const floor = (doc: Pdf): number => doc.page.height - MARGIN - TITLE_BLOCK;
+
+/** Start a page where less than so much room is left. */
+function room(doc: Pdf, points: number): void {
+  if (doc.y + points > floor(doc)) doc.addPage();
+}
+
+function draw(print: Print, block: Block, next: readonly Block[]): void {
+  if (block.block === 'results') results(print, block.rows);
+  else if (block.block === 'heading') heading(print, block.text, next);
+  else if (block.block === 'line') line(print, block, next);
+  else if (block.block === 'table') table(print, block);
+  else if (block.block === 'working') working(print, block.rows);
+  else if (block.drawing === 'bearing') drawBearing(print.doc, print.sheet, print.unit);
+  else drawTurns(print.doc, print.sheet, print.unit);
+}
+
+/** How much of what follows a heading keeps company with it: its first line, or a table's head and first row. */
+function heading({ doc }: Print, text: string, next: readonly Block[]): void {
+  const first = next[0]?.block;
+  room(doc, first === 'heading' || first === undefined ? 30 : KEEP);
   doc.moveDown(0.6);
   doc
     .moveTo(MARGIN, doc.y)
     .lineTo(doc.page.width - MARGIN, doc.y)
     .lineWidth(0.8)
-    .stroke('#1d262b');
+    .stroke(INK);
   doc.moveDown(0.3);
-  doc.font('label').fontSize(13).fillColor('#1d262b').text(text, MARGIN);
+  doc.font('label').fontSize(13).fillColor(INK).text(text, MARGIN);
 }
 
-function results(doc: Pdf, sheet: FitUpSheet, unit: LengthUnit): void {
-  const rows = resultRows(sheet).map(([k, v]) => [k, say(v, unit)] as const);
+function results({ doc, unit }: Print, rows: ReadonlyArray<[string, Said]>): void {
   const width = (doc.page.width - 2 * MARGIN) / 3;
   const top = doc.y;
   rows.forEach(([k, v], i) => {
@@ -124,103 +147,89 @@ function results(doc: Pdf, sheet: FitUpSheet, unit: LengthUnit): void {
     doc
       .font('label')
       .fontSize(8.5)
-      .fillColor('#555')
+      .fillColor(GREY)
       .text(k.toUpperCase(), x + 6, y + 4, { lineBreak: false });
     doc
       .font('strong')
       .fontSize(12)
-      .fillColor('#1d262b')
-      .text(v, x + 6, y + 15, { lineBreak: false });
+      .fillColor(INK)
+      .text(sayIn(v, unit), x + 6, y + 15, { lineBreak: false });
   });
   doc.y = top + 34 * Math.ceil(rows.length / 3) + 4;
   doc.x = MARGIN;
 }
 
-function section(doc: Pdf, sheet: FitUpSheet, step: FitUpSheet['steps'][number], unit: LengthUnit): void {
-  heading(doc, step.title);
-  for (const a of step.answers)
-    para(doc, `${a.answer.toUpperCase()}  ${a.ask}`, `${a.by}, ${when(a.at)}${a.note ? `; ${a.note}` : ''}`);
-  const readings = sheet.readings.filter((r) => r.step === step.id);
-  if (readings.length > 0)
-    table(
-      doc,
-      ['place', 'reading', 'typed', 'who, when, gauge'],
-      readings.map((r) => readingRow(r, unit)),
-    );
-  const bolts = sheet.bolts.filter((b) => b.step === step.id);
-  if (bolts.length > 0) {
-    table(
-      doc,
-      ['pass', 'bolt', 'torque', 'who, when, wrench'],
-      bolts.map((b) => [
-        b.pass,
-        String(b.bolt),
-        `${b.torqueNm === 0 ? 'hand' : formatTorque(b.torqueNm, unit)}${b.movedDeg !== null ? `, moved ${b.movedDeg}°` : b.moved ? ', moved' : ''}`,
-        `${b.by}, ${when(b.at)}, ${b.instrument}`,
-      ]),
-    );
-  }
-  for (const f of step.findings) {
-    para(
-      doc,
-      `${VERDICT_WORD[f.verdict]}. ${f.reason}`,
-      [f.limit ? `Limit ${f.limit}.` : '', f.source ? `${f.source}.` : ''].filter(Boolean).join(' '),
-    );
-    if (f.accepted)
-      para(doc, `Deviation accepted by ${f.accepted.by}, ${when(f.accepted.at)}: ${f.accepted.reason}`, '');
-  }
-  if (step.working.length > 0) {
-    doc.moveDown(0.2);
-    for (const w of step.working)
-      doc
-        .font('mono')
-        .fontSize(7.6)
-        .fillColor('#333')
-        .text(`${w.what}: ${w.sum}`, MARGIN + 10);
-  }
-  step.before.forEach((b, i) => {
-    para(doc, `Measuring ${i + 1}, before: ${b.done}`, `${b.by}, ${when(b.at)}`);
-    for (const f of b.findings.filter((x) => x.verdict !== 'incomplete'))
-      para(doc, '', `${VERDICT_WORD[f.verdict]}. ${f.reason}`);
+type Line = Extract<Block, { block: 'line' }>;
+type Run = { text: string; font: FontName; size: number; ink: string };
+
+const runsOf = (b: Line, unit: LengthUnit): Run[] =>
+  [
+    { text: b.lead ?? '', font: 'strong' as const, size: 9.2, ink: INK },
+    { text: sayIn(b.text, unit), font: 'text' as const, size: 9.2, ink: INK },
+    { text: b.small ? sayIn(b.small, unit) : '', font: 'text' as const, size: 8.2, ink: '#666' },
+  ].filter((r) => r.text !== '');
+
+/** How high a line stands, its parts one after the other. */
+function lineHeight({ doc, unit }: Print, b: Line): number {
+  const width = doc.page.width - 2 * MARGIN - (b.inset ? 14 : 0);
+  const runs = runsOf(b, unit);
+  const across = runs.reduce(
+    (sum, r) => sum + doc.font(r.font).fontSize(r.size).widthOfString(`${r.text} `),
+    0,
+  );
+  return Math.ceil((1.06 * across) / width) * 11.2;
+}
+
+function line(print: Print, b: Line, next: readonly Block[]): void {
+  const { doc, unit } = print;
+  const tail = next.every((n) => n.block === 'line') ? next.map((n) => lineHeight(print, n as Line)) : [];
+  const rest = tail.reduce((sum, h) => sum + h, 0);
+  const mine = lineHeight(print, b);
+  // No last page of a line or two: the end that would spill over takes some of what stands before it along.
+  const spills = tail.length > 0 && tail.length <= 6 && doc.y + mine + rest > floor(doc) && rest < KEEP;
+  if (doc.y + mine > floor(doc) || spills) doc.addPage();
+  const left = MARGIN + (b.inset ? 14 : 0);
+  const runs = runsOf(b, unit);
+  runs.forEach((r, i) => {
+    doc.font(r.font).fontSize(r.size).fillColor(r.ink);
+    const more = { continued: i < runs.length - 1, width: doc.page.width - MARGIN - left };
+    const text = i < runs.length - 1 ? `${r.text} ` : r.text;
+    if (i === 0) doc.text(text, left, doc.y, more);
+    else doc.text(text, more);
   });
-  if (step.passedBy) para(doc, '', `Passed by ${step.passedBy}, ${when(step.passedAt ?? '')}`);
+  doc.x = MARGIN;
 }
 
-function readingRow(r: SheetReading, unit: LengthUnit): string[] {
-  const struck = r.withdrawn ? ` WITHDRAWN by ${r.withdrawn.by}: ${r.withdrawn.reason}` : '';
-  return [
-    sayPlace(r),
-    say(saySheetReading(r), unit),
-    r.via === 'typed' ? r.typed : `${r.typed} (${r.via}${r.standIn ? ', stand-in' : ''})`,
-    `${r.by}, ${when(r.at)}, ${r.instrument}${struck}`,
-  ];
-}
-
-function para(doc: Pdf, text: string, small: string): void {
-  doc
-    .font('text')
-    .fontSize(9.2)
-    .fillColor('#1d262b')
-    .text(text, MARGIN, undefined, { continued: small !== '' && text !== '' });
-  if (small)
+function working({ doc, unit }: Print, rows: ReadonlyArray<[Said, Said]>): void {
+  doc.moveDown(0.2);
+  for (const [what, sum] of rows) {
+    room(doc, 11);
     doc
-      .font('text')
-      .fontSize(8.2)
-      .fillColor('#666')
-      .text(text ? `  ${small}` : small);
+      .font('mono')
+      .fontSize(7.6)
+      .fillColor('#333')
+      .text(`${sayIn(what, unit)}: ${sayIn(sum, unit)}`, MARGIN + 10);
+  }
+  doc.x = MARGIN;
 }
 
-function table(doc: Pdf, head: string[], rows: string[][]): void {
-  const widths = [96, 88, 80, doc.page.width - 2 * MARGIN - 264];
-  const line = (cells: string[], font: string, size: number, ink: string) => {
+/** A table keeps its head over a page break. */
+function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>): void {
+  const whole = doc.page.width - 2 * MARGIN;
+  const widths = [0.3, 0.14, 0.14, 0.42].map((share) => share * whole);
+  const row = (cells: string[], font: FontName, size: number, ink: string, struck = false): void => {
     doc.font(font).fontSize(size);
     const height =
       Math.max(...cells.map((c, i) => doc.heightOfString(c, { width: (widths[i] ?? 80) - 6 }))) + 2;
-    if (doc.y + height > doc.page.height - MARGIN - TITLE_BLOCK) doc.addPage();
+    if (doc.y + height > floor(doc)) {
+      doc.addPage();
+      if (font !== 'label') top();
+      doc.font(font).fontSize(size);
+    }
     const y = doc.y;
     let x = MARGIN;
     cells.forEach((c, i) => {
-      doc.fillColor(ink).text(c, x, y, { width: (widths[i] ?? 80) - 6 });
+      doc.fillColor(ink).text(c, x, y, { width: (widths[i] ?? 80) - 6, strike: struck && i === 1 });
       x += widths[i] ?? 80;
     });
     doc.x = MARGIN;
@@ -231,87 +240,72 @@ function table(doc: Pdf, head: string[], rows: string[][]): void {
       .lineWidth(0.25)
       .stroke('#bbb');
   };
-  doc.moveDown(0.2);
-  line(
-    head.map((h) => h.toUpperCase()),
-    'label',
-    8,
-    '#555',
-  );
-  for (const r of rows) line(r, 'text', 8.6, '#1d262b');
-  doc.moveDown(0.2);
-}
-
-function alsoRecorded(doc: Pdf, sheet: SealedSheet): void {
-  heading(doc, 'Also recorded');
-  for (const d of sheet.deviations) {
-    para(
-      doc,
-      `Deviation accepted at ${d.step}, attempt ${d.attempt}: ${d.reason}`,
-      `${d.by}, ${when(d.at)}; it stood: ${d.stood}`,
+  const top = () =>
+    row(
+      block.head.map((h) => h.toUpperCase()),
+      'label',
+      8,
+      GREY,
     );
-  }
-  for (const h of sheet.holds)
-    para(
-      doc,
-      `Hold at ${h.step}: ${h.reason}`,
-      h.releasedBy ? `Released by ${h.releasedBy}, ${when(h.releasedAt ?? '')}` : 'Not released',
+  doc.moveDown(0.2);
+  room(doc, 30);
+  top();
+  for (const r of block.rows)
+    row(
+      r.cells.map((c) => sayIn(c, unit)),
+      'text',
+      8.6,
+      INK,
+      r.struck,
     );
-  for (const d of sheet.dismountings)
-    para(doc, `${reopeningOf(sheet.setup).said}: ${d.reason}`, `${d.by}, ${when(d.at)}`);
-  for (const d of sheet.loosenings) para(doc, `Bolts loosened: ${d.reason}`, `${d.by}, ${when(d.at)}`);
-  for (const c of sheet.setupChanges)
-    para(doc, `Setup changed (${c.changed.join(', ')}): ${c.reason}`, `${c.by}, ${when(c.at)}`);
-  for (const n of sheet.notes) para(doc, `Note: ${n.text}`, `${n.by}, ${when(n.at)}`);
-  for (const s of sheet.sources) para(doc, '', `Source: ${s.title} (${s.rank}).`);
-  para(doc, '', 'This sheet does not replace local codes, the maker’s instructions or licensed practice.');
-  para(doc, '', `Content hash (SHA-256 of the JSON sheet): ${sheet.contentHash}`);
+  doc.moveDown(0.2);
 }
 
 /** The frame of the print and its title block, on every page. */
-function frame(doc: Pdf, sheet: FitUpSheet, page: number, of: number): void {
+function frame({ doc, sheet }: Print, page: number, of: number): void {
+  const when = whenIn(sheet.timeZone);
   const { width, height } = doc.page;
   const edge = MARGIN - 12;
   doc.page.margins.bottom = 0;
   doc
     .lineWidth(1)
     .rect(edge, edge, width - 2 * edge, height - 2 * edge)
-    .stroke('#1d262b');
+    .stroke(INK);
   const w = 300;
   const x = width - edge - w;
   const y = height - edge - TITLE_BLOCK + 6;
-  doc.rect(x, y, w, TITLE_BLOCK - 6).stroke('#1d262b');
+  doc.rect(x, y, w, TITLE_BLOCK - 6).stroke(INK);
   const cell = (label: string, value: string, cx: number, cy: number, cw: number, size = 9) => {
     doc
       .font('label')
       .fontSize(6.5)
-      .fillColor('#555')
+      .fillColor(GREY)
       .text(label.toUpperCase(), cx + 5, cy + 3, { lineBreak: false });
     doc
       .font('strong')
       .fontSize(size)
-      .fillColor('#1d262b')
+      .fillColor(INK)
       .text(value, cx + 5, cy + 10, { width: cw - 8, height: 13, ellipsis: true, lineBreak: false });
   };
+  const rule = (at: number) =>
+    doc
+      .moveTo(x, at)
+      .lineTo(x + w, at)
+      .lineWidth(0.5)
+      .stroke(INK);
   cell('Machine, position', `${sheet.title.machine}, ${sheet.title.position}`, x, y, w, 10);
-  doc
-    .moveTo(x, y + 24)
-    .lineTo(x + w, y + 24)
-    .lineWidth(0.5)
-    .stroke('#1d262b');
+  rule(y + 24);
   cell('Job', sheet.number ?? '', x, y + 24, 80);
-  cell('Opened', `${sheet.title.openedAt.slice(0, 10)}, ${sheet.title.openedBy}`, x + 80, y + 24, 130);
+  cell('Opened', `${when(sheet.title.openedAt).slice(0, 10)}, ${sheet.title.openedBy}`, x + 80, y + 24, 130);
   cell('Sheet', `${page} of ${of}`, x + 220, y + 24, 80);
-  doc
-    .moveTo(x, y + 46)
-    .lineTo(x + w, y + 46)
-    .stroke('#1d262b');
+  rule(y + 46);
+  const signed = sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : 'not yet';
+  cell('Signed', signed, x, y + 46, 200);
   cell(
-    'Signed',
-    sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : 'not yet',
-    x,
+    'State',
+    `${sheet.title.state}${sheet.revision > 1 ? ` · rev ${sheet.revision}` : ''}`,
+    x + 220,
     y + 46,
-    200,
+    80,
   );
-  cell('State', sheet.title.state, x + 220, y + 46, 80);
 }

@@ -2,8 +2,8 @@ import {
   type AngleReading,
   type BoxBoreStepValues,
   type BoxFaceStepValues,
+  type FitUpSheet,
   formatLength,
-  type JobState,
   type LengthUnit,
   type RunoutStepValues,
   shaftOf,
@@ -19,9 +19,8 @@ const ROOM = 18;
 const INK = '#1d262b';
 
 /** Every turn an indicator made on this job, as titled circles. */
-function turnsOf(state: JobState, unit: LengthUnit): Turn[] {
-  const values = <T>(id: string) =>
-    (state.steps.find((s) => s.id === id)?.report?.values ?? null) as T | null;
+function turnsOf(sheet: FitUpSheet, unit: LengthUnit): Turn[] {
+  const values = <T>(id: string) => (sheet.steps.find((s) => s.id === id)?.values ?? null) as T | null;
   const tir = (mm: number | null) => (mm === null ? '' : `TIR ${formatLength(mm, unit)}`);
   const runout = values<RunoutStepValues>('runout');
   const face = values<BoxFaceStepValues>('face');
@@ -29,7 +28,7 @@ function turnsOf(state: JobState, unit: LengthUnit): Turn[] {
   return [
     ...(runout?.stations ?? []).map((s, i) => ({
       title: `Run-out, station ${i + 1}`,
-      radiusMm: shaftOf(state).shaftMm / 2,
+      radiusMm: shaftOf(sheet).shaftMm / 2,
       readings: s.readings,
       note: tir(s.values.tirMm),
     })),
@@ -43,8 +42,8 @@ function turnsOf(state: JobState, unit: LengthUnit): Turn[] {
 }
 
 /** The turns of run-out, face and bore as on the screen: the part to scale, its deviations enlarged and said so. */
-export function drawTurns(doc: Pdf, state: JobState, unit: LengthUnit): void {
-  const turns = turnsOf(state, unit);
+export function drawTurns(doc: Pdf, sheet: FitUpSheet, unit: LengthUnit): void {
+  const turns = turnsOf(sheet, unit);
   if (turns.length === 0) return;
   const left = doc.page.margins.left;
   const across = Math.floor((doc.page.width - 2 * left) / CELL);

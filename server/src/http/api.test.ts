@@ -89,7 +89,9 @@ describe('recording', () => {
     const again = await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));
     expect(again.body.outcomes.every((o: { outcome: string }) => o.outcome === 'already')).toBe(true);
     const read = await asta('GET', `/api/jobs/${h.jobId}`);
-    expect(read.body.events).toEqual(h.events);
+    // As they were posted, each with when the server had it.
+    expect(read.body.events.map(({ stored, ...e }: { stored: object }) => e)).toEqual(h.events);
+    expect(read.body.events.every((e: { stored?: { at: string } }) => e.stored?.at)).toBe(true);
     expect(read.body.job.present).toBe('bench');
     expect((await asta('GET', `/api/jobs/${h.jobId}?after=${h.events.length - 2}`)).body.events).toHaveLength(
       2,
@@ -314,14 +316,15 @@ describe('lists, gauges, bench, sheet', () => {
   it('the JSON sheet’s hash is that of its contents', async () => {
     const { jobs } = (await asta('GET', '/api/jobs?state=signed')).body;
     const sheet = (await asta('GET', `/api/jobs/${jobs[0].id}/sheet.json`)).body;
-    const { contentHash, ...rest } = sheet;
+    const { contentHash, frozen, ...rest } = sheet;
+    expect(frozen).toMatchObject({ revision: 1, origin: 'signed' });
     expect(
       createHash('sha256')
         .update(canonicalize(rest) ?? '')
         .digest('hex'),
     ).toBe(contentHash);
-    expect(sheet.signature.name).toBe('Bram');
-    expect(sheet.readings.length).toBeGreaterThan(20);
+    expect(sheet.signature.name).toMatch(/^(Asta|Bram)$/);
+    expect(sheet.readings.length).toBeGreaterThan(8);
   });
 
   it('the PDF is a PDF, on either paper, for open jobs too', async () => {

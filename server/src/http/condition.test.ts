@@ -211,7 +211,7 @@ describe('surveys over HTTP', () => {
     const { body: jobs } = await asta('GET', '/api/jobs?limit=200');
     const some = jobs.jobs.find((j: { kind: string }) => j.kind === 'condition.survey');
     const { body: job } = await asta('GET', `/api/jobs/${some.id}`);
-    const opened = job.events[0];
+    const { stored: _, ...opened } = job.events[0];
     const jobId = '018f0000-0000-7000-8000-00000000cccc';
     const event = {
       ...opened,

@@ -5,14 +5,19 @@ import {
   fitUpSheet,
   type LengthUnit,
   readingsTable,
-  reduce,
 } from '@fulcrant/core';
+import type { Context } from 'koa';
 import Papa from 'papaparse';
 import { dueCalendar } from '../export/due-calendar.ts';
-import { sealSheet } from '../export/seal.ts';
 import { sheetPdf } from '../export/sheet-pdf.ts';
-import { appendEvents, listJobs, readJob } from '../store/jobs.ts';
-import { pageOf } from './paging.ts';
+import { appendEvents, foldJob } from '../store/append.ts';
+import type { Folded } from '../store/bounded.ts';
+import type { Database } from '../store/database.ts';
+import { findJobs, fixedJobs, jobMark, jobsInOrder, jobText, signedJobs } from '../store/jobs.ts';
+import { jobNumber } from '../store/numbers.ts';
+import { PLANT_ZONE } from '../store/rules.ts';
+import { notesAfter, readFrozen, type SealedSheet, sealSheet } from '../store/sheets.ts';
+import { limitOf, pageOf, positionOf, typedOf } from './paging.ts';
 import { Problem } from './problem.ts';
 import { type Call, EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
 
@@ -24,13 +29,42 @@ function jobId(call: Call): string {
   return id;
 }
 
-async function sheetOf(
-  call: Call,
-): Promise<{ sheet: FitUpSheet; state: NonNullable<ReturnType<typeof reduce>> }> {
-  const found = await readJob(call.house.db, jobId(call));
-  const state = found ? reduce(found.events) : null;
-  if (!found || !state) throw new Problem(404, 'There is no such job.');
-  return { sheet: fitUpSheet(state, found.events, found.job.number), state };
+/** `?revision=`: which signed revision; nothing for the sheet as it stands. */
+function revisionOf(ctx: Context): number | undefined {
+  const { revision } = ctx.query;
+  if (revision === undefined) return undefined;
+  const n = Number(revision);
+  if (!Number.isInteger(n) || n < 1) throw new Problem(400, 'revision is a whole number from 1.');
+  return n;
+}
+
+/**
+ * The sheet of a job: as it was signed where it is, or where a revision is asked for; else as the work stands now. `since` are the notes
+ * written under a signature.
+ */
+async function sheetOf(call: Call): Promise<{ sheet: SealedSheet; since: FitUpSheet['notes'] }> {
+  const { db } = call.house;
+  const id = jobId(call);
+  const revision = revisionOf(call.ctx);
+  const found = await jobMark(db, id);
+  if (!found) throw new Problem(404, 'There is no such job.');
+  if (revision === undefined && found.row.state === 'open') {
+    const folded = await foldedNow(db, id, found.row.event_count);
+    return { sheet: sealSheet(fitUpSheet(folded.state, jobNumber(folded.serial), PLANT_ZONE)), since: [] };
+  }
+  const kept = await readFrozen(db, id, revision);
+  if (!kept) throw new Problem(404, 'That revision of the sheet was never signed.');
+  const sheet = JSON.parse(kept.canonical) as FitUpSheet;
+  const since = revision === undefined ? await notesAfter(db, id, kept.eventCount) : [];
+  return { sheet: { ...sheet, contentHash: kept.hash, frozen: kept.frozen }, since };
+}
+
+/** A job folded as its row says it stands. */
+async function foldedNow(db: Database, id: string, count: number): Promise<Folded> {
+  const kept = db.folded.get(id);
+  const folded = kept?.count === count ? kept : await foldJob(db, id);
+  if (!folded) throw new Problem(404, 'There is no such job.');
+  return folded;
 }
 
 export const jobs: Route[] = [
@@ -38,28 +72,38 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs',
     who: EVERYONE_SIGNED_IN,
+    /** `state=open|signed` or all, a page at a time; `q=` as typed; `fixedOn=<machine>`. Where a list is cut, `next` is not null. */
     async run({ ctx, house }) {
-      const { state, position } = ctx.query;
-      if (state !== undefined && state !== 'open' && state !== 'signed')
-        throw new Problem(400, 'state is open or signed.');
-      ctx.body = await listJobs(house.db, {
-        ...pageOf(ctx),
-        state,
-        positionId: typeof position === 'string' ? position : undefined,
-      });
+      const { state, fixedOn } = ctx.query;
+      const position = positionOf(ctx);
+      if (typeof fixedOn === 'string') ctx.body = await fixedJobs(house.db, fixedOn, limitOf(ctx));
+      else if (ctx.query.q !== undefined) ctx.body = await findJobs(house.db, typedOf(ctx), limitOf(ctx));
+      else if (state === 'signed')
+        ctx.body = await signedJobs(house.db, { ...pageOf(ctx), positionId: position });
+      else if (state === 'open' || state === undefined)
+        ctx.body = await jobsInOrder(house.db, state ?? 'all', { ...pageOf(ctx), positionId: position });
+      else throw new Problem(400, 'state is open or signed.');
     },
   },
   {
     method: 'get',
     path: '/api/jobs/:id',
     who: EVERYONE_SIGNED_IN,
+    /** Events after `after`; unchanged since the mark given in If-None-Match, 304. */
     async run(call) {
-      const after = Number(call.ctx.query.after ?? 0);
+      const { ctx } = call;
+      const after = Number(ctx.query.after ?? 0);
       if (!Number.isInteger(after) || after < 0)
         throw new Problem(400, 'after is the number of the last event seen.');
-      const found = await readJob(call.house.db, jobId(call), after);
+      const found = await jobMark(call.house.db, jobId(call));
       if (!found) throw new Problem(404, 'There is no such job.');
-      call.ctx.body = found;
+      ctx.set('etag', found.mark);
+      if (ctx.get('if-none-match') === found.mark) {
+        ctx.status = 304;
+        return;
+      }
+      ctx.type = 'application/json';
+      ctx.body = await jobText(call.house.db, found.row, after);
     },
   },
   {
@@ -69,7 +113,8 @@ export const jobs: Route[] = [
     async run(call, person) {
       const checked = check(eventsRequestSchema, call.body);
       if (!checked.ok) throw new Problem(400, 'That is not a batch of events.', checked.faults);
-      call.ctx.body = await appendEvents(call.house.db, person, jobId(call), checked.value.events);
+      const { events, sentAt } = checked.value;
+      call.ctx.body = await appendEvents(call.house.db, person, jobId(call), events, { sentAt });
     },
   },
   {
@@ -78,7 +123,7 @@ export const jobs: Route[] = [
     who: EVERYONE_SIGNED_IN,
     async run(call) {
       const { sheet } = await sheetOf(call);
-      call.ctx.body = sealSheet(sheet);
+      call.ctx.body = sheet;
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.json`, { type: 'inline' });
       call.ctx.type = 'application/json';
     },
@@ -88,9 +133,9 @@ export const jobs: Route[] = [
     path: '/api/jobs/:id/readings.csv',
     who: EVERYONE_SIGNED_IN,
     async run(call) {
-      const { sheet, state } = await sheetOf(call);
+      const { sheet } = await sheetOf(call);
       // Text a person typed must not come to life as a formula in a spreadsheet.
-      call.ctx.body = `${Papa.unparse(readingsTable(state), { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+      call.ctx.body = `${Papa.unparse(readingsTable(sheet), { escapeFormulae: true, newline: '\r\n' })}\r\n`;
       call.ctx.attachment(`readings-${sheet.number}.csv`);
       call.ctx.type = 'text/csv; charset=utf-8';
     },
@@ -100,8 +145,8 @@ export const jobs: Route[] = [
     path: '/api/jobs/:id/due.ics',
     who: EVERYONE_SIGNED_IN,
     async run(call) {
-      const { sheet, state } = await sheetOf(call);
-      const calendar = dueCalendar(state, sheet.number ?? '');
+      const { sheet } = await sheetOf(call);
+      const calendar = dueCalendar(sheet);
       if (calendar === null) throw new Problem(404, 'Nothing falls due after this job.');
       call.ctx.body = calendar;
       call.ctx.attachment(`due-${sheet.number}.ics`);
@@ -113,10 +158,10 @@ export const jobs: Route[] = [
     path: '/api/jobs/:id/sheet.pdf',
     who: EVERYONE_SIGNED_IN,
     async run(call) {
-      const { sheet, state } = await sheetOf(call);
+      const { sheet, since } = await sheetOf(call);
       const unit: LengthUnit = call.ctx.query.units === 'in' ? 'in' : 'mm';
       const size = call.ctx.query.paper === 'letter' ? 'LETTER' : 'A4';
-      call.ctx.body = await sheetPdf(sealSheet(sheet), state, { unit, size });
+      call.ctx.body = await sheetPdf(sheet, { unit, size, since });
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.pdf`, { type: 'inline' });
       call.ctx.type = 'application/pdf';
     },

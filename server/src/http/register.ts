@@ -1,15 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { calibratedSchema, check, newInstrumentSchema } from '@fulcrant/core';
-import { Op } from 'sequelize';
-import { pageOf } from './paging.ts';
+import { calibratedSchema, check, isDay, newInstrumentSchema } from '@fulcrant/core';
+import { findPositions } from '../store/positions.ts';
+import { limitOf, typedOf } from './paging.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
-
-/** A day that is in the calendar: the 31st of February is none. */
-const isDay = (text: string): boolean => {
-  const day = new Date(`${text}T00:00:00Z`);
-  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(text);
-};
 
 /** Gauges and machine positions. */
 export const register: Route[] = [
@@ -44,10 +38,19 @@ export const register: Route[] = [
           { path: 'name', message: 'A gauge of that name is in the register.' },
         ]);
       }
+      try {
+        ctx.body = {
+          instrument: await house.db.models.Instrument.create({ id: `g-${randomUUID()}`, ...checked.value }),
+        };
+      } catch (error) {
+        // Two of one name at the same moment: the second is told what the first would have been told later.
+        if ((error as { name?: string }).name !== 'SequelizeUniqueConstraintError') throw error;
+        throw new Problem(409, 'The gauge has faults.', [
+          { path: 'name', message: 'A gauge of that name is in the register.' },
+        ]);
+      }
       ctx.status = 201;
-      ctx.body = {
-        instrument: await house.db.models.Instrument.create({ id: `g-${randomUUID()}`, ...checked.value }),
-      };
+      house.db.gauges.forget();
     },
   },
   {
@@ -65,6 +68,7 @@ export const register: Route[] = [
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
       if (!found) throw new Problem(404, 'There is no such gauge.');
       await found.update({ calibrationDue }, { fields: ['calibrationDue'] });
+      house.db.gauges.forget();
       ctx.body = { instrument: found };
     },
   },
@@ -72,24 +76,9 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/positions',
     who: EVERYONE_SIGNED_IN,
+    /** `?q=` as typed: every word somewhere in machine or position. `more` says that the list is cut. */
     async run({ ctx, house }) {
-      const { after, limit } = pageOf(ctx);
-      const rows = await house.db.models.Position.findAll({
-        where: after ? { id: { [Op.gt]: after } } : {},
-        order: [['id', 'ASC']],
-        limit: limit + 1,
-      });
-      const page = rows.slice(0, limit);
-      ctx.body = {
-        positions: page.map((p) => ({
-          id: p.id,
-          site: p.site,
-          machine: p.machine,
-          position: p.position,
-          setup: JSON.parse(p.setup),
-        })),
-        next: rows.length > limit ? (page.at(-1)?.id ?? null) : null,
-      };
+      ctx.body = await findPositions(house.db, typedOf(ctx), limitOf(ctx));
     },
   },
 ];

@@ -4,12 +4,14 @@ import * as firstTables from './migrations/001-first-tables.ts';
 import * as gaugesAndRules from './migrations/002-gauges-and-house-rules.ts';
 import * as pumpAndWrench from './migrations/003-pump-wrench-thermometer.ts';
 import * as dropCounter from './migrations/004-drop-counter.ts';
+import * as recordStands from './migrations/005-record-that-stands.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
   { name: '002-gauges-and-house-rules', up: gaugesAndRules.up },
   { name: '003-pump-wrench-thermometer', up: pumpAndWrench.up },
   { name: '004-drop-counter', up: dropCounter.up },
+  { name: '005-record-that-stands', up: recordStands.up },
 ];
 
 /**
@@ -24,6 +26,7 @@ const GRANTS: Record<string, string> = {
   positions: 'SELECT, INSERT, UPDATE',
   jobs: 'SELECT, INSERT, UPDATE',
   events: 'SELECT, INSERT',
+  sheets: 'SELECT, INSERT',
 };
 
 /** Bring the schema up to date as its owner, then give the serving user exactly its rights. */

@@ -58,6 +58,13 @@ export interface JobRow extends Model<InferAttributes<JobRow>, InferCreationAttr
   eventCount: number;
   /** The board's line, as JSON, written in the same transaction as the events it sums up. */
   summary: string;
+  /** The form of that line; another than today's is made anew in the background. */
+  summaryVersion: CreationOptional<number>;
+  machine: string;
+  role: string | null;
+  signedAt: Date | null;
+  /** The link of its last event. */
+  chain: string;
   openedAt: Date;
   updatedAt: Date;
 }
@@ -70,6 +77,20 @@ export interface EventRow extends Model<InferAttributes<EventRow>, InferCreation
   at: Date;
   storedAt: Date;
   body: string;
+  /** Its link in the job's chain. */
+  chain: string;
+}
+/** A sheet as it was signed; written once. */
+export interface SheetRow extends Model<InferAttributes<SheetRow>, InferCreationAttributes<SheetRow>> {
+  jobId: string;
+  revision: number;
+  hash: string;
+  rules: string;
+  origin: 'signed' | 'migrated';
+  eventCount: number;
+  chain: string;
+  frozenAt: Date;
+  sheet: string;
 }
 
 export type Models = {
@@ -80,6 +101,7 @@ export type Models = {
   Job: Row<JobRow>;
   Event: Row<EventRow>;
   HouseRules: Row<HouseRulesRow>;
+  Sheet: Row<SheetRow>;
 };
 
 const uuid = () => ({ type: DataTypes.CHAR(36), allowNull: false });
@@ -134,6 +156,11 @@ export function defineModels(s: Sequelize): Models {
         state: text(10),
         eventCount: { type: DataTypes.INTEGER, allowNull: false },
         summary: json(),
+        summaryVersion: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
+        machine: text(80),
+        role: DataTypes.STRING(10),
+        signedAt: DataTypes.DATE(3),
+        chain: text(64),
         openedAt: moment(),
         updatedAt: moment(),
       },
@@ -150,8 +177,24 @@ export function defineModels(s: Sequelize): Models {
         at: moment(),
         storedAt: moment(),
         body: json(),
+        chain: text(64),
       },
       { tableName: 'events' },
+    ),
+    Sheet: s.define<SheetRow>(
+      'Sheet',
+      {
+        jobId: { ...uuid(), primaryKey: true },
+        revision: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true },
+        hash: text(64),
+        rules: text(80),
+        origin: text(10),
+        eventCount: { type: DataTypes.INTEGER, allowNull: false },
+        chain: text(64),
+        frozenAt: moment(),
+        sheet: json(),
+      },
+      { tableName: 'sheets' },
     ),
     HouseRules: s.define<HouseRulesRow>(
       'HouseRules',

@@ -14,11 +14,16 @@ export class ApiFault extends Error {
 /** The network or the server is away: nothing was said about the request itself. */
 export class Unreachable extends Error {}
 
-async function send(method: string, path: string, body?: unknown): Promise<Response> {
+async function send(
+  method: string,
+  path: string,
+  body?: unknown,
+  more: Record<string, string> = {},
+): Promise<Response> {
   try {
     return await fetch(path, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      headers: { ...more, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(15_000),
     });
@@ -29,7 +34,20 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
 
 /** Call the API; a stated fault throws `ApiFault`, an absent server `Unreachable`. */
 export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
-  const response = await send(method, path, body);
+  return read<T>(await send(method, path, body));
+}
+
+/** What has changed since a mark the server gave before; null where nothing has. */
+export async function callSince<T>(
+  path: string,
+  mark: string | null,
+): Promise<{ answer: T; mark: string | null } | null> {
+  const response = await send('GET', path, undefined, mark ? { 'if-none-match': mark } : {});
+  if (response.status === 304) return null;
+  return { answer: await read<T>(response), mark: response.headers.get('etag') };
+}
+
+async function read<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T;
   const answer = (await response.json().catch(() => null)) as {
     title?: string;

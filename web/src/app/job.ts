@@ -1,23 +1,23 @@
 import {
-  admit,
   type EventDataOf,
   type EventType,
-  gather,
   type HouseRules,
   type Instrument,
   type JobEvent,
   type JobState,
-  judge,
   type Person,
   type Setup,
+  take,
 } from '@fulcrant/core';
-import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
-import { ApiFault, readThrough, Unreachable } from './api.ts';
+import { readThrough, Unreachable } from './api.ts';
+import { folder } from './fold.ts';
 import { enqueue, useQueue } from './queue.ts';
-import { jobPath, type StoredJob } from './sent-events.ts';
+import { readStored } from './sent-events.ts';
 import { useSession } from './session.tsx';
+import { readCached } from './store.ts';
 
 export function makeEvent<T extends EventType>(
   person: Person,
@@ -33,29 +33,6 @@ export function makeEvent<T extends EventType>(
     type,
     data,
   } as JobEvent;
-}
-
-/** Fold events to a state; null while there is none. */
-export function stateFrom(events: readonly JobEvent[]): JobState | null {
-  const facts = gather(events);
-  return facts ? judge(facts) : null;
-}
-
-/**
- * A job as the server has it. Events are only ever added, so those already known here are kept where an answer that
- * set out earlier does not have them yet: no reading blinks out.
- */
-async function readStored(client: QueryClient, id: string): Promise<StoredJob> {
-  const known = () => client.getQueryData<StoredJob>(['job', id])?.events ?? [];
-  try {
-    const fresh = await readThrough<StoredJob>(jobPath(id));
-    const there = new Set(fresh.events.map((e) => e.id));
-    return { ...fresh, events: [...fresh.events, ...known().filter((e) => !there.has(e.id))] };
-  } catch (error) {
-    // Opened on this device and not sent yet: the queue has all there is.
-    if (error instanceof ApiFault && error.status === 404) return { job: null, events: known() };
-    throw error;
-  }
 }
 
 /** Keep an event on the device; null when it is safe there. */
@@ -76,8 +53,9 @@ const said = (error: Error): string =>
 
 export type JobView = {
   state: JobState | null;
-  events: readonly JobEvent[];
   number: string | null;
+  /** Entries of it that wait on this device. */
+  unsent: number;
   loading: boolean;
   fault: string | null;
   /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
@@ -97,44 +75,30 @@ export function useJob(id: string): JobView {
   const { person } = useSession();
   const queue = useQueue();
   const client = useQueryClient();
+  const [fold] = useState(folder);
   const stored = useQuery({
     queryKey: ['job', id],
     queryFn: () => readStored(client, id),
     refetchInterval: 15_000,
   });
-  const events = useMemo(() => {
-    const base = stored.data?.events ?? [];
-    const known = new Set(base.map((e) => e.id));
-    return [...base, ...queue.waiting.map((w) => w.event).filter((e) => e.jobId === id && !known.has(e.id))];
-  }, [stored.data, queue.waiting, id]);
-  const state = useMemo(() => stateFrom(events), [events]);
+  const base = stored.data?.events;
+  const waiting = useMemo(() => {
+    const known = new Set(base?.map((e) => e.id));
+    return queue.waiting.map((w) => w.event).filter((e) => e.jobId === id && !known.has(e.id));
+  }, [base, queue.waiting, id]);
+  const state = useMemo(() => fold(base ?? [], waiting), [fold, base, waiting]);
 
   const suppose = useCallback<JobView['suppose']>(
-    (type, data) => {
-      if (!person) return { refusal: 'Sign in first.' };
-      const event = makeEvent(person, id, type, data);
-      const refusal = admit(state, event);
-      if (refusal) return { refusal };
-      const after = stateFrom([...events, event]);
-      return after ? { state: after } : { refusal: 'This job is not opened yet.' };
-    },
-    [person, id, state, events],
+    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: 'Sign in first.' }),
+    [person, id, state],
   );
   const supposeAll = useCallback<JobView['supposeAll']>(
     (acts) => {
       if (!person) return null;
-      const made = acts.map((a) => makeEvent(person, id, a.type, a.data));
-      return stateFrom([...events, ...made.filter((e) => admit(state, e) === null)]);
-    },
-    [person, id, state, events],
-  );
-  const act = useCallback<JobView['act']>(
-    async (type, data) => {
-      if (!person) return 'Sign in first.';
-      const event = makeEvent(person, id, type, data);
-      const refusal = admit(state, event);
-      if (refusal) return refusal;
-      return keep(event);
+      return acts.reduce<JobState | null>((then, a) => {
+        const taken = take(then, makeEvent(person, id, a.type, a.data));
+        return 'refusal' in taken ? then : taken.state;
+      }, state);
     },
     [person, id, state],
   );
@@ -143,25 +107,26 @@ export function useJob(id: string): JobView {
       if (!person) return acts.map(() => 'Sign in first.');
       const said: Array<string | null> = [];
       let then = state;
-      let all = events;
       for (const a of acts) {
         const event = makeEvent(person, id, a.type, a.data);
-        const refusal = admit(then, event);
-        said.push(refusal ?? (await keep(event)));
-        if (said.at(-1) !== null) continue;
-        all = [...all, event];
-        then = stateFrom(all);
+        const taken = take(then, event);
+        said.push('refusal' in taken ? taken.refusal : await keep(event));
+        if (!('refusal' in taken) && said.at(-1) === null) then = taken.state;
       }
       return said;
     },
-    [person, id, state, events],
+    [person, id, state],
+  );
+  const act = useCallback<JobView['act']>(
+    async (type, data) => (await actAll([{ type, data }]))[0] ?? null,
+    [actAll],
   );
   return {
     state,
-    events,
     number: stored.data?.job?.number ?? null,
+    unsent: waiting.length,
     loading: stored.isPending || !queue.ready,
-    fault: stored.error && events.length === 0 ? said(stored.error) : null,
+    fault: stored.error && !state ? said(stored.error) : null,
     act,
     actAll,
     suppose,
@@ -171,11 +136,31 @@ export function useJob(id: string): JobView {
 
 export type StoredPosition = { id: string; site: string; machine: string; position: string; setup: Setup };
 
-export function usePositions() {
+type FoundPositions = { positions: StoredPosition[]; more: boolean };
+const positionsPath = (typed: string) => `/api/positions?limit=20&q=${encodeURIComponent(typed)}`;
+const holds = (p: StoredPosition, typed: string): boolean =>
+  typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((w) => `${p.machine} ${p.position}`.toLowerCase().includes(w));
+
+/** Positions by what was typed: every word somewhere in machine or place. `more` where the list is cut. */
+export function usePositions(typed: string) {
   return useQuery({
-    queryKey: ['positions'],
-    queryFn: () => readThrough<{ positions: StoredPosition[] }>('/api/positions?limit=200'),
+    queryKey: ['positions', typed],
+    queryFn: async (): Promise<FoundPositions> => {
+      try {
+        return await readThrough<FoundPositions>(positionsPath(typed));
+      } catch (error) {
+        if (!(error instanceof Unreachable)) throw error;
+        // Without the server: among those this device has been shown.
+        const known = await readCached<FoundPositions>(positionsPath(''));
+        if (!known) throw error;
+        return { positions: known.positions.filter((p) => holds(p, typed)), more: known.more };
+      }
+    },
     staleTime: 30_000,
+    placeholderData: (before) => before,
   });
 }
 

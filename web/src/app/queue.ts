@@ -99,11 +99,20 @@ export async function flush(): Promise<void> {
   }
 }
 
+/** The server could not deal with a run: its own fault, or the run is too large. One alone that is too large is refused for good. */
+const isTooMuch = (error: ApiFault, run: readonly Waiting[]): boolean =>
+  error.status >= 500 || (error.status === 413 && run.length > 1);
+
 async function sendAll(): Promise<void> {
+  // Jobs whose run the server could not deal with go one by one; one that fails even alone waits, and the others go on.
+  const alone = new Set<string>();
+  const stuck = new Set<string>();
   for (;;) {
     const waiting = await allWaiting();
-    const first = waiting.find((w) => w.event.author.id === me);
+    const mine = waiting.filter((w) => w.event.author.id === me);
+    const first = mine.find((w) => !stuck.has(w.event.jobId));
     if (!first) {
+      if (stuck.size > 0) return later('away');
       retries = 0;
       show({
         waiting,
@@ -113,13 +122,13 @@ async function sendAll(): Promise<void> {
       });
       return;
     }
-    const run = waiting
-      .filter((w) => w.event.jobId === first.event.jobId && w.event.author.id === me)
-      .slice(0, BATCH);
+    const { jobId } = first.event;
+    const run = mine.filter((w) => w.event.jobId === jobId).slice(0, alone.has(jobId) ? 1 : BATCH);
     show({ waiting, status: 'sending' });
     try {
-      const answer = await call<EventsResponse>('POST', `/api/jobs/${first.event.jobId}/events`, {
+      const answer = await call<EventsResponse>('POST', `/api/jobs/${jobId}/events`, {
         events: run.map((w) => w.event),
+        sentAt: new Date().toISOString(),
       });
       await settle(run, answer);
       retries = 0;
@@ -128,6 +137,11 @@ async function sendAll(): Promise<void> {
       if (error instanceof Unreachable || (error instanceof ApiFault && error.status === 429))
         return later('away');
       if (!(error instanceof ApiFault)) throw error;
+      if (isTooMuch(error, run)) {
+        if (run.length > 1) alone.add(jobId);
+        else stuck.add(jobId);
+        continue;
+      }
       // Refused as a whole: kept aside with the reason, so that what comes after is not stuck behind it.
       for (const w of run) await setAside(w, error.title);
     }

@@ -5,7 +5,8 @@ const PIN = 'var(--stop)';
 
 function words(m: RailMark): string {
   const pin = m.hold === 'holding' ? ', held' : m.hold === 'ahead' ? ', hold point ahead' : '';
-  return `${m.title}: ${m.status === 'present' ? 'present' : m.status}${pin}`;
+  const again = m.reopened ? ', opened again' : '';
+  return `${m.title}: ${m.status === 'present' ? 'present' : m.status}${pin}${again}`;
 }
 
 /**
@@ -33,7 +34,9 @@ export function FlatRail({ marks }: { marks: RailMark[] }) {
               fill={m.status === 'done' ? 'var(--ink)' : 'var(--paper)'}
               stroke={present ? 'var(--brass)' : m.status === 'done' ? 'var(--ink)' : 'var(--muted)'}
               strokeWidth={present ? 4 : 1.5}
+              strokeDasharray={m.reopened && !present ? '4 3' : undefined}
             />
+            {m.reopened && <Again x={x} y={33 - h / 2 - 3} />}
             {m.loop && m.status !== 'done' && (
               <path
                 d={`M${x - w / 2} ${33 - 4}h${w}M${x - w / 2} ${33 + 4}h${w}`}
@@ -65,6 +68,18 @@ export function FlatRail({ marks }: { marks: RailMark[] }) {
         );
       })}
     </svg>
+  );
+}
+
+/** A step opened again: the hook of a return over its collar. */
+function Again({ x, y }: { x: number; y: number }) {
+  return (
+    <path
+      d={`M${x + 6} ${y}v-3a6 6 0 0 0 -12 0v3m-3.5 -3.5l3.5 4 3.5 -4`}
+      fill="none"
+      stroke="var(--brass)"
+      strokeWidth="1.8"
+    />
   );
 }
 
@@ -147,6 +162,14 @@ export function StandingRail({
                 </span>
               )}
               {m.hold === 'ahead' && <span className="block text-base">hold point</span>}
+              {m.reopened && (
+                <span
+                  className="block text-[0.85rem] font-medium leading-snug text-brass"
+                  data-reopened={m.id}
+                >
+                  opened again: {m.reopened}
+                </span>
+              )}
             </span>
           </button>
           {closesAfter === m.id && (
@@ -186,6 +209,7 @@ function Collar({ mark: m }: { mark: RailMark }) {
         fill={done ? 'var(--ink)' : 'var(--paper)'}
         stroke={present ? 'var(--brass)' : done ? 'var(--ink)' : 'var(--muted)'}
         strokeWidth={present ? 4 : 1.5}
+        strokeDasharray={m.reopened && !present ? '5 4' : undefined}
       />
       {m.loop && (
         <path

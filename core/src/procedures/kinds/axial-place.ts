@@ -1,8 +1,8 @@
 import type { SplitSetup } from '../../api/split-setup.ts';
 import { bearingFloat } from '../../bearings/float.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { len } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

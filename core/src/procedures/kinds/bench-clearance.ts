@@ -5,8 +5,8 @@ import {
   type FeelerPair,
 } from '../../bearings/clearance-class.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { answerTo, readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { answerTo, readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 

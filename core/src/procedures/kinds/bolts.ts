@@ -4,8 +4,8 @@ import { type BoltLayout, type BoltPass, boltPattern, seatingPasses } from '../.
 import { setScrewPasses } from '../../bolting/set-screws.ts';
 import { boltTorque, type Friction, type TorqueValues } from '../../bolting/torque.ts';
 import type { Finding, WorkingLine } from '../../calculators/result.ts';
-import { loosenedAt } from '../../job/facts.ts';
-import type { BoltTick } from '../../job/state.ts';
+import { loosenedAt } from '../../engine/facts.ts';
+import type { BoltTick } from '../../engine/state.ts';
 import { tor } from '../../quantities/say.ts';
 import type { BoltTry, StepDefinition, StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

@@ -1,8 +1,8 @@
 import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import { type BoxBoreValues, boxBore } from '../../box/bore.ts';
-import { readingAt } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { readingAt } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

@@ -1,8 +1,8 @@
 import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf, shaftOf } from '../../api/setup.ts';
 import { type BoxFaceValues, boxFace } from '../../box/face.ts';
-import { answerTo } from '../../job/facts.ts';
-import type { Facts } from '../../job/state.ts';
+import { answerTo } from '../../engine/facts.ts';
+import type { Facts } from '../../engine/state.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import type { PlayValues } from '../../shaft/play.ts';
 import type { StepKind } from '../types.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { SealSetup, Setup } from '../../api/setup.ts';
-import { placeAt } from '../../job/admit.ts';
+import { placeAt } from '../../engine/admit.ts';
 import type { ScriptedHand } from '../../simulation/scripted-hand.ts';
 import { cartridgeSeal, EVERY_KIND, fullySplitSeal, packing, workStep } from '../../testing/every-kind.ts';
 import { handAt } from '../../testing/test-stand.ts';

@@ -1,4 +1,4 @@
-import type { Reading } from '../../job/state.ts';
+import type { Reading } from '../../engine/state.ts';
 
 const MINUTE_MS = 60_000;
 /** How far apart readings that keep times are due, minutes. Common practice, no source. */

@@ -6,7 +6,7 @@ import {
 } from '../../alignment/coupling.ts';
 import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 import { listedPlace, nextOf, offer, takenAt, valueAt } from './listed-places.ts';

@@ -1,6 +1,6 @@
 import { conditionOf, type ShaftSetup, schoolsOf, shaftOf } from '../../api/setup.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { type DiameterSurveyValues, diameterSurvey } from '../../shaft/diameter-survey.ts';
 import type { StepDefinition, StepKind } from '../types.ts';

@@ -8,8 +8,8 @@ import {
 } from '../../bearings/lock-stops.ts';
 import { type NutAngleValues, nutAngle } from '../../bearings/nut-angle.ts';
 import type { Beam, CalculatorResult, Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, StepReport } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { decide } from '../../metrology/decision.ts';
 import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
 import type { StepKind } from '../types.ts';

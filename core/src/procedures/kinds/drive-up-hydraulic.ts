@@ -1,8 +1,8 @@
 import { type SleeveSetup, sleeveOf } from '../../api/setup.ts';
 import { hydraulicNut } from '../../bearings/hydraulic-nut.ts';
 import type { CalculatorResult, Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, Reading } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { len, pres } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

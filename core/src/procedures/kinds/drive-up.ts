@@ -7,8 +7,8 @@ import {
 import { type LockAlignmentValues, lockAlignment } from '../../bearings/lock-alignment.ts';
 import { lockMeasure, lockMeasureNow, lockPatterns } from '../../bearings/lock-stops.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, StepReport } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';

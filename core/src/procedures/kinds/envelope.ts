@@ -1,6 +1,6 @@
 import { conditionOf, schoolsOf, shaftOf } from '../../api/setup.ts';
 import { boxEnvelope, type EnvelopeMeasure, type EnvelopeValues } from '../../box/envelope.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';

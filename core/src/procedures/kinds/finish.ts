@@ -1,6 +1,6 @@
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
 import type { Finding } from '../../calculators/result.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { type FinishSurface, type FinishValues, shaftFinish } from '../../shaft/finish.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

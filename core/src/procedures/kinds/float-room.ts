@@ -1,7 +1,7 @@
 import type { Setup } from '../../api/setup.ts';
 import { bearingFloat, type FloatValues } from '../../bearings/float.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 

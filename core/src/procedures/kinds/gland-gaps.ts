@@ -1,5 +1,5 @@
-import { standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { type GlandTiltValues, glandTilt } from '../../seals/gland-tilt.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

@@ -1,7 +1,7 @@
 import type { RegreaseSetup } from '../../api/regrease-setup.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Place } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Place } from '../../engine/state.ts';
 import { greaseCompatibility } from '../../lubrication/compatibility.ts';
 import { regreasing, regreasingInterval } from '../../lubrication/regreasing.ts';
 import { regreasingWatch, type WatchValues } from '../../lubrication/watch.ts';
@@ -168,7 +168,7 @@ export const greaseWatch: StepKind = {
         ...result.values,
         startC,
         points,
-        dueAt: settled ? null : minutesAfter(begun, last + EVERY_MIN),
+        dueAt: settled || Number.isNaN(begun) ? null : minutesAfter(begun, last + EVERY_MIN),
         intervalHours: interval.values.hours,
       } satisfies GreaseWatchValues,
       next: settled ? null : watchPlace(key),

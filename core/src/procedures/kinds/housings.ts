@@ -1,7 +1,7 @@
 import { type HousingsValues, housingAlignment } from '../../alignment/housings.ts';
 import { needed } from '../../api/condition.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';

@@ -1,6 +1,6 @@
 import type { Finding } from '../../calculators/result.ts';
-import { answerTo } from '../../job/facts.ts';
-import type { Answer, Facts } from '../../job/state.ts';
+import { answerTo } from '../../engine/facts.ts';
+import type { Answer, Facts } from '../../engine/state.ts';
 import type { GateItem, StepDefinition } from '../types.ts';
 
 /** A step's questions with the answers given to them in this attempt, or in any where a dismounting does not reopen it. */

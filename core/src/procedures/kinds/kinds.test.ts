@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { placeAt } from '../../job/admit.ts';
-import type { JobState } from '../../job/state.ts';
+import { placeAt } from '../../engine/admit.ts';
+import type { JobState } from '../../engine/state.ts';
 import {
   gauge,
   hand,

@@ -1,7 +1,7 @@
 import type { DismountSetup } from '../../api/dismount-setup.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { pres } from '../../quantities/say.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

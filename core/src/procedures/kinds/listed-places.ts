@@ -1,5 +1,5 @@
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import type { StepDefinition } from '../types.ts';
 
 /** The first of a list of places not read yet. */

@@ -1,8 +1,8 @@
 import { sleeveOf } from '../../api/setup.ts';
 import type { DriveUpForecastValues } from '../../bearings/drive-up-forecast.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { answerTo, readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, StepReport } from '../../job/state.ts';
+import { answerTo, readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import type { StepKind } from '../types.ts';
 import { type DriveUpStepValues, forecastOf, pairsOf } from './drive-up.ts';

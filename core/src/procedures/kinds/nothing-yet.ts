@@ -1,4 +1,4 @@
-import type { StepReport } from '../../job/state.ts';
+import type { StepReport } from '../../engine/state.ts';
 
 /** The report of a step that has nothing to judge before another is done: only what to do first. */
 export const nothingYet = (act: string): StepReport => ({

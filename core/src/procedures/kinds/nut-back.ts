@@ -1,7 +1,7 @@
 import type { DismountSetup } from '../../api/dismount-setup.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Place } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Place } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { nextCount, rowOf } from './counted.ts';
 import { gaugeFindings } from './gauges.ts';

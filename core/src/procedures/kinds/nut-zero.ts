@@ -1,6 +1,6 @@
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, Reading } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, Reading } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { nextCount, rowOf } from './counted.ts';
 import { gaugeFindings } from './gauges.ts';

@@ -1,7 +1,7 @@
 import type { PackingSetup, PlungerSetup } from '../../api/setup.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { answerTo, standing } from '../../job/facts.ts';
-import type { Facts, Place, Reading } from '../../job/state.ts';
+import { answerTo, standing } from '../../engine/facts.ts';
+import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { type BreakInValues, packingBreakIn } from '../../packing/break-in.ts';
 import {
   firstWrong,

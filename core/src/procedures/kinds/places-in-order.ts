@@ -1,5 +1,5 @@
-import { readingAt } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { readingAt } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
 
 /** A list of places read one after the other, each once; what kinds of one such list share. */

@@ -1,5 +1,5 @@
 import { schoolsOf } from '../../api/setup.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { type PlayValues, shaftPlay } from '../../shaft/play.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';

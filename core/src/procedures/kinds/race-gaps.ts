@@ -1,8 +1,8 @@
 import type { SplitSetup } from '../../api/split-setup.ts';
 import { type SplitRaceGapValues, splitRaceGap } from '../../bearings/split-race-gap.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, StepReport } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import type { ShaftValues } from './diameters.ts';
 import { gaugeFindings } from './gauges.ts';

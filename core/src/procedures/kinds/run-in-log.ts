@@ -1,6 +1,6 @@
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { sayReading } from '../../instruments/quantity.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
 import { type RunInValues, runIn } from '../../lubrication/run-in.ts';
 import type { StepKind } from '../types.ts';
 import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow } from './counted.ts';

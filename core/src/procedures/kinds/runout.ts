@@ -1,6 +1,6 @@
 import { conditionOf, type ShaftSetup, schoolsOf, shaftOf } from '../../api/setup.ts';
 import type { Beam, Finding, WorkingLine } from '../../calculators/result.ts';
-import type { Facts, StepReport } from '../../job/state.ts';
+import type { Facts, StepReport } from '../../engine/state.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { type BendValues, shaftBend } from '../../shaft/bend.ts';
 import { type RunoutValues, runout } from '../../shaft/runout.ts';

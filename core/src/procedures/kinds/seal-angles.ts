@@ -1,6 +1,6 @@
 import type { SealSetup } from '../../api/setup.ts';
-import { standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import {
   type AngleMark,
   type AngleRule,

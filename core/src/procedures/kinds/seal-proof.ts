@@ -1,6 +1,6 @@
 import type { Finding } from '../../calculators/result.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
 import { minutesAfter } from './counted.ts';
 import { gaugeFindings } from './gauges.ts';

@@ -1,6 +1,6 @@
 import type { SealSetup } from '../../api/setup.ts';
-import { standing } from '../../job/facts.ts';
-import type { Facts, Place, StepReport } from '../../job/state.ts';
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { len } from '../../quantities/say.ts';
 import {
   type CompressionShiftValues,

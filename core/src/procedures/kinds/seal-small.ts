@@ -1,8 +1,8 @@
 import type { SealSetup } from '../../api/setup.ts';
 import { shaftOf } from '../../api/setup.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { standing } from '../../job/facts.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import { len } from '../../quantities/say.ts';
 import { elastomerGuide } from '../../seals/elastomers.ts';
 import { purgeGas } from '../../seals/purge.ts';

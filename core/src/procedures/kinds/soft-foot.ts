@@ -1,6 +1,6 @@
 import { type SoftFootValues, softFoot } from '../../alignment/soft-foot.ts';
 import { conditionOf, schoolsOf } from '../../api/setup.ts';
-import type { Facts, Place } from '../../job/state.ts';
+import type { Facts, Place } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 import { gaugeFindings } from './gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';

@@ -1,6 +1,6 @@
 import type { Finding } from '../../calculators/result.ts';
-import { answerTo } from '../../job/facts.ts';
-import type { Facts } from '../../job/state.ts';
+import { answerTo } from '../../engine/facts.ts';
+import type { Facts } from '../../engine/state.ts';
 import type { GateItem, StepDefinition, StepKind } from '../types.ts';
 import { itemFindings } from './item-findings.ts';
 

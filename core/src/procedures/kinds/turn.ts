@@ -1,6 +1,6 @@
 import { conditionOf } from '../../api/setup.ts';
-import { readingAt, standing } from '../../job/facts.ts';
-import type { Facts, Place, PlaceChoice, Reading } from '../../job/state.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { type AngleReading, byAngle } from '../../metrology/harmonics.ts';
 import type { StepDefinition } from '../types.ts';
 

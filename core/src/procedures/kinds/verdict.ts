@@ -1,7 +1,7 @@
 import { MEASURE_TITLE, MEASURES } from '../../api/condition.ts';
 import type { Finding } from '../../calculators/result.ts';
-import { acceptanceOf } from '../../job/facts.ts';
-import type { Facts, StepReport } from '../../job/state.ts';
+import { acceptanceOf } from '../../engine/facts.ts';
+import type { Facts, StepReport } from '../../engine/state.ts';
 import type { StepKind } from '../types.ts';
 
 export type VerdictLine = {

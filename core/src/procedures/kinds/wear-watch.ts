@@ -1,6 +1,6 @@
 import type { WearSetup } from '../../api/setup.ts';
-import { standing } from '../../job/facts.ts';
-import type { Place } from '../../job/state.ts';
+import { standing } from '../../engine/facts.ts';
+import type { Place } from '../../engine/state.ts';
 import { sealWear, type WearValues } from '../../seals/wear.ts';
 import type { StepKind } from '../types.ts';
 import { nextCount, rowOf } from './counted.ts';

@@ -225,12 +225,7 @@ export function Actions({
           onReason={chosen.run}
         >
           {ask === 'withdraw' && reading && <ReadingLine reading={reading} />}
-          {ask === 'dismount' && (
-            <p className="m-0">
-              Load off, nut back a few turns and still on; drift on the sleeve, nobody in line. The maker’s
-              instructions come first.
-            </p>
-          )}
+          {ask === 'dismount' && <p className="m-0">{reopening.caution}</p>}
         </ReasonDialog>
       )}
       <Dialog open={more} onClose={() => setMore(false)} title="More">
@@ -378,7 +373,8 @@ export function Actions({
 }
 
 /** Does something of this job fall due: a reading of its first hours, of a proof, the next regreasing? */
-const keepsTimes = (state: JobState): boolean =>
-  state.steps.some(
-    (s) => ['runin', 'watch', 'proof', 'breakin', 'wear'].includes(s.id) && s.status !== 'closed',
-  );
+const keepsTimes = (state: JobState): boolean => {
+  // Under a signature only the next regreasing is still to come.
+  const timed = state.signed ? ['watch'] : ['runin', 'watch', 'proof', 'breakin', 'wear'];
+  return state.steps.some((s) => timed.includes(s.id) && s.status !== 'closed');
+};

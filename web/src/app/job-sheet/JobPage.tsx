@@ -6,6 +6,7 @@ import {
   type StepState,
   summarise,
 } from '@fulcrant/core';
+import { format } from 'date-fns';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { SchoolSide } from '../../features/bearings/SchoolSide.tsx';
@@ -14,6 +15,7 @@ import { Before } from '../../features/condition/Before.tsx';
 import { Fault } from '../../ui/controls.tsx';
 import { Mark } from '../../ui/Mark.tsx';
 import { FlatRail, StandingRail } from '../../ui/Rail.tsx';
+import { Whole } from '../../ui/Whole.tsx';
 import { Working } from '../../ui/Working.tsx';
 import { Corner } from '../Corner.tsx';
 import { useJob } from '../job.ts';
@@ -146,23 +148,37 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
                 ? `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
                 : definition.guide}
             </p>
+            {step.reopened && (
+              <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 leading-snug" data-opened-again>
+                <strong className="font-label text-lg font-semibold">Opened again.</strong>{' '}
+                {step.reopened.because} ({step.reopened.author.name},{' '}
+                {format(new Date(step.reopened.at), 'd MMM HH:mm')}). What was recorded before stays on the
+                sheet.
+              </p>
+            )}
             {definition.caution && open && (
               <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 text-[0.95rem] leading-snug">
                 {definition.caution}
               </p>
             )}
           </div>
-          <StepBody
-            job={job}
-            state={state}
-            step={definition}
-            report={step.report}
-            shown={supposed}
-            entry={entry}
-            open={open}
-            say={setFault}
-            onLook={setLooking}
-          />
+          {step.report.failed ? (
+            <Fault>{`This step cannot be worked out: ${say(step.report.failed)} Look at the setup and at the last reading under More.`}</Fault>
+          ) : (
+            <Whole what="The middle of this step" again={step.id}>
+              <StepBody
+                job={job}
+                state={state}
+                step={definition}
+                report={step.report}
+                shown={supposed}
+                entry={entry}
+                open={open}
+                say={setFault}
+                onLook={setLooking}
+              />
+            </Whole>
+          )}
           {fault && <Fault>{say(fault)}</Fault>}
         </main>
         <aside
@@ -171,18 +187,20 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >
-          {step.id === 'driveup' &&
-            (isForecast(supposed.values) ? (
-              <DriveUpSide shown={supposed} />
-            ) : (
-              <SchoolSide shown={supposed} />
-            ))}
-          {step.id === 'driveup' && bench?.benchMm && isForecast(charted) && (
-            <Suspense fallback={<div className="h-44" />}>
-              <ForecastChart values={charted} benchMm={bench.benchMm} />
-            </Suspense>
-          )}
-          {step.id === 'bench' && <BenchSets report={supposed} />}
+          <Whole what="The numbers beside it" again={step.id}>
+            {step.id === 'driveup' &&
+              (isForecast(supposed.values) ? (
+                <DriveUpSide shown={supposed} />
+              ) : (
+                <SchoolSide shown={supposed} />
+              ))}
+            {step.id === 'driveup' && bench?.benchMm && isForecast(charted) && (
+              <Suspense fallback={<div className="h-44" />}>
+                <ForecastChart values={charted} benchMm={bench.benchMm} />
+              </Suspense>
+            )}
+            {step.id === 'bench' && <BenchSets report={supposed} />}
+          </Whole>
           <Judgements
             job={job}
             state={state}

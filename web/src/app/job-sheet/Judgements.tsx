@@ -1,7 +1,15 @@
-import { acceptanceOf, type Finding, type JobState, type StepReport, type StepState } from '@fulcrant/core';
+import {
+  acceptanceOf,
+  type Finding,
+  type JobState,
+  numbersOf,
+  type StepReport,
+  type StepState,
+  unseenChanges,
+} from '@fulcrant/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { Button } from '../../ui/controls.tsx';
+import { Button, Fault } from '../../ui/controls.tsx';
 import { FindingLine } from '../../ui/verdicts.tsx';
 import type { JobView } from '../job.ts';
 import { useSession } from '../session.tsx';
@@ -62,6 +70,7 @@ export function Judgements({
                     A lead hand can accept this, by name and with a reason.
                   </p>
                 ))}
+              {f.code === `${step.id}.unseen` && !supposed && <Look job={job} state={state} step={step.id} />}
             </FindingLine>
           );
         })}
@@ -77,6 +86,7 @@ export function Judgements({
             ? job.act('deviation.accepted', {
                 step: step.id,
                 finding: accepting.code,
+                numbers: numbersOf(accepting),
                 stands: accepting.reason,
                 reason,
               })
@@ -84,5 +94,27 @@ export function Judgements({
         }
       />
     </section>
+  );
+}
+
+/** A second person looks at a change of the setup that would lift a stop, and says so. */
+function Look({ job, state, step }: { job: JobView; state: JobState; step: string }) {
+  const { person } = useSession();
+  const [fault, setFault] = useState<string | null>(null);
+  const change = unseenChanges(state, step)[0];
+  if (!change || !person || person.role === 'viewer') return null;
+  if (change.author.id === person.id)
+    return <p className="mt-0.5 text-sm text-muted">You made the change: somebody else looks at it.</p>;
+  return (
+    <>
+      <Button
+        className="mt-2"
+        onClick={() => void job.act('change.seen', { change: change.id }).then(setFault)}
+        data-look
+      >
+        I have looked at the change: it is right
+      </Button>
+      {fault && <Fault>{fault}</Fault>}
+    </>
   );
 }

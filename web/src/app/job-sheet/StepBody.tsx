@@ -21,6 +21,7 @@ import { Button, Fault } from '../../ui/controls.tsx';
 import { DueTimer } from '../../ui/DueTimer.tsx';
 import { useGauge } from '../../ui/gauge-choice.ts';
 import { ReadingEntry } from '../../ui/ReadingEntry.tsx';
+import { Whole } from '../../ui/Whole.tsx';
 import type { JobView } from '../job.ts';
 import { useSay } from '../settings.tsx';
 import { figureFor } from './figure-for.tsx';
@@ -209,7 +210,9 @@ function Measured(props: Props & { answer: (item: string, a: 'yes' | 'no') => vo
       <div
         className={open && entry.place ? (pad ? 'lg:[&_svg]:max-h-48' : 'lg:[&_svg]:max-h-[16.25rem]') : ''}
       >
-        {figure}
+        <Whole what="The figure" again={report}>
+          {figure}
+        </Whole>
       </div>
       <div className="grid gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
         <div className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''}`}>

@@ -1,11 +1,4 @@
-import {
-  type FixedFirstValues,
-  type FixedNamed,
-  type JobState,
-  type JobSummary,
-  kindOf,
-  type StepReport,
-} from '@fulcrant/core';
+import type { FixedFirstValues, FixedNamed, JobState, JobSummary, StepReport } from '@fulcrant/core';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -38,14 +31,15 @@ export function FixedFirst({ state, report, open, onName }: Props) {
   const say = useSay();
   const [fault, setFault] = useState<string | null>(null);
   const { named } = report.values as FixedFirstValues;
-  const jobs = useQuery({
-    queryKey: ['jobs', 'all'],
-    queryFn: () => readThrough<{ jobs: Line[] }>('/api/jobs?limit=200'),
-  });
   const { machine } = state.setup;
-  const found = (jobs.data?.jobs ?? [])
-    .filter((l) => l.machine === machine && l.role === 'fixed' && kindOf(state.setup) !== 'regreasing')
-    .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt));
+  const jobs = useQuery({
+    queryKey: ['jobs', 'fixed', machine],
+    queryFn: () =>
+      readThrough<{ jobs: Line[]; next: string | null }>(
+        `/api/jobs?limit=20&fixedOn=${encodeURIComponent(machine)}`,
+      ),
+  });
+  const found = (jobs.data?.jobs ?? []).toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt));
   return (
     <div className="flex flex-col gap-3">
       {'float' in state.setup && state.setup.float && (
@@ -88,6 +82,11 @@ export function FixedFirst({ state, report, open, onName }: Props) {
             )}
           </li>
         ))}
+        {jobs.data?.next && (
+          <li className="py-2 text-muted">
+            The last {found.length} are shown; older ones by their number on the board.
+          </li>
+        )}
         {found.length === 0 && (
           <li className="py-2 text-muted">
             {jobs.isPending

@@ -1,90 +1,92 @@
-import { type Instrument, type JobEvent, type JobSummary, summarise } from '@fulcrant/core';
-import { useQuery } from '@tanstack/react-query';
+import { type Instrument, inBoardOrder, type Wants, wantsOf } from '@fulcrant/core';
 import { format, isToday } from 'date-fns';
-import { Plus } from 'lucide-react';
-import { useEffect } from 'react';
+import { Plus, Search } from 'lucide-react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { readThrough } from '../../app/api.ts';
 import { Corner } from '../../app/Corner.tsx';
-import { stateFrom, useHouseRules, useInstruments } from '../../app/job.ts';
-import { useQueue } from '../../app/queue.ts';
-import type { StoredJob } from '../../app/sent-events.ts';
+import { useHouseRules, useInstruments, usePositions } from '../../app/job.ts';
 import { useSession } from '../../app/session.tsx';
-import { useSay } from '../../app/settings.tsx';
-import { readCached } from '../../app/store.ts';
 import { isOverdue } from '../../ui/GaugePicker.tsx';
 import { Mark } from '../../ui/Mark.tsx';
-import { FlatRail } from '../../ui/Rail.tsx';
+import { BoardLine } from './BoardLine.tsx';
+import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
 
-type Line = JobSummary & { id: string; number: string; state: 'open' | 'signed'; updatedAt: string };
+/** Signed jobs beside the board. */
+const SIGNED = 6;
+const MINE = 'fulcrant.mine';
 
-/** Jobs with entries still on this device, summed up here, so that the board never shows less than was recorded. */
-async function withWaiting(lines: Line[], waiting: readonly JobEvent[]): Promise<Line[]> {
-  const ids = [...new Set(waiting.map((e) => e.jobId))];
-  const local = await Promise.all(
-    ids.map(async (id): Promise<Line | null> => {
-      const stored = (await readCached<StoredJob>(`/api/jobs/${id}`))?.events ?? [];
-      const known = new Set(stored.map((e) => e.id));
-      const events = [...stored, ...waiting.filter((e) => e.jobId === id && !known.has(e.id))];
-      const state = stateFrom(events);
-      const before = lines.find((l) => l.id === id);
-      return state
-        ? {
-            ...summarise(state),
-            id,
-            number: before?.number ?? 'not sent',
-            state: state.signed ? 'signed' : 'open',
-            updatedAt: events.at(-1)?.at ?? state.opened.at,
-          }
-        : null;
-    }),
-  );
-  const changed = local.filter((l): l is Line => l !== null);
-  return [...lines.filter((l) => !changed.some((c) => c.id === l.id)), ...changed];
-}
+const HEADING: Record<Wants, string> = {
+  overdue: 'Overdue',
+  lead: 'Waits for a lead hand',
+  hand: 'Can go on',
+  time: 'Waits for its time',
+};
 
-/** What wants a hand first: work that can go on, then what is held, then what is not begun. */
-function rank(l: Line): number {
-  if (l.held) return 1;
-  return l.present === 'safe' ? 2 : 0;
-}
-
+/** Home: what wants a hand now. */
 export function BoardPage() {
   const { person } = useSession();
-  const { waiting } = useQueue();
   const gauges = useInstruments().data?.instruments ?? [];
   // Kept on the device from here, so that a job can be opened by them without network.
   useHouseRules();
-  const jobs = useQuery({
-    queryKey: ['jobs', waiting.map((w) => w.n).join()],
-    queryFn: async () =>
-      withWaiting(
-        (await readThrough<{ jobs: Line[] }>('/api/jobs?limit=200')).jobs,
-        waiting.map((w) => w.event),
-      ),
-    refetchInterval: 10_000,
-    placeholderData: (before) => before,
-  });
+  usePositions('');
+  const [typed, setTyped] = useState('');
+  const [mine, setMine] = useState(() => localStorage.getItem(MINE) === 'yes');
+  const jobs = useOpenLines();
   useEffect(() => {
     document.title = 'Shift board · Fulcrant';
   }, []);
+  const now = Date.now();
   const all = jobs.data ?? [];
-  const open = all
-    .filter((l) => l.state === 'open')
-    .sort((a, b) => rank(a) - rank(b) || b.updatedAt.localeCompare(a.updatedAt));
-  const signed = all
-    .filter((l) => l.state === 'signed')
-    .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt));
-  const held = open.filter((l) => l.held).length;
+  const open = inBoardOrder(
+    all.filter((l) => !mine || (person !== null && l.hands.includes(person.id))),
+    now,
+  );
+  const looked = useDeferredValue(typed.trim());
+  const count = (w: Wants) => open.filter((l) => wantsOf(l, now) === w).length;
   return (
     <div className="p-2 md:p-3.5">
       <div className="grid min-h-[calc(100dvh-1.75rem)] border border-rule lg:grid-cols-[minmax(0,1fr)_252px] lg:grid-rows-[auto_minmax(0,1fr)_auto]">
-        <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-4 py-3 md:px-6 lg:border-r">
+        <header className="sticky top-0 z-10 flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule bg-paper px-4 py-2.5 md:px-6 lg:border-r">
           <Mark />
-          <h1 className="m-0 text-[1.75rem]">Shift board</h1>
-          <p className="m-0 text-muted">
-            {open.length} open · {held} held · {open.filter((l) => rank(l) === 0).length} can go on
-          </p>
+          <div className="mr-auto">
+            <h1 className="m-0 text-[1.6rem] leading-none">Shift board</h1>
+            <p className="m-0 text-[0.95rem] text-muted" data-counts>
+              {open.length} open{mine ? ' of mine' : ''} · {count('overdue')} overdue · {count('lead')} for a
+              lead hand
+            </p>
+          </div>
+          <label className="flex min-h-12 min-w-52 flex-1 items-center gap-2 border-b-2 border-muted focus-within:border-brass md:max-w-72">
+            <Search aria-hidden="true" size={20} className="shrink-0 text-muted" />
+            <span className="sr-only">Find a machine, position or number</span>
+            <input
+              type="search"
+              inputMode="search"
+              value={typed}
+              onChange={(e) => setTyped(e.target.value)}
+              maxLength={80}
+              placeholder="machine, position, number"
+              className="min-h-11 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
+            />
+          </label>
+          <button
+            type="button"
+            aria-pressed={mine}
+            onClick={() => {
+              localStorage.setItem(MINE, mine ? 'no' : 'yes');
+              setMine(!mine);
+            }}
+            className="min-h-12 border border-muted px-4 font-label text-lg font-semibold aria-pressed:border-2 aria-pressed:border-brass"
+          >
+            Mine
+          </button>
+          {person && person.role !== 'viewer' && (
+            <Link
+              to="/jobs/new"
+              className="flex min-h-12 items-center gap-2 bg-ink px-5 font-label text-lg font-semibold text-paper"
+            >
+              <Plus aria-hidden="true" size={20} /> Open a job
+            </Link>
+          )}
         </header>
         <aside
           className="border-b border-rule px-4 py-4 max-lg:order-3 max-lg:border-t lg:row-span-2"
@@ -92,44 +94,29 @@ export function BoardPage() {
         >
           <Due lines={open} />
           <Gauges gauges={gauges} />
-          <h2 className="kicker mb-1 mt-6">Signed</h2>
-          <ul className="m-0 list-none p-0">
-            {signed.slice(0, 6).map((l) => (
-              <li key={l.id} className="border-t border-faint">
-                <Link to={`/jobs/${l.id}/sheet`} className="block min-h-12 py-1.5 leading-tight">
-                  <span className="font-label text-lg font-semibold">{l.machine}</span>
-                  <span className="block text-sm text-muted">
-                    {l.position} · {l.number} · {format(new Date(l.updatedAt), 'd MMM HH:mm')}
-                  </span>
-                </Link>
-              </li>
-            ))}
-            {signed.length === 0 && <li className="text-sm text-muted">None yet.</li>}
-          </ul>
+          <Signed />
         </aside>
         <main className="min-w-0 px-4 md:px-6 lg:border-r lg:border-rule">
-          {jobs.isPending && <p className="py-6 text-lg text-muted">Fetching the board …</p>}
-          {jobs.isError && all.length === 0 && (
-            <p className="py-6 text-lg">{person ? jobs.error.message : 'Sign in to see the jobs.'}</p>
+          {looked !== '' ? (
+            <Found typed={looked} open={all} now={now} />
+          ) : (
+            <>
+              {jobs.isPending && <p className="py-6 text-lg text-muted">Fetching the board …</p>}
+              {jobs.isError && all.length === 0 && (
+                <p className="py-6 text-lg">{person ? jobs.error.message : 'Sign in to see the jobs.'}</p>
+              )}
+              {jobs.isSuccess && open.length === 0 && (
+                <p className="py-6 text-lg">
+                  {mine && all.length > 0
+                    ? `None of the ${all.length} open jobs is yours.`
+                    : 'Nothing is open. Open a job for a machine position.'}
+                </p>
+              )}
+              <OpenJobs lines={open} now={now} />
+            </>
           )}
-          {jobs.isSuccess && open.length === 0 && (
-            <p className="py-6 text-lg">Nothing is open. Open a job for a machine position.</p>
-          )}
-          <ul className="m-0 list-none p-0" aria-label="Open jobs">
-            {open.map((l) => (
-              <BoardLine key={l.id} line={l} />
-            ))}
-          </ul>
         </main>
-        <footer className="flex flex-wrap items-center gap-4 border-t border-rule px-4 py-3 max-lg:order-2 md:px-6 lg:border-r">
-          {person && person.role !== 'viewer' && (
-            <Link
-              to="/jobs/new"
-              className="flex min-h-12 items-center gap-2 bg-ink px-6 font-label text-lg font-semibold text-paper"
-            >
-              <Plus aria-hidden="true" size={20} /> Open a job
-            </Link>
-          )}
+        <footer className="flex flex-wrap items-center gap-4 border-t border-rule px-4 py-2 max-lg:order-2 md:px-6 lg:border-r">
           <Link to="/bench" className="flex min-h-12 items-center text-steel underline underline-offset-4">
             A sum without a job: the bench
           </Link>
@@ -160,42 +147,104 @@ export function BoardPage() {
   );
 }
 
-/** One job: the machine in big letters, its rail laid flat, the next act in words. */
-function BoardLine({ line: l }: { line: Line }) {
-  const say = useSay();
-  const present = l.rail.find((m) => m.status === 'present');
+/** Open jobs under what they want, each group under its own words. */
+function OpenJobs({ lines, now }: { lines: Line[]; now: number }) {
+  const groups = [...new Set(lines.map((l) => wantsOf(l, now)))];
   return (
-    <li className="border-b border-faint" data-job={l.number}>
-      <Link
-        to={`/jobs/${l.id}`}
-        className="grid items-center gap-x-6 py-2 hover:bg-shade md:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)_minmax(0,0.85fr)]"
-      >
-        <span className="min-w-0 leading-tight">
-          <span className="block font-label text-[1.55rem] font-semibold leading-tight">{l.machine}</span>
-          <span className="block text-[0.95rem] text-muted">
-            {l.position} · <span className="figures text-sm">{l.number}</span>
-          </span>
-        </span>
-        <FlatRail marks={l.rail} />
-        <span className="min-w-0 leading-snug">
-          {l.held ? (
-            <span className="font-medium text-stop">
-              <span className="font-label text-lg font-semibold">
-                Held at {present?.title.toLowerCase()}.{' '}
-              </span>
-              {say(l.held)}
+    <section aria-label="Open jobs">
+      {groups.map((w) => (
+        <section key={w} aria-label={HEADING[w]}>
+          <h2 className={`kicker m-0 border-b border-rule pb-1 pt-3 ${w === 'overdue' ? '!text-stop' : ''}`}>
+            {HEADING[w]}
+          </h2>
+          <ul className="m-0 list-none p-0">
+            {lines
+              .filter((l) => wantsOf(l, now) === w)
+              .map((l) => (
+                <BoardLine key={l.id} line={l} wants={w} />
+              ))}
+          </ul>
+        </section>
+      ))}
+    </section>
+  );
+}
+
+/** What was looked for: jobs, and positions a job can be opened at. */
+function Found({ typed, open, now }: { typed: string; open: Line[]; now: number }) {
+  const { person } = useSession();
+  const found = useFoundLines(typed, open);
+  const places = usePositions(typed);
+  const lines = found.data?.jobs ?? [];
+  const positions = places.data?.positions ?? [];
+  return (
+    <div data-found={found.isFetching ? 'looking' : 'done'}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-3">Jobs: “{typed}”</h2>
+      <ul className="m-0 list-none p-0" aria-label="Jobs found">
+        {lines.map((l) => (
+          <BoardLine key={l.id} line={l} wants={l.state === 'open' ? wantsOf(l, now) : null} />
+        ))}
+      </ul>
+      {found.isSuccess && lines.length === 0 && <p className="py-3 text-muted">No job by these words.</p>}
+      {found.data?.next && (
+        <p className="py-2 text-muted">The first {lines.length} are shown: another word finds the rest.</p>
+      )}
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Positions</h2>
+      <ul className="m-0 list-none p-0" aria-label="Positions found">
+        {positions.map((p) => (
+          <li key={p.id} className="flex flex-wrap items-center gap-x-4 border-b border-faint">
+            <span className="min-w-0 flex-1 py-2">
+              <span className="font-label text-lg font-semibold">{p.machine}</span>, {p.position}
             </span>
-          ) : (
-            <span>
-              <span className="font-label text-lg font-semibold text-brass">
-                {present?.title ?? 'Done'}.{' '}
+            {person && person.role !== 'viewer' && (
+              <Link
+                to={`/jobs/new?position=${p.id}&q=${encodeURIComponent(typed)}`}
+                className="flex min-h-12 items-center text-steel underline underline-offset-4"
+              >
+                open a job here
+              </Link>
+            )}
+          </li>
+        ))}
+      </ul>
+      {places.data?.more && (
+        <p className="py-2 text-muted">
+          The first {positions.length} positions are shown: another word finds the rest.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The last few signed, and the way on to the others. */
+function Signed() {
+  const signed = useSignedLines(SIGNED);
+  const lines = signed.data?.jobs ?? [];
+  return (
+    <>
+      <h2 className="kicker mb-1 mt-6">Signed</h2>
+      <ul className="m-0 list-none p-0">
+        {lines.map((l) => (
+          <li key={l.id} className="border-t border-faint">
+            <Link to={`/jobs/${l.id}/sheet`} className="block min-h-12 py-1.5 leading-tight">
+              <span className="font-label text-lg font-semibold">{l.machine}</span>
+              <span className="block text-sm text-muted">
+                {l.position} · {l.number} · {format(new Date(l.updatedAt), 'd MMM HH:mm')}
               </span>
-              {say(l.act)}
-            </span>
-          )}
-        </span>
-      </Link>
-    </li>
+            </Link>
+          </li>
+        ))}
+        {signed.isSuccess && lines.length === 0 && <li className="text-sm text-muted">None yet.</li>}
+      </ul>
+      {signed.data?.next && (
+        <Link
+          to="/signed"
+          className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+        >
+          The last {lines.length}; all signed
+        </Link>
+      )}
+    </>
   );
 }
 
@@ -229,9 +278,10 @@ function Due({ lines }: { lines: Line[] }) {
 }
 
 function Gauges({ gauges }: { gauges: Instrument[] }) {
-  const late = gauges.filter((g) => isOverdue(g) && !g.standIn);
-  const soon = gauges
-    .filter((g) => !isOverdue(g) && !g.standIn)
+  const real = gauges.filter((g) => !g.standIn);
+  const late = real.filter((g) => isOverdue(g));
+  const soon = real
+    .filter((g) => !isOverdue(g))
     .sort((a, b) => a.calibrationDue.localeCompare(b.calibrationDue))
     .slice(0, 4);
   return (
@@ -260,7 +310,7 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           to="/gauges"
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
         >
-          All gauges
+          All {real.length} gauges
         </Link>
         <Link
           to="/house-rules"

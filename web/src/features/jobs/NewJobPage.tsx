@@ -1,10 +1,11 @@
 import type { JobKind, Setup } from '@fulcrant/core';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import { Corner } from '../../app/Corner.tsx';
 import { type StoredPosition, useHouseRules, useOpenJob, usePositions } from '../../app/job.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
+import { PositionPicker } from './PositionPicker.tsx';
 import { SetupForm } from './SetupForm.tsx';
 import { startFor } from './start-setup.ts';
 
@@ -22,18 +23,22 @@ const KINDS: ReadonlyArray<readonly [JobKind, string, string]> = [
 
 /** Open a job: the kind of work, then a position the plant knows or a new one. */
 export function NewJobPage() {
-  const positions = usePositions().data?.positions ?? [];
+  const [asked] = useSearchParams();
+  // Come from a search on the board: the position found there is the one meant.
+  const from = usePositions(asked.get('q') ?? '').data?.positions.find((p) => p.id === asked.get('position'));
   const house = useHouseRules();
   const rules = house.data?.rules;
   const openJob = useOpenJob();
   const go = useNavigate();
   const [kind, setKind] = useState<JobKind>('sleeve-bearing');
-  const [chosen, setChosen] = useState<StoredPosition | null>(null);
+  const [picked, setPicked] = useState<StoredPosition | null | undefined>(undefined);
+  const chosen = picked === undefined ? (from ?? null) : picked;
   const [fault, setFault] = useState<string | null>(null);
   const open = async (setup: Setup) => {
-    const same = positions.find((p) => p.machine === setup.machine && p.position === setup.position);
+    const same = chosen?.machine === setup.machine && chosen.position === setup.position;
     try {
-      await go(`/jobs/${await openJob(setup, same?.id ?? v7())}`);
+      // Another of the same name is found by the server, which knows them all.
+      await go(`/jobs/${await openJob(setup, same ? chosen.id : v7())}`);
     } catch (error) {
       setFault(error instanceof Error ? error.message : 'The job could not be kept on this device.');
     }
@@ -76,21 +81,7 @@ export function NewJobPage() {
                       </Button>
                     ))}
                   </fieldset>
-                  <label className="flex min-w-72 max-w-xl flex-1 flex-col">
-                    <span className="kicker">A position the plant knows</span>
-                    <select
-                      className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg"
-                      value={chosen?.id ?? ''}
-                      onChange={(e) => setChosen(positions.find((p) => p.id === e.target.value) ?? null)}
-                    >
-                      <option value="">a new one, described below</option>
-                      {positions.map((p) => (
-                        <option key={p.id} value={p.id}>
-                          {p.machine}, {p.position}
-                        </option>
-                      ))}
-                    </select>
-                  </label>
+                  <PositionPicker chosen={chosen} typed={asked.get('q') ?? ''} onChoose={setPicked} />
                 </div>
               }
             />

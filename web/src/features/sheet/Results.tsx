@@ -1,15 +1,16 @@
-import { type FitUpSheet, resultRows } from '@fulcrant/core';
-import { useSay } from '../../app/settings.tsx';
+import type { FitUpSheet } from '@fulcrant/core';
+import { sayIn } from '@fulcrant/core';
+import { useSettings } from '../../app/settings.tsx';
 
 /** The numbers a reliability engineer asks for a year later. */
-export function Results({ sheet }: { sheet: FitUpSheet }) {
-  const say = useSay();
+export function Results({ rows }: { rows: FitUpSheet['rows'] }) {
+  const { unit } = useSettings();
   return (
     <dl className="m-0 grid border-l border-t border-faint sm:grid-cols-2 md:grid-cols-3">
-      {resultRows(sheet).map(([k, v]) => (
+      {rows.map(([k, v]) => (
         <div key={k} className="border-b border-r border-faint px-3 py-2">
           <dt className="kicker">{k}</dt>
-          <dd className="figures m-0 text-lg font-medium">{say(v)}</dd>
+          <dd className="figures m-0 text-lg font-medium">{sayIn(v, unit)}</dd>
         </div>
       ))}
     </dl>

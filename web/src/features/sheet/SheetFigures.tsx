@@ -1,16 +1,16 @@
-import type { BoxBoreStepValues, BoxFaceStepValues, JobState, RunoutStepValues } from '@fulcrant/core';
+import type { BoxBoreStepValues, BoxFaceStepValues, FitUpSheet, RunoutStepValues } from '@fulcrant/core';
 import { BoreFigure, FaceFigure } from '../../figures/BoxFigures.tsx';
 import { RunoutFigure } from '../../figures/RunoutFigure.tsx';
 
 /** The turns of the indicator as they were drawn while they were read, for the sheet. */
-export function SheetFigures({ state }: { state: JobState }) {
-  const report = (id: string) => state.steps.find((s) => s.id === id)?.report ?? null;
+export function SheetFigures({ sheet }: { sheet: FitUpSheet }) {
+  const report = (id: string) => sheet.steps.find((s) => s.id === id) ?? null;
   const before = (id: string) => report(id)?.before?.at(-1)?.values ?? null;
   const runout = report('runout')?.values as RunoutStepValues | undefined;
   const face = report('face')?.values as BoxFaceStepValues | undefined;
   const bore = report('bore')?.values as BoxBoreStepValues | undefined;
-  if (!('shaftMm' in state.setup)) return null;
-  const { shaftMm, seatMm } = state.setup;
+  if (!('shaftMm' in sheet.setup)) return null;
+  const { shaftMm, seatMm } = sheet.setup;
   const frame = 'mx-auto max-w-3xl break-inside-avoid px-4 pt-3';
   return (
     <>

@@ -1,10 +1,19 @@
-import { fitUpSheet, type JobState } from '@fulcrant/core';
+import { fitUpSheet, type JobKind, type JobState, kindOf } from '@fulcrant/core';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../app/session.tsx';
 import { useSay } from '../../app/settings.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { Results } from './Results.tsx';
+
+/** What a signature says was done; a fitting where nothing else is said. */
+const SIGNED_AS: Partial<Record<JobKind, string>> = {
+  'condition.survey': 'Measured',
+  'seal-wear': 'Measured',
+  dismounting: 'Taken off',
+  regreasing: 'Greased',
+  packing: 'Packed',
+};
 
 /** What is signed for, then the name. */
 export function SignStep({
@@ -27,7 +36,7 @@ export function SignStep({
   };
   return (
     <div className="flex flex-col gap-5">
-      <Results sheet={fitUpSheet(state, [], null)} />
+      <Results rows={fitUpSheet(state, null).rows} />
       {state.deviations.length > 0 && (
         <p className="m-0 font-medium">
           {state.deviations.length} {state.deviations.length === 1 ? 'deviation' : 'deviations'} accepted:{' '}
@@ -45,7 +54,7 @@ export function SignStep({
         >
           <label className="flex flex-col">
             <span className="kicker">
-              {state.setup.procedure === 'condition.survey' ? 'Measured' : 'Fitted'} as recorded here, signed
+              {SIGNED_AS[kindOf(state.setup)] ?? 'Fitted'} as recorded here, signed
             </span>
             <input
               value={name}

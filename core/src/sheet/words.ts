@@ -21,7 +21,7 @@ const SHEET_TITLE: Partial<Record<JobKind, string>> = {
 const FIT_WORDS = { fit: 'fit to receive', 'not-fit': 'not fit', undecided: 'undecided' } as const;
 
 /** The numbers asked for a year later, as heading and text with quantity marks; a dash where there is none. */
-export function resultRows(sheet: FitUpSheet): Array<[string, string]> {
+export function resultRows(sheet: Pick<FitUpSheet, 'setup' | 'results'>): Array<[string, string]> {
   const r = sheet.results;
   const length = (mm: number | null) => (mm === null ? '–' : len(mm));
   const shaft: [string, string] = [
@@ -229,7 +229,3 @@ export function saySheetReading(r: Pick<SheetReading, 'value' | 'unit'>): string
       return `${r.value} drops/min`;
   }
 }
-
-/** Where a reading stands, with the attempt and the measuring it belongs to where they are not the first. */
-export const sayPlace = (r: Pick<SheetReading, 'place' | 'attempt' | 'measuring'>): string =>
-  `${r.attempt > 1 ? `${r.attempt}: ` : ''}${r.measuring > 1 ? `measuring ${r.measuring}: ` : ''}${r.place}`;

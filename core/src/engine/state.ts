@@ -4,7 +4,18 @@ import type { Beam, Finding, WorkingLine } from '../calculators/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { FixedNamed } from '../procedures/kinds/fixed-first.ts';
 
-export type Stamp = { at: string; author: Author };
+/** What is to be said of the clock an entry was made by: made without network, or by a device whose clock is off. */
+export type ClockMark = {
+  kind: 'offline' | 'off';
+  /** The time the device gave it, and when the server had it. */
+  deviceAt: string;
+  storedAt: string;
+  /** How far the device’s clock stood ahead of the server’s when it was sent, seconds. */
+  aheadS: number;
+};
+
+/** Who and when. `at` is the time waits are judged by; where that is not the device’s plain word, `clock` says why. */
+export type Stamp = { at: string; author: Author; clock?: ClockMark };
 
 export type Reading = Stamp & {
   id: string;
@@ -48,6 +59,9 @@ export type Deviation = Stamp & {
   id: string;
   step: string;
   finding: string;
+  /** The numbers that were accepted, whatever words they stood in. */
+  numbers: number[];
+  /** The sentence as it stood then, for the sheet. */
   stands: string;
   reason: string;
   attempt: number;
@@ -62,7 +76,33 @@ export type Hold = {
   released?: Stamp & { note?: string | undefined };
 };
 
-export type SetupChange = Stamp & { id: string; before: Setup; after: Setup; reason: string };
+/** A change of the setup; `seen` by a second person where it would lift a stop on what was read before it. */
+export type SetupChange = Stamp & {
+  id: string;
+  before: Setup;
+  after: Setup;
+  reason: string;
+  /** Steps that had readings when it was made. */
+  readAt: string[];
+  seen?: Stamp;
+};
+
+/** A round of a step that was opened again: what it held then stays on the sheet and counts no more. */
+export type Past = Stamp & {
+  step: string;
+  because: string;
+  readings: Reading[];
+  answers: Answer[];
+  ticks: BoltTick[];
+  deviations: Deviation[];
+  passes: Array<Stamp & { step: string; attempt: number }>;
+  findings: Finding[];
+  values: unknown;
+  before: NonNullable<StepReport['before']>;
+};
+
+/** A signature under the sheet; a revision is signed anew. */
+export type Signature = Stamp & { name: string; revision: number };
 
 /** The facts of a job, folded from its events; nothing here is judged. */
 export type Facts = {
@@ -85,7 +125,14 @@ export type Facts = {
   notes: Array<Stamp & { id: string; text: string }>;
   /** Jobs named as those that mounted the fixed bearing of this shaft, the last one counting. */
   fixedNamed: Array<Stamp & FixedNamed>;
-  signed: (Stamp & { name: string }) | null;
+  /** What steps held before they were opened again, oldest first. */
+  past: Past[];
+  /** The signature that stands; null while the sheet is open, also for a revision. */
+  signed: Signature | null;
+  /** Every signature ever given. */
+  signatures: Signature[];
+  /** Each time a signed sheet was opened again to be corrected. */
+  revisions: Array<Stamp & { reason: string }>;
 };
 
 /** `dial` is a deviation of either sign, `length` a size measured plainly, `roughness` a height in mm said in µm. */
@@ -138,6 +185,8 @@ export type StepReport = {
   before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
   /** What to do now, in words. */
   act: string;
+  /** It could not be worked out: the fault, in a sentence. The rest of the sheet lives. */
+  failed?: string;
 };
 
 export type StepStatus = 'done' | 'present' | 'closed';
@@ -157,6 +206,8 @@ export type StepState = {
   blocking: Finding[];
   passed?: Stamp;
   hold?: Hold;
+  /** It had been passed or begun, and was opened again by what was undone since. */
+  reopened?: Stamp & { because: string };
 };
 
 export type JobState = Facts & { steps: StepState[]; present: string | null };

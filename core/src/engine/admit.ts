@@ -4,6 +4,7 @@ import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { stepOf } from '../procedures/procedure-for.ts';
 import { len } from '../quantities/say.ts';
 import { standing } from './facts.ts';
+import { numbersOf, sameNumbers } from './numbers.ts';
 import { mayReopen } from './reopening.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 
@@ -19,7 +20,11 @@ const find = (state: JobState, id: string): StepState | undefined => state.steps
 /** The place behind a key at a step now, or why no reading may be taken there. */
 export function placeAt(state: JobState, step: string, key: string): Place | string {
   const definition = stepOf(state, step);
-  return definition?.kind.place?.(state, definition, key, reports(state)) ?? 'That step takes no readings.';
+  try {
+    return definition?.kind.place?.(state, definition, key, reports(state)) ?? 'That step takes no readings.';
+  } catch (fault) {
+    return fault instanceof RangeError ? fault.message : 'What stands at this step does not go together.';
+  }
 }
 
 /** The step must be the present one, with no pin through it. */
@@ -38,17 +43,30 @@ function refuseStep(state: JobState, id: string): Refusal {
  * `state` is null for a job not yet opened.
  */
 export function admit(state: JobState | null, e: JobEvent): Refusal {
+  try {
+    return refusalOf(state, e);
+  } catch (fault) {
+    if (!(fault instanceof RangeError))
+      return 'What stands at this step does not go together: look at the setup.';
+    return `What stands at this step does not go together: ${fault.message}`;
+  }
+}
+
+function refusalOf(state: JobState | null, e: JobEvent): Refusal {
   if (e.author.role === 'viewer') return 'A viewer reads; only fitters and lead hands record.';
   if (!state) return e.type === 'job.opened' ? null : 'This job is not opened yet.';
   if (e.type === 'job.opened') return 'This job is open already.';
-  if (state.signed && e.type !== 'note.added') return 'The sheet is signed: only notes can be added.';
+  if (state.signed && e.type !== 'note.added' && e.type !== 'sheet.reopened')
+    return 'The sheet is signed: notes can be added; a correction opens a revision, with its reason.';
   switch (e.type) {
     case 'note.added':
       return null;
     case 'setup.changed':
-      return kindOf(e.data.setup) === kindOf(state.setup)
-        ? null
-        : 'A job keeps its kind. Open another job for another kind of work.';
+      return refuseChange(state, e);
+    case 'change.seen':
+      return refuseLook(state, e);
+    case 'sheet.reopened':
+      return refuseRevision(state, e);
     case 'measure.repeated':
       return refuseRepeat(state, e);
     case 'gate.answered':
@@ -189,6 +207,33 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
   return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
 }
 
+/** A job keeps its kind, and a hold point planned for it leaves only by a lead hand. */
+function refuseChange(state: JobState, e: JobEventOf<'setup.changed'>): Refusal {
+  if (kindOf(e.data.setup) !== kindOf(state.setup))
+    return 'A job keeps its kind. Open another job for another kind of work.';
+  const kept = e.data.setup.holdBefore as readonly string[];
+  const lost = state.holds.find((h) => h.planned && !h.released && !kept.includes(h.step));
+  return lost && e.author.role !== 'lead'
+    ? `The hold point before “${find(state, lost.step)?.title ?? lost.step}” leaves only by a lead hand.`
+    : null;
+}
+
+/** A change is looked at by somebody who did not make it. */
+function refuseLook(state: JobState, e: JobEventOf<'change.seen'>): Refusal {
+  const change = state.setupChanges.find((c) => c.id === e.data.change);
+  if (!change) return 'There is no such change of the setup.';
+  if (change.seen) return `${change.seen.author.name} has looked at it already.`;
+  return change.author.id === e.author.id ? 'You made this change: somebody else looks at it.' : null;
+}
+
+/** A signed sheet is opened again by who signed it, or by a lead hand. */
+function refuseRevision(state: JobState, e: JobEventOf<'sheet.reopened'>): Refusal {
+  if (!state.signed) return 'The sheet is not signed: it can be corrected as it is.';
+  return e.author.role === 'lead' || e.author.id === state.signed.author.id
+    ? null
+    : `Only ${state.signed.author.name}, who signed it, or a lead hand opens a revision.`;
+}
+
 /** One spelling of a name: case, accents' composition and doubled spaces aside. */
 const spelled = (name: string): string =>
   name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
@@ -210,7 +255,7 @@ function refuseDeviation(state: JobState, e: JobEventOf<'deviation.accepted'>): 
   if (!step || !finding) return 'There is no such finding at that step now.';
   const stands = step.blocking.includes(finding) || (step.open.includes(finding) && isOver(finding));
   if (!stands) return 'That finding does not stand in the way.';
-  if (e.data.stands !== finding.reason)
+  if (!sameNumbers(e.data.numbers, numbersOf(finding)))
     return 'That finding has changed since it was read. Read it again, then decide.';
   return finding.acceptable ? null : 'This cannot be accepted by a signature; it must be put right.';
 }

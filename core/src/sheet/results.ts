@@ -1,3 +1,4 @@
+import type { JobState } from '../engine/state.ts';
 import type { BoltValues } from '../procedures/kinds/bolts.ts';
 import type { BoxBoreStepValues } from '../procedures/kinds/box-bore.ts';
 import type { BoxFaceStepValues } from '../procedures/kinds/box-face.ts';
@@ -12,7 +13,6 @@ import type { SettingStepValues } from '../procedures/kinds/seal-setting.ts';
 import type { BaselineValues } from '../procedures/kinds/seal-small.ts';
 import type { VerdictValues } from '../procedures/kinds/verdict.ts';
 import type { WearWatchValues } from '../procedures/kinds/wear-watch.ts';
-import type { JobState } from './state.ts';
 
 /** The numbers asked for a year later: lengths in mm, torques in N·m; null where a job has none such. */
 export type SheetResults = {

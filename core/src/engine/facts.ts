@@ -1,0 +1,69 @@
+import type { Finding } from '../calculators/result.ts';
+import { numbersOf, sameNumbers } from './numbers.ts';
+import type { Deviation, Facts } from './state.ts';
+
+/** Each time all bolts of a step were loosened. */
+export const loosenedAt = (facts: Pick<Facts, 'loosened'>, step: string): Facts['loosened'] =>
+  facts.loosened.filter((l) => l.step === step);
+
+/** How often a step has been measured anew. */
+export function roundOf(facts: Pick<Facts, 'repeats'>, step: string): number {
+  return facts.repeats.filter((r) => r.step === step).length;
+}
+
+/** The facts as they stood in an earlier measuring of a step. */
+export function inRound(facts: Facts, step: string, round: number): Facts {
+  let seen = 0;
+  return { ...facts, repeats: facts.repeats.filter((r) => r.step !== step || seen++ < round) };
+}
+
+/** Readings that stand: not withdrawn, of the latest measuring, of this attempt (or of any, for steps a dismounting does not reopen). */
+export function standing(
+  facts: Facts,
+  step: string,
+  attempt: number | 'any' = facts.attempt,
+): Facts['readings'] {
+  return facts.readings.filter(
+    (r) =>
+      r.step === step &&
+      !r.withdrawn &&
+      r.round === roundOf(facts, step) &&
+      (attempt === 'any' || r.attempt === attempt),
+  );
+}
+
+/** The standing reading at a place, if one was taken. */
+export function readingAt(
+  facts: Facts,
+  step: string,
+  place: string,
+  attempt: number | 'any' = facts.attempt,
+): Facts['readings'][number] | undefined {
+  return standing(facts, step, attempt).find((r) => r.place === place);
+}
+
+/** The answer last given to a gate's item in this attempt (or in any). */
+export function answerTo(
+  facts: Facts,
+  step: string,
+  item: string,
+  attempt: number | 'any' = facts.attempt,
+): Facts['answers'][number] | undefined {
+  return facts.answers.find(
+    (a) => a.step === step && a.item === item && (attempt === 'any' || a.attempt === attempt),
+  );
+}
+
+/**
+ * The acceptance that covers a finding as it stands: of the same code and the same numbers, whatever the words. Where a
+ * number has changed since, it is another finding and wants a lead hand anew; the acceptance before stays on the record.
+ */
+export function acceptanceOf(
+  facts: Pick<Facts, 'deviations'>,
+  step: string,
+  finding: Finding,
+): Deviation | undefined {
+  return facts.deviations.find(
+    (d) => d.step === step && d.finding === finding.code && sameNumbers(d.numbers, numbersOf(finding)),
+  );
+}

@@ -1,0 +1,270 @@
+import type { JobEvent, JobEventOf } from '../api/events.ts';
+import { procedureFor } from '../procedures/procedure-for.ts';
+import { timeOf } from './clock.ts';
+import { loosenedAt, roundOf } from './facts.ts';
+import { ISOLATION, reopeningOf } from './reopening.ts';
+import type { Facts, Hold, Stamp, StepReport } from './state.ts';
+
+/** Reports as they stand before an event, by step; asked for only where a step opens again. */
+export type ReportsThen = () => Record<string, StepReport>;
+
+const stamp = (e: JobEvent): Stamp => ({ ...timeOf(e), author: e.author });
+
+const planned = (step: string, reason = 'Hold point: waits for the lead hand.'): Hold => ({
+  step,
+  planned: true,
+  reason,
+});
+
+/** Facts of a job that has just been opened. */
+export function opened(e: JobEventOf<'job.opened'>): Facts {
+  return {
+    jobId: e.jobId,
+    positionId: e.data.positionId,
+    opened: stamp(e),
+    setup: e.data.setup,
+    setupChanges: [],
+    attempt: 1,
+    readings: [],
+    answers: [],
+    ticks: [],
+    loosened: [],
+    dismounted: [],
+    deviations: [],
+    holds: e.data.setup.holdBefore.map((step) => planned(step)),
+    passes: [],
+    repeats: [],
+    notes: [],
+    fixedNamed: [],
+    past: [],
+    signed: null,
+    signatures: [],
+    revisions: [],
+  };
+}
+
+/** One event laid on the facts. Events were admitted before; here they are only remembered. */
+export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
+  const s = stamp(e);
+  switch (e.type) {
+    case 'job.opened':
+      return f;
+    case 'setup.changed':
+      return setupChanged(f, e, s);
+    case 'change.seen':
+      return {
+        ...f,
+        setupChanges: f.setupChanges.map((c) => (c.id === e.data.change ? { ...c, seen: s } : c)),
+      };
+    case 'gate.answered':
+      return {
+        ...f,
+        answers: [
+          ...f.answers.filter(
+            (a) => !(a.step === e.data.step && a.item === e.data.item && a.attempt === f.attempt),
+          ),
+          { ...s, id: e.id, ...e.data, attempt: f.attempt },
+        ],
+      };
+    case 'reading.taken':
+      return {
+        ...f,
+        readings: [
+          ...f.readings,
+          { ...s, id: e.id, ...e.data, attempt: f.attempt, round: roundOf(f, e.data.step) },
+        ],
+      };
+    case 'measure.repeated':
+      return undo(
+        {
+          ...f,
+          repeats: [...f.repeats, { ...s, id: e.id, ...e.data }],
+          passes: f.passes.filter((p) => p.step !== e.data.step),
+        },
+        f,
+        { of: [e.data.step], because: `measured again, ${e.data.done}`, stamp: s, reports },
+      );
+    case 'reading.withdrawn': {
+      const step = f.readings.find((r) => r.id === e.data.reading)?.step ?? '';
+      return undo(
+        {
+          ...f,
+          readings: f.readings.map((r) =>
+            r.id === e.data.reading ? { ...r, withdrawn: { ...s, reason: e.data.reason } } : r,
+          ),
+          // A withdrawn reading opens its step again: what was passed on it must be passed anew.
+          passes: f.passes.filter((p) => p.step !== step),
+        },
+        f,
+        { of: [step], because: `a reading was withdrawn, ${e.data.reason}`, stamp: s, reports },
+      );
+    }
+    case 'bolt.tightened':
+      return {
+        ...f,
+        ticks: [
+          ...f.ticks,
+          {
+            ...s,
+            id: e.id,
+            ...e.data,
+            step: e.data.step ?? 'bolts',
+            moved: e.data.moved ?? false,
+            attempt: f.attempt,
+            round: loosenedAt(f, e.data.step ?? 'bolts').length,
+          },
+        ],
+      };
+    case 'bolts.loosened': {
+      const step = e.data.step ?? 'bolts';
+      return undo(
+        {
+          ...f,
+          loosened: [...f.loosened, { ...s, id: e.id, step, reason: e.data.reason, attempt: f.attempt }],
+          passes: f.passes.filter((p) => p.step !== step),
+        },
+        f,
+        { of: [step], because: `loosened, ${e.data.reason}`, stamp: s, reports },
+      );
+    }
+    case 'step.passed':
+      return {
+        ...f,
+        passes: [
+          ...f.passes.filter((p) => p.step !== e.data.step),
+          { ...s, step: e.data.step, attempt: f.attempt },
+        ],
+      };
+    case 'step.held':
+      return {
+        ...f,
+        holds: [...f.holds, { step: e.data.step, planned: false, reason: e.data.reason, set: s }],
+      };
+    case 'step.released':
+      return {
+        ...f,
+        holds: f.holds.map((h) =>
+          h.step === e.data.step && !h.released ? { ...h, released: { ...s, note: e.data.note } } : h,
+        ),
+      };
+    case 'deviation.accepted':
+      return { ...f, deviations: [...f.deviations, { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
+    case 'bearing.dismounted': {
+      const { undoes, said } = reopeningOf(f.setup);
+      const noted = { ...f, dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }] };
+      if (undoes.length === 0) return { ...noted, attempt: f.attempt + 1 };
+      const because = `${said.toLowerCase()}, ${e.data.reason}`;
+      return undo(noted, f, { of: undoes, self: true, because, stamp: s, reports });
+    }
+    case 'fixed.named':
+      return { ...f, fixedNamed: [...f.fixedNamed, { ...s, ...e.data }] };
+    case 'sheet.signed': {
+      const signed = { ...s, name: e.data.name, revision: f.revisions.length + 1 };
+      return { ...f, signed, signatures: [...f.signatures, signed] };
+    }
+    case 'sheet.reopened':
+      return {
+        ...f,
+        signed: null,
+        revisions: [...f.revisions, { ...s, reason: e.data.reason }],
+        passes: f.passes.filter((p) => p.step !== 'sign'),
+      };
+    case 'note.added':
+      return { ...f, notes: [...f.notes, { ...s, id: e.id, text: e.data.text }] };
+  }
+}
+
+function setupChanged(f: Facts, e: JobEventOf<'setup.changed'>, s: Stamp): Facts {
+  const wanted = e.data.setup.holdBefore as readonly string[];
+  const kept = f.holds.filter((h) => !h.planned || h.released || wanted.includes(h.step));
+  const added = wanted.filter((step) => !kept.some((h) => h.planned && h.step === step));
+  return {
+    ...f,
+    setup: e.data.setup,
+    setupChanges: [
+      ...f.setupChanges,
+      {
+        ...s,
+        id: e.id,
+        before: f.setup,
+        after: e.data.setup,
+        reason: e.data.reason,
+        readAt: [...new Set(f.readings.filter((r) => !r.withdrawn).map((r) => r.step))],
+      },
+    ],
+    holds: [...kept, ...added.map((step) => planned(step))],
+  };
+}
+
+type Undoing = {
+  /** The steps, or states, that were undone. */
+  of: readonly string[];
+  /** These themselves open again too; otherwise they have seen to it already. */
+  self?: boolean;
+  because: string;
+  stamp: Stamp;
+  reports: ReportsThen;
+};
+
+/**
+ * Open again every step that stands on what was undone, and those that stand on these. Where the start is among them the
+ * machine had been handed over: whatever stands on its isolation is asked again as well.
+ */
+function undo(next: Facts, before: Facts, u: Undoing): Facts {
+  const { steps } = procedureFor(before.setup);
+  const undone = new Set(u.of);
+  const passed = (step: string) => before.passes.some((p) => p.step === step);
+  for (let grew = true; grew; ) {
+    grew = false;
+    for (const s of steps) {
+      if (undone.has(s.id) || !s.standsOn?.some((x) => undone.has(x))) continue;
+      undone.add(s.id);
+      if (s.starts && passed(s.id)) undone.add(ISOLATION);
+      grew = true;
+    }
+  }
+  const title = steps.find((s) => u.of.includes(s.id))?.title ?? u.of[0] ?? '';
+  let facts = next;
+  for (const s of steps)
+    if (undone.has(s.id) && (u.self || !u.of.includes(s.id)) && isBegun(facts, s.id))
+      facts = openAgain(facts, s.id, `${title}: ${u.because}`, u.stamp, u.reports()[s.id]);
+  return facts;
+}
+
+const isBegun = (f: Facts, step: string): boolean =>
+  [f.passes, f.readings, f.answers, f.ticks].some((list) => list.some((x) => x.step === step));
+
+/** What a step holds goes to its past; its pass falls, and a planned hold stands before it again. */
+function openAgain(f: Facts, step: string, because: string, s: Stamp, report?: StepReport): Facts {
+  const here = <T extends { step: string }>(list: readonly T[]) => list.filter((x) => x.step === step);
+  const elsewhere = <T extends { step: string }>(list: readonly T[]) => list.filter((x) => x.step !== step);
+  const pulled = f.holds.some((h) => h.step === step && h.planned && h.released);
+  return {
+    ...f,
+    past: [
+      ...f.past,
+      {
+        ...s,
+        step,
+        because,
+        readings: here(f.readings),
+        answers: here(f.answers),
+        ticks: here(f.ticks),
+        deviations: here(f.deviations),
+        passes: here(f.passes),
+        findings: report?.findings ?? [],
+        values: report?.values ?? null,
+        before: report?.before ?? [],
+      },
+    ],
+    readings: elsewhere(f.readings),
+    answers: elsewhere(f.answers),
+    ticks: elsewhere(f.ticks),
+    deviations: elsewhere(f.deviations),
+    passes: elsewhere(f.passes),
+    repeats: elsewhere(f.repeats),
+    holds: pulled
+      ? [...f.holds, planned(step, 'Hold point, opened again: waits for the lead hand.')]
+      : f.holds,
+  };
+}

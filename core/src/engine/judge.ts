@@ -1,0 +1,237 @@
+import type { JobEvent } from '../api/events.ts';
+import type { Finding } from '../calculators/result.ts';
+import { verdictOf } from '../calculators/result.ts';
+import { procedureFor } from '../procedures/procedure-for.ts';
+import type { StepDefinition } from '../procedures/types.ts';
+import { acceptanceOf, inRound } from './facts.ts';
+import { lay, opened } from './fold.ts';
+import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
+import { unseenStops } from './unseen.ts';
+import { upcast } from './upcast.ts';
+
+/** Findings a lead hand has accepted as they stand are no longer in the way; they stay on the sheet. */
+function open(facts: Facts, step: StepDefinition, findings: Finding[]): Finding[] {
+  return findings.filter((f) => !(f.acceptable && acceptanceOf(facts, step.id, f)));
+}
+
+/** A survey goes on past what does not pass; only what is not measured holds it. */
+const blocks = (step: StepDefinition) => (f: Finding) =>
+  f.verdict === 'incomplete' || (!step.survey && (f.verdict === 'reject' || f.verdict === 'too-close'));
+
+/** The pin through a step that has not been pulled, else the last one that was. */
+function holdOf(facts: Facts, step: string): Hold | undefined {
+  const pins = facts.holds.filter((h) => h.step === step);
+  return pins.find((h) => !h.released) ?? pins.at(-1);
+}
+
+function passOf(facts: Facts, step: StepDefinition): Facts['passes'][number] | undefined {
+  return facts.passes.find((p) => p.step === step.id && (!step.again || p.attempt === facts.attempt));
+}
+
+/** What is said of a step that could not be worked out; everything before it stands. */
+function failed(step: StepDefinition, fault: unknown): StepReport {
+  const said = fault instanceof RangeError ? fault.message : 'what stands here does not go together.';
+  return {
+    findings: [
+      {
+        code: `${step.id}.failed`,
+        verdict: 'incomplete',
+        reason: `This step cannot be worked out: ${said}`,
+        remedy: 'Look at the setup and at the last reading; change the one or withdraw the other.',
+        acceptable: false,
+      },
+    ],
+    working: [],
+    beams: [],
+    values: null,
+    next: null,
+    act: 'This step cannot be worked out.',
+    failed: said,
+  };
+}
+
+type Carried = Record<string, StepReport>;
+
+/** A step's report on the facts; where its kind throws, a report that says so. */
+function reportOf(facts: Facts, step: StepDefinition, carried: Carried): StepReport {
+  try {
+    return step.kind.report(facts, step, carried);
+  } catch (fault) {
+    return failed(step, fault);
+  }
+}
+
+/**
+ * A step's report, with those of its earlier measurings beside it.
+ * @param known the earlier measurings as they were told before, where nothing they read has changed
+ */
+function withBefore(
+  facts: Facts,
+  step: StepDefinition,
+  carried: Carried,
+  known: StepReport['before'],
+): StepReport {
+  const report = reportOf(facts, step, carried);
+  const repeats = facts.repeats.filter((r) => r.step === step.id);
+  const stops = unseenStops(facts, step, report.findings, (then, as) => reportOf(then, as, carried).findings);
+  const whole = stops.length > 0 ? { ...report, findings: [...report.findings, ...stops] } : report;
+  if (repeats.length === 0) return whole;
+  if (known?.length === repeats.length) return { ...whole, before: known };
+  const before = repeats.map((r, round) => {
+    const then = reportOf(inRound(facts, step.id, round), step, carried);
+    return {
+      done: r.done,
+      stamp: { at: r.at, author: r.author },
+      values: then.values,
+      findings: then.findings,
+    };
+  });
+  return { ...whole, before };
+}
+
+type Remembered = {
+  /** Steps before this index are as they were. */
+  from: number;
+  state: JobState;
+  /** The earlier measurings of the step at `from` are as they were, too. */
+  sameRounds: boolean;
+};
+
+/**
+ * The state of every step, in order: the first that is not done is the present one, all after it are closed. Under a signature
+ * every step is done, whatever today's rules would say of it.
+ * @param remembered the state before the last event, and from which step on it has to be told anew
+ */
+export function judge(facts: Facts, remembered?: Remembered): JobState {
+  const steps: StepState[] = [];
+  const carried: Carried = {};
+  let present: StepState | null = null;
+  for (const [i, step] of procedureFor(facts.setup).steps.entries()) {
+    const before = remembered?.state.steps[i];
+    if (remembered && before && i < remembered.from) {
+      steps.push(before);
+      if (before.report) carried[step.id] = before.report;
+      if (before.status === 'present') present = before;
+      continue;
+    }
+    const hold = holdOf(facts, step.id);
+    const passed = passOf(facts, step);
+    const again = passed ? undefined : facts.past.findLast((p) => p.step === step.id);
+    const shared = {
+      id: step.id,
+      title: step.title,
+      ...(hold ? { hold } : {}),
+      ...(again ? { reopened: { at: again.at, author: again.author, because: again.because } } : {}),
+    };
+    if (present) {
+      steps.push({
+        ...shared,
+        status: 'closed',
+        because: `“${present.title}” comes first.`,
+        report: null,
+        verdict: 'incomplete',
+        open: [],
+        blocking: [],
+      });
+      continue;
+    }
+    const known = remembered?.sameRounds && i === remembered.from ? before?.report?.before : undefined;
+    const report = withBefore(facts, step, carried, known);
+    carried[step.id] = report;
+    const standing = open(facts, step, report.findings);
+    const blocking = standing.filter(blocks(step));
+    const held = hold !== undefined && !hold.released;
+    const done =
+      facts.signed !== null || (step.id !== 'sign' && passed !== undefined && blocking.length === 0 && !held);
+    const state: StepState = {
+      ...shared,
+      status: done ? 'done' : 'present',
+      report,
+      verdict: verdictOf(standing),
+      open: standing,
+      blocking,
+      ...(passed && done ? { passed: { at: passed.at, author: passed.author } } : {}),
+    };
+    if (!done) present = state;
+    steps.push(state);
+  }
+  return { ...facts, steps, present: present?.id ?? null };
+}
+
+const reportsOf = (state: JobState): Carried =>
+  Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
+
+/** Events after which only the numbers of one step, and what stands after it, are told anew. */
+const STEP_OF: {
+  [T in JobEvent['type']]?: (e: Extract<JobEvent, { type: T }>, state: JobState) => string | null;
+} = {
+  'gate.answered': (e) => e.data.step,
+  'reading.taken': (e) => e.data.step,
+  'measure.repeated': (e) => e.data.step,
+  'reading.withdrawn': (e, s) => s.readings.find((r) => r.id === e.data.reading)?.step ?? null,
+  'bolt.tightened': (e) => e.data.step ?? 'bolts',
+  'bolts.loosened': (e) => e.data.step ?? 'bolts',
+  'step.passed': (e) => e.data.step,
+  'step.held': (e) => e.data.step,
+  'step.released': (e) => e.data.step,
+  'deviation.accepted': (e) => e.data.step,
+  'fixed.named': () => 'fixedfirst',
+};
+/** Events that leave the earlier measurings of their step as they were. */
+const ADDS = [
+  'gate.answered',
+  'reading.taken',
+  'bolt.tightened',
+  'step.passed',
+  'step.held',
+  'step.released',
+];
+
+/** The first step whose report an event may change; one past the last where it changes none. */
+function firstTold(before: JobState, after: Facts, e: JobEvent): number {
+  if (e.type === 'note.added') return before.steps.length;
+  const stepOf = STEP_OF[e.type] as ((e: JobEvent, s: JobState) => string | null) | undefined;
+  const step = stepOf?.(e, before);
+  if (step === undefined || step === null) return 0;
+  const opened = after.past.slice(before.past.length).map((p) => p.step);
+  const at = [step, ...opened].map((id) => before.steps.findIndex((s) => s.id === id));
+  return Math.max(0, Math.min(...at));
+}
+
+/**
+ * The job one event on. Only the steps from the first that reads what the event brought are judged; those before are
+ * remembered: a step reads its own facts and what stands before it, never what comes after.
+ * @param state null before the job is opened
+ * @returns null where the event does not open a job that is not open yet
+ */
+export function apply(state: JobState | null, event: JobEvent): JobState | null {
+  const e = upcast(event);
+  if (!state) return e.type === 'job.opened' ? judge(opened(e)) : null;
+  const facts = lay(state, e, () => reportsOf(state));
+  const { steps: _, present: __, ...plain } = facts as JobState;
+  return judge(plain, { state, from: firstTold(state, plain, e), sameRounds: ADDS.includes(e.type) });
+}
+
+/** Fold events into facts; null before the job is opened. An event met twice (same id) counts once. */
+export function gather(events: readonly JobEvent[]): Facts | null {
+  const seen = new Set<string>();
+  let facts: Facts | null = null;
+  for (const event of events) {
+    const e = upcast(event);
+    if (seen.has(e.id)) continue;
+    seen.add(e.id);
+    const now: Facts | null = facts;
+    if (now) facts = lay(now, e, () => reportsOf(judge(now)));
+    else if (e.type === 'job.opened') facts = opened(e);
+  }
+  return facts;
+}
+
+/**
+ * A job's events turned into its state: the only place that knows what may happen next. Null until the job is opened.
+ * The same function runs in the browser and on the server.
+ */
+export function reduce(events: readonly JobEvent[]): JobState | null {
+  const facts = gather(events);
+  return facts ? judge(facts) : null;
+}

@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Setup } from '../api/setup.ts';
+import { summarise } from '../job/summary.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
+import { arbitrarySetup } from '../testing/arbitrary-setup.ts';
+import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
+import { chanceOf, RandomHand } from '../testing/random-hand.ts';
+import { handAt } from '../testing/test-stand.ts';
+import { reduce } from './judge.ts';
+import { unworkable } from './workable.ts';
+
+/** Acts of one walk. */
+const ACTS = 70;
+/** The same walks every time, so that a red run can be seen again; `WALKS=500 SEED=7` goes hunting. */
+const seed = Number(process.env.SEED ?? 20261126);
+const runs = (usual: number) => ({ numRuns: Number(process.env.WALKS ?? usual), seed });
+const PATIENCE_MS = 1_200_000;
+
+const walked = (setup: Setup, seed: number): RandomHand => {
+  const hand = new RandomHand(chanceOf(seed), setup);
+  for (let i = 0; i < ACTS; i++) hand.step();
+  return hand;
+};
+
+/** A step that could not be worked out says so in its own place; none is meant to. */
+const failures = (hand: RandomHand) => hand.state?.steps.flatMap((s) => s.report?.failed ?? []) ?? [];
+
+describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('any job %s, by any hand', (_name, usual) => {
+  it(
+    'throws nowhere, is refused in sentences, and is told the same from its events as step by step',
+    () => {
+      fc.assert(
+        fc.property(arbitrarySetup(usual), fc.integer(), (setup, seed) => {
+          const hand = walked(setup, seed);
+          for (const r of hand.refusals) {
+            expect(r).toMatch(/^.{12,}[.?!]?$/s);
+            expect(r).not.toMatch(/could not be worked out|does not go together/);
+          }
+          if (!hand.state) return;
+          expect(failures(hand)).toEqual([]);
+          expect(reduce(hand.events)).toEqual(hand.state);
+          summarise(hand.state);
+          const sheet = fitUpSheet(hand.state, 'F-1');
+          expect(JSON.stringify(sheet)).not.toMatch(/[⟦⟧]|NaN|undefined/);
+        }),
+        runs(8),
+      );
+    },
+    PATIENCE_MS,
+  );
+
+  it(
+    'nor from anywhere on the way to its signature',
+    () => {
+      const { events } = workAll(handAt(usual));
+      fc.assert(
+        fc.property(fc.integer({ min: 1, max: events.length }), fc.integer(), (at, seed) => {
+          const hand = new RandomHand(chanceOf(seed), usual).takeOver(events.slice(0, at));
+          for (let i = 0; i < 30; i++) hand.step();
+          expect(failures(hand)).toEqual([]);
+          expect(reduce(hand.events)).toEqual(hand.state);
+          for (const r of hand.refusals) expect(r).not.toMatch(/worked out|does not go together/);
+          if (hand.state) expect(fitUpSheet(hand.state, 'F-1').steps.length).toBeGreaterThan(2);
+        }),
+        runs(8),
+      );
+    },
+    PATIENCE_MS,
+  );
+
+  it(
+    'whatever its setup, if the schema lets it through no step is left that cannot be worked out',
+    () => {
+      fc.assert(
+        fc.property(arbitrarySetup(usual), (setup) => {
+          expect(unworkable(setup)).toBeNull();
+        }),
+        runs(60),
+      );
+    },
+    PATIENCE_MS,
+  );
+
+  it('gets on: a hand that knows its part walks well past the gate', () => {
+    const furthest = Math.max(
+      ...[1, 2, 3].map((seed) => {
+        const hand = walked(usual, seed);
+        return hand.state?.steps.filter((s) => s.status === 'done').length ?? 0;
+      }),
+    );
+    expect(furthest).toBeGreaterThan(0);
+  });
+});

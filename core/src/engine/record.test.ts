@@ -1,0 +1,243 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Author, JobEvent } from '../api/events.ts';
+import { eventSchema } from '../api/events.ts';
+import { check } from '../api/sentences.ts';
+import type { SleeveSetup } from '../api/setup.ts';
+import { fitUpSheet } from '../sheet/sheet.ts';
+import {
+  asta,
+  hand,
+  imke,
+  newId,
+  refuses,
+  round,
+  step,
+  tools,
+  toTarget,
+  whole,
+} from '../testing/test-stand.ts';
+import { sayClock, timeOf } from './clock.ts';
+import { apply, reduce } from './judge.ts';
+import { numbersIn, sameNumbers } from './numbers.ts';
+import { take } from './take.ts';
+import { upcast } from './upcast.ts';
+
+const bram: Author = { id: 'bram', name: 'Bram', role: 'fitter' };
+
+describe('an acceptance', () => {
+  it('is bound to the numbers, not to the words round them', () => {
+    const said = 'Run-out at station 2 is ⟦L0.0712|3⟧, ⟦L0.0212|3⟧ over: bent.';
+    expect(numbersIn(said)).toEqual([0.0212, 0.0712, 2]);
+    expect(numbersIn('Bent: ⟦L0.0212|3⟧ over, station 2 runs out ⟦L0.0712|2⟧')).toEqual(numbersIn(said));
+    expect(sameNumbers(numbersIn(said), numbersIn(said.replace('0.0712', '0.0713')))).toBe(false);
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { maxLength: 5 }),
+        fc.array(fc.constantFrom('a', 'over', 'is,', ':')),
+        (n, words) => {
+          const sentence = n.map((v, i) => `${words[i] ?? 'and'} ⟦L${v}|3⟧`).join(' ');
+          expect(
+            sameNumbers(
+              numbersIn(sentence),
+              [...n].sort((a, b) => a - b),
+            ),
+          ).toBe(true);
+        },
+      ),
+    );
+  });
+
+  it('given in the old words covers what it covered: the one upcaster reads the numbers out of them', () => {
+    const h = hand().safe().survey(round).pass('shaft');
+    h.bench([
+      [0.13, 0.13],
+      [0.13, 0.13],
+      [0.13, 0.13],
+    ])
+      .by(imke)
+      .accept('bench', 'bench.class', 'agreed for one campaign');
+    const old = h.events.map((e) => {
+      if (e.type !== 'deviation.accepted') return e;
+      const { numbers: _, ...data } = e.data;
+      return { ...e, data } as unknown as JobEvent;
+    });
+    expect(reduce(old.map(upcast))).toEqual(h.state);
+    expect(h.state.steps.find((s) => s.id === 'bench')?.blocking).toEqual([]);
+    // What it does not know it leaves as it is.
+    for (const odd of [null, 3, 'x', {}, { type: 'constructor', data: {} }, { type: 'toString' }, []])
+      expect(upcast(odd)).toBe(odd);
+  });
+});
+
+describe('the clock an entry is made by', () => {
+  const at = '2026-11-26T10:00:00.000Z';
+  const later = (minutes: number) => new Date(Date.parse(at) + 60_000 * minutes).toISOString();
+
+  it('is believed where it agrees with the server’s', () => {
+    expect(timeOf({ at })).toEqual({ at });
+    expect(timeOf({ at, stored: { at: later(1), sentAt: later(0.2) } })).toEqual({ at });
+  });
+  it('keeps the device’s time for what waited on it, marked', () => {
+    const told = timeOf({ at, stored: { at: later(300), sentAt: later(300) } });
+    expect(told).toMatchObject({ at, clock: { kind: 'offline', aheadS: 0 } });
+  });
+  it('gives way to the server’s where it is fast: a day ahead ends no wait', () => {
+    const fast = timeOf({ at: later(26 * 60), stored: { at: later(0), sentAt: later(26 * 60) } });
+    expect(fast).toMatchObject({ at, clock: { kind: 'off', aheadS: 26 * 3600 } });
+    expect(sayClock(fast.clock as never, (x) => x)).toMatch(/26 hours ahead/);
+    // Nor does one that says nothing of when it sent: nothing is later than the server had it.
+    expect(timeOf({ at: later(26 * 60), stored: { at } }).at).toBe(at);
+  });
+  it('or slow', () => {
+    expect(timeOf({ at, stored: { at: later(180), sentAt: at } })).toMatchObject({
+      at: later(180),
+      clock: { aheadS: -10800 },
+    });
+  });
+  it('is a time that is in the calendar, in a year of machines', () => {
+    const event = hand().events[0] as JobEvent;
+    for (const bad of [
+      '0000-01-01T00:00:00Z',
+      '9999-12-31T00:00:00Z',
+      '2026-02-31T00:00:00Z',
+      '2026-13-01T00:00:00Z',
+    ])
+      expect(check(eventSchema, { ...event, at: bad }), bad).toMatchObject({ ok: false });
+    expect(check(eventSchema, event)).toMatchObject({ ok: true });
+    // What only the server writes nobody else may send.
+    expect(check(eventSchema, { ...event, stored: { at } })).toMatchObject({ ok: false });
+  });
+});
+
+describe('a limit typed after the readings it judges', () => {
+  /** A seat read 0.1 under its size is a stop; the change says the maker's sheet allows it. */
+  const small = round.map((d) => d - 0.25);
+  const changed = (h: ReturnType<typeof hand>) =>
+    h.do('setup.changed', {
+      setup: { ...h.state.setup, maker: { shaftLowerMm: 89, shaftUpperMm: 91 } } as SleeveSetup,
+      reason: 'as the sheet says',
+    });
+
+  it('lifts no stop before a second person has looked at it; both print', () => {
+    const h = hand().safe().survey(small);
+    expect(step(h, 'shaft').blocking.some((f) => f.verdict === 'reject')).toBe(true);
+    changed(h);
+    expect(step(h, 'shaft').blocking.map((f) => f.code)).toEqual(['shaft.unseen']);
+    refuses(() => h.pass('shaft'), /changed by Asta after this was read/);
+    const change = h.state.setupChanges[0]?.id ?? '';
+    refuses(() => h.do('change.seen', { change }), /somebody else/);
+    h.by(bram).do('change.seen', { change });
+    refuses(() => h.do('change.seen', { change }), /looked at it already/);
+    h.pass('shaft');
+    const sheet = fitUpSheet(h.state, 'F-1');
+    expect(sheet.setupChanges[0]).toMatchObject({ by: 'Asta', judged: true, seen: { by: 'Bram' } });
+    expect(JSON.stringify(sheet.document)).toContain('looked at by Bram');
+  });
+
+  it('needs no look where nothing was read yet, nor where it lifts nothing', () => {
+    const h = hand().safe();
+    changed(h).survey(small).pass('shaft');
+    const good = hand().safe().survey(round);
+    changed(good).pass('shaft');
+  });
+});
+
+describe('a planned hold', () => {
+  it('leaves only by a lead hand', () => {
+    const h = hand({ holdBefore: ['bolts'] });
+    const without = { ...h.state.setup, holdBefore: [] } as SleeveSetup;
+    refuses(() => h.do('setup.changed', { setup: without, reason: 'not needed' }), /only by a lead hand/);
+    h.by(imke).do('setup.changed', { setup: without, reason: 'not needed here' });
+    expect(h.state.holds).toEqual([]);
+  });
+});
+
+describe('a signed sheet', () => {
+  it('is opened again by its signer or a lead hand, with a reason, and signed anew as a revision', () => {
+    const h = whole();
+    refuses(() => h.by(bram).do('sheet.reopened', { reason: 'a gap was misread' }), /Only Asta/);
+    refuses(() => h.by(asta).read('lock', 'turn', 1, 'protractor'), /a correction opens a revision/);
+    h.do('sheet.reopened', { reason: 'a gap was misread' });
+    expect(h.state.signed).toBeNull();
+    expect(h.state.present).toBe('sign');
+    const last = h.state.readings.findLast((r) => r.step === 'lock');
+    h.do('reading.withdrawn', { reading: last?.id ?? '', reason: 'misread' });
+    expect(h.state.present).toBe('lock');
+    h.read('lock', last?.place ?? '', 0.05, 'feeler')
+      .pass('lock')
+      .do('sheet.signed', { name: 'asta ' });
+    expect(h.state.signed).toMatchObject({ revision: 2 });
+    expect(h.state.signatures.map((s) => s.revision)).toEqual([1, 2]);
+    expect(fitUpSheet(h.state, 'F-1')).toMatchObject({
+      revision: 2,
+      revisions: [{ n: 2, reason: 'a gap was misread', signedBefore: 'Asta' }],
+    });
+  });
+
+  it('stays done whatever today’s rules would say of it', () => {
+    const h = whole();
+    // The same events under a rule that would now stop it: a limit nobody meets.
+    const events = h.events.map((e) =>
+      e.type === 'job.opened'
+        ? { ...e, data: { ...e.data, setup: { ...e.data.setup, maker: { leastResidualMm: 0.9 } } } }
+        : e,
+    ) as JobEvent[];
+    const state = reduce(events);
+    expect(state?.present).toBeNull();
+    expect(state?.steps.every((s) => s.status === 'done')).toBe(true);
+  });
+});
+
+describe('a step that cannot be worked out', () => {
+  it('says so in its own place, and the rest of the sheet lives', () => {
+    const h = toTarget();
+    const broken = reduce(
+      h.events.map((e) =>
+        e.type === 'job.opened' ? { ...e, data: { ...e.data, setup: { ...e.data.setup, boreMm: 9999 } } } : e,
+      ) as JobEvent[],
+    );
+    if (!broken) throw new Error('opened');
+    const bench = broken.steps.find((s) => s.id === 'bench');
+    expect(bench?.report?.failed).toMatch(/Clearance classes are tabled/);
+    expect(bench?.report?.findings[0]).toMatchObject({ code: 'bench.failed', verdict: 'incomplete' });
+    expect(broken.steps.find((s) => s.id === 'shaft')?.status).toBe('done');
+    expect(fitUpSheet(broken, null).readings).toHaveLength(h.state.readings.length);
+  });
+
+  it('is not opened in the first place: an act that would break it is refused in a sentence', () => {
+    const h = hand().safe();
+    const event = {
+      id: newId(),
+      jobId: h.jobId,
+      at: '2026-11-24T09:00:00Z',
+      author: asta,
+      type: 'setup.changed',
+      data: { setup: { ...h.state.setup, boreMm: 9999 }, reason: 'a slip' },
+    } as JobEvent;
+    expect(take(h.state, event)).toEqual({ refusal: expect.stringMatching(/cannot be worked out/) });
+  });
+});
+
+describe('one event on', () => {
+  it('judges only from the step it touches: the reports before it are the very same', () => {
+    const h = toTarget();
+    const before = h.state;
+    const event = {
+      id: newId(),
+      jobId: h.jobId,
+      at: '2026-11-24T09:00:00Z',
+      author: asta,
+      type: 'note.added',
+      data: { text: 'windy' },
+    } as JobEvent;
+    const noted = apply(before, event);
+    expect(noted?.steps).toEqual(before.steps);
+    for (const [i, s] of before.steps.entries()) expect(noted?.steps[i]).toBe(s);
+    const read = hand().safe();
+    const safe = read.state.steps[0];
+    read.read('shaft', 's1/0', 89.97, 'micrometer');
+    expect(read.state.steps[0]).toBe(safe);
+    expect(tools.micrometer.kind).toBe('micrometer');
+  });
+});

@@ -1,0 +1,26 @@
+import type { JobEvent } from '../api/events.ts';
+import { admit } from './admit.ts';
+import { apply } from './judge.ts';
+import type { JobState } from './state.ts';
+import { unworkable } from './workable.ts';
+
+/**
+ * The job with one more event, or why it may not happen, as a sentence. Browser and server both go through here: what may not
+ * happen, and what no step could be worked out with, is refused before it is kept.
+ * @param state null for a job not yet opened
+ */
+export function take(state: JobState | null, e: JobEvent): { state: JobState } | { refusal: string } {
+  const refusal = admit(state, e);
+  if (refusal !== null) return { refusal };
+  const setup = e.type === 'job.opened' || e.type === 'setup.changed' ? e.data.setup : null;
+  const cannot = setup ? unworkable(setup) : null;
+  if (cannot !== null) return { refusal: cannot };
+  const after = apply(state, e);
+  if (!after) return { refusal: 'This job is not opened yet.' };
+  const broken = after.steps.find(
+    (s) => s.report?.failed && !state?.steps.find((b) => b.id === s.id)?.report?.failed,
+  );
+  return broken
+    ? { refusal: `With this, “${broken.title}” could not be worked out: ${broken.report?.failed}` }
+    : { state: after };
+}

@@ -1,0 +1,27 @@
+import { numbersIn } from './numbers.ts';
+
+type Loose = { type?: unknown; data?: unknown };
+
+/** What each kind of event carries today, made out of what it carried when it was stored. A kind not named has not changed. */
+const TODAY: Record<string, (data: Record<string, unknown>) => Record<string, unknown>> = {
+  // Acceptances were bound to the finding's sentence: the numbers in it are what was accepted.
+  'deviation.accepted': (data) =>
+    data.numbers === undefined && typeof data.stands === 'string'
+      ? { ...data, numbers: numbersIn(data.stands) }
+      : data,
+};
+
+/**
+ * An event of any age as today's rules read it: the one place that knows how events were written before. What it does not
+ * know it leaves alone; it never throws.
+ */
+export function upcast<T>(event: T): T {
+  if (event === null || typeof event !== 'object') return event;
+  const { type, data } = event as Loose;
+  if (typeof type !== 'string' || data === null || typeof data !== 'object' || Array.isArray(data))
+    return event;
+  const today = Object.hasOwn(TODAY, type) ? TODAY[type] : undefined;
+  if (!today) return event;
+  const now = today(data as Record<string, unknown>);
+  return now === data ? event : { ...event, data: now };
+}

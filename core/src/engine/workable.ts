@@ -1,0 +1,32 @@
+import type { JobEvent } from '../api/events.ts';
+import type { Setup } from '../api/setup.ts';
+import { procedureFor } from '../procedures/procedure-for.ts';
+import { opened } from './fold.ts';
+import { judge } from './judge.ts';
+import type { StepReport } from './state.ts';
+
+/**
+ * Can every step of a job with this setup be worked out, from an untouched sheet on? The schemas refuse at the field what cannot
+ * be; this is the net below them, so that no job is opened that would stop half way for want of a sum.
+ * @returns what is wrong at the first step that cannot, as a sentence; null where all can
+ */
+export function unworkable(setup: Setup): string | null {
+  const event = {
+    id: '',
+    jobId: '',
+    at: '2000-01-01T00:00:00Z',
+    author: { id: '-', name: '-', role: 'fitter' },
+    type: 'job.opened',
+    data: { positionId: '', setup },
+  } satisfies JobEvent;
+  const facts = judge(opened(event));
+  const carried: Record<string, StepReport> = {};
+  for (const step of procedureFor(setup).steps)
+    try {
+      carried[step.id] = step.kind.report(facts, step, carried);
+      if (step.kind.asks) step.kind.asks(facts, step);
+    } catch (fault) {
+      return `“${step.title}” cannot be worked out with this: ${fault instanceof RangeError ? fault.message : 'what is given does not go together.'}`;
+    }
+  return null;
+}

@@ -1,0 +1,216 @@
+import { sayClock } from '../engine/clock.ts';
+import { VERDICT_WORD } from '../metrology/index.ts';
+import type { Said } from '../quantities/say.ts';
+import { formatTorque } from '../quantities/torque.ts';
+import type { FitUpSheet, SheetFinding, SheetReading, Told } from './sheet.ts';
+import { whenIn } from './when.ts';
+import { saySheetReading } from './words.ts';
+
+/** One block of a sheet; page, PDF and plain text draw each in their own way, none words it again. */
+export type Block =
+  | { block: 'results'; rows: Array<[string, Said]> }
+  | { block: 'drawing'; drawing: 'bearing' | 'turns' }
+  | { block: 'heading'; text: string }
+  /** `lead` stands out before the text, `small` follows it. */
+  | { block: 'line'; lead?: string; text: Said; small?: Said; inset?: true }
+  | { block: 'table'; head: string[]; rows: Array<{ cells: Said[]; struck?: true }> }
+  | { block: 'working'; rows: Array<[Said, Said]> };
+
+/** Put texts together, in each unit. */
+export function joinSaid(parts: ReadonlyArray<Said | null | undefined>, between = ' '): Said {
+  const there = parts.filter((p): p is Said => p !== null && p !== undefined && p !== '');
+  if (there.every((p) => typeof p === 'string')) return there.join(between);
+  const inUnit = (unit: 'mm' | 'in') => there.map((p) => (typeof p === 'string' ? p : p[unit])).join(between);
+  return { mm: inUnit('mm'), in: inUnit('in') };
+}
+
+type Sheet = Omit<FitUpSheet, 'document'>;
+
+/** The blocks of a sheet in the order they are read. */
+export function sheetDocument(sheet: Sheet): Block[] {
+  const when = whenIn(sheet.timeZone);
+  const by = (t: Told) =>
+    joinSaid([`${t.by}, ${when(t.at)}`, t.clock ? `(${sayClock(t.clock, when)})` : null]);
+  return [
+    { block: 'results', rows: sheet.rows },
+    { block: 'drawing', drawing: 'bearing' },
+    { block: 'drawing', drawing: 'turns' },
+    ...sheet.steps.flatMap((s) => stepBlocks(sheet, s, by)),
+    ...alsoRecorded(sheet, by),
+  ];
+}
+
+type By = (t: Told) => Said;
+
+function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[] {
+  const readings = sheet.readings.filter((r) => r.step === step.id);
+  const bolts = sheet.bolts.filter((b) => b.step === step.id);
+  return [
+    { block: 'heading', text: step.title },
+    ...step.answers.map((a): Block => answerLine(a, by)),
+    ...(readings.length > 0
+      ? [
+          {
+            block: 'table' as const,
+            head: ['place', 'reading', 'typed', 'who, when, gauge'],
+            rows: readings.map((r) => readingRow(r, by)),
+          },
+        ]
+      : []),
+    ...(bolts.length > 0
+      ? [
+          {
+            block: 'table' as const,
+            head: ['pass', 'bolt', 'torque', 'who, when, wrench'],
+            rows: bolts.map((b) => boltRow(b, by)),
+          },
+        ]
+      : []),
+    ...step.findings.flatMap((f) => findingLines(f, by)),
+    ...(step.working.length > 0
+      ? [{ block: 'working' as const, rows: step.working.map((w): [Said, Said] => [w.what, w.sum]) }]
+      : []),
+    ...step.before.flatMap((b, i): Block[] => [
+      { block: 'line', lead: `Measuring ${i + 1}, before:`, text: b.done, small: by(b) },
+      ...b.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
+    ]),
+    ...step.rounds.flatMap((r, i): Block[] => [
+      { block: 'line', lead: `Round ${i + 1}, opened again.`, text: `${r.because}.`, small: by(r) },
+      ...r.answers.map((a) => answerLine(a, by, true)),
+      ...r.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
+      ...(r.passed
+        ? [
+            {
+              block: 'line' as const,
+              text: '',
+              small: joinSaid(['Passed by', by(r.passed)]),
+              inset: true as const,
+            },
+          ]
+        : []),
+    ]),
+    ...(step.passed
+      ? [{ block: 'line' as const, text: '', small: joinSaid(['Passed by', by(step.passed)]) }]
+      : []),
+  ];
+}
+
+type Answer = Sheet['steps'][number]['answers'][number];
+const answerLine = (a: Answer, by: By, inset?: true): Block => ({
+  block: 'line',
+  lead: a.answer,
+  text: a.ask,
+  small: joinSaid([a.note ? `“${a.note}”.` : null, by(a)]),
+  ...(inset ? { inset } : {}),
+});
+
+function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
+  const round = r.attempt > 1 ? `attempt ${r.attempt}: ` : '';
+  const measuring = r.measuring > 1 ? `measuring ${r.measuring}: ` : '';
+  const came = r.via === 'typed' ? r.typed : `${r.typed} (${r.via}${r.standIn ? ', stand-in' : ''})`;
+  return {
+    cells: [
+      `${round}${measuring}${r.name}`,
+      saySheetReading(r),
+      came,
+      joinSaid([
+        joinSaid([by(r), `, ${r.instrument}`], ''),
+        r.withdrawn ? joinSaid(['Withdrawn by', by(r.withdrawn), `: ${r.withdrawn.reason}`]) : null,
+      ]),
+    ],
+    ...(r.withdrawn ? { struck: true as const } : {}),
+  };
+}
+
+function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[] } {
+  const moved = b.movedDeg !== null ? `, moved ${b.movedDeg}°` : b.moved ? ', moved' : '';
+  const torque: Said =
+    b.torqueNm === 0 ? 'hand' : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
+  return {
+    cells: [
+      `${b.attempt > 1 ? `attempt ${b.attempt}: ` : ''}${b.pass}`,
+      String(b.bolt),
+      joinSaid([torque, moved], ''),
+      joinSaid([by(b), `, ${b.instrument}`], ''),
+    ],
+  };
+}
+
+function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
+  const more = inset ? { inset } : {};
+  return [
+    {
+      block: 'line',
+      lead: `${VERDICT_WORD[f.verdict]}.`,
+      text: f.reason,
+      small: joinSaid([
+        f.limit ? joinSaid(['Limit ', f.limit, '.'], '') : null,
+        f.source ? `${f.source}.` : null,
+      ]),
+      ...more,
+    },
+    ...(f.accepted
+      ? [
+          {
+            block: 'line' as const,
+            lead: 'Deviation accepted.',
+            text: f.accepted.reason,
+            small: by(f.accepted),
+            ...more,
+          },
+        ]
+      : []),
+  ];
+}
+
+function alsoRecorded(sheet: Sheet, by: By): Block[] {
+  const line = (lead: string, text: Said, small: Said): Block => ({ block: 'line', lead, text, small });
+  const lines: Block[] = [
+    ...sheet.revisions.map((r) =>
+      line(
+        `Revision ${r.n} opened.`,
+        r.reason,
+        joinSaid([by(r), `Signed before by ${r.signedBefore}.`], '. '),
+      ),
+    ),
+    ...sheet.deviations.map((d) =>
+      line(
+        `Deviation accepted at ${d.title}${d.attempt > 1 ? `, attempt ${d.attempt}` : ''}:`,
+        d.reason,
+        joinSaid([by(d), joinSaid(['it stood:', d.stood])], '; '),
+      ),
+    ),
+    ...sheet.holds.map((h) =>
+      line(
+        `Hold at ${h.title}:`,
+        h.reason,
+        h.released ? joinSaid(['Released by', by(h.released)]) : 'Not released.',
+      ),
+    ),
+    ...sheet.dismountings.map((d) => line(`${sheet.reopened}:`, d.reason, by(d))),
+    ...sheet.loosenings.map((d) => line('Bolts loosened:', d.reason, by(d))),
+    ...sheet.setupChanges.map((c) =>
+      line(
+        `Setup changed (${c.changed.join(', ')}):`,
+        c.reason,
+        joinSaid(
+          [
+            by(c),
+            c.seen ? joinSaid(['looked at by', by(c.seen)]) : c.judged ? 'looked at by nobody else' : null,
+          ],
+          '; ',
+        ),
+      ),
+    ),
+    ...sheet.notes.map((n) => line('Note:', n.text, by(n))),
+    ...sheet.sources.map(
+      (s): Block => ({ block: 'line', text: '', small: `Source: ${s.title} (${s.rank}).` }),
+    ),
+    {
+      block: 'line',
+      text: '',
+      small: `Times: ${sheet.timeZone}. This sheet does not replace local codes, the maker’s instructions or licensed practice.`,
+    },
+  ];
+  return [{ block: 'heading', text: 'Also recorded' }, ...lines];
+}

@@ -1,0 +1,25 @@
+/** Days and times as a sheet writes them, in the plant's own zone: `2026-11-26 14:03`. An unknown zone is UTC. */
+export function whenIn(zone: string): (at: string) => string {
+  const format = formatIn(zone);
+  return (at) => {
+    const ms = Date.parse(at);
+    return Number.isNaN(ms) ? at : format.format(ms).replace(', ', ' ');
+  };
+}
+
+function formatIn(zone: string): Intl.DateTimeFormat {
+  const parts = {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  } as const;
+  try {
+    // Swedish writes dates as ISO 8601 does.
+    return new Intl.DateTimeFormat('sv-SE', { ...parts, timeZone: zone });
+  } catch {
+    return new Intl.DateTimeFormat('sv-SE', { ...parts, timeZone: 'UTC' });
+  }
+}

@@ -1,0 +1,433 @@
+import {
+  check,
+  type EventOutcome,
+  type EventsResponse,
+  eventSchema,
+  fixedBearingOn,
+  type JobEvent,
+  type JobState,
+  type Person,
+  reduce,
+  SUMMARY_VERSION,
+  say,
+  summarise,
+  take,
+  upcast,
+} from '@fulcrant/core';
+import { type Transaction, Transaction as Tx } from 'sequelize';
+import type { Folded } from './bounded.ts';
+import { linkOf } from './chain.ts';
+import { type Database, rowsOf } from './database.ts';
+import { jobNumber } from './numbers.ts';
+import { keepPosition } from './positions.ts';
+import { freeze } from './sheets.ts';
+
+/** When the batch was sent by the device's clock, and the clock of the house: only the demo and the tests set another. */
+export type Sending = { sentAt?: string | undefined; now?: (event: JobEvent) => Date };
+
+/** The row has moved on under us, or somebody else opened the job first: what was judged was judged on an old state. */
+class Outrun extends Error {}
+
+/** A retry is worth it where two writers met: a deadlock, or both opening the same job. */
+function isCollision(error: unknown): boolean {
+  const e = error as { name?: string; parent?: { errno?: number } };
+  return (
+    error instanceof Outrun ||
+    e.name === 'SequelizeUniqueConstraintError' ||
+    e.parent?.errno === 1213 ||
+    e.parent?.errno === 1205
+  );
+}
+
+/** A job folded from its events; null where there is none. */
+export async function foldJob(db: Database, jobId: string): Promise<Folded | null> {
+  const [[row], rows] = await Promise.all([
+    rowsOf<{ serial: number; event_count: number; chain: string }>(
+      db,
+      'SELECT serial, event_count, chain FROM jobs WHERE id = ?',
+      [jobId],
+    ),
+    rowsOf<{ id: string; body: string }>(db, 'SELECT id, body FROM events WHERE job_id = ? ORDER BY seq', [
+      jobId,
+    ]),
+  ]);
+  // An event may be added between the two looks; the row's count, read again under its lock, decides then.
+  if (!row || rows.length !== row.event_count) return row ? foldJob(db, jobId) : null;
+  const state = reduce(rows.map((r) => JSON.parse(r.body) as JobEvent));
+  if (!state) return null;
+  const folded = {
+    state,
+    serial: row.serial,
+    count: row.event_count,
+    chain: row.chain,
+    seqs: new Map(rows.map((r, i) => [r.id, i + 1])),
+  };
+  db.folded.keep(jobId, folded);
+  return folded;
+}
+
+/**
+ * Add events to a job, oldest first, each judged on its own by the reducer's rules: stored, already there (posted
+ * before), or refused with the reason. All that is stored goes in at once, and only if the job still stands where it was
+ * judged, so its line always agrees with its events.
+ */
+export async function appendEvents(
+  db: Database,
+  person: Person,
+  jobId: string,
+  bodies: readonly unknown[],
+  sending: Sending = {},
+): Promise<EventsResponse> {
+  return db.folded.inTurn(jobId, async () => {
+    for (let attempt = 1; ; attempt++) {
+      try {
+        return await append(db, person, jobId, bodies, sending);
+      } catch (error) {
+        db.folded.forget(jobId);
+        if (attempt >= 6 || !isCollision(error)) throw error;
+        await new Promise((done) => setTimeout(done, 10 * attempt + 20 * Math.random()));
+      }
+    }
+  });
+}
+
+/** An event to be stored; `signed` is the job under the signature it gives. */
+type Fresh = { event: JobEvent; body: string; chain: string; now: Date; signed?: JobState };
+
+async function append(
+  db: Database,
+  person: Person,
+  jobId: string,
+  bodies: readonly unknown[],
+  sending: Sending,
+): Promise<EventsResponse> {
+  const before = db.folded.get(jobId) ?? (await foldJob(db, jobId));
+  const outcomes: EventOutcome[] = [];
+  const fresh: Fresh[] = [];
+  let state: JobState | null = before?.state ?? null;
+  let chain = before?.chain ?? jobId;
+  const taken = new Map<string, JobEvent>();
+  for (const posted of bodies) {
+    const id = idOf(posted);
+    const refuse = (reason: string) => outcomes.push({ id, outcome: 'refused', reason: say(reason, 'mm') });
+    const checked = check(eventSchema, upcast(posted));
+    if (!checked.ok) {
+      refuse(checked.faults.map((f) => f.message).join(' '));
+      continue;
+    }
+    if (checked.value.jobId !== jobId) {
+      refuse('The event belongs to another job.');
+      continue;
+    }
+    const seq = before?.seqs.get(id);
+    const known = taken.get(id) ?? (seq === undefined ? undefined : await storedEvent(db, id));
+    if (known) {
+      const at = seq ?? (before?.count ?? 0) + [...taken.keys()].indexOf(id) + 1;
+      if (isSame(known, checked.value)) outcomes.push({ id, outcome: 'already', seq: at });
+      else refuse('An event with this id is stored already, with other contents.');
+      continue;
+    }
+    const told = await truthful(db, checked.value, person, state);
+    if (typeof told === 'string') {
+      refuse(told);
+      continue;
+    }
+    const now = sending.now?.(told) ?? new Date();
+    const event: JobEvent = {
+      ...told,
+      stored: { at: now.toISOString(), ...(sending.sentAt ? { sentAt: sending.sentAt } : {}) },
+    };
+    const then = take(state, event);
+    if ('refusal' in then) {
+      refuse(then.refusal);
+      continue;
+    }
+    const body = JSON.stringify(event);
+    chain = linkOf(chain, body);
+    fresh.push({ event, body, chain, now, ...(event.type === 'sheet.signed' ? { signed: then.state } : {}) });
+    taken.set(id, event);
+    state = then.state;
+    outcomes.push({ id, outcome: 'stored', seq: (before?.count ?? 0) + fresh.length });
+  }
+  if (fresh.length === 0 || !state) {
+    // Nothing to write: what was said holds only if the job still stands there.
+    if (before && !(await stillThere(db, jobId, before))) throw new Outrun();
+    return { jobId, number: before ? jobNumber(before.serial) : null, outcomes };
+  }
+  const clash = await write(db, jobId, before, state, fresh);
+  if (clash !== null) {
+    // One of the ids is another job's: it alone is refused, the rest goes in without it.
+    const rest = bodies.filter((b) => idOf(b) !== clash);
+    const answer: EventsResponse =
+      rest.length > 0
+        ? await append(db, person, jobId, rest, sending)
+        : { jobId, number: before ? jobNumber(before.serial) : null, outcomes: [] };
+    const reason = 'An event with this id is stored already, in another job.';
+    const outcome: EventOutcome = { id: clash, outcome: 'refused', reason };
+    const byId = new Map(answer.outcomes.map((o) => [o.id, o]));
+    return { ...answer, outcomes: bodies.map((b) => byId.get(idOf(b)) ?? outcome) };
+  }
+  return { jobId, number: jobNumber(db.folded.get(jobId)?.serial ?? 0), outcomes };
+}
+
+const idOf = (posted: unknown): string => {
+  const id = (posted as { id?: unknown } | null)?.id;
+  return typeof id === 'string' ? id : '';
+};
+
+async function stillThere(db: Database, jobId: string, before: Folded): Promise<boolean> {
+  const [row] = await rowsOf<{ chain: string }>(db, 'SELECT chain FROM jobs WHERE id = ?', [jobId]);
+  return row?.chain === before.chain;
+}
+
+async function storedEvent(db: Database, id: string): Promise<JobEvent | undefined> {
+  const [row] = await rowsOf<{ body: string }>(db, 'SELECT body FROM events WHERE id = ?', [id]);
+  return row ? (JSON.parse(row.body) as JobEvent) : undefined;
+}
+
+/**
+ * The same event posted again: type, author and data alike. The gauge is compared by its id alone, since the server
+ * stored it as the register had it then, and the register goes on.
+ */
+function isSame(stored: JobEvent, posted: JobEvent): boolean {
+  const plain = (e: JobEvent) =>
+    JSON.stringify([
+      e.type,
+      e.author.id,
+      'instrument' in e.data
+        ? { ...e.data, instrument: e.data.instrument.id }
+        : // The named job is what was meant; what is said of it the server wrote itself.
+          e.type === 'fixed.named'
+          ? e.data.job
+          : e.data,
+    ]);
+  return plain(upcast(stored)) === plain(posted);
+}
+
+/** The event with what the server knows better: who is signed in, the gauge in the register, the fixed bearing's own job. */
+async function truthful(
+  db: Database,
+  event: JobEvent,
+  person: Person,
+  state: JobState | null,
+): Promise<JobEvent | string> {
+  if (event.author.id !== person.id)
+    return `This was recorded by ${event.author.name}; only they can send it.`;
+  const author = { id: person.id, name: person.name, role: person.role };
+  if (event.type === 'fixed.named' && state) return lookedUp(db, { ...event, author }, state);
+  if (!('instrument' in event.data)) return { ...event, author };
+  const { instrument: named } = event.data;
+  let gauges = await db.gauges.get();
+  if (!gauges.has(named.id)) {
+    db.gauges.forget();
+    gauges = await db.gauges.get();
+  }
+  const instrument = gauges.get(named.id);
+  if (!instrument) return `“${named.name}” is not in the register of gauges.`;
+  return { ...event, author, data: { ...event.data, instrument } } as JobEvent;
+}
+
+/** A job named as that of the fixed bearing, as its own record has it; a sentence where it is not. */
+async function lookedUp(
+  db: Database,
+  event: Extract<JobEvent, { type: 'fixed.named' }>,
+  state: JobState,
+): Promise<JobEvent | string> {
+  const found = await foldJob(db, event.data.job);
+  if (!found) return 'There is no such job to name as that of the fixed bearing.';
+  const fixed = fixedBearingOn(found.state, state.setup.machine);
+  if (typeof fixed === 'string') return fixed;
+  return { ...event, data: { job: event.data.job, sheet: jobNumber(found.serial), ...fixed } };
+}
+
+/** Columns of a job's row that its events decide. */
+function rowOf(state: JobState, count: number, chain: string, now: Date) {
+  return {
+    state: state.signed ? ('signed' as const) : ('open' as const),
+    eventCount: count,
+    chain,
+    machine: state.setup.machine,
+    role: 'role' in state.setup ? state.setup.role : null,
+    signedAt: state.signed ? new Date(state.signed.at) : null,
+    summary: JSON.stringify(summarise(state)),
+    summaryVersion: SUMMARY_VERSION,
+    updatedAt: now,
+  };
+}
+
+const INSERT = 'INSERT INTO events (id, job_id, seq, type, author_id, at, stored_at, body, chain) VALUES ';
+
+/** Row by row of an insert of events. */
+function eventValues(
+  jobId: string,
+  from: number,
+  fresh: readonly Fresh[],
+): { marks: string; values: unknown[] } {
+  return {
+    marks: fresh.map(() => '(?,?,?,?,?,?,?,?,?)').join(','),
+    values: fresh.flatMap(({ event: e, body, chain, now }, i) => [
+      e.id,
+      jobId,
+      from + i + 1,
+      e.type,
+      e.author.id,
+      new Date(e.at),
+      now,
+      body,
+      chain,
+    ]),
+  };
+}
+
+/**
+ * Write what is new, all or nothing, and only onto the state it was judged on.
+ * @returns the id of an event that another job has already; null where all went in
+ * @throws Outrun where the job has moved on
+ */
+async function write(
+  db: Database,
+  jobId: string,
+  before: Folded | null,
+  state: JobState,
+  fresh: readonly Fresh[],
+): Promise<string | null> {
+  const last = fresh.at(-1);
+  const count = (before?.count ?? 0) + fresh.length;
+  const row = rowOf(state, count, last?.chain ?? '', last?.now ?? new Date());
+  const plain = before !== null && !fresh.some(({ event: e }) => SPECIAL.includes(e.type));
+  try {
+    const serial = plain
+      ? await writePlain(db, jobId, before, row, fresh)
+      : await writeWhole(db, jobId, before, state, row, fresh);
+    const seqs = before?.seqs ?? new Map<string, number>();
+    for (const [i, f] of fresh.entries()) seqs.set(f.event.id, count - fresh.length + i + 1);
+    db.folded.keep(jobId, { state, serial, count, chain: row.chain, seqs });
+    return null;
+  } catch (error) {
+    const clash = await otherJobs(db, error, jobId, fresh);
+    if (clash) return clash;
+    throw error;
+  }
+}
+
+/** Events that write elsewhere too: the position, the signed sheet. */
+const SPECIAL: ReadonlyArray<JobEvent['type']> = ['job.opened', 'setup.changed', 'sheet.signed'];
+
+type Row = ReturnType<typeof rowOf>;
+
+/** The usual case in one round trip: the row is moved on only from where it was, and the events follow it or nothing does. */
+async function writePlain(
+  db: Database,
+  jobId: string,
+  before: Folded,
+  row: Row,
+  fresh: readonly Fresh[],
+): Promise<number> {
+  const { marks, values } = eventValues(jobId, before.count, fresh);
+  const sql = `BEGIN NOT ATOMIC
+    DECLARE EXIT HANDLER FOR SQLEXCEPTION BEGIN ROLLBACK; RESIGNAL; END;
+    START TRANSACTION;
+    UPDATE jobs SET state = ?, event_count = ?, chain = ?, signed_at = ?, summary = ?, summary_version = ?, updated_at = ?
+      WHERE id = ? AND event_count = ? AND chain = ?;
+    IF ROW_COUNT() <> 1 THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'outrun'; END IF;
+    ${INSERT}${marks};
+    COMMIT;
+  END`;
+  try {
+    await db.sequelize.query(sql, {
+      replacements: [
+        row.state,
+        row.eventCount,
+        row.chain,
+        row.signedAt,
+        row.summary,
+        row.summaryVersion,
+        row.updatedAt,
+        jobId,
+        before.count,
+        before.chain,
+        ...values,
+      ],
+    });
+  } catch (error) {
+    if (/outrun/.test(String((error as Error).message))) throw new Outrun();
+    throw error;
+  }
+  return before.serial;
+}
+
+/** Opening, a changed setup or a signature: the position and the signed sheet go in with the events, or nothing does. */
+async function writeWhole(
+  db: Database,
+  jobId: string,
+  before: Folded | null,
+  state: JobState,
+  row: Row,
+  fresh: readonly Fresh[],
+): Promise<number> {
+  return db.sequelize.transaction(
+    // Read committed: a job not yet there leaves no gap locked, over which two openers of it would block each other.
+    { isolationLevel: Tx.ISOLATION_LEVELS.READ_COMMITTED },
+    async (transaction) => {
+      const positionId = await keepPosition(db, transaction, state);
+      const serial = before
+        ? await moveOn(db, transaction, jobId, before, row)
+        : await layIn(db, transaction, state, positionId, row);
+      const { marks, values } = eventValues(jobId, before?.count ?? 0, fresh);
+      await db.sequelize.query(`${INSERT}${marks}`, { replacements: values, transaction });
+      for (const [i, f] of fresh.entries())
+        if (f.signed)
+          await freeze(db, transaction, f.signed, {
+            serial,
+            count: (before?.count ?? 0) + i + 1,
+            chain: f.chain,
+          });
+      return serial;
+    },
+  );
+}
+
+async function moveOn(
+  db: Database,
+  transaction: Transaction,
+  jobId: string,
+  before: Folded,
+  row: Row,
+): Promise<number> {
+  const [changed] = await db.models.Job.update(row, {
+    where: { id: jobId, eventCount: before.count, chain: before.chain },
+    transaction,
+  });
+  if (changed !== 1) throw new Outrun();
+  return before.serial;
+}
+
+async function layIn(
+  db: Database,
+  transaction: Transaction,
+  state: JobState,
+  positionId: string,
+  row: Row,
+): Promise<number> {
+  const made = await db.models.Job.create(
+    { id: state.jobId, positionId, openedAt: new Date(state.opened.at), ...row },
+    { transaction },
+  );
+  return made.serial ?? (await made.reload({ transaction })).serial;
+}
+
+/** Where an id among those to be written is another job's: which. Only looked for when the write ran into one. */
+async function otherJobs(
+  db: Database,
+  error: unknown,
+  jobId: string,
+  fresh: readonly Fresh[],
+): Promise<string | null> {
+  if ((error as { name?: string }).name !== 'SequelizeUniqueConstraintError') return null;
+  const [row] = await rowsOf<{ id: string }>(
+    db,
+    'SELECT id FROM events WHERE id IN (?) AND job_id <> ? LIMIT 1',
+    [fresh.map((f) => f.event.id), jobId],
+  );
+  return row?.id ?? null;
+}
