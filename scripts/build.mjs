@@ -38,6 +38,12 @@ async function ifChanged(name, sources, work) {
   writeFileSync(stamp, want);
 }
 
+/** The release and a fingerprint of core as it is built: what a signed sheet says it was judged by. */
+function rulesVersion() {
+  const { version } = JSON.parse(readFileSync('package.json', 'utf8'));
+  return `${version}+${fingerprint(['core/src']).slice(0, 12)}`;
+}
+
 /** Bundle a Node program: our own code in one file, packages left where npm put them. @param {string} room @param {Record<string, string>} entries */
 export async function bundle(room, entries) {
   const { build } = await import('vite');
@@ -45,6 +51,7 @@ export async function bundle(room, entries) {
     configFile: false,
     logLevel: 'warn',
     ssr: { noExternal: [/^@fulcrant\//] },
+    define: { __FULCRANT_RULES__: JSON.stringify(rulesVersion()) },
     build: {
       ssr: true,
       target: 'node20',
@@ -58,7 +65,12 @@ export async function bundle(room, entries) {
 
 export const buildServer = () =>
   ifChanged('server', ['core/src', 'server/src'], () =>
-    bundle('server', { main: 'server/src/main.ts', prepare: 'server/src/prepare.ts' }),
+    bundle('server', {
+      main: 'server/src/main.ts',
+      prepare: 'server/src/prepare.ts',
+      verify: 'server/src/verify.ts',
+      fill: 'server/src/fill.ts',
+    }),
   );
 export const buildCli = () =>
   ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli', { calc: 'cli/src/calc.ts' }));

@@ -5,11 +5,12 @@ import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { holdFolder } from './lock.mjs';
 import { onPath } from './packages.mjs';
 
 /**
  * @typedef {{ port: number, owner: { user: string, password: string }, app: { user: string, password: string },
- *   pid: number, stop: () => Promise<void> }} RunningDatabase
+ *   pid: number, ended: Promise<void>, stop: () => Promise<void> }} RunningDatabase
  */
 
 /** A TCP port nobody listens on, `wanted` if it is free. @param {number} [wanted] @returns {Promise<number>} */
@@ -73,89 +74,128 @@ export async function startDatabase({ dataDir, port: wanted }) {
   // Its own folder for temporary tables: a server that starts clears those it finds, its neighbours' too.
   const temporary = join(dir, 'tmp');
   mkdirSync(temporary, { recursive: true, mode: 0o700 });
-  await endLeftover(pidFile);
-  const { owner, app } = secrets(dir);
-  const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
-  if (!existsSync(join(files, 'mysql'))) {
-    rmSync(files, { recursive: true, force: true });
-    const made = spawnSync(
-      need('mariadb-install-db'),
+  // Held before anything is looked at: a database left over may be ended only where no other start lives on it.
+  const letGo = await holdFolder(dir);
+  try {
+    return await bringUp();
+  } catch (error) {
+    letGo();
+    throw error;
+  }
+
+  /** @returns {Promise<RunningDatabase>} */
+  async function bringUp() {
+    await endLeftover(pidFile);
+    const { owner, app } = secrets(dir);
+    const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
+    if (!existsSync(join(files, 'mysql'))) {
+      rmSync(files, { recursive: true, force: true });
+      const made = spawnSync(
+        need('mariadb-install-db'),
+        [
+          '--no-defaults',
+          `--datadir=${files}`,
+          '--auth-root-authentication-method=socket',
+          `--auth-root-socket-user=${account}`,
+          `--tmpdir=${temporary}`,
+          '--skip-test-db',
+          ...asRoot,
+        ],
+        { encoding: 'utf8' },
+      );
+      if (made.status !== 0)
+        throw new Error(`The database folder could not be made:\n${made.stdout}\n${made.stderr}`);
+    }
+    const port = await freePort(wanted);
+    const log = openSync(join(dir, 'mariadb.log'), 'a');
+    const child = spawn(
+      need('mariadbd'),
       [
         '--no-defaults',
-        `--datadir=${files}`,
-        '--auth-root-authentication-method=socket',
-        `--auth-root-socket-user=${account}`,
-        `--tmpdir=${temporary}`,
-        '--skip-test-db',
         ...asRoot,
+        `--datadir=${files}`,
+        `--socket=${socket}`,
+        `--port=${port}`,
+        '--bind-address=127.0.0.1',
+        `--tmpdir=${temporary}`,
+        `--pid-file=${pidFile}`,
+        '--skip-name-resolve',
+        '--character-set-server=utf8mb4',
+        '--innodb-buffer-pool-size=256M',
+        '--innodb-log-file-size=256M',
+        '--column-compression-zlib-level=1',
+        '--performance-schema=OFF',
       ],
-      { encoding: 'utf8' },
+      { detached: true, stdio: ['ignore', log, log] },
     );
-    if (made.status !== 0)
-      throw new Error(`The database folder could not be made:\n${made.stdout}\n${made.stderr}`);
-  }
-  const port = await freePort(wanted);
-  const log = openSync(join(dir, 'mariadb.log'), 'a');
-  const child = spawn(
-    need('mariadbd'),
-    [
-      '--no-defaults',
-      ...asRoot,
-      `--datadir=${files}`,
-      `--socket=${socket}`,
-      `--port=${port}`,
-      '--bind-address=127.0.0.1',
-      `--tmpdir=${temporary}`,
-      `--pid-file=${pidFile}`,
-      '--skip-name-resolve',
-      '--character-set-server=utf8mb4',
-      '--innodb-buffer-pool-size=64M',
-      '--performance-schema=OFF',
-    ],
-    { detached: true, stdio: ['ignore', log, log] },
-  );
-  let ended = false;
-  child.on('exit', () => {
-    ended = true;
-  });
-  const sql = [
-    'CREATE DATABASE IF NOT EXISTS fulcrant CHARACTER SET utf8mb4',
-    `CREATE USER IF NOT EXISTS 'fulcrant_owner'@'127.0.0.1' IDENTIFIED BY '${owner}'`,
-    `CREATE USER IF NOT EXISTS 'fulcrant_app'@'127.0.0.1' IDENTIFIED BY '${app}'`,
-    "GRANT ALL ON fulcrant.* TO 'fulcrant_owner'@'127.0.0.1' WITH GRANT OPTION",
-  ].join(';\n');
-  let last = '';
-  for (let i = 0; ; i++) {
-    if (ended) throw new Error(`The database did not start; see ${join(dir, 'mariadb.log')}.`);
-    const run = spawnSync(need('mariadb'), ['--no-defaults', `--socket=${socket}`, `--user=${account}`], {
-      input: sql,
-      encoding: 'utf8',
+    let ended = false;
+    child.on('exit', () => {
+      ended = true;
     });
-    if (run.status === 0) break;
-    last = run.stderr;
-    if (i > 300) throw new Error(`The database does not answer: ${last}`);
-    await wait(100);
+    const sql = [
+      'CREATE DATABASE IF NOT EXISTS fulcrant CHARACTER SET utf8mb4',
+      `CREATE USER IF NOT EXISTS 'fulcrant_owner'@'127.0.0.1' IDENTIFIED BY '${owner}'`,
+      `CREATE USER IF NOT EXISTS 'fulcrant_app'@'127.0.0.1' IDENTIFIED BY '${app}'`,
+      "GRANT ALL ON fulcrant.* TO 'fulcrant_owner'@'127.0.0.1' WITH GRANT OPTION",
+    ].join(';\n');
+    let last = '';
+    for (let i = 0; ; i++) {
+      if (ended) throw new Error(`The database did not start; see ${join(dir, 'mariadb.log')}.`);
+      const run = spawnSync(need('mariadb'), ['--no-defaults', `--socket=${socket}`, `--user=${account}`], {
+        input: sql,
+        encoding: 'utf8',
+      });
+      if (run.status === 0) break;
+      last = run.stderr;
+      if (i > 300) throw new Error(`The database does not answer: ${last}`);
+      await wait(100);
+    }
+    const stop = async () => {
+      if (ended) return letGo();
+      const gone = new Promise((done) => child.once('exit', done));
+      child.kill('SIGTERM');
+      const late = setTimeout(() => child.kill('SIGKILL'), 15_000);
+      await gone;
+      clearTimeout(late);
+      letGo();
+    };
+    writeFileSync(join(dir, 'mariadb.port'), String(port));
+    return {
+      port,
+      owner: { user: 'fulcrant_owner', password: owner },
+      app: { user: 'fulcrant_app', password: app },
+      pid: child.pid ?? 0,
+      ended: new Promise((done) => child.once('exit', () => done(undefined))),
+      stop,
+    };
   }
-  const stop = async () => {
-    if (ended) return;
-    const gone = new Promise((done) => child.once('exit', done));
-    child.kill('SIGTERM');
-    const late = setTimeout(() => child.kill('SIGKILL'), 15_000);
-    await gone;
-    clearTimeout(late);
-  };
+}
+
+/**
+ * The database of a data folder that somebody else has running, as one who reads or writes beside it.
+ * @param {string} dataDir @returns {{ port: number, owner: { user: string, password: string }, app: { user: string, password: string } } | null} null where it does not run
+ */
+export function runningDatabase(dataDir) {
+  const dir = resolve(dataDir);
+  const file = join(dir, 'mariadb.pid');
+  if (!existsSync(file) || !existsSync(join(dir, 'mariadb.port'))) return null;
+  const pid = Number(readFileSync(file, 'utf8'));
+  try {
+    if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--pid-file=${file}`)) return null;
+  } catch {
+    return null;
+  }
+  const { owner, app } = secrets(dir);
   return {
-    port,
+    port: Number(readFileSync(join(dir, 'mariadb.port'), 'utf8')),
     owner: { user: 'fulcrant_owner', password: owner },
     app: { user: 'fulcrant_app', password: app },
-    pid: child.pid ?? 0,
-    stop,
   };
 }
 
 /**
  * What the server needs in its environment to reach the database as one of its users.
- * @param {RunningDatabase} db @param {'owner' | 'app'} who
+ * @param {Pick<RunningDatabase, 'port' | 'owner' | 'app'>} db @param {'owner' | 'app'} who
  */
 export function databaseEnv(db, who) {
   return {

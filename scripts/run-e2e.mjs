@@ -6,12 +6,16 @@ import { ensureModules, ensurePackages } from './packages.mjs';
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
 ensurePackages(['mariadb-server', 'chromium']);
 ensureModules();
-const name = process.argv[2] ?? '';
-if (!['bench', 'screenshots'].includes(name)) {
-  console.error('Usage: node scripts/run-e2e.mjs bench|screenshots');
+const [what = '', of] = process.argv.slice(2);
+const name = of === undefined ? what : `${what}-${of}`;
+if (!['bench', 'bench-server', 'screenshots'].includes(name)) {
+  console.error('Usage: node scripts/run-e2e.mjs bench [server]|screenshots');
   process.exit(2);
 }
 const { buildAll, bundle } = await import('./build.mjs');
 await buildAll();
-await bundle('e2e', { [name]: `e2e/src/${name}.ts` });
+await bundle('e2e', {
+  [name]: `e2e/src/${name}.ts`,
+  ...(name === 'bench-server' ? { 'bare-koa': 'e2e/src/bare-koa.ts' } : {}),
+});
 await import(`../e2e/dist/${name}.js`);

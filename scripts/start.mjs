@@ -1,7 +1,9 @@
 import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
+import { holdFolder } from './lock.mjs';
 import { ensureModules, ensurePackages } from './packages.mjs';
 
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
@@ -12,6 +14,12 @@ if (!Number.isInteger(port) || port < 1 || port > 65534) {
   console.error(`PORT must be a number from 1 to 65534, not “${process.env.PORT}”.`);
   process.exit(1);
 }
+// One start a folder, held until this process ends: a second one is told so before it installs, builds or touches anything.
+mkdirSync(dataDir, { recursive: true, mode: 0o700 });
+await holdFolder(dataDir).catch((error) => {
+  console.error(error.message);
+  process.exit(1);
+});
 
 ensurePackages(['mariadb-server']);
 ensureModules();
@@ -25,7 +33,7 @@ if ((await freePort(port)) !== port) {
 console.log('Building …');
 await buildAll();
 console.log('Starting the database …');
-const db = await startDatabase({ dataDir, port: port + 1 });
+let db = await startDatabase({ dataDir, port: port + 1 });
 
 /** @type {import('node:child_process').ChildProcess | null} */
 let server = null;
@@ -35,11 +43,7 @@ let leaving = false;
 async function leave(code) {
   if (leaving) return;
   leaving = true;
-  if (server && server.exitCode === null && server.signalCode === null) {
-    const gone = new Promise((done) => server?.once('exit', done));
-    server.kill('SIGTERM');
-    await Promise.race([gone, wait(12_000)]);
-  }
+  await stopServer();
   await db.stop();
   process.exit(code);
 }
@@ -58,25 +62,69 @@ const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
 });
 if (prepared.status !== 0) await leave(1);
 
-server = spawn(process.execPath, ['server/dist/main.js'], {
-  detached: true,
-  env: {
-    ...process.env,
-    ...databaseEnv(db, 'app'),
-    PORT: String(port),
-    HOST: host,
-    FULCRANT_WEB: 'web/dist',
-    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
-    FULCRANT_SUPERVISED: '1',
-  },
-  stdio: ['pipe', 'inherit', 'inherit'],
-});
-server.on('exit', (code) => {
-  if (!leaving) {
-    console.error(`The server ended (${code}). Stopping the database.`);
-    void leave(1);
+/** How long before each attempt to bring something up again, and after how long a life it counts as well. */
+const PAUSES_MS = [200, 1000, 2000, 5000, 10_000, 30_000];
+const WELL_MS = 60_000;
+
+/**
+ * Keep something running: when it dies it is brought up again after a pause that grows while it keeps dying.
+ * @param {string} what @param {() => Promise<{ ended: Promise<unknown> }>} bringUp resolves when it is up, to what tells its end
+ */
+async function keep(what, bringUp) {
+  for (let deaths = 0; !leaving; ) {
+    const began = Date.now();
+    try {
+      const { ended } = await bringUp();
+      if (deaths > 0) console.error(`${what} is back.`);
+      await ended;
+    } catch (error) {
+      if (!leaving)
+        console.error(`${what} did not come up: ${error instanceof Error ? error.message : error}`);
+    }
+    if (leaving) return;
+    deaths = Date.now() - began > WELL_MS ? 1 : deaths + 1;
+    const pause = PAUSES_MS[Math.min(deaths, PAUSES_MS.length) - 1] ?? 30_000;
+    console.error(`${what} ended. It is brought up again in ${pause / 1000} s.`);
+    await wait(pause);
   }
+}
+
+async function stopServer() {
+  const running = server;
+  if (!running || running.exitCode !== null || running.signalCode !== null) return;
+  const gone = new Promise((done) => running.once('exit', done));
+  running.kill('SIGTERM');
+  await Promise.race([gone, wait(12_000)]);
+}
+
+/** The server, up as soon as it is started: it says itself when the database is away. */
+async function bringUpServer() {
+  const child = spawn(process.execPath, ['server/dist/main.js'], {
+    detached: true,
+    env: {
+      ...process.env,
+      ...databaseEnv(db, 'app'),
+      PORT: String(port),
+      HOST: host,
+      FULCRANT_WEB: 'web/dist',
+      LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+      FULCRANT_SUPERVISED: '1',
+    },
+    stdio: ['pipe', 'inherit', 'inherit'],
+  });
+  server = child;
+  return { ended: new Promise((done) => child.once('exit', done)) };
+}
+
+let first = true;
+void keep('The database', async () => {
+  // The first one is up already; later ones come back on the same port, so that the server finds them by itself.
+  if (!first) db = await startDatabase({ dataDir, port: port + 1 });
+  first = false;
+  return { ended: db.ended };
 });
+void keep('The server', bringUpServer);
+
 const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
 for (let i = 0; i < 200 && !leaving; i++) {
   const up = await fetch(`${address}/api/health`).then(

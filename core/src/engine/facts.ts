@@ -17,19 +17,27 @@ export function inRound(facts: Facts, step: string, round: number): Facts {
   return { ...facts, repeats: facts.repeats.filter((r) => r.step !== step || seen++ < round) };
 }
 
+/** Standing readings by the list they are taken from: a step asks for its own place by place. */
+const stood = new WeakMap<Facts['readings'], Map<string, Facts['readings']>>();
+
 /** Readings that stand: not withdrawn, of the latest measuring, of this attempt (or of any, for steps a dismounting does not reopen). */
 export function standing(
   facts: Facts,
   step: string,
   attempt: number | 'any' = facts.attempt,
 ): Facts['readings'] {
-  return facts.readings.filter(
+  const round = roundOf(facts, step);
+  const key = `${attempt} ${round} ${step}`;
+  const known = stood.get(facts.readings) ?? new Map<string, Facts['readings']>();
+  const before = known.get(key);
+  if (before) return before;
+  const now = facts.readings.filter(
     (r) =>
-      r.step === step &&
-      !r.withdrawn &&
-      r.round === roundOf(facts, step) &&
-      (attempt === 'any' || r.attempt === attempt),
+      r.step === step && !r.withdrawn && r.round === round && (attempt === 'any' || r.attempt === attempt),
   );
+  known.set(key, now);
+  stood.set(facts.readings, known);
+  return now;
 }
 
 /** The standing reading at a place, if one was taken. */

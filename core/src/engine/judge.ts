@@ -106,12 +106,25 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
   const steps: StepState[] = [];
   const carried: Carried = {};
   let present: StepState | null = null;
-  for (const [i, step] of procedureFor(facts.setup).steps.entries()) {
+  // What a closed step shows beside what comes first: its pin, and whether it was opened again.
+  const samePins =
+    remembered !== undefined &&
+    facts.holds === remembered.state.holds &&
+    facts.past === remembered.state.past &&
+    facts.passes === remembered.state.passes;
+  const order = procedureFor(facts.setup).steps;
+  for (let i = 0; i < order.length; i++) {
+    const step = order[i] as StepDefinition;
     const before = remembered?.state.steps[i];
     if (remembered && before && i < remembered.from) {
       steps.push(before);
       if (before.report) carried[step.id] = before.report;
       if (before.status === 'present') present = before;
+      continue;
+    }
+    const because = present ? `“${present.title}” comes first.` : undefined;
+    if (before?.status === 'closed' && before.because === because && samePins) {
+      steps.push(before);
       continue;
     }
     const hold = holdOf(facts, step.id);
@@ -127,7 +140,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       steps.push({
         ...shared,
         status: 'closed',
-        because: `“${present.title}” comes first.`,
+        ...(because ? { because } : {}),
         report: null,
         verdict: 'incomplete',
         open: [],

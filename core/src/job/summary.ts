@@ -1,6 +1,6 @@
 import { type JobKind, kindOf } from '../api/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
-import type { JobState, StepStatus } from '../engine/state.ts';
+import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
 import { procedureFor } from '../procedures/procedure-for.ts';
 
 /** The form of a job's line; a stored line of another form is made anew. */
@@ -50,6 +50,13 @@ const dueOf = (values: unknown): string | null =>
     ? values.dueAt
     : null;
 
+/** When the last of them was done; times are written so that they stand in order as texts. */
+function lastOf(acts: readonly Stamp[], first: string): string {
+  let last = first;
+  for (const { at } of acts) if (at > last) last = at;
+  return last;
+}
+
 /** The line of a job for the board, from its state. */
 export function summarise(state: JobState): JobSummary {
   const loops = procedureFor(state.setup).steps.filter((x) => x.loop);
@@ -82,11 +89,7 @@ export function summarise(state: JobState): JobSummary {
     signedBy: state.signed?.name ?? null,
     dueAt: state.signed ? null : dueOf(present?.report?.values),
     waitsForLead: !state.signed && (pinned !== null || asked !== undefined),
-    lastAt:
-      acts
-        .map((s) => s.at)
-        .sort()
-        .at(-1) ?? state.opened.at,
+    lastAt: lastOf(acts, state.opened.at),
     hands: [...new Set(acts.map((s) => s.author.id))],
   };
 }

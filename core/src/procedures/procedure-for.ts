@@ -35,8 +35,17 @@ const PROCEDURES: Record<JobKind, (setup: Setup) => Procedure> = {
   'condition.survey': (s) => conditionSurvey(s as ConditionSetup),
 };
 
+/** Orders of work by the setup they were made for: a setup is never changed in place, only replaced. */
+const made = new WeakMap<Setup, Procedure>();
+
 /** The order of work of a job: its kind's steps, with those variants and measures in it that its setup asks for. */
-export const procedureFor = (setup: Setup): Procedure => PROCEDURES[kindOf(setup)](setup);
+export function procedureFor(setup: Setup): Procedure {
+  const known = made.get(setup);
+  if (known) return known;
+  const procedure = PROCEDURES[kindOf(setup)](setup);
+  made.set(setup, procedure);
+  return procedure;
+}
 
 /** One step of a job's procedure, by id. */
 export function stepOf(job: { setup: Setup }, id: string): StepDefinition | undefined {

@@ -13,7 +13,7 @@ import { sheetPdf } from '../export/sheet-pdf.ts';
 import { appendEvents, foldJob } from '../store/append.ts';
 import type { Folded } from '../store/bounded.ts';
 import type { Database } from '../store/database.ts';
-import { findJobs, fixedJobs, jobMark, jobsInOrder, jobText, signedJobs } from '../store/jobs.ts';
+import { findJobs, fixedJobs, jobMark, jobRow, jobsInOrder, jobText, signedJobs } from '../store/jobs.ts';
 import { jobNumber } from '../store/numbers.ts';
 import { PLANT_ZONE } from '../store/rules.ts';
 import { notesAfter, readFrozen, type SealedSheet, sealSheet } from '../store/sheets.ts';
@@ -46,7 +46,7 @@ async function sheetOf(call: Call): Promise<{ sheet: SealedSheet; since: FitUpSh
   const { db } = call.house;
   const id = jobId(call);
   const revision = revisionOf(call.ctx);
-  const found = await jobMark(db, id);
+  const found = await jobRow(db, id);
   if (!found) throw new Problem(404, 'There is no such job.');
   if (revision === undefined && found.row.state === 'open') {
     const folded = await foldedNow(db, id, found.row.event_count);
@@ -95,13 +95,16 @@ export const jobs: Route[] = [
       const after = Number(ctx.query.after ?? 0);
       if (!Number.isInteger(after) || after < 0)
         throw new Problem(400, 'after is the number of the last event seen.');
-      const found = await jobMark(call.house.db, jobId(call));
-      if (!found) throw new Problem(404, 'There is no such job.');
-      ctx.set('etag', found.mark);
-      if (ctx.get('if-none-match') === found.mark) {
+      const id = jobId(call);
+      const seen = ctx.get('if-none-match');
+      if (seen && seen === (await jobMark(call.house.db, id))) {
+        ctx.set('etag', seen);
         ctx.status = 304;
         return;
       }
+      const found = await jobRow(call.house.db, id);
+      if (!found) throw new Problem(404, 'There is no such job.');
+      ctx.set('etag', found.mark);
       ctx.type = 'application/json';
       ctx.body = await jobText(call.house.db, found.row, after);
     },

@@ -17,7 +17,7 @@ import {
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
 import { linkOf } from './chain.ts';
-import { type Database, rowsOf } from './database.ts';
+import { type Database, rowsOf, run } from './database.ts';
 import { jobNumber } from './numbers.ts';
 import { keepPosition } from './positions.ts';
 import { freeze } from './sheets.ts';
@@ -30,14 +30,16 @@ class Outrun extends Error {}
 
 /** A retry is worth it where two writers met: a deadlock, or both opening the same job. */
 function isCollision(error: unknown): boolean {
-  const e = error as { name?: string; parent?: { errno?: number } };
-  return (
-    error instanceof Outrun ||
-    e.name === 'SequelizeUniqueConstraintError' ||
-    e.parent?.errno === 1213 ||
-    e.parent?.errno === 1205
-  );
+  const errno = errnoOf(error);
+  return error instanceof Outrun || errno === DUPLICATE || errno === 1213 || errno === 1205;
 }
+
+const DUPLICATE = 1062;
+/** The database's number for what went wrong, by the driver or by Sequelize. */
+const errnoOf = (error: unknown): number | undefined => {
+  const e = error as { errno?: number; parent?: { errno?: number } };
+  return e.parent?.errno ?? e.errno;
+};
 
 /** A job folded from its events; null where there is none. */
 export async function foldJob(db: Database, jobId: string): Promise<Folded | null> {
@@ -334,21 +336,19 @@ async function writePlain(
     COMMIT;
   END`;
   try {
-    await db.sequelize.query(sql, {
-      replacements: [
-        row.state,
-        row.eventCount,
-        row.chain,
-        row.signedAt,
-        row.summary,
-        row.summaryVersion,
-        row.updatedAt,
-        jobId,
-        before.count,
-        before.chain,
-        ...values,
-      ],
-    });
+    await run(db, sql, [
+      row.state,
+      row.eventCount,
+      row.chain,
+      row.signedAt,
+      row.summary,
+      row.summaryVersion,
+      row.updatedAt,
+      jobId,
+      before.count,
+      before.chain,
+      ...values,
+    ]);
   } catch (error) {
     if (/outrun/.test(String((error as Error).message))) throw new Outrun();
     throw error;
@@ -423,7 +423,7 @@ async function otherJobs(
   jobId: string,
   fresh: readonly Fresh[],
 ): Promise<string | null> {
-  if ((error as { name?: string }).name !== 'SequelizeUniqueConstraintError') return null;
+  if (errnoOf(error) !== DUPLICATE) return null;
   const [row] = await rowsOf<{ id: string }>(
     db,
     'SELECT id FROM events WHERE id IN (?) AND job_id <> ? LIMIT 1',

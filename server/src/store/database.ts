@@ -1,5 +1,5 @@
 import type { Instrument } from '@fulcrant/core';
-import { type QueryOptionsWithType, QueryTypes, Sequelize } from 'sequelize';
+import { Sequelize } from 'sequelize';
 import type { DatabaseConfig } from '../config.ts';
 import { Briefly, FoldedJobs } from './bounded.ts';
 import { defineModels, type Models } from './models.ts';
@@ -14,7 +14,7 @@ export type Database = {
 };
 
 /** A pool on MariaDB. It reconnects by itself when the database comes back. */
-export function openDatabase(config: DatabaseConfig): Database {
+export function openDatabase(config: DatabaseConfig, driver: Record<string, unknown> = {}): Database {
   const sequelize = new Sequelize(config.database, config.user, config.password, {
     host: config.host,
     port: config.port,
@@ -23,7 +23,7 @@ export function openDatabase(config: DatabaseConfig): Database {
     timezone: '+00:00',
     define: { timestamps: false, underscored: true },
     pool: { max: 8, min: 0, acquire: 4000, idle: 10_000 },
-    dialectOptions: { connectTimeout: 2000, charset: 'utf8mb4', jsonStrings: true },
+    dialectOptions: { connectTimeout: 2000, charset: 'utf8mb4', jsonStrings: true, ...driver },
   });
   const models = defineModels(sequelize);
   return {
@@ -45,13 +45,25 @@ async function registerOf(models: Models): Promise<Map<string, Instrument>> {
   );
 }
 
-/** Rows of a plain SELECT. */
-export const rowsOf = <T extends object>(
+type Connection = { query(sql: string, values: unknown[]): Promise<unknown> };
+
+/** A statement on a connection of the pool, put to the driver as it is: for the few that are asked with every reading. */
+export async function run(db: Pick<Database, 'sequelize'>, sql: string, values: unknown[]): Promise<unknown> {
+  const manager = db.sequelize.connectionManager;
+  const connection = (await manager.getConnection({ type: 'write' })) as unknown as Connection;
+  try {
+    return await connection.query(sql, values);
+  } finally {
+    manager.releaseConnection(connection as never);
+  }
+}
+
+/** Rows of a plain SELECT; a list among the values stands for `IN (?)`. */
+export const rowsOf = async <T extends object>(
   db: Pick<Database, 'sequelize'>,
   sql: string,
-  replacements: unknown[],
-  more: Partial<QueryOptionsWithType<QueryTypes.SELECT>> = {},
-): Promise<T[]> => db.sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT, raw: true, ...more });
+  values: unknown[],
+): Promise<T[]> => (await run(db, sql, values)) as T[];
 
 /** True where an error means the database is away rather than that a statement was wrong. */
 export function isDatabaseAway(error: unknown): boolean {

@@ -108,10 +108,19 @@ export async function findJobs(db: Database, typed: string, limit: number): Prom
   return page(all, limit, (r) => r.id);
 }
 
-/** What a job's row says of how far it is: enough to know whether somebody has seen it all. */
-export async function jobMark(db: Database, id: string): Promise<{ row: Row; mark: string } | null> {
+const markOf = (row: Pick<Row, 'event_count' | 'summary_version'>) =>
+  `"${row.event_count}.${row.summary_version}"`;
+
+/** How far a job is, in a word: who has seen it under the same mark has seen it all. Null where there is none. */
+export async function jobMark(db: Database, id: string): Promise<string | null> {
+  const [row] = await rowsOf<Row>(db, 'SELECT event_count, summary_version FROM jobs WHERE id = ?', [id]);
+  return row ? markOf(row) : null;
+}
+
+/** A job's row, with its mark; null where there is none. */
+export async function jobRow(db: Database, id: string): Promise<{ row: Row; mark: string } | null> {
   const [row] = await rowsOf<Row>(db, `SELECT ${COLUMNS} FROM jobs WHERE id = ?`, [id]);
-  return row ? { row, mark: `"${row.event_count}.${row.summary_version}"` } : null;
+  return row ? { row, mark: markOf(row) } : null;
 }
 
 /**

@@ -1,0 +1,36 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { ensureModules, ensurePackages } from './packages.mjs';
+
+/**
+ * Run a program on a data folder: beside the running house, or, where none runs, on a database started for it and stopped after.
+ * Usage: node scripts/beside.mjs verify|fill [arguments], with FULCRANT_DATA naming the folder.
+ */
+process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
+const [name = '', ...rest] = process.argv.slice(2);
+if (!['verify', 'fill'].includes(name)) {
+  console.error('Usage: node scripts/beside.mjs verify|fill [arguments]');
+  process.exit(2);
+}
+ensurePackages(['mariadb-server']);
+ensureModules();
+const { buildServer } = await import('./build.mjs');
+const { databaseEnv, runningDatabase, startDatabase } = await import('./database.mjs');
+const dataDir = process.env.FULCRANT_DATA ?? '.data';
+if (!existsSync(join(dataDir, 'mariadb'))) {
+  console.error(`There is no plant in ${dataDir}. FULCRANT_DATA names the folder.`);
+  process.exit(2);
+}
+await buildServer();
+const running = runningDatabase(dataDir);
+const started = running ? null : await startDatabase({ dataDir });
+const db = running ?? started;
+if (!db) throw new Error('No database.');
+const run = spawnSync(process.execPath, [`server/dist/${name}.js`, ...rest], {
+  env: { ...process.env, ...databaseEnv(db, name === 'fill' ? 'owner' : 'app') },
+  stdio: 'inherit',
+});
+await started?.stop();
+process.exit(run.status ?? 1);
