@@ -122,8 +122,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       if (before.status === 'present') present = before;
       continue;
     }
-    const because = present ? `“${present.title}” comes first.` : undefined;
-    if (before?.status === 'closed' && before.because === because && samePins) {
+    if (present && samePins && before?.status === 'closed' && remembered.state.present === present.id) {
       steps.push(before);
       continue;
     }
@@ -140,7 +139,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       steps.push({
         ...shared,
         status: 'closed',
-        ...(because ? { because } : {}),
+        because: `“${present.title}” comes first.`,
         report: null,
         verdict: 'incomplete',
         open: [],
@@ -220,9 +219,9 @@ function firstTold(before: JobState, after: Facts, e: JobEvent): number {
 export function apply(state: JobState | null, event: JobEvent): JobState | null {
   const e = upcast(event);
   if (!state) return e.type === 'job.opened' ? judge(opened(e)) : null;
+  // What was judged goes along with the facts, and is judged over.
   const facts = lay(state, e, () => reportsOf(state));
-  const { steps: _, present: __, ...plain } = facts as JobState;
-  return judge(plain, { state, from: firstTold(state, plain, e), sameRounds: ADDS.includes(e.type) });
+  return judge(facts, { state, from: firstTold(state, facts, e), sameRounds: ADDS.includes(e.type) });
 }
 
 /** Fold events into facts; null before the job is opened. An event met twice (same id) counts once. */
