@@ -25,7 +25,7 @@ export function chanceOf(seed: number): Chance {
 type Act = Pick<JobEvent, 'type'> & { data: unknown };
 
 /** A gauge of a kind that reaches everywhere. */
-const wide = (kind: Instrument['kind']): Instrument => ({
+export const wide = (kind: Instrument['kind']): Instrument => ({
   id: `wide-${kind}`,
   name: `wide ${kind}`,
   kind,

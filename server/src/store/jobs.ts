@@ -10,6 +10,8 @@ export type JobListing = JobSummary & {
   state: 'open' | 'signed';
   openedAt: string;
   updatedAt: string;
+  /** When it was signed; null while it is open. */
+  signedAt: string | null;
 };
 
 type Row = {
@@ -36,6 +38,7 @@ const listing = (row: Row): JobListing => ({
   state: row.state,
   openedAt: new Date(row.opened_at).toISOString(),
   updatedAt: new Date(row.updated_at).toISOString(),
+  signedAt: row.signed_at === null ? null : new Date(row.signed_at).toISOString(),
 });
 
 export type JobPage = { jobs: JobListing[]; next: string | null };

@@ -29,14 +29,15 @@ const GRANTS: Record<string, string> = {
   sheets: 'SELECT, INSERT',
 };
 
-/** Bring the schema up to date as its owner, then give the serving user exactly its rights. */
-export async function migrate(owner: Sequelize, servingUser: string): Promise<string[]> {
+/** Bring the schema up to date as its owner, then give the serving user exactly its rights. `to` stops at an earlier schema, for tests. */
+export async function migrate(owner: Sequelize, servingUser: string, to?: string): Promise<string[]> {
   const umzug = new Umzug({
     migrations: MIGRATIONS.map((m) => ({ name: m.name, up: () => m.up(owner.getQueryInterface()) })),
     storage: new SequelizeStorage({ sequelize: owner, modelName: 'migrations' }),
     logger: undefined,
   });
-  const done = await umzug.up();
+  const done = await umzug.up(to === undefined ? {} : { to });
+  if (to !== undefined) return done.map((m) => m.name);
   const database = owner.getDatabaseName();
   for (const [table, rights] of Object.entries(GRANTS)) {
     await owner.query(`GRANT ${rights} ON \`${database}\`.\`${table}\` TO '${servingUser}'@'127.0.0.1'`);

@@ -37,7 +37,7 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
     return (
       <span className="min-w-0 leading-snug">
         {lead('Signed', 'text-brass')}
-        by {l.signedBy}, {format(new Date(l.updatedAt), 'd MMM yyyy HH:mm')}
+        by {l.signedBy}, {format(new Date(l.signedAt ?? l.updatedAt), 'd MMM yyyy HH:mm')}
       </span>
     );
   if (l.held)

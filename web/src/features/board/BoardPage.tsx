@@ -229,7 +229,7 @@ function Signed() {
             <Link to={`/jobs/${l.id}/sheet`} className="block min-h-12 py-1.5 leading-tight">
               <span className="font-label text-lg font-semibold">{l.machine}</span>
               <span className="block text-sm text-muted">
-                {l.position} · {l.number} · {format(new Date(l.updatedAt), 'd MMM HH:mm')}
+                {l.position} · {l.number} · {format(new Date(l.signedAt ?? l.updatedAt), 'd MMM HH:mm')}
               </span>
             </Link>
           </li>

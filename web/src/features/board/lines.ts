@@ -11,6 +11,7 @@ export type Line = JobSummary & {
   number: string;
   state: 'open' | 'signed';
   updatedAt: string;
+  signedAt?: string | null;
 };
 export type LinePage = { jobs: Line[]; next: string | null };
 
