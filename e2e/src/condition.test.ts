@@ -253,7 +253,7 @@ describe('whose limit', () => {
     // The other schools stand beside it on the beam as stops of their own.
     expect(await page.locator('[data-beam] title').allTextContents()).toEqual([
       'flat: 0.050',
-      '1 µm per mm of shaft: 0.060',
+      'a thousandth of the shaft: 0.060',
     ]);
     await page.locator('[data-limit="runoutMm"]').click();
     await page.getByRole('dialog').locator('input').fill('a lot');
@@ -273,11 +273,11 @@ describe('whose limit', () => {
     await page.goto(`${plant.url}/house-rules`);
     await page
       .locator('[data-rule="runout"]')
-      .getByRole('button', { name: /1 µm per mm/ })
+      .getByRole('button', { name: /a thousandth of the shaft/ })
       .click();
     await page
       .locator('[data-rule="runout"]')
-      .getByRole('button', { name: /1 µm per mm/, pressed: true })
+      .getByRole('button', { name: /a thousandth of the shaft/, pressed: true })
       .waitFor();
     await context.close();
   });

@@ -77,7 +77,7 @@ export function clearanceReduction(
         ? [
             {
               what: 'table row',
-              sum: `bore over ${table.overMm} to ${table.uptoMm} mm${table.travelMm ? `, drive-up 1:${input.taper} ${num(table.travelMm[0], 2)} to ${len(table.travelMm[1], 2)}` : ''}`,
+              sum: `bore over ${num(table.overMm, 0)} to ${len(table.uptoMm, 0)}${table.travelMm ? `, drive-up 1:${input.taper} ${num(table.travelMm[0], 2)} to ${len(table.travelMm[1], 2)}` : ''}`,
             },
           ]
         : []),

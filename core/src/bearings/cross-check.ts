@@ -104,7 +104,7 @@ function sayCause(cause: CrossCheckValues['cause'], hydraulic: boolean): string 
     case 'agree':
       return 'They agree.';
     case 'settling':
-      return `That much of the travel goes into settling of sleeve and surfaces (${SETTLING_MM.least} to ${SETTLING_MM.most} mm along the shaft).`;
+      return `That much of the travel goes into settling of sleeve and surfaces (${num(SETTLING_MM.least, 2)} to ${len(SETTLING_MM.most, 2)} along the shaft).`;
     case 'zero-early':
       return hydraulic
         ? 'Much of the travel closed nothing: the zero was set before the start pressure, or the indicator’s base gave way.'

@@ -112,7 +112,7 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const working: WorkingLine[] = [
     {
       what: 'reduction',
-      sum: `${num(minMm)} to ${len(tableMaxMm)}${table && !makerGiven ? `, bore over ${table.overMm} to ${table.uptoMm} mm` : ", maker's sheet"}`,
+      sum: `${num(minMm)} to ${len(tableMaxMm)}${table && !makerGiven ? `, bore over ${num(table.overMm, 0)} to ${len(table.uptoMm, 0)}` : ", maker's sheet"}`,
     },
     {
       what: 'least residual',

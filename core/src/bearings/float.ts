@@ -68,7 +68,7 @@ export function bearingFloat(input: FloatInput): CalculatorResult<FloatValues> {
     working: [
       {
         what: 'growth',
-        sum: `${(alpha * 1e6).toFixed(1)} µm/m·K × ${num(input.spanMm, 0)} × ${input.shaftOverBaseK} K = ${len(growthMm)}`,
+        sum: `${(alpha * 1e6).toFixed(1)}·10⁻⁶ a kelvin × ${num(input.spanMm, 0)} × ${input.shaftOverBaseK} kelvin = ${len(growthMm)}`,
       },
       { what: 'needed', sum: `${num(Math.abs(growthMm))} + ${num(margin)} = ${len(neededMm)}` },
       {

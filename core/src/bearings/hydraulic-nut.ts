@@ -1,7 +1,7 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
 import { COVERAGE, decide } from '../metrology/decision.ts';
 import { inQuadrature, resolutionUncertainty } from '../metrology/uncertainty.ts';
-import { len, num } from '../quantities/say.ts';
+import { area, len, num, pres } from '../quantities/say.ts';
 
 export type HydraulicNutInput = {
   /** Start pressure on the maker's sheet, for a nut of that piston area. */
@@ -49,14 +49,14 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
   const working: WorkingLine[] = [
     {
       what: 'start pressure on this nut',
-      sum: `${input.startPressureMpa} × ${input.sheetAreaMm2} ÷ ${input.nutAreaMm2} = ${startPressureMpa.toFixed(1)} N/mm²`,
+      sum: `${pres(input.startPressureMpa)} × ${area(input.sheetAreaMm2)} ÷ ${area(input.nutAreaMm2)} = ${pres(startPressureMpa)}`,
     },
   ];
   if (startPressureMpa >= input.abortPressureMpa)
     findings.push({
       code: 'hydraulic.areas',
       verdict: 'reject',
-      reason: `The start pressure on this nut, ${startPressureMpa.toFixed(1)} N/mm², is over its abort pressure.`,
+      reason: `The start pressure on this nut, ${pres(startPressureMpa)}, is over its abort pressure.`,
       source: 'maker',
       remedy: 'Check both piston areas; this nut is too small for this bearing.',
       acceptable: false,
@@ -66,7 +66,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
       code: 'hydraulic.abort',
       verdict: 'reject',
       reason: `Abort pressure came first, ${travelMm === null ? 'without a travel' : `at ${len(travelMm)}`}: something else holds the bearing.`,
-      limit: `${input.abortPressureMpa} N/mm²`,
+      limit: pres(input.abortPressureMpa),
       source: 'maker',
       remedy: 'Release. Is the other nut still loose, is the bearing square? Then go on from the same zero.',
       acceptable: false,

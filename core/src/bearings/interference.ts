@@ -1,5 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
-import { len, num } from '../quantities/say.ts';
+import { len, num, pres } from '../quantities/say.ts';
 
 export type Material = { youngMpa: number; poisson: number };
 /** Bearing and shaft steel. Source: machine-design texts. */
@@ -133,9 +133,9 @@ function work(i: InterferenceInput, v: InterferenceValues, smoothing: number): W
       what: 'interference that bears',
       sum: `${len(v.interferenceMm, 4)}${smoothing > 0 ? `, smoothing ${num(smoothing, 4)} taken off` : ''}`,
     },
-    { what: 'pressure in the joint', sum: `${v.pressureMpa.toFixed(2)} N/mm²` },
+    { what: 'pressure in the joint', sum: pres(v.pressureMpa) },
     { what: 'reduction', sum: `${v.k.toFixed(4)} × ${num(v.interferenceMm, 4)} = ${len(v.reductionMm, 4)}` },
-    { what: 'hoop stress at the ring’s bore', sum: `${v.hoopMpa.toFixed(1)} N/mm²` },
+    { what: 'hoop stress at the ring’s bore', sum: pres(v.hoopMpa) },
     {
       what: 'axial force on, off',
       sum: `${(v.driveN / 1000).toFixed(1)} kN, ${(v.releaseN / 1000).toFixed(1)} kN with µ ${i.friction ?? 0.15}`,

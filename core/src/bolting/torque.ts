@@ -1,5 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../calculators/result.ts';
-import { tor } from '../quantities/say.ts';
+import { force, len, num, pres, area as sayArea, tor } from '../quantities/say.ts';
 import type { SourceId } from '../sources/register.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
 import { type BoltSize, boltSize, coreDiameterMm, pitchDiameterMm, stressAreaMm2 } from './threads.ts';
@@ -81,19 +81,19 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
   const working: WorkingLine[] = [
     {
       what: 'area',
-      sum: `As = π/4·(${b.diameterMm.toFixed(2)} − ${b.inch ? '0.9743' : '0.9382'}·${b.pitchMm.toFixed(2)})² = ${area.toFixed(1)} mm²`,
+      sum: `As = π/4·(${num(b.diameterMm, 2)} − ${b.inch ? '0.9743' : '0.9382'}·${num(b.pitchMm, 2)})² = ${sayArea(area)}`,
     },
     {
       what: 'preload',
-      sum: `75 % × ${s.proofMpa.toFixed(0)} MPa × ${area.toFixed(1)} = ${(shortPreloadN / 1000).toFixed(1)} kN`,
+      sum: `75 % × ${pres(s.proofMpa)} × ${sayArea(area)} = ${force(shortPreloadN)}`,
     },
     {
       what: 'short form',
-      sum: `K ${k.toFixed(2)} (${said}) × ${b.diameterMm.toFixed(2)} mm × ${(shortPreloadN / 1000).toFixed(1)} kN = ${tor(shortNm)}`,
+      sum: `K ${k.toFixed(2)} (${said}) × ${len(b.diameterMm, 2)} × ${force(shortPreloadN)} = ${tor(shortNm)}`,
     },
     {
       what: 'long form',
-      sum: `µ ${(input.mu ?? mu).toFixed(2)}, 90 % of yield: ${(long.preloadN / 1000).toFixed(1)} kN, ${tor(long.torqueNm)}`,
+      sum: `µ ${(input.mu ?? mu).toFixed(2)}, 90 % of yield: ${force(long.preloadN)}, ${tor(long.torqueNm)}`,
     },
   ];
   const findings: Finding[] = [

@@ -140,6 +140,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
         ...shared,
         status: 'closed',
         because: `“${present.title}” comes first.`,
+        ...(passed ? { kept: true as const } : {}),
         report: null,
         verdict: 'incomplete',
         open: [],

@@ -206,6 +206,8 @@ export type StepState = {
   blocking: Finding[];
   passed?: Stamp;
   hold?: Hold;
+  /** Closed for now by what was opened before it; it was passed, and its pass stands. */
+  kept?: true;
   /** It had been passed or begun, and was opened again by what was undone since. */
   reopened?: Stamp & { because: string };
 };

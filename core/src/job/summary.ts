@@ -12,6 +12,8 @@ export type RailMark = {
   status: StepStatus;
   hold: 'holding' | 'ahead' | 'released' | null;
   loop: boolean;
+  /** Passed already, and closed only by what was opened again before it. */
+  kept?: true;
   /** Why it was opened again, where it was and is not passed since. */
   reopened?: string;
 };
@@ -78,6 +80,7 @@ export function summarise(state: JobState): JobSummary {
       status: s.status,
       hold: !s.hold ? null : s.hold.released ? 'released' : s.id === state.present ? 'holding' : 'ahead',
       loop: loops.some((x) => x.id === s.id),
+      ...(s.kept ? { kept: s.kept } : {}),
       ...(s.reopened ? { reopened: s.reopened.because } : {}),
     })),
     present: state.present,

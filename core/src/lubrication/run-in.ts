@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../calculators/result.ts';
 import { fitLine } from '../metrology/line.ts';
+import { temp, warmer } from '../quantities/say.ts';
 
 export type RunInReading = { minutes: number; temperatureC: number };
 
@@ -54,8 +55,8 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       ...shared,
       code: 'run-in.stop',
       verdict: 'reject',
-      reason: `${hottestC.toFixed(0)} °C: stop the machine.`,
-      limit: `${RUN_IN_LIMITS.stopC} °C`,
+      reason: `${temp(hottestC)}: stop the machine.`,
+      limit: temp(RUN_IN_LIMITS.stopC),
       remedy: 'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
     });
   else if (hottestC >= RUN_IN_LIMITS.cautionC || riseK >= RUN_IN_LIMITS.riseK)
@@ -63,8 +64,8 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       ...shared,
       code: 'run-in.caution',
       verdict: 'caution',
-      reason: `${hottestC.toFixed(0)} °C, ${riseK.toFixed(0)} K over ambient${trendKPerH === null ? '' : trendKPerH < -STEADY_K_PER_H ? ', and falling: usual after a first fill' : trendKPerH > STEADY_K_PER_H ? ', and still climbing' : ', and steady'}.`,
-      limit: `${RUN_IN_LIMITS.cautionC} °C or ${RUN_IN_LIMITS.riseK} K over ambient`,
+      reason: `${temp(hottestC)}, ${warmer(riseK)} over ambient${trendKPerH === null ? '' : trendKPerH < -STEADY_K_PER_H ? ', and falling: usual after a first fill' : trendKPerH > STEADY_K_PER_H ? ', and still climbing' : ', and steady'}.`,
+      limit: `${temp(RUN_IN_LIMITS.cautionC)} or ${warmer(RUN_IN_LIMITS.riseK)} over ambient`,
       remedy: 'Stay with it; read every few minutes until it falls.',
     });
   else
@@ -72,8 +73,8 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       ...shared,
       code: 'run-in',
       verdict: 'accept',
-      reason: `${last.temperatureC.toFixed(0)} °C, ${(last.temperatureC - input.ambientC).toFixed(0)} K over ambient.`,
-      limit: `${RUN_IN_LIMITS.cautionC} °C or ${RUN_IN_LIMITS.riseK} K over ambient`,
+      reason: `${temp(last.temperatureC)}, ${warmer(last.temperatureC - input.ambientC)} over ambient.`,
+      limit: `${temp(RUN_IN_LIMITS.cautionC)} or ${warmer(RUN_IN_LIMITS.riseK)} over ambient`,
     });
   if (last && !steady)
     findings.push({

@@ -45,7 +45,7 @@ export function packingFriction(input: PackingFrictionInput): CalculatorResult<P
     working: [
       {
         what: 'mean radial pressure',
-        sum: `${k} × ${pres(input.glandMpa)}, falling along ${num(input.lengthMm, 0)}: ${meanMpa.toFixed(2)} N/mm²`,
+        sum: `${k} × ${pres(input.glandMpa)}, falling along ${num(input.lengthMm, 0)}: ${pres(meanMpa)}`,
       },
       {
         what: 'power',

@@ -8,7 +8,7 @@ import { formatTorque } from './torque.ts';
  * Core writes sentences without knowing whether the reader thinks in millimetres or inches. A quantity goes into
  * the sentence as a mark, and `say` turns the marks into numbers at the edge, so the same finding reads in both.
  */
-const MARK = /⟦([LDTRPC])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
+const MARK = /⟦([LDTRPCAFK])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
 
 /** A length with its unit, inside a sentence. */
 export const len = (mm: number, mmDecimals = 3): string => `⟦L${mm}|${mmDecimals}⟧`;
@@ -23,6 +23,20 @@ export const tor = (nm: number): string => `⟦T${nm}⟧`;
 export const pres = (mpa: number): string => `⟦P${mpa}⟧`;
 /** A temperature with its unit. */
 export const temp = (c: number): string => `⟦C${c}⟧`;
+/** How much warmer or colder: a difference of temperatures, with its unit. */
+export const warmer = (k: number): string => `⟦K${k}⟧`;
+/** An area in mm², with its unit. */
+export const area = (mm2: number): string => `⟦A${mm2}⟧`;
+/** A force in N, with its unit. */
+export const force = (n: number): string => `⟦F${n}⟧`;
+
+const LBF_N = 0.45359237 * 9.80665;
+const formatArea = (mm2: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${mm2.toFixed(1)} mm²` : `${(mm2 / 25.4 ** 2).toFixed(4)} in²`;
+const formatForce = (n: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${(n / 1000).toFixed(1)} kN` : `${(n / LBF_N).toFixed(0)} lbf`;
+const formatWarmer = (k: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${k.toFixed(0)} K` : `${((k * 9) / 5).toFixed(0)} °F`;
 
 /**
  * Put the quantities of a sentence into people's units.
@@ -35,6 +49,9 @@ export function say(text: string, unit: LengthUnit): string {
     if (kind === 'R') return formatRoughness(n, unit);
     if (kind === 'P') return formatPressure(n, unit);
     if (kind === 'C') return formatTemperature(n, unit);
+    if (kind === 'K') return formatWarmer(n, unit);
+    if (kind === 'A') return formatArea(n, unit);
+    if (kind === 'F') return formatForce(n, unit);
     const places = decimals === undefined ? 3 : Number(decimals);
     return kind === 'L' ? formatLength(n, unit, places) : lengthDigits(n, unit, places);
   });

@@ -261,7 +261,7 @@ function judgeTaper(
   const taperMmPer100 = tidy(line.slope * 100);
   working.push({
     what: 'taper',
-    sum: `${num(taperMmPer100)} per 100 mm × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
+    sum: `${num(taperMmPer100)} per ${len(100, 0)} × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
   });
   const d = decide(
     Math.abs(taperOverSeatMm),

@@ -1,4 +1,5 @@
 import { sayClock } from '../engine/clock.ts';
+import type { ClockMark } from '../engine/state.ts';
 import { VERDICT_WORD } from '../metrology/index.ts';
 import type { Said } from '../quantities/say.ts';
 import { formatTorque } from '../quantities/torque.ts';
@@ -29,15 +30,29 @@ type Sheet = Omit<FitUpSheet, 'document'>;
 /** The blocks of a sheet in the order they are read. */
 export function sheetDocument(sheet: Sheet): Block[] {
   const when = whenIn(sheet.timeZone);
-  const by = (t: Told) =>
-    joinSaid([`${t.by}, ${when(t.at)}`, t.clock ? `(${sayClock(t.clock, when)})` : null]);
+  const late: ClockMark[] = [];
+  // What waited on a device is marked, and told once at the end; a clock that was off is told where it stands.
+  const by = (t: Told) => {
+    if (t.clock?.kind === 'offline') late.push(t.clock);
+    const mark = t.clock?.kind === 'offline' ? '†' : t.clock ? ` (${sayClock(t.clock, when)})` : '';
+    return `${t.by}, ${when(t.at)}${mark}`;
+  };
   return [
     { block: 'results', rows: sheet.rows },
     { block: 'drawing', drawing: 'bearing' },
     { block: 'drawing', drawing: 'turns' },
     ...sheet.steps.flatMap((s) => stepBlocks(sheet, s, by)),
-    ...alsoRecorded(sheet, by),
+    ...alsoRecorded(sheet, by, () => sayLate(late, when)),
   ];
+}
+
+/** Entries that waited on a device, in a line. */
+function sayLate(late: readonly ClockMark[], when: (at: string) => string): Block[] {
+  if (late.length === 0) return [];
+  const stored = late.map((c) => c.storedAt).sort();
+  const [first, last] = [when(stored[0] ?? ''), when(stored.at(-1) ?? '')];
+  const text = `${late.length === 1 ? 'One entry was' : `${late.length} entries were`} made without network, at the device’s own time, and stored ${first === last ? first : `${first} to ${last}`}.`;
+  return [{ block: 'line', lead: '†', text }];
 }
 
 type By = (t: Told) => Said;
@@ -89,6 +104,9 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
           ]
         : []),
     ]),
+    ...(step.id === 'sign' && sheet.signature
+      ? [{ block: 'line' as const, lead: 'Signed', text: sheet.signature.name, small: by(sheet.signature) }]
+      : []),
     ...(step.passed
       ? [{ block: 'line' as const, text: '', small: joinSaid(['Passed by', by(step.passed)]) }]
       : []),
@@ -163,7 +181,7 @@ function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
   ];
 }
 
-function alsoRecorded(sheet: Sheet, by: By): Block[] {
+function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
   const line = (lead: string, text: Said, small: Said): Block => ({ block: 'line', lead, text, small });
   const lines: Block[] = [
     ...sheet.revisions.map((r) =>
@@ -212,5 +230,5 @@ function alsoRecorded(sheet: Sheet, by: By): Block[] {
       small: `Times: ${sheet.timeZone}. This sheet does not replace local codes, the maker’s instructions or licensed practice.`,
     },
   ];
-  return [{ block: 'heading', text: 'Also recorded' }, ...lines];
+  return [{ block: 'heading', text: 'Also recorded' }, ...late(), ...lines];
 }

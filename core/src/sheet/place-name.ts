@@ -24,7 +24,7 @@ export function placeName(
   };
   try {
     const place = step.kind.place(then, step, reading.place, reports);
-    return typeof place === 'string' ? reading.place : place.label;
+    return typeof place === 'string' ? reading.place : place.label.replace(/^[a-z]/, (c) => c.toUpperCase());
   } catch {
     return reading.place;
   }

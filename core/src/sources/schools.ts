@@ -107,7 +107,7 @@ const um = (v: number) => v / 1000;
  * 0.025 mm: process-pump standards, from memory.
  */
 export const runoutSchools = (shaftMm: number): SchoolLimit[] => [
-  { school: 'proportional', title: '1 µm per mm of shaft', limitMm: um(shaftMm), source: 'practice' },
+  { school: 'proportional', title: 'a thousandth of the shaft', limitMm: um(shaftMm), source: 'practice' },
   { school: 'flat', title: 'flat', limitMm: 0.05, source: 'practice' },
   { school: 'standards', title: 'process-pump standards', limitMm: 0.025, source: 'pump-standards' },
 ];

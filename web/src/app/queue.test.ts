@@ -151,6 +151,42 @@ describe('the queue on the device', () => {
     expect(await shelf.allAside()).toEqual([]);
   });
 
+  it('a server that fails at a run gets it one by one: one poison entry among good ones waits, the good ones are stored', async () => {
+    const [one, poison, two, other] = [event(), event(), event(), event('asta', `${JOB.slice(0, -1)}b`)];
+    // A server that cannot deal with this one, alone or among others, however often; until it is mended.
+    let mended = false;
+    answers = [
+      (events) =>
+        !mended && events.some((e) => e.id === poison.id)
+          ? json(500, { title: 'Something went wrong here.' })
+          : stored(events),
+    ];
+    for (const e of [one, poison, two, other]) await queue.enqueue(e);
+    queue.setSender('asta');
+    await settled(async () => (await shelf.allWaiting()).length === 2);
+    // Nothing is set aside, nothing is lost: what came after it in its job keeps its turn behind it.
+    expect((await shelf.allWaiting()).map((w) => w.event.id)).toEqual([poison.id, two.id]);
+    expect(await shelf.allAside()).toEqual([]);
+    mended = true;
+    await settled(empty);
+    expect(await shelf.allAside()).toEqual([]);
+  });
+
+  it('tells with every run what this clock says', async () => {
+    let sentAt = '';
+    vi.stubGlobal('fetch', async (_path: string, init: { body: string }) => {
+      const body = JSON.parse(init.body) as { events: JobEvent[]; sentAt: string };
+      sentAt = body.sentAt;
+      return stored(body.events);
+    });
+    const before = Date.now();
+    await queue.enqueue(event());
+    queue.setSender('asta');
+    await settled(empty);
+    expect(Date.parse(sentAt)).toBeGreaterThanOrEqual(before);
+    expect(Date.parse(sentAt)).toBeLessThanOrEqual(Date.now());
+  });
+
   it('sends nobody’s entries but those of whoever is signed in', async () => {
     await queue.enqueue(event('bram'));
     queue.setSender('asta');

@@ -31,7 +31,7 @@ export function FlatRail({ marks }: { marks: RailMark[] }) {
               y={33 - h / 2}
               width={w}
               height={h}
-              fill={m.status === 'done' ? 'var(--ink)' : 'var(--paper)'}
+              fill={m.status === 'done' ? 'var(--ink)' : m.kept ? 'var(--faint)' : 'var(--paper)'}
               stroke={present ? 'var(--brass)' : m.status === 'done' ? 'var(--ink)' : 'var(--muted)'}
               strokeWidth={present ? 4 : 1.5}
               strokeDasharray={m.reopened && !present ? '4 3' : undefined}
@@ -163,11 +163,8 @@ export function StandingRail({
               )}
               {m.hold === 'ahead' && <span className="block text-base">hold point</span>}
               {m.reopened && (
-                <span
-                  className="block text-[0.85rem] font-medium leading-snug text-brass"
-                  data-reopened={m.id}
-                >
-                  opened again: {m.reopened}
+                <span className="block text-base font-medium leading-snug text-brass" data-reopened={m.id}>
+                  opened again
                 </span>
               )}
             </span>
@@ -206,7 +203,7 @@ function Collar({ mark: m }: { mark: RailMark }) {
         width={w}
         height={h}
         rx="2"
-        fill={done ? 'var(--ink)' : 'var(--paper)'}
+        fill={done ? 'var(--ink)' : m.kept ? 'var(--faint)' : 'var(--paper)'}
         stroke={present ? 'var(--brass)' : done ? 'var(--ink)' : 'var(--muted)'}
         strokeWidth={present ? 4 : 1.5}
         strokeDasharray={m.reopened && !present ? '5 4' : undefined}
@@ -218,7 +215,7 @@ function Collar({ mark: m }: { mark: RailMark }) {
           strokeWidth="2"
         />
       )}
-      {done && !m.loop && (
+      {(done || m.kept) && !m.loop && (
         <path d={`M${AXIS - 7} 42l5 5 9 -10`} fill="none" stroke="var(--paper)" strokeWidth="2.5" />
       )}
       {m.status === 'closed' && (

@@ -1,6 +1,7 @@
 import type { Finding } from '../../calculators/result.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
+import { temp } from '../../quantities/say.ts';
 import type { StepDefinition, StepKind } from '../types.ts';
 import { minutesAfter } from './counted.ts';
 import { gaugeFindings } from './gauges.ts';
@@ -75,7 +76,7 @@ export const sealProof: StepKind = {
       ],
       working: whole.map((p) => ({
         what: `${NAME[p.minutes]}`,
-        sum: `${p.dropsPerMin} drops a minute, ${p.temperatureC} °C`,
+        sum: `${p.dropsPerMin} drops a minute, ${temp(p.temperatureC ?? 0)}`,
       })),
       beams: [],
       values: {
@@ -142,8 +143,8 @@ function judge(whole: ProofPoint[], worse: boolean): Finding[] {
           ...shared,
           code: 'proof.hot',
           verdict: 'reject',
-          reason: `The gland was ${hot.temperatureC} °C ${NAME[hot.minutes]}: stop.`,
-          limit: `${HOT_C} °C`,
+          reason: `The gland was ${temp(hot.temperatureC ?? 0)} ${NAME[hot.minutes]}: stop.`,
+          limit: temp(HOT_C),
           remedy: 'Is it vented, the flush open and at its port, the compression right?',
         }
       : worse
@@ -158,7 +159,7 @@ function judge(whole: ProofPoint[], worse: boolean): Finding[] {
             ...shared,
             code: 'proof.leak',
             verdict: 'accept',
-            reason: `${last.dropsPerMin} drops a minute ${NAME[last.minutes]}, ${last.temperatureC} °C at the gland.`,
+            reason: `${last.dropsPerMin} drops a minute ${NAME[last.minutes]}, ${temp(last.temperatureC ?? 0)} at the gland.`,
           },
   ];
 }

@@ -35,7 +35,7 @@ export function PositionPicker({
   return (
     <div className="flex min-w-72 max-w-xl flex-1 flex-col">
       <label className="flex flex-col">
-        <span className="kicker">A position the plant knows</span>
+        <span className="kicker mb-1.5">A position the plant knows</span>
         <input
           type="search"
           value={typed}

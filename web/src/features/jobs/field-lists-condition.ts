@@ -108,7 +108,7 @@ export const CONDITION_SIZES: Field[] = [
 export const SCHOOLS: Field[] = [
   f('House rules on this job', 'schools.runout', 'Run-out', 'choice', {
     options: [
-      ['proportional', '1 µm per mm of shaft'],
+      ['proportional', 'a thousandth of the shaft'],
       ['flat', 'flat 0.05 mm'],
       ['standards', 'standards, 0.025 mm'],
     ],

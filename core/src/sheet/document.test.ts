@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import type { Setup } from '../api/setup.ts';
+import { sayIn } from '../quantities/say.ts';
+import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
+import { handAt } from '../testing/test-stand.ts';
+import { type Block, joinSaid } from './document.ts';
+import { fitUpSheet } from './sheet.ts';
+import { whenIn } from './when.ts';
+
+/** Every word of a block in one unit. */
+function words(b: Block, unit: 'mm' | 'in'): string[] {
+  switch (b.block) {
+    case 'results':
+      return b.rows.flatMap(([k, v]) => [k, sayIn(v, unit)]);
+    case 'line':
+      return [b.lead ?? '', sayIn(b.text, unit), b.small ? sayIn(b.small, unit) : ''];
+    case 'table':
+      return b.rows.flatMap((r) => r.cells.map((c) => sayIn(c, unit)));
+    case 'working':
+      return b.rows.flatMap(([w, s]) => [sayIn(w, unit), sayIn(s, unit)]);
+    case 'heading':
+      return [b.text];
+    case 'drawing':
+      return [];
+  }
+}
+
+describe.each(Object.entries<Setup>(EVERY_KIND))('the sheet of a job %s', (_name, setup) => {
+  const h = workAll(handAt(setup));
+  const sheet = fitUpSheet(h.state, 'F-1');
+
+  it('names places as a person would, never by their keys', () => {
+    for (const r of sheet.readings) {
+      expect(r.name, r.place).not.toBe(r.place);
+      expect(r.name).toMatch(/^[A-Z0-9]/);
+    }
+    const tables = sheet.document.filter((b) => b.block === 'table').flatMap((b) => words(b, 'mm'));
+    for (const r of sheet.readings) expect(tables).not.toContain(r.place);
+  });
+
+  it('is in inches throughout for who reads inches: no number left in mm, and the other way round', () => {
+    const inch = sheet.document.flatMap((b) => words(b, 'in'));
+    const metric = sheet.document.flatMap((b) => words(b, 'mm'));
+    // What a person typed stands as it was typed.
+    const typed = new Set(sheet.readings.map((r) => r.typed));
+    for (const w of inch.filter((x) => !typed.has(x))) expect(w).not.toMatch(/\d (mm|µm|N·m|MPa|°C)\b/);
+    for (const w of metric.filter((x) => !typed.has(x))) expect(w).not.toMatch(/\d (in|µin|lbf·ft|psi|°F)\b/);
+    expect(inch).toHaveLength(metric.length);
+  });
+
+  it('has every reading, bolt, passed step and the signature in its blocks', () => {
+    const all = sheet.document.flatMap((b) => words(b, 'mm')).join('\n');
+    const rows = sheet.document.flatMap((b) => (b.block === 'table' ? b.rows : []));
+    expect(rows).toHaveLength(sheet.readings.length + sheet.bolts.length);
+    expect(all.match(/Passed by Asta/g)).toHaveLength(sheet.steps.filter((s) => s.passed).length);
+    expect(all).toContain('Signed\nAsta');
+  });
+});
+
+describe('times on a sheet', () => {
+  it('are the plant’s own: summer and winter by its zone, UTC where there is no such zone', () => {
+    // Copenhagen is an hour ahead of UTC in winter, two in summer; the clock went back on 25 October 2026 at 01:00 UTC.
+    const when = whenIn('Europe/Copenhagen');
+    expect(when('2026-11-26T13:03:00Z')).toBe('2026-11-26 14:03');
+    expect(when('2026-07-01T22:30:00Z')).toBe('2026-07-02 00:30');
+    expect(when('2026-10-25T00:59:00Z')).toBe('2026-10-25 02:59');
+    expect(when('2026-10-25T01:01:00Z')).toBe('2026-10-25 02:01');
+    expect(whenIn('Nowhere/None')('2026-11-26T13:03:00Z')).toBe('2026-11-26 13:03');
+    expect(when('not a time')).toBe('not a time');
+  });
+});
+
+describe('texts put together', () => {
+  it('stay one text while they are one, and are said in each unit where one part is', () => {
+    expect(joinSaid(['a', null, '', 'b'])).toBe('a b');
+    expect(joinSaid(['gap', { mm: '1 mm', in: '0.04 in' }], ': ')).toEqual({
+      mm: 'gap: 1 mm',
+      in: 'gap: 0.04 in',
+    });
+  });
+});
