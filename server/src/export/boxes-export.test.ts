@@ -72,6 +72,55 @@ describe('the printed sheet', () => {
   });
 });
 
+describe('pages', () => {
+  /** The lines of each page, without the title block that stands on all of them. */
+  async function pagesOf(name: string): Promise<string[][]> {
+    const h = workAll(handAt(setupOf(name)));
+    const file = join(tmpdir(), `fulcrant-pages-${process.pid}.pdf`);
+    writeFileSync(
+      file,
+      await sheetPdf(sealSheet(fitUpSheet(h.state, 'H-0903', 'Europe/Copenhagen')), {
+        unit: 'mm',
+        size: 'A4',
+      }),
+    );
+    const text = spawnSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).stdout;
+    return text
+      .split('\f')
+      .filter((page) => page.trim() !== '')
+      .map((page) => {
+        const lines = page.split('\n').map((l) => l.trim());
+        return lines
+          .slice(
+            0,
+            lines.findIndex((l) => l.startsWith('MACHINE, POSITION')),
+          )
+          .filter(Boolean);
+      });
+  }
+  const titles = (name: string) => workAll(handAt(setupOf(name))).state.steps.map((s) => s.title);
+
+  it.each(Object.keys(EVERY_KIND))(
+    'of a job %s: no last one with a line or two, no heading left alone, tables keep their head',
+    async (name) => {
+      const pages = await pagesOf(name);
+      expect(pages.at(-1)?.length ?? 0).toBeGreaterThan(3);
+      const headings = new Set([...titles(name), 'Also recorded']);
+      for (const page of pages.slice(0, -1)) {
+        expect(headings, page.at(-1)).not.toContain(page.at(-1));
+        expect(page.at(-1)).not.toMatch(/^(PLACE|PASS)\s/);
+      }
+      // A page that begins in a table begins with its head.
+      for (const page of pages.slice(1))
+        if (/\d\d:\d\d, (mic|feelers|wrench|slot|dial|depth|pump|probe|gun|drops)$/.test(page[0] ?? ''))
+          expect(page[0]).toMatch(/^(PLACE|PASS)/);
+      // In the plant's zone, an hour ahead of UTC in November: the hand began at six.
+      expect(pages.flat().join(' ')).toContain('2026-11-24 07:');
+      expect(pages.flat().join(' ')).not.toContain('UTC');
+    },
+  );
+});
+
 describe('the calendar of what falls due', () => {
   it('has the next look at a worn seal, and the next reading of a proof; nothing once it is signed', () => {
     const worn = handAt(setupOf('worn seal')).safe();
