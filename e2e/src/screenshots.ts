@@ -68,6 +68,17 @@ try {
   await shot('seal-setting', `/jobs/${of('Condensate pump 1', 'Seal')}`);
   await shot('seal-splits', `/jobs/${of('Pulp-press water pump', 'Seal')}`);
   await shot('seal-recovery', `/jobs/${of('Thin juice pump 3', 'Seal')}`);
+  await shot('opened-again', null, 'day', async (p) => {
+    await p
+      .getByRole('navigation', { name: 'Steps' })
+      .getByRole('button', { name: /^Gland bolts/ })
+      .click();
+    await p.getByRole('button', { name: 'More' }).click();
+    await p.getByRole('button', { name: /^All bolts loosened/ }).click();
+    await p.getByRole('dialog').locator('textarea').fill('gasket weeps at bolt 3');
+    await p.getByRole('button', { name: 'They are loose' }).click();
+    await p.getByRole('dialog').waitFor({ state: 'detached' });
+  });
   const lime = `/jobs/${of('Lime-milk pump 1', 'Stuffing')}`;
   await shot('packing', lime, 'day', async (p) => {
     await p

@@ -133,7 +133,9 @@ function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
       came,
       joinSaid([
         joinSaid([by(r), `, ${r.instrument}`], ''),
-        r.withdrawn ? joinSaid(['Withdrawn by', by(r.withdrawn), `: ${r.withdrawn.reason}`]) : null,
+        r.withdrawn
+          ? joinSaid([joinSaid(['Withdrawn by', by(r.withdrawn)]), `: ${r.withdrawn.reason}`], '')
+          : null,
       ]),
     ],
     ...(r.withdrawn ? { struck: true as const } : {}),

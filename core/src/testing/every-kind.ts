@@ -103,6 +103,8 @@ export const fullySplitSeal: SealSetup = {
   jointScrews: 2,
   jointNm: 6,
 };
+/** A split one with a clamp ring. */
+export const clampSplit: SealSetup = { ...cartridgeSeal, family: 'clamp-split', jointScrews: 2, jointNm: 6 };
 /** A box of 115 on a shaft of 90, lantern under its port. */
 export const packing: PackingSetup = {
   ...USUAL_PACKING,
@@ -126,7 +128,7 @@ const SEALS: Record<string, SealSetup> = {
   'cartridge split seal': { ...cartridgeSeal, family: 'cartridge-split', jointScrews: 4, jointNm: 6 },
   'fully split seal': fullySplitSeal,
   'fully split seal, fastened': { ...fullySplitSeal, spacer: 'fastened', oRings: 'proud' },
-  'clamped split seal': { ...cartridgeSeal, family: 'clamp-split', jointScrews: 2, jointNm: 6 },
+  'clamped split seal': clampSplit,
   'purged seal': {
     ...cartridgeSeal,
     family: 'purged',

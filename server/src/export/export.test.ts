@@ -60,7 +60,7 @@ describe('the sheet of a survey as PDF', () => {
       'Run-out, station 1',
       'deviations ×',
       'Measuring 1, before: bruise filed',
-      'measuring 2: s1/90',
+      'measuring 2: At 90°',
       'house rules: run-out proportional',
     ])
       expect(text).toContain(word);
@@ -73,7 +73,7 @@ describe('the sheet as PDF', () => {
     const { text, info } = await words(h, 'mm', 'A4');
     for (const mm of round) expect(text).toContain(`${mm.toFixed(3)} mm`);
     expect(text).toContain('0.130 mm');
-    expect(text).toMatch(/Deviation accepted by Imke.*agreed for one campaign/);
+    expect(text).toMatch(/Deviation accepted\. agreed for one campaign Imke/);
     expect(info).toMatch(/A4/);
     const pages = Number(/Pages:\s+(\d+)/.exec(info)?.[1]);
     expect(text.match(/MACHINE, POSITION/g)).toHaveLength(pages);
@@ -97,7 +97,7 @@ describe('the sheet as PDF', () => {
       },
     );
     const { text } = await words(h, 'mm', 'A4');
-    expect(text).toMatch(/WITHDRAWN by Asta: blade was bent/);
+    expect(text).toMatch(/Withdrawn by Asta, [\d: -]+: blade was bent/);
     expect(text).toContain('spare blades are in the blue box');
   });
 

@@ -148,6 +148,15 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
                 ? `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
                 : definition.guide}
             </p>
+            {state.signed && (
+              <p className="m-0 mt-0.5 border-l-4 border-rule pl-2 leading-snug">
+                Signed: the record is{' '}
+                <Link className="text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
+                  the sheet as it was kept
+                </Link>
+                . What stands here is told by today’s rules.
+              </p>
+            )}
             {step.reopened && (
               <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 leading-snug" data-opened-again>
                 <strong className="font-label text-lg font-semibold">Opened again.</strong>{' '}
