@@ -55,7 +55,7 @@ export function BoardPage() {
               lead hand
             </p>
           </div>
-          <label className="flex min-h-12 min-w-52 flex-1 items-center gap-2 border-b-2 border-muted focus-within:border-brass md:max-w-72">
+          <label className="flex min-h-12 min-w-36 flex-1 items-center gap-2 border-b-2 border-muted focus-within:border-brass md:max-w-72">
             <Search aria-hidden="true" size={20} className="shrink-0 text-muted" />
             <span className="sr-only">Find a machine, position or number</span>
             <input
