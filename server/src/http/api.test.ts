@@ -354,10 +354,18 @@ async function cookieOf(name: string): Promise<string> {
 
 describe('safety of the house', () => {
   it('sends security headers and a strict script policy', async () => {
-    const { headers } = await nobody('GET', '/api/health');
-    expect(headers.get('content-security-policy')).toContain("script-src 'self'");
-    expect(headers.get('content-security-policy')).not.toMatch(/script-src[^;]*unsafe/);
-    expect(headers.get('x-content-type-options')).toBe('nosniff');
+    const page = (await nobody('GET', '/')).headers;
+    expect(page.get('content-security-policy')).toContain("script-src 'self'");
+    expect(page.get('content-security-policy')).not.toMatch(/script-src[^;]*unsafe/);
+    expect(page.get('x-content-type-options')).toBe('nosniff');
+    for (const path of ['/api/health', '/api/jobs', '/api/nothing']) {
+      const { headers } = await nobody('GET', path);
+      expect(headers.get('content-security-policy'), path).toMatch(
+        /default-src 'none'; frame-ancestors 'none'/,
+      );
+      expect(headers.get('x-content-type-options'), path).toBe('nosniff');
+      expect(headers.get('cache-control'), path).toBe('no-store');
+    }
   });
 
   it('the serving user cannot change or take away an event', async () => {

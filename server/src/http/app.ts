@@ -92,6 +92,26 @@ const logged = (house: House) => async (ctx: Context, next: Next) => {
   );
 };
 
+/** What an answer of the API needs: it is no page, draws nothing, runs nothing and stands in no frame. */
+const API_GUARD = {
+  'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'no-referrer',
+  'cross-origin-resource-policy': 'same-origin',
+  // What the plant answers is for who asked, now; nothing between may keep it.
+  'cache-control': 'no-store',
+};
+
+/** Pages get the whole policy; answers of the API, which come with every reading, the part that means something there. */
+function guarded() {
+  const pages = helmet(POLICY);
+  return (ctx: Context, next: Next) => {
+    if (!ctx.path.startsWith('/api/')) return pages(ctx, next);
+    ctx.set(API_GUARD);
+    return next();
+  };
+}
+
 /** Built files are named by their content and kept for good; the page itself is asked for each time. */
 function pages(webDir: string) {
   const files = serve(webDir, {
@@ -123,7 +143,7 @@ export function buildApp(house: House, webDir: string): Koa {
   const app = new Koa();
   const router = lay(house, ROUTES);
   app.use(logged(house));
-  app.use(helmet(POLICY));
+  app.use(guarded());
   app.use(compress({ threshold: 1024 }));
   app.use(faults(house));
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '512kb', jsonStrict: true }));

@@ -41,8 +41,14 @@ const errnoOf = (error: unknown): number | undefined => {
   return e.parent?.errno ?? e.errno;
 };
 
-/** A job folded from its events; null where there is none. */
-export async function foldJob(db: Database, jobId: string): Promise<Folded | null> {
+/** How often a job's events are looked at anew where somebody adds to them between two looks. */
+const LOOKS = 5;
+
+/**
+ * A job folded from its events; null where there is none.
+ * @throws Error where its row counts other events than there are: the record is damaged, and `npm run verify` says where
+ */
+export async function foldJob(db: Database, jobId: string, look = 1): Promise<Folded | null> {
   const [[row], rows] = await Promise.all([
     rowsOf<{ serial: number; event_count: number; chain: string }>(
       db,
@@ -53,8 +59,11 @@ export async function foldJob(db: Database, jobId: string): Promise<Folded | nul
       jobId,
     ]),
   ]);
-  // An event may be added between the two looks; the row's count, read again under its lock, decides then.
-  if (!row || rows.length !== row.event_count) return row ? foldJob(db, jobId) : null;
+  if (!row) return null;
+  if (rows.length !== row.event_count) {
+    if (look < LOOKS) return foldJob(db, jobId, look + 1);
+    throw new Error(`Job ${jobId} has ${rows.length} events where its row counts ${row.event_count}.`);
+  }
   const state = reduce(rows.map((r) => JSON.parse(r.body) as JobEvent));
   if (!state) return null;
   const folded = {

@@ -164,6 +164,9 @@ describe('verify', () => {
     await sheet?.update({ sheet: kept.replace('Asta', 'Bram') });
     const last = await house.owner.models.Event.findByPk(three.events.at(-1)?.id ?? '');
     await last?.destroy();
+    // A record with its end cut off is no ground to build on: said, not looped over.
+    house.db.folded.forget(three.jobId);
+    await expect(foldJob(house.db, three.jobId)).rejects.toThrow(/where its row counts/);
     const more = (await verify(house.db)).faults.join('\n');
     expect(more).toContain(`${two.jobId}), sheet as signed, revision 1 is not as it was kept`);
     expect(more).toContain(`${three.jobId}) has`);

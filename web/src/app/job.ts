@@ -190,7 +190,10 @@ export function useOpenJob(): (setup: Setup, positionId: string) => Promise<stri
     async (setup, positionId) => {
       if (!person) throw new Error('Sign in first.');
       const jobId = v7();
-      await enqueue(makeEvent(person, jobId, 'job.opened', { positionId, setup }));
+      const event = makeEvent(person, jobId, 'job.opened', { positionId, setup });
+      const taken = take(null, event);
+      if ('refusal' in taken) throw new Error(taken.refusal);
+      await enqueue(event);
       void client.invalidateQueries({ queryKey: ['jobs'] });
       return jobId;
     },
