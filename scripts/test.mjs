@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:f
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureModules, ensurePackages } from './packages.mjs';
+import { PROJECTS } from './types.mjs';
 
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
 ensurePackages(['mariadb-server', 'chromium', 'poppler-utils']);
@@ -48,8 +49,7 @@ function tests(name, projects) {
 }
 
 const bin = (/** @type {string} */ name) => `node_modules/.bin/${name}`;
-for (const project of ['core', 'core/tsconfig.test.json', 'server', 'cli', 'web', 'e2e'])
-  checkBy(`types of ${project}`, bin('tsc'), ['--noEmit', '-p', project]);
+for (const project of PROJECTS) checkBy(`types of ${project}`, bin('tsc'), ['--noEmit', '-p', project]);
 checkBy('lint and format', bin('biome'), ['check', '--error-on-warnings', '.']);
 checkBy('imports run one way', process.execPath, ['scripts/imports.mjs']);
 await buildAll();

@@ -7,7 +7,7 @@ import { jobNumber } from '../store/numbers.ts';
 import { SITE } from '../store/positions.ts';
 import { PLANT_ZONE, RULES } from '../store/rules.ts';
 import { canonicalSheet, hashOf } from '../store/sheets.ts';
-import { hand, round90, shifted, tools } from './hands.ts';
+import { fittedBy70, hand, tools } from './hands.ts';
 import { setupOf } from './works.ts';
 
 /** Jobs laid in by one transaction. */
@@ -77,33 +77,9 @@ function template(): Template {
     seatMm: 58,
     boltCount: 2,
   });
-  const h = hand(new Map(), setup, 'asta', began, tools('mic-3'))
-    .safe()
-    .survey(shifted(70, round90))
-    .pass('shaft')
-    .bench([
-      [0.085, 0.085],
-      [0.08, 0.085],
-      [0.085, 0.085],
-    ])
-    .pass('bench')
-    .pass('target')
-    .drive(0, 0.085, 0.085)
-    .drive(45, 0.07, 0.07)
-    .drive(90, 0.05, 0.055)
-    .drive(112.5, 0.045, 0.045)
-    .read('driveup', 'lock/deg112.5', 3, 'protractor')
-    .pass('driveup')
-    .lock(3, [
-      [0.04, 0.04],
-      [0.04, 0.04],
-    ])
-    .pass('lock')
-    .bolts()
-    .pass('bolts')
-    .answerAll('handturn')
-    .pass('handturn')
-    .do('sheet.signed', { name: 'Asta' });
+  const h = fittedBy70(hand(new Map(), setup, 'asta', began, tools('mic-3'))).do('sheet.signed', {
+    name: 'Asta',
+  });
   const ms = (at: string) => Date.parse(at);
   const holes: string[] = [];
   const when = whenIn(PLANT_ZONE);

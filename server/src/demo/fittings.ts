@@ -1,37 +1,13 @@
 import type { ScriptedHand } from '@fulcrant/core';
-import { hand, hoursAgo, round90, shifted, tools } from './hands.ts';
+import { fittedBy70, hand, hoursAgo, round90, shifted, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
 /** Bearings judged by feelers, in different states. */
 export function fittings(ids: Map<string, string>): ScriptedHand[] {
   const p = POSITIONS;
-  const fan = hand(ids, p.fanDrive, 'bram', hoursAgo(30), tools('mic-3'))
-    .safe()
-    .survey(shifted(70, round90))
-    .pass('shaft')
-    .bench([
-      [0.085, 0.085],
-      [0.08, 0.085],
-      [0.085, 0.085],
-    ])
-    .pass('bench')
-    .pass('target')
-    .drive(0, 0.085, 0.085)
-    .drive(45, 0.07, 0.07)
-    .drive(90, 0.05, 0.055)
-    .drive(112.5, 0.045, 0.045)
-    .read('driveup', 'lock/deg112.5', 3, 'protractor')
-    .pass('driveup')
-    .lock(3, [
-      [0.04, 0.04],
-      [0.04, 0.04],
-    ])
-    .pass('lock')
-    .bolts()
-    .pass('bolts')
-    .answerAll('handturn')
-    .pass('handturn')
-    .do('sheet.signed', { name: 'Bram' });
+  const fan = fittedBy70(hand(ids, p.fanDrive, 'bram', hoursAgo(30), tools('mic-3'))).do('sheet.signed', {
+    name: 'Bram',
+  });
 
   const washer = hand(ids, p.washerGear, 'asta', hoursAgo(9), tools('mic-5'))
     .safe()

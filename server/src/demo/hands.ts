@@ -45,3 +45,32 @@ export function hand(
 /** A good seat of 90, and the same at another size. */
 export const round90 = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
 export const shifted = (base: number, of: number[]) => of.map((d) => Number((d - 90 + base).toFixed(4)));
+
+/** A bearing on a shaft of 70 fitted by feelers, by the book, up to its signature. */
+export const fittedBy70 = (h: ScriptedHand): ScriptedHand =>
+  h
+    .safe()
+    .survey(shifted(70, round90))
+    .pass('shaft')
+    .bench([
+      [0.085, 0.085],
+      [0.08, 0.085],
+      [0.085, 0.085],
+    ])
+    .pass('bench')
+    .pass('target')
+    .drive(0, 0.085, 0.085)
+    .drive(45, 0.07, 0.07)
+    .drive(90, 0.05, 0.055)
+    .drive(112.5, 0.045, 0.045)
+    .read('driveup', 'lock/deg112.5', 3, 'protractor')
+    .pass('driveup')
+    .lock(3, [
+      [0.04, 0.04],
+      [0.04, 0.04],
+    ])
+    .pass('lock')
+    .bolts()
+    .pass('bolts')
+    .answerAll('handturn')
+    .pass('handturn');

@@ -1,4 +1,4 @@
-import type { JobEvent, Setup } from '@fulcrant/core';
+import { INSTRUMENT_KINDS, type JobEvent, type Setup } from '@fulcrant/core';
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -13,24 +13,10 @@ import { batch, type Caller, caller, freshHand, openHouse, type TestHouse, TOOLS
 let house: TestHouse;
 let asta: Caller;
 let imke: Caller;
-const KINDS = [
-  'micrometer',
-  'feeler',
-  'dial',
-  'caliper',
-  'roughness',
-  'laser',
-  'wrench',
-  'protractor',
-  'pressure',
-  'thermometer',
-  'gun',
-  'counter',
-] as const;
 beforeAll(async () => {
   house = await openHouse();
   [asta, imke] = await Promise.all([caller(house.url, 'Asta'), caller(house.url, 'Imke')]);
-  for (const kind of KINDS) await house.owner.models.Instrument.create(wide(kind));
+  for (const kind of INSTRUMENT_KINDS) await house.owner.models.Instrument.create(wide(kind));
 });
 afterAll(() => house?.close());
 

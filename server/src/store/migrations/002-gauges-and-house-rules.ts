@@ -1,19 +1,19 @@
 import type { QueryInterface } from 'sequelize';
-import { SHAFT_STAND_INS } from '../../instruments/stand-in-gauges.ts';
+import { layStandIns } from './stand-ins.ts';
+
+/** As they shipped on the day of this migration. */
+const STAND_INS = [
+  ['stand-in-dial', 'Stand-in dial', 'dial', 0.002, 0, 5],
+  ['stand-in-mic', 'Stand-in micrometer', 'micrometer', 0.001, 25, 100],
+  ['stand-in-feeler', 'Stand-in feelers', 'feeler', 0.01, 0.02, 1],
+] as const;
 
 /** Dials, testers, calipers and lasers into the register, stand-ins marked; house rules, kept with who set them and when. */
 export async function up(q: QueryInterface): Promise<void> {
   await q.sequelize.query(`ALTER TABLE instruments
     MODIFY kind ENUM('micrometer','feeler','dial','caliper','roughness','laser','wrench','protractor') NOT NULL,
     ADD COLUMN stand_in BOOLEAN NOT NULL DEFAULT FALSE`);
-  await q.bulkInsert(
-    'instruments',
-    SHAFT_STAND_INS.map(({ calibrationDue, standIn, ...gauge }) => ({
-      ...gauge,
-      calibration_due: calibrationDue,
-      stand_in: standIn,
-    })),
-  );
+  await layStandIns(q, STAND_INS);
   await q.sequelize.query(`CREATE TABLE house_rules (
     n INT NOT NULL AUTO_INCREMENT PRIMARY KEY,
     person_id VARCHAR(40) CHARACTER SET ascii NOT NULL,
