@@ -67,10 +67,14 @@ it.each(CASES)('with a %s what is typed is what is stored', async (gauge, setup,
 
 it('a bolt is ticked with its torque, and nobody signs with another’s name', async () => {
   const { jobId } = await workedTo(page, plant.url, kind('by feelers'), 'bolts', 'wrench');
-  await page
-    .locator('form[data-bolt]')
-    .getByRole('button', { name: /^(Hand tight|Tight)$/ })
-    .click();
+  const bolt = page.locator('form[data-bolt]');
+  const first = await bolt.getAttribute('data-bolt');
+  await bolt.getByRole('button', { name: /^(Hand tight|Tight)$/ }).click();
+  // The next bolt is asked for: the first is kept on the device, and on its way.
+  await page.waitForFunction(
+    (before) => document.querySelector<HTMLElement>('form[data-bolt]')?.dataset.bolt !== before,
+    first,
+  );
   await page.locator('[data-waiting="0"]').waitFor();
   const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json`)).json();
   expect(sheet.bolts).toHaveLength(1);
