@@ -1,7 +1,10 @@
+import type { Setup } from '@fulcrant/core';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
 import { Plant, signIn } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
+import { workedTo } from './worked-job.ts';
 
 let plant: Plant;
 beforeAll(async () => {
@@ -233,5 +236,56 @@ it('a job is opened, worked and reloaded on a device that has no connection, and
   const { events } = await (await page.request.get(`${plant.url}/api/jobs/${molasses[0].id}`)).json();
   expect(events).toHaveLength(13);
   expect(new Set(events.map((e: { id: string }) => e.id)).size).toBe(13);
+  await context.close();
+});
+
+it('a limit typed after the reading lifts no stop until somebody else has looked; a signed sheet is corrected as a revision', async () => {
+  const { page, context } = await plant.visit('Asta');
+  const feelers = EVERY_KIND['by feelers'] as Setup;
+  const { jobId, hand } = await workedTo(page, plant.url, feelers, 'shaft', 'second look');
+  const from = hand.events.length;
+  hand.survey([89.7, 89.7, 89.7, 89.7, 89.7, 89.7, 89.7, 89.7, 89.7]);
+  hand.do('setup.changed', {
+    setup: { ...hand.state.setup, maker: { shaftLowerMm: 89, shaftUpperMm: 90 } } as Setup,
+    reason: 'as the sheet says',
+  });
+  await page.request.post(`${plant.url}/api/jobs/${jobId}/events`, {
+    data: { events: hand.events.slice(from) },
+  });
+  await page.reload();
+  await page.locator('[data-finding="shaft.unseen"]').waitFor();
+  await page.getByText('You made the change').waitFor();
+  expect(await page.locator('[data-look]').count()).toBe(0);
+  expect(await page.locator('[data-pass-step]').isDisabled()).toBe(true);
+  const other = await plant.visit('Bram');
+  await other.page.goto(`${plant.url}/jobs/${jobId}`);
+  await other.page.locator('[data-look]').click();
+  await other.page.locator('[data-finding="shaft.unseen"]').waitFor({ state: 'detached' });
+  await new SheetHand(other.page).allStored();
+  const looked = await sheetOf(other.page, jobId);
+  expect(looked.setupChanges[0].seen).toMatchObject({ by: 'Bram' });
+  await other.context.close();
+
+  const signed = await workedTo(page, plant.url, feelers, 'sign', 'revised');
+  await page.getByLabel('as recorded here, signed').fill('Asta');
+  await page.getByRole('button', { name: 'Sign the sheet' }).click();
+  await page.getByText('signed by Asta').first().waitFor();
+  await new SheetHand(page).allStored();
+  await page.goto(`${plant.url}/jobs/${signed.jobId}/sheet`);
+  await page.locator('[data-kept="signed"]').waitFor();
+  await page.locator('[data-revise]').click();
+  await giveReason(page, 'torque was read off the wrong line', 'Open it');
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  await page.getByRole('button', { name: 'Sign the sheet' }).click();
+  await page.getByText('signed by Asta').first().waitFor();
+  await new SheetHand(page).allStored();
+  await page.goto(`${plant.url}/jobs/${signed.jobId}/sheet`);
+  await page.getByText('revision 2').first().waitFor();
+  await page.getByRole('link', { name: /Revision 1, signed by Asta/ }).click();
+  await page.waitForURL(/revision=1/);
+  await page.locator('[data-kept="signed"]').waitFor();
+  expect((await sheetOf(page, signed.jobId)).revisions).toMatchObject([
+    { n: 2, reason: 'torque was read off the wrong line', signedBefore: 'Asta' },
+  ]);
   await context.close();
 });
