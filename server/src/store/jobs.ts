@@ -30,8 +30,19 @@ type Row = {
 const COLUMNS =
   'id, serial, position_id, state, event_count, summary, summary_version, opened_at, updated_at, signed_at';
 
-const listing = (row: Row): JobListing => ({
-  ...(JSON.parse(row.summary) as JobSummary),
+/** What a line of an older form does not say: told as well as its row can, until it is made anew. */
+const untold = (row: Row, line: Partial<JobSummary>) => ({
+  waitsForLead: row.state === 'open' && line.held != null,
+  lastAt: new Date(row.updated_at).toISOString(),
+  hands: [],
+});
+
+const listing = (row: Row): JobListing => {
+  const line = JSON.parse(row.summary) as JobSummary;
+  return { ...untold(row, line), ...line, ...told(row) };
+};
+
+const told = (row: Row) => ({
   id: row.id,
   number: jobNumber(row.serial),
   positionId: row.position_id,

@@ -189,16 +189,23 @@ describe('lines of the board', () => {
     await send(h);
     const job = await house.owner.models.Job.findByPk(h.jobId);
     const was = JSON.parse(job?.summary ?? '{}');
+    // A line as an earlier release wrote it: it knew neither hands nor when something was last done.
+    const { hands, lastAt, waitsForLead, ...older } = was;
     await job?.update({
-      summary: JSON.stringify({ ...was, act: 'As it used to be said.' }),
+      summary: JSON.stringify({ ...older, act: 'As it used to be said.' }),
       summaryVersion: 1,
     });
     const line = async () =>
       (await asta('GET', '/api/jobs?q=older%20line')).body.jobs.find((j: { id: string }) => j.id === h.jobId);
-    expect((await line()).act).toBe('As it used to be said.');
+    expect(await line()).toMatchObject({
+      act: 'As it used to be said.',
+      hands: [],
+      waitsForLead: false,
+      lastAt: expect.stringMatching(/^\d{4}-/),
+    });
     const sheet = await house.owner.models.Sheet.findOne({ where: { jobId: h.jobId } });
     expect(await renewLines(house.db, pino({ level: 'silent' }), () => false)).toBe(1);
-    expect(await line()).toMatchObject({ act: was.act });
+    expect(await line()).toMatchObject({ act: was.act, hands, lastAt, waitsForLead });
     expect((await house.owner.models.Sheet.findOne({ where: { jobId: h.jobId } }))?.sheet).toBe(sheet?.sheet);
     expect(await renewLines(house.db, pino({ level: 'silent' }), () => false)).toBe(0);
   });
