@@ -85,20 +85,16 @@ if (prepared.status !== 0) throw new Error(prepared.stderr);
 const [port, barePort] = [await freePort(), await freePort()];
 const [house, bare] = [`http://127.0.0.1:${port}`, `http://127.0.0.1:${barePort}`];
 const running: ChildProcess[] = [
-  spawn(
-    process.execPath,
-    [...(process.env.PROF ? ['--cpu-prof', '--cpu-prof-dir=/tmp/prof'] : []), 'server/dist/main.js'],
-    {
-      env: {
-        ...process.env,
-        ...databaseEnv(db, 'app'),
-        PORT: String(port),
-        FULCRANT_WEB: 'web/dist',
-        LOG_LEVEL: 'error',
-      },
-      stdio: ['ignore', 'inherit', 'inherit'],
+  spawn(process.execPath, ['server/dist/main.js'], {
+    env: {
+      ...process.env,
+      ...databaseEnv(db, 'app'),
+      PORT: String(port),
+      FULCRANT_WEB: 'web/dist',
+      LOG_LEVEL: 'error',
     },
-  ),
+    stdio: ['ignore', 'inherit', 'inherit'],
+  }),
   spawn(process.execPath, ['e2e/dist/bare-koa.js'], {
     env: { ...owner, PORT: String(barePort) },
     stdio: ['ignore', 'inherit', 'inherit'],

@@ -85,6 +85,30 @@ describe('what was undone opens what stands on it', () => {
     }
   });
 
+  it.each([
+    ['component seal', 'screws', ['collar', 'close', 'glandbolts', 'gland-gaps', 'impeller', 'handturn']],
+    ['cartridge seal', 'screws', ['clips', 'handturn']],
+    ['cartridge seal, clips first', 'screws', ['handturn']],
+    [
+      'cartridge split seal',
+      'rotaryjoint',
+      ['splitgaps', 'screws', 'gland', 'angles', 'glandjoint', 'glandbolts'],
+    ],
+    ['fully split seal', 'rotaryjoint', ['splitgaps', 'faces', 'angles', 'gland', 'glandjoint', 'baseline']],
+    ['clamped split seal', 'rotaryjoint', ['faces', 'drawin', 'glandbolts', 'fixtures', 'baseline']],
+    ['purged seal', 'glandbolts', ['shims', 'handturn', 'gas']],
+  ])(
+    'a %s, its %s loosened after the start: what they held comes again, to a new proof and the signature',
+    (name, undone, opens) => {
+      const h = upTo(handAt(kind(name)), 'proof');
+      h.do('bolts.loosened', { step: undone, reason: 'to look again' });
+      expect(opened(h)).toEqual(expect.arrayContaining([...opens, 'safe', 'pipes', 'ready']));
+      expect(h.state.present).toBe('safe');
+      workAll(h);
+      expect(h.state.signed).not.toBeNull();
+    },
+  );
+
   it('a hold point that was released stands again, and an acceptance of the first round does not cover the second', () => {
     const h = handAt({ ...kind('cartridge seal'), holdBefore: ['handturn'] } as Setup);
     for (let i = 0; i < 60 && h.state.present !== 'handturn'; i++) {

@@ -4,6 +4,7 @@ import { sealParts } from './kinds/seal-small.ts';
 import { item } from './questions.ts';
 import { safeStep } from './safe-step.ts';
 import { FAMILY_STEPS } from './seal-families.ts';
+import { sealStandsOn } from './seal-stands-on.ts';
 import { sealEnd } from './seal-tail.ts';
 import { LAST_MEASURES } from './sleeve-bearing.ts';
 import type { Procedure } from './types.ts';
@@ -37,7 +38,7 @@ export function sealFitting(setup: SealSetup): Procedure {
   return {
     id: 'seal',
     title: SEAL_FAMILY_TITLE[setup.family],
-    steps: [
+    steps: sealStandsOn(setup, [
       safe,
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       {
@@ -59,6 +60,6 @@ export function sealFitting(setup: SealSetup): Procedure {
       ...FAMILY_STEPS[setup.family](setup),
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       ...sealEnd(setup),
-    ],
+    ]),
   };
 }
