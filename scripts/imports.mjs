@@ -3,10 +3,52 @@ import { dirname, join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /**
- * Imports run one way: web, server and cli use core, never each other, and core uses nothing of Node, the DOM or React.
- * Features of the web meet only through core, ui, figures and app. Nothing reaches outside the project.
+ * The house stands on floors: a file may use what stands on its own floor or below, never above, and no files go round in a
+ * circle. Rooms of one floor that are named apart do not know each other. Core uses nothing of Node, the DOM or React; web,
+ * server and cli use core by its subpaths, never each other. Tests may look from anywhere.
  */
 const CORE_PACKAGES = ['yup', '@sodaru/yup-to-json-schema'];
+
+/** Floors from the ground up; folders of one line stand on one floor. */
+const FLOORS = {
+  core: [
+    ['quantities'],
+    ['metrology'],
+    ['sources'],
+    ['judgement'],
+    ['arithmetic'],
+    ['simulation'],
+    ['instruments'],
+    ['engine'],
+    ['steps'],
+    ['trades'],
+    ['sheet'],
+    ['job'],
+    ['api'],
+  ],
+  web: [
+    ['ui'],
+    ['figures'],
+    ['data'],
+    ['entry'],
+    ['steps'],
+    ['trades'],
+    ['bench', 'board', 'job', 'plant', 'session', 'setup', 'sheet'],
+    ['main.tsx'],
+  ],
+  server: [
+    ['config.ts'],
+    ['instruments'],
+    ['store'],
+    ['auth'],
+    ['export'],
+    ['http'],
+    ['demo'],
+    ['fill.ts', 'main.ts', 'prepare.ts', 'verify.ts'],
+  ],
+};
+/** Rooms whose folders do not know each other, though they stand on one floor. */
+const APART = [/^core\/src\/trades\/([^/]+)\//, /^web\/src\/trades\/([^/]+)\//];
 
 /** @param {string} dir @returns {string[]} */
 function sources(dir) {
@@ -17,44 +59,95 @@ function sources(dir) {
   });
 }
 
-/** @param {string} file */
-const specifiers = (file) =>
-  [...readFileSync(file, 'utf8').matchAll(/(?:from|import)\s*\(?\s*['"]([^'"\s]+)['"]/g)].map(
-    (m) => m[1] ?? '',
-  );
+/** What a file imports. @param {string} file @returns {string[]} */
+function imports(file) {
+  const text = readFileSync(file, 'utf8');
+  return [...text.matchAll(/(?:from|import)\s*\(?\s*['"]([^'"\s]+)['"]/g)].map((m) => m[1] ?? '');
+}
 
-/** @param {string} path */
-const feature = (path) => /^web\/src\/features\/([^/]+)\//.exec(path)?.[1] ?? null;
+const isTest = (/** @type {string} */ file) =>
+  /\.test\.tsx?$|\/testing\//.test(file) || file.startsWith('e2e/');
+
+/** The file an import means, where it is ours. @param {string} file @param {string} specifier */
+function target(file, specifier) {
+  if (specifier.startsWith('@fulcrant/core/'))
+    return `core/src/${specifier.slice('@fulcrant/core/'.length)}.ts`;
+  return specifier.startsWith('.') ? relative('.', resolve(dirname(file), specifier)) : null;
+}
+
+/** Which floor of its house a file stands on; null where the house has none. @param {string} file */
+function floorOf(file) {
+  const [room = '', , folder = ''] = file.split('/');
+  const floors = FLOORS[/** @type {'core'} */ (room)];
+  if (!floors) return null;
+  const floor = floors.findIndex((f) => f.includes(folder));
+  return { room, floor, folder };
+}
 
 /** What is wrong with one import, or null. @param {string} file @param {string} specifier */
 function fault(file, specifier) {
-  const room = file.split('/')[0];
-  const test = /\.test\.tsx?$|\/testing\//.test(file) || room === 'e2e';
-  if (!specifier.startsWith('.')) {
-    if (room === 'core' && !test && !CORE_PACKAGES.includes(specifier))
-      return `core may not use ${specifier}`;
-    if (specifier.startsWith('@fulcrant/') && specifier !== '@fulcrant/core')
-      return `${room} may only use core, not ${specifier}`;
-    if (room === 'web' && specifier.startsWith('node:') && !test) return 'the browser has no Node';
-    return null;
+  const room = file.split('/')[0] ?? '';
+  if (isTest(file) && !specifier.startsWith('.')) return null;
+  const to = target(file, specifier);
+  if (to === null) {
+    if (room === 'core' && !CORE_PACKAGES.includes(specifier)) return `core may not use ${specifier}`;
+    if (specifier.startsWith('@fulcrant/')) return `${room} enters core by its subpaths, not by ${specifier}`;
+    return room === 'web' && specifier.startsWith('node:') ? 'the browser has no Node' : null;
   }
-  const target = relative('.', resolve(dirname(file), specifier));
-  if (target.startsWith('..')) return `${target} is outside the project`;
-  const other = target.split('/')[0];
-  // Tests of every room may work a job by the scripted hand of core's tests.
-  const forTests = test && (other === 'scripts' || target.startsWith('core/src/testing/'));
-  if (other !== room && !forTests) return `${room} reaches into ${other}`;
-  const [from, to] = [feature(file), feature(target)];
-  return from && to && from !== to ? `feature ${from} reaches into feature ${to}` : null;
+  if (to.startsWith('..')) return `${to} is outside the project`;
+  const other = to.split('/')[0];
+  if (isTest(file)) {
+    const known = other === room || other === 'scripts' || to.startsWith('core/src/');
+    return known ? null : `${room} reaches into ${other}`;
+  }
+  if (isTest(to)) return `${to} is for tests`;
+  if (specifier.startsWith('.') && other !== room) return `${room} reaches into ${other}`;
+  const [from, at] = [floorOf(file), floorOf(to)];
+  if (from && at && from.room === at.room) {
+    if (from.floor < 0) return `${from.folder} stands on no floor`;
+    if (at.floor > from.floor) return `${from.folder} climbs to ${at.folder}`;
+    if (at.floor === from.floor && at.folder !== from.folder)
+      return `${from.folder} reaches over to ${at.folder}`;
+  }
+  for (const apart of APART) {
+    const [a, b] = [apart.exec(file)?.[1], apart.exec(to)?.[1]];
+    if (a && b && a !== b) return `trade ${a} reaches into trade ${b}`;
+  }
+  return null;
 }
 
-/** Every import that goes the wrong way, one line each. */
+/** Files that import each other round in a circle: one line a circle. @param {string[]} files */
+function circles(files) {
+  const uses = new Map(files.map((f) => [f, imports(f).flatMap((i) => target(f, i) ?? [])]));
+  /** @type {Map<string, 'open' | 'done'>} */
+  const seen = new Map();
+  /** @type {string[]} */
+  const found = [];
+  /** @param {string} file @param {string[]} path */
+  const visit = (file, path) => {
+    if (seen.get(file) === 'done' || !uses.has(file)) return;
+    if (seen.get(file) === 'open') {
+      found.push(`a circle: ${[...path.slice(path.indexOf(file)), file].join(' → ')}`);
+      return;
+    }
+    seen.set(file, 'open');
+    for (const next of uses.get(file) ?? []) visit(next, [...path, file]);
+    seen.set(file, 'done');
+  };
+  for (const f of files) visit(f, []);
+  return found;
+}
+
+/** Every import that goes the wrong way and every circle, one line each. */
 export function wrongImports() {
-  return ['core', 'server', 'web', 'cli', 'e2e']
-    .flatMap((room) => sources(`${room}/src`))
-    .flatMap((file) =>
-      specifiers(file).flatMap((s) => (fault(file, s) ? [`${file}: ${fault(file, s)}`] : [])),
-    );
+  const files = ['core', 'server', 'web', 'cli', 'e2e'].flatMap((room) => sources(`${room}/src`));
+  const wrong = files.flatMap((file) =>
+    imports(file).flatMap((specifier) => {
+      const said = fault(file, specifier);
+      return said ? [`${file}: ${said}`] : [];
+    }),
+  );
+  return [...wrong, ...circles(files.filter((f) => !isTest(f)))];
 }
 
 if (process.argv[1] && resolve(process.argv[1]) === fileURLToPath(import.meta.url)) {

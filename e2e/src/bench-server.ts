@@ -3,7 +3,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type HandTools, type Instrument, type JobEvent, ScriptedHand, type Setup } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { EVERY_KIND, workAll } from '../../core/src/testing/every-kind.ts';
 import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs';
@@ -166,7 +170,7 @@ try {
     `${(p50(batches) / at50.b).toFixed(1)}, ${p50(batches).toFixed(1)}`,
   );
 
-  const finished = new ScriptedHand(v7(), id, tools, ASTA, new Date(Date.now() - 8 * 3_600_000)).open(v7(), {
+  const finished = new BearingHand(v7(), id, tools, ASTA, new Date(Date.now() - 8 * 3_600_000)).open(v7(), {
     ...(EVERY_KIND['by feelers'] as Setup),
     machine: 'Bench',
     position: 'finished',
@@ -221,8 +225,8 @@ async function gauges(cookie: Cookie): Promise<HandTools> {
 }
 
 /** A job of so many events: a seat read place by place, misread ones withdrawn and read again. */
-async function longJob(tools: HandTools, cookie: Cookie, events: number): Promise<ScriptedHand> {
-  const hand = new ScriptedHand(v7(), id, tools, ASTA, new Date(Date.now() - 40 * 3_600_000))
+async function longJob(tools: HandTools, cookie: Cookie, events: number): Promise<BearingHand> {
+  const hand = new BearingHand(v7(), id, tools, ASTA, new Date(Date.now() - 40 * 3_600_000))
     .open(v7(), {
       ...(EVERY_KIND['by feelers'] as Setup),
       machine: 'Bench',
@@ -235,7 +239,7 @@ async function longJob(tools: HandTools, cookie: Cookie, events: number): Promis
 }
 
 /** One more act at the seat: the next place read, or the last reading withdrawn. */
-function one(hand: ScriptedHand): void {
+function one(hand: BearingHand): void {
   const place = hand.state.steps.find((s) => s.id === 'shaft')?.report?.next?.key;
   const last = hand.state.readings.findLast((r) => !r.withdrawn);
   if (place && hand.state.readings.filter((r) => !r.withdrawn).length < 5)
@@ -243,7 +247,7 @@ function one(hand: ScriptedHand): void {
   else hand.do('reading.withdrawn', { reading: last?.id ?? '', reason: 'read once more' });
 }
 
-function next(hand: ScriptedHand, count: number): JobEvent[] {
+function next(hand: BearingHand, count: number): JobEvent[] {
   const from = hand.events.length;
   for (let i = 0; i < count; i++) one(hand);
   return hand.events.slice(from);
@@ -261,7 +265,7 @@ async function post(jobId: string, events: readonly JobEvent[], cookie: Cookie):
   }
 }
 
-async function postOne(hand: ScriptedHand, cookie: Cookie): Promise<{ a: number; b: number }> {
+async function postOne(hand: BearingHand, cookie: Cookie): Promise<{ a: number; b: number }> {
   return turnAbout(
     () => ask('POST', `${bare}/`, { events: [hand.events.at(-1)] }),
     async () => {

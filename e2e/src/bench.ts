@@ -1,19 +1,16 @@
-import {
-  driveUpMonteCarlo,
-  fitHarmonics,
-  fitLine,
-  type JobEvent,
-  largestDisagreement,
-  type MonteCarloInput,
-  modelAgainstTable,
-  reduce,
-  runout,
-  trialSummary,
-} from '@fulcrant/core';
+import { runout } from '@fulcrant/core/arithmetic/shaft/runout';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import { reduce } from '@fulcrant/core/engine/judge';
+import { fitHarmonics } from '@fulcrant/core/metrology/harmonics';
+import { fitLine } from '@fulcrant/core/metrology/line';
+import { driveUpMonteCarlo, type MonteCarloInput } from '@fulcrant/core/simulation/drive-up-monte-carlo';
+import { trialSummary } from '@fulcrant/core/simulation/drive-up-trial';
+import { largestDisagreement, modelAgainstTable } from '@fulcrant/core/simulation/model-and-table';
 import FFT from 'fft.js';
 import type { Page } from 'playwright-core';
 import { linearRegression } from 'simple-statistics';
 import { Plant } from './plant.ts';
+import { still as standsStill } from './still.ts';
 import { openSurvey, pair } from './survey-hand.ts';
 
 /** One frame at 60 Hz. */
@@ -148,7 +145,7 @@ try {
   );
   await page.goto(`${plant.url}/jobs/${job.id}`);
   await page.locator('form[data-place] input').waitFor();
-  await page.waitForTimeout(500);
+  await standsStill(page);
   const verdict = await keystrokes(page, 'form[data-place] input', ['0.054', '3 thou', '.0021', '52 µm']);
   await page.goto(`${plant.url}/sign-in`);
   await page.getByLabel('Name').waitFor();

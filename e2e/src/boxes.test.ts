@@ -1,12 +1,14 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openJob, survey } from './job-hand.ts';
-import { Plant } from './plant.ts';
+import type { Plant } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
 import type { SheetHand } from './sheet-hand.ts';
+import { still } from './still.ts';
 import { pair } from './survey-hand.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await sharedPlant();
 });
 afterAll(() => plant?.close());
 
@@ -44,7 +46,12 @@ it('a cartridge: screws wait for impeller and gland, metal on metal goes once ro
     work: 'Fit a seal',
     position: 'Cartridge',
     on: ['Shaft diameters'],
-    fields: { ...SEAT, 'Gland bolts to': '34 N·m', 'Set screws to': '6 N·m' },
+    fields: {
+      ...SEAT,
+      'Gland bolts to': '34 N·m',
+      'Set or drive screws to': '6 N·m',
+      'Pressure in the box': '0.5',
+    },
   });
   await survey(hand, AROUND);
   const questions = asked(hand);
@@ -57,13 +64,13 @@ it('a cartridge: screws wait for impeller and gland, metal on metal goes once ro
   // One side gapes: the bolt to bring in is said; felt again it is square.
   for (const gap of ['0.50', '0.58', '0.60']) await hand.read('gland-gaps', gap);
   await hand.last('gland-gaps', '0.52');
-  expect(await hand.verdict('gland.spread')).toBe('reject');
+  await hand.judged('gland.spread', 'reject');
   await page.locator('[data-repeat]').click();
   await page.getByRole('dialog').locator('textarea').fill('bolt 3 in');
   await page.getByRole('button', { name: 'Measure again' }).click();
   for (const gap of ['0.50', '0.50', '0.52']) await hand.read('gland-gaps', gap);
   await hand.last('gland-gaps', '0.50');
-  expect(await hand.verdict('gland.spread')).toBe('accept');
+  await hand.judged('gland.spread', 'accept');
   await hand.on();
   await screws(hand)();
   await questions(); // clips
@@ -76,7 +83,7 @@ it('a cartridge: screws wait for impeller and gland, metal on metal goes once ro
   }
   await page.locator('[data-item="turn1"]').waitFor();
   await say(hand, 'turn1', 'Yes');
-  expect(await hand.verdict('turn.free')).toBe('accept');
+  await hand.judged('turn.free', 'accept');
   await hand.on();
   await questions(); // pipes
   await questions(); // ready
@@ -103,7 +110,12 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
     position: 'Split',
     on: ['Shaft diameters'],
     choices: { 'Seal is': 'Fully split seal' },
-    fields: { ...SEAT, 'Gland bolts to': '34 N·m', 'Joint screws': '2', 'Joint screws to': '6 N·m' },
+    fields: {
+      ...SEAT,
+      'Gland bolts to': '34 N·m',
+      'Joint screws': '2',
+      'Joint or clamp-ring screws to': '6 N·m',
+    },
   });
   await survey(hand, AROUND);
   const questions = asked(hand);
@@ -197,16 +209,12 @@ it('packing: cut, joints staggered, and broken in flat by flat under the drop co
   await questions();
   await questions(); // start
 
-  await pair(page, 'packing');
+  await pair(page, 'rings');
   const state = () => page.locator('[data-break-in]').getAttribute('data-break-in');
   for (let i = 0; i < 40 && (await state()) !== 'done'; i++) {
     const place = (await hand.place()) ?? '';
     if (place.startsWith('flats/')) await hand.read('breakin', '1');
-    else {
-      // The counter follows the hand: what it shows is of this place only after a moment.
-      await page.waitForTimeout(400);
-      await hand.take((v) => v > 0);
-    }
+    else await hand.take((v) => v > 0);
   }
   expect(await state()).toBe('done');
   await questions();
@@ -238,7 +246,7 @@ it('a plunger: parts laid in order by keyboard and by hand, the nut back within 
     await page.locator(`[data-part="${part}"] button`).focus();
     for (const k of ['Space', ...Array<string>(times).fill(key), 'Space']) {
       await page.keyboard.press(k);
-      await page.waitForTimeout(150);
+      await still(page);
     }
   };
   await move('bottom-ring', 'ArrowLeft', 4);
@@ -253,7 +261,7 @@ it('a plunger: parts laid in order by keyboard and by hand, the nut back within 
   await page.mouse.down();
   await page.mouse.move(to.x + to.width / 2, to.y + 44, { steps: 12 });
   await page.mouse.up();
-  await page.waitForTimeout(300);
+  await still(page);
   expect(await order()).toEqual(['bottom-ring', 'header', 'pressure-1', 'pressure-2', 'adapter', 'wiper']);
   await page.getByRole('button', { name: 'They lie so' }).click();
   await page.locator('[data-finding="parts.order"][data-verdict="accept"]').waitFor();

@@ -1,15 +1,17 @@
 import { readFileSync } from 'node:fs';
-import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core';
+import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulation/turning-shaft';
 import Papa from 'papaparse';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
-import { Plant, signIn } from './plant.ts';
+import { type Plant, signIn } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
+import { still } from './still.ts';
 import { openSurvey, pair, sweepStation } from './survey-hand.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await sharedPlant({ ownServer: true });
 });
 afterAll(() => plant?.close());
 
@@ -60,7 +62,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     const stuck = await placeOf(page);
     await page.locator('form[data-place] input').focus();
     await page.keyboard.press('Space');
-    await page.waitForTimeout(400);
+    await still(page);
     expect(await placeOf(page)).toBe(stuck);
     expect(await page.locator('[data-feed-value]').getAttribute('data-feed-value')).toBe('');
     // By hand it goes on; the reading waits on the device.
@@ -80,14 +82,14 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await page.locator('form[data-place] input').focus();
     for (let i = 0; i < 20 && (await page.locator('form[data-place="s3/360"]').count()) > 0; i++) {
       await page.keyboard.press('Space');
-      await page.waitForTimeout(200);
+      await still(page);
     }
     await hand.allStored();
 
     expect(await page.locator('[data-finding="shaft.bend"]').textContent()).toMatch(/Bent/);
-    expect(await hand.verdict('runout.tir.3')).toBe('reject');
-    expect(await hand.verdict('runout.tir.1')).toBe('accept');
-    expect(await hand.verdict('gauge.stand-in')).toBe('caution');
+    await hand.judged('runout.tir.3', 'reject');
+    await hand.judged('runout.tir.1', 'accept');
+    await hand.judged('gauge.stand-in', 'caution');
     const readings = await readingsOf(page, jobId);
     expect(readings).toHaveLength(27);
     expect(new Set(readings.map((r) => r.place)).size).toBe(27);
@@ -113,7 +115,6 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await pair(page, 'oval');
     await page.locator('[data-sweep-start]').click();
     await page.locator('[data-sweep="turning"]').waitFor();
-    await page.waitForTimeout(1500);
     // While it turns the figure and the verdict follow, though nothing is stored yet.
     await page.getByText('Verdict, if this is stored').waitFor();
     await plant.killServer();
@@ -128,7 +129,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     expect(readings).toHaveLength(25);
     expect(readings[0]?.raw).toMatch(/^mean of \d+ from the feed$/);
     expect(await page.locator('[data-finding="runout.shape"]').textContent()).toMatch(/out of round/);
-    expect(await hand.verdict('runout.tir')).toBe('reject');
+    await hand.judged('runout.tir', 'reject');
 
     await page.locator('[data-repeat]').click();
     await page.getByRole('dialog').locator('textarea').fill('shaft renewed');
@@ -139,7 +140,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await pair(page, 'true');
     await sweepStation(page);
     await hand.allStored();
-    expect(await hand.verdict('runout.tir')).toBe('accept');
+    await hand.judged('runout.tir', 'accept');
     expect(await readingsOf(page, jobId)).toHaveLength(50);
     await context.close();
   });
@@ -181,7 +182,7 @@ describe('a gauge on a serial port of the device', () => {
     await page.getByText(/which is no value with a unit/).waitFor();
     await page.locator('form[data-place] input').focus();
     await page.keyboard.press('Space');
-    await page.waitForTimeout(300);
+    await still(page);
     expect(await placeOf(page)).toBe('s1/45');
     await send('-.0005 in\n');
     await page.locator('[data-feed-value="-0.0127"]').waitFor();
@@ -249,7 +250,7 @@ describe('whose limit', () => {
     });
     await page.locator('[data-limits]').getByText('0.025 mm, process-pump standards').waitFor();
     for (const v of ['0', '0.02', '0.04']) await hand.read('runout', v);
-    expect(await hand.verdict('runout.tir')).toBe('reject');
+    await hand.judged('runout.tir', 'reject');
     // The other schools stand beside it on the beam as stops of their own.
     expect(await page.locator('[data-beam] title').allTextContents()).toEqual([
       'flat: 0.050',
@@ -262,11 +263,11 @@ describe('whose limit', () => {
     await page.getByRole('dialog').locator('input').fill('.005');
     await page.getByRole('button', { name: 'It says so' }).click();
     await page.locator('[data-limits]').getByText('maker’s sheet, 0.127 mm').waitFor();
-    expect(await hand.verdict('runout.tir')).toBe('accept');
+    await hand.judged('runout.tir', 'accept');
     await hand.allStored();
     const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json`)).json();
     expect(sheet.setup.schools.runout).toBe('standards');
-    expect(sheet.setupChanges[0]).toMatchObject({ changed: ['maker.runoutMm'], by: 'Asta' });
+    expect(sheet.setupChanges[0]).toMatchObject({ changed: ['Run-out'], by: 'Asta' });
     expect(sheet.sources.map((s: { id: string }) => s.id)).toContain('maker');
     // Back as it was, for the tests after this one.
     await signIn(page, plant.url, 'Imke');
@@ -314,7 +315,7 @@ describe('the coupling', () => {
     const figure = page.getByRole('img', { name: /Coupling from the side/ });
     expect(await figure.textContent()).toContain('take out 0.350');
     expect(await figure.textContent()).toContain('take out 0.750');
-    expect(await hand.verdict('coupling.vertical.offset')).toBe('reject');
+    await hand.judged('coupling.vertical.offset', 'reject');
     await page.getByRole('button', { name: 'Moved: measure again' }).click();
     await page.getByRole('dialog').locator('textarea').fill('shims out, 0.35 front and 0.75 back');
     await page.getByRole('button', { name: 'Measure again', exact: true }).click();
@@ -325,7 +326,7 @@ describe('the coupling', () => {
     await page.locator('form[data-place] input').fill('0');
     await page.keyboard.press('Enter');
     await page.locator('form[data-place]').waitFor({ state: 'detached' });
-    expect(await hand.verdict('coupling.vertical.offset')).toBe('accept');
+    await hand.judged('coupling.vertical.offset', 'accept');
     await page
       .locator('[data-before="1"]')
       .getByText(/driver stands high/)
@@ -356,7 +357,7 @@ describe('every measure’s sheet', () => {
         await steps.first().waitFor();
         for (let i = 0; i < (await steps.count()); i++) {
           await steps.nth(i).click();
-          await page.waitForTimeout(150);
+          await still(page);
           found.push(...(await violations(page)).map((v) => `${id} step ${i}, ${theme}: ${v}`));
         }
       }
@@ -365,7 +366,7 @@ describe('every measure’s sheet', () => {
         { width: 1024, height: 768 },
       ]) {
         await page.setViewportSize(size);
-        await page.waitForTimeout(150);
+        await still(page);
         const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
         if (over > 0) found.push(`${id} at ${size.width}: ${over} px`);
       }

@@ -1,14 +1,15 @@
-import type { Setup } from '@fulcrant/core';
+import type { Setup } from '@fulcrant/core/engine/setup';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
-import { Plant, signIn } from './plant.ts';
+import { type Plant, signIn } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { workedTo } from './worked-job.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await sharedPlant();
 });
 afterAll(() => plant?.close());
 
@@ -52,7 +53,7 @@ it('an inch shaft is measured in inches and thousandths, and shown in either uni
   await page.locator('form[data-place] input').fill('2 7/16');
   await page.getByText('61.912 mm · 2.4375 in').waitFor();
   // 2 7/16 is the nominal itself: within the micrometer's doubt of the upper limit, so it is too close to call.
-  expect(await hand.verdict('shaft.largest')).toBe('too-close');
+  await hand.judged('shaft.largest', 'too-close');
   await page.locator('form[data-place] input').fill('2.4367');
   await page.keyboard.press('Enter');
   await page.locator('form[data-place]').waitFor({ state: 'detached' });
@@ -88,7 +89,7 @@ it('the maker’s sheet arrives mid-job: its values outrank the table, and the r
     {
       by: 'Asta',
       reason: 'sheet found in the box',
-      changed: ['maker.reductionMinMm', 'maker.reductionMaxMm'],
+      changed: ['Reduction, least', 'Reduction, most'],
     },
   ]);
   expect(sheet.setup.maker).toEqual({ reductionMinMm: 0.0508, reductionMaxMm: 0.058 });

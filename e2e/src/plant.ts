@@ -5,47 +5,67 @@ import { join } from 'node:path';
 import { type Browser, type BrowserContext, chromium, type Page } from 'playwright-core';
 import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs';
 
-/** A whole works of its own: MariaDB, the built server as a process that can be killed, Debian's Chromium. */
+type RunningDb = Awaited<ReturnType<typeof startDatabase>>;
+/** Where a database is, and who may enter. */
+type Db = Pick<RunningDb, 'port' | 'owner' | 'app'>;
+/** What a server of the works is reached by. */
+export type Works = { dataDir: string; db: RunningDb };
+
+/** A works laid in: MariaDB with the demo's people, gauges and jobs. */
+export async function layWorks(): Promise<Works> {
+  const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
+  const db = await startDatabase({ dataDir });
+  const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
+    env: {
+      ...process.env,
+      ...databaseEnv(db, 'owner'),
+      FULCRANT_SERVING_USER: db.app.user,
+      FULCRANT_DEMO: '1',
+    },
+    encoding: 'utf8',
+  });
+  if (prepared.status !== 0) throw new Error(prepared.stderr);
+  return { dataDir, db };
+}
+
+/** The works cleared away. */
+export async function clearWorks({ dataDir, db }: Works): Promise<void> {
+  await db.stop();
+  rmSync(dataDir, { recursive: true, force: true });
+}
+
+/** A server of the works as a process that can be killed, and a browser at it: Debian's Chromium. */
 export class Plant {
   private constructor(
     readonly url: string,
-    private readonly port: number,
-    private readonly dataDir: string,
-    private readonly db: Awaited<ReturnType<typeof startDatabase>>,
     readonly browser: Browser,
-    private server: ChildProcess,
+    /** The server, where it is this one's own. */
+    private server: ChildProcess | null,
+    private readonly again: () => ChildProcess,
+    private readonly after: () => Promise<void>,
   ) {}
 
+  /** A works of its own, cleared away with it. */
   static async open(): Promise<Plant> {
-    const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
-    const db = await startDatabase({ dataDir });
-    const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
-      env: {
-        ...process.env,
-        ...databaseEnv(db, 'owner'),
-        FULCRANT_SERVING_USER: db.app.user,
-        FULCRANT_DEMO: '1',
-      },
-      encoding: 'utf8',
-    });
-    if (prepared.status !== 0) throw new Error(prepared.stderr);
+    const works = await layWorks();
+    return Plant.serving(works.db, () => clearWorks(works));
+  }
+
+  /** A server of one's own at a works that stands. */
+  static async serving(db: Db, after: () => Promise<void> = async () => {}): Promise<Plant> {
     const port = await freePort();
-    const url = `http://127.0.0.1:${port}`;
-    const browser = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    });
-    const plant = new Plant(url, port, dataDir, db, browser, startServer(port, db));
+    const again = () => startServer(port, db);
+    const plant = new Plant(`http://127.0.0.1:${port}`, await launch(), again(), again, after);
     await plant.answering();
     return plant;
+  }
+
+  /** A browser at a server that runs. */
+  static async at(url: string): Promise<Plant> {
+    const none = () => {
+      throw new Error('That server is not this one’s own.');
+    };
+    return new Plant(url, await launch(), null, none, async () => {});
   }
 
   /** Wait until the server answers. */
@@ -65,13 +85,19 @@ export class Plant {
 
   /** The server dies without warning. */
   async killServer(): Promise<void> {
-    const gone = new Promise((done) => this.server.once('exit', done));
-    this.server.kill('SIGKILL');
+    await this.end('SIGKILL');
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
+    const { server } = this;
+    if (!server) return;
+    const gone = new Promise((done) => server.once('exit', done));
+    server.kill(signal);
     await gone;
   }
 
   async restartServer(): Promise<void> {
-    this.server = startServer(this.port, this.db);
+    this.server = this.again();
     await this.answering();
   }
 
@@ -98,15 +124,27 @@ export class Plant {
 
   async close(): Promise<void> {
     await this.browser.close();
-    const gone = new Promise((done) => this.server.once('exit', done));
-    this.server.kill('SIGTERM');
-    await gone;
-    await this.db.stop();
-    rmSync(this.dataDir, { recursive: true, force: true });
+    await this.end('SIGTERM');
+    await this.after();
   }
 }
 
-function startServer(port: number, db: Awaited<ReturnType<typeof startDatabase>>): ChildProcess {
+/** Debian's Chromium, with nothing of its own going over the network. */
+const launch = (): Promise<Browser> =>
+  chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+
+export function startServer(port: number, db: Db): ChildProcess {
   return spawn(process.execPath, ['server/dist/main.js'], {
     env: {
       ...process.env,

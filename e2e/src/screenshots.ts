@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { Plant } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
+import { still } from './still.ts';
 import { openSurvey, pair } from './survey-hand.ts';
 
 /** One current picture of each main view, from the demo data, into docs/screenshots. */
@@ -25,9 +26,9 @@ async function shot(
   await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
   if (path !== null) await page.goto(`${plant.url}${path}`);
   await page.locator('main').waitFor();
-  await page.waitForTimeout(700);
+  await still(page);
   if (act) await act(page);
-  await page.waitForTimeout(600);
+  await still(page);
   await page.screenshot({ path: `${OUT}/${name}.png` });
 }
 
@@ -56,17 +57,10 @@ try {
     await pair(p, 'oval');
     await p.locator('[data-sweep-start]').click();
     await p.locator('[data-sweep="turning"]').waitFor();
-    await p.waitForTimeout(3200);
+    await p.waitForFunction(() => document.querySelectorAll('circle').length > 14);
   });
-  await shot('nut-angle', `/jobs/${of('Beet washer drum', 'Layshaft')}`);
-  await shot('hydraulic-nut', `/jobs/${of('Pulp dryer fan', 'Tail')}`, 'night');
   await shot('split-bearing', `/jobs/${of('Pulp screw conveyor', 'Drive')}`);
-  await shot('dismounting', `/jobs/${of('Pulp press 2', 'Worm')}`, 'day', async () => {
-    for (const raw of ['38', '36', '43']) await hand.read('letgo', raw);
-    await last('0');
-  });
   await shot('seal-setting', `/jobs/${of('Condensate pump 1', 'Seal')}`);
-  await shot('seal-splits', `/jobs/${of('Pulp-press water pump', 'Seal')}`);
   await shot('seal-recovery', `/jobs/${of('Thin juice pump 3', 'Seal')}`);
   await shot('opened-again', null, 'day', async (p) => {
     await p
@@ -87,7 +81,19 @@ try {
       .click();
   });
   await shot('break-in', lime, 'night');
-  await shot('plunger', `/jobs/${of('Molasses dosing pump', 'Plunger')}`);
+  const gear = `/jobs/${of('Molasses pump 2', 'Pump')}`;
+  const atStep = (name: RegExp) => async (p: Page) => {
+    await p.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name }).click();
+  };
+  await shot('gear-pump', gear);
+  await shot('gear-pump-lips', gear, 'day', atStep(/^Seals on the bench/));
+  await shot('gear-pump-apart', gear, 'night', atStep(/^Gears in/));
+  await shot(
+    'vane-pump',
+    `/jobs/${of('Condensate pump 4', 'Pump')}`,
+    'day',
+    atStep(/^Same shims back, side 1/),
+  );
   await shot('drive-up-day', press, 'day', async (p) => {
     await p.locator('form[data-place] input').fill('2.2 thou');
   });

@@ -77,11 +77,21 @@ export class SheetHand {
     await this.page.getByRole('dialog').waitFor({ state: 'detached' });
   }
 
-  async verdict(code: string): Promise<string | null> {
-    return this.page
-      .locator(`[data-finding="${code}"]`)
-      .first()
-      .getAttribute('data-verdict', { timeout: 20_000 });
+  /** The sheet comes to this verdict on a finding; judging follows the reading, so it is waited for. */
+  async judged(code: string, verdict: string): Promise<void> {
+    try {
+      await this.page
+        .locator(`[data-finding="${code}"][data-verdict="${verdict}"]`)
+        .first()
+        .waitFor({ timeout: 20_000 });
+    } catch {
+      const stands = await this.page
+        .locator('[data-finding]')
+        .evaluateAll((all) =>
+          all.map((f) => `${f.getAttribute('data-finding')} ${f.getAttribute('data-verdict')}`),
+        );
+      throw new Error(`${code} is not ${verdict}; the sheet says: ${stands.join(', ')}`);
+    }
   }
 
   async waiting(): Promise<number> {
@@ -124,12 +134,13 @@ export class SheetHand {
   /** Wait until the paired gauge shows so much, and take it; the sheet goes on to another place, or asks no more. */
   async take(shows: (value: number) => boolean): Promise<number> {
     const place = await this.place();
-    let value = Number.NaN;
-    for (let i = 0; i < 200; i++) {
-      const text = await this.page.locator('[data-feed-value]').first().getAttribute('data-feed-value');
-      value = Number(text || Number.NaN);
-      if (text && shows(value)) break;
-      await this.page.waitForTimeout(50);
+    // What it shows while the hand still goes on to the next place is nothing: it is empty till then.
+    const feed = this.page.locator('[data-feed-value]').first();
+    const shown = async () => Number((await feed.getAttribute('data-feed-value')) || Number.NaN);
+    let value = await shown();
+    for (let i = 0; i < 400 && !(Number.isFinite(value) && shows(value)); i++) {
+      await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
+      value = await shown();
     }
     await this.page.locator('[data-take]').click();
     await this.page.waitForFunction(

@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openJob, survey } from './job-hand.ts';
-import { Plant } from './plant.ts';
+import type { Plant } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { pair } from './survey-hand.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await sharedPlant();
 });
 afterAll(() => plant?.close());
 
@@ -35,13 +36,13 @@ it('a split bearing: no gap stops it, gaps equal, rings set off, seated until no
   // Inner race: a closed joint is a stop; what was felt stays beside what is felt after.
   await hand.read('race', '0');
   await hand.last('race', '0.2');
-  expect(await hand.verdict('split-race.closed')).toBe('reject');
+  await hand.judged('split-race.closed', 'reject');
   await page.locator('[data-repeat]').click();
   await page.getByRole('dialog').locator('textarea').fill('feeler laid in the lower joint');
   await page.getByRole('button', { name: 'Measure again' }).click();
   await hand.read('race', '0.25');
   await hand.last('race', '0.25');
-  expect(await hand.verdict('split-race.equal')).toBe('accept');
+  await hand.judged('split-race.equal', 'accept');
   await hand.on();
 
   for (let i = 0; i < 4; i++) await hand.read('clamps', '0.25');
@@ -90,7 +91,7 @@ it('a bearing comes off by pump: what is seen is written down, the gauge droppin
   await hand.answerAll();
   await hand.on();
   await hand.read('nutback', '1 turn');
-  expect(await hand.verdict('nutback')).toBe('incomplete');
+  await hand.judged('nutback', 'incomplete');
   await hand.last('nutback', '2.25 turns');
   await hand.on();
 
@@ -98,12 +99,12 @@ it('a bearing comes off by pump: what is seen is written down, the gauge droppin
   await hand.pumpTo(36);
   await hand.take((v) => v >= 36);
   await hand.take((v) => v >= 36);
-  expect(await hand.verdict('letgo.free')).toBe('incomplete');
+  await hand.judged('letgo.free', 'incomplete');
   await hand.pumpTo(42);
   await hand.take((v) => v >= 42);
   await page.locator('[data-stroke]').click();
   await hand.take((v) => v === 0);
-  expect(await hand.verdict('letgo.free')).toBe('accept');
+  await hand.judged('letgo.free', 'accept');
   await hand.on();
   await hand.answerAll();
   await hand.on();
@@ -126,6 +127,6 @@ it('after greasing a rise that falls back is the usual one', async () => {
   const hand = new SheetHand(page);
   await page.locator('canvas[aria-label*="caution"]').waitFor();
   await hand.last('watch', '64');
-  expect(await hand.verdict('watch')).toBe('accept');
+  await hand.judged('watch', 'accept');
   await context.close();
 });

@@ -1,4 +1,7 @@
-import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core';
+import type { StandInLeak } from '@fulcrant/core/simulation/dripping';
+import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
+import type { StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
+import type { StandInHeat } from '@fulcrant/core/simulation/warming';
 import type { Page } from 'playwright-core';
 import { SheetHand } from './sheet-hand.ts';
 

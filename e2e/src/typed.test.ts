@@ -1,15 +1,16 @@
-import type { Setup } from '@fulcrant/core';
+import type { Setup } from '@fulcrant/core/engine/setup';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
-import { Plant } from './plant.ts';
+import type { Plant } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
 import { workedTo } from './worked-job.ts';
 
 let plant: Plant;
 let page: Page;
 let complaints: string[];
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await sharedPlant();
   ({ page, complaints } = await plant.visit('Asta'));
 });
 afterAll(() => plant?.close());

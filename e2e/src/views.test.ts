@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
 import { Plant, signIn } from './plant.ts';
 import { SheetHand } from './sheet-hand.ts';
+import { still } from './still.ts';
 
 let plant: Plant;
 beforeAll(async () => {
@@ -56,7 +57,7 @@ describe('every view', () => {
     for (const [name, path] of await allViews(page)) {
       await page.goto(`${plant.url}${path}`);
       await page.locator('main').waitFor();
-      await page.waitForTimeout(350);
+      await still(page);
       found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
       // The other light in place, by its key; the next view begins in it.
       theme = theme === 'day' ? 'night' : 'day';
@@ -74,7 +75,7 @@ describe('every view', () => {
         await page.reload();
         await page.locator('main').waitFor();
       }
-      await page.waitForTimeout(250);
+      await still(page);
       // In the other light only the inks are others.
       found.push(...(await violations(page, 'color-contrast')).map((v) => `${name}, ${theme}: ${v}`));
     }
@@ -88,7 +89,7 @@ describe('every view', () => {
     const job = await find(page, 'Pulp press drive', 'Gearbox');
     const found: string[] = [];
     const look = async (name: string) => {
-      await page.waitForTimeout(250);
+      await still(page);
       found.push(...(await violations(page)).map((v) => `${name}: ${v}`));
     };
     for (const theme of ['day', 'night']) {
@@ -127,7 +128,7 @@ describe('every view', () => {
         { width: 1024, height: 768 },
       ]) {
         await page.setViewportSize(size);
-        await page.waitForTimeout(150);
+        await still(page);
         const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
         if (over > 0) wide.push(`${name} at ${size.width}×${size.height}: ${over} px`);
       }
@@ -146,7 +147,7 @@ describe('every view', () => {
     });
     await page.goto(`${plant.url}/sign-in`);
     await page.getByLabel('Name').waitFor();
-    await page.waitForTimeout(300);
+    await page.waitForLoadState('networkidle');
     const bytes = scripts.reduce((n, s) => n + gzipSync(s).length, 0);
     expect(scripts.length).toBeGreaterThan(0);
     expect(bytes).toBeLessThan(175_000);

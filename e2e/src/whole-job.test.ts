@@ -2,14 +2,16 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { parseAngle, parseLength } from '@fulcrant/core';
+import { parseAngle } from '@fulcrant/core/quantities/angle';
+import { parseLength } from '@fulcrant/core/quantities/length';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { Plant } from './plant.ts';
+import type { Plant } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await sharedPlant({ ownServer: true });
 });
 afterAll(() => plant?.close());
 
@@ -58,12 +60,12 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
       hand.typed.push({ place: place ?? '', raw, step: 'shaft' });
     } else await hand.read('shaft', raw);
   }
-  expect(await hand.verdict('shaft.form')).toBe('accept');
+  await hand.judged('shaft.form', 'accept');
   await hand.on();
 
   // Bench clearance out of class: the sheet stops, the sets are withdrawn with a reason and felt again.
   for (let i = 0; i < 3; i++) await hand.pair('bench', '0.13');
-  expect(await hand.verdict('bench.class')).toBe('reject');
+  await hand.judged('bench.class', 'reject');
   expect(await page.locator('[data-pass-step]').isDisabled()).toBe(true);
   for (let i = 0; i < 6; i++) await hand.withdrawLast('ring was tilted on the bench');
   await hand.allStored();
@@ -92,7 +94,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await hand.pair('driveup', '0.100');
   await hand.pair('driveup', '0.085');
   await hand.pair('driveup', '0.025', '1 thou');
-  expect(await hand.verdict('driveup.over-driven')).toBe('reject');
+  await hand.judged('driveup.over-driven', 'reject');
   expect(await page.locator('form[data-place]').count()).toBe(0);
   expect(await page.locator('[data-pass-step]').isDisabled()).toBe(true);
   await page.getByRole('button', { name: 'Dismount, new zero' }).click();
@@ -150,7 +152,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
     await hand.pair('lock', a ?? '', b ?? '');
   await page.getByRole('button', { name: /^Yes: Tab bent/ }).click();
   await page.locator('[data-item="bent"] button[aria-pressed="true"]').waitFor();
-  expect(await hand.verdict('driveup.place')).toBe('accept');
+  await hand.judged('driveup.place', 'accept');
   await hand.on();
 
   await hand.bolts();

@@ -1,4 +1,9 @@
-import { type HandTools, type Instrument, type JobEvent, ScriptedHand, type Setup } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { Tool } from '@fulcrant/core/engine/hand';
+import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import type { Page } from 'playwright-core';
 import { v7 } from 'uuid';
 import { workStep } from '../../core/src/testing/every-kind.ts';
@@ -7,7 +12,7 @@ const ASTA = { id: 'asta', name: 'Asta', role: 'fitter' } as const;
 
 /** One gauge of each kind that reaches everywhere, put into the plant’s register where it is not there yet. */
 async function gaugesOf(page: Page, url: string): Promise<HandTools> {
-  const range: Record<keyof HandTools, [step: number, low: number, high: number]> = {
+  const range: Record<Tool, [step: number, low: number, high: number]> = {
     micrometer: [0.001, 50, 125],
     feeler: [0.005, 0.02, 1],
     wrench: [1, 1, 600],
@@ -48,10 +53,10 @@ export async function workedTo(
   setup: Setup,
   step: string,
   position: string,
-): Promise<{ jobId: string; hand: ScriptedHand }> {
+): Promise<{ jobId: string; hand: BearingHand }> {
   const tools = await gaugesOf(page, url);
   const id = (at: Date) => v7({ msecs: at.getTime() });
-  const hand = new ScriptedHand(v7(), id, tools, ASTA, new Date(Date.now() - 6 * 3_600_000)).open(v7(), {
+  const hand = new BearingHand(v7(), id, tools, ASTA, new Date(Date.now() - 6 * 3_600_000)).open(v7(), {
     ...setup,
     machine: 'Typing stand',
     position,

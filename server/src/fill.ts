@@ -1,3 +1,4 @@
+import '@fulcrant/core/trades/registry';
 import { parseArgs } from 'node:util';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { databaseConfig } from './config.ts';

@@ -1,3 +1,4 @@
+import '@fulcrant/core/trades/registry';
 import { createServer } from 'node:http';
 import { pino } from 'pino';
 import { readConfig } from './config.ts';

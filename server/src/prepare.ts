@@ -1,3 +1,4 @@
+import '@fulcrant/core/trades/registry';
 import { databaseConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openDatabase } from './store/database.ts';
@@ -11,8 +12,7 @@ try {
   if (done.length > 0) console.log(`Database brought up to ${done.at(-1)}.`);
   const laid = await freezeSigned(db);
   if (laid > 0) console.log(`${laid} sheets signed earlier are kept as they fold today.`);
-  if (process.env.FULCRANT_DEMO === '1' && (await seedDemo(db)))
-    console.log('Demo data of the Holmbeck works laid in.');
+  if (process.env.FULCRANT_DEMO === '1' && (await seedDemo(db))) console.log('Demo data laid in.');
 } finally {
   await db.sequelize.close();
 }

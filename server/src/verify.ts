@@ -1,3 +1,4 @@
+import '@fulcrant/core/trades/registry';
 import { databaseConfig } from './config.ts';
 import { openDatabase } from './store/database.ts';
 import { verify } from './store/verify.ts';

@@ -7,45 +7,34 @@ import '@fontsource/jetbrains-mono/latin-400.css';
 import '@fontsource/jetbrains-mono/latin-600.css';
 import './index.css';
 import { QueryClient, QueryClientProvider, useQueryClient } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, useEffect } from 'react';
+import { type ComponentType, lazy, StrictMode, Suspense, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
-import { ApiFault } from './app/api.ts';
-import { startQueue } from './app/queue.ts';
-import { keepSentEvents } from './app/sent-events.ts';
-import { SessionProvider, useSession } from './app/session.tsx';
-import { SettingsProvider } from './app/settings.tsx';
-import { SignInPage } from './features/session/SignInPage.tsx';
+import { ApiFault } from './data/api.ts';
+import { startQueue } from './data/queue.ts';
+import { keepSentEvents } from './data/sent-events.ts';
+import { SessionProvider, useSession } from './data/session.tsx';
+import { SignInPage } from './session/SignInPage.tsx';
 import { Button } from './ui/controls.tsx';
+import { SettingsProvider } from './ui/settings.tsx';
 
-const BoardPage = lazy(() =>
-  import('./features/board/BoardPage.tsx').then((m) => ({ default: m.BoardPage })),
-);
-const SignedPage = lazy(() =>
-  import('./features/board/SignedPage.tsx').then((m) => ({ default: m.SignedPage })),
-);
-const JobPage = lazy(() => import('./app/job-sheet/JobPage.tsx').then((m) => ({ default: m.JobPage })));
-const SheetPage = lazy(() =>
-  import('./features/sheet/SheetPage.tsx').then((m) => ({ default: m.SheetPage })),
-);
-const NewJobPage = lazy(() =>
-  import('./features/jobs/NewJobPage.tsx').then((m) => ({ default: m.NewJobPage })),
-);
-const ChangeSetupPage = lazy(() =>
-  import('./features/jobs/ChangeSetupPage.tsx').then((m) => ({ default: m.ChangeSetupPage })),
-);
-const NewGaugePage = lazy(() =>
-  import('./features/plant/NewGaugePage.tsx').then((m) => ({ default: m.NewGaugePage })),
-);
-const GaugesPage = lazy(() =>
-  import('./features/plant/GaugesPage.tsx').then((m) => ({ default: m.GaugesPage })),
-);
-const HouseRulesPage = lazy(() =>
-  import('./features/plant/HouseRulesPage.tsx').then((m) => ({ default: m.HouseRulesPage })),
-);
-const BenchPage = lazy(() =>
-  import('./features/bench/BenchPage.tsx').then((m) => ({ default: m.BenchPage })),
-);
+/** A page, and the trades it may meet: neither is fetched before somebody is signed in. */
+const page = <K extends string>(name: K, load: () => Promise<Record<K, ComponentType>>) =>
+  lazy(async () => {
+    const [pages] = await Promise.all([load(), import('@fulcrant/core/trades/registry')]);
+    return { default: pages[name] };
+  });
+
+const BoardPage = page('BoardPage', () => import('./board/BoardPage.tsx'));
+const SignedPage = page('SignedPage', () => import('./board/SignedPage.tsx'));
+const JobPage = page('JobPage', () => import('./job/JobPage.tsx'));
+const SheetPage = page('SheetPage', () => import('./sheet/SheetPage.tsx'));
+const NewJobPage = page('NewJobPage', () => import('./setup/NewJobPage.tsx'));
+const ChangeSetupPage = page('ChangeSetupPage', () => import('./setup/ChangeSetupPage.tsx'));
+const NewGaugePage = page('NewGaugePage', () => import('./plant/NewGaugePage.tsx'));
+const GaugesPage = page('GaugesPage', () => import('./plant/GaugesPage.tsx'));
+const HouseRulesPage = page('HouseRulesPage', () => import('./plant/HouseRulesPage.tsx'));
+const BenchPage = page('BenchPage', () => import('./bench/BenchPage.tsx'));
 
 const client = new QueryClient({
   defaultOptions: {

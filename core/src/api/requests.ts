@@ -1,8 +1,8 @@
 import { array, type InferType, mixed, number, object, string } from 'yup';
-import { INSTRUMENT_KINDS } from './events.ts';
-import { isDay, isMoment } from './moments.ts';
-import './sentences.ts';
-import { schoolsSchema } from './setup-parts.ts';
+import { INSTRUMENT_KINDS } from '../instruments/instrument.ts';
+import { isDay, isMoment } from '../judgement/moments.ts';
+import '../judgement/sentences.ts';
+import { schoolsSchema } from '../steps/setup-parts.ts';
 
 export const signInSchema = object({
   name: string().trim().min(1).max(60).required('Type your sign-in name.'),

@@ -1,12 +1,12 @@
-import type { Instrument, JobEvent, JobEventOf } from '../api/events.ts';
-import { kindOf } from '../api/setup.ts';
+import type { Instrument } from '../instruments/instrument.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
-import { stepOf } from '../procedures/procedure-for.ts';
 import { len } from '../quantities/say.ts';
+import { canLack } from './answers.ts';
+import type { JobEvent, JobEventOf } from './events.ts';
 import { standing } from './facts.ts';
 import { numbersOf, sameNumbers } from './numbers.ts';
-import { mayReopen } from './reopening.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
+import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
 
 /** Why an event may not happen now, as a sentence; null where it may. */
 export type Refusal = string | null;
@@ -78,13 +78,13 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     case 'bolt.tightened':
       return refuseTick(state, e);
     case 'bolts.loosened':
-      return state.ticks.some((t) => t.step === (e.data.step ?? 'bolts')) ? null : 'No bolt is tight yet.';
+      return state.ticks.some((t) => t.step === e.data.step) ? null : 'No bolt is tight yet.';
     case 'fixed.named': {
-      if (!state.steps.some((s) => s.id === 'fixedfirst'))
-        return 'This job does not ask for the fixed bearing.';
+      const step = procedureFor(state.setup).steps.find((s) => s.kind.names);
+      if (!step) return 'This job does not ask for the fixed bearing.';
       return e.data.job === state.jobId
         ? 'The fixed bearing is another job, on the same machine.'
-        : refuseStep(state, 'fixedfirst');
+        : refuseStep(state, step.id);
     }
     case 'step.passed': {
       const shut = refuseStep(state, e.data.step);
@@ -107,10 +107,16 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     case 'deviation.accepted':
       return refuseDeviation(state, e);
     case 'bearing.dismounted':
-      return mayReopen(state);
+      return refuseTakingBack(state);
     case 'sheet.signed':
       return refuseSignature(e) ?? refuseStep(state, 'sign');
   }
+}
+
+/** Is there something to take back, and is it on yet? */
+function refuseTakingBack(state: JobState): Refusal {
+  const reopening = reopeningOf(state.setup);
+  return reopening ? reopening.may(state) : 'On this job nothing is taken back as a whole.';
 }
 
 function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
@@ -120,15 +126,28 @@ function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal 
   if (step.kind.asks && !step.kind.asks(state, step).some((i) => i.id === item.id))
     return 'That is not asked now.';
   if (item.note && !e.data.note?.trim()) return 'Write down what was seen; a word or two will do.';
+  if (e.data.answer === 'none') {
+    if (!canLack(step, item)) return 'That holds for every machine: answer yes or no.';
+    if (!e.data.note?.trim()) return 'Why is it not on this one? A word or two will do.';
+  }
   return refuseStep(state, e.data.step);
 }
 
 function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {
-  const id = e.data.step ?? 'bolts';
+  const id = e.data.step;
   const step = stepOf(state, id);
   if (!step?.kind.bolt) return 'No bolts are tightened at that step.';
-  return refuseStep(state, id) ?? step.kind.bolt(state, step, find(state, id)?.report?.values, e.data);
+  return (
+    refuseStep(state, id) ??
+    step.kind.bolt(state, step, find(state, id)?.report ?? null, e.data) ??
+    (e.data.torqueNm === 0 || showsTorque(e.data.instrument, e.data.torqueNm)
+      ? null
+      : `${e.data.instrument.name} does not reach there: it reads ${sayRange(e.data.instrument)}.`)
+  );
 }
+
+/** Under a quarter of where its scale begins, or over its end, a wrench shows nothing. */
+export const showsTorque = (i: Instrument, nm: number): boolean => nm <= i.high && nm >= i.low / 4;
 
 function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
   const step = stepOf(state, e.data.step);
@@ -139,7 +158,7 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
   if (typeof place === 'string') return place;
   if (e.data.value < place.low || e.data.value > place.high) {
     const say = (v: number) => sayReading(place.instrumentKinds[0] ?? 'caliper', v);
-    return place.kind === 'angle'
+    return place.quantity === 'angle'
       ? `${e.data.value.toFixed(1)}° is not believable here: ${place.low.toFixed(0)}° to ${place.high.toFixed(0)}°${place.low >= 0 && place.high !== 360 ? ', and forward only' : ''}.`
       : `${say(e.data.value)} is not believable here: ${say(place.low)} to ${say(place.high)}. Check the unit.`;
   }
@@ -200,7 +219,7 @@ function refuseRepeat(state: JobState, e: JobEventOf<'measure.repeated'>): Refus
 }
 
 function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): Refusal {
-  const reading = state.readings.find((r) => r.id === e.data.reading);
+  const reading = [...state.readings, ...state.ticks].find((r) => r.id === e.data.reading);
   if (!reading) return 'There is no such reading in this job.';
   if (reading.withdrawn) return 'That reading is withdrawn already.';
   const step = find(state, reading.step);
@@ -209,7 +228,7 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
 
 /** A job keeps its kind, and a hold point planned for it leaves only by a lead hand. */
 function refuseChange(state: JobState, e: JobEventOf<'setup.changed'>): Refusal {
-  if (kindOf(e.data.setup) !== kindOf(state.setup))
+  if (!sameTrade(e.data.setup, state.setup))
     return 'A job keeps its kind. Open another job for another kind of work.';
   const kept = e.data.setup.holdBefore as readonly string[];
   const lost = state.holds.find((h) => h.planned && !h.released && !kept.includes(h.step));

@@ -1,4 +1,4 @@
-import type { JobEvent } from '../api/events.ts';
+import type { JobEvent } from './events.ts';
 import type { ClockMark } from './state.ts';
 
 /** Clocks that differ by more than this do not agree, and an entry that waited longer was made without network. Our own choice. */

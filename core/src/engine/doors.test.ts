@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { Setup } from '../api/setup.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
-import type { ScriptedHand } from '../simulation/scripted-hand.ts';
 import { EVERY_KIND, workAll, workStep } from '../testing/every-kind.ts';
 import { handAt, imke } from '../testing/test-stand.ts';
+import type { BearingHand } from '../trades/sleeve-bearing/hand.ts';
+import type { Setup } from './setup.ts';
+import { procedureFor } from './trades.ts';
 
 /** Worked by the book until a step is the present one. */
-function upTo(h: ScriptedHand, id: string): ScriptedHand {
+function upTo(h: BearingHand, id: string): BearingHand {
   for (let i = 0; i < 60 && h.state.present !== id; i++) {
     const at = h.state.present ?? '';
     workStep(h);
@@ -16,8 +16,8 @@ function upTo(h: ScriptedHand, id: string): ScriptedHand {
   return h;
 }
 const kind = (name: string): Setup => EVERY_KIND[name] as Setup;
-const status = (h: ScriptedHand) => Object.fromEntries(h.state.steps.map((s) => [s.id, s.status]));
-const opened = (h: ScriptedHand) => h.state.steps.flatMap((s) => (s.reopened ? [s.id] : []));
+const status = (h: BearingHand) => Object.fromEntries(h.state.steps.map((s) => [s.id, s.status]));
+const opened = (h: BearingHand) => h.state.steps.flatMap((s) => (s.reopened ? [s.id] : []));
 
 describe('what was undone opens what stands on it', () => {
   it('the impeller moved after the start: isolation by name, the tail of the order, hand turn and a new proof', () => {

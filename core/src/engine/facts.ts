@@ -1,6 +1,7 @@
-import type { Finding } from '../calculators/result.ts';
+import type { Finding } from '../judgement/result.ts';
 import { numbersOf, sameNumbers } from './numbers.ts';
-import type { Deviation, Facts } from './state.ts';
+import type { Answer, Deviation, Facts } from './state.ts';
+import type { GateItem, StepDefinition } from './step.ts';
 
 /** Each time all bolts of a step were loosened. */
 export const loosenedAt = (facts: Pick<Facts, 'loosened'>, step: string): Facts['loosened'] =>
@@ -74,4 +75,16 @@ export function acceptanceOf(
   return facts.deviations.find(
     (d) => d.step === step && d.finding === finding.code && sameNumbers(d.numbers, numbersOf(finding)),
   );
+}
+
+/** A step's questions with the answers given to them in this attempt, or in any where a dismounting does not reopen it. */
+export function answered(
+  facts: Facts,
+  step: StepDefinition,
+): Array<{ item: GateItem; answer: Answer | undefined }> {
+  const scope = step.again ? facts.attempt : 'any';
+  return (step.kind.asks?.(facts, step) ?? step.items ?? []).map((item) => ({
+    item,
+    answer: answerTo(facts, step.id, item.id, scope),
+  }));
 }

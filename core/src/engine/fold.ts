@@ -1,9 +1,10 @@
-import type { JobEvent, JobEventOf } from '../api/events.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
 import { timeOf } from './clock.ts';
+import type { JobEvent, JobEventOf } from './events.ts';
 import { loosenedAt, roundOf } from './facts.ts';
-import { ISOLATION, reopeningOf } from './reopening.ts';
+import type { Reopening } from './reopening.ts';
+import { ISOLATION } from './reopening.ts';
 import type { Facts, Hold, Stamp, StepReport } from './state.ts';
+import { procedureFor, reopeningOf } from './trades.ts';
 
 /** Reports as they stand before an event, by step; asked for only where a step opens again. */
 export type ReportsThen = () => Record<string, StepReport>;
@@ -15,6 +16,8 @@ const planned = (step: string, reason = 'Hold point: waits for the lead hand.'):
   planned: true,
   reason,
 });
+
+const NOTHING: Pick<Reopening, 'undoes' | 'said'> = { undoes: [], said: '' };
 
 /** Facts of a job that has just been opened. */
 export function opened(e: JobEventOf<'job.opened'>): Facts {
@@ -85,13 +88,15 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
         { of: [e.data.step], because: `measured again, ${e.data.done}`, stamp: s, reports },
       );
     case 'reading.withdrawn': {
-      const step = f.readings.find((r) => r.id === e.data.reading)?.step ?? '';
+      const taken = [...f.readings, ...f.ticks].find((r) => r.id === e.data.reading);
+      const step = taken?.step ?? '';
+      const back = <T extends { id: string }>(list: readonly T[]): T[] =>
+        list.map((r) => (r.id === e.data.reading ? { ...r, withdrawn: { ...s, reason: e.data.reason } } : r));
       return undo(
         {
           ...f,
-          readings: f.readings.map((r) =>
-            r.id === e.data.reading ? { ...r, withdrawn: { ...s, reason: e.data.reason } } : r,
-          ),
+          readings: back(f.readings),
+          ticks: back(f.ticks),
           // A withdrawn reading opens its step again: what was passed on it must be passed anew.
           passes: f.passes.filter((p) => p.step !== step),
         },
@@ -108,15 +113,14 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
             ...s,
             id: e.id,
             ...e.data,
-            step: e.data.step ?? 'bolts',
             moved: e.data.moved ?? false,
             attempt: f.attempt,
-            round: loosenedAt(f, e.data.step ?? 'bolts').length,
+            round: loosenedAt(f, e.data.step).length,
           },
         ],
       };
     case 'bolts.loosened': {
-      const step = e.data.step ?? 'bolts';
+      const { step } = e.data;
       return undo(
         {
           ...f,
@@ -150,7 +154,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
     case 'deviation.accepted':
       return { ...f, deviations: [...f.deviations, { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
     case 'bearing.dismounted': {
-      const { undoes, said } = reopeningOf(f.setup);
+      const { undoes, said } = reopeningOf(f.setup) ?? NOTHING;
       const noted = { ...f, dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }] };
       if (undoes.length === 0) return { ...noted, attempt: f.attempt + 1 };
       const because = `${said.toLowerCase()}, ${e.data.reason}`;

@@ -1,11 +1,11 @@
-import type { JobEvent } from '../api/events.ts';
-import type { Finding } from '../calculators/result.ts';
-import { verdictOf } from '../calculators/result.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
-import type { StepDefinition } from '../procedures/types.ts';
+import type { Finding } from '../judgement/result.ts';
+import { verdictOf } from '../judgement/result.ts';
+import type { JobEvent } from './events.ts';
 import { acceptanceOf, inRound } from './facts.ts';
 import { lay, opened } from './fold.ts';
 import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
+import type { StepDefinition } from './step.ts';
+import { procedureFor } from './trades.ts';
 import { unseenStops } from './unseen.ts';
 import { upcast } from './upcast.ts';
 
@@ -182,13 +182,13 @@ const STEP_OF: {
   'reading.taken': (e) => e.data.step,
   'measure.repeated': (e) => e.data.step,
   'reading.withdrawn': (e, s) => s.readings.find((r) => r.id === e.data.reading)?.step ?? null,
-  'bolt.tightened': (e) => e.data.step ?? 'bolts',
-  'bolts.loosened': (e) => e.data.step ?? 'bolts',
+  'bolt.tightened': (e) => e.data.step,
+  'bolts.loosened': (e) => e.data.step,
   'step.passed': (e) => e.data.step,
   'step.held': (e) => e.data.step,
   'step.released': (e) => e.data.step,
   'deviation.accepted': (e) => e.data.step,
-  'fixed.named': () => 'fixedfirst',
+  'fixed.named': (_, s) => procedureFor(s.setup).steps.find((x) => x.kind.names)?.id ?? null,
 };
 /** Events that leave the earlier measurings of their step as they were. */
 const ADDS = [

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { check } from '../api/sentences.ts';
-import { type SealSetup, type Setup, type SleeveSetup, type SplitSetup, setupSchema } from '../api/setup.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
-import {
-  clampSplit,
-  EVERY_KIND,
-  floatWhole,
-  packing,
-  split,
-  workAll,
-  wornSeal,
-} from '../testing/every-kind.ts';
+import { check } from '../judgement/sentences.ts';
+import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt, step } from '../testing/test-stand.ts';
+import { packing } from '../trades/packing/example.ts';
+import { clampSplit } from '../trades/seal/example.ts';
+import type { SealSetup } from '../trades/seal/setup.ts';
+import { wornSeal } from '../trades/seal-wear/example.ts';
+import { floatWhole } from '../trades/sleeve-bearing/example.ts';
+import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
+import { split } from '../trades/split-bearing/example.ts';
+import type { SplitSetup } from '../trades/split-bearing/setup.ts';
+import type { Setup } from './setup.ts';
+import { procedureFor, setupSchema } from './trades.ts';
 import { unworkable } from './workable.ts';
 
 /** What each kind of input did when it was first met: a job was opened that could not be worked, or torn open again. */

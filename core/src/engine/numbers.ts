@@ -1,4 +1,4 @@
-import type { Finding } from '../calculators/result.ts';
+import type { Finding } from '../judgement/result.ts';
 
 /** A quantity mark, or a number written out. */
 const NUMBER = /⟦[A-Z](-?[\d.e+-]+)(?:\|\d)?⟧|[-−]?\d+(?:\.\d+)?/g;

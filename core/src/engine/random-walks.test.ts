@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Setup } from '../api/setup.ts';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { arbitrarySetup } from '../testing/arbitrary-setup.ts';
@@ -8,6 +7,7 @@ import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { reduce } from './judge.ts';
+import type { Setup } from './setup.ts';
 import { unworkable } from './workable.ts';
 
 /** Acts of one walk. */

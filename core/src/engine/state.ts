@@ -1,8 +1,9 @@
-import type { Author, Instrument } from '../api/events.ts';
-import type { Setup } from '../api/setup.ts';
-import type { Beam, Finding, WorkingLine } from '../calculators/result.ts';
+import type { Instrument } from '../instruments/instrument.ts';
+import type { Beam, Finding, WorkingLine } from '../judgement/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
-import type { FixedNamed } from '../procedures/kinds/fixed-first.ts';
+import type { Author } from './author.ts';
+import type { Said } from './said.ts';
+import type { Setup } from './setup.ts';
 
 /** What is to be said of the clock an entry was made by: made without network, or by a device whose clock is off. */
 export type ClockMark = {
@@ -43,14 +44,17 @@ export type BoltTick = Stamp & {
   torqueNm: number;
   moved: boolean;
   movedDeg?: number | undefined;
+  /** Told as it really went: another bolt than the pattern's next. */
+  asDone?: boolean | undefined;
   instrument: Instrument;
+  withdrawn?: Stamp & { reason: string };
 };
 
 export type Answer = Stamp & {
   id: string;
   step: string;
   item: string;
-  answer: 'yes' | 'no';
+  answer: Said;
   note?: string | undefined;
   attempt: number;
 };
@@ -104,12 +108,15 @@ export type Past = Stamp & {
 /** A signature under the sheet; a revision is signed anew. */
 export type Signature = Stamp & { name: string; revision: number };
 
+/** A job named from another: the one that mounted the fixed bearing of its shaft. */
+export type FixedNamed = { job: string; position: string; sheet: string | null; lockedAt: string };
+
 /** The facts of a job, folded from its events; nothing here is judged. */
-export type Facts = {
+export type Facts<S extends Setup = Setup> = {
   jobId: string;
   positionId: string;
   opened: Stamp;
-  setup: Setup;
+  setup: S;
   setupChanges: SetupChange[];
   attempt: number;
   readings: Reading[];
@@ -136,7 +143,7 @@ export type Facts = {
 };
 
 /** `dial` is a deviation of either sign, `length` a size measured plainly, `roughness` a height in mm said in µm. */
-export type PlaceKind =
+export type PlaceQuantity =
   | 'diameter'
   | 'gap'
   | 'angle'
@@ -152,7 +159,7 @@ export type PlaceKind =
 export type Place = {
   key: string;
   label: string;
-  kind: PlaceKind;
+  quantity: PlaceQuantity;
   /** Outside these the number is not believed at all: a slip of unit or finger. In the unit inside. */
   low: number;
   high: number;
@@ -160,6 +167,8 @@ export type Place = {
   instrumentKinds: ReadonlyArray<Instrument['kind']>;
   /** Where the part under the gauge is turned to, and which station along it: a stand-in follows. */
   turn?: { station: number; atMm: number; angleDeg: number };
+  /** The size of what is measured, mm: which micrometer reaches. */
+  nominalMm?: number;
   /** How long after the start it is read, minutes, −1 before it: a stand-in thermometer follows. */
   minutes?: number;
   /** Flats turned so far on each nut: a stand-in’s leak follows. */
@@ -169,18 +178,20 @@ export type Place = {
 export type PlaceChoice = { key: string; label: string };
 
 /** What a step kind says of its step at this moment. */
-export type StepReport = {
+export type StepReport<V = unknown> = {
   findings: Finding[];
   working: WorkingLine[];
   beams: Beam[];
   /** Kind-specific numbers for the figure and the sheet. */
-  values: unknown;
+  values: V;
   /** The next reading to take, where the step takes readings. */
   next: Place | null;
   /** Other places that can be read now. */
   choices?: PlaceChoice[];
-  /** Where any angle of a turn may be read: what its key begins with. */
-  freeAngle?: string;
+  /** Where any angle of a turn may be read: what its key begins with, and how many angles are wanted. */
+  turn?: { prefix: string; wanted: number };
+  /** When the next reading is due, where the step keeps times. */
+  dueAt?: string | null;
   /** The measurings before this one, oldest first, with what was done after each. */
   before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
   /** What to do now, in words. */
@@ -212,4 +223,4 @@ export type StepState = {
   reopened?: Stamp & { because: string };
 };
 
-export type JobState = Facts & { steps: StepState[]; present: string | null };
+export type JobState<S extends Setup = Setup> = Facts<S> & { steps: StepState[]; present: string | null };

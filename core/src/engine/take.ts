@@ -1,5 +1,5 @@
-import type { JobEvent } from '../api/events.ts';
 import { admit } from './admit.ts';
+import type { JobEvent } from './events.ts';
 import { apply } from './judge.ts';
 import type { JobState } from './state.ts';
 import { unworkable } from './workable.ts';

@@ -1,8 +1,8 @@
-import type { Finding } from '../calculators/result.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
-import type { StepDefinition } from '../procedures/types.ts';
+import type { Finding } from '../judgement/result.ts';
 import { acceptanceOf } from './facts.ts';
 import type { Facts, SetupChange } from './state.ts';
+import type { StepDefinition } from './step.ts';
+import { procedureFor } from './trades.ts';
 
 const stops = (f: Finding) => f.verdict === 'reject' || f.verdict === 'too-close';
 

@@ -9,6 +9,9 @@ const TODAY: Record<string, (data: Record<string, unknown>) => Record<string, un
     data.numbers === undefined && typeof data.stands === 'string'
       ? { ...data, numbers: numbersIn(data.stands) }
       : data,
+  // Cap bolts were the only ones there were.
+  'bolt.tightened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),
+  'bolts.loosened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),
 };
 
 /**

@@ -1,9 +1,9 @@
-import type { JobEvent } from '../api/events.ts';
-import type { Setup } from '../api/setup.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
+import type { JobEvent } from './events.ts';
 import { opened } from './fold.ts';
 import { judge } from './judge.ts';
+import type { Setup } from './setup.ts';
 import type { StepReport } from './state.ts';
+import { procedureFor } from './trades.ts';
 
 /**
  * Can every step of a job with this setup be worked out, from an untouched sheet on? The schemas refuse at the field what cannot

@@ -1,5 +1,5 @@
-import type { Instrument } from '../api/events.ts';
 import { len, pres, rough, temp, tor } from '../quantities/say.ts';
+import type { Instrument } from './instrument.ts';
 
 /** What a gauge measures, in the unit inside. */
 export type Quantity = 'length' | 'roughness' | 'angle' | 'torque' | 'pressure' | 'temperature' | 'count';

@@ -1,11 +1,5 @@
-import { kindOf } from '../api/setup.ts';
 import type { JobState } from '../engine/state.ts';
-
-/** The step after which a fixed bearing stands at its place for good, by kind of job. */
-const STANDS_AFTER: Partial<Record<ReturnType<typeof kindOf>, string>> = {
-  'sleeve-bearing': 'lock',
-  'split-bearing': 'seated',
-};
+import { tradeOf } from '../engine/trades.ts';
 
 /**
  * Is this job that of a fixed bearing on a machine, mounted and locked? Where it stands and since when; else why it does not
@@ -16,8 +10,8 @@ export function fixedBearingOn(
   machine: string,
 ): { position: string; lockedAt: string } | string {
   const { setup } = job;
-  const step = STANDS_AFTER[kindOf(setup)];
-  if (!step || !('role' in setup) || setup.role !== 'fixed') return 'That job mounts no fixed bearing.';
+  const { fixedAfter: step, words } = tradeOf(setup);
+  if (!step || words.role?.(setup) !== 'fixed') return 'That job mounts no fixed bearing.';
   if (setup.machine !== machine) return `That job is on another machine, ${setup.machine}.`;
   const done = job.steps.find((s) => s.id === step);
   if (done?.status !== 'done' || !done.passed)

@@ -1,4 +1,4 @@
-import type { PlaceKind } from '../engine/state.ts';
+import type { PlaceQuantity } from '../engine/state.ts';
 import { parseAngle } from '../quantities/angle.ts';
 import { formatLength, type LengthUnit, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { formatPressure, parsePressure } from '../quantities/pressure.ts';
@@ -8,7 +8,11 @@ import { formatTemperature, parseTemperature } from '../quantities/temperature.t
 export type Understood = { value: number; said: string; note?: string | undefined };
 
 /** What was typed, understood for a kind of place: in the unit inside, said back in people’s units; or why not. */
-export function readValue(text: string, kind: PlaceKind, unit: LengthUnit): Understood | { message: string } {
+export function readValue(
+  text: string,
+  kind: PlaceQuantity,
+  unit: LengthUnit,
+): Understood | { message: string } {
   if (kind === 'angle') {
     const angle = parseAngle(text);
     return angle.ok

@@ -1,10 +1,11 @@
-import type { EventDataOf, Instrument } from '../api/events.ts';
 import { placeAt } from '../engine/admit.ts';
+import type { EventDataOf } from '../engine/events.ts';
 import { roundOf } from '../engine/facts.ts';
 import type { JobState } from '../engine/state.ts';
+import type { Instrument } from '../instruments/instrument.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { say } from '../quantities/say.ts';
-import type { FitUpSheet } from '../sheet/sheet.ts';
+import type { FitUpSheet } from '../sheet/form.ts';
 import { readValue } from './read-value.ts';
 
 /** Columns of a table of readings, as it is written and as it may be read. */
@@ -147,7 +148,7 @@ function readCell(cell: Cell, c: Context): { data: EventDataOf<'reading.taken'> 
   if (cell.text === '') return { message: `${cell.place} has no value.` };
   const place = placeAt(c.state, cell.step, cell.place);
   if (typeof place === 'string') return { message: `${cell.place}: ${say(place, c.unit)}` };
-  const read = readValue(cell.text, place.kind, c.unit);
+  const read = readValue(cell.text, place.quantity, c.unit);
   if ('message' in read) return { message: `${cell.place}: ${read.message}` };
   const gauge =
     cell.gauge === '' ? c.gauge : c.gauges.find((g) => g.name === cell.gauge || g.id === cell.gauge);

@@ -1,7 +1,6 @@
-import { type JobKind, kindOf } from '../api/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
+import { procedureFor, tradeOf } from '../engine/trades.ts';
 
 /** The form of a job's line; a stored line of another form is made anew. */
 export const SUMMARY_VERSION = 2;
@@ -22,8 +21,8 @@ export type RailMark = {
 export type JobSummary = {
   machine: string;
   position: string;
-  /** The kind of job, and of a bearing job which bearing. */
-  kind: JobKind;
+  /** The trade, and of a bearing job which bearing. */
+  kind: string;
   role: 'fixed' | 'float' | null;
   rail: RailMark[];
   present: string | null;
@@ -46,12 +45,6 @@ export type JobSummary = {
   hands: string[];
 };
 
-/** When a step’s next reading is due, where it keeps times. */
-const dueOf = (values: unknown): string | null =>
-  values !== null && typeof values === 'object' && 'dueAt' in values && typeof values.dueAt === 'string'
-    ? values.dueAt
-    : null;
-
 /** When the last of them was done; times are written so that they stand in order as texts. */
 function lastOf(acts: readonly Stamp[], first: string): string {
   let last = first;
@@ -61,6 +54,7 @@ function lastOf(acts: readonly Stamp[], first: string): string {
 
 /** The line of a job for the board, from its state. */
 export function summarise(state: JobState): JobSummary {
+  const trade = tradeOf(state.setup);
   const loops = procedureFor(state.setup).steps.filter((x) => x.loop);
   const present = state.steps.find((s) => s.id === state.present) ?? null;
   const pinned = present?.hold && !present.hold.released ? present.hold : null;
@@ -72,8 +66,8 @@ export function summarise(state: JobState): JobSummary {
   return {
     machine: state.setup.machine,
     position: state.setup.position,
-    kind: kindOf(state.setup),
-    role: 'role' in state.setup ? state.setup.role : null,
+    kind: trade.id,
+    role: trade.words.role?.(state.setup) ?? null,
     rail: state.steps.map((s) => ({
       id: s.id,
       title: s.title,
@@ -90,7 +84,7 @@ export function summarise(state: JobState): JobSummary {
     attempt: state.attempt,
     readings: state.readings.length,
     signedBy: state.signed?.name ?? null,
-    dueAt: state.signed ? null : dueOf(present?.report?.values),
+    dueAt: state.signed ? null : (present?.report?.dueAt ?? null),
     waitsForLead: !state.signed && (pinned !== null || asked !== undefined),
     lastAt: lastOf(acts, state.opened.at),
     hands: [...new Set(acts.map((s) => s.author.id))],

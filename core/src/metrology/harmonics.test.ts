@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import FFT from 'fft.js';
 import { lusolve, type Matrix, matrix, multiply, transpose } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { fitHarmonics, highestOrder, leastSquares, wrapDeg } from './index.ts';
+import { fitHarmonics, highestOrder, wrapDeg } from './harmonics.ts';
+import { leastSquares } from './least-squares.ts';
 
 /** Numbers in a row from a seed, −1 to 1, mean nothing: a linear congruential generator is noise enough here. */
 function noise(seed: number): () => number {

@@ -1,15 +1,9 @@
 import fc from 'fast-check';
 import { linearRegression, sampleStandardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import {
-  decide,
-  fitLine,
-  gravest,
-  inQuadrature,
-  meanUncertainty,
-  resolutionUncertainty,
-  sampleDeviation,
-} from './index.ts';
+import { decide, gravest } from './decision.ts';
+import { fitLine } from './line.ts';
+import { inQuadrature, meanUncertainty, resolutionUncertainty, sampleDeviation } from './uncertainty.ts';
 
 describe('uncertainty', () => {
   it('a step of 0.01 is u = 0.0029 (GUM 4.3.7: a/√3, a half the step)', () => {

@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { decide, decisionSum, meanUncertainty, saySettle, settle } from './index.ts';
+import { decisionSum } from '../judgement/decision-sum.ts';
+import { decide } from './decision.ts';
+import { saySettle, settle } from './settle.ts';
+import { meanUncertainty } from './uncertainty.ts';
 
 describe('how many more readings would settle it', () => {
   it('the number it names settles, one fewer does not (the rule itself as the reference)', () => {

@@ -119,6 +119,7 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
       message: `“${text.trim()}” is not a length. Write it as 0.077, 2 7/16, .0015, 3 thou or 38 µm.`,
     };
   }
+  const word = (split[2] ?? '').trim();
   const number = parseTypedNumber(split[1] ?? '');
   if (!number) {
     return {
@@ -126,7 +127,10 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
       message: `“${(split[1] ?? '').trim()}” is not a number. One point or comma, or a fraction such as 2 7/16.`,
     };
   }
-  const word = (split[2] ?? '').trim();
+  if (word === 'tpi')
+    return number.value > 0
+      ? { ok: true, mm: MM_PER_INCH / number.value, unit: 'in', assumed: 'a pitch by its threads an inch' }
+      : { ok: false, message: 'Threads an inch are counted: 8 tpi.' };
   if (word !== '') {
     const unit = UNIT_WORDS[word];
     if (!unit) return { ok: false, message: `“${word}” is not a unit known here. Use mm, µm, in or thou.` };

@@ -24,7 +24,6 @@ export function parsePressure(text: string, inForce: LengthUnit): { ok: true; mp
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
   if (!m || !number)
     return { ok: false, message: 'Type a pressure, for example 25 MPa, 250 bar or 3600 psi.' };
-  if (number.value < 0) return { ok: false, message: 'A pump’s gauge reads no less than zero.' };
   const word = (m[2] ?? '').replace(/\s/g, '');
   const factor = word === '' ? (inForce === 'mm' ? 1 : MPA_PER_PSI) : UNIT_MPA[word];
   if (factor === undefined)
@@ -37,5 +36,9 @@ export function parsePressure(text: string, inForce: LengthUnit): { ok: true; mp
 
 /** A pressure with its unit. @example formatPressure(25, 'in') // '3626 psi' */
 export function formatPressure(mpa: number, unit: LengthUnit): string {
-  return unit === 'mm' ? `${mpa.toFixed(1)} MPa` : `${(mpa / MPA_PER_PSI).toFixed(0)} psi`;
+  const value = unit === 'mm' ? mpa : mpa / MPA_PER_PSI;
+  // As many digits as a gauge gives: to the hundredth of a bar where pressures are small, three figures where they are not.
+  const size = Math.abs(value);
+  const decimals = unit === 'mm' ? (size < 1 ? 3 : size < 10 ? 2 : 1) : size < 100 ? 1 : 0;
+  return `${value.toFixed(decimals)} ${unit === 'mm' ? 'MPa' : 'psi'}`;
 }

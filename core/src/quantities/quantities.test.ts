@@ -1,16 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  formatLength,
-  lengthDigits,
-  MM_PER_INCH,
-  parseAngle,
-  parseLength,
-  parseTorque,
-  say,
-  sayNutAngle,
-} from './index.ts';
-import { len, num, tor } from './say.ts';
+import { parseAngle, sayNutAngle } from './angle.ts';
+import { formatLength, lengthDigits, MM_PER_INCH, parseLength } from './length.ts';
+import { len, num, say, tor } from './say.ts';
+import { parseTorque } from './torque.ts';
 
 const mmOf = (text: string, unit: 'mm' | 'in' = 'mm') => {
   const r = parseLength(text, unit);

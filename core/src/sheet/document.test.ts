@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Setup } from '../api/setup.ts';
+import type { Setup } from '../engine/setup.ts';
+import { allTrades } from '../engine/trades.ts';
 import { sayIn } from '../quantities/say.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
-import { type Block, joinSaid } from './document.ts';
+import { joinSaid } from './document.ts';
+import type { Block } from './form.ts';
 import { fitUpSheet } from './sheet.ts';
 import { whenIn } from './when.ts';
 
@@ -20,8 +22,10 @@ function words(b: Block, unit: 'mm' | 'in'): string[] {
       return b.rows.flatMap(([w, s]) => [sayIn(w, unit), sayIn(s, unit)]);
     case 'heading':
       return [b.text];
-    case 'drawing':
-      return [];
+    case 'drawings':
+      return b.drawings.flatMap((d) =>
+        d.shapes.flatMap((s) => (s.shape === 'text' ? [sayIn(s.text, unit)] : [])),
+      );
   }
 }
 
@@ -54,6 +58,27 @@ describe.each(Object.entries<Setup>(EVERY_KIND))('the sheet of a job %s', (_name
     expect(rows).toHaveLength(sheet.readings.length + sheet.bolts.length);
     expect(all.match(/Passed by Asta/g)).toHaveLength(sheet.steps.filter((s) => s.passed).length);
     expect(all).toContain('Signed\nAsta');
+  });
+});
+
+describe('drawings on a sheet', () => {
+  it.each(allTrades().map((t) => [t.id, t] as const))('%s has one where its work has a figure', (_id, t) => {
+    const drawn = Object.values(t.example.setups).flatMap((setup) =>
+      fitUpSheet(workAll(handAt(setup)).state, 'F-1').document.flatMap((b) =>
+        b.block === 'drawings' ? b.drawings : [],
+      ),
+    );
+    if (t.example.setups.surveyed === undefined) expect(drawn.length).toBeGreaterThan(0);
+    for (const d of drawn)
+      for (const s of d.shapes) {
+        const points = s.shape === 'line' ? s.points : [s.at];
+        for (const [x, y] of points) {
+          expect(x).toBeGreaterThanOrEqual(0);
+          expect(x).toBeLessThanOrEqual(d.width);
+          expect(y).toBeGreaterThanOrEqual(0);
+          expect(y).toBeLessThanOrEqual(d.height);
+        }
+      }
   });
 });
 

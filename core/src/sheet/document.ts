@@ -1,21 +1,12 @@
 import { sayClock } from '../engine/clock.ts';
 import type { ClockMark } from '../engine/state.ts';
-import { VERDICT_WORD } from '../metrology/index.ts';
+import type { Drawing } from '../judgement/drawing.ts';
+import { VERDICT_WORD } from '../metrology/decision.ts';
 import type { Said } from '../quantities/say.ts';
 import { formatTorque } from '../quantities/torque.ts';
-import type { FitUpSheet, SheetFinding, SheetReading, Told } from './sheet.ts';
+import type { Block, FitUpSheet, SheetFinding, SheetReading, Told } from './form.ts';
 import { whenIn } from './when.ts';
 import { saySheetReading } from './words.ts';
-
-/** One block of a sheet; page, PDF and plain text draw each in their own way, none words it again. */
-export type Block =
-  | { block: 'results'; rows: Array<[string, Said]> }
-  | { block: 'drawing'; drawing: 'bearing' | 'turns' }
-  | { block: 'heading'; text: string }
-  /** `lead` stands out before the text, `small` follows it. */
-  | { block: 'line'; lead?: string; text: Said; small?: Said; inset?: true }
-  | { block: 'table'; head: string[]; rows: Array<{ cells: Said[]; struck?: true }> }
-  | { block: 'working'; rows: Array<[Said, Said]> };
 
 /** Put texts together, in each unit. */
 export function joinSaid(parts: ReadonlyArray<Said | null | undefined>, between = ' '): Said {
@@ -25,7 +16,7 @@ export function joinSaid(parts: ReadonlyArray<Said | null | undefined>, between 
   return { mm: inUnit('mm'), in: inUnit('in') };
 }
 
-type Sheet = Omit<FitUpSheet, 'document'>;
+type Sheet = Omit<FitUpSheet, 'document'> & { drawings: Drawing[] };
 
 /** The blocks of a sheet in the order they are read. */
 export function sheetDocument(sheet: Sheet): Block[] {
@@ -39,8 +30,9 @@ export function sheetDocument(sheet: Sheet): Block[] {
   };
   return [
     { block: 'results', rows: sheet.rows },
-    { block: 'drawing', drawing: 'bearing' },
-    { block: 'drawing', drawing: 'turns' },
+    ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
+    { block: 'heading', text: 'Setup' },
+    ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: `${group}.`, text: said })),
     ...sheet.steps.flatMap((s) => stepBlocks(sheet, s, by)),
     ...alsoRecorded(sheet, by, () => sayLate(late, when)),
   ];
@@ -116,7 +108,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
 type Answer = Sheet['steps'][number]['answers'][number];
 const answerLine = (a: Answer, by: By, inset?: true): Block => ({
   block: 'line',
-  lead: a.answer,
+  lead: a.answer === 'none' ? 'not on this one' : a.answer,
   text: a.ask,
   small: joinSaid([a.note ? `“${a.note}”.` : null, by(a)]),
   ...(inset ? { inset } : {}),
@@ -142,7 +134,7 @@ function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
   };
 }
 
-function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[] } {
+function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[]; struck?: true } {
   const moved = b.movedDeg !== null ? `, moved ${b.movedDeg}°` : b.moved ? ', moved' : '';
   const torque: Said =
     b.torqueNm === 0 ? 'hand' : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
@@ -151,8 +143,16 @@ function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[] } {
       `${b.attempt > 1 ? `attempt ${b.attempt}: ` : ''}${b.pass}`,
       String(b.bolt),
       joinSaid([torque, moved], ''),
-      joinSaid([by(b), `, ${b.instrument}`], ''),
+      joinSaid(
+        [
+          by(b),
+          `, ${b.instrument}`,
+          b.withdrawn ? joinSaid(['. Withdrawn by ', by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
+        ],
+        '',
+      ),
     ],
+    ...(b.withdrawn ? { struck: true as const } : {}),
   };
 }
 

@@ -1,5 +1,5 @@
 import type { Facts, JobState, Reading, StepReport } from '../engine/state.ts';
-import { stepOf } from '../procedures/procedure-for.ts';
+import { stepOf } from '../engine/trades.ts';
 
 /**
  * What a person calls the place of a reading: “station 2 at 0°”. Its kind is asked on the facts as they stood before the

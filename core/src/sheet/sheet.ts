@@ -1,144 +1,21 @@
-import { conditionOf, type Setup, schoolsOf } from '../api/setup.ts';
-import type { Finding } from '../calculators/result.ts';
+import type { Field } from '../engine/asked.ts';
+import { fieldsOf, valueIn } from '../engine/asked.ts';
 import { acceptanceOf } from '../engine/facts.ts';
-import { reopeningOf } from '../engine/reopening.ts';
+import { type Setup, schoolsOf } from '../engine/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
-import type { Answer, BoltTick, ClockMark, JobState, Past, Reading, Stamp } from '../engine/state.ts';
-import { inOpenUnit, type OpenUnit } from '../instruments/quantity.ts';
-import type { Verdict } from '../metrology/decision.ts';
-import { procedureFor } from '../procedures/procedure-for.ts';
-import type { StepDefinition } from '../procedures/types.ts';
-import { keepAllSaid, type Said } from '../quantities/say.ts';
-import { allSources, type Source, sourceOf } from '../sources/register.ts';
-import { type Block, sheetDocument } from './document.ts';
+import type { Answer, BoltTick, JobState, Past, Reading, Stamp } from '../engine/state.ts';
+import type { StepDefinition } from '../engine/step.ts';
+import { procedureFor, reopeningOf, reportAt, tradeOf } from '../engine/trades.ts';
+import { inOpenUnit } from '../instruments/quantity.ts';
+import type { Finding } from '../judgement/result.ts';
+import { keepAllSaid } from '../quantities/say.ts';
+import { allSources, sourceOf } from '../sources/register.ts';
+import { bolts } from '../steps/bolts.ts';
+import { sheetDocument } from './document.ts';
+import { fallsDue } from './due.ts';
+import type { FitUpSheet, SheetAnswer, SheetFinding, SheetReading, SheetStep, Told } from './form.ts';
 import { placeName } from './place-name.ts';
-import { type SheetResults, sheetResults, valuesOf } from './results.ts';
-import { describeSetup, resultRows, sheetTitle } from './words.ts';
-
-/** Who and when, as a sheet tells it; `clock` where the time is not the device's plain word. */
-export type Told = { by: string; at: string; clock?: ClockMark };
-
-export type SheetFinding = {
-  code: string;
-  verdict: Verdict;
-  reason: Said;
-  limit: Said | null;
-  source: string | null;
-  remedy: Said | null;
-  accepted: (Told & { reason: string }) | null;
-};
-
-export type SheetReading = Told & {
-  id: string;
-  step: string;
-  place: string;
-  /** The place as a person calls it. */
-  name: string;
-  value: number;
-  unit: OpenUnit;
-  typed: string;
-  instrument: string;
-  resolution: number;
-  calibrationDue: string;
-  /** Which attempt at its step: 1, and one more each time the step was opened again or the part dismounted. */
-  attempt: number;
-  /** Which measuring of its step: 1, and one more after each repeat. */
-  measuring: number;
-  /** typed, or how else it came. */
-  via: 'typed' | 'port' | 'file';
-  standIn: boolean;
-  withdrawn: (Told & { reason: string }) | null;
-};
-
-export type SheetAnswer = Told & { ask: string; answer: string; note: string | null };
-
-export type SheetStep = {
-  id: string;
-  title: string;
-  status: string;
-  passed: Told | null;
-  answers: SheetAnswer[];
-  findings: SheetFinding[];
-  working: Array<{ what: Said; sum: Said }>;
-  values: unknown;
-  /** Earlier measurings of the step, oldest first, and what was done after each. */
-  before: Array<Told & { done: string; findings: SheetFinding[]; values: unknown }>;
-  /** Rounds of the step before it was opened again, oldest first, and why it was. */
-  rounds: Array<
-    Told & {
-      because: string;
-      answers: SheetAnswer[];
-      findings: SheetFinding[];
-      passed: Told | null;
-      values: unknown;
-    }
-  >;
-};
-
-/** The fit-up sheet as open data: lengths in mm, torques in N·m, times in UTC; texts with quantities in both units. */
-export type FitUpSheet = {
-  format: 'fulcrant.fit-up-sheet';
-  version: 2;
-  number: string | null;
-  jobId: string;
-  /** Which revision of the sheet it is: 1, and one more each time it was opened again after a signature. */
-  revision: number;
-  name: string;
-  procedure: { id: string; title: string };
-  title: {
-    machine: string;
-    position: string;
-    role: string | null;
-    partNumber: string | null;
-    openedAt: string;
-    openedBy: string;
-    state: 'open' | 'signed';
-  };
-  /** Where its times are said in, an IANA name. */
-  timeZone: string;
-  setup: Setup;
-  /** What was worked on, in a line. */
-  description: Said;
-  /** What it came to: heading and number. */
-  rows: Array<[string, Said]>;
-  steps: SheetStep[];
-  readings: SheetReading[];
-  bolts: Array<
-    Told & {
-      step: string;
-      pass: string;
-      bolt: number;
-      torqueNm: number;
-      moved: boolean;
-      movedDeg: number | null;
-      instrument: string;
-      set: number;
-      attempt: number;
-    }
-  >;
-  results: SheetResults;
-  deviations: Array<Told & { step: string; title: string; stood: Said; reason: string; attempt: number }>;
-  holds: Array<{ step: string; title: string; reason: string; released: Told | null }>;
-  setupChanges: Array<
-    Told & {
-      reason: string;
-      changed: string[] /** Readings it judges were taken before. */;
-      judged: boolean;
-      seen: Told | null;
-    }
-  >;
-  /** What taking the work back is called on this job. */
-  reopened: string;
-  dismountings: Array<Told & { reason: string }>;
-  loosenings: Array<Told & { reason: string }>;
-  notes: Array<Told & { text: string }>;
-  revisions: Array<Told & { n: number; reason: string; signedBefore: string }>;
-  signature: (Told & { name: string }) | null;
-  sources: Source[];
-  people: string[];
-  /** The sheet as it is read, block by block. */
-  document: Block[];
-};
+import { setupLines } from './words.ts';
 
 const said = (s: Stamp): Told => ({ by: s.author.name, at: s.at, ...(s.clock ? { clock: s.clock } : {}) });
 
@@ -152,19 +29,20 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
   const used = new Set<string>(
     state.steps.flatMap((s) => s.report?.findings.flatMap((f) => f.source ?? []) ?? []),
   );
-  const results = sheetResults(state);
+  const trade = tradeOf(state.setup);
+  const came = trade.words.came(state);
   const plain: Omit<FitUpSheet, 'document'> = {
     format: 'fulcrant.fit-up-sheet',
-    version: 2,
+    version: 3,
     number,
     jobId: state.jobId,
     revision: state.signed?.revision ?? state.revisions.length + 1,
-    name: sheetTitle({ procedure }),
-    procedure: { id: procedure.id, title: procedure.title },
+    name: trade.words.sheet,
+    procedure: { id: trade.id, title: procedure.title },
     title: {
       machine: state.setup.machine,
       position: state.setup.position,
-      role: 'role' in state.setup ? state.setup.role : null,
+      role: trade.words.role?.(state.setup) ?? null,
       partNumber: state.setup.partNumber ?? null,
       openedAt: state.opened.at,
       openedBy: state.opened.author.name,
@@ -172,12 +50,12 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
     },
     timeZone: zone,
     setup: state.setup,
-    description: describeSetup(state.setup),
-    rows: resultRows({ setup: state.setup, results }),
+    setupLines: setupLines(state.setup),
+    rows: came.rows,
     steps: procedure.steps.map((definition) => sheetStep(state, definition)),
     readings: sheetReadings(state),
     bolts: sheetBolts(state),
-    results,
+    results: came.results,
     deviations: state.deviations.map((d) => ({
       step: d.step,
       title: titleOf(d.step),
@@ -199,7 +77,7 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
       judged: c.readAt.length > 0,
       seen: c.seen ? said(c.seen) : null,
     })),
-    reopened: reopeningOf(state.setup).said,
+    reopened: reopeningOf(state.setup)?.said ?? 'Taken back',
     dismountings: state.dismounted.map((d) => ({ ...said(d), reason: d.reason })),
     loosenings: state.loosened.map((d) => ({ ...said(d), reason: d.reason })),
     notes: state.notes.map((n) => ({ ...said(n), text: n.text })),
@@ -209,12 +87,14 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
       reason: r.reason,
       signedBefore: state.signatures[i]?.name ?? '',
     })),
+    due: fallsDue(state),
     signature: state.signed ? { name: state.signed.name, ...said(state.signed) } : null,
     sources: allSources().filter((s) => used.has(s.id)),
     people: peopleOf(state),
   };
   const kept = keepAllSaid(plain);
-  return { ...kept, document: keepAllSaid(sheetDocument(kept)) };
+  const drawings = trade.words.drawings(state);
+  return { ...kept, document: keepAllSaid(sheetDocument({ ...kept, drawings })) };
 }
 
 /** Everybody who recorded something, in the order they first did. */
@@ -318,12 +198,12 @@ const sheetBolts = (state: JobState): FitUpSheet['bolts'] =>
     instrument: t.instrument.name,
     set: t.round + 1,
     attempt: t.attempt + round,
+    ...(t.withdrawn ? { withdrawn: { ...said(t.withdrawn), reason: t.withdrawn.reason } } : {}),
   }));
 
 /** What a pass of a step's bolts is called. */
 function passName(state: JobState, step: string, pass: number): string {
-  const passes = (valuesOf(state, step)?.passes ?? []) as Array<{ name: string }>;
-  return passes[pass]?.name ?? `pass ${pass + 1}`;
+  return bolts.valuesOf(reportAt(state, step))?.passes[pass]?.name ?? `pass ${pass + 1}`;
 }
 
 function sheetFindings(
@@ -345,22 +225,10 @@ function sheetFindings(
   });
 }
 
+/** What a change of the setup changed, as it is asked for. What a setup leaves unsaid is what holds anyway: saying it is no change. */
 function changedFields(before: Setup, after: Setup): string[] {
-  const under = (name: string, part: object | undefined) =>
-    Object.fromEntries(Object.entries(part ?? {}).map(([k, v]) => [`${name}.${k}`, v]));
-  const flat = (s: Setup) => ({
-    ...s,
-    ...under('maker', s.maker),
-    // What a setup leaves unsaid is what holds anyway: saying it is no change.
-    ...under('schools', schoolsOf(s)),
-    ...under('condition', conditionOf(s)),
-    maker: undefined,
-    schools: undefined,
-    condition: undefined,
-  });
-  const a = flat(before) as Record<string, unknown>;
-  const b = flat(after) as Record<string, unknown>;
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter(
-    (k) => JSON.stringify(a[k]) !== JSON.stringify(b[k]),
-  );
+  const said = (setup: Setup, f: Field) =>
+    JSON.stringify(valueIn({ ...setup, schools: schoolsOf(setup) }, f.name) ?? f.fallback);
+  const changed = fieldsOf(tradeOf(after).schema).filter((f) => said(before, f) !== said(after, f));
+  return changed.length > 0 ? changed.map((f) => f.label) : ['what is not asked for'];
 }

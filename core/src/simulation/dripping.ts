@@ -1,5 +1,5 @@
 /** What drips before the stand-in counter: a box being broken in, a seal in its first day. */
-export const STAND_IN_LEAKS = ['packing', 'seal', 'seal-opens'] as const;
+export const STAND_IN_LEAKS = ['rings', 'faces', 'faces-open'] as const;
 export type StandInLeak = (typeof STAND_IN_LEAKS)[number];
 
 /**
@@ -9,11 +9,11 @@ export type StandInLeak = (typeof STAND_IN_LEAKS)[number];
 export function dropsPerMinute(leak: StandInLeak, minutes: number, flats: number): number {
   const t = Math.max(0, minutes);
   switch (leak) {
-    case 'packing':
+    case 'rings':
       return (14 + 150 * Math.exp(-0.5 * flats)) * (1 + 0.5 * Math.exp(-t / 12));
-    case 'seal':
+    case 'faces':
       return 6 * Math.exp(-t / 20);
-    case 'seal-opens':
+    case 'faces-open':
       return 3 + 0.8 * t;
   }
 }

@@ -1,6 +1,6 @@
 import { quantile } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { believe, chancesAt, foresee } from '../bearings/drive-up-belief.ts';
+import { believe, chancesAt, foresee } from '../arithmetic/bearings/drive-up-belief.ts';
 import { DriveUpMonteCarlo, driveUpMonteCarlo, type MonteCarloInput } from './drive-up-monte-carlo.ts';
 import { normal, randomFrom } from './random.ts';
 

@@ -1,4 +1,10 @@
-import { type Band, type Belief, type BeliefInput, believe, PRIOR } from '../bearings/drive-up-belief.ts';
+import {
+  type Band,
+  type Belief,
+  type BeliefInput,
+  believe,
+  PRIOR,
+} from '../arithmetic/bearings/drive-up-belief.ts';
 import { normal, randomFrom } from './random.ts';
 
 export type MonteCarloInput = BeliefInput & {

@@ -1,6 +1,6 @@
-import { type ClearanceClass, classBand, type TaperRatio } from '../bearings/clearance-table.ts';
-import { type DriveUpReading, driveUpForecast } from '../bearings/drive-up-forecast.ts';
-import { driveUpTarget } from '../bearings/drive-up-target.ts';
+import { type ClearanceClass, classBand, type TaperRatio } from '../arithmetic/bearings/clearance-table.ts';
+import { type DriveUpReading, driveUpForecast } from '../arithmetic/bearings/drive-up-forecast.ts';
+import { driveUpTarget } from '../arithmetic/bearings/drive-up-target.ts';
 import { mean } from '../metrology/uncertainty.ts';
 import { normal, randomFrom } from './random.ts';
 

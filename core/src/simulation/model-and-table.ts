@@ -1,5 +1,5 @@
-import { mountingLimits, mountingRanges, type TaperRatio } from '../bearings/clearance-table.ts';
-import { interferenceFit } from '../bearings/interference.ts';
+import { mountingLimits, mountingRanges, type TaperRatio } from '../arithmetic/bearings/clearance-table.ts';
+import { interferenceFit } from '../arithmetic/bearings/interference.ts';
 
 /** One row of the drive-up table beside what the model of thick rings makes of the same reduction. */
 export type ModelRow = {

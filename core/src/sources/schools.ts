@@ -1,5 +1,5 @@
-import type { FillSchool } from '../lubrication/first-fill.ts';
 import type { DecisionRule } from '../metrology/decision.ts';
+import { len } from '../quantities/say.ts';
 import type { SourceId } from './register.ts';
 
 /** One school's answer to a question of limits, for one shaft or box. */
@@ -23,6 +23,9 @@ export const TAIL_SCHOOLS = ['screws-first', 'clips-first'] as const;
 export const SPACER_SCHOOLS = ['hand-held', 'fastened'] as const;
 /** Regreased while it runs, slowly; or standing still. */
 export const REGREASE_SCHOOLS = ['running', 'still'] as const;
+/** First fill of a housing: by speed, base to the shaft, or a share of the free space. */
+export const FILL_SCHOOLS = ['by-speed', 'to-shaft', 'share'] as const;
+export type FillSchool = (typeof FILL_SCHOOLS)[number];
 export const DRIVE_UP_SCHOOLS = ['feelers', 'nut-angle', 'hydraulic'] as const;
 export const DECISION_RULES = ['k2', 'one-sided'] as const satisfies readonly DecisionRule[];
 
@@ -102,12 +105,23 @@ export function limitInForce(
 
 const um = (v: number) => v / 1000;
 
+/** In proportion to the shaft run-out is allowed no more than this. Our own choice. */
+const MOST_RUNOUT_MM = 0.08;
+
 /**
  * Run-out allowed at a seal, TIR. Proportional 1 µm per mm of diameter and flat 0.05 mm: common practice, no source;
  * 0.025 mm: process-pump standards, from memory.
  */
 export const runoutSchools = (shaftMm: number): SchoolLimit[] => [
-  { school: 'proportional', title: 'a thousandth of the shaft', limitMm: um(shaftMm), source: 'practice' },
+  {
+    school: 'proportional',
+    title:
+      shaftMm > 80
+        ? `a thousandth of the shaft, ${len(MOST_RUNOUT_MM, 2)} at the most (our own choice)`
+        : 'a thousandth of the shaft',
+    limitMm: Math.min(um(shaftMm), MOST_RUNOUT_MM),
+    source: 'practice',
+  },
   { school: 'flat', title: 'flat', limitMm: 0.05, source: 'practice' },
   { school: 'standards', title: 'process-pump standards', limitMm: 0.025, source: 'pump-standards' },
 ];
@@ -132,3 +146,11 @@ export const endPlaySchools = (): SchoolLimit[] => [
   { school: 'strict', title: 'seal practice', limitMm: 0.13, source: 'practice' },
   { school: 'flat', title: 'flat school', limitMm: 0.25, source: 'practice' },
 ];
+
+/** A limit that is common practice and has no schools. */
+export const byPractice = (limitMm: number, title = 'common practice'): SchoolLimit => ({
+  school: 'practice',
+  title,
+  limitMm,
+  source: 'practice',
+});

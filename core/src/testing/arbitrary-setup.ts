@@ -1,27 +1,8 @@
 import fc from 'fast-check';
-import type { SchemaDescription, SchemaObjectDescription } from 'yup';
-import { conditionSetupSchema } from '../api/condition-setup.ts';
-import { dismountSetupSchema } from '../api/dismount-setup.ts';
-import { packingSetupSchema, plungerSetupSchema } from '../api/packing-setup.ts';
-import { regreaseSetupSchema } from '../api/regrease-setup.ts';
-import { sealSetupSchema } from '../api/seal-setup.ts';
-import { check } from '../api/sentences.ts';
-import { type Setup, setupSchema } from '../api/setup.ts';
-import { sleeveSetupSchema } from '../api/sleeve-setup.ts';
-import { splitSetupSchema } from '../api/split-setup.ts';
-import { wearSetupSchema } from '../api/wear-setup.ts';
-
-const SCHEMAS = [
-  sleeveSetupSchema,
-  splitSetupSchema,
-  dismountSetupSchema,
-  regreaseSetupSchema,
-  sealSetupSchema,
-  packingSetupSchema,
-  plungerSetupSchema,
-  wearSetupSchema,
-  conditionSetupSchema,
-] as const;
+import type { ObjectSchema, SchemaDescription, SchemaObjectDescription } from 'yup';
+import type { Setup } from '../engine/setup.ts';
+import { setupSchema, tradeOf } from '../engine/trades.ts';
+import { check } from '../judgement/sentences.ts';
 
 type Described = SchemaDescription & Partial<SchemaObjectDescription> & { innerType?: SchemaDescription };
 
@@ -65,12 +46,7 @@ function within(description: SchemaDescription): fc.Arbitrary<unknown> {
 
 /** A usual setup with some of its fields set to anything the schema lets through, some of the others left out; always one the whole schema accepts. */
 export function arbitrarySetup(usual: Setup): fc.Arbitrary<Setup> {
-  const kind = usual.procedure ?? 'sleeve-bearing.feelers';
-  const schema = SCHEMAS.find((s) => {
-    const names = (s.describe().fields.procedure as Described | undefined)?.oneOf as readonly unknown[];
-    return names.includes(kind);
-  });
-  if (!schema) throw new Error(`No schema for ${kind}.`);
+  const schema = tradeOf(usual).schema as ObjectSchema<object>;
   const fields = Object.entries(schema.describe().fields).filter(
     ([k]) => !['procedure', 'machine', 'position'].includes(k),
   );

@@ -1,13 +1,15 @@
-import type { Instrument, JobEvent } from '../api/events.ts';
-import type { Setup } from '../api/setup.ts';
 import { placeAt } from '../engine/admit.ts';
+import { canLack, isSettled } from '../engine/answers.ts';
+import type { JobEvent } from '../engine/events.ts';
+import { answered } from '../engine/facts.ts';
 import { reduce } from '../engine/judge.ts';
 import { numbersOf } from '../engine/numbers.ts';
+import type { Setup } from '../engine/setup.ts';
 import type { JobState, Place, StepState } from '../engine/state.ts';
 import { take } from '../engine/take.ts';
-import type { BoltValues } from '../procedures/kinds/bolts.ts';
-import { answered } from '../procedures/kinds/item-findings.ts';
-import { stepOf } from '../procedures/procedure-for.ts';
+import { stepOf } from '../engine/trades.ts';
+import type { Instrument } from '../instruments/instrument.ts';
+import type { BoltValues } from '../steps/bolts.ts';
 import { asta, imke, JOB, newId } from './test-stand.ts';
 
 /** Numbers from 0 to 1, the same for the same seed. */
@@ -138,14 +140,14 @@ export class RandomHand {
           : low <= 0 && high >= 0 && dice < 0.5
             ? 0.02 * high * this.chance()
             : low + (high - low) * this.chance();
-    const whole = place.kind === 'count' || place.kind === 'flats';
+    const whole = place.quantity === 'count' || place.quantity === 'flats';
     // What becomes of inches typed: 1.2 is 0.047244 in, which is 1.1999976.
     return whole ? Math.round(v) : Number(v.toFixed(this.chance() < 0.5 ? 3 : 7));
   }
 
   private reading(state: JobState, present: StepState): Act | null {
     const keys = [present.report?.next?.key, ...(present.report?.choices ?? []).map((c) => c.key)];
-    const free = present.report?.freeAngle;
+    const free = present.report?.turn?.prefix;
     if (free) keys.push(`${free}${Math.floor(360 * this.chance())}`);
     const key = this.chance() < 0.7 ? keys[0] : this.pick(keys);
     if (!key) return null;
@@ -162,16 +164,23 @@ export class RandomHand {
   private answer(state: JobState, present: StepState): Act | null {
     const definition = stepOf(state, present.id);
     if (!definition) return null;
-    const open = answered(state, definition).filter((a) => a.answer?.answer !== 'yes');
+    const open = answered(state, definition).filter((a) => !isSettled(a.answer));
     const item = (this.chance() < 0.8 ? open[0] : this.pick(open))?.item;
     if (!item) return null;
+    if (canLack(definition, item) && this.chance() < 0.06)
+      return {
+        type: 'gate.answered',
+        data: { step: present.id, item: item.id, answer: 'none', note: 'this one has none' },
+      };
     return {
       type: 'gate.answered',
       data: {
         step: present.id,
         item: item.id,
         answer: this.chance() < 0.93 ? 'yes' : 'no',
-        ...(item.note ? { note: this.pick(['as it should be', 'header wiper', '!']) } : {}),
+        ...(item.note
+          ? { note: this.pick(['as it should be', 'header wiper', 'renew', 'inward', '1 1 1', '!']) }
+          : {}),
       },
     };
   }

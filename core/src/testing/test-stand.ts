@@ -1,13 +1,15 @@
+import type { Author } from '../engine/author.ts';
+import type { Instrument } from '../instruments/instrument.ts';
+import { ROUND as round } from '../steps/example.ts';
+import { setup } from '../trades/sleeve-bearing/example.ts';
+import { BearingHand } from '../trades/sleeve-bearing/hand.ts';
+import { survey } from '../trades/survey/example.ts';
+import '../trades/registry.ts';
 import { expect } from 'vitest';
-import type { Author, Instrument } from '../api/events.ts';
-import {
-  type ConditionSetup,
-  type Setup,
-  type SleeveSetup,
-  USUAL_CONDITION,
-  USUAL_SETUP,
-} from '../api/setup.ts';
-import { type HandTools, ScriptedHand } from '../simulation/scripted-hand.ts';
+import type { HandTools } from '../engine/scripted-hand.ts';
+import type { Setup } from '../engine/setup.ts';
+import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
+import type { ConditionSetup } from '../trades/survey/setup.ts';
 
 /** A fitter. */
 export const asta: Author = { id: 'asta', name: 'Asta', role: 'fitter' };
@@ -29,7 +31,7 @@ export const gauge = (
 export const tools: HandTools = {
   micrometer: gauge('mic', 'micrometer', 0.001, 75, 100),
   feeler: gauge('feelers', 'feeler', 0.005, 0.02, 1),
-  wrench: gauge('wrench', 'wrench', 2, 60, 330),
+  wrench: gauge('wrench', 'wrench', 2, 1, 600),
   protractor: gauge('slot', 'protractor', 1, 0, 360),
   dial: gauge('dial', 'dial', 0.001, 0, 5),
   roughness: gauge('rough', 'roughness', 0.00001, 0, 0.02),
@@ -40,15 +42,6 @@ export const tools: HandTools = {
   gun: gauge('gun', 'gun', 1, 0, 500),
   counter: gauge('drops', 'counter', 1, 0, 2000),
 };
-/** A normal-class bearing of 100 bore on a 90 shaft. */
-export const setup: SleeveSetup = {
-  ...USUAL_SETUP,
-  machine: 'Pulp press drive',
-  position: 'Gearbox end, fixed',
-  condition: { measures: ['shaft'] },
-};
-/** A good seat. */
-export const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
 
 let count = 0;
 /** Identifiers in order, of version 7. */
@@ -58,28 +51,22 @@ export const JOB = '018f0000-0000-7000-8000-aaaaaaaaaaaa';
 
 /** A hand at a job just opened. */
 export const hand = (change: Partial<SleeveSetup> = {}) =>
-  new ScriptedHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
+  new BearingHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
     '018f0000-0000-7000-8000-bbbbbbbbbbbb',
     { ...setup, ...change },
   );
 /** A hand at any kind of job just opened. */
-export const handAt = (any: Setup) =>
-  new ScriptedHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
+export const handAt = <S extends Setup>(any: S) =>
+  new BearingHand(JOB, newId, tools, asta, new Date('2026-11-24T06:00:00Z')).open(
     '018f0000-0000-7000-8000-bbbbbbbbbbbb',
     any,
   );
-/** A pump to survey: every measure of chapter two that a box and a coupling have. */
-export const survey: ConditionSetup = {
-  ...USUAL_CONDITION,
-  machine: 'Raw juice pump 4',
-  position: 'Seal, drive side',
-};
 /** A hand at a survey just opened. */
 export const surveyor = (
   change: Partial<ConditionSetup> = {},
   condition: Partial<ConditionSetup['condition']> = {},
 ) =>
-  new ScriptedHand(
+  new BearingHand(
     JOB,
     newId,
     { ...tools, micrometer: gauge('mic', 'micrometer', 0.001, 50, 75) },
@@ -132,7 +119,7 @@ export const whole = (h = hand()) =>
     .pass('handturn')
     .do('sheet.signed', { name: 'Asta' });
 /** A step as it stands. */
-export const step = (h: ScriptedHand, id: string) => {
+export const step = (h: BearingHand, id: string) => {
   const s = h.state.steps.find((x) => x.id === id);
   if (!s) throw new Error(id);
   return s;
@@ -141,11 +128,16 @@ export const step = (h: ScriptedHand, id: string) => {
 export const refuses = (act: () => unknown, words: RegExp) => expect(act).toThrow(words);
 
 /** What a step's kind says of it in numbers, as the kind's own type. */
-export const valuesOf = <T>(h: ScriptedHand, id: string): T => step(h, id).report?.values as T;
+export const valuesOf = <T>(h: BearingHand, id: string): T => step(h, id).report?.values as T;
 
 /** The first measuring of a step that was measured anew, in numbers. */
-export const firstOf = <T>(h: ScriptedHand, id: string): T => {
+export const firstOf = <T>(h: BearingHand, id: string): T => {
   const first = step(h, id).report?.before?.[0];
   if (!first) throw new Error(`${id} was measured once`);
   return first.values as T;
 };
+
+/** A setup with something of it changed. */
+export const but = <S extends Setup>(s: S, change: Partial<S>): S => ({ ...s, ...change });
+
+export { round, setup, survey };

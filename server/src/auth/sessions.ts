@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
-import type { Person } from '@fulcrant/core';
+import type { Person } from '@fulcrant/core/api/requests';
 import { LRUCache } from 'lru-cache';
 import { Op } from 'sequelize';
 import { type Database, rowsOf } from '../store/database.ts';

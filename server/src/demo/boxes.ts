@@ -1,4 +1,4 @@
-import type { ScriptedHand } from '@fulcrant/core';
+import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
@@ -10,7 +10,7 @@ const nearly = (mm: number) => {
 
 /** Work in stuffing boxes: a cartridge that touches, a seal being set, splits in line, a box breaking in, a plunger, a
  * seal wearing. */
-export function boxes(ids: Map<string, string>): ScriptedHand[] {
+export function boxes(ids: Map<string, string>): BearingHand[] {
   const p = POSITIONS;
   const juice = hand(ids, p.thinJuiceSeal, 'bram', hoursAgo(3.4), tools('mic-3', 'feel-b', SMALL_WRENCH))
     .safe()

@@ -1,14 +1,16 @@
 import { Readable } from 'node:stream';
-import { fitUpSheet, type Setup, SUMMARY_VERSION, summarise, whenIn } from '@fulcrant/core';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
+import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
+import { whenIn } from '@fulcrant/core/sheet/when';
 import { v7 } from 'uuid';
 import { linkOf } from '../store/chain.ts';
 import { type Database, rowsOf } from '../store/database.ts';
 import { jobNumber } from '../store/numbers.ts';
-import { SITE } from '../store/positions.ts';
 import { PLANT_ZONE, RULES } from '../store/rules.ts';
 import { canonicalSheet, hashOf } from '../store/sheets.ts';
 import { fittedBy70, hand, tools } from './hands.ts';
-import { setupOf } from './works.ts';
+import { SITE, setupOf } from './works.ts';
 
 /** Jobs laid in by one transaction. */
 const BATCH = 50;

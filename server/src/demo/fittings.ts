@@ -1,9 +1,9 @@
-import type { ScriptedHand } from '@fulcrant/core';
+import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { fittedBy70, hand, hoursAgo, round90, shifted, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
 /** Bearings judged by feelers, in different states. */
-export function fittings(ids: Map<string, string>): ScriptedHand[] {
+export function fittings(ids: Map<string, string>): BearingHand[] {
   const p = POSITIONS;
   const fan = fittedBy70(hand(ids, p.fanDrive, 'bram', hoursAgo(30), tools('mic-3'))).do('sheet.signed', {
     name: 'Bram',

@@ -1,4 +1,8 @@
-import { type HandTools, type Instrument, type Person, ScriptedHand, type Setup } from '@fulcrant/core';
+import type { Person } from '@fulcrant/core/api/requests';
+import type { ToolBox } from '@fulcrant/core/engine/scripted-hand';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { GAUGES, PEOPLE } from './works.ts';
 
@@ -11,10 +15,11 @@ const gauge = (id: string): Instrument => {
   return g;
 };
 /** The gauges somebody takes along; all others are the works’ own. */
-export const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'): HandTools => ({
+export const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'): ToolBox => ({
   micrometer: gauge(micrometer),
   feeler: gauge(feeler),
   wrench: gauge(wrench),
+  wrenches: ['wrench-0', 'wrench-1', 'wrench-3', 'wrench-4'].map(gauge),
   protractor: gauge('slot'),
   dial: gauge('dial-2'),
   roughness: gauge('rough-1'),
@@ -35,11 +40,11 @@ export function hand(
   setup: Setup,
   by: string,
   began: Date,
-  t: HandTools,
-): ScriptedHand {
+  t: ToolBox,
+): BearingHand {
   const id = (at: Date) => v7({ msecs: at.getTime() });
   const positionId = positionIds.get(`${setup.machine}|${setup.position}`) ?? id(began);
-  return new ScriptedHand(id(began), id, t, person(by), began).open(positionId, setup);
+  return new BearingHand(id(began), id, t, person(by), began).open(positionId, setup);
 }
 
 /** A good seat of 90, and the same at another size. */
@@ -47,7 +52,7 @@ export const round90 = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 
 export const shifted = (base: number, of: number[]) => of.map((d) => Number((d - 90 + base).toFixed(4)));
 
 /** A bearing on a shaft of 70 fitted by feelers, by the book, up to its signature. */
-export const fittedBy70 = (h: ScriptedHand): ScriptedHand =>
+export const fittedBy70 = (h: BearingHand): BearingHand =>
   h
     .safe()
     .survey(shifted(70, round90))

@@ -1,9 +1,9 @@
-import type { ScriptedHand } from '@fulcrant/core';
+import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { hand, hoursAgo, round90, shifted, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
 /** The other schools, a split bearing, a bearing coming off, one just greased, one in its first hours. */
-export function otherWork(ids: Map<string, string>): ScriptedHand[] {
+export function otherWork(ids: Map<string, string>): BearingHand[] {
   const p = POSITIONS;
   const layshaft = hand(ids, p.washerMiddle, 'bram', hoursAgo(5.5), tools('mic-3'))
     .safe()
@@ -90,7 +90,7 @@ export function otherWork(ids: Map<string, string>): ScriptedHand[] {
     .read('race', 'race/a', 0.24, 'feeler')
     .read('race', 'race/b', 0.24, 'feeler')
     .pass('race')
-    .follow('clamps', 'feeler', () => 0.24, 4)
+    .follow('clamps', 'feeler', () => 0.24, 6)
     .read('clamps', 'offset', 90, 'protractor')
     .answerAll('clamps')
     .pass('clamps')

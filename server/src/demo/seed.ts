@@ -1,18 +1,19 @@
-import type { JobEvent, ScriptedHand } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { hashPassword } from '../auth/password.ts';
 import { appendEvents } from '../store/append.ts';
 import type { Database } from '../store/database.ts';
-import { SITE } from '../store/positions.ts';
 import { boxes } from './boxes.ts';
 import { fittings } from './fittings.ts';
 import { hoursAgo, person } from './hands.ts';
 import { otherWork } from './other-work.ts';
+import { pumps } from './pumps.ts';
 import { surveys } from './surveys.ts';
-import { DEMO_PASSWORD, GAUGES, PEOPLE, POSITIONS } from './works.ts';
+import { DEMO_PASSWORD, GAUGES, PEOPLE, POSITIONS, SITE } from './works.ts';
 
 /** Post a hand's events as each of their authors, the way the queue would. */
-async function post(db: Database, worked: ScriptedHand): Promise<void> {
+async function post(db: Database, worked: BearingHand): Promise<void> {
   const runs: JobEvent[][] = [];
   for (const e of worked.events) {
     const run = runs.at(-1);
@@ -41,7 +42,7 @@ export async function seedDemo(db: Database): Promise<boolean> {
   }));
   const ids = new Map(positions.map((p) => [`${p.machine}|${p.position}`, p.id]));
   // All jobs are worked through before anything of theirs is written, so that a refused act leaves an empty house.
-  const worked = [...fittings(ids), ...surveys(ids), ...otherWork(ids), ...boxes(ids)];
+  const worked = [...fittings(ids), ...surveys(ids), ...otherWork(ids), ...boxes(ids), ...pumps(ids)];
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await db.models.Instrument.bulkCreate(Object.values(GAUGES));
   await db.models.Position.bulkCreate(positions);

@@ -1,4 +1,6 @@
-import { type Place, type ScriptedHand, type ShaftModel, surfaceAt, TRUE_SHAFT } from '@fulcrant/core';
+import type { Place } from '@fulcrant/core/engine/state';
+import { type ShaftModel, surfaceAt, TRUE_SHAFT } from '@fulcrant/core/simulation/turning-shaft';
+import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
@@ -11,7 +13,7 @@ const nearly = (mm: number) => {
 };
 
 /** Surveys in different states: a bent shaft found, an oval one being read, a coupling to be moved, one signed. */
-export function surveys(ids: Map<string, string>): ScriptedHand[] {
+export function surveys(ids: Map<string, string>): BearingHand[] {
   const p = POSITIONS;
   const bent: ShaftModel = { ...TRUE_SHAFT, bendMmPerM: 0.62, bendFromMm: -12, bendDeg: 118, ovalMm: 0.0015 };
   const juice = hand(ids, p.juiceSeal, 'asta', hoursAgo(5), tools('mic-3'))

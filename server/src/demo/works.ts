@@ -1,25 +1,31 @@
-import {
-  type ConditionSetup,
-  type Instrument,
-  type PackingSetup,
-  type Person,
-  type PlungerSetup,
-  type SealSetup,
-  type Setup,
-  type SleeveSetup,
-  USUAL_CONDITION,
-  USUAL_DISMOUNT,
-  USUAL_PACKING,
-  USUAL_PLUNGER,
-  USUAL_REGREASE,
-  USUAL_SEAL,
-  USUAL_SETUP,
-  USUAL_SPLIT,
-  USUAL_WEAR,
-  type WearSetup,
-} from '@fulcrant/core';
+import type { Person } from '@fulcrant/core/api/requests';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { DismountSetup } from '@fulcrant/core/trades/dismounting/setup';
+import { USUAL_DISMOUNT } from '@fulcrant/core/trades/dismounting/setup';
+import type { GearPumpSetup } from '@fulcrant/core/trades/gear-pump/setup';
+import { USUAL_GEAR_PUMP } from '@fulcrant/core/trades/gear-pump/setup';
+import type { PackingSetup } from '@fulcrant/core/trades/packing/setup';
+import { USUAL_PACKING } from '@fulcrant/core/trades/packing/setup';
+import type { PlungerSetup } from '@fulcrant/core/trades/plunger/setup';
+import { USUAL_PLUNGER } from '@fulcrant/core/trades/plunger/setup';
+import type { RegreaseSetup } from '@fulcrant/core/trades/regreasing/setup';
+import { USUAL_REGREASE } from '@fulcrant/core/trades/regreasing/setup';
+import type { SealSetup } from '@fulcrant/core/trades/seal/setup';
+import { USUAL_SEAL } from '@fulcrant/core/trades/seal/setup';
+import type { WearSetup } from '@fulcrant/core/trades/seal-wear/setup';
+import { USUAL_WEAR } from '@fulcrant/core/trades/seal-wear/setup';
+import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import { USUAL_SETUP } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import type { SplitSetup } from '@fulcrant/core/trades/split-bearing/setup';
+import { USUAL_SPLIT } from '@fulcrant/core/trades/split-bearing/setup';
+import type { ConditionSetup } from '@fulcrant/core/trades/survey/setup';
+import { USUAL_CONDITION } from '@fulcrant/core/trades/survey/setup';
+import type { VanePumpSetup } from '@fulcrant/core/trades/vane-pump/setup';
+import { USUAL_VANE_PUMP } from '@fulcrant/core/trades/vane-pump/setup';
 
 /** The sugar-beet works at Holmbeck, between campaigns. People, machines and numbers are invented. */
+
+export const SITE = 'Holmbeck';
 
 export const DEMO_PASSWORD = 'beet-campaign';
 
@@ -47,6 +53,7 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
       ['feel-in', 'Feelers, half thou', 'feeler', 0.0127, 0.0254, 0.635, day(45)],
       ['wrench-2', 'Wrench 2, 40-200', 'wrench', 1, 40, 200, day(-13)],
       ['wrench-3', 'Wrench 3, 60-330', 'wrench', 2, 60, 330, day(170)],
+      ['wrench-4', 'Wrench 4, 150-800', 'wrench', 5, 150, 800, day(121)],
       ['slot', 'Slot gauge, 1°', 'protractor', 1, 0, 360, day(400)],
       ['dial-1', 'Dial 1, 0.01', 'dial', 0.01, 0, 10, day(88)],
       ['dial-2', 'Dial 2, 0.002', 'dial', 0.002, 0, 1.6, day(151)],
@@ -97,6 +104,7 @@ const sealOf = (machine: string, position: string, change: Partial<SealSetup> = 
   demo: true,
   glandNm: 34,
   screwNm: 6,
+  boxPressureMpa: 0.5,
   ...change,
   condition: change.condition ?? { measures: ['shaft'], seat: 'mechanical-seal' },
 });
@@ -232,7 +240,7 @@ export const POSITIONS = {
     maker: { closedBoreMm: 99.82 },
     angles: 3,
     condition: { measures: ['look', 'shaft'], seat: 'split-race', splitRaceGrade: 'h8' },
-  },
+  } satisfies SplitSetup,
   screwDrive: {
     ...USUAL_SPLIT,
     machine: 'Pulp screw conveyor',
@@ -241,7 +249,7 @@ export const POSITIONS = {
     maker: { closedBoreMm: 99.82 },
     angles: 3,
     condition: { measures: ['shaft'], seat: 'split-race', splitRaceGrade: 'h8' },
-  },
+  } satisfies SplitSetup,
   pressOff: {
     ...USUAL_DISMOUNT,
     machine: 'Pulp press 2',
@@ -250,7 +258,7 @@ export const POSITIONS = {
     design: 'hydraulic' as const,
     twoNuts: true,
     maker: { dismountAbortMpa: 55 },
-  },
+  } satisfies DismountSetup,
   dryerGrease: {
     ...USUAL_REGREASE,
     machine: 'Pulp dryer fan',
@@ -261,7 +269,7 @@ export const POSITIONS = {
     widthMm: 80,
     speedRpm: 740,
     serviceC: 62,
-  },
+  } satisfies RegreaseSetup,
   molasses: setupOf('Molasses pump 1', 'Gear pedestal, fixed', { shaftMm: 80, boreMm: 90, seatMm: 63 }),
   dryer: setupOf('Pulp dryer fan', 'Drive end, fixed', {
     shaftMm: 140,
@@ -341,7 +349,29 @@ export const POSITIONS = {
     nutPitchMm: 3,
     lubrication: 'oil',
   } satisfies PlungerSetup,
+  molassesGear: {
+    ...USUAL_GEAR_PUMP,
+    machine: 'Molasses pump 2',
+    position: 'Pump',
+    demo: true,
+    plateBolts: 10,
+    thinMm: 0.12,
+    middleMm: 0.18,
+    compression: 'sheet',
+    compressedPercent: 7,
+    compressedDoubtPercent: 1,
+    plateNm: 44,
+    nutNm: 58,
+  } satisfies GearPumpSetup,
+  condensateVane: {
+    ...USUAL_VANE_PUMP,
+    machine: 'Condensate pump 4',
+    position: 'Pump',
+    demo: true,
+    headNm: 38,
+    capNm: 17,
+  } satisfies VanePumpSetup,
   thickJuice: surveyOf('Thick juice pump 2', 'Seal, drive side', {
     measures: ['look', 'shaft', 'runout', 'play'],
   }),
-} satisfies Record<string, Setup>;
+};

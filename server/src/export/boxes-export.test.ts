@@ -2,7 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fitUpSheet, type Setup } from '@fulcrant/core';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
 import { handAt } from '../../../core/src/testing/test-stand.ts';
@@ -35,7 +36,7 @@ describe('the printed sheet', () => {
       '6.40 mm',
       'GLAND BOLTS',
       '4, 34 N·m',
-      'component seal',
+      'Component seal',
       'signed',
     ])
       expect(text, word).toContain(word);
@@ -56,11 +57,11 @@ describe('the printed sheet', () => {
       'FLATS TURNED',
       '341.0 mm',
       '36 drops a minute',
-      'joints 90° apart',
+      'Joints apart: 90°',
     ])
       expect(text, word).toContain(word);
     const inch = await printed('packed', 'in');
-    expect(inch).toMatch(/box 4\.5\d* in × 3\.5\d* in/);
+    expect(inch).toMatch(/Box bore: 4\.5\d* in; Box depth: 3\.5\d* in/);
   });
 
   it('of a plunger gives the nut’s angle and what it is in preload; of a worn seal the day it is due', async () => {

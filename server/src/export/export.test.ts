@@ -2,7 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fitUpSheet, ScriptedHand } from '@fulcrant/core';
+import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
+import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { surveyOf } from '../demo/works.ts';
@@ -26,10 +27,10 @@ const worked = (name: string) =>
     .by(person('asta'))
     .pass('bench');
 
-const sealed = (h: ScriptedHand) => sealSheet(fitUpSheet(h.state, 'H-0777'));
+const sealed = (h: BearingHand) => sealSheet(fitUpSheet(h.state, 'H-0777'));
 
 async function words(
-  h: ScriptedHand,
+  h: BearingHand,
   unit: 'mm' | 'in',
   size: 'A4' | 'LETTER',
 ): Promise<{ text: string; info: string }> {
@@ -45,7 +46,7 @@ async function words(
 describe('the sheet of a survey as PDF', () => {
   it('gives the verdict, draws its turns with their exaggeration, and says how readings came', async () => {
     const id = (at: Date) => v7({ msecs: at.getTime() });
-    const h = new ScriptedHand(v7(), id, TOOLS, person('asta'), new Date(Date.now() - 3_600_000)).open(
+    const h = new BearingHand(v7(), id, TOOLS, person('asta'), new Date(Date.now() - 3_600_000)).open(
       v7(),
       surveyOf('Test pump', 'Seal', { measures: ['runout'], runoutStations: 1 }),
     );
@@ -61,7 +62,7 @@ describe('the sheet of a survey as PDF', () => {
       'deviations ×',
       'Measuring 1, before: bruise filed',
       'measuring 2: At 90°',
-      'house rules: run-out proportional',
+      'Run-out: a thousandth of the shaft',
     ])
       expect(text).toContain(word);
   });

@@ -1,11 +1,12 @@
-import { type Block, type FitUpSheet, type LengthUnit, type Said, sayIn, whenIn } from '@fulcrant/core';
+import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { type Said, sayIn } from '@fulcrant/core/quantities/say';
+import type { Block, FitUpSheet } from '@fulcrant/core/sheet/form';
+import { whenIn } from '@fulcrant/core/sheet/when';
 import PDFDocument from 'pdfkit';
 import type { SealedSheet } from '../store/sheets.ts';
-import { drawBearing } from './bearing-drawing.ts';
+import type { Pdf } from './drawings.ts';
+import { drawings } from './drawings.ts';
 import { type FontName, fonts } from './fonts.ts';
-import { drawTurns } from './turn-drawings.ts';
-
-export type Pdf = InstanceType<typeof PDFDocument>;
 
 /** Sides of the drawing frame, points. */
 const MARGIN = 40;
@@ -82,7 +83,7 @@ function after(sheet: SealedSheet, since: FitUpSheet['notes']): Block[] {
   ];
 }
 
-function head({ doc, unit, sheet }: Print): void {
+function head({ doc, sheet }: Print): void {
   doc
     .font('label')
     .fontSize(22)
@@ -98,11 +99,6 @@ function head({ doc, unit, sheet }: Print): void {
     .font('text')
     .fontSize(10.5)
     .text(`${sheet.title.machine}, ${sheet.title.position}. ${sheet.procedure.title}.`);
-  doc
-    .fontSize(8.6)
-    .fillColor(GREY)
-    .text(`${sayIn(sheet.description, unit)}.`)
-    .fillColor(INK);
   doc.moveDown(0.5);
 }
 
@@ -119,8 +115,7 @@ function draw(print: Print, block: Block, next: readonly Block[]): void {
   else if (block.block === 'line') line(print, block, next);
   else if (block.block === 'table') table(print, block);
   else if (block.block === 'working') working(print, block.rows);
-  else if (block.drawing === 'bearing') drawBearing(print.doc, print.sheet, print.unit);
-  else drawTurns(print.doc, print.sheet, print.unit);
+  else if (block.block === 'drawings') drawings(print.doc, block.drawings, print.unit);
 }
 
 /** How much of what follows a heading keeps company with it: its first line, or a table's head and first row. */

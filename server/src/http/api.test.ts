@@ -36,6 +36,7 @@ describe('who may call', () => {
       'get /api/health',
       'post /api/session',
       'delete /api/session',
+      'get /api/trades',
       'get /api/calculators',
       'post /api/calculators/:id',
     ]);

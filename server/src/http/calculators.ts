@@ -1,9 +1,18 @@
-import { listCalculators, runCalculator } from '@fulcrant/core';
+import { listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
+import { setupListing } from '@fulcrant/core/engine/setup-schema';
 import { Problem } from './problem.ts';
 import type { Route } from './routes.ts';
 
-/** The bench over HTTP: sums without a job. They hold nothing of the plant, so anyone may ask. */
+/** What holds nothing of the plant, so that anyone may ask: the bench, sums without a job; and what each trade’s setup looks like. */
 export const calculators: Route[] = [
+  {
+    method: 'get',
+    path: '/api/trades',
+    who: 'anyone',
+    run({ ctx }) {
+      ctx.body = setupListing();
+    },
+  },
   {
     method: 'get',
     path: '/api/calculators',

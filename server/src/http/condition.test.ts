@@ -1,4 +1,5 @@
-import { parseGaugeLine, STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core';
+import { parseGaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulation/turning-shaft';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { batch, type Caller, caller, freshHand, openHouse, type TestHouse } from '../testing/house.ts';

@@ -1,4 +1,7 @@
-import { INSTRUMENT_KINDS, type JobEvent, type Setup } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { INSTRUMENT_KINDS } from '@fulcrant/core/instruments/instrument';
+import { floatWhole } from '@fulcrant/core/trades/sleeve-bearing/example';
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -118,10 +121,7 @@ describe('a poison event among good ones', () => {
       ['packed', { boxDepthMm: 10 }],
       ['packed', { boxDepthMm: 90, lanternMm: 85 }],
       ['split bearing', { clampScrews: { size: 'M8', grade: '12.9', count: 5, friction: 'oiled' } }],
-      [
-        'float, whole',
-        { grease: { ...(EVERY_KIND['float, whole'] as { grease: object }).grease, massKg: 60 } },
-      ],
+      ['float, whole', { grease: { ...floatWhole.grease, massKg: 60 } }],
     ] as const) {
       const jobId = v7();
       const event = {

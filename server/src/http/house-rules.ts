@@ -1,4 +1,6 @@
-import { check, type HouseRules, houseRulesSchema, USUAL_HOUSE_RULES } from '@fulcrant/core';
+import { houseRulesSchema } from '@fulcrant/core/api/requests';
+import { check } from '@fulcrant/core/judgement/sentences';
+import { type HouseRules, USUAL_HOUSE_RULES } from '@fulcrant/core/sources/schools';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';
 

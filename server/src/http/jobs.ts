@@ -1,11 +1,9 @@
-import {
-  check,
-  eventsRequestSchema,
-  type FitUpSheet,
-  fitUpSheet,
-  type LengthUnit,
-  readingsTable,
-} from '@fulcrant/core';
+import { eventsRequestSchema } from '@fulcrant/core/api/requests';
+import { readingsTable } from '@fulcrant/core/job/readings-table';
+import { check } from '@fulcrant/core/judgement/sentences';
+import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
 import { dueCalendar } from '../export/due-calendar.ts';

@@ -1,4 +1,7 @@
-import { type JobEvent, procedureFor, reduce, type Setup } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import { reduce } from '@fulcrant/core/engine/judge';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { procedureFor } from '@fulcrant/core/engine/trades';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';
@@ -17,9 +20,9 @@ beforeAll(async () => {
 });
 afterAll(() => house?.close());
 
-/** Kinds that are worked through over the wire: what goes into a stuffing box. */
-const BOXES = Object.entries(EVERY_KIND).filter(([, setup]) =>
-  ['seal', 'packing', 'plunger'].includes(setup.procedure ?? ''),
+/** Kinds that are worked through over the wire: what goes into a stuffing box, and pumps taken apart. */
+const WORKED = Object.entries(EVERY_KIND).filter(([, setup]) =>
+  ['seal', 'packing', 'plunger', 'gear-pump', 'vane-pump'].includes(setup.procedure ?? ''),
 );
 const MOST = 150;
 
@@ -49,7 +52,7 @@ const wrench = {
   calibrationDue: '2099-01-01',
 };
 
-it.each(BOXES)(
+it.each(WORKED)(
   '%s: in every state on the way, the server refuses what is not the next step, and says why',
   async (_name, setup) => {
     const h = handAt({ ...setup, position: `Order ${v7()}` });

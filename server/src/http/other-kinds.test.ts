@@ -1,4 +1,6 @@
-import { type JobEvent, parseGaugeLine, STAND_IN_PUMPS } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import { parseGaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { STAND_IN_PUMPS } from '@fulcrant/core/simulation/pump-and-nut';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { StandInBench } from '../instruments/stand-in-bench.ts';
@@ -166,7 +168,7 @@ describe('pump, wrench and thermocouple on the bench', () => {
     expect(value('probe')).toBeLessThan(warm - 5);
   });
   it('drops fall less with every flat, and less as the packing settles', () => {
-    bench.move({ leak: 'packing', minutes: 0, flats: 0 });
+    bench.move({ leak: 'rings', minutes: 0, flats: 0 });
     const fresh = value('drops');
     bench.move({ minutes: 60 });
     const settled = value('drops');
@@ -175,7 +177,7 @@ describe('pump, wrench and thermocouple on the bench', () => {
     expect(fresh).toBeGreaterThan(settled + 20);
     expect(settled).toBeGreaterThan(drawn + 60);
     expect(Number.isInteger(drawn)).toBe(true);
-    bench.move({ leak: 'seal-opens', minutes: 60 });
+    bench.move({ leak: 'faces-open', minutes: 60 });
     expect(value('drops')).toBeGreaterThan(30);
   });
 });

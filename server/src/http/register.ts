@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { calibratedSchema, check, isDay, newInstrumentSchema } from '@fulcrant/core';
+import { calibratedSchema, newInstrumentSchema } from '@fulcrant/core/api/requests';
+import { isDay } from '@fulcrant/core/judgement/moments';
+import { check } from '@fulcrant/core/judgement/sentences';
 import { findPositions } from '../store/positions.ts';
 import { limitOf, typedOf } from './paging.ts';
 import { Problem } from './problem.ts';

@@ -1,4 +1,4 @@
-import type { Person } from '@fulcrant/core';
+import type { Person } from '@fulcrant/core/api/requests';
 import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';

@@ -1,7 +1,9 @@
-import { check, signInSchema } from '@fulcrant/core';
+import { signInSchema } from '@fulcrant/core/api/requests';
+import { check } from '@fulcrant/core/judgement/sentences';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { passwordMatches } from '../auth/password.ts';
 import { endSession, SESSION_HOURS, startSession } from '../auth/sessions.ts';
+import { siteOf } from '../store/positions.ts';
 import { Problem } from './problem.ts';
 import { COOKIE, EVERYONE_SIGNED_IN, type Route } from './routes.ts';
 
@@ -37,15 +39,18 @@ export const session: Route[] = [
         maxAge: SESSION_HOURS * 3_600_000,
         path: '/',
       });
-      ctx.body = { person: { id: person.id, name: person.name, role: person.role } };
+      ctx.body = {
+        person: { id: person.id, name: person.name, role: person.role },
+        site: await siteOf(house.db),
+      };
     },
   },
   {
     method: 'get',
     path: '/api/session',
     who: EVERYONE_SIGNED_IN,
-    run({ ctx }, person) {
-      ctx.body = { person };
+    async run({ ctx, house }, person) {
+      ctx.body = { person, site: await siteOf(house.db) };
     },
   },
   {

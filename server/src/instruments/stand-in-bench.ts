@@ -1,31 +1,17 @@
+import { gaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { normal, randomFrom } from '@fulcrant/core/simulation/random';
 import {
   BENCH_DIAL,
   type DialState,
   diameterAt,
   feelBlade,
-  gaugeLine,
-  normal,
-  randomFrom,
   readDial,
   STAND_IN_SHAFTS,
   type StandInShaft,
   surfaceAt,
-} from '@fulcrant/core';
+} from '@fulcrant/core/simulation/turning-shaft';
+import type { PortLine } from './ports.ts';
 import { type ShopMove, StandInShop } from './stand-in-shop.ts';
-
-/** A line a gauge sent, and from which port. */
-export type PortLine = { port: StandInPort; line: string };
-export const STAND_IN_PORTS = [
-  'dial',
-  'angle',
-  'micrometer',
-  'feeler',
-  'pump',
-  'wrench',
-  'probe',
-  'drops',
-] as const;
-export type StandInPort = (typeof STAND_IN_PORTS)[number];
 
 /** What the hand at the bench does: which shaft lies on the rollers, where the gauge stands, how far it is turned. */
 export type HandMove = ShopMove & {

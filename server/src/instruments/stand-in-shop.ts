@@ -1,18 +1,16 @@
+import { gaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { dropsPerMinute, type StandInLeak } from '@fulcrant/core/simulation/dripping';
 import {
-  bearingTemperature,
-  dropsPerMinute,
   freeOtherNut,
-  gaugeLine,
-  normal,
   type PumpState,
   pumpAtRest,
   release,
-  type StandInHeat,
-  type StandInLeak,
   type StandInPump,
   stroke,
-} from '@fulcrant/core';
-import type { PortLine } from './stand-in-bench.ts';
+} from '@fulcrant/core/simulation/pump-and-nut';
+import { normal } from '@fulcrant/core/simulation/random';
+import { bearingTemperature, type StandInHeat } from '@fulcrant/core/simulation/warming';
+import type { PortLine } from './ports.ts';
 
 /** What the hand does at pump, wrench and thermometer. */
 export type ShopMove = {
@@ -41,7 +39,7 @@ const DROPS_NOISE = 0.3;
 export class StandInShop {
   private pump: PumpState | null = null;
   private heat: StandInHeat = 'first-hours';
-  private leak: StandInLeak = 'packing';
+  private leak: StandInLeak = 'rings';
   private minutes = -1;
   private flats = 0;
   private clickedNm = 0;

@@ -1,17 +1,12 @@
-import {
-  check,
-  type EventOutcome,
-  type EventsResponse,
-  eventSchema,
-  fixedBearingOn,
-  type JobEvent,
-  type JobState,
-  type Person,
-  reduce,
-  say,
-  take,
-  upcast,
-} from '@fulcrant/core';
+import type { EventOutcome, EventsResponse, Person } from '@fulcrant/core/api/requests';
+import { eventSchema, type JobEvent } from '@fulcrant/core/engine/events';
+import { reduce } from '@fulcrant/core/engine/judge';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { take } from '@fulcrant/core/engine/take';
+import { upcast } from '@fulcrant/core/engine/upcast';
+import { fixedBearingOn } from '@fulcrant/core/job/fixed-bearing';
+import { check } from '@fulcrant/core/judgement/sentences';
+import { say } from '@fulcrant/core/quantities/say';
 import type { Folded } from './bounded.ts';
 import { linkOf } from './chain.ts';
 import { type Database, rowsOf } from './database.ts';

@@ -1,4 +1,4 @@
-import type { Instrument } from '@fulcrant/core';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { Sequelize } from 'sequelize';
 import type { DatabaseConfig } from '../config.ts';
 import { Briefly, FoldedJobs } from './bounded.ts';

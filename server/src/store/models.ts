@@ -1,4 +1,4 @@
-import type { Instrument } from '@fulcrant/core';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import {
   type CreationOptional,
   DataTypes,

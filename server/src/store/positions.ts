@@ -1,12 +1,16 @@
-import { type JobState, kindOf, type Setup } from '@fulcrant/core';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { sameTrade } from '@fulcrant/core/engine/trades';
 import type { Transaction } from 'sequelize';
 import { type Database, rowsOf } from './database.ts';
 
-/** The site all positions stand on; one house, one plant. */
-export const SITE = 'Holmbeck';
-
 /** A survey at a bearing's position does not take the bearing's setup away from the next fitting, nor the other way. */
-const sameKind = (kept: string, setup: Setup): boolean => kindOf(JSON.parse(kept) as Setup) === kindOf(setup);
+const sameWork = (kept: string, setup: Setup): boolean => sameTrade(JSON.parse(kept) as Setup, setup);
+
+/** The site all positions stand on; one house, one plant. Until it has a name it has none. */
+export async function siteOf(db: Database, transaction: Transaction | null = null): Promise<string> {
+  return (await db.models.Position.findOne({ attributes: ['site'], transaction }))?.site ?? '';
+}
 
 /**
  * The position remembers the setup last used on it, so that the next job starts from there.
@@ -19,17 +23,17 @@ export async function keepPosition(db: Database, transaction: Transaction, state
   if (found) {
     // A job may say its own names; a position keeps its own, and takes a setup only from jobs that mean it.
     const meant =
-      found.machine === machine && found.position === position && sameKind(found.setup, state.setup);
+      found.machine === machine && found.position === position && sameWork(found.setup, state.setup);
     if (meant && found.setup !== setup) await found.update({ setup }, { transaction });
     return found.id;
   }
-  const named = await db.models.Position.findOne({ where: { site: SITE, machine, position }, transaction });
+  const named = await db.models.Position.findOne({ where: { machine, position }, transaction });
   if (named) {
-    if (sameKind(named.setup, state.setup)) await named.update({ setup }, { transaction });
+    if (sameWork(named.setup, state.setup)) await named.update({ setup }, { transaction });
     return named.id;
   }
   await db.models.Position.create(
-    { id: state.positionId, site: SITE, machine, position, setup },
+    { id: state.positionId, site: await siteOf(db, transaction), machine, position, setup },
     { transaction },
   );
   return state.positionId;

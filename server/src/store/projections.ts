@@ -1,4 +1,5 @@
-import { SUMMARY_VERSION, summarise } from '@fulcrant/core';
+import { tradeOf } from '@fulcrant/core/engine/trades';
+import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
 import type { Logger } from 'pino';
 import { foldJob } from './append.ts';
 import { type Database, rowsOf } from './database.ts';
@@ -48,7 +49,7 @@ async function renewLine(db: Database, jobId: string): Promise<boolean> {
         summary: JSON.stringify(summarise(state)),
         summaryVersion: SUMMARY_VERSION,
         machine: state.setup.machine,
-        role: 'role' in state.setup ? state.setup.role : null,
+        role: tradeOf(state.setup).words.role?.(state.setup) ?? null,
       },
       { where: { id: jobId, chain: folded.chain } },
     );

@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type JobEvent, numbersOf } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import { numbersOf } from '@fulcrant/core/engine/numbers';
 import { pino } from 'pino';
 import { QueryTypes } from 'sequelize';
 import { v7 } from 'uuid';
@@ -114,9 +115,9 @@ describe('what was signed', () => {
     h.do('sheet.reopened', { reason: 'one gap was misread' });
     const gap = h.state.readings.findLast((r) => r.step === 'lock');
     h.do('reading.withdrawn', { reading: gap?.id ?? '', reason: 'misread' });
-    h.read('lock', gap?.place ?? '', 0.08, 'feeler')
-      .pass('lock')
-      .do('sheet.signed', { name: 'Asta' });
+    h.read('lock', gap?.place ?? '', 0.08, 'feeler').pass('lock');
+    // The cap came off for the blade.
+    h.bolts().pass('bolts').answerAll('handturn').pass('handturn').do('sheet.signed', { name: 'Asta' });
     await send({ jobId: h.jobId, events: h.events.slice(from) });
     const path = `/api/jobs/${h.jobId}/sheet.json`;
     expect((await asta('GET', path)).body).toMatchObject({ revision: 2, frozen: { revision: 2 } });

@@ -1,5 +1,9 @@
 import { createHash } from 'node:crypto';
-import { type FitUpSheet, fitUpSheet, type JobEvent, type JobState, timeOf } from '@fulcrant/core';
+import { timeOf } from '@fulcrant/core/engine/clock';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { JobState } from '@fulcrant/core/engine/state';
+import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
 import canonicalize from 'canonicalize';
 import type { Transaction } from 'sequelize';
 import type { Database } from './database.ts';

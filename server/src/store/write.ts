@@ -1,4 +1,7 @@
-import { type JobEvent, type JobState, SUMMARY_VERSION, summarise } from '@fulcrant/core';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { tradeOf } from '@fulcrant/core/engine/trades';
+import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
 import { type Database, rowsOf, run } from './database.ts';
@@ -31,7 +34,7 @@ function rowOf(state: JobState, count: number, chain: string, now: Date) {
     eventCount: count,
     chain,
     machine: state.setup.machine,
-    role: 'role' in state.setup ? state.setup.role : null,
+    role: tradeOf(state.setup).words.role?.(state.setup) ?? null,
     signedAt: state.signed ? new Date(state.signed.at) : null,
     summary: JSON.stringify(summarise(state)),
     summaryVersion: SUMMARY_VERSION,

@@ -3,14 +3,12 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-  type Author,
-  type HandTools,
-  type Instrument,
-  type JobEvent,
-  ScriptedHand,
-  type SleeveSetup,
-} from '@fulcrant/core';
+import type { Author } from '@fulcrant/core/engine/author';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
 import { pino } from 'pino';
 import { v7 } from 'uuid';
 import { startDatabase } from '../../../scripts/database.mjs';
@@ -123,16 +121,16 @@ export const person = (id: string): Author => {
 };
 
 /** A hand at a fresh job of a fresh position; its events are posted by the test. */
-export function freshHand(name: string, change: Partial<SleeveSetup> = {}): ScriptedHand {
+export function freshHand(name: string, change: Partial<SleeveSetup> = {}): BearingHand {
   const id = (at: Date) => v7({ msecs: at.getTime() });
   const began = new Date(Date.now() - 3_600_000);
-  return new ScriptedHand(v7(), id, TOOLS, person('asta'), began).open(
+  return new BearingHand(v7(), id, TOOLS, person('asta'), began).open(
     v7(),
     setupOf('Test stand', name, change),
   );
 }
 
 /** A hand's events from the n-th on, as a request's body. */
-export const batch = (h: ScriptedHand, from = 0): { events: JobEvent[] } => ({
+export const batch = (h: BearingHand, from = 0): { events: JobEvent[] } => ({
   events: h.events.slice(from),
 });

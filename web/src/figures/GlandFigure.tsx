@@ -1,5 +1,6 @@
-import { type GlandGapsValues, lengthDigits } from '@fulcrant/core';
-import { useSettings } from '../app/settings.tsx';
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import type { GlandGapsValues } from '@fulcrant/core/steps/gland-gaps';
+import { useSettings } from '../ui/settings.tsx';
 import { Figure, Label, spot } from './drawing.tsx';
 
 const CX = 230;

@@ -1,4 +1,5 @@
-import type { FirstFillValues, StrokesValues } from '@fulcrant/core';
+import type { FirstFillValues } from '@fulcrant/core/arithmetic/lubrication/first-fill';
+import type { StrokesValues } from '@fulcrant/core/trades/regreasing/greasing';
 import { Figure, Label, spot } from './drawing.tsx';
 
 const ROLLERS_DEG = [0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330];

@@ -1,10 +1,8 @@
-import {
-  type AxialPlaceValues,
-  type FloatRoomValues,
-  lengthDigits,
-  type RaceGapsStepValues,
-} from '@fulcrant/core';
-import { useSettings } from '../app/settings.tsx';
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import type { FloatRoomValues } from '@fulcrant/core/steps/bearing/float-room';
+import type { AxialPlaceValues } from '@fulcrant/core/trades/split-bearing/axial-place';
+import type { RaceGapsStepValues } from '@fulcrant/core/trades/split-bearing/race-gaps';
+import { useSettings } from '../ui/settings.tsx';
 import { Axis, Dimension, Figure, Label, spot } from './drawing.tsx';
 
 const W = 680;
@@ -32,7 +30,7 @@ export function RaceFigure({
   place,
   what = 'race',
 }: {
-  values: Pick<RaceGapsStepValues, 'raceMm' | 'ringMm' | 'offsetDeg' | 'offsetWantedDeg'>;
+  values: Pick<RaceGapsStepValues, 'raceMm' | 'ringMm' | 'ring2Mm' | 'offsetDeg' | 'offsetWantedDeg'>;
   shaftMm: number;
   place: string | undefined;
   /** What is split: the race of a bearing, or the holder of a seal. */
@@ -46,6 +44,7 @@ export function RaceFigure({
   const off = v.offsetDeg ?? v.offsetWantedDeg;
   const tone = (key: string) => (place === key ? 'brass' : 'ink');
   const ring = v.ringMm;
+  const both = (side: 'a' | 'b') => `${say(ring?.[side] ?? null)} ${say(v.ring2Mm?.[side] ?? null)}`;
   const ra = opening(ring?.a ?? null, shaftMm, c0);
   const rb = opening(ring?.b ?? null, shaftMm, c0);
   const joint = (deg: number, r: number) => spot(CX, CY, deg, r);
@@ -93,17 +92,17 @@ export function RaceFigure({
             {...joint(off, 103)}
             toX={CX + 168}
             toY={CY - 26}
-            tone={tone('ring/a')}
-            label="ring"
-            value={say(ring.a)}
+            tone={place === 'ring/a' || place === 'ring2/a' ? 'brass' : 'ink'}
+            label="rings 1, 2"
+            value={both('a')}
           />
           <Mark
             {...joint(off + 180, 103)}
             toX={CX - 168}
             toY={CY - 26}
-            tone={tone('ring/b')}
-            label="ring"
-            value={say(ring.b)}
+            tone={place === 'ring/b' || place === 'ring2/b' ? 'brass' : 'ink'}
+            label="rings 1, 2"
+            value={both('b')}
             left
           />
           <Label x={CX - 176} y={H - 34} anchor="end" tone={place === 'offset' ? 'brass' : 'muted'}>

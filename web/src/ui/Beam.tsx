@@ -1,6 +1,8 @@
-import type { Beam as BeamData, LengthUnit } from '@fulcrant/core';
-import { formatRoughness, formatTorque, lengthDigits } from '@fulcrant/core';
-import { useSettings } from '../app/settings.tsx';
+import type { Beam as BeamData } from '@fulcrant/core/judgement/result';
+import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
+import { formatRoughness } from '@fulcrant/core/quantities/roughness';
+import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { useSettings } from './settings.tsx';
 
 const W = 440;
 const GROUND = 136;
@@ -21,8 +23,8 @@ function along(b: BeamData, value: number): number {
 const place = (b: BeamData): number => Math.max(-1.32, Math.min(1.32, along(b, b.value)));
 
 /** A number in the beam's own unit. */
-function sayAs(kind: BeamData['kind'], v: number, unit: LengthUnit): string {
-  switch (kind) {
+function sayAs(quantity: BeamData['quantity'], v: number, unit: LengthUnit): string {
+  switch (quantity) {
     case 'torque':
       return formatTorque(v, unit);
     case 'angle':
@@ -48,7 +50,7 @@ export function Beam({
   small?: boolean;
 }) {
   const { unit } = useSettings();
-  const say = (v: number) => sayAs(beam.kind, v, unit);
+  const say = (v: number) => sayAs(beam.quantity, v, unit);
   const at = place(beam);
   const caught = Math.max(-1, Math.min(1, at));
   const slope = ((STOP_TOP - PIVOT) / REACH) * caught;
@@ -135,7 +137,7 @@ export function Beam({
       </svg>
       {!small && (
         <figcaption className="kicker mt-0.5 max-w-[30rem] text-center">
-          {beam.label} {beam.kind === 'length' ? unit : ''} ·{' '}
+          {beam.label} {beam.quantity === 'length' ? unit : ''} ·{' '}
           <span className="normal-case tracking-normal">{words}</span>
         </figcaption>
       )}

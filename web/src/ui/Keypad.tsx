@@ -1,4 +1,4 @@
-import type { PlaceKind } from '@fulcrant/core';
+import type { PlaceQuantity } from '@fulcrant/core/engine/state';
 
 /** Rows of six: digits at the left as on a calculator, units and signs at the right. */
 const keys = (sign: string, ...units: [string, string, string]) => [
@@ -13,7 +13,7 @@ const ROUGHNESS_KEYS = ['7', '8', '9', '.', ' µm', '⌫', '4', '5', '6', '0', '
 const ANGLE_KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '⌫'];
 const PRESSURE_KEYS = keys('/', ' MPa', ' bar', ' psi').slice(0, 17);
 const TEMPERATURE_KEYS = keys('-', ' °C', ' °F', ' ').slice(0, 16);
-const KEYS: Partial<Record<PlaceKind, string[]>> = {
+const KEYS: Partial<Record<PlaceQuantity, string[]>> = {
   angle: ANGLE_KEYS,
   dial: DIAL_KEYS,
   roughness: ROUGHNESS_KEYS,
@@ -32,7 +32,7 @@ const SAID: Record<string, string> = {
 
 type Props = {
   onKey: (key: string) => void;
-  kind: PlaceKind;
+  kind: PlaceQuantity;
   /** The place goes both ways. */
   signed?: boolean;
 };

@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core';
-import { useSettings } from '../app/settings.tsx';
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { useSettings } from './settings.tsx';
 
 /** Digits in the mono with the wide decimal point closed up. */
 export function Digits({ text, className = '' }: { text: string; className?: string }) {

@@ -1,4 +1,4 @@
-import type { RailMark } from '@fulcrant/core';
+import type { RailMark } from '@fulcrant/core/job/summary';
 import { useEffect, useRef } from 'react';
 
 const PIN = 'var(--stop)';
@@ -14,15 +14,17 @@ function words(m: RailMark): string {
  * a pin through a hold point, solid-headed where it holds now, open-headed where it is still to come.
  */
 export function FlatRail({ marks }: { marks: RailMark[] }) {
-  const step = 400 / Math.max(1, marks.length);
+  // The present collar takes two places where many stand close.
+  const at = marks.findIndex((m) => m.status === 'present');
+  const step = 400 / Math.max(1, marks.length + (at < 0 ? 0 : 1));
   return (
     <svg viewBox="0 0 400 64" className="block w-full" role="img" aria-label={marks.map(words).join('; ')}>
       <rect x="2" y="27" width="396" height="12" fill="var(--shade)" stroke="var(--faint)" />
       <line x1="0" x2="400" y1="33" y2="33" stroke="var(--steel)" strokeDasharray="14 4 3 4" />
       {marks.map((m, i) => {
-        const x = step * (i + 0.5);
         const present = m.status === 'present';
-        const w = present ? 26 : 15;
+        const x = step * (i + (present ? 1 : 0.5) + (at >= 0 && i > at ? 1 : 0));
+        const w = present ? Math.min(26, step * 1.6) : Math.min(15, step * 0.66);
         const h = present ? 42 : 26;
         return (
           <g key={m.id}>

@@ -1,5 +1,5 @@
-import type { WorkingLine } from '@fulcrant/core';
-import { useSay } from '../app/settings.tsx';
+import type { WorkingLine } from '@fulcrant/core/judgement/result';
+import { useSay } from './settings.tsx';
 
 /** The sum as it would stand on the back of the sheet; opened on demand where room is short. */
 export function Working({ lines, open = true }: { lines: WorkingLine[]; open?: boolean }) {

@@ -1,7 +1,8 @@
-import type { Finding, Verdict } from '@fulcrant/core';
-import { sourceOf, VERDICT_WORD } from '@fulcrant/core';
+import type { Finding } from '@fulcrant/core/judgement/result';
+import { VERDICT_WORD, type Verdict } from '@fulcrant/core/metrology/decision';
+import { sourceOf } from '@fulcrant/core/sources/register';
 import type { ReactNode } from 'react';
-import { useSay } from '../app/settings.tsx';
+import { useSay } from './settings.tsx';
 
 const VERDICT_INK: Record<Verdict, string> = {
   accept: 'text-good',

@@ -1,0 +1,238 @@
+import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
+import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import { type LimitInForce, limitInForce } from '../../sources/schools.ts';
+import { couplingTolerance } from './coupling-tolerance.ts';
+
+export const COUPLING_METHODS = ['rim-and-face', 'reverse'] as const;
+export type CouplingMethod = (typeof COUPLING_METHODS)[number];
+
+/** Readings at top, right, bottom, left, looking from the driver towards the driven machine. */
+export type ClockReadings = readonly [number, number, number, number];
+
+export type CouplingInput = {
+  method: CouplingMethod;
+  speedRpm: number;
+  /**
+   * Bracket on the driven shaft, indicator on the driver's rim (rim-and-face), or on the driver's hub (reverse).
+   */
+  rimMm: ClockReadings;
+  /** Rim-and-face: indicator on the face of the driver's hub, plunger towards the driver. */
+  faceMm?: ClockReadings | undefined;
+  /** Reverse: bracket on the driver, indicator on the driven hub. */
+  backMm?: ClockReadings | undefined;
+  /** Sag of each bracket: reading at the bottom, zero on top, on a stiff bar. */
+  rimSagMm?: number | undefined;
+  backSagMm?: number | undefined;
+  /** Rim-and-face: diameter the indicator sweeps on the face. */
+  faceDiameterMm?: number | undefined;
+  /** Reverse: distance between the two indicators' planes, the driver's being the farther. */
+  dialDistanceMm?: number | undefined;
+  /** From the plane of the indicator on the driver to the middle of its front feet, and on to its back feet. */
+  frontFeetMm: number;
+  feetSpanMm: number;
+  resolutionMm: number;
+  makerOffsetMm?: number | undefined;
+  makerAnglePer100Mm?: number | undefined;
+  rule?: DecisionRule | undefined;
+};
+
+export type PlaneValues = {
+  /** Driver's axis above (or to the right of) the driven one, at the coupling's middle. */
+  offsetMm: number;
+  /** How it goes on away from the coupling, mm per 100 mm; positive rises (or goes right). */
+  anglePer100Mm: number;
+  /** What to lay under the feet (or how far to move them to the right); negative to take out or move left. */
+  frontMm: number;
+  backMm: number;
+};
+
+export type CouplingValues = {
+  vertical: PlaneValues;
+  horizontal: PlaneValues;
+  /** Top + bottom less left + right of each dial: nothing where the readings hang together. */
+  closureMm: number[];
+  offsetLimitMm: number;
+  anglePer100LimitMm: number;
+};
+
+/** What a dial reads at clock places without the sag of its bracket. */
+const steady = (r: ClockReadings, sag: number): ClockReadings => [
+  r[0],
+  r[1] - sag / 2,
+  r[2] - sag,
+  r[3] - sag / 2,
+];
+
+type Plane = { offset: number; slope: number };
+
+/** Offset and slope of the driver's axis against the driven one in one plane, from two opposite readings of each dial. */
+function plane(input: CouplingInput, near: 0 | 1, far: 2 | 3): Plane {
+  const rim = steady(input.rimMm, input.rimSagMm ?? 0);
+  const atRim = (rim[near] - rim[far]) / 2;
+  if (input.method === 'rim-and-face') {
+    // The face sags with the bracket too, but along the shaft a bracket is stiff: common practice leaves it.
+    const face = input.faceMm as ClockReadings;
+    return { offset: atRim, slope: (face[near] - face[far]) / (input.faceDiameterMm as number) };
+  }
+  const back = steady(input.backMm as ClockReadings, input.backSagMm ?? 0);
+  const distance = input.dialDistanceMm as number;
+  // The second dial sees the driven shaft from the driver: the same offset with the sign turned.
+  const atBack = -(back[near] - back[far]) / 2;
+  const slope = (atRim - atBack) / distance;
+  return { offset: (atRim + atBack) / 2, slope };
+}
+
+/**
+ * Coupling alignment by rim-and-face or by reverse indicators: offset and angle at the coupling, shims under front and back
+ * feet and sideways moves that bring both to nothing, against the tolerance for the speed. Positive is up, and to the right
+ * looking from the driver towards the driven machine; a plunger pushed in reads positive.
+ * Source: geometry; tolerances as in `couplingTolerance`.
+ * @throws RangeError where the second dial or its distance is missing
+ */
+export function couplingAlignment(input: CouplingInput): CalculatorResult<CouplingValues> {
+  mustBeWhole(input);
+  const tolerance = couplingTolerance(input.speedRpm);
+  const speed = `at ${input.speedRpm} rpm`;
+  const school = (limitMm: number) => [
+    { school: 'speed', title: speed, limitMm, source: 'alignment-practice' as const },
+  ];
+  const offsetLimit = limitInForce(school(tolerance.offsetMm), 'speed', input.makerOffsetMm);
+  const angleLimit = limitInForce(school(tolerance.anglePer100Mm), 'speed', input.makerAnglePer100Mm);
+  const u = resolutionUncertainty(input.resolutionMm) / Math.SQRT2;
+  const uAngle = angleUncertainty(input);
+  const findings: Finding[] = [];
+  const working: WorkingLine[] = [];
+  const beams: Beam[] = [];
+  const planes = (
+    [
+      ['vertical', 0, 2, 'Up and down', 'high', 'low'],
+      ['horizontal', 1, 3, 'Sideways', 'to the right', 'to the left'],
+    ] as const
+  ).map(([name, near, far, title, plus, minus]) => {
+    const p = plane(input, near, far);
+    const values = movesOf(input, p);
+    const judge = (kind: 'offset' | 'angle', value: number, uncertainty: number, limit: LimitInForce) => {
+      const { marginMm: _, ...judged } = judgeUpper({
+        code: `coupling.${name}.${kind}`,
+        what: `${title} the ${kind === 'offset' ? 'offset' : 'angle, per 100,'}`,
+        valueMm: Math.abs(value),
+        uncertaintyMm: uncertainty,
+        limit,
+        rule: input.rule,
+        means:
+          kind === 'offset'
+            ? `the driver stands ${value >= 0 ? plus : minus}.`
+            : 'the shafts meet at an angle.',
+        remedy: `${name === 'vertical' ? 'Shim' : 'Move'} the feet as drawn, tighten, and read both turns again.`,
+        again: { where: 'of the turn', stepMm: input.resolutionMm, count: 1, places: 2 },
+      });
+      findings.push(judged);
+      beams.push(
+        upperBeam(
+          `${title}, ${kind === 'offset' ? 'offset' : 'per 100'}`,
+          Math.abs(value),
+          COVERAGE[input.rule ?? 'k2'] * uncertainty,
+          limit,
+          judged.verdict,
+        ),
+      );
+    };
+    judge('offset', values.offsetMm, u, offsetLimit);
+    judge('angle', values.anglePer100Mm, uAngle, angleLimit);
+    working.push(...workOf(input, title, values));
+    return values;
+  });
+  const closureMm = closures(input);
+  const slack = 2 * input.resolutionMm + 1e-9;
+  closureMm.forEach((c, i) => {
+    if (Math.abs(c) > slack)
+      findings.push({
+        code: `coupling.closure.${i + 1}`,
+        verdict: 'reject',
+        reason: `Dial ${i + 1} does not hang together: top + bottom and left + right differ by ${len(Math.abs(c))}.`,
+        limit: `${len(2 * input.resolutionMm)} (two steps of the dial)`,
+        source: 'practice',
+        remedy: 'Tighten the bracket, turn both shafts together, and read the turn again.',
+        acceptable: true,
+      });
+  });
+  if (!tolerance.tabled && input.makerOffsetMm === undefined)
+    findings.push({
+      code: 'coupling.speed',
+      verdict: 'caution',
+      reason: 'The speed is beyond the table: its strictest row stands in.',
+      source: 'alignment-practice',
+      remedy: 'Take the tolerance from the maker of the coupling.',
+      acceptable: true,
+    });
+  const [vertical, horizontal] = planes as [PlaneValues, PlaneValues];
+  return {
+    values: {
+      vertical,
+      horizontal,
+      closureMm,
+      offsetLimitMm: offsetLimit.limitMm,
+      anglePer100LimitMm: angleLimit.limitMm,
+    },
+    findings,
+    working,
+    beams: [beams.reduce((a, b) => (share(b) > share(a) ? b : a))],
+  };
+}
+
+const share = (b: Beam): number => b.value / (b.upper ?? 1);
+
+function mustBeWhole(i: CouplingInput): void {
+  if (i.method === 'rim-and-face' && (i.faceMm === undefined || i.faceDiameterMm === undefined))
+    throw new RangeError('Rim and face needs the four face readings and the diameter swept.');
+  if (i.method === 'reverse' && (i.backMm === undefined || i.dialDistanceMm === undefined))
+    throw new RangeError(
+      'Reverse indicators need the second dial’s four readings and the distance between the dials.',
+    );
+}
+
+/** How far from the dial on the driver the coupling's middle lies: on the rim itself, or half-way to the other dial. */
+const middleOf = (i: CouplingInput): number => (i.method === 'reverse' ? (i.dialDistanceMm ?? 0) / 2 : 0);
+
+function movesOf(input: CouplingInput, p: Plane): PlaneValues {
+  const height = (fromDial: number) => p.offset + p.slope * (fromDial + middleOf(input));
+  return {
+    offsetMm: p.offset,
+    anglePer100Mm: 100 * p.slope,
+    frontMm: -height(input.frontFeetMm) + 0,
+    backMm: -height(input.frontFeetMm + input.feetSpanMm) + 0,
+  };
+}
+
+function angleUncertainty(i: CouplingInput): number {
+  const one = resolutionUncertainty(i.resolutionMm);
+  return i.method === 'reverse'
+    ? (100 * one) / (i.dialDistanceMm ?? 1)
+    : (100 * Math.SQRT2 * one) / (i.faceDiameterMm ?? 1);
+}
+
+function closures(i: CouplingInput): number[] {
+  const of = (r: ClockReadings) => r[0] + r[2] - r[1] - r[3];
+  const dials = [steady(i.rimMm, i.rimSagMm ?? 0)];
+  if (i.method === 'rim-and-face' && i.faceMm) dials.push(i.faceMm);
+  if (i.method === 'reverse' && i.backMm) dials.push(steady(i.backMm, i.backSagMm ?? 0));
+  return dials.map(of);
+}
+
+function workOf(i: CouplingInput, title: string, v: PlaneValues): WorkingLine[] {
+  const m = middleOf(i);
+  const foot = (z: number) => `−(${num(v.offsetMm)} + ${num(v.anglePer100Mm, 4)} × ${num(z + m, 0)} ÷ 100)`;
+  return [
+    {
+      what: `${title.toLowerCase()}: at the coupling`,
+      sum: `offset ${len(v.offsetMm)}, ${len(v.anglePer100Mm, 4)} per 100`,
+    },
+    {
+      what: `${title.toLowerCase()}: front, back feet`,
+      sum: `${foot(i.frontFeetMm)} = ${len(v.frontMm)}; ${foot(i.frontFeetMm + i.feetSpanMm)} = ${len(v.backMm)}`,
+    },
+  ];
+}

@@ -1,0 +1,73 @@
+import { array, number, object, string } from 'yup';
+import { type Calculator, entry, mm, rule, signed } from '../../judgement/entry.ts';
+import { COUPLING_METHODS, type CouplingInput, couplingAlignment } from './coupling.ts';
+import { housingAlignment } from './housings.ts';
+import { softFoot } from './soft-foot.ts';
+
+/** Four readings at top, right, bottom, left. */
+const clock = () => array(signed().required()).length(4);
+
+export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
+  entry(
+    'alignment.coupling',
+    'Coupling: offset, angle, shims and side moves',
+    object({
+      method: string().oneOf(COUPLING_METHODS).required(),
+      speedRpm: number().moreThan(0).max(20000).required(),
+      rimMm: clock().required(),
+      faceMm: clock(),
+      backMm: clock(),
+      rimSagMm: signed(2),
+      backSagMm: signed(2),
+      faceDiameterMm: mm(2000),
+      dialDistanceMm: mm(3000),
+      frontFeetMm: mm(5000).required(),
+      feetSpanMm: mm(5000).required(),
+      resolutionMm: mm(1).required(),
+      makerOffsetMm: mm(2),
+      makerAnglePer100Mm: mm(2),
+      rule: rule(),
+    }).noUnknown(),
+    // The schema has counted the readings of each dial.
+    (i) => couplingAlignment(i as unknown as CouplingInput),
+  ),
+  entry(
+    'alignment.housings',
+    'Housings along a shaft against what the bearing takes up',
+    object({
+      housings: array(
+        object({
+          atMm: number().min(-20000).max(20000).required(),
+          verticalNearMm: signed().required(),
+          verticalFarMm: signed().required(),
+          horizontalNearMm: signed().required(),
+          horizontalFarMm: signed().required(),
+        })
+          .noUnknown()
+          .required(),
+      )
+        .min(2)
+        .max(8)
+        .required(),
+      widthMm: mm(2000).required(),
+      resolutionMm: mm(1).required(),
+      abilityDeg: number().moreThan(0).max(5),
+      rule: rule(),
+    }).noUnknown(),
+    housingAlignment,
+  ),
+  entry(
+    'alignment.soft-foot',
+    'Soft foot: gaps, wedges and shims',
+    object({
+      feet: array(array(number().min(0).max(5).required()).max(4).required())
+        .min(2)
+        .max(8)
+        .required(),
+      resolutionMm: mm(1).required(),
+      makerLimitMm: mm(2),
+      rule: rule(),
+    }).noUnknown(),
+    softFoot,
+  ),
+];

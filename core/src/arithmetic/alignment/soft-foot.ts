@@ -1,0 +1,115 @@
+import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import { limitInForce } from '../../sources/schools.ts';
+
+export type SoftFootInput = {
+  /** Gap or rise at each foot, at one to four places under it; an empty list where not felt yet. */
+  feet: readonly (readonly number[])[];
+  resolutionMm: number;
+  makerLimitMm?: number | undefined;
+  rule?: DecisionRule | undefined;
+};
+
+export type SoftFootValues = {
+  /** Worst gap of each foot; null where not felt. */
+  worstMm: Array<number | null>;
+  /** How much the gap changes from one side of the foot to the other. */
+  wedgeMm: Array<number | null>;
+  /** Full shim to lay under each foot, from stock of 0.05 mm steps; 0 for none. */
+  shimMm: number[];
+};
+
+/** Gap allowed at a foot. Common practice, no source. */
+export const SOFT_FOOT_MM = 0.05;
+const SHIM_STOCK_MM = 0.05;
+
+/**
+ * Soft foot: each foot's bolt loosened in turn, the rise read or the gap felt. A parallel gap wants a full shim under the
+ * whole foot; a wedge does not go away with one.
+ * Source: common practice for the limit.
+ */
+export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues> {
+  const limit = limitInForce(
+    [{ school: 'practice', title: 'common practice', limitMm: SOFT_FOOT_MM, source: 'practice' }],
+    'practice',
+    input.makerLimitMm,
+  );
+  const u = resolutionUncertainty(input.resolutionMm);
+  const worstMm = input.feet.map((f) => (f.length ? Math.max(...f) : null));
+  const wedgeMm = input.feet.map((f) => (f.length > 1 ? Math.max(...f) - Math.min(...f) : null));
+  const findings: Finding[] = [];
+  const shimMm = input.feet.map((f, i) => {
+    const worst = worstMm[i];
+    if (worst === null || worst === undefined) return 0;
+    const wedge = wedgeMm[i] ?? 0;
+    const angled = wedge > limit.limitMm;
+    const full = Math.floor((Math.min(...f) + 1e-9) / SHIM_STOCK_MM) * SHIM_STOCK_MM;
+    const { marginMm: _, ...judged } = judgeUpper({
+      code: `softfoot.${i + 1}`,
+      what: `Foot ${i + 1}, its widest gap,`,
+      valueMm: worst,
+      uncertaintyMm: u,
+      limit,
+      rule: input.rule,
+      means: angled
+        ? `it stands on an edge, ${len(wedge)} from side to side.`
+        : 'tightening it bends the frame.',
+      remedy: angled
+        ? 'A wedge is scraped, machined or stepped, not shimmed parallel.'
+        : full > 0
+          ? `Lay ${len(full)} full shim under the whole foot, few and clean; feel all feet again.`
+          : 'No full shim goes under it: clean the foot, look for a burr, feel all feet again.',
+      again: { where: `at foot ${i + 1}`, stepMm: input.resolutionMm, count: 1 },
+    });
+    findings.push(judged);
+    if (judged.verdict !== 'accept' && f.length === 1)
+      findings.push({
+        code: `softfoot.${i + 1}.corners`,
+        verdict: 'caution',
+        reason: `Foot ${i + 1} was felt at one place: a parallel gap and a wedge look alike there.`,
+        source: 'practice',
+        remedy: 'Feel the other corners of that foot.',
+        acceptable: true,
+      });
+    return judged.verdict === 'reject' && !angled ? full : 0;
+  });
+  const unread = worstMm.filter((w) => w === null).length;
+  if (unread > 0)
+    findings.push({
+      code: 'softfoot.unread',
+      verdict: 'incomplete',
+      reason: `${unread} of ${input.feet.length} feet are still to be felt.`,
+      acceptable: false,
+    });
+  const worst = worstMm.reduce<number | null>((a, b) => (b !== null && (a === null || b > a) ? b : a), null);
+  return {
+    values: { worstMm, wedgeMm, shimMm },
+    findings,
+    working: input.feet.flatMap((f, i) =>
+      f.length
+        ? [
+            {
+              what: `foot ${i + 1}`,
+              sum: `${f.map((v) => num(v)).join(', ')}; widest ${len(Math.max(...f))}`,
+            },
+          ]
+        : [],
+    ),
+    beams:
+      worst === null
+        ? []
+        : [
+            upperBeam(
+              'Widest gap',
+              worst,
+              COVERAGE[input.rule ?? 'k2'] * u,
+              limit,
+              findings.find((f) => f.code === `softfoot.${worstMm.indexOf(worst) + 1}`)?.verdict ??
+                'incomplete',
+            ),
+          ],
+  };
+}

@@ -1,0 +1,425 @@
+import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { decide, type Verdict } from '../../metrology/decision.ts';
+import { type FittedLine, fitLine } from '../../metrology/line.ts';
+import { inQuadrature, mean, meanUncertainty } from '../../metrology/uncertainty.ts';
+import { sayNutAngle } from '../../quantities/angle.ts';
+import { len, num } from '../../quantities/say.ts';
+import { tidy } from '../shaft/tolerance.ts';
+import { type Feel, feelOffset } from './clearance-class.ts';
+import { type Advice, advise, believe } from './drive-up-belief.ts';
+import { type DriveUpTargetInput, type DriveUpTargetValues, driveUpTarget } from './drive-up-target.ts';
+import type { DriveUpPoint } from './drive-up-warnings.ts';
+import { driveUpWarnings } from './drive-up-warnings.ts';
+import { pitchSeen, sayPitch } from './travel.ts';
+
+/** Both rows felt with the nut turned `angleDeg` on from snug. Several at one angle are repeats. */
+export type DriveUpReading = { angleDeg: number; rowAMm: number; rowBMm: number };
+
+export type DriveUpForecastInput = DriveUpTargetInput & {
+  benchUncertaintyMm?: number | undefined;
+  bladeStepMm: number;
+  /** Nobody has looked at the sleeve's thread: its pitch is only supposed. */
+  pitchAssumed?: boolean | undefined;
+  feel?: Feel | undefined;
+  readings: DriveUpReading[];
+  /** What one turn is meant to be: 45 for eighths, 22.5 for sixteenths. */
+  stepDeg?: number | undefined;
+};
+
+export type DriveUpPlace = 'not-begun' | 'short' | 'in-band' | 'over-driven';
+
+export type DriveUpForecastValues = {
+  target: DriveUpTargetValues;
+  points: DriveUpPoint[];
+  place: DriveUpPlace;
+  clearanceMm: number | null;
+  reductionMm: number | null;
+  reductionExpandedMm: number | null;
+  fractionOfAim: number | null;
+  /** Fitted line of clearance on nut angle, per degree; null under two angles. */
+  slopeMmPerDeg: number | null;
+  interceptMm: number | null;
+  fittedFrom: number;
+  measuredK: number | null;
+  /** Eighths from the last reading to the aim, and to the two ends of the band; never negative. */
+  eighthsToAim: number | null;
+  eighthsToAimExpanded: number | null;
+  eighthsToBand: number | null;
+  eighthsToPass: number | null;
+  nextReductionMm: number | null;
+  nextReductionExpandedMm: number | null;
+  suggestedStepDeg: 45 | 22.5 | 0;
+  /** Chances of the band here and further on, model and readings weighed together; null before anything is felt. */
+  advice: Advice | null;
+  /** The line and its expanded uncertainty, every sixteenth of a turn as far as the band's end: for the chart. */
+  curve: Array<{ angleDeg: number; clearanceMm: number; expandedMm: number }>;
+};
+
+/** How far the slope expected from taper and pitch may be off before any reading has tried it. */
+export const PRIOR_SLOPE_DOUBT = 0.25;
+/** The same where the pitch is only supposed: 2 mm may be 8 threads an inch, half as much again. Our own choice. */
+const UNSEEN_PITCH_DOUBT = 0.4;
+
+function toPoints(input: DriveUpForecastInput): DriveUpPoint[] {
+  const add = feelOffset(input.feel, input.bladeStepMm);
+  const angles = [...new Set(input.readings.map((r) => r.angleDeg))].sort((a, b) => a - b);
+  return angles.map((angleDeg) => {
+    const here = input.readings.filter((r) => r.angleDeg === angleDeg);
+    const clearanceMm = tidy(mean(here.flatMap((r) => [r.rowAMm, r.rowBMm])) + add);
+    return {
+      angleDeg,
+      clearanceMm,
+      reductionMm: tidy(input.benchMm - clearanceMm),
+      // Rows share one bearing: their difference is tilt, judged on its own, so only the spread of repeats counts here.
+      u: meanUncertaintyOfRepeats(here, input.bladeStepMm),
+      rowDifferenceMm: tidy(Math.abs(mean(here.map((r) => r.rowAMm)) - mean(here.map((r) => r.rowBMm)))),
+      inFit: true,
+    };
+  });
+}
+
+function meanUncertaintyOfRepeats(here: DriveUpReading[], stepMm: number): number {
+  const pairs = here.map((r) => (r.rowAMm + r.rowBMm) / 2);
+  return meanUncertainty(pairs, stepMm / Math.SQRT2);
+}
+
+/**
+ * Leave out the flat beginning: until the sleeve bites, the nut turns and nothing closes, and those points would lay
+ * the line too shallow. The last flat point stays where nothing better is there to hold the line's start.
+ */
+function markBite(points: DriveUpPoint[], stepMm: number): DriveUpPoint[] {
+  const bite = points.findIndex((p) => p.reductionMm > 0.75 * stepMm);
+  if (bite < 0) return points;
+  const from = points.length - bite >= 2 && bite >= 2 ? bite : Math.max(0, bite - 1);
+  return points.map((p, i) => ({ ...p, inFit: i >= from }));
+}
+
+function placeOf(
+  last: DriveUpPoint | undefined,
+  target: DriveUpTargetValues,
+  u: number,
+): { place: DriveUpPlace; verdict: Verdict } {
+  if (
+    !last ||
+    target.reductionMinMm === null ||
+    target.reductionMaxMm === null ||
+    target.leastResidualMm === null
+  ) {
+    return { place: 'not-begun', verdict: 'incomplete' };
+  }
+  const over = decide(last.reductionMm, u, { upper: target.reductionMaxMm }).verdict;
+  const under = decide(last.clearanceMm, last.u, { lower: target.leastResidualMm }).verdict;
+  if (over === 'reject' || under === 'reject') return { place: 'over-driven', verdict: 'reject' };
+  const lower = decide(last.reductionMm, u, { lower: target.reductionMinMm }).verdict;
+  if (lower === 'reject') return { place: 'short', verdict: 'incomplete' };
+  const verdict = [over, under, lower].includes('too-close') ? 'too-close' : 'accept';
+  return { place: 'in-band', verdict };
+}
+
+/**
+ * Where a drive-up by feelers stands after each reading: reduction so far, fraction of the target, the least-squares
+ * line of clearance on nut angle with its uncertainty, eighths left, and warnings. Before two angles are read the
+ * slope expected from pitch, taper and k stands in, with a quarter's doubt.
+ * Source: bearing handbooks for the band (from memory), GUM H.3 for the line, ISO 14253-1 for the decision.
+ */
+export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<DriveUpForecastValues> {
+  const targetResult = driveUpTarget(input);
+  const target = targetResult.values;
+  const benchU = input.benchUncertaintyMm ?? meanUncertainty([input.benchMm], input.bladeStepMm);
+  const points = markBite(toPoints(input), input.bladeStepMm);
+  const last = points.at(-1);
+  const fitted = points.filter((p) => p.inFit);
+  const readingU = fitted.length ? mean(fitted.map((p) => p.u)) : input.bladeStepMm / Math.sqrt(24);
+  const line = fitLine(
+    fitted.map((p) => ({ x: p.angleDeg, y: p.clearanceMm })),
+    readingU,
+  );
+  const uReduction = last ? inQuadrature(benchU, last.u) : benchU;
+  const stand = placeOf(last, target, uReduction);
+  const ahead = look(input, target, line, last, uReduction);
+  const findings: Finding[] = targetResult.findings.filter(
+    (f) => f.verdict === 'reject' || f.verdict === 'incomplete',
+  );
+  const measuredK = line ? tidy((-line.slope * 360 * input.taper) / input.pitchMm) : null;
+
+  findings.push(...pitchFindings(input, target, line));
+  if (findings.every((f) => f.verdict === 'caution')) {
+    findings.unshift(placeFinding(stand, last, target, uReduction, ahead.suggestedStepDeg));
+    findings.push(
+      ...driveUpWarnings({
+        points,
+        target,
+        line,
+        bladeStepMm: input.bladeStepMm,
+        measuredK,
+        overDriven: stand.place === 'over-driven',
+        nextReductionMm: ahead.nextReductionMm,
+        nextExpandedMm: ahead.nextReductionExpandedMm,
+        stepDeg: input.stepDeg ?? 45,
+      }),
+    );
+  }
+  return {
+    values: {
+      target,
+      points,
+      place: stand.place,
+      clearanceMm: last?.clearanceMm ?? null,
+      reductionMm: last?.reductionMm ?? null,
+      reductionExpandedMm: last ? 2 * uReduction : null,
+      fractionOfAim: last && target.aimMm ? last.reductionMm / target.aimMm : null,
+      slopeMmPerDeg: line?.slope ?? null,
+      interceptMm: line?.intercept ?? null,
+      fittedFrom: fitted.length,
+      measuredK,
+      ...ahead,
+      advice: adviceOf(input, target, points, benchU),
+    },
+    findings,
+    working: writeOut(input, target, last, line, uReduction, ahead),
+    beams:
+      last && target.reductionMinMm !== null && target.reductionMaxMm !== null && target.aimMm !== null
+        ? [
+            {
+              label: 'Reduction',
+              quantity: 'length',
+              value: last.reductionMm,
+              target: target.aimMm,
+              lower: target.reductionMinMm,
+              upper: target.reductionMaxMm,
+              expanded: 2 * uReduction,
+              verdict: stand.verdict,
+            },
+          ]
+        : [],
+  };
+}
+
+/** A pitch nobody has looked at, and a closing that fits another. */
+function pitchFindings(
+  input: DriveUpForecastInput,
+  target: DriveUpTargetValues,
+  line: FittedLine | null,
+): Finding[] {
+  const shared = { verdict: 'caution' as const, source: 'practice' as const, acceptable: true };
+  const expected = target.reductionPerEighthMm / 45;
+  const seen =
+    line && line.slope < 0
+      ? pitchSeen(input.pitchMm, -line.slope / expected, line.slopeUncertainty / -line.slope)
+      : null;
+  if (seen !== null)
+    return [
+      {
+        ...shared,
+        code: 'driveup.pitch',
+        reason: `It closes as a pitch of ${sayPitch(seen)} would, not ${sayPitch(input.pitchMm)}.`,
+        remedy: 'Look at the sleeve’s thread before the nut goes on, and put the pitch right in the setup.',
+      },
+    ];
+  return input.pitchAssumed
+    ? [
+        {
+          ...shared,
+          code: 'driveup.pitch-assumed',
+          reason: `A pitch of ${sayPitch(input.pitchMm)} is supposed by the bore; nobody has looked at the thread.`,
+          remedy: 'Lay a thread gauge on the sleeve, or count threads over an inch, and say so in the setup.',
+        },
+      ]
+    : [];
+}
+
+/** What model and readings together advise, where there is a band to end in. */
+function adviceOf(
+  input: DriveUpForecastInput,
+  target: DriveUpTargetValues,
+  points: DriveUpPoint[],
+  benchU: number,
+): Advice | null {
+  const last = points.at(-1);
+  const { reductionMinMm, reductionMaxMm, leastResidualMm } = target;
+  if (!last || reductionMinMm === null || reductionMaxMm === null || leastResidualMm === null) return null;
+  const belief = believe({
+    benchMm: input.benchMm,
+    benchU,
+    expectedPerDegMm: target.reductionPerEighthMm / 45,
+    bladeStepMm: input.bladeStepMm,
+    slopeDoubt: input.pitchAssumed ? UNSEEN_PITCH_DOUBT : undefined,
+    points,
+  });
+  return belief && advise(belief, { reductionMinMm, reductionMaxMm, leastResidualMm }, last.angleDeg);
+}
+
+type Ahead = Pick<
+  DriveUpForecastValues,
+  | 'eighthsToAim'
+  | 'eighthsToAimExpanded'
+  | 'eighthsToBand'
+  | 'eighthsToPass'
+  | 'nextReductionMm'
+  | 'nextReductionExpandedMm'
+  | 'suggestedStepDeg'
+  | 'curve'
+>;
+
+/** Look ahead from the last reading along the line, or along the expected slope where there is no falling line yet. */
+function look(
+  input: DriveUpForecastInput,
+  target: DriveUpTargetValues,
+  line: FittedLine | null,
+  last: DriveUpPoint | undefined,
+  uReduction: number,
+): Ahead {
+  const none: Ahead = {
+    eighthsToAim: null,
+    eighthsToAimExpanded: null,
+    eighthsToBand: null,
+    eighthsToPass: null,
+    nextReductionMm: null,
+    nextReductionExpandedMm: null,
+    suggestedStepDeg: 45,
+    curve: [],
+  };
+  if (!last || target.aimMm === null || target.reductionMinMm === null || target.reductionMaxMm === null)
+    return none;
+  const expected = target.reductionPerEighthMm / 45;
+  const usable = line !== null && -line.slope > 0.3 * expected;
+  const perDeg = usable && line ? -line.slope : expected;
+  const here = usable && line ? input.benchMm - line.at(last.angleDeg).y : last.reductionMm;
+  const uSlope =
+    usable && line
+      ? line.slopeUncertainty
+      : (input.pitchAssumed ? UNSEEN_PITCH_DOUBT : PRIOR_SLOPE_DOUBT) * expected;
+  const uHere = usable && line ? line.at(last.angleDeg).u : uReduction;
+  const eighths = (toMm: number) => Math.max(0, (toMm - here) / perDeg / 45);
+  const at = (deg: number) => ({
+    mm: here + perDeg * deg,
+    u: usable && line ? line.at(last.angleDeg + deg).u : inQuadrature(uHere, uSlope * deg),
+  });
+  const toAim = eighths(target.aimMm);
+  const first = usable ? 0 : last.angleDeg;
+  const end = last.angleDeg + 45 * (eighths(target.reductionMaxMm) + 0.5);
+  const curve = Array.from({ length: Math.min(200, Math.ceil((end - first) / 22.5) + 1) }, (_, i) => {
+    const p = at(first + 22.5 * i - last.angleDeg);
+    return { angleDeg: first + 22.5 * i, clearanceMm: tidy(input.benchMm - p.mm), expandedMm: tidy(2 * p.u) };
+  });
+  const passes = (deg: number) => at(deg).mm + 2 * at(deg).u > (target.reductionMaxMm ?? 0);
+  const step = input.stepDeg ?? 45;
+  return {
+    eighthsToAim: toAim,
+    eighthsToAimExpanded: (2 * inQuadrature(uHere, uSlope * toAim * 45)) / perDeg / 45,
+    eighthsToBand: eighths(target.reductionMinMm),
+    eighthsToPass: eighths(target.reductionMaxMm),
+    nextReductionMm: tidy(at(step).mm),
+    nextReductionExpandedMm: tidy(2 * at(step).u),
+    // Line or blade, whichever says first that the aim is reached.
+    suggestedStepDeg: Math.max(here, last.reductionMm) >= target.aimMm ? 0 : passes(45) ? 22.5 : 45,
+    curve,
+  };
+}
+
+function placeFinding(
+  stand: { place: DriveUpPlace; verdict: Verdict },
+  last: DriveUpPoint | undefined,
+  target: DriveUpTargetValues,
+  u: number,
+  step: number,
+): Finding {
+  const limit = `reduction ${num(target.reductionMinMm ?? 0)} to ${len(target.reductionMaxMm ?? 0)}, residual at least ${len(target.leastResidualMm ?? 0)}`;
+  const base = { code: 'driveup.place', limit, source: target.limitSource } as const;
+  if (!last) {
+    return {
+      ...base,
+      verdict: 'incomplete',
+      reason: 'No reading yet with the nut snug.',
+      remedy: 'Nut by hand until snug, then feel both rows: that is zero.',
+      acceptable: false,
+    };
+  }
+  if (stand.place === 'over-driven') {
+    const residual = last.clearanceMm < (target.leastResidualMm ?? 0);
+    return {
+      ...base,
+      code: 'driveup.over-driven',
+      verdict: 'reject',
+      reason: residual
+        ? `Over-driven: ${len(last.clearanceMm)} is left, under the least residual ${len(target.leastResidualMm ?? 0)}.`
+        : `Over-driven: ${len(last.reductionMm)} is taken out, over the most allowed ${len(target.reductionMaxMm ?? 0)}.`,
+      remedy:
+        'Backing the nut off gives nothing back. Dismount, inspect ring and sleeve, and start with a new zero.',
+      acceptable: false,
+    };
+  }
+  if (stand.place === 'short') {
+    return {
+      ...base,
+      verdict: 'incomplete',
+      reason: `${len(last.reductionMm)} taken out of ${len(target.aimMm ?? 0)}: not yet.`,
+      remedy:
+        step === 22.5
+          ? 'Turn the nut one sixteenth, then feel both rows.'
+          : 'Turn the nut one eighth, then feel both rows.',
+      acceptable: false,
+    };
+  }
+  return {
+    ...base,
+    verdict: stand.verdict,
+    reason:
+      stand.verdict === 'accept'
+        ? `${len(last.reductionMm)} taken out, ${len(last.clearanceMm)} left: in band.`
+        : `${len(last.reductionMm)} ± ${len(2 * u)} taken out: too close to the end of the band to call.`,
+    ...(stand.verdict === 'accept'
+      ? {}
+      : { remedy: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.' }),
+    acceptable: true,
+  };
+}
+
+function writeOut(
+  input: DriveUpForecastInput,
+  target: DriveUpTargetValues,
+  last: DriveUpPoint | undefined,
+  line: FittedLine | null,
+  uReduction: number,
+  ahead: Ahead,
+): WorkingLine[] {
+  if (!last)
+    return [
+      {
+        what: 'expected',
+        sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
+      },
+    ];
+  const here = input.readings.filter((r) => r.angleDeg === last.angleDeg);
+  const sum = here.map((r) => `${num(r.rowAMm)} + ${num(r.rowBMm)}`).join(' + ');
+  const add = feelOffset(input.feel, input.bladeStepMm);
+  const lines: WorkingLine[] = [
+    { what: 'bench', sum: len(input.benchMm) },
+    {
+      what: 'now',
+      sum: `(${sum})/${2 * here.length}${add ? ` + ${num(add)} half a blade` : ''} = ${len(last.clearanceMm, 4)}`,
+    },
+    {
+      what: 'taken',
+      sum: `${num(input.benchMm)} − ${num(last.clearanceMm)} = ${len(last.reductionMm)} ± ${len(2 * uReduction, 4)}`,
+    },
+  ];
+  if (line) {
+    lines.push({
+      what: 'line',
+      sum: `${line.count} points, ${len(-line.slope * 45, 4)} an eighth ± ${len(2 * line.slopeUncertainty * 45, 4)}`,
+    });
+  } else {
+    lines.push({
+      what: 'expected',
+      sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
+    });
+  }
+  if (ahead.eighthsToAim !== null && target.aimMm !== null) {
+    lines.push({
+      what: 'still',
+      sum: `${len(tidy(target.aimMm - last.reductionMm))} to the aim: ${ahead.eighthsToAim.toFixed(1)} eighths ± ${(ahead.eighthsToAimExpanded ?? 0).toFixed(1)}, nut at ${sayNutAngle(last.angleDeg)}`,
+    });
+  }
+  return lines;
+}

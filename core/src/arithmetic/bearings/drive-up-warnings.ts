@@ -1,0 +1,117 @@
+import type { Finding } from '../../judgement/result.ts';
+import type { FittedLine } from '../../metrology/line.ts';
+import { sayNutAngle } from '../../quantities/angle.ts';
+import { len, num } from '../../quantities/say.ts';
+import type { DriveUpTargetValues } from './drive-up-target.ts';
+import { K_QUERIED } from './travel.ts';
+
+/** Mean of all readings at one nut angle. */
+export type DriveUpPoint = {
+  angleDeg: number;
+  clearanceMm: number;
+  reductionMm: number;
+  u: number;
+  rowDifferenceMm: number;
+  inFit: boolean;
+};
+
+type Situation = {
+  points: DriveUpPoint[];
+  target: DriveUpTargetValues;
+  line: FittedLine | null;
+  bladeStepMm: number;
+  measuredK: number | null;
+  overDriven: boolean;
+  nextReductionMm: number | null;
+  nextExpandedMm: number | null;
+  stepDeg: number;
+};
+
+const caution = (code: string, reason: string, remedy: string, limit?: string): Finding => ({
+  code,
+  verdict: 'caution',
+  reason,
+  remedy,
+  source: 'practice',
+  ...(limit ? { limit } : {}),
+  acceptable: true,
+});
+
+/**
+ * What a careful hand would say aloud between two eighths: the rows have parted, the next turn could pass the limit,
+ * the clearance does not fall, or it falls too fast. Common practice, no source; the band's limits by `target`.
+ */
+export function driveUpWarnings(s: Situation): Finding[] {
+  return [tilted(s), aboutToPass(s), ...pace(s), queriedK(s)].filter((f): f is Finding => f !== null);
+}
+
+function tilted({ points, bladeStepMm }: Situation): Finding | null {
+  const last = points.at(-1);
+  if (!last || last.rowDifferenceMm <= bladeStepMm + 1e-6) return null;
+  return caution(
+    'driveup.rows',
+    `The rows differ by ${len(last.rowDifferenceMm)}, more than one blade: the outer ring is tilted.`,
+    'Square the outer ring and feel both rows again before the next turn.',
+    `${len(bladeStepMm)} (one blade)`,
+  );
+}
+
+function aboutToPass(s: Situation): Finding | null {
+  const max = s.target.reductionMaxMm;
+  const last = s.points.at(-1);
+  if (s.overDriven || max === null || s.nextReductionMm === null || s.nextExpandedMm === null || !last)
+    return null;
+  if (s.nextReductionMm + s.nextExpandedMm <= max) return null;
+  const turn = s.stepDeg === 45 ? 'eighth' : s.stepDeg === 22.5 ? 'sixteenth' : 'turn';
+  return caution(
+    'driveup.about-to-pass',
+    `The next ${turn} would bring it to about ${num(s.nextReductionMm)} ± ${len(s.nextExpandedMm)} and could pass ${len(max)}.`,
+    s.target.aimMm !== null && last.reductionMm >= s.target.aimMm
+      ? 'Stop here and look to the lock.'
+      : 'Go on in sixteenths, feeling after each; know where the lock meets first.',
+    len(max),
+  );
+}
+
+/** Clearance that does not fall, or falls too fast, over the last two turns against what taper and pitch promise. */
+function pace(s: Situation): Finding[] {
+  const last = s.points.at(-1);
+  const before = s.points.at(-3) ?? s.points.at(-2);
+  if (!last || !before || last.angleDeg === before.angleDeg) return [];
+  const eighths = (last.angleDeg - before.angleDeg) / 45;
+  const fell = before.clearanceMm - last.clearanceMm;
+  const expected = s.target.reductionPerEighthMm * eighths;
+  const noise = 2 * Math.hypot(last.u, before.u);
+  const over = `over the last ${sayNutAngle(last.angleDeg - before.angleDeg)}`;
+  // Under two turns the sleeve may still be biting: silence is no evidence yet.
+  if (s.points.length >= 3 && fell < 0.25 * expected && expected > noise / 2) {
+    return [
+      caution(
+        'driveup.not-falling',
+        `The clearance fell only ${len(Math.max(0, fell))} ${over}; ${len(expected)} was to be expected.`,
+        'Is the nut pulling the sleeve, or the sleeve turning with it? Are the rollers settled? Find out before the next turn.',
+      ),
+    ];
+  }
+  if (fell > 1.5 * expected + noise) {
+    return [
+      caution(
+        'driveup.too-fast',
+        `The clearance fell ${len(fell)} ${over}, where ${len(expected)} was to be expected.`,
+        'Wrong taper or bore in the job, a tilted ring, or a misread blade: check before the next turn.',
+      ),
+    ];
+  }
+  return [];
+}
+
+function queriedK({ line, measuredK, target, points }: Situation): Finding | null {
+  if (!line || measuredK === null || points.filter((p) => p.inFit).length < 4) return null;
+  const doubt = line.slope === 0 ? 0 : Math.abs((2 * line.slopeUncertainty) / line.slope) * measuredK;
+  if (measuredK + doubt >= K_QUERIED.lower && measuredK - doubt <= K_QUERIED.upper) return null;
+  return caution(
+    'driveup.k',
+    `Nut and feelers give k = ${measuredK.toFixed(2)}, where ${K_QUERIED.lower.toFixed(2)} to ${K_QUERIED.upper.toFixed(2)} is usual and ${target.k.toFixed(2)} was assumed.`,
+    'Check the pitch and taper typed into the job, and whether the shaft is hollow.',
+  );
+}

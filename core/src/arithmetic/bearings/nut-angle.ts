@@ -1,0 +1,112 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { decide } from '../../metrology/decision.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import type { TaperRatio } from './clearance-table.ts';
+import { effectiveK, reductionForTravel } from './travel.ts';
+
+export type NutAngleInput = {
+  boreMm: number;
+  taper: TaperRatio;
+  pitchMm: number;
+  /** The maker's band from the proven zero, degrees: only the sheet gives it. */
+  makerMinDeg: number;
+  makerMaxDeg: number;
+  /** How far the nut has been turned from zero; left out before the first turn. */
+  turnedDeg?: number | undefined;
+  /** Smallest step the angle is read in. */
+  stepDeg?: number | undefined;
+  /** Two hands, then a tap on the rim, and it turned no more: without it the angle means nothing. */
+  zeroProven: boolean;
+  benchMm?: number | undefined;
+  hollowRatio?: number | undefined;
+};
+
+export type NutAngleValues = {
+  travelMinMm: number;
+  travelMaxMm: number;
+  /** Reduction the 1:12 (or 1:30) sum makes of the band; information, never a verdict. */
+  reductionMinMm: number;
+  reductionMaxMm: number;
+  leftMinDeg: number | null;
+  leftMaxDeg: number | null;
+};
+
+/**
+ * Drive-up judged by nut angle from a proven zero, by the maker's own band only. Travel and reduction stand beside it as
+ * information; an angle that by that sum would eat the whole bench clearance is questioned before the first turn.
+ * Source: maker's sheet for the band; geometry of thread and taper for the conversion.
+ */
+export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues> {
+  const k = effectiveK(input.boreMm, input.hollowRatio);
+  const travel = (deg: number) => (input.pitchMm * deg) / 360;
+  const reduction = (deg: number) => reductionForTravel(travel(deg), input.taper, k);
+  const { makerMinDeg: min, makerMaxDeg: max, turnedDeg: turned } = input;
+  const limit = `${min}° to ${max}°`;
+  const findings: Finding[] = [];
+  if (!input.zeroProven)
+    findings.push({
+      code: 'nut-angle.zero',
+      verdict: 'incomplete',
+      reason: 'The zero is not proven: without it the angle means nothing.',
+      source: 'practice',
+      remedy:
+        'Both hands until the nut will not turn, tap its rim, try again; when it turns no more, mark it.',
+      acceptable: false,
+    });
+  if (input.benchMm !== undefined && reduction(max) >= input.benchMm)
+    findings.push({
+      code: 'nut-angle.eats-all',
+      verdict: 'caution',
+      reason: `By the 1:${input.taper} sum ${max}° would take ${len(reduction(max))} of ${len(input.benchMm)}: the whole clearance.`,
+      source: 'geometry',
+      remedy:
+        'Some makers own tapers and sleeves that want this. Check pitch, taper and sheet before the first turn.',
+      acceptable: true,
+    });
+  if (turned !== undefined) findings.push(judgeTurn(input, turned, limit));
+  return {
+    values: {
+      travelMinMm: travel(min),
+      travelMaxMm: travel(max),
+      reductionMinMm: reduction(min),
+      reductionMaxMm: reduction(max),
+      leftMinDeg: turned === undefined ? null : Math.max(0, min - turned),
+      leftMaxDeg: turned === undefined ? null : Math.max(0, max - turned),
+    },
+    findings,
+    working: [
+      {
+        what: 'travel',
+        sum: `${num(input.pitchMm, 2)} × ${min} to ${max} ÷ 360 = ${num(travel(min))} to ${len(travel(max))}`,
+      },
+      {
+        what: 'reduction, for information',
+        sum: `${k.toFixed(3)} × travel ÷ ${input.taper} = ${num(reduction(min))} to ${len(reduction(max))}`,
+      },
+    ],
+    beams: [],
+  };
+}
+
+function judgeTurn(input: NutAngleInput, turned: number, limit: string): Finding {
+  const u = resolutionUncertainty(input.stepDeg ?? 5);
+  const shared = { code: 'nut-angle.turned', limit, source: 'maker' as const };
+  if (turned < input.makerMinDeg)
+    return {
+      ...shared,
+      verdict: 'incomplete',
+      reason: `${turned}° of ${limit}: ${(input.makerMinDeg - turned).toFixed(0)}° at least are still to turn.`,
+      acceptable: false,
+    };
+  const d = decide(turned, u, { upper: input.makerMaxDeg });
+  return d.verdict === 'reject'
+    ? {
+        ...shared,
+        verdict: 'reject',
+        reason: `${turned}° is past the maker's band: over-driven. Backing the nut off does not undo it.`,
+        remedy: 'Dismount, inspect, start with a new zero.',
+        acceptable: false,
+      }
+    : { ...shared, verdict: 'accept', reason: `${turned}° lies in the maker's band.`, acceptable: true };
+}

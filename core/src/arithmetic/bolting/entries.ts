@@ -1,0 +1,63 @@
+import { number, object, string } from 'yup';
+import { type Calculator, entry, mm } from '../../judgement/entry.ts';
+import { BOLT_GRADES } from './grades.ts';
+import { BOLT_LAYOUTS, boltPattern } from './pattern.ts';
+import { setScrewSequence } from './set-screws.ts';
+import { BOLT_SIZES } from './threads.ts';
+import { boltTorque, FRICTIONS } from './torque.ts';
+import { wrenchSetting } from './wrench.ts';
+
+export const BOLTING_ENTRIES: readonly Calculator[] = [
+  entry(
+    'bolting.torque',
+    'Tightening torque: short form, long form, maker',
+    object({
+      size: string()
+        .oneOf(BOLT_SIZES.map((b) => b.name))
+        .required(),
+      grade: string()
+        .oneOf([...BOLT_GRADES])
+        .required(),
+      friction: string().oneOf(FRICTIONS).required(),
+      makerTorqueNm: mm(5000),
+      plantTorqueNm: mm(5000),
+      mu: number().min(0.04).max(0.5),
+    }).noUnknown(),
+    boltTorque,
+  ),
+  entry(
+    'bolting.sequence',
+    'Order and passes of a bolt pattern',
+    object({
+      count: number().integer().min(2).max(32).required(),
+      layout: string().oneOf(BOLT_LAYOUTS).required(),
+      torqueNm: mm(5000).required(),
+    }).noUnknown(),
+    boltPattern,
+  ),
+  entry(
+    'bolting.set-screws',
+    'Order of set screws: dog points before cup points',
+    object({
+      dogs: number().integer().min(0).max(16).required(),
+      cups: number().integer().min(0).max(16).required(),
+      torqueNm: mm(5000).required(),
+    })
+      .noUnknown()
+      .test('some', 'There is no set screw to tighten.', (s) => !s || s.dogs + s.cups > 0),
+    setScrewSequence,
+  ),
+  entry(
+    'bolting.wrench',
+    'Setting of a torque wrench, with an extension',
+    object({
+      torqueNm: mm(5000).required(),
+      wrenchMm: mm(3000).required(),
+      extensionMm: number().min(0).max(2000),
+      extensionDeg: number().min(0).max(360),
+      scaleLowNm: number().min(0).max(5000).required(),
+      scaleHighNm: mm(5000).required(),
+    }).noUnknown(),
+    wrenchSetting,
+  ),
+];

@@ -1,0 +1,68 @@
+import type { CalculatorResult } from '../../judgement/result.ts';
+import { tor } from '../../quantities/say.ts';
+import { type BoltPass, crosswiseCircle } from './pattern.ts';
+
+/**
+ * Passes of a collar with dog and cup points: dog points go into their holes first, snug and to torque, then the cup points;
+ * all once round at the end. Dogs are numbered before cups. Source: common practice, no source.
+ * @throws RangeError where there is no screw at all
+ */
+export function setScrewPasses(dogs: number, cups: number, torqueNm: number): BoltPass[] {
+  if (dogs + cups < 1) throw new RangeError('There is no set screw to tighten.');
+  const part = (count: number, from: number): number[] =>
+    count === 0 ? [] : count === 1 ? [from + 1] : crosswiseCircle(count).map((i) => i + from);
+  const pass = (name: string, order: number[], share: number, kind: BoltPass['kind']): BoltPass => ({
+    name,
+    kind,
+    share,
+    torqueNm: kind === 'hand' ? null : share * torqueNm,
+    order,
+  });
+  const groups: Array<[string, number[]]> = [
+    ['Dog points', part(dogs, 0)],
+    ['Cup points', part(cups, dogs)],
+  ];
+  return [
+    ...groups
+      .filter(([, order]) => order.length > 0)
+      .flatMap(([name, order]) => [
+        pass(`${name}, snug`, order, 0, 'hand'),
+        pass(`${name}, to torque`, order, 1, 'torque'),
+      ]),
+    pass(
+      'All once round',
+      Array.from({ length: dogs + cups }, (_, i) => i + 1),
+      1,
+      'round',
+    ),
+  ];
+}
+
+/** The passes of a collar's set screws as a calculator gives them. @throws RangeError as `setScrewPasses` */
+export function setScrewSequence(input: {
+  dogs: number;
+  cups: number;
+  torqueNm: number;
+}): CalculatorResult<{ passes: BoltPass[] }> {
+  const passes = setScrewPasses(input.dogs, input.cups, input.torqueNm);
+  return {
+    values: { passes },
+    findings: [
+      {
+        code: 'set-screws.order',
+        verdict: 'accept',
+        reason:
+          input.dogs > 0 && input.cups > 0
+            ? 'Dog points into their holes first, then the cup points, then all once round.'
+            : 'One kind of point only: snug, to torque, once round.',
+        source: 'practice',
+        acceptable: true,
+      },
+    ],
+    working: passes.map((p) => ({
+      what: p.name,
+      sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+    })),
+    beams: [],
+  };
+}

@@ -1,0 +1,123 @@
+import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
+import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import type { AngleReading } from '../../metrology/harmonics.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import { limitInForce } from '../../sources/schools.ts';
+import { withoutSag } from './sag.ts';
+import { sweep } from './sweep.ts';
+
+export type BoxBoreInput = {
+  /** Sweep of the bore or register, indicator on the shaft; angles from the top. */
+  readings: readonly AngleReading[];
+  closingMm?: number | undefined;
+  /** Reading at the bottom, zero on top, with the set-up hung on a stiff bar; 0 for a bracket that does not give. */
+  sagMm?: number | undefined;
+  resolutionMm: number;
+  makerLimitMm?: number | undefined;
+  rule?: DecisionRule | undefined;
+  wanted?: number | undefined;
+};
+
+export type BoxBoreValues = {
+  tirMm: number | null;
+  eccentricityMm: number | null;
+  /** Direction of the most positive reading: inside a bore a wall that stands nearer pushes the plunger in. */
+  nearestDeg: number | null;
+  sagMm: number | null;
+  corrected: AngleReading[];
+  limitMm: number;
+  taken: number;
+};
+
+/** Concentricity of box bore to shaft, TIR. Common practice, no source. */
+export const BOX_BORE_TIR_MM = 0.13;
+
+/**
+ * Concentricity of a box bore by a sweep from the shaft, the sag of the bracket taken out first. Eccentricity is the 1×
+ * amplitude; the wall stands nearest the shaft where the reading is highest.
+ * Source: common practice for the limit; geometry.
+ */
+export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
+  const sagMm = input.sagMm ?? null;
+  const corrected = withoutSag(input.readings, sagMm ?? 0, 'inside');
+  const limit = limitInForce(
+    [{ school: 'practice', title: 'common practice', limitMm: BOX_BORE_TIR_MM, source: 'practice' }],
+    'practice',
+    input.makerLimitMm,
+  );
+  const s = sweep({
+    readings: corrected,
+    // At the top, where a turn begins and ends, the bracket does not sag.
+    closingMm: input.closingMm,
+    resolutionMm: input.resolutionMm,
+    wanted: input.wanted ?? 8,
+    code: 'bore',
+  });
+  const h1 = s.fit?.harmonics[0];
+  const findings: Finding[] = [];
+  const working: WorkingLine[] = [{ what: 'limit, TIR', sum: sayLimit(limit) }];
+  const beams = [];
+  if (sagMm !== null)
+    working.push({
+      what: 'bracket sag',
+      sum: `S = ${len(sagMm)} on the bar; inside a bore + S/2·(1 − cos θ) is taken on, at the bottom ${len(sagMm)}`,
+    });
+  else
+    findings.push({
+      code: 'bore.sag',
+      verdict: 'caution',
+      reason: 'The sag of the bracket was not measured: it stands in the readings.',
+      source: 'practice',
+      remedy: 'Hang the set-up on a stiff bar, zero on top, read at the bottom, and enter it.',
+      acceptable: true,
+    });
+  if (s.tirMm !== null) {
+    const { marginMm: _, ...judged } = judgeUpper({
+      code: 'bore.tir',
+      what: 'The bore, TIR of the sweep,',
+      valueMm: s.tirMm,
+      uncertaintyMm: s.uncertaintyMm,
+      downwardMm: Math.SQRT2 * resolutionUncertainty(input.resolutionMm),
+      limit,
+      rule: input.rule,
+      means: 'shaft and box do not share one middle.',
+      remedy:
+        'Check the fit of box to frame and the bearings; centre the gland by the shaft, not by the box.',
+      more: s.turn
+        ? betweenAngles(
+            s.turn,
+            Math.SQRT2 * resolutionUncertainty(input.resolutionMm),
+            limit.limitMm,
+            s.taken,
+          )
+        : undefined,
+      again: { where: `at ${s.highDeg}° and ${s.lowDeg}°`, stepMm: input.resolutionMm, count: 1, places: 2 },
+    });
+    findings.push(judged);
+    beams.push(
+      upperBeam('Bore, TIR', s.tirMm, COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm, limit, judged.verdict),
+    );
+  }
+  if (h1)
+    working.push({
+      what: 'eccentricity',
+      sum: `1× amplitude ${len(h1.amplitudeMm, 4)}, ± ${num(2 * h1.uncertaintyMm, 4)}; wall nearest at ${h1.phaseDeg.toFixed(0)}°`,
+    });
+  findings.push(...s.findings);
+  return {
+    values: {
+      tirMm: s.tirMm,
+      eccentricityMm: h1?.amplitudeMm ?? null,
+      nearestDeg: h1?.phaseDeg ?? null,
+      sagMm,
+      corrected,
+      limitMm: limit.limitMm,
+      taken: s.taken,
+    },
+    findings,
+    working,
+    beams,
+  };
+}

@@ -1,0 +1,61 @@
+import { boolean, number, object, string } from 'yup';
+import { type Calculator, entry, mm, rule, signed, turn } from '../../judgement/entry.ts';
+import { FACE_SCHOOLS } from '../../sources/schools.ts';
+import { boxBore } from './bore.ts';
+import { boxEnvelope } from './envelope.ts';
+import { boxFace } from './face.ts';
+
+export const BOX_ENTRIES: readonly Calculator[] = [
+  entry(
+    'box.face',
+    'Squareness of a box face: tilt and warp',
+    object({
+      shaftMm: mm(500).required(),
+      boxBoreMm: mm(800).required(),
+      sweepRadiusMm: mm(800).required(),
+      readings: turn(),
+      closingMm: signed(),
+      resolutionMm: mm(1).required(),
+      school: string().oneOf(FACE_SCHOOLS).required(),
+      makerLimitMm: mm(5),
+      endPlayMm: number().min(0).max(20),
+      heldOneWay: boolean(),
+      rule: rule(),
+      wanted: number().integer().min(4).max(24),
+    }).noUnknown(),
+    boxFace,
+  ),
+  entry(
+    'box.bore',
+    'Concentricity of a box bore, bracket sag taken out',
+    object({
+      readings: turn(),
+      closingMm: signed(),
+      sagMm: signed(2),
+      resolutionMm: mm(1).required(),
+      makerLimitMm: mm(5),
+      rule: rule(),
+      wanted: number().integer().min(4).max(24),
+    }).noUnknown(),
+    boxBore,
+  ),
+  entry(
+    'box.envelope',
+    'Box against the seal’s envelope',
+    object({
+      boreMm: mm(),
+      depthMm: mm(),
+      obstructionMm: mm(),
+      studCircleMm: mm(),
+      resolutionMm: mm(1).required(),
+      sealBoreLowerMm: mm(),
+      sealBoreUpperMm: mm(),
+      sealDepthMm: mm(),
+      sealReachMm: mm(),
+      sealStudCircleMm: mm(),
+      studPlayMm: number().min(0).max(20),
+      rule: rule(),
+    }).noUnknown(),
+    boxEnvelope,
+  ),
+];

@@ -1,0 +1,84 @@
+import type { Finding } from '../../judgement/result.ts';
+import { type AngleReading, byAngle, fitHarmonics, type HarmonicFit } from '../../metrology/harmonics.ts';
+import { judgedTurn, type TurnJudged } from '../../metrology/turn.ts';
+import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len } from '../../quantities/say.ts';
+import { tidy } from '../shaft/tolerance.ts';
+
+export type Sweep = {
+  fit: HarmonicFit | null;
+  tirMm: number | null;
+  uncertaintyMm: number;
+  /** What can hide between the angles read; null before two are. */
+  turn: TurnJudged | null;
+  highDeg: number | null;
+  lowDeg: number | null;
+  taken: number;
+  /** Closing of the turn and readings still wanted. */
+  findings: Finding[];
+};
+
+/**
+ * One turn of an indicator over a face or bore: fit, TIR with its doubt, and whether the turn is whole. `wanted` angles or
+ * more; the closing reading must come back within one step of the gauge.
+ */
+export function sweep(o: {
+  readings: readonly AngleReading[];
+  closingMm?: number | undefined;
+  resolutionMm: number;
+  wanted: number;
+  code: string;
+}): Sweep {
+  const one = resolutionUncertainty(o.resolutionMm);
+  const grouped = byAngle(o.readings);
+  const fit = fitHarmonics(o.readings, one);
+  const high = grouped.length ? grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a)) : null;
+  const low = grouped.length ? grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a)) : null;
+  const readMm = high && low && grouped.length >= 2 ? tidy(high.valueMm - low.valueMm) : null;
+  const turn =
+    readMm === null
+      ? null
+      : judgedTurn(
+          readMm,
+          grouped.map((g) => g.angleDeg),
+          grouped.length >= o.wanted ? fit : null,
+        );
+  const tirMm = turn ? tidy(turn.tirMm) : null;
+  const findings: Finding[] = [];
+  if (grouped.length < o.wanted)
+    findings.push({
+      code: `${o.code}.unread`,
+      verdict: 'incomplete',
+      reason: `${grouped.length} of ${o.wanted} angles are read.`,
+      acceptable: false,
+    });
+  else if (o.closingMm === undefined)
+    findings.push({
+      code: `${o.code}.closing`,
+      verdict: 'incomplete',
+      reason: 'The turn is not closed: read once more at the first angle.',
+      acceptable: false,
+    });
+  const begun = o.readings[0]?.angleDeg;
+  const first = grouped.find((g) => g.angleDeg === begun) ?? grouped[0];
+  if (o.closingMm !== undefined && first && Math.abs(o.closingMm - first.valueMm) > o.resolutionMm + 1e-9)
+    findings.push({
+      code: `${o.code}.closing`,
+      verdict: 'reject',
+      reason: `Back at the first angle the gauge reads ${len(o.closingMm - first.valueMm)} differently: it moved.`,
+      limit: `${len(o.resolutionMm)} (one step of the gauge)`,
+      source: 'practice',
+      remedy: 'Tighten gauge and base, then measure this turn again.',
+      acceptable: true,
+    });
+  return {
+    fit,
+    tirMm,
+    uncertaintyMm: inQuadrature(one, one, (turn?.missedMm ?? 0) / 2),
+    turn,
+    highDeg: high?.angleDeg ?? null,
+    lowDeg: low?.angleDeg ?? null,
+    taken: grouped.length,
+    findings,
+  };
+}

@@ -1,0 +1,76 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+
+export const THICKENERS = [
+  'lithium',
+  'lithium complex',
+  'calcium',
+  'calcium sulfonate',
+  'aluminium complex',
+  'polyurea',
+  'sodium',
+  'clay',
+] as const;
+export type Thickener = (typeof THICKENERS)[number];
+
+type Goes = 'yes' | 'borderline' | 'no';
+
+/** Pairs that go together or nearly so; what is not named here does not. Source: from memory, makers’ tables differ. */
+const PAIRS: ReadonlyArray<readonly [Thickener, Thickener, Goes]> = [
+  ['lithium', 'lithium complex', 'yes'],
+  ['lithium', 'calcium', 'borderline'],
+  ['lithium', 'calcium sulfonate', 'borderline'],
+  ['lithium complex', 'calcium sulfonate', 'yes'],
+  ['lithium complex', 'aluminium complex', 'borderline'],
+  ['lithium complex', 'calcium', 'borderline'],
+  ['lithium complex', 'polyurea', 'borderline'],
+  ['calcium', 'calcium sulfonate', 'borderline'],
+  ['polyurea', 'calcium sulfonate', 'borderline'],
+];
+
+/**
+ * May these two greases meet in one bearing? By thickener alone: base oils and additives may still quarrel.
+ * Source: from memory; the grease makers’ own tables outrank it.
+ * @example greaseCompatibility({ inside: 'polyurea', fresh: 'lithium' }).findings[0].verdict // 'reject'
+ */
+export function greaseCompatibility(input: {
+  inside: Thickener;
+  fresh: Thickener;
+}): CalculatorResult<{ goes: Goes }> {
+  const { inside, fresh } = input;
+  const goes: Goes =
+    inside === fresh
+      ? 'yes'
+      : (PAIRS.find(([a, b]) => (a === inside && b === fresh) || (a === fresh && b === inside))?.[2] ?? 'no');
+  const shared = { code: 'grease.thickener', source: 'grease-table' as const, acceptable: true };
+  const finding: Finding =
+    goes === 'yes'
+      ? {
+          ...shared,
+          verdict: 'accept',
+          reason:
+            inside === fresh
+              ? `Both are ${inside} greases; confirm base oil and additives with the maker.`
+              : `${cap(fresh)} and ${inside} thickeners go together; confirm with the maker.`,
+        }
+      : goes === 'borderline'
+        ? {
+            ...shared,
+            verdict: 'caution',
+            reason: `${cap(fresh)} on ${inside} is borderline: it may soften.`,
+            remedy: 'Ask the maker of the grease; purge the old out as far as it goes, and watch it.',
+          }
+        : {
+            ...shared,
+            verdict: 'reject',
+            reason: `${cap(fresh)} grease is not put on ${inside}: mixed, they soften or harden.`,
+            remedy: 'The same grease as is in there, or clean bearing and housing out first.',
+          };
+  return {
+    values: { goes },
+    findings: [finding],
+    working: [{ what: 'thickeners', sum: `${inside} in the bearing, ${fresh} in the gun: ${goes}` }],
+    beams: [],
+  };
+}
+
+const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

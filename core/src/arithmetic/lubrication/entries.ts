@@ -1,0 +1,93 @@
+import { array, boolean, number, object, string } from 'yup';
+import { type Calculator, entry, mm } from '../../judgement/entry.ts';
+import { FILL_SCHOOLS } from '../../sources/schools.ts';
+import { greaseCompatibility, THICKENERS } from './compatibility.ts';
+import { firstFill } from './first-fill.ts';
+import { ROLLING_KINDS, regreasing, regreasingInterval } from './regreasing.ts';
+import { runIn } from './run-in.ts';
+import { regreasingWatch } from './watch.ts';
+
+const temperatures = () =>
+  array(
+    object({
+      minutes: number().min(0).max(100000).required(),
+      temperatureC: number().min(-40).max(300).required(),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .max(500)
+    .required();
+const volume = () => number().min(0).max(1e6);
+const speed = () => number().moreThan(0).max(50000).required();
+
+export const LUBRICATION_ENTRIES: readonly Calculator[] = [
+  entry(
+    'lubrication.first-fill',
+    'First fill of a bearing housing',
+    object({
+      boreMm: mm(1000).required(),
+      outsideMm: mm(2000).required(),
+      widthMm: mm(1000).required(),
+      massKg: number().moreThan(0).max(20000).required(),
+      speedRpm: speed(),
+      housingCm3: volume().required(),
+      baseCm3: volume(),
+      school: string().oneOf(FILL_SCHOOLS).required(),
+      sealed: boolean(),
+      greased: boolean(),
+      densityGCm3: number().min(0.5).max(2),
+      gramsPerStroke: number().moreThan(0).max(100),
+    })
+      .noUnknown()
+      .test('ring', 'The outside must be larger than the bore.', (s) => !s || !(s.boreMm >= s.outsideMm)),
+    firstFill,
+  ),
+  entry(
+    'lubrication.regreasing',
+    'Grease to put in at a regreasing',
+    object({
+      outsideMm: mm(2000).required(),
+      widthMm: mm(1000).required(),
+      gramsPerStroke: number().moreThan(0).max(100),
+    }).noUnknown(),
+    regreasing,
+  ),
+  entry(
+    'lubrication.interval',
+    'Hours between regreasings',
+    object({
+      kind: string().oneOf(ROLLING_KINDS).required(),
+      boreMm: mm(1000).required(),
+      speedRpm: speed(),
+      temperatureC: number().min(-40).max(200),
+      vertical: boolean(),
+      dirtFactor: number().moreThan(0).max(1),
+    }).noUnknown(),
+    regreasingInterval,
+  ),
+  entry(
+    'lubrication.run-in',
+    'First hours: temperature, trend, what is due',
+    object({
+      ambientC: number().min(-40).max(60).required(),
+      readings: temperatures(),
+    }).noUnknown(),
+    runIn,
+  ),
+  entry(
+    'lubrication.watch',
+    'Temperature after regreasing: usual rise or not',
+    object({ startC: number().min(-40).max(200).required(), readings: temperatures() }).noUnknown(),
+    regreasingWatch,
+  ),
+  entry(
+    'lubrication.compatibility',
+    'May two greases meet, by thickener',
+    object({
+      inside: string().oneOf(THICKENERS).required(),
+      fresh: string().oneOf(THICKENERS).required(),
+    }).noUnknown(),
+    greaseCompatibility,
+  ),
+];

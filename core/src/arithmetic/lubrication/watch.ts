@@ -1,0 +1,111 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { fitLine } from '../../metrology/line.ts';
+import { temp } from '../../quantities/say.ts';
+
+export type WatchInput = {
+  /** Before the first stroke. */
+  startC: number;
+  /** Since the first stroke, minutes, in any order. */
+  readings: ReadonlyArray<{ minutes: number; temperatureC: number }>;
+};
+
+export type WatchValues = {
+  state: 'waiting' | 'rising' | 'stays' | 'falling-back' | 'back' | 'climbing' | 'hot';
+  hottestC: number | null;
+  /** Trend of the last half hour, or of the last three readings, K an hour. */
+  trendKPerH: number | null;
+};
+
+/** Within this of where it began it is back. Common practice, no source. */
+const BACK_K = 5;
+/** A rise that still climbs so long after greasing is not the usual one. Common practice, no source. */
+const CLIMBS_AFTER_MIN = 120;
+const STOP_C = 100;
+const CAUTION_C = 80;
+const TREND_K_PER_H = 2;
+
+/**
+ * Temperature after regreasing: a rise that falls back within hours is usual, churning of the new grease; one that keeps
+ * climbing is not. Source: common practice, no source.
+ */
+export function regreasingWatch(input: WatchInput): CalculatorResult<WatchValues> {
+  const readings = [...input.readings].sort((a, b) => a.minutes - b.minutes);
+  const last = readings.at(-1);
+  const hottestC = readings.length ? Math.max(...readings.map((r) => r.temperatureC)) : null;
+  const recent = readings.filter((r) => last && r.minutes >= last.minutes - 30);
+  const looked = recent.length >= 3 ? recent : readings.slice(-3);
+  const line =
+    looked.length >= 2
+      ? fitLine(
+          looked.map((r) => ({ x: r.minutes / 60, y: r.temperatureC })),
+          0.3,
+        )
+      : null;
+  const trendKPerH = line?.slope ?? null;
+  const state = stateOf(input, last, hottestC, trendKPerH);
+  const shared = { code: 'watch', source: 'practice' as const, acceptable: true };
+  const now = last ? temp(last.temperatureC) : '';
+  const findings: Record<WatchValues['state'], Finding> = {
+    waiting: {
+      ...shared,
+      verdict: 'incomplete',
+      reason: 'No temperature is read since the first stroke.',
+      acceptable: false,
+    },
+    rising: {
+      ...shared,
+      verdict: 'incomplete',
+      reason: `${now}, not falling yet: usual while the new grease is churned. Read it again in a quarter of an hour.`,
+      acceptable: true,
+    },
+    stays: {
+      ...shared,
+      verdict: 'caution',
+      reason: `${now} and no fall after two hours: the usual rise falls back.`,
+      limit: `${temp(CAUTION_C)} steady`,
+      remedy: 'Open relief and drain; watch on until it falls, or stop and look.',
+    },
+    'falling-back': {
+      ...shared,
+      verdict: (last?.temperatureC ?? 0) > CAUTION_C ? 'caution' : 'accept',
+      reason: `${now}, falling back from ${temp(hottestC ?? 0)}: the usual rise after greasing.`,
+    },
+    back: { ...shared, verdict: 'accept', reason: `${now}: back where it was before greasing.` },
+    climbing: {
+      ...shared,
+      verdict: 'reject',
+      reason: `${now}, and still climbing after two hours: not the usual rise.`,
+      remedy:
+        'Open the relief and the drain, let grease out; if it climbs on, stop. Over-filling, a blocked relief or a failing bearing.',
+    },
+    hot: {
+      ...shared,
+      verdict: 'reject',
+      reason: `It was ${temp(hottestC ?? 0)}: stop the machine, and look before it runs on.`,
+      limit: temp(STOP_C),
+      remedy: 'Let it cool; look for over-filling, a blocked relief, tight clearance.',
+    },
+  };
+  return {
+    values: { state, hottestC, trendKPerH },
+    findings: [findings[state]],
+    working: trendKPerH === null ? [] : [{ what: 'trend lately', sum: `${trendKPerH.toFixed(1)} K an hour` }],
+    beams: [],
+  };
+}
+
+function stateOf(
+  input: WatchInput,
+  last: WatchInput['readings'][number] | undefined,
+  hottestC: number | null,
+  trend: number | null,
+): WatchValues['state'] {
+  if (!last || hottestC === null) return 'waiting';
+  // Once so hot is a stop until somebody has looked, whatever it reads since.
+  if (hottestC >= STOP_C) return 'hot';
+  if (trend === null) return 'rising';
+  if (trend > TREND_K_PER_H) return last.minutes >= CLIMBS_AFTER_MIN ? 'climbing' : 'rising';
+  if (last.temperatureC - input.startC <= BACK_K) return 'back';
+  if (hottestC - last.temperatureC >= 1) return 'falling-back';
+  return last.minutes >= CLIMBS_AFTER_MIN ? 'stays' : 'rising';
+}

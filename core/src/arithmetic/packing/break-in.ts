@@ -1,0 +1,167 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len, num } from '../../quantities/say.ts';
+import type { LEAK_SCHOOLS } from '../../sources/schools.ts';
+
+export type BreakInReading = {
+  /** Minutes since the start. */
+  minutes: number;
+  /** Flats turned on each nut since finger-tight. */
+  flats: number;
+  dropsPerMin: number;
+  /** Gland's temperature, °C, where it was felt or read. */
+  glandC?: number | undefined;
+};
+
+export type BreakInInput = {
+  shaftMm: number;
+  /** Per 25 mm of shaft, or one flat figure. */
+  school: (typeof LEAK_SCHOOLS)[number];
+  flatDropsPerMin?: number | undefined;
+  pitchMm: number;
+  /** How far the follower may still go before it bottoms, from finger-tight. */
+  followerMm: number;
+  readings: readonly BreakInReading[];
+};
+
+export type BreakInValues = {
+  targetLow: number;
+  targetHigh: number;
+  state: 'settling' | 'wait' | 'turn' | 'done' | 'too-dry' | 'hot' | 'bottomed';
+  flats: number;
+  travelMm: number;
+  leftMm: number;
+  /** Flats still to turn by the trend of drops on flats; null where it tells nothing yet. */
+  flatsToGo: number | null;
+  nextMinutes: number | null;
+  mlPerMin: number | null;
+};
+
+/** 8 to 12 drops a minute for each 25 mm of shaft, steady. Common practice, no source. */
+const PER_25_MM = { low: 8, high: 12 } as const;
+/** Generous leakage before the first flat; then a wait after each. Common practice, no source. */
+const SETTLE_MIN = 10;
+const WAIT_MIN = 10;
+const ML_PER_DROP = 0.05;
+const HOT_C = 80;
+const FLAT_DROPS = { low: 8, high: 12 } as const;
+
+/**
+ * Break-in of compression packing: let it leak generously, then each nut one flat in turn and a wait, until the steady leakage; the
+ * follower's travel per flat is a sixth of the pitch. Hot: back off, never quench.
+ * Source: common practice, no source.
+ */
+export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInValues> {
+  const scale = input.shaftMm / 25;
+  const targetLow =
+    input.school === 'per-diameter' ? PER_25_MM.low * scale : (input.flatDropsPerMin ?? FLAT_DROPS.low) * 0.8;
+  const targetHigh =
+    input.school === 'per-diameter'
+      ? PER_25_MM.high * scale
+      : (input.flatDropsPerMin ?? FLAT_DROPS.high) * 1.2;
+  const readings = [...input.readings].sort((a, b) => a.minutes - b.minutes);
+  const last = readings.at(-1);
+  const flats = last?.flats ?? 0;
+  const travelMm = (flats * input.pitchMm) / 6;
+  const leftMm = input.followerMm - travelMm;
+  const turnedAt = readings.find((r) => r.flats === flats)?.minutes ?? 0;
+  const ready = flats === 0 ? SETTLE_MIN : turnedAt + WAIT_MIN;
+  const state = stateOf(last, { targetLow, targetHigh, leftMm, ready });
+  const flatsToGo = toGo(readings, (targetLow + targetHigh) / 2);
+  const shared = { code: 'break-in', source: 'practice' as const, acceptable: true };
+  const limit = `${targetLow.toFixed(0)} to ${targetHigh.toFixed(0)} drops a minute`;
+  const said: Record<BreakInValues['state'], Finding> = {
+    settling: {
+      ...shared,
+      verdict: 'incomplete',
+      reason: `Let it leak generously for ${SETTLE_MIN} to 30 minutes first.`,
+      limit,
+      acceptable: false,
+    },
+    wait: {
+      ...shared,
+      verdict: 'incomplete',
+      reason: `${last?.dropsPerMin ?? 0} drops a minute: wait until ${ready} minutes after the start, then count again.`,
+      limit,
+    },
+    turn: {
+      ...shared,
+      verdict: 'incomplete',
+      reason: `${last?.dropsPerMin ?? 0} drops a minute: too many yet. Each nut one flat, in turn.`,
+      limit,
+    },
+    done: {
+      ...shared,
+      verdict: 'accept',
+      reason: `${last?.dropsPerMin ?? 0} drops a minute: as it should be. Stop here.`,
+      limit,
+    },
+    'too-dry': {
+      ...shared,
+      verdict: 'reject',
+      reason: `${last?.dropsPerMin ?? 0} drops a minute: too dry, it will burn.`,
+      limit,
+      remedy: 'Each nut back a flat, let it leak, count again.',
+    },
+    hot: {
+      ...shared,
+      verdict: 'reject',
+      reason: 'The gland is hot.',
+      remedy: 'Back the nuts off, let it cool by its own leakage; never quench.',
+    },
+    bottomed: {
+      ...shared,
+      verdict: 'reject',
+      reason: `The follower has ${len(Math.max(0, leftMm), 1)} left and it still leaks ${last?.dropsPerMin ?? 0} drops a minute.`,
+      remedy: 'Another ring, or new packing: this one is used up.',
+    },
+  };
+  return {
+    values: {
+      targetLow,
+      targetHigh,
+      state,
+      flats,
+      travelMm,
+      leftMm,
+      flatsToGo,
+      nextMinutes: state === 'done' ? null : Math.max(ready, last?.minutes ?? 0),
+      mlPerMin: last ? last.dropsPerMin * ML_PER_DROP : null,
+    },
+    findings: [said[state]],
+    working: [
+      {
+        what: 'target',
+        sum: input.school === 'per-diameter' ? `8 to 12 × ${num(input.shaftMm, 1)} ÷ 25 = ${limit}` : limit,
+      },
+      {
+        what: 'follower',
+        sum: `${flats} flats × ${num(input.pitchMm, 2)} ÷ 6 = ${len(travelMm, 2)}; ${len(leftMm, 2)} left`,
+      },
+    ],
+    beams: [],
+  };
+}
+
+function stateOf(
+  last: BreakInReading | undefined,
+  at: { targetLow: number; targetHigh: number; leftMm: number; ready: number },
+): BreakInValues['state'] {
+  if (!last) return 'settling';
+  if ((last.glandC ?? 0) >= HOT_C) return 'hot';
+  if (last.dropsPerMin < at.targetLow)
+    return last.flats === 0 && last.minutes < SETTLE_MIN ? 'settling' : 'too-dry';
+  if (last.dropsPerMin <= at.targetHigh) return last.minutes < at.ready ? 'wait' : 'done';
+  if (at.leftMm <= 0) return 'bottomed';
+  if (last.minutes < at.ready) return last.flats === 0 ? 'settling' : 'wait';
+  return 'turn';
+}
+
+/** Flats to go by the fall of the drops from one flat to the next, a constant share each; null before it is seen. */
+function toGo(readings: readonly BreakInReading[], target: number): number | null {
+  const byFlats = [...new Map(readings.map((r) => [r.flats, r.dropsPerMin])).entries()];
+  const first = byFlats[0];
+  const last = byFlats.at(-1);
+  if (!first || !last || last[0] <= first[0] || last[1] >= first[1] || last[1] <= target) return null;
+  const share = (last[1] / first[1]) ** (1 / (last[0] - first[0]));
+  return Math.log(target / last[1]) / Math.log(share);
+}

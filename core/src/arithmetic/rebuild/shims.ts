@@ -1,0 +1,146 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { decide } from '../../metrology/decision.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import { sayStack } from './gaskets.ts';
+import { bestStack, type Piece, pieceToBuy, type Stack, THICKEST_MM } from './stack.ts';
+
+export type ShimInput = {
+  pieces: readonly Piece[];
+  /** Thickness wanted, and how far it may be off. mm. */
+  wantedMm: number;
+  toleranceMm: number;
+};
+export type ShimValues = { stack: Stack | null; offMm: number | null; buyMm: number | null };
+
+/**
+ * A heap of shims of a wanted thickness from the pieces on hand: within tolerance, fewest pieces.
+ * @throws RangeError where pieces or thickness are none
+ */
+export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): CalculatorResult<ShimValues> {
+  const band = { leastMm: wantedMm - toleranceMm, mostMm: wantedMm + toleranceMm, aimMm: wantedMm };
+  const stack = bestStack(pieces, band);
+  const buyMm = stack ? null : pieceToBuy(pieces, band);
+  const offMm = stack ? Number((stack.sumMm - wantedMm).toFixed(4)) : null;
+  const finding: Finding = stack
+    ? {
+        code: 'shims.stack',
+        verdict: 'accept',
+        reason: `${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? 'as wanted' : `${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? 'over' : 'under'}`}.`,
+        source: 'geometry',
+        acceptable: true,
+      }
+    : {
+        code: 'shims.stack',
+        verdict: 'reject',
+        reason: `No heap of what is on hand comes to ${len(wantedMm)} within ${len(toleranceMm)}.`,
+        source: 'geometry',
+        remedy:
+          buyMm === null ? 'Other thicknesses are needed.' : `One shim of ${len(buyMm)} more would do it.`,
+        acceptable: false,
+      };
+  return {
+    values: { stack, offMm, buyMm },
+    findings: [finding],
+    working: [{ what: 'wanted', sum: `${num(wantedMm)} ± ${len(toleranceMm)}` }],
+    beams: [],
+  };
+}
+
+export type EndFloatInput = {
+  /** Float measured on the stack that lies there now. mm. */
+  floatMm: number;
+  stackMm: number;
+  /** Float wanted. mm. */
+  leastMm: number;
+  mostMm: number;
+  /** What one more shim does: lifts the cap off (looser), or presses on the bearing (tighter). */
+  moreShims: 'looser' | 'tighter';
+  resolutionMm: number;
+  pieces?: readonly Piece[] | undefined;
+};
+export type EndFloatValues = {
+  wantedMm: { least: number; most: number; aim: number };
+  /** Standard uncertainty of the wanted stack. mm. */
+  uncertaintyMm: number;
+  stack: Stack | null;
+  buyMm: number | null;
+};
+
+/**
+ * The stack of shims a measured end float asks for: as much as the float is off, the stack changes, one for one. Geometry.
+ * @throws RangeError where the limits are not in order
+ */
+export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues> {
+  const { floatMm, stackMm, leastMm, mostMm, moreShims, resolutionMm } = input;
+  if (!(mostMm > leastMm)) throw new RangeError('The most float must be over the least.');
+  const way = moreShims === 'looser' ? 1 : -1;
+  const at = (float: number) => stackMm + way * (float - floatMm);
+  const [a, b] = [at(leastMm), at(mostMm)];
+  const wanted = { least: Math.min(a, b), most: Math.max(a, b), aim: (a + b) / 2 };
+  // The float is a difference of two readings of the dial.
+  const uncertaintyMm = Math.SQRT2 * resolutionUncertainty(resolutionMm);
+  const { verdict } = decide(floatMm, uncertaintyMm, { lower: leastMm, upper: mostMm });
+  // The doubt of the float is kept from both ends, as far as the band is wide enough.
+  const keep = Math.min(2 * uncertaintyMm, (wanted.most - wanted.least) / 4);
+  const band = {
+    leastMm: Math.max(0, wanted.least + keep),
+    mostMm: wanted.most - keep,
+    aimMm: Math.max(0, wanted.aim),
+  };
+  const possible = band.mostMm >= band.leastMm && band.mostMm <= THICKEST_MM;
+  const stack = input.pieces && possible ? bestStack(input.pieces, band) : null;
+  const buyMm = input.pieces && possible && !stack ? pieceToBuy(input.pieces, band) : null;
+  const change = wanted.aim - stackMm;
+  return {
+    values: { wantedMm: wanted, uncertaintyMm, stack, buyMm },
+    findings: [
+      {
+        code: 'float.stack',
+        verdict,
+        reason:
+          verdict === 'accept'
+            ? `End float ${len(floatMm)} is between ${num(leastMm)} and ${len(mostMm)}.`
+            : verdict === 'too-close'
+              ? `End float ${len(floatMm)} is within the dial’s doubt of its limit.`
+              : `End float ${len(floatMm)} is ${floatMm < leastMm ? 'too small' : 'too large'}: ${len(Math.abs(change))} ${change > 0 ? 'more' : 'less'} of shims.`,
+        limit: `${num(leastMm)} to ${len(mostMm)}`,
+        source: 'maker',
+        ...(verdict === 'accept' ? {} : { remedy: remedyOf(input, possible, wanted.aim, stack, buyMm) }),
+        acceptable: verdict === 'too-close',
+      },
+    ],
+    working: [
+      {
+        what: 'stack wanted',
+        sum: `${num(stackMm)} ${way > 0 ? '+' : '−'} (wanted float − ${num(floatMm)}) = ${num(wanted.least)} to ${len(wanted.most)}`,
+      },
+    ],
+    beams: [
+      {
+        label: 'End float',
+        quantity: 'length',
+        value: floatMm,
+        target: (leastMm + mostMm) / 2,
+        lower: leastMm,
+        upper: mostMm,
+        expanded: 2 * uncertaintyMm,
+        verdict,
+      },
+    ],
+  };
+}
+
+function remedyOf(
+  { pieces }: EndFloatInput,
+  possible: boolean,
+  aimMm: number,
+  stack: Stack | null,
+  buyMm: number | null,
+): string {
+  if (!possible) return 'No heap of shims brings it right: look for what stands proud, or is not home.';
+  if (stack && pieces) return `Put in: ${sayStack(pieces, stack.counts)}.`;
+  return buyMm === null
+    ? `A stack of ${len(Math.max(0, aimMm))} is wanted.`
+    : `One shim of ${len(buyMm)} more would do it.`;
+}

@@ -1,0 +1,85 @@
+import { convertSchema } from '@sodaru/yup-to-json-schema';
+import type { Calculator } from '../judgement/entry.ts';
+import type { CalculatorResult } from '../judgement/result.ts';
+import { check } from '../judgement/sentences.ts';
+import type { LengthUnit } from '../quantities/length.ts';
+import { sayAll } from '../quantities/say.ts';
+import { ALIGNMENT_ENTRIES } from './alignment/entries.ts';
+import { BEARING_ENTRIES } from './bearings/entries.ts';
+import { BOLTING_ENTRIES } from './bolting/entries.ts';
+import { BOX_ENTRIES } from './box/entries.ts';
+import { LUBRICATION_ENTRIES } from './lubrication/entries.ts';
+import { PACKING_ENTRIES } from './packing/entries.ts';
+import { REBUILD_ENTRIES } from './rebuild/entries.ts';
+import { SEAL_ENTRIES } from './seals/entries.ts';
+import { SHAFT_ENTRIES } from './shaft/entries.ts';
+
+/** Every calculator: screens, HTTP and command line all call them through here. */
+export const CALCULATORS: readonly Calculator[] = [
+  ...SHAFT_ENTRIES,
+  ...BOX_ENTRIES,
+  ...ALIGNMENT_ENTRIES,
+  ...BEARING_ENTRIES,
+  ...BOLTING_ENTRIES,
+  ...LUBRICATION_ENTRIES,
+  ...SEAL_ENTRIES,
+  ...PACKING_ENTRIES,
+  ...REBUILD_ENTRIES,
+];
+
+/** Say in the JSON Schema what the checks do anyway: fields not named are refused. */
+function closed(schema: unknown): unknown {
+  if (Array.isArray(schema)) return schema.map(closed);
+  if (schema === null || typeof schema !== 'object') return schema;
+  const inner = Object.fromEntries(Object.entries(schema).map(([k, v]) => [k, closed(v)]));
+  return inner.type === 'object' && inner.properties ? { ...inner, additionalProperties: false } : inner;
+}
+
+export type CalculatorListing = { id: string; title: string; input: unknown };
+
+/** Id, title and JSON Schema of every calculator's input. */
+export function listCalculators(): CalculatorListing[] {
+  return CALCULATORS.map(({ id, title, schema }) => ({
+    id,
+    title,
+    input: {
+      $schema: 'http://json-schema.org/draft-07/schema#',
+      ...(closed(convertSchema(schema)) as object),
+    },
+  }));
+}
+
+export type CalculatorAnswer =
+  | { ok: true; result: CalculatorResult<unknown> }
+  | { ok: false; known: boolean; faults: Array<{ path: string; message: string }> };
+
+/**
+ * Run a calculator by id on untrusted input. Faults come back as sentences; quantities in the texts are put into
+ * `unit`.
+ * @example runCalculator('tolerance.iso286', { nominalMm: 90, designation: 'h9' })
+ */
+export function runCalculator(id: string, input: unknown, unit: LengthUnit = 'mm'): CalculatorAnswer {
+  const calculator = CALCULATORS.find((c) => c.id === id);
+  if (!calculator) {
+    return {
+      ok: false,
+      known: false,
+      faults: [
+        {
+          path: '',
+          message: `There is no calculator “${id}”. Known: ${CALCULATORS.map((c) => c.id).join(', ')}.`,
+        },
+      ],
+    };
+  }
+  const checked = check(calculator.schema, input);
+  if (!checked.ok) return { ok: false, known: true, faults: checked.faults };
+  try {
+    return { ok: true, result: sayAll(calculator.run(checked.value as never), unit) };
+  } catch (error) {
+    // A RangeError is core's word for "this value is outside what is tabled": the asker's fault, not ours.
+    if (error instanceof RangeError)
+      return { ok: false, known: true, faults: [{ path: '', message: error.message }] };
+    throw error;
+  }
+}

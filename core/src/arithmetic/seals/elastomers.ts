@@ -1,0 +1,85 @@
+import type { CalculatorResult } from '../../judgement/result.ts';
+import { temp } from '../../quantities/say.ts';
+
+export const ELASTOMERS = ['NBR', 'EPDM', 'FKM', 'FFKM', 'PTFE', 'silicone'] as const;
+export type Elastomer = (typeof ELASTOMERS)[number];
+export const FLUIDS = ['water', 'steam', 'mineral oil', 'caustic', 'acid', 'hydrocarbon', 'ketone'] as const;
+export type Fluid = (typeof FLUIDS)[number];
+
+type Goes = 'good' | 'limited' | 'no';
+
+/** General knowledge, from memory; °C. Confirm with the maker. */
+const RANGE_C: Record<Elastomer, readonly [number, number]> = {
+  NBR: [-30, 100],
+  EPDM: [-40, 140],
+  FKM: [-20, 200],
+  FFKM: [-15, 280],
+  PTFE: [-100, 230],
+  silicone: [-50, 200],
+};
+const row = (...goes: Goes[]): Goes[] => goes;
+/** In the order of FLUIDS. From memory. */
+const GUIDE: Record<Elastomer, Goes[]> = {
+  NBR: row('good', 'no', 'good', 'limited', 'limited', 'good', 'no'),
+  EPDM: row('good', 'good', 'no', 'good', 'limited', 'no', 'good'),
+  // Organic acids attack FKM: mineral ones it takes.
+  FKM: row('limited', 'no', 'good', 'no', 'limited', 'good', 'no'),
+  FFKM: row('good', 'good', 'good', 'good', 'good', 'good', 'good'),
+  PTFE: row('good', 'good', 'good', 'good', 'good', 'good', 'good'),
+  silicone: row('good', 'limited', 'limited', 'limited', 'no', 'no', 'no'),
+};
+
+export type ElastomerInput = {
+  elastomer: Elastomer;
+  fluid: Fluid;
+  temperatureC: number;
+  grease?: 'none' | 'silicone' | 'petroleum' | undefined;
+};
+
+/**
+ * A short guide of what elastomer goes with what fluid and how warm; greases that hurt it.
+ * Source: general knowledge, from memory; confirm with the maker.
+ */
+export function elastomerGuide(
+  input: ElastomerInput,
+): CalculatorResult<{ goes: Goes; lowC: number; highC: number }> {
+  const { elastomer: e, fluid, temperatureC: t } = input;
+  const [lowC, highC] = RANGE_C[e];
+  const goes = GUIDE[e][FLUIDS.indexOf(fluid)] ?? 'limited';
+  const shared = { source: 'elastomer-guide' as const, acceptable: true };
+  const confirm = 'From memory: confirm with the maker.';
+  const wrongGrease =
+    (input.grease === 'silicone' && e === 'silicone') || (input.grease === 'petroleum' && e === 'EPDM');
+  return {
+    values: { goes, lowC, highC },
+    findings: [
+      {
+        ...shared,
+        code: 'elastomer.fluid',
+        verdict: goes === 'good' ? 'accept' : goes === 'limited' ? 'caution' : 'reject',
+        reason: `${e} in ${fluid}: ${goes === 'good' ? 'usual' : goes === 'limited' ? 'with limits' : 'not'}.`,
+        remedy: confirm,
+      },
+      {
+        ...shared,
+        code: 'elastomer.heat',
+        verdict: t >= lowC && t <= highC ? 'accept' : 'reject',
+        reason: `${temp(t)}, ${e} usually takes ${temp(lowC)} to ${temp(highC)}.`,
+        remedy: confirm,
+      },
+      ...(wrongGrease
+        ? [
+            {
+              ...shared,
+              code: 'elastomer.grease',
+              verdict: 'reject' as const,
+              reason: `${input.grease === 'silicone' ? 'Silicone grease swells silicone rubber' : 'Petroleum grease or mineral oil ruins EPDM'}.`,
+              remedy: 'Another lubricant, by the maker; wipe it off now.',
+            },
+          ]
+        : []),
+    ],
+    working: [{ what: `${e}, ${fluid}`, sum: `${goes}; ${temp(lowC)} to ${temp(highC)}` }],
+    beams: [],
+  };
+}

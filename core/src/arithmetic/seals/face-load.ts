@@ -1,0 +1,214 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len, pres } from '../../quantities/say.ts';
+
+export type FaceLoadInput = {
+  faceOutsideMm: number;
+  faceInsideMm: number;
+  balanceMm: number;
+  /** Pressure acts from outside the face (usual) or from inside. */
+  pressureFrom?: 'outside' | 'inside' | undefined;
+  springN: number;
+  /** Pressure across the face, N/mm². */
+  pressureMpa: number;
+  speedRpm: number;
+  friction?: number | undefined;
+  /** Share of the pressure that stands in the gap on the mean. */
+  dropFactor?: number | undefined;
+  /** The pair's own limit of pressure times speed, MPa·m/s, by the maker. */
+  makerPvLimit?: number | undefined;
+  /** Flush: rise allowed, and what the fluid carries. */
+  flushRiseK?: number | undefined;
+  densityKgM3?: number | undefined;
+  heatJPerKgK?: number | undefined;
+};
+
+export type FaceLoadValues = {
+  areaMm2: number;
+  balance: number;
+  closingMpa: number;
+  meanRadiusMm: number;
+  speedMPerS: number;
+  pv: number;
+  torqueNm: number;
+  powerW: number;
+  startTorqueNm: { least: number; most: number };
+  flushLPerMin: number | null;
+};
+
+/** What is taken where nothing is typed: typical, not the maker's. */
+export const FACE_TYPICAL = {
+  friction: 0.07,
+  dropFactor: 0.5,
+  densityKgM3: 1000,
+  heatJPerKgK: 4190,
+} as const;
+/** A start takes so many times the running torque. Common practice, no source. */
+const START_TIMES = { least: 3, most: 5 } as const;
+
+/** Unbalanced seals come to about 1.3; more is a wrong diameter. From memory. */
+const MOST_BALANCE = 1.6;
+
+/**
+ * A seal's faces in numbers: balance ratio, closing pressure Δp·(B − K) + spring/area, PV, friction torque p·A·f·r, power, start
+ * torque, and the flush that keeps the fluid's rise within a limit.
+ * Source: API 682 annex (from memory) for the formulas; what is typical is said to be so.
+ * @throws RangeError where the diameters are no face, or the balance opens it
+ */
+export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues> {
+  const { faceOutsideMm: od, faceInsideMm: id, balanceMm: bd } = input;
+  if (!(od > id)) throw new RangeError('The face’s outside must be larger than its inside.');
+  const outside = input.pressureFrom !== 'inside';
+  const balance = (outside ? od ** 2 - bd ** 2 : bd ** 2 - id ** 2) / (od ** 2 - id ** 2);
+  if (!(balance > 0)) throw new RangeError('With this balance diameter the pressure opens the faces.');
+  if (balance > MOST_BALANCE)
+    throw new RangeError(
+      `A balance of ${balance.toFixed(2)} is no seal: the balance diameter lies far outside the face. Check the three diameters.`,
+    );
+  const f = input.friction ?? FACE_TYPICAL.friction;
+  const k = input.dropFactor ?? FACE_TYPICAL.dropFactor;
+  const areaMm2 = (Math.PI / 4) * (od ** 2 - id ** 2);
+  const springMpa = input.springN / areaMm2;
+  const closingMpa = input.pressureMpa * (balance - k) + springMpa;
+  const meanRadiusMm = (od + id) / 4;
+  const speedMPerS = (2 * Math.PI * meanRadiusMm * input.speedRpm) / 60_000;
+  const torqueNm = (closingMpa * areaMm2 * f * meanRadiusMm) / 1000;
+  const powerW = (torqueNm * input.speedRpm * 2 * Math.PI) / 60;
+  const pv = closingMpa * speedMPerS;
+  const rho = input.densityKgM3 ?? FACE_TYPICAL.densityKgM3;
+  const c = input.heatJPerKgK ?? FACE_TYPICAL.heatJPerKgK;
+  const flushLPerMin =
+    input.flushRiseK === undefined ? null : sealFlowLPerMin(powerW, input.flushRiseK, rho, c);
+  const typical = [
+    input.friction === undefined ? `friction ${f}` : '',
+    input.dropFactor === undefined ? `K ${k}` : '',
+  ].filter(Boolean);
+  const findings: Finding[] = [
+    closingMpa <= 0
+      ? {
+          code: 'faces.closing',
+          verdict: 'reject',
+          reason: `Closing pressure ${closingMpa.toFixed(2)} N/mm²: the faces are pushed open.`,
+          source: 'pump-standards',
+          remedy: 'Check balance, spring and which side the pressure is on.',
+          acceptable: false,
+        }
+      : {
+          code: 'faces.closing',
+          verdict: 'accept',
+          reason: `Balance ${balance.toFixed(3)}, closing pressure ${closingMpa.toFixed(2)} N/mm², ${torqueNm.toFixed(2)} N·m, ${powerW.toFixed(0)} W.`,
+          source: 'pump-standards',
+          acceptable: true,
+        },
+  ];
+  if (input.makerPvLimit !== undefined)
+    findings.push({
+      code: 'faces.pv',
+      verdict: pv <= input.makerPvLimit ? 'accept' : 'reject',
+      reason: `PV ${pv.toFixed(1)} of ${input.makerPvLimit} MPa·m/s the pair takes.`,
+      limit: `${input.makerPvLimit} MPa·m/s`,
+      source: 'maker',
+      ...(pv <= input.makerPvLimit
+        ? {}
+        : { remedy: 'Another pair, a lower balance, or less speed: ask the maker.' }),
+      acceptable: true,
+    });
+  if (typical.length > 0)
+    findings.push({
+      code: 'faces.typical',
+      verdict: 'caution',
+      reason: `Typical values taken, not the maker’s: ${typical.join(', ')}.`,
+      source: 'practice',
+      remedy: 'Type the maker’s where the sheet gives them.',
+      acceptable: true,
+    });
+  return {
+    values: {
+      areaMm2,
+      balance,
+      closingMpa,
+      meanRadiusMm,
+      speedMPerS,
+      pv,
+      torqueNm,
+      powerW,
+      startTorqueNm: { least: START_TIMES.least * torqueNm, most: START_TIMES.most * torqueNm },
+      flushLPerMin,
+    },
+    findings,
+    working: [
+      { what: 'area', sum: `π/4 × (${od}² − ${id}²) = ${areaMm2.toFixed(0)} mm²` },
+      {
+        what: 'balance',
+        sum: outside
+          ? `(${od}² − ${bd}²) ÷ (${od}² − ${id}²) = ${balance.toFixed(3)}`
+          : `(${bd}² − ${id}²) ÷ (${od}² − ${id}²) = ${balance.toFixed(3)}`,
+      },
+      {
+        what: 'closing pressure',
+        sum: `${pres(input.pressureMpa)} × (${balance.toFixed(3)} − ${k}) + ${input.springN} N ÷ ${areaMm2.toFixed(0)} = ${closingMpa.toFixed(3)} N/mm²`,
+      },
+      {
+        what: 'torque',
+        sum: `${closingMpa.toFixed(3)} × ${areaMm2.toFixed(0)} × ${f} × ${len(meanRadiusMm, 2)} = ${torqueNm.toFixed(2)} N·m`,
+      },
+      {
+        what: 'power',
+        sum: `${torqueNm.toFixed(2)} × ${input.speedRpm} ÷ 9550 = ${(powerW / 1000).toFixed(3)} kW`,
+      },
+      {
+        what: 'at the start',
+        sum: `${START_TIMES.least} to ${START_TIMES.most} times: ${(START_TIMES.least * torqueNm).toFixed(1)} to ${(START_TIMES.most * torqueNm).toFixed(1)} N·m`,
+      },
+      ...(flushLPerMin === null
+        ? []
+        : [
+            {
+              what: 'flush',
+              sum: `${powerW.toFixed(0)} W ÷ (${rho} × ${c} × ${input.flushRiseK} K) = ${flushLPerMin.toFixed(2)} L/min`,
+            },
+          ]),
+    ],
+    beams: [],
+  };
+}
+
+/** Flow that carries a heat away at a rise: q = P/(ρ·c·ΔT), litres a minute. Physics. */
+function sealFlowLPerMin(powerW: number, riseK: number, rho: number, c: number): number {
+  return (powerW / (rho * c * riseK)) * 60_000;
+}
+
+export type FlushInput = {
+  powerW: number;
+  riseK: number;
+  densityKgM3?: number | undefined;
+  heatJPerKgK?: number | undefined;
+};
+
+/**
+ * Flush flow that keeps a seal's fluid within a rise of temperature. Source: ΔT = P/(ρ·q·c), physics.
+ * @example sealFlush({ powerW: 450, riseK: 5 }).values.flowLPerMin // about 1.29
+ */
+export function sealFlush(input: FlushInput): CalculatorResult<{ flowLPerMin: number }> {
+  const rho = input.densityKgM3 ?? FACE_TYPICAL.densityKgM3;
+  const c = input.heatJPerKgK ?? FACE_TYPICAL.heatJPerKgK;
+  const flowLPerMin = sealFlowLPerMin(input.powerW, input.riseK, rho, c);
+  return {
+    values: { flowLPerMin },
+    findings: [
+      {
+        code: 'flush',
+        verdict: 'accept',
+        reason: `${flowLPerMin.toFixed(2)} L/min hold the rise to ${input.riseK} K.`,
+        source: 'geometry',
+        acceptable: true,
+      },
+    ],
+    working: [
+      {
+        what: 'flow',
+        sum: `${input.powerW} W ÷ (${rho} kg/m³ × ${c} J/kg·K × ${input.riseK} K) = ${flowLPerMin.toFixed(2)} L/min`,
+      },
+    ],
+    beams: [],
+  };
+}

@@ -1,0 +1,117 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { decide } from '../../metrology/decision.ts';
+import { leastSquares } from '../../metrology/least-squares.ts';
+import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+
+export type GlandGap = { angleDeg: number; gapMm: number };
+
+export type GlandTiltInput = {
+  /** Gaps gland to box face, at three places or more round, degrees from the top clockwise. */
+  gaps: readonly GlandGap[];
+  /** How many bolts, and where the first stands, degrees from the top. */
+  bolts: number;
+  firstBoltDeg?: number | undefined;
+  resolutionMm: number;
+  /** A rigid gasket: the spread is held to 0.05 mm. A soft one gives; then it is only told. */
+  rigid?: boolean | undefined;
+  makerLimitMm?: number | undefined;
+};
+
+export type GlandTiltValues = {
+  meanMm: number | null;
+  spreadMm: number;
+  /** Tilt across the gland at the gaps' radius, mm from the narrow side to the wide. */
+  tiltMm: number | null;
+  /** Where it gapes most, degrees from the top. */
+  wideDeg: number | null;
+  /** How much each bolt comes in to stand with the narrowest, by number from 1. */
+  bringInMm: number[];
+  widestBolt: number | null;
+};
+
+/** Spread allowed with a rigid gasket: 0.002 in. Common practice, no source. */
+export const GLAND_SPREAD_MM = 0.05;
+const rad = (deg: number) => (deg * Math.PI) / 180;
+
+/**
+ * Gland gaps by feelers at places round it: the tilt as a plane by least squares, which bolt to bring in and by how much, and
+ * whether the spread may stay.
+ * Source: least squares; 0.05 mm for rigid gaskets by common practice.
+ * @throws RangeError for fewer than three places
+ */
+export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValues> {
+  if (input.gaps.length < 3) throw new RangeError('A gland is felt at three places at least.');
+  const fit = leastSquares(
+    input.gaps.map((g) => [1, Math.cos(rad(g.angleDeg)), Math.sin(rad(g.angleDeg))]),
+    input.gaps.map((g) => g.gapMm),
+  );
+  const [mean = 0, c = 0, s = 0] = fit?.x ?? [];
+  const all = input.gaps.map((g) => g.gapMm);
+  const spreadMm = Math.max(...all) - Math.min(...all);
+  const boltsDeg = Array.from(
+    { length: input.bolts },
+    (_, i) => (input.firstBoltDeg ?? 0) + (360 * i) / input.bolts,
+  );
+  const at = boltsDeg.map((deg) => mean + c * Math.cos(rad(deg)) + s * Math.sin(rad(deg)));
+  const least = Math.min(...at);
+  const bringInMm = fit ? at.map((g) => g - least) : [];
+  const most = Math.max(0, ...bringInMm);
+  const widestBolt = fit && most > 0 ? bringInMm.indexOf(most) + 1 : null;
+  const wideDeg = fit ? ((Math.atan2(s, c) * 180) / Math.PI + 360) % 360 : null;
+  const limit = input.makerLimitMm ?? GLAND_SPREAD_MM;
+  const one = resolutionUncertainty(input.resolutionMm);
+  const d = decide(spreadMm, inQuadrature(one, one), { upper: limit });
+  const rigid = input.rigid !== false;
+  const closed = all.some((g) => g <= 0) && spreadMm > 0;
+  const square = spreadMm <= limit + 1e-9;
+  const finding: Finding = {
+    code: 'gland.spread',
+    verdict: square ? 'accept' : rigid || d.verdict === 'reject' ? (rigid ? 'reject' : 'caution') : 'caution',
+    reason: square
+      ? `The gland stands square: ${len(spreadMm)} between its widest and narrowest gap.`
+      : `The gland gapes ${len(spreadMm)} more at ${(wideDeg ?? 0).toFixed(0)}° than opposite.`,
+    limit: `${len(limit)}${rigid ? ', rigid gasket' : ''}`,
+    source: input.makerLimitMm === undefined ? 'practice' : 'maker',
+    ...(square
+      ? {}
+      : {
+          remedy: closed
+            ? 'One side is on its stop: ease that bolt before the others come in, then feel again.'
+            : widestBolt === null
+              ? 'Ease all, draw them evenly, feel again.'
+              : `Bring bolt ${widestBolt} in by ${len(most)}; then feel all round again.`,
+        }),
+    acceptable: true,
+  };
+  return {
+    values: {
+      meanMm: fit ? mean : null,
+      spreadMm,
+      tiltMm: fit ? 2 * Math.hypot(c, s) : null,
+      wideDeg,
+      bringInMm,
+      widestBolt,
+    },
+    findings: [finding],
+    working: [
+      { what: 'spread', sum: `${num(Math.max(...all))} − ${num(Math.min(...all))} = ${len(spreadMm)}` },
+      {
+        what: 'tilt by least squares',
+        sum: `${len(2 * Math.hypot(c, s))} across, widest at ${(wideDeg ?? 0).toFixed(0)}°`,
+      },
+      ...bringInMm.map((mm, i) => ({ what: `bolt ${i + 1}`, sum: `in by ${len(mm)}` })),
+    ],
+    beams: [
+      {
+        label: 'Spread of the gaps',
+        quantity: 'length',
+        value: spreadMm,
+        target: 0,
+        upper: limit,
+        expanded: d.expanded,
+        verdict: finding.verdict,
+      },
+    ],
+  };
+}

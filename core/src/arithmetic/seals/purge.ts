@@ -1,0 +1,155 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len, pres } from '../../quantities/say.ts';
+
+export type PurgeInput = {
+  processMpa: number;
+  gasMpa?: number | undefined;
+  /** The most over the process the maker allows. */
+  mostOverMpa?: number | undefined;
+  /** Gaps between throttle and shaft by blades, evenly spaced round from the top. */
+  clearancesMm?: readonly number[] | undefined;
+  /** Regulators for how many seals. */
+  seals: number;
+  regulators: number;
+  /** Bore of the gas line. */
+  lineMm?: number | undefined;
+};
+
+export type PurgeValues = {
+  lowMpa: number;
+  highMpa: number;
+  /** Largest gap at a place, and what they come to across: bore less shaft. mm. */
+  largestMm: number | null;
+  diametralMm: number | null;
+  /** How far the shaft stands off the throttle's middle. mm. */
+  eccentricMm: number | null;
+};
+
+/** Gas stands at least 5 psi over the process, better 5 to 10. Common practice, no source. */
+const OVER_MPA = { least: 0.035, most: 0.07 } as const;
+/** Bore of the throttle less shaft. Common practice, no source. */
+export const THROTTLE_CLEARANCE_MM = 0.13;
+const LINE_MM = 12.7;
+
+/**
+ * Clearance of a throttle round its shaft from gaps at even places: opposite gaps add, so across it is twice their mean, and their
+ * once-round wave is how far the shaft stands off the middle. Geometry.
+ */
+export function throttleFit(gapsMm: readonly number[]): { diametralMm: number; eccentricMm: number } {
+  const n = gapsMm.length;
+  const mean = gapsMm.reduce((s, g) => s + g, 0) / n;
+  const wave = (f: (rad: number) => number) =>
+    (2 / n) * gapsMm.reduce((s, g, i) => s + g * f((2 * Math.PI * i) / n), 0);
+  return { diametralMm: 2 * mean, eccentricMm: n < 3 ? 0 : Math.hypot(wave(Math.cos), wave(Math.sin)) };
+}
+
+/**
+ * Window of a purge gas over the process, one regulator and gauge a seal, line of half an inch, throttle clearance.
+ * Source: common practice, no source; the maker's sheet outranks it.
+ */
+export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
+  const lowMpa = input.processMpa + OVER_MPA.least;
+  const highMpa = input.processMpa + OVER_MPA.most;
+  const gaps = input.clearancesMm ?? [];
+  const largestMm = gaps.length ? Math.max(...gaps) : null;
+  const fit = gaps.length ? throttleFit(gaps) : null;
+  const mostMpa = input.mostOverMpa === undefined ? null : input.processMpa + input.mostOverMpa;
+  const shared = { source: 'practice' as const, acceptable: true };
+  const findings: Finding[] = [];
+  const { gasMpa: gas } = input;
+  findings.push(
+    gas === undefined
+      ? {
+          ...shared,
+          code: 'purge.pressure',
+          verdict: 'incomplete',
+          reason: `Set the gas between ${pres(lowMpa)} and ${pres(highMpa)}.`,
+          acceptable: false,
+        }
+      : gas >= lowMpa - 1e-9 && gas <= highMpa + 1e-9
+        ? {
+            ...shared,
+            code: 'purge.pressure',
+            verdict: 'accept',
+            reason: `Gas ${pres(gas)}, over the process as it should be.`,
+          }
+        : gas > highMpa && (mostMpa === null || gas <= mostMpa + 1e-9)
+          ? {
+              ...shared,
+              code: 'purge.pressure',
+              verdict: 'caution',
+              reason: `Gas ${pres(gas)} is more than is needed over a process of ${pres(input.processMpa)}.`,
+              limit: `${pres(lowMpa)} to ${pres(highMpa)}`,
+              remedy: 'At least five psi over it, better five to ten; more only as far as the maker allows.',
+            }
+          : {
+              ...shared,
+              code: 'purge.pressure',
+              verdict: 'reject',
+              reason: `Gas ${pres(gas)} is too ${gas < lowMpa ? 'little' : 'much'} over a process of ${pres(input.processMpa)}.`,
+              limit: `${pres(lowMpa)} to ${pres(mostMpa ?? highMpa)}`,
+              remedy: 'Set the regulator; the seal loses its gas with it, so interlock it.',
+            },
+  );
+  if (input.regulators < input.seals)
+    findings.push({
+      ...shared,
+      code: 'purge.regulators',
+      verdict: 'reject',
+      reason: `${input.regulators} ${input.regulators === 1 ? 'regulator' : 'regulators'} for ${input.seals} seals: one opening takes the gas from the others.`,
+      remedy: 'A regulator and a gauge to each seal.',
+    });
+  if (input.lineMm !== undefined && input.lineMm < LINE_MM)
+    findings.push({
+      ...shared,
+      code: 'purge.line',
+      verdict: 'caution',
+      reason: `A line of ${len(input.lineMm, 1)} is under half an inch.`,
+      remedy: 'Half an inch or larger.',
+    });
+  if (fit && Math.min(...gaps) <= 0)
+    findings.push({
+      ...shared,
+      code: 'purge.throttle',
+      verdict: 'reject',
+      reason: 'At a place there is no gap: the throttle touches the shaft.',
+      remedy: 'Move it off until blades go in all round.',
+      acceptable: false,
+    });
+  else if (fit)
+    findings.push(
+      fit.diametralMm <= THROTTLE_CLEARANCE_MM + 1e-9
+        ? {
+            ...shared,
+            code: 'purge.throttle',
+            verdict: 'accept',
+            reason: `Throttle clearance ${len(fit.diametralMm)} across; the shaft stands ${len(fit.eccentricMm)} off its middle.`,
+            limit: `${len(THROTTLE_CLEARANCE_MM)} across`,
+          }
+        : {
+            ...shared,
+            code: 'purge.throttle',
+            verdict: 'reject',
+            reason: `Throttle clearance ${len(fit.diametralMm)} across, opposite gaps added: more than it can seal.`,
+            limit: `${len(THROTTLE_CLEARANCE_MM)} across`,
+            remedy: 'Another throttle, or the shaft sleeved.',
+          },
+    );
+  return {
+    values: {
+      lowMpa,
+      highMpa,
+      largestMm,
+      diametralMm: fit?.diametralMm ?? null,
+      eccentricMm: fit?.eccentricMm ?? null,
+    },
+    findings,
+    working: [
+      {
+        what: 'window',
+        sum: `${pres(input.processMpa)} + ${pres(OVER_MPA.least)} to ${pres(OVER_MPA.most)} = ${pres(lowMpa)} to ${pres(highMpa)}`,
+      },
+    ],
+    beams: [],
+  };
+}

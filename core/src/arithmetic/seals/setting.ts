@@ -1,0 +1,181 @@
+import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COVERAGE, decide } from '../../metrology/decision.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+
+export type SettingInput = {
+  /** Collar back to face, unloaded. */
+  freeLengthMm: number;
+  /** How much the spring is to be pressed together. */
+  compressionMm: number;
+  /** The rotary stands inside the box (usual) or outside it. */
+  rotary: 'inside' | 'outside';
+  /** Where the seat's face stands from the box face: positive inside the box, negative outside it, in the gland. */
+  seatMm: number;
+  /** Compressed thickness of the gasket, where the seat was measured without it: it moves the seat outward. */
+  gasketMm?: number | undefined;
+};
+
+export type SettingValues = {
+  /** Collar back to face at the working compression. */
+  workingLengthMm: number;
+  /** Seat face from the box face with its gasket, positive inside. */
+  seatFaceMm: number;
+  /** The back of the collar from the box face: into the box for a rotary inside, out of it for one outside. */
+  collarMm: number;
+  /** What a slip of sign would cost in compression. */
+  signSlipMm: number;
+};
+
+/**
+ * Where the collar of a component seal is set: working length = free length − working compression; rotary inside the box, depth
+ * from the box face = working length + how far the seat's face stands inside it (less where it lies outside). A rotary outside
+ * the box is the mirror of it.
+ * Source: geometry; common practice.
+ * @throws RangeError where the compression leaves no length, or the collar would not clear the box face
+ * @example sealSetting({ freeLengthMm: 52, compressionMm: 4, rotary: 'inside', seatMm: -3 }).values.collarMm // 45
+ */
+export function sealSetting(input: SettingInput): CalculatorResult<SettingValues> {
+  const workingLengthMm = input.freeLengthMm - input.compressionMm;
+  if (!(workingLengthMm > 0))
+    throw new RangeError('The working compression is as long as the seal itself: check both.');
+  const seatFaceMm = input.seatMm - (input.gasketMm ?? 0);
+  const inside = input.rotary === 'inside';
+  const collarMm = workingLengthMm + (inside ? seatFaceMm : -seatFaceMm);
+  if (!(collarMm > 0))
+    throw new RangeError(
+      'The collar would not stand clear of the box face on that side: check the seat’s sign.',
+    );
+  const words = `${len(collarMm, 2)} ${inside ? 'into' : 'out of'} the box from its face`;
+  const sign = (inside ? seatFaceMm : -seatFaceMm) >= 0 ? '+' : '−';
+  return {
+    values: { workingLengthMm, seatFaceMm, collarMm, signSlipMm: 2 * Math.abs(seatFaceMm) },
+    findings: [
+      {
+        code: 'setting.collar',
+        verdict: 'accept',
+        reason: `Set the back of the collar ${words}.`,
+        source: 'geometry',
+        ...(seatFaceMm === 0
+          ? {}
+          : {
+              remedy: `Look at the sign on the figure: the wrong way round costs ${len(2 * Math.abs(seatFaceMm), 2)} of compression.`,
+            }),
+        acceptable: true,
+      },
+    ],
+    working: [
+      {
+        what: 'working length',
+        sum: `${num(input.freeLengthMm, 2)} − ${num(input.compressionMm, 2)} = ${len(workingLengthMm, 2)}`,
+      },
+      {
+        what: 'seat’s face',
+        sum: `${num(input.seatMm, 2)}${input.gasketMm ? ` − gasket ${num(input.gasketMm, 2)}` : ''} = ${len(seatFaceMm, 2)} ${seatFaceMm >= 0 ? 'inside' : 'outside'} the box face`,
+      },
+      {
+        what: 'collar',
+        sum: `${num(workingLengthMm, 2)} ${sign} ${num(Math.abs(seatFaceMm), 2)} = ${len(collarMm, 2)}`,
+      },
+    ],
+    beams: [],
+  };
+}
+
+export type CompressionShiftInput = {
+  compressionMm: number;
+  /** Collar as it was set, less where it should be, towards the seat positive. */
+  settingMm?: number | undefined;
+  /** Shaft moved after setting, towards more compression positive. */
+  impellerMm?: number | undefined;
+  growthMm?: number | undefined;
+  /** Whole end play: half of it either way. */
+  endPlayMm?: number | undefined;
+  resolutionMm: number;
+  makerLowerMm?: number | undefined;
+  makerUpperMm?: number | undefined;
+};
+
+export type CompressionShiftValues = {
+  shiftMm: number;
+  compressionMm: number;
+  lowestMm: number;
+  highestMm: number;
+  lowerMm: number;
+  upperMm: number;
+};
+
+/** Allowed either side of the working compression where the sheet says nothing: 1/32 in. Common practice, no source. */
+export const COMPRESSION_BAND_MM = 0.8;
+
+/**
+ * What moves a seal's compression after it was set: impeller adjustment, thermal growth, end play, each one for one.
+ * Source: geometry; the band common practice where the maker gives none.
+ */
+export function compressionShift(input: CompressionShiftInput): CalculatorResult<CompressionShiftValues> {
+  const shiftMm = (input.settingMm ?? 0) + (input.impellerMm ?? 0) + (input.growthMm ?? 0);
+  const compressionMm = input.compressionMm + shiftMm;
+  const half = (input.endPlayMm ?? 0) / 2;
+  const lowerMm = input.makerLowerMm ?? input.compressionMm - COMPRESSION_BAND_MM;
+  const upperMm = input.makerUpperMm ?? input.compressionMm + COMPRESSION_BAND_MM;
+  const u = resolutionUncertainty(input.resolutionMm);
+  const maker = input.makerLowerMm !== undefined || input.makerUpperMm !== undefined;
+  const verdicts = [compressionMm - half, compressionMm + half].map(
+    (c) => decide(c, u, { lower: lowerMm, upper: upperMm }).verdict,
+  );
+  const verdict = verdicts.includes('reject')
+    ? 'reject'
+    : verdicts.includes('too-close')
+      ? 'too-close'
+      : 'accept';
+  const range =
+    half > 0 ? `, ${num(compressionMm - half, 2)} to ${len(compressionMm + half, 2)} with the end play` : '';
+  const finding: Finding = {
+    code: 'compression',
+    verdict,
+    reason: `The seal is pressed together ${len(compressionMm, 2)}${range}${verdict === 'reject' ? ': outside what it allows.' : '.'}`,
+    limit: `${num(lowerMm, 2)} to ${len(upperMm, 2)}`,
+    source: maker ? 'maker' : 'practice',
+    acceptable: true,
+    ...(verdict === 'accept'
+      ? {}
+      : {
+          remedy:
+            verdict === 'reject'
+              ? `Move the collar ${len(Math.abs(compressionMm - input.compressionMm), 2)} ${compressionMm > input.compressionMm ? 'away from' : 'towards'} the seat, or the impeller back.`
+              : 'Measure again with a finer gauge.',
+        }),
+  };
+  const beam: Beam = {
+    label: 'Compression',
+    quantity: 'length',
+    value: compressionMm,
+    target: input.compressionMm,
+    lower: lowerMm,
+    upper: upperMm,
+    expanded: COVERAGE.k2 * u + half,
+    verdict,
+  };
+  return {
+    values: {
+      shiftMm,
+      compressionMm,
+      lowestMm: compressionMm - half,
+      highestMm: compressionMm + half,
+      lowerMm,
+      upperMm,
+    },
+    findings: [finding],
+    working: [
+      {
+        what: 'moved since',
+        sum: `setting ${num(input.settingMm ?? 0, 2)} + impeller ${num(input.impellerMm ?? 0, 2)} + growth ${num(input.growthMm ?? 0, 2)} = ${len(shiftMm, 2)}`,
+      },
+      {
+        what: 'compression',
+        sum: `${num(input.compressionMm, 2)} + ${num(shiftMm, 2)} = ${len(compressionMm, 2)}`,
+      },
+    ],
+    beams: [beam],
+  };
+}

@@ -1,0 +1,340 @@
+import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
+import { fitLine } from '../../metrology/line.ts';
+import { saySettle, settle } from '../../metrology/settle.ts';
+import { inQuadrature, mean, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import { type GroovePlace, groove } from './groove.ts';
+import { formLimitMm as formLimitOf, type SeatLimits, type SeatQuestion, seatLimits } from './seat-limits.ts';
+import { finestGrade, type SizeLimits, tidy } from './tolerance.ts';
+
+export type DiameterSurveyInput = SeatQuestion & {
+  /** Distance of each station along the seat from the first, mm. */
+  stationsMm: number[];
+  anglesDeg: number[];
+  /** diametersMm[station][angle]; null where not yet taken. */
+  diametersMm: Array<Array<number | null>>;
+  /** Graduation of the micrometer. */
+  resolutionMm: number;
+  /** Standard uncertainty of each place where it was read more than once; the micrometer's own elsewhere. */
+  uncertaintiesMm?: Array<Array<number | null>> | undefined;
+  rule?: DecisionRule | undefined;
+  /** A worn groove: diameters beside it and in it, and what will lie over it. */
+  grooveBesideMm?: number | undefined;
+  grooveInsideMm?: number | undefined;
+  grooveUnder?: GroovePlace | undefined;
+};
+
+export type DiameterSurveyValues = {
+  lowerMm: number;
+  upperMm: number;
+  formLimitMm: number;
+  largestMm: number | null;
+  smallestMm: number | null;
+  ovalityMm: Array<number | null>;
+  stationMeansMm: Array<number | null>;
+  taperMmPer100: number | null;
+  taperOverSeatMm: number | null;
+  formMm: number | null;
+  /** Finest ISO grade the spread of all diameters keeps to. */
+  formGrade: number | null;
+  grooveDepthMm: number | null;
+  expandedMm: number;
+  taken: number;
+  wanted: number;
+};
+
+/** One place that was read. */
+type Spot = { station: number; angleDeg: number; mm: number; u: number };
+
+const lower = (a: Spot, b: Spot) => (b.mm < a.mm ? b : a);
+const higher = (a: Spot, b: Spot) => (b.mm > a.mm ? b : a);
+const at = (s: Spot) => `station ${s.station + 1}, ${s.angleDeg}°`;
+
+type Context = {
+  input: DiameterSurveyInput;
+  spots: Spot[];
+  rows: Spot[][];
+  formLimitMm: number;
+  findings: Finding[];
+  working: WorkingLine[];
+};
+
+/**
+ * Judge a seat from diameters at stations × angles: size by what goes on it (every reading between the limits),
+ * out-of-round per station, taper along the seat by least squares of the station means, form against IT5, and a worn
+ * groove where one was measured. Unread places make the survey incomplete; what is read is judged at once.
+ * Source: limits as in `seatLimits`; IT5 by ISO 286-1; decision by ISO 14253-1.
+ * @throws RangeError for a size not tabled
+ */
+export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
+  const seat = seatLimits(input);
+  const { limits, name } = seat;
+  const u = resolutionUncertainty(input.resolutionMm);
+  const rows = input.stationsMm.map((_, station) =>
+    input.anglesDeg.flatMap((angleDeg, a): Spot[] => {
+      const mm = input.diametersMm[station]?.[a] ?? null;
+      return mm === null ? [] : [{ station, angleDeg, mm, u: input.uncertaintiesMm?.[station]?.[a] ?? u }];
+    }),
+  );
+  const spots = rows.flat();
+  const wanted = input.stationsMm.length * input.anglesDeg.length;
+  const formLimitMm = formLimitOf(input.nominalMm);
+  const context: Context = {
+    input,
+    spots,
+    rows,
+    formLimitMm,
+    findings: [],
+    working: [
+      { what: 'size', sum: `${num(limits.lowerMm)} to ${len(limits.upperMm)}, ${name}` },
+      { what: 'form', sum: `IT5 at ${len(input.nominalMm, 1)} = ${len(formLimitMm)}` },
+    ],
+  };
+  const { findings, working } = context;
+  const largest = spots.length ? spots.reduce(higher) : null;
+  const smallest = spots.length ? spots.reduce(lower) : null;
+  if (largest && smallest) judgeSize(context, seat, largest, smallest);
+  const ovalityMm = rows.map((row, s) => judgeOvality(context, row, s));
+  const stationMeansMm = rows.map((row) =>
+    row.length === input.anglesDeg.length && row.length > 0 ? tidy(mean(row.map((p) => p.mm))) : null,
+  );
+  const taper = judgeTaper(context, stationMeansMm, u);
+  const formMm = largest && smallest && spots.length > 1 ? judgeForm(context, largest, smallest) : null;
+  const grooveDepthMm = judgeGroove(context);
+  if (spots.length === wanted) {
+    findings.push({
+      code: 'shaft.odd-lobes',
+      verdict: 'accept',
+      reason: 'Two-point measuring passes over an odd-lobed shape.',
+      source: 'geometry',
+      remedy: 'Where it matters: three waves a turn show in run-out, or in a V-block.',
+      acceptable: true,
+    });
+    if (input.stationsMm.length < seat.leastPlaces)
+      findings.push({
+        code: 'shaft.places',
+        verdict: 'incomplete',
+        reason: `This seat is judged at ${seat.leastPlaces} places along it or more.`,
+        acceptable: true,
+      });
+  } else {
+    findings.push({
+      code: 'shaft.unread',
+      verdict: 'incomplete',
+      reason: `${wanted - spots.length} of ${wanted} places are still to be measured.`,
+      acceptable: false,
+    });
+  }
+  return {
+    values: {
+      lowerMm: limits.lowerMm,
+      upperMm: limits.upperMm,
+      formLimitMm,
+      largestMm: largest?.mm ?? null,
+      smallestMm: smallest?.mm ?? null,
+      ovalityMm,
+      stationMeansMm,
+      ...taper,
+      formMm,
+      formGrade: formMm === null ? null : finestGrade(input.nominalMm, formMm),
+      grooveDepthMm,
+      expandedMm: tidy(COVERAGE[input.rule ?? 'k2'] * u),
+      taken: spots.length,
+      wanted,
+    },
+    findings,
+    working,
+    beams: largest && smallest ? sizeBeam(input, limits, largest, smallest) : [],
+  };
+}
+
+/** What to do about a place too close to a limit, with the number of readings that would settle it. */
+function repeatThere({ input }: Context, spot: Spot, marginMm: number): string {
+  return saySettle(
+    settle({ marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
+    `at ${at(spot)}`,
+  );
+}
+
+function judgeSize(context: Context, seat: SeatLimits, largest: Spot, smallest: Spot): void {
+  const { findings, working } = context;
+  const { lowerMm, upperMm } = seat.limits;
+  findings.push(
+    judgeEnd(context, seat, largest, {
+      name: 'largest',
+      limits: { upper: upperMm },
+      within: 'under the upper limit',
+      side: 'upper',
+      beyond: `${len(largest.mm - upperMm)} over: ${seat.over}`,
+      remedy: 'File off high spots, then abrasive cloth, and measure again; else another shaft.',
+    }),
+    judgeEnd(context, seat, smallest, {
+      name: 'smallest',
+      limits: { lower: lowerMm },
+      within: 'over the lower limit',
+      side: 'lower',
+      beyond: `${len(lowerMm - smallest.mm)} under: ${seat.under}`,
+      remedy: 'Move the seat, sleeve the shaft, or renew it.',
+    }),
+  );
+  working.push({ what: 'largest, smallest', sum: `${num(largest.mm)}, ${len(smallest.mm)}` });
+}
+
+type End = {
+  name: 'largest' | 'smallest';
+  limits: { lower?: number; upper?: number };
+  side: 'lower' | 'upper';
+  within: string;
+  beyond: string;
+  remedy: string;
+};
+
+/** One end of the sizes against its own limit. */
+function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Finding {
+  const d = decide(spot.mm, spot.u, end.limits, context.input.rule);
+  const { lowerMm, upperMm } = seat.limits;
+  const said = {
+    accept: `is ${end.within}.`,
+    'too-close': `is within the micrometer's doubt of the ${end.side} limit.`,
+    reject: `is ${end.beyond}`,
+  }[d.verdict];
+  return {
+    code: `shaft.${end.name}`,
+    verdict: d.verdict,
+    reason: `The ${end.name} diameter, ${len(spot.mm)}, ${said}`,
+    limit: `${num(lowerMm)} to ${len(upperMm)} (${seat.name})`,
+    source: seat.source,
+    acceptable: true,
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: d.verdict === 'reject' ? end.remedy : repeatThere(context, spot, d.marginMm) }),
+  };
+}
+
+/** Out-of-round of one station: largest less smallest diameter there. */
+function judgeOvality(context: Context, row: Spot[], s: number): number | null {
+  if (row.length < 2) return null;
+  const { input, formLimitMm, findings, working } = context;
+  const [max, min] = [row.reduce(higher), row.reduce(lower)];
+  const oval = tidy(max.mm - min.mm);
+  const d = decide(oval, inQuadrature(max.u, min.u), { upper: formLimitMm }, input.rule);
+  working.push({
+    what: `out-of-round, station ${s + 1}`,
+    sum: `${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
+  });
+  if (d.verdict !== 'accept')
+    findings.push({
+      code: `shaft.ovality.${s + 1}`,
+      verdict: d.verdict,
+      reason: `Station ${s + 1} is out of round by ${len(oval)}, ${d.verdict === 'reject' ? 'over the form limit' : 'within doubt of the form limit'}.`,
+      limit: `${len(formLimitMm)} (IT5)`,
+      source: 'iso-286',
+      remedy:
+        d.verdict === 'reject'
+          ? 'Dress the high sides and measure again, or move the seat.'
+          : saySettle(
+              settle({
+                marginMm: d.marginMm,
+                stepMm: input.resolutionMm,
+                count: 1,
+                places: 2,
+                rule: input.rule,
+              }),
+              `at ${at(max)} and ${min.angleDeg}°`,
+            ),
+      acceptable: true,
+    });
+  return oval;
+}
+
+function judgeTaper(
+  { input, formLimitMm, findings, working }: Context,
+  stationMeansMm: Array<number | null>,
+  u: number,
+): { taperMmPer100: number | null; taperOverSeatMm: number | null } {
+  const trend = stationMeansMm.flatMap((y, s) => (y === null ? [] : [{ x: input.stationsMm[s] ?? 0, y }]));
+  const line = fitLine(trend, u / Math.sqrt(Math.max(1, input.anglesDeg.length)));
+  if (!line) return { taperMmPer100: null, taperOverSeatMm: null };
+  const seat = Math.max(...input.stationsMm) - Math.min(...input.stationsMm);
+  const taperOverSeatMm = tidy(line.slope * seat);
+  const taperMmPer100 = tidy(line.slope * 100);
+  working.push({
+    what: 'taper',
+    sum: `${num(taperMmPer100)} per ${len(100, 0)} × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
+  });
+  const d = decide(
+    Math.abs(taperOverSeatMm),
+    line.slopeUncertainty * seat,
+    { upper: formLimitMm },
+    input.rule,
+  );
+  findings.push({
+    code: 'shaft.taper',
+    verdict: d.verdict,
+    reason: `The seat ${taperOverSeatMm >= 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(taperOverSeatMm))} from the first station to the last${d.verdict === 'accept' ? '' : d.verdict === 'reject' ? ', over the form limit' : ', within doubt of the form limit'}.`,
+    limit: `${len(formLimitMm)} (IT5)`,
+    source: 'iso-286',
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: 'Check the whole seat with straightedge and marking blue; dress or move the seat.' }),
+    acceptable: true,
+  });
+  return { taperMmPer100, taperOverSeatMm };
+}
+
+function judgeForm(
+  { input, formLimitMm, findings, working }: Context,
+  largest: Spot,
+  smallest: Spot,
+): number {
+  const formMm = tidy(largest.mm - smallest.mm);
+  const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
+  const grade = finestGrade(input.nominalMm, formMm);
+  working.push({
+    what: 'form',
+    sum: `${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}, ${grade === null ? 'wider than IT12' : `keeps to IT${grade}`}`,
+  });
+  findings.push({
+    code: 'shaft.form',
+    verdict: d.verdict,
+    reason: `All diameters lie within ${len(formMm)} of each other${d.verdict === 'accept' ? '.' : d.verdict === 'reject' ? ': what goes on will not bear evenly.' : ': within doubt of the limit.'}`,
+    limit: `${len(formLimitMm)} (IT5)`,
+    source: 'iso-286',
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: 'Dress and measure again; a local bruise is filed off, a worn seat is moved or sleeved.' }),
+    acceptable: true,
+  });
+  return formMm;
+}
+
+function judgeGroove({ input, findings, working }: Context): number | null {
+  if (input.grooveBesideMm === undefined || input.grooveInsideMm === undefined) return null;
+  const g = groove({
+    besideMm: input.grooveBesideMm,
+    insideMm: input.grooveInsideMm,
+    under: input.grooveUnder ?? 'moving-o-ring',
+    resolutionMm: input.resolutionMm,
+  });
+  findings.push(g.finding);
+  working.push(g.working);
+  return g.depthMm;
+}
+
+/** Size on one beam: whichever of the largest and smallest reading stands nearer its limit. */
+function sizeBeam(input: DiameterSurveyInput, limits: SizeLimits, largest: Spot, smallest: Spot): Beam[] {
+  const spot = limits.upperMm - largest.mm < smallest.mm - limits.lowerMm ? largest : smallest;
+  const both = { lower: limits.lowerMm, upper: limits.upperMm };
+  return [
+    {
+      label: spot === largest ? 'Largest diameter' : 'Smallest diameter',
+      quantity: 'length',
+      value: spot.mm,
+      target: (limits.lowerMm + limits.upperMm) / 2,
+      ...both,
+      expanded: COVERAGE[input.rule ?? 'k2'] * spot.u,
+      verdict: decide(spot.mm, spot.u, both, input.rule).verdict,
+    },
+  ];
+}

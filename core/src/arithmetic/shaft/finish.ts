@@ -1,0 +1,121 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
+import { saySettle, settle } from '../../metrology/settle.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { rough } from '../../quantities/say.ts';
+import type { SourceId } from '../../sources/register.ts';
+
+export type FinishParameter = 'Ra' | 'Rq';
+export type FinishSurface = 'shaft' | 'gasket-face';
+
+export type FinishInput = {
+  surface: FinishSurface;
+  parameter: FinishParameter;
+  /** Readings in µm, as the tester gives them. */
+  readingsUm: readonly number[];
+  resolutionUm: number;
+  makerLimitUm?: number | undefined;
+  rule?: DecisionRule | undefined;
+};
+
+export type FinishValues = { largestRaUm: number | null; meanRaUm: number | null; limitUm: number };
+
+/** Rq over Ra of a sine profile, π/(2√2) = 1.1107: the convention by which one is turned into the other. */
+export const RQ_PER_RA = Math.PI / (2 * Math.SQRT2);
+
+/** Ra allowed, µm: under a seal 0.8 (32 µin), a gasket face 3.2 (125 µin). Common practice, no source. */
+const LIMIT_UM: Record<FinishSurface, number> = { shaft: 0.8, 'gasket-face': 3.2 };
+const NAME: Record<FinishSurface, string> = { shaft: 'shaft under the seal', 'gasket-face': 'gasket face' };
+
+/**
+ * Judge a finish: the roughest reading against the limit, Rq turned into Ra by convention.
+ * Source: common practice for the limits.
+ */
+export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> {
+  const factor = input.parameter === 'Rq' ? 1 / RQ_PER_RA : 1;
+  const ra = input.readingsUm.map((v) => v * factor);
+  const limitUm = input.makerLimitUm ?? LIMIT_UM[input.surface];
+  const source: SourceId = input.makerLimitUm === undefined ? 'practice' : 'maker';
+  const largestRaUm = ra.length ? Math.max(...ra) : null;
+  const u = resolutionUncertainty(input.resolutionUm) * factor;
+  const working = [{ what: 'limit, Ra', sum: rough(limitUm) }];
+  if (input.parameter === 'Rq' && largestRaUm !== null)
+    working.push({
+      what: 'Ra from Rq',
+      sum: `${rough(Math.max(...input.readingsUm))} ÷ 1.11 = ${rough(largestRaUm)}, a convention`,
+    });
+  if (largestRaUm === null) {
+    const code = `finish.${input.surface}`;
+    const reason = `The ${NAME[input.surface]} is not read yet.`;
+    return {
+      values: { largestRaUm, meanRaUm: null, limitUm },
+      findings: [{ code, verdict: 'incomplete', reason, acceptable: false }],
+      working,
+      beams: [],
+    };
+  }
+  const d = decide(largestRaUm, u, { upper: limitUm }, input.rule);
+  const name = NAME[input.surface];
+  const finding: Finding = {
+    code: `finish.${input.surface}`,
+    verdict: d.verdict,
+    reason:
+      d.verdict === 'accept'
+        ? `The ${name} reads Ra ${rough(largestRaUm)} at its roughest: smooth enough.`
+        : d.verdict === 'reject'
+          ? `The ${name} reads Ra ${rough(largestRaUm)} at its roughest: too rough, it wears what runs or seals on it.`
+          : `The ${name} reads Ra ${rough(largestRaUm)}, within the tester’s doubt of the limit.`,
+    limit: `Ra ${rough(limitUm)}`,
+    source,
+    acceptable: true,
+    ...(d.verdict === 'reject'
+      ? {
+          remedy:
+            input.surface === 'shaft'
+              ? 'Polish with fine cloth round the shaft, never along; sleeve it where a groove stays. Measure again.'
+              : 'Dress the face on a plate, no radial scratches left; re-face it where that does not do. Measure again.',
+        }
+      : d.verdict === 'too-close'
+        ? {
+            remedy: saySettle(
+              // Of roughness only the count matters here: the sentence names no length.
+              {
+                ...settle({
+                  marginMm: d.marginMm,
+                  stepMm: input.resolutionUm * factor,
+                  count: 1,
+                  rule: input.rule,
+                }),
+                stepMm: 0,
+              },
+              'there',
+            ),
+          }
+        : {}),
+  };
+  const findings = [finding];
+  if (input.parameter === 'Rq')
+    findings.push({
+      code: `finish.${input.surface}.convention`,
+      verdict: 'caution',
+      reason: 'Rq was turned into Ra by the usual 1.11, true for a sine profile only.',
+      source: 'finish-convention',
+      acceptable: true,
+    });
+  return {
+    values: { largestRaUm, meanRaUm: ra.reduce((a, b) => a + b, 0) / ra.length, limitUm },
+    findings,
+    working: [...working, { what: 'roughest', sum: `Ra ${rough(largestRaUm)} of ${ra.length}` }],
+    beams: [
+      {
+        label: `Finish, ${name}`,
+        quantity: 'roughness',
+        value: largestRaUm,
+        target: 0,
+        upper: limitUm,
+        expanded: COVERAGE[input.rule ?? 'k2'] * u,
+        verdict: d.verdict,
+      },
+    ],
+  };
+}

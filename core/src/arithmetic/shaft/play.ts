@@ -1,0 +1,117 @@
+import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
+import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import { inQuadrature, mean, sampleDeviation, stepShare } from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import {
+  type EndPlaySchool,
+  endPlaySchools,
+  type LimitInForce,
+  limitInForce,
+} from '../../sources/schools.ts';
+
+export type PlayInput = {
+  /** Indicator on the shaft end: pushed and pulled, one pair a trial. */
+  end?: ReadonlyArray<{ pushMm: number; pullMm: number }> | undefined;
+  /** Indicator beside the seal: released and lifted, one pair a trial. */
+  radial?: ReadonlyArray<{ restMm: number; liftMm: number }> | undefined;
+  resolutionMm: number;
+  school: EndPlaySchool;
+  makerEndMm?: number | undefined;
+  makerRadialMm?: number | undefined;
+  rule?: DecisionRule | undefined;
+};
+
+export type PlayValues = { endPlayMm: number | null; radialPlayMm: number | null };
+
+/** Radial play: accepted to 0.05 mm, with caution to 0.08. Common practice, no source. */
+const RADIAL_GOOD_MM = 0.05;
+export const RADIAL_PLAY_MM = 0.08;
+
+type Side = {
+  name: string;
+  values: number[];
+  limit: LimitInForce;
+  means: string;
+  remedy: string;
+  where: string;
+};
+
+/**
+ * End play and radial play as the mean travel of the trials between push and pull, or rest and lift.
+ * Source: common practice, no source; the maker's values outrank it.
+ */
+export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
+  const findings: Finding[] = [];
+  const working: WorkingLine[] = [];
+  const beams: Beam[] = [];
+  const end = (input.end ?? []).map((p) => Math.abs(p.pushMm - p.pullMm));
+  const radial = (input.radial ?? []).map((p) => Math.abs(p.liftMm - p.restMm));
+  const judge = (code: 'end' | 'radial', side: Side): number | null => {
+    if (side.values.length === 0) {
+      const reason = `${side.name} is not measured yet.`;
+      findings.push({ code: `play.${code}`, verdict: 'incomplete', reason, acceptable: false });
+      return null;
+    }
+    const value = mean(side.values);
+    const scatterMm = sampleDeviation(side.values);
+    const n = side.values.length;
+    // Each travel is the difference of two readings, so the step counts twice.
+    const u = inQuadrature(Math.SQRT2 * stepShare(n, input.resolutionMm), scatterMm / Math.sqrt(n));
+    const { marginMm: _, ...judged } = judgeUpper({
+      code: `play.${code}`,
+      what: side.name,
+      valueMm: value,
+      uncertaintyMm: u,
+      limit: side.limit,
+      rule: input.rule,
+      means: side.means,
+      remedy: side.remedy,
+      again: {
+        where: side.where,
+        stepMm: input.resolutionMm,
+        count: n,
+        scatterMm,
+        places: 2,
+      },
+    });
+    const soft = code === 'radial' && judged.verdict === 'accept' && side.limit.source !== 'maker';
+    findings.push(
+      soft && value > RADIAL_GOOD_MM
+        ? {
+            ...judged,
+            verdict: 'caution',
+            reason: `${side.name} is ${len(value)}: over ${len(RADIAL_GOOD_MM)}, still under ${len(RADIAL_PLAY_MM)}.`,
+            remedy: 'Think of the bearing before the seal.',
+          }
+        : judged,
+    );
+    working.push({
+      what: side.name.toLowerCase(),
+      sum: `(${side.values.map((v) => num(v)).join(' + ')}) ÷ ${side.values.length} = ${len(value)}`,
+    });
+    beams.push(upperBeam(side.name, value, COVERAGE[input.rule ?? 'k2'] * u, side.limit, judged.verdict));
+    return value;
+  };
+  const endPlayMm = judge('end', {
+    name: 'End play',
+    values: end,
+    limit: limitInForce(endPlaySchools(), input.school, input.makerEndMm),
+    means: 'the seal faces would be worked open and shut.',
+    remedy: 'Thrust bearing, its nut or its shims first; the seal later.',
+    where: 'of push and pull',
+  });
+  const radialPlayMm = judge('radial', {
+    name: 'Radial play',
+    values: radial,
+    limit: limitInForce(
+      [{ school: 'practice', title: 'common practice', limitMm: RADIAL_PLAY_MM, source: 'practice' }],
+      'practice',
+      input.makerRadialMm,
+    ),
+    means: 'the bearing lets the shaft move under the seal.',
+    remedy: 'Change the bearing first, the seal later.',
+    where: 'of lift and release',
+  });
+  return { values: { endPlayMm, radialPlayMm }, findings, working, beams };
+}

@@ -1,0 +1,48 @@
+import type { HarmonicFit } from '../../metrology/harmonics.ts';
+
+/** What a shape read by an indicator over one turn mostly is. */
+export type RunoutShape = 'true' | 'off-centre' | 'oval' | 'lobed' | 'rough' | 'mixed' | 'unfitted';
+
+/** Share of the whole at which one wave is called the shape. */
+const MAIN_SHARE = 0.6;
+
+/**
+ * Name the shape from the fit: the wave that carries most of the movement, where its amplitude is beyond doubt (k = 2).
+ * 1× off-centre or bent, 2× out of round, 3× lobed; what no wave carries is surface or a slipping gauge.
+ * Source: common practice, no source, for the shares.
+ */
+export function runoutShape(fit: HarmonicFit | null, readingU: number): RunoutShape {
+  if (!fit) return 'unfitted';
+  const sure = fit.harmonics.filter((h) => h.amplitudeMm > 2 * h.uncertaintyMm);
+  const rest = fit.residualRmsMm * Math.SQRT2;
+  const restSure = rest > 2 * readingU * Math.SQRT2;
+  if (sure.length === 0) return restSure ? 'rough' : 'true';
+  const energy = (a: number) => a * a;
+  const whole = sure.reduce((s, h) => s + energy(h.amplitudeMm), 0) + (restSure ? energy(rest) : 0);
+  const main = sure.reduce((a, b) => (b.amplitudeMm > a.amplitudeMm ? b : a));
+  if (energy(main.amplitudeMm) / whole >= MAIN_SHARE)
+    return main.order === 1 ? 'off-centre' : main.order === 2 ? 'oval' : 'lobed';
+  return restSure && energy(rest) / whole >= MAIN_SHARE ? 'rough' : 'mixed';
+}
+
+/** The shape in words, for a finding. */
+export const SHAPE_WORDS: Record<RunoutShape, string> = {
+  true: 'it runs true within the gauge',
+  'off-centre': 'it runs off centre or is bent (once a turn)',
+  oval: 'it is out of round (twice a turn)',
+  lobed: 'it is lobed (three times a turn)',
+  rough: 'no wave carries it: surface, dirt, or a slipping gauge',
+  mixed: 'several shapes together',
+  unfitted: 'too few angles to tell the shape',
+};
+
+export const SHAPE_REMEDY: Record<RunoutShape, string> = {
+  true: '',
+  'off-centre':
+    'Indicate at more stations to tell a bent shaft from one off centre; then straighten, renew, or change the bearing first.',
+  oval: 'Dress the high sides or sleeve the shaft; a seal sleeve moved along the shaft may find a rounder place.',
+  lobed: 'Check in a V-block; regrind or sleeve the shaft.',
+  rough: 'Clean the shaft, tighten the gauge and its base, and read the turn again.',
+  mixed: 'Dress what stands proud, then read the turn again.',
+  unfitted: 'Read at eight angles or more round the turn.',
+};

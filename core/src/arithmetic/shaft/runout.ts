@@ -1,0 +1,277 @@
+import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
+import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import {
+  type AngleReading,
+  byAngle,
+  fitHarmonics,
+  type HarmonicFit,
+  highestOrder,
+} from '../../metrology/harmonics.ts';
+import { judgedTurn } from '../../metrology/turn.ts';
+import {
+  inQuadrature,
+  resolutionUncertainty,
+  sampleDeviation,
+  stepShare,
+} from '../../metrology/uncertainty.ts';
+import { len, num } from '../../quantities/say.ts';
+import { limitInForce, type RunoutSchool, runoutSchools } from '../../sources/schools.ts';
+import { type RunoutShape, runoutShape, SHAPE_REMEDY, SHAPE_WORDS } from './runout-shape.ts';
+import { tidy } from './tolerance.ts';
+
+export type RunoutInput = {
+  shaftMm: number;
+  /** Indicator readings round one turn, the closing one left out; repeats at one angle are averaged. */
+  readings: readonly AngleReading[];
+  /** The reading back at the first angle after a whole turn. */
+  closingMm?: number | undefined;
+  /** Graduation of the indicator. */
+  resolutionMm: number;
+  school: RunoutSchool;
+  makerLimitMm?: number | undefined;
+  rule?: DecisionRule | undefined;
+  /** Readings wanted round the turn; 8 where nothing is said. */
+  wanted?: number | undefined;
+  /** Names the station in the sentences, as “station 2”. */
+  where?: string | undefined;
+};
+
+export type RunoutValues = {
+  tirMm: number | null;
+  tirFitMm: number | null;
+  highSpotDeg: number | null;
+  /** Amplitude, direction and doubt of 1×, 2× and 3×, as far as the angles carry them. */
+  harmonics: Array<{ order: number; amplitudeMm: number; phaseDeg: number; uncertaintyMm: number }>;
+  meanMm: number | null;
+  residualRmsMm: number | null;
+  closureMm: number | null;
+  closed: boolean | null;
+  limitMm: number;
+  shape: RunoutShape;
+  taken: number;
+  expandedMm: number;
+};
+
+/** Readings at angles no farther apart than this to say a high spot cannot hide between them. */
+const WIDEST_GAP_DEG = 100;
+
+/**
+ * Run-out at one station from an indicator over one turn: TIR against the limit in force, the closure of the turn, and by
+ * harmonic fit the shape behind it, so that the remedy fits. Judged is the larger of TIR as read (highest less lowest of the means
+ * at each angle) and as fitted; what can hide between the angles is part of its doubt.
+ * Source: limits as in `runoutSchools`; fit as in `fitHarmonics`.
+ * @throws RangeError for an unknown school
+ */
+export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
+  const where = input.where ? ` at ${input.where}` : '';
+  const code = input.where ? input.where.replace(/^station /, '') : '';
+  const tag = (name: string) => (code ? `runout.${name}.${code}` : `runout.${name}`);
+  const limit = limitInForce(runoutSchools(input.shaftMm), input.school, input.makerLimitMm);
+  const wanted = input.wanted ?? 8;
+  const grouped = byAngle(input.readings);
+  const one = resolutionUncertainty(input.resolutionMm);
+  const findings: Finding[] = [];
+  const working: WorkingLine[] = [{ what: 'limit', sum: sayLimit(limit) }];
+  const fit = fitHarmonics(input.readings, one);
+  // Half a turn fits many shapes: none is named before the turn is read.
+  const shape = grouped.length >= wanted ? runoutShape(fit, one) : 'unfitted';
+  // Back where the turn began, wherever that was: at the first angle read.
+  const begun = input.readings[0]?.angleDeg;
+  const first = grouped.find((g) => g.angleDeg === begun) ?? grouped[0];
+  const closureMm = input.closingMm !== undefined && first ? tidy(input.closingMm - first.valueMm) : null;
+  const closed = closureMm === null ? null : Math.abs(closureMm) <= input.resolutionMm + 1e-9;
+  let tirMm: number | null = null;
+  let uTir = 0;
+
+  if (grouped.length >= 2) {
+    const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
+    const low = grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a));
+    const readMm = tidy(high.valueMm - low.valueMm);
+    const turn = judgedTurn(
+      readMm,
+      grouped.map((g) => g.angleDeg),
+      grouped.length >= wanted ? fit : null,
+    );
+    tirMm = tidy(turn.tirMm);
+    const scatter = repeatScatter(input.readings);
+    const u = (times: number) =>
+      inQuadrature(stepShare(times, input.resolutionMm), scatter / Math.sqrt(times));
+    // What lies between the angles read is half of its doubt: the bound itself at twice that.
+    const uRead = inQuadrature(u(high.times), u(low.times));
+    uTir = inQuadrature(uRead, turn.missedMm / 2);
+    working.push({
+      what: `TIR${where}`,
+      sum: `${num(high.valueMm)} at ${degrees(high.angleDeg)} − ${num(low.valueMm)} at ${degrees(low.angleDeg)} = ${len(readMm)}${tirMm > readMm ? `; fitted ${len(tirMm)}, the larger is judged` : ''}; between the angles up to ${len(turn.missedMm)} can hide`,
+    });
+    const { marginMm: _, ...judged } = judgeUpper({
+      code: tag('tir'),
+      what: `Run-out${where}`,
+      valueMm: tirMm,
+      uncertaintyMm: uTir,
+      downwardMm: uRead,
+      limit,
+      rule: input.rule,
+      means: grouped.length < wanted ? 'and the turn is not whole yet.' : `${SHAPE_WORDS[shape]}.`,
+      remedy:
+        grouped.length < wanted
+          ? 'Finish the turn: its shape tells what to do.'
+          : SHAPE_REMEDY[shape] || 'Read the turn again.',
+      more: betweenAngles(turn, uRead, limit.limitMm, grouped.length),
+      again: {
+        where: `at ${degrees(high.angleDeg)} and ${degrees(low.angleDeg)}`,
+        stepMm: input.resolutionMm,
+        count: Math.min(high.times, low.times),
+        scatterMm: scatter,
+        places: 2,
+      },
+    });
+    findings.push(judged);
+  }
+  if (fit && shape !== 'unfitted') findings.push(...shapeFindings(fit, shape, tag, where, working));
+  findings.push(...turnFindings(input, grouped, wanted, closureMm, closed, tag, where));
+
+  const expandedMm = COVERAGE[input.rule ?? 'k2'] * uTir;
+  return {
+    values: {
+      tirMm,
+      tirFitMm: fit ? tidy(fit.tirFitMm) : null,
+      highSpotDeg: fit?.harmonics[0]?.phaseDeg ?? null,
+      harmonics: (fit?.harmonics ?? []).map(({ order, amplitudeMm, phaseDeg, uncertaintyMm }) => ({
+        order,
+        amplitudeMm,
+        phaseDeg,
+        uncertaintyMm,
+      })),
+      meanMm: fit?.meanMm ?? null,
+      residualRmsMm: fit?.residualRmsMm ?? null,
+      closureMm,
+      closed,
+      limitMm: limit.limitMm,
+      shape,
+      taken: grouped.length,
+      expandedMm: tidy(expandedMm),
+    },
+    findings,
+    working,
+    beams:
+      tirMm === null
+        ? []
+        : [upperBeam(`Run-out${where}, TIR`, tirMm, expandedMm, limit, findings[0]?.verdict ?? 'incomplete')],
+  };
+}
+
+const degrees = (deg: number) => `${Number(deg.toFixed(1))}°`;
+
+/** Standard deviation of repeats about the mean of their own angle; 0 where nothing was repeated. */
+function repeatScatter(readings: readonly AngleReading[]): number {
+  const groups = new Map<number, number[]>();
+  for (const r of readings) groups.set(r.angleDeg, [...(groups.get(r.angleDeg) ?? []), r.valueMm]);
+  return Math.max(0, ...[...groups.values()].map(sampleDeviation));
+}
+
+function shapeFindings(
+  fit: HarmonicFit,
+  shape: RunoutShape,
+  tag: (name: string) => string,
+  where: string,
+  working: WorkingLine[],
+): Finding[] {
+  working.push({
+    what: `fit${where}: c, waves`,
+    sum: `${num(fit.meanMm, 4)}; ${fit.harmonics
+      .map((h) => `${h.order}× ${num(h.amplitudeMm, 4)} at ${degrees(h.phaseDeg)}`)
+      .join(', ')}; left ${len(fit.residualRmsMm, 4)} rms`,
+  });
+  const [h1, h2] = fit.harmonics;
+  if (h1)
+    working.push({
+      what: `1×${where}`,
+      sum: `eccentricity ${len(h1.amplitudeMm, 4)}, gives 2 × ${num(h1.amplitudeMm, 4)} = ${len(2 * h1.amplitudeMm, 4)} of TIR`,
+    });
+  if (h2)
+    working.push({
+      what: `2×${where}`,
+      sum: `out of round: TIR 2 × ${num(h2.amplitudeMm, 4)} = ${len(2 * h2.amplitudeMm, 4)}; diameters differ by 4 × that wave, ${len(4 * h2.amplitudeMm, 4)}`,
+    });
+  working.push({
+    what: `TIR of the fit${where}`,
+    sum: `${len(fit.tirFitMm, 4)}, of the readings ${len(fit.tirReadingsMm, 4)}`,
+  });
+  if (shape === 'true' || shape === 'unfitted') return [];
+  const spot =
+    h1 && shape !== 'oval' && shape !== 'lobed' ? ` The high spot is at ${degrees(h1.phaseDeg)}.` : '';
+  return [
+    {
+      code: tag('shape'),
+      verdict: shape === 'rough' ? 'caution' : 'accept',
+      reason: `By its shape${where} ${SHAPE_WORDS[shape]}.${spot}`,
+      source: 'geometry',
+      acceptable: true,
+    },
+  ];
+}
+
+/** Is the turn whole: enough angles, none too far apart, and back where it began? */
+function turnFindings(
+  input: RunoutInput,
+  grouped: ReadonlyArray<{ angleDeg: number }>,
+  wanted: number,
+  closureMm: number | null,
+  closed: boolean | null,
+  tag: (name: string) => string,
+  where: string,
+): Finding[] {
+  if (grouped.length < wanted)
+    return [
+      {
+        code: tag('unread'),
+        verdict: 'incomplete',
+        reason: `${grouped.length} of ${wanted} angles are read${where}.`,
+        acceptable: false,
+      },
+    ];
+  const out: Finding[] = [];
+  const gaps = grouped.map(
+    (r, i) => ((grouped[(i + 1) % grouped.length]?.angleDeg ?? 0) - r.angleDeg + 360) % 360 || 360,
+  );
+  const widest = Math.max(...gaps);
+  if (widest > WIDEST_GAP_DEG)
+    out.push({
+      code: tag('gap'),
+      verdict: 'caution',
+      reason: `Nothing is read${where} over ${degrees(widest)} of the turn: a high spot could hide there.`,
+      source: 'practice',
+      remedy: 'Read once or twice more inside that gap.',
+      acceptable: true,
+    });
+  if (highestOrder(grouped.length) < 2)
+    out.push({
+      code: tag('few'),
+      verdict: 'caution',
+      reason: `With ${grouped.length} angles${where} only the once-a-turn part can be told, not an oval.`,
+      source: 'practice',
+      remedy: 'Read at eight angles where the shape matters.',
+      acceptable: true,
+    });
+  if (closureMm === null)
+    out.push({
+      code: tag('closing'),
+      verdict: 'incomplete',
+      reason: `The turn${where} is not closed: read once more at the first angle.`,
+      acceptable: false,
+    });
+  else
+    out.push({
+      code: tag('closing'),
+      verdict: closed ? 'accept' : 'reject',
+      reason: closed
+        ? `Back at the first angle${where} the gauge reads the same within ${len(input.resolutionMm)}.`
+        : `Back at the first angle${where} the gauge reads ${len(closureMm)} differently: it moved.`,
+      source: 'practice',
+      limit: `${len(input.resolutionMm)} (one step of the gauge)`,
+      ...(closed ? {} : { remedy: 'Tighten gauge and base, then measure this turn again.' }),
+      acceptable: true,
+    });
+  return out;
+}

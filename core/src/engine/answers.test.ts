@@ -1,0 +1,19 @@
+import { expect, it } from 'vitest';
+import { fitUpSheet } from '../sheet/sheet.ts';
+import { EVERY_KIND } from '../testing/every-kind.ts';
+import { handAt, refuses, step } from '../testing/test-stand.ts';
+
+it('a question about what this machine has not is answered so, with a reason that prints; never one of safety', () => {
+  const setup = EVERY_KIND['cartridge seal'];
+  if (!setup) throw new Error('There is no such kind.');
+  const h = handAt(setup);
+  refuses(() => h.answer('safe', 'isolated', 'none', 'no energy here'), /every machine/);
+  refuses(() => h.answer('safe', 'parts', 'none'), /Why is it not on this one/);
+  h.answer('safe', 'parts', 'none', 'the seal came with the pump');
+  expect(step(h, 'safe').report?.findings).toContainEqual(
+    expect.objectContaining({ code: 'safe.parts.none', verdict: 'caution' }),
+  );
+  // Answered, it stands in nobody's way.
+  h.answerAll('safe').pass('safe');
+  expect(JSON.stringify(fitUpSheet(h.state, null).document)).toMatch(/not on this one.*came with the pump/);
+});

@@ -1,0 +1,130 @@
+import { array, boolean, type InferType, lazy, number, object, type Schema, string } from 'yup';
+import { instrumentSchema } from '../instruments/instrument.ts';
+import { isMoment } from '../judgement/moments.ts';
+import type { Author } from './author.ts';
+import { authorSchema } from './author.ts';
+import { ANSWERS } from './said.ts';
+import { setupSchema } from './trades.ts';
+import '../judgement/sentences.ts';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+const UUID7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+const ISO = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/;
+
+export const uuidSchema = string().matches(UUID, '${path} is not an identifier.').required();
+const word = () => string().min(1).max(40).required();
+const reason = () =>
+  string().trim().min(3, 'A reason takes a few words.').max(400).required('A reason takes a few words.');
+
+/** What each kind of event carries. The reducer alone gives it meaning. */
+export const eventData = {
+  'job.opened': object({ positionId: uuidSchema, setup: setupSchema }).noUnknown(),
+  'setup.changed': object({ setup: setupSchema, reason: reason() }).noUnknown(),
+  'gate.answered': object({
+    step: word(),
+    item: word(),
+    answer: string().oneOf(ANSWERS).required(),
+    note: string().max(400),
+  }).noUnknown(),
+  'reading.taken': object({
+    step: word(),
+    place: string()
+      .matches(/^[a-z0-9./-]{1,40}$/i)
+      .required(),
+    /** In the unit inside, by the gauge's kind: mm, degrees, MPa, °C, strokes. */
+    value: number().min(-10000).max(10000).required(),
+    /** As typed, so that a misreading can be traced. */
+    raw: string().max(40).required(),
+    instrument: instrumentSchema.required(),
+    /** How it came: typed by hand where nothing is said, from the gauge's own port, or out of a file. */
+    via: string().oneOf(['port', 'file'] as const),
+  }).noUnknown(),
+  /** A step is measured anew after something was done (dressed, shimmed, gauge reset); what was read before stays. */
+  'measure.repeated': object({ step: word(), done: reason() }).noUnknown(),
+  'reading.withdrawn': object({ reading: uuidSchema, reason: reason() }).noUnknown(),
+  'bolt.tightened': object({
+    /** The step whose bolts they are. */
+    step: word(),
+    pass: number().integer().min(0).max(20).required(),
+    bolt: number().integer().min(1).max(32).required(),
+    torqueNm: number().min(0).max(5000).required(),
+    moved: boolean(),
+    /** How far it still turned, degrees: what a seating loop goes by. */
+    movedDeg: number().min(0).max(720),
+    /** Another bolt than the next was tightened: told as it really went. */
+    asDone: boolean(),
+    instrument: instrumentSchema.required(),
+  }).noUnknown(),
+  'bolts.loosened': object({ step: word(), reason: reason() }).noUnknown(),
+  'step.passed': object({ step: word() }).noUnknown(),
+  'step.held': object({ step: word(), reason: reason() }).noUnknown(),
+  'step.released': object({ step: word(), note: string().max(400) }).noUnknown(),
+  'deviation.accepted': object({
+    step: word(),
+    finding: word(),
+    /** The numbers the finding stands on: what is accepted is these, not whatever comes under its name later. */
+    numbers: array(number().required()).max(60).required(),
+    /** Its sentence as it was read, for the sheet. */
+    stands: string().min(1).max(1200).required(),
+    reason: reason(),
+  }).noUnknown(),
+  /** A second person has looked at a change of the setup that would lift a stop. */
+  'change.seen': object({ change: uuidSchema }).noUnknown(),
+  'bearing.dismounted': object({ reason: reason() }).noUnknown(),
+  /** The job that mounted the fixed bearing of the same shaft; the server looks it up before it is taken. */
+  'fixed.named': object({
+    job: uuidSchema,
+    position: string().min(1).max(80).required(),
+    sheet: string().max(40).nullable().defined(),
+    lockedAt: string()
+      .matches(ISO, 'The time it was locked is written like 2026-01-31T06:30:00Z.')
+      .test('real', 'The time it was locked is not a real time.', (t) => !t || isMoment(t))
+      .required(),
+  }).noUnknown(),
+  'sheet.signed': object({
+    name: string().trim().min(2, 'Sign with your name.').max(60).required(),
+  }).noUnknown(),
+  /** A signed sheet is opened again to be corrected; what was signed stays as it was. */
+  'sheet.reopened': object({ reason: reason() }).noUnknown(),
+  'note.added': object({ text: string().trim().min(1).max(1000).required() }).noUnknown(),
+} as const;
+
+export type EventType = keyof typeof eventData;
+export type EventDataOf<T extends EventType> = InferType<(typeof eventData)[T]>;
+export type JobEventOf<T extends EventType> = {
+  id: string;
+  jobId: string;
+  at: string;
+  author: Author;
+  type: T;
+  data: EventDataOf<T>;
+  /** Written by the server alone: when it had the event, and what the device's clock said when it sent it. */
+  stored?: { at: string; sentAt?: string };
+};
+/** One thing that happened to a job. Ids are UUIDv7 made where it happened, so a repeat is recognised. */
+export type JobEvent = { [T in EventType]: JobEventOf<T> }[EventType];
+
+const envelope = (data: Schema) =>
+  object({
+    id: string().matches(UUID7, 'The id of an event is a UUID of version 7.').required(),
+    jobId: uuidSchema,
+    at: string()
+      .matches(ISO, 'The time of an event is written like 2026-01-31T06:30:00Z.')
+      .test('real', 'The time of an event is not a real time.', (t) => !t || isMoment(t))
+      .required(),
+    author: authorSchema.required(),
+    type: string().oneOf(Object.keys(eventData)).required(),
+    data: data.required(),
+  }).noUnknown();
+
+/** The shape of each type's events, made once: making it costs more than looking through it. */
+const ENVELOPES = Object.fromEntries(
+  Object.entries(eventData).map(([type, data]) => [type, envelope(data)]),
+) as unknown as Record<EventType, Schema>;
+const UNKNOWN = envelope(object());
+
+/** Any event, judged by its own type's shape. */
+export const eventSchema = lazy((value: unknown) => {
+  const type = (value as { type?: unknown } | null)?.type;
+  return typeof type === 'string' && Object.hasOwn(ENVELOPES, type) ? ENVELOPES[type as EventType] : UNKNOWN;
+}) as unknown as Schema<JobEvent>;

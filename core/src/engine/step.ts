@@ -1,0 +1,145 @@
+import type { SchoolLimit } from '../sources/schools.ts';
+import type { Setup } from './setup.ts';
+import type { Facts, Place, StepReport } from './state.ts';
+
+export type GateItem = {
+  id: string;
+  ask: string;
+  group: string;
+  /** What to do about a no, where it is not only to be put right. */
+  remedy?: string;
+  /** Something seen is written down with the answer. */
+  note?: boolean;
+};
+
+/** A bolt about to be ticked. */
+export type BoltTry = {
+  pass: number;
+  bolt: number;
+  torqueNm: number;
+  movedDeg?: number | undefined;
+  /** Told as it really went: another bolt than the next. */
+  asDone?: boolean | undefined;
+};
+
+/** A limit, where it may come from. */
+export type LimitQuestion = {
+  /** What the limit is of. */
+  title: string;
+  /** Where the maker's value is kept, and how it is typed. */
+  maker: string;
+  quantity: 'length' | 'roughness' | 'degrees';
+  /** The house rule that answers it, and the schools there are. */
+  rule?: 'runout' | 'face' | 'endPlay';
+  schools: SchoolLimit[];
+};
+
+/** The bolt to tighten now. */
+export type BoltDue = { pass: number; bolt: number; torqueNm: number | null; settling: boolean };
+
+/** Reports of the steps before, by step id. */
+export type Carried = Record<string, StepReport>;
+
+/** What a step kind is made of: S is what it must know of the setup, V the numbers it comes to. */
+type Parts<S extends Setup, V> = {
+  /** Judge the step on the facts. `carried` holds the reports of the steps before it, by step id. */
+  report(facts: Facts<S>, step: StepDefinition<S>, carried: Carried): StepReport<V>;
+  /** May a reading be taken at this place now? A sentence when not. Kinds without readings leave it out. */
+  place?(facts: Facts<S>, step: StepDefinition<S>, key: string, carried: Carried): Place | string;
+  /** Which of the step’s questions are asked now, where not all are; those before stay answered. */
+  asks?(facts: Facts<S>, step: StepDefinition<S>): GateItem[];
+  /** May this bolt be ticked now? A sentence when not. Kinds without bolts leave it out. */
+  bolt?(facts: Facts<S>, step: StepDefinition<S>, report: StepReport | null, tried: BoltTry): string | null;
+  /** The bolt to tighten now; `settling` where it is told how far each still turned. Null when all is done. */
+  due?(report: StepReport | null): BoltDue | null;
+  /** Its act is only the next question: the sheet is headed by the step’s title instead. */
+  quiet?: boolean;
+  /** The step can be measured anew after something was done about it; both measurings stay on the sheet. */
+  repeats?: boolean;
+  /** The limits it is judged by that the maker's sheet or another school may answer. */
+  limits?(setup: S): LimitQuestion[];
+  /** It names another job: the one that mounted the fixed bearing of the same shaft. */
+  names?: boolean;
+};
+
+/** Step kinds of one name, whose reports hold the same numbers: what their view on a screen is found by. */
+export type KindFamily<S extends Setup, V> = {
+  name: string;
+  /**
+   * The numbers of a report a kind of this family made, in their own type, and the setup it was made on.
+   * @returns null where the report is another kind's, was not reached, or could not be worked out
+   */
+  told(report: { values: unknown } | null | undefined): { values: NonNullable<V>; setup: S } | null;
+  /** The numbers alone. */
+  valuesOf(report: { values: unknown } | null | undefined): NonNullable<V> | null;
+};
+
+/**
+ * How one kind of step is carried out. Kinds are few and shared between trades; what differs between jobs is the procedure's
+ * data.
+ */
+export type StepKind<S extends Setup = Setup, V = unknown> = Parts<S, V> & KindFamily<Setup, V>;
+
+/**
+ * A family to make kinds of, each with data of its own. It knows the reports of its kinds again, so that nobody has to say what
+ * type their numbers are of.
+ */
+export function kindFamily<S extends Setup, V extends object | null>(
+  name: string,
+): KindFamily<S, V> & { kind<T extends S>(parts: Parts<T, V>): Parts<T, V> & KindFamily<S, V> } {
+  const made = new WeakMap<object, { values: NonNullable<V>; setup: S }>();
+  const told = (report: { values: unknown } | null | undefined) =>
+    typeof report?.values === 'object' && report.values !== null ? (made.get(report.values) ?? null) : null;
+  const family: KindFamily<S, V> = { name, told, valuesOf: (report) => told(report)?.values ?? null };
+  return {
+    ...family,
+    kind: (parts) => ({
+      ...parts,
+      ...family,
+      report(facts, step, carried) {
+        const report = parts.report(facts, step, carried);
+        if (report.values !== null) made.set(report.values, { values: report.values, setup: facts.setup });
+        return report;
+      },
+    }),
+  };
+}
+
+/** A step kind that is a family of its own. */
+export const stepKind = <S extends Setup, V extends object | null>(
+  name: string,
+  parts: Parts<S, V>,
+): Parts<S, V> & KindFamily<S, V> => kindFamily<S, V>(name).kind(parts);
+
+export type StepDefinition<S extends Setup = Setup> = {
+  id: string;
+  title: string;
+  kind: StepKind<S>;
+  /** What to do, one line under the title. */
+  guide: string;
+  /** Usual caution at this step. */
+  caution?: string;
+  /** What can no longer be measured or undone once this step is begun. */
+  closes?: string;
+  /** Drawn as a groove round the collar: the step goes round until its numbers are met. */
+  loop?: boolean;
+  items?: GateItem[];
+  /** Its questions are answered before anything is read, not after. */
+  itemsFirst?: boolean;
+  /** Starts afresh after a dismounting. */
+  again?: boolean;
+  /** Steps, or states such as `isolation`, it stands on: when one of them is undone, it opens again. */
+  standsOn?: readonly string[];
+  /** The machine is handed over and runs from here: whatever is undone before it afterwards asks for isolation anew. */
+  starts?: boolean;
+  /** The job is closed by a signature here, not by passing it. */
+  signs?: boolean;
+  /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */
+  survey?: boolean;
+  /** What is to be done when its next reading is due, for a calendar. */
+  dueWord?: string;
+  /** What was done before it is measured again, in a word for the button; “Dressed” where nothing is said. */
+  repeatWord?: string;
+};
+
+export type Procedure<S extends Setup = Setup> = { title: string; steps: StepDefinition<S>[] };

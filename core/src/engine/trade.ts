@@ -1,0 +1,78 @@
+import type { Schema } from 'yup';
+import type { Drawing } from '../judgement/drawing.ts';
+import type { HouseRules } from '../sources/schools.ts';
+import type { Hand } from './hand.ts';
+import type { Reopening } from './reopening.ts';
+import type { Setup } from './setup.ts';
+import type { Facts, JobState } from './state.ts';
+import type { Procedure } from './step.ts';
+
+/** What a job came to, by name: lengths in mm, torques in N·m; null where it has none such. */
+export type Results = Record<string, number | string | readonly number[] | null>;
+
+/** Numbers a job came to, and what the sheet says of them: heading and text. */
+export type Came = { results: Results; rows: Array<[string, string]> };
+
+/** Something that falls due, how long it takes, and when. */
+export type Due = { what: string; at: string; minutes: number };
+
+/** Texts of a trade, with quantity marks. */
+export type TradeWords<S extends Setup> = {
+  /** In the list of work to open a job for: what it is, and of what kind. */
+  offer: readonly [string, string];
+  /** It measures and fits nothing: the diameters may be left out. */
+  measuresOnly?: true;
+  /** What its setup is about, as the heading over it; what of it is usually changed, after “Change”. */
+  setup: string;
+  changes: string;
+  /** What its sheet is called. */
+  sheet: string;
+  /** What a name under the sheet says of the work: “Fitted”. */
+  signed: string;
+  /** What a job came to: the numbers asked for a year later, and how they are said; a dash where there is none. */
+  came(state: JobState<S>): Came;
+  /** What stands on its sheet as drawings, where there is something to draw. */
+  drawings(state: JobState<S>): Drawing[];
+  /** What falls due after it, beside the next reading of a step: signed or not. `at` as events write times. */
+  due?(state: JobState<S>): Due[];
+  /** Which bearing of its shaft it is about, where it is about one. */
+  role?(setup: S): 'fixed' | 'float';
+};
+
+/** Taking back on a trade’s jobs: whether it may be done now, and whether there is no other way on. */
+export type TakingBack<S extends Setup> = Reopening & {
+  may(facts: Facts<S>): string | null;
+  onlyWay?(state: JobState<S>): boolean;
+};
+
+/** How the steps of a trade are worked by the book, by step id; a step not named is questions only, or bolts. */
+export type Work<S extends Setup> = Record<string, { by(h: Hand, setup: S): unknown }['by']>;
+export type Example<S extends Setup> = { setups: Record<string, S>; work: Work<S> };
+
+/**
+ * A trade: one kind of job, whole. All the house knows of it stands in its own folder, and comes in through here.
+ */
+export type Trade<S extends Setup = Setup> = {
+  /** What a setup calls it, and what older setups called it; the oldest named no trade at all. */
+  id: string;
+  also?: readonly string[];
+  oldest?: true;
+  /** The shape of its setup, each field with what is asked for it. */
+  schema: Schema;
+  /** A usual setup to begin from. Nothing of it is a limit. */
+  usual: Partial<S>;
+  /** What the house rules of today say of a new one. */
+  byRules?(rules: Required<HouseRules>): Partial<S>;
+  /** The order of work. */
+  procedure(setup: S): Procedure<S>;
+  words: TradeWords<S>;
+  /** What taking back and doing anew is on this job; left out where there is no such thing. */
+  reopening?(setup: S): TakingBack<S> | null;
+  /** Setups of each of its variants, and how a hand works them by the book: for the demo, practice and tests. */
+  example: Example<S>;
+  /** The step after which a fixed bearing stands at its place for good. */
+  fixedAfter?: string;
+};
+
+/** A trade as the house holds it. */
+export const defineTrade = <S extends Setup>(trade: Trade<S>): Trade => trade;

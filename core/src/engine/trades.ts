@@ -1,0 +1,59 @@
+import { lazy, type Schema } from 'yup';
+import type { Setup } from './setup.ts';
+import type { JobState } from './state.ts';
+import type { Procedure, StepDefinition } from './step.ts';
+import type { Trade } from './trade.ts';
+
+/** The trades enrolled, by the name a setup gives them, oldest names too. */
+const enrolled = new Map<string | undefined, Trade>();
+
+/** Let trades in: what they are not enrolled for, the engine does not know. Enrolling one again replaces it. */
+export function enrol(trades: readonly Trade[]): void {
+  for (const trade of trades)
+    for (const name of [trade.id, ...(trade.also ?? []), ...(trade.oldest ? [undefined] : [])])
+      enrolled.set(name, trade);
+}
+
+/** Every trade, in the order they were enrolled. */
+export const allTrades = (): Trade[] => [...new Set(enrolled.values())];
+
+/** The trade of a setup. @throws RangeError where no such trade is enrolled */
+export function tradeOf(setup: Pick<Setup, 'procedure'>): Trade {
+  const trade = enrolled.get(setup.procedure);
+  if (!trade) throw new RangeError(`There is no trade “${setup.procedure}” here.`);
+  return trade;
+}
+
+/** Are two setups of the same trade? */
+export const sameTrade = (a: Pick<Setup, 'procedure'>, b: Pick<Setup, 'procedure'>): boolean =>
+  tradeOf(a) === tradeOf(b);
+
+/** Any job's setup, judged by its own trade's shape; one that names no trade we know is refused by the first one's. */
+export const setupSchema: Schema<Setup> = lazy((value: { procedure?: string } | null | undefined) => {
+  const trade = enrolled.get(value?.procedure) ?? allTrades()[0];
+  if (!trade) throw new RangeError('No trade is enrolled.');
+  return trade.schema.required();
+}) as unknown as Schema<Setup>;
+
+/** Orders of work by the setup they were made for: a setup is never changed in place, only replaced. */
+const made = new WeakMap<Setup, Procedure>();
+
+/** The order of work of a job: its trade's steps, with those variants and measures in it that its setup asks for. */
+export function procedureFor(setup: Setup): Procedure {
+  const known = made.get(setup);
+  if (known) return known;
+  const procedure = tradeOf(setup).procedure(setup);
+  made.set(setup, procedure);
+  return procedure;
+}
+
+/** One step of a job's procedure, by id. */
+export const stepOf = (job: { setup: Setup }, id: string): StepDefinition | undefined =>
+  procedureFor(job.setup).steps.find((s) => s.id === id);
+
+/** The report of a step, where it was reached. */
+export const reportAt = (job: Pick<JobState, 'steps'>, id: string) =>
+  job.steps.find((s) => s.id === id)?.report ?? null;
+
+/** What taking back means on this job; null where its trade has no such thing. */
+export const reopeningOf = (setup: Setup) => tradeOf(setup).reopening?.(setup) ?? null;

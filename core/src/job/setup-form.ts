@@ -1,0 +1,196 @@
+import { type Field, type FormValues, fieldsOf, formName, valueIn } from '../engine/asked.ts';
+import { type Setup, schoolsOf } from '../engine/setup.ts';
+import type { Trade } from '../engine/trade.ts';
+import { tradeOf } from '../engine/trades.ts';
+import { check } from '../judgement/sentences.ts';
+import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
+import { parsePressure } from '../quantities/pressure.ts';
+import { parseRoughness } from '../quantities/roughness.ts';
+import { parseTemperature } from '../quantities/temperature.ts';
+import { parseTorque } from '../quantities/torque.ts';
+import { type HouseRules, USUAL_WORK } from '../sources/schools.ts';
+
+/** A setup to start a form from: not all of it need be there. */
+export type StartSetup = Partial<Setup> & Record<string, unknown>;
+
+const UNIT: Partial<Record<Field['quantity'], string>> = {
+  torque: 'N·m',
+  roughness: 'µm',
+  pressure: 'MPa',
+  temperature: '°C',
+};
+
+function show(field: Field, v: unknown, unit: LengthUnit): string {
+  if (field.name === 'holdBefore') return String((v as string[] | undefined)?.[0] ?? '');
+  if (v === undefined || v === null) return field.fallback ?? '';
+  if (typeof v === 'boolean') return v ? 'yes' : '';
+  if (field.quantity === 'length' && typeof v === 'number')
+    return `${Number(lengthDigits(v, unit, Math.max(3, field.decimals ?? 3)))} ${unit}`;
+  if (Array.isArray(v)) return v.join(' ');
+  const said = UNIT[field.quantity];
+  return said ? `${v} ${said}` : String(v);
+}
+
+/** A setup as the form shows it, lengths in the unit in force; what it leaves unsaid, as the house rules have it. */
+export function toForm(trade: Trade, start: StartSetup, unit: LengthUnit): FormValues {
+  const schools: HouseRules = schoolsOf(start);
+  const setup = { ...start, schools };
+  return Object.fromEntries(
+    fieldsOf(trade.schema).map((field) => [
+      formName(field.name),
+      show(field, valueIn(setup, field.name) ?? (field.rule ? schools[field.rule] : undefined), unit),
+    ]),
+  );
+}
+
+export type FormFaults = Record<string, string>;
+type Read = { value: unknown } | { message: string };
+
+const rounded = (n: number, digits: number): { value: number } => ({ value: Number(n.toFixed(digits)) });
+
+/** Angles with blanks or semicolons between them. */
+function readAngles(field: Field, text: string): Read {
+  const all = text
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .map(parseTypedNumber);
+  return all.every((n) => n !== null)
+    ? { value: all.map((n) => n.value) }
+    : { message: `${field.label}: degrees with blanks between them, such as 0 90 200.` };
+}
+
+/** What is typed in a field, as the setup holds it, or what is wrong with it as a sentence. */
+function readField(field: Field, text: string, unit: LengthUnit): Read {
+  if (field.name === 'holdBefore') return { value: text === '' ? [] : [text] };
+  if (text === '') return field.optional ? { value: undefined } : { message: `${field.label} is missing.` };
+  switch (field.quantity) {
+    case 'length': {
+      const r = parseLength(text, unit);
+      return r.ok ? rounded(r.mm, 6) : { message: r.message };
+    }
+    case 'torque': {
+      const r = parseTorque(text, unit);
+      return r.ok ? rounded(r.nm, 3) : { message: r.message };
+    }
+    case 'roughness': {
+      const r = parseRoughness(text, unit);
+      return r.ok ? rounded(r.um, 4) : { message: r.message };
+    }
+    case 'pressure': {
+      const r = parsePressure(text, unit);
+      return r.ok ? rounded(r.mpa, 4) : { message: r.message };
+    }
+    case 'temperature': {
+      const r = parseTemperature(text, unit);
+      return r.ok ? rounded(r.c, 2) : { message: r.message };
+    }
+    case 'number': {
+      const r = parseTypedNumber(text);
+      return r ? { value: r.value } : { message: `${field.label} is a number.` };
+    }
+    case 'list':
+      return readAngles(field, text);
+    case 'choice':
+      return { value: field.numbered ? Number(text) : text };
+    case 'flag':
+      return { value: true };
+    case 'text':
+      return { value: text };
+  }
+}
+
+/** The fields asked for as the form stands. */
+export const fieldsAsked = (trade: Trade, values: FormValues): Field[] =>
+  fieldsOf(trade.schema).filter((field) => !field.when || field.when(values));
+
+type Draft = Record<string, unknown> & { condition?: { measures: string[] } };
+
+/** Put a value into the setup under its name. */
+function put(setup: Draft, name: string, value: unknown): void {
+  const [head, tail] = name.split('.') as [string, string?];
+  const part = setup[head];
+  if (head === 'measures') setup.condition?.measures.push(tail ?? '');
+  else if (head === 'with' && tail) setup[tail] = { ...(setup[tail] ?? {}) };
+  else if (tail) setup[head] = { ...(part ?? {}), [tail]: value };
+  else setup[head] = value;
+}
+
+/** A part that says nothing but what holds anyway is left unsaid, so that an older setup read back is the same setup. */
+function dropUnsaid(setup: Draft, asked: readonly Field[]): void {
+  const flagged = asked.flatMap((f) => (f.name.startsWith('with.') ? [f.name.slice(5)] : []));
+  for (const [part, value] of Object.entries(setup)) {
+    if (flagged.includes(part) || value === null || typeof value !== 'object' || Array.isArray(value))
+      continue;
+    const said = Object.entries(value);
+    const holds = said.every(
+      ([key, v]) => asked.find((f) => f.name === `${part}.${key}`)?.fallback === String(v),
+    );
+    if (said.length > 0 && holds) delete setup[part];
+  }
+}
+
+/** The form as a setup, or a sentence for each field that is not right. */
+export function fromForm(
+  trade: Trade,
+  values: FormValues,
+  unit: LengthUnit,
+): { setup: Setup } | { faults: FormFaults } {
+  const faults: FormFaults = {};
+  const asked = fieldsAsked(trade, values);
+  const measuring = fieldsOf(trade.schema).some((f) => f.name.startsWith('measures.'));
+  const setup: Draft = {
+    maker: {},
+    holdBefore: [],
+    ...(measuring ? { schools: {}, condition: { measures: [] } } : {}),
+    ...(trade.oldest ? {} : { procedure: trade.id }),
+  };
+  for (const field of asked) {
+    const read = readField(field, (values[formName(field.name)] ?? '').trim(), unit);
+    if ('message' in read) faults[formName(field.name)] = read.message;
+    else if (read.value !== undefined) put(setup, field.name, read.value);
+  }
+  dropUnsaid(setup, asked);
+  const measures = setup.condition?.measures ?? [];
+  if (measuring && !trade.words.measuresOnly && !measures.includes('shaft'))
+    faults['measures:shaft'] = 'Nothing is fitted to a shaft that was not measured: leave the diameters in.';
+  if (measuring && measures.length === 0) faults['measures:look'] = 'Nothing is to be measured yet.';
+  if (Object.keys(faults).length > 0) return { faults };
+  const checked = check(trade.schema, setup);
+  if (checked.ok) return { setup: checked.value as Setup };
+  for (const { path, message } of checked.faults) {
+    const field = asked.find((x) => x.name === path);
+    faults[field ? formName(field.name) : 'machine'] = field ? message.replace(path, field.label) : message;
+  }
+  return { faults };
+}
+
+/** What a position's setup tells another kind of work: its place always, its shaft and bearing where both know them. */
+const SHARED = ['shaftMm', 'shaftSystem', 'seatMm', 'stations', 'angles', 'boreMm'] as const;
+const PLACE = ['machine', 'position'] as const;
+
+/** Rules without those that say nothing. */
+const said = (rules: HouseRules): HouseRules => {
+  const given = Object.entries(rules).filter(([, v]) => v !== undefined);
+  return Object.fromEntries(given) as HouseRules;
+};
+
+/**
+ * What a new job's form begins with: the setup last used at the position, else the usual one of its trade with what the two have
+ * in common; the house rules of today either way, and what they say of the work where the position says nothing.
+ */
+export function startFor(
+  trade: Trade,
+  chosen: { setup: Setup } | null,
+  rules: HouseRules | undefined,
+): StartSetup {
+  const schools = rules ? { schools: rules } : {};
+  if (chosen && tradeOf(chosen.setup) === trade) return { ...chosen.setup, ...schools };
+  const usual: StartSetup = {
+    ...trade.usual,
+    ...(rules ? trade.byRules?.({ ...USUAL_WORK, ...said(rules) }) : {}),
+  };
+  if (!chosen) return { ...usual, ...schools };
+  const known = chosen.setup as StartSetup;
+  const kept = [...PLACE, ...SHARED.filter((k) => k in usual)].filter((k) => known[k] !== undefined);
+  return { ...usual, ...Object.fromEntries(kept.map((k) => [k, known[k]])), ...schools };
+}

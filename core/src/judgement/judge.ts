@@ -1,0 +1,111 @@
+import { type DecisionRule, decide, type Verdict } from '../metrology/decision.ts';
+import { type SettleInput, saySettle, settle } from '../metrology/settle.ts';
+import { type TurnJudged, tooFewFor } from '../metrology/turn.ts';
+import { len } from '../quantities/say.ts';
+import type { LimitInForce } from '../sources/schools.ts';
+import type { Beam, Finding } from './result.ts';
+
+export type UpperJudgement = {
+  code: string;
+  /** What is judged, as the subject of a sentence: “Run-out at station 1”. */
+  what: string;
+  valueMm: number;
+  /** Its standard uncertainty. */
+  uncertaintyMm: number;
+  /** The part of it that could make the value smaller, where the rest can only make it larger. */
+  downwardMm?: number | undefined;
+  limit: LimitInForce;
+  rule?: DecisionRule | undefined;
+  /** What it means when it is over, after a colon, and what to do about it. */
+  means: string;
+  remedy: string;
+  /** What would be read again to settle it, with the gauge it was read with; left out where that cannot be said. */
+  again?: Omit<SettleInput, 'marginMm' | 'rule'> & {
+    where: string;
+  };
+  /** Why it is not the gauge that cannot tell, and what would; `always`: nothing so near the limit is accepted. */
+  more?: { why: string; remedy: string; always: boolean } | undefined;
+  acceptable?: boolean;
+  mmDecimals?: number;
+};
+
+/** A limit with its title, the way it is printed beside a verdict. */
+export const sayLimit = (l: LimitInForce, mmDecimals = 3): string =>
+  `${len(l.limitMm, mmDecimals)} (${l.title})`;
+
+/** Judge a value that may be too large: accept, too close to call, or over, in one sentence each. */
+export function judgeUpper(j: UpperJudgement): Finding & { marginMm: number } {
+  const told = decide(j.valueMm, j.uncertaintyMm, { upper: j.limit.limitMm }, j.rule);
+  const over =
+    j.downwardMm !== undefined &&
+    decide(j.valueMm, j.downwardMm, { upper: j.limit.limitMm }, j.rule).verdict === 'reject';
+  const d = {
+    ...told,
+    verdict: over
+      ? ('reject' as const)
+      : j.more?.always && told.verdict === 'accept'
+        ? ('too-close' as const)
+        : told.verdict,
+  };
+  const value = len(j.valueMm, j.mmDecimals ?? 3);
+  const shared = {
+    code: j.code,
+    limit: sayLimit(j.limit, j.mmDecimals ?? 3),
+    source: j.limit.source,
+    acceptable: j.acceptable ?? true,
+    marginMm: d.marginMm,
+  };
+  if (d.verdict === 'accept')
+    return { ...shared, verdict: 'accept', reason: `${j.what} is ${value}: within the limit.` };
+  if (d.verdict === 'reject')
+    return {
+      ...shared,
+      verdict: 'reject',
+      reason: `${j.what} is ${value}, ${len(-d.marginMm, j.mmDecimals ?? 3)} over: ${j.means}`,
+      remedy: j.remedy,
+    };
+  return {
+    ...shared,
+    verdict: 'too-close',
+    reason: j.more
+      ? `${j.what} is ${value}: ${j.more.why}`
+      : `${j.what} is ${value}, within ${len(d.expanded, 4)} of the limit: the gauge cannot tell on which side.`,
+    remedy: j.more
+      ? j.more.remedy
+      : j.again
+        ? saySettle(settle({ ...j.again, marginMm: d.marginMm, rule: j.rule }), j.again.where)
+        : 'Repeat it, or use a finer instrument.',
+  };
+}
+
+/** The beam of a value that may be too large: level at nothing, on its stop at the limit, the other schools' stops drawn beside it. */
+export function upperBeam(
+  label: string,
+  valueMm: number,
+  expanded: number,
+  limit: LimitInForce,
+  verdict: Verdict,
+): Beam {
+  return {
+    label,
+    quantity: 'length',
+    value: valueMm,
+    target: 0,
+    upper: limit.limitMm,
+    expanded,
+    verdict,
+    alternatives: limit.others.map((o) => ({ label: o.title, at: o.limitMm })),
+  };
+}
+
+/** Where it is not the gauge but the angles between which a high spot can hide that leave a run-out open. */
+export function betweenAngles(turn: TurnJudged, uRead: number, limitMm: number, angles: number) {
+  const few = tooFewFor(turn, limitMm);
+  return few || turn.missedMm > 2 * uRead
+    ? {
+        why: `between ${angles} angles ${len(turn.missedMm)} more can hide.`,
+        remedy: `Read the turn at ${2 * angles} angles.`,
+        always: few,
+      }
+    : undefined;
+}

@@ -1,0 +1,41 @@
+import { gravest, type Verdict } from '../metrology/decision.ts';
+import type { SourceId } from '../sources/register.ts';
+
+/** One judgement: what, why, against which limit, whose limit, and what to do now. Texts carry quantity marks. */
+export type Finding = {
+  /** Stable name of the finding, for deviations and tests. */
+  code: string;
+  verdict: Verdict;
+  reason: string;
+  /** The numbers an acceptance of it is bound to, where they are not simply those in the reason. */
+  numbers?: readonly number[];
+  limit?: string;
+  source?: SourceId;
+  remedy?: string;
+  /** False where a lead hand's signature cannot make it good (an over-driven bearing). */
+  acceptable: boolean;
+};
+
+/** One line of the sum as it would stand on the back of the sheet. */
+export type WorkingLine = { what: string; sum: string };
+
+/** What the beam shows: the value, its target and stops, and how thick the pointer is. All in `quantity`'s unit: mm, N·m, degrees, or µm of roughness. */
+export type Beam = {
+  label: string;
+  quantity: 'length' | 'torque' | 'angle' | 'roughness';
+  value: number;
+  target: number;
+  lower?: number;
+  upper?: number;
+  expanded: number;
+  verdict: Verdict;
+  /** Where other schools would have set the stop. */
+  alternatives?: Array<{ label: string; at: number }>;
+};
+
+export type CalculatorResult<V> = { values: V; findings: Finding[]; working: WorkingLine[]; beams: Beam[] };
+
+/** The gravest verdict among findings. */
+export function verdictOf(findings: Finding[]): Verdict {
+  return gravest(findings.map((f) => f.verdict));
+}

@@ -1,0 +1,147 @@
+import type { Setup } from '../engine/setup.ts';
+import type { ClockMark } from '../engine/state.ts';
+import type { Due, Results } from '../engine/trade.ts';
+import type { OpenUnit } from '../instruments/quantity.ts';
+import type { Drawing } from '../judgement/drawing.ts';
+import type { Verdict } from '../metrology/decision.ts';
+import type { Said } from '../quantities/say.ts';
+import type { Source } from '../sources/register.ts';
+/** One block of a sheet; page, PDF and plain text draw each in their own way, none words it again. */
+export type Block =
+  | { block: 'results'; rows: Array<[string, Said]> }
+  /** Drawings that stand beside each other as the page has room. */
+  | { block: 'drawings'; drawings: Drawing[] }
+  | { block: 'heading'; text: string }
+  /** `lead` stands out before the text, `small` follows it. */
+  | { block: 'line'; lead?: string; text: Said; small?: Said; inset?: true }
+  | { block: 'table'; head: string[]; rows: Array<{ cells: Said[]; struck?: true }> }
+  | { block: 'working'; rows: Array<[Said, Said]> };
+
+/** Who and when, as a sheet tells it; `clock` where the time is not the device's plain word. */
+export type Told = { by: string; at: string; clock?: ClockMark };
+
+export type SheetFinding = {
+  code: string;
+  verdict: Verdict;
+  reason: Said;
+  limit: Said | null;
+  source: string | null;
+  remedy: Said | null;
+  accepted: (Told & { reason: string }) | null;
+};
+
+export type SheetReading = Told & {
+  id: string;
+  step: string;
+  place: string;
+  /** The place as a person calls it. */
+  name: string;
+  value: number;
+  unit: OpenUnit;
+  typed: string;
+  instrument: string;
+  resolution: number;
+  calibrationDue: string;
+  /** Which attempt at its step: 1, and one more each time the step was opened again or the part dismounted. */
+  attempt: number;
+  /** Which measuring of its step: 1, and one more after each repeat. */
+  measuring: number;
+  /** typed, or how else it came. */
+  via: 'typed' | 'port' | 'file';
+  standIn: boolean;
+  withdrawn: (Told & { reason: string }) | null;
+};
+
+export type SheetAnswer = Told & { ask: string; answer: string; note: string | null };
+
+export type SheetStep = {
+  id: string;
+  title: string;
+  status: string;
+  passed: Told | null;
+  answers: SheetAnswer[];
+  findings: SheetFinding[];
+  working: Array<{ what: Said; sum: Said }>;
+  values: unknown;
+  /** Earlier measurings of the step, oldest first, and what was done after each. */
+  before: Array<Told & { done: string; findings: SheetFinding[]; values: unknown }>;
+  /** Rounds of the step before it was opened again, oldest first, and why it was. */
+  rounds: Array<
+    Told & {
+      because: string;
+      answers: SheetAnswer[];
+      findings: SheetFinding[];
+      passed: Told | null;
+      values: unknown;
+    }
+  >;
+};
+
+/** The fit-up sheet as open data: lengths in mm, torques in N·m, times in UTC; texts with quantities in both units. */
+export type FitUpSheet = {
+  format: 'fulcrant.fit-up-sheet';
+  version: 3;
+  number: string | null;
+  jobId: string;
+  /** Which revision of the sheet it is: 1, and one more each time it was opened again after a signature. */
+  revision: number;
+  name: string;
+  procedure: { id: string; title: string };
+  title: {
+    machine: string;
+    position: string;
+    role: string | null;
+    partNumber: string | null;
+    openedAt: string;
+    openedBy: string;
+    state: 'open' | 'signed';
+  };
+  /** Where its times are said in, an IANA name. */
+  timeZone: string;
+  setup: Setup;
+  /** What was worked on, and by which rules: a line a group. */
+  setupLines: Array<[string, Said]>;
+  /** What it came to: heading and number. */
+  rows: Array<[string, Said]>;
+  steps: SheetStep[];
+  readings: SheetReading[];
+  bolts: Array<
+    Told & {
+      step: string;
+      pass: string;
+      bolt: number;
+      torqueNm: number;
+      moved: boolean;
+      movedDeg: number | null;
+      instrument: string;
+      set: number;
+      attempt: number;
+      /** Taken back, by whom and why; left out of the record of a bolt that stands. */
+      withdrawn?: Told & { reason: string };
+    }
+  >;
+  results: Results;
+  deviations: Array<Told & { step: string; title: string; stood: Said; reason: string; attempt: number }>;
+  holds: Array<{ step: string; title: string; reason: string; released: Told | null }>;
+  setupChanges: Array<
+    Told & {
+      reason: string;
+      changed: string[] /** Readings it judges were taken before. */;
+      judged: boolean;
+      seen: Told | null;
+    }
+  >;
+  /** What taking the work back is called on this job. */
+  reopened: string;
+  dismountings: Array<Told & { reason: string }>;
+  loosenings: Array<Told & { reason: string }>;
+  notes: Array<Told & { text: string }>;
+  revisions: Array<Told & { n: number; reason: string; signedBefore: string }>;
+  /** What falls due after it. */
+  due: Due[];
+  signature: (Told & { name: string }) | null;
+  sources: Source[];
+  people: string[];
+  /** The sheet as it is read, block by block. */
+  document: Block[];
+};

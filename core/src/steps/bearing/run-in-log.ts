@@ -1,0 +1,98 @@
+import { type RunInValues, runIn } from '../../arithmetic/lubrication/run-in.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import { sayReading } from '../../instruments/quantity.ts';
+import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow } from '../counted.ts';
+import { gaugeFindings } from '../gauges.ts';
+import { itemFindings } from '../item-findings.ts';
+import type { BearingSetup } from './bearing-setup.ts';
+
+export type RunInStepValues = RunInValues & {
+  ambientC: number | null;
+  points: TimedReading[];
+  /** When the next reading is due; null before the start and once it is steady. */
+  dueAt: string | null;
+};
+
+/** A temperature in its row. */
+const timeKey = placeKey('t/{n}');
+
+const READINGS_MOST = 60;
+
+/** The first hours: temperature with times due until it is steady, then what was heard and seen. */
+export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
+  report(facts, step) {
+    const ambientC = readingAt(facts, step.id, 'ambient', 'any')?.value ?? null;
+    const all = standing(facts, step.id, 'any');
+    const taken = rowOf(all, 't/');
+    const first = Date.parse(taken[0]?.at ?? '');
+    const points = timedRow(all, 't/', first, 0);
+    const result = runIn({ ambientC: ambientC ?? 20, readings: points });
+    const { nextMinutes, steady } = result.values;
+    const dueAt = points.length > 0 && nextMinutes !== null ? minutesAfter(first, nextMinutes) : null;
+    const next = ambientC === null ? 'ambient' : steady ? null : `t/${nextCount(all, 't/')}`;
+    return {
+      ...result,
+      findings: [
+        ...(ambientC === null
+          ? [
+              {
+                code: 'run-in.ambient',
+                verdict: 'incomplete' as const,
+                reason: 'The temperature around the machine is not read yet.',
+                acceptable: false,
+              },
+            ]
+          : result.findings),
+        ...(steady ? itemFindings(facts, step) : []),
+        ...gaugeFindings(standing(facts, step.id, 'any')),
+      ],
+      values: { ...result.values, ambientC, points, dueAt } satisfies RunInStepValues,
+      dueAt,
+      next: next ? placeOf(next) : null,
+      choices: steady ? [{ key: `t/${nextCount(all, 't/')}`, label: 'Read once more' }] : [],
+      act:
+        ambientC === null
+          ? 'Read the temperature around the machine'
+          : points.length === 0
+            ? 'Start it, and read the bearing at once'
+            : steady
+              ? `Steady at ${sayReading('thermometer', points.at(-1)?.temperatureC ?? 0)}.`
+              : `Read the bearing again ${nextMinutes} minutes after the start`,
+    };
+  },
+  place(facts, step, key) {
+    const place = placeOf(key);
+    if (!place) return 'There is no such reading of the run-in.';
+    if (readingAt(facts, step.id, key, 'any'))
+      return 'That is read already. Withdraw it, with a reason, to read it again.';
+    return inOrder(facts, step.id, key)
+      ? place
+      : 'The temperature around the machine first, then one after the other.';
+  },
+});
+
+function inOrder(facts: Facts<BearingSetup>, step: string, key: string): boolean {
+  if (key === 'ambient') return true;
+  const number = nextCount(standing(facts, step, 'any'), 't/');
+  return readingAt(facts, step, 'ambient', 'any') !== undefined && key === `t/${number}`;
+}
+
+function placeOf(key: string): Place | null {
+  const temperature = (label: string, minutes: number): Place => ({
+    minutes,
+    key,
+    label,
+    quantity: 'temperature',
+    low: -40,
+    high: 250,
+    instrumentKinds: ['thermometer'],
+  });
+  if (key === 'ambient') return temperature('Around the machine', -1);
+  const n = timeKey.read(key)?.n ?? 0;
+  return n >= 1 && n <= READINGS_MOST
+    ? temperature(`At the bearing, reading ${n}`, EVERY_MIN * (n - 1))
+    : null;
+}

@@ -1,0 +1,17 @@
+import type { StandsOn } from '../standing.ts';
+
+/** The end every bearing on its sleeve or in halves shares: what is closed, lined up, turned and started stands on what holds it. */
+export const CLOSING_STANDS_ON: StandsOn = {
+  // The ring's place in its seat is set before grease and cap; moved, the housing is open.
+  house: ['float', 'grease'],
+  bolts: ['house', 'float'],
+  carriers: ['bolts'],
+  // The base loosened loses what was lined up on it; lined up anew it is tightened anew.
+  softfoot: ['base'],
+  housings: ['base', 'load'],
+  coupling: ['base'],
+  base: ['load'],
+  handturn: ['bolts', 'carriers', 'load', 'base', 'housings', 'softfoot'],
+  start: ['handturn', 'coupling'],
+  runin: ['start'],
+};

@@ -1,0 +1,376 @@
+import type { BoltGrade } from '../arithmetic/bolting/grades.ts';
+import { type BoltLayout, type BoltPass, boltPattern, seatingPasses } from '../arithmetic/bolting/pattern.ts';
+import { setScrewPasses } from '../arithmetic/bolting/set-screws.ts';
+import { boltTorque, type Friction, type TorqueValues } from '../arithmetic/bolting/torque.ts';
+import { answerTo, loosenedAt } from '../engine/facts.ts';
+import type { Setup } from '../engine/setup.ts';
+import type { BoltTick, Facts } from '../engine/state.ts';
+import type { BoltTry, StepDefinition } from '../engine/step.ts';
+import { kindFamily } from '../engine/step.ts';
+import type { Finding, WorkingLine } from '../judgement/result.ts';
+import { tor } from '../quantities/say.ts';
+import { gaugeFindings } from './gauges.ts';
+import { allYes, itemFindings } from './item-findings.ts';
+
+/** A set of bolts or screws tightened together. */
+export type BoltSpec = {
+  /** What they are, as the subject of a sentence: “Cap bolts”. */
+  what: string;
+  count: number;
+  layout: BoltLayout;
+  /** Size, grade and threads a torque is worked out from; left out where only the maker’s sheet gives one. */
+  bolt?: { size: string; grade: BoltGrade; friction: Friction };
+  makerTorqueNm?: number | undefined;
+  /** They close a housing, which may take less than the bolt: a torque worked out from the bolt is a caution. */
+  housing?: true;
+  /** Of the maker’s torque: the order of size usual for such screws, to catch a slip of unit. Never a default. */
+  usualNm?: readonly [number, number];
+  /** Set screws: so many dog points first, the rest are cup points. */
+  dogs?: number;
+  /** A seating loop: all to torque, tapped down, again, until none moves more than so many degrees in a whole round. */
+  seatingDeg?: number;
+  /** Holes something else fills until the question `free` of the step is answered yes: guide pins, rods. */
+  occupied?: { holes: readonly number[]; by: string; free: string; wait: string };
+  /** Jacking holes beside them, filled until a question of a step before is answered yes. */
+  jacking?: { holes: number; step: string; free: string; wait: string };
+};
+
+export type BoltValues = {
+  spec: BoltSpec;
+  torque: Pick<TorqueValues, 'torqueNm' | 'source'>;
+  passes: BoltPass[];
+  ticks: BoltTick[];
+  /** The bolt to tighten now; null when all is done. */
+  next: { pass: number; bolt: number; torqueNm: number | null } | null;
+  /** Of a seating loop: the largest movement of each whole round, degrees. */
+  settling: number[];
+  /** Where something else fills holes for a while: what still does. */
+  held?: Held;
+};
+
+/** What has to come out before the next bolt goes in, in a sentence or null; the holes still filled; jacking bolts still in. */
+type Held = { waits: string | null; filled: readonly number[]; jacked: boolean };
+
+/** Most rounds anyone goes. */
+const ROUNDS_MOST = 20;
+/** A bolt that moved so far in the last round asks for another. Common practice: a few degrees. */
+const MOVED_DEG = 3;
+
+/** Bolts or screws tightened together, whatever they hold. */
+export const bolts = kindFamily<Setup, BoltValues>('bolts');
+
+/** Bolts or screws tightened together, whatever they hold. */
+export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
+  bolts.kind<S>({
+    asks(facts, step) {
+      const { occupied, count } = specOf(facts.setup);
+      const items = step.items ?? [];
+      if (!occupied) return items;
+      const all = ticksOf(facts, step).length >= count - occupied.holes.length;
+      return all ? items : items.filter((i) => i.id !== occupied.free);
+    },
+    report(facts, step) {
+      const spec = specOf(facts.setup);
+      const torque = torqueOf(step, spec);
+      const ticks = ticksOf(facts, step);
+      const first = passesOf(spec, torque.values.torqueNm);
+      const passes = withRounds(first, ticks, spec);
+      const due = nextBolt(passes, ticks);
+      const held = heldBy(facts, step, spec, due);
+      const waits = held?.waits ?? null;
+      const next = waits === null ? due : null;
+      const pass = next ? passes[next.pass] : undefined;
+      const findings: Finding[] = [
+        ...torque.findings,
+        ...(waits === null ? [] : [filled(step, waits)]),
+        ...itemFindings(facts, step),
+        ...changedUnder(step, passes, ticks, spec.count),
+        ...outOfPattern(step, passes, ticks, nameOf(spec)),
+      ];
+      if (next && pass)
+        findings.push({
+          code: `${step.id}.open`,
+          verdict: 'incomplete',
+          reason: `${pass.name}: ${nameOf(spec)} ${next.bolt} is next${next.torqueNm === null ? '' : `, to ${tor(next.torqueNm)}`}.`,
+          acceptable: false,
+        });
+      if (passes.length >= ROUNDS_MOST)
+        findings.push({
+          code: `${step.id}.rounds`,
+          verdict: 'reject',
+          reason: `${passes.length} rounds and something still moves.`,
+          source: 'practice',
+          remedy: 'Stop: look for a wrong shaft, a stripped thread, dirt between the faces.',
+          acceptable: false,
+        });
+      const settling = rounds(passes, ticks);
+      return {
+        findings: [
+          ...findings,
+          ...rangeFindings(step, ticks, torque.values.torqueNm),
+          ...gaugeFindings(ticks),
+        ],
+        working: [
+          ...torque.working,
+          ...passes.map((p) => ({
+            what: p.name,
+            sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+          })),
+          ...settling.map((deg, i) => ({ what: `round ${i + 1} moved`, sum: `${deg}° at the most` })),
+        ],
+        beams: [],
+        values: {
+          spec,
+          torque: torque.values,
+          passes,
+          ticks,
+          next,
+          settling,
+          ...(held ? { held } : {}),
+        } satisfies BoltValues,
+        next: null,
+        act: waits ?? sayAct(spec, pass, next, step.itemsFirst === true && !allYes(facts, step)),
+      };
+    },
+    due(report) {
+      const values = bolts.valuesOf(report);
+      if (!values?.next) return null;
+      return { ...values.next, settling: values.passes[values.next.pass]?.kind === 'round' };
+    },
+    bolt(facts, step, report, tried) {
+      if (step.itemsFirst && !allYes(facts, step)) return 'First answer what is asked above.';
+      const values = bolts.valuesOf(report);
+      return values ? refuse(values, tried) : 'What these bolts are drawn to could not be worked out.';
+    },
+  });
+
+const filled = (step: StepDefinition, waits: string): Finding => ({
+  code: `${step.id}.filled`,
+  verdict: 'incomplete',
+  reason: waits,
+  acceptable: false,
+});
+
+/** Bolts ticked since they were last loosened. */
+const ticksOf = (facts: Facts, step: StepDefinition): BoltTick[] =>
+  facts.ticks.filter(
+    (t) =>
+      !t.withdrawn &&
+      t.step === step.id &&
+      t.attempt === facts.attempt &&
+      t.round === loosenedAt(facts, step.id).length,
+  );
+
+/** What is in holes that bolts go into, and beside them. */
+function heldBy(
+  facts: Facts,
+  step: StepDefinition,
+  { occupied, jacking }: BoltSpec,
+  due: BoltValues['next'],
+): Held | null {
+  if (!occupied && !jacking) return null;
+  const out = (id: string, item: string) => answerTo(facts, id, item, 'any')?.answer === 'yes';
+  const filled = occupied && !out(step.id, occupied.free) ? occupied.holes : [];
+  const jacked = jacking !== undefined && !out(jacking.step, jacking.free);
+  const waits =
+    due && jacked ? jacking.wait : due && filled.includes(due.bolt) && occupied ? occupied.wait : null;
+  return { waits, filled, jacked };
+}
+
+/** The torque of a set: worked out with its sources, or the sheet’s alone, looked at for a slip of unit. */
+function torqueOf(
+  step: StepDefinition,
+  spec: BoltSpec,
+): { values: Pick<TorqueValues, 'torqueNm' | 'source'>; findings: Finding[]; working: WorkingLine[] } {
+  if (spec.bolt) {
+    const told = boltTorque({ ...spec.bolt, makerTorqueNm: spec.makerTorqueNm });
+    return spec.housing && spec.makerTorqueNm === undefined
+      ? { ...told, findings: told.findings.map(byBoltAlone) }
+      : told;
+  }
+  const torqueNm = spec.makerTorqueNm;
+  if (torqueNm === undefined)
+    throw new RangeError(
+      `The torque of the ${spec.what.toLowerCase()} is missing: it comes from the maker’s sheet.`,
+    );
+  const [low, high] = spec.usualNm ?? [0, Number.POSITIVE_INFINITY];
+  const odd = torqueNm < low / 3 || torqueNm > 3 * high;
+  return {
+    values: { torqueNm, source: 'maker' },
+    findings: [
+      {
+        code: `${step.id}.torque`,
+        verdict: odd ? 'caution' : 'accept',
+        reason: odd
+          ? `${tor(torqueNm)} is far from what is usual for ${spec.what.toLowerCase()}, ${tor(low)} to ${tor(high)}.`
+          : `${spec.what}: ${tor(torqueNm)} by the maker's sheet.`,
+        source: 'maker',
+        ...(odd ? { remedy: 'Read the sheet again: the value, and its unit.' } : {}),
+        acceptable: true,
+      },
+    ],
+    working: [],
+  };
+}
+
+/** What a bolt bears is not what a housing bears: some ask for half. */
+const byBoltAlone = (f: Finding): Finding =>
+  f.code === 'bolting.torque'
+    ? {
+        ...f,
+        verdict: 'caution',
+        reason: `${f.reason.replace(/\.$/, '')} from the bolt alone: it may distort the housing and pinch the ring.`,
+        remedy: 'Look for the housing’s own torque on its sheet, and put it into the setup.',
+      }
+    : f;
+
+/** The passes of a set: crosswise, dog points before cup points, or a seating loop; bolts into filled holes last. */
+function passesOf(spec: BoltSpec, torqueNm: number): BoltPass[] {
+  const passes = allAlike(spec, torqueNm);
+  const [hand, ...rest] = passes;
+  const last = spec.occupied?.holes ?? [];
+  if (!hand || last.length === 0) return passes;
+  return [
+    { ...hand, order: hand.order.filter((b) => !last.includes(b)) },
+    { ...hand, name: `Last ${last.length}`, order: [...last] },
+    ...rest,
+  ];
+}
+
+function allAlike(spec: BoltSpec, torqueNm: number): BoltPass[] {
+  if (spec.seatingDeg !== undefined) return seatingPasses(spec.count, torqueNm);
+  if (spec.dogs !== undefined) return setScrewPasses(spec.dogs, spec.count - spec.dogs, torqueNm);
+  return boltPattern({ count: spec.count, layout: spec.layout, torqueNm }).values.passes;
+}
+
+/** One bolt, in a sentence: “bolt” or “screw”, by what the set is called. */
+const nameOf = (spec: BoltSpec): string => (/screws?$/i.test(spec.what) ? 'screw' : 'bolt');
+
+function sayAct(
+  spec: BoltSpec,
+  pass: BoltPass | undefined,
+  next: BoltValues['next'],
+  asking: boolean,
+): string {
+  if (asking) return 'Answer what comes before the wrench.';
+  if (!next || !pass) return `All ${nameOf(spec)}s tight; none moved in the last round.`;
+  return `${pass.name}: ${nameOf(spec)} ${next.bolt}`;
+}
+
+/** Bolts ticked to another torque, or that are no longer there: the setup was changed under them. */
+function changedUnder(step: StepDefinition, passes: BoltPass[], ticks: BoltTick[], count: number): Finding[] {
+  const off = ticks.filter(
+    (t) => t.bolt > count || wrongTorque(passes[t.pass]?.torqueNm ?? null, t.torqueNm),
+  );
+  if (off.length === 0) return [];
+  return [
+    {
+      code: `${step.id}.changed`,
+      verdict: 'reject',
+      reason: `${off.length} of ${ticks.length} ticks were made before bolts or torque were changed and do not fit any more.`,
+      source: 'practice',
+      remedy: 'Loosen all bolts, say so, and begin again at the first pass.',
+      acceptable: false,
+    },
+  ];
+}
+
+/** More than a tenth off the torque of the pass. */
+const wrongTorque = (wantedNm: number | null, torqueNm: number): boolean =>
+  wantedNm !== null && Math.abs(torqueNm - wantedNm) > 0.1 * wantedNm;
+
+/** The passes, with one more round for each whole round in which something still moved. */
+function withRounds(passes: BoltPass[], ticks: BoltTick[], spec: BoltSpec): BoltPass[] {
+  const all = [...passes];
+  const round = passes.at(-1);
+  if (!round) return all;
+  const limit = spec.seatingDeg ?? MOVED_DEG;
+  for (let i = passes.length - 1; i < ROUNDS_MOST - 1; i++) {
+    const here = ticks.filter((t) => t.pass === i);
+    const stirred = here.some((t) => t.moved || (t.movedDeg ?? 0) > limit);
+    if (here.length < round.order.length || !stirred) break;
+    all.push({ ...round, name: `Round ${i - passes.length + 3}` });
+  }
+  return all;
+}
+
+/** The largest movement of each whole round. */
+function rounds(passes: BoltPass[], ticks: BoltTick[]): number[] {
+  return passes.flatMap((p, i) => {
+    const here = ticks.filter((t) => t.pass === i && t.movedDeg !== undefined);
+    return p.kind === 'round' && here.length >= p.order.length
+      ? [Math.max(...here.map((t) => t.movedDeg ?? 0))]
+      : [];
+  });
+}
+
+function nextBolt(passes: BoltPass[], ticks: BoltTick[]): BoltValues['next'] {
+  for (const [pass, p] of passes.entries()) {
+    const bolt = p.order.find((b) => !ticks.some((t) => t.pass === pass && t.bolt === b));
+    if (bolt !== undefined) return { pass, bolt, torqueNm: p.torqueNm };
+  }
+  return null;
+}
+
+/** Bolts of a pass that are not tight yet, those in filled holes left out. */
+export const openIn = ({ passes, ticks, held }: BoltValues, pass: number): number[] =>
+  (passes[pass]?.order ?? []).filter(
+    (b) => !held?.filled.includes(b) && !ticks.some((t) => t.pass === pass && t.bolt === b),
+  );
+
+/** Bolts tightened in another order than the pattern's: said, since a joint drawn one-sided stands askew. */
+function outOfPattern(
+  step: StepDefinition,
+  passes: readonly BoltPass[],
+  ticks: readonly BoltTick[],
+  one: string,
+): Finding[] {
+  const said = ticks.flatMap((t) => (t.asDone ? [`${one} ${t.bolt} (${passes[t.pass]?.name ?? ''})`] : []));
+  return said.length === 0
+    ? []
+    : [
+        {
+          code: `${step.id}.order`,
+          verdict: 'caution',
+          reason: `Out of the pattern: ${said.join(', ')}.`,
+          source: 'practice',
+          remedy: 'Where a gap or a gasket decides, loosen all and begin again.',
+          acceptable: true,
+        },
+      ];
+}
+
+/** May this bolt be ticked now? The sentence when not. */
+function refuse(values: BoltValues, tried: BoltTry): string | null {
+  const { spec, next } = values;
+  const one = nameOf(spec);
+  if (values.held?.waits) return values.held.waits;
+  if (!next) return `All ${one}s are tight already.`;
+  const pass = values.passes[next.pass];
+  const name = pass?.name ?? '';
+  if (tried.bolt > spec.count) return `There are ${spec.count} ${spec.what.toLowerCase()}.`;
+  const really =
+    tried.asDone === true && tried.pass === next.pass && openIn(values, next.pass).includes(tried.bolt);
+  if (!really && (tried.pass !== next.pass || tried.bolt !== next.bolt))
+    return `${name}: ${one} ${next.bolt} is next in the pattern.`;
+  if (next.torqueNm !== null && wrongTorque(next.torqueNm, tried.torqueNm))
+    return `${tor(tried.torqueNm)} is not the ${name} torque, ${tor(next.torqueNm)}. Loosen all and start again if a ${one} was overtightened.`;
+  if (spec.seatingDeg !== undefined && pass?.kind === 'round' && tried.movedDeg === undefined)
+    return `Say how far ${one} ${next.bolt} moved, in degrees; 0 where it did not.`;
+  return null;
+}
+
+function rangeFindings(step: StepDefinition, ticks: BoltTick[], finalNm: number): Finding[] {
+  const wrench = ticks.find((t) => t.torqueNm > 0)?.instrument;
+  if (!wrench || (finalNm <= wrench.high && finalNm >= 0.2 * wrench.high)) return [];
+  return [
+    {
+      code: `${step.id}.wrench-range`,
+      verdict: 'caution',
+      reason: `${wrench.name} is good from ${tor(0.2 * wrench.high)} to ${tor(wrench.high)}; the bolts take ${tor(finalNm)}.`,
+      source: 'practice',
+      remedy: 'Use a wrench between 20 and 100 % of its scale.',
+      acceptable: true,
+    },
+  ];
+}

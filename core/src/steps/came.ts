@@ -1,0 +1,45 @@
+import type { JobState } from '../engine/state.ts';
+import { reportAt } from '../engine/trades.ts';
+import { len, num, temp, tor } from '../quantities/say.ts';
+import { runInLog } from './bearing/run-in-log.ts';
+import { bolts } from './bolts.ts';
+import { diameters } from './condition/diameters.ts';
+import { gaps } from './gland-gaps.ts';
+
+/** A heading and what is said under it. */
+export type Row = [string, string];
+
+/** A length, or a dash. */
+export const orDash = (mm: number | null | undefined, decimals?: number): string =>
+  mm === null || mm === undefined ? '–' : len(mm, decimals);
+
+/** Smallest and largest diameter of the seat. */
+export function shaftCame(job: JobState): { largestMm: number | null; smallestMm: number | null; row: Row } {
+  const v = diameters.valuesOf(reportAt(job, 'shaft'));
+  const [largestMm, smallestMm] = [v?.largestMm ?? null, v?.smallestMm ?? null];
+  const said = smallestMm === null || largestMm === null ? '–' : `${num(smallestMm)} and ${len(largestMm)}`;
+  return { largestMm, smallestMm, row: ['Shaft, smallest and largest', said] };
+}
+
+/** What a set of bolts was drawn to, N·m, and a row that says of which; null where they were not reached. */
+export function boltsCame(job: JobState, step: string): number | null {
+  return bolts.valuesOf(reportAt(job, step))?.torque.torqueNm ?? null;
+}
+export const boltsRow = (heading: string, set: string, torqueNm: number | null): Row => [
+  heading,
+  torqueNm === null ? '–' : `${set}, ${tor(torqueNm)}`,
+];
+
+/** Spread of a gland's or a follower's gaps, mm. */
+export const spreadCame = (job: JobState, step: string): number | null =>
+  gaps.valuesOf(reportAt(job, step))?.tilt?.spreadMm ?? null;
+
+/** The hottest of the first hours, °C, and its row where they were watched. */
+export function hottestCame(job: JobState): { hottestC: number | null; rows: Row[] } {
+  const hottestC = runInLog.valuesOf(reportAt(job, 'runin'))?.hottestC ?? null;
+  return { hottestC, rows: hottestC === null ? [] : [['Hottest in the first hours', temp(hottestC)]] };
+}
+
+/** Leakage last counted, as a row where any was. */
+export const leakRows = (dropsPerMin: number | null): Row[] =>
+  dropsPerMin === null ? [] : [['Leakage, last counted', `${dropsPerMin} drops a minute`]];

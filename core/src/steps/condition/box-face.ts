@@ -1,0 +1,86 @@
+import { type BoxFaceValues, boxFace } from '../../arithmetic/box/face.ts';
+import { answerTo } from '../../engine/facts.ts';
+import { schoolsOf } from '../../engine/setup.ts';
+import type { Facts } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import type { AngleReading } from '../../metrology/harmonics.ts';
+import { faceSchools } from '../../sources/schools.ts';
+import { gaugeFindings } from '../gauges.ts';
+import { needed } from './condition.ts';
+import { playStep } from './play.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { conditionOf } from './shaft-setup.ts';
+import { againInTurn, boxTurn, nextInTurn, stepUsed, turnOf, turnPlace } from './turn.ts';
+
+export type BoxFaceStepValues = BoxFaceValues & {
+  readings: AngleReading[];
+  closingMm: number | null;
+  wanted: number;
+  boxBoreMm: number;
+  sweepRadiusMm: number;
+};
+
+const look = (facts: Facts<ShaftSetup>) => boxTurn(facts, 'Face, ');
+
+/** The box face swept by an indicator clamped on the shaft. */
+export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
+  limits: ({ shaftMm, condition }) => [
+    {
+      title: 'Box face, TIR',
+      maker: 'faceMm',
+      quantity: 'length',
+      rule: 'face',
+      schools: faceSchools(shaftMm, needed(condition, 'boxBoreMm')),
+    },
+  ],
+  repeats: true,
+  report(facts, step, carried) {
+    const setup = facts.setup;
+    const c = conditionOf(setup);
+    const schools = schoolsOf(setup);
+    const l = look(facts);
+    const turn = turnOf(facts, step, l.prefix);
+    const held = answerTo(facts, step.id, 'held', 'any')?.answer;
+    const boxBoreMm = needed(c, 'boxBoreMm');
+    const sweepRadiusMm = needed(c, 'faceRadiusMm');
+    const endPlayMm = playStep.valuesOf(carried.play)?.endPlayMm ?? undefined;
+    const result = boxFace({
+      shaftMm: setup.shaftMm,
+      boxBoreMm,
+      sweepRadiusMm,
+      readings: turn.readings,
+      closingMm: turn.closingMm,
+      resolutionMm: stepUsed(turn.taken, 0.01),
+      school: schools.face,
+      makerLimitMm: setup.maker.faceMm,
+      endPlayMm,
+      heldOneWay: held === 'yes',
+      rule: schools.decision,
+      wanted: l.wanted,
+    });
+    const key = nextInTurn(turn, l);
+    const found = key ? turnPlace(facts, step, l, key) : null;
+    const next = found && typeof found !== 'string' ? found : null;
+    return {
+      findings: [...result.findings, ...gaugeFindings(turn.taken)],
+      working: result.working,
+      beams: result.beams,
+      values: {
+        ...result.values,
+        readings: turn.readings,
+        closingMm: turn.closingMm ?? null,
+        wanted: l.wanted,
+        boxBoreMm,
+        sweepRadiusMm,
+      } satisfies BoxFaceStepValues,
+      next,
+      choices: turn.count >= l.wanted ? againInTurn(turn, l) : [],
+      turn: { prefix: l.prefix, wanted: l.wanted },
+      act: next
+        ? `Sweep the face: ${next.label.replace('Face, ', '')}`
+        : 'The turn is whole: read the verdict.',
+    };
+  },
+  place: (facts, step, key) =>
+    turnPlace(facts, step, look(facts), key) ?? 'There is no such place on this face.',
+});

@@ -1,0 +1,188 @@
+import {
+  type ClockReadings,
+  type CouplingMethod,
+  type CouplingValues,
+  couplingAlignment,
+} from '../../arithmetic/alignment/coupling.ts';
+import { couplingTolerance } from '../../arithmetic/alignment/coupling-tolerance.ts';
+import { schoolsOf } from '../../engine/setup.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { byPractice } from '../../sources/schools.ts';
+import { gaugeFindings } from '../gauges.ts';
+import { needed } from './condition.ts';
+import { listedPlace, nextOf, offer, takenAt, valueAt } from './listed-places.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { conditionOf } from './shaft-setup.ts';
+import { stepUsed } from './turn.ts';
+
+export type CouplingStepValues = {
+  method: CouplingMethod;
+  rim: Array<number | null>;
+  second: Array<number | null>;
+  rimSagMm: number | null;
+  secondSagMm: number | null;
+  frontFeetMm: number;
+  feetSpanMm: number;
+  /** Between the dials of reverse indicators; not asked of the other method. */
+  dialDistanceMm: number | undefined;
+  /** Swept on the face by rim and face; not asked of the other method. */
+  faceDiameterMm: number | undefined;
+  result: CouplingValues | null;
+};
+
+const CLOCK = [
+  [0, 'top'],
+  [90, 'right'],
+  [180, 'bottom'],
+  [270, 'left'],
+] as const;
+
+type Dial = { key: 'rim' | 'face' | 'back'; name: string };
+const dials = (method: CouplingMethod): [Dial, Dial] => [
+  { key: 'rim', name: method === 'reverse' ? 'Dial on the driver' : 'Rim' },
+  method === 'reverse' ? { key: 'back', name: 'Dial on the driven shaft' } : { key: 'face', name: 'Face' },
+];
+
+const clockPlaces = ({ key, name }: Dial): Place[] =>
+  CLOCK.map(([deg, word]) => ({
+    key: `${key}/${deg}`,
+    label: `${name}, ${word}`,
+    quantity: 'dial' as const,
+    low: -10,
+    high: 10,
+    instrumentKinds: ['dial' as const],
+    turn: { station: 0, atMm: 0, angleDeg: deg },
+  }));
+
+const sagPlace = ({ key, name }: Dial): Place & { offer: string } => ({
+  key: `${key}/sag`,
+  label: `${name}: bracket sag at the bottom of a stiff bar`,
+  offer: `Sag, ${name.toLowerCase()}`,
+  quantity: 'dial',
+  low: -2,
+  high: 2,
+  instrumentKinds: ['dial'],
+});
+
+const methodOf = ({ setup }: Facts<ShaftSetup>): CouplingMethod =>
+  conditionOf(setup).couplingMethod ?? 'rim-and-face';
+const sagged = (method: CouplingMethod): Dial[] =>
+  method === 'reverse' ? dials(method) : [dials(method)[0]];
+
+const clock = (
+  facts: Facts<ShaftSetup>,
+  step: StepDefinition<ShaftSetup>,
+  key: string,
+): Array<number | null> => CLOCK.map(([deg]) => valueAt(facts, step, `${key}/${deg}`) ?? null);
+const whole = (r: Array<number | null>): ClockReadings | null =>
+  r.every((v) => v !== null) ? (r as unknown as ClockReadings) : null;
+
+/** Two dials at four clock places: offset and angle at the coupling, shims and moves at the feet. */
+export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling', {
+  limits({ condition }) {
+    const rpm = needed(condition, 'speedRpm');
+    const { offsetMm, anglePer100Mm } = couplingTolerance(rpm);
+    const at = `at ${rpm} rpm`;
+    return [
+      { title: 'Offset', maker: 'offsetMm', quantity: 'length', schools: [byPractice(offsetMm, at)] },
+      {
+        title: 'Angle, per 100',
+        maker: 'anglePer100Mm',
+        quantity: 'length',
+        schools: [byPractice(anglePer100Mm, at)],
+      },
+    ];
+  },
+  repeats: true,
+  report(facts, step) {
+    const { setup } = facts;
+    const c = conditionOf(setup);
+    const method = methodOf(facts);
+    const [first, second] = dials(method);
+    const taken = takenAt(facts, step);
+    const rim = clock(facts, step, first.key);
+    const other = clock(facts, step, second.key);
+    const [rimMm, otherMm] = [whole(rim), whole(other)];
+    const places = [...clockPlaces(first), ...clockPlaces(second)];
+    const next = nextOf(facts, step, places);
+    const rimSagMm = valueAt(facts, step, `${first.key}/sag`);
+    const secondSagMm = valueAt(facts, step, `${second.key}/sag`);
+    const sizes = {
+      frontFeetMm: needed(c, 'frontFeetMm'),
+      feetSpanMm: needed(c, 'feetSpanMm'),
+      dialDistanceMm: c.dialDistanceMm,
+      faceDiameterMm: c.faceDiameterMm,
+    };
+    const result =
+      rimMm && otherMm
+        ? couplingAlignment({
+            method,
+            speedRpm: needed(c, 'speedRpm'),
+            rimMm,
+            ...(method === 'reverse' ? { backMm: otherMm } : { faceMm: otherMm }),
+            rimSagMm,
+            backSagMm: secondSagMm,
+            ...sizes,
+            resolutionMm: stepUsed(taken, 0.01),
+            makerOffsetMm: setup.maker.offsetMm,
+            makerAnglePer100Mm: setup.maker.anglePer100Mm,
+            rule: schoolsOf(setup).decision,
+          })
+        : null;
+    const noSag = sagged(method).filter((d) => valueAt(facts, step, `${d.key}/sag`) === undefined);
+    return {
+      findings: [
+        ...(result?.findings ?? [
+          {
+            code: 'coupling.unread',
+            verdict: 'incomplete' as const,
+            reason: `${places.filter((p) => valueAt(facts, step, p.key) === undefined).length} of ${places.length} clock places are still to be read.`,
+            acceptable: false,
+          },
+        ]),
+        ...(result && noSag.length > 0
+          ? [
+              {
+                code: 'coupling.sag',
+                verdict: 'caution' as const,
+                reason: 'The sag of the bracket was not measured: it stands in the up-and-down readings.',
+                source: 'practice' as const,
+                remedy: 'Hang the set-up on a stiff bar, zero on top, read at the bottom, and enter it.',
+                acceptable: true,
+              },
+            ]
+          : []),
+        ...gaugeFindings(taken),
+      ],
+      working: result?.working ?? [],
+      beams: result?.beams ?? [],
+      values: {
+        method,
+        rim,
+        second: other,
+        rimSagMm: rimSagMm ?? null,
+        secondSagMm: secondSagMm ?? null,
+        ...sizes,
+        result: result?.values ?? null,
+      } satisfies CouplingStepValues,
+      next,
+      choices: [
+        ...(next ? [{ key: next.key, label: next.label }] : []),
+        ...offer(facts, step, sagged(method).map(sagPlace)),
+      ],
+      act: next
+        ? `Read the dial: ${next.label.charAt(0).toLowerCase()}${next.label.slice(1)}`
+        : 'Read the verdict.',
+    };
+  },
+  place(facts, step, key) {
+    const method = methodOf(facts);
+    return listedPlace(
+      facts,
+      step,
+      [...dials(method).flatMap(clockPlaces), ...sagged(method).map(sagPlace)],
+      key,
+    );
+  },
+});

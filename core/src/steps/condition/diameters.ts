@@ -1,0 +1,167 @@
+import { type DiameterSurveyValues, diameterSurvey } from '../../arithmetic/shaft/diameter-survey.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import { schoolsOf } from '../../engine/setup.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
+import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
+import { gaugeFindings } from '../gauges.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { conditionOf } from './shaft-setup.ts';
+
+export type ShaftValues = DiameterSurveyValues & {
+  stationsMm: number[];
+  anglesDeg: number[];
+  matrix: Array<Array<number | null>>;
+};
+
+/** Stations evenly along the seat, a twentieth in from each end; angles evenly round half a turn. */
+export function surveyGrid(setup: ShaftSetup): { stationsMm: number[]; anglesDeg: number[] } {
+  const edge = setup.seatMm / 20;
+  const span = setup.seatMm - 2 * edge;
+  return {
+    stationsMm: Array.from({ length: setup.stations }, (_, i) =>
+      Number((edge + (span * i) / (setup.stations - 1)).toFixed(1)),
+    ),
+    anglesDeg: Array.from({ length: setup.angles }, (_, i) => Number(((180 * i) / setup.angles).toFixed(1))),
+  };
+}
+
+/** A place of the grid, and the same read again. */
+const gridKey = placeKey('s{station}/{angle}');
+const againKey = placeKey('s{station}/{angle}/{n}');
+const keyOf = (station: number, angle: number) => gridKey.write({ station: station + 1, angle });
+const GROOVE = [
+  ['groove/beside', 'Diameter beside the groove'],
+  ['groove/inside', 'Diameter in the groove'],
+] as const;
+/** Readings anyone takes at one place. */
+const REPEATS_MOST = 20;
+
+/** All readings at one place of the grid, the first and its repeats. */
+function repeatsAt(facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>, key: string): Reading[] {
+  return standing(facts, step.id, 'any').filter((r) => r.place === key || r.place.startsWith(`${key}/`));
+}
+
+/** The doubt of a place: from the gauge each of its readings was taken with, the coarsest where they differ. */
+const doubtOf = (readings: readonly Reading[]): number | null =>
+  readings.length === 0
+    ? null
+    : meanUncertainty(
+        readings.map((r) => r.value),
+        Math.max(...readings.map((r) => r.instrument.step)),
+      );
+
+/** Diameters at stations × angles over the seat, each place read again where it is too close. A dismounting does not undo them. */
+export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
+  repeats: true,
+  report(facts, step) {
+    const setup = facts.setup;
+    const c = conditionOf(setup);
+    const grid = surveyGrid(setup);
+    const read = standing(facts, step.id, 'any');
+    const resolutionMm = Math.max(0.0001, ...read.map((r) => r.instrument.step));
+    const cells = grid.stationsMm.map((_, s) =>
+      grid.anglesDeg.map((a) => repeatsAt(facts, step, keyOf(s, a))),
+    );
+    const matrix = cells.map((row) => row.map((at) => (at.length ? mean(at.map((r) => r.value)) : null)));
+    const result = diameterSurvey({
+      nominalMm: setup.shaftMm,
+      system: setup.shaftSystem,
+      seat: c.seat,
+      splitRaceGrade: c.splitRaceGrade,
+      throttleBoreMm: c.throttleBoreMm,
+      ...grid,
+      diametersMm: matrix,
+      uncertaintiesMm: cells.map((row) => row.map(doubtOf)),
+      resolutionMm,
+      makerLowerMm: setup.maker.shaftLowerMm,
+      makerUpperMm: setup.maker.shaftUpperMm,
+      rule: schoolsOf(setup).decision,
+      grooveBesideMm: readingAt(facts, step.id, 'groove/beside', 'any')?.value,
+      grooveInsideMm: readingAt(facts, step.id, 'groove/inside', 'any')?.value,
+      grooveUnder: c.grooveUnder,
+    });
+    const nextKey = grid.stationsMm
+      .flatMap((_, s) => grid.anglesDeg.map((a) => keyOf(s, a)))
+      .find((k) => !readingAt(facts, step.id, k, 'any'));
+    const next = nextKey ? placeOf(facts, nextKey) : null;
+    return {
+      findings: [...result.findings, ...gaugeFindings(read)],
+      working: result.working,
+      beams: result.beams,
+      values: { ...result.values, ...grid, matrix } satisfies ShaftValues,
+      next,
+      choices: next ? [] : [...again(facts, step, grid, matrix), ...grooveChoices(facts, step)],
+      act: next
+        ? `Measure the shaft: ${next.label.toLowerCase()}`
+        : 'Every place is measured: read the verdict.',
+    };
+  },
+  place(facts, step, key) {
+    const place = placeOf(facts, key);
+    if (!place) return 'There is no such place on this shaft.';
+    if (readingAt(facts, step.id, key, 'any'))
+      return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
+    const again = againKey.read(key);
+    if (again && !readingAt(facts, step.id, gridKey.write(again), 'any'))
+      return 'That place is not measured yet.';
+    return place;
+  },
+});
+
+/** The largest and the smallest place once more: where a verdict too close to call is settled. */
+function again(
+  facts: Facts<ShaftSetup>,
+  step: StepDefinition<ShaftSetup>,
+  grid: ReturnType<typeof surveyGrid>,
+  matrix: ShaftValues['matrix'],
+): PlaceChoice[] {
+  const spots = grid.stationsMm.flatMap((_, s) =>
+    grid.anglesDeg.flatMap((a, i) => {
+      const mm = matrix[s]?.[i] ?? null;
+      return mm === null ? [] : [{ key: keyOf(s, a), mm }];
+    }),
+  );
+  const first = spots[0];
+  if (!first) return [];
+  const largest = spots.reduce((a, b) => (b.mm > a.mm ? b : a), first);
+  const smallest = spots.reduce((a, b) => (b.mm < a.mm ? b : a), first);
+  return (
+    [
+      ['Largest again', largest],
+      ['Smallest again', smallest],
+    ] as const
+  ).flatMap(([label, spot]) => {
+    const times = repeatsAt(facts, step, spot.key).length + 1;
+    return times <= REPEATS_MOST ? [{ key: `${spot.key}/${times}`, label }] : [];
+  });
+}
+
+const grooveChoices = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>): PlaceChoice[] =>
+  GROOVE.filter(([key]) => !readingAt(facts, step.id, key, 'any')).map(([key, label]) => ({ key, label }));
+
+function placeOf(facts: Facts<ShaftSetup>, key: string): Place | null {
+  const setup = facts.setup;
+  const grid = surveyGrid(setup);
+  const worn = GROOVE.find(([k]) => k === key);
+  const again = againKey.read(key);
+  const at = again ?? gridKey.read(key);
+  const station = (at?.station ?? 0) - 1;
+  const angle = at?.angle ?? 0;
+  const times = again?.n ?? 1;
+  const known = at && station in grid.stationsMm && grid.anglesDeg.includes(angle) && times <= REPEATS_MOST;
+  if (!worn && (!known || (again && times < 2))) return null;
+  return {
+    key,
+    label: worn
+      ? worn[1]
+      : `Station ${station + 1} of ${setup.stations}, at ${angle}°${times > 1 ? `, reading ${times}` : ''}`,
+    quantity: 'diameter',
+    nominalMm: setup.shaftMm,
+    low: setup.shaftMm * (worn ? 0.85 : 0.97),
+    high: setup.shaftMm * 1.03,
+    instrumentKinds: ['micrometer'],
+    ...(worn ? {} : { turn: { station, atMm: grid.stationsMm[station] ?? 0, angleDeg: angle } }),
+  };
+}

@@ -1,0 +1,98 @@
+import { type FinishSurface, type FinishValues, shaftFinish } from '../../arithmetic/shaft/finish.ts';
+import { schoolsOf } from '../../engine/setup.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { gaugeFindings } from '../gauges.ts';
+import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { conditionOf } from './shaft-setup.ts';
+import { stepUsed } from './turn.ts';
+
+export type FinishStepValues = {
+  parameter: 'Ra' | 'Rq';
+  surfaces: Array<FinishValues & { surface: FinishSurface; readingsUm: Array<number | null> }>;
+};
+
+/** Places read on each surface: three round the shaft, three on the face. */
+const PLACES = 3;
+const NAME: Record<FinishSurface, string> = { shaft: 'Shaft', 'gasket-face': 'Gasket face' };
+
+/** The gasket face is read where the box is looked at too. */
+const surfacesOf = ({ setup }: Facts<ShaftSetup>): FinishSurface[] => {
+  const { measures } = conditionOf(setup);
+  const box = measures.includes('face') || measures.includes('bore') || measures.includes('envelope');
+  return box ? ['shaft', 'gasket-face'] : ['shaft'];
+};
+
+const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
+  surfacesOf(facts).flatMap((surface) =>
+    Array.from({ length: PLACES }, (_, i) => ({
+      key: `${surface}/${i + 1}`,
+      label: `${NAME[surface]}, place ${i + 1} of ${PLACES}, ${conditionOf(facts.setup).finishParameter ?? 'Ra'}`,
+      quantity: 'roughness' as const,
+      low: 0,
+      high: 0.1,
+      instrumentKinds: ['roughness' as const],
+    })),
+  );
+
+const read = (
+  facts: Facts<ShaftSetup>,
+  step: StepDefinition<ShaftSetup>,
+  surface: FinishSurface,
+): Array<number | null> =>
+  Array.from({ length: PLACES }, (_, i) => {
+    const mm = valueAt(facts, step, `${surface}/${i + 1}`);
+    return mm === undefined ? null : 1000 * mm;
+  });
+
+/** A roughness tester on the shaft under the seal and on the gasket face. */
+export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
+  limits: () => [{ title: 'Finish of the shaft, Ra', maker: 'finishUm', quantity: 'roughness', schools: [] }],
+  repeats: true,
+  report(facts, step) {
+    const { setup } = facts;
+    const parameter = conditionOf(setup).finishParameter ?? 'Ra';
+    const taken = takenAt(facts, step);
+    const surfaces = surfacesOf(facts).map((surface) => {
+      const readingsUm = read(facts, step, surface);
+      const result = shaftFinish({
+        surface,
+        parameter,
+        readingsUm: readingsUm.filter((v): v is number => v !== null),
+        resolutionUm: 1000 * stepUsed(taken, 0.00001),
+        makerLimitUm: surface === 'shaft' ? setup.maker.finishUm : undefined,
+        rule: schoolsOf(setup).decision,
+      });
+      return { surface, readingsUm, result };
+    });
+    const next = nextOf(facts, step, placesOf(facts));
+    const missing = placesOf(facts).length - taken.length;
+    const unread: Finding[] =
+      missing > 0 && taken.length > 0
+        ? [
+            {
+              code: 'finish.unread',
+              verdict: 'incomplete',
+              reason: `${missing} of ${placesOf(facts).length} places are still to be read.`,
+              acceptable: false,
+            },
+          ]
+        : [];
+    return {
+      findings: [...surfaces.flatMap((s) => s.result.findings), ...unread, ...gaugeFindings(taken)],
+      working: surfaces.flatMap((s) => s.result.working),
+      beams: surfaces.flatMap((s) => s.result.beams),
+      values: {
+        parameter,
+        surfaces: surfaces.map((s) => ({ ...s.result.values, surface: s.surface, readingsUm: s.readingsUm })),
+      } satisfies FinishStepValues,
+      next,
+      act: next
+        ? `Read the finish: ${next.label.toLowerCase().replace(/ r([aq])$/, ' R$1')}`
+        : 'Read the verdict.',
+    };
+  },
+  place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),
+});

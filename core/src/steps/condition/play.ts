@@ -1,0 +1,105 @@
+import { type PlayValues, RADIAL_PLAY_MM, shaftPlay } from '../../arithmetic/shaft/play.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import { schoolsOf } from '../../engine/setup.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { byPractice, endPlaySchools } from '../../sources/schools.ts';
+import { gaugeFindings } from '../gauges.ts';
+import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { stepUsed } from './turn.ts';
+
+export type PlayStepValues = PlayValues & {
+  end: Array<{ pushMm: number | null; pullMm: number | null }>;
+  radial: Array<{ restMm: number | null; liftMm: number | null }>;
+};
+
+/** Trials anyone makes of one play. */
+const TRIALS_MOST = 6;
+const ACTS = [
+  ['end/push', 'Shaft pushed in'],
+  ['end/pull', 'Shaft pulled out'],
+  ['radial/rest', 'Beside the seal, released'],
+  ['radial/lift', 'Beside the seal, lifted'],
+] as const;
+
+/** An act and its trial. */
+export const playKey = placeKey('{act:end/push|end/pull|radial/rest|radial/lift}/{trial}');
+
+const place = ([act, label]: (typeof ACTS)[number], trial: number): Place => ({
+  key: playKey.write({ act, trial }),
+  label: `${label}${trial > 1 ? `, trial ${trial}` : ''}`,
+  quantity: 'dial',
+  low: -10,
+  high: 10,
+  instrumentKinds: ['dial'],
+});
+const places = (trials: number): Place[] =>
+  Array.from({ length: trials }, (_, t) => ACTS.map((a) => place(a, t + 1))).flat();
+
+const trialsOf = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>): number =>
+  Math.max(1, ...takenAt(facts, step).map((r) => playKey.read(r.place)?.trial ?? 1));
+
+/** Push and pull, release and lift, as often as it takes. */
+export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
+  limits: () => [
+    { title: 'End play', maker: 'endPlayMm', quantity: 'length', rule: 'endPlay', schools: endPlaySchools() },
+    {
+      title: 'Radial play',
+      maker: 'radialPlayMm',
+      quantity: 'length',
+      schools: [byPractice(RADIAL_PLAY_MM)],
+    },
+  ],
+  repeats: true,
+  report(facts, step) {
+    const { setup } = facts;
+    const schools = schoolsOf(setup);
+    const taken = takenAt(facts, step);
+    const trials = trialsOf(facts, step);
+    const at = (key: string, t: number) => valueAt(facts, step, `${key}/${t + 1}`) ?? null;
+    const end = Array.from({ length: trials }, (_, t) => ({
+      pushMm: at('end/push', t),
+      pullMm: at('end/pull', t),
+    }));
+    const radial = Array.from({ length: trials }, (_, t) => ({
+      restMm: at('radial/rest', t),
+      liftMm: at('radial/lift', t),
+    }));
+    const result = shaftPlay({
+      end: end.flatMap(({ pushMm, pullMm }) =>
+        pushMm === null || pullMm === null ? [] : [{ pushMm, pullMm }],
+      ),
+      radial: radial.flatMap(({ restMm, liftMm }) =>
+        restMm === null || liftMm === null ? [] : [{ restMm, liftMm }],
+      ),
+      resolutionMm: stepUsed(taken, 0.01),
+      school: schools.endPlay,
+      makerEndMm: setup.maker.endPlayMm,
+      makerRadialMm: setup.maker.radialPlayMm,
+      rule: schools.decision,
+    });
+    const next = nextOf(facts, step, places(1)) ?? (trials > 1 ? nextOf(facts, step, places(trials)) : null);
+    const more = trials < TRIALS_MOST ? trials + 1 : null;
+    return {
+      findings: [...result.findings, ...gaugeFindings(taken)],
+      working: result.working,
+      beams: result.beams,
+      values: { ...result.values, end, radial } satisfies PlayStepValues,
+      next,
+      choices:
+        next === null && more !== null
+          ? [
+              { key: `end/push/${more}`, label: 'Push and pull again' },
+              { key: `radial/rest/${more}`, label: 'Release and lift again' },
+            ]
+          : next !== null && trials > 1
+            ? places(trials)
+                .filter((p) => !takenAt(facts, step).some((r) => r.place === p.key))
+                .map((p) => ({ key: p.key, label: p.label.replace(/, trial.*/, '') }))
+            : [],
+      act: next ? `${next.label}: read the indicator` : 'Read the verdict, or try once more.',
+    };
+  },
+  place: (facts, step, key) => listedPlace(facts, step, places(TRIALS_MOST), key),
+});

@@ -1,0 +1,85 @@
+import { SOFT_FOOT_MM, type SoftFootValues, softFoot } from '../../arithmetic/alignment/soft-foot.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import { schoolsOf } from '../../engine/setup.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import { byPractice } from '../../sources/schools.ts';
+import { gaugeFindings } from '../gauges.ts';
+import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { conditionOf } from './shaft-setup.ts';
+import { stepUsed } from './turn.ts';
+
+export type SoftFootStepValues = SoftFootValues & { feet: number[][] };
+
+const CORNERS = ['a', 'b', 'c', 'd'] as const;
+const WHERE: Record<(typeof CORNERS)[number], string> = {
+  a: '',
+  b: ', second corner',
+  c: ', third corner',
+  d: ', fourth corner',
+};
+
+/** A corner of a foot. */
+export const footKey = placeKey('f{foot}/{corner:a|b|c|d}');
+
+const footPlace = (foot: number, corner: (typeof CORNERS)[number]): Place => ({
+  key: footKey.write({ foot, corner }),
+  label: `Foot ${foot}${WHERE[corner]}`,
+  quantity: 'gap',
+  low: 0,
+  high: 5,
+  instrumentKinds: ['feeler', 'dial'],
+});
+
+const count = ({ setup }: Facts<ShaftSetup>) => conditionOf(setup).feet ?? 4;
+const all = (facts: Facts<ShaftSetup>): Place[] =>
+  Array.from({ length: count(facts) }, (_, i) => CORNERS.map((c) => footPlace(i + 1, c))).flat();
+
+/** Each foot loosened in turn: its gap felt or its rise read, and the corners of one that is not right. */
+export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot', {
+  limits: () => [
+    { title: 'Gap at a foot', maker: 'softFootMm', quantity: 'length', schools: [byPractice(SOFT_FOOT_MM)] },
+  ],
+  repeats: true,
+  report(facts, step) {
+    const { setup } = facts;
+    const taken = takenAt(facts, step);
+    const feet = Array.from({ length: count(facts) }, (_, i) =>
+      CORNERS.flatMap((c) => valueAt(facts, step, footKey.write({ foot: i + 1, corner: c })) ?? []),
+    );
+    const result = softFoot({
+      feet,
+      resolutionMm: stepUsed(taken, 0.01),
+      makerLimitMm: setup.maker.softFootMm,
+      rule: schoolsOf(setup).decision,
+    });
+    const asked = result.findings.flatMap((f) => {
+      const foot = /^softfoot\.(\d+)\.corners$/.exec(f.code)?.[1];
+      return foot ? [Number(foot)] : [];
+    });
+    const next = nextOf(
+      facts,
+      step,
+      all(facts).filter((p) => footKey.read(p.key)?.corner === 'a'),
+    );
+    const corners = asked.flatMap((foot) =>
+      CORNERS.slice(1).map((c) => ({
+        key: footKey.write({ foot, corner: c }),
+        label: `Foot ${foot}${WHERE[c]}`,
+      })),
+    );
+    return {
+      findings: [...result.findings, ...gaugeFindings(taken)],
+      working: result.working,
+      beams: result.beams,
+      values: { ...result.values, feet } satisfies SoftFootStepValues,
+      next,
+      choices: [...(next ? [{ key: next.key, label: next.label }] : []), ...corners],
+      act: next
+        ? `Loosen foot ${next.label.slice(5)} and feel its gap`
+        : 'Every foot is felt: read the verdict.',
+    };
+  },
+  place: (facts, step, key) => listedPlace(facts, step, all(facts), key),
+});

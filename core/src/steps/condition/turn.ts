@@ -1,0 +1,137 @@
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
+import type { StepDefinition } from '../../engine/step.ts';
+import { type AngleReading, byAngle } from '../../metrology/harmonics.ts';
+import type { ShaftSetup } from './shaft-setup.ts';
+import { conditionOf } from './shaft-setup.ts';
+
+/** What one turn of an indicator has given so far. */
+export type Turn = {
+  readings: AngleReading[];
+  closingMm: number | undefined;
+  taken: Reading[];
+  /** Different angles read. */
+  count: number;
+};
+
+const CLOSING = 360;
+
+/** A place of a turn: `s1/45`, read again `s1/45/2`, and the closing `s1/360`. */
+const KEY = /^(\d{1,3}(?:\.\d)?)(?:\/(\d{1,2}))?$/;
+
+const parse = (key: string, prefix: string): { angleDeg: number; times: number } | null => {
+  if (!key.startsWith(prefix)) return null;
+  const m = KEY.exec(key.slice(prefix.length));
+  if (!m) return null;
+  const angleDeg = Number(m[1]);
+  const times = m[2] === undefined ? 1 : Number(m[2]);
+  return angleDeg <= CLOSING && times >= 1 && (m[2] === undefined || times >= 2) ? { angleDeg, times } : null;
+};
+
+/** The readings of a turn that stand; `prefix` names it among the step's places. */
+export function turnOf(facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>, prefix: string): Turn {
+  const taken = standing(facts, step.id, 'any').filter((r) => parse(r.place, prefix) !== null);
+  const at = (r: Reading) => parse(r.place, prefix)?.angleDeg ?? 0;
+  const round = taken.filter((r) => at(r) < CLOSING);
+  const readings = round.map((r) => ({ angleDeg: at(r), valueMm: r.value }));
+  return {
+    readings,
+    closingMm: taken.find((r) => at(r) === CLOSING)?.value,
+    taken,
+    count: byAngle(readings).length,
+  };
+}
+
+export type TurnLook = {
+  prefix: string;
+  wanted: number;
+  /** “Station 2, ” or nothing. */
+  label: string;
+  limitMm: number;
+  station?: number;
+  atMm?: number;
+  instrumentKinds?: Place['instrumentKinds'];
+};
+
+/** The one turn of a sweep over face or bore of a box. */
+export const boxTurn = ({ setup }: Facts<ShaftSetup>, label: string): TurnLook => ({
+  prefix: 'turn/',
+  wanted: conditionOf(setup).runoutAngles ?? 8,
+  label,
+  limitMm: 5,
+});
+
+const degrees = (deg: number) => `${Number(deg.toFixed(1))}°`;
+
+/** The place behind a key of a turn, or why it cannot be read now. */
+export function turnPlace(
+  facts: Facts<ShaftSetup>,
+  step: StepDefinition<ShaftSetup>,
+  look: TurnLook,
+  key: string,
+): Place | string | null {
+  const at = parse(key, look.prefix);
+  if (!at) return null;
+  const turn = turnOf(facts, step, look.prefix);
+  const first = turn.readings.length ? Math.min(...turn.readings.map((r) => r.angleDeg)) : 0;
+  const closing = at.angleDeg === CLOSING;
+  const place: Place = {
+    key,
+    label: closing
+      ? `${look.label}back at ${degrees(first)}, closing the turn`
+      : `${look.label}at ${degrees(at.angleDeg)}${at.times > 1 ? `, reading ${at.times}` : ''}`,
+    quantity: 'dial',
+    low: -look.limitMm,
+    high: look.limitMm,
+    instrumentKinds: look.instrumentKinds ?? ['dial'],
+    turn: {
+      station: look.station ?? 0,
+      atMm: look.atMm ?? 0,
+      angleDeg: closing ? first + CLOSING : at.angleDeg,
+    },
+  };
+  if (closing && turn.count === 0) return 'A turn is closed after it was read, not before.';
+  if (closing && at.times > 1) return 'A turn closes once. Withdraw the closing reading to take it again.';
+  if (at.times > 1 && !readingAt(facts, step.id, `${look.prefix}${Number(at.angleDeg)}`, 'any'))
+    return `Nothing is read at ${degrees(at.angleDeg)} yet.`;
+  if (readingAt(facts, step.id, key, 'any'))
+    return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
+  return place;
+}
+
+/** The key to read next: round the even grid until enough angles are read, then the closing one; null when the turn is whole. */
+export function nextInTurn(turn: Turn, look: TurnLook): string | null {
+  if (turn.count < look.wanted) {
+    const read = new Set(byAngle(turn.readings).map((r) => r.angleDeg));
+    for (let i = 0; i < look.wanted; i++) {
+      const a = Number(((360 * i) / look.wanted).toFixed(1));
+      if (!read.has(a)) return `${look.prefix}${a}`;
+    }
+  }
+  return turn.closingMm === undefined ? `${look.prefix}${CLOSING}` : null;
+}
+
+/** Reading again at the highest and the lowest angle of a turn: where a verdict too close to call is settled. */
+export function againInTurn(turn: Turn, look: TurnLook): PlaceChoice[] {
+  const grouped = byAngle(turn.readings);
+  if (grouped.length < 2) return [];
+  const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
+  const low = grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a));
+  return [high, low].map((g) => ({
+    key: `${look.prefix}${g.angleDeg}/${againAt(turn, look.prefix, g.angleDeg)}`,
+    label: `Again at ${degrees(g.angleDeg)}`,
+  }));
+}
+
+/** The next free number of a repeat at an angle. */
+function againAt(turn: Turn, prefix: string, angleDeg: number): number {
+  const used = turn.taken.flatMap((r) => {
+    const at = parse(r.place, prefix);
+    return at?.angleDeg === angleDeg ? [at.times] : [];
+  });
+  return Math.max(1, ...used) + 1;
+}
+
+/** The coarsest step of the gauges used, which doubts the whole; `usual` before anything is read. */
+export const stepUsed = (readings: readonly Reading[], usual: number): number =>
+  readings.length ? Math.max(...readings.map((r) => r.instrument.step)) : usual;

@@ -1,0 +1,45 @@
+import type { Hand } from '../engine/hand.ts';
+import type { Setup } from '../engine/setup.ts';
+import type { Work } from '../engine/trade.ts';
+import { reportAt } from '../engine/trades.ts';
+
+/** Where an example stands. */
+export const NAMED = { machine: 'Beet washer drum', position: 'Gear side' };
+
+/** A good seat of 90 under a sleeve, and the same a little larger: a seal’s seat is held closer than a sleeve’s. */
+export const ROUND = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];
+const CLOSE = ROUND.map((d) => d + 0.02);
+
+/** The seat measured, place by place; a short list leaves the rest. */
+export function measureSeat(h: Hand, diametersMm: readonly number[]): void {
+  let i = 0;
+  h.follow('shaft', 'micrometer', () => diametersMm[i++] ?? 0, diametersMm.length);
+}
+
+/** The same, as close as a seal wants it. */
+export const closeSeat = (h: Hand): void => measureSeat(h, CLOSE);
+
+/** Steps more than one trade has. */
+export const SHARED_WORK: Work<Setup> = {
+  fixedfirst: (h) =>
+    h.nameFixed({
+      job: '018f0000-0000-7000-8000-cccccccccccc',
+      position: 'Gearbox end, fixed',
+      sheet: 'F-12',
+      lockedAt: '2026-11-23T10:00:00Z',
+    }),
+  shaft: (h) => measureSeat(h, ROUND),
+  float: (h) => h.read('float', 'room/towards', 4, 'caliper').read('float', 'room/away', 4.2, 'caliper'),
+  runin: (h) => {
+    h.read('runin', 'ambient', 20, 'thermometer');
+    [24, 40, 48, 48.2, 48.3].forEach((c, i) => {
+      h.read('runin', `t/${i + 1}`, c, 'thermometer').wait(14);
+    });
+  },
+  runout: (h) => {
+    [0, 0.02, 0.04, 0.02, 0].forEach((mm) => {
+      const next = reportAt(h.state, 'runout')?.next;
+      if (next) h.read('runout', next.key, mm, 'dial');
+    });
+  },
+};

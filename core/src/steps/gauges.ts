@@ -1,0 +1,34 @@
+import type { Instrument } from '../instruments/instrument.ts';
+import type { Finding } from '../judgement/result.ts';
+
+/** A caution for every gauge whose calibration had run out on the day it was used, and where a stand-in was read. */
+export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Instrument }>): Finding[] {
+  const late = new Map(
+    used
+      .filter((r) => r.instrument.calibrationDue < r.at.slice(0, 10))
+      .map((r) => [r.instrument.id, r.instrument]),
+  );
+  const standIn = used.find((r) => r.instrument.standIn)?.instrument;
+  return [
+    ...[...late.values()].map((i) => ({
+      code: `gauge.${i.id}`.slice(0, 40),
+      verdict: 'caution' as const,
+      reason: `${i.name} has been out of calibration since ${i.calibrationDue}.`,
+      source: 'plant' as const,
+      remedy: 'Check it against a block or another gauge, or repeat with one in date.',
+      acceptable: true,
+    })),
+    ...(standIn
+      ? [
+          {
+            code: 'gauge.stand-in',
+            verdict: 'caution' as const,
+            reason: `Readings here came from ${standIn.name}, a simulated gauge: practice, no record of a machine.`,
+            source: 'plant' as const,
+            remedy: 'Measure again with a real gauge before anything is fitted.',
+            acceptable: true,
+          },
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,75 @@
+import { type GlandTiltValues, glandTilt } from '../arithmetic/seals/gland-tilt.ts';
+import { standing } from '../engine/facts.ts';
+import type { Setup } from '../engine/setup.ts';
+import type { Facts, Place } from '../engine/state.ts';
+import { kindFamily } from '../engine/step.ts';
+import { gaugeFindings } from './gauges.ts';
+import { itemFindings } from './item-findings.ts';
+import { gapPlace, listedPlace, nextListed, valueAt } from './places-in-order.ts';
+
+export type GlandGapsValues = {
+  tilt: GlandTiltValues | null;
+  gaps: Array<{ angleDeg: number; gapMm: number | null }>;
+  bolts: number;
+};
+
+type Gland = { bolts: number; rigid: boolean; atDeg: readonly number[] };
+
+/** A setup whose maker may give the spread of the gaps. mm. */
+type GlandSetup = Setup & { maker: { glandSpreadMm?: number | undefined } };
+
+/** Gaps of a gland, or of a follower, at places round it. */
+export const gaps = kindFamily<GlandSetup, GlandGapsValues>('gland-gaps');
+
+/** Gaps felt at places round it: square, or which bolt comes in by how much. */
+export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gland) => {
+  const places = (facts: Facts<S>): Place[] =>
+    glandOf(facts).atDeg.map((deg) => gapPlace(`gap/${deg}`, `Gap at ${deg}°, from the top clockwise`, 50));
+  return gaps.kind<S>({
+    repeats: true,
+    report(facts, step) {
+      const gland = glandOf(facts);
+      const at = gland.atDeg.map((angleDeg) => ({
+        angleDeg,
+        gapMm: valueAt(facts, step, `gap/${angleDeg}`),
+      }));
+      const next = nextListed(facts, step, places(facts));
+      const used = standing(facts, step.id);
+      const read = at.filter((g): g is { angleDeg: number; gapMm: number } => g.gapMm !== null);
+      const result = next
+        ? null
+        : glandTilt({
+            gaps: read,
+            bolts: gland.bolts,
+            rigid: gland.rigid,
+            resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
+            makerLimitMm: facts.setup.maker.glandSpreadMm,
+          });
+      return {
+        findings: [
+          ...(result?.findings ?? [
+            {
+              code: 'gland.open',
+              verdict: 'incomplete' as const,
+              reason: `${at.length - read.length} of ${at.length} gaps are still to be felt.`,
+              acceptable: false,
+            },
+          ]),
+          ...(next ? [] : itemFindings(facts, step)),
+          ...gaugeFindings(used),
+        ],
+        working: result?.working ?? [],
+        beams: result?.beams ?? [],
+        values: { tilt: result?.values ?? null, gaps: at, bolts: gland.bolts } satisfies GlandGapsValues,
+        next,
+        act: next
+          ? `Feel the ${next.label.toLowerCase()}`
+          : (result?.findings[0]?.remedy ?? result?.findings[0]?.reason ?? ''),
+      };
+    },
+    place: listedPlace(places),
+  });
+};
+
+/** The quarters of a clock face. */
+export const QUARTERS = [0, 90, 180, 270] as const;

@@ -1,0 +1,11 @@
+import type { StepReport } from '../engine/state.ts';
+
+/** The report of a step that has nothing to judge before another is done: only what to do first. */
+export const nothingYet = (act: string): StepReport<null> => ({
+  findings: [],
+  working: [],
+  beams: [],
+  values: null,
+  next: null,
+  act,
+});

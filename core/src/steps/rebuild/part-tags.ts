@@ -1,0 +1,63 @@
+import { answerTo } from '../../engine/facts.ts';
+import type { Setup } from '../../engine/setup.ts';
+import { type GateItem, kindFamily, type StepDefinition } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+
+/** What becomes of a part taken off. */
+export const TAGS = { renew: 'renew', reuse: 'use again', spare: 'keep as spare' } as const;
+export type Tag = keyof typeof TAGS;
+/** A part to be tagged; `renewed` says why it is never used again. */
+export type TaggedPart = { id: string; name: string; renewed?: string };
+export type PartTagsValues = { parts: Array<TaggedPart & { tag: Tag | null }> };
+
+export const partTags = kindFamily<Setup, PartTagsValues>('part-tags');
+
+const isTag = (note: string | undefined): note is Tag => note !== undefined && Object.hasOwn(TAGS, note);
+
+/** Parts laid out and tagged one by one: renewed, used again, or kept as a spare. What must be new is a stop otherwise. */
+export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefinition<S> {
+  const items: GateItem[] = parts.map((p) => ({ id: p.id, group: 'Parts', ask: `${p.name}?`, note: true }));
+  const kind = partTags.kind<S>({
+    report(facts, step) {
+      const seen = parts.map((p) => {
+        const note = answerTo(facts, step.id, p.id, 'any')?.note;
+        return { ...p, tag: isTag(note) ? note : null };
+      });
+      const open = seen.filter((p) => p.tag === null);
+      const findings: Finding[] = seen
+        .filter((p) => p.renewed && p.tag === 'reuse')
+        .map((p) => ({
+          code: `tags.${p.id}`,
+          verdict: 'reject',
+          reason: `${p.name} is not used again: ${p.renewed}`,
+          source: 'practice',
+          remedy: 'Take a new one from the kit, and tag it so.',
+          acceptable: false,
+        }));
+      if (open.length > 0)
+        findings.push({
+          code: 'tags.open',
+          verdict: 'incomplete',
+          reason: `${open.length} of ${seen.length} parts are still to be tagged.`,
+          acceptable: false,
+        });
+      return {
+        findings,
+        working: [],
+        beams: [],
+        values: { parts: seen },
+        next: null,
+        act: open[0]
+          ? `Tag: ${open[0].name.toLowerCase()}`
+          : (findings[0]?.reason ?? 'Every part is tagged.'),
+      };
+    },
+  });
+  return {
+    id: 'tags',
+    title: 'Parts tagged',
+    kind,
+    guide: 'Laid out in the order they came off; each looked over, cleaned, tagged.',
+    items,
+  };
+}

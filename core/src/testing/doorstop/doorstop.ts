@@ -1,0 +1,113 @@
+import { type InferType, number, object, string } from 'yup';
+import { ask, isWhole } from '../../engine/asked.ts';
+import { readingAt } from '../../engine/facts.ts';
+import type { Place } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import { defineTrade } from '../../engine/trade.ts';
+import { reportAt } from '../../engine/trades.ts';
+import { clockOf } from '../../judgement/drawing.ts';
+import { len } from '../../quantities/say.ts';
+import { orDash } from '../../steps/came.ts';
+import { item } from '../../steps/questions.ts';
+import { safeStep } from '../../steps/safe-step.ts';
+import { everyJob, fromSheet, holdBefore, placeFields, schools } from '../../steps/setup-parts.ts';
+import { signature } from '../../steps/signature.ts';
+
+/** A trade nobody has: a door's stop set to its gap. It shows that a new one touches its own folder and one line of a list. */
+const schema = object({
+  procedure: string()
+    .oneOf(['doorstop'] as const)
+    .required(),
+  ...placeFields,
+  ...everyJob,
+  holdBefore: holdBefore({ gap: 'gap', sign: 'signature' }),
+  gapMm: number()
+    .min(0.1)
+    .max(20)
+    .required()
+    .meta(ask('Door', 'Gap wanted', { decimals: 1 })),
+  schools,
+  maker: object({ mostMm: fromSheet(20, 'Gap, most') })
+    .noUnknown()
+    .required(),
+})
+  .noUnknown()
+  .test('whole', isWhole);
+type DoorSetup = InferType<typeof schema>;
+
+const place: Place = {
+  key: 'gap',
+  label: 'Gap at the latch',
+  quantity: 'gap',
+  low: 0,
+  high: 30,
+  instrumentKinds: ['feeler', 'caliper'],
+};
+
+/** The gap felt at the latch, against the one wanted. */
+export const doorGap = stepKind<DoorSetup, { gapMm: number | null }>('door-gap', {
+  report(facts, step) {
+    const gapMm = readingAt(facts, step.id, 'gap')?.value ?? null;
+    const most = facts.setup.maker.mostMm ?? facts.setup.gapMm + 1;
+    const verdict = gapMm === null ? 'incomplete' : gapMm > most ? 'reject' : 'accept';
+    return {
+      findings: [
+        {
+          code: 'door.gap',
+          verdict,
+          reason: gapMm === null ? 'The gap is not felt yet.' : `Gap ${len(gapMm)}, most ${len(most)}.`,
+          acceptable: gapMm !== null,
+        },
+      ],
+      working: [],
+      beams: [],
+      values: { gapMm },
+      next: gapMm === null ? place : null,
+      act: gapMm === null ? 'Feel the gap at the latch' : 'The gap is felt.',
+    };
+  },
+  place: (facts, step, key) =>
+    key === 'gap' && !readingAt(facts, step.id, 'gap') ? place : 'There is nothing to read there.',
+});
+
+export const doorstop = defineTrade<DoorSetup>({
+  id: 'doorstop',
+  schema,
+  usual: { procedure: 'doorstop', gapMm: 3, holdBefore: [], maker: {} },
+  procedure: () => ({
+    title: 'Door’s stop set',
+    steps: [
+      safeStep('Safe', [item('Safe', 'shut', 'Nobody comes through this door.')]),
+      { id: 'gap', title: 'Gap', kind: doorGap, guide: 'Blade between door and stop.' },
+      { id: 'sign', title: 'Signature', kind: signature, guide: 'Name below.' },
+    ],
+  }),
+  words: {
+    offer: ['Set a door’s stop', 'to its gap'],
+    setup: 'Door',
+    changes: 'gap',
+    sheet: 'Door sheet',
+    signed: 'Set',
+    came(state) {
+      const gapMm = doorGap.valuesOf(reportAt(state, 'gap'))?.gapMm ?? null;
+      return { results: { gapMm }, rows: [['Gap', orDash(gapMm)]] };
+    },
+    drawings: (state) => {
+      const gapMm = doorGap.valuesOf(reportAt(state, 'gap'))?.gapMm ?? null;
+      return gapMm === null ? [] : [clockOf('Door', [{ deg: 90, said: len(gapMm) }])];
+    },
+  },
+  example: {
+    setups: {
+      doorstop: {
+        procedure: 'doorstop',
+        machine: 'Gatehouse',
+        position: 'Door',
+        gapMm: 3,
+        holdBefore: [],
+        maker: {},
+      },
+    },
+    work: { gap: (h) => h.read('gap', 'gap', 3.2, 'feeler') },
+  },
+});

@@ -1,0 +1,155 @@
+import { readingAt, standing } from '../../engine/facts.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { pres } from '../../quantities/say.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import type { DismountSetup } from './setup.ts';
+
+export type LetGoRound = {
+  n: number;
+  peakMpa: number;
+  afterMpa: number | null;
+  /** The gauge lies on its stop: no more than one step of it. */
+  zero: boolean;
+  aborted: boolean;
+};
+export type LetGoValues = { rounds: LetGoRound[]; free: boolean; abortPressureMpa: number };
+
+/** A round of the pump: its highest pressure, what the gauge showed after, and the other nut turned back. */
+const roundKey = placeKey('n{n}/{what:peak|after|back}');
+
+const ROUNDS_MOST = 20;
+
+/**
+ * Hydraulic dismounting: pressure climbs, the sleeve lets go, the gauge drops to zero, perhaps after several rounds. That drop
+ * by itself is the proof. Abort pressure first: release, the other nut one turn back, again.
+ */
+export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
+  report(facts, step) {
+    const abort = abortOf(facts);
+    const rounds = roundsOf(facts, step.id, abort);
+    const last = rounds.at(-1);
+    const free = last !== undefined && !last.aborted && last.zero;
+    const key = nextKey(facts, step.id, rounds, free);
+    const findings: Finding[] = [];
+    if (free)
+      findings.push({
+        code: 'letgo.free',
+        verdict: 'accept',
+        reason: `It let go at ${pres(last.peakMpa)}: the gauge dropped to zero by itself.`,
+        source: 'practice',
+        acceptable: true,
+      });
+    else
+      findings.push({
+        code: 'letgo.free',
+        verdict: last?.aborted ? 'reject' : 'incomplete',
+        reason: last?.aborted
+          ? `The abort pressure, ${pres(abort)}, came first: ${pres(last.peakMpa)}.`
+          : last && last.afterMpa !== null
+            ? `The gauge holds ${pres(last.afterMpa)}: it has not let go yet.`
+            : 'It has not let go yet.',
+        limit: pres(abort),
+        source: 'maker',
+        remedy: last?.aborted
+          ? 'Release. Is the other nut still loose? If not, one turn back; then again.'
+          : 'Pump on in rounds; stand clear of the line of the shaft, the bearing jumps.',
+        acceptable: false,
+      });
+    return {
+      findings: [...findings, ...gaugeFindings(standing(facts, step.id))],
+      working: rounds.map((r) => ({
+        what: `round ${r.n}`,
+        sum: `up to ${pres(r.peakMpa)}${r.afterMpa === null ? '' : `, then ${pres(r.afterMpa)}`}${r.aborted ? ', abort' : ''}`,
+      })),
+      beams: [],
+      values: { rounds, free, abortPressureMpa: abort } satisfies LetGoValues,
+      next: key ? placeOf(key) : null,
+      act: free
+        ? 'It has let go.'
+        : key?.endsWith('back')
+          ? 'Turn the other nut back; say how far'
+          : key?.endsWith('after')
+            ? last?.aborted
+              ? 'Release the pump: read what is left'
+              : 'What does the gauge show now?'
+            : 'Pump until it lets go; read the highest pressure',
+    };
+  },
+  place(facts, step, key) {
+    const place = placeOf(key);
+    if (!place) return 'There is no such round at the pump.';
+    if (readingAt(facts, step.id, key))
+      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    const rounds = roundsOf(facts, step.id, abortOf(facts));
+    const last = rounds.at(-1);
+    const free = last !== undefined && !last.aborted && last.zero;
+    const wanted = nextKey(facts, step.id, rounds, free);
+    if (wanted === null) return 'It has let go: nothing more is pumped.';
+    return key === wanted ? place : `First: ${(placeOf(wanted)?.label ?? wanted).toLowerCase()}.`;
+  },
+});
+
+/** @throws RangeError where the sheet gives no abort pressure; a setup that lacks it is refused */
+function abortOf(facts: Facts<DismountSetup>): number {
+  const abort = facts.setup.maker.dismountAbortMpa;
+  if (abort === undefined) throw new RangeError('The abort pressure of dismounting is missing.');
+  return abort;
+}
+
+function roundsOf(facts: Facts<DismountSetup>, step: string, abortMpa: number): LetGoRound[] {
+  const rounds: LetGoRound[] = [];
+  for (let n = 1; n <= ROUNDS_MOST; n++) {
+    const peak = readingAt(facts, step, roundKey.write({ n, what: 'peak' }));
+    if (!peak) break;
+    const after = readingAt(facts, step, roundKey.write({ n, what: 'after' }));
+    rounds.push({
+      n,
+      peakMpa: peak.value,
+      afterMpa: after?.value ?? null,
+      zero: after !== undefined && after.value <= after.instrument.step,
+      aborted: peak.value >= abortMpa,
+    });
+  }
+  return rounds;
+}
+
+function nextKey(
+  facts: Facts<DismountSetup>,
+  step: string,
+  rounds: LetGoRound[],
+  free: boolean,
+): string | null {
+  const last = rounds.at(-1);
+  if (!last) return roundKey.write({ n: 1, what: 'peak' });
+  const { n } = last;
+  if (last.afterMpa === null) return roundKey.write({ n, what: 'after' });
+  const back = roundKey.write({ n, what: 'back' });
+  if (last.aborted && !readingAt(facts, step, back)) return back;
+  return free || n >= ROUNDS_MOST ? null : roundKey.write({ n: n + 1, what: 'peak' });
+}
+
+function placeOf(key: string): Place | null {
+  const at = roundKey.read(key);
+  if (!at || at.n < 1 || at.n > ROUNDS_MOST) return null;
+  const { n, what } = at;
+  if (what === 'back')
+    return {
+      key,
+      label: 'Other nut turned back, 0 if it was loose',
+      quantity: 'angle',
+      low: 0,
+      high: 720,
+      instrumentKinds: ['protractor'],
+    };
+  return {
+    key,
+    label: what === 'peak' ? `Highest pressure, round ${n}` : `Pressure after round ${n}`,
+    quantity: 'pressure',
+    low: 0,
+    high: 300,
+    instrumentKinds: ['pressure'],
+  };
+}

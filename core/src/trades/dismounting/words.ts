@@ -1,0 +1,21 @@
+import type { TradeWords } from '../../engine/trade.ts';
+import { reportAt } from '../../engine/trades.ts';
+import { pres } from '../../quantities/say.ts';
+import { offDrawings } from './drawing.ts';
+import { letGo } from './let-go.ts';
+import type { DismountSetup } from './setup.ts';
+
+/** What is said of a bearing taken off. */
+export const words: TradeWords<DismountSetup> = {
+  offer: ['Take a bearing off', 'by the design of its sleeve'],
+  setup: 'Sleeve and nut',
+  changes: 'sleeve',
+  sheet: 'Dismounting sheet',
+  signed: 'Taken off',
+  came(state) {
+    const gone = letGo.valuesOf(reportAt(state, 'letgo'));
+    const letGoMpa = gone?.free ? (gone.rounds.at(-1)?.peakMpa ?? null) : null;
+    return { results: { letGoMpa }, rows: [['Let go at', letGoMpa === null ? '–' : pres(letGoMpa)]] };
+  },
+  drawings: offDrawings,
+};

@@ -1,0 +1,111 @@
+import { type GasketValues, gasketStack, sayStack } from '../../arithmetic/rebuild/gaskets.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { allYes, itemFindings } from '../../steps/item-findings.ts';
+import { gapPlace, lengthPlace, listedPlace, nextListed } from '../../steps/places-in-order.ts';
+import { compressionOf } from './compression.ts';
+import { CLEARANCE_MM, type GearPumpSetup, piecesOf } from './setup.ts';
+
+/** Where a blade goes in between straightedge and gear: both gears, two places each. */
+export const gapKey = placeKey('gap/{gear:drive|idler}/{n}');
+const SPOTS = [
+  ['drive', 1],
+  ['drive', 2],
+  ['idler', 1],
+  ['idler', 2],
+] as const;
+
+export type ClearanceValues = {
+  stackMm: number | null;
+  gaps: Array<{ gear: 'drive' | 'idler'; n: number; mm: number | null }>;
+  leastMm: number;
+  mostMm: number;
+  /** Gaskets on hand. */
+  pieces: Array<{ thicknessMm: number; count: number }>;
+  /** What it comes to under torque, and the stack to put in; null until every place is felt. */
+  told: GasketValues | null;
+};
+
+const places = (): Place[] => [
+  lengthPlace('stack', 'The stack that lies there, loose, by micrometer', 0, 20),
+  ...SPOTS.map(([gear, n]) =>
+    gapPlace(
+      gapKey.write({ gear, n }),
+      `${gear === 'drive' ? 'Drive gear' : 'Idler'} to straightedge, place ${n}`,
+      5,
+    ),
+  ),
+];
+
+const limitsOf = ({ maker }: GearPumpSetup) => ({
+  leastMm: maker.clearanceMinMm ?? CLEARANCE_MM.least,
+  mostMm: maker.clearanceMaxMm ?? CLEARANCE_MM.most,
+});
+
+/** A stack lies there, a straightedge over it, and blades say what the gears have; the stack is changed until it is right. */
+export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-clearance', {
+  repeats: true,
+  report(facts, step, carried) {
+    const { setup } = facts;
+    const lost = compressionOf(setup, carried);
+    const at = (key: string) => readingAt(facts, step.id, key)?.value ?? null;
+    const gaps = SPOTS.map(([gear, n]) => ({ gear, n, mm: at(gapKey.write({ gear, n })) }));
+    const stackMm = at('stack');
+    const next = nextListed(facts, step, places());
+    const used = standing(facts, step.id);
+    const pieces = piecesOf(setup);
+    const result =
+      next || stackMm === null
+        ? null
+        : gasketStack({
+            pieces,
+            stackMm,
+            clearancesMm: gaps.flatMap((g) => g.mm ?? []),
+            ...limitsOf(setup),
+            compressedFraction: lost.fraction,
+            fractionUncertainty: lost.uncertainty,
+            resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
+            rule: setup.schools?.decision,
+          });
+    return {
+      findings: [
+        ...(result?.findings ?? [
+          {
+            code: 'gaskets.open',
+            verdict: 'incomplete' as const,
+            reason: 'The end clearance is not felt at every place yet.',
+            acceptable: false,
+          },
+        ]),
+        ...itemFindings(facts, step),
+        ...gaugeFindings(used),
+      ],
+      working: result?.working ?? [],
+      beams: result?.beams ?? [],
+      values: { stackMm, gaps, ...limitsOf(setup), pieces, told: result?.values ?? null },
+      next,
+      act: sayAct(next, result?.values ?? null, pieces, result?.findings[0]?.verdict === 'accept'),
+    };
+  },
+  place: (facts: Facts<GearPumpSetup>, step, key) =>
+    allYes(facts, step)
+      ? listedPlace<GearPumpSetup>(places)(facts, step, key)
+      : 'First say what lies there: only the loose gaskets, nothing over them.',
+});
+
+function sayAct(
+  next: Place | null,
+  told: GasketValues | null,
+  pieces: ClearanceValues['pieces'],
+  right: boolean,
+): string {
+  if (next)
+    return next.key === 'stack' ? 'Lay the stack, and measure it loose' : `Feel: ${next.label.toLowerCase()}`;
+  if (right) return 'The end clearance is right.';
+  return told?.stack
+    ? `Change the stack: ${sayStack(pieces, told.stack.counts)}`
+    : 'No stack of these does it.';
+}

@@ -1,0 +1,15 @@
+import { defineTrade } from '../../engine/trade.ts';
+import { example } from './example.ts';
+import { gearPumpRebuild } from './procedure.ts';
+import { type GearPumpSetup, gearPumpSetupSchema, USUAL_GEAR_PUMP } from './setup.ts';
+import { words } from './words.ts';
+
+/** An external gear pump rebuilt. */
+export const gearPumpTrade = defineTrade<GearPumpSetup>({
+  id: 'gear-pump',
+  schema: gearPumpSetupSchema,
+  usual: USUAL_GEAR_PUMP,
+  procedure: gearPumpRebuild,
+  words,
+  example,
+});

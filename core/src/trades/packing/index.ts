@@ -1,0 +1,16 @@
+import { defineTrade } from '../../engine/trade.ts';
+import { example } from './example.ts';
+import { packingJob } from './procedure.ts';
+import { type PackingSetup, packingSetupSchema, USUAL_PACKING } from './setup.ts';
+import { words } from './words.ts';
+
+/** A stuffing box packed and broken in. */
+export const packingTrade = defineTrade<PackingSetup>({
+  id: 'packing',
+  schema: packingSetupSchema,
+  usual: USUAL_PACKING,
+  byRules: (rules) => ({ leakSchool: rules.leak }),
+  procedure: packingJob,
+  words,
+  example,
+});

@@ -1,0 +1,97 @@
+import type { PackingRingsValues } from '../../arithmetic/packing/rings.ts';
+import { standing } from '../../engine/facts.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import type { Place, Reading } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { rowOf } from '../../steps/counted.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import { anglePlace } from '../../steps/places-in-order.ts';
+import { ringsOf } from './plan.ts';
+import type { PackingSetup } from './setup.ts';
+
+/** A ring, 1 innermost. */
+export const ringKey = placeKey('ring/{n}');
+
+export type RingsStepValues = { plan: PackingRingsValues; jointsDeg: number[]; staggerDeg: number };
+
+/** A joint stands so far from the last one at the least. Common practice, no source. */
+const STAGGER_WITHIN_DEG = 20;
+
+/** Ring by ring to the bottom of the box, each seated on its own, its joint off the one before. */
+export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings', {
+  report(facts, step) {
+    const plan = ringsOf(facts).values;
+    const stagger = facts.setup.staggerDeg;
+    const taken = standing(facts, step.id);
+    const jointsDeg = inOrder(taken).map((r) => r.value);
+    const missing = plan.count - jointsDeg.length;
+    const findings: Finding[] = jointsDeg.flatMap((deg, i) => staggered(jointsDeg, i, deg, stagger));
+    if (missing > 0)
+      findings.push({
+        code: 'rings.open',
+        verdict: 'incomplete',
+        reason: `${jointsDeg.length} of ${plan.count} rings are in.`,
+        acceptable: false,
+      });
+    else if (!findings.some((f) => f.verdict === 'reject'))
+      findings.push({
+        code: 'rings.in',
+        verdict: 'accept',
+        reason: `${jointsDeg.length} rings are in, joints staggered.`,
+        source: 'practice',
+        acceptable: true,
+      });
+    const n = firstMissing(taken);
+    const lantern = plan.below !== null && n === plan.below + 1;
+    return {
+      findings: [...findings, ...(missing > 0 ? [] : itemFindings(facts, step)), ...gaugeFindings(taken)],
+      working: [],
+      beams: [],
+      values: { plan, jointsDeg, staggerDeg: stagger } satisfies RingsStepValues,
+      next: missing > 0 ? ringPlace(n) : null,
+      act:
+        missing > 0
+          ? `${lantern ? 'Lantern ring first, then ring' : 'Ring'} ${n}: seat it, enter where its joint stands`
+          : 'All rings are in.',
+    };
+  },
+  place(facts, step, key) {
+    const n = firstMissing(standing(facts, step.id));
+    if (ringKey.read(key)?.n !== n) return 'Rings go in one after the other.';
+    return n > ringsOf(facts).values.count ? 'All rings are in already.' : ringPlace(n);
+  },
+});
+
+/** Rings that stand, innermost first; and the first that is not in: a ring pulled from the middle is the next that goes in. */
+const inOrder = (taken: readonly Reading[]): Reading[] =>
+  rowOf(taken, 'ring/').sort((a, b) => (ringKey.read(a.place)?.n ?? 0) - (ringKey.read(b.place)?.n ?? 0));
+function firstMissing(taken: readonly Reading[]): number {
+  const have = new Set(inOrder(taken).map((r) => ringKey.read(r.place)?.n));
+  let n = 1;
+  while (have.has(n)) n++;
+  return n;
+}
+
+const ringPlace = (n: number): Place =>
+  anglePlace(ringKey.write({ n }), `Joint of ring ${n}, from the top clockwise`);
+
+function staggered(all: readonly number[], i: number, deg: number, stagger: number): Finding[] {
+  const before = all[i - 1];
+  if (before === undefined) return [];
+  const d = Math.abs(((deg - before + 540) % 360) - 180);
+  return d >= stagger - STAGGER_WITHIN_DEG
+    ? []
+    : [
+        {
+          code: `rings.joint.${i + 1}`,
+          verdict: 'reject',
+          reason: `The joint of ring ${i + 1} stands only ${d.toFixed(0)}° from the one below it.`,
+          limit: `${stagger}° ± ${STAGGER_WITHIN_DEG}°`,
+          source: 'practice',
+          remedy: 'Pull it, turn its joint on, seat it again; withdraw the reading.',
+          acceptable: false,
+        },
+      ];
+}

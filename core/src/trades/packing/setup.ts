@@ -1,0 +1,144 @@
+import { type InferType, number, object, string } from 'yup';
+import { ringsOf } from '../../arithmetic/packing/rings.ts';
+import { ask, choice, chosen, isWhole } from '../../engine/asked.ts';
+import { len } from '../../quantities/say.ts';
+import type { LEAK_SCHOOLS } from '../../sources/schools.ts';
+import { conditionPart } from '../../steps/condition/condition.ts';
+import {
+  everyJob,
+  fromSheet,
+  HOUSE_RULES,
+  holdBefore,
+  inOrder,
+  MAKER_ORDER,
+  makerCondition,
+  makerShaft,
+  placeFields,
+  shaftFields,
+  shaftSchools,
+} from '../../steps/setup-parts.ts';
+import '../../judgement/sentences.ts';
+
+/** A length, mm, more than nothing. */
+const size = (group: string, label: string, max: number, decimals: number) =>
+  number()
+    .min(0.001)
+    .max(max)
+    .meta(ask(group, label, { decimals }));
+
+/** A stuffing box packed and broken in. mm, rpm. */
+export const packingSetupSchema = object({
+  procedure: string()
+    .oneOf(['packing'] as const)
+    .required(),
+  ...placeFields,
+  ...everyJob,
+  holdBefore: holdBefore({ breakin: 'break-in', sign: 'signature' }),
+  boxBoreMm: size('Box', 'Box bore', 600, 1).required(),
+  boxDepthMm: size('Box', 'Box depth', 1000, 1).required(),
+  lanternMm: number()
+    .min(0)
+    .max(200)
+    .meta(ask('Box', 'Lantern ring’s width', { decimals: 2 })),
+  portMm: size('Box', 'Flush port’s middle, from the bottom', 1000, 2),
+  allowancePercent: number().min(0).max(10).required().meta(ask('Packing', 'Allowance on the length, %')),
+  cut: choice('Packing', 'Cut', { diagonal: 'diagonal, 45°', butt: 'butt' }).required(),
+  staggerDeg: number<90 | 120>()
+    .oneOf([90, 120] as const)
+    .required()
+    .meta(
+      ask('Packing', 'Joints apart', {
+        options: [
+          ['90', '90°'],
+          ['120', '120°'],
+        ],
+      }),
+    ),
+  boxes: number().integer().min(1).max(500).meta(ask('Packing', 'Boxes to pack in the outage')),
+  /** The follower’s studs: how many, their pitch, and how far it may go from finger-tight. */
+  studs: number().integer().min(2).max(8).required().meta(ask('Follower', 'Studs')),
+  studPitchMm: size('Follower', 'Their pitch', 10, 2).required(),
+  followerMm: size('Follower', 'Its way from finger-tight', 200, 1).required(),
+  leakSchool: choice(HOUSE_RULES, 'Leakage', {
+    'per-diameter': `8 to 12 drops a minute for each ${len(25, 0)}`,
+    flat: 'one figure',
+  } satisfies Record<(typeof LEAK_SCHOOLS)[number], string>).required(),
+  flatDropsPerMin: number()
+    .min(0.001)
+    .max(1000)
+    .meta(
+      ask(HOUSE_RULES, 'Drops a minute', {
+        when: chosen('leakSchool', 'flat'),
+        needed: 'How many drops a minute is the house’s figure?',
+      }),
+    ),
+  ...shaftFields,
+  condition: conditionPart(['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'coupling']).required(),
+  schools: shaftSchools,
+  maker: object({
+    glandSpreadMm: fromSheet(5, 'Spread of the follower’s gaps'),
+    ...makerShaft,
+    ...makerCondition,
+  })
+    .noUnknown()
+    .required(),
+})
+  .noUnknown()
+  .test('room', (s, context) =>
+    s && s.boxBoreMm - s.shaftMm < 4
+      ? context.createError({
+          path: 'boxBoreMm',
+          message: 'Between shaft and box there is no room for packing.',
+        })
+      : true,
+  )
+  .test('depth', (s, context) => {
+    if (!s || s.boxBoreMm - s.shaftMm < 4 || ringsOf(s) >= 1) return true;
+    const lantern = s.lanternMm ?? 0;
+    return context.createError(
+      lantern > 0 && ringsOf({ ...s, lanternMm: 0 }) >= 1
+        ? { path: 'lanternMm', message: 'Beside so long a lantern the box has no room for one ring.' }
+        : { path: 'boxDepthMm', message: 'The box is not deep enough for one ring of this section.' },
+    );
+  })
+  .test('port', (s, context) =>
+    s && (s.lanternMm ?? 0) > 0 && s.portMm === undefined
+      ? context.createError({
+          path: 'portMm',
+          message: 'Where is the flush port’s middle, from the bottom of the box? The lantern goes under it.',
+        })
+      : true,
+  )
+  .test('whole', isWhole)
+  .test('maker-order', MAKER_ORDER, inOrder);
+export type PackingSetup = InferType<typeof packingSetupSchema>;
+
+/** A usual stuffing box on a sleeve of 60. Nothing of it is a limit. */
+export const USUAL_PACKING: Omit<PackingSetup, 'machine' | 'position'> = {
+  procedure: 'packing',
+  shaftSystem: 'metric',
+  shaftMm: 60,
+  seatMm: 80,
+  stations: 3,
+  angles: 3,
+  holdBefore: [],
+  maker: {},
+  boxBoreMm: 85,
+  boxDepthMm: 90,
+  lanternMm: 20,
+  portMm: 42,
+  allowancePercent: 2,
+  cut: 'diagonal',
+  staggerDeg: 90,
+  boxes: 1,
+  studs: 2,
+  studPitchMm: 2,
+  followerMm: 25,
+  leakSchool: 'per-diameter',
+  condition: {
+    measures: ['look', 'shaft', 'runout'],
+    seat: 'packing-sleeve',
+    runoutStations: 2,
+    runoutAngles: 8,
+  },
+};

@@ -1,0 +1,15 @@
+import { defineTrade } from '../../engine/trade.ts';
+import { example } from './example.ts';
+import { plungerSet } from './procedure.ts';
+import { type PlungerSetup, plungerSetupSchema, USUAL_PLUNGER } from './setup.ts';
+import { words } from './words.ts';
+
+/** A V-ring set put on a plunger. */
+export const plungerTrade = defineTrade<PlungerSetup>({
+  id: 'plunger',
+  schema: plungerSetupSchema,
+  usual: USUAL_PLUNGER,
+  procedure: plungerSet,
+  words,
+  example,
+});

@@ -1,0 +1,68 @@
+import { firstWrong, PART_NAME, type VRingPart } from '../../arithmetic/packing/plunger.ts';
+import { answerTo } from '../../engine/facts.ts';
+import { stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import type { PlungerSetup } from './setup.ts';
+
+/** `laid`: somebody said they lie so. Until then the order is any but the right one, to be worked out. */
+export type PartsOrderValues = { order: string[]; wrong: number | null; laid: boolean };
+
+const ANY_ORDER: readonly VRingPart[] = [
+  'wiper',
+  'pressure-1',
+  'header',
+  'adapter',
+  'bottom-ring',
+  'pressure-2',
+];
+
+/** The parts of a V-ring set laid out in order from the pressure end; the order is kept as it was laid. */
+export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order', {
+  report(facts, step) {
+    const order = (answerTo(facts, step.id, 'order', 'any')?.note ?? '').split(' ').filter(Boolean);
+    const wrong = order.length === 0 ? null : firstWrong(order);
+    const findings: Finding[] = [
+      order.length === 0
+        ? {
+            code: 'parts.order',
+            verdict: 'incomplete',
+            reason: 'The parts are not laid out yet.',
+            acceptable: false,
+          }
+        : wrong === null
+          ? {
+              code: 'parts.order',
+              verdict: 'accept',
+              reason: 'The parts lie in their order from the pressure end.',
+              source: 'practice',
+              acceptable: true,
+            }
+          : {
+              code: 'parts.order',
+              verdict: 'reject',
+              reason: `Place ${wrong + 1} from the pressure end is wrong: ${PART_NAME[order[wrong] as keyof typeof PART_NAME] ?? 'nothing'} does not go there.`,
+              source: 'practice',
+              remedy: 'Lay them out again: what faces the pressure first?',
+              acceptable: false,
+            },
+    ];
+    return {
+      findings: [
+        ...findings,
+        ...itemFindings(facts, step).filter(
+          (f) => !f.code.endsWith('.order') && !f.code.endsWith('.unanswered'),
+        ),
+      ],
+      working: [],
+      beams: [],
+      values: {
+        order: order.length ? order : [...ANY_ORDER],
+        wrong,
+        laid: order.length > 0,
+      } satisfies PartsOrderValues,
+      next: null,
+      act: order.length === 0 ? 'Lay the parts out, from the pressure end' : (findings[0]?.reason ?? ''),
+    };
+  },
+});

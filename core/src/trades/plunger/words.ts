@@ -1,0 +1,31 @@
+import type { TradeWords } from '../../engine/trade.ts';
+import { reportAt } from '../../engine/trades.ts';
+import { clockOf } from '../../judgement/drawing.ts';
+import { len } from '../../quantities/say.ts';
+import { plungerPreloadStep } from './preload.ts';
+import type { PlungerSetup } from './setup.ts';
+
+/** What is said of a plunger's V-ring set. */
+export const words: TradeWords<PlungerSetup> = {
+  offer: ['Set a plunger', 'V-rings and their preload'],
+  setup: 'Packing nut',
+  changes: 'nut',
+  sheet: 'Plunger sheet',
+  signed: 'Fitted',
+  came(state) {
+    const preloadDeg = plungerPreloadStep.valuesOf(reportAt(state, 'preload'))?.endDeg ?? null;
+    const said =
+      preloadDeg === null ? '–' : `${preloadDeg}° · ${len((state.setup.nutPitchMm * preloadDeg) / 360, 2)}`;
+    return { results: { preloadDeg }, rows: [['Nut from its mark', said]] };
+  },
+  drawings(state) {
+    const deg = plungerPreloadStep.valuesOf(reportAt(state, 'preload'))?.endDeg ?? null;
+    if (deg === null) return [];
+    return [
+      clockOf('Packing nut, from its mark', [
+        { deg: 0, said: 'mark', ink: 'muted' },
+        { deg, said: `nut ${deg}°` },
+      ]),
+    ];
+  },
+};

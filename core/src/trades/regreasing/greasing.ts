@@ -1,0 +1,212 @@
+import { greaseCompatibility } from '../../arithmetic/lubrication/compatibility.ts';
+import { regreasing, regreasingInterval } from '../../arithmetic/lubrication/regreasing.ts';
+import { regreasingWatch, type WatchValues } from '../../arithmetic/lubrication/watch.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Place } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import {
+  EVERY_MIN,
+  minutesAfter,
+  nextCount,
+  rowOf,
+  type TimedReading,
+  timedRow,
+} from '../../steps/counted.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import type { RegreaseSetup } from './setup.ts';
+
+/** May the fresh grease meet the old? Nothing to read; what the setup says is judged. */
+export const greaseMatch = stepKind<
+  RegreaseSetup,
+  { goes: ReturnType<typeof greaseCompatibility>['values']['goes'] }
+>('grease-match', {
+  report(facts, step) {
+    const { thickenerInside, thickenerFresh } = facts.setup;
+    const result = greaseCompatibility({ inside: thickenerInside, fresh: thickenerFresh });
+    return {
+      ...result,
+      findings: [...result.findings, ...itemFindings(facts, step)],
+      next: null,
+      act: result.findings[0]?.reason ?? '',
+    };
+  },
+});
+
+export type StrokesValues = { grams: number; strokes: number; given: number; gramsGiven: number };
+
+/** Closed chambers only take so many strokes, for checks only. Common practice, no source. */
+const CLOSED_STROKES = 6;
+/** How much more than worked out is put in before it is questioned. */
+const OVER = 1.25;
+
+/** The strokes of the gun, counted against the quantity worked out; closed chambers stop at resistance. */
+export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-strokes', {
+  report(facts, step) {
+    const setup = facts.setup;
+    const sum = regreasing({
+      outsideMm: setup.outsideMm,
+      widthMm: setup.widthMm,
+      gramsPerStroke: setup.gramsPerStroke,
+    });
+    const worked = Math.max(1, sum.values.strokes ?? 1);
+    const wanted = setup.chamber === 'closed' ? Math.min(CLOSED_STROKES, worked) : worked;
+    const taken = standing(facts, step.id);
+    const given = rowOf(taken, 'strokes/').reduce((n, r) => n + r.value, 0);
+    const startC = readingAt(facts, step.id, 'before')?.value;
+    const findings: Finding[] = [...sum.findings];
+    const shared = { code: 'strokes', source: 'bearing-handbooks' as const, acceptable: true };
+    if (startC === undefined)
+      findings.push({
+        code: 'strokes.before',
+        verdict: 'incomplete',
+        reason: 'The bearing’s temperature before the first stroke is not read yet.',
+        acceptable: false,
+      });
+    if (given === 0)
+      findings.push({
+        ...shared,
+        verdict: 'incomplete',
+        reason: `No stroke is given yet of ${wanted}.`,
+        acceptable: false,
+      });
+    else if (given > OVER * wanted)
+      findings.push({
+        ...shared,
+        verdict: 'caution',
+        reason: `${given} strokes are more than the ${wanted} worked out: over-filling heats the bearing.`,
+        remedy: 'Leave relief and drain open, watch the temperature.',
+      });
+    else if (given < wanted)
+      findings.push({
+        ...shared,
+        verdict: 'caution',
+        reason: `${given} of ${wanted} strokes.`,
+        remedy: 'Go on slowly, unless clean grease shows, the relief opens, or the gun meets resistance.',
+      });
+    else findings.push({ ...shared, verdict: 'accept', reason: `${given} strokes of ${wanted} are in.` });
+    const next =
+      startC === undefined ? 'before' : given === 0 ? `strokes/${nextCount(taken, 'strokes/')}` : null;
+    return {
+      findings: [...findings, ...(given > 0 ? itemFindings(facts, step) : []), ...gaugeFindings(taken)],
+      working: sum.working,
+      beams: [],
+      values: {
+        grams: sum.values.grams,
+        strokes: wanted,
+        given,
+        gramsGiven: given * setup.gramsPerStroke,
+      } satisfies StrokesValues,
+      next: next ? strokePlace(next) : null,
+      choices: given > 0 ? [{ key: `strokes/${nextCount(taken, 'strokes/')}`, label: 'More strokes' }] : [],
+      act:
+        startC === undefined
+          ? 'Read the bearing’s temperature before the first stroke'
+          : given === 0
+            ? `Give ${wanted} strokes, slowly; enter how many`
+            : 'Say which stop rule ended it.',
+    };
+  },
+  place(facts, step, key) {
+    const place = strokePlace(key);
+    if (!place) return 'There is no such reading at the gun.';
+    if (readingAt(facts, step.id, key))
+      return `${place.label} is entered already. Withdraw it to enter it again.`;
+    if (key === 'before') return place;
+    if (!readingAt(facts, step.id, 'before')) return 'First read the temperature before the first stroke.';
+    return key === `strokes/${nextCount(standing(facts, step.id), 'strokes/')}`
+      ? place
+      : 'Strokes are entered one lot after the other.';
+  },
+});
+
+function strokePlace(key: string): Place | null {
+  if (key === 'before')
+    return {
+      key,
+      label: 'Bearing before the first stroke',
+      minutes: -1,
+      quantity: 'temperature',
+      low: -40,
+      high: 250,
+      instrumentKinds: ['thermometer'],
+    };
+  return /^strokes\/\d{1,2}$/.test(key)
+    ? { key, label: 'Strokes given', quantity: 'count', low: 1, high: 500, instrumentKinds: ['gun'] }
+    : null;
+}
+
+export type GreaseWatchValues = WatchValues & {
+  startC: number;
+  points: TimedReading[];
+  dueAt: string | null;
+  /** When it is regreased next, hours from now; null where the rule gives none. */
+  intervalHours: number | null;
+};
+
+/** Temperature after the strokes: a rise that falls back is usual, one that keeps climbing is not. */
+export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-watch', {
+  report(facts, step) {
+    const setup = facts.setup;
+    const startC = readingAt(facts, 'strokes', 'before')?.value ?? 20;
+    const begun = Date.parse(rowOf(standing(facts, 'strokes'), 'strokes/')[0]?.at ?? '');
+    const taken = standing(facts, step.id);
+    const points = timedRow(taken, 't/', begun, EVERY_MIN);
+    const result = regreasingWatch({ startC, readings: points });
+    const interval = regreasingInterval({
+      kind: setup.kind,
+      boreMm: setup.boreMm,
+      speedRpm: setup.speedRpm,
+      temperatureC: setup.serviceC,
+      vertical: setup.vertical,
+      dirtFactor: setup.dirtFactor,
+    });
+    const settled = result.values.state === 'falling-back' || result.values.state === 'back';
+    const last = points.at(-1)?.minutes ?? 0;
+    const key = `t/${nextCount(taken, 't/')}`;
+    const dueAt = settled || Number.isNaN(begun) ? null : minutesAfter(begun, last + EVERY_MIN);
+    return {
+      ...result,
+      findings: [
+        ...result.findings,
+        ...interval.findings,
+        ...(settled ? itemFindings(facts, step) : []),
+        ...gaugeFindings(taken),
+      ],
+      working: [...result.working, ...interval.working],
+      values: {
+        ...result.values,
+        startC,
+        points,
+        dueAt,
+        intervalHours: interval.values.hours,
+      } satisfies GreaseWatchValues,
+      dueAt,
+      next: settled ? null : watchPlace(key),
+      choices: settled ? [{ key, label: 'Read once more' }] : [],
+      act: settled ? 'The rise falls back: as it should.' : 'Read the bearing’s temperature',
+    };
+  },
+  place(facts, step, key) {
+    const place = watchPlace(key);
+    if (!place) return 'There is no such reading of the watch.';
+    if (readingAt(facts, step.id, key)) return 'That is read already. Withdraw it to read it again.';
+    return key === `t/${nextCount(standing(facts, step.id), 't/')}`
+      ? place
+      : 'Readings come one after the other.';
+  },
+});
+
+const watchPlace = (key: string): Place | null =>
+  /^t\/\d{1,2}$/.test(key)
+    ? {
+        key,
+        label: 'At the bearing',
+        minutes: EVERY_MIN * Number(key.slice(2)),
+        quantity: 'temperature',
+        low: -40,
+        high: 250,
+        instrumentKinds: ['thermometer'],
+      }
+    : null;

@@ -1,0 +1,53 @@
+import type { Procedure } from '../../engine/step.ts';
+import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
+import { item } from '../../steps/questions.ts';
+import { safeStep } from '../../steps/safe-step.ts';
+import { FAMILY_STEPS } from './families.ts';
+import type { SealSetup } from './setup.ts';
+import { SEAL_FAMILY_TITLE } from './setup.ts';
+import { sealParts } from './small.ts';
+import { sealStandsOn } from './stands-on.ts';
+import { sealEnd } from './tail.ts';
+
+const safe = safeStep('Safe and complete', [
+  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
+  item('Safe', 'drained', 'Pump drained, vented, flushed; nothing hot, harmful or under pressure is left.'),
+  item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
+  item('Kit', 'instructions', 'Maker’s sheet of this seal on the bench: torques and lengths are its.'),
+  item('Kit', 'parts', 'Seal, gasket, screws, tools: complete, in their wrapping till needed.'),
+  item('Kit', 'clean', 'Hands, cloth and bench clean; lint-free cloth at hand.'),
+]);
+
+/**
+ * A mechanical seal fitted in its box, each family in its own order, with the tail they share. Nothing is fitted to a shaft or
+ * box that has not passed.
+ */
+export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
+  const condition = conditionSteps(setup);
+  return {
+    title: SEAL_FAMILY_TITLE[setup.family],
+    steps: sealStandsOn(setup, [
+      safe,
+      ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
+      {
+        id: 'parts',
+        title: 'Parts',
+        kind: sealParts,
+        guide: 'What can be seen before it goes on, and not after.',
+        items: [
+          item('Parts', 'elastomers', 'Elastomers are those of the sheet; none nicked, flat or swollen.'),
+          item('Parts', 'faces', 'Faces looked at in raking light: no chip, no scratch.'),
+          item(
+            'Parts',
+            'greases',
+            'No mineral oil or petroleum grease near EPDM, no silicone grease on silicone.',
+          ),
+        ],
+        closes: 'Once it is on the shaft, O-rings and faces can no longer be looked at.',
+      },
+      ...FAMILY_STEPS[setup.family](setup),
+      ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
+      ...sealEnd(setup),
+    ]),
+  };
+}

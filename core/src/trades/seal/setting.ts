@@ -1,0 +1,178 @@
+import {
+  type CompressionShiftValues,
+  compressionShift,
+  type SettingValues,
+  sealSetting,
+} from '../../arithmetic/seals/setting.ts';
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place, StepReport } from '../../engine/state.ts';
+import { kindFamily, stepKind } from '../../engine/step.ts';
+import { len } from '../../quantities/say.ts';
+import { playStep } from '../../steps/condition/play.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import type { SealSetup } from './setup.ts';
+
+export type SettingStepValues = {
+  seatMm: number | null;
+  gasketMm: number | null;
+  freeLengthMm: number;
+  compressionMm: number;
+  rotary: 'inside' | 'outside';
+  setting: SettingValues | null;
+  /** Where the collar was really set; null before. */
+  collarMm: number | null;
+  shift: CompressionShiftValues | null;
+};
+
+const ROOM_MM = 300;
+const settingPlaces = (): Place[] => [
+  lengthPlace('seat', 'Seat’s face from the box face: + inside, − outside', -ROOM_MM, ROOM_MM),
+  lengthPlace('gasket', 'Gasket, pressed together; 0 if it was in', 0, 20),
+];
+
+/** What a component seal’s setup must give. @throws RangeError where it is missing; such a setup is refused */
+function sizesOf(facts: Facts<SealSetup>): {
+  freeLengthMm: number;
+  compressionMm: number;
+  rotary: 'inside' | 'outside';
+} {
+  const s = facts.setup;
+  if (s.freeLengthMm === undefined || s.compressionMm === undefined)
+    throw new RangeError('Free length and working compression are missing.');
+  return { freeLengthMm: s.freeLengthMm, compressionMm: s.compressionMm, rotary: s.rotary ?? 'inside' };
+}
+
+/** The setting dimension from where the seat’s face stands, as it is worked out before the rotary goes in. */
+export const sealSettingStep = stepKind<SealSetup, SettingStepValues | null>('seal-setting', {
+  repeats: true,
+  report(facts, step) {
+    const sizes = sizesOf(facts);
+    const [seatMm, gasketMm] = [valueAt(facts, step, 'seat'), valueAt(facts, step, 'gasket')];
+    const next = nextListed(facts, step, settingPlaces());
+    const whole = seatMm !== null && gasketMm !== null;
+    const result = whole ? settingOrFault(sizes, seatMm, gasketMm) : null;
+    return {
+      findings: [
+        ...(result?.findings ?? [
+          {
+            code: 'setting.open',
+            verdict: 'incomplete' as const,
+            reason: 'Where the seat’s face stands is not measured yet.',
+            acceptable: false,
+          },
+        ]),
+        ...(next ? [] : itemFindings(facts, step)),
+        ...gaugeFindings(standing(facts, step.id)),
+      ],
+      working: result?.working ?? [],
+      beams: [],
+      values: {
+        seatMm,
+        gasketMm,
+        ...sizes,
+        setting: result?.values ?? null,
+        collarMm: null,
+        shift: null,
+      } satisfies SettingStepValues,
+      next,
+      act: next
+        ? next.key === 'seat'
+          ? 'Measure where the seat’s face stands, with its sign'
+          : 'Measure the gasket as it will be pressed together'
+        : result?.values
+          ? `Scribe the shaft: collar ${len(result.values.collarMm, 2)} from the box face`
+          : 'Look at seat and sign again.',
+    };
+  },
+  place: listedPlace(settingPlaces),
+});
+
+/** The setting, or why there is none, said as a finding. */
+function settingOrFault(
+  sizes: ReturnType<typeof sizesOf>,
+  seatMm: number,
+  gasketMm: number,
+): { values: SettingValues | null; findings: StepReport['findings']; working: StepReport['working'] } {
+  try {
+    return sealSetting({ ...sizes, seatMm, gasketMm });
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return {
+      values: null,
+      findings: [{ code: 'setting.fault', verdict: 'reject', reason: error.message, acceptable: false }],
+      working: [],
+    };
+  }
+}
+
+const collarPlaces = (): Place[] => [
+  lengthPlace('collar', 'Back of the collar from the box face, as set', 0, 2 * ROOM_MM),
+];
+const impellerPlaces = (): Place[] => [
+  lengthPlace('impeller', 'Impeller moved since: + presses more, − less', -10, 10),
+];
+
+const settingOf = (carried: Record<string, StepReport>): SettingStepValues | null =>
+  sealSettingStep.valuesOf(carried.setting);
+
+/** Compression as the collar was set, then with the impeller, growth and end play: on the beam. */
+export const compression = kindFamily<SealSetup, SettingStepValues | null>('seal-compression');
+
+const compressionStep = (places: () => Place[], act: string) =>
+  compression.kind({
+    repeats: true,
+    report(facts, step, carried) {
+      const before = settingOf(carried);
+      const setup = facts.setup;
+      const next = nextListed(facts, step, places());
+      const wanted = before?.setting?.collarMm ?? null;
+      const collarMm =
+        valueAt(facts, step, 'collar') ?? compression.valuesOf(carried.collar)?.collarMm ?? null;
+      const used = standing(facts, step.id);
+      const result =
+        before && wanted !== null && collarMm !== null && !next
+          ? compressionShift({
+              compressionMm: before.compressionMm,
+              // A collar set nearer the seat than worked out presses more.
+              settingMm: wanted - collarMm,
+              impellerMm: valueAt(facts, step, 'impeller') ?? 0,
+              growthMm: step.id === 'impeller' ? setup.growthMm : undefined,
+              endPlayMm:
+                step.id === 'impeller'
+                  ? (playStep.valuesOf(carried.play)?.endPlayMm ?? undefined)
+                  : undefined,
+              resolutionMm: Math.max(0.01, ...used.map((r) => r.instrument.step)),
+              makerLowerMm: setup.maker.compressionLowerMm,
+              makerUpperMm: setup.maker.compressionUpperMm,
+            })
+          : null;
+      return {
+        findings: [
+          ...(result?.findings ?? [
+            {
+              code: `${step.id}.open`,
+              verdict: 'incomplete' as const,
+              reason: `${next?.label ?? 'Something'} is not measured yet.`,
+              acceptable: false,
+            },
+          ]),
+          ...(next ? [] : itemFindings(facts, step)),
+          ...gaugeFindings(used),
+        ],
+        working: result?.working ?? [],
+        beams: result?.beams ?? [],
+        values: before ? { ...before, collarMm, shift: result?.values ?? null } : null,
+        next,
+        act: next ? act : (result?.findings[0]?.reason ?? ''),
+      };
+    },
+    place: listedPlace(places),
+  });
+
+export const collarStep = compressionStep(collarPlaces, 'Measure the collar’s back from the box face');
+export const impellerStep = compressionStep(
+  impellerPlaces,
+  'Adjust the impeller; enter how far the shaft moved since the collar was set',
+);

@@ -1,0 +1,267 @@
+import { boolean, type InferType, number, object, string } from 'yup';
+import { ELASTOMERS, FLUIDS } from '../../arithmetic/seals/elastomers.ts';
+import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
+import type { O_RING_SCHOOLS, SPACER_SCHOOLS, TAIL_SCHOOLS } from '../../sources/schools.ts';
+import { conditionPart } from '../../steps/condition/condition.ts';
+import {
+  everyJob,
+  fromSheet,
+  HOUSE_RULES,
+  holdBefore,
+  inOrder,
+  MAKER_ORDER,
+  makerCondition,
+  makerShaft,
+  placeFields,
+  shaftFields,
+  shaftSchools,
+} from '../../steps/setup-parts.ts';
+import '../../judgement/sentences.ts';
+
+/** Families of seals, each with its own order of work. */
+export const SEAL_FAMILY_TITLE = {
+  component: 'Component seal',
+  cartridge: 'Cartridge seal',
+  cassette: 'Cassette change',
+  'cartridge-split': 'Cartridge split seal',
+  'fully-split': 'Fully split seal',
+  'clamp-split': 'Split seal with clamp ring',
+  purged: 'Gas-purged throttle seal',
+} as const;
+export type SealFamily = keyof typeof SEAL_FAMILY_TITLE;
+
+const of = (...families: SealFamily[]) => chosen('family', ...families);
+const PRESET = of('cartridge', 'cassette');
+const SCREWED = of('component', 'cartridge', 'cassette', 'cartridge-split', 'clamp-split');
+const POINTED = of('component', 'cartridge', 'cassette', 'cartridge-split');
+const SPLIT = of('cartridge-split', 'fully-split', 'clamp-split');
+const SHEET = 'Torques, from the seal’s sheet';
+const PRESSURE = 'Set screws by pressure';
+
+const screws = (least: number, label: string, when?: Asked['when']) =>
+  number()
+    .integer()
+    .min(least)
+    .max(16)
+    .meta(ask(SHEET, label, when ? { when } : {}));
+
+/** A torque of the maker's sheet: there is no default. */
+const torque = (label: string, more: Partial<Asked>) =>
+  number()
+    .min(0.001)
+    .max(2000)
+    .meta(ask(SHEET, label, more));
+const missing = (what: string) => `${what} torque is missing: it comes from the maker’s sheet.`;
+/** What the bolts of a family are called, where its sheet must give their torque. */
+const named =
+  (usual: string, others: Partial<Record<SealFamily, string | null>> = {}): Asked['needed'] =>
+  (form) => {
+    const other = others[form.family as SealFamily];
+    return other === null ? undefined : missing(other ?? usual);
+  };
+/** A clamp ring that is driven by pins alone has no drive screws to have a torque. */
+const drive: Asked['needed'] = (form) =>
+  form.family !== 'clamp-split'
+    ? missing('The set screws’')
+    : Number(form.dogs || 0) + Number(form.cups || 0) > 0
+      ? missing('The drive screws’')
+      : undefined;
+
+/** A seal fitted in a box. mm, MPa, N·m, °C. */
+export const sealSetupSchema = object({
+  procedure: string()
+    .oneOf(['seal'] as const)
+    .required(),
+  ...placeFields,
+  family: choice('Place', 'Seal is', SEAL_FAMILY_TITLE).required(),
+  ...everyJob,
+  holdBefore: holdBefore({ screws: 'set screws', handturn: 'hand turn', sign: 'signature' }),
+  /** Component seal: its length, its compression, which side of the box face it turns on, growth of the shaft after setting. */
+  freeLengthMm: number()
+    .min(0.001)
+    .max(1000)
+    .meta(
+      ask('Seal', 'Free length', {
+        decimals: 2,
+        when: of('component'),
+        needed: 'The free length of the seal is missing.',
+      }),
+    ),
+  compressionMm: number()
+    .min(0.001)
+    .max(100)
+    .meta(
+      ask('Seal', 'Working compression', {
+        decimals: 2,
+        when: of('component'),
+        needed: 'The working compression is missing.',
+      }),
+    ),
+  rotary: choice(
+    'Seal',
+    'Rotary turns',
+    { inside: 'inside the box', outside: 'outside the box' },
+    { when: of('component') },
+  ),
+  growthMm: number()
+    .min(-20)
+    .max(20)
+    .meta(ask('Seal', 'Shaft’s growth, + presses', { decimals: 2, when: of('component') })),
+  /** Barrier or buffer ports to be turned to their place. */
+  barrier: boolean().meta(
+    ask('Seal', 'Barrier ports are turned to place', {
+      when: of('cartridge', 'cassette', 'cartridge-split', 'fully-split'),
+    }),
+  ),
+  rotation: choice(
+    'Seal',
+    'Shaft turns, as seen from there',
+    { clockwise: 'clockwise', anticlockwise: 'anticlockwise' },
+    { when: chosen('barrier', 'yes') },
+  ),
+  seenFrom: choice(
+    'Seal',
+    'Ports are looked at from',
+    { 'drive-end': 'the drive end', 'pump-end': 'the pump end' },
+    { when: chosen('barrier', 'yes') },
+  ),
+  softGasket: boolean().meta(ask('Seal', 'Gland’s gasket is soft')),
+  processMpa: number()
+    .min(-0.1)
+    .max(50)
+    .meta(
+      ask('Seal', 'Process pressure', {
+        when: of('purged'),
+        needed: 'The process pressure is missing: the gas is set by it.',
+      }),
+    ),
+  /** Gland, set screws, joint screws of a split part: how many, and the sheet’s torques. */
+  glandBolts: screws(2, 'Gland or flange bolts').required(),
+  glandNm: torque('Gland bolts to', {
+    needed: named('The gland bolts’', { 'clamp-split': 'The flange screws’', purged: 'The flange bolts’' }),
+  }),
+  dogs: screws(0, 'Set screws, dog point', POINTED),
+  cups: screws(0, 'Set screws, cup point', SCREWED),
+  screwNm: torque('Set or drive screws to', { when: SCREWED, needed: drive }),
+  jointScrews: screws(2, 'Joint screws', SPLIT),
+  jointNm: torque('Joint or clamp-ring screws to', {
+    when: SPLIT,
+    needed: named('The joint screws’', { 'clamp-split': 'The clamp ring’s' }),
+  }),
+  boxPressureMpa: number()
+    .min(0)
+    .max(100)
+    .meta(ask(PRESSURE, 'Pressure in the box', { when: SCREWED })),
+  hardenedScrews: boolean().meta(ask(PRESSURE, 'Screws are hardened', { when: SCREWED })),
+  caseHardened: boolean().meta(ask(PRESSURE, 'Shaft is case-hardened', { when: SCREWED })),
+  elastomer: choice('Elastomer', 'O-rings', ELASTOMERS),
+  fluid: choice('Elastomer', 'Fluid', FLUIDS),
+  temperatureC: number().min(-100).max(400).meta(ask('Elastomer', 'At')),
+  /** By the house’s schools; where nothing is said, as we usually begin. */
+  tail: choice(
+    HOUSE_RULES,
+    'Cartridge’s end',
+    {
+      'screws-first': 'set screws, then clips off',
+      'clips-first': 'clips off, then set screws',
+    } satisfies Record<(typeof TAIL_SCHOOLS)[number], string>,
+    { fallback: 'screws-first', when: PRESET },
+  ),
+  oRings: choice(
+    HOUSE_RULES,
+    'O-ring ends at a split',
+    { flush: 'flush', proud: 'slightly proud' } satisfies Record<(typeof O_RING_SCHOOLS)[number], string>,
+    { fallback: 'flush', when: SPLIT },
+  ),
+  spacer: choice(
+    HOUSE_RULES,
+    'Holder’s spacer',
+    { 'hand-held': 'held by hand', fastened: 'fastened to the holder' } satisfies Record<
+      (typeof SPACER_SCHOOLS)[number],
+      string
+    >,
+    { fallback: 'hand-held', when: of('fully-split') },
+  ),
+  ...shaftFields,
+  condition: conditionPart([
+    'look',
+    'shaft',
+    'finish',
+    'runout',
+    'play',
+    'face',
+    'bore',
+    'envelope',
+    'softfoot',
+    'coupling',
+  ]).required(),
+  schools: shaftSchools,
+  maker: object({
+    compressionLowerMm: fromSheet(100, 'Compression, least', { when: of('component') }),
+    compressionUpperMm: fromSheet(100, 'Compression, most', { when: of('component') }),
+    glandSpreadMm: fromSheet(5, 'Spread of the gland’s gaps'),
+    gasMostOverMpa: fromSheet(20, 'Gas over the process, most', { when: of('purged') }),
+    leakDropsPerMin: fromSheet(1000, 'Leakage, drops a minute at the most'),
+    baselineLowerMm: number()
+      .min(-20)
+      .max(50)
+      .meta(ask('Maker', 'Wear baseline, least', { when: of('fully-split', 'clamp-split') })),
+    baselineUpperMm: number()
+      .min(-20)
+      .max(50)
+      .meta(ask('Maker', 'Wear baseline, most', { when: of('fully-split', 'clamp-split') })),
+    ...makerShaft,
+    ...makerCondition,
+  })
+    .noUnknown()
+    .required(),
+})
+  .noUnknown()
+  .test('whole', isWhole)
+  .test('screws', (s, context) =>
+    s &&
+    ['component', 'cartridge', 'cassette', 'cartridge-split'].includes(s.family) &&
+    (s.dogs ?? 0) + (s.cups ?? 0) < 1
+      ? context.createError({
+          path: 'cups',
+          message: 'How many set screws are there: dog points and cup points?',
+        })
+      : true,
+  )
+  .test('joint-even', (s, context) =>
+    s?.jointScrews !== undefined && s.jointScrews % 2 === 1
+      ? context.createError({
+          path: 'jointScrews',
+          message: 'A split part has as many joint screws on each side.',
+        })
+      : true,
+  )
+  .test('maker-order', MAKER_ORDER, inOrder);
+
+export type SealSetup = InferType<typeof sealSetupSchema>;
+
+/** A usual cartridge seal on a shaft of 60. Torques are the maker's sheet's: none is given here. */
+export const USUAL_SEAL: Omit<SealSetup, 'machine' | 'position'> = {
+  procedure: 'seal',
+  family: 'cartridge',
+  shaftSystem: 'metric',
+  shaftMm: 60,
+  seatMm: 60,
+  stations: 3,
+  angles: 3,
+  holdBefore: [],
+  maker: {},
+  rotary: 'inside',
+  glandBolts: 4,
+  dogs: 3,
+  cups: 3,
+  tail: 'screws-first',
+  condition: {
+    measures: ['look', 'shaft', 'runout', 'play', 'face'],
+    seat: 'mechanical-seal',
+    runoutStations: 2,
+    runoutAngles: 8,
+    boxBoreMm: 100,
+    faceRadiusMm: 80,
+  },
+};

@@ -1,0 +1,153 @@
+import type { Facts } from '../../engine/state.ts';
+import type { StepDefinition } from '../../engine/step.ts';
+import { glandGaps, QUARTERS } from '../../steps/gland-gaps.ts';
+import { asked, item } from '../../steps/questions.ts';
+import { signature } from '../../steps/signature.ts';
+import { portsStep } from './angles.ts';
+import { sealProof } from './proof.ts';
+import type { SealSetup } from './setup.ts';
+import { RECOVERY_ITEMS, turnRecovery } from './turn-recovery.ts';
+
+/** Barrier ports turned to their place while nothing is bolted yet. */
+export const portsPlaced = (setup: SealSetup): StepDefinition<SealSetup>[] =>
+  setup.barrier
+    ? [
+        {
+          id: 'ports',
+          title: 'Ports',
+          kind: portsStep,
+          guide: 'Turned to their place now; no pipe is connected before the hand turn.',
+          repeatWord: 'Turned',
+        },
+      ]
+    : [];
+
+/** All the impeller’s adjustments come before a bolt is drawn. */
+export const impellerGate: StepDefinition<SealSetup> = asked(
+  'impeller',
+  'Impeller',
+  'Every adjustment of the impeller is made now, with the clips holding the seal’s setting.',
+  [
+    item('Impeller', 'clipsin', 'Clips or template in and screwed home.'),
+    item('Impeller', 'assembled', 'Pump put together again.'),
+    item('Impeller', 'adjusted', 'All impeller adjustments made.'),
+  ],
+  { closes: 'Once the set screws hold, moving the impeller needs the clips back and this order anew.' },
+);
+
+/** Gaps of the gland at the quarters: square before it is left. */
+export const glandGapsStep = (setup: SealSetup): StepDefinition<SealSetup> => ({
+  id: 'gland-gaps',
+  title: 'Gland square',
+  kind: glandGaps((facts: Facts<SealSetup>) => ({
+    bolts: facts.setup.glandBolts,
+    rigid: setup.softGasket !== true,
+    atDeg: QUARTERS,
+  })),
+  guide: 'Gap from gland to box at four places; the seal runs as square as its gland stands.',
+  repeatWord: 'Bolts moved',
+  standsOn: ['glandbolts'],
+});
+
+/** Clips never come off with no screw snug: dog points and cup points by hand first. */
+export const snugStep: StepDefinition<SealSetup> = asked(
+  'snug',
+  'Screws snug',
+  'By hand, with the short leg of the key, before a clip comes off.',
+  [
+    item('Snug', 'dogs', 'Every dog point snug by hand, in its hole.'),
+    item('Snug', 'cups', 'Every cup point snug by hand.'),
+  ],
+);
+
+/** Clips out, counted and kept. */
+export const clipsStep = (setup: SealSetup): StepDefinition<SealSetup> =>
+  asked(
+    'clips',
+    'Clips off',
+    'One left in stops the start.',
+    [
+      item('Clips', 'off', 'All clips, or the template, out and counted.'),
+      item('Clips', 'kept', 'Clips kept with the machine: they are needed before it is moved.'),
+      item('Clips', 'cord', 'A pull cord, where there is one, out last.'),
+    ],
+    setup.tail === 'clips-first'
+      ? { closes: 'The screws are drawn with the seal held by its gland alone.' }
+      : { closes: 'Once the clips are out, the impeller does not move any more.' },
+  );
+
+/** The hand turn of a cartridge, with its recovery. */
+export const recoveryTurn: StepDefinition<SealSetup> = {
+  id: 'handturn',
+  title: 'Hand turn',
+  kind: turnRecovery,
+  loop: true,
+  guide: 'By hand, in running direction. Metal on metal: centring recovery, in its order.',
+  caution: 'Isolation stays on. Keep sleeves and rag clear.',
+  items: RECOVERY_ITEMS,
+};
+
+/** The hand turn of a seal that centres itself, or was centred. */
+export const handTurnStep: StepDefinition<SealSetup> = asked(
+  'handturn',
+  'Hand turn',
+  'By hand, in running direction.',
+  [
+    item('Turn', 'free', 'Turns; a slight drag is normal, metal contact is not.', {
+      remedy: 'Look for what touches: tool or spacer left in, gland off square, bore off the shaft’s middle.',
+    }),
+  ],
+  {
+    caution: 'Isolation stays on. Keep sleeves and rag clear.',
+    standsOn: ['glandbolts', 'gland-gaps', 'screws', 'setting', 'collar', 'impeller', 'throttle', 'angles'],
+  },
+);
+
+/** What every seal ends with: pipes, start, proof over a day, signature. */
+export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
+  asked(
+    'pipes',
+    'Pipes',
+    'Only now: a pipe’s load can pull the gland off square.',
+    [
+      item('Pipes', 'ports', 'Ports looked at once more: the right ones, unused ones plugged.'),
+      item('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
+      ...(setup.family === 'purged' ? [] : [item('Pipes', 'vented', 'Box vented and filled.')]),
+    ],
+    { standsOn: ['handturn'] },
+  ),
+  asked(
+    'ready',
+    'Ready to start',
+    'Everything that was in the way is out.',
+    [
+      item('Ready', 'out', 'Clips, spacers, tools and shims: all out, all counted.'),
+      item('Ready', 'bumped', 'Motor bumped with the coupling apart: it turns the way the arrow wants.'),
+      item('Ready', 'coupled', 'Coupling joined; alignment read again with the pipes on.'),
+      ...(setup.family === 'purged'
+        ? []
+        : [item('Ready', 'rest', 'Filled and under pressure, at rest: no drop.')]),
+      ...(setup.barrier ? [item('Ready', 'barrier', 'Barrier flows: felt or seen at its return.')] : []),
+      item('Ready', 'guards', 'Guards on; nobody beside coupling or seal.'),
+      item('Ready', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+    ],
+    {
+      caution: 'A first start can spray: stand clear, shield up, eyes protected.',
+      closes: 'Once it has run, faces and baselines are no longer new.',
+      standsOn: ['pipes', 'handturn', 'gas'],
+      starts: true,
+    },
+  ),
+  {
+    id: 'proof',
+    title: 'Proof',
+    kind: sealProof,
+    dueWord: 'Read the seal’s leakage and warmth',
+    guide: 'Leakage and gland’s warmth at the start, after 15 minutes, an hour, and the next day.',
+    caution: 'Count from where no part turns and nothing can spray.',
+    items: [item('Proof', 'noise', 'No noise, no smell, no spray in the first minutes.')],
+    loop: true,
+    standsOn: ['ready'],
+  },
+  { id: 'sign', title: 'Signature', kind: signature, guide: 'Name below. The sheet stays with the machine.' },
+];

@@ -1,0 +1,114 @@
+import { answerTo } from '../../engine/facts.ts';
+import type { Facts } from '../../engine/state.ts';
+import { type GateItem, type StepDefinition, stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import type { SealSetup } from './setup.ts';
+
+export type TurnRecoveryValues = { rounds: number; free: boolean };
+
+/** Most rounds of recovery that are tried. */
+const ROUNDS_MOST = 4;
+/** After so many a cause is looked for. Common practice, no source: two. */
+const CAUSE_AFTER = 2;
+
+/** One round of centring recovery, in its order. */
+const ROUND: ReadonlyArray<readonly [string, string]> = [
+  ['clips', 'Clips back, finger-tight.'],
+  ['gland', 'Gland bolts loose.'],
+  ['full', 'Clips fully tight.'],
+  ['screws', 'Set screws loose.'],
+  ['glandtorque', 'Gland bolts to torque, evenly.'],
+  ['screwtorque', 'Set screws to torque: dog points, then cup points.'],
+  ['off', 'Clips off again, counted.'],
+];
+
+const turnItem = (round: number): GateItem => ({
+  id: `turn${round}`,
+  group: round === 0 ? 'Turn' : `Turn, after round ${round}`,
+  ask: 'Turned by hand in running direction: free, no metal on metal.',
+  remedy: 'Centring recovery: one round of it, in its order, then turn again.',
+});
+const roundItems = (round: number): GateItem[] =>
+  ROUND.map(([id, ask]) => ({ id: `r${round}-${id}`, group: `Recovery, round ${round}`, ask }));
+
+/** Every question the loop can ever ask. */
+export const RECOVERY_ITEMS: GateItem[] = [
+  turnItem(0),
+  ...Array.from({ length: ROUNDS_MOST }, (_, i) => [...roundItems(i + 1), turnItem(i + 1)]).flat(),
+];
+
+const said = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, id: string) =>
+  answerTo(facts, step.id, id, step.again ? facts.attempt : 'any')?.answer;
+
+/** Rounds begun, by the turns that were not free. */
+function roundsOf(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): number {
+  let rounds = 0;
+  while (rounds < ROUNDS_MOST && said(facts, step, `turn${rounds}`) === 'no') rounds++;
+  return rounds;
+}
+
+/**
+ * The hand turn of a cartridge, and the centring recovery where metal is felt: counted, in its order, and after two rounds a cause is
+ * looked for.
+ */
+export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recovery', {
+  asks(facts, step) {
+    const rounds = roundsOf(facts, step);
+    const now = rounds === 0 ? [] : roundItems(rounds);
+    // In their order: one is asked when all before it are done, the turn when its round is.
+    const all = [...now, turnItem(rounds)];
+    const open = all.findIndex((i) => said(facts, step, i.id) !== 'yes');
+    return open < 0 ? all : all.slice(0, open + 1);
+  },
+  report(facts, step) {
+    const rounds = roundsOf(facts, step);
+    const free = said(facts, step, `turn${rounds}`) === 'yes';
+    const done = roundItems(rounds).filter((i) => said(facts, step, i.id) === 'yes').length;
+    // Only what was answered no stands as such; what is still to come is told by the round.
+    const findings: Finding[] = free
+      ? []
+      : itemFindings(facts, step).filter((f) => rounds === 0 || !f.code.endsWith('.unanswered'));
+    if (free)
+      findings.push({
+        code: 'turn.free',
+        verdict: 'accept',
+        reason:
+          rounds === 0
+            ? 'It turns free.'
+            : `It turns free after ${rounds} ${rounds === 1 ? 'round' : 'rounds'} of centring recovery.`,
+        source: 'practice',
+        acceptable: true,
+      });
+    else if (rounds > 0)
+      findings.push({
+        code: 'turn.contact',
+        verdict: 'incomplete',
+        reason: `Metal on metal: centring recovery, round ${rounds}, ${done} of ${ROUND.length} done.`,
+        source: 'practice',
+        remedy: 'Each step in its order; then turn again.',
+        acceptable: false,
+      });
+    if (rounds >= CAUSE_AFTER)
+      findings.push({
+        code: 'turn.cause',
+        verdict: free ? 'caution' : 'reject',
+        reason: `${rounds} rounds: look for a cause before another.`,
+        source: 'practice',
+        remedy: 'Box face out of square, bore off the shaft’s middle, or the wrong sleeve: measure them.',
+        acceptable: true,
+      });
+    return {
+      findings,
+      working: [],
+      beams: [],
+      values: { rounds, free } satisfies TurnRecoveryValues,
+      next: null,
+      act: free
+        ? 'It turns free.'
+        : rounds > 0
+          ? `Centring recovery, round ${rounds}`
+          : 'Turn the shaft by hand, in running direction',
+    };
+  },
+});

@@ -1,0 +1,75 @@
+import type { TradeWords } from '../../engine/trade.ts';
+import { reportAt } from '../../engine/trades.ts';
+import { clockOf } from '../../judgement/drawing.ts';
+import { len } from '../../quantities/say.ts';
+import { boltsCame, boltsRow, leakRows, orDash, type Row, shaftCame, spreadCame } from '../../steps/came.ts';
+import { conditionCame } from '../../steps/condition/came.ts';
+import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
+import { angles } from './angles.ts';
+import { sealProof } from './proof.ts';
+import { compression } from './setting.ts';
+import type { SealSetup } from './setup.ts';
+import { baselines } from './small.ts';
+import { turnRecovery } from './turn-recovery.ts';
+
+const row = (heading: string, mm: number | null): Row[] => (mm === null ? [] : [[heading, len(mm, 2)]]);
+
+/** What is said of a seal fitted. */
+export const words: TradeWords<SealSetup> = {
+  offer: ['Fit a seal', 'each family in its order'],
+  setup: 'Seal, shaft, torques',
+  changes: 'seal, torques',
+  sheet: 'Seal sheet',
+  signed: 'Fitted',
+  came(state) {
+    const { row: shaftRow, ...shaft } = shaftCame(state);
+    const set =
+      compression.valuesOf(reportAt(state, 'impeller')) ?? compression.valuesOf(reportAt(state, 'collar'));
+    const counted = (sealProof.valuesOf(reportAt(state, 'proof'))?.points ?? []).filter(
+      (p) => p.dropsPerMin !== null,
+    );
+    const results = {
+      ...shaft,
+      ...conditionCame(state),
+      compressionMm: set?.shift?.compressionMm ?? null,
+      glandSpreadMm: spreadCame(state, 'gland-gaps'),
+      torqueNm: boltsCame(state, 'glandbolts'),
+      recoveryRounds: turnRecovery.valuesOf(reportAt(state, 'handturn'))?.rounds ?? null,
+      baselineMm: baselines.valuesOf(reportAt(state, 'baseline'))?.baselineMm ?? null,
+      dropsPerMin: counted.at(-1)?.dropsPerMin ?? null,
+    };
+    return {
+      results,
+      rows: [
+        shaftRow,
+        ...row('Compression as it runs', results.compressionMm),
+        ['Gland, spread of its gaps', orDash(results.glandSpreadMm)],
+        boltsRow('Gland bolts', String(state.setup.glandBolts), results.torqueNm),
+        ...(results.recoveryRounds === null
+          ? []
+          : [['Rounds of centring recovery', String(results.recoveryRounds)] as Row]),
+        ...row('Wear baseline', results.baselineMm),
+        ...leakRows(results.dropsPerMin),
+      ],
+    };
+  },
+  drawings(state) {
+    const set = angles.valuesOf(reportAt(state, 'angles'));
+    const clashes = new Set((set?.pairs ?? []).flatMap((p) => (p.offDeg > 0 ? [p.a, p.b] : [])));
+    const marks = (set?.marks ?? []).flatMap((m) =>
+      m.deg === null
+        ? []
+        : [{ deg: m.deg, said: m.name, ink: clashes.has(m.mark) ? ('stop' as const) : ('ink' as const) }],
+    );
+    const counted = (sealProof.valuesOf(reportAt(state, 'proof'))?.points ?? []).flatMap((p) =>
+      p.dropsPerMin === null ? [] : [{ minutes: p.minutes, dropsPerMin: p.dropsPerMin }],
+    );
+    return [
+      ...turnDrawings(state),
+      ...(marks.length > 0 ? [clockOf('Splits and seams', marks, 'end view from outboard')] : []),
+      ...gapsDrawing(state, 'gland-gaps', 'Gland to box'),
+      ...leakDrawing('Proof', counted),
+    ];
+  },
+};

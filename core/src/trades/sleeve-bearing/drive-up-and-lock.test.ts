@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { asta, imke, refuses, step, toDriveUp, toLock } from '../../testing/test-stand.ts';
+import type { DriveUpStepValues } from './drive-up.ts';
+
+describe('drive-up and lock', () => {
+  it('begins at zero, never goes back, feels both rows before the nut goes on', () => {
+    const h = toDriveUp();
+    refuses(() => h.drive(45, 0.08, 0.08), /zero of the angle/);
+    h.drive(0, 0.1, 0.1).drive(45, 0.085, 0.085);
+    refuses(() => h.drive(22.5, 0.09, 0.09), /never back/);
+    h.read('driveup', 'deg90/A/1', 0.07, 'feeler');
+    refuses(() => h.read('driveup', 'deg135/A/1', 0.05, 'feeler'), /Only one row/);
+  });
+
+  it('bench clearance can no longer be felt once the nut has pulled', () => {
+    const h = toDriveUp().drive(0, 0.1, 0.1);
+    for (const r of h.state.readings.filter((x) => x.place === 'set3/A'))
+      h.do('reading.withdrawn', { reading: r.id, reason: 'misread' });
+    expect(h.state.present).toBe('bench');
+    refuses(() => h.read('bench', 'set3/A', 0.1, 'feeler'), /no longer be felt/);
+  });
+
+  it('over-driven is a stop: no reading, no signature helps, only dismounting and a new zero', () => {
+    const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(225, 0.025, 0.025);
+    expect(step(h, 'driveup').blocking[0]).toMatchObject({ code: 'driveup.over-driven', acceptable: false });
+    refuses(() => h.drive(270, 0.03, 0.03), /over-driven/);
+    refuses(() => h.read('driveup', 'deg225/A/2', 0.06, 'feeler'), /over-driven/);
+    refuses(() => h.pass('driveup'), /Over-driven/);
+    refuses(() => h.by(imke).accept('driveup', 'driveup.over-driven', 'leave it so'), /put right/);
+    h.by(asta).do('bearing.dismounted', { reason: 'driven past the band' });
+    expect(h.state.attempt).toBe(2);
+    expect(h.state.present).toBe('bench');
+    expect(step(h, 'shaft').status).toBe('done');
+    refuses(
+      () =>
+        h
+          .bench([
+            [0.1, 0.1],
+            [0.1, 0.1],
+            [0.1, 0.1],
+          ])
+          .pass('bench'),
+      /inspected/,
+    );
+    h.answerAll('bench').pass('bench').pass('target').drive(0, 0.1, 0.1);
+    expect(h.state.readings.filter((r) => r.attempt === 1 && r.step === 'driveup')).toHaveLength(6);
+  });
+
+  it('a misread that looked over-driven can be withdrawn', () => {
+    const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(135, 0.03, 0.03);
+    for (const r of h.state.readings.filter((x) => x.place.startsWith('deg135')))
+      h.do('reading.withdrawn', { reading: r.id, reason: 'wrong blade' });
+    expect(step(h, 'driveup').blocking[0]?.code).not.toBe('driveup.over-driven');
+    h.drive(135, 0.055, 0.055);
+  });
+
+  it('tells before the last eighth where a tab meets and what it costs', () => {
+    const h = toDriveUp()
+      .drive(0, 0.1, 0.1)
+      .read('driveup', 'lock/deg0', 4, 'protractor')
+      .drive(45, 0.085, 0.085)
+      .drive(90, 0.07, 0.07);
+    const v = step(h, 'driveup').report?.values as DriveUpStepValues;
+    // 4 slots, 17 tabs: alignments stand 360/68° apart; the first was 4° on from zero, so at 90° the next is on at:
+    const spacing = 360 / 68;
+    expect(v.lock.least?.forwardDeg).toBeCloseTo((((4 - 90) % spacing) + spacing) % spacing, 2);
+    expect(v.lock.best?.inBand).toBe(true);
+    expect(v.lock.best?.reductionMm).toBeGreaterThan(0.045);
+    refuses(() => h.read('driveup', 'lock/deg45', 4, 'protractor'), /stands now/);
+  });
+
+  it('the lock goes forward only, and its own readings decide the residual', () => {
+    const h = toLock();
+    refuses(() => h.read('lock', 'final/A/1', 0.05, 'feeler'), /turned on/);
+    refuses(() => h.read('lock', 'turn', -2, 'protractor'), /forward only/);
+    h.lock(3, [
+      [0.05, 0.045],
+      [0.05, 0.045],
+      [0.045, 0.05],
+    ]);
+    expect(step(h, 'lock').blocking).toEqual([]);
+    const over = toLock().lock(30, [[0.025, 0.025]]);
+    expect(step(over, 'lock').blocking[0]?.code).toBe('driveup.over-driven');
+    refuses(() => over.read('lock', 'final/A/2', 0.05, 'feeler'), /over-driven/);
+    over.do('bearing.dismounted', { reason: 'lock turned too far' });
+    expect(over.state.present).toBe('bench');
+  });
+
+  it('a lock too close to call asks for repeats, and they settle it', () => {
+    const h = toLock().lock(3, [[0.055, 0.055]]);
+    expect(step(h, 'lock').verdict).toBe('too-close');
+    refuses(() => h.pass('lock'), /too close/);
+    for (const n of [2, 3, 4, 5])
+      h.read('lock', `final/A/${n}`, 0.05, 'feeler').read('lock', `final/B/${n}`, 0.05, 'feeler');
+    expect(step(h, 'lock').blocking).toEqual([]);
+  });
+});

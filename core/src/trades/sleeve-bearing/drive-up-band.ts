@@ -1,0 +1,21 @@
+import { len, num } from '../../quantities/say.ts';
+import type { SleeveSetup } from './setup.ts';
+
+/** A lone value of a sheet is a target: this much either side of it. Our own choice. */
+const LONE_WITHIN = 0.05;
+
+export type DriveUpBand = { minMm: number; maxMm: number; said: string };
+
+/**
+ * The sheet's drive-up: its band, or one value as a target with a twentieth either side.
+ * @throws RangeError where the sheet gives none; a setup that lacks it is refused
+ */
+export function driveUpBand({ driveUpMinMm: min, driveUpMaxMm: max }: SleeveSetup['maker']): DriveUpBand {
+  if (min === undefined) throw new RangeError('The drive-up is missing: it comes from the sheet.');
+  if (max !== undefined && max > min) return { minMm: min, maxMm: max, said: `${num(min)} to ${len(max)}` };
+  return {
+    minMm: min * (1 - LONE_WITHIN),
+    maxMm: min * (1 + LONE_WITHIN),
+    said: `${len(min)} ± 5 %, our own choice: the sheet gives one value`,
+  };
+}

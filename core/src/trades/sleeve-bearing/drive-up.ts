@@ -1,0 +1,329 @@
+import {
+  type DriveUpForecastValues,
+  type DriveUpReading,
+  driveUpForecast,
+} from '../../arithmetic/bearings/drive-up-forecast.ts';
+import { type LockAlignmentValues, lockAlignment } from '../../arithmetic/bearings/lock-alignment.ts';
+import { lockMeasure, lockMeasureNow, lockPatterns } from '../../arithmetic/bearings/lock-stops.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import { placeKey } from '../../engine/place-key.ts';
+import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
+import { stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { sayNutAngle } from '../../quantities/angle.ts';
+import { len } from '../../quantities/say.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { nothingYet } from '../../steps/nothing-yet.ts';
+import { benchClearance } from './bench-clearance.ts';
+import { heatOf } from './heat.ts';
+import type { SleeveSetup } from './setup.ts';
+import { pitchOf } from './setup.ts';
+
+export type DriveUpStepValues = DriveUpForecastValues & {
+  lock: LockAlignmentValues;
+  /** The nut's angle from snug at the last reading. */
+  angleDeg: number;
+  /** Nut angle at which the forward gap to the next tab was measured, and that gap. */
+  phase: { atDeg: number; forwardDeg: number } | null;
+};
+
+/** The most the nut may be said to have been turned: far past any band. */
+const ANGLE_MOST_DEG = 3600;
+
+/** Where a row is felt: nut angle from snug, row, repeat; and where the gap to the next tab was measured. */
+export const feltKey = placeKey('deg{deg}/{row:A|B}/{n}');
+export const tabKey = placeKey('lock/deg{deg}');
+/** Where a row is felt once more with the nut locked. */
+export const finalKey = placeKey('final/{row:A|B}/{n}');
+
+/** Readings at places `deg45/A/1`: nut angle from snug, row, repeat. */
+export function pairsOf(
+  facts: Facts<SleeveSetup>,
+  step: string,
+  read: (place: string) => { deg?: number; row: 'A' | 'B'; n: number } | null,
+): DriveUpReading[] {
+  const by = new Map<string, Partial<DriveUpReading> & { angleDeg: number }>();
+  for (const r of standing(facts, step)) {
+    const at = read(r.place);
+    if (!at) continue;
+    const key = `${at.deg ?? 0}/${at.n}`;
+    const pair = by.get(key) ?? { angleDeg: at.deg ?? 0 };
+    by.set(key, at.row === 'A' ? { ...pair, rowAMm: r.value } : { ...pair, rowBMm: r.value });
+  }
+  return [...by.values()].filter(
+    (p): p is DriveUpReading => p.rowAMm !== undefined && p.rowBMm !== undefined,
+  );
+}
+
+/** The forecast on the facts: shared by drive-up and lock, which adds the last turn. */
+export function forecastOf(
+  facts: Facts<SleeveSetup>,
+  carried: Record<string, StepReport>,
+  extra: DriveUpReading[] = [],
+): ReturnType<typeof driveUpForecast> | null {
+  const bench = benchClearance.valuesOf(carried.bench);
+  if (!bench || bench.benchMm === null) return null;
+  const setup = facts.setup;
+  // The coarsest blade in the sum decides; the lock's count where its readings do.
+  const felt = [...standing(facts, 'driveup'), ...(extra.length > 0 ? standing(facts, 'lock') : [])];
+  const used = felt.filter((r) => r.instrument.kind === 'feeler');
+  const { mountLostMm, serviceLostMm } = heatOf(setup);
+  // Felt on a warm shaft; what counts is what is there when both are of one temperature.
+  const evened = (r: DriveUpReading): DriveUpReading => ({
+    ...r,
+    rowAMm: r.rowAMm + mountLostMm,
+    rowBMm: r.rowBMm + mountLostMm,
+  });
+  return driveUpForecast({
+    boreMm: setup.boreMm,
+    taper: setup.taper,
+    clearanceClass: setup.clearanceClass,
+    benchMm: bench.benchMm,
+    benchUncertaintyMm: bench.standardUncertaintyMm ?? undefined,
+    pitchMm: pitchOf(setup).pitchMm,
+    pitchAssumed: pitchOf(setup).assumed,
+    hollowRatio: (setup.hollowBoreMm ?? 0) / setup.shaftMm,
+    makerReductionMinMm: setup.maker.reductionMinMm,
+    makerReductionMaxMm: setup.maker.reductionMaxMm,
+    makerLeastResidualMm: setup.maker.leastResidualMm,
+    serviceLostMm,
+    bladeStepMm: Math.max(bench.bladeStepMm, ...used.map((r) => r.instrument.step)),
+    feel: setup.feel,
+    readings: [...pairsOf(facts, 'driveup', feltKey.read), ...extra].map(evened),
+  });
+}
+
+/** Eighths of a turn with both rows felt after each, until the reduction stands in its band. */
+export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up', {
+  report(facts, step, carried) {
+    const forecast = forecastOf(facts, carried);
+    if (!forecast) return nothingYet('Feel the bench clearance first.');
+    const read = standing(facts, step.id);
+    const angleDeg = Math.max(0, ...read.map((r) => degOf(r.place)).filter((d): d is number => d !== null));
+    const phase = phaseOf(facts);
+    // From where both rows were last felt: half a reading has moved the nut but says nothing of the clearance yet.
+    const lock = lockFrom(facts, forecast.values, phase, forecast.values.points.at(-1)?.angleDeg ?? angleDeg);
+    const near = forecast.values.eighthsToAim !== null && forecast.values.eighthsToAim <= 2.5;
+    const lockFindings: Finding[] =
+      forecast.values.place !== 'not-begun' && near
+        ? lock.findings
+            .filter((f) => f.verdict !== 'accept')
+            .map((f) => ({ ...f, verdict: 'caution' as const }))
+        : [];
+    const next = nextPlace(facts, forecast.values, angleDeg);
+    const over = forecast.values.place === 'over-driven';
+    return {
+      findings: [
+        ...softened(forecast.findings, lock.values),
+        ...lockFindings,
+        ...halfRead(facts, angleDeg),
+        ...heatFinding(facts),
+        ...gaugeFindings(read),
+      ],
+      working: [...forecast.working, ...(near ? lock.working : [])],
+      beams: forecast.beams,
+      values: { ...forecast.values, lock: lock.values, angleDeg, phase } satisfies DriveUpStepValues,
+      next: over ? null : next,
+      choices: over ? [] : furtherOn(facts, angleDeg),
+      act: over ? 'Over-driven: dismount, inspect, new zero.' : sayAct(forecast.values, next, angleDeg),
+    };
+  },
+  place(facts, _step, key, carried) {
+    const forecast = forecastOf(facts, carried);
+    if (forecast?.values.place === 'over-driven')
+      return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
+    return readable(facts, key);
+  },
+});
+
+/** May this place be read as the nut stands? */
+function readable(facts: Facts<SleeveSetup>, key: string): Place | string {
+  const last = lastDeg(facts);
+  const gap = tabKey.read(key);
+  if (gap) {
+    if (last === null || gap.deg !== last) return 'Measure the gap to the next tab where the nut stands now.';
+    if (readingAt(facts, 'driveup', key))
+      return 'That gap is already measured here. Withdraw it, with a reason, to measure again.';
+    return placeOf(facts, key) ?? 'There is no such place.';
+  }
+  const place = placeOf(facts, key);
+  const deg = degOf(key);
+  if (!place || deg === null) return 'There is no such place on the nut.';
+  if (readingAt(facts, 'driveup', key))
+    return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
+  if (last === null && deg !== 0)
+    return 'First feel both rows with the nut snug, not yet turned: that is the zero of the angle.';
+  if (last !== null && deg < last - 1e-6)
+    return `The nut stands at ${sayNutAngle(last)}: it goes on, never back.`;
+  if (last !== null && deg > last && halfRead(facts, last).length > 0)
+    return `Only one row is felt at ${sayNutAngle(last)}. Feel the other before the nut turns on.`;
+  return place;
+}
+
+/** Where the nut may be turned to for the next feeling, beside feeling here again and measuring the gap to the tab. */
+function furtherOn(facts: Facts<SleeveSetup>, angleDeg: number): PlaceChoice[] {
+  const row = 'A' as const;
+  const again = 1 + countAt(facts, angleDeg, row);
+  return [
+    { key: feltKey.write({ deg: angleDeg + 45, row, n: 1 }), label: '⅛ on' },
+    { key: feltKey.write({ deg: angleDeg + 22.5, row, n: 1 }), label: '1/16 on' },
+    { key: feltKey.write({ deg: angleDeg, row, n: again }), label: 'Again here' },
+    { key: tabKey.write({ deg: angleDeg }), label: 'Gap to tab' },
+  ].filter((c) => typeof readable(facts, c.key) !== 'string');
+}
+
+/** Said aloud where what is felt is not what counts. */
+function heatFinding(facts: Facts<SleeveSetup>): Finding[] {
+  const { mountLostMm } = heatOf(facts.setup);
+  return mountLostMm === 0
+    ? []
+    : [
+        {
+          code: 'driveup.heat',
+          verdict: 'caution',
+          reason: `Shaft and ring are not of one temperature: ${len(Math.abs(mountLostMm))} is ${mountLostMm > 0 ? 'added to' : 'taken off'} every clearance felt.`,
+          source: 'growth',
+          remedy: 'Better to wait until both are of one temperature, and say so in the job.',
+          acceptable: true,
+        },
+      ];
+}
+
+/**
+ * Drive-up ends at the lock, where the residual is judged for good. So here "too close" only warns, and a reduction
+ * still short may go on when the next tab brings it into the band.
+ */
+function softened(findings: Finding[], lock: LockAlignmentValues): Finding[] {
+  return findings.map((f) => {
+    if (f.code !== 'driveup.place') return f;
+    if (f.verdict === 'too-close') {
+      return {
+        ...f,
+        verdict: 'caution',
+        remedy: 'Go on to the next tab if it stays in band; the readings with the nut locked decide.',
+      };
+    }
+    if (f.verdict === 'incomplete' && lock.least?.inBand === true && lock.least.forwardDeg < 22.5) {
+      return {
+        ...f,
+        verdict: 'caution',
+        reason: `${f.reason} The next tab, ${lock.least.forwardDeg.toFixed(1)}° on, brings it into the band.`,
+      };
+    }
+    return f;
+  });
+}
+
+/** Where the nut's next tab stands, from the last gap measured, and what it costs. */
+function lockFrom(
+  facts: Facts<SleeveSetup>,
+  v: DriveUpForecastValues,
+  phase: DriveUpStepValues['phase'],
+  angleDeg: number,
+) {
+  const setup = facts.setup;
+  const forwardDeg = phase ? lockMeasureNow(setup, phase.forwardDeg, angleDeg - phase.atDeg) : undefined;
+  const usable = v.slopeMmPerDeg !== null && -v.slopeMmPerDeg > (0.3 * v.target.reductionPerEighthMm) / 45;
+  return lockAlignment({
+    ...base(facts),
+    forwardDeg,
+    hollowRatio: (setup.hollowBoreMm ?? 0) / setup.shaftMm,
+    reductionPerDegMm: usable && v.slopeMmPerDeg !== null ? -v.slopeMmPerDeg : undefined,
+    reductionNowMm: v.reductionMm ?? undefined,
+    reductionMinMm: v.target.reductionMinMm ?? undefined,
+    reductionMaxMm: v.target.reductionMaxMm ?? undefined,
+    aimMm: v.target.aimMm ?? undefined,
+  });
+}
+
+const base = (facts: Facts<SleeveSetup>) => {
+  const setup = facts.setup;
+  return {
+    boreMm: setup.boreMm,
+    taper: setup.taper,
+    pitchMm: pitchOf(setup).pitchMm,
+    ...lockPatterns(setup),
+  };
+};
+
+/** The last measured gap from a slot forward to the next tab. */
+function phaseOf(facts: Facts<SleeveSetup>): DriveUpStepValues['phase'] {
+  const found = standing(facts, 'driveup').flatMap((r) => {
+    const gap = tabKey.read(r.place);
+    return gap ? [{ atDeg: gap.deg, forwardDeg: r.value }] : [];
+  });
+  return found.at(-1) ?? null;
+}
+
+const degOf = (place: string): number | null => feltKey.read(place)?.deg ?? null;
+
+/** How often a row was felt at a nut angle. */
+const countAt = (facts: Facts<SleeveSetup>, deg: number, row: 'A' | 'B'): number =>
+  standing(facts, 'driveup').filter((r) => {
+    const at = feltKey.read(r.place);
+    return at?.deg === deg && at.row === row;
+  }).length;
+
+function lastDeg(facts: Facts<SleeveSetup>): number | null {
+  const degs = standing(facts, 'driveup')
+    .map((r) => degOf(r.place))
+    .filter((d): d is number => d !== null);
+  return degs.length ? Math.max(...degs) : null;
+}
+
+/** Rows felt alone at an angle: half a reading is none. */
+function halfRead(facts: Facts<SleeveSetup>, deg: number): Finding[] {
+  return countAt(facts, deg, 'A') === countAt(facts, deg, 'B')
+    ? []
+    : [
+        {
+          code: 'driveup.half',
+          verdict: 'incomplete',
+          reason: `Only one row is felt at ${sayNutAngle(deg)}.`,
+          remedy: 'Feel the other row.',
+          acceptable: false,
+        },
+      ];
+}
+
+function nextPlace(facts: Facts<SleeveSetup>, v: DriveUpForecastValues, angleDeg: number): Place | null {
+  const at = (deg: number, row: 'A' | 'B', n: number) => placeOf(facts, feltKey.write({ deg, row, n }));
+  if (lastDeg(facts) === null) return at(0, 'A', 1);
+  const [a, b] = [countAt(facts, angleDeg, 'A'), countAt(facts, angleDeg, 'B')];
+  if (a > b) return at(angleDeg, 'B', a);
+  if (b > a) return at(angleDeg, 'A', b);
+  if (v.suggestedStepDeg === 0) return at(angleDeg, 'A', a + 1);
+  return at(angleDeg + v.suggestedStepDeg, 'A', 1);
+}
+
+function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
+  const setup = facts.setup;
+  if (tabKey.read(key)) {
+    return {
+      key,
+      ...lockMeasure(setup),
+      quantity: 'angle',
+      low: 0,
+      instrumentKinds: ['protractor'],
+    };
+  }
+  const at = feltKey.read(key);
+  if (!at || at.deg > ANGLE_MOST_DEG || at.n < 1 || at.n > 9) return null;
+  const times = at.n > 1 ? `, again (${at.n})` : '';
+  return {
+    key,
+    label: `${at.deg === 0 ? 'Nut snug' : `Nut at ${sayNutAngle(at.deg)}`}, row ${at.row}${times}`,
+    quantity: 'gap',
+    low: 0,
+    high: Math.max(0.3, setup.boreMm * 0.004),
+    instrumentKinds: ['feeler'],
+  };
+}
+
+function sayAct(v: DriveUpForecastValues, next: Place | null, angleDeg: number): string {
+  if (v.place === 'not-begun') return 'Nut snug by hand: feel row A.';
+  if (next?.key.endsWith('/B/1')) return `Nut at ${sayNutAngle(angleDeg)}: feel row B.`;
+  if (v.place === 'in-band') return 'In band: go on to the lock.';
+  const turn = v.suggestedStepDeg === 22.5 ? 'one sixteenth' : 'one eighth';
+  return `Turn the nut ${turn}, then feel both rows`;
+}

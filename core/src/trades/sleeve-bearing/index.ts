@@ -1,0 +1,38 @@
+import { standing } from '../../engine/facts.ts';
+import { defineTrade } from '../../engine/trade.ts';
+import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
+import { example } from './example.ts';
+import { sleeveBearing } from './procedure.ts';
+import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
+import { words } from './words.ts';
+
+/** A bearing with a tapered bore fitted on its adapter sleeve. */
+export const sleeveBearingTrade = defineTrade<SleeveSetup>({
+  id: 'sleeve-bearing',
+  also: ['sleeve-bearing.feelers'],
+  oldest: true,
+  schema: sleeveSetupSchema,
+  usual: { ...USUAL_SETUP, ...USUAL_PARTS },
+  byRules: (rules) => (rules.driveUp === 'feelers' ? {} : { driveUp: { school: rules.driveUp } }),
+  procedure: sleeveBearing,
+  words,
+  example,
+  reopening: () => ({
+    does: 'Dismount the bearing',
+    said: 'Dismounted',
+    confirm: 'It is dismounted',
+    ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
+    caution:
+      'Load off, nut back a few turns and still on; drift on the sleeve, nobody in line. The maker’s instructions come first.',
+    onward: 'Dismount, new zero',
+    undoes: [],
+    onlyWay: ({ steps, present }) =>
+      present === 'bench' ||
+      (steps.find((s) => s.id === present)?.blocking ?? []).some((f) => f.code === 'driveup.over-driven'),
+    may: (facts) =>
+      standing(facts, 'driveup').length > 0
+        ? null
+        : 'The bearing is not on its taper yet: nothing to dismount.',
+  }),
+  fixedAfter: 'lock',
+});

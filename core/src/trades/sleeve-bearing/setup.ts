@@ -1,0 +1,258 @@
+import { array, boolean, type InferType, number, object, string } from 'yup';
+import type { CLEARANCE_CLASSES } from '../../arithmetic/bearings/clearance-table.ts';
+import { sleevePitch } from '../../arithmetic/bearings/travel.ts';
+import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
+import { ask, choice, chosen, type FormValues, formName, isWhole } from '../../engine/asked.ts';
+import type { DRIVE_UP_SCHOOLS } from '../../sources/schools.ts';
+import { bearingParts, massFits, ROWS, SIZES, THREADS } from '../../steps/bearing/fitting-parts.ts';
+import { conditionPart } from '../../steps/condition/condition.ts';
+import {
+  everyJob,
+  fromSheet,
+  holdBefore,
+  inOrder,
+  MAKER_ORDER,
+  makerCondition,
+  makerShaft,
+  placeFields,
+  shaftFields,
+  shaftSchools,
+} from '../../steps/setup-parts.ts';
+import '../../judgement/sentences.ts';
+
+const CAP = 'Cap bolts';
+
+/** How drive-up is judged, and with what nut. */
+const hydraulic = chosen('driveUp.school', 'hydraulic');
+const SLEEVE = 'Bearing and sleeve';
+export const driveUpSchema = object({
+  school: choice(
+    SLEEVE,
+    'Drive-up judged by',
+    {
+      feelers: 'feelers',
+      'nut-angle': 'nut angle from zero',
+      hydraulic: 'hydraulic nut',
+    } satisfies Record<(typeof DRIVE_UP_SCHOOLS)[number], string>,
+    { fallback: 'feelers' },
+  ).required(),
+  /** Which way the face under the indicator moves as the bearing goes up: away reads less, towards reads more. */
+  indicator: choice(
+    SLEEVE,
+    'At the indicator the face',
+    { away: 'moves away', towards: 'comes towards' },
+    { fallback: 'away', when: hydraulic },
+  ),
+  /** A unit with a mount nut and a dismount nut. */
+  twoNuts: boolean().meta(ask(SLEEVE, 'A mount and a dismount nut', { when: hydraulic })),
+  /** Bench clearance and residual are felt beside nut angle or hydraulic travel: two methods on one bearing. */
+  feelersToo: boolean().meta(
+    ask(SLEEVE, 'Feelers beside it', { when: chosen('driveUp.school', 'hydraulic', 'nut-angle') }),
+  ),
+}).noUnknown();
+
+const uneven = chosen('lock.by', 'plate', 'clip');
+const angles = (label: string) =>
+  array(number().min(0).lessThan(360).required())
+    .min(1)
+    .max(60)
+    .meta(ask(SLEEVE, label, { when: uneven }));
+
+/** What holds the nut; unequal hole patterns by their angles, degrees from the first. */
+export const lockSchema = object({
+  by: choice(
+    SLEEVE,
+    'Locked by',
+    { washer: 'tab washer', plate: 'lock plate', clip: 'lock clip' },
+    { fallback: 'washer' },
+  ).required(),
+  nutDeg: angles('Uneven nut holes, degrees'),
+  washerDeg: angles('Uneven lock, degrees'),
+}).noUnknown();
+
+/** What a school of drive-up cannot do without. */
+const byAngle = (label: string, needed: string) =>
+  fromSheet(1080, label, { when: chosen('driveUp.school', 'nut-angle'), needed });
+const byNut = (max: number, label: string, needed: string) =>
+  fromSheet(max, label, { when: hydraulic, needed });
+
+/** One area is no conversion: where the other is given, this one is missing. */
+const bothAreas = (other: string, message: string) => (form: FormValues) =>
+  form[formName(other)] ? message : undefined;
+
+const makerSchema = object({
+  nutAngleMinDeg: byAngle(
+    'Nut angle, least, °',
+    'The maker’s least nut angle is missing: only the sheet gives it.',
+  ),
+  nutAngleMaxDeg: byAngle(
+    'Nut angle, most, °',
+    'The maker’s most nut angle is missing: only the sheet gives it.',
+  ),
+  startPressureMpa: byNut(200, 'Start pressure', 'The start pressure is missing.'),
+  /** Both areas, or none: then the start pressure is this nut's own. */
+  sheetAreaMm2: fromSheet(1e6, 'Piston area for it, mm²', {
+    when: hydraulic,
+    needed: bothAreas('maker.nutAreaMm2', 'The piston area the sheet’s pressure is for is missing.'),
+  }),
+  nutAreaMm2: fromSheet(1e6, 'Piston area, nut in hand, mm²', {
+    when: hydraulic,
+    needed: bothAreas('maker.sheetAreaMm2', 'The piston area of the nut in hand is missing.'),
+  }),
+  driveUpMinMm: byNut(30, 'Drive-up, least or the one value', 'The drive-up is missing.'),
+  driveUpMaxMm: fromSheet(30, 'Drive-up, most', { when: hydraulic }),
+  abortPressureMpa: fromSheet(300, 'Abort pressure', { when: hydraulic }),
+  benchLowerMm: fromSheet(2, 'Bench clearance, least'),
+  benchUpperMm: fromSheet(2, 'Bench clearance, most'),
+  reductionMinMm: fromSheet(1, 'Reduction, least'),
+  reductionMaxMm: fromSheet(1, 'Reduction, most'),
+  leastResidualMm: fromSheet(1, 'Least residual'),
+  ...makerShaft,
+  torqueNm: fromSheet(5000, 'Cap-bolt torque'),
+  ...makerCondition,
+}).noUnknown();
+
+/**
+ * The geometry and the house rules one bearing rests on. Lengths in mm, torques in N·m; `maker` values outrank every table.
+ */
+export const sleeveSetupSchema = object({
+  /** Older jobs say nothing, or name the one school there was. */
+  procedure: string().oneOf(['sleeve-bearing', 'sleeve-bearing.feelers'] as const),
+  ...placeFields,
+  role: choice('Place', 'Bearing is', { fixed: 'fixed', float: 'float' }).required(),
+  ...everyJob,
+  boreMm: number()
+    .moreThan(18)
+    .max(500)
+    .required()
+    .meta(ask(SLEEVE, 'Bearing bore', { decimals: 1 })),
+  taper: number<12 | 30>()
+    .oneOf([12, 30] as const)
+    .required()
+    .meta(
+      ask(SLEEVE, 'Taper', {
+        options: [
+          ['12', '1:12'],
+          ['30', '1:30'],
+        ],
+      }),
+    ),
+  clearanceClass: choice(SLEEVE, 'Clearance class', {
+    C2: 'C2',
+    CN: 'normal',
+    C3: 'C3',
+    C4: 'C4',
+    C5: 'C5',
+  } satisfies Record<(typeof CLEARANCE_CLASSES)[number], string>).required(),
+  driveUp: driveUpSchema.optional().default(undefined),
+  /** Read off the sleeve; left out, it is supposed by the bore until somebody has looked. */
+  pitchMm: number()
+    .min(0.5)
+    .max(10)
+    .meta(ask(SLEEVE, 'Sleeve thread pitch, as read: 2 or 8 tpi', { decimals: 2 })),
+  nutSlots: number().integer().min(1).max(24).required().meta(ask(SLEEVE, 'Nut slots')),
+  washerTabs: number().integer().min(1).max(60).required().meta(ask(SLEEVE, 'Washer tabs')),
+  lock: lockSchema.optional().default(undefined),
+  feltAt: choice(SLEEVE, 'Gap is felt', {
+    top: 'top (ring standing)',
+    bottom: 'bottom (ring hanging)',
+  }).required(),
+  feel: choice(SLEEVE, 'A reading is', {
+    snug: 'the snug blade, as felt',
+    goes: 'the thickest blade that goes',
+  }).required(),
+  ...shaftFields,
+  hollowBoreMm: number()
+    .min(0)
+    .max(450)
+    .meta(ask('Shaft', 'Bore of a hollow shaft', { decimals: 1 })),
+  /** Shaft warmer than the ring while it is driven up, and in service. K. */
+  shaftOverRingK: number().min(-100).max(100).meta(ask('Shaft', 'Shaft warmer than ring now, K')),
+  serviceOverRingK: number().min(-100).max(200).meta(ask('Shaft', 'Shaft warmer in service, K')),
+  boltSize: choice(CAP, 'Size', SIZES).required(),
+  boltGrade: choice(CAP, 'Grade', [...BOLT_GRADES]).required(),
+  boltCount: number().integer().min(2).max(32).required().meta(ask(CAP, 'Bolts')),
+  boltLayout: choice(CAP, 'Set out as', ROWS).required(),
+  friction: choice(CAP, 'Threads', THREADS).required(),
+  holdBefore: holdBefore(
+    { driveup: 'drive-up', lock: 'lock', bolts: 'cap bolts', handturn: 'hand turn', sign: 'signature' },
+    CAP,
+  ),
+  condition: conditionPart(['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'housings'], 'given')
+    .optional()
+    .default(undefined),
+  ...bearingParts,
+  schools: shaftSchools,
+  maker: makerSchema.required(),
+})
+  .noUnknown()
+  .test(
+    'shaft-in-bore',
+    'The shaft must be smaller than the bearing bore: the sleeve stands between them.',
+    (s) => !s || !(s.shaftMm >= s.boreMm),
+  )
+  .test(
+    'hollow',
+    'The hollow shaft must be thicker than its bore.',
+    (s) => !s || (s.hollowBoreMm ?? 0) < s.shaftMm,
+  )
+  .test(
+    'rectangle',
+    'A rectangle has an even number of cap bolts.',
+    (s) => s?.boltLayout !== 'rectangle' || s.boltCount % 2 === 0,
+  )
+  .test('grease-ring', (s, context) =>
+    s?.grease && !(s.grease.outsideMm > s.boreMm)
+      ? context.createError({
+          path: 'grease.outsideMm',
+          message: 'The outside must be larger than the bore.',
+        })
+      : true,
+  )
+  .test('mass', (s, context) => massFits(s, context))
+  .test('whole', isWhole)
+  .test('maker-order', MAKER_ORDER, inOrder);
+
+export type SleeveSetup = InferType<typeof sleeveSetupSchema>;
+export type DriveUpSchool = NonNullable<SleeveSetup['driveUp']>['school'];
+
+/** How drive-up is judged on this job; older jobs knew feelers only. */
+export const schoolOf = (setup: Pick<SleeveSetup, 'driveUp'>): DriveUpSchool =>
+  setup.driveUp?.school ?? 'feelers';
+
+/** Pitch of the sleeve's thread, mm, and whether it is only supposed by the bore. */
+export const pitchOf = (
+  setup: Pick<SleeveSetup, 'pitchMm' | 'boreMm'>,
+): { pitchMm: number; assumed: boolean } =>
+  setup.pitchMm === undefined
+    ? { pitchMm: sleevePitch(setup.boreMm), assumed: true }
+    : { pitchMm: setup.pitchMm, assumed: false };
+
+/** Are bench and residual clearance felt on this job? */
+export const isFelt = (setup: Pick<SleeveSetup, 'driveUp'>): boolean =>
+  schoolOf(setup) === 'feelers' || setup.driveUp?.feelersToo === true;
+
+/** A usual position to start from: a normal-class bearing of 100 bore on a 90 shaft. Nothing of it is a limit. */
+export const USUAL_SETUP: Omit<SleeveSetup, 'machine' | 'position'> = {
+  role: 'fixed',
+  shaftSystem: 'metric',
+  shaftMm: 90,
+  boreMm: 100,
+  taper: 12,
+  clearanceClass: 'CN',
+  nutSlots: 4,
+  washerTabs: 17,
+  seatMm: 68,
+  stations: 3,
+  angles: 3,
+  boltSize: 'M16',
+  boltGrade: '8.8',
+  boltCount: 4,
+  boltLayout: 'rectangle',
+  friction: 'oiled',
+  holdBefore: [],
+  feltAt: 'top',
+  feel: 'snug',
+  maker: {},
+  condition: { measures: ['look', 'shaft', 'runout'], runoutStations: 2, runoutAngles: 8 },
+};

@@ -1,0 +1,44 @@
+import type { TradeWords } from '../../engine/trade.ts';
+import { boltsCame, boltsRow, hottestCame, orDash, type Row, shaftCame } from '../../steps/came.ts';
+import { conditionCame } from '../../steps/condition/came.ts';
+import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { firstHoursDrawing } from '../../steps/drawings.ts';
+import { sectionDrawing } from './drawing.ts';
+import { endedAt } from './ended.ts';
+import type { SleeveSetup } from './setup.ts';
+
+/** What is said of a bearing fitted on its sleeve. */
+export const words: TradeWords<SleeveSetup> = {
+  offer: ['Fit a bearing', 'on its adapter sleeve'],
+  setup: 'Bearing, shaft, bolts',
+  changes: 'bearing, bolts',
+  sheet: 'Fit-up sheet',
+  signed: 'Fitted',
+  role: (setup) => setup.role,
+  came(state) {
+    const { row, ...shaft } = shaftCame(state);
+    const { boltCount, boltSize, boltGrade } = state.setup;
+    const hottest = hottestCame(state);
+    const results = {
+      ...shaft,
+      ...conditionCame(state),
+      ...endedAt(state),
+      torqueNm: boltsCame(state, 'bolts'),
+      hottestC: hottest.hottestC,
+    };
+    return {
+      results,
+      rows: [
+        row,
+        ['Bench clearance', orDash(results.benchMm)],
+        ['Reduction', orDash(results.reductionMm)],
+        ['Residual clearance', orDash(results.residualMm)],
+        ...(results.travelMm === null ? [] : [['Drive-up', orDash(results.travelMm)] as Row]),
+        ['Nut from snug', results.nutDeg === null ? '–' : `${(results.nutDeg / 360).toFixed(2)} turn`],
+        boltsRow('Cap bolts', `${boltCount} × ${boltSize} ${boltGrade}`, results.torqueNm),
+        ...hottest.rows,
+      ],
+    };
+  },
+  drawings: (state) => [...sectionDrawing(state), ...turnDrawings(state), ...firstHoursDrawing(state)],
+};

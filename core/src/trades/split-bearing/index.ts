@@ -1,0 +1,18 @@
+import { defineTrade } from '../../engine/trade.ts';
+import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
+import { example } from './example.ts';
+import { splitBearing } from './procedure.ts';
+import { type SplitSetup, splitSetupSchema, USUAL_SPLIT } from './setup.ts';
+import { words } from './words.ts';
+
+/** A split roller bearing fitted where no ring slides on. */
+export const splitBearingTrade = defineTrade<SplitSetup>({
+  id: 'split-bearing',
+  schema: splitSetupSchema,
+  usual: { ...USUAL_SPLIT, ...USUAL_PARTS },
+  byRules: (rules) => ({ raceSchool: rules.race, gaugeSchool: rules.gauge, film: rules.film }),
+  procedure: splitBearing,
+  words,
+  example,
+  fixedAfter: 'seated',
+});

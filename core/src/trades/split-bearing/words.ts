@@ -1,0 +1,49 @@
+import type { TradeWords } from '../../engine/trade.ts';
+import { reportAt } from '../../engine/trades.ts';
+import { len, num } from '../../quantities/say.ts';
+import { bolts } from '../../steps/bolts.ts';
+import { boltsCame, boltsRow, hottestCame, shaftCame } from '../../steps/came.ts';
+import { conditionCame } from '../../steps/condition/came.ts';
+import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { firstHoursDrawing } from '../../steps/drawings.ts';
+import { raceDrawing } from './drawing.ts';
+import { races } from './race-gaps.ts';
+import type { SplitSetup } from './setup.ts';
+
+/** What is said of a split bearing fitted. */
+export const words: TradeWords<SplitSetup> = {
+  offer: ['Fit a split bearing', 'where no ring slides on'],
+  setup: 'Bearing, shaft, screws',
+  changes: 'bearing, screws',
+  sheet: 'Fit-up sheet',
+  signed: 'Fitted',
+  role: (setup) => setup.role,
+  came(state) {
+    const { row, ...shaft } = shaftCame(state);
+    const race = (races.valuesOf(reportAt(state, 'seated')) ?? races.valuesOf(reportAt(state, 'race')))
+      ?.raceMm;
+    const gapsMm = race && race.a !== null && race.b !== null ? ([race.a, race.b] as const) : null;
+    const seatingRounds = bolts.valuesOf(reportAt(state, 'seat'))?.settling.length ?? null;
+    const torqueNm = boltsCame(state, 'bolts');
+    const hottest = hottestCame(state);
+    const { count, size, grade } = state.setup.capBolts;
+    return {
+      results: {
+        ...shaft,
+        ...conditionCame(state),
+        gapsMm,
+        seatingRounds,
+        torqueNm,
+        hottestC: hottest.hottestC,
+      },
+      rows: [
+        row,
+        ['Race gaps, both joints', gapsMm === null ? '–' : `${num(gapsMm[0])} and ${len(gapsMm[1])}`],
+        ['Seating rounds', seatingRounds === null ? '–' : String(seatingRounds)],
+        boltsRow('Cap bolts', `${count} × ${size} ${grade}`, torqueNm),
+        ...hottest.rows,
+      ],
+    };
+  },
+  drawings: (state) => [...raceDrawing(state), ...turnDrawings(state), ...firstHoursDrawing(state)],
+};

@@ -1,0 +1,56 @@
+import { type InferType, object, string } from 'yup';
+import { isWhole } from '../../engine/asked.ts';
+import { conditionPart, MEASURES } from '../../steps/condition/condition.ts';
+import {
+  everyJob,
+  holdBefore,
+  inOrder,
+  MAKER_ORDER,
+  makerCondition,
+  makerShaft,
+  placeFields,
+  shaftFields,
+  shaftSchools,
+} from '../../steps/setup-parts.ts';
+import '../../judgement/sentences.ts';
+
+/** A survey of a machine: no part is fitted, what is measured is `condition`. */
+export const conditionSetupSchema = object({
+  procedure: string()
+    .oneOf(['condition.survey'] as const)
+    .required(),
+  ...placeFields,
+  ...everyJob,
+  holdBefore: holdBefore({ verdict: 'verdict', sign: 'signature' }),
+  ...shaftFields,
+  condition: conditionPart(MEASURES).required(),
+  schools: shaftSchools,
+  maker: object({ ...makerShaft, ...makerCondition })
+    .noUnknown()
+    .required(),
+})
+  .noUnknown()
+  .test('whole', isWhole)
+  .test('maker-order', MAKER_ORDER, inOrder);
+
+export type ConditionSetup = InferType<typeof conditionSetupSchema>;
+
+/** A usual pump to survey before a seal: a 60 shaft in a box of 100. Nothing of it is a limit. */
+export const USUAL_CONDITION: Omit<ConditionSetup, 'machine' | 'position'> = {
+  procedure: 'condition.survey',
+  shaftSystem: 'metric',
+  shaftMm: 60,
+  seatMm: 60,
+  stations: 3,
+  angles: 3,
+  holdBefore: [],
+  maker: {},
+  condition: {
+    measures: ['look', 'shaft', 'finish', 'runout', 'play', 'face', 'bore'],
+    seat: 'mechanical-seal',
+    runoutStations: 3,
+    runoutAngles: 8,
+    boxBoreMm: 100,
+    faceRadiusMm: 80,
+  },
+};

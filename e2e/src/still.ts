@@ -1,0 +1,21 @@
+import type { Page } from 'playwright-core';
+
+/**
+ * Wait until the page stands still: its fonts are there, nothing is animated, and for some frames nothing on it has changed. What ticks by itself, such as a clock, changes seldom enough to be passed over.
+ */
+export async function still(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+    const frame = () => new Promise((done) => requestAnimationFrame(done));
+    let quiet = 0;
+    const seen = new MutationObserver(() => {
+      quiet = 0;
+    });
+    seen.observe(document, { subtree: true, childList: true, attributes: true, characterData: true });
+    for (let i = 0; quiet < 8 && i < 300; i++) {
+      await frame();
+      quiet = document.getAnimations().some((a) => a.playState === 'running') ? 0 : quiet + 1;
+    }
+    seen.disconnect();
+  });
+}

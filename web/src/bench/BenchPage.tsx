@@ -1,0 +1,183 @@
+import type { LockAlignmentValues, Pattern } from '@fulcrant/core/arithmetic/bearings/lock-alignment';
+import { CALCULATORS, listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
+import type { FaceLoadValues } from '@fulcrant/core/arithmetic/seals/face-load';
+import type { CalculatorResult } from '@fulcrant/core/judgement/result';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { Corner } from '../entry/Corner.tsx';
+import { LockFigure } from '../figures/LockFigure.tsx';
+import { Beam } from '../ui/Beam.tsx';
+import { Fault } from '../ui/controls.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
+import { FindingLine } from '../ui/verdicts.tsx';
+import { Working } from '../ui/Working.tsx';
+import { labelOf, START } from './fields.ts';
+import { type FlatSchema, isLines, type Property, readInput } from './read-input.ts';
+
+const FaceLoad = lazy(() => import('./FaceLoad.tsx'));
+
+/** A sum without a job: any calculator of the registry, judged as it is typed. */
+export function BenchPage() {
+  const { unit } = useSettings();
+  const say = useSay();
+  const listing = useMemo(listCalculators, []);
+  const [id, setId] = useState('bearing.drive-up-target');
+  const [typed, setTyped] = useState(START);
+  const schema = listing.find((l) => l.id === id)?.input as FlatSchema;
+  const values = typed[id] ?? {};
+  const fields = Object.entries(schema.properties ?? {});
+  const input = Object.fromEntries(
+    fields.flatMap(([k, p]) => {
+      const v = readInput(k, values[k] ?? '', p, unit);
+      return v === undefined ? [] : [[k, v]];
+    }),
+  );
+  const answer = runCalculator(id, input, unit);
+  const faultOf = (key: string) =>
+    answer.ok
+      ? undefined
+      : answer.faults.find(
+          (f) => f.path === key || f.path.startsWith(`${key}.`) || f.path.startsWith(`${key}[`),
+        );
+  const loose = answer.ok ? [] : answer.faults.filter((f) => !fields.some(([k]) => faultOf(k) === f));
+  return (
+    <div className="mx-auto max-w-6xl p-2 md:p-3.5">
+      <main className="grid border border-rule lg:grid-cols-[300px_1fr]">
+        <nav className="border-b border-rule px-4 py-4 lg:border-b-0 lg:border-r" aria-label="Sums">
+          <h1 className="m-0 mb-2 text-3xl">The bench</h1>
+          <Link className="text-steel underline underline-offset-4" to="/">
+            Shift board
+          </Link>
+          <ul className="m-0 mt-3 list-none p-0">
+            {CALCULATORS.map((c) => (
+              <li key={c.id} className="border-t border-faint">
+                <button
+                  type="button"
+                  aria-current={c.id === id}
+                  onClick={() => setId(c.id)}
+                  className="min-h-12 w-full py-1.5 text-left leading-snug aria-[current=true]:font-semibold aria-[current=true]:text-brass"
+                >
+                  {c.title}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <div className="grid gap-6 px-6 py-4 md:grid-cols-2">
+          <div className="flex flex-col gap-3">
+            {fields.map(([key, p]) => (
+              <BenchField
+                key={key}
+                name={key}
+                label={labelOf(id, key)}
+                property={p}
+                optional={!schema.required?.includes(key)}
+                value={values[key] ?? ''}
+                fault={faultOf(key)?.message}
+                onValue={(v) => setTyped({ ...typed, [id]: { ...values, [key]: v } })}
+              />
+            ))}
+          </div>
+          <div className="flex flex-col gap-4" aria-live="polite">
+            {answer.ok && id === 'seal.face-load' && (
+              <Suspense fallback={<div className="h-96" />}>
+                <FaceLoad input={input} values={answer.result.values as FaceLoadValues} />
+              </Suspense>
+            )}
+            {answer.ok && id === 'bearing.lock-alignment' && (
+              <LockFigure
+                nut={(input as { nut: Pattern }).nut}
+                washer={(input as { washer: Pattern }).washer}
+                way={(input as { way?: 'back' }).way ?? 'forward'}
+                meets={(answer.result.values as LockAlignmentValues).least}
+              />
+            )}
+            {answer.ok ? (
+              <Answer result={answer.result} />
+            ) : (
+              loose.map((f) => <Fault key={f.message}>{say(f.message)}</Fault>)
+            )}
+          </div>
+        </div>
+      </main>
+      <footer>
+        <Corner />
+      </footer>
+    </div>
+  );
+}
+
+function Answer({ result }: { result: CalculatorResult<unknown> }) {
+  return (
+    <>
+      {result.beams.map((b) => (
+        <Beam key={b.label} beam={b} />
+      ))}
+      <ul className="m-0 list-none p-0">
+        {result.findings.map((f) => (
+          <FindingLine key={f.code} finding={f} />
+        ))}
+      </ul>
+      <Working lines={result.working} />
+    </>
+  );
+}
+
+type FieldProps = {
+  name: string;
+  label: string;
+  property: Property;
+  optional: boolean;
+  value: string;
+  fault: string | undefined;
+  onValue: (v: string) => void;
+};
+
+/** One input of a calculator, by the shape its schema gives: a choice, lines of numbers, or one number. */
+function BenchField({ name, label, property, optional, value, fault, onValue }: FieldProps) {
+  const look = 'w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
+  const id = `bench-${name}`;
+  const choices = property.enum ?? (property.type === 'boolean' ? ['true', 'false'] : null);
+  const said = (o: string | number) =>
+    property.type === 'boolean' ? (o === 'true' ? 'yes' : 'no') : String(o);
+  return (
+    <div className="flex flex-col">
+      <label htmlFor={id} className="text-sm text-muted">
+        {label}
+        {optional ? ' (may stay empty)' : ''}
+      </label>
+      {choices ? (
+        <select
+          id={id}
+          className={`${look} min-h-12`}
+          value={value}
+          onChange={(e) => onValue(e.target.value)}
+        >
+          <option value="">–</option>
+          {choices.map((o) => (
+            <option key={o} value={o}>
+              {said(o)}
+            </option>
+          ))}
+        </select>
+      ) : isLines(property) ? (
+        <textarea
+          id={id}
+          rows={4}
+          className={`${look} figures`}
+          value={value}
+          onChange={(e) => onValue(e.target.value)}
+        />
+      ) : (
+        <input
+          id={id}
+          className={`${look} figures min-h-12`}
+          autoComplete="off"
+          value={value}
+          onChange={(e) => onValue(e.target.value)}
+        />
+      )}
+      {fault && <Fault>{fault.replace(name, label)}</Fault>}
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import { listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
+import { describe, expect, it } from 'vitest';
+import { labelOf, START } from './fields.ts';
+import { type FlatSchema, isLines, readInput } from './read-input.ts';
+
+const inputOf = (id: string, unit: 'mm' | 'in' = 'mm') => {
+  const schema = listCalculators().find((c) => c.id === id)?.input as FlatSchema;
+  return Object.fromEntries(
+    Object.entries(schema.properties ?? {}).flatMap(([k, p]) => {
+      const v = readInput(k, START[id]?.[k] ?? '', p, unit);
+      return v === undefined ? [] : [[k, v]];
+    }),
+  );
+};
+
+describe('the bench', () => {
+  it('has an example for every calculator, and each is worked without a fault', () => {
+    for (const { id } of listCalculators()) {
+      const answer = runCalculator(id, inputOf(id));
+      expect([id, answer.ok ? [] : answer.faults]).toEqual([id, []]);
+    }
+  });
+  it('calls every input by a name of its own', () => {
+    for (const { id, input } of listCalculators())
+      for (const key of Object.keys((input as FlatSchema).properties ?? {}))
+        expect(labelOf(id, key), `${id} ${key}`).not.toBe(key);
+  });
+  it('reads lists, rows and records in the order the schema names them', () => {
+    expect(inputOf('alignment.coupling').rimMm).toEqual([0, -0.2, -0.4, -0.2]);
+    expect(inputOf('alignment.soft-foot').feet).toEqual([[0.02], [0.16, 0.17, 0.16, 0.18], [0.01], [0.03]]);
+    expect(inputOf('shaft.play').end).toEqual([
+      { pushMm: 0, pullMm: 0.1 },
+      { pushMm: 0, pullMm: 0.11 },
+    ]);
+    expect(inputOf('box.face').heldOneWay).toBe(true);
+    expect(inputOf('seal.angles').marks).toEqual({
+      'gland-split': 0,
+      'stationary-split': 88,
+      'rotary-split': 95,
+    });
+    expect(inputOf('seal.angles').rules).toEqual([
+      { a: 'gland-split', b: 'stationary-split', want: 'square' },
+      { a: 'rotary-split', b: 'stationary-split', want: 'apart' },
+    ]);
+  });
+  it('lengths of one field are read in the unit in force, fractions and all', () => {
+    expect(readInput('shaftMm', '2 7/16', { type: 'number' }, 'mm')).toBeCloseTo(61.9125, 9);
+    expect(readInput('shaftMm', '2', { type: 'number' }, 'in')).toBe(50.8);
+    expect(readInput('shaftMm', 'thick', { type: 'number' }, 'mm')).toBe('thick');
+  });
+  it('what is no number stays as typed, so that the fault can be said beside its field', () => {
+    const rows = { type: 'array', items: { type: 'array', items: { type: 'number' } } };
+    expect(isLines(rows)).toBe(true);
+    expect(readInput('feet', '0.1 a bit', rows, 'mm')).toEqual([[0.1, 'a', 'bit']]);
+    const answer = runCalculator('alignment.soft-foot', { feet: [[0.1], ['a']], resolutionMm: 0.01 });
+    expect(!answer.ok && answer.faults[0]?.path).toBe('feet[1][0]');
+  });
+});

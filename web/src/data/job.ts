@@ -1,0 +1,198 @@
+import type { Person } from '@fulcrant/core/api/requests';
+import type { EventDataOf, EventType, JobEvent } from '@fulcrant/core/engine/events';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { take } from '@fulcrant/core/engine/take';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { HouseRules } from '@fulcrant/core/sources/schools';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
+import { v7 } from 'uuid';
+import { readThrough, Unreachable } from './api.ts';
+import { folder } from './fold.ts';
+import { enqueue, useQueue } from './queue.ts';
+import { readStored } from './sent-events.ts';
+import { useSession } from './session.tsx';
+import { readCached } from './store.ts';
+
+export function makeEvent<T extends EventType>(
+  person: Person,
+  jobId: string,
+  type: T,
+  data: EventDataOf<T>,
+): JobEvent {
+  return {
+    id: v7(),
+    jobId,
+    at: new Date().toISOString(),
+    author: { id: person.id, name: person.name, role: person.role },
+    type,
+    data,
+  } as JobEvent;
+}
+
+/** Keep an event on the device; null when it is safe there. */
+async function keep(event: JobEvent): Promise<string | null> {
+  try {
+    await enqueue(event);
+    return null;
+  } catch {
+    return 'This device could not keep it: its storage is full or switched off. Nothing was stored.';
+  }
+}
+
+/** Why a job is not there: without the server only what this device has opened before is. */
+const said = (error: Error): string =>
+  error instanceof Unreachable
+    ? `${error.message} This job was never opened on this device, so no copy of it is here.`
+    : error.message;
+
+export type JobView = {
+  state: JobState | null;
+  number: string | null;
+  /** Entries of it that wait on this device. */
+  unsent: number;
+  loading: boolean;
+  fault: string | null;
+  /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
+  act<T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null>;
+  /** Do several things in a row, each judged after those before it; why each was refused, or null where it is kept. */
+  actAll<T extends EventType>(
+    acts: ReadonlyArray<{ type: T; data: EventDataOf<T> }>,
+  ): Promise<Array<string | null>>;
+  /** The state if this happened now; the refusal where it may not. Nothing is kept. */
+  suppose<T extends EventType>(type: T, data: EventDataOf<T>): { state: JobState } | { refusal: string };
+  /** The state if several things happened now, those that may not left out. Nothing is kept. */
+  supposeAll<T extends EventType>(acts: ReadonlyArray<{ type: T; data: EventDataOf<T> }>): JobState | null;
+};
+
+/** One job: what the server has, with what still waits on this device laid on top. */
+export function useJob(id: string): JobView {
+  const { person } = useSession();
+  const queue = useQueue();
+  const client = useQueryClient();
+  const [fold] = useState(folder);
+  const stored = useQuery({
+    queryKey: ['job', id],
+    queryFn: () => readStored(client, id),
+    refetchInterval: 15_000,
+  });
+  const base = stored.data?.events;
+  const waiting = useMemo(() => {
+    const known = new Set(base?.map((e) => e.id));
+    return queue.waiting.map((w) => w.event).filter((e) => e.jobId === id && !known.has(e.id));
+  }, [base, queue.waiting, id]);
+  const state = useMemo(() => fold(base ?? [], waiting), [fold, base, waiting]);
+
+  const suppose = useCallback<JobView['suppose']>(
+    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: 'Sign in first.' }),
+    [person, id, state],
+  );
+  const supposeAll = useCallback<JobView['supposeAll']>(
+    (acts) => {
+      if (!person) return null;
+      return acts.reduce<JobState | null>((then, a) => {
+        const taken = take(then, makeEvent(person, id, a.type, a.data));
+        return 'refusal' in taken ? then : taken.state;
+      }, state);
+    },
+    [person, id, state],
+  );
+  const actAll = useCallback<JobView['actAll']>(
+    async (acts) => {
+      if (!person) return acts.map(() => 'Sign in first.');
+      const said: Array<string | null> = [];
+      let then = state;
+      for (const a of acts) {
+        const event = makeEvent(person, id, a.type, a.data);
+        const taken = take(then, event);
+        said.push('refusal' in taken ? taken.refusal : await keep(event));
+        if (!('refusal' in taken) && said.at(-1) === null) then = taken.state;
+      }
+      return said;
+    },
+    [person, id, state],
+  );
+  const act = useCallback<JobView['act']>(
+    async (type, data) => (await actAll([{ type, data }]))[0] ?? null,
+    [actAll],
+  );
+  return {
+    state,
+    number: stored.data?.job?.number ?? null,
+    unsent: waiting.length,
+    loading: stored.isPending || !queue.ready,
+    fault: stored.error && !state ? said(stored.error) : null,
+    act,
+    actAll,
+    suppose,
+    supposeAll,
+  };
+}
+
+export type StoredPosition = { id: string; site: string; machine: string; position: string; setup: Setup };
+
+type FoundPositions = { positions: StoredPosition[]; more: boolean };
+const positionsPath = (typed: string) => `/api/positions?limit=20&q=${encodeURIComponent(typed)}`;
+const holds = (p: StoredPosition, typed: string): boolean =>
+  typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((w) => `${p.machine} ${p.position}`.toLowerCase().includes(w));
+
+/** Positions by what was typed: every word somewhere in machine or place. `more` where the list is cut. */
+export function usePositions(typed: string) {
+  return useQuery({
+    queryKey: ['positions', typed],
+    queryFn: async (): Promise<FoundPositions> => {
+      try {
+        return await readThrough<FoundPositions>(positionsPath(typed));
+      } catch (error) {
+        if (!(error instanceof Unreachable)) throw error;
+        // Without the server: among those this device has been shown.
+        const known = await readCached<FoundPositions>(positionsPath(''));
+        if (!known) throw error;
+        return { positions: known.positions.filter((p) => holds(p, typed)), more: known.more };
+      }
+    },
+    staleTime: 30_000,
+    placeholderData: (before) => before,
+  });
+}
+
+export function useInstruments() {
+  return useQuery({
+    queryKey: ['instruments'],
+    queryFn: () => readThrough<{ instruments: Instrument[] }>('/api/instruments'),
+    staleTime: 60_000,
+  });
+}
+
+/** The plant's house rules, and who set them last. */
+export function useHouseRules() {
+  return useQuery({
+    queryKey: ['house-rules'],
+    queryFn: () =>
+      readThrough<{ rules: HouseRules; set: { by: string; at: string } | null }>('/api/house-rules'),
+    staleTime: 30_000,
+  });
+}
+
+/** Open a job on this device; it goes to the server with everything that follows. */
+export function useOpenJob(): (setup: Setup, positionId: string) => Promise<string> {
+  const { person } = useSession();
+  const client = useQueryClient();
+  return useCallback(
+    async (setup, positionId) => {
+      if (!person) throw new Error('Sign in first.');
+      const jobId = v7();
+      const event = makeEvent(person, jobId, 'job.opened', { positionId, setup });
+      const taken = take(null, event);
+      if ('refusal' in taken) throw new Error(taken.refusal);
+      await enqueue(event);
+      void client.invalidateQueries({ queryKey: ['jobs'] });
+      return jobId;
+    },
+    [person, client],
+  );
+}

@@ -1,0 +1,203 @@
+import type { EventsResponse } from '@fulcrant/core/api/requests';
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import { useSyncExternalStore } from 'react';
+import { ApiFault, call, Unreachable } from './api.ts';
+import {
+  allAside,
+  allWaiting,
+  dropAside,
+  dropWaiting,
+  putWaiting,
+  type SetAside,
+  setAside,
+  tryAgain,
+  type Waiting,
+} from './store.ts';
+
+export type QueueStatus = 'idle' | 'sending' | 'away' | 'sign-in';
+export type QueueView = {
+  waiting: readonly Waiting[];
+  aside: readonly SetAside[];
+  status: QueueStatus;
+  ready: boolean;
+};
+
+/** How many events go in one request. */
+const BATCH = 50;
+const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
+
+let view: QueueView = { waiting: [], aside: [], status: 'idle', ready: false };
+let me: string | null = null;
+let retries = 0;
+let timer: ReturnType<typeof setTimeout> | null = null;
+let flushing = false;
+let again = false;
+const listeners = new Set<() => void>();
+const sentListeners = new Set<(jobId: string, sent: JobEvent[]) => void | Promise<void>>();
+const otherTabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fulcrant-queue');
+
+function show(change: Partial<QueueView>): void {
+  view = { ...view, ...change };
+  for (const l of listeners) l();
+}
+
+/** Read the shelf again: at start, and when another tab has changed it. */
+async function reload(): Promise<void> {
+  try {
+    show({ waiting: await allWaiting(), aside: await allAside(), ready: true });
+  } catch {
+    // No storage on this device (a private window, say): what the server has can be looked at, and every attempt to
+    // record is refused with a sentence.
+    show({ ready: true });
+  }
+}
+
+/** Called with a job's events once the server has them, before they leave the queue. */
+export function onSent(listener: (jobId: string, sent: JobEvent[]) => void | Promise<void>): () => void {
+  sentListeners.add(listener);
+  return () => sentListeners.delete(listener);
+}
+
+/**
+ * Keep an event on this device, then send it when there is somebody to send it to. Resolves when it is safely kept.
+ * @throws where the device cannot keep it (storage full or forbidden): then nothing may be said to be stored
+ */
+export async function enqueue(event: JobEvent): Promise<void> {
+  const kept = await putWaiting(event);
+  show({ waiting: [...view.waiting, kept] });
+  otherTabs?.postMessage('changed');
+  void flush();
+}
+
+/** Whose readings may go: each person's are sent only while they are signed in here. */
+export function setSender(personId: string | null): void {
+  me = personId;
+  if (personId) void flush();
+}
+
+function later(status: QueueStatus): void {
+  const wait = RETRY_MS[Math.min(retries, RETRY_MS.length - 1)] ?? 15_000;
+  retries++;
+  show({ status });
+  if (timer) clearTimeout(timer);
+  timer = setTimeout(() => void flush(), wait);
+}
+
+/** Send what waits, oldest first, one job's run at a time. One tab sends; posting twice would be one event anyway. */
+export async function flush(): Promise<void> {
+  // Asked while it is at it: it looks once more before it stops, so that nothing put in meanwhile is left lying.
+  again = true;
+  if (flushing) return;
+  flushing = true;
+  try {
+    while (again) {
+      again = false;
+      if (navigator.locks) await navigator.locks.request('fulcrant-send', sendAll);
+      else await sendAll();
+    }
+  } finally {
+    flushing = false;
+  }
+}
+
+/** The server could not deal with a run: its own fault, or the run is too large. One alone that is too large is refused for good. */
+const isTooMuch = (error: ApiFault, run: readonly Waiting[]): boolean =>
+  error.status >= 500 || (error.status === 413 && run.length > 1);
+
+async function sendAll(): Promise<void> {
+  // Jobs whose run the server could not deal with go one by one; one that fails even alone waits, and the others go on.
+  const alone = new Set<string>();
+  const stuck = new Set<string>();
+  for (;;) {
+    const waiting = await allWaiting();
+    const mine = waiting.filter((w) => w.event.author.id === me);
+    const first = mine.find((w) => !stuck.has(w.event.jobId));
+    if (!first) {
+      if (stuck.size > 0) return later('away');
+      retries = 0;
+      show({
+        waiting,
+        aside: await allAside(),
+        status: waiting.length > 0 ? 'sign-in' : 'idle',
+        ready: true,
+      });
+      return;
+    }
+    const { jobId } = first.event;
+    const run = mine.filter((w) => w.event.jobId === jobId).slice(0, alone.has(jobId) ? 1 : BATCH);
+    show({ waiting, status: 'sending' });
+    try {
+      const answer = await call<EventsResponse>('POST', `/api/jobs/${jobId}/events`, {
+        events: run.map((w) => w.event),
+        sentAt: new Date().toISOString(),
+      });
+      await settle(run, answer);
+      retries = 0;
+    } catch (error) {
+      if (error instanceof ApiFault && error.status === 401) return show({ status: 'sign-in' });
+      if (error instanceof Unreachable || (error instanceof ApiFault && error.status === 429))
+        return later('away');
+      if (!(error instanceof ApiFault)) throw error;
+      if (isTooMuch(error, run)) {
+        if (run.length > 1) alone.add(jobId);
+        else stuck.add(jobId);
+        continue;
+      }
+      // Refused as a whole: kept aside with the reason, so that what comes after is not stuck behind it.
+      for (const w of run) await setAside(w, error.title);
+    }
+  }
+}
+
+async function settle(run: Waiting[], answer: EventsResponse): Promise<void> {
+  const has = run.filter((w) => answer.outcomes.some((o) => o.id === w.event.id && o.outcome !== 'refused'));
+  for (const l of sentListeners)
+    await l(
+      answer.jobId,
+      has.map((w) => w.event),
+    );
+  for (const w of run) {
+    const outcome = answer.outcomes.find((o) => o.id === w.event.id);
+    if (outcome?.outcome === 'refused') await setAside(w, outcome.reason ?? 'Refused.');
+    else if (outcome) await dropWaiting(w.n);
+  }
+  await reload();
+  otherTabs?.postMessage('changed');
+}
+
+/** Send a set-aside event once more. */
+export async function retryAside(id: string): Promise<void> {
+  await tryAgain(id);
+  await reload();
+  void flush();
+}
+
+/** Forget a set-aside event whose words now stand on the sheet as a note. */
+export async function forgetAside(id: string): Promise<void> {
+  await dropAside(id);
+  await reload();
+}
+
+/** Begin: read the shelf, listen for the network and for other tabs. */
+export function startQueue(): void {
+  void reload().then(() => flush().catch(() => undefined));
+  addEventListener('online', () => {
+    retries = 0;
+    void flush();
+  });
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') void flush();
+  });
+  otherTabs?.addEventListener('message', () => void reload());
+}
+
+/** The queue as the corner of the sheet shows it. */
+export function useQueue(): QueueView {
+  return useSyncExternalStore(
+    (l) => {
+      listeners.add(l);
+      return () => listeners.delete(l);
+    },
+    () => view,
+  );
+}

@@ -1,0 +1,43 @@
+import { parseAngle } from '@fulcrant/core/quantities/angle';
+import { type FormEvent, useState } from 'react';
+import { Button, Fault } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+/** Any angle of the turn, where a keyway or a hole stands in the way of an even one. */
+export function AngleChoice({ onAngle }: { onAngle: (deg: number) => string | null }) {
+  const [text, setText] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const say = useSay();
+  if (text === null)
+    return (
+      <Button weight="bare" className="!px-0 !text-base" onClick={() => setText('')}>
+        Another angle
+      </Button>
+    );
+  const go = (e: FormEvent) => {
+    e.preventDefault();
+    const angle = parseAngle(text);
+    const refused = angle.ok ? onAngle(angle.deg) : angle.message;
+    setFault(refused);
+    if (!refused) setText(null);
+  };
+  return (
+    <form onSubmit={go} noValidate className="flex flex-wrap items-center gap-2">
+      <label className="flex items-center gap-2">
+        at
+        <input
+          // biome-ignore lint/a11y/noAutofocus: it was just asked for
+          autoFocus
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          inputMode="decimal"
+          maxLength={8}
+          aria-label="Angle of the turn, degrees"
+          className="figures min-h-12 w-24 border-0 border-b-2 border-brass bg-transparent text-xl"
+        />
+        °
+      </label>
+      <Button type="submit">Read there</Button>
+      {fault && <Fault>{say(fault)}</Fault>}
+    </form>
+  );
+}

@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { makeEvent } from '../data/job.ts';
+import { enqueue, flush, forgetAside, retryAside, useQueue } from '../data/queue.ts';
+import { useSession } from '../data/session.tsx';
+import type { SetAside } from '../data/store.ts';
+import { Button, Dialog } from '../ui/controls.tsx';
+import { SAID, useKeys } from '../ui/keys.ts';
+import { useSay, useSettings } from '../ui/settings.tsx';
+
+/** The corner of the sheet: what waits to be sent, units, light, who is signed in, the keys. */
+export function Corner({ job }: { job?: string }) {
+  const { waiting, aside, status } = useQueue();
+  const { unit, setUnit, theme, setTheme } = useSettings();
+  const { person, stale } = useSession();
+  const [keys, setKeys] = useState(false);
+  const [showAside, setShowAside] = useState(false);
+  const here = job ? waiting.filter((w) => w.event.jobId === job).length : 0;
+  const n = waiting.length;
+
+  useKeys({
+    keys: () => setKeys(true),
+    units: () => setUnit(unit === 'mm' ? 'in' : 'mm'),
+    light: () => setTheme(theme === 'day' ? 'night' : 'day'),
+  });
+
+  const queueWords =
+    n === 0
+      ? 'All stored'
+      : `${n} ${n === 1 ? 'entry waits' : 'entries wait'} on this device${job && here !== n ? ` (${here} of this job)` : ''}: ${status === 'away' ? 'no connection' : status === 'sign-in' || stale ? 'sign in to send' : 'sending'}`;
+  const small = 'min-h-11 px-2 underline underline-offset-4 decoration-1';
+  return (
+    <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[0.95rem] text-muted no-print">
+      <p
+        role="status"
+        className={`m-0 mr-auto flex items-center gap-2 ${n > 0 ? 'font-medium text-brass' : ''}`}
+        data-waiting={n}
+        data-queue={status}
+      >
+        <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
+          {n > 0 ? (
+            <path d="M1 1h12L7 7l6 6H1l6-6z" fill="currentColor" />
+          ) : (
+            <path d="M1 7l4 4 8-9" fill="none" stroke="currentColor" strokeWidth="2" />
+          )}
+        </svg>
+        {queueWords}
+        {status === 'away' && (
+          <button type="button" className={small} onClick={() => void flush()}>
+            try now
+          </button>
+        )}
+      </p>
+      {aside.length > 0 && (
+        <button
+          type="button"
+          className={`${small} font-medium text-stop`}
+          onClick={() => setShowAside(true)}
+          data-aside={aside.length}
+        >
+          {aside.length} refused by the server
+        </button>
+      )}
+      <button type="button" className={small} onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}>
+        {unit === 'mm' ? 'mm, show in' : 'in, show mm'}
+      </button>
+      <button type="button" className={small} onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}>
+        {theme === 'day' ? 'night' : 'day'}
+      </button>
+      <Link className={`${small} inline-flex items-center`} to="/sign-in">
+        {person ? `${person.name}, ${person.role}${stale ? ': sign in again' : ''}` : 'sign in'}
+      </Link>
+      <button type="button" className={small} onClick={() => setKeys(true)} aria-label="Keys">
+        ?
+      </button>
+      <Dialog open={keys} onClose={() => setKeys(false)} title="Keys">
+        <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+          {SAID.map(([k, what]) => (
+            <div key={k} className="contents">
+              <dt className="figures font-semibold">{k}</dt>
+              <dd className="m-0">{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Dialog>
+      <Dialog
+        open={showAside}
+        onClose={() => setShowAside(false)}
+        title="Refused by the server, kept here"
+        wide
+      >
+        <AsideList aside={aside} />
+      </Dialog>
+    </div>
+  );
+}
+
+/** Refused entries are never thrown away: they are sent again, or their words go on the sheet as a note. */
+function AsideList({ aside }: { aside: readonly SetAside[] }) {
+  const { person } = useSession();
+  const say = useSay();
+  const asNote = async ({ event, reason }: SetAside) => {
+    if (!person) return;
+    const text =
+      `Refused entry of ${event.author.name}, ${event.at}: ${event.type} ${JSON.stringify(event.data)}. Reason: ${reason}`.slice(
+        0,
+        1000,
+      );
+    await enqueue(makeEvent(person, event.jobId, 'note.added', { text }));
+    await forgetAside(event.id);
+  };
+  return (
+    <ul className="m-0 list-none p-0">
+      {aside.map((a) => (
+        <li key={a.event.id} className="border-t border-faint py-3">
+          <p className="m-0">
+            {a.event.type}
+            {'place' in a.event.data ? `, ${a.event.data.place}: typed “${a.event.data.raw}”` : ''}
+            <span className="text-muted">
+              {' '}
+              {a.event.author.name}, {a.event.at}
+            </span>
+          </p>
+          <p className="m-0 font-medium text-stop">{say(a.reason)}</p>
+          <div className="mt-2 flex gap-3">
+            <Button onClick={() => void retryAside(a.event.id)}>Send again</Button>
+            <Button onClick={() => void asNote(a)}>Put on the sheet as a note</Button>
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}

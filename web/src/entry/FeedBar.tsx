@@ -1,0 +1,223 @@
+import type { Place } from '@fulcrant/core/engine/state';
+import type { GaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
+import { formatPressure } from '@fulcrant/core/quantities/pressure';
+import { formatTemperature } from '@fulcrant/core/quantities/temperature';
+import { formatTorque } from '@fulcrant/core/quantities/torque';
+import type { StandInLeak } from '@fulcrant/core/simulation/dripping';
+import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
+import { STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
+import type { StandInHeat } from '@fulcrant/core/simulation/warming';
+import { footKey } from '@fulcrant/core/steps/condition/soft-foot';
+import { Radio, Unplug } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { moveHand, pairSerial, pairStandIn, portFor, quantityFor, unpair, useFeed } from '../data/feed.ts';
+import { hasSerial } from '../data/serial-port.ts';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { Digits } from '../ui/Num.tsx';
+import { useSettings } from '../ui/settings.tsx';
+
+const SHAFT_WORDS: Record<StandInShaft, string> = {
+  true: 'a true shaft',
+  bent: 'a bent shaft',
+  'off-centre': 'a straight shaft off centre',
+  oval: 'an oval shaft',
+  bruised: 'a shaft with a bruise',
+};
+const PUMP_WORDS: Record<StandInPump, string> = {
+  free: 'a nut that goes freely',
+  'other-nut-tight': 'the other nut left tight',
+  'lets-go': 'a sleeve about to let go',
+};
+const LEAK_WORDS: Record<StandInLeak, string> = {
+  rings: 'packing being broken in',
+  faces: 'a seal that beds in',
+  'faces-open': 'a seal that opens',
+};
+const HEAT_WORDS: Record<StandInHeat, string> = {
+  'first-hours': 'a bearing in its first hours',
+  'falls-back': 'a rise that falls back',
+  'keeps-climbing': 'one that keeps climbing',
+};
+
+/** What a line of a gauge shows, in the unit in force. */
+function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): string {
+  switch (line.quantity) {
+    case 'length':
+      return lengthDigits(line.value, unit);
+    case 'pressure':
+      return formatPressure(line.value, unit);
+    case 'temperature':
+      return formatTemperature(line.value, unit);
+    case 'torque':
+      return formatTorque(line.value, unit);
+    case 'count':
+      return `${line.value} a minute`;
+    case 'angle':
+      return `${line.value.toFixed(0)}°`;
+  }
+}
+
+/** The gauge on a port: what it shows, whether it is live, and the way to pair one. Space takes what it shows. */
+export function FeedBar({ place, onTake }: { place: Place; onTake: () => void }) {
+  const feed = useFeed();
+  const { unit } = useSettings();
+  const [pairing, setPairing] = useState(false);
+  const port = feed.source ? portFor(place.instrumentKinds) : null;
+  const heard = port ? feed.heard[port] : undefined;
+
+  // The stand-in's hand follows the sheet: it goes to the place that is asked for, and only when that changes.
+  const atMm = place.turn?.atMm;
+  const angleDeg = place.turn?.angleDeg;
+  const foot = footKey.read(place.key)?.foot ?? 0;
+  const { minutes, flats } = place;
+  const otherNut = place.key.endsWith('/back');
+  useEffect(() => {
+    if (feed.source !== 'stand-in') return;
+    if (atMm !== undefined && angleDeg !== undefined) void moveHand({ atMm, angleDeg });
+    else if (foot > 0) void moveHand({ foot });
+    else if (minutes !== undefined) void moveHand({ minutes, ...(flats === undefined ? {} : { flats }) });
+    else if (otherNut) void moveHand({ freeOtherNut: true });
+  }, [feed.source, atMm, angleDeg, foot, minutes, flats, otherNut]);
+
+  if (feed.source && !port) return null;
+  if (!port)
+    return (
+      <>
+        <Button weight="bare" className="!px-0 !text-base" onClick={() => setPairing(true)}>
+          Pair a gauge
+        </Button>
+        <PairDialog open={pairing} onClose={() => setPairing(false)} place={place} />
+      </>
+    );
+  const fits = heard && heard.quantity === quantityFor(place.quantity);
+  return (
+    <div className="w-full border-t border-faint pt-1" data-feed={feed.state}>
+      <div className="flex items-center gap-x-2.5">
+        <Radio
+          aria-hidden="true"
+          size={20}
+          className={`shrink-0 ${feed.state === 'live' ? 'text-steel' : 'text-stop'}`}
+        />
+        <span className="min-w-0 flex-1 leading-tight">
+          {feed.source === 'stand-in' ? 'Stand-in' : 'On the port'}{' '}
+          {feed.state === 'live' ? 'live' : feed.state === 'opening' ? 'opening …' : 'no feed'}
+          <span className="block text-sm text-muted">
+            {feed.source === 'stand-in'
+              ? place.turn && feed.heard.angle
+                ? `shaft at ${feed.heard.angle.value.toFixed(0)}°`
+                : 'practice only'
+              : 'lines of value and unit'}
+          </span>
+        </span>
+        <span className="text-right text-2xl" data-feed-value={heard?.value ?? ''}>
+          {fits ? <Digits text={shown(heard, unit)} /> : <span className="text-muted">–</span>}
+        </span>
+        <Button onClick={onTake} disabled={!heard} title="Space" className="!px-3" data-take>
+          Take it
+        </Button>
+        <button
+          type="button"
+          aria-label="Let the paired gauge go"
+          title="Let the paired gauge go"
+          onClick={unpair}
+          className="grid size-12 shrink-0 place-items-center text-muted"
+        >
+          <Unplug aria-hidden="true" size={20} />
+        </button>
+      </div>
+      {port === 'pump' && (
+        <div className="flex gap-2 pb-1">
+          <Button onClick={() => void moveHand({ strokes: 1 })} data-stroke>
+            Stroke of the pump
+          </Button>
+          <Button onClick={() => void moveHand({ release: true })} data-release>
+            Open its valve
+          </Button>
+        </div>
+      )}
+      {feed.fault && <Fault>{feed.fault}</Fault>}
+    </div>
+  );
+}
+
+/** Choose what is paired: the stand-in bench that ships with the application, or a gauge that sends lines on a serial port. */
+function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => void; place: Place }) {
+  const [fault, setFault] = useState<string | null>(null);
+  const serial = async () => {
+    const refused = await pairSerial();
+    setFault(refused);
+    if (!refused) onClose();
+  };
+  return (
+    <Dialog open={open} onClose={onClose} title="Pair a gauge">
+      <div className="flex flex-col items-start gap-3">
+        <p className="m-0">
+          A gauge that types its digits and Enter needs no pairing: it works in every field. <kbd>Space</kbd>{' '}
+          takes what a paired gauge shows.
+        </p>
+        <h3 className="kicker m-0">On a serial port, lines of value and unit</h3>
+        {hasSerial() ? (
+          <Button onClick={() => void serial()}>Choose the port</Button>
+        ) : (
+          <p className="m-0 text-muted">This browser gives no serial ports.</p>
+        )}
+        {fault && <Fault>{fault}</Fault>}
+        <Scenes place={place} onPaired={onClose} />
+        <p className="m-0 text-sm text-muted">
+          Readings from the stand-in are marked so on the sheet: practice, no record of a machine.
+        </p>
+      </div>
+    </Dialog>
+  );
+}
+
+/** What can lie on the bench for a place: pump and indicator, thermocouple, or the gauges of a shaft. */
+function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
+  const pump = place.instrumentKinds.includes('pressure');
+  const heat = place.instrumentKinds.includes('thermometer');
+  const leak = place.instrumentKinds.includes('counter');
+  const pick = (key: string, words: string, pair: () => void) => (
+    <Button
+      key={key}
+      data-scene={key}
+      onClick={() => {
+        pair();
+        onPaired();
+      }}
+    >
+      {words}
+    </Button>
+  );
+  return (
+    <>
+      <h3 className="kicker m-0">
+        Stand-in bench, for practice:{' '}
+        {pump
+          ? 'pump, its nut and indicator;'
+          : heat
+            ? 'thermocouple on'
+            : leak
+              ? 'drop counter under'
+              : 'dial, micrometer, feelers and'}
+      </h3>
+      <div className="flex flex-wrap gap-2">
+        {pump
+          ? (Object.keys(PUMP_WORDS) as StandInPump[]).map((p) =>
+              pick(p, PUMP_WORDS[p], () => pairStandIn({ shaft: 'true', pump: p })),
+            )
+          : heat
+            ? (Object.keys(HEAT_WORDS) as StandInHeat[]).map((h) =>
+                pick(h, HEAT_WORDS[h], () => pairStandIn({ shaft: 'true', heat: h })),
+              )
+            : leak
+              ? (Object.keys(LEAK_WORDS) as StandInLeak[]).map((l) =>
+                  pick(l, LEAK_WORDS[l], () => pairStandIn({ shaft: 'true', leak: l })),
+                )
+              : (Object.keys(STAND_IN_SHAFTS) as StandInShaft[]).map((s) =>
+                  pick(s, SHAFT_WORDS[s], () => pairStandIn({ shaft: s })),
+                )}
+      </div>
+    </>
+  );
+}

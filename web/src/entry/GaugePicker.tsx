@@ -1,0 +1,32 @@
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+
+const today = () => new Date().toISOString().slice(0, 10);
+export const isOverdue = (g: Instrument): boolean => g.calibrationDue < today();
+
+/** Which gauge is in hand, and whether it is out of date. The device's own list: it works with gloves and with keys. */
+export function GaugePicker({
+  gauges,
+  gauge,
+  onGauge,
+}: {
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  onGauge: (id: string) => void;
+}) {
+  return (
+    <select
+      aria-label="Gauge in hand"
+      value={gauge?.id ?? ''}
+      onChange={(e) => onGauge(e.target.value)}
+      className={`min-h-12 max-w-[10.5rem] border-0 border-b border-faint bg-paper px-1 text-[0.95rem] ${gauge && isOverdue(gauge) ? 'font-medium text-stop' : 'text-ink'}`}
+    >
+      {!gauge && <option value="">Which gauge?</option>}
+      {gauges.map((g) => (
+        <option key={g.id} value={g.id}>
+          {g.name}
+          {isOverdue(g) ? `, out of date since ${g.calibrationDue}` : ''}
+        </option>
+      ))}
+    </select>
+  );
+}

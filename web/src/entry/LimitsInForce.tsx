@@ -1,0 +1,161 @@
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { schoolsOf } from '@fulcrant/core/engine/setup';
+import type { JobState } from '@fulcrant/core/engine/state';
+import type { LimitQuestion, StepDefinition } from '@fulcrant/core/engine/step';
+import { lengthDigits, parseLength, parseTypedNumber } from '@fulcrant/core/quantities/length';
+import { parseRoughness } from '@fulcrant/core/quantities/roughness';
+import { type FormEvent, useState } from 'react';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { useSettings } from '../ui/settings.tsx';
+import { makerOf, withMaker, withSchool } from './limits.ts';
+
+type Props = {
+  state: JobState;
+  step: StepDefinition;
+  open: boolean;
+  onSetup: (setup: Setup, reason: string) => Promise<string | null>;
+};
+
+/** Which limit judges here and whose it is; the maker's value is typed in place, or another school followed. */
+export function LimitsInForce({ state, step, open, onSetup }: Props) {
+  const [asked, setAsked] = useState<LimitQuestion | null>(null);
+  const { unit } = useSettings();
+  const questions = step.kind.limits?.(state.setup) ?? [];
+  if (questions.length === 0) return null;
+  const say = (q: LimitQuestion): string => {
+    const maker = makerOf(state.setup, q.maker);
+    if (maker !== undefined)
+      return `maker’s sheet, ${q.quantity === 'length' ? `${lengthDigits(maker, unit)} ${unit}` : q.quantity === 'degrees' ? `${maker}°` : `${maker} µm`}`;
+    const school = q.rule ? schoolsOf(state.setup)[q.rule] : 'practice';
+    const chosen = q.schools.find((s) => s.school === school);
+    return chosen ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${chosen.title}` : 'common practice';
+  };
+  return (
+    <div className="text-[0.95rem] leading-snug" data-limits>
+      {questions.map((q) => (
+        <p key={q.maker} className="m-0 flex flex-wrap items-center gap-x-3">
+          <span>
+            <span className="text-muted">{q.title}:</span> {say(q)}
+          </span>
+          {open && (
+            <Button
+              weight="bare"
+              className="!px-0 !text-base"
+              onClick={() => setAsked(q)}
+              data-limit={q.maker}
+            >
+              {q.rule ? 'other limit' : 'maker’s sheet says'}
+            </Button>
+          )}
+        </p>
+      ))}
+      {asked && (
+        <LimitDialog
+          key={asked.maker}
+          question={asked}
+          setup={state.setup}
+          onSetup={onSetup}
+          onClose={() => setAsked(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+function LimitDialog({
+  question: q,
+  setup,
+  onSetup,
+  onClose,
+}: {
+  question: LimitQuestion;
+  setup: Setup;
+  onSetup: Props['onSetup'];
+  onClose: () => void;
+}) {
+  const { unit } = useSettings();
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const { rule } = q;
+  const maker = makerOf(setup, q.maker);
+  const done = async (next: Setup, reason: string) => {
+    const refused = await onSetup(next, reason);
+    if (refused) setFault(refused);
+    else onClose();
+  };
+  const read = (): { value: number } | { message: string } => {
+    if (q.quantity === 'degrees') {
+      const n = parseTypedNumber(text.replace(/°|deg.*$/i, ''));
+      return n ? { value: n.value } : { message: 'Type degrees, for example 1.5.' };
+    }
+    if (q.quantity === 'roughness') {
+      const r = parseRoughness(text, unit);
+      return r.ok ? { value: r.um } : { message: r.message };
+    }
+    const l = parseLength(text, unit);
+    return l.ok ? { value: l.mm } : { message: l.message };
+  };
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    const r = read();
+    if ('message' in r) return setFault(r.message);
+    if (r.value <= 0) return setFault('A limit is more than nothing.');
+    await done(
+      withMaker(setup, q.maker, Number(r.value.toFixed(6))),
+      `Maker’s sheet: ${q.title}, ${text.trim()}.`,
+    );
+  };
+  return (
+    <Dialog open onClose={onClose} title={`${q.title}: whose limit`}>
+      <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
+        <label className="flex flex-col">
+          <span className="kicker">What the maker’s sheet says; it outranks every school</span>
+          <input
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            maxLength={30}
+            autoComplete="off"
+            aria-invalid={fault !== null}
+            className="figures min-h-14 border-0 border-b-[3px] border-brass bg-transparent text-2xl"
+          />
+        </label>
+        {fault && <Fault>{fault}</Fault>}
+        <div className="flex flex-wrap gap-3">
+          <Button type="submit" weight="solid">
+            It says so
+          </Button>
+          {maker !== undefined && (
+            <Button
+              onClick={() =>
+                void done(withMaker(setup, q.maker, undefined), `Maker’s value taken back: ${q.title}.`)
+              }
+            >
+              Take the maker’s value back
+            </Button>
+          )}
+        </div>
+      </form>
+      {rule && maker === undefined && (
+        <fieldset className="m-0 mt-5 flex flex-col gap-2 border-0 border-t border-rule p-0 pt-3">
+          <legend className="kicker pr-2">Or follow a school on this job</legend>
+          {q.schools.map((s) => {
+            const on = schoolsOf(setup)[rule] === s.school;
+            return (
+              <Button
+                key={s.school}
+                aria-pressed={on}
+                weight={on ? 'solid' : 'line'}
+                className="text-left"
+                onClick={() =>
+                  void done(withSchool(setup, rule, s.school), `School followed: ${q.title}, ${s.title}.`)
+                }
+              >
+                {lengthDigits(s.limitMm, unit)} {unit}, {s.title}
+              </Button>
+            );
+          })}
+        </fieldset>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,143 @@
+import type { Place } from '@fulcrant/core/engine/state';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { Keyboard } from 'lucide-react';
+import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef } from 'react';
+import { createPortal } from 'react-dom';
+import { portFor } from '../data/feed.ts';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Keypad } from '../ui/Keypad.tsx';
+import { useKeys } from '../ui/keys.ts';
+import { useSay, useSettings } from '../ui/settings.tsx';
+import { FeedBar } from './FeedBar.tsx';
+import { GaugePicker } from './GaugePicker.tsx';
+import { type Fill, useFill, useTypedReading } from './use-typed-reading.ts';
+
+const PLACEHOLDER: Partial<Record<Place['quantity'], Record<'mm' | 'in', string>>> = {
+  angle: { mm: '0°', in: '0°' },
+  roughness: { mm: '0.00 µm', in: '0 µin' },
+  pressure: { mm: '0.0 MPa', in: '0 psi' },
+  temperature: { mm: '0 °C', in: '0 °F' },
+  count: { mm: '0', in: '0' },
+  flats: { mm: '1', in: '1' },
+};
+
+type Props = {
+  /** Keeps half-typed text apart from other jobs' across reloads. */
+  draftKey: string;
+  place: Place;
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  onGauge: (id: string) => void;
+  storeLabel: string;
+  /** Called as the text changes, with the value understood or null. */
+  onPreview: (value: number | null) => void;
+  /** Refusal if this value were stored, known before it is. */
+  refusal: string | null;
+  onStore: (value: number, raw: string, via?: 'port') => Promise<string | null>;
+  /** Keys on the screen, and where on the sheet they are laid. */
+  pad: boolean;
+  padSlot: HTMLElement | null;
+  onPad: (open: boolean) => void;
+  fill?: Fill;
+  /** Other ways to read here, beside the pairing. */
+  children?: ReactNode;
+};
+
+/**
+ * One field at a time, big. It says back what it understood in both units before anything is stored; Enter stores and
+ * goes on; a gauge that types its digits and Enter works unchanged. Half-typed text survives a reload.
+ */
+export function ReadingEntry(props: Props) {
+  const { place, gauges, gauge, onGauge, onPreview, refusal, pad, padSlot, onPad, children } = props;
+  const { unit } = useSettings();
+  const say = useSay();
+  const typed = useTypedReading({ job: props.draftKey, place, gauge, unit, onStore: props.onStore });
+  const { text, type, fault, understood, value, take } = typed;
+  const input = useRef<HTMLInputElement>(null);
+  const id = useId();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each new place takes the caret
+  useLayoutEffect(() => input.current?.focus({ preventScroll: true }), [place.key]);
+  useFill(props.fill, type);
+  useEffect(() => onPreview(value), [value, onPreview]);
+  // Gone from the sheet, nothing is being supposed any more.
+  useEffect(() => () => onPreview(null), [onPreview]);
+  useKeys({ take: () => portFor(place.instrumentKinds) !== null && take() });
+  const store = (event: FormEvent) => {
+    event.preventDefault();
+    typed.store();
+  };
+
+  const shown = fault ?? (value !== null ? refusal : null);
+  return (
+    <div className="flex flex-col gap-1.5">
+      <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
+        <div className="flex items-center justify-between gap-3">
+          <label htmlFor={id} className="kicker min-w-0 flex-1 !text-brass">
+            {place.label}
+          </label>
+          <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
+        </div>
+        <div className="flex items-stretch gap-2">
+          <input
+            ref={input}
+            id={id}
+            value={text}
+            onChange={(e) => type(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key !== ' ' || text !== '' || !portFor(place.instrumentKinds)) return;
+              e.preventDefault();
+              take();
+            }}
+            inputMode={pad ? 'none' : 'decimal'}
+            autoComplete="off"
+            spellCheck={false}
+            maxLength={40}
+            placeholder={PLACEHOLDER[place.quantity]?.[unit] ?? (unit === 'mm' ? '0.000' : '.0000')}
+            aria-describedby={`${id}-read`}
+            aria-invalid={shown !== null}
+            className="figures min-h-14 w-full min-w-0 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
+          />
+          <Button type="submit" weight="solid" className="shrink-0">
+            {props.storeLabel}
+          </Button>
+          <button
+            type="button"
+            aria-pressed={pad}
+            aria-label="Keypad on the screen"
+            title="Keypad on the screen"
+            onClick={() => onPad(!pad)}
+            className="grid w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
+          >
+            <Keyboard aria-hidden="true" />
+          </button>
+        </div>
+        <div id={`${id}-read`} className="min-h-[1.6rem] leading-snug" aria-live="polite">
+          {understood && 'value' in understood && (
+            <p className="text-[0.95rem]">
+              read as <span className="figures font-medium">{understood.said}</span>
+              {understood.note && <span className="text-muted"> ({understood.note})</span>}
+            </p>
+          )}
+          {understood && 'message' in understood && !fault && (
+            <p className="text-muted">{understood.message}</p>
+          )}
+          {shown && <Fault>{say(shown)}</Fault>}
+        </div>
+      </form>
+      <div className="flex flex-wrap items-center gap-x-6">
+        <FeedBar place={place} onTake={take} />
+        {children}
+      </div>
+      {pad &&
+        padSlot &&
+        createPortal(
+          <Keypad
+            onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
+            kind={place.quantity}
+            signed={place.low < 0}
+          />,
+          padSlot,
+        )}
+    </div>
+  );
+}

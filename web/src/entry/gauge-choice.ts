@@ -1,0 +1,48 @@
+import { reaches as reachesValue } from '@fulcrant/core/engine/admit';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { useState } from 'react';
+import { portFor, useFeedSource } from '../data/feed.ts';
+import { useInstruments } from '../data/job.ts';
+import { isOverdue } from './GaugePicker.tsx';
+
+/**
+ * The gauges fit for a place and the one in hand: the last one chosen for such a place on this device where it reaches, else
+ * the first that reaches and is in date. A stand-in is in hand only while its bench is paired, and then it alone is.
+ */
+export function useGauge(
+  kinds: ReadonlyArray<Instrument['kind']>,
+  around?: number,
+): {
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  /** The register is still on its way: nothing can be read before it is here. */
+  coming: boolean;
+  choose: (id: string) => void;
+} {
+  const register = useInstruments();
+  const all = register.data?.instruments ?? [];
+  const source = useFeedSource();
+  const usual = kinds[0] ?? 'none';
+  const key = `fulcrant.gauge.${usual}`;
+  const [chosen, setChosen] = useState<Record<string, string>>({});
+  const standIns = all.filter((g) => g.standIn && kinds.includes(g.kind));
+  const fit = all
+    .filter((g) => kinds.includes(g.kind) && !g.standIn)
+    .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind));
+  // What the stand-in bench shows is never put down to a real gauge.
+  const simulated = source === 'stand-in' && portFor(kinds) !== null;
+  const gauges = simulated ? standIns : fit;
+  const reaches = (g: Instrument) => around === undefined || reachesValue(g, around);
+  const wanted = chosen[usual] ?? localStorage.getItem(key);
+  const kept = gauges.find((g) => g.id === wanted && reaches(g));
+  const gauge = kept ?? gauges.find((g) => reaches(g) && !isOverdue(g)) ?? gauges.find(reaches) ?? null;
+  return {
+    gauges,
+    gauge,
+    coming: register.isLoading,
+    choose: (id) => {
+      localStorage.setItem(key, id);
+      setChosen((c) => ({ ...c, [usual]: id }));
+    },
+  };
+}

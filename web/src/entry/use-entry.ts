@@ -1,0 +1,107 @@
+import { placeAt } from '@fulcrant/core/engine/admit';
+import type { EventDataOf } from '@fulcrant/core/engine/events';
+import type { JobState, Place, PlaceChoice, StepReport } from '@fulcrant/core/engine/state';
+import { useCallback, useMemo, useState } from 'react';
+import type { JobView } from '../data/job.ts';
+import { useGauge } from './gauge-choice.ts';
+
+/** Other places that can be read now besides the next one. */
+const choicesOf = ({ choices = [], next }: StepReport): PlaceChoice[] =>
+  choices.some((c) => c.key !== next?.key) ? choices : [];
+
+const NO_KINDS: [] = [];
+
+/** A reading that would be taken. */
+export type ReadingAct = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
+
+export type Entry = {
+  place: Place | null;
+  choices: PlaceChoice[];
+  choose(key: string | null): void;
+  typed: number | null;
+  type(value: number | null): void;
+  refusal: string | null;
+  /** The job as it would stand with the typed value; the job itself while nothing is typed. */
+  shown: JobState;
+  gauge: ReturnType<typeof useGauge>;
+  /** Show the job as it would stand with several readings, such as a turn being swept; null to stop. */
+  suppose(acts: ReadingAct[] | null): void;
+  /** Where the gauge stands while a turn is swept. */
+  sweptTo: Place | null;
+  store(value: number, raw: string, via?: 'port'): Promise<string | null>;
+  /** Choose any angle of the turn at hand; null where it is chosen, else why it cannot be read. */
+  chooseAngle: ((deg: number) => string | null) | null;
+};
+
+/** The place of a turn being swept moves on with the shaft. */
+function lastSwept(place: Place | null, swept: ReadingAct[] | null): Place | null {
+  const last = swept?.at(-1)?.data.place.split('/').at(-1);
+  return place?.turn && last !== undefined
+    ? { ...place, turn: { ...place.turn, angleDeg: Number(last) } }
+    : null;
+}
+
+/** The reading being taken at the present step: where, with what, and what it would mean. */
+export function useEntry(job: JobView, state: JobState, step: string, report: StepReport | null): Entry {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [typed, setTyped] = useState<number | null>(null);
+  const [swept, setSwept] = useState<ReadingAct[] | null>(null);
+  const picked = chosen ? placeAt(state, step, chosen) : null;
+  const place = picked && typeof picked !== 'string' ? picked : (report?.next ?? null);
+  const gauge = useGauge(place?.instrumentKinds ?? NO_KINDS, place?.nominalMm);
+  const inHand = gauge.gauge;
+  const placeKey = place?.key ?? null;
+
+  const supposed = useMemo(() => {
+    if (typed === null || !placeKey || !inHand) return null;
+    return job.suppose('reading.taken', {
+      step,
+      place: placeKey,
+      value: typed,
+      raw: 'typed',
+      instrument: inHand,
+    });
+  }, [job.suppose, step, placeKey, typed, inHand]);
+
+  const sweeping = useMemo(() => (swept ? job.supposeAll(swept) : null), [job.supposeAll, swept]);
+
+  const store = useCallback(
+    async (value: number, raw: string, via?: 'port') => {
+      if (!placeKey || !inHand) return 'Say which gauge is in hand.';
+      const refusal = await job.act('reading.taken', {
+        step,
+        place: placeKey,
+        value,
+        raw,
+        instrument: inHand,
+        ...(via ? { via } : {}),
+      });
+      if (!refusal) setChosen(null);
+      return refusal;
+    },
+    [job.act, step, placeKey, inHand],
+  );
+  const prefix = report?.turn?.prefix;
+  return {
+    place,
+    choices: report ? choicesOf(report) : [],
+    choose: setChosen,
+    chooseAngle: prefix
+      ? (deg) => {
+          const key = `${prefix}${Number(deg.toFixed(1))}`;
+          const there = placeAt(state, step, key);
+          if (typeof there === 'string') return there;
+          setChosen(key);
+          return null;
+        }
+      : null,
+    typed,
+    type: setTyped,
+    refusal: supposed && 'refusal' in supposed ? supposed.refusal : null,
+    shown: sweeping ?? (supposed && 'state' in supposed ? supposed.state : state),
+    suppose: setSwept,
+    sweptTo: lastSwept(place, swept),
+    gauge,
+    store,
+  };
+}

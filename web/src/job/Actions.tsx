@@ -1,0 +1,192 @@
+import { standing } from '@fulcrant/core/engine/facts';
+import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engine/state';
+import type { StepDefinition } from '@fulcrant/core/engine/step';
+import { procedureFor, reopeningOf } from '@fulcrant/core/engine/trades';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { useState } from 'react';
+import { type JobView, useInstruments } from '../data/job.ts';
+import { useSession } from '../data/session.tsx';
+import { Button } from '../ui/controls.tsx';
+import { useKeys } from '../ui/keys.ts';
+import { ReasonDialog } from '../ui/ReasonDialog.tsx';
+import { useSay } from '../ui/settings.tsx';
+import type { Ask } from './acts.ts';
+import { actsOf } from './acts.ts';
+import { ImportDialog } from './ImportDialog.tsx';
+import { MoreDialog } from './MoreDialog.tsx';
+import { TakenLine } from './ReadingLine.tsx';
+import { ReadingsDialog } from './ReadingsDialog.tsx';
+
+type Props = {
+  job: JobView;
+  state: JobState;
+  step: StepState;
+  definition: StepDefinition;
+  open: boolean;
+  looking: boolean;
+  gauge: Instrument | null;
+  number: string | null;
+  onBack: () => void;
+  onFault: (f: string | null) => void;
+};
+
+/** What can be done with the step as a whole: go on, take back a reading, hold, and the rarer acts. */
+export function Actions({
+  job,
+  state,
+  step,
+  definition,
+  open,
+  looking,
+  gauge,
+  number,
+  onBack,
+  onFault,
+}: Props) {
+  const say = useSay();
+  const { person } = useSession();
+  const [ask, setAsk] = useState<Ask | null>(null);
+  const [reading, setReading] = useState<Reading | BoltTick | null>(null);
+  const [listing, setListing] = useState(false);
+  const [more, setMore] = useState(false);
+  const [importing, setImporting] = useState(false);
+  const instruments = useInstruments().data?.instruments ?? [];
+  const { steps } = procedureFor(state.setup);
+  const after = steps[steps.findIndex((s) => s.id === step.id) + 1];
+  const held = step.hold !== undefined && !step.hold.released;
+  const may = person?.role !== 'viewer' && !state.signed;
+  const taken = standing(state, step.id, definition.again ? state.attempt : 'any');
+  const tight = state.ticks.filter((t) => t.step === step.id && !t.withdrawn && t.attempt === state.attempt);
+  const last = definition.kind.bolt ? tight.at(-1) : taken.at(-1);
+  const mayRepeat = may && !held && definition.kind.repeats === true && taken.length > 0;
+  const stands = step.open.some((f) => f.verdict === 'reject');
+  const blocking = step.blocking[0];
+  const reopening = reopeningOf(state.setup);
+  const mayTakeBack = may && reopening?.may(state) === null;
+  // Only taking it back goes on from here.
+  const undone = mayTakeBack && (reopening?.onlyWay?.(state) ?? false);
+
+  const pass = () => void job.act('step.passed', { step: step.id }).then(onFault);
+  const withdrawLast = () => {
+    setReading(last ?? null);
+    setAsk('withdraw');
+  };
+  const mayWithdraw = last !== undefined && may;
+  useKeys({ pass: () => open && pass(), withdraw: () => mayWithdraw && withdrawLast() });
+
+  const acts = actsOf(job, step, reopening, reading);
+  const chosen = ask ? acts[ask] : null;
+
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      {looking ? (
+        <Button weight="solid" onClick={onBack}>
+          Back to the present step
+        </Button>
+      ) : (
+        <>
+          {held && person?.role === 'lead' && (
+            <Button weight="solid" onClick={() => setAsk('release')}>
+              Release the hold
+            </Button>
+          )}
+          {undone && !held && (
+            <Button weight="stop" onClick={() => setAsk('dismount')}>
+              {reopening?.onward ?? reopening?.does}
+            </Button>
+          )}
+          {open && after && step.id !== 'sign' && (
+            <Button weight="solid" disabled={blocking !== undefined} onClick={pass} title="F9" data-pass-step>
+              On to: {after.title}
+            </Button>
+          )}
+        </>
+      )}
+      {mayRepeat && stands && (
+        <Button onClick={() => setAsk('repeat')} data-repeat>
+          {definition.repeatWord ?? 'Dressed'}: measure again
+        </Button>
+      )}
+      {mayWithdraw && (
+        <Button onClick={withdrawLast} title="F8">
+          Withdraw last
+        </Button>
+      )}
+      <Button weight="bare" onClick={() => setMore(true)}>
+        More
+      </Button>
+      <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted">
+        {open && blocking && !undone ? (
+          `Not yet: ${say(blocking.reason)}`
+        ) : open && definition.closes && !undone ? (
+          <span className="text-ink">
+            <strong className="font-label text-lg font-semibold">A door closes.</strong> {definition.closes}
+          </span>
+        ) : (
+          ''
+        )}
+      </p>
+      {chosen && (
+        <ReasonDialog
+          key={ask}
+          open
+          title={chosen.title}
+          ask={chosen.ask}
+          does={chosen.does}
+          optional={chosen.optional ?? false}
+          onClose={() => setAsk(null)}
+          onReason={chosen.run}
+        >
+          {ask === 'withdraw' && reading && <TakenLine taken={reading} />}
+          {ask === 'dismount' && <p className="m-0">{reopening?.caution}</p>}
+        </ReasonDialog>
+      )}
+      <MoreDialog
+        open={more}
+        onClose={() => setMore(false)}
+        state={state}
+        number={number}
+        items={[
+          ['All readings of this step', () => setListing(true)],
+          mayRepeat && ['Measure this step again', () => setAsk('repeat')],
+          open && definition.kind.place && ['Readings from a file', () => setImporting(true)],
+          may && !held && step.status === 'present' && ['Hold this step', () => setAsk('hold')],
+          may &&
+            definition.kind.bolt &&
+            state.ticks.some((t) => t.step === step.id) && [
+              'All bolts loosened: begin again',
+              () => setAsk('loosen'),
+            ],
+          mayTakeBack && [reopening?.does ?? '', () => setAsk('dismount')],
+          person?.role !== 'viewer' && ['Note on the sheet', () => setAsk('note')],
+        ]}
+        mayChange={may}
+      />
+      <ImportDialog
+        open={importing}
+        onClose={() => setImporting(false)}
+        state={state}
+        step={step.id}
+        title={step.title}
+        gauges={instruments}
+        gauge={gauge}
+        actAll={job.actAll}
+      />
+      <ReadingsDialog
+        open={listing}
+        onClose={() => setListing(false)}
+        title={step.title}
+        readings={state.readings.filter((r) => r.step === step.id)}
+        onWithdraw={
+          may
+            ? (r) => {
+                setListing(false);
+                setReading(r);
+                setAsk('withdraw');
+              }
+            : null
+        }
+      />
+    </div>
+  );
+}

@@ -1,0 +1,114 @@
+import type { EventDataOf } from '@fulcrant/core/engine/events';
+import type { JobState } from '@fulcrant/core/engine/state';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { readReadingsTable } from '@fulcrant/core/job/readings-table';
+import Papa from 'papaparse';
+import { useState } from 'react';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { useSettings } from '../ui/settings.tsx';
+
+type Act = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
+type Props = {
+  open: boolean;
+  onClose: () => void;
+  state: JobState;
+  step: string;
+  title: string;
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  actAll: (acts: Act[]) => Promise<Array<string | null>>;
+};
+type Looked = ReturnType<typeof readReadingsTable> & { name: string };
+
+/** A file larger than this is no survey typed by hand. */
+const BYTES_MOST = 1_000_000;
+
+/** A survey typed in a spreadsheet: looked through row by row before anything of it is stored. */
+export function ImportDialog({ open, onClose, state, step, title, gauges, gauge, actAll }: Props) {
+  const { unit } = useSettings();
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [refused, setRefused] = useState<string[]>([]);
+  const close = () => {
+    setLooked(null);
+    setFault(null);
+    setRefused([]);
+    onClose();
+  };
+  const look = async (file: File | undefined) => {
+    setLooked(null);
+    setRefused([]);
+    setFault(null);
+    if (!file) return;
+    if (file.size > BYTES_MOST) return setFault('That file is too large for a table of readings.');
+    const parsed = Papa.parse<string[]>((await file.text()).replace(/^\uFEFF/, ''), {
+      skipEmptyLines: false,
+    });
+    setLooked({
+      ...readReadingsTable(parsed.data, { state, step, unit, gauges, gauge }),
+      name: file.name,
+    });
+  };
+  const take = async () => {
+    if (!looked) return;
+    const said = await actAll(looked.readings.map((r) => ({ type: 'reading.taken' as const, data: r.data })));
+    const not = said.flatMap((s, i) => (s ? [`Line ${looked.readings[i]?.line}: ${s}`] : []));
+    if (not.length === 0) close();
+    else setRefused(not);
+  };
+  return (
+    <Dialog open={open} onClose={close} title={`Readings from a file: ${title}`} wide>
+      <div className="flex flex-col gap-3">
+        <p className="m-0">
+          CSV, as a spreadsheet saves it. The first line names the columns: <em>place, value</em>, or{' '}
+          <em>station, angle, value</em>, or <em>angle</em> and then a column a station. A column{' '}
+          <em>unit</em> or <em>gauge</em> may stand beside; without them {unit} and{' '}
+          {gauge ? `“${gauge.name}”` : 'the gauge in hand'} hold.
+        </p>
+        <label className="flex flex-col gap-1">
+          <span className="kicker">File</span>
+          <input
+            type="file"
+            accept=".csv,text/csv,text/plain"
+            onChange={(e) => void look(e.target.files?.[0])}
+            className="min-h-12"
+          />
+        </label>
+        {fault && <Fault>{fault}</Fault>}
+        {looked && (
+          <>
+            {looked.faults.length > 0 && (
+              <ul className="m-0 list-none border-t border-rule p-0" aria-label="Rows with faults">
+                {looked.faults.map((f) => (
+                  <li
+                    key={`${f.line}-${f.message}`}
+                    className="border-b border-faint py-1.5"
+                    data-bad-row={f.line}
+                  >
+                    <strong className="font-label text-lg">Line {f.line}.</strong> {f.message}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {refused.map((r) => (
+              <Fault key={r}>{r}</Fault>
+            ))}
+            <div className="flex flex-wrap items-center gap-3">
+              <Button
+                weight="solid"
+                disabled={looked.readings.length === 0}
+                onClick={() => void take()}
+                data-import
+              >
+                {looked.faults.length > 0
+                  ? `Take the ${looked.readings.length} good ${looked.readings.length === 1 ? 'row' : 'rows'}`
+                  : `Take all ${looked.readings.length}`}
+              </Button>
+              <Button onClick={close}>Take nothing</Button>
+            </div>
+          </>
+        )}
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,225 @@
+import type { Said } from '@fulcrant/core/engine/said';
+import type { JobState, StepState } from '@fulcrant/core/engine/state';
+import type { StepDefinition } from '@fulcrant/core/engine/step';
+import { procedureFor } from '@fulcrant/core/engine/trades';
+import { summarise } from '@fulcrant/core/job/summary';
+import { format } from 'date-fns';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useJob } from '../data/job.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { useEntry } from '../entry/use-entry.ts';
+import { viewOf } from '../trades/registry.ts';
+import { Fault } from '../ui/controls.tsx';
+import { Mark } from '../ui/Mark.tsx';
+import { FlatRail, StandingRail } from '../ui/Rail.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { Whole } from '../ui/Whole.tsx';
+import { Working } from '../ui/Working.tsx';
+import { Actions } from './Actions.tsx';
+import { Before } from './Before.tsx';
+import { Judgements } from './Judgements.tsx';
+import { StepBody } from './StepBody.tsx';
+import { TitleBlock } from './TitleBlock.tsx';
+
+/** A job is a drawing sheet: rail, figure, judgement, title block. */
+export function JobPage() {
+  const { id = '' } = useParams();
+  const job = useJob(id);
+  if (job.state) return <JobSheet key={id} job={job} state={job.state} />;
+  return (
+    <main className="grid min-h-dvh place-items-center p-8">
+      <div className="text-center text-lg">
+        <p>
+          {job.loading
+            ? 'Fetching the sheet …'
+            : (job.fault ?? 'There is no such job on this device or the server.')}
+        </p>
+        <Link className="text-steel underline" to="/">
+          Shift board
+        </Link>
+      </div>
+    </main>
+  );
+}
+
+/** Words beside the steps of the rail: how far a loop has come, and what is held. */
+function railNotes(state: JobState, step: StepDefinition | undefined): Record<string, string> {
+  const present = state.steps.find((s) => s.id === state.present);
+  if (!present || !step) return {};
+  if (present.hold && !present.hold.released) return { [present.id]: 'held' };
+  const note = present.report ? viewOf(step.kind.name)?.note(present.report) : null;
+  return note ? { [present.id]: note } : {};
+}
+
+function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobState }) {
+  const say = useSay();
+  const { person } = useSession();
+  const [looking, setLooking] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const present = state.steps.find((s) => s.id === state.present) ?? (state.steps.at(-1) as StepState);
+  const shownId =
+    looking && state.steps.some((s) => s.id === looking && s.status !== 'closed') ? looking : present.id;
+  const step = state.steps.find((s) => s.id === shownId) ?? present;
+  const { steps } = procedureFor(state.setup);
+  const definition = steps.find((s) => s.id === step.id) ?? steps[0];
+  const entry = useEntry(job, state, step.id, step.status === 'present' ? step.report : null);
+  const held = step.hold !== undefined && !step.hold.released;
+  const open = step.status === 'present' && !held && person?.role !== 'viewer' && !state.signed;
+  const supposed = open
+    ? (entry.shown.steps.find((s) => s.id === step.id)?.report ?? step.report)
+    : step.report;
+  const summary = useMemo(() => summarise(state), [state]);
+  const view = definition ? viewOf(definition.kind.name) : undefined;
+
+  // The next step comes to the middle by itself; what was being looked back at is let go.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only the present step's change counts
+  useEffect(() => {
+    setLooking(null);
+    setFault(null);
+  }, [state.present]);
+  useEffect(() => {
+    document.title = `${state.setup.machine} · ${present.title} · Fulcrant`;
+  }, [state.setup.machine, present.title]);
+
+  if (!definition || !step.report || !supposed) return null;
+  const input = {
+    job,
+    state,
+    step: definition,
+    report: step.report,
+    shown: supposed,
+    open,
+    place: open ? entry.place : null,
+    typed: open ? entry.typed : null,
+    onLook: setLooking,
+    onAnswer: (item: string, answer: Said, note?: string) =>
+      void job
+        .act('gate.answered', { step: step.id, item, answer, ...(note ? { note } : {}) })
+        .then(setFault),
+  };
+  const closesAfter =
+    present.status === 'present' && steps.find((s) => s.id === present.id)?.closes ? present.id : null;
+  return (
+    <div className="p-2 md:p-3.5">
+      <div className="grid min-h-[calc(100dvh-1.75rem)] border border-rule lg:h-[calc(100dvh-1.75rem)] lg:min-h-[620px] lg:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
+        <header className="min-h-0 overflow-y-auto border-b border-rule px-4 py-3 lg:row-span-2 lg:border-b-0 lg:border-r">
+          <Link
+            to="/"
+            className="mb-4 flex min-h-12 items-center gap-3 font-label text-2xl font-semibold"
+            aria-label="Fulcrant, to the shift board"
+          >
+            <Mark /> Fulcrant
+          </Link>
+          <div className="max-w-[32rem] lg:hidden">
+            <FlatRail marks={summary.rail} />
+            <p className="mt-1 font-label text-lg">{present.title}</p>
+          </div>
+          <nav className="hidden lg:block" aria-label="Steps">
+            <StandingRail
+              marks={summary.rail}
+              shown={step.id}
+              notes={railNotes(
+                state,
+                steps.find((s) => s.id === present.id),
+              )}
+              closesAfter={closesAfter}
+              onChoose={(s) => setLooking(s === present.id ? null : s)}
+            />
+          </nav>
+        </header>
+        <main className="flex min-h-0 min-w-0 flex-col gap-2 overflow-y-auto px-4 pb-3 pt-3 md:px-6">
+          <div>
+            <p className="kicker m-0">
+              {definition.title}
+              {state.attempt > 1 && definition.again ? ` · attempt ${state.attempt}` : ''}
+              {step.status === 'done' && step.passed ? ` · passed by ${step.passed.author.name}` : ''}
+            </p>
+            <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
+              {held
+                ? 'Held'
+                : step.status === 'done' || definition.kind.quiet
+                  ? definition.title
+                  : say(step.report.act)}
+            </h1>
+            <p className="m-0 leading-snug text-muted">
+              {held
+                ? `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
+                : definition.guide}
+            </p>
+            {state.signed && (
+              <p className="m-0 mt-0.5 border-l-4 border-rule pl-2 leading-snug">
+                Signed: the record is{' '}
+                <Link className="text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
+                  the sheet as it was kept
+                </Link>
+                . What stands here is told by today’s rules.
+              </p>
+            )}
+            {step.reopened && (
+              <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 leading-snug" data-opened-again>
+                <strong className="font-label text-lg font-semibold">Opened again.</strong>{' '}
+                {step.reopened.because} ({step.reopened.author.name},{' '}
+                {format(new Date(step.reopened.at), 'd MMM HH:mm')}). What was recorded before stays on the
+                sheet.
+              </p>
+            )}
+            {definition.caution && open && (
+              <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 text-[0.95rem] leading-snug">
+                {definition.caution}
+              </p>
+            )}
+          </div>
+          {step.report.failed ? (
+            <Fault>{`This step cannot be worked out: ${say(step.report.failed)} Look at the setup and at the last reading under More.`}</Fault>
+          ) : (
+            <Whole what="The middle of this step" again={step.id}>
+              <StepBody {...input} entry={entry} />
+            </Whole>
+          )}
+          {fault && <Fault>{say(fault)}</Fault>}
+        </main>
+        <aside
+          className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
+          aria-label="Judgement"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
+          tabIndex={0}
+        >
+          <Whole what="The numbers beside it" again={step.id}>
+            {view?.side(input)}
+          </Whole>
+          <Judgements
+            job={job}
+            state={state}
+            step={step}
+            report={supposed}
+            supposed={entry.shown !== state && open}
+            survey={definition.survey ?? false}
+          />
+          <Whole what="What is worked out beside it" again={step.id}>
+            {view?.under(input)}
+          </Whole>
+          <Before report={supposed} />
+          <Working lines={supposed.working} open={!view?.longSum} />
+        </aside>
+        <footer className="border-t border-rule px-4 py-2 md:px-6">
+          <Actions
+            job={job}
+            state={state}
+            step={step}
+            definition={definition}
+            open={open}
+            looking={looking !== null}
+            gauge={entry.gauge.gauge}
+            number={job.number}
+            onBack={() => setLooking(null)}
+            onFault={setFault}
+          />
+          <Corner job={state.jobId} />
+        </footer>
+        <TitleBlock state={state} number={job.number} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { acceptanceOf } from '@fulcrant/core/engine/facts';
+import { numbersOf } from '@fulcrant/core/engine/numbers';
+import type { JobState, StepReport, StepState } from '@fulcrant/core/engine/state';
+import { unseenChanges } from '@fulcrant/core/engine/unseen';
+import type { Finding } from '@fulcrant/core/judgement/result';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import type { JobView } from '../data/job.ts';
+import { useSession } from '../data/session.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { ReasonDialog } from '../ui/ReasonDialog.tsx';
+import { FindingLine } from '../ui/verdicts.tsx';
+
+const ORDER = ['reject', 'too-close', 'caution', 'incomplete', 'accept'];
+
+/** What core judges of the step, gravest first, and the lead hand's way to accept what may be accepted. */
+export function Judgements({
+  job,
+  state,
+  step,
+  report,
+  supposed,
+  survey,
+}: {
+  job: JobView;
+  state: JobState;
+  step: StepState;
+  report: StepReport;
+  supposed: boolean;
+  /** In a survey what does not pass is accepted, or not, at any time. */
+  survey: boolean;
+}) {
+  const { person } = useSession();
+  const [accepting, setAccepting] = useState<Finding | null>(null);
+  const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
+  if (findings.length === 0) return null;
+  const blocking = (f: Finding) =>
+    (step.status === 'present' || survey) && ['reject', 'too-close'].includes(f.verdict);
+  return (
+    <section aria-label="Verdicts">
+      <h2 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h2>
+      <ul className="m-0 list-none p-0" aria-live="polite">
+        {findings.map((f) => {
+          const d = acceptanceOf(state, step.id, f);
+          return (
+            <FindingLine
+              key={f.code}
+              finding={f}
+              accepted={
+                d
+                  ? `Accepted by ${d.author.name}, ${format(new Date(d.at), 'd MMM HH:mm')}: ${d.reason}`
+                  : undefined
+              }
+            >
+              {!d &&
+                !supposed &&
+                blocking(f) &&
+                f.acceptable &&
+                !state.signed &&
+                (person?.role === 'lead' ? (
+                  <Button className="mt-2" onClick={() => setAccepting(f)}>
+                    Accept this, by name
+                  </Button>
+                ) : (
+                  <p className="mt-0.5 text-sm text-muted">
+                    A lead hand can accept this, by name and with a reason.
+                  </p>
+                ))}
+              {f.code === `${step.id}.unseen` && !supposed && <Look job={job} state={state} step={step.id} />}
+            </FindingLine>
+          );
+        })}
+      </ul>
+      <ReasonDialog
+        open={accepting !== null}
+        title="Accept this deviation"
+        ask="Why may it stand? Your name and this reason print on the sheet."
+        does="Accept"
+        onClose={() => setAccepting(null)}
+        onReason={(reason) =>
+          accepting
+            ? job.act('deviation.accepted', {
+                step: step.id,
+                finding: accepting.code,
+                numbers: numbersOf(accepting),
+                stands: accepting.reason,
+                reason,
+              })
+            : Promise.resolve(null)
+        }
+      />
+    </section>
+  );
+}
+
+/** A second person looks at a change of the setup that would lift a stop, and says so. */
+function Look({ job, state, step }: { job: JobView; state: JobState; step: string }) {
+  const { person } = useSession();
+  const [fault, setFault] = useState<string | null>(null);
+  const change = unseenChanges(state, step)[0];
+  if (!change || !person || person.role === 'viewer') return null;
+  if (change.author.id === person.id)
+    return <p className="mt-0.5 text-sm text-muted">You made the change: somebody else looks at it.</p>;
+  return (
+    <>
+      <Button
+        className="mt-2"
+        onClick={() => void job.act('change.seen', { change: change.id }).then(setFault)}
+        data-look
+      >
+        I have looked at the change: it is right
+      </Button>
+      {fault && <Fault>{fault}</Fault>}
+    </>
+  );
+}

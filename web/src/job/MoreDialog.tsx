@@ -1,0 +1,69 @@
+import type { JobState } from '@fulcrant/core/engine/state';
+import { tradeOf } from '@fulcrant/core/engine/trades';
+import { fallsDue } from '@fulcrant/core/sheet/due';
+import { Link } from 'react-router';
+import { Button, Dialog } from '../ui/controls.tsx';
+
+/** Something that can be done, in words; what cannot be done now is left out as false. */
+export type MoreItem = readonly [string, () => void] | false | null | undefined;
+
+const LINK = 'flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold';
+
+/** The rarer acts, and where the job leads to: files, setup, sheet. */
+export function MoreDialog({
+  open,
+  onClose,
+  state,
+  number,
+  items,
+  mayChange,
+}: {
+  open: boolean;
+  onClose: () => void;
+  state: JobState;
+  /** Files come from the server: only for a job it knows. */
+  number: string | null;
+  items: readonly MoreItem[];
+  mayChange: boolean;
+}) {
+  const { words } = tradeOf(state.setup);
+  const id = state.jobId;
+  return (
+    <Dialog open={open} onClose={onClose} title="More">
+      <div className="flex flex-col items-start gap-2">
+        {items.map(
+          (item) =>
+            item && (
+              <Button
+                key={item[0]}
+                onClick={() => {
+                  onClose();
+                  item[1]();
+                }}
+              >
+                {item[0]}
+              </Button>
+            ),
+        )}
+        {number && (
+          <a className={LINK} href={`/api/jobs/${id}/readings.csv`} data-csv>
+            All readings as CSV
+          </a>
+        )}
+        {number && fallsDue(state).length > 0 && (
+          <a className={LINK} href={`/api/jobs/${id}/due.ics`} data-ics>
+            What falls due, for the calendar
+          </a>
+        )}
+        {mayChange && (
+          <Link className={LINK} to={`/jobs/${id}/setup`}>
+            Change {words.changes}, maker’s values
+          </Link>
+        )}
+        <Link className={LINK} to={`/jobs/${id}/sheet`}>
+          {words.sheet}
+        </Link>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,43 @@
+import type { BoltTick, Reading } from '@fulcrant/core/engine/state';
+import { sayReading } from '@fulcrant/core/instruments/quantity';
+import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { format } from 'date-fns';
+import { useSay, useSettings } from '../ui/settings.tsx';
+
+/** One reading as it stands on the sheet. */
+export function ReadingLine({ reading: r }: { reading: Reading }) {
+  const say = useSay();
+  return (
+    <p className="m-0 leading-snug">
+      <span className={r.withdrawn ? 'line-through' : ''}>
+        <span className="figures">{r.place}</span>:{' '}
+        <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
+        <span className="text-muted">
+          typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
+          {r.attempt > 1 ? `attempt ${r.attempt}` : ''}
+          {r.round > 0 ? ` measuring ${r.round + 1}` : ''}
+        </span>
+      </span>
+      {r.withdrawn && (
+        <span className="block text-sm text-stop">
+          withdrawn by {r.withdrawn.author.name}: {r.withdrawn.reason}
+        </span>
+      )}
+    </p>
+  );
+}
+
+/** What is about to be taken back: a reading, or a bolt. */
+export function TakenLine({ taken }: { taken: Reading | BoltTick }) {
+  const { unit } = useSettings();
+  if ('place' in taken) return <ReadingLine reading={taken} />;
+  return (
+    <p className="m-0 leading-snug">
+      <span className="figures">{taken.bolt}</span>:{' '}
+      <span className="figures">{taken.torqueNm === 0 ? 'by hand' : formatTorque(taken.torqueNm, unit)}</span>{' '}
+      <span className="text-muted">
+        {taken.instrument.name}, {taken.author.name} {format(new Date(taken.at), 'd MMM HH:mm')}
+      </span>
+    </p>
+  );
+}

@@ -1,0 +1,35 @@
+import type { Reading } from '@fulcrant/core/engine/state';
+import { Button, Dialog } from '../ui/controls.tsx';
+import { ReadingLine } from './ReadingLine.tsx';
+
+/** Every reading of a step, withdrawn ones struck out; each can be taken back, with a reason. */
+export function ReadingsDialog({
+  open,
+  onClose,
+  title,
+  readings,
+  onWithdraw,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  readings: readonly Reading[];
+  onWithdraw: ((r: Reading) => void) | null;
+}) {
+  return (
+    <Dialog open={open} onClose={onClose} title={`Readings: ${title}`} wide>
+      {readings.length === 0 && <p>None yet.</p>}
+      <ul className="m-0 list-none p-0">
+        {readings.map((r) => (
+          <li
+            key={r.id}
+            className="flex flex-wrap items-center justify-between gap-3 border-t border-faint py-1"
+          >
+            <ReadingLine reading={r} />
+            {onWithdraw && !r.withdrawn && <Button onClick={() => onWithdraw(r)}>Withdraw</Button>}
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  );
+}

@@ -1,0 +1,152 @@
+import { useState } from 'react';
+import { AngleChoice } from '../entry/AngleChoice.tsx';
+import { LimitsInForce } from '../entry/LimitsInForce.tsx';
+import { ReadingEntry } from '../entry/ReadingEntry.tsx';
+import { SweepPanel } from '../entry/SweepPanel.tsx';
+import type { Entry } from '../entry/use-entry.ts';
+import { GateStep } from '../steps/GateStep.tsx';
+import { StepItem } from '../steps/StepItem.tsx';
+import type { StepView, ViewInput } from '../steps/view.tsx';
+import { viewOf } from '../trades/registry.ts';
+import { Beam } from '../ui/Beam.tsx';
+import { DueTimer } from '../ui/DueTimer.tsx';
+import { Whole } from '../ui/Whole.tsx';
+
+/** What the sheet hands the middle: what its views are drawn from, and the reading being taken. */
+export type BodyInput = Omit<ViewInput, 'place' | 'typed' | 'onTurn'> & { entry: Entry };
+
+/** The middle of the sheet for a step: its own, or its questions, or a figure above, beam and the one field below. */
+export function StepBody(props: BodyInput) {
+  const { step, entry, open } = props;
+  const view = viewOf(step.kind.name);
+  const input = { ...props, place: open ? entry.place : null, typed: open ? entry.typed : null };
+  if (view?.body) return view.body(input);
+  if (!view) return <GateStep {...props} />;
+  return <Measured {...props} view={view} />;
+}
+
+/** A step that shows a figure and, where it reads, the one field. */
+function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
+  const { state, step, report, shown, open, job, onAnswer } = props;
+  const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
+  const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
+  const [turned, setTurned] = useState<{ text: string; n: number } | null>(null);
+  const { place, gauge } = entry;
+  const told = view.layout === 'told';
+  const fieldFirst = view.layout === 'field';
+  const stopped = view.stopped(report);
+  const reads = open && place !== null && !stopped;
+  const input: ViewInput = {
+    ...props,
+    place: open ? (entry.sweptTo ?? place) : null,
+    typed: open ? entry.typed : null,
+    onTurn:
+      open && view.turned && place
+        ? (deg) => setTurned((t) => ({ text: String(deg), n: (t?.n ?? 0) + 1 }))
+        : undefined,
+  };
+  const questions =
+    open &&
+    (step.kind.asks?.(state, step) ?? step.items ?? []).map((i) => (
+      <StepItem
+        key={i.id}
+        state={state}
+        step={step.id}
+        item={i.id}
+        ask={i.ask}
+        onAnswer={(a) => onAnswer(i.id, a)}
+      />
+    ));
+  const beam = shown.beams[0];
+  return (
+    <div className="flex flex-1 flex-col gap-3">
+      {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
+      <div className={open && place ? (pad ? 'lg:[&_svg]:max-h-48' : 'lg:[&_svg]:max-h-[16.25rem]') : ''}>
+        <Whole what="The figure" again={report}>
+          {view.figure(input)}
+        </Whole>
+      </div>
+      <div className="grid gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
+        <div className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''}`}>
+          <Whole what="The beam" again={report}>
+            {view.told
+              ? view.told(input)
+              : beam && <Beam beam={beam} hollow={open && entry.typed !== null} />}
+          </Whole>
+          {shown.beams.length === 0 && view.layout === 'read' && (
+            <p className="text-muted">The beam is laid with the first full reading.</p>
+          )}
+          {fieldFirst && questions}
+          <LimitsInForce
+            state={state}
+            step={step}
+            open={open}
+            onSetup={(setup, reason) => job.act('setup.changed', { setup, reason })}
+          />
+          <div ref={setPadSlot} />
+        </div>
+        <div
+          className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''} ${fieldFirst ? 'md:order-first' : ''}`}
+        >
+          {step.itemsFirst && questions}
+          {open && !stopped && <Choices entry={entry} />}
+          {open && report.dueAt && <DueTimer at={report.dueAt} />}
+          {reads && !gauge.coming && (
+            <ReadingEntry
+              draftKey={state.jobId}
+              place={place}
+              gauges={gauge.gauges}
+              gauge={gauge.gauge}
+              onGauge={gauge.choose}
+              storeLabel="Store"
+              onPreview={entry.type}
+              refusal={entry.refusal}
+              onStore={entry.store}
+              pad={pad}
+              padSlot={padSlot}
+              onPad={setPad}
+              fill={turned}
+            >
+              {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
+              {report.turn && place.turn && gauge.gauge && (
+                <SweepPanel
+                  key={report.turn.prefix}
+                  step={step.id}
+                  prefix={report.turn.prefix}
+                  wanted={report.turn.wanted}
+                  place={place}
+                  gauge={gauge.gauge}
+                  onSuppose={entry.suppose}
+                  actAll={job.actAll}
+                  state={state}
+                />
+              )}
+            </ReadingEntry>
+          )}
+          {!step.itemsFirst && !fieldFirst && questions}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** Other places that can be read now. */
+function Choices({ entry }: { entry: Entry }) {
+  if (entry.choices.length === 0) return null;
+  return (
+    <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
+      <legend className="sr-only">What is read next</legend>
+      {entry.choices.map((c) => (
+        <button
+          key={c.key}
+          type="button"
+          aria-pressed={entry.place?.key === c.key}
+          onClick={() => entry.choose(c.key)}
+          className="min-h-12 border border-muted px-2.5 font-label text-base font-medium aria-pressed:border-2 aria-pressed:border-brass aria-pressed:font-semibold"
+        >
+          {c.label}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

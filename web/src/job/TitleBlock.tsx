@@ -1,0 +1,34 @@
+import type { JobState } from '@fulcrant/core/engine/state';
+import { format } from 'date-fns';
+import { useSession } from '../data/session.tsx';
+
+/** Lower right, as on any print: machine, position, job, fitter, date, state of the sheet. */
+export function TitleBlock({ state, number }: { state: JobState; number: string | null }) {
+  const { person } = useSession();
+  return (
+    <section aria-label="Title block" className="border-t border-rule lg:border-l">
+      <dl className="m-0 grid grid-cols-2">
+        <div className="col-span-2 border-b border-faint px-3 py-1">
+          <dt className="kicker">Machine</dt>
+          <dd className="m-0 font-label text-xl font-semibold leading-tight">
+            {state.setup.machine}, <span className="font-medium">{state.setup.position}</span>
+          </dd>
+        </div>
+        <div className="border-r border-faint px-3 py-1">
+          <dt className="kicker">Job</dt>
+          <dd className="figures m-0 text-lg leading-tight">{number ?? 'not sent yet'}</dd>
+          <dd className="m-0 text-sm">
+            {state.signed
+              ? `signed by ${state.signed.name}`
+              : `open${state.attempt > 1 ? `, attempt ${state.attempt}` : ''}`}
+          </dd>
+        </div>
+        <div className="px-3 py-1">
+          <dt className="kicker">Fitter</dt>
+          <dd className="m-0 text-lg leading-tight">{person?.name ?? 'nobody'}</dd>
+          <dd className="m-0 text-sm">opened {format(new Date(state.opened.at), 'd MMM yyyy')}</dd>
+        </div>
+      </dl>
+    </section>
+  );
+}

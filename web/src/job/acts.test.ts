@@ -1,0 +1,50 @@
+import { reopeningOf } from '@fulcrant/core/engine/trades';
+import { describe, expect, it } from 'vitest';
+import { toLock } from '../../../core/src/testing/test-stand.ts';
+import { actsOf } from './acts.ts';
+
+/** A job that writes down what was asked of it. */
+function noted() {
+  const done: unknown[] = [];
+  return {
+    done,
+    job: {
+      act: (type: string, data: unknown) => {
+        done.push([type, data]);
+        return Promise.resolve(null);
+      },
+    },
+  };
+}
+
+describe('the rarer acts', () => {
+  const state = toLock().state;
+  const step = state.steps.find((s) => s.id === state.present);
+  const reading = state.readings.at(-1) ?? null;
+  if (!step || !reading) throw new Error('Nothing is present.');
+  it('each ask for a reason and become the event they say', async () => {
+    const { done, job } = noted();
+    const acts = actsOf(job, step, reopeningOf(state.setup), reading);
+    await acts.withdraw.run('misread');
+    await acts.hold.run('waits for the crane');
+    await acts.dismount.run('too far');
+    await acts.note.run('a word');
+    await acts.release.run('');
+    expect(done).toEqual([
+      ['reading.withdrawn', { reading: reading.id, reason: 'misread' }],
+      ['step.held', { step: step.id, reason: 'waits for the crane' }],
+      ['bearing.dismounted', { reason: 'too far' }],
+      ['note.added', { text: 'a word' }],
+      ['step.released', { step: step.id }],
+    ]);
+    expect(Object.values(acts).filter((a) => a.optional)).toEqual([acts.release]);
+    for (const a of Object.values(acts)) expect(a.ask.length).toBeGreaterThan(5);
+  });
+  it('say what taking back is on this job, and withdraw nothing where nothing is in hand', async () => {
+    const { done, job } = noted();
+    const acts = actsOf(job, step, reopeningOf(state.setup), null);
+    expect(acts.dismount.does).toBe('It is dismounted');
+    await expect(acts.withdraw.run('x')).resolves.toBeNull();
+    expect(done).toEqual([]);
+  });
+});

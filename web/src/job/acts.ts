@@ -1,0 +1,70 @@
+import type { Reopening } from '@fulcrant/core/engine/reopening';
+import type { Reading, StepState } from '@fulcrant/core/engine/state';
+import type { JobView } from '../data/job.ts';
+
+/** The rarer acts, each of which asks for a reason first. */
+export type Ask = 'repeat' | 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'note';
+
+/** What is asked before an act, and what is done with the answer. */
+export type Act = {
+  title: string;
+  ask: string;
+  does: string;
+  run(reason: string): Promise<string | null>;
+  optional?: boolean;
+};
+
+/** Every act that wants a reason, for a step as it stands. */
+export function actsOf(
+  job: Pick<JobView, 'act'>,
+  step: Pick<StepState, 'id' | 'title'>,
+  reopening: Reopening | null,
+  reading: Pick<Reading, 'id'> | null,
+): Record<Ask, Act> {
+  return {
+    repeat: {
+      title: `Measure “${step.title}” again`,
+      ask: 'What was done in between? What was read before stays on the sheet beside it.',
+      does: 'Measure again',
+      run: (done) => job.act('measure.repeated', { step: step.id, done }),
+    },
+    withdraw: {
+      title: 'Withdraw a reading',
+      ask: 'Why? The reading stays on the sheet, struck out, with this reason.',
+      does: 'Withdraw it',
+      run: (reason) =>
+        reading ? job.act('reading.withdrawn', { reading: reading.id, reason }) : Promise.resolve(null),
+    },
+    hold: {
+      title: `Hold “${step.title}”`,
+      ask: 'What holds it? It goes no further until a lead hand releases it.',
+      does: 'Hold',
+      run: (reason) => job.act('step.held', { step: step.id, reason }),
+    },
+    release: {
+      title: `Release “${step.title}”`,
+      ask: 'Anything to note with the release? (May stay empty.)',
+      does: 'Release',
+      run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
+      optional: true,
+    },
+    dismount: {
+      title: reopening?.does ?? '',
+      ask: reopening?.ask ?? '',
+      does: reopening?.confirm ?? '',
+      run: (reason) => job.act('bearing.dismounted', { reason }),
+    },
+    loosen: {
+      title: `${step.title}: all loosened`,
+      ask: 'Why? Tightening begins again at the first pass.',
+      does: 'They are loose',
+      run: (reason) => job.act('bolts.loosened', { step: step.id, reason }),
+    },
+    note: {
+      title: 'Note on the sheet',
+      ask: 'What should stand on the sheet?',
+      does: 'Write it',
+      run: (text) => job.act('note.added', { text }),
+    },
+  };
+}

@@ -1,0 +1,153 @@
+import { INSTRUMENT_NAME } from '@fulcrant/core/engine/admit';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { quantityOf, sayReading } from '@fulcrant/core/instruments/quantity';
+import { formatLength, type LengthUnit } from '@fulcrant/core/quantities/length';
+import { say } from '@fulcrant/core/quantities/say';
+import { useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
+import { ApiFault, call } from '../data/api.ts';
+import { useInstruments } from '../data/job.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { isOverdue } from '../entry/GaugePicker.tsx';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { useSettings } from '../ui/settings.tsx';
+
+/** A gauge's step or range in the unit it is read in. */
+function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): string {
+  if (quantityOf(g.kind) === 'length') return formatLength(value, unit, decimals);
+  // A step of temperature is a difference: no zero to shift.
+  if (g.kind === 'thermometer' && value <= g.step) return `${Number(value.toFixed(2))} K`;
+  return say(sayReading(g.kind, Number(value.toFixed(4))), unit);
+}
+
+/** The register of gauges: what each steps by, how far it reaches, how much doubt a reading with it has, when it is due. */
+export function GaugesPage() {
+  const gauges = useInstruments().data?.instruments ?? [];
+  const { unit } = useSettings();
+  const { person } = useSession();
+  const [renewing, setRenewing] = useState<Instrument | null>(null);
+  const rows = [...gauges].sort(
+    (a, b) => Number(isOverdue(b)) - Number(isOverdue(a)) || a.kind.localeCompare(b.kind),
+  );
+  return (
+    <div className="mx-auto max-w-6xl p-2 md:p-3.5">
+      <main className="border border-rule">
+        <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
+          <h1 className="m-0 text-3xl">Gauges</h1>
+          <span className="flex gap-6">
+            <Link className="text-steel underline underline-offset-4" to="/gauges/new">
+              Add a gauge
+            </Link>
+            <Link className="text-steel underline underline-offset-4" to="/">
+              Shift board
+            </Link>
+          </span>
+        </div>
+        <div className="overflow-x-auto px-6 py-3">
+          <table className="w-full border-collapse text-left">
+            <thead>
+              <tr className="kicker">
+                <th className="py-1 pr-4">gauge</th>
+                <th className="pr-4">kind</th>
+                <th className="pr-4">step</th>
+                <th className="pr-4">reads</th>
+                <th className="pr-4">one reading, U at k = 2</th>
+                <th className="pr-4">calibration due</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((g) => (
+                <tr key={g.id} className="border-t border-faint align-middle" data-gauge={g.id}>
+                  <td className="py-1.5 pr-4 font-label text-lg font-semibold">
+                    {g.name}
+                    {g.standIn && (
+                      <span className="block text-sm font-normal text-brass">stand-in, practice only</span>
+                    )}
+                  </td>
+                  <td className="pr-4">{INSTRUMENT_NAME[g.kind]}</td>
+                  <td className="figures whitespace-nowrap pr-4">{sayIn(g, g.step, unit, 4)}</td>
+                  <td className="figures whitespace-nowrap pr-4">
+                    {g.kind === 'dial' || g.kind === 'laser'
+                      ? `± ${sayIn(g, g.high, unit, 1)}`
+                      : `${sayIn(g, g.low, unit, 1)} to ${sayIn(g, g.high, unit, 1)}`}
+                  </td>
+                  <td className="figures whitespace-nowrap pr-4">
+                    {sayIn(g, (2 * g.step) / Math.sqrt(12), unit, 4)}
+                  </td>
+                  <td className="pr-4">
+                    {g.standIn ? (
+                      <span className="text-muted">none</span>
+                    ) : (
+                      <span className={isOverdue(g) ? 'font-medium text-stop' : ''}>
+                        {isOverdue(g) ? 'out of date since ' : ''}
+                        {format(new Date(g.calibrationDue), 'd MMM yyyy')}
+                      </span>
+                    )}
+                  </td>
+                  <td className="text-right">
+                    {person && person.role !== 'viewer' && !g.standIn && (
+                      <Button weight="bare" className="!text-base" onClick={() => setRenewing(g)}>
+                        Calibrated
+                      </Button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-3 max-w-3xl text-sm text-muted">
+            A step r gives u = r/√12 to one reading (GUM); a difference of two readings has √2 of it. A
+            reading taken out of date carries a caution on screen and sheet.
+          </p>
+        </div>
+      </main>
+      {renewing && <Renew key={renewing.id} gauge={renewing} onClose={() => setRenewing(null)} />}
+      <footer>
+        <Corner />
+      </footer>
+    </div>
+  );
+}
+
+function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
+  const client = useQueryClient();
+  const [due, setDue] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      await call('POST', `/api/instruments/${gauge.id}/calibrated`, { calibrationDue: due });
+      await client.invalidateQueries({ queryKey: ['instruments'] });
+      onClose();
+    } catch (error) {
+      setFault(
+        error instanceof ApiFault
+          ? (error.faults[0]?.message ?? error.title)
+          : 'No connection to the server: the date is entered when it is there.',
+      );
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} title={`${gauge.name}: back from calibration`}>
+      <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
+        <label className="flex flex-col">
+          <span className="kicker">Next due</span>
+          <input
+            type="date"
+            value={due}
+            onChange={(e) => setDue(e.target.value)}
+            aria-invalid={fault !== null}
+            className="min-h-12 border-0 border-b-2 border-brass bg-transparent text-lg"
+          />
+        </label>
+        {fault && <Fault>{fault}</Fault>}
+        <Button type="submit" weight="solid" className="self-start">
+          Write it in the register
+        </Button>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,90 @@
+import { type FormEvent, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiFault } from '../data/api.ts';
+import { useQueue } from '../data/queue.ts';
+import { useSession } from '../data/session.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Mark } from '../ui/Mark.tsx';
+
+const field = 'min-h-14 border-0 border-b-[3px] border-brass bg-transparent text-2xl';
+
+/** Who is at the sheet. */
+export function SignInPage() {
+  const { person, stale, signIn, signOut } = useSession();
+  const { waiting } = useQueue();
+  const go = useNavigate();
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    if (name.trim() === '') return setFault('Type your sign-in name.');
+    if (password === '') return setFault('Type your password.');
+    try {
+      await signIn(name.trim(), password);
+      await go('/');
+    } catch (error) {
+      setFault(
+        error instanceof ApiFault
+          ? error.title
+          : 'No connection to the server. Entries already made stay on this device.',
+      );
+    }
+  };
+  return (
+    <main className="grid min-h-dvh place-items-center p-4">
+      <div className="w-full max-w-lg border border-rule">
+        <div className="flex items-center gap-4 border-b border-rule px-6 py-4">
+          <Mark size={58} />
+          <div>
+            <h1 className="m-0 text-3xl leading-none">Fulcrant</h1>
+            <p className="m-0 text-muted">A print that answers back</p>
+          </div>
+        </div>
+        {person && (
+          <div className="flex flex-wrap items-center gap-4 border-b border-faint px-6 py-3">
+            <p className="m-0">
+              {stale
+                ? `${person.name}'s sign-in has run out. Sign in again to send what waits.`
+                : `${person.name} is signed in, ${person.role}.`}
+            </p>
+            {!stale && <Button onClick={() => void go('/')}>To the board</Button>}
+            <Button onClick={() => void signOut()}>Sign out</Button>
+          </div>
+        )}
+        {waiting.length > 0 && (
+          <p className="m-0 border-b border-faint px-6 py-3 font-medium text-brass">
+            {waiting.length} entries wait on this device. Each person's are sent when they sign in.
+          </p>
+        )}
+        <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-4 px-6 py-5">
+          <label className="flex flex-col">
+            <span className="kicker">Name</span>
+            <input
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              autoComplete="username"
+              maxLength={60}
+              className={field}
+            />
+          </label>
+          <label className="flex flex-col">
+            <span className="kicker">Password</span>
+            <input
+              value={password}
+              onChange={(e) => setPassword(e.target.value)}
+              type="password"
+              autoComplete="current-password"
+              maxLength={200}
+              className={field}
+            />
+          </label>
+          {fault && <Fault>{fault}</Fault>}
+          <Button type="submit" weight="solid">
+            Sign in
+          </Button>
+        </form>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,73 @@
+import { useDeferredValue, useState } from 'react';
+import { type StoredPosition, usePositions } from '../data/job.ts';
+
+/** A position the plant knows, found by typing; the list says where it is cut. */
+export function PositionPicker({
+  chosen,
+  typed: first,
+  onChoose,
+}: {
+  chosen: StoredPosition | null;
+  typed: string;
+  onChoose(position: StoredPosition | null): void;
+}) {
+  const [typed, setTyped] = useState(first);
+  const found = usePositions(useDeferredValue(typed.trim()));
+  const positions = found.data?.positions ?? [];
+  if (chosen)
+    return (
+      <div className="flex min-w-72 max-w-xl flex-1 flex-col">
+        <span className="kicker">A position the plant knows</span>
+        <p className="m-0 flex min-h-12 flex-wrap items-center gap-x-4 border-b-2 border-brass text-lg">
+          <span className="font-label text-xl font-semibold" data-position={chosen.id}>
+            {chosen.machine}, {chosen.position}
+          </span>
+          <button
+            type="button"
+            className="min-h-11 text-steel underline underline-offset-4"
+            onClick={() => onChoose(null)}
+          >
+            another, or a new one
+          </button>
+        </p>
+      </div>
+    );
+  return (
+    <div className="flex min-w-72 max-w-xl flex-1 flex-col">
+      <label className="flex flex-col">
+        <span className="kicker mb-1.5">A position the plant knows</span>
+        <input
+          type="search"
+          value={typed}
+          onChange={(e) => setTyped(e.target.value)}
+          maxLength={80}
+          autoComplete="off"
+          placeholder="type a machine or a place; or describe a new one below"
+          className="min-h-12 border-0 border-b-2 border-muted bg-transparent text-lg placeholder:text-muted"
+        />
+      </label>
+      <ul className="m-0 max-h-44 list-none overflow-y-auto p-0" aria-label="Positions">
+        {positions.map((p) => (
+          <li key={p.id} className="border-b border-faint">
+            <button
+              type="button"
+              className="min-h-12 w-full px-1 text-left hover:bg-shade"
+              onClick={() => onChoose(p)}
+            >
+              <span className="font-label text-lg font-semibold">{p.machine}</span>, {p.position}
+            </button>
+          </li>
+        ))}
+        {found.isSuccess && positions.length === 0 && (
+          <li className="py-1 text-muted">No position by these words: describe it below.</li>
+        )}
+        {found.data?.more && (
+          <li className="py-1 text-muted">The first {positions.length} are shown: type on to find others.</li>
+        )}
+        {found.isError && positions.length === 0 && (
+          <li className="py-1 text-muted">{found.error.message} A new position can be described below.</li>
+        )}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import type { JobState } from '@fulcrant/core/engine/state';
+import { tradeOf } from '@fulcrant/core/engine/trades';
+import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
+import { type FormEvent, useState } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../data/session.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Results } from '../ui/Results.tsx';
+import { useSay } from '../ui/settings.tsx';
+
+/** What is signed for, then the name. */
+export function SignStep({
+  state,
+  open,
+  onSign,
+}: {
+  state: JobState;
+  open: boolean;
+  onSign: (name: string) => Promise<string | null>;
+}) {
+  const { person } = useSession();
+  const say = useSay();
+  const [name, setName] = useState(person?.name ?? '');
+  const [fault, setFault] = useState<string | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    if (name.trim().length < 2) return setFault('Sign with your name.');
+    setFault(await onSign(name.trim()));
+  };
+  return (
+    <div className="flex flex-col gap-5">
+      <Results rows={fitUpSheet(state, null).rows} />
+      {state.deviations.length > 0 && (
+        <p className="m-0 font-medium">
+          {state.deviations.length} {state.deviations.length === 1 ? 'deviation' : 'deviations'} accepted:{' '}
+          {state.deviations.map((d) => `${d.author.name}, “${d.reason}”`).join('; ')}.
+        </p>
+      )}
+      <Link className="self-start text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
+        Read the whole fit-up sheet
+      </Link>
+      {open && (
+        <form
+          onSubmit={(e) => void submit(e)}
+          noValidate
+          className="flex flex-wrap items-end gap-4 border-t border-rule pt-4"
+        >
+          <label className="flex flex-col">
+            <span className="kicker">{tradeOf(state.setup).words.signed} as recorded here, signed</span>
+            <input
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              maxLength={60}
+              autoComplete="name"
+              className="min-h-14 w-80 max-w-full border-0 border-b-[3px] border-brass bg-transparent text-2xl"
+              aria-invalid={fault !== null}
+            />
+          </label>
+          <Button type="submit" weight="solid">
+            Sign the sheet
+          </Button>
+          {fault && <Fault>{say(fault)}</Fault>}
+        </form>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,102 @@
+import type { FixedNamed, JobState } from '@fulcrant/core/engine/state';
+import { tradeOf } from '@fulcrant/core/engine/trades';
+import type { JobSummary } from '@fulcrant/core/job/summary';
+import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { readThrough } from '../../data/api.ts';
+import { FloatFigure } from '../../figures/SplitFigures.tsx';
+import { Button, Fault } from '../../ui/controls.tsx';
+import { useSay } from '../../ui/settings.tsx';
+
+/** The seat as it is before the float's ring is in it. */
+const UNMEASURED = { towardsMm: null, awayMm: null, float: null };
+
+type Line = JobSummary & { id: string; number: string; updatedAt: string };
+
+type Props = {
+  state: JobState;
+  named: FixedNamed | null;
+  /** The shaft between the bearings’ centres. */
+  spanMm: number | undefined;
+  open: boolean;
+  onName: (named: FixedNamed) => Promise<string | null>;
+};
+
+/** Done with its lock or its seating, by the job's rail. */
+const stands = (l: Line): boolean => {
+  const id = tradeOf({ procedure: l.kind }).fixedAfter;
+  return l.rail.some((m) => m.id === id && m.status === 'done');
+};
+
+/** The jobs of fixed bearings on this machine: the one that is on is named, the others say why they do not count yet. */
+export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
+  const say = useSay();
+  const [fault, setFault] = useState<string | null>(null);
+  const { machine } = state.setup;
+  const jobs = useQuery({
+    queryKey: ['jobs', 'fixed', machine],
+    queryFn: () =>
+      readThrough<{ jobs: Line[]; next: string | null }>(
+        `/api/jobs?limit=20&fixedOn=${encodeURIComponent(machine)}`,
+      ),
+  });
+  const found = (jobs.data?.jobs ?? []).toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt));
+  return (
+    <div className="flex flex-col gap-3">
+      {spanMm !== undefined && <FloatFigure values={UNMEASURED} place={undefined} spanMm={spanMm} />}
+      <h2 className="kicker m-0">Fixed bearings on {machine}</h2>
+      <ul className="m-0 list-none border-t border-rule p-0">
+        {found.map((l) => (
+          <li
+            key={l.id}
+            className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-faint py-2"
+            data-fixed={l.number}
+          >
+            <span className="min-w-64 flex-1 leading-snug">
+              <span className="font-label text-lg font-semibold">{l.position}</span>{' '}
+              <Link className="text-steel underline" to={`/jobs/${l.id}/sheet`}>
+                {l.number}
+              </Link>
+              <span className="block text-sm text-muted">
+                {stands(l) ? 'locked' : `stands at “${l.rail.find((m) => m.id === l.present)?.title ?? ''}”`},{' '}
+                {format(new Date(l.updatedAt), 'd MMM HH:mm')}
+              </span>
+            </span>
+            {open && (
+              <Button
+                weight={named?.job === l.id ? 'solid' : 'line'}
+                aria-pressed={named?.job === l.id}
+                disabled={!stands(l)}
+                onClick={() =>
+                  void onName({
+                    job: l.id,
+                    position: l.position,
+                    sheet: l.number,
+                    lockedAt: new Date(l.updatedAt).toISOString(),
+                  }).then(setFault)
+                }
+              >
+                {named?.job === l.id ? 'Named' : 'This one is on'}
+              </Button>
+            )}
+          </li>
+        ))}
+        {jobs.data?.next && (
+          <li className="py-2 text-muted">
+            The last {found.length} are shown; older ones by their number on the board.
+          </li>
+        )}
+        {found.length === 0 && (
+          <li className="py-2 text-muted">
+            {jobs.isPending
+              ? 'Fetching the jobs …'
+              : 'No job of a fixed bearing on this machine is known. Mount it first; or a lead hand accepts, by name.'}
+          </li>
+        )}
+      </ul>
+      {fault && <Fault>{say(fault)}</Fault>}
+    </div>
+  );
+}

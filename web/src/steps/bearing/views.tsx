@@ -1,0 +1,52 @@
+import { RUN_IN_LIMITS } from '@fulcrant/core/arithmetic/lubrication/run-in';
+import { fixedFirst } from '@fulcrant/core/steps/bearing/fixed-first';
+import { floatRoom } from '@fulcrant/core/steps/bearing/float-room';
+import { greaseFill } from '@fulcrant/core/steps/bearing/grease-fill';
+import { runInLog } from '@fulcrant/core/steps/bearing/run-in-log';
+import { lazy, Suspense } from 'react';
+import { FillFigure } from '../../figures/GreaseFigure.tsx';
+import { FloatFigure } from '../../figures/SplitFigures.tsx';
+import type { StepView } from '../view.tsx';
+import { view } from '../view.tsx';
+import { FixedFirst } from './FixedFirst.tsx';
+
+const HeatChart = lazy(() => import('../../figures/HeatChart.tsx'));
+
+/** What the sheet of a bearing may carry beside its fitting. */
+export const bearingViews: StepView[] = [
+  view(fixedFirst, {
+    Body: ({ state, setup, stored, open, job }) => (
+      <FixedFirst
+        state={state}
+        named={stored.named}
+        spanMm={setup.float?.spanMm}
+        open={open}
+        onName={(named) => job.act('fixed.named', named)}
+      />
+    ),
+  }),
+  view(floatRoom, {
+    Figure: ({ values, setup, place }) => (
+      <FloatFigure values={values} place={place?.key} spanMm={setup.float?.spanMm ?? 0} />
+    ),
+    layout: 'field',
+  }),
+  view(greaseFill, {
+    Figure: ({ values, setup }) => <FillFigure values={values} housingCm3={setup.grease?.housingCm3 ?? 0} />,
+    layout: 'told',
+  }),
+  view(runInLog, {
+    Figure: ({ values: { points, ambientC } }) => (
+      <Suspense fallback={<div className="h-64" />}>
+        <HeatChart
+          points={points}
+          baseC={ambientC}
+          baseName="around it"
+          cautionC={Math.min(RUN_IN_LIMITS.cautionC, (ambientC ?? 20) + RUN_IN_LIMITS.riseK)}
+          stopC={RUN_IN_LIMITS.stopC}
+        />
+      </Suspense>
+    ),
+    layout: 'field',
+  }),
+];

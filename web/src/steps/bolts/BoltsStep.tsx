@@ -1,0 +1,227 @@
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { parseAngle } from '@fulcrant/core/quantities/angle';
+import { formatTorque, parseTorque } from '@fulcrant/core/quantities/torque';
+import { type BoltValues, openIn } from '@fulcrant/core/steps/bolts';
+import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
+import { GaugePicker } from '../../entry/GaugePicker.tsx';
+import { Button, Fault } from '../../ui/controls.tsx';
+import { useSay, useSettings } from '../../ui/settings.tsx';
+import { BoltFigure } from './BoltFigure.tsx';
+import { Extension } from './Extension.tsx';
+import { WrenchFeed } from './WrenchFeed.tsx';
+
+export type Tick = {
+  pass: number;
+  bolt: number;
+  torqueNm: number;
+  moved: boolean;
+  movedDeg?: number;
+  asDone?: boolean;
+};
+
+type Props = {
+  values: BoltValues;
+  open: boolean;
+  gauges: Instrument[];
+  gauge: Instrument | null;
+  onGauge: (id: string) => void;
+  onTick: (tick: Tick) => Promise<string | null>;
+  /** Questions that come before the wrench, or after it. */
+  questions: ReactNode;
+  questionsFirst: boolean;
+};
+
+/** The pattern, pass by pass; one bolt at a time is ticked with the torque read off the wrench. */
+export function BoltsStep({
+  values,
+  open,
+  gauges,
+  gauge,
+  onGauge,
+  onTick,
+  questions,
+  questionsFirst,
+}: Props) {
+  return (
+    <div className="flex flex-col gap-4">
+      {questionsFirst && questions}
+      <BoltFigure values={values} />
+      <Passes values={values} />
+      {open && values.next && (
+        <TickForm values={values} gauges={gauges} gauge={gauge} onGauge={onGauge} onTick={onTick} />
+      )}
+      {!questionsFirst && questions}
+    </div>
+  );
+}
+
+/** The passes in a row: what each is, its torque, how many bolts of it are done. Of a seating loop the last rounds only. */
+function Passes({ values }: { values: BoltValues }) {
+  const { unit } = useSettings();
+  const from = Math.max(0, values.passes.length - 6);
+  return (
+    <ol className="m-0 flex list-none flex-wrap border-y border-rule p-0" aria-label="Passes">
+      {values.passes.map((p, i) => {
+        if (i < from) return null;
+        const done = p.order.filter((b) => values.ticks.some((t) => t.pass === i && t.bolt === b)).length;
+        const round = values.settling[values.passes.slice(0, i).filter((x) => x.kind === 'round').length];
+        return (
+          <li
+            key={p.name}
+            aria-current={values.next?.pass === i ? 'step' : undefined}
+            className={`min-w-[6.5rem] flex-1 border-l border-faint px-3 py-1.5 first:border-l-0 ${values.next?.pass === i ? 'bg-shade' : ''}`}
+          >
+            <span className="block font-label text-lg font-semibold">{p.name}</span>
+            <span className="figures block text-sm">
+              {p.torqueNm === null ? 'by hand' : formatTorque(p.torqueNm, unit)}
+            </span>
+            <span className="figures block text-sm text-muted">
+              {p.kind === 'round' && round !== undefined ? `moved ${round}°` : `${done} of ${p.order.length}`}
+            </span>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+type FormProps = Pick<Props, 'gauges' | 'gauge' | 'onGauge' | 'onTick'> & { values: BoltValues };
+
+function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
+  const { unit } = useSettings();
+  const say = useSay();
+  const next = values.next;
+  const pass = next ? values.passes[next.pass] : null;
+  const seating = values.spec.seatingDeg !== undefined && pass?.kind === 'round';
+  const [text, setText] = useState('');
+  const [turned, setTurned] = useState('');
+  const [moved, setMoved] = useState(false);
+  const [really, setReally] = useState<number | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const place = next ? `${next.pass}/${next.bolt}` : 'done';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each bolt begins with its own torque and no movement
+  useEffect(() => {
+    setText(next?.torqueNm ? formatTorque(next.torqueNm, unit) : '');
+    setMoved(false);
+    setReally(null);
+    setTurned('');
+    setFault(null);
+  }, [place, unit]);
+  if (!next || !pass) return null;
+
+  const tick = async (event: FormEvent) => {
+    event.preventDefault();
+    if (!gauge) return setFault('Say which wrench is in hand.');
+    let torqueNm = 0;
+    if (next.torqueNm !== null) {
+      const typed = parseTorque(text, unit);
+      if (!typed.ok) return setFault(typed.message);
+      // Text left as it was offered is the very torque wanted, not its rounding.
+      torqueNm = text === formatTorque(next.torqueNm, unit) ? next.torqueNm : typed.nm;
+    }
+    const angle = seating ? parseAngle(turned) : null;
+    if (angle && !angle.ok) return setFault('Type how far it moved, in degrees; 0 where it did not.');
+    setFault(
+      await onTick({
+        pass: next.pass,
+        bolt: really ?? next.bolt,
+        torqueNm,
+        moved,
+        ...(really === null ? {} : { asDone: true }),
+        ...(angle?.ok ? { movedDeg: angle.deg } : {}),
+      }),
+    );
+  };
+  const field = 'figures min-h-12 border-0 border-b-[3px] border-brass bg-transparent text-2xl';
+  return (
+    <form
+      onSubmit={(e) => void tick(e)}
+      noValidate
+      className="flex flex-wrap items-end gap-x-4 gap-y-2"
+      data-bolt={next.bolt}
+      data-pass={next.pass}
+    >
+      <p className="m-0 w-32">
+        <span className="kicker !text-brass">{pass.name}</span>
+        <span className="block font-label text-3xl font-semibold">
+          {/screws?$/i.test(values.spec.what) ? 'Screw' : 'Bolt'} {really ?? next.bolt}
+        </span>
+      </p>
+      {next.torqueNm !== null && (
+        <label className="flex flex-col">
+          <span className="kicker pb-1.5">Wrench at</span>
+          <input
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            inputMode="decimal"
+            autoComplete="off"
+            maxLength={20}
+            aria-invalid={fault !== null}
+            className={`${field} w-44`}
+          />
+        </label>
+      )}
+      {seating && (
+        <label className="flex flex-col">
+          <span className="kicker pb-1.5">It moved, degrees</span>
+          <input
+            // biome-ignore lint/a11y/noAutofocus: it is what is asked of each screw
+            autoFocus
+            key={place}
+            value={turned}
+            onChange={(e) => setTurned(e.target.value)}
+            inputMode="decimal"
+            autoComplete="off"
+            maxLength={12}
+            data-moved
+            className={`${field} w-32`}
+          />
+        </label>
+      )}
+      {pass.kind === 'round' && !seating && (
+        <label className="flex min-h-12 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={moved}
+            onChange={(e) => setMoved(e.target.checked)}
+            className="size-6 accent-[var(--brass)]"
+          />
+          it still moved
+        </label>
+      )}
+      <Button type="submit" weight="solid" autoFocus={!seating}>
+        {next.torqueNm === null ? 'Hand tight' : 'Tight'}
+      </Button>
+      {openIn(values, next.pass).length > 1 && (
+        <label className="flex min-h-12 items-center gap-2 text-sm text-muted">
+          another went first
+          <select
+            value={really ?? ''}
+            onChange={(e) => setReally(e.target.value === '' ? null : Number(e.target.value))}
+            className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg text-ink"
+            data-really
+          >
+            <option value="">–</option>
+            {openIn(values, next.pass)
+              .filter((b) => b !== next.bolt)
+              .map((b) => (
+                <option key={b}>{b}</option>
+              ))}
+          </select>
+        </label>
+      )}
+      <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
+      {fault && (
+        <div className="w-full">
+          <Fault>{say(fault)}</Fault>
+        </div>
+      )}
+      {next.torqueNm !== null && (
+        <div className="flex w-full flex-wrap items-center gap-x-6">
+          <WrenchFeed wantedNm={next.torqueNm} onTake={(nm) => setText(formatTorque(nm, unit))} />
+          <Extension torqueNm={next.torqueNm} gauge={gauge} />
+        </div>
+      )}
+    </form>
+  );
+}

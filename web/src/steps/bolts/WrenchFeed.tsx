@@ -1,0 +1,51 @@
+import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { Radio } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { moveHand, pairStandIn, portFor, takeReading, unpair, useFeed } from '../../data/feed.ts';
+import { Button, Fault } from '../../ui/controls.tsx';
+import { useSettings } from '../../ui/settings.tsx';
+
+const WRENCH = ['wrench'] as const;
+
+/** A torque wrench on a port: what it clicked at goes into the field, to be looked at before it is ticked. */
+export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm: number) => void }) {
+  const feed = useFeed();
+  const { unit } = useSettings();
+  const [fault, setFault] = useState<string | null>(null);
+  const port = feed.source ? portFor(WRENCH) : null;
+  const heard = port ? feed.heard[port] : undefined;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another bolt, another try
+  useEffect(() => setFault(null), [wantedNm]);
+  if (!port)
+    return (
+      <Button weight="bare" className="!px-0 !text-base" onClick={() => pairStandIn({ shaft: 'true' })}>
+        Practise with the stand-in wrench
+      </Button>
+    );
+  const take = () => {
+    const seen = takeReading(port, null, 'torque');
+    if ('message' in seen) return setFault(seen.message);
+    setFault(null);
+    onTake(seen.value);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-3" data-feed={feed.state}>
+      <Radio aria-hidden="true" size={20} className={feed.state === 'live' ? 'text-steel' : 'text-stop'} />
+      {feed.source === 'stand-in' && (
+        <Button onClick={() => void moveHand({ wrenchNm: wantedNm })} data-pull>
+          Pull until it clicks
+        </Button>
+      )}
+      <span className="figures text-2xl" data-feed-value={heard?.value ?? ''}>
+        {heard?.quantity === 'torque' ? formatTorque(heard.value, unit) : '–'}
+      </span>
+      <Button onClick={take} disabled={!heard} data-take>
+        Take it
+      </Button>
+      <Button weight="bare" className="!px-0 !text-base" onClick={unpair}>
+        Let it go
+      </Button>
+      {(fault ?? feed.fault) && <Fault>{fault ?? feed.fault}</Fault>}
+    </div>
+  );
+}

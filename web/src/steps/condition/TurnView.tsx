@@ -1,0 +1,185 @@
+import { turnDrawing } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
+import type { AngleReading } from '@fulcrant/core/metrology/harmonics';
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { DialGauge, Label, spot } from '../../figures/drawing.tsx';
+import { useSettings } from '../../ui/settings.tsx';
+
+type Props = {
+  cx: number;
+  cy: number;
+  /** The part's radius, on the drawing and in the metal. */
+  radiusPx: number;
+  radiusMm: number;
+  readings: readonly AngleReading[];
+  /** The measuring before, drawn faint beneath. */
+  before?: readonly AngleReading[];
+  /** What is drawn faint, in a word. */
+  beforeWord?: string;
+  /** Where the gauge stands now. */
+  active: number | null;
+  /** Direction to be marked, with its word. */
+  mark?: { deg: number; word: string } | null;
+  /** Angles to be read, ticked round the part. */
+  wanted: number;
+  /** What this is, before the exaggeration under it. */
+  title: string;
+};
+
+const ROOM = 28;
+
+const path = (points: Array<{ x: number; y: number }>): string =>
+  `${points.map((p, i) => `${i ? 'L' : 'M'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('')}Z`;
+
+/**
+ * One turn of an indicator, the part seen from its end: the circle is to scale, the readings and the fitted curve stand off it
+ * enlarged by one round number, which is said. 0° is on top, degrees run clockwise.
+ */
+export function TurnView({
+  cx,
+  cy,
+  radiusPx,
+  radiusMm,
+  readings,
+  before = [],
+  beforeWord = 'before',
+  active,
+  mark,
+  wanted,
+  title,
+}: Props) {
+  const { unit } = useSettings();
+  const drawn = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings: [...readings, ...before] });
+  const now = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings });
+  // Both measurings at one exaggeration, or the eye compares what cannot be compared.
+  const scale = radiusPx / radiusMm;
+  const rOf = (mm: number, mean: number) => radiusPx + (mm - mean) * scale * drawn.times;
+  const then = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings: before });
+  const rescale = (r: number, from: number) => radiusPx + ((r - radiusPx) * drawn.times) / from;
+  const whole = now.points.length >= wanted;
+  const curve = (d: typeof now) =>
+    (d.curve.length > 0 && (d !== now || whole) ? d.curve : d.points.length > 1 ? d.points : []).map((p) =>
+      spot(cx, cy, p.angleDeg, rescale(p.r, d.times)),
+    );
+  const points = now.points.map((p) => ({ ...p, ...spot(cx, cy, p.angleDeg, rOf(p.valueMm, now.meanMm)) }));
+  const high = points.length > 1 ? points.reduce((a, b) => (b.valueMm > a.valueMm ? b : a)) : null;
+  const low = points.length > 1 ? points.reduce((a, b) => (b.valueMm < a.valueMm ? b : a)) : null;
+  const ticks = Array.from({ length: Math.min(24, wanted) }, (_, i) => (360 * i) / Math.min(24, wanted));
+  const turned = active === null ? null : active % 360;
+  const standing = turned === null ? null : points.find((p) => Math.abs(p.angleDeg - turned) < 0.05);
+  const at =
+    turned === null ? null : spot(cx, cy, turned, standing ? rOf(standing.valueMm, now.meanMm) : radiusPx);
+  return (
+    <g>
+      <circle
+        cx={cx}
+        cy={cy}
+        r={radiusPx}
+        fill="var(--shade)"
+        fillOpacity="0.6"
+        stroke="var(--muted)"
+        strokeDasharray="5 4"
+      />
+      <path d={`M${cx - 7} ${cy}h14M${cx} ${cy - 7}v14`} stroke="var(--steel)" />
+      {ticks.map((deg) => {
+        const major = wanted <= 12 || Math.round(deg) % 45 === 0;
+        const [a, b] = [
+          spot(cx, cy, deg, radiusPx + ROOM + 4),
+          spot(cx, cy, deg, radiusPx + ROOM + (major ? 11 : 8)),
+        ];
+        const t = spot(cx, cy, deg, radiusPx + ROOM + 23);
+        return (
+          <g key={deg}>
+            <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--muted)" />
+            {major && !(turned !== null && Math.abs(deg - turned) < 0.1) && (
+              <Label x={t.x} y={t.y + 5} tone="muted" size={14}>
+                {Number(deg.toFixed(1))}°
+              </Label>
+            )}
+          </g>
+        );
+      })}
+      {before.length > 2 && (
+        <path
+          d={path(curve(then))}
+          fill="none"
+          stroke="var(--muted)"
+          strokeWidth="1.5"
+          strokeDasharray="2 4"
+        />
+      )}
+      {curve(now).length > 1 && (
+        <path
+          d={whole ? path(curve(now)) : path(curve(now)).slice(0, -1)}
+          fill={whole ? 'var(--steel)' : 'none'}
+          fillOpacity="0.1"
+          stroke="var(--steel)"
+          strokeWidth="2"
+        />
+      )}
+      {points.map((p) => (
+        <circle key={p.angleDeg} cx={p.x} cy={p.y} r="3.6" fill="var(--ink)" />
+      ))}
+      {[high, low].map((p, i) =>
+        p ? (
+          <text
+            key={i === 0 ? 'high' : 'low'}
+            {...inward(cx, cy, p)}
+            textAnchor="middle"
+            fontSize="13"
+            className="figures"
+            fill="var(--ink)"
+          >
+            {lengthDigits(p.valueMm, unit)}
+          </text>
+        ) : null,
+      )}
+      {mark && whole && (
+        <g>
+          <path d={wedge(cx, cy, mark.deg, radiusPx - 4)} fill="var(--brass)" />
+          <Label {...markAt(cx, cy, mark.deg, radiusPx)} tone="brass" size={13.5} strong>
+            {mark.word}
+          </Label>
+        </g>
+      )}
+      {at && turned !== null && (
+        <g>
+          <DialGauge x={at.x} y={at.y} deg={turned} r={11} />
+          <Label {...beyond(at, turned)} tone="brass" size={14} strong>
+            {Number(turned.toFixed(1))}°
+          </Label>
+        </g>
+      )}
+      <Label x={cx} y={cy + radiusPx + ROOM + 44} size={14}>
+        {title}
+        {now.points.length > 0 ? `, deviations ×${drawn.times}` : ', no reading yet'}
+        {before.length > 2 ? `, dotted: ${beforeWord}` : ''}
+      </Label>
+    </g>
+  );
+}
+
+/** Beside the dial, where the angle it stands at is said. */
+function beyond(at: { x: number; y: number }, deg: number) {
+  const p = spot(at.x, at.y, deg, 33);
+  const q = spot(p.x, p.y, deg + 90, 26);
+  return { x: q.x, y: q.y + 5 };
+}
+
+/** A little inside the part, where the number of a point is clear of the curve. */
+function inward(cx: number, cy: number, p: { angleDeg: number; x: number; y: number }) {
+  const d = Math.hypot(p.x - cx, p.y - cy);
+  const q = spot(cx, cy, p.angleDeg, Math.max(24, d - 30));
+  return { x: q.x, y: q.y + 5 };
+}
+
+/** A wedge inside the circle that points out to the high spot. */
+function wedge(cx: number, cy: number, deg: number, r: number): string {
+  const tip = spot(cx, cy, deg, r);
+  const [a, b] = [spot(tip.x, tip.y, deg + 155, 15), spot(tip.x, tip.y, deg - 155, 15)];
+  return `M${tip.x} ${tip.y}L${a.x} ${a.y}L${b.x} ${b.y}Z`;
+}
+
+const markAt = (cx: number, cy: number, deg: number, r: number) => {
+  const p = spot(cx, cy, deg, r * 0.42);
+  return { x: p.x, y: p.y + 5 };
+};

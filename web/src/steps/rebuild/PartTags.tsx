@@ -1,0 +1,39 @@
+import { type PartTagsValues, TAGS, type Tag } from '@fulcrant/core/steps/rebuild/part-tags';
+import { Button } from '../../ui/controls.tsx';
+
+type Props = { values: PartTagsValues; open: boolean; onTag(part: string, tag: Tag): void };
+
+/** Parts laid out, a tag tied to each: one touch a part. */
+export function PartTags({ values, open, onTag }: Props) {
+  return (
+    <ul className="m-0 list-none border-t border-rule p-0">
+      {values.parts.map((p) => (
+        <li
+          key={p.id}
+          data-item={p.id}
+          data-tag={p.tag ?? 'none'}
+          className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-faint py-1"
+        >
+          <span className="min-w-56 flex-1 leading-snug">
+            <span className="font-label text-xl font-semibold">{p.name}</span>
+            {p.renewed && <span className="block text-sm text-muted">always new: {p.renewed}</span>}
+          </span>
+          <span className="flex gap-2">
+            {(Object.keys(TAGS) as Tag[]).map((tag) => (
+              <Button
+                key={tag}
+                disabled={!open}
+                aria-pressed={p.tag === tag}
+                aria-label={`${p.name}: ${TAGS[tag]}`}
+                weight={p.tag === tag ? (p.renewed && tag === 'reuse' ? 'stop' : 'solid') : 'line'}
+                onClick={() => onTag(p.id, tag)}
+              >
+                {TAGS[tag]}
+              </Button>
+            ))}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,51 @@
+import { assemblies } from '@fulcrant/core/steps/rebuild/assembly';
+import { handTurns } from '@fulcrant/core/steps/rebuild/hand-turn';
+import { lipSeals } from '@fulcrant/core/steps/rebuild/lip-seals';
+import { partTags } from '@fulcrant/core/steps/rebuild/part-tags';
+import { GateStep } from '../GateStep.tsx';
+import type { StepView } from '../view.tsx';
+import { view } from '../view.tsx';
+import { ExplodedFigure } from './ExplodedFigure.tsx';
+import { LipFigure } from './LipFigure.tsx';
+import { PartTags } from './PartTags.tsx';
+
+/** Steps of pumps put together. */
+export const rebuildViews: StepView[] = [
+  view(assemblies, {
+    Body: (p) => (
+      <div className="flex flex-col gap-3">
+        <ExplodedFigure values={p.values} />
+        <GateStep {...p} />
+      </div>
+    ),
+  }),
+  view(partTags, {
+    Body: ({ values, open, onAnswer }) => (
+      <PartTags values={values} open={open} onTag={(part, tag) => onAnswer(part, 'yes', tag)} />
+    ),
+  }),
+  view(lipSeals, {
+    Body: ({ values, open, onAnswer }) => (
+      <LipFigure values={values} open={open} onFit={(lip, way) => onAnswer(lip, 'yes', way)} />
+    ),
+  }),
+  view(handTurns, {
+    Body: (p) => (
+      <div className="flex flex-col gap-4">
+        <GateStep {...p} />
+        {p.values.turns === 'no' && (
+          <section data-causes>
+            <h2 className="kicker m-0">Look for</h2>
+            <ol className="m-0 list-decimal pl-6 text-lg">
+              {p.values.causes.map((c) => (
+                <li key={c} className="border-b border-faint py-1.5">
+                  {c}
+                </li>
+              ))}
+            </ol>
+          </section>
+        )}
+      </div>
+    ),
+  }),
+];

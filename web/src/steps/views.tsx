@@ -1,0 +1,64 @@
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { BoltValues } from '@fulcrant/core/steps/bolts';
+import { bolts } from '@fulcrant/core/steps/bolts';
+import { gate } from '@fulcrant/core/steps/gate';
+import { gaps } from '@fulcrant/core/steps/gland-gaps';
+import { signature } from '@fulcrant/core/steps/signature';
+import { useGauge } from '../entry/gauge-choice.ts';
+import { GlandFigure } from '../figures/GlandFigure.tsx';
+import { bearingViews } from './bearing/views.tsx';
+import { BoltsStep } from './bolts/BoltsStep.tsx';
+import { conditionViews } from './condition/views.tsx';
+import { GateStep } from './GateStep.tsx';
+import { rebuildViews } from './rebuild/views.tsx';
+import { SignStep } from './SignStep.tsx';
+import type { StepView, ViewProps } from './view.tsx';
+import { view } from './view.tsx';
+
+/** Bolts tightened one by one with the wrench in hand, and what is asked round them. */
+function Bolts(p: ViewProps<Setup, BoltValues>) {
+  const { step, values, open, job } = p;
+  // One that reaches what these bolts take in the end, and is in date.
+  const wrench = useGauge(WRENCHES, values.torque.torqueNm);
+  return (
+    <BoltsStep
+      values={values}
+      open={open}
+      gauges={wrench.gauges}
+      gauge={wrench.gauge}
+      onGauge={wrench.choose}
+      questionsFirst={step.itemsFirst === true}
+      questions={step.items ? <GateStep {...p} /> : null}
+      onTick={async (tick) =>
+        wrench.gauge
+          ? job.act('bolt.tightened', { step: step.id, ...tick, instrument: wrench.gauge })
+          : 'Say which wrench is in hand.'
+      }
+    />
+  );
+}
+const WRENCHES = ['wrench'] as const;
+
+/** Steps more than one trade has. */
+export const views: StepView[] = [
+  view(gate, { Body: GateStep }),
+  view(bolts, { Body: Bolts }),
+  view(signature, {
+    Body: ({ state, open, job }) => (
+      <SignStep state={state} open={open} onSign={(name) => job.act('sheet.signed', { name })} />
+    ),
+  }),
+  view(gaps, {
+    Figure: ({ values, place, typed, step }) => (
+      <GlandFigure
+        values={values}
+        active={place?.key}
+        typed={typed}
+        what={step.id === 'follower' ? 'follower to box face' : 'gland to box'}
+      />
+    ),
+  }),
+  ...conditionViews,
+  ...bearingViews,
+  ...rebuildViews,
+];

@@ -1,0 +1,10 @@
+import { letGo } from '@fulcrant/core/trades/dismounting/let-go';
+import { nutBack } from '@fulcrant/core/trades/dismounting/nut-back';
+import type { StepView } from '../../steps/view.tsx';
+import { view } from '../../steps/view.tsx';
+import { LetGoFigure, NutBackFigure } from './OffFigures.tsx';
+/** Steps of a bearing taken off. */
+export const views: StepView[] = [
+  view(nutBack, { Figure: ({ values }) => <NutBackFigure values={values} />, layout: 'field' }),
+  view(letGo, { Figure: ({ values }) => <LetGoFigure values={values} />, layout: 'field' }),
+];

@@ -1,0 +1,74 @@
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { endClearance } from '@fulcrant/core/trades/gear-pump/clearance';
+import { type SqueezeValues, squeeze, stackKey } from '@fulcrant/core/trades/gear-pump/compression';
+import { PileFigure } from '../../figures/PileFigure.tsx';
+import type { StepView } from '../../steps/view.tsx';
+import { view } from '../../steps/view.tsx';
+import { useSettings } from '../../ui/settings.tsx';
+import { ClearanceFigure } from './ClearanceFigure.tsx';
+
+/** Stacks loose and tight, and what each lost. */
+function Squeezed({ values: v, active }: { values: SqueezeValues; active: string | undefined }) {
+  const { unit } = useSettings();
+  const cell = (mm: number | null, key: string) => (
+    <td
+      className={`figures py-2 pr-6 text-right text-xl ${active === key ? 'border-b-[3px] border-brass' : ''}`}
+    >
+      {mm === null ? '·' : lengthDigits(mm, unit)}
+    </td>
+  );
+  return (
+    <table className="w-full border-collapse">
+      <thead>
+        <tr className="kicker border-b border-rule text-left">
+          <th className="font-normal">Stack</th>
+          <th className="pr-6 text-right font-normal">loose</th>
+          <th className="pr-6 text-right font-normal">under torque</th>
+          <th className="text-right font-normal">lost</th>
+        </tr>
+      </thead>
+      <tbody>
+        {v.pairs.map((p, i) => (
+          <tr key={stackKey.write({ how: 'loose', n: i + 1 })} className="border-b border-faint">
+            <th className="text-left font-label text-xl font-semibold">{i + 1}</th>
+            {cell(p.looseMm, stackKey.write({ how: 'loose', n: i + 1 }))}
+            {cell(p.torquedMm, stackKey.write({ how: 'tight', n: i + 1 }))}
+            <td className="figures py-2 text-right text-xl">
+              {p.looseMm === null || p.torquedMm === null
+                ? ''
+                : `${((100 * (p.looseMm - p.torquedMm)) / p.looseMm).toFixed(1)} %`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Steps of a gear pump. */
+export const views: StepView[] = [
+  view(endClearance, {
+    Figure: ({ values, place, typed }) => (
+      <ClearanceFigure values={values} active={place?.key} typed={typed} />
+    ),
+    Under: ({ values: { told, pieces } }) =>
+      told?.stack ? (
+        <PileFigure
+          title="stack to put in"
+          pile={pieces.map((p, i) => ({ ...p, count: told.stack?.counts[i] ?? 0 }))}
+        />
+      ) : null,
+  }),
+  view(squeeze, {
+    layout: 'field',
+    Figure: ({ values, place }) => <Squeezed values={values} active={place?.key} />,
+    Told: ({ values: { told } }) =>
+      told ? (
+        <p className="m-0 text-lg">
+          A stack loses <span className="figures">{(100 * told.fraction).toFixed(1)} %</span>
+          {told.uncertainty === null ? '' : ` ± ${(200 * told.uncertainty).toFixed(1)} %, right in 95 of 100`}
+          .
+        </p>
+      ) : null,
+  }),
+];

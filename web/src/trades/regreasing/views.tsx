@@ -1,0 +1,28 @@
+import { RUN_IN_LIMITS } from '@fulcrant/core/arithmetic/lubrication/run-in';
+import { greaseMatch, greaseStrokes, greaseWatch } from '@fulcrant/core/trades/regreasing/greasing';
+import { lazy, Suspense } from 'react';
+import { StrokesFigure } from '../../figures/GreaseFigure.tsx';
+import type { StepView } from '../../steps/view.tsx';
+import { view } from '../../steps/view.tsx';
+
+const HeatChart = lazy(() => import('../../figures/HeatChart.tsx'));
+
+/** Steps of a regreasing. */
+export const views: StepView[] = [
+  view(greaseMatch, { layout: 'told' }),
+  view(greaseStrokes, { Figure: ({ values }) => <StrokesFigure values={values} />, layout: 'field' }),
+  view(greaseWatch, {
+    Figure: ({ values }) => (
+      <Suspense fallback={<div className="h-64" />}>
+        <HeatChart
+          points={values.points}
+          baseC={values.startC}
+          baseName="before the first stroke"
+          cautionC={RUN_IN_LIMITS.cautionC}
+          stopC={RUN_IN_LIMITS.stopC}
+        />
+      </Suspense>
+    ),
+    layout: 'field',
+  }),
+];

@@ -1,0 +1,65 @@
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import type { WearWatchValues } from '@fulcrant/core/trades/seal-wear/wear-watch';
+import { format } from 'date-fns';
+import { memo } from 'react';
+import { axis, level, readings, STILL, useChart } from '../../figures/chart.ts';
+import { useSettings } from '../../ui/settings.tsx';
+
+function look(v: WearWatchValues, serviceMm: number, say: (mm: number) => string) {
+  const last = v.points.at(-1)?.days ?? 0;
+  const end = Math.ceil(Math.max(30, last * 1.1, Math.min(v.dueDays ?? 0, 4 * last + 60)));
+  const slope = v.mmPerYear === null ? null : -v.mmPerYear / 365.25;
+  const at0 = slope === null || v.dueDays === null ? null : serviceMm - slope * v.dueDays;
+  const trend = (x: number) => ({ x, y: (at0 ?? 0) + (slope ?? 0) * x });
+  const [x, y] = [axis('days since it was fitted'), axis()];
+  return {
+    type: 'line' as const,
+    data: {
+      datasets: [
+        { ...readings(v.points.map((p) => ({ x: p.days, y: p.projectionMm }))), showLine: false },
+        ...(at0 === null ? [] : [{ ...level(0, end, '--steel', [6, 4], 2), data: [trend(0), trend(end)] }]),
+        level(serviceMm, end, '--stop', [], 2),
+      ],
+    },
+    options: {
+      ...STILL,
+      scales: {
+        x: { ...x, min: 0, max: end },
+        y: {
+          ...y,
+          suggestedMin: serviceMm,
+          ticks: { ...y.ticks, callback: (mm: string | number) => say(Number(mm)) },
+        },
+      },
+    },
+  };
+}
+
+/** What stands proud over the days, the robust line through it, and where the service is due. */
+const WearChart = memo(function WearChart({
+  values: v,
+  serviceMm,
+}: {
+  values: WearWatchValues;
+  serviceMm: number;
+}) {
+  const { unit } = useSettings();
+  const canvas = useChart(() => look(v, serviceMm, (mm) => lengthDigits(mm, unit, 2)), [v, serviceMm, unit]);
+  const last = v.points.at(-1);
+  return (
+    <figure className="m-0">
+      <div className="h-60">
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={`${lengthDigits(last?.projectionMm ?? 0, unit, 2)} after ${Math.round(last?.days ?? 0)} days, due at ${lengthDigits(serviceMm, unit, 2)}`}
+        />
+      </div>
+      <figcaption className="kicker normal-case tracking-normal" data-due-on={v.dueOn ?? ''}>
+        service at {lengthDigits(serviceMm, unit, 2)}, whole line
+        {v.dueOn ? ` · by the robust line, dashed, due on ${format(new Date(v.dueOn), 'd MMM yyyy')}` : ''}
+      </figcaption>
+    </figure>
+  );
+});
+export default WearChart;

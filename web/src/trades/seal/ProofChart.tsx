@@ -1,0 +1,75 @@
+import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { formatTemperature } from '@fulcrant/core/quantities/temperature';
+import type { ProofValues } from '@fulcrant/core/trades/seal/proof';
+import { format } from 'date-fns';
+import { memo } from 'react';
+import { axis, FIGURES, ink, readings, STILL, useChart } from '../../figures/chart.ts';
+import { useSettings } from '../../ui/settings.tsx';
+
+const WHEN = ['start', '15 min', '1 hour', 'next day'];
+
+function look(v: ProofValues, unit: LengthUnit) {
+  const line = (ys: Array<number | null>, colour: string) => ({
+    ...readings(ys.flatMap((y, x) => (y === null ? [] : [{ x, y }]))),
+    borderColor: ink(colour),
+    backgroundColor: ink(colour),
+  });
+  const drops = line(
+    v.points.map((p) => p.dropsPerMin),
+    '--steel',
+  );
+  const warmth = line(
+    v.points.map((p) => p.temperatureC),
+    '--brass',
+  );
+  const [x, y] = [axis(), axis('drops a minute')];
+  return {
+    type: 'line' as const,
+    data: { datasets: [drops, { ...warmth, yAxisID: 'warm', borderDash: [7, 4] }] },
+    options: {
+      ...STILL,
+      scales: {
+        x: {
+          ...x,
+          min: 0,
+          max: WHEN.length - 1,
+          ticks: { ...x.ticks, stepSize: 1, callback: (i: string | number) => WHEN[Number(i)] ?? '' },
+        },
+        y: { ...y, min: 0, suggestedMax: 10, ticks: { ...y.ticks, color: ink('--steel') } },
+        warm: {
+          ...axis(),
+          position: 'right' as const,
+          suggestedMin: 20,
+          suggestedMax: 95,
+          ticks: {
+            color: ink('--brass'),
+            font: FIGURES,
+            callback: (c: string | number) => formatTemperature(Number(c), unit),
+          },
+        },
+      },
+    },
+  };
+}
+
+/** Leakage and warmth of the gland at the four times a seal is proved by. */
+const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues }) {
+  const { unit } = useSettings();
+  const canvas = useChart(() => look(v, unit), [v, unit]);
+  const said = v.points.map(
+    (p, i) =>
+      `${WHEN[i]}: ${p.dropsPerMin ?? 'no'} drops, ${p.temperatureC === null ? 'no temperature' : formatTemperature(p.temperatureC, unit)}`,
+  );
+  return (
+    <figure className="m-0">
+      <div className="h-60">
+        <canvas ref={canvas} role="img" aria-label={said.join('; ')} />
+      </div>
+      <figcaption className="kicker normal-case tracking-normal">
+        leakage, whole line · gland’s warmth, dashed
+        {v.dueAt ? ` · next due ${format(new Date(v.dueAt), 'EEE HH:mm')}` : ''}
+      </figcaption>
+    </figure>
+  );
+});
+export default ProofChart;

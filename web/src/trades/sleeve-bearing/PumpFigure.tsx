@@ -1,0 +1,191 @@
+import { bearingSection, type Vec } from '@fulcrant/core/arithmetic/bearings/section';
+import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { formatPressure } from '@fulcrant/core/quantities/pressure';
+import type { DriveUpHydraulicValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
+import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import { useId } from 'react';
+import { Figure, Label } from '../../figures/drawing.tsx';
+import { useSettings } from '../../ui/settings.tsx';
+
+const W = 680;
+const H = 268;
+const PLOT = { x: 442, y: 20, w: 222, h: 204 };
+const SECTION = { x: 6, w: 372, h: 214 };
+
+type Props = {
+  setup: SleeveSetup;
+  values: DriveUpHydraulicValues;
+  typedMpa: number | null;
+};
+
+/** The hydraulic nut in section with its piston out as far as the bearing went, and pressure over travel with its limits. */
+export function PumpFigure({ setup, values: v, typedMpa }: Props) {
+  const { unit } = useSettings();
+  const most = Math.max(v.driveUpMaxMm * 1.25, ...v.points.map((p) => 1.05 * (p.travelMm ?? 0)));
+  const top = Math.max(
+    (v.abortPressureMpa ?? v.startPressureMpa * 4) * 1.12,
+    ...v.points.map((p) => 1.05 * p.pressureMpa),
+  );
+  const px = (mm: number) => PLOT.x + (PLOT.w * Math.max(0, mm)) / most;
+  const py = (mpa: number) => PLOT.y + PLOT.h - (PLOT.h * mpa) / top;
+  const read = v.points.filter((p) => p.travelMm !== null);
+  const start = { x: px(0), y: py(v.startPressureMpa) };
+  const path = [start, ...read.map((p) => ({ x: px(p.travelMm ?? 0), y: py(p.pressureMpa) }))];
+  return (
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="block w-full"
+      role="img"
+      aria-label={`Hydraulic nut: driven ${lengthDigits(v.travelMm ?? 0, unit)} of ${lengthDigits(v.driveUpMinMm, unit)} to ${lengthDigits(v.driveUpMaxMm, unit)} ${unit}${v.abortPressureMpa === null ? '' : `, abort at ${formatPressure(v.abortPressureMpa, unit)}`}`}
+    >
+      <NutSection setup={setup} travelMm={v.travelMm ?? 0} mostMm={v.driveUpMaxMm} />
+      <rect
+        x={px(v.driveUpMinMm)}
+        y={PLOT.y}
+        width={px(v.driveUpMaxMm) - px(v.driveUpMinMm)}
+        height={PLOT.h}
+        fill="var(--good)"
+        opacity="0.18"
+      />
+      <g stroke="var(--ink)" strokeWidth="1.4" fill="none">
+        <path d={`M${PLOT.x} ${PLOT.y}V${PLOT.y + PLOT.h}H${PLOT.x + PLOT.w}`} />
+        {v.abortPressureMpa !== null && (
+          <path
+            d={`M${PLOT.x} ${py(v.abortPressureMpa)}H${PLOT.x + PLOT.w}`}
+            stroke="var(--stop)"
+            strokeDasharray="9 5"
+            strokeWidth="2"
+          />
+        )}
+      </g>
+      {v.abortPressureMpa !== null && (
+        <Label x={PLOT.x + PLOT.w} y={py(v.abortPressureMpa) - 6} anchor="end" tone="stop">
+          abort {formatPressure(v.abortPressureMpa, unit)}
+        </Label>
+      )}
+      <Label x={PLOT.x - 9} y={start.y - 3} anchor="end" tone="steel">
+        start
+      </Label>
+      <Label x={PLOT.x - 9} y={start.y + 14} anchor="end" tone="steel">
+        {formatPressure(v.startPressureMpa, unit)}
+      </Label>
+      <Figure x={px(v.driveUpMinMm) - 4} y={H - 26} size={14} tone="muted" anchor="end">
+        {lengthDigits(v.driveUpMinMm, unit, 2)}
+      </Figure>
+      <Figure x={px(v.driveUpMaxMm) + 4} y={H - 26} size={14} tone="muted" anchor="start">
+        {lengthDigits(v.driveUpMaxMm, unit, 2)}
+      </Figure>
+      <Label x={PLOT.x + PLOT.w / 2} y={H - 6} tone="muted" size={14.5}>
+        pressure over drive-up
+      </Label>
+      {v.zeroed && path.length > 1 && (
+        <path
+          d={path.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join('')}
+          fill="none"
+          stroke="var(--steel)"
+          strokeWidth="2.5"
+        />
+      )}
+      {v.zeroed && <circle cx={start.x} cy={start.y} r="5" fill="var(--brass)" />}
+      {read.map((p) => (
+        <circle
+          key={p.n}
+          cx={px(p.travelMm ?? 0)}
+          cy={py(p.pressureMpa)}
+          r="5.5"
+          fill={p.aborted ? 'var(--stop)' : 'var(--ink)'}
+        />
+      ))}
+      {typedMpa !== null && (
+        <path
+          d={`M${PLOT.x} ${py(Math.min(top, typedMpa))}h${PLOT.w}`}
+          stroke="var(--brass)"
+          strokeWidth="2"
+          strokeDasharray="2 4"
+        />
+      )}
+    </svg>
+  );
+}
+
+/** Upper half of shaft, sleeve, bearing and nut to scale; the travel alone is drawn larger, and said so. */
+function NutSection({ setup, travelMm, mostMm }: { setup: SleeveSetup; travelMm: number; mostMm: number }) {
+  const { unit } = useSettings();
+  const id = useId();
+  // As large as keeps the piston in its nut.
+  const times = Math.max(1, Math.floor((0.16 * setup.boreMm) / Math.max(mostMm, travelMm)));
+  const s = bearingSection({
+    shaftMm: setup.shaftMm,
+    boreMm: setup.boreMm,
+    taper: setup.taper,
+    travelMm: travelMm * times,
+    clearanceMm: 0.0006 * setup.boreMm,
+  });
+  const b = setup.boreMm;
+  const floor = setup.shaftMm / 2 - b * 0.13;
+  // The shaft runs on to both sides; only so much of it is drawn.
+  const [left, right] = [-0.74 * b, 0.84 * b];
+  const scale = Math.min(SECTION.w / (right - left), SECTION.h / (s.top - floor));
+  const px = (x: number) => SECTION.x + scale * (Math.min(right, Math.max(left, x)) - left);
+  const py = (y: number) => H - 30 - scale * (y - floor);
+  const path = (points: Vec[]) =>
+    `${points.map((p, i) => `${i ? 'L' : 'M'}${px(p.x).toFixed(1)} ${py(p.y).toFixed(1)}`).join('')}Z`;
+  const box = (x0: number, y0: number, x1: number, y1: number) =>
+    path([
+      { x: x0, y: y0 },
+      { x: x1, y: y0 },
+      { x: x1, y: y1 },
+      { x: x0, y: y1 },
+    ]);
+  const face = b * 0.28 - travelMm * times;
+  const nut = { x0: b * 0.36, x1: b * 0.66, y0: b / 2 - b * 0.01, y1: b * 0.86 };
+  const steel = `url(#${id})`;
+  return (
+    <g>
+      <defs>
+        <pattern id={id} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" x2="0" y1="0" y2="7" stroke="var(--muted)" strokeWidth="1" />
+        </pattern>
+      </defs>
+      <g stroke="var(--ink)" strokeWidth="1.6" strokeLinejoin="round" fill="var(--paper)">
+        <path d={path(s.shaft.map((p) => (p.y === 0 ? { x: p.x, y: floor } : p)))} fill="var(--shade)" />
+        <path d={path(s.sleeve)} />
+        <path d={box(nut.x0, nut.y0, nut.x1, nut.y1)} />
+        <path d={box(nut.x0, nut.y0, nut.x1, nut.y1)} fill={steel} />
+        <path d={box(nut.x0, b * 0.6, b * 0.56, b * 0.76)} fill="var(--brass)" fillOpacity="0.4" />
+        <path d={box(face, b * 0.6, b * 0.46, b * 0.76)} />
+        <path d={path(s.innerRing)} />
+        <path d={path(s.innerRing)} fill={steel} />
+        <path d={path(s.outerRing)} />
+        <path d={path(s.outerRing)} fill={steel} />
+        {s.rollers.map((r, i) => (
+          <path key={i === 0 ? 'A' : 'B'} d={path(r)} />
+        ))}
+      </g>
+      {setup.driveUp?.twoNuts && (
+        <path
+          d={box(-b * 0.56, b / 2 + b * 0.02, -b * 0.42, b * 0.7)}
+          fill="none"
+          stroke="var(--muted)"
+          strokeWidth="1.6"
+          strokeDasharray="5 3"
+        />
+      )}
+      <path
+        d={`M${px(nut.x1)} ${py(b * 0.68)}h16v-22h14`}
+        fill="none"
+        stroke="var(--brass)"
+        strokeWidth="3"
+      />
+      <path d={`M${px(face)} ${py(s.top) - 6}V${py(b * 0.79)}`} stroke="var(--brass)" fill="none" />
+      <path d={`M${px(b * 0.28)} ${py(s.top) - 6}V${py(b * 0.79)}`} stroke="var(--muted)" fill="none" />
+      <Figure x={px(b * 0.28) + 6} y={py(s.top) + 4} anchor="start" size={19} tone="brass" strong>
+        {lengthDigits(travelMm, unit)}
+      </Figure>
+      <Label x={SECTION.x} y={H - 6} anchor="start" tone="muted" size={14.5}>
+        section to scale, travel ×{times}
+        {setup.driveUp?.twoNuts ? ', other nut dashed' : ''}
+      </Label>
+    </g>
+  );
+}

@@ -1,0 +1,102 @@
+import type { JobState } from '@fulcrant/core/engine/state';
+import { reportAt } from '@fulcrant/core/engine/trades';
+import { benchClearance } from '@fulcrant/core/trades/sleeve-bearing/bench-clearance';
+import type { DriveUpStepValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
+import { driveUp } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
+import { driveUpAngle } from '@fulcrant/core/trades/sleeve-bearing/drive-up-angle';
+import { driveUpHydraulic } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
+import { lock } from '@fulcrant/core/trades/sleeve-bearing/lock';
+import { lockBySchool } from '@fulcrant/core/trades/sleeve-bearing/lock-by-school';
+import { nutZero } from '@fulcrant/core/trades/sleeve-bearing/nut-zero';
+import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import { target } from '@fulcrant/core/trades/sleeve-bearing/target';
+import { lazy, Suspense, useDeferredValue } from 'react';
+import type { StepView, ViewProps } from '../../steps/view.tsx';
+import { view } from '../../steps/view.tsx';
+import {
+  AngleFigure,
+  BenchFigure,
+  DriveUpFigure,
+  LockedBySchoolFigure,
+  LockFigure,
+  PumpUpFigure,
+  TargetFigure,
+  ZeroFigure,
+} from './figures.tsx';
+import { AngleSide, PumpSide } from './SchoolSide.tsx';
+import { BenchSets, DriveUpSide, TargetNumbers } from './sides.tsx';
+
+const ForecastChart = lazy(() => import('./ForecastChart.tsx'));
+const TrialPanel = lazy(() => import('./TrialPanel.tsx'));
+
+const benchOf = (state: JobState) => benchClearance.valuesOf(reportAt(state, 'bench'));
+
+/** So far, still to turn, and the chart; the chart may follow the keystroke a moment later. */
+function DriveUpBeside({ state, values }: ViewProps<SleeveSetup, DriveUpStepValues>) {
+  const charted = useDeferredValue(values);
+  const benchMm = benchOf(state)?.benchMm;
+  return (
+    <>
+      <DriveUpSide values={values} />
+      {benchMm && (
+        <Suspense fallback={<div className="h-44" />}>
+          <ForecastChart values={charted} benchMm={benchMm} />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+/** A trial of what is known, worked out beside the page. */
+function Trial({ state, stored, open }: ViewProps<SleeveSetup, DriveUpStepValues>) {
+  const bench = benchOf(state);
+  if (!open || !bench?.benchMm) return null;
+  return (
+    <Suspense fallback={null}>
+      <TrialPanel
+        values={stored}
+        benchMm={bench.benchMm}
+        benchU={bench.standardUncertaintyMm ?? bench.bladeStepMm}
+        bladeStepMm={bench.bladeStepMm}
+        jobId={state.jobId}
+      />
+    </Suspense>
+  );
+}
+
+/** How far of the way, in eighths. */
+const eighths = (v: DriveUpStepValues): string | null =>
+  v.target.nutEighthsAim === null
+    ? null
+    : `${(v.angleDeg / 45).toFixed(v.angleDeg % 45 ? 1 : 0)} of about ${v.target.nutEighthsAim.toFixed(1)} eighths`;
+
+/** Steps of a bearing on its sleeve. */
+export const views: StepView[] = [
+  view(benchClearance, { Figure: BenchFigure, Side: ({ values }) => <BenchSets values={values} /> }),
+  view(target, {
+    Figure: TargetFigure,
+    Told: ({ stored }) => <TargetNumbers values={stored} />,
+    layout: 'told',
+  }),
+  view(driveUp, {
+    Figure: DriveUpFigure,
+    Side: DriveUpBeside,
+    Under: Trial,
+    stopped: (v) => v.place === 'over-driven',
+    note: eighths,
+    longSum: true,
+  }),
+  view(driveUpAngle, {
+    Figure: AngleFigure,
+    Side: ({ values }) => <AngleSide values={values} />,
+    longSum: true,
+  }),
+  view(driveUpHydraulic, {
+    Figure: PumpUpFigure,
+    Side: ({ values }) => <PumpSide values={values} />,
+    longSum: true,
+  }),
+  view(lock, { Figure: LockFigure }),
+  view(lockBySchool, { Figure: LockedBySchoolFigure }),
+  view(nutZero, { Figure: ZeroFigure, layout: 'field' }),
+];

@@ -1,0 +1,64 @@
+import { type FormEvent, type ReactNode, useState } from 'react';
+import { Button, Dialog, Fault } from './controls.tsx';
+import { useSay } from './settings.tsx';
+
+type Props = {
+  open: boolean;
+  title: string;
+  ask: string;
+  does: string;
+  onClose: () => void;
+  onReason: (reason: string) => Promise<string | null>;
+  children?: ReactNode;
+  optional?: boolean;
+};
+
+/** Ask for a reason in words, and do the thing with it. */
+export function ReasonDialog({
+  open,
+  title,
+  ask,
+  does,
+  onClose,
+  onReason,
+  children,
+  optional = false,
+}: Props) {
+  const say = useSay();
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    if (!optional && text.trim().length < 3) return setFault('A reason takes a few words.');
+    const refused = await onReason(text.trim());
+    if (refused) return setFault(refused);
+    setText('');
+    setFault(null);
+    onClose();
+  };
+  return (
+    <Dialog open={open} onClose={onClose} title={title}>
+      <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-3">
+        {children}
+        <label className="flex flex-col gap-1">
+          <span>{ask}</span>
+          <textarea
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            rows={3}
+            maxLength={400}
+            aria-invalid={fault !== null}
+            className="border border-ink bg-transparent p-2"
+          />
+        </label>
+        {fault && <Fault>{say(fault)}</Fault>}
+        <div className="flex gap-3">
+          <Button type="submit" weight="solid">
+            {does}
+          </Button>
+          <Button onClick={onClose}>Back</Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

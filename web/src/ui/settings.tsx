@@ -1,0 +1,54 @@
+import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { say } from '@fulcrant/core/quantities/say';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useState,
+} from 'react';
+
+export type Theme = 'day' | 'night';
+type Settings = { unit: LengthUnit; theme: Theme; setUnit(u: LengthUnit): void; setTheme(t: Theme): void };
+
+const Context = createContext<Settings | null>(null);
+
+function kept<T extends string>(key: string, allowed: readonly T[], otherwise: T): T {
+  const value = localStorage.getItem(key);
+  return allowed.find((a) => a === value) ?? otherwise;
+}
+
+/** Units and light, kept on this device. */
+export function SettingsProvider({ children }: { children: ReactNode }) {
+  const [unit, setUnit] = useState<LengthUnit>(() => kept('fulcrant.unit', ['mm', 'in'], 'mm'));
+  const [theme, setTheme] = useState<Theme>(() =>
+    kept(
+      'fulcrant.theme',
+      ['day', 'night'],
+      matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day',
+    ),
+  );
+  useEffect(() => localStorage.setItem('fulcrant.unit', unit), [unit]);
+  // Before what is drawn from the page’s inks is drawn: those effects come later.
+  useLayoutEffect(() => {
+    localStorage.setItem('fulcrant.theme', theme);
+    document.documentElement.dataset.theme = theme;
+  }, [theme]);
+  const value = useMemo(() => ({ unit, theme, setUnit, setTheme }), [unit, theme]);
+  return <Context value={value}>{children}</Context>;
+}
+
+export function useSettings(): Settings {
+  const value = useContext(Context);
+  if (!value) throw new Error('Settings are not provided.');
+  return value;
+}
+
+/** Core's sentences in the unit in force. */
+export function useSay(): (text: string) => string {
+  const { unit } = useSettings();
+  return useCallback((text: string) => say(text, unit), [unit]);
+}
