@@ -46,12 +46,26 @@ export async function openJob(
   }
   for (const [label, value] of Object.entries(fields))
     await page.getByLabel(label, { exact: true }).fill(value);
+  await chooseBolts(page);
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const hand = new SheetHand(page);
   await hand.answerAll();
   await hand.on();
   return { hand, jobId: page.url().split('/').at(-1) ?? '' };
+}
+
+/** Bolts begin unsaid: whoever has them in front of him chooses. Those a test has not chosen itself are M16, 8.8, four. */
+async function chooseBolts(page: Page): Promise<void> {
+  const rows = page.locator('[data-decided]');
+  for (let i = 0; i < (await rows.count()); i++) {
+    const field = rows.nth(i).locator('select, input');
+    if ((await field.inputValue()) !== '') continue;
+    const id = (await field.getAttribute('id')) ?? '';
+    if (/size$/i.test(id)) await field.selectOption('M16');
+    else if (/grade$/i.test(id)) await field.selectOption('8.8');
+    else await field.fill('4');
+  }
 }
 
 /** Diameters of a seat of two stations and three angles. */

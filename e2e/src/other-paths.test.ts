@@ -223,7 +223,7 @@ it('a job is opened, worked and reloaded on a device that has no connection, and
   await page.reload();
   await page.locator('form[data-place="s1/120"]').waitFor();
   const waiting = await hand.waiting();
-  expect(waiting).toBe(13);
+  expect(waiting).toBe(14);
   await page.goto(plant.url);
   await page.locator('[data-job="not sent"]').filter({ hasText: 'Molasses pump 1' }).waitFor();
   await context.setOffline(false);
@@ -235,7 +235,7 @@ it('a job is opened, worked and reloaded on a device that has no connection, and
   );
   expect(molasses).toHaveLength(1);
   const { events } = await (await page.request.get(`${plant.url}/api/jobs/${molasses[0].id}`)).json();
-  expect(events).toHaveLength(13);
+  expect(events).toHaveLength(14);
   expect(new Set(events.map((e: { id: string }) => e.id)).size).toBe(13);
   await context.close();
 });

@@ -22,6 +22,8 @@ it('by nut angle: the zero is proven by taps, the mark turned into the maker’s
     fields: { ...SEAT, 'Nut angle, least, °': '110', 'Nut angle, most, °': '140' },
   });
   await survey(hand, 90);
+  await hand.answerAll(); // inboard side first
+  await hand.on();
   for (let i = 0; i < 3; i++) await hand.pair('bench', '0.1');
   await hand.on();
   await hand.answerAll();
@@ -92,6 +94,8 @@ it('by hydraulic nut, the stand-in pump reaching abort first: released, the othe
     },
   });
   await survey(hand, 90);
+  await hand.answerAll(); // inboard side first
+  await hand.on();
   await hand.answerAll();
   await hand.on();
 

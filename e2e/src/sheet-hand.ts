@@ -43,7 +43,7 @@ export class SheetHand {
     const items = this.page.locator('[data-item]');
     await items.first().waitFor();
     for (let i = 0; i < (await items.count()); i++) {
-      const yes = items.nth(i).getByRole('button', { name: /^Yes/ });
+      const yes = items.nth(i).getByRole('button', { name: /^(Yes|Noted)/ });
       const note = items.nth(i).locator('input');
       if ((await note.count()) > 0) await note.fill('as it should be');
       if ((await yes.getAttribute('aria-pressed')) !== 'true') await yes.click();

@@ -185,7 +185,12 @@ describe('the keyboard alone', () => {
     await page.locator('[data-item]').first().waitFor();
     const items = await page.locator('[data-item]').count();
     for (let i = 0; i < items; i++) {
-      await tabTo(/^Yes: /);
+      // What is to be written down is written before it is noted.
+      if ((await page.locator('[data-item]').nth(i).locator('input').count()) > 0) {
+        await tabTo(/^Preservative/);
+        await keys.type('left on, suits this grease');
+      }
+      await tabTo(/^(Yes|Noted): /);
       await keys.press('Space');
     }
     await page.locator('[data-pass-step]:not([disabled])').waitFor();

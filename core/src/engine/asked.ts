@@ -18,6 +18,8 @@ export type Asked = {
   fallback?: string;
   /** The house rule that says so. */
   rule?: keyof HouseRules;
+  /** Nothing is usual here: a new job begins without it, and it is chosen by whoever has it in front of him. */
+  decided?: boolean;
   /** Asked only where the form so far says so. */
   when?: When;
   /** It cannot be left out where it is asked, though the shape has it optional: the sentence then said; undefined where it can. */
@@ -136,11 +138,12 @@ function walk(fields: Record<string, AnyField>, under: string, when?: When): Fie
       const { group, options } = meta.flags;
       return options.map(([value, label]) => flag(`${key}.${value}`, group, label));
     }
+    if (meta.silent) return [];
     if (schema.fields) {
       const inner = walk(schema.fields, key, meta.part ? withPart(key) : when);
       return meta.part ? [flag(`with.${key}`, meta.part.group, meta.part.label), ...inner] : inner;
     }
-    if (!meta.asked || meta.silent) return [];
+    if (!meta.asked) return [];
     const asks = both(when, meta.asked.when);
     return [
       {

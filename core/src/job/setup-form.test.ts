@@ -13,6 +13,8 @@ import { fieldsAsked, fromForm, toForm } from './setup-form.ts';
 
 const full: SleeveSetup = {
   ...USUAL_SETUP,
+  filmBore: 'dry',
+  filmTaper: 'dry',
   schools: USUAL_HOUSE_RULES,
   machine: 'Pulp press drive',
   position: 'Gearbox end, fixed',

@@ -1,4 +1,4 @@
-import { type Field, type FormValues, fieldsOf, formName, valueIn } from '../engine/asked.ts';
+import { type Field, type FormValues, fieldsOf, formName, lacking, valueIn } from '../engine/asked.ts';
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
 import { tradeOf } from '../engine/trades.ts';
@@ -149,6 +149,8 @@ export function fromForm(
     if ('message' in read) faults[formName(field.name)] = read.message;
     else if (read.value !== undefined) put(setup, field.name, read.value);
   }
+  // What the sheet or the machine must give is said with the rest, not only once all else is right.
+  for (const { path, message } of lacking(trade.schema, setup)) faults[formName(path)] ??= message;
   dropUnsaid(setup, asked);
   const measures = setup.condition?.measures ?? [];
   if (measuring && !trade.words.measuresOnly && !measures.includes('shaft'))
@@ -174,6 +176,19 @@ const said = (rules: HouseRules): HouseRules => {
   return Object.fromEntries(given) as HouseRules;
 };
 
+/** A usual setup without what nobody may suppose. */
+function undecided(trade: Trade, usual: StartSetup): StartSetup {
+  const left: StartSetup = { ...usual };
+  for (const { name, decided } of fieldsOf(trade.schema)) {
+    if (!decided) continue;
+    const [head, tail] = name.split('.') as [string, string?];
+    const part = left[head];
+    if (tail === undefined) delete left[head];
+    else if (part !== null && typeof part === 'object') left[head] = { ...part, [tail]: undefined };
+  }
+  return left;
+}
+
 /**
  * What a new job's form begins with: the setup last used at the position, else the usual one of its trade with what the two have
  * in common; the house rules of today either way, and what they say of the work where the position says nothing.
@@ -185,10 +200,10 @@ export function startFor(
 ): StartSetup {
   const schools = rules ? { schools: rules } : {};
   if (chosen && tradeOf(chosen.setup) === trade) return { ...chosen.setup, ...schools };
-  const usual: StartSetup = {
+  const usual: StartSetup = undecided(trade, {
     ...trade.usual,
     ...(rules ? trade.byRules?.({ ...USUAL_WORK, ...said(rules) }) : {}),
-  };
+  });
   if (!chosen) return { ...usual, ...schools };
   const known = chosen.setup as StartSetup;
   const kept = [...PLACE, ...SHARED.filter((k) => k in usual)].filter((k) => known[k] !== undefined);

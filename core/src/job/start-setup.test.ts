@@ -20,6 +20,17 @@ const onlyTyped = (trade: Trade, start: object): object =>
       .filter((f) => valueIn(start, f.name) === undefined)
       .map((f) => [f.name, valueIn(Object.values(trade.example.setups)[0] ?? {}, f.name)]),
   );
+/** Bolts begin unsaid; here somebody has them in front of him. */
+const decided = (trade: Trade, form: Record<string, string>): Record<string, string> => ({
+  ...form,
+  ...Object.fromEntries(
+    fieldsOf(trade.schema).flatMap((f) =>
+      f.decided && !form[formName(f.name)]
+        ? [[formName(f.name), /size$/i.test(f.name) ? 'M16' : /grade$/i.test(f.name) ? '8.8' : '4']]
+        : [],
+    ),
+  ),
+});
 const known = {
   id: 'p1',
   site: 'Holmbeck',
@@ -34,7 +45,7 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
     for (const unit of ['mm', 'in'] as const) {
       const bare = { ...startFor(trade, null, USUAL_HOUSE_RULES), ...named };
       const start = { ...bare, ...onlyTyped(trade, bare) };
-      const read = fromForm(trade, toForm(trade, start, unit), unit);
+      const read = fromForm(trade, decided(trade, toForm(trade, start, unit)), unit);
       if ('faults' in read) throw new Error(JSON.stringify(read.faults));
       expect(check(setupSchema, read.setup).ok).toBe(true);
       // Read once it stays what it is.
@@ -47,6 +58,22 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
     if ('shaftMm' in start) expect(start.shaftMm).toBe(125);
     if (kind === 'regreasing') expect(start.boreMm).toBe(140);
     expect(fieldsOf(trade.schema).map((f) => f.name)).toContain('machine');
+  });
+});
+
+describe('what nobody may suppose', () => {
+  it('bolts of a new bearing begin unsaid and are asked for; a position that had them brings them', () => {
+    const bare = { ...startFor(sleeveBearingTrade, null, USUAL_HOUSE_RULES), ...named };
+    const form = toForm(sleeveBearingTrade, bare, 'mm');
+    expect([form.boltSize, form.boltGrade, form.boltCount, form['baseBolts:size']]).toEqual(['', '', '', '']);
+    const read = fromForm(sleeveBearingTrade, form, 'mm');
+    expect('faults' in read && Object.keys(read.faults)).toEqual(
+      expect.arrayContaining(['baseBolts:size', 'baseBolts:grade', 'baseBolts:count']),
+    );
+    const whole = fromForm(sleeveBearingTrade, { ...form, 'with:baseBolts': '' }, 'mm');
+    expect('faults' in whole && whole.faults.boltSize).toMatch(/size of the cap bolts is missing/);
+    const again = startFor(sleeveBearingTrade, known, USUAL_HOUSE_RULES);
+    expect(again.boltSize).toBe(USUAL_SETUP.boltSize);
   });
 });
 
@@ -121,7 +148,8 @@ describe('what the form asks as it stands', () => {
   });
   it('a part taken off leaves the setup; pressures and angles are read as people say them', () => {
     const read = (change: Record<string, string>) => {
-      const r = fromForm(sleeveBearingTrade, { ...toForm(sleeveBearingTrade, start, 'mm'), ...change }, 'mm');
+      const form = decided(sleeveBearingTrade, toForm(sleeveBearingTrade, start, 'mm'));
+      const r = fromForm(sleeveBearingTrade, { ...form, ...change }, 'mm');
       if ('faults' in r) throw new Error(JSON.stringify(r.faults));
       return r.setup as Record<string, unknown>;
     };

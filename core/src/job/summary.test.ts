@@ -25,11 +25,11 @@ describe('a job in one line', () => {
   it('lays the rail: done, present, closed; pins that hold now told from pins to come', () => {
     const h = toTarget(hand({ holdBefore: ['driveup', 'bolts'] }));
     const marks = (s = summarise(h.state)) => s.rail.map((m) => `${m.status}${m.hold ? ` ${m.hold}` : ''}`);
-    expect(marks().slice(3, 7)).toEqual(['present', 'closed ahead', 'closed', 'closed ahead']);
-    h.pass('target');
-    expect(marks().slice(4, 7)).toEqual(['present holding', 'closed', 'closed ahead']);
+    expect(marks().slice(4, 9)).toEqual(['present', 'closed', 'closed ahead', 'closed', 'closed ahead']);
+    h.pass('target').gate('fit');
+    expect(marks().slice(6, 9)).toEqual(['present holding', 'closed', 'closed ahead']);
     h.by(imke).do('step.released', { step: 'driveup' });
-    expect(marks()[4]).toBe('present released');
+    expect(marks()[6]).toBe('present released');
     expect(summarise(h.state).held).toBeNull();
   });
 
@@ -40,7 +40,7 @@ describe('a job in one line', () => {
       held: expect.stringMatching(/Over-driven/),
     });
     h.do('bearing.dismounted', { reason: 'too far' });
-    expect(summarise(h.state)).toMatchObject({ attempt: 2, present: 'bench', held: null });
+    expect(summarise(h.state)).toMatchObject({ attempt: 2, present: 'inboard', held: null });
   });
 });
 

@@ -67,7 +67,9 @@ describe('cap bolts', () => {
 
 describe('holds, roles, setup', () => {
   it('a planned hold stops the step until a lead hand releases it', () => {
-    const h = toTarget(hand({ holdBefore: ['driveup'] })).pass('target');
+    const h = toTarget(hand({ holdBefore: ['driveup'] }))
+      .pass('target')
+      .gate('fit');
     expect(summarise(h.state).held).toMatch(/Hold point/);
     refuses(() => h.drive(0, 0.1, 0.1), /is held/);
     refuses(() => h.do('step.released', { step: 'driveup' }), /lead hand/);

@@ -27,12 +27,14 @@ const sleeveBearing = sleeveBearingOf(setup);
 const nextOf = (state: JobState, id: string) => state.steps.find((s) => s.id === id)?.report?.next;
 
 describe('the procedure as data', () => {
-  it('has nine steps in the order of the work, each with a guide; doors that close say so', () => {
+  it('has eleven steps in the order of the work, each with a guide; doors that close say so', () => {
     expect(sleeveBearing.steps.map((s) => s.id)).toEqual([
       'safe',
       'shaft',
+      'inboard',
       'bench',
       'target',
+      'fit',
       'driveup',
       'lock',
       'bolts',
@@ -41,6 +43,7 @@ describe('the procedure as data', () => {
     ]);
     for (const s of sleeveBearing.steps) expect(s.guide.length, s.id).toBeGreaterThan(15);
     expect(sleeveBearing.steps.filter((s) => s.closes).map((s) => s.id)).toEqual([
+      'inboard',
       'target',
       'driveup',
       'lock',
@@ -116,7 +119,7 @@ describe('the survey', () => {
 
 describe('feeling', () => {
   it('bench: row B follows row A, a new set follows a full one, a half set holds the step', () => {
-    const h = hand().safe().survey(round).pass('shaft');
+    const h = hand().safe().survey(round).pass('shaft').gate('inboard');
     expect(nextOf(h.state, 'bench')?.key).toBe('set1/A');
     h.read('bench', 'set1/A', 0.1, 'feeler');
     expect(nextOf(h.state, 'bench')?.key).toBe('set1/B');
@@ -127,7 +130,7 @@ describe('feeling', () => {
   });
 
   it('a gap no bearing of this bore has is a slip of the unit', () => {
-    const h = hand().safe().survey(round).pass('shaft');
+    const h = hand().safe().survey(round).pass('shaft').gate('inboard');
     refuses(() => h.read('bench', 'set1/A', 77, 'feeler'), /not believable.*Check the unit/);
     refuses(() => h.read('bench', 'set1/A', -0.01, 'feeler'), /not believable/);
     refuses(() => h.read('bench', 'set99/A', 0.1, 'feeler'), /no such set/);

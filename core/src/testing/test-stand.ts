@@ -83,6 +83,7 @@ export const toTarget = (h = hand()) =>
     .safe()
     .survey(round)
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.1, 0.1],
       [0.1, 0.105],
@@ -90,7 +91,7 @@ export const toTarget = (h = hand()) =>
     ])
     .pass('bench');
 /** Worked as far as the drive-up. */
-export const toDriveUp = (h = hand()) => toTarget(h).pass('target');
+export const toDriveUp = (h = hand()) => toTarget(h).pass('target').gate('fit');
 /** Driven up into the band. */
 export const toLock = (h = hand()) =>
   toDriveUp(h)

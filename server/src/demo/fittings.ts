@@ -13,6 +13,7 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     .safe()
     .survey(shifted(125, round90))
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.185, 0.185],
       [0.18, 0.185],
@@ -20,6 +21,7 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     ])
     .pass('bench')
     .pass('target')
+    .gate('fit')
     .drive(0, 0.185, 0.185)
     .drive(45, 0.17, 0.17)
     .drive(90, 0.155, 0.155)
@@ -39,6 +41,7 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     .safe()
     .survey(round90)
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.1, 0.1],
       [0.1, 0.105],
@@ -46,6 +49,7 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     ])
     .pass('bench')
     .pass('target')
+    .gate('fit')
     .drive(0, 0.1, 0.1)
     .read('driveup', 'lock/deg0', 4, 'protractor')
     .drive(45, 0.085, 0.085)
@@ -62,6 +66,7 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     .safe()
     .survey(shifted(110, round90))
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.13, 0.13],
       [0.125, 0.13],
@@ -69,6 +74,7 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     ])
     .pass('bench')
     .pass('target')
+    .gate('fit')
     .drive(0, 0.13, 0.13)
     .drive(45, 0.115, 0.115)
     .drive(90, 0.095, 0.1)
@@ -78,13 +84,15 @@ export function fittings(ids: Map<string, string>): BearingHand[] {
     .safe()
     .survey(shifted(140, round90))
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.21, 0.21],
       [0.2, 0.21],
       [0.21, 0.2],
     ])
     .pass('bench')
-    .pass('target');
+    .pass('target')
+    .gate('fit');
 
   const tail = hand(ids, p.pressTail, 'asta', hoursAgo(2), tools('mic-4'));
   return [fan, washer, washerTail, juice, dryer, press, lime, tail];

@@ -9,7 +9,8 @@ import { GAUGES, PEOPLE } from './works.ts';
 /** Somebody of the works, by id. */
 export const person = (id: string): Person =>
   PEOPLE.find((p) => p.id === id) ?? { id, name: id, role: 'viewer' };
-const gauge = (id: string): Instrument => {
+/** A gauge of the cupboard. @throws Error where there is none of that id */
+export const gauge = (id: string): Instrument => {
   const g = GAUGES[id];
   if (!g) throw new Error(`No gauge ${id} in the demo.`);
   return g;
@@ -57,6 +58,7 @@ export const fittedBy70 = (h: BearingHand): BearingHand =>
     .safe()
     .survey(shifted(70, round90))
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.085, 0.085],
       [0.08, 0.085],
@@ -64,6 +66,7 @@ export const fittedBy70 = (h: BearingHand): BearingHand =>
     ])
     .pass('bench')
     .pass('target')
+    .gate('fit')
     .drive(0, 0.085, 0.085)
     .drive(45, 0.07, 0.07)
     .drive(90, 0.05, 0.055)

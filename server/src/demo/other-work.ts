@@ -1,5 +1,5 @@
 import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
-import { hand, hoursAgo, round90, shifted, tools } from './hands.ts';
+import { gauge, hand, hoursAgo, round90, shifted, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
 /** The other schools, a split bearing, a bearing coming off, one just greased, one in its first hours. */
@@ -9,6 +9,7 @@ export function otherWork(ids: Map<string, string>): BearingHand[] {
     .safe()
     .survey(shifted(55, round90))
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.065, 0.065],
       [0.06, 0.065],
@@ -25,23 +26,28 @@ export function otherWork(ids: Map<string, string>): BearingHand[] {
     .read('driveup', 'turn/1', 60, 'protractor')
     .read('driveup', 'lock/deg60', 3, 'protractor');
 
-  const dryer = hand(ids, p.dryerTail, 'asta', hoursAgo(3.2), tools('mic-8'))
+  const dryer = hand(ids, p.dryerTail, 'asta', hoursAgo(3.2), {
+    ...tools('mic-8'),
+    dial: gauge('dial-1'),
+  })
     .safe()
     .survey(shifted(200, round90))
     .pass('shaft')
+    .gate('inboard')
     .answerAll('fit')
     .pass('fit')
     .read('driveup', 'start/p', 3, 'pressure')
-    .read('driveup', 'start/z', 1.5, 'dial')
+    .read('driveup', 'start/z', 2.5, 'dial')
     .read('driveup', 'n1/p', 10.5, 'pressure')
-    .read('driveup', 'n1/d', 1.19, 'dial')
+    .read('driveup', 'n1/d', 2.01, 'dial')
     .read('driveup', 'n2/p', 15, 'pressure')
-    .read('driveup', 'n2/d', 1.01, 'dial');
+    .read('driveup', 'n2/d', 1.52, 'dial');
 
   const fan = hand(ids, p.coolFixed, 'bram', hoursAgo(26), tools('mic-3'))
     .safe()
     .survey(shifted(70, round90))
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.085, 0.085],
       [0.08, 0.085],
@@ -49,6 +55,7 @@ export function otherWork(ids: Map<string, string>): BearingHand[] {
     ])
     .pass('bench')
     .pass('target')
+    .gate('fit')
     .drive(0, 0.085, 0.085)
     .drive(45, 0.07, 0.07)
     .drive(90, 0.05, 0.055)

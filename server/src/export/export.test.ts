@@ -17,6 +17,7 @@ const worked = (name: string) =>
     .safe()
     .survey(round)
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.13, 0.13],
       [0.13, 0.13],

@@ -82,7 +82,8 @@ describe('recording', () => {
     const h = freshHand('whole')
       .safe()
       .survey([89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974])
-      .pass('shaft');
+      .pass('shaft')
+      .gate('inboard');
     const first = await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));
     expect(first.status).toBe(200);
     expect(first.body.number).toMatch(/^H-\d{4}$/);
@@ -127,7 +128,7 @@ describe('recording', () => {
       'refused',
       'stored',
     ]);
-    expect(answer.body.outcomes[1].reason).toMatch(/9 of 9/);
+    expect(answer.body.outcomes[1].reason).toMatch(/10 of 10/);
     expect(answer.body.outcomes[2].reason).toMatch(/place is missing/);
   });
 

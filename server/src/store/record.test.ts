@@ -24,6 +24,7 @@ function signedHand(name: string) {
     .safe()
     .survey(round)
     .pass('shaft')
+    .gate('inboard')
     .bench([
       [0.13, 0.13],
       [0.13, 0.13],
@@ -34,6 +35,7 @@ function signedHand(name: string) {
     .by(person('asta'))
     .pass('bench')
     .pass('target')
+    .gate('fit')
     .drive(0, 0.13, 0.13)
     .drive(45, 0.115, 0.115)
     .drive(90, 0.1, 0.1)

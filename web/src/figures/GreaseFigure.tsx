@@ -6,7 +6,15 @@ const ROLLERS_DEG = [0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330];
 
 /** Housing and bearing seen from the end, filled as far as the sum says: areas in proportion to the volumes. */
 export function FillFigure({ values: v, housingCm3 }: { values: FirstFillValues; housingCm3: number }) {
-  const share = housingCm3 > 0 ? Math.min(1, v.housingCm3 / housingCm3) : 0;
+  // Without volumes the base stands level with the shaft’s underside, as it is seen.
+  const share = v.housingCm3 === null ? 0.26 : housingCm3 > 0 ? Math.min(1, v.housingCm3 / housingCm3) : 0;
+  const full = v.bearingCm3 === null ? '' : `, ${v.bearingCm3.toFixed(0)} cm³`;
+  const housing =
+    v.housingCm3 === null
+      ? 'base to the shaft’s underside'
+      : housingCm3 > 0
+        ? `housing ${v.housingCm3.toFixed(0)} of ${housingCm3.toFixed(0)} cm³`
+        : `base ${v.housingCm3.toFixed(0)} cm³`;
   const [top, bottom] = [34, 212];
   const level = bottom - (bottom - top) * share;
   return (
@@ -14,7 +22,7 @@ export function FillFigure({ values: v, housingCm3 }: { values: FirstFillValues;
       viewBox="0 0 680 240"
       className="block w-full"
       role="img"
-      aria-label={`Bearing ${v.bearingCm3.toFixed(0)} cubic centimetres, housing ${v.housingCm3.toFixed(0)} of ${housingCm3.toFixed(0)}`}
+      aria-label={`Bearing full${full}, ${housing}`}
     >
       <clipPath id="housing">
         <path d="M210 212V120A110 86 0 0 1 430 120V212z" />
@@ -43,20 +51,24 @@ export function FillFigure({ values: v, housingCm3 }: { values: FirstFillValues;
         />
       ))}
       <circle cx="320" cy="128" r="38" fill="var(--shade)" stroke="var(--ink)" strokeWidth="1.8" />
-      <Figure x={470} y={110} anchor="start" size={24} strong tone="steel">
-        {v.totalG.toFixed(0)} g
-      </Figure>
-      <Label x={470} y={132} anchor="start" tone="muted">
-        in all{v.strokes ? `, ${v.strokes} strokes of the gun` : ''}
-      </Label>
+      {v.totalG !== null && (
+        <>
+          <Figure x={470} y={110} anchor="start" size={24} strong tone="steel">
+            {v.totalG.toFixed(0)} g
+          </Figure>
+          <Label x={470} y={132} anchor="start" tone="muted">
+            in all{v.strokes ? `, ${v.strokes} strokes of the gun` : ''}
+          </Label>
+        </>
+      )}
       <Label x={196} y={104} anchor="end">
-        bearing full, {v.bearingCm3.toFixed(0)} cm³
+        bearing full{full}
       </Label>
       <Label x={196} y={Math.min(206, level + 20)} anchor="end">
-        housing {v.housingCm3.toFixed(0)} of {housingCm3.toFixed(0)} cm³
+        {housing}
       </Label>
       <Label x={4} y={234} anchor="start" tone="muted" size={14.5}>
-        n·dm {Math.round(v.speedFactor)}; how much, not where it lies
+        {v.speedFactor === null ? '' : `n·dm ${Math.round(v.speedFactor)}; `}how much, not where it lies
       </Label>
     </svg>
   );

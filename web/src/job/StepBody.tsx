@@ -48,14 +48,7 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
   const questions =
     open &&
     (step.kind.asks?.(state, step) ?? step.items ?? []).map((i) => (
-      <StepItem
-        key={i.id}
-        state={state}
-        step={step.id}
-        item={i.id}
-        ask={i.ask}
-        onAnswer={(a) => onAnswer(i.id, a)}
-      />
+      <StepItem key={i.id} state={state} step={step} item={i} onAnswer={onAnswer} />
     ));
   const beam = shown.beams[0];
   return (

@@ -126,13 +126,15 @@ function FieldRow({
   const say = useSay();
   const id = `field-${formName(field.name)}`;
   return (
-    <div>
+    <div data-decided={field.decided}>
       <label htmlFor={id} className="text-sm text-muted">
         {field.label}
       </label>
       {field.quantity === 'choice' ? (
         <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>
-          {field.optional && <option value="">not said</option>}
+          {(field.optional || field.decided) && (
+            <option value="">{field.decided ? 'to be chosen' : 'not said'}</option>
+          )}
           {field.options?.map(([value, label]) => (
             <option key={value} value={value}>
               {say(label)}

@@ -1,17 +1,18 @@
 import { canLack } from '@fulcrant/core/engine/answers';
 import { answerTo } from '@fulcrant/core/engine/facts';
-import type { Said } from '@fulcrant/core/engine/said';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
 import { format } from 'date-fns';
-import { Fragment, useState } from 'react';
+import { Fragment } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { type OnAnswer, useAnswering } from './answering.ts';
 
 type Props = {
   state: JobState;
   step: StepDefinition;
   open: boolean;
-  onAnswer: (item: string, answer: Said, note?: string) => void;
+  onAnswer: OnAnswer;
 };
 
 /** Questions answered yes or no, each by name; where something is to be written down, with what was seen. */
@@ -38,24 +39,15 @@ export function GateStep({ state, step, open, onAnswer }: Props) {
 
 function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem }) {
   const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
-  const [note, setNote] = useState(answer?.note ?? '');
-  const [fault, setFault] = useState<string | null>(null);
-  const [lacks, setLacks] = useState(false);
-  const give = (a: Said) => {
-    if (item.note && note.trim() === '') return setFault('Write down what was seen; a word or two will do.');
-    if (a === 'none' && note.trim() === '')
-      return setFault('Why is it not on this one? A word or two will do.');
-    setFault(null);
-    setLacks(false);
-    onAnswer(item.id, a, item.note || a === 'none' ? note.trim() : undefined);
-  };
+  const ask = useSay()(item.ask);
+  const { note, setNote, fault, lacks, setLacks, give } = useAnswering(item, answer?.note, onAnswer);
   return (
     <li
       className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-faint py-1"
       data-item={item.id}
     >
       <span className="min-w-64 flex-1 leading-snug">
-        {item.ask}
+        {ask}
         {answer && (
           <span
             className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
@@ -72,7 +64,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
             placeholder={lacks ? 'why not on this one' : undefined}
             maxLength={400}
-            aria-label={lacks ? `Why not on this one: ${item.ask}` : item.ask}
+            aria-label={lacks ? `Why not on this one: ${ask}` : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
@@ -83,7 +75,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
         <span className="flex gap-2">
           <Button
             aria-pressed={answer?.answer === 'yes'}
-            aria-label={`Yes: ${item.ask}`}
+            aria-label={`${item.note ? 'Noted' : 'Yes'}: ${ask}`}
             weight={answer?.answer === 'yes' ? 'solid' : 'line'}
             className="w-20"
             onClick={() => give('yes')}
@@ -93,7 +85,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           {canLack(step, item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
-              aria-label={`${lacks ? 'So it is' : 'None'} on this one: ${item.ask}`}
+              aria-label={`${lacks ? 'So it is' : 'None'} on this one: ${ask}`}
               title="not on this one, with a reason"
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
               className="!px-3"
@@ -105,7 +97,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           {!item.note && (
             <Button
               aria-pressed={answer?.answer === 'no'}
-              aria-label={`No: ${item.ask}`}
+              aria-label={`No: ${ask}`}
               weight={answer?.answer === 'no' ? 'stop' : 'line'}
               className="w-20"
               onClick={() => give('no')}

@@ -1,44 +1,63 @@
+import { canLack } from '@fulcrant/core/engine/answers';
 import { answerTo } from '@fulcrant/core/engine/facts';
 import type { JobState } from '@fulcrant/core/engine/state';
-/** A yes-or-no item of a measuring step, answered beside its readings. */
-export function StepItem({
-  state,
-  step,
-  item,
-  ask,
-  onAnswer,
-}: {
-  state: JobState;
-  step: string;
-  item: string;
-  ask: string;
-  onAnswer: (answer: 'yes' | 'no') => void;
-}) {
-  const answer = answerTo(state, step, item);
+import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
+import { Fault } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { type OnAnswer, useAnswering } from './answering.ts';
+
+type Props = { state: JobState; step: StepDefinition; item: GateItem; onAnswer: OnAnswer };
+
+const WORDS = { yes: 'Yes', no: 'No', none: 'None' } as const;
+
+/** A question of a measuring step, answered beside its readings; with a reason where this machine has not what it asks of. */
+export function StepItem({ state, step, item, onAnswer }: Props) {
+  const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
+  const { note, setNote, fault, lacks, setLacks, give } = useAnswering(item, answer?.note, onAnswer);
+  const ask = useSay()(item.ask);
+  const choices = [
+    'yes' as const,
+    ...(item.note ? [] : ['no' as const]),
+    ...(canLack(step, item) ? ['none' as const] : []),
+  ];
   return (
     <fieldset
       className="m-0 flex flex-wrap items-center gap-x-3 gap-y-1 border-0 border-t border-faint p-0 pt-2"
-      data-item={item}
+      data-item={item.id}
     >
       <legend className="sr-only">{ask}</legend>
       <span className="min-w-40 flex-1 leading-snug">
         {ask}
         {answer && (
           <span className="block text-sm text-muted">
-            {answer.answer}, {answer.author.name}
+            {answer.answer === 'none' ? 'not on this one' : answer.answer}, {answer.author.name}
+            {answer.note ? `: ${answer.note}` : ''}
           </span>
         )}
+        {(item.note || lacks) && (
+          <input
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
+            placeholder={lacks ? 'why not on this one' : undefined}
+            maxLength={400}
+            aria-label={lacks ? `Why not on this one: ${ask}` : ask}
+            aria-invalid={fault !== null}
+            className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
+          />
+        )}
+        {fault && <Fault>{fault}</Fault>}
       </span>
-      {(['yes', 'no'] as const).map((a) => (
+      {choices.map((a) => (
         <button
           key={a}
           type="button"
           aria-pressed={answer?.answer === a}
-          onClick={() => onAnswer(a)}
-          className="min-h-12 w-16 border border-ink font-label text-lg font-semibold capitalize aria-pressed:bg-ink aria-pressed:text-paper"
-          aria-label={`${a === 'yes' ? 'Yes' : 'No'}: ${ask}`}
+          onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
+          className="min-h-12 w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
+          aria-label={a === 'none' ? `${lacks ? 'So' : 'None'} on this one: ${ask}` : `${WORDS[a]}: ${ask}`}
         >
-          {a}
+          {a === 'none' && lacks ? 'So' : WORDS[a]}
         </button>
       ))}
     </fieldset>

@@ -86,7 +86,8 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
       reason: `Abort pressure came first, ${travelMm === null ? 'without a travel' : `at ${len(travelMm)}`}: something else holds the bearing.`,
       limit: pres(abortMpa ?? 0),
       source: 'maker',
-      remedy: 'Release. Is the other nut still loose, is the bearing square? Then go on from the same zero.',
+      remedy:
+        'Release. Is every other nut still loose, is the bearing square? Then go on from the same zero.',
       acceptable: false,
     });
   if (travelMm !== null) {

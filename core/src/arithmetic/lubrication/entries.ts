@@ -27,11 +27,11 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
     'First fill of a bearing housing',
     object({
       boreMm: mm(1000).required(),
-      outsideMm: mm(2000).required(),
-      widthMm: mm(1000).required(),
-      massKg: number().moreThan(0).max(20000).required(),
-      speedRpm: speed(),
-      housingCm3: volume().required(),
+      outsideMm: mm(2000),
+      widthMm: mm(1000),
+      massKg: number().moreThan(0).max(20000),
+      speedRpm: number().moreThan(0).max(50000),
+      housingCm3: volume(),
       baseCm3: volume(),
       school: string().oneOf(FILL_SCHOOLS).required(),
       sealed: boolean(),
@@ -40,7 +40,11 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
       gramsPerStroke: number().moreThan(0).max(100),
     })
       .noUnknown()
-      .test('ring', 'The outside must be larger than the bore.', (s) => !s || !(s.boreMm >= s.outsideMm)),
+      .test(
+        'ring',
+        'The outside must be larger than the bore.',
+        (s) => !s || s.outsideMm === undefined || !(s.boreMm >= s.outsideMm),
+      ),
     firstFill,
   ),
   entry(

@@ -4,13 +4,13 @@ import type { FillSchool } from '../../sources/schools.ts';
 
 export type FirstFillInput = {
   boreMm: number;
-  outsideMm: number;
-  widthMm: number;
+  outsideMm?: number | undefined;
+  widthMm?: number | undefined;
   /** Mass of the bearing, for the metal in its envelope. */
-  massKg: number;
-  speedRpm: number;
+  massKg?: number | undefined;
+  speedRpm?: number | undefined;
   /** Free space of the housing beside the bearing, cm³. */
-  housingCm3: number;
+  housingCm3?: number | undefined;
   /** Free space of the base up to the underside of the shaft, cm³; for that school. */
   baseCm3?: number | undefined;
   school: FillSchool;
@@ -23,12 +23,13 @@ export type FirstFillInput = {
 };
 
 export type FirstFillValues = {
-  bearingCm3: number;
-  housingCm3: number;
-  totalCm3: number;
-  totalG: number;
+  /** Null where the school sees it and does not reckon. */
+  bearingCm3: number | null;
+  housingCm3: number | null;
+  totalCm3: number | null;
+  totalG: number | null;
   strokes: number | null;
-  speedFactor: number;
+  speedFactor: number | null;
 };
 
 const STEEL_KG_PER_CM3 = 7.85e-3;
@@ -41,83 +42,118 @@ function shareBySpeed(factor: number): { share: number; words: string } {
   return { share: 0.25, words: 'a quarter' };
 }
 
-type Envelope = { boreMm: number; outsideMm: number; widthMm: number; massKg: number };
+type Envelope = {
+  boreMm: number;
+  outsideMm?: number | undefined;
+  widthMm?: number | undefined;
+  massKg?: number | undefined;
+};
 
-/** Of a bearing, cm³: the ring π/4·B·(D² − d²), and what of it is not steel, less m/ρ. */
-function spaceOf(b: Envelope): { envelope: number; free: number } {
-  const envelope = ((Math.PI / 4) * b.widthMm * (b.outsideMm ** 2 - b.boreMm ** 2)) / 1000;
-  return { envelope, free: envelope - b.massKg / STEEL_KG_PER_CM3 };
+/** Of a bearing, cm³: the ring π/4·B·(D² − d²), and what of it is not steel, less m/ρ. Null where its sizes are not known. */
+function spaceOf({
+  boreMm,
+  outsideMm,
+  widthMm,
+  massKg,
+}: Envelope): { envelope: number; free: number } | null {
+  if (outsideMm === undefined || widthMm === undefined || massKg === undefined) return null;
+  const envelope = ((Math.PI / 4) * widthMm * (outsideMm ** 2 - boreMm ** 2)) / 1000;
+  return { envelope, free: envelope - massKg / STEEL_KG_PER_CM3 };
 }
 
-/** Is there any space in a bearing of this size that is not steel? */
-export const hasFreeSpace = (b: Envelope): boolean => spaceOf(b).free > 0;
+/** Is there any space in a bearing of this size that is not steel? Null where its sizes are not known. */
+export const hasFreeSpace = (b: Envelope): boolean | null => {
+  const space = spaceOf(b);
+  return space && space.free > 0;
+};
+
+/** Is the base, where this school fills it, no larger than the whole housing? */
+export const baseFits = (g: Pick<FirstFillInput, 'school' | 'baseCm3' | 'housingCm3'>): boolean =>
+  g.school !== 'to-shaft' ||
+  !(g.baseCm3 !== undefined && g.housingCm3 !== undefined && g.baseCm3 > g.housingCm3);
+
+/** What goes into the housing beside the bearing, cm³, and how that is said. @throws RangeError where the school lacks a number */
+function housingBy(input: FirstFillInput): { cm3: number | null; words: string; factor: number | null } {
+  const factor =
+    input.speedRpm === undefined || input.outsideMm === undefined
+      ? null
+      : (input.speedRpm * (input.boreMm + input.outsideMm)) / 2;
+  const { housingCm3: whole } = input;
+  if (input.school === 'to-shaft')
+    return { cm3: input.baseCm3 ?? null, words: 'the base level with the shaft’s underside', factor };
+  if (whole === undefined || (input.school === 'by-speed' && factor === null))
+    throw new RangeError('This school reckons with the housing’s free space, and by speed with n·dm.');
+  if (input.school === 'by-speed') {
+    const { share, words } = shareBySpeed(factor ?? 0);
+    return {
+      cm3: share * whole,
+      words: `${words} of the housing at n·dm ${Math.round(factor ?? 0)}`,
+      factor,
+    };
+  }
+  return input.sealed
+    ? { cm3: 0.8 * whole, words: '80 % of the housing, the bearing is sealed', factor }
+    : { cm3: 0.3 * whole, words: '20 to 40 % of the housing, 30 taken', factor };
+}
 
 /**
  * First fill of a roller bearing housing: the bearing's free space full, and the housing by one of three schools. Free space of
- * the bearing V = π/4·B·(D² − d²) − m/ρ of steel.
+ * the bearing V = π/4·B·(D² − d²) − m/ρ of steel. Base to the shaft's underside is seen: it wants no volume, and then none is told.
  * Source: geometry; the shares are common practice, no source. The maker's sheet outranks them.
+ * @throws RangeError where sizes cannot be, or the school's own numbers are missing
  */
 export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValues> {
-  const { envelope, free: bearingCm3 } = spaceOf(input);
-  if (!(bearingCm3 > 0))
+  const space = spaceOf(input);
+  if (space && !(space.free > 0))
     throw new RangeError('This mass does not go into this envelope: check bore, outside, width and mass.');
-  if (input.baseCm3 !== undefined && input.baseCm3 > input.housingCm3)
+  if (!baseFits(input))
     throw new RangeError('The base up to the shaft holds less than the whole housing: check both volumes.');
-  const speedFactor = (input.speedRpm * (input.boreMm + input.outsideMm)) / 2;
-  const speed = shareBySpeed(speedFactor);
-  const share = input.sealed ? 0.8 : 0.3;
-  const housingCm3 =
-    input.school === 'by-speed'
-      ? speed.share * input.housingCm3
-      : input.school === 'to-shaft'
-        ? (input.baseCm3 ?? input.housingCm3 / 2)
-        : share * input.housingCm3;
-  const words =
-    input.school === 'by-speed'
-      ? `${speed.words} of the housing at n·dm ${Math.round(speedFactor)}`
-      : input.school === 'to-shaft'
-        ? 'the base up to the underside of the shaft'
-        : input.sealed
-          ? '80 % of the housing, the bearing is sealed'
-          : '20 to 40 % of the housing, 30 taken';
+  const housing = housingBy(input);
   const none = input.greased === true;
-  const totalCm3 = none ? 0 : bearingCm3 + housingCm3;
-  const totalG = totalCm3 * (input.densityGCm3 ?? 0.9);
-  const strokes = input.gramsPerStroke ? Math.round(totalG / input.gramsPerStroke) : null;
-  const finding: Finding = none
-    ? {
-        code: 'first-fill',
-        verdict: 'accept',
-        reason: 'The unit came greased: no first fill. Only the housing seals get grease.',
-        source: 'practice',
-        acceptable: true,
-      }
-    : {
-        code: 'first-fill',
-        verdict: 'accept',
-        reason: `Bearing full, ${bearingCm3.toFixed(0)} cm³, and ${words}, ${housingCm3.toFixed(0)} cm³: ${totalG.toFixed(0)} g in all${strokes === null ? '' : `, ${strokes} strokes`}.`,
-        source: 'practice',
-        acceptable: true,
-      };
+  const bearingCm3 = space?.free ?? null;
+  const housingCm3 = none ? 0 : housing.cm3;
+  const totalCm3 = none ? 0 : bearingCm3 === null || housingCm3 === null ? null : bearingCm3 + housingCm3;
+  const totalG = totalCm3 === null ? null : totalCm3 * (input.densityGCm3 ?? 0.9);
+  const strokes = totalG === null || !input.gramsPerStroke ? null : Math.round(totalG / input.gramsPerStroke);
+  const cm3 = (v: number | null) => (v === null ? '' : `, ${v.toFixed(0)} cm³`);
+  const inAll =
+    totalG === null ? '' : `: ${totalG.toFixed(0)} g in all${strokes === null ? '' : `, ${strokes} strokes`}`;
+  const finding: Finding = {
+    code: 'first-fill',
+    verdict: 'accept',
+    reason: none
+      ? 'The unit came greased: no first fill. Only the housing seals get grease.'
+      : `Bearing full${cm3(bearingCm3)}, and ${housing.words}${cm3(housingCm3)}${inAll}.`,
+    source: 'practice',
+    acceptable: true,
+  };
   return {
     values: {
       bearingCm3,
-      housingCm3: none ? 0 : housingCm3,
+      housingCm3,
       totalCm3,
       totalG,
       strokes: none ? 0 : strokes,
-      speedFactor,
+      speedFactor: housing.factor,
     },
     findings: [finding],
     working: [
-      {
-        what: 'free space of the bearing',
-        sum: `π/4 × ${input.widthMm} × (${input.outsideMm}² − ${input.boreMm}²) = ${envelope.toFixed(0)} cm³ − ${input.massKg} kg of steel = ${bearingCm3.toFixed(0)} cm³`,
-      },
-      {
-        what: 'n·dm',
-        sum: `${input.speedRpm} × ${(input.boreMm + input.outsideMm) / 2} = ${Math.round(speedFactor)}`,
-      },
+      ...(space
+        ? [
+            {
+              what: 'free space of the bearing',
+              sum: `π/4 × ${input.widthMm} × (${input.outsideMm}² − ${input.boreMm}²) = ${space.envelope.toFixed(0)} cm³ − ${input.massKg} kg of steel = ${space.free.toFixed(0)} cm³`,
+            },
+          ]
+        : []),
+      ...(housing.factor === null
+        ? []
+        : [
+            {
+              what: 'n·dm',
+              sum: `${input.speedRpm} × ${(input.boreMm + (input.outsideMm ?? 0)) / 2} = ${Math.round(housing.factor)}`,
+            },
+          ]),
     ],
     beams: [],
   };

@@ -29,6 +29,13 @@ describe('first fill', () => {
     expect(ask({ school: 'share' }).values.housingCm3).toBeCloseTo(270, 9);
     expect(ask({ school: 'share', sealed: true }).values.housingCm3).toBeCloseTo(720, 9);
   });
+  it('base to the shaft’s underside wants no volume and tells none; the other schools say what they lack', () => {
+    const seen = firstFill({ boreMm: 100, school: 'to-shaft' });
+    expect(seen.values).toMatchObject({ bearingCm3: null, housingCm3: null, totalG: null, strokes: null });
+    expect(seen.findings[0]?.reason).toBe('Bearing full, and the base level with the shaft’s underside.');
+    expect(() => firstFill({ boreMm: 100, school: 'by-speed' })).toThrow(/reckons with/);
+    expect(() => firstFill({ boreMm: 100, school: 'share' })).toThrow(/reckons with/);
+  });
   it('a unit that came greased wants none', () => {
     expect(ask({ greased: true }).values).toMatchObject({ totalG: 0, strokes: 0 });
     expect(ask({ gramsPerStroke: 1.2 }).values.strokes).toBe(Math.round((635.1 * 0.9) / 1.2));

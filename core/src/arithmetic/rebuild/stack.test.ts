@@ -91,7 +91,7 @@ describe('a stack of the pieces on hand', () => {
       if (solved.Status === 'Optimal') expect(got?.pieces).toBe(Math.round(solved.ObjectiveValue));
       else expect([solved.Status, got]).toEqual(['Infeasible', null]);
     }
-  });
+  }, 60_000);
 
   it('says the one piece that, bought, makes the aim: with it there is a stack, and a thinner one would not do', () => {
     let asked = 0;

@@ -10,6 +10,8 @@ export type BearingSetup = ShaftSetup & {
   closing?: InferType<typeof closingSchema> | undefined;
   grease?: InferType<typeof greaseSchema> | undefined;
   baseBolts?: BoltSet | undefined;
+  carrierBolts?: BoltSet | undefined;
+  ringScrews?: BoltSet | undefined;
   runIn?: InferType<typeof runInSchema> | undefined;
 };
 

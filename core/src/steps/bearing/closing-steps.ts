@@ -1,10 +1,12 @@
 import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import type { FillSchool } from '../../sources/schools.ts';
 import { type BoltSpec, boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
+import { item } from '../questions.ts';
 import { signature } from '../signature.ts';
 import type { BearingSetup } from './bearing-setup.ts';
-import { type BoltSet, layoutOf } from './fitting-parts.ts';
+import { type BoltSet, type Housing, layoutOf } from './fitting-parts.ts';
 import { fixedFirst } from './fixed-first.ts';
 import { floatRoom } from './float-room.ts';
 import { greaseFill } from './grease-fill.ts';
@@ -58,7 +60,13 @@ export const floatStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
     : [];
 
 /** The first fill, before the housing closes over it. */
-export const greaseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
+const fillAsk = (school: FillSchool, filled: string): string =>
+  school === 'to-shaft'
+    ? 'Base filled level with the underside of the shaft; nothing into the cap.'
+    : `${filled} filled to the quantity above, no more.`;
+
+/** @param filled what the quantity goes into: a housing, or halves that are not closed yet */
+export const greaseStep = (setup: BearingSetup, filled = 'Housing'): StepDefinition<BearingSetup>[] =>
   setup.grease
     ? [
         {
@@ -76,7 +84,7 @@ export const greaseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] 
                   group: 'Grease',
                   ask: 'Bearing packed from one side until it came out of the other.',
                 },
-                { id: 'housing', group: 'Grease', ask: 'Housing filled to the quantity above, no more.' },
+                { id: 'housing', group: 'Grease', ask: fillAsk(setup.grease.school, filled) },
                 { id: 'kind', group: 'Grease', ask: 'The grease is the one on the plate or the sheet.' },
               ],
         },
@@ -86,18 +94,52 @@ export const greaseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] 
 const RINGS = {
   shoulder: 'One fixing ring, between bearing and shoulder.',
   'free-side': 'One fixing ring, on the side away from the shoulder.',
+  'mount-nut': 'One fixing ring, on the mount nut’s side.',
   both: 'A fixing ring each side of the bearing.',
   none: 'No fixing ring: the unit is fixed by its own design.',
 } as const;
 
+/** What the bearing sits in; jobs of before the kinds were told apart sat in a split block. */
+export const housingOf = (setup: Pick<BearingSetup, 'closing'>): Housing => setup.closing?.housing ?? 'split';
+/** Has it a cap that is bolted on? */
+export const hasCap = (setup: Pick<BearingSetup, 'closing'>): boolean => housingOf(setup) === 'split';
+
+/** The side that is out of reach once the bearing is on, looked to before it goes on. */
+export const inboardStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] => [
+  {
+    id: 'inboard',
+    title: 'Inboard side first',
+    kind: gate,
+    guide: 'What sits between the bearing and the shoulder goes on before the bearing.',
+    closes: 'Once the bearing is on, the inboard side is out of reach: forgotten, all begins again.',
+    again: true,
+    items: [
+      item('Inboard', 'on', 'Inboard seal parts are on the shaft, before the bearing.'),
+      item(
+        'Inboard',
+        'facing',
+        setup.closing?.seals === 'contact'
+          ? 'They face right: lip towards the housing, the marked top up.'
+          : 'They face right, the marked top is up.',
+      ),
+      item('Inboard', 'oring', 'Their O-ring is in its groove, greased.'),
+    ],
+  },
+];
+
 function houseItems(setup: BearingSetup): GateItem[] {
   const c = setup.closing;
   if (!c) return [];
-  const item = (id: string, ask: string, group = 'Housing'): GateItem => ({ id, group, ask });
+  const cap = hasCap(setup);
   return [
-    item('faces', 'Base and cap faces flat and clean; no burr at the joint.'),
-    item('halves', 'Both halves belong together: match-marks and dowels agree.'),
+    ...(cap
+      ? [
+          item('Housing', 'faces', 'Base and cap faces flat and clean; no burr at the joint.'),
+          item('Housing', 'halves', 'Both halves belong together: match-marks and dowels agree.'),
+        ]
+      : [item('Housing', 'faces', 'Mounting face flat and clean; the unit lies on it all round.')]),
     item(
+      'Housing',
       'rings',
       setup.role === 'fixed'
         ? RINGS[c.rings ?? 'both']
@@ -106,35 +148,41 @@ function houseItems(setup: BearingSetup): GateItem[] {
     ...(c.snapRing && c.snapRing !== 'as-was'
       ? [
           item(
+            'Housing',
             'snapring',
             `Snap ring moved to the other groove: this unit is now ${c.snapRing === 'to-fixed' ? 'fixed' : 'a float'}.`,
           ),
         ]
       : []),
-    item('facing', 'Seal halves face right, the marked top is up, O-rings in place.', 'Seals'),
-    ...(c.order === 'in-place'
-      ? [item('sealsin', 'Seals are on the shaft and in the base, before the cap.', 'Seals')]
+    ...(housingOf(setup) === 'take-up'
+      ? [item('Housing', 'slides', 'Slides in its frame from end to end; screw turned and greased.')]
       : []),
-    ...(c.endCover ? [item('cover', 'End cover in its groove instead of the outer seal.', 'Seals')] : []),
+    item('Seals', 'facing', 'Outer seal faces right, its marked top is up, O-ring in place.'),
+    ...(cap && c.order === 'in-place'
+      ? [item('Seals', 'sealsin', 'Seals are on the shaft and in the base, before the cap.')]
+      : []),
+    ...(c.endCover ? [item('Seals', 'cover', 'End cover in its groove instead of the outer seal.')] : []),
     ...(c.seals === 'labyrinth'
-      ? [item('packed', 'Labyrinth packed with grease.', 'Seals')]
+      ? [item('Seals', 'packed', 'Labyrinth’s grooves filled with grease.')]
       : [
           item(
+            'Seals',
             'lip',
             'Lip ring on its step, lip towards the housing; its O-ring held by a dab of grease.',
-            'Seals',
           ),
         ]),
-    item('strip', 'Joint seal strip at 12 o’clock.', 'Joint'),
-    item(
-      'sealant',
-      'Sealant: a thin continuous bead at the joint, none that would be squeezed into the seat.',
-      'Joint',
-    ),
-    {
-      ...item('turns', 'Turned by hand: no seal ring binds.', 'Joint'),
-      remedy: 'A seal that binds means the base stands wrong: move the base, then answer again.',
-    },
+    ...(cap
+      ? [
+          item('Joint', 'strip', 'Joint seal strip at 12 o’clock.'),
+          item(
+            'Joint',
+            'sealant',
+            'Sealant: a thin continuous bead at the joint, none that would be squeezed into the seat.',
+          ),
+        ]
+      : []),
+    item('Joint', 'nipples', 'Grease nipples and relief in the holes they belong to; the others plugged.'),
+    item('Joint', 'spare', 'Nothing left over, or what is left is a spare the kit holds.'),
   ];
 }
 
@@ -146,42 +194,75 @@ export const houseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
           id: 'house',
           title: 'Housing',
           kind: gate,
-          guide:
-            setup.closing.order === 'room'
+          guide: !hasCap(setup)
+            ? 'No cap: what the unit closes with is looked at before its carriers go on.'
+            : setup.closing.order === 'room'
               ? 'In the workshop: cap to torque first, carriers after.'
               : 'In place, with no room: seals into the base, then the cap.',
-          closes: 'Once the cap is on, ring, grease and seals can no longer be seen.',
+          closes: 'Once it is closed, ring, grease and seals can no longer be seen.',
           again: true,
           items: houseItems(setup),
         },
       ]
     : [];
 
-export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
-  setup.closing
+/** A small set of bolts that the sheet gives a torque for, where it is on this job. */
+const bySheet = (
+  setup: BearingSetup,
+  of: 'carrierBolts' | 'ringScrews',
+  step: Pick<StepDefinition<BearingSetup>, 'id' | 'title' | 'guide'>,
+): StepDefinition<BearingSetup>[] =>
+  setup[of]
     ? [
         {
-          id: 'carriers',
-          title: 'Carriers',
-          kind: gate,
-          guide: 'Carrier bolts after the cap bolts, whichever order the housing was closed in.',
+          ...step,
+          kind: boltsStep((s) => specOf(step.title, part(s[of], step.title), { housing: true })),
           again: true,
-          items: [
-            { id: 'bolts', group: 'Carriers', ask: 'Carrier bolts to torque, after the cap bolts.' },
-            ...(setup.closing.seals === 'labyrinth'
-              ? [
-                  {
-                    id: 'slid',
-                    group: 'Carriers',
-                    ask: 'Labyrinth packed and slid in until its chamfer edge lines up with the carrier’s face.',
-                  },
-                ]
-              : []),
-            { id: 'grub', group: 'Carriers', ask: 'Grub screws to torque; the shaft turns, no seal binds.' },
-          ],
         },
       ]
     : [];
+
+export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[] => {
+  if (!setup.closing) return [];
+  const after = hasCap(setup) ? ', after the cap bolts' : '';
+  const { seals } = setup.closing;
+  return [
+    ...bySheet(setup, 'carrierBolts', {
+      id: 'carrierbolts',
+      title: 'Carrier bolts',
+      guide: `By the wrench, bolt by bolt, to the sheet’s value${after}.`,
+    }),
+    {
+      id: 'carriers',
+      title: 'Carriers',
+      kind: gate,
+      guide: `Carrier bolts${after || ' first'}, whichever order the housing was closed in; then the labyrinth.`,
+      again: true,
+      items: [
+        item('Carriers', 'sealant', 'A thin bead of sealant on the carrier’s flange, or its gasket.'),
+        ...(setup.carrierBolts ? [] : [item('Carriers', 'bolts', `Carrier bolts to torque${after}.`)]),
+        ...(seals === 'labyrinth'
+          ? [
+              item(
+                'Carriers',
+                'slid',
+                'Labyrinth slid in until its chamfer edge lines up with the carrier’s face.',
+              ),
+            ]
+          : []),
+        ...(setup.ringScrews ? [] : [item('Carriers', 'grub', 'Grub screws of the seal rings to torque.')]),
+        item('Carriers', 'turns', 'Turned by hand, all closed: no seal ring binds.', {
+          remedy: 'A seal that binds means the base stands wrong: move the base, then answer again.',
+        }),
+      ],
+    },
+    ...bySheet(setup, 'ringScrews', {
+      id: 'ringscrews',
+      title: 'Ring screws',
+      guide: 'Grub screws of the seal rings, by the wrench, to the sheet’s value.',
+    }),
+  ];
+};
 
 /** The load given back as a step of its own, and the base bolts after the housings stand in line. */
 export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
@@ -208,14 +289,22 @@ export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
       ]
     : [];
 
+/** What holds the unit to what it stands on. */
+const BASE: Record<Housing, string> = {
+  split: 'Base bolts',
+  'one-piece': 'Base bolts',
+  flanged: 'Flange bolts',
+  'take-up': 'Frame bolts',
+};
+
 export const baseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
   setup.baseBolts
     ? [
         {
           id: 'base',
-          title: 'Base bolts',
+          title: BASE[housingOf(setup)],
           kind: boltsStep((s) =>
-            specOf('Base bolts', part(s.baseBolts, 'Base bolts'), {
+            specOf(BASE[housingOf(s)], part(s.baseBolts, 'Base bolts'), {
               layout: layoutOf(part(s.baseBolts, 'Base bolts')),
             }),
           ),

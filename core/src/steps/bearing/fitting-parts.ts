@@ -3,8 +3,8 @@ import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
 import { BOLT_LAYOUTS } from '../../arithmetic/bolting/pattern.ts';
 import { BOLT_SIZES } from '../../arithmetic/bolting/threads.ts';
 import type { FRICTIONS } from '../../arithmetic/bolting/torque.ts';
-import { hasFreeSpace } from '../../arithmetic/lubrication/first-fill.ts';
-import { ask, choice, chosen } from '../../engine/asked.ts';
+import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.ts';
+import { type Asked, ask, choice, chosen } from '../../engine/asked.ts';
 import type { FILL_SCHOOLS } from '../../sources/schools.ts';
 import '../../judgement/sentences.ts';
 
@@ -29,14 +29,14 @@ export const boltSet = (
   const layout = string().oneOf(BOLT_LAYOUTS);
   const options = Object.entries(layouts);
   return object({
-    size: choice(group, 'Size', SIZES, { fallback: 'M16' }).required(),
-    grade: choice(group, 'Grade', [...BOLT_GRADES], { fallback: '8.8' }).required(),
+    size: choice(group, 'Size', SIZES, { decided: true }).required(),
+    grade: choice(group, 'Grade', [...BOLT_GRADES], { decided: true }).required(),
     count: number()
       .integer()
       .min(2)
       .max(32)
       .required()
-      .meta(ask(group, 'How many', { fallback: '4' })),
+      .meta(ask(group, 'How many', { decided: true })),
     friction: choice(group, 'Threads', THREADS, { fallback: 'oiled' }).required(),
     layout:
       options.length > 0
@@ -60,16 +60,25 @@ export const layoutOf = (set: Pick<BoltSet, 'layout' | 'count'>): NonNullable<Bo
 /** Does the bearing leave room for its mass? A test for a setup with a bore and a grease part. */
 export const massFits = (
   s:
-    | { boreMm?: number; grease?: { outsideMm: number; widthMm: number; massKg: number } | undefined }
+    | {
+        boreMm?: number;
+        grease?: InferType<typeof greaseSchema> | undefined;
+      }
     | undefined,
   context: TestContext,
-) =>
-  s?.grease && s.boreMm !== undefined && !hasFreeSpace({ ...s.grease, boreMm: s.boreMm })
+) => {
+  if (s?.grease && !baseFits(s.grease))
+    return context.createError({
+      path: 'grease.baseCm3',
+      message: 'The base up to the shaft holds less than the whole housing: check both volumes.',
+    });
+  return s?.grease && s.boreMm !== undefined && hasFreeSpace({ ...s.grease, boreMm: s.boreMm }) === false
     ? context.createError({
         path: 'grease.massKg',
         message: 'So heavy a bearing does not go into its own size: check bore, outside, width and mass.',
       })
     : true;
+};
 
 const floats = { when: chosen('role', 'float') };
 
@@ -91,14 +100,24 @@ export const floatSchema = object({
     .meta(ask('Float', 'Margin beside the growth', { decimals: 1, ...floats })),
 }).noUnknown();
 
+/** What the bearing sits in; only a split block has a cap. */
+export const HOUSINGS = {
+  split: 'split block',
+  'one-piece': 'one-piece block',
+  flanged: 'flanged',
+  'take-up': 'take-up',
+} as const;
+export type Housing = keyof typeof HOUSINGS;
+
 /** How the housing is closed. */
 export const closingSchema = object({
+  housing: choice('Housing', 'Housing is', HOUSINGS, { fallback: 'split' }),
   /** With room the cap goes on first, then the carriers; without, the seals go on the shaft and into the base before the cap. */
   order: choice(
     'Housing',
     'Closed',
     { room: 'with room, cap first', 'in-place': 'in place, seals first' },
-    { fallback: 'room' },
+    { fallback: 'room', when: (form) => (form['closing:housing'] ?? 'split') === 'split' },
   ).required(),
   seals: choice(
     'Housing',
@@ -110,7 +129,13 @@ export const closingSchema = object({
   rings: choice(
     'Housing',
     'Fixing rings',
-    { both: 'one each side', shoulder: 'one, at the shoulder', 'free-side': 'one, free side', none: 'none' },
+    {
+      both: 'one each side',
+      shoulder: 'one, at the shoulder',
+      'free-side': 'one, free side',
+      'mount-nut': 'one, mount-nut side',
+      none: 'none',
+    },
     { when: chosen('role', 'fixed') },
   ),
   /** A one-piece unit changed between fixed and float by moving its snap ring. */
@@ -126,6 +151,14 @@ export const closingSchema = object({
 const FILL = 'First fill';
 const dimension = (max: number) => number().min(0.001).max(max);
 
+/** Asked by the schools that reckon a volume: base to the shaft's underside is seen, not reckoned. */
+const asked = (label: string, what: string, more: Partial<Asked> = {}) =>
+  ask(FILL, label, {
+    when: chosen('grease.school', 'by-speed', 'share'),
+    needed: `${what} is missing: this school reckons with it.`,
+    ...more,
+  });
+
 /** What the first fill is worked out from. mm, kg, rpm, cm³, g. */
 export const greaseSchema = object({
   school: choice(
@@ -137,15 +170,16 @@ export const greaseSchema = object({
     >,
     { fallback: 'by-speed', rule: 'fill' },
   ).required(),
-  outsideMm: dimension(2000)
-    .required()
-    .meta(ask(FILL, 'Bearing outside', { decimals: 0 })),
-  widthMm: dimension(1000)
-    .required()
-    .meta(ask(FILL, 'Bearing width', { decimals: 0 })),
-  massKg: dimension(20000).required().meta(ask(FILL, 'Bearing mass, kg')),
-  speedRpm: dimension(50000).required().meta(ask(FILL, 'Speed, rpm')),
-  housingCm3: number().min(0).max(1e6).required().meta(ask(FILL, 'Housing, free, cm³')),
+  outsideMm: dimension(2000).meta(asked('Bearing outside', 'The outside of the bearing', { decimals: 0 })),
+  widthMm: dimension(1000).meta(asked('Bearing width', 'The width of the bearing', { decimals: 0 })),
+  massKg: dimension(20000).meta(asked('Bearing mass, kg', 'The mass of the bearing')),
+  speedRpm: dimension(50000).meta(
+    ask(FILL, 'Speed, rpm', {
+      when: chosen('grease.school', 'by-speed'),
+      needed: 'The speed is missing: the share of the housing hangs on it.',
+    }),
+  ),
+  housingCm3: number().min(0).max(1e6).meta(asked('Housing, free, cm³', 'The free space of the housing')),
   baseCm3: number()
     .min(0)
     .max(1e6)
@@ -165,11 +199,29 @@ export const runInSchema = object({
 
 const also = (label: string) => ({ part: { group: 'Also on this sheet', label } });
 
+/** Parts a split bearing may carry: its cartridge closes it, by questions of its own. */
+export const splitParts = {
+  float: floatSchema.optional().default(undefined),
+  /** Jobs of before were asked for a housing they have not. */
+  closing: closingSchema.optional().default(undefined).meta({ silent: true }),
+  grease: greaseSchema.optional().default(undefined).meta(also('First fill')),
+  baseBolts: boltSet('Base bolts', ROWS).optional().default(undefined).meta(also('Load and base bolts')),
+  runIn: runInSchema.optional().default(undefined).meta(also('First hours')),
+};
+
 /** Parts a bearing job may carry beside its fitting. */
 export const bearingParts = {
   float: floatSchema.optional().default(undefined),
   closing: closingSchema.optional().default(undefined).meta(also('Housing close-up')),
   grease: greaseSchema.optional().default(undefined).meta(also('First fill')),
+  carrierBolts: boltSet('Carrier bolts', { circle: 'circle' })
+    .optional()
+    .default(undefined)
+    .meta(also('Carrier bolts to a torque')),
+  ringScrews: boltSet('Ring screws', { circle: 'circle' })
+    .optional()
+    .default(undefined)
+    .meta(also('Grub screws of the seal rings to a torque')),
   baseBolts: boltSet('Base bolts', ROWS).optional().default(undefined).meta(also('Load and base bolts')),
   runIn: runInSchema.optional().default(undefined).meta(also('First hours')),
 };

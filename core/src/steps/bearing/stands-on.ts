@@ -5,13 +5,15 @@ export const CLOSING_STANDS_ON: StandsOn = {
   // The ring's place in its seat is set before grease and cap; moved, the housing is open.
   house: ['float', 'grease'],
   bolts: ['house', 'float'],
-  carriers: ['bolts'],
+  carrierbolts: ['bolts', 'house'],
+  carriers: ['bolts', 'carrierbolts', 'house'],
+  ringscrews: ['carriers'],
   // The base loosened loses what was lined up on it; lined up anew it is tightened anew.
   softfoot: ['base'],
   housings: ['base', 'load'],
   coupling: ['base'],
   base: ['load'],
-  handturn: ['bolts', 'carriers', 'load', 'base', 'housings', 'softfoot'],
+  handturn: ['bolts', 'carriers', 'carrierbolts', 'ringscrews', 'load', 'base', 'housings', 'softfoot'],
   start: ['handturn', 'coupling'],
   runin: ['start'],
 };

@@ -22,9 +22,12 @@ const roundKey = placeKey('n{n}/{what:peak|after|back}');
 
 const ROUNDS_MOST = 20;
 
+/** The nut that may hold the sleeve: the other one, where there are two. */
+const nutOf = (setup: DismountSetup): string => (setup.twoNuts ? 'the other nut' : 'the nut');
+
 /**
  * Hydraulic dismounting: pressure climbs, the sleeve lets go, the gauge drops to zero, perhaps after several rounds. That drop
- * by itself is the proof. Abort pressure first: release, the other nut one turn back, again.
+ * by itself is the proof. Abort pressure first: release, the nut that holds it one turn back, again.
  */
 export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
   report(facts, step) {
@@ -54,7 +57,7 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
         limit: pres(abort),
         source: 'maker',
         remedy: last?.aborted
-          ? 'Release. Is the other nut still loose? If not, one turn back; then again.'
+          ? `Release. Is ${nutOf(facts.setup)} still loose? If not, one turn back; then again.`
           : 'Pump on in rounds; stand clear of the line of the shaft, the bearing jumps.',
         acceptable: false,
       });
@@ -66,11 +69,11 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
       })),
       beams: [],
       values: { rounds, free, abortPressureMpa: abort } satisfies LetGoValues,
-      next: key ? placeOf(key) : null,
+      next: key ? placeOf(facts.setup, key) : null,
       act: free
         ? 'It has let go.'
         : key?.endsWith('back')
-          ? 'Turn the other nut back; say how far'
+          ? `Turn ${nutOf(facts.setup)} back; say how far`
           : key?.endsWith('after')
             ? last?.aborted
               ? 'Release the pump: read what is left'
@@ -79,7 +82,7 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
     };
   },
   place(facts, step, key) {
-    const place = placeOf(key);
+    const place = placeOf(facts.setup, key);
     if (!place) return 'There is no such round at the pump.';
     if (readingAt(facts, step.id, key))
       return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
@@ -88,7 +91,9 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
     const free = last !== undefined && !last.aborted && last.zero;
     const wanted = nextKey(facts, step.id, rounds, free);
     if (wanted === null) return 'It has let go: nothing more is pumped.';
-    return key === wanted ? place : `First: ${(placeOf(wanted)?.label ?? wanted).toLowerCase()}.`;
+    return key === wanted
+      ? place
+      : `First: ${(placeOf(facts.setup, wanted)?.label ?? wanted).toLowerCase()}.`;
   },
 });
 
@@ -131,14 +136,14 @@ function nextKey(
   return free || n >= ROUNDS_MOST ? null : roundKey.write({ n: n + 1, what: 'peak' });
 }
 
-function placeOf(key: string): Place | null {
+function placeOf(setup: DismountSetup, key: string): Place | null {
   const at = roundKey.read(key);
   if (!at || at.n < 1 || at.n > ROUNDS_MOST) return null;
   const { n, what } = at;
   if (what === 'back')
     return {
       key,
-      label: 'Other nut turned back, 0 if it was loose',
+      label: `How far ${nutOf(setup)} is turned back, 0 if it was loose`,
       quantity: 'angle',
       low: 0,
       high: 720,

@@ -72,13 +72,14 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         id: 'found',
         title: 'As found',
         kind: gate,
-        guide: 'Before anything moves. It cannot be seen afterwards.',
+        guide: 'Cap off, nothing else moved yet: how it stood cannot be seen afterwards.',
         closes: 'Once it is loose, how it stood is gone.',
         items: [
+          item('Cap', 'cap', 'Cap or cover off; nothing else is moved yet.'),
           item('As found', 'grease', 'Grease: colour, water, grit, how much?', { note: true }),
           item('As found', 'seals', 'Seals: facing, wear, what leaked?', { note: true }),
           item('As found', 'place', 'Position, rings and their side, lock: as they stand?', { note: true }),
-          ...(setup.twoNuts || design === 'hydraulic'
+          ...(setup.twoNuts
             ? [
                 item(
                   'As found',
@@ -97,7 +98,7 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         items: [
           item('Loose', 'base', 'Base bolts loose.'),
           item('Loose', 'load', 'Load off the bearing, by rated gear.'),
-          item('Loose', 'cap', 'Cap off, seals clear of the nut.'),
+          item('Loose', 'seals', 'Seals clear of the nut.'),
           item('Loose', 'lock', 'Lock off: tab straightened, plate or clip taken away.'),
         ],
       },

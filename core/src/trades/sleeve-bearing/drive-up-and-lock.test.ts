@@ -29,7 +29,8 @@ describe('drive-up and lock', () => {
     refuses(() => h.by(imke).accept('driveup', 'driveup.over-driven', 'leave it so'), /put right/);
     h.by(asta).do('bearing.dismounted', { reason: 'driven past the band' });
     expect(h.state.attempt).toBe(2);
-    expect(h.state.present).toBe('bench');
+    expect(h.state.present).toBe('inboard');
+    h.gate('inboard');
     expect(step(h, 'shaft').status).toBe('done');
     refuses(
       () =>
@@ -42,7 +43,7 @@ describe('drive-up and lock', () => {
           .pass('bench'),
       /inspected/,
     );
-    h.answerAll('bench').pass('bench').pass('target').drive(0, 0.1, 0.1);
+    h.gate('bench').pass('target').gate('fit').drive(0, 0.1, 0.1);
     expect(h.state.readings.filter((r) => r.attempt === 1 && r.step === 'driveup')).toHaveLength(6);
   });
 
@@ -83,7 +84,7 @@ describe('drive-up and lock', () => {
     expect(step(over, 'lock').blocking[0]?.code).toBe('driveup.over-driven');
     refuses(() => over.read('lock', 'final/A/2', 0.05, 'feeler'), /over-driven/);
     over.do('bearing.dismounted', { reason: 'lock turned too far' });
-    expect(over.state.present).toBe('bench');
+    expect(over.state.present).toBe('inboard');
   });
 
   it('a lock too close to call asks for repeats, and they settle it', () => {

@@ -113,6 +113,9 @@ function nextKey(
     : stopKey.write({ n: last.n + 1, what: 'p' });
 }
 
+/** The nut that may hold the sleeve: the other one, where there are two. */
+const nutOf = (setup: SleeveSetup): string => (setup.driveUp?.twoNuts ? 'the other nut' : 'the lock nut');
+
 /** A stop on the way up: pressure, indicator; where it came to an abort, the release and the other nut. */
 const stopKey = placeKey('n{n}/{what:p|d|release|back}');
 
@@ -166,12 +169,12 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
         leftMaxMm: travel === null ? null : result.values.leftMaxMm,
         place,
       } satisfies DriveUpHydraulicValues,
-      next: key ? placeOf(key) : null,
-      act: sayAct(key, place, result.values.startPressureMpa, last),
+      next: key ? placeOf(facts.setup, key) : null,
+      act: sayAct(key, place, result.values.startPressureMpa, last, nutOf(facts.setup)),
     };
   },
   place(facts, _step, key) {
-    const place = placeOf(key);
+    const place = placeOf(facts.setup, key);
     if (!place) return 'There is no such place at the pump.';
     if (at(facts, key))
       return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
@@ -186,7 +189,9 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
       );
     const wanted = nextKey(facts, points, over ? 'over-driven' : 'short');
     if (wanted === null) return 'Past the band: nothing more is pumped. Dismount, inspect, new zero.';
-    return key === wanted ? place : `First: ${(placeOf(wanted)?.label ?? wanted).toLowerCase()}.`;
+    return key === wanted
+      ? place
+      : `First: ${(placeOf(facts.setup, wanted)?.label ?? wanted).toLowerCase()}.`;
   },
 });
 
@@ -223,7 +228,7 @@ function abortsFreed(facts: Facts<SleeveSetup>, points: PumpPoint[]): Finding[] 
         {
           code: 'hydraulic.aborted',
           verdict: 'caution',
-          reason: `Abort pressure came first at stop ${last.n}, ${len(last.travelMm)} driven; released, the other nut turned back ${last.backDeg}°.`,
+          reason: `Abort pressure came first at stop ${last.n}, ${len(last.travelMm)} driven; released, ${nutOf(facts.setup)} turned back ${last.backDeg}°.`,
           source: 'maker',
           remedy: 'Go on from the same zero.',
           acceptable: true,
@@ -288,6 +293,7 @@ function sayAct(
   place: DriveUpHydraulicValues['place'],
   startMpa: number,
   last: PumpPoint | undefined,
+  nut: string,
 ): string {
   if (place === 'over-driven') return 'Past the band: release, dismount, new zero.';
   if (key === 'start/p') return `Pump to the start pressure, ${pres(startMpa)}`;
@@ -295,12 +301,12 @@ function sayAct(
   const what = stopKey.read(key ?? undefined)?.what;
   if (what === 'd') return 'Hold the pressure: read the indicator';
   if (what === 'release') return 'Abort pressure: release the pump';
-  if (what === 'back') return 'Is the other nut loose? Turn it back';
+  if (what === 'back') return `Is ${nut} loose? Turn it back`;
   if (place === 'in-band') return `Driven ${len(last?.travelMm ?? 0)}: in the band. Release next.`;
   return 'Pump on, a little at a time; read the pressure';
 }
 
-function placeOf(key: string): Place | null {
+function placeOf(setup: SleeveSetup, key: string): Place | null {
   const pressure = (label: string, high = 300): Place => ({
     key,
     label,
@@ -327,7 +333,7 @@ function placeOf(key: string): Place | null {
   if (what === 'release') return pressure('Pump released, pressure left');
   return {
     key,
-    label: 'Other nut turned back, 0 if it was loose',
+    label: `How far ${nutOf(setup)} is turned back, 0 if it was loose`,
     quantity: 'angle',
     low: 0,
     high: 720,

@@ -43,7 +43,7 @@ const bench: Array<[number, number]> = [
   [0.1, 0.1],
 ];
 const toZero = (change: Partial<SleeveSetup>) => {
-  const h = hand(change).safe().survey(round).pass('shaft');
+  const h = hand(change).safe().survey(round).pass('shaft').gate('inboard');
   if (change.driveUp?.feelersToo) h.bench(bench).pass('bench');
   return h.answerAll('fit').pass('fit');
 };
@@ -116,7 +116,7 @@ describe('nut angle from zero', () => {
     expect(valuesOf<DriveUpAngleValues>(over, 'driveup').place).toBe('over-driven');
     refuses(() => over.pass('driveup'), /past the maker's band/);
     over.do('bearing.dismounted', { reason: 'over-driven' });
-    expect(over.state.present).toBe('fit');
+    expect(over.state.present).toBe('inboard');
   });
 
   it('travel is pitch × angle ÷ 360: 120° at 2 mm is two thirds of a millimetre (geometry)', () => {
@@ -169,7 +169,7 @@ describe('nut angle from zero', () => {
 
 describe('the hydraulic nut', () => {
   const toPump = (change: Partial<SleeveSetup> = hydraulic) =>
-    hand(change).safe().survey(round).pass('shaft').answerAll('fit').pass('fit');
+    hand(change).safe().survey(round).pass('shaft').gate('inboard').answerAll('fit').pass('fit');
   const zeroed = (change?: Partial<SleeveSetup>) =>
     toPump(change).read('driveup', 'start/p', 3, 'pressure').read('driveup', 'start/z', 2, 'dial');
 
@@ -316,12 +316,24 @@ describe('unequal lock patterns', () => {
 
 describe('a shaft warmer than its ring', () => {
   it('what is felt on it is corrected, and a shaft hot in service wants more left', () => {
-    const warm = hand({ shaftOverRingK: 10 }).safe().survey(round).pass('shaft').bench(bench).pass('bench');
-    warm.pass('target').drive(0, 0.1, 0.1);
+    const warm = hand({ shaftOverRingK: 10 })
+      .safe()
+      .survey(round)
+      .pass('shaft')
+      .gate('inboard')
+      .bench(bench)
+      .pass('bench');
+    warm.pass('target').gate('fit').drive(0, 0.1, 0.1);
     // α·ΔT·1.6·d = 11.7e-6 × 10 × 160 = 0.019, the outside not being known.
     expect(valuesOf<{ clearanceMm: number }>(warm, 'driveup').clearanceMm).toBeCloseTo(0.119, 3);
     expect(step(warm, 'driveup').report?.findings.map((f) => f.code)).toContain('driveup.heat');
-    const hot = hand({ serviceOverRingK: 20 }).safe().survey(round).pass('shaft').bench(bench).pass('bench');
+    const hot = hand({ serviceOverRingK: 20 })
+      .safe()
+      .survey(round)
+      .pass('shaft')
+      .gate('inboard')
+      .bench(bench)
+      .pass('bench');
     expect(valuesOf<{ leastResidualMm: number }>(hot, 'target').leastResidualMm).toBeCloseTo(
       0.035 + 0.037,
       3,
@@ -331,7 +343,7 @@ describe('a shaft warmer than its ring', () => {
 
 it('a stand-in and an overdue gauge are said at every school', () => {
   const overdue = { ...tools, pressure: gauge('old', 'pressure', 0.5, 0, 100, '2026-01-01') };
-  const h = hand(hydraulic).safe().survey(round).pass('shaft').answerAll('fit').pass('fit');
+  const h = hand(hydraulic).safe().survey(round).pass('shaft').gate('inboard').answerAll('fit').pass('fit');
   h.do('reading.taken', {
     step: 'driveup',
     place: 'start/p',

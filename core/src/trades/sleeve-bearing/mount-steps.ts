@@ -1,4 +1,5 @@
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import { len } from '../../quantities/say.ts';
 import { gate } from '../../steps/gate.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { driveUp } from './drive-up.ts';
@@ -8,7 +9,7 @@ import { lock } from './lock.ts';
 import { lockBySchool } from './lock-by-school.ts';
 import { nutZero } from './nut-zero.ts';
 import type { SleeveSetup } from './setup.ts';
-import { isFelt, schoolOf } from './setup.ts';
+import { isFelt, pitchOf, schoolOf } from './setup.ts';
 import { target } from './target.ts';
 
 const BENCH: StepDefinition<SleeveSetup> = {
@@ -48,6 +49,40 @@ const lockItems = (setup: SleeveSetup): GateItem[] => {
   ];
 };
 
+/** The film on each surface of the sleeve, by its own school, and the unit set back by what it will travel. */
+const onShaft = (setup: SleeveSetup, travel: string): GateItem[] => [
+  {
+    id: 'film-bore',
+    group: 'Film',
+    ask:
+      setup.filmBore === 'oiled'
+        ? 'Sleeve’s bore on the shaft: a light film of oil, as the maker asks; never anti-seize.'
+        : 'Sleeve’s bore on the shaft: dry, wiped; never anti-seize.',
+  },
+  {
+    id: 'film-taper',
+    group: 'Film',
+    ask:
+      setup.filmTaper === 'oiled'
+        ? 'Sleeve’s taper in the bearing: a light film of oil, as the maker asks; never anti-seize.'
+        : 'Sleeve’s taper in the bearing: dry, wiped; never anti-seize.',
+  },
+  {
+    id: 'startback',
+    group: 'Place',
+    ask: `Set back from its final place by what it will travel${travel}: it ends where it belongs.`,
+  },
+];
+const SLIDES: GateItem[] = [
+  { id: 'open', group: 'Sleeve', ask: 'Sleeve fully open: nut back one or two turns.' },
+  {
+    id: 'slides',
+    group: 'Sleeve',
+    ask: 'It slid on to its place without force.',
+    remedy: 'Nut back one or two turns more, try again; never forced.',
+  },
+];
+
 /** School A: clearance by feelers. */
 const byFeelers = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   BENCH,
@@ -59,6 +94,14 @@ const byFeelers = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
       'Housing only loosely bolted, nut’s chamfer to the bearing, threads and face lightly oiled. Start back by the travel.',
     closes: 'Once the nut pulls, the bench clearance can no longer be felt.',
     again: true,
+  },
+  {
+    id: 'fit',
+    title: 'In position',
+    kind: gate,
+    guide: 'The unit slides on with the sleeve open, and is never forced.',
+    again: true,
+    items: [...SLIDES, ...onShaft(setup, ', the travel of the target')],
   },
   {
     id: 'driveup',
@@ -92,6 +135,13 @@ const lockOf = (setup: SleeveSetup, guide: string, more: GateItem[] = []): StepD
   ...(isFelt(setup) ? { closes: CAP_HIDES } : {}),
 });
 
+/** Pitch × the middle of the maker's band, where there is one. */
+function travelByAngle(setup: SleeveSetup): string {
+  const { nutAngleMinDeg: least, nutAngleMaxDeg: most } = setup.maker;
+  if (least === undefined || most === undefined) return '';
+  return `, about ${len((pitchOf(setup).pitchMm * (least + most)) / 720, 2)}`;
+}
+
 /** School B: nut angle from a proven zero. */
 const byAngle = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   ...(isFelt(setup) ? [BENCH] : []),
@@ -101,16 +151,7 @@ const byAngle = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     kind: gate,
     guide: 'The unit slides on with the sleeve open, and is never forced.',
     again: true,
-    items: [
-      { id: 'open', group: 'Sleeve', ask: 'Sleeve fully open: nut back one or two turns.' },
-      {
-        id: 'slides',
-        group: 'Sleeve',
-        ask: 'It slid on to its place without force.',
-        remedy: 'Nut back one or two turns more, try again; never forced.',
-      },
-      { id: 'coat', group: 'Sleeve', ask: 'Surfaces dry, or filmed as the maker asks; never anti-seize.' },
-    ],
+    items: [...SLIDES, ...onShaft(setup, travelByAngle(setup))],
   },
   {
     id: 'zero',
@@ -171,7 +212,11 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     caution: 'Oil under pressure cuts skin: no hand along hose or nut, eye protection on.',
     again: true,
     items: [
-      ...(setup.driveUp?.twoNuts ? TWO_NUTS : []),
+      ...(setup.driveUp?.twoNuts ? TWO_NUTS : SLIDES),
+      ...onShaft(
+        setup,
+        setup.maker.driveUpMinMm === undefined ? '' : `, about ${len(setup.maker.driveUpMinMm, 2)}`,
+      ),
       {
         id: 'bored',
         group: 'Pump',
@@ -212,7 +257,6 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
         group: 'Pump',
         ask: 'Hose off, port plugged; the plug sits below the surface, or it cuts the seal.',
       },
-      { id: 'burrs', group: 'Pump', ask: 'Burrs on the nut’s rim filed before a seal passes over it.' },
     ],
   },
   lockOf(
@@ -220,15 +264,23 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     setup.driveUp?.twoNuts
       ? 'Nut holes and sleeve slots that need the least turn forward; the dismount nut last, back to its own.'
       : 'Lock nut snug, forward to its lock position.',
-    setup.driveUp?.twoNuts
-      ? [
-          {
-            id: 'dismountnut',
-            group: 'Lock',
-            ask: 'Dismount nut snug, back to its first lock position, secured.',
-          },
-        ]
-      : [],
+    [
+      ...(setup.driveUp?.twoNuts
+        ? [
+            {
+              id: 'dismountnut',
+              group: 'Lock',
+              ask: 'Dismount nut snug, back to its first lock position, secured.',
+            },
+          ]
+        : []),
+      // The last turn to the lock is what raises them.
+      {
+        id: 'burrs',
+        group: 'Rim',
+        ask: 'Burrs on the nut’s rim filed, after its lock, before a seal passes over it.',
+      },
+    ],
   ),
 ];
 

@@ -4,7 +4,7 @@ import { asta, gauge, hand, imke, refuses, round, step, whole } from '../../test
 describe('the job in order', () => {
   it('goes from the gate to the signature', () => {
     const h = whole();
-    expect(h.state.steps.map((s) => s.status)).toEqual(Array(9).fill('done'));
+    expect(h.state.steps.map((s) => s.status)).toEqual(Array(11).fill('done'));
     expect(h.state.signed).toMatchObject({ name: 'Asta' });
     expect(h.state.present).toBeNull();
   });
@@ -13,7 +13,7 @@ describe('the job in order', () => {
     const h = hand();
     refuses(() => h.read('shaft', 's1/0', 89.97, 'micrometer'), /not open yet/);
     h.do('gate.answered', { step: 'safe', item: 'isolated', answer: 'yes' });
-    refuses(() => h.pass('safe'), /8 of 9/);
+    refuses(() => h.pass('safe'), /9 of 10/);
     h.answerAll('safe').do('gate.answered', { step: 'safe', item: 'parts', answer: 'no', note: 'no washer' });
     refuses(() => h.pass('safe'), /Answered no/);
     h.do('gate.answered', { step: 'safe', item: 'parts', answer: 'yes' }).pass('safe');
@@ -40,7 +40,7 @@ describe('the job in order', () => {
   });
 
   it('a reading withdrawn stays on the record and opens its step again', () => {
-    const h = hand().safe().survey(round).pass('shaft');
+    const h = hand().safe().survey(round).pass('shaft').gate('inboard');
     const first = h.state.readings[0];
     h.do('reading.withdrawn', { reading: first?.id ?? '', reason: 'anvil was dirty' });
     expect(h.state.present).toBe('shaft');
@@ -56,6 +56,7 @@ describe('the job in order', () => {
       .safe()
       .survey(round)
       .pass('shaft')
+      .gate('inboard')
       .bench([
         [0.13, 0.13],
         [0.13, 0.13],
@@ -73,6 +74,7 @@ describe('the job in order', () => {
       .safe()
       .survey(round)
       .pass('shaft')
+      .gate('inboard')
       .bench([
         [0.1, 0.1],
         [0.1, 0.12],
@@ -90,6 +92,7 @@ describe('the job in order', () => {
       .safe()
       .survey(round)
       .pass('shaft')
+      .gate('inboard')
       .bench([
         [0.13, 0.13],
         [0.13, 0.13],

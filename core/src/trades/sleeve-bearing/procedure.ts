@@ -1,4 +1,3 @@
-import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
 import {
   baseStep,
@@ -7,62 +6,71 @@ import {
   fixedFirstStep,
   floatStep,
   greaseStep,
+  hasCap,
   houseStep,
+  inboardStep,
   loadStep,
+  specOf,
 } from '../../steps/bearing/closing-steps.ts';
+import { layoutOf } from '../../steps/bearing/fitting-parts.ts';
 import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { mountSteps } from './mount-steps.ts';
-import type { SleeveSetup } from './setup.ts';
-import { schoolOf } from './setup.ts';
+import { capBolts, type DriveUpSchool, type SleeveSetup, schoolOf } from './setup.ts';
+import { sheetAgainStep } from './sheet-again.ts';
 
-const SAFE = safeStep('Safe and complete', [
-  { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
-  { id: 'drained', group: 'Safe', ask: 'Nothing under pressure, hot or harmful is left in the machine.' },
-  {
-    id: 'supported',
-    group: 'Safe',
-    ask: 'Rotor blocked; load off the bearing by rated gear, no fingers under.',
-  },
-  { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on; hammer work shielded.' },
-  {
-    id: 'instructions',
-    group: 'Kit',
-    ask: 'Maker’s instructions on the bench; the part’s stamp matches this shaft.',
-  },
-  {
-    id: 'parts',
-    group: 'Kit',
-    ask: 'Bearing, sleeve, nut, new lock washer, seals, rings: present, counted, halves paired.',
-  },
-  {
-    id: 'tools',
-    group: 'Kit',
-    ask: 'Feelers, micrometer, spanner or drift, torque wrench: here and in good order.',
-  },
-  { id: 'inboard', group: 'Kit', ask: 'Inboard seal parts are on the shaft, or are not needed.' },
-  {
-    id: 'clean',
-    group: 'Kit',
-    ask: 'Shaft, sleeve bore and housing clean; burrs dressed; no anti-seize on the sleeve.',
-  },
-]);
+/** What has to be at hand, by school; a tool in poor condition counts as missing. */
+const TOOLS: Record<DriveUpSchool, string> = {
+  feelers: 'Feelers, micrometer, spanner or drift, torque wrench: here and in good order.',
+  'nut-angle': 'Marker, protractor, spanner or drift, soft mallet, torque wrench: here and in good order.',
+  hydraulic:
+    'Hydraulic nut of this sleeve, pump, hose and gauge, indicator with base, torque wrench: here and sound.',
+};
+
+const safe = (setup: SleeveSetup) =>
+  safeStep('Safe and complete', [
+    { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
+    { id: 'drained', group: 'Safe', ask: 'Nothing under pressure, hot or harmful is left in the machine.' },
+    {
+      id: 'supported',
+      group: 'Safe',
+      ask: 'Rotor blocked; load off the bearing by rated gear, no fingers under.',
+    },
+    { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on; hammer work shielded.' },
+    {
+      id: 'instructions',
+      group: 'Kit',
+      ask: 'Maker’s instructions on the bench; the part’s stamp matches this shaft.',
+    },
+    {
+      id: 'parts',
+      group: 'Kit',
+      ask: 'Bearing, sleeve, nut, new lock washer, seals, rings: present, counted, halves paired.',
+    },
+    { id: 'tools', group: 'Kit', ask: TOOLS[schoolOf(setup)] },
+    {
+      id: 'preservative',
+      group: 'Kit',
+      ask: 'Preservative on the bearing: left on or wiped off, as the maker says? Does it suit this grease?',
+      note: true,
+    },
+    { id: 'inboard', group: 'Kit', ask: 'Inboard seal parts are here, looked over and counted.' },
+    {
+      id: 'clean',
+      group: 'Kit',
+      ask: 'Shaft, sleeve bore and housing clean; burrs dressed; no anti-seize on the sleeve.',
+    },
+  ]);
 
 const CAP: StepDefinition<SleeveSetup> = {
   id: 'bolts',
   title: 'Cap bolts',
   kind: boltsStep((s: SleeveSetup) => {
-    return {
-      what: 'Cap bolts',
-      bolt: { size: s.boltSize, grade: s.boltGrade as BoltGrade, friction: s.friction },
-      count: s.boltCount,
-      layout: s.boltLayout,
-      makerTorqueNm: s.maker.torqueNm,
-      housing: true,
-    };
+    const set = capBolts(s);
+    return specOf('Cap bolts', set, { layout: layoutOf(set), housing: true });
   }),
   guide: 'Halves matched and clean, bolts in the pattern, pass by pass.',
   caution: 'Keep fingers out of the joint as the cap comes down.',
@@ -72,9 +80,11 @@ const CAP: StepDefinition<SleeveSetup> = {
 /** What is driven up stands on its zero, what is locked on what was driven up; what is closed over it on its lock. */
 const STANDS_ON: StandsOn = {
   ...CLOSING_STANDS_ON,
+  bench: ['inboard'],
   target: ['bench'],
+  fit: ['inboard'],
   zero: ['fit'],
-  driveup: ['zero'],
+  driveup: ['zero', 'fit'],
   release: ['driveup'],
   lock: ['driveup', 'release'],
   grease: ['lock'],
@@ -98,14 +108,16 @@ export function sleeveBearing(setup: SleeveSetup): Procedure<SleeveSetup> {
   return {
     title: TITLE[schoolOf(setup)],
     steps: standing(STANDS_ON, [
-      SAFE,
+      safe(setup),
+      ...sheetAgainStep(setup),
       ...fixedFirstStep(setup),
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
+      ...inboardStep(setup),
       ...mountSteps(setup),
       ...greaseStep(setup),
       ...floatStep(setup),
       ...houseStep(setup),
-      CAP,
+      ...(hasCap(setup) ? [CAP] : []),
       ...carrierSteps(setup),
       ...loadStep(setup),
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),

@@ -1,10 +1,19 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import type { CLEARANCE_CLASSES } from '../../arithmetic/bearings/clearance-table.ts';
+import { isSleeveShaft, usualShaft } from '../../arithmetic/bearings/sleeve-shaft.ts';
+import { stampAgainst } from '../../arithmetic/bearings/stamp.ts';
 import { sleevePitch } from '../../arithmetic/bearings/travel.ts';
 import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
 import { ask, choice, chosen, type FormValues, formName, isWhole } from '../../engine/asked.ts';
 import type { DRIVE_UP_SCHOOLS } from '../../sources/schools.ts';
-import { bearingParts, massFits, ROWS, SIZES, THREADS } from '../../steps/bearing/fitting-parts.ts';
+import {
+  type BoltSet,
+  bearingParts,
+  massFits,
+  ROWS,
+  SIZES,
+  THREADS,
+} from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
 import {
   everyJob,
@@ -21,6 +30,19 @@ import {
 import '../../judgement/sentences.ts';
 
 const CAP = 'Cap bolts';
+/** Only a split block has a cap, and its bolts are then chosen by whoever has them in front of him. */
+const capped = {
+  when: (form: FormValues) =>
+    form[formName('with.closing')] !== 'yes' ||
+    [undefined, '', 'split'].includes(form[formName('closing.housing')]),
+};
+const chosenCap = (what: string) => ({
+  ...capped,
+  decided: true,
+  needed: `${what} of the cap bolts is missing.`,
+});
+
+const SLEEVE_FILMS = { dry: 'dry', oiled: 'lightly oiled' } as const;
 
 /** How drive-up is judged, and with what nut. */
 const hydraulic = chosen('driveUp.school', 'hydraulic');
@@ -150,6 +172,9 @@ export const sleeveSetupSchema = object({
     .min(0.5)
     .max(10)
     .meta(ask(SLEEVE, 'Sleeve thread pitch, as read: 2 or 8 tpi', { decimals: 2 })),
+  /** Two surfaces, two answers: dry grips best, a film where the maker asks for it. */
+  filmBore: choice(SLEEVE, 'Sleeve’s bore on the shaft', SLEEVE_FILMS, { fallback: 'dry' }),
+  filmTaper: choice(SLEEVE, 'Sleeve’s taper in the bearing', SLEEVE_FILMS, { fallback: 'dry' }),
   nutSlots: number().integer().min(1).max(24).required().meta(ask(SLEEVE, 'Nut slots')),
   washerTabs: number().integer().min(1).max(60).required().meta(ask(SLEEVE, 'Washer tabs')),
   lock: lockSchema.optional().default(undefined),
@@ -169,11 +194,15 @@ export const sleeveSetupSchema = object({
   /** Shaft warmer than the ring while it is driven up, and in service. K. */
   shaftOverRingK: number().min(-100).max(100).meta(ask('Shaft', 'Shaft warmer than ring now, K')),
   serviceOverRingK: number().min(-100).max(200).meta(ask('Shaft', 'Shaft warmer in service, K')),
-  boltSize: choice(CAP, 'Size', SIZES).required(),
-  boltGrade: choice(CAP, 'Grade', [...BOLT_GRADES]).required(),
-  boltCount: number().integer().min(2).max(32).required().meta(ask(CAP, 'Bolts')),
-  boltLayout: choice(CAP, 'Set out as', ROWS).required(),
-  friction: choice(CAP, 'Threads', THREADS).required(),
+  boltSize: choice(CAP, 'Size', SIZES, chosenCap('The size')),
+  boltGrade: choice(CAP, 'Grade', [...BOLT_GRADES], chosenCap('The grade')),
+  boltCount: number()
+    .integer()
+    .min(2)
+    .max(32)
+    .meta(ask(CAP, 'Bolts', chosenCap('The number'))),
+  boltLayout: choice(CAP, 'Set out as', ROWS, { ...capped, fallback: 'rectangle' }),
+  friction: choice(CAP, 'Threads', THREADS, { ...capped, fallback: 'oiled' }),
   holdBefore: holdBefore(
     { driveup: 'drive-up', lock: 'lock', bolts: 'cap bolts', handturn: 'hand turn', sign: 'signature' },
     CAP,
@@ -191,6 +220,23 @@ export const sleeveSetupSchema = object({
     'The shaft must be smaller than the bearing bore: the sleeve stands between them.',
     (s) => !s || !(s.shaftMm >= s.boreMm),
   )
+  .test('sleeve-shaft', (s, context) =>
+    s && s.boreMm > 18 && s.boreMm <= 500 && s.shaftMm < s.boreMm && !isSleeveShaft(s.shaftMm, s.boreMm)
+      ? context.createError({
+          path: 'shaftMm',
+          message: `A sleeve of bore ${s.boreMm} mm usually sits on a shaft of about ${usualShaft(s.boreMm).toFixed(0)} mm: ${s.shaftMm} mm is another bearing’s.`,
+        })
+      : true,
+  )
+  .test('stamp', (s, context) => {
+    const against = s?.partNumber ? stampAgainst(s.partNumber, s) : [];
+    return against.length === 0
+      ? true
+      : context.createError({
+          path: 'partNumber',
+          message: `The stamp says ${against.join('; ')}. Read the ring again.`,
+        });
+  })
   .test(
     'hollow',
     'The hollow shaft must be thicker than its bore.',
@@ -199,10 +245,10 @@ export const sleeveSetupSchema = object({
   .test(
     'rectangle',
     'A rectangle has an even number of cap bolts.',
-    (s) => s?.boltLayout !== 'rectangle' || s.boltCount % 2 === 0,
+    (s) => s?.boltLayout !== 'rectangle' || (s.boltCount ?? 0) % 2 === 0,
   )
   .test('grease-ring', (s, context) =>
-    s?.grease && !(s.grease.outsideMm > s.boreMm)
+    s?.grease?.outsideMm !== undefined && !(s.grease.outsideMm > s.boreMm)
       ? context.createError({
           path: 'grease.outsideMm',
           message: 'The outside must be larger than the bore.',
@@ -227,6 +273,21 @@ export const pitchOf = (
   setup.pitchMm === undefined
     ? { pitchMm: sleevePitch(setup.boreMm), assumed: true }
     : { pitchMm: setup.pitchMm, assumed: false };
+
+/** The cap bolts of a block that has a cap. @throws RangeError where they are not in the setup: a fault of ours */
+export function capBolts(s: SleeveSetup): BoltSet {
+  const { boltSize: size, boltGrade: grade, boltCount: count } = s;
+  if (size === undefined || grade === undefined || count === undefined)
+    throw new RangeError('The cap bolts are not in this setup.');
+  return {
+    size,
+    grade,
+    count,
+    friction: s.friction ?? 'oiled',
+    layout: s.boltLayout,
+    makerTorqueNm: s.maker.torqueNm,
+  };
+}
 
 /** Are bench and residual clearance felt on this job? */
 export const isFelt = (setup: Pick<SleeveSetup, 'driveUp'>): boolean =>

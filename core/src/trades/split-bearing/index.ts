@@ -9,7 +9,7 @@ import { words } from './words.ts';
 export const splitBearingTrade = defineTrade<SplitSetup>({
   id: 'split-bearing',
   schema: splitSetupSchema,
-  usual: { ...USUAL_SPLIT, ...USUAL_PARTS },
+  usual: { ...USUAL_SPLIT, baseBolts: USUAL_PARTS.baseBolts, runIn: USUAL_PARTS.runIn },
   byRules: (rules) => ({ raceSchool: rules.race, gaugeSchool: rules.gauge, film: rules.film }),
   procedure: splitBearing,
   words,

@@ -1,13 +1,5 @@
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
-import {
-  baseStep,
-  carrierSteps,
-  endSteps,
-  fixedFirstStep,
-  greaseStep,
-  houseStep,
-  specOf,
-} from '../../steps/bearing/closing-steps.ts';
+import { baseStep, endSteps, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
 import { type BoltSet, layoutOf } from '../../steps/bearing/fitting-parts.ts';
 import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
@@ -46,7 +38,30 @@ const safe = safeStep('Safe and complete', [
     ask: 'Feelers, soft mallet, torque wrench with the right key, caliper: here.',
   },
   { id: 'instructions', group: 'Kit', ask: 'Maker’s instructions at hand; they outrank this list.' },
+  {
+    id: 'preservative',
+    group: 'Kit',
+    ask: 'Preservative on the bearing: left on or wiped off, as the maker says? Does it suit this grease?',
+    note: true,
+  },
 ]);
+
+/** Each kind of split seal by its own questions, before the upper half closes over it. */
+const SEALS: Record<NonNullable<SplitSetup['seals']>, GateItem[]> = {
+  labyrinth: [
+    item('Seals', 'pins', 'Labyrinth halves: joining pins out, bores greased, stamped faces on one side.'),
+    item('Seals', 'orings', 'O-rings squeezed until the holes line up; pins in again.'),
+    item('Seals', 'rib', 'Middle rib in the cartridge’s middle groove.'),
+  ],
+  packed: [
+    item('Seals', 'pack', 'Packing lies in its groove all round, greased; no fibre at the joint.'),
+    item('Seals', 'ends', 'Ends meet at the top without gap or bulge, away from the cartridge’s joint.'),
+  ],
+  lip: [
+    item('Seals', 'lip', 'Split lip faces the way the sheet says; spring hooked, lip filmed with grease.'),
+    item('Seals', 'top', 'Its joint stands at the top, away from the cartridge’s joint.'),
+  ],
+};
 
 /** Outer race halves into their cartridge, by one school or the other. */
 const outerItems = (setup: SplitSetup): GateItem[] => [
@@ -71,12 +86,11 @@ const STANDS_ON: StandsOn = {
   axial: ['race', 'clamps'],
   seat: ['axial', 'clamps'],
   seated: ['seat'],
-  grease: ['seat'],
+  grease: ['seat', 'cage'],
   cage: ['seat', 'seated', 'axial'],
-  cartridge: ['cage', 'outer', 'grease1'],
+  cartridge: ['cage', 'outer', 'grease1', 'grease'],
   lower: ['cartridge'],
-  house: ['lower', 'grease'],
-  bolts: ['house', 'lower'],
+  bolts: ['lower'],
 };
 
 /**
@@ -183,7 +197,6 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: 'Race and rings felt once more at both sides, all screws at torque.',
         repeatWord: 'Seated again',
       },
-      ...greaseStep(setup),
       {
         id: 'cage',
         title: 'Cage',
@@ -197,6 +210,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
           }),
         ],
       },
+      ...greaseStep(setup, 'Cartridge halves, before they close,'),
       {
         id: 'cartridge',
         title: 'Cartridge',
@@ -207,11 +221,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         items: [
           item('Cartridge', 'lower', 'Lower half rotated in; second turn: the shaft turns in it.'),
           item('Cartridge', 'path', 'Grease path proved again: fresh grease left the hole.'),
-          item(
-            'Cartridge',
-            'labyrinth',
-            'Split labyrinth seals: pins in, stamped faces one side, middle rib in its groove.',
-          ),
+          ...SEALS[setup.seals ?? 'labyrinth'],
           item('Cartridge', 'upper', 'Upper half on, lubrication port on top.'),
         ],
       },
@@ -238,7 +248,6 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
           ),
         ],
       },
-      ...houseStep(setup),
       {
         id: 'bolts',
         title: 'Cap bolts',
@@ -252,10 +261,15 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: 'Just closed, the shaft turned so that the cartridge aligns itself, and only then to torque.',
         items: [
           item('Cap', 'closed', 'Cap bolts just closed, no more.'),
-          item('Cap', 'turned', 'Third turn: several slow turns by hand; the cartridge has aligned itself.'),
+          item(
+            'Cap',
+            'turned',
+            setup.aligned === 'power'
+              ? 'Third turn: slowly by power under light load, where it is safe and agreed; the cartridge has aligned itself.'
+              : 'Third turn: several slow turns by hand; the cartridge has aligned itself.',
+          ),
         ],
       },
-      ...carrierSteps(setup),
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       ...baseStep(setup),
       ...endSteps(setup),

@@ -1,7 +1,7 @@
 import { type InferType, number, object, string } from 'yup';
 import { ask, choice, isWhole } from '../../engine/asked.ts';
 import type { FILMS, GAUGE_SCHOOLS, RACE_SCHOOLS } from '../../sources/schools.ts';
-import { bearingParts, boltSet, HALVES, massFits, ROWS } from '../../steps/bearing/fitting-parts.ts';
+import { boltSet, HALVES, massFits, ROWS, splitParts } from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
 import {
   everyJob,
@@ -56,13 +56,26 @@ export const splitSetupSchema = object({
     oil: 'light oil',
     'anti-seize': 'anti-seize, by the maker',
   } satisfies Record<(typeof FILMS)[number], string>).required(),
+  seals: choice(
+    RACE,
+    'Seals',
+    { labyrinth: 'split labyrinth', packed: 'packing rings', lip: 'split lip' },
+    { fallback: 'labyrinth' },
+  ),
+  /** How the shaft is turned while the cartridge aligns itself. */
+  aligned: choice(
+    RACE,
+    'Cartridge aligned by',
+    { hand: 'slow turns by hand', power: 'slow power turn, light load' },
+    { fallback: 'hand' },
+  ),
   ...shaftFields,
   jointScrews: boltSet('Joint screws, outer race', HALVES).required(),
   clampScrews: boltSet('Clamp screws').required(),
   cartridgeBolts: boltSet('Cartridge bolts', HALVES).required(),
   capBolts: boltSet('Cap bolts', ROWS).required(),
   condition: conditionPart(['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'housings']).required(),
-  ...bearingParts,
+  ...splitParts,
   schools: shaftSchools,
   maker: object({
     closedBoreMm: fromSheet(1000, 'Bore at which the halves meet'),

@@ -316,7 +316,13 @@ describe('the condition part of a fitting job', () => {
       condition: { measures: ['look', 'shaft', 'runout'], runoutStations: 2, runoutAngles: 8 },
     });
     h.safe().answerAll('look').pass('look').survey(round).pass('shaft');
-    expect(h.state.steps.map((s) => s.id).slice(0, 5)).toEqual(['safe', 'look', 'shaft', 'runout', 'bench']);
+    expect(h.state.steps.map((s) => s.id).slice(0, 5)).toEqual([
+      'safe',
+      'look',
+      'shaft',
+      'runout',
+      'inboard',
+    ]);
     h.follow('runout', 'dial', on('bent'));
     expect(verdicts(h, 'runout')['runout.tir.2']).toBe('reject');
     h.do('measure.repeated', { step: 'runout', done: 'another shaft' });
@@ -325,7 +331,7 @@ describe('the condition part of a fitting job', () => {
     refuses(() => h.pass('runout'), /Not yet: Run-out at station 1/);
     h.by(imke).accept('runout', 'runout.tir.1', 'slow drive').accept('runout', 'runout.tir.2', 'slow drive');
     h.pass('runout');
-    expect(h.state.present).toBe('bench');
+    expect(h.state.present).toBe('inboard');
   });
 
   it('soft foot and housings come last, before anything is turned', () => {
@@ -353,6 +359,6 @@ describe('the condition part of a fitting job', () => {
     const h = hand();
     h.do('setup.changed', { setup: old, reason: 'as it was' });
     expect(h.state.steps.map((s) => s.id)).toContain('shaft');
-    expect(h.state.steps).toHaveLength(9);
+    expect(h.state.steps).toHaveLength(11);
   });
 });

@@ -1,0 +1,57 @@
+import type { ClearanceClass, TaperRatio } from './clearance-table.ts';
+
+/** What is read from the stamp on a bearing's ring; null where it says nothing of it. */
+export type Stamp = {
+  boreMm: number | null;
+  taper: TaperRatio | null;
+  clearanceClass: ClearanceClass | null;
+};
+
+/** Bore codes that are not a fifth of the bore. */
+const SMALL: Record<string, number> = { '00': 10, '01': 12, '02': 15, '03': 17 };
+
+/**
+ * The stamp of a spherical roller or self-aligning ball bearing: its last two digits are a fifth of the bore from 04 on, larger
+ * bores stand after a stroke in mm; K is a bore of 1:12, K30 of 1:30; C2 to C5 is the clearance. Source: the general numbering
+ * of rolling bearings, common practice, from memory.
+ * @returns null where it is no stamp of that kind
+ * @example readStamp('22218 K C3') // { boreMm: 90, taper: 12, clearanceClass: 'C3' }
+ */
+export function readStamp(text: string): Stamp | null {
+  const upper = text.toUpperCase();
+  const number = /(?<!\d)(?:2[1-4]\d|1[23]|2[23])(?:(\d\d)|\s*\/\s*(\d{3}))(?!\d)/.exec(upper);
+  if (!number) return null;
+  const [code, code2, inMm] = number;
+  const rest = upper.slice(number.index + code.length);
+  const taper = /(?<![A-Z])K\s*30/.test(rest) ? 30 : /(?<![A-JL-Z])K(?![A-Z])/.test(rest) ? 12 : null;
+  const found = /(?<![A-Z])C([2-5])(?!\d)/.exec(rest);
+  return {
+    boreMm: inMm ? Number(inMm) : code2 ? (SMALL[code2] ?? 5 * Number(code2)) : null,
+    taper,
+    clearanceClass: found ? (`C${found[1]}` as ClearanceClass) : null,
+  };
+}
+
+/**
+ * Where a stamp and what was typed contradict each other, in words; empty where they do not.
+ * @param typed bore in mm, taper as 12 or 30, class
+ */
+export function stampAgainst(
+  text: string,
+  typed: { boreMm: number; taper: number; clearanceClass: string },
+): string[] {
+  const stamp = readStamp(text);
+  if (!stamp) return [];
+  const { boreMm, taper, clearanceClass } = stamp;
+  return [
+    ...(boreMm !== null && Math.abs(boreMm - typed.boreMm) > 0.5
+      ? [`a bore of ${boreMm} mm, typed is ${Number(typed.boreMm.toFixed(1))}`]
+      : []),
+    ...(taper !== null && taper !== typed.taper ? [`a taper of 1:${taper}, typed is 1:${typed.taper}`] : []),
+    ...(clearanceClass !== null && clearanceClass !== typed.clearanceClass
+      ? [
+          `class ${clearanceClass}, typed is ${typed.clearanceClass === 'CN' ? 'normal' : typed.clearanceClass}`,
+        ]
+      : []),
+  ];
+}

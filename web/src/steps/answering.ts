@@ -1,0 +1,23 @@
+import type { Said } from '@fulcrant/core/engine/said';
+import type { GateItem } from '@fulcrant/core/engine/step';
+import { useState } from 'react';
+
+export type OnAnswer = (item: string, answer: Said, note?: string) => void;
+
+/** One question on its way to an answer: the words that go with it, and what is still wanting. */
+export function useAnswering(item: GateItem, before: string | undefined, onAnswer: OnAnswer) {
+  const [note, setNote] = useState(before ?? '');
+  const [fault, setFault] = useState<string | null>(null);
+  /** It was said not to be on this one; the reason is still to come. */
+  const [lacks, setLacks] = useState(false);
+  const give = (answer: Said) => {
+    const words = note.trim();
+    if (item.note && words === '') return setFault('Write down what was seen; a word or two will do.');
+    if (answer === 'none' && words === '')
+      return setFault('Why is it not on this one? A word or two will do.');
+    setFault(null);
+    setLacks(false);
+    onAnswer(item.id, answer, item.note || answer === 'none' ? words : undefined);
+  };
+  return { note, setNote, fault, lacks, setLacks, give };
+}
