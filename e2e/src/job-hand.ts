@@ -25,6 +25,7 @@ const FLAGS = [
   'First hours',
   'Feelers beside it',
   'A mount nut and a dismount nut',
+  'Impeller clearance is set',
 ];
 
 /** Open a job by the form and answer its gate. */

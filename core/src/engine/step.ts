@@ -10,6 +10,8 @@ export type GateItem = {
   remedy?: string;
   /** Something seen is written down with the answer. */
   note?: boolean;
+  /** Something may be written down with the answer: what, for the field. */
+  mayNote?: string;
 };
 
 /** A bolt about to be ticked. */

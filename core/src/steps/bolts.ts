@@ -27,6 +27,8 @@ export type BoltSpec = {
   usualNm?: readonly [number, number];
   /** Set screws: so many dog points first, the rest are cup points. */
   dogs?: number;
+  /** Only snug, evenly, by hand key: no torque, two rounds crosswise. */
+  snug?: true;
   /** A seating loop: all to torque, tapped down, again, until none moves more than so many degrees in a whole round. */
   seatingDeg?: number;
   /** Holes something else fills until the question `free` of the step is answered yes: guide pins, rods. */
@@ -182,6 +184,20 @@ function torqueOf(
   step: StepDefinition,
   spec: BoltSpec,
 ): { values: Pick<TorqueValues, 'torqueNm' | 'source'>; findings: Finding[]; working: WorkingLine[] } {
+  if (spec.snug)
+    return {
+      values: { torqueNm: 0, source: 'maker' },
+      findings: [
+        {
+          code: `${step.id}.torque`,
+          verdict: 'accept',
+          reason: `${spec.what}: only snug, evenly, by hand key; no torque.`,
+          source: 'practice',
+          acceptable: true,
+        },
+      ],
+      working: [],
+    };
   if (spec.bolt) {
     const told = boltTorque({ ...spec.bolt, makerTorqueNm: spec.makerTorqueNm });
     return spec.housing && spec.makerTorqueNm === undefined
@@ -238,6 +254,15 @@ function passesOf(spec: BoltSpec, torqueNm: number): BoltPass[] {
 }
 
 function allAlike(spec: BoltSpec, torqueNm: number): BoltPass[] {
+  if (spec.snug) {
+    const [hand] = boltPattern({ count: spec.count, layout: spec.layout, torqueNm: 1 }).values.passes;
+    return hand
+      ? [
+          { ...hand, name: 'Snug by hand' },
+          { ...hand, name: 'Snug once more' },
+        ]
+      : [];
+  }
   if (spec.seatingDeg !== undefined) return seatingPasses(spec.count, torqueNm);
   if (spec.dogs !== undefined) return setScrewPasses(spec.dogs, spec.count - spec.dogs, torqueNm);
   return boltPattern({ count: spec.count, layout: spec.layout, torqueNm }).values.passes;

@@ -13,7 +13,7 @@ export type GlandGapsValues = {
   bolts: number;
 };
 
-type Gland = { bolts: number; rigid: boolean; atDeg: readonly number[] };
+type Gland = { bolts: number; rigid: boolean; atDeg: readonly number[]; stopMm?: number };
 
 /** A setup whose maker may give the spread of the gaps. mm. */
 type GlandSetup = Setup & { maker: { glandSpreadMm?: number | undefined } };
@@ -42,6 +42,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
             gaps: read,
             bolts: gland.bolts,
             rigid: gland.rigid,
+            stopMm: gland.stopMm,
             resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
             makerLimitMm: facts.setup.maker.glandSpreadMm,
           });

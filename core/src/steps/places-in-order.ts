@@ -11,7 +11,7 @@ export const nextListed = (facts: Facts, step: StepDefinition, places: readonly 
   places.find((p) => !readingAt(facts, step.id, p.key)) ?? null;
 
 /** What stands at a place, or null. */
-export const valueAt = (facts: Facts, step: StepDefinition, key: string): number | null =>
+export const valueAt = (facts: Facts, step: Pick<StepDefinition, 'id'>, key: string): number | null =>
   readingAt(facts, step.id, key)?.value ?? null;
 
 /** May this place be read? Those of the list, once. */

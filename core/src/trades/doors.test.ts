@@ -38,7 +38,7 @@ const DOORS: Array<[kind: string, what: string, act: (h: BearingHand) => unknown
     ['seat', 'seated', 'cage', 'cartridge', 'lower', 'bolts', 'handturn'],
   ],
   ['packed', 'a ring pulled out again', withdraw('rings'), ['rings', 'follower', 'start', 'breakin', 'safe']],
-  ['plunger', 'the nut turned again', again('preload'), ['preload', 'clamp']],
+  ['plunger', 'the nut turned again', again('preload'), ['preload', 'clamp', 'start', 'proof', 'safe']],
   ['regreased', 'strokes counted anew', withdraw('strokes'), ['strokes', 'watch']],
   [
     'gear pump',

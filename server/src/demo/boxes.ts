@@ -23,8 +23,10 @@ export function boxes(ids: Map<string, string>): BearingHand[] {
     .read('ports', 'inlet', 120, 'protractor')
     .read('ports', 'outlet', 60, 'protractor')
     .pass('ports')
-    .answerAll('impeller')
-    .pass('impeller')
+    .gate('otherports')
+    .gate('impeller')
+    .read('reach', 'sleeve', 11.6, 'caliper')
+    .pass('reach')
     .tighten('glandbolts')
     .pass('glandbolts')
     .follow('gland-gaps', 'feeler', (at) => (at.key === 'gap/90' ? 0.52 : 0.5))
@@ -33,6 +35,8 @@ export function boxes(ids: Map<string, string>): BearingHand[] {
     .pass('screws')
     .answerAll('clips')
     .pass('clips')
+    .read('reached', 'sleeve', 11.64, 'caliper')
+    .pass('reached')
     .do('gate.answered', { step: 'handturn', item: 'turn0', answer: 'no' })
     .do('gate.answered', { step: 'handturn', item: 'r1-clips', answer: 'yes' })
     .do('gate.answered', { step: 'handturn', item: 'r1-gland', answer: 'yes' });
@@ -72,13 +76,12 @@ export function boxes(ids: Map<string, string>): BearingHand[] {
     .answerAll('holder')
     .pass('holder')
     .tighten('rotaryjoint')
-    .pass('rotaryjoint')
+    .gate('rotaryjoint')
     .read('splitgaps', 'split/a', 0.12, 'feeler')
     .read('splitgaps', 'split/b', 0.12, 'feeler')
     .pass('splitgaps')
     .answerAll('faces')
     .pass('faces')
-    .read('angles', 'gland-split', 0, 'protractor')
     .read('angles', 'stationary-split', 88, 'protractor')
     .read('angles', 'rotary-split', 95, 'protractor');
 
@@ -113,8 +116,12 @@ export function boxes(ids: Map<string, string>): BearingHand[] {
 
   const plunger = hand(ids, p.dosingPlunger, 'bram', hoursAgo(1.2), tools('mic-3'))
     .safe()
-    .answerAll('look')
-    .pass('look');
+    .gate('look')
+    .read('sizes', 'plunger/run', 59.985, 'micrometer')
+    .read('sizes', 'plunger/end', 59.998, 'micrometer')
+    .read('sizes', 'bore', 80.04, 'caliper')
+    .pass('sizes')
+    .gate('listed');
   const wear = hand(ids, p.pulpWaterWear, 'asta', hoursAgo(24 * 130), tools('mic-3'))
     .safe()
     .read('wear', 'wear/1', 0.92, 'caliper')

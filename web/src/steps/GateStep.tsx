@@ -57,12 +57,12 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
             {answer.note ? `: ${answer.note}` : ''}
           </span>
         )}
-        {open && (item.note || lacks) && (
+        {open && (item.note || item.mayNote || lacks) && (
           <input
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why not on this one' : undefined}
+            placeholder={lacks ? 'why not on this one' : item.mayNote}
             maxLength={400}
             aria-label={lacks ? `Why not on this one: ${ask}` : ask}
             aria-invalid={fault !== null}

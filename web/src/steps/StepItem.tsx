@@ -34,12 +34,12 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             {answer.note ? `: ${answer.note}` : ''}
           </span>
         )}
-        {(item.note || lacks) && (
+        {(item.note || item.mayNote || lacks) && (
           <input
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why not on this one' : undefined}
+            placeholder={lacks ? 'why not on this one' : item.mayNote}
             maxLength={400}
             aria-label={lacks ? `Why not on this one: ${ask}` : ask}
             aria-invalid={fault !== null}

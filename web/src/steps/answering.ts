@@ -17,7 +17,8 @@ export function useAnswering(item: GateItem, before: string | undefined, onAnswe
       return setFault('Why is it not on this one? A word or two will do.');
     setFault(null);
     setLacks(false);
-    onAnswer(item.id, answer, item.note || answer === 'none' ? words : undefined);
+    const kept = item.note || answer === 'none' || (item.mayNote && words !== '');
+    onAnswer(item.id, answer, kept ? words : undefined);
   };
   return { note, setNote, fault, lacks, setLacks, give };
 }

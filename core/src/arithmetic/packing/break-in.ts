@@ -41,6 +41,8 @@ const PER_25_MM = { low: 8, high: 12 } as const;
 /** Generous leakage before the first flat; then a wait after each. Common practice, no source. */
 const SETTLE_MIN = 10;
 const WAIT_MIN = 10;
+/** Steady is so many counts in the band, ten minutes apart. Common practice, no source. */
+const STEADY_COUNTS = 3;
 const ML_PER_DROP = 0.05;
 const HOT_C = 80;
 const FLAT_DROPS = { low: 8, high: 12 } as const;
@@ -53,19 +55,33 @@ const FLAT_DROPS = { low: 8, high: 12 } as const;
 export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInValues> {
   const scale = input.shaftMm / 25;
   const targetLow =
-    input.school === 'per-diameter' ? PER_25_MM.low * scale : (input.flatDropsPerMin ?? FLAT_DROPS.low) * 0.8;
+    input.school === 'per-diameter'
+      ? PER_25_MM.low * scale
+      : input.flatDropsPerMin === undefined
+        ? FLAT_DROPS.low
+        : input.flatDropsPerMin * 0.8;
   const targetHigh =
     input.school === 'per-diameter'
       ? PER_25_MM.high * scale
-      : (input.flatDropsPerMin ?? FLAT_DROPS.high) * 1.2;
+      : input.flatDropsPerMin === undefined
+        ? FLAT_DROPS.high
+        : input.flatDropsPerMin * 1.2;
   const readings = [...input.readings].sort((a, b) => a.minutes - b.minutes);
   const last = readings.at(-1);
   const flats = last?.flats ?? 0;
   const travelMm = (flats * input.pitchMm) / 6;
   const leftMm = input.followerMm - travelMm;
   const turnedAt = readings.find((r) => r.flats === flats)?.minutes ?? 0;
-  const ready = flats === 0 ? SETTLE_MIN : turnedAt + WAIT_MIN;
-  const state = stateOf(last, { targetLow, targetHigh, leftMm, ready });
+  const inBand = steadyCounts(readings, flats, targetLow, targetHigh);
+  const ready =
+    inBand.count > 0 ? inBand.lastMinutes + WAIT_MIN : flats === 0 ? SETTLE_MIN : turnedAt + WAIT_MIN;
+  const state = stateOf(last, {
+    targetLow,
+    targetHigh,
+    leftMm,
+    ready,
+    steady: inBand.count >= STEADY_COUNTS,
+  });
   const flatsToGo = toGo(readings, (targetLow + targetHigh) / 2);
   const shared = { code: 'break-in', source: 'practice' as const, acceptable: true };
   const limit = `${targetLow.toFixed(0)} to ${targetHigh.toFixed(0)} drops a minute`;
@@ -80,7 +96,10 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
     wait: {
       ...shared,
       verdict: 'incomplete',
-      reason: `${last?.dropsPerMin ?? 0} drops a minute: wait until ${ready} minutes after the start, then count again.`,
+      reason:
+        inBand.count > 0
+          ? `${last?.dropsPerMin ?? 0} drops a minute, in the band: ${inBand.count} of ${STEADY_COUNTS} counts ten minutes apart. Count again ${ready} minutes after the start.`
+          : `${last?.dropsPerMin ?? 0} drops a minute: wait until ${ready} minutes after the start, then count again.`,
       limit,
     },
     turn: {
@@ -92,7 +111,7 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
     done: {
       ...shared,
       verdict: 'accept',
-      reason: `${last?.dropsPerMin ?? 0} drops a minute: as it should be. Stop here.`,
+      reason: `${last?.dropsPerMin ?? 0} drops a minute, steady over ${STEADY_COUNTS} counts: as it should be. Stop here.`,
       limit,
     },
     'too-dry': {
@@ -142,15 +161,34 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
   };
 }
 
+/** Counts in the band in a row since the nuts were last turned, each ten minutes or more after the one before. */
+function steadyCounts(
+  readings: readonly BreakInReading[],
+  flats: number,
+  low: number,
+  high: number,
+): { count: number; lastMinutes: number } {
+  let count = 0;
+  let lastMinutes = 0;
+  for (const r of readings.filter((x) => x.flats === flats)) {
+    if (r.dropsPerMin < low || r.dropsPerMin > high) count = 0;
+    else if (count === 0 || r.minutes - lastMinutes >= WAIT_MIN - 1e-9) {
+      count++;
+      lastMinutes = r.minutes;
+    }
+  }
+  return { count, lastMinutes };
+}
+
 function stateOf(
   last: BreakInReading | undefined,
-  at: { targetLow: number; targetHigh: number; leftMm: number; ready: number },
+  at: { targetLow: number; targetHigh: number; leftMm: number; ready: number; steady: boolean },
 ): BreakInValues['state'] {
   if (!last) return 'settling';
   if ((last.glandC ?? 0) >= HOT_C) return 'hot';
   if (last.dropsPerMin < at.targetLow)
     return last.flats === 0 && last.minutes < SETTLE_MIN ? 'settling' : 'too-dry';
-  if (last.dropsPerMin <= at.targetHigh) return last.minutes < at.ready ? 'wait' : 'done';
+  if (last.dropsPerMin <= at.targetHigh) return at.steady ? 'done' : 'wait';
   if (at.leftMm <= 0) return 'bottomed';
   if (last.minutes < at.ready) return last.flats === 0 ? 'settling' : 'wait';
   return 'turn';

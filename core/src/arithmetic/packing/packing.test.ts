@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type BreakInReading, packingBreakIn } from './break-in.ts';
 import { packingFriction } from './friction.ts';
-import { firstWrong, plungerPreload, V_RING_PARTS } from './plunger.ts';
+import { firstWrong, partsOf, plungerPreload, USUAL_V_RINGS } from './plunger.ts';
 import { INCH_SECTIONS_MM, packingRings } from './rings.ts';
 
 describe('rings', () => {
@@ -63,7 +63,17 @@ describe('break-in (common practice, no source)', () => {
     expect(ask([r(2, 0, 400), r(12, 0, 300)]).values.state).toBe('turn');
     expect(ask([r(12, 0, 300), r(13, 1, 200)]).values.state).toBe('wait');
     expect(ask([r(12, 0, 300), r(13, 1, 200), r(24, 1, 120)]).values.state).toBe('turn');
-    expect(ask([r(12, 0, 300), r(13, 1, 200), r(24, 1, 22)]).values.state).toBe('done');
+    // Steady is three counts in the band, ten minutes apart; one that strays begins the count anew.
+    const to22 = [r(12, 0, 300), r(13, 1, 200), r(24, 1, 22)];
+    expect(ask(to22).values).toMatchObject({ state: 'wait', nextMinutes: 34 });
+    expect(ask([...to22, r(29, 1, 22), r(34, 1, 21)]).values.state).toBe('wait');
+    expect(ask([...to22, r(34, 1, 21), r(44, 1, 20)]).values.state).toBe('done');
+    expect(ask([...to22, r(34, 1, 30), r(44, 1, 20), r(54, 1, 20)]).values.state).not.toBe('done');
+    // In the band at the first count after ten minutes and no flat turned is not done either.
+    expect(ask([r(2, 0, 20), r(12, 0, 20)]).values.state).not.toBe('done');
+  });
+  it('a flat figure not given is 8 to 12', () => {
+    expect(ask([], { school: 'flat' }).values).toMatchObject({ targetLow: 8, targetHigh: 12 });
   });
   it('dry, hot or bottomed is a stop with its own remedy', () => {
     expect(ask([r(12, 0, 300), r(30, 2, 5)]).values.state).toBe('too-dry');
@@ -97,11 +107,42 @@ describe('friction', () => {
 });
 
 describe('plunger set', () => {
-  it('parts from the pressure end: the two pressure rings may change over, no other', () => {
-    expect(firstWrong(V_RING_PARTS)).toBeNull();
+  // Common practice, no source: rules, not one list, since sets vary.
+  const usual = partsOf(USUAL_V_RINGS);
+  it('parts from the pressure end: the pressure rings may change over, no other', () => {
+    expect(usual).toEqual(['bottom-ring', 'header', 'pressure-1', 'pressure-2', 'adapter', 'wiper']);
+    expect(firstWrong(usual)).toBeNull();
     expect(firstWrong(['bottom-ring', 'header', 'pressure-2', 'pressure-1', 'adapter', 'wiper'])).toBeNull();
-    expect(firstWrong(['header', 'bottom-ring', 'pressure-1', 'pressure-2', 'adapter', 'wiper'])).toBe(0);
-    expect(firstWrong([])).toBe(0);
+    expect(
+      firstWrong(['header', 'bottom-ring', 'pressure-1', 'pressure-2', 'adapter', 'wiper'])?.why,
+    ).toMatch(/bottom ring faces/);
+    expect(
+      firstWrong(['bottom-ring', 'header', 'pressure-1', 'adapter', 'pressure-2', 'wiper'])?.why,
+    ).toMatch(/adapter closes/);
+    expect(
+      firstWrong(['bottom-ring', 'header', 'wiper', 'pressure-1', 'pressure-2', 'adapter'])?.why,
+    ).toMatch(/wiper sits in the nut/);
+    expect(firstWrong([])?.why).toMatch(/missing/);
+  });
+  it('sets vary: one to four pressure rings, with or without header, adapter, lantern, wiper', () => {
+    const small = {
+      bottom: true,
+      header: false,
+      pressureRings: 1,
+      lantern: false,
+      adapter: false,
+      wiper: false,
+    };
+    expect(firstWrong(['bottom-ring', 'pressure-1'], small)).toBeNull();
+    expect(firstWrong(['pressure-1', 'bottom-ring'], small)).not.toBeNull();
+    const large = { ...USUAL_V_RINGS, pressureRings: 4, lantern: true };
+    expect(partsOf(large)).toHaveLength(9);
+    for (const at of [3, 4, 5, 6]) {
+      const order: string[] = partsOf(large).filter((p) => p !== 'lantern');
+      order.splice(at, 0, 'lantern');
+      expect(firstWrong(order, large), order.join(' ')).toBeNull();
+    }
+    expect(firstWrong([...usual], large)?.why).toMatch(/pressure ring is missing/);
   });
   it('back three quarters, return within an eighth: 45° of 2 mm is 0.25 mm (geometry)', () => {
     const ask = (more = {}) => plungerPreload({ pitchMm: 2, ...more });

@@ -1,12 +1,15 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { len, num } from '../../quantities/say.ts';
 
-/** From the pressure end outward. */
+/** Everything a V-ring set may be of. */
 export const V_RING_PARTS = [
   'bottom-ring',
   'header',
   'pressure-1',
   'pressure-2',
+  'pressure-3',
+  'pressure-4',
+  'lantern',
   'adapter',
   'wiper',
 ] as const;
@@ -16,19 +19,85 @@ export const PART_NAME: Record<VRingPart, string> = {
   header: 'header ring',
   'pressure-1': 'pressure ring',
   'pressure-2': 'pressure ring',
+  'pressure-3': 'pressure ring',
+  'pressure-4': 'pressure ring',
+  lantern: 'lantern ring',
   adapter: 'adapter',
   wiper: 'wiper, in the packing nut',
 };
 
 export const V_RING_LUBRICATIONS = ['oil', 'grease'] as const;
 
+/** What a set is made of, as it was listed before anything was laid. */
+export type VRingSet = {
+  bottom: boolean;
+  header: boolean;
+  pressureRings: number;
+  lantern: boolean;
+  adapter: boolean;
+  wiper: boolean;
+};
+export const USUAL_V_RINGS: VRingSet = {
+  bottom: true,
+  header: true,
+  pressureRings: 2,
+  lantern: false,
+  adapter: true,
+  wiper: true,
+};
+
+/** The parts of a set, from the pressure end outward. */
+export const partsOf = (set: VRingSet): VRingPart[] =>
+  V_RING_PARTS.filter((p) =>
+    p === 'bottom-ring'
+      ? set.bottom
+      : p.startsWith('pressure-')
+        ? Number(p.slice(-1)) <= set.pressureRings
+        : set[p as 'header' | 'lantern' | 'adapter' | 'wiper'],
+  );
+
 /** Pressure rings look alike: either may come first. */
 const kind = (p: string): string => p.replace(/-\d$/, '');
 
-/** The first part that is out of its place, from the pressure end; null where the order is right. */
-export function firstWrong(order: readonly string[]): number | null {
-  const at = V_RING_PARTS.findIndex((p, i) => kind(order[i] ?? '') !== kind(p));
-  return at < 0 ? null : at;
+/** The first part that is out of its place, and why; the place counted from the pressure end. */
+export type Misplaced = { at: number; why: string };
+
+/**
+ * A set laid out from the pressure end, judged by rules and not by one list: the bottom ring faces the pressure, the header lies
+ * behind it, the pressure rings behind the header in one run but for a lantern between them, the adapter last before the nut, and
+ * a wiper in the nut. Source: common practice, no source.
+ * @returns null where every rule holds and no part is missing
+ */
+export function firstWrong(order: readonly string[], set: VRingSet = USUAL_V_RINGS): Misplaced | null {
+  const parts = partsOf(set);
+  const missing = parts.find(
+    (p) => order.filter((o) => kind(o) === kind(p)).length < parts.filter((q) => kind(q) === kind(p)).length,
+  );
+  if (missing || order.length !== parts.length)
+    return {
+      at: order.length,
+      why: `${PART_NAME[missing ?? 'wiper']} is missing, or something is there that the set has not`,
+    };
+  const at = (p: string) => order.findIndex((o) => kind(o) === p);
+  const last = (p: string) => order.findLastIndex((o) => kind(o) === p);
+  const rules: Array<[VRingPart | 'pressure', boolean, string]> = [
+    ['bottom-ring', at('bottom-ring') <= 0, 'the bottom ring faces the pressure first'],
+    ['header', at('header') <= at('bottom-ring') + 1, 'the header ring lies behind the bottom ring'],
+    ['pressure', at('pressure') > at('header'), 'the pressure rings lie behind the header ring'],
+    [
+      'lantern',
+      at('lantern') < 0 || at('lantern') > at('header'),
+      'the lantern ring stands among or behind the pressure rings',
+    ],
+    [
+      'adapter',
+      at('adapter') < 0 || at('adapter') > Math.max(last('pressure'), at('lantern')),
+      'the adapter closes the set, behind the last pressure ring',
+    ],
+    ['wiper', at('wiper') < 0 || at('wiper') === order.length - 1, 'the wiper sits in the nut, outermost'],
+  ];
+  const broken = rules.filter(([, holds]) => !holds).map(([part, , why]) => ({ at: at(part), why }));
+  return broken.sort((a, b) => a.at - b.at)[0] ?? null;
 }
 
 export type PlungerPreloadInput = {

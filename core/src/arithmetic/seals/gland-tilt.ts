@@ -16,6 +16,8 @@ export type GlandTiltInput = {
   /** A rigid gasket: the spread is held to 0.05 mm. A soft one gives; then it is only told. */
   rigid?: boolean | undefined;
   makerLimitMm?: number | undefined;
+  /** A spread that stops the work whatever gives: a cocked follower. */
+  stopMm?: number | undefined;
 };
 
 export type GlandTiltValues = {
@@ -32,16 +34,28 @@ export type GlandTiltValues = {
 
 /** Spread allowed with a rigid gasket: 0.002 in. Common practice, no source. */
 export const GLAND_SPREAD_MM = 0.05;
+/** Places that leave a wider arc than this unfelt tell no tilt; a gap off the plane by this share of the spread is no tilt. Our own choice. */
+const WIDEST_ARC_DEG = 200;
+const WARPED_SHARE = 0.3;
+
+/** The widest arc between neighbours round a circle, degrees. */
+function widestArc(anglesDeg: readonly number[]): number {
+  const at = anglesDeg.map((a) => ((a % 360) + 360) % 360).sort((a, b) => a - b);
+  return Math.max(...at.map((a, i) => (at[i + 1] ?? (at[0] ?? 0) + 360) - a));
+}
+
 const rad = (deg: number) => (deg * Math.PI) / 180;
 
 /**
  * Gland gaps by feelers at places round it: the tilt as a plane by least squares, which bolt to bring in and by how much, and
  * whether the spread may stay.
  * Source: least squares; 0.05 mm for rigid gaskets by common practice.
- * @throws RangeError for fewer than three places
+ * @throws RangeError for fewer than three places, or places that leave more than half of the gland unfelt
  */
 export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValues> {
   if (input.gaps.length < 3) throw new RangeError('A gland is felt at three places at least.');
+  if (widestArc(input.gaps.map((g) => g.angleDeg)) > WIDEST_ARC_DEG)
+    throw new RangeError('The places lie on one side: a tilt wants them spread round the gland.');
   const fit = leastSquares(
     input.gaps.map((g) => [1, Math.cos(rad(g.angleDeg)), Math.sin(rad(g.angleDeg))]),
     input.gaps.map((g) => g.gapMm),
@@ -64,25 +78,41 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
   const d = decide(spreadMm, inQuadrature(one, one), { upper: limit });
   const rigid = input.rigid !== false;
   const closed = all.some((g) => g <= 0) && spreadMm > 0;
-  const square = spreadMm <= limit + 1e-9;
+  const square = d.verdict === 'accept';
+  // What the plane leaves over, beside what the blades can tell.
+  const left = input.gaps.map((g) =>
+    Math.abs(g.gapMm - (mean + c * Math.cos(rad(g.angleDeg)) + s * Math.sin(rad(g.angleDeg)))),
+  );
+  const warped =
+    fit !== null && Math.max(...left) > Math.max(2 * input.resolutionMm, WARPED_SHARE * spreadMm);
+  const cocked = input.stopMm !== undefined && spreadMm > input.stopMm + 1e-9;
   const finding: Finding = {
     code: 'gland.spread',
-    verdict: square ? 'accept' : rigid || d.verdict === 'reject' ? (rigid ? 'reject' : 'caution') : 'caution',
+    verdict: square ? 'accept' : cocked ? 'reject' : !rigid ? 'caution' : d.verdict,
     reason: square
       ? `The gland stands square: ${len(spreadMm)} between its widest and narrowest gap.`
-      : `The gland gapes ${len(spreadMm)} more at ${(wideDeg ?? 0).toFixed(0)}° than opposite.`,
+      : d.verdict !== 'reject'
+        ? `${len(spreadMm)} between its widest and narrowest gap: too near ${len(limit)} for these blades to tell.`
+        : warped
+          ? `The gaps differ by ${len(spreadMm)}, and no tilt explains it: warped, or dirt under it.`
+          : `The gland gapes ${len(spreadMm)} more at ${(wideDeg ?? 0).toFixed(0)}° than opposite.`,
     limit: `${len(limit)}${rigid ? ', rigid gasket' : ''}`,
     source: input.makerLimitMm === undefined ? 'practice' : 'maker',
     ...(square
       ? {}
       : {
-          remedy: closed
-            ? 'One side is on its stop: ease that bolt before the others come in, then feel again.'
-            : widestBolt === null
-              ? 'Ease all, draw them evenly, feel again.'
-              : `Bring bolt ${widestBolt} in by ${len(most)}; then feel all round again.`,
+          remedy:
+            warped && d.verdict === 'reject'
+              ? 'Off again: look for dirt, a burr, a gasket in two layers; lay the gland on a plate.'
+              : d.verdict !== 'reject'
+                ? 'Feel again with finer blades, or bring it in a little more.'
+                : closed
+                  ? 'One side is on its stop: ease that bolt before the others come in, then feel again.'
+                  : widestBolt === null
+                    ? 'Ease all, draw them evenly, feel again.'
+                    : `Bring bolt ${widestBolt} in by ${len(most)}; then feel all round again.`,
         }),
-    acceptable: true,
+    acceptable: !cocked,
   };
   return {
     values: {

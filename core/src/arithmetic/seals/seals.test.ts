@@ -95,7 +95,19 @@ describe('gland tilt', () => {
         resolutionMm: 0.01,
         rigid,
       }).findings[0];
-    expect(ask([1, 1.02, 1.05, 1.03])?.verdict).toBe('accept');
+    expect(ask([1, 1.02, 1.04, 1.02])?.verdict).toBe('accept');
+    // At the limit these blades cannot tell.
+    expect(ask([1, 1.02, 1.05, 1.03])?.verdict).toBe('too-close');
+    // Two opposite gaps wide, two narrow: no tilt does that.
+    expect(ask([1, 1.2, 1, 1.2])?.reason).toMatch(/warped, or dirt under it/);
+    const near = [0, 1, 2].map((angleDeg) => ({ angleDeg, gapMm: 1 + 0.02 * angleDeg }));
+    expect(() => glandTilt({ gaps: near, bolts: 4, resolutionMm: 0.01 })).toThrow(/spread round/);
+    const follower = { bolts: 4, resolutionMm: 0.01, rigid: false, stopMm: 1 };
+    const cocked = [5, 7, 9, 7].map((gapMm, i) => ({ angleDeg: 90 * i, gapMm }));
+    expect(glandTilt({ ...follower, gaps: cocked }).findings[0]).toMatchObject({
+      verdict: 'reject',
+      acceptable: false,
+    });
     expect(ask([1, 1.1, 1.2, 1.1])).toMatchObject({
       verdict: 'reject',
       remedy: expect.stringMatching(/bolt 3 in/),

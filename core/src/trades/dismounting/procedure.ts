@@ -1,7 +1,7 @@
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
 import { gate } from '../../steps/gate.ts';
 import { item } from '../../steps/questions.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { letGo } from './let-go.ts';
@@ -9,8 +9,12 @@ import { nutBack } from './nut-back.ts';
 import type { DismountSetup } from './setup.ts';
 
 const safe = safeStep('Safe and ready', [
-  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
-  item('Safe', 'drained', 'Nothing under pressure, hot or harmful is left in the machine.'),
+  ISOLATED,
+  item(
+    'Safe',
+    'drained',
+    'Nothing under pressure, hot or harmful is left in the machine; its safety sheet is read.',
+  ),
   item('Safe', 'supported', 'Rotor blocked; load taken by rated gear, no fingers under.'),
   item('Safe', 'protected', 'Eye protection, gloves, boots on; nobody in line with nut or shaft.'),
   item('Ready', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),

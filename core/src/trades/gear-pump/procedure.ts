@@ -5,7 +5,7 @@ import { assemblyStep } from '../../steps/rebuild/assembly.ts';
 import { handTurnStep } from '../../steps/rebuild/hand-turn.ts';
 import { lipStep } from '../../steps/rebuild/lip-seals.ts';
 import { tagStep } from '../../steps/rebuild/part-tags.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { endClearance } from './clearance.ts';
@@ -29,8 +29,9 @@ const together = (
 ) => assemblyStep<GearPumpSetup>(PARTS, ORDER, id, title, guide, items, more);
 
 const safe = safeStep('Safe and complete', [
-  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
+  ISOLATED,
   item('Safe', 'drained', 'Pump drained, flushed, without pressure, cool; its fluid’s safety sheet is read.'),
+  ROTOR,
   item('Safe', 'lift', 'Two people, or gear rated for it, lift pump and plates; no fingers between them.'),
   item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
   item('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),

@@ -3,7 +3,7 @@ import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { glandGaps } from '../../steps/gland-gaps.ts';
 import { asked, item } from '../../steps/questions.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { breakIn } from './breaking-in.ts';
@@ -12,8 +12,9 @@ import { ringsLoop } from './rings-in.ts';
 import type { PackingSetup } from './setup.ts';
 
 const safe = safeStep('Safe and complete', [
-  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
-  item('Safe', 'drained', 'Pump drained and vented; nothing hot, harmful or under pressure is left.'),
+  ISOLATED,
+  EMPTY,
+  ROTOR,
   item('Safe', 'protected', 'Eye protection, gloves, boots on; packing hook is sharp.'),
   item('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
   item('Kit', 'tools', 'Hook, knife, mandrel, split pusher, feelers, caliper: here.'),
@@ -21,6 +22,8 @@ const safe = safeStep('Safe and complete', [
 
 /** Where the studs of a follower stand, from the top clockwise. */
 const studsDeg = (studs: number): number[] => Array.from({ length: studs }, (_, i) => (360 * i) / studs);
+/** A follower this far out of square is cocked: it holds the packing on one side. Our own choice. */
+const COCKED_MM = 1;
 /** A plane takes three places; a follower on two studs is felt beside them too. */
 const gapsDeg = (studs: number): number[] =>
   (studs < 3 ? [0, 90, 180, 270] : studsDeg(studs)).map(Math.round);
@@ -83,7 +86,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         id: 'follower',
         title: 'Follower square',
         kind: glandGaps(({ setup: { studs } }: Facts<PackingSetup>) => {
-          return { bolts: studs, rigid: false, atDeg: gapsDeg(studs) };
+          return { bolts: studs, rigid: false, atDeg: gapsDeg(studs), stopMm: COCKED_MM };
         }),
         guide: 'Nuts finger-tight; gap from follower to box face equal all round, never cocked.',
         repeatWord: 'Nuts moved',

@@ -1,27 +1,24 @@
-import { firstWrong, PART_NAME, type VRingPart } from '../../arithmetic/packing/plunger.ts';
+import { firstWrong, partsOf, type VRingPart } from '../../arithmetic/packing/plunger.ts';
 import { answerTo } from '../../engine/facts.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
-import type { PlungerSetup } from './setup.ts';
+import { type PlungerSetup, setOf } from './setup.ts';
 
 /** `laid`: somebody said they lie so. Until then the order is any but the right one, to be worked out. */
 export type PartsOrderValues = { order: string[]; wrong: number | null; laid: boolean };
 
-const ANY_ORDER: readonly VRingPart[] = [
-  'wiper',
-  'pressure-1',
-  'header',
-  'adapter',
-  'bottom-ring',
-  'pressure-2',
+/** Parts as they may come out of the box: never the right order, the same each time. */
+const mixed = (parts: readonly VRingPart[]): VRingPart[] => [
+  ...parts.filter((_, i) => i % 2 === 1).reverse(),
+  ...parts.filter((_, i) => i % 2 === 0),
 ];
 
 /** The parts of a V-ring set laid out in order from the pressure end; the order is kept as it was laid. */
 export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order', {
   report(facts, step) {
     const order = (answerTo(facts, step.id, 'order', 'any')?.note ?? '').split(' ').filter(Boolean);
-    const wrong = order.length === 0 ? null : firstWrong(order);
+    const wrong = order.length === 0 ? null : firstWrong(order, setOf(facts.setup));
     const findings: Finding[] = [
       order.length === 0
         ? {
@@ -41,7 +38,7 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
           : {
               code: 'parts.order',
               verdict: 'reject',
-              reason: `Place ${wrong + 1} from the pressure end is wrong: ${PART_NAME[order[wrong] as keyof typeof PART_NAME] ?? 'nothing'} does not go there.`,
+              reason: `Place ${wrong.at + 1} from the pressure end is wrong: ${wrong.why}.`,
               source: 'practice',
               remedy: 'Lay them out again: what faces the pressure first?',
               acceptable: false,
@@ -57,8 +54,8 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
       working: [],
       beams: [],
       values: {
-        order: order.length ? order : [...ANY_ORDER],
-        wrong,
+        order: order.length ? order : mixed(partsOf(setOf(facts.setup))),
+        wrong: wrong?.at ?? null,
         laid: order.length > 0,
       } satisfies PartsOrderValues,
       next: null,

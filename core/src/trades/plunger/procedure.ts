@@ -1,18 +1,26 @@
+import { PART_NAME, partsOf } from '../../arithmetic/packing/plunger.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { asked, item } from '../../steps/questions.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
+import { provedStep, sizesStep } from './measured.ts';
 import { partsOrder } from './parts-order.ts';
 import { plungerPreloadStep } from './preload.ts';
-import type { PlungerSetup } from './setup.ts';
+import { type PlungerSetup, setOf } from './setup.ts';
 
 const safe = safeStep('Safe and complete', [
-  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
-  item('Safe', 'pressure', 'Liquid end bled to nothing; valves locked.'),
+  ISOLATED,
+  item(
+    'Safe',
+    'pressure',
+    'Liquid end bled to nothing, cooled; valves locked; the fluid’s safety sheet is read.',
+  ),
+  item('Safe', 'rotor', 'Crank blocked: the plunger cannot move by itself.'),
   item('Safe', 'protected', 'Eye protection, gloves, boots on.'),
   item('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
-  item('Kit', 'parts', 'Rings, adapter, wiper, nut, plunger: complete, unmarked.'),
+  item('Kit', 'parts', 'Parts of the set, nut and plunger: complete, unmarked.'),
+  item('Kit', 'tools', 'Soft bar, pick, marker, the sheet’s lubricant, clamp and lock: here.'),
 ]);
 
 /** Parts laid anew go in anew, and the nut's mark is made over them. */
@@ -21,7 +29,20 @@ const STANDS_ON: StandsOn = {
   mark: ['in'],
   preload: ['mark'],
   clamp: ['preload'],
+  listed: ['sizes'],
+  order: ['listed'],
+  start: ['clamp', 'preload'],
+  proof: ['start'],
 };
+
+/** The parts of this set in words, from the pressure end. */
+function listOf(setup: PlungerSetup): string {
+  const rings = setup.pressureRings ?? 2;
+  return partsOf(setOf(setup))
+    .filter((p) => !/^pressure-[2-4]$/.test(p))
+    .map((p) => (p === 'pressure-1' ? `${rings} pressure ${rings === 1 ? 'ring' : 'rings'}` : PART_NAME[p]))
+    .join(', ');
+}
 
 /** A V-ring set put on a plunger, its preload kept by the nut’s mark. */
 export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
@@ -30,9 +51,24 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
     steps: standing(STANDS_ON, [
       safe,
       asked('look', 'Bore and plunger', 'Nothing is fitted to what has not passed.', [
-        item('Look', 'plunger', 'Plunger without scores, pits or a worn waist.'),
+        item('Look', 'plunger', 'Plunger without scores or pits: what is seen?', { note: true }),
         item('Look', 'bore', 'Packing bore clean, no step, no burr.'),
         item('Look', 'threads', 'Threads clean and lubricated.'),
+      ]),
+      {
+        id: 'sizes',
+        title: 'Plunger and bore',
+        kind: sizesStep,
+        guide: 'Where the plunger runs and where it does not; the bore where the rings will lie.',
+        repeatWord: 'Renewed',
+      },
+      asked('listed', 'Parts listed', 'Sets vary: what came is listed before anything is laid.', [
+        item('Set', 'listed', `In the set: ${listOf(setup)}.`, {
+          remedy: 'Change the setup to what is there, or fetch what is missing.',
+        }),
+        ...(setup.lantern === 'nut'
+          ? [item('Set', 'lantern', 'The lantern is part of the nut; its holes are clear.')]
+          : []),
       ]),
       {
         id: 'order',
@@ -48,13 +84,17 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         [
           item('In', 'each', 'Each piece lubricated on its own, put in on its own.'),
           item('In', 'open', 'Pressure rings open toward the pressure.'),
-          item(
-            'In',
-            'wiper',
-            setup.lubrication === 'oil'
-              ? 'Wiper in the nut: its lip faces the pressure (oil).'
-              : 'Wiper in the nut: its lip faces away from the pressure (grease).',
-          ),
+          ...(setup.noWiper
+            ? []
+            : [
+                item(
+                  'In',
+                  'wiper',
+                  setup.lubrication === 'oil'
+                    ? 'Wiper in the nut: its lip faces the pressure (oil).'
+                    : 'Wiper in the nut: its lip faces away from the pressure (grease).',
+                ),
+              ]),
         ],
         { closes: 'Once the nut is pulled, no ring’s direction can be seen.' },
       ),
@@ -76,6 +116,24 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         item('Lock', 'lock', 'Nut’s lock fitted.'),
         item('Lock', 'turned', 'Turned over by hand: free.'),
       ]),
+      asked(
+        'start',
+        'Start',
+        'Stroke slow at first, lubrication on.',
+        [
+          item('Start', 'tools', 'Tools and bar out, guards on; nobody beside the crank.'),
+          item('Start', 'lubricated', 'Lubrication on: it reaches the packing.'),
+          item('Start', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+        ],
+        { caution: 'A plunger shoots out under pressure: nobody in its line.', starts: true },
+      ),
+      {
+        id: 'proof',
+        title: 'Proof',
+        kind: provedStep,
+        guide: 'Leak and warmth at the start, after a quarter of an hour and an hour.',
+        caution: 'Count from outside the guard.',
+      },
       {
         id: 'sign',
         title: 'Signature',

@@ -12,8 +12,10 @@ export function sealWearJob(setup: WearSetup): Procedure<WearSetup> {
     title: 'Seal’s wear watched',
     steps: [
       safeStep('Safe to measure', [
-        item('Safe', 'stands', 'Machine stands, isolated, locked and tagged by me; try-start done.'),
-        item('Safe', 'cool', 'Seal cool, box without pressure.'),
+        item('Safe', 'stands', 'Machine stands, isolated, locked and tagged by me; try-start done.', {
+          mayNote: 'lock or permit number',
+        }),
+        item('Safe', 'cool', 'Seal cool, box without pressure; rotor blocked against turning.'),
         item(
           'Safe',
           'same',

@@ -9,6 +9,7 @@ import { type PortsValues, sealPorts } from '../../arithmetic/seals/ports.ts';
 import { standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { anglePlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
@@ -18,42 +19,72 @@ export type AnglesStepValues = AngleValues & {
   marks: Array<{ mark: AngleMark; name: string; deg: number | null }>;
 };
 
-/** The pairs of a family, by what clashes with what. */
-export const FAMILY_RULES: Partial<Record<SealSetup['family'], readonly AngleRule[]>> = {
-  'cartridge-split': [{ a: 'gland-split', b: 'rotary-split', want: 'square' }],
+/** The pairs of a family, by what clashes with what, while the gland is still off. */
+const FAMILY_RULES: Partial<Record<SealSetup['family'], readonly AngleRule[]>> = {
+  'cartridge-split': [],
   'fully-split': [
-    { a: 'gland-split', b: 'stationary-split', want: 'square' },
-    { a: 'rotary-split', b: 'stationary-split', want: 'apart' },
+    { a: 'stationary-split', b: 'rotary-split', want: 'apart' },
     { a: 'rotary-split', b: 'rotary-seam', want: 'apart' },
     { a: 'stationary-split', b: 'stationary-seam', want: 'apart' },
   ],
 };
 
-const marksOf = (rules: readonly AngleRule[]): AngleMark[] => [...new Set(rules.flatMap((r) => [r.a, r.b]))];
+/** Which split the gland's stands square to. */
+const UNDER_GLAND: Partial<Record<SealSetup['family'], AngleMark>> = {
+  'cartridge-split': 'rotary-split',
+  'fully-split': 'stationary-split',
+};
 
 /** Splits and seams set round the shaft, each by its place on the clock face. */
 export const angles = kindFamily<SealSetup, AnglesStepValues>('seal-angles');
 
+type Asked = {
+  /** Asked at this step. */
+  marks: readonly AngleMark[];
+  /** Placed at a step before, and drawn beside them. */
+  before: readonly AngleMark[];
+  rules: readonly AngleRule[];
+};
+
+/** Of the faces: those the family has, while they can be seen. */
+const facesOf = ({ family }: SealSetup): Asked => {
+  const rules = FAMILY_RULES[family] ?? [];
+  const marks = new Set(rules.flatMap((r) => [r.a, r.b]));
+  return { marks: marks.size > 0 ? [...marks] : ['rotary-split'], before: [], rules };
+};
+
+/** Of the gland: its own split, square to the one it covers. */
+const glandOf = ({ family }: SealSetup): Asked => {
+  const under = UNDER_GLAND[family];
+  return {
+    marks: ['gland-split'],
+    before: under ? [under] : [],
+    rules: under ? [{ a: 'gland-split', b: under, want: 'square' }] : [],
+  };
+};
+
 /** A pair in line stops the work. */
-export const anglesStep = (rules: readonly AngleRule[]) => {
-  const places = (): Place[] =>
-    marksOf(rules).map((m) => anglePlace(m, `${cap(MARK_NAME[m])}, from the top clockwise`));
+const anglesOf = (askedOf: (setup: SealSetup) => Asked) => {
+  const places = (facts: Facts<SealSetup>): Place[] =>
+    askedOf(facts.setup).marks.map((m) => anglePlace(m, `${cap(MARK_NAME[m])}, from the top clockwise`));
   return angles.kind({
     repeats: true,
     report(facts, step) {
-      const marks = marksOf(rules).map((mark) => ({
-        mark,
-        name: MARK_NAME[mark],
-        deg: valueAt(facts, step, mark),
-      }));
+      const { marks: own, before, rules } = askedOf(facts.setup);
+      const marks = [
+        ...own.map((mark) => ({ mark, name: MARK_NAME[mark], deg: valueAt(facts, step, mark) })),
+        ...before.map((mark) => ({ mark, name: MARK_NAME[mark], deg: valueAt(facts, FACES, mark) })),
+      ];
       const result = sealAngles({
         marks: Object.fromEntries(marks.flatMap((m) => (m.deg === null ? [] : [[m.mark, m.deg]]))),
         rules,
       });
-      const next = nextListed(facts, step, places());
+      const next = nextListed(facts, step, places(facts));
       return {
         findings: [
           ...result.findings,
+          // A split that nothing clashes with yet is placed all the same: what comes later stands square to it.
+          ...(next && rules.length === 0 ? [notPlaced(next)] : []),
           ...(next ? [] : itemFindings(facts, step)),
           ...gaugeFindings(standing(facts, step.id)),
         ],
@@ -69,6 +100,19 @@ export const anglesStep = (rules: readonly AngleRule[]) => {
     place: listedPlace(places),
   });
 };
+
+/** A split that is not placed yet. */
+const notPlaced = (next: Place): Finding => ({
+  code: 'angles.open',
+  verdict: 'incomplete',
+  reason: `${next.label}: not entered yet.`,
+  acceptable: false,
+});
+
+/** The step the faces' splits are placed at. */
+const FACES = { id: 'angles' };
+export const anglesStep = anglesOf(facesOf);
+export const glandAngleStep = anglesOf(glandOf);
 
 export type PortsStepValues = PortsValues & { placed: { inletDeg: number | null; outletDeg: number | null } };
 
@@ -107,7 +151,3 @@ export const portsStep = stepKind<SealSetup, PortsStepValues>('seal-ports', {
 });
 
 const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
-
-/** The rules of a job’s family. */
-export const rulesOf = (facts: Pick<Facts<SealSetup>, 'setup'>): readonly AngleRule[] =>
-  FAMILY_RULES[facts.setup.family] ?? [];

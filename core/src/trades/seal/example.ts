@@ -39,7 +39,12 @@ export const fullySplitSeal: SealSetup = {
 export const clampSplit: SealSetup = { ...cartridgeSeal, family: 'clamp-split', jointScrews: 2, jointNm: 6 };
 const setups: Record<string, SealSetup> = {
   'cartridge seal': { ...cartridgeSeal, barrier: true, rotation: 'clockwise', seenFrom: 'drive-end' },
-  'cartridge seal, clips first': { ...cartridgeSeal, tail: 'clips-first' },
+  'cartridge seal, clips first': {
+    ...cartridgeSeal,
+    tail: 'clips-first',
+    impellerSet: true,
+    maker: { impellerLowerMm: 0.3, impellerUpperMm: 0.5 },
+  },
   cassette: { ...cartridgeSeal, family: 'cassette' },
   'component seal': componentSeal,
   'cartridge split seal': { ...cartridgeSeal, family: 'cartridge-split', jointScrews: 4, jointNm: 6 },
@@ -73,6 +78,8 @@ const work: Example<SealSetup>['work'] = {
   ...SHARED_WORK,
   shaft: closeSeat,
   ports: (h) => h.read('ports', 'inlet', 120, 'protractor').read('ports', 'outlet', 60, 'protractor'),
+  reach: (h) => h.read('reach', 'sleeve', 12.4, 'caliper'),
+  reached: (h) => h.read('reached', 'sleeve', 12.44, 'caliper'),
   setting: (h) => h.read('setting', 'seat', 5, 'caliper').read('setting', 'gasket', 0.5, 'caliper'),
   collar: (h) =>
     h.read(
@@ -81,12 +88,16 @@ const work: Example<SealSetup>['work'] = {
       sealSettingStep.valuesOf(reportAt(h.state, 'setting'))?.setting?.collarMm ?? 0,
       'caliper',
     ),
-  impeller: (h, { family }) => family === 'component' && h.read('impeller', 'impeller', 0.2, 'dial'),
+  impeller: (h, { family, impellerSet }) => {
+    if (family === 'component') h.read('impeller', 'impeller', 0.2, 'dial');
+    else if (impellerSet) h.follow('impeller', 'caliper', (p) => (p.key === 'before' ? 0.9 : 0.4));
+  },
   splitgaps: (h) => h.read('splitgaps', 'split/a', 0.1, 'feeler').read('splitgaps', 'split/b', 0.1, 'feeler'),
   angles: (h, { family }) =>
     h.follow('angles', 'protractor', (p) =>
       p.key === 'rotary-split' && family === 'fully-split' ? 140 : (SPLIT_AT[p.key] ?? 0),
     ),
+  glandangle: (h) => h.read('glandangle', 'gland-split', 0, 'protractor'),
   baseline: (h, { family }) =>
     h.read('baseline', 'baseline', family === 'clamp-split' ? 1.2 : 0.3, 'caliper'),
   throttle: (h) => h.follow('throttle', 'feeler', () => 0.05),

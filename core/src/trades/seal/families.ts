@@ -1,10 +1,10 @@
-import type { StepDefinition } from '../../engine/step.ts';
+import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import { asked, item } from '../../steps/questions.ts';
-import { anglesStep, FAMILY_RULES } from './angles.ts';
+import { anglesStep, glandAngleStep } from './angles.ts';
 import { driveScrews, gapsStep, glandBolts, jointScrews, oRingEnds, screwsOf, setScrews } from './parts.ts';
 import { collarStep, impellerStep, sealSettingStep } from './setting.ts';
 import type { SealFamily, SealSetup } from './setup.ts';
-import { baseline, gasStep, sweepMiddle, throttleStep } from './small.ts';
+import { baseline, sweepMiddle, throttleStep } from './small.ts';
 import {
   clipsStep,
   glandGapsStep,
@@ -12,18 +12,23 @@ import {
   impellerGate,
   portsPlaced,
   recoveryTurn,
+  settingAsClipped,
+  settingProved,
   snugStep,
 } from './tail.ts';
 
-/** Splits and seams set round the shaft. */
-const angles = (setup: SealSetup): StepDefinition<SealSetup> => ({
-  id: 'angles',
-  title: 'Splits',
-  kind: anglesStep(FAMILY_RULES[setup.family] ?? []),
-  guide:
-    'Drag each to where it stands, or type it: degrees from the top, clockwise, seen from the outboard end.',
+/** Splits and seams set round the shaft: those of the faces while they are seen, the gland’s when it is on. */
+const angles = (gland = false): StepDefinition<SealSetup> => ({
+  id: gland ? 'glandangle' : 'angles',
+  title: gland ? 'Gland’s split' : 'Splits',
+  kind: gland ? glandAngleStep : anglesStep,
+  guide: gland
+    ? 'Square to the split it covers: degrees from the top, clockwise, seen from the outboard end.'
+    : 'Drag each to where it stands, or type it: degrees from the top, clockwise, seen from the outboard end.',
   caution: 'Faces are not touched with bare fingers; edges of a split face cut.',
-  closes: 'Once the gland is closed, the splits can be neither seen nor turned.',
+  closes: gland
+    ? 'Once its joint screws are at torque, the gland turns no more.'
+    : 'Once the gland is round them, these splits can be neither seen nor turned.',
   repeatWord: 'Turned',
 });
 
@@ -43,13 +48,15 @@ const cartridgeTail = (setup: SealSetup): StepDefinition<SealSetup>[] => {
   return [
     ...portsPlaced(setup),
     impellerGate,
+    standing(settingAsClipped, 'impeller'),
     // The impeller moved later: all from here comes again, with the clips in first.
     standing(glandBolts(), 'impeller'),
     glandGapsStep(setup),
     ...(setup.tail === 'clips-first' ? [snugStep, clips, screws] : [screws, clips]).map((s) =>
       standing(s, 'impeller', 'glandbolts'),
     ),
-    standing(recoveryTurn, 'glandbolts', 'gland-gaps', 'screws', 'clips'),
+    standing(settingProved, 'impeller', 'reach', 'glandbolts', 'screws', 'clips'),
+    standing(recoveryTurn, 'reached', 'glandbolts', 'gland-gaps', 'screws', 'clips'),
   ];
 };
 
@@ -144,6 +151,9 @@ const cassette = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     item('Old', 'clipped', 'Clips or template in and screwed home before anything was moved.'),
     item('Old', 'out', 'Old cassette out; gland and its gasket looked over and kept.'),
     item('New', 'pushed', 'New cassette pushed in, its pin in its hole, flush.'),
+    item('New', 'dogs', 'Dog points engaged in their holes, not backed out.'),
+    item('New', 'notproud', 'No screw protrudes into the bore.'),
+    item('New', 'plugs', 'Plugs out of the ports to be used; the others stay in.'),
     item('New', 'pads', 'Gland pressed down until the centring pads sit in the ring’s groove.'),
     item('New', 'template', 'Template kept with the tools: it is for this cassette.'),
     ELASTOMERS_LUBED,
@@ -171,18 +181,26 @@ const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     item('Spacers', 'out', 'Setting spacers out and counted.'),
   ]),
   setScrews({ closes: 'Once the gland is round it, no rotary screw can be reached.' }),
+  angles(),
   asked(
     'gland',
     'Gland halves',
     'Splits square to the rotary’s, held square by the setting tool.',
     [
       item('Gland', 'wiped', 'Rotary face wiped with lint-free cloth.'),
+      item(
+        'Gland',
+        'springs',
+        'Springs stand up in their pockets; the spring lifter, where there is one, is out.',
+      ),
+      item('Gland', 'facesplits', 'Stationary face splits greased thinly; its face wiped on its own.'),
       oRingEnds(setup, 'stationaryends', 'Stationary'),
+      item('Gland', 'gaskets', 'Gland gaskets greased, in their grooves, ends met.'),
       item('Gland', 'round', 'Halves round the shaft, setting tool in, square.'),
     ],
     { closes: 'Once the gland is round it, the rotary splits can no longer be looked at.' },
   ),
-  angles(setup),
+  angles(true),
   jointScrews(
     'glandjoint',
     'Gland joint screws',
@@ -190,19 +208,23 @@ const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   ),
   asked('tool', 'Setting tool', 'Out before the bolts; a tool left in stops the start.', [
     item('Tool', 'out', 'Setting tool out and in the box.'),
-    item(
-      'Tool',
-      'tabs',
-      setup.glandBolts <= 4
-        ? `Bolt tabs set for ${setup.glandBolts} bolts, ${360 / setup.glandBolts}° apart; those not used are off.`
-        : 'The box’s bolts reach the gland without tabs.',
-    ),
+    boltTabs(setup),
   ]),
   ...portsPlaced(setup),
-  glandBolts('Box bolts', 'Evenly, only snug, the seal square: it centres itself.'),
+  glandBolts('Box bolts', 'Evenly, only snug, the seal square: it centres itself.', true),
   glandGapsStep(setup),
   handTurnStep,
 ];
+
+/** Tabs by which a split gland takes the bolts of its box. */
+const boltTabs = (setup: SealSetup): GateItem =>
+  item(
+    'Tool',
+    'tabs',
+    setup.glandBolts <= 4
+      ? `Bolt tabs set for ${setup.glandBolts} bolts, ${360 / setup.glandBolts}° apart; those not used are off.`
+      : 'The box’s bolts reach the gland without tabs.',
+  );
 
 const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
   setup.spacer !== 'fastened'
@@ -215,7 +237,6 @@ const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
             remedy: 'Against the back the whole seal stands wrong while all looks right: set it again.',
           },
         ),
-        item('Holder', 'both', 'Spacer held at both sides while the joint screws were drawn.'),
       ])
     : asked('holder', 'Holder', 'The spacers are fastened to the holder and rest on the box face.', [
         item('Holder', 'fastened', 'Both setting spacers fastened and resting on the box face.'),
@@ -234,6 +255,9 @@ const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'rotaryjoint',
     'Holder’s joint screws',
     'Two screws clamp the holder: alternately, to the sheet’s torque.',
+    setup.spacer === 'fastened'
+      ? {}
+      : { items: [item('Holder', 'both', 'Spacer held at both sides while the joint screws were drawn.')] },
   ),
   gapsStep('Gaps of the holder'),
   asked(
@@ -252,7 +276,7 @@ const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
       item('Faces', 'wiped', 'Rotary face and stationary face wiped, each on its own.'),
     ],
   ),
-  angles(setup),
+  angles(),
   asked(
     'gland',
     'Gland halves',
@@ -260,9 +284,11 @@ const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     [
       item('Gland', 'gaskets', 'Gland gaskets in their grooves, ends met.'),
       item('Gland', 'springs', 'Springs still in their slots.'),
+      boltTabs(setup),
     ],
     { closes: 'Once the gland is closed, no split can be felt again.' },
   ),
+  angles(true),
   jointScrews('glandjoint', 'Gland joint screws', 'Alternately, to the sheet’s torque.'),
   ...portsPlaced(setup),
   glandBolts(),
@@ -397,19 +423,6 @@ const purged = (_setup: SealSetup): StepDefinition<SealSetup>[] => [
     'glandbolts',
   ),
   handTurnStep,
-  {
-    id: 'gas',
-    title: 'Gas',
-    kind: gasStep,
-    guide:
-      'Own regulator and gauge for each seal, line ½ in or larger; over the process by the window shown.',
-    caution: 'Gas that fills a closed space takes the breath away: vent, and mind the alarm.',
-    repeatWord: 'Set anew',
-    items: [
-      item('Gas', 'own', 'Regulator and gauge serve this seal alone.'),
-      item('Gas', 'interlock', 'Gas failing stops the machine: interlock tried.'),
-    ],
-  },
 ];
 
 /** The middle of the work, by family: from the parts to the hand turn. */

@@ -26,7 +26,7 @@ const IMPELLER: TakingBack<SealSetup> = {
 export const sealTrade = defineTrade<SealSetup>({
   id: 'seal',
   schema: sealSetupSchema,
-  usual: USUAL_SEAL,
+  usual: { ...USUAL_SEAL, impellerSet: true },
   byRules: ({ oRings, tail, spacer }) => ({ oRings, tail, spacer }),
   procedure: sealFitting,
   words,

@@ -16,12 +16,16 @@ const sheetSet =
 export const glandBolts = (
   title = 'Gland bolts',
   guide = 'Evenly, crosswise, pass by pass, to the sheet’s torque.',
+  snug = false,
 ) =>
   ({
     id: 'glandbolts',
     title,
     kind: boltsStep(
-      sheetSet(title, (s) => ({ count: s.glandBolts, makerTorqueNm: s.glandNm, usualNm: USUAL_GLAND_NM })),
+      sheetSet(title, (s) => ({
+        count: s.glandBolts,
+        ...(snug ? { snug: true as const } : { makerTorqueNm: s.glandNm, usualNm: USUAL_GLAND_NM }),
+      })),
     ),
     guide,
   }) satisfies StepDefinition<SealSetup>;

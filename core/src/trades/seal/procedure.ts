@@ -1,7 +1,7 @@
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { item } from '../../steps/questions.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { FAMILY_STEPS } from './families.ts';
 import type { SealSetup } from './setup.ts';
 import { SEAL_FAMILY_TITLE } from './setup.ts';
@@ -9,14 +9,19 @@ import { sealParts } from './small.ts';
 import { sealStandsOn } from './stands-on.ts';
 import { sealEnd } from './tail.ts';
 
-const safe = safeStep('Safe and complete', [
-  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
-  item('Safe', 'drained', 'Pump drained, vented, flushed; nothing hot, harmful or under pressure is left.'),
-  item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
-  item('Kit', 'instructions', 'Maker’s sheet of this seal on the bench: torques and lengths are its.'),
-  item('Kit', 'parts', 'Seal, gasket, screws, tools: complete, in their wrapping till needed.'),
-  item('Kit', 'clean', 'Hands, cloth and bench clean; lint-free cloth at hand.'),
-]);
+const safe = (setup: SealSetup) =>
+  safeStep('Safe and complete', [
+    ISOLATED,
+    EMPTY,
+    ROTOR,
+    ...(setup.family === 'purged'
+      ? [item('Safe', 'gas', 'Purge gas shut and vented, the place aired: inert gas takes the breath away.')]
+      : []),
+    item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
+    item('Kit', 'instructions', 'Maker’s sheet of this seal on the bench: torques and lengths are its.'),
+    item('Kit', 'parts', 'Seal, gasket, screws, tools: complete, in their wrapping till needed.'),
+    item('Kit', 'clean', 'Hands, cloth and bench clean; lint-free cloth at hand.'),
+  ]);
 
 /**
  * A mechanical seal fitted in its box, each family in its own order, with the tail they share. Nothing is fitted to a shaft or
@@ -27,7 +32,7 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
   return {
     title: SEAL_FAMILY_TITLE[setup.family],
     steps: sealStandsOn(setup, [
-      safe,
+      safe(setup),
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       {
         id: 'parts',

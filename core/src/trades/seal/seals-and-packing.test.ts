@@ -267,6 +267,7 @@ describe('proof over a day', () => {
       'snug',
       'clips',
       'screws',
+      'reached',
     ]);
   });
 

@@ -125,6 +125,8 @@ export const sealSetupSchema = object({
     { 'drive-end': 'the drive end', 'pump-end': 'the pump end' },
     { when: chosen('barrier', 'yes') },
   ),
+  /** The impeller is adjusted: its clearance goes on the sheet as found and as left. */
+  impellerSet: boolean().meta(ask('Seal', 'Impeller clearance is set', { when: PRESET })),
   softGasket: boolean().meta(ask('Seal', 'Gland’s gasket is soft')),
   processMpa: number()
     .min(-0.1)
@@ -200,6 +202,8 @@ export const sealSetupSchema = object({
     compressionLowerMm: fromSheet(100, 'Compression, least', { when: of('component') }),
     compressionUpperMm: fromSheet(100, 'Compression, most', { when: of('component') }),
     glandSpreadMm: fromSheet(5, 'Spread of the gland’s gaps'),
+    impellerLowerMm: fromSheet(50, 'Impeller clearance, least', { when: chosen('impellerSet', 'yes') }),
+    impellerUpperMm: fromSheet(50, 'Impeller clearance, most', { when: chosen('impellerSet', 'yes') }),
     gasMostOverMpa: fromSheet(20, 'Gas over the process, most', { when: of('purged') }),
     leakDropsPerMin: fromSheet(1000, 'Leakage, drops a minute at the most'),
     baselineLowerMm: number()

@@ -16,9 +16,10 @@ const FAMILY_STANDS_ON: Record<SealFamily, Readonly<Record<string, readonly stri
   'cartridge-split': {
     splitgaps: ['rotaryjoint'],
     screws: ['rotaryjoint'],
-    gland: ['rotaryjoint', 'screws'],
-    angles: ['rotaryjoint', 'gland'],
-    glandjoint: ['gland', 'angles'],
+    angles: ['rotaryjoint', 'screws'],
+    gland: ['rotaryjoint', 'screws', 'angles'],
+    glandangle: ['gland', 'angles'],
+    glandjoint: ['gland', 'glandangle'],
     glandbolts: ['glandjoint'],
   },
   'fully-split': {
@@ -26,7 +27,8 @@ const FAMILY_STANDS_ON: Record<SealFamily, Readonly<Record<string, readonly stri
     faces: ['rotaryjoint'],
     angles: ['faces'],
     gland: ['faces', 'angles'],
-    glandjoint: ['gland'],
+    glandangle: ['gland', 'angles'],
+    glandjoint: ['gland', 'glandangle'],
     glandbolts: ['glandjoint'],
   },
   'clamp-split': {
@@ -41,7 +43,7 @@ const FAMILY_STANDS_ON: Record<SealFamily, Readonly<Record<string, readonly stri
     assemble: ['throttle'],
     centre: ['assemble'],
     glandbolts: ['centre'],
-    gas: ['handturn'],
+    gas: ['pipes'],
   },
 };
 

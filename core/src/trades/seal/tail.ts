@@ -5,12 +5,14 @@ import { asked, item } from '../../steps/questions.ts';
 import { signature } from '../../steps/signature.ts';
 import { portsStep } from './angles.ts';
 import { sealProof } from './proof.ts';
+import { impellerClearance, reachedStep, reachStep } from './setting-kept.ts';
 import type { SealSetup } from './setup.ts';
+import { gasStep } from './small.ts';
 import { RECOVERY_ITEMS, turnRecovery } from './turn-recovery.ts';
 
 /** Barrier ports turned to their place while nothing is bolted yet. */
-export const portsPlaced = (setup: SealSetup): StepDefinition<SealSetup>[] =>
-  setup.barrier
+export const portsPlaced = (setup: SealSetup): StepDefinition<SealSetup>[] => [
+  ...(setup.barrier
     ? [
         {
           id: 'ports',
@@ -18,22 +20,52 @@ export const portsPlaced = (setup: SealSetup): StepDefinition<SealSetup>[] =>
           kind: portsStep,
           guide: 'Turned to their place now; no pipe is connected before the hand turn.',
           repeatWord: 'Turned',
-        },
+        } satisfies StepDefinition<SealSetup>,
       ]
-    : [];
+    : []),
+  asked(
+    'otherports',
+    'Flush and drain',
+    'Turned to their place now; no pipe is connected before the hand turn.',
+    [
+      item('Ports', 'flush', 'Flush port stands where its pipe comes; the unused one stays plugged.'),
+      item('Ports', 'quench', 'Quench enters above, its drain is the lowest.'),
+      item('Ports', 'drain', 'Drain and vent stand where they drain and vent.'),
+    ],
+  ),
+];
 
 /** All the impeller’s adjustments come before a bolt is drawn. */
-export const impellerGate: StepDefinition<SealSetup> = asked(
-  'impeller',
-  'Impeller',
-  'Every adjustment of the impeller is made now, with the clips holding the seal’s setting.',
-  [
+export const impellerGate: StepDefinition<SealSetup> = {
+  id: 'impeller',
+  title: 'Impeller',
+  kind: impellerClearance,
+  guide: 'Every adjustment of the impeller is made now, with the clips holding the seal’s setting.',
+  repeatWord: 'Adjusted',
+  items: [
     item('Impeller', 'clipsin', 'Clips or template in and screwed home.'),
     item('Impeller', 'assembled', 'Pump put together again.'),
     item('Impeller', 'adjusted', 'All impeller adjustments made.'),
   ],
-  { closes: 'Once the set screws hold, moving the impeller needs the clips back and this order anew.' },
-);
+  closes: 'Once the set screws hold, moving the impeller needs the clips back and this order anew.',
+};
+
+/** The setting as the clips hold it, and proved by the same length when the screws do. */
+export const settingAsClipped: StepDefinition<SealSetup> = {
+  id: 'reach',
+  title: 'Setting, clipped',
+  kind: reachStep,
+  guide: 'From the sleeve’s end to the gland, with the clips in: the length that proves the setting later.',
+  closes: 'Once the clips are off, where they held the sleeve can no longer be measured.',
+  repeatWord: 'Set anew',
+};
+export const settingProved: StepDefinition<SealSetup> = {
+  id: 'reached',
+  title: 'Setting proved',
+  kind: reachedStep,
+  guide: 'The same length again, screws at torque and clips off: it has not moved.',
+  repeatWord: 'Set anew',
+};
 
 /** Gaps of the gland at the quarters: square before it is left. */
 export const glandGapsStep = (setup: SealSetup): StepDefinition<SealSetup> => ({
@@ -103,6 +135,20 @@ export const handTurnStep: StepDefinition<SealSetup> = asked(
   },
 );
 
+/** The gas of a purged seal: set when its pipes are on. */
+const gas: StepDefinition<SealSetup> = {
+  id: 'gas',
+  title: 'Gas',
+  kind: gasStep,
+  guide: 'Own regulator and gauge for each seal, line ½ in or larger; over the process by the window shown.',
+  caution: 'Gas that fills a closed space takes the breath away: vent, and mind the alarm.',
+  repeatWord: 'Set anew',
+  items: [
+    item('Gas', 'own', 'Regulator and gauge serve this seal alone.'),
+    item('Gas', 'interlock', 'Gas failing stops the machine: interlock tried.'),
+  ],
+};
+
 /** What every seal ends with: pipes, start, proof over a day, signature. */
 export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked(
@@ -116,6 +162,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     ],
     { standsOn: ['handturn'] },
   ),
+  ...(setup.family === 'purged' ? [gas] : []),
   asked(
     'ready',
     'Ready to start',

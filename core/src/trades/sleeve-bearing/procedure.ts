@@ -16,7 +16,7 @@ import { layoutOf } from '../../steps/bearing/fitting-parts.ts';
 import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { mountSteps } from './mount-steps.ts';
 import { capBolts, type DriveUpSchool, type SleeveSetup, schoolOf } from './setup.ts';
@@ -32,8 +32,12 @@ const TOOLS: Record<DriveUpSchool, string> = {
 
 const safe = (setup: SleeveSetup) =>
   safeStep('Safe and complete', [
-    { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
-    { id: 'drained', group: 'Safe', ask: 'Nothing under pressure, hot or harmful is left in the machine.' },
+    ISOLATED,
+    {
+      id: 'drained',
+      group: 'Safe',
+      ask: 'Nothing under pressure, hot or harmful is left in the machine; its safety sheet is read.',
+    },
     {
       id: 'supported',
       group: 'Safe',

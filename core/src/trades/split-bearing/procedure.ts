@@ -6,7 +6,7 @@ import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { gate } from '../../steps/gate.ts';
 import { item } from '../../steps/questions.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { EMPTY, ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { axialPlace } from './axial-place.ts';
 import { raceGaps } from './race-gaps.ts';
@@ -19,7 +19,8 @@ type SetName = 'jointScrews' | 'clampScrews' | 'cartridgeBolts' | 'capBolts';
 const set = (setup: SplitSetup, name: SetName): BoltSet => setup[name];
 
 const safe = safeStep('Safe and complete', [
-  { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
+  ISOLATED,
+  EMPTY,
   { id: 'supported', group: 'Safe', ask: 'Shaft blocked and held by rated gear; no fingers under.' },
   { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on.' },
   {

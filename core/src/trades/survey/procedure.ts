@@ -1,13 +1,13 @@
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps } from '../../steps/condition/condition-steps.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { standing } from '../../steps/standing.ts';
 import type { ConditionSetup } from './setup.ts';
 import { verdict } from './verdict.ts';
 
 const safe = safeStep('Safe and ready', [
-  { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
+  ISOLATED,
   {
     id: 'drained',
     group: 'Safe',

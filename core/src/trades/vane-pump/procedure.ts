@@ -4,7 +4,7 @@ import { asked, item } from '../../steps/questions.ts';
 import { assemblyStep } from '../../steps/rebuild/assembly.ts';
 import { handTurnStep } from '../../steps/rebuild/hand-turn.ts';
 import { tagStep } from '../../steps/rebuild/part-tags.ts';
-import { safeStep } from '../../steps/safe-step.ts';
+import { ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { PARTS, TAGGED } from './parts.ts';
@@ -15,12 +15,13 @@ type Step = StepDefinition<VanePumpSetup>;
 type Side = 1 | 2;
 
 const safe = safeStep('Safe and complete', [
-  item('Safe', 'isolated', 'Energy isolated, locked and tagged by me; try-start done.'),
+  ISOLATED,
   item(
     'Safe',
     'pressure',
     'Pump and system depressurised and vented; the gauge shows nothing. It stays in its pipes.',
   ),
+  ROTOR,
   item('Safe', 'gas', 'No flammable or harmful vapour: measured, and said by whoever set the permit.'),
   item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
   item('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),

@@ -26,6 +26,9 @@ const SHAPE: Record<VRingPart, string> = {
   header: 'M24 8h18l18 32l-18 32h-18z',
   'pressure-1': 'M20 8h14l22 32l-22 32h-14l22 -32z',
   'pressure-2': 'M20 8h14l22 32l-22 32h-14l22 -32z',
+  'pressure-3': 'M20 8h14l22 32l-22 32h-14l22 -32z',
+  'pressure-4': 'M20 8h14l22 32l-22 32h-14l22 -32z',
+  lantern: 'M22 8h40v22h-8v20h8v22h-40v-22h8v-20h-8z',
   adapter: 'M22 8h36v64h-36l22 -32z',
   wiper: 'M20 8h44v64h-44v-16h14l-10 -16l10 -16h-14z',
 };
@@ -57,7 +60,10 @@ export function PartsOrder({ values, open, onLay }: Props) {
       </div>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
         <SortableContext items={order} strategy={horizontalListSortingStrategy} disabled={!open}>
-          <ol className="m-0 grid list-none grid-cols-6 border-y border-rule p-0">
+          <ol
+            className="m-0 grid list-none border-y border-rule p-0"
+            style={{ gridTemplateColumns: `repeat(${order.length}, minmax(0, 1fr))` }}
+          >
             {order.map((part, i) => (
               <Part key={part} part={part as VRingPart} place={i + 1} wrong={laid && values.wrong === i} />
             ))}

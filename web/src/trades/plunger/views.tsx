@@ -1,3 +1,4 @@
+import { measured } from '@fulcrant/core/trades/plunger/measured';
 import { partsOrder } from '@fulcrant/core/trades/plunger/parts-order';
 import type { PreloadStepValues } from '@fulcrant/core/trades/plunger/preload';
 import { plungerPreloadStep } from '@fulcrant/core/trades/plunger/preload';
@@ -5,6 +6,7 @@ import type { PlungerSetup } from '@fulcrant/core/trades/plunger/setup';
 import { NutMarkFigure } from '../../figures/NutMarkFigure.tsx';
 import type { StepView, ViewProps } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
+import { MeasuredFigure } from './MeasuredFigure.tsx';
 import { PartsOrder } from './PartsOrder.tsx';
 
 /** The nut against its mark, backed off and back. */
@@ -33,6 +35,12 @@ export const views: StepView[] = [
     Body: ({ stored, open, onAnswer }) => (
       <PartsOrder values={stored} open={open} onLay={(order) => onAnswer('order', 'yes', order.join(' '))} />
     ),
+  }),
+  view(measured, {
+    Figure: ({ values, place, typed }) => (
+      <MeasuredFigure rows={values.rows} place={place?.key ?? null} typed={typed} />
+    ),
+    layout: 'field',
   }),
   view(plungerPreloadStep, { Figure: PreloadFigure, layout: 'field' }),
 ];

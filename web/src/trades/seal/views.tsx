@@ -3,6 +3,7 @@ import type { AnglesStepValues, PortsStepValues } from '@fulcrant/core/trades/se
 import { angles, portsStep } from '@fulcrant/core/trades/seal/angles';
 import { sealProof } from '@fulcrant/core/trades/seal/proof';
 import { compression, sealSettingStep } from '@fulcrant/core/trades/seal/setting';
+import { kept } from '@fulcrant/core/trades/seal/setting-kept';
 import type { SealSetup } from '@fulcrant/core/trades/seal/setup';
 import { baselines, gasStep, splitGaps, throttleStep } from '@fulcrant/core/trades/seal/small';
 import { lazy, Suspense } from 'react';
@@ -11,6 +12,7 @@ import { ClockFigure } from '../../figures/ClockFigure.tsx';
 import { RaceFigure } from '../../figures/SplitFigures.tsx';
 import type { StepView, ViewProps } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
+import { KeptFigure } from './KeptFigure.tsx';
 import { SealSettingFigure } from './SealSettingFigure.tsx';
 import { BaselineFigure, GasFigure, ThrottleFigure } from './SealSmallFigures.tsx';
 
@@ -117,6 +119,12 @@ export const views: StepView[] = [
   view(baselines, {
     Figure: ({ values, setup, typed }) => (
       <BaselineFigure mm={typed ?? values.baselineMm} pins={setup.family === 'clamp-split'} />
+    ),
+    layout: 'field',
+  }),
+  view(kept, {
+    Figure: ({ values, typed, place }) => (
+      <KeptFigure values={values} typed={typed} place={place?.key ?? null} />
     ),
     layout: 'field',
   }),

@@ -1,0 +1,193 @@
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { kindFamily, type StepDefinition } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { decide } from '../../metrology/decision.ts';
+import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { len, temp } from '../../quantities/say.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import type { PlungerSetup } from './setup.ts';
+
+/** A row of what was measured, for the figure. */
+export type MeasuredRow = { key: string; label: string; quantity: Place['quantity']; value: number | null };
+export type MeasuredValues = { rows: MeasuredRow[] };
+
+/** Places read one after the other, and what is said of them. */
+export const measured = kindFamily<PlungerSetup, MeasuredValues>('plunger-measured');
+
+type Judge = (facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetup>) => Finding[];
+
+const kind = (places: () => Place[], judge: Judge, done: string) =>
+  measured.kind({
+    repeats: true,
+    report(facts, step) {
+      const next = nextListed(facts, step, places());
+      return {
+        findings: [
+          ...(next
+            ? [
+                {
+                  code: `${step.id}.open`,
+                  verdict: 'incomplete' as const,
+                  reason: `Still to be read: ${next.label.toLowerCase()}.`,
+                  acceptable: false,
+                },
+              ]
+            : []),
+          ...judge(facts, step),
+          ...(next ? [] : itemFindings(facts, step)),
+          ...gaugeFindings(standing(facts, step.id)),
+        ],
+        working: [],
+        beams: [],
+        values: {
+          rows: places().map((p) => ({
+            key: p.key,
+            label: p.label,
+            quantity: p.quantity,
+            value: valueAt(facts, step, p.key),
+          })),
+        },
+        next,
+        act: next ? next.label : done,
+      };
+    },
+    place: listedPlace(places),
+  });
+
+const diameter = (key: string, label: string): Place => ({
+  key,
+  label,
+  quantity: 'length',
+  low: 5,
+  high: 400,
+  instrumentKinds: ['micrometer', 'caliper'],
+});
+
+/** A plunger is worn where it runs: it is measured there and where it does not. */
+const SIZES = (): Place[] => [
+  diameter('plunger/run', 'Plunger where it runs in the packing'),
+  diameter('plunger/end', 'Plunger where it does not run'),
+  { ...diameter('bore', 'Packing bore'), instrumentKinds: ['caliper', 'micrometer'] },
+];
+
+/** A waist of this much leaks whatever packs it. Common practice, no source; the sheet’s limits outrank. mm. */
+const WAIST_MM = 0.05;
+
+/** Plunger and bore before anything is packed: by the sheet’s sizes, and the waist where it runs. */
+export const sizesStep = kind(
+  SIZES,
+  (facts, step) => {
+    const [run, end, bore] = SIZES().map((p) => valueAt(facts, step, p.key));
+    const { plungerLowerMm, plungerUpperMm, boreLowerMm, boreUpperMm } = facts.setup.maker;
+    const u = Math.max(0.001, ...standing(facts, step.id).map((r) => r.instrument.step));
+    const one = resolutionUncertainty(u);
+    const band = (code: string, what: string, mm: number, lower?: number, upper?: number): Finding[] =>
+      lower === undefined && upper === undefined
+        ? []
+        : [
+            {
+              code,
+              verdict: decide(mm, one, { lower, upper }).verdict,
+              reason: `${what} ${len(mm)}.`,
+              limit: `${lower === undefined ? 'no least' : len(lower)} to ${upper === undefined ? 'no most' : len(upper)}`,
+              source: 'maker',
+              remedy: 'Renewed or built up before it is packed.',
+              acceptable: true,
+            },
+          ];
+    const waist = run !== null && end !== null && run !== undefined && end !== undefined ? end - run : null;
+    return [
+      ...(run != null ? band('plunger.size', 'Plunger', run, plungerLowerMm, plungerUpperMm) : []),
+      ...(bore != null ? band('plunger.bore', 'Packing bore', bore, boreLowerMm, boreUpperMm) : []),
+      ...(waist === null
+        ? []
+        : [
+            {
+              code: 'plunger.waist',
+              verdict: decide(waist, Math.SQRT2 * one, { upper: WAIST_MM }).verdict,
+              reason: `Worn ${len(Math.max(0, waist))} where it runs.`,
+              limit: len(WAIST_MM, 2),
+              source: 'practice' as const,
+              remedy: 'A waist leaks whatever packs it: renew the plunger.',
+              acceptable: true,
+            },
+          ]),
+    ];
+  },
+  'Plunger and bore are measured.',
+);
+
+const PROVED = ['at the start', 'after 15 minutes', 'after an hour'] as const;
+const proofPlaces = (): Place[] =>
+  PROVED.flatMap((when, i): Place[] => [
+    {
+      key: `leak/${i}`,
+      label: `Leakage ${when}, drops a minute`,
+      quantity: 'count',
+      low: 0,
+      high: 5000,
+      instrumentKinds: ['counter'],
+    },
+    {
+      key: `temp/${i}`,
+      label: `Packing nut ${when}`,
+      quantity: 'temperature',
+      low: -40,
+      high: 250,
+      instrumentKinds: ['thermometer'],
+    },
+  ]);
+
+/** V-rings hold tight once they have bedded in: so many drops a minute are looked at, so many stop it; so warm the packing burns. Common practice, no source. */
+const DROPS = { caution: 10, stop: 60 } as const;
+const HOT_C = 80;
+
+/** Leak and warmth after the start: V-rings are tight but for a film. */
+export const provedStep = kind(
+  proofPlaces,
+  (facts, step) => {
+    const at = (what: string, i: number) => valueAt(facts, step, `${what}/${i}`);
+    const hot = PROVED.findIndex((_, i) => (at('temp', i) ?? 0) >= HOT_C);
+    const last = PROVED.findLastIndex((_, i) => at('leak', i) !== null);
+    const drops = last < 0 ? null : at('leak', last);
+    return [
+      ...(hot >= 0
+        ? [
+            {
+              code: 'plunger.hot',
+              verdict: 'reject' as const,
+              reason: `The packing nut was ${temp(at('temp', hot) ?? 0)} ${PROVED[hot]}: stop.`,
+              limit: temp(HOT_C),
+              source: 'practice' as const,
+              remedy: 'Ease the nut an eighth, look at the lubrication; never quench.',
+              acceptable: true,
+            },
+          ]
+        : []),
+      ...(drops === null
+        ? []
+        : [
+            {
+              code: 'plunger.leak',
+              verdict:
+                drops >= DROPS.stop
+                  ? ('reject' as const)
+                  : drops > DROPS.caution
+                    ? ('caution' as const)
+                    : ('accept' as const),
+              reason: `${drops} drops a minute ${PROVED[last]}.`,
+              limit: `${DROPS.caution} drops a minute, stop at ${DROPS.stop}`,
+              source: 'practice' as const,
+              ...(drops > DROPS.caution
+                ? { remedy: 'Is a ring reversed, the plunger worn, the nut still at its mark?' }
+                : {}),
+              acceptable: true,
+            },
+          ]),
+    ];
+  },
+  'Proved over the first hour.',
+);

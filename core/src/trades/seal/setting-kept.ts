@@ -1,0 +1,168 @@
+import { standing } from '../../engine/facts.ts';
+import type { Facts, Place } from '../../engine/state.ts';
+import { kindFamily, type StepDefinition } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { len } from '../../quantities/say.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { itemFindings } from '../../steps/item-findings.ts';
+import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import type { SealSetup } from './setup.ts';
+
+/** A length read before something was done and after it; the maker's band for it as it is left, where there is one. mm. */
+export type KeptValues = {
+  what: string;
+  beforeMm: number | null;
+  afterMm: number | null;
+  lowerMm: number | null;
+  upperMm: number | null;
+};
+
+/** Lengths that prove a setting: read before, read after. */
+export const kept = kindFamily<SealSetup, KeptValues>('seal-setting-kept');
+
+/** A preset seal that moved so little kept its setting; by more than the usual band of a compression it is lost. Our own choice; the band is common practice. */
+const KEPT_MM = 0.25;
+const LOST_MM = 0.8;
+
+type Told = { findings: Finding[]; next: Place | null; act: string; values: KeptValues };
+
+const kind = (
+  places: (facts: Facts<SealSetup>) => Place[],
+  tell: (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, next: Place | null) => Told,
+) =>
+  kept.kind({
+    repeats: true,
+    report(facts, step) {
+      const next = nextListed(facts, step, places(facts));
+      const told = tell(facts, step, next);
+      return {
+        findings: [
+          ...told.findings,
+          ...(next ? [] : itemFindings(facts, step)),
+          ...gaugeFindings(standing(facts, step.id)),
+        ],
+        working: [],
+        beams: [],
+        values: told.values,
+        next,
+        act: told.act,
+      };
+    },
+    place: listedPlace(places),
+  });
+
+const open = (step: StepDefinition, next: Place): Finding => ({
+  code: `${step.id}.open`,
+  verdict: 'incomplete',
+  reason: `${next.label} is not measured yet.`,
+  acceptable: false,
+});
+
+/** Where the sleeve stands is measured at two steps: with the clips in, and when the screws hold. */
+const REACH = { id: 'reach' };
+const reachPlace = (): Place[] => [lengthPlace('sleeve', 'Sleeve’s end from the gland', 0, 500)];
+
+/** With the clips in, as the maker set it. */
+export const reachStep = kind(reachPlace, (facts, step, next) => {
+  const beforeMm = valueAt(facts, step, 'sleeve');
+  return {
+    findings: next
+      ? [open(step, next)]
+      : [
+          {
+            code: 'reach.set',
+            verdict: 'accept',
+            reason: `With the clips in the sleeve’s end stands ${len(beforeMm ?? 0, 2)} from the gland.`,
+            source: 'practice',
+            acceptable: true,
+          },
+        ],
+    next,
+    act: next
+      ? 'Clips in: measure from the sleeve’s end to the gland'
+      : 'Noted; measured again when the screws hold.',
+    values: { what: 'sleeve to gland', beforeMm, afterMm: null, lowerMm: null, upperMm: null },
+  };
+});
+
+/** When the screws hold and the clips are off: the setting is proved by the same length. */
+export const reachedStep = kind(reachPlace, (facts, step, next) => {
+  const beforeMm = valueAt(facts, REACH, 'sleeve');
+  const afterMm = valueAt(facts, step, 'sleeve');
+  const values = { what: 'sleeve to gland', beforeMm, afterMm, lowerMm: null, upperMm: null };
+  if (next || beforeMm === null || afterMm === null)
+    return {
+      findings: [
+        next
+          ? open(step, next)
+          : { ...open(step, reachPlace()[0] as Place), reason: 'It was not measured with the clips in.' },
+      ],
+      next,
+      act: 'Clips off: measure from the sleeve’s end to the gland again',
+      values,
+    };
+  const moved = Math.abs(afterMm - beforeMm);
+  const verdict = moved <= KEPT_MM + 1e-9 ? 'accept' : moved <= LOST_MM + 1e-9 ? 'caution' : 'reject';
+  return {
+    findings: [
+      {
+        code: 'reach.kept',
+        verdict,
+        reason:
+          verdict === 'accept'
+            ? `The setting is kept: ${len(afterMm, 2)}, ${len(moved, 2)} from where the clips held it.`
+            : `The sleeve moved ${len(moved, 2)} since the clips held it.`,
+        limit: `${len(KEPT_MM, 2)}; over ${len(LOST_MM, 2)} the setting is lost (our own choice)`,
+        source: 'practice',
+        ...(verdict === 'accept'
+          ? {}
+          : { remedy: 'Clips in, screws loose, the sleeve back to where it was; then this order again.' }),
+        acceptable: verdict !== 'reject',
+      },
+    ],
+    next,
+    act: verdict === 'accept' ? 'The setting is kept.' : 'The setting moved: look before the hand turn.',
+    values,
+  };
+});
+
+const impellerPlaces = ({ setup }: Pick<Facts<SealSetup>, 'setup'>): Place[] =>
+  setup.impellerSet
+    ? [
+        lengthPlace('before', 'Impeller clearance as found', 0, 50),
+        lengthPlace('after', 'Impeller clearance as left', 0, 50),
+      ]
+    : [];
+
+/** The impeller adjusted, in numbers where it is adjusted at all: as found and as left, by the maker's band. */
+export const impellerClearance = kind(impellerPlaces, (facts, step, next) => {
+  const { impellerLowerMm: low, impellerUpperMm: high } = facts.setup.maker;
+  const beforeMm = valueAt(facts, step, 'before');
+  const afterMm = valueAt(facts, step, 'after');
+  const values = { what: 'impeller', beforeMm, afterMm, lowerMm: low ?? null, upperMm: high ?? null };
+  if (next)
+    return { findings: [open(step, next)], next, act: `Measure the ${next.label.toLowerCase()}`, values };
+  if (afterMm === null)
+    return { findings: [], next, act: 'Every adjustment of the impeller is made now.', values };
+  const banded = low !== undefined || high !== undefined;
+  const inside = afterMm >= (low ?? 0) && afterMm <= (high ?? Number.POSITIVE_INFINITY);
+  const limit = `${low === undefined ? 'no least' : len(low, 2)} to ${high === undefined ? 'no most' : len(high, 2)}`;
+  return {
+    findings: [
+      {
+        code: 'impeller.clearance',
+        verdict: !banded ? 'caution' : inside ? 'accept' : 'reject',
+        reason: `Impeller clearance ${len(beforeMm ?? 0, 2)} as found, ${len(afterMm, 2)} as left${!banded ? '; the sheet gives no band' : inside ? '' : ': outside the maker’s band'}.`,
+        ...(banded ? { limit } : {}),
+        source: banded ? 'maker' : 'practice',
+        ...(banded && inside
+          ? {}
+          : { remedy: banded ? 'Adjust it, measure it again.' : 'Look it up in the pump’s own sheet.' }),
+        acceptable: true,
+      },
+    ],
+    next,
+    act: 'Every adjustment of the impeller is made now.',
+    values,
+  };
+});
