@@ -260,7 +260,7 @@ describe('whose limit', () => {
     await page.getByRole('dialog').locator('input').fill('a lot');
     await page.getByRole('button', { name: 'It says so' }).click();
     await page.getByText('is not a length').waitFor();
-    await page.getByRole('dialog').locator('input').fill('.005');
+    await page.getByRole('dialog').locator('input').fill('.005 in');
     await page.getByRole('button', { name: 'It says so' }).click();
     await page.locator('[data-limits]').getByText('maker’s sheet, 0.127 mm').waitFor();
     await hand.judged('runout.tir', 'accept');

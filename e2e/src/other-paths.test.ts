@@ -45,7 +45,7 @@ it('an inch shaft is measured in inches and thousandths, and shown in either uni
   await page.locator('form[data-place="s2/60"]').waitFor();
   await page.keyboard.press('F2');
   await page.getByText('in, show mm').waitFor();
-  // A bare number is now inches, a fraction and a leading point always are.
+  // A bare number is now inches, a fraction always is.
   await hand.read('shaft', '2.4369');
   await hand.read('shaft', '2 87/200');
   await hand.read('shaft', '61.894 mm');

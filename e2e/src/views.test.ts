@@ -329,7 +329,7 @@ describe('the bench', () => {
     const page = await context.newPage();
     await page.goto(`${plant.url}/bench`);
     await page.getByText('Take out 0.045 to 0.060 mm').waitFor();
-    await page.getByLabel('Bench clearance').fill('.0035');
+    await page.getByLabel('Bench clearance').fill('.0035 in');
     await page.getByText(/leaving 0\.0/).waitFor();
     await page.getByLabel('Bearing bore').fill('ten');
     await page.getByText('Bearing bore must be a number.').waitFor();

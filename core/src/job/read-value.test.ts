@@ -8,7 +8,9 @@ describe('what was typed, said back', () => {
     expect(readValue('0.003', 'gap', 'in')).toMatchObject({ said: '0.076 mm · 0.0030 in' });
   });
   it('with the assumption named where one was made', () => {
-    expect(readValue('.0015', 'gap', 'mm')).toMatchObject({
+    const blade = (mm: number) => mm >= 0.02 && mm <= 1;
+    expect(readValue('.03', 'gap', 'mm', blade)).toEqual({ message: expect.stringMatching(/could be/) });
+    expect(readValue('.0015', 'gap', 'mm', blade)).toMatchObject({
       value: 0.0381,
       note: expect.stringMatching(/inches/),
     });

@@ -1,17 +1,27 @@
 import type { PlaceQuantity } from '../engine/state.ts';
 import { parseAngle } from '../quantities/angle.ts';
-import { formatLength, type LengthUnit, parseLength, parseTypedNumber } from '../quantities/length.ts';
+import {
+  formatLength,
+  type LengthUnit,
+  leadingPoint,
+  parseLength,
+  parseTypedNumber,
+} from '../quantities/length.ts';
 import { formatPressure, parsePressure } from '../quantities/pressure.ts';
 import { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
 import { formatTemperature, parseTemperature } from '../quantities/temperature.ts';
 
 export type Understood = { value: number; said: string; note?: string | undefined };
 
-/** What was typed, understood for a kind of place: in the unit inside, said back in people’s units; or why not. */
+/**
+ * What was typed, understood for a kind of place: in the unit inside, said back in people’s units; or why not.
+ * @param believable could a length here be so many mm? Tells which unit a leading point means
+ */
 export function readValue(
   text: string,
   kind: PlaceQuantity,
   unit: LengthUnit,
+  believable?: (mm: number) => boolean,
 ): Understood | { message: string } {
   if (kind === 'angle') {
     const angle = parseAngle(text);
@@ -55,6 +65,15 @@ export function readValue(
       ? { value: n.value, said: `${n.value}` }
       : { message: 'Type a whole number, for example 12.' };
   }
+  const point = unit === 'mm' && believable ? leadingPoint(text, believable) : null;
+  if (point && 'ask' in point) return { message: point.ask };
+  if (point)
+    return {
+      value: point.mm,
+      said: `${formatLength(point.mm, 'mm')} · ${formatLength(point.mm, 'in')}`,
+      note:
+        point.mm > Number(text) ? 'a leading point is read as inches: no mm are so small here' : undefined,
+    };
   const length = parseLength(text, unit);
   if (!length.ok) return { message: length.message };
   return {

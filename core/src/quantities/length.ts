@@ -77,7 +77,7 @@ function fold(text: string): string {
     .trim();
 }
 
-type TypedNumber = { value: number; fraction: boolean; leadingPoint: boolean };
+type TypedNumber = { value: number; fraction: boolean; comma: boolean };
 
 /**
  * A number as written at the plinth: `0.077`, `0,077`, `.0015`, `7/16`, `2 7/16`, `2-7/16`, `+3`.
@@ -90,7 +90,7 @@ export function parseTypedNumber(text: string): TypedNumber | null {
     const den = Number(mixed[4]);
     if (den === 0) return null;
     const size = Number(mixed[2] ?? 0) + Number(mixed[3]) / den;
-    return { value: mixed[1] === '-' ? -size : size, fraction: true, leadingPoint: false };
+    return { value: mixed[1] === '-' ? -size : size, fraction: true, comma: false };
   }
   const decimal = /^([+-]?)\s*(\d*)(?:[.,](\d*))?$/.exec(t);
   if (!decimal || (!decimal[2] && !decimal[3])) return null;
@@ -98,16 +98,16 @@ export function parseTypedNumber(text: string): TypedNumber | null {
   return {
     value: decimal[1] === '-' ? -size : size,
     fraction: false,
-    leadingPoint: decimal[2] === '' && decimal[3] !== undefined,
+    comma: t.includes(','),
   };
 }
 
 /**
- * Read a length as a person says it. Without a unit: a fraction or a number that begins with its point
- * (`2 7/16`, `.0015`) is inches, the shop habit; anything else is in `inForce`.
+ * Read a length as a person says it. Without a unit: a fraction (`2 7/16`) is inches, a decimal comma millimetres; anything
+ * else, a number that begins with its point too, is in `inForce`.
  *
  * @example parseLength('3 thou', 'mm') // { ok: true, mm: 0.0762, unit: 'thou' }
- * @example parseLength('.0015', 'mm')  // { ok: true, mm: 0.0381, unit: 'in', assumed: … }
+ * @example parseLength(',05', 'in')    // { ok: true, mm: 0.05, unit: 'mm', assumed: … }
  */
 export function parseLength(text: string, inForce: LengthUnit): ParsedLength | ParseFault {
   const t = fold(text);
@@ -139,12 +139,31 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
   if (number.fraction) {
     return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', assumed: 'a fraction is read as inches' };
   }
-  if (number.leadingPoint) {
-    const assumed =
-      inForce === 'mm' ? 'a leading point is read as inches; write 0 before it for mm' : undefined;
-    return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', ...(assumed ? { assumed } : {}) };
-  }
+  if (number.comma && inForce === 'in')
+    return { ok: true, mm: number.value, unit: 'mm', assumed: 'a decimal comma is read as mm' };
   return { ok: true, mm: number.value * UNIT_MM[inForce], unit: inForce };
+}
+
+/**
+ * A number that begins with its point and names no unit is said of thousandths of an inch as often as of millimetres. On a
+ * metric sheet the place tells: believable in one unit only, it is that one; in both, it is asked.
+ * @param believable could a reading here be so many mm?
+ * @returns null where it is no such number
+ * @example leadingPoint('.0015', (mm) => mm > 0.02) // { mm: 0.0381 }
+ */
+export function leadingPoint(
+  text: string,
+  believable: (mm: number) => boolean,
+): { mm: number } | { ask: string } | null {
+  const t = fold(text);
+  if (!/^[+-]?\.\d+$/.test(t)) return null;
+  const mm = Number(t);
+  const inch = mm * MM_PER_INCH;
+  if (believable(mm) && believable(inch))
+    return {
+      ask: `“${t}” could be ${formatLength(mm, 'mm')} or ${formatLength(inch, 'in')}: write ${t.replace('.', '0.')}, or ${t} in.`,
+    };
+  return { mm: !believable(mm) && believable(inch) ? inch : mm };
 }
 
 /** Decimals shown in inches for a number of decimals in millimetres: one more keeps about the same step. */

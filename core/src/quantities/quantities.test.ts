@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseAngle, sayNutAngle } from './angle.ts';
-import { formatLength, lengthDigits, MM_PER_INCH, parseLength } from './length.ts';
+import { formatLength, leadingPoint, lengthDigits, MM_PER_INCH, parseLength } from './length.ts';
 import { len, num, say, tor } from './say.ts';
 import { parseTorque } from './torque.ts';
 
@@ -18,7 +18,6 @@ describe('lengths as people say them', () => {
     ['2 7/16"', 61.9125],
     ['2⅜', 60.325],
     ['7/16', 11.1125],
-    ['.0015', 0.0381],
     ['3 thou', 0.0762],
     ['+3 thou', 0.0762],
     ['−2 thou', -0.0508],
@@ -34,11 +33,26 @@ describe('lengths as people say them', () => {
     expect(mmOf(text)).toBeCloseTo(mm, 9);
   });
 
-  it('takes a bare number in the unit in force, and says when it read a leading point as inches', () => {
+  it('a decimal comma is metric always; a leading point follows the unit in force', () => {
+    expect(mmOf(',05', 'mm')).toBeCloseTo(0.05, 9);
+    expect(mmOf(',05', 'in')).toBeCloseTo(0.05, 9);
+    expect(mmOf('0,25', 'in')).toBeCloseTo(0.25, 9);
+    expect(mmOf('.10', 'mm')).toBeCloseTo(0.1, 9);
+    expect(mmOf('.10', 'in')).toBeCloseTo(2.54, 9);
+  });
+
+  it('where both units are believable a leading point is asked about; where one is, it is that one', () => {
+    const blade = (mm: number) => mm >= 0.02 && mm <= 1;
+    expect(leadingPoint('.0015', blade)).toEqual({ mm: expect.closeTo(0.0381, 9) });
+    expect(leadingPoint('.10', blade)).toEqual({ mm: 0.1 });
+    expect(leadingPoint('.03', blade)).toEqual({ ask: expect.stringMatching(/0\.030 mm or 0\.0300 in/) });
+    expect(leadingPoint('0.03', blade)).toBeNull();
+    expect(leadingPoint('.03 in', blade)).toBeNull();
+  });
+
+  it('takes a bare number in the unit in force', () => {
     expect(mmOf('0.003', 'in')).toBeCloseTo(0.0762, 9);
     expect(mmOf('2', 'in')).toBeCloseTo(50.8, 9);
-    const assumed = parseLength('.0015', 'mm');
-    expect(assumed.ok && assumed.assumed).toMatch(/inches/);
     const plain = parseLength('.0015', 'in');
     expect(plain.ok && plain.assumed).toBeUndefined();
   });

@@ -20,6 +20,10 @@ const NO_GAUGE = 'Say which gauge is in hand.';
 /** Let the sheet move on to the next place before the next reading looks where it is. */
 const sheetMovesOn = () => new Promise<void>((done) => setTimeout(done));
 
+/** Could a reading here be so many mm: by the place, and by the gauge in hand? */
+const believableAt = (place: Place, gauge: Instrument | null) => (mm: number) =>
+  mm >= place.low && mm <= place.high && (gauge === null || (Math.abs(mm) >= gauge.low && mm <= gauge.high));
+
 /**
  * The one field: its text, kept through a reload; what is understood by it; and readings stored one after the other, each at the
  * place and with the gauge of the moment its turn comes, not of its keystroke.
@@ -31,7 +35,8 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
   const now = useLatest({ key, place, gauge, onStore, text });
   const before = useRef(key);
   const [turn] = useState(() => new InTurn());
-  const understood = text.trim() === '' ? null : readValue(text, place.quantity, unit);
+  const understood =
+    text.trim() === '' ? null : readValue(text, place.quantity, unit, believableAt(place, gauge));
 
   // A new place shows its own half-typed text; what a quick gauge has typed meanwhile goes along to it instead.
   useLayoutEffect(() => {
@@ -50,7 +55,7 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
 
   const storeInTurn = async (raw: string) => {
     const at = now.current;
-    const meant = readValue(raw, at.place.quantity, unit);
+    const meant = readValue(raw, at.place.quantity, unit, believableAt(at.place, at.gauge));
     const refused = !('value' in meant)
       ? meant.message
       : at.gauge

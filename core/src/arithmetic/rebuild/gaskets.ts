@@ -1,6 +1,6 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
-import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, resolutionUncertainty, studentT95 } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { bestStack, type Piece, pieceToBuy, type Stack, stackParts } from './stack.ts';
 
@@ -12,9 +12,6 @@ export type CompressionValues = {
   /** Half of what it may be off by in 95 of 100; null with one pair, which says nothing of its scatter. */
   uncertainty: number | null;
 };
-
-/** Student's t, two-sided 95 %, by degrees of freedom from 1: few stacks say little of their scatter. GUM, table G.2; from memory. */
-const T95 = [12.71, 4.3, 3.18, 2.78, 2.57, 2.45, 2.36, 2.31, 2.26, 2.23] as const;
 
 /** Compression between nothing and half: more is a wrong reading. */
 const MOST_COMPRESSED = 0.5;
@@ -32,7 +29,7 @@ export function gasketCompression(pairs: readonly CompressionPair[]): Calculator
   const fraction = pairs.reduce((s, p) => s + p.looseMm * (p.looseMm - p.torquedMm), 0) / squares;
   const left = pairs.reduce((s, p) => s + (p.looseMm - p.torquedMm - fraction * p.looseMm) ** 2, 0);
   const free = pairs.length - 1;
-  const uncertainty = free > 0 ? (Math.sqrt(left / free / squares) * (T95[free - 1] ?? 2)) / 2 : null;
+  const uncertainty = free > 0 ? (Math.sqrt(left / free / squares) * studentT95(free)) / 2 : null;
   const odd = fraction < 0 || fraction > MOST_COMPRESSED;
   return {
     values: { fraction, uncertainty },

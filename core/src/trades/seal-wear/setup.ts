@@ -44,7 +44,8 @@ export const wearSetupSchema = object({
     s && !(s.baselineMm > s.serviceMm)
       ? context.createError({
           path: 'baselineMm',
-          message: 'The baseline stands proud of where the service is due.',
+          message:
+            'The baseline stands proud of where the service is due. Where it began flush, the service is due at a minus figure.',
         })
       : true,
   );

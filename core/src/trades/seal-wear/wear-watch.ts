@@ -11,6 +11,8 @@ export type WearWatchValues = WearValues & {
   points: Array<{ days: number; projectionMm: number }>;
   /** The day the robust line reaches where the service is due, as 2026-11-26; null where it does not. */
   dueOn: string | null;
+  /** The band of that day at 95 %: from, to; the latter null where no end can be told. */
+  dueBand: { from: string; to: string | null } | null;
   /** When it is looked at again. */
   dueAt: string | null;
 };
@@ -32,8 +34,13 @@ export const wearWatch = stepKind<WearSetup, WearWatchValues>('wear-watch', {
         projectionMm: r.value,
       })),
     ];
-    const result = sealWear({ readings: points, serviceMm });
-    const { dueDays, leftDays } = result.values;
+    const result = sealWear({
+      readings: points,
+      serviceMm,
+      resolutionMm: Math.max(0.001, ...taken.map((r) => r.instrument.step)),
+    });
+    const { dueDays, leftDays, dueFromDays, dueToDays } = result.values;
+    const day = (days: number) => new Date(fitted + days * DAY_MS).toISOString().slice(0, 10);
     const lastMs = Date.parse(taken.at(-1)?.at ?? '');
     const over = result.findings.some((f) => f.verdict === 'reject');
     const ahead = leftDays === null ? LOOK_DAYS : Math.max(1, Math.min(LOOK_DAYS, leftDays / 2));
@@ -45,7 +52,11 @@ export const wearWatch = stepKind<WearSetup, WearWatchValues>('wear-watch', {
       values: {
         ...result.values,
         points,
-        dueOn: dueDays === null ? null : new Date(fitted + dueDays * DAY_MS).toISOString().slice(0, 10),
+        dueOn: dueDays === null ? null : day(dueDays),
+        dueBand:
+          dueFromDays === null
+            ? null
+            : { from: day(dueFromDays), to: dueToDays === null ? null : day(dueToDays) },
         dueAt,
       } satisfies WearWatchValues,
       next: wearPlace(nextCount(taken, 'wear/')),

@@ -358,15 +358,21 @@ describe('a seal in service', () => {
     h.read('wear', 'wear/1', 0.9, 'caliper');
     const came = values<WearWatchValues>(h, 'wear');
     expect(came.points[1]?.days).toBeCloseTo(100.3, 0);
-    // 1.2 − 0.3 per 100 days: flush after 400, which is 2027-09-20.
-    expect(came.dueDays).toBeCloseTo(401, 0);
-    expect(came.dueOn).toBe('2027-09-21');
+    // The baseline and one reading tell no day.
+    expect(came.dueDays).toBeNull();
     // Looked at again after a quarter of a year.
     expect(Date.parse(came.dueAt ?? '') - Date.parse(h.events.at(-1)?.at ?? '')).toBeCloseTo(
       91 * 86_400_000,
       -6,
     );
-    h.wait(60 * 24 * 200).read('wear', 'wear/2', -0.05, 'caliper');
+    // 1.2 − 0.3 per 100 days: flush after 400. Three readings tell it, with a band.
+    h.wait(60 * 24 * 100).read('wear', 'wear/2', 0.6, 'caliper');
+    const told = values<WearWatchValues>(h, 'wear');
+    expect(told.dueDays).toBeCloseTo(401, 0);
+    expect(told.dueOn).toBe('2027-09-20');
+    expect(Date.parse(told.dueBand?.from ?? '')).toBeLessThan(Date.parse('2027-09-20'));
+    expect(Date.parse(told.dueBand?.to ?? '')).toBeGreaterThan(Date.parse('2027-09-20'));
+    h.wait(60 * 24 * 250).read('wear', 'wear/3', -0.05, 'caliper');
     expect(report(h, 'wear')?.findings[0]).toMatchObject({ code: 'wear', verdict: 'reject' });
   });
 

@@ -57,7 +57,9 @@ const WearChart = memo(function WearChart({
       </div>
       <figcaption className="kicker normal-case tracking-normal" data-due-on={v.dueOn ?? ''}>
         service at {lengthDigits(serviceMm, unit, 2)}, whole line
-        {v.dueOn ? ` · by the robust line, dashed, due on ${format(new Date(v.dueOn), 'd MMM yyyy')}` : ''}
+        {v.dueOn
+          ? ` · by the robust line, dashed, due on ${format(new Date(v.dueOn), 'd MMM yyyy')}${v.dueBand ? `, ${format(new Date(v.dueBand.from), 'MMM yyyy')} to ${v.dueBand.to ? format(new Date(v.dueBand.to), 'MMM yyyy') : 'no telling'} at 95 %` : ''}`
+          : ''}
       </figcaption>
     </figure>
   );
