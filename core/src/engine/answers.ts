@@ -7,6 +7,8 @@ const ALWAYS = new Set([
   'Turn',
   'Lock',
   'Zero',
+  'Sleeve',
+  'Film',
   'Clearance',
   'Pins',
   'Rods',

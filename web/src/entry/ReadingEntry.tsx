@@ -71,13 +71,13 @@ export function ReadingEntry(props: Props) {
   return (
     <div className="flex flex-col gap-1.5">
       <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
-        <div className="flex items-center justify-between gap-3">
-          <label htmlFor={id} className="kicker min-w-0 flex-1 !text-brass">
+        <div className="flex flex-wrap items-center justify-between gap-x-3">
+          <label htmlFor={id} className="kicker min-w-36 flex-1 !text-brass">
             {place.label}
           </label>
           <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
         </div>
-        <div className="flex items-stretch gap-2">
+        <div className="flex flex-wrap items-stretch gap-2">
           <input
             ref={input}
             id={id}
@@ -95,7 +95,7 @@ export function ReadingEntry(props: Props) {
             placeholder={PLACEHOLDER[place.quantity]?.[unit] ?? (unit === 'mm' ? '0.000' : '.0000')}
             aria-describedby={`${id}-read`}
             aria-invalid={shown !== null}
-            className="figures min-h-14 w-full min-w-0 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
+            className="figures min-h-14 min-w-32 flex-1 basis-32 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
           />
           <Button type="submit" weight="solid" className="shrink-0">
             {props.storeLabel}
@@ -106,7 +106,7 @@ export function ReadingEntry(props: Props) {
             aria-label="Keypad on the screen"
             title="Keypad on the screen"
             onClick={() => onPad(!pad)}
-            className="grid w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
+            className="grid min-h-12 w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
           >
             <Keyboard aria-hidden="true" />
           </button>

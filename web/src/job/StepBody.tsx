@@ -51,16 +51,26 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
       <StepItem key={i.id} state={state} step={step} item={i} onAnswer={onAnswer} />
     ));
   const beam = shown.beams[0];
+  // Nothing beside it: the field takes the whole width.
+  const alone = fieldFirst && !beam && !view.told && !(questions && questions.length > 0);
   return (
     <div className="flex flex-1 flex-col gap-3">
       {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
-      <div className={open && place ? (pad ? 'lg:[&_svg]:max-h-48' : 'lg:[&_svg]:max-h-[16.25rem]') : ''}>
+      <div
+        className={
+          open && place
+            ? pad
+              ? 'lg:[&_svg]:max-h-48'
+              : 'lg:[&_svg]:max-h-[16.25rem] lg:[@media(max-height:790px)]:[&_svg]:max-h-44'
+            : ''
+        }
+      >
         <Whole what="The figure" again={report}>
           {view.figure(input)}
         </Whole>
       </div>
-      <div className="grid gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
-        <div className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''}`}>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
+        <div className={`flex flex-col gap-3 ${told || alone || !step.kind.place ? 'md:col-span-2' : ''}`}>
           <Whole what="The beam" again={report}>
             {view.told
               ? view.told(input)
@@ -79,7 +89,7 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
           <div ref={setPadSlot} />
         </div>
         <div
-          className={`flex flex-col gap-3 ${told ? 'md:col-span-2' : ''} ${fieldFirst ? 'md:order-first' : ''}`}
+          className={`flex flex-col gap-3 ${told || alone ? 'md:col-span-2' : ''} ${alone ? 'md:max-w-xl' : ''} ${fieldFirst ? 'md:order-first' : ''}`}
         >
           {step.itemsFirst && questions}
           {open && !stopped && <Choices entry={entry} />}

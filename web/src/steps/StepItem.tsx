@@ -48,18 +48,20 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
         )}
         {fault && <Fault>{fault}</Fault>}
       </span>
-      {choices.map((a) => (
-        <button
-          key={a}
-          type="button"
-          aria-pressed={answer?.answer === a}
-          onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
-          className="min-h-12 w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
-          aria-label={a === 'none' ? `${lacks ? 'So' : 'None'} on this one: ${ask}` : `${WORDS[a]}: ${ask}`}
-        >
-          {a === 'none' && lacks ? 'So' : WORDS[a]}
-        </button>
-      ))}
+      <span className="flex gap-2">
+        {choices.map((a) => (
+          <button
+            key={a}
+            type="button"
+            aria-pressed={answer?.answer === a}
+            onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
+            className="min-h-12 w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
+            aria-label={a === 'none' ? `${lacks ? 'So' : 'None'} on this one: ${ask}` : `${WORDS[a]}: ${ask}`}
+          >
+            {a === 'none' && lacks ? 'So' : WORDS[a]}
+          </button>
+        ))}
+      </span>
     </fieldset>
   );
 }

@@ -19,7 +19,7 @@ import { view } from './view.tsx';
 function Bolts(p: ViewProps<Setup, BoltValues>) {
   const { step, values, open, job } = p;
   // One that reaches what these bolts take in the end, and is in date.
-  const wrench = useGauge(WRENCHES, values.torque.torqueNm);
+  const wrench = useGauge(WRENCHES, values.torque.torqueNm || undefined);
   return (
     <BoltsStep
       values={values}

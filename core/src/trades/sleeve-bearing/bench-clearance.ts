@@ -85,7 +85,7 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
       act: enough
         ? 'Enough sets: read the verdict, or feel one more.'
         : next
-          ? `Feel ${next.label.toLowerCase()}`
+          ? `Feel ${next.label.charAt(0).toLowerCase()}${next.label.slice(1)}`
           : 'Read the verdict.',
     };
   },

@@ -5,7 +5,7 @@ import { sealProof } from '@fulcrant/core/trades/seal/proof';
 import { compression, sealSettingStep } from '@fulcrant/core/trades/seal/setting';
 import { kept } from '@fulcrant/core/trades/seal/setting-kept';
 import type { SealSetup } from '@fulcrant/core/trades/seal/setup';
-import { baselines, gasStep, splitGaps, throttleStep } from '@fulcrant/core/trades/seal/small';
+import { baselines, gasStep, splitGaps, sweepMiddle, throttleStep } from '@fulcrant/core/trades/seal/small';
 import { lazy, Suspense } from 'react';
 import type { ClockLine } from '../../figures/ClockFigure.tsx';
 import { ClockFigure } from '../../figures/ClockFigure.tsx';
@@ -15,6 +15,7 @@ import { view } from '../../steps/view.tsx';
 import { KeptFigure } from './KeptFigure.tsx';
 import { SealSettingFigure } from './SealSettingFigure.tsx';
 import { BaselineFigure, GasFigure, ThrottleFigure } from './SealSmallFigures.tsx';
+import { ShimsFigure } from './ShimsFigure.tsx';
 
 const ProofChart = lazy(() => import('./ProofChart.tsx'));
 
@@ -120,6 +121,10 @@ export const views: StepView[] = [
     Figure: ({ values, setup, typed }) => (
       <BaselineFigure mm={typed ?? values.baselineMm} pins={setup.family === 'clamp-split'} />
     ),
+    layout: 'field',
+  }),
+  view(sweepMiddle, {
+    Figure: ({ values }) => <ShimsFigure values={values} />,
     layout: 'field',
   }),
   view(kept, {
