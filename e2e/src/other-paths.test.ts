@@ -236,7 +236,7 @@ it('a job is opened, worked and reloaded on a device that has no connection, and
   expect(molasses).toHaveLength(1);
   const { events } = await (await page.request.get(`${plant.url}/api/jobs/${molasses[0].id}`)).json();
   expect(events).toHaveLength(14);
-  expect(new Set(events.map((e: { id: string }) => e.id)).size).toBe(13);
+  expect(new Set(events.map((e: { id: string }) => e.id)).size).toBe(14);
   await context.close();
 });
 

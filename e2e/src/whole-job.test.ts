@@ -191,7 +191,10 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
     })),
   ).toEqual(hand.typed);
   for (const r of sheet.readings) {
-    const meant = r.unit === 'deg' ? parseAngle(r.typed) : parseLength(r.typed, 'mm');
+    const meant =
+      r.unit === 'deg'
+        ? parseAngle(r.typed)
+        : parseLength(/^\./.test(r.typed) ? `${r.typed} in` : r.typed, 'mm');
     expect(meant.ok && ('mm' in meant ? meant.mm : meant.deg)).toBeCloseTo(r.value, 9);
     expect(r.by).toBe('Asta');
   }

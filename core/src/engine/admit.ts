@@ -56,11 +56,15 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
   if (e.author.role === 'viewer') return 'A viewer reads; only fitters and lead hands record.';
   if (!state) return e.type === 'job.opened' ? null : 'This job is not opened yet.';
   if (e.type === 'job.opened') return 'This job is open already.';
+  if (state.cancelled && e.type !== 'note.added')
+    return 'This job was cancelled: nothing more is done to it. Open a new one.';
   if (state.signed && e.type !== 'note.added' && e.type !== 'sheet.reopened')
     return 'The sheet is signed: notes can be added; a correction opens a revision, with its reason.';
   switch (e.type) {
     case 'note.added':
       return null;
+    case 'job.cancelled':
+      return refuseCancelling(state, e);
     case 'setup.changed':
       return refuseChange(state, e);
     case 'change.seen':
@@ -243,6 +247,16 @@ function refuseLook(state: JobState, e: JobEventOf<'change.seen'>): Refusal {
   if (!change) return 'There is no such change of the setup.';
   if (change.seen) return `${change.seen.author.name} has looked at it already.`;
   return change.author.id === e.author.id ? 'You made this change: somebody else looks at it.' : null;
+}
+
+/** A job opened by mistake is cancelled by who opened it until something is read or tightened; after that by a lead hand. */
+function refuseCancelling(state: JobState, e: JobEventOf<'job.cancelled'>): Refusal {
+  if (e.author.role === 'lead') return null;
+  if (state.readings.length + state.ticks.length + state.past.length > 0)
+    return 'Something is recorded already: a lead hand cancels it.';
+  return e.author.id === state.opened.author.id
+    ? null
+    : `Only ${state.opened.author.name}, who opened it, or a lead hand cancels it.`;
 }
 
 /** A signed sheet is opened again by who signed it, or by a lead hand. */

@@ -86,6 +86,8 @@ export const eventData = {
   }).noUnknown(),
   /** A signed sheet is opened again to be corrected; what was signed stays as it was. */
   'sheet.reopened': object({ reason: reason() }).noUnknown(),
+  /** Opened by mistake: it leaves the board and stays in the record. */
+  'job.cancelled': object({ reason: reason() }).noUnknown(),
   'note.added': object({ text: string().trim().min(1).max(1000).required() }).noUnknown(),
 } as const;
 

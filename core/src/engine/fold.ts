@@ -4,6 +4,7 @@ import { loosenedAt, roundOf } from './facts.ts';
 import type { Reopening } from './reopening.ts';
 import { ISOLATION } from './reopening.ts';
 import type { Facts, Hold, Stamp, StepReport } from './state.ts';
+import type { GateItem } from './step.ts';
 import { procedureFor, reopeningOf } from './trades.ts';
 
 /** Reports as they stand before an event, by step; asked for only where a step opens again. */
@@ -59,8 +60,8 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
         ...f,
         setupChanges: f.setupChanges.map((c) => (c.id === e.data.change ? { ...c, seen: s } : c)),
       };
-    case 'gate.answered':
-      return {
+    case 'gate.answered': {
+      const told: Facts = {
         ...f,
         answers: [
           ...f.answers.filter(
@@ -69,6 +70,22 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
           { ...s, id: e.id, ...e.data, attempt: f.attempt },
         ],
       };
+      const loosens = e.data.answer === 'yes' ? loosenedBy(f, e.data) : undefined;
+      if (!loosens) return told;
+      const { steps, because } = loosens;
+      return undo(
+        {
+          ...told,
+          loosened: [
+            ...told.loosened,
+            ...steps.map((step) => ({ ...s, id: e.id, step, reason: because, attempt: f.attempt })),
+          ],
+          passes: told.passes.filter((p) => !steps.includes(p.step)),
+        },
+        told,
+        { of: steps, because, stamp: s, reports },
+      );
+    }
     case 'reading.taken':
       return {
         ...f,
@@ -173,10 +190,18 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
         revisions: [...f.revisions, { ...s, reason: e.data.reason }],
         passes: f.passes.filter((p) => p.step !== 'sign'),
       };
+    case 'job.cancelled':
+      return { ...f, cancelled: { ...s, reason: e.data.reason } };
     case 'note.added':
       return { ...f, notes: [...f.notes, { ...s, id: e.id, text: e.data.text }] };
   }
 }
+
+/** What an answer of yes loosens, if its question is one of loosening. */
+const loosenedBy = (f: Facts, { step, item }: { step: string; item: string }): GateItem['loosens'] =>
+  procedureFor(f.setup)
+    .steps.find((x) => x.id === step)
+    ?.items?.find((i) => i.id === item)?.loosens;
 
 function setupChanged(f: Facts, e: JobEventOf<'setup.changed'>, s: Stamp): Facts {
   const wanted = e.data.setup.holdBefore as readonly string[];

@@ -207,7 +207,8 @@ function firstTold(before: JobState, after: Facts, e: JobEvent): number {
   const step = stepOf?.(e, before);
   if (step === undefined || step === null) return 0;
   const opened = after.past.slice(before.past.length).map((p) => p.step);
-  const at = [step, ...opened].map((id) => before.steps.findIndex((s) => s.id === id));
+  const loose = after.loosened.slice(before.loosened.length).map((l) => l.step);
+  const at = [step, ...opened, ...loose].map((id) => before.steps.findIndex((s) => s.id === id));
   return Math.max(0, Math.min(...at));
 }
 

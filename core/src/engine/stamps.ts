@@ -22,5 +22,6 @@ export function stampsOf(state: JobState): Stamp[] {
     ...state.fixedNamed,
     ...state.signatures,
     ...state.revisions,
+    ...(state.cancelled ? [state.cancelled] : []),
   ];
 }

@@ -138,6 +138,8 @@ export type Facts<S extends Setup = Setup> = {
   signed: Signature | null;
   /** Every signature ever given. */
   signatures: Signature[];
+  /** Opened by mistake, by whom it was cancelled and why; not there on any other job. */
+  cancelled?: Stamp & { reason: string };
   /** Each time a signed sheet was opened again to be corrected. */
   revisions: Array<Stamp & { reason: string }>;
 };

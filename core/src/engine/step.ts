@@ -10,6 +10,8 @@ export type GateItem = {
   remedy?: string;
   /** Something seen is written down with the answer. */
   note?: boolean;
+  /** Answered yes, the bolts of these steps are loose: they open again with all that stands on them. */
+  loosens?: { steps: readonly string[]; because: string };
   /** Something may be written down with the answer: what, for the field. */
   mayNote?: string;
 };

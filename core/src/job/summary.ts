@@ -78,14 +78,18 @@ export function summarise(state: JobState): JobSummary {
       ...(s.reopened ? { reopened: s.reopened.because } : {}),
     })),
     present: state.present,
-    act: state.signed ? `Signed by ${state.signed.name}.` : (present?.report?.act ?? ''),
-    held: pinned ? pinned.reason : stop ? stop.reason : null,
-    verdict: state.signed ? 'accept' : (present?.verdict ?? 'accept'),
+    act: state.cancelled
+      ? `Cancelled by ${state.cancelled.author.name}: ${state.cancelled.reason}`
+      : state.signed
+        ? `Signed by ${state.signed.name}.`
+        : (present?.report?.act ?? ''),
+    held: state.cancelled ? null : pinned ? pinned.reason : stop ? stop.reason : null,
+    verdict: state.signed || state.cancelled ? 'accept' : (present?.verdict ?? 'accept'),
     attempt: state.attempt,
     readings: state.readings.length,
     signedBy: state.signed?.name ?? null,
-    dueAt: state.signed ? null : (present?.report?.dueAt ?? null),
-    waitsForLead: !state.signed && (pinned !== null || asked !== undefined),
+    dueAt: state.signed || state.cancelled ? null : (present?.report?.dueAt ?? null),
+    waitsForLead: !state.signed && !state.cancelled && (pinned !== null || asked !== undefined),
     lastAt: lastOf(acts, state.opened.at),
     hands: [...new Set(acts.map((s) => s.author.id))],
   };

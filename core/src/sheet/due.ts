@@ -10,7 +10,7 @@ export function fallsDue(state: JobState): Due[] {
   const readings = state.steps.flatMap((s): Due[] => {
     const at = reportAt(state, s.id)?.dueAt;
     const what = stepOf(state, s.id)?.dueWord ?? s.title;
-    return at && !state.signed ? [{ what, at, minutes: READING_MIN }] : [];
+    return at && !state.signed && !state.cancelled ? [{ what, at, minutes: READING_MIN }] : [];
   });
   return [...readings, ...(tradeOf(state.setup).words.due?.(state) ?? [])];
 }

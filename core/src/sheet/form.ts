@@ -94,7 +94,7 @@ export type FitUpSheet = {
     partNumber: string | null;
     openedAt: string;
     openedBy: string;
-    state: 'open' | 'signed';
+    state: 'open' | 'signed' | 'cancelled';
   };
   /** Where its times are said in, an IANA name. */
   timeZone: string;

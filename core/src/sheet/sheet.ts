@@ -46,7 +46,7 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
       partNumber: state.setup.partNumber ?? null,
       openedAt: state.opened.at,
       openedBy: state.opened.author.name,
-      state: state.signed ? 'signed' : 'open',
+      state: state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open',
     },
     timeZone: zone,
     setup: state.setup,

@@ -100,6 +100,19 @@ describe('recording', () => {
     );
   });
 
+  it('a cancelled job leaves the board and stays in the record', async () => {
+    const h = freshHand('cancelled').do('job.cancelled', { reason: 'opened at the wrong machine' });
+    const stored = await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));
+    expect(stored.body.outcomes.every((o: { outcome: string }) => o.outcome === 'stored')).toBe(true);
+    const open = await asta('GET', '/api/jobs?state=open&limit=200');
+    expect(open.body.jobs.map((j: { id: string }) => j.id)).not.toContain(h.jobId);
+    const read = await asta('GET', `/api/jobs/${h.jobId}`);
+    expect(read.body.job.state).toBe('cancelled');
+    const events = [{ ...h.events[0], id: v7(), type: 'note.added', data: { text: 'it stays' } }];
+    const noted = await asta('POST', `/api/jobs/${h.jobId}/events`, { events });
+    expect(noted.body.outcomes[0].outcome).toBe('stored');
+  });
+
   it('two tabs sending the same events at once store them once', async () => {
     for (let round = 0; round < 6; round++) {
       const h = freshHand(`twins ${round}`).safe();

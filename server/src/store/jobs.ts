@@ -7,7 +7,7 @@ export type JobListing = JobSummary & {
   id: string;
   number: string;
   positionId: string;
-  state: 'open' | 'signed';
+  state: 'open' | 'signed' | 'cancelled';
   openedAt: string;
   updatedAt: string;
   /** When it was signed; null while it is open. */
@@ -18,7 +18,7 @@ type Row = {
   id: string;
   serial: number;
   position_id: string;
-  state: 'open' | 'signed';
+  state: 'open' | 'signed' | 'cancelled';
   event_count: number;
   summary: string;
   summary_version: number;

@@ -5,6 +5,7 @@ import * as gaugesAndRules from './migrations/002-gauges-and-house-rules.ts';
 import * as pumpAndWrench from './migrations/003-pump-wrench-thermometer.ts';
 import * as dropCounter from './migrations/004-drop-counter.ts';
 import * as recordStands from './migrations/005-record-that-stands.ts';
+import * as cancelledJobs from './migrations/006-cancelled-jobs.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -12,6 +13,7 @@ const MIGRATIONS = [
   { name: '003-pump-wrench-thermometer', up: pumpAndWrench.up },
   { name: '004-drop-counter', up: dropCounter.up },
   { name: '005-record-that-stands', up: recordStands.up },
+  { name: '006-cancelled-jobs', up: cancelledJobs.up },
 ];
 
 /**

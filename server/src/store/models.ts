@@ -54,7 +54,7 @@ export interface JobRow extends Model<InferAttributes<JobRow>, InferCreationAttr
   id: string;
   serial: CreationOptional<number>;
   positionId: string;
-  state: 'open' | 'signed';
+  state: 'open' | 'signed' | 'cancelled';
   eventCount: number;
   /** The board's line, as JSON, written in the same transaction as the events it sums up. */
   summary: string;

@@ -258,7 +258,10 @@ describe('a database laid in by an earlier release', () => {
           [e.id, jobId, i + 1, e.type, e.author.id, new Date(e.at), new Date(e.at), body],
         );
       }
-      expect(await migrate(owner.sequelize, mariadb.app.user)).toEqual(['005-record-that-stands']);
+      expect(await migrate(owner.sequelize, mariadb.app.user)).toEqual([
+        '005-record-that-stands',
+        '006-cancelled-jobs',
+      ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);
       expect(await verify(owner)).toMatchObject({ jobs: 1, events: h.events.length, sheets: 1, faults: [] });

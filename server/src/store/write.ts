@@ -27,10 +27,13 @@ const errnoOf = (error: unknown): number | undefined => {
 /** An event to be stored; `signed` is the job under the signature it gives. */
 export type Fresh = { event: JobEvent; body: string; chain: string; now: Date; signed?: JobState };
 
+const stateOf = (state: JobState): 'open' | 'signed' | 'cancelled' =>
+  state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open';
+
 /** Columns of a job's row that its events decide. */
 function rowOf(state: JobState, count: number, chain: string, now: Date) {
   return {
-    state: state.signed ? ('signed' as const) : ('open' as const),
+    state: stateOf(state),
     eventCount: count,
     chain,
     machine: state.setup.machine,

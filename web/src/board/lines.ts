@@ -10,7 +10,7 @@ import { copyOf } from '../data/sent-events.ts';
 export type Line = JobSummary & {
   id: string;
   number: string;
-  state: 'open' | 'signed';
+  state: 'open' | 'signed' | 'cancelled';
   updatedAt: string;
   signedAt?: string | null;
 };
@@ -47,7 +47,7 @@ async function withWaiting(lines: Line[], waiting: readonly JobEvent[]): Promise
             ...summarise(state),
             id,
             number: before?.number ?? 'not sent',
-            state: state.signed ? 'signed' : 'open',
+            state: state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open',
             updatedAt: here.at(-1)?.at ?? state.opened.at,
           }
         : null;

@@ -3,6 +3,7 @@ import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engi
 import type { StepDefinition } from '@fulcrant/core/engine/step';
 import { procedureFor, reopeningOf } from '@fulcrant/core/engine/trades';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { placeName } from '@fulcrant/core/sheet/place-name';
 import { useState } from 'react';
 import { type JobView, useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
@@ -14,7 +15,7 @@ import type { Ask } from './acts.ts';
 import { actsOf } from './acts.ts';
 import { ImportDialog } from './ImportDialog.tsx';
 import { MoreDialog } from './MoreDialog.tsx';
-import { TakenLine } from './ReadingLine.tsx';
+import { ReadingLine, TakenLine } from './ReadingLine.tsx';
 import { ReadingsDialog } from './ReadingsDialog.tsx';
 
 type Props = {
@@ -54,7 +55,8 @@ export function Actions({
   const { steps } = procedureFor(state.setup);
   const after = steps[steps.findIndex((s) => s.id === step.id) + 1];
   const held = step.hold !== undefined && !step.hold.released;
-  const may = person?.role !== 'viewer' && !state.signed;
+  const may = person?.role !== 'viewer' && !state.signed && !state.cancelled;
+  const mayCancel = may && (person?.role === 'lead' || person?.id === state.opened.author.id);
   const taken = standing(state, step.id, definition.again ? state.attempt : 'any');
   const tight = state.ticks.filter((t) => t.step === step.id && !t.withdrawn && t.attempt === state.attempt);
   const last = definition.kind.bolt ? tight.at(-1) : taken.at(-1);
@@ -73,6 +75,18 @@ export function Actions({
   };
   const mayWithdraw = last !== undefined && may;
   useKeys({ pass: () => open && pass(), withdraw: () => mayWithdraw && withdrawLast() });
+
+  // A person knows “station 2 at 0°”, not its key.
+  const name = (r: Reading) =>
+    placeName(
+      state,
+      r,
+      state.readings.slice(
+        0,
+        state.readings.findIndex((x) => x.id === r.id),
+      ),
+      Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : []))),
+    );
 
   const acts = actsOf(job, step, reopening, reading);
   const chosen = ask ? acts[ask] : null;
@@ -137,7 +151,8 @@ export function Actions({
           onClose={() => setAsk(null)}
           onReason={chosen.run}
         >
-          {ask === 'withdraw' && reading && <TakenLine taken={reading} />}
+          {ask === 'withdraw' && reading && <TakenLine taken={reading} name={name} />}
+          {ask === 'release' && <Holds state={state} step={step.id} name={name} />}
           {ask === 'dismount' && <p className="m-0">{reopening?.caution}</p>}
         </ReasonDialog>
       )}
@@ -158,6 +173,7 @@ export function Actions({
               () => setAsk('loosen'),
             ],
           mayTakeBack && [reopening?.does ?? '', () => setAsk('dismount')],
+          mayCancel && ['Cancel this job', () => setAsk('cancel')],
           person?.role !== 'viewer' && ['Note on the sheet', () => setAsk('note')],
         ]}
         mayChange={may}
@@ -177,6 +193,7 @@ export function Actions({
         onClose={() => setListing(false)}
         title={step.title}
         readings={state.readings.filter((r) => r.step === step.id)}
+        name={name}
         onWithdraw={
           may
             ? (r) => {
@@ -188,5 +205,25 @@ export function Actions({
         }
       />
     </div>
+  );
+}
+
+/** Lines of a release: enough to see what is let go on. */
+const HELD_LINES = 6;
+
+/** What was last read before a hold, beside the button that lets it go. */
+function Holds({ state, step, name }: { state: JobState; step: string; name: (r: Reading) => string }) {
+  const order = state.steps.map((s) => s.id);
+  const upTo = order.indexOf(step);
+  const read = state.readings.filter((r) => !r.withdrawn && order.indexOf(r.step) <= upTo).slice(-HELD_LINES);
+  if (read.length === 0) return null;
+  return (
+    <ul className="m-0 list-none border-y border-faint p-0 py-1" data-held-readings>
+      {read.map((r) => (
+        <li key={r.id}>
+          <ReadingLine reading={r} name={name(r)} />
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -66,7 +66,8 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
   const definition = steps.find((s) => s.id === step.id) ?? steps[0];
   const entry = useEntry(job, state, step.id, step.status === 'present' ? step.report : null);
   const held = step.hold !== undefined && !step.hold.released;
-  const open = step.status === 'present' && !held && person?.role !== 'viewer' && !state.signed;
+  const open =
+    step.status === 'present' && !held && person?.role !== 'viewer' && !state.signed && !state.cancelled;
   const supposed = open
     ? (entry.shown.steps.find((s) => s.id === step.id)?.report ?? step.report)
     : step.report;
@@ -148,6 +149,13 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
                 ? `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
                 : definition.guide}
             </p>
+            {state.cancelled && (
+              <p className="m-0 mt-0.5 border-l-4 border-stop pl-2 leading-snug" data-cancelled>
+                <strong className="font-label text-lg font-semibold">Cancelled.</strong>{' '}
+                {state.cancelled.reason} ({state.cancelled.author.name},{' '}
+                {format(new Date(state.cancelled.at), 'd MMM HH:mm')}). It stays in the record.
+              </p>
+            )}
             {state.signed && (
               <p className="m-0 mt-0.5 border-l-4 border-rule pl-2 leading-snug">
                 Signed: the record is{' '}

@@ -31,11 +31,15 @@ export function Judgements({
   survey: boolean;
 }) {
   const { person } = useSession();
-  const [accepting, setAccepting] = useState<Finding | null>(null);
+  const [accepting, setAccepting] = useState<readonly Finding[]>([]);
   const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
   if (findings.length === 0) return null;
   const blocking = (f: Finding) =>
     (step.status === 'present' || survey) && ['reject', 'too-close'].includes(f.verdict);
+  const acceptable =
+    supposed || state.signed
+      ? []
+      : findings.filter((f) => f.acceptable && blocking(f) && !acceptanceOf(state, step.id, f));
   return (
     <section aria-label="Verdicts">
       <h2 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h2>
@@ -52,13 +56,9 @@ export function Judgements({
                   : undefined
               }
             >
-              {!d &&
-                !supposed &&
-                blocking(f) &&
-                f.acceptable &&
-                !state.signed &&
+              {acceptable.includes(f) &&
                 (person?.role === 'lead' ? (
-                  <Button className="mt-2" onClick={() => setAccepting(f)}>
+                  <Button className="mt-2" onClick={() => setAccepting([f])}>
                     Accept this, by name
                   </Button>
                 ) : (
@@ -71,23 +71,33 @@ export function Judgements({
           );
         })}
       </ul>
+      {/* One thing seen at four places is one thing to accept. */}
+      {acceptable.length > 1 && person?.role === 'lead' && (
+        <Button className="mt-2" onClick={() => setAccepting(acceptable)} data-accept-all>
+          Accept all {acceptable.length} together, by name
+        </Button>
+      )}
       <ReasonDialog
-        open={accepting !== null}
-        title="Accept this deviation"
+        open={accepting.length > 0}
+        title={accepting.length > 1 ? `Accept these ${accepting.length} deviations` : 'Accept this deviation'}
         ask="Why may it stand? Your name and this reason print on the sheet."
         does="Accept"
-        onClose={() => setAccepting(null)}
-        onReason={(reason) =>
-          accepting
-            ? job.act('deviation.accepted', {
+        onClose={() => setAccepting([])}
+        onReason={async (reason) => {
+          const refused = await job.actAll(
+            accepting.map((f) => ({
+              type: 'deviation.accepted',
+              data: {
                 step: step.id,
-                finding: accepting.code,
-                numbers: numbersOf(accepting),
-                stands: accepting.reason,
+                finding: f.code,
+                numbers: numbersOf(f),
+                stands: f.reason,
                 reason,
-              })
-            : Promise.resolve(null)
-        }
+              },
+            })),
+          );
+          return refused.find((r) => r !== null) ?? null;
+        }}
       />
     </section>
   );

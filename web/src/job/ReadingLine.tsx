@@ -5,13 +5,12 @@ import { format } from 'date-fns';
 import { useSay, useSettings } from '../ui/settings.tsx';
 
 /** One reading as it stands on the sheet. */
-export function ReadingLine({ reading: r }: { reading: Reading }) {
+export function ReadingLine({ reading: r, name }: { reading: Reading; name: string }) {
   const say = useSay();
   return (
     <p className="m-0 leading-snug">
       <span className={r.withdrawn ? 'line-through' : ''}>
-        <span className="figures">{r.place}</span>:{' '}
-        <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
+        <span>{name}</span>: <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
         <span className="text-muted">
           typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
           {r.attempt > 1 ? `attempt ${r.attempt}` : ''}
@@ -28,9 +27,9 @@ export function ReadingLine({ reading: r }: { reading: Reading }) {
 }
 
 /** What is about to be taken back: a reading, or a bolt. */
-export function TakenLine({ taken }: { taken: Reading | BoltTick }) {
+export function TakenLine({ taken, name }: { taken: Reading | BoltTick; name: (r: Reading) => string }) {
   const { unit } = useSettings();
-  if ('place' in taken) return <ReadingLine reading={taken} />;
+  if ('place' in taken) return <ReadingLine reading={taken} name={name(taken)} />;
   return (
     <p className="m-0 leading-snug">
       <span className="figures">{taken.bolt}</span>:{' '}

@@ -8,12 +8,15 @@ export function ReadingsDialog({
   onClose,
   title,
   readings,
+  name,
   onWithdraw,
 }: {
   open: boolean;
   onClose: () => void;
   title: string;
   readings: readonly Reading[];
+  /** What a person calls the place of a reading. */
+  name: (r: Reading) => string;
   onWithdraw: ((r: Reading) => void) | null;
 }) {
   return (
@@ -25,11 +28,14 @@ export function ReadingsDialog({
             key={r.id}
             className="flex flex-wrap items-center justify-between gap-3 border-t border-faint py-1"
           >
-            <ReadingLine reading={r} />
+            <ReadingLine reading={r} name={name(r)} />
             {onWithdraw && !r.withdrawn && <Button onClick={() => onWithdraw(r)}>Withdraw</Button>}
           </li>
         ))}
       </ul>
+      <div className="flex justify-end border-t border-faint pt-2">
+        <Button onClick={onClose}>Close</Button>
+      </div>
     </Dialog>
   );
 }

@@ -18,9 +18,11 @@ export function TitleBlock({ state, number }: { state: JobState; number: string 
           <dt className="kicker">Job</dt>
           <dd className="figures m-0 text-lg leading-tight">{number ?? 'not sent yet'}</dd>
           <dd className="m-0 text-sm">
-            {state.signed
-              ? `signed by ${state.signed.name}`
-              : `open${state.attempt > 1 ? `, attempt ${state.attempt}` : ''}`}
+            {state.cancelled
+              ? `cancelled by ${state.cancelled.author.name}`
+              : state.signed
+                ? `signed by ${state.signed.name}`
+                : `open${state.attempt > 1 ? `, attempt ${state.attempt}` : ''}`}
           </dd>
         </div>
         <div className="px-3 py-1">

@@ -3,7 +3,7 @@ import type { Reading, StepState } from '@fulcrant/core/engine/state';
 import type { JobView } from '../data/job.ts';
 
 /** The rarer acts, each of which asks for a reason first. */
-export type Ask = 'repeat' | 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'note';
+export type Ask = 'repeat' | 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'cancel' | 'note';
 
 /** What is asked before an act, and what is done with the answer. */
 export type Act = {
@@ -59,6 +59,12 @@ export function actsOf(
       ask: 'Why? Tightening begins again at the first pass.',
       does: 'They are loose',
       run: (reason) => job.act('bolts.loosened', { step: step.id, reason }),
+    },
+    cancel: {
+      title: 'Cancel this job',
+      ask: 'Why? It leaves the board and stays in the record; nothing more can be done to it.',
+      does: 'Cancel it',
+      run: (reason) => job.act('job.cancelled', { reason }),
     },
     note: {
       title: 'Note on the sheet',

@@ -4,6 +4,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import { schoolsOf } from '../../engine/setup.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
 import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { gaugeFindings } from '../gauges.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
@@ -87,7 +88,10 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
       .find((k) => !readingAt(facts, step.id, k, 'any'));
     const next = nextKey ? placeOf(facts, nextKey) : null;
     return {
-      findings: [...result.findings, ...gaugeFindings(read)],
+      findings: [
+        ...result.findings.map((f) => (c.seat === 'packing-sleeve' ? eased(f) : f)),
+        ...gaugeFindings(read),
+      ],
       working: result.working,
       beams: result.beams,
       values: { ...result.values, ...grid, matrix } satisfies ShaftValues,
@@ -109,6 +113,16 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
     return place;
   },
 });
+
+/** Packing follows a sleeve by more than a micrometer doubts: too close to call does not stop it. Common practice, no source. */
+const eased = (f: Finding): Finding =>
+  f.verdict === 'too-close'
+    ? {
+        ...f,
+        verdict: 'caution',
+        remedy: 'Packing follows it. Measured again where it decides whether the sleeve stays.',
+      }
+    : f;
 
 /** The largest and the smallest place once more: where a verdict too close to call is settled. */
 function again(

@@ -51,6 +51,16 @@ describe('the order of a seal', () => {
     h.tighten('glandbolts').pass('glandbolts');
   });
 
+  it('a purged seal is judged on a throttle’s shaft, and no other', () => {
+    const purged = kind('purged seal');
+    expect(check(setupSchema, purged).ok).toBe(true);
+    const other = check(setupSchema, {
+      ...purged,
+      condition: { ...purged.condition, seat: 'mechanical-seal' },
+    });
+    expect(other.ok ? [] : other.faults.map((f) => f.path)).toEqual(['condition.seat']);
+  });
+
   it('gas is set when its pipes are on; its safety asks for air', () => {
     const at = ids('purged seal');
     expect(at.indexOf('gas')).toBe(at.indexOf('pipes') + 1);

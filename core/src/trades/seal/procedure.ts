@@ -33,7 +33,7 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
     title: SEAL_FAMILY_TITLE[setup.family],
     steps: sealStandsOn(setup, [
       safe(setup),
-      ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
+      // Before anything is measured: what does not suit its fluid is said while another can still be fetched.
       {
         id: 'parts',
         title: 'Parts',
@@ -50,6 +50,7 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
         ],
         closes: 'Once it is on the shaft, O-rings and faces can no longer be looked at.',
       },
+      ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       ...FAMILY_STEPS[setup.family](setup),
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       ...sealEnd(setup),

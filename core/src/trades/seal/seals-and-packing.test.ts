@@ -85,7 +85,7 @@ describe('the order of a cartridge', () => {
 });
 
 describe('metal on metal at the hand turn', () => {
-  const round = ['clips', 'gland', 'full', 'screws', 'glandtorque', 'screwtorque', 'off'];
+  const round = ['clips', 'gland', 'full', 'screws'];
 
   it('goes through the recovery in its order, counts the rounds, and asks for a cause after two', () => {
     const h = upTo(handAt(cartridgeSeal), 'handturn');
@@ -96,6 +96,12 @@ describe('metal on metal at the hand turn', () => {
     // Nor a step of the round before the one ahead of it.
     expect(() => answer(h, 'handturn', 'r1-full', 'yes')).toThrow('That is not asked now.');
     for (const id of round) answer(h, 'handturn', `r1-${id}`, 'yes');
+    // Loose now: gland bolts and screws go by the wrench again, the gland is felt, the setting proved.
+    expect(h.state.present).toBe('glandbolts');
+    for (const step of ['glandbolts', 'gland-gaps', 'screws', 'clips', 'reached', 'handturn'])
+      expect(h.state.steps.find((s) => s.id === step)?.status).not.toBe('done');
+    upTo(h, 'handturn');
+    expect(() => h.pass('handturn')).toThrow();
     answer(h, 'handturn', 'turn1', 'no');
     expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: false });
     expect(report(h, 'handturn')?.findings.find((f) => f.code === 'turn.cause')).toMatchObject({
@@ -103,10 +109,16 @@ describe('metal on metal at the hand turn', () => {
       remedy: expect.stringContaining('Box face'),
     });
     for (const id of round) answer(h, 'handturn', `r2-${id}`, 'yes');
+    upTo(h, 'handturn');
     answer(h, 'handturn', 'turn2', 'yes');
     expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: true });
     h.pass('handturn');
-    expect(fitUpSheet(h.state, 'F-1').results.recoveryRounds).toBe(2);
+    const sheet = fitUpSheet(h.state, 'F-1');
+    expect(sheet.results.recoveryRounds).toBe(2);
+    // Every round's bolts stand on the sheet.
+    const glands = sheet.bolts.filter((b) => b.step === 'glandbolts');
+    expect(glands).toHaveLength(3 * (glands.length / 3));
+    expect(glands.length).toBeGreaterThan(3 * cartridgeSeal.glandBolts);
   });
 });
 

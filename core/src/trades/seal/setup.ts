@@ -232,6 +232,14 @@ export const sealSetupSchema = object({
         })
       : true,
   )
+  .test('throttle-seat', (s, context) =>
+    s?.family === 'purged' && s.condition?.seat !== 'throttle'
+      ? context.createError({
+          path: 'condition.seat',
+          message: 'A purged seal seals by its throttle: the shaft is judged as a throttle’s.',
+        })
+      : true,
+  )
   .test('joint-even', (s, context) =>
     s?.jointScrews !== undefined && s.jointScrews % 2 === 1
       ? context.createError({

@@ -1,4 +1,4 @@
-import { answerTo } from '../../engine/facts.ts';
+import { answerTo, loosenedAt } from '../../engine/facts.ts';
 import type { Facts } from '../../engine/state.ts';
 import { type GateItem, type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
@@ -12,15 +12,22 @@ const ROUNDS_MOST = 4;
 /** After so many a cause is looked for. Common practice, no source: two. */
 const CAUSE_AFTER = 2;
 
-/** One round of centring recovery, in its order. */
-const ROUND: ReadonlyArray<readonly [string, string]> = [
-  ['clips', 'Clips back, finger-tight.'],
-  ['gland', 'Gland bolts loose.'],
-  ['full', 'Clips fully tight.'],
-  ['screws', 'Set screws loose.'],
-  ['glandtorque', 'Gland bolts to torque, evenly.'],
-  ['screwtorque', 'Set screws to torque: dog points, then cup points.'],
-  ['off', 'Clips off again, counted.'],
+const RECOVERY = 'centring recovery';
+
+/**
+ * One round of centring recovery, up to where gland and screws are loose with the clips holding the seal. From there the order
+ * is the one it was fitted in: gland bolts and set screws by the wrench, bolt by bolt, the gland felt square, clips off, the
+ * setting proved, and the hand turn again.
+ */
+const ROUND: ReadonlyArray<Pick<GateItem, 'ask' | 'loosens'> & { id: string }> = [
+  { id: 'clips', ask: 'Clips back, finger-tight.' },
+  { id: 'gland', ask: 'Gland bolts loose.' },
+  { id: 'full', ask: 'Clips fully tight.' },
+  {
+    id: 'screws',
+    ask: 'Set screws loose. Gland bolts and screws are then drawn again, by the wrench.',
+    loosens: { steps: ['glandbolts', 'screws'], because: RECOVERY },
+  },
 ];
 
 const turnItem = (round: number): GateItem => ({
@@ -30,7 +37,7 @@ const turnItem = (round: number): GateItem => ({
   remedy: 'Centring recovery: one round of it, in its order, then turn again.',
 });
 const roundItems = (round: number): GateItem[] =>
-  ROUND.map(([id, ask]) => ({ id: `r${round}-${id}`, group: `Recovery, round ${round}`, ask }));
+  ROUND.map((r) => ({ ...r, id: `r${round}-${r.id}`, group: `Recovery, round ${round}` }));
 
 /** Every question the loop can ever ask. */
 export const RECOVERY_ITEMS: GateItem[] = [
@@ -41,11 +48,14 @@ export const RECOVERY_ITEMS: GateItem[] = [
 const said = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, id: string) =>
   answerTo(facts, step.id, id, step.again ? facts.attempt : 'any')?.answer;
 
-/** Rounds begun, by the turns that were not free. */
+/** Rounds whose gland was loosened: what was drawn since is this round's. */
+const doneOf = (facts: Facts<SealSetup>): number =>
+  Math.min(ROUNDS_MOST, loosenedAt(facts, 'glandbolts').filter((l) => l.reason === RECOVERY).length);
+
+/** Rounds begun: those loosened, and one more where the turn after them was not free. */
 function roundsOf(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): number {
-  let rounds = 0;
-  while (rounds < ROUNDS_MOST && said(facts, step, `turn${rounds}`) === 'no') rounds++;
-  return rounds;
+  const done = doneOf(facts);
+  return said(facts, step, `turn${done}`) === 'no' ? Math.min(ROUNDS_MOST, done + 1) : done;
 }
 
 /**
@@ -54,21 +64,22 @@ function roundsOf(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): num
  */
 export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recovery', {
   asks(facts, step) {
+    const done = doneOf(facts);
     const rounds = roundsOf(facts, step);
-    const now = rounds === 0 ? [] : roundItems(rounds);
-    // In their order: one is asked when all before it are done, the turn when its round is.
-    const all = [...now, turnItem(rounds)];
+    // In their order: one is asked when all before it are done; the turn comes again when the order has.
+    const all = rounds === done ? [turnItem(done)] : roundItems(rounds);
     const open = all.findIndex((i) => said(facts, step, i.id) !== 'yes');
     return open < 0 ? all : all.slice(0, open + 1);
   },
   report(facts, step) {
     const rounds = roundsOf(facts, step);
-    const free = said(facts, step, `turn${rounds}`) === 'yes';
+    const looking = rounds > doneOf(facts);
+    const free = !looking && said(facts, step, `turn${rounds}`) === 'yes';
     const done = roundItems(rounds).filter((i) => said(facts, step, i.id) === 'yes').length;
     // Only what was answered no stands as such; what is still to come is told by the round.
     const findings: Finding[] = free
       ? []
-      : itemFindings(facts, step).filter((f) => rounds === 0 || !f.code.endsWith('.unanswered'));
+      : itemFindings(facts, step).filter((f) => !looking || !f.code.endsWith('.unanswered'));
     if (free)
       findings.push({
         code: 'turn.free',
@@ -80,7 +91,7 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
         source: 'practice',
         acceptable: true,
       });
-    else if (rounds > 0)
+    else if (looking)
       findings.push({
         code: 'turn.contact',
         verdict: 'incomplete',
@@ -106,7 +117,7 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
       next: null,
       act: free
         ? 'It turns free.'
-        : rounds > 0
+        : looking
           ? `Centring recovery, round ${rounds}`
           : 'Turn the shaft by hand, in running direction',
     };

@@ -310,6 +310,16 @@ describe('schools and maker’s values of a job', () => {
   });
 });
 
+it('a sleeve under packing at its limit is cautioned, a seat at the same limit is too close to call', () => {
+  const told = (seat: 'packing-sleeve' | 'mechanical-seal') => {
+    const h = surveyor({ maker: { shaftLowerMm: 59.9, shaftUpperMm: 60 } }, { seat, measures: ['shaft'] });
+    h.safe().follow('shaft', 'micrometer', () => 60);
+    return verdicts(h, 'shaft')['shaft.largest'];
+  };
+  expect(told('mechanical-seal')).toBe('too-close');
+  expect(told('packing-sleeve')).toBe('caution');
+});
+
 describe('the condition part of a fitting job', () => {
   it('comes before the bearing, and there a stop holds', () => {
     const h = hand({
