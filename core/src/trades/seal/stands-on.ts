@@ -61,3 +61,9 @@ export function sealStandsOn(
   };
   return standing(own, steps);
 }
+
+/** A step that opens again when one of these is undone. */
+export const standingOn = (step: StepDefinition<SealSetup>, ...on: string[]): StepDefinition<SealSetup> => ({
+  ...step,
+  standsOn: [...(step.standsOn ?? []), ...on],
+});
