@@ -75,6 +75,12 @@ describe('a sweep gathered from a stream', () => {
     const first = sweepReadings(s)[0]?.valueMm ?? 9;
     expect(first).toBeCloseTo(0, 3);
     expect(sweepClosing(s)).toBeCloseTo(first, 3);
+    // An oval one swept fast, a value every three degrees or so: what closes the turn is within a step of 0.002.
+    let oval = startSweep(24);
+    for (let deg = 0.4; deg <= 360; deg += 2.9)
+      oval = addToSweep(oval, deg, 0.05 * Math.sin((2 * deg * Math.PI) / 180));
+    const closing = (sweepClosing(oval) ?? 9) - (sweepReadings(oval)[0]?.valueMm ?? -9);
+    expect(Math.abs(closing)).toBeLessThan(0.002);
   });
 
   const turn = (angles: number, perDegree: number, f: (deg: number) => number, to = 365) => {

@@ -11,7 +11,7 @@ const EMPTY: Bin = { n: 0, x: 0, y: 0, xx: 0, xy: 0 };
  */
 function atAngle({ n, x, y, xx, xy }: Bin): number {
   const spread = xx - (x * x) / n;
-  if (n < 3 || spread < 1e-9) return y / n;
+  if (n < 2 || spread < 1e-9) return y / n;
   const slope = (xy - (x * y) / n) / spread;
   return (y - slope * x) / n;
 }
@@ -50,7 +50,9 @@ export function addToSweep(s: Sweep, angleDeg: number, valueMm: number): Sweep {
   const spacing = 360 / s.angles;
   const turnedDeg = Math.max(s.turnedDeg, angleDeg);
   const i = Math.round(angleDeg / spacing);
-  const near = Math.abs(angleDeg - i * spacing) <= spacing / 4;
+  // Where the turn begins and where it closes there is one side only: what is met there reaches farther.
+  const end = i === 0 || i === s.angles;
+  const near = Math.abs(angleDeg - i * spacing) <= spacing / (end ? 2 : 4);
   if (!near || i < 0 || i > s.angles) return { ...s, samples: s.samples + 1, turnedDeg };
   const bins = s.bins.map((b, k) => (k === i ? withOne(b, angleDeg - i * spacing, valueMm) : b));
   return { ...s, bins, samples: s.samples + 1, turnedDeg };

@@ -124,7 +124,7 @@ export function ReadingEntry(props: Props) {
           {shown && <Fault>{say(shown)}</Fault>}
         </div>
       </form>
-      <div className="flex flex-wrap items-center gap-x-6">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <FeedBar place={place} onTake={take} />
         {children}
       </div>
