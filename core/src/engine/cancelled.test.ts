@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
+import { fixedBearingOn } from '../job/fixed-bearing.ts';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
-import { asta, hand, imke, refuses, round } from '../testing/test-stand.ts';
+import { asta, hand, imke, refuses, round, toBolts } from '../testing/test-stand.ts';
 
 const bram = { id: 'bram', name: 'Bram', role: 'fitter' } as const;
 
@@ -26,4 +27,12 @@ it('once something is read only a lead hand cancels it, and what was read stays'
   h.by(imke).do('job.cancelled', { reason: 'wrong shaft' });
   expect(h.state.readings).toHaveLength(9);
   expect(h.state.cancelled).toMatchObject({ author: { id: 'imke' }, reason: 'wrong shaft' });
+});
+
+it('no float is set from a fixed bearing whose job was cancelled', () => {
+  const h = toBolts();
+  const { machine } = h.state.setup;
+  expect(fixedBearingOn(h.state, machine)).toMatchObject({ position: h.state.setup.position });
+  h.by(imke).do('job.cancelled', { reason: 'bearing went back to the store' });
+  expect(fixedBearingOn(h.state, machine)).toMatch(/was cancelled/);
 });

@@ -95,7 +95,7 @@ export async function signedJobs(db: Database, q: Question): Promise<JobPage> {
 export async function fixedJobs(db: Database, machine: string, limit: number): Promise<JobPage> {
   const rows = await rowsOf<Row>(
     db,
-    `SELECT ${COLUMNS} FROM jobs WHERE machine = ? AND role = 'fixed' ORDER BY id DESC LIMIT ?`,
+    `SELECT ${COLUMNS} FROM jobs WHERE machine = ? AND role = 'fixed' AND state <> 'cancelled' ORDER BY id DESC LIMIT ?`,
     [machine, limit + 1],
   );
   return page(rows, limit, (r) => r.id);

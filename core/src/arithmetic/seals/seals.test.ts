@@ -286,6 +286,12 @@ describe('wear', () => {
     const v = sealWear({ readings }).values;
     expect(v.mmPerYear).toBeCloseTo(0.3, 9);
     expect(v.dueDays).toBeCloseTo(3652.5, 6);
+    // The day told lies in its own band, also where one bad reading turns the straight line.
+    const bad = sealWear({
+      readings: [...readings, { days: 1461, projectionMm: 0.9 }, { days: 1826.25, projectionMm: 1.5 }],
+    }).values;
+    expect(bad.dueFromDays).toBeLessThanOrEqual(bad.dueDays ?? -1);
+    expect(bad.dueToDays ?? Number.POSITIVE_INFINITY).toBeGreaterThanOrEqual(bad.dueDays ?? -1);
     expect(sealWear({ readings: readings.slice(0, 1) }).findings[0]?.verdict).toBe('incomplete');
     // Two readings, or three over less than a tenth of the way, tell no day.
     expect(sealWear({ readings: readings.slice(0, 2) }).values.dueDays).toBeNull();

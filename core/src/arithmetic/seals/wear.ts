@@ -40,6 +40,7 @@ function dueBand(
   readings: WearInput['readings'],
   service: number,
   resolutionMm: number,
+  dueDays: number,
 ): { from: number; to: number | null } | null {
   const n = readings.length;
   const mx = readings.reduce((t, r) => t + r.days, 0) / n;
@@ -54,7 +55,11 @@ function dueBand(
   const ahead = (service - my) / slope;
   if (g >= 1) return { from: readings.at(-1)?.days ?? 0, to: null };
   const half = ((t * s) / Math.abs(slope)) * Math.sqrt((1 - g) / n + ahead ** 2 / sxx);
-  return { from: mx + (ahead - half) / (1 - g), to: mx + (ahead + half) / (1 - g) };
+  // One bad reading turns this line and not the robust one: then the band reaches to both.
+  return {
+    from: Math.min(dueDays, mx + (ahead - half) / (1 - g)),
+    to: Math.max(dueDays, mx + (ahead + half) / (1 - g)),
+  };
 }
 
 /** Slope and level of a robust line: the median of all pair slopes, then of what is left. Source: Sen 1968. */
@@ -96,7 +101,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
   // Two readings three days apart tell no day: three at the least, over a tenth of the way.
   const early = near !== null && (readings.length < LEAST_READINGS || last.days < LEAST_SHARE * near);
   const dueDays = early ? null : near;
-  const band = dueDays === null ? null : dueBand(readings, service, input.resolutionMm ?? 0.02);
+  const band = dueDays === null ? null : dueBand(readings, service, input.resolutionMm ?? 0.02, dueDays);
   const leftDays = dueDays === null ? null : dueDays - last.days;
   const due = last.projectionMm <= service || (leftDays !== null && leftDays <= 0);
   return {
