@@ -7,17 +7,25 @@ export default defineConfig({
   test: {
     // A small machine has two cores, and a browser test waits as often as it works.
     maxWorkers: 2,
+    // Core and web are pure: their files may share what one worker has read in. Servers, command lines and browsers may not.
     projects: [
-      { test: { name: 'core', setupFiles, include: ['core/src/**/*.test.ts'] } },
-      { test: { name: 'web', setupFiles, include: ['web/src/**/*.test.ts'], testTimeout: 30_000 } },
+      { test: { name: 'core', isolate: false, setupFiles, include: ['core/src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'web',
+          isolate: false,
+          setupFiles,
+          include: ['web/src/**/*.test.ts'],
+          testTimeout: 30_000,
+        },
+      },
+      { test: { name: 'coverage', include: ['coverage/src/**/*.test.ts'], testTimeout: 60_000 } },
       { test: { name: 'cli', include: ['cli/src/**/*.test.ts'], testTimeout: 60_000 } },
       {
         test: {
           name: 'server',
           setupFiles,
           include: ['server/src/**/*.test.ts'],
-          // Each file starts a MariaDB of its own; one at a time is kinder to a small machine.
-          fileParallelism: false,
           testTimeout: 60_000,
           hookTimeout: 120_000,
         },

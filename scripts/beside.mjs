@@ -6,12 +6,12 @@ import { ensureModules, ensurePackages } from './packages.mjs';
 
 /**
  * Run a program on a data folder: beside the running house, or, where none runs, on a database started for it and stopped after.
- * Usage: node scripts/beside.mjs verify|fill [arguments], with FULCRANT_DATA naming the folder.
+ * Usage: node scripts/beside.mjs verify|fill|archive [arguments], with FULCRANT_DATA naming the folder.
  */
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
 const [name = '', ...rest] = process.argv.slice(2);
-if (!['verify', 'fill'].includes(name)) {
-  console.error('Usage: node scripts/beside.mjs verify|fill [arguments]');
+if (!['verify', 'fill', 'archive'].includes(name)) {
+  console.error('Usage: node scripts/beside.mjs verify|fill|archive [arguments]');
   process.exit(2);
 }
 ensurePackages(['mariadb-server']);
@@ -19,7 +19,9 @@ ensureModules();
 const { buildServer } = await import('./build.mjs');
 const { databaseEnv, runningDatabase, startDatabase } = await import('./database.mjs');
 const dataDir = process.env.FULCRANT_DATA ?? '.data';
-if (!existsSync(join(dataDir, 'mariadb'))) {
+// An archive is laid into a folder with nothing in it: then its database is made here.
+const inward = name === 'archive' && ['import', 'restore'].includes(rest[0] ?? '');
+if (!existsSync(join(dataDir, 'mariadb')) && !inward) {
   console.error(`There is no plant in ${dataDir}. FULCRANT_DATA names the folder.`);
   process.exit(2);
 }
@@ -28,8 +30,24 @@ const running = runningDatabase(dataDir);
 const started = running ? null : await startDatabase({ dataDir });
 const db = running ?? started;
 if (!db) throw new Error('No database.');
+const asOwner = name === 'fill' || inward;
+if (inward) {
+  const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
+    env: {
+      ...process.env,
+      ...databaseEnv(db, 'owner'),
+      FULCRANT_SERVING_USER: db.app.user,
+      FULCRANT_DEMO: '0',
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (prepared.status !== 0) {
+    await started?.stop();
+    process.exit(1);
+  }
+}
 const run = spawnSync(process.execPath, [`server/dist/${name}.js`, ...rest], {
-  env: { ...process.env, ...databaseEnv(db, name === 'fill' ? 'owner' : 'app') },
+  env: { ...process.env, ...databaseEnv(db, asOwner ? 'owner' : 'app'), FULCRANT_DATA: dataDir },
   stdio: 'inherit',
 });
 await started?.stop();

@@ -70,6 +70,7 @@ export const buildServer = () =>
       prepare: 'server/src/prepare.ts',
       verify: 'server/src/verify.ts',
       fill: 'server/src/fill.ts',
+      archive: 'server/src/archive.ts',
     }),
   );
 export const buildCli = () =>

@@ -56,7 +56,7 @@ const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
     ...process.env,
     ...databaseEnv(db, 'owner'),
     FULCRANT_SERVING_USER: db.app.user,
-    FULCRANT_DEMO: '1',
+    FULCRANT_DEMO: process.argv.includes('--empty') ? '0' : (process.env.FULCRANT_DEMO ?? '1'),
   },
   stdio: 'inherit',
 });
@@ -107,6 +107,7 @@ async function bringUpServer() {
       PORT: String(port),
       HOST: host,
       FULCRANT_WEB: 'web/dist',
+      FULCRANT_DATA: dataDir,
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
       FULCRANT_SUPERVISED: '1',
     },
@@ -134,12 +135,6 @@ for (let i = 0; i < 200 && !leaving; i++) {
   if (up) {
     console.log(`
 Fulcrant is at ${address}
-
-  Demo sign-ins (invented people, password beet-campaign):
-    Asta    fitter
-    Bram    fitter
-    Imke    lead hand: releases holds, accepts deviations
-    Oskar   viewer
 
   Data in ${dataDir}. Ctrl-C stops it.`);
     break;

@@ -53,7 +53,7 @@ for (const project of PROJECTS) checkBy(`types of ${project}`, bin('tsc'), ['--n
 checkBy('lint and format', bin('biome'), ['check', '--error-on-warnings', '.']);
 checkBy('imports run one way', process.execPath, ['scripts/imports.mjs']);
 await buildAll();
-tests('units', ['core', 'web', 'cli', 'server']);
+tests('units', ['core', 'web', 'cli', 'coverage', 'server']);
 tests('e2e', ['e2e']);
 
 /** Processes a test run left behind: databases of test folders, browsers and servers that are its children. */

@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /** Every part of the house with types of its own; what the test command checks one by one. */
-export const PROJECTS = ['core', 'core/tsconfig.test.json', 'server', 'cli', 'web', 'e2e'];
+export const PROJECTS = ['core', 'core/tsconfig.test.json', 'server', 'cli', 'web', 'coverage', 'e2e'];
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));

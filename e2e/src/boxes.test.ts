@@ -219,7 +219,7 @@ it('packing: cut, joints staggered, and broken in flat by flat under the drop co
     work: 'Pack a box',
     position: 'Stuffing box',
     on: ['Shaft diameters'],
-    fields: SEAT,
+    fields: { ...SEAT, 'Their pitch': '2', 'Its way from finger-tight': '25' },
   });
   const questions = asked(hand);
   await questions(); // strip
@@ -265,7 +265,7 @@ it('a plunger: parts laid in order by keyboard and by hand, the nut back within 
   const { hand, jobId } = await openJob(page, plant.url, { work: 'Set a plunger', position: 'Plunger' });
   const questions = asked(hand);
   await questions(); // bore and plunger
-  await hand.read('sizes', '59.98');
+  await hand.read('sizes', '59.99');
   await hand.read('sizes', '60');
   await hand.last('sizes', '80');
   await hand.judged('plunger.waist', 'accept');

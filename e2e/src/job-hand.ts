@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { fillOpenBoxes, showUsual } from './opening.ts';
 import { SheetHand } from './sheet-hand.ts';
 
 type Form = {
@@ -36,6 +37,7 @@ export async function openJob(
 ): Promise<{ hand: SheetHand; jobId: string }> {
   await page.goto(`${url}/jobs/new`);
   await page.getByRole('button', { name: new RegExp(`^${work}`) }).click();
+  await showUsual(page);
   await page.getByLabel('Machine', { exact: true }).fill('Test drive');
   await page.getByLabel('Position', { exact: true }).fill(position);
   for (const [label, value] of Object.entries(choices))
@@ -47,6 +49,7 @@ export async function openJob(
   }
   for (const [label, value] of Object.entries(fields))
     await page.getByLabel(label, { exact: true }).fill(value);
+  await fillOpenBoxes(page, work);
   await chooseBolts(page);
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);

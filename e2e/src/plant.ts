@@ -7,12 +7,15 @@ import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs
 
 type RunningDb = Awaited<ReturnType<typeof startDatabase>>;
 /** Where a database is, and who may enter. */
-type Db = Pick<RunningDb, 'port' | 'owner' | 'app'>;
+export type Db = Pick<RunningDb, 'port' | 'owner' | 'app'> & {
+  /** The plant’s folder: photographs lie in it. */
+  folder: string;
+};
 /** What a server of the works is reached by. */
-export type Works = { dataDir: string; db: RunningDb };
+export type Works = { dataDir: string; db: RunningDb; at: Db; said: string };
 
-/** A works laid in: MariaDB with the demo's people, gauges and jobs. */
-export async function layWorks(): Promise<Works> {
+/** A works laid in: MariaDB with the demo's people, gauges and jobs; or one with nothing in it, which says its code. */
+export async function layWorks({ demo = true } = {}): Promise<Works> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
   const db = await startDatabase({ dataDir });
   const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
@@ -20,12 +23,13 @@ export async function layWorks(): Promise<Works> {
       ...process.env,
       ...databaseEnv(db, 'owner'),
       FULCRANT_SERVING_USER: db.app.user,
-      FULCRANT_DEMO: '1',
+      FULCRANT_DEMO: demo ? '1' : '0',
     },
     encoding: 'utf8',
   });
   if (prepared.status !== 0) throw new Error(prepared.stderr);
-  return { dataDir, db };
+  const { port, owner, app } = db;
+  return { dataDir, db, at: { port, owner, app, folder: dataDir }, said: prepared.stdout };
 }
 
 /** The works cleared away. */
@@ -48,7 +52,7 @@ export class Plant {
   /** A works of its own, cleared away with it. */
   static async open(): Promise<Plant> {
     const works = await layWorks();
-    return Plant.serving(works.db, () => clearWorks(works));
+    return Plant.serving(works.at, () => clearWorks(works));
   }
 
   /** A server of one's own at a works that stands. */
@@ -151,6 +155,7 @@ export function startServer(port: number, db: Db): ChildProcess {
       ...databaseEnv(db, 'app'),
       PORT: String(port),
       FULCRANT_WEB: 'web/dist',
+      FULCRANT_DATA: db.folder,
       LOG_LEVEL: 'error',
     },
     stdio: ['ignore', 'inherit', 'inherit'],

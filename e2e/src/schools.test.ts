@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openJob, survey } from './job-hand.ts';
+import { showUsual } from './opening.ts';
 import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { pair } from './survey-hand.ts';
@@ -150,6 +151,7 @@ it('what the sheet must give is asked at its field: a school without its values 
   await page.goto(`${plant.url}/jobs/new`);
   await page.getByLabel('Machine', { exact: true }).fill('Test drive');
   await page.getByLabel('Position', { exact: true }).fill('Nowhere');
+  await showUsual(page);
   await page.getByLabel('Drive-up judged by', { exact: true }).selectOption({ label: 'hydraulic nut' });
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await page.getByText('The start pressure is missing.').waitFor();

@@ -61,8 +61,8 @@ try {
   });
   await shot('split-bearing', `/jobs/${of('Pulp screw conveyor', 'Drive')}`);
   await shot('seal-setting', `/jobs/${of('Condensate pump 1', 'Seal')}`);
-  await shot('seal-recovery', `/jobs/${of('Thin juice pump 3', 'Seal')}`);
-  await shot('opened-again', null, 'day', async (p) => {
+  const thin = `/jobs/${of('Thin juice pump 3', 'Seal')}`;
+  await shot('opened-again', thin, 'day', async (p) => {
     await p
       .getByRole('navigation', { name: 'Steps' })
       .getByRole('button', { name: /^Gland bolts/ })
@@ -80,7 +80,6 @@ try {
       .getByRole('button', { name: /^Section/ })
       .click();
   });
-  await shot('break-in', lime, 'night');
   const gear = `/jobs/${of('Molasses pump 2', 'Pump')}`;
   const atStep = (name: RegExp) => async (p: Page) => {
     await p.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name }).click();
@@ -98,9 +97,18 @@ try {
     await p.locator('form[data-place] input').fill('2.2 thou');
   });
   await shot('fit-up-sheet', `/jobs/${of('Cooling fan 3', 'Drive')}/sheet`);
-  await shot('open-a-job', '/jobs/new');
+  await shot('open-a-job', '/jobs/new', 'day', async (p) => {
+    await p.getByLabel('Machine', { exact: true }).fill('Pulp elevator 2');
+    await p.getByLabel('Position', { exact: true }).fill('Head bearing, drive side');
+    await p.getByLabel('Part, as stamped', { exact: true }).fill('22220 K C3');
+    await p.keyboard.press('Tab');
+  });
+  const { positions } = await (await page.request.get(`${plant.url}/api/register?q=Cooling+fan+3`)).json();
+  await shot('register', '/register');
+  await shot('position', `/positions/${positions[0].id}`);
   await shot('bench', '/bench', 'day', async (p) => {
     await p.getByRole('button', { name: /^A seal’s faces/ }).click();
+    await p.locator('main svg[role="img"]').first().waitFor();
     await p.evaluate(() => scrollTo(0, 0));
   });
   await page.setViewportSize({ width: 800, height: 1280 });

@@ -1,11 +1,11 @@
 import { inject } from 'vitest';
 import type { TestProject } from 'vitest/node';
 import { freePort } from '../../scripts/database.mjs';
-import { clearWorks, layWorks, Plant, startServer, type Works } from './plant.ts';
+import { clearWorks, type Db, layWorks, Plant, startServer } from './plant.ts';
 
 declare module 'vitest' {
   interface ProvidedContext {
-    works: { url: string; db: Pick<Works['db'], 'port' | 'owner' | 'app'> };
+    works: { url: string; db: Db };
   }
 }
 
@@ -13,9 +13,8 @@ declare module 'vitest' {
 export default async function setup(project: TestProject): Promise<() => Promise<void>> {
   const works = await layWorks();
   const port = await freePort();
-  const server = startServer(port, works.db);
-  const { port: at, owner, app } = works.db;
-  project.provide('works', { url: `http://127.0.0.1:${port}`, db: { port: at, owner, app } });
+  const server = startServer(port, works.at);
+  project.provide('works', { url: `http://127.0.0.1:${port}`, db: works.at });
   return async () => {
     const gone = new Promise((done) => server.once('exit', done));
     server.kill('SIGTERM');

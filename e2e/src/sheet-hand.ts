@@ -39,26 +39,43 @@ export class SheetHand {
     await this.read(step, b);
   }
 
+  /** Every question of the step told as it should be: the first by the mouse, those after it each by its own button. */
   async answerAll(): Promise<void> {
     const items = this.page.locator('[data-item]');
     await items.first().waitFor();
-    for (let i = 0; i < (await items.count()); i++) {
-      const yes = items.nth(i).getByRole('button', { name: /^(Yes|Noted)/ });
-      const note = items.nth(i).locator('input');
-      if ((await note.count()) > 0) await note.fill('as it should be');
-      if ((await yes.getAttribute('aria-pressed')) !== 'true') await yes.click();
-      await this.page.waitForFunction(
-        (n) => document.querySelectorAll('[data-item]')[n]?.querySelector('button[aria-pressed="true"]'),
-        i,
-      );
-    }
+    const notes = items.locator('input');
+    for (let i = 0; i < (await notes.count()); i++) await notes.nth(i).fill('as it should be');
+    const first = items.first().getByRole('button', { name: /^(Yes|Note)/ });
+    if ((await first.getAttribute('aria-pressed')) !== 'true') await first.click();
+    await this.page.evaluate(async () => {
+      const open = () =>
+        [...document.querySelectorAll('[data-item]')].find(
+          (item) => !item.querySelector('button[aria-pressed="true"]'),
+        );
+      const asked = document.querySelectorAll('[data-item]').length;
+      for (let i = 0; i <= asked; i++) {
+        const item = open();
+        if (!item) return;
+        const yes = [...item.querySelectorAll('button')].find((b) =>
+          /^(Yes|Note)/.test(b.ariaLabel ?? b.textContent ?? ''),
+        );
+        yes?.click();
+        const until = performance.now() + 20_000;
+        while (!item.querySelector('button[aria-pressed="true"]') && item.isConnected) {
+          if (performance.now() > until) throw new Error(`not taken: ${item.textContent}`);
+          await new Promise((done) => setTimeout(done, 8));
+        }
+      }
+    });
   }
 
   /** On to the next step; its heading comes to the middle. */
   async on(): Promise<void> {
     const button = this.page.locator('[data-pass-step]');
     const label = await button.textContent();
-    await button.click();
+    await button.click().catch(async (fault: unknown) => {
+      throw new Error(`${fault}\nThe sheet says:\n${await this.page.locator('main').textContent()}`);
+    });
     await this.page.waitForFunction(
       (before) => document.querySelector('[data-pass-step]')?.textContent !== before,
       label,
@@ -105,20 +122,38 @@ export class SheetHand {
     throw new Error(`The server refused: ${await this.page.getByRole('dialog').textContent()}`);
   }
 
-  /** Tick every bolt in the order the sheet asks; in a seating loop each still moved so far in its round. */
+  /**
+   * Tick every bolt in the order the sheet asks; in a seating loop each still moved so far in its round.
+   * The first of each round goes by the mouse, those after it by their own button.
+   */
   async bolts(moved?: (round: number) => string): Promise<void> {
-    for (;;) {
-      const form = this.page.locator('form[data-bolt]');
-      if ((await form.count()) === 0) return;
-      const before = `${await form.getAttribute('data-pass')}/${await form.getAttribute('data-bolt')}`;
+    const form = this.page.locator('form[data-bolt]');
+    while ((await form.count()) > 0) {
+      const pass = await form.getAttribute('data-pass');
+      const before = `${pass}/${await form.getAttribute('data-bolt')}`;
       const turned = form.locator('[data-moved]');
-      if (moved && (await turned.count()) > 0)
-        await turned.fill(moved(Number(await form.getAttribute('data-pass'))));
-      await form.getByRole('button', { name: /^(Hand tight|Tight)$/ }).click();
+      if (moved && (await turned.count()) > 0) await turned.fill(moved(Number(pass)));
+      const tick = form.getByRole('button', { name: /^(Hand tight|Tight)$/ });
+      await tick.click();
       await this.page.waitForFunction((b) => {
         const f = document.querySelector<HTMLElement>('form[data-bolt]');
         return !f || `${f.dataset.pass}/${f.dataset.bolt}` !== b;
       }, before);
+      if (moved) continue;
+      await this.page.evaluate(async (round) => {
+        const now = () => document.querySelector<HTMLElement>('form[data-bolt]');
+        for (let f = now(); f && f.dataset.pass === round; f = now()) {
+          const bolt = f.dataset.bolt;
+          [...f.querySelectorAll('button')]
+            .find((b) => /^(Hand tight|Tight)$/.test(b.textContent ?? ''))
+            ?.click();
+          const until = performance.now() + 20_000;
+          while (now()?.dataset.pass === round && now()?.dataset.bolt === bolt) {
+            if (performance.now() > until) throw new Error(`bolt ${bolt} was not taken: ${f.textContent}`);
+            await new Promise((done) => setTimeout(done, 8));
+          }
+        }
+      }, pass ?? undefined);
     }
   }
 

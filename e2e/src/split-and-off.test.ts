@@ -84,10 +84,7 @@ it('a bearing comes off by pump: what is seen is written down, the gauge droppin
     fields: { 'Abort pressure, dismounting': '55 MPa' },
   });
   // Nothing written: nothing noted.
-  await page
-    .locator('[data-item="grease"]')
-    .getByRole('button', { name: /^Noted/ })
-    .click();
+  await page.locator('[data-item="grease"]').getByRole('button', { name: /^Note/ }).click();
   await page.getByText('Write down what was seen').waitFor();
   await hand.answerAll();
   await hand.on();

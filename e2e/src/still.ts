@@ -6,7 +6,12 @@ import type { Page } from 'playwright-core';
 export async function still(page: Page): Promise<void> {
   await page.evaluate(async () => {
     await document.fonts.ready;
-    const frame = () => new Promise((done) => requestAnimationFrame(done));
+    // A busy machine now and then draws no frame at all: a tenth of a second passes for one.
+    const frame = () =>
+      new Promise((done) => {
+        requestAnimationFrame(done);
+        setTimeout(done, 100);
+      });
     let quiet = 0;
     const seen = new MutationObserver(() => {
       quiet = 0;

@@ -3,6 +3,7 @@ import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
 import type { StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
 import type { StandInHeat } from '@fulcrant/core/simulation/warming';
 import type { Page } from 'playwright-core';
+import { fillOpenBoxes, showUsual } from './opening.ts';
 import { SheetHand } from './sheet-hand.ts';
 
 /** Measures a new survey begins with, or that a test may ask for. */
@@ -27,6 +28,7 @@ export async function openSurvey(
 ): Promise<{ hand: SheetHand; jobId: string }> {
   await page.goto(`${url}/jobs/new`);
   await page.getByRole('button', { name: /^Survey a machine/ }).click();
+  await showUsual(page);
   await page.getByLabel('Machine', { exact: true }).fill('Test pump');
   await page.getByLabel('Position', { exact: true }).fill(position);
   for (const name of FLAGS) {
@@ -36,6 +38,7 @@ export async function openSurvey(
   }
   for (const [label, value] of Object.entries(fields))
     await page.getByLabel(label, { exact: true }).fill(value);
+  await fillOpenBoxes(page, 'Survey a machine');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const hand = new SheetHand(page);

@@ -31,11 +31,8 @@ const find = async (page: Page, machine: string, position: string): Promise<Boar
 
 async function allViews(page: Page): Promise<Array<[string, string]>> {
   const jobs = await jobsOf(page);
-  // One of each step, by kind of job and the length of its order of work: the schools differ in it.
-  // The gate all begin at looks alike in all.
-  const present = new Map(
-    jobs.map((j) => [j.present === 'safe' ? 'safe' : `${j.kind} ${j.rail.length} ${j.present}`, j.id]),
-  );
+  // One of each step, by kind of job; the gate all begin at looks alike in all.
+  const present = new Map(jobs.map((j) => [j.present === 'safe' ? 'safe' : `${j.kind} ${j.present}`, j.id]));
   const signed = jobs.find((j) => j.present === null);
   return [
     ['board', '/'],
@@ -54,48 +51,54 @@ async function allViews(page: Page): Promise<Array<[string, string]>> {
 const DESK = { width: 1280, height: 800 };
 
 describe('every view', () => {
-  it('has no axe violation, by day and by night, and needs no sideways scrolling on the desk or a tablet', async () => {
-    const { page, context, complaints } = await plant.visit('Asta');
-    const found: string[] = [];
-    const wide: string[] = [];
-    let theme = 'day';
-    await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
-    for (const [name, path] of await allViews(page)) {
-      await page.goto(`${plant.url}${path}`);
-      await page.locator('main').waitFor();
-      await still(page);
-      found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
-      // The other light in place, by its key; the next view begins in it.
-      theme = theme === 'day' ? 'night' : 'day';
-      await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-      await page.keyboard.press('F4');
-      const turned = await page
-        .waitForFunction((t) => document.documentElement.dataset.theme === t, theme, { timeout: 1500 })
-        .then(
-          () => true,
-          () => false,
-        );
-      if (!turned) {
-        // A view without the key, such as the sign-in, is loaded anew.
-        await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
-        await page.reload();
+  // In three parts: a busy machine takes its time over each.
+  it.each([0, 1, 2])(
+    'has no axe violation, by day and by night, and needs no sideways scrolling on the desk or a tablet (part %d)',
+    async (part) => {
+      const { page, context, complaints } = await plant.visit('Asta');
+      const found: string[] = [];
+      const wide: string[] = [];
+      let theme = part % 2 === 0 ? 'day' : 'night';
+      await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+      const mine = (await allViews(page)).filter((_, i) => i % 3 === part);
+      expect(mine.length).toBeGreaterThan(3);
+      for (const [name, path] of mine) {
+        await page.goto(`${plant.url}${path}`);
         await page.locator('main').waitFor();
-      }
-      await still(page);
-      // In the other light only the inks are others.
-      found.push(...(await violations(page, 'color-contrast')).map((v) => `${name}, ${theme}: ${v}`));
-      for (const size of [{ width: 800, height: 1280 }, { width: 1024, height: 768 }, DESK]) {
-        await page.setViewportSize(size);
         await still(page);
-        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-        if (over > 0) wide.push(`${name} at ${size.width}×${size.height}: ${over} px`);
+        found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
+        // The other light in place, by its key; the next view begins in it.
+        theme = theme === 'day' ? 'night' : 'day';
+        await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+        await page.keyboard.press('F4');
+        const turned = await page
+          .waitForFunction((t) => document.documentElement.dataset.theme === t, theme, { timeout: 1500 })
+          .then(
+            () => true,
+            () => false,
+          );
+        if (!turned) {
+          // A view without the key, such as the sign-in, is loaded anew.
+          await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+          await page.reload();
+          await page.locator('main').waitFor();
+        }
+        await still(page);
+        // In the other light only the inks are others.
+        found.push(...(await violations(page, 'color-contrast')).map((v) => `${name}, ${theme}: ${v}`));
+        for (const size of [{ width: 800, height: 1280 }, { width: 1024, height: 768 }, DESK]) {
+          await page.setViewportSize(size);
+          await still(page);
+          const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+          if (over > 0) wide.push(`${name} at ${size.width}×${size.height}: ${over} px`);
+        }
       }
-    }
-    expect(found).toEqual([]);
-    expect(wide).toEqual([]);
-    expect(complaints).toEqual([]);
-    await context.close();
-  });
+      expect(found).toEqual([]);
+      expect(wide).toEqual([]);
+      expect(complaints).toEqual([]);
+      await context.close();
+    },
+  );
 
   it('nor has what is laid on top of it: dialogs and the keypad', async () => {
     const { page, context } = await plant.visit('Asta');
@@ -182,8 +185,10 @@ describe('the keyboard alone', () => {
       if ((await written.count()) > 0) {
         await tabTo(/^Preservative/);
         await keys.type('left on, suits this grease');
+        await keys.press('Enter');
+        continue;
       }
-      await tabTo(/^(Yes|Noted): /);
+      await tabTo(/^Yes: /);
       await keys.press('Space');
     }
     await page.locator('[data-pass-step]:not([disabled])').waitFor();

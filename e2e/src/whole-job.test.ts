@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { parseAngle } from '@fulcrant/core/quantities/angle';
 import { parseLength } from '@fulcrant/core/quantities/length';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { showUsual } from './opening.ts';
 import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
@@ -23,6 +24,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await page.getByRole('link', { name: 'Open a job' }).click();
   await page.getByLabel('A position the plant knows').fill('press gearbox');
   await page.getByRole('button', { name: 'Pulp press drive, Gearbox end, fixed' }).click();
+  await showUsual(page);
   // Another job of this position may have brought a maker’s sheet with it; this one goes by the table.
   for (const value of ['Reduction, least', 'Reduction, most']) await page.getByLabel(value).fill('');
   await page.getByLabel('Nut slots').fill('four');

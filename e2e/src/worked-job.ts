@@ -25,6 +25,9 @@ async function gaugesOf(page: Page, url: string): Promise<HandTools> {
     thermometer: [0.5, 0, 200],
     gun: [1, 0, 500],
     counter: [1, 0, 5000],
+    vibration: [0.1, 0, 100],
+    tension: [0.5, 1, 1000],
+    force: [0.5, 0, 5000],
   };
   const read = async () =>
     (await (await page.request.get(`${url}/api/instruments`)).json()).instruments as Instrument[];

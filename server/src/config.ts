@@ -4,6 +4,8 @@ export type Config = {
   host: string;
   port: number;
   webDir: string;
+  /** The plant's folder: photographs lie in it. */
+  dataDir: string;
   version: string;
   db: DatabaseConfig;
   logLevel: string;
@@ -32,6 +34,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     host: env.HOST ?? '127.0.0.1',
     port: Number(env.PORT ?? 4170),
     webDir: env.FULCRANT_WEB ?? 'web/dist',
+    dataDir: env.FULCRANT_DATA ?? '.data',
     version: env.FULCRANT_VERSION ?? '0.1.0',
     db: databaseConfig(env),
     logLevel: env.LOG_LEVEL ?? 'info',

@@ -1,5 +1,6 @@
 import '@fulcrant/core/trades/registry';
 import { createServer } from 'node:http';
+import { join } from 'node:path';
 import { pino } from 'pino';
 import { readConfig } from './config.ts';
 import { buildApp } from './http/app.ts';
@@ -13,9 +14,15 @@ const log = pino({ level: config.logLevel });
 const db = openDatabase(config.db);
 const standIns = new StandIns();
 const server = createServer(
-  buildApp({ db, version: config.version, log, standIns }, config.webDir).callback(),
+  buildApp(
+    { db, version: config.version, log, standIns, photoDir: join(config.dataDir, 'photos') },
+    config.webDir,
+  ).callback(),
 );
 
+// Longer than those who keep a connection open between two requests: nobody meets it just closing.
+server.keepAliveTimeout = 65_000;
+server.headersTimeout = 70_000;
 server.listen(config.port, config.host, () =>
   log.info({ host: config.host, port: config.port }, 'listening'),
 );

@@ -1,9 +1,18 @@
 import '@fulcrant/core/trades/registry';
+import { ROLE_SAID } from '@fulcrant/core/api/plant';
+import { giveCode } from './auth/codes.ts';
 import { databaseConfig } from './config.ts';
 import { seedDemo } from './demo/seed.ts';
+import { DEMO_PASSWORD, PEOPLE } from './demo/works.ts';
 import { openDatabase } from './store/database.ts';
 import { migrate } from './store/migrate.ts';
+import { beginPlant, plantStage } from './store/plant.ts';
 import { freezeSigned } from './store/projections.ts';
+
+const DEMO_SIGN_INS = `
+  Demo sign-ins (invented people, password ${DEMO_PASSWORD}):
+${PEOPLE.map((p) => `    ${p.name.padEnd(8)}${ROLE_SAID[p.role].join(': ')}`).join('\n')}
+`;
 
 /** Run once before serving, as the owner of the schema: migrations, rights, and the demo data the first time. */
 const db = openDatabase(databaseConfig(process.env));
@@ -12,7 +21,20 @@ try {
   if (done.length > 0) console.log(`Database brought up to ${done.at(-1)}.`);
   const laid = await freezeSigned(db);
   if (laid > 0) console.log(`${laid} sheets signed earlier are kept as they fold today.`);
-  if (process.env.FULCRANT_DEMO === '1' && (await seedDemo(db))) console.log('Demo data laid in.');
+  if (process.env.FULCRANT_DEMO === '1') {
+    if (await seedDemo(db)) console.log('Demo data laid in.');
+  } else await beginPlant(db, false);
+  const stage = await plantStage(db);
+  if (process.env.FULCRANT_DEMO === '0' && stage === 'demo')
+    console.log(
+      'The data folder holds a demo plant already: it stays one. Choose another folder by FULCRANT_DATA.',
+    );
+  if (stage === 'begun')
+    console.log(`
+  Nobody leads this plant yet. Open it in a browser; the first visitor names the site and becomes its lead hand, with
+  this code, good once:   ${await giveCode(db, 'first')}
+`);
+  if (stage === 'demo') console.log(DEMO_SIGN_INS);
 } finally {
   await db.sequelize.close();
 }

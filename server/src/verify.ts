@@ -1,6 +1,8 @@
 import '@fulcrant/core/trades/registry';
+import { join } from 'node:path';
 import { databaseConfig } from './config.ts';
 import { openDatabase } from './store/database.ts';
+import { verifyPhotos } from './store/photos.ts';
 import { verify } from './store/verify.ts';
 
 /** Every chain of events and every signed sheet of a plant, walked. Ends with 1 where something does not hold. */
@@ -10,7 +12,13 @@ try {
   console.log(
     `${jobs} jobs, ${events} events, ${sheets} signed sheets walked: ${faults.length === 0 ? 'all hold' : `${faults.length} do not hold`}.`,
   );
-  process.exitCode = faults.length === 0 ? 0 : 1;
+  const photos = await verifyPhotos(db, join(process.env.FULCRANT_DATA ?? '.data', 'photos'));
+  for (const fault of photos.faults) console.error(fault);
+  if (photos.photos > 0)
+    console.log(
+      `${photos.photos} photographs looked at: ${photos.faults.length === 0 ? 'all hold' : `${photos.faults.length} do not hold`}.`,
+    );
+  process.exitCode = faults.length + photos.faults.length === 0 ? 0 : 1;
 } finally {
   await db.sequelize.close();
 }

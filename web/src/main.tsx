@@ -11,9 +11,12 @@ import { type ComponentType, lazy, StrictMode, Suspense, useEffect } from 'react
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { ApiFault } from './data/api.ts';
+import { useGreeting } from './data/plant.ts';
 import { startQueue } from './data/queue.ts';
 import { keepSentEvents } from './data/sent-events.ts';
 import { SessionProvider, useSession } from './data/session.tsx';
+import { CodePage } from './session/CodePage.tsx';
+import { FirstVisitPage } from './session/FirstVisitPage.tsx';
 import { SignInPage } from './session/SignInPage.tsx';
 import { Button } from './ui/controls.tsx';
 import { SettingsProvider } from './ui/settings.tsx';
@@ -34,6 +37,14 @@ const ChangeSetupPage = page('ChangeSetupPage', () => import('./setup/ChangeSetu
 const NewGaugePage = page('NewGaugePage', () => import('./plant/NewGaugePage.tsx'));
 const GaugesPage = page('GaugesPage', () => import('./plant/GaugesPage.tsx'));
 const HouseRulesPage = page('HouseRulesPage', () => import('./plant/HouseRulesPage.tsx'));
+const PlantPage = page('PlantPage', () => import('./plant/PlantPage.tsx'));
+const PeoplePage = page('PeoplePage', () => import('./plant/PeoplePage.tsx'));
+const AccountPage = page('AccountPage', () => import('./plant/AccountPage.tsx'));
+const RegisterPage = page('RegisterPage', () => import('./plant/RegisterPage.tsx'));
+const PositionPage = page('PositionPage', () => import('./plant/PositionPage.tsx'));
+const LabelPage = page('LabelPage', () => import('./plant/PositionPage.tsx'));
+const PartsPage = page('PartsPage', () => import('./plant/PartsPage.tsx'));
+const DuePage = page('DuePage', () => import('./plant/DuePage.tsx'));
 const BenchPage = page('BenchPage', () => import('./bench/BenchPage.tsx'));
 
 const client = new QueryClient({
@@ -52,11 +63,31 @@ function SignedIn() {
   return person ? <Outlet /> : <Navigate to="/sign-in" replace />;
 }
 
+/** A demo plant says so on every page. */
+function DemoPlate() {
+  const greeting = useGreeting();
+  const demo = greeting.data?.demo === true;
+  // The sheets stand below it: they are as much less high.
+  useEffect(() => {
+    document.documentElement.style.setProperty('--plate', demo ? '1.4rem' : '0px');
+  }, [demo]);
+  return demo ? (
+    <aside
+      aria-label="Demo plant"
+      className="m-0 h-[1.4rem] overflow-hidden border-b border-brass bg-paper px-4 text-center text-sm text-brass"
+      data-demo
+    >
+      Demo plant: people, machines and numbers are invented
+    </aside>
+  ) : null;
+}
+
 function Shell() {
   const queryClient = useQueryClient();
   useEffect(() => keepSentEvents(queryClient), [queryClient]);
   return (
     <Suspense fallback={<p className="p-8 text-lg text-muted">Unfolding the sheet …</p>}>
+      <DemoPlate />
       <Outlet />
     </Suspense>
   );
@@ -86,6 +117,8 @@ const router = createBrowserRouter([
     errorElement: <Torn />,
     children: [
       { path: '/sign-in', element: <SignInPage /> },
+      { path: '/first-visit', element: <FirstVisitPage /> },
+      { path: '/code', element: <CodePage /> },
       { path: '/bench', element: <BenchPage /> },
       {
         element: <SignedIn />,
@@ -99,6 +132,14 @@ const router = createBrowserRouter([
           { path: '/gauges', element: <GaugesPage /> },
           { path: '/house-rules', element: <HouseRulesPage /> },
           { path: '/gauges/new', element: <NewGaugePage /> },
+          { path: '/register', element: <RegisterPage /> },
+          { path: '/positions/:id', element: <PositionPage /> },
+          { path: '/p/:label', element: <LabelPage /> },
+          { path: '/parts', element: <PartsPage /> },
+          { path: '/due', element: <DuePage /> },
+          { path: '/plant', element: <PlantPage /> },
+          { path: '/people', element: <PeoplePage /> },
+          { path: '/account', element: <AccountPage /> },
         ],
       },
       { path: '*', element: <Navigate to="/" replace /> },

@@ -1,8 +1,9 @@
-import { array, type InferType, mixed, number, object, string } from 'yup';
+import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
 import { INSTRUMENT_KINDS } from '../instruments/instrument.ts';
 import { isDay, isMoment } from '../judgement/moments.ts';
 import '../judgement/sentences.ts';
 import { schoolsSchema } from '../steps/setup-parts.ts';
+import type { Role } from './plant.ts';
 
 export const signInSchema = object({
   name: string().trim().min(1).max(60).required('Type your sign-in name.'),
@@ -41,10 +42,13 @@ export const calibratedSchema = object({
     .required(),
 }).noUnknown();
 
+/** A gauge is taken out of use, dropped or lost, or put back. */
+export const gaugeUseSchema = object({ inUse: boolean().required() }).noUnknown();
+
 /** The plant's house rules, whole. */
 export const houseRulesSchema = schoolsSchema;
 
-export type Person = { id: string; name: string; role: 'fitter' | 'lead' | 'viewer' };
+export type Person = { id: string; name: string; role: Role };
 
 /** What became of one posted event. `refused` says why and stores nothing. */
 export type EventOutcome = {

@@ -2,6 +2,26 @@ import { describe, expect, it } from 'vitest';
 import { CALCULATORS, listCalculators, runCalculator } from './registry.ts';
 
 const EXAMPLES: Record<string, unknown> = {
+  'tolerance.fit': { nominalMm: 50, hole: 'H7', shaft: 'g6' },
+  'bearing.warm-fit': { boreMm: 100, seat: 'm5', clearanceMm: 0.05 },
+  'bearing.life': { kind: 'ball', ratingKn: 35.1, radialKn: 5, speedRpm: 1000 },
+  'alignment.growth': {
+    driverFrontMm: 250,
+    driverRearMm: 650,
+    driverHeightMm: 225,
+    driverFrontK: 20,
+    driverRearK: 20,
+    drivenFrontMm: 200,
+    drivenRearMm: 600,
+    drivenHeightMm: 225,
+    drivenFrontK: 60,
+    drivenRearK: 60,
+  },
+  'bolting.stretch': { size: 'M24', grade: '8.8', gripMm: 200, threadMm: 200 },
+  'seal.o-ring': { insideMm: 49, sectionMm: 3.5, seatMm: 50, depthMm: 2.8, use: 'static' },
+  'drive.belt': { spanMm: 500, massKgPerM: 0.2, hertz: 40, wantedN: 300 },
+  'drive.belt-set': { by: 'note', spanMm: 500, readings: [38, 39], step: 1, massKgPerM: 0.2, wantedN: 300 },
+  'drive.vibration': { mmPerS: 3, machine: 'medium', support: 'rigid' },
   'tolerance.iso286': { nominalMm: 90, designation: 'h9' },
   'shaft.diameter-survey': {
     nominalMm: 90,
@@ -51,6 +71,21 @@ const EXAMPLES: Record<string, unknown> = {
       { atMm: 0, eccentricityMm: 0.01, highSpotDeg: 20, uncertaintyMm: 0.001 },
       { atMm: 100, eccentricityMm: 0.03, highSpotDeg: 22, uncertaintyMm: 0.001 },
     ],
+  },
+  'shaft.runout-growth': {
+    readings: [
+      { days: 0, runoutMm: 0.02 },
+      { days: 400, runoutMm: 0.03 },
+    ],
+    limitMm: 0.05,
+  },
+  'packing.travel': {
+    readings: [
+      { days: 0, leftMm: 22 },
+      { days: 400, leftMm: 12 },
+    ],
+    stopMm: 2,
+    resolutionMm: 0.5,
   },
   'shaft.finish': { surface: 'shaft', parameter: 'Rq', readingsUm: [0.6], resolutionUm: 0.01 },
   'shaft.play': { end: [{ pushMm: 0, pullMm: 0.08 }], resolutionMm: 0.01, school: 'strict' },
@@ -248,6 +283,24 @@ describe('the registry', () => {
       expect(answer.result.working.length, id).toBeGreaterThan(0);
       expect(JSON.stringify(answer.result)).not.toMatch(/[⟦⟧]/);
     }
+  });
+
+  it('a pointer is as thick as its words say, wherever they are said', () => {
+    let said = 0;
+    for (const [id, input] of Object.entries(EXAMPLES)) {
+      const answer = runCalculator(id, input);
+      for (const beam of answer.ok ? answer.result.beams : []) {
+        if (!beam.doubt) continue;
+        said++;
+        expect(Number.parseFloat(beam.doubt[0]?.replace('± ', '') ?? ''), `${id}: ${beam.label}`).toBeCloseTo(
+          beam.expanded,
+          // A roughness is told to a hundredth of a µm, a force to a tenth of a N.
+          beam.quantity === 'roughness' ? 2 : beam.quantity === 'force' ? 0 : 4,
+        );
+        expect(beam.doubt.length).toBeGreaterThan(2);
+      }
+    }
+    expect(said).toBeGreaterThan(7);
   });
 
   it('lists a JSON Schema for every input, naming its fields and refusing others', () => {

@@ -1,5 +1,5 @@
-import { convertSchema } from '@sodaru/yup-to-json-schema';
 import type { Calculator } from '../judgement/entry.ts';
+import { jsonSchemaOf } from '../judgement/json-schema.ts';
 import type { CalculatorResult } from '../judgement/result.ts';
 import { check } from '../judgement/sentences.ts';
 import type { LengthUnit } from '../quantities/length.ts';
@@ -8,6 +8,7 @@ import { ALIGNMENT_ENTRIES } from './alignment/entries.ts';
 import { BEARING_ENTRIES } from './bearings/entries.ts';
 import { BOLTING_ENTRIES } from './bolting/entries.ts';
 import { BOX_ENTRIES } from './box/entries.ts';
+import { DRIVE_ENTRIES } from './drives/entries.ts';
 import { LUBRICATION_ENTRIES } from './lubrication/entries.ts';
 import { PACKING_ENTRIES } from './packing/entries.ts';
 import { REBUILD_ENTRIES } from './rebuild/entries.ts';
@@ -25,15 +26,8 @@ export const CALCULATORS: readonly Calculator[] = [
   ...SEAL_ENTRIES,
   ...PACKING_ENTRIES,
   ...REBUILD_ENTRIES,
+  ...DRIVE_ENTRIES,
 ];
-
-/** Say in the JSON Schema what the checks do anyway: fields not named are refused. */
-function closed(schema: unknown): unknown {
-  if (Array.isArray(schema)) return schema.map(closed);
-  if (schema === null || typeof schema !== 'object') return schema;
-  const inner = Object.fromEntries(Object.entries(schema).map(([k, v]) => [k, closed(v)]));
-  return inner.type === 'object' && inner.properties ? { ...inner, additionalProperties: false } : inner;
-}
 
 export type CalculatorListing = { id: string; title: string; input: unknown };
 
@@ -44,7 +38,7 @@ export function listCalculators(): CalculatorListing[] {
     title,
     input: {
       $schema: 'http://json-schema.org/draft-07/schema#',
-      ...(closed(convertSchema(schema)) as object),
+      ...jsonSchemaOf(schema),
     },
   }));
 }

@@ -1,9 +1,11 @@
 import type { Instrument } from '../instruments/instrument.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { len } from '../quantities/say.ts';
-import { canLack } from './answers.ts';
+import { canLack, comesBefore } from './answers.ts';
+import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { standing } from './facts.ts';
+import { unsaidHere } from './here.ts';
 import { numbersOf, sameNumbers } from './numbers.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
@@ -20,6 +22,8 @@ const find = (state: JobState, id: string): StepState | undefined => state.steps
 /** The place behind a key at a step now, or why no reading may be taken there. */
 export function placeAt(state: JobState, step: string, key: string): Place | string {
   const definition = stepOf(state, step);
+  const unsaid = definition && unsaidHere(state, definition);
+  if (unsaid) return unsaid;
   try {
     return definition?.kind.place?.(state, definition, key, reports(state)) ?? 'That step takes no readings.';
   } catch (fault) {
@@ -53,7 +57,7 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
 }
 
 function refusalOf(state: JobState | null, e: JobEvent): Refusal {
-  if (e.author.role === 'viewer') return 'A viewer reads; only fitters and lead hands record.';
+  if (!records(e.author.role)) return `${roleSaid(e.author.role)} reads; only fitters and lead hands record.`;
   if (!state) return e.type === 'job.opened' ? null : 'This job is not opened yet.';
   if (e.type === 'job.opened') return 'This job is open already.';
   if (state.cancelled && e.type !== 'note.added')
@@ -63,6 +67,8 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
   switch (e.type) {
     case 'note.added':
       return null;
+    case 'photo.added':
+      return refusePhoto(state, e);
     case 'job.cancelled':
       return refuseCancelling(state, e);
     case 'setup.changed':
@@ -129,6 +135,8 @@ function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal 
   if (!step || !item) return 'There is no such question in this job.';
   if (step.kind.asks && !step.kind.asks(state, step).some((i) => i.id === item.id))
     return 'That is not asked now.';
+  const first = e.data.answer === 'yes' ? comesBefore(find(state, step.id), item) : null;
+  if (first) return `First what comes before it. ${first.reason} ${first.remedy ?? ''}`.trim();
   if (item.note && !e.data.note?.trim()) return 'Write down what was seen; a word or two will do.';
   if (e.data.answer === 'none') {
     if (!canLack(step, item)) return 'That holds for every machine: answer yes or no.';
@@ -143,6 +151,7 @@ function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {
   if (!step?.kind.bolt) return 'No bolts are tightened at that step.';
   return (
     refuseStep(state, id) ??
+    unsaidHere(state, step) ??
     step.kind.bolt(state, step, find(state, id)?.report ?? null, e.data) ??
     (e.data.torqueNm === 0 || showsTorque(e.data.instrument, e.data.torqueNm)
       ? null
@@ -156,10 +165,12 @@ export const showsTorque = (i: Instrument, nm: number): boolean => nm <= i.high 
 function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
   const step = stepOf(state, e.data.step);
   if (!step?.kind.place) return 'That step takes no readings.';
-  const shut = refuseStep(state, step.id);
+  const shut = refuseStep(state, step.id) ?? unsaidHere(state, step);
   if (shut) return shut;
   const place = step.kind.place(state, step, e.data.place, reports(state));
   if (typeof place === 'string') return place;
+  const untimely = refuseTime(state, e);
+  if (untimely) return untimely;
   if (e.data.value < place.low || e.data.value > place.high) {
     const say = (v: number) => sayReading(place.instrumentKinds[0] ?? 'caliper', v);
     return place.quantity === 'angle'
@@ -172,6 +183,38 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
   return reaches(instrument, e.data.value)
     ? null
     : `${instrument.name} does not reach there: it reads ${sayRange(instrument)}.`;
+}
+
+/** Photographs a job holds. */
+const PHOTOS_MOST = 200;
+
+function refusePhoto(state: JobState, e: JobEventOf<'photo.added'>): Refusal {
+  if (!find(state, e.data.step)) return 'There is no such step.';
+  if (state.photos.some((p) => p.hash === e.data.hash && p.step === e.data.step))
+    return 'That photograph is at this step already.';
+  return state.photos.length >= PHOTOS_MOST ? `A job holds ${PHOTOS_MOST} photographs.` : null;
+}
+
+/** What the places of a row begin with: `t/` of `t/3`; a place of no row is its own. */
+const rowOfPlace = (place: string): string => place.replace(/\d+$/, '');
+
+/** A reading may be told later than it was read, where the step keeps times: after what was read before it in its row, never ahead of now. */
+function refuseTime(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
+  const { readAt, step } = e.data;
+  if (readAt === undefined) return null;
+  if (find(state, step)?.report?.dueAt === undefined)
+    return 'Only a step that keeps times takes a reading made earlier: here it counts from when it is entered.';
+  const at = Date.parse(readAt);
+  if (at > Date.parse(e.at)) return 'That time has not come yet.';
+  const before = Math.max(
+    Date.parse(state.opened.at),
+    ...standing(state, step, 'any')
+      .filter((r) => rowOfPlace(r.place) === rowOfPlace(e.data.place))
+      .map((r) => Date.parse(r.at)),
+  );
+  return at < before
+    ? 'It was read after the reading before it: the times go on, never back. Withdraw the later one to enter one in between.'
+    : null;
 }
 
 /** The range of a gauge in words, whole millimetres for lengths. */
@@ -194,6 +237,9 @@ export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
   thermometer: 'thermometer',
   gun: 'grease gun',
   counter: 'drop counter',
+  vibration: 'vibration meter',
+  tension: 'belt tension meter',
+  force: 'spring scale',
 };
 
 /**

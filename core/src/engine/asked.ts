@@ -20,6 +20,10 @@ export type Asked = {
   rule?: keyof HouseRules;
   /** Nothing is usual here: a new job begins without it, and it is chosen by whoever has it in front of him. */
   decided?: boolean;
+  /** It is the work itself: chosen in sight when a job is opened, not folded away with what is usual. */
+  inSight?: boolean;
+  /** A job may be opened without it: the step that needs it asks for it there (`needs` of the step). */
+  later?: boolean;
   /** Asked only where the form so far says so. */
   when?: When;
   /** It cannot be left out where it is asked, though the shape has it optional: the sentence then said; undefined where it can. */
@@ -32,7 +36,7 @@ declare module 'yup' {
     /** The part of the setup is asked for as a whole, by a flag of this name; its fields only where it is on. */
     part?: { group: string; label: string };
     /** Each of a list is a flag of its own: the values asked for, and what they are called. */
-    flags?: { group: string; options: Options };
+    flags?: { group: string; options: Options; inSight?: boolean };
     /** Not asked for, though it has what would be asked. */
     silent?: boolean;
   }
@@ -135,8 +139,11 @@ function walk(fields: Record<string, AnyField>, under: string, when?: When): Fie
       ...(when ? { when } : {}),
     });
     if (meta.flags) {
-      const { group, options } = meta.flags;
-      return options.map(([value, label]) => flag(`${key}.${value}`, group, label));
+      const { group, options, inSight } = meta.flags;
+      return options.map(([value, label]) => ({
+        ...flag(`${key}.${value}`, group, label),
+        ...(inSight ? { inSight } : {}),
+      }));
     }
     if (meta.silent) return [];
     if (schema.fields) {
@@ -187,7 +194,7 @@ const word = (v: unknown, field: Field): string =>
   v === undefined || v === null ? (field.fallback ?? '') : v === true ? 'yes' : v === false ? '' : String(v);
 
 /** A setup as a form would stand that says the same, as far as it is asked what to ask. */
-const standsAs = (fields: readonly Field[], setup: object): FormValues =>
+export const standsAs = (fields: readonly Field[], setup: object): FormValues =>
   Object.fromEntries(fields.map((f) => [formName(f.name), word(valueIn(setup, f.name), f)]));
 
 /** The fields asked for with a setup as it stands. */
@@ -202,7 +209,7 @@ export function lacking(schema: Schema, setup: object): Array<{ path: string; me
   const fields = fieldsOf(schema);
   const form = standsAs(fields, setup);
   return fields.flatMap((f) => {
-    if (!f.needed || (f.when && !f.when(form)) || valueIn(setup, f.name) !== undefined) return [];
+    if (!f.needed || f.later || (f.when && !f.when(form)) || valueIn(setup, f.name) !== undefined) return [];
     const message = typeof f.needed === 'string' ? f.needed : f.needed(form);
     return message ? [{ path: f.name, message }] : [];
   });

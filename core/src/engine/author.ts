@@ -6,10 +6,16 @@ export const authorSchema = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
   role: string()
-    .oneOf(['fitter', 'lead', 'viewer'] as const)
+    .oneOf(['fitter', 'lead', 'viewer', 'instructor'] as const)
     .required(),
 })
   .noUnknown()
   .required();
 export type Author = InferType<typeof authorSchema>;
 export type Role = Author['role'];
+
+/** Who puts anything on a sheet. */
+export const records = (role: Role | undefined): boolean => role === 'fitter' || role === 'lead';
+/** A role as the beginning of a sentence. */
+export const roleSaid = (role: Role): string =>
+  `${role === 'instructor' ? 'An' : 'A'} ${role === 'lead' ? 'lead hand' : role}`;

@@ -41,6 +41,7 @@ const span = (s: number): string => {
 
 /** What is said of a clock on the sheet; `when` writes a moment for people. */
 export function sayClock(mark: ClockMark, when: (at: string) => string): string {
+  if (mark.kind === 'earlier') return `read then, entered ${when(mark.storedAt)}`;
   if (mark.kind === 'offline') return `made without network, stored ${when(mark.storedAt)}`;
   return `the device’s clock was ${span(Math.abs(mark.aheadS))} ${mark.aheadS > 0 ? 'ahead' : 'behind'} and said ${when(mark.deviceAt)}; stored ${when(mark.storedAt)}`;
 }

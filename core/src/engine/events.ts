@@ -36,6 +36,10 @@ export const eventData = {
     /** As typed, so that a misreading can be traced. */
     raw: string().max(40).required(),
     instrument: instrumentSchema.required(),
+    /** When it was read, where that was earlier than it is told: only at steps that keep times. */
+    readAt: string()
+      .matches(ISO, 'The time it was read is written like 2026-01-31T06:30:00Z.')
+      .test('real', 'The time it was read is not a real time.', (t) => !t || isMoment(t)),
     /** How it came: typed by hand where nothing is said, from the gauge's own port, or out of a file. */
     via: string().oneOf(['port', 'file'] as const),
   }).noUnknown(),
@@ -88,6 +92,16 @@ export const eventData = {
   'sheet.reopened': object({ reason: reason() }).noUnknown(),
   /** Opened by mistake: it leaves the board and stays in the record. */
   'job.cancelled': object({ reason: reason() }).noUnknown(),
+  /** A photograph at a step, by the hash of its file: the file itself travels beside the events. */
+  'photo.added': object({
+    step: string().min(1).max(60).required(),
+    hash: string()
+      .matches(/^[0-9a-f]{64}$/, 'A photograph is named by the SHA-256 of its file.')
+      .required(),
+    words: string().max(300, 'Three hundred letters at the most.').defined(),
+    width: number().integer().min(1).max(10_000).required(),
+    height: number().integer().min(1).max(10_000).required(),
+  }).noUnknown(),
   'note.added': object({ text: string().trim().min(1).max(1000).required() }).noUnknown(),
 } as const;
 

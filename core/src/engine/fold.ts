@@ -1,6 +1,7 @@
 import { timeOf } from './clock.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { loosenedAt, roundOf } from './facts.ts';
+import { saysOnlyWhatWasAsked } from './here.ts';
 import type { Reopening } from './reopening.ts';
 import { ISOLATION } from './reopening.ts';
 import type { Facts, Hold, Stamp, StepReport } from './state.ts';
@@ -19,6 +20,12 @@ const planned = (step: string, reason = 'Hold point: waits for the lead hand.'):
 });
 
 const NOTHING: Pick<Reopening, 'undoes' | 'said'> = { undoes: [], said: '' };
+
+/** A reading told later than it was read counts from when it was read, and says so. */
+const earlier = (e: JobEventOf<'reading.taken'>, s: Stamp): Partial<Stamp> =>
+  e.data.readAt === undefined
+    ? {}
+    : { at: e.data.readAt, clock: { kind: 'earlier', deviceAt: e.at, storedAt: s.at, aheadS: 0 } };
 
 /** Facts of a job that has just been opened. */
 export function opened(e: JobEventOf<'job.opened'>): Facts {
@@ -39,6 +46,7 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
     passes: [],
     repeats: [],
     notes: [],
+    photos: [],
     fixedNamed: [],
     past: [],
     signed: null,
@@ -91,7 +99,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
         ...f,
         readings: [
           ...f.readings,
-          { ...s, id: e.id, ...e.data, attempt: f.attempt, round: roundOf(f, e.data.step) },
+          { ...s, id: e.id, ...e.data, ...earlier(e, s), attempt: f.attempt, round: roundOf(f, e.data.step) },
         ],
       };
     case 'measure.repeated':
@@ -192,6 +200,8 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
       };
     case 'job.cancelled':
       return { ...f, cancelled: { ...s, reason: e.data.reason } };
+    case 'photo.added':
+      return { ...f, photos: [...f.photos, { ...s, id: e.id, ...e.data }] };
     case 'note.added':
       return { ...f, notes: [...f.notes, { ...s, id: e.id, text: e.data.text }] };
   }
@@ -218,7 +228,10 @@ function setupChanged(f: Facts, e: JobEventOf<'setup.changed'>, s: Stamp): Facts
         before: f.setup,
         after: e.data.setup,
         reason: e.data.reason,
-        readAt: [...new Set(f.readings.filter((r) => !r.withdrawn).map((r) => r.step))],
+        // What was asked at its step and is said there judges nothing that was read before.
+        readAt: saysOnlyWhatWasAsked(f.setup, e.data.setup)
+          ? []
+          : [...new Set(f.readings.filter((r) => !r.withdrawn).map((r) => r.step))],
       },
     ],
     holds: [...kept, ...added.map((step) => planned(step))],

@@ -3,6 +3,7 @@ import { verdictOf } from '../judgement/result.ts';
 import type { JobEvent } from './events.ts';
 import { acceptanceOf, inRound } from './facts.ts';
 import { lay, opened } from './fold.ts';
+import { askedHere } from './here.ts';
 import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
 import type { StepDefinition } from './step.ts';
 import { procedureFor } from './trades.ts';
@@ -55,7 +56,7 @@ type Carried = Record<string, StepReport>;
 /** A step's report on the facts; where its kind throws, a report that says so. */
 function reportOf(facts: Facts, step: StepDefinition, carried: Carried): StepReport {
   try {
-    return step.kind.report(facts, step, carried);
+    return askedHere(facts, step) ?? step.kind.report(facts, step, carried);
   } catch (fault) {
     return failed(step, fault);
   }
@@ -202,7 +203,7 @@ const ADDS = [
 
 /** The first step whose report an event may change; one past the last where it changes none. */
 function firstTold(before: JobState, after: Facts, e: JobEvent): number {
-  if (e.type === 'note.added') return before.steps.length;
+  if (e.type === 'note.added' || e.type === 'photo.added') return before.steps.length;
   const stepOf = STEP_OF[e.type] as ((e: JobEvent, s: JobState) => string | null) | undefined;
   const step = stepOf?.(e, before);
   if (step === undefined || step === null) return 0;

@@ -26,6 +26,9 @@ export type HandTools = {
   thermometer?: Instrument;
   gun?: Instrument;
   counter?: Instrument;
+  vibration?: Instrument;
+  tension?: Instrument;
+  force?: Instrument;
 };
 /** The same, with further wrenches, smallest first: taken where the one in hand does not reach. */
 export type ToolBox = HandTools & { wrenches?: readonly Instrument[] };

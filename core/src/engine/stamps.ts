@@ -19,6 +19,7 @@ export function stampsOf(state: JobState): Stamp[] {
     ...state.dismounted,
     ...state.repeats,
     ...state.notes,
+    ...state.photos,
     ...state.fixedNamed,
     ...state.signatures,
     ...state.revisions,

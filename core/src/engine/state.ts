@@ -5,9 +5,9 @@ import type { Author } from './author.ts';
 import type { Said } from './said.ts';
 import type { Setup } from './setup.ts';
 
-/** What is to be said of the clock an entry was made by: made without network, or by a device whose clock is off. */
+/** What is to be said of an entry's time: made without network, by a device whose clock is off, or told later than it was read. */
 export type ClockMark = {
-  kind: 'offline' | 'off';
+  kind: 'offline' | 'off' | 'earlier';
   /** The time the device gave it, and when the server had it. */
   deviceAt: string;
   storedAt: string;
@@ -130,6 +130,9 @@ export type Facts<S extends Setup = Setup> = {
   /** Steps measured anew, and what was done in between. */
   repeats: Array<Stamp & { id: string; step: string; done: string }>;
   notes: Array<Stamp & { id: string; text: string }>;
+  photos: Array<
+    Stamp & { id: string; step: string; hash: string; words: string; width: number; height: number }
+  >;
   /** Jobs named as those that mounted the fixed bearing of this shaft, the last one counting. */
   fixedNamed: Array<Stamp & FixedNamed>;
   /** What steps held before they were opened again, oldest first. */
@@ -152,10 +155,14 @@ export type PlaceQuantity =
   | 'dial'
   | 'length'
   | 'roughness'
+  | 'torque'
   | 'pressure'
   | 'temperature'
   | 'count'
-  | 'flats';
+  | 'flats'
+  | 'velocity'
+  | 'frequency'
+  | 'force';
 
 /** Somewhere a reading is taken: what to type there and what could be believed. */
 export type Place = {
@@ -196,6 +203,8 @@ export type StepReport<V = unknown> = {
   dueAt?: string | null;
   /** The measurings before this one, oldest first, with what was done after each. */
   before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
+  /** Fields of the setup it waits for: they are said here. */
+  asks?: readonly string[];
   /** What to do now, in words. */
   act: string;
   /** It could not be worked out: the fault, in a sentence. The rest of the sheet lives. */

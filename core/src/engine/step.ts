@@ -12,6 +12,8 @@ export type GateItem = {
   note?: boolean;
   /** Answered yes, the bolts of these steps are loose: they open again with all that stands on them. */
   loosens?: { steps: readonly string[]; because: string };
+  /** Asked only once none of these findings of its step stands in the way: what cannot be taken back comes last. */
+  after?: readonly string[];
   /** Something may be written down with the answer: what, for the field. */
   mayNote?: string;
 };
@@ -52,6 +54,8 @@ type Parts<S extends Setup, V> = {
   place?(facts: Facts<S>, step: StepDefinition<S>, key: string, carried: Carried): Place | string;
   /** Which of the step’s questions are asked now, where not all are; those before stay answered. */
   asks?(facts: Facts<S>, step: StepDefinition<S>): GateItem[];
+  /** Questions that follow once those asked now are answered: shown, not yet answered. */
+  ahead?(facts: Facts<S>, step: StepDefinition<S>): GateItem[];
   /** May this bolt be ticked now? A sentence when not. Kinds without bolts leave it out. */
   bolt?(facts: Facts<S>, step: StepDefinition<S>, report: StepReport | null, tried: BoltTry): string | null;
   /** The bolt to tighten now; `settling` where it is told how far each still turned. Null when all is done. */
@@ -127,6 +131,8 @@ export type StepDefinition<S extends Setup = Setup> = {
   closes?: string;
   /** Drawn as a groove round the collar: the step goes round until its numbers are met. */
   loop?: boolean;
+  /** Fields of the setup it cannot go without: where one was not said when the job was opened, it is asked here. */
+  needs?: readonly string[];
   items?: GateItem[];
   /** Its questions are answered before anything is read, not after. */
   itemsFirst?: boolean;

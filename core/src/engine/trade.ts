@@ -16,6 +16,9 @@ export type Came = { results: Results; rows: Array<[string, string]> };
 /** Something that falls due, how long it takes, and when. */
 export type Due = { what: string; at: string; minutes: number };
 
+/** A signed job of the same position, as far as a trade may ask. */
+export type Past = { signedAt: string; results: Results };
+
 /** Texts of a trade, with quantity marks. */
 export type TradeWords<S extends Setup> = {
   /** In the list of work to open a job for: what it is, and of what kind. */
@@ -63,6 +66,12 @@ export type Trade<S extends Setup = Setup> = {
   usual: Partial<S>;
   /** What the house rules of today say of a new one. */
   byRules?(rules: Required<HouseRules>): Partial<S>;
+  /** What a stamp on the part says, as such stamps are read; nothing where it is none. */
+  fromStamp?(stamp: string): Partial<S>;
+  /** What the plant keeps, as a new one begins with it: sections of packing in the store, mm. */
+  fromPlant?(plant: { stockMm: readonly number[] }): Partial<S>;
+  /** What the past of its position tells a new one, the newest first: a baseline, what was left. */
+  fromPast?(past: readonly Past[]): Partial<S>;
   /** The order of work. */
   procedure(setup: S): Procedure<S>;
   words: TradeWords<S>;
@@ -70,6 +79,10 @@ export type Trade<S extends Setup = Setup> = {
   reopening?(setup: S): TakingBack<S> | null;
   /** Setups of each of its variants, and how a hand works them by the book: for the demo, practice and tests. */
   example: Example<S>;
+  /** What kind of part it fits, for whoever looks at it when it has come out. */
+  fits?: 'face-seal' | 'gland-rings' | 'rolling-bearing';
+  /** Why each step is there, a paragraph by step id; a number at the end of an id counts sides and is not told apart. */
+  why?: Readonly<Record<string, string>>;
   /** The step after which a fixed bearing stands at its place for good. */
   fixedAfter?: string;
 };

@@ -51,6 +51,12 @@ export function procedureFor(setup: Setup): Procedure {
 export const stepOf = (job: { setup: Setup }, id: string): StepDefinition | undefined =>
   procedureFor(job.setup).steps.find((s) => s.id === id);
 
+/** Why a step is there, as its trade tells it; null where it does not. */
+export function whyOf(setup: Setup, id: string): string | null {
+  const why = tradeOf(setup).why ?? {};
+  return why[id] ?? why[id.replace(/\d+$/, '')] ?? null;
+}
+
 /** The report of a step, where it was reached. */
 export const reportAt = (job: Pick<JobState, 'steps'>, id: string) =>
   job.steps.find((s) => s.id === id)?.report ?? null;

@@ -1,5 +1,6 @@
 import type { JobEvent } from './events.ts';
 import { opened } from './fold.ts';
+import { askedHere } from './here.ts';
 import { judge } from './judge.ts';
 import type { Setup } from './setup.ts';
 import type { StepReport } from './state.ts';
@@ -23,8 +24,9 @@ export function unworkable(setup: Setup): string | null {
   const carried: Record<string, StepReport> = {};
   for (const step of procedureFor(setup).steps)
     try {
-      carried[step.id] = step.kind.report(facts, step, carried);
-      if (step.kind.asks) step.kind.asks(facts, step);
+      const waits = askedHere(facts, step);
+      carried[step.id] = waits ?? step.kind.report(facts, step, carried);
+      if (step.kind.asks && !waits) step.kind.asks(facts, step);
     } catch (fault) {
       return `“${step.title}” cannot be worked out with this: ${fault instanceof RangeError ? fault.message : 'what is given does not go together.'}`;
     }

@@ -15,6 +15,9 @@ export const INSTRUMENT_KINDS = [
   'thermometer',
   'gun',
   'counter',
+  'vibration',
+  'tension',
+  'force',
 ] as const;
 
 /** The gauge a reading was taken with, as it stood in the register at that moment. */
@@ -22,7 +25,7 @@ export const instrumentSchema = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
   kind: string().oneOf(INSTRUMENT_KINDS).required(),
-  /** Smallest step: mm for lengths and roughness, N·m, degrees, MPa, °C, strokes by the kind of gauge. */
+  /** Smallest step: mm for lengths and roughness, N·m, degrees, MPa, °C, strokes, mm/s, Hz, N by the kind of gauge. */
   step: number().moreThan(0).max(100).required(),
   low: number().required(),
   high: number().required(),

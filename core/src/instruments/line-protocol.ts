@@ -1,3 +1,4 @@
+import { N_PER_LBF } from '../quantities/force.ts';
 import { MM_PER_INCH } from '../quantities/length.ts';
 import { MPA_PER_PSI } from '../quantities/pressure.ts';
 import { UM_PER_UIN } from '../quantities/roughness.ts';
@@ -5,7 +6,16 @@ import { UM_PER_UIN } from '../quantities/roughness.ts';
 /** What a gauge sends: a value in the unit inside, and what kind of quantity it is. */
 export type GaugeLine = {
   value: number;
-  quantity: 'length' | 'angle' | 'torque' | 'temperature' | 'pressure' | 'count';
+  quantity:
+    | 'length'
+    | 'angle'
+    | 'torque'
+    | 'temperature'
+    | 'pressure'
+    | 'count'
+    | 'velocity'
+    | 'frequency'
+    | 'force';
   raw: string;
 };
 
@@ -22,10 +32,14 @@ const UNITS: Record<string, { quantity: GaugeLine['quantity']; factor: number }>
   bar: { quantity: 'pressure', factor: 0.1 },
   // Drops a minute.
   dpm: { quantity: 'count', factor: 1 },
+  'mm/s': { quantity: 'velocity', factor: 1 },
+  hz: { quantity: 'frequency', factor: 1 },
+  n: { quantity: 'force', factor: 1 },
+  lbf: { quantity: 'force', factor: N_PER_LBF },
   psi: { quantity: 'pressure', factor: MPA_PER_PSI },
 };
 
-const LINE = /^([+-]?)\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*([A-Za-z]+)$/;
+const LINE = /^([+-]?)\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*([A-Za-z]+(?:\/s)?)$/;
 
 /**
  * One line of a gauge that sends plain text: value, unit, end of line (`+0.012 mm`, `-.0005 in`, `45.0 deg`). A line that is

@@ -1,8 +1,19 @@
-import { len, pres, rough, temp, tor } from '../quantities/say.ts';
+import { formatFrequency } from '../quantities/frequency.ts';
+import { force, len, pres, rough, temp, tor, velocity } from '../quantities/say.ts';
 import type { Instrument } from './instrument.ts';
 
 /** What a gauge measures, in the unit inside. */
-export type Quantity = 'length' | 'roughness' | 'angle' | 'torque' | 'pressure' | 'temperature' | 'count';
+export type Quantity =
+  | 'length'
+  | 'roughness'
+  | 'angle'
+  | 'torque'
+  | 'pressure'
+  | 'temperature'
+  | 'count'
+  | 'velocity'
+  | 'frequency'
+  | 'force';
 
 const QUANTITY: Record<Instrument['kind'], Quantity> = {
   micrometer: 'length',
@@ -17,12 +28,26 @@ const QUANTITY: Record<Instrument['kind'], Quantity> = {
   thermometer: 'temperature',
   gun: 'count',
   counter: 'count',
+  vibration: 'velocity',
+  tension: 'frequency',
+  force: 'force',
 };
 
 /** What a kind of gauge measures. @example quantityOf('dial') // 'length' */
 export const quantityOf = (kind: Instrument['kind']): Quantity => QUANTITY[kind];
 
-export type OpenUnit = 'mm' | 'µm' | 'deg' | 'N·m' | 'MPa' | '°C' | 'strokes' | 'drops/min';
+export type OpenUnit =
+  | 'mm'
+  | 'µm'
+  | 'deg'
+  | 'N·m'
+  | 'MPa'
+  | '°C'
+  | 'strokes'
+  | 'drops/min'
+  | 'mm/s'
+  | 'Hz'
+  | 'N';
 
 const OPEN_UNIT: Record<Quantity, OpenUnit> = {
   length: 'mm',
@@ -32,6 +57,9 @@ const OPEN_UNIT: Record<Quantity, OpenUnit> = {
   pressure: 'MPa',
   temperature: '°C',
   count: 'strokes',
+  velocity: 'mm/s',
+  frequency: 'Hz',
+  force: 'N',
 };
 
 /**
@@ -61,6 +89,12 @@ export function sayReading(kind: Instrument['kind'], value: number): string {
       return pres(value);
     case 'temperature':
       return temp(value);
+    case 'velocity':
+      return velocity(value);
+    case 'frequency':
+      return formatFrequency(value);
+    case 'force':
+      return force(value);
     case 'count':
       return kind === 'counter'
         ? `${value} drops a minute`

@@ -1,5 +1,7 @@
 import type { PlaceQuantity } from '../engine/state.ts';
 import { parseAngle } from '../quantities/angle.ts';
+import { formatForce, parseForce } from '../quantities/force.ts';
+import { formatFrequency, parseFrequency } from '../quantities/frequency.ts';
 import {
   formatLength,
   type LengthUnit,
@@ -10,6 +12,8 @@ import {
 import { formatPressure, parsePressure } from '../quantities/pressure.ts';
 import { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
 import { formatTemperature, parseTemperature } from '../quantities/temperature.ts';
+import { formatTorque, parseTorque } from '../quantities/torque.ts';
+import { formatVelocity, parseVelocity } from '../quantities/velocity.ts';
 
 export type Understood = { value: number; said: string; note?: string | undefined };
 
@@ -44,11 +48,37 @@ export function readValue(
         }
       : { message: p.message };
   }
+  if (kind === 'torque') {
+    if (text.trim() === '0') return { value: 0, said: formatTorque(0, unit) };
+    const t = parseTorque(text, unit);
+    return t.ok
+      ? { value: t.nm, said: `${formatTorque(t.nm, 'mm')} · ${formatTorque(t.nm, 'in')}` }
+      : { message: t.message };
+  }
   if (kind === 'temperature') {
     const t = parseTemperature(text, unit);
     return t.ok
       ? { value: t.c, said: `${formatTemperature(t.c, 'mm')} · ${formatTemperature(t.c, 'in')}` }
       : { message: t.message };
+  }
+  if (kind === 'velocity') {
+    const v = parseVelocity(text, unit);
+    return v.ok
+      ? {
+          value: v.mmPerS,
+          said: `${formatVelocity(v.mmPerS, 'mm')} rms · ${formatVelocity(v.mmPerS, 'in')}`,
+        }
+      : { message: v.message };
+  }
+  if (kind === 'frequency') {
+    const f = parseFrequency(text);
+    return f.ok ? { value: f.hertz, said: formatFrequency(f.hertz) } : { message: f.message };
+  }
+  if (kind === 'force') {
+    const f = parseForce(text, unit);
+    return f.ok
+      ? { value: f.n, said: `${formatForce(f.n, 'mm')} · ${formatForce(f.n, 'in')}` }
+      : { message: f.message };
   }
   if (kind === 'flats') {
     const n = parseTypedNumber(text.trim().replace(/\s*flats?$/, ''));

@@ -1,14 +1,13 @@
 import { type Field, type FormValues, fieldsOf, formName, lacking, valueIn } from '../engine/asked.ts';
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
-import { tradeOf } from '../engine/trades.ts';
 import { check } from '../judgement/sentences.ts';
 import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { parsePressure } from '../quantities/pressure.ts';
 import { parseRoughness } from '../quantities/roughness.ts';
 import { parseTemperature } from '../quantities/temperature.ts';
 import { parseTorque } from '../quantities/torque.ts';
-import { type HouseRules, USUAL_WORK } from '../sources/schools.ts';
+import type { HouseRules } from '../sources/schools.ts';
 
 /** A setup to start a form from: not all of it need be there. */
 export type StartSetup = Partial<Setup> & Record<string, unknown>;
@@ -20,7 +19,7 @@ const UNIT: Partial<Record<Field['quantity'], string>> = {
   temperature: '°C',
 };
 
-function show(field: Field, v: unknown, unit: LengthUnit): string {
+export function showField(field: Field, v: unknown, unit: LengthUnit): string {
   if (field.name === 'holdBefore') return String((v as string[] | undefined)?.[0] ?? '');
   if (v === undefined || v === null) return field.fallback ?? '';
   if (typeof v === 'boolean') return v ? 'yes' : '';
@@ -38,7 +37,7 @@ export function toForm(trade: Trade, start: StartSetup, unit: LengthUnit): FormV
   return Object.fromEntries(
     fieldsOf(trade.schema).map((field) => [
       formName(field.name),
-      show(field, valueIn(setup, field.name) ?? (field.rule ? schools[field.rule] : undefined), unit),
+      showField(field, valueIn(setup, field.name) ?? (field.rule ? schools[field.rule] : undefined), unit),
     ]),
   );
 }
@@ -48,19 +47,23 @@ type Read = { value: unknown } | { message: string };
 
 const rounded = (n: number, digits: number): { value: number } => ({ value: Number(n.toFixed(digits)) });
 
-/** Angles with blanks or semicolons between them. */
-function readAngles(field: Field, text: string): Read {
+/** Numbers with blanks or semicolons between them. */
+function readList(field: Field, text: string): Read {
   const all = text
     .split(/[\s;]+/)
     .filter(Boolean)
     .map(parseTypedNumber);
   return all.every((n) => n !== null)
     ? { value: all.map((n) => n.value) }
-    : { message: `${field.label}: degrees with blanks between them, such as 0 90 200.` };
+    : {
+        message: /Deg$/.test(field.name)
+          ? `${field.label}: degrees with blanks between them, such as 0 90 200.`
+          : `${field.label}: numbers with blanks between them, such as 8 9.5 12.`,
+      };
 }
 
 /** What is typed in a field, as the setup holds it, or what is wrong with it as a sentence. */
-function readField(field: Field, text: string, unit: LengthUnit): Read {
+export function readField(field: Field, text: string, unit: LengthUnit): Read {
   if (field.name === 'holdBefore') return { value: text === '' ? [] : [text] };
   if (text === '') return field.optional ? { value: undefined } : { message: `${field.label} is missing.` };
   switch (field.quantity) {
@@ -89,7 +92,7 @@ function readField(field: Field, text: string, unit: LengthUnit): Read {
       return r ? { value: r.value } : { message: `${field.label} is a number.` };
     }
     case 'list':
-      return readAngles(field, text);
+      return readList(field, text);
     case 'choice':
       return { value: field.numbered ? Number(text) : text };
     case 'flag':
@@ -121,6 +124,8 @@ function dropUnsaid(setup: Draft, asked: readonly Field[]): void {
   for (const [part, value] of Object.entries(setup)) {
     if (flagged.includes(part) || value === null || typeof value !== 'object' || Array.isArray(value))
       continue;
+    // A part that waits to be said at its step stays, however little it says now.
+    if (asked.some((f) => f.later && f.name.startsWith(`${part}.`))) continue;
     const said = Object.entries(value);
     const holds = said.every(
       ([key, v]) => asked.find((f) => f.name === `${part}.${key}`)?.fallback === String(v),
@@ -156,56 +161,14 @@ export function fromForm(
   if (measuring && !trade.words.measuresOnly && !measures.includes('shaft'))
     faults['measures:shaft'] = 'Nothing is fitted to a shaft that was not measured: leave the diameters in.';
   if (measuring && measures.length === 0) faults['measures:look'] = 'Nothing is to be measured yet.';
-  if (Object.keys(faults).length > 0) return { faults };
   const checked = check(trade.schema, setup);
-  if (checked.ok) return { setup: checked.value as Setup };
-  for (const { path, message } of checked.faults) {
+  if (checked.ok && Object.keys(faults).length === 0) return { setup: checked.value as Setup };
+  // What does not go together is said beside what is missing, each at its field; what has none, under the first.
+  const only = Object.keys(faults).length === 0;
+  for (const { path, message } of checked.ok ? [] : checked.faults) {
     const field = asked.find((x) => x.name === path);
-    faults[field ? formName(field.name) : 'machine'] = field ? message.replace(path, field.label) : message;
+    if (field) faults[formName(field.name)] ??= message.replace(path, field.label);
+    else if (only) faults.machine ??= message;
   }
   return { faults };
-}
-
-/** What a position's setup tells another kind of work: its place always, its shaft and bearing where both know them. */
-const SHARED = ['shaftMm', 'shaftSystem', 'seatMm', 'stations', 'angles', 'boreMm'] as const;
-const PLACE = ['machine', 'position'] as const;
-
-/** Rules without those that say nothing. */
-const said = (rules: HouseRules): HouseRules => {
-  const given = Object.entries(rules).filter(([, v]) => v !== undefined);
-  return Object.fromEntries(given) as HouseRules;
-};
-
-/** A usual setup without what nobody may suppose. */
-function undecided(trade: Trade, usual: StartSetup): StartSetup {
-  const left: StartSetup = { ...usual };
-  for (const { name, decided } of fieldsOf(trade.schema)) {
-    if (!decided) continue;
-    const [head, tail] = name.split('.') as [string, string?];
-    const part = left[head];
-    if (tail === undefined) delete left[head];
-    else if (part !== null && typeof part === 'object') left[head] = { ...part, [tail]: undefined };
-  }
-  return left;
-}
-
-/**
- * What a new job's form begins with: the setup last used at the position, else the usual one of its trade with what the two have
- * in common; the house rules of today either way, and what they say of the work where the position says nothing.
- */
-export function startFor(
-  trade: Trade,
-  chosen: { setup: Setup } | null,
-  rules: HouseRules | undefined,
-): StartSetup {
-  const schools = rules ? { schools: rules } : {};
-  if (chosen && tradeOf(chosen.setup) === trade) return { ...chosen.setup, ...schools };
-  const usual: StartSetup = undecided(trade, {
-    ...trade.usual,
-    ...(rules ? trade.byRules?.({ ...USUAL_WORK, ...said(rules) }) : {}),
-  });
-  if (!chosen) return { ...usual, ...schools };
-  const known = chosen.setup as StartSetup;
-  const kept = [...PLACE, ...SHARED.filter((k) => k in usual)].filter((k) => known[k] !== undefined);
-  return { ...usual, ...Object.fromEntries(kept.map((k) => [k, known[k]])), ...schools };
 }

@@ -1,9 +1,11 @@
 import { stampsOf } from '../engine/stamps.ts';
 import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
+import type { Due } from '../engine/trade.ts';
 import { procedureFor, tradeOf } from '../engine/trades.ts';
+import { fallsDue } from '../sheet/due.ts';
 
 /** The form of a job's line; a stored line of another form is made anew. */
-export const SUMMARY_VERSION = 2;
+export const SUMMARY_VERSION = 3;
 
 export type RailMark = {
   id: string;
@@ -37,6 +39,8 @@ export type JobSummary = {
   signedBy: string | null;
   /** When the next reading of the present step is due; null where it keeps no times. */
   dueAt: string | null;
+  /** What falls due on it, signed or not. */
+  falls: Due[];
   /** Only a lead hand can move it on: a hold, or a stop that may be accepted. */
   waitsForLead: boolean;
   /** When something was last done to it. */
@@ -89,6 +93,7 @@ export function summarise(state: JobState): JobSummary {
     readings: state.readings.length,
     signedBy: state.signed?.name ?? null,
     dueAt: state.signed || state.cancelled ? null : (present?.report?.dueAt ?? null),
+    falls: state.cancelled ? [] : fallsDue(state),
     waitsForLead: !state.signed && !state.cancelled && (pinned !== null || asked !== undefined),
     lastAt: lastOf(acts, state.opened.at),
     hands: [...new Set(acts.map((s) => s.author.id))],

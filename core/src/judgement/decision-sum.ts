@@ -1,6 +1,14 @@
 import { COVERAGE, type DecisionRule, decide } from '../metrology/decision.ts';
 import { saySettle, settle } from '../metrology/settle.ts';
-import { inQuadrature, mean, sampleDeviation, stepShare } from '../metrology/uncertainty.ts';
+import {
+  doubtOfMean,
+  inQuadrature,
+  mean,
+  REPEATABILITY,
+  sampleDeviation,
+  spreadOver,
+  stepShare,
+} from '../metrology/uncertainty.ts';
 import { len, num } from '../quantities/say.ts';
 import type { CalculatorResult, Finding } from './result.ts';
 
@@ -28,8 +36,8 @@ export type DecisionSumValues = {
 };
 
 /**
- * What may be said of repeated readings beside a limit: u from step, spread and calibration in quadrature, expanded by the
- * rule, then accept, too close to call or reject; and how many readings more would settle it.
+ * What may be said of repeated readings beside a limit: u from step, scatter and calibration in quadrature, Student's factor in it
+ * where the scatter is estimated, expanded by the rule, then accept, too close to call or reject; and how many readings more would settle it.
  * Source: GUM (JCGM 100) 4.2, 4.3.7, 5.1.2; ISO 14253-1.
  */
 export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionSumValues> {
@@ -37,8 +45,12 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
   const m = mean(v);
   const places = input.difference ? 2 : 1;
   const scatter = sampleDeviation(v);
-  const step = Math.sqrt(places) * stepShare(v.length, input.stepMm);
-  const standardMm = inQuadrature(step, scatter / Math.sqrt(v.length), input.otherMm ?? 0);
+  const scattered = spreadOver(v, input.stepMm);
+  const step = Math.sqrt(places) * stepShare(v.length, input.stepMm, scattered);
+  const standardMm = inQuadrature(
+    doubtOfMean({ count: v.length, stepMm: input.stepMm, scatterMm: scatter, scattered, places }),
+    input.otherMm ?? 0,
+  );
   const rule = input.rule ?? 'k2';
   const d = decide(m, standardMm, { lower: input.lowerMm, upper: input.upperMm }, rule);
   const bounded = input.lowerMm !== undefined || input.upperMm !== undefined;
@@ -88,11 +100,11 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
     working: [
       {
         what: 'step’s share',
-        sum: `${places === 2 ? '√2 × ' : ''}max(r/√12/√${v.length}, r/√12/2), r = ${len(input.stepMm, 4)} → ${len(step, 5)}`,
+        sum: `${places === 2 ? '√2 × ' : ''}r/√12${scattered ? `/√${v.length}` : ''}, r = ${len(input.stepMm, 4)} → ${len(step, 5)}${scattered || v.length < 2 ? '' : '; all on one step: it does not average away'}`,
       },
       {
-        what: 'spread’s share',
-        sum: `${num(scatter, 5)} ÷ √${v.length} = ${len(scatter / Math.sqrt(v.length), 5)}`,
+        what: 'scatter’s share',
+        sum: `seen ${num(scatter, 5)} (${v.length - 1} free), by itself ${num(Math.sqrt(places) * REPEATABILITY.shareOfStep * input.stepMm, 5)} (${REPEATABILITY.knownAsFrom} free): pooled, ÷ √${v.length}, Student’s factor`,
       },
       { what: 'u, U', sum: `${num(standardMm, 5)} × ${COVERAGE[rule]} = ${len(d.expanded, 5)}` },
     ],

@@ -85,6 +85,7 @@ export function upperBeam(
   expanded: number,
   limit: LimitInForce,
   verdict: Verdict,
+  doubt?: string[],
 ): Beam {
   return {
     label,
@@ -94,6 +95,7 @@ export function upperBeam(
     upper: limit.limitMm,
     expanded,
     verdict,
+    ...(doubt ? { doubt } : {}),
     alternatives: limit.others.map((o) => ({ label: o.title, at: o.limitMm })),
   };
 }

@@ -19,16 +19,18 @@ export type Finding = {
 /** One line of the sum as it would stand on the back of the sheet. */
 export type WorkingLine = { what: string; sum: string };
 
-/** What the beam shows: the value, its target and stops, and how thick the pointer is. All in `quantity`'s unit: mm, N·m, degrees, or µm of roughness. */
+/** What the beam shows: the value, its target and stops, and how thick the pointer is. All in `quantity`'s unit: mm, N·m, N, degrees, or µm of roughness. */
 export type Beam = {
   label: string;
-  quantity: 'length' | 'torque' | 'angle' | 'roughness';
+  quantity: 'length' | 'torque' | 'force' | 'angle' | 'roughness';
   value: number;
   target: number;
   lower?: number;
   upper?: number;
   expanded: number;
   verdict: Verdict;
+  /** Where its doubt comes from and what would settle it, a sentence each. */
+  doubt?: string[];
   /** Where other schools would have set the stop. */
   alternatives?: Array<{ label: string; at: number }>;
 };

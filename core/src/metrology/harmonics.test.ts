@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import FFT from 'fft.js';
 import { lusolve, type Matrix, matrix, multiply, transpose } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { fitHarmonics, highestOrder, wrapDeg } from './harmonics.ts';
+import { normal, randomFrom } from '../simulation/random.ts';
+import { fitHarmonics, highestOrder, significance, wrapDeg } from './harmonics.ts';
 import { leastSquares } from './least-squares.ts';
 
 /** Numbers in a row from a seed, −1 to 1, mean nothing: a linear congruential generator is noise enough here. */
@@ -145,11 +146,32 @@ describe('harmonic fit', () => {
     );
   });
 
-  it('the doubt of an amplitude is σ·√(2/n) on even spacing (GUM H.3 for orthogonal columns)', () => {
+  it('an amplitude scatters by σ·√(2/n) on even spacing (GUM H.3 for orthogonal columns), σ pooled as from five readings', () => {
     const fit = fitHarmonics(
       even(12).map((a) => ({ angleDeg: a, valueMm: 0.05 * Math.cos(rad(a)) })),
       0.003,
     );
-    for (const h of fit?.harmonics ?? []) expect(h.uncertaintyMm).toBeCloseTo(0.003 * Math.sqrt(2 / 12), 9);
+    // 12 readings leave 12 − 7 = 5 free, and no residual: σ² = 5 × 0.003² ÷ (5 + 5).
+    for (const h of fit?.harmonics ?? [])
+      expect(h.standardMm).toBeCloseTo(0.003 * Math.sqrt(5 / 10) * Math.sqrt(2 / 12), 9);
+    expect(fit?.free).toBe(10);
+  });
+
+  it('noise alone is called a wave in four of a hundred: Rayleigh’s law, and Fisher’s where the deviation is estimated (npm simple-statistics)', () => {
+    // By the law itself: three waves, P(any A > t·σ) = 1 − (1 − exp(−t²/2))³.
+    const t = significance(3, Number.POSITIVE_INFINITY);
+    expect(1 - (1 - Math.exp(-(t * t) / 2)) ** 3).toBeCloseTo(0.04, 9);
+    const random = randomFrom(17);
+    const free = 6;
+    let named = 0;
+    const trials = 20_000;
+    for (let i = 0; i < trials; i++) {
+      const s = Math.sqrt(
+        Array.from({ length: free }, () => normal(random) ** 2).reduce((a, b) => a + b, 0) / free,
+      );
+      if (Math.hypot(normal(random), normal(random)) > significance(1, free) * s) named++;
+    }
+    expect(named / trials).toBeGreaterThan(0.036);
+    expect(named / trials).toBeLessThan(0.044);
   });
 });

@@ -1,5 +1,5 @@
 import { leastSquares } from './least-squares.ts';
-import { mean } from './uncertainty.ts';
+import { half95, mean, pooledDeviation } from './uncertainty.ts';
 
 /** One indicator reading at an angle of the turn. */
 export type AngleReading = { angleDeg: number; valueMm: number };
@@ -12,7 +12,9 @@ export type Harmonic = {
   phaseDeg: number;
   cosMm: number;
   sinMm: number;
-  /** Standard uncertainty of the amplitude. */
+  /** Standard deviation of the amplitude, as noise alone would give it. */
+  standardMm: number;
+  /** Half of what holds 95 in 100, Student's factor in it. */
   uncertaintyMm: number;
 };
 
@@ -22,8 +24,9 @@ export type HarmonicFit = {
   meanMm: number;
   harmonics: Harmonic[];
   residualsMm: number[];
-  /** Standard deviation the uncertainties rest on: of the residuals, never under the readings' own. */
+  /** Standard deviation the uncertainties rest on: of the residuals, pooled with the readings' own; its degrees of freedom. */
   deviationMm: number;
+  free: number;
   residualRmsMm: number;
   /** Highest less lowest of the readings. */
   tirReadingsMm: number;
@@ -63,14 +66,14 @@ export function byAngle(readings: readonly AngleReading[]): Array<AngleReading &
 /**
  * Fit r(θ) = c + Σ aₖcos kθ + bₖsin kθ to readings round one turn by least squares, evenly spaced or not. How many
  * harmonics are fitted depends on the number of different angles, and on whether they lie so that the waves can be told
- * apart. `readingU` is the standard uncertainty of one reading; the scatter about the fit replaces it where it is larger.
+ * apart. `alone` is what one reading scatters by before anything is read (`aloneDeviation`); the scatter about the fit is pooled with it.
  * The closing reading at 360° is a check, not a fit point: leave it out. Null under four different angles, or where they
  * lie too close together to carry even 1×.
  * Source: GUM annex H.3 for the uncertainties; common practice for the orders.
  *
  * @example fitHarmonics([0, 90, 180, 270].map((a) => ({ angleDeg: a, valueMm: a === 0 ? 0.02 : 0 })), 0.001)
  */
-export function fitHarmonics(readings: readonly AngleReading[], readingU: number): HarmonicFit | null {
+export function fitHarmonics(readings: readonly AngleReading[], alone: number): HarmonicFit | null {
   const angles = byAngle(readings).length;
   const y = readings.map((r) => r.valueMm);
   for (let top = highestOrder(angles); top >= 1; top--) {
@@ -80,9 +83,8 @@ export function fitHarmonics(readings: readonly AngleReading[], readingU: number
     const at = (deg: number) => curveAt(solved.x, top, deg);
     const residualsMm = readings.map((r) => r.valueMm - at(r.angleDeg));
     const squares = residualsMm.reduce((s, e) => s + e * e, 0);
-    const free = readings.length - (2 * top + 1);
-    const deviationMm = Math.max(free > 0 ? Math.sqrt(squares / free) : 0, readingU);
-    const harmonics = Array.from({ length: top }, (_, k) => harmonic(k + 1, solved, deviationMm));
+    const { deviation: deviationMm, free } = pooledDeviation(alone, squares, readings.length - (2 * top + 1));
+    const harmonics = Array.from({ length: top }, (_, k) => harmonic(k + 1, solved, deviationMm, free));
     const grouped = byAngle(readings).map((r) => r.valueMm);
     return {
       count: angles,
@@ -90,6 +92,7 @@ export function fitHarmonics(readings: readonly AngleReading[], readingU: number
       harmonics,
       residualsMm,
       deviationMm,
+      free,
       residualRmsMm: Math.sqrt(squares / readings.length),
       tirReadingsMm: Math.max(...grouped) - Math.min(...grouped),
       tirFitMm: curveRange(at),
@@ -119,6 +122,7 @@ function harmonic(
   order: number,
   { x, inverse }: { x: number[]; inverse: number[][] },
   deviation: number,
+  free: number,
 ): Harmonic {
   const i = 2 * order - 1;
   const a = x[i] ?? 0;
@@ -128,13 +132,15 @@ function harmonic(
   // The gradient of √(a² + b²); where there is no amplitude to have a direction, the mean of both variances.
   const [ca, cb] = amplitudeMm > 1e-9 ? [a / amplitudeMm, b / amplitudeMm] : [Math.SQRT1_2, Math.SQRT1_2];
   const variance = ca * ca * va + cb * cb * vb + (amplitudeMm > 1e-9 ? 2 * ca * cb * cab : 0);
+  const standardMm = deviation * Math.sqrt(Math.max(0, variance));
   return {
     order,
     amplitudeMm,
     phaseDeg: wrapDeg(Math.atan2(b, a) / RAD, 360) / order,
     cosMm: a,
     sinMm: b,
-    uncertaintyMm: deviation * Math.sqrt(Math.max(0, variance)),
+    standardMm,
+    uncertaintyMm: half95(standardMm, free),
   };
 }
 
@@ -156,4 +162,19 @@ function curveRange(at: (deg: number) => number): number {
     return bend === 0 ? m : m - (r - l) ** 2 / (8 * bend);
   };
   return peak(1) - peak(-1);
+}
+
+/** A true part is named otherwise in no more than so many cases. */
+const FALSELY = 0.04;
+
+/**
+ * How many times its own standard deviation an amplitude must be before it is called a wave. That of noise alone follows Rayleigh's
+ * law, and with the deviation estimated from so many degrees of freedom A²/2u² follows F(2, free); the largest of several is looked at.
+ * Source: Rayleigh's and Fisher's distributions, any statistics text: P(F(2, ν) > x) = (1 + 2x/ν)^(−ν/2).
+ * @param waves how many were tried
+ * @example significance(3, Number.POSITIVE_INFINITY) // 2.93
+ */
+export function significance(waves: number, free: number): number {
+  const each = 1 - (1 - FALSELY) ** (1 / Math.max(1, waves));
+  return Number.isFinite(free) ? Math.sqrt(free * (each ** (-2 / free) - 1)) : Math.sqrt(-2 * Math.log(each));
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { decisionSum } from '../judgement/decision-sum.ts';
 import { decide } from './decision.ts';
 import { saySettle, settle } from './settle.ts';
-import { meanUncertainty } from './uncertainty.ts';
+import { meanUncertainty, readingUncertainty } from './uncertainty.ts';
 
 describe('how many more readings would settle it', () => {
   it('the number it names settles, one fewer does not (the rule itself as the reference)', () => {
@@ -35,27 +35,34 @@ describe('how many more readings would settle it', () => {
 });
 
 describe('decision sum against the GUM, by hand', () => {
-  // u by hand for 0.048, 0.050, 0.049 on a step of 0.002: s = 0.001 (sample), s/√3 = 0.00057735;
-  // step 0.002/√12 = 0.00057735, /√3 = 0.00033333 → u = √(0.00057735² + 0.00033333²) = 0.00066667; U = 0.00133333.
+  // u by hand for 0.048, 0.050, 0.049 on a step of 0.002: s = 0.001 with 2 free; by themselves gauge and hand scatter 0.4 × 0.002 =
+  // 0.0008, known as from 5: pooled √((5·0.0008² + 2·0.001²)/7) = 0.00086189, /√3 = 0.00049761; step 0.002/√12 = 0.00057735,
+  // /√3 = 0.00033333: u = 0.00059894. Free by Welch and Satterthwaite 7·(0.00059894/0.00049761)⁴ = 14.69:
+  // t = 1.96 + 2.6/14.69 = 2.13697; half of what holds 95 in 100 is 0.00063996.
   const readingsMm = [0.048, 0.05, 0.049];
   it('standard and expanded uncertainty', () => {
     const { values } = decisionSum({ readingsMm, stepMm: 0.002, upperMm: 0.05 });
     expect(values.meanMm).toBeCloseTo(0.049, 12);
-    expect(values.standardMm).toBeCloseTo(6.666667e-4, 9);
-    expect(values.expandedMm).toBeCloseTo(1.333333e-3, 9);
+    expect(values.standardMm).toBeCloseTo(6.3996e-4, 7);
+    expect(values.expandedMm).toBeCloseTo(1.27992e-3, 7);
     expect(values.marginMm).toBeCloseTo(0.001, 12);
   });
   it('too close with k = 2, and the count that would settle it', () => {
     const { values, findings } = decisionSum({ readingsMm, stepMm: 0.002, upperMm: 0.05 });
     expect(findings[0]?.verdict).toBe('too-close');
-    // n = 6: s/√6 = 0.00040825, step floor 0.00028868 (r/√12/2 > r/√12/√6 = 0.0002357) → u 0.0005, U 0.001 ≤ margin.
+    // If they scatter as these: n = 5: pooled 0.00089443/√5 = 0.0004, step 0.0002582, u 0.0004761, t(18.06) 2.104: U 0.0010017, still
+    // over the margin; n = 6 is under it.
     expect(values.moreReadings).toBe(3);
     expect(findings[0]?.remedy).toMatch(/^3 more readings/);
+    // All on one step the step's share of U alone, 2 × 0.00057735, is more than the margin: no number of readings settles it.
+    const one = decisionSum({ readingsMm: [0.049, 0.049, 0.049], stepMm: 0.002, upperMm: 0.05 });
+    expect(one.values.moreReadings).toBeNull();
+    expect(one.findings[0]?.remedy).toMatch(/^No number of readings with this gauge/);
   });
-  it('the one-sided rule guards with 1.65 u: U = 0.0011, still too close here, inside at 0.0488', () => {
+  it('the one-sided rule guards with 1.65 u: U = 0.00106, still too close here, inside at 0.0488', () => {
     expect(
       decisionSum({ readingsMm, stepMm: 0.002, upperMm: 0.05, rule: 'one-sided' }).values.expandedMm,
-    ).toBeCloseTo(1.1e-3, 9);
+    ).toBeCloseTo(1.65 * 6.3996e-4, 7);
     const lower = decisionSum({
       readingsMm: readingsMm.map((v) => v - 0.0002),
       stepMm: 0.002,
@@ -65,9 +72,10 @@ describe('decision sum against the GUM, by hand', () => {
     expect(lower.findings[0]?.verdict).toBe('accept');
   });
   it('a difference counts the step twice; a calibration’s doubt comes in quadrature', () => {
-    // One difference on a step of 0.01: √2 · 0.01/√12 = 0.0040825; with 0.003 from the calibration √(…) = 0.0050662.
+    // One difference on a step of 0.01 has √2 of one reading's doubt; 0.003 from the calibration comes in quadrature.
+    const alone = Math.SQRT2 * readingUncertainty(0.01);
     const one = decisionSum({ readingsMm: [0.03], stepMm: 0.01, difference: true, upperMm: 0.05 });
-    expect(one.values.standardMm).toBeCloseTo(0.00408248, 8);
+    expect(one.values.standardMm).toBeCloseTo(alone, 8);
     const both = decisionSum({
       readingsMm: [0.03],
       stepMm: 0.01,
@@ -75,7 +83,7 @@ describe('decision sum against the GUM, by hand', () => {
       otherMm: 0.003,
       upperMm: 0.05,
     });
-    expect(both.values.standardMm).toBeCloseTo(0.00506623, 8);
+    expect(both.values.standardMm).toBeCloseTo(Math.hypot(alone, 0.003), 8);
   });
   it('without a limit nothing is judged', () => {
     const { findings, values } = decisionSum({ readingsMm, stepMm: 0.002 });

@@ -1,6 +1,6 @@
 import { len } from '../quantities/say.ts';
 import { COVERAGE, type DecisionRule, SLACK_MM } from './decision.ts';
-import { inQuadrature, stepShare } from './uncertainty.ts';
+import { doubtOfMean } from './uncertainty.ts';
 
 /** More repeats than this nobody takes at one place. */
 const REPEATS_MOST = 30;
@@ -27,9 +27,9 @@ export type Settle = {
 };
 
 /**
- * How many more readings would settle a value that is too close to call. The doubt of a mean shrinks as in
- * `meanUncertainty`: as √n, the step's share never under half of one reading's.
- * Source: GUM 4.2, 4.3.7; the floor is common practice, no source.
+ * How many more readings would settle a value that is too close to call, if they scatter as those before. The doubt of a mean shrinks
+ * as in `meanUncertainty`: the step's share only where readings scatter over it.
+ * Source: GUM 4.2, 4.3.7, G.4.
  *
  * @example settle({ marginMm: 0.002, stepMm: 0.005, count: 1 }).more // 2
  */
@@ -37,12 +37,13 @@ export function settle(input: SettleInput): Settle {
   const places = input.places ?? 1;
   const k = COVERAGE[input.rule ?? 'k2'];
   const margin = Math.abs(input.marginMm);
-  const expanded = (n: number) =>
-    k * Math.sqrt(places) * inQuadrature(stepShare(n, input.stepMm), (input.scatterMm ?? 0) / Math.sqrt(n));
+  const { stepMm, scatterMm = 0 } = input;
+  const expanded = (count: number) => k * doubtOfMean({ count, stepMm, scatterMm, places });
   let more: number | null = null;
   for (let n = Math.max(1, input.count); n <= input.count + REPEATS_MOST && more === null; n++)
     if (margin >= expanded(n) - SLACK_MM) more = n - input.count;
-  return { more, stepMm: (margin * Math.sqrt(12)) / (k * Math.sqrt(places)) };
+  // The doubt of one reading grows as the step does.
+  return { more, stepMm: margin / (k * doubtOfMean({ count: 1, stepMm: 1, places })) };
 }
 
 /** The answer as a sentence for a finding's remedy. `where` says what is to be read again, as “at that place”. */

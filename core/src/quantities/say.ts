@@ -1,14 +1,16 @@
+import { formatForce } from './force.ts';
 import { formatLength, type LengthUnit, lengthDigits } from './length.ts';
 import { formatPressure } from './pressure.ts';
 import { formatRoughness } from './roughness.ts';
 import { formatTemperature } from './temperature.ts';
 import { formatTorque } from './torque.ts';
+import { formatVelocity } from './velocity.ts';
 
 /**
  * Core writes sentences without knowing whether the reader thinks in millimetres or inches. A quantity goes into
  * the sentence as a mark, and `say` turns the marks into numbers at the edge, so the same finding reads in both.
  */
-const MARK = /⟦([LDTRPCAFK])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
+const MARK = /⟦([LDTRPCAFKV])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
 
 /** A length with its unit, inside a sentence. */
 export const len = (mm: number, mmDecimals = 3): string => `⟦L${mm}|${mmDecimals}⟧`;
@@ -30,11 +32,11 @@ export const area = (mm2: number): string => `⟦A${mm2}⟧`;
 /** A force in N, with its unit. */
 export const force = (n: number): string => `⟦F${n}⟧`;
 
-const LBF_N = 0.45359237 * 9.80665;
+/** A vibration velocity in mm/s rms, with its unit. */
+export const velocity = (mmPerS: number): string => `⟦V${mmPerS}⟧`;
+
 const formatArea = (mm2: number, unit: LengthUnit): string =>
   unit === 'mm' ? `${mm2.toFixed(1)} mm²` : `${(mm2 / 25.4 ** 2).toFixed(4)} in²`;
-const formatForce = (n: number, unit: LengthUnit): string =>
-  unit === 'mm' ? `${(n / 1000).toFixed(1)} kN` : `${(n / LBF_N).toFixed(0)} lbf`;
 const formatWarmer = (k: number, unit: LengthUnit): string =>
   unit === 'mm' ? `${k.toFixed(0)} K` : `${((k * 9) / 5).toFixed(0)} °F`;
 
@@ -51,6 +53,7 @@ export function say(text: string, unit: LengthUnit): string {
     if (kind === 'C') return formatTemperature(n, unit);
     if (kind === 'K') return formatWarmer(n, unit);
     if (kind === 'A') return formatArea(n, unit);
+    if (kind === 'V') return formatVelocity(n, unit);
     if (kind === 'F') return formatForce(n, unit);
     const places = decimals === undefined ? 3 : Number(decimals);
     return kind === 'L' ? formatLength(n, unit, places) : lengthDigits(n, unit, places);

@@ -22,6 +22,8 @@ function words(b: Block, unit: 'mm' | 'in'): string[] {
       return b.rows.flatMap(([w, s]) => [sayIn(w, unit), sayIn(s, unit)]);
     case 'heading':
       return [b.text];
+    case 'photos':
+      return b.photos.flatMap((p) => [p.words, sayIn(p.small, unit)]);
     case 'drawings':
       return b.drawings.flatMap((d) =>
         d.shapes.flatMap((s) => (s.shape === 'text' ? [sayIn(s.text, unit)] : [])),

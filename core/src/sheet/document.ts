@@ -29,6 +29,15 @@ export function sheetDocument(sheet: Sheet): Block[] {
     return `${t.by}, ${when(t.at)}${mark}`;
   };
   return [
+    ...(sheet.setup.demo
+      ? [
+          {
+            block: 'line' as const,
+            lead: 'Demo plant.',
+            text: 'People, machines and numbers are invented; this is no record of a machine.',
+          },
+        ]
+      : []),
     { block: 'results', rows: sheet.rows },
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
     { block: 'heading', text: 'Setup' },
@@ -52,6 +61,8 @@ type By = (t: Told) => Said;
 function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[] {
   const readings = sheet.readings.filter((r) => r.step === step.id);
   const bolts = sheet.bolts.filter((b) => b.step === step.id);
+  // A sheet laid down before there were any has none.
+  const photos = (sheet.photos ?? []).filter((p) => p.step === step.id);
   return [
     { block: 'heading', text: step.title },
     ...step.answers.map((a): Block => answerLine(a, by)),
@@ -70,6 +81,20 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
             block: 'table' as const,
             head: ['pass', 'bolt', 'torque', 'who, when, wrench'],
             rows: bolts.map((b) => boltRow(b, by)),
+          },
+        ]
+      : []),
+    ...(photos.length > 0
+      ? [
+          {
+            block: 'photos' as const,
+            photos: photos.map((p) => ({
+              hash: p.hash,
+              words: p.words,
+              small: by(p),
+              width: p.width,
+              height: p.height,
+            })),
           },
         ]
       : []),
@@ -208,7 +233,7 @@ function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
       ),
     ),
     ...sheet.dismountings.map((d) => line(`${sheet.reopened}:`, d.reason, by(d))),
-    ...sheet.loosenings.map((d) => line('Bolts loosened:', d.reason, by(d))),
+    ...sheet.loosenings.map((d) => line(`${d.what} loosened:`, d.reason, by(d))),
     ...sheet.setupChanges.map((c) =>
       line(
         `Setup changed (${c.changed.join(', ')}):`,

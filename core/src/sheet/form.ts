@@ -11,6 +11,10 @@ export type Block =
   | { block: 'results'; rows: Array<[string, Said]> }
   /** Drawings that stand beside each other as the page has room. */
   | { block: 'drawings'; drawings: Drawing[] }
+  | {
+      block: 'photos';
+      photos: Array<{ hash: string; words: string; small: Said; width: number; height: number }>;
+    }
   | { block: 'heading'; text: string }
   /** `lead` stands out before the text, `small` follows it. */
   | { block: 'line'; lead?: string; text: Said; small?: Said; inset?: true }
@@ -134,8 +138,11 @@ export type FitUpSheet = {
   /** What taking the work back is called on this job. */
   reopened: string;
   dismountings: Array<Told & { reason: string }>;
-  loosenings: Array<Told & { reason: string }>;
+  /** What was loosened, by the title of its step. */
+  loosenings: Array<Told & { what: string; reason: string }>;
   notes: Array<Told & { text: string }>;
+  /** Photographs, by the hash of their files. */
+  photos: Array<Told & { step: string; hash: string; words: string; width: number; height: number }>;
   revisions: Array<Told & { n: number; reason: string; signedBefore: string }>;
   /** What falls due after it. */
   due: Due[];

@@ -18,12 +18,17 @@ export function placeName(
     ...state,
     attempt: reading.attempt,
     readings: [...before],
+    // What was answered afterwards may have closed the place.
+    answers: state.answers.filter((a) => a.at <= reading.at),
     repeats: state.repeats
       .filter((r) => r.step !== reading.step)
       .concat(state.repeats.filter((r) => r.step === reading.step).slice(0, reading.round)),
   };
   try {
-    const place = step.kind.place(then, step, reading.place, reports);
+    const at = (facts: Facts) => step.kind.place?.(facts, step, reading.place, reports) ?? '';
+    const closed = at(then);
+    // An answer given anew since is no longer there as it was: then as they stand now.
+    const place = typeof closed === 'string' ? at({ ...then, answers: state.answers }) : closed;
     return typeof place === 'string' ? reading.place : place.label.replace(/^[a-z]/, (c) => c.toUpperCase());
   } catch {
     return reading.place;

@@ -79,8 +79,16 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
     })),
     reopened: reopeningOf(state.setup)?.said ?? 'Taken back',
     dismountings: state.dismounted.map((d) => ({ ...said(d), reason: d.reason })),
-    loosenings: state.loosened.map((d) => ({ ...said(d), reason: d.reason })),
+    loosenings: state.loosened.map((d) => ({ ...said(d), what: titleOf(d.step), reason: d.reason })),
     notes: state.notes.map((n) => ({ ...said(n), text: n.text })),
+    photos: state.photos.map(({ step, hash, words, width, height, ...p }) => ({
+      ...said(p),
+      step,
+      hash,
+      words,
+      width,
+      height,
+    })),
     revisions: state.revisions.map((r, i) => ({
       ...said(r),
       n: i + 2,

@@ -1,7 +1,8 @@
 import { askedOf, type Field, valueIn } from '../engine/asked.ts';
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import { tradeOf } from '../engine/trades.ts';
-import { len, pres, rough, temp, tor } from '../quantities/say.ts';
+import { formatFrequency } from '../quantities/frequency.ts';
+import { force, len, pres, rough, temp, tor, velocity } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
 
 /** A value of a setup as its field has it said; a flag that is on is only named. */
@@ -54,6 +55,9 @@ const SAID: Record<SheetReading['unit'], (v: number) => string> = {
   MPa: pres,
   '°C': temp,
   strokes: (v) => `${v} strokes`,
+  'mm/s': velocity,
+  Hz: formatFrequency,
+  N: force,
   'drops/min': (v) => `${v} drops/min`,
 };
 

@@ -44,7 +44,8 @@ describe('a drive-up drawn many times', () => {
     for (const s of stops) expect(s.inBand + s.short + s.over).toBeCloseTo(1, 9);
     for (let i = 1; i < stops.length; i++)
       expect(stops[i]?.over ?? 0).toBeGreaterThanOrEqual((stops[i - 1]?.over ?? 0) - 1e-12);
-    expect(best?.inBand).toBe(Math.max(...stops.map((s) => s.inBand)));
+    // The best is the first that no other beats by more than a thousandth.
+    expect(best?.inBand).toBeGreaterThan(Math.max(...stops.map((s) => s.inBand)) - 1e-3);
     expect(stops.at(-1)?.over).toBeGreaterThan(0.9);
     expect(effective).toBeGreaterThan(2000);
   });
@@ -71,8 +72,8 @@ describe('a drive-up drawn many times', () => {
     const residual: number[] = [];
     while (residual.length < 40_000) {
       const bench = input.benchMm + input.benchU * normal(random);
-      const slack = 15 + 12 * normal(random);
-      const perDeg = s * (1 + 0.08 * normal(random));
+      const slack = 15 + 9 * normal(random);
+      const perDeg = s * (1.025 + 0.045 * normal(random));
       if (slack >= 0) residual.push(bench - Math.max(0, perDeg * 150 - s * slack));
     }
     const spread = blind.stops[0]?.residualMm;

@@ -3,6 +3,7 @@ import {
   type Belief,
   type BeliefInput,
   believe,
+  FELT_SHARE,
   PRIOR,
 } from '../arithmetic/bearings/drive-up-belief.ts';
 import { normal, randomFrom } from './random.ts';
@@ -91,8 +92,8 @@ function spreadOf(values: Float64Array, weights: Float64Array): Spread {
 
 /**
  * A drive-up tried many times over: bench clearance, the slack before the sleeve bites and the closing rate are drawn from what
- * model and feelers leave possible, each draw weighed by how well it explains every blade (a blade is even within its step, not
- * bell-shaped, and nothing closes before the bite), and followed to each place the nut could be locked. The same seed gives
+ * model and feelers leave possible, each draw weighed by how well it explains every blade (one in 500 is simply
+ * wrong, and nothing closes before the bite), and followed to each place the nut could be locked. The same seed gives
  * the same answer, however the samples are portioned.
  * Source: importance sampling, any statistics text; the prior is that of `believe`.
  */
@@ -152,13 +153,13 @@ export class DriveUpMonteCarlo {
     const s = input.expectedPerDegMm;
     const zb = (bench - input.benchMm) / Math.max(input.benchU, 1e-5);
     const zq = (lost / s - PRIOR.slackDeg) / PRIOR.slackDoubtDeg;
-    const zs = (perDeg / s - 1) / PRIOR.slopeDoubt;
+    const zs = (perDeg / s - PRIOR.slopeOver) / (input.slopeDoubt ?? PRIOR.slopeDoubt);
     let w = Math.exp(z2 / 2 - (zb * zb + zq * zq + zs * zs) / 2);
     for (const p of input.points) {
       const clearance = bench - Math.max(0, perDeg * p.angleDeg - lost);
-      // Two rows, each even within its step: their mean lies in a triangle, widened by what repeats scatter.
-      const half = input.bladeStepMm / 2 + 2 * p.u;
-      w *= Math.max(0, 1 - Math.abs(p.clearanceMm - clearance) / half) + MISREAD;
+      // Two rows, each within its step and as the hand feels: their mean scatters as it is stated, and now and then one is wrong.
+      const z = (p.clearanceMm - clearance) / Math.max(p.u, FELT_SHARE * input.bladeStepMm);
+      w *= Math.exp((-z * z) / 2) + MISREAD;
     }
     return w;
   }

@@ -24,7 +24,14 @@ export type TrialSetup = {
   bladeStepMm: number;
   /** How far k scatters from one fitting to the next; 0.025 where nothing is said. */
   kScatter?: number | undefined;
+  /** What is wrong with it and nobody knows: another pitch than supposed, a taper that is off, an outer ring that hangs askew. */
+  odd?: 'pitch' | 'taper' | 'tilt' | undefined;
 };
+
+/** 8 threads to the inch where 2 mm are supposed. */
+const OTHER_PITCH_MM = 25.4 / 8;
+const TAPER_OFF = 1.04;
+const ASKEW_MM = 0.02;
 
 export type TrialOutcome = {
   reductionMm: number;
@@ -47,7 +54,7 @@ export function drawBearing(setup: TrialSetup, seed: number): HiddenBearing {
     k: 0.785 + (setup.kScatter ?? 0.025) * normal(random),
     slackDeg: 25 * random(),
     settlingMm: 0.02 + 0.02 * random(),
-    tiltMm: 0.006 * (2 * random() - 1),
+    tiltMm: setup.odd === 'tilt' ? ASKEW_MM : 0.006 * (2 * random() - 1),
   };
 }
 
@@ -59,8 +66,10 @@ function bandOf(setup: TrialSetup): [number, number] {
 
 /** What is really left with the nut turned so far. */
 export function clearanceAt(b: HiddenBearing, setup: TrialSetup, angleDeg: number): number {
-  const travel = (setup.pitchMm * Math.max(0, angleDeg - b.slackDeg)) / 360;
-  return b.benchMm - (b.k * Math.max(0, travel - b.settlingMm)) / setup.taper;
+  const pitchMm = setup.odd === 'pitch' ? OTHER_PITCH_MM : setup.pitchMm;
+  const travel = (pitchMm * Math.max(0, angleDeg - b.slackDeg)) / 360;
+  const taper = setup.odd === 'taper' ? setup.taper / TAPER_OFF : setup.taper;
+  return b.benchMm - (b.k * Math.max(0, travel - b.settlingMm)) / taper;
 }
 
 /** Both rows felt with blades: the snug one, now and then one beside. */
@@ -80,7 +89,8 @@ export function driveUpTrial(setup: TrialSetup, seed: number, rule: TrialRule): 
   const random = randomFrom(seed + 7919);
   const sets = [0, 1, 2].map(() => feel(hidden, setup, 0, random));
   const benchMm = mean(sets.flatMap((s) => [s.rowAMm, s.rowBMm]));
-  const input = { ...setup, benchMm };
+  // A pitch nobody has looked at is only supposed, and the product says so.
+  const input = { ...setup, benchMm, pitchAssumed: setup.odd === 'pitch' };
   const target = driveUpTarget(input).values;
   const readings: DriveUpReading[] = [];
   let angleDeg = 0;

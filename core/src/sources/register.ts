@@ -8,6 +8,14 @@ const SOURCES = {
   maker: { title: "Maker's sheet, typed in by hand", rank: 'maker' },
   plant: { title: 'House rule of the plant', rank: 'plant' },
   'iso-286': { title: 'ISO 286-1, tolerance grades and deviations (table from memory)', rank: 'published' },
+  'iso-492': { title: 'ISO 492, bores of normal class (table from memory)', rank: 'published' },
+  'iso-281': { title: 'ISO 281, rating life (from memory)', rank: 'published' },
+  'iso-20816': { title: 'ISO 20816-3, zones of vibration (from memory)', rank: 'published' },
+  'belt-practice': {
+    title: 'Wedge-belt practice: tension by note and by force (from memory)',
+    rank: 'from memory',
+  },
+  'o-ring-practice': { title: 'ISO 3601-2 family and common practice (from memory)', rank: 'from memory' },
   'iso-5753': {
     title: 'ISO 5753-1, radial clearance, spherical roller, tapered bore (table from memory)',
     rank: 'published',

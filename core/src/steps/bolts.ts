@@ -21,6 +21,8 @@ export type BoltSpec = {
   /** Size, grade and threads a torque is worked out from; left out where only the maker’s sheet gives one. */
   bolt?: { size: string; grade: BoltGrade; friction: Friction };
   makerTorqueNm?: number | undefined;
+  /** Where the sheet gives a range, its upper end: the middle is aimed at, anything within is right. */
+  makerMostNm?: number | undefined;
   /** They close a housing, which may take less than the bolt: a torque worked out from the bolt is a caution. */
   housing?: true;
   /** Of the maker’s torque: the order of size usual for such screws, to catch a slip of unit. Never a default. */
@@ -86,7 +88,7 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
         ...torque.findings,
         ...(waits === null ? [] : [filled(step, waits)]),
         ...itemFindings(facts, step),
-        ...changedUnder(step, passes, ticks, spec.count),
+        ...changedUnder(step, passes, ticks, spec),
         ...outOfPattern(step, passes, ticks, nameOf(spec)),
       ];
       if (next && pass)
@@ -204,11 +206,14 @@ function torqueOf(
       ? { ...told, findings: told.findings.map(byBoltAlone) }
       : told;
   }
-  const torqueNm = spec.makerTorqueNm;
-  if (torqueNm === undefined)
+  const leastNm = spec.makerTorqueNm;
+  if (leastNm === undefined)
     throw new RangeError(
       `The torque of the ${spec.what.toLowerCase()} is missing: it comes from the maker’s sheet.`,
     );
+  const torqueNm = spec.makerMostNm === undefined ? leastNm : (leastNm + spec.makerMostNm) / 2;
+  const range =
+    spec.makerMostNm === undefined ? '' : `${tor(leastNm)} to ${tor(spec.makerMostNm)}, the middle `;
   const [low, high] = spec.usualNm ?? [0, Number.POSITIVE_INFINITY];
   const odd = torqueNm < low / 3 || torqueNm > 3 * high;
   return {
@@ -219,7 +224,7 @@ function torqueOf(
         verdict: odd ? 'caution' : 'accept',
         reason: odd
           ? `${tor(torqueNm)} is far from what is usual for ${spec.what.toLowerCase()}, ${tor(low)} to ${tor(high)}.`
-          : `${spec.what}: ${tor(torqueNm)} by the maker's sheet.`,
+          : `${spec.what}: ${range}${tor(torqueNm)} by the maker's sheet.`,
         source: 'maker',
         ...(odd ? { remedy: 'Read the sheet again: the value, and its unit.' } : {}),
         acceptable: true,
@@ -283,9 +288,15 @@ function sayAct(
 }
 
 /** Bolts ticked to another torque, or that are no longer there: the setup was changed under them. */
-function changedUnder(step: StepDefinition, passes: BoltPass[], ticks: BoltTick[], count: number): Finding[] {
+function changedUnder(
+  step: StepDefinition,
+  passes: BoltPass[],
+  ticks: BoltTick[],
+  spec: BoltSpec,
+): Finding[] {
+  const { count } = spec;
   const off = ticks.filter(
-    (t) => t.bolt > count || wrongTorque(passes[t.pass]?.torqueNm ?? null, t.torqueNm),
+    (t) => t.bolt > count || wrongTorque(spec, passes[t.pass]?.torqueNm ?? null, t.torqueNm),
   );
   if (off.length === 0) return [];
   return [
@@ -300,9 +311,14 @@ function changedUnder(step: StepDefinition, passes: BoltPass[], ticks: BoltTick[
   ];
 }
 
-/** More than a tenth off the torque of the pass. */
-const wrongTorque = (wantedNm: number | null, torqueNm: number): boolean =>
-  wantedNm !== null && Math.abs(torqueNm - wantedNm) > 0.1 * wantedNm;
+/** Out of the sheet's range on the last of the way to it; else more than a tenth off the torque of the pass. */
+function wrongTorque(spec: BoltSpec, wantedNm: number | null, torqueNm: number): boolean {
+  if (wantedNm === null) return false;
+  const { makerTorqueNm: least, makerMostNm: most } = spec;
+  return least !== undefined && most !== undefined && wantedNm >= (least + most) / 2 - 1e-6
+    ? torqueNm < least || torqueNm > most
+    : Math.abs(torqueNm - wantedNm) > 0.1 * wantedNm;
+}
 
 /** The passes, with one more round for each whole round in which something still moved. */
 function withRounds(passes: BoltPass[], ticks: BoltTick[], spec: BoltSpec): BoltPass[] {
@@ -378,7 +394,7 @@ function refuse(values: BoltValues, tried: BoltTry): string | null {
     tried.asDone === true && tried.pass === next.pass && openIn(values, next.pass).includes(tried.bolt);
   if (!really && (tried.pass !== next.pass || tried.bolt !== next.bolt))
     return `${name}: ${one} ${next.bolt} is next in the pattern.`;
-  if (next.torqueNm !== null && wrongTorque(next.torqueNm, tried.torqueNm))
+  if (next.torqueNm !== null && wrongTorque(spec, next.torqueNm, tried.torqueNm))
     return `${tor(tried.torqueNm)} is not the ${name} torque, ${tor(next.torqueNm)}. Loosen all and start again if a ${one} was overtightened.`;
   if (spec.seatingDeg !== undefined && pass?.kind === 'round' && tried.movedDeg === undefined)
     return `Say how far ${one} ${next.bolt} moved, in degrees; 0 where it did not.`;

@@ -1,6 +1,6 @@
 import type { JobState } from '../engine/state.ts';
 import { reportAt } from '../engine/trades.ts';
-import { len, num, temp, tor } from '../quantities/say.ts';
+import { len, num, temp, tor, velocity } from '../quantities/say.ts';
 import { runInLog } from './bearing/run-in-log.ts';
 import { bolts } from './bolts.ts';
 import { diameters } from './condition/diameters.ts';
@@ -34,10 +34,23 @@ export const boltsRow = (heading: string, set: string, torqueNm: number | null):
 export const spreadCame = (job: JobState, step: string): number | null =>
   gaps.valuesOf(reportAt(job, step))?.tilt?.spreadMm ?? null;
 
-/** The hottest of the first hours, °C, and its row where they were watched. */
-export function hottestCame(job: JobState): { hottestC: number | null; rows: Row[] } {
-  const hottestC = runInLog.valuesOf(reportAt(job, 'runin'))?.hottestC ?? null;
-  return { hottestC, rows: hottestC === null ? [] : [['Hottest in the first hours', temp(hottestC)]] };
+/** The hottest of the first hours and what it vibrated by, and their rows where they were read. */
+export function firstHoursCame(job: JobState): {
+  results: { hottestC: number | null; vibrationMmPerS?: number };
+  rows: Row[];
+} {
+  const v = runInLog.valuesOf(reportAt(job, 'runin'));
+  const hottestC = v?.hottestC ?? null;
+  const vibrationMmPerS = v?.vibration?.mmPerS;
+  return {
+    results: { hottestC, ...(vibrationMmPerS === undefined ? {} : { vibrationMmPerS }) },
+    rows: [
+      ...(hottestC === null ? [] : [['Hottest in the first hours', temp(hottestC)] as Row]),
+      ...(vibrationMmPerS === undefined
+        ? []
+        : [['Vibration in the first hours', velocity(vibrationMmPerS)] as Row]),
+    ],
+  };
 }
 
 /** Leakage last counted, as a row where any was. */

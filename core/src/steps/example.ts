@@ -36,6 +36,10 @@ export const SHARED_WORK: Work<Setup> = {
       h.read('runin', `t/${i + 1}`, c, 'thermometer').wait(14);
     });
   },
+  softfoot: (h) => h.follow('softfoot', 'feeler', () => 0.02),
+  coupling: (h) => h.follow('coupling', 'dial', () => 0),
+  /** On a span of 500, of 0.2 kg a metre, that is 320 N. */
+  belts: (h) => h.follow('belts', 'tension', () => 40),
   runout: (h) => {
     [0, 0.02, 0.04, 0.02, 0].forEach((mm) => {
       const next = reportAt(h.state, 'runout')?.next;

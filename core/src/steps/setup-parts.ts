@@ -56,8 +56,8 @@ const askedSchools = schoolsSchema.shape({
   }).required(),
   endPlay: choice(HOUSE_RULES, 'End play', { strict: len(0.13, 2), flat: len(0.25, 2) }).required(),
   decision: choice(HOUSE_RULES, 'Decision', {
-    k2: 'k = 2',
-    'one-sided': '1.65 u at one-sided limits',
+    k2: 'whole doubt (k = 2)',
+    'one-sided': 'five sixths of it, one-sided (1.65 u)',
   }).required(),
 });
 

@@ -41,6 +41,9 @@ export const tools: HandTools = {
   thermometer: gauge('probe', 'thermometer', 0.5, -20, 200),
   gun: gauge('gun', 'gun', 1, 0, 500),
   counter: gauge('drops', 'counter', 1, 0, 2000),
+  vibration: gauge('shake', 'vibration', 0.1, 0, 100),
+  tension: gauge('note', 'tension', 1, 5, 500),
+  force: gauge('scale', 'force', 0.5, 0, 200),
 };
 
 let count = 0;

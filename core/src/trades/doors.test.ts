@@ -1,13 +1,23 @@
 import { describe, expect, it } from 'vitest';
+import type { Setup } from '../engine/setup.ts';
 import { procedureFor } from '../engine/trades.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { EVERY_KIND, upTo } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
 import type { BearingHand } from './sleeve-bearing/hand.ts';
 
+/** With more than the examples ask: a drive with belts. */
+const withBelts = (kind: string): Setup => {
+  const setup = EVERY_KIND[kind] as Setup & { condition?: { measures: string[] } };
+  const measures = [...(setup.condition?.measures ?? ['shaft']), 'belts'];
+  const drive = { belts: 2, beltBy: 'note', beltSpanMm: 500, beltMassKgPerM: 0.2, beltWantedN: 320 };
+  return { ...setup, condition: { ...setup.condition, measures, ...drive } } as Setup;
+};
 /** A job of a kind worked as far as its signature. */
 const worked = (kind: string): BearingHand => {
-  const setup = EVERY_KIND[kind];
+  const setup = kind.endsWith(', with belts')
+    ? withBelts(kind.replace(', with belts', ''))
+    : EVERY_KIND[kind];
   if (!setup) throw new Error(`There is no ${kind}.`);
   return upTo(handAt(setup), 'sign');
 };
@@ -30,6 +40,14 @@ const DOORS: Array<[kind: string, what: string, act: (h: BearingHand) => unknown
     again('float'),
     ['float', 'house', 'bolts', 'carriers', 'handturn', 'start', 'runin', 'safe'],
   ],
+  [
+    'float, whole, with belts',
+    'base bolts loosened',
+    loosen('base'),
+    ['base', 'belts', 'handturn', 'start', 'runin', 'safe'],
+  ],
+  ['by feelers, with belts', 'belts tensioned anew', again('belts'), ['belts', 'handturn']],
+  ['surveyed, with belts', 'a note withdrawn', withdraw('belts'), ['belts', 'verdict']],
   ['float, whole', 'base bolts loosened', loosen('base'), ['base', 'handturn', 'start', 'runin', 'safe']],
   [
     'split bearing',

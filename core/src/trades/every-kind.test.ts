@@ -76,6 +76,10 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('a bearing %s', (_nam
     expect(sheet.setupLines.flat().join(' ').length).toBeGreaterThan(10);
     expect(JSON.stringify(sheet)).not.toMatch(/[⟦⟧]/);
     expect(sheet.rows.length).toBeGreaterThan(0);
+    // Every pointer that has a thickness says where it comes from.
+    for (const { id, report } of h.state.steps)
+      for (const beam of report?.beams ?? [])
+        if (beam.expanded > 0) expect(beam.doubt?.length ?? 0, `${id}: ${beam.label}`).toBeGreaterThan(0);
     expect(summarise(h.state)).toMatchObject({ signedBy: 'Asta', dueAt: null });
   });
 });

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { eventSchema } from '../engine/events.ts';
 import { setupListing } from '../engine/setup-schema.ts';
 import { allTrades, enrol, reportAt } from '../engine/trades.ts';
-import { fieldsAsked, fromForm, startFor, toForm } from '../job/setup-form.ts';
+import { openingFor } from '../job/opening.ts';
+import { fieldsAsked, fromForm, toForm } from '../job/setup-form.ts';
 import { summarise } from '../job/summary.ts';
 import { check } from '../judgement/sentences.ts';
 import { sayIn } from '../quantities/say.ts';
@@ -20,7 +21,11 @@ if (!setup) throw new Error('It has no example.');
 describe('a trade the house has never seen', () => {
   it('is offered, asked for in a form, and read back from it', () => {
     expect(allTrades().at(-1)?.words.offer[0]).toBe('Set a door’s stop');
-    const form = toForm(doorstop, { ...startFor(doorstop, null, undefined), ...setup }, 'in');
+    const form = toForm(
+      doorstop,
+      { ...openingFor(doorstop, { place: null, rules: undefined }).start, ...setup },
+      'in',
+    );
     expect(form.gapMm).toBe('0.1181 in');
     expect(fieldsAsked(doorstop, form).map((f) => f.label)).toEqual([
       'Machine',

@@ -8,6 +8,7 @@ import { readValue } from '../job/read-value.ts';
 import { MPA_PER_PSI } from '../quantities/pressure.ts';
 import { say } from '../quantities/say.ts';
 import { saySheetReading } from '../sheet/words.ts';
+import { MEASURES } from '../steps/condition/condition.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { gauge, handAt, surveyor } from '../testing/test-stand.ts';
 import type { ConditionSetup } from './survey/setup.ts';
@@ -34,7 +35,19 @@ const typed: Record<PlaceQuantity, (v: number, unit: Unit) => { text: string; wi
     unit === 'mm' ? { text: String(v), within: 1e-9 } : { text: (v / 0.0068948).toFixed(2), within: 0.0005 },
   temperature: (v, unit) =>
     unit === 'mm' ? { text: String(v), within: 1e-9 } : { text: (1.8 * v + 32).toFixed(1), within: 0.03 },
+  // 1 lbf·ft = 1.355818 N·m.
+  torque: (v, unit) =>
+    unit === 'mm' ? { text: String(v), within: 1e-9 } : { text: (v / 1.355818).toFixed(3), within: 0.0007 },
   count: (v) => ({ text: String(v), within: 0 }),
+  // 1 mm/s rms = √2 / 25.4 in/s peak.
+  velocity: (v, unit) =>
+    unit === 'mm'
+      ? { text: String(v), within: 1e-9 }
+      : { text: ((v * Math.SQRT2) / 25.4).toFixed(4), within: 0.001 },
+  frequency: (v) => ({ text: String(v), within: 1e-9 }),
+  // 1 lbf = 4.448222 N.
+  force: (v, unit) =>
+    unit === 'mm' ? { text: String(v), within: 1e-9 } : { text: (v / 4.448222).toFixed(4), within: 0.0003 },
   flats: (v) => ({ text: String(v / 60), within: 1e-9 }),
 };
 function length(inchDigits: number) {
@@ -68,16 +81,26 @@ function prints(r: Reading, kind: PlaceQuantity): void {
       ? (n * 25.4) / 1e6
       : line.includes('µm')
         ? n / 1000
-        : line.includes(' in')
-          ? n * 25.4
-          : line.includes('psi')
-            ? n * MPA_PER_PSI
-            : line.includes('°F')
-              ? (n - 32) / 1.8
-              : n;
-    const near = { pressure: 0.06, temperature: 0.6, roughness: 0.00001 } as Partial<
-      Record<PlaceQuantity, number>
-    >;
+        : line.includes('in/s')
+          ? (n * 25.4) / Math.SQRT2
+          : line.includes(' in')
+            ? n * 25.4
+            : line.includes('psi')
+              ? n * MPA_PER_PSI
+              : line.includes('°F')
+                ? (n - 32) / 1.8
+                : line.includes('lbf·ft')
+                  ? n * 1.355818
+                  : line.includes('kN')
+                    ? n * 1000
+                    : line.includes('lbf')
+                      ? n * 4.448222
+                      : n;
+    const near = {
+      ...{ pressure: 0.06, temperature: 0.6, torque: 0.07, roughness: 0.00001 },
+      // A decimal of a lbf, or of a kN.
+      ...{ frequency: 0.06, force: 51 },
+    } as Partial<Record<PlaceQuantity, number>>;
     expect(Math.abs(back - r.value), `${line} for ${r.value} at ${r.place}`).toBeLessThanOrEqual(
       near[kind] ?? 0.0016,
     );
@@ -117,56 +140,66 @@ describe('what a person types is what is stored, said back and printed, in both 
     expect(everyPlace(events) > 0).toBe(read);
   });
 
-  it('at every place of a survey with all its measures', () => {
-    const all: ConditionSetup['condition'] = {
-      ...USUAL_CONDITION.condition,
-      measures: ['finish', 'runout', 'play', 'face', 'bore', 'envelope', 'softfoot', 'housings', 'coupling'],
-      seat: 'mechanical-seal',
-      runoutStations: 1,
-      runoutAngles: 4,
-      boxBoreMm: 90,
-      faceRadiusMm: 60,
-      feet: 4,
-      housings: 2,
-      housingSpanMm: 600,
-      housingWidthMm: 200,
-      couplingMethod: 'rim-and-face',
-      speedRpm: 1450,
-      faceDiameterMm: 150,
-      frontFeetMm: 200,
-      feetSpanMm: 400,
-      sealBoreLowerMm: 80,
-      sealBoreUpperMm: 95,
-      sealDepthMm: 50,
-    };
-    const h = surveyor({ shaftMm: 60 }, all);
-    h.safe();
-    const tool = {
-      micrometer: 60,
-      feeler: 0.04,
-      dial: 0.004,
-      caliper: 90,
-      roughness: 0.0004,
-      laser: 0.02,
-    } as const;
-    for (let i = 0; i < 600; i++) {
-      const present = h.state.steps.find((s) => s.id === h.state.present);
-      const next = present?.report?.next;
-      if (!present || present.id === 'verdict') break;
-      if (!next) {
-        h.answerAll(present.id);
-        if (h.state.steps.find((s) => s.id === present.id)?.blocking.length) break;
-        h.pass(present.id);
-        continue;
+  it.each(['note', 'force'] as const)(
+    'at every place of a survey with all its measures, belts by their %s',
+    (beltBy) => {
+      const all: ConditionSetup['condition'] = {
+        ...USUAL_CONDITION.condition,
+        measures: MEASURES.filter((m) => m !== 'look' && m !== 'shaft'),
+        belts: 3,
+        beltBy,
+        beltSpanMm: 560,
+        beltMassKgPerM: 0.19,
+        beltWantedN: 310,
+        seat: 'mechanical-seal',
+        runoutStations: 1,
+        runoutAngles: 4,
+        boxBoreMm: 90,
+        faceRadiusMm: 60,
+        feet: 4,
+        housings: 2,
+        housingSpanMm: 600,
+        housingWidthMm: 200,
+        couplingMethod: 'rim-and-face',
+        speedRpm: 1450,
+        faceDiameterMm: 150,
+        frontFeetMm: 200,
+        feetSpanMm: 400,
+        sealBoreLowerMm: 80,
+        sealBoreUpperMm: 95,
+        sealDepthMm: 50,
+      };
+      const h = surveyor({ shaftMm: 60 }, all);
+      h.safe();
+      const tool = {
+        micrometer: 60,
+        feeler: 0.04,
+        dial: 0.004,
+        caliper: 90,
+        roughness: 0.0004,
+        laser: 0.02,
+        tension: 36,
+        force: 19.4,
+      } as const;
+      for (let i = 0; i < 600; i++) {
+        const present = h.state.steps.find((s) => s.id === h.state.present);
+        const next = present?.report?.next;
+        if (!present || present.id === 'verdict') break;
+        if (!next) {
+          h.answerAll(present.id);
+          if (h.state.steps.find((s) => s.id === present.id)?.blocking.length) break;
+          h.pass(present.id);
+          continue;
+        }
+        const kind = next.instrumentKinds[0] as keyof typeof tool;
+        const usual = tool[kind];
+        const value = usual >= next.low && usual <= next.high ? usual : (next.low + next.high) / 2;
+        h.read(present.id, next.key, Number(value.toFixed(4)), kind);
       }
-      const kind = next.instrumentKinds[0] as keyof typeof tool;
-      const usual = tool[kind];
-      const value = usual >= next.low && usual <= next.high ? usual : (next.low + next.high) / 2;
-      h.read(present.id, next.key, Number(value.toFixed(4)), kind);
-    }
-    expect(h.state.present).toBe('verdict');
-    expect(everyPlace(h.events)).toBeGreaterThan(30);
-  });
+      expect(h.state.present).toBe('verdict');
+      expect(everyPlace(h.events)).toBeGreaterThan(30);
+    },
+  );
 
   it('with every kind of place met', () => {
     expect([...met].sort()).toEqual(Object.keys(typed).sort());

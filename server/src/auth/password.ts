@@ -8,9 +8,10 @@ export const hashPassword = (password: string): Promise<string> => hash(password
 /** A hash nobody's password has, so that an unknown name takes as long to refuse as a wrong password. */
 let decoy: Promise<string> | null = null;
 
-/** True where the password is the one behind the hash. With no hash it always fails, in the same time. */
+/** True where the password is the one behind the hash. With no hash, or what is none, it always fails, in the same time. */
 export async function passwordMatches(passwordHash: string | null, password: string): Promise<boolean> {
   decoy ??= hashPassword('no person has this');
-  const matches = await verify(passwordHash ?? (await decoy), password);
-  return passwordHash !== null && matches;
+  const real = passwordHash?.startsWith('$argon2') ? passwordHash : null;
+  const matches = await verify(real ?? (await decoy), password);
+  return real !== null && matches;
 }

@@ -6,6 +6,7 @@ import { whenIn } from '@fulcrant/core/sheet/when';
 import { v7 } from 'uuid';
 import { linkOf } from '../store/chain.ts';
 import { type Database, rowsOf } from '../store/database.ts';
+import { newLabel } from '../store/labels.ts';
 import { jobNumber } from '../store/numbers.ts';
 import { PLANT_ZONE, RULES } from '../store/rules.ts';
 import { canonicalSheet, hashOf } from '../store/sheets.ts';
@@ -183,7 +184,7 @@ async function layPositions(db: Database, t: Template): Promise<void> {
     return { id: v7(), machine, position: i % 2 ? 'Drive end' : 'Outboard end' };
   });
   await db.models.Position.bulkCreate(
-    places.map((p) => ({ ...p, site: SITE, setup: setupAt(t, p) })),
+    places.map((p) => ({ ...p, site: SITE, area: 'Filled', label: newLabel(), setup: setupAt(t, p) })),
     { ignoreDuplicates: true },
   );
 }

@@ -30,6 +30,7 @@ export const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'
   thermometer: gauge('probe-1'),
   gun: gauge('gun-1'),
   counter: gauge('drops-1'),
+  vibration: gauge('shake-1'),
 });
 
 /** A moment so many hours back. */

@@ -5,9 +5,9 @@ import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
 /** What a dial of 2 µm steps shows on a shaft. */
-const dialOn = (shaft: ShaftModel) => (p: Place) =>
+export const dialOn = (shaft: ShaftModel) => (p: Place) =>
   Math.round(surfaceAt(shaft, p.turn?.atMm ?? 0, p.turn?.angleDeg ?? 0) / 0.002) * 0.002;
-const nearly = (mm: number) => {
+export const nearly = (mm: number) => {
   let n = 0;
   return () => Number((mm + ([0.001, -0.002, 0, 0.002, -0.001][n++ % 5] ?? 0)).toFixed(3));
 };

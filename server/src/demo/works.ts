@@ -66,6 +66,9 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
       ['probe-1', 'Contact probe 1', 'thermometer', 0.5, -20, 200, day(260)],
       ['wrench-0', 'Wrench 0, 2-12', 'wrench', 0.1, 2, 12, day(144)],
       ['drops-1', 'Drops by the watch', 'counter', 1, 0, 2000, day(365)],
+      ['note-1', 'Belt tension meter', 'tension', 1, 10, 400, day(240)],
+      ['scale-1', 'Spring scale, 200 N', 'force', 1, 0, 200, day(150)],
+      ['shake-1', 'Vibration meter', 'vibration', 0.1, 0, 100, day(210)],
       ['gun-1', 'Grease gun 1', 'gun', 1, 0, 500, day(330)],
     ] as const
   ).map(([id, name, kind, step, low, high, calibrationDue]) => [
@@ -73,6 +76,30 @@ export const GAUGES: Record<string, Instrument> = Object.fromEntries(
     { id, name, kind, step, low, high, calibrationDue },
   ]),
 );
+
+/** Where each machine of the works stands. */
+export const AREAS: Readonly<Record<string, string>> = {
+  'Beet washer drum': 'Yard and washing',
+  'Press-water pump 2': 'Pulp',
+  'Pulp press drive': 'Pulp',
+  'Pulp press 2': 'Pulp',
+  'Pulp screw conveyor': 'Pulp',
+  'Pulp dryer fan': 'Pulp',
+  'Pulp-press water pump': 'Pulp',
+  'Raw juice pump 4': 'Juice',
+  'Thin juice pump 3': 'Juice',
+  'Thick juice pump 2': 'Juice',
+  'Lime-milk pump 1': 'Lime',
+  'Lime-milk pump 2': 'Lime',
+  'Molasses pump 1': 'Molasses',
+  'Molasses pump 2': 'Molasses',
+  'Molasses dosing pump': 'Molasses',
+  'Condensate pump 1': 'Boiler house',
+  'Condensate pump 2': 'Boiler house',
+  'Condensate pump 4': 'Boiler house',
+  'Cooling fan 3': 'Cooling',
+  'Cooling fan 4': 'Cooling',
+};
 
 /** A position's setup, from the common case: a normal-class bearing of 100 bore on a 90 shaft, cap with four M16. */
 export function setupOf(machine: string, position: string, change: Partial<SleeveSetup> = {}): SleeveSetup {
@@ -371,6 +398,10 @@ export const POSITIONS = {
     headNm: 38,
     capNm: 17,
   } satisfies VanePumpSetup,
+  condensate2: surveyOf('Condensate pump 2', 'Seal, drive side', {
+    measures: ['look', 'shaft', 'runout'],
+    runoutStations: 1,
+  }),
   thickJuice: surveyOf('Thick juice pump 2', 'Seal, drive side', {
     measures: ['look', 'shaft', 'runout', 'play'],
   }),

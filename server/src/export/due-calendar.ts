@@ -1,3 +1,4 @@
+import type { DueLine } from '@fulcrant/core/api/due';
 import type { FitUpSheet } from '@fulcrant/core/sheet/form';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
@@ -5,6 +6,13 @@ const stamp = (ms: number): DateArray => {
   const d = new Date(ms);
   return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 };
+
+function written(events: EventAttributes[], name?: string): string {
+  const made = createEvents(events, name ? { calName: name, productId: 'fulcrant' } : {});
+  if (made.error || !made.value) throw made.error ?? new Error('The calendar could not be written.');
+  return made.value;
+}
+
 /**
  * What falls due after a job, for the plant's calendar.
  * @returns the calendar file's text; null where nothing is due
@@ -13,18 +21,52 @@ export function dueCalendar(sheet: FitUpSheet): string | null {
   const { machine, position } = sheet.title;
   const { due } = sheet;
   if (due.length === 0) return null;
-  const events: EventAttributes[] = due.map((d) => ({
-    uid: `${sheet.jobId}-${d.what.slice(0, 4).toLowerCase()}@fulcrant`,
-    title: `${d.what}: ${machine}, ${position}`,
-    description: `From sheet ${sheet.number ?? ''}.`,
-    start: stamp(Date.parse(d.at)),
-    startInputType: 'utc',
-    startOutputType: 'utc',
-    duration: { minutes: d.minutes },
-    productId: 'fulcrant',
-  }));
-  const made = createEvents(events);
-  if (made.error || made.value === undefined)
-    throw made.error ?? new Error('The calendar could not be written.');
-  return made.value;
+  return written(
+    due.map((d) => ({
+      uid: `${sheet.jobId}-${d.what.slice(0, 4).toLowerCase()}@fulcrant`,
+      title: `${d.what}: ${machine}, ${position}`,
+      description: `From sheet ${sheet.number ?? ''}.`,
+      start: stamp(Date.parse(d.at)),
+      startInputType: 'utc',
+      startOutputType: 'utc',
+      duration: { minutes: d.minutes },
+      productId: 'fulcrant',
+    })),
+  );
+}
+
+/** A calendar with nothing in it: createEvents writes none. */
+const empty = (name: string): string =>
+  ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:fulcrant', `X-WR-CALNAME:${name}`, 'END:VCALENDAR', ''].join(
+    '\r\n',
+  );
+
+/** Everything that falls due, as one calendar. A calibration is due on a day, a reading at a time. */
+export function calendarOf(lines: readonly DueLine[], name: string): string {
+  if (lines.length === 0) return empty(name);
+  return written(
+    lines.map((d): EventAttributes => {
+      const day = new Date(d.at);
+      const shared = {
+        uid: `${d.jobId ?? d.gaugeId}-${d.what.replace(/\W+/g, '-').toLowerCase()}@fulcrant`,
+        title: d.position ? `${d.what}: ${d.machine}, ${d.position}` : `${d.what}: ${d.machine}`,
+        ...(d.number ? { description: `From sheet ${d.number}.` } : {}),
+        productId: 'fulcrant',
+      };
+      return d.gaugeId
+        ? {
+            ...shared,
+            start: [day.getUTCFullYear(), day.getUTCMonth() + 1, day.getUTCDate()],
+            duration: { days: 1 },
+          }
+        : {
+            ...shared,
+            start: stamp(day.getTime()),
+            startInputType: 'utc',
+            startOutputType: 'utc',
+            duration: { minutes: d.minutes },
+          };
+    }),
+    name,
+  );
 }

@@ -21,10 +21,17 @@ type Options = {
   size: 'A4' | 'LETTER';
   /** Notes written under the signature: they are no part of what was signed. */
   since?: FitUpSheet['notes'];
+  /** Files of its photographs, by hash, as far as they have arrived. */
+  photos?: ReadonlyMap<string, Buffer>;
 };
 
 /** A sheet being printed: the document, the reader's unit, the lowest point a line may reach. */
-type Print = { doc: Pdf; unit: LengthUnit; sheet: SealedSheet };
+type Print = {
+  doc: Pdf;
+  unit: LengthUnit;
+  sheet: SealedSheet;
+  photo: (hash: string) => Buffer | null;
+};
 
 /**
  * The sheet as PDF on A4 or Letter, in mm or inches throughout: its own blocks in their order, the drawings with the real numbers, and
@@ -48,7 +55,8 @@ export async function sheetPdf(sheet: SealedSheet, options: Options): Promise<Bu
     doc.on('error', fail);
   });
   for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
-  const print: Print = { doc, unit: options.unit, sheet };
+  const photos = options.photos ?? new Map<string, Buffer>();
+  const print: Print = { doc, unit: options.unit, sheet, photo: (hash) => photos.get(hash) ?? null };
   head(print);
   const blocks = [...sheet.document, ...after(sheet, options.since ?? [])];
   for (const [i, b] of blocks.entries()) draw(print, b, blocks.slice(i + 1));
@@ -115,6 +123,7 @@ function draw(print: Print, block: Block, next: readonly Block[]): void {
   else if (block.block === 'line') line(print, block, next);
   else if (block.block === 'table') table(print, block);
   else if (block.block === 'working') working(print, block.rows);
+  else if (block.block === 'photos') photographs(print, block.photos);
   else if (block.block === 'drawings') drawings(print.doc, block.drawings, print.unit);
 }
 
@@ -152,6 +161,49 @@ function results({ doc, unit }: Print, rows: ReadonlyArray<[string, Said]>): voi
   });
   doc.y = top + 34 * Math.ceil(rows.length / 3) + 4;
   doc.x = MARGIN;
+}
+
+/** Photographs two across, each with its words under it; one that has not arrived says so. */
+function photographs(print: Print, all: Extract<Block, { block: 'photos' }>['photos']): void {
+  const { doc, unit } = print;
+  const gap = 12;
+  const width = (doc.page.width - 2 * MARGIN - gap) / 2;
+  const most = 190;
+  for (let i = 0; i < all.length; i += 2) {
+    const pair = all.slice(i, i + 2);
+    const heights = pair.map((p) => Math.min(most, (width * p.height) / p.width));
+    const high = Math.max(...heights);
+    room(doc, high + 34);
+    const top = doc.y + 4;
+    pair.forEach((p, k) => {
+      const x = MARGIN + k * (width + gap);
+      const bytes = print.photo(p.hash);
+      if (bytes) doc.image(bytes, x, top, { fit: [width, high] });
+      else {
+        doc.rect(x, top, width, 40).lineWidth(0.5).stroke('#999');
+        doc
+          .font('text')
+          .fontSize(9)
+          .fillColor(GREY)
+          .text('Not arrived yet: it waits on the device that took it.', x + 6, top + 14, {
+            width: width - 12,
+          });
+      }
+      const under = top + (bytes ? high : 40) + 2;
+      doc
+        .font('text')
+        .fontSize(8.2)
+        .fillColor(GREY)
+        .text([p.words, sayIn(p.small, unit)].filter(Boolean).join('. '), x, under, {
+          width,
+          height: 22,
+          ellipsis: true,
+        });
+    });
+    doc.y = top + high + 28;
+    doc.x = MARGIN;
+  }
+  doc.fillColor(INK);
 }
 
 type Line = Extract<Block, { block: 'line' }>;

@@ -33,12 +33,17 @@ describe('who may call', () => {
       expect(answer.headers.get('content-type')).toContain('application/problem+json');
     }
     expect(ROUTES.filter((r) => r.who === 'anyone').map((r) => `${r.method} ${r.path}`)).toEqual([
+      'get /api/openapi.json',
       'get /api/health',
       'post /api/session',
       'delete /api/session',
+      'get /api/greeting',
+      'post /api/first-visit',
+      'post /api/password/reset',
       'get /api/trades',
       'get /api/calculators',
       'post /api/calculators/:id',
+      'get /api/feeds/:token',
     ]);
   });
 
@@ -111,6 +116,28 @@ describe('recording', () => {
     const events = [{ ...h.events[0], id: v7(), type: 'note.added', data: { text: 'it stays' } }];
     const noted = await asta('POST', `/api/jobs/${h.jobId}/events`, { events });
     expect(noted.body.outcomes[0].outcome).toBe('stored');
+  });
+
+  it('a job cancelled leaves its position the setup of the last one that stands', async () => {
+    const setupAt = async () => {
+      const { body } = await asta('GET', '/api/positions?limit=20&q=opened%20twice');
+      return body.positions[0]?.setup.boreMm;
+    };
+    const right = freshHand('opened twice', { boreMm: 120, shaftMm: 110 });
+    await asta('POST', `/api/jobs/${right.jobId}/events`, batch(right));
+    expect(await setupAt()).toBe(120);
+    // The second is cancelled a while after it was opened, the third with its first breath.
+    const wrong = freshHand('opened twice', { boreMm: 140, shaftMm: 125 });
+    await asta('POST', `/api/jobs/${wrong.jobId}/events`, batch(wrong));
+    expect(await setupAt()).toBe(140);
+    const sent = wrong.events.length;
+    wrong.do('job.cancelled', { reason: 'the other pedestal' });
+    await asta('POST', `/api/jobs/${wrong.jobId}/events`, batch(wrong, sent));
+    expect(await setupAt()).toBe(120);
+    const slip = freshHand('opened twice', { boreMm: 160, shaftMm: 140 });
+    slip.do('job.cancelled', { reason: 'the other pedestal' });
+    await asta('POST', `/api/jobs/${slip.jobId}/events`, batch(slip));
+    expect(await setupAt()).toBe(120);
   });
 
   it('two tabs sending the same events at once store them once', async () => {

@@ -7,11 +7,18 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import serve from 'koa-static';
 import { isDatabaseAway } from '../store/database.ts';
+import { autopsies } from './autopsies.ts';
 import { calculators } from './calculators.ts';
+import { due } from './due.ts';
 import { feed } from './feed.ts';
 import { health } from './health.ts';
 import { houseRules } from './house-rules.ts';
 import { jobs } from './jobs.ts';
+import { openApi } from './openapi.ts';
+import { parts } from './parts.ts';
+import { people } from './people.ts';
+import { photos } from './photos.ts';
+import { plant } from './plant.ts';
 import { Problem, sayProblem } from './problem.ts';
 import { register } from './register.ts';
 import { type House, lay, type Route } from './routes.ts';
@@ -19,12 +26,26 @@ import { session } from './session.ts';
 
 /** Every route of the house, each stating who may call it. */
 export const ROUTES: readonly Route[] = [
+  {
+    method: 'get',
+    path: '/api/openapi.json',
+    who: 'anyone',
+    run({ ctx, house }) {
+      ctx.body = openApi(ROUTES, house.version);
+    },
+  },
   ...health,
   ...session,
+  ...plant,
+  ...people,
   ...calculators,
   ...register,
+  ...parts,
+  ...autopsies,
+  ...due,
   ...houseRules,
   ...jobs,
+  ...photos,
   ...feed,
 ];
 
@@ -36,7 +57,7 @@ const POLICY = {
       scriptSrc: ["'self'"],
       // Dialogs set a scroll lock by a style element of their own making; scripts stay strict.
       styleSrc: ["'self'", "'unsafe-inline'"],
-      imgSrc: ["'self'", 'data:'],
+      imgSrc: ["'self'", 'data:', 'blob:'],
       connectSrc: ["'self'"],
       workerSrc: ["'self'"],
       objectSrc: ["'none'"],

@@ -146,6 +146,27 @@ describe('the register of gauges', () => {
     ).toBe(404);
     expect((await oskar('POST', path, { calibrationDue: '2028-01-31' })).status).toBe(403);
   });
+  it('out of use it is offered to nobody and falls due no more; put back, it is; only a lead hand may', async () => {
+    const made = await asta('POST', '/api/instruments', {
+      ...{ name: 'Dial, dropped', kind: 'dial', step: 0.01, low: 0, high: 10, calibrationDue: '2026-12-01' },
+    });
+    const { id } = made.body.instrument;
+    const path = `/api/instruments/${id}/use`;
+    const listed = async () => {
+      const { instruments, outOfUse } = (await asta('GET', '/api/instruments')).body;
+      const has = (all: Array<{ id: string }>) => all.some((g) => g.id === id);
+      return [has(instruments), has(outOfUse)];
+    };
+    expect((await asta('POST', path, { inUse: false })).status).toBe(403);
+    expect((await imke('POST', path, { inUse: 'no' })).status).toBe(400);
+    expect((await imke('POST', path, { inUse: false })).status).toBe(204);
+    expect(await listed()).toEqual([false, true]);
+    const due = JSON.stringify((await asta('GET', '/api/due')).body);
+    expect(due).not.toContain('Dial, dropped');
+    expect((await imke('POST', path, { inUse: true })).status).toBe(204);
+    expect(await listed()).toEqual([true, false]);
+    expect((await imke('POST', '/api/instruments/stand-in-mic/use', { inUse: false })).status).toBe(404);
+  });
   it('nothing else of a gauge can be changed, by the database’s own word', async () => {
     await expect(house.db.sequelize.query('UPDATE instruments SET step = 1')).rejects.toThrow(/denied/);
   });

@@ -23,6 +23,7 @@ export const houseRules: Route[] = [
     method: 'post',
     path: '/api/house-rules',
     who: ['lead'],
+    asks: houseRulesSchema,
     async run({ ctx, house, body }, person) {
       const checked = check(houseRulesSchema, body);
       if (!checked.ok) throw new Problem(400, 'The house rules have faults.', checked.faults);

@@ -13,6 +13,8 @@ import type { Folded } from '../store/bounded.ts';
 import type { Database } from '../store/database.ts';
 import { findJobs, fixedJobs, jobMark, jobRow, jobsInOrder, jobText, signedJobs } from '../store/jobs.ts';
 import { jobNumber } from '../store/numbers.ts';
+import { readPhoto } from '../store/photos.ts';
+import { plantOf } from '../store/plant.ts';
 import { PLANT_ZONE } from '../store/rules.ts';
 import { notesAfter, readFrozen, type SealedSheet, sealSheet } from '../store/sheets.ts';
 import { limitOf, pageOf, positionOf, typedOf } from './paging.ts';
@@ -111,6 +113,7 @@ export const jobs: Route[] = [
     method: 'post',
     path: '/api/jobs/:id/events',
     who: RECORDERS,
+    asks: eventsRequestSchema,
     async run(call, person) {
       const checked = check(eventsRequestSchema, call.body);
       if (!checked.ok) throw new Problem(400, 'That is not a batch of events.', checked.faults);
@@ -161,8 +164,16 @@ export const jobs: Route[] = [
     async run(call) {
       const { sheet, since } = await sheetOf(call);
       const unit: LengthUnit = call.ctx.query.units === 'in' ? 'in' : 'mm';
-      const size = call.ctx.query.paper === 'letter' ? 'LETTER' : 'A4';
-      call.ctx.body = await sheetPdf(sheet, { unit, size, since });
+      // The plant’s paper, unless another is asked for.
+      const { paper } = call.ctx.query;
+      const on = paper === 'letter' || paper === 'A4' ? paper : (await plantOf(call.house.db)).paper;
+      const size = on === 'letter' ? 'LETTER' : 'A4';
+      const photos = new Map<string, Buffer>();
+      for (const { hash } of sheet.photos ?? []) {
+        const bytes = await readPhoto(call.house.photoDir, hash);
+        if (bytes) photos.set(hash, bytes);
+      }
+      call.ctx.body = await sheetPdf(sheet, { unit, size, since, photos });
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.pdf`, { type: 'inline' });
       call.ctx.type = 'application/pdf';
     },

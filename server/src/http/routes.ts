@@ -2,35 +2,53 @@ import type { Person } from '@fulcrant/core/api/requests';
 import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
+import type { Schema } from 'yup';
 import { personOfSession } from '../auth/sessions.ts';
 import type { StandIns } from '../instruments/stand-ins.ts';
 import type { Database } from '../store/database.ts';
 import { Problem } from './problem.ts';
 
-export type House = { db: Database; version: string; log: Logger; standIns: StandIns };
+export type House = {
+  db: Database;
+  version: string;
+  log: Logger;
+  standIns: StandIns;
+  /** Where photographs lie. */
+  photoDir: string;
+};
 
 export type Call = { ctx: Context; house: House; params: Record<string, string>; body: unknown };
 
+type Method = 'get' | 'post' | 'put' | 'delete';
 type Who = 'anyone' | ReadonlyArray<Person['role']>;
+
+/** What a route says of itself. */
+type Told = {
+  method: Method;
+  path: string;
+  /** What its body comes as, where that is not JSON. */
+  takes?: string;
+  /** The shape its body is held to. */
+  asks?: Schema;
+};
 
 /** One route. It cannot be written without saying who may call it. */
 export type Route =
-  | { method: 'get' | 'post' | 'delete'; path: string; who: 'anyone'; run(call: Call): Promise<void> | void }
-  | {
-      method: 'get' | 'post' | 'delete';
-      path: string;
+  | ({ who: 'anyone'; run(call: Call): Promise<void> | void } & Told)
+  | ({
       who: ReadonlyArray<Person['role']>;
       run(call: Call, person: Person): Promise<void> | void;
-    };
+    } & Told);
 
-export const EVERYONE_SIGNED_IN = ['fitter', 'lead', 'viewer'] as const;
+export const EVERYONE_SIGNED_IN = ['fitter', 'lead', 'viewer', 'instructor'] as const;
+export const LEADS = ['lead'] as const;
 export const RECORDERS = ['fitter', 'lead'] as const;
 export const COOKIE = 'fulcrant';
 
-/** A body may only come as JSON: a form on a foreign page cannot send that, and SameSite does the rest. */
-function mustBeJson(ctx: Context): void {
-  if (ctx.method === 'POST' && !ctx.is('application/json'))
-    throw new Problem(415, 'Send the body as application/json.');
+/** A body may only come as JSON, or as what the route takes: a form on a foreign page cannot send that, and SameSite does the rest. */
+function mustComeAs(ctx: Context, takes = 'application/json'): void {
+  if (['POST', 'PUT'].includes(ctx.method) && !ctx.is(takes))
+    throw new Problem(415, `Send the body as ${takes}.`);
 }
 
 async function admitCaller(house: House, ctx: Context, who: Who): Promise<Person | null> {
@@ -46,8 +64,8 @@ export function lay(house: House, routes: readonly Route[]): Router {
   const router = new Router();
   for (const route of routes) {
     router[route.method](route.path, async (ctx: Context, _next: Next) => {
-      mustBeJson(ctx);
       const person = await admitCaller(house, ctx, route.who);
+      mustComeAs(ctx, route.takes);
       const call: Call = {
         ctx,
         house,

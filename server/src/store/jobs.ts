@@ -35,6 +35,7 @@ const untold = (row: Row, line: Partial<JobSummary>) => ({
   waitsForLead: row.state === 'open' && line.held != null,
   lastAt: new Date(row.updated_at).toISOString(),
   hands: [],
+  falls: [],
 });
 
 const listing = (row: Row): JobListing => {

@@ -6,6 +6,10 @@ import * as pumpAndWrench from './migrations/003-pump-wrench-thermometer.ts';
 import * as dropCounter from './migrations/004-drop-counter.ts';
 import * as recordStands from './migrations/005-record-that-stands.ts';
 import * as cancelledJobs from './migrations/006-cancelled-jobs.ts';
+import * as vibrationMeter from './migrations/007-vibration-meter.ts';
+import * as plantAndPeople from './migrations/008-plant-and-people.ts';
+import * as register from './migrations/009-register.ts';
+import * as beltGauges from './migrations/010-belt-gauges.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -14,6 +18,10 @@ const MIGRATIONS = [
   { name: '004-drop-counter', up: dropCounter.up },
   { name: '005-record-that-stands', up: recordStands.up },
   { name: '006-cancelled-jobs', up: cancelledJobs.up },
+  { name: '007-vibration-meter', up: vibrationMeter.up },
+  { name: '008-plant-and-people', up: plantAndPeople.up },
+  { name: '009-register', up: register.up },
+  { name: '010-belt-gauges', up: beltGauges.up },
 ];
 
 /**
@@ -21,9 +29,15 @@ const MIGRATIONS = [
  * database itself keeps the promise that no reading is lost.
  */
 const GRANTS: Record<string, string> = {
-  people: 'SELECT, INSERT',
+  people: 'SELECT, INSERT, UPDATE (role, retired_at, password_hash)',
+  plant: 'SELECT, INSERT, UPDATE',
+  codes: 'SELECT, INSERT, DELETE',
+  cards: 'SELECT, INSERT, UPDATE (looked_by, looked_at)',
+  photos: 'SELECT, INSERT',
+  autopsies: 'SELECT, INSERT',
+  feeds: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, DELETE',
-  instruments: 'SELECT, INSERT, UPDATE (calibration_due)',
+  instruments: 'SELECT, INSERT, UPDATE (calibration_due, out_of_use)',
   house_rules: 'SELECT, INSERT',
   positions: 'SELECT, INSERT, UPDATE',
   jobs: 'SELECT, INSERT, UPDATE',

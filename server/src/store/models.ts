@@ -1,3 +1,4 @@
+import type { Role } from '@fulcrant/core/api/plant';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import {
   type CreationOptional,
@@ -14,12 +15,16 @@ type Row<T extends Model> = ModelStatic<T>;
 export interface PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
   id: string;
   name: string;
-  role: 'fitter' | 'lead' | 'viewer';
+  role: Role;
   passwordHash: string;
+  retiredAt: CreationOptional<Date | null>;
 }
 export interface SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
   tokenHash: string;
+  id: string;
   personId: string;
+  startedAt: Date;
+  device: string;
   expiresAt: Date;
 }
 export interface InstrumentRow
@@ -45,9 +50,11 @@ export interface PositionRow
   extends Model<InferAttributes<PositionRow>, InferCreationAttributes<PositionRow>> {
   id: string;
   site: string;
+  area: CreationOptional<string>;
+  label: CreationOptional<string | null>;
   machine: string;
   position: string;
-  /** The setup last used there, as JSON: the start of the next job. */
+  /** The setup last used there, as JSON: the start of the next job; `null` where nothing was done there yet. */
   setup: string;
 }
 export interface JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
@@ -114,12 +121,25 @@ export function defineModels(s: Sequelize): Models {
   return {
     Person: s.define<PersonRow>(
       'Person',
-      { id: { ...text(40), primaryKey: true }, name: text(60), role: text(10), passwordHash: text(200) },
+      {
+        id: { ...text(40), primaryKey: true },
+        name: text(60),
+        role: text(10),
+        passwordHash: text(200),
+        retiredAt: DataTypes.DATE(3),
+      },
       { tableName: 'people' },
     ),
     Session: s.define<SessionRow>(
       'Session',
-      { tokenHash: { ...text(64), primaryKey: true }, personId: text(40), expiresAt: moment() },
+      {
+        tokenHash: { ...text(64), primaryKey: true },
+        id: uuid(),
+        personId: text(40),
+        startedAt: moment(),
+        device: text(160),
+        expiresAt: moment(),
+      },
       { tableName: 'sessions' },
     ),
     Instrument: s.define<InstrumentRow>(
@@ -141,6 +161,8 @@ export function defineModels(s: Sequelize): Models {
       {
         id: { ...uuid(), primaryKey: true },
         site: text(80),
+        area: { ...text(80), defaultValue: '' },
+        label: DataTypes.CHAR(6),
         machine: text(80),
         position: text(80),
         setup: json(),

@@ -1,16 +1,16 @@
 import type { Setup } from '@fulcrant/core/engine/setup';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { sameTrade } from '@fulcrant/core/engine/trades';
-import type { Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import { type Database, rowsOf } from './database.ts';
+import { newLabel } from './labels.ts';
+import { plantOf } from './plant.ts';
 
 /** A survey at a bearing's position does not take the bearing's setup away from the next fitting, nor the other way. */
-const sameWork = (kept: string, setup: Setup): boolean => sameTrade(JSON.parse(kept) as Setup, setup);
-
-/** The site all positions stand on; one house, one plant. Until it has a name it has none. */
-export async function siteOf(db: Database, transaction: Transaction | null = null): Promise<string> {
-  return (await db.models.Position.findOne({ attributes: ['site'], transaction }))?.site ?? '';
-}
+const sameWork = (kept: string, setup: Setup): boolean => {
+  const before = JSON.parse(kept) as Setup | null;
+  return before === null || sameTrade(before, setup);
+};
 
 /**
  * The position remembers the setup last used on it, so that the next job starts from there.
@@ -33,13 +33,57 @@ export async function keepPosition(db: Database, transaction: Transaction, state
     return named.id;
   }
   await db.models.Position.create(
-    { id: state.positionId, site: await siteOf(db, transaction), machine, position, setup },
+    {
+      id: state.positionId,
+      site: (await plantOf(db)).site,
+      area: '',
+      machine,
+      position,
+      label: newLabel(),
+      setup,
+    },
     { transaction },
   );
   return state.positionId;
 }
 
-export type PositionLine = { id: string; site: string; machine: string; position: string; setup: Setup };
+/**
+ * A job opened by mistake told its position a setup nobody meant: the one of the last job there that stands, of the same work, comes
+ * back. Where there is none the position stays as it is: it was made by this job.
+ */
+export async function forgetSetup(db: Database, transaction: Transaction, state: JobState): Promise<void> {
+  const job = await db.models.Job.findByPk(state.jobId, { transaction });
+  const position = job && (await db.models.Position.findByPk(job.positionId, { transaction }));
+  if (!job || !position || !sameWork(position.setup, state.setup)) return;
+  const others = await db.models.Job.findAll({
+    where: { positionId: job.positionId, state: { [Op.ne]: 'cancelled' }, id: { [Op.ne]: state.jobId } },
+    order: [['serial', 'DESC']],
+    limit: OTHERS,
+    transaction,
+  });
+  for (const other of others) {
+    const told = await db.models.Event.findOne({
+      where: { jobId: other.id, type: { [Op.in]: ['job.opened', 'setup.changed'] } },
+      order: [['seq', 'DESC']],
+      transaction,
+    });
+    const setup = told && (JSON.parse(told.body) as { data: { setup: Setup } }).data.setup;
+    if (!setup || !sameTrade(setup, state.setup)) continue;
+    await position.update({ setup: JSON.stringify(setup) }, { transaction });
+    return;
+  }
+}
+/** Jobs looked through for one of the same work. */
+const OTHERS = 20;
+
+export type PositionLine = {
+  id: string;
+  site: string;
+  machine: string;
+  position: string;
+  label: string;
+  setup: Setup | null;
+};
 
 /** What was typed, as a pattern: each word somewhere in machine or position. `%` and `_` mean themselves. */
 export const wordsOf = (typed: string): string[] =>
@@ -59,7 +103,7 @@ export async function findPositions(
   const words = wordsOf(typed);
   const rows = await rowsOf<PositionLine & { setup: string }>(
     db,
-    `SELECT id, site, machine, position, setup FROM positions
+    `SELECT id, site, machine, position, label, setup FROM positions
       ${words.length ? `WHERE ${words.map(() => "CONCAT(machine, ' ', position) LIKE ?").join(' AND ')}` : ''}
       ORDER BY machine, position LIMIT ?`,
     [...words, limit + 1],
@@ -67,7 +111,7 @@ export async function findPositions(
   return {
     positions: rows
       .slice(0, limit)
-      .map((p) => ({ ...p, setup: JSON.parse(p.setup as unknown as string) as Setup })),
+      .map((p) => ({ ...p, setup: JSON.parse(p.setup as unknown as string) as Setup | null })),
     more: rows.length > limit,
   };
 }

@@ -261,6 +261,10 @@ describe('a database laid in by an earlier release', () => {
       expect(await migrate(owner.sequelize, mariadb.app.user)).toEqual([
         '005-record-that-stands',
         '006-cancelled-jobs',
+        '007-vibration-meter',
+        '008-plant-and-people',
+        '009-register',
+        '010-belt-gauges',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);

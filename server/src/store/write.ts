@@ -5,7 +5,7 @@ import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
 import { type Database, rowsOf, run } from './database.ts';
-import { keepPosition } from './positions.ts';
+import { forgetSetup, keepPosition } from './positions.ts';
 import { freeze } from './sheets.ts';
 
 /** The row has moved on under us, or somebody else opened the job first: what was judged was judged on an old state. */
@@ -101,7 +101,12 @@ export async function write(
 }
 
 /** Events that write elsewhere too: the position, the signed sheet. */
-const SPECIAL: ReadonlyArray<JobEvent['type']> = ['job.opened', 'setup.changed', 'sheet.signed'];
+const SPECIAL: ReadonlyArray<JobEvent['type']> = [
+  'job.opened',
+  'setup.changed',
+  'sheet.signed',
+  'job.cancelled',
+];
 
 type Row = ReturnType<typeof rowOf>;
 
@@ -144,7 +149,7 @@ async function writePlain(
   return before.serial;
 }
 
-/** Opening, a changed setup or a signature: the position and the signed sheet go in with the events, or nothing does. */
+/** Opening, a changed setup, a signature or a cancelling: the position and the signed sheet go in with the events, or nothing does. */
 async function writeWhole(
   db: Database,
   jobId: string,
@@ -161,6 +166,7 @@ async function writeWhole(
       const serial = before
         ? await moveOn(db, transaction, jobId, before, row)
         : await layIn(db, transaction, state, positionId, row);
+      if (state.cancelled) await forgetSetup(db, transaction, state);
       const { marks, values } = eventValues(jobId, before?.count ?? 0, fresh);
       await db.sequelize.query(`${INSERT}${marks}`, { replacements: values, transaction });
       for (const [i, f] of fresh.entries())

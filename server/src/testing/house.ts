@@ -19,6 +19,7 @@ import { buildApp } from '../http/app.ts';
 import { StandIns } from '../instruments/stand-ins.ts';
 import { type Database, openDatabase } from '../store/database.ts';
 import { migrate } from '../store/migrate.ts';
+import { beginPlant } from '../store/plant.ts';
 
 export type TestHouse = {
   db: Database;
@@ -30,8 +31,8 @@ export type TestHouse = {
   close(): Promise<void>;
 };
 
-/** A real MariaDB of its own with the demo data, and the application on a free port. */
-export async function openHouse(): Promise<TestHouse> {
+/** A real MariaDB of its own with the demo data or a plant just begun, and the application on a free port. */
+export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-test-'));
   const mariadb = await startDatabase({ dataDir });
   const config = (who: 'owner' | 'app'): DatabaseConfig => ({
@@ -42,11 +43,21 @@ export async function openHouse(): Promise<TestHouse> {
   });
   const owner = openDatabase(config('owner'));
   await migrate(owner.sequelize, mariadb.app.user);
+  if (demo) await seedDemo(owner);
+  else await beginPlant(owner, false);
   const db = openDatabase(config('app'));
-  await seedDemo(db);
   const standIns = new StandIns();
   const server: Server = createServer(
-    buildApp({ db, version: '0.0.0-test', log: pino({ level: 'silent' }), standIns }, 'web/dist').callback(),
+    buildApp(
+      {
+        db,
+        version: '0.0.0-test',
+        log: pino({ level: 'silent' }),
+        standIns,
+        photoDir: join(dataDir, 'photos'),
+      },
+      'web/dist',
+    ).callback(),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const house: TestHouse = {

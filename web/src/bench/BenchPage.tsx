@@ -65,6 +65,9 @@ export function BenchPage() {
         </nav>
         <div className="grid gap-6 px-6 py-4 md:grid-cols-2">
           <div className="flex flex-col gap-3">
+            <h2 className="m-0 text-2xl leading-tight" data-sum>
+              {CALCULATORS.find((c) => c.id === id)?.title}
+            </h2>
             {fields.map(([key, p]) => (
               <BenchField
                 key={key}

@@ -70,6 +70,10 @@ export const BOX_OF_ONE: Record<string, Record<string, string>> = {
   'seal.face-load': { friction: 'Friction of the pair, 0.07 typical' },
   'packing.friction': { friction: 'Friction of the packing, 0.08 typical' },
   'seal.wear': { readings: 'Readings: days since the baseline, projection in mm; one a line' },
+  'packing.travel': {
+    readings: 'Readings: days since it was packed, way left in mm; one a line',
+    stopMm: 'At its end with so much left',
+  },
   'packing.break-in': {
     readings: 'Readings: minutes, flats so far, drops a minute, °C of the gland; one a line',
     pitchMm: 'Pitch of the studs',
@@ -135,6 +139,7 @@ export const BOX_START: Record<string, Record<string, string>> = {
     followerMm: '25',
     readings: '0 0 164\n10 0 130\n21 1 88\n32 2 62',
   },
+  'packing.travel': { readings: '0 22\n120 19.5\n260 16\n400 13.5', stopMm: '2' },
   'packing.friction': {
     shaftMm: '60',
     lengthMm: '62.5',

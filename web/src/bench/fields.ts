@@ -1,10 +1,12 @@
 import { BOX_LABELS, BOX_OF_ONE, BOX_START } from './box-fields.ts';
+import { DRIVE_LABELS, DRIVE_OF_ONE, DRIVE_START } from './drive-fields.ts';
 import { REBUILD_LABELS, REBUILD_START } from './rebuild-fields.ts';
 
 /** What each input of a calculator is called on the bench. Two calculators may mean different things by one name. */
 const LABELS: Record<string, string> = {
   ...BOX_LABELS,
   ...REBUILD_LABELS,
+  ...DRIVE_LABELS,
   nominalMm: 'Nominal size',
   designation: 'Tolerance, as h9',
   boreMm: 'Bearing bore',
@@ -166,6 +168,7 @@ const LABELS: Record<string, string> = {
 };
 const OF_ONE: Record<string, Record<string, string>> = {
   ...BOX_OF_ONE,
+  ...DRIVE_OF_ONE,
   'bearing.drive-up-forecast': { readings: 'Readings: nut degrees, row A, row B, one a line' },
   'bolting.wrench': { torqueNm: 'Torque wanted at the bolt, N·m' },
   'bearing.split-race-gap': { shaftMm: 'Shaft, as measured' },
@@ -178,6 +181,10 @@ const OF_ONE: Record<string, Record<string, string>> = {
     school: 'Other method',
     travelMm: 'Travel it made',
     reductionMm: 'Reduction, felt',
+  },
+  'shaft.runout-growth': {
+    readings: 'Readings: days since the first survey, run-out in mm; one a line',
+    limitMm: 'Limit of the run-out',
   },
   'shaft.bend': { stations: 'Stations: place, 1× amplitude, high spot °, u, higher waves; one a line' },
   'box.envelope': { boreMm: 'Box bore, measured', resolutionMm: 'Graduation of the gauge' },
@@ -196,6 +203,7 @@ const TURN = '0 0.000\n45 0.028\n90 0.040\n135 0.028\n180 0.000\n225 -0.028\n270
 export const START: Record<string, Record<string, string>> = {
   ...BOX_START,
   ...REBUILD_START,
+  ...DRIVE_START,
   'tolerance.iso286': { nominalMm: '90', designation: 'h9' },
   'bearing.drive-up-target': {
     boreMm: '100',
@@ -257,6 +265,7 @@ export const START: Record<string, Record<string, string>> = {
     resolutionMm: '0.002',
     school: 'proportional',
   },
+  'shaft.runout-growth': { readings: '0 0.020\n390 0.026\n760 0.031\n1120 0.038', limitMm: '0.05' },
   'shaft.bend': { stations: '0 0.010 30 0.001\n100 0.030 32 0.001\n200 0.050 29 0.001' },
   'shaft.finish': { surface: 'shaft', parameter: 'Ra', readingsUm: '0.5 0.6 0.7', resolutionUm: '0.01' },
   'shaft.play': { end: '0 0.10\n0 0.11', radial: '0 0.03', resolutionMm: '0.01', school: 'strict' },

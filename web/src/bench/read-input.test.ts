@@ -20,6 +20,13 @@ describe('the bench', () => {
       expect([id, answer.ok ? [] : answer.faults]).toEqual([id, []]);
     }
   });
+  it('every pointer that has a thickness says where it comes from', () => {
+    for (const { id } of listCalculators()) {
+      const answer = runCalculator(id, inputOf(id));
+      for (const beam of answer.ok ? answer.result.beams : [])
+        if (beam.expanded > 0) expect(beam.doubt?.length, `${id}: ${beam.label}`).toBeGreaterThanOrEqual(3);
+    }
+  });
   it('calls every input by a name of its own', () => {
     for (const { id, input } of listCalculators())
       for (const key of Object.keys((input as FlatSchema).properties ?? {}))

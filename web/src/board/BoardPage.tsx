@@ -1,3 +1,4 @@
+import { records } from '@fulcrant/core/engine/author';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { inBoardOrder, type Wants, wantsOf } from '@fulcrant/core/job/board-order';
 import { format, isToday } from 'date-fns';
@@ -11,6 +12,7 @@ import { isOverdue } from '../entry/GaugePicker.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
+import { PlantMenu } from './PlantMenu.tsx';
 
 /** Signed jobs beside the board. */
 const SIGNED = 6;
@@ -25,7 +27,7 @@ const HEADING: Record<Wants, string> = {
 
 /** Home: what wants a hand now. */
 export function BoardPage() {
-  const { person, site } = useSession();
+  const { person, plant } = useSession();
   const gauges = useInstruments().data?.instruments ?? [];
   // Kept on the device from here, so that a job can be opened by them without network.
   useHouseRules();
@@ -46,7 +48,7 @@ export function BoardPage() {
   const count = (w: Wants) => open.filter((l) => wantsOf(l, now) === w).length;
   return (
     <div className="p-2 md:p-3.5">
-      <div className="grid min-h-[calc(100dvh-1.75rem)] border border-rule lg:grid-cols-[minmax(0,1fr)_252px] lg:grid-rows-[auto_minmax(0,1fr)_auto]">
+      <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px))] border border-rule lg:grid-cols-[minmax(0,1fr)_252px] lg:grid-rows-[auto_minmax(0,1fr)_auto]">
         <header className="sticky top-0 z-10 flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule bg-paper px-4 py-2.5 md:px-6 lg:border-r">
           <Mark />
           <div className="mr-auto">
@@ -80,7 +82,8 @@ export function BoardPage() {
           >
             Mine
           </button>
-          {person && person.role !== 'viewer' && (
+          <PlantMenu />
+          {person && records(person.role) && (
             <Link
               to="/jobs/new"
               className="flex min-h-12 items-center gap-2 bg-ink px-5 font-label text-lg font-semibold text-paper"
@@ -129,7 +132,7 @@ export function BoardPage() {
           <dl className="m-0 grid grid-cols-2">
             <div className="col-span-2 border-b border-faint px-3 py-1.5">
               <dt className="kicker">Site</dt>
-              <dd className="m-0 font-label text-xl font-semibold leading-tight">{site}</dd>
+              <dd className="m-0 font-label text-xl font-semibold leading-tight">{plant?.site}</dd>
             </div>
             <div className="border-r border-faint px-3 py-1.5">
               <dt className="kicker">Date</dt>
@@ -195,7 +198,7 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
             <span className="min-w-0 flex-1 py-2">
               <span className="font-label text-lg font-semibold">{p.machine}</span>, {p.position}
             </span>
-            {person && person.role !== 'viewer' && (
+            {person && records(person.role) && (
               <Link
                 to={`/jobs/new?position=${p.id}&q=${encodeURIComponent(typed)}`}
                 className="flex min-h-12 items-center text-steel underline underline-offset-4"

@@ -235,10 +235,14 @@ const PORT_OF: ReadonlyArray<readonly [FeedPort, string]> = [
 /** What a place of a kind is read in. */
 const WANTED: Partial<Record<PlaceQuantity, GaugeLine['quantity']>> = {
   pressure: 'pressure',
+  torque: 'torque',
   temperature: 'temperature',
   angle: 'angle',
   flats: 'angle',
   count: 'count',
+  velocity: 'velocity',
+  frequency: 'frequency',
+  force: 'force',
 };
 /** What a line's quantity is called. */
 const CALLED: Record<GaugeLine['quantity'], string> = {
@@ -248,6 +252,9 @@ const CALLED: Record<GaugeLine['quantity'], string> = {
   temperature: 'temperature',
   pressure: 'pressure',
   count: 'count',
+  velocity: 'vibration',
+  frequency: 'frequency',
+  force: 'force',
 };
 
 /** The port that reads a kind of gauge just now. */

@@ -130,7 +130,14 @@ export function useJob(id: string): JobView {
   };
 }
 
-export type StoredPosition = { id: string; site: string; machine: string; position: string; setup: Setup };
+export type StoredPosition = {
+  id: string;
+  site: string;
+  machine: string;
+  position: string;
+  label: string;
+  setup: Setup | null;
+};
 
 type FoundPositions = { positions: StoredPosition[]; more: boolean };
 const positionsPath = (typed: string) => `/api/positions?limit=20&q=${encodeURIComponent(typed)}`;
@@ -163,7 +170,7 @@ export function usePositions(typed: string) {
 export function useInstruments() {
   return useQuery({
     queryKey: ['instruments'],
-    queryFn: () => readThrough<{ instruments: Instrument[] }>('/api/instruments'),
+    queryFn: () => readThrough<{ instruments: Instrument[]; outOfUse?: Instrument[] }>('/api/instruments'),
     staleTime: 60_000,
   });
 }
@@ -180,19 +187,24 @@ export function useHouseRules() {
 
 /** Open a job on this device; it goes to the server with everything that follows. */
 export function useOpenJob(): (setup: Setup, positionId: string) => Promise<string> {
-  const { person } = useSession();
+  const { person, plant } = useSession();
   const client = useQueryClient();
   return useCallback(
     async (setup, positionId) => {
       if (!person) throw new Error('Sign in first.');
       const jobId = v7();
-      const event = makeEvent(person, jobId, 'job.opened', { positionId, setup });
+      // In a demo plant every sheet says that it is one, whatever the position remembers.
+      const { demo: _before, ...own } = setup;
+      const event = makeEvent(person, jobId, 'job.opened', {
+        positionId,
+        setup: plant?.demo ? { ...own, demo: true } : own,
+      });
       const taken = take(null, event);
       if ('refusal' in taken) throw new Error(taken.refusal);
       await enqueue(event);
       void client.invalidateQueries({ queryKey: ['jobs'] });
       return jobId;
     },
-    [person, client],
+    [person, plant, client],
   );
 }

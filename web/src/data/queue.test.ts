@@ -56,6 +56,8 @@ beforeEach(async () => {
   shelf = await import('./store.ts');
 });
 afterEach(() => {
+  // Signed out, nothing is tried again: no timer outlives its test.
+  queue.setSender(null);
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });

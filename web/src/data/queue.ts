@@ -73,6 +73,7 @@ export async function enqueue(event: JobEvent): Promise<void> {
 export function setSender(personId: string | null): void {
   me = personId;
   if (personId) void flush();
+  else if (timer) clearTimeout(timer);
 }
 
 function later(status: QueueStatus): void {
@@ -80,7 +81,8 @@ function later(status: QueueStatus): void {
   retries++;
   show({ status });
   if (timer) clearTimeout(timer);
-  timer = setTimeout(() => void flush(), wait);
+  // With nobody signed in there is nothing to try again for: the next sign-in sends.
+  if (me !== null) timer = setTimeout(() => void flush(), wait);
 }
 
 /** Send what waits, oldest first, one job's run at a time. One tab sends; posting twice would be one event anyway. */

@@ -1,27 +1,34 @@
+import type { Plant } from '@fulcrant/core/api/plant';
 import type { Person } from '@fulcrant/core/api/requests';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import { beginWithUnits } from '../ui/settings.tsx';
 import { ApiFault, call } from './api.ts';
+import { photosMayGo } from './photos.ts';
 import { setSender } from './queue.ts';
 
 type Session = {
   person: Person | null;
-  /** The site this device works at; empty until it is known. */
-  site: string;
+  /** The plant this device works at, as it was told last; null until it is known. */
+  plant: Plant | null;
   /** True where the server said this sign-in is over, while the person is still known here. */
   stale: boolean;
   signIn(name: string, password: string): Promise<void>;
+  /** Get in by another way than a password: a first visit, a code. */
+  enter(path: '/api/first-visit' | '/api/password/reset', body: object): Promise<void>;
   signOut(): Promise<void>;
+  /** The plant was told something new. */
+  told(plant: Plant): void;
 };
 
 const KEY = 'fulcrant.person';
-const SITE_KEY = 'fulcrant.site';
-type Answer = { person: Person; site: string };
+const PLANT_KEY = 'fulcrant.plant';
+type Answer = { person: Person; plant: Plant };
 const Context = createContext<Session | null>(null);
 
-function remembered(): Person | null {
+function remembered<T>(key: string): T | null {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? 'null') as Person | null;
+    return JSON.parse(localStorage.getItem(key) ?? 'null') as T | null;
   } catch {
     return null;
   }
@@ -29,8 +36,8 @@ function remembered(): Person | null {
 
 /** Who is at this device. Known without network from the last sign-in; the server has the last word when it is there. */
 export function SessionProvider({ children }: { children: ReactNode }) {
-  const [person, setPerson] = useState<Person | null>(remembered);
-  const [site, setSite] = useState(() => localStorage.getItem(SITE_KEY) ?? '');
+  const [person, setPerson] = useState<Person | null>(() => remembered<Person>(KEY));
+  const [plant, setPlant] = useState<Plant | null>(() => remembered<Plant>(PLANT_KEY));
   const [stale, setStale] = useState(false);
   const client = useQueryClient();
 
@@ -42,14 +49,18 @@ export function SessionProvider({ children }: { children: ReactNode }) {
 
   const welcome = useCallback(
     (answer: Answer) => {
-      localStorage.setItem(SITE_KEY, answer.site);
-      setSite(answer.site);
+      localStorage.setItem(PLANT_KEY, JSON.stringify(answer.plant));
+      setPlant(answer.plant);
+      beginWithUnits(answer.plant.units);
       remember(answer.person);
     },
     [remember],
   );
 
-  useEffect(() => setSender(person?.id ?? null), [person]);
+  useEffect(() => {
+    setSender(person?.id ?? null);
+    photosMayGo(person !== null);
+  }, [person]);
   useEffect(() => {
     call<Answer>('GET', '/api/session').then(welcome, (error: unknown) => {
       if (error instanceof ApiFault && error.status === 401) setStale(true);
@@ -59,12 +70,21 @@ export function SessionProvider({ children }: { children: ReactNode }) {
   const value = useMemo<Session>(
     () => ({
       person,
-      site,
+      plant,
       stale,
       async signIn(name, password) {
         welcome(await call<Answer>('POST', '/api/session', { name, password }));
         setStale(false);
         await client.invalidateQueries();
+      },
+      async enter(path, body) {
+        welcome(await call<Answer>('POST', path, body));
+        setStale(false);
+        await client.invalidateQueries();
+      },
+      told(plant) {
+        localStorage.setItem(PLANT_KEY, JSON.stringify(plant));
+        setPlant(plant);
       },
       async signOut() {
         await call('DELETE', '/api/session').catch(() => undefined);
@@ -72,7 +92,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
         client.clear();
       },
     }),
-    [person, site, stale, remember, welcome, client],
+    [person, plant, stale, remember, welcome, client],
   );
   return <Context value={value}>{children}</Context>;
 }

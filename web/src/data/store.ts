@@ -10,17 +10,24 @@ interface Shelf extends DBSchema {
   queue: { key: number; value: Waiting };
   aside: { key: string; value: SetAside };
   cache: { key: string; value: unknown };
+  photos: { key: string; value: KeptPhoto };
 }
+
+/** A photograph taken here and not with the server yet. */
+export type KeptPhoto = { hash: string; bytes: ArrayBuffer };
 
 let opened: Promise<IDBPDatabase<Shelf>> | null = null;
 
 /** What this device keeps for itself: readings not yet sent, refused ones, and copies for work without network. */
 function shelf(): Promise<IDBPDatabase<Shelf>> {
-  opened ??= openDB<Shelf>('fulcrant', 1, {
-    upgrade(db) {
-      db.createObjectStore('queue', { keyPath: 'n', autoIncrement: true });
-      db.createObjectStore('aside', { keyPath: 'event.id' });
-      db.createObjectStore('cache');
+  opened ??= openDB<Shelf>('fulcrant', 2, {
+    upgrade(db, before) {
+      if (before < 1) {
+        db.createObjectStore('queue', { keyPath: 'n', autoIncrement: true });
+        db.createObjectStore('aside', { keyPath: 'event.id' });
+        db.createObjectStore('cache');
+      }
+      if (before < 2) db.createObjectStore('photos', { keyPath: 'hash' });
     },
   });
   return opened;
@@ -73,4 +80,17 @@ export async function readCached<T>(key: string): Promise<T | undefined> {
 }
 export async function writeCached(key: string, value: unknown): Promise<void> {
   await (await shelf()).put('cache', value, key);
+}
+
+/** Keep a photograph on the disk of this device. Only when this has resolved is it said to be kept. */
+export async function putPhoto(photo: KeptPhoto): Promise<void> {
+  const tx = (await shelf()).transaction('photos', 'readwrite', { durability: 'strict' });
+  await tx.store.put(photo);
+  await tx.done;
+}
+export const allPhotos = async (): Promise<KeptPhoto[]> => (await shelf()).getAll('photos');
+export const photoByHash = async (hash: string): Promise<KeptPhoto | undefined> =>
+  (await shelf()).get('photos', hash);
+export async function dropPhoto(hash: string): Promise<void> {
+  await (await shelf()).delete('photos', hash);
 }

@@ -1,9 +1,12 @@
 import type { Place } from '@fulcrant/core/engine/state';
 import type { GaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { formatForce } from '@fulcrant/core/quantities/force';
+import { formatFrequency } from '@fulcrant/core/quantities/frequency';
 import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
 import { formatPressure } from '@fulcrant/core/quantities/pressure';
 import { formatTemperature } from '@fulcrant/core/quantities/temperature';
 import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { formatVelocity } from '@fulcrant/core/quantities/velocity';
 import type { StandInLeak } from '@fulcrant/core/simulation/dripping';
 import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
 import { STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
@@ -53,6 +56,12 @@ function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): s
       return formatTorque(line.value, unit);
     case 'count':
       return `${line.value} a minute`;
+    case 'velocity':
+      return formatVelocity(line.value, unit);
+    case 'frequency':
+      return formatFrequency(line.value);
+    case 'force':
+      return formatForce(line.value, unit);
     case 'angle':
       return `${line.value.toFixed(0)}°`;
   }

@@ -16,9 +16,13 @@ const PLACEHOLDER: Partial<Record<Place['quantity'], Record<'mm' | 'in', string>
   angle: { mm: '0°', in: '0°' },
   roughness: { mm: '0.00 µm', in: '0 µin' },
   pressure: { mm: '0.0 MPa', in: '0 psi' },
+  torque: { mm: '0.0 N·m', in: '0.0 lbf·ft' },
   temperature: { mm: '0 °C', in: '0 °F' },
   count: { mm: '0', in: '0' },
   flats: { mm: '1', in: '1' },
+  velocity: { mm: '0.0 mm/s', in: '0.00 in/s' },
+  frequency: { mm: '0 Hz', in: '0 Hz' },
+  force: { mm: '0 N', in: '0.0 lbf' },
 };
 
 type Props = {
@@ -39,6 +43,9 @@ type Props = {
   padSlot: HTMLElement | null;
   onPad: (open: boolean) => void;
   fill?: Fill;
+  /** When it was read, where the step keeps times and it is told later; left out where times are not kept. */
+  earlier?: string | undefined;
+  onEarlier?: (time: string) => void;
   /** Other ways to read here, beside the pairing. */
   children?: ReactNode;
 };
@@ -124,6 +131,17 @@ export function ReadingEntry(props: Props) {
           {shown && <Fault>{say(shown)}</Fault>}
         </div>
       </form>
+      {props.earlier !== undefined && (
+        <label className="flex items-center gap-2 text-[0.95rem] text-muted">
+          read earlier, at
+          <input
+            type="time"
+            value={props.earlier}
+            onChange={(e) => props.onEarlier?.(e.target.value)}
+            className="figures min-h-11 border-b-2 border-muted bg-transparent text-lg text-ink"
+          />
+        </label>
+      )}
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <FeedBar place={place} onTake={take} />
         {children}

@@ -1,6 +1,7 @@
 import { placeAt } from '@fulcrant/core/engine/admit';
 import type { EventDataOf } from '@fulcrant/core/engine/events';
 import type { JobState, Place, PlaceChoice, StepReport } from '@fulcrant/core/engine/state';
+import { set, subDays } from 'date-fns';
 import { useCallback, useMemo, useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { useGauge } from './gauge-choice.ts';
@@ -29,6 +30,9 @@ export type Entry = {
   /** Where the gauge stands while a turn is swept. */
   sweptTo: Place | null;
   store(value: number, raw: string, via?: 'port'): Promise<string | null>;
+  /** When it was read, where that is told later, “09:40”; empty where it is read now. */
+  earlier: string;
+  setEarlier(time: string): void;
   /** Choose any angle of the turn at hand; null where it is chosen, else why it cannot be read. */
   chooseAngle: ((deg: number) => string | null) | null;
 };
@@ -41,11 +45,19 @@ function lastSwept(place: Place | null, swept: ReadingAct[] | null): Place | nul
     : null;
 }
 
+/** The last time a clock showed “09:40”: today, or yesterday where that is still to come. */
+export function lastAt(time: string, now: Date): Date {
+  const [h = 0, m = 0] = time.split(':').map(Number);
+  const at = set(now, { hours: h, minutes: m, seconds: 0, milliseconds: 0 });
+  return at > now ? subDays(at, 1) : at;
+}
+
 /** The reading being taken at the present step: where, with what, and what it would mean. */
 export function useEntry(job: JobView, state: JobState, step: string, report: StepReport | null): Entry {
   const [chosen, setChosen] = useState<string | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
   const [swept, setSwept] = useState<ReadingAct[] | null>(null);
+  const [earlier, setEarlier] = useState('');
   const picked = chosen ? placeAt(state, step, chosen) : null;
   const place = picked && typeof picked !== 'string' ? picked : (report?.next ?? null);
   const gauge = useGauge(place?.instrumentKinds ?? NO_KINDS, place?.nominalMm);
@@ -75,11 +87,15 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
         raw,
         instrument: inHand,
         ...(via ? { via } : {}),
+        ...(earlier ? { readAt: lastAt(earlier, new Date()).toISOString() } : {}),
       });
-      if (!refusal) setChosen(null);
+      if (!refusal) {
+        setChosen(null);
+        setEarlier('');
+      }
       return refusal;
     },
-    [job.act, step, placeKey, inHand],
+    [job.act, step, placeKey, inHand, earlier],
   );
   const prefix = report?.turn?.prefix;
   return {
@@ -103,5 +119,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
     sweptTo: lastSwept(place, swept),
     gauge,
     store,
+    earlier,
+    setEarlier,
   };
 }

@@ -2,6 +2,7 @@ import { lengthDigits } from '@fulcrant/core/quantities/length';
 import type { GlandGapsValues } from '@fulcrant/core/steps/gland-gaps';
 import { useSettings } from '../ui/settings.tsx';
 import { Figure, Label, spot } from './drawing.tsx';
+import { Mendable, useMending } from './mend.tsx';
 
 const CX = 230;
 const CY = 136;
@@ -20,6 +21,7 @@ export function GlandFigure({
   what: string;
 }) {
   const { unit } = useSettings();
+  const mending = useMending();
   const say = (mm: number) => lengthDigits(mm, unit, 2);
   const gaps = v.gaps.map((g) => ({
     ...g,
@@ -37,7 +39,7 @@ export function GlandFigure({
     <svg
       viewBox="0 0 680 290"
       className="block w-full"
-      role="img"
+      role={mending ? 'group' : 'img'}
       aria-label={`${what}: ${gaps.map((g) => `${g.angleDeg} degrees ${g.gapMm === null ? 'not felt' : say(g.gapMm)}`).join(', ')}`}
     >
       <circle cx={CX} cy={CY} r={R} fill="var(--shade)" stroke="var(--ink)" strokeWidth="1.8" />
@@ -68,7 +70,12 @@ export function GlandFigure({
         const side = Math.sin((g.angleDeg * Math.PI) / 180);
         const tone = active === `gap/${g.angleDeg}` ? 'brass' : 'ink';
         return (
-          <g key={g.angleDeg}>
+          <Mendable
+            key={g.angleDeg}
+            place={g.gapMm === null ? null : `gap/${g.angleDeg}`}
+            shown={g.gapMm === null ? '' : say(g.gapMm)}
+            name={`the gap at ${g.angleDeg}°`}
+          >
             <line x1={at.x} y1={at.y} x2={end.x} y2={end.y} stroke={`var(--${tone})`} strokeWidth="9" />
             <Figure
               x={t.x}
@@ -80,7 +87,7 @@ export function GlandFigure({
             >
               {g.gapMm === null ? '–' : say(g.gapMm)}
             </Figure>
-          </g>
+          </Mendable>
         );
       })}
       {tilted && (

@@ -49,7 +49,7 @@ const HeatChart = memo(function HeatChart(props: Props) {
   const last = props.points.at(-1);
   return (
     <figure className="m-0">
-      <div className="h-64">
+      <div className="h-64 lg:[@media(max-height:790px)]:h-40">
         <canvas
           ref={canvas}
           role="img"

@@ -1,3 +1,4 @@
+import { records } from '@fulcrant/core/engine/author';
 import { standing } from '@fulcrant/core/engine/facts';
 import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
@@ -15,6 +16,7 @@ import type { Ask } from './acts.ts';
 import { actsOf } from './acts.ts';
 import { ImportDialog } from './ImportDialog.tsx';
 import { MoreDialog } from './MoreDialog.tsx';
+import { PhotosDialog } from './PhotosDialog.tsx';
 import { ReadingLine, TakenLine } from './ReadingLine.tsx';
 import { ReadingsDialog } from './ReadingsDialog.tsx';
 
@@ -29,6 +31,9 @@ type Props = {
   number: string | null;
   onBack: () => void;
   onFault: (f: string | null) => void;
+  /** A reading touched on the figure, to be taken back and read again. */
+  mending: Reading | null;
+  onMended: () => void;
 };
 
 /** What can be done with the step as a whole: go on, take back a reading, hold, and the rarer acts. */
@@ -43,6 +48,8 @@ export function Actions({
   number,
   onBack,
   onFault,
+  mending,
+  onMended,
 }: Props) {
   const say = useSay();
   const { person } = useSession();
@@ -55,7 +62,9 @@ export function Actions({
   const { steps } = procedureFor(state.setup);
   const after = steps[steps.findIndex((s) => s.id === step.id) + 1];
   const held = step.hold !== undefined && !step.hold.released;
-  const may = person?.role !== 'viewer' && !state.signed && !state.cancelled;
+  const [photos, setPhotos] = useState(false);
+  const shots = state.photos.filter((p) => p.step === step.id).length;
+  const may = records(person?.role) && !state.signed && !state.cancelled;
   const mayCancel = may && (person?.role === 'lead' || person?.id === state.opened.author.id);
   const taken = standing(state, step.id, definition.again ? state.attempt : 'any');
   const tight = state.ticks.filter((t) => t.step === step.id && !t.withdrawn && t.attempt === state.attempt);
@@ -89,10 +98,19 @@ export function Actions({
     );
 
   const acts = actsOf(job, step, reopening, reading);
-  const chosen = ask ? acts[ask] : null;
+  const mended = mending && {
+    ...actsOf(job, step, reopening, mending).withdraw,
+    title: `Mend ${name(mending)}`,
+  };
+  const chosen = mended ?? (ask ? acts[ask] : null);
+  const touched = mending ?? (ask === 'withdraw' ? reading : null);
+  const done = () => {
+    setAsk(null);
+    onMended();
+  };
 
   return (
-    <div className="flex flex-wrap items-center gap-3">
+    <div className="flex flex-wrap items-center gap-3 max-md:gap-1.5 max-md:[&_button]:px-3 max-md:[&_button]:text-base lg:[@media(max-height:790px)]:gap-2 lg:[@media(max-height:790px)]:[&_button]:px-3 lg:[@media(max-height:790px)]:[&_button]:text-base">
       {looking ? (
         <Button weight="solid" onClick={onBack}>
           Back to the present step
@@ -129,9 +147,10 @@ export function Actions({
       <Button weight="bare" onClick={() => setMore(true)}>
         More
       </Button>
-      <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted">
+      <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted max-md:hidden lg:[@media(max-height:790px)]:min-w-0 lg:[@media(max-height:790px)]:basis-40 empty:hidden">
         {open && blocking && !undone ? (
-          `Not yet: ${say(blocking.reason)}`
+          // Where the sheet is low it stands in the verdict beside it alone.
+          <span className="lg:[@media(max-height:790px)]:hidden">Not yet: {say(blocking.reason)}</span>
         ) : open && definition.closes && !undone ? (
           <span className="text-ink">
             <strong className="font-label text-lg font-semibold">A door closes.</strong> {definition.closes}
@@ -142,16 +161,16 @@ export function Actions({
       </p>
       {chosen && (
         <ReasonDialog
-          key={ask}
+          key={mending?.id ?? ask}
           open
           title={chosen.title}
           ask={chosen.ask}
           does={chosen.does}
           optional={chosen.optional ?? false}
-          onClose={() => setAsk(null)}
+          onClose={done}
           onReason={chosen.run}
         >
-          {ask === 'withdraw' && reading && <TakenLine taken={reading} name={name} />}
+          {touched && <TakenLine taken={touched} name={name} />}
           {ask === 'release' && <Holds state={state} step={step.id} name={name} />}
           {ask === 'dismount' && <p className="m-0">{reopening?.caution}</p>}
         </ReasonDialog>
@@ -163,6 +182,14 @@ export function Actions({
         number={number}
         items={[
           ['All readings of this step', () => setListing(true)],
+          [
+            shots > 0
+              ? `Photographs of this step: ${shots}`
+              : may
+                ? 'Photograph at this step'
+                : 'Photographs of this step',
+            () => setPhotos(true),
+          ],
           mayRepeat && ['Measure this step again', () => setAsk('repeat')],
           open && definition.kind.place && ['Readings from a file', () => setImporting(true)],
           may && !held && step.status === 'present' && ['Hold this step', () => setAsk('hold')],
@@ -174,9 +201,17 @@ export function Actions({
             ],
           mayTakeBack && [reopening?.does ?? '', () => setAsk('dismount')],
           mayCancel && ['Cancel this job', () => setAsk('cancel')],
-          person?.role !== 'viewer' && ['Note on the sheet', () => setAsk('note')],
+          records(person?.role) && ['Note on the sheet', () => setAsk('note')],
         ]}
         mayChange={may}
+      />
+      <PhotosDialog
+        open={photos}
+        onClose={() => setPhotos(false)}
+        state={state}
+        step={step.id}
+        title={step.title}
+        onPhoto={may ? (photo) => job.act('photo.added', { step: step.id, ...photo }) : null}
       />
       <ImportDialog
         open={importing}

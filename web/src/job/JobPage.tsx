@@ -1,10 +1,12 @@
+import { records } from '@fulcrant/core/engine/author';
+import { standing } from '@fulcrant/core/engine/facts';
 import type { Said } from '@fulcrant/core/engine/said';
-import type { JobState, StepState } from '@fulcrant/core/engine/state';
+import type { JobState, Reading, StepState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
-import { procedureFor } from '@fulcrant/core/engine/trades';
+import { procedureFor, whyOf } from '@fulcrant/core/engine/trades';
 import { summarise } from '@fulcrant/core/job/summary';
 import { format } from 'date-fns';
-import { useEffect, useMemo, useState } from 'react';
+import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useJob } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
@@ -12,10 +14,12 @@ import { Corner } from '../entry/Corner.tsx';
 import { useEntry } from '../entry/use-entry.ts';
 import { viewOf } from '../trades/registry.ts';
 import { Fault } from '../ui/controls.tsx';
+import { Explained } from '../ui/Explained.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { FlatRail, StandingRail } from '../ui/Rail.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
+import { Why } from '../ui/Why.tsx';
 import { Working } from '../ui/Working.tsx';
 import { Actions } from './Actions.tsx';
 import { Before } from './Before.tsx';
@@ -53,21 +57,43 @@ function railNotes(state: JobState, step: StepDefinition | undefined): Record<st
   return note ? { [present.id]: note } : {};
 }
 
+/** The reading that stands at a place, the last where it was read more than once. */
+const readAt = (state: JobState, step: StepDefinition, place: string): Reading | null =>
+  standing(state, step.id, step.again ? state.attempt : 'any').findLast(
+    (r) => r.place === place || r.place.startsWith(`${place}/`),
+  ) ?? null;
+
+/** What a hand does next on a step that has just come: its field, its bolt, its first open question. */
+const NEXT = 'form[data-place] input, form[data-bolt] button, [data-item] button[aria-pressed="false"]';
+
+/** The step that comes next takes the focus from the one that went, so that the keys go on where the hand is. */
+function useHandGoesOn(middle: RefObject<HTMLElement | null>, present: string | null): void {
+  const before = useRef(present);
+  useEffect(() => {
+    if (before.current === present) return;
+    before.current = present;
+    middle.current?.querySelector<HTMLElement>(NEXT)?.focus({ preventScroll: true });
+  }, [middle, present]);
+}
+
 function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobState }) {
   const say = useSay();
   const { person } = useSession();
   const [looking, setLooking] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  const [mending, setMending] = useState<Reading | null>(null);
+  const middle = useRef<HTMLElement>(null);
   const present = state.steps.find((s) => s.id === state.present) ?? (state.steps.at(-1) as StepState);
   const shownId =
     looking && state.steps.some((s) => s.id === looking && s.status !== 'closed') ? looking : present.id;
   const step = state.steps.find((s) => s.id === shownId) ?? present;
   const { steps } = procedureFor(state.setup);
   const definition = steps.find((s) => s.id === step.id) ?? steps[0];
+  const why = whyOf(state.setup, step.id);
   const entry = useEntry(job, state, step.id, step.status === 'present' ? step.report : null);
   const held = step.hold !== undefined && !step.hold.released;
   const open =
-    step.status === 'present' && !held && person?.role !== 'viewer' && !state.signed && !state.cancelled;
+    step.status === 'present' && !held && records(person?.role) && !state.signed && !state.cancelled;
   const supposed = open
     ? (entry.shown.steps.find((s) => s.id === step.id)?.report ?? step.report)
     : step.report;
@@ -78,8 +104,11 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
   // biome-ignore lint/correctness/useExhaustiveDependencies: only the present step's change counts
   useEffect(() => {
     setLooking(null);
-    setFault(null);
   }, [state.present]);
+  // What was refused before the last entry is not refused any more.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: any entry counts
+  useEffect(() => setFault(null), [state]);
+  useHandGoesOn(middle, state.present);
   useEffect(() => {
     document.title = `${state.setup.machine} · ${present.title} · Fulcrant`;
   }, [state.setup.machine, present.title]);
@@ -95,6 +124,10 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
     place: open ? entry.place : null,
     typed: open ? entry.typed : null,
     onLook: setLooking,
+    onMend:
+      person?.role === 'viewer' || state.signed || state.cancelled || held
+        ? null
+        : (place: string) => setMending(readAt(state, definition, place)),
     onAnswer: (item: string, answer: Said, note?: string) =>
       void job
         .act('gate.answered', { step: step.id, item, answer, ...(note ? { note } : {}) })
@@ -103,19 +136,19 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
   const closesAfter =
     present.status === 'present' && steps.find((s) => s.id === present.id)?.closes ? present.id : null;
   return (
-    <div className="p-2 md:p-3.5">
-      <div className="grid min-h-[calc(100dvh-1.75rem)] border border-rule lg:h-[calc(100dvh-1.75rem)] lg:min-h-[620px] lg:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
-        <header className="min-h-0 overflow-y-auto border-b border-rule px-4 py-3 lg:row-span-2 lg:border-b-0 lg:border-r">
+    <div className="p-2 max-lg:pb-24 md:p-3.5 md:max-lg:pb-24">
+      <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px))] border border-rule lg:h-[calc(100dvh-1.75rem-var(--plate,0px))] lg:min-h-[620px] lg:grid-cols-[184px_minmax(0,1fr)_264px] xl:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
+        <header className="min-h-0 overflow-y-auto border-b border-rule px-4 py-3 lg:px-2 xl:px-4 lg:row-span-2 lg:border-b-0 lg:border-r">
           <Link
             to="/"
-            className="mb-4 flex min-h-12 items-center gap-3 font-label text-2xl font-semibold"
+            className="flex min-h-12 items-center gap-3 font-label text-2xl font-semibold lg:mb-4"
             aria-label="Fulcrant, to the shift board"
           >
             <Mark /> Fulcrant
           </Link>
           <div className="max-w-[32rem] lg:hidden">
             <FlatRail marks={summary.rail} />
-            <p className="mt-1 font-label text-lg">{present.title}</p>
+            <p className="m-0 mt-1 font-label text-lg max-md:hidden">{present.title}</p>
           </div>
           <nav className="hidden lg:block" aria-label="Steps">
             <StandingRail
@@ -130,7 +163,10 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
             />
           </nav>
         </header>
-        <main className="flex min-h-0 min-w-0 flex-col gap-2 overflow-y-auto px-4 pb-3 pt-3 md:px-6">
+        <main
+          ref={middle}
+          className="flex min-h-0 min-w-0 flex-col gap-2 overflow-y-auto px-4 pb-3 pt-3 md:px-6"
+        >
           <div>
             <p className="kicker m-0">
               {definition.title}
@@ -145,9 +181,14 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
                   : say(step.report.act)}
             </h1>
             <p className="m-0 leading-snug text-muted">
-              {held
-                ? `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
-                : definition.guide}
+              {held ? (
+                `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
+              ) : (
+                <>
+                  <Explained>{definition.guide}</Explained>
+                  {why && <Why title={definition.title}>{why}</Why>}
+                </>
+              )}
             </p>
             {state.cancelled && (
               <p className="m-0 mt-0.5 border-l-4 border-stop pl-2 leading-snug" data-cancelled>
@@ -212,18 +253,26 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
           <Working lines={supposed.working} open={!view?.longSum} />
         </aside>
         <footer className="border-t border-rule px-4 py-2 md:px-6">
-          <Actions
-            job={job}
-            state={state}
-            step={step}
-            definition={definition}
-            open={open}
-            looking={looking !== null}
-            gauge={entry.gauge.gauge}
-            number={job.number}
-            onBack={() => setLooking(null)}
-            onFault={setFault}
-          />
+          {/* Under the thumb on a tablet on end and on the phone: the next act never leaves the screen. */}
+          <div
+            className="max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:border-t max-lg:border-rule max-lg:bg-paper max-lg:px-3 max-lg:py-1.5 no-print"
+            data-edge
+          >
+            <Actions
+              job={job}
+              state={state}
+              step={step}
+              definition={definition}
+              open={open}
+              looking={looking !== null}
+              gauge={entry.gauge.gauge}
+              number={job.number}
+              onBack={() => setLooking(null)}
+              onFault={setFault}
+              mending={mending}
+              onMended={() => setMending(null)}
+            />
+          </div>
           <Corner job={state.jobId} />
         </footer>
         <TitleBlock state={state} number={job.number} />

@@ -1,9 +1,11 @@
+import { comesBefore } from '@fulcrant/core/engine/answers';
 import { useState } from 'react';
 import { AngleChoice } from '../entry/AngleChoice.tsx';
 import { LimitsInForce } from '../entry/LimitsInForce.tsx';
 import { ReadingEntry } from '../entry/ReadingEntry.tsx';
 import { SweepPanel } from '../entry/SweepPanel.tsx';
 import type { Entry } from '../entry/use-entry.ts';
+import { MendProvider } from '../figures/mend.tsx';
 import { GateStep } from '../steps/GateStep.tsx';
 import { StepItem } from '../steps/StepItem.tsx';
 import type { StepView, ViewInput } from '../steps/view.tsx';
@@ -11,14 +13,30 @@ import { viewOf } from '../trades/registry.ts';
 import { Beam } from '../ui/Beam.tsx';
 import { DueTimer } from '../ui/DueTimer.tsx';
 import { Whole } from '../ui/Whole.tsx';
+import { AskedHere } from './AskedHere.tsx';
 
 /** What the sheet hands the middle: what its views are drawn from, and the reading being taken. */
-export type BodyInput = Omit<ViewInput, 'place' | 'typed' | 'onTurn'> & { entry: Entry };
+export type BodyInput = Omit<ViewInput, 'place' | 'typed' | 'onTurn'> & {
+  entry: Entry;
+  /** Take back what was read at a place of this step, with a reason; null where nothing may be. */
+  onMend: ((place: string) => void) | null;
+};
 
 /** The middle of the sheet for a step: its own, or its questions, or a figure above, beam and the one field below. */
 export function StepBody(props: BodyInput) {
   const { step, entry, open } = props;
   const view = viewOf(step.kind.name);
+  const asks = props.report.asks;
+  if (asks)
+    return (
+      <AskedHere
+        key={step.id}
+        state={props.state}
+        asks={asks}
+        open={open}
+        onSay={(setup) => props.job.act('setup.changed', { setup, reason: 'Said at the step that needs it' })}
+      />
+    );
   const input = { ...props, place: open ? entry.place : null, typed: open ? entry.typed : null };
   if (view?.body) return view.body(input);
   if (!view) return <GateStep {...props} />;
@@ -26,7 +44,7 @@ export function StepBody(props: BodyInput) {
 }
 
 /** A step that shows a figure and, where it reads, the one field. */
-function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
+function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepView }) {
   const { state, step, report, shown, open, job, onAnswer } = props;
   const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
@@ -45,11 +63,12 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
         ? (deg) => setTurned((t) => ({ text: String(deg), n: (t?.n ?? 0) + 1 }))
         : undefined,
   };
+  const stands = state.steps.find((s) => s.id === step.id);
   const questions =
     open &&
-    (step.kind.asks?.(state, step) ?? step.items ?? []).map((i) => (
-      <StepItem key={i.id} state={state} step={step} item={i} onAnswer={onAnswer} />
-    ));
+    (step.kind.asks?.(state, step) ?? step.items ?? [])
+      .filter((i) => !comesBefore(stands, i))
+      .map((i) => <StepItem key={i.id} state={state} step={step} item={i} onAnswer={onAnswer} />);
   const beam = shown.beams[0];
   // Nothing beside it: the field takes the whole width.
   const alone = fieldFirst && !beam && !view.told && !(questions && questions.length > 0);
@@ -60,13 +79,13 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
         className={
           open && place
             ? pad
-              ? 'lg:[&_svg]:max-h-48'
-              : 'lg:[&_svg]:max-h-[16.25rem] lg:[@media(max-height:790px)]:[&_svg]:max-h-44'
+              ? 'max-md:[&_svg]:max-h-32 max-md:[&_div:has(>canvas)]:!h-32 lg:[&_svg]:max-h-48'
+              : 'max-md:[&_svg]:max-h-36 max-md:[&_div:has(>canvas)]:!h-36 lg:[&_svg]:max-h-[16.25rem] lg:[@media(max-height:790px)]:[&_svg]:max-h-44'
             : ''
         }
       >
         <Whole what="The figure" again={report}>
-          {view.figure(input)}
+          <MendProvider value={onMend}>{view.figure(input)}</MendProvider>
         </Whole>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
@@ -89,7 +108,7 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
           <div ref={setPadSlot} />
         </div>
         <div
-          className={`flex flex-col gap-3 ${told || alone ? 'md:col-span-2' : ''} ${alone ? 'md:max-w-xl' : ''} ${fieldFirst ? 'md:order-first' : ''}`}
+          className={`flex flex-col gap-3 ${told || alone ? 'md:col-span-2' : ''} ${alone ? 'md:max-w-xl' : ''} ${fieldFirst ? 'md:order-first' : ''} ${reads ? 'max-md:order-first' : ''}`}
         >
           {step.itemsFirst && questions}
           {open && !stopped && <Choices entry={entry} />}
@@ -105,6 +124,8 @@ function Measured({ view, entry, ...props }: BodyInput & { view: StepView }) {
               onPreview={entry.type}
               refusal={entry.refusal}
               onStore={entry.store}
+              earlier={report.dueAt === undefined ? undefined : entry.earlier}
+              onEarlier={entry.setEarlier}
               pad={pad}
               padSlot={padSlot}
               onPad={setPad}
@@ -145,7 +166,7 @@ function Choices({ entry }: { entry: Entry }) {
           type="button"
           aria-pressed={entry.place?.key === c.key}
           onClick={() => entry.choose(c.key)}
-          className="min-h-12 border border-muted px-2.5 font-label text-base font-medium aria-pressed:border-2 aria-pressed:border-brass aria-pressed:font-semibold"
+          className="min-h-12 border border-muted px-2.5 font-label text-base font-medium lg:[@media(max-height:790px)]:min-h-10 lg:[@media(max-height:790px)]:px-2 aria-pressed:border-2 aria-pressed:border-brass aria-pressed:font-semibold"
         >
           {c.label}
         </button>

@@ -1,6 +1,8 @@
 import { INSTRUMENT_NAME } from '@fulcrant/core/engine/admit';
+import { records } from '@fulcrant/core/engine/author';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { quantityOf, sayReading } from '@fulcrant/core/instruments/quantity';
+import { readingUncertainty } from '@fulcrant/core/metrology/uncertainty';
 import { formatLength, type LengthUnit } from '@fulcrant/core/quantities/length';
 import { say } from '@fulcrant/core/quantities/say';
 import { useQueryClient } from '@tanstack/react-query';
@@ -18,14 +20,37 @@ import { useSettings } from '../ui/settings.tsx';
 /** A gauge's step or range in the unit it is read in. */
 function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): string {
   if (quantityOf(g.kind) === 'length') return formatLength(value, unit, decimals);
-  // A step of temperature is a difference: no zero to shift.
-  if (g.kind === 'thermometer' && value <= g.step) return `${Number(value.toFixed(2))} K`;
-  return say(sayReading(g.kind, Number(value.toFixed(4))), unit);
+  if (g.kind === 'counter') return `${value} drops/min`;
+  // A roughness is kept in mm and told in µm: its last digit lies far behind the point.
+  return say(sayReading(g.kind, Number(value.toFixed(g.kind === 'roughness' ? 7 : 4))), unit);
 }
+
+/** What a gauge steps by. A step of temperature is a difference: no zero to shift. */
+const sayStep = (g: Instrument, step: number, unit: LengthUnit): string =>
+  g.kind === 'thermometer'
+    ? unit === 'mm'
+      ? `${Number(step.toFixed(2))} K`
+      : `${Number((1.8 * step).toFixed(2))} °F`
+    : sayIn(g, step, unit, 4);
 
 /** The register of gauges: what each steps by, how far it reaches, how much doubt a reading with it has, when it is due. */
 export function GaugesPage() {
-  const gauges = useInstruments().data?.instruments ?? [];
+  const { instruments: gauges = [], outOfUse = [] } = useInstruments().data ?? {};
+  const client = useQueryClient();
+  const [fault, setFault] = useState<string | null>(null);
+  const use = async (gauge: Instrument, inUse: boolean) => {
+    try {
+      await call('POST', `/api/instruments/${gauge.id}/use`, { inUse });
+      setFault(null);
+      await client.invalidateQueries({ queryKey: ['instruments'] });
+    } catch (error) {
+      setFault(
+        error instanceof ApiFault
+          ? error.title
+          : 'No connection to the server: it is taken out of use when it is there.',
+      );
+    }
+  };
   const { unit } = useSettings();
   const { person } = useSession();
   const [renewing, setRenewing] = useState<Instrument | null>(null);
@@ -54,7 +79,7 @@ export function GaugesPage() {
                 <th className="pr-4">kind</th>
                 <th className="pr-4">step</th>
                 <th className="pr-4">reads</th>
-                <th className="pr-4">one reading, U at k = 2</th>
+                <th className="pr-4">doubt of one reading</th>
                 <th className="pr-4">calibration due</th>
               </tr>
             </thead>
@@ -68,14 +93,14 @@ export function GaugesPage() {
                     )}
                   </td>
                   <td className="pr-4">{INSTRUMENT_NAME[g.kind]}</td>
-                  <td className="figures whitespace-nowrap pr-4">{sayIn(g, g.step, unit, 4)}</td>
+                  <td className="figures whitespace-nowrap pr-4">{sayStep(g, g.step, unit)}</td>
                   <td className="figures whitespace-nowrap pr-4">
                     {g.kind === 'dial' || g.kind === 'laser'
                       ? `± ${sayIn(g, g.high, unit, 1)}`
-                      : `${sayIn(g, g.low, unit, 1)} to ${sayIn(g, g.high, unit, 1)}`}
+                      : `${sayIn(g, g.low, unit, 1).replace(/(\d)\s.*$/, '$1')} to ${sayIn(g, g.high, unit, 1)}`}
                   </td>
                   <td className="figures whitespace-nowrap pr-4">
-                    {sayIn(g, (2 * g.step) / Math.sqrt(12), unit, 4)}
+                    {sayStep(g, Number((2 * readingUncertainty(g.step)).toPrecision(2)), unit)}
                   </td>
                   <td className="pr-4">
                     {g.standIn ? (
@@ -88,9 +113,19 @@ export function GaugesPage() {
                     )}
                   </td>
                   <td className="text-right">
-                    {person && person.role !== 'viewer' && !g.standIn && (
+                    {person && records(person.role) && !g.standIn && (
                       <Button weight="bare" className="!text-base" onClick={() => setRenewing(g)}>
-                        Calibrated
+                        Enter a calibration
+                      </Button>
+                    )}
+                    {person?.role === 'lead' && !g.standIn && (
+                      <Button
+                        weight="bare"
+                        className="!text-base"
+                        aria-label={`Out of use: ${g.name}`}
+                        onClick={() => void use(g, false)}
+                      >
+                        Out of use
                       </Button>
                     )}
                   </td>
@@ -98,9 +133,36 @@ export function GaugesPage() {
               ))}
             </tbody>
           </table>
+          {fault && <Fault>{fault}</Fault>}
+          {outOfUse.length > 0 && (
+            <section aria-label="Out of use" className="mt-4">
+              <h2 className="kicker m-0 border-b border-rule pb-1">
+                Out of use; what was read with it stands
+              </h2>
+              <ul className="m-0 list-none p-0">
+                {outOfUse.map((g) => (
+                  <li key={g.id} className="flex items-center gap-4 border-b border-faint py-1">
+                    <span className="font-label text-lg font-semibold text-muted">{g.name}</span>
+                    <span className="flex-1 text-muted">{INSTRUMENT_NAME[g.kind]}</span>
+                    {person?.role === 'lead' && (
+                      <Button
+                        weight="bare"
+                        className="!text-base"
+                        aria-label={`Back in use: ${g.name}`}
+                        onClick={() => void use(g, true)}
+                      >
+                        Back in use
+                      </Button>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           <p className="mt-3 max-w-3xl text-sm text-muted">
-            A step r gives u = r/√12 to one reading (GUM); a difference of two readings has √2 of it. A
-            reading taken out of date carries a caution on screen and sheet.
+            The doubt holds in 95 of 100: the step’s share r/√12 (GUM) and what gauge and hand scatter by, 0.4
+            of a step until repeats say better; a difference of two readings has √2 of it. A reading taken out
+            of date carries a caution on screen and sheet.
           </p>
         </div>
       </main>

@@ -1,10 +1,13 @@
 import { newInstrumentSchema } from '@fulcrant/core/api/requests';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { check } from '@fulcrant/core/judgement/sentences';
+import { parseForce } from '@fulcrant/core/quantities/force';
+import { parseFrequency } from '@fulcrant/core/quantities/frequency';
 import { parseLength, parseTypedNumber } from '@fulcrant/core/quantities/length';
 import { parsePressure } from '@fulcrant/core/quantities/pressure';
 import { parseRoughness } from '@fulcrant/core/quantities/roughness';
 import { parseTorque } from '@fulcrant/core/quantities/torque';
+import { parseVelocity } from '@fulcrant/core/quantities/velocity';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -25,6 +28,9 @@ const KINDS: Array<[Instrument['kind'], string, string]> = [
   ['thermometer', 'thermometer', 'step in degrees'],
   ['gun', 'grease gun', 'strokes, one at a time'],
   ['counter', 'drop counter', 'drops a minute'],
+  ['vibration', 'vibration meter', 'smallest step, mm/s rms'],
+  ['tension', 'belt tension meter', 'smallest step, Hz'],
+  ['force', 'spring scale', 'graduation'],
 ];
 
 /** A gauge of one's own into the register: its step becomes the uncertainty of what is read with it. */
@@ -49,6 +55,18 @@ export function NewGaugePage() {
                   ? 'Type a number of drops.'
                   : 'Type degrees.',
           };
+    }
+    if (kind === 'vibration') {
+      const n = parseVelocity(t, unit);
+      return n.ok ? { value: n.mmPerS } : { message: n.message };
+    }
+    if (kind === 'tension') {
+      const n = parseFrequency(t);
+      return n.ok ? { value: n.hertz } : { message: n.message };
+    }
+    if (kind === 'force') {
+      const n = parseForce(t, unit);
+      return n.ok ? { value: n.n } : { message: n.message };
     }
     if (kind === 'pressure') {
       const n = parsePressure(t, unit);

@@ -50,8 +50,12 @@ export const QUESTIONS: readonly Question[] = [
     ask: 'When a reading may be called',
     why: 'Inside by more than the doubt is accept, outside by more than it is stop, between is too close to call.',
     answers: [
-      ['k2', 'k = 2 at every limit', sourceOf('gum').title],
-      ['one-sided', '1.65 u at one-sided limits', sourceOf('iso-14253').title],
+      ['k2', 'clear of the limit by the whole doubt (k = 2)', sourceOf('gum').title],
+      [
+        'one-sided',
+        'by five sixths of it, where only one side matters (1.65 u)',
+        sourceOf('iso-14253').title,
+      ],
     ],
   },
   {

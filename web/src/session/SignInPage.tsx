@@ -1,6 +1,7 @@
 import { type FormEvent, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, Navigate, useNavigate } from 'react-router';
 import { ApiFault } from '../data/api.ts';
+import { useGreeting } from '../data/plant.ts';
 import { useQueue } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
@@ -12,6 +13,7 @@ const field = 'min-h-14 border-0 border-b-[3px] border-brass bg-transparent text
 export function SignInPage() {
   const { person, stale, signIn, signOut } = useSession();
   const { waiting } = useQueue();
+  const greeting = useGreeting();
   const go = useNavigate();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
@@ -31,6 +33,7 @@ export function SignInPage() {
       );
     }
   };
+  if (greeting.data?.state === 'first-visit') return <Navigate to="/first-visit" replace />;
   return (
     <main className="grid min-h-dvh place-items-center p-4">
       <div className="w-full max-w-lg border border-rule">
@@ -83,6 +86,9 @@ export function SignInPage() {
           <Button type="submit" weight="solid">
             Sign in
           </Button>
+          <Link to="/code" className="flex min-h-12 items-center text-steel underline underline-offset-4">
+            In by a code: new here, or the password is forgotten
+          </Link>
         </form>
       </div>
     </main>

@@ -1,88 +1,146 @@
+import { partKey } from '@fulcrant/core/api/register';
 import type { Setup } from '@fulcrant/core/engine/setup';
 import { allTrades, tradeOf } from '@fulcrant/core/engine/trades';
-import { startFor } from '@fulcrant/core/job/setup-form';
-import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { openingFor } from '@fulcrant/core/job/opening';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import { type StoredPosition, useHouseRules, useOpenJob, usePositions } from '../data/job.ts';
+import { usePlant } from '../data/plant.ts';
+import { usePartCards, usePosition } from '../data/register.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { OpeningForm } from './OpeningForm.tsx';
+import { dropOpening, keepOpening, openingDraft } from './opening-draft.ts';
 import { PositionPicker } from './PositionPicker.tsx';
-import { SetupForm } from './SetupForm.tsx';
 
-/** Open a job: the kind of work, then a position the plant knows or a new one. */
+/** Open a job by three answers: where, what work, what is stamped on the part; the rest is known, or asked where it is needed. */
 export function NewJobPage() {
   const [asked] = useSearchParams();
-  // Come from a search on the board: the position found there is the one meant.
+  // Come from a search on the board or a position’s page: the position found there is the one meant.
   const from = usePositions(asked.get('q') ?? '').data?.positions.find((p) => p.id === asked.get('position'));
   const house = useHouseRules();
   const rules = house.data?.rules;
+  const plant = usePlant();
   const openJob = useOpenJob();
   const go = useNavigate();
-  const [kind, setKind] = useState(allTrades()[0]?.id);
-  const [picked, setPicked] = useState<StoredPosition | null | undefined>(undefined);
+  // What was begun comes back, unless a position was asked for on the way here that is another one.
+  const [draft] = useState(() => {
+    const begun = openingDraft();
+    const wanted = asked.get('position');
+    return wanted === null || begun?.position?.id === wanted ? begun : null;
+  });
+  const [picked, setPicked] = useState<StoredPosition | null | undefined>(draft?.position ?? undefined);
   const chosen = picked === undefined ? (from ?? null) : picked;
+  // A position that is known brings the kind of work last done there, until another is chosen.
+  const [chosenKind, setKind] = useState<string | null>(draft?.kind ?? null);
+  const kind = chosenKind ?? (chosen?.setup ? tradeOf(chosen.setup).id : allTrades()[0]?.id);
+  const pick = (position: StoredPosition | null) => {
+    setPicked(position);
+    if (position?.setup) setKind(tradeOf(position.setup).id);
+  };
+  const [stamp, setStamp] = useState(draft?.values.partNumber ?? '');
+  const meant = useDeferredValue(stamp);
+  const cards = usePartCards(partKey(meant));
+  const card = cards.data?.find((c) => c.key === partKey(meant) && c.trade === kind) ?? null;
+  const told = usePosition(chosen?.id ?? null);
   const [fault, setFault] = useState<string | null>(null);
+  const trade = tradeOf({ procedure: kind });
+  const opening = useMemo(
+    () =>
+      openingFor(trade, {
+        rules,
+        plant: plant.data,
+        stamp: meant,
+        card: card ? { values: card.values, looked: card.looked !== null } : null,
+        place: chosen
+          ? {
+              machine: chosen.machine,
+              position: chosen.position,
+              // Without network the last setup of the position is what is known.
+              setups: told.data?.setups ?? (chosen.setup ? { [tradeOf(chosen.setup).id]: chosen.setup } : {}),
+              past: (told.data?.past ?? []).flatMap((j) =>
+                j.signedAt ? [{ signedAt: j.signedAt, results: j.results }] : [],
+              ),
+            }
+          : null,
+      }),
+    [trade, rules, plant.data, meant, card, chosen, told.data],
+  );
   const open = async (setup: Setup) => {
     const same = chosen?.machine === setup.machine && chosen.position === setup.position;
     try {
       // Another of the same name is found by the server, which knows them all.
-      await go(`/jobs/${await openJob(setup, same ? chosen.id : v7())}`);
+      const id = await openJob(setup, same ? chosen.id : v7());
+      dropOpening();
+      await go(`/jobs/${id}`);
     } catch (error) {
       setFault(error instanceof Error ? error.message : 'The job could not be kept on this device.');
     }
   };
-  // A new job follows the house rules of today, whatever the last one on this position followed.
-  const trade = tradeOf({ procedure: kind });
-  const start = startFor(trade, chosen, rules);
+  const fromStamp = Object.values(opening.from).filter((o) => o === 'stamp').length - (meant.trim() ? 1 : 0);
   return (
-    <div className="mx-auto max-w-6xl p-2 md:p-3.5">
-      <main className="border border-rule">
-        <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">Open a job</h1>
-          <Link className="text-steel underline underline-offset-4" to="/">
-            Shift board
-          </Link>
-        </div>
-        <div className="px-6 py-4">
-          {/* Rules that came after the form would begin it anew, and what was typed would be gone. */}
-          {house.isPending ? (
-            <p className="text-muted">Fetching the house rules …</p>
-          ) : (
-            <SetupForm
-              key={`${kind} ${chosen?.id ?? 'new'}`}
-              trade={trade}
-              start={start}
-              does="Open the sheet"
-              onSetup={open}
-              before={
-                <div className="flex flex-wrap items-end gap-6">
-                  <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
-                    <legend className="kicker">The work</legend>
-                    {allTrades().map(({ id, words: { offer } }) => (
-                      <Button
-                        key={id}
-                        aria-pressed={kind === id}
-                        weight={kind === id ? 'solid' : 'line'}
-                        className="py-1 text-left"
-                        onClick={() => setKind(id)}
-                      >
-                        {offer[0]}
-                        <span className="block font-text text-sm font-normal">{offer[1]}</span>
-                      </Button>
-                    ))}
-                  </fieldset>
-                  <PositionPicker chosen={chosen} typed={asked.get('q') ?? ''} onChoose={setPicked} />
-                </div>
-              }
-            />
-          )}
-          {fault && <Fault>{fault}</Fault>}
-        </div>
-      </main>
-      <footer>
-        <Corner />
-      </footer>
-    </div>
+    <Page title="Open a job" ways={[['/register', 'Register']]} corner={<Corner />}>
+      {/* Rules that came after the form would begin it anew, and what was typed would be gone. */}
+      {house.isPending ||
+      plant.isPending ||
+      (chosen !== null && told.isPending && told.fetchStatus !== 'idle') ? (
+        <>
+          <PositionPicker chosen={chosen} typed={asked.get('q') ?? ''} onChoose={pick} />
+          <p className="text-muted">Looking up what is known …</p>
+        </>
+      ) : (
+        <OpeningForm
+          key={`${kind} ${chosen?.id ?? 'new'}`}
+          trade={trade}
+          opening={opening}
+          placed={chosen !== null}
+          draft={draft && draft.kind === kind && draft.position?.id === chosen?.id ? draft : null}
+          onTyped={(values, unit) => keepOpening({ kind: trade.id, position: chosen, values, unit })}
+          onStamp={setStamp}
+          onSetup={open}
+          stampSaid={
+            <>
+              {fromStamp > 0 && (
+                <span className="text-brass">
+                  {fromStamp === 1 ? 'One value' : `${fromStamp} values`} from the stamp, dotted until looked
+                  at.{' '}
+                </span>
+              )}
+              {card && (
+                <span className={card.looked ? '' : 'text-brass'}>
+                  Card, version {card.version}
+                  {card.looked
+                    ? `, looked over by ${card.looked.by}.`
+                    : ': nobody else has looked it over yet.'}
+                </span>
+              )}
+            </>
+          }
+          where={<PositionPicker chosen={chosen} typed={asked.get('q') ?? ''} onChoose={pick} />}
+          work={
+            <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
+              <legend className="kicker mb-1">The work</legend>
+              {allTrades().map(({ id, words: { offer } }) => (
+                <Button
+                  key={id}
+                  aria-pressed={kind === id}
+                  weight={kind === id ? 'solid' : 'line'}
+                  className="!px-2.5 py-0.5 text-left !text-base"
+                  onClick={() => setKind(id)}
+                >
+                  {offer[0]}
+                  <span className="block font-text text-[0.8125rem] font-normal leading-tight">
+                    {offer[1]}
+                  </span>
+                </Button>
+              ))}
+            </fieldset>
+          }
+        />
+      )}
+      {fault && <Fault>{fault}</Fault>}
+    </Page>
   );
 }

@@ -16,7 +16,7 @@ export function PositionPicker({
   const positions = found.data?.positions ?? [];
   if (chosen)
     return (
-      <div className="flex min-w-72 max-w-xl flex-1 flex-col">
+      <div className="flex min-w-0 flex-1 flex-col">
         <span className="kicker">A position the plant knows</span>
         <p className="m-0 flex min-h-12 flex-wrap items-center gap-x-4 border-b-2 border-brass text-lg">
           <span className="font-label text-xl font-semibold" data-position={chosen.id}>
@@ -33,20 +33,20 @@ export function PositionPicker({
       </div>
     );
   return (
-    <div className="flex min-w-72 max-w-xl flex-1 flex-col">
+    <div className="flex min-w-0 flex-1 flex-col">
       <label className="flex flex-col">
-        <span className="kicker mb-1.5">A position the plant knows</span>
+        <span className="kicker">A position the plant knows</span>
         <input
           type="search"
           value={typed}
           onChange={(e) => setTyped(e.target.value)}
           maxLength={80}
           autoComplete="off"
-          placeholder="type a machine or a place; or describe a new one below"
+          placeholder="type a machine or a place; or name a new one"
           className="min-h-12 border-0 border-b-2 border-muted bg-transparent text-lg placeholder:text-muted"
         />
       </label>
-      <ul className="m-0 max-h-44 list-none overflow-y-auto p-0" aria-label="Positions">
+      <ul className="m-0 max-h-[6.4rem] list-none overflow-y-auto p-0" aria-label="Positions">
         {positions.map((p) => (
           <li key={p.id} className="border-b border-faint">
             <button
@@ -59,13 +59,13 @@ export function PositionPicker({
           </li>
         ))}
         {found.isSuccess && positions.length === 0 && (
-          <li className="py-1 text-muted">No position by these words: describe it below.</li>
+          <li className="py-1 text-muted">No position by these words: name it below.</li>
         )}
         {found.data?.more && (
           <li className="py-1 text-muted">The first {positions.length} are shown: type on to find others.</li>
         )}
         {found.isError && positions.length === 0 && (
-          <li className="py-1 text-muted">{found.error.message} A new position can be described below.</li>
+          <li className="py-1 text-muted">{found.error.message} A new position can be named below.</li>
         )}
       </ul>
     </div>

@@ -1,6 +1,7 @@
 import { sayIn } from '@fulcrant/core/quantities/say';
 import type { Block } from '@fulcrant/core/sheet/form';
 import type { ReactNode } from 'react';
+import { Photo } from '../entry/Photo.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';
 import { Results } from '../ui/Results.tsx';
 import { useSettings } from '../ui/settings.tsx';
@@ -10,7 +11,9 @@ export function Blocks({ blocks }: { blocks: readonly Block[] }) {
   return sections(blocks).map((s, i) =>
     s.heading === null ? (
       // biome-ignore lint/suspicious/noArrayIndexKey: the blocks of a sheet stand in order and never move
-      <div key={i}>{drawn(s.blocks)}</div>
+      <div key={i} className="[&>p]:px-4 [&>p]:py-2">
+        {drawn(s.blocks)}
+      </div>
     ) : (
       // biome-ignore lint/suspicious/noArrayIndexKey: the blocks of a sheet stand in order and never move
       <section key={i} className="break-inside-avoid-page border-t border-rule px-4 py-3">
@@ -44,6 +47,19 @@ function Drawn({ block: b }: { block: Block }) {
         <div className="flex flex-wrap items-end gap-4 px-4 pt-3">
           {b.drawings.map((d) => (
             <DrawingView key={d.title} drawing={d} />
+          ))}
+        </div>
+      );
+    case 'photos':
+      return (
+        <div className="flex flex-wrap gap-4 py-2">
+          {b.photos.map((p) => (
+            <figure key={p.hash} className="m-0 w-full max-w-80 break-inside-avoid">
+              <Photo hash={p.hash} words={p.words} />
+              <figcaption className="text-sm">
+                {p.words} <span className="text-muted">{sayIn(p.small, unit)}</span>
+              </figcaption>
+            </figure>
           ))}
         </div>
       );

@@ -3,8 +3,10 @@ import { answerTo } from '@fulcrant/core/engine/facts';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
 import { format } from 'date-fns';
+import { Check } from 'lucide-react';
 import { Fragment } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Explained } from '../ui/Explained.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { type OnAnswer, useAnswering } from './answering.ts';
 
@@ -18,13 +20,15 @@ type Props = {
 /** Questions answered yes or no, each by name; where something is to be written down, with what was seen. */
 export function GateStep({ state, step, open, onAnswer }: Props) {
   const items = step.kind.asks?.(state, step) ?? step.items ?? [];
+  const ahead = step.kind.ahead?.(state, step) ?? [];
+  const say = useSay();
   const groups = [...new Set(items.map((i) => i.group))];
   return (
     <div className="flex flex-col gap-4">
       {groups.map((group) => (
         <Fragment key={group}>
           <h2 className="kicker m-0 -mb-3">{group}</h2>
-          <ul className="m-0 list-none border-t border-rule p-0">
+          <ul className="m-0 grid list-none gap-x-8 border-t border-rule p-0 xl:grid-cols-2">
             {items
               .filter((i) => i.group === group)
               .map((item) => (
@@ -33,6 +37,15 @@ export function GateStep({ state, step, open, onAnswer }: Props) {
           </ul>
         </Fragment>
       ))}
+      {open && ahead.length > 0 && (
+        <ul className="m-0 -mt-4 list-none p-0" aria-label="What follows" data-ahead={ahead.length}>
+          {ahead.map((item) => (
+            <li key={item.id} className="border-b border-faint py-2.5 text-muted">
+              {say(item.ask)}
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   );
 }
@@ -41,13 +54,29 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
   const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
   const ask = useSay()(item.ask);
   const { note, setNote, fault, lacks, setLacks, give } = useAnswering(item, answer?.note, onAnswer);
+  const told = answer?.answer;
   return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: the line only widens the touch of its own Yes, which the keyboard has
     <li
-      className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-faint py-1"
+      className={`flex items-start gap-x-3 border-b border-faint py-1 ${open ? 'cursor-pointer' : ''}`}
       data-item={item.id}
+      onClick={(e) => {
+        if (open && told !== 'yes' && !(e.target as HTMLElement).closest('button, input')) give('yes');
+      }}
     >
-      <span className="min-w-64 flex-1 leading-snug">
-        {ask}
+      {open && (
+        <button
+          type="button"
+          aria-pressed={told === 'yes'}
+          aria-label={`${item.note ? 'Note' : 'Yes'}: ${ask}`}
+          onClick={() => give('yes')}
+          className="grid min-h-12 w-14 shrink-0 place-items-center self-start border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
+        >
+          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? 'Note' : 'Yes'}
+        </button>
+      )}
+      <span className="min-w-0 flex-1 py-1 leading-snug">
+        <Explained>{ask}</Explained>
         {answer && (
           <span
             className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
@@ -72,23 +101,14 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
         {fault && <Fault>{fault}</Fault>}
       </span>
       {open && (
-        <span className="flex gap-2">
-          <Button
-            aria-pressed={answer?.answer === 'yes'}
-            aria-label={`${item.note ? 'Noted' : 'Yes'}: ${ask}`}
-            weight={answer?.answer === 'yes' ? 'solid' : 'line'}
-            className="w-20"
-            onClick={() => give('yes')}
-          >
-            {item.note ? 'Noted' : 'Yes'}
-          </Button>
+        <span className="flex shrink-0 gap-1.5 self-start xl:flex-col 2xl:flex-row">
           {canLack(step, item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
               aria-label={`${lacks ? 'So it is' : 'None'} on this one: ${ask}`}
               title="not on this one, with a reason"
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
-              className="!px-3"
+              className="!px-2 !text-base"
               onClick={() => (lacks ? give('none') : setLacks(true))}
             >
               {lacks ? 'So it is' : 'None'}
@@ -99,7 +119,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
               aria-pressed={answer?.answer === 'no'}
               aria-label={`No: ${ask}`}
               weight={answer?.answer === 'no' ? 'stop' : 'line'}
-              className="w-20"
+              className="w-14 !px-0"
               onClick={() => give('no')}
             >
               No

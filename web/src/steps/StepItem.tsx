@@ -3,6 +3,7 @@ import { answerTo } from '@fulcrant/core/engine/facts';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
 import { Fault } from '../ui/controls.tsx';
+import { Explained } from '../ui/Explained.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { type OnAnswer, useAnswering } from './answering.ts';
 
@@ -27,7 +28,7 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
     >
       <legend className="sr-only">{ask}</legend>
       <span className="min-w-40 flex-1 leading-snug">
-        {ask}
+        <Explained>{ask}</Explained>
         {answer && (
           <span className="block text-sm text-muted">
             {answer.answer === 'none' ? 'not on this one' : answer.answer}, {answer.author.name}

@@ -1,8 +1,10 @@
 import type { Beam as BeamData } from '@fulcrant/core/judgement/result';
+import { formatForce } from '@fulcrant/core/quantities/force';
 import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
 import { formatRoughness } from '@fulcrant/core/quantities/roughness';
 import { formatTorque } from '@fulcrant/core/quantities/torque';
-import { useSettings } from './settings.tsx';
+import { Popover } from 'radix-ui';
+import { useSay, useSettings } from './settings.tsx';
 
 const W = 440;
 const GROUND = 136;
@@ -27,6 +29,8 @@ function sayAs(quantity: BeamData['quantity'], v: number, unit: LengthUnit): str
   switch (quantity) {
     case 'torque':
       return formatTorque(v, unit);
+    case 'force':
+      return formatForce(v, unit);
     case 'angle':
       return `${Number(v.toFixed(3))}°`;
     case 'roughness':
@@ -135,6 +139,7 @@ export function Beam({
           </g>
         )}
       </svg>
+      {!small && beam.doubt && beam.doubt.length > 0 && <Doubt lines={beam.doubt} />}
       {!small && (
         <figcaption className="kicker mt-0.5 max-w-[30rem] text-center">
           {beam.label} {beam.quantity === 'length' ? unit : ''} ·{' '}
@@ -142,6 +147,40 @@ export function Beam({
         </figcaption>
       )}
     </figure>
+  );
+}
+
+/** The thickness of the pointer in words, at a touch: where it comes from, what would take it away. */
+function Doubt({ lines }: { lines: readonly string[] }) {
+  const say = useSay();
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="mx-auto flex min-h-9 max-w-[30rem] items-center gap-2 text-[0.95rem] text-steel underline decoration-dotted underline-offset-4"
+        data-doubt
+      >
+        <svg width="26" height="12" viewBox="0 0 26 12" aria-hidden="true">
+          <rect x="2" y="5" width="22" height="6" fill="var(--steel)" opacity="0.35" />
+          <path d="M13 11l5 -9h-10z" fill="var(--steel)" />
+        </svg>
+        {say(lines[0] ?? '')}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={4}
+          collisionPadding={12}
+          className="z-50 max-w-96 border-2 border-rule bg-paper px-4 py-3 leading-snug text-ink"
+          aria-label="Where the doubt comes from"
+        >
+          <p className="kicker m-0 mb-1">The pointer is as thick as its doubt</p>
+          {lines.map((line) => (
+            <p key={line} className="m-0 mt-1">
+              {say(line)}
+            </p>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 

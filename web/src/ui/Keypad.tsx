@@ -12,15 +12,23 @@ const DIAL_KEYS = keys('-', ' mm', ' thou', ' µm');
 const ROUGHNESS_KEYS = ['7', '8', '9', '.', ' µm', '⌫', '4', '5', '6', '0', ' µin', '1', '2', '3'];
 const ANGLE_KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '⌫'];
 const PRESSURE_KEYS = keys('/', ' MPa', ' bar', ' psi').slice(0, 17);
+const TORQUE_KEYS = keys('/', ' N·m', ' lbf·ft', ' ').slice(0, 16);
 const TEMPERATURE_KEYS = keys('-', ' °C', ' °F', ' ').slice(0, 16);
+const VELOCITY_KEYS = keys('/', ' mm/s', ' in/s', ' ').slice(0, 16);
+const FREQUENCY_KEYS = ['7', '8', '9', '.', ' Hz', '⌫', '4', '5', '6', '0', ' ', '1', '2', '3'];
+const FORCE_KEYS = keys('/', ' N', ' lbf', ' ').slice(0, 16);
 const KEYS: Partial<Record<PlaceQuantity, string[]>> = {
   angle: ANGLE_KEYS,
   dial: DIAL_KEYS,
   roughness: ROUGHNESS_KEYS,
   pressure: PRESSURE_KEYS,
+  torque: TORQUE_KEYS,
   temperature: TEMPERATURE_KEYS,
   count: ANGLE_KEYS,
   flats: ANGLE_KEYS,
+  velocity: VELOCITY_KEYS,
+  frequency: FREQUENCY_KEYS,
+  force: FORCE_KEYS,
 };
 const SAID: Record<string, string> = {
   '⌫': 'delete',

@@ -104,7 +104,8 @@ export function StandingRail({
   onChoose: (id: string) => void;
 }) {
   const list = useRef<HTMLOListElement>(null);
-  const present = marks.find((m) => m.status === 'present')?.id;
+  const at = marks.findIndex((m) => m.status === 'present');
+  const present = marks[at]?.id;
   // A long order of work is scrolled to where the work is.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only the present step's change counts
   useEffect(() => {
@@ -148,7 +149,7 @@ export function StandingRail({
             aria-current={m.id === shown ? 'step' : undefined}
             disabled={m.status === 'closed'}
             onClick={() => onChoose(m.id)}
-            className="flex w-full items-center gap-3 text-left"
+            className="flex w-full items-center gap-1.5 text-left xl:gap-3"
             style={{ minHeight: m.status === 'present' ? rowOf(marks.length) + 22 : rowOf(marks.length) - 4 }}
           >
             <Collar mark={m} />
@@ -181,9 +182,21 @@ export function StandingRail({
           )}
         </li>
       ))}
+      {at >= 0 && marks.length > LONG && at < marks.length - 2 && (
+        <li
+          className="sticky -bottom-3 border-t border-faint bg-paper py-1.5 font-label text-base text-muted"
+          aria-hidden="true"
+          data-to-come
+        >
+          {marks.length - 1 - at} to come, last: {marks.at(-1)?.title}
+        </li>
+      )}
     </ol>
   );
 }
+
+/** From so many steps on the last of them lie below the edge: how many are to come is said there. */
+const LONG = 13;
 
 function Collar({ mark: m }: { mark: RailMark }) {
   const present = m.status === 'present';

@@ -45,6 +45,13 @@ export function Dialog({
         <RadixDialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <RadixDialog.Content
           aria-describedby={undefined}
+          // Back to the field where there is one: the hand goes on reading, not pressing what opened this.
+          onCloseAutoFocus={(e) => {
+            const field = document.querySelector<HTMLElement>('form[data-place] input');
+            if (!field) return;
+            e.preventDefault();
+            field.focus({ preventScroll: true });
+          }}
           className={`fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[min(94vw,${wide ? '62rem' : '34rem'})] -translate-x-1/2 -translate-y-1/2 overflow-auto border-2 border-rule bg-paper p-6 text-ink`}
           style={{ width: `min(94vw, ${wide ? '62rem' : '34rem'})` }}
         >

@@ -21,9 +21,24 @@ function kept<T extends string>(key: string, allowed: readonly T[], otherwise: T
   return allowed.find((a) => a === value) ?? otherwise;
 }
 
+/** Units of a device that was never told any: as its plant has them. */
+export function beginWithUnits(unit: LengthUnit): void {
+  if (localStorage.getItem('fulcrant.unit.chosen') === null && localStorage.getItem('fulcrant.unit') !== unit)
+    dispatchEvent(new CustomEvent('fulcrant-units', { detail: unit }));
+}
+
 /** Units and light, kept on this device. */
 export function SettingsProvider({ children }: { children: ReactNode }) {
-  const [unit, setUnit] = useState<LengthUnit>(() => kept('fulcrant.unit', ['mm', 'in'], 'mm'));
+  const [unit, show] = useState<LengthUnit>(() => kept('fulcrant.unit', ['mm', 'in'], 'mm'));
+  const setUnit = useCallback((u: LengthUnit) => {
+    localStorage.setItem('fulcrant.unit.chosen', 'yes');
+    show(u);
+  }, []);
+  useEffect(() => {
+    const hear = (e: Event) => show((e as CustomEvent<LengthUnit>).detail);
+    addEventListener('fulcrant-units', hear);
+    return () => removeEventListener('fulcrant-units', hear);
+  }, []);
   const [theme, setTheme] = useState<Theme>(() =>
     kept(
       'fulcrant.theme',
@@ -37,7 +52,7 @@ export function SettingsProvider({ children }: { children: ReactNode }) {
     localStorage.setItem('fulcrant.theme', theme);
     document.documentElement.dataset.theme = theme;
   }, [theme]);
-  const value = useMemo(() => ({ unit, theme, setUnit, setTheme }), [unit, theme]);
+  const value = useMemo(() => ({ unit, theme, setUnit, setTheme }), [unit, theme, setUnit]);
   return <Context value={value}>{children}</Context>;
 }
 

@@ -2,6 +2,7 @@ import type { Finding } from '@fulcrant/core/judgement/result';
 import { VERDICT_WORD, type Verdict } from '@fulcrant/core/metrology/decision';
 import { sourceOf } from '@fulcrant/core/sources/register';
 import type { ReactNode } from 'react';
+import { Explained } from './Explained.tsx';
 import { useSay } from './settings.tsx';
 
 const VERDICT_INK: Record<Verdict, string> = {
@@ -75,7 +76,7 @@ export function FindingLine({
           <strong className={`font-label text-lg font-semibold ${VERDICT_INK[finding.verdict]}`}>
             {VERDICT_WORD[finding.verdict]}.
           </strong>{' '}
-          {say(finding.reason)}
+          <Explained>{say(finding.reason)}</Explained>
         </p>
         {finding.remedy && <p className="mt-0.5 font-medium">{say(finding.remedy)}</p>}
         {(finding.limit || source) && (

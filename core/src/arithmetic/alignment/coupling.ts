@@ -1,7 +1,8 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type LimitInForce, limitInForce } from '../../sources/schools.ts';
 import { couplingTolerance } from './coupling-tolerance.ts';
@@ -33,6 +34,8 @@ export type CouplingInput = {
   /** From the plane of the indicator on the driver to the middle of its front feet, and on to its back feet. */
   frontFeetMm: number;
   feetSpanMm: number;
+  /** Where the driver is to stand, up and down, against the driven shaft: cold, so that warm it is in line; low negative. */
+  targetOffsetMm?: number | undefined;
   resolutionMm: number;
   makerOffsetMm?: number | undefined;
   makerAnglePer100Mm?: number | undefined;
@@ -40,7 +43,7 @@ export type CouplingInput = {
 };
 
 export type PlaneValues = {
-  /** Driver's axis above (or to the right of) the driven one, at the coupling's middle. */
+  /** Driver's axis above (or to the right of) where it is to stand, at the coupling's middle: the driven one, where no target is set. */
   offsetMm: number;
   /** How it goes on away from the coupling, mm per 100 mm; positive rises (or goes right). */
   anglePer100Mm: number;
@@ -88,7 +91,7 @@ function plane(input: CouplingInput, near: 0 | 1, far: 2 | 3): Plane {
 /**
  * Coupling alignment by rim-and-face or by reverse indicators: offset and angle at the coupling, shims under front and back
  * feet and sideways moves that bring both to nothing, against the tolerance for the speed. Positive is up, and to the right
- * looking from the driver towards the driven machine; a plunger pushed in reads positive.
+ * looking from the driver towards the driven machine; with a target its offset is against where it is to stand cold; a plunger pushed in reads positive.
  * Source: geometry; tolerances as in `couplingTolerance`.
  * @throws RangeError where the second dial or its distance is missing
  */
@@ -101,7 +104,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
   ];
   const offsetLimit = limitInForce(school(tolerance.offsetMm), 'speed', input.makerOffsetMm);
   const angleLimit = limitInForce(school(tolerance.anglePer100Mm), 'speed', input.makerAnglePer100Mm);
-  const u = resolutionUncertainty(input.resolutionMm) / Math.SQRT2;
+  const u = readingUncertainty(input.resolutionMm) / Math.SQRT2;
   const uAngle = angleUncertainty(input);
   const findings: Finding[] = [];
   const working: WorkingLine[] = [];
@@ -112,7 +115,9 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
       ['horizontal', 1, 3, 'Sideways', 'to the right', 'to the left'],
     ] as const
   ).map(([name, near, far, title, plus, minus]) => {
-    const p = plane(input, near, far);
+    const found = plane(input, near, far);
+    const target = name === 'vertical' ? (input.targetOffsetMm ?? 0) : 0;
+    const p = { ...found, offset: found.offset - target };
     const values = movesOf(input, p);
     const judge = (kind: 'offset' | 'angle', value: number, uncertainty: number, limit: LimitInForce) => {
       const { marginMm: _, ...judged } = judgeUpper({
@@ -124,7 +129,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
         rule: input.rule,
         means:
           kind === 'offset'
-            ? `the driver stands ${value >= 0 ? plus : minus}.`
+            ? `the driver stands ${value >= 0 ? plus : minus}${target ? ' of its cold place' : ''}.`
             : 'the shafts meet at an angle.',
         remedy: `${name === 'vertical' ? 'Shim' : 'Move'} the feet as drawn, tighten, and read both turns again.`,
         again: { where: 'of the turn', stepMm: input.resolutionMm, count: 1, places: 2 },
@@ -137,11 +142,34 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
           COVERAGE[input.rule ?? 'k2'] * uncertainty,
           limit,
           judged.verdict,
+          // An offset is half of the difference of two readings: as much as one of a gauge of half the step, twice.
+          kind === 'offset'
+            ? doubtSaid({
+                count: 1,
+                stepMm: input.resolutionMm / 2,
+                places: 2,
+                marginMm: limit.limitMm - Math.abs(value),
+                rule: input.rule,
+                where: 'of the turn',
+              })
+            : doubtSaid({
+                count: 1,
+                // Per 100 of shaft, from readings over its own length: as much as one of a gauge of this step.
+                stepMm: (input.resolutionMm * uncertainty) / readingUncertainty(input.resolutionMm),
+                marginMm: limit.limitMm - Math.abs(value),
+                rule: input.rule,
+                where: 'of the turn',
+              }),
         ),
       );
     };
     judge('offset', values.offsetMm, u, offsetLimit);
     judge('angle', values.anglePer100Mm, uAngle, angleLimit);
+    if (target)
+      working.push({
+        what: 'cold place of the driver',
+        sum: `${len(Math.abs(target))} ${target < 0 ? 'low' : 'high'}; found ${len(found.offset)}, so ${len(found.offset)} − ${num(target)} = ${len(p.offset)} off it`,
+      });
     working.push(...workOf(input, title, values));
     return values;
   });
@@ -208,7 +236,7 @@ function movesOf(input: CouplingInput, p: Plane): PlaneValues {
 }
 
 function angleUncertainty(i: CouplingInput): number {
-  const one = resolutionUncertainty(i.resolutionMm);
+  const one = readingUncertainty(i.resolutionMm);
   return i.method === 'reverse'
     ? (100 * one) / (i.dialDistanceMm ?? 1)
     : (100 * Math.SQRT2 * one) / (i.faceDiameterMm ?? 1);

@@ -1,6 +1,7 @@
 import { array, number, object, string } from 'yup';
 import { type Calculator, entry, mm, rule, signed } from '../../judgement/entry.ts';
 import { COUPLING_METHODS, type CouplingInput, couplingAlignment } from './coupling.ts';
+import { hotAlignment } from './growth.ts';
 import { housingAlignment } from './housings.ts';
 import { softFoot } from './soft-foot.ts';
 
@@ -23,6 +24,7 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
       dialDistanceMm: mm(3000),
       frontFeetMm: mm(5000).required(),
       feetSpanMm: mm(5000).required(),
+      targetOffsetMm: signed(20),
       resolutionMm: mm(1).required(),
       makerOffsetMm: mm(2),
       makerAnglePer100Mm: mm(2),
@@ -69,5 +71,29 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
       rule: rule(),
     }).noUnknown(),
     softFoot,
+  ),
+  entry(
+    'alignment.growth',
+    'Cold targets of an alignment that runs warm',
+    object({
+      driverFrontMm: mm(5000).required(),
+      driverRearMm: mm(10_000).required(),
+      driverHeightMm: mm(3000).required(),
+      driverFrontK: number().min(-200).max(400).required(),
+      driverRearK: number().min(-200).max(400).required(),
+      drivenFrontMm: mm(5000).required(),
+      drivenRearMm: mm(10_000).required(),
+      drivenHeightMm: mm(3000).required(),
+      drivenFrontK: number().min(-200).max(400).required(),
+      drivenRearK: number().min(-200).max(400).required(),
+      growthPerK: number().min(1).max(30),
+    })
+      .noUnknown()
+      .test(
+        'feet',
+        'The rear feet stand farther from the coupling than the front ones.',
+        (s) => !s || (s.driverRearMm > s.driverFrontMm && s.drivenRearMm > s.drivenFrontMm),
+      ),
+    hotAlignment,
   ),
 ];

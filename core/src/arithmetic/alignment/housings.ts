@@ -1,6 +1,7 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 
@@ -79,7 +80,7 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
   const [ownBack, slopesBack] = [back(own), back(slopes)];
   const angleDeg = off.map((o) => Math.atan(Math.hypot(o.v, o.w)) * DEG);
   // A housing's slope rests on two readings; the shaft's on four, over a far longer run.
-  const one = resolutionUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm);
   const uDeg = ((Math.SQRT2 * one) / input.widthMm) * DEG;
   const source: SourceId = input.abilityDeg === undefined ? 'practice' : 'maker';
   const findings = angleDeg.map((angle, i): Finding => {
@@ -128,6 +129,14 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
         target: 0,
         upper: abilityDeg,
         expanded: COVERAGE[input.rule ?? 'k2'] * uDeg,
+        // In degrees: what the step is over the width it was read across.
+        doubt: doubtSaid({
+          count: 1,
+          places: 2,
+          stepMm: (input.resolutionMm / input.widthMm) * DEG,
+          say: (deg) => `${deg.toFixed(4)}°`,
+          rule: input.rule,
+        }),
         verdict: findings[worst]?.verdict ?? 'incomplete',
       },
     ],

@@ -1,7 +1,8 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/schools.ts';
 
@@ -37,7 +38,7 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
     'practice',
     input.makerLimitMm,
   );
-  const u = resolutionUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm);
   const worstMm = input.feet.map((f) => (f.length ? Math.max(...f) : null));
   const wedgeMm = input.feet.map((f) => (f.length > 1 ? Math.max(...f) - Math.min(...f) : null));
   const findings: Finding[] = [];
@@ -109,6 +110,13 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
               limit,
               findings.find((f) => f.code === `softfoot.${worstMm.indexOf(worst) + 1}`)?.verdict ??
                 'incomplete',
+              doubtSaid({
+                count: 1,
+                stepMm: input.resolutionMm,
+                marginMm: limit.limitMm - worst,
+                rule: input.rule,
+                where: 'at that foot',
+              }),
             ),
           ],
   };

@@ -1,6 +1,7 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
+import { mean, meanUncertainty, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { withMaker } from '../shaft/seat-limits.ts';
 import { tidy } from '../shaft/tolerance.ts';
@@ -184,6 +185,13 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
         upper: upperMm,
         expanded: decision.expanded,
         verdict: decision.verdict,
+        doubt: doubtSaid({
+          count: felt.length,
+          stepMm: input.bladeStepMm,
+          scatterMm: sampleDeviation(felt),
+          marginMm: decision.marginMm,
+          where: 'of both rows',
+        }),
       },
     ],
   };

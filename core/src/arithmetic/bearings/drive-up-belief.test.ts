@@ -41,8 +41,8 @@ describe('model and feelers weighed together', () => {
     const s = input.expectedPerDegMm;
     const rows: Array<[number[], number, number]> = [
       [[1, 0, 0], 0.1, 0.001],
-      [[0, 1, 0], 15 * s, 12 * s],
-      [[0, 0, 1], s, 0.08 * s],
+      [[0, 1, 0], 15 * s, 9 * s],
+      [[0, 0, 1], 1.025 * s, 0.045 * s],
       [[1, 0, 0], 0.1, 0.00125],
       [[1, 1, -90], 0.073, 0.00125],
       [[1, 1, -135], 0.056, 0.00125],
@@ -91,7 +91,7 @@ describe('model and feelers weighed together', () => {
     const blind = foresee(known(), 135);
     const seen = foresee(known({ points: [point(90, 0.072), point(112.5, 0.064)] }), 135);
     expect(seen.reductionU).toBeLessThan(0.6 * blind.reductionU);
-    expect(blind.reductionMm).toBeCloseTo(input.expectedPerDegMm * 120, 9);
+    expect(blind.reductionMm).toBeCloseTo(input.expectedPerDegMm * (1.025 * 135 - 15), 9);
   });
 
   it('never advises a turn with more than two chances in a hundred of over-driving (property)', () => {

@@ -23,13 +23,14 @@ export type Chances = { inBand: number; short: number; over: number };
 
 /**
  * The prior: how far taper, fit and friction put a fitting off the model, and how far the nut turns before the sleeve bites,
- * with its scatter. Common practice, no source.
+ * with its scatter. What settles is in the slack here, so the rate is a little over the one that has it in (`effectiveK`). Common
+ * practice, no source; widths measured by `npm run coverage`.
  */
-export const PRIOR = { slopeDoubt: 0.08, slackDeg: 15, slackDoubtDeg: 12 } as const;
+export const PRIOR = { slopeOver: 1.025, slopeDoubt: 0.045, slackDeg: 15, slackDoubtDeg: 9 } as const;
 /** Under this turn a reading may still be of a bearing that has not moved. */
 const BITES_BY_DEG = 30;
 /** A blade is felt no surer than this share of a step over two rows, however the readings agree. */
-const FELT_SHARE = 0.25;
+export const FELT_SHARE = 0.25;
 
 /**
  * Weigh the model against the feelers: a prior from taper, pitch and k (a twelfth either way), the bench clearance as felt, and
@@ -48,7 +49,7 @@ export function believe(input: BeliefInput): Belief | null {
   const felt = (u: number) => Math.max(u, FELT_SHARE * input.bladeStepMm);
   say([1, 0, 0], input.benchMm, Math.max(input.benchU, 1e-5));
   say([0, 1, 0], s * PRIOR.slackDeg, s * PRIOR.slackDoubtDeg);
-  say([0, 0, 1], s, (input.slopeDoubt ?? PRIOR.slopeDoubt) * s);
+  say([0, 0, 1], PRIOR.slopeOver * s, (input.slopeDoubt ?? PRIOR.slopeDoubt) * s);
   for (const p of input.points) {
     if (p.angleDeg >= BITES_BY_DEG) say([1, 1, -p.angleDeg], p.clearanceMm, felt(p.u));
     else if (p.angleDeg === 0) say([1, 0, 0], p.clearanceMm, felt(p.u));

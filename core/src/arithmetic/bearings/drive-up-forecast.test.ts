@@ -25,8 +25,9 @@ describe('drive-up forecast', () => {
 
   it('with one reading it leans on taper and pitch, and says how far it may be off', () => {
     const v = forecast([[0, 0.1]]).values;
-    expect(v.eighthsToAim).toBeCloseTo(v.target.nutEighthsAim ?? 0, 3);
-    expect(v.eighthsToAimExpanded).toBeGreaterThan(1);
+    // The 15° a nut usually turns before the sleeve bites come on top of what taper and pitch ask for.
+    expect(v.eighthsToAim).toBeCloseTo((v.target.nutEighthsAim ?? 0) / 1.025 + 15 / 45 / 1.025, 2);
+    expect(v.eighthsToAimExpanded).toBeGreaterThan(0.4);
     expect(v.slopeMmPerDeg).toBeNull();
   });
 

@@ -1,12 +1,22 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { decide, type Verdict } from '../../metrology/decision.ts';
 import { type FittedLine, fitLine } from '../../metrology/line.ts';
-import { inQuadrature, mean, meanUncertainty } from '../../metrology/uncertainty.ts';
+import {
+  deviationOfMean,
+  doubtOfMean,
+  inQuadrature,
+  mean,
+  meanUncertainty,
+  type Seen,
+  sampleDeviation,
+} from '../../metrology/uncertainty.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len, num } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { type Feel, feelOffset } from './clearance-class.ts';
-import { type Advice, advise, believe } from './drive-up-belief.ts';
+import { type Ahead, adviceOf, beliefOf, look } from './drive-up-ahead.ts';
+import type { Advice } from './drive-up-belief.ts';
 import { type DriveUpTargetInput, type DriveUpTargetValues, driveUpTarget } from './drive-up-target.ts';
 import type { DriveUpPoint } from './drive-up-warnings.ts';
 import { driveUpWarnings } from './drive-up-warnings.ts';
@@ -28,7 +38,7 @@ export type DriveUpForecastInput = DriveUpTargetInput & {
 
 export type DriveUpPlace = 'not-begun' | 'short' | 'in-band' | 'over-driven';
 
-export type DriveUpForecastValues = {
+export type DriveUpForecastValues = Ahead & {
   target: DriveUpTargetValues;
   points: DriveUpPoint[];
   place: DriveUpPlace;
@@ -41,24 +51,9 @@ export type DriveUpForecastValues = {
   interceptMm: number | null;
   fittedFrom: number;
   measuredK: number | null;
-  /** Eighths from the last reading to the aim, and to the two ends of the band; never negative. */
-  eighthsToAim: number | null;
-  eighthsToAimExpanded: number | null;
-  eighthsToBand: number | null;
-  eighthsToPass: number | null;
-  nextReductionMm: number | null;
-  nextReductionExpandedMm: number | null;
-  suggestedStepDeg: 45 | 22.5 | 0;
   /** Chances of the band here and further on, model and readings weighed together; null before anything is felt. */
   advice: Advice | null;
-  /** The line and its expanded uncertainty, every sixteenth of a turn as far as the band's end: for the chart. */
-  curve: Array<{ angleDeg: number; clearanceMm: number; expandedMm: number }>;
 };
-
-/** How far the slope expected from taper and pitch may be off before any reading has tried it. */
-export const PRIOR_SLOPE_DOUBT = 0.25;
-/** The same where the pitch is only supposed: 2 mm may be 8 threads an inch, half as much again. Our own choice. */
-const UNSEEN_PITCH_DOUBT = 0.4;
 
 function toPoints(input: DriveUpForecastInput): DriveUpPoint[] {
   const add = feelOffset(input.feel, input.bladeStepMm);
@@ -71,16 +66,28 @@ function toPoints(input: DriveUpForecastInput): DriveUpPoint[] {
       clearanceMm,
       reductionMm: tidy(input.benchMm - clearanceMm),
       // Rows share one bearing: their difference is tilt, judged on its own, so only the spread of repeats counts here.
-      u: meanUncertaintyOfRepeats(here, input.bladeStepMm),
+      ...doubtsOf(here, input.bladeStepMm),
       rowDifferenceMm: tidy(Math.abs(mean(here.map((r) => r.rowAMm)) - mean(here.map((r) => r.rowBMm)))),
       inFit: true,
     };
   });
 }
 
-function meanUncertaintyOfRepeats(here: DriveUpReading[], stepMm: number): number {
+/** Readings of both rows at one place as their means: a mean of two rows steps by √½ of the blade. */
+function seenOf(here: DriveUpReading[], stepMm: number): Seen {
   const pairs = here.map((r) => (r.rowAMm + r.rowBMm) / 2);
-  return meanUncertainty(pairs, stepMm / Math.SQRT2);
+  return { count: pairs.length, stepMm: stepMm / Math.SQRT2, scatterMm: sampleDeviation(pairs) };
+}
+const seenAt = (input: DriveUpForecastInput, angleDeg: number): Seen =>
+  seenOf(
+    input.readings.filter((r) => r.angleDeg === angleDeg),
+    input.bladeStepMm,
+  );
+
+/** What the mean of both rows scatters by, and half of what holds 95 in 100 of it. */
+function doubtsOf(here: DriveUpReading[], stepMm: number): { u: number; doubtMm: number } {
+  const seen = seenOf(here, stepMm);
+  return { u: deviationOfMean(seen).deviation, doubtMm: doubtOfMean(seen) };
 }
 
 /**
@@ -108,7 +115,7 @@ function placeOf(
     return { place: 'not-begun', verdict: 'incomplete' };
   }
   const over = decide(last.reductionMm, u, { upper: target.reductionMaxMm }).verdict;
-  const under = decide(last.clearanceMm, last.u, { lower: target.leastResidualMm }).verdict;
+  const under = decide(last.clearanceMm, last.doubtMm, { lower: target.leastResidualMm }).verdict;
   if (over === 'reject' || under === 'reject') return { place: 'over-driven', verdict: 'reject' };
   const lower = decide(last.reductionMm, u, { lower: target.reductionMinMm }).verdict;
   if (lower === 'reject') return { place: 'short', verdict: 'incomplete' };
@@ -134,9 +141,10 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
     fitted.map((p) => ({ x: p.angleDeg, y: p.clearanceMm })),
     readingU,
   );
-  const uReduction = last ? inQuadrature(benchU, last.u) : benchU;
+  const uReduction = last ? inQuadrature(benchU, last.doubtMm) : benchU;
   const stand = placeOf(last, target, uReduction);
-  const ahead = look(input, target, line, last, uReduction);
+  const belief = beliefOf(input, target, points, benchU);
+  const ahead = look(input, target, belief, last);
   const findings: Finding[] = targetResult.findings.filter(
     (f) => f.verdict === 'reject' || f.verdict === 'incomplete',
   );
@@ -173,7 +181,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
       fittedFrom: fitted.length,
       measuredK,
       ...ahead,
-      advice: adviceOf(input, target, points, benchU),
+      advice: adviceOf(target, belief, last),
     },
     findings,
     working: writeOut(input, target, last, line, uReduction, ahead),
@@ -189,6 +197,16 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
               upper: target.reductionMaxMm,
               expanded: 2 * uReduction,
               verdict: stand.verdict,
+              doubt: doubtSaid({
+                ...seenAt(input, last.angleDeg),
+                stampedMm: input.bladeStepMm,
+                other: { mm: benchU, from: 'the bench clearance it is taken from' },
+                marginMm: Math.min(
+                  last.reductionMm - target.reductionMinMm,
+                  target.reductionMaxMm - last.reductionMm,
+                ),
+                where: 'at this angle',
+              }),
             },
           ]
         : [],
@@ -226,95 +244,6 @@ function pitchFindings(
         },
       ]
     : [];
-}
-
-/** What model and readings together advise, where there is a band to end in. */
-function adviceOf(
-  input: DriveUpForecastInput,
-  target: DriveUpTargetValues,
-  points: DriveUpPoint[],
-  benchU: number,
-): Advice | null {
-  const last = points.at(-1);
-  const { reductionMinMm, reductionMaxMm, leastResidualMm } = target;
-  if (!last || reductionMinMm === null || reductionMaxMm === null || leastResidualMm === null) return null;
-  const belief = believe({
-    benchMm: input.benchMm,
-    benchU,
-    expectedPerDegMm: target.reductionPerEighthMm / 45,
-    bladeStepMm: input.bladeStepMm,
-    slopeDoubt: input.pitchAssumed ? UNSEEN_PITCH_DOUBT : undefined,
-    points,
-  });
-  return belief && advise(belief, { reductionMinMm, reductionMaxMm, leastResidualMm }, last.angleDeg);
-}
-
-type Ahead = Pick<
-  DriveUpForecastValues,
-  | 'eighthsToAim'
-  | 'eighthsToAimExpanded'
-  | 'eighthsToBand'
-  | 'eighthsToPass'
-  | 'nextReductionMm'
-  | 'nextReductionExpandedMm'
-  | 'suggestedStepDeg'
-  | 'curve'
->;
-
-/** Look ahead from the last reading along the line, or along the expected slope where there is no falling line yet. */
-function look(
-  input: DriveUpForecastInput,
-  target: DriveUpTargetValues,
-  line: FittedLine | null,
-  last: DriveUpPoint | undefined,
-  uReduction: number,
-): Ahead {
-  const none: Ahead = {
-    eighthsToAim: null,
-    eighthsToAimExpanded: null,
-    eighthsToBand: null,
-    eighthsToPass: null,
-    nextReductionMm: null,
-    nextReductionExpandedMm: null,
-    suggestedStepDeg: 45,
-    curve: [],
-  };
-  if (!last || target.aimMm === null || target.reductionMinMm === null || target.reductionMaxMm === null)
-    return none;
-  const expected = target.reductionPerEighthMm / 45;
-  const usable = line !== null && -line.slope > 0.3 * expected;
-  const perDeg = usable && line ? -line.slope : expected;
-  const here = usable && line ? input.benchMm - line.at(last.angleDeg).y : last.reductionMm;
-  const uSlope =
-    usable && line
-      ? line.slopeUncertainty
-      : (input.pitchAssumed ? UNSEEN_PITCH_DOUBT : PRIOR_SLOPE_DOUBT) * expected;
-  const uHere = usable && line ? line.at(last.angleDeg).u : uReduction;
-  const eighths = (toMm: number) => Math.max(0, (toMm - here) / perDeg / 45);
-  const at = (deg: number) => ({
-    mm: here + perDeg * deg,
-    u: usable && line ? line.at(last.angleDeg + deg).u : inQuadrature(uHere, uSlope * deg),
-  });
-  const toAim = eighths(target.aimMm);
-  const first = usable ? 0 : last.angleDeg;
-  const end = last.angleDeg + 45 * (eighths(target.reductionMaxMm) + 0.5);
-  const curve = Array.from({ length: Math.min(200, Math.ceil((end - first) / 22.5) + 1) }, (_, i) => {
-    const p = at(first + 22.5 * i - last.angleDeg);
-    return { angleDeg: first + 22.5 * i, clearanceMm: tidy(input.benchMm - p.mm), expandedMm: tidy(2 * p.u) };
-  });
-  const passes = (deg: number) => at(deg).mm + 2 * at(deg).u > (target.reductionMaxMm ?? 0);
-  const step = input.stepDeg ?? 45;
-  return {
-    eighthsToAim: toAim,
-    eighthsToAimExpanded: (2 * inQuadrature(uHere, uSlope * toAim * 45)) / perDeg / 45,
-    eighthsToBand: eighths(target.reductionMinMm),
-    eighthsToPass: eighths(target.reductionMaxMm),
-    nextReductionMm: tidy(at(step).mm),
-    nextReductionExpandedMm: tidy(2 * at(step).u),
-    // Line or blade, whichever says first that the aim is reached.
-    suggestedStepDeg: Math.max(here, last.reductionMm) >= target.aimMm ? 0 : passes(45) ? 22.5 : 45,
-    curve,
-  };
 }
 
 function placeFinding(
@@ -381,7 +310,7 @@ function writeOut(
   last: DriveUpPoint | undefined,
   line: FittedLine | null,
   uReduction: number,
-  ahead: Ahead,
+  ahead: ReturnType<typeof look>,
 ): WorkingLine[] {
   if (!last)
     return [

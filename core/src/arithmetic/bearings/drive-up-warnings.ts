@@ -10,7 +10,9 @@ export type DriveUpPoint = {
   angleDeg: number;
   clearanceMm: number;
   reductionMm: number;
+  /** What it scatters by, a standard deviation; and half of what holds 95 in 100. */
   u: number;
+  doubtMm: number;
   rowDifferenceMm: number;
   inFit: boolean;
 };

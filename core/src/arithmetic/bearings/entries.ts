@@ -9,10 +9,12 @@ import { driveUpTarget } from './drive-up-target.ts';
 import { bearingFloat } from './float.ts';
 import { hydraulicNut } from './hydraulic-nut.ts';
 import { interferenceFit } from './interference.ts';
+import { bearingLife } from './life.ts';
 import { lockAlignment, type Pattern } from './lock-alignment.ts';
 import { nutAngle } from './nut-angle.ts';
 import { splitRaceGap } from './split-race-gap.ts';
 import { thermalShift } from './thermal.ts';
+import { warmFit } from './warm-fit.ts';
 
 const gap = () => number().min(0).max(5).required();
 const bore = () => number().moreThan(18).max(500).required();
@@ -160,6 +162,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
       racewayMm: mm(900).required(),
       shaftBoreMm: number().min(0).max(600),
       widthMm: mm(500).required(),
+      sleeveMm: mm(50),
       taper: number<12 | 30>().oneOf([12, 30] as const),
       friction: number().min(0.02).max(0.6),
       interferenceMm: number().min(0).max(2),
@@ -241,5 +244,37 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
       closedBoreMm: mm(600),
     }).noUnknown(),
     splitRaceGap,
+  ),
+  entry(
+    'bearing.warm-fit',
+    'Cylindrical bore: interference, how warm, what clearance is left',
+    object({
+      boreMm: number().min(3).max(500).required(),
+      seat: string().max(8),
+      seatMm: mm(510),
+      racewayMm: mm(800),
+      clearanceMm: number().min(0).max(2),
+      ambientC: number().min(-40).max(60),
+      playMm: number().min(0).max(1),
+    }).noUnknown(),
+    warmFit,
+  ),
+  entry(
+    'bearing.life',
+    'Rating life from load and speed',
+    object({
+      kind: string()
+        .oneOf(['ball', 'roller'] as const)
+        .required(),
+      ratingKn: number().moreThan(0).max(100_000).required(),
+      radialKn: number().moreThan(0).max(100_000).required(),
+      axialKn: number().min(0).max(100_000),
+      x: number().min(0).max(2),
+      y: number().min(0).max(10),
+      speedRpm: number().min(1).max(60_000).required(),
+      reliability: number().oneOf([90, 95, 96, 97, 98, 99]),
+      wantedHours: number().moreThan(0).max(1e6),
+    }).noUnknown(),
+    bearingLife,
   ),
 ];

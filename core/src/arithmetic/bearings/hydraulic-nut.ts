@@ -1,6 +1,7 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
-import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { area, len, num, pres } from '../../quantities/say.ts';
 
 export type HydraulicNutInput = {
@@ -44,7 +45,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
     : input.startPressureMpa;
   const { zeroMm: zero, nowMm: now, driveUpMinMm: min, driveUpMaxMm: max } = input;
   const travelMm = zero === undefined || now === undefined ? null : (input.sign ?? 1) * (now - zero);
-  const one = resolutionUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm);
   const u = inQuadrature(one, one);
   const abortMpa = input.abortPressureMpa;
   const aborted =
@@ -124,6 +125,13 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
               upper: max,
               expanded: COVERAGE.k2 * u,
               verdict: findings.at(-1)?.verdict ?? 'incomplete',
+              doubt: doubtSaid({
+                count: 1,
+                stepMm: input.resolutionMm,
+                places: 2,
+                marginMm: Math.min(travelMm - min, max - travelMm),
+                where: 'of the indicator',
+              }),
             },
           ],
   };

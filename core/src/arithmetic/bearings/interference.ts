@@ -13,6 +13,8 @@ export type InterferenceInput = {
   /** Bore of a hollow shaft; solid where left out. */
   shaftBoreMm?: number | undefined;
   widthMm: number;
+  /** Mean thickness of a slit adapter sleeve between ring and shaft; none where left out. */
+  sleeveMm?: number | undefined;
   /** 12 or 30 on a taper; left out on a cylindrical seat. */
   taper?: 12 | 30 | undefined;
   friction?: number | undefined;
@@ -57,8 +59,8 @@ const inner = (m: Material, d: number, bore: number): number => {
 
 /**
  * Inner ring on a solid or hollow shaft as thick cylinders: interference, pressure, hoop stress, growth of the raceway and axial
- * force, whichever of interference, travel or reduction is given. A slit sleeve between carries no hoop stress and passes the
- * pressure on; what it takes from k is settled by the readings, not here.
+ * force, whichever of interference, travel or reduction is given. A slit sleeve between carries no hoop stress, passes the pressure on
+ * to a smaller shaft, and is squeezed thinner.
  * Source: Lamé; any machine-design text. Ring and shaft of one steel, shaft solid: p = E·δ/(2d)·(1 − (d/D)²), growth δ·d/D.
  * @throws RangeError where the sizes are no ring on a shaft, or none or several of the three are given
  */
@@ -71,7 +73,10 @@ export function interferenceFit(input: InterferenceInput): CalculatorResult<Inte
   const ring = input.ring ?? STEEL;
   const shaft = input.shaft ?? STEEL;
   const smoothing = input.smoothingMm ?? 0;
-  const compliance = outer(ring, d, outside) + inner(shaft, d, bore);
+  // A slit sleeve carries no hoop stress: it passes the pressure on, more of it on its smaller inside, and is squeezed thinner.
+  const seat = d - 2 * (input.sleeveMm ?? 0);
+  if (!(seat > bore)) throw new RangeError('The sleeve leaves no shaft inside it.');
+  const compliance = outer(ring, d, outside) + inner(shaft, seat, bore) + Math.log(d / seat) / shaft.youngMpa;
   const growthPerMpa = (2 * d * d * outside) / (ring.youngMpa * (outside * outside - d * d));
   const k = growthPerMpa / (d * compliance);
   const bearing = bearingInterference(input, k, smoothing);

@@ -86,3 +86,9 @@ export function lockStops(
     }
   return stops;
 }
+
+/**
+ * A way along a nut's rim as the angle it is seen under: 360·s/(π·D). Source: geometry.
+ * @example rimDegrees(10, 114.6) // about 10
+ */
+export const rimDegrees = (alongMm: number, rimMm: number): number => (360 * alongMm) / (Math.PI * rimMm);

@@ -1,6 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { TaperRatio } from './clearance-table.ts';
 import { effectiveK, reductionForTravel } from './travel.ts';
@@ -90,7 +90,7 @@ export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues>
 }
 
 function judgeTurn(input: NutAngleInput, turned: number, limit: string): Finding {
-  const u = resolutionUncertainty(input.stepDeg ?? 5);
+  const u = readingUncertainty(input.stepDeg ?? 5);
   const shared = { code: 'nut-angle.turned', limit, source: 'maker' as const };
   if (turned < input.makerMinDeg)
     return {

@@ -1,4 +1,5 @@
 import type { ClearanceClass, TaperRatio } from './clearance-table.ts';
+import { usualShaft } from './sleeve-shaft.ts';
 
 /** What is read from the stamp on a bearing's ring; null where it says nothing of it. */
 export type Stamp = {
@@ -54,4 +55,32 @@ export function stampAgainst(
         ]
       : []),
   ];
+}
+
+/** What a stamp says of a setup, by the names setups use. */
+export type StampSays = {
+  boreMm?: number;
+  taper?: TaperRatio;
+  clearanceClass?: ClearanceClass;
+  /** The shaft an adapter sleeve of that bore usually sits on: to be looked at, and measured. */
+  shaftMm?: number;
+};
+
+/**
+ * The parts of a stamp a trade asks for. A stamp that names no class is of the normal one; a sleeve’s shaft only where its bore is a
+ * usual one.
+ * @example stampSays('22220 K', ['boreMm', 'clearanceClass']) // { boreMm: 100, clearanceClass: 'CN' }
+ */
+export function stampSays(text: string, asked: ReadonlyArray<keyof StampSays>): StampSays {
+  const stamp = readStamp(text);
+  if (!stamp) return {};
+  const { boreMm, taper } = stamp;
+  const shaft = boreMm === null ? null : usualShaft(boreMm);
+  const all: StampSays = {
+    ...(boreMm === null ? {} : { boreMm }),
+    ...(taper === null ? {} : { taper }),
+    clearanceClass: stamp.clearanceClass ?? 'CN',
+    ...(shaft !== null && Number.isInteger(shaft) ? { shaftMm: shaft } : {}),
+  };
+  return Object.fromEntries(Object.entries(all).filter(([k]) => asked.includes(k as keyof StampSays)));
 }

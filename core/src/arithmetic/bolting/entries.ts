@@ -3,6 +3,7 @@ import { type Calculator, entry, mm } from '../../judgement/entry.ts';
 import { BOLT_GRADES } from './grades.ts';
 import { BOLT_LAYOUTS, boltPattern } from './pattern.ts';
 import { setScrewSequence } from './set-screws.ts';
+import { boltStretch } from './stretch.ts';
 import { BOLT_SIZES } from './threads.ts';
 import { boltTorque, FRICTIONS } from './torque.ts';
 import { wrenchSetting } from './wrench.ts';
@@ -59,5 +60,24 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
       scaleHighNm: mm(5000).required(),
     }).noUnknown(),
     wrenchSetting,
+  ),
+  entry(
+    'bolting.stretch',
+    'A stud tightened by its stretch',
+    object({
+      size: string()
+        .oneOf(BOLT_SIZES.map((b) => b.name))
+        .required(),
+      grade: string()
+        .oneOf([...BOLT_GRADES])
+        .required(),
+      gripMm: mm(3000).required(),
+      threadMm: number().min(0).max(3000).required(),
+      stretchMm: number().min(0).max(20),
+      share: number().min(0.1).max(0.95),
+    })
+      .noUnknown()
+      .test('grip', 'There is more thread than grip.', (s) => !s || s.threadMm <= s.gripMm),
+    boltStretch,
   ),
 ];

@@ -1,4 +1,4 @@
-/** Bolt sizes: thread geometry and the ring under the head, metric coarse and UNC/UNF. */
+/** Bolt sizes: thread geometry and the ring under the head, metric coarse and fine, UNC/UNF. */
 
 export type BoltSize = {
   name: string;
@@ -28,6 +28,42 @@ const METRIC: ReadonlyArray<readonly [number, number, number, number]> = [
   [30, 3.5, 42.75, 33],
   [33, 3.5, 46.55, 36],
   [36, 4, 51.11, 39],
+  [39, 4, 55.86, 42],
+  [42, 4.5, 59.95, 45],
+  [45, 4.5, 64.7, 48],
+  [48, 5, 69.45, 52],
+  [52, 5, 74.2, 56],
+  [56, 5.5, 78.66, 62],
+  [60, 5.5, 83.41, 66],
+  [64, 6, 88.16, 70],
+];
+
+/** Fine pitches by diameter. Source: ISO 261, from memory. */
+const FINE: ReadonlyArray<readonly [diameterMm: number, pitchMm: number]> = [
+  [8, 1],
+  [10, 1],
+  [10, 1.25],
+  [12, 1.25],
+  [12, 1.5],
+  [14, 1.5],
+  [16, 1.5],
+  [18, 1.5],
+  [20, 1.5],
+  [20, 2],
+  [22, 1.5],
+  [24, 2],
+  [27, 2],
+  [30, 2],
+  [33, 2],
+  [36, 3],
+  [39, 3],
+  [42, 3],
+  [45, 3],
+  [48, 3],
+  [52, 4],
+  [56, 4],
+  [60, 4],
+  [64, 4],
 ];
 
 /** Diameter in, its name, threads per inch coarse and fine, across flats in. Source: ASME B1.1, B18.2.1; from memory. */
@@ -56,6 +92,21 @@ export const BOLT_SIZES: readonly BoltSize[] = [
     holeMm,
     inch: false,
   })),
+  ...FINE.flatMap(([d, pitchMm]) => {
+    const coarse = METRIC.find(([m]) => m === d);
+    return coarse
+      ? [
+          {
+            name: `M${d}x${pitchMm}`,
+            diameterMm: d,
+            pitchMm,
+            faceMm: coarse[2],
+            holeMm: coarse[3],
+            inch: false,
+          },
+        ]
+      : [];
+  }),
   ...INCH.flatMap(([d, name, coarse, fine, flats]) =>
     [coarse, fine].map((tpi) => ({
       name: `${name}-${tpi}`,

@@ -2,11 +2,11 @@ import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/schools.ts';
 import { withoutSag } from './sag.ts';
-import { sweep } from './sweep.ts';
+import { sweep, sweepDoubt } from './sweep.ts';
 
 export type BoxBoreInput = {
   /** Sweep of the bore or register, indicator on the shaft; angles from the top. */
@@ -79,25 +79,27 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
       what: 'The bore, TIR of the sweep,',
       valueMm: s.tirMm,
       uncertaintyMm: s.uncertaintyMm,
-      downwardMm: Math.SQRT2 * resolutionUncertainty(input.resolutionMm),
+      downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm),
       limit,
       rule: input.rule,
       means: 'shaft and box do not share one middle.',
       remedy:
         'Check the fit of box to frame and the bearings; centre the gland by the shaft, not by the box.',
       more: s.turn
-        ? betweenAngles(
-            s.turn,
-            Math.SQRT2 * resolutionUncertainty(input.resolutionMm),
-            limit.limitMm,
-            s.taken,
-          )
+        ? betweenAngles(s.turn, Math.SQRT2 * readingUncertainty(input.resolutionMm), limit.limitMm, s.taken)
         : undefined,
       again: { where: `at ${s.highDeg}° and ${s.lowDeg}°`, stepMm: input.resolutionMm, count: 1, places: 2 },
     });
     findings.push(judged);
     beams.push(
-      upperBeam('Bore, TIR', s.tirMm, COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm, limit, judged.verdict),
+      upperBeam(
+        'Bore, TIR',
+        s.tirMm,
+        COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm,
+        limit,
+        judged.verdict,
+        sweepDoubt(s, input, limit.limitMm),
+      ),
     );
   }
   if (h1)

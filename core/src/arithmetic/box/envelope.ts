@@ -1,7 +1,8 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { type DecisionRule, decide } from '../../metrology/decision.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 
@@ -83,7 +84,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     },
   ];
   const asked = questions.filter((q) => q.lower !== undefined || q.upper !== undefined);
-  const u = resolutionUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm);
   const findings = asked.map((q) => judgeMeasure(q, u, input));
   if (asked.length === 0)
     findings.push({
@@ -124,6 +125,13 @@ function boreBeam(input: EnvelopeInput, u: number): Beam[] {
       upper,
       expanded: d.expanded,
       verdict: d.verdict,
+      doubt: doubtSaid({
+        count: 1,
+        stepMm: input.resolutionMm,
+        marginMm: d.marginMm,
+        rule: input.rule,
+        where: 'of the bore',
+      }),
     },
   ];
 }

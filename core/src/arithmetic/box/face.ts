@@ -2,10 +2,10 @@ import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type FaceSchool, faceSchools, limitInForce } from '../../sources/schools.ts';
-import { sweep } from './sweep.ts';
+import { sweep, sweepDoubt } from './sweep.ts';
 
 export type BoxFaceInput = {
   shaftMm: number;
@@ -63,7 +63,7 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
       what: 'The face, TIR of the sweep,',
       valueMm: s.tirMm,
       uncertaintyMm: s.uncertaintyMm,
-      downwardMm: Math.SQRT2 * resolutionUncertainty(input.resolutionMm),
+      downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm),
       limit,
       rule: input.rule,
       means: warped ? 'it is warped more than tilted.' : 'the gland would pull the seal out of square.',
@@ -71,19 +71,21 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
         ? 'A warped face is re-faced; no gasket or bolt cures it.'
         : 'Check gasket remains, burrs and the fit of box to frame; then re-face the box.',
       more: s.turn
-        ? betweenAngles(
-            s.turn,
-            Math.SQRT2 * resolutionUncertainty(input.resolutionMm),
-            limit.limitMm,
-            s.taken,
-          )
+        ? betweenAngles(s.turn, Math.SQRT2 * readingUncertainty(input.resolutionMm), limit.limitMm, s.taken)
         : undefined,
       again: { where: `at ${s.highDeg}° and ${s.lowDeg}°`, stepMm: input.resolutionMm, count: 1, places: 2 },
     });
     findings.push(judged);
     working.push({ what: 'TIR', sum: `highest at ${s.highDeg}° − lowest at ${s.lowDeg}° = ${len(s.tirMm)}` });
     beams.push(
-      upperBeam('Face, TIR', s.tirMm, COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm, limit, judged.verdict),
+      upperBeam(
+        'Face, TIR',
+        s.tirMm,
+        COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm,
+        limit,
+        judged.verdict,
+        sweepDoubt(s, input, limit.limitMm),
+      ),
     );
   }
   if (h1 && tiltMmPer100 !== null)

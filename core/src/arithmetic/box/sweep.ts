@@ -1,7 +1,9 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { DecisionRule } from '../../metrology/decision.ts';
 import { type AngleReading, byAngle, fitHarmonics, type HarmonicFit } from '../../metrology/harmonics.ts';
 import { judgedTurn, type TurnJudged } from '../../metrology/turn.ts';
-import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { aloneDeviation, inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 
@@ -29,9 +31,9 @@ export function sweep(o: {
   wanted: number;
   code: string;
 }): Sweep {
-  const one = resolutionUncertainty(o.resolutionMm);
+  const one = readingUncertainty(o.resolutionMm);
   const grouped = byAngle(o.readings);
-  const fit = fitHarmonics(o.readings, one);
+  const fit = fitHarmonics(o.readings, aloneDeviation(o.resolutionMm));
   const high = grouped.length ? grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a)) : null;
   const low = grouped.length ? grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a)) : null;
   const readMm = high && low && grouped.length >= 2 ? tidy(high.valueMm - low.valueMm) : null;
@@ -82,3 +84,19 @@ export function sweep(o: {
     findings,
   };
 }
+
+/** Where the doubt of a swept TIR comes from, and what would settle it. */
+export const sweepDoubt = (
+  s: Sweep,
+  input: { resolutionMm: number; rule?: DecisionRule | undefined },
+  limitMm: number,
+): string[] =>
+  doubtSaid({
+    count: 1,
+    stepMm: input.resolutionMm,
+    places: 2,
+    other: { mm: (s.turn?.missedMm ?? 0) / 2, from: 'what can hide between the angles' },
+    marginMm: limitMm - (s.tirMm ?? 0),
+    rule: input.rule,
+    where: `at ${s.highDeg ?? 0}° and ${s.lowDeg ?? 0}°`,
+  });

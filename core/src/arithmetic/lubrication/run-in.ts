@@ -25,6 +25,16 @@ export const RUN_IN_LIMITS = { cautionC: 80, riseK: 45, stopC: 100 } as const;
 const STEADY_K_PER_H = 2;
 const EVERY_MIN = 15;
 
+/** How far before its time a reading still counts as the one that was due, as a share of the way between two. Our own choice. */
+const EARLY_SHARE = 1 / 3;
+
+/**
+ * When the next of readings a quarter of an hour apart is due, minutes after the start: the quarters stand by the start, so that one
+ * taken early does not push the next on. @example nextDue(3) // 15 @example nextDue(13) // 30
+ */
+export const nextDue = (lastMinutes: number): number =>
+  EVERY_MIN * (Math.floor(Math.max(0, lastMinutes) / EVERY_MIN + EARLY_SHARE) + 1);
+
 /**
  * The first hours of a bearing: temperature every quarter of an hour until steady, with its caution, its stop and its trend.
  * Source: common practice, no source.
@@ -43,7 +53,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
   const three = readings.slice(-3);
   const spanMin = (three.at(-1)?.minutes ?? 0) - (three[0]?.minutes ?? 0);
   const steady = trendKPerH !== null && Math.abs(trendKPerH) <= STEADY_K_PER_H && spanMin >= 1.6 * EVERY_MIN;
-  const nextMinutes = steady ? null : (last?.minutes ?? -EVERY_MIN) + EVERY_MIN;
+  const nextMinutes = steady ? null : last ? nextDue(last.minutes) : 0;
   const findings: Finding[] = [];
   const shared = { source: 'practice' as const, acceptable: true };
   if (hottestC === null || riseK === null || !last)

@@ -5,6 +5,7 @@ import { packingBreakIn } from './break-in.ts';
 import { packingFriction } from './friction.ts';
 import { plungerPreload } from './plunger.ts';
 import { packingRings } from './rings.ts';
+import { packingTravel } from './travel.ts';
 
 export const PACKING_ENTRIES: readonly Calculator[] = [
   entry(
@@ -53,6 +54,23 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
         .required(),
     }).noUnknown(),
     packingBreakIn,
+  ),
+  entry(
+    'packing.travel',
+    'Way left of the follower, and when it is at its end',
+    object({
+      readings: array(
+        object({ days: number().min(0).max(36500).required(), leftMm: number().min(0).max(500).required() })
+          .noUnknown()
+          .required(),
+      )
+        .min(1)
+        .max(200)
+        .required(),
+      stopMm: number().min(0).max(200),
+      resolutionMm: mm(5),
+    }).noUnknown(),
+    packingTravel,
   ),
   entry(
     'packing.friction',

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { say } from '../../quantities/say.ts';
 import { chanceOf } from '../../testing/random-hand.ts';
 import { type GasketInput, gasketCompression, gasketStack } from './gaskets.ts';
@@ -14,7 +15,7 @@ const at = (clearancesMm: number[], more: Partial<GasketInput> = {}) =>
   gasketStack({ pieces, stackMm: 0.5, clearancesMm, leastMm: 0, mostMm: 0.25, resolutionMm: 0.01, ...more });
 const verdict = (r: ReturnType<typeof gasketStack>) => r.findings[0]?.verdict;
 /** What a step of blades is worth, twice: a hundredth, evenly spread. GUM 4.3.7. */
-const DOUBT = (2 * 0.01) / Math.sqrt(12);
+const DOUBT = 2 * readingUncertainty(0.01);
 
 describe('end clearance over gears', () => {
   it('is judged at the edges of its band with the doubt of the blades: the smaller gap for touching, the larger for too much', () => {
@@ -41,7 +42,7 @@ describe('end clearance over gears', () => {
     expect(verdict(at([0.02, 0.06], { compressedFraction: 0.08 }))).toBe('reject');
     // The same with a doubt of 2 % in the fraction: ± 0.02 mm at 95 % more.
     const doubted = at([0.08, 0.09], { compressedFraction: 0.08, fractionUncertainty: 0.02 });
-    expect(doubted.values.uncertaintyMm).toBeCloseTo(Math.hypot(0.01 / Math.sqrt(12), 0.01), 9);
+    expect(doubted.values.uncertaintyMm).toBeCloseTo(Math.hypot(readingUncertainty(0.01), 0.01), 9);
   });
 
   it('the stack it names, laid and squeezed, leaves a clearance in the band: 300 random pumps', () => {

@@ -1,6 +1,7 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
-import { inQuadrature, resolutionUncertainty, studentT95 } from '../../metrology/uncertainty.ts';
+import { inQuadrature, readingUncertainty, studentT95 } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { bestStack, type Piece, pieceToBuy, type Stack, stackParts } from './stack.ts';
 
@@ -111,7 +112,7 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
   const smallestMm = small - lost;
   const largestMm = large - lost;
   const uncertaintyMm = inQuadrature(
-    resolutionUncertainty(resolutionMm),
+    readingUncertainty(resolutionMm),
     (input.fractionUncertainty ?? 0) * stackMm,
   );
   // A stack s gives measured + (s − stack) loose, and loses f·s of it under torque.
@@ -160,6 +161,16 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
         lower: leastMm,
         upper: mostMm,
         expanded: 2 * uncertaintyMm,
+        doubt: doubtSaid({
+          count: 1,
+          stepMm: resolutionMm,
+          other: input.fractionUncertainty
+            ? { mm: input.fractionUncertainty * stackMm, from: 'how much the stack gives under torque' }
+            : undefined,
+          marginMm: Math.min(smallestMm - leastMm, mostMm - largestMm),
+          rule: input.rule,
+          where: 'at that gear',
+        }),
         verdict: findings[0]?.verdict ?? 'accept',
       },
     ],

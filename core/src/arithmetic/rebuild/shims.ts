@@ -1,6 +1,7 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { sayStack } from './gaskets.ts';
 import { bestStack, type Piece, pieceToBuy, type Stack, THICKEST_MM } from './stack.ts';
@@ -79,7 +80,7 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
   const [a, b] = [at(leastMm), at(mostMm)];
   const wanted = { least: Math.min(a, b), most: Math.max(a, b), aim: (a + b) / 2 };
   // The float is a difference of two readings of the dial.
-  const uncertaintyMm = Math.SQRT2 * resolutionUncertainty(resolutionMm);
+  const uncertaintyMm = Math.SQRT2 * readingUncertainty(resolutionMm);
   const { verdict } = decide(floatMm, uncertaintyMm, { lower: leastMm, upper: mostMm });
   // The doubt of the float is kept from both ends, as far as the band is wide enough.
   const keep = Math.min(2 * uncertaintyMm, (wanted.most - wanted.least) / 4);
@@ -125,6 +126,13 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
         lower: leastMm,
         upper: mostMm,
         expanded: 2 * uncertaintyMm,
+        doubt: doubtSaid({
+          count: 1,
+          places: 2,
+          stepMm: resolutionMm,
+          marginMm: Math.min(floatMm - leastMm, mostMm - floatMm),
+          where: 'of the float',
+        }),
         verdict,
       },
     ],

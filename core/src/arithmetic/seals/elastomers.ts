@@ -48,6 +48,12 @@ export function elastomerGuide(
   const goes = GUIDE[e][FLUIDS.indexOf(fluid)] ?? 'limited';
   const shared = { source: 'elastomer-guide' as const, acceptable: true };
   const confirm = 'From memory: confirm with the maker.';
+  // What could be changed to: usual in this fluid, and warm enough.
+  const others = ELASTOMERS.filter((o) => {
+    const [low, high] = RANGE_C[o];
+    return o !== e && GUIDE[o][FLUIDS.indexOf(fluid)] === 'good' && t >= low && t <= high;
+  });
+  const changed = others.length > 0 ? `Usual there: ${others.join(', ')}. ` : '';
   const wrongGrease =
     (input.grease === 'silicone' && e === 'silicone') || (input.grease === 'petroleum' && e === 'EPDM');
   return {
@@ -58,14 +64,14 @@ export function elastomerGuide(
         code: 'elastomer.fluid',
         verdict: goes === 'good' ? 'accept' : goes === 'limited' ? 'caution' : 'reject',
         reason: `${e} in ${fluid}: ${goes === 'good' ? 'usual' : goes === 'limited' ? 'with limits' : 'not'}.`,
-        remedy: confirm,
+        remedy: goes === 'good' ? confirm : `${changed}${confirm}`,
       },
       {
         ...shared,
         code: 'elastomer.heat',
         verdict: t >= lowC && t <= highC ? 'accept' : 'reject',
         reason: `${temp(t)}, ${e} usually takes ${temp(lowC)} to ${temp(highC)}.`,
-        remedy: confirm,
+        remedy: t >= lowC && t <= highC ? confirm : `${changed}${confirm}`,
       },
       ...(wrongGrease
         ? [

@@ -4,6 +4,7 @@ import { ANGLE_MARKS, type AngleMark, type AngleRule, sealAngles } from './angle
 import { ELASTOMERS, elastomerGuide, FLUIDS } from './elastomers.ts';
 import { faceLoad, sealFlush } from './face-load.ts';
 import { glandTilt } from './gland-tilt.ts';
+import { oRing } from './o-ring.ts';
 import { sealPorts } from './ports.ts';
 import { purgeGas } from './purge.ts';
 import { setScrewRule } from './set-screws.ts';
@@ -189,5 +190,20 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
       grease: string().oneOf(['none', 'silicone', 'petroleum'] as const),
     }).noUnknown(),
     elastomerGuide,
+  ),
+  entry(
+    'seal.o-ring',
+    'O-ring: stretch, squeeze, fill of its groove',
+    object({
+      insideMm: mm(2000).required(),
+      sectionMm: mm(30).required(),
+      seatMm: mm(2000).required(),
+      depthMm: mm(30).required(),
+      grooveWidthMm: mm(60),
+      use: string()
+        .oneOf(['static', 'moving'] as const)
+        .required(),
+    }).noUnknown(),
+    oRing,
   ),
 ];

@@ -48,6 +48,12 @@ const START_TIMES = { least: 3, most: 5 } as const;
 /** Unbalanced seals come to about 1.3; more is a wrong diameter. From memory. */
 const MOST_BALANCE = 1.6;
 
+/** Could these three diameters be a seal, pressed from outside? */
+export function isBalance(outsideMm: number, insideMm: number, balanceMm: number): boolean {
+  const balance = (outsideMm ** 2 - balanceMm ** 2) / (outsideMm ** 2 - insideMm ** 2);
+  return balance > 0 && balance <= MOST_BALANCE;
+}
+
 /**
  * A seal's faces in numbers: balance ratio, closing pressure Δp·(B − K) + spring/area, PV, friction torque p·A·f·r, power, start
  * torque, and the flush that keeps the fluid's rise within a limit.

@@ -1,7 +1,8 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
 import { leastSquares } from '../../metrology/least-squares.ts';
-import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 
 export type GlandGap = { angleDeg: number; gapMm: number };
@@ -74,7 +75,7 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
   const widestBolt = fit && most > 0 ? bringInMm.indexOf(most) + 1 : null;
   const wideDeg = fit ? ((Math.atan2(s, c) * 180) / Math.PI + 360) % 360 : null;
   const limit = input.makerLimitMm ?? GLAND_SPREAD_MM;
-  const one = resolutionUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm);
   const d = decide(spreadMm, inQuadrature(one, one), { upper: limit });
   const rigid = input.rigid !== false;
   const closed = all.some((g) => g <= 0) && spreadMm > 0;
@@ -140,6 +141,13 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
         target: 0,
         upper: limit,
         expanded: d.expanded,
+        doubt: doubtSaid({
+          count: 1,
+          places: 2,
+          stepMm: input.resolutionMm,
+          marginMm: limit - spreadMm,
+          where: 'at the widest and the narrowest',
+        }),
         verdict: finding.verdict,
       },
     ],

@@ -1,6 +1,7 @@
 import { lusolve, type Matrix, matrix, multiply, transpose, unit } from 'mathjs';
 import { linearRegression, median } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { theilSen } from '../../metrology/trend.ts';
 import { normal, randomFrom } from '../../simulation/random.ts';
 import { packingBreakIn } from '../packing/break-in.ts';
 import { packingRings } from '../packing/rings.ts';
@@ -8,7 +9,7 @@ import { faceLoad, sealFlush } from './face-load.ts';
 import { GLAND_SPREAD_MM, glandTilt } from './gland-tilt.ts';
 import { setScrewRule } from './set-screws.ts';
 import { COMPRESSION_BAND_MM, compressionShift, sealSetting } from './setting.ts';
-import { sealWear, theilSen } from './wear.ts';
+import { sealWear } from './wear.ts';
 
 /** What we compute against general libraries and Debian’s `units`; the command stands beside each value. */
 

@@ -1,6 +1,7 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 
 export type SettingInput = {
@@ -118,7 +119,7 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
   const half = (input.endPlayMm ?? 0) / 2;
   const lowerMm = input.makerLowerMm ?? input.compressionMm - COMPRESSION_BAND_MM;
   const upperMm = input.makerUpperMm ?? input.compressionMm + COMPRESSION_BAND_MM;
-  const u = resolutionUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm);
   const maker = input.makerLowerMm !== undefined || input.makerUpperMm !== undefined;
   const verdicts = [compressionMm - half, compressionMm + half].map(
     (c) => decide(c, u, { lower: lowerMm, upper: upperMm }).verdict,
@@ -155,6 +156,17 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
     upper: upperMm,
     expanded: COVERAGE.k2 * u + half,
     verdict,
+    // End play is no scatter: where it widens the pointer its words would say less than is drawn.
+    ...(half > 0
+      ? {}
+      : {
+          doubt: doubtSaid({
+            count: 1,
+            stepMm: input.resolutionMm,
+            marginMm: Math.min(compressionMm - lowerMm, upperMm - compressionMm),
+            where: 'of the setting',
+          }),
+        }),
   };
   return {
     values: {

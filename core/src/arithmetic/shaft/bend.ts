@@ -1,5 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
-import { wrapDeg } from '../../metrology/harmonics.ts';
+import { significance, wrapDeg } from '../../metrology/harmonics.ts';
 import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 
@@ -10,6 +10,8 @@ export type StationVector = {
   eccentricityMm: number;
   highSpotDeg: number;
   uncertaintyMm: number;
+  /** What an amplitude there scatters by with noise alone, and the degrees of freedom in it; the doubt above where it is not known. */
+  noise?: { standardMm: number; free: number } | null | undefined;
   /** Largest of the 2× and 3× amplitudes there, which tells a bruise from a bow; 0 where not fitted. */
   higherMm?: number | undefined;
 };
@@ -118,7 +120,11 @@ function diagnose(
   mean: Vector,
 ): { diagnosis: BendDiagnosis; local: number | null } {
   const plain = (diagnosis: BendDiagnosis) => ({ diagnosis, local: null });
-  if (stations.every((s) => s.eccentricityMm <= Math.max(2 * s.uncertaintyMm, 0.002))) return plain('true');
+  const runsTrue = (s: StationVector) => {
+    const { standardMm, free } = s.noise ?? { standardMm: s.uncertaintyMm, free: Number.POSITIVE_INFINITY };
+    return s.eccentricityMm <= Math.max(significance(stations.length, free) * standardMm, 0.002);
+  };
+  if (stations.every(runsTrue)) return plain('true');
   if (stations.length < 2 || !line) return plain('one-station');
   if (stations.every((s) => size(minus(vector(s), mean)) <= allow(s))) return plain('off-centre');
   const local = bruised(stations, allow);

@@ -1,8 +1,9 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { fitLine } from '../../metrology/line.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { inQuadrature, mean, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, mean, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type GroovePlace, groove } from './groove.ts';
 import { formLimitMm as formLimitOf, type SeatLimits, type SeatQuestion, seatLimits } from './seat-limits.ts';
@@ -70,7 +71,7 @@ type Context = {
 export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
   const seat = seatLimits(input);
   const { limits, name } = seat;
-  const u = resolutionUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm);
   const rows = input.stationsMm.map((_, station) =>
     input.anglesDeg.flatMap((angleDeg, a): Spot[] => {
       const mm = input.diametersMm[station]?.[a] ?? null;
@@ -335,6 +336,18 @@ function sizeBeam(input: DiameterSurveyInput, limits: SizeLimits, largest: Spot,
       ...both,
       expanded: COVERAGE[input.rule ?? 'k2'] * spot.u,
       verdict: decide(spot.mm, spot.u, both, input.rule).verdict,
+      // Read more than once its doubt is its own: what it is made of is not told apart here.
+      ...(spot.u === readingUncertainty(input.resolutionMm)
+        ? {
+            doubt: doubtSaid({
+              count: 1,
+              stepMm: input.resolutionMm,
+              marginMm: decide(spot.mm, spot.u, both, input.rule).marginMm,
+              rule: input.rule,
+              where: 'at that place',
+            }),
+          }
+        : {}),
     },
   ];
 }

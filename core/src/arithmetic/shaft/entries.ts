@@ -5,9 +5,11 @@ import { END_PLAY_SCHOOLS, RUNOUT_SCHOOLS } from '../../sources/schools.ts';
 import { shaftBend } from './bend.ts';
 import { diameterSurvey } from './diameter-survey.ts';
 import { shaftFinish } from './finish.ts';
+import { isoFit } from './fit.ts';
 import { GROOVE_PLACES } from './groove.ts';
 import { shaftPlay } from './play.ts';
 import { runout } from './runout.ts';
+import { runoutGrowth } from './runout-growth.ts';
 import { SEATS, SPLIT_RACE_GRADES } from './seat-limits.ts';
 import { iso286Limits } from './tolerance.ts';
 
@@ -159,5 +161,34 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
         (s) => s?.lowerMm === undefined || s.upperMm === undefined || s.lowerMm < s.upperMm,
       ),
     decisionSum,
+  ),
+  entry(
+    'tolerance.fit',
+    'Fit of a hole and a shaft by ISO 286',
+    object({
+      nominalMm: mm(500).required(),
+      hole: string().max(8).required(),
+      shaft: string().max(8).required(),
+      holeMm: mm(510),
+      shaftMm: mm(510),
+    }).noUnknown(),
+    isoFit,
+  ),
+  entry(
+    'shaft.runout-growth',
+    'Run-out over the years, and when it is at its limit',
+    object({
+      readings: array(
+        object({ days: number().min(0).max(36500).required(), runoutMm: number().min(0).max(10).required() })
+          .noUnknown()
+          .required(),
+      )
+        .min(1)
+        .max(200)
+        .required(),
+      limitMm: mm(10).required(),
+      resolutionMm: mm(1),
+    }).noUnknown(),
+    runoutGrowth,
   ),
 ];

@@ -1,7 +1,8 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { rough } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 
@@ -37,7 +38,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
   const limitUm = input.makerLimitUm ?? LIMIT_UM[input.surface];
   const source: SourceId = input.makerLimitUm === undefined ? 'practice' : 'maker';
   const largestRaUm = ra.length ? Math.max(...ra) : null;
-  const u = resolutionUncertainty(input.resolutionUm) * factor;
+  const u = readingUncertainty(input.resolutionUm) * factor;
   const working = [{ what: 'limit, Ra', sum: rough(limitUm) }];
   if (input.parameter === 'Rq' && largestRaUm !== null)
     working.push({
@@ -115,6 +116,12 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
         upper: limitUm,
         expanded: COVERAGE[input.rule ?? 'k2'] * u,
         verdict: d.verdict,
+        doubt: doubtSaid({
+          count: 1,
+          stepMm: input.resolutionUm * factor,
+          say: rough,
+          rule: input.rule,
+        }),
       },
     ],
   };

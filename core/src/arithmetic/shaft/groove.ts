@@ -1,6 +1,6 @@
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { inQuadrature, resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 
 /** What will lie over a worn groove. */
@@ -21,7 +21,7 @@ export function groove(input: {
   resolutionMm: number;
 }): { depthMm: number; finding: Finding; working: WorkingLine } {
   const depthMm = (input.besideMm - input.insideMm) / 2;
-  const one = resolutionUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm);
   const d = decide(depthMm, inQuadrature(one, one) / 2, { upper: FELT_MM });
   const bad = input.under !== 'elsewhere';
   const shared = {

@@ -36,6 +36,27 @@ export const SHAFT_DEVIATION = {
 
 export type ShaftLetter = keyof typeof SHAFT_DEVIATION;
 
+/** Upper end of the finer ranges r and s are tabled by, and their lower deviations, µm. Source: ISO 286-2, from memory. */
+export const FINER_TOP_MM = [
+  3, 6, 10, 18, 30, 50, 65, 80, 100, 120, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500,
+] as const;
+export const FINER_DEVIATION = {
+  r: [10, 15, 19, 23, 28, 34, 41, 43, 51, 54, 63, 65, 68, 77, 80, 84, 94, 98, 108, 114, 126, 132],
+  s: [14, 19, 23, 28, 35, 43, 53, 59, 71, 79, 92, 100, 108, 122, 130, 140, 158, 170, 190, 208, 232, 252],
+} as const;
+
+/** Lower deviation of j5 and j6, and of j7, µm. Source: ISO 286-2, from memory. */
+export const SHAFT_J = {
+  fine: [-2, -2, -2, -3, -4, -5, -7, -9, -11, -13, -16, -18, -20],
+  7: [-4, -4, -5, -6, -8, -10, -12, -15, -18, -21, -26, -28, -32],
+} as const;
+/** Upper deviation of J6, J7 and J8, µm. Source: ISO 286-2, from memory. */
+export const HOLE_J = {
+  6: [2, 5, 5, 6, 8, 10, 13, 16, 18, 22, 25, 29, 33],
+  7: [4, 6, 8, 10, 12, 14, 18, 22, 26, 30, 36, 39, 43],
+  8: [6, 10, 12, 15, 20, 24, 28, 34, 41, 47, 55, 60, 66],
+} as const;
+
 /**
  * The plain formula i = 0.45·D^⅓ + 0.001·D (µm, D the geometric mean of the range), times the grade's factor.
  * A check on the table, not its origin.

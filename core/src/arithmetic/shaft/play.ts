@@ -1,7 +1,8 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
-import { inQuadrature, mean, sampleDeviation, stepShare } from '../../metrology/uncertainty.ts';
+import { doubtOfMean, mean, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import {
   type EndPlaySchool,
@@ -57,7 +58,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
     const scatterMm = sampleDeviation(side.values);
     const n = side.values.length;
     // Each travel is the difference of two readings, so the step counts twice.
-    const u = inQuadrature(Math.SQRT2 * stepShare(n, input.resolutionMm), scatterMm / Math.sqrt(n));
+    const u = doubtOfMean({ count: n, stepMm: input.resolutionMm, scatterMm, places: 2 });
     const { marginMm: _, ...judged } = judgeUpper({
       code: `play.${code}`,
       what: side.name,
@@ -90,7 +91,24 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
       what: side.name.toLowerCase(),
       sum: `(${side.values.map((v) => num(v)).join(' + ')}) ÷ ${side.values.length} = ${len(value)}`,
     });
-    beams.push(upperBeam(side.name, value, COVERAGE[input.rule ?? 'k2'] * u, side.limit, judged.verdict));
+    beams.push(
+      upperBeam(
+        side.name,
+        value,
+        COVERAGE[input.rule ?? 'k2'] * u,
+        side.limit,
+        judged.verdict,
+        doubtSaid({
+          count: n,
+          stepMm: input.resolutionMm,
+          scatterMm,
+          places: 2,
+          marginMm: side.limit.limitMm - value,
+          rule: input.rule,
+          where: side.where,
+        }),
+      ),
+    );
     return value;
   };
   const endPlayMm = judge('end', {

@@ -1,4 +1,4 @@
-import type { HarmonicFit } from '../../metrology/harmonics.ts';
+import { type HarmonicFit, significance } from '../../metrology/harmonics.ts';
 
 /** What a shape read by an indicator over one turn mostly is. */
 export type RunoutShape = 'true' | 'off-centre' | 'oval' | 'lobed' | 'rough' | 'mixed' | 'unfitted';
@@ -6,16 +6,21 @@ export type RunoutShape = 'true' | 'off-centre' | 'oval' | 'lobed' | 'rough' | '
 /** Share of the whole at which one wave is called the shape. */
 const MAIN_SHARE = 0.6;
 
+/** What is left beside the fit counts as rough only so many times over what the readings scatter by themselves. Our own choice. */
+const ROUGH_TIMES = 2.4;
+
 /**
- * Name the shape from the fit: the wave that carries most of the movement, where its amplitude is beyond doubt (k = 2).
- * 1× off-centre or bent, 2× out of round, 3× lobed; what no wave carries is surface or a slipping gauge.
- * Source: common practice, no source, for the shares.
+ * Name the shape from the fit: the wave that carries most of the movement, where its amplitude is beyond what noise alone gives
+ * over all waves tried (`significance`). 1× off-centre or bent, 2× out of round, 3× lobed; what no wave carries is surface or a
+ * slipping gauge.
+ * Source: Rayleigh's distribution, any statistics text; common practice, no source, for the shares.
  */
-export function runoutShape(fit: HarmonicFit | null, readingU: number): RunoutShape {
+export function runoutShape(fit: HarmonicFit | null, alone: number): RunoutShape {
   if (!fit) return 'unfitted';
-  const sure = fit.harmonics.filter((h) => h.amplitudeMm > 2 * h.uncertaintyMm);
+  const beyond = significance(fit.harmonics.length, fit.free);
+  const sure = fit.harmonics.filter((h) => h.amplitudeMm > beyond * h.standardMm);
   const rest = fit.residualRmsMm * Math.SQRT2;
-  const restSure = rest > 2 * readingU * Math.SQRT2;
+  const restSure = rest > ROUGH_TIMES * alone * Math.SQRT2;
   if (sure.length === 0) return restSure ? 'rough' : 'true';
   const energy = (a: number) => a * a;
   const whole = sure.reduce((s, h) => s + energy(h.amplitudeMm), 0) + (restSure ? energy(rest) : 0);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { say } from '../../quantities/say.ts';
 import { chanceOf } from '../../testing/random-hand.ts';
 import { type StationVector, shaftBend } from './bend.ts';
 import { type RunoutInput, runout } from './runout.ts';
@@ -68,11 +69,11 @@ describe('run-out', () => {
       { resolutionMm: 0.005 },
     );
     expect(verdict(coarse, 'runout.tir')).toBe('too-close');
-    expect(coarse.findings[0]?.remedy).toMatch(/16 angles/);
-    // Read at twice the angles, four times at each, a turn as near is called.
+    expect(say(coarse.findings[0]?.remedy ?? '', 'mm')).toMatch(/16 angles|finer/);
+    // A gauge that steps finer calls it, at twice the angles.
     const fine = at60(
-      [1, 2, 3, 4].flatMap(() => turn(16, (a) => 0.0275 * Math.cos(rad(a)))),
-      { resolutionMm: 0.005 },
+      turn(16, (a) => 0.0275 * Math.cos(rad(a))),
+      { resolutionMm: 0.001 },
     );
     expect(verdict(fine, 'runout.tir')).toBe('accept');
   });

@@ -1,3 +1,4 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
@@ -9,12 +10,7 @@ import {
   highestOrder,
 } from '../../metrology/harmonics.ts';
 import { judgedTurn } from '../../metrology/turn.ts';
-import {
-  inQuadrature,
-  resolutionUncertainty,
-  sampleDeviation,
-  stepShare,
-} from '../../metrology/uncertainty.ts';
+import { aloneDeviation, doubtOfMean, inQuadrature, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce, type RunoutSchool, runoutSchools } from '../../sources/schools.ts';
 import { type RunoutShape, runoutShape, SHAPE_REMEDY, SHAPE_WORDS } from './runout-shape.ts';
@@ -43,6 +39,8 @@ export type RunoutValues = {
   highSpotDeg: number | null;
   /** Amplitude, direction and doubt of 1×, 2× and 3×, as far as the angles carry them. */
   harmonics: Array<{ order: number; amplitudeMm: number; phaseDeg: number; uncertaintyMm: number }>;
+  /** What amplitudes scatter by with noise alone, and the degrees of freedom known of it; null where nothing is fitted. */
+  noise: { standardMm: number; free: number } | null;
   meanMm: number | null;
   residualRmsMm: number | null;
   closureMm: number | null;
@@ -70,7 +68,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   const limit = limitInForce(runoutSchools(input.shaftMm), input.school, input.makerLimitMm);
   const wanted = input.wanted ?? 8;
   const grouped = byAngle(input.readings);
-  const one = resolutionUncertainty(input.resolutionMm);
+  const one = aloneDeviation(input.resolutionMm);
   const findings: Finding[] = [];
   const working: WorkingLine[] = [{ what: 'limit', sum: sayLimit(limit) }];
   const fit = fitHarmonics(input.readings, one);
@@ -83,6 +81,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   const closed = closureMm === null ? null : Math.abs(closureMm) <= input.resolutionMm + 1e-9;
   let tirMm: number | null = null;
   let uTir = 0;
+  let doubt: string[] | undefined;
 
   if (grouped.length >= 2) {
     const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
@@ -95,8 +94,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
     );
     tirMm = tidy(turn.tirMm);
     const scatter = repeatScatter(input.readings);
-    const u = (times: number) =>
-      inQuadrature(stepShare(times, input.resolutionMm), scatter / Math.sqrt(times));
+    const u = (count: number) => doubtOfMean({ count, stepMm: input.resolutionMm, scatterMm: scatter });
     // What lies between the angles read is half of its doubt: the bound itself at twice that.
     const uRead = inQuadrature(u(high.times), u(low.times));
     uTir = inQuadrature(uRead, turn.missedMm / 2);
@@ -127,6 +125,16 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       },
     });
     findings.push(judged);
+    doubt = doubtSaid({
+      count: Math.min(high.times, low.times),
+      stepMm: input.resolutionMm,
+      scatterMm: Math.SQRT2 * scatter,
+      places: 2,
+      other: { mm: turn.missedMm / 2, from: 'what can hide between the angles' },
+      marginMm: limit.limitMm - tirMm,
+      rule: input.rule,
+      where: `at ${degrees(high.angleDeg)} and ${degrees(low.angleDeg)}`,
+    });
   }
   if (fit && shape !== 'unfitted') findings.push(...shapeFindings(fit, shape, tag, where, working));
   findings.push(...turnFindings(input, grouped, wanted, closureMm, closed, tag, where));
@@ -143,6 +151,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
         phaseDeg,
         uncertaintyMm,
       })),
+      noise: fit ? { standardMm: fit.harmonics[0]?.standardMm ?? 0, free: fit.free } : null,
       meanMm: fit?.meanMm ?? null,
       residualRmsMm: fit?.residualRmsMm ?? null,
       closureMm,
@@ -157,7 +166,16 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
     beams:
       tirMm === null
         ? []
-        : [upperBeam(`Run-out${where}, TIR`, tirMm, expandedMm, limit, findings[0]?.verdict ?? 'incomplete')],
+        : [
+            upperBeam(
+              `Run-out${where}, TIR`,
+              tirMm,
+              expandedMm,
+              limit,
+              findings[0]?.verdict ?? 'incomplete',
+              doubt,
+            ),
+          ],
   };
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { say } from '../../quantities/say.ts';
 import { RQ_PER_RA, shaftFinish } from './finish.ts';
 import { groove } from './groove.ts';
@@ -116,7 +116,7 @@ describe('end and radial play', () => {
   });
   it('the doubt of one travel is √2 of one reading’s (GUM 5.1.2), two of them wide on the beam', () => {
     const beam = shaftPlay({ ...base, end: ends(0.09) }).beams[0];
-    expect(beam?.expanded).toBeCloseTo(2 * Math.SQRT2 * resolutionUncertainty(0.01), 9);
+    expect(beam?.expanded).toBeCloseTo(2 * Math.SQRT2 * readingUncertainty(0.01), 9);
   });
   it('the schools differ: 0.2 stops by the strict, passes by the flat (common practice)', () => {
     const end = ends(0.2, 0.2, 0.2);

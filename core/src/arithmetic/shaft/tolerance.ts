@@ -1,8 +1,12 @@
 import {
+  FINER_DEVIATION,
+  FINER_TOP_MM,
+  HOLE_J,
   IT_MICROMETRES,
   type ItGrade,
   RANGE_TOP_MM,
   SHAFT_DEVIATION,
+  SHAFT_J,
   type ShaftLetter,
 } from './iso286-table.ts';
 
@@ -44,7 +48,7 @@ export function finestGrade(nominalMm: number, spreadMm: number): ItGrade | null
 
 /** Parts of a tolerance designation such as `h9`, `js7` or `H7`. Null where it is none we table. */
 export function parseDesignation(text: string): { letter: string; grade: ItGrade; hole: boolean } | null {
-  const m = /^\s*(js|JS|[d-hkmnpD-H])\s*(?:IT)?(\d{1,2})\s*$/.exec(text);
+  const m = /^\s*(js|JS|[d-hjkmnprs]|[D-HJKMNP])\s*(?:IT)?(\d{1,2})\s*$/.exec(text);
   if (!m) return null;
   const grade = Number(m[2]);
   if (!(grade in IT_MICROMETRES)) return null;
@@ -52,30 +56,69 @@ export function parseDesignation(text: string): { letter: string; grade: ItGrade
   return { letter, grade: grade as ItGrade, hole: letter === letter.toUpperCase() };
 }
 
+/** The deviation of a shaft that its letter fixes, µm: upper to h, lower from j on. Null where it is not tabled. */
+function shaftDeviation(letter: string, grade: ItGrade, nominalMm: number): number | null {
+  const range = rangeOf(nominalMm);
+  if (letter === 'j')
+    return grade === 5 || grade === 6
+      ? (SHAFT_J.fine[range] ?? null)
+      : grade === 7
+        ? (SHAFT_J[7][range] ?? null)
+        : null;
+  if (letter === 'k' && grade > 7) return 0;
+  if (letter === 'r' || letter === 's')
+    return FINER_DEVIATION[letter][FINER_TOP_MM.findIndex((top) => nominalMm <= top)] ?? null;
+  return SHAFT_DEVIATION[letter as ShaftLetter]?.[range] ?? null;
+}
+
 /**
- * Limits of size of a shaft or hole by ISO 286. Shafts d e f g h js k m n p, holes D E F G H JS; the deviation of k is
- * tabled for grades 4 to 7 and zero beyond.
+ * The upper deviation of a hole J to P, µm. Holes to grade 8 (P: to 7) press as their shafts do one grade finer: the mirrored
+ * deviation plus Δ, the step between the two grades. Source: ISO 286-1, general rules, from memory.
+ */
+function holeDeviation(letter: string, grade: ItGrade, nominalMm: number): number | null {
+  const range = rangeOf(nominalMm);
+  if (letter === 'J')
+    return grade === 6 || grade === 7 || grade === 8 ? (HOLE_J[grade][range] ?? null) : null;
+  const small = letter.toLowerCase() as ShaftLetter;
+  const mirrored = -(SHAFT_DEVIATION[small][range] ?? 0);
+  const finer = IT_MICROMETRES[(grade - 1) as ItGrade]?.[range];
+  const step = finer === undefined ? null : (IT_MICROMETRES[grade][range] ?? 0) - finer;
+  const pressed = letter === 'P' ? grade <= 7 : grade <= 8;
+  // The smallest sizes have no step; K coarser than 8 is not tabled over 3 mm, N coarser begins at the nominal size.
+  if (nominalMm <= 3) return mirrored + 0;
+  if (pressed) return step === null ? null : mirrored + step;
+  return letter === 'K' ? null : letter === 'N' ? 0 : mirrored;
+}
+
+/**
+ * Limits of size of a shaft or hole by ISO 286. Shafts d to h, j (5 to 7), js, k, m, n, p, r, s; holes D to H, J (6 to 8), JS, K, M,
+ * N, P; the deviation of k is tabled for grades 4 to 7 and zero beyond.
  * @throws RangeError for a size or designation not tabled
  * @example iso286Limits(90, 'h9') // { lowerMm: 89.913, upperMm: 90, … }
  */
 export function iso286Limits(nominalMm: number, designation: string): SizeLimits {
-  const d = parseDesignation(designation);
-  if (!d)
-    throw new RangeError(
-      `“${designation}” is not tabled here. Shafts d to h, js, k, m, n, p; holes D to H, JS; grades 4 to 12.`,
+  const none = () =>
+    new RangeError(
+      `“${designation}” is not tabled here. Shafts d to h, j, js, k, m, n, p, r, s; holes D to H, J, JS, K, M, N, P; grades 4 to 12.`,
     );
+  const d = parseDesignation(designation);
+  if (!d) throw none();
   const it = itMm(nominalMm, d.grade);
-  const range = rangeOf(nominalMm);
-  const letter = d.letter.toLowerCase();
   let lower: number;
   let upper: number;
-  if (letter === 'js') {
+  if (d.letter === 'js' || d.letter === 'JS') {
     lower = -it / 2;
     upper = it / 2;
+  } else if (d.hole && d.letter >= 'J') {
+    const tabled = holeDeviation(d.letter, d.grade, nominalMm);
+    if (tabled === null) throw none();
+    upper = tabled / 1000;
+    lower = upper - it;
   } else {
-    const tabled = letter === 'k' && d.grade > 7 ? 0 : (SHAFT_DEVIATION[letter as ShaftLetter][range] ?? 0);
+    const tabled = shaftDeviation(d.letter.toLowerCase(), d.grade, nominalMm);
+    if (tabled === null) throw none();
     const fundamental = tabled / 1000;
-    const below = letter <= 'h';
+    const below = d.letter.toLowerCase() <= 'h';
     lower = below ? fundamental - it : fundamental;
     upper = below ? fundamental : fundamental + it;
     // A hole of the same letter mirrors the shaft about the nominal size (general rule, D to H).

@@ -6,7 +6,7 @@ import { gate } from '../gate.ts';
 import { item } from '../questions.ts';
 import { signature } from '../signature.ts';
 import type { BearingSetup } from './bearing-setup.ts';
-import { type BoltSet, type Housing, layoutOf } from './fitting-parts.ts';
+import { type BoltSet, boltNeeds, type Housing, layoutOf } from './fitting-parts.ts';
 import { fixedFirst } from './fixed-first.ts';
 import { floatRoom } from './float-room.ts';
 import { greaseFill } from './grease-fill.ts';
@@ -15,8 +15,11 @@ import { runInLog } from './run-in-log.ts';
 /** A set of the setup as the bolt step takes it. */
 export const specOf = (what: string, set: BoltSet, more: Partial<BoltSpec> = {}): BoltSpec => ({
   what,
-  bolt: { size: set.size, grade: set.grade as BoltGrade, friction: set.friction },
-  count: set.count,
+  // A step is not drawn before all of it is said: `boltNeeds`.
+  ...(set.size && set.grade
+    ? { bolt: { size: set.size, grade: set.grade as BoltGrade, friction: set.friction } }
+    : {}),
+  count: set.count ?? 0,
   layout: set.layout ?? 'circle',
   makerTorqueNm: set.makerTorqueNm,
   ...more,
@@ -216,6 +219,7 @@ const bySheet = (
     ? [
         {
           ...step,
+          needs: boltNeeds(of),
           kind: boltsStep((s) => specOf(step.title, part(s[of], step.title), { housing: true })),
           again: true,
         },
@@ -303,6 +307,7 @@ export const baseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
         {
           id: 'base',
           title: BASE[housingOf(setup)],
+          needs: boltNeeds('baseBolts'),
           kind: boltsStep((s) =>
             specOf(BASE[housingOf(s)], part(s.baseBolts, 'Base bolts'), {
               layout: layoutOf(part(s.baseBolts, 'Base bolts')),

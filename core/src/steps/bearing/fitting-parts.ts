@@ -5,6 +5,7 @@ import { BOLT_SIZES } from '../../arithmetic/bolting/threads.ts';
 import type { FRICTIONS } from '../../arithmetic/bolting/torque.ts';
 import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.ts';
 import { type Asked, ask, choice, chosen } from '../../engine/asked.ts';
+import { partNeeds } from '../../engine/here.ts';
 import type { FILL_SCHOOLS } from '../../sources/schools.ts';
 import '../../judgement/sentences.ts';
 
@@ -18,6 +19,11 @@ export const THREADS = { dry: 'dry', oiled: 'lightly oiled', 'anti-seize': 'anti
 export const ROWS = { rectangle: 'rectangle', circle: 'circle' } as const;
 export const HALVES = { halves: 'two halves, side about', circle: 'circle' } as const;
 
+/** Bolts begin unsaid: whoever has them in front of him says what they are, at the step that draws them. */
+const UNSAID = { decided: true, later: true } as const;
+/** What a step that draws such a set cannot go without. */
+export const boltNeeds = (set: string): string[] => partNeeds(set, 'size', 'grade', 'count');
+
 /**
  * A set of bolts or screws tightened together; a torque from the maker's sheet outranks the computed one. N·m.
  * @param layouts ways they may be set out, the usual one first; none where they are not asked for
@@ -29,14 +35,13 @@ export const boltSet = (
   const layout = string().oneOf(BOLT_LAYOUTS);
   const options = Object.entries(layouts);
   return object({
-    size: choice(group, 'Size', SIZES, { decided: true }).required(),
-    grade: choice(group, 'Grade', [...BOLT_GRADES], { decided: true }).required(),
+    size: choice(group, 'Size', SIZES, UNSAID),
+    grade: choice(group, 'Grade', [...BOLT_GRADES], UNSAID),
     count: number()
       .integer()
       .min(2)
       .max(32)
-      .required()
-      .meta(ask(group, 'How many', { decided: true })),
+      .meta(ask(group, 'How many', UNSAID)),
     friction: choice(group, 'Threads', THREADS, { fallback: 'oiled' }).required(),
     layout:
       options.length > 0
@@ -48,14 +53,14 @@ export const boltSet = (
     .test(
       'even',
       'A rectangle or a split part has an even number of bolts.',
-      (s) => !s || (s.layout ?? 'circle') === 'circle' || !(s.count % 2),
+      (s) => !s || (s.layout ?? 'circle') === 'circle' || !((s.count ?? 0) % 2),
     );
 };
 export type BoltSet = InferType<ReturnType<typeof boltSet>>;
 
 /** How a set of bolts stands where nobody said: in two rows where its number is even, else round a circle. */
 export const layoutOf = (set: Pick<BoltSet, 'layout' | 'count'>): NonNullable<BoltSet['layout']> =>
-  set.layout ?? (set.count % 2 === 0 ? 'rectangle' : 'circle');
+  set.layout ?? ((set.count ?? 0) % 2 === 0 ? 'rectangle' : 'circle');
 
 /** Does the bearing leave room for its mass? A test for a setup with a bore and a grease part. */
 export const massFits = (
@@ -189,11 +194,21 @@ export const greaseSchema = object({
   greased: boolean().meta(ask(FILL, 'Unit came greased')),
 }).noUnknown();
 
+/** Which row of the vibration zones a machine stands in. */
+export const VIBRATION_CLASSES = {
+  'medium-rigid': '15 to 300 kW, stiff base',
+  'medium-flexible': '15 to 300 kW, soft base',
+  'large-rigid': 'over 300 kW, stiff base',
+  'large-flexible': 'over 300 kW, soft base',
+} as const;
+
 /** The first hours under power stay on the sheet. */
 export const runInSchema = object({
   /** The sheet asks for another round of the bolts after the first warming. */
   retorque: boolean().meta(ask('First hours', 'Sheet asks for another round of the bolts')),
   /** A pump for liquefied gas or a light end: brought up slowly with vapour. */
+  /** Which machine it is in the table of vibration zones; its strictest row where nobody said. */
+  vibration: choice('First hours', 'Machine, for its vibration', VIBRATION_CLASSES),
   lightProduct: boolean().meta(ask('First hours', 'Light product: brought up with vapour')),
 }).noUnknown();
 

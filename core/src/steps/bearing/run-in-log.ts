@@ -1,3 +1,8 @@
+import {
+  type VibrationInput,
+  type VibrationValues,
+  vibrationZone,
+} from '../../arithmetic/drives/vibration.ts';
 import { type RunInValues, runIn } from '../../arithmetic/lubrication/run-in.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
@@ -11,6 +16,8 @@ import type { BearingSetup } from './bearing-setup.ts';
 
 export type RunInStepValues = RunInValues & {
   ambientC: number | null;
+  /** What it vibrated by, mm/s rms, and in which zone that is; null where it was not read. */
+  vibration: { mmPerS: number; zone: VibrationValues['zone'] } | null;
   points: TimedReading[];
   /** When the next reading is due; null before the start and once it is steady. */
   dueAt: string | null;
@@ -20,6 +27,15 @@ export type RunInStepValues = RunInValues & {
 const timeKey = placeKey('t/{n}');
 
 const READINGS_MOST = 60;
+
+const VIBRATION: Place = {
+  key: 'vibration',
+  label: 'Vibration at the bearing, the largest of its directions',
+  quantity: 'velocity',
+  low: 0,
+  high: 100,
+  instrumentKinds: ['vibration'],
+};
 
 /** The first hours: temperature with times due until it is steady, then what was heard and seen. */
 export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
@@ -32,6 +48,7 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
     const result = runIn({ ambientC: ambientC ?? 20, readings: points });
     const { nextMinutes, steady } = result.values;
     const dueAt = points.length > 0 && nextMinutes !== null ? minutesAfter(first, nextMinutes) : null;
+    const vibration = vibrationOf(facts, step.id);
     const next = ambientC === null ? 'ambient' : steady ? null : `t/${nextCount(all, 't/')}`;
     return {
       ...result,
@@ -46,13 +63,24 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
               },
             ]
           : result.findings),
+        ...(vibration?.findings ?? []),
         ...(steady ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
-      values: { ...result.values, ambientC, points, dueAt } satisfies RunInStepValues,
+      working: [...result.working, ...(vibration?.working ?? [])],
+      values: {
+        ...result.values,
+        ambientC,
+        points,
+        dueAt,
+        vibration: vibration ? { mmPerS: vibration.mmPerS, zone: vibration.values.zone } : null,
+      } satisfies RunInStepValues,
       dueAt,
       next: next ? placeOf(next) : null,
-      choices: steady ? [{ key: `t/${nextCount(all, 't/')}`, label: 'Read once more' }] : [],
+      choices: [
+        ...(steady ? [{ key: `t/${nextCount(all, 't/')}`, label: 'Read once more' }] : []),
+        ...(points.length > 0 && !vibration ? [{ key: VIBRATION.key, label: 'Read the vibration' }] : []),
+      ],
       act:
         ambientC === null
           ? 'Read the temperature around the machine'
@@ -64,6 +92,8 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
     };
   },
   place(facts, step, key) {
+    if (key === VIBRATION.key && rowOf(standing(facts, step.id, 'any'), 't/').length === 0)
+      return 'It is read while the machine runs: start it, and read the bearing first.';
     const place = placeOf(key);
     if (!place) return 'There is no such reading of the run-in.';
     if (readingAt(facts, step.id, key, 'any'))
@@ -75,12 +105,24 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
 });
 
 function inOrder(facts: Facts<BearingSetup>, step: string, key: string): boolean {
-  if (key === 'ambient') return true;
+  if (key === 'ambient' || key === VIBRATION.key) return true;
   const number = nextCount(standing(facts, step, 'any'), 't/');
   return readingAt(facts, step, 'ambient', 'any') !== undefined && key === `t/${number}`;
 }
 
+/** What it vibrates by, in the zone of its machine; of the strictest where nobody said which it is. */
+function vibrationOf(facts: Facts<BearingSetup>, step: string) {
+  const mmPerS = readingAt(facts, step, VIBRATION.key, 'any')?.value;
+  if (mmPerS === undefined) return null;
+  const [machine, support] = (facts.setup.runIn?.vibration ?? 'medium-rigid').split('-') as [
+    VibrationInput['machine'],
+    VibrationInput['support'],
+  ];
+  return { mmPerS, ...vibrationZone({ mmPerS, machine, support }) };
+}
+
 function placeOf(key: string): Place | null {
+  if (key === VIBRATION.key) return VIBRATION;
   const temperature = (label: string, minutes: number): Place => ({
     minutes,
     key,

@@ -1,5 +1,6 @@
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import { gate } from '../gate.ts';
+import { beltStep } from './belts.ts';
 import { boxBoreStep } from './box-bore.ts';
 import { boxFaceStep } from './box-face.ts';
 import { MEASURE_TITLE, MEASURES, type Measure } from './condition.ts';
@@ -106,10 +107,16 @@ const STEPS: Record<Measure, Told> = {
     caution: 'Isolation stays on. Coupling guard back before anything runs.',
     repeatWord: 'Moved',
   },
+  belts: {
+    kind: beltStep,
+    guide: 'Shaft turned by hand a few times first, so that both strands lie alike; then each belt.',
+    caution: 'Isolation stays on; no fingers between belt and pulley. Guard back before anything runs.',
+    repeatWord: 'Tensioned',
+  },
 };
 
 /** Measures that come last before anything turns; all others come before a part goes on. */
-export const LAST_MEASURES: readonly string[] = ['softfoot', 'housings', 'coupling'];
+export const LAST_MEASURES: readonly string[] = ['softfoot', 'housings', 'coupling', 'belts'];
 
 /** The measures a setup asks for, in the order of the work, as steps. */
 export function conditionSteps(setup: ShaftSetup): StepDefinition<ShaftSetup>[] {

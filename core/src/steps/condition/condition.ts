@@ -17,6 +17,7 @@ export const MEASURES = [
   'softfoot',
   'housings',
   'coupling',
+  'belts',
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
@@ -32,6 +33,7 @@ export const MEASURE_TITLE: Record<Measure, string> = {
   softfoot: 'Soft foot',
   housings: 'Housings in line',
   coupling: 'Coupling',
+  belts: 'Belts',
 };
 
 const TURNS = 'Turns of the indicator';
@@ -53,6 +55,20 @@ const count = (group: string, label: string, least: number, most: number, ...mea
     .meta(ask(group, label, { when: measured(...measures) }));
 const coupled = (method: (typeof COUPLING_METHODS)[number]) => (form: Record<string, string>) =>
   (form['condition:couplingMethod'] || 'rim-and-face') === method;
+
+const warm = (machine: 'driver' | 'driven') => ({
+  decimals: 0,
+  when: measured('coupling'),
+  needed: (form: Record<string, string>) =>
+    form[`condition:${machine}WarmerK`]
+      ? `The height of the ${machine === 'driver' ? 'driver’s' : 'driven'} shaft is missing: it grows by its warmth over it.`
+      : undefined,
+});
+const warmth = (label: string) =>
+  number()
+    .min(-200)
+    .max(400)
+    .meta(ask('Coupling', label, { decided: true, when: measured('coupling') }));
 
 /** The seat a shaft is judged as, asked only where it is not told by the work itself. */
 const seatFields = {
@@ -173,17 +189,87 @@ export const conditionSchema = object({
     { when: measured('coupling'), needed: 'Distance front to back feet is missing.' },
     5000,
   ),
+  /** How much warmer than cold each machine runs, and the shaft's height over its feet: the driver is then set to stand in line warm. */
+  driverHeightMm: size('Coupling', 'Driver’s shaft over its feet', warm('driver'), 3000),
+  driverWarmerK: warmth('Driver runs warmer by, K'),
+  drivenHeightMm: size('Coupling', 'Driven shaft over its feet', warm('driven'), 3000),
+  drivenWarmerK: warmth('Driven machine runs warmer by, K'),
+  belts: number()
+    .integer()
+    .min(1)
+    .max(24)
+    .meta(
+      ask('Belts', 'How many belts', {
+        when: measured('belts'),
+        needed: 'How many belts the drive has is missing.',
+      }),
+    ),
+  beltBy: choice(
+    'Belts',
+    'Measured by',
+    { note: 'the note of its struck span', force: 'the force that bends it' },
+    { when: measured('belts'), fallback: 'note' },
+  ),
+  beltSpanMm: size(
+    'Belts',
+    'Free span, pulley to pulley',
+    { decimals: 0, when: measured('belts'), needed: 'The free span of the belts is missing.' },
+    10000,
+  ),
+  beltMassKgPerM: number()
+    .min(0.001)
+    .max(20)
+    .meta(
+      ask('Belts', 'One belt weighs, kg a metre', {
+        decided: true,
+        when: measured('belts'),
+        needed: (form) =>
+          measured('belts')(form) && (form['condition:beltBy'] || 'note') === 'note'
+            ? 'What a belt weighs is missing: its note is judged by it.'
+            : undefined,
+      }),
+    ),
+  beltWantedN: number()
+    .min(1)
+    .max(1e6)
+    .meta(
+      ask('Belts', 'Tension of one strand, N', {
+        decided: true,
+        when: measured('belts'),
+        needed: (form) =>
+          measured('belts')(form) && !(form['condition:beltPowerKw'] && form['condition:beltSpeedMPerS'])
+            ? 'The tension is missing: from the belt’s sheet, or power and belt speed to work it out from.'
+            : undefined,
+      }),
+    ),
+  beltPowerKw: number()
+    .min(0.01)
+    .max(10_000)
+    .meta(ask('Belts', 'Power, kW', { decided: true, when: measured('belts') })),
+  beltSpeedMPerS: number()
+    .min(0.1)
+    .max(60)
+    .meta(ask('Belts', 'Belt speed, m/s', { decided: true, when: measured('belts') })),
+  beltArcDeg: number()
+    .min(60)
+    .max(300)
+    .meta(ask('Belts', 'Arc on the smaller pulley, degrees', { decided: true, when: measured('belts') })),
 }).noUnknown();
 export type Condition = InferType<typeof conditionSchema>;
 
 /**
  * The condition part of a trade's setup: which measures it offers. A trade whose own part is the seat does not ask what the
- * seat is for.
+ * seat is for; one that is nothing but measures has them chosen in sight.
  */
-export function conditionPart(measures: readonly Measure[], seat: 'asked' | 'given' = 'asked') {
+export function conditionPart(
+  measures: readonly Measure[],
+  seat: 'asked' | 'given' = 'asked',
+  { inSight = false } = {},
+) {
   const flags = {
     group: 'What is measured',
     options: measures.map((m) => [m, MEASURE_TITLE[m]] as const),
+    ...(inSight ? { inSight } : {}),
   };
   const list = measureList(measures).meta({ flags });
   return seat === 'asked'

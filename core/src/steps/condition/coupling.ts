@@ -5,12 +5,13 @@ import {
   couplingAlignment,
 } from '../../arithmetic/alignment/coupling.ts';
 import { couplingTolerance } from '../../arithmetic/alignment/coupling-tolerance.ts';
+import { shaftRise } from '../../arithmetic/alignment/growth.ts';
 import { schoolsOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import { byPractice } from '../../sources/schools.ts';
 import { gaugeFindings } from '../gauges.ts';
-import { needed } from './condition.ts';
+import { type Condition, needed } from './condition.ts';
 import { listedPlace, nextOf, offer, takenAt, valueAt } from './listed-places.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
@@ -28,6 +29,8 @@ export type CouplingStepValues = {
   dialDistanceMm: number | undefined;
   /** Swept on the face by rim and face; not asked of the other method. */
   faceDiameterMm: number | undefined;
+  /** Where the driver is to stand cold, low negative; nothing where nothing is said of warmth. */
+  targetOffsetMm?: number;
   result: CouplingValues | null;
 };
 
@@ -64,6 +67,15 @@ const sagPlace = ({ key, name }: Dial): Place & { offer: string } => ({
   high: 2,
   instrumentKinds: ['dial'],
 });
+
+/** Where the driver is to stand cold: by how much more the driven shaft rises than its own. */
+function coldPlace(c: Condition): { targetOffsetMm?: number } {
+  if (c.driverWarmerK === undefined && c.drivenWarmerK === undefined) return {};
+  const rise = (heightMm: number | undefined, k: number | undefined) => shaftRise(heightMm ?? 0, k ?? 0);
+  return {
+    targetOffsetMm: rise(c.drivenHeightMm, c.drivenWarmerK) - rise(c.driverHeightMm, c.driverWarmerK),
+  };
+}
 
 const methodOf = ({ setup }: Facts<ShaftSetup>): CouplingMethod =>
   conditionOf(setup).couplingMethod ?? 'rim-and-face';
@@ -114,6 +126,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
       dialDistanceMm: c.dialDistanceMm,
       faceDiameterMm: c.faceDiameterMm,
     };
+    const target = coldPlace(c);
     const result =
       rimMm && otherMm
         ? couplingAlignment({
@@ -124,6 +137,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
             rimSagMm,
             backSagMm: secondSagMm,
             ...sizes,
+            ...target,
             resolutionMm: stepUsed(taken, 0.01),
             makerOffsetMm: setup.maker.offsetMm,
             makerAnglePer100Mm: setup.maker.anglePer100Mm,
@@ -164,6 +178,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
         rimSagMm: rimSagMm ?? null,
         secondSagMm: secondSagMm ?? null,
         ...sizes,
+        ...target,
         result: result?.values ?? null,
       } satisfies CouplingStepValues,
       next,

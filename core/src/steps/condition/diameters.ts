@@ -86,7 +86,9 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
     const nextKey = grid.stationsMm
       .flatMap((_, s) => grid.anglesDeg.map((a) => keyOf(s, a)))
       .find((k) => !readingAt(facts, step.id, k, 'any'));
-    const next = nextKey ? placeOf(facts, nextKey) : null;
+    const close = result.findings.some((f) => f.verdict === 'too-close');
+    const following = nextKey ?? (close ? begunAgain(cells, grid) : undefined);
+    const next = following ? placeOf(facts, following) : null;
     return {
       findings: [
         ...result.findings.map((f) => (c.seat === 'packing-sleeve' ? eased(f) : f)),
@@ -124,6 +126,21 @@ const eased = (f: Finding): Finding =>
       }
     : f;
 
+/** Once a place is read again, so many times more are asked there one after the other, as long as it is too close to call. */
+const MORE = 3;
+function begunAgain(cells: Reading[][][], grid: ReturnType<typeof surveyGrid>): string | undefined {
+  return cells
+    .flatMap((row, s) =>
+      row.map((at, i) => ({
+        key: keyOf(s, grid.anglesDeg[i] ?? 0),
+        more: (at.length - 1) % MORE,
+        n: at.length,
+      })),
+    )
+    .filter((c) => c.more > 0)
+    .map((c) => `${c.key}/${c.n + 1}`)[0];
+}
+
 /** The largest and the smallest place once more: where a verdict too close to call is settled. */
 function again(
   facts: Facts<ShaftSetup>,
@@ -143,8 +160,8 @@ function again(
   const smallest = spots.reduce((a, b) => (b.mm < a.mm ? b : a), first);
   return (
     [
-      ['Largest again', largest],
-      ['Smallest again', smallest],
+      ['Largest: three more', largest],
+      ['Smallest: three more', smallest],
     ] as const
   ).flatMap(([label, spot]) => {
     const times = repeatsAt(facts, step, spot.key).length + 1;

@@ -168,6 +168,7 @@ function bendOf(all: TurnLook[], values: RunoutValues[]) {
             eccentricityMm: h1.amplitudeMm,
             highSpotDeg: h1.phaseDeg,
             uncertaintyMm: h1.uncertaintyMm,
+            noise: v.noise,
             higherMm: Math.max(0, ...v.harmonics.slice(1).map((h) => h.amplitudeMm)),
           },
         ]

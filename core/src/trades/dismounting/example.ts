@@ -14,11 +14,13 @@ export const dismountByPump: DismountSetup = {
 
 const setups: Record<string, DismountSetup> = {
   'taken off': dismount,
+  'taken off, found grown': { ...dismount, asLeftMm: 0.05 },
   'taken off, captive nut': { ...dismount, design: 'captive-nut' },
   'taken off by pump': dismountByPump,
 };
 
 const work: Example<DismountSetup>['work'] = {
+  residual: (h) => h.read('residual', 'found/A', 0.06, 'feeler').read('residual', 'found/B', 0.06, 'feeler'),
   nutback: (h) => h.read('nutback', 'back/1', 800, 'protractor'),
   letgo: (h) => h.read('letgo', 'n1/peak', 32, 'pressure').read('letgo', 'n1/after', 0, 'pressure'),
 };

@@ -4,6 +4,8 @@ import { item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
+import { asFound } from './as-found.ts';
+import { lasted } from './lasted.ts';
 import { letGo } from './let-go.ts';
 import { nutBack } from './nut-back.ts';
 import type { DismountSetup } from './setup.ts';
@@ -94,6 +96,18 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
             : []),
         ],
       },
+      ...(setup.asLeftMm === undefined
+        ? []
+        : [
+            {
+              id: 'residual',
+              title: 'Clearance as found',
+              kind: asFound,
+              guide: 'Beside what it was fitted with: grown, the sleeve has let go or the bearing has worn.',
+              closes: 'Once the nut is back it can be felt no more.',
+              caution: 'Rotor still blocked; fingers out from between ring and rollers.',
+            },
+          ]),
       {
         id: 'loose',
         title: 'Loose',
@@ -118,7 +132,7 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
       {
         id: 'parts',
         title: 'Parts',
-        kind: gate,
+        kind: setup.ranHours === undefined ? gate : lasted,
         guide: 'Parts kept, paired and marked; what is seen is next time’s diagnosis.',
         items: [
           item('Parts', 'race', 'Races and rollers: spalls, dents, fretting, colour?', { note: true }),

@@ -1,6 +1,8 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { pres } from '../../quantities/say.ts';
+import { orDash } from '../../steps/came.ts';
+import { asFound } from './as-found.ts';
 import { offDrawings } from './drawing.ts';
 import { letGo } from './let-go.ts';
 import type { DismountSetup } from './setup.ts';
@@ -15,7 +17,14 @@ export const words: TradeWords<DismountSetup> = {
   came(state) {
     const gone = letGo.valuesOf(reportAt(state, 'letgo'));
     const letGoMpa = gone?.free ? (gone.rounds.at(-1)?.peakMpa ?? null) : null;
-    return { results: { letGoMpa }, rows: [['Let go at', letGoMpa === null ? '–' : pres(letGoMpa)]] };
+    const found = asFound.valuesOf(reportAt(state, 'residual'));
+    return {
+      results: { letGoMpa, ...(found ? { foundMm: found.foundMm } : {}) },
+      rows: [
+        ...(found ? [['Clearance as found', orDash(found.foundMm)] as [string, string]] : []),
+        ['Let go at', letGoMpa === null ? '–' : pres(letGoMpa)],
+      ],
+    };
   },
   drawings: offDrawings,
 };

@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { gearPumpRebuild } from './procedure.ts';
 import { type GearPumpSetup, gearPumpSetupSchema, USUAL_GEAR_PUMP } from './setup.ts';
+import { why } from './why.ts';
 import { words } from './words.ts';
 
 /** An external gear pump rebuilt. */
@@ -11,5 +12,6 @@ export const gearPumpTrade = defineTrade<GearPumpSetup>({
   usual: USUAL_GEAR_PUMP,
   procedure: gearPumpRebuild,
   words,
+  why,
   example,
 });

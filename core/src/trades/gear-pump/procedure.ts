@@ -42,6 +42,7 @@ const safe = safeStep('Safe and complete', [
 const plate = (id: string, title: string): StepDefinition<GearPumpSetup> => ({
   id,
   title,
+  needs: ['plateNm'],
   kind: boltsStep<GearPumpSetup>((s) => ({
     what: title,
     count: s.plateBolts,
@@ -289,6 +290,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       {
         id: 'nuttorque',
         title: 'Nut to torque',
+        needs: ['nutNm'],
         kind: boltsStep<GearPumpSetup>((s) => ({
           what: 'Shaft nut',
           count: 1,

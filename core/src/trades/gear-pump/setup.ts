@@ -20,7 +20,12 @@ const torque = (label: string, what: string) =>
   number()
     .min(0.001)
     .max(2000)
-    .meta(ask(SHEET, label, { needed: `${what} torque is missing: it comes from the maker’s sheet.` }));
+    .meta(
+      ask(SHEET, label, {
+        later: true,
+        needed: `${what} torque is missing: it comes from the maker’s sheet.`,
+      }),
+    );
 const thickness = (label: string) =>
   number()
     .min(0.01)

@@ -30,8 +30,9 @@ export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-
       shaftMm: s.shaftMm,
       school: s.leakSchool,
       flatDropsPerMin: s.flatDropsPerMin,
-      pitchMm: s.studPitchMm,
-      followerMm: s.followerMm,
+      // Both are said before anything is counted: the step needs them.
+      pitchMm: s.studPitchMm ?? 0,
+      followerMm: s.followerMm ?? 0,
       readings: points,
     });
     const { state, nextMinutes } = result.values;

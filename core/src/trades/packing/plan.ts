@@ -19,6 +19,7 @@ export const ringsOf = (facts: Pick<Facts<PackingSetup>, 'setup'>) => {
     cut: s.cut,
     boxes: s.boxes,
     staggerDeg: s.staggerDeg,
+    ...(s.stockMm && s.stockMm.length > 0 ? { stockMm: s.stockMm } : {}),
   });
 };
 

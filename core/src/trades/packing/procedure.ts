@@ -34,7 +34,9 @@ const STANDS_ON: StandsOn = {
   cut: ['plan'],
   rings: ['cut'],
   follower: ['rings'],
-  start: ['rings', 'follower'],
+  belts: ['softfoot', 'coupling'],
+  coupling: ['softfoot'],
+  start: ['rings', 'follower', 'softfoot', 'coupling', 'belts'],
   breakin: ['start'],
 };
 
@@ -92,6 +94,8 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         repeatWord: 'Nuts moved',
         items: [item('Follower', 'finger', 'Nuts finger-tight only, the shaft turns by hand.')],
       },
+      // With the isolation still on: once it runs, nobody has a hand at foot, coupling or belt.
+      ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       asked(
         'start',
         'Start',
@@ -111,6 +115,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
       {
         id: 'breakin',
         title: 'Break-in',
+        needs: ['studPitchMm', 'followerMm'],
         kind: breakIn,
         dueWord: 'Count the packing’s drops',
         loop: true,
@@ -118,7 +123,6 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         caution: 'Hot gland or smoke: back off, never quench.',
         items: [item('Break-in', 'even', 'Follower still square after the last flat.')],
       },
-      ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       {
         id: 'sign',
         title: 'Signature',

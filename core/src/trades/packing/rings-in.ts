@@ -44,25 +44,41 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
         acceptable: true,
       });
     const n = firstMissing(taken);
+    const wrong = tooNear(jointsDeg, stagger);
     const lantern = plan.below !== null && n === plan.below + 1;
     return {
       findings: [...findings, ...(missing > 0 ? [] : itemFindings(facts, step)), ...gaugeFindings(taken)],
       working: [],
       beams: [],
       values: { plan, jointsDeg, staggerDeg: stagger } satisfies RingsStepValues,
-      next: missing > 0 ? ringPlace(n) : null,
+      next: missing > 0 && wrong === null ? ringPlace(n) : null,
       act:
-        missing > 0
-          ? `${lantern ? 'Lantern ring first, then ring' : 'Ring'} ${n}: seat it, enter where its joint stands`
-          : 'All rings are in.',
+        wrong !== null
+          ? `Ring ${wrong} comes out: its joint is too near the one below`
+          : missing > 0
+            ? `${lantern ? 'Lantern ring first, then ring' : 'Ring'} ${n}: seat it, enter where its joint stands`
+            : 'All rings are in.',
     };
   },
   place(facts, step, key) {
-    const n = firstMissing(standing(facts, step.id));
+    const taken = standing(facts, step.id);
+    const n = firstMissing(taken);
+    const wrong = tooNear(
+      inOrder(taken).map((r) => r.value),
+      facts.setup.staggerDeg,
+    );
+    if (wrong !== null)
+      return `Ring ${wrong} comes out first: its joint is too near the one below. Withdraw its reading.`;
     if (ringKey.read(key)?.n !== n) return 'Rings go in one after the other.';
     return n > ringsOf(facts).values.count ? 'All rings are in already.' : ringPlace(n);
   },
 });
+
+/** The first ring whose joint is too near the one below, from 1; null where all are staggered. */
+function tooNear(jointsDeg: readonly number[], stagger: number): number | null {
+  const i = jointsDeg.findIndex((deg, at) => staggered(jointsDeg, at, deg, stagger).length > 0);
+  return i < 0 ? null : i + 1;
+}
 
 /** Rings that stand, innermost first; and the first that is not in: a ring pulled from the middle is the next that goes in. */
 const inOrder = (taken: readonly Reading[]): Reading[] =>

@@ -1,4 +1,4 @@
-import { type InferType, number, object, string } from 'yup';
+import { array, type InferType, number, object, string } from 'yup';
 import { ringsOf } from '../../arithmetic/packing/rings.ts';
 import { ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { len } from '../../quantities/say.ts';
@@ -20,11 +20,11 @@ import {
 import '../../judgement/sentences.ts';
 
 /** A length, mm, more than nothing. */
-const size = (group: string, label: string, max: number, decimals: number) =>
+const size = (group: string, label: string, max: number, decimals: number, later = false) =>
   number()
     .min(0.001)
     .max(max)
-    .meta(ask(group, label, { decimals }));
+    .meta(ask(group, label, { decimals, ...(later ? { later } : {}) }));
 
 /** A stuffing box packed and broken in. mm, rpm. */
 export const packingSetupSchema = object({
@@ -54,11 +54,16 @@ export const packingSetupSchema = object({
         ],
       }),
     ),
+  /** What the store keeps; the nearest of it is taken. Nothing said, the usual series. */
+  stockMm: array(number().moreThan(0).max(60).required())
+    .max(60)
+    .meta(ask('Packing', 'Sections in the store, mm')),
   boxes: number().integer().min(1).max(500).meta(ask('Packing', 'Boxes to pack in the outage')),
   /** The follower’s studs: how many, their pitch, and how far it may go from finger-tight. */
   studs: number().integer().min(2).max(8).required().meta(ask('Follower', 'Studs')),
-  studPitchMm: size('Follower', 'Their pitch', 10, 2).required(),
-  followerMm: size('Follower', 'Its way from finger-tight', 200, 1).required(),
+  /** Pitch and way are measured when the follower is on: asked at the break-in. */
+  studPitchMm: size('Follower', 'Their pitch', 10, 2, true),
+  followerMm: size('Follower', 'Its way from finger-tight', 200, 1, true),
   leakSchool: choice(HOUSE_RULES, 'Leakage', {
     'per-diameter': `8 to 12 drops a minute for each ${len(25, 0)}`,
     flat: 'one figure',
@@ -73,7 +78,16 @@ export const packingSetupSchema = object({
       }),
     ),
   ...shaftFields,
-  condition: conditionPart(['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'coupling']).required(),
+  condition: conditionPart([
+    'look',
+    'shaft',
+    'finish',
+    'runout',
+    'play',
+    'softfoot',
+    'coupling',
+    'belts',
+  ]).required(),
   schools: shaftSchools,
   maker: object({
     glandSpreadMm: fromSheet(5, 'Spread of the follower’s gaps'),

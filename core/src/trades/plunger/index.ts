@@ -2,14 +2,17 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { plungerSet } from './procedure.ts';
 import { type PlungerSetup, plungerSetupSchema, USUAL_PLUNGER } from './setup.ts';
+import { why } from './why.ts';
 import { words } from './words.ts';
 
 /** A V-ring set put on a plunger. */
 export const plungerTrade = defineTrade<PlungerSetup>({
   id: 'plunger',
   schema: plungerSetupSchema,
+  fits: 'gland-rings',
   usual: USUAL_PLUNGER,
   procedure: plungerSet,
   words,
+  why,
   example,
 });

@@ -3,7 +3,7 @@ import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, temp } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
@@ -83,7 +83,7 @@ export const sizesStep = kind(
     const [run, end, bore] = SIZES().map((p) => valueAt(facts, step, p.key));
     const { plungerLowerMm, plungerUpperMm, boreLowerMm, boreUpperMm } = facts.setup.maker;
     const u = Math.max(0.001, ...standing(facts, step.id).map((r) => r.instrument.step));
-    const one = resolutionUncertainty(u);
+    const one = readingUncertainty(u);
     const band = (code: string, what: string, mm: number, lower?: number, upper?: number): Finding[] =>
       lower === undefined && upper === undefined
         ? []

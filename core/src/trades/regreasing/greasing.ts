@@ -1,5 +1,6 @@
 import { greaseCompatibility } from '../../arithmetic/lubrication/compatibility.ts';
 import { regreasing, regreasingInterval } from '../../arithmetic/lubrication/regreasing.ts';
+import { nextDue } from '../../arithmetic/lubrication/run-in.ts';
 import { regreasingWatch, type WatchValues } from '../../arithmetic/lubrication/watch.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Place } from '../../engine/state.ts';
@@ -165,7 +166,7 @@ export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-wa
     const settled = result.values.state === 'falling-back' || result.values.state === 'back';
     const last = points.at(-1)?.minutes ?? 0;
     const key = `t/${nextCount(taken, 't/')}`;
-    const dueAt = settled || Number.isNaN(begun) ? null : minutesAfter(begun, last + EVERY_MIN);
+    const dueAt = settled || Number.isNaN(begun) ? null : minutesAfter(begun, nextDue(last));
     return {
       ...result,
       findings: [

@@ -35,7 +35,11 @@ export const regreaseSetupSchema = object({
     .max(1000)
     .required()
     .meta(ask(BEARING, 'Width', { decimals: 0 })),
-  speedRpm: number().min(0.1).max(50000).required().meta(ask(BEARING, 'Speed, rpm')),
+  speedRpm: number()
+    .min(0.1)
+    .max(50000)
+    .required()
+    .meta(ask(BEARING, 'Speed, rpm', { decided: true })),
   /** Temperature of the bearing in service, °C. */
   serviceC: number().min(-40).max(200).meta(ask(BEARING, 'Runs at')),
   dirtFactor: number().min(0.001).max(1).meta(ask(BEARING, 'Dirt factor, 1 is clean')),
@@ -43,7 +47,11 @@ export const regreaseSetupSchema = object({
   thickenerInside: choice(GREASE, 'In the bearing', THICKENERS).required(),
   thickenerFresh: choice(GREASE, 'In the gun', THICKENERS).required(),
   /** What one stroke of this gun gives, weighed once. */
-  gramsPerStroke: number().min(0.001).max(100).required().meta(ask(GREASE, 'One stroke of this gun, g')),
+  gramsPerStroke: number()
+    .min(0.001)
+    .max(100)
+    .required()
+    .meta(ask(GREASE, 'One stroke of this gun, g', { decided: true })),
   /** While it runs, slowly, until clean grease purges; or standing still until a relief opens. */
   how: choice(GREASE, 'Greased', {
     running: 'while it runs, slowly',

@@ -47,6 +47,12 @@ const setups: Record<string, SealSetup> = {
   },
   cassette: { ...cartridgeSeal, family: 'cassette' },
   'component seal': componentSeal,
+  // Faces invented: 112 by 102, balanced at 105.
+  'component seal, faces given': {
+    ...componentSeal,
+    glandMostNm: 40,
+    faces: { outsideMm: 112, insideMm: 102, balanceMm: 105, springN: 250 },
+  },
   'cartridge split seal': { ...cartridgeSeal, family: 'cartridge-split', jointScrews: 4, jointNm: 6 },
   'fully split seal': fullySplitSeal,
   'fully split seal, fastened': { ...fullySplitSeal, spacer: 'fastened', oRings: 'proud' },
@@ -102,6 +108,7 @@ const work: Example<SealSetup>['work'] = {
     h.read('baseline', 'baseline', family === 'clamp-split' ? 1.2 : 0.3, 'caliper'),
   throttle: (h) => h.follow('throttle', 'feeler', () => 0.05),
   gas: (h) => h.read('gas', 'gas', 0.15, 'pressure'),
+  breakaway: (h) => h.read('breakaway', 'breakaway', 4, 'wrench'),
   'gland-gaps': (h) => h.follow('gland-gaps', 'feeler', () => 0.5),
   proof: (h, { family }) => {
     [12, 15, 45, 1380].forEach((wait, i) => {

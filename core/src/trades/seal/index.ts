@@ -2,6 +2,7 @@ import { defineTrade, type TakingBack } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { sealFitting } from './procedure.ts';
 import { type SealSetup, sealSetupSchema, USUAL_SEAL } from './setup.ts';
+import { why } from './why.ts';
 import { words } from './words.ts';
 
 /** Seals whose impeller can be moved again with the clips back in. */
@@ -26,10 +27,12 @@ const IMPELLER: TakingBack<SealSetup> = {
 export const sealTrade = defineTrade<SealSetup>({
   id: 'seal',
   schema: sealSetupSchema,
+  fits: 'face-seal',
   usual: { ...USUAL_SEAL, impellerSet: true },
   byRules: ({ oRings, tail, spacer }) => ({ oRings, tail, spacer }),
   procedure: sealFitting,
   words,
+  why,
   example,
   reopening: ({ family }) => (CLIPPED.includes(family) ? IMPELLER : null),
 });

@@ -21,10 +21,13 @@ export const glandBolts = (
   ({
     id: 'glandbolts',
     title,
+    needs: snug ? [] : ['glandNm'],
     kind: boltsStep(
       sheetSet(title, (s) => ({
         count: s.glandBolts,
-        ...(snug ? { snug: true as const } : { makerTorqueNm: s.glandNm, usualNm: USUAL_GLAND_NM }),
+        ...(snug
+          ? { snug: true as const }
+          : { makerTorqueNm: s.glandNm, makerMostNm: s.glandMostNm, usualNm: USUAL_GLAND_NM }),
       })),
     ),
     guide,
@@ -34,11 +37,13 @@ export const glandBolts = (
 export const setScrews = (more: Partial<StepDefinition<SealSetup>> = {}): StepDefinition<SealSetup> => ({
   id: 'screws',
   title: 'Set screws',
+  needs: ['screwNm'],
   kind: boltsStep(
     sheetSet('Set screws', (s) => ({
       count: (s.dogs ?? 0) + (s.cups ?? 0),
       dogs: s.dogs ?? 0,
       makerTorqueNm: s.screwNm,
+      makerMostNm: s.screwMostNm,
       usualNm: USUAL_SCREW_NM,
     })),
   ),
@@ -54,10 +59,12 @@ export const screwsOf = (s: SealSetup): number => (s.dogs ?? 0) + (s.cups ?? 0);
 export const driveScrews: StepDefinition<SealSetup> = {
   id: 'screws',
   title: 'Drive screws',
+  needs: ['screwNm'],
   kind: boltsStep(
     sheetSet('Drive screws', (s) => ({
       count: screwsOf(s),
       makerTorqueNm: s.screwNm,
+      makerMostNm: s.screwMostNm,
       usualNm: USUAL_SCREW_NM,
     })),
   ),
@@ -73,10 +80,12 @@ export const jointScrews = (
 ): StepDefinition<SealSetup> => ({
   id,
   title,
+  needs: ['jointNm'],
   kind: boltsStep(
     sheetSet(title, (s) => ({
       count: s.jointScrews ?? 2,
       makerTorqueNm: s.jointNm,
+      makerMostNm: s.jointMostNm,
       usualNm: USUAL_SCREW_NM,
     })),
   ),

@@ -2,6 +2,7 @@ import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
+import { breakawayStep, facesOf } from './breakaway.ts';
 import { FAMILY_STEPS } from './families.ts';
 import type { SealSetup } from './setup.ts';
 import { SEAL_FAMILY_TITLE } from './setup.ts';
@@ -52,6 +53,8 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
       },
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       ...FAMILY_STEPS[setup.family](setup),
+      // With the coupling still apart.
+      ...(facesOf(setup) && setup.family !== 'purged' ? [breakawayStep] : []),
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       ...sealEnd(setup),
     ]),

@@ -1,5 +1,6 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import { ELASTOMERS, FLUIDS } from '../../arithmetic/seals/elastomers.ts';
+import { isBalance } from '../../arithmetic/seals/face-load.ts';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import type { O_RING_SCHOOLS, SPACER_SCHOOLS, TAIL_SCHOOLS } from '../../sources/schools.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
@@ -37,6 +38,7 @@ const POINTED = of('component', 'cartridge', 'cassette', 'cartridge-split');
 const SPLIT = of('cartridge-split', 'fully-split', 'clamp-split');
 const SHEET = 'Torques, from the seal’s sheet';
 const PRESSURE = 'Set screws by pressure';
+const FACES = 'Faces, from the drawing';
 
 const screws = (least: number, label: string, when?: Asked['when']) =>
   number()
@@ -51,6 +53,8 @@ const torque = (label: string, more: Partial<Asked>) =>
     .min(0.001)
     .max(2000)
     .meta(ask(SHEET, label, more));
+/** The upper end, where the sheet gives a range of torques. */
+const atMost = (label: string, when?: Asked['when']) => torque(`${label} (a range)`, when ? { when } : {});
 const missing = (what: string) => `${what} torque is missing: it comes from the maker’s sheet.`;
 /** What the bolts of a family are called, where its sheet must give their torque. */
 const named =
@@ -66,6 +70,22 @@ const drive: Asked['needed'] = (form) =>
     : Number(form.dogs || 0) + Number(form.cups || 0) > 0
       ? missing('The drive screws’')
       : undefined;
+
+const RING = ['oRingInsideMm', 'oRingSectionMm', 'oRingDepthMm'];
+/** A size of the O-ring on the shaft; one given, the others are wanted too. */
+const ringSize = (label: string, name: string, max = 1500) =>
+  number()
+    .min(0.1)
+    .max(max)
+    .meta(
+      ask('Elastomer', label, {
+        decimals: 2,
+        needed: (form) =>
+          RING.some((other) => other !== name && form[other])
+            ? `${label} is missing: its squeeze is worked out of all three.`
+            : undefined,
+      }),
+    );
 
 /** A seal fitted in a box. mm, MPa, N·m, °C. */
 export const sealSetupSchema = object({
@@ -140,25 +160,53 @@ export const sealSetupSchema = object({
   /** Gland, set screws, joint screws of a split part: how many, and the sheet’s torques. */
   glandBolts: screws(2, 'Gland or flange bolts').required(),
   glandNm: torque('Gland bolts to', {
+    later: true,
     needed: named('The gland bolts’', { 'clamp-split': 'The flange screws’', purged: 'The flange bolts’' }),
   }),
+  glandMostNm: atMost('Gland bolts, at the most'),
   dogs: screws(0, 'Set screws, dog point', POINTED),
   cups: screws(0, 'Set screws, cup point', SCREWED),
-  screwNm: torque('Set or drive screws to', { when: SCREWED, needed: drive }),
+  screwNm: torque('Set or drive screws to', { when: SCREWED, later: true, needed: drive }),
+  screwMostNm: atMost('Set or drive screws, at the most', SCREWED),
   jointScrews: screws(2, 'Joint screws', SPLIT),
   jointNm: torque('Joint or clamp-ring screws to', {
+    later: true,
     when: SPLIT,
     needed: named('The joint screws’', { 'clamp-split': 'The clamp ring’s' }),
   }),
+  jointMostNm: atMost('Joint or clamp-ring screws, at the most', SPLIT),
   boxPressureMpa: number()
     .min(0)
     .max(100)
     .meta(ask(PRESSURE, 'Pressure in the box', { when: SCREWED })),
   hardenedScrews: boolean().meta(ask(PRESSURE, 'Screws are hardened', { when: SCREWED })),
   caseHardened: boolean().meta(ask(PRESSURE, 'Shaft is case-hardened', { when: SCREWED })),
+  /** As the drawing gives them: with all four the breakaway torque is read beside what the faces ask for. */
+  faces: object({
+    outsideMm: number()
+      .min(1)
+      .max(1500)
+      .meta(ask(FACES, 'Outside diameter of the narrow face', { decimals: 1 })),
+    insideMm: number()
+      .min(1)
+      .max(1500)
+      .meta(ask(FACES, 'Inside diameter of it', { decimals: 1 })),
+    balanceMm: number()
+      .min(1)
+      .max(1500)
+      .meta(ask(FACES, 'Balance diameter', { decimals: 1 })),
+    springN: number().min(1).max(100_000).meta(ask(FACES, 'Spring force, N')),
+  })
+    .noUnknown()
+    .optional()
+    .default(undefined),
   elastomer: choice('Elastomer', 'O-rings', ELASTOMERS),
   fluid: choice('Elastomer', 'Fluid', FLUIDS),
   temperatureC: number().min(-100).max(400).meta(ask('Elastomer', 'At')),
+  /** The ring that seals it on the shaft: with all three its squeeze and stretch are told before it goes on. */
+  oRingInsideMm: ringSize('Shaft’s O-ring, inside diameter', 'oRingInsideMm'),
+  oRingSectionMm: ringSize('Shaft’s O-ring, section', 'oRingSectionMm', 30),
+  oRingDepthMm: ringSize('Depth of its groove, closed', 'oRingDepthMm', 30),
   /** By the house’s schools; where nothing is said, as we usually begin. */
   tail: choice(
     HOUSE_RULES,
@@ -232,6 +280,35 @@ export const sealSetupSchema = object({
         })
       : true,
   )
+  .test('torque-range', (s, context) => {
+    const turned = s
+      ? (['gland', 'screw', 'joint'] as const).find(
+          (set) => (s[`${set}MostNm`] ?? 9999) < (s[`${set}Nm`] ?? 0),
+        )
+      : undefined;
+    return turned
+      ? context.createError({
+          path: `${turned}MostNm`,
+          message: 'The range of this torque ends below where it begins.',
+        })
+      : true;
+  })
+  .test('faces', (s, context) => {
+    const { outsideMm, insideMm, balanceMm } = s?.faces ?? {};
+    if (outsideMm === undefined || insideMm === undefined) return true;
+    if (outsideMm <= insideMm)
+      return context.createError({
+        path: 'faces.insideMm',
+        message: 'The inside of the face is smaller than its outside.',
+      });
+    // The balance diameter lies at the face: between these the balance is that of a seal.
+    return balanceMm !== undefined && !isBalance(outsideMm, insideMm, balanceMm)
+      ? context.createError({
+          path: 'faces.balanceMm',
+          message: 'With this balance diameter it is no seal: it lies at the face, or a little inside it.',
+        })
+      : true;
+  })
   .test('throttle-seat', (s, context) =>
     s?.family === 'purged' && s.condition?.seat !== 'throttle'
       ? context.createError({

@@ -1,4 +1,5 @@
 import { elastomerGuide } from '../../arithmetic/seals/elastomers.ts';
+import { oRing } from '../../arithmetic/seals/o-ring.ts';
 import { purgeGas } from '../../arithmetic/seals/purge.ts';
 import { setScrewRule } from '../../arithmetic/seals/set-screws.ts';
 import { standing } from '../../engine/facts.ts';
@@ -30,10 +31,26 @@ export const sealParts = stepKind<SealSetup, null>('seal-parts', {
             caseHardened: s.caseHardened,
           })
         : null;
+    const ring =
+      s.oRingInsideMm && s.oRingSectionMm && s.oRingDepthMm
+        ? oRing({
+            insideMm: s.oRingInsideMm,
+            sectionMm: s.oRingSectionMm,
+            depthMm: s.oRingDepthMm,
+            seatMm: s.shaftMm,
+            // The ring of a component seal creeps along the shaft as the face wears; that of a sleeve stands still.
+            use: s.family === 'component' ? 'moving' : 'static',
+          })
+        : null;
     const asked = itemFindings(facts, step);
     return {
-      findings: [...(screws?.findings ?? []), ...(guide?.findings ?? []), ...asked],
-      working: [...(screws?.working ?? []), ...(guide?.working ?? [])],
+      findings: [
+        ...(screws?.findings ?? []),
+        ...(guide?.findings ?? []),
+        ...(ring?.findings ?? []),
+        ...asked,
+      ],
+      working: [...(screws?.working ?? []), ...(guide?.working ?? []), ...(ring?.working ?? [])],
       beams: [],
       values: null,
       next: null,

@@ -160,7 +160,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
       item('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
       ...(setup.family === 'purged' ? [] : [item('Pipes', 'vented', 'Box vented and filled.')]),
     ],
-    { standsOn: ['handturn'] },
+    { standsOn: ['handturn', 'breakaway'] },
   ),
   ...(setup.family === 'purged' ? [gas] : []),
   asked(

@@ -71,6 +71,14 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
     const open = all.findIndex((i) => said(facts, step, i.id) !== 'yes');
     return open < 0 ? all : all.slice(0, open + 1);
   },
+  ahead(facts, step) {
+    const done = doneOf(facts);
+    const rounds = roundsOf(facts, step);
+    if (rounds === done) return [];
+    const all = roundItems(rounds);
+    const open = all.findIndex((i) => said(facts, step, i.id) !== 'yes');
+    return open < 0 ? [] : all.slice(open + 1);
+  },
   report(facts, step) {
     const rounds = roundsOf(facts, step);
     const looking = rounds > doneOf(facts);

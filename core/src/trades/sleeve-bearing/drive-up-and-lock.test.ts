@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asta, imke, refuses, step, toDriveUp, toLock } from '../../testing/test-stand.ts';
+import { asta, hand, imke, refuses, step, toDriveUp, toLock } from '../../testing/test-stand.ts';
 import type { DriveUpStepValues } from './drive-up.ts';
 
 describe('drive-up and lock', () => {
@@ -70,6 +70,19 @@ describe('drive-up and lock', () => {
     refuses(() => h.read('driveup', 'lock/deg45', 4, 'protractor'), /stands now/);
   });
 
+  it('the gap to the next tab along the rim of the nut is the same angle', () => {
+    const rimMm = 130;
+    const h = toDriveUp(hand({ nutRimMm: rimMm }));
+    h.drive(0, 0.1, 0.1);
+    // Geometry: 4° of a rim of 130 are π·130·4/360 = 4.538 mm; more than one of 17 tabs, 21.2°, is not believable.
+    refuses(() => h.read('driveup', 'rim/deg0', 25, 'caliper'), /believable/);
+    h.read('driveup', 'rim/deg0', 4.538, 'caliper').drive(45, 0.085, 0.085).drive(90, 0.07, 0.07);
+    const v = step(h, 'driveup').report?.values as DriveUpStepValues;
+    const spacing = 360 / 68;
+    expect(v.lock.least?.forwardDeg).toBeCloseTo((((4 - 90) % spacing) + spacing) % spacing, 2);
+    refuses(() => toDriveUp().drive(0, 0.1, 0.1).read('driveup', 'rim/deg0', 4, 'caliper'), /no such place/i);
+  });
+
   it('the lock goes forward only, and its own readings decide the residual', () => {
     const h = toLock();
     refuses(() => h.read('lock', 'final/A/1', 0.05, 'feeler'), /turned on/);
@@ -88,11 +101,17 @@ describe('drive-up and lock', () => {
   });
 
   it('a lock too close to call asks for repeats, and they settle it', () => {
-    const h = toLock().lock(3, [[0.055, 0.055]]);
-    expect(step(h, 'lock').verdict).toBe('too-close');
+    const h = toLock().read('lock', 'turn', 3, 'protractor');
+    // Bent, a tab is not felt through: not before the clearance is felt, nor while it is too close to call.
+    refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
+    h.read('lock', 'final/A/1', 0.055, 'feeler').read('lock', 'final/B/1', 0.055, 'feeler');
+    expect(step(h, 'lock').blocking.map((f) => f.verdict)).toContain('too-close');
+    expect(step(h, 'lock').report?.act).toMatch(/three times more, then bend/);
     refuses(() => h.pass('lock'), /too close/);
+    refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
     for (const n of [2, 3, 4, 5])
       h.read('lock', `final/A/${n}`, 0.05, 'feeler').read('lock', `final/B/${n}`, 0.05, 'feeler');
+    h.answerAll('lock');
     expect(step(h, 'lock').blocking).toEqual([]);
   });
 });

@@ -10,9 +10,10 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { benchClearance } from './bench-clearance.ts';
@@ -75,7 +76,7 @@ export function anglePlace(
   minDeg: number,
   maxDeg: number,
 ): 'short' | 'in-band' | 'over-driven' {
-  if (decide(turnedDeg, resolutionUncertainty(stepDeg), { upper: maxDeg }).verdict === 'reject')
+  if (decide(turnedDeg, readingUncertainty(stepDeg), { upper: maxDeg }).verdict === 'reject')
     return 'over-driven';
   return turnedDeg < minDeg ? 'short' : 'in-band';
 }
@@ -94,7 +95,8 @@ export const angleBeam = (
   target: (minDeg + maxDeg) / 2,
   lower: minDeg,
   upper: maxDeg,
-  expanded: 2 * resolutionUncertainty(stepDeg),
+  expanded: 2 * readingUncertainty(stepDeg),
+  doubt: doubtSaid({ count: 1, stepMm: stepDeg, say: (deg) => `${deg.toFixed(1)}°` }),
   verdict,
 });
 

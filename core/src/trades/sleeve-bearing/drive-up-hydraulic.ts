@@ -4,7 +4,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
-import { resolutionUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { driveUpBand } from './drive-up-band.ts';
@@ -258,7 +258,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
       },
     ];
   // The gauge's own doubt is part of it: one whose step is a third of the pressure cannot tell five parts in a hundred.
-  const doubt = 2 * resolutionUncertainty(read.instrument.step);
+  const doubt = 2 * readingUncertainty(read.instrument.step);
   const off = Math.abs(read.value - wantedMpa);
   const shared = {
     code: 'hydraulic.start',

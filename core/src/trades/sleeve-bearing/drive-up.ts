@@ -4,7 +4,12 @@ import {
   driveUpForecast,
 } from '../../arithmetic/bearings/drive-up-forecast.ts';
 import { type LockAlignmentValues, lockAlignment } from '../../arithmetic/bearings/lock-alignment.ts';
-import { lockMeasure, lockMeasureNow, lockPatterns } from '../../arithmetic/bearings/lock-stops.ts';
+import {
+  lockMeasure,
+  lockMeasureNow,
+  lockPatterns,
+  rimDegrees,
+} from '../../arithmetic/bearings/lock-stops.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
@@ -33,6 +38,8 @@ const ANGLE_MOST_DEG = 3600;
 /** Where a row is felt: nut angle from snug, row, repeat; and where the gap to the next tab was measured. */
 export const feltKey = placeKey('deg{deg}/{row:A|B}/{n}');
 export const tabKey = placeKey('lock/deg{deg}');
+/** The same gap, measured along the nut's rim in mm. */
+const rimKey = placeKey('rim/deg{deg}');
 /** Where a row is felt once more with the nut locked. */
 export const finalKey = placeKey('final/{row:A|B}/{n}');
 
@@ -139,7 +146,7 @@ export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up
 /** May this place be read as the nut stands? */
 function readable(facts: Facts<SleeveSetup>, key: string): Place | string {
   const last = lastDeg(facts);
-  const gap = tabKey.read(key);
+  const gap = tabKey.read(key) ?? rimKey.read(key);
   if (gap) {
     if (last === null || gap.deg !== last) return 'Measure the gap to the next tab where the nut stands now.';
     if (readingAt(facts, 'driveup', key))
@@ -164,11 +171,15 @@ function readable(facts: Facts<SleeveSetup>, key: string): Place | string {
 function furtherOn(facts: Facts<SleeveSetup>, angleDeg: number): PlaceChoice[] {
   const row = 'A' as const;
   const again = 1 + countAt(facts, angleDeg, row);
+  const felt = again > 1;
   return [
     { key: feltKey.write({ deg: angleDeg + 45, row, n: 1 }), label: '⅛ on' },
     { key: feltKey.write({ deg: angleDeg + 22.5, row, n: 1 }), label: '1/16 on' },
-    { key: feltKey.write({ deg: angleDeg, row, n: again }), label: 'Again here' },
+    ...(felt ? [{ key: feltKey.write({ deg: angleDeg, row, n: again }), label: 'Again here' }] : []),
     { key: tabKey.write({ deg: angleDeg }), label: 'Gap to tab' },
+    ...(facts.setup.nutRimMm === undefined
+      ? []
+      : [{ key: rimKey.write({ deg: angleDeg }), label: 'Gap along the rim' }]),
   ].filter((c) => typeof readable(facts, c.key) !== 'string');
 }
 
@@ -250,7 +261,13 @@ const base = (facts: Facts<SleeveSetup>) => {
 function phaseOf(facts: Facts<SleeveSetup>): DriveUpStepValues['phase'] {
   const found = standing(facts, 'driveup').flatMap((r) => {
     const gap = tabKey.read(r.place);
-    return gap ? [{ atDeg: gap.deg, forwardDeg: r.value }] : [];
+    const along = rimKey.read(r.place);
+    const rimMm = facts.setup.nutRimMm;
+    return gap
+      ? [{ atDeg: gap.deg, forwardDeg: r.value }]
+      : along && rimMm !== undefined
+        ? [{ atDeg: along.deg, forwardDeg: rimDegrees(r.value, rimMm) }]
+        : [];
   });
   return found.at(-1) ?? null;
 }
@@ -296,6 +313,20 @@ function nextPlace(facts: Facts<SleeveSetup>, v: DriveUpForecastValues, angleDeg
   return at(angleDeg + v.suggestedStepDeg, 'A', 1);
 }
 
+/** The gap to the next tab along the nut's rim, where its diameter is known. */
+export function rimPlace(setup: SleeveSetup, key: string): Place | null {
+  if (setup.nutRimMm === undefined) return null;
+  const { label, high } = lockMeasure(setup);
+  return {
+    key,
+    label: `${label}, along the rim`,
+    quantity: 'length',
+    low: 0,
+    high: Number(((Math.PI * setup.nutRimMm * high) / 360).toFixed(3)),
+    instrumentKinds: ['caliper'],
+  };
+}
+
 function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   const setup = facts.setup;
   if (tabKey.read(key)) {
@@ -307,6 +338,7 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
       instrumentKinds: ['protractor'],
     };
   }
+  if (rimKey.read(key)) return rimPlace(setup, key);
   const at = feltKey.read(key);
   if (!at || at.deg > ANGLE_MOST_DEG || at.n < 1 || at.n > 9) return null;
   const times = at.n > 1 ? `, again (${at.n})` : '';

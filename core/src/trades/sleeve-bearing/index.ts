@@ -1,9 +1,11 @@
+import { stampSays } from '../../arithmetic/bearings/stamp.ts';
 import { standing } from '../../engine/facts.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
 import { sleeveBearing } from './procedure.ts';
 import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
+import { why } from './why.ts';
 import { words } from './words.ts';
 
 /** A bearing with a tapered bore fitted on its adapter sleeve. */
@@ -12,10 +14,13 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
   also: ['sleeve-bearing.feelers'],
   oldest: true,
   schema: sleeveSetupSchema,
+  fits: 'rolling-bearing',
+  fromStamp: (text) => stampSays(text, ['boreMm', 'taper', 'clearanceClass', 'shaftMm']),
   usual: { ...USUAL_SETUP, ...USUAL_PARTS },
   byRules: (rules) => (rules.driveUp === 'feelers' ? {} : { driveUp: { school: rules.driveUp } }),
   procedure: sleeveBearing,
   words,
+  why,
   example,
   reopening: () => ({
     does: 'Dismount the bearing',

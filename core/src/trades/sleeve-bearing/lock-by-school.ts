@@ -1,6 +1,6 @@
 import { mountingLimits } from '../../arithmetic/bearings/clearance-table.ts';
 import { type CrossCheckValues, crossCheck } from '../../arithmetic/bearings/cross-check.ts';
-import { lockMeasure, lockMeets, lockSpacing } from '../../arithmetic/bearings/lock-stops.ts';
+import { lockMeasure, lockMeets, lockSpacing, rimDegrees } from '../../arithmetic/bearings/lock-stops.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
@@ -11,7 +11,7 @@ import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { benchClearance } from './bench-clearance.ts';
-import { finalKey, pairsOf } from './drive-up.ts';
+import { finalKey, pairsOf, rimPlace } from './drive-up.ts';
 import {
   angleBeam,
   anglePlace,
@@ -62,7 +62,12 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
       read && driven.school === 'hydraulic'
         ? travelAt(facts, read.value)
         : (driven.travelMm ?? 0) + pitchTravel;
-    const gapAt = (key: 'gap' | 'backgap') => readingAt(facts, step.id, key)?.value ?? null;
+    const gapAt = (key: 'gap' | 'backgap'): number | null => {
+      const along = readingAt(facts, step.id, `${key}-rim`);
+      return along && setup.nutRimMm !== undefined
+        ? rimDegrees(along.value, setup.nutRimMm)
+        : (readingAt(facts, step.id, key)?.value ?? null);
+    };
     const [gap, backGap] = [gapAt('gap'), gapAt('backgap')];
     const meets = gap === null ? null : lockMeets(setup, gap, 'forward');
     const backMeets = backGap === null ? null : lockMeets(setup, backGap, 'back');
@@ -151,7 +156,7 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
     if (!place) return 'There is no such place here.';
     if (readingAt(facts, step.id, key))
       return `${place.label} already has a reading. Withdraw it, with a reason, to enter it again.`;
-    if (key !== 'turn' && key !== 'gap' && !readingAt(facts, step.id, 'turn'))
+    if (!['turn', 'gap', 'gap-rim'].includes(key) && !readingAt(facts, step.id, 'turn'))
       return 'First enter how far the nut was turned on to its lock.';
     return place;
   },
@@ -163,11 +168,18 @@ const feels = (facts: Facts<SleeveSetup>): boolean => facts.setup.driveUp?.feele
 /** An indicator that still stands on the nut says the travel better than its thread does. */
 function choicesOf(facts: Facts<SleeveSetup>, turned: boolean): PlaceChoice[] {
   const open = (key: string) => !readingAt(facts, 'lock', key);
+  const gap = (key: 'gap' | 'backgap', label: string): PlaceChoice[] =>
+    open(key) && open(`${key}-rim`)
+      ? [
+          { key, label },
+          ...(facts.setup.nutRimMm === undefined
+            ? []
+            : [{ key: `${key}-rim`, label: `${label}, along the rim` }]),
+        ]
+      : [];
   return [
-    ...(!turned && open('gap') ? [{ key: 'gap', label: 'Gap to the next' }] : []),
-    ...(turned && twoNuts(facts) && open('back') && open('backgap')
-      ? [{ key: 'backgap', label: 'Gap back to its lock' }]
-      : []),
+    ...(turned ? [] : gap('gap', 'Gap to the next')),
+    ...(turned && twoNuts(facts) && open('back') ? gap('backgap', 'Gap back to its lock') : []),
     ...(turned && schoolOf(facts.setup) === 'hydraulic' && open('indicator')
       ? [{ key: 'indicator', label: 'Indicator at the lock' }]
       : []),
@@ -307,6 +319,7 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
     const { label, high } = lockMeasure(facts.setup);
     return { ...angle(key === 'gap' ? label : `${label}, going back`), high };
   }
+  if (key === 'gap-rim' || (key === 'backgap-rim' && twoNuts(facts))) return rimPlace(facts.setup, key);
   if (key === 'indicator')
     return schoolOf(facts.setup) === 'hydraulic'
       ? {

@@ -72,6 +72,7 @@ const safe = (setup: SleeveSetup) =>
 const CAP: StepDefinition<SleeveSetup> = {
   id: 'bolts',
   title: 'Cap bolts',
+  needs: ['boltSize', 'boltGrade', 'boltCount'],
   kind: boltsStep((s: SleeveSetup) => {
     const set = capBolts(s);
     return specOf('Cap bolts', set, { layout: layoutOf(set), housing: true });

@@ -39,6 +39,7 @@ const capped = {
 const chosenCap = (what: string) => ({
   ...capped,
   decided: true,
+  later: true,
   needed: `${what} of the cap bolts is missing.`,
 });
 
@@ -178,6 +179,11 @@ export const sleeveSetupSchema = object({
   nutSlots: number().integer().min(1).max(24).required().meta(ask(SLEEVE, 'Nut slots')),
   washerTabs: number().integer().min(1).max(60).required().meta(ask(SLEEVE, 'Washer tabs')),
   lock: lockSchema.optional().default(undefined),
+  /** The nut's diameter at its rim: where it is known, the gap to the tab can be measured along the rim. */
+  nutRimMm: number()
+    .min(10)
+    .max(1000)
+    .meta(ask(SLEEVE, 'Nut’s diameter at the rim', { decimals: 1 })),
   feltAt: choice(SLEEVE, 'Gap is felt', {
     top: 'top (ring standing)',
     bottom: 'bottom (ring hanging)',
@@ -207,7 +213,10 @@ export const sleeveSetupSchema = object({
     { driveup: 'drive-up', lock: 'lock', bolts: 'cap bolts', handturn: 'hand turn', sign: 'signature' },
     CAP,
   ),
-  condition: conditionPart(['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'housings'], 'given')
+  condition: conditionPart(
+    ['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'housings', 'belts'],
+    'given',
+  )
     .optional()
     .default(undefined),
   ...bearingParts,
@@ -215,10 +224,13 @@ export const sleeveSetupSchema = object({
   maker: makerSchema.required(),
 })
   .noUnknown()
-  .test(
-    'shaft-in-bore',
-    'The shaft must be smaller than the bearing bore: the sleeve stands between them.',
-    (s) => !s || !(s.shaftMm >= s.boreMm),
+  .test('shaft-in-bore', (s, context) =>
+    s && s.shaftMm >= s.boreMm
+      ? context.createError({
+          path: 'shaftMm',
+          message: 'The shaft must be smaller than the bearing bore: the sleeve stands between them.',
+        })
+      : true,
   )
   .test('sleeve-shaft', (s, context) =>
     s && s.boreMm > 18 && s.boreMm <= 500 && s.shaftMm < s.boreMm && !isSleeveShaft(s.shaftMm, s.boreMm)
@@ -274,15 +286,12 @@ export const pitchOf = (
     ? { pitchMm: sleevePitch(setup.boreMm), assumed: true }
     : { pitchMm: setup.pitchMm, assumed: false };
 
-/** The cap bolts of a block that has a cap. @throws RangeError where they are not in the setup: a fault of ours */
+/** The cap bolts of a block that has a cap, as far as they were said. */
 export function capBolts(s: SleeveSetup): BoltSet {
-  const { boltSize: size, boltGrade: grade, boltCount: count } = s;
-  if (size === undefined || grade === undefined || count === undefined)
-    throw new RangeError('The cap bolts are not in this setup.');
   return {
-    size,
-    grade,
-    count,
+    size: s.boltSize,
+    grade: s.boltGrade,
+    count: s.boltCount,
     friction: s.friction ?? 'oiled',
     layout: s.boltLayout,
     makerTorqueNm: s.maker.torqueNm,

@@ -1,5 +1,5 @@
 import type { TradeWords } from '../../engine/trade.ts';
-import { boltsCame, boltsRow, hottestCame, orDash, type Row, shaftCame } from '../../steps/came.ts';
+import { boltsCame, boltsRow, firstHoursCame, orDash, type Row, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
@@ -18,13 +18,13 @@ export const words: TradeWords<SleeveSetup> = {
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const { boltCount, boltSize, boltGrade } = state.setup;
-    const hottest = hottestCame(state);
+    const firstHours = firstHoursCame(state);
     const results = {
       ...shaft,
       ...conditionCame(state),
       ...endedAt(state),
       torqueNm: boltsCame(state, 'bolts'),
-      hottestC: hottest.hottestC,
+      ...firstHours.results,
     };
     return {
       results,
@@ -36,7 +36,7 @@ export const words: TradeWords<SleeveSetup> = {
         ...(results.travelMm === null ? [] : [['Drive-up', orDash(results.travelMm)] as Row]),
         ['Nut from snug', results.nutDeg === null ? '–' : `${(results.nutDeg / 360).toFixed(2)} turn`],
         boltsRow('Cap bolts', `${boltCount} × ${boltSize} ${boltGrade}`, results.torqueNm),
-        ...hottest.rows,
+        ...firstHours.rows,
       ],
     };
   },

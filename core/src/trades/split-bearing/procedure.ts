@@ -1,6 +1,6 @@
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
 import { baseStep, endSteps, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
-import { type BoltSet, layoutOf } from '../../steps/bearing/fitting-parts.ts';
+import { type BoltSet, boltNeeds, layoutOf } from '../../steps/bearing/fitting-parts.ts';
 import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
@@ -103,6 +103,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
   const seat: StepDefinition<SplitSetup> = {
     id: 'seat',
     title: 'Seating loop',
+    needs: boltNeeds('clampScrews'),
     kind: boltsStep((s: SplitSetup) =>
       specOf('Clamp screws', set(s, 'clampScrews'), { layout: 'halves', seatingDeg: SETTLED_DEG }),
     ),
@@ -151,6 +152,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       {
         id: 'outer',
         title: 'Outer race',
+        needs: boltNeeds('jointScrews'),
         kind: boltsStep((s: SplitSetup) => specOf('Joint screws', set(s, 'jointScrews'))),
         itemsFirst: true,
         guide: 'Halves in the cartridge; joints tightened side about, the transition felt with a fingernail.',
@@ -215,6 +217,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       {
         id: 'cartridge',
         title: 'Cartridge',
+        needs: boltNeeds('cartridgeBolts'),
         kind: boltsStep((s: SplitSetup) => specOf('Cartridge bolts', set(s, 'cartridgeBolts'))),
         itemsFirst: true,
         guide: 'Lower half rotated in, upper half with the lubrication port on top; joints torqued, no gap.',
@@ -252,6 +255,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       {
         id: 'bolts',
         title: 'Cap bolts',
+        needs: boltNeeds('capBolts'),
         kind: boltsStep((s: SplitSetup) =>
           specOf('Cap bolts', set(s, 'capBolts'), {
             layout: layoutOf(set(s, 'capBolts')),

@@ -74,7 +74,16 @@ export const splitSetupSchema = object({
   clampScrews: boltSet('Clamp screws').required(),
   cartridgeBolts: boltSet('Cartridge bolts', HALVES).required(),
   capBolts: boltSet('Cap bolts', ROWS).required(),
-  condition: conditionPart(['look', 'shaft', 'finish', 'runout', 'play', 'softfoot', 'housings']).required(),
+  condition: conditionPart([
+    'look',
+    'shaft',
+    'finish',
+    'runout',
+    'play',
+    'softfoot',
+    'housings',
+    'belts',
+  ]).required(),
   ...splitParts,
   schools: shaftSchools,
   maker: object({

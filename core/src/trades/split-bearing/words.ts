@@ -2,7 +2,7 @@ import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { len, num } from '../../quantities/say.ts';
 import { bolts } from '../../steps/bolts.ts';
-import { boltsCame, boltsRow, hottestCame, shaftCame } from '../../steps/came.ts';
+import { boltsCame, boltsRow, firstHoursCame, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
@@ -25,7 +25,7 @@ export const words: TradeWords<SplitSetup> = {
     const gapsMm = race && race.a !== null && race.b !== null ? ([race.a, race.b] as const) : null;
     const seatingRounds = bolts.valuesOf(reportAt(state, 'seat'))?.settling.length ?? null;
     const torqueNm = boltsCame(state, 'bolts');
-    const hottest = hottestCame(state);
+    const firstHours = firstHoursCame(state);
     const { count, size, grade } = state.setup.capBolts;
     return {
       results: {
@@ -34,14 +34,14 @@ export const words: TradeWords<SplitSetup> = {
         gapsMm,
         seatingRounds,
         torqueNm,
-        hottestC: hottest.hottestC,
+        ...firstHours.results,
       },
       rows: [
         row,
         ['Race gaps, both joints', gapsMm === null ? '–' : `${num(gapsMm[0])} and ${len(gapsMm[1])}`],
         ['Seating rounds', seatingRounds === null ? '–' : String(seatingRounds)],
         boltsRow('Cap bolts', `${count} × ${size} ${grade}`, torqueNm),
-        ...hottest.rows,
+        ...firstHours.rows,
       ],
     };
   },

@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { conditionSurvey } from './procedure.ts';
 import { type ConditionSetup, conditionSetupSchema, USUAL_CONDITION } from './setup.ts';
+import { why } from './why.ts';
 import { words } from './words.ts';
 
 /** A machine surveyed: is this shaft, and the box round it, fit to receive anything? */
@@ -11,5 +12,6 @@ export const surveyTrade = defineTrade<ConditionSetup>({
   usual: USUAL_CONDITION,
   procedure: conditionSurvey,
   words,
+  why,
   example,
 });

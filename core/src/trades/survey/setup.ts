@@ -23,7 +23,7 @@ export const conditionSetupSchema = object({
   ...everyJob,
   holdBefore: holdBefore({ verdict: 'verdict', sign: 'signature' }),
   ...shaftFields,
-  condition: conditionPart(MEASURES).required(),
+  condition: conditionPart(MEASURES, 'asked', { inSight: true }).required(),
   schools: shaftSchools,
   maker: object({ ...makerShaft, ...makerCondition })
     .noUnknown()

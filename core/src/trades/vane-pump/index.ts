@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { vanePumpSeals } from './procedure.ts';
 import { USUAL_VANE_PUMP, type VanePumpSetup, vanePumpSetupSchema } from './setup.ts';
+import { why } from './why.ts';
 import { words } from './words.ts';
 
 /** A vane pump's seals changed in its heads. */
@@ -11,5 +12,6 @@ export const vanePumpTrade = defineTrade<VanePumpSetup>({
   usual: USUAL_VANE_PUMP,
   procedure: vanePumpSeals,
   words,
+  why,
   example,
 });

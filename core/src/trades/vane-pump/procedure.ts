@@ -52,6 +52,7 @@ const drawn = (
 ): Step => ({
   id,
   title,
+  needs: [rods ? 'headNm' : 'capNm'],
   kind: boltsStep<VanePumpSetup>((s) => ({
     what: title,
     count: count(s),

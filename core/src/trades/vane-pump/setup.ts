@@ -32,7 +32,12 @@ const torque = (label: string, what: string) =>
   number()
     .min(0.001)
     .max(2000)
-    .meta(ask(SHEET, label, { needed: `${what} torque is missing: it comes from the maker’s sheet.` }));
+    .meta(
+      ask(SHEET, label, {
+        later: true,
+        needed: `${what} torque is missing: it comes from the maker’s sheet.`,
+      }),
+    );
 
 /** A vane pump whose seals sit in its heads, changed in its pipes. mm, N·m. */
 export const vanePumpSetupSchema = object({

@@ -75,7 +75,7 @@ export function BoltFigure({ values }: { values: BoltValues }) {
   return (
     <svg
       viewBox="0 0 640 300"
-      className="block max-h-[15rem] w-full"
+      className="block max-h-[15rem] w-full overflow-visible lg:[@media(max-height:790px)]:max-h-36"
       role="img"
       aria-label={next === null ? `All ${spec.what.toLowerCase()} tight` : `${spec.what}: ${next} is next`}
     >

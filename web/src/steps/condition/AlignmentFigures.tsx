@@ -10,6 +10,8 @@ import { useSettings } from '../../ui/settings.tsx';
 
 const W = 700;
 const H = 292;
+/** Room for the four readings of each dial under both planes. */
+const COUPLING_H = 318;
 
 /** Base plate from above: each foot, its gap (or gaps), and the shim it wants. */
 export function SoftFootFigure({
@@ -113,6 +115,7 @@ function CouplingPlane({
   values: v,
   up,
   down,
+  targetMm = 0,
 }: {
   y: number;
   name: string;
@@ -120,6 +123,8 @@ function CouplingPlane({
   values: CouplingStepValues;
   up: string;
   down: string;
+  /** Where the driver is to stand cold: the level line is that then. */
+  targetMm?: number | undefined;
 }) {
   const { unit } = useSettings();
   const middle = v.method === 'reverse' ? (v.dialDistanceMm ?? 0) / 2 : 0;
@@ -199,6 +204,9 @@ function CouplingPlane({
       ))}
       {plane && (
         <Label x={W - 4} y={y - 44} anchor="end" tone="steel" size={14}>
+          {targetMm
+            ? `cold place ${lengthDigits(Math.abs(targetMm), unit, 2)} ${targetMm < 0 ? 'low' : 'high'} · `
+            : ''}
           offset {lengthDigits(plane.offsetMm, unit)}, {lengthDigits(plane.anglePer100Mm, unit, 4)} per 100 ·
           drawn ×{times}
         </Label>
@@ -235,14 +243,14 @@ export function CouplingFigure({
             : 'face'}
         : top, right, bottom, left
       </Label>
-      <Figure x={x} y={270} anchor="start" size={14}>
+      <Figure x={x} y={290} anchor="start" size={14}>
         {r.map((m) => (m === null ? '·' : lengthDigits(m, unit))).join('  ')}
       </Figure>
     </g>
   );
   return (
     <svg
-      viewBox={`0 0 ${W} ${H}`}
+      viewBox={`0 0 ${W} ${COUPLING_H}`}
       className="block w-full"
       role="img"
       aria-label="Coupling from the side and from above, with the moves of the feet"
@@ -254,6 +262,7 @@ export function CouplingFigure({
         values={v}
         up="lay in"
         down="take out"
+        targetMm={v.targetOffsetMm}
       />
       <CouplingPlane
         y={192}
@@ -265,7 +274,7 @@ export function CouplingFigure({
       />
       {clock('rim', v.rim, 4)}
       {clock('second', v.second, 352)}
-      <Label x={4} y={H - 5} anchor="start" tone="muted" size={14}>
+      <Label x={4} y={COUPLING_H - 5} anchor="start" tone="muted" size={14}>
         left the driven shaft, right the driver with its feet; lengths to scale, misalignment enlarged, {unit}
       </Label>
     </svg>

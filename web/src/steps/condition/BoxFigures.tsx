@@ -95,6 +95,7 @@ export function FaceFigure({
         active={active}
         wanted={v.wanted}
         title="face"
+        prefix="turn/"
         mark={
           v.tiltDeg === null || (v.tiltMmPer100 ?? 0) < 0.001
             ? null

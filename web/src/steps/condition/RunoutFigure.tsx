@@ -2,6 +2,7 @@ import { roundedDown } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
 import { lengthDigits } from '@fulcrant/core/quantities/length';
 import type { RunoutStepValues } from '@fulcrant/core/steps/condition/runout';
 import { Figure, Label } from '../../figures/drawing.tsx';
+import { useMending } from '../../figures/mend.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 import { SeatView } from './SeatView.tsx';
 import { TurnView } from './TurnView.tsx';
@@ -26,6 +27,7 @@ type Props = {
  */
 export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props) {
   const { unit } = useSettings();
+  const mending = useMending();
   const { stations } = values;
   const worst = stations.reduce(
     (w, s, i) => ((s.values.tirMm ?? -1) > (stations[w]?.values.tirMm ?? -1) ? i : w),
@@ -56,7 +58,7 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
     <svg
       viewBox={`0 0 ${W} ${H}`}
       className="block w-full"
-      role="img"
+      role={mending ? 'group' : 'img'}
       aria-label={`Shaft with ${stations.length} stations from the side, and station ${at + 1} from the end with ${here?.readings.length ?? 0} readings`}
     >
       <SeatView
@@ -85,25 +87,29 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
         </g>
       )}
       <g>
-        {(['TIR', '1×', '2×', '3×'] as const).map((name, row) => (
+        {(['at', 'TIR', '1×', '2×', '3×'] as const).map((name, row) => (
           <g key={name}>
-            <Label x={4} y={AXIS_Y + r + 34 + row * 18} anchor="start" tone="muted" size={15}>
+            <Label x={4} y={AXIS_Y + r + 30 + row * 17} anchor="start" tone="muted" size={15}>
               {name}
             </Label>
             {stations.map((s, i) => {
-              const wave = s.values.taken >= values.wanted ? s.values.harmonics[row - 1] : undefined;
-              const v = row === 0 ? s.values.tirMm : (wave?.amplitudeMm ?? null);
+              const wave = s.values.taken >= values.wanted ? s.values.harmonics[row - 2] : undefined;
+              const v = row === 0 ? s.atMm : row === 1 ? s.values.tirMm : (wave?.amplitudeMm ?? null);
               const spread = 70 + (i + 0.5) * (300 / stations.length);
               return (
                 <Figure
                   key={s.atMm}
                   x={spread}
-                  y={AXIS_Y + r + 34 + row * 18}
-                  tone={v === null ? 'muted' : i === at ? 'brass' : 'ink'}
+                  y={AXIS_Y + r + 30 + row * 17}
+                  tone={v === null || row === 0 ? 'muted' : i === at ? 'brass' : 'ink'}
                   size={stations.length > 4 ? 12.5 : 14.5}
-                  strong={row === 0}
+                  strong={row === 1}
                 >
-                  {v === null ? '·' : lengthDigits(v, unit)}
+                  {v === null
+                    ? '·'
+                    : row === 0
+                      ? lengthDigits(v, unit, unit === 'mm' ? 0 : 2)
+                      : lengthDigits(v, unit)}
                 </Figure>
               );
             })}
@@ -116,7 +122,7 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
         </Label>
       )}
       <Label x={4} y={H - 5} anchor="start" tone="muted" size={14}>
-        shaft to scale; TIR and amplitudes by station in {unit}
+        shaft to scale; stations along the seat, TIR and amplitudes in {unit}
       </Label>
       {here && (
         <TurnView
@@ -129,6 +135,7 @@ export function RunoutFigure({ values, before, shaftMm, seatMm, active }: Props)
           active={active?.angleDeg ?? null}
           wanted={values.wanted}
           title={`station ${at + 1} from the end`}
+          prefix={`s${at + 1}/`}
           mark={
             h1 &&
             h1.amplitudeMm > 2 * h1.uncertaintyMm &&

@@ -1,5 +1,6 @@
 import { lengthDigits } from '@fulcrant/core/quantities/length';
 import type { ShaftValues } from '@fulcrant/core/steps/condition/diameters';
+import { Mendable, useMending } from '../../figures/mend.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 import { SeatView } from './SeatView.tsx';
 
@@ -30,6 +31,7 @@ export function ShaftFigure({
   active: { station: number; angleDeg: number } | null;
 }) {
   const { unit } = useSettings();
+  const mending = useMending();
   const seat = Math.max(...values.stationsMm) + Math.min(...values.stationsMm);
   const scale = Math.min(290 / seat, 140 / nominalMm);
   const x0 = 40 + (320 - seat * scale) / 2;
@@ -63,7 +65,7 @@ export function ShaftFigure({
     <svg
       viewBox={`0 0 ${W} ${H}`}
       className="block w-full"
-      role="img"
+      role={mending ? 'group' : 'img'}
       aria-label={`Shaft seat with ${values.stationsMm.length} stations, and station ${at + 1} seen from the end`}
     >
       <SeatView
@@ -92,16 +94,22 @@ export function ShaftFigure({
                     (s - (values.stationsMm.length - 1) / 2) *
                       Math.max(0, 96 - (seat * scale) / Math.max(1, values.stationsMm.length - 1));
               return (
-                <text
+                <Mendable
                   key={mm}
-                  x={spread}
-                  y={axis + r + 32 + i * 17}
-                  textAnchor="middle"
-                  fontWeight={on ? 700 : 400}
-                  fill={on ? 'var(--brass)' : v === null ? 'var(--faint)' : 'var(--ink)'}
+                  place={v === null ? null : `s${s + 1}/${a}`}
+                  shown={v === null ? '' : lengthDigits(v, unit)}
+                  name={`station ${s + 1} at ${a}°`}
                 >
-                  {v === null ? (on ? '…' : '·') : lengthDigits(v, unit)}
-                </text>
+                  <text
+                    x={spread}
+                    y={axis + r + 32 + i * 17}
+                    textAnchor="middle"
+                    fontWeight={on ? 700 : 400}
+                    fill={on ? 'var(--brass)' : v === null ? 'var(--faint)' : 'var(--ink)'}
+                  >
+                    {v === null ? (on ? '…' : '·') : lengthDigits(v, unit)}
+                  </text>
+                </Mendable>
               );
             })}
           </g>

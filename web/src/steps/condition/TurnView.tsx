@@ -2,6 +2,7 @@ import { turnDrawing } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
 import type { AngleReading } from '@fulcrant/core/metrology/harmonics';
 import { lengthDigits } from '@fulcrant/core/quantities/length';
 import { DialGauge, Label, spot } from '../../figures/drawing.tsx';
+import { Mendable } from '../../figures/mend.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 
 type Props = {
@@ -23,6 +24,8 @@ type Props = {
   wanted: number;
   /** What this is, before the exaggeration under it. */
   title: string;
+  /** What the places of this turn begin with: its points are mended by touch. */
+  prefix?: string;
 };
 
 const ROOM = 28;
@@ -46,6 +49,7 @@ export function TurnView({
   mark,
   wanted,
   title,
+  prefix,
 }: Props) {
   const { unit } = useSettings();
   const drawn = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings: [...readings, ...before] });
@@ -117,7 +121,14 @@ export function TurnView({
         />
       )}
       {points.map((p) => (
-        <circle key={p.angleDeg} cx={p.x} cy={p.y} r="3.6" fill="var(--ink)" />
+        <Mendable
+          key={p.angleDeg}
+          place={prefix === undefined ? null : `${prefix}${Number(p.angleDeg.toFixed(1))}`}
+          name={`${title}, at ${Number(p.angleDeg.toFixed(1))}°`}
+        >
+          <circle cx={p.x} cy={p.y} r="11" fill="transparent" />
+          <circle cx={p.x} cy={p.y} r="3.6" fill="var(--ink)" />
+        </Mendable>
       ))}
       {[high, low].map((p, i) =>
         p ? (

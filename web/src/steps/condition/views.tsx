@@ -1,4 +1,5 @@
 import type { Place } from '@fulcrant/core/engine/state';
+import { beltStep } from '@fulcrant/core/steps/condition/belts';
 import { boxBoreStep } from '@fulcrant/core/steps/condition/box-bore';
 import { boxFaceStep } from '@fulcrant/core/steps/condition/box-face';
 import { couplingStep } from '@fulcrant/core/steps/condition/coupling';
@@ -12,6 +13,7 @@ import { softFootStep } from '@fulcrant/core/steps/condition/soft-foot';
 import type { StepView } from '../view.tsx';
 import { view } from '../view.tsx';
 import { CouplingFigure, HousingsFigure, SoftFootFigure } from './AlignmentFigures.tsx';
+import { BeltFigure } from './BeltFigure.tsx';
 import { BoreFigure, EnvelopeFigure, FaceFigure } from './BoxFigures.tsx';
 import { RunoutFigure } from './RunoutFigure.tsx';
 import { ShaftFigure } from './ShaftFigure.tsx';
@@ -64,6 +66,7 @@ export const conditionViews: StepView[] = [
   view(housingsStep, {
     Figure: ({ values, place }) => <HousingsFigure values={values} place={place?.key} />,
   }),
+  view(beltStep, { Figure: ({ values, place }) => <BeltFigure values={values} place={place?.key} /> }),
   view(couplingStep, {
     Figure: ({ values, place }) => <CouplingFigure values={values} place={place?.key} />,
   }),

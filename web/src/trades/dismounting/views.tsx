@@ -1,3 +1,4 @@
+import { asFound } from '@fulcrant/core/trades/dismounting/as-found';
 import { letGo } from '@fulcrant/core/trades/dismounting/let-go';
 import { nutBack } from '@fulcrant/core/trades/dismounting/nut-back';
 import type { StepView } from '../../steps/view.tsx';
@@ -5,6 +6,7 @@ import { view } from '../../steps/view.tsx';
 import { LetGoFigure, NutBackFigure } from './OffFigures.tsx';
 /** Steps of a bearing taken off. */
 export const views: StepView[] = [
+  view(asFound, {}),
   view(nutBack, { Figure: ({ values }) => <NutBackFigure values={values} />, layout: 'field' }),
   view(letGo, { Figure: ({ values }) => <LetGoFigure values={values} />, layout: 'field' }),
 ];

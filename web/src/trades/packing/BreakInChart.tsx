@@ -34,7 +34,7 @@ const BreakInChart = memo(function BreakInChart({ values: v }: { values: BreakIn
   const last = v.points.at(-1);
   return (
     <figure className="m-0">
-      <div className="h-52">
+      <div className="h-52 lg:[@media(max-height:790px)]:h-36">
         <canvas
           ref={canvas}
           role="img"

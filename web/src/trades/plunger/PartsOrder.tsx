@@ -98,7 +98,7 @@ function Part({ part, place, wrong }: { part: VRingPart; place: number; wrong: b
       data-part={part}
     >
       <button type="button" {...attributes} {...listeners} className="w-full cursor-grab">
-        <svg viewBox="0 0 84 80" className="mx-auto block h-28" aria-hidden="true">
+        <svg viewBox="0 0 84 80" className="mx-auto block h-28 max-w-full" aria-hidden="true">
           <path
             d={SHAPE[part]}
             fill={part === 'wiper' ? 'var(--shade)' : 'var(--paper)'}

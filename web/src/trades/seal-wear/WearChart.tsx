@@ -48,7 +48,7 @@ const WearChart = memo(function WearChart({
   const last = v.points.at(-1);
   return (
     <figure className="m-0">
-      <div className="h-60">
+      <div className="h-60 lg:[@media(max-height:790px)]:h-40">
         <canvas
           ref={canvas}
           role="img"

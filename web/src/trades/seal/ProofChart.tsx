@@ -62,7 +62,7 @@ const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues
   );
   return (
     <figure className="m-0">
-      <div className="h-60">
+      <div className="h-60 lg:[@media(max-height:790px)]:h-40">
         <canvas ref={canvas} role="img" aria-label={said.join('; ')} />
       </div>
       <figcaption className="kicker normal-case tracking-normal">

@@ -1,6 +1,7 @@
 import { MARK_NAME } from '@fulcrant/core/arithmetic/seals/angles';
 import type { AnglesStepValues, PortsStepValues } from '@fulcrant/core/trades/seal/angles';
 import { angles, portsStep } from '@fulcrant/core/trades/seal/angles';
+import { breakaway } from '@fulcrant/core/trades/seal/breakaway';
 import { sealProof } from '@fulcrant/core/trades/seal/proof';
 import { compression, sealSettingStep } from '@fulcrant/core/trades/seal/setting';
 import { kept } from '@fulcrant/core/trades/seal/setting-kept';
@@ -137,6 +138,7 @@ export const views: StepView[] = [
     Figure: ({ values, place }) => <ThrottleFigure values={values} active={place?.key} />,
     layout: 'field',
   }),
+  view(breakaway, {}),
   view(gasStep, {
     Figure: ({ values, setup, typed }) => (
       <GasFigure values={values} processMpa={setup.processMpa ?? 0} typed={typed} />

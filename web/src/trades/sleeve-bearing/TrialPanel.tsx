@@ -70,7 +70,7 @@ export default function TrialPanel({ values, benchMm, benchU, bladeStepMm, jobId
   if (!input) return null;
   return (
     <section aria-label="Tried many times" data-trial={result ? 'done' : 'running'} data-trial-ms={ms ?? ''}>
-      <h2 className="kicker m-0">Tried 100 000 times from here</h2>
+      <h2 className="kicker m-0">If it were done 100 000 times from here</h2>
       {progress < 1 && !fault && (
         <progress
           className="block h-1.5 w-full accent-[var(--steel)]"

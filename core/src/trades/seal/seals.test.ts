@@ -1,18 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { procedureFor, setupSchema } from '../../engine/trades.ts';
+import { procedureFor, setupSchema, stepOf } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
 import { EVERY_KIND, upTo, workAll, workStep } from '../../testing/every-kind.ts';
 import { but, handAt } from '../../testing/test-stand.ts';
-import type { BreakInStepValues } from '../packing/breaking-in.ts';
-import { packing } from '../packing/example.ts';
-import { plunger } from '../plunger/example.ts';
-import { wornSeal } from '../seal-wear/example.ts';
-import type { WearWatchValues } from '../seal-wear/wear-watch.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';
 import { cartridgeSeal, componentSeal, fullySplitSeal } from './example.ts';
 import type { SettingStepValues } from './setting.ts';
-import type { SealSetup } from './setup.ts';
+import { type SealSetup, sealSetupSchema } from './setup.ts';
 
 const report = (h: BearingHand, step: string) => h.state.steps.find((s) => s.id === step)?.report;
 /** What a step came to. */
@@ -42,6 +37,22 @@ describe('the order of a cartridge', () => {
         instrument: h.state.readings[0]?.instrument as never,
       }),
     ).toThrow(/Set screws/);
+  });
+
+  it('tells of the shaft’s O-ring before it goes on: squeezed, stretched, or not sealing at all', () => {
+    const verdictOf = (more: Partial<SealSetup>, code: string) =>
+      report(upTo(handAt({ ...cartridgeSeal, ...more }), 'parts'), 'parts')?.findings.find(
+        (f) => f.code === code,
+      )?.verdict;
+    const ring = { oRingInsideMm: cartridgeSeal.shaftMm - 1, oRingSectionMm: 4, oRingDepthMm: 3.2 };
+    expect(verdictOf(ring, 'o-ring.squeeze')).toBe('accept');
+    expect(verdictOf({ ...ring, oRingDepthMm: 4.1 }, 'o-ring.squeeze')).toBe('reject');
+    expect(verdictOf({ ...ring, oRingInsideMm: cartridgeSeal.shaftMm - 9 }, 'o-ring.stretch')).toBe('reject');
+    expect(verdictOf({}, 'o-ring.squeeze')).toBeUndefined();
+    const checked = check(sealSetupSchema, { ...cartridgeSeal, oRingSectionMm: 4 });
+    expect(checked.ok ? [] : checked.faults.map((f) => f.path)).toEqual(
+      expect.arrayContaining(['oRingInsideMm', 'oRingDepthMm']),
+    );
   });
 
   it('takes clips before screws by the other school', () => {
@@ -91,6 +102,9 @@ describe('metal on metal at the hand turn', () => {
     const h = upTo(handAt(cartridgeSeal), 'handturn');
     answer(h, 'handturn', 'turn0', 'no');
     expect(() => h.pass('handturn')).toThrow();
+    // The whole round is seen from its first question on; what is to come is not answered yet.
+    const turn = stepOf(h.state, 'handturn');
+    expect(turn?.kind.ahead?.(h.state, turn).map((i) => i.id)).toEqual(['r1-gland', 'r1-full', 'r1-screws']);
     // The next turn is not asked before the round is through.
     expect(() => answer(h, 'handturn', 'turn1', 'yes')).toThrow('That is not asked now.');
     // Nor a step of the round before the one ahead of it.
@@ -209,10 +223,9 @@ describe('a component seal', () => {
     expect(answered.ok ? [] : answered.faults).toMatchObject([
       { path: 'freeLengthMm', message: 'The free length of the seal is missing.' },
     ]);
-    const bare = check(setupSchema, { ...cartridgeSeal, glandNm: undefined, screwNm: undefined });
-    expect(bare.ok ? [] : bare.faults.map((f) => f.path).sort()).toEqual(['glandNm', 'screwNm']);
-    for (const family of ['cartridge-split', 'fully-split', 'clamp-split', 'purged'] as const)
-      expect(check(setupSchema, { ...cartridgeSeal, family }).ok, family).toBe(false);
+    // Torques are said at the step that draws the screws: a job opens without them.
+    expect(check(setupSchema, { ...cartridgeSeal, glandNm: undefined, screwNm: undefined }).ok).toBe(true);
+    expect(check(setupSchema, { ...cartridgeSeal, family: 'purged' }).ok).toBe(false);
   });
 });
 
@@ -297,103 +310,5 @@ describe('proof over a day', () => {
     expect(told('clamped split seal', 1.2)).toEqual(['accept', true]);
     expect(told('clamped split seal', 0)).toEqual(['reject', false]);
     expect(told('clamped split seal', -2)).toEqual(['reject', false]);
-  });
-});
-
-describe('packing', () => {
-  it('is broken in flat by flat to its band, the flats and the way left kept', () => {
-    const h = workAll(handAt(packing));
-    const came = values<BreakInStepValues>(h, 'breakin');
-    // 8 to 12 drops for each 25 mm of a shaft of 90: 28.8 to 43.2.
-    expect(came.targetLow).toBeCloseTo(28.8, 6);
-    expect(came.targetHigh).toBeCloseTo(43.2, 6);
-    expect(came.points.at(-1)?.dropsPerMin).toBe(36);
-    expect(came.flats).toBe(3);
-    // 2 mm of pitch, three sixths of a turn.
-    expect(came.travelMm).toBeCloseTo(1, 6);
-    const sheet = fitUpSheet(h.state, 'F-2');
-    expect(sheet.results).toMatchObject({ flats: 3, dropsPerMin: 36 });
-    expect(sheet.readings.find((r) => r.place.startsWith('flats/'))).toMatchObject({
-      value: 60,
-      unit: 'deg',
-    });
-  });
-
-  it('asks for a count of drops after every turn of the nuts', () => {
-    const h = upTo(handAt(packing), 'breakin');
-    h.read('breakin', 'drops/1', 160, 'counter').wait(15).read('breakin', 'drops/2', 150, 'counter');
-    expect(report(h, 'breakin')?.next?.key).toBe('flats/1');
-    h.read('breakin', 'flats/1', 60, 'protractor');
-    expect(report(h, 'breakin')?.next?.key).toBe('drops/3');
-  });
-
-  it('a joint over the one below it is refused until it is turned on', () => {
-    const h = upTo(handAt(packing), 'rings');
-    h.follow('rings', 'protractor', () => 0);
-    expect(() => h.pass('rings')).toThrow(/stands only 0°/);
-  });
-});
-
-describe('a plunger’s set', () => {
-  const lay = (h: BearingHand, note: string) =>
-    h.do('gate.answered', { step: 'order', item: 'order', answer: 'yes', note });
-
-  it('is not put in out of order; either pressure ring may come first', () => {
-    const h = upTo(handAt(plunger), 'order');
-    lay(h, 'bottom-ring header adapter pressure-1 pressure-2 wiper');
-    expect(() => h.pass('order')).toThrow(/Place 3 from the pressure end/);
-    lay(h, 'bottom-ring header pressure-2 pressure-1 adapter wiper');
-    h.pass('order');
-  });
-
-  it('the wiper faces the pressure with oil, away from it with grease', () => {
-    const lip = (lubrication: 'oil' | 'grease') =>
-      JSON.stringify(procedureFor(but(plunger, { lubrication })).steps.find((s) => s.id === 'in')?.items);
-    expect(lip('oil')).toContain('faces the pressure (oil)');
-    expect(lip('grease')).toContain('faces away from the pressure (grease)');
-  });
-
-  it('the nut must come back within an eighth of a turn', () => {
-    const h = upTo(handAt(plunger), 'preload');
-    h.read('preload', 'back', 270, 'protractor').read('preload', 'end', -60, 'protractor');
-    expect(() => h.pass('preload')).toThrow();
-    h.do('measure.repeated', { step: 'preload', done: 'Turned on' });
-    h.read('preload', 'back', 270, 'protractor').read('preload', 'end', 40, 'protractor');
-    h.pass('preload');
-  });
-});
-
-describe('a seal in service', () => {
-  it('is measured against its baseline; the robust line says the day the service is due', () => {
-    const h = handAt({ ...wornSeal, fittedOn: '2026-08-16' }).safe();
-    // The hand began on 2026-11-24: a hundred days on, three tenths worn.
-    h.read('wear', 'wear/1', 0.9, 'caliper');
-    const came = values<WearWatchValues>(h, 'wear');
-    expect(came.points[1]?.days).toBeCloseTo(100.3, 0);
-    // The baseline and one reading tell no day.
-    expect(came.dueDays).toBeNull();
-    // Looked at again after a quarter of a year.
-    expect(Date.parse(came.dueAt ?? '') - Date.parse(h.events.at(-1)?.at ?? '')).toBeCloseTo(
-      91 * 86_400_000,
-      -6,
-    );
-    // 1.2 − 0.3 per 100 days: flush after 400. Three readings tell it, with a band.
-    h.wait(60 * 24 * 100).read('wear', 'wear/2', 0.6, 'caliper');
-    const told = values<WearWatchValues>(h, 'wear');
-    expect(told.dueDays).toBeCloseTo(401, 0);
-    expect(told.dueOn).toBe('2027-09-20');
-    expect(Date.parse(told.dueBand?.from ?? '')).toBeLessThan(Date.parse('2027-09-20'));
-    expect(Date.parse(told.dueBand?.to ?? '')).toBeGreaterThan(Date.parse('2027-09-20'));
-    h.wait(60 * 24 * 250).read('wear', 'wear/3', -0.05, 'caliper');
-    expect(report(h, 'wear')?.findings[0]).toMatchObject({ code: 'wear', verdict: 'reject' });
-  });
-
-  it('is not opened on a day that is none, or with a baseline that is worn already', () => {
-    const fault = (change: object) => {
-      const answered = check(setupSchema, { ...wornSeal, ...change });
-      return answered.ok ? [] : answered.faults.map((f) => f.path);
-    };
-    expect(fault({ fittedOn: '26.11.2026' })).toEqual(['fittedOn']);
-    expect(fault({ baselineMm: 0 })).toEqual(['baselineMm']);
   });
 });

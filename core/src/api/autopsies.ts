@@ -1,0 +1,44 @@
+import { type InferType, mixed, object, string } from 'yup';
+import type { CauseTold } from '../autopsy/autopsy.ts';
+import { AUTOPSIES, AUTOPSY_KINDS, type AutopsyKind } from '../autopsy/rules.ts';
+import '../judgement/sentences.ts';
+
+/** What was seen on a part that came out: answers by question, words of one’s own, and the job it was fitted by. */
+export const autopsySchema = object({
+  kind: string().oneOf(AUTOPSY_KINDS, 'What came out?').required('What came out?'),
+  jobId: string().length(36),
+  seen: mixed<Record<string, string>>()
+    .required()
+    .test('seen', 'Answers are words by question.', (v) => {
+      const all = v !== null && typeof v === 'object' && !Array.isArray(v) ? Object.values(v) : null;
+      return all !== null && all.length > 0 && all.every((a) => typeof a === 'string');
+    }),
+  words: string().max(1000, 'A thousand letters at the most.').default(''),
+})
+  .noUnknown()
+  .test('answers', (v, context) => {
+    if (!v?.kind || v.seen === null || typeof v.seen !== 'object') return true;
+    // An unknown kind has its own sentence already.
+    const questions = AUTOPSIES[v.kind as AutopsyKind]?.questions ?? [];
+    if (questions.length === 0) return true;
+    const wrong = Object.entries(v.seen).find(
+      ([q, a]) => !questions.find((x) => x.id === q)?.answers.some(([id]) => id === a),
+    );
+    return wrong
+      ? context.createError({ path: `seen.${wrong[0]}`, message: 'There is no such answer to that.' })
+      : true;
+  });
+export type AutopsyAsk = InferType<typeof autopsySchema>;
+
+/** An autopsy as it is kept: with what it was put down to on the day. */
+export type AutopsyTold = {
+  id: string;
+  kind: AutopsyKind;
+  jobId: string | null;
+  seen: Record<string, string>;
+  words: string;
+  livedDays: number | null;
+  causes: CauseTold[];
+  by: string;
+  at: string;
+};

@@ -1,0 +1,114 @@
+import { array, type InferType, mixed, number, object, string } from 'yup';
+import type { Setup } from '../engine/setup.ts';
+import type { PastJob } from '../history/past.ts';
+import '../judgement/sentences.ts';
+
+const named = (what: string, least = 1) =>
+  string()
+    .trim('Leave out the blanks at its ends.')
+    .min(least, `${what} is missing.`)
+    .max(80, `${what} has 80 letters at the most.`)
+    .required(`${what} is missing.`);
+
+/** A place something is fitted at: its area may be left empty. */
+export const newPositionSchema = object({
+  area: string()
+    .trim('Leave out the blanks at its ends.')
+    .max(80, 'An area has 80 letters at the most.')
+    .default(''),
+  machine: named('The machine'),
+  position: named('The position'),
+}).noUnknown();
+export type NewPosition = InferType<typeof newPositionSchema>;
+
+/** Rows of a file into the register: looked at whole before one is taken. */
+export const importSchema = object({
+  csv: string()
+    .min(1, 'The file is empty.')
+    .max(400_000, 'The file is too large.')
+    .required('The file is empty.'),
+  /** Only say what it would do. */
+  look: mixed<boolean>().oneOf([true, false]),
+}).noUnknown();
+
+export type ImportLine = {
+  line: number;
+  area: string;
+  machine: string;
+  position: string;
+  was: 'new' | 'known';
+};
+export type ImportFault = { line: number; message: string };
+export type Imported = { taken: ImportLine[]; faults: ImportFault[]; done: boolean };
+
+export type PositionCard = {
+  id: string;
+  label: string;
+  area: string;
+  machine: string;
+  position: string;
+  /** The setup last used there; null where nothing was done there yet. */
+  setup: Setup | null;
+};
+export type RegisterLine = Omit<PositionCard, 'setup'> & {
+  jobs: number;
+  open: number;
+  lastSignedAt: string | null;
+};
+export type PositionPage = { card: PositionCard; past: PastJob[] };
+
+/** A designation as it is looked up: upper case, its blanks single. @example partKey(' 22220 k  c3') // '22220 K C3' */
+export const partKey = (designation: string): string => designation.trim().toUpperCase().replace(/\s+/g, ' ');
+
+/** What a maker's sheet says of a part: fields of a trade's setup by name, and where it stands. */
+export const partCardSchema = object({
+  designation: named('The designation', 2),
+  trade: string().min(1).max(40).required(),
+  /** Numbers as setups hold them, by the field's name; choices as their word. */
+  values: mixed<Record<string, number | string>>()
+    .required()
+    .test('values', 'A card holds numbers and words by the name of their field.', (v) => {
+      if (v === null || typeof v !== 'object' || Array.isArray(v)) return false;
+      const all = Object.entries(v);
+      return (
+        all.length >= 1 &&
+        all.length <= 60 &&
+        all.every(
+          ([k, x]) =>
+            /^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/.test(k) &&
+            ((typeof x === 'number' && Number.isFinite(x)) || (typeof x === 'string' && x.length <= 80)),
+        )
+      );
+    }),
+  source: string().trim('Leave out the blanks at its ends.').max(200).default(''),
+}).noUnknown();
+export type PartCardBody = InferType<typeof partCardSchema>;
+export type PartCard = PartCardBody & {
+  key: string;
+  version: number;
+  by: string;
+  at: string;
+  /** Who looked it over, and when; null until somebody else has. */
+  looked: { by: string; at: string } | null;
+};
+
+/** Several positions on one shaft: where each stands along it, which is fixed. mm. */
+export const shaftCardSchema = object({
+  name: named('The shaft’s name', 2),
+  machine: named('The machine'),
+  stations: array(
+    object({
+      positionId: string().length(36).required(),
+      atMm: number().min(0).max(50_000).required(),
+      role: string()
+        .oneOf(['fixed', 'float', 'other'] as const)
+        .required(),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .min(1, 'A shaft joins at least one position.')
+    .max(12)
+    .required(),
+}).noUnknown();
+export type ShaftCardBody = InferType<typeof shaftCardSchema>;

@@ -1,0 +1,138 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len, num, temp } from '../../quantities/say.ts';
+import { iso286Limits } from '../shaft/tolerance.ts';
+import { interferenceFit } from './interference.ts';
+
+export type WarmFitInput = {
+  boreMm: number;
+  /** Tolerance of the seat, as k5; or the seat as it was measured. */
+  seat?: string | undefined;
+  seatMm?: number | undefined;
+  /** Mean outside diameter of the inner ring; 1.25 times the bore where left out. */
+  racewayMm?: number | undefined;
+  /** Radial clearance before it is fitted. */
+  clearanceMm?: number | undefined;
+  ambientC?: number | undefined;
+  /** Play wanted as it goes on; a thousandth of the bore where left out. */
+  playMm?: number | undefined;
+};
+
+export type WarmFitValues = {
+  /** Interference at the least and at the most, by bore and seat. */
+  leastMm: number;
+  mostMm: number;
+  heatToC: number;
+  /** Radial clearance once it has cooled, at the most interference; null where it was not given. */
+  leftMm: number | null;
+};
+
+/** Lower deviation of a bore of normal class, µm, by the upper end of its range; the upper one is 0. Source: ISO 492, from memory. */
+const BORE_MINUS: ReadonlyArray<readonly [upto: number, micrometres: number]> = [
+  [10, 8],
+  [18, 8],
+  [30, 10],
+  [50, 12],
+  [80, 15],
+  [120, 20],
+  [180, 25],
+  [250, 30],
+  [315, 35],
+  [400, 40],
+  [500, 45],
+];
+/** Growth of bearing steel, 1/K. Common value. */
+const GROWTH = 12e-6;
+/** Over this a ring wants the maker's word; over that it is never heated. Common practice, no source. */
+const CAUTION_C = 110;
+const STOP_C = 125;
+/** What surfaces give as they are pressed smooth, on diameter: about this of a ground seat. Common practice, no source. */
+const SMOOTHING_MM = 0.002;
+
+/**
+ * A bearing with a cylindrical bore warmed onto its seat: interference by bore and seat, how warm it must be to slide on, and the
+ * clearance that is left once it has cooled.
+ * Source: ISO 492 and ISO 286 for the sizes, from memory; growth α·d·ΔT; Lamé for the clearance.
+ * @throws RangeError outside 3 to 500 mm, or where neither seat nor its size is given
+ * @example warmFit({ boreMm: 100, seat: 'm5' }).values.mostMm // 0.048
+ */
+export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
+  const { boreMm: d } = input;
+  const minus = BORE_MINUS.find(([upto]) => d <= upto)?.[1];
+  if (!(d >= 3) || minus === undefined) throw new RangeError('Bores are tabled here from 3 to 500 mm.');
+  const seat =
+    input.seatMm !== undefined
+      ? { lowerMm: input.seatMm, upperMm: input.seatMm }
+      : input.seat !== undefined
+        ? iso286Limits(d, input.seat)
+        : null;
+  if (!seat) throw new RangeError('Give the seat: its tolerance, as k5, or its measured size.');
+  if (Math.abs(seat.upperMm - d) > 0.02 * d)
+    throw new RangeError('This seat is another size than the bore: look for a slip of the decimal place.');
+  const round = (x: number) => Math.round(x * 1e6) / 1e6 + 0;
+  const leastMm = round(seat.lowerMm - d);
+  const mostMm = round(seat.upperMm - (d - minus / 1000));
+  const ambient = input.ambientC ?? 20;
+  const playMm = input.playMm ?? d / 1000;
+  const heatToC = ambient + (Math.max(0, mostMm) + playMm) / (GROWTH * d);
+  const bears = Math.max(0, mostMm - SMOOTHING_MM);
+  const reduction =
+    bears > 0
+      ? interferenceFit({
+          jointMm: d,
+          racewayMm: input.racewayMm ?? 1.25 * d,
+          widthMm: 0.4 * d,
+          interferenceMm: bears,
+        }).values.reductionMm
+      : 0;
+  const leftMm = input.clearanceMm === undefined ? null : round(input.clearanceMm - reduction);
+  const shared = { source: 'iso-492' as const, acceptable: true };
+  const findings: Finding[] = [
+    {
+      ...shared,
+      code: 'warm.heat',
+      verdict: heatToC > STOP_C ? 'reject' : heatToC > CAUTION_C ? 'caution' : 'accept',
+      reason: `Warm the bearing to ${temp(heatToC)}: it then slides on with ${len(playMm)} play.`,
+      limit: `${temp(CAUTION_C)}, never over ${temp(STOP_C)}`,
+      ...(heatToC > CAUTION_C
+        ? { remedy: 'Less play, a cooled shaft, or the maker’s word on how warm this ring may be.' }
+        : {}),
+    },
+    mostMm <= 0
+      ? {
+          ...shared,
+          code: 'warm.fit',
+          verdict: 'caution',
+          reason: 'It does not press anywhere: the ring may creep on its seat.',
+          remedy: 'Right for a seat that is meant to slide; else look at the seat.',
+        }
+      : {
+          ...shared,
+          code: 'warm.fit',
+          verdict: 'accept',
+          reason: `${leastMm >= 0 ? `Presses ${len(leastMm)} to ${len(mostMm)}` : `From ${len(-leastMm)} clearance to ${len(mostMm)} interference`}.`,
+        },
+  ];
+  if (leftMm !== null)
+    findings.push({
+      code: 'warm.left',
+      verdict: leftMm <= 0 ? 'reject' : 'accept',
+      reason: `Cooled, ${len(leftMm)} of clearance is left at the most interference.`,
+      source: 'lame',
+      ...(leftMm <= 0 ? { remedy: 'A larger clearance class, or a lighter fit.' } : {}),
+      acceptable: true,
+    });
+  return {
+    values: { leastMm, mostMm, heatToC, leftMm },
+    findings,
+    working: [
+      { what: 'bore', sum: `${num(d - minus / 1000)} to ${len(d)}, normal class` },
+      { what: 'seat', sum: `${num(seat.lowerMm)} to ${len(seat.upperMm)}` },
+      {
+        what: 'warm to',
+        sum: `${ambient.toFixed(0)} + (${num(Math.max(0, mostMm))} + ${num(playMm)}) ÷ (0.000012 × ${num(d, 0)}) → ${temp(heatToC)}`,
+      },
+      { what: 'clearance lost', sum: `${len(reduction)}, thick rings, ${len(SMOOTHING_MM)} smoothed` },
+    ],
+    beams: [],
+  };
+}

@@ -1,0 +1,85 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len } from '../../quantities/say.ts';
+import { type BoltGrade, strengthOf } from './grades.ts';
+import { boltSize, stressAreaMm2 } from './threads.ts';
+
+export type StretchInput = {
+  size: string;
+  grade: BoltGrade;
+  /** Length between the bearing faces, and how much of it is thread. */
+  gripMm: number;
+  threadMm: number;
+  /** Stretch as it was measured; the target is told without. */
+  stretchMm?: number | undefined;
+  /** Share of proof load aimed at; 0.7 where left out. */
+  share?: number | undefined;
+};
+
+export type StretchValues = {
+  targetMm: number;
+  targetN: number;
+  measuredN: number | null;
+  share: number | null;
+};
+
+const YOUNG_MPA = 206_000;
+/** Of the threads in nut and hole, and of the head, so much of a diameter each gives way as well. Source: VDI 2230, from memory. */
+const ENDS_IN_DIAMETERS = 0.5;
+const USUAL_SHARE = 0.7;
+/** How far off the target is still good. Common practice, no source. */
+const WITHIN = 0.1;
+
+/**
+ * A stud tightened by its stretch, which does not ask what the threads rub: δ = F·Σ(l/(A·E)) over shank and thread, half a diameter more
+ * at each end.
+ * Source: Hooke; the ends: VDI 2230-1, from memory; proof stresses as in `grades`.
+ * @throws RangeError for a size not known, or more thread than there is grip
+ */
+export function boltStretch(input: StretchInput): CalculatorResult<StretchValues> {
+  const bolt = boltSize(input.size);
+  if (!bolt) throw new RangeError(`${input.size} is no size known here.`);
+  if (input.threadMm > input.gripMm) throw new RangeError('There is more thread than grip.');
+  const area = stressAreaMm2(bolt);
+  const shank = (Math.PI / 4) * bolt.diameterMm ** 2;
+  const perN =
+    ((input.gripMm - input.threadMm + ENDS_IN_DIAMETERS * bolt.diameterMm) / shank +
+      (input.threadMm + ENDS_IN_DIAMETERS * bolt.diameterMm) / area) /
+    YOUNG_MPA;
+  const proofN = strengthOf(input.grade, bolt.diameterMm).proofMpa * area;
+  const targetN = (input.share ?? USUAL_SHARE) * proofN;
+  const targetMm = targetN * perN;
+  const measuredN = input.stretchMm === undefined ? null : input.stretchMm / perN;
+  const share = measuredN === null ? null : measuredN / proofN;
+  const shared = { source: 'vdi-2230' as const, acceptable: true };
+  const off = measuredN === null ? 0 : measuredN / targetN - 1;
+  const findings: Finding[] = [
+    share === null
+      ? {
+          ...shared,
+          code: 'stretch',
+          verdict: 'accept',
+          reason: `Draw it until it is ${len(targetMm)} longer.`,
+        }
+      : {
+          ...shared,
+          code: 'stretch',
+          verdict: share > 1 ? 'reject' : Math.abs(off) <= WITHIN ? 'accept' : 'caution',
+          reason: `${len(input.stretchMm ?? 0)} longer: ${(100 * share).toFixed(0)} % of its proof load.`,
+          limit: `${len(targetMm)} ± ${(100 * WITHIN).toFixed(0)} %`,
+          ...(share > 1
+            ? { remedy: 'It has been drawn past its proof load: a new one.' }
+            : Math.abs(off) <= WITHIN
+              ? {}
+              : { remedy: 'Ease or draw it on, measure the length again.' }),
+        },
+  ];
+  return {
+    values: { targetMm, targetN, measuredN, share },
+    findings,
+    working: [
+      { what: 'areas', sum: `shank ${shank.toFixed(1)}, thread ${area.toFixed(1)} (square millimetres)` },
+      { what: 'target', sum: `${(targetN / 1000).toFixed(1)} kN, ${len(targetMm)} of stretch` },
+    ],
+    beams: [],
+  };
+}

@@ -1,0 +1,181 @@
+import { doubtSaid } from '../../judgement/doubt.ts';
+import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
+import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { formatFrequency } from '../../quantities/frequency.ts';
+import { force, len } from '../../quantities/say.ts';
+import { DEFLECTION_SHARE, drivenTension, WITHIN } from './belt.ts';
+
+export type BeltSetInput = {
+  by: 'note' | 'force';
+  spanMm: number;
+  /** What each belt said: the note of its struck span, Hz, or the force that bent it by 1/64 of the span, N. Null: not read. */
+  readings: Array<number | null>;
+  /** Step of the meter, Hz or N. */
+  step: number;
+  massKgPerM?: number | undefined;
+  wantedN?: number | undefined;
+  powerKw?: number | undefined;
+  speedMPerS?: number | undefined;
+  arcDeg?: number | undefined;
+  rule?: DecisionRule | undefined;
+};
+
+export type BeltSetValues = {
+  wantedN: number;
+  /** What the meter should say at the wanted tension, Hz or N. */
+  wantedReading: number;
+  tensionsN: Array<number | null>;
+  /** Half of what holds 95 in 100 of each. */
+  doubtN: Array<number | null>;
+  /** How far the force bends a span. */
+  deflectionMm: number;
+};
+
+/** Length of a span told by a tape, and a deflection by a rule, are no better than this, standard deviation. From memory. */
+const SPAN_SHARE = 0.005;
+const RULE_MM = 0.3;
+/** Belts of one set are alike within this; by the loosest. Common practice, no source. */
+const ALIKE = 0.15;
+
+/**
+ * Belts of one drive, each by the note of its span (T = 4·m·L²·f²) or by the force that bends it by 1/64 of the span
+ * (T = F·L/(4·δ)), against the tension wanted, with the doubt the meter, the tape and the rule leave; and beside one another.
+ * Source: a string’s first mode and its statics, physics; wanted tension: wedge-belt practice, from memory.
+ * @throws RangeError where no tension is wanted, nor power and belt speed given to work it out from; or the mass is missing by note
+ */
+export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
+  const { by, spanMm, readings, massKgPerM = 0, rule = 'k2' } = input;
+  if (by === 'note' && massKgPerM <= 0) throw new RangeError('Mass of a belt, kg a metre, is missing.');
+  const wantedN = input.wantedN ?? drivenTension({ ...input, massKgPerM, belts: readings.length });
+  if (wantedN === null)
+    throw new RangeError('The tension wanted is missing: the maker’s, or power and belt speed.');
+  const lengthM = spanMm / 1000;
+  const deflectionMm = spanMm * DEFLECTION_SHARE;
+  const tension = (r: number) =>
+    by === 'note' ? 4 * massKgPerM * lengthM ** 2 * r ** 2 : (r * spanMm) / (4 * deflectionMm);
+  const wantedReading =
+    by === 'note' ? Math.sqrt(wantedN / (4 * massKgPerM)) / lengthM : 4 * wantedN * DEFLECTION_SHARE;
+  // Note: twice the share of the frequency and of the span. Force: the share of the force, of the span, of the rule.
+  const besides = by === 'note' ? 2 * SPAN_SHARE : inQuadrature(SPAN_SHARE, RULE_MM / deflectionMm);
+  const share = (r: number) =>
+    inQuadrature(((by === 'note' ? 2 : 1) * readingUncertainty(input.step)) / r, besides);
+  const tensionsN = readings.map((r) => (r === null ? null : tension(r)));
+  const doubts = readings.map((r, i) => (r === null || r <= 0 ? null : share(r) * (tensionsN[i] ?? 0)));
+  const shared = { source: 'belt-practice' as const, acceptable: true };
+  const [low, high] = [(1 - WITHIN) * wantedN, (1 + WITHIN) * wantedN];
+  const said = (t: number, u: number) => `${force(t)} ± ${force(COVERAGE[rule] * u)}`;
+  const findings: Finding[] = tensionsN.flatMap((t, i): Finding[] => {
+    if (t === null) return [];
+    const u = doubts[i] ?? 0;
+    const { verdict } = decide(t, u, { lower: low, upper: high }, rule);
+    const slack = t < wantedN;
+    return [
+      {
+        ...shared,
+        code: `belt.${i + 1}`,
+        verdict,
+        reason: `Belt ${i + 1} at ${said(t, u)}${verdict === 'reject' ? (slack ? ': too slack, it slips and burns' : ': too tight, the bearings carry it') : ''}.`,
+        limit: `${force(wantedN)} ± ${Math.round(100 * WITHIN)} %`,
+        ...(verdict === 'accept'
+          ? {}
+          : verdict === 'too-close'
+            ? {
+                remedy:
+                  by === 'note'
+                    ? 'Strike it again; a longer span or a finer meter tells more.'
+                    : 'Press it again along a straightedge; the note of the span tells more.',
+              }
+            : {
+                remedy: `${slack ? 'Move the motor out' : 'Let the motor in'}, turn by hand, measure again.`,
+              }),
+      },
+    ];
+  });
+  const open = tensionsN.filter((t) => t === null).length;
+  if (open > 0)
+    findings.push({
+      ...shared,
+      code: 'belt.unread',
+      verdict: 'incomplete',
+      reason: `${open} of ${readings.length} belts ${open === 1 ? 'is' : 'are'} still to be measured.`,
+      acceptable: false,
+    });
+  const all = tensionsN.filter((t): t is number => t !== null);
+  if (open === 0 && all.length > 1) {
+    const [least, most] = [Math.min(...all), Math.max(...all)];
+    const doubt = COVERAGE[rule] * inQuadrature(...doubts.map((d) => d ?? 0).slice(0, 2));
+    if (most - least > ALIKE * least + doubt)
+      findings.push({
+        ...shared,
+        code: 'belt.alike',
+        verdict: 'caution',
+        reason: `The belts differ by ${force(most - least)}: the tight ones drive alone.`,
+        limit: `alike within ${Math.round(100 * ALIKE)} %`,
+        remedy: 'Belts are changed as a set, of one length and one age; pulleys in line?',
+      });
+  }
+  /** The belt that stands nearest a limit, or farthest beyond one. */
+  const beamOf = (): Beam[] => {
+    const margin = (t: number) => Math.min(t - low, high - t);
+    const at = tensionsN.reduce<number | null>((worst, t, i) => {
+      const before = worst === null ? null : (tensionsN[worst] ?? null);
+      return t !== null && (before === null || margin(t) < margin(before)) ? i : worst;
+    }, null);
+    const [t, r] = at === null ? [null, null] : [tensionsN[at] ?? null, readings[at] ?? null];
+    if (at === null || t === null || r === null || r <= 0) return [];
+    return [
+      {
+        label: `Belt ${at + 1}, one strand`,
+        quantity: 'force',
+        value: t,
+        target: wantedN,
+        lower: low,
+        upper: high,
+        expanded: COVERAGE[rule] * share(r) * t,
+        verdict: decide(t, share(r) * t, { lower: low, upper: high }, rule).verdict,
+        doubt: doubtSaid({
+          count: 1,
+          // What a step of the meter is worth in tension here.
+          stepMm: ((by === 'note' ? 2 : 1) * t * input.step) / r,
+          other: {
+            mm: t * besides,
+            from: by === 'note' ? 'the tape along the span' : 'the tape and the rule',
+          },
+          marginMm: margin(t),
+          rule,
+          say: force,
+          where: 'on that belt',
+        }),
+      },
+    ];
+  };
+  const working: WorkingLine[] = [
+    {
+      what: 'at the wanted tension',
+      sum:
+        by === 'note'
+          ? formatFrequency(wantedReading)
+          : `${force(wantedReading)} bend it by ${len(deflectionMm, 1)}`,
+    },
+    ...all.map((t, i) => ({
+      what: `belt ${i + 1}`,
+      sum:
+        by === 'note'
+          ? `4 × ${massKgPerM} kg/m × (${len(spanMm, 0)})² × (${readings[i]} Hz)² = ${force(t)}`
+          : `${force(readings[i] ?? 0)} × ${len(spanMm, 0)} ÷ (4 × ${len(deflectionMm, 1)}) = ${force(t)}`,
+    })),
+  ];
+  return {
+    values: {
+      wantedN,
+      wantedReading,
+      tensionsN,
+      doubtN: doubts.map((u) => (u === null ? null : COVERAGE[rule] * u)),
+      deflectionMm,
+    },
+    findings,
+    working,
+    beams: beamOf(),
+  };
+}

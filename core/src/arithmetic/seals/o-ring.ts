@@ -1,0 +1,87 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len } from '../../quantities/say.ts';
+
+export type ORingInput = {
+  insideMm: number;
+  sectionMm: number;
+  /** Diameter it sits on (a groove in a shaft), and how deep the gap is across it when closed. */
+  seatMm: number;
+  depthMm: number;
+  grooveWidthMm?: number | undefined;
+  use: 'static' | 'moving';
+};
+
+export type ORingValues = { stretch: number; sectionMm: number; squeeze: number; fill: number | null };
+
+/** Squeeze of the section, least and most; most stretch; most of the groove it may fill. Common practice; ISO 3601-2 family, from memory. */
+const SQUEEZE = { static: [0.15, 0.3], moving: [0.08, 0.2] } as const;
+const STRETCH_MOST = 0.05;
+const FILL_MOST = 0.85;
+
+/**
+ * An O-ring in its groove: stretched over its seat its section becomes thinner, d₂/√(1 + stretch), and that is what is squeezed.
+ * Source: volume kept, geometry; limits: ISO 3601-2 family and common practice, from memory.
+ * @example oRing({ insideMm: 49, sectionMm: 3.5, seatMm: 50, depthMm: 2.8, use: 'static' }).values.squeeze // about 0.19
+ */
+export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
+  const stretch = (input.seatMm - input.insideMm) / (input.insideMm + input.sectionMm);
+  const sectionMm = input.sectionMm / Math.sqrt(1 + Math.max(-0.2, stretch));
+  const squeeze = (sectionMm - input.depthMm) / sectionMm;
+  const width = input.grooveWidthMm;
+  const fill = width === undefined ? null : ((Math.PI / 4) * sectionMm ** 2) / (width * input.depthMm);
+  const [low, high] = SQUEEZE[input.use];
+  const shared = { source: 'o-ring-practice' as const, acceptable: true };
+  const percent = (x: number) => `${(100 * x).toFixed(0)} %`;
+  const findings: Finding[] = [
+    {
+      ...shared,
+      code: 'o-ring.squeeze',
+      verdict: squeeze <= 0 ? 'reject' : squeeze < low || squeeze > high ? 'caution' : 'accept',
+      reason:
+        squeeze <= 0 ? 'It is not squeezed at all: it does not seal.' : `Squeezed by ${percent(squeeze)}.`,
+      limit: `${percent(low)} to ${percent(high)}`,
+      ...(squeeze < low || squeeze > high
+        ? { remedy: 'Another section, or look at the groove’s depth.' }
+        : {}),
+    },
+    {
+      ...shared,
+      code: 'o-ring.stretch',
+      verdict:
+        stretch > 2 * STRETCH_MOST || stretch < -0.03
+          ? 'reject'
+          : stretch > STRETCH_MOST
+            ? 'caution'
+            : 'accept',
+      reason:
+        stretch < 0
+          ? `It is ${percent(-stretch)} too large for its seat and will ruck.`
+          : `Stretched by ${(100 * stretch).toFixed(1)} %.`,
+      limit: `up to ${percent(STRETCH_MOST)}`,
+      ...(stretch > STRETCH_MOST || stretch < -0.03 ? { remedy: 'The next inside diameter.' } : {}),
+    },
+  ];
+  if (fill !== null)
+    findings.push({
+      ...shared,
+      code: 'o-ring.fill',
+      verdict: fill > 1 ? 'reject' : fill > FILL_MOST ? 'caution' : 'accept',
+      reason: `It fills ${percent(fill)} of its groove.`,
+      limit: `up to ${percent(FILL_MOST)}`,
+      ...(fill > FILL_MOST
+        ? { remedy: 'Swollen it has nowhere to go: a wider groove or a thinner ring.' }
+        : {}),
+    });
+  return {
+    values: { stretch, sectionMm, squeeze, fill },
+    findings,
+    working: [
+      {
+        what: 'stretched to',
+        sum: `${len(sectionMm, 2)} thick, by ${(100 * stretch).toFixed(1)} % of its middle`,
+      },
+      { what: 'squeeze', sum: `(${len(sectionMm, 2)} − ${len(input.depthMm, 2)}) ÷ ${len(sectionMm, 2)}` },
+    ],
+    beams: [],
+  };
+}

@@ -1,0 +1,85 @@
+import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { len, num } from '../../quantities/say.ts';
+import { iso286Limits, parseDesignation } from './tolerance.ts';
+
+export type FitInput = {
+  nominalMm: number;
+  hole: string;
+  shaft: string;
+  holeMm?: number | undefined;
+  shaftMm?: number | undefined;
+};
+
+export type FitValues = {
+  hole: { lowerMm: number; upperMm: number };
+  shaft: { lowerMm: number; upperMm: number };
+  /** Largest and smallest clearance the two tolerances allow; negative where they press. */
+  mostMm: number;
+  leastMm: number;
+  kind: 'clearance' | 'transition' | 'interference';
+  /** As measured, where both were. */
+  measuredMm: number | null;
+};
+
+/**
+ * What a hole and a shaft of ISO 286 come to together: the largest and the smallest clearance, or what they press; and as they were
+ * measured, where they were.
+ * Source: ISO 286-1 and -2, from memory.
+ * @throws RangeError for a size or designation not tabled, or a shaft given for the hole
+ * @example isoFit({ nominalMm: 50, hole: 'H7', shaft: 'g6' }).values.leastMm // 0.009
+ */
+export function isoFit(input: FitInput): CalculatorResult<FitValues> {
+  if (parseDesignation(input.hole)?.hole !== true)
+    throw new RangeError(`“${input.hole}” is no hole: holes are written large, as H7.`);
+  if (parseDesignation(input.shaft)?.hole !== false)
+    throw new RangeError(`“${input.shaft}” is no shaft: shafts are written small, as k6.`);
+  const hole = iso286Limits(input.nominalMm, input.hole);
+  const shaft = iso286Limits(input.nominalMm, input.shaft);
+  const round = (x: number) => Math.round(x * 1e6) / 1e6 + 0;
+  const mostMm = round(hole.upperMm - shaft.lowerMm);
+  const leastMm = round(hole.lowerMm - shaft.upperMm);
+  const kind = leastMm >= 0 ? 'clearance' : mostMm <= 0 ? 'interference' : 'transition';
+  const measuredMm =
+    input.holeMm === undefined || input.shaftMm === undefined ? null : round(input.holeMm - input.shaftMm);
+  const either = (mm: number) => (mm >= 0 ? `${len(mm)} clearance` : `${len(-mm)} interference`);
+  const shared = { source: 'iso-286' as const, acceptable: true };
+  const findings: Finding[] = [
+    {
+      ...shared,
+      code: 'fit',
+      verdict: 'accept',
+      reason: `${kind === 'transition' ? 'Transition fit' : kind === 'clearance' ? 'Clearance fit' : 'Interference fit'}: ${either(leastMm)} to ${either(mostMm)}.`,
+    },
+  ];
+  if (measuredMm !== null) {
+    const inside = measuredMm >= leastMm - 1e-9 && measuredMm <= mostMm + 1e-9;
+    findings.unshift({
+      ...shared,
+      code: 'fit.measured',
+      verdict: inside ? 'accept' : 'reject',
+      reason: `As measured ${either(measuredMm)}${inside ? '' : ': not what this fit allows'}.`,
+      limit: `${either(leastMm)} to ${either(mostMm)}`,
+      ...(inside
+        ? {}
+        : { remedy: 'Measure both again at one temperature; then look which of the two is out.' }),
+    });
+  }
+  return {
+    values: {
+      hole: { lowerMm: hole.lowerMm, upperMm: hole.upperMm },
+      shaft: { lowerMm: shaft.lowerMm, upperMm: shaft.upperMm },
+      mostMm,
+      leastMm,
+      kind,
+      measuredMm,
+    },
+    findings,
+    working: [
+      { what: `hole ${input.hole}`, sum: `${num(hole.lowerMm)} to ${len(hole.upperMm)}` },
+      { what: `shaft ${input.shaft}`, sum: `${num(shaft.lowerMm)} to ${len(shaft.upperMm)}` },
+      { what: 'at the most', sum: `${num(hole.upperMm)} − ${num(shaft.lowerMm)} = ${len(mostMm)}` },
+      { what: 'at the least', sum: `${num(hole.lowerMm)} − ${num(shaft.upperMm)} = ${len(leastMm)}` },
+    ],
+    beams: [],
+  };
+}

@@ -1,0 +1,77 @@
+/**
+ * What is looked at when a part has come out, and what it points to. Rules are data; every one is common practice, no source, unless it
+ * says otherwise. `weight` is how strongly it speaks: 1 hints, 2 points, 3 as good as shows it; negative speaks against.
+ */
+
+export type LookedAt = {
+  id: string;
+  ask: string;
+  /** Where to look, for whoever does it the first time. */
+  look: string;
+  answers: ReadonlyArray<readonly [id: string, words: string]>;
+};
+
+export type Sign =
+  | { kind: 'seen'; question: string; answers: readonly string[]; weight: number; words: string }
+  /** A number of the last fit-up of this position: beyond, or within. */
+  | { kind: 'read'; result: string; over?: number; under?: number; weight: number; words: string }
+  /** How long it lived, days. */
+  | { kind: 'lived'; over?: number; under?: number; weight: number; words: string };
+
+export type Cause = {
+  id: string;
+  cause: string;
+  /** What to look into before the next one goes in. */
+  next: string;
+  signs: readonly Sign[];
+};
+
+export type AutopsyRules = { title: string; questions: readonly LookedAt[]; causes: readonly Cause[] };
+
+/** An answer to a question, or one of several. */
+export const seen = (
+  question: string,
+  answers: string | readonly string[],
+  weight: number,
+  words: string,
+): Sign => ({
+  kind: 'seen',
+  question,
+  answers: typeof answers === 'string' ? [answers] : answers,
+  weight,
+  words,
+});
+
+/** A number of the last fit-up beyond a limit. */
+export const over = (result: string, limit: number, weight: number, words: string): Sign => ({
+  kind: 'read',
+  result,
+  over: limit,
+  weight,
+  words,
+});
+
+/** One short of it. */
+export const under = (result: string, limit: number, weight: number, words: string): Sign => ({
+  kind: 'read',
+  result,
+  under: limit,
+  weight,
+  words,
+});
+
+/** It lived less than so many days. */
+export const youngerThan = (days: number, weight: number, words: string): Sign => ({
+  kind: 'lived',
+  under: days,
+  weight,
+  words,
+});
+
+/** It lived more. */
+export const olderThan = (days: number, weight: number, words: string): Sign => ({
+  kind: 'lived',
+  over: days,
+  weight,
+  words,
+});

@@ -1,0 +1,84 @@
+import { type Field, fieldsOf, standsAs, valueIn } from './asked.ts';
+import type { Setup } from './setup.ts';
+import type { Facts, StepReport } from './state.ts';
+import type { StepDefinition } from './step.ts';
+import { tradeOf } from './trades.ts';
+
+/**
+ * What a step needs of the setup and nobody has said yet: a job is opened without it, and whoever stands before the part says it
+ * there. Fields in the order of the setup.
+ */
+export function lackingHere(setup: Setup, step: Pick<StepDefinition, 'needs'>): Field[] {
+  if (!step.needs || step.needs.length === 0) return [];
+  const fields = fieldsOf(tradeOf(setup).schema);
+  const form = standsAs(fields, setup);
+  return fields.filter((f) => {
+    if (!step.needs?.includes(f.name) || (f.when && !f.when(form))) return false;
+    if (valueIn(setup, f.name) !== undefined) return false;
+    return typeof f.needed === 'function' ? f.needed(form) !== undefined : true;
+  });
+}
+
+const words = (fields: readonly Field[]): string => fields.map((f) => f.label.toLowerCase()).join(', ');
+
+/** The report of a step that waits for such a word; null where it waits for none. */
+export function askedHere(facts: Facts, step: StepDefinition): StepReport | null {
+  const lacking = lackingHere(facts.setup, step);
+  if (lacking.length === 0) return null;
+  return {
+    findings: [
+      {
+        code: `${step.id}.unsaid`,
+        verdict: 'incomplete',
+        reason: `Not said yet: ${words(lacking)}.`,
+        remedy: 'Read it off the part or its maker’s sheet, and say it here.',
+        acceptable: false,
+      },
+    ],
+    working: [],
+    beams: [],
+    values: null,
+    next: null,
+    act: `Say what is in front of you: ${words(lacking)}`,
+    asks: lacking.map((f) => f.name),
+  };
+}
+
+/** Why nothing is read or tightened at a step that waits for such a word; null where it waits for none. */
+export function unsaidHere(facts: Facts, step: StepDefinition): string | null {
+  const lacking = lackingHere(facts.setup, step);
+  return lacking.length === 0 ? null : `First say what is in front of you: ${words(lacking)}.`;
+}
+
+/** Names of a part’s fields, as steps say what they need. @example partNeeds('baseBolts', 'size', 'count') */
+export const partNeeds = (part: string, ...fields: string[]): string[] => fields.map((f) => `${part}.${f}`);
+
+/** Does a changed setup only say what a step had to ask for, and nothing that stood before is otherwise? */
+export function saysOnlyWhatWasAsked(before: Setup, after: Setup): boolean {
+  const fields = fieldsOf(tradeOf(after).schema);
+  const filled = fields.filter((f) => f.later && valueIn(before, f.name) === undefined);
+  const blank = (setup: Setup): unknown => {
+    const copy = JSON.parse(JSON.stringify(setup)) as Record<string, unknown>;
+    for (const { name } of filled) {
+      const [head = '', tail] = name.split('.') as [string, string?];
+      const part = copy[head];
+      if (tail === undefined) delete copy[head];
+      else if (part !== null && typeof part === 'object') delete (part as Record<string, unknown>)[tail];
+    }
+    return copy;
+  };
+  const text = (setup: Setup) => JSON.stringify(sorted(blank(setup)));
+  return filled.length > 0 && text(before) === text(after);
+}
+
+/** The same with its keys in order, however they were put in. */
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, v]) => v !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([k, v]) => [k, sorted(v)]),
+  );
+}

@@ -1,0 +1,126 @@
+import { aloneDeviation, pooledDeviation, studentT95 } from './uncertainty.ts';
+
+export const YEAR_DAYS = 365.25;
+/** A day further off than this is no forecast. Our own choice. */
+const FAR_YEARS = 50;
+/** A day is told from so many readings on, over so much of the way to it. Common practice, no source. */
+const LEAST_READINGS = 3;
+const LEAST_SHARE = 0.1;
+export const TOO_EARLY = `too early for a day; it takes ${LEAST_READINGS} readings over a tenth of the way.`;
+
+export type TrendPoint = { day: number; value: number };
+
+export type TrendAsked = {
+  /** Days since the beginning and what was read, in any order; the first day is the baseline. */
+  points: readonly TrendPoint[];
+  /** What is waited for. */
+  level: number;
+  /** Step of the gauge, in the value's unit. */
+  stepsBy: number;
+  /** What a thing reads differently by, each time it is set up, and from how many readings that is known. */
+  sits: { scatterMm: number; knownAsFrom: number };
+};
+
+export type Trend = {
+  /** Robust line through all; null under two days apart. */
+  line: { slope: number; level: number } | null;
+  /** True where a day could be reckoned but is not told yet. */
+  early: boolean;
+  /** The day the level is reached, and how far it is from the last reading; null where none is told. */
+  day: number | null;
+  left: number | null;
+  /** Its band at 95 %. `to` is null, too, where the line may as well be flat. */
+  from: number | null;
+  to: number | null;
+  lastDay: number;
+};
+
+/**
+ * The day a straight line through the readings reaches a level, with its band at 95 %: a robust line for the day, inverse
+ * prediction (Fieller) for the band, the scatter pooled with what is known of gauge and setting up beforehand.
+ * Source: Sen 1968; Draper and Smith, Applied Regression Analysis, inverse regression, from memory.
+ * @example dayReached({ points: [{ day: 0, value: 2 }, …], level: 0, stepsBy: 0.02, sits }).from
+ */
+export function dayReached({ points, level, stepsBy, sits }: TrendAsked): Trend {
+  const sorted = [...points].sort((a, b) => a.day - b.day);
+  const lastDay = sorted.at(-1)?.day ?? 0;
+  const begin = sorted[0];
+  const line = theilSen(sorted.map((p) => ({ x: p.day, y: p.value })));
+  const towards =
+    line && begin && line.slope !== 0 && Math.sign(line.slope) === Math.sign(level - begin.value);
+  const reached = towards ? (level - line.level) / line.slope : null;
+  // A line so flat that it arrives after the machine is gone is no trend, but the gauge’s last digit.
+  const near = reached !== null && reached - lastDay > FAR_YEARS * YEAR_DAYS ? null : reached;
+  const early = near !== null && (sorted.length < LEAST_READINGS || lastDay < LEAST_SHARE * near);
+  const day = early ? null : near;
+  const band = day === null ? null : bandOf(sorted, level, stepsBy, sits, day);
+  return {
+    line,
+    early,
+    day,
+    left: day === null ? null : day - lastDay,
+    from: band?.from ?? null,
+    to: band?.to ?? null,
+    lastDay,
+  };
+}
+
+/** The day of a trend in words, from the last reading. */
+export function sayDay({ left, from, to, lastDay }: Trend): string {
+  const band =
+    from === null
+      ? ''
+      : `, ${Math.round(from - lastDay)} to ${to === null ? 'no telling' : Math.round(to - lastDay)} at 95 %`;
+  return `${Math.round(left ?? 0)} days from the last reading${band}`;
+}
+
+function bandOf(
+  points: readonly TrendPoint[],
+  level: number,
+  stepsBy: number,
+  sits: TrendAsked['sits'],
+  day: number,
+): { from: number; to: number | null } | null {
+  const n = points.length;
+  const mx = points.reduce((t, p) => t + p.day, 0) / n;
+  const my = points.reduce((t, p) => t + p.value, 0) / n;
+  const sxx = points.reduce((t, p) => t + (p.day - mx) ** 2, 0);
+  const slope = points.reduce((t, p) => t + (p.day - mx) * (p.value - my), 0) / sxx;
+  // A line by least squares that runs the other way than the robust one tells no band.
+  if (n < LEAST_READINGS || !((level - (points[0]?.value ?? 0)) * slope > 0)) return null;
+  const rest = points.reduce((t, p) => t + (p.value - my - slope * (p.day - mx)) ** 2, 0);
+  const { deviation: s, free } = pooledDeviation(
+    Math.hypot(sits.scatterMm, aloneDeviation(stepsBy)),
+    rest,
+    n - 2,
+    sits.knownAsFrom,
+  );
+  const t = studentT95(free);
+  const g = (t * s) ** 2 / (slope ** 2 * sxx);
+  const ahead = (level - my) / slope;
+  if (g >= 1) return { from: points.at(-1)?.day ?? 0, to: null };
+  const half = ((t * s) / Math.abs(slope)) * Math.sqrt((1 - g) / n + ahead ** 2 / sxx);
+  // One bad reading turns this line and not the robust one: then the band reaches to both.
+  return {
+    from: Math.min(day, mx + (ahead - half) / (1 - g)),
+    to: Math.max(day, mx + (ahead + half) / (1 - g)),
+  };
+}
+
+/** Slope and level of a robust line: the median of all pair slopes, then of what is left. Source: Sen 1968. */
+export function theilSen(
+  points: ReadonlyArray<{ x: number; y: number }>,
+): { slope: number; level: number } | null {
+  const slopes = points.flatMap((a, i) =>
+    points.slice(i + 1).flatMap((b) => (b.x === a.x ? [] : [(b.y - a.y) / (b.x - a.x)])),
+  );
+  if (slopes.length === 0) return null;
+  const slope = median(slopes);
+  return { slope, level: median(points.map((p) => p.y - slope * p.x)) };
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const mid = Math.floor(sorted.length / 2);
+  return sorted.length % 2 ? (sorted[mid] ?? 0) : ((sorted[mid - 1] ?? 0) + (sorted[mid] ?? 0)) / 2;
+}

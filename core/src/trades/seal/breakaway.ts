@@ -1,0 +1,164 @@
+import { FACE_TYPICAL, faceLoad } from '../../arithmetic/seals/face-load.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
+import type { Place } from '../../engine/state.ts';
+import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { doubtSaid } from '../../judgement/doubt.ts';
+import type { Finding } from '../../judgement/result.ts';
+import { doubtOfMean, type Seen } from '../../metrology/uncertainty.ts';
+import { tor } from '../../quantities/say.ts';
+import { gaugeFindings } from '../../steps/gauges.ts';
+import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import type { SealSetup } from './setup.ts';
+
+export type BreakawayValues = {
+  /** What the wrench showed as the shaft broke away, with the seal on; and before it was on. */
+  measuredNm: number | null;
+  withoutNm: number | null;
+  /** What the faces alone would ask for, without pressure in the box. */
+  expectedNm: { least: number; most: number };
+};
+
+const place = (key: string, label: string): Place => ({
+  key,
+  label,
+  quantity: 'torque',
+  low: 0,
+  high: 2000,
+  instrumentKinds: ['wrench'],
+});
+const places = (): Place[] => [place('breakaway', 'Torque as the shaft breaks away')];
+const without = place('without', 'The same, before the seal was on');
+
+/** Faces as the drawing gives them; null where one of the four is not given. */
+export function facesOf({ faces }: SealSetup): {
+  faceOutsideMm: number;
+  faceInsideMm: number;
+  balanceMm: number;
+  springN: number;
+} | null {
+  const { outsideMm, insideMm, balanceMm, springN } = faces ?? {};
+  return outsideMm === undefined || insideMm === undefined || balanceMm === undefined || springN === undefined
+    ? null
+    : { faceOutsideMm: outsideMm, faceInsideMm: insideMm, balanceMm, springN };
+}
+
+/** Twice what the faces could ask for is more than a dry face or a tight O-ring explains. Our own choice. */
+const FAR_OVER = 2;
+
+/**
+ * The torque at which the shaft breaks away, beside what the faces alone ask for with no pressure in the box (`faceLoad`): more is
+ * something that touches, next to nothing is a seal with no compression.
+ */
+export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', {
+  repeats: true,
+  report(facts, step) {
+    const faces = facesOf(facts.setup);
+    if (!faces) throw new RangeError('The faces are not given in the setup.');
+    const sum = faceLoad({ ...faces, pressureMpa: 0, speedRpm: 1 });
+    const { least, most } = sum.values.startTorqueNm;
+    const measuredNm = valueAt(facts, step, 'breakaway');
+    const withoutNm = valueAt(facts, step, 'without');
+    const next = nextListed(facts, step, places());
+    const taken = standing(facts, step.id);
+    const seen: Seen = {
+      count: 1,
+      places: withoutNm === null ? 1 : 2,
+      stepMm: Math.max(0, ...taken.map((r) => r.instrument.step)),
+    };
+    const finding = judge(measuredNm, withoutNm ?? 0, least, most);
+    return {
+      findings: [finding, ...gaugeFindings(taken)],
+      working: [
+        {
+          what: 'expected',
+          sum: `springs alone, three to five times the running torque at friction ${FACE_TYPICAL.friction}: ${tor(least)} to ${tor(most)}`,
+        },
+        ...(measuredNm !== null && withoutNm !== null
+          ? [
+              {
+                what: 'of the seal',
+                sum: `${tor(measuredNm)} − ${tor(withoutNm)} = ${tor(measuredNm - withoutNm)}`,
+              },
+            ]
+          : []),
+      ],
+      beams:
+        measuredNm === null
+          ? []
+          : [
+              {
+                label: 'Breakaway torque',
+                quantity: 'torque',
+                value: measuredNm - (withoutNm ?? 0),
+                target: (least + most) / 2,
+                lower: least,
+                upper: most,
+                expanded: 2 * doubtOfMean(seen),
+                doubt: doubtSaid({ ...seen, say: tor }),
+                verdict: finding.verdict,
+              },
+            ],
+      values: { measuredNm, withoutNm, expectedNm: { least, most } } satisfies BreakawayValues,
+      next,
+      choices: readingAt(facts, step.id, 'without') ? [] : [{ key: 'without', label: without.label }],
+      act: next ? 'Draw the shaft round by the wrench until it breaks away' : 'Read the verdict.',
+    };
+  },
+  place(facts, step, key) {
+    return key === 'without' && !readingAt(facts, step.id, key)
+      ? without
+      : listedPlace(places)(facts, step, key);
+  },
+});
+
+function judge(measuredNm: number | null, withoutNm: number, least: number, most: number): Finding {
+  const shared = { code: 'breakaway', source: 'practice', acceptable: true } as const;
+  if (measuredNm === null)
+    return {
+      ...shared,
+      verdict: 'incomplete',
+      reason: 'The torque at which it breaks away is not read yet.',
+      acceptable: false,
+    };
+  const ofSeal = measuredNm - withoutNm;
+  const limit = `${tor(least)} to ${tor(most)}`;
+  const said = `It breaks away at ${tor(measuredNm)}${withoutNm > 0 ? `, ${tor(ofSeal)} of it the seal’s` : ''}`;
+  if (ofSeal > FAR_OVER * most)
+    return {
+      ...shared,
+      verdict: 'reject',
+      reason: `${said}: more than twice what the faces can ask for.`,
+      limit,
+      remedy:
+        'Something touches or binds: gland square, sleeve free, compression not too much. Do not start.',
+    };
+  if (ofSeal > most)
+    return {
+      ...shared,
+      verdict: 'caution',
+      reason: `${said}: more than the faces ask for.`,
+      limit,
+      remedy:
+        'Bearings and packing drag too: read it without the seal where that was done; else look for what touches.',
+    };
+  if (ofSeal < least / 2)
+    return {
+      ...shared,
+      verdict: 'caution',
+      reason: `${said}: next to nothing.`,
+      limit,
+      remedy: 'Is there compression on the faces? Look at the setting again.',
+    };
+  return { ...shared, verdict: 'accept', reason: `${said}: as the faces ask for.`, limit };
+}
+
+/** Beside the hand turn, where the drawing of the faces is at hand. */
+export const breakawayStep: StepDefinition<SealSetup> = {
+  id: 'breakaway',
+  title: 'Breakaway torque',
+  kind: breakaway,
+  guide: 'Wrench on the shaft or coupling, box empty: pull slowly, read where it breaks away.',
+  caution: 'Isolation stays on. Keep sleeves and rag clear.',
+  repeatWord: 'Pulled anew',
+  standsOn: ['handturn'],
+};

@@ -1,0 +1,169 @@
+import { clearanceClass as feltOnBench } from '@fulcrant/core/arithmetic/bearings/clearance-class';
+import { classBand } from '@fulcrant/core/arithmetic/bearings/clearance-table';
+import { driveUpForecast } from '@fulcrant/core/arithmetic/bearings/drive-up-forecast';
+import { driveUpMonteCarlo } from '@fulcrant/core/simulation/drive-up-monte-carlo';
+import { type Case, felt, hiddenBearing, leftAt } from './bearing.ts';
+import { Chance } from './chance.ts';
+import { NINETY_FIVE, type Row, tried } from './row.ts';
+
+export const GRID: Array<Pick<Case, 'boreMm' | 'clearanceClass' | 'bladeStepMm' | 'pitchMm'>> = [
+  { boreMm: 60, clearanceClass: 'CN', bladeStepMm: 0.005, pitchMm: 2 },
+  { boreMm: 100, clearanceClass: 'C3', bladeStepMm: 0.005, pitchMm: 2 },
+  { boreMm: 160, clearanceClass: 'CN', bladeStepMm: 0.01, pitchMm: 3 },
+  { boreMm: 240, clearanceClass: 'C3', bladeStepMm: 0.01, pitchMm: 4 },
+];
+
+export const whole = (c: (typeof GRID)[number]): Case => {
+  const band = classBand(c.boreMm, c.clearanceClass);
+  if (!band) throw new RangeError('This bore is not tabled.');
+  return { ...c, taper: 12, lowMm: band.lowerMm, highMm: band.upperMm };
+};
+
+/** A bearing driven up by eighths to a random place on its way, everything felt; and what the product says there. */
+export function onTheWay(of: Case, chance: Chance, least: number) {
+  const b = hiddenBearing(of, chance);
+  const sets = [0, 1, 2].map(() => felt(b, of, 0, chance));
+  const benchMm = sets.reduce((s, r) => s + r.rowAMm + r.rowBMm, 0) / 6;
+  const eighths = least + Math.floor(chance.between(0, 3));
+  const readings = Array.from({ length: eighths + 1 }, (_, i) => felt(b, of, 45 * i, chance));
+  const { boreMm, clearanceClass, taper, pitchMm, bladeStepMm } = of;
+  const benchUncertaintyMm =
+    feltOnBench({ boreMm, clearanceClass, bladeStepMm, sets }).values.standardUncertaintyMm ?? undefined;
+  const input = { boreMm, clearanceClass, taper, pitchMm, bladeStepMm, benchMm, benchUncertaintyMm };
+  return { b, input, readings, deg: 45 * eighths, values: driveUpForecast({ ...input, readings }).values };
+}
+
+/** What is said of a drive-up ahead: the next eighth, the band of the chart, the chances. */
+export function driving(trials: number): Row[] {
+  return GRID.flatMap((c, k): Row[] => {
+    const of = whole(c);
+    const cell = `bore ${of.boreMm}, ${of.clearanceClass}, blades ${of.bladeStepMm}`;
+    const [next, chart, over, often, many] = [0, 1, 2, 3, 4].map((i) => new Chance(700 + 10 * k + i)) as [
+      Chance,
+      Chance,
+      Chance,
+      Chance,
+      Chance,
+    ];
+    return [
+      {
+        statement: 'what the next eighth takes out ± U',
+        cell,
+        ...NINETY_FIVE,
+        ...tried(trials, () => {
+          const t = onTheWay(of, next, 2);
+          const { nextReductionMm: mm, nextReductionExpandedMm: u } = t.values;
+          if (mm === null || u === null) return null;
+          return Math.abs(t.b.benchMm - leftAt(t.b, of, t.deg + 45) - mm) <= u;
+        }),
+      },
+      {
+        statement: 'clearance within the band of the chart, a quarter turn on',
+        cell,
+        ...NINETY_FIVE,
+        ...tried(trials, () => {
+          const t = onTheWay(of, chart, 2);
+          const p = t.values.curve.find((x) => x.angleDeg >= t.deg + 90 - 1e-6);
+          return p ? Math.abs(leftAt(t.b, of, p.angleDeg) - p.clearanceMm) <= p.expandedMm : null;
+        }),
+      },
+      {
+        statement: 'over-driven by following the advice',
+        cell,
+        claimed: '3 % at the most',
+        low: 0,
+        high: 0.03,
+        ...tried(trials, () => {
+          const t = onTheWay(of, over, 1);
+          const { advice, target, place } = t.values;
+          if (!advice || advice.turnDeg === 0 || place === 'over-driven') return null;
+          return overAt(t, of, t.deg + advice.turnDeg, target);
+        }),
+      },
+      chances('chance of the band where the nut is advised to stop', cell, trials, often, of, (t) => {
+        const { advice, target } = t.values;
+        if (!advice || advice.turnDeg === 0) return null;
+        return [advice.then.inBand, inBand(t, of, t.deg + advice.turnDeg, target)];
+      }),
+      chances(
+        'Monte Carlo: chance of over-driving at the likeliest stop and a sixteenth on',
+        cell,
+        Math.min(trials, 400),
+        many,
+        of,
+        (t) => {
+          const { target, advice } = t.values;
+          if (
+            !advice ||
+            target.aimMm === null ||
+            target.reductionMinMm === null ||
+            target.reductionMaxMm === null
+          )
+            return null;
+          const stop = advice.bestDeg + many.oneOf([0, 22.5]);
+          const told = driveUpMonteCarlo({
+            benchMm: t.input.benchMm,
+            benchU: t.input.benchUncertaintyMm ?? 0,
+            expectedPerDegMm: target.reductionPerEighthMm / 45,
+            bladeStepMm: of.bladeStepMm,
+            points: t.values.points,
+            seed: 1 + Math.floor(many.between(0, 1e6)),
+            samples: 4000,
+            band: {
+              reductionMinMm: target.reductionMinMm,
+              reductionMaxMm: target.reductionMaxMm,
+              leastResidualMm: target.leastResidualMm ?? 0,
+            },
+            aimMm: target.aimMm,
+            nowDeg: t.deg,
+            stopsDeg: [stop],
+          }).stops[0];
+          return told ? [told.over, overAt(t, of, stop, target)] : null;
+        },
+      ),
+    ];
+  });
+}
+
+type Trial = ReturnType<typeof onTheWay>;
+type Target = Trial['values']['target'];
+
+export function overAt(t: Pick<Trial, 'b'>, of: Case, deg: number, target: Target): boolean {
+  const left = leftAt(t.b, of, deg);
+  return (
+    t.b.benchMm - left > (target.reductionMaxMm ?? Number.POSITIVE_INFINITY) ||
+    left < (target.leastResidualMm ?? 0)
+  );
+}
+const inBand = (t: Pick<Trial, 'b'>, of: Case, deg: number, target: Target): boolean =>
+  !overAt(t, of, deg, target) && t.b.benchMm - leftAt(t.b, of, deg) >= (target.reductionMinMm ?? 0);
+
+/** Chances said beside what came true: right within three points. */
+function chances(
+  statement: string,
+  cell: string,
+  trials: number,
+  chance: Chance,
+  of: Case,
+  one: (t: Trial) => [said: number, came: boolean] | null,
+): Row {
+  let [said, came, n] = [0, 0, 0];
+  for (let i = 0; i < trials; i++) {
+    const t = onTheWay(of, chance, 1);
+    const told = one(t);
+    if (!told) continue;
+    n++;
+    said += told[0];
+    if (told[1]) came++;
+  }
+  const mean = n === 0 ? 0 : said / n;
+  return {
+    statement,
+    cell,
+    claimed: `${(100 * mean).toFixed(1)} %`,
+    low: Math.max(0, mean - 0.03),
+    high: Math.min(1, mean + 0.03),
+    share: n === 0 ? 0 : came / n,
+    trials: n,
+  };
+}

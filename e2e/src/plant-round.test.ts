@@ -1,0 +1,242 @@
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { violations } from './axe.ts';
+import { openJob } from './job-hand.ts';
+import { clearWorks, layWorks, Plant, type Works } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
+import { SheetHand } from './sheet-hand.ts';
+import { still } from './still.ts';
+
+let plant: Plant;
+beforeAll(async () => {
+  plant = await sharedPlant();
+});
+afterAll(() => plant?.close());
+
+it('an empty plant, from its first visitor to the first sheet signed by a second person', async () => {
+  const works: Works = await layWorks({ demo: false });
+  const empty = await Plant.serving(works.at, () => clearWorks(works));
+  try {
+    const code = /good once:\s+(\S+)/.exec(works.said)?.[1] ?? '';
+    expect(code).toMatch(/^.{5}-.{5}$/);
+    const context = await empty.browser.newContext();
+    const page = await context.newPage();
+    await page.goto(empty.url);
+    // Nobody leads it yet: whatever was asked for, the first visit comes first.
+    await page.getByRole('heading', { name: 'A plant with nothing in it yet' }).waitFor();
+    await still(page);
+    expect(await violations(page)).toEqual([]);
+    await page.getByLabel(/^Code/).fill('AAAAA-AAAAA');
+    await page.getByLabel('The site is called').fill('Oxleigh');
+    await page.getByLabel(/^Your name/).fill('Ingrid');
+    await page.getByLabel(/^Your password/).fill('short');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByText('ten characters').waitFor();
+    await page.getByLabel(/^Your password/).fill('three plain words');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByText('not the code in the console').waitFor();
+    // What was typed is still there.
+    expect(await page.getByLabel('The site is called').inputValue()).toBe('Oxleigh');
+    await page.getByLabel(/^Code/).fill(code.toLowerCase());
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('heading', { name: 'The plant' }).waitFor();
+    expect(await page.locator('[data-demo]').count()).toBe(0);
+    await page.getByLabel(/^Packing in the store/).fill('8 mm  10 mm');
+    await page.getByRole('button', { name: 'So it holds from now on' }).click();
+    await page.getByText('It holds.').waitFor();
+
+    // A second person, let in by a code.
+    await page.getByRole('link', { name: 'People' }).click();
+    await page.getByLabel('Somebody new, by name').fill('Tore');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    const told = (await page.locator('[data-code]').textContent()) ?? '';
+    await page.getByRole('button', { name: 'It is handed over' }).click();
+    await page.locator('[data-person="Tore"]').getByText('has not chosen a password').waitFor();
+    const tore = await (await empty.browser.newContext()).newPage();
+    await tore.goto(`${empty.url}/sign-in`);
+    await tore.getByRole('link', { name: /^In by a code/ }).click();
+    await tore.getByLabel('Name').fill('Tore');
+    await tore.getByLabel('Code').fill(told);
+    await tore.getByLabel(/^A password of your own/).fill('a wedge under a line');
+    await tore.getByRole('button', { name: 'Sign in with it' }).click();
+    await tore.getByRole('heading', { name: 'Shift board' }).waitFor();
+    await tore.getByText('Nothing is open').waitFor();
+
+    // A place in the register, a gauge, a job there.
+    await tore.goto(`${empty.url}/register`);
+    await tore.getByRole('button', { name: 'New position' }).click();
+    await tore.getByLabel(/^Machine/).fill('Stone trap 1');
+    await tore.getByLabel(/^Position on it/).fill('Drive end');
+    await tore.getByRole('button', { name: 'Into the register' }).click();
+    await tore.getByText('Nothing was done here yet.').waitFor();
+    const made = await tore.request.post(`${empty.url}/api/instruments`, {
+      data: {
+        name: 'Slot gauge',
+        kind: 'protractor',
+        step: 1,
+        low: 0,
+        high: 360,
+        calibrationDue: '2099-01-01',
+      },
+    });
+    expect(made.status()).toBe(201);
+    await tore.getByRole('link', { name: 'Open a job here' }).click();
+    await tore.getByRole('button', { name: /^Take a bearing off/ }).click();
+    await tore.getByRole('button', { name: 'Open the sheet' }).click();
+    await tore.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+    const hand = new SheetHand(tore);
+    for (const _step of ['safe', 'as found', 'loose']) {
+      await hand.answerAll();
+      await hand.on();
+    }
+    await hand.last('nutback', '800');
+    await hand.answerAll();
+    await hand.on();
+    await hand.answerAll();
+    await tore.locator('[data-pass-step]').click();
+    await hand.sign('Tore');
+    // The first visitor sees it, signed by the second.
+    await page.goto(empty.url);
+    await page.getByText('Stone trap 1').first().waitFor();
+    const { jobs } = await (await page.request.get(`${empty.url}/api/jobs?state=signed`)).json();
+    expect(jobs.map((j: { signedBy: string; number: string }) => j.signedBy)).toEqual(['Tore']);
+  } finally {
+    await empty.close();
+  }
+});
+
+it('a label’s link opens its position; a known position opens a job in three touches', async () => {
+  const { page, context, complaints } = await plant.visit('Asta');
+  const found = await (
+    await page.request.get(`${plant.url}/api/register?q=cooling%20fan%203%20drive`)
+  ).json();
+  const [place] = found.positions as Array<{ id: string; label: string }>;
+  let touches = 0;
+  const touch = async (what: ReturnType<typeof page.getByRole>) => {
+    await what.click();
+    touches++;
+  };
+  // The camera reads the link of the label: one touch is the browser’s.
+  await page.goto(`${plant.url}/p/${place?.label}`);
+  touches++;
+  await page.waitForURL(`**/positions/${place?.id}`);
+  await touch(page.getByRole('link', { name: 'Open a job here' }));
+  await page.getByRole('button', { name: 'Open the sheet' }).waitFor();
+  // Nothing is open: all of it is known here.
+  await page.getByText('Nothing is open: look it over').waitFor();
+  await still(page);
+  expect(await violations(page)).toEqual([]);
+  await touch(page.getByRole('button', { name: 'Open the sheet' }));
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  expect(touches).toBeLessThanOrEqual(3);
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
+it('two fittings and a residual that grew: found beside left, laid over each other, and put down to a cause', async () => {
+  const { page, context, complaints } = await plant.visit('Bram');
+  await page.goto(`${plant.url}/register`);
+  await page.getByLabel('Find a machine, a position or a label').fill('cooling fan 3 drive');
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Cooling fan 3' })
+    .getByRole('link', { name: /^Drive end, fixed/ })
+    .click();
+  await page.getByRole('heading', { name: 'Cooling fan 3' }).waitFor();
+  const strip = page.getByRole('img', { name: /^Residual clearance:/ });
+  expect(await strip.getAttribute('aria-label')).toMatch(/0\.087 mm as found on \d{4}-\d\d-\d\d/);
+  const sides = page.getByRole('region', { name: 'Two jobs side by side' });
+  await sides.getByLabel('The earlier job').click();
+  await page.getByRole('option').last().click();
+  await sides.getByLabel('The later job').click();
+  await page.getByRole('option', { name: /Dismounting sheet/ }).click();
+  await sides.getByRole('row', { name: /Residual clearance .* \+0\.04/ }).waitFor();
+  await still(page);
+  expect(await violations(page)).toEqual([]);
+
+  await page.getByRole('button', { name: 'Look at what came out' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radio', { name: 'fretting between shaft and sleeve' }).click();
+  await dialog.getByRole('radio', { name: 'bright steel' }).click();
+  await dialog.getByText('It sat loose').waitFor();
+  await still(page);
+  expect(await violations(page)).toEqual([]);
+  await dialog.getByLabel('In your own words').fill('red dust again');
+  await dialog.getByRole('button', { name: 'Keep it with the position' }).click();
+  await page.getByText('“red dust again”').waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
+it('field, Store and the next act stand on the screen without scrolling, at a desk, on a tablet both ways and on the phone', async () => {
+  const STEPS = ['wear', 'runin', 'driveup', 'breakin', 'letgo', 'runout', 'clearance'];
+  for (const [width, height] of [
+    [1280, 800],
+    [1024, 768],
+    [800, 1280],
+    [390, 844],
+  ] as const) {
+    const { page, context } = await plant.visit('Asta', { width, height });
+    const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?state=open&limit=200`)).json();
+    for (const present of STEPS) {
+      const job = jobs.find(
+        (j: { present: string; machine: string }) => j.present === present && !/^Test/.test(j.machine),
+      );
+      if (!job) continue;
+      await page.goto(`${plant.url}/jobs/${job.id}`);
+      await page.locator('[data-act]').waitFor();
+      await still(page);
+      const off = await page.evaluate(() =>
+        ['form[data-place] input', 'form[data-place] button[type=submit]', '[data-pass-step]'].filter(
+          (which) => {
+            const box = document.querySelector(which)?.getBoundingClientRect();
+            return box && (box.top < 0 || box.bottom > innerHeight || box.left < 0 || box.right > innerWidth);
+          },
+        ),
+      );
+      expect([width, present, off]).toEqual([width, present, []]);
+    }
+    await context.close();
+  }
+});
+
+it('a photograph taken without network is on the sheet at once, and with the server when it is back', async () => {
+  const { page, context } = await plant.visit('Asta');
+  const { hand, jobId } = await openJob(page, plant.url, {
+    work: 'Take a bearing off',
+    position: 'Photographed',
+  });
+  await hand.allStored();
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await page.locator('[data-item]').first().waitFor();
+  const file = join(process.cwd(), '.tmp', `${jobId}.png`);
+  await sharp({ create: { width: 2400, height: 1800, channels: 3, background: '#884422' } })
+    .withExif({ IFD3: { GPSLatitude: '52/1 31/1 0/1', GPSLatitudeRef: 'N' } })
+    .jpeg()
+    .toFile(file.replace('.png', '.jpg'));
+  // What makes a photograph small is fetched while there is network: the service worker keeps it.
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: 'Photograph at this step' }).click();
+  await page.getByLabel('What it shows').fill('red dust under the ring');
+  await page.getByLabel('Photograph from camera or file').setInputFiles(file.replace('.png', '.jpg'));
+  await page.locator('[data-photo]').waitFor();
+  await page.getByText('red dust under the ring').waitFor();
+  await page.keyboard.press('Escape');
+  await context.setOffline(false);
+  await hand.allStored();
+  const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json`)).json();
+  const [photo] = sheet.photos as Array<{ hash: string; width: number }>;
+  expect(photo?.width).toBe(1600);
+  await expect
+    .poll(async () => (await page.request.get(`${plant.url}/api/photos/${photo?.hash}`)).status(), {
+      timeout: 30_000,
+    })
+    .toBe(200);
+  const bytes = await (await page.request.get(`${plant.url}/api/photos/${photo?.hash}`)).body();
+  const meta = await sharp(bytes).metadata();
+  expect([meta.format, meta.width, meta.exif]).toEqual(['jpeg', 1600, undefined]);
+  await context.close();
+});

@@ -1,0 +1,48 @@
+import type { Context } from 'koa';
+import getRawBody from 'raw-body';
+import { isHash, keepPhoto, lookAtPhoto, PHOTO_BYTES, readPhoto } from '../store/photos.ts';
+import { Problem } from './problem.ts';
+import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
+
+async function bytesOf(ctx: Context): Promise<Buffer> {
+  try {
+    return await getRawBody(ctx.req, { limit: PHOTO_BYTES, length: ctx.get('content-length') || null });
+  } catch (error) {
+    if ((error as { type?: string }).type === 'entity.too.large')
+      throw new Problem(413, 'The photograph is too large: the device makes it smaller before it sends it.');
+    throw new Problem(400, 'The photograph did not arrive whole.');
+  }
+}
+
+/** Photographs by the hash of their content. */
+export const photos: Route[] = [
+  {
+    method: 'put',
+    path: '/api/photos/:hash',
+    who: RECORDERS,
+    takes: 'image/jpeg',
+    async run({ ctx, house, params }, me) {
+      const { hash } = params;
+      if (!isHash(hash)) throw new Problem(404, 'A photograph is named by the SHA-256 of its file.');
+      const bytes = await bytesOf(ctx);
+      const size = await lookAtPhoto(bytes, hash);
+      if (typeof size === 'string') throw new Problem(400, size);
+      await keepPhoto(house.db, house.photoDir, hash, bytes, size, me.id);
+      ctx.status = 204;
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/photos/:hash',
+    who: EVERYONE_SIGNED_IN,
+    async run({ ctx, house, params }) {
+      const bytes = isHash(params.hash) ? await readPhoto(house.photoDir, params.hash) : null;
+      if (!bytes) throw new Problem(404, 'The photograph is not here: it waits on the device that took it.');
+      ctx.body = bytes;
+      ctx.type = 'image/jpeg';
+      // Named by what is in it, it never changes; it is for those who are signed in.
+      ctx.set('cache-control', 'private, max-age=31536000, immutable');
+      ctx.set('content-security-policy', "default-src 'none'");
+    },
+  },
+];

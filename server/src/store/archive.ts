@@ -1,0 +1,305 @@
+import { createHash } from 'node:crypto';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { copyFile, mkdir, mkdtemp, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { createInterface } from 'node:readline';
+import { finished, pipeline } from 'node:stream/promises';
+import * as tar from 'tar';
+import type { Database } from './database.ts';
+import { plantStage } from './plant.ts';
+import { RULES } from './rules.ts';
+import { verify } from './verify.ts';
+
+/**
+ * A whole plant as one archive: a tar of JSON Lines, a file a table, photographs by their hash, and a manifest that names each file with
+ * its SHA-256. Open: anything that reads tar and JSON reads it.
+ */
+export const ARCHIVE_FORM = 1;
+
+type Table = {
+  name: string;
+  /** By what its rows are in order. */
+  key: readonly string[];
+  /** What never leaves the house without being asked for. */
+  secret?: readonly string[];
+};
+
+/** In the order they can be laid in again: each stands on those before it. Sessions, codes and calendar links stay behind. */
+const TABLES: readonly Table[] = [
+  { name: 'plant', key: ['one'] },
+  { name: 'people', key: ['id'], secret: ['password_hash'] },
+  { name: 'instruments', key: ['id'] },
+  { name: 'house_rules', key: ['n'] },
+  { name: 'positions', key: ['id'] },
+  { name: 'cards', key: ['kind', 'card_key', 'version'] },
+  { name: 'jobs', key: ['id'] },
+  { name: 'events', key: ['job_id', 'seq'] },
+  { name: 'sheets', key: ['job_id', 'revision'] },
+  { name: 'autopsies', key: ['id'] },
+  { name: 'photos', key: ['hash'] },
+];
+/** Rows read, and laid in, at once. */
+const PAGE = 200;
+/** What stands for a password that was left behind: nobody is let in by it. */
+const NO_PASSWORD = '-';
+
+export type Manifest = {
+  form: number;
+  made: string;
+  rules: string;
+  /** With passwords: a backup. Without: to be handed on. */
+  secrets: boolean;
+  rows: Record<string, number>;
+  /** SHA-256 of each file, by its path in the archive. */
+  files: Record<string, string>;
+};
+
+type Row = Record<string, unknown>;
+type Connection = {
+  query(sql: string, values?: unknown[]): Promise<unknown>;
+};
+
+/** One connection for all of it, given back at the end. */
+async function onOne<T>(db: Pick<Database, 'sequelize'>, does: (c: Connection) => Promise<T>): Promise<T> {
+  const manager = db.sequelize.connectionManager;
+  const connection = (await manager.getConnection({ type: 'write' })) as unknown as Connection;
+  try {
+    return await does(connection);
+  } finally {
+    manager.releaseConnection(connection as never);
+  }
+}
+
+const photoIn = (dir: string, hash: string): string => join(dir, hash.slice(0, 2), `${hash}.jpg`);
+
+async function hashOfFile(file: string): Promise<string> {
+  const sum = createHash('sha256');
+  await pipeline(createReadStream(file), sum);
+  return sum.digest('hex');
+}
+
+/** A page of a table after the row seen last, in the order of its key. */
+async function pageOf(c: Connection, table: Table, last: Row | null): Promise<Row[]> {
+  const key = table.key.join(', ');
+  const after = last ? `WHERE (${key}) > (${table.key.map(() => '?').join(', ')})` : '';
+  return (await c.query(`SELECT * FROM ${table.name} ${after} ORDER BY ${key} LIMIT ${PAGE}`, [
+    ...(last ? table.key.map((k) => last[k]) : []),
+  ])) as Row[];
+}
+
+async function writeTable(
+  c: Connection,
+  table: Table,
+  folder: string,
+  secrets: boolean,
+  seen: (row: Row) => Promise<void>,
+): Promise<number> {
+  const file = createWriteStream(join(folder, `${table.name}.jsonl`));
+  let rows = 0;
+  for (let last: Row | null = null; ; ) {
+    const page: Row[] = await pageOf(c, table, last);
+    for (const row of page) {
+      await seen(row);
+      const kept = secrets
+        ? row
+        : { ...row, ...Object.fromEntries((table.secret ?? []).map((s) => [s, NO_PASSWORD])) };
+      if (!file.write(`${JSON.stringify(kept)}\n`))
+        await new Promise<void>((done) => file.once('drain', () => done()));
+      rows++;
+    }
+    last = page.at(-1) ?? null;
+    if (page.length < PAGE) break;
+  }
+  file.end();
+  await finished(file);
+  return rows;
+}
+
+/**
+ * Write a whole plant to one archive, as it stands at one moment: people go on working, and what they record after that moment is in the
+ * next one.
+ * @param secrets with the hashes of passwords: then it is as secret as the plant itself
+ * @throws Error where a photograph that should be there is gone
+ */
+export async function exportPlant(
+  db: Pick<Database, 'sequelize'>,
+  photoDir: string,
+  file: string,
+  { secrets }: { secrets: boolean },
+): Promise<Manifest> {
+  const folder = await mkdtemp(join(tmpdir(), 'fulcrant-export-'));
+  try {
+    const manifest: Manifest = {
+      form: ARCHIVE_FORM,
+      made: new Date().toISOString(),
+      rules: RULES,
+      secrets,
+      rows: {},
+      files: {},
+    };
+    await onOne(db, async (c) => {
+      await c.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
+      await c.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
+      try {
+        for (const table of TABLES)
+          manifest.rows[table.name] = await writeTable(c, table, folder, secrets, async (row) => {
+            if (table.name !== 'photos') return;
+            const from = photoIn(photoDir, String(row.hash));
+            const to = photoIn(join(folder, 'photos'), String(row.hash));
+            await mkdir(dirname(to), { recursive: true });
+            await copyFile(from, to).catch(() => {
+              throw new Error(`Photograph ${String(row.hash)} is gone from the data folder.`);
+            });
+            manifest.files[`photos/${String(row.hash).slice(0, 2)}/${String(row.hash)}.jpg`] =
+              await hashOfFile(to);
+          });
+      } finally {
+        await c.query('ROLLBACK');
+      }
+    });
+    for (const { name } of TABLES)
+      manifest.files[`${name}.jsonl`] = await hashOfFile(join(folder, `${name}.jsonl`));
+    await writeFile(join(folder, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`);
+    // Beside its place first: a broken one is never mistaken for the whole.
+    const beside = `${file}.part`;
+    await tar.create({ gzip: true, file: beside, cwd: folder, portable: true }, [
+      'manifest.json',
+      ...Object.keys(manifest.files).sort(),
+    ]);
+    await rename(beside, file);
+    return manifest;
+  } finally {
+    await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 50 });
+  }
+}
+
+/** A moment as an archive writes it, as the database takes it; all else as it is. */
+const MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/;
+const laid = (v: unknown): unknown =>
+  typeof v === 'string' && MOMENT.test(v) ? v.replace('T', ' ').replace('Z', '') : v;
+/** Columns whose text only looks like a moment. */
+const AS_TEXT = new Set(['body', 'sheet', 'summary', 'setup', 'rules']);
+
+async function readTable(c: Connection, table: Table, folder: string): Promise<number> {
+  const lines = createInterface({
+    input: createReadStream(join(folder, `${table.name}.jsonl`)),
+    crlfDelay: Infinity,
+  });
+  let rows = 0;
+  let page: Row[] = [];
+  const lay = async () => {
+    const [first] = page;
+    if (!first) return;
+    const columns = Object.keys(first);
+    const values = page.flatMap((r) => columns.map((k) => (AS_TEXT.has(k) ? r[k] : laid(r[k]))));
+    const holes = page.map(() => `(${columns.map(() => '?').join(', ')})`).join(', ');
+    await c.query(
+      `INSERT INTO ${table.name} (${columns.map((k) => `\`${k}\``).join(', ')}) VALUES ${holes}`,
+      values,
+    );
+    rows += page.length;
+    page = [];
+  };
+  for await (const line of lines) {
+    if (line === '') continue;
+    page.push(JSON.parse(line) as Row);
+    if (page.length >= PAGE) await lay();
+  }
+  await lay();
+  return rows;
+}
+
+/** What is wrong with an unpacked archive, a sentence each: every file is there and is the one the manifest names. */
+async function faultsIn(folder: string): Promise<{ manifest: Manifest | null; faults: string[] }> {
+  const text = await readFile(join(folder, 'manifest.json'), 'utf8').catch(() => null);
+  if (text === null)
+    return {
+      manifest: null,
+      faults: ['The archive has no manifest: it is none of ours, or it was cut off.'],
+    };
+  let manifest: Manifest;
+  try {
+    manifest = JSON.parse(text) as Manifest;
+  } catch {
+    return { manifest: null, faults: ['The manifest of the archive cannot be read.'] };
+  }
+  if (manifest.form !== ARCHIVE_FORM)
+    return {
+      manifest,
+      faults: [`The archive is of form ${manifest.form}; this release reads form ${ARCHIVE_FORM}.`],
+    };
+  const faults: string[] = [];
+  for (const [name, hash] of Object.entries(manifest.files)) {
+    if (name.includes('..') || name.startsWith('/')) {
+      faults.push(`The archive names a file outside itself: ${name}.`);
+      continue;
+    }
+    const there = await stat(join(folder, name)).catch(() => null);
+    if (!there) faults.push(`${name} is missing from the archive.`);
+    else if ((await hashOfFile(join(folder, name))) !== hash)
+      faults.push(`${name} is not the one the manifest names.`);
+  }
+  for (const { name } of TABLES)
+    if (!manifest.files[`${name}.jsonl`]) faults.push(`${name}.jsonl is missing from the archive.`);
+  return { manifest, faults };
+}
+
+/**
+ * Lay an archive into a plant with nothing in it: all of it or nothing. The chains and sheets are walked before it counts.
+ * @returns its manifest
+ * @throws Error naming what does not hold, or that the plant is not empty
+ */
+export async function importPlant(owner: Database, photoDir: string, file: string): Promise<Manifest> {
+  const stage = await plantStage(owner);
+  if (stage !== 'none' && stage !== 'begun')
+    throw new Error('The plant is not empty: an archive goes into a folder of its own.');
+  const folder = await mkdtemp(join(tmpdir(), 'fulcrant-import-'));
+  try {
+    await tar.extract({ file, cwd: folder, strict: true }).catch((error: Error) => {
+      throw new Error(`The archive cannot be unpacked: ${error.message}`);
+    });
+    const { manifest, faults } = await faultsIn(folder);
+    if (faults.length > 0 || !manifest) throw new Error(faults.slice(0, 5).join('\n'));
+    await onOne(owner, async (c) => {
+      await c.query('START TRANSACTION');
+      try {
+        await c.query('DELETE FROM codes');
+        await c.query('DELETE FROM plant');
+        // Stand-ins are laid in with the schema; those of the archive take their place.
+        await c.query('DELETE FROM instruments');
+        for (const table of TABLES) {
+          const rows = await readTable(c, table, folder);
+          if (rows !== manifest.rows[table.name])
+            throw new Error(
+              `${table.name} has ${rows} rows where the manifest counts ${manifest.rows[table.name]}.`,
+            );
+        }
+        for (const name of Object.keys(manifest.files).filter((f) => f.startsWith('photos/'))) {
+          const to = join(photoDir, name.slice('photos/'.length));
+          await mkdir(dirname(to), { recursive: true, mode: 0o700 });
+          await copyFile(join(folder, name), to);
+        }
+        await c.query('COMMIT');
+      } catch (error) {
+        await c.query('ROLLBACK');
+        throw error;
+      }
+    });
+    const walked = await verify(owner);
+    if (walked.faults.length > 0) {
+      await clear(owner);
+      throw new Error(`The record in the archive does not hold:\n${walked.faults.slice(0, 5).join('\n')}`);
+    }
+    return manifest;
+  } finally {
+    await rm(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 50 });
+  }
+}
+
+/** Take out again what was laid in. */
+async function clear(owner: Database): Promise<void> {
+  await onOne(owner, async (c) => {
+    for (const { name } of [...TABLES].reverse()) await c.query(`DELETE FROM ${name}`);
+  });
+}

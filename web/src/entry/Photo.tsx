@@ -1,0 +1,43 @@
+import { useEffect, useState } from 'react';
+import { waitingPhoto } from '../data/photos.ts';
+
+/** A photograph: from this device while it waits here, else from the server; a sentence where it is with neither. */
+export function Photo({ hash, words, className = '' }: { hash: string; words: string; className?: string }) {
+  /** Not asked for anywhere before it is known whether this device has it: without network the server’s answer is no answer. */
+  const [src, setSrc] = useState<string | null>(null);
+  const [missing, setMissing] = useState(false);
+  useEffect(() => {
+    let gone = false;
+    let made: string | null = null;
+    setSrc(null);
+    setMissing(false);
+    void waitingPhoto(hash)
+      .catch(() => null)
+      .then((address) => {
+        made = address;
+        if (!gone) setSrc(address ?? `/api/photos/${hash}`);
+        else if (address) URL.revokeObjectURL(address);
+      });
+    return () => {
+      gone = true;
+      if (made) URL.revokeObjectURL(made);
+    };
+  }, [hash]);
+  if (missing)
+    return (
+      <p className="m-0 border border-faint p-3 text-sm text-muted">
+        The photograph has not arrived: it waits on the device that took it.
+      </p>
+    );
+  return src === null ? (
+    <div className={`min-h-24 w-full border border-faint ${className}`} />
+  ) : (
+    <img
+      src={src}
+      alt={words || 'Photograph at this step'}
+      className={`block max-h-72 w-full border border-faint object-contain ${className}`}
+      onError={() => setMissing(true)}
+      data-photo={hash.slice(0, 8)}
+    />
+  );
+}

@@ -1,0 +1,167 @@
+import type { Trace } from '@fulcrant/core/history/traces';
+import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { formatLength, lengthDigits } from '@fulcrant/core/quantities/length';
+import { formatPressure } from '@fulcrant/core/quantities/pressure';
+import { formatTemperature } from '@fulcrant/core/quantities/temperature';
+import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { formatVelocity } from '@fulcrant/core/quantities/velocity';
+import { useSettings } from '../ui/settings.tsx';
+import { axis, FIGURES, ink, level, readings, STILL, useChart } from './chart.ts';
+
+/** New Year’s days within a span: where the strip is ruled. */
+function newYears([from, to]: readonly [number, number]): number[] {
+  const first = new Date(from).getFullYear() + 1;
+  const last = new Date(to).getFullYear();
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => new Date(first + i, 0, 1).getTime());
+}
+/** Room above and below a pen that never moved: a size is told to hundredths, a small number by its fifth. */
+const flatRoom = (v: number): number => (Math.abs(v) > 5 ? 0.002 : 0.2) * (Math.abs(v) || 1);
+
+/** A number of a trace with its unit. */
+export function sayTraced(value: number, quantity: Trace['quantity'], unit: LengthUnit): string {
+  switch (quantity) {
+    case 'length':
+      return formatLength(value, unit);
+    case 'torque':
+      return formatTorque(value, unit);
+    case 'temperature':
+      return formatTemperature(value, unit);
+    case 'pressure':
+      return formatPressure(value, unit);
+    case 'velocity':
+      return formatVelocity(value, unit);
+    case 'drops':
+      return `${value.toFixed(0)} drops a minute`;
+    case 'degrees':
+      return `${value.toFixed(0)}°`;
+  }
+}
+
+/**
+ * One number of a position as a recorder’s pen would have drawn it: time along, its limits as lines, each fitting a dot, what was found
+ * an open one.
+ * @param span from and to, ms, the same for all traces of a strip
+ */
+export function StripTrace({ trace, span }: { trace: Trace; span: readonly [number, number] }) {
+  const { unit } = useSettings();
+  const [from, to] = span;
+  const points = trace.points.map((p) => ({ x: Date.parse(p.at), y: p.value }));
+  const { lower, upper } = trace.limits;
+  const all = [
+    ...points.map((p) => p.y),
+    ...(lower === undefined ? [] : [lower]),
+    ...(upper === undefined ? [] : [upper]),
+  ];
+  const [least, most] = [Math.min(...all), Math.max(...all)];
+  const room = most > least ? (most - least) * 0.18 : flatRoom(most);
+  const short = (v: number) =>
+    trace.quantity === 'length' ? lengthDigits(v, unit) : String(Number(v.toPrecision(3)));
+  const canvas = useChart(
+    () => ({
+      type: 'line',
+      data: {
+        datasets: [
+          {
+            ...readings(points),
+            pointBackgroundColor: trace.points.map((p) => (p.found ? ink('--paper') : ink('--steel'))),
+            pointBorderColor: ink('--steel'),
+            pointBorderWidth: 2,
+          },
+          ...[lower, upper].flatMap((l) =>
+            l === undefined
+              ? []
+              : [
+                  {
+                    ...level(l, to, '--stop', [6, 4]),
+                    data: [
+                      { x: from, y: l },
+                      { x: to, y: l },
+                    ],
+                  },
+                ],
+          ),
+        ],
+      },
+      options: {
+        ...STILL,
+        scales: {
+          x: {
+            ...axis(),
+            min: from,
+            max: to,
+            afterBuildTicks: (scale: { ticks: Array<{ value: number }> }) => {
+              scale.ticks = newYears(span).map((value) => ({ value }));
+            },
+            ticks: {
+              color: ink('--muted'),
+              font: FIGURES,
+              maxRotation: 0,
+              autoSkip: true,
+              callback: (v: string | number) => String(new Date(Number(v)).getFullYear()),
+            },
+          },
+          y: {
+            ...axis(),
+            min: least - room,
+            max: most + room,
+            ticks: {
+              color: ink('--muted'),
+              font: FIGURES,
+              maxTicksLimit: 4,
+              callback: (v: string | number) => short(Number(v)),
+            },
+          },
+        },
+        plugins: { legend: { display: false } },
+      },
+    }),
+    [trace, unit, from, to],
+  );
+  const last = trace.points.at(-1);
+  return (
+    <div className="grid gap-x-4 border-t border-faint py-2 md:grid-cols-[12rem_minmax(0,1fr)]">
+      <div>
+        <h3 className="m-0 text-lg leading-tight">{trace.label}</h3>
+        <p className="figures m-0 text-base">{last ? sayTraced(last.value, trace.quantity, unit) : ''}</p>
+        <p className="m-0 text-sm text-muted">
+          {lower !== undefined && upper !== undefined
+            ? `between ${sayTraced(lower, trace.quantity, unit)} and ${sayTraced(upper, trace.quantity, unit)}`
+            : upper !== undefined
+              ? `at most ${sayTraced(upper, trace.quantity, unit)}`
+              : lower !== undefined
+                ? `at least ${sayTraced(lower, trace.quantity, unit)}`
+                : ''}
+        </p>
+        <Day trace={trace} />
+      </div>
+      <div className="h-28">
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={`${trace.label}: ${trace.points.map((p) => `${sayTraced(p.value, trace.quantity, unit)}${p.found ? ' as found' : ''} on ${p.at.slice(0, 10)}`).join('; ')}`}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** The day a trace stands at its limit, with its band, where one is told. */
+function Day({ trace }: { trace: Trace }) {
+  const began = trace.points[0]?.at;
+  const { trend } = trace;
+  if (!trend || trend.day === null || !began) return null;
+  const on = (day: number) => {
+    const d = new Date(Date.parse(began) + day * 86_400_000);
+    return d.toLocaleDateString('en-GB', { month: 'short', year: 'numeric' });
+  };
+  return (
+    <p className="m-0 text-sm">
+      At its limit about {on(trend.day)}
+      {trend.from !== null && (
+        <span className="text-muted">
+          , {on(trend.from)} to {trend.to === null ? 'no telling' : on(trend.to)} in 95 of 100
+        </span>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,45 @@
+import { createContext, type ReactNode, useContext } from 'react';
+
+/** Takes back what was read at a place, so that it is read again; null where nothing may be mended. */
+const MendContext = createContext<((place: string) => void) | null>(null);
+export const MendProvider = MendContext;
+
+/** Is what a figure shows touched to be mended? Its parts are then of a group, not of one picture. */
+export const useMending = (): boolean => useContext(MendContext) !== null;
+
+/** A value on a figure that is mended by touching it: said by its name, reached by the keyboard. */
+export function Mendable({
+  place,
+  name,
+  shown,
+  children,
+}: {
+  /** Its key; null where nothing is read yet. */
+  place: string | null;
+  /** As a person calls it: “station 2 at 0°”. */
+  name: string;
+  /** The value as it stands there, said with it. */
+  shown?: string;
+  children: ReactNode;
+}) {
+  const mend = useContext(MendContext);
+  if (!mend || place === null) return children;
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawing has no buttons of its own
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${shown ? `${shown}: mend` : 'Mend'} ${name}`}
+      data-mend={place}
+      className="cursor-pointer outline-offset-2"
+      onClick={() => mend(place)}
+      onKeyDown={(e) => {
+        if (e.key !== 'Enter' && e.key !== ' ') return;
+        e.preventDefault();
+        mend(place);
+      }}
+    >
+      {children}
+    </g>
+  );
+}

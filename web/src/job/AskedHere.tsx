@@ -1,0 +1,113 @@
+import { type FormValues, fieldsOf, formName } from '@fulcrant/core/engine/asked';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { tradeOf } from '@fulcrant/core/engine/trades';
+import { fromForm, type StartSetup, toForm } from '@fulcrant/core/job/setup-form';
+import { type FormEvent, useState } from 'react';
+import { Choice } from '../ui/Choice.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+/** What a step needs and nobody has said when the job was opened: said here, by whoever has the part in front of him. */
+export function AskedHere({
+  state,
+  asks,
+  open,
+  onSay,
+}: {
+  state: JobState;
+  asks: readonly string[];
+  open: boolean;
+  onSay: (setup: Setup) => Promise<string | null>;
+}) {
+  const { unit } = useSettings();
+  const say = useSay();
+  const trade = tradeOf(state.setup);
+  const fields = fieldsOf(trade.schema).filter((f) => asks.includes(f.name));
+  const [text, setText] = useState<FormValues>({});
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    const missing = fields.filter((f) => (text[f.name] ?? '').trim() === '');
+    if (missing.length > 0)
+      return setFaults(Object.fromEntries(missing.map((f) => [f.name, `${f.label}: it is needed here.`])));
+    const whole = {
+      ...toForm(trade, state.setup as StartSetup, unit),
+      ...Object.fromEntries(fields.map((f) => [formName(f.name), text[f.name] ?? ''])),
+    };
+    const read = fromForm(trade, whole, unit);
+    if ('faults' in read) {
+      const mine = Object.fromEntries(
+        fields.flatMap((f) => {
+          const said = read.faults[formName(f.name)];
+          return said ? [[f.name, said]] : [];
+        }),
+      );
+      return setFaults(Object.keys(mine).length > 0 ? mine : { '': Object.values(read.faults)[0] ?? '' });
+    }
+    // Only what was asked here is changed; all else of the setup stays to the letter.
+    const refused = await onSay(withFields(state.setup, read.setup, asks));
+    setFaults(refused ? { '': say(refused) } : {});
+  };
+  return (
+    <form
+      onSubmit={(e) => void submit(e)}
+      noValidate
+      className="flex max-w-3xl flex-col gap-4 border-2 border-dotted border-brass p-4"
+      data-asked-here
+    >
+      <p className="m-0 text-lg">
+        Nobody has said yet what is in front of you here. Read it off the part or its maker’s sheet.
+      </p>
+      <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 md:grid-cols-3">
+        {fields.map((f) =>
+          f.options ? (
+            <div key={f.name}>
+              <span className="kicker">{f.label}</span>
+              <Choice
+                label={f.label}
+                value={text[f.name] ?? ''}
+                disabled={!open}
+                options={f.options.map(([v, words]) => [v, say(words)] as const)}
+                onChange={(v) => setText({ ...text, [f.name]: v })}
+              />
+              {faults[f.name] && <Fault>{faults[f.name]}</Fault>}
+            </div>
+          ) : (
+            <TextField
+              key={f.name}
+              label={f.label}
+              value={text[f.name] ?? ''}
+              fault={faults[f.name]}
+              disabled={!open}
+              onText={(t) => setText({ ...text, [f.name]: t })}
+            />
+          ),
+        )}
+      </div>
+      {faults[''] && <Fault>{faults['']}</Fault>}
+      {open && (
+        <Button type="submit" weight="solid" className="self-start">
+          So it is
+        </Button>
+      )}
+    </form>
+  );
+}
+
+/** A setup with some fields taken from another. */
+function withFields(setup: Setup, from: Setup, names: readonly string[]): Setup {
+  const out: Record<string, unknown> = { ...setup };
+  const source = from as Record<string, unknown>;
+  for (const name of names) {
+    const [head = '', tail] = name.split('.') as [string, string?];
+    if (tail === undefined) out[head] = source[head];
+    else
+      out[head] = {
+        ...((out[head] as object | undefined) ?? {}),
+        [tail]: (source[head] as Record<string, unknown> | undefined)?.[tail],
+      };
+  }
+  return out as Setup;
+}

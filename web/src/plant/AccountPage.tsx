@@ -1,0 +1,111 @@
+import { ROLE_SAID } from '@fulcrant/core/api/plant';
+import { useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { type FormEvent, useState } from 'react';
+import { call } from '../data/api.ts';
+import { type Faults, faultsOf } from '../data/asked.ts';
+import { useSessions } from '../data/plant.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+/** What a device calls itself, short enough to be told from another. */
+function deviceSaid(agent: string): string {
+  const on = /\(([^;)]+)/.exec(agent)?.[1];
+  const by = /(Firefox|Edg|Chrome|Safari)\/\d+/.exec(agent)?.[1];
+  return [by, on].filter(Boolean).join(' on ') || 'a device that says nothing of itself';
+}
+
+/** One’s own: password, and where one is signed in. */
+export function AccountPage() {
+  const { person } = useSession();
+  const sessions = useSessions();
+  const client = useQueryClient();
+  const [text, setText] = useState({ current: '', password: '' });
+  const [faults, setFaults] = useState<Faults>({});
+  const [done, setDone] = useState('');
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    setDone('');
+    try {
+      await call('POST', '/api/account/password', text);
+      setFaults({});
+      setText({ current: '', password: '' });
+      setDone('The new password holds. You are signed out everywhere but here.');
+      await client.invalidateQueries({ queryKey: ['sessions'] });
+    } catch (error) {
+      setFaults(faultsOf(error));
+    }
+  };
+  const end = async (path: string) => {
+    await call('DELETE', path).catch((error: unknown) => setFaults(faultsOf(error)));
+    await client.invalidateQueries({ queryKey: ['sessions'] });
+  };
+  const all = sessions.data?.sessions ?? [];
+  return (
+    <Page title={person?.name ?? 'My own'} ways={[['/people', 'People']]} corner={<Corner />}>
+      <p className="m-0 text-muted">
+        {person && `${ROLE_SAID[person.role][0]}: ${ROLE_SAID[person.role][1]}.`}
+      </p>
+      <form
+        onSubmit={(e) => void submit(e)}
+        noValidate
+        className="grid max-w-3xl gap-x-8 gap-y-4 py-4 sm:grid-cols-2"
+      >
+        <TextField
+          label="The password I have now"
+          type="password"
+          autoComplete="current-password"
+          maxLength={200}
+          value={text.current}
+          fault={faults.current}
+          onText={(t) => setText({ ...text, current: t })}
+        />
+        <TextField
+          label="A new one, ten characters or more"
+          type="password"
+          autoComplete="new-password"
+          maxLength={200}
+          value={text.password}
+          fault={faults.password}
+          onText={(t) => setText({ ...text, password: t })}
+        />
+        {faults[''] && <Fault>{faults['']}</Fault>}
+        <div className="flex flex-wrap items-center gap-4 sm:col-span-2">
+          <Button type="submit" weight="solid">
+            Change it
+          </Button>
+          <span role="status">{done}</span>
+        </div>
+      </form>
+      <h2 className="kicker m-0 border-b border-rule pb-1">Signed in</h2>
+      <ul className="m-0 list-none p-0" aria-label="Where I am signed in">
+        {all.map((s) => (
+          <li
+            key={s.id}
+            className="flex flex-wrap items-center justify-between gap-x-6 border-b border-faint py-1"
+          >
+            <span>
+              {deviceSaid(s.device)}
+              <span className="text-muted"> since {format(new Date(s.startedAt), 'd MMM HH:mm')}</span>
+            </span>
+            {s.here ? (
+              <span className="flex min-h-12 items-center font-medium">this one</span>
+            ) : (
+              <Button weight="bare" onClick={() => void end(`/api/account/sessions/${s.id}`)}>
+                Sign out there
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {all.length > 1 && (
+        <Button className="mt-3" onClick={() => void end('/api/account/sessions')}>
+          Sign out everywhere else
+        </Button>
+      )}
+    </Page>
+  );
+}

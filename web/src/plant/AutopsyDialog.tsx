@@ -1,0 +1,160 @@
+import { autopsy } from '@fulcrant/core/autopsy/autopsy';
+import { AUTOPSIES, AUTOPSY_KINDS, type AutopsyKind } from '@fulcrant/core/autopsy/rules';
+import { allTrades } from '@fulcrant/core/engine/trades';
+import { whenOf } from '@fulcrant/core/history/past';
+import { useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { ToggleGroup } from 'radix-ui';
+import { useState } from 'react';
+import { call } from '../data/api.ts';
+import { faultsOf } from '../data/asked.ts';
+import type { PositionTold } from '../data/register.ts';
+import { Choice } from '../ui/Choice.tsx';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+const KIND = AUTOPSY_KINDS.map(
+  (k) =>
+    [
+      k,
+      { 'face-seal': 'a mechanical seal', 'gland-rings': 'rings of a gland', 'rolling-bearing': 'a bearing' }[
+        k
+      ],
+    ] as const,
+);
+
+/** A part in the hand, looked at by questions; what they and its own sheet point to stands beside them as they are answered. */
+export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: () => void }) {
+  const client = useQueryClient();
+  const signed = told.past.filter((j) => j.signedAt !== null);
+  const [jobId, setJobId] = useState(signed[0]?.jobId ?? '');
+  const fitted = signed.find((j) => j.jobId === jobId);
+  const [kind, setKind] = useState<AutopsyKind>(
+    allTrades().find((t) => t.id === fitted?.kind)?.fits ?? AUTOPSY_KINDS[0],
+  );
+  const [seen, setSeen] = useState<Record<string, string>>({});
+  const [words, setWords] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const livedDays = fitted?.signedAt
+    ? Math.round((Date.now() - Date.parse(fitted.signedAt)) / 86_400_000)
+    : null;
+  const causes = autopsy({ kind, seen, results: fitted?.results ?? {}, livedDays });
+  const { questions, title } = AUTOPSIES[kind];
+  const keep = async () => {
+    try {
+      await call('POST', `/api/positions/${told.card.id}/autopsies`, {
+        kind,
+        seen,
+        words: words.trim(),
+        ...(fitted ? { jobId } : {}),
+      });
+      await client.invalidateQueries({ queryKey: ['position', told.card.id] });
+      onClose();
+    } catch (error) {
+      setFault(Object.values(faultsOf(error))[0] ?? null);
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} title={title} wide>
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <div>
+          <div className="grid gap-x-6 gap-y-2 pb-3 sm:grid-cols-2">
+            <div>
+              <span className="kicker">What came out</span>
+              <Choice
+                label="What came out"
+                value={kind}
+                options={KIND}
+                onChange={(k) => {
+                  setKind(k);
+                  setSeen({});
+                }}
+              />
+            </div>
+            {signed.length > 0 && (
+              <div>
+                <span className="kicker">Fitted by</span>
+                <Choice
+                  label="Fitted by"
+                  value={jobId}
+                  options={signed.map(
+                    (j) =>
+                      [
+                        j.jobId,
+                        `${j.sheet} ${j.number}, ${format(new Date(whenOf(j)), 'd MMM yyyy')}`,
+                      ] as const,
+                  )}
+                  onChange={setJobId}
+                />
+              </div>
+            )}
+          </div>
+          {questions.map((q) => (
+            <fieldset key={q.id} className="m-0 border-0 border-t border-faint p-0 py-2">
+              <legend className="sr-only">{q.ask}</legend>
+              <p className="m-0 font-medium">{q.ask}</p>
+              <p className="m-0 mb-1 text-sm text-muted">{q.look}</p>
+              <ToggleGroup.Root
+                type="single"
+                aria-label={q.ask}
+                value={seen[q.id] ?? ''}
+                onValueChange={(v) => {
+                  const { [q.id]: _before, ...others } = seen;
+                  setSeen(v ? { ...others, [q.id]: v } : others);
+                }}
+                className="flex flex-wrap gap-2"
+              >
+                {q.answers.map(([id, said]) => (
+                  <ToggleGroup.Item
+                    key={id}
+                    value={id}
+                    className="min-h-12 border border-muted px-3 text-left data-[state=on]:border-2 data-[state=on]:border-brass data-[state=on]:font-semibold"
+                  >
+                    {said}
+                  </ToggleGroup.Item>
+                ))}
+              </ToggleGroup.Root>
+            </fieldset>
+          ))}
+          <TextField label="In your own words" value={words} onText={setWords} maxLength={1000} />
+        </div>
+        <aside
+          aria-label="What it points to"
+          className="border-t border-rule pt-2 lg:border-l lg:border-t-0 lg:pl-5 lg:pt-0"
+        >
+          <h3 className="kicker m-0">What it points to</h3>
+          {causes.length === 0 && <p className="text-muted">Answer what you see.</p>}
+          <ol className="m-0 list-none p-0">
+            {causes.slice(0, 4).map((c) => (
+              <li
+                key={c.id}
+                className={`border-b border-faint py-2 ${c.likelihood === 'spoken-against' ? 'text-muted' : ''}`}
+              >
+                <p className="m-0 font-medium leading-tight">{c.cause}</p>
+                <p className="m-0 text-sm text-brass">
+                  {c.likelihood === 'likely'
+                    ? 'likely'
+                    : c.likelihood === 'possible'
+                      ? 'possible'
+                      : 'more speaks against it'}
+                </p>
+                <p className="m-0 text-sm">+ {c.speaksFor.map((s) => s.words).join('; ')}</p>
+                {c.speaksAgainst.length > 0 && (
+                  <p className="m-0 text-sm">− {c.speaksAgainst.map((s) => s.words).join('; ')}</p>
+                )}
+              </li>
+            ))}
+          </ol>
+          {livedDays !== null && <p className="text-sm text-muted">It lived {livedDays} days.</p>}
+        </aside>
+      </div>
+      {fault && <Fault>{fault}</Fault>}
+      <div className="mt-4 flex gap-3">
+        <Button weight="solid" disabled={Object.keys(seen).length === 0} onClick={() => void keep()}>
+          Keep it with the position
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,290 @@
+import type { AutopsyTold } from '@fulcrant/core/api/autopsies';
+import { records } from '@fulcrant/core/engine/author';
+import { allTrades } from '@fulcrant/core/engine/trades';
+import type { PastJob } from '@fulcrant/core/history/past';
+import { whenOf } from '@fulcrant/core/history/past';
+import { besideEachOther, livesOf, tracesOf } from '@fulcrant/core/history/traces';
+import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { type PositionTold, positionOfLabel, usePosition } from '../data/register.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { StripTrace, sayTraced } from '../figures/StripTrace.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
+import { Whole } from '../ui/Whole.tsx';
+import { AutopsyDialog } from './AutopsyDialog.tsx';
+import { ShaftStrip } from './ShaftStrip.tsx';
+
+/** What a label stands for. */
+export function LabelPage() {
+  const { label = '' } = useParams();
+  const found = useQuery({ queryKey: ['label', label], queryFn: () => positionOfLabel(label), retry: false });
+  if (found.data) return <Navigate to={`/positions/${found.data.id}`} replace />;
+  return (
+    <Page title={label.toUpperCase()}>
+      {found.isError ? <Fault>{found.error.message}</Fault> : <p>Looking it up …</p>}
+    </Page>
+  );
+}
+
+/** A position with its years: what stands there, every job, its numbers as a strip, two jobs laid over each other, what came out. */
+export function PositionPage() {
+  const { id = '' } = useParams();
+  const told = usePosition(id);
+  const { person } = useSession();
+  if (!told.data)
+    return (
+      <Page title="Position" ways={[['/register', 'Register']]} corner={<Corner />}>
+        {told.isError ? (
+          <Fault>{told.error.message}</Fault>
+        ) : (
+          <p className="text-muted">Fetching its years …</p>
+        )}
+      </Page>
+    );
+  const { card, past } = told.data;
+  return (
+    <Page title={card.machine} ways={[['/register', 'Register']]} corner={<Corner />}>
+      <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 pb-2">
+        <p className="m-0 text-xl">
+          {card.position}
+          <span className="ml-4 text-base text-muted">
+            {[card.area, `label ${card.label}`].filter(Boolean).join(' · ')}
+          </span>
+        </p>
+        <span className="flex flex-wrap gap-3 no-print">
+          <a
+            className="inline-flex min-h-12 items-center px-2 text-steel underline underline-offset-4"
+            href={`/api/labels.pdf?position=${card.id}`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Its label
+          </a>
+          {records(person?.role) && (
+            <Link
+              to={`/jobs/new?position=${card.id}&q=${encodeURIComponent(`${card.machine} ${card.position}`.slice(0, 80))}`}
+              className="inline-flex min-h-12 items-center bg-ink px-5 font-label text-lg font-semibold text-paper"
+            >
+              Open a job here
+            </Link>
+          )}
+        </span>
+      </div>
+      {told.data.shafts.map((s) => (
+        <ShaftStrip key={s.name} shaft={s} here={card.id} />
+      ))}
+      <Jobs past={past} />
+      <Strip past={past} />
+      {past.length > 1 && <SideBySide past={past} />}
+      <Lives past={past} />
+      <Autopsies told={told.data} />
+    </Page>
+  );
+}
+
+function Jobs({ past }: { past: readonly PastJob[] }) {
+  const say = useSay();
+  if (past.length === 0) return <p className="text-lg">Nothing was done here yet.</p>;
+  return (
+    <section aria-label="Jobs">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-3">Jobs</h2>
+      <ul className="m-0 list-none p-0">
+        {past.map((j) => (
+          <li key={j.jobId} className="border-b border-faint">
+            <Link
+              to={j.state === 'signed' ? `/jobs/${j.jobId}/sheet` : `/jobs/${j.jobId}`}
+              className="grid min-h-12 items-center gap-x-5 py-1 hover:bg-shade md:grid-cols-[7rem_13rem_minmax(0,1fr)]"
+            >
+              <span className="figures">{format(new Date(whenOf(j)), 'd MMM yyyy')}</span>
+              <span>
+                <span className="font-label text-lg font-semibold">{j.sheet}</span>{' '}
+                <span className="text-sm text-muted">{j.number}</span>
+              </span>
+              <span className="text-sm text-muted">
+                {j.state === 'open' ? 'open · ' : ''}
+                {j.partNumber ? `${j.partNumber} · ` : ''}
+                {j.rows
+                  .filter(([, v]) => !v.includes('–'))
+                  .slice(0, 4)
+                  .map(([k, v]) => `${k.charAt(0).toLowerCase()}${k.slice(1)} ${say(v)}`)
+                  .join(' · ')}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Less than anybody measures. */
+const SAME = 0.0004;
+const PAD_MS = 40 * 86_400_000;
+
+function Strip({ past }: { past: readonly PastJob[] }) {
+  const traces = tracesOf(past).filter((t) => t.points.length > 1);
+  if (traces.length === 0) return null;
+  const times = past.map((j) => Date.parse(whenOf(j)));
+  const span = [Math.min(...times) - PAD_MS, Math.max(...times) + PAD_MS] as const;
+  return (
+    <section aria-label="Over the years">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Over the years; open dots as found</h2>
+      {traces.map((t) => (
+        <Whole key={t.label} what={t.label} again={t}>
+          <StripTrace trace={t} span={span} />
+        </Whole>
+      ))}
+    </section>
+  );
+}
+
+function SideBySide({ past }: { past: readonly PastJob[] }) {
+  const { unit } = useSettings();
+  const [a, setA] = useState(past[1]?.jobId ?? '');
+  const [b, setB] = useState(past[0]?.jobId ?? '');
+  const [before, after] = [past.find((j) => j.jobId === a), past.find((j) => j.jobId === b)];
+  const options = past.map(
+    (j) => [j.jobId, `${format(new Date(whenOf(j)), 'd MMM yyyy')}, ${j.sheet}, ${j.number}`] as const,
+  );
+  const rows = before && after ? besideEachOther(before, after) : [];
+  return (
+    <section aria-label="Two jobs side by side">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Laid over each other</h2>
+      <div className="overflow-x-auto">
+        <table className="w-full min-w-[36rem] border-collapse text-left">
+          <thead>
+            <tr>
+              <th className="w-48 py-1 font-normal text-muted">number</th>
+              <th className="w-72 pr-6 font-normal">
+                <Choice label="The earlier job" value={a} options={options} onChange={setA} />
+              </th>
+              <th className="w-72 pr-6 font-normal">
+                <Choice label="The later job" value={b} options={options} onChange={setB} />
+              </th>
+              <th className="font-normal text-muted">changed by</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.label} className="border-t border-faint">
+                <td className="py-1">{r.label}</td>
+                {[r.before, r.after].map((v, i) => (
+                  <td key={i === 0 ? 'before' : 'after'} className="figures">
+                    {v === null ? '–' : sayTraced(v, r.quantity, unit)}
+                  </td>
+                ))}
+                <td className="figures whitespace-nowrap">
+                  {r.changed === null
+                    ? ''
+                    : Math.abs(r.changed) < SAME
+                      ? 'as before'
+                      : `${r.changed >= 0 ? '+' : '−'}${sayTraced(Math.abs(r.changed), r.quantity, unit)}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+function Lives({ past }: { past: readonly PastJob[] }) {
+  // Only what was fitted lives; a survey or a watch fits nothing.
+  const fits = allTrades().flatMap((t) => (t.fits ? [t.id] : []));
+  const lives = livesOf(
+    past.filter((j) => fits.includes(j.kind)),
+    new Date().toISOString(),
+  );
+  if (lives.length < 2) return null;
+  const sheet = (kind: string) => past.find((j) => j.kind === kind)?.sheet ?? '';
+  return (
+    <section aria-label="How long each lived">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">How long each lived</h2>
+      <ul className="m-0 list-none p-0">
+        {lives.map((l) => (
+          <li
+            key={`${l.kind} ${l.from}`}
+            className="grid gap-x-5 border-b border-faint py-1.5 md:grid-cols-[13rem_minmax(0,1fr)_10rem]"
+          >
+            <span>{sheet(l.kind)}</span>
+            <span className="text-muted">
+              {l.partNumber ? `${l.partNumber}, ` : ''}
+              {format(new Date(l.from), 'd MMM yyyy')} to{' '}
+              {l.to ? format(new Date(l.to), 'd MMM yyyy') : 'now'}
+            </span>
+            <span className="figures">
+              {l.days} {l.days === 1 ? 'day' : 'days'}
+              {l.to ? '' : ' so far'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const LIKELIHOOD = {
+  likely: 'likely',
+  possible: 'possible',
+  'spoken-against': 'more speaks against it',
+} as const;
+
+function Autopsies({ told }: { told: PositionTold }) {
+  const { person } = useSession();
+  const [open, setOpen] = useState(false);
+  const { autopsies } = told;
+  if (autopsies.length === 0 && !records(person?.role)) return null;
+  return (
+    <section aria-label="What came out">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">What came out</h2>
+      {autopsies.map((a) => (
+        <Autopsy key={a.id} told={a} />
+      ))}
+      {records(person?.role) && (
+        <Button className="mt-3" onClick={() => setOpen(true)}>
+          Look at what came out
+        </Button>
+      )}
+      {open && <AutopsyDialog told={told} onClose={() => setOpen(false)} />}
+    </section>
+  );
+}
+
+function Autopsy({ told }: { told: AutopsyTold }) {
+  const [first, ...others] = told.causes;
+  return (
+    <article className="border-b border-faint py-2" data-autopsy={first?.id ?? 'none'}>
+      <p className="m-0">
+        <span className="font-label text-lg font-semibold">
+          {first ? first.cause : 'Nothing points anywhere yet'}
+        </span>
+        {first && <span className="ml-3 text-brass">{LIKELIHOOD[first.likelihood]}</span>}
+        <span className="ml-3 text-sm text-muted">
+          {told.by}, {format(new Date(told.at), 'd MMM yyyy')}
+          {told.livedDays === null ? '' : `, it lived ${told.livedDays} days`}
+        </span>
+      </p>
+      {first && (
+        <p className="m-0 text-sm">
+          For it: {first.speaksFor.map((s) => s.words).join('; ')}.
+          {first.speaksAgainst.length > 0 &&
+            ` Against it: ${first.speaksAgainst.map((s) => s.words).join('; ')}.`}
+        </p>
+      )}
+      {first && <p className="m-0 text-sm">Before the next: {first.next}</p>}
+      {others.length > 0 && (
+        <p className="m-0 text-sm text-muted">
+          Also: {others.map((c) => `${c.cause.toLowerCase()} (${LIKELIHOOD[c.likelihood]})`).join('; ')}.
+        </p>
+      )}
+      {told.words && <p className="m-0 text-sm">“{told.words}”</p>}
+    </article>
+  );
+}

@@ -1,0 +1,271 @@
+import type { Imported, RegisterLine } from '@fulcrant/core/api/register';
+import { records } from '@fulcrant/core/engine/author';
+import { useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { ScanLine, Search } from 'lucide-react';
+import { type FormEvent, useDeferredValue, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { call } from '../data/api.ts';
+import { type Faults, faultsOf } from '../data/asked.ts';
+import { positionOfLabel, useRegister } from '../data/register.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { TextField } from '../ui/TextField.tsx';
+import { ScanDialog } from './ScanDialog.tsx';
+
+/** Areas, machines, positions: found by typing, by the tree, by a label under the camera or a keyboard scanner. */
+export function RegisterPage() {
+  const { person } = useSession();
+  const go = useNavigate();
+  const [typed, setTyped] = useState('');
+  const looked = useDeferredValue(typed.trim());
+  const found = useRegister(looked);
+  const [fault, setFault] = useState<string | null>(null);
+  const [scanning, setScanning] = useState(false);
+  const [adding, setAdding] = useState(false);
+  const [taking, setTaking] = useState(false);
+  const lines = found.data?.positions ?? [];
+  const may = records(person?.role);
+  /** A scanner types what is on the label and Enter; so may a hand. One position left is meant as well. */
+  const open = async (text: string) => {
+    setFault(null);
+    try {
+      await go(`/positions/${(await positionOfLabel(text)).id}`);
+    } catch {
+      const [only] = lines;
+      if (lines.length === 1 && only) await go(`/positions/${only.id}`);
+      else setFault('No position here has that label.');
+    }
+  };
+  const submit = (e: FormEvent) => {
+    e.preventDefault();
+    if (typed.trim() !== '') void open(typed.trim().split('/').pop() ?? '');
+  };
+  return (
+    <Page
+      title="Register"
+      ways={[
+        ['/parts', 'Cards of parts'],
+        ['/plant', 'The plant'],
+      ]}
+      corner={<Corner />}
+    >
+      <form onSubmit={submit} className="flex flex-wrap items-center gap-3 pb-3">
+        <label className="flex min-h-12 min-w-60 flex-1 items-center gap-2 border-b-2 border-muted focus-within:border-brass">
+          <Search aria-hidden="true" size={20} className="shrink-0 text-muted" />
+          <span className="sr-only">Find a machine, a position or a label</span>
+          <input
+            type="search"
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+            maxLength={80}
+            placeholder="machine, position, label"
+            className="min-h-11 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
+          />
+        </label>
+        <Button onClick={() => setScanning(true)} className="inline-flex items-center gap-2">
+          <ScanLine aria-hidden="true" size={20} /> Scan a label
+        </Button>
+        {may && <Button onClick={() => setAdding(true)}>New position</Button>}
+        {may && <Button onClick={() => setTaking(true)}>From a file</Button>}
+      </form>
+      {fault && <Fault>{fault}</Fault>}
+      {found.isError && <Fault>{found.error.message}</Fault>}
+      {found.isSuccess && lines.length === 0 && (
+        <p className="text-lg">
+          {looked === '' ? 'Nothing is in the register yet.' : 'Nothing by these words.'}
+        </p>
+      )}
+      <Areas lines={lines} />
+      {found.data?.more && <p className="text-muted">Not all are shown: type a word.</p>}
+      <p className="flex flex-wrap gap-x-6 pt-3">
+        <a
+          className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+          href="/api/register.csv"
+        >
+          All of it as CSV
+        </a>
+        <a
+          className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+          href="/api/labels.pdf"
+          target="_blank"
+          rel="noreferrer"
+        >
+          Labels of all positions, to print
+        </a>
+      </p>
+      {scanning && <ScanDialog onClose={() => setScanning(false)} onLabel={(l) => void open(l)} />}
+      {adding && <NewPosition onClose={() => setAdding(false)} />}
+      {taking && <TakeIn onClose={() => setTaking(false)} />}
+    </Page>
+  );
+}
+
+function Areas({ lines }: { lines: readonly RegisterLine[] }) {
+  const areas = [...new Set(lines.map((l) => l.area))];
+  return areas.map((area) => (
+    <section key={area} aria-label={area || 'No area'}>
+      <h2 className="kicker m-0 flex items-baseline justify-between border-b border-rule pb-1 pt-4">
+        {area || 'In no area yet'}
+        {area && (
+          <a
+            className="text-steel underline underline-offset-4"
+            href={`/api/labels.pdf?area=${encodeURIComponent(area)}`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            labels
+          </a>
+        )}
+      </h2>
+      <ul className="m-0 list-none p-0">
+        {[...new Set(lines.filter((l) => l.area === area).map((l) => l.machine))].map((machine) => (
+          <li
+            key={machine}
+            className="grid gap-x-6 border-b border-faint py-1.5 md:grid-cols-[minmax(12rem,16rem)_minmax(0,1fr)]"
+          >
+            <span className="font-label text-xl font-semibold leading-tight pt-3">{machine}</span>
+            <ul className="m-0 list-none p-0">
+              {lines
+                .filter((l) => l.area === area && l.machine === machine)
+                .map((l) => (
+                  <li key={l.id}>
+                    <Link
+                      to={`/positions/${l.id}`}
+                      className="grid min-h-12 grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 hover:bg-shade sm:grid-cols-[minmax(0,1fr)_5rem_12rem]"
+                    >
+                      <span>{l.position}</span>
+                      <span className="figures text-muted">{l.label}</span>
+                      <span className="text-sm text-muted max-sm:col-span-2">
+                        {l.open > 0 ? `${l.open} open` : ''}
+                        {l.open > 0 && l.lastSignedAt ? ' · ' : ''}
+                        {l.lastSignedAt
+                          ? `signed ${format(new Date(l.lastSignedAt), 'd MMM yyyy')}`
+                          : l.jobs === 0
+                            ? 'nothing yet'
+                            : ''}
+                      </span>
+                    </Link>
+                  </li>
+                ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
+  ));
+}
+
+function NewPosition({ onClose }: { onClose: () => void }) {
+  const client = useQueryClient();
+  const go = useNavigate();
+  const [text, setText] = useState({ area: '', machine: '', position: '' });
+  const [faults, setFaults] = useState<Faults>({});
+  const row = (key: keyof typeof text, label: string) => (
+    <TextField
+      label={label}
+      value={text[key]}
+      fault={faults[key]}
+      onText={(t) => setText({ ...text, [key]: t })}
+    />
+  );
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      const made = await call<{ id: string }>('POST', '/api/positions', {
+        area: text.area.trim(),
+        machine: text.machine.trim(),
+        position: text.position.trim(),
+      });
+      await client.invalidateQueries({ queryKey: ['register'] });
+      await client.invalidateQueries({ queryKey: ['positions'] });
+      await go(`/positions/${made.id}`);
+    } catch (error) {
+      setFaults(faultsOf(error));
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} title="A new position">
+      <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
+        {row('machine', 'Machine, as it is called here')}
+        {row('position', 'Position on it: drive end, stuffing box …')}
+        {row('area', 'Area, if there is one')}
+        {faults[''] && <Fault>{faults['']}</Fault>}
+        <Button type="submit" weight="solid" className="self-start">
+          Into the register
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
+
+/** Machines and positions from a file: what it would do is shown first; one bad row and none is taken. */
+function TakeIn({ onClose }: { onClose: () => void }) {
+  const client = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const [csv, setCsv] = useState<string | null>(null);
+  const [told, setTold] = useState<Imported | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const ask = async (text: string, look: boolean) => {
+    setFault(null);
+    try {
+      setTold(await call<Imported>('POST', '/api/register/import', { csv: text, look }));
+      if (!look) await client.invalidateQueries({ queryKey: ['register'] });
+    } catch (error) {
+      setFault(Object.values(faultsOf(error))[0] ?? null);
+    }
+  };
+  const fresh = told?.taken.filter((t) => t.was === 'new').length ?? 0;
+  return (
+    <Dialog open onClose={onClose} title="Positions from a file" wide>
+      <p className="mt-0">
+        A CSV with a head: <span className="figures">area, machine, position</span>. Every row is looked at
+        before one is taken.
+      </p>
+      <input
+        ref={file}
+        type="file"
+        accept=".csv,text/csv"
+        aria-label="CSV file"
+        onChange={(e) =>
+          void e.target.files?.[0]?.text().then((text) => {
+            setCsv(text);
+            return ask(text, true);
+          })
+        }
+      />
+      {fault && <Fault>{fault}</Fault>}
+      {told && told.faults.length > 0 && (
+        <>
+          <p className="mb-1 font-medium text-stop">
+            {`${told.faults.length === 1 ? 'One row is' : `${told.faults.length} rows are`} not right: nothing is taken in.`}
+          </p>
+          <ul className="m-0 max-h-60 list-none overflow-auto p-0">
+            {told.faults.map((f) => (
+              <li key={`${f.line} ${f.message}`} className="border-t border-faint py-1">
+                Line {f.line}: {f.message}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {told && told.faults.length === 0 && (
+        <p role="status">
+          {told.done
+            ? `Taken in: ${fresh} new, ${told.taken.length - fresh} known already.`
+            : `${told.taken.length} rows: ${fresh} new, ${told.taken.length - fresh} known already.`}
+        </p>
+      )}
+      <div className="mt-3 flex gap-3">
+        {csv && told && !told.done && told.faults.length === 0 && told.taken.length > 0 && (
+          <Button weight="solid" onClick={() => void ask(csv, false)}>
+            Take them in
+          </Button>
+        )}
+        <Button onClick={onClose}>{told?.done ? 'Good' : 'Leave it'}</Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,122 @@
+import type { Field, FormValues } from '@fulcrant/core/engine/asked';
+import { formName } from '@fulcrant/core/engine/asked';
+import type { UseFormRegister } from 'react-hook-form';
+import { Button, Fault } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+
+type Rows = {
+  fields: readonly Field[];
+  values: FormValues;
+  errors: FieldErrors;
+  register: UseFormRegister<FormValues>;
+  onFlag: (name: string, value: string) => void;
+};
+export type FieldErrors = Record<string, { message?: string } | undefined>;
+
+/** Fields of a setup by their groups: what is on or off in a row, then what is typed or chosen. */
+export function FieldGroups({ fields, values, errors, register, onFlag }: Rows) {
+  const groups = [...new Set(fields.map((f) => f.group))];
+  return groups.map((group) => {
+    const flags = fields.filter((f) => f.group === group && f.quantity === 'flag');
+    const rest = fields.filter((f) => f.group === group && f.quantity !== 'flag');
+    return (
+      <fieldset key={group} className="m-0 border-0 border-t border-rule p-0 py-2">
+        <legend className="kicker pr-3">{group}</legend>
+        <FlagRow fields={flags} values={values} errors={errors} onFlag={onFlag} />
+        <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
+          {rest.map((f) => (
+            <FieldRow
+              key={f.name}
+              field={f}
+              fault={errors[formName(f.name)]?.message}
+              register={register(formName(f.name))}
+            />
+          ))}
+        </div>
+      </fieldset>
+    );
+  });
+}
+
+/** What is on or off, side by side; nothing where there is none. */
+export function FlagRow({ fields, values, errors, onFlag }: Omit<Rows, 'register'>) {
+  return fields.length === 0 ? null : (
+    <div className="mb-2 flex flex-wrap gap-2">
+      {fields.map((f) => (
+        <Flag
+          key={f.name}
+          field={f}
+          on={values[formName(f.name)] === 'yes'}
+          fault={errors[formName(f.name)]?.message}
+          onFlag={(on) => onFlag(formName(f.name), on ? 'yes' : '')}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** Something asked for or not, as a button that stays down. */
+function Flag({
+  field,
+  on,
+  fault,
+  onFlag,
+}: {
+  field: Field;
+  on: boolean;
+  fault: string | undefined;
+  onFlag: (on: boolean) => void;
+}) {
+  return (
+    <div>
+      <Button aria-pressed={on} weight={on ? 'solid' : 'line'} onClick={() => onFlag(!on)}>
+        {field.label}
+      </Button>
+      {fault && <Fault>{fault}</Fault>}
+    </div>
+  );
+}
+
+function FieldRow({
+  field,
+  fault,
+  register,
+}: {
+  field: Field;
+  fault: string | undefined;
+  register: ReturnType<UseFormRegister<FormValues>>;
+}) {
+  const look = 'min-h-12 w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
+  const say = useSay();
+  const id = `field-${formName(field.name)}`;
+  return (
+    <div data-decided={field.decided}>
+      <label htmlFor={id} className="text-sm text-muted">
+        {field.label}
+      </label>
+      {field.quantity === 'choice' ? (
+        <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>
+          {(field.optional || field.decided) && (
+            <option value="">{field.decided ? 'to be chosen' : 'not said'}</option>
+          )}
+          {field.options?.map(([value, label]) => (
+            <option key={value} value={value}>
+              {say(label)}
+            </option>
+          ))}
+        </select>
+      ) : (
+        <input
+          id={id}
+          {...register}
+          className={`${look} ${field.quantity === 'text' ? '' : 'figures'}`}
+          autoComplete="off"
+          maxLength={80}
+          aria-invalid={fault !== undefined}
+          aria-describedby={fault ? `${id}-fault` : undefined}
+        />
+      )}
+      {fault && <Fault id={`${id}-fault`}>{fault}</Fault>}
+    </div>
+  );
+}

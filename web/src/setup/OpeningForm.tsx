@@ -1,0 +1,256 @@
+import { type Field, type FormValues, formName } from '@fulcrant/core/engine/asked';
+import type { Setup } from '@fulcrant/core/engine/setup';
+import type { Trade } from '@fulcrant/core/engine/trade';
+import { boxesOf, type Opening } from '@fulcrant/core/job/opening';
+import { fromForm, toForm } from '@fulcrant/core/job/setup-form';
+import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { type ReactNode, useEffect, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { Button, Fault } from '../ui/controls.tsx';
+import { useSettings } from '../ui/settings.tsx';
+import { TextField } from '../ui/TextField.tsx';
+import { useLatest } from '../ui/use-latest.ts';
+import { type FieldErrors, FieldGroups, FlagRow } from './FieldGroups.tsx';
+import { PositionPrint } from './PositionPrint.tsx';
+
+type Props = {
+  trade: Trade;
+  opening: Opening;
+  /** The place is known by name already: it is not typed. */
+  placed: boolean;
+  /** What was typed before a reload. */
+  draft: { values: FormValues; unit: LengthUnit } | null;
+  onTyped: (values: FormValues, unit: LengthUnit) => void;
+  /** The stamp as it is typed: what it says comes back in the next `opening`. */
+  onStamp: (stamp: string) => void;
+  /** What is known of the part by its stamp, in words. */
+  stampSaid: ReactNode;
+  onSetup: (setup: Setup) => Promise<void>;
+  /** Where: a known position, picked. */
+  where: ReactNode;
+  /** What stands between the place’s name and the stamp: the work. */
+  work: ReactNode;
+};
+
+/**
+ * The answers a job is opened with: place, work and stamp, then the print of the position with its open boxes. What is the way it
+ * usually is stands behind one touch; what a later step needs is asked there.
+ */
+export function OpeningForm(props: Props) {
+  const { trade, opening, placed, draft, onTyped, onStamp, stampSaid, onSetup, where, work } = props;
+  const { unit } = useSettings();
+  const form = useForm<FormValues>({
+    defaultValues: toForm(trade, opening.start, unit),
+    resolver: (values) => {
+      const read = fromForm(trade, values, unit);
+      return 'setup' in read
+        ? { values, errors: {} }
+        : {
+            values: {},
+            errors: Object.fromEntries(
+              Object.entries(read.faults).map(([k, message]) => [k, { type: 'value', message }]),
+            ),
+          };
+    },
+  });
+  const [typedHere, setTypedHere] = useState<ReadonlySet<string>>(
+    () => new Set(draft && draft.unit === unit ? Object.keys(draft.values) : []),
+  );
+  const values = useWatch({ control: form.control }) as FormValues;
+  // What was typed before a reload comes back as typed.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, as the form begins
+  useEffect(() => {
+    if (draft?.unit !== unit) return;
+    for (const [name, value] of Object.entries(draft.values))
+      form.setValue(name, value, { shouldDirty: true });
+  }, []);
+  // What is newly known fills what nobody has typed.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was typed is looked at, not waited for
+  useEffect(() => {
+    const told = toForm(trade, opening.start, unit);
+    for (const [name, value] of Object.entries(told))
+      if (!typedHere.has(name) && form.getValues(name) !== value) form.setValue(name, value);
+  }, [opening, trade, unit]);
+  const heard = useLatest({ onTyped, onStamp });
+  useEffect(() => {
+    const told = form.watch((all, { name, type }) => {
+      if (type !== 'change' || !name) return;
+      setTypedHere((before) => (before.has(name) ? before : new Set([...before, name])));
+      if (name === 'partNumber') heard.current?.onStamp(all.partNumber ?? '');
+    });
+    return () => told.unsubscribe();
+  }, [form, heard]);
+  useEffect(() => {
+    if (typedHere.size > 0)
+      heard.current?.onTyped(Object.fromEntries([...typedHere].map((n) => [n, values[n] ?? ''])), unit);
+  }, [typedHere, values, unit, heard]);
+
+  const touch = (name: string, value: string) => {
+    setTypedHere((before) => new Set([...before, name]));
+    form.setValue(name, value, { shouldDirty: true, shouldValidate: form.formState.isSubmitted });
+  };
+  const errors = form.formState.errors;
+  const faultOf = (name: string) => errors[formName(name)]?.message;
+  const boxes = boxesOf(trade, values, opening.from);
+  const onPrint = [...boxes.open, ...boxes.known, ...boxes.free];
+  // A box that is being filled stays where it is: the order is the trade’s own, not what is open just now.
+  const inOrder = orderOf(trade, values, onPrint);
+  const free = new Set(boxes.free.map((f) => f.name));
+  const unsaid = boxes.later.filter((f) => (values[formName(f.name)] ?? '').trim() === '');
+  const inSight = boxes.usual.filter((f) => f.inSight);
+  const usualFaults = boxes.usual.filter((f) => !f.inSight && faultOf(f.name)).length;
+  const faulty = Object.keys(errors).length;
+  const submit = form.handleSubmit(async (all) => {
+    const read = fromForm(trade, all, unit);
+    if ('setup' in read) await onSetup(read.setup);
+  });
+  const line = (name: 'machine' | 'position' | 'partNumber', label: string) => (
+    <TextField
+      label={label}
+      strong={name === 'partNumber'}
+      value={values[name] ?? ''}
+      fault={faultOf(name)}
+      onText={(t) => {
+        touch(name, t);
+        if (name === 'partNumber') onStamp(t);
+      }}
+    />
+  );
+  return (
+    <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3 pb-20">
+      <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
+        {where}
+        {!placed && (
+          <div className="flex flex-col gap-3">
+            {line('machine', 'Machine')}
+            {line('position', 'Position')}
+          </div>
+        )}
+      </div>
+      {work}
+      <div className="grid items-end gap-x-8 gap-y-2 md:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
+        {line('partNumber', 'Part, as stamped')}
+        <div className="min-h-6 text-[0.95rem]">{stampSaid}</div>
+      </div>
+      {inSight.length > 0 && (
+        <fieldset className="m-0 border-0 border-t border-rule p-0 pt-1">
+          <legend className="kicker pr-3">{inSight[0]?.group}</legend>
+          <FlagRow fields={inSight} values={values} errors={errors as FieldErrors} onFlag={touch} />
+        </fieldset>
+      )}
+      {inOrder.length > 0 && (
+        <section aria-label="The print">
+          <h2 className="kicker m-0 border-t border-rule pt-2">
+            {boxes.open.length === 0
+              ? 'Nothing is open: look it over'
+              : boxes.open.length === 1
+                ? 'One box is open'
+                : `${boxes.open.length} boxes are open`}
+          </h2>
+          <PositionPrint
+            fields={inOrder}
+            free={free}
+            values={values}
+            from={opening.from}
+            typed={(n) => typedHere.has(formName(n))}
+            faultOf={faultOf}
+            register={form.register}
+          />
+        </section>
+      )}
+      {unsaid.length > 0 && (
+        <p className="m-0 text-muted" data-later>
+          Asked at the step that needs it: {laterSaid(unsaid)}.
+        </p>
+      )}
+      <Usual
+        trade={trade}
+        fields={boxes.usual.filter((f) => !f.inSight)}
+        later={boxes.later}
+        values={values}
+        errors={errors as FieldErrors}
+        register={form.register}
+        onFlag={touch}
+        faults={usualFaults}
+      />
+      <div className="fixed inset-x-0 bottom-0 z-20 border-t border-rule bg-paper px-4 py-2">
+        <div className="mx-auto flex max-w-6xl flex-wrap items-center gap-4">
+          <Button type="submit" weight="solid">
+            Open the sheet
+          </Button>
+          {faulty > 0 && (
+            <Fault>{faulty === 1 ? 'One field wants a look.' : `${faulty} fields want a look.`}</Fault>
+          )}
+        </div>
+      </div>
+    </form>
+  );
+}
+
+/** Fields in the order the trade asks for them. */
+function orderOf(trade: Trade, values: FormValues, fields: readonly Field[]): Field[] {
+  const boxes = boxesOf(trade, values, {});
+  const all = [...boxes.open, ...boxes.known, ...boxes.free, ...boxes.usual, ...boxes.later];
+  const names = fields.map((f) => f.name);
+  const schemaOrder = (f: Field) => ORDER_FIRST.indexOf(f.name);
+  return all
+    .filter((f) => names.includes(f.name))
+    .sort(
+      (a, b) =>
+        (schemaOrder(a) < 0 ? 99 : schemaOrder(a)) - (schemaOrder(b) < 0 ? 99 : schemaOrder(b)) ||
+        a.group.localeCompare(b.group) ||
+        a.label.localeCompare(b.label),
+    );
+}
+/** Sizes of the shaft and what is on it come first, from left to right on the print. */
+const ORDER_FIRST = ['shaftMm', 'boreMm', 'seatMm', 'boxBoreMm', 'condition.boxBoreMm', 'boxDepthMm'];
+
+/** Groups of what is asked later, once each. */
+const laterSaid = (fields: readonly Field[]): string =>
+  [...new Set(fields.map((f) => f.group.toLowerCase()))].join(', ');
+
+/** The way it usually is: shut, a line that says how much; open, every field of it. */
+function Usual({
+  trade,
+  fields,
+  later,
+  values,
+  errors,
+  register,
+  onFlag,
+  faults,
+}: {
+  trade: Trade;
+  fields: readonly Field[];
+  later: readonly Field[];
+  values: FormValues;
+  errors: FieldErrors;
+  register: ReturnType<typeof useForm<FormValues>>['register'];
+  onFlag: (name: string, value: string) => void;
+  faults: number;
+}) {
+  const [open, setOpen] = useState(false);
+  const shown = open || faults > 0;
+  const all = [...fields, ...later];
+  const groups = [...new Set(all.map((f) => f.group))];
+  return (
+    <section aria-label="As it usually is" className="border-t border-rule">
+      <button
+        type="button"
+        aria-expanded={shown}
+        onClick={() => setOpen(!open)}
+        className="flex min-h-12 w-full items-center gap-2 text-left font-label text-lg font-semibold"
+      >
+        {shown ? <ChevronDown aria-hidden="true" size={20} /> : <ChevronRight aria-hidden="true" size={20} />}
+        As it usually is:{' '}
+        {[...new Set([trade.words.changes, 'what is measured', 'house rules'])]
+          .filter((w) => w !== 'what is measured' || groups.includes('What is measured'))
+          .join(', ')}
+      </button>
+      {shown && (
+        <FieldGroups fields={all} values={values} errors={errors} register={register} onFlag={onFlag} />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,56 @@
+import { Check, ChevronDown } from 'lucide-react';
+import { Select } from 'radix-ui';
+
+/** One of a few, from a list that opens: a Radix select in the sheet’s own lines, each answer a touch high. */
+export function Choice<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  disabled = false,
+  id,
+}: {
+  label: string;
+  value: V | '';
+  options: ReadonlyArray<readonly [value: V, words: string]>;
+  onChange: (value: V) => void;
+  disabled?: boolean;
+  id?: string;
+}) {
+  return (
+    <Select.Root value={value} onValueChange={(v) => onChange(v as V)} disabled={disabled}>
+      <Select.Trigger
+        id={id}
+        aria-label={label}
+        className="flex min-h-12 w-full items-center justify-between gap-3 border-0 border-b-2 border-muted bg-transparent text-left text-lg text-ink disabled:text-muted"
+      >
+        <Select.Value placeholder="to be chosen" />
+        <Select.Icon>
+          <ChevronDown aria-hidden="true" size={20} />
+        </Select.Icon>
+      </Select.Trigger>
+      <Select.Portal>
+        <Select.Content
+          position="popper"
+          sideOffset={2}
+          className="z-50 max-h-[60dvh] min-w-[var(--radix-select-trigger-width)] overflow-auto border-2 border-rule bg-paper text-ink"
+        >
+          <Select.Viewport>
+            {options.map(([v, words]) => (
+              <Select.Item
+                key={v}
+                value={v}
+                className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-faint px-4 py-1.5 text-lg outline-none last:border-b-0 data-[highlighted]:bg-shade"
+              >
+                <Select.ItemText>{words}</Select.ItemText>
+                <Select.ItemIndicator className="ml-auto text-brass">
+                  <Check aria-hidden="true" size={20} />
+                </Select.ItemIndicator>
+              </Select.Item>
+            ))}
+          </Select.Viewport>
+        </Select.Content>
+      </Select.Portal>
+    </Select.Root>
+  );
+}

@@ -1,0 +1,30 @@
+import { Popover } from 'radix-ui';
+import { explained } from './terms.ts';
+
+/** A sentence whose terms say what they mean when they are touched. */
+export function Explained({ children }: { children: string }) {
+  return explained(children).map((p) =>
+    p.meaning ? (
+      <Popover.Root key={p.text}>
+        <Popover.Trigger
+          className="cursor-help underline decoration-dotted underline-offset-4"
+          data-term={p.text}
+        >
+          {p.text}
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            sideOffset={6}
+            collisionPadding={12}
+            className="z-50 max-w-80 border-2 border-rule bg-paper px-4 py-3 leading-snug text-ink"
+            aria-label={p.meaning.title}
+          >
+            <strong className="font-label text-lg font-semibold">{p.meaning.title}.</strong> {p.meaning.said}
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    ) : (
+      p.text
+    ),
+  );
+}

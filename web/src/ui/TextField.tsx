@@ -1,0 +1,36 @@
+import { type InputHTMLAttributes, useId } from 'react';
+import { Fault } from './controls.tsx';
+
+/** A line to write on, its name above it and what is wrong with it below. */
+export function TextField({
+  label,
+  fault,
+  onText,
+  strong = false,
+  ...input
+}: Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'> & {
+  label: string;
+  fault?: string | undefined;
+  onText: (text: string) => void;
+  strong?: boolean;
+}) {
+  const id = useId();
+  return (
+    <div className="flex min-w-0 flex-col">
+      <label htmlFor={id} className="kicker">
+        {label}
+      </label>
+      <input
+        maxLength={80}
+        autoComplete="off"
+        {...input}
+        id={id}
+        onChange={(e) => onText(e.target.value)}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault ? `${id}-fault` : undefined}
+        className={`min-h-12 min-w-0 border-0 bg-transparent ${strong ? 'border-b-[3px] border-brass text-2xl' : 'border-b-2 border-muted text-lg'}`}
+      />
+      {fault && <Fault id={`${id}-fault`}>{fault}</Fault>}
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { Popover } from 'radix-ui';
+
+/** Why a step is there, at a touch: for whoever does it the first time. */
+export function Why({ title, children }: { title: string; children: string }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="ml-2 cursor-help text-steel underline decoration-dotted underline-offset-4"
+        aria-label={`Why? ${title}`}
+        data-why
+      >
+        Why?
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          align="start"
+          collisionPadding={12}
+          className="z-50 max-w-[34rem] border-2 border-rule bg-paper px-5 py-4 text-lg leading-snug text-ink"
+          aria-label={`Why: ${title}`}
+        >
+          <p className="kicker m-0 mb-1">Why: {title}</p>
+          {children}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
