@@ -6,7 +6,7 @@ import { take } from '@fulcrant/core/engine/take';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import type { HouseRules } from '@fulcrant/core/sources/schools';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { readThrough, Unreachable } from './api.ts';
 import { folder } from './fold.ts';
@@ -98,7 +98,8 @@ export function useJob(id: string): JobView {
     },
     [person, id, state],
   );
-  const actAll = useCallback<JobView['actAll']>(
+  const given = useRef<{ upon: JobState | null; acts: string; said: Promise<Array<string | null>> }>(null);
+  const perform = useCallback<JobView['actAll']>(
     async (acts) => {
       if (!person) return acts.map(() => 'Sign in first.');
       const said: Array<string | null> = [];
@@ -112,6 +113,21 @@ export function useJob(id: string): JobView {
       return said;
     },
     [person, id, state],
+  );
+  const actAll = useCallback<JobView['actAll']>(
+    (acts) => {
+      // A second tap lands before the first is drawn: the same act upon the same sheet is one act, not two.
+      const written = JSON.stringify(acts);
+      const before = given.current;
+      if (before && before.upon === state && before.acts === written) return before.said;
+      const said = perform(acts).then((all) => {
+        if (all.some((s) => s !== null)) given.current = null;
+        return all;
+      });
+      given.current = { upon: state, acts: written, said };
+      return said;
+    },
+    [perform, state],
   );
   const act = useCallback<JobView['act']>(
     async (type, data) => (await actAll([{ type, data }]))[0] ?? null,
