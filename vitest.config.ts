@@ -5,7 +5,7 @@ const setupFiles = ['core/src/trades/registry.ts'];
 
 export default defineConfig({
   test: {
-    // A small machine has two cores, and a browser test waits as often as it works.
+    // A small machine has two cores, and the browser beside a test keeps most of one busy.
     maxWorkers: 2,
     // Core and web are pure: their files may share what one worker has read in. Servers, command lines and browsers may not.
     projects: [
@@ -25,6 +25,7 @@ export default defineConfig({
         test: {
           name: 'server',
           setupFiles,
+          globalSetup: ['server/src/testing/models.ts'],
           include: ['server/src/**/*.test.ts'],
           testTimeout: 60_000,
           hookTimeout: 120_000,

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -13,12 +13,25 @@ const { buildAll } = await import('./build.mjs');
 let passed = 0;
 let failed = 0;
 
-/** One check that is a command: it counts as one. @param {string} name @param {string} command @param {string[]} args */
-function checkBy(name, command, args) {
-  const ok = spawnSync(command, args, { stdio: ['ignore', 'inherit', 'inherit'] }).status === 0;
-  console.log(`${ok ? 'ok' : 'NOT OK'}  ${name}`);
-  if (ok) passed++;
-  else failed++;
+/** @typedef {[name: string, command: string, args: string[]]} Check */
+
+/** Checks that are commands, two at a time: each counts as one. @param {Check[]} checks */
+async function checkBy(checks) {
+  const left = [...checks];
+  const hand = async () => {
+    for (let next = left.shift(); next; next = left.shift()) {
+      const [name, command, args] = next;
+      const run = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+      let said = '';
+      for (const stream of [run.stdout, run.stderr]) stream.on('data', (d) => (said += d));
+      const ok = await new Promise((done) => run.on('close', (code) => done(code === 0)));
+      if (said.trim()) console.log(said.trimEnd());
+      console.log(`${ok ? 'ok' : 'NOT OK'}  ${name}`);
+      if (ok) passed++;
+      else failed++;
+    }
+  };
+  await Promise.all([hand(), hand()]);
 }
 
 /** Vitest projects; every test counts. @param {string} name @param {string[]} projects */
@@ -49,9 +62,11 @@ function tests(name, projects) {
 }
 
 const bin = (/** @type {string} */ name) => `node_modules/.bin/${name}`;
-for (const project of PROJECTS) checkBy(`types of ${project}`, bin('tsc'), ['--noEmit', '-p', project]);
-checkBy('lint and format', bin('biome'), ['check', '--error-on-warnings', '.']);
-checkBy('imports run one way', process.execPath, ['scripts/imports.mjs']);
+await checkBy([
+  ...PROJECTS.map((p) => /** @type {Check} */ ([`types of ${p}`, bin('tsc'), ['--noEmit', '-p', p]])),
+  ['lint and format', bin('biome'), ['check', '--error-on-warnings', '.']],
+  ['imports run one way', process.execPath, ['scripts/imports.mjs']],
+]);
 await buildAll();
 tests('units', ['core', 'web', 'cli', 'coverage', 'server']);
 tests('e2e', ['e2e']);

@@ -1,3 +1,4 @@
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -171,21 +172,23 @@ it('two fittings and a residual that grew: found beside left, laid over each oth
 
 it('field, Store and the next act stand on the screen without scrolling, at a desk, on a tablet both ways and on the phone', async () => {
   const STEPS = ['wear', 'runin', 'driveup', 'breakin', 'letgo', 'runout', 'clearance'];
-  for (const [width, height] of [
-    [1280, 800],
-    [1024, 768],
-    [800, 1280],
-    [390, 844],
-  ] as const) {
-    const { page, context } = await plant.visit('Asta', { width, height });
-    const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?state=open&limit=200`)).json();
-    for (const present of STEPS) {
-      const job = jobs.find(
-        (j: { present: string; machine: string }) => j.present === present && !/^Test/.test(j.machine),
-      );
-      if (!job) continue;
-      await page.goto(`${plant.url}/jobs/${job.id}`);
-      await page.locator('[data-act]').waitFor();
+  const { page, context } = await plant.visit('Asta');
+  const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?state=open&limit=200`)).json();
+  for (const present of STEPS) {
+    const job = jobs.find(
+      (j: { present: string; machine: string }) => j.present === present && !/^Test/.test(j.machine),
+    );
+    if (!job) continue;
+    await page.goto(`${plant.url}/jobs/${job.id}`);
+    await page.locator('[data-act]').waitFor();
+    for (const [width, height] of [
+      [1280, 800],
+      [1024, 768],
+      [800, 1280],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await page.evaluate(() => scrollTo(0, 0));
       await still(page);
       const off = await page.evaluate(() =>
         ['form[data-place] input', 'form[data-place] button[type=submit]', '[data-pass-step]'].filter(
@@ -197,8 +200,8 @@ it('field, Store and the next act stand on the screen without scrolling, at a de
       );
       expect([width, present, off]).toEqual([width, present, []]);
     }
-    await context.close();
   }
+  await context.close();
 });
 
 it('a photograph taken without network is on the sheet at once, and with the server when it is back', async () => {
@@ -211,17 +214,17 @@ it('a photograph taken without network is on the sheet at once, and with the ser
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   await page.locator('[data-item]').first().waitFor();
-  const file = join(process.cwd(), '.tmp', `${jobId}.png`);
+  const file = join(tmpdir(), `fulcrant-photo-${jobId}.jpg`);
   await sharp({ create: { width: 2400, height: 1800, channels: 3, background: '#884422' } })
     .withExif({ IFD3: { GPSLatitude: '52/1 31/1 0/1', GPSLatitudeRef: 'N' } })
     .jpeg()
-    .toFile(file.replace('.png', '.jpg'));
+    .toFile(file);
   // What makes a photograph small is fetched while there is network: the service worker keeps it.
   await context.setOffline(true);
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('button', { name: 'Photograph at this step' }).click();
   await page.getByLabel('What it shows').fill('red dust under the ring');
-  await page.getByLabel('Photograph from camera or file').setInputFiles(file.replace('.png', '.jpg'));
+  await page.getByLabel('Photograph from camera or file').setInputFiles(file);
   await page.locator('[data-photo]').waitFor();
   await page.getByText('red dust under the ring').waitFor();
   await page.keyboard.press('Escape');

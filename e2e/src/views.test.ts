@@ -104,11 +104,13 @@ describe('every view', () => {
     const { page, context } = await plant.visit('Asta');
     const job = await find(page, 'Pulp press drive', 'Gearbox');
     const found: string[] = [];
-    const look = async (name: string) => {
-      await still(page);
-      found.push(...(await violations(page)).map((v) => `${name}: ${v}`));
-    };
     for (const theme of ['day', 'night']) {
+      // By night only the inks are others.
+      const look = async (name: string) => {
+        await still(page);
+        const rule = theme === 'night' ? 'color-contrast' : undefined;
+        found.push(...(await violations(page, rule)).map((v) => `${name}: ${v}`));
+      };
       await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
       await page.goto(`${plant.url}/jobs/${job.id}`);
       await page.locator('form[data-place] input').waitFor();

@@ -1,7 +1,6 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Author } from '@fulcrant/core/engine/author';
 import type { JobEvent } from '@fulcrant/core/engine/events';
@@ -11,15 +10,14 @@ import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
 import { pino } from 'pino';
 import { v7 } from 'uuid';
+import { inject } from 'vitest';
 import { startDatabase } from '../../../scripts/database.mjs';
 import type { DatabaseConfig } from '../config.ts';
-import { seedDemo } from '../demo/seed.ts';
 import { GAUGES, PEOPLE, setupOf } from '../demo/works.ts';
 import { buildApp } from '../http/app.ts';
 import { StandIns } from '../instruments/stand-ins.ts';
 import { type Database, openDatabase } from '../store/database.ts';
-import { migrate } from '../store/migrate.ts';
-import { beginPlant } from '../store/plant.ts';
+import { copyOf } from './models.ts';
 
 export type TestHouse = {
   db: Database;
@@ -33,7 +31,7 @@ export type TestHouse = {
 
 /** A real MariaDB of its own with the demo data or a plant just begun, and the application on a free port. */
 export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
-  const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-test-'));
+  const dataDir = copyOf(inject('models')[demo ? 'demo' : 'empty']);
   const mariadb = await startDatabase({ dataDir });
   const config = (who: 'owner' | 'app'): DatabaseConfig => ({
     host: '127.0.0.1',
@@ -42,9 +40,6 @@ export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
     ...mariadb[who],
   });
   const owner = openDatabase(config('owner'));
-  await migrate(owner.sequelize, mariadb.app.user);
-  if (demo) await seedDemo(owner);
-  else await beginPlant(owner, false);
   const db = openDatabase(config('app'));
   const standIns = new StandIns();
   const server: Server = createServer(

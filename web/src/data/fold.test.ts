@@ -20,6 +20,39 @@ describe('a job folded on the device', () => {
     expect(fold([], [])).toBeNull();
   });
 
+  it('gives the same object while an entry goes from the queue to the server, and another once it is stamped', () => {
+    const fold = folder();
+    const stamp = (all: readonly JobEvent[]) =>
+      all.map((e) => ({ ...e, stored: { at: e.at } })) as JobEvent[];
+    const before = stamp(events.slice(0, 9));
+    const stood = fold(before, []);
+    const waiting = fold(before, events.slice(9, 11));
+    expect(waiting).not.toBe(stood);
+    // One of two is sent, then the other; nothing on the sheet moves.
+    expect(fold([...before, ...events.slice(9, 10)], events.slice(10, 11))).toBe(waiting);
+    expect(fold([...before, ...events.slice(9, 11)], [])).toBe(waiting);
+    const stamped = stamp(events.slice(0, 11));
+    expect(fold(stamped, [])).toEqual(reduce(stamped));
+    // Going on offline lays only what is new; a queue that lost an entry (set aside) is folded without it.
+    const three = fold(stamped, events.slice(11, 14));
+    expect(three).toEqual(reduce([...stamped, ...events.slice(11, 14)]));
+    expect(fold(stamped, events.slice(11, 13))).toEqual(reduce([...stamped, ...events.slice(11, 13)]));
+    expect(fold(stamped, [])).toEqual(reduce(stamped));
+  });
+
+  it('takes anew what was left out, once the server has it', () => {
+    const fold = folder();
+    const odd = {
+      ...events[9],
+      id: 'odd',
+      type: 'reading.taken',
+      data: { step: 'shaft' },
+    } as unknown as JobEvent;
+    const without = fold(events.slice(0, 9), [odd, ...events.slice(9, 11)]);
+    expect(without).toEqual(reduce(events.slice(0, 11)));
+    expect(fold([...events.slice(0, 9), ...events.slice(9, 11)], [odd])).toEqual(without);
+  });
+
   it('lays what waits on top, and leaves out what can no longer be taken instead of tearing', () => {
     const fold = folder();
     const poison = [

@@ -10,7 +10,7 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { readThrough, Unreachable } from './api.ts';
 import { folder } from './fold.ts';
-import { enqueue, useQueue } from './queue.ts';
+import { enqueue, useWaiting } from './queue.ts';
 import { readStored } from './sent-events.ts';
 import { useSession } from './session.tsx';
 import { readCached } from './store.ts';
@@ -50,8 +50,6 @@ const said = (error: Error): string =>
 export type JobView = {
   state: JobState | null;
   number: string | null;
-  /** Entries of it that wait on this device. */
-  unsent: number;
   loading: boolean;
   fault: string | null;
   /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
@@ -69,7 +67,7 @@ export type JobView = {
 /** One job: what the server has, with what still waits on this device laid on top. */
 export function useJob(id: string): JobView {
   const { person } = useSession();
-  const queue = useQueue();
+  const queued = useWaiting(id);
   const client = useQueryClient();
   const [fold] = useState(folder);
   const stored = useQuery({
@@ -80,8 +78,8 @@ export function useJob(id: string): JobView {
   const base = stored.data?.events;
   const waiting = useMemo(() => {
     const known = new Set(base?.map((e) => e.id));
-    return queue.waiting.map((w) => w.event).filter((e) => e.jobId === id && !known.has(e.id));
-  }, [base, queue.waiting, id]);
+    return (queued ?? []).filter((e) => !known.has(e.id));
+  }, [base, queued]);
   const state = useMemo(() => fold(base ?? [], waiting), [fold, base, waiting]);
 
   const suppose = useCallback<JobView['suppose']>(
@@ -133,17 +131,13 @@ export function useJob(id: string): JobView {
     async (type, data) => (await actAll([{ type, data }]))[0] ?? null,
     [actAll],
   );
-  return {
-    state,
-    number: stored.data?.job?.number ?? null,
-    unsent: waiting.length,
-    loading: stored.isPending || !queue.ready,
-    fault: stored.error && !state ? said(stored.error) : null,
-    act,
-    actAll,
-    suppose,
-    supposeAll,
-  };
+  const number = stored.data?.job?.number ?? null;
+  const loading = stored.isPending || queued === null;
+  const fault = stored.error && !state ? said(stored.error) : null;
+  return useMemo(
+    () => ({ state, number, loading, fault, act, actAll, suppose, supposeAll }),
+    [state, number, loading, fault, act, actAll, suppose, supposeAll],
+  );
 }
 
 export type StoredPosition = {

@@ -193,13 +193,27 @@ export function startQueue(): void {
   otherTabs?.addEventListener('message', () => void reload());
 }
 
+function listen(l: () => void): () => void {
+  listeners.add(l);
+  return () => listeners.delete(l);
+}
+
 /** The queue as the corner of the sheet shows it. */
 export function useQueue(): QueueView {
-  return useSyncExternalStore(
-    (l) => {
-      listeners.add(l);
-      return () => listeners.delete(l);
-    },
-    () => view,
-  );
+  return useSyncExternalStore(listen, () => view);
+}
+
+const waitingOf = new Map<string, readonly JobEvent[]>();
+/** What waits here of one job: the same list until it changes. */
+function waitingFor(jobId: string): readonly JobEvent[] {
+  const now = view.waiting.map((w) => w.event).filter((e) => e.jobId === jobId);
+  const before = waitingOf.get(jobId);
+  if (before && before.length === now.length && now.every((e, i) => e.id === before[i]?.id)) return before;
+  waitingOf.set(jobId, now);
+  return now;
+}
+
+/** One job's part of the queue, null until the shelf is read. Drawn anew only when it changes, not at every step of the sending. */
+export function useWaiting(jobId: string): readonly JobEvent[] | null {
+  return useSyncExternalStore(listen, () => (view.ready ? waitingFor(jobId) : null));
 }

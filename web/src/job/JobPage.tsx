@@ -6,9 +6,9 @@ import type { StepDefinition } from '@fulcrant/core/engine/step';
 import { procedureFor, whyOf } from '@fulcrant/core/engine/trades';
 import { summarise } from '@fulcrant/core/job/summary';
 import { format } from 'date-fns';
-import { type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useJob } from '../data/job.ts';
+import { type JobView, useJob } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { useEntry } from '../entry/use-entry.ts';
@@ -76,7 +76,8 @@ function useHandGoesOn(middle: RefObject<HTMLElement | null>, present: string | 
   }, [middle, present]);
 }
 
-function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobState }) {
+/** The sheet of a job: drawn anew when the job changes, not while its entries travel. */
+const JobSheet = memo(function JobSheet({ job, state }: { job: JobView; state: JobState }) {
   const say = useSay();
   const { person } = useSession();
   const [looking, setLooking] = useState<string | null>(null);
@@ -279,4 +280,4 @@ function JobSheet({ job, state }: { job: ReturnType<typeof useJob>; state: JobSt
       </div>
     </div>
   );
-}
+});

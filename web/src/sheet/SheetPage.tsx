@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { readThrough } from '../data/api.ts';
 import { type JobView, useJob } from '../data/job.ts';
+import { useWaiting } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
@@ -28,10 +29,11 @@ export function SheetPage() {
   const { id = '' } = useParams();
   const [query] = useSearchParams();
   const job = useJob(id);
+  const unsent = useWaiting(id)?.length ?? 0;
   const asked = query.get('revision');
   const kept = useQuery({
     queryKey: ['sheet', id, asked, job.state?.signed?.revision ?? null],
-    enabled: job.unsent === 0 && (asked !== null || (job.state?.signed ?? null) !== null),
+    enabled: unsent === 0 && (asked !== null || (job.state?.signed ?? null) !== null),
     queryFn: () => readThrough<Kept>(`/api/jobs/${id}/sheet.json${asked ? `?revision=${asked}` : ''}`),
   });
   if (!job.state)
@@ -73,6 +75,7 @@ function Ways({
   const { unit } = useSettings();
   const { person } = useSession();
   const go = useNavigate();
+  const unsent = useWaiting(id)?.length ?? 0;
   const [asking, setAsking] = useState(false);
   const of = revision ? `revision=${revision}` : '';
   const mayCorrect =
@@ -84,7 +87,7 @@ function Ways({
       <Link className={LINK} to={`/jobs/${id}`}>
         Back to the job
       </Link>
-      {job.number && job.unsent === 0 && (
+      {job.number && unsent === 0 && (
         <>
           <a
             className={LINK}
@@ -109,9 +112,9 @@ function Ways({
           </a>
         </>
       )}
-      {job.unsent > 0 && (
+      {unsent > 0 && (
         <p className="m-0 font-medium text-brass">
-          PDF and JSON come when the {job.unsent} waiting entries are sent.
+          PDF and JSON come when the {unsent} waiting entries are sent.
         </p>
       )}
       <button type="button" className={LINK} onClick={() => print()}>
