@@ -2,6 +2,29 @@ import { describe, expect, it } from 'vitest';
 import { readValue } from './read-value.ts';
 
 describe('what was typed, said back', () => {
+  it('a shaft is said by what it is over or under its nominal, signed and whole; nothing else is taken so', () => {
+    const at = (text: string, unit: 'mm' | 'in') => readValue(text, 'diameter', unit, undefined, 90);
+    expect(at('-26', 'mm')).toEqual({
+      value: expect.closeTo(89.974, 9),
+      said: '89.974 mm · 3.5423 in',
+      note: '26 µm under 90.000 mm',
+    });
+    expect(at('+4', 'in')).toMatchObject({
+      value: expect.closeTo(90 + 4 * 0.00254, 9),
+      note: expect.stringMatching(/^4 tenths over 3\.5433 in$/),
+    });
+    expect(at('−3', 'mm')).toMatchObject({ value: expect.closeTo(89.997, 9) });
+    // Unsigned, with a point, or with a unit it is what it says; without a nominal a sign is only a sign.
+    for (const [text, mm] of [
+      ['89.974', 89.974],
+      ['26', 26],
+      ['-0.026', -0.026],
+      ['-26 mm', -26],
+    ] as const)
+      expect(at(text, 'mm')).toMatchObject({ value: mm });
+    expect(readValue('-26', 'gap', 'mm')).toMatchObject({ value: -26 });
+  });
+
   it('in both units, before anything is stored', () => {
     expect(readValue('3 thou', 'gap', 'mm')).toMatchObject({ said: '0.076 mm · 0.0030 in' });
     expect(readValue('0.077', 'gap', 'mm')).toMatchObject({ value: 0.077 });

@@ -4,6 +4,7 @@ import { formatForce, parseForce } from '../quantities/force.ts';
 import { formatFrequency, parseFrequency } from '../quantities/frequency.ts';
 import {
   formatLength,
+  fromNominal,
   type LengthUnit,
   leadingPoint,
   parseLength,
@@ -20,12 +21,14 @@ export type Understood = { value: number; said: string; note?: string | undefine
 /**
  * What was typed, understood for a kind of place: in the unit inside, said back in people’s units; or why not.
  * @param believable could a length here be so many mm? Tells which unit a leading point means
+ * @param nominalMm what it is nominally, where it may be said by how much it is over or under that
  */
 export function readValue(
   text: string,
   kind: PlaceQuantity,
   unit: LengthUnit,
   believable?: (mm: number) => boolean,
+  nominalMm?: number,
 ): Understood | { message: string } {
   if (kind === 'angle') {
     const angle = parseAngle(text);
@@ -95,6 +98,13 @@ export function readValue(
       ? { value: n.value, said: `${n.value}` }
       : { message: 'Type a whole number, for example 12.' };
   }
+  const off = nominalMm === undefined ? null : fromNominal(text, nominalMm, unit);
+  if (off)
+    return {
+      value: off.mm,
+      said: `${formatLength(off.mm, 'mm')} · ${formatLength(off.mm, 'in')}`,
+      note: off.said,
+    };
   const point = unit === 'mm' && believable ? leadingPoint(text, believable) : null;
   if (point && 'ask' in point) return { message: point.ask };
   if (point)

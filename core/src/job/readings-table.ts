@@ -148,7 +148,7 @@ function readCell(cell: Cell, c: Context): { data: EventDataOf<'reading.taken'> 
   if (cell.text === '') return { message: `${cell.place} has no value.` };
   const place = placeAt(c.state, cell.step, cell.place);
   if (typeof place === 'string') return { message: `${cell.place}: ${say(place, c.unit)}` };
-  const read = readValue(cell.text, place.quantity, c.unit);
+  const read = readValue(cell.text, place.quantity, c.unit, undefined, place.nominalMm);
   if ('message' in read) return { message: `${cell.place}: ${read.message}` };
   const gauge =
     cell.gauge === '' ? c.gauge : c.gauges.find((g) => g.name === cell.gauge || g.id === cell.gauge);

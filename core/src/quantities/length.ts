@@ -166,6 +166,28 @@ export function leadingPoint(
   return { mm: !believable(mm) && believable(inch) ? inch : mm };
 }
 
+/**
+ * A diameter said by what it is over or under the nominal, as it is called across a shaft: `-26` is 26 µm under on a metric sheet, 26
+ * ten-thousandths of an inch under on an inch sheet. Signed and whole, so that nothing else can be meant by it.
+ * @returns null where it is no such number
+ * @example fromNominal('-26', 90, 'mm') // { mm: 89.974, said: '26 µm under 90.000 mm' }
+ */
+export function fromNominal(
+  text: string,
+  nominalMm: number,
+  unit: LengthUnit,
+): { mm: number; said: string } | null {
+  const t = fold(text);
+  if (!/^[+-]\d{1,3}$/.test(t)) return null;
+  const n = Number(t);
+  const step = unit === 'mm' ? 'µm' : 'tenth';
+  const size = `${Math.abs(n)} ${unit === 'mm' ? 'µm' : Math.abs(n) === 1 ? 'tenth' : 'tenths'}`;
+  return {
+    mm: nominalMm + n * UNIT_MM[step],
+    said: `${size} ${n < 0 ? 'under' : 'over'} ${formatLength(nominalMm, unit)}`,
+  };
+}
+
 /** Decimals shown in inches for a number of decimals in millimetres: one more keeps about the same step. */
 const inchDecimals = (mmDecimals: number) => mmDecimals + 1;
 

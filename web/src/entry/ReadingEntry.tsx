@@ -10,6 +10,7 @@ import { useKeys } from '../ui/keys.ts';
 import { useSay, useSettings } from '../ui/settings.tsx';
 import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
+import { touchesNear } from './touches.ts';
 import { type Fill, useFill, useTypedReading } from './use-typed-reading.ts';
 
 const PLACEHOLDER: Partial<Record<Place['quantity'], Record<'mm' | 'in', string>>> = {
@@ -43,6 +44,8 @@ type Props = {
   padSlot: HTMLElement | null;
   onPad: (open: boolean) => void;
   fill?: Fill;
+  /** The last reading at this step: blades or divisions near it can be touched instead of typed. */
+  lastMm?: number | null;
   /** When it was read, where the step keeps times and it is told later; left out where times are not kept. */
   earlier?: string | undefined;
   onEarlier?: (time: string) => void;
@@ -74,6 +77,7 @@ export function ReadingEntry(props: Props) {
     typed.store();
   };
 
+  const near = text === '' ? touchesNear(place, gauge, props.lastMm ?? null, unit) : [];
   const shown = fault ?? (value !== null ? refusal : null);
   return (
     <div className="flex flex-col gap-1.5">
@@ -118,6 +122,22 @@ export function ReadingEntry(props: Props) {
             <Keyboard aria-hidden="true" />
           </button>
         </div>
+        {near.length > 0 && (
+          <fieldset className="m-0 flex gap-1.5 overflow-x-auto border-0 p-0" data-near>
+            <legend className="sr-only">What it reads, by one touch</legend>
+            {near.map((b) => (
+              <button
+                key={b}
+                type="button"
+                aria-label={`It reads ${b}`}
+                onClick={() => typed.put(b)}
+                className="figures min-h-12 min-w-16 shrink-0 border border-muted px-2 text-xl"
+              >
+                {b}
+              </button>
+            ))}
+          </fieldset>
+        )}
         <div id={`${id}-read`} className="min-h-[1.6rem] leading-snug" aria-live="polite">
           {understood && 'value' in understood && (
             <p className="text-[0.95rem]">

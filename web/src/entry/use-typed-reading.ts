@@ -36,7 +36,9 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
   const before = useRef(key);
   const [turn] = useState(() => new InTurn());
   const understood =
-    text.trim() === '' ? null : readValue(text, place.quantity, unit, believableAt(place, gauge));
+    text.trim() === ''
+      ? null
+      : readValue(text, place.quantity, unit, believableAt(place, gauge), place.nominalMm);
 
   // A new place shows its own half-typed text; what a quick gauge has typed meanwhile goes along to it instead.
   useLayoutEffect(() => {
@@ -55,7 +57,13 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
 
   const storeInTurn = async (raw: string) => {
     const at = now.current;
-    const meant = readValue(raw, at.place.quantity, unit, believableAt(at.place, at.gauge));
+    const meant = readValue(
+      raw,
+      at.place.quantity,
+      unit,
+      believableAt(at.place, at.gauge),
+      at.place.nominalMm,
+    );
     const refused = !('value' in meant)
       ? meant.message
       : at.gauge
@@ -94,6 +102,11 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
       const raw = text.trim();
       if (raw === '') return setFault(`Nothing is typed for ${place.label.toLowerCase()}.`);
       setText('');
+      setFault(null);
+      void turn.add(() => storeInTurn(raw));
+    },
+    /** Store a reading touched instead of typed. */
+    put(raw: string) {
       setFault(null);
       void turn.add(() => storeInTurn(raw));
     },

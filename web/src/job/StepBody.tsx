@@ -1,4 +1,7 @@
 import { comesBefore } from '@fulcrant/core/engine/answers';
+import { standing } from '@fulcrant/core/engine/facts';
+import type { JobState } from '@fulcrant/core/engine/state';
+import type { StepDefinition } from '@fulcrant/core/engine/step';
 import { useState } from 'react';
 import { AngleChoice } from '../entry/AngleChoice.tsx';
 import { LimitsInForce } from '../entry/LimitsInForce.tsx';
@@ -130,6 +133,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
               padSlot={padSlot}
               onPad={setPad}
               fill={turned}
+              lastMm={lastRead(state, step)}
             >
               {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
               {report.turn && place.turn && gauge.gauge && (
@@ -153,6 +157,10 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
     </div>
   );
 }
+
+/** What was read last at a step. */
+const lastRead = (state: JobState, step: StepDefinition): number | null =>
+  standing(state, step.id, step.again ? state.attempt : 'any').at(-1)?.value ?? null;
 
 /** Other places that can be read now. */
 function Choices({ entry }: { entry: Entry }) {

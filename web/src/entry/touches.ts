@@ -1,0 +1,35 @@
+import type { Place } from '@fulcrant/core/engine/state';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
+
+/**
+ * How many steps of the gauge above and below the last reading lie ready to be touched: blades mostly thinner, since a gap that is driven
+ * up closes; a pointer either way. A micrometer has none: a figure that lies ready would be read instead of the drum.
+ */
+const READY: Partial<Record<Instrument['kind'], { of: Place['quantity'][]; above: number; below: number }>> =
+  {
+    feeler: { of: ['gap'], above: 1, below: 4 },
+    dial: { of: ['length', 'dial'], above: 3, below: 3 },
+  };
+
+/**
+ * What a hand would most likely read next, greatest first: the blades by their stamps, or the divisions of a dial, round the reading
+ * that went last at this step.
+ * @param lastMm the last reading at this step, null where none is
+ * @returns nothing where the gauge in hand has neither, or nothing was read yet: no number is offered that nobody read
+ */
+export function touchesNear(
+  place: Place,
+  gauge: Instrument | null,
+  lastMm: number | null,
+  unit: LengthUnit,
+): string[] {
+  const ready = gauge ? READY[gauge.kind] : undefined;
+  if (!gauge || !ready?.of.includes(place.quantity) || lastMm === null) return [];
+  const { above, below } = ready;
+  const stamps = Array.from({ length: above + below + 1 }, (_, i) => lastMm + (above - i) * gauge.step)
+    .filter((mm) => mm >= place.low && mm <= place.high)
+    .filter((mm) => place.low < 0 || (mm >= gauge.low && mm <= gauge.high))
+    .map((mm) => lengthDigits(mm, unit));
+  return [...new Set(stamps)];
+}
