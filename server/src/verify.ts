@@ -1,6 +1,7 @@
 import '@fulcrant/core/trades/registry';
 import { join } from 'node:path';
 import { databaseConfig } from './config.ts';
+import { verifyCertificates } from './store/certificates.ts';
 import { openDatabase } from './store/database.ts';
 import { verifyPhotos } from './store/photos.ts';
 import { verify } from './store/verify.ts';
@@ -18,7 +19,9 @@ try {
     console.log(
       `${photos.photos} photographs looked at: ${photos.faults.length === 0 ? 'all hold' : `${photos.faults.length} do not hold`}.`,
     );
-  process.exitCode = faults.length + photos.faults.length === 0 ? 0 : 1;
+  const papers = await verifyCertificates(db, join(process.env.FULCRANT_DATA ?? '.data', 'photos'));
+  for (const fault of papers) console.error(fault);
+  process.exitCode = faults.length + photos.faults.length + papers.length === 0 ? 0 : 1;
 } finally {
   await db.sequelize.close();
 }

@@ -42,6 +42,9 @@ export const calibratedSchema = object({
     .required(),
 }).noUnknown();
 
+/** A calibration certificate as it is kept: by the SHA-256 of its file. */
+export type Certificate = { hash: string; name: string; type: string; bytes: number; by: string; at: string };
+
 /** A gauge is taken out of use, dropped or lost, or put back. */
 export const gaugeUseSchema = object({ inUse: boolean().required() }).noUnknown();
 

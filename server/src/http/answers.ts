@@ -203,6 +203,8 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
   'post /api/due/feed': { status: '201', schema: record({ path: text }) },
   'delete /api/due/feed': { none: true },
   'put /api/photos/:hash': { none: true },
+  'get /api/certificates': { schema: record({ certificates: list({ type: 'object' }) }) },
+  'put /api/instruments/:id/certificates/:hash': { none: true },
   'get /api/jobs': { schema: jobs },
   'post /api/jobs/:id/events': {
     schema: record({

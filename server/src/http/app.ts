@@ -9,6 +9,7 @@ import serve from 'koa-static';
 import { isDatabaseAway } from '../store/database.ts';
 import { autopsies } from './autopsies.ts';
 import { calculators } from './calculators.ts';
+import { certificates } from './certificates.ts';
 import { due } from './due.ts';
 import { feed } from './feed.ts';
 import { health } from './health.ts';
@@ -46,6 +47,7 @@ export const ROUTES: readonly Route[] = [
   ...houseRules,
   ...jobs,
   ...photos,
+  ...certificates,
   ...feed,
 ];
 

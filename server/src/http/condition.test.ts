@@ -1,7 +1,11 @@
+import { createHash } from 'node:crypto';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
 import { parseGaugeLine } from '@fulcrant/core/instruments/line-protocol';
 import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulation/turning-shaft';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { certificateFile, verifyCertificates } from '../store/certificates.ts';
 import { batch, type Caller, caller, freshHand, openHouse, type TestHouse } from '../testing/house.ts';
 
 let house: TestHouse;
@@ -146,6 +150,53 @@ describe('the register of gauges', () => {
     ).toBe(404);
     expect((await oskar('POST', path, { calibrationDue: '2028-01-31' })).status).toBe(403);
   });
+  it('keeps certificates by their content: PDF or picture, whole, of a gauge that is there', async () => {
+    const sha = (b: Buffer) => createHash('sha256').update(b).digest('hex');
+    const gauge = await asta('POST', '/api/instruments', {
+      name: 'Dial with paper',
+      kind: 'dial',
+      step: 0.01,
+      low: 0,
+      high: 10,
+      calibrationDue: '2027-12-01',
+    });
+    const id = gauge.body.instrument.id as string;
+    const put = (bytes: Buffer, hash = sha(bytes), of = id) =>
+      fetch(
+        `${house.url}/api/instruments/${of}/certificates/${hash}?name=${encodeURIComponent('Prüfschein <1>.pdf')}`,
+        {
+          method: 'PUT',
+          headers: { cookie, 'content-type': 'application/octet-stream' },
+          body: new Uint8Array(bytes),
+        },
+      );
+    const pdf = Buffer.from('%PDF-1.4\n1 0 obj<<>>endobj\ntrailer<<>>\n%%EOF\n');
+    expect((await put(pdf)).status).toBe(204);
+    expect((await put(pdf)).status).toBe(204);
+    const kept = (await oskar('GET', '/api/certificates')).body.certificates.filter(
+      (c: { instrumentId: string }) => c.instrumentId === id,
+    );
+    expect(kept).toMatchObject([
+      { hash: sha(pdf), name: 'Prüfschein 1.pdf', type: 'application/pdf', by: 'Asta' },
+    ]);
+    const back = await fetch(`${house.url}/api/certificates/${sha(pdf)}`, { headers: { cookie } });
+    expect(Buffer.from(await back.arrayBuffer()).equals(pdf)).toBe(true);
+    expect(back.headers.get('content-type')).toBe('application/pdf');
+    expect(back.headers.get('content-security-policy')).toContain('sandbox');
+    // Cut off, swapped on the way, a page dressed as a paper, no gauge, nobody's: each refused.
+    expect((await put(pdf.subarray(0, 20))).status).toBe(400);
+    expect((await put(pdf, sha(Buffer.from('other')))).status).toBe(400);
+    expect((await put(Buffer.from('<html><script>alert(1)</script>'))).status).toBe(400);
+    expect((await put(Buffer.alloc(5_000_001))).status).toBe(413);
+    expect((await put(pdf, sha(pdf), 'none')).status).toBe(404);
+    expect((await fetch(`${house.url}/api/certificates/${sha(pdf)}`)).status).toBe(401);
+    const dir = join(house.dataDir, 'photos');
+    expect(await verifyCertificates(house.db, dir)).toEqual([]);
+    rmSync(certificateFile(dir, sha(pdf), 'application/pdf'));
+    expect(await verifyCertificates(house.db, dir)).toEqual([expect.stringContaining('gone')]);
+    await put(pdf);
+  });
+
   it('out of use it is offered to nobody and falls due no more; put back, it is; only a lead hand may', async () => {
     const made = await asta('POST', '/api/instruments', {
       ...{ name: 'Dial, dropped', kind: 'dial', step: 0.01, low: 0, high: 10, calibrationDue: '2026-12-01' },

@@ -16,6 +16,7 @@ const FILES: ReadonlyArray<readonly [RegExp, string]> = [
   [/\.csv$/, 'text/csv'],
   [/\.ics$|feeds\//, 'text/calendar'],
   [/photos\//, 'image/jpeg'],
+  [/certificates\//, 'application/octet-stream'],
   [/^\/api\/feed\//, 'text/event-stream'],
 ];
 

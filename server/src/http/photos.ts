@@ -1,18 +1,8 @@
-import type { Context } from 'koa';
-import getRawBody from 'raw-body';
-import { isHash, keepPhoto, lookAtPhoto, PHOTO_BYTES, readPhoto } from '../store/photos.ts';
+import { isHash } from '../store/kept-files.ts';
+import { keepPhoto, lookAtPhoto, PHOTO_BYTES, readPhoto } from '../store/photos.ts';
+import { bytesOf } from './bytes.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
-
-async function bytesOf(ctx: Context): Promise<Buffer> {
-  try {
-    return await getRawBody(ctx.req, { limit: PHOTO_BYTES, length: ctx.get('content-length') || null });
-  } catch (error) {
-    if ((error as { type?: string }).type === 'entity.too.large')
-      throw new Problem(413, 'The photograph is too large: the device makes it smaller before it sends it.');
-    throw new Problem(400, 'The photograph did not arrive whole.');
-  }
-}
 
 /** Photographs by the hash of their content. */
 export const photos: Route[] = [
@@ -24,7 +14,11 @@ export const photos: Route[] = [
     async run({ ctx, house, params }, me) {
       const { hash } = params;
       if (!isHash(hash)) throw new Problem(404, 'A photograph is named by the SHA-256 of its file.');
-      const bytes = await bytesOf(ctx);
+      const bytes = await bytesOf(
+        ctx,
+        PHOTO_BYTES,
+        'The photograph is too large: the device makes it smaller before it sends it.',
+      );
       const size = await lookAtPhoto(bytes, hash);
       if (typeof size === 'string') throw new Problem(400, size);
       await keepPhoto(house.db, house.photoDir, hash, bytes, size, me.id);

@@ -7,6 +7,7 @@ import * as tar from 'tar';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { batch, caller, freshHand, openHouse, type TestHouse } from '../testing/house.ts';
 import { exportPlant, importPlant } from './archive.ts';
+import { keepCertificate, readCertificate } from './certificates.ts';
 import { keepPhoto, lookAtPhoto, readPhoto } from './photos.ts';
 import { plantStage } from './plant.ts';
 import { verify } from './verify.ts';
@@ -14,6 +15,7 @@ import { verify } from './verify.ts';
 let full: TestHouse;
 let empty: TestHouse;
 let folder: string;
+let certificate = '';
 let photo = '';
 const photosOf = (house: TestHouse) => join(house.dataDir, 'photos');
 
@@ -27,6 +29,10 @@ beforeAll(async () => {
   const size = await lookAtPhoto(bytes, photo);
   if (typeof size === 'string') throw new Error(size);
   await keepPhoto(full.db, photosOf(full), photo, bytes, size, 'asta');
+  const paper = Buffer.from('%PDF-1.4\n%%EOF\n');
+  certificate = createHash('sha256').update(paper).digest('hex');
+  const file = { hash: certificate, name: 'paper', type: 'application/pdf', bytes: paper } as const;
+  await keepCertificate(full.db, photosOf(full), file, 'mic-4', 'asta');
 });
 afterAll(async () => {
   await Promise.all([full?.close(), empty?.close()]);
@@ -50,6 +56,7 @@ describe('a plant out to an archive and into an empty one', () => {
     const manifest = await exportPlant(full.db, photosOf(full), file, { secrets: false });
     expect(manifest.rows.jobs).toBe(await full.db.models.Job.count());
     expect(Object.keys(manifest.files)).toContain(`photos/${photo.slice(0, 2)}/${photo}.jpg`);
+    expect(Object.keys(manifest.files)).toContain(`photos/${certificate.slice(0, 2)}/${certificate}.pdf`);
     const apart = join(folder, 'looked-at');
     mkdirSync(apart);
     await tar.extract({ file, cwd: apart });
@@ -106,6 +113,9 @@ describe('a plant out to an archive and into an empty one', () => {
     expect(again.files).toEqual(manifest.files);
     expect((await verify(empty.db)).faults).toEqual([]);
     expect(await readPhoto(photosOf(empty), photo)).not.toBeNull();
+    expect(await readCertificate(empty.db, photosOf(empty), certificate)).toMatchObject({
+      type: 'application/pdf',
+    });
     const asta = await caller(empty.url, 'Asta');
     expect((await asta('GET', '/api/session')).status).toBe(401);
     await expect(importPlant(empty.owner, photosOf(empty), file)).rejects.toThrow(/not empty/);

@@ -2,11 +2,13 @@ import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { copyFile, mkdir, mkdtemp, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { dirname, join, relative } from 'node:path';
 import { createInterface } from 'node:readline';
 import { finished, pipeline } from 'node:stream/promises';
 import * as tar from 'tar';
+import { type CertificateType, certificateFile } from './certificates.ts';
 import type { Database } from './database.ts';
+import { placeOf } from './kept-files.ts';
 import { plantStage } from './plant.ts';
 import { RULES } from './rules.ts';
 import { verify } from './verify.ts';
@@ -38,6 +40,7 @@ const TABLES: readonly Table[] = [
   { name: 'sheets', key: ['job_id', 'revision'] },
   { name: 'autopsies', key: ['id'] },
   { name: 'photos', key: ['hash'] },
+  { name: 'certificates', key: ['hash', 'instrument_id'] },
 ];
 /** Rows read, and laid in, at once. */
 const PAGE = 200;
@@ -71,7 +74,13 @@ async function onOne<T>(db: Pick<Database, 'sequelize'>, does: (c: Connection) =
   }
 }
 
-const photoIn = (dir: string, hash: string): string => join(dir, hash.slice(0, 2), `${hash}.jpg`);
+/** The file a row stands for, in a folder of kept files; null where its table has none. */
+function fileOf(table: Table, row: Row, dir: string): string | null {
+  if (table.name === 'photos') return placeOf(dir, String(row.hash), 'jpg');
+  if (table.name === 'certificates')
+    return certificateFile(dir, String(row.hash), String(row.type) as CertificateType);
+  return null;
+}
 
 async function hashOfFile(file: string): Promise<string> {
   const sum = createHash('sha256');
@@ -144,15 +153,14 @@ export async function exportPlant(
       try {
         for (const table of TABLES)
           manifest.rows[table.name] = await writeTable(c, table, folder, secrets, async (row) => {
-            if (table.name !== 'photos') return;
-            const from = photoIn(photoDir, String(row.hash));
-            const to = photoIn(join(folder, 'photos'), String(row.hash));
+            const from = fileOf(table, row, photoDir);
+            const to = fileOf(table, row, join(folder, 'photos'));
+            if (!from || !to) return;
             await mkdir(dirname(to), { recursive: true });
             await copyFile(from, to).catch(() => {
-              throw new Error(`Photograph ${String(row.hash)} is gone from the data folder.`);
+              throw new Error(`The file of ${table.name} ${String(row.hash)} is gone from the data folder.`);
             });
-            manifest.files[`photos/${String(row.hash).slice(0, 2)}/${String(row.hash)}.jpg`] =
-              await hashOfFile(to);
+            manifest.files[relative(folder, to)] = await hashOfFile(to);
           });
       } finally {
         await c.query('ROLLBACK');

@@ -10,6 +10,7 @@ import * as vibrationMeter from './migrations/007-vibration-meter.ts';
 import * as plantAndPeople from './migrations/008-plant-and-people.ts';
 import * as register from './migrations/009-register.ts';
 import * as beltGauges from './migrations/010-belt-gauges.ts';
+import * as certificates from './migrations/011-certificates.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -22,6 +23,7 @@ const MIGRATIONS = [
   { name: '008-plant-and-people', up: plantAndPeople.up },
   { name: '009-register', up: register.up },
   { name: '010-belt-gauges', up: beltGauges.up },
+  { name: '011-certificates', up: certificates.up },
 ];
 
 /**
@@ -34,6 +36,7 @@ const GRANTS: Record<string, string> = {
   codes: 'SELECT, INSERT, DELETE',
   cards: 'SELECT, INSERT, UPDATE (looked_by, looked_at)',
   photos: 'SELECT, INSERT',
+  certificates: 'SELECT, INSERT',
   autopsies: 'SELECT, INSERT',
   feeds: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, DELETE',

@@ -37,6 +37,19 @@ export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, b
   return read<T>(await send(method, path, body));
 }
 
+/** Send a file as it is. */
+export async function putFile(path: string, bytes: ArrayBuffer): Promise<void> {
+  const response = await fetch(path, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: bytes,
+    signal: AbortSignal.timeout(60_000),
+  }).catch((cause) => {
+    throw new Unreachable('No connection to the server.', { cause });
+  });
+  await read<void>(response);
+}
+
 /** What has changed since a mark the server gave before; null where nothing has. */
 export async function callSince<T>(
   path: string,

@@ -10,6 +10,7 @@ import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
+import { sendCertificate, useCertificates } from '../data/certificates.ts';
 import { useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
@@ -36,6 +37,7 @@ const sayStep = (g: Instrument, step: number, unit: LengthUnit): string =>
 /** The register of gauges: what each steps by, how far it reaches, how much doubt a reading with it has, when it is due. */
 export function GaugesPage() {
   const { instruments: gauges = [], outOfUse = [] } = useInstruments().data ?? {};
+  const certificates = useCertificates().data ?? [];
   const client = useQueryClient();
   const [fault, setFault] = useState<string | null>(null);
   const use = async (gauge: Instrument, inUse: boolean) => {
@@ -111,6 +113,20 @@ export function GaugesPage() {
                         {format(new Date(g.calibrationDue), 'd MMM yyyy')}
                       </span>
                     )}
+                    {certificates
+                      .filter((c) => c.instrumentId === g.id)
+                      .slice(0, 2)
+                      .map((c) => (
+                        <a
+                          key={c.hash}
+                          href={`/api/certificates/${c.hash}`}
+                          target="_blank"
+                          rel="noreferrer"
+                          className="flex min-h-8 max-w-48 items-center truncate text-sm text-steel underline underline-offset-4"
+                        >
+                          certificate of {format(new Date(c.at), 'd MMM yyyy')}
+                        </a>
+                      ))}
                   </td>
                   <td className="text-right">
                     {person && records(person.role) && !g.standIn && (
@@ -177,12 +193,16 @@ export function GaugesPage() {
 function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
   const client = useQueryClient();
   const [due, setDue] = useState('');
+  const [paper, setPaper] = useState<File | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
+      // The paper first: a date without it would look finished.
+      if (paper) await sendCertificate(gauge.id, paper);
       await call('POST', `/api/instruments/${gauge.id}/calibrated`, { calibrationDue: due });
       await client.invalidateQueries({ queryKey: ['instruments'] });
+      await client.invalidateQueries({ queryKey: ['certificates'] });
       onClose();
     } catch (error) {
       setFault(
@@ -203,6 +223,15 @@ function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
             onChange={(e) => setDue(e.target.value)}
             aria-invalid={fault !== null}
             className="min-h-12 border-0 border-b-2 border-brass bg-transparent text-lg"
+          />
+        </label>
+        <label className="flex flex-col">
+          <span className="kicker">Its certificate: PDF, JPEG or PNG, if there is one</span>
+          <input
+            type="file"
+            accept="application/pdf,image/jpeg,image/png"
+            onChange={(e) => setPaper(e.target.files?.[0] ?? null)}
+            className="min-h-12 border-0 border-b-2 border-muted bg-transparent py-2 text-base"
           />
         </label>
         {fault && <Fault>{fault}</Fault>}

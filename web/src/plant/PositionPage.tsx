@@ -1,4 +1,5 @@
 import type { AutopsyTold } from '@fulcrant/core/api/autopsies';
+import type { ShaftCardBody } from '@fulcrant/core/api/register';
 import { records } from '@fulcrant/core/engine/author';
 import { allTrades } from '@fulcrant/core/engine/trades';
 import type { PastJob } from '@fulcrant/core/history/past';
@@ -8,7 +9,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { type PositionTold, positionOfLabel, usePosition } from '../data/register.ts';
+import { type PositionTold, positionOfLabel, usePosition, useRegister } from '../data/register.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { StripTrace, sayTraced } from '../figures/StripTrace.tsx';
@@ -18,6 +19,7 @@ import { Page } from '../ui/Page.tsx';
 import { useSay, useSettings } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { AutopsyDialog } from './AutopsyDialog.tsx';
+import { ShaftDialog } from './ShaftDialog.tsx';
 import { ShaftStrip } from './ShaftStrip.tsx';
 
 /** What a label stands for. */
@@ -29,6 +31,48 @@ export function LabelPage() {
     <Page title={label.toUpperCase()}>
       {found.isError ? <Fault>{found.error.message}</Fault> : <p>Looking it up …</p>}
     </Page>
+  );
+}
+
+/** The shafts of the machine, and a way to draw one or change it. */
+function Shafts({
+  machine,
+  shafts,
+  here,
+}: {
+  machine: string;
+  shafts: readonly ShaftCardBody[];
+  here: string;
+}) {
+  const { person } = useSession();
+  const places = (useRegister(machine).data?.positions ?? []).filter((p) => p.machine === machine);
+  const [drawing, setDrawing] = useState<ShaftCardBody | 'new' | null>(null);
+  return (
+    <>
+      {shafts.map((s) => (
+        <ShaftStrip key={s.name} shaft={s} here={here} />
+      ))}
+      {records(person?.role) && places.length > 1 && (
+        <p className="m-0 flex flex-wrap gap-x-6 no-print">
+          {shafts.map((s) => (
+            <Button key={s.name} weight="bare" onClick={() => setDrawing(s)}>
+              Change “{s.name}”
+            </Button>
+          ))}
+          <Button weight="bare" onClick={() => setDrawing('new')}>
+            Draw a shaft
+          </Button>
+        </p>
+      )}
+      {drawing && (
+        <ShaftDialog
+          machine={machine}
+          places={places}
+          shaft={drawing === 'new' ? null : drawing}
+          onClose={() => setDrawing(null)}
+        />
+      )}
+    </>
   );
 }
 
@@ -76,9 +120,7 @@ export function PositionPage() {
           )}
         </span>
       </div>
-      {told.data.shafts.map((s) => (
-        <ShaftStrip key={s.name} shaft={s} here={card.id} />
-      ))}
+      <Shafts machine={card.machine} shafts={told.data.shafts} here={card.id} />
       <Jobs past={past} />
       <Strip past={past} />
       {past.length > 1 && <SideBySide past={past} />}
