@@ -1,4 +1,4 @@
-import { type InferType, mixed, object, string } from 'yup';
+import { array, type InferType, mixed, object, string } from 'yup';
 import type { CauseTold } from '../autopsy/autopsy.ts';
 import { AUTOPSIES, AUTOPSY_KINDS, type AutopsyKind } from '../autopsy/rules.ts';
 import '../judgement/sentences.ts';
@@ -14,6 +14,14 @@ export const autopsySchema = object({
       return all !== null && all.length > 0 && all.every((a) => typeof a === 'string');
     }),
   words: string().max(1000, 'A thousand letters at the most.').default(''),
+  /** Photographs of it, by the SHA-256 of their files. */
+  photos: array(
+    string()
+      .matches(/^[0-9a-f]{64}$/, 'A photograph is named by the SHA-256 of its file.')
+      .required(),
+  )
+    .max(8, 'Eight photographs at the most.')
+    .default([]),
 })
   .noUnknown()
   .test('answers', (v, context) => {
@@ -37,6 +45,8 @@ export type AutopsyTold = {
   jobId: string | null;
   seen: Record<string, string>;
   words: string;
+  /** Left out where it was told before photographs could go with it. */
+  photos?: string[];
   livedDays: number | null;
   causes: CauseTold[];
   by: string;

@@ -21,7 +21,7 @@ export const autopsies: Route[] = [
       const card = await knownPosition(house.db, params.id);
       const checked = check(autopsySchema, body);
       if (!checked.ok) throw new Problem(400, 'Not all is right yet.', checked.faults);
-      const { kind, seen, words, jobId } = checked.value;
+      const { kind, seen, words, jobId, photos } = checked.value;
       const { past } = await pastOf(house.db, card.id);
       const fitted = jobId ? past.find((p) => p.jobId === jobId) : undefined;
       if (jobId && !fitted)
@@ -41,7 +41,7 @@ export const autopsies: Route[] = [
         house.db,
         card.id,
         jobId ?? null,
-        { kind: kind as AutopsyKind, seen, words: words ?? '', livedDays, causes },
+        { kind: kind as AutopsyKind, seen, words: words ?? '', photos: photos ?? [], livedDays, causes },
         me.id,
       );
       ctx.status = 201;

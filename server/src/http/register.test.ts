@@ -244,10 +244,16 @@ describe('an autopsy', () => {
       jobId: job.id,
       seen: { fretting: 'under-sleeve', colour: 'bright' },
       words: 'red dust',
+      photos: ['ab'.repeat(32)],
     });
     expect(made.status).toBe(201);
     const [told] = made.body.autopsies;
-    expect(told).toMatchObject({ by: 'Asta', words: 'red dust', livedDays: expect.any(Number) });
+    expect(told).toMatchObject({
+      by: 'Asta',
+      words: 'red dust',
+      photos: ['ab'.repeat(32)],
+      livedDays: expect.any(Number),
+    });
     expect(told.causes[0]).toMatchObject({
       id: 'loose',
       speaksFor: [expect.objectContaining({ from: 'seen' })],
@@ -261,6 +267,7 @@ describe('an autopsy', () => {
     [{ kind: 'rolling-bearing', seen: { nothing: 'x' } }],
     [{ kind: 'wheel', seen: { colour: 'blue' } }],
     [{ kind: 'rolling-bearing', seen: { colour: 'blue' }, jobId: v7() }],
+    [{ kind: 'rolling-bearing', seen: { colour: 'blue' }, photos: ['../etc/passwd'] }],
   ])('refuses what is none: %j', async (wrong) => {
     const [place] = await register('washer');
     expect((await asta('POST', `/api/positions/${place?.id}/autopsies`, wrong)).status).toBe(400);

@@ -1,9 +1,8 @@
 import type { JobState } from '@fulcrant/core/engine/state';
-import { Camera } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { takePhoto } from '../data/photos.ts';
+import { useState } from 'react';
 import { Photo } from '../entry/Photo.tsx';
-import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { TakePhoto } from '../entry/TakePhoto.tsx';
+import { Dialog } from '../ui/controls.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** Photographs of a step: those there, and one more from the camera or a file, with a word on what it shows. */
@@ -25,29 +24,8 @@ export function PhotosDialog({
     | ((photo: { hash: string; words: string; width: number; height: number }) => Promise<string | null>)
     | null;
 }) {
-  const file = useRef<HTMLInputElement>(null);
   const [words, setWords] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
   const photos = state.photos.filter((p) => p.step === step);
-  const take = async (taken: File | undefined) => {
-    if (!taken || !onPhoto) return;
-    setBusy(true);
-    setFault(null);
-    try {
-      const kept = await takePhoto(taken);
-      const refusal = await onPhoto({ ...kept, words: words.trim() });
-      if (refusal) setFault(refusal);
-      else setWords('');
-    } catch {
-      setFault(
-        'That is no picture this device can read, or it has no room to keep it. Nothing was put on the sheet.',
-      );
-    } finally {
-      setBusy(false);
-      if (file.current) file.current.value = '';
-    }
-  };
   return (
     <Dialog open={open} onClose={onClose} title={`Photographs: ${title}`} wide>
       {onPhoto && (
@@ -60,26 +38,15 @@ export function PhotosDialog({
               maxLength={300}
             />
           </div>
-          <input
-            ref={file}
-            type="file"
-            accept="image/*"
-            capture="environment"
-            className="sr-only"
-            aria-label="Photograph from camera or file"
-            onChange={(e) => void take(e.target.files?.[0])}
+          <TakePhoto
+            onTaken={async (kept) => {
+              const refusal = await onPhoto({ ...kept, words: words.trim() });
+              if (!refusal) setWords('');
+              return refusal;
+            }}
           />
-          <Button
-            weight="solid"
-            disabled={busy}
-            onClick={() => file.current?.click()}
-            className="inline-flex items-center gap-2"
-          >
-            <Camera aria-hidden="true" size={20} /> {busy ? 'Making it smaller …' : 'Take or choose one'}
-          </Button>
         </div>
       )}
-      {fault && <Fault>{fault}</Fault>}
       {photos.length === 0 && <p className="text-muted">None at this step yet.</p>}
       <ul className="m-0 mt-3 grid list-none gap-4 p-0 sm:grid-cols-2 lg:grid-cols-3">
         {photos.map((p) => (

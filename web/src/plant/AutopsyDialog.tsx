@@ -9,6 +9,8 @@ import { useState } from 'react';
 import { call } from '../data/api.ts';
 import { faultsOf } from '../data/asked.ts';
 import type { PositionTold } from '../data/register.ts';
+import { Photo } from '../entry/Photo.tsx';
+import { TakePhoto } from '../entry/TakePhoto.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { TextField } from '../ui/TextField.tsx';
@@ -34,6 +36,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
   );
   const [seen, setSeen] = useState<Record<string, string>>({});
   const [words, setWords] = useState('');
+  const [photos, setPhotos] = useState<string[]>([]);
   const [fault, setFault] = useState<string | null>(null);
   const livedDays = fitted?.signedAt
     ? Math.round((Date.now() - Date.parse(fitted.signedAt)) / 86_400_000)
@@ -46,6 +49,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
         kind,
         seen,
         words: words.trim(),
+        photos,
         ...(fitted ? { jobId } : {}),
       });
       await client.invalidateQueries({ queryKey: ['position', told.card.id] });
@@ -117,6 +121,28 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
             </fieldset>
           ))}
           <TextField label="In your own words" value={words} onText={setWords} maxLength={1000} />
+          <div className="mt-3 flex flex-wrap items-end gap-3">
+            {photos.map((hash) => (
+              <button
+                key={hash}
+                type="button"
+                className="w-32"
+                aria-label="Leave this photograph out"
+                title="leave it out"
+                onClick={() => setPhotos(photos.filter((p) => p !== hash))}
+              >
+                <Photo hash={hash} words="What came out" />
+              </button>
+            ))}
+            {photos.length < 8 && (
+              <TakePhoto
+                onTaken={async ({ hash }) => {
+                  setPhotos((before) => [...new Set([...before, hash])]);
+                  return null;
+                }}
+              />
+            )}
+          </div>
         </div>
         <aside
           aria-label="What it points to"

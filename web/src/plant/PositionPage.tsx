@@ -12,6 +12,7 @@ import { Link, Navigate, useParams } from 'react-router';
 import { type PositionTold, positionOfLabel, usePosition, useRegister } from '../data/register.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
+import { Photo } from '../entry/Photo.tsx';
 import { StripTrace, sayTraced } from '../figures/StripTrace.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
@@ -321,6 +322,15 @@ function Autopsy({ told }: { told: AutopsyTold }) {
         </p>
       )}
       {first && <p className="m-0 text-sm">Before the next: {first.next}</p>}
+      {told.photos && told.photos.length > 0 && (
+        <div className="my-2 flex flex-wrap gap-3">
+          {told.photos.map((hash) => (
+            <div key={hash} className="w-44">
+              <Photo hash={hash} words="What came out" />
+            </div>
+          ))}
+        </div>
+      )}
       {others.length > 0 && (
         <p className="m-0 text-sm text-muted">
           Also: {others.map((c) => `${c.cause.toLowerCase()} (${LIKELIHOOD[c.likelihood]})`).join('; ')}.
