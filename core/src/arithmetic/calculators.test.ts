@@ -271,6 +271,10 @@ const EXAMPLES: Record<string, unknown> = {
     moreShims: 'looser',
     resolutionMm: 0.01,
   },
+  'planning.schedule': {
+    tasks: [{ id: 'a', minutes: 30, needs: 'pump' }],
+    resources: [{ id: 'pump', count: 1 }],
+  },
   'rebuild.lip-orientation': { lips: [{ name: 'front', wants: 'inward', fitted: 'outward' }] },
 };
 

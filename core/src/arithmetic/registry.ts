@@ -11,6 +11,7 @@ import { BOX_ENTRIES } from './box/entries.ts';
 import { DRIVE_ENTRIES } from './drives/entries.ts';
 import { LUBRICATION_ENTRIES } from './lubrication/entries.ts';
 import { PACKING_ENTRIES } from './packing/entries.ts';
+import { PLANNING_ENTRIES } from './planning/entries.ts';
 import { REBUILD_ENTRIES } from './rebuild/entries.ts';
 import { SEAL_ENTRIES } from './seals/entries.ts';
 import { SHAFT_ENTRIES } from './shaft/entries.ts';
@@ -27,6 +28,7 @@ export const CALCULATORS: readonly Calculator[] = [
   ...PACKING_ENTRIES,
   ...REBUILD_ENTRIES,
   ...DRIVE_ENTRIES,
+  ...PLANNING_ENTRIES,
 ];
 
 export type CalculatorListing = { id: string; title: string; input: unknown };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fitHarmonics } from '../metrology/harmonics.ts';
-import { randomFrom } from '../simulation/random.ts';
+import { randomFrom } from '../metrology/random.ts';
 import {
   BENCH_DIAL,
   diameterAt,

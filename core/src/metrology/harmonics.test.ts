@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import FFT from 'fft.js';
 import { lusolve, type Matrix, matrix, multiply, transpose } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { normal, randomFrom } from '../simulation/random.ts';
+import { normal, randomFrom } from '../metrology/random.ts';
 import { fitHarmonics, highestOrder, significance, wrapDeg } from './harmonics.ts';
 import { leastSquares } from './least-squares.ts';
 

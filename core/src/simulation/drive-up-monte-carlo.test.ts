@@ -1,8 +1,8 @@
 import { quantile } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { believe, chancesAt, foresee } from '../arithmetic/bearings/drive-up-belief.ts';
+import { normal, randomFrom } from '../metrology/random.ts';
 import { DriveUpMonteCarlo, driveUpMonteCarlo, type MonteCarloInput } from './drive-up-monte-carlo.ts';
-import { normal, randomFrom } from './random.ts';
 
 const input: MonteCarloInput = {
   seed: 7,

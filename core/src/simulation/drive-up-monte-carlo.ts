@@ -6,7 +6,7 @@ import {
   FELT_SHARE,
   PRIOR,
 } from '../arithmetic/bearings/drive-up-belief.ts';
-import { normal, randomFrom } from './random.ts';
+import { normal, randomFrom } from '../metrology/random.ts';
 
 export type MonteCarloInput = BeliefInput & {
   seed: number;

@@ -1,8 +1,8 @@
 import { type ClearanceClass, classBand, type TaperRatio } from '../arithmetic/bearings/clearance-table.ts';
 import { type DriveUpReading, driveUpForecast } from '../arithmetic/bearings/drive-up-forecast.ts';
 import { driveUpTarget } from '../arithmetic/bearings/drive-up-target.ts';
+import { normal, randomFrom } from '../metrology/random.ts';
 import { mean } from '../metrology/uncertainty.ts';
-import { normal, randomFrom } from './random.ts';
 
 /** A bearing on its sleeve with what nobody sees: how it stands before, how it goes up, how it feels. */
 export type HiddenBearing = {

@@ -1,4 +1,4 @@
-import { normal } from './random.ts';
+import { normal } from '../metrology/random.ts';
 
 /** A shaft between bearings as it really is, for stand-in gauges and practice. Lengths in mm, angles in degrees. */
 export type ShaftModel = {

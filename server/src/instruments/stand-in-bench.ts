@@ -1,5 +1,5 @@
 import { gaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import { normal, randomFrom } from '@fulcrant/core/simulation/random';
+import { normal, randomFrom } from '@fulcrant/core/metrology/random';
 import {
   BENCH_DIAL,
   type DialState,

@@ -1,4 +1,5 @@
 import { gaugeLine } from '@fulcrant/core/instruments/line-protocol';
+import { normal } from '@fulcrant/core/metrology/random';
 import { dropsPerMinute, type StandInLeak } from '@fulcrant/core/simulation/dripping';
 import {
   freeOtherNut,
@@ -8,7 +9,6 @@ import {
   type StandInPump,
   stroke,
 } from '@fulcrant/core/simulation/pump-and-nut';
-import { normal } from '@fulcrant/core/simulation/random';
 import { bearingTemperature, type StandInHeat } from '@fulcrant/core/simulation/warming';
 import type { PortLine } from './ports.ts';
 

@@ -12,6 +12,10 @@ export const REBUILD_LABELS: Record<string, string> = {
   toleranceMm: 'It may be off by',
   floatMm: 'End float measured',
   moreShims: 'One more shim makes it',
+  tasks: 'Tasks: name, minutes, after which (a,b or -), what it needs (pump:1,crew:2 or -); one a line',
+  resources: 'What there is: name, how many; one a line',
+  seed: 'Seed of the search',
+  seconds: 'Seconds to look',
   lips: 'Lips: which, must face, faces; one a line',
 };
 
@@ -36,6 +40,11 @@ export const REBUILD_START: Record<string, Record<string, string>> = {
     moreShims: 'looser',
     resolutionMm: '0.01',
     pieces: '0.1 4\n0.2 3\n0.5 2',
+  },
+  'planning.schedule': {
+    tasks:
+      'survey 60 - crew:1\nbearing 180 survey crew:2,pump:1\nseal 150 bearing crew:1\nfan 200 - crew:1,pump:1\nalign 60 seal,fan crew:2',
+    resources: 'crew 2\npump 1',
   },
   'rebuild.lip-orientation': { lips: 'front-chamber inward inward\nfront-housing inward outward' },
 };

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { inv, type Matrix, matrix, multiply } from 'mathjs';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { normal, randomFrom } from '../../metrology/random.ts';
 import { driveUpTrial, trialSummary } from '../../simulation/drive-up-trial.ts';
-import { normal, randomFrom } from '../../simulation/random.ts';
 import {
   advise,
   type Belief,

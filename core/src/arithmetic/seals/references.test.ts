@@ -1,8 +1,8 @@
 import { lusolve, type Matrix, matrix, multiply, transpose, unit } from 'mathjs';
 import { linearRegression, median } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { normal, randomFrom } from '../../metrology/random.ts';
 import { theilSen } from '../../metrology/trend.ts';
-import { normal, randomFrom } from '../../simulation/random.ts';
 import { packingBreakIn } from '../packing/break-in.ts';
 import { packingRings } from '../packing/rings.ts';
 import { faceLoad, sealFlush } from './face-load.ts';

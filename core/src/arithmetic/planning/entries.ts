@@ -1,0 +1,37 @@
+import { array, number, object, string } from 'yup';
+import { type Calculator, entry } from '../../judgement/entry.ts';
+import { schedule } from './schedule.ts';
+
+const named = () => string().min(1).max(40).required();
+
+export const PLANNING_ENTRIES: readonly Calculator[] = [
+  entry(
+    'planning.schedule',
+    'When each task begins so that all is done soonest',
+    object({
+      tasks: array(
+        object({
+          id: named(),
+          minutes: number().min(0).max(100_000).required(),
+          after: string().max(400),
+          needs: string().max(400),
+        })
+          .noUnknown()
+          .required(),
+      )
+        .min(1)
+        .max(300)
+        .required(),
+      resources: array(
+        object({ id: named(), count: number().integer().min(0).max(1000).required() })
+          .noUnknown()
+          .required(),
+      )
+        .max(40)
+        .default([]),
+      seed: number().integer().min(1).max(1_000_000),
+      seconds: number().min(0.05).max(20),
+    }).noUnknown(),
+    schedule,
+  ),
+];
