@@ -19,6 +19,48 @@ export type Due = { what: string; at: string; minutes: number };
 /** A signed job of the same position, as far as a trade may ask. */
 export type Past = { signedAt: string; results: Results };
 
+/** What a hand must be able to do for a piece of an outage. */
+export const SKILLS = ['bearings', 'seals', 'boxes', 'pumps', 'measuring'] as const;
+export type Skill = (typeof SKILLS)[number];
+/** What is shared by all hands in an outage. */
+export const SHARED_TOOLS = [
+  'hydraulic pump',
+  'crane',
+  'torque wrench',
+  'dial on a base',
+  'run-in watch',
+] as const;
+export type SharedTool = (typeof SHARED_TOOLS)[number];
+
+/**
+ * A piece of a job in an outage: steps done in one go, what they take, how long. Minutes are least, most likely and most, common
+ * practice, no source, until enough of the plant’s own signed sheets tell.
+ */
+export type TradeTask = {
+  id: string;
+  name: string;
+  /** Its steps; a star stands for anything. Steps nobody names belong to the piece before them. */
+  steps: readonly string[];
+  skill: Skill;
+  hands: number;
+  tools?: readonly SharedTool[];
+  minutes: readonly [least: number, likely: number, most: number];
+  /** Minutes after it that take no hands and hold the machine: a run-in, a cure. */
+  waits?: number;
+  /** It may rest over a break. */
+  pauses?: true;
+  /** What may be found there, how often, and the minutes that adds. Common practice, no source. */
+  finds?: { what: string; odds: number; minutes: readonly [number, number, number] };
+};
+
+/** Something to be laid out before the work begins. */
+export type KitLine = {
+  group: 'bearings' | 'seals' | 'parts' | 'rope' | 'bolts' | 'grease' | 'gaskets';
+  item: string;
+  count: number;
+  unit: 'piece' | 'mm' | 'g' | 'mL';
+};
+
 /** Texts of a trade, with quantity marks. */
 export type TradeWords<S extends Setup> = {
   /** In the list of work to open a job for: what it is, and of what kind. */
@@ -38,6 +80,12 @@ export type TradeWords<S extends Setup> = {
   drawings(state: JobState<S>): Drawing[];
   /** What falls due after it, beside the next reading of a step: signed or not. `at` as events write times. */
   due?(state: JobState<S>): Due[];
+  /** Where it comes among the work at one machine: taken off, surveyed, bearings on, what shuts it; a round goes by itself. */
+  comes: 'off' | 'survey' | 'bearing' | 'shut' | 'round';
+  /** What it is in an outage, in the order of the work. */
+  tasks: readonly TradeTask[];
+  /** What it takes beside its part and its bolts. */
+  kit?(setup: S): KitLine[];
   /** Which bearing of its shaft it is about, where it is about one. */
   role?(setup: S): 'fixed' | 'float';
 };

@@ -88,6 +88,10 @@ export const doorstop = defineTrade<DoorSetup>({
     changes: 'gap',
     sheet: 'Door sheet',
     signed: 'Set',
+    comes: 'round',
+    tasks: [
+      { id: 'all', name: 'The stop', steps: ['*'], skill: 'measuring', hands: 1, minutes: [5, 10, 20] },
+    ],
     came(state) {
       const gapMm = doorGap.valuesOf(reportAt(state, 'gap'))?.gapMm ?? null;
       return { results: { gapMm }, rows: [['Gap', orDash(gapMm)]] };

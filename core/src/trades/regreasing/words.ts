@@ -13,6 +13,17 @@ export const words: TradeWords<RegreaseSetup> = {
   changes: 'bearing, grease',
   sheet: 'Greasing sheet',
   signed: 'Greased',
+  comes: 'round',
+  tasks: [
+    {
+      id: 'grease',
+      name: 'Greased and watched',
+      steps: ['safe', 'match', 'strokes', 'watch'],
+      skill: 'bearings',
+      hands: 1,
+      minutes: [15, 20, 35],
+    },
+  ],
   came(state) {
     const watched = greaseWatch.valuesOf(reportAt(state, 'watch'));
     const results = {

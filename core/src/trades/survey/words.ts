@@ -17,6 +17,34 @@ export const words: TradeWords<ConditionSetup> = {
   changes: 'what is measured',
   sheet: 'Condition sheet',
   signed: 'Measured',
+  comes: 'survey',
+  tasks: [
+    {
+      id: 'survey',
+      name: 'Surveyed',
+      steps: [
+        'safe',
+        'look',
+        'shaft',
+        'finish',
+        'runout',
+        'play',
+        'squareness',
+        'softfoot',
+        'alignment',
+        'coupling',
+        'housings',
+        'belts',
+        'verdict',
+      ],
+      skill: 'measuring',
+      hands: 1,
+      tools: ['dial on a base'],
+      minutes: [30, 50, 100],
+      pauses: true,
+      finds: { what: 'it fails', odds: 0.15, minutes: [180, 300, 600] },
+    },
+  ],
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const c = conditionCame(state);

@@ -63,6 +63,38 @@ export const words: TradeWords<VanePumpSetup> = {
   changes: 'shims, torques',
   sheet: 'Seal change sheet',
   signed: 'Changed',
+  comes: 'shut',
+  tasks: [
+    {
+      id: 'side1',
+      name: 'First head: off, sealed, on',
+      steps: ['safe', 'relief', 'tags', '*1'],
+      skill: 'pumps',
+      hands: 1,
+      tools: ['torque wrench'],
+      minutes: [60, 90, 150],
+      pauses: true,
+      finds: { what: 'a head is scored', odds: 0.1, minutes: [90, 180, 360] },
+    },
+    {
+      id: 'side2',
+      name: 'Second head: off, sealed, on',
+      steps: ['*2'],
+      skill: 'pumps',
+      hands: 1,
+      tools: ['torque wrench'],
+      minutes: [50, 75, 130],
+      pauses: true,
+    },
+    {
+      id: 'start',
+      name: 'Greased and brought up',
+      steps: ['grease', 'start', 'store'],
+      skill: 'pumps',
+      hands: 1,
+      minutes: [25, 35, 60],
+    },
+  ],
   came(state) {
     const [first, second] = [thick(counted(state, 1)), thick(counted(state, 2))];
     const torqueNm = boltsCame(state, 'headbolts1');

@@ -1,0 +1,62 @@
+import { allTrades } from '../engine/trades.ts';
+import type { Outage, OutageJob } from './outage.ts';
+
+export type Binding = Outage['bindings'][number];
+/** A shaft as its card draws it, as far as an order follows from it. */
+export type ShaftRoles = { stations: ReadonlyArray<{ positionId: string; role: string }> };
+
+/** Where a job comes among the work at its machine, by its trade. */
+const comes = (job: OutageJob) => allTrades().find((t) => t.id === job.trade)?.words.comes ?? 'round';
+
+/**
+ * Which jobs wait for which, as the shafts and the trades say: what comes off before what goes on at the same place, a survey before what is
+ * fitted, the fixed bearing of a shaft before those that float, bearings before the seal of their machine. A proposal: a hand may strike
+ * any of it out.
+ */
+export function proposedBindings(jobs: readonly OutageJob[], shafts: readonly ShaftRoles[]): Binding[] {
+  const out: Binding[] = [];
+  const bind = (before: OutageJob, after: OutageJob, why: string) => {
+    if (before.key === after.key || reaches(out, after.key, before.key)) return;
+    if (out.some((b) => b.before === before.key && b.after === after.key)) return;
+    out.push({ before: before.key, after: after.key, why });
+  };
+  const same = (a: OutageJob, b: OutageJob) => a.machine === b.machine && a.position === b.position;
+  for (const a of jobs)
+    for (const b of jobs) {
+      if (a === b || a.machine !== b.machine) continue;
+      const [first, then] = [comes(a), comes(b)];
+      const fits = then === 'bearing' || then === 'shut';
+      if (first === 'off' && then === 'bearing' && same(a, b)) bind(a, b, 'off before on');
+      if (first === 'survey' && fits) bind(a, b, 'surveyed before fitted');
+      if (first === 'off' && then === 'survey') bind(a, b, 'off before the survey');
+      if (first === 'bearing' && then === 'shut') bind(a, b, 'bearings before the seal');
+    }
+  for (const shaft of shafts) {
+    const at = (role: string) =>
+      jobs.filter(
+        (j) =>
+          comes(j) === 'bearing' &&
+          shaft.stations.some((s) => s.role === role && s.positionId === j.positionId),
+      );
+    for (const fixed of at('fixed'))
+      for (const float of at('float')) bind(fixed, float, 'fixed before float');
+  }
+  return out;
+}
+
+/** Does one job wait for another already, by way of others? */
+function reaches(bindings: readonly Binding[], from: string, to: string): boolean {
+  const seen = new Set<string>();
+  const open = [from];
+  for (let at = open.pop(); at !== undefined; at = open.pop()) {
+    if (at === to) return true;
+    if (seen.has(at)) continue;
+    seen.add(at);
+    for (const b of bindings) if (b.before === at && !b.off) open.push(b.after);
+  }
+  return false;
+}
+
+/** Why a binding cannot be: it would close a circle; null where it can. */
+export const circleBy = (bindings: readonly Binding[], added: Binding): string | null =>
+  reaches(bindings, added.after, added.before) ? 'Then they would wait for each other.' : null;

@@ -1,0 +1,102 @@
+import type { JobEvent } from '../engine/events.ts';
+import type { TradeTask } from '../engine/trade.ts';
+
+/** Longer than this between two entries is a break, not work. */
+export const BREAK_MINUTES = 60;
+/** Fewer sheets than this tell nothing of a trade yet. */
+export const LEAST_SHEETS = 3;
+
+export type Duration = {
+  least: number;
+  likely: number;
+  most: number;
+  /** How many of the plant’s own sheets it is from; 0: common practice. */
+  sheets: number;
+};
+
+/** The step an event belongs to; null where it belongs to none. */
+const stepOf = (e: JobEvent): string | null => {
+  const data = e.data as { step?: unknown };
+  return typeof data.step === 'string' ? data.step : null;
+};
+
+/**
+ * Minutes worked on each step of a job, by the times of its events: what lies between two entries belongs to the step of the later one;
+ * what is longer than an hour is a break and belongs to nobody.
+ */
+export function workedByStep(events: readonly JobEvent[]): Map<string, number> {
+  const minutes = new Map<string, number>();
+  let before: number | null = null;
+  for (const e of events) {
+    const at = Date.parse(e.at);
+    const step = stepOf(e);
+    const gap = before === null ? 0 : (at - before) / 60_000;
+    if (step && gap > 0 && gap <= BREAK_MINUTES) minutes.set(step, (minutes.get(step) ?? 0) + gap);
+    before = at;
+  }
+  return minutes;
+}
+
+/** Does a piece’s list of steps name this one? */
+export const named = (pattern: string, step: string): boolean => {
+  const [head = '', tail] = pattern.split('*');
+  return tail === undefined ? pattern === step : step.startsWith(head) && step.endsWith(tail);
+};
+
+/** The steps of a procedure by the piece they belong to; the signature belongs to none. One nobody names belongs to the piece before it. */
+export function stepsOf(
+  tasks: readonly TradeTask[],
+  steps: readonly string[],
+): Array<{ task: TradeTask; steps: string[] }> {
+  const out = tasks.map((task) => ({ task, steps: [] as string[] }));
+  let last = out[0];
+  for (const step of steps) {
+    if (step === 'sign') continue;
+    const mine = out.find((t) => t.task.steps.some((p) => named(p, step)));
+    (mine ?? last)?.steps.push(step);
+    // Chapter one of every job comes first; what follows it is told by what is named.
+    if (mine) last = mine;
+  }
+  return out.filter((t) => t.steps.length > 0);
+}
+
+const quantile = (sorted: readonly number[], q: number): number => {
+  const at = q * (sorted.length - 1);
+  const [a, b] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0];
+  return a + (b - a) * (at - Math.floor(at));
+};
+
+/**
+ * How long the pieces of a trade take, from the plant’s own sheets where there are enough: the median, and the tenth and ninetieth of a
+ * hundred, a piece at least a minute; common practice, from the trade itself, where there are fewer than three.
+ * @param sheets of each signed job, minutes by step
+ */
+export function durationsOf(
+  tasks: readonly TradeTask[],
+  sheets: ReadonlyArray<ReadonlyMap<string, number>>,
+): Record<string, Duration> {
+  return Object.fromEntries(
+    tasks.map((task): [string, Duration] => {
+      const took = sheets
+        .map((s) =>
+          [...s].reduce((sum, [step, m]) => sum + (task.steps.some((p) => named(p, step)) ? m : 0), 0),
+        )
+        .filter((m) => m > 0)
+        .sort((a, b) => a - b);
+      if (took.length < LEAST_SHEETS) {
+        const [least, likely, most] = task.minutes;
+        return [task.id, { least, likely, most, sheets: 0 }];
+      }
+      const likely = Math.max(1, quantile(took, 0.5));
+      return [
+        task.id,
+        {
+          least: Math.max(1, Math.min(likely, quantile(took, 0.1))),
+          likely,
+          most: Math.max(likely, quantile(took, 0.9)),
+          sheets: took.length,
+        },
+      ];
+    }),
+  );
+}

@@ -1,0 +1,85 @@
+import type { Setup } from '../engine/setup.ts';
+import type { KitLine } from '../engine/trade.ts';
+import { allTrades } from '../engine/trades.ts';
+import type { Outage, OutageJob } from './outage.ts';
+
+export type KitRow = KitLine & {
+  /** The jobs that want it, and how much each. */
+  jobs: Array<{ job: OutageJob; count: number }>;
+};
+
+/** What any job wants by its setup: the part as stamped, bolts by size and grade. */
+function usualKit(setup: Setup, fits: string | undefined): KitLine[] {
+  const s = setup as Setup & { boltSize?: string; boltGrade?: string; boltCount?: number };
+  return [
+    ...(s.partNumber
+      ? [
+          {
+            group:
+              fits === 'face-seal'
+                ? ('seals' as const)
+                : fits === 'rolling-bearing'
+                  ? ('bearings' as const)
+                  : ('parts' as const),
+            item: s.partNumber,
+            count: 1,
+            unit: 'piece' as const,
+          },
+        ]
+      : []),
+    ...(s.boltSize && s.boltCount
+      ? [
+          {
+            group: 'bolts' as const,
+            item: `${s.boltSize} ${s.boltGrade ?? ''}`.trim(),
+            count: s.boltCount,
+            unit: 'piece' as const,
+          },
+        ]
+      : []),
+  ];
+}
+
+/**
+ * What all jobs of an outage want together, by group and item, with who wants how much: parts by their stamp, bolts by size and grade,
+ * packing by section and length with waste, and what else each trade says. Jobs without a setup of their own are named apart: nobody has
+ * said yet what they take.
+ */
+export function kitOf(
+  outage: Outage,
+  setups: Readonly<Record<string, Setup | undefined>>,
+): { rows: KitRow[]; unknown: OutageJob[] } {
+  const rows = new Map<string, KitRow>();
+  const unknown: OutageJob[] = [];
+  for (const job of outage.jobs) {
+    const setup = setups[job.key];
+    const trade = allTrades().find((t) => t.id === job.trade);
+    if (!setup || !trade) {
+      unknown.push(job);
+      continue;
+    }
+    for (const line of [...usualKit(setup, trade.fits), ...(trade.words.kit?.(setup) ?? [])]) {
+      const key = `${line.group} ${line.item} ${line.unit}`;
+      const row = rows.get(key) ?? { ...line, count: 0, jobs: [] };
+      row.count += line.count;
+      row.jobs.push({ job, count: line.count });
+      rows.set(key, row);
+    }
+  }
+  return {
+    rows: [...rows.values()].sort((a, b) => a.group.localeCompare(b.group) || a.item.localeCompare(b.item)),
+    unknown,
+  };
+}
+
+/** Every shared tool the jobs want at once at the most, by the plan; and how many there are. */
+export function toolsWanted(
+  outage: Outage,
+  pieces: ReadonlyMap<string, { tools: readonly string[] }>,
+): Array<{ tool: string; there: number; pieces: number }> {
+  const wanted = new Map<string, number>();
+  for (const p of pieces.values()) for (const t of p.tools) wanted.set(t, (wanted.get(t) ?? 0) + 1);
+  return [...wanted]
+    .map(([tool, n]) => ({ tool, there: outage.tools.find((t) => t.name === tool)?.count ?? 0, pieces: n }))
+    .sort((a, b) => a.tool.localeCompare(b.tool));
+}

@@ -1,0 +1,217 @@
+import { without } from '../arithmetic/planning/calendar.ts';
+import type { Network, Span, Task } from '../arithmetic/planning/network.ts';
+import type { Doubt } from '../arithmetic/planning/risk.ts';
+import type { Setup } from '../engine/setup.ts';
+import type { SharedTool, Skill, Trade } from '../engine/trade.ts';
+import { allTrades, procedureFor } from '../engine/trades.ts';
+import { type Duration, durationsOf, stepsOf } from './durations.ts';
+import type { Outage, OutageJob, Progress } from './outage.ts';
+import { minutesFrom, shiftSpans } from './shifts.ts';
+
+/** A piece of an outage as it is told: what the planner’s number stands for. */
+export type Piece = {
+  id: string;
+  job: OutageJob;
+  name: string;
+  /** Nothing is done by hand: it holds the machine. */
+  waits: boolean;
+  skill: Skill | null;
+  hands: number;
+  tools: readonly SharedTool[];
+  steps: readonly string[];
+  duration: Duration;
+  state: 'ahead' | 'begun' | 'done';
+  pinned: boolean;
+};
+
+export type OutageNetwork = {
+  network: Network;
+  pieces: Map<string, Piece>;
+  doubts: Doubt[];
+  wall: number;
+  now: number;
+};
+
+/** What is known of an outage beside what is written in it. */
+export type Known = {
+  zone: string;
+  /** Now, as events write times. */
+  at: string;
+  /** Setups of its jobs by key; a trade’s own first example where there is none. */
+  setups?: Readonly<Record<string, Setup | undefined>>;
+  durations?: Readonly<Record<string, Readonly<Record<string, Duration>> | undefined>>;
+  progress?: Readonly<Record<string, Progress | undefined>>;
+};
+
+const setupOf = (trade: Trade, known: Setup | undefined): Setup =>
+  known ?? (Object.values(trade.example.setups)[0] as Setup);
+
+/** Steps before anything is measured: chapter one of every trade. */
+const machineOf = (machine: string): string => `machine ${machine}`;
+/** So many pieces may go on at one machine at once; what holds the machine takes all of it. */
+const ROUND_A_MACHINE = 4;
+
+/**
+ * An outage as the planner takes it: each job’s pieces in their order, bound to each other, to hands that can do them, to shared tools,
+ * to their machine’s windows; what is done or begun stands where it stands, what is pinned too, all else lies ahead of now.
+ */
+export function networkOf(outage: Outage, known: Known): OutageNetwork {
+  const now = Math.max(0, Math.ceil(minutesFrom(outage, known.at)));
+  const pieces = new Map<string, Piece>();
+  const tasks: Task[] = [];
+  const doubts: Doubt[] = [];
+  const crew = outage.crew.map((c) => c.id);
+  const ends = new Map<string, { first: string; last: string }>();
+  const tools = new Map<string, number>(outage.tools.map((t) => [t.name, t.count]));
+  const windowsOf = (machine: string): Span[] | undefined => {
+    const mine = outage.windows.filter((w) => w.machine === machine);
+    return mine.length === 0
+      ? undefined
+      : mine
+          .map((w): Span => [minutesFrom(outage, w.from), minutesFrom(outage, w.to)])
+          .sort((a, b) => a[0] - b[0]);
+  };
+  const byName = new Map(outage.crew.map((c) => [c.name, c.id]));
+  for (const job of outage.jobs) {
+    const trade = allTrades().find((t) => t.id === job.trade);
+    if (!trade) continue;
+    const setup = setupOf(trade, known.setups?.[job.key]);
+    const durations = known.durations?.[job.trade] ?? durationsOf(trade.words.tasks, []);
+    const progress = known.progress?.[job.key] ?? {};
+    const within = windowsOf(job.machine);
+    let before: { id: string } | null = null;
+    let first = '';
+    for (const { task, steps } of stepsOf(
+      trade.words.tasks,
+      procedureFor(setup).steps.map((s) => s.id),
+    )) {
+      const id = `${job.key}:${task.id}`;
+      const duration = durations[task.id] ?? { least: 1, likely: 1, most: 1, sheets: 0 };
+      const minutes = Math.max(1, Math.round(duration.likely));
+      const able = outage.crew.filter((c) => c.skills.includes(task.skill)).map((c) => c.id);
+      const touched = steps.flatMap((s) => (progress[s] ? [progress[s]] : []));
+      const done = touched.length > 0 && steps.every((s) => progress[s]?.done);
+      const pin = outage.pins.find((p) => p.task === id);
+      const start = touched.map((t) => t.first).sort()[0];
+      const last = touched
+        .map((t) => t.last)
+        .sort()
+        .at(-1);
+      const hand = byName.get(touched.at(-1)?.by ?? '');
+      // What it needs and the outage does not know is not waited for: it is said beside the plan instead.
+      const needed = (task.tools ?? []).filter((t) => tools.has(t));
+      const began = start ? Math.floor(minutesFrom(outage, start)) : 0;
+      const ended = last ? Math.max(began, Math.ceil(minutesFrom(outage, last))) : 0;
+      tasks.push({
+        id,
+        minutes: done ? ended - began : minutes,
+        after: before ? [before] : [],
+        hands: [{ of: done || start ? crew : able, count: done || start ? (hand ? 1 : 0) : task.hands }],
+        pools: done ? {} : { ...Object.fromEntries(needed.map((t) => [t, 1])), [machineOf(job.machine)]: 1 },
+        within: done || start ? undefined : within,
+        pauses: task.pauses ?? false,
+        group: job.key,
+        from: start ? undefined : now,
+        fixed: done
+          ? { start: began, finish: ended, units: hand ? [hand] : [] }
+          : start
+            ? { start: began, finish: Math.max(began + minutes, now + 1), units: hand ? [hand] : [] }
+            : pin?.startsAt
+              ? { start: Math.round(minutesFrom(outage, pin.startsAt)) }
+              : undefined,
+        by: start || !pin || pin.by.length === 0 ? undefined : pin.by,
+      });
+      pieces.set(id, {
+        id,
+        job,
+        name: task.name,
+        waits: false,
+        skill: task.skill,
+        hands: task.hands,
+        tools: task.tools ?? [],
+        steps,
+        duration,
+        state: done ? 'done' : start ? 'begun' : 'ahead',
+        pinned: pin !== undefined && !start,
+      });
+      if (!done)
+        doubts.push({
+          id,
+          least: duration.least,
+          likely: duration.likely,
+          most: duration.most,
+          ...(task.finds
+            ? {
+                found: {
+                  odds: task.finds.odds,
+                  least: task.finds.minutes[0],
+                  likely: task.finds.minutes[1],
+                  most: task.finds.minutes[2],
+                },
+              }
+            : {}),
+        });
+      before = { id };
+      first ||= id;
+      if (task.waits && !done) {
+        const wait = `${id}:wait`;
+        tasks.push({
+          id: wait,
+          minutes: task.waits,
+          after: [{ id }],
+          pools: { [machineOf(job.machine)]: ROUND_A_MACHINE },
+          within,
+          group: job.key,
+        });
+        pieces.set(wait, {
+          id: wait,
+          job,
+          name: `${task.name}: it runs`,
+          waits: true,
+          skill: null,
+          hands: 0,
+          tools: [],
+          steps: [],
+          duration: { least: task.waits, likely: task.waits, most: task.waits, sheets: 0 },
+          state: 'ahead',
+          pinned: false,
+        });
+        before = { id: wait };
+      }
+    }
+    if (before) ends.set(job.key, { first, last: before.id });
+  }
+  for (const b of outage.bindings) {
+    if (b.off) continue;
+    const [earlier, later] = [ends.get(b.before), ends.get(b.after)];
+    const task = later && tasks.find((t) => t.id === later.first);
+    if (earlier && task && pieces.get(task.id)?.state === 'ahead')
+      (task.after as Array<{ id: string }>).push({ id: earlier.last });
+  }
+  const units = outage.crew.map((c) => {
+    const spans = shiftSpans(outage, c.shift, known.zone);
+    const away = c.away.map((a): Span => [minutesFrom(outage, a.from), minutesFrom(outage, a.to)]);
+    return { id: c.id, shifts: without(spans, away) };
+  });
+  const last = minutesFrom(outage, outage.endsAt) + 21 * 1440;
+  const pools = [
+    ...outage.tools.map((t) => ({
+      id: t.name,
+      count: t.count,
+      spans:
+        t.from || t.until
+          ? [
+              [
+                t.from ? minutesFrom(outage, t.from) : 0,
+                t.until ? minutesFrom(outage, t.until) : last,
+              ] as Span,
+            ]
+          : undefined,
+    })),
+    ...[...new Set(outage.jobs.map((j) => j.machine))].map((m) => ({
+      id: machineOf(m),
+      count: ROUND_A_MACHINE,
+    })),
+  ];
+  return { network: { tasks, units, pools }, pieces, doubts, wall: minutesFrom(outage, outage.endsAt), now };
+}
