@@ -35,7 +35,7 @@ const FLOORS = {
     ['entry'],
     ['steps'],
     ['trades'],
-    ['bench', 'board', 'job', 'plant', 'session', 'setup', 'sheet'],
+    ['bench', 'board', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
     ['main.tsx'],
   ],
   server: [

@@ -45,6 +45,8 @@ const PositionPage = page('PositionPage', () => import('./plant/PositionPage.tsx
 const LabelPage = page('LabelPage', () => import('./plant/PositionPage.tsx'));
 const PartsPage = page('PartsPage', () => import('./plant/PartsPage.tsx'));
 const DuePage = page('DuePage', () => import('./plant/DuePage.tsx'));
+const OutagesPage = page('OutagesPage', () => import('./outage/OutagesPage.tsx'));
+const OutagePage = page('OutagePage', () => import('./outage/OutagePage.tsx'));
 const BenchPage = page('BenchPage', () => import('./bench/BenchPage.tsx'));
 
 const client = new QueryClient({
@@ -137,6 +139,8 @@ const router = createBrowserRouter([
           { path: '/p/:label', element: <LabelPage /> },
           { path: '/parts', element: <PartsPage /> },
           { path: '/due', element: <DuePage /> },
+          { path: '/outages', element: <OutagesPage /> },
+          { path: '/outages/:id', element: <OutagePage /> },
           { path: '/plant', element: <PlantPage /> },
           { path: '/people', element: <PeoplePage /> },
           { path: '/account', element: <AccountPage /> },

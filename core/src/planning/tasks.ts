@@ -81,16 +81,19 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
     const within = windowsOf(job.machine);
     let before: { id: string } | null = null;
     let first = '';
-    for (const { task, steps } of stepsOf(
+    const own = stepsOf(
       trade.words.tasks,
       procedureFor(setup).steps.map((s) => s.id),
-    )) {
+    );
+    const lastBegun = own.findLastIndex((o) => o.steps.some((s) => progress[s]));
+    for (const [nth, { task, steps }] of own.entries()) {
       const id = `${job.key}:${task.id}`;
       const duration = durations[task.id] ?? { least: 1, likely: 1, most: 1, sheets: 0 };
       const minutes = Math.max(1, Math.round(duration.likely));
       const able = outage.crew.filter((c) => c.skills.includes(task.skill)).map((c) => c.id);
       const touched = steps.flatMap((s) => (progress[s] ? [progress[s]] : []));
-      const done = touched.length > 0 && steps.every((s) => progress[s]?.done);
+      // Done to its last step, or left behind by what comes after it.
+      const done = touched.length > 0 && (steps.every((s) => progress[s]?.done) || nth < lastBegun);
       const pin = outage.pins.find((p) => p.task === id);
       const start = touched.map((t) => t.first).sort()[0];
       const last = touched

@@ -7,6 +7,28 @@ export function whenIn(zone: string): (at: string) => string {
   };
 }
 
+/** A day of the week and a time in a zone, as a shift says it: `Sat 28, 06:04`. An unknown zone is UTC. */
+export function shiftTimeIn(zone: string): (at: string) => string {
+  const parts = {
+    weekday: 'short',
+    day: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  } as const;
+  const make = (timeZone: string) => new Intl.DateTimeFormat('en-GB', { ...parts, timeZone });
+  let format: Intl.DateTimeFormat;
+  try {
+    format = make(zone);
+  } catch {
+    format = make('UTC');
+  }
+  return (at) => {
+    const of = Object.fromEntries(format.formatToParts(Date.parse(at)).map((p) => [p.type, p.value]));
+    return `${of.weekday} ${of.day}, ${of.hour}:${of.minute}`;
+  };
+}
+
 function formatIn(zone: string): Intl.DateTimeFormat {
   const parts = {
     year: 'numeric',

@@ -13,6 +13,7 @@ import { boxes } from './boxes.ts';
 import { fittings } from './fittings.ts';
 import { hoursAgo, person } from './hands.ts';
 import { otherWork } from './other-work.ts';
+import { stopBetweenCampaigns } from './outage.ts';
 import { pumps } from './pumps.ts';
 import { surveys } from './surveys.ts';
 import { AREAS, DEMO_PASSWORD, GAUGES, PEOPLE, POSITIONS, SITE } from './works.ts';
@@ -99,6 +100,8 @@ async function cards(db: Database, ids: Map<string, string>): Promise<void> {
 
 /** Everything a demo that was begun may have laid in, those first that stand on others. */
 const OF_THE_DEMO = [
+  'outages',
+  'certificates',
   'photos',
   'autopsies',
   'cards',
@@ -146,6 +149,7 @@ export async function seedDemo(owner: Database): Promise<boolean> {
   await owner.models.Person.bulkCreate(PEOPLE.map((p) => ({ ...p, passwordHash })));
   for (const job of worked) await post(owner, job);
   await cards(owner, ids);
+  await stopBetweenCampaigns(owner, ids);
   await plantIsReady(owner);
   return true;
 }

@@ -16,6 +16,7 @@ import { health } from './health.ts';
 import { houseRules } from './house-rules.ts';
 import { jobs } from './jobs.ts';
 import { openApi } from './openapi.ts';
+import { outages } from './outages.ts';
 import { parts } from './parts.ts';
 import { people } from './people.ts';
 import { photos } from './photos.ts';
@@ -47,6 +48,7 @@ export const ROUTES: readonly Route[] = [
   ...houseRules,
   ...jobs,
   ...photos,
+  ...outages,
   ...certificates,
   ...feed,
 ];

@@ -39,6 +39,7 @@ const TABLES: readonly Table[] = [
   { name: 'events', key: ['job_id', 'seq'] },
   { name: 'sheets', key: ['job_id', 'revision'] },
   { name: 'autopsies', key: ['id'] },
+  { name: 'outages', key: ['id', 'version'] },
   { name: 'photos', key: ['hash'] },
   { name: 'certificates', key: ['hash', 'instrument_id'] },
 ];

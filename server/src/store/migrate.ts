@@ -11,6 +11,7 @@ import * as plantAndPeople from './migrations/008-plant-and-people.ts';
 import * as register from './migrations/009-register.ts';
 import * as beltGauges from './migrations/010-belt-gauges.ts';
 import * as certificates from './migrations/011-certificates.ts';
+import * as outages from './migrations/012-outages.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -24,6 +25,7 @@ const MIGRATIONS = [
   { name: '009-register', up: register.up },
   { name: '010-belt-gauges', up: beltGauges.up },
   { name: '011-certificates', up: certificates.up },
+  { name: '012-outages', up: outages.up },
 ];
 
 /**
@@ -37,6 +39,7 @@ const GRANTS: Record<string, string> = {
   cards: 'SELECT, INSERT, UPDATE (looked_by, looked_at)',
   photos: 'SELECT, INSERT',
   certificates: 'SELECT, INSERT',
+  outages: 'SELECT, INSERT',
   autopsies: 'SELECT, INSERT',
   feeds: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, DELETE',

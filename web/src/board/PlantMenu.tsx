@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 const PLACES = [
   ['/register', 'Register', 'machines, positions, their years'],
   ['/due', 'Due', 'what falls due, week by week'],
+  ['/outages', 'Outages', 'who does what when, done by the wall?'],
   ['/gauges', 'Gauges', 'calibration, doubt of a reading'],
   ['/house-rules', 'House rules', 'which school the plant follows'],
   ['/people', 'People', 'who works here, in what role'],

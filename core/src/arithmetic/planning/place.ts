@@ -293,6 +293,9 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
               c.minutes[i] ?? 0,
             )
           : fixed.start + (c.minutes[i] ?? 0));
+    // Pinned, not begun: somebody must be at work and free there, and what it needs too.
+    if (fixed.finish === null && found?.start !== fixed.start)
+      plan.broken.push({ task: i, why: 'does not fit there: its hands, a tool or its machine is not free' });
     take(i, fixed.start, ends, units);
   }
 
@@ -314,7 +317,8 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
     for (const [a, wait] of c.after[i] ?? []) earliest = Math.max(earliest, (plan.finish[a] ?? 0) + wait);
     const fixed = c.fixed[i];
     if (fixed) {
-      if (earliest > fixed.start + 1e-6) {
+      // What has been begun stood before what it should have waited for: that is so, and no plan changes it.
+      if (fixed.finish === null && earliest > fixed.start + 1e-6) {
         const [holds] = [...(c.after[i] ?? [])].sort(
           (a, b) => (plan.finish[b[0]] ?? 0) + b[1] - (plan.finish[a[0]] ?? 0) - a[1],
         );

@@ -12,7 +12,7 @@ import {
   type Span,
   type Task,
 } from './network.ts';
-import { firstCome, planned } from './search.ts';
+import { carriedOn, firstCome, planned } from './search.ts';
 
 /** The shortest plan by a time-indexed integer program: x(i, t) is one where task i begins at t. Solved by HiGHS, which knows nothing of ours. */
 async function shortest(network: Network, atMost: number): Promise<number> {
@@ -246,6 +246,29 @@ describe('a plan', () => {
       }),
       { numRuns: 120 },
     );
+  });
+
+  it('is carried on with the same hands in the same order, later where something takes longer, and breaks nothing', () => {
+    const shifts: Span[] = [[0, 2000]];
+    const units = ['a', 'b'].map((id) => ({ id, shifts }));
+    const base = triedNetwork(12, 5, { resources: 2 });
+    const network: Network = {
+      ...base,
+      units,
+      tasks: base.tasks.map((t) => ({ ...t, hands: [{ of: ['a', 'b'], count: 1 }] })),
+    };
+    const plan = planned(network, { looks: 40 });
+    const same = carriedOn(network, plan.placed);
+    expect(same.end).toBeLessThanOrEqual(plan.end + 1e-9);
+    expect(same.placed.map((p) => [p.id, ...p.units])).toEqual(plan.placed.map((p) => [p.id, ...p.units]));
+    const [first] = plan.placed as [Placed];
+    const longer = {
+      ...network,
+      tasks: network.tasks.map((t) => (t.id === first.id ? { ...t, minutes: t.minutes + 30 } : t)),
+    };
+    const late = carriedOn(longer, plan.placed);
+    expect(late.end).toBeGreaterThan(plan.end);
+    expect(breaks(longer, late.placed)).toEqual([]);
   });
 
   it('rests over a break where it may, and else begins where it fits', () => {

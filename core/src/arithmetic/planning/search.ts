@@ -195,6 +195,38 @@ export function planned(
   }
 }
 
+/**
+ * A plan carried on: the same order and, where they still can, the same hands, each as early as what has changed lets it. What a crew does
+ * of itself when something runs late, or when one piece is pinned elsewhere.
+ */
+export function carriedOn(network: Network, placed: readonly Placed[]): Planned {
+  const before = new Map(placed.map((p) => [p.id, p]));
+  const able = new Map(network.tasks.map((t) => [t.id, new Set((t.hands ?? []).flatMap((h) => h.of))]));
+  const kept: Network = {
+    ...network,
+    tasks: network.tasks.map((t) => {
+      const mine = before.get(t.id)?.units ?? [];
+      const all = mine.length > 0 && mine.every((u) => able.get(t.id)?.has(u));
+      return t.by || !all ? t : { ...t, by: mine };
+    }),
+  };
+  const c = compile(kept);
+  const plan = place(
+    c,
+    c.ids.map((id) => before.get(id)?.start ?? Number.POSITIVE_INFINITY),
+  );
+  const bound = lowerBound(compile(network));
+  return {
+    placed: named(c, plan),
+    end: plan.end,
+    bound,
+    gap: bound.end > 0 ? Math.max(0, plan.end / bound.end - 1) : 0,
+    broken: plan.broken.map((b) => ({ task: c.ids[b.task] ?? '', why: b.why })),
+    looked: 1,
+    proven: plan.broken.length === 0 && plan.end <= bound.end + 1e-6,
+  };
+}
+
 /** First come, first served: each task in the order it was written down, as early as it will go. What a plan is measured against. */
 export function firstCome(network: Network): { placed: Placed[]; end: number } {
   const c = compile(network);

@@ -1,0 +1,207 @@
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { violations } from './axe.ts';
+import type { Plant } from './plant.ts';
+import { sharedPlant } from './shared-plant.ts';
+import { still } from './still.ts';
+
+let plant: Plant;
+beforeAll(async () => {
+  plant = await sharedPlant();
+});
+afterAll(() => plant?.close());
+
+const choose = async (page: Page, label: string, option: string | RegExp) => {
+  await page.getByRole('combobox', { name: label }).click();
+  await page
+    .getByRole('option', { name: option, exact: typeof option === 'string' })
+    .first()
+    .click();
+};
+const end = (page: Page) => page.locator('[data-end]').getAttribute('data-end').then(Number);
+/** A plan as the server keeps it. */
+const kept = async (page: Page) => {
+  const id = page.url().split('/').at(-1);
+  return (await (await page.request.get(`${plant.url}/api/outages/${id}`)).json()).told as {
+    version: number;
+    outage: { pins: Array<{ task: string; startsAt?: string; by: string[] }>; plan?: { end: number } };
+  };
+};
+const settled = async (page: Page, version: number) => {
+  await expect.poll(async () => (await kept(page)).version, { timeout: 20_000 }).toBeGreaterThan(version);
+};
+
+describe('an outage', () => {
+  it('is made by hand: crew, tools, jobs, what waits for what; planned, a piece dragged and pinned, let go; what if; keyboard alone', async () => {
+    const { page, context, complaints } = await plant.visit('Imke');
+    await page.goto(`${plant.url}/outages`);
+    await page.getByLabel('A new outage, called').fill('Short stop');
+    await page.getByRole('button', { name: 'Begin it' }).click();
+    await page.locator('[data-outage-setup]').waitFor();
+
+    // Crew: two hands with what they can do, a tool, three jobs at places the plant knows.
+    const skills = async (name: string, which: string[]) => {
+      for (const s of which)
+        await page
+          .getByRole('group', { name: `What ${name} can do` })
+          .getByRole('button', { name: s, exact: true })
+          .click();
+    };
+    await skills('Imke', ['bearings', 'measuring']);
+    await page.getByRole('button', { name: 'Another hand' }).click();
+    await page.locator('[data-hand=""]').getByLabel('Name').fill('Jorun');
+    await skills('Jorun', ['bearings', 'measuring', 'seals']);
+    await page.getByRole('button', { name: 'Another tool' }).click();
+    const add = async (work: string, where: string, place: RegExp) => {
+      await choose(page, 'The work', work);
+      await page.getByLabel('Where', { exact: true }).fill(where);
+      await page.getByRole('button', { name: place }).click();
+    };
+    await add('Fit a bearing', 'fan 3 drive', /^Add Cooling fan 3, Drive end/);
+    await add('Fit a bearing', 'fan 3 out', /^Add Cooling fan 3, Outboard/);
+    await add('Fit a seal', 'condensate 1', /^Add Condensate pump 1/);
+    await page.getByRole('button', { name: /^Propose them/ }).click();
+    await page.locator('[data-keep-outage]').click();
+    await page.getByText('Changed here and not kept yet').waitFor({ state: 'detached' });
+    expect((await kept(page)).version).toBe(2);
+
+    // Planned in the worker, beside nothing; adopted.
+    await page.locator('[data-plan]').click();
+    await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Adopt it' }).click();
+    await page.locator('[data-proposal]').waitFor({ state: 'detached' });
+    await page.locator('[data-piece]').first().waitFor();
+    const first = await end(page);
+    expect(first).toBeGreaterThan(60);
+
+    // Dragged to the right by an hour or so: pinned there, kept, and still there after a reload.
+    await page.getByRole('radio', { name: 'Shift' }).click();
+    await still(page);
+    const piece = page.locator('[data-piece$=":survey"]').first();
+    const task = (await piece.getAttribute('data-piece')) ?? '';
+    await page.locator('[data-board]').evaluate((b) => b.scrollTo(0, 0));
+    const lane = await page.locator(`[data-piece="${task}"]`).boundingBox();
+    if (!lane) throw new Error('no piece');
+    let version = (await kept(page)).version;
+    await piece.scrollIntoViewIfNeeded();
+    const from = await page.locator(`[data-piece="${task}"]`).boundingBox();
+    if (!from) throw new Error('no piece');
+    await page.mouse.move(from.x + from.width / 2, from.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(from.x + from.width / 2 + 60, from.y + 20, { steps: 4 });
+    await page.mouse.move(from.x + from.width / 2 + 130, from.y + 20, { steps: 4 });
+    await page.mouse.up();
+    await settled(page, version);
+    const pinned = (await kept(page)).outage.pins;
+    expect(pinned).toMatchObject([{ task, by: [expect.any(String)] }]);
+    await page.reload();
+    await page.locator(`[data-piece="${task}"][aria-label*="pinned"]`).waitFor();
+
+    // By keyboard: a quarter on, then to a hand that cannot do it, refused with the reason.
+    version = (await kept(page)).version;
+    await page.locator(`[data-piece="${task}"]`).focus();
+    await page.keyboard.press('ArrowRight');
+    await settled(page, version);
+    const moved = (await kept(page)).outage.pins[0];
+    expect(Date.parse(moved?.startsAt ?? '') - Date.parse(pinned[0]?.startsAt ?? '')).toBe(15 * 60_000);
+    await page.locator(`[data-piece="${task}"]`).click();
+    await page.locator('[data-chosen]').waitFor();
+    version = (await kept(page)).version;
+    await page.getByRole('button', { name: 'Take the pin out' }).click();
+    await settled(page, version);
+    expect((await kept(page)).outage.pins).toEqual([]);
+    // Into the past, or into the night: refused in words, nothing changed.
+    const seal = page.locator('[data-piece*="condensate"]').first();
+    await seal.focus();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp');
+    await page.getByText(/is not down for|does not fit there|lies in the past/).waitFor();
+
+    // How sure it is, and what if.
+    await page.locator('[data-risk]').waitFor({ timeout: 30_000 });
+    const chance = Number(await page.locator('[data-risk]').getAttribute('data-risk'));
+    expect(chance).toBeGreaterThanOrEqual(0);
+    await page.getByRole('tab', { name: 'What if' }).click();
+    await choose(page, 'Which', 'Jorun');
+    await page.getByLabel('Hours').fill('48 hours');
+    await page.getByRole('button', { name: 'Try it' }).click();
+    await page.getByText('How many hours?').waitFor();
+    await page.getByLabel('Hours').fill('240');
+    await page.getByRole('button', { name: 'Try it' }).click();
+    await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
+    version = (await kept(page)).version;
+    await page.getByRole('button', { name: 'Throw it away' }).click();
+    expect((await kept(page)).version).toBe(version);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  it('lives: the demo’s stop moves on as its sheets do, and when it falls behind says so and plans what is left anew', async () => {
+    const { page, context, complaints } = await plant.visit('Imke');
+    await page.goto(`${plant.url}/outages`);
+    await page.getByText('Stop between campaigns').click();
+    await page.locator('[data-piece]').first().waitFor();
+    expect(await page.locator('[data-piece][data-state="done"]').count()).toBeGreaterThan(3);
+    expect(await page.locator('[data-piece][data-state="begun"]').count()).toBeGreaterThan(0);
+    // The wall comes nearer than the work: said, planned anew, what is begun stays.
+    await page.getByRole('tab', { name: 'What if' }).click();
+    await choose(page, 'What if', 'the wall moves');
+    await page.getByLabel('Hours').fill('-36');
+    await page.getByRole('button', { name: 'Try it' }).click();
+    await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
+    const begun = await page.locator('[data-piece][data-state="begun"]').first().getAttribute('data-start');
+    await page.getByRole('button', { name: 'Adopt it' }).click();
+    await page.locator('[data-proposal]').waitFor({ state: 'detached' });
+    expect(await page.locator('[data-piece][data-state="begun"]').first().getAttribute('data-start')).toBe(
+      begun,
+    );
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+    // Each hand has a list, with what is now or next large.
+    await page.getByRole('tab', { name: 'Who does what' }).click();
+    await choose(page, 'Whose list', 'Cille');
+    await page.locator('[data-now]').waitFor();
+    await page.getByRole('tab', { name: 'Kit' }).click();
+    await page.locator('[data-kit]').waitFor();
+    const tick = page.getByRole('button', { name: /^Laid out/ }).first();
+    await tick.click();
+    await page.reload();
+    await page.getByRole('tab', { name: 'Kit' }).click();
+    expect(
+      await page
+        .getByRole('button', { name: /^Laid out/ })
+        .first()
+        .getAttribute('aria-pressed'),
+    ).toBe('true');
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  it('has no axe violation by day and by night, in each of its parts, and needs no sideways scrolling', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const found: string[] = [];
+    for (const theme of ['day', 'night']) {
+      await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+      await page.goto(`${plant.url}/outages`);
+      await page.getByText('Stop between campaigns').click();
+      await page.locator('[data-piece]').first().waitFor();
+      for (const part of ['Will it be done?', 'What if', 'Who does what', 'Kit', 'Window, crew, jobs']) {
+        await page.getByRole('tab', { name: part }).click();
+        await still(page);
+        const rule = theme === 'night' ? 'color-contrast' : undefined;
+        found.push(...(await violations(page, rule)).map((v) => `${part}, ${theme}: ${v}`));
+      }
+    }
+    for (const size of [
+      { width: 1024, height: 768 },
+      { width: 800, height: 1280 },
+      { width: 390, height: 844 },
+    ]) {
+      await page.setViewportSize(size);
+      await still(page);
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      if (over > 0) found.push(`at ${size.width}: ${over} px`);
+    }
+    expect(found).toEqual([]);
+    await context.close();
+  });
+});

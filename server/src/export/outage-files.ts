@@ -1,0 +1,200 @@
+import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { momentAt } from '@fulcrant/core/planning/shifts';
+import type { OutageNetwork, Piece } from '@fulcrant/core/planning/tasks';
+import { whenIn } from '@fulcrant/core/sheet/when';
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import Papa from 'papaparse';
+import PDFDocument from 'pdfkit';
+import { fonts } from './fonts.ts';
+
+type Told = { outage: Outage; net: OutageNetwork; placed: readonly Placed[]; zone: string };
+
+const names = (outage: Outage, units: readonly string[]): string =>
+  units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(', ');
+const stamp = (at: string): DateArray => {
+  const d = new Date(at);
+  return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
+};
+
+/** The pieces of a plan as calendar events; of one of the crew, or of all. Times go out in UTC: no clock change can move them. */
+export function outageEvents(
+  { outage, net, placed }: Told,
+  id: string,
+  who: string | null,
+): EventAttributes[] {
+  return placed.flatMap((p): EventAttributes[] => {
+    const piece = net.pieces.get(p.id);
+    if (!piece || piece.waits || piece.state === 'done' || (who !== null && !p.units.includes(who)))
+      return [];
+    return [
+      {
+        uid: `${id}-${p.id.replace(/[^\w-]/g, '-')}@fulcrant`,
+        title: `${piece.job.machine}, ${piece.job.position}: ${piece.name}`,
+        description: [names(outage, p.units), ...piece.tools].filter(Boolean).join(', '),
+        start: stamp(momentAt(outage, p.start)),
+        startInputType: 'utc',
+        startOutputType: 'utc',
+        end: stamp(momentAt(outage, p.finish)),
+        endInputType: 'utc',
+        endOutputType: 'utc',
+        productId: 'fulcrant',
+      },
+    ];
+  });
+}
+
+/** @returns the calendar file’s text; an empty calendar where nothing is planned */
+export function outageCalendar(told: Told, id: string, who: string | null): string {
+  const name = who ? `${told.outage.name}: ${names(told.outage, [who])}` : told.outage.name;
+  const events = outageEvents(told, id, who);
+  if (events.length === 0)
+    return ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:fulcrant', 'END:VCALENDAR', ''].join('\r\n');
+  const made = createEvents(events, { calName: name, productId: 'fulcrant' });
+  if (made.error || !made.value) throw made.error ?? new Error('The calendar could not be written.');
+  return made.value;
+}
+
+/** A plan as a table: a piece a line, times by the plant’s clock. */
+export function outageCsv({ outage, net, placed, zone }: Told): string {
+  const say = whenIn(zone);
+  return Papa.unparse(
+    placed.flatMap((p) => {
+      const piece = net.pieces.get(p.id);
+      if (!piece) return [];
+      return [
+        {
+          machine: piece.job.machine,
+          position: piece.job.position,
+          piece: piece.name,
+          start: say(momentAt(outage, p.start)),
+          finish: say(momentAt(outage, p.finish)),
+          hands: names(outage, p.units),
+          tools: piece.tools.join(', '),
+          state: piece.state,
+          minutes: Math.round(piece.duration.likely),
+          sheets: piece.duration.sheets,
+        },
+      ];
+    }),
+    { newline: '\r\n' },
+  );
+}
+
+const SIZES = { A3: 'A3', A4: 'A4', LETTER: 'LETTER' } as const;
+const MM = 72 / 25.4;
+
+/** The board on paper, a sheet a day: a lane a fitter, to scale in time, the wall where it stands. */
+export async function outagePdf(
+  { outage, net, placed, zone }: Told,
+  size: keyof typeof SIZES,
+): Promise<Buffer> {
+  const doc = new PDFDocument({
+    size: SIZES[size],
+    layout: 'landscape',
+    margin: 0,
+    info: { Title: outage.name },
+    autoFirstPage: false,
+  });
+  for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
+  const parts: Buffer[] = [];
+  doc.on('data', (b: Buffer) => parts.push(b));
+  const ended = new Promise<void>((done) => doc.on('end', () => done()));
+  const say = whenIn(zone);
+  const work = placed.filter((p) => net.pieces.has(p.id) && Number.isFinite(p.finish));
+  // Days by the plant’s clock: a sheet for each on which anything is done.
+  const dayOf = (minutes: number) => say(momentAt(outage, minutes)).slice(0, 10);
+  const days = [...new Set(work.map((p) => dayOf(p.start)))].sort();
+  for (const day of days) {
+    doc.addPage();
+    const [w, h] = [doc.page.width, doc.page.height];
+    const [left, top, right] = [38 * MM, 22 * MM, w - 10 * MM];
+    const mine = work.filter(
+      (p) => dayOf(p.start) === day || (p.start < (firstOf(day) ?? 0) && dayOf(p.finish) === day),
+    );
+    const from = Math.min(...mine.map((p) => p.start));
+    const to = Math.max(from + 60, ...mine.map((p) => p.finish));
+    const [f, t] = [Math.floor(from / 60) * 60, Math.ceil(Math.min(to, from + 1440) / 60) * 60];
+    const x = (m: number) => left + ((right - left) * (Math.min(Math.max(m, f), t) - f)) / (t - f);
+    doc
+      .font('label')
+      .fontSize(16)
+      .fillColor('#000')
+      .text(outage.name, 10 * MM, 8 * MM, { lineBreak: false });
+    doc
+      .font('text')
+      .fontSize(9)
+      .text(`${day} · times by the plant’s clock (${zone})`, 10 * MM, 15 * MM, { lineBreak: false });
+    const lanes = outage.crew;
+    const high = Math.min(18 * MM, (h - top - 16 * MM) / Math.max(1, lanes.length));
+    for (let m = f; m <= t; m += 60) {
+      doc
+        .lineWidth(0.3)
+        .moveTo(x(m), top)
+        .lineTo(x(m), top + high * lanes.length)
+        .stroke('#bbb');
+      doc
+        .font('mono')
+        .fontSize(6.5)
+        .fillColor('#444')
+        .text(say(momentAt(outage, m)).slice(11), x(m) + 1, top - 8, { lineBreak: false });
+    }
+    lanes.forEach((c, i) => {
+      const y = top + i * high;
+      doc
+        .lineWidth(0.4)
+        .moveTo(10 * MM, y)
+        .lineTo(right, y)
+        .stroke('#888');
+      doc
+        .font('label')
+        .fontSize(11)
+        .fillColor('#000')
+        .text(c.name, 10 * MM, y + 2 * MM, { width: left - 11 * MM, height: 12, ellipsis: true });
+      for (const p of mine.filter((q) => q.units.includes(c.id))) {
+        const piece = net.pieces.get(p.id) as Piece;
+        const [a, b] = [x(p.start), x(p.finish)];
+        if (b <= a) continue;
+        doc
+          .lineWidth(0.8)
+          .rect(a, y + 1.2 * MM, b - a, high - 2.4 * MM)
+          .stroke('#000');
+        if (b - a > 14)
+          doc
+            .font('text')
+            .fontSize(6.5)
+            .text(`${piece.job.machine}, ${piece.job.position}\n${piece.name}`, a + 1.5, y + 2 * MM, {
+              width: b - a - 3,
+              height: high - 3.4 * MM,
+              ellipsis: true,
+            });
+      }
+    });
+    const wall = net.wall;
+    if (wall >= f && wall <= t)
+      doc
+        .lineWidth(2.4)
+        .moveTo(x(wall), top - 3 * MM)
+        .lineTo(x(wall), top + high * lanes.length)
+        .stroke('#000');
+  }
+  if (days.length === 0) {
+    doc.addPage();
+    doc
+      .font('label')
+      .fontSize(16)
+      .text(outage.name, 10 * MM, 8 * MM);
+    doc
+      .font('text')
+      .fontSize(11)
+      .text('Nothing is planned yet.', 10 * MM, 18 * MM);
+  }
+  doc.end();
+  await ended;
+  return Buffer.concat(parts);
+
+  /** The first minute of work of a day. */
+  function firstOf(day: string): number | undefined {
+    return work.filter((p) => dayOf(p.start) === day).map((p) => p.start)[0];
+  }
+}

@@ -1,0 +1,128 @@
+import type { Outage } from '@fulcrant/core/planning/outage';
+import ICAL from 'ical.js';
+import Papa from 'papaparse';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { plantDurations } from '../store/outages.ts';
+import { type Caller, caller, openHouse, type TestHouse } from '../testing/house.ts';
+
+let house: TestHouse;
+let imke: Caller;
+let asta: Caller;
+beforeAll(async () => {
+  house = await openHouse();
+  [imke, asta] = await Promise.all([caller(house.url, 'Imke'), caller(house.url, 'Asta')]);
+});
+afterAll(() => house?.close());
+
+const theStop = async () => {
+  const [line] = (await asta('GET', '/api/outages')).body.outages;
+  return { line, known: (await asta('GET', `/api/outages/${line.id}`)).body };
+};
+const fetched = async (path: string) => {
+  const session = await fetch(`${house.url}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'Asta', password: 'beet-campaign' }),
+  });
+  const cookie = (session.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  return fetch(`${house.url}${path}`, { headers: { cookie } });
+};
+
+describe('an outage', () => {
+  it('of the demo is half way through: forty jobs, seven hands, some done, some begun, some ahead', async () => {
+    const { line, known } = await theStop();
+    expect(line).toMatchObject({ name: 'Stop between campaigns', jobs: 40 });
+    const outage = known.told.outage as Outage;
+    expect(outage.crew).toHaveLength(7);
+    expect(Object.keys(known.progress).length).toBeGreaterThan(5);
+    expect(outage.plan?.placed.length).toBeGreaterThan(80);
+    expect(known.durations['sleeve-bearing'].driveup.sheets).toBeGreaterThanOrEqual(3);
+    expect(known.durations['split-bearing'].races.likely).toBeGreaterThan(0);
+  });
+
+  it('is changed by a lead hand only, a version at a time: who comes second is told and loses nothing', async () => {
+    const { known } = await theStop();
+    const { id, version, outage } = known.told;
+    const change = { ...outage, name: 'Stop, as changed' };
+    expect((await asta('POST', `/api/outages/${id}`, { after: version, outage: change })).status).toBe(403);
+    const first = await imke('POST', `/api/outages/${id}`, { after: version, outage: change });
+    expect(first.body.told).toMatchObject({ version: version + 1, by: 'Imke' });
+    const second = await imke('POST', `/api/outages/${id}`, { after: version, outage });
+    expect(second.status).toBe(409);
+    expect(second.body.title).toMatch(/Somebody else/);
+    const wrong = await imke('POST', `/api/outages/${id}`, {
+      after: version + 1,
+      outage: { ...outage, endsAt: outage.startsAt },
+    });
+    expect(wrong.body.faults[0]).toMatchObject({ path: 'endsAt', message: expect.stringMatching(/wall/) });
+    // Two at the same moment: one is first.
+    const both = await Promise.all(
+      [1, 2].map(() => imke('POST', `/api/outages/${id}`, { after: version + 1, outage })),
+    );
+    expect(both.map((b) => b.status).sort()).toEqual([200, 409]);
+    expect((await asta('GET', '/api/outages/nothing')).status).toBe(404);
+    expect((await asta('POST', '/api/outages', outage)).status).toBe(403);
+  });
+
+  it('goes out as a calendar that is read back: each piece of one hand, its times as planned', async () => {
+    const { known } = await theStop();
+    const { id, outage } = known.told as { id: string; outage: Outage };
+    const text = await (await fetched(`/api/outages/${id}/plan.ics?who=asta`)).text();
+    const events = new ICAL.Component(ICAL.parse(text))
+      .getAllSubcomponents('vevent')
+      .map((e) => new ICAL.Event(e));
+    const start = Date.parse(outage.startsAt);
+    const mine = outage.plan?.placed.filter((p) => p.units.includes('asta')) ?? [];
+    expect(events.length).toBeGreaterThan(3);
+    expect(events.length).toBeLessThanOrEqual(mine.length);
+    const planned = new Set(mine.map((p) => Math.floor((start + p.start * 60_000) / 60_000)));
+    for (const e of events) {
+      expect(planned.has(Math.floor(e.startDate.toJSDate().getTime() / 60_000))).toBe(true);
+      expect(e.endDate.compare(e.startDate)).toBe(1);
+      expect(e.startDate.zone.tzid).toBe('UTC');
+    }
+    expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+    const all = await (await fetched(`/api/outages/${id}/plan.ics`)).text();
+    expect(all.split('BEGIN:VEVENT').length).toBeGreaterThan(events.length);
+    expect((await fetched(`/api/outages/${id}/plan.ics?who=nobody`)).status).toBe(404);
+  });
+
+  it('goes out as tables and on paper', async () => {
+    const { known } = await theStop();
+    const { id } = known.told;
+    const csv = await (await fetched(`/api/outages/${id}/plan.csv`)).text();
+    const { data, errors } = Papa.parse<Record<string, string>>(csv, { header: true });
+    expect(errors).toEqual([]);
+    expect(data.length).toBeGreaterThan(80);
+    expect(data[0]?.start).toMatch(/^\d{4}-\d\d-\d\d \d\d:\d\d$/);
+    const kit = Papa.parse<Record<string, string>>(
+      await (await fetched(`/api/outages/${id}/kit.csv`)).text(),
+      { header: true },
+    );
+    expect(kit.data.some((r) => r.group === 'rope' && Number(r.count) > 0)).toBe(true);
+    for (const size of ['A3', 'A4', 'letter']) {
+      const pdf = await fetched(`/api/outages/${id}/board.pdf?size=${size}`);
+      expect(pdf.headers.get('content-type')).toBe('application/pdf');
+      expect((await pdf.arrayBuffer()).byteLength).toBeGreaterThan(5000);
+    }
+  });
+
+  it('begun anew by a lead hand holds its jobs’ setups by what was last done at the place', async () => {
+    const { known } = await theStop();
+    const outage = known.told.outage as Outage;
+    const some = outage.jobs.find((j) => !j.jobId && j.positionId);
+    const made = await imke('POST', '/api/outages', {
+      ...outage,
+      name: 'Short',
+      jobs: [some],
+      bindings: [],
+      pins: [],
+      plan: undefined,
+    });
+    expect(made.status).toBe(201);
+    const told = (await asta('GET', `/api/outages/${made.body.told.id}`)).body;
+    expect(told.progress).toEqual({});
+    expect(told.told.outage.jobs).toHaveLength(1);
+    expect((await plantDurations(house.db)).seal).toBeDefined();
+  });
+});

@@ -1,0 +1,188 @@
+import { randomUUID } from 'node:crypto';
+import { check } from '@fulcrant/core/judgement/sentences';
+import { kitOf } from '@fulcrant/core/planning/kit';
+import { type Outage, outageSchema } from '@fulcrant/core/planning/outage';
+import { networkOf } from '@fulcrant/core/planning/tasks';
+import type { Context } from 'koa';
+import Papa from 'papaparse';
+import { number, object } from 'yup';
+import { outageCalendar, outageCsv, outagePdf } from '../export/outage-files.ts';
+import { shaftsOf } from '../store/cards.ts';
+import {
+  outages as allOutages,
+  jobsOf,
+  keepOutage,
+  lineOf,
+  outageById,
+  plantDurations,
+} from '../store/outages.ts';
+import { Problem } from './problem.ts';
+import { EVERYONE_SIGNED_IN, type House, LEADS, type Route } from './routes.ts';
+
+/** Where the plant stands in the day: by the clock of the machine it runs on. */
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
+const changedSchema = object({
+  after: number().integer().min(0).required(),
+  outage: outageSchema.required(),
+}).noUnknown();
+
+async function knownOutage(house: House, id: string | undefined) {
+  const told = /^[0-9a-f-]{36}$/.test(id ?? '') ? await outageById(house.db, id as string) : null;
+  if (!told) throw new Problem(404, 'There is no such outage.');
+  return told;
+}
+
+/** Faults of an outage within a body, by its own fields. */
+const within = (faults: ReadonlyArray<{ path: string; message: string }>) =>
+  faults.map((f) => ({ ...f, path: f.path.replace(/^outage\./, '') }));
+
+async function planOf(house: House, id: string | undefined) {
+  const told = await knownOutage(house, id);
+  const { setups, progress } = await jobsOf(house.db, told.outage);
+  const net = networkOf(told.outage, {
+    zone: ZONE,
+    at: new Date().toISOString(),
+    setups,
+    progress,
+    durations: await plantDurations(house.db),
+  });
+  return {
+    told,
+    setups,
+    net,
+    outage: told.outage,
+    placed: (told.outage.plan?.placed ?? []).map((p) => ({ ...p, id: p.task })),
+    zone: ZONE,
+  };
+}
+
+const attach = (ctx: Context, outage: Outage, ending: string, type: string) => {
+  ctx.attachment(`${outage.name.replace(/[^\p{L}\p{N} -]/gu, '').slice(0, 60) || 'outage'}.${ending}`);
+  ctx.type = type;
+};
+
+/** Outages: what is to be done in a window, by whom, bound how; the plan as it was last adopted; and how it leaves the house. */
+export const outages: Route[] = [
+  {
+    method: 'get',
+    path: '/api/outages',
+    who: EVERYONE_SIGNED_IN,
+    async run({ ctx, house }) {
+      ctx.body = { outages: (await allOutages(house.db)).map(lineOf) };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/outages',
+    who: LEADS,
+    asks: outageSchema,
+    async run({ ctx, house, body }, me) {
+      const checked = check(outageSchema, body);
+      if (!checked.ok) throw new Problem(400, 'The outage is not right yet.', checked.faults);
+      const id = randomUUID();
+      await keepOutage(house.db, id, 0, checked.value as Outage, me.id);
+      ctx.status = 201;
+      ctx.body = { told: await outageById(house.db, id) };
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/outages/:id',
+    who: EVERYONE_SIGNED_IN,
+    /** As it stands, with what is known of its jobs: setups, how far they are, how long their pieces take here. */
+    async run({ ctx, house, params }) {
+      const told = await knownOutage(house, params.id);
+      const machines = [...new Set(told.outage.jobs.map((j) => j.machine))];
+      const [known, durations, shafts] = await Promise.all([
+        jobsOf(house.db, told.outage),
+        plantDurations(house.db),
+        Promise.all(machines.map((m) => shaftsOf(house.db, m))),
+      ]);
+      ctx.body = {
+        told,
+        setups: known.setups,
+        progress: known.progress,
+        durations,
+        shafts: shafts.flat(),
+        zone: ZONE,
+        at: new Date().toISOString(),
+      };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/outages/:id',
+    who: LEADS,
+    asks: changedSchema,
+    /** A new version, of the one it was made from; where somebody else was first, that is said and nothing is lost. */
+    async run({ ctx, house, body, params }, me) {
+      const told = await knownOutage(house, params.id);
+      const checked = check(changedSchema, body);
+      if (!checked.ok) throw new Problem(400, 'The outage is not right yet.', within(checked.faults));
+      const { after, outage } = checked.value;
+      if (!(await keepOutage(house.db, told.id, after, outage as Outage, me.id)))
+        throw new Problem(
+          409,
+          'Somebody else has changed this outage meanwhile: look at it again, then change it.',
+        );
+      ctx.body = { told: await outageById(house.db, told.id) };
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/outages/:id/plan.ics',
+    who: EVERYONE_SIGNED_IN,
+    /** `?who=` one of the crew, by id; of all where it is left out. */
+    async run({ ctx, house, params }) {
+      const plan = await planOf(house, params.id);
+      const who = typeof ctx.query.who === 'string' ? ctx.query.who : null;
+      if (who !== null && !plan.outage.crew.some((c) => c.id === who))
+        throw new Problem(404, 'Nobody of that name is in the crew.');
+      ctx.body = outageCalendar(plan, plan.told.id, who);
+      attach(ctx, plan.outage, 'ics', 'text/calendar; charset=utf-8');
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/outages/:id/plan.csv',
+    who: EVERYONE_SIGNED_IN,
+    async run({ ctx, house, params }) {
+      const plan = await planOf(house, params.id);
+      ctx.body = outageCsv(plan);
+      attach(ctx, plan.outage, 'csv', 'text/csv; charset=utf-8');
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/outages/:id/kit.csv',
+    who: EVERYONE_SIGNED_IN,
+    async run({ ctx, house, params }) {
+      const { outage, setups } = await planOf(house, params.id);
+      const { rows } = kitOf(outage, setups);
+      ctx.body = Papa.unparse(
+        rows.map(({ group, item, count, unit, jobs }) => ({
+          group,
+          item,
+          count,
+          unit,
+          for: jobs.map((j) => `${j.job.machine}, ${j.job.position}`).join('; '),
+        })),
+        { newline: '\r\n' },
+      );
+      attach(ctx, outage, 'csv', 'text/csv; charset=utf-8');
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/outages/:id/board.pdf',
+    who: EVERYONE_SIGNED_IN,
+    /** `?size=` A3, A4 or LETTER. */
+    async run({ ctx, house, params }) {
+      const plan = await planOf(house, params.id);
+      const asked = String(ctx.query.size ?? 'A3').toUpperCase();
+      ctx.body = await outagePdf(plan, asked === 'A4' || asked === 'LETTER' ? asked : 'A3');
+      ctx.type = 'application/pdf';
+    },
+  },
+];

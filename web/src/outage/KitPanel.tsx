@@ -1,0 +1,117 @@
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { kitOf, toolsWanted } from '@fulcrant/core/planning/kit';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
+import { useState } from 'react';
+
+const GROUP: Record<string, string> = {
+  bearings: 'Bearings',
+  seals: 'Seals',
+  parts: 'Parts',
+  rope: 'Packing',
+  bolts: 'Bolts',
+  grease: 'Grease',
+  gaskets: 'Gaskets',
+};
+const said = (count: number, unit: string) =>
+  unit === 'mm' ? `${(count / 1000).toFixed(2)} m` : unit === 'piece' ? `${count}` : `${count} ${unit}`;
+
+/** What all jobs want together, ticked as it is laid out on this device; what is short of tools is said. */
+export function KitPanel({
+  id,
+  outage,
+  setups,
+  net,
+}: {
+  id: string;
+  outage: Outage;
+  setups: Readonly<Record<string, Setup | undefined>>;
+  net: OutageNetwork;
+}) {
+  const key = `fulcrant.kit.${id}`;
+  const [laid, setLaid] = useState<string[]>(() => {
+    try {
+      const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
+      return Array.isArray(kept) ? kept.filter((k): k is string => typeof k === 'string') : [];
+    } catch {
+      return [];
+    }
+  });
+  const tick = (row: string) => {
+    const next = laid.includes(row) ? laid.filter((l) => l !== row) : [...laid, row];
+    setLaid(next);
+    localStorage.setItem(key, JSON.stringify(next));
+  };
+  const { rows, unknown } = kitOf(outage, setups);
+  const tools = toolsWanted(outage, net.pieces);
+  return (
+    <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" data-kit={rows.length}>
+      <table className="w-full border-collapse text-left">
+        <thead>
+          <tr className="kicker border-b border-rule">
+            <th className="py-1 pr-3">out</th>
+            <th className="pr-3">kind</th>
+            <th className="pr-3">item</th>
+            <th className="pr-3 text-right">how much</th>
+            <th>for</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => {
+            const name = `${r.group} ${r.item}`;
+            return (
+              <tr key={name} className="border-b border-faint align-top">
+                <td className="pr-3">
+                  <button
+                    type="button"
+                    aria-pressed={laid.includes(name)}
+                    aria-label={`Laid out: ${r.item}`}
+                    onClick={() => tick(name)}
+                    className="grid min-h-12 w-12 place-items-center border border-ink font-label text-lg aria-pressed:bg-ink aria-pressed:text-paper"
+                  >
+                    {laid.includes(name) ? '✓' : ''}
+                  </button>
+                </td>
+                <td className="py-2 pr-3 text-muted">{GROUP[r.group] ?? r.group}</td>
+                <td className="py-2 pr-3 font-label text-lg font-semibold">{r.item}</td>
+                <td className="figures whitespace-nowrap py-2 pr-3 text-right">{said(r.count, r.unit)}</td>
+                <td className="py-2 text-sm text-muted">
+                  {r.jobs.map((j) => `${j.job.machine}, ${j.job.position}`).join('; ')}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div>
+        <h2 className="kicker m-0 border-b border-rule pb-1">Shared tools</h2>
+        <ul className="m-0 list-none p-0">
+          {tools.map((t) => (
+            <li key={t.tool} className="flex justify-between border-b border-faint py-1.5">
+              <span>{t.tool}</span>
+              <span className={t.there === 0 ? 'font-medium text-stop' : 'text-muted'}>
+                {t.there === 0
+                  ? `▲ none here, ${t.pieces} pieces want it`
+                  : `${t.there} here, ${t.pieces} pieces want it`}
+              </span>
+            </li>
+          ))}
+        </ul>
+        {unknown.length > 0 && (
+          <p className="mt-3 text-sm text-muted">
+            Nobody has said yet what these take:{' '}
+            {unknown.map((j) => `${j.machine}, ${j.position}`).join('; ')}.
+          </p>
+        )}
+        <p className="m-0 mt-2 no-print">
+          <a
+            className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+            href={`/api/outages/${id}/kit.csv`}
+          >
+            CSV of the kit
+          </a>
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { momentAt } from '@fulcrant/core/planning/shifts';
+import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
+import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet/when';
+import { useState } from 'react';
+import { Choice } from '../ui/Choice.tsx';
+
+const LINK = 'inline-flex min-h-12 items-center px-2 text-steel underline underline-offset-4';
+
+/** Each fitter’s own list, what is now first and large enough to read at two metres; and how the plan leaves the house. */
+export function ListsPanel({
+  id,
+  outage,
+  net,
+  placed,
+  zone,
+}: {
+  id: string;
+  outage: Outage;
+  net: OutageNetwork;
+  placed: readonly Placed[];
+  zone: string;
+}) {
+  const [who, setWho] = useState(outage.crew[0]?.id ?? '');
+  const say = whenIn(zone);
+  const mine = placed.filter((p) => p.units.includes(who) && net.pieces.get(p.id)?.state !== 'done');
+  const [first, ...later] = mine;
+  const piece = first && net.pieces.get(first.id);
+  const shift = shiftTimeIn(zone);
+  return (
+    <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]" data-list={who}>
+      <div>
+        <div className="max-w-sm">
+          <span className="kicker">Whose list</span>
+          <Choice
+            label="Whose list"
+            value={who}
+            options={outage.crew.map((c) => [c.id, c.name] as const)}
+            onChange={setWho}
+          />
+        </div>
+        {first && piece ? (
+          <div className="mt-3 border-2 border-brass p-4" data-now>
+            <p className="kicker m-0 !text-brass">
+              {first.start <= net.now ? 'Now' : `Next, ${shift(momentAt(outage, first.start))}`}
+            </p>
+            <p className="m-0 font-label text-[2.6rem] font-semibold leading-none">{piece.job.machine}</p>
+            <p className="m-0 text-2xl leading-tight">{piece.job.position}</p>
+            <p className="m-0 mt-2 text-3xl leading-tight">{piece.name}</p>
+            <p className="m-0 text-xl">
+              until {say(momentAt(outage, first.finish)).slice(11)}
+              {piece.tools.length > 0 ? ` · ${piece.tools.join(', ')}` : ''}
+            </p>
+          </div>
+        ) : (
+          <p className="text-muted">Nothing is planned for this hand.</p>
+        )}
+        <p className="m-0 mt-3 flex flex-wrap gap-x-4 no-print">
+          <a className={LINK} href={`/api/outages/${id}/plan.ics?who=${encodeURIComponent(who)}`}>
+            Calendar of this hand
+          </a>
+          <a className={LINK} href={`/api/outages/${id}/plan.ics`}>
+            Calendar of all
+          </a>
+          <a className={LINK} href={`/api/outages/${id}/plan.csv`}>
+            CSV
+          </a>
+          {(['A3', 'A4', 'LETTER'] as const).map((s) => (
+            <a
+              key={s}
+              className={LINK}
+              href={`/api/outages/${id}/board.pdf?size=${s}`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              Print {s === 'LETTER' ? 'Letter' : s}
+            </a>
+          ))}
+        </p>
+      </div>
+      <ol className="m-0 list-none p-0" aria-label="What comes after">
+        {later.slice(0, 14).map((p) => {
+          const it = net.pieces.get(p.id);
+          return (
+            <li
+              key={p.id}
+              className="grid grid-cols-[8.5rem_minmax(0,1fr)] gap-x-3 border-b border-faint py-1.5"
+            >
+              <span className="figures text-muted">{shift(momentAt(outage, p.start))}</span>
+              <span>
+                <strong className="font-label text-lg font-semibold">{it?.job.machine}</strong>,{' '}
+                {it?.job.position}: {it?.name}
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,370 @@
+import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import { carriedOn, type Planned } from '@fulcrant/core/arithmetic/planning/search';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { momentAt } from '@fulcrant/core/planning/shifts';
+import { type Known, networkOf } from '@fulcrant/core/planning/tasks';
+import { difference, saidMinutes } from '@fulcrant/core/planning/what-if';
+import { shiftTimeIn } from '@fulcrant/core/sheet/when';
+import { useQueryClient } from '@tanstack/react-query';
+import { Tabs, ToggleGroup } from 'radix-ui';
+import { useCallback, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { faultsOf } from '../data/asked.ts';
+import { changeOutage, type OutageKnown, useOutage } from '../data/outages.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { Whole } from '../ui/Whole.tsx';
+import { Board } from './Board.tsx';
+import { adopted, boundSaid, moved, saidBroken, unpinned, withPlan } from './change.ts';
+import { KitPanel } from './KitPanel.tsx';
+import { ListsPanel } from './ListsPanel.tsx';
+import { OutageSetup } from './OutageSetup.tsx';
+import { RiskPanel } from './RiskPanel.tsx';
+import { ZOOMS, type Zoom } from './scale.ts';
+import { usePlanner } from './use-planner.ts';
+import { WhatIfPanel } from './WhatIfPanel.tsx';
+
+/** An outage: its board, and beside it how sure it is, what if, who does what, what is laid out. */
+export function OutagePage() {
+  const { id = '' } = useParams();
+  const known = useOutage(id);
+  if (!known.data)
+    return (
+      <Page title="Outage" ways={[['/outages', 'Outages']]} corner={<Corner />}>
+        {known.isError ? <Fault>{known.error.message}</Fault> : <p className="text-muted">Fetching it …</p>}
+      </Page>
+    );
+  return <OutageSheet key={id} known={known.data} />;
+}
+
+/** Another plan beside the one that stands: adopted or thrown away. */
+export type Proposal = { title: string; outage: Outage; planned: Planned };
+
+function OutageSheet({ known }: { known: OutageKnown }) {
+  const { told, zone } = known;
+  const { outage } = told;
+  const client = useQueryClient();
+  const { person } = useSession();
+  const leads = person?.role === 'lead';
+  const [zoom, setZoom] = useState<Zoom>('outage');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const planner = usePlanner();
+  const facts: Known = useMemo(
+    () => ({
+      zone,
+      at: known.at,
+      setups: known.setups,
+      durations: known.durations,
+      progress: known.progress,
+    }),
+    [zone, known.at, known.setups, known.durations, known.progress],
+  );
+  const net = useMemo(() => networkOf(outage, facts), [outage, facts]);
+  // As planned, and moved on by what has happened since.
+  const going = useMemo(() => (outage.plan ? carriedOn(net.network, adopted(outage)) : null), [net, outage]);
+  const seen = useMemo(() => (proposal ? networkOf(proposal.outage, facts) : net), [proposal, facts, net]);
+  const placed: readonly Placed[] = proposal?.planned.placed ?? going?.placed ?? [];
+  const say = useCallback((m: number) => shiftTimeIn(zone)(momentAt(outage, m)), [zone, outage]);
+  const keep = useCallback(
+    async (next: Outage): Promise<boolean> => {
+      try {
+        await changeOutage(told.id, told.version, next);
+        await client.invalidateQueries({ queryKey: ['outage', told.id] });
+        setFault(null);
+        return true;
+      } catch (error) {
+        setFault(Object.values(faultsOf(error))[0] ?? null);
+        await client.invalidateQueries({ queryKey: ['outage', told.id] });
+        return false;
+      }
+    },
+    [client, told.id, told.version],
+  );
+  const plan = async (title: string, next: Outage) => {
+    setFault(null);
+    const found = await planner.plan(networkOf(next, facts).network);
+    if (found) setProposal({ title, outage: next, planned: found });
+  };
+  const adopt = async (p: Proposal) => {
+    if (await keep(withPlan(p.outage, p.planned, known.at))) setProposal(null);
+  };
+  const move = (piece: string, start: number, unit: string | null) => {
+    const then = moved(outage, facts, placed, piece, start, unit, say);
+    setChosen(piece);
+    if ('refused' in then) return setFault(then.refused);
+    void keep(withPlan(then.outage, then.planned, known.at));
+  };
+  const end = proposal?.planned.end ?? going?.end ?? null;
+  const broken = (proposal?.planned ?? going)?.broken ?? [];
+  const late = end !== null && end > net.wall + 1e-6;
+  return (
+    <Page title={outage.name} ways={[['/outages', 'Outages']]} corner={<Corner />} wide>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3" data-head>
+        <p className="m-0 text-lg">
+          {end === null ? (
+            'Not planned yet.'
+          ) : (
+            <span data-end={Math.round(end)}>
+              {proposal ? 'Then done ' : 'Done '}
+              <strong className="figures">{say(end)}</strong>,{' '}
+              <span className={late ? 'font-semibold text-stop' : ''}>
+                {late
+                  ? `▲ ${saidMinutes(end - net.wall)} past the wall`
+                  : `${saidMinutes(net.wall - end)} before the wall`}
+              </span>
+            </span>
+          )}
+        </p>
+        <ToggleGroup.Root
+          type="single"
+          aria-label="How much of it is seen"
+          value={zoom}
+          onValueChange={(z) => z && setZoom(z as Zoom)}
+          className="ml-auto flex"
+        >
+          {ZOOMS.map(([z, words]) => (
+            <ToggleGroup.Item
+              key={z}
+              value={z}
+              className="min-h-12 border border-muted px-4 font-label text-lg font-medium data-[state=on]:border-2 data-[state=on]:border-brass data-[state=on]:font-semibold"
+            >
+              {words}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+        {leads && !planner.running && !proposal && (
+          <Button
+            weight="solid"
+            disabled={outage.jobs.length === 0 || outage.crew.length === 0}
+            onClick={() => void plan(outage.plan ? 'Planned anew' : 'A first plan', outage)}
+            data-plan
+          >
+            {outage.plan ? 'Plan anew' : 'Plan it'}
+          </Button>
+        )}
+        {planner.running && (
+          <span className="flex items-center gap-3" data-planning>
+            <span className="text-muted">
+              {Math.round(100 * planner.share)} %{planner.best ? `, ${say(planner.best.end)} so far` : ''}
+            </span>
+            <Button onClick={planner.stop}>Stop, take it</Button>
+          </span>
+        )}
+      </div>
+      {late && !proposal && !planner.running && leads && (
+        <p className="m-0 mb-3 border-l-4 border-stop pl-3" data-threatened>
+          As it goes now it is not done by the wall. <strong>Plan anew</strong> looks for another way with
+          what is left; what is begun stays.
+        </p>
+      )}
+      {proposal && (
+        <Beside
+          proposal={proposal}
+          before={going?.placed ?? []}
+          wall={seen.wall}
+          outage={outage}
+          zone={zone}
+          onAdopt={leads ? () => void adopt(proposal) : null}
+          onThrow={() => setProposal(null)}
+        />
+      )}
+      {planner.fault && <Fault>{planner.fault}</Fault>}
+      {fault && <Fault>{fault}</Fault>}
+      {broken.slice(0, 4).map((b) => (
+        <Fault key={b.task}>{saidBroken(seen, b, say, placed)}</Fault>
+      ))}
+      <Whole what="The board" again={told.version}>
+        <Board
+          outage={proposal?.outage ?? outage}
+          net={seen}
+          placed={placed}
+          zone={zone}
+          zoom={zoom}
+          chosen={chosen}
+          onChoose={setChosen}
+          onMove={leads && !proposal && !planner.running ? move : null}
+        />
+      </Whole>
+      {chosen && (
+        <ChosenPiece
+          net={seen}
+          placed={placed}
+          chosen={chosen}
+          outage={outage}
+          say={say}
+          onUnpin={leads && !proposal ? () => void keep(unpinned(outage, chosen)) : null}
+        />
+      )}
+      <Tabs.Root defaultValue={outage.jobs.length === 0 ? 'setup' : 'risk'} className="mt-4">
+        <Tabs.List className="flex flex-wrap border-b border-rule" aria-label="About this outage">
+          {[
+            ['risk', 'Will it be done?'],
+            ['what-if', 'What if'],
+            ['lists', 'Who does what'],
+            ['kit', 'Kit'],
+            ['setup', 'Window, crew, jobs'],
+          ].map(([v, words]) => (
+            <Tabs.Trigger
+              key={v}
+              value={v ?? ''}
+              className="min-h-12 border-b-4 border-transparent px-4 font-label text-lg font-medium data-[state=active]:border-brass data-[state=active]:font-semibold"
+            >
+              {words}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value="risk" className="pt-3">
+          <RiskPanel
+            outage={proposal?.outage ?? outage}
+            net={seen}
+            placed={placed}
+            planned={proposal?.planned ?? going}
+            say={say}
+            onTry={leads && outage.plan ? (title, next) => void plan(title, next) : null}
+          />
+        </Tabs.Content>
+        <Tabs.Content value="what-if" className="pt-3">
+          <WhatIfPanel
+            outage={outage}
+            now={net.now}
+            zone={zone}
+            busy={planner.running}
+            onTry={(title, next) => void plan(title, next)}
+          />
+        </Tabs.Content>
+        <Tabs.Content value="lists" className="pt-3">
+          <ListsPanel id={told.id} outage={outage} net={seen} placed={placed} zone={zone} />
+        </Tabs.Content>
+        <Tabs.Content value="kit" className="pt-3">
+          <KitPanel id={told.id} outage={outage} setups={known.setups} net={net} />
+        </Tabs.Content>
+        <Tabs.Content value="setup" className="pt-3">
+          <OutageSetup known={known} mayChange={leads} onKeep={keep} />
+        </Tabs.Content>
+      </Tabs.Root>
+    </Page>
+  );
+}
+
+/** What another plan would change, beside the one that stands. */
+function Beside({
+  proposal,
+  before,
+  wall,
+  outage,
+  zone,
+  onAdopt,
+  onThrow,
+}: {
+  proposal: Proposal;
+  before: readonly Placed[];
+  wall: number;
+  outage: Outage;
+  zone: string;
+  onAdopt: (() => void) | null;
+  onThrow: () => void;
+}) {
+  const name = (key: string) => {
+    const job = [...outage.jobs, ...proposal.outage.jobs].find((j) => j.key === key);
+    return job ? `${job.machine}, ${job.position}` : key;
+  };
+  const { words } = difference(
+    proposal.outage,
+    before,
+    proposal.planned.placed,
+    wall,
+    name,
+    shiftTimeIn(zone),
+  );
+  const { gap, bound, proven, looked } = proposal.planned;
+  return (
+    <section className="mb-3 border-2 border-brass p-3" aria-label={proposal.title} data-proposal>
+      <p className="kicker m-0 !text-brass">{proposal.title}</p>
+      <ul className="m-0 list-none columns-1 gap-8 p-0 md:columns-2">
+        {words.map((w) => (
+          <li key={w} className="leading-snug">
+            {w}
+          </li>
+        ))}
+      </ul>
+      <p className="m-0 text-sm text-muted">
+        {proven
+          ? `No plan is shorter: ${boundSaid(outage, bound.by)} holds it.`
+          : `${(100 * gap).toFixed(1)} % above what nothing can beat, by ${boundSaid(outage, bound.by)}; ${looked} plans looked at.`}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-3">
+        {onAdopt && (
+          <Button weight="solid" onClick={onAdopt}>
+            Adopt it
+          </Button>
+        )}
+        <Button onClick={onThrow}>Throw it away</Button>
+      </div>
+    </section>
+  );
+}
+
+/** The piece touched: what it is, who, what it needs, how long and from how many sheets that is known. */
+function ChosenPiece({
+  net,
+  placed,
+  chosen,
+  outage,
+  say,
+  onUnpin,
+}: {
+  net: ReturnType<typeof networkOf>;
+  placed: readonly Placed[];
+  chosen: string;
+  outage: Outage;
+  say: (m: number) => string;
+  onUnpin: (() => void) | null;
+}) {
+  const piece = net.pieces.get(chosen);
+  const at = placed.find((p) => p.id === chosen);
+  if (!piece || !at) return null;
+  const { duration } = piece;
+  const names = at.units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(' and ');
+  return (
+    <section
+      aria-label="The piece touched"
+      className="mt-2 flex flex-wrap items-center gap-x-8 gap-y-1 border-b border-faint py-2"
+      data-chosen={chosen}
+    >
+      <p className="m-0">
+        <span className="font-label text-lg font-semibold">
+          {piece.job.machine}, {piece.job.position}
+        </span>
+        : {piece.name}
+      </p>
+      <p className="m-0 figures">
+        {say(at.start)} to {say(at.finish)}
+      </p>
+      <p className="m-0">{names}</p>
+      {piece.tools.length > 0 && <p className="m-0 text-muted">{piece.tools.join(', ')}</p>}
+      <p className="m-0 text-muted">
+        {saidMinutes(duration.least)} to {saidMinutes(duration.most)}, mostly {saidMinutes(duration.likely)}:{' '}
+        {duration.sheets > 0 ? `from ${duration.sheets} sheets of this plant` : 'common practice'}
+      </p>
+      {piece.job.jobId && (
+        <Link className="text-steel underline underline-offset-4" to={`/jobs/${piece.job.jobId}`}>
+          Its sheet
+        </Link>
+      )}
+      {piece.pinned && onUnpin && (
+        <Button weight="bare" onClick={onUnpin}>
+          Take the pin out
+        </Button>
+      )}
+      {piece.state === 'ahead' && (
+        <p className="m-0 text-sm text-muted">
+          Drag it, or use the arrow keys: a quarter of an hour, or another hand.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,98 @@
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { useQueryClient } from '@tanstack/react-query';
+import { addDays, format, nextMonday } from 'date-fns';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { faultsOf } from '../data/asked.ts';
+import { newOutage, useOutages } from '../data/outages.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+/** A week from next Monday, one early shift: to begin from. Who and what there is, nobody has said yet. */
+function blank(name: string, by: string, now: Date): Outage {
+  const monday = nextMonday(now);
+  monday.setHours(6, 0, 0, 0);
+  const wall = addDays(monday, 4);
+  wall.setHours(14, 0, 0, 0);
+  return {
+    name,
+    startsAt: monday.toISOString(),
+    endsAt: wall.toISOString(),
+    shifts: [
+      {
+        name: 'Early',
+        from: '06:00',
+        to: '14:00',
+        breaks: [
+          { from: '09:00', to: '09:15' },
+          { from: '12:00', to: '12:30' },
+        ],
+        days: [1, 2, 3, 4, 5],
+      },
+    ],
+    crew: [{ id: 'first', name: by, skills: [], shift: 0, away: [] }],
+    tools: [],
+    windows: [],
+    jobs: [],
+    bindings: [],
+    pins: [],
+    plan: undefined,
+  };
+}
+
+/** Outages, the latest window first; a lead hand begins another. */
+export function OutagesPage() {
+  const outages = useOutages();
+  const { person } = useSession();
+  const client = useQueryClient();
+  const go = useNavigate();
+  const [name, setName] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const begin = async () => {
+    if (name.trim() === '') return setFault('What is it called?');
+    try {
+      const { told } = await newOutage(blank(name.trim(), person?.name ?? '', new Date()));
+      await client.invalidateQueries({ queryKey: ['outages'] });
+      go(`/outages/${told.id}`);
+    } catch (error) {
+      setFault(Object.values(faultsOf(error))[0] ?? null);
+    }
+  };
+  return (
+    <Page title="Outages" ways={[['/due', 'Due']]} corner={<Corner />}>
+      <ul className="m-0 list-none p-0">
+        {(outages.data ?? []).map((o) => (
+          <li key={o.id} className="border-b border-faint">
+            <Link
+              to={`/outages/${o.id}`}
+              className="flex min-h-14 flex-wrap items-center gap-x-6 py-1"
+              data-outage={o.id}
+            >
+              <span className="font-label text-xl font-semibold">{o.name}</span>
+              <span className="figures">
+                {format(new Date(o.startsAt), 'd MMM')} to {format(new Date(o.endsAt), 'd MMM yyyy, HH:mm')}
+              </span>
+              <span className="text-muted">{o.jobs} jobs</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {outages.data?.length === 0 && <p className="text-muted">No outage is planned.</p>}
+      {outages.isError && <Fault>{outages.error.message}</Fault>}
+      {person?.role === 'lead' && (
+        <div className="mt-4 flex max-w-xl items-end gap-4">
+          <div className="flex-1">
+            <TextField label="A new outage, called" value={name} onText={setName} />
+          </div>
+          <Button weight="solid" onClick={() => void begin()}>
+            Begin it
+          </Button>
+        </div>
+      )}
+      {fault && <Fault>{fault}</Fault>}
+    </Page>
+  );
+}

@@ -1,0 +1,176 @@
+import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
+import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
+import { Button } from '../ui/controls.tsx';
+import { boundSaid } from './change.ts';
+import { useRisk } from './use-planner.ts';
+
+/** How likely it is done by the wall, which jobs threaten that, and what would buy most. */
+export function RiskPanel({
+  outage,
+  net,
+  placed,
+  planned,
+  say,
+  onTry,
+}: {
+  outage: Outage;
+  net: OutageNetwork;
+  placed: readonly Placed[];
+  planned: Planned | null;
+  say: (m: number) => string;
+  onTry: ((title: string, next: Outage) => void) | null;
+}) {
+  const told = useRisk(net.network, placed, net.doubts, net.wall);
+  if (placed.length === 0) return <p className="text-muted">There is no plan yet to judge.</p>;
+  if (!told) return <p className="text-muted">Ten thousand outages are being tried …</p>;
+  const { risk } = told;
+  const name = (key: string) => {
+    const j = outage.jobs.find((x) => x.key === key);
+    return j ? `${j.machine}, ${j.position}` : key;
+  };
+  // Half of what 10 000 draws leave in doubt, 95 of 100.
+  const doubt = 1.96 * Math.sqrt((risk.chance * (1 - risk.chance)) / risk.draws);
+  const of100 = (p: number) =>
+    p > 0.995 && p < 1 ? 'over 99' : p < 0.005 && p > 0 ? 'under 1' : `${Math.round(100 * p)}`;
+  return (
+    <div
+      className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
+      data-risk={risk.chance.toFixed(4)}
+    >
+      <div>
+        <p className="m-0 text-2xl">
+          <span className="figures font-semibold">{of100(risk.chance)}</span> in 100 are done by the wall
+          <span className="text-base text-muted"> ± {(100 * doubt).toFixed(1)}</span>
+        </p>
+        <Scale ends={risk.ends} wall={net.wall} say={say} />
+        <p className="m-0 text-sm text-muted">
+          {risk.draws.toLocaleString('en')} outages tried: each piece as long as it may take, surveys that
+          fail as often as they do, the crew in the order of the plan.
+        </p>
+        {planned && (
+          <p className="m-0 mt-2 text-sm">
+            Nothing can be done before {say(planned.bound.end)}, by {boundSaid(outage, planned.bound.by)}: the
+            throat.
+          </p>
+        )}
+        {onTry && planned && (
+          <div className="mt-2 flex flex-wrap gap-2">
+            {buys(outage, planned, net).map(([title, what]) => (
+              <Button key={title} className="!text-base" onClick={() => onTry(title, supposed(outage, what))}>
+                {title}?
+              </Button>
+            ))}
+          </div>
+        )}
+      </div>
+      <div>
+        <h2 className="kicker m-0 border-b border-rule pb-1">What threatens it</h2>
+        <ol className="m-0 list-none p-0">
+          {risk.groups
+            .filter((g) => g.onPath > 0.01)
+            .slice(0, 7)
+            .map((g) => (
+              <li
+                key={g.group}
+                className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-faint py-1.5"
+              >
+                <span className="font-label text-lg font-semibold">{name(g.group)}</span>
+                <span className="text-sm">
+                  holds up the end in {of100(g.onPath)} of 100
+                  {risk.chance < 0.995 ? `, in ${of100(g.threatens)} of the late ones` : ''}; itself done by
+                  the wall in {of100(g.chance)}
+                </span>
+              </li>
+            ))}
+        </ol>
+      </div>
+    </div>
+  );
+}
+
+/** What might be bought, by what holds the end: another tool, another hand for what is scarce. */
+function buys(outage: Outage, planned: Planned, net: OutageNetwork): Array<[title: string, what: WhatIf]> {
+  const tool = outage.tools.find((t) => t.name === planned.bound.by);
+  const load = new Map<string, number>();
+  for (const p of planned.placed) {
+    const piece = net.pieces.get(p.id);
+    if (piece?.skill && piece.state === 'ahead')
+      load.set(piece.skill, (load.get(piece.skill) ?? 0) + (p.finish - p.start));
+  }
+  const scarce = [...load]
+    .map(
+      ([skill, minutes]) =>
+        [
+          skill,
+          minutes / Math.max(1, outage.crew.filter((c) => (c.skills as string[]).includes(skill)).length),
+        ] as const,
+    )
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, 2);
+  return [
+    ...(tool ? [[`Another ${tool.name}`, { kind: 'another', tool: tool.name }] as [string, WhatIf]] : []),
+    ...scarce.map(([skill]): [string, WhatIf] => [
+      `One more for ${skill}`,
+      { kind: 'one more', skill: skill as never },
+    ]),
+  ];
+}
+
+/** Early, middle and late end on a tape, and where the wall stands. */
+function Scale({
+  ends,
+  wall,
+  say,
+}: {
+  ends: { p5: number; p50: number; p95: number };
+  wall: number;
+  say: (m: number) => string;
+}) {
+  const [from, to] = [Math.min(ends.p5, wall), Math.max(ends.p95, wall)];
+  const x = (m: number) => 70 + (560 * (m - from)) / (to - from || 1);
+  return (
+    <svg
+      viewBox="0 0 700 92"
+      className="block w-full max-w-2xl"
+      role="img"
+      aria-label={`Five in a hundred end before ${say(ends.p5)}, half before ${say(ends.p50)}, ninety-five before ${say(ends.p95)}; the wall stands at ${say(wall)}`}
+    >
+      <line x1={x(ends.p5)} x2={x(ends.p95)} y1="46" y2="46" stroke="var(--ink)" strokeWidth="9" />
+      <path d={`M${x(ends.p50)} 30v32`} stroke="var(--brass)" strokeWidth="4" />
+      <line x1={x(wall)} x2={x(wall)} y1="18" y2="74" stroke="var(--ink)" strokeWidth="5" />
+      {(
+        [
+          [ends.p5, '5 of 100', 88],
+          [ends.p50, 'half', 24],
+          [ends.p95, '95 of 100', 88],
+        ] as const
+      ).map(([m, words, y]) => (
+        <text
+          key={words}
+          x={x(m)}
+          y={y}
+          textAnchor="middle"
+          fontSize="14"
+          fill="var(--muted)"
+          fontFamily="var(--font-label)"
+        >
+          {words} {say(m)}
+        </text>
+      ))}
+      <text
+        x={x(wall)}
+        y="13"
+        textAnchor={x(wall) > 560 ? 'end' : 'middle'}
+        fontSize="14"
+        fontWeight="600"
+        fill="var(--ink)"
+        fontFamily="var(--font-label)"
+      >
+        the wall {say(wall)}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,108 @@
+import { SKILLS } from '@fulcrant/core/engine/trade';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { momentAt } from '@fulcrant/core/planning/shifts';
+import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
+import { useState } from 'react';
+import { Choice } from '../ui/Choice.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+type Kind = WhatIf['kind'];
+const KINDS: ReadonlyArray<readonly [Kind, string]> = [
+  ['ill', 'one of the crew is away'],
+  ['late', 'a tool comes late'],
+  ['drop', 'a job is left out'],
+  ['wall', 'the wall moves'],
+  ['one more', 'one more hand'],
+  ['another', 'one more of a tool'],
+];
+
+/** Something that might happen: planned beside, told in words, adopted or thrown away. */
+export function WhatIfPanel({
+  outage,
+  now,
+  busy,
+  onTry,
+}: {
+  outage: Outage;
+  now: number;
+  zone: string;
+  busy: boolean;
+  onTry: (title: string, next: Outage) => void;
+}) {
+  const [kind, setKind] = useState<Kind>('ill');
+  const [what, setWhat] = useState('');
+  const [hours, setHours] = useState('24');
+  const [fault, setFault] = useState<string | null>(null);
+  const list: ReadonlyArray<readonly [string, string]> =
+    kind === 'ill'
+      ? outage.crew.map((c) => [c.id, c.name])
+      : kind === 'late' || kind === 'another'
+        ? outage.tools.map((t) => [t.name, t.name])
+        : kind === 'drop'
+          ? outage.jobs.map((j) => [j.key, `${j.machine}, ${j.position}`])
+          : kind === 'one more'
+            ? SKILLS.map((s) => [s, s])
+            : [];
+  const timed = kind === 'ill' || kind === 'late' || kind === 'wall';
+  const go = () => {
+    const h = Number(hours.replace(',', '.'));
+    if (timed && !(Number.isFinite(h) && Math.abs(h) <= 24 * 60 && h !== 0))
+      return setFault('How many hours? A number, for example 24.');
+    if (list.length > 0 && !list.some(([v]) => v === what)) return setFault('Choose from the list first.');
+    setFault(null);
+    const from = momentAt(outage, now);
+    const till = momentAt(outage, now + 60 * h);
+    const said = list.find(([v]) => v === what)?.[1] ?? '';
+    const asked: [string, WhatIf] = {
+      ill: [`${said} away for ${h} h`, { kind: 'ill', who: what, from, to: till }],
+      late: [`${said} not before ${h} h from now`, { kind: 'late', tool: what, until: till }],
+      drop: [`Without ${said}`, { kind: 'drop', job: what }],
+      wall: [
+        `The wall ${Math.abs(h)} h ${h > 0 ? 'later' : 'sooner'}`,
+        { kind: 'wall', to: new Date(Date.parse(outage.endsAt) + h * 3_600_000).toISOString() },
+      ],
+      'one more': [`One more for ${said}`, { kind: 'one more', skill: what }],
+      another: [`Another ${said}`, { kind: 'another', tool: what }],
+    }[kind] as [string, WhatIf];
+    if (asked[1].kind === 'ill' && h < 0)
+      return setFault('Away from now on: a number of hours above nothing.');
+    onTry(`What if: ${asked[0]}`, supposed(outage, asked[1]));
+  };
+  return (
+    <div
+      className="grid max-w-4xl items-end gap-x-6 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_8rem_auto]"
+      data-what-if
+    >
+      <div>
+        <span className="kicker">What if</span>
+        <Choice
+          label="What if"
+          value={kind}
+          options={KINDS}
+          onChange={(k) => {
+            setKind(k);
+            setWhat('');
+          }}
+        />
+      </div>
+      {list.length > 0 ? (
+        <div>
+          <span className="kicker">Which</span>
+          <Choice label="Which" value={what} options={list} onChange={setWhat} />
+        </div>
+      ) : (
+        <span />
+      )}
+      {timed ? <TextField label="Hours" value={hours} onText={setHours} inputMode="decimal" /> : <span />}
+      <Button weight="solid" disabled={busy} onClick={go}>
+        Try it
+      </Button>
+      {fault && (
+        <div className="md:col-span-4">
+          <Fault>{fault}</Fault>
+        </div>
+      )}
+    </div>
+  );
+}

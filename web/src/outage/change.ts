@@ -1,0 +1,100 @@
+import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import { carriedOn, type Planned } from '@fulcrant/core/arithmetic/planning/search';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { momentAt } from '@fulcrant/core/planning/shifts';
+import { type Known, networkOf, type OutageNetwork } from '@fulcrant/core/planning/tasks';
+
+/** The plan as it was adopted, as the planner takes it. */
+export const adopted = (outage: Outage): Placed[] =>
+  (outage.plan?.placed ?? []).map((p) => ({ id: p.task, start: p.start, finish: p.finish, units: p.units }));
+
+/** An outage with a plan adopted in it. What has no place is left out: it is said beside the board. */
+export const withPlan = (outage: Outage, planned: Planned, at: string): Outage => ({
+  ...outage,
+  plan: {
+    madeAt: at,
+    end: planned.end,
+    bound: planned.bound.end,
+    by: planned.bound.by.slice(0, 400),
+    placed: planned.placed
+      .filter((p) => Number.isFinite(p.finish))
+      .map((p) => ({ task: p.id, start: p.start, finish: p.finish, units: [...p.units] })),
+  },
+});
+
+/** What stands in the way of a plan, as a sentence with the names people use. */
+export function saidBroken(
+  net: OutageNetwork,
+  broken: Planned['broken'][number],
+  say: (m: number) => string,
+  placed: readonly Placed[],
+): string {
+  const piece = net.pieces.get(broken.task);
+  const name = piece ? `${piece.job.machine}, ${piece.job.position}: ${piece.name}` : broken.task;
+  const other = /^waits for (.+)$/.exec(broken.why)?.[1];
+  const waits = other ? net.pieces.get(other) : undefined;
+  if (waits) {
+    const done = placed.find((p) => p.id === other)?.finish;
+    return `${name} waits for ${waits.job.machine}, ${waits.job.position}: ${waits.name}${done !== undefined && Number.isFinite(done) ? `, done at ${say(done)}` : ''}.`;
+  }
+  if (piece?.skill && !piece.waits && broken.why.startsWith('has no place'))
+    return `${name} ${broken.why}; it takes ${piece.hands === 1 ? 'a hand' : `${piece.hands} hands`} for ${piece.skill}.`;
+  return `${name} ${broken.why}.`;
+}
+
+export type Moved = { outage: Outage; planned: Planned } | { refused: string };
+
+/**
+ * A piece put elsewhere by hand: pinned there, all else carried on round it. Refused with the reason where it would break a binding, a
+ * shift, a skill, a tool, or lie in the past; then nothing changes.
+ */
+export function moved(
+  outage: Outage,
+  known: Known,
+  placed: readonly Placed[],
+  piece: string,
+  start: number,
+  unit: string | null,
+  say: (minutes: number) => string,
+): Moved {
+  const before = networkOf(outage, known);
+  const it = before.pieces.get(piece);
+  if (it?.state !== 'ahead') return { refused: 'What is begun or done is never moved.' };
+  if (start < before.now) return { refused: 'That lies in the past.' };
+  const hand = outage.crew.find((c) => c.id === unit);
+  if (hand && it.skill && !hand.skills.includes(it.skill))
+    return { refused: `${hand.name} is not down for ${it.skill}.` };
+  const there = placed.find((p) => p.id === piece);
+  // Where it takes several, those who were at it stay, and the lane it was dropped on takes part.
+  const by = hand
+    ? [hand.id, ...(there?.units ?? []).filter((u) => u !== hand.id)].slice(0, Math.max(1, it.hands))
+    : [...(there?.units ?? [])];
+  const then: Outage = {
+    ...outage,
+    pins: [
+      ...outage.pins.filter((p) => p.task !== piece),
+      { task: piece, startsAt: momentAt(outage, start), by },
+    ],
+  };
+  const net = networkOf(then, known);
+  const planned = carriedOn(net.network, placed);
+  const [first] = [
+    ...planned.broken.filter((b) => b.task === piece),
+    ...planned.broken.filter((b) => b.task !== piece),
+  ];
+  if (first) return { refused: saidBroken(net, first, say, planned.placed) };
+  return { outage: then, planned };
+}
+
+/** A piece let go again: wherever the plan takes it. */
+export const unpinned = (outage: Outage, piece: string): Outage => ({
+  ...outage,
+  pins: outage.pins.filter((p) => p.task !== piece),
+});
+
+/** What holds the end, by names: a chain, a tool, some of the crew. */
+export const boundSaid = (outage: Outage, by: string): string =>
+  by
+    .split(', ')
+    .map((u) => outage.crew.find((c) => c.id === u)?.name ?? u)
+    .join(', ');

@@ -1,0 +1,79 @@
+import type { Network, Placed } from '@fulcrant/core/arithmetic/planning/network';
+import type { Doubt, Risk } from '@fulcrant/core/arithmetic/planning/risk';
+import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { PlannerAnswer, PlannerQuestion } from './planner.worker.ts';
+
+/** How long a plan is looked for unless it is found to be the shortest before. */
+export const SECONDS = 5;
+
+export type Planning = { share: number; best: Planned | null; running: boolean; fault: string | null };
+const IDLE: Planning = { share: 0, best: null, running: false, fault: null };
+
+function useWorker(hear: (answer: PlannerAnswer) => void) {
+  const worker = useRef<Worker | null>(null);
+  const heard = useRef(hear);
+  useEffect(() => {
+    heard.current = hear;
+  });
+  useEffect(() => {
+    const made = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = made;
+    made.onmessage = (e: MessageEvent<PlannerAnswer>) => heard.current(e.data);
+    return () => {
+      made.terminate();
+      worker.current = null;
+    };
+  }, []);
+  return useCallback((q: PlannerQuestion) => worker.current?.postMessage(q), []);
+}
+
+/** A plan looked for in a worker: how far it is, the best so far, and a way to stop it. */
+export function usePlanner() {
+  const [state, setState] = useState<Planning>(IDLE);
+  const asked = useRef(0);
+  const done = useRef<((planned: Planned | null) => void) | null>(null);
+  const post = useWorker((a) => {
+    if ('risk' in a || a.id < asked.current - 1) return;
+    if ('fault' in a) {
+      setState({ ...IDLE, fault: a.fault });
+      done.current?.(null);
+      return;
+    }
+    setState({ share: a.share, best: a.planned, running: !a.done, fault: null });
+    if (a.done) done.current?.(a.planned);
+  });
+  const plan = useCallback(
+    (network: Network, seconds = SECONDS): Promise<Planned | null> => {
+      asked.current += 1;
+      setState({ ...IDLE, running: true });
+      post({ id: asked.current, does: 'plan', network, seed: 1, seconds });
+      return new Promise((told) => {
+        done.current = told;
+      });
+    },
+    [post],
+  );
+  const stop = useCallback(() => {
+    asked.current += 1;
+    post({ id: asked.current, does: 'stop' });
+  }, [post]);
+  return { ...state, plan, stop };
+}
+
+/** How likely a plan is done by the wall, drawn in a worker anew whenever the plan changes. */
+export function useRisk(network: Network, placed: readonly Placed[], doubts: Doubt[], wall: number) {
+  const [risk, setRisk] = useState<{ risk: Risk; ms: number } | null>(null);
+  const asked = useRef(0);
+  const post = useWorker((a) => {
+    if ('risk' in a && a.id === asked.current) setRisk({ risk: a.risk, ms: a.ms });
+  });
+  const key = JSON.stringify([placed.map((p) => [p.id, Math.round(p.start)]), wall]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the plan itself counts, not its objects
+  useEffect(() => {
+    asked.current += 1;
+    if (placed.length === 0) return setRisk(null);
+    post({ id: asked.current, does: 'risk', network, placed: [...placed], doubts, wall });
+  }, [key, post]);
+  return risk;
+}
