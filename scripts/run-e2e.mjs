@@ -8,8 +8,8 @@ ensurePackages(['mariadb-server', 'chromium']);
 ensureModules();
 const [what = '', of] = process.argv.slice(2);
 const name = of === undefined ? what : `${what}-${of}`;
-if (!['bench', 'bench-server', 'screenshots'].includes(name)) {
-  console.error('Usage: node scripts/run-e2e.mjs bench [server]|screenshots');
+if (!['bench', 'bench-server', 'bench-planner', 'screenshots'].includes(name)) {
+  console.error('Usage: node scripts/run-e2e.mjs bench [server|planner]|screenshots');
   process.exit(2);
 }
 const { buildAll, bundle } = await import('./build.mjs');

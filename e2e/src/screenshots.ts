@@ -111,8 +111,12 @@ try {
     await p.locator('main svg[role="img"]').first().waitFor();
     await p.evaluate(() => scrollTo(0, 0));
   });
-  await page.setViewportSize({ width: 800, height: 1280 });
-  await shot('tablet-portrait', press);
+  const { outages } = await (await page.request.get(`${plant.url}/api/outages`)).json();
+  await shot('outage', `/outages/${outages[0].id}`, 'day', async (p) => {
+    await p.getByRole('radio', { name: 'Day' }).click();
+    await p.locator('[data-risk]').waitFor();
+    await p.locator('button[data-piece]').nth(4).click();
+  });
 } finally {
   await plant.close();
 }

@@ -5,6 +5,8 @@ import type { TradeTask } from '../engine/trade.ts';
 export const BREAK_MINUTES = 60;
 /** Fewer sheets than this tell nothing of a trade yet. */
 export const LEAST_SHEETS = 3;
+/** Fewer than this tell how long it takes mostly, and not yet how far it may stray. */
+const FOR_SPREAD = 12;
 
 export type Duration = {
   least: number;
@@ -68,7 +70,8 @@ const quantile = (sorted: readonly number[], q: number): number => {
 
 /**
  * How long the pieces of a trade take, from the plant’s own sheets where there are enough: the median, and the tenth and ninetieth of a
- * hundred, a piece at least a minute; common practice, from the trade itself, where there are fewer than three.
+ * hundred, a piece at least a minute; common practice, from the trade itself, where there are fewer than three. Under a dozen sheets the
+ * spread is no narrower than common practice has it, in proportion: three jobs alike prove nothing about the fourth.
  * @param sheets of each signed job, minutes by step
  */
 export function durationsOf(
@@ -88,12 +91,14 @@ export function durationsOf(
         return [task.id, { least, likely, most, sheets: 0 }];
       }
       const likely = Math.max(1, quantile(took, 0.5));
+      const [least, usual, most] = task.minutes;
+      const few = took.length < FOR_SPREAD;
       return [
         task.id,
         {
-          least: Math.max(1, Math.min(likely, quantile(took, 0.1))),
+          least: Math.max(1, Math.min(likely, quantile(took, 0.1), few ? (likely * least) / usual : likely)),
           likely,
-          most: Math.max(likely, quantile(took, 0.9)),
+          most: Math.max(likely, quantile(took, 0.9), few ? (likely * most) / usual : likely),
           sheets: took.length,
         },
       ];

@@ -98,8 +98,17 @@ describe('pieces of an outage', () => {
     expect(durationsOf(tasks, [sheet(1), sheet(1)]).driveup).toMatchObject({ likely: 45, sheets: 0 });
     const own = durationsOf(tasks, [sheet(1), sheet(2), sheet(3)]);
     expect(own.driveup).toMatchObject({ likely: 40, sheets: 3 });
-    expect(own.driveup?.least).toBeCloseTo(24, 6);
-    expect(own.driveup?.most).toBeCloseTo(56, 6);
+    // Three sheets: no narrower than common practice, 25, 45, 90 minutes, in proportion.
+    expect(own.driveup?.least).toBeCloseTo((40 * 25) / 45, 6);
+    expect(own.driveup?.most).toBeCloseTo(80, 6);
+    // A dozen: their own tenth and ninetieth of a hundred.
+    const dozen = durationsOf(
+      tasks,
+      Array.from({ length: 12 }, (_, i) => sheet(1 + i / 11)),
+    ).driveup;
+    expect(dozen).toMatchObject({ sheets: 12, likely: expect.closeTo(30, 4) });
+    expect(dozen?.least).toBeCloseTo(22, 4);
+    expect(dozen?.most).toBeCloseTo(38, 4);
     expect(own.survey?.sheets).toBe(0);
   });
 

@@ -41,32 +41,34 @@ const empty = (name: string): string =>
     '\r\n',
   );
 
-/** Everything that falls due, as one calendar. A calibration is due on a day, a reading at a time. */
-export function calendarOf(lines: readonly DueLine[], name: string): string {
-  if (lines.length === 0) return empty(name);
-  return written(
-    lines.map((d): EventAttributes => {
-      const day = new Date(d.at);
-      const shared = {
-        uid: `${d.jobId ?? d.gaugeId}-${d.what.replace(/\W+/g, '-').toLowerCase()}@fulcrant`,
-        title: d.position ? `${d.what}: ${d.machine}, ${d.position}` : `${d.what}: ${d.machine}`,
-        ...(d.number ? { description: `From sheet ${d.number}.` } : {}),
-        productId: 'fulcrant',
-      };
-      return d.gaugeId
-        ? {
-            ...shared,
-            start: [day.getUTCFullYear(), day.getUTCMonth() + 1, day.getUTCDate()],
-            duration: { days: 1 },
-          }
-        : {
-            ...shared,
-            start: stamp(day.getTime()),
-            startInputType: 'utc',
-            startOutputType: 'utc',
-            duration: { minutes: d.minutes },
-          };
-    }),
-    name,
-  );
+/** Everything that falls due, and more where there is more, as one calendar. A calibration is due on a day, a reading at a time. */
+export function calendarOf(
+  lines: readonly DueLine[],
+  name: string,
+  more: readonly EventAttributes[] = [],
+): string {
+  if (lines.length + more.length === 0) return empty(name);
+  const due = lines.map((d): EventAttributes => {
+    const day = new Date(d.at);
+    const shared = {
+      uid: `${d.jobId ?? d.gaugeId}-${d.what.replace(/\W+/g, '-').toLowerCase()}@fulcrant`,
+      title: d.position ? `${d.what}: ${d.machine}, ${d.position}` : `${d.what}: ${d.machine}`,
+      ...(d.number ? { description: `From sheet ${d.number}.` } : {}),
+      productId: 'fulcrant',
+    };
+    return d.gaugeId
+      ? {
+          ...shared,
+          start: [day.getUTCFullYear(), day.getUTCMonth() + 1, day.getUTCDate()],
+          duration: { days: 1 },
+        }
+      : {
+          ...shared,
+          start: stamp(day.getTime()),
+          startInputType: 'utc',
+          startOutputType: 'utc',
+          duration: { minutes: d.minutes },
+        };
+  });
+  return written([...due, ...more], name);
 }

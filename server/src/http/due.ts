@@ -1,8 +1,23 @@
+import type { EventAttributes } from 'ics';
 import { calendarOf } from '../export/due-calendar.ts';
-import { dueOf, feedMade, feedStands, makeFeed, revokeFeed } from '../store/due.ts';
+import { outageEvents } from '../export/outage-files.ts';
+import { dueOf, feedMade, feedOf, makeFeed, revokeFeed } from '../store/due.ts';
+import { outages } from '../store/outages.ts';
 import { plantOf } from '../store/plant.ts';
+import { plannedOf } from './outages.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';
+import { EVERYONE_SIGNED_IN, type House, type Route } from './routes.ts';
+
+/** Pieces of outages still to end that are planned for a hand of that name. */
+async function ownPieces(db: House['db'], name: string): Promise<EventAttributes[]> {
+  const now = new Date().toISOString();
+  const coming = (await outages(db)).filter((o) => o.outage.endsAt >= now);
+  const planned = await Promise.all(coming.map((o) => plannedOf(db, o)));
+  return planned.flatMap((p) => {
+    const who = p.outage.crew.find((c) => c.name === name);
+    return who ? outageEvents(p, p.told.id, who.id) : [];
+  });
+}
 
 /** What falls due over the whole plant, and as a calendar by a private link. */
 export const due: Route[] = [
@@ -39,10 +54,16 @@ export const due: Route[] = [
     who: 'anyone',
     async run({ ctx, house, params }) {
       const token = (params.token ?? '').replace(/\.ics$/, '');
-      if (!/^[A-Za-z0-9_-]{32}$/.test(token) || !(await feedStands(house.db, token)))
+      const name = /^[A-Za-z0-9_-]{32}$/.test(token) ? await feedOf(house.db, token) : null;
+      if (name === null)
         throw new Problem(404, 'There is no calendar at this address, or its link was revoked.');
       const { site } = await plantOf(house.db);
-      ctx.body = calendarOf(await dueOf(house.db), `${site}: what falls due`);
+      // What falls due, and the pieces of outages that are the reader’s own.
+      ctx.body = calendarOf(
+        await dueOf(house.db),
+        `${site}: what falls due`,
+        await ownPieces(house.db, name),
+      );
       ctx.type = 'text/calendar; charset=utf-8';
     },
   },

@@ -87,6 +87,22 @@ describe('an outage', () => {
     expect((await fetched(`/api/outages/${id}/plan.ics?who=nobody`)).status).toBe(404);
   });
 
+  it('stands in the private calendar of whoever is in the crew, beside what falls due', async () => {
+    const { path } = (await asta('POST', '/api/due/feed', {})).body;
+    const text = await (await fetch(`${house.url}${path}`)).text();
+    const events = new ICAL.Component(ICAL.parse(text))
+      .getAllSubcomponents('vevent')
+      .map((e) => new ICAL.Event(e));
+    const { known } = await theStop();
+    const own = events.filter((e) => e.uid.startsWith(known.told.id));
+    expect(own.length).toBeGreaterThan(2);
+    expect(events.length).toBeGreaterThan(own.length);
+    // Oskar is in no crew: nothing of it is his.
+    const oskar = await caller(house.url, 'Oskar');
+    const his = await (await fetch(`${house.url}${(await oskar('POST', '/api/due/feed', {})).body.path}`)).text();
+    expect(his).not.toContain(known.told.id);
+  });
+
   it('goes out as tables and on paper', async () => {
     const { known } = await theStop();
     const { id } = known.told;

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { kitOf } from '@fulcrant/core/planning/kit';
-import { type Outage, outageSchema } from '@fulcrant/core/planning/outage';
+import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
 import { networkOf } from '@fulcrant/core/planning/tasks';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
@@ -37,25 +37,22 @@ async function knownOutage(house: House, id: string | undefined) {
 const within = (faults: ReadonlyArray<{ path: string; message: string }>) =>
   faults.map((f) => ({ ...f, path: f.path.replace(/^outage\./, '') }));
 
-async function planOf(house: House, id: string | undefined) {
-  const told = await knownOutage(house, id);
-  const { setups, progress } = await jobsOf(house.db, told.outage);
+/** An outage with its plan as it was adopted, and all its pieces stand for. */
+export async function plannedOf(db: House['db'], told: OutageTold) {
+  const { setups, progress } = await jobsOf(db, told.outage);
   const net = networkOf(told.outage, {
     zone: ZONE,
     at: new Date().toISOString(),
     setups,
     progress,
-    durations: await plantDurations(house.db),
+    durations: await plantDurations(db),
   });
-  return {
-    told,
-    setups,
-    net,
-    outage: told.outage,
-    placed: (told.outage.plan?.placed ?? []).map((p) => ({ ...p, id: p.task })),
-    zone: ZONE,
-  };
+  const placed = (told.outage.plan?.placed ?? []).map((p) => ({ ...p, id: p.task }));
+  return { told, setups, net, outage: told.outage, placed, zone: ZONE };
 }
+
+const planOf = async (house: House, id: string | undefined) =>
+  plannedOf(house.db, await knownOutage(house, id));
 
 const attach = (ctx: Context, outage: Outage, ending: string, type: string) => {
   ctx.attachment(`${outage.name.replace(/[^\p{L}\p{N} -]/gu, '').slice(0, 60) || 'outage'}.${ending}`);

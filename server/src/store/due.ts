@@ -102,12 +102,12 @@ export async function feedMade(db: Database, personId: string): Promise<string |
   ]);
   return row ? new Date(row.made_at).toISOString() : null;
 }
-/** Whose link it is; null where it is nobody’s, or theirs who is retired. */
-export async function feedStands(db: Database, token: string): Promise<boolean> {
-  const rows = await rowsOf(
+/** Whose link it is, by name; null where it is nobody’s, or theirs who is retired. */
+export async function feedOf(db: Database, token: string): Promise<string | null> {
+  const [row] = await rowsOf<{ name: string }>(
     db,
-    'SELECT 1 FROM feeds f JOIN people p ON p.id = f.person_id WHERE f.token_hash = ? AND p.retired_at IS NULL',
+    'SELECT p.name FROM feeds f JOIN people p ON p.id = f.person_id WHERE f.token_hash = ? AND p.retired_at IS NULL',
     [digest(token)],
   );
-  return rows.length > 0;
+  return row?.name ?? null;
 }

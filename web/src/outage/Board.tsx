@@ -12,6 +12,8 @@ const LANE = 56;
 const TAPE = 34;
 const NAMES = 116;
 const RUNS = 46;
+/** A piece thinner than this is no target. WCAG 2.2, 2.5.8. */
+const TOUCH = 24;
 
 type Props = {
   outage: Outage;
@@ -233,7 +235,7 @@ export function Board({ outage, net, placed, zone, zoom, chosen, onChoose, onMov
                 start={p.start}
                 finish={p.finish}
                 left={NAMES + x(p.start)}
-                width={Math.max(9, x(p.finish) - x(p.start))}
+                width={Math.max(3, x(p.finish) - x(p.start))}
                 lane={laneOf.get(u) ?? 0}
                 chosen={chosen === p.id}
                 said={`${shift(momentAt(outage, p.start))} to ${shift(momentAt(outage, p.finish))}`}
@@ -287,6 +289,15 @@ type CollarProps = {
   onKey: (id: string, unit: string, minutes: number, lanes: number) => void;
 };
 
+/** What stands on a collar where there is room. */
+const Words = ({ piece, width }: { piece: Piece; width: number }) =>
+  width > 34 ? (
+    <span className="block px-1 pt-1">
+      <span className="block truncate font-label text-[0.85rem] font-semibold">{piece.job.machine}</span>{' '}
+      <span className="block truncate pt-0.5 text-[0.7rem]">{piece.name}</span>
+    </span>
+  ) : null;
+
 const KEYS: Record<string, readonly [minutes: number, lanes: number]> = {
   ArrowLeft: [-STEP, 0],
   ArrowRight: [STEP, 0],
@@ -316,6 +327,24 @@ const Collar = memo(
         : piece.state === 'begun'
           ? 'bg-paper border-brass border-[3px]'
           : 'bg-paper border-ink';
+    const place = { left, width, top: TAPE + lane * LANE + 5, height: LANE - 10 };
+    // Too thin to touch at this zoom, or nothing to be moved any more: drawn, and told by the lists; the mouse may still point at it.
+    if (width < TOUCH || piece.state !== 'ahead')
+      return (
+        // Only for the mouse: the keyboard has it in the lists.
+        <div
+          onClick={() => onChoose(piece.id)}
+          aria-hidden="true"
+          data-piece={piece.id}
+          data-state={piece.state}
+          data-start={said}
+          data-pinned={piece.pinned}
+          className={`absolute overflow-hidden border leading-none ${look} ${chosen ? 'z-20 outline outline-[3px] outline-steel' : ''}`}
+          style={place}
+        >
+          <Words piece={piece} width={width} />
+        </div>
+      );
     const key = (e: KeyboardEvent) => {
       const by = KEYS[e.key];
       if (!by || !mayMove) return;
@@ -329,17 +358,15 @@ const Collar = memo(
         {...drag.listeners}
         onKeyDown={key}
         onClick={() => onChoose(piece.id)}
-        aria-label={`${piece.job.machine}, ${piece.job.position}: ${piece.name}, ${said}, ${piece.state}${piece.pinned ? ', pinned' : ''}`}
+        aria-label={`${piece.job.machine} ${piece.name}, ${piece.job.position}, ${said}, ${piece.state}${piece.pinned ? ', pinned' : ''}`}
         aria-pressed={chosen}
         data-piece={piece.id}
         data-state={piece.state}
         data-start={said}
+        data-pinned={piece.pinned}
         className={`absolute overflow-hidden border text-left leading-none touch-none ${look} ${chosen ? 'z-20 outline outline-[3px] outline-steel' : 'z-0'} ${mayMove ? 'cursor-grab' : ''}`}
         style={{
-          left,
-          width,
-          top: TAPE + lane * LANE + 5,
-          height: LANE - 10,
+          ...place,
           transform: drag.transform
             ? `translate3d(${drag.transform.x}px, ${drag.transform.y}px, 0)`
             : undefined,
@@ -348,14 +375,7 @@ const Collar = memo(
         {piece.pinned && (
           <span aria-hidden="true" className="absolute right-0.5 top-0.5 size-2.5 rounded-full bg-stop" />
         )}
-        {width > 34 && (
-          <span className="block px-1 pt-1">
-            <span className="block truncate font-label text-[0.85rem] font-semibold">
-              {piece.job.machine}
-            </span>
-            <span className="block truncate pt-0.5 text-[0.7rem]">{piece.name}</span>
-          </span>
-        )}
+        <Words piece={piece} width={width} />
       </button>
     );
   },

@@ -4,6 +4,7 @@ import { momentAt } from '@fulcrant/core/planning/shifts';
 import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
 import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet/when';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Choice } from '../ui/Choice.tsx';
 
 const LINK = 'inline-flex min-h-12 items-center px-2 text-steel underline underline-offset-4';
@@ -52,6 +53,14 @@ export function ListsPanel({
               until {say(momentAt(outage, first.finish)).slice(11)}
               {piece.tools.length > 0 ? ` · ${piece.tools.join(', ')}` : ''}
             </p>
+            {piece.job.jobId && (
+              <Link
+                className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+                to={`/jobs/${piece.job.jobId}`}
+              >
+                Its sheet
+              </Link>
+            )}
           </div>
         ) : (
           <p className="text-muted">Nothing is planned for this hand.</p>

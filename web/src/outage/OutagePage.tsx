@@ -17,7 +17,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { Board } from './Board.tsx';
-import { adopted, boundSaid, moved, saidBroken, unpinned, withPlan } from './change.ts';
+import { adopted, boundOf, boundSaid, moved, saidBroken, unpinned, withPlan } from './change.ts';
 import { KitPanel } from './KitPanel.tsx';
 import { ListsPanel } from './ListsPanel.tsx';
 import { OutageSetup } from './OutageSetup.tsx';
@@ -48,7 +48,9 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   const client = useQueryClient();
   const { person } = useSession();
   const leads = person?.role === 'lead';
-  const [zoom, setZoom] = useState<Zoom>('outage');
+  const [zoom, setZoom] = useState<Zoom>(
+    () => ZOOMS.find(([z]) => z === sessionStorage.getItem('fulcrant.zoom'))?.[0] ?? 'outage',
+  );
   const [chosen, setChosen] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [proposal, setProposal] = useState<Proposal | null>(null);
@@ -90,13 +92,13 @@ function OutageSheet({ known }: { known: OutageKnown }) {
     if (found) setProposal({ title, outage: next, planned: found });
   };
   const adopt = async (p: Proposal) => {
-    if (await keep(withPlan(p.outage, p.planned, known.at))) setProposal(null);
+    if (await keep(withPlan(p.outage, p.planned, p.planned.bound, known.at))) setProposal(null);
   };
   const move = (piece: string, start: number, unit: string | null) => {
     const then = moved(outage, facts, placed, piece, start, unit, say);
     setChosen(piece);
     if ('refused' in then) return setFault(then.refused);
-    void keep(withPlan(then.outage, then.planned, known.at));
+    void keep(withPlan(then.outage, then.planned, boundOf(outage), known.at));
   };
   const end = proposal?.planned.end ?? going?.end ?? null;
   const broken = (proposal?.planned ?? going)?.broken ?? [];
@@ -123,7 +125,11 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           type="single"
           aria-label="How much of it is seen"
           value={zoom}
-          onValueChange={(z) => z && setZoom(z as Zoom)}
+          onValueChange={(z) => {
+            if (!z) return;
+            setZoom(z as Zoom);
+            sessionStorage.setItem('fulcrant.zoom', z);
+          }}
           className="ml-auto flex"
         >
           {ZOOMS.map(([z, words]) => (
@@ -222,7 +228,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
             outage={proposal?.outage ?? outage}
             net={seen}
             placed={placed}
-            planned={proposal?.planned ?? going}
+            bound={proposal?.planned.bound ?? boundOf(outage)}
             say={say}
             onTry={leads && outage.plan ? (title, next) => void plan(title, next) : null}
           />

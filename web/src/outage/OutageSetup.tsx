@@ -86,7 +86,7 @@ export function OutageSetup({
     await onKeep(next);
   };
   const moment = (label: string, value: string, onMoment: (at: string) => void) => (
-    <label className="flex flex-col">
+    <label className="flex min-w-0 flex-col">
       <span className="kicker">{label}</span>
       <input
         type="datetime-local"
@@ -96,14 +96,14 @@ export function OutageSetup({
           if (told) onMoment(told);
         }}
         disabled={!mayChange}
-        className="figures min-h-12 border-0 border-b-2 border-muted bg-transparent text-lg"
+        className="figures min-h-12 w-full min-w-0 border-0 border-b-2 border-muted bg-transparent text-base"
       />
     </label>
   );
   return (
     <fieldset
       disabled={!mayChange}
-      className="m-0 grid gap-x-10 gap-y-6 border-0 p-0 lg:grid-cols-2"
+      className="m-0 grid min-w-0 gap-x-10 gap-y-6 border-0 p-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
       data-outage-setup
     >
       <Part title="The window">
@@ -286,14 +286,14 @@ export function OutageSetup({
           <div
             // biome-ignore lint/suspicious/noArrayIndexKey: several windows of one machine differ by what is being typed
             key={i}
-            className="grid items-end gap-x-4 border-b border-faint py-1 sm:grid-cols-[minmax(0,1fr)_12rem_12rem_auto]"
+            className="grid items-end gap-x-4 border-b border-faint py-1 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)_auto]"
           >
             <span className="font-label text-lg font-semibold">{w.machine}</span>
             {moment('From', w.from, (from) => set({ windows: at(draft.windows, i, { from }) }))}
             {moment('To', w.to, (to) => set({ windows: at(draft.windows, i, { to }) }))}
             <Button
               weight="bare"
-              aria-label={`No window for ${w.machine}`}
+              aria-label={`Out: the window of ${w.machine}`}
               onClick={() => set({ windows: draft.windows.filter((_, k) => k !== i) })}
             >
               Out
@@ -337,7 +337,7 @@ export function OutageSetup({
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section aria-label={title}>
+    <section aria-label={title} className="min-w-0">
       <h2 className="kicker m-0 mb-2 border-b border-rule pb-1">{title}</h2>
       {children}
     </section>
@@ -385,7 +385,12 @@ function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs'])
   };
   return (
     <Part title={`Jobs: ${jobs.length}`}>
-      <ul className="m-0 max-h-72 list-none overflow-y-auto p-0" aria-label="Jobs of this outage">
+      <ul
+        className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
+        aria-label="Jobs of this outage"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
+        tabIndex={0}
+      >
         {jobs.map((j) => (
           <li key={j.key} className="flex items-center gap-3 border-b border-faint" data-job-of={j.key}>
             <span className="min-w-0 flex-1 truncate">
@@ -485,7 +490,12 @@ function Bindings({
   };
   return (
     <Part title={`What waits for what: ${bindings.filter((b) => !b.off).length}`}>
-      <ul className="m-0 max-h-72 list-none overflow-y-auto p-0" aria-label="Bindings">
+      <ul
+        className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
+        aria-label="Bindings"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
+        tabIndex={0}
+      >
         {bindings.map((b, i) => (
           <li
             key={`${b.before} ${b.after}`}

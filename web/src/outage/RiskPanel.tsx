@@ -1,5 +1,4 @@
 import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
 import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
@@ -12,14 +11,14 @@ export function RiskPanel({
   outage,
   net,
   placed,
-  planned,
+  bound,
   say,
   onTry,
 }: {
   outage: Outage;
   net: OutageNetwork;
   placed: readonly Placed[];
-  planned: Planned | null;
+  bound: { end: number; by: string };
   say: (m: number) => string;
   onTry: ((title: string, next: Outage) => void) | null;
 }) {
@@ -50,15 +49,14 @@ export function RiskPanel({
           {risk.draws.toLocaleString('en')} outages tried: each piece as long as it may take, surveys that
           fail as often as they do, the crew in the order of the plan.
         </p>
-        {planned && (
+        {bound.by !== '' && (
           <p className="m-0 mt-2 text-sm">
-            Nothing can be done before {say(planned.bound.end)}, by {boundSaid(outage, planned.bound.by)}: the
-            throat.
+            Nothing can be done before {say(bound.end)}, by {boundSaid(outage, bound.by)}: the throat.
           </p>
         )}
-        {onTry && planned && (
+        {onTry && (
           <div className="mt-2 flex flex-wrap gap-2">
-            {buys(outage, planned, net).map(([title, what]) => (
+            {buys(outage, bound.by, placed, net).map(([title, what]) => (
               <Button key={title} className="!text-base" onClick={() => onTry(title, supposed(outage, what))}>
                 {title}?
               </Button>
@@ -92,10 +90,15 @@ export function RiskPanel({
 }
 
 /** What might be bought, by what holds the end: another tool, another hand for what is scarce. */
-function buys(outage: Outage, planned: Planned, net: OutageNetwork): Array<[title: string, what: WhatIf]> {
-  const tool = outage.tools.find((t) => t.name === planned.bound.by);
+function buys(
+  outage: Outage,
+  throat: string,
+  placed: readonly Placed[],
+  net: OutageNetwork,
+): Array<[title: string, what: WhatIf]> {
+  const tool = outage.tools.find((t) => t.name === throat);
   const load = new Map<string, number>();
-  for (const p of planned.placed) {
+  for (const p of placed) {
     const piece = net.pieces.get(p.id);
     if (piece?.skill && piece.state === 'ahead')
       load.set(piece.skill, (load.get(piece.skill) ?? 0) + (p.finish - p.start));

@@ -1,5 +1,5 @@
 import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import { carriedOn, type Planned } from '@fulcrant/core/arithmetic/planning/search';
+import { type Carried, carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { momentAt } from '@fulcrant/core/planning/shifts';
 import { type Known, networkOf, type OutageNetwork } from '@fulcrant/core/planning/tasks';
@@ -9,23 +9,34 @@ export const adopted = (outage: Outage): Placed[] =>
   (outage.plan?.placed ?? []).map((p) => ({ id: p.task, start: p.start, finish: p.finish, units: p.units }));
 
 /** An outage with a plan adopted in it. What has no place is left out: it is said beside the board. */
-export const withPlan = (outage: Outage, planned: Planned, at: string): Outage => ({
+export const withPlan = (
+  outage: Outage,
+  planned: Carried,
+  bound: { end: number; by: string },
+  at: string,
+): Outage => ({
   ...outage,
   plan: {
     madeAt: at,
     end: planned.end,
-    bound: planned.bound.end,
-    by: planned.bound.by.slice(0, 400),
+    bound: bound.end,
+    by: bound.by.slice(0, 400),
     placed: planned.placed
       .filter((p) => Number.isFinite(p.finish))
       .map((p) => ({ task: p.id, start: p.start, finish: p.finish, units: [...p.units] })),
   },
 });
 
+/** What nothing can beat, as it was when the plan was adopted. */
+export const boundOf = (outage: Outage): { end: number; by: string } => ({
+  end: outage.plan?.bound ?? 0,
+  by: outage.plan?.by ?? '',
+});
+
 /** What stands in the way of a plan, as a sentence with the names people use. */
 export function saidBroken(
   net: OutageNetwork,
-  broken: Planned['broken'][number],
+  broken: Carried['broken'][number],
   say: (m: number) => string,
   placed: readonly Placed[],
 ): string {
@@ -42,7 +53,7 @@ export function saidBroken(
   return `${name} ${broken.why}.`;
 }
 
-export type Moved = { outage: Outage; planned: Planned } | { refused: string };
+export type Moved = { outage: Outage; planned: Carried } | { refused: string };
 
 /**
  * A piece put elsewhere by hand: pinned there, all else carried on round it. Refused with the reason where it would break a binding, a

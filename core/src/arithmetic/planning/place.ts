@@ -45,6 +45,14 @@ export function compile({ tasks, units, pools }: Network): Compiled {
       return { of: of.length >= h.count ? of : able, count: h.count };
     }),
   );
+  // Calendars that are alike are one, so that what two have in common is worked out once.
+  const seen = new Map<string, readonly Span[]>();
+  const one = (spans: readonly Span[]): readonly Span[] => {
+    const key = spans.join(';');
+    const same = seen.get(key) ?? spans;
+    seen.set(key, same);
+    return same;
+  };
   const groups = [...new Set(tasks.map((t) => t.group ?? t.id))];
   const wanted = units.map((_, u) => hands.filter((list) => list.some((h) => h.of.includes(u))).length);
   return {
@@ -58,7 +66,7 @@ export function compile({ tasks, units, pools }: Network): Compiled {
     pools: tasks.map((t) =>
       Object.entries(t.pools ?? {}).flatMap(([p, c]) => (c > 0 ? [[find(poolAt, p), c] as const] : [])),
     ),
-    within: tasks.map((t) => t.within ?? null),
+    within: tasks.map((t) => (t.within ? one(t.within) : null)),
     pauses: tasks.map((t) => t.pauses ?? false),
     fixed: tasks.map((t) =>
       t.fixed
@@ -70,7 +78,7 @@ export function compile({ tasks, units, pools }: Network): Compiled {
         : null,
     ),
     group: tasks.map((t) => groups.indexOf(t.group ?? t.id)),
-    units: units.map((u) => ({ id: u.id, shifts: u.shifts })),
+    units: units.map((u) => ({ id: u.id, shifts: one(u.shifts) })),
     wanted,
     stock: pools.map((p) => ({ id: p.id, count: p.count, spans: p.spans ?? null })),
   };
@@ -87,6 +95,23 @@ export type Plan = {
 
 type Booking = { start: number; finish: number };
 const NEVER = Number.POSITIVE_INFINITY;
+
+/** Two calendars laid over each other, remembered: a plan asks for the same few thousands of times. */
+const overlaid = new WeakMap<readonly Span[], WeakMap<readonly Span[], readonly Span[]>>();
+function shared(a: readonly Span[], b: readonly Span[]): readonly Span[] {
+  if (a === b) return a;
+  let of = overlaid.get(a);
+  if (!of) {
+    of = new WeakMap();
+    overlaid.set(a, of);
+  }
+  let spans = of.get(b);
+  if (!spans) {
+    spans = both(a, b);
+    of.set(b, spans);
+  }
+  return spans;
+}
 
 /** Bookings of one hand, in order. */
 function book(list: Booking[], b: Booking): void {
@@ -204,7 +229,7 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
           .filter((u) => !units.includes(u))
           .map((u) => {
             const shifts = (c.units[u] as Compiled['units'][number]).shifts;
-            const own = within && pauses ? both(shifts, within) : shifts;
+            const own = within && pauses ? shared(shifts, within) : shifts;
             const [start, end] = fit(own, free ? [] : (booked[u] as Booking[]), at, minutes, pauses);
             return { u, start, end };
           });
@@ -234,10 +259,8 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
       }
       if (pauses && units.length > 1) {
         // They rest and go on together.
-        const shared = units
-          .map((u) => (c.units[u] as Compiled['units'][number]).shifts)
-          .reduce((a, b) => both(a, b));
-        const own = within ? both(shared, within) : shared;
+        const common = units.map((u) => (c.units[u] as Compiled['units'][number]).shifts).reduce(shared);
+        const own = within ? shared(common, within) : common;
         const [start, end] = fit(
           own,
           free ? [] : units.flatMap((u) => booked[u] ?? []).sort((a, b) => a.start - b.start),

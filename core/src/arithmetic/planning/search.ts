@@ -195,19 +195,21 @@ export function planned(
   }
 }
 
+/** A plan as it goes on: where each piece lies now, its end, what stands in its way. */
+export type Carried = Pick<Planned, 'placed' | 'end' | 'broken'>;
+
 /**
  * A plan carried on: the same order and, where they still can, the same hands, each as early as what has changed lets it. What a crew does
  * of itself when something runs late, or when one piece is pinned elsewhere.
  */
-export function carriedOn(network: Network, placed: readonly Placed[]): Planned {
+export function carriedOn(network: Network, placed: readonly Placed[]): Carried {
   const before = new Map(placed.map((p) => [p.id, p]));
-  const able = new Map(network.tasks.map((t) => [t.id, new Set((t.hands ?? []).flatMap((h) => h.of))]));
   const kept: Network = {
     ...network,
     tasks: network.tasks.map((t) => {
       const mine = before.get(t.id)?.units ?? [];
-      const all = mine.length > 0 && mine.every((u) => able.get(t.id)?.has(u));
-      return t.by || !all ? t : { ...t, by: mine };
+      const able = new Set((t.hands ?? []).flatMap((h) => h.of));
+      return t.by || mine.length === 0 || !mine.every((u) => able.has(u)) ? t : { ...t, by: mine };
     }),
   };
   const c = compile(kept);
@@ -215,15 +217,10 @@ export function carriedOn(network: Network, placed: readonly Placed[]): Planned 
     c,
     c.ids.map((id) => before.get(id)?.start ?? Number.POSITIVE_INFINITY),
   );
-  const bound = lowerBound(compile(network));
   return {
     placed: named(c, plan),
     end: plan.end,
-    bound,
-    gap: bound.end > 0 ? Math.max(0, plan.end / bound.end - 1) : 0,
     broken: plan.broken.map((b) => ({ task: c.ids[b.task] ?? '', why: b.why })),
-    looked: 1,
-    proven: plan.broken.length === 0 && plan.end <= bound.end + 1e-6,
   };
 }
 
