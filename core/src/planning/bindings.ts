@@ -1,3 +1,4 @@
+import type { Setup } from '../engine/setup.ts';
 import { allTrades } from '../engine/trades.ts';
 import type { Outage, OutageJob } from './outage.ts';
 
@@ -5,15 +6,26 @@ export type Binding = Outage['bindings'][number];
 /** A shaft as its card draws it, as far as an order follows from it. */
 export type ShaftRoles = { stations: ReadonlyArray<{ positionId: string; role: string }> };
 
-/** Where a job comes among the work at its machine, by its trade. */
-const comes = (job: OutageJob) => allTrades().find((t) => t.id === job.trade)?.words.comes ?? 'round';
+/** Where a job comes among the work at its machine: by its trade; a survey that sets the coupling comes when all is shut. */
+function comesOf(job: OutageJob, setup: Setup | undefined): string {
+  const by = allTrades().find((t) => t.id === job.trade)?.words.comes ?? 'round';
+  const measures = (setup as { condition?: { measures?: readonly string[] } } | undefined)?.condition
+    ?.measures;
+  return by === 'survey' && measures?.includes('coupling') ? 'coupling' : by;
+}
 
 /**
  * Which jobs wait for which, as the shafts and the trades say: what comes off before what goes on at the same place, a survey before what is
- * fitted, the fixed bearing of a shaft before those that float, bearings before the seal of their machine. A proposal: a hand may strike
+ * fitted, the fixed bearing of a shaft before those that float, bearings before the seal of their machine, the seal before the coupling is
+ * set. A proposal: a hand may strike
  * any of it out.
  */
-export function proposedBindings(jobs: readonly OutageJob[], shafts: readonly ShaftRoles[]): Binding[] {
+export function proposedBindings(
+  jobs: readonly OutageJob[],
+  shafts: readonly ShaftRoles[],
+  setups: Readonly<Record<string, Setup | undefined>> = {},
+): Binding[] {
+  const comes = (job: OutageJob) => comesOf(job, setups[job.key]);
   const out: Binding[] = [];
   const bind = (before: OutageJob, after: OutageJob, why: string) => {
     if (before.key === after.key || reaches(out, after.key, before.key)) return;
@@ -30,6 +42,8 @@ export function proposedBindings(jobs: readonly OutageJob[], shafts: readonly Sh
       if (first === 'survey' && fits) bind(a, b, 'surveyed before fitted');
       if (first === 'off' && then === 'survey') bind(a, b, 'off before the survey');
       if (first === 'bearing' && then === 'shut') bind(a, b, 'bearings before the seal');
+      if ((first === 'bearing' || first === 'shut') && then === 'coupling')
+        bind(a, b, first === 'shut' ? 'seal before the coupling' : 'bearings before the coupling');
     }
   for (const shaft of shafts) {
     const at = (role: string) =>

@@ -14,7 +14,12 @@ export type Duration = {
   most: number;
   /** How many of the plant’s own sheets it is from; 0: common practice. */
   sheets: number;
+  /** How often something was found there on the plant’s own sheets; left out where they are too few to say. */
+  odds?: number;
 };
+
+/** Fewer sheets than this say nothing of how often something is found. */
+export const FOR_ODDS = 8;
 
 /** The step an event belongs to; null where it belongs to none. */
 const stepOf = (e: JobEvent): string | null => {
@@ -60,6 +65,28 @@ export function stepsOf(
     if (mine) last = mine;
   }
   return out.filter((t) => t.steps.length > 0);
+}
+
+/** Steps at which something was found: measured anew after something was done about it, or accepted as a deviation. */
+export const foundAt = (events: readonly JobEvent[]): Set<string> =>
+  new Set(
+    events.flatMap((e) =>
+      e.type === 'measure.repeated' || e.type === 'deviation.accepted' ? [e.data.step] : [],
+    ),
+  );
+
+/**
+ * How often something was found at a piece, by the plant’s own sheets that had it; null where they are too few.
+ * Source: the Jeffreys estimate of a share, (k + ½)/(n + 1); none found in ten is not never.
+ */
+export function oddsOf(
+  task: TradeTask,
+  sheets: ReadonlyArray<{ minutes: ReadonlyMap<string, number>; found: ReadonlySet<string> }>,
+): number | null {
+  const mine = (steps: Iterable<string>) => [...steps].some((s) => task.steps.some((p) => named(p, s)));
+  const had = sheets.filter((s) => mine(s.minutes.keys()));
+  if (!task.finds || had.length < FOR_ODDS) return null;
+  return (had.filter((s) => mine(s.found)).length + 0.5) / (had.length + 1);
 }
 
 const quantile = (sorted: readonly number[], q: number): number => {

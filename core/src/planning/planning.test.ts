@@ -5,7 +5,7 @@ import { allTrades, procedureFor } from '../engine/trades.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { circleBy, proposedBindings } from './bindings.ts';
-import { durationsOf, named, stepsOf, workedByStep } from './durations.ts';
+import { durationsOf, foundAt, named, oddsOf, stepsOf, workedByStep } from './durations.ts';
 import { kitOf, toolsWanted } from './kit.ts';
 import { type Outage, type OutageJob, outageSchema } from './outage.ts';
 import { minutesFrom, momentAt, shiftSpans } from './shifts.ts';
@@ -112,6 +112,41 @@ describe('pieces of an outage', () => {
     expect(own.survey?.sheets).toBe(0);
   });
 
+  it('what was found, and how often, is the plant’s own once eight sheets tell', () => {
+    const task = allTrades().find((t) => t.id === 'sleeve-bearing')?.words.tasks[0];
+    if (!task) throw new Error();
+    const repeated = [
+      { type: 'measure.repeated', data: { step: 'shaft', done: 'dressed' } },
+    ] as unknown as JobEvent[];
+    const sheet = (found: boolean) => ({
+      minutes: new Map([['shaft', 20]]),
+      found: foundAt(found ? repeated : []),
+    });
+    expect(
+      oddsOf(
+        task,
+        Array.from({ length: 7 }, () => sheet(false)),
+      ),
+    ).toBeNull();
+    expect(
+      oddsOf(
+        task,
+        Array.from({ length: 9 }, (_, i) => sheet(i < 3)),
+      ),
+    ).toBeCloseTo(3.5 / 10, 9);
+    expect(
+      oddsOf(
+        task,
+        Array.from({ length: 9 }, () => sheet(false)),
+      ),
+    ).toBeCloseTo(0.05, 9);
+    const known = {
+      ...KNOWN,
+      durations: { 'sleeve-bearing': { survey: { least: 1, likely: 2, most: 3, sheets: 9, odds: 0.35 } } },
+    };
+    expect(networkOf(OUTAGE, known).doubts.find((d) => d.id === 'f:survey')?.found?.odds).toBe(0.35);
+  });
+
   it('of a real sheet are all found in its events', () => {
     const { events } = workAll(handAt(EVERY_KIND['by feelers'] as never));
     const steps = workedByStep(events);
@@ -156,6 +191,13 @@ describe('what binds jobs', () => {
     expect(circleBy(bindings, { before: 'g', after: 'd', why: '' })).toMatch(/wait for each other/);
     expect(circleBy(bindings, { before: 'p', after: 'd', why: '' })).toBeNull();
     expect(proposedBindings(OUTAGE.jobs, [SHAFT])).toEqual(bindings);
+    // A survey that sets the coupling comes when the seal is in, not before.
+    const jobs = [job('c', 'condition.survey', 'Pump 2', 'Coupling'), job('b', 'packing', 'Pump 2', 'Box')];
+    const coupling = { c: { condition: { measures: ['coupling'] } } as never };
+    expect(proposedBindings(jobs, [], coupling)).toEqual([
+      { before: 'b', after: 'c', why: 'seal before the coupling' },
+    ]);
+    expect(proposedBindings(jobs, [])).toEqual([{ before: 'c', after: 'b', why: 'surveyed before fitted' }]);
   });
 });
 
@@ -243,6 +285,9 @@ describe('what if', () => {
     expect(supposed(outage, { kind: 'wall', to: '2027-03-02T13:00:00.000Z' }).endsAt).toBe(
       '2027-03-02T13:00:00.000Z',
     );
+    const longer = supposed(outage, { kind: 'longer', minutes: 60 });
+    expect(longer.shifts[0]?.to).toBe('15:00');
+    expect(told(longer).endMinutes).toBeLessThanOrEqual(0);
     expect([saidMinutes(95), saidMinutes(40), saidMinutes(-120)]).toEqual(['1 h 35', '40 min', '2 h']);
   });
 });

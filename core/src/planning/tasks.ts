@@ -146,7 +146,7 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
           ...(task.finds
             ? {
                 found: {
-                  odds: task.finds.odds,
+                  odds: duration.odds ?? task.finds.odds,
                   least: task.finds.minutes[0],
                   likely: task.finds.minutes[1],
                   most: task.finds.minutes[2],

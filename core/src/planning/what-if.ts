@@ -9,7 +9,8 @@ export type WhatIf =
   | { kind: 'drop'; job: string }
   | { kind: 'wall'; to: string }
   | { kind: 'one more'; skill: Outage['crew'][number]['skills'][number] }
-  | { kind: 'another'; tool: string };
+  | { kind: 'another'; tool: string }
+  | { kind: 'longer'; minutes: number };
 
 /** An outage as it would be. What is not there changes nothing. */
 export function supposed(outage: Outage, what: WhatIf): Outage {
@@ -51,12 +52,21 @@ export function supposed(outage: Outage, what: WhatIf): Outage {
         ],
       };
     }
+    case 'longer':
+      return { ...outage, shifts: outage.shifts.map((s) => ({ ...s, to: later(s.to, what.minutes) })) };
     case 'another':
       return {
         ...outage,
         tools: outage.tools.map((t) => (t.name === what.tool ? { ...t, count: t.count + 1 } : t)),
       };
   }
+}
+
+/** A clock so many minutes on; it stops before it would be the next day, where a shift would swallow itself. */
+function later(clock: string, minutes: number): string {
+  const [h = 0, m = 0] = clock.split(':').map(Number);
+  const all = Math.min(23 * 60 + 59, h * 60 + m + minutes);
+  return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`;
 }
 
 /** So many minutes as hands say it. @example saidMinutes(95) // '1 h 35' */

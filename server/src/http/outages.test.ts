@@ -99,7 +99,9 @@ describe('an outage', () => {
     expect(events.length).toBeGreaterThan(own.length);
     // Oskar is in no crew: nothing of it is his.
     const oskar = await caller(house.url, 'Oskar');
-    const his = await (await fetch(`${house.url}${(await oskar('POST', '/api/due/feed', {})).body.path}`)).text();
+    const his = await (
+      await fetch(`${house.url}${(await oskar('POST', '/api/due/feed', {})).body.path}`)
+    ).text();
     expect(his).not.toContain(known.told.id);
   });
 

@@ -3,7 +3,7 @@ import { reduce } from '@fulcrant/core/engine/judge';
 import type { Setup } from '@fulcrant/core/engine/setup';
 import { allTrades } from '@fulcrant/core/engine/trades';
 import { upcast } from '@fulcrant/core/engine/upcast';
-import { type Duration, durationsOf, workedByStep } from '@fulcrant/core/planning/durations';
+import { type Duration, durationsOf, foundAt, oddsOf, workedByStep } from '@fulcrant/core/planning/durations';
 import type { Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/planning/outage';
 import { type Database, rowsOf, run } from './database.ts';
 
@@ -107,7 +107,17 @@ export async function plantDurations(db: Database): Promise<Record<string, Recor
       db,
       ids.map((r) => r.id),
     );
-    durations[trade.id] = durationsOf(trade.words.tasks, [...events.values()].map(workedByStep));
+    const sheets = [...events.values()].map((e) => ({ minutes: workedByStep(e), found: foundAt(e) }));
+    const own = durationsOf(
+      trade.words.tasks,
+      sheets.map((s) => s.minutes),
+    );
+    for (const task of trade.words.tasks) {
+      const odds = oddsOf(task, sheets);
+      const duration = own[task.id];
+      if (duration && odds !== null) duration.odds = odds;
+    }
+    durations[trade.id] = own;
   }
   known.set(db, { at: Date.now(), durations });
   return durations;

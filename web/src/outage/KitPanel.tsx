@@ -1,8 +1,10 @@
+import { INSTRUMENT_NAME } from '@fulcrant/core/engine/admit';
 import type { Setup } from '@fulcrant/core/engine/setup';
 import { kitOf, toolsWanted } from '@fulcrant/core/planning/kit';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
 import { useState } from 'react';
+import { useInstruments } from '../data/job.ts';
 
 const GROUP: Record<string, string> = {
   bearings: 'Bearings',
@@ -44,6 +46,13 @@ export function KitPanel({
   };
   const { rows, unknown } = kitOf(outage, setups);
   const tools = toolsWanted(outage, net.pieces);
+  const gauges = (useInstruments().data?.instruments ?? []).filter((g) => !g.standIn);
+  const wall = outage.endsAt.slice(0, 10);
+  const stale = gauges.filter((g) => g.calibrationDue < wall);
+  const kinds = new Map<string, number>();
+  for (const g of gauges)
+    if (g.calibrationDue >= wall)
+      kinds.set(INSTRUMENT_NAME[g.kind], (kinds.get(INSTRUMENT_NAME[g.kind]) ?? 0) + 1);
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" data-kit={rows.length}>
       <table className="w-full border-collapse text-left">
@@ -97,6 +106,24 @@ export function KitPanel({
             </li>
           ))}
         </ul>
+        <h2 className="kicker m-0 border-b border-rule pb-1 pt-4">Gauges</h2>
+        <ul className="m-0 list-none p-0" data-gauges-out={stale.length}>
+          {stale.map((g) => (
+            <li key={g.id} className="flex justify-between gap-4 border-b border-faint py-1.5">
+              <span>{g.name}</span>
+              <span className="font-medium text-stop">
+                ▲ out of date{' '}
+                {g.calibrationDue < outage.startsAt.slice(0, 10)
+                  ? 'already'
+                  : `on ${g.calibrationDue}, before the wall`}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <p className="m-0 py-1 text-sm text-muted">
+          {stale.length === 0 ? 'All in date past the wall: ' : 'The others in date past the wall: '}
+          {[...kinds].map(([kind, n]) => `${n} × ${kind}`).join(', ') || 'none'}.
+        </p>
         {unknown.length > 0 && (
           <p className="mt-3 text-sm text-muted">
             Nobody has said yet what these take:{' '}

@@ -202,6 +202,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           chosen={chosen}
           outage={outage}
           say={say}
+          mayMove={leads && !proposal}
           onUnpin={leads && !proposal ? () => void keep(unpinned(outage, chosen)) : null}
         />
       )}
@@ -321,6 +322,7 @@ function ChosenPiece({
   chosen,
   outage,
   say,
+  mayMove,
   onUnpin,
 }: {
   net: ReturnType<typeof networkOf>;
@@ -328,6 +330,7 @@ function ChosenPiece({
   chosen: string;
   outage: Outage;
   say: (m: number) => string;
+  mayMove: boolean;
   onUnpin: (() => void) | null;
 }) {
   const piece = net.pieces.get(chosen);
@@ -366,7 +369,7 @@ function ChosenPiece({
           Take the pin out
         </Button>
       )}
-      {piece.state === 'ahead' && (
+      {piece.state === 'ahead' && mayMove && (
         <p className="m-0 text-sm text-muted">
           Drag it, or use the arrow keys: a quarter of an hour, or another hand.
         </p>

@@ -8,7 +8,7 @@ import { ToggleGroup } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { readThrough } from '../data/api.ts';
 import type { OutageKnown } from '../data/outages.ts';
-import { useRegister } from '../data/register.ts';
+import { useDue, useRegister } from '../data/register.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { TextField } from '../ui/TextField.tsx';
@@ -321,7 +321,12 @@ export function OutageSetup({
           })
         }
       />
-      <Bindings draft={draft} shafts={shafts} onBindings={(bindings) => set({ bindings })} />
+      <Bindings
+        draft={draft}
+        shafts={shafts}
+        setups={known.setups}
+        onBindings={(bindings) => set({ bindings })}
+      />
       {mayChange && (
         <div className="flex flex-wrap items-center gap-4 lg:col-span-2">
           <Button weight="solid" onClick={() => void keep()} data-keep-outage>
@@ -361,6 +366,26 @@ function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs'])
   const found = useRegister(typed).data?.positions ?? [];
   const { jobs } = draft;
   const words = (id: string) => allTrades().find((t) => t.id === id)?.words.offer[0] ?? id;
+  const take = (machine: string, position: string, positionId: string) =>
+    onJobs([
+      ...jobs,
+      {
+        key: freshKey(
+          jobs.map((j) => j.key),
+          `${machine} ${position}`,
+        ),
+        trade,
+        machine,
+        position,
+        positionId,
+      },
+    ]);
+  const due = (useDue().data?.due ?? []).filter(
+    (d) =>
+      d.positionId !== null &&
+      d.at <= draft.endsAt &&
+      !jobs.some((j) => j.positionId === d.positionId || (j.jobId && j.jobId === d.jobId)),
+  );
   const takeOpen = async () => {
     try {
       const { jobs: open } = await readThrough<{ jobs: OpenLine[] }>('/api/jobs?state=open&limit=200');
@@ -431,19 +456,7 @@ function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs'])
                 type="button"
                 className="min-h-12 w-full border-b border-faint px-1 text-left hover:bg-shade"
                 onClick={() => {
-                  onJobs([
-                    ...jobs,
-                    {
-                      key: freshKey(
-                        jobs.map((j) => j.key),
-                        `${p.machine} ${p.position}`,
-                      ),
-                      trade,
-                      machine: p.machine,
-                      position: p.position,
-                      positionId: p.id,
-                    },
-                  ]);
+                  take(p.machine, p.position, p.id);
                   setTyped('');
                 }}
               >
@@ -456,6 +469,28 @@ function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs'])
       <Button weight="bare" onClick={() => void takeOpen()}>
         Take in all open jobs
       </Button>
+      {due.length > 0 && (
+        <details className="mt-1">
+          <summary className="min-h-11 cursor-pointer py-2 text-steel underline underline-offset-4">
+            Due before the wall: {due.length}
+          </summary>
+          <ul className="m-0 list-none p-0">
+            {due.slice(0, 20).map((d) => (
+              <li
+                key={`${d.positionId} ${d.what} ${d.at}`}
+                className="flex items-center gap-3 border-b border-faint"
+              >
+                <span className="min-w-0 flex-1 truncate">
+                  {d.what}: {d.machine}, {d.position}
+                </span>
+                <Button weight="bare" onClick={() => take(d.machine, d.position, d.positionId ?? '')}>
+                  Add as {words(trade).toLowerCase()}
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       {fault && <Fault>{fault}</Fault>}
     </Part>
   );
@@ -465,10 +500,12 @@ function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs'])
 function Bindings({
   draft,
   shafts,
+  setups,
   onBindings,
 }: {
   draft: Outage;
   shafts: OutageKnown['shafts'];
+  setups: OutageKnown['setups'];
   onBindings: (bindings: Outage['bindings']) => void;
 }) {
   const [before, setBefore] = useState('');
@@ -519,7 +556,7 @@ function Bindings({
           const struck = bindings.filter((b) => b.off || b.why === 'by hand');
           onBindings([
             ...struck,
-            ...proposedBindings(jobs, shafts).filter(
+            ...proposedBindings(jobs, shafts, setups).filter(
               (p) => !struck.some((s) => s.before === p.before && s.after === p.after),
             ),
           ]);

@@ -15,6 +15,7 @@ const KINDS: ReadonlyArray<readonly [Kind, string]> = [
   ['wall', 'the wall moves'],
   ['one more', 'one more hand'],
   ['another', 'one more of a tool'],
+  ['longer', 'an hour longer each shift'],
 ];
 
 /** Something that might happen: planned beside, told in words, adopted or thrown away. */
@@ -63,6 +64,7 @@ export function WhatIfPanel({
         { kind: 'wall', to: new Date(Date.parse(outage.endsAt) + h * 3_600_000).toISOString() },
       ],
       'one more': [`One more for ${said}`, { kind: 'one more', skill: what }],
+      longer: ['An hour longer each shift', { kind: 'longer', minutes: 60 }],
       another: [`Another ${said}`, { kind: 'another', tool: what }],
     }[kind] as [string, WhatIf];
     if (asked[1].kind === 'ill' && h < 0)

@@ -1,3 +1,4 @@
+import { regreasing } from '../../arithmetic/lubrication/regreasing.ts';
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { temp } from '../../quantities/say.ts';
@@ -13,6 +14,17 @@ export const words: TradeWords<RegreaseSetup> = {
   changes: 'bearing, grease',
   sheet: 'Greasing sheet',
   signed: 'Greased',
+  kit(setup) {
+    const { values } = regreasing({ outsideMm: setup.outsideMm, widthMm: setup.widthMm });
+    return [
+      {
+        group: 'grease',
+        item: `thickener ${setup.thickenerFresh}`,
+        count: Math.ceil(values.grams),
+        unit: 'g',
+      },
+    ];
+  },
   comes: 'round',
   tasks: [
     {
