@@ -155,19 +155,25 @@ export async function outagePdf(
         const piece = net.pieces.get(p.id) as Piece;
         const [a, b] = [x(p.start), x(p.finish)];
         if (b <= a) continue;
-        doc
-          .lineWidth(0.8)
-          .rect(a, y + 1.2 * MM, b - a, high - 2.4 * MM)
-          .stroke('#000');
-        if (b - a > 14)
+        const [y1, tall] = [y + 1.2 * MM, high - 2.4 * MM];
+        // Done is solid, as on the screen; what lies over something else hides it.
+        doc.lineWidth(0.8).rect(a, y1, b - a, tall);
+        doc.fillAndStroke(piece.state === 'done' ? '#000' : '#fff', '#000');
+        if (piece.state !== 'done' && b - a > 14) {
+          doc
+            .save()
+            .rect(a, y1, b - a, tall)
+            .clip();
           doc
             .font('text')
             .fontSize(6.5)
-            .text(`${piece.job.machine}, ${piece.job.position}\n${piece.name}`, a + 1.5, y + 2 * MM, {
+            .fillColor('#000')
+            .text(`${piece.job.machine}, ${piece.job.position}\n${piece.name}`, a + 1.5, y1 + 2, {
               width: b - a - 3,
-              height: high - 3.4 * MM,
-              ellipsis: true,
+              height: tall,
             });
+          doc.restore();
+        }
       }
     });
     const wall = net.wall;

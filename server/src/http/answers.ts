@@ -196,6 +196,9 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
     }),
   },
   'get /api/parts': { schema: record({ parts: list(ref('PartCard')) }) },
+  'post /api/parts/import': {
+    schema: record({ taken: list({ type: 'object' }), faults: list({ type: 'object' }), done: flag }),
+  },
   'get /api/parts/:designation': { schema: versions },
   'post /api/parts': { status: '201', schema: versions },
   'post /api/parts/:designation/:version/looked': { schema: versions },

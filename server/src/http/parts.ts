@@ -1,6 +1,17 @@
-import { partCardSchema, shaftCardSchema } from '@fulcrant/core/api/register';
+import { importSchema, partCardSchema, shaftCardSchema } from '@fulcrant/core/api/register';
+import { PART_HEAD, partRows } from '@fulcrant/core/job/part-csv';
 import { check } from '@fulcrant/core/judgement/sentences';
-import { findParts, keepPart, keepShaft, lookOver, partCards, shaftsOf } from '../store/cards.ts';
+import Papa from 'papaparse';
+import {
+  allParts,
+  findParts,
+  importParts,
+  keepPart,
+  keepShaft,
+  lookOver,
+  partCards,
+  shaftsOf,
+} from '../store/cards.ts';
 import { positionById } from '../store/register.ts';
 import { limitOf, typedOf } from './paging.ts';
 import { Problem } from './problem.ts';
@@ -14,6 +25,30 @@ export const parts: Route[] = [
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house }) {
       ctx.body = { parts: await findParts(house.db, typedOf(ctx), limitOf(ctx)) };
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/parts.csv',
+    who: EVERYONE_SIGNED_IN,
+    async run({ ctx, house }) {
+      ctx.body = Papa.unparse(
+        { fields: [...PART_HEAD], data: partRows(await allParts(house.db)) },
+        { newline: '\r\n' },
+      );
+      ctx.attachment('parts.csv');
+      ctx.type = 'text/csv; charset=utf-8';
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/parts/import',
+    who: RECORDERS,
+    asks: importSchema,
+    async run({ ctx, house, body }, me) {
+      const checked = check(importSchema, body);
+      if (!checked.ok) throw new Problem(400, 'That is no file to take in.', checked.faults);
+      ctx.body = await importParts(house.db, checked.value.csv, checked.value.look === true, me.id);
     },
   },
   {

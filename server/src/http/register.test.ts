@@ -231,6 +231,35 @@ describe('a shaft', () => {
   });
 });
 
+describe('cards from a file', () => {
+  const head = 'designation,trade,source,field,value';
+  it('are taken whole or not at all, and the file that goes out is one that comes in', async () => {
+    const csv = [
+      head,
+      'HB 90 seal,seal,sheet 9,Gland bolts to,34 N·m',
+      'HB 90 seal,seal,sheet 9,screwNm,6',
+    ].join('\n');
+    const seen = await asta('POST', '/api/parts/import', { csv, look: true });
+    expect(seen.body).toMatchObject({ taken: [{ line: 2, was: 'new' }], faults: [], done: false });
+    expect((await asta('GET', '/api/parts?q=HB+90')).body.parts).toEqual([]);
+    expect((await asta('POST', '/api/parts/import', { csv })).body.done).toBe(true);
+    const [card] = (await asta('GET', '/api/parts?q=HB+90')).body.parts;
+    expect(card).toMatchObject({ version: 1, values: { glandNm: 34, screwNm: 6 }, looked: null });
+    const out = (await asta('GET', '/api/parts.csv')).body as string;
+    expect(out.split('\r\n')[0]).toBe(head);
+    // The same again is no new version.
+    expect((await asta('POST', '/api/parts/import', { csv: out })).body).toMatchObject({
+      faults: [],
+      done: true,
+    });
+    expect((await asta('GET', '/api/parts?q=HB+90')).body.parts[0].version).toBe(1);
+    const bad = await asta('POST', '/api/parts/import', { csv: `${csv}\nHB 91,seal,,colour,red` });
+    expect(bad.body).toMatchObject({ done: false, faults: [{ line: 4 }] });
+    expect((await asta('GET', '/api/parts?q=HB+91')).body.parts).toEqual([]);
+    expect((await oskar('POST', '/api/parts/import', { csv })).status).toBe(403);
+  });
+});
+
 describe('an autopsy', () => {
   it('is told from what was seen and from the fit-up of this position, and kept as it was told', async () => {
     const [job] = (await asta('GET', '/api/jobs?state=signed')).body.jobs.filter(

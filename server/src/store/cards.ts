@@ -1,4 +1,13 @@
-import { type PartCard, type PartCardBody, partKey, type ShaftCardBody } from '@fulcrant/core/api/register';
+import {
+  type PartCard,
+  type PartCardBody,
+  partCardSchema,
+  partKey,
+  type ShaftCardBody,
+} from '@fulcrant/core/api/register';
+import { PART_HEAD, type PartRow, partsFrom } from '@fulcrant/core/job/part-csv';
+import { check } from '@fulcrant/core/judgement/sentences';
+import Papa from 'papaparse';
 import { type Database, rowsOf, run } from './database.ts';
 
 type Row = {
@@ -69,6 +78,73 @@ async function addVersion(
     if (done.affectedRows === 1) return version;
   }
   throw new Error(`Card ${key} is changed faster than it can be kept.`);
+}
+
+/** The newest version of every card, by designation. */
+export async function allParts(db: Database): Promise<PartCard[]> {
+  const rows = await rowsOf<Row>(
+    db,
+    `${SELECT} WHERE c.kind = 'part'
+        AND c.version = (SELECT MAX(o.version) FROM cards o WHERE o.kind = c.kind AND o.card_key = c.card_key)
+      ORDER BY c.card_key`,
+    [],
+  );
+  return rows.map(partOf);
+}
+
+export type ImportedParts = {
+  taken: Array<{ line: number; designation: string; was: 'new' | 'known' }>;
+  faults: Array<{ line: number; message: string }>;
+  done: boolean;
+};
+
+/**
+ * Cards from a file, a value a row; one bad row and none is taken. What says the same as its card already is no new version.
+ * @param look only say what it would do
+ */
+export async function importParts(
+  db: Database,
+  csv: string,
+  look: boolean,
+  personId: string,
+): Promise<ImportedParts> {
+  const read = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => h.trim().toLowerCase(),
+    transform: (v) => v.trim(),
+  });
+  const missing = PART_HEAD.filter((h) => h !== 'source' && !read.meta.fields?.includes(h));
+  if (missing.length > 0)
+    return {
+      taken: [],
+      faults: [{ line: 1, message: `The head has no column “${missing.join('” and “')}”.` }],
+      done: false,
+    };
+  const rows = read.data.map((r, i) => ({
+    ...(Object.fromEntries(PART_HEAD.map((h) => [h, r[h] ?? ''])) as PartRow),
+    line: i + 2,
+  }));
+  const { cards, faults } = partsFrom(rows);
+  for (const c of cards) {
+    const { line, ...body } = c;
+    const checked = check(partCardSchema, body);
+    if (!checked.ok) faults.push(...checked.faults.map((f) => ({ line, message: f.message })));
+  }
+  const known = new Map((await allParts(db)).map((p) => [p.key, p]));
+  const same = (c: (typeof cards)[number]): boolean => {
+    const before = known.get(partKey(c.designation));
+    const sorted = (v: object) => JSON.stringify(Object.entries(v).sort());
+    return before !== undefined && before.trade === c.trade && sorted(before.values) === sorted(c.values);
+  };
+  const taken = cards.map((c) => ({
+    line: c.line,
+    designation: c.designation,
+    was: known.has(partKey(c.designation)) ? ('known' as const) : ('new' as const),
+  }));
+  if (faults.length > 0 || look) return { taken, faults, done: false };
+  for (const { line: _line, ...body } of cards.filter((c) => !same(c))) await keepPart(db, body, personId);
+  return { taken, faults, done: true };
 }
 
 export const keepPart = (db: Database, body: PartCardBody, personId: string): Promise<number> =>

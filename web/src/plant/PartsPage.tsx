@@ -16,6 +16,7 @@ import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { useSettings } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { TakeIn } from './TakeIn.tsx';
 
 /** What makers’ sheets say of parts: typed once, looked over by somebody else, taken into every job that uses the part. */
 export function PartsPage() {
@@ -24,6 +25,7 @@ export function PartsPage() {
   const looked = useDeferredValue(typed.trim());
   const cards = usePartCards(looked.length >= 2 ? looked : '  ');
   const [writing, setWriting] = useState<PartCard | 'new' | null>(null);
+  const [taking, setTaking] = useState(false);
   const may = records(person?.role);
   return (
     <Page title="Cards of parts" ways={[['/register', 'Register']]} corner={<Corner />}>
@@ -32,6 +34,13 @@ export function PartsPage() {
           <TextField label="Find by what is stamped on it" value={typed} onText={setTyped} />
         </div>
         {may && <Button onClick={() => setWriting('new')}>Write a card</Button>}
+        {may && <Button onClick={() => setTaking(true)}>From a file</Button>}
+        <a
+          className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+          href="/api/parts.csv"
+        >
+          CSV
+        </a>
       </div>
       {cards.data?.length === 0 && <p className="text-lg">No card by these words.</p>}
       <ul className="m-0 list-none p-0" aria-label="Cards">
@@ -39,6 +48,15 @@ export function PartsPage() {
           <Card key={c.key} card={c} onChange={may ? () => setWriting(c) : null} />
         ))}
       </ul>
+      {taking && (
+        <TakeIn
+          title="Cards from a file"
+          head="designation, trade, source, field, value"
+          path="/api/parts/import"
+          renews="part"
+          onClose={() => setTaking(false)}
+        />
+      )}
       {writing && <WriteCard card={writing === 'new' ? null : writing} onClose={() => setWriting(null)} />}
     </Page>
   );

@@ -1,9 +1,9 @@
-import type { Imported, RegisterLine } from '@fulcrant/core/api/register';
+import type { RegisterLine } from '@fulcrant/core/api/register';
 import { records } from '@fulcrant/core/engine/author';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ScanLine, Search } from 'lucide-react';
-import { type FormEvent, useDeferredValue, useRef, useState } from 'react';
+import { type FormEvent, useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call } from '../data/api.ts';
 import { type Faults, faultsOf } from '../data/asked.ts';
@@ -14,6 +14,7 @@ import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { ScanDialog } from './ScanDialog.tsx';
+import { TakeIn } from './TakeIn.tsx';
 
 /** Areas, machines, positions: found by typing, by the tree, by a label under the camera or a keyboard scanner. */
 export function RegisterPage() {
@@ -98,7 +99,15 @@ export function RegisterPage() {
       </p>
       {scanning && <ScanDialog onClose={() => setScanning(false)} onLabel={(l) => void open(l)} />}
       {adding && <NewPosition onClose={() => setAdding(false)} />}
-      {taking && <TakeIn onClose={() => setTaking(false)} />}
+      {taking && (
+        <TakeIn
+          title="Positions from a file"
+          head="area, machine, position"
+          path="/api/register/import"
+          renews="register"
+          onClose={() => setTaking(false)}
+        />
+      )}
     </Page>
   );
 }
@@ -197,75 +206,6 @@ function NewPosition({ onClose }: { onClose: () => void }) {
           Into the register
         </Button>
       </form>
-    </Dialog>
-  );
-}
-
-/** Machines and positions from a file: what it would do is shown first; one bad row and none is taken. */
-function TakeIn({ onClose }: { onClose: () => void }) {
-  const client = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
-  const [csv, setCsv] = useState<string | null>(null);
-  const [told, setTold] = useState<Imported | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const ask = async (text: string, look: boolean) => {
-    setFault(null);
-    try {
-      setTold(await call<Imported>('POST', '/api/register/import', { csv: text, look }));
-      if (!look) await client.invalidateQueries({ queryKey: ['register'] });
-    } catch (error) {
-      setFault(Object.values(faultsOf(error))[0] ?? null);
-    }
-  };
-  const fresh = told?.taken.filter((t) => t.was === 'new').length ?? 0;
-  return (
-    <Dialog open onClose={onClose} title="Positions from a file" wide>
-      <p className="mt-0">
-        A CSV with a head: <span className="figures">area, machine, position</span>. Every row is looked at
-        before one is taken.
-      </p>
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,text/csv"
-        aria-label="CSV file"
-        onChange={(e) =>
-          void e.target.files?.[0]?.text().then((text) => {
-            setCsv(text);
-            return ask(text, true);
-          })
-        }
-      />
-      {fault && <Fault>{fault}</Fault>}
-      {told && told.faults.length > 0 && (
-        <>
-          <p className="mb-1 font-medium text-stop">
-            {`${told.faults.length === 1 ? 'One row is' : `${told.faults.length} rows are`} not right: nothing is taken in.`}
-          </p>
-          <ul className="m-0 max-h-60 list-none overflow-auto p-0">
-            {told.faults.map((f) => (
-              <li key={`${f.line} ${f.message}`} className="border-t border-faint py-1">
-                Line {f.line}: {f.message}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {told && told.faults.length === 0 && (
-        <p role="status">
-          {told.done
-            ? `Taken in: ${fresh} new, ${told.taken.length - fresh} known already.`
-            : `${told.taken.length} rows: ${fresh} new, ${told.taken.length - fresh} known already.`}
-        </p>
-      )}
-      <div className="mt-3 flex gap-3">
-        {csv && told && !told.done && told.faults.length === 0 && told.taken.length > 0 && (
-          <Button weight="solid" onClick={() => void ask(csv, false)}>
-            Take them in
-          </Button>
-        )}
-        <Button onClick={onClose}>{told?.done ? 'Good' : 'Leave it'}</Button>
-      </div>
     </Dialog>
   );
 }

@@ -1,0 +1,97 @@
+import { allTrades } from '../engine/trades.ts';
+import { type PartValues, partFields, readPart } from './part-card.ts';
+import { showField } from './setup-form.ts';
+
+/** A row of a file of cards: one value of one part. */
+export type PartRow = { designation: string; trade: string; source: string; field: string; value: string };
+export const PART_HEAD = ['designation', 'trade', 'source', 'field', 'value'] as const;
+
+type Card = { designation: string; trade: string; source: string; values: PartValues };
+
+/** Cards as rows: a value a line, as people write it, so that a table program shows what a card says. */
+export const partRows = (cards: readonly Card[]): PartRow[] =>
+  cards.flatMap((c) => {
+    const trade = allTrades().find((t) => t.id === c.trade);
+    const fields = trade ? partFields(trade) : [];
+    return Object.entries(c.values).map(([field, v]) => {
+      const known = fields.find((f) => f.name === field);
+      return {
+        designation: c.designation,
+        trade: c.trade,
+        source: c.source,
+        field,
+        value: known && !known.options ? showField(known, v, 'mm') : String(v),
+      };
+    });
+  });
+
+/**
+ * Rows as cards, a card a designation; every bad row is named with its line. A field may be told by its name or by its label, a value as
+ * people type it, with its unit.
+ * @param rows with the line each stands in
+ */
+export function partsFrom(rows: ReadonlyArray<PartRow & { line: number }>): {
+  cards: Array<Card & { line: number }>;
+  faults: Array<{ line: number; message: string }>;
+} {
+  const faults: Array<{ line: number; message: string }> = [];
+  const cards: Array<Card & { line: number }> = [];
+  const byPart = new Map<string, Array<PartRow & { line: number }>>();
+  for (const r of rows) {
+    if (r.designation.trim().length < 2) {
+      faults.push({ line: r.line, message: 'The designation is missing.' });
+      continue;
+    }
+    const key = r.designation.trim().toUpperCase();
+    byPart.set(key, [...(byPart.get(key) ?? []), r]);
+  }
+  for (const mine of byPart.values()) {
+    const [first] = mine;
+    if (!first) continue;
+    const trade = allTrades().find((t) => t.id === first.trade || t.words.offer[0] === first.trade);
+    if (!trade) {
+      faults.push({ line: first.line, message: `There is no work “${first.trade}”.` });
+      continue;
+    }
+    const other = mine.find((r) => r.trade !== first.trade);
+    if (other)
+      faults.push({ line: other.line, message: `“${first.designation}” stands under another work above.` });
+    const fields = partFields(trade);
+    const text: Record<string, string> = {};
+    const lineOf = new Map<string, number>();
+    for (const r of mine) {
+      const field = fields.find((f) => f.name === r.field || f.label === r.field);
+      if (!field)
+        faults.push({
+          line: r.line,
+          message: `A card for “${trade.words.offer[0]}” has no field “${r.field}”.`,
+        });
+      else if (lineOf.has(field.name))
+        faults.push({
+          line: r.line,
+          message: `“${field.label}” stands in line ${lineOf.get(field.name)} already.`,
+        });
+      else if (r.value.trim() === '')
+        faults.push({ line: r.line, message: `“${field.label}” has no value.` });
+      else {
+        // A choice may be told by its words.
+        text[field.name] = field.options?.find(([, words]) => words === r.value)?.[0] ?? r.value;
+        lineOf.set(field.name, r.line);
+      }
+    }
+    const read = readPart(trade, text, 'mm');
+    if ('faults' in read)
+      for (const [name, message] of Object.entries(read.faults))
+        faults.push({ line: lineOf.get(name) ?? first.line, message });
+    else if (Object.keys(read.values).length > 0)
+      cards.push({
+        designation: first.designation.trim(),
+        trade: trade.id,
+        source: first.source.trim(),
+        values: read.values,
+        line: first.line,
+      });
+  }
+  faults.sort((a, b) => a.line - b.line);
+  return { cards, faults };
+}
