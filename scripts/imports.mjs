@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url';
  * circle. Rooms of one floor that are named apart do not know each other. Core uses nothing of Node, the DOM or React; web,
  * server, cli and coverage use core by its subpaths, never each other. Tests may look from anywhere.
  */
-const CORE_PACKAGES = ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz'];
+const CORE_PACKAGES = ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz', 'ts-fsrs'];
 
 /** Floors from the ground up; folders of one line stand on one floor. */
 const FLOORS = {
@@ -25,7 +25,7 @@ const FLOORS = {
     ['sheet'],
     ['history', 'autopsy'],
     ['job'],
-    ['planning'],
+    ['planning', 'practice'],
     ['api'],
   ],
   web: [
@@ -35,7 +35,7 @@ const FLOORS = {
     ['entry'],
     ['steps'],
     ['trades'],
-    ['bench', 'board', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
+    ['bench', 'board', 'job', 'outage', 'plant', 'practice', 'session', 'setup', 'sheet'],
     ['main.tsx'],
   ],
   server: [

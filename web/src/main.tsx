@@ -47,6 +47,7 @@ const PartsPage = page('PartsPage', () => import('./plant/PartsPage.tsx'));
 const DuePage = page('DuePage', () => import('./plant/DuePage.tsx'));
 const OutagesPage = page('OutagesPage', () => import('./outage/OutagesPage.tsx'));
 const OutagePage = page('OutagePage', () => import('./outage/OutagePage.tsx'));
+const PracticePage = page('PracticePage', () => import('./practice/PracticePage.tsx'));
 const BenchPage = page('BenchPage', () => import('./bench/BenchPage.tsx'));
 
 const client = new QueryClient({
@@ -139,6 +140,7 @@ const router = createBrowserRouter([
           { path: '/p/:label', element: <LabelPage /> },
           { path: '/parts', element: <PartsPage /> },
           { path: '/due', element: <DuePage /> },
+          { path: '/practice', element: <PracticePage /> },
           { path: '/outages', element: <OutagesPage /> },
           { path: '/outages/:id', element: <OutagePage /> },
           { path: '/plant', element: <PlantPage /> },

@@ -100,6 +100,7 @@ async function cards(db: Database, ids: Map<string, string>): Promise<void> {
 
 /** Everything a demo that was begun may have laid in, those first that stand on others. */
 const OF_THE_DEMO = [
+  'drills',
   'outages',
   'certificates',
   'photos',

@@ -220,6 +220,8 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
     }),
   },
   'post /api/outages/:id': { schema: record({ told: { type: 'object' } }) },
+  'get /api/practice/drills': { schema: record({ kept: list({ type: 'object' }) }) },
+  'post /api/practice/drills': { schema: record({ kept: list({ type: 'object' }) }) },
   'get /api/certificates': { schema: record({ certificates: list({ type: 'object' }) }) },
   'put /api/instruments/:id/certificates/:hash': { none: true },
   'get /api/jobs': { schema: jobs },

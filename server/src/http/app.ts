@@ -21,6 +21,7 @@ import { parts } from './parts.ts';
 import { people } from './people.ts';
 import { photos } from './photos.ts';
 import { plant } from './plant.ts';
+import { practice } from './practice.ts';
 import { Problem, sayProblem } from './problem.ts';
 import { register } from './register.ts';
 import { type House, lay, type Route } from './routes.ts';
@@ -48,6 +49,7 @@ export const ROUTES: readonly Route[] = [
   ...houseRules,
   ...jobs,
   ...photos,
+  ...practice,
   ...outages,
   ...certificates,
   ...feed,

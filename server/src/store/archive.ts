@@ -40,6 +40,7 @@ const TABLES: readonly Table[] = [
   { name: 'sheets', key: ['job_id', 'revision'] },
   { name: 'autopsies', key: ['id'] },
   { name: 'outages', key: ['id', 'version'] },
+  { name: 'drills', key: ['person_id', 'drill'] },
   { name: 'photos', key: ['hash'] },
   { name: 'certificates', key: ['hash', 'instrument_id'] },
 ];

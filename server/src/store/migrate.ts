@@ -12,6 +12,7 @@ import * as register from './migrations/009-register.ts';
 import * as beltGauges from './migrations/010-belt-gauges.ts';
 import * as certificates from './migrations/011-certificates.ts';
 import * as outages from './migrations/012-outages.ts';
+import * as drills from './migrations/013-drills.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -26,6 +27,7 @@ const MIGRATIONS = [
   { name: '010-belt-gauges', up: beltGauges.up },
   { name: '011-certificates', up: certificates.up },
   { name: '012-outages', up: outages.up },
+  { name: '013-drills', up: drills.up },
 ];
 
 /**
@@ -40,6 +42,7 @@ const GRANTS: Record<string, string> = {
   photos: 'SELECT, INSERT',
   certificates: 'SELECT, INSERT',
   outages: 'SELECT, INSERT',
+  drills: 'SELECT, INSERT, DELETE',
   autopsies: 'SELECT, INSERT',
   feeds: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, DELETE',

@@ -265,6 +265,9 @@ describe('a database laid in by an earlier release', () => {
         '008-plant-and-people',
         '009-register',
         '010-belt-gauges',
+        '011-certificates',
+        '012-outages',
+        '013-drills',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);
