@@ -15,7 +15,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { type Answer, type Drill, isRight } from '@fulcrant/core/practice/drill';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { GaugeFace } from './GaugeFace.tsx';
 
@@ -36,6 +36,9 @@ export function DrillCard({
   );
   const [told, setTold] = useState<boolean | null>(null);
   const [fault, setFault] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  // A new question takes the caret: the answer can be typed at once.
+  useEffect(() => field.current?.focus({ preventScroll: true }), []);
   const say = (given: Answer) => {
     const right = isRight(drill, given);
     if (right === null)
@@ -118,7 +121,7 @@ export function DrillCard({
             onChange={(e) => setAnswer(e.target.value)}
             inputMode="decimal"
             autoComplete="off"
-            autoFocus
+            ref={field}
             disabled={told !== null}
             aria-invalid={fault !== null}
             className="figures min-h-14 w-48 border-0 border-b-[3px] border-brass bg-transparent text-3xl"
