@@ -25,7 +25,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   };
   // Put right by keyboard: the piece that belongs at each place is lifted and carried up to it.
   const order = await drillNow();
-  if (order.form !== 'order') throw new Error(order.id);
+  if (order.form !== 'row') throw new Error(order.id);
   for (const [place, wanted] of order.right.entries()) {
     const now = () =>
       page

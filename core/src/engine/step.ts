@@ -1,3 +1,4 @@
+import type { Lip } from '../arithmetic/rebuild/lips.ts';
 import type { SchoolLimit } from '../sources/schools.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, Place, StepReport } from './state.ts';
@@ -134,6 +135,8 @@ export type StepDefinition<S extends Setup = Setup> = {
   /** Fields of the setup it cannot go without: where one was not said when the job was opened, it is asked here. */
   needs?: readonly string[];
   items?: GateItem[];
+  /** Lip seals fitted at it, and the way each must face. */
+  lips?: readonly Lip[];
   /** Its questions are answered before anything is read, not after. */
   itemsFirst?: boolean;
   /** Starts afresh after a dismounting. */

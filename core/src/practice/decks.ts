@@ -1,4 +1,4 @@
-import { LIP_WAYS } from '../arithmetic/rebuild/lips.ts';
+import { LIP_WAYS, sayLip } from '../arithmetic/rebuild/lips.ts';
 import type { StepDefinition } from '../engine/step.ts';
 import { allTrades, procedureFor } from '../engine/trades.ts';
 import { decide } from '../metrology/decision.ts';
@@ -57,7 +57,7 @@ function orders(): Drill[] {
       out.push({
         id,
         deck: 'order',
-        form: 'order',
+        form: 'row',
         ask: `${name} (${variant}): which comes first?`,
         pieces: shuffled(right, seedOf(id)),
         right,
@@ -132,27 +132,24 @@ function standing(): Drill[] {
   );
 }
 
-/** Lips of the pumps, as the procedures have them. */
+/** Lip seals of every job that has them, as its steps name them; which way is wrong there, and why. */
 function lips(): Drill[] {
   const seen = new Set<string>();
-  return walks().flatMap(({ trade, steps }) =>
+  return walks().flatMap(({ trade, name, variant, steps }) =>
     steps.flatMap((step) =>
-      (step.items ?? []).flatMap((item): Drill[] => {
-        const way = LIP_WAYS.find((w) =>
-          new RegExp(`\\blip[^.]*\\b${w}\\b|\\b${w}\\b[^.]*\\blip`, 'i').test(item.ask),
-        );
-        const id = `lip/${trade}/${step.id}/${item.id}`;
-        if (!way || seen.has(id)) return [];
+      (step.lips ?? []).flatMap((lip): Drill[] => {
+        const id = `lip/${trade}/${lip.id}/${lip.wants}`;
+        if (seen.has(id)) return [];
         seen.add(id);
         return [
           {
             id,
             deck: 'lip',
             form: 'choice',
-            ask: `${step.title}: ${item.ask.replace(new RegExp(`\\b${way}\\b`, 'i'), '……')}`,
+            ask: `${name} (${variant}). ${sayLip(lip)}: which way does its lip face?`,
             options: [...LIP_WAYS],
-            right: way,
-            why: item.ask,
+            right: lip.wants,
+            why: `${lip.wants === 'inward' ? 'Inward' : 'Outward'}. The other way: ${lip.wrong.charAt(0).toLowerCase()}${lip.wrong.slice(1)}`,
           },
         ];
       }),

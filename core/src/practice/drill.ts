@@ -7,7 +7,7 @@ export type Drill = {
   /** Read from what stands in the trades and the tables: the reason, said after the answer. */
   why: string;
 } & (
-  | { form: 'order'; pieces: string[]; right: string[] }
+  | { form: 'row'; pieces: string[]; right: string[] }
   | { form: 'choice'; options: string[]; right: string }
   | { form: 'several'; options: string[]; right: string[] }
   | { form: 'number'; face: Face | null; unit: string; right: number; within: number }
@@ -41,7 +41,7 @@ export type Answer = readonly string[] | string;
  */
 export function isRight(drill: Drill, answer: Answer): boolean | null {
   switch (drill.form) {
-    case 'order': {
+    case 'row': {
       if (typeof answer === 'string' || answer.length !== drill.right.length) return null;
       return drill.right.every((p, i) => answer[i] === p);
     }

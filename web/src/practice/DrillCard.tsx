@@ -32,7 +32,7 @@ export function DrillCard({
   onNext: () => void;
 }) {
   const [answer, setAnswer] = useState<Answer>(
-    drill.form === 'order' ? drill.pieces : drill.form === 'several' ? [] : '',
+    drill.form === 'row' ? drill.pieces : drill.form === 'several' ? [] : '',
   );
   const [told, setTold] = useState<boolean | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -55,7 +55,7 @@ export function DrillCard({
     else onNext();
   };
   const mark = (option: string) => {
-    if (told === null || drill.form === 'order' || drill.form === 'number') return '';
+    if (told === null || drill.form === 'row' || drill.form === 'number') return '';
     const right = drill.form === 'choice' ? option === drill.right : drill.right.includes(option);
     return right ? '✓ ' : '';
   };
@@ -63,7 +63,7 @@ export function DrillCard({
     <form onSubmit={submit} className="flex flex-col gap-4" data-drill={drill.id}>
       <h2 className="m-0 text-2xl leading-tight">{drill.ask}</h2>
       {drill.form === 'number' && drill.face && <GaugeFace face={drill.face} />}
-      {drill.form === 'order' && (
+      {drill.form === 'row' && (
         <Order
           pieces={answer as string[]}
           open={told === null}

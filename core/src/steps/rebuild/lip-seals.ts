@@ -46,5 +46,5 @@ export function lipStep<S extends Setup>(
     ask: `${sayLip(l)}: its lip faces?`,
     note: true,
   }));
-  return { id: 'lips', title, kind, guide, items, ...more };
+  return { id: 'lips', title, kind, guide, items, lips, ...more };
 }
