@@ -5,6 +5,8 @@ import type { TradeTask } from '../engine/trade.ts';
 export const BREAK_MINUTES = 60;
 /** Fewer sheets than this tell nothing of a trade yet. */
 export const LEAST_SHEETS = 3;
+/** A piece entered in less than this share of the least it can take was written up afterwards: its times tell nothing. Our own choice. */
+const WRITTEN_UP = 0.1;
 /** Fewer than this tell how long it takes mostly, and not yet how far it may stray. */
 const FOR_SPREAD = 12;
 
@@ -111,7 +113,7 @@ export function durationsOf(
         .map((s) =>
           [...s].reduce((sum, [step, m]) => sum + (task.steps.some((p) => named(p, step)) ? m : 0), 0),
         )
-        .filter((m) => m > 0)
+        .filter((m) => m > 0 && m >= WRITTEN_UP * task.minutes[0])
         .sort((a, b) => a - b);
       if (took.length < LEAST_SHEETS) {
         const [least, likely, most] = task.minutes;

@@ -110,6 +110,10 @@ describe('pieces of an outage', () => {
     expect(dozen?.least).toBeCloseTo(22, 4);
     expect(dozen?.most).toBeCloseTo(38, 4);
     expect(own.survey?.sheets).toBe(0);
+    // Written up in a minute at the end of the shift: no work was timed by it.
+    expect(durationsOf(tasks, [sheet(1), sheet(2), sheet(0.05), sheet(0.05)]).driveup).toMatchObject({
+      sheets: 0,
+    });
   });
 
   it('what was found, and how often, is the plant’s own once eight sheets tell', () => {
