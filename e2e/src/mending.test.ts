@@ -74,12 +74,12 @@ it('a temperature read earlier is entered with its time, and marked so on the sh
   await page.locator('form[data-place] input').fill('24');
   await page.keyboard.press('Enter');
   await page.getByText('the times go on, never back').waitFor();
-  expect(await page.locator('form[data-place] input').inputValue()).toBe('24');
+  await expect.poll(() => page.locator('form[data-place] input').inputValue()).toBe('24');
   await page.getByLabel('read earlier, at').fill(await clock(-1));
   await page.keyboard.press('Tab');
   await hand.read('runin', '24');
   await hand.allStored();
-  expect(await page.getByLabel('read earlier, at').inputValue()).toBe('');
+  await expect.poll(() => page.getByLabel('read earlier, at').inputValue()).toBe('');
   const { events } = await (await page.request.get(`${plant.url}/api/jobs/${jobId}`)).json();
   const read = events.findLast((e: { type: string }) => e.type === 'reading.taken');
   expect(Date.parse(read.at) - Date.parse(read.data.readAt)).toBeGreaterThan(30_000);
@@ -96,8 +96,8 @@ it('a form that was begun is there after a reload; a known position brings its k
   await page.getByLabel('Shaft diameter', { exact: true }).fill('62');
   await page.reload();
   await page.getByLabel('Shaft diameter', { exact: true }).waitFor();
-  expect(await page.getByLabel('Machine', { exact: true }).inputValue()).toBe('Half-typed pump');
-  expect(await page.getByLabel('Shaft diameter', { exact: true }).inputValue()).toBe('62');
+  await expect.poll(() => page.getByLabel('Machine', { exact: true }).inputValue()).toBe('Half-typed pump');
+  await expect.poll(() => page.getByLabel('Shaft diameter', { exact: true }).inputValue()).toBe('62');
   await page.getByRole('button', { name: /^Fit a bearing/ }).click();
   // What cannot be stands beside the field it is about.
   await page.getByLabel('Machine', { exact: true }).fill('Test drive');

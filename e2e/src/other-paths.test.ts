@@ -179,7 +179,7 @@ it('a gauge of one’s own goes into the register and comes to hand', async () =
   await page.getByLabel('Reads to').fill('1');
   await page.getByRole('button', { name: 'Into the register' }).click();
   await page.getByText('not a length').waitFor();
-  expect(await page.getByLabel('Name, as it is called here').inputValue()).toBe('Feelers Z');
+  await expect.poll(() => page.getByLabel('Name, as it is called here').inputValue()).toBe('Feelers Z');
   await page.getByLabel(/^Step/).fill('0.02');
   await page.getByRole('button', { name: 'Into the register' }).click();
   await page.getByRole('heading', { name: 'Gauges' }).waitFor();

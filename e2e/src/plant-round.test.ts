@@ -38,7 +38,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.getByRole('button', { name: 'Begin' }).click();
     await page.getByText('not the code in the console').waitFor();
     // What was typed is still there.
-    expect(await page.getByLabel('The site is called').inputValue()).toBe('Oxleigh');
+    await expect.poll(() => page.getByLabel('The site is called').inputValue()).toBe('Oxleigh');
     await page.getByLabel(/^Code/).fill(code.toLowerCase());
     await page.getByRole('button', { name: 'Begin' }).click();
     await page.getByRole('heading', { name: 'The plant' }).waitFor();

@@ -56,7 +56,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   await page.getByLabel(/^It reads/).fill('about four');
   await page.keyboard.press('Enter');
   await page.getByText(/Type a number of/).waitFor();
-  expect(await page.getByLabel(/^It reads/).inputValue()).toBe('about four');
+  await expect.poll(() => page.getByLabel(/^It reads/).inputValue()).toBe('about four');
   await page.getByLabel(/^It reads/).fill(`${gauge.right + 3 * gauge.within}`);
   await page.keyboard.press('Enter');
   await page.locator('[data-told="false"]').waitFor();

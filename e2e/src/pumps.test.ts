@@ -179,7 +179,7 @@ it('a vane pump: one shim lost is found by the count before the cap goes on; the
   // What is no count is said beside its field; nothing typed is lost.
   await count('3', 'two', '1');
   await page.getByText('A whole number of shims, 0 to 60.').waitFor();
-  expect(await heap.nth(0).inputValue()).toBe('3');
+  await expect.poll(() => heap.nth(0).inputValue()).toBe('3');
   await side(['3', '2', '1'], ['2', '2', '1']);
   await side(['1', '4', '0'], null);
   await tags(hand);

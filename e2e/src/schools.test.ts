@@ -47,7 +47,7 @@ it('by nut angle: the zero is proven by taps, the mark turned into the maker’s
   await page.locator('form[data-place] input').fill('1/3 turn');
   await page.reload();
   await page.locator('form[data-place] input').waitFor();
-  expect(await page.locator('form[data-place] input').inputValue()).toBe('1/3 turn');
+  await expect.poll(() => page.locator('form[data-place] input').inputValue()).toBe('1/3 turn');
   await page.locator('form[data-place] input').focus();
   await page.keyboard.press('Enter');
   await page.locator('[data-finding="nut-angle.turned"][data-verdict="accept"]').waitFor();
@@ -155,7 +155,7 @@ it('what the sheet must give is asked at its field: a school without its values 
   await page.getByLabel('Drive-up judged by', { exact: true }).selectOption({ label: 'hydraulic nut' });
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await page.getByText('The start pressure is missing.').waitFor();
-  expect(await page.getByLabel('Position', { exact: true }).inputValue()).toBe('Nowhere');
+  await expect.poll(() => page.getByLabel('Position', { exact: true }).inputValue()).toBe('Nowhere');
   await context.close();
 });
 

@@ -84,7 +84,7 @@ it('a bolt is ticked with its torque, and nobody signs with another’s name', a
   await page.getByLabel('as recorded here, signed').fill('Imke');
   await page.getByRole('button', { name: 'Sign the sheet' }).click();
   await page.getByText('Sign with your own name').waitFor();
-  expect(await page.getByLabel('as recorded here, signed').inputValue()).toBe('Imke');
+  await expect.poll(() => page.getByLabel('as recorded here, signed').inputValue()).toBe('Imke');
   const event = {
     id: signing.hand.events.at(-1)?.id.replace(/^.{8}/, 'ffffffff'),
     jobId: signing.jobId,

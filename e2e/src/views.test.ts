@@ -117,7 +117,7 @@ describe('every view', () => {
       await page.getByLabel('Keypad on the screen').click();
       await page.getByRole('button', { name: '7', exact: true }).click();
       await page.getByRole('button', { name: 'thou', exact: true }).click();
-      expect(await page.locator('form[data-place] input').inputValue()).toBe('7 thou');
+      await expect.poll(() => page.locator('form[data-place] input').inputValue()).toBe('7 thou');
       await look(`keypad, ${theme}`);
       await page.getByRole('button', { name: 'More' }).click();
       await look(`more, ${theme}`);

@@ -31,7 +31,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await page.getByLabel('Part, as stamped').fill('trial sleeve 100');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await page.getByText('Nut slots is a number.').waitFor();
-  expect(await page.getByLabel('Part, as stamped').inputValue()).toBe('trial sleeve 100');
+  await expect.poll(() => page.getByLabel('Part, as stamped').inputValue()).toBe('trial sleeve 100');
   await page.getByLabel('Nut slots').fill('4');
   await page.getByLabel('Washer tabs').fill('17');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
@@ -48,7 +48,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await page.locator('form[data-place] input').fill('89.97');
   await page.reload();
   await page.locator('form[data-place] input').waitFor();
-  expect(await page.locator('form[data-place] input').inputValue()).toBe('89.97');
+  await expect.poll(() => page.locator('form[data-place] input').inputValue()).toBe('89.97');
   expect(await hand.place()).toBe('s2/60');
   // A wrong number is refused beside the field, and stays there to be mended.
   await page.locator('form[data-place] input').fill('8.971');

@@ -27,8 +27,17 @@ type Props = {
   onMove: ((id: string, start: number, unit: string | null) => void) | null;
 };
 
-/** A lane a fitter, time across as a ruled tape: pieces are collars on the lane’s shaft, waits leader lines, the end a wall, now a plumb line. */
-export function Board({ outage, net, placed, zone, zoom, chosen, onChoose, onMove }: Props) {
+/** A lane a fitter, time across as a ruled tape; drawn anew only when it changes, not at every word of the planner: pieces are collars on the lane’s shaft, waits leader lines, the end a wall, now a plumb line. */
+export const Board = memo(function Board({
+  outage,
+  net,
+  placed,
+  zone,
+  zoom,
+  chosen,
+  onChoose,
+  onMove,
+}: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(1000);
   useLayoutEffect(() => {
@@ -250,7 +259,7 @@ export function Board({ outage, net, placed, zone, zoom, chosen, onChoose, onMov
       </section>
     </DndContext>
   );
-}
+});
 
 /** Where the tape is ruled, and what stands at it: the day at its beginning, the hour between. */
 function ticksOf(
