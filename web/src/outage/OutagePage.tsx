@@ -1,14 +1,14 @@
 import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import { carriedOn, type Planned } from '@fulcrant/core/arithmetic/planning/search';
+import { carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { momentAt } from '@fulcrant/core/planning/shifts';
 import { type Known, networkOf } from '@fulcrant/core/planning/tasks';
-import { difference, saidMinutes } from '@fulcrant/core/planning/what-if';
+import { saidMinutes } from '@fulcrant/core/planning/what-if';
 import { shiftTimeIn } from '@fulcrant/core/sheet/when';
 import { useQueryClient } from '@tanstack/react-query';
 import { Tabs, ToggleGroup } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { faultsOf } from '../data/asked.ts';
 import { changeOutage, type OutageKnown, useOutage } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
@@ -16,8 +16,10 @@ import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { Whole } from '../ui/Whole.tsx';
+import { Beside, type Proposal } from './Beside.tsx';
 import { Board } from './Board.tsx';
-import { adopted, boundOf, boundSaid, moved, saidBroken, unpinned, withPlan } from './change.ts';
+import { ChosenPiece } from './ChosenPiece.tsx';
+import { adopted, boundOf, moved, saidBroken, unpinned, withPlan } from './change.ts';
 import { KitPanel } from './KitPanel.tsx';
 import { ListsPanel } from './ListsPanel.tsx';
 import { OutageSetup } from './OutageSetup.tsx';
@@ -38,9 +40,6 @@ export function OutagePage() {
     );
   return <OutageSheet key={id} known={known.data} />;
 }
-
-/** Another plan beside the one that stands: adopted or thrown away. */
-export type Proposal = { title: string; outage: Outage; planned: Planned };
 
 function OutageSheet({ known }: { known: OutageKnown }) {
   const { told, zone } = known;
@@ -254,126 +253,5 @@ function OutageSheet({ known }: { known: OutageKnown }) {
         </Tabs.Content>
       </Tabs.Root>
     </Page>
-  );
-}
-
-/** What another plan would change, beside the one that stands. */
-function Beside({
-  proposal,
-  before,
-  wall,
-  outage,
-  zone,
-  onAdopt,
-  onThrow,
-}: {
-  proposal: Proposal;
-  before: readonly Placed[];
-  wall: number;
-  outage: Outage;
-  zone: string;
-  onAdopt: (() => void) | null;
-  onThrow: () => void;
-}) {
-  const name = (key: string) => {
-    const job = [...outage.jobs, ...proposal.outage.jobs].find((j) => j.key === key);
-    return job ? `${job.machine}, ${job.position}` : key;
-  };
-  const { words } = difference(
-    proposal.outage,
-    before,
-    proposal.planned.placed,
-    wall,
-    name,
-    shiftTimeIn(zone),
-  );
-  const { gap, bound, proven, looked } = proposal.planned;
-  return (
-    <section className="mb-3 border-2 border-brass p-3" aria-label={proposal.title} data-proposal>
-      <p className="kicker m-0 !text-brass">{proposal.title}</p>
-      <ul className="m-0 list-none columns-1 gap-8 p-0 md:columns-2">
-        {words.map((w) => (
-          <li key={w} className="leading-snug">
-            {w}
-          </li>
-        ))}
-      </ul>
-      <p className="m-0 text-sm text-muted">
-        {proven
-          ? `No plan is shorter: ${boundSaid(outage, bound.by)} holds it.`
-          : `${(100 * gap).toFixed(1)} % above what nothing can beat, by ${boundSaid(outage, bound.by)}; ${looked} plans looked at.`}
-      </p>
-      <div className="mt-2 flex flex-wrap gap-3">
-        {onAdopt && (
-          <Button weight="solid" onClick={onAdopt}>
-            Adopt it
-          </Button>
-        )}
-        <Button onClick={onThrow}>Throw it away</Button>
-      </div>
-    </section>
-  );
-}
-
-/** The piece touched: what it is, who, what it needs, how long and from how many sheets that is known. */
-function ChosenPiece({
-  net,
-  placed,
-  chosen,
-  outage,
-  say,
-  mayMove,
-  onUnpin,
-}: {
-  net: ReturnType<typeof networkOf>;
-  placed: readonly Placed[];
-  chosen: string;
-  outage: Outage;
-  say: (m: number) => string;
-  mayMove: boolean;
-  onUnpin: (() => void) | null;
-}) {
-  const piece = net.pieces.get(chosen);
-  const at = placed.find((p) => p.id === chosen);
-  if (!piece || !at) return null;
-  const { duration } = piece;
-  const names = at.units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(' and ');
-  return (
-    <section
-      aria-label="The piece touched"
-      className="mt-2 flex flex-wrap items-center gap-x-8 gap-y-1 border-b border-faint py-2"
-      data-chosen={chosen}
-    >
-      <p className="m-0">
-        <span className="font-label text-lg font-semibold">
-          {piece.job.machine}, {piece.job.position}
-        </span>
-        : {piece.name}
-      </p>
-      <p className="m-0 figures">
-        {say(at.start)} to {say(at.finish)}
-      </p>
-      <p className="m-0">{names}</p>
-      {piece.tools.length > 0 && <p className="m-0 text-muted">{piece.tools.join(', ')}</p>}
-      <p className="m-0 text-muted">
-        {saidMinutes(duration.least)} to {saidMinutes(duration.most)}, mostly {saidMinutes(duration.likely)}:{' '}
-        {duration.sheets > 0 ? `from ${duration.sheets} sheets of this plant` : 'common practice'}
-      </p>
-      {piece.job.jobId && (
-        <Link className="text-steel underline underline-offset-4" to={`/jobs/${piece.job.jobId}`}>
-          Its sheet
-        </Link>
-      )}
-      {piece.pinned && onUnpin && (
-        <Button weight="bare" onClick={onUnpin}>
-          Take the pin out
-        </Button>
-      )}
-      {piece.state === 'ahead' && mayMove && (
-        <p className="m-0 text-sm text-muted">
-          Drag it, or use the arrow keys: a quarter of an hour, or another hand.
-        </p>
-      )}
-    </section>
   );
 }

@@ -1,17 +1,17 @@
 import { TZDate } from '@date-fns/tz';
 import { SHARED_TOOLS, SKILLS } from '@fulcrant/core/engine/trade';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import { circleBy, proposedBindings } from '@fulcrant/core/planning/bindings';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { whenIn } from '@fulcrant/core/sheet/when';
 import { ToggleGroup } from 'radix-ui';
-import { type ReactNode, useState } from 'react';
-import { readThrough } from '../data/api.ts';
+import { useState } from 'react';
 import type { OutageKnown } from '../data/outages.ts';
-import { useDue, useRegister } from '../data/register.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { Bindings } from './BindingsPart.tsx';
+import { freshKey } from './fresh-key.ts';
+import { Jobs } from './JobsPart.tsx';
+import { Part } from './Part.tsx';
 
 /** A moment as its zone writes it in a field, and back. Null where it is none. */
 export const fieldOf = (at: string, zone: string): string => whenIn(zone)(at).replace(' ', 'T');
@@ -21,20 +21,6 @@ export function momentOf(field: string, zone: string): string | null {
   const [y = 0, mo = 1, d = 1, h = 0, mi = 0] = m.slice(1).map(Number);
   return new Date(new TZDate(y, mo - 1, d, h, mi, zone).getTime()).toISOString();
 }
-
-/** A short key nobody else in a list has. */
-const freshKey = (taken: readonly string[], word: string): string => {
-  const base =
-    word
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 24) || 'x';
-  let key = base;
-  for (let n = 2; taken.includes(key); n++) key = `${base}-${n}`;
-  return key;
-};
 
 const NOBODY: Outage['crew'][number] = { id: '', name: '', skills: [], shift: 0, away: [] };
 const TOGGLE =
@@ -337,239 +323,5 @@ export function OutageSetup({
         </div>
       )}
     </fieldset>
-  );
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="min-w-0">
-      <h2 className="kicker m-0 mb-2 border-b border-rule pb-1">{title}</h2>
-      {children}
-    </section>
-  );
-}
-
-type OpenLine = {
-  id: string;
-  number: string;
-  kind: string;
-  machine: string;
-  position: string;
-  positionId: string;
-};
-
-/** Jobs from the register, or those that are open already. */
-function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs']) => void }) {
-  const [typed, setTyped] = useState('');
-  const [trade, setTrade] = useState(allTrades()[0]?.id ?? '');
-  const [fault, setFault] = useState<string | null>(null);
-  const found = useRegister(typed).data?.positions ?? [];
-  const { jobs } = draft;
-  const words = (id: string) => allTrades().find((t) => t.id === id)?.words.offer[0] ?? id;
-  const take = (machine: string, position: string, positionId: string) =>
-    onJobs([
-      ...jobs,
-      {
-        key: freshKey(
-          jobs.map((j) => j.key),
-          `${machine} ${position}`,
-        ),
-        trade,
-        machine,
-        position,
-        positionId,
-      },
-    ]);
-  const due = (useDue().data?.due ?? []).filter(
-    (d) =>
-      d.positionId !== null &&
-      d.at <= draft.endsAt &&
-      !jobs.some((j) => j.positionId === d.positionId || (j.jobId && j.jobId === d.jobId)),
-  );
-  const takeOpen = async () => {
-    try {
-      const { jobs: open } = await readThrough<{ jobs: OpenLine[] }>('/api/jobs?state=open&limit=200');
-      const taken = new Set(jobs.map((j) => j.jobId));
-      const next = [...jobs];
-      for (const j of open.filter((o) => !taken.has(o.id)))
-        next.push({
-          key: freshKey(
-            next.map((x) => x.key),
-            j.number,
-          ),
-          trade: j.kind,
-          machine: j.machine,
-          position: j.position,
-          positionId: j.positionId,
-          jobId: j.id,
-        });
-      onJobs(next);
-    } catch {
-      setFault('No connection to the server: the open jobs are taken when it is there.');
-    }
-  };
-  return (
-    <Part title={`Jobs: ${jobs.length}`}>
-      <ul
-        className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
-        aria-label="Jobs of this outage"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
-        tabIndex={0}
-      >
-        {jobs.map((j) => (
-          <li key={j.key} className="flex items-center gap-3 border-b border-faint" data-job-of={j.key}>
-            <span className="min-w-0 flex-1 truncate">
-              <strong className="font-label text-lg font-semibold">{j.machine}</strong>, {j.position}
-              <span className="text-muted">
-                {' '}
-                · {words(j.trade)}
-                {j.jobId ? '' : ', not opened yet'}
-              </span>
-            </span>
-            <Button
-              weight="bare"
-              aria-label={`Leave out ${j.machine}, ${j.position}`}
-              onClick={() => onJobs(jobs.filter((x) => x.key !== j.key))}
-            >
-              Out
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <div className="mt-2 grid items-end gap-x-4 gap-y-2 sm:grid-cols-2">
-        <div>
-          <span className="kicker">The work</span>
-          <Choice
-            label="The work"
-            value={trade}
-            options={allTrades().map((t) => [t.id, t.words.offer[0]] as const)}
-            onChange={setTrade}
-          />
-        </div>
-        <TextField label="Where" value={typed} onText={setTyped} placeholder="machine or place" />
-      </div>
-      {typed.trim() !== '' && (
-        <ul className="m-0 max-h-40 list-none overflow-y-auto p-0" aria-label="Places found">
-          {found.slice(0, 12).map((p) => (
-            <li key={p.id}>
-              <button
-                type="button"
-                className="min-h-12 w-full border-b border-faint px-1 text-left hover:bg-shade"
-                onClick={() => {
-                  take(p.machine, p.position, p.id);
-                  setTyped('');
-                }}
-              >
-                Add {p.machine}, {p.position}
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
-      <Button weight="bare" onClick={() => void takeOpen()}>
-        Take in all open jobs
-      </Button>
-      {due.length > 0 && (
-        <details className="mt-1">
-          <summary className="min-h-11 cursor-pointer py-2 text-steel underline underline-offset-4">
-            Due before the wall: {due.length}
-          </summary>
-          <ul className="m-0 list-none p-0">
-            {due.slice(0, 20).map((d) => (
-              <li
-                key={`${d.positionId} ${d.what} ${d.at}`}
-                className="flex items-center gap-3 border-b border-faint"
-              >
-                <span className="min-w-0 flex-1 truncate">
-                  {d.what}: {d.machine}, {d.position}
-                </span>
-                <Button weight="bare" onClick={() => take(d.machine, d.position, d.positionId ?? '')}>
-                  Add as {words(trade).toLowerCase()}
-                </Button>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      {fault && <Fault>{fault}</Fault>}
-    </Part>
-  );
-}
-
-/** Which job waits for which: proposed by shaft and trade, struck out or added by hand. */
-function Bindings({
-  draft,
-  shafts,
-  setups,
-  onBindings,
-}: {
-  draft: Outage;
-  shafts: OutageKnown['shafts'];
-  setups: OutageKnown['setups'];
-  onBindings: (bindings: Outage['bindings']) => void;
-}) {
-  const [before, setBefore] = useState('');
-  const [after, setAfter] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
-  const { bindings, jobs } = draft;
-  const name = (key: string) => {
-    const j = jobs.find((x) => x.key === key);
-    return j ? `${j.machine}, ${j.position}` : key;
-  };
-  const options = jobs.map((j) => [j.key, `${name(j.key)} (${j.key})`] as const);
-  const add = () => {
-    if (!before || !after || before === after) return setFault('Choose two jobs.');
-    const binding = { before, after, why: 'by hand' };
-    const circle = circleBy(bindings, binding);
-    if (circle) return setFault(circle);
-    setFault(null);
-    onBindings([...bindings.filter((b) => !(b.before === before && b.after === after)), binding]);
-  };
-  return (
-    <Part title={`What waits for what: ${bindings.filter((b) => !b.off).length}`}>
-      <ul
-        className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
-        aria-label="Bindings"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
-        tabIndex={0}
-      >
-        {bindings.map((b, i) => (
-          <li
-            key={`${b.before} ${b.after}`}
-            className={`flex items-center gap-3 border-b border-faint ${b.off ? 'text-muted line-through' : ''}`}
-          >
-            <span className="min-w-0 flex-1">
-              {name(b.before)} → {name(b.after)} <span className="text-sm text-muted">{b.why}</span>
-            </span>
-            <Button
-              weight="bare"
-              onClick={() => onBindings(bindings.map((x, k) => (k === i ? { ...x, off: !x.off } : x)))}
-            >
-              {b.off ? 'Bind again' : 'Strike out'}
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <Button
-        weight="bare"
-        onClick={() => {
-          const struck = bindings.filter((b) => b.off || b.why === 'by hand');
-          onBindings([
-            ...struck,
-            ...proposedBindings(jobs, shafts, setups).filter(
-              (p) => !struck.some((s) => s.before === p.before && s.after === p.after),
-            ),
-          ]);
-        }}
-      >
-        Propose them from shafts and trades
-      </Button>
-      <div className="mt-1 grid items-end gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto]">
-        <Choice label="First" value={before} options={options} onChange={setBefore} />
-        <Choice label="Then" value={after} options={options} onChange={setAfter} />
-        <Button onClick={add}>Bind</Button>
-      </div>
-      {fault && <Fault>{fault}</Fault>}
-    </Part>
   );
 }

@@ -1,0 +1,68 @@
+import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { difference } from '@fulcrant/core/planning/what-if';
+import { shiftTimeIn } from '@fulcrant/core/sheet/when';
+import { Button } from '../ui/controls.tsx';
+import { boundSaid } from './change.ts';
+
+/** Another plan beside the one that stands: adopted or thrown away. */
+export type Proposal = { title: string; outage: Outage; planned: Planned };
+
+/** What another plan would change, beside the one that stands. */
+export function Beside({
+  proposal,
+  before,
+  wall,
+  outage,
+  zone,
+  onAdopt,
+  onThrow,
+}: {
+  proposal: Proposal;
+  before: readonly Placed[];
+  wall: number;
+  outage: Outage;
+  zone: string;
+  onAdopt: (() => void) | null;
+  onThrow: () => void;
+}) {
+  const name = (key: string) => {
+    const job = [...outage.jobs, ...proposal.outage.jobs].find((j) => j.key === key);
+    return job ? `${job.machine}, ${job.position}` : key;
+  };
+  const { words } = difference(
+    proposal.outage,
+    before,
+    proposal.planned.placed,
+    wall,
+    name,
+    shiftTimeIn(zone),
+  );
+  const { gap, bound, proven, looked } = proposal.planned;
+  return (
+    <section className="mb-3 border-2 border-brass p-3" aria-label={proposal.title} data-proposal>
+      <p className="kicker m-0 !text-brass">{proposal.title}</p>
+      <ul className="m-0 list-none columns-1 gap-8 p-0 md:columns-2">
+        {words.map((w) => (
+          <li key={w} className="leading-snug">
+            {w}
+          </li>
+        ))}
+      </ul>
+      <p className="m-0 text-sm text-muted">
+        {proven
+          ? `No plan is shorter: ${boundSaid(outage, bound.by)} holds it.`
+          : `${(100 * gap).toFixed(1)} % above what nothing can beat, by ${boundSaid(outage, bound.by)}; ${looked} plans looked at.`}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-3">
+        {onAdopt && (
+          <Button weight="solid" onClick={onAdopt}>
+            Adopt it
+          </Button>
+        )}
+        <Button onClick={onThrow}>Throw it away</Button>
+      </div>
+    </section>
+  );
+}
