@@ -33,7 +33,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.getByLabel(/^Your name/).fill('Ingrid');
     await page.getByLabel(/^Your password/).fill('short');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByText('ten characters').waitFor();
+    await page.getByText('ten characters at the least').waitFor();
     await page.getByLabel(/^Your password/).fill('three plain words');
     await page.getByRole('button', { name: 'Begin' }).click();
     await page.getByText('not the code in the console').waitFor();
