@@ -1,11 +1,11 @@
 import type { Locator, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import type { Plant } from './plant.ts';
-import { sharedPlant } from './shared-plant.ts';
+import { Plant } from './plant.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await sharedPlant();
+  // A works of its own: what others add to the cupboard, or sign in a minute, would change what comes to hand and how long work takes.
+  plant = await Plant.open();
 });
 afterAll(() => plant?.close());
 
