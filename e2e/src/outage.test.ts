@@ -61,6 +61,22 @@ describe('an outage', () => {
     await add('Fit a bearing', 'fan 3 out', /^Add Cooling fan 3, Outboard/);
     await add('Fit a seal', 'condensate 1', /^Add Condensate pump 1/);
     await page.getByRole('button', { name: /^Propose them/ }).click();
+    // A time that is none stays as typed, with what is wrong beside it; nothing is kept before it is mended.
+    const begins = page.locator('[data-shift="Early"]').getByLabel('From');
+    await begins.fill('six');
+    await page.getByText('Write the time like 06:00.').waitFor();
+    await page.locator('[data-keep-outage]').click();
+    await page.getByText('One line does not read as anything yet.').waitFor();
+    expect((await kept(page)).version).toBe(1);
+    await begins.fill('6:00');
+    await page.getByLabel('How many').fill('two');
+    await page.getByText('A whole number, to a hundred.').waitFor();
+    await page.getByLabel('How many').fill('2');
+    // Reloaded half way, all of it is still there.
+    await page.reload();
+    await page.locator('[data-hand="Jorun"]').waitFor();
+    expect(await page.locator('[data-job-of]').count()).toBe(3);
+    await expect.poll(() => begins.inputValue()).toBe('06:00');
     await page.locator('[data-keep-outage]').click();
     await page.getByText('Changed here and not kept yet').waitFor({ state: 'detached' });
     expect((await kept(page)).version).toBe(2);
@@ -100,10 +116,11 @@ describe('an outage', () => {
     // By keyboard: a quarter on, then to a hand that cannot do it, refused with the reason.
     version = (await kept(page)).version;
     await page.locator(`[data-piece="${task}"]`).focus();
-    await page.keyboard.press('ArrowRight');
-    await settled(page, version);
+    for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+    // Three keys without waiting are three quarters of an hour, each kept after the other.
+    await settled(page, version + 2);
     const moved = (await kept(page)).outage.pins[0];
-    expect(Date.parse(moved?.startsAt ?? '') - Date.parse(pinned[0]?.startsAt ?? '')).toBe(15 * 60_000);
+    expect(Date.parse(moved?.startsAt ?? '') - Date.parse(pinned[0]?.startsAt ?? '')).toBe(45 * 60_000);
     await page.locator(`[data-piece="${task}"]`).click();
     await page.locator('[data-chosen]').waitFor();
     version = (await kept(page)).version;
@@ -155,6 +172,27 @@ describe('an outage', () => {
     expect(await page.locator('[data-piece][data-state="begun"]').first().getAttribute('data-start')).toBe(
       begun,
     );
+    // It is past its wall now, and says so; planned anew there is another way with what is left, or there is none.
+    await page.locator('[data-threatened]').waitFor();
+    await page.locator('[data-plan]').click();
+    await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Throw it away' }).click();
+    // Changed here, and meanwhile by somebody else: nothing is lost, and nobody is overwritten unseen.
+    await page.getByRole('tab', { name: 'Window, crew, jobs' }).click();
+    await page.getByLabel('Called').fill('Autumn stop');
+    const { version, outage } = await kept(page);
+    const id = page.url().split('/').at(-1);
+    const other = await page.request.post(`${plant.url}/api/outages/${id}`, {
+      data: { after: version, outage: { ...outage, name: 'Stop between campaigns, late' } },
+    });
+    expect(other.status()).toBe(200);
+    await page.reload();
+    await page.getByRole('tab', { name: 'Window, crew, jobs' }).click();
+    await page.locator('[data-theirs]').waitFor();
+    await expect.poll(() => page.getByLabel('Called').inputValue()).toBe('Autumn stop');
+    expect(await page.locator('[data-keep-outage]').isDisabled()).toBe(true);
+    await page.getByRole('button', { name: 'Take theirs, let mine go' }).click();
+    await expect.poll(() => page.getByLabel('Called').inputValue()).toBe('Stop between campaigns, late');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
     // Each hand has a list, with what is now or next large.

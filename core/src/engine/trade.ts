@@ -80,8 +80,8 @@ export type TradeWords<S extends Setup> = {
   drawings(state: JobState<S>): Drawing[];
   /** What falls due after it, beside the next reading of a step: signed or not. `at` as events write times. */
   due?(state: JobState<S>): Due[];
-  /** Where it comes among the work at one machine: taken off, surveyed, bearings on, what shuts it; a round goes by itself. */
-  comes: 'off' | 'survey' | 'bearing' | 'shut' | 'round';
+  /** Where it comes among the work at one machine: taken off, measured, bearings on, what shuts it; a round goes by itself. */
+  comes: 'off' | 'measured' | 'bearing' | 'shut' | 'round';
   /** What it is in an outage, in the order of the work. */
   tasks: readonly TradeTask[];
   /** What it takes beside its part and its bolts. */

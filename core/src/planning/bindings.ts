@@ -1,6 +1,7 @@
 import type { Setup } from '../engine/setup.ts';
 import { allTrades } from '../engine/trades.ts';
 import type { Outage, OutageJob } from './outage.ts';
+import { reaches } from './reaches.ts';
 
 export type Binding = Outage['bindings'][number];
 /** A shaft as its card draws it, as far as an order follows from it. */
@@ -11,7 +12,7 @@ function comesOf(job: OutageJob, setup: Setup | undefined): string {
   const by = allTrades().find((t) => t.id === job.trade)?.words.comes ?? 'round';
   const measures = (setup as { condition?: { measures?: readonly string[] } } | undefined)?.condition
     ?.measures;
-  return by === 'survey' && measures?.includes('coupling') ? 'coupling' : by;
+  return by === 'measured' && measures?.includes('coupling') ? 'coupling' : by;
 }
 
 /**
@@ -39,8 +40,8 @@ export function proposedBindings(
       const [first, then] = [comes(a), comes(b)];
       const fits = then === 'bearing' || then === 'shut';
       if (first === 'off' && then === 'bearing' && same(a, b)) bind(a, b, 'off before on');
-      if (first === 'survey' && fits) bind(a, b, 'surveyed before fitted');
-      if (first === 'off' && then === 'survey') bind(a, b, 'off before the survey');
+      if (first === 'measured' && fits) bind(a, b, 'surveyed before fitted');
+      if (first === 'off' && then === 'measured') bind(a, b, 'off before the survey');
       if (first === 'bearing' && then === 'shut') bind(a, b, 'bearings before the seal');
       if ((first === 'bearing' || first === 'shut') && then === 'coupling')
         bind(a, b, first === 'shut' ? 'seal before the coupling' : 'bearings before the coupling');
@@ -56,19 +57,6 @@ export function proposedBindings(
       for (const float of at('float')) bind(fixed, float, 'fixed before float');
   }
   return out;
-}
-
-/** Does one job wait for another already, by way of others? */
-function reaches(bindings: readonly Binding[], from: string, to: string): boolean {
-  const seen = new Set<string>();
-  const open = [from];
-  for (let at = open.pop(); at !== undefined; at = open.pop()) {
-    if (at === to) return true;
-    if (seen.has(at)) continue;
-    seen.add(at);
-    for (const b of bindings) if (b.before === at && !b.off) open.push(b.after);
-  }
-  return false;
 }
 
 /** Why a binding cannot be: it would close a circle; null where it can. */

@@ -1,5 +1,7 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import { SKILLS } from '../engine/trade.ts';
+import { allTrades } from '../engine/trades.ts';
+import { firstInCircle } from './reaches.ts';
 import '../judgement/sentences.ts';
 
 const moment = (what: string) =>
@@ -149,6 +151,15 @@ export const outageSchema = object({
       ? context.createError({ path: 'endsAt', message: 'An outage has 120 days at the most.' })
       : true,
   )
+  .test('circle', (v, context) =>
+    firstInCircle(v?.bindings ?? [])
+      ? context.createError({ path: 'bindings', message: 'Some jobs wait for each other in a circle.' })
+      : true,
+  )
+  .test('work', (v, context) => {
+    const odd = (v?.jobs ?? []).find((j) => !allTrades().some((t) => t.id === j.trade));
+    return odd ? context.createError({ path: 'jobs', message: `There is no work “${odd.trade}”.` }) : true;
+  })
   .test('keys', (v, context) => {
     const keys = (v?.jobs ?? []).map((j) => j.key);
     if (new Set(keys).size < keys.length)
@@ -156,6 +167,12 @@ export const outageSchema = object({
     const people = (v?.crew ?? []).map((c) => c.id);
     if (new Set(people).size < people.length)
       return context.createError({ path: 'crew', message: 'Somebody is in the crew twice.' });
+    const tools = (v?.tools ?? []).map((t) => t.name);
+    if (new Set(tools).size < tools.length)
+      return context.createError({
+        path: 'tools',
+        message: 'A tool stands there twice: say how many instead.',
+      });
     return true;
   });
 export type Outage = InferType<typeof outageSchema>;
@@ -170,5 +187,10 @@ export type OutageLine = {
   at: string;
 };
 
-/** How far a job of an outage has come: by step, when it was first and last touched, and whether it is done. */
-export type Progress = Record<string, { first: string; last: string; done: boolean; by: string } | undefined>;
+/** How far a job of an outage has come, by step. */
+export type Progress = Record<string, StepProgress | undefined>;
+export type StepProgress =
+  /** When it was first and last touched, by whom last, and whether it is done. */
+  | { first: string; last: string; done: boolean; by: string }
+  /** Opened again, and not touched since: it is all to be done anew. */
+  | 'again';

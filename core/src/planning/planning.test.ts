@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { planned } from '../arithmetic/planning/search.ts';
 import type { JobEvent } from '../engine/events.ts';
+import type { Setup } from '../engine/setup.ts';
 import { allTrades, procedureFor } from '../engine/trades.ts';
+import { MEASURES } from '../steps/condition/condition.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { circleBy, proposedBindings } from './bindings.ts';
@@ -75,6 +77,22 @@ describe('pieces of an outage', () => {
       }
     }
     expect(named('*1', 'headon1') && !named('*1', 'headon2') && named('safe', 'safe')).toBe(true);
+  });
+
+  it('with every measure asked for a piece is still one stretch of the work, in the order of the work', () => {
+    for (const trade of allTrades())
+      for (const [variant, setup] of Object.entries(trade.example.setups)) {
+        const all = {
+          ...setup,
+          condition: { ...(setup as { condition?: object }).condition, measures: MEASURES },
+        };
+        const steps = procedureFor(('condition' in setup ? all : setup) as Setup).steps;
+        const ids = steps.map((s) => s.id).filter((s) => s !== 'sign');
+        expect(
+          stepsOf(trade.words.tasks, ids).flatMap((p) => p.steps),
+          `${trade.id}, ${variant}`,
+        ).toEqual(ids);
+      }
   });
 
   it('take what the plant’s own sheets took, gaps over an hour left out, once there are three', () => {
@@ -336,6 +354,15 @@ describe('an outage as it is written', () => {
     expect((await faults({ endsAt: OUTAGE.startsAt })).join()).toMatch(/wall/);
     expect((await faults({ startsAt: '2027-02-31T05:00' })).join()).toMatch(/day and a time/);
     expect((await faults({ jobs: [OUTAGE.jobs[0], OUTAGE.jobs[0]] })).join()).toMatch(/one key/);
+    const round = [
+      { before: 'f', after: 'g', why: '' },
+      { before: 'g', after: 'f', why: '' },
+    ];
+    expect((await faults({ bindings: round })).join()).toMatch(/circle/);
+    // Struck out it binds nobody.
+    expect(await faults({ bindings: [round[0], { ...round[1], off: true }] })).toEqual([]);
+    expect((await faults({ jobs: [job('x', 'welding', 'Fan', 'End')] })).join()).toMatch(/no work “welding”/);
+    expect((await faults({ tools: [OUTAGE.tools[0], OUTAGE.tools[0]] })).join()).toMatch(/twice/);
     expect((await faults({ endsAt: '2028-03-01T00:00:00Z' })).join()).toMatch(/120 days/);
   });
 });

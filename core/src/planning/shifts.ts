@@ -15,6 +15,18 @@ export const minutesFrom = (outage: Pick<Outage, 'startsAt'>, at: string | numbe
 export const momentAt = (outage: Pick<Outage, 'startsAt'>, minutes: number): string =>
   new Date(Date.parse(outage.startsAt) + minutes * MINUTE).toISOString();
 
+/** A plan told from another beginning: the same moments. */
+export function planFrom(plan: Outage['plan'], was: string, is: string): Outage['plan'] {
+  const by = (Date.parse(was) - Date.parse(is)) / MINUTE;
+  if (!plan || by === 0) return plan;
+  return {
+    ...plan,
+    end: plan.end + by,
+    bound: plan.bound + by,
+    placed: plan.placed.map((p) => ({ ...p, start: p.start + by, finish: p.finish + by })),
+  };
+}
+
 /** A wall clock’s moment in a zone: on the day the clock springs forward an hour that is not there is the next. */
 function instant(zone: string, year: number, month: number, day: number, clock: string): number {
   const [h = 0, m = 0] = clock.split(':').map(Number);

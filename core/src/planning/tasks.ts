@@ -41,12 +41,14 @@ export type Known = {
   setups?: Readonly<Record<string, Setup | undefined>>;
   durations?: Readonly<Record<string, Readonly<Record<string, Duration>> | undefined>>;
   progress?: Readonly<Record<string, Progress | undefined>>;
+  /** Jobs, by key, that are signed or cancelled: what was touched is done, nothing else of them lies ahead. */
+  ended?: Readonly<Record<string, boolean | undefined>>;
 };
 
 const setupOf = (trade: Trade, known: Setup | undefined): Setup =>
   known ?? (Object.values(trade.example.setups)[0] as Setup);
 
-/** Steps before anything is measured: chapter one of every trade. */
+/** The pool that stands for room at a machine. */
 const machineOf = (machine: string): string => `machine ${machine}`;
 /** So many pieces may go on at one machine at once; what holds the machine takes all of it. */
 const ROUND_A_MACHINE = 4;
@@ -85,15 +87,22 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
       trade.words.tasks,
       procedureFor(setup).steps.map((s) => s.id),
     );
-    const lastBegun = own.findLastIndex((o) => o.steps.some((s) => progress[s]));
+    const over = known.ended?.[job.key] ?? false;
+    const lastBegun = own.findLastIndex((o) => o.steps.some((s) => progress[s] && progress[s] !== 'again'));
     for (const [nth, { task, steps }] of own.entries()) {
       const id = `${job.key}:${task.id}`;
       const duration = durations[task.id] ?? { least: 1, likely: 1, most: 1, sheets: 0 };
       const minutes = Math.max(1, Math.round(duration.likely));
       const able = outage.crew.filter((c) => c.skills.includes(task.skill)).map((c) => c.id);
-      const touched = steps.flatMap((s) => (progress[s] ? [progress[s]] : []));
-      // Done to its last step, or left behind by what comes after it.
-      const done = touched.length > 0 && (steps.every((s) => progress[s]?.done) || nth < lastBegun);
+      const touched = steps.flatMap((s) => {
+        const told = progress[s];
+        return told && told !== 'again' ? [told] : [];
+      });
+      if (over && touched.length === 0) continue;
+      const finished = touched.length === steps.length && touched.every((t) => t.done);
+      // Done to its last step, or left behind by what comes after it; not where one of its steps was opened again.
+      const left = nth < lastBegun && !steps.some((s) => progress[s] === 'again');
+      const done = touched.length > 0 && (over || finished || left);
       const pin = outage.pins.find((p) => p.task === id);
       const start = touched.map((t) => t.first).sort()[0];
       const last = touched

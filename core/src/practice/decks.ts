@@ -9,7 +9,10 @@ import type { DeckId, Drill, Face } from './drill.ts';
 /** How many steps an order is put right of at once. */
 const PIECES = 5;
 /** How many gauges, fractions and verdicts there are to meet: each is a card of its own. */
-const GAUGES = 32;
+const GAUGES = 40;
+/** Blades of a set, by their stamps. */
+const BLADES_MM = [0.05, 0.08, 0.1, 0.15, 0.2, 0.25, 0.3, 0.4];
+const BLADES_IN = [0.0015, 0.002, 0.003, 0.004, 0.005, 0.006, 0.008, 0.01];
 const VERDICTS = 24;
 
 /** A list in an order a seed fixes, never the one it came in where it can be helped. */
@@ -174,7 +177,7 @@ function gauge(n: number): Drill {
     ask: `What does it read, in ${unit}?`,
     why,
   });
-  switch (n % 4) {
+  switch (n % 5) {
     case 0: {
       const value = pick(0.02, 0.98, 0.01);
       return read(
@@ -204,6 +207,29 @@ function gauge(n: number): Drill {
         0.025,
         'Whole millimetres left of the nought of the vernier, then the line of it that meets one of the rule.',
       );
+    }
+    case 3: {
+      // Two blades of an inch set together: said in mm, as the sheet asks for it.
+      const inches = n % 2 === 1;
+      const set = inches ? BLADES_IN : BLADES_MM;
+      const blades = shuffled(set, 31 * (n + 1))
+        .slice(0, 2)
+        .sort((a, b) => a - b);
+      const sum = blades.reduce((a, b) => a + b, 0);
+      const mm = Number((inches ? sum * MM_PER_INCH : sum).toFixed(3));
+      const stamps = blades.map((b) =>
+        inches ? `.${b.toFixed(4).slice(2).replace(/0$/, '')} in` : `${b.toFixed(2)} mm`,
+      );
+      return {
+        ...read(
+          { kind: 'feelers', stamps },
+          'mm',
+          mm,
+          inches ? 0.002 : 0.001,
+          `${stamps.join(' and ')}${inches ? `: ${sum.toFixed(4)} in × 25.4` : ''} = ${mm.toFixed(3)} mm.`,
+        ),
+        ask: 'These blades together go, snug. How wide is the gap, in mm?',
+      };
     }
     default: {
       const value = pick(5, 24.9, 0.01);

@@ -18,7 +18,7 @@ export type Face =
   | { kind: 'dial'; divisions: number; perDivision: number; unit: 'mm' | 'thou'; value: number }
   | { kind: 'vernier'; step: number; value: number }
   | { kind: 'micrometer'; value: number }
-  | { kind: 'feelers'; stamps: number[]; unit: 'mm' | 'in' };
+  | { kind: 'feelers'; stamps: string[] };
 
 export const DECKS = {
   order: 'Put the order right',

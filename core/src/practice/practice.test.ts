@@ -52,6 +52,25 @@ describe('drills', () => {
     }
   });
 
+  it('gauges are of every kind a hand has: dials in both units, vernier, micrometer, blades by their stamps', () => {
+    const faces = drillsOf('gauge').flatMap((d) =>
+      d.form === 'number' && d.face ? [{ ...d, face: d.face }] : [],
+    );
+    expect(new Set(faces.map((f) => (f.face.kind === 'dial' ? f.face.unit : f.face.kind)))).toEqual(
+      new Set(['mm', 'thou', 'vernier', 'feelers', 'micrometer']),
+    );
+    // Stamps read back by what reads typed lengths: they add up to what is right.
+    for (const { face, right, within } of faces) {
+      if (face.kind !== 'feelers') continue;
+      const sum = face.stamps.reduce((mm, stamp) => {
+        const read = parseLength(stamp, 'mm');
+        return mm + (read.ok ? read.mm : Number.NaN);
+      }, 0);
+      expect(Math.abs(sum - right)).toBeLessThanOrEqual(within);
+    }
+    expect(faces.some((f) => f.face.kind === 'feelers' && f.face.stamps[0]?.endsWith('in'))).toBe(true);
+  });
+
   it('fractions are what the reader of typed lengths makes of them; verdicts cover all three', () => {
     for (const d of drillsOf('fraction')) {
       const read = parseLength(d.id.split('fraction/')[1] ?? '', 'in');

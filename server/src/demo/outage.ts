@@ -117,12 +117,13 @@ export async function stopBetweenCampaigns(db: Database, ids: Map<string, string
     bindings: proposedBindings(jobs, shafts.flat()),
     pins: [],
   }) as Outage;
-  const { setups, progress } = await jobsOf(db, outage);
+  const { setups, progress, ended } = await jobsOf(db, outage);
   const net = networkOf(outage, {
     zone: ZONE,
     at: new Date().toISOString(),
     setups,
     progress,
+    ended,
     durations: await plantDurations(db),
   });
   const plan = planned(net.network, { looks: 30 });

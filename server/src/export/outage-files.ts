@@ -101,7 +101,7 @@ export async function outagePdf(
   doc.on('data', (b: Buffer) => parts.push(b));
   const ended = new Promise<void>((done) => doc.on('end', () => done()));
   const say = whenIn(zone);
-  const work = placed.filter((p) => net.pieces.has(p.id) && Number.isFinite(p.finish));
+  const work = placed.filter((p) => net.pieces.has(p.id));
   // Days by the plant’s clock: a sheet for each on which anything is done.
   const dayOf = (minutes: number) => say(momentAt(outage, minutes)).slice(0, 10);
   const days = [...new Set(work.map((p) => dayOf(p.start)))].sort();

@@ -213,6 +213,7 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
       told: { type: 'object' },
       setups: { type: 'object' },
       progress: { type: 'object' },
+      ended: { type: 'object' },
       durations: { type: 'object' },
       shafts: list({ type: 'object' }),
       zone: text,

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { kitOf } from '@fulcrant/core/planning/kit';
 import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
@@ -37,17 +38,21 @@ async function knownOutage(house: House, id: string | undefined) {
 const within = (faults: ReadonlyArray<{ path: string; message: string }>) =>
   faults.map((f) => ({ ...f, path: f.path.replace(/^outage\./, '') }));
 
-/** An outage with its plan as it was adopted, and all its pieces stand for. */
+/** An outage with its plan as it goes on from what was adopted, and all its pieces stand for. */
 export async function plannedOf(db: House['db'], told: OutageTold) {
-  const { setups, progress } = await jobsOf(db, told.outage);
+  const { setups, progress, ended } = await jobsOf(db, told.outage);
   const net = networkOf(told.outage, {
     zone: ZONE,
     at: new Date().toISOString(),
     setups,
     progress,
+    ended,
     durations: await plantDurations(db),
   });
-  const placed = (told.outage.plan?.placed ?? []).map((p) => ({ ...p, id: p.task }));
+  const adopted = (told.outage.plan?.placed ?? []).map((p) => ({ ...p, id: p.task }));
+  // What has no place any more has no time to tell.
+  const placed =
+    adopted.length > 0 ? carriedOn(net.network, adopted).placed.filter((p) => Number.isFinite(p.finish)) : [];
   return { told, setups, net, outage: told.outage, placed, zone: ZONE };
 }
 
@@ -100,6 +105,7 @@ export const outages: Route[] = [
         told,
         setups: known.setups,
         progress: known.progress,
+        ended: known.ended,
         durations,
         shafts: shafts.flat(),
         zone: ZONE,

@@ -5,6 +5,7 @@ import { allTrades } from '@fulcrant/core/engine/trades';
 import { upcast } from '@fulcrant/core/engine/upcast';
 import { type Duration, durationsOf, foundAt, oddsOf, workedByStep } from '@fulcrant/core/planning/durations';
 import type { Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/planning/outage';
+import { progressOf } from '@fulcrant/core/planning/progress';
 import { type Database, rowsOf, run } from './database.ts';
 
 type Row = { id: string; version: number; body: string; name: string; at: Date };
@@ -127,20 +128,23 @@ export async function plantDurations(db: Database): Promise<Record<string, Recor
 export async function jobsOf(
   db: Database,
   outage: Outage,
-): Promise<{ setups: Record<string, Setup>; progress: Record<string, Progress> }> {
+): Promise<{
+  setups: Record<string, Setup>;
+  progress: Record<string, Progress>;
+  ended: Record<string, boolean>;
+}> {
   const ids = outage.jobs.flatMap((j) => (j.jobId ? [j.jobId] : []));
   const events = await eventsOf(db, ids);
   const setups: Record<string, Setup> = {};
   const progress: Record<string, Progress> = {};
+  const ended: Record<string, boolean> = {};
   for (const job of outage.jobs) {
     const mine = job.jobId ? events.get(job.jobId) : undefined;
     const state = mine ? reduce(mine) : null;
     if (!mine || !state) continue;
     setups[job.key] = state.setup;
-    progress[job.key] = progressOf(
-      mine,
-      new Set(state.steps.filter((s) => s.status === 'done').map((s) => s.id)),
-    );
+    progress[job.key] = progressOf(state);
+    ended[job.key] = Boolean(state.signed || state.cancelled);
   }
   const open = outage.jobs.filter((j) => !setups[j.key] && j.positionId);
   if (open.length > 0) {
@@ -159,21 +163,5 @@ export async function jobsOf(
       if (state) setups[j.key] = state.setup;
     }
   }
-  return { setups, progress };
-}
-
-/** By step: when it was first and last touched, by whom last, and whether it is done. The opening belongs to none. */
-function progressOf(events: readonly JobEvent[], done: ReadonlySet<string>): Progress {
-  const out: Progress = {};
-  for (const e of events) {
-    const { step } = e.data as { step?: unknown };
-    if (typeof step !== 'string') continue;
-    const before = out[step];
-    out[step] = { first: before?.first ?? e.at, last: e.at, done: done.has(step), by: e.author.name };
-  }
-  // Done without an entry of its own, such as what is only read: it was done with what stands before it.
-  const last = events.at(-1);
-  if (last)
-    for (const s of done) out[s] ??= { first: last.at, last: last.at, done: true, by: last.author.name };
-  return out;
+  return { setups, progress, ended };
 }

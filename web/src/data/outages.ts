@@ -9,6 +9,8 @@ export type OutageKnown = {
   told: OutageTold;
   setups: Record<string, Setup>;
   progress: Record<string, Progress>;
+  /** Signed or cancelled. */
+  ended: Record<string, boolean>;
   durations: Record<string, Record<string, Duration>>;
   shafts: ShaftCardBody[];
   zone: string;

@@ -7,7 +7,13 @@ import { Button } from '../ui/controls.tsx';
 import { boundSaid } from './change.ts';
 
 /** Another plan beside the one that stands: adopted or thrown away. */
-export type Proposal = { title: string; outage: Outage; planned: Planned };
+export type Proposal = {
+  title: string;
+  outage: Outage;
+  planned: Planned;
+  /** The version it was made from: where that is not what stands any more, it is not adopted over it. */
+  base: number;
+};
 
 /** What another plan would change, beside the one that stands. */
 export function Beside({

@@ -5,6 +5,7 @@ import type { OutageKnown } from '../data/outages.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Part } from './Part.tsx';
+import { changed, without } from './part-props.ts';
 
 /** Which job waits for which: proposed by shaft and trade, struck out or added by hand. */
 export function Bindings({
@@ -35,6 +36,12 @@ export function Bindings({
     setFault(null);
     onBindings([...bindings.filter((b) => !(b.before === before && b.after === after)), binding]);
   };
+  const strike = (i: number) => {
+    const b = bindings[i];
+    const circle = b?.off ? circleBy(without(bindings, i), { ...b, off: false }) : null;
+    setFault(circle);
+    if (b && !circle) onBindings(changed(bindings, i, { off: !b.off }));
+  };
   return (
     <Part title={`What waits for what: ${bindings.filter((b) => !b.off).length}`}>
       <ul
@@ -51,10 +58,7 @@ export function Bindings({
             <span className="min-w-0 flex-1">
               {name(b.before)} → {name(b.after)} <span className="text-sm text-muted">{b.why}</span>
             </span>
-            <Button
-              weight="bare"
-              onClick={() => onBindings(bindings.map((x, k) => (k === i ? { ...x, off: !x.off } : x)))}
-            >
+            <Button weight="bare" onClick={() => strike(i)}>
               {b.off ? 'Bind again' : 'Strike out'}
             </Button>
           </li>

@@ -22,6 +22,8 @@ type Props = {
   onChoose: (id: string | null) => void;
   /** Put a piece elsewhere; null where this person may not. */
   onMove: ((id: string, start: number, unit: string | null) => void) | null;
+  /** Move one on from where it lies: so many minutes, so many lanes. */
+  onNudge: ((id: string, unit: string, minutes: number, lanes: number) => void) | null;
 };
 
 /** A lane a fitter, time across as a ruled tape; drawn anew only when it changes, not at every word of the planner: pieces are collars on the lane’s shaft, waits leader lines, the end a wall, now a plumb line. */
@@ -34,6 +36,7 @@ export const Board = memo(function Board({
   chosen,
   onChoose,
   onMove,
+  onNudge,
 }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(1000);
@@ -59,16 +62,11 @@ export const Board = memo(function Board({
   const laneOf = new Map(lanes.map((c, i) => [c.id, i]));
   const shown = chosen ? net.pieces.get(chosen) : undefined;
   const windows = shown ? outage.windows.filter((w) => w.machine === shown.job.machine) : [];
-  const latest = useLatest({ onMove, placed, laneOf, lanes });
+  const latest = useLatest(onNudge);
   // One for all pieces and never another: a piece that did not move is not drawn again.
   const press = useCallback(
-    (id: string, unit: string, minutes: number, lanesOn: number) => {
-      const now = latest.current;
-      const p = now.placed.find((q) => q.id === id);
-      if (!p || !now.onMove) return;
-      const to = Math.min(now.lanes.length - 1, Math.max(0, (now.laneOf.get(unit) ?? 0) + lanesOn));
-      now.onMove(id, onQuarter(p.start) + minutes, now.lanes[to]?.id ?? null);
-    },
+    (id: string, unit: string, minutes: number, lanesOn: number) =>
+      latest.current?.(id, unit, minutes, lanesOn),
     [latest],
   );
   const ticks = useMemo(

@@ -5,12 +5,10 @@ import { momentAt } from '@fulcrant/core/planning/shifts';
 import { type Known, networkOf } from '@fulcrant/core/planning/tasks';
 import { saidMinutes } from '@fulcrant/core/planning/what-if';
 import { shiftTimeIn } from '@fulcrant/core/sheet/when';
-import { useQueryClient } from '@tanstack/react-query';
 import { Tabs, ToggleGroup } from 'radix-ui';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { faultsOf } from '../data/asked.ts';
-import { changeOutage, type OutageKnown, useOutage } from '../data/outages.ts';
+import { type OutageKnown, useOutage } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
@@ -24,7 +22,8 @@ import { KitPanel } from './KitPanel.tsx';
 import { ListsPanel } from './ListsPanel.tsx';
 import { OutageSetup } from './OutageSetup.tsx';
 import { RiskPanel } from './RiskPanel.tsx';
-import { ZOOMS, type Zoom } from './scale.ts';
+import { onQuarter, ZOOMS, type Zoom } from './scale.ts';
+import { useKeep } from './use-keep.ts';
 import { usePlanner } from './use-planner.ts';
 import { WhatIfPanel } from './WhatIfPanel.tsx';
 
@@ -44,7 +43,6 @@ export function OutagePage() {
 function OutageSheet({ known }: { known: OutageKnown }) {
   const { told, zone } = known;
   const { outage } = told;
-  const client = useQueryClient();
   const { person } = useSession();
   const leads = person?.role === 'lead';
   const [zoom, setZoom] = useState<Zoom>(
@@ -61,8 +59,9 @@ function OutageSheet({ known }: { known: OutageKnown }) {
       setups: known.setups,
       durations: known.durations,
       progress: known.progress,
+      ended: known.ended,
     }),
-    [zone, known.at, known.setups, known.durations, known.progress],
+    [zone, known.at, known.setups, known.durations, known.progress, known.ended],
   );
   const net = useMemo(() => networkOf(outage, facts), [outage, facts]);
   // As planned, and moved on by what has happened since.
@@ -70,37 +69,46 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   const seen = useMemo(() => (proposal ? networkOf(proposal.outage, facts) : net), [proposal, facts, net]);
   const placed: readonly Placed[] = proposal?.planned.placed ?? going?.placed ?? [];
   const say = useCallback((m: number) => shiftTimeIn(zone)(momentAt(outage, m)), [zone, outage]);
-  const keep = useCallback(
-    async (next: Outage): Promise<boolean> => {
-      try {
-        await changeOutage(told.id, told.version, next);
-        await client.invalidateQueries({ queryKey: ['outage', told.id] });
-        setFault(null);
-        return true;
-      } catch (error) {
-        setFault(Object.values(faultsOf(error))[0] ?? null);
-        await client.invalidateQueries({ queryKey: ['outage', told.id] });
-        return false;
-      }
-    },
-    [client, told.id, told.version],
-  );
+  const keep = useKeep(known);
+  // What the board shows, and what it will show: a second key comes before the first is drawn.
+  const at = useRef({ outage, placed });
+  useLayoutEffect(() => {
+    at.current = { outage, placed };
+  }, [outage, placed]);
+  const put = async (next: Outage, after?: number): Promise<boolean> => {
+    const refused = await keep(next, after);
+    setFault(refused ? (Object.values(refused)[0] ?? null) : null);
+    return refused === null;
+  };
   const plan = async (title: string, next: Outage) => {
     setFault(null);
+    const base = told.version;
     const found = await planner.plan(networkOf(next, facts).network);
-    if (found) setProposal({ title, outage: next, planned: found });
+    if (found) setProposal({ title, outage: next, planned: found, base });
   };
   const adopt = async (p: Proposal) => {
-    if (await keep(withPlan(p.outage, p.planned, p.planned.bound, known.at))) setProposal(null);
+    if (await put(withPlan(p.outage, p.planned, p.planned.bound, known.at), p.base)) setProposal(null);
   };
   const move = (piece: string, start: number, unit: string | null) => {
-    const then = moved(outage, facts, placed, piece, start, unit, say);
+    const now = at.current;
+    const then = moved(now.outage, facts, now.placed, piece, start, unit, say);
     setChosen(piece);
     if ('refused' in then) return setFault(then.refused);
-    void keep(withPlan(then.outage, then.planned, boundOf(outage), known.at));
+    const next = withPlan(then.outage, then.planned, boundOf(now.outage), known.at);
+    at.current = { outage: next, placed: then.planned.placed };
+    void put(next);
+  };
+  const nudge = (piece: string, unit: string, minutes: number, lanes: number) => {
+    const here = at.current.placed.find((p) => p.id === piece);
+    if (!here) return;
+    const hand = here.units.includes(unit) ? unit : here.units[0];
+    const lane = outage.crew.findIndex((c) => c.id === hand) + lanes;
+    const to = outage.crew[Math.min(outage.crew.length - 1, Math.max(0, lane))];
+    move(piece, onQuarter(here.start) + minutes, to?.id ?? null);
   };
   const end = proposal?.planned.end ?? going?.end ?? null;
   const broken = (proposal?.planned ?? going)?.broken ?? [];
+  const mayMove = leads && !proposal && !planner.running;
   const late = end !== null && end > net.wall + 1e-6;
   return (
     <Page title={outage.name} ways={[['/outages', 'Outages']]} corner={<Corner />} wide>
@@ -191,7 +199,8 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           zoom={zoom}
           chosen={chosen}
           onChoose={setChosen}
-          onMove={leads && !proposal && !planner.running ? move : null}
+          onMove={mayMove ? move : null}
+          onNudge={mayMove ? nudge : null}
         />
       </Whole>
       {chosen && (
@@ -201,8 +210,8 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           chosen={chosen}
           outage={outage}
           say={say}
-          mayMove={leads && !proposal}
-          onUnpin={leads && !proposal ? () => void keep(unpinned(outage, chosen)) : null}
+          mayMove={mayMove}
+          onUnpin={mayMove ? () => void put(unpinned(outage, chosen)) : null}
         />
       )}
       <Tabs.Root defaultValue={outage.jobs.length === 0 ? 'setup' : 'risk'} className="mt-4">
@@ -230,7 +239,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
             placed={placed}
             bound={proposal?.planned.bound ?? boundOf(outage)}
             say={say}
-            onTry={leads && outage.plan ? (title, next) => void plan(title, next) : null}
+            onTry={mayMove && outage.plan ? (title, next) => void plan(title, next) : null}
           />
         </Tabs.Content>
         <Tabs.Content value="what-if" className="pt-3">

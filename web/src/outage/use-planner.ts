@@ -28,28 +28,31 @@ function useWorker(hear: (answer: PlannerAnswer) => void) {
   return useCallback((q: PlannerQuestion) => worker.current?.postMessage(q), []);
 }
 
-/** A plan looked for in a worker: how far it is, the best so far, and a way to stop it. */
+/** A plan looked for in a worker: how far it is, the best so far, and a way to stop it. A newer question lets the older go. */
 export function usePlanner() {
   const [state, setState] = useState<Planning>(IDLE);
   const asked = useRef(0);
-  const done = useRef<((planned: Planned | null) => void) | null>(null);
+  const open = useRef<{ id: number; told: (planned: Planned | null) => void } | null>(null);
   const post = useWorker((a) => {
-    if ('risk' in a || a.id < asked.current - 1) return;
-    if ('fault' in a) {
-      setState({ ...IDLE, fault: a.fault });
-      done.current?.(null);
-      return;
+    // What is still told of an older question is not the answer to this one.
+    if ('risk' in a || a.id !== open.current?.id) return;
+    const { told } = open.current;
+    if ('fault' in a) setState({ ...IDLE, fault: a.fault });
+    else setState({ share: a.share, best: a.planned, running: !a.done, fault: null });
+    if ('fault' in a || a.done) {
+      open.current = null;
+      told('fault' in a ? null : a.planned);
     }
-    setState({ share: a.share, best: a.planned, running: !a.done, fault: null });
-    if (a.done) done.current?.(a.planned);
   });
   const plan = useCallback(
     (network: Network, seconds = SECONDS): Promise<Planned | null> => {
+      open.current?.told(null);
       asked.current += 1;
+      const id = asked.current;
       setState({ ...IDLE, running: true });
-      post({ id: asked.current, does: 'plan', network, seed: 1, seconds });
       return new Promise((told) => {
-        done.current = told;
+        open.current = { id, told };
+        post({ id, does: 'plan', network, seed: 1, seconds });
       });
     },
     [post],

@@ -10,8 +10,40 @@ export function GaugeFace({ face }: { face: Face }) {
     case 'micrometer':
       return <Drum value={face.value} />;
     case 'feelers':
-      return null;
+      return <Blades stamps={face.stamps} />;
   }
+}
+
+/** Blades fanned out of their holder, each with its stamp. */
+function Blades({ stamps }: { stamps: readonly string[] }) {
+  return (
+    <svg
+      viewBox="0 0 460 190"
+      className="mx-auto block w-full max-w-2xl"
+      role="img"
+      aria-label={`Blades stamped ${stamps.join(' and ')}`}
+    >
+      {stamps.map((stamp, i) => (
+        <g key={stamp} transform={`rotate(${-16 + 22 * i} 62 95)`}>
+          <path d="M62 80h330q16 15 0 30h-330z" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.8" />
+          <text x="250" y="101" fontSize="17" fill="var(--ink)" fontFamily="var(--font-figure)">
+            {stamp}
+          </text>
+        </g>
+      ))}
+      <rect
+        x="18"
+        y="72"
+        width="76"
+        height="46"
+        rx="8"
+        fill="var(--shade)"
+        stroke="var(--ink)"
+        strokeWidth="2"
+      />
+      <circle cx="62" cy="95" r="9" fill="var(--paper)" stroke="var(--ink)" strokeWidth="2" />
+    </svg>
+  );
 }
 
 /** A dial: its divisions to scale, every tenth numbered, the pointer where the value stands. */

@@ -194,6 +194,8 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
   /** The first moment from `start` on at which a pool might have enough, `start` itself where it has for all of the time. */
   const poolFrom = (p: number, count: number, start: number, finish: number): number => {
     const stock = c.stock[p] as Compiled['stock'][number];
+    // More than there are at all: no waiting helps.
+    if (count > stock.count) return NEVER;
     if (stock.spans) {
       const span = stock.spans[spanAt(stock.spans, start)];
       if (!span) return NEVER;
@@ -291,7 +293,7 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
         let wait = at;
         for (const [p, count] of c.pools[i] ?? []) wait = Math.max(wait, poolFrom(p, count, at, finish));
         if (wait > at) {
-          at = Math.ceil(wait);
+          at = wait === NEVER ? NEVER : Math.ceil(wait);
           continue;
         }
       }

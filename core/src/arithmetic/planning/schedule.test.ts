@@ -289,6 +289,15 @@ describe('a plan', () => {
     expect(one(false)).toMatchObject({ start: 270, finish: 470 });
   });
 
+  it('what there is none of is not given out', () => {
+    const none = planned({
+      units: [],
+      pools: [{ id: 'pump', count: 0 }],
+      tasks: [{ id: 't', minutes: 5, after: [], pools: { pump: 1 } }],
+    });
+    expect(none.broken.map((b) => b.task)).toEqual(['t']);
+  });
+
   it('says what cannot be planned instead of throwing', () => {
     const plan = planned({
       units: [{ id: 'a', shifts: [[0, 100]] }],

@@ -3,7 +3,9 @@ import { reportAt } from '../../engine/trades.ts';
 import { clockOf } from '../../judgement/drawing.ts';
 import { leakRows, orDash, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
+import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { measured } from '../../steps/condition/pieces.ts';
 import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
 import { breakIn } from './breaking-in.ts';
 import { ringsOf } from './plan.ts';
@@ -19,20 +21,18 @@ export const words: TradeWords<PackingSetup> = {
   signed: 'Packed',
   comes: 'shut',
   tasks: [
-    {
+    measured(['strip'], {
       id: 'strip',
       name: 'Old rings out, shaft measured',
-      steps: ['safe', 'strip', 'look', 'shaft', 'finish', 'runout', 'play', 'softfoot'],
       skill: 'boxes',
-      hands: 1,
+      tools: [],
       minutes: [30, 50, 100],
-      pauses: true,
       finds: { what: 'the sleeve is worn through', odds: 0.1, minutes: [90, 150, 300] },
-    },
+    }),
     {
       id: 'pack',
       name: 'Cut and laid in',
-      steps: ['plan', 'cut', 'rings', 'follower', 'alignment', 'coupling', 'belts'],
+      steps: ['plan', 'cut', 'rings', 'follower', ...LAST_MEASURES],
       skill: 'boxes',
       hands: 1,
       minutes: [30, 50, 80],

@@ -15,6 +15,9 @@ import { turnRecovery } from './turn-recovery.ts';
 
 const row = (heading: string, mm: number | null): Row[] => (mm === null ? [] : [[heading, len(mm, 2)]]);
 
+import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
+import { measured } from '../../steps/condition/pieces.ts';
+
 /** What is said of a seal fitted. */
 export const words: TradeWords<SealSetup> = {
   offer: ['Fit a seal', 'each family in its order'],
@@ -24,17 +27,11 @@ export const words: TradeWords<SealSetup> = {
   signed: 'Fitted',
   comes: 'shut',
   tasks: [
-    {
-      id: 'survey',
+    measured(['parts'], {
       name: 'Parts, shaft and face measured',
-      steps: ['safe', 'parts', 'look', 'shaft', 'finish', 'runout', 'play', 'squareness', 'softfoot'],
-      skill: 'measuring',
-      hands: 1,
-      tools: ['dial on a base'],
       minutes: [30, 50, 90],
-      pauses: true,
       finds: { what: 'shaft or face fails', odds: 0.06, minutes: [120, 240, 480] },
-    },
+    }),
     {
       id: 'fit',
       name: 'Seal put in and set',
@@ -74,6 +71,7 @@ export const words: TradeWords<SealSetup> = {
         'reach',
         'glandbolts',
         'gland-gaps',
+        'baseline',
         'screws',
         'clips',
         'reached',
@@ -88,7 +86,7 @@ export const words: TradeWords<SealSetup> = {
     {
       id: 'pipe',
       name: 'Pipes, ready to start',
-      steps: ['pipes', 'gas', 'ready', 'alignment', 'coupling'],
+      steps: [...LAST_MEASURES, 'pipes', 'gas', 'ready'],
       skill: 'seals',
       hands: 1,
       minutes: [30, 45, 90],
@@ -97,7 +95,7 @@ export const words: TradeWords<SealSetup> = {
     {
       id: 'proof',
       name: 'Started and proved',
-      steps: ['start', 'proof', 'baseline'],
+      steps: ['start', 'proof'],
       skill: 'seals',
       hands: 1,
       tools: ['run-in watch'],

@@ -1,7 +1,9 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { boltsCame, boltsRow, firstHoursCame, orDash, type Row, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
+import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { measured } from '../../steps/condition/pieces.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
 import { sectionDrawing } from './drawing.ts';
 import { endedAt } from './ended.ts';
@@ -17,21 +19,11 @@ export const words: TradeWords<SleeveSetup> = {
   role: (setup) => setup.role,
   comes: 'bearing',
   tasks: [
-    {
-      id: 'survey',
-      name: 'Shaft looked at and measured',
-      steps: ['safe', 'look', 'shaft', 'finish', 'runout', 'play', 'softfoot'],
-      skill: 'measuring',
-      hands: 1,
-      tools: ['dial on a base'],
-      minutes: [25, 40, 75],
-      pauses: true,
-      finds: { what: 'the shaft fails', odds: 0.08, minutes: [180, 300, 600] },
-    },
+    measured(['fixedfirst']),
     {
       id: 'bench',
       name: 'Bench clearance, in position',
-      steps: ['fixedfirst', 'inboard', 'bench', 'target', 'fit', 'zero', 'release'],
+      steps: ['inboard', 'bench', 'target', 'fit', 'zero'],
       skill: 'bearings',
       hands: 1,
       minutes: [20, 30, 50],
@@ -40,7 +32,7 @@ export const words: TradeWords<SleeveSetup> = {
     {
       id: 'driveup',
       name: 'Driven up and locked',
-      steps: ['driveup', 'lock', 'float'],
+      steps: ['driveup', 'release', 'lock'],
       skill: 'bearings',
       hands: 1,
       minutes: [25, 45, 90],
@@ -48,7 +40,7 @@ export const words: TradeWords<SleeveSetup> = {
     {
       id: 'close',
       name: 'Filled, closed, bolts to torque',
-      steps: ['grease', 'house', 'carriers', 'bolts', 'load', 'base', 'belts', 'handturn'],
+      steps: ['grease', 'float', 'house', 'carriers', 'bolts', 'load', ...LAST_MEASURES, 'base', 'handturn'],
       skill: 'bearings',
       hands: 2,
       tools: ['torque wrench'],

@@ -4,7 +4,9 @@ import { len, num } from '../../quantities/say.ts';
 import { bolts } from '../../steps/bolts.ts';
 import { boltsCame, boltsRow, firstHoursCame, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
+import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { measured } from '../../steps/condition/pieces.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
 import { raceDrawing } from './drawing.ts';
 import { races } from './race-gaps.ts';
@@ -20,21 +22,11 @@ export const words: TradeWords<SplitSetup> = {
   role: (setup) => setup.role,
   comes: 'bearing',
   tasks: [
-    {
-      id: 'survey',
-      name: 'Shaft looked at and measured',
-      steps: ['safe', 'look', 'shaft', 'finish', 'runout', 'play', 'softfoot'],
-      skill: 'measuring',
-      hands: 1,
-      tools: ['dial on a base'],
-      minutes: [25, 40, 75],
-      pauses: true,
-      finds: { what: 'the shaft fails', odds: 0.08, minutes: [180, 300, 600] },
-    },
+    measured(['fixedfirst']),
     {
       id: 'races',
       name: 'Pedestal and races',
-      steps: ['fixedfirst', 'pedestal', 'outer', 'grease1', 'race', 'axial'],
+      steps: ['pedestal', 'outer', 'grease1', 'race'],
       skill: 'bearings',
       hands: 2,
       tools: ['crane'],
@@ -44,7 +36,7 @@ export const words: TradeWords<SplitSetup> = {
     {
       id: 'clamp',
       name: 'Clamped and seated',
-      steps: ['clamps', 'seat', 'seated', 'cage'],
+      steps: ['clamps', 'axial', 'seat', 'seated', 'cage'],
       skill: 'bearings',
       hands: 1,
       tools: ['torque wrench'],
@@ -53,7 +45,7 @@ export const words: TradeWords<SplitSetup> = {
     {
       id: 'close',
       name: 'Housing closed',
-      steps: ['cartridge', 'lower', 'bolts', 'base', 'belts', 'handturn', 'start', 'runin'],
+      steps: ['cartridge', 'lower', 'bolts', ...LAST_MEASURES, 'base', 'handturn', 'start', 'runin'],
       skill: 'bearings',
       hands: 2,
       tools: ['crane', 'torque wrench'],

@@ -3,7 +3,9 @@ import { reportAt } from '../../engine/trades.ts';
 import { num } from '../../quantities/say.ts';
 import { orDash, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
+import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { measured } from '../../steps/condition/pieces.ts';
 import type { ConditionSetup } from './setup.ts';
 import { verdict } from './verdict.ts';
 
@@ -17,33 +19,13 @@ export const words: TradeWords<ConditionSetup> = {
   changes: 'what is measured',
   sheet: 'Condition sheet',
   signed: 'Measured',
-  comes: 'survey',
+  comes: 'measured',
   tasks: [
-    {
-      id: 'survey',
+    measured([...LAST_MEASURES, 'verdict'], {
       name: 'Surveyed',
-      steps: [
-        'safe',
-        'look',
-        'shaft',
-        'finish',
-        'runout',
-        'play',
-        'squareness',
-        'softfoot',
-        'alignment',
-        'coupling',
-        'housings',
-        'belts',
-        'verdict',
-      ],
-      skill: 'measuring',
-      hands: 1,
-      tools: ['dial on a base'],
       minutes: [30, 50, 100],
-      pauses: true,
       finds: { what: 'it fails', odds: 0.15, minutes: [180, 300, 600] },
-    },
+    }),
   ],
   came(state) {
     const { row, ...shaft } = shaftCame(state);

@@ -68,7 +68,7 @@ export const words: TradeWords<VanePumpSetup> = {
     {
       id: 'side1',
       name: 'First head: off, sealed, on',
-      steps: ['safe', 'relief', 'tags', '*1'],
+      steps: ['safe', 'relief', '*1'],
       skill: 'pumps',
       hands: 1,
       tools: ['torque wrench'],
@@ -89,7 +89,7 @@ export const words: TradeWords<VanePumpSetup> = {
     {
       id: 'start',
       name: 'Greased and brought up',
-      steps: ['grease', 'start', 'store'],
+      steps: ['tags', 'grease', 'start', 'store'],
       skill: 'pumps',
       hands: 1,
       minutes: [25, 35, 60],

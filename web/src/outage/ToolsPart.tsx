@@ -1,0 +1,78 @@
+import { SHARED_TOOLS } from '@fulcrant/core/engine/trade';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { Choice } from '../ui/Choice.tsx';
+import { Button } from '../ui/controls.tsx';
+import { readCount } from './draft.ts';
+import { Moment } from './Moment.tsx';
+import { Out } from './Out.tsx';
+import { Part } from './Part.tsx';
+import { changed, type PartProps, without } from './part-props.ts';
+import { Typed } from './Typed.tsx';
+
+/** What is shared by all hands, how many of each, and when it is there. */
+export function ToolsPart({ draft, set, zone }: PartProps) {
+  const { tools } = draft;
+  const one = (i: number, change: Partial<Outage['tools'][number]>) =>
+    set({ tools: changed(tools, i, change) });
+  const free = SHARED_TOOLS.filter((n) => !tools.some((t) => t.name === n));
+  return (
+    <Part title="Shared tools">
+      {tools.map((t, i) => (
+        <div key={t.name} className="border-b border-faint py-1" data-tool={t.name}>
+          <div className="grid grid-cols-[minmax(0,1fr)_7rem_auto] items-end gap-x-4">
+            <Choice
+              label={`Tool ${i + 1}`}
+              value={t.name}
+              options={[t.name, ...free].map((n) => [n, n] as const)}
+              onChange={(name) => one(i, { name })}
+            />
+            <Typed
+              label="How many"
+              inputMode="numeric"
+              shown={`${t.count}`}
+              read={readCount}
+              onValue={(count) => one(i, { count })}
+            />
+            <Out what={t.name} onOut={() => set({ tools: without(tools, i) })} />
+          </div>
+          {t.from || t.until ? (
+            <div className="grid items-end gap-x-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto]">
+              <Moment
+                label="Here from"
+                value={t.from ?? draft.startsAt}
+                zone={zone}
+                onMoment={(from) => one(i, { from })}
+              />
+              <Moment
+                label="to"
+                value={t.until ?? draft.endsAt}
+                zone={zone}
+                onMoment={(until) => one(i, { until })}
+              />
+              <Out
+                what={`the times of the ${t.name}`}
+                onOut={() => one(i, { from: undefined, until: undefined })}
+              />
+            </div>
+          ) : (
+            <Button
+              weight="bare"
+              aria-label={`Here only for a time: ${t.name}`}
+              onClick={() => one(i, { from: draft.startsAt, until: draft.endsAt })}
+            >
+              Here only for a time
+            </Button>
+          )}
+        </div>
+      ))}
+      {free[0] && (
+        <Button
+          weight="bare"
+          onClick={() => set({ tools: [...tools, { name: free[0] as string, count: 1 }] })}
+        >
+          Another tool
+        </Button>
+      )}
+    </Part>
+  );
+}
