@@ -19,7 +19,7 @@ import {
   whole,
 } from '../testing/test-stand.ts';
 import type { BearingHand } from '../trades/sleeve-bearing/hand.ts';
-import type { BoltValues } from './bolts.ts';
+import type { BoltValues } from './bolt-passes.ts';
 
 describe('cap bolts', () => {
   const next = (h: BearingHand) =>

@@ -1,7 +1,5 @@
-import type { BoltGrade } from '../arithmetic/bolting/grades.ts';
-import { type BoltLayout, type BoltPass, boltPattern, seatingPasses } from '../arithmetic/bolting/pattern.ts';
-import { setScrewPasses } from '../arithmetic/bolting/set-screws.ts';
-import { boltTorque, type Friction, type TorqueValues } from '../arithmetic/bolting/torque.ts';
+import type { BoltPass } from '../arithmetic/bolting/pattern.ts';
+import { boltTorque, type TorqueValues } from '../arithmetic/bolting/torque.ts';
 import { answerTo, loosenedAt } from '../engine/facts.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { BoltTick, Facts } from '../engine/state.ts';
@@ -9,56 +7,19 @@ import type { BoltTry, StepDefinition } from '../engine/step.ts';
 import { kindFamily } from '../engine/step.ts';
 import type { Finding, WorkingLine } from '../judgement/result.ts';
 import { tor } from '../quantities/say.ts';
+import {
+  type BoltSpec,
+  type BoltValues,
+  type Held,
+  nextBolt,
+  openIn,
+  passesOf,
+  ROUNDS_MOST,
+  rounds,
+  withRounds,
+} from './bolt-passes.ts';
 import { gaugeFindings } from './gauges.ts';
 import { allYes, itemFindings } from './item-findings.ts';
-
-/** A set of bolts or screws tightened together. */
-export type BoltSpec = {
-  /** What they are, as the subject of a sentence: “Cap bolts”. */
-  what: string;
-  count: number;
-  layout: BoltLayout;
-  /** Size, grade and threads a torque is worked out from; left out where only the maker’s sheet gives one. */
-  bolt?: { size: string; grade: BoltGrade; friction: Friction };
-  makerTorqueNm?: number | undefined;
-  /** Where the sheet gives a range, its upper end: the middle is aimed at, anything within is right. */
-  makerMostNm?: number | undefined;
-  /** They close a housing, which may take less than the bolt: a torque worked out from the bolt is a caution. */
-  housing?: true;
-  /** Of the maker’s torque: the order of size usual for such screws, to catch a slip of unit. Never a default. */
-  usualNm?: readonly [number, number];
-  /** Set screws: so many dog points first, the rest are cup points. */
-  dogs?: number;
-  /** Only snug, evenly, by hand key: no torque, two rounds crosswise. */
-  snug?: true;
-  /** A seating loop: all to torque, tapped down, again, until none moves more than so many degrees in a whole round. */
-  seatingDeg?: number;
-  /** Holes something else fills until the question `free` of the step is answered yes: guide pins, rods. */
-  occupied?: { holes: readonly number[]; by: string; free: string; wait: string };
-  /** Jacking holes beside them, filled until a question of a step before is answered yes. */
-  jacking?: { holes: number; step: string; free: string; wait: string };
-};
-
-export type BoltValues = {
-  spec: BoltSpec;
-  torque: Pick<TorqueValues, 'torqueNm' | 'source'>;
-  passes: BoltPass[];
-  ticks: BoltTick[];
-  /** The bolt to tighten now; null when all is done. */
-  next: { pass: number; bolt: number; torqueNm: number | null } | null;
-  /** Of a seating loop: the largest movement of each whole round, degrees. */
-  settling: number[];
-  /** Where something else fills holes for a while: what still does. */
-  held?: Held;
-};
-
-/** What has to come out before the next bolt goes in, in a sentence or null; the holes still filled; jacking bolts still in. */
-type Held = { waits: string | null; filled: readonly number[]; jacked: boolean };
-
-/** Most rounds anyone goes. */
-const ROUNDS_MOST = 20;
-/** A bolt that moved so far in the last round asks for another. Common practice: a few degrees. */
-const MOVED_DEG = 3;
 
 /** Bolts or screws tightened together, whatever they hold. */
 export const bolts = kindFamily<Setup, BoltValues>('bolts');
@@ -245,34 +206,6 @@ const byBoltAlone = (f: Finding): Finding =>
       }
     : f;
 
-/** The passes of a set: crosswise, dog points before cup points, or a seating loop; bolts into filled holes last. */
-function passesOf(spec: BoltSpec, torqueNm: number): BoltPass[] {
-  const passes = allAlike(spec, torqueNm);
-  const [hand, ...rest] = passes;
-  const last = spec.occupied?.holes ?? [];
-  if (!hand || last.length === 0) return passes;
-  return [
-    { ...hand, order: hand.order.filter((b) => !last.includes(b)) },
-    { ...hand, name: `Last ${last.length}`, order: [...last] },
-    ...rest,
-  ];
-}
-
-function allAlike(spec: BoltSpec, torqueNm: number): BoltPass[] {
-  if (spec.snug) {
-    const [hand] = boltPattern({ count: spec.count, layout: spec.layout, torqueNm: 1 }).values.passes;
-    return hand
-      ? [
-          { ...hand, name: 'Snug by hand' },
-          { ...hand, name: 'Snug once more' },
-        ]
-      : [];
-  }
-  if (spec.seatingDeg !== undefined) return seatingPasses(spec.count, torqueNm);
-  if (spec.dogs !== undefined) return setScrewPasses(spec.dogs, spec.count - spec.dogs, torqueNm);
-  return boltPattern({ count: spec.count, layout: spec.layout, torqueNm }).values.passes;
-}
-
 /** One bolt, in a sentence: “bolt” or “screw”, by what the set is called. */
 const nameOf = (spec: BoltSpec): string => (/screws?$/i.test(spec.what) ? 'screw' : 'bolt');
 
@@ -319,45 +252,6 @@ function wrongTorque(spec: BoltSpec, wantedNm: number | null, torqueNm: number):
     ? torqueNm < least || torqueNm > most
     : Math.abs(torqueNm - wantedNm) > 0.1 * wantedNm;
 }
-
-/** The passes, with one more round for each whole round in which something still moved. */
-function withRounds(passes: BoltPass[], ticks: BoltTick[], spec: BoltSpec): BoltPass[] {
-  const all = [...passes];
-  const round = passes.at(-1);
-  if (!round) return all;
-  const limit = spec.seatingDeg ?? MOVED_DEG;
-  for (let i = passes.length - 1; i < ROUNDS_MOST - 1; i++) {
-    const here = ticks.filter((t) => t.pass === i);
-    const stirred = here.some((t) => t.moved || (t.movedDeg ?? 0) > limit);
-    if (here.length < round.order.length || !stirred) break;
-    all.push({ ...round, name: `Round ${i - passes.length + 3}` });
-  }
-  return all;
-}
-
-/** The largest movement of each whole round. */
-function rounds(passes: BoltPass[], ticks: BoltTick[]): number[] {
-  return passes.flatMap((p, i) => {
-    const here = ticks.filter((t) => t.pass === i && t.movedDeg !== undefined);
-    return p.kind === 'round' && here.length >= p.order.length
-      ? [Math.max(...here.map((t) => t.movedDeg ?? 0))]
-      : [];
-  });
-}
-
-function nextBolt(passes: BoltPass[], ticks: BoltTick[]): BoltValues['next'] {
-  for (const [pass, p] of passes.entries()) {
-    const bolt = p.order.find((b) => !ticks.some((t) => t.pass === pass && t.bolt === b));
-    if (bolt !== undefined) return { pass, bolt, torqueNm: p.torqueNm };
-  }
-  return null;
-}
-
-/** Bolts of a pass that are not tight yet, those in filled holes left out. */
-export const openIn = ({ passes, ticks, held }: BoltValues, pass: number): number[] =>
-  (passes[pass]?.order ?? []).filter(
-    (b) => !held?.filled.includes(b) && !ticks.some((t) => t.pass === pass && t.bolt === b),
-  );
 
 /** Bolts tightened in another order than the pattern's: said, since a joint drawn one-sided stands askew. */
 function outOfPattern(

@@ -19,7 +19,7 @@ import type { BenchValues } from '../trades/sleeve-bearing/bench-clearance.ts';
 import type { DriveUpStepValues } from '../trades/sleeve-bearing/drive-up.ts';
 import type { LockValues } from '../trades/sleeve-bearing/lock.ts';
 import { sleeveBearing as sleeveBearingOf } from '../trades/sleeve-bearing/procedure.ts';
-import type { BoltValues } from './bolts.ts';
+import type { BoltValues } from './bolt-passes.ts';
 import { type ShaftValues, surveyGrid } from './condition/diameters.ts';
 
 const sleeveBearing = sleeveBearingOf(setup);

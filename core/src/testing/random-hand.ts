@@ -9,7 +9,7 @@ import type { JobState, Place, StepState } from '../engine/state.ts';
 import { take } from '../engine/take.ts';
 import { stepOf } from '../engine/trades.ts';
 import type { Instrument } from '../instruments/instrument.ts';
-import type { BoltValues } from '../steps/bolts.ts';
+import type { BoltValues } from '../steps/bolt-passes.ts';
 import { asta, imke, JOB, newId } from './test-stand.ts';
 
 /** Numbers from 0 to 1, the same for the same seed. */

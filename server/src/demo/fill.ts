@@ -11,7 +11,8 @@ import { jobNumber } from '../store/numbers.ts';
 import { PLANT_ZONE, RULES } from '../store/rules.ts';
 import { canonicalSheet, hashOf } from '../store/sheets.ts';
 import { fittedBy70, hand, tools } from './hands.ts';
-import { SITE, setupOf } from './works.ts';
+import { SITE } from './people-and-gauges.ts';
+import { setupOf } from './works.ts';
 
 /** Jobs laid in by one transaction. */
 const BATCH = 50;

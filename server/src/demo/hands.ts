@@ -4,7 +4,7 @@ import type { Setup } from '@fulcrant/core/engine/setup';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
-import { GAUGES, PEOPLE } from './works.ts';
+import { GAUGES, PEOPLE } from './people-and-gauges.ts';
 
 /** Somebody of the works, by id. */
 export const person = (id: string): Person =>

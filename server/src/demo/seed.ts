@@ -14,9 +14,10 @@ import { fittings } from './fittings.ts';
 import { hoursAgo, person } from './hands.ts';
 import { otherWork } from './other-work.ts';
 import { stopBetweenCampaigns } from './outage.ts';
+import { DEMO_PASSWORD, GAUGES, PEOPLE, SITE } from './people-and-gauges.ts';
 import { pumps } from './pumps.ts';
 import { surveys } from './surveys.ts';
-import { AREAS, DEMO_PASSWORD, GAUGES, PEOPLE, POSITIONS, SITE } from './works.ts';
+import { AREAS, POSITIONS } from './works.ts';
 import { years } from './years.ts';
 
 /** Post a hand's events as each of their authors, the way the queue would. */

@@ -6,7 +6,15 @@ import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulation/turning-sh
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { certificateFile, verifyCertificates } from '../store/certificates.ts';
-import { batch, type Caller, caller, freshHand, openHouse, type TestHouse } from '../testing/house.ts';
+import {
+  batch,
+  type Caller,
+  cookieOf,
+  everybodyAt,
+  freshHand,
+  openHouse,
+  type TestHouse,
+} from '../testing/house.ts';
 
 let house: TestHouse;
 let asta: Caller;
@@ -16,17 +24,8 @@ let cookie: string;
 
 beforeAll(async () => {
   house = await openHouse();
-  [asta, imke, oskar] = await Promise.all([
-    caller(house.url, 'Asta'),
-    caller(house.url, 'Imke'),
-    caller(house.url, 'Oskar'),
-  ]);
-  const response = await fetch(`${house.url}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'Asta', password: 'beet-campaign' }),
-  });
-  cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  ({ asta, imke, oskar } = await everybodyAt(house.url));
+  cookie = await cookieOf(house.url, 'Asta');
 });
 afterAll(() => house?.close());
 

@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { plantDurations } from '../store/outages.ts';
-import { type Caller, caller, openHouse, type TestHouse } from '../testing/house.ts';
+import { type Caller, caller, cookieOf, openHouse, type TestHouse } from '../testing/house.ts';
 
 let house: TestHouse;
 let imke: Caller;
@@ -20,15 +20,8 @@ const theStop = async () => {
   const [line] = (await asta('GET', '/api/outages')).body.outages;
   return { line, known: (await asta('GET', `/api/outages/${line.id}`)).body };
 };
-const fetched = async (path: string) => {
-  const session = await fetch(`${house.url}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'Asta', password: 'beet-campaign' }),
-  });
-  const cookie = (session.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
-  return fetch(`${house.url}${path}`, { headers: { cookie } });
-};
+const fetched = async (path: string) =>
+  fetch(`${house.url}${path}`, { headers: { cookie: await cookieOf(house.url, 'Asta') } });
 
 describe('an outage', () => {
   it('of the demo is half way through: forty jobs, seven hands, some done, some begun, some ahead', async () => {

@@ -13,7 +13,8 @@ import { v7 } from 'uuid';
 import { inject } from 'vitest';
 import { startDatabase } from '../../../scripts/database.mjs';
 import type { DatabaseConfig } from '../config.ts';
-import { GAUGES, PEOPLE, setupOf } from '../demo/works.ts';
+import { GAUGES, PEOPLE } from '../demo/people-and-gauges.ts';
+import { setupOf } from '../demo/works.ts';
 import { buildApp } from '../http/app.ts';
 import { StandIns } from '../instruments/stand-ins.ts';
 import { type Database, openDatabase } from '../store/database.ts';
@@ -80,9 +81,19 @@ export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
 type Answer = { status: number; body: any; headers: Headers };
 export type Caller = (method: string, path: string, body?: unknown) => Promise<Answer>;
 
+/** What a browser of somebody signed in sends along. */
+export async function cookieOf(url: string, name: string): Promise<string> {
+  const response = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name, password: 'beet-campaign' }),
+  });
+  return (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+}
+
 /** Somebody at the API: signed in by name, or nobody. */
 export async function caller(url: string, name?: string): Promise<Caller> {
-  let cookie = '';
+  const cookie = name ? await cookieOf(url, name) : '';
   const call: Caller = async (method, path, body) => {
     const response = await fetch(`${url}${path}`, {
       method,
@@ -96,15 +107,20 @@ export async function caller(url: string, name?: string): Promise<Caller> {
     const json = response.headers.get('content-type')?.includes('json');
     return { status: response.status, body: json ? JSON.parse(text) : text, headers: response.headers };
   };
-  if (name) {
-    const response = await fetch(`${url}/api/session`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name, password: 'beet-campaign' }),
-    });
-    cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
-  }
   return call;
+}
+
+/** Everybody of the works at the API: a fitter, a lead hand, a viewer, and who is not signed in. */
+export async function everybodyAt(
+  url: string,
+): Promise<{ asta: Caller; imke: Caller; oskar: Caller; nobody: Caller }> {
+  const [asta, imke, oskar, nobody] = await Promise.all([
+    caller(url, 'Asta'),
+    caller(url, 'Imke'),
+    caller(url, 'Oskar'),
+    caller(url),
+  ]);
+  return { asta, imke, oskar, nobody };
 }
 
 const tool = (id: string): Instrument => {

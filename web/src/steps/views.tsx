@@ -1,5 +1,5 @@
 import type { Setup } from '@fulcrant/core/engine/setup';
-import type { BoltValues } from '@fulcrant/core/steps/bolts';
+import type { BoltValues } from '@fulcrant/core/steps/bolt-passes';
 import { bolts } from '@fulcrant/core/steps/bolts';
 import { gate } from '@fulcrant/core/steps/gate';
 import { gaps } from '@fulcrant/core/steps/gland-gaps';

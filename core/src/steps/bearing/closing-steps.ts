@@ -1,7 +1,8 @@
 import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import type { FillSchool } from '../../sources/schools.ts';
-import { type BoltSpec, boltsStep } from '../bolts.ts';
+import type { BoltSpec } from '../bolt-passes.ts';
+import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
 import { item } from '../questions.ts';
 import { signature } from '../signature.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { procedureFor, stepOf } from '../../engine/trades.ts';
 import { say } from '../../quantities/say.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
-import type { BoltValues } from '../../steps/bolts.ts';
+import type { BoltValues } from '../../steps/bolt-passes.ts';
 import type { AssemblyValues } from '../../steps/rebuild/assembly.ts';
 import { upTo, workAll } from '../../testing/every-kind.ts';
 import { handAt, imke, refuses, step, valuesOf } from '../../testing/test-stand.ts';

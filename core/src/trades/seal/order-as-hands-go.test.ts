@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
-import type { BoltValues } from '../../steps/bolts.ts';
+import type { BoltValues } from '../../steps/bolt-passes.ts';
 import { EVERY_KIND, upTo } from '../../testing/every-kind.ts';
 import { handAt, refuses, step } from '../../testing/test-stand.ts';
 import { sealFitting } from './procedure.ts';

@@ -1,5 +1,6 @@
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
-import { type BoltSpec, boltsStep } from '../../steps/bolts.ts';
+import type { BoltSpec } from '../../steps/bolt-passes.ts';
+import { boltsStep } from '../../steps/bolts.ts';
 import { item } from '../../steps/questions.ts';
 import type { SealSetup } from './setup.ts';
 import { splitGaps } from './small.ts';

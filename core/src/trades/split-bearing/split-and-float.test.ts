@@ -3,7 +3,7 @@ import type { Setup } from '../../engine/setup.ts';
 import { summarise } from '../../job/summary.ts';
 import type { FloatRoomValues } from '../../steps/bearing/float-room.ts';
 import type { RunInStepValues } from '../../steps/bearing/run-in-log.ts';
-import type { BoltValues } from '../../steps/bolts.ts';
+import type { BoltValues } from '../../steps/bolt-passes.ts';
 import { workStep } from '../../testing/every-kind.ts';
 import { but, handAt, imke, refuses, step, valuesOf } from '../../testing/test-stand.ts';
 import { dismount, dismountByPump } from '../dismounting/example.ts';

@@ -3,7 +3,7 @@ import { procedureFor, setupSchema, stepOf } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
 import { say } from '../../quantities/say.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
-import type { BoltValues } from '../../steps/bolts.ts';
+import type { BoltValues } from '../../steps/bolt-passes.ts';
 import { upTo, workAll } from '../../testing/every-kind.ts';
 import { handAt, imke, refuses, step, valuesOf } from '../../testing/test-stand.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';

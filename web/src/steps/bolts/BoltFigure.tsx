@@ -1,4 +1,4 @@
-import type { BoltSpec, BoltValues } from '@fulcrant/core/steps/bolts';
+import type { BoltSpec, BoltValues } from '@fulcrant/core/steps/bolt-passes';
 
 type Spot = { x: number; y: number };
 

@@ -1,7 +1,7 @@
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { parseAngle } from '@fulcrant/core/quantities/angle';
 import { formatTorque, parseTorque } from '@fulcrant/core/quantities/torque';
-import { type BoltValues, openIn } from '@fulcrant/core/steps/bolts';
+import { type BoltValues, openIn } from '@fulcrant/core/steps/bolt-passes';
 import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
 import { GaugePicker } from '../../entry/GaugePicker.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
