@@ -177,12 +177,17 @@ export class SheetHand {
       await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
       value = await shown();
     }
+    if (!(Number.isFinite(value) && shows(value))) throw new Error(`the gauge shows ${value} at ${place}`);
     await this.page.locator('[data-take]').click();
-    await this.page.waitForFunction(
-      (before) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before,
-      place,
-      { timeout: 20_000 },
-    );
+    await this.page
+      .waitForFunction(
+        (before) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before,
+        place,
+        { timeout: 20_000 },
+      )
+      .catch(async () => {
+        throw new Error(`not taken at ${place}: ${await this.page.locator('main').textContent()}`);
+      });
     return value;
   }
 

@@ -205,6 +205,7 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
   'get /api/due': { schema: record({ due: list(ref('DueLine')), feedMadeAt: orNull(moment) }) },
   'post /api/due/feed': { status: '201', schema: record({ path: text }) },
   'delete /api/due/feed': { none: true },
+  'post /api/feed/:device/hand': { schema: record({ moves: whole }) },
   'put /api/photos/:hash': { none: true },
   'get /api/outages': { schema: record({ outages: list({ type: 'object' }) }) },
   'post /api/outages': { status: '201', schema: record({ told: { type: 'object' } }) },

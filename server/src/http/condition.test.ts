@@ -29,7 +29,7 @@ beforeAll(async () => {
 });
 afterAll(() => house?.close());
 
-type Heard = Array<{ port: string; line: string }>;
+type Heard = Array<{ port: string; line: string; moves?: number }>;
 
 /** Listen to the feed until `enough`, then hang up. */
 async function listen(device: string, ports: string, enough: (heard: Heard) => boolean): Promise<Heard> {
@@ -45,7 +45,10 @@ async function listen(device: string, ports: string, enough: (heard: Heard) => b
   for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
     const parts = (rest + new TextDecoder().decode(chunk)).split('\n\n');
     rest = parts.pop() ?? '';
-    for (const p of parts) if (p.startsWith('data: ')) heard.push(...(JSON.parse(p.slice(6)) as Heard));
+    for (const p of parts) {
+      const [, moves, data] = p.match(/^id: (\d+)\ndata: (.*)$/) ?? [];
+      if (data) heard.push(...(JSON.parse(data) as Heard).map((h) => ({ ...h, moves: Number(moves) })));
+    }
     if (enough(heard)) break;
   }
   stop.abort();
@@ -69,12 +72,15 @@ describe('the feed of stand-in gauges', () => {
   });
 
   it('the hand lays on another shaft and turns it; the dial comes to what that shaft is there', async () => {
-    expect((await hand({ shaft: 'oval', atMm: 30, angleDeg: 90 })).status).toBe(204);
+    const moved = await hand({ shaft: 'oval', atMm: 30, angleDeg: 90 });
+    expect(moved).toMatchObject({ status: 200, body: { moves: expect.any(Number) } });
     const heard = await listen(
       device,
       'dial,angle',
       (h) => h.filter((x) => x.port === 'angle' && x.line === '+90.0 deg').length > 10,
     );
+    // Every line says how many moves it has seen: one sent before a move can be told from one after it.
+    expect(heard.at(-1)?.moves).toBe(moved.body.moves);
     const last = sent(heard.filter((h) => h.port === 'dial').at(-1)?.line ?? '');
     expect(Math.abs(last - surfaceAt(STAND_IN_SHAFTS.oval, 30, 90))).toBeLessThan(0.005);
   });

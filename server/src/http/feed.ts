@@ -55,10 +55,11 @@ export const feed: Route[] = [
       if (Object.hasOwn(STAND_IN_SHAFTS, shaft)) bench.move({ shaft: shaft as StandInShaft });
       if (ports.length === 0) throw new Problem(400, `ports is some of ${STAND_IN_PORTS.join(', ')}.`);
       const stream = new PassThrough();
-      const deaf = bench.listen((lines) => {
+      const deaf = bench.listen((lines, moves) => {
         if (stream.writableLength > BEHIND_MOST) return end();
         const heard = lines.filter((l) => ports.includes(l.port));
-        stream.write(`data: ${JSON.stringify(heard)}\n\n`);
+        // How many moves of the hand these lines have seen.
+        stream.write(`id: ${moves}\ndata: ${JSON.stringify(heard)}\n\n`);
       });
       const forget = house.standIns.onEnd(() => end());
       const end = () => {
@@ -83,8 +84,7 @@ export const feed: Route[] = [
     run(call, person) {
       const checked = check(moveSchema, call.body);
       if (!checked.ok) throw new Problem(400, 'That is no move of a hand.', checked.faults);
-      benchOf(call, person.id).move(checked.value);
-      call.ctx.status = 204;
+      call.ctx.body = { moves: benchOf(call, person.id).move(checked.value) };
     },
   },
 ];

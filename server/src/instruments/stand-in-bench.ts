@@ -53,7 +53,8 @@ export class StandInBench {
   private dial: DialState = { rackMm: 0 };
   private timer: NodeJS.Timeout | null = null;
   private last = 0;
-  private readonly listeners = new Set<(lines: PortLine[]) => void>();
+  private moves = 0;
+  private readonly listeners = new Set<(lines: PortLine[], moves: number) => void>();
   private readonly random: () => number;
   private readonly shop: StandInShop;
 
@@ -63,7 +64,7 @@ export class StandInBench {
   }
 
   /** Hear every line from now on; call what comes back to stop. */
-  listen(listener: (lines: PortLine[]) => void): () => void {
+  listen(listener: (lines: PortLine[], moves: number) => void): () => void {
     this.listeners.add(listener);
     if (!this.timer) {
       this.last = performance.now();
@@ -79,7 +80,9 @@ export class StandInBench {
     return this.listeners.size > 0;
   }
 
-  move(m: HandMove): void {
+  /** The hand moves. What comes back is how many moves there were: lines sent with as many, or more, were read after it. */
+  move(m: HandMove): number {
+    this.moves++;
     this.shop.move(m);
     if (m.shaft !== undefined) this.shaft = m.shaft;
     if (m.atMm !== undefined) this.atMm = m.atMm;
@@ -95,6 +98,7 @@ export class StandInBench {
       this.degPerS = 6 * m.sweepRpm;
       this.sweeping = true;
     }
+    return this.moves;
   }
 
   stop(): void {
@@ -110,7 +114,7 @@ export class StandInBench {
     const rest = this.targetDeg - this.angleDeg;
     this.angleDeg = Math.abs(rest) <= way ? this.targetDeg : this.angleDeg + Math.sign(rest) * way;
     const lines = this.lines();
-    for (const hear of this.listeners) hear(lines);
+    for (const hear of this.listeners) hear(lines, this.moves);
   }
 
   /** What every gauge on the bench shows at this moment. */

@@ -9,7 +9,7 @@ class FakeSource {
   static opened = 0;
   readyState = 0;
   onopen: (() => void) | null = null;
-  onmessage: ((e: { data: string }) => void) | null = null;
+  onmessage: ((e: { data: string; lastEventId: string }) => void) | null = null;
   onerror: (() => void) | null = null;
   constructor(readonly url: string) {
     FakeSource.last = this;
@@ -20,7 +20,14 @@ class FakeSource {
     this.onopen?.();
   }
   send(...lines: Array<[string, string]>) {
-    this.onmessage?.({ data: JSON.stringify(lines.map(([port, line]) => ({ port, line }))) });
+    this.sendAfter(1000, ...lines);
+  }
+  /** Lines that have seen so many moves of the hand. */
+  sendAfter(moves: number, ...lines: Array<[string, string]>) {
+    this.onmessage?.({
+      data: JSON.stringify(lines.map(([port, line]) => ({ port, line }))),
+      lastEventId: String(moves),
+    });
   }
   fail(closed = false) {
     this.readyState = closed ? 2 : 0;
@@ -53,7 +60,7 @@ beforeEach(async () => {
   });
   vi.stubGlobal('fetch', async (_path: string, init: { body: string }) => {
     moves.push(JSON.parse(init.body));
-    return new Response(null, { status: 204 });
+    return Response.json({ moves: moves.length });
   });
   vi.spyOn(performance, 'now').mockImplementation(() => clock);
   feed = await import('./feed.ts');
@@ -113,6 +120,21 @@ describe('the paired gauge', () => {
     expect(feed.takeReading('dial', null)).toEqual({ message: expect.stringMatching(/no value just now/) });
     FakeSource.last.send(['dial', '+0.020 mm']);
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.02 });
+  });
+
+  it('takes no count that was on its way before the hand went on to the next place', async () => {
+    live();
+    await feed.moveHand({ minutes: 10, flats: 3 });
+    FakeSource.last.sendAfter(moves.length, ['drops', '44 dpm']);
+    expect(feed.takeReading('drops', null, 'count')).toMatchObject({ value: 44 });
+    await feed.moveHand({ minutes: 20, flats: 4 });
+    FakeSource.last.sendAfter(moves.length - 1, ['drops', '43 dpm'], ['dial', '+0.012 mm']);
+    expect(feed.takeReading('drops', null, 'count')).toEqual({
+      message: expect.stringMatching(/no value just now/),
+    });
+    expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.012 });
+    FakeSource.last.sendAfter(moves.length, ['drops', '31 dpm']);
+    expect(feed.takeReading('drops', null, 'count')).toMatchObject({ value: 31 });
   });
 
   it('asks again by itself where the browser has given the stream up, and no more once it is let go', () => {

@@ -75,9 +75,12 @@ function showSoon(): void {
 /** Gauges that show something else as soon as the hand goes on to the next place. */
 const FOLLOWS: readonly FeedPort[] = ['probe', 'drops'];
 
-function hear(port: FeedPort, text: string): void {
-  // What comes while the hand is still moved is of the place before.
-  if (telling && FOLLOWS.includes(port)) return;
+/** Lines that have seen fewer moves of the hand than the bench was told are of the place before. */
+let told = 0;
+
+function hear(port: FeedPort, text: string, moves = Number.POSITIVE_INFINITY): void {
+  // What comes while the hand is still moved, or was sent before it was, is of the place before.
+  if ((telling || moves < told) && FOLLOWS.includes(port)) return;
   const parsed = parseGaugeLine(text);
   if (!parsed.ok) {
     // Said once; whatever stood there before is not the gauge's word now.
@@ -119,11 +122,12 @@ export function pairStandIn(scene: Scene): void {
     source.onopen = () => {
       show({ state: 'live', fault: null });
       // The pump keeps its pressure over a drop: it is coupled up once.
+      told = 0;
       void moveHand({ ...(laidOut ? { shaft: view.scene.shaft } : view.scene), ...lastPlace });
       laidOut = true;
     };
     source.onmessage = (e: MessageEvent<string>) => {
-      for (const l of JSON.parse(e.data) as Array<{ port: FeedPort; line: string }>) hear(l.port, l.line);
+      for (const l of JSON.parse(e.data) as Array<{ port: FeedPort; line: string }>) hear(l.port, l.line, Number(e.lastEventId));
     };
     source.onerror = () => {
       if (view.state !== 'dropped') dropped(STOPPED);
@@ -189,7 +193,8 @@ async function tellAll(): Promise<void> {
   while (pending && view.source === 'stand-in') {
     const move = pending;
     pending = null;
-    await call('POST', `/api/feed/${device()}/hand`, move).catch(() => undefined);
+    const heard = await call<{ moves: number }>('POST', `/api/feed/${device()}/hand`, move).catch(() => null);
+    if (heard) told = heard.moves;
   }
   telling = null;
 }
