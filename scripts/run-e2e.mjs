@@ -1,10 +1,11 @@
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { ensureModules, ensurePackages } from './packages.mjs';
+import { ensureBrowser, ensureModules, ensurePackages } from './packages.mjs';
 
 /** Build everything, then run one of the browser programs beside the tests: `bench` or `screenshots`. */
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
-ensurePackages(['mariadb-server', 'chromium']);
+ensurePackages(['mariadb-server']);
+ensureBrowser();
 ensureModules();
 const [what = '', of] = process.argv.slice(2);
 const name = of === undefined ? what : `${what}-${of}`;

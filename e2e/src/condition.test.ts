@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
 import { type Plant, signIn } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
-import { still } from './still.ts';
+import { drawn, still } from './still.ts';
 import { openSurvey, pair, sweepStation } from './survey-hand.ts';
 
 let plant: Plant;
@@ -368,7 +368,7 @@ describe('every measure’s sheet', () => {
         { width: 1024, height: 768 },
       ]) {
         await page.setViewportSize(size);
-        await still(page);
+        await drawn(page);
         const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
         if (over > 0) found.push(`${id} at ${size.width}: ${over} px`);
       }

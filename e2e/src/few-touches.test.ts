@@ -1,11 +1,12 @@
 import type { Locator, Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { Plant } from './plant.ts';
+import type { Plant } from './plant.ts';
+import { ownPlant } from './shared-plant.ts';
 
 let plant: Plant;
 beforeAll(async () => {
   // A works of its own: what others add to the cupboard, or sign in a minute, would change what comes to hand and how long work takes.
-  plant = await Plant.open();
+  plant = await ownPlant();
 });
 afterAll(() => plant?.close());
 

@@ -1,13 +1,14 @@
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
-import { Plant } from './plant.ts';
-import { still } from './still.ts';
+import type { Plant } from './plant.ts';
+import { ownPlant } from './shared-plant.ts';
+import { drawn, still } from './still.ts';
 
 let plant: Plant;
 beforeAll(async () => {
   // A works of its own: what others add to the cupboard, or sign in a minute, would change what comes to hand and how long work takes.
-  plant = await Plant.open();
+  plant = await ownPlant();
 });
 afterAll(() => plant?.close());
 
@@ -236,7 +237,7 @@ describe('an outage', () => {
       { width: 390, height: 844 },
     ]) {
       await page.setViewportSize(size);
-      await still(page);
+      await drawn(page);
       const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
       if (over > 0) found.push(`at ${size.width}: ${over} px`);
     }

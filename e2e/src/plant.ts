@@ -1,9 +1,10 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, type BrowserContext, chromium, type Page } from 'playwright-core';
 import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs';
+import { browserPath } from '../../scripts/packages.mjs';
 
 type RunningDb = Awaited<ReturnType<typeof startDatabase>>;
 /** Where a database is, and who may enter. */
@@ -32,6 +33,15 @@ export async function layWorks({ demo = true } = {}): Promise<Works> {
   return { dataDir, db, at: { port, owner, app, folder: dataDir }, said: prepared.stdout };
 }
 
+/** A works as it was laid in elsewhere and put by: the folder is copied, its database started. */
+export async function copyWorks(model: string): Promise<Works> {
+  const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
+  cpSync(model, dataDir, { recursive: true });
+  const db = await startDatabase({ dataDir });
+  const { port, owner, app } = db;
+  return { dataDir, db, at: { port, owner, app, folder: dataDir }, said: '' };
+}
+
 /** The works cleared away. */
 export async function clearWorks({ dataDir, db }: Works): Promise<void> {
   await db.stop();
@@ -49,9 +59,9 @@ export class Plant {
     private readonly after: () => Promise<void>,
   ) {}
 
-  /** A works of its own, cleared away with it. */
-  static async open(): Promise<Plant> {
-    const works = await layWorks();
+  /** A works of its own, cleared away with it: laid in new, or a copy of one put by. */
+  static async open(model?: string): Promise<Plant> {
+    const works = await (model ? copyWorks(model) : layWorks());
     return Plant.serving(works.at, () => clearWorks(works));
   }
 
@@ -136,7 +146,7 @@ export class Plant {
 /** Debian's Chromium, with nothing of its own going over the network. */
 const launch = (): Promise<Browser> =>
   chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserPath() ?? '/usr/bin/chromium',
     args: [
       '--no-sandbox',
       '--disable-gpu',

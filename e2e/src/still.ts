@@ -24,3 +24,14 @@ export async function still(page: Page): Promise<void> {
     seen.disconnect();
   });
 }
+
+/** Wait for two frames: what measures itself has answered a new size. */
+export async function drawn(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    for (let i = 0; i < 2; i++)
+      await new Promise((done) => {
+        requestAnimationFrame(done);
+        setTimeout(done, 100);
+      });
+  });
+}

@@ -2,13 +2,14 @@ import { gzipSync } from 'node:zlib';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
-import { Plant, signIn } from './plant.ts';
+import { type Plant, signIn } from './plant.ts';
+import { ownPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
-import { still } from './still.ts';
+import { drawn, still } from './still.ts';
 
 let plant: Plant;
 beforeAll(async () => {
-  plant = await Plant.open();
+  plant = await ownPlant();
 });
 afterAll(() => plant?.close());
 
@@ -88,7 +89,7 @@ describe('every view', () => {
         found.push(...(await violations(page, 'color-contrast')).map((v) => `${name}, ${theme}: ${v}`));
         for (const size of [{ width: 800, height: 1280 }, { width: 1024, height: 768 }, DESK]) {
           await page.setViewportSize(size);
-          await still(page);
+          await drawn(page);
           const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
           if (over > 0) wide.push(`${name} at ${size.width}×${size.height}: ${over} px`);
         }

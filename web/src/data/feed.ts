@@ -127,7 +127,8 @@ export function pairStandIn(scene: Scene): void {
       laidOut = true;
     };
     source.onmessage = (e: MessageEvent<string>) => {
-      for (const l of JSON.parse(e.data) as Array<{ port: FeedPort; line: string }>) hear(l.port, l.line, Number(e.lastEventId));
+      for (const l of JSON.parse(e.data) as Array<{ port: FeedPort; line: string }>)
+        hear(l.port, l.line, Number(e.lastEventId));
     };
     source.onerror = () => {
       if (view.state !== 'dropped') dropped(STOPPED);

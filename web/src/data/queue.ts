@@ -24,7 +24,7 @@ export type QueueView = {
 
 /** How many events go in one request. */
 const BATCH = 50;
-const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
+const RETRY_MS = [1000, 2000, 4000, 5000];
 
 let view: QueueView = { waiting: [], aside: [], status: 'idle', ready: false };
 let me: string | null = null;
@@ -77,7 +77,7 @@ export function setSender(personId: string | null): void {
 }
 
 function later(status: QueueStatus): void {
-  const wait = RETRY_MS[Math.min(retries, RETRY_MS.length - 1)] ?? 15_000;
+  const wait = RETRY_MS[Math.min(retries, RETRY_MS.length - 1)] ?? 5000;
   retries++;
   show({ status });
   if (timer) clearTimeout(timer);
