@@ -204,6 +204,7 @@ describe('an outage', () => {
     await page.locator('[data-kit]').waitFor();
     const tick = page.getByRole('button', { name: /^Laid out/ }).first();
     await tick.click();
+    await page.getByText('laid out by Imke').waitFor();
     await page.reload();
     await page.getByRole('tab', { name: 'Kit' }).click();
     expect(

@@ -20,7 +20,7 @@ export type Due = { what: string; at: string; minutes: number };
 export type Past = { signedAt: string; results: Results };
 
 /** What a hand must be able to do for a piece of an outage. */
-export const SKILLS = ['bearings', 'seals', 'boxes', 'pumps', 'measuring'] as const;
+export const SKILLS = ['bearings', 'seals', 'boxes', 'pumps', 'measuring', 'leading'] as const;
 export type Skill = (typeof SKILLS)[number];
 /** What is shared by all hands in an outage. */
 export const SHARED_TOOLS = [
@@ -55,7 +55,7 @@ export type TradeTask = {
 
 /** Something to be laid out before the work begins. */
 export type KitLine = {
-  group: 'bearings' | 'seals' | 'parts' | 'rope' | 'bolts' | 'grease' | 'gaskets';
+  group: 'bearings' | 'seals' | 'parts' | 'rope' | 'bolts' | 'grease' | 'gaskets' | 'shims';
   item: string;
   count: number;
   unit: 'piece' | 'mm' | 'g' | 'mL';
@@ -86,6 +86,8 @@ export type TradeWords<S extends Setup> = {
   tasks: readonly TradeTask[];
   /** What it takes beside its part and its bolts. */
   kit?(setup: S): KitLine[];
+  /** The largest torque its bolts are to get, N·m, where the setup says it: which wrench reaches it. */
+  torqueNm?(setup: S): number | undefined;
   /** Which bearing of its shaft it is about, where it is about one. */
   role?(setup: S): 'fixed' | 'float';
 };

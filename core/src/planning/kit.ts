@@ -8,6 +8,9 @@ export type KitRow = KitLine & {
   jobs: Array<{ job: OutageJob; count: number }>;
 };
 
+/** What a row is called among the others. */
+export const kitRowKey = (r: KitLine): string => `${r.group} ${r.item} ${r.unit}`;
+
 /** What any job wants by its setup: the part as stamped, bolts by size and grade. */
 function usualKit(setup: Setup, fits: string | undefined): KitLine[] {
   const s = setup as Setup & { boltSize?: string; boltGrade?: string; boltCount?: number };
@@ -59,7 +62,7 @@ export function kitOf(
       continue;
     }
     for (const line of [...usualKit(setup, trade.fits), ...(trade.words.kit?.(setup) ?? [])]) {
-      const key = `${line.group} ${line.item} ${line.unit}`;
+      const key = kitRowKey(line);
       const row = rows.get(key) ?? { ...line, count: 0, jobs: [] };
       row.count += line.count;
       row.jobs.push({ job, count: line.count });
@@ -72,14 +75,22 @@ export function kitOf(
   };
 }
 
-/** Every shared tool the jobs want at once at the most, by the plan; and how many there are. */
+/** Every shared tool the jobs want at once at the most, by the plan; how many there are, and how many pieces none of them reaches. */
 export function toolsWanted(
   outage: Outage,
-  pieces: ReadonlyMap<string, { tools: readonly string[] }>,
-): Array<{ tool: string; there: number; pieces: number }> {
-  const wanted = new Map<string, number>();
-  for (const p of pieces.values()) for (const t of p.tools) wanted.set(t, (wanted.get(t) ?? 0) + 1);
+  pieces: ReadonlyMap<string, { tools: readonly string[]; short: readonly string[] }>,
+): Array<{ tool: string; there: number; pieces: number; outOfReach: number }> {
+  const wanted = new Map<string, { pieces: number; outOfReach: number }>();
+  for (const p of pieces.values())
+    for (const t of p.tools) {
+      const w = wanted.get(t) ?? { pieces: 0, outOfReach: 0 };
+      wanted.set(t, { pieces: w.pieces + 1, outOfReach: w.outOfReach + (p.short.includes(t) ? 1 : 0) });
+    }
   return [...wanted]
-    .map(([tool, n]) => ({ tool, there: outage.tools.find((t) => t.name === tool)?.count ?? 0, pieces: n }))
+    .map(([tool, w]) => ({
+      tool,
+      there: outage.tools.filter((t) => t.name === tool).reduce((n, t) => n + t.count, 0),
+      ...w,
+    }))
     .sort((a, b) => a.tool.localeCompare(b.tool));
 }

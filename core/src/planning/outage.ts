@@ -2,6 +2,7 @@ import { array, boolean, type InferType, number, object, string } from 'yup';
 import { SKILLS } from '../engine/trade.ts';
 import { allTrades } from '../engine/trades.ts';
 import { firstInCircle } from './reaches.ts';
+import { toolKey } from './tools.ts';
 import '../judgement/sentences.ts';
 
 const moment = (what: string) =>
@@ -90,11 +91,19 @@ export const outageSchema = object({
     object({
       name: named('The tool', 40),
       count: number().integer('A whole number.').min(0).max(100).required(),
+      /** What a torque wrench reaches, N·m. */
+      least: number().min(0).max(100_000).notRequired(),
+      most: number().positive('More than nothing.').max(100_000).notRequired(),
       /** Not there before, not after. */
       from: moment('From').notRequired(),
       until: moment('Until').notRequired(),
     })
       .noUnknown()
+      .test(
+        'range',
+        'The range ends below where it begins.',
+        (t) => !t || (t.least ?? 0) < (t.most ?? Number.POSITIVE_INFINITY),
+      )
       .required(),
   )
     .max(40)
@@ -167,7 +176,7 @@ export const outageSchema = object({
     const people = (v?.crew ?? []).map((c) => c.id);
     if (new Set(people).size < people.length)
       return context.createError({ path: 'crew', message: 'Somebody is in the crew twice.' });
-    const tools = (v?.tools ?? []).map((t) => t.name);
+    const tools = (v?.tools ?? []).map(toolKey);
     if (new Set(tools).size < tools.length)
       return context.createError({
         path: 'tools',

@@ -1,4 +1,4 @@
-import { without } from '../arithmetic/planning/calendar.ts';
+import { both, merged, without } from '../arithmetic/planning/calendar.ts';
 import type { Network, Span, Task } from '../arithmetic/planning/network.ts';
 import type { Doubt } from '../arithmetic/planning/risk.ts';
 import type { Setup } from '../engine/setup.ts';
@@ -7,6 +7,7 @@ import { allTrades, procedureFor } from '../engine/trades.ts';
 import { type Duration, durationsOf, stepsOf } from './durations.ts';
 import type { Outage, OutageJob, Progress } from './outage.ts';
 import { minutesFrom, shiftSpans } from './shifts.ts';
+import { toolFor, toolKey } from './tools.ts';
 
 /** A piece of an outage as it is told: what the planner’s number stands for. */
 export type Piece = {
@@ -18,6 +19,10 @@ export type Piece = {
   skill: Skill | null;
   hands: number;
   tools: readonly SharedTool[];
+  /** Tools it wants that nobody here has in the range: said beside the plan, and not waited for. */
+  short: readonly SharedTool[];
+  /** A hold point lies in it: it is done while a lead hand is there. */
+  hold: boolean;
   steps: readonly string[];
   duration: Duration;
   state: 'ahead' | 'begun' | 'done';
@@ -64,7 +69,6 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
   const doubts: Doubt[] = [];
   const crew = outage.crew.map((c) => c.id);
   const ends = new Map<string, { first: string; last: string }>();
-  const tools = new Map<string, number>(outage.tools.map((t) => [t.name, t.count]));
   const windowsOf = (machine: string): Span[] | undefined => {
     const mine = outage.windows.filter((w) => w.machine === machine);
     return mine.length === 0
@@ -73,6 +77,14 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
           .map((w): Span => [minutesFrom(outage, w.from), minutesFrom(outage, w.to)])
           .sort((a, b) => a[0] - b[0]);
   };
+  const shiftsOf = (c: Outage['crew'][number]): Span[] =>
+    without(
+      shiftSpans(outage, c.shift, known.zone),
+      c.away.map((a): Span => [minutesFrom(outage, a.from), minutesFrom(outage, a.to)]),
+    );
+  // A hold point waits for a lead hand who is awake; where the crew has none, somebody from outside it releases.
+  const leads = outage.crew.filter((c) => c.skills.includes('leading'));
+  const led = leads.length > 0 ? merged(leads.flatMap(shiftsOf)) : undefined;
   const byName = new Map(outage.crew.map((c) => [c.name, c.id]));
   for (const job of outage.jobs) {
     const trade = allTrades().find((t) => t.id === job.trade);
@@ -81,6 +93,7 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
     const durations = known.durations?.[job.trade] ?? durationsOf(trade.words.tasks, []);
     const progress = known.progress?.[job.key] ?? {};
     const within = windowsOf(job.machine);
+    const nm = trade.words.torqueNm?.(setup);
     let before: { id: string } | null = null;
     let first = '';
     const own = stepsOf(
@@ -111,7 +124,9 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
         .at(-1);
       const hand = byName.get(touched.at(-1)?.by ?? '');
       // What it needs and the outage does not know is not waited for: it is said beside the plan instead.
-      const needed = (task.tools ?? []).filter((t) => tools.has(t));
+      const wanted = (task.tools ?? []).map((t) => ({ t, tool: toolFor(outage, t, nm) }));
+      const needed = wanted.flatMap(({ tool }) => (typeof tool === 'string' ? [] : [toolKey(tool)]));
+      const hold = steps.some((s) => (setup.holdBefore as readonly string[]).includes(s));
       const began = start ? Math.floor(minutesFrom(outage, start)) : 0;
       const ended = last ? Math.max(began, Math.ceil(minutesFrom(outage, last))) : 0;
       tasks.push({
@@ -120,7 +135,7 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
         after: before ? [before] : [],
         hands: [{ of: done || start ? crew : able, count: done || start ? (hand ? 1 : 0) : task.hands }],
         pools: done ? {} : { ...Object.fromEntries(needed.map((t) => [t, 1])), [machineOf(job.machine)]: 1 },
-        within: done || start ? undefined : within,
+        within: done || start ? undefined : hold && led ? (within ? both(within, led) : led) : within,
         pauses: task.pauses ?? false,
         group: job.key,
         from: start ? undefined : now,
@@ -141,6 +156,8 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
         skill: task.skill,
         hands: task.hands,
         tools: task.tools ?? [],
+        short: wanted.flatMap(({ t, tool }) => (tool === 'short' ? [t] : [])),
+        hold: hold && !done,
         steps,
         duration,
         state: done ? 'done' : start ? 'begun' : 'ahead',
@@ -183,6 +200,8 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
           skill: null,
           hands: 0,
           tools: [],
+          short: [],
+          hold: false,
           steps: [],
           duration: { least: task.waits, likely: task.waits, most: task.waits, sheets: 0 },
           state: 'ahead',
@@ -200,15 +219,11 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
     if (earlier && task && pieces.get(task.id)?.state === 'ahead')
       (task.after as Array<{ id: string }>).push({ id: earlier.last });
   }
-  const units = outage.crew.map((c) => {
-    const spans = shiftSpans(outage, c.shift, known.zone);
-    const away = c.away.map((a): Span => [minutesFrom(outage, a.from), minutesFrom(outage, a.to)]);
-    return { id: c.id, shifts: without(spans, away) };
-  });
+  const units = outage.crew.map((c) => ({ id: c.id, shifts: shiftsOf(c) }));
   const last = minutesFrom(outage, outage.endsAt) + 21 * 1440;
   const pools = [
     ...outage.tools.map((t) => ({
-      id: t.name,
+      id: toolKey(t),
       count: t.count,
       spans:
         t.from || t.until

@@ -1,6 +1,7 @@
 import type { Placed } from '../arithmetic/planning/network.ts';
 import type { Outage } from './outage.ts';
 import { momentAt } from './shifts.ts';
+import { toolKey } from './tools.ts';
 
 /** Something that might happen, or might be done about it. */
 export type WhatIf =
@@ -25,7 +26,7 @@ export function supposed(outage: Outage, what: WhatIf): Outage {
     case 'late':
       return {
         ...outage,
-        tools: outage.tools.map((t) => (t.name === what.tool ? { ...t, from: what.until } : t)),
+        tools: outage.tools.map((t) => (toolKey(t) === what.tool ? { ...t, from: what.until } : t)),
       };
     case 'drop':
       return {
@@ -57,7 +58,7 @@ export function supposed(outage: Outage, what: WhatIf): Outage {
     case 'another':
       return {
         ...outage,
-        tools: outage.tools.map((t) => (t.name === what.tool ? { ...t, count: t.count + 1 } : t)),
+        tools: outage.tools.map((t) => (toolKey(t) === what.tool ? { ...t, count: t.count + 1 } : t)),
       };
   }
 }

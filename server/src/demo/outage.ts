@@ -17,11 +17,11 @@ const JOBS = 40;
 const CREW: Outage['crew'] = [
   { id: 'asta', name: 'Asta', skills: ['bearings', 'measuring', 'seals'], shift: 0, away: [] },
   { id: 'bram', name: 'Bram', skills: ['seals', 'boxes', 'measuring', 'pumps'], shift: 0, away: [] },
-  { id: 'cille', name: 'Cille', skills: ['bearings', 'measuring'], shift: 0, away: [] },
+  { id: 'cille', name: 'Cille', skills: ['bearings', 'measuring', 'leading'], shift: 0, away: [] },
   { id: 'dorte', name: 'Dorte', skills: ['seals', 'pumps'], shift: 0, away: [] },
   { id: 'emil', name: 'Emil', skills: ['bearings', 'boxes'], shift: 1, away: [] },
   { id: 'fritz', name: 'Fritz', skills: ['boxes', 'seals', 'measuring'], shift: 1, away: [] },
-  { id: 'gesa', name: 'Gesa', skills: ['bearings', 'pumps', 'measuring'], shift: 1, away: [] },
+  { id: 'gesa', name: 'Gesa', skills: ['bearings', 'pumps', 'measuring', 'leading'], shift: 1, away: [] },
 ];
 
 /** What else is to be done in the stop, where nothing is opened yet: round after round over the works’ places. */
@@ -102,7 +102,8 @@ export async function stopBetweenCampaigns(db: Database, ids: Map<string, string
     tools: [
       { name: 'hydraulic pump', count: 1 },
       { name: 'crane', count: 1 },
-      { name: 'torque wrench', count: 3 },
+      { name: 'torque wrench', count: 2, least: 20, most: 110 },
+      { name: 'torque wrench', count: 1, least: 70, most: 350 },
       { name: 'dial on a base', count: 3 },
       { name: 'run-in watch', count: 2 },
     ],

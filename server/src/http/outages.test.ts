@@ -1,3 +1,4 @@
+import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { whenIn } from '@fulcrant/core/sheet/when';
 import ICAL from 'ical.js';
@@ -60,6 +61,24 @@ describe('an outage', () => {
     expect(both.map((b) => b.status).sort()).toEqual([200, 409]);
     expect((await asta('GET', '/api/outages/nothing')).status).toBe(404);
     expect((await asta('POST', '/api/outages', outage)).status).toBe(403);
+  });
+
+  it('a row of its kit is ticked by whoever laid it out; two at once are both heard, and the plan stays its version', async () => {
+    const { known } = await theStop();
+    const { id, version } = known.told;
+    const csv = await (await fetched(`/api/outages/${id}/kit.csv`)).text();
+    expect(Papa.parse(csv).data.length).toBeGreaterThan(3);
+    const line = kitOf(known.told.outage, known.setups).rows.map(kitRowKey);
+    const [a, b] = line as [string, string];
+    const tick = (who: Caller, row: string, laid: boolean) =>
+      who('POST', `/api/outages/${id}/laid`, { row, laid });
+    await Promise.all([tick(asta, a, true), tick(imke, b, true), tick(imke, a, true)]);
+    const after = (await asta('GET', `/api/outages/${id}`)).body;
+    expect(Object.keys(after.laid).sort()).toEqual([a, b].sort());
+    expect(after.told.version).toBe(version);
+    expect((await tick(asta, b, false)).body.laid).toEqual({ [a]: after.laid[a] });
+    expect((await tick(asta, 'nothing of it', true)).status).toBe(404);
+    expect((await asta('POST', `/api/outages/${id}/laid`, { row: a })).status).toBe(400);
   });
 
   it('goes out as a calendar that is read back: each piece of one hand, its times as planned', async () => {

@@ -1,27 +1,34 @@
 import { randomUUID } from 'node:crypto';
 import { carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import { check } from '@fulcrant/core/judgement/sentences';
-import { kitOf } from '@fulcrant/core/planning/kit';
+import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
 import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
 import { networkOf } from '@fulcrant/core/planning/tasks';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
-import { number, object } from 'yup';
+import { boolean, number, object, string } from 'yup';
 import { outageCalendar, outageCsv, outagePdf } from '../export/outage-files.ts';
 import { shaftsOf } from '../store/cards.ts';
 import {
   outages as allOutages,
   jobsOf,
   keepOutage,
+  laidOf,
+  layOut,
   lineOf,
   outageById,
   plantDurations,
 } from '../store/outages.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, type House, LEADS, type Route } from './routes.ts';
+import { EVERYONE_SIGNED_IN, type House, LEADS, RECORDERS, type Route } from './routes.ts';
 
 /** Where the plant stands in the day: by the clock of the machine it runs on. */
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
+const laidSchema = object({
+  row: string().min(1).max(200).required(),
+  laid: boolean().required(),
+}).noUnknown();
 
 const changedSchema = object({
   after: number().integer().min(0).required(),
@@ -96,10 +103,11 @@ export const outages: Route[] = [
     async run({ ctx, house, params }) {
       const told = await knownOutage(house, params.id);
       const machines = [...new Set(told.outage.jobs.map((j) => j.machine))];
-      const [known, durations, shafts] = await Promise.all([
+      const [known, durations, shafts, laid] = await Promise.all([
         jobsOf(house.db, told.outage),
         plantDurations(house.db),
         Promise.all(machines.map((m) => shaftsOf(house.db, m))),
+        laidOf(house.db, told.id),
       ]);
       ctx.body = {
         told,
@@ -108,6 +116,7 @@ export const outages: Route[] = [
         ended: known.ended,
         durations,
         shafts: shafts.flat(),
+        laid,
         zone: ZONE,
         at: new Date().toISOString(),
       };
@@ -130,6 +139,24 @@ export const outages: Route[] = [
           'Somebody else has changed this outage meanwhile: look at it again, then change it.',
         );
       ctx.body = { told: await outageById(house.db, told.id) };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/outages/:id/laid',
+    who: RECORDERS,
+    asks: laidSchema,
+    /** A row of the kit lies ready, or does no more. It is no change of the plan: two may tick at once. */
+    async run({ ctx, house, body, params }, me) {
+      const { id, outage } = await knownOutage(house, params.id);
+      const checked = check(laidSchema, body);
+      if (!checked.ok) throw new Problem(400, 'That is no row of a kit.', checked.faults);
+      const { row, laid } = checked.value;
+      const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
+      if (!rows.some((r) => kitRowKey(r) === row))
+        throw new Problem(404, 'There is no such row in this kit.');
+      await layOut(house.db, id, row, laid ? me.id : null);
+      ctx.body = { laid: await laidOf(house.db, id) };
     },
   },
   {

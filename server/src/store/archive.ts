@@ -41,6 +41,7 @@ const TABLES: readonly Table[] = [
   { name: 'autopsies', key: ['id'] },
   { name: 'outages', key: ['id', 'version'] },
   { name: 'drills', key: ['person_id', 'drill'] },
+  { name: 'outage_laid', key: ['outage_id', 'item'] },
   { name: 'photos', key: ['hash'] },
   { name: 'certificates', key: ['hash', 'instrument_id'] },
 ];

@@ -13,6 +13,7 @@ import * as beltGauges from './migrations/010-belt-gauges.ts';
 import * as certificates from './migrations/011-certificates.ts';
 import * as outages from './migrations/012-outages.ts';
 import * as drills from './migrations/013-drills.ts';
+import * as laid from './migrations/014-laid.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -28,6 +29,7 @@ const MIGRATIONS = [
   { name: '011-certificates', up: certificates.up },
   { name: '012-outages', up: outages.up },
   { name: '013-drills', up: drills.up },
+  { name: '014-laid', up: laid.up },
 ];
 
 /**
@@ -43,6 +45,7 @@ const GRANTS: Record<string, string> = {
   certificates: 'SELECT, INSERT',
   outages: 'SELECT, INSERT',
   drills: 'SELECT, INSERT, DELETE',
+  outage_laid: 'SELECT, INSERT, DELETE',
   autopsies: 'SELECT, INSERT',
   feeds: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, DELETE',

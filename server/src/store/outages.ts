@@ -165,3 +165,30 @@ export async function jobsOf(
   }
   return { setups, progress, ended };
 }
+
+/** Rows of its kit that lie ready, and who laid each out. */
+export async function laidOf(db: Database, outageId: string): Promise<Record<string, string>> {
+  const rows = await rowsOf<{ item: string; name: string }>(
+    db,
+    'SELECT l.item, p.name FROM outage_laid l JOIN people p ON p.id = l.person_id WHERE l.outage_id = ? ORDER BY l.item',
+    [outageId],
+  );
+  return Object.fromEntries(rows.map((r) => [r.item, r.name]));
+}
+
+/** A row of a kit lies ready, or does no more; the first who laid it out stays named. */
+export async function layOut(
+  db: Database,
+  outageId: string,
+  item: string,
+  personId: string | null,
+): Promise<void> {
+  if (personId === null)
+    await run(db, 'DELETE FROM outage_laid WHERE outage_id = ? AND item = ?', [outageId, item]);
+  else
+    await run(
+      db,
+      'INSERT IGNORE INTO outage_laid (outage_id, item, person_id, at) VALUES (?, ?, ?, NOW(3))',
+      [outageId, item, personId],
+    );
+}

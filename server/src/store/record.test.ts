@@ -268,6 +268,7 @@ describe('a database laid in by an earlier release', () => {
         '011-certificates',
         '012-outages',
         '013-drills',
+        '014-laid',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);

@@ -13,6 +13,8 @@ export type OutageKnown = {
   ended: Record<string, boolean>;
   durations: Record<string, Record<string, Duration>>;
   shafts: ShaftCardBody[];
+  /** Rows of the kit that lie ready, and who laid each out. */
+  laid: Record<string, string>;
   zone: string;
   /** When the server told it. */
   at: string;
@@ -38,3 +40,6 @@ export const newOutage = (outage: Outage): Promise<{ told: OutageTold }> =>
 /** Keep it as the version after the one it was made from. @throws ApiFault where somebody else was first */
 export const changeOutage = (id: string, after: number, outage: Outage): Promise<{ told: OutageTold }> =>
   call('POST', `/api/outages/${id}`, { after, outage });
+/** A row of the kit lies ready, or does no more. */
+export const layOut = (id: string, row: string, laid: boolean): Promise<{ laid: Record<string, string> }> =>
+  call('POST', `/api/outages/${id}/laid`, { row, laid });

@@ -45,6 +45,17 @@ export function ChosenPiece({
       </p>
       <p className="m-0">{names}</p>
       {piece.tools.length > 0 && <p className="m-0 text-muted">{piece.tools.join(', ')}</p>}
+      {piece.hold && (
+        <p className="m-0">
+          Hold point:{' '}
+          {outage.crew.some((c) => c.skills.includes('leading'))
+            ? 'while a lead hand is there'
+            : 'nobody of this crew leads'}
+        </p>
+      )}
+      {piece.short.length > 0 && (
+        <p className="m-0 font-medium text-stop">▲ no {piece.short.join(', no ')} here reaches its torque</p>
+      )}
       <p className="m-0 text-muted">
         {saidMinutes(duration.least)} to {saidMinutes(duration.most)}, mostly {saidMinutes(duration.likely)}:{' '}
         {duration.sheets > 0 ? `from ${duration.sheets} sheets of this plant` : 'common practice'}

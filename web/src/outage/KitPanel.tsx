@@ -1,10 +1,14 @@
 import { INSTRUMENT_NAME } from '@fulcrant/core/engine/admit';
 import type { Setup } from '@fulcrant/core/engine/setup';
-import { kitOf, toolsWanted } from '@fulcrant/core/planning/kit';
+import { kitOf, kitRowKey, toolsWanted } from '@fulcrant/core/planning/kit';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { faultsOf } from '../data/asked.ts';
 import { useInstruments } from '../data/job.ts';
+import { layOut, type OutageKnown } from '../data/outages.ts';
+import { useSession } from '../data/session.tsx';
 
 const GROUP: Record<string, string> = {
   bearings: 'Bearings',
@@ -14,35 +18,37 @@ const GROUP: Record<string, string> = {
   bolts: 'Bolts',
   grease: 'Grease',
   gaskets: 'Gaskets',
+  shims: 'Shims',
 };
 const said = (count: number, unit: string) =>
   unit === 'mm' ? `${(count / 1000).toFixed(2)} m` : unit === 'piece' ? `${count}` : `${count} ${unit}`;
 
-/** What all jobs want together, ticked as it is laid out on this device; what is short of tools is said. */
+/** What all jobs want together, ticked as it is laid out; what is short of tools is said. */
 export function KitPanel({
   id,
   outage,
   setups,
   net,
+  laid,
 }: {
   id: string;
   outage: Outage;
   setups: Readonly<Record<string, Setup | undefined>>;
   net: OutageNetwork;
+  laid: OutageKnown['laid'];
 }) {
-  const key = `fulcrant.kit.${id}`;
-  const [laid, setLaid] = useState<string[]>(() => {
+  const client = useQueryClient();
+  const { person } = useSession();
+  const mayTick = person?.role === 'lead' || person?.role === 'fitter';
+  const [fault, setFault] = useState<string | null>(null);
+  const tick = async (row: string) => {
+    setFault(null);
     try {
-      const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
-      return Array.isArray(kept) ? kept.filter((k): k is string => typeof k === 'string') : [];
-    } catch {
-      return [];
+      const told = await layOut(id, row, laid[row] === undefined);
+      client.setQueryData<OutageKnown>(['outage', id], (k) => k && { ...k, ...told });
+    } catch (error) {
+      setFault(Object.values(faultsOf(error))[0] ?? null);
     }
-  });
-  const tick = (row: string) => {
-    const next = laid.includes(row) ? laid.filter((l) => l !== row) : [...laid, row];
-    setLaid(next);
-    localStorage.setItem(key, JSON.stringify(next));
   };
   const { rows, unknown } = kitOf(outage, setups);
   const tools = toolsWanted(outage, net.pieces);
@@ -67,22 +73,28 @@ export function KitPanel({
         </thead>
         <tbody>
           {rows.map((r) => {
-            const name = `${r.group} ${r.item}`;
+            const name = kitRowKey(r);
             return (
               <tr key={name} className="border-b border-faint align-top">
                 <td className="pr-3">
                   <button
                     type="button"
-                    aria-pressed={laid.includes(name)}
+                    aria-pressed={laid[name] !== undefined}
                     aria-label={`Laid out: ${r.item}`}
-                    onClick={() => tick(name)}
+                    onClick={() => void tick(name)}
+                    disabled={!mayTick}
                     className="grid min-h-12 w-12 place-items-center border border-ink font-label text-lg aria-pressed:bg-ink aria-pressed:text-paper"
                   >
-                    {laid.includes(name) ? '✓' : ''}
+                    {laid[name] === undefined ? '' : '✓'}
                   </button>
                 </td>
                 <td className="py-2 pr-3 text-muted">{GROUP[r.group] ?? r.group}</td>
-                <td className="py-2 pr-3 font-label text-lg font-semibold">{r.item}</td>
+                <td className="py-2 pr-3 font-label text-lg font-semibold">
+                  {r.item}
+                  {laid[name] !== undefined && (
+                    <span className="block text-sm font-normal text-muted">laid out by {laid[name]}</span>
+                  )}
+                </td>
                 <td className="figures whitespace-nowrap py-2 pr-3 text-right">{said(r.count, r.unit)}</td>
                 <td className="py-2 text-sm text-muted">
                   {r.jobs.map((j) => `${j.job.machine}, ${j.job.position}`).join('; ')}
@@ -93,6 +105,11 @@ export function KitPanel({
         </tbody>
       </table>
       <div>
+        {fault && (
+          <p role="alert" className="m-0 pb-3 font-medium text-stop">
+            {fault}
+          </p>
+        )}
         <h2 className="kicker m-0 border-b border-rule pb-1">Shared tools</h2>
         <ul className="m-0 list-none p-0">
           {tools.map((t) => (
@@ -102,6 +119,11 @@ export function KitPanel({
                 {t.there === 0
                   ? `▲ none here, ${t.pieces} pieces want it`
                   : `${t.there} here, ${t.pieces} pieces want it`}
+                {t.outOfReach > 0 && t.there > 0 && (
+                  <span className="block font-medium text-stop">
+                    ▲ none reaches the torque of {t.outOfReach}
+                  </span>
+                )}
               </span>
             </li>
           ))}

@@ -255,7 +255,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           <ListsPanel id={told.id} outage={outage} net={seen} placed={placed} zone={zone} />
         </Tabs.Content>
         <Tabs.Content value="kit" className="pt-3">
-          <KitPanel id={told.id} outage={outage} setups={known.setups} net={net} />
+          <KitPanel id={told.id} outage={outage} setups={known.setups} net={net} laid={known.laid} />
         </Tabs.Content>
         <Tabs.Content value="setup" className="pt-3">
           <OutageSetup known={known} mayChange={leads} onKeep={keep} />

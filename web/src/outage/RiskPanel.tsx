@@ -1,6 +1,7 @@
 import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
+import { toolKey } from '@fulcrant/core/planning/tools';
 import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
 import { Button } from '../ui/controls.tsx';
 import { boundSaid } from './change.ts';
@@ -96,7 +97,7 @@ function buys(
   placed: readonly Placed[],
   net: OutageNetwork,
 ): Array<[title: string, what: WhatIf]> {
-  const tool = outage.tools.find((t) => t.name === throat);
+  const tool = outage.tools.find((t) => toolKey(t) === throat);
   const load = new Map<string, number>();
   for (const p of placed) {
     const piece = net.pieces.get(p.id);
@@ -114,7 +115,9 @@ function buys(
     .sort((a, b) => b[1] - a[1])
     .slice(0, 2);
   return [
-    ...(tool ? [[`Another ${tool.name}`, { kind: 'another', tool: tool.name }] as [string, WhatIf]] : []),
+    ...(tool
+      ? [[`Another ${toolKey(tool)}`, { kind: 'another', tool: toolKey(tool) }] as [string, WhatIf]]
+      : []),
     ...scarce.map(([skill]): [string, WhatIf] => [
       `One more for ${skill}`,
       { kind: 'one more', skill: skill as never },

@@ -1,24 +1,28 @@
 import { SHARED_TOOLS } from '@fulcrant/core/engine/trade';
 import type { Outage } from '@fulcrant/core/planning/outage';
+import { toolKey } from '@fulcrant/core/planning/tools';
 import { Choice } from '../ui/Choice.tsx';
 import { Button } from '../ui/controls.tsx';
-import { readCount } from './draft.ts';
+import { readCount, readTorque } from './draft.ts';
 import { Moment } from './Moment.tsx';
 import { Out } from './Out.tsx';
 import { Part } from './Part.tsx';
 import { changed, type PartProps, without } from './part-props.ts';
 import { Typed } from './Typed.tsx';
 
+const ranged = (t: Outage['tools'][number]) => (t.least ?? t.most ?? null) !== null;
+
 /** What is shared by all hands, how many of each, and when it is there. */
 export function ToolsPart({ draft, set, zone }: PartProps) {
   const { tools } = draft;
   const one = (i: number, change: Partial<Outage['tools'][number]>) =>
     set({ tools: changed(tools, i, change) });
-  const free = SHARED_TOOLS.filter((n) => !tools.some((t) => t.name === n));
+  // Wrenches have ranges: of one name there may be several.
+  const free = SHARED_TOOLS.filter((n) => !tools.some((t) => t.name === n && !ranged(t)));
   return (
     <Part title="Shared tools">
       {tools.map((t, i) => (
-        <div key={t.name} className="border-b border-faint py-1" data-tool={t.name}>
+        <div key={toolKey(t)} className="border-b border-faint py-1" data-tool={toolKey(t)}>
           <div className="grid grid-cols-[minmax(0,1fr)_7rem_auto] items-end gap-x-4">
             <Choice
               label={`Tool ${i + 1}`}
@@ -33,8 +37,26 @@ export function ToolsPart({ draft, set, zone }: PartProps) {
               read={readCount}
               onValue={(count) => one(i, { count })}
             />
-            <Out what={t.name} onOut={() => set({ tools: without(tools, i) })} />
+            <Out what={toolKey(t)} onOut={() => set({ tools: without(tools, i) })} />
           </div>
+          {t.name === 'torque wrench' && (
+            <div className="grid max-w-md grid-cols-2 gap-x-4">
+              <Typed
+                label="From, N·m"
+                inputMode="decimal"
+                shown={t.least === undefined || t.least === null ? '' : `${t.least}`}
+                read={readTorque}
+                onValue={(least) => one(i, { least })}
+              />
+              <Typed
+                label="to, N·m"
+                inputMode="decimal"
+                shown={t.most === undefined || t.most === null ? '' : `${t.most}`}
+                read={readTorque}
+                onValue={(most) => one(i, { most })}
+              />
+            </div>
+          )}
           {t.from || t.until ? (
             <div className="grid items-end gap-x-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto]">
               <Moment

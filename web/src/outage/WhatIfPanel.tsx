@@ -1,6 +1,7 @@
 import { SKILLS } from '@fulcrant/core/engine/trade';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { momentAt } from '@fulcrant/core/planning/shifts';
+import { toolKey } from '@fulcrant/core/planning/tools';
 import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
 import { useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
@@ -39,7 +40,7 @@ export function WhatIfPanel({
     kind === 'ill'
       ? outage.crew.map((c) => [c.id, c.name])
       : kind === 'late' || kind === 'another'
-        ? outage.tools.map((t) => [t.name, t.name])
+        ? outage.tools.map((t) => [toolKey(t), toolKey(t)])
         : kind === 'drop'
           ? outage.jobs.map((j) => [j.key, `${j.machine}, ${j.position}`])
           : kind === 'one more'

@@ -61,6 +61,13 @@ export function readBreaks(text: string): Read<Array<{ from: string; to: string 
   return out.length > 6 ? { message: 'Six breaks at the most.' } : { value: out };
 }
 
+/** A torque, N·m; nothing written is no bound. */
+export function readTorque(text: string): Read<number | undefined> {
+  const t = text.trim().replace(',', '.');
+  if (t === '') return { value: undefined };
+  return /^\d{1,5}(\.\d+)?$/.test(t) ? { value: Number(t) } : { message: 'A torque in N·m, or nothing.' };
+}
+
 /** How many there are: a whole number. */
 export function readCount(text: string): Read<number> {
   return /^\d{1,3}$/.test(text.trim()) && Number(text) <= 100

@@ -3,6 +3,7 @@ import { reportAt } from '../../engine/trades.ts';
 import { type Drawing, type Shape, small, text } from '../../judgement/drawing.ts';
 import { len, num } from '../../quantities/say.ts';
 import { boltsCame, boltsRow, orDash } from '../../steps/came.ts';
+import { largest } from '../../steps/wrench-reach.ts';
 import { type ClearanceValues, endClearance } from './clearance.ts';
 import type { GearPumpSetup } from './setup.ts';
 
@@ -69,6 +70,17 @@ export const words: TradeWords<GearPumpSetup> = {
   sheet: 'Rebuild sheet',
   signed: 'Rebuilt',
   comes: 'shut',
+  torqueNm: (setup) => largest(setup.plateNm, setup.nutNm),
+  kit: (setup) =>
+    (
+      [
+        [setup.thinMm, setup.thinCount],
+        [setup.middleMm, setup.middleCount],
+        [setup.thickMm, setup.thickCount],
+      ] as const
+    ).flatMap(([mm, count]) =>
+      mm && count ? [{ group: 'gaskets' as const, item: len(mm, 3), count, unit: 'piece' as const }] : [],
+    ),
   tasks: [
     {
       id: 'apart',

@@ -6,6 +6,7 @@ import { boltsCame, boltsRow, leakRows, orDash, type Row, shaftCame, spreadCame 
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
+import { largest } from '../../steps/wrench-reach.ts';
 import { angles } from './angles.ts';
 import { sealProof } from './proof.ts';
 import { compression } from './setting.ts';
@@ -26,6 +27,7 @@ export const words: TradeWords<SealSetup> = {
   sheet: 'Seal sheet',
   signed: 'Fitted',
   comes: 'shut',
+  torqueNm: (setup) => largest(setup.glandNm, setup.screwNm, setup.jointNm),
   tasks: [
     measured(['parts'], {
       name: 'Parts, shaft and face measured',

@@ -5,9 +5,10 @@ import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { measured } from '../../steps/condition/pieces.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
+import { torqueOfSet } from '../../steps/wrench-reach.ts';
 import { sectionDrawing } from './drawing.ts';
 import { endedAt } from './ended.ts';
-import type { SleeveSetup } from './setup.ts';
+import { capBolts, type SleeveSetup } from './setup.ts';
 
 /** What is said of a bearing fitted on its sleeve. */
 export const words: TradeWords<SleeveSetup> = {
@@ -18,6 +19,7 @@ export const words: TradeWords<SleeveSetup> = {
   signed: 'Fitted',
   role: (setup) => setup.role,
   comes: 'bearing',
+  torqueNm: (setup) => torqueOfSet(capBolts(setup)),
   tasks: [
     measured(['fixedfirst']),
     {

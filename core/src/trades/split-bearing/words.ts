@@ -8,6 +8,7 @@ import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { measured } from '../../steps/condition/pieces.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
+import { largest, torqueOfSet } from '../../steps/wrench-reach.ts';
 import { raceDrawing } from './drawing.ts';
 import { races } from './race-gaps.ts';
 import type { SplitSetup } from './setup.ts';
@@ -21,6 +22,7 @@ export const words: TradeWords<SplitSetup> = {
   signed: 'Fitted',
   role: (setup) => setup.role,
   comes: 'bearing',
+  torqueNm: (setup) => largest(torqueOfSet(setup.cartridgeBolts), torqueOfSet(setup.capBolts)),
   tasks: [
     measured(['fixedfirst']),
     {

@@ -4,7 +4,8 @@ import { reportAt } from '../../engine/trades.ts';
 import { type Drawing, type Shape, small, text } from '../../judgement/drawing.ts';
 import { len } from '../../quantities/say.ts';
 import { boltsCame, boltsRow } from '../../steps/came.ts';
-import type { VanePumpSetup } from './setup.ts';
+import { largest } from '../../steps/wrench-reach.ts';
+import { sparesOf, thicknessesOf, type VanePumpSetup } from './setup.ts';
 import { type ShimCountValues, shimCounts } from './shims.ts';
 
 /** Points a millimetre of shims is drawn with. */
@@ -64,6 +65,14 @@ export const words: TradeWords<VanePumpSetup> = {
   sheet: 'Seal change sheet',
   signed: 'Changed',
   comes: 'shut',
+  torqueNm: (setup) => largest(setup.headNm, setup.capNm),
+  kit: (setup) =>
+    thicknessesOf(setup).map((t, i) => ({
+      group: 'shims',
+      item: len(t, 2),
+      count: sparesOf(setup)[i] ?? 0,
+      unit: 'piece',
+    })),
   tasks: [
     {
       id: 'side1',
