@@ -3,6 +3,7 @@ import type { Drawing } from '../judgement/drawing.ts';
 import type { HouseRules } from '../sources/schools.ts';
 import type { Hand } from './hand.ts';
 import type { Reopening } from './reopening.ts';
+import type { Rig } from './rig.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, JobState } from './state.ts';
 import type { Procedure } from './step.ts';
@@ -129,6 +130,8 @@ export type Trade<S extends Setup = Setup> = {
   reopening?(setup: S): TakingBack<S> | null;
   /** Setups of each of its variants, and how a hand works them by the book: for the demo, practice and tests. */
   example: Example<S>;
+  /** Benches to practise it at, over a hidden truth. */
+  rigs?: readonly Rig[];
   /** What kind of part it fits, for whoever looks at it when it has come out. */
   fits?: 'face-seal' | 'gland-rings' | 'rolling-bearing';
   /** Why each step is there, a paragraph by step id; a number at the end of an id counts sides and is not told apart. */

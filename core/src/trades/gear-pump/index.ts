@@ -1,6 +1,7 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { gearPumpRebuild } from './procedure.ts';
+import { rigs } from './rigs.ts';
 import { type GearPumpSetup, gearPumpSetupSchema, USUAL_GEAR_PUMP } from './setup.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
@@ -14,4 +15,5 @@ export const gearPumpTrade = defineTrade<GearPumpSetup>({
   words,
   why,
   example,
+  rigs,
 });

@@ -1,6 +1,7 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { packingJob } from './procedure.ts';
+import { rigs } from './rigs.ts';
 import { type PackingSetup, packingSetupSchema, USUAL_PACKING } from './setup.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
@@ -17,4 +18,5 @@ export const packingTrade = defineTrade<PackingSetup>({
   words,
   why,
   example,
+  rigs,
 });

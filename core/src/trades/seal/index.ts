@@ -1,6 +1,7 @@
 import { defineTrade, type TakingBack } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { sealFitting } from './procedure.ts';
+import { rigs } from './rigs.ts';
 import { type SealSetup, sealSetupSchema, USUAL_SEAL } from './setup.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
@@ -34,5 +35,6 @@ export const sealTrade = defineTrade<SealSetup>({
   words,
   why,
   example,
+  rigs,
   reopening: ({ family }) => (CLIPPED.includes(family) ? IMPELLER : null),
 });

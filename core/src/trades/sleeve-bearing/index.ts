@@ -4,6 +4,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
 import { sleeveBearing } from './procedure.ts';
+import { rigs } from './rigs.ts';
 import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
@@ -22,6 +23,7 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
   words,
   why,
   example,
+  rigs,
   reopening: () => ({
     does: 'Dismount the bearing',
     said: 'Dismounted',

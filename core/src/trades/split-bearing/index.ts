@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
 import { splitBearing } from './procedure.ts';
+import { rigs } from './rigs.ts';
 import { type SplitSetup, splitSetupSchema, USUAL_SPLIT } from './setup.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
@@ -17,5 +18,6 @@ export const splitBearingTrade = defineTrade<SplitSetup>({
   words,
   why,
   example,
+  rigs,
   fixedAfter: 'seated',
 });

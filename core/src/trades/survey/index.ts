@@ -1,6 +1,7 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { conditionSurvey } from './procedure.ts';
+import { rigs } from './rigs.ts';
 import { type ConditionSetup, conditionSetupSchema, USUAL_CONDITION } from './setup.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
@@ -14,4 +15,5 @@ export const surveyTrade = defineTrade<ConditionSetup>({
   words,
   why,
   example,
+  rigs,
 });

@@ -1,0 +1,248 @@
+import { describe, expect, it } from 'vitest';
+import { DIFFICULTY_IDS } from '../engine/rig.ts';
+import { allTrades, procedureFor, stepOf } from '../engine/trades.ts';
+import { atRandom, careful, careless } from '../testing/rig-hands.ts';
+import { type Action, Bench, FEELS, forceOf, NOTHING, played } from './bench.ts';
+import { debrief, WORTH } from './debrief.ts';
+import { BLADES_MM, wellWithin } from './gauges.ts';
+import { allRigs, layOut, rigOf } from './rigs.ts';
+
+const RIGS = allRigs();
+const rig = (id: string) => rigOf(id) as NonNullable<ReturnType<typeof rigOf>>;
+/** A bench of one fault alone, the first seed that lays it. */
+function withFault(id: string, fault: string) {
+  for (let seed = 1; seed < 200; seed++) {
+    const laid = layOut(rig(id), seed, 'one');
+    if (laid.faults.has(fault)) return laid;
+  }
+  throw new Error(`no seed lays ${fault}`);
+}
+
+describe('the benches', () => {
+  it('are ten, each of a trade, on steps and questions that trade has; each fault can be known somewhere', () => {
+    expect(RIGS.length).toBeGreaterThanOrEqual(10);
+    expect(new Set(RIGS.map((r) => r.id)).size).toBe(RIGS.length);
+    for (const r of RIGS) {
+      const { steps } = procedureFor(r.setup);
+      const nth = (id: string) => steps.findIndex((s) => s.id === id);
+      expect(nth(r.until), `${r.id} until`).toBeGreaterThan(0);
+      for (const at of [...r.faults.flatMap((f) => f.seen ?? []), ...r.looks]) {
+        const items = stepOf({ setup: r.setup }, at.step)?.items ?? [];
+        expect(
+          items.map((i) => i.id),
+          `${r.id}: ${at.step}`,
+        ).toContain(at.item);
+        expect(nth(at.step)).toBeLessThanOrEqual(nth(r.until));
+      }
+      for (const f of r.faults) {
+        expect(f.seen !== undefined || f.sign !== undefined, `${r.id} ${f.id}`).toBe(true);
+        expect(nth(f.step)).toBeGreaterThan(0);
+        expect(nth(f.step)).toBeLessThanOrEqual(nth(r.until));
+      }
+      expect(r.looks.length).toBeGreaterThan(0);
+    }
+    expect(allTrades().filter((t) => t.rigs).length).toBeGreaterThanOrEqual(6);
+  });
+
+  it('are laid out the same by the same seed, and answer the same acts alike; another seed is another bench', () => {
+    const acts: Action[] = [
+      { do: 'at', step: 'runout', key: 's2/45', kind: 'dial' },
+      { do: 'tap' },
+      { do: 'tap' },
+      { do: 'look', step: 'look', item: 'nail' },
+    ];
+    const once = (seed: number) => played(layOut(rig('shaft'), seed, 'one'), acts).shown;
+    expect(once(5)).toEqual(once(5));
+    expect(once(5)).not.toEqual(once(6));
+  });
+
+  it('are as hard as they are told: nothing, one, several; what looks wrong never hides what is', () => {
+    for (const r of RIGS)
+      for (let seed = 1; seed <= 20; seed++) {
+        expect(layOut(r, seed, 'sound').faults.size).toBe(0);
+        expect(layOut(r, seed, 'sound').looks).toEqual([]);
+        expect(layOut(r, seed, 'one').faults.size).toBe(1);
+        const several = layOut(r, seed, 'several');
+        expect(several.faults.size).toBe(2);
+        expect(layOut(r, seed, 'looks')).toMatchObject({ faults: new Set() });
+        expect(layOut(r, seed, 'looks').looks.length).toBe(1);
+        for (const l of several.looks)
+          expect(
+            r.faults.some(
+              (f) => several.faults.has(f.id) && f.seen?.step === l.step && f.seen.item === l.item,
+            ),
+          ).toBe(false);
+      }
+    // Over many seeds every fault is met.
+    for (const r of RIGS) {
+      const met = new Set(Array.from({ length: 80 }, (_, i) => [...layOut(r, i + 1, 'one').faults][0]));
+      expect(met.size, r.id).toBe(r.faults.length);
+    }
+  });
+});
+
+describe('what the hand feels', () => {
+  it('a thicker blade never goes easier; far thinner falls through, far thicker will not go', () => {
+    for (const gap of [0.03, 0.047, 0.1, 0.31, 0.8]) {
+      const forces = BLADES_MM.map((b) => forceOf(b, gap));
+      for (let i = 1; i < forces.length; i++)
+        expect(forces[i]).toBeGreaterThanOrEqual(forces[i - 1] as number);
+      expect(forceOf(gap - 0.02, gap)).toBe(0);
+      expect(forceOf(gap + 0.02, gap)).toBe(1);
+    }
+    const bench = new Bench(layOut(rig('sleeve'), 3, 'sound'));
+    bench.do({ do: 'at', step: 'bench', key: 'set1/A', kind: 'feeler' });
+    bench.do({ do: 'square' });
+    const felt = BLADES_MM.map((mm) => bench.do({ do: 'blade', mm })).map((s) =>
+      s.kind === 'feel' ? s.feel : '',
+    );
+    expect(felt.map((f) => FEELS.indexOf(f as (typeof FEELS)[number]))).toEqual(
+      [...felt.map((f) => FEELS.indexOf(f as (typeof FEELS)[number]))].sort((a, b) => a - b),
+    );
+    expect(new Set(felt)).toEqual(new Set(FEELS));
+  });
+
+  it('a ring nobody squared gives another gap; squared, blades bracket the truth', () => {
+    let tilted = 0;
+    for (let seed = 1; seed <= 20; seed++) {
+      const bench = new Bench(layOut(rig('sleeve'), seed, 'sound'));
+      const truth = bench.trueAt('bench', 'set1/A');
+      const felt = () => {
+        const goes = BLADES_MM.filter((mm) => {
+          const s = bench.do({ do: 'blade', mm });
+          return s.kind === 'feel' && s.feel !== 'will not';
+        });
+        return goes.at(-1) ?? 0;
+      };
+      bench.do({ do: 'at', step: 'bench', key: 'set1/A', kind: 'feeler' });
+      if (Math.abs(felt() - truth) > wellWithin('feeler', truth)) tilted++;
+      bench.do({ do: 'square' });
+      expect(Math.abs(felt() - truth)).toBeLessThanOrEqual(wellWithin('feeler', truth));
+    }
+    expect(tilted).toBeGreaterThan(5);
+  });
+
+  it('a dial sticks until it is tapped, and jumps at every tap where its base is loose; a gauge nobody rocks stands crooked', () => {
+    const read = (laid: ReturnType<typeof layOut>) => {
+      const bench = new Bench(laid);
+      const mm = (a: Action) => {
+        const s = bench.do(a);
+        return s.kind === 'dial' ? s.mm : s.kind === 'digits' ? s.value : Number.NaN;
+      };
+      const stuck = mm({ do: 'at', step: 'runout', key: 's1/90', kind: 'dial' });
+      return { truth: bench.trueAt('runout', 's1/90'), stuck, taps: [0, 1, 2].map(() => mm({ do: 'tap' })) };
+    };
+    const sound = read(layOut(rig('shaft'), 4, 'sound'));
+    expect(Math.abs(sound.stuck - sound.truth)).toBeGreaterThan(wellWithin('dial', 0));
+    for (const t of sound.taps) expect(Math.abs(t - sound.truth)).toBeLessThan(wellWithin('dial', 0));
+    const loose = read(withFault('shaft', 'loose-base'));
+    expect(Math.max(...loose.taps) - Math.min(...loose.taps)).toBeGreaterThan(0.005);
+    const seat = new Bench(layOut(rig('seat'), 2, 'sound'));
+    const crooked = seat.do({ do: 'at', step: 'shaft', key: 's1/0', kind: 'micrometer' });
+    const rocked = seat.do({ do: 'rock' });
+    const truth = seat.trueAt('shaft', 's1/0');
+    expect(Math.abs((crooked.kind === 'digits' ? crooked.value : 0) - truth)).toBeGreaterThan(0.004);
+    expect(Math.abs((rocked.kind === 'digits' ? rocked.value : 0) - truth)).toBeLessThan(0.004);
+  });
+
+  it('a nut goes on by blows, never alike, and closes the clearance; with the other nut tight the pump climbs and nothing moves', () => {
+    const bench = new Bench(layOut(rig('sleeve'), 8, 'sound'));
+    const turned = [1, 2, 3, 4, 5].map(() => {
+      const s = bench.do({ do: 'blow' });
+      return s.kind === 'nut' ? s.deg : 0;
+    });
+    const each = turned.map((d, i) => d - (turned[i - 1] ?? 0));
+    expect(new Set(each).size).toBeGreaterThan(1);
+    expect(bench.trueAt('driveup', `deg${turned[4]}/A/1`)).toBeLessThan(bench.trueAt('driveup', 'deg0/A/1'));
+    const pumped = (laid: ReturnType<typeof layOut>) => {
+      const b = new Bench(laid);
+      for (let i = 0; i < 10; i++) b.do({ do: 'stroke' });
+      return b.handled.pump;
+    };
+    expect(pumped(layOut(rig('hydraulic-nut'), 1, 'sound')).mm).toBeGreaterThan(0.5);
+    const tight = pumped(withFault('hydraulic-nut', 'other-nut'));
+    expect(tight.mpa).toBeGreaterThan(30);
+    expect(tight.mm).toBeLessThan(0.1);
+  });
+
+  it('a look tells what is seen, never that it is a fault, nor its name', () => {
+    for (const r of RIGS)
+      for (const f of r.faults) {
+        if (!f.seen) continue;
+        const shown = new Bench(withFault(r.id, f.id)).do({
+          do: 'look',
+          step: f.seen.step,
+          item: f.seen.item,
+        });
+        expect(shown).toEqual({ kind: 'seen', text: f.seen.says });
+        expect(f.seen.says.toLowerCase()).not.toContain(f.name.toLowerCase());
+        const sound = new Bench(layOut(r, 1, 'sound')).do({
+          do: 'look',
+          step: f.seen.step,
+          item: f.seen.item,
+        });
+        expect(sound.kind === 'seen' && sound.text.startsWith(NOTHING)).toBe(true);
+      }
+  });
+});
+
+describe('the mark', () => {
+  it.each(RIGS.map((r) => [r.id]))(
+    '%s: a careful hand is over 90, a careless one under 60, one at random under 30',
+    { timeout: 60_000 },
+    (id) => {
+      for (const difficulty of DIFFICULTY_IDS)
+        for (let seed = 1; seed <= 4; seed++) {
+          const laid = layOut(rig(id), seed, difficulty);
+          const of = (hand: typeof careful) => debrief(laid, hand(laid));
+          const [a, b, c] = [of(careful), of(careless), of(atRandom)];
+          const told = `${id} ${difficulty} ${seed}: ${[...laid.faults]}`;
+          expect(a.score, told).toBeGreaterThan(90);
+          expect(b.score, told).toBeLessThan(60);
+          expect(c.score, told).toBeLessThan(30);
+          // Every point lost is said.
+          if (a.score < 100)
+            expect(
+              a.points.some((p) => !p.good),
+              told,
+            ).toBe(true);
+          expect(b.points.filter((p) => !p.good).length, told).toBeGreaterThan(0);
+        }
+    },
+  );
+
+  it('a right stop named right is worth all; another cause, a miss and a false alarm are told apart', () => {
+    const laid = withFault('gland', 'cocked');
+    const attempt = careful(laid);
+    expect(attempt.call).toEqual({ fit: false, faults: ['cocked'] });
+    const score = (call: typeof attempt.call) => debrief(laid, { ...attempt, call }).parts.judgement;
+    expect(score(attempt.call)).toBeCloseTo(WORTH.judgement, 5);
+    expect(score({ fit: false, faults: ['pad'] })).toBeLessThan(score(attempt.call));
+    expect(score({ fit: true, faults: [] })).toBeLessThan(score({ fit: false, faults: ['pad'] }));
+    expect(score({ fit: false, faults: ['cocked', 'pad'] })).toBeLessThan(score(attempt.call));
+    const sound = layOut(rig('gland'), 3, 'sound');
+    const well = careful(sound);
+    const alarm = debrief(sound, { ...well, call: { fit: false, faults: ['cocked'] } });
+    expect(alarm.points.find((p) => p.part === 'judgement')?.says).toMatch(/false alarm/);
+    expect(alarm.score).toBeLessThan(debrief(sound, well).score);
+  });
+
+  it('a right call without looking is luck, and counts half; a jerked wrench and a reading nobody took are said', () => {
+    const laid = layOut(rig('gland'), 5, 'sound');
+    const well = careful(laid);
+    const blind = debrief(laid, { ...well, log: well.log.filter((l) => l.action.do !== 'look') });
+    expect(blind.points.find((p) => p.part === 'judgement')?.says).toMatch(/luck/);
+    expect(blind.points.some((p) => /without looking/.test(p.says))).toBe(true);
+    const jerked = debrief(laid, {
+      ...well,
+      log: well.log.map((l) =>
+        l.action.do === 'pull' ? { ...l, action: { do: 'pull' as const, jerk: true } } : l,
+      ),
+    });
+    expect(jerked.points.some((p) => /jerked/.test(p.says))).toBe(true);
+    const untouched = debrief(laid, { ...well, log: well.log.filter((l) => l.action.do === 'look') });
+    expect(untouched.points.some((p) => /without bringing a tool/.test(p.says))).toBe(true);
+    expect(untouched.points.some((p) => /ticked without a pull/.test(p.says))).toBe(true);
+    expect(debrief(laid, { events: [], log: [], call: { fit: true, faults: [] } }).score).toBe(0);
+  });
+});
