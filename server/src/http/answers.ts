@@ -224,6 +224,21 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
   },
   'post /api/outages/:id/laid': { schema: record({ laid: { type: 'object' } }) },
   'post /api/outages/:id': { schema: record({ told: { type: 'object' } }) },
+  'get /api/practice/benches': {
+    schema: record({
+      sets: list({ type: 'object' }),
+      results: list({ type: 'object' }),
+      competences: list({ type: 'object' }),
+      people: list({ type: 'object' }),
+    }),
+  },
+  'post /api/practice/sets': { status: '201', schema: record({ id: text }) },
+  'post /api/practice/sets/:id/shown': { schema: record({ shown: { type: 'object' }, nutDeg: number }) },
+  'post /api/practice/results': { status: '201', schema: record({ id: text, debrief: { type: 'object' } }) },
+  'get /api/practice/results/:id': {
+    schema: record({ rig: text, attempt: { type: 'object' }, debrief: { type: 'object' } }),
+  },
+  'post /api/practice/competences': { status: '201', schema: record({ id: text }) },
   'get /api/practice/drills': { schema: record({ kept: list({ type: 'object' }) }) },
   'post /api/practice/drills': { schema: record({ kept: list({ type: 'object' }) }) },
   'get /api/certificates': { schema: record({ certificates: list({ type: 'object' }) }) },

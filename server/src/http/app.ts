@@ -8,6 +8,7 @@ import helmet from 'koa-helmet';
 import serve from 'koa-static';
 import { isDatabaseAway } from '../store/database.ts';
 import { autopsies } from './autopsies.ts';
+import { benches } from './benches.ts';
 import { calculators } from './calculators.ts';
 import { certificates } from './certificates.ts';
 import { due } from './due.ts';
@@ -49,6 +50,7 @@ export const ROUTES: readonly Route[] = [
   ...houseRules,
   ...jobs,
   ...photos,
+  ...benches,
   ...practice,
   ...outages,
   ...certificates,

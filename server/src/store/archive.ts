@@ -42,6 +42,9 @@ const TABLES: readonly Table[] = [
   { name: 'outages', key: ['id', 'version'] },
   { name: 'drills', key: ['person_id', 'drill'] },
   { name: 'outage_laid', key: ['outage_id', 'item'] },
+  { name: 'bench_sets', key: ['id'] },
+  { name: 'bench_results', key: ['id'] },
+  { name: 'competences', key: ['id'] },
   { name: 'photos', key: ['hash'] },
   { name: 'certificates', key: ['hash', 'instrument_id'] },
 ];

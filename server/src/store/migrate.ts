@@ -14,6 +14,7 @@ import * as certificates from './migrations/011-certificates.ts';
 import * as outages from './migrations/012-outages.ts';
 import * as drills from './migrations/013-drills.ts';
 import * as laid from './migrations/014-laid.ts';
+import * as practice from './migrations/015-practice.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -30,6 +31,7 @@ const MIGRATIONS = [
   { name: '012-outages', up: outages.up },
   { name: '013-drills', up: drills.up },
   { name: '014-laid', up: laid.up },
+  { name: '015-practice', up: practice.up },
 ];
 
 /**
@@ -46,6 +48,9 @@ const GRANTS: Record<string, string> = {
   outages: 'SELECT, INSERT',
   drills: 'SELECT, INSERT, DELETE',
   outage_laid: 'SELECT, INSERT, DELETE',
+  bench_sets: 'SELECT, INSERT',
+  bench_results: 'SELECT, INSERT',
+  competences: 'SELECT, INSERT',
   autopsies: 'SELECT, INSERT',
   feeds: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, DELETE',

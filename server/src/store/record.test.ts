@@ -269,6 +269,7 @@ describe('a database laid in by an earlier release', () => {
         '012-outages',
         '013-drills',
         '014-laid',
+        '015-practice',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);
