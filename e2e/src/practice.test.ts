@@ -14,7 +14,7 @@ afterAll(() => plant?.close());
 
 it('drills: an order put right by keyboard, a gauge misread comes again, a word that is no number loses nothing; on practice paper', async () => {
   const { page, context, complaints } = await plant.visit('Oskar');
-  await page.goto(`${plant.url}/practice`);
+  await page.goto(`${plant.url}/practice/drills`);
   await page.locator('[data-deck="order"]').click();
   const card = page.locator('[data-drill]');
   const drillNow = async () => {
@@ -76,7 +76,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   for (const theme of ['day', 'night']) {
     await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
     for (const deck of ['order', 'stands', 'gauge', null]) {
-      await page.goto(`${plant.url}/practice`);
+      await page.goto(`${plant.url}/practice/drills`);
       if (deck) await page.locator(`[data-deck="${deck}"]`).click();
       await still(page);
       found.push(

@@ -47,7 +47,12 @@ const PartsPage = page('PartsPage', () => import('./plant/PartsPage.tsx'));
 const DuePage = page('DuePage', () => import('./plant/DuePage.tsx'));
 const OutagesPage = page('OutagesPage', () => import('./outage/OutagesPage.tsx'));
 const OutagePage = page('OutagePage', () => import('./outage/OutagePage.tsx'));
-const PracticePage = page('PracticePage', () => import('./practice/PracticePage.tsx'));
+const DrillsPage = page('DrillsPage', () => import('./practice/DrillsPage.tsx'));
+const BenchesPage = page('BenchesPage', () => import('./practice/BenchesPage.tsx'));
+const GuestBenches = page('GuestBenches', () => import('./practice/GuestBenches.tsx'));
+const RigPage = page('RigPage', () => import('./practice/RigPage.tsx'));
+const ResultPage = page('ResultPage', () => import('./practice/ResultPage.tsx'));
+const LogPage = page('LogPage', () => import('./practice/LogPage.tsx'));
 const BenchPage = page('BenchPage', () => import('./bench/BenchPage.tsx'));
 
 const client = new QueryClient({
@@ -123,6 +128,8 @@ const router = createBrowserRouter([
       { path: '/first-visit', element: <FirstVisitPage /> },
       { path: '/code', element: <CodePage /> },
       { path: '/bench', element: <BenchPage /> },
+      { path: '/try', element: <GuestBenches /> },
+      { path: '/try/:id', element: <RigPage /> },
       {
         element: <SignedIn />,
         children: [
@@ -140,7 +147,11 @@ const router = createBrowserRouter([
           { path: '/p/:label', element: <LabelPage /> },
           { path: '/parts', element: <PartsPage /> },
           { path: '/due', element: <DuePage /> },
-          { path: '/practice', element: <PracticePage /> },
+          { path: '/practice', element: <BenchesPage /> },
+          { path: '/practice/drills', element: <DrillsPage /> },
+          { path: '/practice/bench/:id', element: <RigPage /> },
+          { path: '/practice/results/:id', element: <ResultPage /> },
+          { path: '/practice/log', element: <LogPage /> },
           { path: '/outages', element: <OutagesPage /> },
           { path: '/outages/:id', element: <OutagePage /> },
           { path: '/plant', element: <PlantPage /> },

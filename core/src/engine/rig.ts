@@ -75,6 +75,8 @@ export type Rig<S extends Setup = Setup> = {
   faults: readonly RigFault[];
   looks: readonly Lookalike[];
   lay(chance: Chance, faults: ReadonlySet<string>): Physics;
+  /** What its hand moves beside the gauges. */
+  moves?: 'nut' | 'pump';
   /** Where a reading is written that the sheet asks for at one nut angle and the nut stands at another. */
   keyAt?(key: string, nutDeg: number): string;
   /** How far the nut is to be, degrees, or how many strokes are to be given, before this place is read. */

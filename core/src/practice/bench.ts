@@ -45,7 +45,7 @@ const TIGHT_MM = 0.008;
 /** A dial nobody taps sticks so far off; a gauge nobody rocks stands so far off. mm */
 const STICK_MM = 0.02;
 const CROOKED_MM = 0.016;
-export const NOTHING = 'As it should be: nothing out of the way.';
+export const NOTHING = 'Nothing out of the way is seen.';
 
 /** Force on a blade in a gap, from 0, it falls through, to 1, it will not go; never less for a thicker blade. */
 export const forceOf = (bladeMm: number, gapMm: number): number =>

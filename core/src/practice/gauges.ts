@@ -36,7 +36,6 @@ export const PRACTICE_GAUGES = Object.fromEntries(
         low,
         high,
         calibrationDue: '2099-12-31',
-        standIn: true,
       },
     ];
   }),

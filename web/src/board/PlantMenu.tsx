@@ -6,7 +6,7 @@ const PLACES = [
   ['/register', 'Register', 'machines, positions, their years'],
   ['/due', 'Due', 'what falls due, week by week'],
   ['/outages', 'Outages', 'who does what when, done by the wall?'],
-  ['/practice', 'Practice', 'drills: order, doors, gauges, verdicts'],
+  ['/practice', 'Practice', 'benches over a hidden truth, drills, the class'],
   ['/gauges', 'Gauges', 'calibration, doubt of a reading'],
   ['/house-rules', 'House rules', 'which school the plant follows'],
   ['/people', 'People', 'who works here, in what role'],

@@ -6,7 +6,7 @@ import { take } from '@fulcrant/core/engine/take';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import type { HouseRules } from '@fulcrant/core/sources/schools';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { readThrough, Unreachable } from './api.ts';
 import { folder } from './fold.ts';
@@ -177,12 +177,20 @@ export function usePositions(typed: string) {
   });
 }
 
+/** Gauges that lie at a practice bench: there no other is in hand. Null at a machine. */
+export const GaugesHere = createContext<Instrument[] | null>(null);
+
 export function useInstruments() {
-  return useQuery({
+  const here = useContext(GaugesHere);
+  const register = useQuery({
     queryKey: ['instruments'],
     queryFn: () => readThrough<{ instruments: Instrument[]; outOfUse?: Instrument[] }>('/api/instruments'),
     staleTime: 60_000,
+    enabled: here === null,
   });
+  return here
+    ? { data: { instruments: here, outOfUse: [] as Instrument[] }, isLoading: false }
+    : { data: register.data, isLoading: register.isLoading };
 }
 
 /** The plant's house rules, and who set them last. */

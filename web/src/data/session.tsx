@@ -102,3 +102,10 @@ export function useSession(): Session {
   if (!value) throw new Error('No session is provided.');
   return value;
 }
+
+/** Somebody at a practice bench: whoever is signed in, as one who may write there; or a guest, who is nobody’s. */
+export function PractisingAs({ person, children }: { person: Person; children: ReactNode }) {
+  const session = useSession();
+  const value = useMemo(() => ({ ...session, person }), [session, person]);
+  return <Context value={value}>{children}</Context>;
+}

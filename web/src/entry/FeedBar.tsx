@@ -13,8 +13,9 @@ import { STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core/simulation/tu
 import type { StandInHeat } from '@fulcrant/core/simulation/warming';
 import { footKey } from '@fulcrant/core/steps/condition/soft-foot';
 import { Radio, Unplug } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useContext, useEffect, useState } from 'react';
 import { moveHand, pairSerial, pairStandIn, portFor, quantityFor, unpair, useFeed } from '../data/feed.ts';
+import { GaugesHere } from '../data/job.ts';
 import { hasSerial } from '../data/serial-port.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Digits } from '../ui/Num.tsx';
@@ -72,6 +73,7 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
   const feed = useFeed();
   const { unit } = useSettings();
   const [pairing, setPairing] = useState(false);
+  const atPractice = useContext(GaugesHere) !== null;
   const port = feed.source ? portFor(place.instrumentKinds) : null;
   const heard = port ? feed.heard[port] : undefined;
 
@@ -89,7 +91,8 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
     else if (otherNut) void moveHand({ freeOtherNut: true });
   }, [feed.source, atMm, angleDeg, foot, minutes, flats, otherNut]);
 
-  if (feed.source && !port) return null;
+  // At a practice bench the gauges lie beside the sheet: nothing is paired there.
+  if (atPractice || (feed.source && !port)) return null;
   if (!port)
     return (
       <>

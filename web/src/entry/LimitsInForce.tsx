@@ -6,7 +6,7 @@ import { lengthDigits, parseLength, parseTypedNumber } from '@fulcrant/core/quan
 import { parseRoughness } from '@fulcrant/core/quantities/roughness';
 import { type FormEvent, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
 import { makerOf, withMaker, withSchool } from './limits.ts';
 
 type Props = {
@@ -20,6 +20,7 @@ type Props = {
 export function LimitsInForce({ state, step, open, onSetup }: Props) {
   const [asked, setAsked] = useState<LimitQuestion | null>(null);
   const { unit } = useSettings();
+  const units = useSay();
   const questions = step.kind.limits?.(state.setup) ?? [];
   if (questions.length === 0) return null;
   const say = (q: LimitQuestion): string => {
@@ -35,7 +36,7 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
       {questions.map((q) => (
         <p key={q.maker} className="m-0 flex flex-wrap items-center gap-x-3">
           <span>
-            <span className="text-muted">{q.title}:</span> {say(q)}
+            <span className="text-muted">{q.title}:</span> {units(say(q))}
           </span>
           {open && (
             <Button
@@ -83,6 +84,7 @@ function LimitDialog({
     if (refused) setFault(refused);
     else onClose();
   };
+  const said = useSay();
   const read = (): { value: number } | { message: string } => {
     if (q.quantity === 'degrees') {
       const n = parseTypedNumber(text.replace(/°|deg.*$/i, ''));
@@ -150,7 +152,7 @@ function LimitDialog({
                   void done(withSchool(setup, rule, s.school), `School followed: ${q.title}, ${s.title}.`)
                 }
               >
-                {lengthDigits(s.limitMm, unit)} {unit}, {s.title}
+                {lengthDigits(s.limitMm, unit)} {unit}, {said(s.title)}
               </Button>
             );
           })}

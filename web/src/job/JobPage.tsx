@@ -6,18 +6,19 @@ import type { StepDefinition } from '@fulcrant/core/engine/step';
 import { procedureFor, whyOf } from '@fulcrant/core/engine/trades';
 import { summarise } from '@fulcrant/core/job/summary';
 import { format } from 'date-fns';
-import { memo, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type JobView, useJob } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
-import { useEntry } from '../entry/use-entry.ts';
+import { type Entry, useEntry } from '../entry/use-entry.ts';
 import { viewOf } from '../trades/registry.ts';
 import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { FlatRail, StandingRail } from '../ui/Rail.tsx';
 import { useSay } from '../ui/settings.tsx';
+import { useWide } from '../ui/use-wide.ts';
 import { Whole } from '../ui/Whole.tsx';
 import { Why } from '../ui/Why.tsx';
 import { Working } from '../ui/Working.tsx';
@@ -76,14 +77,27 @@ function useHandGoesOn(middle: RefObject<HTMLElement | null>, present: string | 
   }, [middle, present]);
 }
 
+/** What lies at a practice bench beside the sheet: the step at hand and the reading being taken. */
+export type AtHand = { step: StepDefinition; entry: Entry; open: boolean };
+
 /** The sheet of a job: drawn anew when the job changes, not while its entries travel. */
-const JobSheet = memo(function JobSheet({ job, state }: { job: JobView; state: JobState }) {
+export const JobSheet = memo(function JobSheet({
+  job,
+  state,
+  bench,
+}: {
+  job: JobView;
+  state: JobState;
+  /** What stands beside the sheet on a practice bench; nothing on a job. */
+  bench?: (at: AtHand) => ReactNode;
+}) {
   const say = useSay();
   const { person } = useSession();
   const [looking, setLooking] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [mending, setMending] = useState<Reading | null>(null);
   const middle = useRef<HTMLElement>(null);
+  const wide = useWide();
   const present = state.steps.find((s) => s.id === state.present) ?? (state.steps.at(-1) as StepState);
   const shownId =
     looking && state.steps.some((s) => s.id === looking && s.status !== 'closed') ? looking : present.id;
@@ -138,7 +152,7 @@ const JobSheet = memo(function JobSheet({ job, state }: { job: JobView; state: J
     present.status === 'present' && steps.find((s) => s.id === present.id)?.closes ? present.id : null;
   return (
     <div className="p-2 max-lg:pb-24 md:p-3.5 md:max-lg:pb-24">
-      <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px))] border border-rule lg:h-[calc(100dvh-1.75rem-var(--plate,0px))] lg:min-h-[620px] lg:grid-cols-[184px_minmax(0,1fr)_264px] xl:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
+      <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px)-var(--strip,0px))] border border-rule lg:h-[calc(100dvh-1.75rem-var(--plate,0px)-var(--strip,0px))] lg:min-h-[620px] lg:grid-cols-[184px_minmax(0,1fr)_264px] xl:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
         <header className="min-h-0 overflow-y-auto border-b border-rule px-4 py-3 lg:px-2 xl:px-4 lg:row-span-2 lg:border-b-0 lg:border-r">
           <Link
             to="/"
@@ -221,6 +235,7 @@ const JobSheet = memo(function JobSheet({ job, state }: { job: JobView; state: J
               </p>
             )}
           </div>
+          {!wide && bench?.({ step: definition, entry, open })}
           {step.report.failed ? (
             <Fault>{`This step cannot be worked out: ${say(step.report.failed)} Look at the setup and at the last reading under More.`}</Fault>
           ) : (
@@ -236,6 +251,7 @@ const JobSheet = memo(function JobSheet({ job, state }: { job: JobView; state: J
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >
+          {wide && bench?.({ step: definition, entry, open })}
           <Whole what="The numbers beside it" again={step.id}>
             {view?.side(input)}
           </Whole>

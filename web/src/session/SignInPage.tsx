@@ -89,6 +89,9 @@ export function SignInPage() {
           <Link to="/code" className="flex min-h-12 items-center text-steel underline underline-offset-4">
             In by a code: new here, or the password is forgotten
           </Link>
+          <Link to="/try" className="flex min-h-12 items-center text-steel underline underline-offset-4">
+            Sit down at a practice bench, without signing in
+          </Link>
         </form>
       </div>
     </main>

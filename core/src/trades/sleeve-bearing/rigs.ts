@@ -39,6 +39,7 @@ const sleeve = defineRig<SleeveSetup>({
   says: 'A spherical roller bearing, its adapter sleeve, a seat of 90, blades, a spanner and a hammer.',
   setup: onFeelers,
   until: 'driveup',
+  moves: 'nut',
   faults: [
     {
       id: 'burr',
@@ -139,6 +140,7 @@ const hydraulic = defineRig<SleeveSetup>({
   says: 'The nut coupled to its pump, a dial on the face that moves, a second nut behind.',
   setup: onPump,
   until: 'driveup',
+  moves: 'pump',
   faults: [
     {
       id: 'other-nut',

@@ -249,7 +249,7 @@ const seat = defineRig<ConditionSetup>({
 /** A box face swept with a dial carried by the shaft. */
 const face = defineRig<ConditionSetup>({
   id: 'box-face',
-  name: 'Box face out of square?',
+  name: 'Box face',
   says: 'The open box, a dial clamped to the shaft, its anvil on the gasket face.',
   setup: bench('Face of the box', { measures: ['look', 'face'] }),
   until: 'face',

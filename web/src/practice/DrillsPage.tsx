@@ -1,25 +1,16 @@
 import { decksTold, type Kept, nextOf, putBy } from '@fulcrant/core/practice/again';
 import { DECKS, type DeckId, type Drill } from '@fulcrant/core/practice/drill';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { call, readThrough } from '../data/api.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { DrillCard } from './DrillCard.tsx';
-
-/** On its own paper, so that nobody takes it for a record. */
-function usePracticePaper(): void {
-  useEffect(() => {
-    document.documentElement.dataset.paper = 'practice';
-    return () => {
-      delete document.documentElement.dataset.paper;
-    };
-  }, []);
-}
+import { usePracticePaper } from './use-paper.ts';
 
 /** Drills: short questions drawn from the trades as they stand; what was got wrong comes again, sooner. */
-export function PracticePage() {
+export function DrillsPage() {
   usePracticePaper();
   const client = useQueryClient();
   const kept = useQuery({
@@ -62,7 +53,7 @@ export function PracticePage() {
     }
   };
   return (
-    <Page title="Practice: drills" corner={<Corner />}>
+    <Page title="Practice: drills" ways={[['/practice', 'Benches']]} corner={<Corner />}>
       <p className="m-0 pb-3 font-medium text-brass" data-practice>
         Practice. Nothing here is a record, and nothing of it is signed.
       </p>

@@ -1,0 +1,111 @@
+import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/engine/rig';
+import { allRigs, rigOf } from '@fulcrant/core/practice/rigs';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useBenches } from '../data/benches.ts';
+import { useSession } from '../data/session.tsx';
+import { Corner } from '../entry/Corner.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { usePracticePaper } from './use-paper.ts';
+
+/** A seed nobody knows beforehand. */
+const freshSeed = (): number => (crypto.getRandomValues(new Uint32Array(1))[0] as number) % 1_000_000;
+const WAYS_OF_OWN: ReadonlyArray<readonly [Difficulty, string]> = DIFFICULTY_IDS.map((d) => [
+  d,
+  DIFFICULTIES[d],
+]);
+
+/** The benches: each a trade’s own sheet over a hidden truth; those of the class first. */
+export function BenchesPage({ guest = false }: { guest?: boolean }) {
+  usePracticePaper();
+  const { person } = useSession();
+  const go = useNavigate();
+  const [difficulty, setDifficulty] = useState<Difficulty>('one');
+  const teaches = person?.role === 'lead' || person?.role === 'instructor';
+  const base = guest ? '/try' : '/practice/bench';
+  return (
+    <Page
+      title="Practice: benches"
+      ways={
+        guest
+          ? [['/sign-in', 'Sign in']]
+          : [
+              ['/practice/drills', 'Drills'],
+              ['/practice/log', teaches ? 'Class and log' : 'My log'],
+            ]
+      }
+      corner={guest ? undefined : <Corner />}
+    >
+      <p className="m-0 pb-3 font-medium text-brass" data-practice>
+        Practice. Nothing here is a record, and nothing of it is signed.
+        {guest ? ' What you do stays on this device.' : ''}
+      </p>
+      {!guest && <ClassBenches />}
+      <div className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-rule pb-2 pt-4">
+        <h2 className="m-0 flex-1 text-2xl">Sit down at a bench</h2>
+        <div className="w-72">
+          <Choice
+            label="How it is laid out"
+            value={difficulty}
+            options={WAYS_OF_OWN}
+            onChange={setDifficulty}
+          />
+        </div>
+      </div>
+      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label="Benches">
+        {allRigs().map((r) => (
+          <li key={r.id} className="border-b border-faint">
+            <button
+              type="button"
+              onClick={() => void go(`${base}/${r.id}?difficulty=${difficulty}&seed=${freshSeed()}`)}
+              className="grid min-h-16 w-full gap-0.5 py-2 text-left hover:bg-shade"
+              data-bench={r.id}
+            >
+              <span className="font-label text-xl font-semibold">{r.name}</span>
+              <span className="text-muted">{r.says}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Page>
+  );
+}
+
+function ClassBenches() {
+  const benches = useBenches();
+  const { person } = useSession();
+  const sets = benches.data?.sets ?? [];
+  if (benches.isError) return <Fault>{benches.error.message}</Fault>;
+  if (sets.length === 0) return null;
+  return (
+    <section aria-label="Set for the class">
+      <h2 className="m-0 border-b border-rule pb-1 text-2xl">Set for the class</h2>
+      <ul className="m-0 list-none p-0">
+        {sets.slice(0, 8).map((s) => {
+          const mine = s.marks.find((m) => m.person === person?.name);
+          return (
+            <li
+              key={s.id}
+              className="flex flex-wrap items-center gap-x-6 border-b border-faint py-1"
+              data-set={s.id}
+            >
+              <Link
+                className="inline-flex min-h-12 items-center font-label text-xl font-semibold text-steel underline underline-offset-4"
+                to={`/practice/bench/${s.rig}?difficulty=${s.difficulty}&set=${s.id}`}
+              >
+                {rigOf(s.rig)?.name ?? s.rig}
+              </Link>
+              <span className="flex-1 text-muted">
+                {s.each ? 'each their own' : 'the same for all'}, set by {s.by}
+                {s.says ? `: ${s.says}` : ''}
+              </span>
+              <span className="figures">{mine ? `${mine.score} of 100` : 'not handed in'}</span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,141 @@
+import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { Rig } from '@fulcrant/core/engine/rig';
+import { stepOf } from '@fulcrant/core/engine/trades';
+import type { Action } from '@fulcrant/core/practice/bench';
+import type { Attempt, Debrief } from '@fulcrant/core/practice/debrief';
+import { useState } from 'react';
+import { Button } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+
+type Line = { key: string; said: string; truth: string | null; written: boolean };
+
+const HANDLED: Record<Action['do'], (a: Action) => string> = {
+  look: () => 'Looked',
+  at: (a) => (a.do === 'at' ? `The ${a.kind === 'feeler' ? 'blades' : a.kind} brought to ${a.key}` : ''),
+  blade: (a) => (a.do === 'blade' ? `A blade of ${a.mm.toFixed(2)} pushed in` : ''),
+  square: () => 'The ring squared',
+  tap: () => 'The dial tapped',
+  rock: () => 'The gauge rocked',
+  blow: () => 'A blow on the spanner',
+  stroke: () => 'A stroke of the pump',
+  pull: (a) => (a.do === 'pull' && a.jerk ? 'A pull at the wrench, jerked' : 'A pull at the wrench'),
+};
+
+/** What was done, line by line: handled at the bench, and written on the sheet. */
+function linesOf(
+  rig: Rig,
+  { events, log }: Attempt,
+  debrief: Debrief,
+  title: (step: string) => string,
+): Line[] {
+  const step = (id: string) => stepOf({ setup: rig.setup }, id);
+  const beside = [...debrief.beside];
+  const written = (e: JobEvent): Omit<Line, 'key'> | null => {
+    switch (e.type) {
+      case 'gate.answered': {
+        const item = step(e.data.step)?.items?.find((i) => i.id === e.data.item);
+        const bad = debrief.faults.find((f) => f.seen?.step === e.data.step && f.seen.item === e.data.item);
+        return {
+          said: `${title(e.data.step)}: ${e.data.answer}. ${item?.ask ?? ''}`,
+          truth: bad ? bad.name : null,
+          written: true,
+        };
+      }
+      case 'reading.taken': {
+        const at = beside.findIndex((b) => b.step === e.data.step && b.place === e.data.place);
+        const b = at < 0 ? undefined : beside.splice(at, 1)[0];
+        return {
+          said: `${title(e.data.step)}, ${e.data.place}: ${e.data.raw}`,
+          truth: b ? `truly ${b.truth.toFixed(3)}` : null,
+          written: true,
+        };
+      }
+      case 'bolt.tightened':
+        return { said: `${title(e.data.step)}: bolt ${e.data.bolt}`, truth: null, written: true };
+      case 'step.passed':
+        return { said: `${title(e.data.step)}: passed`, truth: null, written: true };
+      case 'reading.withdrawn':
+        return { said: `Withdrawn: ${e.data.reason}`, truth: null, written: true };
+      default:
+        return null;
+    }
+  };
+  const out: Line[] = [];
+  let next = 0;
+  for (const [i, e] of events.entries()) {
+    for (let l = log[next]; l && l.after <= i; l = log[++next])
+      out.push({ key: `h${next}`, said: HANDLED[l.action.do](l.action), truth: null, written: false });
+    const line = written(e);
+    if (line) out.push({ key: e.id, ...line });
+  }
+  for (; next < log.length; next++) {
+    const l = log[next];
+    if (l) out.push({ key: `h${next}`, said: HANDLED[l.action.do](l.action), truth: null, written: false });
+  }
+  return out;
+}
+
+/** The whole of it once more, act by act, the truth shown or hidden. */
+export function Replay({
+  rig,
+  attempt,
+  debrief,
+  title,
+}: {
+  rig: Rig;
+  attempt: Attempt;
+  debrief: Debrief;
+  title: (step: string) => string;
+}) {
+  const say = useSay();
+  const [at, setAt] = useState<number | null>(null);
+  const [truth, setTruth] = useState(true);
+  const lines = linesOf(rig, attempt, debrief, title);
+  const last = lines.length - 1;
+  if (at === null)
+    return (
+      <p className="pt-6 no-print">
+        <Button onClick={() => setAt(0)}>Go through it once more</Button>
+      </p>
+    );
+  const from = Math.max(0, at - 5);
+  return (
+    <section aria-label="Once more" className="pt-6 no-print" data-replay={at}>
+      <h2 className="kicker m-0 border-b border-rule pb-1">
+        Once more: {at + 1} of {lines.length}
+      </h2>
+      <ol className="m-0 list-none p-0" aria-live="polite">
+        {lines.slice(from, at + 1).map((l, i) => (
+          <li
+            key={l.key}
+            className={`flex gap-4 border-b border-faint py-1.5 ${from + i === at ? 'font-medium' : 'text-muted'}`}
+          >
+            <span className="w-20 shrink-0 font-label">{l.written ? 'written' : 'handled'}</span>
+            <span className="min-w-0 flex-1">{say(l.said)}</span>
+            {truth && l.truth && <span className="text-brass">{l.truth}</span>}
+          </li>
+        ))}
+      </ol>
+      <input
+        type="range"
+        aria-label="Which act"
+        min={0}
+        max={last}
+        value={at}
+        onChange={(e) => setAt(Number(e.target.value))}
+        className="h-11 w-full accent-[var(--brass)]"
+      />
+      <p className="m-0 flex flex-wrap gap-3">
+        <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
+          Back
+        </Button>
+        <Button disabled={at === last} onClick={() => setAt(at + 1)}>
+          On
+        </Button>
+        <Button aria-pressed={truth} onClick={() => setTruth(!truth)}>
+          {truth ? 'Hide the truth' : 'Show the truth'}
+        </Button>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,264 @@
+import { isSettled } from '@fulcrant/core/engine/answers';
+import { answered } from '@fulcrant/core/engine/facts';
+import type { Rig } from '@fulcrant/core/engine/rig';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { reportAt } from '@fulcrant/core/engine/trades';
+import type { Action, Shown } from '@fulcrant/core/practice/bench';
+import { BLADES_MM } from '@fulcrant/core/practice/gauges';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useRef, useState } from 'react';
+import type { AtHand } from '../job/JobPage.tsx';
+import { Button } from '../ui/controls.tsx';
+import { Digits } from '../ui/Num.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { feelIt, Tool } from './tools.tsx';
+import type { Seen } from './use-sheet.ts';
+
+/** How fine the figures of a gauge are, by its kind. */
+const DECIMALS: Record<string, number> = {
+  micrometer: 3,
+  caliper: 2,
+  thermometer: 1,
+  pressure: 1,
+  protractor: 0,
+  counter: 0,
+};
+/** A wrench is pulled steadily for so long; let go before, it was a jerk. */
+const PULL_MS = 600;
+
+type Props = {
+  rig: Rig;
+  state: JobState;
+  at: AtHand;
+  seen: Seen | null;
+  looked: Readonly<Record<string, string>>;
+  nutDeg: number;
+  busy: boolean;
+  onAct: (action: Action) => Promise<Shown | null>;
+  onCall: () => void;
+};
+
+/** What lies at the bench for the step at hand: what is to be looked at, the tool for the place, what the hand moves. */
+export function RigBench({ rig, state, at, seen, looked, nutDeg, busy, onAct, onCall }: Props) {
+  const { step, entry, open } = at;
+  const say = useSay();
+  const place = open ? entry.place : null;
+  const here = place && seen?.at === `${step.id} ${place.key}` ? seen.shown : null;
+  const kind = place?.instrumentKinds[0];
+  const bolt = open ? step.kind.due?.(reportAt(state, step.id)) : null;
+  const items = open
+    ? answered(state, step).filter((a) => !isSettled(a.answer) || looked[`${step.id}/${a.item.id}`])
+    : [];
+  const moves = place && rig.until === step.id ? rig.moves : undefined;
+  return (
+    <section aria-label="At the bench" className="border border-brass px-3 py-2" data-rig={rig.id}>
+      <p className="kicker m-0 text-brass">Practice · {rig.name}</p>
+      {items.length > 0 && (
+        <ul className="m-0 list-none p-0" aria-label="To look at">
+          {items.map(({ item }) => {
+            const text = looked[`${step.id}/${item.id}`];
+            return (
+              <li key={item.id} className="border-b border-faint py-1 text-[0.95rem] leading-snug">
+                {text ? (
+                  <p className="m-0" data-looked={item.id}>
+                    <span className="text-muted">{say(item.ask)}</span> {text}
+                  </p>
+                ) : (
+                  <button
+                    type="button"
+                    disabled={busy}
+                    onClick={() => void onAct({ do: 'look', step: step.id, item: item.id })}
+                    className="min-h-11 w-full text-left text-steel underline underline-offset-4 decoration-1"
+                    data-look={item.id}
+                  >
+                    Look: {say(item.ask)}
+                  </button>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {moves === 'nut' && <Nut nutDeg={nutDeg} busy={busy} rig={rig} at={at} onAct={onAct} />}
+      {moves === 'pump' && (
+        <p className="m-0 py-1">
+          <Button disabled={busy} onClick={() => void onAct({ do: 'stroke' })} data-stroke-here>
+            A stroke of the pump
+          </Button>
+        </p>
+      )}
+      {moves && seen && ['nut', 'pump'].includes(seen.shown.kind) && <Tool shown={seen.shown} decimals={1} />}
+      {place && kind && (
+        <div className="pt-1" data-tool-at={place.key}>
+          {here ? (
+            <Tool shown={here} decimals={DECIMALS[kind] ?? 2} />
+          ) : (
+            <Button
+              disabled={busy}
+              className="w-full"
+              onClick={() => void onAct({ do: 'at', step: step.id, key: place.key, kind })}
+              data-bring
+            >
+              {kind === 'dial' ? 'Turn to it, dial on' : `Bring the ${kind === 'feeler' ? 'blades' : kind}`}:{' '}
+              {say(place.label)}
+            </Button>
+          )}
+          {here && kind === 'feeler' && <Blades busy={busy} squares={rig.moves === 'nut'} onAct={onAct} />}
+          {here && kind === 'dial' && (
+            <Button disabled={busy} className="w-full" onClick={() => void onAct({ do: 'tap' })} data-tap>
+              Tap the dial
+            </Button>
+          )}
+          {here && (kind === 'micrometer' || kind === 'caliper') && (
+            <Button disabled={busy} className="w-full" onClick={() => void onAct({ do: 'rock' })} data-rock>
+              Rock it over the crest
+            </Button>
+          )}
+        </div>
+      )}
+      {bolt && <Wrench busy={busy} bolt={bolt.bolt} shown={seen?.shown ?? null} onAct={onAct} />}
+      <p className="m-0 pt-2">
+        <Button weight="solid" className="w-full" onClick={onCall} data-call>
+          What do you make of it?
+        </Button>
+      </p>
+    </section>
+  );
+}
+
+/** Blades by their stamps, one pushed at a time. */
+function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onAct: Props['onAct'] }) {
+  const [n, setN] = useState(4);
+  const mm = BLADES_MM[n] ?? 0.1;
+  const push = async () => {
+    const shown = await onAct({ do: 'blade', mm });
+    if (shown?.kind === 'feel') feelIt(shown.feel);
+  };
+  const step = 'grid min-h-12 w-12 place-items-center border border-ink disabled:text-muted';
+  return (
+    <div className="grid gap-2">
+      <div className="flex items-center justify-between gap-2">
+        <button
+          type="button"
+          aria-label="A thinner blade"
+          className={step}
+          disabled={n === 0}
+          onClick={() => setN(n - 1)}
+        >
+          <ChevronLeft aria-hidden="true" />
+        </button>
+        <span className="text-2xl" data-blade-in-hand={mm}>
+          <Digits text={`${mm.toFixed(2)} mm`} />
+        </span>
+        <button
+          type="button"
+          aria-label="A thicker blade"
+          className={step}
+          disabled={n === BLADES_MM.length - 1}
+          onClick={() => setN(n + 1)}
+        >
+          <ChevronRight aria-hidden="true" />
+        </button>
+      </div>
+      <input
+        type="range"
+        aria-label="Blade in hand"
+        aria-valuetext={`${mm.toFixed(2)} millimetres`}
+        min={0}
+        max={BLADES_MM.length - 1}
+        value={n}
+        onChange={(e) => setN(Number(e.target.value))}
+        onKeyDown={(e) => e.key === 'Enter' && void push()}
+        className="h-11 w-full accent-[var(--brass)]"
+      />
+      <div className="flex flex-wrap gap-2">
+        <Button disabled={busy} className="flex-1" onClick={() => void push()} data-push>
+          Push it in
+        </Button>
+        {squares && (
+          <Button disabled={busy} onClick={() => void onAct({ do: 'square' })} data-square>
+            Square the ring
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The nut under the spanner: blows, and where it stands written as the place to feel. */
+function Nut({ nutDeg, busy, rig, at, onAct }: Pick<Props, 'nutDeg' | 'busy' | 'rig' | 'at' | 'onAct'>) {
+  const { entry } = at;
+  const key = entry.place ? (rig.keyAt?.(entry.place.key, nutDeg) ?? entry.place.key) : null;
+  return (
+    <p className="m-0 flex flex-wrap gap-2 py-1">
+      <Button disabled={busy} onClick={() => void onAct({ do: 'blow' })} data-blow>
+        A blow on the spanner
+      </Button>
+      {key && key !== entry.place?.key && (
+        <Button onClick={() => entry.choose(key)} data-feel-here>
+          Feel it here, at {nutDeg}°
+        </Button>
+      )}
+    </p>
+  );
+}
+
+/** The wrench: held until it clicks; let go too soon, or hit, it clicks early. */
+function Wrench({
+  busy,
+  bolt,
+  shown,
+  onAct,
+}: {
+  busy: boolean;
+  bolt: number;
+  shown: Shown | null;
+  onAct: Props['onAct'];
+}) {
+  const began = useRef(0);
+  const [pulling, setPulling] = useState(false);
+  const take = () => {
+    if (began.current > 0) return;
+    began.current = performance.now();
+    setPulling(true);
+  };
+  const let_ = () => {
+    if (began.current === 0) return;
+    const jerk = performance.now() - began.current < PULL_MS;
+    began.current = 0;
+    setPulling(false);
+    navigator.vibrate?.(jerk ? 15 : 40);
+    void onAct({ do: 'pull', jerk });
+  };
+  return (
+    <div className="grid gap-1 py-1">
+      <button
+        type="button"
+        disabled={busy}
+        onPointerDown={take}
+        onPointerUp={let_}
+        onPointerLeave={let_}
+        onKeyDown={(e) => {
+          if (e.key !== ' ' && e.key !== 'Enter') return;
+          e.preventDefault();
+          take();
+        }}
+        onKeyUp={(e) => (e.key === ' ' || e.key === 'Enter') && let_()}
+        className="relative min-h-14 touch-none select-none overflow-hidden border border-ink px-3 text-left font-label text-lg font-semibold"
+        data-pull={bolt}
+      >
+        <span
+          aria-hidden="true"
+          className="absolute inset-y-0 left-0 bg-shade ease-linear"
+          style={{
+            width: pulling ? '100%' : '0%',
+            transitionProperty: 'width',
+            transitionDuration: pulling ? `${PULL_MS}ms` : '0ms',
+          }}
+        />
+        <span className="relative">Bolt {bolt}: hold, and pull until it clicks</span>
+      </button>
+      {shown?.kind === 'click' && <Tool shown={shown} decimals={0} />}
+    </div>
+  );
+}

@@ -1,0 +1,191 @@
+import type { Person } from '@fulcrant/core/api/requests';
+import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/engine/rig';
+import { type Call, type Debrief, debrief } from '@fulcrant/core/practice/debrief';
+import { PRACTICE_GAUGES } from '@fulcrant/core/practice/gauges';
+import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { faultsOf } from '../data/asked.ts';
+import { handIn } from '../data/benches.ts';
+import { GaugesHere } from '../data/job.ts';
+import { PractisingAs, useSession } from '../data/session.tsx';
+import { type AtHand, JobSheet } from '../job/JobPage.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+import { CallDialog } from './CallDialog.tsx';
+import { DebriefView } from './DebriefView.tsx';
+import { RigBench } from './RigBench.tsx';
+import { usePracticePaper } from './use-paper.ts';
+import { useSheet, type Which } from './use-sheet.ts';
+
+const GUEST: Person = { id: 'guest', name: 'Guest', role: 'fitter' };
+const GAUGES = Object.values(PRACTICE_GAUGES);
+
+/** A bench to practise at: `?seed=&difficulty=` one’s own, `?set=` one of the class. */
+export function RigPage() {
+  usePracticePaper();
+  const { id = '' } = useParams();
+  const [search] = useSearchParams();
+  const { person } = useSession();
+  const rig = rigOf(id);
+  const seed = Number(search.get('seed') ?? Number.NaN);
+  const set = search.get('set');
+  const asked = search.get('difficulty') ?? '';
+  const difficulty = DIFFICULTY_IDS.find((d) => d === asked) ?? null;
+  const which = useMemo<Which | null>(
+    () =>
+      rig && difficulty && (set || (Number.isInteger(seed) && seed >= 0))
+        ? { rig, difficulty, seed: set ? 0 : seed, set }
+        : null,
+    [rig, difficulty, seed, set],
+  );
+  const who = useMemo<Person>(
+    () => (person ? { ...person, role: person.role === 'lead' ? 'lead' : 'fitter' } : GUEST),
+    [person],
+  );
+  if (!which)
+    return (
+      <Page title="Practice" ways={[['/practice', 'Benches']]}>
+        <p>There is no such bench.</p>
+      </Page>
+    );
+  return (
+    <PractisingAs person={who}>
+      <GaugesHere value={GAUGES}>
+        <AtBench key={`${id} ${seed} ${asked} ${set}`} which={which} person={who} guest={person === null} />
+      </GaugesHere>
+    </PractisingAs>
+  );
+}
+
+function AtBench({ which, person, guest }: { which: Which; person: Person; guest: boolean }) {
+  const sheet = useSheet(which, person);
+  const { kept, state, job, seen, looked, nutDeg, busy, handle, keep, anew } = sheet;
+  const [calling, setCalling] = useState(false);
+  const [told, setTold] = useState<Debrief | null>(() => (which.set ? null : localDebrief(which, kept)));
+  const [fault, setFault] = useState<string | null>(null);
+  const client = useQueryClient();
+  const call = async (made: Call) => {
+    setCalling(false);
+    const attempt = { events: kept.events, log: kept.log, call: made };
+    setFault(null);
+    if (!guest) {
+      try {
+        const { id, debrief: there } = await handIn({ ...which, rig: which.rig.id }, attempt);
+        keep({ ...kept, call: made, result: id });
+        setTold(there);
+        void client.invalidateQueries({ queryKey: ['benches'] });
+        return;
+      } catch (error) {
+        const said = Object.values(
+          faultsOf(error, 'No connection to the server: it is not in your practice log.'),
+        )[0];
+        if (which.set) return setFault(`${said} What you did is kept here: say it again when it is back.`);
+        setFault(said ?? null);
+      }
+    }
+    const next = { ...kept, call: made };
+    keep(next);
+    setTold(localDebrief(which, next));
+  };
+  const bench = useCallback(
+    (at: AtHand) =>
+      state && (
+        <RigBench
+          rig={which.rig}
+          state={state}
+          at={at}
+          seen={seen}
+          looked={looked}
+          nutDeg={nutDeg}
+          busy={busy}
+          onAct={handle}
+          onCall={() => setCalling(true)}
+        />
+      ),
+    [which.rig, state, seen, looked, nutDeg, busy, handle],
+  );
+  if (told)
+    return (
+      <Page
+        title={`Debrief: ${which.rig.name}`}
+        ways={guest ? [['/sign-in', 'Sign in']] : [['/practice', 'Benches']]}
+        wide
+      >
+        {fault && <Fault>{fault}</Fault>}
+        <DebriefView
+          rig={which.rig}
+          debrief={told}
+          attempt={{ events: kept.events, log: kept.log, call: kept.call ?? { fit: true, faults: [] } }}
+        />
+        <p className="flex flex-wrap gap-3 pt-6 no-print">
+          <Button
+            onClick={() => {
+              setTold(null);
+              anew();
+            }}
+          >
+            The same bench again
+          </Button>
+          <Link
+            className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+            to={guest ? '/try' : '/practice'}
+          >
+            Another bench
+          </Link>
+        </p>
+      </Page>
+    );
+  if (!state) return null;
+  return (
+    <>
+      <aside
+        aria-label="Practice"
+        className="m-0 min-h-[2.1rem] border-b-2 border-brass px-4 py-0.5 font-medium text-brass md:px-6"
+        data-practice
+      >
+        Practice: {which.rig.name}. {saidOf(which)} Nothing here is a record, and nothing of it is signed.{' '}
+        <Link className="underline underline-offset-4" to={guest ? '/sign-in' : '/practice'}>
+          Leave it
+        </Link>
+      </aside>
+      {(fault ?? sheet.fault) && (
+        <div className="px-4 md:px-6">
+          <Fault>{fault ?? sheet.fault}</Fault>
+        </div>
+      )}
+      {/* The strip above takes its height from the sheet’s. */}
+      <div style={{ ['--strip' as string]: '2.1rem' }}>
+        <JobSheet job={job} state={state} bench={bench} />
+      </div>
+      <CallDialog
+        rig={which.rig}
+        open={calling}
+        onClose={() => setCalling(false)}
+        onCall={(c) => void call(c)}
+      />
+    </>
+  );
+}
+
+/** How it was laid out, as far as it is told beforehand. */
+const saidOf = (w: Which): string =>
+  w.set
+    ? 'A bench of the class.'
+    : w.difficulty === 'sound'
+      ? `${DIFFICULTIES.sound}: for the order of work.`
+      : '';
+
+/** What this device can say itself: of a bench of one’s own that was called. */
+function localDebrief(
+  which: Which,
+  kept: {
+    events: Parameters<typeof debrief>[1]['events'];
+    log: Parameters<typeof debrief>[1]['log'];
+    call: Call | null;
+  },
+): Debrief | null {
+  if (!kept.call || which.set) return null;
+  return debrief(layOut(which.rig, which.seed, which.difficulty as Difficulty), { ...kept, call: kept.call });
+}
