@@ -35,7 +35,9 @@ const FLOORS = {
     ['entry'],
     ['steps'],
     ['trades'],
-    ['bench', 'board', 'job', 'outage', 'plant', 'practice', 'session', 'setup', 'sheet'],
+    ['bench', 'board', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
+    // A practice bench stands beside the sheet of a job.
+    ['practice'],
     ['main.tsx'],
   ],
   server: [

@@ -1,5 +1,6 @@
 import { driving } from './driving.ts';
 import { jobs } from './jobs.ts';
+import { marks } from './marks.ts';
 import { repeats } from './repeats.ts';
 import type { Row } from './row.ts';
 import { turns } from './turns.ts';
@@ -12,4 +13,5 @@ export const everyRow = (trials: number): Row[] => [
   ...wear(trials),
   ...driving(trials),
   ...jobs(trials),
+  ...marks(Math.ceil(trials / 10)),
 ];

@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import { Plant } from './plant.ts';
+import { RigHand } from './rig-hand.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { still } from './still.ts';
 import { openSurvey, pair } from './survey-hand.ts';
@@ -51,7 +52,6 @@ try {
     await hand.on();
     for (const raw of ['0', '0.012', '0.021', '0.03', '0.024', '0.011']) await hand.read('face', raw);
   });
-  await shot('house-rules', '/house-rules');
   await openSurvey(page, plant.url, 'Stand-in bench', ['Run-out'], { 'Angles in a turn': '24' });
   await shot('run-out-night', new URL(page.url()).pathname, 'night', async (p) => {
     await pair(p, 'oval');
@@ -85,7 +85,6 @@ try {
     await p.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name }).click();
   };
   await shot('gear-pump', gear);
-  await shot('gear-pump-lips', gear, 'day', atStep(/^Seals on the bench/));
   await shot('gear-pump-apart', gear, 'night', atStep(/^Gears in/));
   await shot(
     'vane-pump',
@@ -116,6 +115,34 @@ try {
     await p.getByRole('radio', { name: 'Day' }).click();
     await p.locator('[data-risk]').waitFor();
     await p.locator('button[data-piece]').nth(4).click();
+  });
+  await shot('practice-bench', '/practice/bench/gland?difficulty=sound&seed=3', 'night', async (p) => {
+    const rig = new RigHand(p, /as if drawn/);
+    await p.locator('[data-rig]').waitFor();
+    // As far as the gap all round: the wrench is pulled bolt by bolt before it.
+    while ((await p.locator('[data-push]').count()) === 0) {
+      await rig.look();
+      if ((await p.locator('[data-bring]').count()) > 0) {
+        const blades = /blades/.test((await p.locator('[data-bring]').textContent()) ?? '');
+        if (blades) await p.locator('[data-bring]').click();
+        else await rig.read();
+      } else if ((await p.locator('form[data-bolt]').count()) > 0) await hand.bolts();
+      else await rig.pass();
+    }
+    const blade = p.getByRole('slider', { name: 'Blade in hand' });
+    for (let i = 0; i < 16; i++) await blade.press('ArrowRight');
+    await p.locator('[data-push]').click();
+    await p.locator('[data-blade]').waitFor();
+  });
+  await shot('practice-debrief', '/practice/bench/seat?difficulty=one&seed=12', 'day', async (p) => {
+    const rig = new RigHand(p, /curl off|lies open/);
+    await p.locator('[data-rig]').waitFor();
+    for (let i = 0; i < 2; i++) {
+      await rig.look();
+      await rig.pass();
+    }
+    while ((await p.locator('[data-bring]').count()) > 0) await rig.read();
+    await rig.call(['oval']);
   });
 } finally {
   await plant.close();

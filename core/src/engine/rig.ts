@@ -42,6 +42,8 @@ export type RigFault = {
   sign?(state: JobState, handled: Handled): boolean;
   /** Why it is as it is, for the debrief. */
   because: string;
+  /** One it never lies beside: they would hide each other. */
+  notWith?: string;
 };
 /** What looks wrong at a question, and is not. */
 export type Lookalike = { step: string; item: string; says: string; because: string };

@@ -141,7 +141,7 @@ function orderOf(state: JobState, steps: readonly StepDefinition[], end: number)
             part: 'order',
             good: false,
             step: s.id,
-            says: `${s.title}: not done before it was called.`,
+            says: 'Not done before it was called.',
           })),
   };
 }
@@ -208,7 +208,8 @@ function cautionsOf(laid: Laid, { events, log }: Attempt, state: JobState, looke
   const pulls = log.flatMap(({ action: a }) => (a.do === 'pull' ? [a.jerk] : []));
   const jerked = pulls.filter((j) => j).length;
   if (jerked > 0) say(`${jerked} pulls at the wrench were jerked: it clicks early then.`);
-  const ticks = state.ticks.filter((t) => !t.withdrawn).length;
+  // What is drawn by hand alone wants no wrench.
+  const ticks = state.ticks.filter((t) => !t.withdrawn && t.torqueNm > 0).length;
   if (ticks > pulls.length) say(`${ticks - pulls.length} bolts were ticked without a pull at the wrench.`);
   const kinds = [
     ...(looked.length > 0 ? [mean(looked.map(Number))] : []),

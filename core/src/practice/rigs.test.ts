@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { DIFFICULTY_IDS } from '../engine/rig.ts';
 import { allTrades, procedureFor, stepOf } from '../engine/trades.ts';
-import { atRandom, careful, careless } from '../testing/rig-hands.ts';
 import { type Action, Bench, FEELS, forceOf, NOTHING, played } from './bench.ts';
 import { debrief, WORTH } from './debrief.ts';
 import { BLADES_MM, wellWithin } from './gauges.ts';
 import { allRigs, layOut, rigOf } from './rigs.ts';
+import { atRandom, careful, careless } from './scripted-hands.ts';
 
 const RIGS = allRigs();
 const rig = (id: string) => rigOf(id) as NonNullable<ReturnType<typeof rigOf>>;

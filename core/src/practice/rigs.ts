@@ -1,4 +1,4 @@
-import type { Chance, Difficulty, Lookalike, Physics, Rig } from '../engine/rig.ts';
+import type { Chance, Difficulty, Lookalike, Physics, Rig, RigFault } from '../engine/rig.ts';
 import { ScriptedHand, type ToolBox } from '../engine/scripted-hand.ts';
 import { allTrades, stepOf, tradeOf } from '../engine/trades.ts';
 import { randomFrom } from '../metrology/random.ts';
@@ -30,11 +30,19 @@ function some<T>(c: Chance, list: readonly T[], count: number): T[] {
   return out;
 }
 
+/** The first of some faults that may lie beside each other, so many of them. */
+function together(of: readonly RigFault[], count: number): RigFault[] {
+  const out: RigFault[] = [];
+  for (const f of of)
+    if (out.length < count && !out.some((o) => o.notWith === f.id || f.notWith === o.id)) out.push(f);
+  return out;
+}
+
 /** Lay a bench out: the same for the same rig, seed and difficulty, everywhere. */
 export function layOut(rig: Rig, seed: number, difficulty: Difficulty): Laid {
   const chance = randomFrom(seed * 31 + 7);
   const count = difficulty === 'one' ? 1 : difficulty === 'several' ? 2 : 0;
-  const faults = new Set(some(chance, rig.faults, count).map((f) => f.id));
+  const faults = new Set(together(some(chance, rig.faults, rig.faults.length), count).map((f) => f.id));
   // What only looks wrong lies beside what is, too: once in three.
   const looks =
     difficulty === 'looks' || (difficulty !== 'sound' && chance() < 1 / 3) ? some(chance, rig.looks, 1) : [];

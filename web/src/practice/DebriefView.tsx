@@ -1,7 +1,8 @@
 import type { Rig } from '@fulcrant/core/engine/rig';
-import { stepOf } from '@fulcrant/core/engine/trades';
+import { stepOf, whyOf } from '@fulcrant/core/engine/trades';
 import { type Attempt, type Debrief, PART_IDS, PARTS, WORTH } from '@fulcrant/core/practice/debrief';
 import { useSay } from '../ui/settings.tsx';
+import { Why } from '../ui/Why.tsx';
 import { Replay } from './Replay.tsx';
 import { TruthFigure } from './TruthFigure.tsx';
 
@@ -11,6 +12,9 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
   const title = (step: string) => stepOf({ setup: rig.setup }, step)?.title ?? step;
   return (
     <div data-debrief={debrief.score}>
+      <p className="m-0 pb-3 font-medium text-brass" data-practice>
+        Practice. Nothing here is a record, and nothing of it is signed.
+      </p>
       <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
         <section aria-label="The mark">
           <p className="m-0 flex items-baseline gap-4">
@@ -21,7 +25,7 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
           </p>
           <dl className="m-0 mt-3 grid gap-2">
             {PART_IDS.map((p) => (
-              <div key={p} className="grid grid-cols-[6.5rem_minmax(0,1fr)_4.5rem] items-center gap-3">
+              <div key={p} className="grid grid-cols-[6.5rem_minmax(0,1fr)_5.5rem] items-center gap-3">
                 <dt className="font-label text-lg">{PARTS[p]}</dt>
                 <dd className="m-0 h-3 border border-ink">
                   <span
@@ -29,7 +33,7 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
                     style={{ width: `${(100 * debrief.parts[p]) / WORTH[p]}%` }}
                   />
                 </dd>
-                <dd className="figures m-0 text-right">
+                <dd className="figures m-0 whitespace-nowrap text-right">
                   {debrief.parts[p].toFixed(0)} of {WORTH[p]}
                 </dd>
               </div>
@@ -89,6 +93,12 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
                   </span>
                 )}
                 {say(p.says)}
+                {!p.good && p.step && whyOf(rig.setup, p.step) && (
+                  <>
+                    {' '}
+                    <Why title={title(p.step)}>{whyOf(rig.setup, p.step) ?? ''}</Why>
+                  </>
+                )}
               </span>
             </li>
           ))}

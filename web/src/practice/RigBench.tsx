@@ -116,7 +116,9 @@ export function RigBench({ rig, state, at, seen, looked, nutDeg, busy, onAct, on
           )}
         </div>
       )}
-      {bolt && <Wrench busy={busy} bolt={bolt.bolt} shown={seen?.shown ?? null} onAct={onAct} />}
+      {bolt && (bolt.torqueNm ?? 0) > 0 && (
+        <Wrench busy={busy} bolt={bolt.bolt} shown={seen?.shown ?? null} onAct={onAct} />
+      )}
       <p className="m-0 pt-2">
         <Button weight="solid" className="w-full" onClick={onCall} data-call>
           What do you make of it?

@@ -69,7 +69,7 @@ const box = defineRig<PackingSetup>({
     },
   ],
   lay(chance, faults) {
-    const base = 89.993 + either(chance, 0.002);
+    const base = 89.985 + either(chance, 0.002);
     const worn = faults.has('worn') ? 0.3 : 0;
     const high = 90 * Math.floor(4 * chance());
     const tilt = faults.has('cocked') ? 0.3 : 0.01;

@@ -13,6 +13,7 @@ const race = defineRig<SplitSetup>({
   faults: [
     {
       id: 'large',
+      notWith: 'small',
       name: 'The shaft is too large for the race',
       step: 'race',
       sign: (state) => standing(state, 'race').some((r) => r.value > 0.7),

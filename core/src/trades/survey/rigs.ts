@@ -57,6 +57,7 @@ const shaft = defineRig<ConditionSetup>({
   faults: [
     {
       id: 'bent',
+      notWith: 'off-centre',
       name: 'The shaft is bent',
       step: 'runout',
       sign(state) {
@@ -175,6 +176,7 @@ const seat = defineRig<ConditionSetup>({
     },
     {
       id: 'tapered',
+      notWith: 'worn',
       name: 'The seat is tapered',
       step: 'shaft',
       sign: (state) =>
@@ -228,7 +230,7 @@ const seat = defineRig<ConditionSetup>({
     },
   ],
   lay(chance, faults) {
-    const base = 89.993 + either(chance, 0.002);
+    const base = 89.985 + either(chance, 0.002);
     const high = 180 * chance();
     const oval = faults.has('oval') ? 0.03 : 0.002;
     return {

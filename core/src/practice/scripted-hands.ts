@@ -7,12 +7,14 @@ import { take } from '../engine/take.ts';
 import { reportAt, stepOf } from '../engine/trades.ts';
 import type { Instrument } from '../instruments/instrument.ts';
 import { randomFrom } from '../metrology/random.ts';
-import { type Action, Bench, type Shown } from '../practice/bench.ts';
-import type { Attempt, Call } from '../practice/debrief.ts';
-import { BLADES_MM, PRACTICE_GAUGES } from '../practice/gauges.ts';
-import type { Logged } from '../practice/handled.ts';
-import type { Laid } from '../practice/rigs.ts';
-import { asta, JOB, newId } from './test-stand.ts';
+import { type Action, Bench, type Shown } from './bench.ts';
+import type { Attempt, Call } from './debrief.ts';
+import { BLADES_MM, PRACTICE_GAUGES } from './gauges.ts';
+import type { Logged } from './handled.ts';
+import type { Laid } from './rigs.ts';
+
+const WHO = { id: 'apprentice', name: 'Apprentice', role: 'fitter' } as const;
+const uuid = (n: number): string => `018f0000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 
 /** Somebody at a practice bench, on its sheet: what they handle is logged, what they write goes through the rules. */
 class AtBench {
@@ -36,7 +38,8 @@ class AtBench {
   write(type: JobEvent['type'], data: unknown): boolean {
     this.ms += 20_000;
     const at = new Date(this.ms);
-    const event = { id: newId(), jobId: JOB, at: at.toISOString(), author: asta, type, data } as JobEvent;
+    const id = uuid(this.events.length + 1);
+    const event = { id, jobId: uuid(0), at: at.toISOString(), author: WHO, type, data } as JobEvent;
     const taken = take(this.state, event);
     if ('refusal' in taken) return false;
     this.state = taken.state;
@@ -77,10 +80,12 @@ class AtBench {
     });
   }
 
-  bolt(): boolean {
+  /** The bolt that is next, by the wrench where it has a torque; false where none is left. */
+  bolt(jerk: boolean): boolean {
     const { state, present } = this;
     const next = state && present ? stepOf(state, present.id)?.kind.due?.(reportAt(state, present.id)) : null;
     if (!next) return false;
+    if ((next.torqueNm ?? 0) > 0) this.act({ do: 'pull', jerk });
     return this.write('bolt.tightened', {
       step: present?.id,
       pass: next.pass,
@@ -152,9 +157,7 @@ export function careful(laid: Laid): Attempt {
       if (at.reading(here, value)) continue;
       break;
     }
-    at.act({ do: 'pull', jerk: false });
-    if (at.bolt()) continue;
-    at.log.pop();
+    if (at.bolt(false)) continue;
     if (found.size > 0) break;
     if (!at.write('step.passed', { step: present.id })) break;
   }
@@ -199,10 +202,7 @@ export function careless(laid: Laid): Attempt {
       if (at.reading(here, value)) continue;
       break;
     }
-    if (at.bolt()) {
-      at.act({ do: 'pull', jerk: true });
-      continue;
-    }
+    if (at.bolt(true)) continue;
     if (!at.write('step.passed', { step: present.id })) break;
   }
   return at.attempt({ fit: true, faults: [] });
@@ -227,7 +227,7 @@ export function atRandom(laid: Laid): Attempt {
     }
     const place = at.place;
     if (place) at.reading(place, place.low + (place.high - place.low) * chance());
-    at.bolt();
+    at.bolt(true);
     if (!at.write('step.passed', { step: present.id }) && chance() < 0.05) break;
   }
   const fault = laid.rig.faults[Math.floor(chance() * laid.rig.faults.length)];
