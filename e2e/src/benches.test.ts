@@ -43,7 +43,7 @@ it('a bearing with a burr under its sleeve: looked at, measured and felt on its 
   await hand.pass();
   await hand.look();
   await hand.pass();
-  while ((await page.locator('[data-bring]').count()) > 0) await hand.read();
+  while ((await page.locator('[data-pass-step]:not([disabled])').count()) === 0) await hand.read();
   await hand.look();
   await hand.pass();
   await hand.pass();

@@ -5,9 +5,9 @@ type Kind = Instrument['kind'];
 
 /** Smallest step, range, how far one careful reading scatters, and how far off it may be and still be well read. By kind, unit inside. */
 const OF: Record<Kind, readonly [step: number, low: number, high: number, scatter: number, well: number]> = {
-  micrometer: [0.001, 0, 500, 0.001, 0.004],
+  micrometer: [0.001, 0, 500, 0.0005, 0.004],
   feeler: [0.01, 0.02, 5, 0, 0.004],
-  dial: [0.001, -10, 10, 0.001, 0.006],
+  dial: [0.002, -10, 10, 0.0006, 0.006],
   caliper: [0.02, 0, 500, 0.01, 0.06],
   roughness: [0.00001, 0, 0.02, 0.00002, 0.0002],
   laser: [0.01, 0, 50, 0.01, 0.05],

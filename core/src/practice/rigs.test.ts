@@ -1,9 +1,18 @@
 import { describe, expect, it } from 'vitest';
+import type { BoxFaceValues } from '../arithmetic/box/face.ts';
+import type { DiameterSurveyValues } from '../arithmetic/shaft/diameter-survey.ts';
+import type { RunoutValues } from '../arithmetic/shaft/runout.ts';
+import type { JobEvent } from '../engine/events.ts';
+import { reduce } from '../engine/judge.ts';
 import { DIFFICULTY_IDS } from '../engine/rig.ts';
+import type { JobState } from '../engine/state.ts';
 import { allTrades, procedureFor, stepOf } from '../engine/trades.ts';
+import type { GlandGapsValues } from '../steps/gland-gaps.ts';
+import type { BenchValues } from '../trades/sleeve-bearing/bench-clearance.ts';
 import { type Action, Bench, FEELS, forceOf, NOTHING, played } from './bench.ts';
 import { debrief, WORTH } from './debrief.ts';
 import { BLADES_MM, wellWithin } from './gauges.ts';
+import { readingsBeside } from './handled.ts';
 import { allRigs, layOut, rigOf } from './rigs.ts';
 import { atRandom, careful, careless } from './scripted-hands.ts';
 
@@ -183,6 +192,68 @@ describe('what the hand feels', () => {
         });
         expect(sound.kind === 'seen' && sound.text.startsWith(NOTHING)).toBe(true);
       }
+  });
+});
+
+describe('the truth', () => {
+  /** A careful hand’s sheet as perfect gauges would have written it; or as it was written. */
+  const sheet = (laid: ReturnType<typeof layOut>, perfect: boolean) => {
+    const attempt = careful(laid);
+    const truths = readingsBeside(laid, attempt.events, attempt.log, reduce([...attempt.events]) as JobState);
+    const events = attempt.events.map((e): JobEvent => {
+      if (e.type !== 'reading.taken') return e;
+      const b = truths.shift();
+      return perfect && b ? { ...e, data: { ...e.data, value: b.truth } } : e;
+    });
+    const state = reduce(events) as JobState;
+    return <V>(step: string): V => state.steps.find((s) => s.id === step)?.report?.values as V;
+  };
+  type Runout = { stations: Array<{ values: RunoutValues }> };
+  const throws = (v: Runout) =>
+    v.stations.map((s) => s.values.harmonics.find((h) => h.order === 1)?.amplitudeMm ?? 0);
+
+  it('is what the calculators make of perfect readings: throw by station, ovality, tilt of a face, taper, spread of a gland', () => {
+    const bent = throws(sheet(withFault('shaft', 'bent'), true)<Runout>('runout'));
+    expect(bent[0]).toBeCloseTo(0.02, 6);
+    expect(bent[1]).toBeCloseTo(0.075, 6);
+    const off = throws(sheet(withFault('shaft', 'off-centre'), true)<Runout>('runout'));
+    expect(off[0]).toBeCloseTo(0.064, 6);
+    expect(off[1]).toBeCloseTo(0.064, 6);
+    const oval = sheet(withFault('shaft', 'oval'), true)<Runout>('runout').stations[0]?.values;
+    expect(oval?.harmonics.find((h) => h.order === 2)?.amplitudeMm).toBeCloseTo(0.035, 6);
+    expect(oval?.shape).toMatch(/oval/);
+    const face = sheet(withFault('box-face', 'square'), true)<BoxFaceValues>('face');
+    // 0.09 high on a radius of 80: 0.1125 in 100.
+    expect(face.tiltMmPer100).toBeCloseTo(0.1125, 6);
+    const seat = sheet(withFault('seat', 'tapered'), true)<DiameterSurveyValues>('shaft');
+    expect((seat.stationMeansMm[0] ?? 0) - (seat.stationMeansMm[2] ?? 0)).toBeCloseTo(0.07, 6);
+    const gland = sheet(withFault('gland', 'cocked'), true)<GlandGapsValues>('gland-gaps');
+    expect(gland.tilt?.spreadMm).toBeCloseTo(0.3, 6);
+  });
+
+  it('lies within the stated doubt of what is made of real readings', () => {
+    let [within, all] = [0, 0];
+    for (let seed = 1; seed <= 60; seed++) {
+      const laid = layOut(rig('shaft'), seed, 'one');
+      if (!laid.faults.has('bent') && !laid.faults.has('off-centre')) continue;
+      const [real, perfect] = [sheet(laid, false)<Runout>('runout'), sheet(laid, true)<Runout>('runout')];
+      for (const [i, s] of real.stations.entries()) {
+        const [h, p] = [s.values.harmonics[0], perfect.stations[i]?.values.harmonics[0]];
+        all++;
+        if (h && p && Math.abs(h.amplitudeMm - p.amplitudeMm) <= 2 * h.uncertaintyMm) within++;
+      }
+    }
+    for (let seed = 1; seed <= 12; seed++) {
+      const laid = layOut(rig('sleeve'), seed, 'sound');
+      const [felt, truth] = [
+        sheet(laid, false)<BenchValues>('bench'),
+        sheet(laid, true)<BenchValues>('bench'),
+      ];
+      all++;
+      if (Math.abs((felt.benchMm ?? 0) - (truth.benchMm ?? 0)) <= (felt.expandedMm ?? 0)) within++;
+    }
+    expect(all).toBeGreaterThan(40);
+    expect(within / all).toBeGreaterThanOrEqual(0.9);
   });
 });
 

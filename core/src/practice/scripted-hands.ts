@@ -138,7 +138,9 @@ export function careful(laid: Laid): Attempt {
       });
       if (done) continue;
     }
-    const place = at.place;
+    // What more could be read, and need not be, is left.
+    const enough = present.blocking.length === 0 && found.size === 0;
+    const place = enough ? null : at.place;
     if (place) {
       while (rig.ready?.(at.place?.key ?? '', at.bench.handled, at.bench.nutDeg) === 'blow')
         at.act({ do: 'blow' });
