@@ -9,7 +9,7 @@ ensureBrowser();
 ensureModules();
 const [what = '', of] = process.argv.slice(2);
 const name = of === undefined ? what : `${what}-${of}`;
-if (!['bench', 'bench-server', 'bench-planner', 'screenshots'].includes(name)) {
+if (!['bench', 'bench-server', 'bench-planner', 'bench-practice', 'screenshots'].includes(name)) {
   console.error('Usage: node scripts/run-e2e.mjs bench [server|planner]|screenshots');
   process.exit(2);
 }

@@ -60,13 +60,21 @@ export class RigHand {
   async read(): Promise<void> {
     const { page } = this;
     const at = await this.place;
-    await page.locator('[data-bring]').click();
+    // Brought there unless it stands there already; under a dial the shaft is turned to it.
+    const bring = page.locator('[data-bring]');
+    if ((await page.locator('[data-wheel]').count()) > 0) await page.locator('[data-wheel]').press('End');
+    else if ((await bring.count()) > 0) await bring.click();
+    // On a bench of the class the server answers first.
+    await page.locator('[data-digits], [data-push], [data-tap]').first().waitFor();
+    const digits = page.locator('[data-digits]');
     let raw: string;
     if ((await page.locator('[data-rock]').count()) > 0) {
+      const before = await digits.textContent();
       await page.locator('[data-rock]').click();
-      raw = ((await page.locator('[data-digits]').textContent()) ?? '').trim();
+      await page.waitForFunction((b) => document.querySelector('[data-digits]')?.textContent !== b, before);
+      raw = ((await digits.textContent()) ?? '').trim();
     } else if ((await page.locator('[data-push]').count()) > 0) raw = await this.feel();
-    else raw = ((await page.locator('[data-digits]').textContent()) ?? '').trim();
+    else raw = ((await digits.textContent()) ?? '').trim();
     await page.locator('form[data-place] input').fill(raw);
     await page.keyboard.press('Enter');
     await page.waitForFunction(

@@ -1,9 +1,8 @@
 import { isSettled } from '@fulcrant/core/engine/answers';
 import { answered } from '@fulcrant/core/engine/facts';
-import type { Rig } from '@fulcrant/core/engine/rig';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { reportAt } from '@fulcrant/core/engine/trades';
-import type { Action, Shown } from '@fulcrant/core/practice/bench';
+import type { Shown } from '@fulcrant/core/practice/bench';
 import { BLADES_MM } from '@fulcrant/core/practice/gauges';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useRef, useState } from 'react';
@@ -11,8 +10,9 @@ import type { AtHand } from '../job/JobPage.tsx';
 import { Button } from '../ui/controls.tsx';
 import { Digits } from '../ui/Num.tsx';
 import { useSay } from '../ui/settings.tsx';
+import { type BenchHere, useBenchHere } from './at-bench.ts';
 import { feelIt, Tool } from './tools.tsx';
-import type { Seen } from './use-sheet.ts';
+import { Wheel } from './Wheel.tsx';
 
 /** How fine the figures of a gauge are, by its kind. */
 const DECIMALS: Record<string, number> = {
@@ -26,20 +26,14 @@ const DECIMALS: Record<string, number> = {
 /** A wrench is pulled steadily for so long; let go before, it was a jerk. */
 const PULL_MS = 600;
 
-type Props = {
-  rig: Rig;
-  state: JobState;
-  at: AtHand;
-  seen: Seen | null;
-  looked: Readonly<Record<string, string>>;
-  nutDeg: number;
-  busy: boolean;
-  onAct: (action: Action) => Promise<Shown | null>;
-  onCall: () => void;
-};
+/** Where the shaft was left: the angle of the place the dial stood at last. */
+const turnedTo = (at: string | undefined): number => Number(/\/(\d+(?:\.\d+)?)$/.exec(at ?? '')?.[1] ?? 330);
+
+type OnAct = BenchHere['onAct'];
 
 /** What lies at the bench for the step at hand: what is to be looked at, the tool for the place, what the hand moves. */
-export function RigBench({ rig, state, at, seen, looked, nutDeg, busy, onAct, onCall }: Props) {
+export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
+  const { rig, seen, looked, nutDeg, busy, onAct, onCall } = useBenchHere();
   const { step, entry, open } = at;
   const say = useSay();
   const place = open ? entry.place : null;
@@ -92,6 +86,14 @@ export function RigBench({ rig, state, at, seen, looked, nutDeg, busy, onAct, on
         <div className="pt-1" data-tool-at={place.key}>
           {here ? (
             <Tool shown={here} decimals={DECIMALS[kind] ?? 2} />
+          ) : kind === 'dial' && place.turn ? (
+            <Wheel
+              key={place.key}
+              from={turnedTo(seen?.at)}
+              to={place.turn.angleDeg}
+              busy={busy}
+              onThere={() => void onAct({ do: 'at', step: step.id, key: place.key, kind })}
+            />
           ) : (
             <Button
               disabled={busy}
@@ -99,7 +101,7 @@ export function RigBench({ rig, state, at, seen, looked, nutDeg, busy, onAct, on
               onClick={() => void onAct({ do: 'at', step: step.id, key: place.key, kind })}
               data-bring
             >
-              {kind === 'dial' ? 'Turn to it, dial on' : `Bring the ${kind === 'feeler' ? 'blades' : kind}`}:{' '}
+              {kind === 'dial' ? 'Dial on' : `Bring the ${kind === 'feeler' ? 'blades' : kind}`}:{' '}
               {say(place.label)}
             </Button>
           )}
@@ -129,7 +131,7 @@ export function RigBench({ rig, state, at, seen, looked, nutDeg, busy, onAct, on
 }
 
 /** Blades by their stamps, one pushed at a time. */
-function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onAct: Props['onAct'] }) {
+function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onAct: OnAct }) {
   const [n, setN] = useState(4);
   const mm = BLADES_MM[n] ?? 0.1;
   const push = async () => {
@@ -188,7 +190,13 @@ function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onA
 }
 
 /** The nut under the spanner: blows, and where it stands written as the place to feel. */
-function Nut({ nutDeg, busy, rig, at, onAct }: Pick<Props, 'nutDeg' | 'busy' | 'rig' | 'at' | 'onAct'>) {
+function Nut({
+  nutDeg,
+  busy,
+  rig,
+  at,
+  onAct,
+}: Pick<BenchHere, 'nutDeg' | 'busy' | 'rig' | 'onAct'> & { at: AtHand }) {
   const { entry } = at;
   const key = entry.place ? (rig.keyAt?.(entry.place.key, nutDeg) ?? entry.place.key) : null;
   return (
@@ -215,7 +223,7 @@ function Wrench({
   busy: boolean;
   bolt: number;
   shown: Shown | null;
-  onAct: Props['onAct'];
+  onAct: OnAct;
 }) {
   const began = useRef(0);
   const [pulling, setPulling] = useState(false);

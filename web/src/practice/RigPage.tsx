@@ -13,6 +13,7 @@ import { PractisingAs, useSession } from '../data/session.tsx';
 import { type AtHand, JobSheet } from '../job/JobPage.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { BenchContext } from './at-bench.ts';
 import { CallDialog } from './CallDialog.tsx';
 import { DebriefView } from './DebriefView.tsx';
 import { RigBench } from './RigBench.tsx';
@@ -89,22 +90,10 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
     keep(next);
     setTold(localDebrief(which, next));
   };
-  const bench = useCallback(
-    (at: AtHand) =>
-      state && (
-        <RigBench
-          rig={which.rig}
-          state={state}
-          at={at}
-          seen={seen}
-          looked={looked}
-          nutDeg={nutDeg}
-          busy={busy}
-          onAct={handle}
-          onCall={() => setCalling(true)}
-        />
-      ),
-    [which.rig, state, seen, looked, nutDeg, busy, handle],
+  const bench = useCallback((at: AtHand) => state && <RigBench state={state} at={at} />, [state]);
+  const here = useMemo(
+    () => ({ rig: which.rig, seen, looked, nutDeg, busy, onAct: handle, onCall: () => setCalling(true) }),
+    [which.rig, seen, looked, nutDeg, busy, handle],
   );
   if (told)
     return (
@@ -157,7 +146,9 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
       )}
       {/* The strip above takes its height from the sheet’s. */}
       <div style={{ ['--strip' as string]: '2.1rem' }}>
-        <JobSheet job={job} state={state} bench={bench} />
+        <BenchContext value={here}>
+          <JobSheet job={job} state={state} bench={bench} />
+        </BenchContext>
       </div>
       <CallDialog
         rig={which.rig}

@@ -8,17 +8,23 @@ const PUSHED: Record<Feel, readonly [share: number, words: string]> = {
   'will not': [0.06, 'It will not go.'],
 };
 
-/** What a feel is to the hand: a buzz where the device has one, a short sound where it lets it. */
+/** One for the page: to make one takes longer than a frame. Null until the first push, and where there is no sound. */
+let sound: AudioContext | null = null;
+
+/** What a feel is to the hand: a buzz where the device has one, a short sound where it lets it; after the feel is drawn. */
 export function feelIt(feel: Feel): void {
   navigator.vibrate?.(feel === 'goes' ? 8 : feel === 'snug' ? [18, 12, 18] : 70);
+  setTimeout(() => sounded(feel === 'goes' ? 520 : feel === 'snug' ? 240 : 90));
+}
+
+function sounded(hertz: number): void {
   try {
-    const sound = new AudioContext();
+    sound ??= new AudioContext();
     const [voice, loud] = [sound.createOscillator(), sound.createGain()];
-    voice.frequency.value = feel === 'goes' ? 520 : feel === 'snug' ? 240 : 90;
+    voice.frequency.value = hertz;
     loud.gain.setValueAtTime(0.05, sound.currentTime);
     loud.gain.exponentialRampToValueAtTime(0.0005, sound.currentTime + 0.09);
     voice.connect(loud).connect(sound.destination);
-    voice.onended = () => void sound.close();
     voice.start();
     voice.stop(sound.currentTime + 0.1);
   } catch {

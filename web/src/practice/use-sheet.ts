@@ -7,10 +7,10 @@ import { type Action, Bench, type Shown } from '@fulcrant/core/practice/bench';
 import type { Call } from '@fulcrant/core/practice/debrief';
 import type { Logged } from '@fulcrant/core/practice/handled';
 import { layOut } from '@fulcrant/core/practice/rigs';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { shownAt } from '../data/benches.ts';
-import { stateFrom } from '../data/fold.ts';
+import { folder, stateFrom } from '../data/fold.ts';
 import { type JobView, makeEvent } from '../data/job.ts';
 
 /** Which bench: one of one’s own by its seed, or one of a class, whose seed stays with the server. */
@@ -20,6 +20,10 @@ export type Which = { rig: Rig; difficulty: Difficulty; seed: number; set: strin
 export type Kept = { events: JobEvent[]; log: Logged[]; call: Call | null; result: string | null };
 /** What the hand was last shown, and where. */
 export type Seen = { at: string; shown: Shown };
+
+/** The hand rests: nothing was handled for so long. */
+const REST_MS = 300;
+const NONE: readonly JobEvent[] = [];
 
 const shelf = (w: Which): string => `fulcrant.practice.${w.set ?? `${w.rig.id}.${w.difficulty}.${w.seed}`}`;
 
@@ -41,22 +45,42 @@ export function useSheet(which: Which, person: Person) {
   // The next act goes upon what the last one left, whether it is drawn yet or not.
   const now = useRef(kept);
   const [fault, setFault] = useState<string | null>(null);
+  const waiting = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const put = useCallback(() => {
+    if (waiting.current) clearTimeout(waiting.current);
+    waiting.current = null;
+    try {
+      localStorage.setItem(key, JSON.stringify(now.current));
+    } catch {
+      setFault(
+        'This device could not keep it: its storage is full or switched off. Work on without leaving the page.',
+      );
+    }
+  }, [key]);
+  // What is written on the sheet is kept at once; what is only handled, when the hand rests or the page goes.
   const keep = useCallback(
     (next: Kept) => {
+      const written = next.events !== now.current.events || next.call !== now.current.call;
       now.current = next;
       setKept(next);
-      try {
-        localStorage.setItem(key, JSON.stringify(next));
-      } catch {
-        setFault(
-          'This device could not keep it: its storage is full or switched off. Work on without leaving the page.',
-        );
-      }
+      if (written) put();
+      else waiting.current ??= setTimeout(put, REST_MS);
     },
-    [key],
+    [put],
   );
-  const state = useMemo(() => stateFrom(kept.events), [kept.events]);
-  const job = useJobView(now, keep, state, person);
+  useEffect(() => {
+    const going = () => {
+      if (waiting.current) put();
+    };
+    addEventListener('pagehide', going);
+    return () => {
+      removeEventListener('pagehide', going);
+      going();
+    };
+  }, [put]);
+  const [fold] = useState(folder);
+  const state = useMemo(() => fold(kept.events, NONE), [fold, kept.events]);
+  const job = useJobView(now, keep, fold, state, person);
   const bench = useBench(which, now, keep, setFault);
   const anew = useCallback(() => {
     keep(begun(which.rig, person));
@@ -74,13 +98,19 @@ const begun = (rig: Rig, person: Person): Kept => {
 type Now = { current: Kept };
 
 /** The sheet as its page takes it. */
-function useJobView(now: Now, keep: (next: Kept) => void, state: JobState | null, person: Person): JobView {
+function useJobView(
+  now: Now,
+  keep: (next: Kept) => void,
+  fold: ReturnType<typeof folder>,
+  state: JobState | null,
+  person: Person,
+): JobView {
   return useMemo(() => {
     const id = now.current.events[0]?.jobId ?? '';
     const make = <T extends EventType>(type: T, data: EventDataOf<T>) => makeEvent(person, id, type, data);
     const act = async <T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null> => {
       if (type === 'sheet.signed') return 'Practice is never signed: say what you make of it instead.';
-      const before = stateFrom(now.current.events);
+      const before = fold(now.current.events, NONE);
       const event = make(type, data);
       const taken = take(before, event);
       if ('refusal' in taken) return taken.refusal;
@@ -105,7 +135,7 @@ function useJobView(now: Now, keep: (next: Kept) => void, state: JobState | null
           return 'refusal' in taken ? then : taken.state;
         }, state),
     };
-  }, [now, keep, state, person]);
+  }, [now, keep, fold, state, person]);
 }
 
 /** The bench under the hands: here where it is one’s own, on the server where it is the class’s. */
