@@ -71,7 +71,12 @@ export class RigHand {
     if ((await page.locator('[data-rock]').count()) > 0) {
       const before = await digits.textContent();
       await page.locator('[data-rock]').click();
-      await page.waitForFunction((b) => document.querySelector('[data-digits]')?.textContent !== b, before);
+      // One that stood square already shows the same once more.
+      await page
+        .waitForFunction((b) => document.querySelector('[data-digits]')?.textContent !== b, before, {
+          timeout: 1000,
+        })
+        .catch(() => undefined);
       raw = ((await digits.textContent()) ?? '').trim();
     } else if ((await page.locator('[data-push]').count()) > 0) raw = await this.feel();
     else raw = ((await digits.textContent()) ?? '').trim();
