@@ -8,6 +8,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { TextField } from '../ui/TextField.tsx';
 import { usePracticePaper } from './use-paper.ts';
 
 /** A seed nobody knows beforehand. */
@@ -23,8 +24,16 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
   const { person } = useSession();
   const go = useNavigate();
   const [difficulty, setDifficulty] = useState<Difficulty>('one');
-  const teaches = person?.role === 'lead' || person?.role === 'instructor';
   const base = guest ? '/try' : '/practice/bench';
+  const [number, setNumber] = useState('');
+  const [fault, setFault] = useState<string | undefined>(undefined);
+  const sit = (rig: string) => {
+    const typed = number.trim();
+    if (typed !== '' && !/^\d{1,9}$/.test(typed))
+      return setFault('A number like 123, or nothing: then it is a bench nobody has had.');
+    void go(`${base}/${rig}?difficulty=${difficulty}&seed=${typed === '' ? freshSeed() : Number(typed)}`);
+  };
+  const teaches = person?.role === 'lead' || person?.role === 'instructor';
   return (
     <Page
       title="Practice: benches"
@@ -45,6 +54,18 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
       {!guest && <ClassBenches />}
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-rule pb-2 pt-4">
         <h2 className="m-0 flex-1 text-2xl">Sit down at a bench</h2>
+        <div className="w-64">
+          <TextField
+            label="Its number, or nothing"
+            inputMode="numeric"
+            value={number}
+            fault={fault}
+            onText={(t) => {
+              setNumber(t);
+              setFault(undefined);
+            }}
+          />
+        </div>
         <div className="w-72">
           <Choice
             label="How it is laid out"
@@ -59,7 +80,7 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
           <li key={r.id} className="border-b border-faint">
             <button
               type="button"
-              onClick={() => void go(`${base}/${r.id}?difficulty=${difficulty}&seed=${freshSeed()}`)}
+              onClick={() => sit(r.id)}
               className="grid min-h-16 w-full gap-0.5 py-2 text-left hover:bg-shade"
               data-bench={r.id}
             >

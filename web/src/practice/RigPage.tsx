@@ -164,9 +164,7 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
 const saidOf = (w: Which): string =>
   w.set
     ? 'A bench of the class.'
-    : w.difficulty === 'sound'
-      ? `${DIFFICULTIES.sound}: for the order of work.`
-      : '';
+    : `No. ${w.seed}.${w.difficulty === 'sound' ? ` ${DIFFICULTIES.sound}: for the order of work.` : ''}`;
 
 /** What this device can say itself: of a bench of one’s own that was called. */
 function localDebrief(

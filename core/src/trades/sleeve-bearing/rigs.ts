@@ -1,7 +1,7 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
 import { feltKey, finalKey } from './drive-up.ts';
-import { setup as byFeelers } from './example.ts';
+import { setup as byFeelers, example } from './example.ts';
 import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
 
@@ -11,18 +11,9 @@ const TAKEN_UP = 0.78;
 
 const onFeelers: SleeveSetup = { ...byFeelers, ...BENCH };
 const onPump: SleeveSetup = {
-  ...byFeelers,
+  ...(example.setups['by hydraulic nut'] ?? byFeelers),
   ...BENCH,
   position: 'Bearing with its hydraulic nut',
-  driveUp: { school: 'hydraulic', twoNuts: true, indicator: 'away' },
-  maker: {
-    startPressureMpa: 2.5,
-    sheetAreaMm2: 12_000,
-    nutAreaMm2: 10_000,
-    driveUpMinMm: 0.6,
-    driveUpMaxMm: 0.75,
-    abortPressureMpa: 30,
-  },
 };
 
 const GAPS = /^set|^deg|^final/;
