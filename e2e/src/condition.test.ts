@@ -8,6 +8,7 @@ import { type Plant, signIn } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { drawn, still } from './still.ts';
 import { openSurvey, pair, sweepStation } from './survey-hand.ts';
+import { unsaid } from './unsaid.ts';
 
 let plant: Plant;
 beforeAll(async () => {
@@ -361,6 +362,7 @@ describe('every measure’s sheet', () => {
           // At night only the inks are others.
           const rule = theme === 'night' ? 'color-contrast' : undefined;
           found.push(...(await violations(page, rule)).map((v) => `${id} step ${i}, ${theme}: ${v}`));
+          found.push(...(await unsaid(page)).map((u) => `${id} step ${i} says ${u}`));
         }
       }
       for (const size of [

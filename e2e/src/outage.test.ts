@@ -4,6 +4,7 @@ import { violations } from './axe.ts';
 import type { Plant } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
 import { drawn, still } from './still.ts';
+import { unsaid } from './unsaid.ts';
 
 let plant: Plant;
 beforeAll(async () => {
@@ -230,6 +231,7 @@ describe('an outage', () => {
         await still(page);
         const rule = theme === 'night' ? 'color-contrast' : undefined;
         found.push(...(await violations(page, rule)).map((v) => `${part}, ${theme}: ${v}`));
+        found.push(...(await unsaid(page)).map((u) => `${part} says ${u}`));
       }
     }
     for (const size of [

@@ -6,6 +6,7 @@ import { type Plant, signIn } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { drawn, still } from './still.ts';
+import { unsaid } from './unsaid.ts';
 
 let plant: Plant;
 beforeAll(async () => {
@@ -68,6 +69,7 @@ describe('every view', () => {
         await page.locator('main').waitFor();
         await still(page);
         found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
+        found.push(...(await unsaid(page)).map((u) => `${name} says ${u}`));
         // The other light in place, by its key; the next view begins in it.
         theme = theme === 'day' ? 'night' : 'day';
         await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

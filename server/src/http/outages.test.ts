@@ -68,6 +68,9 @@ describe('an outage', () => {
     const { id, version } = known.told;
     const csv = await (await fetched(`/api/outages/${id}/kit.csv`)).text();
     expect(Papa.parse(csv).data.length).toBeGreaterThan(3);
+    // Sizes are said, as everywhere.
+    expect(csv).not.toMatch(/[⟦⟧]/);
+    expect(csv).toMatch(/gaskets,0\.120 mm/);
     const line = kitOf(known.told.outage, known.setups).rows.map(kitRowKey);
     const [a, b] = line as [string, string];
     const tick = (who: Caller, row: string, laid: boolean) =>

@@ -4,6 +4,7 @@ import { check } from '@fulcrant/core/judgement/sentences';
 import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
 import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
 import { networkOf } from '@fulcrant/core/planning/tasks';
+import { say } from '@fulcrant/core/quantities/say';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
 import { boolean, number, object, string } from 'yup';
@@ -193,7 +194,7 @@ export const outages: Route[] = [
       ctx.body = Papa.unparse(
         rows.map(({ group, item, count, unit, jobs }) => ({
           group,
-          item,
+          item: say(item, 'mm'),
           count,
           unit,
           for: jobs.map((j) => `${j.job.machine}, ${j.job.position}`).join('; '),

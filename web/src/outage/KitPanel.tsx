@@ -9,6 +9,7 @@ import { faultsOf } from '../data/asked.ts';
 import { useInstruments } from '../data/job.ts';
 import { layOut, type OutageKnown } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
+import { useSay } from '../ui/settings.tsx';
 
 const GROUP: Record<string, string> = {
   bearings: 'Bearings',
@@ -40,6 +41,7 @@ export function KitPanel({
   const client = useQueryClient();
   const { person } = useSession();
   const mayTick = person?.role === 'lead' || person?.role === 'fitter';
+  const say = useSay();
   const [fault, setFault] = useState<string | null>(null);
   const tick = async (row: string) => {
     setFault(null);
@@ -80,7 +82,7 @@ export function KitPanel({
                   <button
                     type="button"
                     aria-pressed={laid[name] !== undefined}
-                    aria-label={`Laid out: ${r.item}`}
+                    aria-label={`Laid out: ${say(r.item)}`}
                     onClick={() => void tick(name)}
                     disabled={!mayTick}
                     className="grid min-h-12 w-12 place-items-center border border-ink font-label text-lg aria-pressed:bg-ink aria-pressed:text-paper"
@@ -90,7 +92,7 @@ export function KitPanel({
                 </td>
                 <td className="py-2 pr-3 text-muted">{GROUP[r.group] ?? r.group}</td>
                 <td className="py-2 pr-3 font-label text-lg font-semibold">
-                  {r.item}
+                  {say(r.item)}
                   {laid[name] !== undefined && (
                     <span className="block text-sm font-normal text-muted">laid out by {laid[name]}</span>
                   )}

@@ -27,7 +27,7 @@ export function ToolsPart({ draft, set, zone }: PartProps) {
             <Choice
               label={`Tool ${i + 1}`}
               value={t.name}
-              options={[t.name, ...free].map((n) => [n, n] as const)}
+              options={[t.name, ...free.filter((n) => n !== t.name)].map((n) => [n, n] as const)}
               onChange={(name) => one(i, { name })}
             />
             <Typed

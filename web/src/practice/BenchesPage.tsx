@@ -7,6 +7,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Fault } from '../ui/controls.tsx';
+import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { usePracticePaper } from './use-paper.ts';
@@ -67,12 +68,14 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
           />
         </div>
         <div className="w-72">
-          <Choice
-            label="How it is laid out"
-            value={difficulty}
-            options={WAYS_OF_OWN}
-            onChange={setDifficulty}
-          />
+          <Named name="How it is laid out">
+            <Choice
+              label="How it is laid out"
+              value={difficulty}
+              options={WAYS_OF_OWN}
+              onChange={setDifficulty}
+            />
+          </Named>
         </div>
       </div>
       <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label="Benches">

@@ -20,7 +20,10 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
           <p className="m-0 flex items-baseline gap-4">
             <span className="figures text-6xl">{debrief.score}</span>
             <span className="text-muted">
-              of 100, in {debrief.minutes} {debrief.minutes === 1 ? 'minute' : 'minutes'}
+              of 100, in{' '}
+              {debrief.minutes === 0
+                ? 'under a minute'
+                : `${debrief.minutes} ${debrief.minutes === 1 ? 'minute' : 'minutes'}`}
             </span>
           </p>
           <dl className="m-0 mt-3 grid gap-2">

@@ -12,6 +12,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { usePracticePaper } from './use-paper.ts';
@@ -53,12 +54,14 @@ export function LogPage() {
         <h2 className="m-0 flex-1 text-2xl">{teaches ? 'Log' : `Practice log of ${person?.name ?? ''}`}</h2>
         {teaches && told && (
           <div className="w-56 no-print">
-            <Choice
-              label="Whose log"
-              value={whose}
-              options={[['all', 'of all'], ...told.people.map((p) => [p.name, p.name] as const)]}
-              onChange={setWhose}
-            />
+            <Named name="Whose log">
+              <Choice
+                label="Whose log"
+                value={whose}
+                options={[['all', 'of all'], ...told.people.map((p) => [p.name, p.name] as const)]}
+                onChange={setWhose}
+              />
+            </Named>
           </div>
         )}
         <Button weight="bare" className="no-print" onClick={() => window.print()}>
@@ -181,14 +184,18 @@ function SetForm() {
   return (
     <form aria-label="Set a bench" onSubmit={(e) => void submit(e)} className="grid content-start gap-3">
       <h2 className="m-0 border-b border-rule pb-1 text-2xl">Set a bench</h2>
-      <Choice label="Bench" value={rig} options={allRigs().map((r) => [r.id, r.name])} onChange={setRig} />
+      <Named name="Bench">
+        <Choice label="Bench" value={rig} options={allRigs().map((r) => [r.id, r.name])} onChange={setRig} />
+      </Named>
       {faults.rig && <Fault>{faults.rig}</Fault>}
-      <Choice
-        label="Laid out"
-        value={difficulty}
-        options={DIFFICULTY_IDS.map((d) => [d, DIFFICULTIES[d]])}
-        onChange={setDifficulty}
-      />
+      <Named name="Laid out">
+        <Choice
+          label="Laid out"
+          value={difficulty}
+          options={DIFFICULTY_IDS.map((d) => [d, DIFFICULTIES[d]])}
+          onChange={setDifficulty}
+        />
+      </Named>
       <TextField
         label="Its number, the same for all; nothing: each their own"
         inputMode="numeric"
@@ -250,14 +257,18 @@ function SignForm({ people }: { people: PracticeTold['people'] }) {
       className="grid content-start gap-3"
     >
       <h2 className="m-0 border-b border-rule pb-1 text-2xl">Sign a competence</h2>
-      <Choice label="Who" value={who} options={people.map((p) => [p.id, p.name])} onChange={setWho} />
+      <Named name="Who">
+        <Choice label="Who" value={who} options={people.map((p) => [p.id, p.name])} onChange={setWho} />
+      </Named>
       {faults.person && <Fault>{faults.person}</Fault>}
-      <Choice
-        label="Trade"
-        value={trade}
-        options={allTrades().map((t) => [t.id, t.words.offer[0]] as const)}
-        onChange={setTrade}
-      />
+      <Named name="Trade">
+        <Choice
+          label="Trade"
+          value={trade}
+          options={allTrades().map((t) => [t.id, t.words.offer[0]] as const)}
+          onChange={setTrade}
+        />
+      </Named>
       {faults.trade && <Fault>{faults.trade}</Fault>}
       <TextField
         label="To be renewed by"

@@ -4,7 +4,7 @@ import { type Call, type Debrief, debrief } from '@fulcrant/core/practice/debrie
 import { PRACTICE_GAUGES } from '@fulcrant/core/practice/gauges';
 import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { faultsOf } from '../data/asked.ts';
 import { handIn } from '../data/benches.ts';
@@ -95,6 +95,10 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
     () => ({ rig: which.rig, seen, looked, nutDeg, busy, onAct: handle, onCall: () => setCalling(true) }),
     [which.rig, seen, looked, nutDeg, busy, handle],
   );
+  // The debrief is read from its top, wherever the sheet was.
+  useEffect(() => {
+    if (told) scrollTo(0, 0);
+  }, [told]);
   if (told)
     return (
       <Page

@@ -33,7 +33,7 @@ export function Choice<V extends string>({
         <Select.Content
           position="popper"
           sideOffset={2}
-          className="z-50 max-h-[60dvh] min-w-[var(--radix-select-trigger-width)] overflow-auto border-2 border-rule bg-paper text-ink"
+          className="z-50 max-h-[min(60dvh,var(--radix-select-content-available-height))] min-w-[var(--radix-select-trigger-width)] overflow-auto border-2 border-rule bg-paper text-ink"
         >
           <Select.Viewport>
             {options.map(([v, words]) => (

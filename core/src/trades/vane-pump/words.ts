@@ -67,12 +67,10 @@ export const words: TradeWords<VanePumpSetup> = {
   comes: 'shut',
   torqueNm: (setup) => largest(setup.headNm, setup.capNm),
   kit: (setup) =>
-    thicknessesOf(setup).map((t, i) => ({
-      group: 'shims',
-      item: len(t, 2),
-      count: sparesOf(setup)[i] ?? 0,
-      unit: 'piece',
-    })),
+    thicknessesOf(setup).flatMap((t, i) => {
+      const count = sparesOf(setup)[i] ?? 0;
+      return count > 0 ? [{ group: 'shims' as const, item: len(t, 2), count, unit: 'piece' as const }] : [];
+    }),
   tasks: [
     {
       id: 'side1',
