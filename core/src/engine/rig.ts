@@ -48,7 +48,7 @@ export type RigFault = {
 /** What looks wrong at a question, and is not. */
 export type Lookalike = { step: string; item: string; says: string; because: string };
 
-/** Where the tool stands, and how far nut and pump are. */
+/** Where the tool stands, and how far nut and pump are; the angle is NaN where what is written names it. */
 export type At = { step: string; key: string; nutDeg: number; strokes: number };
 
 /** The bench as it truly is. What it does not say of a place is as the book’s example has it. */
@@ -61,6 +61,8 @@ export type Physics = {
   looseMm?: number;
   /** The nut: how far a blow turns it, degrees, least and most; what it has turned lies in `nutDeg`. */
   blow?: readonly [number, number];
+  /** How far the nut creeps on by itself after a blow, degrees, at the most: its angle is looked at again before it is written. */
+  creepDeg?: number;
   /** The pump: pressure and travel after so many strokes. */
   pump?(strokes: number): { mpa: number; mm: number };
 };
@@ -77,8 +79,8 @@ export type Rig<S extends Setup = Setup> = {
   faults: readonly RigFault[];
   looks: readonly Lookalike[];
   lay(chance: Chance, faults: ReadonlySet<string>): Physics;
-  /** What its hand moves beside the gauges. */
-  moves?: 'nut' | 'pump';
+  /** What its hand moves beside the gauges, and at which step. */
+  moves?: { by: 'nut' | 'pump'; step: string };
   /** Where a reading is written that the sheet asks for at one nut angle and the nut stands at another. */
   keyAt?(key: string, nutDeg: number): string;
   /** How far the nut is to be, degrees, or how many strokes are to be given, before this place is read. */

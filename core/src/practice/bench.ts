@@ -61,6 +61,7 @@ export class Bench {
   private tilt = 0;
   private given = 0;
   private strokes = 0;
+  private creeps = 0;
   private readonly taps = new Map<string, number[]>();
   nutDeg = 0;
 
@@ -68,8 +69,11 @@ export class Bench {
     this.chance = randomFrom(laid.seed * 17 + 3);
   }
 
-  /** What a perfect gauge would read here; NaN where there is nothing to read. */
-  trueAt(step: string, key: string, nutDeg = this.nutDeg): number {
+  /**
+   * What a perfect gauge would read at a place as it is written; NaN where there is nothing to read.
+   * @param nutDeg where the nut really stands, for a place that names where it should
+   */
+  trueAt(step: string, key: string, nutDeg = Number.NaN): number {
     return this.laid.physics.at?.({ step, key, nutDeg, strokes: this.strokes }) ?? this.laid.book(step, key);
   }
 
@@ -79,6 +83,11 @@ export class Bench {
   }
 
   do(a: Action): Shown {
+    // The nut has crept on by the time the hand does anything else.
+    if (a.do !== 'blow' && this.creeps > 0) {
+      this.nutDeg += this.creeps;
+      this.creeps = 0;
+    }
     switch (a.do) {
       case 'look':
         return { kind: 'seen', text: this.seen(a.step, a.item) };
@@ -99,6 +108,7 @@ export class Bench {
       case 'blow': {
         const [least, most] = this.laid.physics.blow ?? [0, 0];
         this.nutDeg += Math.round(between(this.chance, least, most));
+        this.creeps = Math.round(this.chance() * (this.laid.physics.creepDeg ?? 0));
         this.squared = false;
         this.tilt = either(this.chance, this.laid.physics.tiltMm ?? 0);
         return { kind: 'nut', deg: this.nutDeg };
@@ -152,7 +162,7 @@ export class Bench {
   }
 
   private value(): number {
-    return this.where ? this.trueAt(this.where.step, this.where.key) : Number.NaN;
+    return this.where ? this.trueAt(this.where.step, this.where.key, this.nutDeg) : Number.NaN;
   }
 
   private show(): Shown {

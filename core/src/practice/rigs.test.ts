@@ -163,6 +163,23 @@ describe('what the hand feels', () => {
     const each = turned.map((d, i) => d - (turned[i - 1] ?? 0));
     expect(new Set(each).size).toBeGreaterThan(1);
     expect(bench.trueAt('driveup', `deg${turned[4]}/A/1`)).toBeLessThan(bench.trueAt('driveup', 'deg0/A/1'));
+    // It creeps on after a blow, never back: where it stands is looked at again before it is written.
+    const crept = Array.from({ length: 30 }, (_, seed) => {
+      const b = new Bench(layOut(rig('sleeve'), seed + 1, 'sound'));
+      const at = b.do({ do: 'blow' });
+      b.do({ do: 'square' });
+      return b.nutDeg - (at.kind === 'nut' ? at.deg : 0);
+    });
+    expect(Math.min(...crept)).toBeGreaterThanOrEqual(0);
+    expect(Math.max(...crept)).toBeLessThanOrEqual(3);
+    expect(crept.some((c) => c > 0)).toBe(true);
+    // Felt where the nut really stands, not where the sheet says it does.
+    bench.do({ do: 'at', step: 'driveup', key: 'deg0/A/1', kind: 'feeler' });
+    bench.do({ do: 'square' });
+    const thick = bench.do({ do: 'blade', mm: 0.09 });
+    expect(thick.kind === 'feel' && thick.feel).toBe('will not');
+    const snug = bench.trueAt('driveup', 'deg0/A/1');
+    expect(forceOf(0.09, snug)).toBeLessThan(1);
     const pumped = (laid: ReturnType<typeof layOut>) => {
       const b = new Bench(laid);
       for (let i = 0; i < 10; i++) b.do({ do: 'stroke' });
@@ -231,9 +248,9 @@ describe('the truth', () => {
     expect(gland.tilt?.spreadMm).toBeCloseTo(0.3, 6);
   });
 
-  it('lies within the stated doubt of what is made of real readings', () => {
+  it('lies within the stated doubt of what is made of real readings', { timeout: 60_000 }, () => {
     let [within, all] = [0, 0];
-    for (let seed = 1; seed <= 60; seed++) {
+    for (let seed = 1; seed <= 40; seed++) {
       const laid = layOut(rig('shaft'), seed, 'one');
       if (!laid.faults.has('bent') && !laid.faults.has('off-centre')) continue;
       const [real, perfect] = [sheet(laid, false)<Runout>('runout'), sheet(laid, true)<Runout>('runout')];
@@ -252,7 +269,7 @@ describe('the truth', () => {
       all++;
       if (Math.abs((felt.benchMm ?? 0) - (truth.benchMm ?? 0)) <= (felt.expandedMm ?? 0)) within++;
     }
-    expect(all).toBeGreaterThan(40);
+    expect(all).toBeGreaterThan(25);
     expect(within / all).toBeGreaterThanOrEqual(0.9);
   });
 });
@@ -263,7 +280,7 @@ describe('the mark', () => {
     { timeout: 60_000 },
     (id) => {
       for (const difficulty of DIFFICULTY_IDS)
-        for (let seed = 1; seed <= 4; seed++) {
+        for (let seed = 1; seed <= 2; seed++) {
           const laid = layOut(rig(id), seed, difficulty);
           const of = (hand: typeof careful) => debrief(laid, hand(laid));
           const [a, b, c] = [of(careful), of(careless), of(atRandom)];

@@ -13,7 +13,7 @@ beforeAll(async () => {
 afterAll(() => house?.close());
 
 /** So many in the test command; a long trial says how many more. */
-const TRIES = Number(process.env.FULCRANT_TRIES ?? 500);
+const TRIES = Number(process.env.FULCRANT_TRIES ?? 300);
 /** Signing in and out have limits and ends of their own; a stream has none. */
 const ASIDE = ['post /api/session', 'delete /api/session', 'get /api/feed/:device'];
 const routes = ROUTES.filter((r) => !ASIDE.includes(`${r.method} ${r.path}`));

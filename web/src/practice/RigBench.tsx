@@ -43,7 +43,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
   const items = open
     ? answered(state, step).filter((a) => !isSettled(a.answer) || looked[`${step.id}/${a.item.id}`])
     : [];
-  const moves = place && rig.until === step.id ? rig.moves : undefined;
+  const moves = place && rig.moves?.step === step.id ? rig.moves.by : undefined;
   return (
     <section aria-label="At the bench" className="border border-brass px-3 py-2" data-rig={rig.id}>
       <p className="kicker m-0 text-brass">Practice · {rig.name}</p>
@@ -105,7 +105,9 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
               {say(place.label)}
             </Button>
           )}
-          {here && kind === 'feeler' && <Blades busy={busy} squares={rig.moves === 'nut'} onAct={onAct} />}
+          {here && kind === 'feeler' && (
+            <Blades busy={busy} squares={rig.moves?.by === 'nut'} onAct={onAct} />
+          )}
           {here && kind === 'dial' && (
             <Button disabled={busy} className="w-full" onClick={() => void onAct({ do: 'tap' })} data-tap>
               Tap the dial

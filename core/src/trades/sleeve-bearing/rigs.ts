@@ -30,7 +30,7 @@ const sleeve = defineRig<SleeveSetup>({
   says: 'A spherical roller bearing, its adapter sleeve, a seat of 90, blades, a spanner and a hammer.',
   setup: onFeelers,
   until: 'driveup',
-  moves: 'nut',
+  moves: { by: 'nut', step: 'driveup' },
   faults: [
     {
       id: 'burr',
@@ -100,6 +100,7 @@ const sleeve = defineRig<SleeveSetup>({
     return {
       tiltMm: 0.03,
       blow: [9, 16],
+      creepDeg: 3,
       at({ step, key, nutDeg }) {
         if (step === 'shaft') {
           const deg = Number(key.split('/')[1] ?? 0);
@@ -107,7 +108,8 @@ const sleeve = defineRig<SleeveSetup>({
         }
         if (!GAPS.test(key)) return undefined;
         const felt = feltKey.read(key);
-        const turned = felt ? felt.deg : finalKey.read(key) ? nutDeg + 3 : 0;
+        const stands = Number.isFinite(nutDeg) ? nutDeg : (felt?.deg ?? 0);
+        const turned = felt || finalKey.read(key) ? stands : 0;
         return gap(turned, rowOf(key));
       },
     };
@@ -130,8 +132,8 @@ const hydraulic = defineRig<SleeveSetup>({
   name: 'Bearing with a hydraulic nut',
   says: 'The nut coupled to its pump, a dial on the face that moves, a second nut behind.',
   setup: onPump,
-  until: 'driveup',
-  moves: 'pump',
+  until: 'release',
+  moves: { by: 'pump', step: 'driveup' },
   faults: [
     {
       id: 'other-nut',
@@ -139,6 +141,18 @@ const hydraulic = defineRig<SleeveSetup>({
       step: 'driveup',
       sign: (_state, { pump }) => pump.mpa >= 30 && pump.mm < 0.4,
       because: 'The pressure climbs and the face stands still: the ring is pressed against the other nut.',
+    },
+    {
+      id: 'oil',
+      name: 'Oil is trapped in the nut',
+      step: 'release',
+      seen: {
+        step: 'release',
+        item: 'returned',
+        says: 'The gauge shows nothing, and yet the piston still stands out by a finger’s breadth.',
+      },
+      because:
+        'Oil that did not run back holds the nut off the ring: it cannot be snugged, and what is locked then comes loose.',
     },
     {
       id: 'air',
