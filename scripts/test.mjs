@@ -35,8 +35,8 @@ async function checkBy(checks) {
   await Promise.all([hand(), hand()]);
 }
 
-/** Vitest projects; every test counts. @param {string} name @param {string[]} projects @param {string[]} more */
-function tests(name, projects, more = []) {
+/** Vitest projects; every test counts. @param {string} name @param {string[]} projects */
+function tests(name, projects) {
   const report = `.tmp/${name}.json`;
   mkdirSync('.tmp', { recursive: true });
   rmSync(report, { force: true });
@@ -45,7 +45,6 @@ function tests(name, projects, more = []) {
     [
       'run',
       ...projects.flatMap((p) => ['--project', p]),
-      ...more,
       '--reporter=default',
       '--reporter=json',
       `--outputFile.json=${report}`,
@@ -71,8 +70,7 @@ await checkBy([
 ]);
 await buildAll();
 tests('units', ['core', 'web', 'cli', 'coverage', 'server']);
-// A browser waits now and then: three share two cores better than two.
-tests('e2e', ['e2e'], ['--maxWorkers', '3']);
+tests('e2e', ['e2e']);
 
 /** Processes a test run left behind: databases of test folders, browsers and servers that are its children. */
 function leftBehind() {

@@ -183,8 +183,8 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
   await page.mouse.move(middle.x + 110 * scale, middle.y, { steps: 6 });
   await page.mouse.move(middle.x, middle.y + 110 * scale, { steps: 6 });
   await page.mouse.up();
-  expect(Number(await field.inputValue())).toBeGreaterThan(175);
-  expect(Number(await field.inputValue())).toBeLessThan(185);
+  // The end of the way is drawn a frame later on a busy machine.
+  await expect.poll(async () => Math.abs(Number(await field.inputValue()) - 180)).toBeLessThan(5);
   await hand.read('angles', '210');
   await hand.last('angles', '210');
   await hand.on();
