@@ -23,7 +23,9 @@ export type Action =
   /** A stroke of the pump. */
   | { do: 'stroke' }
   /** A pull at the wrench, steady or jerked. */
-  | { do: 'pull'; jerk: boolean };
+  | { do: 'pull'; jerk: boolean }
+  /** What was driven up is taken off again: nut and pump begin anew. */
+  | { do: 'off' };
 
 export const FEELS = ['goes', 'snug', 'will not'] as const;
 export type Feel = (typeof FEELS)[number];
@@ -120,6 +122,10 @@ export class Bench {
       }
       case 'pull':
         return { kind: 'click', jerked: a.jerk };
+      case 'off':
+        this.nutDeg = 0;
+        this.strokes = 0;
+        return { kind: 'done', text: 'It is off, and the nut back where it began.' };
     }
   }
 

@@ -25,6 +25,7 @@ const SHAPES: Record<Action['do'], Schema> = {
   blow: object({ do: word() }).noUnknown(),
   stroke: object({ do: word() }).noUnknown(),
   pull: object({ do: word(), jerk: boolean().required() }).noUnknown(),
+  off: object({ do: word() }).noUnknown(),
 };
 const actionSchema = lazy((v: unknown) => {
   const what = (v as { do?: unknown } | null)?.do;
@@ -47,16 +48,21 @@ const rigId = () =>
     .test('rig', 'There is no such bench.', (v) => v === undefined || rigOf(v) !== undefined);
 const difficulty = () => string().oneOf(DIFFICULTY_IDS).required();
 
-/** What was done at a bench and made of it, handed in: a set of a class by its id, or a bench of one’s own by its seed. */
+/** What was done at a bench and made of it, handed in: a set of a class by its id, or a bench of one’s own by how and from what number it was laid out. */
 export const handedInSchema = object({
   set: string().length(36).notRequired(),
-  rig: rigId(),
-  difficulty: difficulty(),
-  seed: number()
-    .integer()
-    .min(0)
-    .max(2 ** 31)
-    .required(),
+  own: object({
+    rig: rigId(),
+    difficulty: difficulty(),
+    seed: number()
+      .integer()
+      .min(0)
+      .max(2 ** 31)
+      .required(),
+  })
+    .noUnknown()
+    .notRequired()
+    .default(undefined),
   events: array(eventSchema as unknown as Schema)
     .max(ENTRIES_MOST)
     .required(),
@@ -73,7 +79,9 @@ export const handedInSchema = object({
   })
     .noUnknown()
     .required(),
-}).noUnknown();
+})
+  .noUnknown()
+  .test('which', 'Which bench?', (v) => !v || (v.set == null) !== (v.own == null));
 export type HandedIn = InferType<typeof handedInSchema>;
 
 /** A bench set for a class: by its number the same for all, or each with a seed of their own. */
@@ -115,12 +123,13 @@ export type CompetenceAsked = InferType<typeof competenceSchema>;
 export type SetTold = {
   id: string;
   rig: string;
-  difficulty: Difficulty;
+  /** Told to who teaches alone: how it is laid out is part of its truth. */
+  difficulty?: Difficulty;
   each: boolean;
   says: string;
   by: string;
   at: string;
-  /** Whose marks stand, the best of each. */
+  /** Who handed it in, once each: afterwards its truth is known. */
   marks: Array<{ person: string; score: number; at: string }>;
 };
 export type ResultLine = {

@@ -56,14 +56,23 @@ export function careOf(
   return events.flatMap((e, i) => {
     if (e.type !== 'reading.taken' || !WANT_CARE.includes(e.data.instrument.kind)) return [];
     const { step, place, instrument } = e.data;
-    const done = handledBefore(log, i, step, place);
+    const done = handledBefore(events, log, i, step, place);
     return [{ step, place, why: careless(instrument.kind, done, (laid.physics.tiltMm ?? 0) > 0) }];
   });
 }
 
-/** What was done with the tool at its place before a reading was written. */
-function handledBefore(log: readonly Logged[], event: number, step: string, place: string): Action[] {
-  const before = log.filter((l) => l.after <= event);
+/** What was done with the tool at its place for a reading: what was done for an earlier one there, mended or measured again since, is not. */
+function handledBefore(
+  events: readonly JobEvent[],
+  log: readonly Logged[],
+  event: number,
+  step: string,
+  place: string,
+): Action[] {
+  const earlier = events.findLastIndex(
+    (e, i) => i < event && e.type === 'reading.taken' && e.data.step === step && e.data.place === place,
+  );
+  const before = log.filter((l) => l.after <= event && l.after > earlier);
   const from = before.findLastIndex(({ action: a }) => a.do === 'at' && a.step === step && a.key === place);
   return from < 0 ? [] : before.slice(from).map((l) => l.action);
 }

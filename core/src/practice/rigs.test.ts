@@ -315,6 +315,36 @@ describe('the mark', () => {
     expect(alarm.score).toBeLessThan(debrief(sound, well).score);
   });
 
+  it('a reading mended is handled anew, or it is said; what is taken off begins with its nut and pump where they were', () => {
+    const laid = layOut(rig('seat'), 5, 'sound');
+    const { events, log, call } = careful(laid);
+    const at = events.findIndex((e) => e.type === 'reading.taken');
+    const first = events[at] as Extract<JobEvent, { type: 'reading.taken' }>;
+    const last = events.at(-1) as JobEvent;
+    const id = (n: number) => `018f0000-0000-7000-8000-0000000f000${n}`;
+    const mended = [
+      ...events.slice(0, at + 1),
+      { ...last, id: id(1), type: 'reading.withdrawn', data: { reading: first.id, reason: 'misread it' } },
+      { ...first, id: id(2) },
+    ] as JobEvent[];
+    const careful1 = log.filter((l) => l.after <= at);
+    const blind = debrief(laid, { events: mended, log: careful1, call });
+    expect(blind.points.some((p) => /without bringing/.test(p.says))).toBe(true);
+    const again = log
+      .filter((l) => l.after === at && l.action.do !== 'look')
+      .map((l) => ({ ...l, after: at + 2 }));
+    const told = debrief(laid, { events: mended, log: [...careful1, ...again], call });
+    expect(told.points.some((p) => /without bringing/.test(p.says))).toBe(false);
+    const bench = new Bench(layOut(rig('sleeve'), 8, 'sound'));
+    for (let i = 0; i < 4; i++) bench.do({ do: 'blow' });
+    bench.do({ do: 'off' });
+    expect(bench.nutDeg).toBe(0);
+    const pump = new Bench(layOut(rig('hydraulic-nut'), 8, 'sound'));
+    pump.do({ do: 'stroke' });
+    pump.do({ do: 'off' });
+    expect(pump.handled.pump).toMatchObject({ strokes: 0, mm: 0 });
+  });
+
   it('a right call without looking is luck, and counts half; a jerked wrench and a reading nobody took are said', () => {
     const laid = layOut(rig('gland'), 5, 'sound');
     const well = careful(laid);

@@ -29,7 +29,6 @@ describe('benches of a class', () => {
     expect(set).toEqual({
       id,
       rig: 'shaft',
-      difficulty: 'one',
       each: true,
       says: 'before the stop',
       by: 'Imke',
@@ -61,9 +60,6 @@ describe('benches of a class', () => {
     const laid = layOut(rig('seat'), 12, 'one');
     const hand = (attempt: ReturnType<typeof careful>) => ({
       set: id,
-      rig: 'seat',
-      difficulty: 'sound',
-      seed: 0,
       ...attempt,
       call: { fit: attempt.call.fit, faults: [...attempt.call.faults] },
     });
@@ -85,6 +81,12 @@ describe('benches of a class', () => {
       all.sets.find((s: { id: string }) => s.id === id).marks.map((m: { person: string }) => m.person),
     ).toEqual(['Asta', 'Bram']);
     expect(all.people.length).toBeGreaterThan(3);
+    // Once each: afterwards the truth is known.
+    const again = await bram('POST', '/api/practice/results', hand(careful(laid)));
+    expect(again.status).toBe(409);
+    expect(again.body.title).toMatch(/already/);
+    // How it is laid out is told to who teaches alone.
+    expect(mine.sets.every((x: object) => !('difficulty' in x))).toBe(true);
     // Looked at again, by whose it is and by who teaches.
     expect((await asta('GET', `/api/practice/results/${well.body.id}`)).body.debrief).toEqual(
       well.body.debrief,
@@ -100,30 +102,43 @@ describe('benches of a class', () => {
   it('what could not have been written at that bench is refused with the reason, and signing with it', async () => {
     const laid = layOut(rig('gland'), 3, 'sound');
     const attempt = careful(laid);
-    const of = (events: unknown[], more: object = {}) => ({
-      rig: 'gland',
-      difficulty: 'sound',
-      seed: 3,
+    const of = (events: unknown[], id = 'gland') => ({
+      own: { rig: id, difficulty: 'sound', seed: 3 },
       events,
       log: attempt.log,
       call: { fit: true, faults: [] },
-      ...more,
     });
     const post = (body: object) => asta('POST', '/api/practice/results', body);
     expect((await post(of([...attempt.events]))).status).toBe(201);
     const missing = await post(of(attempt.events.slice(1)));
     expect(missing.status).toBe(400);
-    const other = await post(of([...attempt.events], { rig: 'shaft' }));
+    const other = await post(of([...attempt.events], 'shaft'));
     expect(other.body.faults[0].message).toMatch(/another bench/);
+    // A bench keeps the setup it was laid out with, whoever says otherwise.
+    const [opened, ...rest] = attempt.events;
+    const eased = {
+      ...opened,
+      data: { ...opened?.data, setup: { ...laid.rig.setup, maker: { glandSpreadMm: 5 } } },
+    };
+    expect((await post(of([eased, ...rest]))).body.faults[0].message).toMatch(/another bench/);
+    const changed = {
+      ...attempt.events.at(-1),
+      id: '018f0000-0000-7000-8000-0000000ffffe',
+      type: 'setup.changed',
+      data: { setup: laid.rig.setup, reason: 'an easier one' },
+    };
+    expect((await post(of([...attempt.events, changed]))).body.faults[0].message).toMatch(/laid out/);
+    const both = { ...of([...attempt.events]), set: '018f0000-0000-7000-8000-000000000000' };
+    expect((await post(both)).status).toBe(400);
     const signed = {
       ...attempt.events.at(-1),
       id: '018f0000-0000-7000-8000-0000000fffff',
       type: 'sheet.signed',
       data: { name: 'Asta' },
     };
-    expect((await post(of([...attempt.events, signed]))).body.faults[0].message).toMatch(/cannot be signed/);
-    expect((await post(of([], {}))).body.debrief.score).toBe(0);
-    expect((await post({ rig: 'gland' })).status).toBe(400);
+    expect((await post(of([...attempt.events, signed]))).body.faults[0].message).toMatch(/never signed/);
+    expect((await post(of([]))).body.debrief.score).toBe(0);
+    expect((await post({ own: { rig: 'gland' } })).status).toBe(400);
   });
 
   it('a competence is signed by another, for a trade, with a day ahead; it stays as it was signed', async () => {
@@ -161,9 +176,7 @@ describe('benches of a class', () => {
     for (const r of allRigs()) {
       const attempt = careful(layOut(r, 5, 'one'));
       const { status } = await asta('POST', '/api/practice/results', {
-        rig: r.id,
-        difficulty: 'one',
-        seed: 5,
+        own: { rig: r.id, difficulty: 'one', seed: 5 },
         ...attempt,
       });
       expect(status, r.id).toBe(201);

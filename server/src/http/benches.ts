@@ -2,7 +2,13 @@ import type { JobEvent } from '@fulcrant/core/engine/events';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { admitted } from '@fulcrant/core/practice/admitted';
 import { type Action, played } from '@fulcrant/core/practice/bench';
-import { actionsSchema, competenceSchema, handedInSchema, setSchema } from '@fulcrant/core/practice/class';
+import {
+  actionsSchema,
+  competenceSchema,
+  type HandedIn,
+  handedInSchema,
+  setSchema,
+} from '@fulcrant/core/practice/class';
 import { type Attempt, debrief } from '@fulcrant/core/practice/debrief';
 import { type Laid, layOut, rigOf } from '@fulcrant/core/practice/rigs';
 import {
@@ -31,6 +37,13 @@ async function laidFor(house: House, id: string | undefined, personId: string): 
   return layOut(rig, set.seed, set.difficulty);
 }
 
+/** A bench of one’s own, as it was laid out on the page. */
+function ownBench(own: HandedIn['own']): Laid {
+  const rig = own ? rigOf(own.rig) : undefined;
+  if (!own || !rig) throw new Problem(400, 'There is no such bench.');
+  return layOut(rig, own.seed, own.difficulty);
+}
+
 /** Benches to practise at: set for a class, worked, handed in and debriefed; competences signed. Nothing of it is a record of work. */
 export const benches: Route[] = [
   {
@@ -49,7 +62,10 @@ export const benches: Route[] = [
       ctx.body = {
         sets: teaches(me.role)
           ? sets
-          : sets.map((s) => ({ ...s, marks: s.marks.filter((m) => m.person === me.name) })),
+          : sets.map(({ difficulty: _, ...s }) => ({
+              ...s,
+              marks: s.marks.filter((m) => m.person === me.name),
+            })),
         results,
         competences,
         people,
@@ -91,20 +107,18 @@ export const benches: Route[] = [
     async run({ ctx, house, body }, me) {
       const checked = check(handedInSchema, body);
       if (!checked.ok) throw new Problem(400, 'It could not be handed in.', checked.faults);
-      const { set, log, call } = checked.value;
+      const { set, own, log, call } = checked.value;
       const events = checked.value.events as unknown as JobEvent[];
-      const rig = rigOf(checked.value.rig);
-      if (!rig) throw new Problem(400, 'There is no such bench.');
-      const laid = set
-        ? await laidFor(house, set, me.id)
-        : layOut(rig, checked.value.seed, checked.value.difficulty);
+      const laid = set ? await laidFor(house, set, me.id) : ownBench(own);
       const refusal = admitted(laid.rig, events);
       if (refusal !== null)
         throw new Problem(400, 'It could not be handed in.', [{ path: 'events', message: refusal }]);
       const attempt = { events, log: log as unknown as Attempt['log'], call };
       const told = debrief(laid, attempt);
       const of = { set: set ?? null, rig: laid.rig.id, difficulty: laid.difficulty, seed: laid.seed };
-      const id = await keepResult(house.db, me.id, of, told, attempt);
+      const id = await keepResult(house.db, me.id, of, attempt, told);
+      if (id === null)
+        throw new Problem(409, 'You have handed this bench in already: its truth is known to you.');
       ctx.status = 201;
       ctx.body = { id, debrief: told };
     },
@@ -118,12 +132,10 @@ export const benches: Route[] = [
       const found = /^[0-9a-f-]{36}$/.test(params.id ?? '')
         ? await resultById(house.db, params.id as string)
         : null;
-      const rig = found && rigOf(found.rig);
-      if (!found || !rig || (found.personId !== me.id && !teaches(me.role)))
+      if (!found || (found.personId !== me.id && !teaches(me.role)))
         throw new Problem(404, 'There is no such practice.');
-      const attempt = found.body as Attempt;
-      const laid = layOut(rig, found.seed, found.difficulty);
-      ctx.body = { rig: rig.id, attempt, debrief: debrief(laid, attempt) };
+      const { rig, attempt, debrief: told } = found;
+      ctx.body = { rig, attempt, debrief: told };
     },
   },
   {

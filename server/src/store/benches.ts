@@ -7,7 +7,7 @@ import type {
   SetAsked,
   SetTold,
 } from '@fulcrant/core/practice/class';
-import type { Debrief } from '@fulcrant/core/practice/debrief';
+import type { Attempt, Debrief } from '@fulcrant/core/practice/debrief';
 import { type Database, rowsOf, run } from './database.ts';
 
 /** So many sets and results are told at once: a class looks at its last weeks. */
@@ -46,7 +46,7 @@ export async function setFor(
   return { rig: row.rig, difficulty: row.difficulty, seed: row.seed ?? own };
 }
 
-/** Sets, the newest first, each with the best mark of whoever handed in. */
+/** Sets, the newest first, each with the mark of whoever handed in. */
 export async function setsTold(db: Database): Promise<SetTold[]> {
   const rows = await rowsOf<SetRow>(
     db,
@@ -56,8 +56,8 @@ export async function setsTold(db: Database): Promise<SetTold[]> {
   );
   const marks = await rowsOf<{ set_id: string; name: string; score: number; at: Date }>(
     db,
-    `SELECT r.set_id, p.name, MAX(r.score) AS score, MAX(r.at) AS at FROM bench_results r
-     JOIN people p ON p.id = r.person_id WHERE r.set_id IS NOT NULL GROUP BY r.set_id, p.name ORDER BY p.name`,
+    `SELECT r.set_id, p.name, r.score, r.at FROM bench_results r
+     JOIN people p ON p.id = r.person_id WHERE r.set_id IS NOT NULL ORDER BY p.name, r.at`,
     [],
   );
   return rows.map((r) => ({
@@ -70,35 +70,42 @@ export async function setsTold(db: Database): Promise<SetTold[]> {
     at: stamp(r.at),
     marks: marks
       .filter((m) => m.set_id === r.id)
-      .map((m) => ({ person: m.name, score: Number(m.score), at: stamp(m.at) })),
+      .map((m) => ({ person: m.name, score: m.score, at: stamp(m.at) })),
   }));
 }
 
+/** Put by what was handed in. Null where this person has handed that set in before: its truth is known to them. */
 export async function keepResult(
   db: Database,
   personId: string,
   of: { set: string | null; rig: string; difficulty: string; seed: number },
+  attempt: Attempt,
   debrief: Debrief,
-  body: unknown,
-): Promise<string> {
+): Promise<string | null> {
   const id = randomUUID();
-  await run(
-    db,
-    `INSERT INTO bench_results (id, person_id, set_id, rig, difficulty, seed, score, minutes, body, at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, NOW(3))`,
-    [
-      id,
-      personId,
-      of.set,
-      of.rig,
-      of.difficulty,
-      of.seed,
-      debrief.score,
-      Math.max(0, debrief.minutes),
-      JSON.stringify(body),
-    ],
-  );
-  return id;
+  const body = JSON.stringify({ attempt, debrief });
+  try {
+    await run(
+      db,
+      `INSERT INTO bench_results (id, person_id, set_id, rig, difficulty, seed, score, minutes, body, at)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, NOW(3))`,
+      [
+        id,
+        personId,
+        of.set,
+        of.rig,
+        of.difficulty,
+        of.seed,
+        debrief.score,
+        Math.max(0, debrief.minutes),
+        body,
+      ],
+    );
+    return id;
+  } catch (error) {
+    if ((error as { code?: string }).code === 'ER_DUP_ENTRY') return null;
+    throw error;
+  }
 }
 
 /** What was handed in, the newest first; of one person, or of all where none is named. */
@@ -131,25 +138,21 @@ export async function resultsOf(db: Database, personId: string | null): Promise<
   }));
 }
 
-/** What was handed in, whole, with whose it is; null where there is no such thing. */
+/** What was handed in, with whose it is and what was said of it then; null where there is no such thing. */
 export async function resultById(
   db: Database,
   id: string,
-): Promise<{ personId: string; seed: number; rig: string; difficulty: Difficulty; body: unknown } | null> {
-  const [row] = await rowsOf<{
-    person_id: string;
-    seed: number;
-    rig: string;
-    difficulty: Difficulty;
-    body: string;
-  }>(db, 'SELECT person_id, seed, rig, difficulty, body FROM bench_results WHERE id = ?', [id]);
+): Promise<{ personId: string; rig: string; attempt: Attempt; debrief: Debrief } | null> {
+  const [row] = await rowsOf<{ person_id: string; rig: string; body: string }>(
+    db,
+    'SELECT person_id, rig, body FROM bench_results WHERE id = ?',
+    [id],
+  );
   return row
     ? {
         personId: row.person_id,
-        seed: row.seed,
         rig: row.rig,
-        difficulty: row.difficulty,
-        body: JSON.parse(row.body),
+        ...(JSON.parse(row.body) as { attempt: Attempt; debrief: Debrief }),
       }
     : null;
 }

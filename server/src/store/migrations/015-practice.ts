@@ -24,7 +24,7 @@ export async function up(q: QueryInterface): Promise<void> {
     body MEDIUMTEXT NOT NULL CHECK (JSON_VALID(body)),
     at DATETIME(3) NOT NULL,
     KEY (person_id, at),
-    KEY (set_id),
+    UNIQUE KEY once (set_id, person_id),
     FOREIGN KEY (person_id) REFERENCES people (id),
     FOREIGN KEY (set_id) REFERENCES bench_sets (id)
   ) DEFAULT CHARSET = utf8mb4`);
