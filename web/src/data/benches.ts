@@ -30,13 +30,6 @@ export const signCompetence = (asked: CompetenceAsked): Promise<{ id: string }> 
 export const shownAt = (set: string, actions: readonly Action[]): Promise<{ shown: Shown; nutDeg: number }> =>
   call('POST', `/api/practice/sets/${set}/shown`, { actions });
 export const handIn = (
-  of: { set: string | null; rig: string; difficulty: Difficulty; seed: number },
+  of: { set: string } | { own: { rig: string; difficulty: Difficulty; seed: number } },
   attempt: Attempt,
-): Promise<DebriefTold> =>
-  call('POST', '/api/practice/results', {
-    ...(of.set ? { set: of.set } : {}),
-    rig: of.rig,
-    difficulty: of.difficulty,
-    seed: of.seed,
-    ...attempt,
-  });
+): Promise<DebriefTold> => call('POST', '/api/practice/results', { ...of, ...attempt });

@@ -50,6 +50,8 @@ const said = (error: Error): string =>
 export type JobView = {
   state: JobState | null;
   number: string | null;
+  /** At a practice bench: nothing that belongs to a record is offered. */
+  practice?: true;
   loading: boolean;
   fault: string | null;
   /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */

@@ -182,7 +182,7 @@ export function Actions({
         number={number}
         items={[
           ['All readings of this step', () => setListing(true)],
-          [
+          !job.practice && [
             shots > 0
               ? `Photographs of this step: ${shots}`
               : may
@@ -191,8 +191,13 @@ export function Actions({
             () => setPhotos(true),
           ],
           mayRepeat && ['Measure this step again', () => setAsk('repeat')],
-          open && definition.kind.place && ['Readings from a file', () => setImporting(true)],
-          may && !held && step.status === 'present' && ['Hold this step', () => setAsk('hold')],
+          !job.practice &&
+            open &&
+            definition.kind.place && ['Readings from a file', () => setImporting(true)],
+          !job.practice &&
+            may &&
+            !held &&
+            step.status === 'present' && ['Hold this step', () => setAsk('hold')],
           may &&
             definition.kind.bolt &&
             state.ticks.some((t) => t.step === step.id) && [
@@ -200,10 +205,11 @@ export function Actions({
               () => setAsk('loosen'),
             ],
           mayTakeBack && [reopening?.does ?? '', () => setAsk('dismount')],
-          mayCancel && ['Cancel this job', () => setAsk('cancel')],
+          !job.practice && mayCancel && ['Cancel this job', () => setAsk('cancel')],
           records(person?.role) && ['Note on the sheet', () => setAsk('note')],
         ]}
         mayChange={may}
+        practice={job.practice ?? false}
       />
       <PhotosDialog
         open={photos}

@@ -292,7 +292,7 @@ export const JobSheet = memo(function JobSheet({
           </div>
           <Corner job={state.jobId} />
         </footer>
-        <TitleBlock state={state} number={job.number} />
+        <TitleBlock state={state} number={job.number} practice={job.practice ?? false} />
       </div>
     </div>
   );

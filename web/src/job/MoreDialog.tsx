@@ -17,6 +17,7 @@ export function MoreDialog({
   number,
   items,
   mayChange,
+  practice,
 }: {
   open: boolean;
   onClose: () => void;
@@ -25,6 +26,8 @@ export function MoreDialog({
   number: string | null;
   items: readonly MoreItem[];
   mayChange: boolean;
+  /** A practice sheet has no files, no setup of its own and no sheet to sign. */
+  practice: boolean;
 }) {
   const { words } = tradeOf(state.setup);
   const id = state.jobId;
@@ -55,14 +58,16 @@ export function MoreDialog({
             What falls due, for the calendar
           </a>
         )}
-        {mayChange && (
+        {mayChange && !practice && (
           <Link className={LINK} to={`/jobs/${id}/setup`}>
             Change {words.changes}, maker’s values
           </Link>
         )}
-        <Link className={LINK} to={`/jobs/${id}/sheet`}>
-          {words.sheet}
-        </Link>
+        {!practice && (
+          <Link className={LINK} to={`/jobs/${id}/sheet`}>
+            {words.sheet}
+          </Link>
+        )}
       </div>
     </Dialog>
   );

@@ -105,7 +105,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
           <LimitsInForce
             state={state}
             step={step}
-            open={open}
+            open={open && !job.practice}
             onSetup={(setup, reason) => job.act('setup.changed', { setup, reason })}
           />
           <div ref={setPadSlot} />

@@ -3,7 +3,15 @@ import { format } from 'date-fns';
 import { useSession } from '../data/session.tsx';
 
 /** Lower right, as on any print: machine, position, job, fitter, date, state of the sheet. */
-export function TitleBlock({ state, number }: { state: JobState; number: string | null }) {
+export function TitleBlock({
+  state,
+  number,
+  practice,
+}: {
+  state: JobState;
+  number: string | null;
+  practice: boolean;
+}) {
   const { person } = useSession();
   return (
     <section aria-label="Title block" className="border-t border-rule lg:border-l">
@@ -16,7 +24,9 @@ export function TitleBlock({ state, number }: { state: JobState; number: string 
         </div>
         <div className="border-r border-faint px-3 py-1">
           <dt className="kicker">Job</dt>
-          <dd className="figures m-0 text-lg leading-tight">{number ?? 'not sent yet'}</dd>
+          <dd className="figures m-0 text-lg leading-tight">
+            {practice ? 'practice' : (number ?? 'not sent yet')}
+          </dd>
           <dd className="m-0 text-sm">
             {state.cancelled
               ? `cancelled by ${state.cancelled.author.name}`

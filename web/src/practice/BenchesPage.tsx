@@ -117,7 +117,7 @@ function ClassBenches() {
             >
               <Link
                 className="inline-flex min-h-12 items-center font-label text-xl font-semibold text-steel underline underline-offset-4"
-                to={`/practice/bench/${s.rig}?difficulty=${s.difficulty}&set=${s.id}`}
+                to={`/practice/bench/${s.rig}?set=${s.id}`}
               >
                 {rigOf(s.rig)?.name ?? s.rig}
               </Link>

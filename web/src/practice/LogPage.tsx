@@ -139,7 +139,8 @@ function Class({ told }: { told: PracticeTold }) {
           >
             <span className="w-64 font-label text-lg font-semibold">{rigOf(s.rig)?.name ?? s.rig}</span>
             <span className="w-56 text-muted">
-              {DIFFICULTIES[s.difficulty]}, {s.each ? 'each their own' : 'the same for all'}
+              {s.difficulty ? DIFFICULTIES[s.difficulty] : ''},{' '}
+              {s.each ? 'each their own' : 'the same for all'}
             </span>
             <span className="min-w-0 flex-1">
               {s.marks.length === 0 ? 'nobody yet' : s.marks.map((m) => `${m.person} ${m.score}`).join(' · ')}

@@ -18,6 +18,7 @@ const HANDLED: Record<Action['do'], (a: Action) => string> = {
   rock: () => 'The gauge rocked',
   blow: () => 'A blow on the spanner',
   stroke: () => 'A stroke of the pump',
+  off: () => 'Taken off again',
   pull: (a) => (a.do === 'pull' && a.jerk ? 'A pull at the wrench, jerked' : 'A pull at the wrench'),
 };
 

@@ -37,7 +37,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
   const { step, entry, open } = at;
   const say = useSay();
   const place = open ? entry.place : null;
-  const here = place && seen?.at === `${step.id} ${place.key}` ? seen.shown : null;
+  const here = place && seen && !seen.written && seen.at === `${step.id} ${place.key}` ? seen.shown : null;
   const kind = place?.instrumentKinds[0];
   const bolt = open ? step.kind.due?.(reportAt(state, step.id)) : null;
   const items = open

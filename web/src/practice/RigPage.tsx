@@ -1,11 +1,11 @@
 import type { Person } from '@fulcrant/core/api/requests';
-import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/engine/rig';
+import { DIFFICULTIES, DIFFICULTY_IDS } from '@fulcrant/core/engine/rig';
 import { type Call, type Debrief, debrief } from '@fulcrant/core/practice/debrief';
 import { PRACTICE_GAUGES } from '@fulcrant/core/practice/gauges';
 import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { faultsOf } from '../data/asked.ts';
 import { handIn } from '../data/benches.ts';
 import { GaugesHere } from '../data/job.ts';
@@ -17,6 +17,7 @@ import { BenchContext } from './at-bench.ts';
 import { CallDialog } from './CallDialog.tsx';
 import { DebriefView } from './DebriefView.tsx';
 import { RigBench } from './RigBench.tsx';
+import type { Kept } from './shelf.ts';
 import { usePracticePaper } from './use-paper.ts';
 import { useSheet, type Which } from './use-sheet.ts';
 
@@ -34,13 +35,12 @@ export function RigPage() {
   const set = search.get('set');
   const asked = search.get('difficulty') ?? '';
   const difficulty = DIFFICULTY_IDS.find((d) => d === asked) ?? null;
-  const which = useMemo<Which | null>(
-    () =>
-      rig && difficulty && (set || (Number.isInteger(seed) && seed >= 0))
-        ? { rig, difficulty, seed: set ? 0 : seed, set }
-        : null,
-    [rig, difficulty, seed, set],
-  );
+  const which = useMemo<Which | null>(() => {
+    if (!rig) return null;
+    // A class is of those who are known here.
+    if (set) return person ? { rig, set } : null;
+    return difficulty && Number.isInteger(seed) && seed >= 0 ? { rig, set: null, difficulty, seed } : null;
+  }, [rig, difficulty, seed, set, person]);
   const who = useMemo<Person>(
     () => (person ? { ...person, role: person.role === 'lead' ? 'lead' : 'fitter' } : GUEST),
     [person],
@@ -64,7 +64,7 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
   const sheet = useSheet(which, person);
   const { kept, state, job, seen, looked, nutDeg, busy, handle, keep, anew } = sheet;
   const [calling, setCalling] = useState(false);
-  const [told, setTold] = useState<Debrief | null>(() => (which.set ? null : localDebrief(which, kept)));
+  const [told, setTold] = useState<Debrief | null>(() => localDebrief(which, kept));
   const [fault, setFault] = useState<string | null>(null);
   const client = useQueryClient();
   const call = async (made: Call) => {
@@ -73,7 +73,12 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
     setFault(null);
     if (!guest) {
       try {
-        const { id, debrief: there } = await handIn({ ...which, rig: which.rig.id }, attempt);
+        const { id, debrief: there } = await handIn(
+          which.set === null
+            ? { own: { rig: which.rig.id, difficulty: which.difficulty, seed: which.seed } }
+            : { set: which.set },
+          attempt,
+        );
         keep({ ...kept, call: made, result: id });
         setTold(there);
         void client.invalidateQueries({ queryKey: ['benches'] });
@@ -82,7 +87,7 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
         const said = Object.values(
           faultsOf(error, 'No connection to the server: it is not in your practice log.'),
         )[0];
-        if (which.set) return setFault(`${said} What you did is kept here: say it again when it is back.`);
+        if (which.set !== null) return setFault(`${said} What you did is kept here.`);
         setFault(said ?? null);
       }
     }
@@ -113,14 +118,16 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
           attempt={{ events: kept.events, log: kept.log, call: kept.call ?? { fit: true, faults: [] } }}
         />
         <p className="flex flex-wrap gap-3 pt-6 no-print">
-          <Button
-            onClick={() => {
-              setTold(null);
-              anew();
-            }}
-          >
-            The same bench again
-          </Button>
+          {which.set === null && (
+            <Button
+              onClick={() => {
+                setTold(null);
+                anew();
+              }}
+            >
+              The same bench again
+            </Button>
+          )}
           <Link
             className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
             to={guest ? '/try' : '/practice'}
@@ -130,6 +137,8 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
         </p>
       </Page>
     );
+  // Handed in before the page was loaded anew: it is in the log.
+  if (kept.result) return <Navigate to={`/practice/results/${kept.result}`} replace />;
   if (!state) return null;
   return (
     <>
@@ -166,19 +175,12 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
 
 /** How it was laid out, as far as it is told beforehand. */
 const saidOf = (w: Which): string =>
-  w.set
+  w.set !== null
     ? 'A bench of the class.'
     : `No. ${w.seed}.${w.difficulty === 'sound' ? ` ${DIFFICULTIES.sound}: for the order of work.` : ''}`;
 
 /** What this device can say itself: of a bench of one’s own that was called. */
-function localDebrief(
-  which: Which,
-  kept: {
-    events: Parameters<typeof debrief>[1]['events'];
-    log: Parameters<typeof debrief>[1]['log'];
-    call: Call | null;
-  },
-): Debrief | null {
-  if (!kept.call || which.set) return null;
-  return debrief(layOut(which.rig, which.seed, which.difficulty as Difficulty), { ...kept, call: kept.call });
-}
+const localDebrief = (which: Which, { events, log, call }: Kept): Debrief | null =>
+  call === null || which.set !== null
+    ? null
+    : debrief(layOut(which.rig, which.seed, which.difficulty), { events, log, call });

@@ -3,45 +3,39 @@ import type { EventDataOf, EventType, JobEvent } from '@fulcrant/core/engine/eve
 import type { Difficulty, Rig } from '@fulcrant/core/engine/rig';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { take } from '@fulcrant/core/engine/take';
+import { notAtABench } from '@fulcrant/core/practice/admitted';
 import { type Action, Bench, type Shown } from '@fulcrant/core/practice/bench';
-import type { Call } from '@fulcrant/core/practice/debrief';
 import type { Logged } from '@fulcrant/core/practice/handled';
 import { layOut } from '@fulcrant/core/practice/rigs';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import { faultsOf } from '../data/asked.ts';
 import { shownAt } from '../data/benches.ts';
 import { folder, stateFrom } from '../data/fold.ts';
 import { type JobView, makeEvent } from '../data/job.ts';
+import { type Kept, makeRoom, putSheet, readSheet, shelfKey } from './shelf.ts';
 
-/** Which bench: one of one’s own by its seed, or one of a class, whose seed stays with the server. */
-export type Which = { rig: Rig; difficulty: Difficulty; seed: number; set: string | null };
+/** Which bench: one of one’s own, or one of a class, whose number and faults stay with the server. */
+export type Which = { rig: Rig } & ({ set: string } | { set: null; difficulty: Difficulty; seed: number });
 
-/** A practice sheet as it is kept on this device: what was written, what was handled, what was made of it. */
-export type Kept = { events: JobEvent[]; log: Logged[]; call: Call | null; result: string | null };
-/** What the hand was last shown, and where. */
-export type Seen = { at: string; shown: Shown };
+/** What the hand was last shown, and where; whether it was written since, and the tool let go. */
+export type Seen = { at: string; shown: Shown; written?: true };
 
+const AWAY = 'No connection to the server: a bench of the class answers only with it. Nothing was lost.';
 /** The hand rests: nothing was handled for so long. */
 const REST_MS = 300;
 const NONE: readonly JobEvent[] = [];
 
-const shelf = (w: Which): string => `fulcrant.practice.${w.set ?? `${w.rig.id}.${w.difficulty}.${w.seed}`}`;
-
-function readKept(key: string): Kept | null {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? 'null') as Kept | null;
-  } catch {
-    return null;
-  }
-}
+const benchOf = (w: Which): string => (w.set === null ? `${w.rig.id}.${w.difficulty}.${w.seed}` : w.set);
 
 /** A practice sheet: the same rules as a record’s, kept on this device and sent nowhere until it is handed in. */
 export function useSheet(which: Which, person: Person) {
-  const key = shelf(which);
+  const key = shelfKey(person.id, benchOf(which));
   const [kept, setKept] = useState<Kept>(() => {
-    const before = readKept(key);
+    const before = readSheet(localStorage, key);
     return before && stateFrom(before.events) ? before : begun(which.rig, person);
   });
+  useEffect(() => makeRoom(localStorage, key), [key]);
   // The next act goes upon what the last one left, whether it is drawn yet or not.
   const now = useRef(kept);
   const [fault, setFault] = useState<string | null>(null);
@@ -49,13 +43,10 @@ export function useSheet(which: Which, person: Person) {
   const put = useCallback(() => {
     if (waiting.current) clearTimeout(waiting.current);
     waiting.current = null;
-    try {
-      localStorage.setItem(key, JSON.stringify(now.current));
-    } catch {
+    if (!putSheet(localStorage, key, now.current))
       setFault(
         'This device could not keep it: its storage is full or switched off. Work on without leaving the page.',
       );
-    }
   }, [key]);
   // What is written on the sheet is kept at once; what is only handled, when the hand rests or the page goes.
   const keep = useCallback(
@@ -80,8 +71,8 @@ export function useSheet(which: Which, person: Person) {
   }, [put]);
   const [fold] = useState(folder);
   const state = useMemo(() => fold(kept.events, NONE), [fold, kept.events]);
-  const job = useJobView(now, keep, fold, state, person);
   const bench = useBench(which, now, keep, setFault);
+  const job = useJobView(now, keep, fold, state, person, bench.after);
   const anew = useCallback(() => {
     keep(begun(which.rig, person));
     bench.forget();
@@ -104,22 +95,26 @@ function useJobView(
   fold: ReturnType<typeof folder>,
   state: JobState | null,
   person: Person,
+  after: (type: EventType) => void,
 ): JobView {
   return useMemo(() => {
     const id = now.current.events[0]?.jobId ?? '';
     const make = <T extends EventType>(type: T, data: EventDataOf<T>) => makeEvent(person, id, type, data);
     const act = async <T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null> => {
-      if (type === 'sheet.signed') return 'Practice is never signed: say what you make of it instead.';
+      const odd = notAtABench(type);
+      if (odd !== null) return odd;
       const before = fold(now.current.events, NONE);
       const event = make(type, data);
       const taken = take(before, event);
       if ('refusal' in taken) return taken.refusal;
       keep({ ...now.current, events: [...now.current.events, event] });
+      after(type);
       return null;
     };
     return {
       state,
-      number: 'practice',
+      number: null,
+      practice: true,
       loading: false,
       fault: null,
       act,
@@ -135,7 +130,7 @@ function useJobView(
           return 'refusal' in taken ? then : taken.state;
         }, state),
     };
-  }, [now, keep, fold, state, person]);
+  }, [now, keep, fold, state, person, after]);
 }
 
 /** The bench under the hands: here where it is one’s own, on the server where it is the class’s. */
@@ -148,11 +143,14 @@ function useBench(
   const [seen, setSeen] = useState<Seen | null>(null);
   const [looked, setLooked] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
+  // One act at a time: what is asked while the server answers is not done twice.
+  const asking = useRef(false);
   // As it was left before the page was loaded anew.
   const [mine, setMine] = useState(() => laidHere(which, now.current.log));
   const [nutDeg, setNutDeg] = useState(mine?.nutDeg ?? 0);
   const handle = useCallback(
     async (action: Action): Promise<Shown | null> => {
+      if (asking.current) return null;
       const { log, events } = now.current;
       const next = [...log, { action, after: events.length }];
       let shown: Shown;
@@ -160,7 +158,11 @@ function useBench(
       if (mine) {
         shown = mine.do(action);
         deg = mine.nutDeg;
+      } else if (action.do === 'off') {
+        // Nothing is asked of the truth by it: it is done with or without the server.
+        [shown, deg] = [{ kind: 'done', text: 'It is off.' }, 0];
       } else {
+        asking.current = true;
         setBusy(true);
         try {
           const told = await shownAt(
@@ -169,12 +171,11 @@ function useBench(
           );
           shown = told.shown;
           deg = told.nutDeg;
-        } catch {
-          setFault(
-            'No connection to the server: a bench of the class answers only with it. Nothing was lost.',
-          );
+        } catch (error) {
+          setFault(Object.values(faultsOf(error, AWAY))[0] ?? AWAY);
           return null;
         } finally {
+          asking.current = false;
           setBusy(false);
         }
       }
@@ -189,13 +190,31 @@ function useBench(
     },
     [which.set, mine, now, keep, setFault],
   );
+  // Where the nut stands at a bench of the class is asked once, when the page comes back to it.
+  const { set } = which;
+  useEffect(() => {
+    const done = now.current.log.map((l) => l.action);
+    if (set === null || done.length === 0) return;
+    shownAt(set, done).then(
+      (told) => setNutDeg(told.nutDeg),
+      (error: unknown) => setFault(Object.values(faultsOf(error, AWAY))[0] ?? AWAY),
+    );
+  }, [set, now, setFault]);
+  /** What an entry on the sheet does to the bench: a reading lets the tool go, what is taken off takes the nut with it. */
+  const after = useCallback(
+    (type: EventType) => {
+      if (type === 'reading.taken') setSeen((s) => s && { ...s, written: true });
+      if (type === 'bearing.dismounted') void handle({ do: 'off' });
+    },
+    [handle],
+  );
   const forget = useCallback(() => {
     setMine(laidHere(which, []));
     setSeen(null);
     setLooked({});
     setNutDeg(0);
   }, [which]);
-  return { seen, looked, nutDeg, busy, handle, forget };
+  return { seen, looked, nutDeg, busy, handle, after, forget };
 }
 
 /** A bench of one’s own with what was done at it; null for one of the class, whose truth stays with the server. */
