@@ -182,7 +182,7 @@ describe('what the hand feels', () => {
     expect(forceOf(0.09, snug)).toBeLessThan(1);
     const pumped = (laid: ReturnType<typeof layOut>) => {
       const b = new Bench(laid);
-      for (let i = 0; i < 10; i++) b.do({ do: 'stroke' });
+      for (let i = 0; i < 14; i++) b.do({ do: 'stroke' });
       return b.handled.pump;
     };
     expect(pumped(layOut(rig('hydraulic-nut'), 1, 'sound')).mm).toBeGreaterThan(0.5);

@@ -1,17 +1,12 @@
 import { standing } from '../../engine/facts.ts';
-import { defineRig, either, type Physics, type Rig } from '../../engine/rig.ts';
+import { type Chance, defineRig, either, type Rig } from '../../engine/rig.ts';
+import { seatOf } from '../../steps/condition/bench-seat.ts';
 import { cartridgeSeal } from './example.ts';
 import type { SealSetup } from './setup.ts';
 
 const on = (position: string): SealSetup => ({ ...cartridgeSeal, machine: 'Practice bench', position });
 /** A seat that is as it should be. */
-const goodSeat = (chance: () => number): Physics['at'] => {
-  const base = 89.985 + either(chance, 0.002);
-  return ({ step, key }) =>
-    step === 'shaft'
-      ? base + 0.002 * Math.cos((2 * Number(key.split('/')[1] ?? 0) * Math.PI) / 180)
-      : undefined;
-};
+const goodSeat = (chance: Chance) => seatOf(89.985 + either(chance, 0.002));
 const gapsOf = (state: Parameters<NonNullable<Rig['faults'][number]['sign']>>[0]) =>
   standing(state, 'gland-gaps').map((r) => r.value);
 
@@ -80,7 +75,7 @@ const gland = defineRig<SealSetup>({
         const deg = Number(where.key.split('/')[1] ?? 0);
         return where.step === 'gland-gaps'
           ? mean + tilt * Math.cos(((deg - high) * Math.PI) / 180)
-          : seat?.(where);
+          : seat(where);
       },
     };
   },
@@ -142,10 +137,7 @@ const cartridge = defineRig<SealSetup>({
       because: 'The bag is re-marked; what counts is that four are in it, at this machine.',
     },
   ],
-  lay(chance) {
-    const seat = goodSeat(chance);
-    return { at: (where) => seat?.(where) };
-  },
+  lay: (chance) => ({ at: goodSeat(chance) }),
 });
 
 export const rigs: readonly Rig[] = [gland, cartridge];

@@ -1,6 +1,8 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
-import { feltKey, finalKey } from './drive-up.ts';
+import { seatOf } from '../../steps/condition/bench-seat.ts';
+import { setKeys } from './bench-clearance.ts';
+import { feltKey } from './drive-up.ts';
 import { setup as byFeelers, example } from './example.ts';
 import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
@@ -16,9 +18,6 @@ const onPump: SleeveSetup = {
   position: 'Bearing with its hydraulic nut',
 };
 
-const GAPS = /^set|^deg|^final/;
-/** Rows of a place with two, told apart. */
-const rowOf = (key: string): 'A' | 'B' => (key.includes('/B') ? 'B' : 'A');
 const diametersOf = (state: Parameters<NonNullable<Rig['faults'][number]['sign']>>[0]) =>
   standing(state, 'shaft').map((r) => r.value);
 const spread = (of: readonly number[]): number => (of.length > 0 ? Math.max(...of) - Math.min(...of) : 0);
@@ -95,22 +94,16 @@ const sleeve = defineRig<SleeveSetup>({
     // Each degree takes so much of the clearance: way along the thread, over the taper.
     const perDeg = ((pitch / 360) * TAKEN_UP) / 12;
     const gap = (deg: number, row: 'A' | 'B') => Math.max(0.005, bench + rows[row] - perDeg * deg);
-    const oval = faults.has('oval') ? 0.035 : 0.003;
-    const base = 89.973 + either(chance, 0.001);
+    const seat = seatOf(89.973 + either(chance, 0.001), faults.has('oval') ? 0.035 : 0.003);
     return {
       tiltMm: 0.03,
       blow: [9, 16],
       creepDeg: 3,
-      at({ step, key, nutDeg }) {
-        if (step === 'shaft') {
-          const deg = Number(key.split('/')[1] ?? 0);
-          return base + oval * Math.cos((2 * deg * Math.PI) / 180);
-        }
-        if (!GAPS.test(key)) return undefined;
-        const felt = feltKey.read(key);
-        const stands = Number.isFinite(nutDeg) ? nutDeg : (felt?.deg ?? 0);
-        const turned = felt || finalKey.read(key) ? stands : 0;
-        return gap(turned, rowOf(key));
+      at(where) {
+        const felt = feltKey.read(where.key);
+        if (felt) return gap(Number.isFinite(where.nutDeg) ? where.nutDeg : felt.deg, felt.row);
+        const onBench = setKeys.read(where.key);
+        return onBench ? gap(0, onBench.row) : seat(where);
       },
     };
   },
@@ -125,6 +118,9 @@ const sleeve = defineRig<SleeveSetup>({
 });
 
 const MM_A_STROKE = 0.06;
+/** Strokes until the piston meets the ring, a megapascal each. */
+const STROKES_TO_MEET = 3;
+const DIAL_AT_MM = 2;
 
 /** A bearing pressed up by the hydraulic nut: its other nut may be tight. */
 const hydraulic = defineRig<SleeveSetup>({
@@ -188,27 +184,39 @@ const hydraulic = defineRig<SleeveSetup>({
   lay(chance, faults) {
     const stiff = 22 + either(chance, 2);
     const tight = faults.has('other-nut');
-    const oval = 0.003;
-    const base = 89.973 + either(chance, 0.001);
-    const pump = (strokes: number) =>
-      tight
-        ? { mpa: 3 + strokes * 3, mm: Math.min(0.05, strokes * 0.01) }
-        : { mpa: 3 + strokes * MM_A_STROKE * stiff, mm: strokes * MM_A_STROKE };
+    const seat = seatOf(89.973 + either(chance, 0.001));
+    const pump = (strokes: number) => {
+      // Until the piston meets the ring the gauge climbs and nothing moves.
+      const on = Math.max(0, strokes - STROKES_TO_MEET);
+      const met = Math.min(strokes, STROKES_TO_MEET);
+      return tight
+        ? { mpa: met + on * 3, mm: Math.min(0.05, on * 0.01) }
+        : { mpa: met + on * MM_A_STROKE * stiff, mm: on * MM_A_STROKE };
+    };
     return {
       pump,
-      at({ step, key, strokes }) {
-        if (step === 'shaft')
-          return base + oval * Math.cos((2 * Number(key.split('/')[1] ?? 0) * Math.PI) / 180);
-        if (key === 'start/p') return 3;
-        if (key === 'start/z') return 2;
-        if (/^n\d+\/p$/.test(key)) return pump(strokes).mpa;
-        if (/^n\d+\/d$/.test(key)) return 2 - pump(strokes).mm;
-        return undefined;
+      at(where) {
+        if (where.step !== 'driveup') return seat(where);
+        const { mpa, mm } = pump(where.strokes);
+        // The dial was set with its plunger pressed in: the face moves away from it.
+        switch (where.key.split('/')[1]) {
+          case 'p':
+            return mpa;
+          // Let off, the gauge shows nothing; the other nut is backed off a quarter.
+          case 'release':
+            return 0;
+          case 'back':
+            return 90;
+          default:
+            return DIAL_AT_MM - mm;
+        }
       },
     };
   },
   ready(key, { pump }) {
-    return /^n\d+\/p$/.test(key) && pump.mm < 0.64 && pump.mpa < 30 ? 'stroke' : 'read';
+    if (!key.endsWith('/p')) return 'read';
+    const enough = key.startsWith('start') ? pump.mpa >= STROKES_TO_MEET : pump.mm >= 0.64 || pump.mpa >= 30;
+    return enough ? 'read' : 'stroke';
   },
 });
 

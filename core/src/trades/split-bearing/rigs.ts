@@ -1,5 +1,6 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
+import { seatOf } from '../../steps/condition/bench-seat.ts';
 import { split } from './example.ts';
 import type { SplitSetup } from './setup.ts';
 
@@ -68,15 +69,8 @@ const race = defineRig<SplitSetup>({
   ],
   lay(chance, faults) {
     const gap = faults.has('large') ? 0.9 : faults.has('small') ? 0.03 : 0.3 + either(chance, 0.02);
-    const base = 89.973 + either(chance, 0.001);
-    return {
-      at({ step, key }) {
-        if (step === 'race') return gap;
-        return step === 'shaft'
-          ? base + 0.002 * Math.cos((2 * Number(key.split('/')[1] ?? 0) * Math.PI) / 180)
-          : undefined;
-      },
-    };
+    const seat = seatOf(89.973 + either(chance, 0.001));
+    return { at: (where) => (where.step === 'race' ? gap : seat(where)) };
   },
 });
 
