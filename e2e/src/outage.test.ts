@@ -95,7 +95,7 @@ describe('an outage', () => {
     // Dragged to the right by an hour or so: pinned there, kept, and still there after a reload.
     await page.getByRole('radio', { name: 'Shift' }).click();
     await still(page);
-    const piece = page.locator('[data-piece$=":survey"]').first();
+    const piece = page.locator('[data-piece$=":measured"]').first();
     const task = (await piece.getAttribute('data-piece')) ?? '';
     await page.locator('[data-board]').evaluate((b) => b.scrollTo(0, 0));
     const lane = await page.locator(`[data-piece="${task}"]`).boundingBox();

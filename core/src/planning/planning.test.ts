@@ -127,7 +127,7 @@ describe('pieces of an outage', () => {
     expect(dozen).toMatchObject({ sheets: 12, likely: expect.closeTo(30, 4) });
     expect(dozen?.least).toBeCloseTo(22, 4);
     expect(dozen?.most).toBeCloseTo(38, 4);
-    expect(own.survey?.sheets).toBe(0);
+    expect(own.measured?.sheets).toBe(0);
     // Written up in a minute at the end of the shift: no work was timed by it.
     expect(durationsOf(tasks, [sheet(1), sheet(2), sheet(0.05), sheet(0.05)]).driveup).toMatchObject({
       sheets: 0,
@@ -164,9 +164,9 @@ describe('pieces of an outage', () => {
     ).toBeCloseTo(0.05, 9);
     const known = {
       ...KNOWN,
-      durations: { 'sleeve-bearing': { survey: { least: 1, likely: 2, most: 3, sheets: 9, odds: 0.35 } } },
+      durations: { 'sleeve-bearing': { measured: { least: 1, likely: 2, most: 3, sheets: 9, odds: 0.35 } } },
     };
-    expect(networkOf(OUTAGE, known).doubts.find((d) => d.id === 'f:survey')?.found?.odds).toBe(0.35);
+    expect(networkOf(OUTAGE, known).doubts.find((d) => d.id === 'f:measured')?.found?.odds).toBe(0.35);
   });
 
   it('of a real sheet are all found in its events', () => {
@@ -235,8 +235,8 @@ describe('an outage as a network', () => {
       const piece = pieces.get(p.id);
       for (const u of p.units) expect(outage.crew.find((c) => c.id === u)?.skills).toContain(piece?.skill);
     }
-    expect(by.get('f:survey')?.start).toBeGreaterThanOrEqual(by.get('s:survey')?.finish ?? 0);
-    expect(by.get('g:survey')?.start).toBeGreaterThanOrEqual(by.get('f:close')?.finish ?? 0);
+    expect(by.get('f:measured')?.start).toBeGreaterThanOrEqual(by.get('s:measured')?.finish ?? 0);
+    expect(by.get('g:measured')?.start).toBeGreaterThanOrEqual(by.get('f:close')?.finish ?? 0);
   });
 
   it('what is done or begun stands where it stood, the rest lies ahead of now; a pin holds', () => {

@@ -46,7 +46,7 @@ describe('how far a job has come, for the plan', () => {
   it('at the signature all is done; half way what comes next is begun or ahead', () => {
     expect(new Set(Object.values(statesOf(worked('by feelers'))))).toEqual(new Set(['done']));
     expect(statesOf(worked('by feelers', 'driveup'))).toMatchObject({
-      survey: 'done',
+      measured: 'done',
       bench: 'done',
       driveup: 'ahead',
       close: 'ahead',
@@ -58,7 +58,7 @@ describe('how far a job has come, for the plan', () => {
   it('what is loosened again is work again, and what stands on it too; what lies before it stays done', () => {
     const h = worked('by feelers');
     h.do('bolts.loosened', { step: 'bolts', reason: 'it weeps' });
-    expect(statesOf(h)).toMatchObject({ survey: 'done', bench: 'done', driveup: 'done' });
+    expect(statesOf(h)).toMatchObject({ measured: 'done', bench: 'done', driveup: 'done' });
     expect(statesOf(h).close).not.toBe('done');
   });
 
@@ -66,7 +66,7 @@ describe('how far a job has come, for the plan', () => {
     const h = worked('by feelers');
     h.do('bearing.dismounted', { reason: 'driven past' });
     const states = statesOf(h);
-    expect(states.survey).toBe('done');
+    expect(states.measured).toBe('done');
     expect(states).toMatchObject({ driveup: 'ahead', close: 'ahead' });
     expect(progressOf(h.state).driveup).toBe('again');
   });
@@ -74,7 +74,7 @@ describe('how far a job has come, for the plan', () => {
   it('a job that has ended holds up nobody: what was touched is done, the rest is left out', () => {
     const h = worked('by feelers', 'driveup');
     const ended = statesOf(h, true);
-    expect(ended).toEqual({ survey: 'done', bench: 'done' });
+    expect(ended).toEqual({ measured: 'done', bench: 'done' });
   });
 
   it('of every kind of job, at every step: a piece before one that is begun is done, unless opened again', () => {

@@ -90,6 +90,7 @@ export const setSchema = object({
   difficulty: difficulty(),
   /** The number of the bench; left out, each has their own. */
   seed: number()
+    .typeError('A whole number, or nothing: then each has their own.')
     .integer('A whole number.')
     .min(1, 'From 1 up.')
     .max(2 ** 31, 'That is too large.')

@@ -15,6 +15,7 @@ import * as outages from './migrations/012-outages.ts';
 import * as drills from './migrations/013-drills.ts';
 import * as laid from './migrations/014-laid.ts';
 import * as practice from './migrations/015-practice.ts';
+import * as measuredPiece from './migrations/016-measured-piece.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -32,6 +33,7 @@ const MIGRATIONS = [
   { name: '013-drills', up: drills.up },
   { name: '014-laid', up: laid.up },
   { name: '015-practice', up: practice.up },
+  { name: '016-measured-piece', up: measuredPiece.up },
 ];
 
 /**

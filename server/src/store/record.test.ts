@@ -270,6 +270,7 @@ describe('a database laid in by an earlier release', () => {
         '013-drills',
         '014-laid',
         '015-practice',
+        '016-measured-piece',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);

@@ -1,20 +1,18 @@
-import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/engine/rig';
+import { DIFFICULTIES } from '@fulcrant/core/engine/rig';
 import { allTrades } from '@fulcrant/core/engine/trades';
 import type { PracticeTold } from '@fulcrant/core/practice/class';
-import { allRigs, rigOf } from '@fulcrant/core/practice/rigs';
-import { useQueryClient } from '@tanstack/react-query';
+import { rigOf } from '@fulcrant/core/practice/rigs';
 import { format, parseISO } from 'date-fns';
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { type Faults, faultsOf } from '../data/asked.ts';
-import { setBench, signCompetence, useBenches } from '../data/benches.ts';
+import { useBenches } from '../data/benches.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
-import { TextField } from '../ui/TextField.tsx';
+import { SetForm, SignForm } from './ClassForms.tsx';
 import { usePracticePaper } from './use-paper.ts';
 
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
@@ -149,143 +147,5 @@ function Class({ told }: { told: PracticeTold }) {
         ))}
       </ul>
     </section>
-  );
-}
-
-/** A bench set for the class: by its number the same for all, or each their own. */
-function SetForm() {
-  const client = useQueryClient();
-  const [rig, setRig] = useState('');
-  const [difficulty, setDifficulty] = useState<Difficulty>('one');
-  const [number, setNumber] = useState('');
-  const [says, setSays] = useState('');
-  const [faults, setFaults] = useState<Faults>({});
-  const [done, setDone] = useState(false);
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    setDone(false);
-    const seed = number.trim() === '' ? undefined : Number(number);
-    if (seed !== undefined && !Number.isInteger(seed))
-      return setFaults({ seed: 'A whole number, or nothing: then each has their own.' });
-    if (rig === '') return setFaults({ rig: 'Which bench?' });
-    try {
-      await setBench({
-        rig,
-        difficulty,
-        ...(seed === undefined ? {} : { seed }),
-        ...(says.trim() ? { says } : {}),
-      });
-      setFaults({});
-      setDone(true);
-      await client.invalidateQueries({ queryKey: ['benches'] });
-    } catch (error) {
-      setFaults(faultsOf(error));
-    }
-  };
-  return (
-    <form aria-label="Set a bench" onSubmit={(e) => void submit(e)} className="grid content-start gap-3">
-      <h2 className="m-0 border-b border-rule pb-1 text-2xl">Set a bench</h2>
-      <Named name="Bench">
-        <Choice label="Bench" value={rig} options={allRigs().map((r) => [r.id, r.name])} onChange={setRig} />
-      </Named>
-      {faults.rig && <Fault>{faults.rig}</Fault>}
-      <Named name="Laid out">
-        <Choice
-          label="Laid out"
-          value={difficulty}
-          options={DIFFICULTY_IDS.map((d) => [d, DIFFICULTIES[d]])}
-          onChange={setDifficulty}
-        />
-      </Named>
-      <TextField
-        label="Its number, the same for all; nothing: each their own"
-        inputMode="numeric"
-        value={number}
-        fault={faults.seed}
-        onText={setNumber}
-      />
-      <TextField
-        label="What is said with it"
-        value={says}
-        maxLength={200}
-        fault={faults.says}
-        onText={setSays}
-      />
-      {faults[''] && <Fault>{faults['']}</Fault>}
-      <p className="m-0 flex items-center gap-4">
-        <Button type="submit" weight="solid">
-          Set it
-        </Button>
-        {done && <span role="status">It is set.</span>}
-      </p>
-    </form>
-  );
-}
-
-/** A competence signed: for a person and a trade, with the day it is to be renewed. */
-function SignForm({ people }: { people: PracticeTold['people'] }) {
-  const client = useQueryClient();
-  const [who, setWho] = useState('');
-  const [trade, setTrade] = useState('');
-  const [renewOn, setRenewOn] = useState('');
-  const [words, setWords] = useState('');
-  const [faults, setFaults] = useState<Faults>({});
-  const [done, setDone] = useState(false);
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    setDone(false);
-    const missing: Faults = {
-      ...(who === '' ? { person: 'Who?' } : {}),
-      ...(trade === '' ? { trade: 'In which trade?' } : {}),
-      ...(renewOn === '' ? { renewOn: 'When is it to be renewed?' } : {}),
-      ...(words.trim().length < 3 ? { words: 'A few words on what was seen.' } : {}),
-    };
-    if (Object.keys(missing).length > 0) return setFaults(missing);
-    try {
-      await signCompetence({ person: who, trade, renewOn, words });
-      setFaults({});
-      setDone(true);
-      setWords('');
-      await client.invalidateQueries({ queryKey: ['benches'] });
-    } catch (error) {
-      setFaults(faultsOf(error));
-    }
-  };
-  return (
-    <form
-      aria-label="Sign a competence"
-      onSubmit={(e) => void submit(e)}
-      className="grid content-start gap-3"
-    >
-      <h2 className="m-0 border-b border-rule pb-1 text-2xl">Sign a competence</h2>
-      <Named name="Who">
-        <Choice label="Who" value={who} options={people.map((p) => [p.id, p.name])} onChange={setWho} />
-      </Named>
-      {faults.person && <Fault>{faults.person}</Fault>}
-      <Named name="Trade">
-        <Choice
-          label="Trade"
-          value={trade}
-          options={allTrades().map((t) => [t.id, t.words.offer[0]] as const)}
-          onChange={setTrade}
-        />
-      </Named>
-      {faults.trade && <Fault>{faults.trade}</Fault>}
-      <TextField
-        label="To be renewed by"
-        type="date"
-        value={renewOn}
-        fault={faults.renewOn}
-        onText={setRenewOn}
-      />
-      <TextField label="What was seen" value={words} maxLength={400} fault={faults.words} onText={setWords} />
-      {faults[''] && <Fault>{faults['']}</Fault>}
-      <p className="m-0 flex items-center gap-4">
-        <Button type="submit" weight="solid">
-          Sign it
-        </Button>
-        {done && <span role="status">It is signed.</span>}
-      </p>
-    </form>
   );
 }

@@ -11,7 +11,7 @@ const FIRST: readonly string[] = MEASURES.filter((m) => !LAST_MEASURES.includes(
  * @param own steps of the trade that come before the measuring
  */
 export const measured = (own: readonly string[], piece: Partial<TradeTask> = {}): TradeTask => ({
-  id: 'survey',
+  id: 'measured',
   name: 'Shaft looked at and measured',
   steps: ['safe', ...own, ...FIRST],
   skill: 'measuring',
