@@ -2,7 +2,6 @@ import type { Procedure, StepDefinition } from '../../engine/step.ts';
 import {
   baseStep,
   carrierSteps,
-  endSteps,
   fixedFirstStep,
   floatStep,
   greaseStep,
@@ -12,6 +11,7 @@ import {
   loadStep,
   specOf,
 } from '../../steps/bearing/closing-steps.ts';
+import { endSteps } from '../../steps/bearing/end-steps.ts';
 import { layoutOf } from '../../steps/bearing/fitting-parts.ts';
 import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';

@@ -1,5 +1,6 @@
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
-import { baseStep, endSteps, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
+import { baseStep, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
+import { endSteps } from '../../steps/bearing/end-steps.ts';
 import { type BoltSet, boltNeeds, layoutOf } from '../../steps/bearing/fitting-parts.ts';
 import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
