@@ -77,9 +77,11 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
           .map((w): Span => [minutesFrom(outage, w.from), minutesFrom(outage, w.to)])
           .sort((a, b) => a[0] - b[0]);
   };
+  // Once a shift, not once a hand: every clock of every day goes through the time zone.
+  const worked = outage.shifts.map((_, i) => shiftSpans(outage, i, known.zone));
   const shiftsOf = (c: Outage['crew'][number]): Span[] =>
     without(
-      shiftSpans(outage, c.shift, known.zone),
+      worked[c.shift] ?? [],
       c.away.map((a): Span => [minutesFrom(outage, a.from), minutesFrom(outage, a.to)]),
     );
   // A hold point waits for a lead hand who is awake; where the crew has none, somebody from outside it releases.

@@ -6,7 +6,7 @@ import { type Known, networkOf } from '@fulcrant/core/planning/tasks';
 import { saidMinutes } from '@fulcrant/core/planning/what-if';
 import { shiftTimeIn } from '@fulcrant/core/sheet/when';
 import { Tabs, ToggleGroup } from 'radix-ui';
-import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { type OutageKnown, useOutage } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
@@ -66,7 +66,10 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   const net = useMemo(() => networkOf(outage, facts), [outage, facts]);
   // As planned, and moved on by what has happened since.
   const going = useMemo(() => (outage.plan ? carriedOn(net.network, adopted(outage)) : null), [net, outage]);
-  const seen = useMemo(() => (proposal ? networkOf(proposal.outage, facts) : net), [proposal, facts, net]);
+  const seen = useMemo(
+    () => (proposal && proposal.outage !== outage ? networkOf(proposal.outage, facts) : net),
+    [proposal, outage, facts, net],
+  );
   const placed: readonly Placed[] = proposal?.planned.placed ?? going?.placed ?? [];
   const say = useCallback((m: number) => shiftTimeIn(zone)(momentAt(outage, m)), [zone, outage]);
   const keep = useKeep(known);
@@ -83,8 +86,8 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   const plan = async (title: string, next: Outage) => {
     setFault(null);
     const base = told.version;
-    const found = await planner.plan(networkOf(next, facts).network);
-    if (found) setProposal({ title, outage: next, planned: found, base });
+    const found = await planner.plan((next === outage ? net : networkOf(next, facts)).network);
+    if (found) startTransition(() => setProposal({ title, outage: next, planned: found, base }));
   };
   const adopt = async (p: Proposal) => {
     if (await put(withPlan(p.outage, p.planned, p.planned.bound, known.at), p.base)) setProposal(null);

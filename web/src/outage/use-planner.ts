@@ -1,7 +1,7 @@
 import type { Network, Placed } from '@fulcrant/core/arithmetic/planning/network';
 import type { Doubt, Risk } from '@fulcrant/core/arithmetic/planning/risk';
 import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { PlannerAnswer, PlannerQuestion } from './planner.worker.ts';
 
 /** How long a plan is looked for unless it is found to be the shortest before. */
@@ -38,7 +38,8 @@ export function usePlanner() {
     if ('risk' in a || a.id !== open.current?.id) return;
     const { told } = open.current;
     if ('fault' in a) setState({ ...IDLE, fault: a.fault });
-    else setState({ share: a.share, best: a.planned, running: !a.done, fault: null });
+    // What the worker tells is drawn in slices: the hand at the page comes first.
+    else startTransition(() => setState({ share: a.share, best: a.planned, running: !a.done, fault: null }));
     if ('fault' in a || a.done) {
       open.current = null;
       told('fault' in a ? null : a.planned);
@@ -69,7 +70,7 @@ export function useRisk(network: Network, placed: readonly Placed[], doubts: Dou
   const [risk, setRisk] = useState<{ risk: Risk; ms: number } | null>(null);
   const asked = useRef(0);
   const post = useWorker((a) => {
-    if ('risk' in a && a.id === asked.current) setRisk({ risk: a.risk, ms: a.ms });
+    if ('risk' in a && a.id === asked.current) startTransition(() => setRisk({ risk: a.risk, ms: a.ms }));
   });
   const key = JSON.stringify([placed.map((p) => [p.id, Math.round(p.start)]), wall]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the plan itself counts, not its objects
