@@ -32,6 +32,11 @@ it('a bearing with a burr under its sleeve: looked at, measured and felt on its 
   const hand = new RigHand(page, /bright scratch/);
   expect(await hand.look()).toBe(false);
   await hand.pass();
+  // Nothing that belongs to a record is offered.
+  await page.getByRole('button', { name: 'More' }).click();
+  expect(await page.getByRole('dialog').textContent()).not.toMatch(/Photograph|Cancel this job|CSV/);
+  expect(await page.getByRole('dialog').getByRole('link').count()).toBe(0);
+  await page.keyboard.press('Escape');
   // Nothing of the truth is on the page, and no number but what the gauge shows.
   expect(await page.locator('body').textContent()).not.toMatch(/burr under/i);
   for (let i = 0; i < 4; i++) await hand.read();
@@ -101,6 +106,16 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
   for (const a of answers) for (const f of laid.faults) expect(a).not.toContain(`"${f}"`);
   await hand.call([...laid.faults]);
   expect(Number(await page.locator('[data-debrief]').getAttribute('data-debrief'))).toBeGreaterThan(90);
+  // Loaded anew it is in the log, and not worked a second time.
+  await page.reload();
+  await page.waitForURL(/practice\/results\//);
+  await page.locator('[data-debrief]').waitFor();
+  await page.goto(`${plant.url}/practice`);
+  await page
+    .locator('[data-set]')
+    .filter({ hasText: 'before the stop' })
+    .getByText(/of 100/)
+    .waitFor();
   expect(complaints).toEqual([]);
   await context.close();
 

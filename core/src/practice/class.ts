@@ -101,7 +101,7 @@ export type SetAsked = InferType<typeof setSchema>;
 
 /** That somebody is competent in a trade, as another has seen: signed, with the day it is to be renewed. */
 export const competenceSchema = object({
-  person: string().min(1).max(40).required('Who?'),
+  person: string().max(40).required('Who?'),
   trade: string()
     .required('In which trade?')
     .test('trade', 'There is no such trade.', (v) => v === undefined || allTrades().some((t) => t.id === v)),

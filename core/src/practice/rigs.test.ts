@@ -6,12 +6,13 @@ import type { JobEvent } from '../engine/events.ts';
 import { reduce } from '../engine/judge.ts';
 import { DIFFICULTY_IDS } from '../engine/rig.ts';
 import type { JobState } from '../engine/state.ts';
+import { take } from '../engine/take.ts';
 import { allTrades, procedureFor, stepOf } from '../engine/trades.ts';
 import type { GlandGapsValues } from '../steps/gland-gaps.ts';
 import type { BenchValues } from '../trades/sleeve-bearing/bench-clearance.ts';
 import { type Action, Bench, FEELS, forceOf, NOTHING, played } from './bench.ts';
 import { debrief, WORTH } from './debrief.ts';
-import { BLADES_MM, wellWithin } from './gauges.ts';
+import { BLADES_MM, PRACTICE_GAUGES, wellWithin } from './gauges.ts';
 import { readingsBeside } from './handled.ts';
 import { allRigs, layOut, rigOf } from './rigs.ts';
 import { atRandom, careful, careless } from './scripted-hands.ts';
@@ -343,6 +344,46 @@ describe('the mark', () => {
     pump.do({ do: 'stroke' });
     pump.do({ do: 'off' });
     expect(pump.handled.pump).toMatchObject({ strokes: 0, mm: 0 });
+  });
+
+  it('driven too far it comes off, and begins again from snug with the nut where it began', () => {
+    const laid = layOut(rig('sleeve'), 3, 'sound');
+    const { events, log } = careful(laid);
+    const cut = events.findIndex((e) => e.type === 'reading.taken' && e.data.step === 'driveup');
+    let state = reduce([...events.slice(0, cut)]) as JobState;
+    const bench = new Bench(laid);
+    for (const l of log) if (l.after < cut) bench.do(l.action);
+    let n = 0;
+    const write = (type: JobEvent['type'], data: unknown): string | null => {
+      const id = `018f0000-0000-7000-8000-0000000e${String(++n).padStart(4, '0')}`;
+      const at = new Date(Date.parse('2026-11-24T18:00:00Z') + n * 60_000).toISOString();
+      const taken = take(state, { ...(events[0] as JobEvent), id, at, type, data } as JobEvent);
+      if ('refusal' in taken) return taken.refusal;
+      state = taken.state;
+      return null;
+    };
+    const feelBoth = (deg: number) =>
+      ['A', 'B'].map((row) => {
+        const place = `deg${deg}/${row}/1`;
+        const value = Number(bench.trueAt('driveup', place).toFixed(3));
+        const instrument = PRACTICE_GAUGES.feeler;
+        return write('reading.taken', { step: 'driveup', place, value, raw: String(value), instrument });
+      });
+    expect(bench.nutDeg).toBe(0);
+    expect(feelBoth(0)).toEqual([null, null]);
+    while (bench.nutDeg < 260) bench.do({ do: 'blow' });
+    expect(feelBoth(bench.nutDeg)).toEqual([null, null]);
+    expect(state.steps.find((s) => s.id === 'driveup')?.report?.act).toMatch(/Over-driven/);
+    expect(write('bearing.dismounted', { reason: 'driven too far' })).toBeNull();
+    bench.do({ do: 'off' });
+    expect(state.attempt).toBe(2);
+    // What stood on the drive-up is open again; at its first place the nut stands at nothing, as the sheet wants it.
+    expect(state.steps.find((s) => s.id === 'driveup')?.status).not.toBe('done');
+    expect(rig('sleeve').keyAt?.('deg0/A/1', bench.nutDeg)).toBe('deg0/A/1');
+    expect(bench.trueAt('driveup', 'deg0/A/1', bench.nutDeg)).toBeCloseTo(
+      bench.trueAt('driveup', 'deg0/A/1'),
+      9,
+    );
   });
 
   it('a right call without looking is luck, and counts half; a jerked wrench and a reading nobody took are said', () => {

@@ -124,9 +124,8 @@ export function careful(laid: Laid): Attempt {
     const { present, state } = at;
     if (!present || !state || state.steps.find((s) => s.id === rig.until)?.status === 'done') break;
     for (const f of rig.faults) if (f.sign?.(state, at.bench.handled)) found.add(f.id);
-    const reading = (present.report?.next ?? null) !== null;
     const question = at.open()[0];
-    if (question && !(reading && stepOf(state, present.id)?.itemsFirst === undefined && found.size > 0)) {
+    if (question) {
       const shown = at.act({ do: 'look', step: present.id, item: question.id });
       const fault = rig.faults.find((f) => shown.kind === 'seen' && f.seen?.says === shown.text);
       if (fault) found.add(fault.id);
