@@ -114,7 +114,15 @@ export function Tool({ shown, decimals }: { shown: Shown; decimals: number }) {
       );
     case 'dial':
       return (
-        <GaugeFace face={{ kind: 'dial', divisions: 100, perDivision: 0.01, unit: 'mm', value: shown.mm }} />
+        <div>
+          <GaugeFace
+            face={{ kind: 'dial', divisions: 100, perDivision: 0.01, unit: 'mm', value: shown.mm }}
+          />
+          {/* A whole turn is a millimetre: how many there were is the small hand’s to say. */}
+          {shown.mm >= 1 && (
+            <p className="m-0 text-center text-muted">The small hand stands at {Math.floor(shown.mm)}.</p>
+          )}
+        </div>
       );
     case 'digits':
       return (
