@@ -111,6 +111,9 @@ it('a form that was begun is there after a reload; a known position brings its k
     .getByText('must be smaller than the bearing bore')
     .waitFor();
   await page.getByLabel('A position the plant knows').fill('condensate seal');
+  // Another kind of work is another form; the words of the search are not begun anew with it.
+  await page.getByRole('button', { name: /^Pack a box/ }).click();
+  expect(await page.getByLabel('A position the plant knows').inputValue()).toBe('condensate seal');
   await page.getByRole('button', { name: /^Condensate pump 1, Seal/ }).click();
   await page.getByLabel('Free length', { exact: true }).waitFor();
   expect(await page.getByRole('button', { name: /^Fit a seal/ }).getAttribute('aria-pressed')).toBe('true');

@@ -31,6 +31,7 @@ export function NewJobPage() {
     const wanted = asked.get('position');
     return wanted === null || begun?.position?.id === wanted ? begun : null;
   });
+  const [words, setWords] = useState(asked.get('q') ?? '');
   const [picked, setPicked] = useState<StoredPosition | null | undefined>(draft?.position ?? undefined);
   const chosen = picked === undefined ? (from ?? null) : picked;
   // A position that is known brings the kind of work last done there, until another is chosen.
@@ -80,14 +81,18 @@ export function NewJobPage() {
     }
   };
   const fromStamp = Object.values(opening.from).filter((o) => o === 'stamp').length - (meant.trim() ? 1 : 0);
+  const picker = <PositionPicker chosen={chosen} typed={words} onTyped={setWords} onChoose={pick} />;
   return (
     <Page title="Open a job" ways={[['/register', 'Register']]} corner={<Corner />}>
-      {/* Rules that came after the form would begin it anew, and what was typed would be gone. */}
+      {/*
+       * Rules that came after the form would begin it anew, and what was typed would be gone. Nor is
+       * there a field before: one that moves into the form takes the keys of the hand in it away.
+       */}
       {house.isPending ||
       plant.isPending ||
       (chosen !== null && told.isPending && told.fetchStatus !== 'idle') ? (
         <>
-          <PositionPicker chosen={chosen} typed={asked.get('q') ?? ''} onChoose={pick} />
+          {chosen && picker}
           <p className="text-muted">Looking up what is known …</p>
         </>
       ) : (
@@ -118,7 +123,7 @@ export function NewJobPage() {
               )}
             </>
           }
-          where={<PositionPicker chosen={chosen} typed={asked.get('q') ?? ''} onChoose={pick} />}
+          where={picker}
           work={
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
               <legend className="kicker mb-1">The work</legend>

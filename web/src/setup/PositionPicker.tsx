@@ -1,17 +1,21 @@
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { type StoredPosition, usePositions } from '../data/job.ts';
 
-/** A position the plant knows, found by typing; the list says where it is cut. */
+/**
+ * A position the plant knows, found by typing; the list says where it is cut.
+ * The words are the page’s: the form round the picker begins anew with each kind of work.
+ */
 export function PositionPicker({
   chosen,
-  typed: first,
+  typed,
+  onTyped,
   onChoose,
 }: {
   chosen: StoredPosition | null;
   typed: string;
+  onTyped(words: string): void;
   onChoose(position: StoredPosition | null): void;
 }) {
-  const [typed, setTyped] = useState(first);
   const found = usePositions(useDeferredValue(typed.trim()));
   const positions = found.data?.positions ?? [];
   if (chosen)
@@ -39,7 +43,7 @@ export function PositionPicker({
         <input
           type="search"
           value={typed}
-          onChange={(e) => setTyped(e.target.value)}
+          onChange={(e) => onTyped(e.target.value)}
           maxLength={80}
           autoComplete="off"
           placeholder="type a machine or a place; or name a new one"
