@@ -9,6 +9,8 @@ export type Config = {
   version: string;
   db: DatabaseConfig;
   logLevel: string;
+  /** True behind one proxy, which says who asks and whether over a secure way. Without it nobody is believed who says so. */
+  proxy: boolean;
 };
 
 function need(env: NodeJS.ProcessEnv, name: string): string {
@@ -38,5 +40,6 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     version: env.FULCRANT_VERSION ?? '0.1.0',
     db: databaseConfig(env),
     logLevel: env.LOG_LEVEL ?? 'info',
+    proxy: env.FULCRANT_PROXY === '1',
   };
 }

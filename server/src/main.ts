@@ -2,6 +2,7 @@ import '@fulcrant/core/trades/registry';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';
+import { Attempts } from './auth/attempts.ts';
 import { readConfig } from './config.ts';
 import { buildApp } from './http/app.ts';
 import { StandIns } from './instruments/stand-ins.ts';
@@ -15,8 +16,16 @@ const db = openDatabase(config.db);
 const standIns = new StandIns();
 const server = createServer(
   buildApp(
-    { db, version: config.version, log, standIns, photoDir: join(config.dataDir, 'photos') },
+    {
+      db,
+      attempts: new Attempts(db),
+      version: config.version,
+      log,
+      standIns,
+      photoDir: join(config.dataDir, 'photos'),
+    },
     config.webDir,
+    { proxy: config.proxy },
   ).callback(),
 );
 

@@ -68,6 +68,18 @@ export const passwordResetSchema = object({
   password: password('Choose a new password.'),
 }).noUnknown();
 
+/** A second factor begins to hold with a code of it, and the password that asks for it. */
+export const secondSchema = object({
+  secret: string()
+    .matches(/^[A-Z2-7]{32}$/, 'Ask for a secret anew.')
+    .required(),
+  code: code(),
+  password: string().min(1).max(200).required('Type the password you have now.'),
+}).noUnknown();
+export const secondOffSchema = object({
+  password: string().min(1).max(200).required('Type the password you have now.'),
+}).noUnknown();
+
 /** What a plant is told once and every sheet follows. */
 export const plantSchema = object({
   site: site(),

@@ -8,6 +8,8 @@ import type { Role } from './plant.ts';
 export const signInSchema = object({
   name: string().trim().min(1).max(60).required('Type your sign-in name.'),
   password: string().min(1).max(200).required('Type your password.'),
+  /** The code of a second factor, where one is asked. */
+  code: string().max(20),
 }).noUnknown();
 export type SignIn = InferType<typeof signInSchema>;
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { PersonLine, Role } from '@fulcrant/core/api/plant';
 import { type Database, rowsOf, run } from '../store/database.ts';
+import { forgetDevices } from './devices.ts';
 import { endSessionsOf } from './sessions.ts';
 
 /** No password has this hash: whoever has it is let in by a code first. */
@@ -76,18 +77,18 @@ export async function changePerson(
     ],
   )) as { affectedRows: number };
   if (done.affectedRows === 0) return false;
-  // A role is looked up anew, and somebody who left is out at once.
-  await endSessionsOf(db, id, { only: change.retired === true ? 'all' : 'remembered' });
+  if (change.retired === true) await endSessionsOf(db, id);
   return true;
 }
 
-/** A new password; every other session of theirs ends. */
+/** A new password; every other session of theirs ends, and no other device is known for theirs. */
 export async function setPassword(
   db: Database,
   id: string,
   passwordHash: string,
-  keep?: string,
+  keep: { session?: string | undefined; device?: string | undefined } = {},
 ): Promise<void> {
   await run(db, 'UPDATE people SET password_hash = ? WHERE id = ?', [passwordHash, id]);
-  await endSessionsOf(db, id, { only: 'all', keep });
+  await endSessionsOf(db, id, keep.session);
+  await forgetDevices(db, id, keep.device);
 }

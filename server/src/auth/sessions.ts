@@ -1,7 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { SessionLine } from '@fulcrant/core/api/plant';
 import type { Person } from '@fulcrant/core/api/requests';
-import { LRUCache } from 'lru-cache';
 import { Op } from 'sequelize';
 import { type Database, rowsOf, run } from '../store/database.ts';
 
@@ -26,63 +25,35 @@ export async function startSession(db: Database, personId: string, device = ''):
   return token;
 }
 
-/** Sessions asked for a moment ago: a hand at work asks every second or two, and a role changes once a year. */
-const lately = new WeakMap<Database, LRUCache<string, { person: Person; expiresAt: number }>>();
-const LATELY_MS = 5000;
-function latelyOf(db: Database) {
-  const kept =
-    lately.get(db) ??
-    new LRUCache<string, { person: Person; expiresAt: number }>({ max: 500, ttl: LATELY_MS });
-  lately.set(db, kept);
-  return kept;
-}
-
-/** The person a token stands for; null where it is unknown or past its time. */
+/**
+ * The person a token stands for; null where it is unknown or past its time. Looked up at every request: a session ended or a role changed
+ * holds at once, at every server of the house.
+ */
 export async function personOfSession(db: Database, token: string | undefined): Promise<Person | null> {
   if (!token) return null;
-  const key = digest(token);
-  const known = latelyOf(db).get(key);
-  if (known) return known.expiresAt > Date.now() ? known.person : null;
-  const [row] = await rowsOf<Person & { expires_at: Date }>(
+  const [row] = await rowsOf<Person>(
     db,
-    `SELECT p.id, p.name, p.role, s.expires_at FROM sessions s JOIN people p ON p.id = s.person_id
-      WHERE s.token_hash = ? AND p.retired_at IS NULL`,
-    [key],
+    `SELECT p.id, p.name, p.role FROM sessions s JOIN people p ON p.id = s.person_id
+      WHERE s.token_hash = ? AND s.expires_at > ? AND p.retired_at IS NULL`,
+    [digest(token), new Date()],
   );
-  const expiresAt = row ? new Date(row.expires_at).getTime() : 0;
-  if (!row || expiresAt <= Date.now()) return null;
-  const person = { id: row.id, name: row.name, role: row.role };
-  latelyOf(db).set(key, { person, expiresAt });
-  return person;
+  return row ? { id: row.id, name: row.name, role: row.role } : null;
 }
 
 export async function endSession(db: Database, token: string | undefined): Promise<void> {
   if (!token) return;
-  latelyOf(db).delete(digest(token));
   await db.models.Session.destroy({ where: { tokenHash: digest(token) } });
 }
 
-/** Forget who somebody is, so that the next request asks: their role changed, or they are out. */
-function forgetLately(db: Database, personId: string): void {
-  const kept = latelyOf(db);
-  for (const [key, { person }] of kept.entries()) if (person.id === personId) kept.delete(key);
-}
-
 /**
- * End somebody's sessions, or only what is remembered of them, so that the next request looks anew.
+ * End somebody's sessions.
  * @param keep the token of a session that goes on
  */
-export async function endSessionsOf(
-  db: Database,
-  personId: string,
-  { only, keep }: { only: 'all' | 'remembered'; keep?: string | undefined },
-): Promise<void> {
-  if (only === 'all')
-    await run(db, 'DELETE FROM sessions WHERE person_id = ? AND token_hash <> ?', [
-      personId,
-      keep ? digest(keep) : '',
-    ]);
-  forgetLately(db, personId);
+export async function endSessionsOf(db: Database, personId: string, keep?: string): Promise<void> {
+  await run(db, 'DELETE FROM sessions WHERE person_id = ? AND token_hash <> ?', [
+    personId,
+    keep ? digest(keep) : '',
+  ]);
 }
 
 /** The sessions of a person that have not run out, the newest first. */
@@ -110,6 +81,5 @@ export async function endSessionById(db: Database, personId: string, id: string)
   const done = (await run(db, 'DELETE FROM sessions WHERE person_id = ? AND id = ?', [personId, id])) as {
     affectedRows: number;
   };
-  forgetLately(db, personId);
   return done.affectedRows === 1;
 }

@@ -167,11 +167,22 @@ function pages(webDir: string) {
 const hasLeft = (error: unknown): boolean =>
   ['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE'].includes((error as { code?: string }).code ?? '');
 
-/** The whole application, ready to listen. */
-export function buildApp(house: House, webDir: string): Koa {
-  const app = new Koa();
+/** Over a secure way once, over a secure way always: browsers are told so where this one came by one. */
+const HSTS = 'max-age=31536000';
+const keptSecure = (ctx: Context, next: Next) => {
+  if (ctx.secure) ctx.set('strict-transport-security', HSTS);
+  return next();
+};
+
+/**
+ * The whole application, ready to listen.
+ * @param proxy one proxy stands before it: what that one says of who asks, and only its own word, is believed
+ */
+export function buildApp(house: House, webDir: string, { proxy = false } = {}): Koa {
+  const app = new Koa({ proxy, maxIpsCount: proxy ? 1 : 0 });
   const router = lay(house, ROUTES);
   app.use(logged(house));
+  app.use(keptSecure);
   app.use(guarded());
   app.use(compress({ threshold: 1024 }));
   app.use(faults(house));

@@ -34,8 +34,10 @@ const moveSchema = object({
 function benchOf(call: Call, personId: string): StandInBench {
   const device = call.params.device ?? '';
   if (!DEVICE.test(device)) throw new Problem(404, 'There is no such device.');
-  const bench = call.house.standIns.bench(`${personId} ${device}`);
-  if (!bench) throw new Problem(503, 'All stand-in benches are taken just now.');
+  const bench = call.house.standIns.bench(personId, device);
+  if (bench === 'house') throw new Problem(503, 'All stand-in benches are taken just now.');
+  if (bench === 'person')
+    throw new Problem(429, 'You stand at four stand-in benches already: leave one of them first.');
   return bench;
 }
 

@@ -3,15 +3,22 @@ import {
   newPersonSchema,
   passwordChangeSchema,
   passwordResetSchema,
+  secondOffSchema,
+  secondSchema,
 } from '@fulcrant/core/api/plant';
+import type { Person } from '@fulcrant/core/api/requests';
 import { check } from '@fulcrant/core/judgement/sentences';
+import type { Context } from 'koa';
+import { toDataURL } from 'qrcode';
 import { codeStands, giveCode, useCode } from '../auth/codes.ts';
 import { hashPassword, passwordMatches } from '../auth/password.ts';
 import { addPerson, changePerson, everybody, setPassword } from '../auth/people.ts';
+import { hasSecond, offerSecond, setSecond, stepOfCode } from '../auth/second.ts';
 import { endSessionById, endSessionsOf, sessionsOf } from '../auth/sessions.ts';
 import type { Database } from '../store/database.ts';
+import { plantOf } from '../store/plant.ts';
 import { Problem } from './problem.ts';
-import { COOKIE, EVERYONE_SIGNED_IN, LEADS, type Route } from './routes.ts';
+import { deviceToken, EVERYONE_SIGNED_IN, type House, LEADS, type Route, sessionToken } from './routes.ts';
 import { mayTry, welcome } from './session.ts';
 
 const known = async (db: Database, id: string | undefined) => {
@@ -19,6 +26,19 @@ const known = async (db: Database, id: string | undefined) => {
   if (!person) throw new Problem(404, 'There is no such person.');
   return person;
 };
+
+/** Somebody signed in says their password once more, before what guards it is changed. @throws Problem where it is another */
+async function ownPassword(ctx: Context, house: House, me: Person, password: string, path = 'password') {
+  const attempt = await mayTry(ctx, house, me.name);
+  const person = await known(house.db, me.id);
+  if (!(await passwordMatches(person.passwordHash, password))) {
+    attempt.wrong();
+    throw new Problem(400, 'Not all is said yet.', [
+      { path, message: 'That is not the password you have now.' },
+    ]);
+  }
+  await attempt.right();
+}
 
 /** People of the plant, kept by a lead hand; and what each keeps of their own: password and sessions. */
 export const people: Route[] = [
@@ -84,7 +104,7 @@ export const people: Route[] = [
       const checked = check(passwordResetSchema, body);
       if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
       const { name, code, password } = checked.value;
-      const attempt = await mayTry(ctx, name);
+      const attempt = await mayTry(ctx, house, name);
       const person = await house.db.models.Person.findOne({ where: { name, retiredAt: null } });
       // Hashed before it is known whether the code stands: a wrong one takes as long.
       const passwordHash = await hashPassword(password);
@@ -93,12 +113,14 @@ export const people: Route[] = [
         !(await codeStands(house.db, 'reset', code, person.id)) ||
         !(await useCode(house.db, code))
       ) {
-        await attempt.wrong();
+        attempt.wrong();
         throw new Problem(400, 'Not all is said yet.', [
           { path: 'code', message: 'Name and code do not go together, or the code was used or is too old.' },
         ]);
       }
       await setPassword(house.db, person.id, passwordHash);
+      // A lead hand handed the code over face to face: whoever lost the authenticator gets in by it, and sets another.
+      await setSecond(house.db, person.id, null);
       await attempt.right();
       await welcome(ctx, house, person);
     },
@@ -111,17 +133,65 @@ export const people: Route[] = [
     async run({ ctx, house, body }, me) {
       const checked = check(passwordChangeSchema, body);
       if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const attempt = await mayTry(ctx, me.name);
-      const person = await known(house.db, me.id);
-      if (!(await passwordMatches(person.passwordHash, checked.value.current))) {
-        await attempt.wrong();
-        throw new Problem(400, 'Not all is said yet.', [
-          { path: 'current', message: 'That is not the password you have now.' },
-        ]);
-      }
-      await attempt.right();
-      await setPassword(house.db, me.id, await hashPassword(checked.value.password), ctx.cookies.get(COOKIE));
+      await ownPassword(ctx, house, me, checked.value.current, 'current');
+      await setPassword(house.db, me.id, await hashPassword(checked.value.password), {
+        session: sessionToken(ctx),
+        device: deviceToken(ctx),
+      });
       ctx.status = 204;
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/account/second',
+    who: LEADS,
+    async run({ ctx, house }, me) {
+      ctx.body = { on: await hasSecond(house.db, me.id) };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/account/second/offer',
+    who: LEADS,
+    /** A secret for an authenticator, as text, link and picture. It holds from when a code of it comes back. */
+    async run({ ctx, house }, me) {
+      const { secret, uri } = offerSecond((await plantOf(house.db)).site, me.name);
+      ctx.body = { secret, uri, picture: await toDataURL(uri, { margin: 2, scale: 5 }) };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/account/second',
+    who: LEADS,
+    asks: secondSchema,
+    async run({ ctx, house, body }, me) {
+      const checked = check(secondSchema, body);
+      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
+      const { secret, code, password } = checked.value;
+      await ownPassword(ctx, house, me, password);
+      const step = await stepOfCode(secret, code);
+      if (step === null)
+        throw new Problem(400, 'Not all is said yet.', [
+          {
+            path: 'code',
+            message: 'That is not what an authenticator shows for this secret now: look at its clock.',
+          },
+        ]);
+      await setSecond(house.db, me.id, { secret, step });
+      ctx.body = { on: true };
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/account/second/off',
+    who: LEADS,
+    asks: secondOffSchema,
+    async run({ ctx, house, body }, me) {
+      const checked = check(secondOffSchema, body);
+      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
+      await ownPassword(ctx, house, me, checked.value.password);
+      await setSecond(house.db, me.id, null);
+      ctx.body = { on: false };
     },
   },
   {
@@ -129,7 +199,7 @@ export const people: Route[] = [
     path: '/api/account/sessions',
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house }, me) {
-      ctx.body = { sessions: await sessionsOf(house.db, me.id, ctx.cookies.get(COOKIE)) };
+      ctx.body = { sessions: await sessionsOf(house.db, me.id, sessionToken(ctx)) };
     },
   },
   {
@@ -138,7 +208,7 @@ export const people: Route[] = [
     who: EVERYONE_SIGNED_IN,
     /** Sign out everywhere else. */
     async run({ ctx, house }, me) {
-      await endSessionsOf(house.db, me.id, { only: 'all', keep: ctx.cookies.get(COOKIE) });
+      await endSessionsOf(house.db, me.id, sessionToken(ctx));
       ctx.status = 204;
     },
   },

@@ -29,10 +29,10 @@ export const plant: Route[] = [
       const { code, site, name, password } = checked.value;
       if ((await greetingOf(house.db)).state === 'ready')
         throw new Problem(409, 'This plant is led by somebody already: sign in.');
-      const attempt = await mayTry(ctx, 'first visit');
+      const attempt = await mayTry(ctx, house, 'first visit');
       const passwordHash = await hashPassword(password);
       if (!(await codeStands(house.db, 'first', code)) || !(await useCode(house.db, code))) {
-        await attempt.wrong();
+        attempt.wrong();
         throw new Problem(400, 'Not all is said yet.', [
           { path: 'code', message: 'That is not the code in the console of this start.' },
         ]);

@@ -75,7 +75,6 @@ export const register: Route[] = [
         ]);
       }
       ctx.status = 201;
-      house.db.gauges.forget();
     },
   },
   {
@@ -94,7 +93,6 @@ export const register: Route[] = [
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
       if (!found) throw new Problem(404, 'There is no such gauge.');
       await found.update({ calibrationDue }, { fields: ['calibrationDue'] });
-      house.db.gauges.forget();
       ctx.body = { instrument: found };
     },
   },

@@ -3,6 +3,7 @@ import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
 import type { Schema } from 'yup';
+import type { Attempts } from '../auth/attempts.ts';
 import { personOfSession } from '../auth/sessions.ts';
 import type { StandIns } from '../instruments/stand-ins.ts';
 import type { Database } from '../store/database.ts';
@@ -10,6 +11,8 @@ import { Problem } from './problem.ts';
 
 export type House = {
   db: Database;
+  /** Tries to get in, as they are counted. */
+  attempts: Attempts;
   version: string;
   log: Logger;
   standIns: StandIns;
@@ -43,7 +46,13 @@ export type Route =
 export const EVERYONE_SIGNED_IN = ['fitter', 'lead', 'viewer', 'instructor'] as const;
 export const LEADS = ['lead'] as const;
 export const RECORDERS = ['fitter', 'lead'] as const;
-export const COOKIE = 'fulcrant';
+
+/** What a browser keeps: over a secure way under names only this host may set there. */
+const cookie = (ctx: Context, name: string) => (ctx.secure ? `__Host-${name}` : name);
+export const sessionCookie = (ctx: Context): string => cookie(ctx, 'fulcrant');
+export const deviceCookie = (ctx: Context): string => cookie(ctx, 'fulcrant-device');
+export const sessionToken = (ctx: Context): string | undefined => ctx.cookies.get(sessionCookie(ctx));
+export const deviceToken = (ctx: Context): string | undefined => ctx.cookies.get(deviceCookie(ctx));
 
 /** A body may only come as JSON, or as what the route takes: a form on a foreign page cannot send that, and SameSite does the rest. */
 function mustComeAs(ctx: Context, takes = 'application/json'): void {
@@ -53,7 +62,7 @@ function mustComeAs(ctx: Context, takes = 'application/json'): void {
 
 async function admitCaller(house: House, ctx: Context, who: Who): Promise<Person | null> {
   if (who === 'anyone') return null;
-  const person = await personOfSession(house.db, ctx.cookies.get(COOKIE));
+  const person = await personOfSession(house.db, sessionToken(ctx));
   if (!person) throw new Problem(401, 'Sign in first.');
   if (!who.includes(person.role)) throw new Problem(403, `A ${person.role} may not do this.`);
   return person;

@@ -1,58 +1,98 @@
-import { signInSchema } from '@fulcrant/core/api/requests';
+import { type SignIn, signInSchema } from '@fulcrant/core/api/requests';
 import { check } from '@fulcrant/core/judgement/sentences';
 import type { Context } from 'koa';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { TooMany } from '../auth/attempts.ts';
+import { KNOWN_DAYS, knownDevice, newDevice, rememberDevice } from '../auth/devices.ts';
 import { passwordMatches } from '../auth/password.ts';
+import { hasSecond, useSecond } from '../auth/second.ts';
 import { endSession, SESSION_HOURS, startSession } from '../auth/sessions.ts';
 import { plantOf } from '../store/plant.ts';
 import { Problem } from './problem.ts';
-import { COOKIE, EVERYONE_SIGNED_IN, type House, type Route } from './routes.ts';
+import {
+  deviceCookie,
+  deviceToken,
+  EVERYONE_SIGNED_IN,
+  type House,
+  type Route,
+  sessionCookie,
+  sessionToken,
+} from './routes.ts';
 
-/** Wrong passwords or codes one name from one address may try before it waits a minute. */
-const TRIES = 10;
-const tries = new RateLimiterMemory({ points: TRIES, duration: 60 });
+/** Why a try was not looked at, in words. */
+const waits = ({ limit, retryAfterS }: TooMany): string => {
+  const minutes = Math.ceil(retryAfterS / 60);
+  const wait = `Too many wrong tries. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`} and try again`;
+  return limit === 'device'
+    ? `${wait}.`
+    : `${wait}; a device you have signed in at before lets you in meanwhile.`;
+};
 
-/** Somebody from an address tries to get in as somebody. @throws Problem 429 after too many that were wrong */
+/**
+ * Somebody tries to get in as somebody, and it is counted before anything is looked at.
+ * @throws Problem 429 after too many that were wrong
+ */
 export async function mayTry(
   ctx: Context,
-  as: string,
-): Promise<{ wrong(): Promise<void>; right(): Promise<void> }> {
-  const key = `${ctx.ip} ${as.toLowerCase()}`;
-  const used = await tries.get(key);
-  if (used && used.consumedPoints >= TRIES) {
-    ctx.set('retry-after', String(Math.ceil(used.msBeforeNext / 1000)));
-    throw new Problem(429, 'Too many wrong tries. Wait a minute and try again.');
+  house: House,
+  name: string,
+): Promise<{ wrong(): void; right(): Promise<void> }> {
+  const device = await knownDevice(house.db, deviceToken(ctx), name);
+  try {
+    const counted = await house.attempts.count({ name, address: ctx.ip, device });
+    return {
+      wrong: () => house.log.warn({ address: ctx.ip, path: ctx.path }, 'wrong password or code'),
+      right: () => counted.right(),
+    };
+  } catch (error) {
+    if (!(error instanceof TooMany)) throw error;
+    house.log.warn({ address: ctx.ip, path: ctx.path, limit: error.limit }, 'too many wrong tries');
+    ctx.set('retry-after', String(error.retryAfterS));
+    throw new Problem(429, waits(error));
   }
-  return {
-    async wrong() {
-      await tries.consume(key).catch((e: unknown) => {
-        if (!(e instanceof RateLimiterRes)) throw e;
-      });
-    },
-    async right() {
-      await tries.delete(key);
-    },
-  };
 }
 
-/** Sign somebody in at this device: a session of its own, its token in the cookie. */
+/** Sign somebody in at this device: a session of its own, its token in the cookie; and the device is known from now on. */
 export async function welcome(
   ctx: Context,
   house: House,
   person: { id: string; name: string; role: string },
 ): Promise<void> {
+  const device = deviceToken(ctx) ?? newDevice();
+  await rememberDevice(house.db, device, person.id);
   const token = await startSession(house.db, person.id, ctx.get('user-agent'));
-  ctx.cookies.set(COOKIE, token, {
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: ctx.secure,
-    maxAge: SESSION_HOURS * 3_600_000,
-    path: '/',
-  });
+  const keep = (name: string, value: string, hours: number) =>
+    ctx.cookies.set(name, value, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: ctx.secure,
+      maxAge: hours * 3_600_000,
+      path: '/',
+    });
+  keep(sessionCookie(ctx), token, SESSION_HOURS);
+  keep(deviceCookie(ctx), device, KNOWN_DAYS * 24);
   ctx.body = {
     person: { id: person.id, name: person.name, role: person.role },
     plant: await plantOf(house.db),
   };
+}
+
+/** The person a name and password are of, and the code beside them where one is asked. @throws Problem 401 */
+async function whoIs(house: House, { name, password, code }: SignIn, wrong: () => void) {
+  const person = await house.db.models.Person.findOne({ where: { name, retiredAt: null } });
+  if (!(await passwordMatches(person?.passwordHash ?? null, password)) || !person) {
+    wrong();
+    throw new Problem(401, 'Name and password do not go together.');
+  }
+  if (!(await hasSecond(house.db, person.id))) return person;
+  if (!code)
+    throw new Problem(401, 'A code of your second factor is asked too.', [
+      { path: 'code', message: 'Type the six digits your authenticator shows now.' },
+    ]);
+  if (await useSecond(house.db, person.id, code)) return person;
+  wrong();
+  throw new Problem(401, 'A code of your second factor is asked too.', [
+    { path: 'code', message: 'That is not the code of this half minute, or it was used already.' },
+  ]);
 }
 
 export const session: Route[] = [
@@ -64,13 +104,8 @@ export const session: Route[] = [
     async run({ ctx, house, body }) {
       const checked = check(signInSchema, body);
       if (!checked.ok) throw new Problem(400, 'That is not a sign-in.', checked.faults);
-      const { name, password } = checked.value;
-      const attempt = await mayTry(ctx, name);
-      const person = await house.db.models.Person.findOne({ where: { name, retiredAt: null } });
-      if (!(await passwordMatches(person?.passwordHash ?? null, password)) || !person) {
-        await attempt.wrong();
-        throw new Problem(401, 'Name and password do not go together.');
-      }
+      const attempt = await mayTry(ctx, house, checked.value.name);
+      const person = await whoIs(house, checked.value, attempt.wrong);
       await attempt.right();
       await welcome(ctx, house, person);
     },
@@ -88,8 +123,8 @@ export const session: Route[] = [
     path: '/api/session',
     who: 'anyone',
     async run({ ctx, house }) {
-      await endSession(house.db, ctx.cookies.get(COOKIE));
-      ctx.cookies.set(COOKIE, null, { path: '/' });
+      await endSession(house.db, sessionToken(ctx));
+      ctx.cookies.set(sessionCookie(ctx), null, { path: '/', secure: ctx.secure });
       ctx.status = 204;
     },
   },

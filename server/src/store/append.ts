@@ -4,12 +4,14 @@ import { reduce } from '@fulcrant/core/engine/judge';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { take } from '@fulcrant/core/engine/take';
 import { upcast } from '@fulcrant/core/engine/upcast';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { fixedBearingOn } from '@fulcrant/core/job/fixed-bearing';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { say } from '@fulcrant/core/quantities/say';
 import type { Folded } from './bounded.ts';
 import { linkOf } from './chain.ts';
 import { type Database, rowsOf } from './database.ts';
+import { gaugesById } from './gauges.ts';
 import { jobNumber } from './numbers.ts';
 import { type Fresh, isCollision, Outrun, write } from './write.ts';
 
@@ -90,6 +92,7 @@ async function append(
   let state: JobState | null = before?.state ?? null;
   let chain = before?.chain ?? jobId;
   const taken = new Map<string, JobEvent>();
+  const gauges = await gaugesNamed(db, bodies);
   for (const posted of bodies) {
     const id = idOf(posted);
     const refuse = (reason: string) => outcomes.push({ id, outcome: 'refused', reason: say(reason, 'mm') });
@@ -110,7 +113,7 @@ async function append(
       else refuse('An event with this id is stored already, with other contents.');
       continue;
     }
-    const told = await truthful(db, checked.value, person, state);
+    const told = await truthful(db, checked.value, person, state, gauges);
     if (typeof told === 'string') {
       refuse(told);
       continue;
@@ -187,12 +190,25 @@ function isSame(stored: JobEvent, posted: JobEvent): boolean {
   return plain(upcast(stored)) === plain(posted);
 }
 
+/** The gauges a batch names, as the register has them now. */
+async function gaugesNamed(
+  db: Database,
+  bodies: readonly unknown[],
+): Promise<ReadonlyMap<string, Instrument>> {
+  const ids = bodies.flatMap((b) => {
+    const id = (b as { data?: { instrument?: { id?: unknown } } } | null)?.data?.instrument?.id;
+    return typeof id === 'string' ? [id] : [];
+  });
+  return ids.length === 0 ? new Map() : gaugesById(db, [...new Set(ids)]);
+}
+
 /** The event with what the server knows better: who is signed in, the gauge in the register, the fixed bearing's own job. */
 async function truthful(
   db: Database,
   event: JobEvent,
   person: Person,
   state: JobState | null,
+  gauges: ReadonlyMap<string, Instrument>,
 ): Promise<JobEvent | string> {
   if (event.author.id !== person.id)
     return `This was recorded by ${event.author.name}; only they can send it.`;
@@ -200,11 +216,6 @@ async function truthful(
   if (event.type === 'fixed.named' && state) return lookedUp(db, { ...event, author }, state);
   if (!('instrument' in event.data)) return { ...event, author };
   const { instrument: named } = event.data;
-  let gauges = await db.gauges.get();
-  if (!gauges.has(named.id)) {
-    db.gauges.forget();
-    gauges = await db.gauges.get();
-  }
   const instrument = gauges.get(named.id);
   if (!instrument) return `“${named.name}” is not in the register of gauges.`;
   return { ...event, author, data: { ...event.data, instrument } } as JobEvent;

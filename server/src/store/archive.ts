@@ -23,14 +23,21 @@ type Table = {
   name: string;
   /** By what its rows are in order. */
   key: readonly string[];
-  /** What never leaves the house without being asked for. */
-  secret?: readonly string[];
+  /** What never leaves the house without being asked for, and what stands in its place. */
+  secret?: Readonly<Record<string, string | null>>;
 };
 
-/** In the order they can be laid in again: each stands on those before it. Sessions, codes and calendar links stay behind. */
+/** What stands for a password that was left behind: nobody is let in by it. */
+const NO_PASSWORD = '-';
+
+/** In the order they can be laid in again: each stands on those before it. Sessions, codes, tries, known devices and calendar links stay behind. */
 const TABLES: readonly Table[] = [
   { name: 'plant', key: ['one'] },
-  { name: 'people', key: ['id'], secret: ['password_hash'] },
+  {
+    name: 'people',
+    key: ['id'],
+    secret: { password_hash: NO_PASSWORD, second_secret: null, second_step: null },
+  },
   { name: 'instruments', key: ['id'] },
   { name: 'house_rules', key: ['n'] },
   { name: 'positions', key: ['id'] },
@@ -50,8 +57,6 @@ const TABLES: readonly Table[] = [
 ];
 /** Rows read, and laid in, at once. */
 const PAGE = 200;
-/** What stands for a password that was left behind: nobody is let in by it. */
-const NO_PASSWORD = '-';
 
 export type Manifest = {
   form: number;
@@ -116,9 +121,7 @@ async function writeTable(
     const page: Row[] = await pageOf(c, table, last);
     for (const row of page) {
       await seen(row);
-      const kept = secrets
-        ? row
-        : { ...row, ...Object.fromEntries((table.secret ?? []).map((s) => [s, NO_PASSWORD])) };
+      const kept = secrets ? row : { ...row, ...table.secret };
       if (!file.write(`${JSON.stringify(kept)}\n`))
         await new Promise<void>((done) => file.once('drain', () => done()));
       rows++;

@@ -47,21 +47,3 @@ export class FoldedJobs {
     }
   }
 }
-
-/** Something read often and changed seldom: kept for a moment, and forgotten when this process changes it. */
-export class Briefly<T> {
-  private held: { value: T; until: number } | null = null;
-  constructor(
-    private readonly read: () => Promise<T>,
-    private readonly ms = 5000,
-  ) {}
-  async get(): Promise<T> {
-    if (this.held && this.held.until > Date.now()) return this.held.value;
-    const value = await this.read();
-    this.held = { value, until: Date.now() + this.ms };
-    return value;
-  }
-  forget(): void {
-    this.held = null;
-  }
-}

@@ -1,7 +1,6 @@
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { Sequelize } from 'sequelize';
 import type { DatabaseConfig } from '../config.ts';
-import { Briefly, FoldedJobs } from './bounded.ts';
+import { FoldedJobs } from './bounded.ts';
 import { defineModels, type Models } from './models.ts';
 
 export type Database = {
@@ -9,8 +8,6 @@ export type Database = {
   models: Models;
   /** Jobs as they were folded last. */
   folded: FoldedJobs;
-  /** The register of gauges as events name them, by id. */
-  gauges: Briefly<Map<string, Instrument>>;
 };
 
 /** A pool on MariaDB. It reconnects by itself when the database comes back. */
@@ -26,37 +23,28 @@ export function openDatabase(config: DatabaseConfig, driver: Record<string, unkn
     dialectOptions: { connectTimeout: 2000, charset: 'utf8mb4', jsonStrings: true, ...driver },
   });
   const models = defineModels(sequelize);
-  return {
-    sequelize,
-    models,
-    folded: new FoldedJobs(),
-    gauges: new Briefly(async () => registerOf(models)),
-  };
+  return { sequelize, models, folded: new FoldedJobs() };
 }
 
-/** The gauges as an event names them: a stand-in says so, a real gauge says nothing. */
-async function registerOf(models: Models): Promise<Map<string, Instrument>> {
-  const rows = await models.Instrument.findAll();
-  return new Map(
-    rows.map((row) => {
-      const { standIn, ...gauge } = row.get({ plain: true }) as Instrument;
-      return [gauge.id, standIn ? { ...gauge, standIn } : gauge];
-    }),
-  );
-}
+export type Connection = { query(sql: string, values: unknown[]): Promise<unknown> };
 
-type Connection = { query(sql: string, values: unknown[]): Promise<unknown> };
-
-/** A statement on a connection of the pool, put to the driver as it is: for the few that are asked with every reading. */
-export async function run(db: Pick<Database, 'sequelize'>, sql: string, values: unknown[]): Promise<unknown> {
+/** Something done with one connection of the pool, which goes back when it is done. */
+export async function onConnection<T>(
+  db: Pick<Database, 'sequelize'>,
+  work: (connection: Connection) => Promise<T>,
+): Promise<T> {
   const manager = db.sequelize.connectionManager;
   const connection = (await manager.getConnection({ type: 'write' })) as unknown as Connection;
   try {
-    return await connection.query(sql, values);
+    return await work(connection);
   } finally {
     manager.releaseConnection(connection as never);
   }
 }
+
+/** A statement on a connection of the pool, put to the driver as it is: for the few that are asked with every reading. */
+export const run = (db: Pick<Database, 'sequelize'>, sql: string, values: unknown[]): Promise<unknown> =>
+  onConnection(db, (connection) => connection.query(sql, values));
 
 /** Rows of a plain SELECT; a list among the values stands for `IN (?)`. */
 export const rowsOf = async <T extends object>(

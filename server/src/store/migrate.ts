@@ -16,6 +16,7 @@ import * as drills from './migrations/013-drills.ts';
 import * as laid from './migrations/014-laid.ts';
 import * as practice from './migrations/015-practice.ts';
 import * as measuredPiece from './migrations/016-measured-piece.ts';
+import * as guardedEntry from './migrations/017-guarded-entry.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -34,6 +35,7 @@ const MIGRATIONS = [
   { name: '014-laid', up: laid.up },
   { name: '015-practice', up: practice.up },
   { name: '016-measured-piece', up: measuredPiece.up },
+  { name: '017-guarded-entry', up: guardedEntry.up },
 ];
 
 /**
@@ -41,8 +43,10 @@ const MIGRATIONS = [
  * database itself keeps the promise that no reading is lost.
  */
 const GRANTS: Record<string, string> = {
-  people: 'SELECT, INSERT, UPDATE (role, retired_at, password_hash)',
+  people: 'SELECT, INSERT, UPDATE (role, retired_at, password_hash, second_secret, second_step)',
   plant: 'SELECT, INSERT, UPDATE',
+  attempts: 'SELECT, INSERT, UPDATE, DELETE',
+  known_devices: 'SELECT, INSERT, UPDATE, DELETE',
   codes: 'SELECT, INSERT, DELETE',
   cards: 'SELECT, INSERT, UPDATE (looked_by, looked_at)',
   photos: 'SELECT, INSERT',

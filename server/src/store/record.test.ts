@@ -271,6 +271,7 @@ describe('a database laid in by an earlier release', () => {
         '014-laid',
         '015-practice',
         '016-measured-piece',
+        '017-guarded-entry',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);

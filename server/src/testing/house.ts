@@ -12,6 +12,7 @@ import { pino } from 'pino';
 import { v7 } from 'uuid';
 import { inject } from 'vitest';
 import { startDatabase } from '../../../scripts/database.mjs';
+import { Attempts } from '../auth/attempts.ts';
 import type { DatabaseConfig } from '../config.ts';
 import { GAUGES, PEOPLE } from '../demo/people-and-gauges.ts';
 import { setupOf } from '../demo/works.ts';
@@ -20,15 +21,48 @@ import { StandIns } from '../instruments/stand-ins.ts';
 import { type Database, openDatabase } from '../store/database.ts';
 import { copyOf } from './models.ts';
 
-export type TestHouse = {
-  db: Database;
-  owner: Database;
+export type Served = {
   url: string;
+  db: Database;
+  /** What it logged as a warning or worse, a line of JSON each. */
+  said: string[];
+  close(): Promise<void>;
+};
+
+export type TestHouse = Served & {
+  owner: Database;
   mariadb: Awaited<ReturnType<typeof startDatabase>>;
   dataDir: string;
   config(who: 'owner' | 'app'): DatabaseConfig;
-  close(): Promise<void>;
+  /** One more server over the same database, as another process would be: nothing is shared but the database. */
+  another(options?: { proxy?: boolean }): Promise<Served>;
 };
+
+/** The application on a free port, over a database that runs. */
+async function serve(config: DatabaseConfig, dataDir: string, { proxy = false } = {}): Promise<Served> {
+  const db = openDatabase(config);
+  const standIns = new StandIns();
+  const said: string[] = [];
+  const log = pino({ level: 'warn' }, { write: (line: string) => void said.push(line) });
+  const photoDir = join(dataDir, 'photos');
+  const server: Server = createServer(
+    buildApp({ db, attempts: new Attempts(db), version: '0.0.0-test', log, standIns, photoDir }, 'web/dist', {
+      proxy,
+    }).callback(),
+  );
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  return {
+    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    db,
+    said,
+    async close() {
+      standIns.close();
+      server.closeAllConnections();
+      await new Promise((done) => server.close(done));
+      await db.sequelize.close();
+    },
+  };
+}
 
 /** A real MariaDB of its own with the demo data or a plant just begun, and the application on a free port. */
 export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
@@ -41,33 +75,21 @@ export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
     ...mariadb[who],
   });
   const owner = openDatabase(config('owner'));
-  const db = openDatabase(config('app'));
-  const standIns = new StandIns();
-  const server: Server = createServer(
-    buildApp(
-      {
-        db,
-        version: '0.0.0-test',
-        log: pino({ level: 'silent' }),
-        standIns,
-        photoDir: join(dataDir, 'photos'),
-      },
-      'web/dist',
-    ).callback(),
-  );
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  const first = await serve(config('app'), dataDir);
+  const others: Served[] = [];
   const house: TestHouse = {
-    db,
+    ...first,
     owner,
     mariadb,
     dataDir,
     config,
-    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    async another(options) {
+      const one = await serve(config('app'), dataDir, options);
+      others.push(one);
+      return one;
+    },
     async close() {
-      standIns.close();
-      server.closeAllConnections();
-      await new Promise((done) => server.close(done));
-      await db.sequelize.close();
+      for (const one of [first, ...others]) await one.close();
       await owner.sequelize.close();
       // A test may have stopped the first database and started another in its place.
       await house.mariadb.stop();
@@ -88,8 +110,12 @@ export async function cookieOf(url: string, name: string): Promise<string> {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ name, password: 'beet-campaign' }),
   });
-  return (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  return cookiesIn(response).join('; ');
 }
+
+/** What a browser would keep of an answer: its session, and what the device is known by. */
+export const cookiesIn = (response: Response): string[] =>
+  response.headers.getSetCookie().map((c) => c.split(';')[0] ?? '');
 
 /** Somebody at the API: signed in by name, or nobody. */
 export async function caller(url: string, name?: string): Promise<Caller> {

@@ -22,3 +22,14 @@ export const useSessions = () =>
     queryKey: ['sessions'],
     queryFn: () => call<{ sessions: SessionLine[] }>('GET', '/api/account/sessions'),
   });
+
+/** Is a code asked of whoever is signed in, beside the password? Only lead hands may have it so. */
+export const useSecond = (may: boolean) =>
+  useQuery({
+    queryKey: ['second'],
+    queryFn: () => call<{ on: boolean }>('GET', '/api/account/second'),
+    enabled: may,
+  });
+
+/** A secret for an authenticator: nothing holds until a code of it comes back. */
+export type OfferedSecond = { secret: string; uri: string; picture: string };

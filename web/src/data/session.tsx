@@ -13,7 +13,8 @@ type Session = {
   plant: Plant | null;
   /** True where the server said this sign-in is over, while the person is still known here. */
   stale: boolean;
-  signIn(name: string, password: string): Promise<void>;
+  /** `code` is of the second factor, where one is asked. */
+  signIn(name: string, password: string, code?: string): Promise<void>;
   /** Get in by another way than a password: a first visit, a code. */
   enter(path: '/api/first-visit' | '/api/password/reset', body: object): Promise<void>;
   signOut(): Promise<void>;
@@ -72,8 +73,9 @@ export function SessionProvider({ children }: { children: ReactNode }) {
       person,
       plant,
       stale,
-      async signIn(name, password) {
-        welcome(await call<Answer>('POST', '/api/session', { name, password }));
+      async signIn(name, password, code) {
+        const body = { name, password, ...(code === undefined ? {} : { code }) };
+        welcome(await call<Answer>('POST', '/api/session', body));
         setStale(false);
         await client.invalidateQueries();
       },

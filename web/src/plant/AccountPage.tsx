@@ -10,6 +10,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { SecondFactor } from './SecondFactor.tsx';
 
 /** What a device calls itself, short enough to be told from another. */
 function deviceSaid(agent: string): string {
@@ -80,6 +81,7 @@ export function AccountPage() {
           <span role="status">{done}</span>
         </div>
       </form>
+      {person?.role === 'lead' && <SecondFactor />}
       <h2 className="kicker m-0 border-b border-rule pb-1">Signed in</h2>
       <ul className="m-0 list-none p-0" aria-label="Where I am signed in">
         {all.map((s) => (

@@ -1,11 +1,12 @@
 import { type FormEvent, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
-import { ApiFault } from '../data/api.ts';
+import { type Faults, faultsOf } from '../data/asked.ts';
 import { useGreeting } from '../data/plant.ts';
 import { useQueue } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Mark } from '../ui/Mark.tsx';
+import { TextField } from '../ui/TextField.tsx';
 
 const field = 'min-h-14 border-0 border-b-[3px] border-brass bg-transparent text-2xl';
 
@@ -17,20 +18,20 @@ export function SignInPage() {
   const go = useNavigate();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  // Asked only of who has a second factor, and only once the password was right.
+  const [code, setCode] = useState<string | null>(null);
+  const [faults, setFaults] = useState<Faults>({});
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    if (name.trim() === '') return setFault('Type your sign-in name.');
-    if (password === '') return setFault('Type your password.');
+    if (name.trim() === '') return setFaults({ '': 'Type your sign-in name.' });
+    if (password === '') return setFaults({ '': 'Type your password.' });
     try {
-      await signIn(name.trim(), password);
+      await signIn(name.trim(), password, code?.trim() || undefined);
       await go('/');
     } catch (error) {
-      setFault(
-        error instanceof ApiFault
-          ? error.title
-          : 'No connection to the server. Entries already made stay on this device.',
-      );
+      const told = faultsOf(error, 'No connection to the server. Entries already made stay on this device.');
+      setFaults(told);
+      if (told.code !== undefined) setCode(code ?? '');
     }
   };
   if (greeting.data?.state === 'first-visit') return <Navigate to="/first-visit" replace />;
@@ -82,7 +83,20 @@ export function SignInPage() {
               className={field}
             />
           </label>
-          {fault && <Fault>{fault}</Fault>}
+          {code !== null && (
+            <TextField
+              strong
+              autoFocus
+              label="Code of your second factor"
+              inputMode="numeric"
+              autoComplete="one-time-code"
+              maxLength={10}
+              value={code}
+              fault={faults.code}
+              onText={setCode}
+            />
+          )}
+          {faults[''] && <Fault>{faults['']}</Fault>}
           <Button type="submit" weight="solid">
             Sign in
           </Button>
