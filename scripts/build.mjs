@@ -67,6 +67,7 @@ export const buildServer = () =>
   ifChanged('server', ['core/src', 'server/src'], () =>
     bundle('server', {
       main: 'server/src/main.ts',
+      worker: 'server/src/heavy/worker.ts',
       prepare: 'server/src/prepare.ts',
       verify: 'server/src/verify.ts',
       fill: 'server/src/fill.ts',

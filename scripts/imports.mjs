@@ -43,9 +43,11 @@ const FLOORS = {
   server: [
     ['config.ts'],
     ['instruments'],
+    ['export'],
+    // What may take long is done in threads of its own; what is stored is told through them.
+    ['heavy'],
     ['store'],
     ['auth'],
-    ['export'],
     ['http'],
     ['demo'],
     ['archive.ts', 'fill.ts', 'main.ts', 'prepare.ts', 'verify.ts'],

@@ -8,7 +8,7 @@ import { openDatabase } from './store/database.ts';
 /** Hands that lay in at once: one a core of a small machine. */
 const HANDS = 2;
 
-const open = () => openDatabase(databaseConfig(process.env), { permitLocalInfile: true });
+const open = () => openDatabase(databaseConfig(process.env), { driver: { permitLocalInfile: true } });
 
 /** One hand lays its range and tells how many events it had. */
 async function work(plan: Plan): Promise<void> {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { Attempts } from './auth/attempts.ts';
 import { readConfig } from './config.ts';
+import { threads } from './heavy/workshop.ts';
 import { buildApp } from './http/app.ts';
 import { StandIns } from './instruments/stand-ins.ts';
 import { openDatabase } from './store/database.ts';
@@ -12,7 +13,7 @@ import { renewLines } from './store/projections.ts';
 let stopping = false;
 const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
-const db = openDatabase(config.db);
+const db = openDatabase(config.db, { workshop: threads(new URL('worker.js', import.meta.url)) });
 const standIns = new StandIns();
 const server = createServer(
   buildApp(
@@ -51,6 +52,7 @@ function stop(signal: string): void {
   setTimeout(() => process.exit(1), 10_000).unref();
   standIns.close();
   server.close(async () => {
+    await db.workshop.close();
     await db.sequelize.close();
     process.exit(0);
   });

@@ -242,6 +242,11 @@ export function gather(events: readonly JobEvent[]): Facts | null {
   return facts;
 }
 
+/** What a state stands on: plain data that can be sent elsewhere and judged there to the same state. */
+export function factsOf({ steps: _, present: __, ...facts }: JobState): Facts {
+  return facts;
+}
+
 /**
  * A job's events turned into its state: the only place that knows what may happen next. Null until the job is opened.
  * The same function runs in the browser and on the server.

@@ -7,7 +7,7 @@ import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
 import { handAt } from '../../../core/src/testing/test-stand.ts';
-import { sealSheet } from '../store/sheets.ts';
+import { sealSheet } from './canonical.ts';
 import { dueCalendar } from './due-calendar.ts';
 import { sheetPdf } from './sheet-pdf.ts';
 

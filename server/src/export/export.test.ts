@@ -7,8 +7,8 @@ import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { surveyOf } from '../demo/works.ts';
-import { sealSheet } from '../store/sheets.ts';
 import { freshHand, person, TOOLS } from '../testing/house.ts';
+import { sealSheet } from './canonical.ts';
 import { sheetPdf } from './sheet-pdf.ts';
 
 const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];

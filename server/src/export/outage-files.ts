@@ -82,13 +82,11 @@ export function outageCsv({ outage, net, placed, zone }: Told): string {
 }
 
 const SIZES = { A3: 'A3', A4: 'A4', LETTER: 'LETTER' } as const;
+export type Paper = keyof typeof SIZES;
 const MM = 72 / 25.4;
 
 /** The board on paper, a sheet a day: a lane a fitter, to scale in time, the wall where it stands. */
-export async function outagePdf(
-  { outage, net, placed, zone }: Told,
-  size: keyof typeof SIZES,
-): Promise<Buffer> {
+export async function outagePdf({ outage, net, placed, zone }: Told, size: Paper): Promise<Buffer> {
   const doc = new PDFDocument({
     size: SIZES[size],
     layout: 'landscape',

@@ -3,7 +3,7 @@ import { type Said, sayIn } from '@fulcrant/core/quantities/say';
 import type { Block, FitUpSheet } from '@fulcrant/core/sheet/form';
 import { whenIn } from '@fulcrant/core/sheet/when';
 import PDFDocument from 'pdfkit';
-import type { SealedSheet } from '../store/sheets.ts';
+import type { SealedSheet } from './canonical.ts';
 import type { Pdf } from './drawings.ts';
 import { drawings } from './drawings.ts';
 import { type FontName, fonts } from './fonts.ts';
@@ -16,13 +16,13 @@ const GREY = '#555';
 /** A heading is kept with so much of what follows it, and so does a page begun need to be worth its paper. */
 const KEEP = 58;
 
-type Options = {
+export type PrintOptions = {
   unit: LengthUnit;
   size: 'A4' | 'LETTER';
   /** Notes written under the signature: they are no part of what was signed. */
   since?: FitUpSheet['notes'];
   /** Files of its photographs, by hash, as far as they have arrived. */
-  photos?: ReadonlyMap<string, Buffer>;
+  photos?: ReadonlyMap<string, Uint8Array>;
 };
 
 /** A sheet being printed: the document, the reader's unit, the lowest point a line may reach. */
@@ -37,7 +37,7 @@ type Print = {
  * The sheet as PDF on A4 or Letter, in mm or inches throughout: its own blocks in their order, the drawings with the real numbers, and
  * the title block on each page. A signed sheet prints from what was signed.
  */
-export async function sheetPdf(sheet: SealedSheet, options: Options): Promise<Buffer> {
+export async function sheetPdf(sheet: SealedSheet, options: PrintOptions): Promise<Buffer> {
   const doc = new PDFDocument({
     size: options.size,
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + TITLE_BLOCK },
@@ -55,8 +55,13 @@ export async function sheetPdf(sheet: SealedSheet, options: Options): Promise<Bu
     doc.on('error', fail);
   });
   for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
-  const photos = options.photos ?? new Map<string, Buffer>();
-  const print: Print = { doc, unit: options.unit, sheet, photo: (hash) => photos.get(hash) ?? null };
+  const photos = options.photos ?? new Map<string, Uint8Array>();
+  const print: Print = {
+    doc,
+    unit: options.unit,
+    sheet,
+    photo: (hash) => (photos.has(hash) ? Buffer.from(photos.get(hash) as Uint8Array) : null),
+  };
   head(print);
   const blocks = [...sheet.document, ...after(sheet, options.since ?? [])];
   for (const [i, b] of blocks.entries()) draw(print, b, blocks.slice(i + 1));

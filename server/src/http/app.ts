@@ -6,6 +6,7 @@ import Koa, { type Context, type Next } from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import serve from 'koa-static';
+import { Crowded } from '../heavy/workshop.ts';
 import { isDatabaseAway } from '../store/database.ts';
 import { autopsies } from './autopsies.ts';
 import { benches } from './benches.ts';
@@ -93,6 +94,14 @@ const faults = (house: House) => async (ctx: Context, next: Next) => {
         ctx,
         503,
         'The database does not answer just now. Nothing is lost; it is tried again.',
+      );
+    }
+    if (error instanceof Crowded) {
+      ctx.set('retry-after', '2');
+      return sayProblem(
+        ctx,
+        503,
+        'So many ask for the like just now that this one is not begun. Ask again in a moment.',
       );
     }
     const status = (error as { status?: number }).status ?? 500;

@@ -1,7 +1,8 @@
 import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { Rig } from '@fulcrant/core/engine/rig';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { admitted } from '@fulcrant/core/practice/admitted';
-import { type Action, played } from '@fulcrant/core/practice/bench';
+import type { Action } from '@fulcrant/core/practice/bench';
 import {
   actionsSchema,
   competenceSchema,
@@ -9,8 +10,9 @@ import {
   handedInSchema,
   setSchema,
 } from '@fulcrant/core/practice/class';
-import { type Attempt, debrief } from '@fulcrant/core/practice/debrief';
-import { type Laid, layOut, rigOf } from '@fulcrant/core/practice/rigs';
+import type { Attempt } from '@fulcrant/core/practice/debrief';
+import { rigOf } from '@fulcrant/core/practice/rigs';
+import type { BenchOf } from '../heavy/tasks.ts';
 import {
   competencesOf,
   keepResult,
@@ -30,18 +32,16 @@ const TEACHERS = ['lead', 'instructor'] as const;
 const teaches = (role: string): boolean => (TEACHERS as readonly string[]).includes(role);
 
 /** A bench of a class as one person has it. Its truth and its seed stay here until it is handed in. */
-async function laidFor(house: House, id: string | undefined, personId: string): Promise<Laid> {
+async function laidFor(house: House, id: string | undefined, personId: string): Promise<BenchOf> {
   const set = /^[0-9a-f-]{36}$/.test(id ?? '') ? await setFor(house.db, id as string, personId) : null;
-  const rig = set && rigOf(set.rig);
-  if (!set || !rig) throw new Problem(404, 'There is no such bench set.');
-  return layOut(rig, set.seed, set.difficulty);
+  if (!set || !rigOf(set.rig)) throw new Problem(404, 'There is no such bench set.');
+  return set;
 }
 
 /** A bench of one’s own, as it was laid out on the page. */
-function ownBench(own: HandedIn['own']): Laid {
-  const rig = own ? rigOf(own.rig) : undefined;
-  if (!own || !rig) throw new Problem(400, 'There is no such bench.');
-  return layOut(rig, own.seed, own.difficulty);
+function ownBench(own: HandedIn['own']): BenchOf {
+  if (!own || !rigOf(own.rig)) throw new Problem(400, 'There is no such bench.');
+  return own;
 }
 
 /** Benches to practise at: set for a class, worked, handed in and debriefed; competences signed. Nothing of it is a record of work. */
@@ -93,9 +93,9 @@ export const benches: Route[] = [
     async run({ ctx, house, body, params }, me) {
       const checked = check(actionsSchema, body);
       if (!checked.ok) throw new Problem(400, 'Nobody can do that at a bench.', checked.faults);
-      const laid = await laidFor(house, params.id, me.id);
-      const { shown, bench } = played(laid, checked.value.actions as Action[]);
-      ctx.body = { shown: shown.at(-1), nutDeg: bench.nutDeg };
+      const bench = await laidFor(house, params.id, me.id);
+      const actions = checked.value.actions as Action[];
+      ctx.body = await house.db.workshop.do('shown', { bench, actions });
     },
   },
   {
@@ -109,13 +109,13 @@ export const benches: Route[] = [
       if (!checked.ok) throw new Problem(400, 'It could not be handed in.', checked.faults);
       const { set, own, log, call } = checked.value;
       const events = checked.value.events as unknown as JobEvent[];
-      const laid = set ? await laidFor(house, set, me.id) : ownBench(own);
-      const refusal = admitted(laid.rig, events);
+      const bench = set ? await laidFor(house, set, me.id) : ownBench(own);
+      const refusal = admitted(rigOf(bench.rig) as Rig, events);
       if (refusal !== null)
         throw new Problem(400, 'It could not be handed in.', [{ path: 'events', message: refusal }]);
       const attempt = { events, log: log as unknown as Attempt['log'], call };
-      const told = debrief(laid, attempt);
-      const of = { set: set ?? null, rig: laid.rig.id, difficulty: laid.difficulty, seed: laid.seed };
+      const told = await house.db.workshop.do('debrief', { bench, attempt });
+      const of = { set: set ?? null, ...bench };
       const id = await keepResult(house.db, me.id, of, attempt, told);
       if (id === null)
         throw new Problem(409, 'You have handed this bench in already: its truth is known to you.');

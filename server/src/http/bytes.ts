@@ -11,3 +11,7 @@ export async function bytesOf(ctx: Context, limit: number, tooLarge: string): Pr
     throw new Problem(400, 'The file did not arrive whole.');
   }
 }
+
+/** Bytes that came back from a thread, as an answer takes them: the same memory under another name. */
+export const asBuffer = (bytes: Uint8Array): Buffer =>
+  Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);

@@ -1,4 +1,4 @@
-import { listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
+import { listCalculators } from '@fulcrant/core/arithmetic/registry';
 import { setupListing } from '@fulcrant/core/engine/setup-schema';
 import { Problem } from './problem.ts';
 import type { Route } from './routes.ts';
@@ -25,16 +25,17 @@ export const calculators: Route[] = [
     method: 'post',
     path: '/api/calculators/:id',
     who: 'anyone',
-    run({ ctx, params, body }) {
-      const answer = runCalculator(params.id ?? '', body ?? {}, ctx.query.units === 'in' ? 'in' : 'mm');
+    async run({ ctx, house, params, body }) {
+      const unit = ctx.query.units === 'in' ? 'in' : 'mm';
+      const asked = { id: params.id ?? '', input: body ?? {}, unit } as const;
+      const answer = await house.db.workshop.do('calculate', asked);
       if (!answer.ok)
         throw new Problem(
           answer.known ? 422 : 404,
           answer.known ? 'The input has faults.' : (answer.faults[0]?.message ?? ''),
           answer.faults,
         );
-      const { values, findings, working } = answer.result;
-      ctx.body = { values, findings, working };
+      ctx.body = answer.result;
     },
   },
 ];

@@ -1,10 +1,9 @@
 import type { EventAttributes } from 'ics';
 import { calendarOf } from '../export/due-calendar.ts';
-import { outageEvents } from '../export/outage-files.ts';
 import { dueOf, feedMade, feedOf, makeFeed, revokeFeed } from '../store/due.ts';
 import { outages } from '../store/outages.ts';
 import { plantOf } from '../store/plant.ts';
-import { plannedOf } from './outages.ts';
+import { plannedFrom } from './outages.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type House, type Route } from './routes.ts';
 
@@ -12,11 +11,13 @@ import { EVERYONE_SIGNED_IN, type House, type Route } from './routes.ts';
 async function ownPieces(db: House['db'], name: string): Promise<EventAttributes[]> {
   const now = new Date().toISOString();
   const coming = (await outages(db)).filter((o) => o.outage.endsAt >= now);
-  const planned = await Promise.all(coming.map((o) => plannedOf(db, o)));
-  return planned.flatMap((p) => {
-    const who = p.outage.crew.find((c) => c.name === name);
-    return who ? outageEvents(p, p.told.id, who.id) : [];
-  });
+  const pieces = await Promise.all(
+    coming.map(async (told) => {
+      const who = told.outage.crew.find((c) => c.name === name)?.id;
+      return who === undefined ? [] : db.workshop.do('pieces', { ...(await plannedFrom(db, told)), who });
+    }),
+  );
+  return pieces.flat();
 }
 
 /** What falls due over the whole plant, and as a calendar by a private link. */

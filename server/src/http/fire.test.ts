@@ -173,7 +173,7 @@ describe('a device whose clock is wrong', () => {
 
 describe('lists at any size', () => {
   it('open jobs are all there, signed ones newest first, and what is cut says so', async () => {
-    const many = openDatabase(house.config('owner'), { permitLocalInfile: true });
+    const many = openDatabase(house.config('owner'), { driver: { permitLocalInfile: true } });
     const openOnes = async () => {
       const ids: string[] = [];
       for (let after: string | null = ''; after !== null; ) {

@@ -1,13 +1,13 @@
 import { eventsRequestSchema } from '@fulcrant/core/api/requests';
+import { factsOf } from '@fulcrant/core/engine/judge';
 import { readingsTable } from '@fulcrant/core/job/readings-table';
 import { check } from '@fulcrant/core/judgement/sentences';
 import type { LengthUnit } from '@fulcrant/core/quantities/length';
 import type { FitUpSheet } from '@fulcrant/core/sheet/form';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
+import { type SealedSheet, sealed } from '../export/canonical.ts';
 import { dueCalendar } from '../export/due-calendar.ts';
-import { sheetPdf } from '../export/sheet-pdf.ts';
 import { appendEvents, foldJob } from '../store/append.ts';
 import type { Folded } from '../store/bounded.ts';
 import type { Database } from '../store/database.ts';
@@ -16,7 +16,8 @@ import { jobNumber } from '../store/numbers.ts';
 import { readPhoto } from '../store/photos.ts';
 import { plantOf } from '../store/plant.ts';
 import { PLANT_ZONE } from '../store/rules.ts';
-import { notesAfter, readFrozen, type SealedSheet, sealSheet } from '../store/sheets.ts';
+import { notesAfter, readFrozen } from '../store/sheets.ts';
+import { asBuffer } from './bytes.ts';
 import { limitOf, pageOf, positionOf, typedOf } from './paging.ts';
 import { Problem } from './problem.ts';
 import { type Call, EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
@@ -50,7 +51,10 @@ async function sheetOf(call: Call): Promise<{ sheet: SealedSheet; since: FitUpSh
   if (!found) throw new Problem(404, 'There is no such job.');
   if (revision === undefined && found.row.state === 'open') {
     const folded = await foldedNow(db, id, found.row.event_count);
-    return { sheet: sealSheet(fitUpSheet(folded.state, jobNumber(folded.serial), PLANT_ZONE)), since: [] };
+    const { state, serial } = folded;
+    const facts = factsOf(state);
+    const sheet = await db.workshop.do('sheet', { facts, number: jobNumber(serial), zone: PLANT_ZONE });
+    return { sheet: sealed(sheet), since: [] };
   }
   const kept = await readFrozen(db, id, revision);
   if (!kept) throw new Problem(404, 'That revision of the sheet was never signed.');
@@ -173,7 +177,8 @@ export const jobs: Route[] = [
         const bytes = await readPhoto(call.house.photoDir, hash);
         if (bytes) photos.set(hash, bytes);
       }
-      call.ctx.body = await sheetPdf(sheet, { unit, size, since, photos });
+      const options = { unit, size, since, photos } as const;
+      call.ctx.body = asBuffer(await call.house.db.workshop.do('print', { sheet, options }));
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.pdf`, { type: 'inline' });
       call.ctx.type = 'application/pdf';
     },

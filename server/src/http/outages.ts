@@ -1,14 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
 import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
-import { networkOf } from '@fulcrant/core/planning/tasks';
 import { say } from '@fulcrant/core/quantities/say';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
 import { boolean, number, object, string } from 'yup';
-import { outageCalendar, outageCsv, outagePdf } from '../export/outage-files.ts';
+import type { PlanAsked, PlanFile } from '../heavy/tasks.ts';
 import { shaftsOf } from '../store/cards.ts';
 import {
   outages as allOutages,
@@ -20,6 +18,7 @@ import {
   outageById,
   plantDurations,
 } from '../store/outages.ts';
+import { asBuffer } from './bytes.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type House, LEADS, RECORDERS, type Route } from './routes.ts';
 
@@ -46,26 +45,15 @@ async function knownOutage(house: House, id: string | undefined) {
 const within = (faults: ReadonlyArray<{ path: string; message: string }>) =>
   faults.map((f) => ({ ...f, path: f.path.replace(/^outage\./, '') }));
 
-/** An outage with its plan as it goes on from what was adopted, and all its pieces stand for. */
-export async function plannedOf(db: House['db'], told: OutageTold) {
-  const { setups, progress, ended } = await jobsOf(db, told.outage);
-  const net = networkOf(told.outage, {
-    zone: ZONE,
-    at: new Date().toISOString(),
-    setups,
-    progress,
-    ended,
-    durations: await plantDurations(db),
-  });
-  const adopted = (told.outage.plan?.placed ?? []).map((p) => ({ ...p, id: p.task }));
-  // What has no place any more has no time to tell.
-  const placed =
-    adopted.length > 0 ? carriedOn(net.network, adopted).placed.filter((p) => Number.isFinite(p.finish)) : [];
-  return { told, setups, net, outage: told.outage, placed, zone: ZONE };
+/** All an outage’s plan is made from, as it is known now. */
+export async function plannedFrom(db: House['db'], { id, outage }: OutageTold): Promise<PlanAsked> {
+  const at = new Date().toISOString();
+  const [known, durations] = await Promise.all([jobsOf(db, outage), plantDurations(db)]);
+  return { id, outage, ...known, durations, zone: ZONE, at };
 }
 
-const planOf = async (house: House, id: string | undefined) =>
-  plannedOf(house.db, await knownOutage(house, id));
+const planAs = async ({ db }: House, told: OutageTold, as: PlanFile): Promise<string | Uint8Array> =>
+  db.workshop.do('plan', { ...(await plannedFrom(db, told)), as });
 
 const attach = (ctx: Context, outage: Outage, ending: string, type: string) => {
   ctx.attachment(`${outage.name.replace(/[^\p{L}\p{N} -]/gu, '').slice(0, 60) || 'outage'}.${ending}`);
@@ -166,12 +154,12 @@ export const outages: Route[] = [
     who: EVERYONE_SIGNED_IN,
     /** `?who=` one of the crew, by id; of all where it is left out. */
     async run({ ctx, house, params }) {
-      const plan = await planOf(house, params.id);
+      const told = await knownOutage(house, params.id);
       const who = typeof ctx.query.who === 'string' ? ctx.query.who : null;
-      if (who !== null && !plan.outage.crew.some((c) => c.id === who))
+      if (who !== null && !told.outage.crew.some((c) => c.id === who))
         throw new Problem(404, 'Nobody of that name is in the crew.');
-      ctx.body = outageCalendar(plan, plan.told.id, who);
-      attach(ctx, plan.outage, 'ics', 'text/calendar; charset=utf-8');
+      ctx.body = await planAs(house, told, { file: 'ics', who });
+      attach(ctx, told.outage, 'ics', 'text/calendar; charset=utf-8');
     },
   },
   {
@@ -179,9 +167,9 @@ export const outages: Route[] = [
     path: '/api/outages/:id/plan.csv',
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house, params }) {
-      const plan = await planOf(house, params.id);
-      ctx.body = outageCsv(plan);
-      attach(ctx, plan.outage, 'csv', 'text/csv; charset=utf-8');
+      const told = await knownOutage(house, params.id);
+      ctx.body = await planAs(house, told, { file: 'csv' });
+      attach(ctx, told.outage, 'csv', 'text/csv; charset=utf-8');
     },
   },
   {
@@ -189,8 +177,8 @@ export const outages: Route[] = [
     path: '/api/outages/:id/kit.csv',
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house, params }) {
-      const { outage, setups } = await planOf(house, params.id);
-      const { rows } = kitOf(outage, setups);
+      const { outage } = await knownOutage(house, params.id);
+      const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
       ctx.body = Papa.unparse(
         rows.map(({ group, item, count, unit, jobs }) => ({
           group,
@@ -210,9 +198,10 @@ export const outages: Route[] = [
     who: EVERYONE_SIGNED_IN,
     /** `?size=` A3, A4 or LETTER. */
     async run({ ctx, house, params }) {
-      const plan = await planOf(house, params.id);
+      const told = await knownOutage(house, params.id);
       const asked = String(ctx.query.size ?? 'A3').toUpperCase();
-      ctx.body = await outagePdf(plan, asked === 'A4' || asked === 'LETTER' ? asked : 'A3');
+      const size = asked === 'A4' || asked === 'LETTER' ? asked : 'A3';
+      ctx.body = asBuffer((await planAs(house, told, { file: 'pdf', size })) as Uint8Array);
       ctx.type = 'application/pdf';
     },
   },

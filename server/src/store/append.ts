@@ -1,6 +1,7 @@
+import { setImmediate } from 'node:timers/promises';
 import type { EventOutcome, EventsResponse, Person } from '@fulcrant/core/api/requests';
 import { eventSchema, type JobEvent } from '@fulcrant/core/engine/events';
-import { reduce } from '@fulcrant/core/engine/judge';
+import { judge } from '@fulcrant/core/engine/judge';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { take } from '@fulcrant/core/engine/take';
 import { upcast } from '@fulcrant/core/engine/upcast';
@@ -20,6 +21,8 @@ export type Sending = { sentAt?: string | undefined; now?: (event: JobEvent) => 
 
 /** How often a job's events are looked at anew where somebody adds to them between two looks. */
 const LOOKS = 5;
+/** Nobody is kept waiting longer than this by the judging of somebody else's batch. */
+const SLICE_MS = 15;
 
 /**
  * A job folded from its events; null where there is none.
@@ -41,8 +44,9 @@ export async function foldJob(db: Database, jobId: string, look = 1): Promise<Fo
     if (look < LOOKS) return foldJob(db, jobId, look + 1);
     throw new Error(`Job ${jobId} has ${rows.length} events where its row counts ${row.event_count}.`);
   }
-  const state = reduce(rows.map((r) => JSON.parse(r.body) as JobEvent));
-  if (!state) return null;
+  const facts = await db.workshop.do('fold', { bodies: rows.map((r) => r.body) });
+  if (!facts) return null;
+  const state = judge(facts);
   const folded = {
     state,
     serial: row.serial,
@@ -93,7 +97,13 @@ async function append(
   let chain = before?.chain ?? jobId;
   const taken = new Map<string, JobEvent>();
   const gauges = await gaugesNamed(db, bodies);
+  let breathed = performance.now();
   for (const posted of bodies) {
+    // A long batch is judged in slices: whoever else asks is answered in between.
+    if (performance.now() - breathed > SLICE_MS) {
+      await setImmediate();
+      breathed = performance.now();
+    }
     const id = idOf(posted);
     const refuse = (reason: string) => outcomes.push({ id, outcome: 'refused', reason: say(reason, 'mm') });
     const checked = check(eventSchema, upcast(posted));

@@ -1,5 +1,6 @@
 import { Sequelize } from 'sequelize';
 import type { DatabaseConfig } from '../config.ts';
+import { ON_THE_SPOT, type Workshop } from '../heavy/workshop.ts';
 import { FoldedJobs } from './bounded.ts';
 import { defineModels, type Models } from './models.ts';
 
@@ -8,10 +9,15 @@ export type Database = {
   models: Models;
   /** Jobs as they were folded last. */
   folded: FoldedJobs;
+  /** Where what takes long is computed. */
+  workshop: Workshop;
 };
 
 /** A pool on MariaDB. It reconnects by itself when the database comes back. */
-export function openDatabase(config: DatabaseConfig, driver: Record<string, unknown> = {}): Database {
+export function openDatabase(
+  config: DatabaseConfig,
+  { driver = {}, workshop = ON_THE_SPOT }: { driver?: Record<string, unknown>; workshop?: Workshop } = {},
+): Database {
   const sequelize = new Sequelize(config.database, config.user, config.password, {
     host: config.host,
     port: config.port,
@@ -23,7 +29,7 @@ export function openDatabase(config: DatabaseConfig, driver: Record<string, unkn
     dialectOptions: { connectTimeout: 2000, charset: 'utf8mb4', jsonStrings: true, ...driver },
   });
   const models = defineModels(sequelize);
-  return { sequelize, models, folded: new FoldedJobs() };
+  return { sequelize, models, folded: new FoldedJobs(), workshop };
 }
 
 export type Connection = { query(sql: string, values: unknown[]): Promise<unknown> };

@@ -1,11 +1,7 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { reduce } from '@fulcrant/core/engine/judge';
 import type { Setup } from '@fulcrant/core/engine/setup';
 import { allTrades } from '@fulcrant/core/engine/trades';
-import { upcast } from '@fulcrant/core/engine/upcast';
-import { type Duration, durationsOf, foundAt, oddsOf, workedByStep } from '@fulcrant/core/planning/durations';
+import type { Duration } from '@fulcrant/core/planning/durations';
 import type { Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/planning/outage';
-import { progressOf } from '@fulcrant/core/planning/progress';
 import { type Database, rowsOf, run } from './database.ts';
 
 type Row = { id: string; version: number; body: string; name: string; at: Date };
@@ -72,8 +68,9 @@ export async function keepOutage(
   }
 }
 
-const eventsOf = async (db: Database, jobIds: readonly string[]): Promise<Map<string, JobEvent[]>> => {
-  const out = new Map<string, JobEvent[]>();
+/** Bodies of the events of jobs, by job. */
+const bodiesOf = async (db: Database, jobIds: readonly string[]): Promise<Map<string, string[]>> => {
+  const out = new Map<string, string[]>();
   if (jobIds.length === 0) return out;
   const rows = await rowsOf<{ job_id: string; body: string }>(
     db,
@@ -82,7 +79,7 @@ const eventsOf = async (db: Database, jobIds: readonly string[]): Promise<Map<st
   );
   for (const r of rows) {
     const list = out.get(r.job_id) ?? [];
-    list.push(upcast(JSON.parse(r.body) as JobEvent));
+    list.push(r.body);
     out.set(r.job_id, list);
   }
   return out;
@@ -104,21 +101,14 @@ export async function plantDurations(db: Database): Promise<Record<string, Recor
       `SELECT id FROM jobs WHERE state = 'signed' AND JSON_VALUE(summary, '$.kind') = ? ORDER BY signed_at DESC LIMIT ${SHEETS}`,
       [trade.id],
     );
-    const events = await eventsOf(
+    const bodies = await bodiesOf(
       db,
       ids.map((r) => r.id),
     );
-    const sheets = [...events.values()].map((e) => ({ minutes: workedByStep(e), found: foundAt(e) }));
-    const own = durationsOf(
-      trade.words.tasks,
-      sheets.map((s) => s.minutes),
-    );
-    for (const task of trade.words.tasks) {
-      const odds = oddsOf(task, sheets);
-      const duration = own[task.id];
-      if (duration && odds !== null) duration.odds = odds;
-    }
-    durations[trade.id] = own;
+    durations[trade.id] = await db.workshop.do('durations', {
+      trade: trade.id,
+      sheets: [...bodies.values()],
+    });
   }
   known.set(db, { at: Date.now(), durations });
   return durations;
@@ -134,17 +124,19 @@ export async function jobsOf(
   ended: Record<string, boolean>;
 }> {
   const ids = outage.jobs.flatMap((j) => (j.jobId ? [j.jobId] : []));
-  const events = await eventsOf(db, ids);
+  const bodies = await bodiesOf(db, ids);
   const setups: Record<string, Setup> = {};
   const progress: Record<string, Progress> = {};
   const ended: Record<string, boolean> = {};
-  for (const job of outage.jobs) {
-    const mine = job.jobId ? events.get(job.jobId) : undefined;
-    const state = mine ? reduce(mine) : null;
-    if (!mine || !state) continue;
-    setups[job.key] = state.setup;
-    progress[job.key] = progressOf(state);
-    ended[job.key] = Boolean(state.signed || state.cancelled);
+  const mine = outage.jobs.flatMap((j) => {
+    const own = j.jobId ? bodies.get(j.jobId) : undefined;
+    return own ? [[j.key, own] as const] : [];
+  });
+  const standing = await db.workshop.do('standing', { jobs: Object.fromEntries(mine) });
+  for (const [key, s] of Object.entries(standing)) {
+    setups[key] = s.setup;
+    progress[key] = s.progress;
+    ended[key] = s.ended;
   }
   const open = outage.jobs.filter((j) => !setups[j.key] && j.positionId);
   if (open.length > 0) {
@@ -157,10 +149,12 @@ export async function jobsOf(
     for (const r of rows)
       if (!last.has(`${r.position_id} ${r.kind}`)) last.set(`${r.position_id} ${r.kind}`, r.id);
     const wanted = open.flatMap((j) => last.get(`${j.positionId} ${j.trade}`) ?? []);
-    const past = await eventsOf(db, wanted);
+    const past = await db.workshop.do('standing', {
+      jobs: Object.fromEntries(await bodiesOf(db, wanted)),
+    });
     for (const j of open) {
-      const state = reduce(past.get(last.get(`${j.positionId} ${j.trade}`) ?? '') ?? []);
-      if (state) setups[j.key] = state.setup;
+      const before = past[last.get(`${j.positionId} ${j.trade}`) ?? ''];
+      if (before) setups[j.key] = before.setup;
     }
   }
   return { setups, progress, ended };

@@ -8,12 +8,13 @@ import { QueryTypes } from 'sequelize';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startDatabase } from '../../../scripts/database.mjs';
+import { canonicalSheet, hashOf } from '../export/canonical.ts';
 import { type Caller, caller, freshHand, openHouse, person, type TestHouse } from '../testing/house.ts';
 import { foldJob } from './append.ts';
 import { openDatabase } from './database.ts';
 import { migrate } from './migrate.ts';
 import { freezeSigned, renewLines } from './projections.ts';
-import { canonicalSheet, hashOf, readFrozen } from './sheets.ts';
+import { readFrozen } from './sheets.ts';
 import { verify } from './verify.ts';
 
 const round = [89.974, 89.972, 89.976, 89.973, 89.971, 89.975, 89.972, 89.97, 89.974];

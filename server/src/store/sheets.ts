@@ -1,35 +1,14 @@
-import { createHash } from 'node:crypto';
 import { timeOf } from '@fulcrant/core/engine/clock';
 import type { JobEvent } from '@fulcrant/core/engine/events';
+import { factsOf } from '@fulcrant/core/engine/judge';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { FitUpSheet } from '@fulcrant/core/sheet/form';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
-import canonicalize from 'canonicalize';
 import type { Transaction } from 'sequelize';
+import { type Frozen, hashOf } from '../export/canonical.ts';
 import type { Database } from './database.ts';
 import { rowsOf } from './database.ts';
 import { jobNumber } from './numbers.ts';
 import { PLANT_ZONE, RULES } from './rules.ts';
-
-/** A sheet with its content hash; `frozen` says when and by which rules it was laid down, where it was signed. */
-export type SealedSheet = FitUpSheet & { contentHash: string; frozen?: Frozen };
-export type Frozen = { revision: number; rules: string; origin: 'signed' | 'migrated'; at: string };
-
-/**
- * SHA-256, hex, over canonical JSON (RFC 8785). Anyone can take `contentHash` and `frozen` out of a sheet, canonicalise the
- * rest and compare.
- */
-export const hashOf = (canonical: string): string => createHash('sha256').update(canonical).digest('hex');
-
-/** A sheet as canonical JSON: through JSON once, so that what is hashed is what is sent. */
-export const canonicalSheet = (sheet: FitUpSheet): string =>
-  canonicalize(JSON.parse(JSON.stringify(sheet))) ?? '';
-
-/** A sheet of work in hand, with the hash of how it stands now. */
-export function sealSheet(sheet: FitUpSheet): SealedSheet {
-  const canonical = canonicalSheet(sheet);
-  return { ...(JSON.parse(canonical) as FitUpSheet), contentHash: hashOf(canonical) };
-}
 
 type At = { serial: number; count: number; chain: string };
 
@@ -42,7 +21,8 @@ export async function freeze(
   origin: Frozen['origin'] = 'signed',
 ): Promise<void> {
   if (!state.signed) return;
-  const sheet = canonicalSheet(fitUpSheet(state, jobNumber(at.serial), PLANT_ZONE));
+  const number = jobNumber(at.serial);
+  const sheet = await db.workshop.do('sheet', { facts: factsOf(state), number, zone: PLANT_ZONE });
   await db.models.Sheet.create(
     {
       jobId: state.jobId,

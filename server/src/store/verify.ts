@@ -1,7 +1,7 @@
+import { hashOf } from '../export/canonical.ts';
 import { linkOf } from './chain.ts';
 import { type Database, rowsOf } from './database.ts';
 import { jobNumber } from './numbers.ts';
-import { hashOf } from './sheets.ts';
 
 /** Jobs of a page: enough to be quick, few enough to be held in memory. */
 const PAGE = 100;

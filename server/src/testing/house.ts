@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import type { Author } from '@fulcrant/core/engine/author';
 import type { JobEvent } from '@fulcrant/core/engine/events';
 import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
@@ -16,6 +17,7 @@ import { Attempts } from '../auth/attempts.ts';
 import type { DatabaseConfig } from '../config.ts';
 import { GAUGES, PEOPLE } from '../demo/people-and-gauges.ts';
 import { setupOf } from '../demo/works.ts';
+import { ON_THE_SPOT, threads } from '../heavy/workshop.ts';
 import { buildApp } from '../http/app.ts';
 import { StandIns } from '../instruments/stand-ins.ts';
 import { type Database, openDatabase } from '../store/database.ts';
@@ -35,12 +37,18 @@ export type TestHouse = Served & {
   dataDir: string;
   config(who: 'owner' | 'app'): DatabaseConfig;
   /** One more server over the same database, as another process would be: nothing is shared but the database. */
-  another(options?: { proxy?: boolean }): Promise<Served>;
+  another(options?: { proxy?: boolean; threaded?: boolean }): Promise<Served>;
 };
 
 /** The application on a free port, over a database that runs. */
-async function serve(config: DatabaseConfig, dataDir: string, { proxy = false } = {}): Promise<Served> {
-  const db = openDatabase(config);
+async function serve(
+  config: DatabaseConfig,
+  dataDir: string,
+  { proxy = false, threaded = false } = {},
+): Promise<Served> {
+  // Threads run what was built; most tests have the same done on the spot, from the sources.
+  const workshop = threaded ? threads(pathToFileURL('server/dist/worker.js')) : ON_THE_SPOT;
+  const db = openDatabase(config, { workshop });
   const standIns = new StandIns();
   const said: string[] = [];
   const log = pino({ level: 'warn' }, { write: (line: string) => void said.push(line) });
@@ -59,6 +67,7 @@ async function serve(config: DatabaseConfig, dataDir: string, { proxy = false } 
       standIns.close();
       server.closeAllConnections();
       await new Promise((done) => server.close(done));
+      await workshop.close();
       await db.sequelize.close();
     },
   };

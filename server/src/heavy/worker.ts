@@ -1,0 +1,6 @@
+import '@fulcrant/core/trades/registry';
+import { TASKS, type Task } from './tasks.ts';
+
+/** One task in a thread of its own. */
+export default ({ task, input }: { task: Task; input: unknown }): unknown =>
+  (TASKS[task] as (input: unknown) => unknown)(input);
