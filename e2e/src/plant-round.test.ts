@@ -1,11 +1,12 @@
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { generate } from 'otplib';
 import sharp from 'sharp';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { violations } from './axe.ts';
 import { openJob } from './job-hand.ts';
 import { clearWorks, layWorks, Plant, type Works } from './plant.ts';
-import { sharedPlant } from './shared-plant.ts';
+import { ownPlant, sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { still } from './still.ts';
 
@@ -242,4 +243,36 @@ it('a photograph taken without network is on the sheet at once, and with the ser
   const meta = await sharp(bytes).metadata();
   expect([meta.format, meta.width, meta.exif]).toEqual(['jpeg', 1600, undefined]);
   await context.close();
+});
+
+it('a lead hand sets a second factor: from then on a code is asked beside the password, until it is taken off', async () => {
+  const own = await ownPlant();
+  const { page, context, complaints } = await own.visit('Imke');
+  await page.goto(`${own.url}/account`);
+  await page.getByRole('button', { name: 'Set it up' }).click();
+  const secret = ((await page.locator('figcaption code').textContent()) ?? '').replaceAll(' ', '');
+  await page.getByLabel('The six digits it shows now').fill('12 34');
+  await page.getByLabel('My password').fill('beet-campaign');
+  await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+  await page.getByText('That is not what an authenticator shows').waitFor();
+  expect(await page.getByLabel('My password').inputValue()).toBe('beet-campaign');
+  const at = (steps: number) => generate({ secret, epoch: Math.floor(Date.now() / 1000) + 30 * steps });
+  await page.getByLabel('The six digits it shows now').fill(await at(-1));
+  await page.keyboard.press('Enter');
+  await page.getByText('On: a code is asked').waitFor();
+  await page.goto(`${own.url}/sign-in`);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByLabel('Name').fill('Imke');
+  await page.getByLabel('Password').fill('beet-campaign');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Code of your second factor').fill(await at(0));
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: 'Shift board' }).waitFor();
+  await page.goto(`${own.url}/account`);
+  await page.getByLabel('My password').fill('beet-campaign');
+  await page.getByRole('button', { name: 'Take it off' }).click();
+  await page.getByText('The password alone lets you in again.').waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+  await own.close();
 });

@@ -63,3 +63,24 @@ export type EventOutcome = {
   reason?: string;
 };
 export type EventsResponse = { jobId: string; number: string | null; outcomes: EventOutcome[] };
+
+/** What a device has sent and asks after: does the server still have it? */
+export const lacksSchema = object({
+  events: array(
+    string()
+      .matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/)
+      .required(),
+  )
+    .max(1000)
+    .required(),
+  photos: array(
+    string()
+      .matches(/^[0-9a-f]{64}$/)
+      .required(),
+  )
+    .max(1000)
+    .required(),
+}).noUnknown();
+export type LacksAsked = InferType<typeof lacksSchema>;
+/** Those the server has not. */
+export type LacksTold = { events: string[]; photos: string[] };

@@ -171,6 +171,7 @@ export const ANSWERS: Readonly<Record<string, Answer>> = {
   'post /api/people/:id/code': { status: '201', schema: record({ code: text }) },
   'post /api/password/reset': { schema: session },
   'post /api/account/password': { none: true },
+  'post /api/record/lacks': { schema: record({ events: list(text), photos: list(text) }) },
   'get /api/account/second': { schema: record({ on: flag }) },
   'post /api/account/second/offer': { schema: record({ secret: text, uri: text, picture: text }) },
   'post /api/account/second': { schema: record({ on: flag }) },

@@ -25,6 +25,7 @@ import { photos } from './photos.ts';
 import { plant } from './plant.ts';
 import { practice } from './practice.ts';
 import { Problem, sayProblem } from './problem.ts';
+import { record } from './record.ts';
 import { register } from './register.ts';
 import { type House, lay, type Route } from './routes.ts';
 import { session } from './session.ts';
@@ -51,6 +52,7 @@ export const ROUTES: readonly Route[] = [
   ...houseRules,
   ...jobs,
   ...photos,
+  ...record,
   ...benches,
   ...practice,
   ...outages,

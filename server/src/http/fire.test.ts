@@ -245,4 +245,14 @@ describe('lists at any size', () => {
     const { events } = (await news.json()) as { events: JobEvent[] };
     expect(events.map((e) => e.id)).toEqual([h.events.at(-1)?.id]);
   });
+
+  it('a device that asks is told which of its entries and photographs the record has not', async () => {
+    const h = freshHand('held').safe();
+    await asta('POST', `/api/jobs/${h.jobId}/events`, batch(h));
+    const [kept, lost, hash] = [h.events.map((e) => e.id), v7(), 'c'.repeat(64)];
+    const told = await asta('POST', '/api/record/lacks', { events: [...kept, lost], photos: [hash] });
+    expect(told.body).toEqual({ events: [lost], photos: [hash] });
+    expect((await asta('POST', '/api/record/lacks', { events: [], photos: [] })).body.events).toEqual([]);
+    expect((await asta('POST', '/api/record/lacks', { events: ["' OR 1=1"], photos: [] })).status).toBe(400);
+  });
 });

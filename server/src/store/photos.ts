@@ -6,7 +6,7 @@ import { faultOfKept, hurtOnTheWay, keepFile, placeOf, readKept } from './kept-f
 export const PHOTO_BYTES = 4_000_000;
 const SIDE = 4096;
 
-const fileOf = (dir: string, hash: string): string => placeOf(dir, hash, 'jpg');
+export const photoFile = (dir: string, hash: string): string => placeOf(dir, hash, 'jpg');
 
 /** Why a photograph is not taken in, as a sentence; else how large it is. */
 export async function lookAtPhoto(
@@ -40,7 +40,7 @@ export async function keepPhoto(
   size: { width: number; height: number },
   personId: string,
 ): Promise<void> {
-  await keepFile(fileOf(dir, hash), bytes);
+  await keepFile(photoFile(dir, hash), bytes);
   await run(
     db,
     'INSERT IGNORE INTO photos (hash, width, height, bytes, person_id, stored_at) VALUES (?, ?, ?, ?, ?, NOW(3))',
@@ -49,14 +49,15 @@ export async function keepPhoto(
 }
 
 /** A photograph's file, or null where it has not arrived. */
-export const readPhoto = (dir: string, hash: string): Promise<Buffer | null> => readKept(fileOf(dir, hash));
+export const readPhoto = (dir: string, hash: string): Promise<Buffer | null> =>
+  readKept(photoFile(dir, hash));
 
 /** Photographs that should be there and are not, or are not what their name says, a sentence each. */
 export async function verifyPhotos(db: Database, dir: string): Promise<{ photos: number; faults: string[] }> {
   const rows = await rowsOf<{ hash: string }>(db, 'SELECT hash FROM photos ORDER BY hash', []);
   const faults: string[] = [];
   for (const { hash } of rows) {
-    const fault = await faultOfKept(fileOf(dir, hash), hash, 'Photograph');
+    const fault = await faultOfKept(photoFile(dir, hash), hash, 'Photograph');
     if (fault) faults.push(fault);
   }
   return { photos: rows.length, faults };

@@ -1,5 +1,5 @@
 import { ApiFault, Unreachable } from './api.ts';
-import { allPhotos, dropPhoto, photoByHash, putPhoto } from './store.ts';
+import { allPhotos, markPhoto, photoByHash, putPhoto } from './store.ts';
 
 /** Photographs this device took and the server has not got yet: kept first, sent when there is network and somebody signed in. */
 
@@ -42,7 +42,7 @@ export async function takePhoto(file: File): Promise<Taken> {
   return { hash, width, height };
 }
 
-/** A photograph that waits here still, as an address a picture can be shown from; null where it does not. */
+/** A photograph that is here still, as an address a picture can be shown from; null where it is not. */
 export async function waitingPhoto(hash: string): Promise<string | null> {
   const kept = await photoByHash(hash);
   return kept ? URL.createObjectURL(new Blob([kept.bytes], { type: 'image/jpeg' })) : null;
@@ -61,12 +61,12 @@ export async function sendPhotos(): Promise<void> {
   sending = true;
   let left = 0;
   try {
-    for (const { hash, bytes } of await allPhotos()) {
+    for (const { hash, bytes } of (await allPhotos()).filter((p) => p.sentAt === undefined)) {
       const went = await send(hash, bytes).catch((error: unknown) => {
         if (error instanceof Unreachable || error instanceof ApiFault) return false;
         throw error;
       });
-      if (went) await dropPhoto(hash);
+      if (went) await markPhoto(hash, Date.now());
       else left++;
     }
   } finally {

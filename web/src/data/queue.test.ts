@@ -35,6 +35,9 @@ const away = (): never => {
   throw new TypeError('fetch failed');
 };
 
+/** Of what a device asks after: what the server has lost. */
+let lacks: (asked: { events: string[]; photos: string[] }) => { events: string[]; photos: string[] };
+
 let queue: Queue;
 let shelf: Shelf;
 
@@ -46,7 +49,9 @@ beforeEach(async () => {
   vi.stubGlobal('BroadcastChannel', undefined);
   answers = [stored];
   posted = [];
+  lacks = () => ({ events: [], photos: [] });
   vi.stubGlobal('fetch', async (path: string, init: { body: string }) => {
+    if (path === '/api/record/lacks') return json(200, lacks(JSON.parse(init.body)));
     const { events } = JSON.parse(init.body) as { events: JobEvent[] };
     posted.push({ path, events });
     const answer = answers.length > 1 ? answers.shift() : answers[0];
@@ -202,8 +207,8 @@ describe('the queue on the device', () => {
 
   it('waits where the sign-in has run out', async () => {
     answers = [() => json(401, { title: 'Sign in first.' }), stored];
-    queue.setSender('asta');
     await queue.enqueue(event());
+    queue.setSender('asta');
     await settled(async () => posted.length === 1);
     expect(await shelf.allWaiting()).toHaveLength(1);
     queue.setSender('asta');
@@ -240,6 +245,87 @@ describe('the queue on the device', () => {
     await settled(empty);
     expect(posted.map((p) => p.events.length)).toEqual([50, 50, 20]);
     expect(new Set(posted.flatMap((p) => p.events.map((e) => e.id))).size).toBe(120);
+  });
+});
+
+describe('a server that was set back', () => {
+  const all = async () => (await shelf.allSent(0, 100)).map((s) => s.event.id);
+
+  it('is asked on the next start for what it had; what it lost goes again, in its old place before what is new', async () => {
+    const [one, two, three] = [event(), event(), event()];
+    for (const e of [one, two]) await queue.enqueue(e);
+    queue.setSender('asta');
+    await settled(empty);
+    expect(await all()).toEqual([one.id, two.id]);
+    // The device is closed, the server restored from last night, the device opened again with one more entry.
+    queue.setSender(null);
+    vi.resetModules();
+    queue = await import('./queue.ts');
+    shelf = await import('./store.ts');
+    posted = [];
+    const asked: string[][] = [];
+    lacks = ({ events }) => {
+      asked.push(events);
+      return { events: asked.length === 1 ? events : [], photos: [] };
+    };
+    await queue.enqueue(three);
+    queue.setSender('asta');
+    await settled(async () => (await empty()) && posted.length > 0);
+    expect(asked[0]).toEqual([one.id, two.id]);
+    expect(posted.flatMap((p) => p.events.map((e) => e.id))).toEqual([one.id, two.id, three.id]);
+    expect(await all()).toEqual([one.id, two.id, three.id]);
+  });
+
+  it('while nobody looked: an entry it refuses for want of those before it is no refusal', async () => {
+    const [one, two] = [event(), event()];
+    await queue.enqueue(one);
+    queue.setSender('asta');
+    await settled(empty);
+    let there: string[] = [];
+    lacks = ({ events }) => ({ events: events.filter((id) => !there.includes(id)), photos: [] });
+    answers = [
+      (events) => {
+        const outcomes = events.map((e) => {
+          const fits = e.id === one.id || there.includes(one.id);
+          if (fits) there = [...there, e.id];
+          return { id: e.id, outcome: fits ? 'stored' : 'refused', reason: 'The job is not open.' };
+        });
+        return json(200, { jobId: JOB, number: 'H-0001', outcomes });
+      },
+    ];
+    await queue.enqueue(two);
+    await settled(empty);
+    expect(await shelf.allAside()).toEqual([]);
+    expect(there).toEqual([one.id, two.id]);
+  });
+
+  it('asks again where the server was away, and sends nothing before it knows; old things are forgotten', async () => {
+    const [one, two] = [event(), event()];
+    await queue.enqueue(one);
+    queue.setSender('asta');
+    await settled(empty);
+    let looked = 0;
+    lacks = () => {
+      looked++;
+      expect(posted.filter((p) => p.events.some((e) => e.id === two.id)).length).toBeLessThanOrEqual(looked);
+      return { events: [], photos: [] };
+    };
+    answers = [away, stored];
+    await queue.enqueue(two);
+    await settled(empty);
+    expect(looked).toBe(1);
+    expect((await shelf.allSent(Date.now() + 1000, 100)).length).toBe(0);
+    expect(await all()).toEqual([]);
+  });
+
+  it('is sent a photograph again, too', async () => {
+    const lost = await import('./lost.ts');
+    const hash = 'a'.repeat(64);
+    await shelf.putPhoto({ hash, bytes: new ArrayBuffer(4) });
+    await shelf.markPhoto(hash, Date.now());
+    lacks = ({ photos }) => ({ events: [], photos });
+    expect(await lost.takeBackLost()).toBe(1);
+    expect((await shelf.photoByHash(hash))?.sentAt).toBeUndefined();
   });
 });
 

@@ -2,11 +2,12 @@ import type { EventsResponse } from '@fulcrant/core/api/requests';
 import type { JobEvent } from '@fulcrant/core/engine/events';
 import { useSyncExternalStore } from 'react';
 import { ApiFault, call, Unreachable } from './api.ts';
+import { takeBackLost } from './lost.ts';
 import {
   allAside,
   allWaiting,
   dropAside,
-  dropWaiting,
+  putSent,
   putWaiting,
   type SetAside,
   setAside,
@@ -20,16 +21,22 @@ export type QueueView = {
   aside: readonly SetAside[];
   status: QueueStatus;
   ready: boolean;
+  /** So many entries the server had and has lost: it was set back, and they are sent again. */
+  lost: number;
 };
 
 /** How many events go in one request. */
 const BATCH = 50;
 const RETRY_MS = [1000, 2000, 4000, 5000];
+/** How often the server is asked whether it still has what it said it had, where it was never away. */
+const LOOK_MS = 10 * 60_000;
 
-let view: QueueView = { waiting: [], aside: [], status: 'idle', ready: false };
+let view: QueueView = { waiting: [], aside: [], status: 'idle', ready: false, lost: 0 };
 let me: string | null = null;
 let retries = 0;
 let timer: ReturnType<typeof setTimeout> | null = null;
+/** The server was away, or nobody asked yet: whether it still has what it said it had is asked when it answers again. */
+let unsure = true;
 let flushing = false;
 let again = false;
 const listeners = new Set<() => void>();
@@ -77,6 +84,7 @@ export function setSender(personId: string | null): void {
 }
 
 function later(status: QueueStatus): void {
+  unsure = true;
   const wait = RETRY_MS[Math.min(retries, RETRY_MS.length - 1)] ?? 5000;
   retries++;
   show({ status });
@@ -110,9 +118,17 @@ async function sendAll(): Promise<void> {
   // Jobs whose run the server could not deal with go one by one; one that fails even alone waits, and the others go on.
   const alone = new Set<string>();
   const stuck = new Set<string>();
+  // Whoever signs in meanwhile is looked after in the next round.
+  const sender = me;
+  if (unsure && sender !== null) {
+    const found = await lookForLost();
+    // What waits stands on what was sent before: until it is known that this is there, nothing goes.
+    if (found !== 'known' && view.waiting.some((w) => w.event.author.id === sender))
+      return found === 'away' ? later('away') : show({ status: 'sign-in' });
+  }
   for (;;) {
     const waiting = await allWaiting();
-    const mine = waiting.filter((w) => w.event.author.id === me);
+    const mine = waiting.filter((w) => w.event.author.id === sender);
     const first = mine.find((w) => !stuck.has(w.event.jobId));
     if (!first) {
       if (stuck.size > 0) return later('away');
@@ -133,6 +149,10 @@ async function sendAll(): Promise<void> {
         events: run.map((w) => w.event),
         sentAt: new Date().toISOString(),
       });
+      // Refused, it may stand on what the server has lost: that goes first, and this is tried once more after it.
+      const refused = answer.outcomes.some((o) => o.outcome === 'refused');
+      const before = view.lost;
+      if (refused && (await lookForLost()) === 'known' && view.lost > before) continue;
       await settle(run, answer);
       retries = 0;
     } catch (error) {
@@ -161,10 +181,32 @@ async function settle(run: Waiting[], answer: EventsResponse): Promise<void> {
   for (const w of run) {
     const outcome = answer.outcomes.find((o) => o.id === w.event.id);
     if (outcome?.outcome === 'refused') await setAside(w, outcome.reason ?? 'Refused.');
-    else if (outcome) await dropWaiting(w.n);
+    else if (outcome) await putSent(w, Date.now());
   }
   await reload();
   otherTabs?.postMessage('changed');
+}
+
+/**
+ * Ask whether the server still has what it said it had; what it lost waits again, before all that came after.
+ * @returns `known` where that is known now
+ */
+async function lookForLost(): Promise<'known' | 'away' | 'sign-in'> {
+  try {
+    const lost = await takeBackLost();
+    unsure = false;
+    if (lost > 0) {
+      show({ lost: view.lost + lost });
+      await reload();
+      otherTabs?.postMessage('changed');
+    }
+  } catch (error) {
+    if (error instanceof ApiFault && error.status === 401) return 'sign-in';
+    if (error instanceof Unreachable || (error instanceof ApiFault && error.status >= 429)) return 'away';
+    // Somebody who may not ask has sent nothing either.
+    if (!(error instanceof ApiFault)) throw error;
+  }
+  return 'known';
 }
 
 /** Send a set-aside event once more. */
@@ -191,6 +233,10 @@ export function startQueue(): void {
     if (document.visibilityState === 'visible') void flush();
   });
   otherTabs?.addEventListener('message', () => void reload());
+  setInterval(() => {
+    unsure = true;
+    void flush();
+  }, LOOK_MS);
 }
 
 function listen(l: () => void): () => void {

@@ -6,21 +6,25 @@ export type Waiting = { n: number; event: JobEvent };
 /** An event the server refused, kept with its reason until somebody deals with it. */
 export type SetAside = { event: JobEvent; reason: string };
 
+/** An event the server has said it has, and when: kept a while, since a server can be set back to what it was last night. */
+export type Sent = Waiting & { sentAt: number };
+
 interface Shelf extends DBSchema {
   queue: { key: number; value: Waiting };
+  sent: { key: number; value: Sent };
   aside: { key: string; value: SetAside };
   cache: { key: string; value: unknown };
   photos: { key: string; value: KeptPhoto };
 }
 
-/** A photograph taken here and not with the server yet. */
-export type KeptPhoto = { hash: string; bytes: ArrayBuffer };
+/** A photograph taken here; `sentAt` where the server has it. */
+export type KeptPhoto = { hash: string; bytes: ArrayBuffer; sentAt?: number };
 
 let opened: Promise<IDBPDatabase<Shelf>> | null = null;
 
 /** What this device keeps for itself: readings not yet sent, refused ones, and copies for work without network. */
 function shelf(): Promise<IDBPDatabase<Shelf>> {
-  opened ??= openDB<Shelf>('fulcrant', 2, {
+  opened ??= openDB<Shelf>('fulcrant', 3, {
     upgrade(db, before) {
       if (before < 1) {
         db.createObjectStore('queue', { keyPath: 'n', autoIncrement: true });
@@ -28,6 +32,7 @@ function shelf(): Promise<IDBPDatabase<Shelf>> {
         db.createObjectStore('cache');
       }
       if (before < 2) db.createObjectStore('photos', { keyPath: 'hash' });
+      if (before < 3) db.createObjectStore('sent', { keyPath: 'n' });
     },
   });
   return opened;
@@ -46,9 +51,32 @@ export async function putWaiting(event: JobEvent): Promise<Waiting> {
 export const allWaiting = async (): Promise<Waiting[]> => (await shelf()).getAll('queue');
 export const allAside = async (): Promise<SetAside[]> => (await shelf()).getAll('aside');
 
-/** The server has it: it need not wait here any more. */
-export async function dropWaiting(n: number): Promise<void> {
-  await (await shelf()).delete('queue', n);
+/** The server has it: it need not wait here any more, and is kept among what was sent. */
+export async function putSent(waiting: Waiting, sentAt: number): Promise<void> {
+  const tx = (await shelf()).transaction(['queue', 'sent'], 'readwrite');
+  await tx.objectStore('sent').put({ ...waiting, sentAt });
+  await tx.objectStore('queue').delete(waiting.n);
+  await tx.done;
+}
+
+/** What was sent, oldest first, without what is older than `since` or more than `most`: that is forgotten. */
+export async function allSent(since: number, most: number): Promise<Sent[]> {
+  const db = await shelf();
+  const sent = await db.getAll('sent');
+  const kept = sent.filter((s) => s.sentAt >= since).slice(-most);
+  const first = kept[0]?.n ?? Number.POSITIVE_INFINITY;
+  if (kept.length < sent.length) await db.delete('sent', IDBKeyRange.upperBound(first, true));
+  return kept;
+}
+
+/** The server has lost it: it waits again, in its old place before all that came after. */
+export async function sendAgain(lost: readonly Sent[]): Promise<void> {
+  const tx = (await shelf()).transaction(['queue', 'sent'], 'readwrite', { durability: 'strict' });
+  for (const { n, event } of lost) {
+    await tx.objectStore('queue').put({ n, event });
+    await tx.objectStore('sent').delete(n);
+  }
+  await tx.done;
 }
 
 /** Move a refused event out of the queue in one transaction, so that it is always in one place or the other. */
@@ -91,6 +119,15 @@ export async function putPhoto(photo: KeptPhoto): Promise<void> {
 export const allPhotos = async (): Promise<KeptPhoto[]> => (await shelf()).getAll('photos');
 export const photoByHash = async (hash: string): Promise<KeptPhoto | undefined> =>
   (await shelf()).get('photos', hash);
+
+/** The server has a photograph (`sentAt`), or has lost it again (none). */
+export async function markPhoto(hash: string, sentAt: number | undefined): Promise<void> {
+  const tx = (await shelf()).transaction('photos', 'readwrite');
+  const kept = await tx.store.get(hash);
+  if (kept) await tx.store.put({ hash, bytes: kept.bytes, ...(sentAt === undefined ? {} : { sentAt }) });
+  await tx.done;
+}
+
 export async function dropPhoto(hash: string): Promise<void> {
   await (await shelf()).delete('photos', hash);
 }

@@ -10,7 +10,7 @@ import { useSay, useSettings } from '../ui/settings.tsx';
 
 /** The corner of the sheet: what waits to be sent, units, light, who is signed in, the keys. */
 export function Corner({ job }: { job?: string }) {
-  const { waiting, aside, status } = useQueue();
+  const { waiting, aside, status, lost } = useQueue();
   const { unit, setUnit, theme, setTheme } = useSettings();
   const { person, stale } = useSession();
   const [keys, setKeys] = useState(false);
@@ -51,6 +51,12 @@ export function Corner({ job }: { job?: string }) {
           </button>
         )}
       </p>
+      {lost > 0 && (
+        <p role="status" className="m-0 font-medium text-brass" data-lost={lost}>
+          The server was set back: {lost} {lost === 1 ? 'entry' : 'entries'} it had had from here{' '}
+          {lost === 1 ? 'is' : 'are'} sent again
+        </p>
+      )}
       {aside.length > 0 && (
         <button
           type="button"

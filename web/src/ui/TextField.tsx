@@ -28,7 +28,7 @@ export function TextField({
         onChange={(e) => onText(e.target.value)}
         aria-invalid={fault !== undefined}
         aria-describedby={fault ? `${id}-fault` : undefined}
-        className={`min-h-12 min-w-0 border-0 bg-transparent ${strong ? 'border-b-[3px] border-brass text-2xl' : 'border-b-2 border-muted text-lg'}`}
+        className={`min-w-0 border-0 bg-transparent ${strong ? 'mt-1 min-h-14 border-b-[3px] border-brass text-2xl' : 'min-h-12 border-b-2 border-muted text-lg'}`}
       />
       {fault && <Fault id={`${id}-fault`}>{fault}</Fault>}
     </div>
