@@ -3,16 +3,21 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-/** Debian packages and the program by which each is recognised. */
+/** Debian packages and the program, or the file, by which each is recognised. */
 const PROGRAMS = {
   'mariadb-server': ['mariadbd', 'mariadb-install-db', 'mariadb'],
   chromium: ['chromium'],
   'chromium-headless-shell': ['chromium-headless-shell'],
   'poppler-utils': ['pdftotext'],
+  'galera-4': ['/usr/lib/galera/libgalera_smm.so'],
+  rsync: ['rsync'],
+  faketime: ['faketime'],
+  nginx: ['nginx'],
 };
 
 /** @param {string} program */
 export function onPath(program) {
+  if (program.startsWith('/')) return existsSync(program) ? program : null;
   const dirs = `${process.env.PATH ?? ''}:/usr/sbin:/usr/local/sbin`.split(':');
   return dirs.map((d) => join(d, program)).find((p) => existsSync(p)) ?? null;
 }

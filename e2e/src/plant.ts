@@ -158,7 +158,7 @@ const launch = (): Promise<Browser> =>
     ],
   });
 
-export function startServer(port: number, db: Db): ChildProcess {
+export function startServer(port: number, db: Db, more: NodeJS.ProcessEnv = {}): ChildProcess {
   return spawn(process.execPath, ['server/dist/main.js'], {
     env: {
       ...process.env,
@@ -167,6 +167,7 @@ export function startServer(port: number, db: Db): ChildProcess {
       FULCRANT_WEB: 'web/dist',
       FULCRANT_DATA: db.folder,
       LOG_LEVEL: 'error',
+      ...more,
     },
     stdio: ['ignore', 'inherit', 'inherit'],
   });

@@ -1,4 +1,12 @@
-export type DatabaseConfig = { host: string; port: number; user: string; password: string; database: string };
+export type DatabaseConfig = {
+  host: string;
+  port: number;
+  user: string;
+  password: string;
+  database: string;
+  /** All databases of a cluster, `host` and `port` among them: each holds the same, and any may go. */
+  nodes?: ReadonlyArray<{ host: string; port: number }>;
+};
 
 export type Config = {
   host: string;
@@ -19,11 +27,22 @@ function need(env: NodeJS.ProcessEnv, name: string): string {
   return value;
 }
 
-/** Database settings from the environment, as the start and test scripts set them. */
+/** `host:port, host:port`. @throws Error where one is none */
+function nodesIn(text: string): Array<{ host: string; port: number }> {
+  return text.split(',').map((part) => {
+    const [, host, port] = /^\s*([^\s:]+):(\d{1,5})\s*$/.exec(part) ?? [];
+    if (!host || !port) throw new Error(`FULCRANT_DB_NODES is host:port, host:port; not “${part.trim()}”.`);
+    return { host, port: Number(port) };
+  });
+}
+
+/** Database settings from the environment, as the start and test scripts set them; of a cluster, FULCRANT_DB_NODES names all. */
 export function databaseConfig(env: NodeJS.ProcessEnv): DatabaseConfig {
+  const nodes = env.FULCRANT_DB_NODES ? nodesIn(env.FULCRANT_DB_NODES) : null;
   return {
-    host: '127.0.0.1',
-    port: Number(need(env, 'FULCRANT_DB_PORT')),
+    host: nodes?.[0]?.host ?? '127.0.0.1',
+    port: nodes?.[0]?.port ?? Number(need(env, 'FULCRANT_DB_PORT')),
+    ...(nodes ? { nodes } : {}),
     user: need(env, 'FULCRANT_DB_USER'),
     password: need(env, 'FULCRANT_DB_PASSWORD'),
     database: env.FULCRANT_DB_NAME ?? 'fulcrant',

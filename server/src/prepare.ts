@@ -17,7 +17,9 @@ ${PEOPLE.map((p) => `    ${p.name.padEnd(8)}${ROLE_SAID[p.role].join(': ')}`).jo
 /** Run once before serving, as the owner of the schema: migrations, rights, and the demo data the first time. */
 const db = openDatabase(databaseConfig(process.env));
 try {
-  const done = await migrate(db.sequelize, process.env.FULCRANT_SERVING_USER ?? 'fulcrant_app');
+  const done = await migrate(db.sequelize, process.env.FULCRANT_SERVING_USER ?? 'fulcrant_app', {
+    from: process.env.FULCRANT_SERVING_FROM ?? '127.0.0.1',
+  });
   if (done.length > 0) console.log(`Database brought up to ${done.at(-1)}.`);
   const laid = await freezeSigned(db);
   if (laid > 0) console.log(`${laid} sheets signed earlier are kept as they fold today.`);

@@ -7,7 +7,7 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import serve from 'koa-static';
 import { Crowded } from '../heavy/workshop.ts';
-import { isDatabaseAway } from '../store/database.ts';
+import { isDatabaseAway, isDiskFull } from '../store/database.ts';
 import { autopsies } from './autopsies.ts';
 import { benches } from './benches.ts';
 import { calculators } from './calculators.ts';
@@ -96,6 +96,15 @@ const faults = (house: House) => async (ctx: Context, next: Next) => {
         ctx,
         503,
         'The database does not answer just now. Nothing is lost; it is tried again.',
+      );
+    }
+    if (isDiskFull(error)) {
+      house.log.error({ path: ctx.path }, 'disk full');
+      ctx.set('retry-after', '30');
+      return sayProblem(
+        ctx,
+        503,
+        'The disk of the house is full: nothing more is stored until there is room. It is tried again.',
       );
     }
     if (error instanceof Crowded) {

@@ -68,8 +68,13 @@ const GRANTS: Record<string, string> = {
   sheets: 'SELECT, INSERT',
 };
 
-/** Bring the schema up to date as its owner, then give the serving user exactly its rights. `to` stops at an earlier schema, for tests. */
-export async function migrate(owner: Sequelize, servingUser: string, to?: string): Promise<string[]> {
+/** Bring the schema up to date as its owner, then give the serving user exactly its rights. `to` stops at an earlier
+ * schema, for tests; `from` is where the serving user comes from, as the database knows it. */
+export async function migrate(
+  owner: Sequelize,
+  servingUser: string,
+  { to, from = '127.0.0.1' }: { to?: string; from?: string } = {},
+): Promise<string[]> {
   const umzug = new Umzug({
     migrations: MIGRATIONS.map((m) => ({ name: m.name, up: () => m.up(owner.getQueryInterface()) })),
     storage: new SequelizeStorage({ sequelize: owner, modelName: 'migrations' }),
@@ -79,7 +84,7 @@ export async function migrate(owner: Sequelize, servingUser: string, to?: string
   if (to !== undefined) return done.map((m) => m.name);
   const database = owner.getDatabaseName();
   for (const [table, rights] of Object.entries(GRANTS)) {
-    await owner.query(`GRANT ${rights} ON \`${database}\`.\`${table}\` TO '${servingUser}'@'127.0.0.1'`);
+    await owner.query(`GRANT ${rights} ON \`${database}\`.\`${table}\` TO '${servingUser}'@'${from}'`);
   }
   return done.map((m) => m.name);
 }

@@ -4,7 +4,6 @@ import { sameTrade } from '@fulcrant/core/engine/trades';
 import { Op, type Transaction } from 'sequelize';
 import { type Database, rowsOf } from './database.ts';
 import { newLabel } from './labels.ts';
-import { plantOf } from './plant.ts';
 
 /** A survey at a bearing's position does not take the bearing's setup away from the next fitting, nor the other way. */
 const sameWork = (kept: string, setup: Setup): boolean => {
@@ -16,7 +15,12 @@ const sameWork = (kept: string, setup: Setup): boolean => {
  * The position remembers the setup last used on it, so that the next job starts from there.
  * @returns the id of the position the job stands at: one of its name that is known already goes before a new one
  */
-export async function keepPosition(db: Database, transaction: Transaction, state: JobState): Promise<string> {
+export async function keepPosition(
+  db: Database,
+  transaction: Transaction,
+  state: JobState,
+  site: string,
+): Promise<string> {
   const { machine, position } = state.setup;
   const setup = JSON.stringify(state.setup);
   const found = await db.models.Position.findByPk(state.positionId, { transaction });
@@ -35,7 +39,7 @@ export async function keepPosition(db: Database, transaction: Transaction, state
   await db.models.Position.create(
     {
       id: state.positionId,
-      site: (await plantOf(db)).site,
+      site,
       area: '',
       machine,
       position,

@@ -226,7 +226,7 @@ describe('a database laid in by an earlier release', () => {
       ...mariadb.owner,
     });
     try {
-      await migrate(owner.sequelize, mariadb.app.user, '004-drop-counter');
+      await migrate(owner.sequelize, mariadb.app.user, { to: '004-drop-counter' });
       const h = signedHand('from before');
       const jobId = h.jobId;
       const put = (sql: string, replacements: unknown[]) =>

@@ -5,6 +5,7 @@ import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
 import { type Database, rowsOf, run } from './database.ts';
+import { plantOf } from './plant.ts';
 import { forgetSetup, keepPosition } from './positions.ts';
 import { freeze } from './sheets.ts';
 
@@ -158,11 +159,13 @@ async function writeWhole(
   row: Row,
   fresh: readonly Fresh[],
 ): Promise<number> {
+  // Before the transaction: within it nothing may ask for a second connection, or so many openers wait for each other.
+  const { site } = await plantOf(db);
   return db.sequelize.transaction(
     // Read committed: a job not yet there leaves no gap locked, over which two openers of it would block each other.
     { isolationLevel: Tx.ISOLATION_LEVELS.READ_COMMITTED },
     async (transaction) => {
-      const positionId = await keepPosition(db, transaction, state);
+      const positionId = await keepPosition(db, transaction, state, site);
       const serial = before
         ? await moveOn(db, transaction, jobId, before, row)
         : await layIn(db, transaction, state, positionId, row);
