@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { licences } from './licences.mjs';
 
 /** @param {string} dir @returns {string[]} */
 function filesBelow(dir) {
@@ -83,9 +84,10 @@ export const buildWeb = () =>
     const { build } = await import('vite');
     const { generateSW } = await import('workbox-build');
     await build({ root: 'web', logLevel: 'warn' });
+    writeFileSync('web/dist/licences.json', JSON.stringify(licences()));
     const { warnings } = await generateSW({
       globDirectory: 'web/dist',
-      globPatterns: ['**/*.{js,css,html,woff2,svg,webmanifest}'],
+      globPatterns: ['**/*.{js,css,html,woff2,svg,webmanifest}', 'licences.json'],
       swDest: 'web/dist/sw.js',
       navigateFallback: '/index.html',
       navigateFallbackDenylist: [/^\/api\//],

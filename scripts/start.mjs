@@ -14,6 +14,13 @@ if (!Number.isInteger(port) || port < 1 || port > 65534) {
   console.error(`PORT must be a number from 1 to 65534, not “${process.env.PORT}”.`);
   process.exit(1);
 }
+const processes = Number(process.env.FULCRANT_PROCESSES ?? 1);
+if (!Number.isInteger(processes) || processes < 1 || processes > 32) {
+  console.error(`FULCRANT_PROCESSES must be a number from 1 to 32, not “${process.env.FULCRANT_PROCESSES}”.`);
+  process.exit(1);
+}
+// The database listens beside the first server; more servers on every second port after it.
+const serverPorts = Array.from({ length: processes }, (_, i) => port + 2 * i);
 // One start a folder, held until this process ends: a second one is told so before it installs, builds or touches anything.
 mkdirSync(dataDir, { recursive: true, mode: 0o700 });
 await holdFolder(dataDir).catch((error) => {
@@ -26,24 +33,25 @@ ensureModules();
 const { buildAll } = await import('./build.mjs');
 const { startDatabase, databaseEnv, freePort } = await import('./database.mjs');
 
-if ((await freePort(port)) !== port) {
-  console.error(`Port ${port} is taken. Stop what uses it, or choose another:  PORT=4270 npm start`);
-  process.exit(1);
-}
+for (const wanted of serverPorts)
+  if ((await freePort(wanted)) !== wanted) {
+    console.error(`Port ${wanted} is taken. Stop what uses it, or choose another:  PORT=4270 npm start`);
+    process.exit(1);
+  }
 console.log('Building …');
 await buildAll();
 console.log('Starting the database …');
 let db = await startDatabase({ dataDir, port: port + 1 });
 
-/** @type {import('node:child_process').ChildProcess | null} */
-let server = null;
+/** Servers that run, by their ports. @type {Map<number, import('node:child_process').ChildProcess>} */
+const servers = new Map();
 let leaving = false;
 
 /** Stop what this script started, in order, and nothing else. @param {number} code */
 async function leave(code) {
   if (leaving) return;
   leaving = true;
-  await stopServer();
+  await stopServers();
   await db.stop();
   process.exit(code);
 }
@@ -89,22 +97,25 @@ async function keep(what, bringUp) {
   }
 }
 
-async function stopServer() {
-  const running = server;
-  if (!running || running.exitCode !== null || running.signalCode !== null) return;
-  const gone = new Promise((done) => running.once('exit', done));
-  running.kill('SIGTERM');
-  await Promise.race([gone, wait(12_000)]);
+async function stopServers() {
+  await Promise.all(
+    [...servers.values()].map(async (running) => {
+      if (running.exitCode !== null || running.signalCode !== null) return;
+      const gone = new Promise((done) => running.once('exit', done));
+      running.kill('SIGTERM');
+      await Promise.race([gone, wait(12_000)]);
+    }),
+  );
 }
 
-/** The server, up as soon as it is started: it says itself when the database is away. */
-async function bringUpServer() {
+/** A server, up as soon as it is started: it says itself when the database is away. @param {number} at its port */
+async function bringUpServer(at) {
   const child = spawn(process.execPath, ['server/dist/main.js'], {
     detached: true,
     env: {
       ...process.env,
       ...databaseEnv(db, 'app'),
-      PORT: String(port),
+      PORT: String(at),
       HOST: host,
       FULCRANT_WEB: 'web/dist',
       FULCRANT_DATA: dataDir,
@@ -113,7 +124,7 @@ async function bringUpServer() {
     },
     stdio: ['pipe', 'inherit', 'inherit'],
   });
-  server = child;
+  servers.set(at, child);
   return { ended: new Promise((done) => child.once('exit', done)) };
 }
 
@@ -124,7 +135,8 @@ void keep('The database', async () => {
   first = false;
   return { ended: db.ended };
 });
-void keep('The server', bringUpServer);
+for (const at of serverPorts)
+  void keep(processes === 1 ? 'The server' : `The server on port ${at}`, () => bringUpServer(at));
 
 const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
 for (let i = 0; i < 200 && !leaving; i++) {
@@ -134,7 +146,7 @@ for (let i = 0; i < 200 && !leaving; i++) {
   );
   if (up) {
     console.log(`
-Fulcrant is at ${address}
+Fulcrant is at ${address}${processes === 1 ? '' : `, and on port ${serverPorts.slice(1).join(', ')}`}
 
   Data in ${dataDir}. Ctrl-C stops it.`);
     break;

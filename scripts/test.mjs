@@ -2,11 +2,12 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { CLUSTER_PACKAGES } from './cluster.mjs';
 import { ensureBrowser, ensureModules, ensurePackages } from './packages.mjs';
 import { PROJECTS } from './types.mjs';
 
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
-ensurePackages(['mariadb-server', 'poppler-utils']);
+ensurePackages(['mariadb-server', 'poppler-utils', ...CLUSTER_PACKAGES]);
 ensureBrowser();
 ensureModules();
 const { buildAll } = await import('./build.mjs');

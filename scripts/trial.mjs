@@ -14,6 +14,7 @@ const WHAT = {
   load: 'fifty people for ten minutes; one server and two',
   scale: 'one server and two over one database, alone',
   soak: 'twenty-five people for an hour',
+  proxy: 'behind nginx with TLS, two processes',
   tamper: 'the record altered behind the product’s back',
   abuse: 'ten thousand malformed requests, storms of wrong passwords, benches and sums hogged',
   roles: 'every route as everybody, and as nobody',
@@ -31,7 +32,8 @@ if (!Object.hasOwn(WHAT, name)) {
 ensurePackages([
   'mariadb-server',
   ...(name === 'cluster' ? CLUSTER_PACKAGES : []),
-  ...(name === 'durability' ? /** @type {const} */ (['faketime']) : []),
+  ...(name === 'proxy' ? /** @type {const} */ (['nginx']) : []),
+  ...(name === 'durability' || name === 'clock' ? /** @type {const} */ (['faketime']) : []),
 ]);
 ensureModules();
 const { buildAll, bundle } = await import('./build.mjs');

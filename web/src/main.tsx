@@ -39,6 +39,7 @@ const GaugesPage = page('GaugesPage', () => import('./plant/GaugesPage.tsx'));
 const HouseRulesPage = page('HouseRulesPage', () => import('./plant/HouseRulesPage.tsx'));
 const PlantPage = page('PlantPage', () => import('./plant/PlantPage.tsx'));
 const PeoplePage = page('PeoplePage', () => import('./plant/PeoplePage.tsx'));
+const LicencesPage = page('LicencesPage', () => import('./plant/LicencesPage.tsx'));
 const AccountPage = page('AccountPage', () => import('./plant/AccountPage.tsx'));
 const RegisterPage = page('RegisterPage', () => import('./plant/RegisterPage.tsx'));
 const PositionPage = page('PositionPage', () => import('./plant/PositionPage.tsx'));
@@ -128,6 +129,7 @@ const router = createBrowserRouter([
       { path: '/first-visit', element: <FirstVisitPage /> },
       { path: '/code', element: <CodePage /> },
       { path: '/bench', element: <BenchPage /> },
+      { path: '/licences', element: <LicencesPage /> },
       { path: '/try', element: <GuestBenches /> },
       { path: '/try/:id', element: <RigPage /> },
       {

@@ -6,6 +6,7 @@ import { clustered } from './cluster.ts';
 import { diskFull, hanging, killed, type Outcome, setBack, twoTablets } from './durability.ts';
 import { Started } from './house.ts';
 import { loaded, scaled } from './load.ts';
+import { behindNginx } from './proxy.ts';
 import { tampered } from './tamper.ts';
 
 /** A number from outside, where one is given. */
@@ -42,6 +43,7 @@ const TRIALS: Record<string, () => Promise<Outcome[]>> = {
   ],
   scale: async () => [await scaled(given('FULCRANT_SECONDS', 15))],
   soak: async () => [await loaded({ people: 25, minutes: given('FULCRANT_MINUTES', 60) })],
+  proxy: async () => [await behindNginx()],
   tamper: async () => inHouse(async (house) => [await tampered(house)]),
 };
 

@@ -1,17 +1,19 @@
 import { spawnSync } from 'node:child_process';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { runningDatabase } from '../../../scripts/database.mjs';
 import type { Outcome } from './durability.ts';
-import { ask, signedIn } from './hands.ts';
+import { ask, signedIn, told } from './hands.ts';
 import { type Started, verified } from './house.ts';
 
 /** What somebody with the database’s own key might do to the record, and how it is put right again. */
 const TAMPERINGS: ReadonlyArray<[what: string, does: string, undoes: string, named: RegExp]> = [
   [
     'an event altered',
-    'UPDATE events SET body = REPLACE(body, \'"text":"\', \'"text":"not \') WHERE id = @note',
-    'UPDATE events SET body = @body WHERE id = @note',
+    'UPDATE events SET body = REPLACE(body, \'"value":\', \'"value":1\') WHERE id = @reading',
+    'UPDATE events SET body = @body WHERE id = @reading',
     /is not as it was stored/,
   ],
   [
@@ -47,13 +49,14 @@ export async function tampered(house: Started): Promise<Outcome> {
     if (done.status !== 0) throw new Error(done.stderr);
     return done.stdout;
   };
-  const begin = `SET @note = (SELECT id FROM events WHERE type = 'note.added' ORDER BY id LIMIT 1);
+  const begin = `SET @reading = (SELECT id FROM events WHERE type = 'reading.taken' ORDER BY id LIMIT 1);
     SET @signed = (SELECT job_id FROM sheets ORDER BY job_id LIMIT 1);
     SET @job = (SELECT id FROM jobs WHERE state = 'signed' ORDER BY id LIMIT 1);
     SET @middle = (SELECT id FROM events WHERE job_id = @job AND seq = 5);`;
   sql(`${begin} CREATE TABLE kept_event AS SELECT * FROM events WHERE id = @middle;
-    CREATE TABLE kept_body AS SELECT body FROM events WHERE id = @note;
+    CREATE TABLE kept_body AS SELECT body FROM events WHERE id = @reading;
     CREATE TABLE kept_sheet AS SELECT sheet FROM sheets WHERE job_id = @signed;`);
+  const [, signed = ''] = sql('SELECT job_id FROM sheets ORDER BY job_id LIMIT 1').split('\n');
   const asta = await signedIn(house.url, 'Asta');
   const figures: Outcome['figures'] = [];
   const wrong: string[] = [];
@@ -70,16 +73,26 @@ export async function tampered(house: Started): Promise<Outcome> {
   for (const [what, does, undoes, named] of TAMPERINGS) {
     sql(`${begin} ${does};`);
     await look(what, named);
+    if (what === 'a sheet altered') {
+      const sheet = await told<{ altered?: true }>(house.url, `/api/jobs/${signed}/sheet.json`, asta);
+      if (!sheet.altered) wrong.push('A sheet that was altered does not say so.');
+    }
     sql(`${restore.replace(/SET @middle[^;]*;/, '')} ${undoes};`);
   }
-  const hash = sql('SELECT hash FROM photos LIMIT 1').split('\n')[1] ?? '';
-  if (hash) {
-    const file = join(house.dataDir, 'photos', hash.slice(0, 2), `${hash}.jpg`);
-    const bytes = readFileSync(file);
-    writeFileSync(file, Buffer.concat([bytes.subarray(0, -8), Buffer.alloc(8, 7)]));
-    await look('a photograph swapped', /Photograph/);
-    writeFileSync(file, bytes);
-  } else wrong.push('There is no photograph to swap.');
+  const picture = await sharp({ create: { width: 64, height: 48, channels: 3, background: '#806040' } })
+    .jpeg()
+    .toBuffer();
+  const hash = createHash('sha256').update(picture).digest('hex');
+  const put = await fetch(`${house.url}/api/photos/${hash}`, {
+    method: 'PUT',
+    headers: { cookie: asta.cookie, 'content-type': 'image/jpeg' },
+    body: picture,
+  });
+  if (!put.ok) throw new Error(`The photograph was not taken: ${put.status}`);
+  const file = join(house.dataDir, 'photos', hash.slice(0, 2), `${hash}.jpg`);
+  writeFileSync(file, Buffer.concat([picture.subarray(0, -8), Buffer.alloc(8, 7)]));
+  await look('a photograph swapped', /Photograph/);
+  writeFileSync(file, picture);
   const after = verified(house.dataDir);
   figures.push(['put right again', after.said.split('\n')[0] ?? '']);
   if (!after.holds) wrong.push(after.said);

@@ -3,7 +3,12 @@ import type { FitUpSheet } from '@fulcrant/core/sheet/form';
 import canonicalize from 'canonicalize';
 
 /** A sheet with its content hash; `frozen` says when and by which rules it was laid down, where it was signed. */
-export type SealedSheet = FitUpSheet & { contentHash: string; frozen?: Frozen };
+export type SealedSheet = FitUpSheet & {
+  contentHash: string;
+  frozen?: Frozen;
+  /** What is kept is not what was signed: its hash is another. It is shown, and says so. */
+  altered?: true;
+};
 export type Frozen = { revision: number; rules: string; origin: 'signed' | 'migrated'; at: string };
 
 /**

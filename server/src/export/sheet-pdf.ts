@@ -74,6 +74,9 @@ export async function sheetPdf(sheet: SealedSheet, options: PrintOptions): Promi
   return whole;
 }
 
+const ALTERED =
+  'this sheet is not as it was signed, for its hash is another. It is no record; a backup has the one that was signed.';
+
 /** What stands under a sheet that is no part of it: later notes, how it was laid down, its hash. */
 function after(sheet: SealedSheet, since: FitUpSheet['notes']): Block[] {
   const when = whenIn(sheet.timeZone);
@@ -83,6 +86,7 @@ function after(sheet: SealedSheet, since: FitUpSheet['notes']): Block[] {
     ...since.map(
       (n): Block => ({ block: 'line', lead: 'Note:', text: n.text, small: `${n.by}, ${when(n.at)}` }),
     ),
+    ...(sheet.altered ? [{ block: 'line' as const, lead: 'Altered:', text: ALTERED }] : []),
     {
       block: 'line',
       text: '',

@@ -7,6 +7,7 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import serve from 'koa-static';
 import { Crowded } from '../heavy/workshop.ts';
+import { Damaged } from '../store/append.ts';
 import { isDatabaseAway, isDiskFull } from '../store/database.ts';
 import { autopsies } from './autopsies.ts';
 import { benches } from './benches.ts';
@@ -96,6 +97,14 @@ const faults = (house: House) => async (ctx: Context, next: Next) => {
         ctx,
         503,
         'The database does not answer just now. Nothing is lost; it is tried again.',
+      );
+    }
+    if (error instanceof Damaged) {
+      house.log.error({ err: error, path: ctx.path }, 'a job’s record is damaged');
+      return sayProblem(
+        ctx,
+        503,
+        'The record of this job does not hold together; nothing is added to it until it is put right. “verify” names where.',
       );
     }
     if (isDiskFull(error)) {

@@ -6,7 +6,7 @@ import type { LengthUnit } from '@fulcrant/core/quantities/length';
 import type { FitUpSheet } from '@fulcrant/core/sheet/form';
 import type { Context } from 'koa';
 import Papa from 'papaparse';
-import { type SealedSheet, sealed } from '../export/canonical.ts';
+import { hashOf, type SealedSheet, sealed } from '../export/canonical.ts';
 import { dueCalendar } from '../export/due-calendar.ts';
 import { appendEvents, foldJob } from '../store/append.ts';
 import type { Folded } from '../store/bounded.ts';
@@ -60,7 +60,8 @@ async function sheetOf(call: Call): Promise<{ sheet: SealedSheet; since: FitUpSh
   if (!kept) throw new Problem(404, 'That revision of the sheet was never signed.');
   const sheet = JSON.parse(kept.canonical) as FitUpSheet;
   const since = revision === undefined ? await notesAfter(db, id, kept.eventCount) : [];
-  return { sheet: { ...sheet, contentHash: kept.hash, frozen: kept.frozen }, since };
+  const altered = hashOf(kept.canonical) === kept.hash ? {} : { altered: true as const };
+  return { sheet: { ...sheet, contentHash: kept.hash, frozen: kept.frozen, ...altered }, since };
 }
 
 /** A job folded as its row says it stands. */

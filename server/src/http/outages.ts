@@ -18,12 +18,10 @@ import {
   outageById,
   plantDurations,
 } from '../store/outages.ts';
+import { PLANT_ZONE } from '../store/rules.ts';
 import { asBuffer } from './bytes.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type House, LEADS, RECORDERS, type Route } from './routes.ts';
-
-/** Where the plant stands in the day: by the clock of the machine it runs on. */
-const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 const laidSchema = object({
   row: string().min(1).max(200).required(),
@@ -49,7 +47,7 @@ const within = (faults: ReadonlyArray<{ path: string; message: string }>) =>
 export async function plannedFrom(db: House['db'], { id, outage }: OutageTold): Promise<PlanAsked> {
   const at = new Date().toISOString();
   const [known, durations] = await Promise.all([jobsOf(db, outage), plantDurations(db)]);
-  return { id, outage, ...known, durations, zone: ZONE, at };
+  return { id, outage, ...known, durations, zone: PLANT_ZONE, at };
 }
 
 const planAs = async ({ db }: House, told: OutageTold, as: PlanFile): Promise<string | Uint8Array> =>
@@ -106,7 +104,7 @@ export const outages: Route[] = [
         durations,
         shafts: shafts.flat(),
         laid,
-        zone: ZONE,
+        zone: PLANT_ZONE,
         at: new Date().toISOString(),
       };
     },

@@ -19,6 +19,9 @@ import { type Fresh, isCollision, Outrun, write } from './write.ts';
 /** When the batch was sent by the device's clock, and the clock of the house: only the demo and the tests set another. */
 export type Sending = { sentAt?: string | undefined; now?: (event: JobEvent) => Date };
 
+/** The record of a job does not hold together: somebody has been at it. */
+export class Damaged extends Error {}
+
 /** How often a job's events are looked at anew where somebody adds to them between two looks. */
 const LOOKS = 5;
 /** Nobody is kept waiting longer than this by the judging of somebody else's batch. */
@@ -26,7 +29,7 @@ const SLICE_MS = 15;
 
 /**
  * A job folded from its events; null where there is none.
- * @throws Error where its row counts other events than there are: the record is damaged, and `npm run verify` says where
+ * @throws Damaged where its row counts other events than there are: the record is damaged, and `npm run verify` says where
  */
 export async function foldJob(db: Database, jobId: string, look = 1): Promise<Folded | null> {
   const [[row], rows] = await Promise.all([
@@ -42,7 +45,7 @@ export async function foldJob(db: Database, jobId: string, look = 1): Promise<Fo
   if (!row) return null;
   if (rows.length !== row.event_count) {
     if (look < LOOKS) return foldJob(db, jobId, look + 1);
-    throw new Error(`Job ${jobId} has ${rows.length} events where its row counts ${row.event_count}.`);
+    throw new Damaged(`Job ${jobId} has ${rows.length} events where its row counts ${row.event_count}.`);
   }
   const facts = await db.workshop.do('fold', { bodies: rows.map((r) => r.body) });
   if (!facts) return null;

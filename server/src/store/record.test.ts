@@ -86,10 +86,15 @@ describe('what was signed', () => {
     const row = await house.owner.models.Sheet.findOne({ where: { jobId: h.jobId } });
     const worded = (row?.sheet ?? '').replaceAll('agreed for one campaign', 'as it was put in those days');
     expect(worded).not.toBe(row?.sheet);
+    // Altered behind the product’s back it says so, on page and paper, and nothing else stops for it.
+    await row?.update({ sheet: worded });
+    expect((await asta('GET', path)).body.altered).toBe(true);
+    expect((await asta('GET', `/api/jobs/${h.jobId}/sheet.pdf`)).status).toBe(200);
     await row?.update({ sheet: worded, hash: hashOf(worded) });
     const then = (await asta('GET', path)).body;
     expect(JSON.stringify(then)).toContain('as it was put in those days');
     expect(then.contentHash).toBe(hashOf(worded));
+    expect(then.altered).toBeUndefined();
     expect((await asta('GET', `/api/jobs/${h.jobId}/sheet.pdf`)).status).toBe(200);
     const { body } = await asta('GET', `/api/jobs/${h.jobId}`);
     expect(body.job.state).toBe('signed');

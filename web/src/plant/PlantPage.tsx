@@ -19,6 +19,7 @@ const WAYS = [
   ['/house-rules', 'House rules'],
   ['/gauges', 'Gauges'],
   ['/register', 'Register'],
+  ['/licences', 'Licences'],
 ] as const;
 
 /** What the plant is told once, and every sheet follows. */

@@ -11,6 +11,7 @@ import { type JobView, useJob } from '../data/job.ts';
 import { useWaiting } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
+import { Fault } from '../ui/controls.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
 import { useSettings } from '../ui/settings.tsx';
 import { Blocks } from './Blocks.tsx';
@@ -19,6 +20,7 @@ import { Blocks } from './Blocks.tsx';
 type Kept = FitUpSheet & {
   contentHash: string;
   frozen?: { revision: number; rules: string; origin: 'signed' | 'migrated'; at: string };
+  altered?: true;
 };
 
 const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -164,6 +166,14 @@ function Head({
           {sheet.revision > 1 ? ` · revision ${sheet.revision}` : ''}
         </p>
       </div>
+      {sheet.altered && (
+        <div className="px-4 pb-2">
+          <Fault>
+            This sheet is not as it was signed: its hash is another. It is no record; a backup has the one
+            that was signed.
+          </Fault>
+        </div>
+      )}
       <p className="m-0 px-4 pb-2 text-sm text-muted" data-kept={sheet.frozen?.origin ?? 'no'}>
         {sheet.frozen
           ? `${sheet.frozen.origin === 'signed' ? 'Kept as it was signed' : 'Signed before sheets were kept: laid down as it folded'} ${when(sheet.frozen.at)}. Hash ${sheet.contentHash?.slice(0, 12)}…`

@@ -1,0 +1,47 @@
+import { useQuery } from '@tanstack/react-query';
+import { Corner } from '../entry/Corner.tsx';
+import { Fault } from '../ui/controls.tsx';
+import { Page } from '../ui/Page.tsx';
+
+type Shipped = { name: string; version: string; licence: string };
+
+/** Whose work the product stands on: every package that ships with it, under its licence. */
+export function LicencesPage() {
+  const shipped = useQuery({
+    queryKey: ['licences'],
+    queryFn: async (): Promise<Shipped[]> => {
+      const response = await fetch('/licences.json');
+      if (!response.ok) throw new Error('The list is not with this build.');
+      return (await response.json()) as Shipped[];
+    },
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const kinds = [...new Set(shipped.data?.map((s) => s.licence))].sort();
+  return (
+    <Page title="Licences" ways={[['/plant', 'The plant']]} corner={<Corner />}>
+      <p className="m-0 max-w-3xl">
+        Fulcrant’s own code is under the MIT licence. The fonts it ships are under the SIL Open Font License
+        1.1. It stands on {shipped.data?.length ?? '…'} packages of others, each under its own licence; their
+        texts lie in the packages.
+      </p>
+      {shipped.isError && <Fault>{shipped.error.message}</Fault>}
+      {kinds.map((kind) => {
+        const all = shipped.data?.filter((s) => s.licence === kind) ?? [];
+        return (
+          <section key={kind} aria-label={kind} className="pt-4">
+            <h2 className="kicker m-0 border-b border-rule pb-1">
+              {kind}, {all.length}
+            </h2>
+            <ul className="m-0 list-none columns-2 gap-x-8 p-0 pt-1 md:columns-3 lg:columns-4">
+              {all.map((s) => (
+                <li key={`${s.name} ${s.version}`} className="break-inside-avoid">
+                  {s.name} <span className="figures text-muted">{s.version}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </Page>
+  );
+}
