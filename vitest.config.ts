@@ -7,7 +7,8 @@ export default defineConfig({
   test: {
     // A small machine has two cores, and the browser beside a test keeps most of one busy.
     maxWorkers: 2,
-    // Core and web are pure: their files may share what one worker has read in. Servers, command lines and browsers may not.
+    // Files share what one worker has read in: each server test has a house of its own, each browser test a browser; what they import
+    // holds nothing. Command lines and trials of doubts may not share.
     projects: [
       { test: { name: 'core', isolate: false, setupFiles, include: ['core/src/**/*.test.ts'] } },
       {
@@ -24,6 +25,7 @@ export default defineConfig({
       {
         test: {
           name: 'server',
+          isolate: false,
           setupFiles,
           globalSetup: ['server/src/testing/models.ts'],
           include: ['server/src/**/*.test.ts'],
@@ -34,6 +36,7 @@ export default defineConfig({
       {
         test: {
           name: 'e2e',
+          isolate: false,
           setupFiles,
           globalSetup: ['e2e/src/shared-plant.ts'],
           include: ['e2e/src/**/*.test.ts'],

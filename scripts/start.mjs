@@ -71,8 +71,8 @@ const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
 if (prepared.status !== 0) await leave(1);
 
 /** How long before each attempt to bring something up again, and after how long a life it counts as well. */
-const PAUSES_MS = [200, 1000, 2000, 5000, 10_000, 30_000];
-const WELL_MS = 60_000;
+const PAUSES_MS = [200, 500, 1000, 2000, 3000, 5000];
+const WELL_MS = 20_000;
 
 /**
  * Keep something running: when it dies it is brought up again after a pause that grows while it keeps dying.
@@ -91,7 +91,7 @@ async function keep(what, bringUp) {
     }
     if (leaving) return;
     deaths = Date.now() - began > WELL_MS ? 1 : deaths + 1;
-    const pause = PAUSES_MS[Math.min(deaths, PAUSES_MS.length) - 1] ?? 30_000;
+    const pause = PAUSES_MS[Math.min(deaths, PAUSES_MS.length) - 1] ?? 5000;
     console.error(`${what} ended. It is brought up again in ${pause / 1000} s.`);
     await wait(pause);
   }
