@@ -32,6 +32,9 @@ const laidOut = ({ rig, seed, difficulty }: BenchOf): Laid => {
   return layOut(known, seed, difficulty);
 };
 
+/** As it is stored and sent: what is told of a bench names things by functions, which travel nowhere. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
 /** How far a job of an outage is. */
 export type Standing = { setup: Setup; progress: Progress; ended: boolean };
 
@@ -130,11 +133,12 @@ export const TASKS = {
   /** What a bench shows after all that was done at it. */
   shown: ({ bench, actions }: { bench: BenchOf; actions: Action[] }) => {
     const done = played(laidOut(bench), actions);
-    return { shown: done.shown.at(-1), nutDeg: done.bench.nutDeg };
+    return plain({ shown: done.shown.at(-1), nutDeg: done.bench.nutDeg });
   },
 
   /** What is said of what was handed in. */
-  debrief: ({ bench, attempt }: { bench: BenchOf; attempt: Attempt }) => debrief(laidOut(bench), attempt),
+  debrief: ({ bench, attempt }: { bench: BenchOf; attempt: Attempt }) =>
+    plain(debrief(laidOut(bench), attempt)),
 
   /** A sum without a job. */
   calculate: ({ id, input, unit }: { id: string; input: unknown; unit: LengthUnit }) => {

@@ -50,7 +50,7 @@ export function threads(worker: URL): Workshop {
         return await (task === 'calculate' ? sums : sheets).run({ task, input });
       } catch (error) {
         if (/Task queue is at limit/.test(String((error as Error).message))) throw new Crowded();
-        throw error;
+        throw new Error(`“${task}” failed in its thread: ${(error as Error).message}`, { cause: error });
       }
     },
     close: async () => void (await Promise.all([sheets.destroy(), sums.destroy()])),

@@ -10,8 +10,10 @@ let imke: Caller;
 let oskar: Caller;
 beforeAll(async () => {
   house = await openHouse();
-  ({ asta, imke, oskar } = await everybodyAt(house.url));
-  bram = await caller(house.url, 'Bram');
+  // What is laid out and debriefed here is sent to threads and back.
+  const { url } = await house.another({ threaded: true });
+  ({ asta, imke, oskar } = await everybodyAt(url));
+  bram = await caller(url, 'Bram');
 });
 afterAll(() => house?.close());
 
