@@ -120,7 +120,8 @@ export async function untilStored(
       if (refused) throw new Error(`Refused: ${refused.reason}`);
       return told;
     }
-    if (answer && answer.status < 500) throw new Error(`${answer.status} at a posting`);
+    if (answer && answer.status < 500 && answer.status !== 429)
+      throw new Error(`${answer.status} at a posting`);
     await new Promise((done) => setTimeout(done, 25));
   }
   return null;

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmdirSync, writeFileSync } from 'node:fs';
-import { freePort } from '../../../scripts/database.mjs';
+import { databaseEnv, freePort, runningDatabase } from '../../../scripts/database.mjs';
 import { until } from './hands.ts';
 
 /** The house as its users start it, with all that keeps it up. */
@@ -67,8 +67,10 @@ export function held(pid: number): { mb: number; files: number } {
 
 /** Walk every chain and sheet of a plant that runs. @returns whether all holds, and what was said */
 export function verified(dataDir: string): { holds: boolean; said: string } {
-  const walked = spawnSync(process.execPath, ['scripts/beside.mjs', 'verify'], {
-    env: { ...process.env, FULCRANT_DATA: dataDir },
+  const db = runningDatabase(dataDir);
+  if (!db) return { holds: false, said: 'No database runs there.' };
+  const walked = spawnSync(process.execPath, ['server/dist/verify.js'], {
+    env: { ...process.env, ...databaseEnv(db, 'app'), FULCRANT_DATA: dataDir },
     encoding: 'utf8',
   });
   return { holds: walked.status === 0, said: `${walked.stdout}${walked.stderr}`.trim() };

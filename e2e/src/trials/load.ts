@@ -97,8 +97,11 @@ const think = () => Math.min(6, -1.2 * Math.log(1 - Math.random())) * 1000;
  * So many people at work for so many minutes at one server: readings, the board, the job as it stands, a sheet on paper, a search; some
  * with a gauge’s feed open.
  */
-export async function loaded({ people, minutes }: { people: number; minutes: number }): Promise<Outcome> {
-  const works = await layWorks();
+export async function loaded(
+  { people, minutes }: { people: number; minutes: number },
+  lay: () => Promise<Works> = layWorks,
+): Promise<Outcome> {
+  const works = await lay();
   const server = await serverAt(works);
   const { url } = server;
   try {

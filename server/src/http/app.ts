@@ -207,9 +207,9 @@ const keptSecure = (ctx: Context, next: Next) => {
  * The whole application, ready to listen.
  * @param proxy one proxy stands before it: what that one says of who asks, and only its own word, is believed
  */
-export function buildApp(house: House, webDir: string, { proxy = false } = {}): Koa {
+export function buildApp(house: House, webDir: string, { proxy = false, paced = true } = {}): Koa {
   const app = new Koa({ proxy, maxIpsCount: proxy ? 1 : 0 });
-  const router = lay(house, ROUTES);
+  const router = lay(house, ROUTES, paced);
   app.use(logged(house));
   app.use(keptSecure);
   app.use(guarded());

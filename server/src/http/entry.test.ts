@@ -140,6 +140,22 @@ describe('behind a proxy with a secure way', () => {
   });
 });
 
+describe('a runaway', () => {
+  it('is told to wait once it asks more than anybody does, and nobody else is', async () => {
+    const paced = await house.another({ paced: true });
+    const cookie = await cookieOf(paced.url, 'Asta');
+    const ask = (as: string) => fetch(`${paced.url}/api/session`, { headers: { cookie: as } });
+    const all: Response[] = [];
+    for (let i = 0; i < 31; i++)
+      all.push(...(await Promise.all(Array.from({ length: 100 }, () => ask(cookie)))));
+    const count = statuses(all);
+    expect(count[200]).toBe(3000);
+    expect(count[429]).toBe(100);
+    expect(Number(all.at(-1)?.headers.get('retry-after'))).toBeGreaterThan(0);
+    expect((await ask(await cookieOf(paced.url, 'Bram'))).status).toBe(200);
+  });
+});
+
 describe('over several servers', () => {
   it('a session ended, a role changed or a person retired at one holds at once at the other', async () => {
     const imke = await caller(house.url, 'Imke');

@@ -2,6 +2,7 @@ import type { Person } from '@fulcrant/core/api/requests';
 import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
+import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Schema } from 'yup';
 import type { Attempts } from '../auth/attempts.ts';
 import { personOfSession } from '../auth/sessions.ts';
@@ -68,12 +69,34 @@ async function admitCaller(house: House, ctx: Context, who: Who): Promise<Person
   return person;
 }
 
-/** Lay the routes of all resources on one router. */
-export function lay(house: House, routes: readonly Route[]): Router {
+/** What one person, or one address of nobody, may ask within a minute: more than any hand or device does, less than would hold up the house. */
+const ASKS_A_MINUTE = 3000;
+
+/** Each process looks after itself: this is no limit that guards anything, only one that keeps a runaway from everybody's way. */
+function pacer(): (ctx: Context, person: Person | null) => Promise<void> {
+  const pace = new RateLimiterMemory({ points: ASKS_A_MINUTE, duration: 60 });
+  return async (ctx, person) => {
+    try {
+      await pace.consume(person?.id ?? `at ${ctx.ip}`);
+    } catch (error) {
+      if (!(error instanceof RateLimiterRes)) throw error;
+      ctx.set('retry-after', String(Math.ceil(error.msBeforeNext / 1000)));
+      throw new Problem(
+        429,
+        'That is more than anybody asks in a minute. What waits is sent again by itself.',
+      );
+    }
+  };
+}
+
+/** Lay the routes of all resources on one router. @param paced false where a test asks more than anybody would */
+export function lay(house: House, routes: readonly Route[], paced = true): Router {
   const router = new Router();
+  const pace = paced ? pacer() : null;
   for (const route of routes) {
     router[route.method](route.path, async (ctx: Context, _next: Next) => {
       const person = await admitCaller(house, ctx, route.who);
+      await pace?.(ctx, person);
       mustComeAs(ctx, route.takes);
       const call: Call = {
         ctx,

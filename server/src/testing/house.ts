@@ -37,14 +37,14 @@ export type TestHouse = Served & {
   dataDir: string;
   config(who: 'owner' | 'app'): DatabaseConfig;
   /** One more server over the same database, as another process would be: nothing is shared but the database. */
-  another(options?: { proxy?: boolean; threaded?: boolean }): Promise<Served>;
+  another(options?: { proxy?: boolean; threaded?: boolean; paced?: boolean }): Promise<Served>;
 };
 
 /** The application on a free port, over a database that runs. */
 async function serve(
   config: DatabaseConfig,
   dataDir: string,
-  { proxy = false, threaded = false } = {},
+  { proxy = false, threaded = false, paced = false } = {},
 ): Promise<Served> {
   // Threads run what was built; most tests have the same done on the spot, from the sources.
   const workshop = threaded ? threads(pathToFileURL('server/dist/worker.js')) : ON_THE_SPOT;
@@ -56,6 +56,7 @@ async function serve(
   const server: Server = createServer(
     buildApp({ db, attempts: new Attempts(db), version: '0.0.0-test', log, standIns, photoDir }, 'web/dist', {
       proxy,
+      paced,
     }).callback(),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
