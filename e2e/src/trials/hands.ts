@@ -3,7 +3,7 @@ import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 
 /** Somebody signed in, as the servers know them. */
 export type Member = { id: string; name: string; role: 'fitter' | 'lead'; cookie: string };
-type Event = { id: string; type: string; data: object };
+type Event = { id: string; jobId: string; at: string; author: object; type: string; data: object };
 
 const PATIENCE_MS = 8000;
 
@@ -76,9 +76,11 @@ export async function crewOf(url: string, lead: Member, size: number): Promise<M
 /** An event of somebody, as a device makes it. */
 export const eventOf = (by: Member, jobId: string, type: string, data: object): Event => ({
   id: v7(),
+  jobId,
+  at: new Date().toISOString(),
+  author: { id: by.id, name: by.name, role: by.role },
   type,
   data,
-  ...{ jobId, at: new Date().toISOString(), author: { id: by.id, name: by.name, role: by.role } },
 });
 
 /** A job of a fresh position, opened by somebody. @returns its id, and the number it was given */

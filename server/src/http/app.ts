@@ -82,6 +82,44 @@ const POLICY = {
   referrerPolicy: { policy: 'no-referrer' as const },
 };
 
+/** What keeps the house from answering just now, and is no fault of who asks: it is tried again. */
+const UNABLE: ReadonlyArray<{
+  is(error: unknown): boolean;
+  name: string;
+  level: 'info' | 'warn' | 'error';
+  retryS: number;
+  says: string;
+}> = [
+  {
+    is: isDatabaseAway,
+    name: 'database away',
+    level: 'warn',
+    retryS: 2,
+    says: 'The database does not answer just now. Nothing is lost; it is tried again.',
+  },
+  {
+    is: (error) => error instanceof Damaged,
+    name: 'a job’s record is damaged',
+    level: 'error',
+    retryS: 300,
+    says: 'The record of this job does not hold together; nothing is added to it until it is put right. “verify” names where.',
+  },
+  {
+    is: isDiskFull,
+    name: 'disk full',
+    level: 'error',
+    retryS: 30,
+    says: 'The disk of the house is full: nothing more is stored until there is room. It is tried again.',
+  },
+  {
+    is: (error) => error instanceof Crowded,
+    name: 'threads taken',
+    level: 'info',
+    retryS: 2,
+    says: 'So many ask for the like just now that this one is not begun. Ask again in a moment.',
+  },
+];
+
 /** Faults become problems; what we did not foresee is logged and said without its inside. */
 const faults = (house: House) => async (ctx: Context, next: Next) => {
   try {
@@ -90,39 +128,11 @@ const faults = (house: House) => async (ctx: Context, next: Next) => {
       sayProblem(ctx, 404, 'There is nothing at this address.');
   } catch (error) {
     if (error instanceof Problem) return sayProblem(ctx, error.status, error.title, error.faults);
-    if (isDatabaseAway(error)) {
-      house.log.warn({ path: ctx.path }, 'database away');
-      ctx.set('retry-after', '2');
-      return sayProblem(
-        ctx,
-        503,
-        'The database does not answer just now. Nothing is lost; it is tried again.',
-      );
-    }
-    if (error instanceof Damaged) {
-      house.log.error({ err: error, path: ctx.path }, 'a job’s record is damaged');
-      return sayProblem(
-        ctx,
-        503,
-        'The record of this job does not hold together; nothing is added to it until it is put right. “verify” names where.',
-      );
-    }
-    if (isDiskFull(error)) {
-      house.log.error({ path: ctx.path }, 'disk full');
-      ctx.set('retry-after', '30');
-      return sayProblem(
-        ctx,
-        503,
-        'The disk of the house is full: nothing more is stored until there is room. It is tried again.',
-      );
-    }
-    if (error instanceof Crowded) {
-      ctx.set('retry-after', '2');
-      return sayProblem(
-        ctx,
-        503,
-        'So many ask for the like just now that this one is not begun. Ask again in a moment.',
-      );
+    const unable = UNABLE.find((u) => u.is(error));
+    if (unable) {
+      house.log[unable.level]({ path: ctx.path, reason: (error as Error).message }, unable.name);
+      ctx.set('retry-after', String(unable.retryS));
+      return sayProblem(ctx, 503, unable.says);
     }
     const status = (error as { status?: number }).status ?? 500;
     if (status >= 500) {

@@ -149,6 +149,8 @@ describe('requests nobody would make', () => {
       // A dot for an id is the list itself.
       'DELETE /api/account/sessions/:id',
       'POST /api/feed/:device/hand',
+      // A secret is offered, and none is kept.
+      'POST /api/account/second/offer',
     ];
     expect([...new Set(taken)].filter((t) => !may.includes(t))).toEqual([]);
     const after = await counted();

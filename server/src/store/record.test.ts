@@ -176,6 +176,11 @@ describe('verify', () => {
     // A record with its end cut off is no ground to build on: said, not looped over.
     house.db.folded.forget(three.jobId);
     await expect(foldJob(house.db, three.jobId)).rejects.toThrow(/where its row counts/);
+    const refused = await asta('POST', `/api/jobs/${three.jobId}/events`, {
+      events: three.events.slice(0, 1),
+    });
+    expect(refused.status).toBe(503);
+    expect(refused.body.title).toMatch(/does not hold together/);
     const more = (await verify(house.db)).faults.join('\n');
     expect(more).toContain(`${two.jobId}), sheet as signed, revision 1 is not as it was kept`);
     expect(more).toContain(`${three.jobId}) has`);
