@@ -16,7 +16,8 @@ export function LicencesPage() {
     },
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const kinds = [...new Set(shipped.data?.map((s) => s.licence))].sort();
+  const of = (kind: string) => shipped.data?.filter((s) => s.licence === kind) ?? [];
+  const kinds = [...new Set(shipped.data?.map((s) => s.licence))].sort((a, b) => of(b).length - of(a).length);
   return (
     <Page title="Licences" ways={[['/plant', 'The plant']]} corner={<Corner />}>
       <p className="m-0 max-w-3xl">
@@ -26,7 +27,7 @@ export function LicencesPage() {
       </p>
       {shipped.isError && <Fault>{shipped.error.message}</Fault>}
       {kinds.map((kind) => {
-        const all = shipped.data?.filter((s) => s.licence === kind) ?? [];
+        const all = of(kind);
         return (
           <section key={kind} aria-label={kind} className="pt-4">
             <h2 className="kicker m-0 border-b border-rule pb-1">
