@@ -193,6 +193,8 @@ export async function scaled(seconds: number): Promise<Outcome> {
   const works = await layWorks();
   const servers = [await serverAt(works), await serverAt(works)];
   const HANDS = 16;
+  /** More than two servers can store on a machine of this kind: enough is prepared. */
+  const MOST_A_SECOND = 700;
   try {
     const first = servers[0]?.url ?? '';
     const imke = await signedIn(first, 'Imke');
@@ -203,7 +205,9 @@ export async function scaled(seconds: number): Promise<Outcome> {
       const work = crew.map((by) => {
         const seat = new AtTheSeat(by, tools);
         const opening = [...seat.hand.events];
-        const events = Array.from({ length: seconds * 90 }, () => seat.next());
+        const events = Array.from({ length: Math.ceil((seconds * MOST_A_SECOND) / HANDS) }, () =>
+          seat.next(),
+        );
         return { by, jobId: seat.hand.jobId, opening, events };
       });
       for (const [i, w] of work.entries())
