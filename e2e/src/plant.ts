@@ -15,10 +15,10 @@ export type Db = Pick<RunningDb, 'port' | 'owner' | 'app'> & {
 /** What a server of the works is reached by. */
 export type Works = { dataDir: string; db: RunningDb; at: Db; said: string };
 
-/** A works laid in: MariaDB with the demo's people, gauges and jobs; or one with nothing in it, which says its code. */
-export async function layWorks({ demo = true } = {}): Promise<Works> {
+/** A works laid in: MariaDB with the demo's people, gauges and jobs; or one with nothing in it, which says its code. `small` as long as a test. */
+export async function layWorks({ demo = true, small = true } = {}): Promise<Works> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
-  const db = await startDatabase({ dataDir });
+  const db = await startDatabase({ dataDir, small });
   const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
     env: {
       ...process.env,
@@ -37,7 +37,7 @@ export async function layWorks({ demo = true } = {}): Promise<Works> {
 export async function copyWorks(model: string): Promise<Works> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
   cpSync(model, dataDir, { recursive: true });
-  const db = await startDatabase({ dataDir });
+  const db = await startDatabase({ dataDir, small: true });
   const { port, owner, app } = db;
   return { dataDir, db, at: { port, owner, app, folder: dataDir }, said: '' };
 }

@@ -44,7 +44,6 @@ async function allViews(page: Page): Promise<Array<[string, string]>> {
     ['gauge', '/gauges/new'],
     ['gauges', '/gauges'],
     ['house rules', '/house-rules'],
-    ['licences', '/licences'],
     ['account', '/account'],
     ...[...present].map(([step, id]): [string, string] => [`step ${step}`, `/jobs/${id}`]),
     ['sheet', `/jobs/${signed?.id}/sheet`],

@@ -14,6 +14,9 @@ import { cpuOf, held, heldTo } from './house.ts';
 
 type Server = { url: string; pid: number; stop(): Promise<void> };
 
+/** A works with the database a plant has. */
+const grown = () => layWorks({ small: false });
+
 /** A server of a works, as a process of its own. */
 export async function serverAt(works: Works, env: NodeJS.ProcessEnv = {}): Promise<Server> {
   const port = await freePort();
@@ -99,7 +102,7 @@ const think = () => Math.min(6, -1.2 * Math.log(1 - Math.random())) * 1000;
  */
 export async function loaded(
   { people, minutes }: { people: number; minutes: number },
-  lay: () => Promise<Works> = layWorks,
+  lay: () => Promise<Works> = grown,
 ): Promise<Outcome> {
   const works = await lay();
   const server = await serverAt(works);
@@ -190,7 +193,7 @@ const SHARE = 0.3;
  * spare for a second server nothing is gained: with each held to a share of one, what they have in common shows.
  */
 export async function scaled(seconds: number): Promise<Outcome> {
-  const works = await layWorks();
+  const works = await grown();
   const servers = [await serverAt(works), await serverAt(works)];
   const HANDS = 16;
   /** More than two servers can store on a machine of this kind: enough is prepared. */

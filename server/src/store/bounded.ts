@@ -13,7 +13,7 @@ export type Folded = {
 };
 
 /** Events all kept jobs may have together. */
-const EVENTS_MOST = 200_000;
+const EVENTS_MOST = 50_000;
 
 /** The jobs worked on last, folded; bounded by their events. */
 export class FoldedJobs {

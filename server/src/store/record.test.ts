@@ -228,7 +228,7 @@ describe('lines of the board', () => {
 describe('a database laid in by an earlier release', () => {
   it('is migrated: chained, its signed sheets kept as they fold that day and marked so, old acceptances covering what they did', async () => {
     const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-test-'));
-    const mariadb = await startDatabase({ dataDir });
+    const mariadb = await startDatabase({ dataDir, small: true });
     const owner = openDatabase({
       host: '127.0.0.1',
       port: mariadb.port,

@@ -32,7 +32,7 @@ it('says 503 while the database is away and recovers by itself, with everything 
   expect(refused.status).toBe(503);
   expect(refused.headers.get('content-type')).toContain('application/problem+json');
 
-  house.mariadb = await startDatabase({ dataDir: house.dataDir, port });
+  house.mariadb = await startDatabase({ dataDir: house.dataDir, port, small: true });
   expect(house.mariadb.port).toBe(port);
   let status = 0;
   for (let i = 0; i < 50 && status !== 200; i++) status = (await asta('GET', '/api/health')).status;
@@ -47,6 +47,6 @@ it('a database killed without warning keeps every acknowledged event', async () 
   const { port } = house.mariadb;
   process.kill(house.mariadb.pid, 'SIGKILL');
   await new Promise((done) => setTimeout(done, 300));
-  house.mariadb = await startDatabase({ dataDir: house.dataDir, port });
+  house.mariadb = await startDatabase({ dataDir: house.dataDir, port, small: true });
   expect((await asta('GET', `/api/jobs/${h.jobId}`)).body.events).toHaveLength(h.events.length);
 });

@@ -77,7 +77,7 @@ async function serve(
 /** A real MariaDB of its own with the demo data or a plant just begun, and the application on a free port. */
 export async function openHouse({ demo = true } = {}): Promise<TestHouse> {
   const dataDir = copyOf(inject('models')[demo ? 'demo' : 'empty']);
-  const mariadb = await startDatabase({ dataDir });
+  const mariadb = await startDatabase({ dataDir, small: true });
   const config = (who: 'owner' | 'app'): DatabaseConfig => ({
     host: '127.0.0.1',
     port: mariadb.port,

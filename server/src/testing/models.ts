@@ -18,7 +18,7 @@ declare module 'vitest' {
 /** A data folder laid in with the demo, or with a plant just begun, and its database stopped. */
 async function lay(demo: boolean): Promise<string> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-test-'));
-  const mariadb = await startDatabase({ dataDir });
+  const mariadb = await startDatabase({ dataDir, small: true });
   const at = { host: '127.0.0.1', port: mariadb.port, database: 'fulcrant', ...mariadb.owner };
   const owner = openDatabase(at);
   await migrate(owner.sequelize, mariadb.app.user);
