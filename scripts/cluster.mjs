@@ -1,7 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, openSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir, userInfo } from 'node:os';
+import { userInfo } from 'node:os';
 import { join, resolve } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { freePort } from './database.mjs';
@@ -57,7 +57,8 @@ export async function startCluster({ dataDir, size = 3 }) {
   function node(i) {
     const { sql, group, ist, sst } = /** @type {(typeof ports)[number]} */ (ports[i]);
     const home = join(dir, `node${i}`);
-    const socket = join(tmpdir(), `fulcrant-node-${process.pid}-${sql}.sock`);
+    // In its own folder: the user it runs as need not be able to write beside it.
+    const socket = join(home, 's.sock');
     const log = join(home, 'mariadb.log');
     /** @type {import('node:child_process').ChildProcess | null} */
     let child = null;

@@ -116,6 +116,8 @@ describe('an outage', () => {
     await page.locator(`[data-piece="${task}"][data-pinned="true"]`).waitFor();
 
     // By keyboard: a quarter on, then to a hand that cannot do it, refused with the reason.
+    // What the worker says of the plan just loaded has been drawn.
+    await still(page);
     version = (await kept(page)).version;
     await page.locator(`[data-piece="${task}"]`).focus();
     for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
