@@ -14,15 +14,18 @@ export function useKeep(known: OutageKnown) {
   const latest = useLatest(known);
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const waiting = useRef(0);
-  const version = useRef(known.told.version);
+  /** The newest version that is known of which outage: by what was kept here, or by what the server told. */
+  const newest = useRef({ id: known.told.id, version: known.told.version });
   const failed = useRef<Faults | null>(null);
   return useCallback(
     /** @param after the version it was made from, where that is not what stands */
     (next: Outage, after?: number): Promise<Faults | null> => {
-      const { id } = latest.current.told;
+      const { id, version } = latest.current.told;
       const queryKey = ['outage', id];
       if (waiting.current === 0) {
-        version.current = latest.current.told.version;
+        // What was just kept is newer than what has been told since: the answer to it may still be on its way.
+        const own = newest.current.id === id ? newest.current.version : 0;
+        newest.current = { id, version: Math.max(own, version) };
         failed.current = null;
       }
       waiting.current += 1;
@@ -31,8 +34,8 @@ export function useKeep(known: OutageKnown) {
       const turn = line.current.then(async () => {
         if (!failed.current) {
           try {
-            const { told } = await changeOutage(id, after ?? version.current, next);
-            version.current = told.version;
+            const { told } = await changeOutage(id, after ?? newest.current.version, next);
+            newest.current = { id, version: told.version };
           } catch (error) {
             failed.current = faultsOf(error);
           }
