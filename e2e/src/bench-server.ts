@@ -11,6 +11,7 @@ import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { EVERY_KIND, workAll } from '../../core/src/testing/every-kind.ts';
 import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs';
+import { demoTools } from './demo-tools.ts';
 
 /** Requests each figure is the middle of, half of them the bare server's, turn by turn in one run. */
 const ROUNDS = 300;
@@ -213,15 +214,7 @@ type Cookie = { cookie: string };
 
 async function gauges(cookie: Cookie): Promise<HandTools> {
   const { instruments } = JSON.parse((await ask('GET', `${house}/api/instruments`, undefined, cookie)).text);
-  const one = (name: string) => (instruments as Instrument[]).find((g) => g.id === name) as Instrument;
-  return {
-    micrometer: one('mic-4'),
-    feeler: one('feel-a'),
-    wrench: one('wrench-3'),
-    protractor: one('slot'),
-    dial: one('dial-2'),
-    caliper: one('depth-1'),
-  };
+  return demoTools(instruments as Instrument[]);
 }
 
 /** A job of so many events: a seat read place by place, misread ones withdrawn and read again. */

@@ -1,5 +1,10 @@
+import type { Setup } from '../engine/setup.ts';
+import { tradeOf } from '../engine/trades.ts';
 import { type Outage, type OutageJob, outageSchema } from '../planning/outage.ts';
-import '../trades/registry.ts';
+import { EVERY_KIND } from './every-kind.ts';
+
+/** The trade of a kind of job. */
+const of = (kind: string): string => tradeOf(EVERY_KIND[kind] as Setup).id;
 
 /** An outage of the test stand: a fan and a pump, three hands, some shared tools. */
 export const job = (
@@ -37,11 +42,11 @@ export const OUTAGE = outageSchema.cast({
     { name: 'run-in watch', count: 2 },
   ],
   jobs: [
-    job('f', 'sleeve-bearing', 'Fan 3', 'Drive end', ID(1)),
-    job('g', 'sleeve-bearing', 'Fan 3', 'Outboard', ID(2)),
-    job('s', 'condition.survey', 'Fan 3', 'Both', ID(3)),
-    job('p', 'packing', 'Pump 2', 'Box', ID(4)),
-    job('d', 'dismounting', 'Fan 3', 'Drive end', ID(1)),
+    job('f', of('by feelers'), 'Fan 3', 'Drive end', ID(1)),
+    job('g', of('by feelers'), 'Fan 3', 'Outboard', ID(2)),
+    job('s', of('surveyed'), 'Fan 3', 'Both', ID(3)),
+    job('p', of('packed'), 'Pump 2', 'Box', ID(4)),
+    job('d', of('taken off'), 'Fan 3', 'Drive end', ID(1)),
   ],
 }) as Outage;
 export const KNOWN = { zone: 'Europe/Berlin', at: OUTAGE.startsAt };

@@ -7,6 +7,7 @@ import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
 import { v7 } from 'uuid';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { freePort } from '../../../scripts/database.mjs';
+import { demoTools } from '../demo-tools.ts';
 import { clearWorks, layWorks, startServer, type Works } from '../plant.ts';
 import type { Outcome } from './durability.ts';
 import { ask, crewOf, type Member, signedIn, told, until } from './hands.ts';
@@ -36,14 +37,7 @@ export async function serverAt(works: Works, env: NodeJS.ProcessEnv = {}): Promi
 
 async function toolsOf(url: string, by: Member): Promise<HandTools> {
   const { instruments } = await told<{ instruments: Instrument[] }>(url, '/api/instruments', by);
-  const one = (id: string) => instruments.find((g) => g.id === id) as Instrument;
-  return {
-    micrometer: one('mic-4'),
-    feeler: one('feel-a'),
-    wrench: one('wrench-3'),
-    protractor: one('slot'),
-    dial: one('dial-2'),
-  };
+  return demoTools(instruments);
 }
 
 /** Somebody at a seat: the next place read, or the last reading withdrawn, for ever. */

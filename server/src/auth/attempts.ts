@@ -1,6 +1,5 @@
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
-import { type Database, onConnection } from '../store/database.ts';
-import { isCollision } from '../store/write.ts';
+import { type Database, onConnection, tryingAgain } from '../store/database.ts';
 
 /**
  * How many tries that were wrong are let pass within a quarter of an hour. Source: common practice, no source; OWASP ASVS 5.0, 6.3.1 asks that there be limits.
@@ -80,7 +79,7 @@ export class Attempts {
     return {
       right: async () => {
         for (const [limit, key] of counts)
-          await again<unknown>(() =>
+          await tryingAgain<unknown>(() =>
             limit === 'person' || limit === 'device'
               ? this.limiters[limit].delete(key)
               : this.limiters[limit].reward(key, 1),
@@ -91,21 +90,11 @@ export class Attempts {
 
   private async consume(limit: Limit, key: string): Promise<void> {
     try {
-      await again(() => this.limiters[limit].consume(key));
+      await tryingAgain(() => this.limiters[limit].consume(key));
     } catch (error) {
       if (error instanceof RateLimiterRes) throw new TooMany(limit, Math.ceil(error.msBeforeNext / 1000));
       throw error;
     }
-  }
-}
-
-/** Two that count on one line at once may run into each other; on several databases only the commit shows it. */
-async function again<T>(work: () => Promise<T>, tries = 5): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    if (tries <= 1 || !isCollision(error)) throw error;
-    return again(work, tries - 1);
   }
 }
 

@@ -33,16 +33,17 @@ const IDLE_MS = 60_000;
  * @param worker the built file of the threads
  */
 export function threads(worker: URL): Workshop {
-  const pool = (most: number) =>
+  const pool = (least: number, most: number) =>
     new Tinypool({
       filename: worker.href,
-      minThreads: 0,
+      minThreads: least,
       maxThreads: most,
       idleTimeout: IDLE_MS,
       maxQueue: WAITING_MOST,
     });
-  const sheets = pool(Math.max(1, availableParallelism() - 1));
-  const sums = pool(1);
+  // One stands ready: the first sheet of the morning does not wait for a thread to read the trade in.
+  const sheets = pool(1, Math.max(1, availableParallelism() - 1));
+  const sums = pool(0, 1);
   return {
     async do(task, input) {
       if (small(task, input)) return here(task, input);

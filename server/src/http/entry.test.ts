@@ -227,6 +227,16 @@ describe('a second factor', () => {
     expect((await tryAs('Imke', 'beet-campaign')).status).toBe(200);
 
     expect((await set(await code(1))).body).toEqual({ on: true });
+    // Who leads no more has it still, and may take it off; nobody else may set one.
+    await imke('POST', '/api/people/bram', { role: 'lead' });
+    const bram = await caller(house.url, 'Bram');
+    await bram('POST', '/api/people/imke', { role: 'fitter' });
+    expect((await imke('GET', '/api/account/second')).body).toEqual({ on: true });
+    expect((await set(await code(1))).status).toBe(403);
+    expect((await imke('POST', '/api/account/second/off', { password: 'beet-campaign' })).status).toBe(200);
+    await bram('POST', '/api/people/imke', { role: 'lead' });
+    await imke('POST', '/api/people/bram', { role: 'fitter' });
+    expect((await set(await code(1))).body).toEqual({ on: true });
     const reset = (await imke('POST', '/api/people/imke/code', {})).body.code;
     const back = await fetch(`${house.url}/api/password/reset`, {
       method: 'POST',

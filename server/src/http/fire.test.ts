@@ -255,4 +255,13 @@ describe('lists at any size', () => {
     expect((await asta('POST', '/api/record/lacks', { events: [], photos: [] })).body.events).toEqual([]);
     expect((await asta('POST', '/api/record/lacks', { events: ["' OR 1=1"], photos: [] })).status).toBe(400);
   });
+
+  it('many who open jobs at new places at the same moment do not wait for each other, and each gets a number of its own', async () => {
+    const hands = Array.from({ length: 24 }, (_, i) => freshHand(`at once, ${i}`));
+    const told = await Promise.all(hands.map((h) => asta('POST', `/api/jobs/${h.jobId}/events`, batch(h))));
+    expect(told.map((t) => t.status)).toEqual(hands.map(() => 200));
+    const numbers = told.map((t) => Number(String(t.body.number).replace(/\D/g, '')));
+    expect(new Set(numbers).size).toBe(hands.length);
+    expect(Math.max(...numbers) - Math.min(...numbers)).toBeLessThan(2 * hands.length);
+  });
 });

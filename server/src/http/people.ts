@@ -144,7 +144,7 @@ export const people: Route[] = [
   {
     method: 'get',
     path: '/api/account/second',
-    who: LEADS,
+    who: EVERYONE_SIGNED_IN,
     async run({ ctx, house }, me) {
       ctx.body = { on: await hasSecond(house.db, me.id) };
     },
@@ -184,8 +184,9 @@ export const people: Route[] = [
   {
     method: 'post',
     path: '/api/account/second/off',
-    who: LEADS,
+    who: EVERYONE_SIGNED_IN,
     asks: secondOffSchema,
+    /** For whoever has it: it goes on being asked of somebody who leads no more. */
     async run({ ctx, house, body }, me) {
       const checked = check(secondOffSchema, body);
       if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);

@@ -85,25 +85,25 @@ export async function onConnection<T>(
   }
 }
 
-/** How often a statement that met another is tried: it was rolled back whole, and changed nothing. */
+/** How often what met another writer is tried: it was rolled back whole, and changed nothing. */
 const TRIES = 5;
 /** Two met on one row; in a cluster only the commit shows it. */
 const DEADLOCK = 1213;
+const isDeadlock = (error: unknown): boolean => (error as { errno?: number } | null)?.errno === DEADLOCK;
 
-/** A statement on a connection of the pool, put to the driver as it is: for the few that are asked with every reading. */
-export async function run(
-  db: Pick<Database, 'sequelize'>,
-  sql: string,
-  values: unknown[],
-  tries = TRIES,
-): Promise<unknown> {
+/** Do something once more where it met another writer. */
+export async function tryingAgain<T>(work: () => Promise<T>, tries = TRIES): Promise<T> {
   try {
-    return await onConnection(db, (connection) => connection.query(sql, values));
+    return await work();
   } catch (error) {
-    if (tries <= 1 || (error as { errno?: number }).errno !== DEADLOCK) throw error;
-    return run(db, sql, values, tries - 1);
+    if (tries <= 1 || !isDeadlock(error)) throw error;
+    return tryingAgain(work, tries - 1);
   }
 }
+
+/** A statement on a connection of the pool, put to the driver as it is: for the few that are asked with every reading. */
+export const run = (db: Pick<Database, 'sequelize'>, sql: string, values: unknown[]): Promise<unknown> =>
+  tryingAgain(() => onConnection(db, (connection) => connection.query(sql, values)));
 
 /** Rows of a plain SELECT; a list among the values stands for `IN (?)`. */
 export const rowsOf = async <T extends object>(

@@ -23,12 +23,11 @@ export const useSessions = () =>
     queryFn: () => call<{ sessions: SessionLine[] }>('GET', '/api/account/sessions'),
   });
 
-/** Is a code asked of whoever is signed in, beside the password? Only lead hands may have it so. */
-export const useSecond = (may: boolean) =>
+/** Is a code asked of whoever is signed in, beside the password? */
+export const useSecond = () =>
   useQuery({
     queryKey: ['second'],
     queryFn: () => call<{ on: boolean }>('GET', '/api/account/second'),
-    enabled: may,
   });
 
 /** A secret for an authenticator: nothing holds until a code of it comes back. */

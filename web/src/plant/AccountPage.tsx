@@ -81,7 +81,7 @@ export function AccountPage() {
           <span role="status">{done}</span>
         </div>
       </form>
-      {person?.role === 'lead' && <SecondFactor />}
+      <SecondFactor mayHave={person?.role === 'lead'} />
       <h2 className="kicker m-0 border-b border-rule pb-1">Signed in</h2>
       <ul className="m-0 list-none p-0" aria-label="Where I am signed in">
         {all.map((s) => (

@@ -9,9 +9,9 @@ import { TextField } from '../ui/TextField.tsx';
 /** The secret in fours, as one reads it off when the picture cannot be taken. */
 const inFours = (secret: string) => secret.match(/.{1,4}/g)?.join(' ') ?? '';
 
-/** A second factor for who leads: set with an authenticator, taken off with the password. */
-export function SecondFactor() {
-  const second = useSecond(true);
+/** A second factor: set by who leads, with an authenticator; taken off with the password by whoever has it. */
+export function SecondFactor({ mayHave }: { mayHave: boolean }) {
+  const second = useSecond();
   const client = useQueryClient();
   const [offered, setOffered] = useState<OfferedSecond | null>(null);
   const [text, setText] = useState({ code: '', password: '' });
@@ -46,6 +46,7 @@ export function SecondFactor() {
         : 'From now on a code is asked beside the password. Lost the authenticator: another lead hand gives you a code for a new password, and it is off.';
     });
   };
+  if (!on && !mayHave) return null;
   return (
     <section className="pb-5" aria-label="Second factor">
       <h2 className="kicker m-0 border-b border-rule pb-1">Second factor</h2>
