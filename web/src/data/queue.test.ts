@@ -318,6 +318,45 @@ describe('a server that was set back', () => {
     expect(await all()).toEqual([]);
   });
 
+  it('refuses what it cannot place and is gone before it is asked: nothing is set aside, it waits', async () => {
+    const [one, two] = [event(), event()];
+    await queue.enqueue(one);
+    queue.setSender('asta');
+    await settled(empty);
+    let gone = false;
+    lacks = () => {
+      if (gone) throw new TypeError('fetch failed');
+      return { events: [], photos: [] };
+    };
+    answers = [
+      (events) => {
+        gone = true;
+        return refused(events);
+      },
+      stored,
+    ];
+    await queue.enqueue(two);
+    await settled(async () => gone);
+    expect(await shelf.allAside()).toEqual([]);
+    expect((await shelf.allWaiting()).map((w) => w.event.id)).toEqual([two.id]);
+    gone = false;
+    await settled(empty);
+    expect(await all()).toEqual([one.id, two.id]);
+  });
+
+  it('lets go of the shelf where a later page lays it out anew', async () => {
+    await queue.enqueue(event());
+    const later = await new Promise<IDBDatabase>((done, fail) => {
+      const request = indexedDB.open('fulcrant', 99);
+      request.onsuccess = () => done(request.result);
+      request.onerror = () => fail(request.error);
+    });
+    expect(later.version).toBe(99);
+    later.close();
+    // This page cannot keep anything any more, and says so rather than wait.
+    await expect(queue.enqueue(event())).rejects.toThrow();
+  });
+
   it('is sent a photograph again, too', async () => {
     const lost = await import('./lost.ts');
     const hash = 'a'.repeat(64);

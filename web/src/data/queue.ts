@@ -150,9 +150,11 @@ async function sendAll(): Promise<void> {
         sentAt: new Date().toISOString(),
       });
       // Refused, it may stand on what the server has lost: that goes first, and this is tried once more after it.
-      const refused = answer.outcomes.some((o) => o.outcome === 'refused');
-      const before = view.lost;
-      if (refused && (await lookForLost()) === 'known' && view.lost > before) continue;
+      if (answer.outcomes.some((o) => o.outcome === 'refused')) {
+        const before = view.lost;
+        if ((await lookForLost()) === 'away') return later('away');
+        if (view.lost > before) continue;
+      }
       await settle(run, answer);
       retries = 0;
     } catch (error) {

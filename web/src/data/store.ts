@@ -34,6 +34,14 @@ function shelf(): Promise<IDBPDatabase<Shelf>> {
       if (before < 2) db.createObjectStore('photos', { keyPath: 'hash' });
       if (before < 3) db.createObjectStore('sent', { keyPath: 'n' });
     },
+    // A page of a later release wants to lay out the shelf anew: this one lets go of it, or that one would wait for ever.
+    blocking(_now, _then, event) {
+      (event.target as IDBDatabase).close();
+      opened = null;
+    },
+    terminated() {
+      opened = null;
+    },
   });
   return opened;
 }
@@ -64,8 +72,7 @@ export async function allSent(since: number, most: number): Promise<Sent[]> {
   const db = await shelf();
   const sent = await db.getAll('sent');
   const kept = sent.filter((s) => s.sentAt >= since).slice(-most);
-  const first = kept[0]?.n ?? Number.POSITIVE_INFINITY;
-  if (kept.length < sent.length) await db.delete('sent', IDBKeyRange.upperBound(first, true));
+  for (const s of sent) if (!kept.includes(s)) await db.delete('sent', s.n);
   return kept;
 }
 

@@ -53,7 +53,7 @@ export function Corner({ job }: { job?: string }) {
       </p>
       {lost > 0 && (
         <p role="status" className="m-0 font-medium text-brass" data-lost={lost}>
-          The server was set back: {lost} {lost === 1 ? 'entry' : 'entries'} it had had from here{' '}
+          The server was set back: {lost} {lost === 1 ? 'entry' : 'entries'} it had from this device{' '}
           {lost === 1 ? 'is' : 'are'} sent again
         </p>
       )}
