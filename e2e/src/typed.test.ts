@@ -67,8 +67,20 @@ it.each(CASES)('with a %s what is typed is what is stored', async (gauge, setup,
 });
 
 it('a bolt is ticked with its torque, and nobody signs with another’s name', async () => {
+  // The register of gauges is slow to come: until it is there no bolt is offered that could not be ticked.
+  let comes = () => {};
+  const come = new Promise<void>((done) => {
+    comes = done;
+  });
+  await page.route('**/api/instruments', async (route) => {
+    await come;
+    await route.continue();
+  });
   const { jobId } = await workedTo(page, plant.url, kind('by feelers'), 'bolts', 'wrench');
   const bolt = page.locator('form[data-bolt]');
+  await page.getByRole('list', { name: 'Passes' }).waitFor();
+  expect(await bolt.count()).toBe(0);
+  comes();
   const first = await bolt.getAttribute('data-bolt');
   await bolt.getByRole('button', { name: /^(Hand tight|Tight)$/ }).click();
   // The next bolt is asked for: the first is kept on the device, and on its way.

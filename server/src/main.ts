@@ -6,6 +6,7 @@ import { Attempts } from './auth/attempts.ts';
 import { readConfig } from './config.ts';
 import { threads } from './heavy/workshop.ts';
 import { buildApp } from './http/app.ts';
+import { underWay } from './http/under-way.ts';
 import { StandIns } from './instruments/stand-ins.ts';
 import { openDatabase } from './store/database.ts';
 import { renewLines } from './store/projections.ts';
@@ -15,7 +16,7 @@ const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
 const db = openDatabase(config.db, { workshop: threads(new URL('worker.js', import.meta.url)) });
 const standIns = new StandIns();
-const server = createServer(
+const requests = underWay(
   buildApp(
     {
       db,
@@ -29,6 +30,7 @@ const server = createServer(
     { proxy: config.proxy },
   ).callback(),
 );
+const server = createServer(requests.listener);
 
 // Longer than those who keep a connection open between two requests: nobody meets it just closing.
 server.keepAliveTimeout = 65_000;
@@ -52,6 +54,7 @@ function stop(signal: string): void {
   setTimeout(() => process.exit(1), 10_000).unref();
   standIns.close();
   server.close(async () => {
+    await requests.all();
     await db.workshop.close();
     await db.sequelize.close();
     process.exit(0);

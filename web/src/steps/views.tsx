@@ -26,6 +26,7 @@ function Bolts(p: ViewProps<Setup, BoltValues>) {
       open={open}
       gauges={wrench.gauges}
       gauge={wrench.gauge}
+      coming={wrench.coming}
       onGauge={wrench.choose}
       questionsFirst={step.itemsFirst === true}
       questions={step.items ? <GateStep {...p} /> : null}

@@ -24,6 +24,8 @@ type Props = {
   open: boolean;
   gauges: Instrument[];
   gauge: Instrument | null;
+  /** The register is still on its way: no wrench is in hand yet, and none can be asked for. */
+  coming: boolean;
   onGauge: (id: string) => void;
   onTick: (tick: Tick) => Promise<string | null>;
   /** Questions that come before the wrench, or after it. */
@@ -37,6 +39,7 @@ export function BoltsStep({
   open,
   gauges,
   gauge,
+  coming,
   onGauge,
   onTick,
   questions,
@@ -47,7 +50,7 @@ export function BoltsStep({
       {questionsFirst && questions}
       <BoltFigure values={values} />
       <Passes values={values} />
-      {open && values.next && (
+      {open && values.next && !coming && (
         <TickForm values={values} gauges={gauges} gauge={gauge} onGauge={onGauge} onTick={onTick} />
       )}
       {!questionsFirst && questions}
