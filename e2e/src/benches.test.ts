@@ -146,7 +146,7 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
 });
 
 it('a first visit sits down at a bench without signing in; by night, on a tablet and a phone nothing is cut off', async () => {
-  const context = await plant.browser.newContext({ viewport: { width: 1024, height: 768 } });
+  const context = await plant.device({ viewport: { width: 1024, height: 768 } });
   const page = await context.newPage();
   await page.goto(`${plant.url}/sign-in`);
   await page.evaluate(() => localStorage.setItem('fulcrant.theme', 'night'));

@@ -202,7 +202,7 @@ it('a gauge of one’s own goes into the register and comes to hand', async () =
 });
 
 it('a job is opened, worked and reloaded on a device that has no connection, and arrives whole', async () => {
-  const { page, context } = await plant.visit('Asta');
+  const { page, context } = await plant.visit('Asta', { away: true });
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.getByRole('link', { name: 'Open a job' }).click();
   await page.getByRole('button', { name: 'Molasses pump 1, Gear pedestal, fixed' }).waitFor();

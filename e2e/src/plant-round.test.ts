@@ -51,7 +51,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
   try {
     const code = /good once:\s+(\S+)/.exec(works.said)?.[1] ?? '';
     expect(code).toMatch(/^.{5}-.{5}$/);
-    const context = await empty.browser.newContext();
+    const context = await empty.device();
     const page = await context.newPage();
     await page.goto(empty.url);
     // Nobody leads it yet: whatever was asked for, the first visit comes first.
@@ -84,7 +84,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     const told = (await page.locator('[data-code]').textContent()) ?? '';
     await page.getByRole('button', { name: 'It is handed over' }).click();
     await page.locator('[data-person="Tore"]').getByText('has not chosen a password').waitFor();
-    const tore = await (await empty.browser.newContext()).newPage();
+    const tore = await (await empty.device()).newPage();
     await tore.goto(`${empty.url}/sign-in`);
     await tore.getByRole('link', { name: /^In by a code/ }).click();
     await tore.getByLabel('Name').fill('Tore');
@@ -239,7 +239,7 @@ it('field, Store and the next act stand on the screen without scrolling, at a de
 });
 
 it('a photograph taken without network is on the sheet at once, and with the server when it is back', async () => {
-  const { page, context } = await plant.visit('Asta');
+  const { page, context } = await plant.visit('Asta', { away: true });
   const { hand, jobId } = await openJob(page, plant.url, {
     work: 'Take a bearing off',
     position: 'Photographed',

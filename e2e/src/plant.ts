@@ -2,7 +2,13 @@ import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type Browser, type BrowserContext, chromium, type Page } from 'playwright-core';
+import {
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  chromium,
+  type Page,
+} from 'playwright-core';
 import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs';
 import { browserPath } from '../../scripts/packages.mjs';
 
@@ -115,12 +121,27 @@ export class Plant {
     await this.answering();
   }
 
-  /** A browser of one's own, signed in. */
+  /**
+   * A device nobody is signed in on. One that will be without network (`away`) first fetches the whole application to keep; the others are
+   * spared that.
+   */
+  device({
+    away = false,
+    ...more
+  }: BrowserContextOptions & { away?: boolean } = {}): Promise<BrowserContext> {
+    return this.browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      serviceWorkers: away ? 'allow' : 'block',
+      ...more,
+    });
+  }
+
+  /** A device of one's own, signed in. */
   async visit(
     name: string,
-    size = { width: 1280, height: 800 },
+    { away = false } = {},
   ): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> {
-    const context = await this.browser.newContext({ viewport: size, acceptDownloads: true });
+    const context = await this.device({ away, acceptDownloads: true });
     const page = await context.newPage();
     const complaints: string[] = [];
     page.on('pageerror', (e) => complaints.push(e.message));

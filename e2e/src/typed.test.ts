@@ -2,6 +2,7 @@ import type { Setup } from '@fulcrant/core/engine/setup';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
+import { heldBack } from './held-back.ts';
 import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { workedTo } from './worked-job.ts';
@@ -68,14 +69,7 @@ it.each(CASES)('with a %s what is typed is what is stored', async (gauge, setup,
 
 it('a bolt is ticked with its torque, and nobody signs with another’s name', async () => {
   // The register of gauges is slow to come: until it is there no bolt is offered that could not be ticked.
-  let comes = () => {};
-  const come = new Promise<void>((done) => {
-    comes = done;
-  });
-  await page.route('**/api/instruments', async (route) => {
-    await come;
-    await route.continue();
-  });
+  const { comes } = await heldBack(page, '**/api/instruments');
   const { jobId } = await workedTo(page, plant.url, kind('by feelers'), 'bolts', 'wrench');
   const bolt = page.locator('form[data-bolt]');
   await page.getByRole('list', { name: 'Passes' }).waitFor();

@@ -139,7 +139,7 @@ describe('every view', () => {
   });
 
   it('the first screen takes under 175 kB of compressed script', async () => {
-    const context = await plant.browser.newContext();
+    const context = await plant.device();
     const page = await context.newPage();
     const scripts: Buffer[] = [];
     page.on('response', async (r) => {
@@ -158,7 +158,7 @@ describe('every view', () => {
 
 describe('the keyboard alone', () => {
   it('signs in, opens a job from the board, answers, measures, goes on', async () => {
-    const context = await plant.browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const context = await plant.device();
     const page = await context.newPage();
     await page.goto(`${plant.url}/sign-in`);
     const keys = page.keyboard;
@@ -329,7 +329,7 @@ describe('what waits', () => {
 
 describe('the bench', () => {
   it('does a sum without a job and says what is wrong beside the field', async () => {
-    const context = await plant.browser.newContext();
+    const context = await plant.device();
     const page = await context.newPage();
     await page.goto(`${plant.url}/bench`);
     await page.getByText('Take out 0.045 to 0.060 mm').waitFor();

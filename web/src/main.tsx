@@ -167,7 +167,12 @@ const router = createBrowserRouter([
 ]);
 
 startQueue();
-if ('serviceWorker' in navigator && import.meta.env.PROD) void navigator.serviceWorker.register('/sw.js');
+// What is kept for a spell without network is fetched when the page has all it needs now.
+if ('serviceWorker' in navigator && import.meta.env.PROD) {
+  const keepAll = () => void navigator.serviceWorker.register('/sw.js');
+  if (document.readyState === 'complete') keepAll();
+  else addEventListener('load', keepAll, { once: true });
+}
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');

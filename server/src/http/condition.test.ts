@@ -120,6 +120,19 @@ describe('house rules', () => {
     expect(now.body.rules).toEqual(rules);
     expect(now.body.set.by).toBe('Imke');
   });
+
+  it('a rule left out stays as it is, though two are set at the same moment', async () => {
+    const before = (await asta('GET', '/api/house-rules')).body.rules;
+    const told = await Promise.all(
+      [{ runout: 'flat' }, { fill: 'share' }, { face: 'proportional' }].map((r) =>
+        imke('POST', '/api/house-rules', r),
+      ),
+    );
+    expect(told.map((t) => t.status)).toEqual([201, 201, 201]);
+    const now = (await asta('GET', '/api/house-rules')).body.rules;
+    expect(now).toEqual({ ...before, runout: 'flat', fill: 'share', face: 'proportional' });
+    expect((await imke('POST', '/api/house-rules', { colour: 'blue' })).status).toBe(400);
+  });
   it('the serving user can add rules but not change or take them away', async () => {
     await expect(house.db.sequelize.query("UPDATE house_rules SET person_id = 'asta'")).rejects.toThrow(
       /denied/,

@@ -1,8 +1,17 @@
 import { houseRulesSchema } from '@fulcrant/core/api/requests';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { type HouseRules, USUAL_HOUSE_RULES } from '@fulcrant/core/sources/schools';
+import type { Transaction } from 'sequelize';
+import { type Database, tryingAgain } from '../store/database.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';
+
+/** The rules laid down last; the last row is held until the transaction ends where others may want to lay theirs on it. */
+async function inForce(db: Database, transaction?: Transaction) {
+  const held = transaction ? { transaction, lock: transaction.LOCK.UPDATE } : {};
+  const last = await db.models.HouseRules.findOne({ order: [['n', 'DESC']], ...held });
+  return { last, rules: last ? (JSON.parse(last.rules) as HouseRules) : USUAL_HOUSE_RULES };
+}
 
 /** Which school the plant follows. The last word is in force; those before it stay on record. */
 export const houseRules: Route[] = [
@@ -11,10 +20,10 @@ export const houseRules: Route[] = [
     path: '/api/house-rules',
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house }) {
-      const last = await house.db.models.HouseRules.findOne({ order: [['n', 'DESC']] });
+      const { last, rules } = await inForce(house.db);
       const by = last ? await house.db.models.Person.findByPk(last.personId) : null;
       ctx.body = {
-        rules: last ? (JSON.parse(last.rules) as HouseRules) : USUAL_HOUSE_RULES,
+        rules,
         set: last ? { by: by?.name ?? last.personId, at: last.at.toISOString() } : null,
       };
     },
@@ -28,13 +37,18 @@ export const houseRules: Route[] = [
       const checked = check(houseRulesSchema, body);
       if (!checked.ok) throw new Problem(400, 'The house rules have faults.', checked.faults);
       const at = new Date();
-      await house.db.models.HouseRules.create({
-        personId: person.id,
-        at,
-        rules: JSON.stringify(checked.value),
-      });
+      // Laid on what stands now, not on what a page showed this morning: another's rule is not set back by the way.
+      const lay = async (transaction: Transaction) => {
+        const now = { ...(await inForce(house.db, transaction)).rules, ...checked.value };
+        await house.db.models.HouseRules.create(
+          { personId: person.id, at, rules: JSON.stringify(now) },
+          { transaction },
+        );
+        return now;
+      };
+      const rules = await tryingAgain(() => house.db.sequelize.transaction(lay));
       ctx.status = 201;
-      ctx.body = { rules: checked.value, set: { by: person.name, at: at.toISOString() } };
+      ctx.body = { rules, set: { by: person.name, at: at.toISOString() } };
     },
   },
 ];

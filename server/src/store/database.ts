@@ -89,7 +89,10 @@ export async function onConnection<T>(
 const TRIES = 5;
 /** Two met on one row; in a cluster only the commit shows it. */
 const DEADLOCK = 1213;
-const isDeadlock = (error: unknown): boolean => (error as { errno?: number } | null)?.errno === DEADLOCK;
+const isDeadlock = (error: unknown): boolean => {
+  const said = error as { errno?: number; parent?: { errno?: number } } | null;
+  return (said?.errno ?? said?.parent?.errno) === DEADLOCK;
+};
 
 /** Do something once more where it met another writer. */
 export async function tryingAgain<T>(work: () => Promise<T>, tries = TRIES): Promise<T> {

@@ -4,6 +4,7 @@ import { Keyboard } from 'lucide-react';
 import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef } from 'react';
 import { createPortal } from 'react-dom';
 import { portFor } from '../data/feed.ts';
+import { takeCaret } from '../ui/caret.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Keypad } from '../ui/Keypad.tsx';
 import { useKeys } from '../ui/keys.ts';
@@ -66,7 +67,7 @@ export function ReadingEntry(props: Props) {
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
   // biome-ignore lint/correctness/useExhaustiveDependencies: each new place takes the caret
-  useLayoutEffect(() => input.current?.focus({ preventScroll: true }), [place.key]);
+  useLayoutEffect(() => takeCaret(input.current), [place.key]);
   useFill(props.fill, type);
   useEffect(() => onPreview(value), [value, onPreview]);
   // Gone from the sheet, nothing is being supposed any more.

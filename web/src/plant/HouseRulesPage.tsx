@@ -23,7 +23,7 @@ export function HouseRulesPage() {
   const follow = async (rule: keyof HouseRules, school: string) => {
     setFault(null);
     try {
-      await call('POST', '/api/house-rules', { ...rules, [rule]: school });
+      await call('POST', '/api/house-rules', { [rule]: school });
       await client.invalidateQueries({ queryKey: ['house-rules'] });
     } catch (error) {
       setFault(
@@ -51,7 +51,10 @@ export function HouseRulesPage() {
             {kept.data?.set &&
               ` Last set by ${kept.data.set.by}, ${format(new Date(kept.data.set.at), 'd MMM yyyy HH:mm')}.`}
           </p>
-          {QUESTIONS.map((q) => (
+          {/* Nothing is shown as chosen before it is known what is. */}
+          {kept.isPending && <p className="m-0 py-3 text-lg">Fetching the house rules …</p>}
+          {kept.isError && <Fault>{kept.error.message}</Fault>}
+          {(kept.data ? QUESTIONS : []).map((q) => (
             <section
               key={q.rule}
               className="grid gap-x-8 gap-y-2 border-t border-faint py-3 md:grid-cols-[18rem_1fr]"

@@ -2,8 +2,9 @@ import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { parseAngle } from '@fulcrant/core/quantities/angle';
 import { formatTorque, parseTorque } from '@fulcrant/core/quantities/torque';
 import { type BoltValues, openIn } from '@fulcrant/core/steps/bolt-passes';
-import { type FormEvent, type ReactNode, useEffect, useState } from 'react';
+import { type FormEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { GaugePicker } from '../../entry/GaugePicker.tsx';
+import { takeCaret } from '../../ui/caret.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { useSay, useSettings } from '../../ui/settings.tsx';
 import { BoltFigure } from './BoltFigure.tsx';
@@ -90,6 +91,9 @@ function Passes({ values }: { values: BoltValues }) {
 
 type FormProps = Pick<Props, 'gauges' | 'gauge' | 'onGauge' | 'onTick'> & { values: BoltValues };
 
+const caretTo = (form: HTMLFormElement | null, wanted: string) =>
+  takeCaret(form?.querySelector<HTMLElement>(wanted) ?? null);
+
 function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
   const { unit } = useSettings();
   const say = useSay();
@@ -102,6 +106,10 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
   const [really, setReally] = useState<number | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const place = next ? `${next.pass}/${next.bolt}` : 'done';
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => caretTo(form.current, '[data-moved], [data-tick]'), []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: how far it moved is asked of each screw anew
+  useEffect(() => caretTo(form.current, '[data-moved]'), [place]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: each bolt begins with its own torque and no movement
   useEffect(() => {
     setText(next?.torqueNm ? formatTorque(next.torqueNm, unit) : '');
@@ -138,6 +146,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
   const field = 'figures min-h-12 border-0 border-b-[3px] border-brass bg-transparent text-2xl';
   return (
     <form
+      ref={form}
       onSubmit={(e) => void tick(e)}
       noValidate
       className="flex flex-wrap items-end gap-x-4 gap-y-2"
@@ -168,8 +177,6 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
         <label className="flex flex-col">
           <span className="kicker pb-1.5">It moved, degrees</span>
           <input
-            // biome-ignore lint/a11y/noAutofocus: it is what is asked of each screw
-            autoFocus
             key={place}
             value={turned}
             onChange={(e) => setTurned(e.target.value)}
@@ -192,7 +199,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
           it still moved
         </label>
       )}
-      <Button type="submit" weight="solid" autoFocus={!seating}>
+      <Button type="submit" weight="solid" data-tick>
         {next.torqueNm === null ? 'Hand tight' : 'Tight'}
       </Button>
       {openIn(values, next.pass).length > 1 && (
