@@ -10,13 +10,15 @@ import { tradeOf } from './trades.ts';
  */
 export function lackingHere(setup: Setup, step: Pick<StepDefinition, 'needs'>): Field[] {
   if (!step.needs || step.needs.length === 0) return [];
+  const { needs } = step;
   const fields = fieldsOf(tradeOf(setup).schema);
+  const unsaid = fields.filter((f) => needs.includes(f.name) && valueIn(setup, f.name) === undefined);
+  // Asked with every event, and nearly always all is said: the form is laid out only where it decides something.
+  if (unsaid.length === 0) return [];
   const form = standsAs(fields, setup);
-  return fields.filter((f) => {
-    if (!step.needs?.includes(f.name) || (f.when && !f.when(form))) return false;
-    if (valueIn(setup, f.name) !== undefined) return false;
-    return typeof f.needed === 'function' ? f.needed(form) !== undefined : true;
-  });
+  return unsaid.filter(
+    (f) => (!f.when || f.when(form)) && (typeof f.needed !== 'function' || f.needed(form) !== undefined),
+  );
 }
 
 const words = (fields: readonly Field[]): string => fields.map((f) => f.label.toLowerCase()).join(', ');
