@@ -63,8 +63,11 @@ async function checkBy(checks) {
   await Promise.all([hand(), hand()]);
 }
 
-/** Vitest projects; every test counts. @param {string} name @param {string[]} projects */
-function tests(name, projects) {
+/**
+ * Vitest projects; every test counts. @param {string} name @param {string[]} projects
+ * @param {number} workers so many files at a time
+ */
+function tests(name, projects, workers) {
   const report = `.tmp/${name}.json`;
   mkdirSync('.tmp', { recursive: true });
   rmSync(report, { force: true });
@@ -73,6 +76,7 @@ function tests(name, projects) {
     [
       'run',
       ...projects.flatMap((p) => ['--project', p]),
+      `--maxWorkers=${workers}`,
       '--reporter=default',
       '--reporter=json',
       `--outputFile.json=${report}`,
@@ -97,8 +101,9 @@ await checkBy([
   ['imports run one way', process.execPath, ['scripts/imports.mjs']],
 ]);
 await buildAll();
-tests('units', ['core', 'web', 'cli', 'coverage', 'server']);
-tests('e2e', ['e2e']);
+tests('units', ['core', 'web', 'cli', 'coverage', 'server'], 2);
+// A hand at a browser waits half its time, for a gauge, a frame, a server that comes back: a third fills it.
+tests('e2e', ['e2e'], 3);
 
 /** Processes a test run left behind: databases of test folders, browsers and servers that are its children. */
 function leftBehind() {

@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
+import { beginsBy } from './go.ts';
 import { heldBack } from './held-back.ts';
 import { type Plant, signIn } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
@@ -358,7 +359,7 @@ describe('every measure’s sheet', () => {
     ]) {
       for (const theme of ['day', 'night']) {
         await page.setViewportSize({ width: 1280, height: 800 });
-        await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+        await beginsBy(page, theme);
         await page.goto(`${plant.url}/jobs/${id}`);
         const steps = page.getByRole('navigation', { name: 'Steps' }).locator('button:not([disabled])');
         await steps.first().waitFor();

@@ -98,6 +98,7 @@ class CountingHand {
 
 it('a bearing by feelers at a new position, from Open a job to the signed sheet, in at most 200 keys and touches', async () => {
   const { page, context, complaints } = await plant.visit('Asta');
+  await page.goto(plant.url);
   const hand = new CountingHand(page);
   await hand.touch(page.getByRole('link', { name: 'Open a job' }));
   await hand.touch(page.getByRole('button', { name: /^Fit a bearing/ }).first());

@@ -168,6 +168,7 @@ it('bolts go in the pattern; one that still moves asks for another round; loosen
 
 it('a gauge of one’s own goes into the register and comes to hand', async () => {
   const { page, context } = await plant.visit('Asta');
+  await page.goto(plant.url);
   await page.getByRole('link', { name: /^All \d+ gauges/ }).click();
   await page.getByRole('link', { name: 'Add a gauge' }).click();
   await page.getByRole('button', { name: 'Into the register' }).click();
@@ -203,6 +204,7 @@ it('a gauge of one’s own goes into the register and comes to hand', async () =
 
 it('a job is opened, worked and reloaded on a device that has no connection, and arrives whole', async () => {
   const { page, context } = await plant.visit('Asta', { away: true });
+  await page.goto(plant.url);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.getByRole('link', { name: 'Open a job' }).click();
   await page.getByRole('button', { name: 'Molasses pump 1, Gear pedestal, fixed' }).waitFor();

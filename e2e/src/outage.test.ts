@@ -1,6 +1,7 @@
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
+import { beginsBy } from './go.ts';
 import type { Plant } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
 import { drawn, still } from './still.ts';
@@ -239,7 +240,7 @@ describe('an outage', () => {
     const { page, context } = await plant.visit('Asta');
     const found: string[] = [];
     for (const theme of ['day', 'night']) {
-      await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+      await beginsBy(page, theme);
       await page.goto(`${plant.url}/outages`);
       await page.getByText('Stop between campaigns').click();
       await page.locator('[data-piece]').first().waitFor();

@@ -5,6 +5,7 @@ import type { Page } from 'playwright-core';
 import sharp from 'sharp';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { violations } from './axe.ts';
+import { go } from './go.ts';
 import { openJob } from './job-hand.ts';
 import { clearWorks, layWorks, Plant, type Works } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
@@ -213,7 +214,8 @@ it('field, Store and the next act stand on the screen without scrolling, at a de
       (j: { present: string; machine: string }) => j.present === present && !/^Test/.test(j.machine),
     );
     if (!job) continue;
-    await page.goto(`${plant.url}/jobs/${job.id}`);
+    if (page.url() === 'about:blank') await page.goto(plant.url);
+    await go(page, `/jobs/${job.id}`);
     await page.locator('[data-act]').waitFor();
     for (const [width, height] of [
       [1280, 800],

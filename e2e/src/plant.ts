@@ -21,6 +21,8 @@ export type Db = Pick<RunningDb, 'port' | 'owner' | 'app'> & {
 /** What a server of the works is reached by. */
 export type Works = { dataDir: string; db: RunningDb; at: Db; said: string };
 
+const PASSWORD = 'beet-campaign';
+
 /** A works laid in: MariaDB with the demo's people, gauges and jobs; or one with nothing in it, which says its code. `small` as long as a test. */
 export async function layWorks({ demo = true, small = true } = {}): Promise<Works> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
@@ -136,12 +138,13 @@ export class Plant {
     });
   }
 
-  /** A device of one's own, signed in. */
+  /** A device of one's own that its person is signed in on already; nothing is opened on it yet. */
   async visit(
     name: string,
     { away = false } = {},
   ): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> {
-    const context = await this.device({ away, acceptDownloads: true });
+    const storageState = await signedIn(this.url, name);
+    const context = await this.device({ away, acceptDownloads: true, storageState });
     const page = await context.newPage();
     const complaints: string[] = [];
     page.on('pageerror', (e) => complaints.push(e.message));
@@ -153,7 +156,6 @@ export class Plant {
       if (!r.url().startsWith(this.url) && !r.url().startsWith('data:') && !r.url().startsWith('blob:'))
         complaints.push(`request outside: ${r.url()}`);
     });
-    await signIn(page, this.url, name);
     return { context, page, complaints };
   }
 
@@ -194,10 +196,46 @@ export function startServer(port: number, db: Db, more: NodeJS.ProcessEnv = {}):
   });
 }
 
+/** What a device keeps of somebody who signed in on it. */
+async function signedIn(url: string, name: string) {
+  const answer = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name, password: PASSWORD }),
+  });
+  if (!answer.ok) throw new Error(`${name} does not get in: ${await answer.text()}`);
+  const { person, plant } = (await answer.json()) as { person: object; plant: object };
+  const kept = { 'fulcrant.person': person, 'fulcrant.plant': plant };
+  return {
+    cookies: answer.headers.getSetCookie().map((c) => {
+      const [pair = ''] = c.split(';');
+      const at = pair.indexOf('=');
+      const { hostname: domain } = new URL(url);
+      return {
+        name: pair.slice(0, at),
+        value: pair.slice(at + 1),
+        domain,
+        path: '/',
+        expires: -1,
+        httpOnly: true,
+        secure: false,
+        sameSite: 'Strict' as const,
+      };
+    }),
+    origins: [
+      {
+        origin: url,
+        localStorage: Object.entries(kept).map(([key, v]) => ({ name: key, value: JSON.stringify(v) })),
+      },
+    ],
+  };
+}
+
+/** Sign in by the page, as somebody who takes over a device does. */
 export async function signIn(page: Page, url: string, name: string): Promise<void> {
   await page.goto(`${url}/sign-in`);
   await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Password').fill('beet-campaign');
+  await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await page.getByRole('heading', { name: 'Shift board' }).waitFor();
 }

@@ -2,6 +2,7 @@ import { allDrills } from '@fulcrant/core/practice/decks';
 import '@fulcrant/core/trades/registry';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { violations } from './axe.ts';
+import { beginsBy } from './go.ts';
 import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { still } from './still.ts';
@@ -74,7 +75,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   expect(await page.evaluate(() => document.documentElement.dataset.paper)).toBe('practice');
   const found: string[] = [];
   for (const theme of ['day', 'night']) {
-    await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+    await beginsBy(page, theme);
     for (const deck of ['order', 'stands', 'gauge', null]) {
       await page.goto(`${plant.url}/practice/drills`);
       if (deck) await page.locator(`[data-deck="${deck}"]`).click();

@@ -161,6 +161,7 @@ it('what the sheet must give is asked at its field: a school without its values 
 
 it('a float waits for the fixed bearing of its shaft, named by its job', async () => {
   const { page, context } = await plant.visit('Asta');
+  await page.goto(plant.url);
   await page
     .locator('[data-job]', { hasText: 'Outboard, float' })
     .filter({ hasText: 'Cooling fan 4' })

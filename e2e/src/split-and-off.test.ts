@@ -121,6 +121,7 @@ it('a bearing comes off by pump: what is seen is written down, the gauge droppin
 
 it('after greasing a rise that falls back is the usual one', async () => {
   const { page, context } = await plant.visit('Bram');
+  await page.goto(plant.url);
   await page.locator('[data-job]', { hasText: 'Drive end, greasing' }).click();
   await page.locator('form[data-place="t/3"]').waitFor();
   // A probe that types its digits works unchanged; the chart and the verdict follow.

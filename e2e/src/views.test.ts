@@ -2,6 +2,7 @@ import { gzipSync } from 'node:zlib';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
+import { beginsBy, go } from './go.ts';
 import { type Plant, signIn } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
@@ -62,12 +63,12 @@ describe('every view', () => {
       const found: string[] = [];
       const wide: string[] = [];
       let theme = part % 2 === 0 ? 'day' : 'night';
-      await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+      await beginsBy(page, theme);
       const mine = (await allViews(page)).filter((_, i) => i % 3 === part);
       expect(mine.length).toBeGreaterThan(3);
       for (const [name, path] of mine) {
-        await page.goto(`${plant.url}${path}`);
-        await page.locator('main').waitFor();
+        if (page.url() === 'about:blank') await page.goto(plant.url);
+        await go(page, path);
         await still(page);
         found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
         found.push(...(await unsaid(page)).map((u) => `${name} says ${u}`));
@@ -83,7 +84,7 @@ describe('every view', () => {
           );
         if (!turned) {
           // A view without the key, such as the sign-in, is loaded anew.
-          await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+          await beginsBy(page, theme);
           await page.reload();
           await page.locator('main').waitFor();
         }
@@ -115,7 +116,7 @@ describe('every view', () => {
         const rule = theme === 'night' ? 'color-contrast' : undefined;
         found.push(...(await violations(page, rule)).map((v) => `${name}: ${v}`));
       };
-      await page.evaluate((t) => localStorage.setItem('fulcrant.theme', t), theme);
+      await beginsBy(page, theme);
       await page.goto(`${plant.url}/jobs/${job.id}`);
       await page.locator('form[data-place] input').waitFor();
       await page.getByLabel('Keypad on the screen').click();

@@ -18,6 +18,7 @@ afterAll(() => plant?.close());
 
 it('fits one bearing from sign-in to the signed sheet, through misreadings, a kill, a reload and a spell offline', async () => {
   const { page, context, complaints } = await plant.visit('Asta', { away: true });
+  await page.goto(plant.url);
   const hand = new SheetHand(page);
 
   // Open a job at a position the plant knows; a slip in the form is said beside its field and loses nothing.

@@ -1,0 +1,16 @@
+import type { Page } from 'playwright-core';
+
+/** On to another page of the application as a link of it goes: nothing is loaded anew but what that page needs. */
+export async function go(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    document.querySelector('main')?.setAttribute('data-left', '');
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+  await page.locator('main:not([data-left])').waitFor();
+}
+
+/** The light the application begins in on this device, from its next loading on. */
+export async function beginsBy(page: Page, theme: string): Promise<void> {
+  await page.addInitScript((t) => localStorage.setItem('fulcrant.theme', t), theme);
+}
