@@ -12,6 +12,7 @@ mkdirSync(OUT, { recursive: true });
 
 const plant = await Plant.open();
 const { page } = await plant.visit('Asta');
+await page.goto(plant.url);
 const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?limit=200`)).json();
 const of = (machine: string, position: string): string =>
   jobs.find(
