@@ -175,7 +175,9 @@ export function usePositions(typed: string) {
       }
     },
     staleTime: 30_000,
-    placeholderData: (before) => before,
+    // What was found before is narrowed at once: the list does not move under a finger when the answer comes.
+    placeholderData: (before) =>
+      before && { ...before, positions: before.positions.filter((p) => holds(p, typed)) },
   });
 }
 

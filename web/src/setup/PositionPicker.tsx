@@ -62,7 +62,7 @@ export function PositionPicker({
             </button>
           </li>
         ))}
-        {found.isSuccess && positions.length === 0 && (
+        {found.isSuccess && !found.isPlaceholderData && positions.length === 0 && (
           <li className="py-1 text-muted">No position by these words: name it below.</li>
         )}
         {found.data?.more && (
