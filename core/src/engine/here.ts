@@ -58,7 +58,9 @@ export const partNeeds = (part: string, ...fields: string[]): string[] => fields
 /** Does a changed setup only say what a step had to ask for, and nothing that stood before is otherwise? */
 export function saysOnlyWhatWasAsked(before: Setup, after: Setup): boolean {
   const fields = fieldsOf(tradeOf(after).schema);
-  const filled = fields.filter((f) => f.later && valueIn(before, f.name) === undefined);
+  const filled = fields.filter(
+    (f) => f.later && valueIn(before, f.name) === undefined && valueIn(after, f.name) !== undefined,
+  );
   const blank = (setup: Setup): unknown => {
     const copy = JSON.parse(JSON.stringify(setup)) as Record<string, unknown>;
     for (const { name } of filled) {

@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { mkdir, open, readFile, rename, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
@@ -19,7 +19,8 @@ export const hurtOnTheWay = (bytes: Buffer, hash: string, what: string): string 
 /** Keep a file: written whole beside its place and moved there. Twice is once. */
 export async function keepFile(file: string, bytes: Buffer): Promise<void> {
   await mkdir(dirname(file), { recursive: true, mode: 0o700 });
-  const beside = `${file}.${process.pid}.${Date.now()}`;
+  // A name of its own: the same photograph may come from two devices at once.
+  const beside = `${file}.${randomUUID()}`;
   const handle = await open(beside, 'w', 0o600);
   try {
     await handle.writeFile(bytes);
