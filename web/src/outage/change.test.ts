@@ -1,0 +1,106 @@
+import { carriedOn, firstCome } from '@fulcrant/core/arithmetic/planning/search';
+import type { Outage } from '@fulcrant/core/planning/outage';
+import { momentAt } from '@fulcrant/core/planning/shifts';
+import { networkOf } from '@fulcrant/core/planning/tasks';
+import { describe, expect, it } from 'vitest';
+import { KNOWN, OUTAGE } from '../../../core/src/testing/outage-stand.ts';
+import { adopted, boundOf, boundSaid, moved, saidBroken, unpinned, withPlan } from './change.ts';
+
+const net = networkOf(OUTAGE, KNOWN);
+const { placed, end } = firstCome(net.network);
+const say = (m: number) => `minute ${Math.round(m)}`;
+const at = (id: string) => {
+  const found = placed.find((p) => p.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+/** A piece that lies ahead, done by hands, with room to be moved later. */
+const piece = placed.find((p) => {
+  const it = net.pieces.get(p.id);
+  return it?.state === 'ahead' && !it.waits && p.units.length > 0;
+})?.id as string;
+
+describe('a plan adopted', () => {
+  const carried = carriedOn(net.network, placed);
+  const with_ = withPlan(OUTAGE, carried, { end: end - 60, by: 'asta' }, OUTAGE.startsAt);
+
+  it('comes back as it was laid, with what nothing can beat', () => {
+    expect(adopted(OUTAGE)).toEqual([]);
+    expect(adopted(with_).map((p) => p.id)).toEqual(carried.placed.map((p) => p.id));
+    expect(adopted(with_)).toEqual(
+      carried.placed.map((p) => expect.objectContaining({ id: p.id, start: p.start })),
+    );
+    expect(boundOf(with_)).toEqual({ end: end - 60, by: 'asta' });
+    expect(boundOf(OUTAGE)).toEqual({ end: 0, by: '' });
+  });
+
+  it('what has no place is left out of it', () => {
+    const lost = {
+      ...carried,
+      placed: carried.placed.map((p, i) => (i === 0 ? { ...p, finish: Infinity } : p)),
+    };
+    expect(adopted(withPlan(OUTAGE, lost, { end, by: '' }, OUTAGE.startsAt))).toHaveLength(placed.length - 1);
+  });
+
+  it('what holds the end is said by the names people use', () => {
+    expect(boundSaid(OUTAGE, 'asta, torque wrench')).toBe('Asta, torque wrench');
+  });
+});
+
+describe('a piece put elsewhere by hand', () => {
+  it('is pinned where it was dropped, by whom it was dropped on, and all else goes on round it', () => {
+    const later = at(piece).start + 24 * 60;
+    const then = moved(OUTAGE, KNOWN, placed, piece, later, null, say);
+    if ('refused' in then) throw new Error(then.refused);
+    const pin = then.outage.pins.find((p) => p.task === piece);
+    expect(pin).toEqual({ task: piece, startsAt: momentAt(OUTAGE, later), by: at(piece).units });
+    expect(then.planned.placed.find((p) => p.id === piece)?.start).toBe(later);
+    expect(then.planned.broken).toEqual([]);
+    expect(then.planned.placed.map((p) => p.id).sort()).toEqual(placed.map((p) => p.id).sort());
+    // Moved twice it is pinned once; let go, not at all. What it was moved from is as it was.
+    const again = moved(then.outage, KNOWN, then.planned.placed, piece, later + 24 * 60, null, say);
+    expect('outage' in again && again.outage.pins).toHaveLength(1);
+    expect(unpinned(then.outage, piece).pins).toEqual([]);
+    expect(OUTAGE.pins).toEqual([]);
+  });
+
+  it('is refused in the past, on who cannot do it, and before what it waits for; then nothing is changed', () => {
+    const refused = (...by: [piece: string, start: number, unit: string | null]) => {
+      const then = moved(OUTAGE, KNOWN, placed, ...by, say);
+      return 'refused' in then ? then.refused : null;
+    };
+    expect(refused(piece, -15, null)).toBe('That lies in the past.');
+    const skill = net.pieces.get(piece)?.skill ?? '';
+    const unable = OUTAGE.crew.find((c) => !c.skills.includes(skill as never));
+    expect(refused(piece, at(piece).start, unable?.id ?? null)).toBe(
+      `${unable?.name} is not down for ${skill}.`,
+    );
+    expect(refused('no such piece', 60, null)).toMatch(/never moved/);
+    // The last piece of a job cannot begin with the outage: it waits for those before it.
+    const last = [...net.pieces.values()].filter((p) => p.job.key === 'f' && !p.waits).at(-1);
+    const id = [...net.pieces].find(([, p]) => p === last)?.[0] ?? '';
+    expect(refused(id, net.now + 60, null)).toMatch(
+      /^Fan 3, Drive end: .+ (waits for Fan 3, |has no place|lies|is)/,
+    );
+  });
+
+  it('at night, when nobody of the crew works, it has no place', () => {
+    // Shifts begin at six and end at two: midnight on the plant’s clock is 18 hours after the start.
+    const then = moved(OUTAGE, KNOWN, placed, piece, 18 * 60, null, say);
+    expect('refused' in then ? then.refused : '').toMatch(/^Fan 3|^Pump 2/);
+  });
+
+  it('each way it cannot be is a sentence with the machine in it', () => {
+    const other = [...net.pieces.keys()].find((k) => k !== piece) ?? '';
+    for (const why of [`waits for ${other}`, 'has no place in its shift', 'is done by nobody'])
+      expect(saidBroken(net, { task: piece, why }, say, placed)).toMatch(/^(Fan 3|Pump 2), .+\.$/);
+    expect(saidBroken(net, { task: 'gone', why: 'has no place' }, say, placed)).toBe('gone has no place.');
+  });
+});
+
+it('an outage with nothing to do stays as it is', () => {
+  const empty: Outage = { ...OUTAGE, jobs: [] };
+  const nothing = networkOf(empty, KNOWN);
+  expect(firstCome(nothing.network).placed).toEqual([]);
+  expect('refused' in moved(empty, KNOWN, [], 'x', 0, null, say)).toBe(true);
+});
