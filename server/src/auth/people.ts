@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { PersonLine, Role } from '@fulcrant/core/api/plant';
-import { type Database, rowsOf, run } from '../store/database.ts';
+import { type Database, isTaken, rowsOf, run } from '../store/database.ts';
 import { forgetDevices } from './devices.ts';
 import { endSessionsOf } from './sessions.ts';
 
@@ -46,7 +46,7 @@ export async function addPerson(
     });
     return id;
   } catch (error) {
-    if ((error as { name?: string }).name === 'SequelizeUniqueConstraintError') return null;
+    if (isTaken(error)) return null;
     throw error;
   }
 }

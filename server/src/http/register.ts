@@ -8,7 +8,7 @@ import { literal } from 'sequelize';
 import { labelsPdf } from '../export/labels-pdf.ts';
 import { autopsiesOf } from '../store/autopsies.ts';
 import { shaftsOf } from '../store/cards.ts';
-import type { Database } from '../store/database.ts';
+import { type Database, isTaken } from '../store/database.ts';
 import { labelIn } from '../store/labels.ts';
 import { plantOf } from '../store/plant.ts';
 import { findPositions } from '../store/positions.ts';
@@ -69,7 +69,7 @@ export const register: Route[] = [
         };
       } catch (error) {
         // Two of one name at the same moment: the second is told what the first would have been told later.
-        if ((error as { name?: string }).name !== 'SequelizeUniqueConstraintError') throw error;
+        if (!isTaken(error)) throw error;
         throw new Problem(409, 'The gauge has faults.', [
           { path: 'name', message: 'A gauge of that name is in the register.' },
         ]);

@@ -55,6 +55,9 @@ export async function findParts(db: Database, typed: string, limit: number): Pro
   return rows.map(partOf);
 }
 
+/** More than so many never type one card at the same moment. */
+const LOOKS_MOST = 60;
+
 /** A new version of a card: those before it stay, and jobs keep the one they used. Two at once are two versions. */
 async function addVersion(
   db: Database,
@@ -63,7 +66,8 @@ async function addVersion(
   body: object,
   personId: string,
 ): Promise<number> {
-  for (let look = 0; look < 5; look++) {
+  // Of those who type at the same moment one is through at each look.
+  for (let look = 0; look < LOOKS_MOST; look++) {
     const [last] = await rowsOf<{ version: number | null }>(
       db,
       'SELECT MAX(version) AS version FROM cards WHERE kind = ? AND card_key = ?',

@@ -87,12 +87,19 @@ export async function onConnection<T>(
 
 /** How often what met another writer is tried: it was rolled back whole, and changed nothing. */
 const TRIES = 5;
+/** The database's number for what went wrong, by the driver or by Sequelize. */
+export const errnoOf = (error: unknown): number | undefined => {
+  const said = error as { errno?: number; parent?: { errno?: number } } | null;
+  return said?.parent?.errno ?? said?.errno;
+};
+
 /** Two met on one row; in a cluster only the commit shows it. */
 const DEADLOCK = 1213;
-const isDeadlock = (error: unknown): boolean => {
-  const said = error as { errno?: number; parent?: { errno?: number } } | null;
-  return (said?.errno ?? said?.parent?.errno) === DEADLOCK;
-};
+const isDeadlock = (error: unknown): boolean => errnoOf(error) === DEADLOCK;
+
+/** What was to be put in is there already: somebody else was a moment quicker. */
+const DUPLICATE = 1062;
+export const isTaken = (error: unknown): boolean => errnoOf(error) === DUPLICATE;
 
 /** Do something once more where it met another writer. */
 export async function tryingAgain<T>(work: () => Promise<T>, tries = TRIES): Promise<T> {

@@ -15,12 +15,16 @@ import type { PastJob } from '@fulcrant/core/history/past';
 import { check } from '@fulcrant/core/judgement/sentences';
 import type { FitUpSheet } from '@fulcrant/core/sheet/form';
 import Papa from 'papaparse';
+import type { Transaction } from 'sequelize';
 import { foldJob } from './append.ts';
-import { type Database, rowsOf, run } from './database.ts';
+import { type Database, isTaken, rowsOf, run, tryingAgain } from './database.ts';
 import { labelIn, newLabel } from './labels.ts';
 import { jobNumber } from './numbers.ts';
 import { plantOf } from './plant.ts';
 import { wordsOf } from './positions.ts';
+
+/** So often something is looked at again that somebody else changed meanwhile. */
+const TRIES = 4;
 
 type PositionRow = {
   id: string;
@@ -71,7 +75,11 @@ export async function registerOf(
 }
 
 /** A new place in the register. @returns null where it is known */
-export async function addPosition(db: Database, told: NewPosition): Promise<PositionCard | null> {
+export async function addPosition(
+  db: Database,
+  told: NewPosition,
+  tries = TRIES,
+): Promise<PositionCard | null> {
   const { area, machine, position } = told;
   const [known] = await rowsOf(db, 'SELECT 1 FROM positions WHERE machine = ? AND position = ?', [
     machine,
@@ -80,11 +88,17 @@ export async function addPosition(db: Database, told: NewPosition): Promise<Posi
   if (known) return null;
   const id = randomUUID();
   const { site } = await plantOf(db);
-  await run(
-    db,
-    'INSERT INTO positions (id, site, area, machine, position, label, setup) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [id, site, area, machine, position, newLabel(), 'null'],
-  );
+  try {
+    await run(
+      db,
+      'INSERT INTO positions (id, site, area, machine, position, label, setup) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      [id, site, area, machine, position, newLabel(), 'null'],
+    );
+  } catch (error) {
+    // Somebody else put it in meanwhile, which the next look finds; or two labels came out alike, and the next is another.
+    if (tries <= 1 || !isTaken(error)) throw error;
+    return addPosition(db, told, tries - 1);
+  }
   return positionById(db, id);
 }
 
@@ -103,7 +117,12 @@ const HEAD = ['area', 'machine', 'position'] as const;
  * all bad ones are named with their lines and none is taken.
  * @param look only say what would be done
  */
-export async function importPositions(db: Database, csv: string, look: boolean): Promise<Imported> {
+export async function importPositions(
+  db: Database,
+  csv: string,
+  look: boolean,
+  tries = TRIES,
+): Promise<Imported> {
   const read = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -148,7 +167,7 @@ export async function importPositions(db: Database, csv: string, look: boolean):
   faults.sort((a, b) => a.line - b.line);
   if (faults.length > 0 || look) return { taken, faults, done: false };
   const { site } = await plantOf(db);
-  await db.sequelize.transaction(async (transaction) => {
+  const lay = async (transaction: Transaction) => {
     for (const t of taken) {
       if (t.was === 'known')
         await db.models.Position.update(
@@ -169,7 +188,14 @@ export async function importPositions(db: Database, csv: string, look: boolean):
           { transaction },
         );
     }
-  });
+  };
+  try {
+    await tryingAgain(() => db.sequelize.transaction(lay));
+  } catch (error) {
+    // Somebody else brought some of it meanwhile: nothing of this was taken, and now it is known.
+    if (tries <= 1 || !isTaken(error)) throw error;
+    return importPositions(db, csv, look, tries - 1);
+  }
   return { taken, faults, done: true };
 }
 

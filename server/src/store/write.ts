@@ -4,7 +4,7 @@ import { tradeOf } from '@fulcrant/core/engine/trades';
 import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
-import { type Database, rowsOf, run } from './database.ts';
+import { type Database, errnoOf, isTaken, rowsOf, run } from './database.ts';
 import { plantOf } from './plant.ts';
 import { forgetSetup, keepPosition } from './positions.ts';
 import { freeze } from './sheets.ts';
@@ -15,15 +15,8 @@ export class Outrun extends Error {}
 /** A retry is worth it where two writers met: a deadlock, or both opening the same job. */
 export function isCollision(error: unknown): boolean {
   const errno = errnoOf(error);
-  return error instanceof Outrun || errno === DUPLICATE || errno === 1213 || errno === 1205;
+  return error instanceof Outrun || isTaken(error) || errno === 1213 || errno === 1205;
 }
-
-const DUPLICATE = 1062;
-/** The database's number for what went wrong, by the driver or by Sequelize. */
-const errnoOf = (error: unknown): number | undefined => {
-  const e = error as { errno?: number; parent?: { errno?: number } };
-  return e.parent?.errno ?? e.errno;
-};
 
 /** An event to be stored; `signed` is the job under the signature it gives. */
 export type Fresh = { event: JobEvent; body: string; chain: string; now: Date; signed?: JobState };
@@ -220,7 +213,7 @@ async function otherJobs(
   jobId: string,
   fresh: readonly Fresh[],
 ): Promise<string | null> {
-  if (errnoOf(error) !== DUPLICATE) return null;
+  if (!isTaken(error)) return null;
   const [row] = await rowsOf<{ id: string }>(
     db,
     'SELECT id FROM events WHERE id IN (?) AND job_id <> ? LIMIT 1',
