@@ -1,6 +1,10 @@
+import { createHash } from 'node:crypto';
+import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
+import { careful } from '@fulcrant/core/practice/scripted-hands';
+import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OUTAGE } from '../../../core/src/testing/outage-stand.ts';
-import { type Caller, everybodyAt, openHouse, type TestHouse } from '../testing/house.ts';
+import { type Caller, caller, cookieOf, everybodyAt, openHouse, type TestHouse } from '../testing/house.ts';
 
 /** What two do at the same moment, each on a device of his own: told once, refused in a sentence or laid one upon the other; never a 5xx. */
 let house: TestHouse;
@@ -97,5 +101,75 @@ describe('the same thing by many at once', () => {
     await atOnce('/api/machines/area', (i) => ({ machine: 'Sieve 1', area: areas[i % 2] }));
     const { positions } = (await asta('GET', '/api/register?q=sieve%201')).body;
     expect(new Set(positions.map((p: { area: string }) => p.area)).size).toBe(1);
+  });
+
+  it('a photograph sent by several devices is kept once, whole', async () => {
+    const bytes = await sharp({
+      create: { width: 320, height: 240, channels: 3, background: { r: 80, g: 90, b: 30 } },
+    })
+      .jpeg()
+      .toBuffer();
+    const hash = createHash('sha256').update(bytes).digest('hex');
+    const cookie = await cookieOf(house.url, 'Asta');
+    const put = () =>
+      fetch(`${house.url}/api/photos/${hash}`, {
+        method: 'PUT',
+        headers: { cookie, 'content-type': 'image/jpeg' },
+        body: new Uint8Array(bytes),
+      });
+    const answers = await Promise.all(Array.from({ length: MANY }, put));
+    expect(new Set(statuses(answers))).toEqual(new Set([204]));
+    const shown = await fetch(`${house.url}/api/photos/${hash}`, { headers: { cookie } });
+    expect(Buffer.from(await shown.arrayBuffer())).toEqual(bytes);
+  });
+
+  it('a code lets in one of those who hold it', async () => {
+    const { code } = (await imke('POST', '/api/people', { name: 'Ragna', role: 'fitter' })).body;
+    const nobody = await caller(house.url);
+    const answers = await Promise.all(
+      Array.from({ length: MANY }, (_, i) =>
+        nobody('POST', '/api/password/reset', { name: 'Ragna', code, password: `a wedge under line ${i}` }),
+      ),
+    );
+    expect(answers.filter((a) => a.status < 300)).toHaveLength(1);
+    for (const a of answers) expect(a.status).toBeLessThan(500);
+    // The password that holds is the one of whoever was let in.
+    const let_in = answers.findIndex((a) => a.status < 300);
+    const signs = (i: number) =>
+      nobody('POST', '/api/session', { name: 'Ragna', password: `a wedge under line ${i}` });
+    expect((await signs(let_in)).status).toBe(200);
+    expect((await signs((let_in + 1) % MANY)).status).toBe(401);
+  });
+
+  it('a bench handed in twice is marked once', async () => {
+    const { id } = (await imke('POST', '/api/practice/sets', { rig: 'seat', difficulty: 'one', seed: 5 }))
+      .body;
+    const attempt = careful(layOut(rigOf('seat') as NonNullable<ReturnType<typeof rigOf>>, 5, 'one'));
+    const hand = { set: id, ...attempt, call: { fit: attempt.call.fit, faults: [...attempt.call.faults] } };
+    const answers = await Promise.all(
+      Array.from({ length: 3 }, () => asta('POST', '/api/practice/results', hand)),
+    );
+    for (const a of answers) expect(a.status).toBeLessThan(500);
+    expect(answers.filter((a) => a.status === 201)).toHaveLength(1);
+    const { sets } = (await asta('GET', '/api/practice/benches')).body;
+    expect(sets.find((s: { id: string }) => s.id === id).marks).toHaveLength(1);
+  });
+
+  it('a shaft drawn by two is drawn twice, and the last holds', async () => {
+    const { positions } = (await asta('GET', '/api/register?q=cooling%20fan%204')).body;
+    const stations = positions.map((p: { id: string }, i: number) => ({
+      positionId: p.id,
+      atMm: 1000 * i,
+      role: i === 0 ? 'fixed' : 'float',
+    }));
+    const answers = await atOnce('/api/shafts', () => ({
+      name: 'Long shaft',
+      machine: 'Cooling fan 4',
+      stations,
+    }));
+    expect(answers.filter((a) => a.status === 201)).toHaveLength(MANY);
+    const { shafts } = (await asta('GET', `/api/positions/${positions[0].id}`)).body;
+    const long = shafts.filter((s: { name: string }) => s.name === 'Long shaft');
+    expect(long.map((s: { version: number }) => s.version)).toEqual([MANY]);
   });
 });
