@@ -4,7 +4,7 @@ import Papa from 'papaparse';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
-import { beginsBy } from './go.ts';
+import { beginsBy, isKept } from './go.ts';
 import { heldBack } from './held-back.ts';
 import { type Plant, signIn } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
@@ -57,6 +57,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await pair(page, 'bent');
     for (let i = 0; i < 5; i++) await take(page);
     await hand.allStored();
+    await isKept(page);
 
     await plant.killServer();
     await page.locator('[data-feed="dropped"]').waitFor({ timeout: 15_000 });

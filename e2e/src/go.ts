@@ -14,3 +14,8 @@ export async function go(page: Page, path: string): Promise<void> {
 export async function beginsBy(page: Page, theme: string): Promise<void> {
   await page.addInitScript((t) => localStorage.setItem('fulcrant.theme', t), theme);
 }
+
+/** The device has fetched the whole application: from now on it works without network. */
+export async function isKept(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+}

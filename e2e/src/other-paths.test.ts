@@ -2,6 +2,7 @@ import type { Setup } from '@fulcrant/core/engine/setup';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
+import { isKept } from './go.ts';
 import { type Plant, signIn } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
@@ -205,7 +206,7 @@ it('a gauge of one’s own goes into the register and comes to hand', async () =
 it('a job is opened, worked and reloaded on a device that has no connection, and arrives whole', async () => {
   const { page, context } = await plant.visit('Asta', { away: true });
   await page.goto(plant.url);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await isKept(page);
   await page.getByRole('link', { name: 'Open a job' }).click();
   await page.getByRole('button', { name: 'Molasses pump 1, Gear pedestal, fixed' }).waitFor();
   await page.goto(plant.url);

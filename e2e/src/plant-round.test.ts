@@ -5,7 +5,7 @@ import type { Page } from 'playwright-core';
 import sharp from 'sharp';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { violations } from './axe.ts';
-import { go } from './go.ts';
+import { go, isKept } from './go.ts';
 import { openJob } from './job-hand.ts';
 import { clearWorks, layWorks, Plant, type Works } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
@@ -248,7 +248,7 @@ it('a photograph taken without network is on the sheet at once, and with the ser
     position: 'Photographed',
   });
   await hand.allStored();
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await isKept(page);
   await page.reload();
   await page.locator('[data-item]').first().waitFor();
   const file = join(tmpdir(), `fulcrant-photo-${jobId}.jpg`);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { parseAngle } from '@fulcrant/core/quantities/angle';
 import { parseLength } from '@fulcrant/core/quantities/length';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { isKept } from './go.ts';
 import { showUsual } from './opening.ts';
 import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
@@ -132,7 +133,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await hand.choose('Gap to tab');
   await hand.read('driveup', '4');
   await hand.allStored();
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await isKept(page);
   await context.setOffline(true);
   await hand.pair('driveup', '0.085');
   await hand.pair('driveup', '.00275', '0.070');
