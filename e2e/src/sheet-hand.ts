@@ -178,16 +178,19 @@ export class SheetHand {
       value = await shown();
     }
     if (!(Number.isFinite(value) && shows(value))) throw new Error(`the gauge shows ${value} at ${place}`);
-    await this.page.locator('[data-take]').click();
-    await this.page
-      .waitForFunction(
-        (before) => document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before,
-        place,
-        { timeout: 20_000 },
-      )
-      .catch(async () => {
+    // What was shown may have been of the place before: then nothing is taken, that is said, and the hand takes it again.
+    const became = (before: string | null) => {
+      if (document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before) return 'taken';
+      return document.querySelector('main')?.textContent?.includes('has sent no value just now') && 'again';
+    };
+    for (let i = 0; i < 100; i++) {
+      await this.page.locator('[data-take]').click();
+      const then = await this.page.waitForFunction(became, place, { timeout: 20_000 }).catch(async () => {
         throw new Error(`not taken at ${place}: ${await this.page.locator('main').textContent()}`);
       });
+      if ((await then.jsonValue()) === 'taken') break;
+      await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
+    }
     return value;
   }
 
