@@ -188,10 +188,10 @@ export class SheetHand {
       const then = await this.page.waitForFunction(became, place, { timeout: 20_000 }).catch(async () => {
         throw new Error(`not taken at ${place}: ${await this.page.locator('main').textContent()}`);
       });
-      if ((await then.jsonValue()) === 'taken') break;
+      if ((await then.jsonValue()) === 'taken') return value;
       await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
     }
-    return value;
+    throw new Error(`the gauge sends nothing at ${place}`);
   }
 
   /** Strokes of the stand-in pump until its gauge shows at least so much. */
