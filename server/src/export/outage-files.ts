@@ -4,8 +4,8 @@ import { momentAt } from '@fulcrant/core/planning/shifts';
 import type { OutageNetwork, Piece } from '@fulcrant/core/planning/tasks';
 import { whenIn } from '@fulcrant/core/sheet/when';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import Papa from 'papaparse';
 import PDFDocument from 'pdfkit';
+import { csvOf } from './csv.ts';
 import { fonts } from './fonts.ts';
 
 type Told = { outage: Outage; net: OutageNetwork; placed: readonly Placed[]; zone: string };
@@ -58,7 +58,7 @@ export function outageCalendar(told: Told, id: string, who: string | null): stri
 /** A plan as a table: a piece a line, times by the plant’s clock. */
 export function outageCsv({ outage, net, placed, zone }: Told): string {
   const say = whenIn(zone);
-  return Papa.unparse(
+  return csvOf(
     placed.flatMap((p) => {
       const piece = net.pieces.get(p.id);
       if (!piece) return [];
@@ -77,7 +77,6 @@ export function outageCsv({ outage, net, placed, zone }: Told): string {
         },
       ];
     }),
-    { newline: '\r\n' },
   );
 }
 

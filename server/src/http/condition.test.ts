@@ -285,6 +285,10 @@ describe('surveys over HTTP', () => {
     expect(rows).toHaveLength(1 + sheet.readings.length);
     expect(rows[0]?.slice(0, 4)).toEqual(['step', 'place', 'value', 'unit']);
     for (const row of rows) for (const cell of row) expect(cell).not.toMatch(/^[=@]/);
+    // A spreadsheet sums what the sheet holds, readings below zero too.
+    const values = sheet.readings.map((r: { value: number }) => r.value);
+    expect(values.some((v: number) => v < 0)).toBe(true);
+    expect(rows.slice(1).map((row) => Number(row[2]))).toEqual(values);
   });
 
   it('the PDF of a survey draws its turns and says what was done between two measurings', async () => {

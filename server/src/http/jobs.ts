@@ -5,8 +5,8 @@ import { check } from '@fulcrant/core/judgement/sentences';
 import type { LengthUnit } from '@fulcrant/core/quantities/length';
 import type { FitUpSheet } from '@fulcrant/core/sheet/form';
 import type { Context } from 'koa';
-import Papa from 'papaparse';
 import { hashOf, type SealedSheet, sealed } from '../export/canonical.ts';
+import { csvOf } from '../export/csv.ts';
 import { dueCalendar } from '../export/due-calendar.ts';
 import { appendEvents, foldJob } from '../store/append.ts';
 import type { Folded } from '../store/bounded.ts';
@@ -143,8 +143,7 @@ export const jobs: Route[] = [
     who: EVERYONE_SIGNED_IN,
     async run(call) {
       const { sheet } = await sheetOf(call);
-      // Text a person typed must not come to life as a formula in a spreadsheet.
-      call.ctx.body = `${Papa.unparse(readingsTable(sheet), { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+      call.ctx.body = csvOf(readingsTable(sheet));
       call.ctx.attachment(`readings-${sheet.number}.csv`);
       call.ctx.type = 'text/csv; charset=utf-8';
     },

@@ -94,7 +94,7 @@ describe('an outage', () => {
     expect(events.length).toBeGreaterThan(3);
     // The table tells the same plan as it goes on now: each event begins when a piece of this hand does there.
     const csv = await (await fetched(`/api/outages/${id}/plan.csv`)).text();
-    const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
+    const { data } = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true });
     const hand = outage.crew.find((c) => c.id === 'asta')?.name ?? '';
     const own = data.filter((r) => r.hands?.split(', ').includes(hand));
     const say = whenIn(known.zone);
@@ -132,7 +132,7 @@ describe('an outage', () => {
     const { known } = await theStop();
     const { id } = known.told;
     const csv = await (await fetched(`/api/outages/${id}/plan.csv`)).text();
-    const { data, errors } = Papa.parse<Record<string, string>>(csv, { header: true });
+    const { data, errors } = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true });
     expect(errors).toEqual([]);
     expect(data.length).toBeGreaterThan(80);
     expect(data[0]?.start).toMatch(/^\d{4}-\d\d-\d\d \d\d:\d\d$/);
@@ -165,7 +165,7 @@ describe('an outage', () => {
     const after = (await asta('GET', `/api/outages/${known.told.id}`)).body;
     expect(after.ended[job?.key ?? '']).toBe(true);
     const csv = await (await fetched(`/api/outages/${known.told.id}/plan.csv`)).text();
-    const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
+    const { data } = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true });
     const mine = data.filter(
       (r) => r.machine === job?.machine && r.position === job?.position && r.state !== 'done',
     );

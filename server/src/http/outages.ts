@@ -4,8 +4,8 @@ import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
 import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
 import { say } from '@fulcrant/core/quantities/say';
 import type { Context } from 'koa';
-import Papa from 'papaparse';
 import { boolean, number, object, string } from 'yup';
+import { csvOf } from '../export/csv.ts';
 import type { PlanAsked, PlanFile } from '../heavy/tasks.ts';
 import { shaftsOf } from '../store/cards.ts';
 import {
@@ -177,7 +177,7 @@ export const outages: Route[] = [
     async run({ ctx, house, params }) {
       const { outage } = await knownOutage(house, params.id);
       const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
-      ctx.body = Papa.unparse(
+      ctx.body = csvOf(
         rows.map(({ group, item, count, unit, jobs }) => ({
           group,
           item: say(item, 'mm'),
@@ -185,7 +185,6 @@ export const outages: Route[] = [
           unit,
           for: jobs.map((j) => `${j.job.machine}, ${j.job.position}`).join('; '),
         })),
-        { newline: '\r\n' },
       );
       attach(ctx, outage, 'csv', 'text/csv; charset=utf-8');
     },

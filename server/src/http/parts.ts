@@ -1,7 +1,7 @@
 import { importSchema, partCardSchema, shaftCardSchema } from '@fulcrant/core/api/register';
 import { PART_HEAD, partRows } from '@fulcrant/core/job/part-csv';
 import { check } from '@fulcrant/core/judgement/sentences';
-import Papa from 'papaparse';
+import { csvOf } from '../export/csv.ts';
 import {
   allParts,
   findParts,
@@ -32,10 +32,7 @@ export const parts: Route[] = [
     path: '/api/parts.csv',
     who: EVERYONE_SIGNED_IN,
     async run({ ctx, house }) {
-      ctx.body = Papa.unparse(
-        { fields: [...PART_HEAD], data: partRows(await allParts(house.db)) },
-        { newline: '\r\n' },
-      );
+      ctx.body = csvOf(partRows(await allParts(house.db)), PART_HEAD);
       ctx.attachment('parts.csv');
       ctx.type = 'text/csv; charset=utf-8';
     },

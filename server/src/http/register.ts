@@ -3,8 +3,8 @@ import { importSchema, newPositionSchema, type PositionCard } from '@fulcrant/co
 import { calibratedSchema, gaugeUseSchema, newInstrumentSchema } from '@fulcrant/core/api/requests';
 import { isDay } from '@fulcrant/core/judgement/moments';
 import { check } from '@fulcrant/core/judgement/sentences';
-import Papa from 'papaparse';
 import { literal } from 'sequelize';
+import { csvOf } from '../export/csv.ts';
 import { labelsPdf } from '../export/labels-pdf.ts';
 import { autopsiesOf } from '../store/autopsies.ts';
 import { shaftsOf } from '../store/cards.ts';
@@ -145,7 +145,7 @@ export const register: Route[] = [
         jobs,
         signed: lastSignedAt ?? '',
       }));
-      ctx.body = `${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n', columns: ['area', 'machine', 'position', 'label', 'jobs', 'signed'] })}\r\n`;
+      ctx.body = csvOf(rows, ['area', 'machine', 'position', 'label', 'jobs', 'signed']);
       ctx.attachment('register.csv');
       ctx.type = 'text/csv; charset=utf-8';
     },
