@@ -9,7 +9,7 @@ import { sleeveSetupSchema, USUAL_SETUP } from '../trades/sleeve-bearing/setup.t
 import { surveyTrade } from '../trades/survey/index.ts';
 import type { ConditionSetup } from '../trades/survey/setup.ts';
 import { conditionSetupSchema, USUAL_CONDITION } from '../trades/survey/setup.ts';
-import { fieldsAsked, fromForm, toForm } from './setup-form.ts';
+import { fieldsAsked, fromForm, readField, showField, toForm } from './setup-form.ts';
 
 const full: SleeveSetup = {
   ...USUAL_SETUP,
@@ -43,6 +43,21 @@ describe('the setup form', () => {
     expect(back.boreMm).toBeCloseTo(full.boreMm, 2);
     expect(back.shaftMm).toBeCloseTo(full.shaftMm, 2);
     expect(back.maker).toEqual({ leastResidualMm: 0.0381, torqueNm: 180 });
+  });
+
+  it.each([
+    ['abortPressureMpa', '3500 psi', '3500 psi'],
+    ['abortPressureMpa', '350 bar', '35 MPa'],
+    ['startPressureMpa', '24.35 bar', '2.435 MPa'],
+  ] as const)('%s typed as %s comes back as %s and reads as the same value', (field, typed, shown) => {
+    const asked = fieldsOf(sleeveSetupSchema).find((f) => f.name === `maker.${field}`);
+    if (!asked) throw new Error(field);
+    const first = readField(asked, typed, 'mm');
+    const value = 'value' in first ? (first.value as number) : Number.NaN;
+    expect(showField(asked, value, 'mm')).toBe(shown);
+    expect(readField(asked, shown, 'in')).toEqual(first);
+    // 3500 psi is 24.1316… MPa (exact definitions): never rounded up.
+    if (typed === '3500 psi') expect(value).toBeCloseTo(24.13165051, 7);
   });
 
   it('keeps a hold point and the maker’s values', () => {

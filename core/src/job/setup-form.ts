@@ -2,6 +2,7 @@ import { type Field, type FormValues, fieldsOf, formName, lacking, valueIn } fro
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
 import { check } from '../judgement/sentences.ts';
+import { pressureAsTyped, torqueAsTyped } from '../quantities/as-typed.ts';
 import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { parsePressure } from '../quantities/pressure.ts';
 import { parseRoughness } from '../quantities/roughness.ts';
@@ -13,9 +14,7 @@ import type { HouseRules } from '../sources/schools.ts';
 export type StartSetup = Partial<Setup> & Record<string, unknown>;
 
 const UNIT: Partial<Record<Field['quantity'], string>> = {
-  torque: 'N·m',
   roughness: 'µm',
-  pressure: 'MPa',
   temperature: '°C',
 };
 
@@ -26,6 +25,8 @@ export function showField(field: Field, v: unknown, unit: LengthUnit): string {
   if (field.quantity === 'length' && typeof v === 'number')
     return `${Number(lengthDigits(v, unit, Math.max(3, field.decimals ?? 3)))} ${unit}`;
   if (Array.isArray(v)) return v.join(' ');
+  if (typeof v === 'number' && field.quantity === 'pressure') return pressureAsTyped(v);
+  if (typeof v === 'number' && field.quantity === 'torque') return torqueAsTyped(v);
   const said = UNIT[field.quantity];
   return said ? `${v} ${said}` : String(v);
 }
@@ -45,6 +46,7 @@ export function toForm(trade: Trade, start: StartSetup, unit: LengthUnit): FormV
 export type FormFaults = Record<string, string>;
 type Read = { value: unknown } | { message: string };
 
+/** Without what the sum of a conversion leaves behind; a limit is never rounded to fewer digits than were typed. */
 const rounded = (n: number, digits: number): { value: number } => ({ value: Number(n.toFixed(digits)) });
 
 /** Numbers with blanks or semicolons between them. */
@@ -73,15 +75,15 @@ export function readField(field: Field, text: string, unit: LengthUnit): Read {
     }
     case 'torque': {
       const r = parseTorque(text, unit);
-      return r.ok ? rounded(r.nm, 3) : { message: r.message };
+      return r.ok ? rounded(r.nm, 10) : { message: r.message };
     }
     case 'roughness': {
       const r = parseRoughness(text, unit);
-      return r.ok ? rounded(r.um, 4) : { message: r.message };
+      return r.ok ? rounded(r.um, 10) : { message: r.message };
     }
     case 'pressure': {
       const r = parsePressure(text, unit);
-      return r.ok ? rounded(r.mpa, 4) : { message: r.message };
+      return r.ok ? rounded(r.mpa, 10) : { message: r.message };
     }
     case 'temperature': {
       const r = parseTemperature(text, unit);

@@ -2,6 +2,7 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { reachesPressure } from '../../quantities/as-typed.ts';
 import { area, len, num, pres } from '../../quantities/say.ts';
 
 export type HydraulicNutInput = {
@@ -51,7 +52,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
   const aborted =
     abortMpa !== undefined &&
     input.nowPressureMpa !== undefined &&
-    input.nowPressureMpa >= abortMpa &&
+    reachesPressure(input.nowPressureMpa, abortMpa) &&
     (travelMm === null || travelMm < min);
   const findings: Finding[] = [];
   const working: WorkingLine[] = [
@@ -71,11 +72,11 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
       remedy: 'Stop and look where pressure climbs and the indicator does not follow.',
       acceptable: true,
     });
-  if (abortMpa !== undefined && startPressureMpa >= abortMpa)
+  if (abortMpa !== undefined && reachesPressure(startPressureMpa, abortMpa))
     findings.push({
       code: 'hydraulic.areas',
       verdict: 'reject',
-      reason: `The start pressure on this nut, ${pres(startPressureMpa)}, is over its abort pressure.`,
+      reason: `The start pressure on this nut, ${pres(startPressureMpa)}, is not under its abort pressure.`,
       source: 'maker',
       remedy: 'Check both piston areas; this nut is too small for this bearing.',
       acceptable: false,
@@ -84,7 +85,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
     findings.push({
       code: 'hydraulic.abort',
       verdict: 'reject',
-      reason: `Abort pressure came first, ${travelMm === null ? 'without a travel' : `at ${len(travelMm)}`}: something else holds the bearing.`,
+      reason: `Abort pressure came first${travelMm ? `, at ${len(travelMm)}` : ''}: something else holds the bearing.`,
       limit: pres(abortMpa ?? 0),
       source: 'maker',
       remedy:

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { reportAt } from '../../engine/trades.ts';
+import { MPA_PER_PSI } from '../../quantities/pressure.ts';
 import { say } from '../../quantities/say.ts';
 import { upTo, workAll } from '../../testing/every-kind.ts';
 import { gauge, handAt, tools } from '../../testing/test-stand.ts';
 import { asFound } from './as-found.ts';
-import { dismount } from './example.ts';
+import { dismount, dismountByPump } from './example.ts';
 import { dismounting } from './procedure.ts';
 
 /** A dismounting at the clearance as found, felt in both rows. */
@@ -78,4 +79,13 @@ describe('the clearance a bearing is found with', () => {
     expect(h.state.signed).toBeTruthy();
     expect(asFound.valuesOf(reportAt(h.state, 'residual'))?.foundMm).toBe(0.06);
   });
+});
+
+it('the abort pressure of a dismounting met exactly, in the unit of its sheet, is a stop', () => {
+  const limit = 5000 * MPA_PER_PSI;
+  const h = upTo(handAt({ ...dismountByPump, maker: { dismountAbortMpa: limit } }), 'letgo');
+  h.read('letgo', 'n1/peak', limit, 'pressure');
+  const report = reportAt(h.state, 'letgo');
+  expect(report?.findings[0]).toMatchObject({ code: 'letgo.free', verdict: 'reject' });
+  expect(report?.act).toMatch(/^Release the pump/);
 });

@@ -3,6 +3,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { reachesPressure } from '../../quantities/as-typed.ts';
 import { pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import type { DismountSetup } from './setup.ts';
@@ -115,7 +116,7 @@ function roundsOf(facts: Facts<DismountSetup>, step: string, abortMpa: number): 
       peakMpa: peak.value,
       afterMpa: after?.value ?? null,
       zero: after !== undefined && after.value <= after.instrument.step,
-      aborted: peak.value >= abortMpa,
+      aborted: reachesPressure(peak.value, abortMpa),
     });
   }
   return rounds;

@@ -86,7 +86,7 @@ function pointsOf(facts: Facts<SleeveSetup>): PumpPoint[] {
     if (!p) break;
     const d = at(facts, stopKey.write({ n, what: 'd' }));
     const { travelMm, aborted } = sum(facts, d, p).values;
-    points.push({ n, pressureMpa: p.value, travelMm: d ? travelMm : null, aborted: d ? aborted : false });
+    points.push({ n, pressureMpa: p.value, travelMm: d ? travelMm : null, aborted });
   }
   return points;
 }
@@ -131,15 +131,15 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
     const last = points.at(-1);
     const lastP = last ? at(facts, stopKey.write({ n: last.n, what: 'p' })) : undefined;
     const lastD = last ? at(facts, stopKey.write({ n: last.n, what: 'd' })) : undefined;
-    const result = sum(facts, lastD, last?.travelMm === null ? undefined : lastP);
+    const result = sum(facts, lastD, lastP);
     const freed = last?.aborted && at(facts, stopKey.write({ n: last.n, what: 'back' })) !== undefined;
     const travel = points.findLast((p) => p.travelMm !== null)?.travelMm ?? null;
     const judged = result.findings.find((f) => f.code === 'hydraulic.travel');
     const place: DriveUpHydraulicValues['place'] =
-      travel === null
-        ? 'not-begun'
-        : last?.aborted && !freed
-          ? 'aborted'
+      last?.aborted && !freed
+        ? 'aborted'
+        : travel === null
+          ? 'not-begun'
           : judged?.verdict === 'reject'
             ? 'over-driven'
             : travel < sheet.driveUpMinMm
@@ -299,7 +299,10 @@ function sayAct(
   if (key === 'start/p') return `Pump to the start pressure, ${pres(startMpa)}`;
   if (key === 'start/z') return 'Zero the indicator, once; plunger in for the whole travel';
   const what = stopKey.read(key ?? undefined)?.what;
-  if (what === 'd') return 'Hold the pressure: read the indicator';
+  if (what === 'd')
+    return place === 'aborted'
+      ? 'Abort pressure: stop pumping, read the indicator, then release'
+      : 'Hold the pressure: read the indicator';
   if (what === 'release') return 'Abort pressure: release the pump';
   if (what === 'back') return `Is ${nut} loose? Turn it back`;
   if (place === 'in-band') return `Driven ${len(last?.travelMm ?? 0)}: in the band. Release next.`;

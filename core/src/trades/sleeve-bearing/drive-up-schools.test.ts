@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../../engine/trades.ts';
+import { readValue } from '../../job/read-value.ts';
 import { check } from '../../judgement/sentences.ts';
+import { reachesPressure } from '../../quantities/as-typed.ts';
+import { MPA_PER_PSI } from '../../quantities/pressure.ts';
 import {
   gauge,
   hand,
@@ -222,6 +225,25 @@ describe('the hydraulic nut', () => {
       false,
     ]);
     h.pass('driveup');
+  });
+
+  it('an abort pressure met exactly aborts, in the unit of the sheet, before the indicator is read', () => {
+    const abortPressureMpa = 3500 * MPA_PER_PSI;
+    const sheet = { ...hydraulic, maker: { ...hydraulic.maker, abortPressureMpa } };
+    const typed = readValue('3500 psi', 'pressure', 'in');
+    if (!('value' in typed)) throw new Error(typed.message);
+    const h = toPump(sheet).read('driveup', 'start/p', 3, 'pressure').read('driveup', 'start/z', 2, 'dial');
+    h.read('driveup', 'n1/p', typed.value, 'pressure');
+    expect(step(h, 'driveup').report?.act).toMatch(/^Abort pressure/);
+    expect(step(h, 'driveup').blocking.map((b) => b.code)).toContain('hydraulic.abort');
+    h.read('driveup', 'n1/d', 1.9, 'dial');
+    expect(step(h, 'driveup').report?.act).toMatch(/release the pump/);
+    // Setups kept until now hold it to four decimals, rounded up; just under it nothing aborts.
+    for (const [limit, read, reached] of [
+      [24.1317, typed.value, true],
+      [abortPressureMpa, typed.value - 0.01, false],
+    ] as const)
+      expect(reachesPressure(read, limit)).toBe(reached);
   });
 
   it('one value on the sheet is a target, a twentieth either side; no abort pressure is said', () => {
