@@ -90,7 +90,8 @@ export function driveUpTrial(setup: TrialSetup, seed: number, rule: TrialRule): 
   const sets = [0, 1, 2].map(() => feel(hidden, setup, 0, random));
   const benchMm = mean(sets.flatMap((s) => [s.rowAMm, s.rowBMm]));
   // A pitch nobody has looked at is only supposed, and the product says so.
-  const input = { ...setup, benchMm, pitchAssumed: setup.odd === 'pitch' };
+  const benchRowDifferenceMm = mean(sets.map((s) => Math.abs(s.rowAMm - s.rowBMm)));
+  const input = { ...setup, benchMm, benchRowDifferenceMm, pitchAssumed: setup.odd === 'pitch' };
   const target = driveUpTarget(input).values;
   const readings: DriveUpReading[] = [];
   let angleDeg = 0;
@@ -100,6 +101,7 @@ export function driveUpTrial(setup: TrialSetup, seed: number, rule: TrialRule): 
       rule === 'forecast'
         ? byForecast(input, readings)
         : byNotebook(benchMm, target.reductionMinMm, readings);
+    if (step === 'again') continue;
     if (step === 0) break;
     angleDeg += step;
   }
@@ -119,8 +121,10 @@ export function driveUpTrial(setup: TrialSetup, seed: number, rule: TrialRule): 
 function byForecast(
   input: Omit<Parameters<typeof driveUpForecast>[0], 'readings'>,
   readings: DriveUpReading[],
-): number {
-  return driveUpForecast({ ...input, readings }).values.advice?.turnDeg ?? 0;
+): number | 'again' {
+  const { tilted, advice } = driveUpForecast({ ...input, readings }).values;
+  // The product takes no turn on rows that do not belong together: both are felt again.
+  return tilted ? 'again' : (advice?.turnDeg ?? 0);
 }
 
 function byNotebook(benchMm: number, least: number | null, readings: DriveUpReading[]): number {

@@ -1,6 +1,7 @@
 import { acceptanceOf } from '@fulcrant/core/engine/facts';
 import { numbersOf } from '@fulcrant/core/engine/numbers';
 import type { JobState, StepReport, StepState } from '@fulcrant/core/engine/state';
+import { type StillHolds, stillHolding } from '@fulcrant/core/engine/still-holds';
 import { unseenChanges } from '@fulcrant/core/engine/unseen';
 import type { Finding } from '@fulcrant/core/judgement/result';
 import { format } from 'date-fns';
@@ -33,7 +34,8 @@ export function Judgements({
   const { person } = useSession();
   const [accepting, setAccepting] = useState<readonly Finding[]>([]);
   const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
-  if (findings.length === 0) return null;
+  const holds = step.status === 'present' && !supposed ? stillHolding(state, step.id) : [];
+  if (findings.length === 0) return <StillHolding holds={holds} />;
   const blocking = (f: Finding) =>
     (step.status === 'present' || survey) && ['reject', 'too-close'].includes(f.verdict);
   const acceptable =
@@ -99,6 +101,31 @@ export function Judgements({
           return refused.find((r) => r !== null) ?? null;
         }}
       />
+      <StillHolding holds={holds} />
+    </section>
+  );
+}
+
+/** So many cautions of earlier steps are in view at once; the sheet has them all. */
+const HOLDS_SHOWN = 3;
+
+/** Cautions of earlier steps that still hold. */
+function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
+  if (holds.length === 0) return null;
+  return (
+    <section aria-label="Still holds from earlier steps" className="mt-2" data-still-holds>
+      <h2 className="kicker m-0 mb-1">Still holds from earlier steps</h2>
+      <ul className="m-0 list-none p-0">
+        {holds.slice(0, HOLDS_SHOWN).map(({ step, finding }) => (
+          <FindingLine
+            key={`${step.id} ${finding.code}`}
+            finding={{ ...finding, reason: `${step.title}: ${finding.reason}` }}
+          />
+        ))}
+      </ul>
+      {holds.length > HOLDS_SHOWN && (
+        <p className="m-0 text-sm text-muted">{holds.length - HOLDS_SHOWN} more on the sheet.</p>
+      )}
     </section>
   );
 }

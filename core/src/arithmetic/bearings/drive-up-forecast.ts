@@ -1,6 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
-import { decide, type Verdict } from '../../metrology/decision.ts';
+import { decide, gravest, SLACK_MM, type Verdict } from '../../metrology/decision.ts';
 import { type FittedLine, fitLine } from '../../metrology/line.ts';
 import {
   deviationOfMean,
@@ -31,16 +31,21 @@ export type DriveUpForecastInput = DriveUpTargetInput & {
   /** Nobody has looked at the sleeve's thread: its pitch is only supposed. */
   pitchAssumed?: boolean | undefined;
   feel?: Feel | undefined;
+  /** How far the rows differed on the bench, mm: the bearing’s own difference is no tilt. */
+  benchRowDifferenceMm?: number | undefined;
   readings: DriveUpReading[];
   /** What one turn is meant to be: 45 for eighths, 22.5 for sixteenths. */
   stepDeg?: number | undefined;
 };
 
-export type DriveUpPlace = 'not-begun' | 'short' | 'in-band' | 'over-driven';
+/** `past`: read past the end of the band, by less than the feelers can tell. */
+export type DriveUpPlace = 'not-begun' | 'short' | 'in-band' | 'past' | 'over-driven';
 
 export type DriveUpForecastValues = Ahead & {
   target: DriveUpTargetValues;
   points: DriveUpPoint[];
+  /** The rows of the last pair differ by more than on the bench and one blade: the outer ring is tilted, nothing is told from it. */
+  tilted: boolean;
   place: DriveUpPlace;
   clearanceMm: number | null;
   reductionMm: number | null;
@@ -59,7 +64,8 @@ function toPoints(input: DriveUpForecastInput): DriveUpPoint[] {
   const add = feelOffset(input.feel, input.bladeStepMm);
   const angles = [...new Set(input.readings.map((r) => r.angleDeg))].sort((a, b) => a - b);
   return angles.map((angleDeg) => {
-    const here = input.readings.filter((r) => r.angleDeg === angleDeg);
+    const { counted: here, tiltedLast, setAside } = countedAt(input, angleDeg);
+    const last = here.at(-1);
     const clearanceMm = tidy(mean(here.flatMap((r) => [r.rowAMm, r.rowBMm])) + add);
     return {
       angleDeg,
@@ -67,10 +73,36 @@ function toPoints(input: DriveUpForecastInput): DriveUpPoint[] {
       reductionMm: tidy(input.benchMm - clearanceMm),
       // Rows share one bearing: their difference is tilt, judged on its own, so only the spread of repeats counts here.
       ...doubtsOf(here, input.bladeStepMm),
-      rowDifferenceMm: tidy(Math.abs(mean(here.map((r) => r.rowAMm)) - mean(here.map((r) => r.rowBMm)))),
+      rowDifferenceMm:
+        tiltedLast && last
+          ? rowsApart(last)
+          : tidy(Math.abs(mean(here.map((r) => r.rowAMm)) - mean(here.map((r) => r.rowBMm)))),
+      setAside,
       inFit: true,
     };
   });
+}
+
+const rowsApart = (r: DriveUpReading): number => tidy(Math.abs(r.rowAMm - r.rowBMm));
+
+/** The rows may differ by what they differ by on the bench and one blade more; past that the outer ring is tilted. */
+const rowsLimitMm = (input: Pick<DriveUpForecastInput, 'bladeStepMm' | 'benchRowDifferenceMm'>): number =>
+  input.bladeStepMm + (input.benchRowDifferenceMm ?? 0);
+
+/**
+ * The pairs that count at a nut angle: once the ring is square and both rows were felt again, the pairs felt while it was tilted
+ * count no more.
+ */
+function countedAt(
+  input: DriveUpForecastInput,
+  angleDeg: number,
+): { counted: DriveUpReading[]; tiltedLast: boolean; setAside: number } {
+  const here = input.readings.filter((r) => r.angleDeg === angleDeg);
+  const isTilted = (r: DriveUpReading) => rowsApart(r) > rowsLimitMm(input) + 1e-6;
+  const last = here.at(-1);
+  const tiltedLast = last !== undefined && isTilted(last);
+  const counted = tiltedLast ? here : here.filter((r) => !isTilted(r));
+  return { counted, tiltedLast, setAside: here.length - counted.length };
 }
 
 /** Readings of both rows at one place as their means: a mean of two rows steps by √½ of the blade. */
@@ -79,10 +111,7 @@ function seenOf(here: DriveUpReading[], stepMm: number): Seen {
   return { count: pairs.length, stepMm: stepMm / Math.SQRT2, scatterMm: sampleDeviation(pairs) };
 }
 const seenAt = (input: DriveUpForecastInput, angleDeg: number): Seen =>
-  seenOf(
-    input.readings.filter((r) => r.angleDeg === angleDeg),
-    input.bladeStepMm,
-  );
+  seenOf(countedAt(input, angleDeg).counted, input.bladeStepMm);
 
 /** What the mean of both rows scatters by, and half of what holds 95 in 100 of it. */
 function doubtsOf(here: DriveUpReading[], stepMm: number): { u: number; doubtMm: number } {
@@ -117,8 +146,14 @@ function placeOf(
   const over = decide(last.reductionMm, u, { upper: target.reductionMaxMm }).verdict;
   const under = decide(last.clearanceMm, last.doubtMm, { lower: target.leastResidualMm }).verdict;
   if (over === 'reject' || under === 'reject') return { place: 'over-driven', verdict: 'reject' };
+  // What was read says where it stands; what the feelers cannot tell says only how surely.
+  if (
+    last.reductionMm > target.reductionMaxMm + SLACK_MM ||
+    last.clearanceMm < target.leastResidualMm - SLACK_MM
+  )
+    return { place: 'past', verdict: 'too-close' };
+  if (last.reductionMm < target.reductionMinMm - SLACK_MM) return { place: 'short', verdict: 'incomplete' };
   const lower = decide(last.reductionMm, u, { lower: target.reductionMinMm }).verdict;
-  if (lower === 'reject') return { place: 'short', verdict: 'incomplete' };
   const verdict = [over, under, lower].includes('too-close') ? 'too-close' : 'accept';
   return { place: 'in-band', verdict };
 }
@@ -143,14 +178,15 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
   );
   const uReduction = last ? inQuadrature(benchU, last.doubtMm) : benchU;
   const stand = placeOf(last, target, uReduction);
-  const belief = beliefOf(input, target, points, benchU);
+  const tilted = last !== undefined && last.rowDifferenceMm > rowsLimitMm(input) + 1e-6;
+  const belief = tilted ? null : beliefOf(input, target, points, benchU);
   const ahead = look(input, target, belief, last);
   const findings: Finding[] = targetResult.findings.filter(
     (f) => f.verdict === 'reject' || f.verdict === 'incomplete',
   );
   const measuredK = line ? tidy((-line.slope * 360 * input.taper) / input.pitchMm) : null;
 
-  findings.push(...pitchFindings(input, target, line));
+  const pitch = pitchFindings(input, target, line);
   if (findings.every((f) => f.verdict === 'caution')) {
     findings.unshift(placeFinding(stand, last, target, uReduction, ahead.suggestedStepDeg));
     findings.push(
@@ -158,7 +194,8 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
         points,
         target,
         line,
-        bladeStepMm: input.bladeStepMm,
+        tilted,
+        rowsLimitMm: rowsLimitMm(input),
         measuredK,
         overDriven: stand.place === 'over-driven',
         nextReductionMm: ahead.nextReductionMm,
@@ -167,10 +204,12 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
       }),
     );
   }
+  findings.push(...pitch);
   return {
     values: {
       target,
       points,
+      tilted,
       place: stand.place,
       clearanceMm: last?.clearanceMm ?? null,
       reductionMm: last?.reductionMm ?? null,
@@ -196,7 +235,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
               lower: target.reductionMinMm,
               upper: target.reductionMaxMm,
               expanded: 2 * uReduction,
-              verdict: stand.verdict,
+              verdict: tilted ? gravest([stand.verdict, 'reject']) : stand.verdict,
               doubt: doubtSaid({
                 ...seenAt(input, last.angleDeg),
                 stampedMm: input.bladeStepMm,
@@ -290,6 +329,14 @@ function placeFinding(
       acceptable: false,
     };
   }
+  if (stand.place === 'past')
+    return {
+      ...base,
+      verdict: 'too-close',
+      reason: `${len(last.reductionMm)} ± ${len(2 * u)} taken out, ${len(last.clearanceMm)} left: past the end of the band, by less than the feelers can tell.`,
+      remedy: 'Stop turning. Feel both rows again at this angle.',
+      acceptable: true,
+    };
   return {
     ...base,
     verdict: stand.verdict,
@@ -319,7 +366,7 @@ function writeOut(
         sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
       },
     ];
-  const here = input.readings.filter((r) => r.angleDeg === last.angleDeg);
+  const here = countedAt(input, last.angleDeg).counted;
   const sum = here.map((r) => `${num(r.rowAMm)} + ${num(r.rowBMm)}`).join(' + ');
   const add = feelOffset(input.feel, input.bladeStepMm);
   const lines: WorkingLine[] = [

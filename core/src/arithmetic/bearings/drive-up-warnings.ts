@@ -14,6 +14,8 @@ export type DriveUpPoint = {
   u: number;
   doubtMm: number;
   rowDifferenceMm: number;
+  /** Pairs felt here while the ring was tilted, before both rows were felt again. */
+  setAside: number;
   inFit: boolean;
 };
 
@@ -21,7 +23,8 @@ type Situation = {
   points: DriveUpPoint[];
   target: DriveUpTargetValues;
   line: FittedLine | null;
-  bladeStepMm: number;
+  tilted: boolean;
+  rowsLimitMm: number;
   measuredK: number | null;
   overDriven: boolean;
   nextReductionMm: number | null;
@@ -40,21 +43,37 @@ const caution = (code: string, reason: string, remedy: string, limit?: string): 
 });
 
 /**
- * What a careful hand would say aloud between two eighths: the rows have parted, the next turn could pass the limit,
+ * What a careful hand would say aloud between two eighths, gravest first: the rows have parted, the next turn could pass the limit,
  * the clearance does not fall, or it falls too fast. Common practice, no source; the band's limits by `target`.
  */
 export function driveUpWarnings(s: Situation): Finding[] {
-  return [tilted(s), aboutToPass(s), ...pace(s), queriedK(s)].filter((f): f is Finding => f !== null);
+  // Nothing is told of pace or pitch by rows that do not belong together.
+  if (s.tilted) return [tilted(s)].filter((f): f is Finding => f !== null);
+  return [aboutToPass(s), ...pace(s), queriedK(s), feltAgain(s)].filter((f): f is Finding => f !== null);
 }
 
-function tilted({ points, bladeStepMm }: Situation): Finding | null {
+function tilted({ points, rowsLimitMm }: Situation): Finding | null {
   const last = points.at(-1);
-  if (!last || last.rowDifferenceMm <= bladeStepMm + 1e-6) return null;
+  if (!last) return null;
+  return {
+    code: 'driveup.rows',
+    verdict: 'reject',
+    reason: `The rows differ by ${len(last.rowDifferenceMm)}: the outer ring is tilted, or a blade was misread.`,
+    limit: `${len(rowsLimitMm)}: as on the bench, and one blade`,
+    source: 'practice',
+    remedy: 'Square the outer ring and feel both rows again. Turn the nut no further before.',
+    acceptable: true,
+  };
+}
+
+function feltAgain({ points }: Situation): Finding | null {
+  const last = points.at(-1);
+  if (!last || last.setAside === 0) return null;
+  const { setAside: n } = last;
   return caution(
-    'driveup.rows',
-    `The rows differ by ${len(last.rowDifferenceMm)}, more than one blade: the outer ring is tilted.`,
-    'Square the outer ring and feel both rows again before the next turn.',
-    `${len(bladeStepMm)} (one blade)`,
+    'driveup.rows-again',
+    `At ${sayNutAngle(last.angleDeg)} ${n === 1 ? 'one pair was' : `${n} pairs were`} felt with the ring tilted: ${n === 1 ? 'it counts' : 'they count'} no more.`,
+    'Look that the ring stays square while the next rows are felt.',
   );
 }
 

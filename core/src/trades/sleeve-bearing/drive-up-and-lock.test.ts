@@ -70,6 +70,65 @@ describe('drive-up and lock', () => {
     refuses(() => h.read('driveup', 'lock/deg45', 4, 'protractor'), /stands now/);
   });
 
+  const told = (h: ReturnType<typeof toDriveUp>) => {
+    const { report, blocking } = step(h, 'driveup');
+    const values = report?.values as DriveUpStepValues | undefined;
+    return { act: report?.act, next: report?.next?.key, codes: blocking.map((f) => f.code), report, values };
+  };
+
+  it('0.037 taken out of a band from 0.045 on is not in band: heading, next act and pass agree', () => {
+    const h = toDriveUp().drive(0, 0.1, 0.1).drive(45, 0.085, 0.085).drive(112.5, 0.0645, 0.0635);
+    const v = step(h, 'driveup').report?.values as DriveUpStepValues;
+    expect(v.reductionMm).toBeCloseTo(0.037, 2);
+    expect(v.place).toBe('short');
+    expect(told(h).act).toMatch(/^Turn the nut/);
+    refuses(() => h.pass('driveup'), /taken out of/);
+  });
+
+  it('once in band nothing that goes on is offered first', () => {
+    const h = toDriveUp()
+      .drive(0, 0.1, 0.1)
+      .drive(45, 0.085, 0.085)
+      .drive(90, 0.07, 0.07)
+      .drive(135, 0.05, 0.05);
+    expect(told(h).act).toMatch(/^In band/);
+    expect(told(h).next).toBe('deg135/A/2');
+  });
+
+  it('rows further apart than on the bench and one blade stop the drive-up until both are felt again', () => {
+    // A trial drive-up: 0.104 and 0.053 were felt where the band was all but reached.
+    const h = toDriveUp()
+      .drive(0, 0.1, 0.1)
+      .drive(45, 0.085, 0.085)
+      .drive(90, 0.07, 0.07)
+      .drive(135, 0.075, 0.025);
+    expect(told(h)).toMatchObject({
+      act: 'Square the outer ring, feel both rows again',
+      next: 'deg135/A/2',
+    });
+    expect(told(h).codes).toContain('driveup.rows');
+    expect(told(h).values?.advice).toBeNull();
+    expect(told(h).report?.beams[0]?.verdict).toBe('reject');
+    refuses(() => h.pass('driveup'), /rows differ/);
+    refuses(() => h.drive(180, 0.04, 0.04), /Square it and feel both rows again/);
+    // Felt again square: the tilted pair counts no more, stays on the record, and is said.
+    h.read('driveup', 'deg135/A/2', 0.05, 'feeler').read('driveup', 'deg135/B/2', 0.05, 'feeler');
+    expect(told(h).act).toMatch(/^In band/);
+    expect(told(h).values?.clearanceMm).toBe(0.05);
+    expect(told(h).report?.findings.map((f) => f.code)).toContain('driveup.rows-again');
+    expect(h.state.readings.filter((r) => r.place.startsWith('deg135'))).toHaveLength(4);
+    h.pass('driveup');
+  });
+
+  it('read past the band by less than the feelers can tell is a stop, and the nut goes no further', () => {
+    const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(180, 0.04, 0.04);
+    const v = step(h, 'driveup').report?.values as DriveUpStepValues;
+    expect(v.place).toBe('past');
+    expect(told(h)).toMatchObject({ act: 'Stop turning: feel both rows again', next: 'deg180/A/2' });
+    refuses(() => h.pass('driveup'), /past the end of the band/);
+    refuses(() => h.drive(202.5, 0.035, 0.035), /turn no further/);
+  });
+
   it('the gap to the next tab along the rim of the nut is the same angle', () => {
     const rimMm = 130;
     const h = toDriveUp(hand({ nutRimMm: rimMm }));

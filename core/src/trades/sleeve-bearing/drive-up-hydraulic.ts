@@ -146,9 +146,11 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
               ? 'short'
               : 'in-band';
     const key = nextKey(facts, points, place);
+    const start = startFindings(facts, result.values.startPressureMpa);
+    const wrong = start.find((f) => f.verdict === 'reject');
     return {
       findings: [
-        ...startFindings(facts, result.values.startPressureMpa),
+        ...start,
         ...settled(result.findings, freed === true, points.length > 0),
         ...abortsFreed(facts, points),
         ...held(facts, points),
@@ -170,7 +172,9 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
         place,
       } satisfies DriveUpHydraulicValues,
       next: key ? placeOf(facts.setup, key) : null,
-      act: sayAct(key, place, result.values.startPressureMpa, last, nutOf(facts.setup)),
+      act: wrong
+        ? 'Withdraw the start pressure: it is not this nut’s'
+        : sayAct(key, place, result.values.startPressureMpa, last, nutOf(facts.setup)),
     };
   },
   place(facts, _step, key) {

@@ -10,11 +10,12 @@ import {
   lockPatterns,
   rimDegrees,
 } from '../../arithmetic/bearings/lock-stops.ts';
-import { readingAt, standing } from '../../engine/facts.ts';
+import { acceptanceOf, readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { mean } from '../../metrology/uncertainty.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -96,6 +97,7 @@ export function forecastOf(
     serviceLostMm,
     bladeStepMm: Math.max(bench.bladeStepMm, ...used.map((r) => r.instrument.step)),
     feel: setup.feel,
+    benchRowDifferenceMm: mean(bench.rowDifferencesMm),
     readings: [...pairsOf(facts, 'driveup', feltKey.read), ...extra].map(evened),
   });
 }
@@ -117,13 +119,14 @@ export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up
             .filter((f) => f.verdict !== 'accept')
             .map((f) => ({ ...f, verdict: 'caution' as const }))
         : [];
-    const next = nextPlace(facts, forecast.values, angleDeg);
     const over = forecast.values.place === 'over-driven';
+    const stays = isTilted(facts, forecast) || forecast.values.place === 'past';
+    const next = nextPlace(facts, forecast.values, angleDeg, stays);
     return {
       findings: [
-        ...softened(forecast.findings, lock.values),
-        ...lockFindings,
+        ...softened(forecast, lock.values),
         ...halfRead(facts, angleDeg),
+        ...lockFindings,
         ...heatFinding(facts),
         ...gaugeFindings(read),
       ],
@@ -131,20 +134,33 @@ export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up
       beams: forecast.beams,
       values: { ...forecast.values, lock: lock.values, angleDeg, phase } satisfies DriveUpStepValues,
       next: over ? null : next,
-      choices: over ? [] : furtherOn(facts, angleDeg),
-      act: over ? 'Over-driven: dismount, inspect, new zero.' : sayAct(forecast.values, next, angleDeg),
+      choices: over ? [] : furtherOn(facts, angleDeg, stays),
+      act: over ? 'Over-driven: dismount, inspect, new zero.' : sayAct(forecast, next, angleDeg),
     };
   },
   place(facts, _step, key, carried) {
     const forecast = forecastOf(facts, carried);
     if (forecast?.values.place === 'over-driven')
       return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
-    return readable(facts, key);
+    const stays =
+      forecast && isTilted(facts, forecast)
+        ? 'The rows differ: the outer ring is tilted. Square it and feel both rows again here first.'
+        : forecast?.values.place === 'past'
+          ? 'What was read here is past the band: turn no further. Feel both rows again here.'
+          : null;
+    return readable(facts, key, stays);
   },
 });
 
-/** May this place be read as the nut stands? */
-function readable(facts: Facts<SleeveSetup>, key: string): Place | string {
+/** Are the rows too far apart to tell anything from, and has no lead hand accepted that? */
+const isTilted = (facts: Facts<SleeveSetup>, forecast: { findings: Finding[] }): boolean =>
+  forecast.findings.some((f) => f.code === 'driveup.rows' && !acceptanceOf(facts, 'driveup', f));
+
+/**
+ * May this place be read as the nut stands?
+ * @param stays why the nut is turned no further, where it is not
+ */
+function readable(facts: Facts<SleeveSetup>, key: string, stays: string | null): Place | string {
   const last = lastDeg(facts);
   const gap = tabKey.read(key) ?? rimKey.read(key);
   if (gap) {
@@ -162,25 +178,30 @@ function readable(facts: Facts<SleeveSetup>, key: string): Place | string {
     return 'First feel both rows with the nut snug, not yet turned: that is the zero of the angle.';
   if (last !== null && deg < last - 1e-6)
     return `The nut stands at ${sayNutAngle(last)}: it goes on, never back.`;
+  if (stays !== null && last !== null && deg > last) return stays;
   if (last !== null && deg > last && halfRead(facts, last).length > 0)
     return `Only one row is felt at ${sayNutAngle(last)}. Feel the other before the nut turns on.`;
   return place;
 }
 
 /** Where the nut may be turned to for the next feeling, beside feeling here again and measuring the gap to the tab. */
-function furtherOn(facts: Facts<SleeveSetup>, angleDeg: number): PlaceChoice[] {
+function furtherOn(facts: Facts<SleeveSetup>, angleDeg: number, stays: boolean): PlaceChoice[] {
   const row = 'A' as const;
   const again = 1 + countAt(facts, angleDeg, row);
   const felt = again > 1;
   return [
-    { key: feltKey.write({ deg: angleDeg + 45, row, n: 1 }), label: '⅛ on' },
-    { key: feltKey.write({ deg: angleDeg + 22.5, row, n: 1 }), label: '1/16 on' },
+    ...(stays
+      ? []
+      : [
+          { key: feltKey.write({ deg: angleDeg + 45, row, n: 1 }), label: '⅛ on' },
+          { key: feltKey.write({ deg: angleDeg + 22.5, row, n: 1 }), label: '1/16 on' },
+        ]),
     ...(felt ? [{ key: feltKey.write({ deg: angleDeg, row, n: again }), label: 'Again here' }] : []),
     { key: tabKey.write({ deg: angleDeg }), label: 'Gap to tab' },
     ...(facts.setup.nutRimMm === undefined
       ? []
       : [{ key: rimKey.write({ deg: angleDeg }), label: 'Gap along the rim' }]),
-  ].filter((c) => typeof readable(facts, c.key) !== 'string');
+  ].filter((c) => typeof readable(facts, c.key, null) !== 'string');
 }
 
 /** Said aloud where what is felt is not what counts. */
@@ -204,10 +225,13 @@ function heatFinding(facts: Facts<SleeveSetup>): Finding[] {
  * Drive-up ends at the lock, where the residual is judged for good. So here "too close" only warns, and a reduction
  * still short may go on when the next tab brings it into the band.
  */
-function softened(findings: Finding[], lock: LockAlignmentValues): Finding[] {
+function softened(
+  { findings, values }: ReturnType<typeof driveUpForecast>,
+  lock: LockAlignmentValues,
+): Finding[] {
   return findings.map((f) => {
-    if (f.code !== 'driveup.place') return f;
-    if (f.verdict === 'too-close') {
+    if (f.code !== 'driveup.place' || values.tilted) return f;
+    if (f.verdict === 'too-close' && values.place === 'in-band') {
       return {
         ...f,
         verdict: 'caution',
@@ -303,13 +327,19 @@ function halfRead(facts: Facts<SleeveSetup>, deg: number): Finding[] {
       ];
 }
 
-function nextPlace(facts: Facts<SleeveSetup>, v: DriveUpForecastValues, angleDeg: number): Place | null {
+/** What is read next. Nothing that turns the nut on is offered first once it should stop. */
+function nextPlace(
+  facts: Facts<SleeveSetup>,
+  v: DriveUpForecastValues,
+  angleDeg: number,
+  stays: boolean,
+): Place | null {
   const at = (deg: number, row: 'A' | 'B', n: number) => placeOf(facts, feltKey.write({ deg, row, n }));
   if (lastDeg(facts) === null) return at(0, 'A', 1);
   const [a, b] = [countAt(facts, angleDeg, 'A'), countAt(facts, angleDeg, 'B')];
   if (a > b) return at(angleDeg, 'B', a);
   if (b > a) return at(angleDeg, 'A', b);
-  if (v.suggestedStepDeg === 0) return at(angleDeg, 'A', a + 1);
+  if (stays || v.place === 'in-band' || v.suggestedStepDeg === 0) return at(angleDeg, 'A', a + 1);
   return at(angleDeg + v.suggestedStepDeg, 'A', 1);
 }
 
@@ -352,9 +382,18 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   };
 }
 
-function sayAct(v: DriveUpForecastValues, next: Place | null, angleDeg: number): string {
+/** The next act: what stands in the way first, then the band. */
+function sayAct(
+  { values: v, findings }: ReturnType<typeof driveUpForecast>,
+  next: Place | null,
+  angleDeg: number,
+): string {
   if (v.place === 'not-begun') return 'Nut snug by hand: feel row A.';
-  if (next?.key.endsWith('/B/1')) return `Nut at ${sayNutAngle(angleDeg)}: feel row B.`;
+  if (next?.key.includes('/B/')) return `Nut at ${sayNutAngle(angleDeg)}: feel row B.`;
+  if (v.tilted) return 'Square the outer ring, feel both rows again';
+  if (v.place === 'past') return 'Stop turning: feel both rows again';
+  const grave = findings.find((f) => f.code !== 'driveup.place' && f.verdict === 'reject');
+  if (grave) return grave.reason;
   if (v.place === 'in-band') return 'In band: go on to the lock.';
   const turn = v.suggestedStepDeg === 22.5 ? 'one sixteenth' : 'one eighth';
   return `Turn the nut ${turn}, then feel both rows`;

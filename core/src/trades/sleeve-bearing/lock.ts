@@ -85,11 +85,13 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
         ? 'Turn the nut forward to the next tab and enter the angle.'
         : !forecast
           ? 'Feel both rows with the nut locked.'
-          : findings.some((f) => f.code === 'driveup.place' && f.verdict === 'too-close') && !bent
-            ? 'Too close to call: feel both rows three times more, then bend the tab.'
-            : bent
-              ? `Locked at ${sayNutAngle(finalDeg)}.`
-              : 'Bend the tab into its slot.',
+          : forecast.values.tilted
+            ? 'Square the outer ring, feel both rows again'
+            : findings.some((f) => f.code === 'driveup.place' && f.verdict === 'too-close') && !bent
+              ? 'Too close to call: feel both rows three times more, then bend the tab.'
+              : bent
+                ? `Locked at ${sayNutAngle(finalDeg)}.`
+                : 'Bend the tab into its slot.',
     };
   },
   place(facts, step, key, carried) {
