@@ -1,6 +1,5 @@
 import type { JobState } from '@fulcrant/core/engine/state';
 import { format } from 'date-fns';
-import { useSession } from '../data/session.tsx';
 
 /** Lower right, as on any print: machine, position, job, fitter, date, state of the sheet. */
 export function TitleBlock({
@@ -12,7 +11,6 @@ export function TitleBlock({
   number: string | null;
   practice: boolean;
 }) {
-  const { person } = useSession();
   return (
     <section aria-label="Title block" className="border-t border-rule lg:border-l">
       <dl className="m-0 grid grid-cols-2">
@@ -37,7 +35,7 @@ export function TitleBlock({
         </div>
         <div className="px-3 py-1">
           <dt className="kicker">Fitter</dt>
-          <dd className="m-0 text-lg leading-tight">{person?.name ?? 'nobody'}</dd>
+          <dd className="m-0 text-lg leading-tight">{state.opened.author.name}</dd>
           <dd className="m-0 text-sm">opened {format(new Date(state.opened.at), 'd MMM yyyy')}</dd>
         </div>
       </dl>
