@@ -9,7 +9,7 @@ import './index.css';
 import { QueryClient, QueryClientProvider, useQueryClient } from '@tanstack/react-query';
 import { type ComponentType, lazy, StrictMode, Suspense, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
 import { ApiFault } from './data/api.ts';
 import { useGreeting } from './data/plant.ts';
 import { startQueue } from './data/queue.ts';
@@ -19,6 +19,7 @@ import { CodePage } from './session/CodePage.tsx';
 import { FirstVisitPage } from './session/FirstVisitPage.tsx';
 import { SignInPage } from './session/SignInPage.tsx';
 import { Button } from './ui/controls.tsx';
+import { Loading } from './ui/Loading.tsx';
 import { SettingsProvider } from './ui/settings.tsx';
 
 /** A page, and the trades it may meet: neither is fetched before somebody is signed in. */
@@ -95,9 +96,10 @@ function Shell() {
   const queryClient = useQueryClient();
   useEffect(() => keepSentEvents(queryClient), [queryClient]);
   return (
-    <Suspense fallback={<p className="p-8 text-lg text-muted">Unfolding the sheet …</p>}>
+    <Suspense fallback={<Loading what="Fulcrant" />}>
       <DemoPlate />
       <Outlet />
+      <ScrollRestoration />
     </Suspense>
   );
 }
@@ -107,13 +109,13 @@ function Torn() {
   return (
     <main className="grid min-h-dvh place-items-center p-8">
       <div className="max-w-lg border border-rule p-6">
-        <h1 className="m-0 text-3xl">The sheet tore</h1>
+        <h1 className="m-0 text-3xl">Something went wrong on this page</h1>
         <p>
           The application was renewed on the server, or something in it failed. Everything entered is kept on
           this device.
         </p>
         <Button weight="solid" onClick={() => location.reload()}>
-          Unfold it again
+          Reload
         </Button>
       </div>
     </main>

@@ -15,6 +15,7 @@ import { type Entry, useEntry } from '../entry/use-entry.ts';
 import { viewOf } from '../trades/registry.ts';
 import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
+import { Loading } from '../ui/Loading.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { FlatRail, StandingRail } from '../ui/Rail.tsx';
 import { useSay } from '../ui/settings.tsx';
@@ -34,18 +35,10 @@ export function JobPage() {
   const job = useJob(id);
   if (job.state) return <JobSheet key={id} job={job} state={job.state} />;
   return (
-    <main className="grid min-h-dvh place-items-center p-8">
-      <div className="text-center text-lg">
-        <p>
-          {job.loading
-            ? 'Fetching the sheet …'
-            : (job.fault ?? 'There is no such job on this device or the server.')}
-        </p>
-        <Link className="text-steel underline" to="/">
-          Shift board
-        </Link>
-      </div>
-    </main>
+    <Loading
+      what="Job"
+      fault={job.loading ? null : (job.fault ?? 'There is no such job on this device or the server.')}
+    />
   );
 }
 

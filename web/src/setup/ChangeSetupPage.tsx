@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useJob } from '../data/job.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
+import { Loading } from '../ui/Loading.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { SetupForm } from './SetupForm.tsx';
 
@@ -25,8 +26,7 @@ export function ChangeSetupPage() {
     if (refused) return setFault(say(refused));
     await go(`/jobs/${id}`);
   };
-  if (!job.state)
-    return <main className="p-8">{job.loading ? 'Fetching the sheet …' : 'There is no such job.'}</main>;
+  if (!job.state) return <Loading what="Setup" fault={job.loading ? null : 'There is no such job.'} />;
   const trade = tradeOf(job.state.setup);
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">

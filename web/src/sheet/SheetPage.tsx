@@ -12,6 +12,7 @@ import { useWaiting } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
+import { Loading } from '../ui/Loading.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
 import { useSettings } from '../ui/settings.tsx';
 import { Blocks } from './Blocks.tsx';
@@ -39,12 +40,8 @@ export function SheetPage() {
     queryFn: () => readThrough<Kept>(`/api/jobs/${id}/sheet.json${asked ? `?revision=${asked}` : ''}`),
   });
   if (!job.state)
-    return (
-      <main className="p-8 text-lg">
-        {job.loading ? 'Fetching the sheet …' : (job.fault ?? 'There is no such job.')}
-      </main>
-    );
-  if (kept.isLoading) return <main className="p-8 text-lg">Fetching the signed sheet …</main>;
+    return <Loading what="Job sheet" fault={job.loading ? null : (job.fault ?? 'There is no such job.')} />;
+  if (kept.isLoading) return <Loading what="Job sheet" />;
   const sheet: FitUpSheet & Partial<Kept> = kept.data ?? fitUpSheet(job.state, job.number, HERE);
   return (
     <div className="mx-auto max-w-5xl p-2 md:p-3.5">

@@ -1,0 +1,20 @@
+import { useEffect } from 'react';
+import { Link } from 'react-router';
+
+/** A page that is still coming, or is not there: it has its heading, and a way back, from the first moment. */
+export function Loading({ what, fault }: { what: string; fault?: string | null | undefined }) {
+  useEffect(() => {
+    document.title = `${what} · Fulcrant`;
+  }, [what]);
+  return (
+    <main className="grid min-h-dvh place-items-center p-8" data-loading={fault ? undefined : ''}>
+      <div className="text-center text-lg">
+        <h1 className="m-0 text-3xl">{what}</h1>
+        <p role="status">{fault ?? 'Loading …'}</p>
+        <Link className="inline-flex min-h-12 items-center text-steel underline underline-offset-4" to="/">
+          Shift board
+        </Link>
+      </div>
+    </main>
+  );
+}
