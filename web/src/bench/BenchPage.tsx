@@ -2,7 +2,7 @@ import type { LockAlignmentValues, Pattern } from '@fulcrant/core/arithmetic/bea
 import { CALCULATORS, listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
 import type { FaceLoadValues } from '@fulcrant/core/arithmetic/seals/face-load';
 import type { CalculatorResult } from '@fulcrant/core/judgement/result';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
 import { LockFigure } from '../figures/LockFigure.tsx';
@@ -23,6 +23,15 @@ export function BenchPage() {
   const listing = useMemo(listCalculators, []);
   const [id, setId] = useState('bearing.drive-up-target');
   const [typed, setTyped] = useState(START);
+  const first = useRef<HTMLHeadingElement>(null);
+  const chosen = useRef(id);
+  // Choosing one brings its fields into view, wherever in the list it stood.
+  useEffect(() => {
+    if (chosen.current === id) return;
+    chosen.current = id;
+    first.current?.focus({ preventScroll: true });
+    first.current?.scrollIntoView({ block: 'start' });
+  }, [id]);
   const schema = listing.find((l) => l.id === id)?.input as FlatSchema;
   const values = typed[id] ?? {};
   const fields = Object.entries(schema.properties ?? {});
@@ -43,12 +52,15 @@ export function BenchPage() {
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="grid border border-rule lg:grid-cols-[300px_1fr]">
-        <nav className="border-b border-rule px-4 py-4 lg:border-b-0 lg:border-r" aria-label="Sums">
-          <h1 className="m-0 mb-2 text-3xl">The bench</h1>
+        <nav
+          className="border-b border-rule px-4 py-4 lg:sticky lg:top-0 lg:self-start lg:border-b-0"
+          aria-label="Calculators"
+        >
+          <h1 className="m-0 mb-2 text-3xl">Calculators</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
             Shift board
           </Link>
-          <ul className="m-0 mt-3 list-none p-0">
+          <ul className="m-0 mt-3 list-none overflow-y-auto p-0 max-lg:max-h-72 lg:max-h-[calc(100dvh-11rem)]">
             {CALCULATORS.map((c) => (
               <li key={c.id} className="border-t border-faint">
                 <button
@@ -63,9 +75,14 @@ export function BenchPage() {
             ))}
           </ul>
         </nav>
-        <div className="grid gap-6 px-6 py-4 md:grid-cols-2">
+        <div className="grid gap-6 border-rule px-6 py-4 md:grid-cols-2 lg:border-l">
           <div className="flex flex-col gap-3">
-            <h2 className="m-0 text-2xl leading-tight" data-sum>
+            <h2
+              ref={first}
+              tabIndex={-1}
+              className="m-0 scroll-mt-2 text-2xl leading-tight outline-none"
+              data-sum
+            >
               {CALCULATORS.find((c) => c.id === id)?.title}
             </h2>
             {fields.map(([key, p]) => (

@@ -122,7 +122,7 @@ export function BoardPage() {
         </main>
         <footer className="flex flex-wrap items-center gap-4 border-t border-rule px-4 py-2 max-lg:order-2 md:px-6 lg:border-r">
           <Link to="/bench" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            A sum without a job: the bench
+            Calculators
           </Link>
           <div className="min-w-64 flex-1">
             <Corner />

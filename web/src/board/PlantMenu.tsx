@@ -5,8 +5,9 @@ import { Link } from 'react-router';
 const PLACES = [
   ['/register', 'Register', 'machines, positions, their years'],
   ['/due', 'Due', 'what falls due, week by week'],
-  ['/outages', 'Outages', 'who does what when, done by the wall?'],
-  ['/practice', 'Practice', 'benches over a hidden truth, drills, the class'],
+  ['/bench', 'Calculators', 'clearances, fits, torques, gaps: without a job'],
+  ['/outages', 'Outages', 'who does what when, done by the deadline?'],
+  ['/practice', 'Practice', 'practice jobs, drills, the class'],
   ['/gauges', 'Gauges', 'calibration, doubt of a reading'],
   ['/house-rules', 'House rules', 'which school the plant follows'],
   ['/people', 'People', 'who works here, in what role'],
