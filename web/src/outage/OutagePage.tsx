@@ -1,9 +1,7 @@
 import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import { carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { momentAt } from '@fulcrant/core/planning/shifts';
 import { type Known, networkOf } from '@fulcrant/core/planning/tasks';
-import { saidMinutes } from '@fulcrant/core/planning/what-if';
 import { shiftTimeIn } from '@fulcrant/core/sheet/when';
 import { Tabs, ToggleGroup } from 'radix-ui';
 import { startTransition, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
@@ -17,14 +15,15 @@ import { Whole } from '../ui/Whole.tsx';
 import { Beside, type Proposal } from './Beside.tsx';
 import { Board } from './Board.tsx';
 import { ChosenPiece } from './ChosenPiece.tsx';
-import { adopted, boundOf, moved, saidBroken, unpinned, withPlan } from './change.ts';
+import { adopted, boundOf, moved, movedOn, saidBroken, unpinned, withPlan } from './change.ts';
+import { Headline } from './Headline.tsx';
 import { KitPanel } from './KitPanel.tsx';
 import { ListsPanel } from './ListsPanel.tsx';
 import { OutageSetup } from './OutageSetup.tsx';
 import { RiskPanel } from './RiskPanel.tsx';
 import { onQuarter, ZOOMS, type Zoom } from './scale.ts';
 import { useKeep } from './use-keep.ts';
-import { usePlanner } from './use-planner.ts';
+import { usePlanner, useRisk } from './use-planner.ts';
 import { WhatIfPanel } from './WhatIfPanel.tsx';
 
 /** An outage: its board, and beside it how sure it is, what if, who does what, what is laid out. */
@@ -41,8 +40,8 @@ export function OutagePage() {
 }
 
 function OutageSheet({ known }: { known: OutageKnown }) {
-  const { told, zone } = known;
-  const { outage } = told;
+  const { told: kept, zone } = known;
+  const { outage } = kept;
   const { person } = useSession();
   const leads = person?.role === 'lead';
   const [zoom, setZoom] = useState<Zoom>(
@@ -65,7 +64,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   );
   const net = useMemo(() => networkOf(outage, facts), [outage, facts]);
   // As planned, and moved on by what has happened since.
-  const going = useMemo(() => (outage.plan ? carriedOn(net.network, adopted(outage)) : null), [net, outage]);
+  const going = useMemo(() => (outage.plan ? movedOn(net, adopted(outage)) : null), [net, outage]);
   const seen = useMemo(
     () => (proposal && proposal.outage !== outage ? networkOf(proposal.outage, facts) : net),
     [proposal, outage, facts, net],
@@ -85,7 +84,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   };
   const plan = async (title: string, next: Outage) => {
     setFault(null);
-    const base = told.version;
+    const base = kept.version;
     const found = await planner.plan((next === outage ? net : networkOf(next, facts)).network);
     if (found) startTransition(() => setProposal({ title, outage: next, planned: found, base }));
   };
@@ -109,28 +108,25 @@ function OutageSheet({ known }: { known: OutageKnown }) {
     const to = outage.crew[Math.min(outage.crew.length - 1, Math.max(0, lane))];
     move(piece, onQuarter(here.start) + minutes, to?.id ?? null);
   };
-  const end = proposal?.planned.end ?? going?.end ?? null;
+  const circle = proposal ? null : (going?.fault ?? null);
+  const end = circle ? null : (proposal?.planned.end ?? going?.end ?? null);
   const broken = (proposal?.planned ?? going)?.broken ?? [];
+  const unplaced = broken.filter((b) => !placed.some((p) => p.id === b.task)).length;
+  const told = useRisk(seen.network, placed, seen.doubts, seen.wall);
   const mayMove = leads && !proposal && !planner.running;
-  const late = end !== null && end > net.wall + 1e-6;
+  const late = end !== null && end > seen.wall + 1e-6;
   return (
     <Page title={outage.name} ways={[['/outages', 'Outages']]} corner={<Corner />} wide>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3" data-head>
-        <p className="m-0 text-lg">
-          {end === null ? (
-            'Not planned yet.'
-          ) : (
-            <span data-end={Math.round(end)}>
-              {proposal ? 'Then done ' : 'Done '}
-              <strong className="figures">{say(end)}</strong>,{' '}
-              <span className={late ? 'font-semibold text-stop' : ''}>
-                {late
-                  ? `▲ ${saidMinutes(end - net.wall)} past the wall`
-                  : `${saidMinutes(net.wall - end)} before the wall`}
-              </span>
-            </span>
-          )}
-        </p>
+        <Headline
+          end={end}
+          wall={seen.wall}
+          unplaced={unplaced}
+          stuck={circle !== null}
+          risk={told?.risk ?? null}
+          proposed={proposal !== null}
+          say={say}
+        />
         <ToggleGroup.Root
           type="single"
           aria-label="How much of it is seen"
@@ -156,10 +152,10 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           <Button
             weight="solid"
             disabled={outage.jobs.length === 0 || outage.crew.length === 0}
-            onClick={() => void plan(outage.plan ? 'Planned anew' : 'A first plan', outage)}
+            onClick={() => void plan(outage.plan ? 'Replanned' : 'A first plan', outage)}
             data-plan
           >
-            {outage.plan ? 'Plan anew' : 'Plan it'}
+            {outage.plan ? 'Replan' : 'Plan it'}
           </Button>
         )}
         {planner.running && (
@@ -173,8 +169,8 @@ function OutageSheet({ known }: { known: OutageKnown }) {
       </div>
       {late && !proposal && !planner.running && leads && (
         <p className="m-0 mb-3 border-l-4 border-stop pl-3" data-threatened>
-          As it goes now it is not done by the wall. <strong>Plan anew</strong> looks for another way with
-          what is left; what is begun stays.
+          As planned now the work ends after the deadline. <strong>Replan</strong> looks for another way with
+          what is left; work that has begun stays.
         </p>
       )}
       {proposal && (
@@ -190,10 +186,11 @@ function OutageSheet({ known }: { known: OutageKnown }) {
       )}
       {planner.fault && <Fault>{planner.fault}</Fault>}
       {fault && <Fault>{fault}</Fault>}
-      {broken.slice(0, 4).map((b) => (
-        <Fault key={b.task}>{saidBroken(seen, b, say, placed)}</Fault>
+      {circle && <Fault>{circle}</Fault>}
+      {broken.map((b) => (
+        <Fault key={`${b.task} ${b.why}`}>{saidBroken(seen, b, say, placed)}</Fault>
       ))}
-      <Whole what="The board" again={told.version}>
+      <Whole what="The board" again={kept.version}>
         <Board
           outage={proposal?.outage ?? outage}
           net={seen}
@@ -240,6 +237,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
             outage={proposal?.outage ?? outage}
             net={seen}
             placed={placed}
+            told={told?.risk ?? null}
             bound={proposal?.planned.bound ?? boundOf(outage)}
             say={say}
             onTry={mayMove && outage.plan ? (title, next) => void plan(title, next) : null}
@@ -255,10 +253,10 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           />
         </Tabs.Content>
         <Tabs.Content value="lists" className="pt-3">
-          <ListsPanel id={told.id} outage={outage} net={seen} placed={placed} zone={zone} />
+          <ListsPanel id={kept.id} outage={outage} net={seen} placed={placed} zone={zone} />
         </Tabs.Content>
         <Tabs.Content value="kit" className="pt-3">
-          <KitPanel id={told.id} outage={outage} setups={known.setups} net={net} laid={known.laid} />
+          <KitPanel id={kept.id} outage={outage} setups={known.setups} net={net} laid={known.laid} />
         </Tabs.Content>
         <Tabs.Content value="setup" className="pt-3">
           <OutageSetup known={known} mayChange={leads} onKeep={keep} />

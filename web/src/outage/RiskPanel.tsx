@@ -1,17 +1,18 @@
 import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import type { Risk } from '@fulcrant/core/arithmetic/planning/risk';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
 import { toolKey } from '@fulcrant/core/planning/tools';
 import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
 import { Button } from '../ui/controls.tsx';
 import { boundSaid } from './change.ts';
-import { useRisk } from './use-planner.ts';
 
 /** How likely it is done by the wall, which jobs threaten that, and what would buy most. */
 export function RiskPanel({
   outage,
   net,
   placed,
+  told: risk,
   bound,
   say,
   onTry,
@@ -19,14 +20,14 @@ export function RiskPanel({
   outage: Outage;
   net: OutageNetwork;
   placed: readonly Placed[];
+  /** Null while it is being worked out. */
+  told: Risk | null;
   bound: { end: number; by: string };
   say: (m: number) => string;
   onTry: ((title: string, next: Outage) => void) | null;
 }) {
-  const told = useRisk(net.network, placed, net.doubts, net.wall);
   if (placed.length === 0) return <p className="text-muted">There is no plan yet to judge.</p>;
-  if (!told) return <p className="text-muted">Ten thousand outages are being tried …</p>;
-  const { risk } = told;
+  if (!risk) return <p className="text-muted">The chance is being worked out …</p>;
   const name = (key: string) => {
     const j = outage.jobs.find((x) => x.key === key);
     return j ? `${j.machine}, ${j.position}` : key;
@@ -42,7 +43,7 @@ export function RiskPanel({
     >
       <div>
         <p className="m-0 text-2xl">
-          <span className="figures font-semibold">{of100(risk.chance)}</span> in 100 are done by the wall
+          <span className="figures font-semibold">{of100(risk.chance)}</span> in 100 are done by the deadline
           <span className="text-base text-muted"> ± {(100 * doubt).toFixed(1)}</span>
         </p>
         <Scale ends={risk.ends} wall={net.wall} say={say} />

@@ -4,7 +4,7 @@ import { momentAt } from '@fulcrant/core/planning/shifts';
 import { networkOf } from '@fulcrant/core/planning/tasks';
 import { describe, expect, it } from 'vitest';
 import { KNOWN, OUTAGE } from '../../../core/src/testing/outage-stand.ts';
-import { adopted, boundOf, boundSaid, moved, saidBroken, unpinned, withPlan } from './change.ts';
+import { adopted, boundOf, boundSaid, moved, movedOn, saidBroken, unpinned, withPlan } from './change.ts';
 
 const net = networkOf(OUTAGE, KNOWN);
 const { placed, end } = firstCome(net.network);
@@ -35,11 +35,32 @@ describe('a plan adopted', () => {
   });
 
   it('what has no place is left out of it', () => {
-    const lost = {
-      ...carried,
-      placed: carried.placed.map((p, i) => (i === 0 ? { ...p, finish: Infinity } : p)),
+    const it = net.pieces.get(piece);
+    // Nobody is left who can do it: every moment that is told is still a real one, and the task is named.
+    const nobody = {
+      ...OUTAGE,
+      crew: OUTAGE.crew.map((c) => ({ ...c, skills: c.skills.filter((s) => s !== it?.skill) })),
     };
-    expect(adopted(withPlan(OUTAGE, lost, { end, by: '' }, OUTAGE.startsAt))).toHaveLength(placed.length - 1);
+    const without = networkOf(nobody, KNOWN);
+    const left = movedOn(without, placed);
+    expect(left.fault).toBeNull();
+    expect(left.placed.map((p) => p.id)).not.toContain(piece);
+    for (const p of left.placed) expect(momentAt(OUTAGE, p.finish)).toMatch(/Z$/);
+    const named = left.broken.map((b) => saidBroken(without, b, say, left.placed));
+    expect(named.some((n) => n.includes(it?.name ?? '-') && n.includes(it?.job.machine ?? '-'))).toBe(true);
+    expect(adopted(withPlan(nobody, left, { end, by: '' }, OUTAGE.startsAt))).toEqual(left.placed);
+  });
+
+  it('tasks that wait for each other are named, and nothing throws', () => {
+    const [a, b] = [OUTAGE.jobs[0]?.key ?? '', OUTAGE.jobs[1]?.key ?? ''];
+    const links = [
+      { before: a, after: b, why: 'one way' },
+      { before: b, after: a, why: 'and back' },
+    ];
+    const round = networkOf({ ...OUTAGE, bindings: [...OUTAGE.bindings, ...links] } as Outage, KNOWN);
+    const told = movedOn(round, placed);
+    expect(told.fault).toMatch(/wait for each other/);
+    for (const job of [OUTAGE.jobs[0], OUTAGE.jobs[1]]) expect(told.fault).toContain(job?.position);
   });
 
   it('what holds the end is said by the names people use', () => {

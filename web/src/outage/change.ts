@@ -1,4 +1,4 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
+import { circleOf, type Placed } from '@fulcrant/core/arithmetic/planning/network';
 import { type Carried, carriedOn } from '@fulcrant/core/arithmetic/planning/search';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { momentAt } from '@fulcrant/core/planning/shifts';
@@ -8,7 +8,7 @@ import { type Known, networkOf, type OutageNetwork } from '@fulcrant/core/planni
 export const adopted = (outage: Outage): Placed[] =>
   (outage.plan?.placed ?? []).map((p) => ({ id: p.task, start: p.start, finish: p.finish, units: p.units }));
 
-/** An outage with a plan adopted in it. What has no place is left out: it is said beside the board. */
+/** An outage with a plan adopted in it. */
 export const withPlan = (
   outage: Outage,
   planned: Carried,
@@ -21,9 +21,12 @@ export const withPlan = (
     end: planned.end,
     bound: bound.end,
     by: bound.by.slice(0, 400),
-    placed: planned.placed
-      .filter((p) => Number.isFinite(p.finish))
-      .map((p) => ({ task: p.id, start: p.start, finish: p.finish, units: [...p.units] })),
+    placed: planned.placed.map((p) => ({
+      task: p.id,
+      start: p.start,
+      finish: p.finish,
+      units: [...p.units],
+    })),
   },
 });
 
@@ -46,11 +49,31 @@ export function saidBroken(
   const waits = other ? net.pieces.get(other) : undefined;
   if (waits) {
     const done = placed.find((p) => p.id === other)?.finish;
-    return `${name} waits for ${waits.job.machine}, ${waits.job.position}: ${waits.name}${done !== undefined && Number.isFinite(done) ? `, done at ${say(done)}` : ''}.`;
+    return `${name} waits for ${waits.job.machine}, ${waits.job.position}: ${waits.name}${done !== undefined ? `, done at ${say(done)}` : ''}.`;
   }
   if (piece?.skill && !piece.waits && broken.why.startsWith('has no place'))
     return `${name} ${broken.why}; it takes ${piece.hands === 1 ? 'a hand' : `${piece.hands} hands`} for ${piece.skill}.`;
   return `${name} ${broken.why}.`;
+}
+
+/** A plan moved on by what has happened since; where it cannot be told at all, why, with the tasks named. */
+export function movedOn(net: OutageNetwork, placed: readonly Placed[]): Carried & { fault: string | null } {
+  const circle = circleOf(net.network.tasks);
+  if (circle.length > 0) {
+    const name = (id: string) => {
+      const piece = net.pieces.get(id);
+      return piece ? `${piece.job.machine}, ${piece.job.position}: ${piece.name}` : id;
+    };
+    const jobs = [...new Set(circle.map((id) => net.pieces.get(id)?.job.key ?? id))];
+    const firsts = jobs.map((key) => circle.find((id) => (net.pieces.get(id)?.job.key ?? id) === key) ?? key);
+    return {
+      placed: [],
+      end: 0,
+      broken: [],
+      fault: `These wait for each other, so none can begin: ${firsts.map(name).join('; ')}. Remove one of the links between them.`,
+    };
+  }
+  return { ...carriedOn(net.network, placed), fault: null };
 }
 
 export type Moved = { outage: Outage; planned: Carried } | { refused: string };

@@ -140,6 +140,20 @@ export function criticalPath(tasks: readonly Task[]): { finish: number; tasks: C
   };
 }
 
+/** Tasks that wait for each other, and so can never begin; none where there is no circle. */
+export function circleOf(tasks: readonly Task[]): string[] {
+  let left = [...tasks];
+  for (let fewer = true; fewer; ) {
+    const waiting = new Set(left.map((t) => t.id));
+    // Neither what waits for nothing left, nor what nothing left waits for, is part of a circle.
+    const waitedFor = new Set(left.flatMap((t) => t.after.map((a) => a.id)));
+    const still = left.filter((t) => t.after.some((a) => waiting.has(a.id)) && waitedFor.has(t.id));
+    fewer = still.length < left.length;
+    left = still;
+  }
+  return left.map((t) => t.id);
+}
+
 /** Tasks so that each comes after those it waits for. @throws RangeError where there is a circle */
 export function inOrder(tasks: readonly Task[]): Task[] {
   const byId = new Map(tasks.map((t) => [t.id, t]));

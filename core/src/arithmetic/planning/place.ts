@@ -369,7 +369,7 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
   return plan;
 }
 
-/** A plan by names, in the order of its starts. */
+/** A plan by names, in the order of its starts. A task without a place is left out: it is named among what is broken. */
 export const named = (c: Compiled, plan: Plan): Placed[] =>
   c.ids
     .map((id, i) => ({
@@ -378,4 +378,5 @@ export const named = (c: Compiled, plan: Plan): Placed[] =>
       finish: plan.finish[i] ?? 0,
       units: (plan.units[i] ?? []).map((u) => c.units[u]?.id ?? ''),
     }))
+    .filter((p) => Number.isFinite(p.start) && Number.isFinite(p.finish))
     .sort((a, b) => a.start - b.start || a.id.localeCompare(b.id));
