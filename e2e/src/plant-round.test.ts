@@ -88,7 +88,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.locator('[data-person="Tore"]').getByText('has not chosen a password').waitFor();
     const tore = await (await empty.device()).newPage();
     await tore.goto(`${empty.url}/sign-in`);
-    await tore.getByRole('link', { name: /^In by a code/ }).click();
+    await tore.getByRole('link', { name: /use a code$/ }).click();
     await tore.getByLabel('Name').fill('Tore');
     await tore.getByLabel('Code').fill(told);
     await tore.getByLabel(/^A password of your own/).fill('a wedge under a line');

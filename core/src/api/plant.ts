@@ -104,7 +104,13 @@ export const plantSchema = object({
 export type PlantSettings = InferType<typeof plantSchema>;
 
 /** What anybody may know of the plant before signing in. */
-export type PlantGreeting = { site: string; demo: boolean; state: 'first-visit' | 'ready' };
+export type PlantGreeting = {
+  site: string;
+  demo: boolean;
+  state: 'first-visit' | 'ready';
+  /** Who can sign in at a demo, and by what password: its people are invented and the password is public. */
+  offers?: { password: string; people: Array<{ name: string; role: Role }> };
+};
 export type Plant = PlantSettings & { demo: boolean };
 
 export type PersonLine = {

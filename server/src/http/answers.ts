@@ -157,7 +157,15 @@ const jobs = record({ jobs: list(ref('JobLine')), next: orNull(text) });
 export const ANSWERS: Readonly<Record<string, Answer>> = {
   'get /api/health': { schema: record({ status: text, database: text, version: text }) },
   'get /api/greeting': {
-    schema: record({ site: text, demo: flag, state: { enum: ['first-visit', 'ready'] } }),
+    schema: record(
+      {
+        site: text,
+        demo: flag,
+        state: { enum: ['first-visit', 'ready'] },
+        offers: record({ password: text, people: list(record({ name: text, role: text })) }),
+      },
+      ['offers'],
+    ),
   },
   'post /api/first-visit': { status: '201', schema: session },
   'post /api/session': { schema: session },

@@ -1,4 +1,5 @@
-import type { Plant, PlantGreeting, PlantSettings } from '@fulcrant/core/api/plant';
+import type { Plant, PlantGreeting, PlantSettings, Role } from '@fulcrant/core/api/plant';
+import { DEMO_PASSWORD, PEOPLE } from '../demo/people-and-gauges.ts';
 import type { Database } from './database.ts';
 import { rowsOf, run } from './database.ts';
 
@@ -45,11 +46,26 @@ export async function plantOf(db: Pick<Database, 'sequelize'>): Promise<Plant> {
 /** What anybody may know: its name, whether it is a demo, whether somebody leads it yet. */
 export async function greetingOf(db: Pick<Database, 'sequelize'>): Promise<PlantGreeting> {
   const row = await rowOf(db);
+  const ready = Boolean(row?.ready_at);
   return {
     site: row?.site ?? '',
     demo: Boolean(row?.demo),
-    state: row?.ready_at ? 'ready' : 'first-visit',
+    state: ready ? 'ready' : 'first-visit',
+    ...(ready && row?.demo ? { offers: { password: DEMO_PASSWORD, people: await demoPeople(db) } } : {}),
   };
+}
+
+/** The demo's own people, by the names and roles they have now; whoever was added later has a password of their own. */
+async function demoPeople(
+  db: Pick<Database, 'sequelize'>,
+): Promise<NonNullable<PlantGreeting['offers']>['people']> {
+  const ids = PEOPLE.map((p) => p.id);
+  const rows = await rowsOf<{ id: string; name: string; role: Role }>(
+    db,
+    `SELECT id, name, role FROM people WHERE retired_at IS NULL AND id IN (${ids.map(() => '?').join(', ')})`,
+    ids,
+  );
+  return ids.flatMap((id) => rows.filter((r) => r.id === id).map(({ name, role }) => ({ name, role })));
 }
 
 export async function tellPlant(db: Pick<Database, 'sequelize'>, told: PlantSettings): Promise<void> {

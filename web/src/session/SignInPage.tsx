@@ -1,3 +1,4 @@
+import { ROLE_SAID } from '@fulcrant/core/api/plant';
 import { type FormEvent, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { type Faults, faultsOf } from '../data/asked.ts';
@@ -21,12 +22,15 @@ export function SignInPage() {
   // Asked only of who has a second factor, and only once the password was right.
   const [code, setCode] = useState<string | null>(null);
   const [faults, setFaults] = useState<Faults>({});
-  const submit = async (e: FormEvent) => {
+  const submit = (e: FormEvent) => {
     e.preventDefault();
     if (name.trim() === '') return setFaults({ '': 'Type your sign-in name.' });
     if (password === '') return setFaults({ '': 'Type your password.' });
+    return enter(name.trim(), password);
+  };
+  const enter = async (who: string, secret: string) => {
     try {
-      await signIn(name.trim(), password, code?.trim() || undefined);
+      await signIn(who, secret, code?.trim() || undefined);
       await go('/');
     } catch (error) {
       const told = faultsOf(error, 'No connection to the server. Entries already made stay on this device.');
@@ -42,7 +46,10 @@ export function SignInPage() {
           <Mark size={58} />
           <div>
             <h1 className="m-0 text-3xl leading-none">Fulcrant</h1>
-            <p className="m-0 text-muted">A print that answers back</p>
+            <p className="m-0 text-muted">
+              Job sheets for fitting seals, packing and bearings: the order of work, the arithmetic and the
+              record.
+            </p>
           </div>
         </div>
         {person && (
@@ -50,7 +57,7 @@ export function SignInPage() {
             <p className="m-0">
               {stale
                 ? `${person.name}'s sign-in has run out. Sign in again to send what waits.`
-                : `${person.name} is signed in, ${person.role}.`}
+                : `${person.name} is signed in, ${ROLE_SAID[person.role][0]}.`}
             </p>
             {!stale && <Button onClick={() => void go('/')}>To the board</Button>}
             <Button onClick={() => void signOut()}>Sign out</Button>
@@ -60,6 +67,24 @@ export function SignInPage() {
           <p className="m-0 border-b border-faint px-6 py-3 font-medium text-brass">
             {waiting.length} entries wait on this device. Each person's are sent when they sign in.
           </p>
+        )}
+        {greeting.data?.offers && (
+          <fieldset className="m-0 border-0 border-b border-faint px-6 py-3" data-offers>
+            <legend className="sr-only">Demo: sign in as</legend>
+            <p aria-hidden="true" className="kicker m-0 mb-1">
+              Demo: sign in as
+            </p>
+            <div className="flex flex-wrap gap-2">
+              {greeting.data.offers.people.map((p) => (
+                <Button
+                  key={p.name}
+                  onClick={() => void enter(p.name, greeting.data?.offers?.password ?? '')}
+                >
+                  {p.name}, {ROLE_SAID[p.role][0]}
+                </Button>
+              ))}
+            </div>
+          </fieldset>
         )}
         <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-4 px-6 py-5">
           <label className="flex flex-col">
@@ -101,10 +126,10 @@ export function SignInPage() {
             Sign in
           </Button>
           <Link to="/code" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            In by a code: new here, or the password is forgotten
+            First time, or forgot password: use a code
           </Link>
           <Link to="/try" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            Sit down at a practice bench, without signing in
+            Try practice without signing in
           </Link>
         </form>
       </div>
