@@ -41,7 +41,7 @@ const FLOORS = {
     ['main.tsx'],
   ],
   server: [
-    ['config.ts'],
+    ['config.ts', 'demo-people.ts'],
     ['instruments'],
     ['export'],
     // What may take long is done in threads of its own; what is stored is told through them.

@@ -1,18 +1,10 @@
-import type { Person } from '@fulcrant/core/api/requests';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 
 /** Who works at Holmbeck, and with what. People and gauges are invented. */
 
 export const SITE = 'Holmbeck';
 
-export const DEMO_PASSWORD = 'beet-campaign';
-
-export const PEOPLE: Person[] = [
-  { id: 'asta', name: 'Asta', role: 'fitter' },
-  { id: 'bram', name: 'Bram', role: 'fitter' },
-  { id: 'imke', name: 'Imke', role: 'lead' },
-  { id: 'oskar', name: 'Oskar', role: 'viewer' },
-];
+export { DEMO_PASSWORD, PEOPLE } from '../demo-people.ts';
 
 /** A day so many from now. */
 export const day = (offset: number): string =>

@@ -1,5 +1,5 @@
 import type { Plant, PlantGreeting, PlantSettings, Role } from '@fulcrant/core/api/plant';
-import { DEMO_PASSWORD, PEOPLE } from '../demo/people-and-gauges.ts';
+import { DEMO_PASSWORD, PEOPLE } from '../demo-people.ts';
 import type { Database } from './database.ts';
 import { rowsOf, run } from './database.ts';
 
