@@ -7,7 +7,14 @@ export async function go(page: Page, path: string): Promise<void> {
     history.pushState(null, '', to);
     dispatchEvent(new PopStateEvent('popstate', { state: null }));
   }, path);
-  await page.locator('main:not([data-left])').waitFor();
+  await page.locator('main:not([data-left]):not([data-loading])').waitFor();
+  await page.locator('h1').first().waitFor();
+}
+
+/** The page that was loaded is there, with its heading: nothing of it is judged before. */
+export async function hasCome(page: Page): Promise<void> {
+  await page.locator('main:not([data-loading])').waitFor();
+  await page.locator('h1').first().waitFor();
 }
 
 /** The light the application begins in on this device, from its next loading on. */

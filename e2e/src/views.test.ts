@@ -2,7 +2,7 @@ import { gzipSync } from 'node:zlib';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
-import { beginsBy, go } from './go.ts';
+import { beginsBy, go, hasCome } from './go.ts';
 import { type Plant, signIn } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
