@@ -1,13 +1,14 @@
 import type { Instrument } from '../instruments/instrument.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { len } from '../quantities/say.ts';
-import { canLack, comesBefore } from './answers.ts';
+import { canLack, comesBefore, isSettled } from './answers.ts';
 import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
-import { standing } from './facts.ts';
+import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
 import { numbersOf, sameNumbers } from './numbers.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
+import type { GateItem, StepDefinition } from './step.ts';
 import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
 
 /** Why an event may not happen now, as a sentence; null where it may. */
@@ -137,12 +138,23 @@ function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal 
     return 'That is not asked now.';
   const first = e.data.answer === 'yes' ? comesBefore(find(state, step.id), item) : null;
   if (first) return `First what comes before it. ${first.reason} ${first.remedy ?? ''}`.trim();
+  const above = step.inOrder && e.data.answer !== 'no' ? firstOpenAbove(state, step, item.id) : null;
+  if (above) return `First: ${above.ask}`;
   if (item.note && !e.data.note?.trim()) return 'Write down what was seen; a word or two will do.';
   if (e.data.answer === 'none') {
-    if (!canLack(step, item)) return 'That holds for every machine: answer yes or no.';
+    if (!canLack(item)) return 'This question is never skipped: answer OK or not OK.';
     if (!e.data.note?.trim()) return 'Why is it not on this one? A word or two will do.';
   }
   return refuseStep(state, e.data.step);
+}
+
+/** The first question above one that is still to be answered, of a step whose questions keep their order. */
+function firstOpenAbove(state: JobState, step: StepDefinition, id: string): GateItem | null {
+  for (const { item, answer } of answered(state, step)) {
+    if (item.id === id) return null;
+    if (!isSettled(answer, item)) return item;
+  }
+  return null;
 }
 
 function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {

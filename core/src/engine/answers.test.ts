@@ -7,11 +7,11 @@ it('a question about what this machine has not is answered so, with a reason tha
   const setup = EVERY_KIND['cartridge seal'];
   if (!setup) throw new Error('There is no such kind.');
   const h = handAt(setup);
-  refuses(() => h.answer('safe', 'isolated', 'none', 'no energy here'), /every machine/);
-  refuses(() => h.answer('safe', 'parts', 'none'), /Why is it not on this one/);
-  h.answer('safe', 'parts', 'none', 'the seal came with the pump');
+  refuses(() => h.answer('safe', 'isolated', 'none', 'no energy here'), /never skipped/);
+  refuses(() => h.answer('safe', 'instructions', 'none'), /Why is it not on this one/);
+  h.answer('safe', 'instructions', 'none', 'the sheet came with the pump');
   expect(step(h, 'safe').report?.findings).toContainEqual(
-    expect.objectContaining({ code: 'safe.parts.none', verdict: 'caution' }),
+    expect.objectContaining({ code: 'safe.instructions.none', verdict: 'caution' }),
   );
   // Answered, it stands in nobody's way.
   h.answerAll('safe').pass('safe');

@@ -1,6 +1,6 @@
 import type { Finding } from '../judgement/result.ts';
 import { numbersOf, sameNumbers } from './numbers.ts';
-import type { Answer, Deviation, Facts } from './state.ts';
+import type { Answer, Deviation, Facts, Pass } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
 
 /** Each time all bolts of a step were loosened. */
@@ -76,6 +76,14 @@ export function acceptanceOf(
     (d) => d.step === step && d.finding === finding.code && sameNumbers(d.numbers, numbersOf(finding)),
   );
 }
+
+/** The setup as it stood after so many of its changes. */
+export const setupAfter = (facts: Pick<Facts, 'setup' | 'setupChanges'>, changes: number): Facts['setup'] =>
+  facts.setupChanges[changes]?.before ?? facts.setup;
+
+/** The pass of a step that stands; none where a dismounting has let it fall. */
+export const passOf = (facts: Pick<Facts, 'passes' | 'attempt'>, step: StepDefinition): Pass | undefined =>
+  facts.passes.find((p) => p.step === step.id && (!step.again || p.attempt === facts.attempt));
 
 /** A step's questions with the answers given to them in this attempt, or in any where a dismounting does not reopen it. */
 export function answered(

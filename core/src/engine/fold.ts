@@ -161,7 +161,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
         ...f,
         passes: [
           ...f.passes.filter((p) => p.step !== e.data.step),
-          { ...s, step: e.data.step, attempt: f.attempt },
+          { ...s, step: e.data.step, attempt: f.attempt, changes: f.setupChanges.length },
         ],
       };
     case 'step.held':

@@ -1,7 +1,7 @@
 import type { Finding } from '../judgement/result.ts';
 import { verdictOf } from '../judgement/result.ts';
 import type { JobEvent } from './events.ts';
-import { acceptanceOf, inRound } from './facts.ts';
+import { acceptanceOf, inRound, passOf } from './facts.ts';
 import { lay, opened } from './fold.ts';
 import { askedHere } from './here.ts';
 import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
@@ -23,10 +23,6 @@ const blocks = (step: StepDefinition) => (f: Finding) =>
 function holdOf(facts: Facts, step: string): Hold | undefined {
   const pins = facts.holds.filter((h) => h.step === step);
   return pins.find((h) => !h.released) ?? pins.at(-1);
-}
-
-function passOf(facts: Facts, step: StepDefinition): Facts['passes'][number] | undefined {
-  return facts.passes.find((p) => p.step === step.id && (!step.again || p.attempt === facts.attempt));
 }
 
 /** What is said of a step that could not be worked out; everything before it stands. */

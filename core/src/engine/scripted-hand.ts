@@ -105,7 +105,7 @@ export class ScriptedHand implements Hand {
   answerAll(step: string): this {
     const definition = stepOf(this.state, step);
     if (!definition) return this;
-    const open = () => answered(this.state, definition).find((a) => !isSettled(a.answer))?.item;
+    const open = () => answered(this.state, definition).find((a) => !isSettled(a.answer, a.item))?.item;
     for (let item = open(); item; item = open())
       this.answer(step, item.id, 'yes', item.note ? 'as it should be' : undefined);
     return this;

@@ -91,6 +91,9 @@ export type SetupChange = Stamp & {
   seen?: Stamp;
 };
 
+/** A step that was passed; `changes` counts the changes of the setup made before it: what was asked then is known by that. */
+export type Pass = Stamp & { step: string; attempt: number; changes: number };
+
 /** A round of a step that was opened again: what it held then stays on the sheet and counts no more. */
 export type Past = Stamp & {
   step: string;
@@ -99,7 +102,7 @@ export type Past = Stamp & {
   answers: Answer[];
   ticks: BoltTick[];
   deviations: Deviation[];
-  passes: Array<Stamp & { step: string; attempt: number }>;
+  passes: Pass[];
   findings: Finding[];
   values: unknown;
   before: NonNullable<StepReport['before']>;
@@ -126,7 +129,7 @@ export type Facts<S extends Setup = Setup> = {
   dismounted: Array<Stamp & { id: string; reason: string }>;
   deviations: Deviation[];
   holds: Hold[];
-  passes: Array<Stamp & { step: string; attempt: number }>;
+  passes: Pass[];
   /** Steps measured anew, and what was done in between. */
   repeats: Array<Stamp & { id: string; step: string; done: string }>;
   notes: Array<Stamp & { id: string; text: string }>;

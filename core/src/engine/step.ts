@@ -3,10 +3,17 @@ import type { SchoolLimit } from '../sources/schools.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, Place, StepReport } from './state.ts';
 
+/**
+ * What hangs on a question. `hazard`: it keeps somebody whole, or closes for good, and is never skipped; the default. `machine`: it
+ * asks of something this machine may be without, and is skipped with a reason. `choice`: what is seen is written down with it.
+ */
+export type QuestionKind = 'hazard' | 'machine' | 'choice';
+
 export type GateItem = {
   id: string;
   ask: string;
   group: string;
+  kind?: QuestionKind;
   /** What to do about a no, where it is not only to be put right. */
   remedy?: string;
   /** Something seen is written down with the answer. */
@@ -137,6 +144,8 @@ export type StepDefinition<S extends Setup = Setup> = {
   items?: GateItem[];
   /** Lip seals fitted at it, and the way each must face. */
   lips?: readonly Lip[];
+  /** Its questions are answered in the order they stand in: none before those above it. */
+  inOrder?: boolean;
   /** Its questions are answered before anything is read, not after. */
   itemsFirst?: boolean;
   /** Starts afresh after a dismounting. */

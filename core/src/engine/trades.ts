@@ -12,6 +12,8 @@ export function enrol(trades: readonly Trade[]): void {
   for (const trade of trades)
     for (const name of [trade.id, ...(trade.also ?? []), ...(trade.oldest ? [undefined] : [])])
       enrolled.set(name, trade);
+  // A doubled id is found when the program starts, not at the machine.
+  for (const trade of trades) for (const setup of Object.values(trade.example.setups)) procedureFor(setup);
 }
 
 /** Every trade, in the order they were enrolled. */
@@ -38,11 +40,24 @@ export const setupSchema: Schema<Setup> = lazy((value: { procedure?: string } | 
 /** Orders of work by the setup they were made for: a setup is never changed in place, only replaced. */
 const made = new WeakMap<Setup, Procedure>();
 
+/** @throws RangeError where two steps share an id, or two questions of a step: one answer would tick both */
+function uniquely(procedure: Procedure): Procedure {
+  const doubled = (ids: readonly string[]) => ids.find((id, i) => ids.indexOf(id) !== i);
+  const step = doubled(procedure.steps.map((s) => s.id));
+  if (step !== undefined) throw new RangeError(`${procedure.title} has two steps “${step}”.`);
+  for (const s of procedure.steps) {
+    const question = doubled((s.items ?? []).map((i) => i.id));
+    if (question !== undefined)
+      throw new RangeError(`${procedure.title} asks two questions “${question}” at “${s.title}”.`);
+  }
+  return procedure;
+}
+
 /** The order of work of a job: its trade's steps, with those variants and measures in it that its setup asks for. */
 export function procedureFor(setup: Setup): Procedure {
   const known = made.get(setup);
   if (known) return known;
-  const procedure = tradeOf(setup).procedure(setup);
+  const procedure = uniquely(tradeOf(setup).procedure(setup));
   made.set(setup, procedure);
   return procedure;
 }

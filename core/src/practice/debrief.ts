@@ -182,7 +182,7 @@ function judgementOf(
       (f) => laid.faults.has(f.id) && f.seen?.step === step.id && f.seen.item === item.id,
     );
     const look = laid.looks.find((l) => l.step === step.id && l.item === item.id);
-    const right = (fault !== undefined) !== isSettled(said);
+    const right = (fault !== undefined) !== isSettled(said, item);
     if (right) rightly++;
     if (right && !fault && !look) continue;
     const shown = bench.do({ do: 'look', step: step.id, item: item.id });

@@ -65,7 +65,7 @@ class AtBench {
     const { state, present } = this;
     const definition = state && present ? stepOf(state, present.id) : undefined;
     return state && definition
-      ? answered(state, definition).flatMap((a) => (isSettled(a.answer) || a.answer ? [] : [a.item]))
+      ? answered(state, definition).flatMap((a) => (isSettled(a.answer, a.item) || a.answer ? [] : [a.item]))
       : [];
   }
 

@@ -146,7 +146,8 @@ describe('feeling', () => {
     const h = toDriveUp().drive(0, 0.1, 0.1);
     expect(nextOf(h.state, 'driveup')?.key).toBe('deg45/A/1');
     h.drive(45, 0.085, 0.085).drive(90, 0.07, 0.07).drive(135, 0.055, 0.055);
-    expect(nextOf(h.state, 'driveup')?.key).toBe('deg157.5/A/1');
+    // In the band already: nothing that turns the nut on is offered first.
+    expect(nextOf(h.state, 'driveup')?.key).toBe('deg135/A/2');
     h.drive(157.5, 0.0465, 0.0465);
     expect(nextOf(h.state, 'driveup')?.key).toBe('deg157.5/A/2');
   });

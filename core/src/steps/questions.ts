@@ -1,13 +1,18 @@
 import type { GateItem, StepDefinition } from '../engine/step.ts';
 import { gate } from './gate.ts';
 
-/** A question of a list. */
+/** A question of a list: a hazard, unless it says otherwise; one that wants words is a choice. */
 export const item = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem => ({
   id,
   group,
   ask,
+  kind: more.note ? 'choice' : 'hazard',
   ...more,
 });
+
+/** A question of a part, or a paper, that this machine may be without: skipped with a reason. */
+export const ifFitted = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem =>
+  item(group, id, ask, { ...more, kind: 'machine' });
 
 /** A step of questions only. */
 export const asked = (

@@ -164,10 +164,10 @@ export class RandomHand {
   private answer(state: JobState, present: StepState): Act | null {
     const definition = stepOf(state, present.id);
     if (!definition) return null;
-    const open = answered(state, definition).filter((a) => !isSettled(a.answer));
+    const open = answered(state, definition).filter((a) => !isSettled(a.answer, a.item));
     const item = (this.chance() < 0.8 ? open[0] : this.pick(open))?.item;
     if (!item) return null;
-    if (canLack(definition, item) && this.chance() < 0.06)
+    if (canLack(item) && this.chance() < 0.06)
       return {
         type: 'gate.answered',
         data: { step: present.id, item: item.id, answer: 'none', note: 'this one has none' },

@@ -41,7 +41,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
   const kind = place?.instrumentKinds[0];
   const bolt = open ? step.kind.due?.(reportAt(state, step.id)) : null;
   const items = open
-    ? answered(state, step).filter((a) => !isSettled(a.answer) || looked[`${step.id}/${a.item.id}`])
+    ? answered(state, step).filter((a) => !isSettled(a.answer, a.item) || looked[`${step.id}/${a.item.id}`])
     : [];
   const moves = place && rig.moves?.step === step.id ? rig.moves.by : undefined;
   return (

@@ -102,7 +102,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
       </span>
       {open && (
         <span className="flex shrink-0 gap-1.5 self-start xl:flex-col 2xl:flex-row">
-          {canLack(step, item) && (
+          {canLack(item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
               aria-label={`${lacks ? 'So it is' : 'None'} on this one: ${ask}`}

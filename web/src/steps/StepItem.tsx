@@ -19,7 +19,7 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
   const choices = [
     'yes' as const,
     ...(item.note ? [] : ['no' as const]),
-    ...(canLack(step, item) ? ['none' as const] : []),
+    ...(canLack(item) ? ['none' as const] : []),
   ];
   return (
     <fieldset

@@ -4,7 +4,7 @@ import type { FillSchool } from '../../sources/schools.ts';
 import type { BoltSpec } from '../bolt-passes.ts';
 import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
-import { item } from '../questions.ts';
+import { ifFitted, item } from '../questions.ts';
 import type { BearingSetup } from './bearing-setup.ts';
 import { type BoltSet, boltNeeds, type Housing, layoutOf } from './fitting-parts.ts';
 import { fixedFirst } from './fixed-first.ts';
@@ -116,15 +116,15 @@ export const inboardStep = (setup: BearingSetup): StepDefinition<BearingSetup>[]
     closes: 'Once the bearing is on, the inboard side is out of reach: forgotten, all begins again.',
     again: true,
     items: [
-      item('Inboard', 'on', 'Inboard seal parts are on the shaft, before the bearing.'),
-      item(
+      ifFitted('Inboard', 'on', 'Inboard seal parts are on the shaft, before the bearing.'),
+      ifFitted(
         'Inboard',
         'facing',
         setup.closing?.seals === 'contact'
           ? 'They face right: lip towards the housing, the marked top up.'
           : 'They face right, the marked top is up.',
       ),
-      item('Inboard', 'oring', 'Their O-ring is in its groove, greased.'),
+      ifFitted('Inboard', 'oring', 'Their O-ring is in its groove, greased.'),
     ],
   },
 ];
@@ -159,7 +159,7 @@ function houseItems(setup: BearingSetup): GateItem[] {
     ...(housingOf(setup) === 'take-up'
       ? [item('Housing', 'slides', 'Slides in its frame from end to end; screw turned and greased.')]
       : []),
-    item('Seals', 'facing', 'Outer seal faces right, its marked top is up, O-ring in place.'),
+    ifFitted('Seals', 'facing', 'Outer seal faces right, its marked top is up, O-ring in place.'),
     ...(cap && c.order === 'in-place'
       ? [item('Seals', 'sealsin', 'Seals are on the shaft and in the base, before the cap.')]
       : []),
@@ -175,15 +175,19 @@ function houseItems(setup: BearingSetup): GateItem[] {
         ]),
     ...(cap
       ? [
-          item('Joint', 'strip', 'Joint seal strip at 12 o’clock.'),
-          item(
+          ifFitted('Joint', 'strip', 'Joint seal strip at 12 o’clock.'),
+          ifFitted(
             'Joint',
             'sealant',
             'Sealant: a thin continuous bead at the joint, none that would be squeezed into the seat.',
           ),
         ]
       : []),
-    item('Joint', 'nipples', 'Grease nipples and relief in the holes they belong to; the others plugged.'),
+    ifFitted(
+      'Joint',
+      'nipples',
+      'Grease nipples and relief in the holes they belong to; the others plugged.',
+    ),
     item('Joint', 'spare', 'Nothing left over, or what is left is a spare the kit holds.'),
   ];
 }
@@ -242,18 +246,20 @@ export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[
       guide: `Carrier bolts${after || ' first'}, whichever order the housing was closed in; then the labyrinth.`,
       again: true,
       items: [
-        item('Carriers', 'sealant', 'A thin bead of sealant on the carrier’s flange, or its gasket.'),
-        ...(setup.carrierBolts ? [] : [item('Carriers', 'bolts', `Carrier bolts to torque${after}.`)]),
+        ifFitted('Carriers', 'sealant', 'A thin bead of sealant on the carrier’s flange, or its gasket.'),
+        ...(setup.carrierBolts ? [] : [ifFitted('Carriers', 'bolts', `Carrier bolts to torque${after}.`)]),
         ...(seals === 'labyrinth'
           ? [
-              item(
+              ifFitted(
                 'Carriers',
                 'slid',
                 'Labyrinth slid in until its chamfer edge lines up with the carrier’s face.',
               ),
             ]
           : []),
-        ...(setup.ringScrews ? [] : [item('Carriers', 'grub', 'Grub screws of the seal rings to torque.')]),
+        ...(setup.ringScrews
+          ? []
+          : [ifFitted('Carriers', 'grub', 'Grub screws of the seal rings to torque.')]),
         item('Carriers', 'turns', 'Turned by hand, all closed: no seal ring binds.', {
           remedy: 'A seal that binds means the base stands wrong: move the base, then answer again.',
         }),
@@ -286,7 +292,7 @@ export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
               group: 'Load',
               ask: 'Housings in line by straightedge, wire or laser; base bolts still loose.',
             },
-            { id: 'washers', group: 'Load', ask: 'Heavy flat washers over slotted holes.' },
+            { id: 'washers', group: 'Load', ask: 'Heavy flat washers over slotted holes.', kind: 'machine' },
           ],
         },
       ]

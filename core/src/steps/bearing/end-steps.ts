@@ -1,6 +1,8 @@
 import type { StepDefinition } from '../../engine/step.ts';
 import { gate } from '../gate.ts';
+import { item } from '../questions.ts';
 import { signature } from '../signature.ts';
+import { startOrder } from '../start-order.ts';
 import type { BearingSetup } from './bearing-setup.ts';
 import { runInLog } from './run-in-log.ts';
 
@@ -16,9 +18,15 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
           caution: 'Guards on before power. Permits and the plant’s starting order outrank this list.',
           again: true,
           starts: true,
+          inOrder: true,
           items: [
-            { id: 'guards', group: 'Start', ask: 'Guards on, tools and people clear.' },
-            { id: 'permit', group: 'Start', ask: 'Isolation lifted by whoever set it; start agreed.' },
+            ...startOrder({
+              drive: setup.runIn.drive ?? 'untouched',
+              group: 'Start',
+              isolated: [],
+              guards: 'Guards on, tools and people clear.',
+              lifted: item('Start', 'permit', 'Isolation lifted by whoever set it; start agreed.'),
+            }),
             ...(setup.runIn.lightProduct
               ? [
                   {

@@ -7,6 +7,7 @@ import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.
 import { type Asked, ask, choice, chosen } from '../../engine/asked.ts';
 import { partNeeds } from '../../engine/here.ts';
 import type { FILL_SCHOOLS } from '../../sources/schools.ts';
+import { driveField } from '../start-order.ts';
 import '../../judgement/sentences.ts';
 
 /** What bolts are called by: sizes, grades, how their threads are. */
@@ -206,9 +207,10 @@ export const VIBRATION_CLASSES = {
 export const runInSchema = object({
   /** The sheet asks for another round of the bolts after the first warming. */
   retorque: boolean().meta(ask('First hours', 'Sheet asks for another round of the bolts')),
-  /** A pump for liquefied gas or a light end: brought up slowly with vapour. */
+  drive: driveField('untouched', 'First hours'),
   /** Which machine it is in the table of vibration zones; its strictest row where nobody said. */
   vibration: choice('First hours', 'Machine, for its vibration', VIBRATION_CLASSES),
+  /** A pump for liquefied gas or a light end: brought up slowly with vapour. */
   lightProduct: boolean().meta(ask('First hours', 'Light product: brought up with vapour')),
 }).noUnknown();
 

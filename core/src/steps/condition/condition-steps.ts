@@ -31,6 +31,7 @@ const SHAFT_LOOKS: GateItem[] = [
     id: 'taped',
     group: 'Shaft',
     ask: 'Keyways, threads and steps are taped before anything passes over them.',
+    kind: 'machine',
   },
 ];
 const BOX_LOOKS: GateItem[] = [

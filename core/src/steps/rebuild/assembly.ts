@@ -74,7 +74,9 @@ export function assemblyStep<S extends Setup>(
     ...gate,
     report(facts, step, carried) {
       const report = gate.report(facts, step, carried);
-      const yes = new Set(answered(facts, step).flatMap((i) => (isSettled(i.answer) ? [i.item.id] : [])));
+      const yes = new Set(
+        answered(facts, step).flatMap((i) => (isSettled(i.answer, i.item) ? [i.item.id] : [])),
+      );
       return {
         ...report,
         values: {

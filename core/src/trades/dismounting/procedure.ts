@@ -1,6 +1,6 @@
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
 import { gate } from '../../steps/gate.ts';
-import { item } from '../../steps/questions.ts';
+import { ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
@@ -116,7 +116,7 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         items: [
           item('Loose', 'base', 'Base bolts loose.'),
           item('Loose', 'load', 'Load off the bearing, by rated gear.'),
-          item('Loose', 'seals', 'Seals clear of the nut.'),
+          ifFitted('Loose', 'seals', 'Seals clear of the nut.'),
           item('Loose', 'lock', 'Lock off: tab straightened, plate or clip taken away.'),
         ],
       },
@@ -137,7 +137,7 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         items: [
           item('Parts', 'race', 'Races and rollers: spalls, dents, fretting, colour?', { note: true }),
           item('Parts', 'sleeve', 'Sleeve, nut and shaft: scoring, cracks, fretting?', { note: true }),
-          item(
+          ifFitted(
             'Parts',
             'kept',
             setup.reused

@@ -1,6 +1,6 @@
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
 import { boltsStep } from '../../steps/bolts.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { assemblyStep } from '../../steps/rebuild/assembly.ts';
 import { handTurnStep } from '../../steps/rebuild/hand-turn.ts';
 import { lipStep } from '../../steps/rebuild/lip-seals.ts';
@@ -34,7 +34,7 @@ const safe = safeStep('Safe and complete', [
   ROTOR,
   item('Safe', 'lift', 'Two people, or gear rated for it, lift pump and plates; no fingers between them.'),
   item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
-  item('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),
+  ifFitted('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),
   item('Kit', 'kit', 'Kit complete: gaskets, lip seals, O-rings, shaft seal, all still wrapped.'),
 ]);
 
@@ -117,16 +117,16 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         { closes: 'Once a plate is on, no lip in it can be seen or reached.' },
       ),
       asked('bench', 'Bench assemblies', 'What can be made up on the bench is made up on the bench.', [
-        item('Bench', 'orings', 'Small housings: two O-rings each, lubricated, not twisted.'),
+        ifFitted('Bench', 'orings', 'Small housings: two O-rings each, lubricated, not twisted.'),
         item('Bench', 'pushed', 'Small housings are home in their chambers.'),
-        item('Bench', 'dowels', 'Dowels in both plates.'),
+        ifFitted('Bench', 'dowels', 'Dowels in both plates.'),
         item('Bench', 'flat', 'Plates clamped flat, rotating parts’ side up.'),
         item(
           'Bench',
           'snap',
           'Drive housing: a snap ring, two lip seals against it, the second snap ring, three O-rings.',
         ),
-        item('Bench', 'picture', 'A picture of every lip is kept.'),
+        ifFitted('Bench', 'picture', 'A picture of every lip is kept.'),
       ]),
       ...(setup.compression === 'measured'
         ? [
@@ -201,7 +201,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       ),
       plate('rearbolts', 'Rear plate bolts'),
       asked('drains', 'Drain plugs', 'To the plates’ torque.', [
-        item('Drains', 'plugs', 'Drain plugs in, to the same torque as the plates.'),
+        ifFitted('Drains', 'plugs', 'Drain plugs in, to the same torque as the plates.'),
         item('Drains', 'sleevesoff', 'Sleeves off the shaft ends again.'),
       ]),
       together(
@@ -276,7 +276,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       ]),
       together('nut', 'Nut and lock ring', 'Nut to torque and off again, ring round, nut on for good.', [
         item('Nut', 'seated', 'Nut to torque once, and off again: the bearing is seated.'),
-        item(
+        ifFitted(
           'Nut',
           'ring',
           `Lock ring driven round ${ringWay(setup)}, until it will go no further; its set screw in.`,
@@ -285,7 +285,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
           },
         ),
         item('Nut', 'freeagain', 'Turned over by hand once more before the nut.'),
-        item('Nut', 'paste', 'Anti-seize on the thread.'),
+        ifFitted('Nut', 'paste', 'Anti-seize on the thread.'),
       ]),
       {
         id: 'nuttorque',
@@ -308,9 +308,9 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         CAUSES,
       ),
       asked('finish', 'Closed up', 'What is left open lets dirt in.', [
-        item('Finish', 'plug', 'Inspection plug in.'),
-        item('Finish', 'ports', 'Ports closed until it is piped; if it is stored, light oil inside.'),
-        item('Finish', 'tagged', 'Spares and tags go to the store with this sheet’s number.'),
+        ifFitted('Finish', 'plug', 'Inspection plug in.'),
+        ifFitted('Finish', 'ports', 'Ports closed until it is piped; if it is stored, light oil inside.'),
+        ifFitted('Finish', 'tagged', 'Spares and tags go to the store with this sheet’s number.'),
       ]),
       {
         id: 'sign',

@@ -2,10 +2,11 @@ import type { Facts } from '../../engine/state.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { glandGaps } from '../../steps/gland-gaps.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
+import { startOrder } from '../../steps/start-order.ts';
 import { breakIn } from './breaking-in.ts';
 import { cutting, packingPlan } from './plan.ts';
 import { ringsLoop } from './rings-in.ts';
@@ -16,8 +17,8 @@ const safe = safeStep('Safe and complete', [
   EMPTY,
   ROTOR,
   item('Safe', 'protected', 'Eye protection, gloves, boots on; packing hook is sharp.'),
-  item('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
-  item('Kit', 'tools', 'Hook, knife, mandrel, split pusher, feelers, caliper: here.'),
+  ifFitted('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
+  ifFitted('Kit', 'tools', 'Hook, knife, mandrel, split pusher, feelers, caliper: here.'),
 ]);
 
 /** Where the studs of a follower stand, from the top clockwise. */
@@ -60,7 +61,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         guide: 'Section from shaft and box, length at the neutral line, rings below and above the lantern.',
         items: [
           item('Packing', 'stock', 'Packing on the bench is this section and suits the fluid.'),
-          item('Packing', 'soft', 'Not hammered flat to make it fit: rolled, if at all.'),
+          ifFitted('Packing', 'soft', 'Not hammered flat to make it fit: rolled, if at all.'),
         ],
       },
       asked(
@@ -68,7 +69,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         'Cut',
         'On a mandrel of the shaft’s size, by the cut shown; the first ring is tried in the box.',
         [
-          item('Cut', 'mandrel', 'Cut on a mandrel of the shaft’s size, all to one length.'),
+          ifFitted('Cut', 'mandrel', 'Cut on a mandrel of the shaft’s size, all to one length.'),
           item('Cut', 'tried', 'First ring tried in the box: ends meet, no gap, no bulge.', {
             remedy: 'Change the length by what was seen, try again, then cut the rest.',
           }),
@@ -82,7 +83,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         loop: true,
         guide: 'Opened sideways, never bent straight; each seated on its own with the split pusher.',
         closes: 'Once a ring is in, the one below it can no longer be looked at.',
-        items: [item('Rings', 'lantern', 'Lantern ring at its place under the port, or there is none.')],
+        items: [ifFitted('Rings', 'lantern', 'Lantern ring at its place under the port, or there is none.')],
       },
       {
         id: 'follower',
@@ -100,12 +101,15 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         'start',
         'Start',
         'It starts leaking generously; that is right.',
-        [
-          item('Start', 'flush', 'Flush on, box filled, vented.'),
-          item('Start', 'guards', 'Guards on; nobody beside the coupling.'),
-          item('Start', 'handed', 'Isolation lifted by the rule of the house, by name.'),
-        ],
+        startOrder({
+          drive: setup.drive ?? 'untouched',
+          group: 'Start',
+          isolated: [item('Start', 'flush', 'Flush on, box filled, vented.')],
+          guards: 'Guards on; nobody beside the coupling.',
+          lifted: item('Start', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+        }),
         {
+          inOrder: true,
           caution:
             'Nuts are set beside a turning shaft: no loose sleeves, spanner from the side, never over it.',
           closes: 'Once it has run, the rings have taken their set and do not come out whole.',

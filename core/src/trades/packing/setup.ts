@@ -17,6 +17,7 @@ import {
   shaftFields,
   shaftSchools,
 } from '../../steps/setup-parts.ts';
+import { driveField } from '../../steps/start-order.ts';
 import '../../judgement/sentences.ts';
 
 /** A length, mm, more than nothing. */
@@ -77,6 +78,7 @@ export const packingSetupSchema = object({
         needed: 'How many drops a minute is the house’s figure?',
       }),
     ),
+  drive: driveField('untouched'),
   ...shaftFields,
   condition: conditionPart([
     'look',

@@ -1,6 +1,6 @@
 import { PART_NAME, partsOf } from '../../arithmetic/packing/plunger.ts';
 import type { Procedure } from '../../engine/step.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
@@ -18,9 +18,9 @@ const safe = safeStep('Safe and complete', [
   ),
   item('Safe', 'rotor', 'Crank blocked: the plunger cannot move by itself.'),
   item('Safe', 'protected', 'Eye protection, gloves, boots on.'),
-  item('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
+  ifFitted('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
   item('Kit', 'parts', 'Parts of the set, nut and plunger: complete, unmarked.'),
-  item('Kit', 'tools', 'Soft bar, pick, marker, the sheet’s lubricant, clamp and lock: here.'),
+  ifFitted('Kit', 'tools', 'Soft bar, pick, marker, the sheet’s lubricant, clamp and lock: here.'),
 ]);
 
 /** Parts laid anew go in anew, and the nut's mark is made over them. */
@@ -113,8 +113,8 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
       asked('clamp', 'Clamp and lock', 'The plunger is against its rod before the clamp closes.', [
         item('Lock', 'rod', 'Plunger fully against the rod.'),
         item('Lock', 'clamp', 'Clamp turned so that its bolts can be reached, about 45°; tight.'),
-        item('Lock', 'lock', 'Nut’s lock fitted.'),
-        item('Lock', 'turned', 'Turned over by hand: free.'),
+        ifFitted('Lock', 'lock', 'Nut’s lock fitted.'),
+        ifFitted('Lock', 'turned', 'Turned over by hand: free.'),
       ]),
       asked(
         'start',
@@ -122,7 +122,7 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         'Stroke slow at first, lubrication on.',
         [
           item('Start', 'tools', 'Tools and bar out, guards on; nobody beside the crank.'),
-          item('Start', 'lubricated', 'Lubrication on: it reaches the packing.'),
+          ifFitted('Start', 'lubricated', 'Lubrication on: it reaches the packing.'),
           item('Start', 'handed', 'Isolation lifted by the rule of the house, by name.'),
         ],
         { caution: 'A plunger shoots out under pressure: nobody in its line.', starts: true },

@@ -24,7 +24,12 @@ export function regreasingJob(setup: RegreaseSetup): Procedure<RegreaseSetup> {
     steps: standing(STANDS_ON, [
       safeStep('Safe and clean', [
         ...(setup.how === 'running' ? RUNNING : STILL),
-        { id: 'nipple', group: 'Clean', ask: 'Nipple and relief wiped clean; the relief is free.' },
+        {
+          id: 'nipple',
+          group: 'Clean',
+          ask: 'Nipple and relief wiped clean; the relief is free.',
+          kind: 'machine',
+        },
         {
           id: 'gun',
           group: 'Clean',

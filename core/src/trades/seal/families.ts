@@ -1,5 +1,5 @@
 import type { StepDefinition } from '../../engine/step.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { glandBolts, setScrews } from './parts.ts';
 import { collarStep, impellerStep, sealSettingStep } from './setting.ts';
 import type { SealFamily, SealSetup } from './setup.ts';
@@ -58,7 +58,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     [
       item('Seat', 'lubricated', 'Seat’s secondary seal lubricated with what suits its rubber.'),
       item('Seat', 'home', 'Stationary seat fully home and square, felt all round.'),
-      item('Seat', 'pin', 'Anti-rotation pin in its slot, if there is one.'),
+      ifFitted('Seat', 'pin', 'Anti-rotation pin in its slot, if there is one.'),
       item('Seat', 'wiped', 'Face wiped with lint-free cloth; no finger on it since.'),
     ],
   ),
@@ -112,14 +112,14 @@ const ELASTOMERS_LUBED = item(
 
 const cartridge = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('slide', 'Slide on', 'Push on the sleeve or lock ring, never on the gland.', [
-    item('Cartridge', 'pads', 'Every centring pad squarely in its groove.'),
+    ifFitted('Cartridge', 'pads', 'Every centring pad squarely in its groove.'),
     item(
       'Cartridge',
       'points',
       'Dog points in the small holes, not backed out; cups through the large ones.',
     ),
     item('Cartridge', 'notproud', 'No screw protrudes into the bore.'),
-    item('Cartridge', 'plugs', 'Plugs out of the ports to be used; the others stay in.'),
+    ifFitted('Cartridge', 'plugs', 'Plugs out of the ports to be used; the others stay in.'),
     ELASTOMERS_LUBED,
     item('On', 'pushed', 'Slid on by sleeve or lock ring; gasket in its place.'),
   ]),
@@ -133,11 +133,11 @@ const cassette = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     item('New', 'pushed', 'New cassette pushed in, its pin in its hole, flush.'),
     item('New', 'dogs', 'Dog points engaged in their holes, not backed out.'),
     item('New', 'notproud', 'No screw protrudes into the bore.'),
-    item('New', 'plugs', 'Plugs out of the ports to be used; the others stay in.'),
-    item('New', 'pads', 'Gland pressed down until the centring pads sit in the ring’s groove.'),
-    item('New', 'template', 'Template kept with the tools: it is for this cassette.'),
+    ifFitted('New', 'plugs', 'Plugs out of the ports to be used; the others stay in.'),
+    ifFitted('New', 'pads', 'Gland pressed down until the centring pads sit in the ring’s groove.'),
+    ifFitted('New', 'template', 'Template kept with the tools: it is for this cassette.'),
     ELASTOMERS_LUBED,
-    item('On', 'pushed', 'Slid on by sleeve or lock ring, never by the gland.'),
+    item('On', 'slidon', 'Slid on by sleeve or lock ring, never by the gland.'),
   ]),
   ...cartridgeTail(setup),
 ];
@@ -146,8 +146,8 @@ const purged = (_setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('apart', 'Bench', 'Nothing is closed that does not move.', [
     item('Bench', 'radial', 'All internals move radially by hand.'),
     item('Bench', 'square', 'Shaft square to the face, by the square.'),
-    item('Bench', 'apart', 'Halves apart by the pry grooves, or not at all.'),
-    item('Bench', 'report', 'Maker’s test report with the sheet.'),
+    ifFitted('Bench', 'apart', 'Halves apart by the pry grooves, or not at all.'),
+    ifFitted('Bench', 'report', 'Maker’s test report with the sheet.'),
   ]),
   {
     id: 'throttle',

@@ -1,6 +1,6 @@
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
-import { item } from '../../steps/questions.ts';
+import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { breakawayStep, facesOf } from './breakaway.ts';
 import { FAMILY_STEPS } from './families.ts';
@@ -19,7 +19,7 @@ const safe = (setup: SealSetup) =>
       ? [item('Safe', 'gas', 'Purge gas shut and vented, the place aired: inert gas takes the breath away.')]
       : []),
     item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
-    item('Kit', 'instructions', 'Maker’s sheet of this seal on the bench: torques and lengths are its.'),
+    ifFitted('Kit', 'instructions', 'Maker’s sheet of this seal on the bench: torques and lengths are its.'),
     item('Kit', 'parts', 'Seal, gasket, screws, tools: complete, in their wrapping till needed.'),
     item('Kit', 'clean', 'Hands, cloth and bench clean; lint-free cloth at hand.'),
   ]);

@@ -17,6 +17,7 @@ import {
   shaftFields,
   shaftSchools,
 } from '../../steps/setup-parts.ts';
+import { driveField } from '../../steps/start-order.ts';
 import '../../judgement/sentences.ts';
 
 /** Families of seals, each with its own order of work. */
@@ -232,6 +233,7 @@ export const sealSetupSchema = object({
     >,
     { fallback: 'hand-held', when: of('fully-split') },
   ),
+  drive: driveField('coupling'),
   ...shaftFields,
   condition: conditionPart([
     'look',

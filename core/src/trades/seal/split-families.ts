@@ -1,5 +1,5 @@
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { anglesStep, glandAngleStep } from './angles.ts';
 import { driveScrews, gapsStep, glandBolts, jointScrews, oRingEnds, screwsOf, setScrews } from './parts.ts';
 import type { SealSetup } from './setup.ts';
@@ -25,7 +25,7 @@ const angles = (gland = false): StepDefinition<SealSetup> => ({
 /** Two rotary halves, two gland halves; the machine is not dismantled. */
 export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('halves', 'Halves', 'Apart on a clean cloth. The faces never touch anything.', [
-    item('Halves', 'shipping', 'Shipping spacers out and counted; no face was moved.'),
+    item('Halves', 'shipping', 'No shipping spacer is left in; those that came are out and counted.'),
     item('Halves', 'paired', 'Halves of one number; splits clean.'),
     oRingEnds(setup, 'rotaryends', 'Rotary'),
     item('Halves', 'grease', 'Face splits greased thinly.'),
@@ -49,7 +49,7 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
     'Splits square to the rotary’s, held square by the setting tool.',
     [
       item('Gland', 'wiped', 'Rotary face wiped with lint-free cloth.'),
-      item(
+      ifFitted(
         'Gland',
         'springs',
         'Springs stand up in their pockets; the spring lifter, where there is one, is out.',
@@ -79,7 +79,7 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
 
 /** Tabs by which a split gland takes the bolts of its box. */
 const boltTabs = (setup: SealSetup): GateItem =>
-  item(
+  ifFitted(
     'Tool',
     'tabs',
     setup.glandBolts <= 4
@@ -107,7 +107,7 @@ const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
 /** Separate faces, each in halves. */
 export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('halves', 'Halves', 'Apart on a clean cloth, faces up. Nothing touches a face.', [
-    item('Halves', 'shipping', 'Shipping spacers out and counted; no face was moved.'),
+    item('Halves', 'shipping', 'No shipping spacer is left in; those that came are out and counted.'),
     item('Halves', 'paired', 'Each half with its own; splits clean, no chip.'),
     item('Halves', 'grease', 'Holder gaskets, its O-ring, gland gaskets greased; no grease on face splits.'),
     item('Halves', 'springs', 'Springs sit in their slots.'),
@@ -145,7 +145,7 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'Only after the splits were felt and placed.',
     [
       item('Gland', 'gaskets', 'Gland gaskets in their grooves, ends met.'),
-      item('Gland', 'springs', 'Springs still in their slots.'),
+      ifFitted('Gland', 'springs', 'Springs still in their slots.'),
       boltTabs(setup),
     ],
     { closes: 'Once the gland is closed, no split can be felt again.' },
@@ -170,7 +170,7 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
 /** Halves held by a clamp ring, set by mounting plates. */
 export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('halves', 'Halves', 'On their pins round the shaft.', [
-    item(
+    ifFitted(
       'Halves',
       'soap',
       'O-rings wetted with what the sheet says for them: weak soap, or silicone grease.',
@@ -181,7 +181,7 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   ]),
   ...(screwsOf(setup) > 0 ? [driveScrews] : []),
   asked('plates', 'Plates', 'Plates between rotor and pump flange give the fitting dimension.', [
-    item(
+    ifFitted(
       'Plates',
       'parted',
       'Halves parted with the plates between them, one to each side; sides changed as the sheet shows.',

@@ -1,8 +1,9 @@
 import type { Facts } from '../../engine/state.ts';
 import type { StepDefinition } from '../../engine/step.ts';
 import { glandGaps, QUARTERS } from '../../steps/gland-gaps.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { signature } from '../../steps/signature.ts';
+import { startOrder } from '../../steps/start-order.ts';
 import { portsStep } from './angles.ts';
 import { sealProof } from './proof.ts';
 import { impellerClearance, reachedStep, reachStep } from './setting-kept.ts';
@@ -28,9 +29,9 @@ export const portsPlaced = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'Flush and drain',
     'Turned to their place now; no pipe is connected before the hand turn.',
     [
-      item('Ports', 'flush', 'Flush port stands where its pipe comes; the unused one stays plugged.'),
-      item('Ports', 'quench', 'Quench enters above, its drain is the lowest.'),
-      item('Ports', 'drain', 'Drain and vent stand where they drain and vent.'),
+      ifFitted('Ports', 'flush', 'Flush port stands where its pipe comes; the unused one stays plugged.'),
+      ifFitted('Ports', 'quench', 'Quench enters above, its drain is the lowest.'),
+      ifFitted('Ports', 'drain', 'Drain and vent stand where they drain and vent.'),
     ],
   ),
 ];
@@ -44,8 +45,8 @@ export const impellerGate: StepDefinition<SealSetup> = {
   repeatWord: 'Adjusted',
   items: [
     item('Impeller', 'clipsin', 'Clips or template in and screwed home.'),
-    item('Impeller', 'assembled', 'Pump put together again.'),
-    item('Impeller', 'adjusted', 'All impeller adjustments made.'),
+    ifFitted('Impeller', 'assembled', 'Pump put together again.'),
+    ifFitted('Impeller', 'adjusted', 'All impeller adjustments made.'),
   ],
   closes: 'Once the set screws hold, moving the impeller needs the clips back and this order anew.',
 };
@@ -101,7 +102,7 @@ export const clipsStep = (setup: SealSetup): StepDefinition<SealSetup> =>
     [
       item('Clips', 'off', 'All clips, or the template, out and counted.'),
       item('Clips', 'kept', 'Clips kept with the machine: they are needed before it is moved.'),
-      item('Clips', 'cord', 'A pull cord, where there is one, out last.'),
+      ifFitted('Clips', 'cord', 'A pull cord, where there is one, out last.'),
     ],
     setup.tail === 'clips-first'
       ? { closes: 'The screws are drawn with the seal held by its gland alone.' }
@@ -145,7 +146,7 @@ const gas: StepDefinition<SealSetup> = {
   repeatWord: 'Set anew',
   items: [
     item('Gas', 'own', 'Regulator and gauge serve this seal alone.'),
-    item('Gas', 'interlock', 'Gas failing stops the machine: interlock tried.'),
+    ifFitted('Gas', 'interlock', 'Gas failing stops the machine: interlock tried.'),
   ],
 };
 
@@ -157,7 +158,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'Only now: a pipe’s load can pull the gland off square.',
     [
       item('Pipes', 'ports', 'Ports looked at once more: the right ones, unused ones plugged.'),
-      item('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
+      ifFitted('Pipes', 'connected', 'Flush, quench or barrier connected, without load on the gland.'),
       ...(setup.family === 'purged' ? [] : [item('Pipes', 'vented', 'Box vented and filled.')]),
     ],
     { standsOn: ['handturn', 'breakaway'] },
@@ -167,18 +168,22 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'ready',
     'Ready to start',
     'Everything that was in the way is out.',
-    [
-      item('Ready', 'out', 'Clips, spacers, tools and shims: all out, all counted.'),
-      item('Ready', 'bumped', 'Motor bumped with the coupling apart: it turns the way the arrow wants.'),
-      item('Ready', 'coupled', 'Coupling joined; alignment read again with the pipes on.'),
-      ...(setup.family === 'purged'
-        ? []
-        : [item('Ready', 'rest', 'Filled and under pressure, at rest: no drop.')]),
-      ...(setup.barrier ? [item('Ready', 'barrier', 'Barrier flows: felt or seen at its return.')] : []),
-      item('Ready', 'guards', 'Guards on; nobody beside coupling or seal.'),
-      item('Ready', 'handed', 'Isolation lifted by the rule of the house, by name.'),
-    ],
+    startOrder({
+      drive: setup.drive ?? 'coupling',
+      group: 'Ready',
+      isolated: [
+        item('Ready', 'out', 'Clips, spacers, tools and shims: all out, all counted.'),
+        ...(setup.family === 'purged'
+          ? []
+          : [item('Ready', 'rest', 'Filled and under pressure, at rest: no drop.')]),
+        ...(setup.barrier ? [item('Ready', 'barrier', 'Barrier flows: felt or seen at its return.')] : []),
+      ],
+      coupled: 'Coupling joined; alignment read again with the pipes on.',
+      guards: 'Guards on; nobody beside coupling or seal.',
+      lifted: item('Ready', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+    }),
     {
+      inOrder: true,
       caution: 'A first start can spray: stand clear, shield up, eyes protected.',
       closes: 'Once it has run, faces and baselines are no longer new.',
       standsOn: ['pipes', 'handturn', 'gas'],

@@ -188,7 +188,7 @@ const TWO_NUTS: GateItem[] = [
     group: 'Two nuts',
     ask: 'Mount nut told from dismount nut by hole pattern or plate, before anything turned.',
   },
-  { id: 'seals', group: 'Two nuts', ask: 'Outer seals off both nuts, their facing noted.' },
+  { id: 'seals', group: 'Two nuts', ask: 'Outer seals off both nuts, their facing noted.', kind: 'machine' },
   { id: 'scribed', group: 'Two nuts', ask: 'Both nuts scribed to the sleeve.' },
   {
     id: 'loose',

@@ -61,7 +61,12 @@ const safe = (setup: SleeveSetup) =>
       ask: 'Preservative on the bearing: left on or wiped off, as the maker says? Does it suit this grease?',
       note: true,
     },
-    { id: 'inboard', group: 'Kit', ask: 'Inboard seal parts are here, looked over and counted.' },
+    {
+      id: 'inboard',
+      group: 'Kit',
+      ask: 'Inboard seal parts are here, looked over and counted.',
+      kind: 'machine',
+    },
     {
       id: 'clean',
       group: 'Kit',

@@ -6,7 +6,7 @@ import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { gate } from '../../steps/gate.ts';
-import { item } from '../../steps/questions.ts';
+import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { axialPlace } from './axial-place.ts';
@@ -51,9 +51,13 @@ const safe = safeStep('Safe and complete', [
 /** Each kind of split seal by its own questions, before the upper half closes over it. */
 const SEALS: Record<NonNullable<SplitSetup['seals']>, GateItem[]> = {
   labyrinth: [
-    item('Seals', 'pins', 'Labyrinth halves: joining pins out, bores greased, stamped faces on one side.'),
-    item('Seals', 'orings', 'O-rings squeezed until the holes line up; pins in again.'),
-    item('Seals', 'rib', 'Middle rib in the cartridge’s middle groove.'),
+    ifFitted(
+      'Seals',
+      'pins',
+      'Labyrinth halves: joining pins out, bores greased, stamped faces on one side.',
+    ),
+    ifFitted('Seals', 'orings', 'O-rings squeezed until the holes line up; pins in again.'),
+    ifFitted('Seals', 'rib', 'Middle rib in the cartridge’s middle groove.'),
   ],
   packed: [
     item('Seals', 'pack', 'Packing lies in its groove all round, greased; no fibre at the joint.'),
@@ -71,12 +75,12 @@ const outerItems = (setup: SplitSetup): GateItem[] => [
   item('Race', 'proud', 'Joints stand proud equally on each side.'),
   ...(setup.raceSchool === 'joints-first'
     ? [
-        item('Race', 'radial', 'Radial screws finger-tight; joints tight; eased again.'),
-        item('Race', 'side', 'Radial or side screws tight in the maker’s order.'),
+        ifFitted('Race', 'radial', 'Radial screws finger-tight; joints tight; eased again.'),
+        ifFitted('Race', 'side', 'Radial or side screws tight in the maker’s order.'),
       ]
     : [
         item('Race', 'pins', 'Joints tight; axial pins evenly until the race is square on its shoulder.'),
-        item('Race', 'radial', 'Then the radial screws, in the maker’s order.'),
+        ifFitted('Race', 'radial', 'Then the radial screws, in the maker’s order.'),
       ]),
 ];
 
@@ -145,7 +149,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide:
           'Base half in place, loose. The lower cartridge half decides on which side the grease boss ends.',
         items: [
-          item('Pedestal', 'boss', 'Asked first: on which side must the grease boss end?'),
+          ifFitted('Pedestal', 'boss', 'Asked first: on which side must the grease boss end?'),
           item('Pedestal', 'loose', 'Base half in place, bolts loose; shims, if any, carry the whole base.'),
           item('Pedestal', 'up', 'Shaft a little up, held; room to turn the cartridge in.'),
         ],
@@ -167,7 +171,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         closes: 'Once the cartridge is on, the hole can no longer be seen.',
         items: [
           item('Race', 'smooth', 'Transition across both joints felt: smooth.'),
-          item('Race', 'path', 'Pumped until fresh grease left the hole in the outer race.'),
+          ifFitted('Race', 'path', 'Pumped until fresh grease left the hole in the outer race.'),
         ],
       },
       {
@@ -184,7 +188,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: `Lips inward, joints ${setup.clampOffsetDeg ?? 90}° off the race’s or as marked, screws finger-tight.`,
         repeatWord: 'Set anew',
         items: [
-          item('Rings', 'lips', 'Lips of the rings face inward.'),
+          ifFitted('Rings', 'lips', 'Lips of the rings face inward.'),
           item(
             'Rings',
             'feelerout',
@@ -225,7 +229,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         caution: 'The shaft may be raised a little for the lower half: by rated gear, fingers clear.',
         items: [
           item('Cartridge', 'lower', 'Lower half rotated in; second turn: the shaft turns in it.'),
-          item('Cartridge', 'path', 'Grease path proved again: fresh grease left the hole.'),
+          ifFitted('Cartridge', 'path', 'Grease path proved again: fresh grease left the hole.'),
           ...SEALS[setup.seals ?? 'labyrinth'],
           item('Cartridge', 'upper', 'Upper half on, lubrication port on top.'),
         ],
@@ -238,7 +242,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         caution: 'Nobody under the shaft as it comes down.',
         items: [
           item('Load', 'nogap', 'No gap at the cartridge joints.'),
-          item(
+          ifFitted(
             'Load',
             'film',
             setup.film === 'oil'

@@ -1,12 +1,13 @@
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
 import { boltsStep } from '../../steps/bolts.ts';
-import { asked, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { assemblyStep } from '../../steps/rebuild/assembly.ts';
 import { handTurnStep } from '../../steps/rebuild/hand-turn.ts';
 import { tagStep } from '../../steps/rebuild/part-tags.ts';
 import { ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
+import { startOrder } from '../../steps/start-order.ts';
 import { PARTS, TAGGED } from './parts.ts';
 import { shimsByFloat, type VanePumpSetup } from './setup.ts';
 import { countedOff, countedOn, floatMeasured, HEAP_ITEM } from './shims.ts';
@@ -24,9 +25,9 @@ const safe = safeStep('Safe and complete', [
   ROTOR,
   item('Safe', 'gas', 'No flammable or harmful vapour: measured, and said by whoever set the permit.'),
   item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
-  item('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),
+  ifFitted('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),
   item('Kit', 'kit', 'Seats, rings, grease seals, O-rings of both sides: new, in their wrapping.'),
-  item('Kit', 'tools', 'Guard ring, shaft guard, guide rods, clean seat tool at hand.'),
+  ifFitted('Kit', 'tools', 'Guard ring, shaft guard, guide rods, clean seat tool at hand.'),
 ]);
 
 /** What is heavy, and where the weep hole stands: by how the pump is mounted. */
@@ -48,11 +49,12 @@ const drawn = (
   title: string,
   count: (s: VanePumpSetup) => number,
   torqueNm: (s: VanePumpSetup) => number | undefined,
+  head: boolean,
   rods: boolean,
 ): Step => ({
   id,
   title,
-  needs: [rods ? 'headNm' : 'capNm'],
+  needs: [head ? 'headNm' : 'capNm'],
   kind: boltsStep<VanePumpSetup>((s) => ({
     what: title,
     count: count(s),
@@ -66,6 +68,10 @@ const drawn = (
             free: 'rods',
             wait: 'The guide rods still fill the last two holes: take them out, and say so below.',
           },
+        }
+      : {}),
+    ...(head
+      ? {
           jacking: {
             holes: 2,
             step: id.replace('headbolts', 'headon'),
@@ -77,7 +83,9 @@ const drawn = (
   })),
   guide: rods
     ? 'Snug all but the two under the rods; rods out, last two in; then the star, the last pass to torque.'
-    : 'Snug, then crosswise to torque.',
+    : head
+      ? 'Snug, then the star, the last pass to torque.'
+      : 'Snug, then crosswise to torque.',
   items: rods ? [item('Rods', 'rods', 'Both guide rods are out; the last two bolts can go in.')] : [],
 });
 
@@ -137,7 +145,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       'New seal into the head',
       'Grease seal first, then the seat: by hand only, never a hammer or a press.',
       [
-        item(
+        ifFitted(
           'Grease seal',
           'greaseseal',
           'Grease seal flat side down on its tool until it clicks, tapped home.',
@@ -147,7 +155,13 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
           remedy:
             'The other way the ring runs on the rough side and leaks from the first turn: out, and a new one in.',
         }),
-        item('Seat', 'guard', 'Guard ring on the tool: nothing but it touches the face.'),
+        item(
+          'Seat',
+          'guard',
+          s.fixtures === 'none'
+            ? 'Clean cloth between hand and seat: nothing else touches the face.'
+            : 'Guard ring on the tool: nothing but it touches the face.',
+        ),
         item('Seat', 'hands', 'Pushed with the hands alone until it snapped in.', {
           remedy: 'Hammered or pressed it cracks where it cannot be seen: out, and a new one in.',
         }),
@@ -170,17 +184,29 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
     together(
       'headon',
       'Head on',
-      'Shaft guard and two guide rods: the faces do not meet while the head slides on.',
+      s.fixtures === 'none'
+        ? 'By hand, square to the shaft: the faces do not meet while the head slides on.'
+        : 'Shaft guard and two guide rods: the faces do not meet while the head slides on.',
       [
-        item('Head', 'guard', 'Shaft guard on before the head.'),
-        item('Head', 'rods', 'Two guide rods in opposite holes.'),
+        ...(s.fixtures === 'none'
+          ? []
+          : [
+              item('Head', 'guard', 'Shaft guard on before the head.'),
+              item('Head', 'rods', 'Two guide rods in opposite holes.'),
+            ]),
         item('Head', 'weep', `Weep hole ${weep(s)}.`, {
           remedy: 'Off and round: elsewhere a leak fills the bearing before anybody sees it.',
         }),
         item('Head', 'jackout', 'Jacking bolts out of their holes before it slides back.', {
           remedy: 'Out with them: they hold the head off its face, and it gapes.',
         }),
-        item('Head', 'slid', 'Slid over the rods by hand, home all round.'),
+        item(
+          'Head',
+          'slid',
+          s.fixtures === 'none'
+            ? 'Slid on by hand, home all round.'
+            : 'Slid over the rods by hand, home all round.',
+        ),
       ],
       { closes: 'Once the head is home, the faces cannot be seen.' },
     ),
@@ -190,16 +216,19 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       (x) => x.headBolts,
       (x) => x.headNm,
       true,
+      s.fixtures !== 'none',
     ),
     ...(s.capStays
-      ? [
-          asked(at('guardoff'), `Guard off, ${side}`, 'After torque.', [
-            item('Guard', 'off', 'Shaft guard off.'),
-          ]),
-        ]
+      ? s.fixtures === 'none'
+        ? []
+        : [
+            asked(at('guardoff'), `Guard off, ${side}`, 'After torque.', [
+              item('Guard', 'off', 'Shaft guard off.'),
+            ]),
+          ]
       : [
           together('thrust', 'Thrust parts in', 'Guard off after torque; then the order they lay in.', [
-            item('Thrust', 'off', 'Shaft guard off.'),
+            ...(s.fixtures === 'none' ? [] : [item('Thrust', 'off', 'Shaft guard off.')]),
             item('Thrust', 'parts', 'Ring, washer, needle cage, washer: in, greased.'),
           ]),
           ...(shimsByFloat(s)
@@ -224,7 +253,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
             items: [HEAP_ITEM],
           },
           together('cap', 'Cap on', 'Over its shims, nipple where grease is pushed in from.', [
-            item('Cap', 'nipple', `Nipple ${nipple(s)}.`),
+            ifFitted('Cap', 'nipple', `Nipple ${nipple(s)}.`),
             item('Cap', 'lined', 'Shims lined up by two bolts, none pinched.'),
           ]),
           drawn(
@@ -232,6 +261,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
             `Cap bolts, ${side}`,
             (x) => x.capBolts,
             (x) => x.capNm,
+            false,
             false,
           ),
         ]),
@@ -266,7 +296,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
     steps: standing(STANDS_ON, [
       safe,
       asked('relief', 'Relief and parts', 'Before a bolt is turned.', [
-        item('Relief', 'valve', 'Relief valve of the pump pulled: it moves.'),
+        ifFitted('Relief', 'valve', 'Relief valve of the pump pulled: it moves.'),
         ...(setup.sides === 'first'
           ? [item('Side', 'left', `The other head is left: ${setup.leftBecause ?? ''}.`)]
           : []),
@@ -279,10 +309,10 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
         'Grease',
         'The relief is proved free first: else the grease goes through the new seal.',
         [
-          item('Grease', 'free', 'Grease relief cleaned and proved free, by hand.', {
+          ifFitted('Grease', 'free', 'Grease relief cleaned and proved free, by hand.', {
             remedy: 'Free it or renew it before any grease: blocked, it sends the grease into the seal.',
           }),
-          item('Grease', 'nipple', 'Nipple wiped clean.'),
+          ifFitted('Grease', 'nipple', 'Nipple wiped clean.'),
           item('Grease', 'slowly', 'Greased slowly; stopped as the relief opened.'),
         ],
       ),
@@ -294,7 +324,13 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
             ? 'Slowly, by the bypass, with vapour before any liquid.'
             : 'Slowly, by the bypass; pressure let in a little at a time.',
           [
-            item('Start', 'permit', 'Isolation lifted by whoever set it; guards on, people clear.'),
+            ...startOrder({
+              drive: setup.drive ?? 'untouched',
+              group: 'Start',
+              isolated: [],
+              guards: 'Guards on, tools out, people clear.',
+              lifted: item('Start', 'permit', 'Isolation lifted by whoever set it, by name.'),
+            }),
             ...(light
               ? [
                   item(
@@ -310,6 +346,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
             }),
           ],
           {
+            inOrder: true,
             caution:
               'Stay clear of what turns. A leak of what is under pressure burns or freezes: hands off, shut it in.',
           },
@@ -318,7 +355,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
       },
       asked('store', 'Left in order', 'Or stored, where it does not run yet.', [
         item('Store', 'closed', 'It runs; or openings are closed and light oil is inside.'),
-        item('Store', 'spares', 'Spares and tags go to the store with this sheet’s number.'),
+        ifFitted('Store', 'spares', 'Spares and tags go to the store with this sheet’s number.'),
       ]),
       {
         id: 'sign',

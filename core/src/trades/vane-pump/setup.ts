@@ -9,6 +9,7 @@ import {
   placeFields,
   schools,
 } from '../../steps/setup-parts.ts';
+import { driveField } from '../../steps/start-order.ts';
 import '../../judgement/sentences.ts';
 
 const PUMP = 'Pump';
@@ -62,6 +63,14 @@ export const vanePumpSetupSchema = object({
   /** Without the special tools the bearing cap may stay on. */
   capStays: boolean().meta(ask(PUMP, 'No tools for it: the bearing cap stays on')),
   product: choice(PUMP, 'It pumps', { liquid: 'a liquid', light: 'liquefied gas or a light end' }).required(),
+  /** Guard ring, shaft guard and guide rods: not every kit has them. */
+  fixtures: choice(
+    PUMP,
+    'Guards and guide rods',
+    { kit: 'in the kit', none: 'the kit has none' },
+    { fallback: 'kit' },
+  ),
+  drive: driveField('untouched', PUMP),
   headBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, 'Bolts of a head')),
   capBolts: number().integer().min(2).max(16).required().meta(ask(PUMP, 'Bolts of a bearing cap')),
   /** With a new head or bearing the shims that came off say nothing: float is measured, and the heap worked out. */
