@@ -6,7 +6,7 @@ import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
-import { numbersOf, sameNumbers } from './numbers.ts';
+import { sameParams } from './params.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
 import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
@@ -346,7 +346,7 @@ function refuseDeviation(state: JobState, e: JobEventOf<'deviation.accepted'>): 
   if (!step || !finding) return 'There is no such finding at that step now.';
   const stands = step.blocking.includes(finding) || (step.open.includes(finding) && isOver(finding));
   if (!stands) return 'That finding does not stand in the way.';
-  if (!sameNumbers(e.data.numbers, numbersOf(finding)))
+  if (!sameParams(e.data.params ?? {}, finding.params))
     return 'That finding has changed since it was read. Read it again, then decide.';
   return finding.acceptable ? null : 'This cannot be accepted by a signature; it must be put right.';
 }

@@ -1,8 +1,10 @@
-import { array, boolean, type InferType, lazy, number, object, type Schema, string } from 'yup';
+import { array, boolean, type InferType, lazy, mixed, number, object, type Schema, string } from 'yup';
 import { instrumentSchema } from '../instruments/instrument.ts';
 import { isMoment } from '../judgement/moments.ts';
+import type { Params } from '../judgement/result.ts';
 import type { Author } from './author.ts';
 import { authorSchema } from './author.ts';
+import { isParams } from './params.ts';
 import { ANSWERS } from './said.ts';
 import { setupSchema } from './trades.ts';
 import '../judgement/sentences.ts';
@@ -66,8 +68,14 @@ export const eventData = {
   'deviation.accepted': object({
     step: word(),
     finding: word(),
-    /** The numbers the finding stands on: what is accepted is these, not whatever comes under its name later. */
-    numbers: array(number().required()).max(60).required(),
+    /** What the finding names: what is accepted is this, not whatever comes under its code later. Acceptances of before have none. */
+    params: mixed<Params>().test(
+      'params',
+      'What was accepted is told as names with plain values.',
+      (v) => v === undefined || isParams(v),
+    ),
+    /** Acceptances of before carried the numbers in the sentence; they are read by nobody now. */
+    numbers: array(number().required()).max(60),
     /** Its sentence as it was read, for the sheet. */
     stands: string().min(1).max(1200).required(),
     reason: reason(),

@@ -1,5 +1,5 @@
 import type { Finding } from '../judgement/result.ts';
-import { numbersOf, sameNumbers } from './numbers.ts';
+import { sameParams } from './params.ts';
 import type { Answer, Deviation, Facts, Pass } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
 
@@ -64,8 +64,8 @@ export function answerTo(
 }
 
 /**
- * The acceptance that covers a finding as it stands: of the same code and the same numbers, whatever the words. Where a
- * number has changed since, it is another finding and wants a lead hand anew; the acceptance before stays on the record.
+ * The acceptance that covers a finding as it stands: of the same code and parameters, whatever the words. Where a number, a
+ * material or a place has changed since, it is another finding and wants a lead hand anew; the acceptance before stays on the record.
  */
 export function acceptanceOf(
   facts: Pick<Facts, 'deviations'>,
@@ -73,7 +73,11 @@ export function acceptanceOf(
   finding: Finding,
 ): Deviation | undefined {
   return facts.deviations.find(
-    (d) => d.step === step && d.finding === finding.code && sameNumbers(d.numbers, numbersOf(finding)),
+    (d) =>
+      d.step === step &&
+      d.finding === finding.code &&
+      d.params !== null &&
+      sameParams(d.params, finding.params),
   );
 }
 

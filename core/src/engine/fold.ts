@@ -176,8 +176,14 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
           h.step === e.data.step && !h.released ? { ...h, released: { ...s, note: e.data.note } } : h,
         ),
       };
-    case 'deviation.accepted':
-      return { ...f, deviations: [...f.deviations, { ...s, id: e.id, ...e.data, attempt: f.attempt }] };
+    case 'deviation.accepted': {
+      const { step, finding, stands, reason } = e.data;
+      // Acceptances of before say no parameters: they are bound to the finding of their code that stood then.
+      const stood = () => reports()[step]?.findings.find((x) => x.code === finding)?.params ?? null;
+      const params = e.data.params ?? stood();
+      const accepted = { ...s, id: e.id, step, finding, params, stands, reason, attempt: f.attempt };
+      return { ...f, deviations: [...f.deviations, accepted] };
+    }
     case 'bearing.dismounted': {
       const { undoes, said } = reopeningOf(f.setup) ?? NOTHING;
       const noted = { ...f, dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }] };

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import type { Params } from '../judgement/result.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { EVERY_KIND, workAll, workStep } from '../testing/every-kind.ts';
 import { asta, imke, JOB, tools } from '../testing/test-stand.ts';
@@ -9,7 +10,6 @@ import type { SealSetup } from '../trades/seal/setup.ts';
 import { BearingHand } from '../trades/sleeve-bearing/hand.ts';
 import type { JobEvent } from './events.ts';
 import { apply, reduce } from './judge.ts';
-import { numbersOf } from './numbers.ts';
 import type { Setup } from './setup.ts';
 import type { JobState } from './state.ts';
 
@@ -76,7 +76,11 @@ function foldOf(state: JobState, named: readonly string[] = []): unknown {
     [...new Set([...named, ...Object.keys(sheet.results)])].map((k) => [k, sheet.results[k] ?? null]),
   );
   const findings = (list: JobState['steps'][number]['open']) =>
-    list.map((f) => [f.code, f.verdict, ...numbersOf(f)]);
+    list.map((f) => [f.code, f.verdict, ...numbers(f.params)]);
+  const numbers = (params: Params) =>
+    Object.values(params)
+      .filter((v) => typeof v === 'number')
+      .sort((a, b) => a - b);
   return {
     present: state.present,
     attempt: state.attempt,

@@ -33,6 +33,7 @@ export function askedHere(facts: Facts, step: StepDefinition): StepReport | null
         code: `${step.id}.unsaid`,
         verdict: 'incomplete',
         reason: `Not said yet: ${words(lacking)}.`,
+        params: { lacking: words(lacking) },
         remedy: 'Read it off the part or its maker’s sheet, and say it here.',
         acceptable: false,
       },

@@ -34,6 +34,7 @@ function failed(step: StepDefinition, fault: unknown): StepReport {
         code: `${step.id}.failed`,
         verdict: 'incomplete',
         reason: `This step cannot be worked out: ${said}`,
+        params: { said },
         remedy: 'Look at the setup and at the last reading; change the one or withdraw the other.',
         acceptable: false,
       },

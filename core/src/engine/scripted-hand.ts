@@ -6,7 +6,7 @@ import type { Author } from './author.ts';
 import type { EventDataOf, EventType, JobEvent } from './events.ts';
 import { answered } from './facts.ts';
 import type { Hand, Tool } from './hand.ts';
-import { numbersOf } from './numbers.ts';
+import { paramsToSend } from './params.ts';
 import type { Said } from './said.ts';
 import type { Setup } from './setup.ts';
 import type { FixedNamed, JobState, Place } from './state.ts';
@@ -89,7 +89,7 @@ export class ScriptedHand implements Hand {
     return this.do('deviation.accepted', {
       step,
       finding: code,
-      numbers: finding ? numbersOf(finding) : [],
+      params: finding ? paramsToSend(finding.params) : {},
       stands: finding?.reason ?? 'not found',
       reason,
     });

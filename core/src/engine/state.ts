@@ -1,5 +1,5 @@
 import type { Instrument } from '../instruments/instrument.ts';
-import type { Beam, Finding, WorkingLine } from '../judgement/result.ts';
+import type { Beam, Finding, Params, WorkingLine } from '../judgement/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { Author } from './author.ts';
 import type { Said } from './said.ts';
@@ -63,8 +63,8 @@ export type Deviation = Stamp & {
   id: string;
   step: string;
   finding: string;
-  /** The numbers that were accepted, whatever words they stood in. */
-  numbers: number[];
+  /** What was accepted; null where no finding of its code stood when it was given: it prints, and covers nothing. */
+  params: Params | null;
   /** The sentence as it stood then, for the sheet. */
   stands: string;
   reason: string;

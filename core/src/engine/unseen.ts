@@ -35,6 +35,7 @@ export function unseenStops(
       code: `${step.id}.unseen`,
       verdict: 'incomplete',
       reason: `The setup was changed by ${change.author.name} after this was read (${change.reason}). Before: ${lifted[0]?.reason}`,
+      params: { name: change.author.name, reason: change.reason, reason2: lifted[0]?.reason },
       remedy: 'Somebody else looks at the change, and says so, before it lifts this stop.',
       acceptable: false,
     },

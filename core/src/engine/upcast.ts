@@ -1,14 +1,7 @@
-import { numbersIn } from './numbers.ts';
-
 type Loose = { type?: unknown; data?: unknown };
 
 /** What each kind of event carries today, made out of what it carried when it was stored. A kind not named has not changed. */
 const TODAY: Record<string, (data: Record<string, unknown>) => Record<string, unknown>> = {
-  // Acceptances were bound to the finding's sentence: the numbers in it are what was accepted.
-  'deviation.accepted': (data) =>
-    data.numbers === undefined && typeof data.stands === 'string'
-      ? { ...data, numbers: numbersIn(data.stands) }
-      : data,
   // Cap bolts were the only ones there were.
   'bolt.tightened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),
   'bolts.loosened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),

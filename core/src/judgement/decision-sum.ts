@@ -85,6 +85,12 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
         : d.verdict === 'reject'
           ? `${said} lies outside the limit, doubt and all.`
           : `${said} reaches over the limit: too close to call.`,
+    params: {
+      said: !bounded ? said : null,
+      said2: !bounded ? null : d.verdict === 'accept' ? said : null,
+      said3: !bounded ? null : d.verdict === 'accept' ? null : d.verdict === 'reject' ? said : null,
+      said4: !bounded ? null : d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : said,
+    },
     ...(answer ? { remedy: saySettle(answer, 'there') } : {}),
   };
   return {

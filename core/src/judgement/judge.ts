@@ -56,12 +56,18 @@ export function judgeUpper(j: UpperJudgement): Finding & { marginMm: number } {
     marginMm: d.marginMm,
   };
   if (d.verdict === 'accept')
-    return { ...shared, verdict: 'accept', reason: `${j.what} is ${value}: within the limit.` };
+    return {
+      ...shared,
+      verdict: 'accept',
+      reason: `${j.what} is ${value}: within the limit.`,
+      params: { what: j.what, valueMm: j.valueMm, limitMm: j.limit.limitMm },
+    };
   if (d.verdict === 'reject')
     return {
       ...shared,
       verdict: 'reject',
       reason: `${j.what} is ${value}, ${len(-d.marginMm, j.mmDecimals ?? 3)} over: ${j.means}`,
+      params: { what: j.what, valueMm: j.valueMm, limitMm: j.limit.limitMm },
       remedy: j.remedy,
     };
   return {
@@ -70,6 +76,7 @@ export function judgeUpper(j: UpperJudgement): Finding & { marginMm: number } {
     reason: j.more
       ? `${j.what} is ${value}: ${j.more.why}`
       : `${j.what} is ${value}, within ${len(d.expanded, 4)} of the limit: the gauge cannot tell on which side.`,
+    params: { what: j.what, valueMm: j.valueMm, limitMm: j.limit.limitMm },
     remedy: j.more
       ? j.more.remedy
       : j.again

@@ -1,14 +1,17 @@
 import { gravest, type Verdict } from '../metrology/decision.ts';
 import type { SourceId } from '../sources/register.ts';
 
+/** What a finding names: numbers in the unit inside, materials, places, states. */
+export type Params = Readonly<Record<string, number | string | boolean | null | undefined>>;
+
 /** One judgement: what, why, against which limit, whose limit, and what to do now. Texts carry quantity marks. */
 export type Finding = {
   /** Stable name of the finding, for deviations and tests. */
   code: string;
   verdict: Verdict;
   reason: string;
-  /** The numbers an acceptance of it is bound to, where they are not simply those in the reason. */
-  numbers?: readonly number[];
+  /** What the reason names, as data: an acceptance covers a finding of this code with these and no other. */
+  params: Params;
   limit?: string;
   source?: SourceId;
   remedy?: string;

@@ -57,6 +57,12 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
           code: `${step.id}.open`,
           verdict: 'incomplete',
           reason: `${pass.name}: ${nameOf(spec)} ${next.bolt} is next${next.torqueNm === null ? '' : `, to ${tor(next.torqueNm)}`}.`,
+          params: {
+            name: pass.name,
+            spec: nameOf(spec),
+            bolt: next.bolt,
+            torqueNm: next.torqueNm === null ? null : next.torqueNm,
+          },
           acceptable: false,
         });
       if (passes.length >= ROUNDS_MOST)
@@ -64,6 +70,7 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
           code: `${step.id}.rounds`,
           verdict: 'reject',
           reason: `${passes.length} rounds and something still moves.`,
+          params: { length: passes.length },
           source: 'practice',
           remedy: 'Stop: look for a wrong shaft, a stripped thread, dirt between the faces.',
           acceptable: false,
@@ -113,6 +120,7 @@ const filled = (step: StepDefinition, waits: string): Finding => ({
   code: `${step.id}.filled`,
   verdict: 'incomplete',
   reason: waits,
+  params: { waits },
   acceptable: false,
 });
 
@@ -155,8 +163,9 @@ function torqueOf(
           code: `${step.id}.torque`,
           verdict: 'accept',
           reason: `${spec.what}: only snug, evenly, by hand key; no torque.`,
+          params: { what: spec.what },
           source: 'practice',
-          acceptable: true,
+          acceptable: false,
         },
       ],
       working: [],
@@ -186,6 +195,15 @@ function torqueOf(
         reason: odd
           ? `${tor(torqueNm)} is far from what is usual for ${spec.what.toLowerCase()}, ${tor(low)} to ${tor(high)}.`
           : `${spec.what}: ${range}${tor(torqueNm)} by the maker's sheet.`,
+        params: {
+          torqueNm: odd ? torqueNm : null,
+          what: odd ? spec.what : null,
+          low: odd ? low : null,
+          high: odd ? high : null,
+          what2: odd ? null : spec.what,
+          range: odd ? null : range,
+          torqueNm2: odd ? null : torqueNm,
+        },
         source: 'maker',
         ...(odd ? { remedy: 'Read the sheet again: the value, and its unit.' } : {}),
         acceptable: true,
@@ -237,6 +255,7 @@ function changedUnder(
       code: `${step.id}.changed`,
       verdict: 'reject',
       reason: `${off.length} of ${ticks.length} ticks were made before bolts or torque were changed and do not fit any more.`,
+      params: { length: off.length, length2: ticks.length },
       source: 'practice',
       remedy: 'Loosen all bolts, say so, and begin again at the first pass.',
       acceptable: false,
@@ -268,9 +287,10 @@ function outOfPattern(
           code: `${step.id}.order`,
           verdict: 'caution',
           reason: `Out of the pattern: ${said.join(', ')}.`,
+          params: { value: said.join(', ') },
           source: 'practice',
           remedy: 'Where a gap or a gasket decides, loosen all and begin again.',
-          acceptable: true,
+          acceptable: false,
         },
       ];
 }
@@ -303,9 +323,10 @@ function rangeFindings(step: StepDefinition, ticks: BoltTick[], finalNm: number)
       code: `${step.id}.wrench-range`,
       verdict: 'caution',
       reason: `${wrench.name} is good from ${tor(0.2 * wrench.high)} to ${tor(wrench.high)}; the bolts take ${tor(finalNm)}.`,
+      params: { name: wrench.name, high: 0.2 * wrench.high, high2: wrench.high, finalNm },
       source: 'practice',
       remedy: 'Use a wrench between 20 and 100 % of its scale.',
-      acceptable: true,
+      acceptable: false,
     },
   ];
 }

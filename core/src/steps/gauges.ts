@@ -14,9 +14,10 @@ export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Inst
       code: `gauge.${i.id}`.slice(0, 40),
       verdict: 'caution' as const,
       reason: `${i.name} has been out of calibration since ${i.calibrationDue}.`,
+      params: { name: i.name, calibrationDue: i.calibrationDue },
       source: 'plant' as const,
       remedy: 'Check it against a block or another gauge, or repeat with one in date.',
-      acceptable: true,
+      acceptable: false,
     })),
     ...(standIn
       ? [
@@ -24,9 +25,10 @@ export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Inst
             code: 'gauge.stand-in',
             verdict: 'caution' as const,
             reason: `Readings here came from ${standIn.name}, a simulated gauge: practice, no record of a machine.`,
+            params: { name: standIn.name },
             source: 'plant' as const,
             remedy: 'Measure again with a real gauge before anything is fitted.',
-            acceptable: true,
+            acceptable: false,
           },
         ]
       : []),

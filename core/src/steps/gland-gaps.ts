@@ -53,6 +53,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
               code: 'gland.open',
               verdict: 'incomplete' as const,
               reason: `${at.length - read.length} of ${at.length} gaps are still to be felt.`,
+              params: { length: at.length - read.length, length2: at.length },
               acceptable: false,
             },
           ]),

@@ -39,6 +39,7 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
       code: `${step.id}.${item.id}`,
       verdict: 'reject',
       reason: `Answered no: ${item.ask}${answer?.note ? ` (${answer.note})` : ''}`,
+      params: { ask: item.ask, note: answer?.note ? answer.note : null },
       source: 'practice',
       remedy: item.remedy ?? 'Put it right, then answer again.',
       acceptable: false,
@@ -51,8 +52,9 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
         code: `${step.id}.${item.id}.none`,
         verdict: 'caution',
         reason: `Not on this one: ${item.ask} ${answer?.note ?? ''}`.trim(),
+        params: { value: `Not on this one: ${item.ask} ${answer?.note ?? ''}` },
         source: 'practice',
-        acceptable: true,
+        acceptable: false,
       }),
     ),
   );
@@ -61,6 +63,7 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
       code: `${step.id}.not-asked-then`,
       verdict: 'caution',
       reason: `Not asked when this step was passed: ${notThen.map((i) => i.ask).join(' ')}`,
+      params: { value: notThen.map((i) => i.ask).join(' ') },
       source: 'practice',
       acceptable: false,
     });
@@ -69,6 +72,7 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
       code: `${step.id}.unanswered`,
       verdict: 'incomplete',
       reason: `${open.length} of ${items.length} ${open.length === 1 ? 'question is' : 'questions are'} still to be answered.`,
+      params: { length: open.length, length2: items.length, length3: Boolean(open.length === 1) },
       acceptable: false,
     });
   return findings;

@@ -15,6 +15,7 @@ export const signature = stepKind<Setup, SignatureValues>('signature', {
               code: 'sign.open',
               verdict: 'incomplete',
               reason: 'The sheet is not signed.',
+              params: {},
               remedy: 'Read it through, then sign with your name.',
               acceptable: false,
             },

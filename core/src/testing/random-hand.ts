@@ -3,7 +3,7 @@ import { canLack, isSettled } from '../engine/answers.ts';
 import type { JobEvent } from '../engine/events.ts';
 import { answered } from '../engine/facts.ts';
 import { reduce } from '../engine/judge.ts';
-import { numbersOf } from '../engine/numbers.ts';
+import { paramsToSend } from '../engine/params.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { JobState, Place, StepState } from '../engine/state.ts';
 import { take } from '../engine/take.ts';
@@ -212,7 +212,7 @@ export class RandomHand {
           data: {
             step: present.id,
             finding: f.code,
-            numbers: numbersOf(f),
+            params: paramsToSend(f.params),
             stands: f.reason,
             reason: 'as agreed',
           },

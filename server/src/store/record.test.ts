@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { JobEvent } from '@fulcrant/core/engine/events';
-import { numbersOf } from '@fulcrant/core/engine/numbers';
+import { sameParams } from '@fulcrant/core/engine/params';
 import { pino } from 'pino';
 import { QueryTypes } from 'sequelize';
 import { v7 } from 'uuid';
@@ -113,7 +113,7 @@ describe('what was signed', () => {
     const bench = folded?.state.steps.find((s) => s.id === 'bench');
     expect(bench?.blocking).toEqual([]);
     const stop = bench?.report?.findings.find((f) => f.code === 'bench.class');
-    expect(stop && numbersOf(stop)).toEqual(folded?.state.deviations[0]?.numbers);
+    expect(stop && sameParams(stop.params, folded?.state.deviations[0]?.params ?? {})).toBe(true);
   });
 
   it('is corrected as a revision; the one before stays and can be read', async () => {
@@ -262,7 +262,7 @@ describe('a database laid in by an earlier release', () => {
       );
       for (const [i, e] of h.events.entries()) {
         // As events were written then: an acceptance knew its sentence only.
-        const { numbers: _, ...data } = e.data as { numbers?: unknown };
+        const { params: _, ...data } = e.data as { params?: unknown };
         const body = JSON.stringify({ ...e, data });
         await put(
           'INSERT INTO events (id, job_id, seq, type, author_id, at, stored_at, body) VALUES (?,?,?,?,?,?,?,?)',

@@ -1,5 +1,5 @@
 import { acceptanceOf } from '@fulcrant/core/engine/facts';
-import { numbersOf } from '@fulcrant/core/engine/numbers';
+import { paramsToSend } from '@fulcrant/core/engine/params';
 import type { JobState, StepReport, StepState } from '@fulcrant/core/engine/state';
 import { type StillHolds, stillHolding } from '@fulcrant/core/engine/still-holds';
 import { unseenChanges } from '@fulcrant/core/engine/unseen';
@@ -92,7 +92,7 @@ export function Judgements({
               data: {
                 step: step.id,
                 finding: f.code,
-                numbers: numbersOf(f),
+                params: paramsToSend(f.params),
                 stands: f.reason,
                 reason,
               },

@@ -181,6 +181,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
         code: `coupling.closure.${i + 1}`,
         verdict: 'reject',
         reason: `Dial ${i + 1} does not hang together: top + bottom and left + right differ by ${len(Math.abs(c))}.`,
+        params: { i, c: Math.abs(c) },
         limit: `${len(2 * input.resolutionMm)} (two steps of the dial)`,
         source: 'practice',
         remedy: 'Tighten the bracket, turn both shafts together, and read the turn again.',
@@ -192,9 +193,10 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
       code: 'coupling.speed',
       verdict: 'caution',
       reason: 'The speed is beyond the table: its strictest row stands in.',
+      params: {},
       source: 'alignment-practice',
       remedy: 'Take the tolerance from the maker of the coupling.',
-      acceptable: true,
+      acceptable: false,
     });
   const [vertical, horizontal] = planes as [PlaneValues, PlaneValues];
   return {

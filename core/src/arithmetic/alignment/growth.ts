@@ -94,8 +94,9 @@ export function hotAlignment(input: GrowthInput): CalculatorResult<GrowthValues>
         code: 'growth',
         verdict: 'accept',
         reason: `Cold, the driver stands ${word(offsetMm)} at the coupling; warm, both are in line.`,
+        params: { offsetMm: word(offsetMm) },
         source: 'growth',
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: [

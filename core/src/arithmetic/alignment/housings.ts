@@ -93,7 +93,12 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
     };
     const said = `Housing ${i + 1} stands ${angle.toFixed(3)}° off the shaft through it`;
     if (d.verdict === 'accept')
-      return { ...shared, verdict: 'accept', reason: `${said}: the bearing takes that up.` };
+      return {
+        ...shared,
+        verdict: 'accept',
+        reason: `${said}: the bearing takes that up.`,
+        params: { said },
+      };
     return {
       ...shared,
       verdict: d.verdict,
@@ -101,6 +106,7 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
         d.verdict === 'reject'
           ? `${said}: more than the bearing takes up.`
           : `${said}: within doubt of what the bearing takes up.`,
+      params: { said: d.verdict === 'reject' ? said : null, said2: d.verdict === 'reject' ? null : said },
       remedy: `Lay ${len(Math.abs(shimOf(off[i]?.v ?? 0, input.widthMm)))} under its ${shimOf(off[i]?.v ?? 0, input.widthMm) >= 0 ? 'far' : 'near'} side, full width, and turn it level with the shaft; measure again.`,
     };
   });

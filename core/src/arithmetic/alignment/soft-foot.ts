@@ -71,9 +71,10 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
         code: `softfoot.${i + 1}.corners`,
         verdict: 'caution',
         reason: `Foot ${i + 1} was felt at one place: a parallel gap and a wedge look alike there.`,
+        params: { i },
         source: 'practice',
         remedy: 'Feel the other corners of that foot.',
-        acceptable: true,
+        acceptable: false,
       });
     return judged.verdict === 'reject' && !angled ? full : 0;
   });
@@ -83,6 +84,7 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
       code: 'softfoot.unread',
       verdict: 'incomplete',
       reason: `${unread} of ${input.feet.length} feet are still to be felt.`,
+      params: { unread, length: input.feet.length },
       acceptable: false,
     });
   const worst = worstMm.reduce<number | null>((a, b) => (b !== null && (a === null || b > a) ? b : a), null);

@@ -73,6 +73,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
         code: `bench.rows.${i + 1}`,
         verdict: 'reject',
         reason: `In set ${i + 1} the rows differ by ${len(difference)}, more than one blade: the outer ring is tilted.`,
+        params: { i, difference },
         limit: `${len(input.bladeStepMm)} (one blade)`,
         source: 'practice',
         remedy: 'Square the outer ring, withdraw this set and feel it again.',
@@ -86,6 +87,10 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       code: 'bench.sets',
       verdict: 'incomplete',
       reason: `${SETS_WANTED - input.sets.length} more ${SETS_WANTED - input.sets.length === 1 ? 'set' : 'sets'} wanted: one place of the rollers is not the bearing.`,
+      params: {
+        SETS_WANTED: SETS_WANTED - input.sets.length,
+        SETS_WANTED2: Boolean(SETS_WANTED - input.sets.length === 1),
+      },
       limit: `${SETS_WANTED} sets`,
       source: 'practice',
       remedy: 'Turn the ring a little and feel both rows again.',
@@ -131,10 +136,11 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       code: 'bench.spread',
       verdict: 'caution',
       reason: `The sets differ by ${len(spreadMm)}, more than one blade.`,
+      params: { spreadMm },
       limit: `${len(input.bladeStepMm)} (one blade)`,
       source: 'practice',
       remedy: 'Rock the ring so that the rollers seat, and take another set.',
-      acceptable: true,
+      acceptable: false,
     });
   }
   const elsewhere =
@@ -148,6 +154,14 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
         : decision.verdict === 'too-close'
           ? `Bench clearance ${len(benchMm)} ± ${len(decision.expanded)} straddles the edge of its class.`
           : `Bench clearance ${len(benchMm)} lies in its class.`,
+    params: {
+      benchMm: decision.verdict === 'reject' ? benchMm : null,
+      elsewhere: decision.verdict === 'reject' ? elsewhere : null,
+      benchMm2: decision.verdict === 'reject' ? null : decision.verdict === 'too-close' ? benchMm : null,
+      expanded:
+        decision.verdict === 'reject' ? null : decision.verdict === 'too-close' ? decision.expanded : null,
+      benchMm3: decision.verdict === 'reject' ? null : decision.verdict === 'too-close' ? null : benchMm,
+    },
     limit,
     source,
     ...(decision.verdict === 'accept'

@@ -56,6 +56,7 @@ export function clearanceReduction(
             code: 'clearance-reduction',
             verdict: 'incomplete',
             reason: `The general tables do not give all of it for a ${sayClass(input.clearanceClass)} bearing of ${len(input.boreMm, 0)} bore.`,
+            params: { clearanceClass: input.clearanceClass, boreMm: input.boreMm },
             source: 'bearing-handbooks',
             remedy: 'The maker’s sheet does.',
             acceptable: false,
@@ -64,8 +65,9 @@ export function clearanceReduction(
             code: 'clearance-reduction',
             verdict: 'accept',
             reason: `Take out ${num(lo)} to ${len(hi)}, leave at least ${len(least)}.`,
+            params: { lo, hi, least },
             source: given ? 'maker' : 'bearing-handbooks',
-            acceptable: true,
+            acceptable: false,
           },
     ],
     working: [

@@ -61,6 +61,12 @@ export function crossCheck(input: CrossCheckInput): CalculatorResult<CrossCheckV
       code: 'cross-check',
       verdict: cause === 'agree' || cause === 'settling' ? 'accept' : 'caution',
       reason: `Feelers say ${len(input.reductionMm)} is taken out; the ${hydraulic ? 'travel' : 'nut'} makes ${len(convertedMm)} of it. ${sayCause(cause, hydraulic)}`,
+      params: {
+        reductionMm: input.reductionMm,
+        hydraulic: Boolean(hydraulic),
+        convertedMm,
+        cause: sayCause(cause, hydraulic),
+      },
       source: 'geometry',
       ...(cause === 'agree' || cause === 'settling'
         ? {}
@@ -77,10 +83,11 @@ export function crossCheck(input: CrossCheckInput): CalculatorResult<CrossCheckV
       code: 'cross-check.residual',
       verdict: 'caution',
       reason: `${len(input.residualMm)} is left, under the ${len(input.leastResidualMm)} the feelers’ table asks for.`,
+      params: { residualMm: input.residualMm, leastResidualMm: input.leastResidualMm },
       limit: `residual at least ${len(input.leastResidualMm)}`,
       source: 'bearing-handbooks',
       remedy: 'This school is judged by its own sheet; ask the maker before it runs.',
-      acceptable: true,
+      acceptable: false,
     });
   return {
     values: { convertedMm, differenceMm, cause },

@@ -270,6 +270,7 @@ function pitchFindings(
         ...shared,
         code: 'driveup.pitch',
         reason: `It closes as a pitch of ${sayPitch(seen)} would, not ${sayPitch(input.pitchMm)}.`,
+        params: { seen, pitchMm: input.pitchMm },
         remedy: 'Look at the sleeve’s thread before the nut goes on, and put the pitch right in the setup.',
       },
     ];
@@ -279,6 +280,7 @@ function pitchFindings(
           ...shared,
           code: 'driveup.pitch-assumed',
           reason: `A pitch of ${sayPitch(input.pitchMm)} is supposed by the bore; nobody has looked at the thread.`,
+          params: { pitchMm: input.pitchMm },
           remedy: 'Lay a thread gauge on the sleeve, or count threads over an inch, and say so in the setup.',
         },
       ]
@@ -299,6 +301,7 @@ function placeFinding(
       ...base,
       verdict: 'incomplete',
       reason: 'No reading yet with the nut snug.',
+      params: {},
       remedy: 'Nut by hand until snug, then feel both rows: that is zero.',
       acceptable: false,
     };
@@ -312,6 +315,12 @@ function placeFinding(
       reason: residual
         ? `Over-driven: ${len(last.clearanceMm)} is left, under the least residual ${len(target.leastResidualMm ?? 0)}.`
         : `Over-driven: ${len(last.reductionMm)} is taken out, over the most allowed ${len(target.reductionMaxMm ?? 0)}.`,
+      params: {
+        clearanceMm: residual ? last.clearanceMm : null,
+        leastResidualMm: residual ? (target.leastResidualMm ?? 0) : null,
+        reductionMm: residual ? null : last.reductionMm,
+        reductionMaxMm: residual ? null : (target.reductionMaxMm ?? 0),
+      },
       remedy:
         'Backing the nut off gives nothing back. Dismount, inspect ring and sleeve, and start with a new zero.',
       acceptable: false,
@@ -322,6 +331,7 @@ function placeFinding(
       ...base,
       verdict: 'incomplete',
       reason: `${len(last.reductionMm)} taken out of ${len(target.aimMm ?? 0)}: not yet.`,
+      params: { reductionMm: last.reductionMm, aimMm: target.aimMm ?? 0 },
       remedy:
         step === 22.5
           ? 'Turn the nut one sixteenth, then feel both rows.'
@@ -334,6 +344,7 @@ function placeFinding(
       ...base,
       verdict: 'too-close',
       reason: `${len(last.reductionMm)} ± ${len(2 * u)} taken out, ${len(last.clearanceMm)} left: past the end of the band, by less than the feelers can tell.`,
+      params: { reductionMm: last.reductionMm, u: 2 * u, clearanceMm: last.clearanceMm },
       remedy: 'Stop turning. Feel both rows again at this angle.',
       acceptable: true,
     };
@@ -344,6 +355,12 @@ function placeFinding(
       stand.verdict === 'accept'
         ? `${len(last.reductionMm)} taken out, ${len(last.clearanceMm)} left: in band.`
         : `${len(last.reductionMm)} ± ${len(2 * u)} taken out: too close to the end of the band to call.`,
+    params: {
+      reductionMm: stand.verdict === 'accept' ? last.reductionMm : null,
+      clearanceMm: stand.verdict === 'accept' ? last.clearanceMm : null,
+      reductionMm2: stand.verdict === 'accept' ? null : last.reductionMm,
+      u: stand.verdict === 'accept' ? null : 2 * u,
+    },
     ...(stand.verdict === 'accept'
       ? {}
       : { remedy: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.' }),

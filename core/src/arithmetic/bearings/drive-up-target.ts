@@ -98,6 +98,7 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
           code: 'target.no-table',
           verdict: 'incomplete',
           reason: `The general tables give no ${missing} for a ${sayClass(input.clearanceClass)} bearing of ${len(input.boreMm, 0)} bore.`,
+          params: { missing, clearanceClass: input.clearanceClass, boreMm: input.boreMm },
           remedy: "Type the value from the maker's sheet into the job.",
           acceptable: false,
         },
@@ -128,6 +129,7 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
           code: 'target.impossible',
           verdict: 'reject',
           reason: `Taking out the least reduction, ${len(minMm)}, would leave ${len(tidy(input.benchMm - minMm))}, under the least residual ${len(leastMm)}.`,
+          params: { minMm, benchMm: tidy(input.benchMm - minMm), leastMm },
           limit: `reduction at least ${len(minMm)}, residual at least ${len(leastMm)}`,
           source: limitSource,
           remedy:
@@ -168,6 +170,15 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
         top - minMm < 0.005 - 1e-6
           ? `The least residual leaves a band of only ${len(tidy(top - minMm))}: from ${num(minMm)} to ${len(top)}, then stop.`
           : `Take out ${num(minMm)} to ${len(top)}, leaving ${num(tidy(input.benchMm - top))} to ${len(tidy(input.benchMm - minMm))}.`,
+      params: {
+        top: top - minMm < 0.005 - 1e-6 ? tidy(top - minMm) : null,
+        minMm: top - minMm < 0.005 - 1e-6 ? minMm : null,
+        top2: top - minMm < 0.005 - 1e-6 ? top : null,
+        minMm2: top - minMm < 0.005 - 1e-6 ? null : minMm,
+        top3: top - minMm < 0.005 - 1e-6 ? null : top,
+        benchMm: top - minMm < 0.005 - 1e-6 ? null : tidy(input.benchMm - top),
+        benchMm2: top - minMm < 0.005 - 1e-6 ? null : tidy(input.benchMm - minMm),
+      },
       limit: `reduction ${num(minMm)} to ${len(tableMaxMm)}, residual at least ${len(leastMm)}`,
       source: limitSource,
       ...(top - minMm < 0.005 - 1e-6 ? { remedy: 'Go in sixteenths from the start.' } : {}),
@@ -180,9 +191,10 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
       code: 'target.travel-check',
       verdict: 'caution',
       reason: `The predicted travel ${len(travel(aimMm), 2)} stands outside the tabled drive-up ${num(tabled[0], 2)} to ${len(tabled[1], 2)}.`,
+      params: { aimMm: travel(aimMm), tabled: tabled[0], tabled2: tabled[1] },
       source: 'bearing-handbooks',
       remedy: 'Check bore, taper and whether the shaft is hollow; the feelers decide.',
-      acceptable: true,
+      acceptable: false,
     });
   }
   return {

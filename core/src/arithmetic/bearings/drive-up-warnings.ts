@@ -36,10 +36,11 @@ const caution = (code: string, reason: string, remedy: string, limit?: string): 
   code,
   verdict: 'caution',
   reason,
+  params: {},
   remedy,
   source: 'practice',
   ...(limit ? { limit } : {}),
-  acceptable: true,
+  acceptable: false,
 });
 
 /**
@@ -59,6 +60,7 @@ function tilted({ points, rowsLimitMm }: Situation): Finding | null {
     code: 'driveup.rows',
     verdict: 'reject',
     reason: `The rows differ by ${len(last.rowDifferenceMm)}: the outer ring is tilted, or a blade was misread.`,
+    params: { rowDifferenceMm: last.rowDifferenceMm },
     limit: `${len(rowsLimitMm)}: as on the bench, and one blade`,
     source: 'practice',
     remedy: 'Square the outer ring and feel both rows again. Turn the nut no further before.',

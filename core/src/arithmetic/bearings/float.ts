@@ -53,10 +53,12 @@ export function bearingFloat(input: FloatInput): CalculatorResult<FloatValues> {
       ? {
           verdict: 'accept',
           reason: `The shaft grows ${len(Math.abs(growthMm), 2)} ${away}; there is ${len(sideMm, 2)} for it.`,
+          params: { growthMm: Math.abs(growthMm), away, sideMm },
         }
       : {
           verdict: 'reject',
           reason: `The shaft grows ${len(Math.abs(growthMm), 2)} ${away}; there is only ${len(sideMm, 2)} for it and the margin.`,
+          params: { growthMm: Math.abs(growthMm), away, sideMm },
           remedy: possible
             ? `Set the ring ${len(Math.abs(setOffsetMm), 2)} off the middle, ${growthMm >= 0 ? 'towards' : 'away from'} the fixed bearing.`
             : 'The seat is too narrow for this growth however the ring is set: another housing.',

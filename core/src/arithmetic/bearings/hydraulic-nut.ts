@@ -68,15 +68,17 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
       code: 'hydraulic.no-abort',
       verdict: 'caution',
       reason: 'The sheet gives no abort pressure: nothing says when something else holds the bearing.',
+      params: {},
       source: 'maker',
       remedy: 'Stop and look where pressure climbs and the indicator does not follow.',
-      acceptable: true,
+      acceptable: false,
     });
   if (abortMpa !== undefined && reachesPressure(startPressureMpa, abortMpa))
     findings.push({
       code: 'hydraulic.areas',
       verdict: 'reject',
       reason: `The start pressure on this nut, ${pres(startPressureMpa)}, is not under its abort pressure.`,
+      params: { startPressureMpa },
       source: 'maker',
       remedy: 'Check both piston areas; this nut is too small for this bearing.',
       acceptable: false,
@@ -86,6 +88,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
       code: 'hydraulic.abort',
       verdict: 'reject',
       reason: `Abort pressure came first${travelMm ? `, at ${len(travelMm)}` : ''}: something else holds the bearing.`,
+      params: { travelMm: travelMm ? travelMm : null },
       limit: pres(abortMpa ?? 0),
       source: 'maker',
       remedy:
@@ -101,6 +104,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
       verdict: 'incomplete',
       reason:
         'The indicator is not zeroed yet: once, at the start pressure, plunger in for the whole travel.',
+      params: {},
       acceptable: false,
     });
   return {
@@ -146,6 +150,7 @@ function judgeTravel(travelMm: number, u: number, min: number, max: number): Fin
       ...shared,
       verdict: 'reject',
       reason: `Driven ${len(travelMm)}, ${len(travelMm - max)} past the band: over-driven.`,
+      params: { travelMm, travelMm2: travelMm - max },
       remedy: 'Release, dismount, inspect, start with a new zero.',
       acceptable: false,
     };
@@ -154,6 +159,7 @@ function judgeTravel(travelMm: number, u: number, min: number, max: number): Fin
       ...shared,
       verdict: 'incomplete',
       reason: `Driven ${len(travelMm)}: ${num(min - travelMm)} to ${len(max - travelMm)} more. Never zero again half way.`,
+      params: { travelMm, min: min - travelMm, max: max - travelMm },
       acceptable: false,
     };
   const d = decide(travelMm, u, { lower: min, upper: max });
@@ -161,6 +167,7 @@ function judgeTravel(travelMm: number, u: number, min: number, max: number): Fin
     ...shared,
     verdict: d.verdict === 'accept' ? 'accept' : 'caution',
     reason: `Driven ${len(travelMm)}: in the band${d.verdict === 'accept' ? '' : ', as near its end as the indicator can tell'}.`,
+    params: { travelMm, verdict: Boolean(d.verdict === 'accept') },
     acceptable: true,
   };
 }

@@ -130,6 +130,10 @@ function judge(v: InterferenceValues): Finding[] {
               v.hoopMpa > HOOP_MPA.stop
                 ? `A hoop stress of ${pres(v.hoopMpa)} tears the ring.`
                 : `A hoop stress of ${pres(v.hoopMpa)} is more than a hardened ring likes.`,
+            params: {
+              hoopMpa: v.hoopMpa > HOOP_MPA.stop ? v.hoopMpa : null,
+              hoopMpa2: v.hoopMpa > HOOP_MPA.stop ? null : v.hoopMpa,
+            },
             limit: `${pres(HOOP_MPA.caution)}, from memory`,
             source: 'practice',
             remedy: 'Look at sizes and interference again; ask the maker.',
@@ -146,6 +150,7 @@ function judge(v: InterferenceValues): Finding[] {
       reason: closed
         ? `This fit eats the whole clearance and ${len(-v.residualMm)} more: the rollers would be clamped.`
         : `${len(v.residualMm)} of clearance is left by this sum; feelers measure the thing itself.`,
+      params: { residualMm: closed ? -v.residualMm : null, residualMm2: closed ? null : v.residualMm },
       source: 'lame',
       acceptable: false,
     },

@@ -68,6 +68,7 @@ export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
       code: 'life',
       verdict: short ? 'reject' : 'accept',
       reason: `${reliability} of a hundred reach ${said} h at ${loadKn.toFixed(1)} kN and ${input.speedRpm} a minute.`,
+      params: { reliability, said, loadKn, speedRpm: input.speedRpm },
       ...(input.wantedHours !== undefined ? { limit: `${input.wantedHours} h` } : {}),
       ...(short ? { remedy: 'A larger rating, less load, or a shorter interval.' } : {}),
     },
@@ -78,6 +79,7 @@ export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
       code: 'life.heavy',
       verdict: 'caution',
       reason: 'The load is over half of the rating: the rule does not hold so high.',
+      params: {},
       remedy: 'Ask the maker; look at the static rating.',
     });
   return {

@@ -180,6 +180,7 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
         ...base,
         verdict: 'caution',
         reason: `Where the next tab meets a slot is not measured: it may cost up to ${len(v.worstCostMm, 4)} (${v.worstDeg.toFixed(1)}° forward).`,
+        params: { worstCostMm: v.worstCostMm, worstDeg: v.worstDeg },
         remedy:
           'Measure the forward angle from a slot to the nearest tab and enter it before the last eighth.',
       },
@@ -191,12 +192,18 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
         ...base,
         verdict: 'accept',
         reason: `Slot ${v.least.slot} meets tab ${v.least.tab} ${v.least.forwardDeg.toFixed(1)}° back.`,
+        params: { slot: v.least.slot, tab: v.least.tab, forwardDeg: v.least.forwardDeg },
       },
     ];
   const cost = `${v.least.forwardDeg.toFixed(1)}° forward costs ${len(v.least.costMm, 4)}`;
   if (v.least.reductionMm === null || input.reductionMaxMm === undefined) {
     return [
-      { ...base, verdict: 'accept', reason: `Slot ${v.least.slot} meets tab ${v.least.tab}: ${cost}.` },
+      {
+        ...base,
+        verdict: 'accept',
+        reason: `Slot ${v.least.slot} meets tab ${v.least.tab}: ${cost}.`,
+        params: { slot: v.least.slot, tab: v.least.tab, cost },
+      },
     ];
   }
   const limit = `${num(input.reductionMinMm ?? 0)} to ${len(input.reductionMaxMm)}`;
@@ -206,6 +213,7 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
         ...base,
         verdict: 'reject',
         reason: `The next tab meets a slot ${cost} and would bring the reduction to ${len(v.least.reductionMm)}, past the band.`,
+        params: { cost, reductionMm: v.least.reductionMm },
         limit,
         remedy:
           'Do not turn on and do not loosen. Another lock washer (its tabs fall elsewhere) or the other face of the washer, or the lead hand decides.',
@@ -217,6 +225,7 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
       ...base,
       verdict: 'accept',
       reason: `The next tab meets a slot ${cost}: reduction ${len(v.least.reductionMm)}${v.least.inBand ? ', in band.' : ', still short of the band.'}`,
+      params: { cost, reductionMm: v.least.reductionMm, inBand: Boolean(v.least.inBand) },
       limit,
     },
   ];

@@ -49,6 +49,7 @@ export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues>
       code: 'nut-angle.zero',
       verdict: 'incomplete',
       reason: 'The zero is not proven: without it the angle means nothing.',
+      params: {},
       source: 'practice',
       remedy:
         'Both hands until the nut will not turn, tap its rim, try again; when it turns no more, mark it.',
@@ -59,10 +60,11 @@ export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues>
       code: 'nut-angle.eats-all',
       verdict: 'caution',
       reason: `By the 1:${input.taper} sum ${max}° would take ${len(reduction(max))} of ${len(input.benchMm)}: the whole clearance.`,
+      params: { taper: input.taper, max, max2: reduction(max), benchMm: input.benchMm },
       source: 'geometry',
       remedy:
         'Some makers own tapers and sleeves that want this. Check pitch, taper and sheet before the first turn.',
-      acceptable: true,
+      acceptable: false,
     });
   if (turned !== undefined) findings.push(judgeTurn(input, turned, limit));
   return {
@@ -97,6 +99,7 @@ function judgeTurn(input: NutAngleInput, turned: number, limit: string): Finding
       ...shared,
       verdict: 'incomplete',
       reason: `${turned}° of ${limit}: ${(input.makerMinDeg - turned).toFixed(0)}° at least are still to turn.`,
+      params: { turned, limit, makerMinDeg: input.makerMinDeg - turned },
       acceptable: false,
     };
   const d = decide(turned, u, { upper: input.makerMaxDeg });
@@ -105,8 +108,15 @@ function judgeTurn(input: NutAngleInput, turned: number, limit: string): Finding
         ...shared,
         verdict: 'reject',
         reason: `${turned}° is past the maker's band: over-driven. Backing the nut off does not undo it.`,
+        params: { turned },
         remedy: 'Dismount, inspect, start with a new zero.',
         acceptable: false,
       }
-    : { ...shared, verdict: 'accept', reason: `${turned}° lies in the maker's band.`, acceptable: true };
+    : {
+        ...shared,
+        verdict: 'accept',
+        reason: `${turned}° lies in the maker's band.`,
+        params: { turned },
+        acceptable: true,
+      };
 }

@@ -33,11 +33,13 @@ export function aboutEqual(
     limit: `${len(alikeMm)} (two blades, or a fifth of the gap)`,
     acceptable: true,
   };
-  if (differenceMm <= alikeMm + 1e-9) return { ...shared, verdict: 'accept', reason: say.alike };
+  if (differenceMm <= alikeMm + 1e-9)
+    return { ...shared, verdict: 'accept', reason: say.alike, params: { alike: say.alike } };
   return {
     ...shared,
     verdict: differenceMm <= cautionMm + 1e-9 ? 'caution' : 'reject',
     reason: `The joints differ by ${len(differenceMm)}: ${say.unlike}`,
+    params: { differenceMm, unlike: say.unlike },
     remedy: say.remedy,
   };
 }
@@ -61,6 +63,7 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
       code: 'split-race.closed',
       verdict: 'reject',
       reason: 'A joint has no gap: the halves meet before they grip the shaft.',
+      params: {},
       remedy: 'Stop. Measure the shaft: it is too small, or the halves are of two races.',
     });
   if (!closed)
@@ -78,6 +81,7 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
       code: 'split-race.small',
       verdict: 'reject',
       reason: `A shaft of ${len(shaftMm ?? 0)} is under the bore at which the halves meet, ${len(closedBoreMm ?? 0)}: they cannot grip it.`,
+      params: { shaftMm: shaftMm ?? 0, closedBoreMm: closedBoreMm ?? 0 },
       remedy: 'Measure the shaft again, and look at the maker’s bore: one of them is not this race’s.',
     });
   if (expectedMm !== null && expectedMm > 0 && !closed) {
@@ -91,6 +95,13 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
         off <= allowed
           ? `A shaft of ${len(shaftMm ?? 0)} should leave ${len(expectedMm)} at each joint, and does.`
           : `A shaft of ${len(shaftMm ?? 0)} should leave ${len(expectedMm)} at each joint, not ${len(mean)}: the race is not seated, or the shaft not what was measured.`,
+      params: {
+        shaftMm: off <= allowed ? (shaftMm ?? 0) : null,
+        expectedMm: off <= allowed ? expectedMm : null,
+        shaftMm2: off <= allowed ? null : (shaftMm ?? 0),
+        expectedMm2: off <= allowed ? null : expectedMm,
+        mean: off <= allowed ? null : mean,
+      },
       source: 'geometry',
       ...(off <= allowed
         ? {}

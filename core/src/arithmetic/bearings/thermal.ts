@@ -43,8 +43,15 @@ export function thermalShift(input: ThermalShiftInput): CalculatorResult<Thermal
           lostMm === 0
             ? 'Shaft and ring are of one temperature: nothing to correct.'
             : `A shaft ${Math.abs(shaftOverRingK)} K ${shaftOverRingK > 0 ? 'warmer' : 'colder'} than the ring ${lostMm > 0 ? 'takes' : 'gives'} ${len(Math.abs(lostMm))} of clearance${outsideMm === undefined ? ', an estimate: the bearing’s outside is not known' : ''}.`,
+        params: {
+          shaftOverRingK: lostMm === 0 ? null : Math.abs(shaftOverRingK),
+          shaftOverRingK2: lostMm === 0 ? null : Boolean(shaftOverRingK > 0),
+          lostMm: lostMm === 0 ? null : Boolean(lostMm > 0),
+          lostMm2: lostMm === 0 ? null : Math.abs(lostMm),
+          outsideMm: lostMm === 0 ? null : Boolean(outsideMm === undefined),
+        },
         source: 'growth',
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: [

@@ -92,6 +92,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
       code: 'warm.heat',
       verdict: heatToC > STOP_C ? 'reject' : heatToC > CAUTION_C ? 'caution' : 'accept',
       reason: `Warm the bearing to ${temp(heatToC)}: it then slides on with ${len(playMm)} play.`,
+      params: { heatToC, playMm },
       limit: `${temp(CAUTION_C)}, never over ${temp(STOP_C)}`,
       ...(heatToC > CAUTION_C
         ? { remedy: 'Less play, a cooled shaft, or the maker’s word on how warm this ring may be.' }
@@ -103,6 +104,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
           code: 'warm.fit',
           verdict: 'caution',
           reason: 'It does not press anywhere: the ring may creep on its seat.',
+          params: {},
           remedy: 'Right for a seat that is meant to slide; else look at the seat.',
         }
       : {
@@ -110,6 +112,12 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
           code: 'warm.fit',
           verdict: 'accept',
           reason: `${leastMm >= 0 ? `Presses ${len(leastMm)} to ${len(mostMm)}` : `From ${len(-leastMm)} clearance to ${len(mostMm)} interference`}.`,
+          params: {
+            leastMm: leastMm >= 0 ? leastMm : null,
+            mostMm: leastMm >= 0 ? mostMm : null,
+            leastMm2: leastMm >= 0 ? null : -leastMm,
+            mostMm2: leastMm >= 0 ? null : mostMm,
+          },
         },
   ];
   if (leftMm !== null)
@@ -117,6 +125,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
       code: 'warm.left',
       verdict: leftMm <= 0 ? 'reject' : 'accept',
       reason: `Cooled, ${len(leftMm)} of clearance is left at the most interference.`,
+      params: { leftMm },
       source: 'lame',
       ...(leftMm <= 0 ? { remedy: 'A larger clearance class, or a lighter fit.' } : {}),
       acceptable: true,

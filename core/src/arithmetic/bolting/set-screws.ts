@@ -55,8 +55,9 @@ export function setScrewSequence(input: {
           input.dogs > 0 && input.cups > 0
             ? 'Dog points into their holes first, then the cup points, then all once round.'
             : 'One kind of point only: snug, to torque, once round.',
+        params: { dogs: Boolean(input.dogs > 0 && input.cups > 0) },
         source: 'practice',
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: passes.map((p) => ({

@@ -59,12 +59,14 @@ export function boltStretch(input: StretchInput): CalculatorResult<StretchValues
           code: 'stretch',
           verdict: 'accept',
           reason: `Draw it until it is ${len(targetMm)} longer.`,
+          params: { targetMm },
         }
       : {
           ...shared,
           code: 'stretch',
           verdict: share > 1 ? 'reject' : Math.abs(off) <= WITHIN ? 'accept' : 'caution',
           reason: `${len(input.stretchMm ?? 0)} longer: ${(100 * share).toFixed(0)} % of its proof load.`,
+          params: { stretchMm: input.stretchMm ?? 0, share: 100 * share },
           limit: `${len(targetMm)} ± ${(100 * WITHIN).toFixed(0)} %`,
           ...(share > 1
             ? { remedy: 'It has been drawn past its proof load: a new one.' }

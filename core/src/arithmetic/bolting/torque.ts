@@ -101,8 +101,15 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
       code: 'bolting.torque',
       verdict: 'accept',
       reason: `${input.size} ${input.grade}, ${said}: ${tor(torqueNm)}${given === undefined ? ', computed' : source === 'maker' ? " by the maker's sheet" : ' by the plant rule'}.`,
+      params: {
+        size: input.size,
+        grade: input.grade,
+        said,
+        torqueNm,
+        source: given === undefined ? null : Boolean(source === 'maker'),
+      },
       source,
-      acceptable: true,
+      acceptable: false,
     },
   ];
   if (given !== undefined && (given > 1.05 * long.torqueNm || given < 0.4 * shortNm)) {
@@ -113,9 +120,19 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
         given > long.torqueNm
           ? `${tor(given)} is more than ${input.size} ${input.grade} takes to 90 % of yield, ${tor(long.torqueNm)}.`
           : `${tor(given)} is well under the usual ${tor(shortNm)} for ${input.size} ${input.grade}.`,
+      params: {
+        given: given > long.torqueNm ? given : null,
+        size: given > long.torqueNm ? input.size : null,
+        grade: given > long.torqueNm ? input.grade : null,
+        torqueNm: given > long.torqueNm ? long.torqueNm : null,
+        given2: given > long.torqueNm ? null : given,
+        shortNm: given > long.torqueNm ? null : shortNm,
+        size2: given > long.torqueNm ? null : input.size,
+        grade2: given > long.torqueNm ? null : input.grade,
+      },
       source: 'vdi-2230',
       remedy: "Read the maker's sheet again: size, grade and unit.",
-      acceptable: true,
+      acceptable: false,
     });
   }
   return {

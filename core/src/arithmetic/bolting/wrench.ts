@@ -43,6 +43,7 @@ export function wrenchSetting(input: WrenchInput): CalculatorResult<WrenchValues
           ...shared,
           verdict: 'reject',
           reason: `This wrench does not reach ${tor(settingNm)}.`,
+          params: { settingNm },
           remedy: settingNm > input.scaleHighNm ? 'Take a larger wrench.' : 'Take a smaller wrench.',
         }
       : shareOfScale < LEAST_SHARE
@@ -50,9 +51,15 @@ export function wrenchSetting(input: WrenchInput): CalculatorResult<WrenchValues
             ...shared,
             verdict: 'caution',
             reason: `${tor(settingNm)} is ${percent}: low down it is not to be relied on.`,
+            params: { settingNm, percent },
             remedy: 'Take a smaller wrench.',
           }
-        : { ...shared, verdict: 'accept', reason: `Set it to ${tor(settingNm)}, ${percent}.` };
+        : {
+            ...shared,
+            verdict: 'accept',
+            reason: `Set it to ${tor(settingNm)}, ${percent}.`,
+            params: { settingNm, percent },
+          };
   return {
     values: { settingNm, shareOfScale },
     findings: [finding],

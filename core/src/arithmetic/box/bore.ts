@@ -69,9 +69,10 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
       code: 'bore.sag',
       verdict: 'caution',
       reason: 'The sag of the bracket was not measured: it stands in the readings.',
+      params: {},
       source: 'practice',
       remedy: 'Hang the set-up on a stiff bar, zero on top, read at the bottom, and enter it.',
-      acceptable: true,
+      acceptable: false,
     });
   if (s.tirMm !== null) {
     const { marginMm: _, ...judged } = judgeUpper({

@@ -91,8 +91,9 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
       code: 'envelope.sheet',
       verdict: 'incomplete',
       reason: 'Nothing of the seal’s envelope is given: its sheet has bore, depth, reach and stud circle.',
+      params: {},
       remedy: 'Type what the seal’s sheet says.',
-      acceptable: true,
+      acceptable: false,
     });
   const open = findings.some((f) => f.verdict === 'incomplete');
   return {
@@ -147,7 +148,13 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
   const source: SourceId = 'maker';
   const shared = { code: `envelope.${q.measure}`, source, limit: sayBand(q), acceptable: true };
   if (q.valueMm === undefined)
-    return { ...shared, verdict: 'incomplete', reason: `${q.name} is not measured yet.`, acceptable: false };
+    return {
+      ...shared,
+      verdict: 'incomplete',
+      reason: `${q.name} is not measured yet.`,
+      params: { name: q.name },
+      acceptable: false,
+    };
   const d = decide(q.valueMm, u, { lower: q.lower, upper: q.upper }, input.rule);
   const below =
     q.lower !== undefined && q.valueMm - q.lower <= (q.upper ?? Number.POSITIVE_INFINITY) - q.valueMm;
@@ -156,18 +163,28 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
       ...shared,
       verdict: 'accept',
       reason: `${q.name} ${len(q.valueMm)} takes the seal, ${len(d.marginMm)} to spare.`,
+      params: { name: q.name, valueMm: q.valueMm, marginMm: d.marginMm },
     };
   if (d.verdict === 'reject')
     return {
       ...shared,
       verdict: 'reject',
       reason: `${q.name} ${len(q.valueMm)} is ${len(-d.marginMm)} ${below ? 'short' : 'over'}: ${below ? q.under : q.over}.`,
+      params: {
+        name: q.name,
+        valueMm: q.valueMm,
+        marginMm: -d.marginMm,
+        below: Boolean(below),
+        under: below ? q.under : null,
+        over: below ? null : q.over,
+      },
       remedy: 'Another seal, another gland, or the box machined. Do not force it.',
     };
   return {
     ...shared,
     verdict: 'too-close',
     reason: `${q.name} ${len(q.valueMm)} is too close to its limit to call.`,
+    params: { name: q.name, valueMm: q.valueMm },
     remedy: saySettle(
       settle({ marginMm: d.marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
       'there',

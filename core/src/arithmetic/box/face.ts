@@ -103,9 +103,10 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
         code: 'face.warp',
         verdict: 'caution',
         reason: `The face is warped by ${len(2 * h2.amplitudeMm)}, apart from its tilt.`,
+        params: { amplitudeMm: 2 * h2.amplitudeMm },
         source: 'geometry',
         remedy: 'Straightedge and marking blue over the face; a warp is re-faced, not shimmed.',
-        acceptable: true,
+        acceptable: false,
       });
   }
   findings.push(...floatFindings(input, limit.limitMm), ...s.findings);
@@ -138,9 +139,10 @@ function floatFindings(input: BoxFaceInput, limitMm: number): Finding[] {
         play === undefined
           ? 'The end play is not known and the shaft was not said to be held one way: float gets into this sweep.'
           : `The shaft floats by ${len(play)}; where it is not held one way that gets into this sweep.`,
+      params: { play: play === undefined ? null : play },
       source: 'practice',
       remedy: 'Push the shaft one way and hold it there through the whole turn.',
-      acceptable: true,
+      acceptable: false,
     },
   ];
 }

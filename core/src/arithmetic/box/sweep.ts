@@ -52,6 +52,7 @@ export function sweep(o: {
       code: `${o.code}.unread`,
       verdict: 'incomplete',
       reason: `${grouped.length} of ${o.wanted} angles are read.`,
+      params: { length: grouped.length, wanted: o.wanted },
       acceptable: false,
     });
   else if (o.closingMm === undefined)
@@ -59,6 +60,7 @@ export function sweep(o: {
       code: `${o.code}.closing`,
       verdict: 'incomplete',
       reason: 'The turn is not closed: read once more at the first angle.',
+      params: {},
       acceptable: false,
     });
   const begun = o.readings[0]?.angleDeg;
@@ -68,6 +70,7 @@ export function sweep(o: {
       code: `${o.code}.closing`,
       verdict: 'reject',
       reason: `Back at the first angle the gauge reads ${len(o.closingMm - first.valueMm)} differently: it moved.`,
+      params: { closingMm: o.closingMm - first.valueMm },
       limit: `${len(o.resolutionMm)} (one step of the gauge)`,
       source: 'practice',
       remedy: 'Tighten gauge and base, then measure this turn again.',

@@ -76,6 +76,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
         code: `belt.${i + 1}`,
         verdict,
         reason: `Belt ${i + 1} at ${said(t, u)}${verdict === 'reject' ? (slack ? ': too slack, it slips and burns' : ': too tight, the bearings carry it') : ''}.`,
+        params: { i, t: said(t, u), slack: verdict === 'reject' ? Boolean(slack) : null },
         limit: `${force(wantedN)} ± ${Math.round(100 * WITHIN)} %`,
         ...(verdict === 'accept'
           ? {}
@@ -99,6 +100,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
       code: 'belt.unread',
       verdict: 'incomplete',
       reason: `${open} of ${readings.length} belts ${open === 1 ? 'is' : 'are'} still to be measured.`,
+      params: { open, length: readings.length, open2: Boolean(open === 1) },
       acceptable: false,
     });
   const all = tensionsN.filter((t): t is number => t !== null);
@@ -111,6 +113,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
         code: 'belt.alike',
         verdict: 'caution',
         reason: `The belts differ by ${force(most - least)}: the tight ones drive alone.`,
+        params: { most: most - least },
         limit: `alike within ${Math.round(100 * ALIKE)} %`,
         remedy: 'Belts are changed as a set, of one length and one age; pulleys in line?',
       });

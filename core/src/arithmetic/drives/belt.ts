@@ -84,6 +84,7 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
           code: 'belt',
           verdict: 'incomplete',
           reason: `One strand is at ${said.toFixed(0)} N; nothing is wanted of it yet.`,
+          params: { said },
           remedy: 'The maker’s tension, or power and belt speed.',
         }
       : {
@@ -91,6 +92,7 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
           code: 'belt',
           verdict: Math.abs(off) <= WITHIN ? 'accept' : off < -0.3 || off > 0.5 ? 'reject' : 'caution',
           reason: `One strand is at ${said.toFixed(0)} N of ${wantedN.toFixed(0)} N wanted${Math.abs(off) <= WITHIN ? '' : off < 0 ? ': too slack' : ': too tight, the bearings carry it'}.`,
+          params: { said, wantedN, off: Math.abs(off) <= WITHIN ? null : Boolean(off < 0) },
           limit: `± ${(100 * WITHIN).toFixed(0)} %`,
           ...(Math.abs(off) <= WITHIN ? {} : { remedy: 'Move the motor, turn by hand, measure again.' }),
         },
@@ -101,6 +103,7 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
       code: 'belt.ways',
       verdict: 'caution',
       reason: `The two ways differ: ${byFrequencyN.toFixed(0)} N by the note, ${byDeflectionN.toFixed(0)} N by the force.`,
+      params: { byFrequencyN, byDeflectionN },
       remedy: 'Span and mass of the belt again; strike it in the middle, away from a guard that hums.',
     });
   return {

@@ -45,6 +45,7 @@ export function vibrationZone(input: VibrationInput): CalculatorResult<Vibration
       code: 'vibration',
       verdict: zone === 'D' ? 'reject' : zone === 'C' ? 'caution' : 'accept',
       reason: `${velocity(v)}: zone ${zone}, ${meaning}.`,
+      params: { v, zone, meaning },
       limit: `A to ${velocity(a)}, B to ${velocity(b)}, C to ${velocity(c)}`,
       ...(zone === 'D'
         ? { remedy: 'Stop it. Look for looseness, alignment, balance, a bearing.' }
@@ -60,6 +61,7 @@ export function vibrationZone(input: VibrationInput): CalculatorResult<Vibration
       code: 'vibration.change',
       verdict: 'caution',
       reason: `It has changed by ${velocity(change)}, more than a quarter of the end of zone B.`,
+      params: { change },
       limit: velocity(CHANGE_SHARE * b),
       remedy: 'Find what changed, even where the zone is still good.',
     });

@@ -51,18 +51,25 @@ export function greaseCompatibility(input: {
             inside === fresh
               ? `Both are ${inside} greases; confirm base oil and additives with the maker.`
               : `${cap(fresh)} and ${inside} thickeners go together; confirm with the maker.`,
+          params: {
+            inside: inside === fresh ? inside : null,
+            fresh: inside === fresh ? null : cap(fresh),
+            inside2: inside === fresh ? null : inside,
+          },
         }
       : goes === 'borderline'
         ? {
             ...shared,
             verdict: 'caution',
             reason: `${cap(fresh)} on ${inside} is borderline: it may soften.`,
+            params: { fresh: cap(fresh), inside },
             remedy: 'Ask the maker of the grease; purge the old out as far as it goes, and watch it.',
           }
         : {
             ...shared,
             verdict: 'reject',
             reason: `${cap(fresh)} grease is not put on ${inside}: mixed, they soften or harden.`,
+            params: { fresh: cap(fresh), inside },
             remedy: 'The same grease as is in there, or clean bearing and housing out first.',
           };
   return {

@@ -124,8 +124,14 @@ export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValu
     reason: none
       ? 'The unit came greased: no first fill. Only the housing seals get grease.'
       : `Bearing full${cm3(bearingCm3)}, and ${housing.words}${cm3(housingCm3)}${inAll}.`,
+    params: {
+      bearingCm3: none ? null : cm3(bearingCm3),
+      words: none ? null : housing.words,
+      housingCm3: none ? null : cm3(housingCm3),
+      inAll: none ? null : inAll,
+    },
     source: 'practice',
-    acceptable: true,
+    acceptable: false,
   };
   return {
     values: {

@@ -29,8 +29,13 @@ export function regreasing(
         code: 'regreasing',
         verdict: 'accept',
         reason: `${grams.toFixed(0)} g${strokes === null ? '' : `, ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'} of this gun`}, slowly, nipple and relief clean.`,
+        params: {
+          grams,
+          strokes: strokes === null ? null : strokes,
+          strokes2: strokes === null ? null : Boolean(strokes === 1),
+        },
         source: 'bearing-handbooks',
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: [
@@ -85,16 +90,22 @@ export function regreasingInterval(input: IntervalInput): CalculatorResult<Inter
           ruleHours <= 0
             ? `The rule gives no interval for a bore of ${input.boreMm} at ${input.speedRpm} rpm: too fast and large for it.`
             : `The rule comes to ${worked.toFixed(1)} hours: under a day it is fed all the time, or cooled.`,
+        params: {
+          boreMm: ruleHours <= 0 ? input.boreMm : null,
+          speedRpm: ruleHours <= 0 ? input.speedRpm : null,
+          worked: ruleHours <= 0 ? null : worked,
+        },
         source: 'bearing-handbooks',
         remedy: 'Ask the maker of the bearing.',
-        acceptable: true,
+        acceptable: false,
       }
     : {
         code: 'interval',
         verdict: 'accept',
         reason: `Regrease every ${Math.round(hours ?? 0)} hours${capped ? ', a year: the rule gives more' : ''}.`,
+        params: { hours: hours ?? 0, capped: Boolean(capped) },
         source: 'bearing-handbooks',
-        acceptable: true,
+        acceptable: false,
       };
   return {
     values: { ruleHours, hours, capped },

@@ -61,6 +61,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in',
       verdict: 'incomplete',
       reason: 'No temperature is read yet.',
+      params: {},
       acceptable: false,
     });
   else if (hottestC >= RUN_IN_LIMITS.stopC)
@@ -69,6 +70,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in.stop',
       verdict: 'reject',
       reason: `${temp(hottestC)}: stop the machine.`,
+      params: { hottestC },
       limit: temp(RUN_IN_LIMITS.stopC),
       remedy: 'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
     });
@@ -78,6 +80,16 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in.caution',
       verdict: 'caution',
       reason: `${temp(hottestC)}, ${warmer(riseK)} over ambient${trendKPerH === null ? '' : trendKPerH < -STEADY_K_PER_H ? ', and falling: usual after a first fill' : trendKPerH > STEADY_K_PER_H ? ', and still climbing' : ', and steady'}.`,
+      params: {
+        hottestC,
+        riseK,
+        trendKPerH:
+          trendKPerH === null
+            ? null
+            : trendKPerH < -STEADY_K_PER_H
+              ? null
+              : Boolean(trendKPerH > STEADY_K_PER_H),
+      },
       limit: `${temp(RUN_IN_LIMITS.cautionC)} or ${warmer(RUN_IN_LIMITS.riseK)} over ambient`,
       remedy: 'Stay with it; read every few minutes until it falls.',
     });
@@ -87,6 +99,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in',
       verdict: 'accept',
       reason: `${temp(last.temperatureC)}, ${warmer(last.temperatureC - input.ambientC)} over ambient.`,
+      params: { temperatureC: last.temperatureC, temperatureC2: last.temperatureC - input.ambientC },
       limit: `${temp(RUN_IN_LIMITS.cautionC)} or ${warmer(RUN_IN_LIMITS.riseK)} over ambient`,
     });
   if (last && !steady)
@@ -94,7 +107,8 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in.due',
       verdict: 'incomplete',
       reason: `Not steady yet: the next reading is due ${nextMinutes} minutes after the start.`,
-      acceptable: true,
+      params: { nextMinutes },
+      acceptable: false,
     });
   return {
     values: { hottestC, riseK, trendKPerH, steady, nextMinutes },

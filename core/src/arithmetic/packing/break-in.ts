@@ -90,6 +90,7 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
       ...shared,
       verdict: 'incomplete',
       reason: `Let it leak generously for ${SETTLE_MIN} to 30 minutes first.`,
+      params: { SETTLE_MIN },
       limit,
       acceptable: false,
     },
@@ -100,24 +101,35 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
         inBand.count > 0
           ? `${last?.dropsPerMin ?? 0} drops a minute, in the band: ${inBand.count} of ${STEADY_COUNTS} counts ten minutes apart. Count again ${ready} minutes after the start.`
           : `${last?.dropsPerMin ?? 0} drops a minute: wait until ${ready} minutes after the start, then count again.`,
+      params: {
+        dropsPerMin: inBand.count > 0 ? (last?.dropsPerMin ?? 0) : null,
+        count: inBand.count > 0 ? inBand.count : null,
+        STEADY_COUNTS: inBand.count > 0 ? STEADY_COUNTS : null,
+        ready: inBand.count > 0 ? ready : null,
+        dropsPerMin2: inBand.count > 0 ? null : (last?.dropsPerMin ?? 0),
+        ready2: inBand.count > 0 ? null : ready,
+      },
       limit,
     },
     turn: {
       ...shared,
       verdict: 'incomplete',
       reason: `${last?.dropsPerMin ?? 0} drops a minute: too many yet. Each nut one flat, in turn.`,
+      params: { dropsPerMin: last?.dropsPerMin ?? 0 },
       limit,
     },
     done: {
       ...shared,
       verdict: 'accept',
       reason: `${last?.dropsPerMin ?? 0} drops a minute, steady over ${STEADY_COUNTS} counts: as it should be. Stop here.`,
+      params: { dropsPerMin: last?.dropsPerMin ?? 0, STEADY_COUNTS },
       limit,
     },
     'too-dry': {
       ...shared,
       verdict: 'reject',
       reason: `${last?.dropsPerMin ?? 0} drops a minute: too dry, it will burn.`,
+      params: { dropsPerMin: last?.dropsPerMin ?? 0 },
       limit,
       remedy: 'Each nut back a flat, let it leak, count again.',
     },
@@ -125,12 +137,14 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
       ...shared,
       verdict: 'reject',
       reason: 'The gland is hot.',
+      params: {},
       remedy: 'Back the nuts off, let it cool by its own leakage; never quench.',
     },
     bottomed: {
       ...shared,
       verdict: 'reject',
       reason: `The follower has ${len(Math.max(0, leftMm), 1)} left and it still leaks ${last?.dropsPerMin ?? 0} drops a minute.`,
+      params: { value: Math.max(0, leftMm), dropsPerMin: last?.dropsPerMin ?? 0 },
       remedy: 'Another ring, or new packing: this one is used up.',
     },
   };

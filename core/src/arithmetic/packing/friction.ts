@@ -37,9 +37,10 @@ export function packingFriction(input: PackingFrictionInput): CalculatorResult<P
         code: 'packing.friction',
         verdict: 'caution',
         reason: `About ${powerW.toFixed(0)} W, an estimate.`,
+        params: { powerW },
         source: 'practice',
         remedy: 'Friction and pressure are typical; the gland’s warmth tells the truth.',
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: [

@@ -129,6 +129,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       code: 'plunger.back',
       verdict: 'incomplete',
       reason: 'Not backed off yet: three quarters of a turn, then the plunger.',
+      params: {},
     });
   else {
     const off = Math.abs(backDeg - BACK_DEG);
@@ -138,6 +139,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       acceptable: true,
       verdict: off <= BACK_WITHIN_DEG ? 'accept' : 'caution',
       reason: `Backed off ${backDeg}°, ${len(mm(backDeg), 2)}.`,
+      params: { backDeg, backDeg2: mm(backDeg) },
       limit: 'three quarters of a turn',
       ...(off <= BACK_WITHIN_DEG
         ? {}
@@ -150,6 +152,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       code: 'plunger.end',
       verdict: 'incomplete',
       reason: 'The nut is not back at its mark yet.',
+      params: {},
     });
   else
     findings.push({
@@ -157,6 +160,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       code: 'plunger.end',
       verdict: Math.abs(endDeg) <= WITHIN_DEG + 1e-9 ? 'accept' : 'reject',
       reason: `The nut stands ${Math.abs(endDeg)}° ${endDeg < 0 ? 'short of' : 'past'} its mark, ${len(Math.abs(mm(endDeg)), 2)}.`,
+      params: { endDeg: Math.abs(endDeg), endDeg2: Boolean(endDeg < 0), endDeg3: Math.abs(mm(endDeg)) },
       limit: 'within an eighth of a turn (45°)',
       ...(Math.abs(endDeg) <= WITHIN_DEG
         ? {}

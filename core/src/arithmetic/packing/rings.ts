@@ -88,8 +88,9 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
       code: 'packing.rings',
       verdict: 'accept',
       reason: `${count} rings of ${len(stockMm, 1)}, cut ${len(cutMm, 1)} long${input.cut === 'diagonal' ? ', diagonally' : ''}.`,
+      params: { count, stockMm, cutMm, cut: Boolean(input.cut === 'diagonal') },
       source: 'geometry',
-      acceptable: true,
+      acceptable: false,
     },
   ];
   if (Math.abs(stockMm - sectionMm) > OFF_MM)
@@ -97,24 +98,27 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
       code: 'packing.section',
       verdict: 'caution',
       reason: `The nearest stock, ${len(stockMm, 2)}, is ${len(Math.abs(stockMm - sectionMm), 2)} off the ${len(sectionMm, 2)} of the box.`,
+      params: { stockMm, stockMm2: Math.abs(stockMm - sectionMm), sectionMm },
       source: 'practice',
       remedy: 'Another size or a sleeve; do not flatten packing to fit.',
-      acceptable: true,
+      acceptable: false,
     });
   if (count > RINGS_ENOUGH)
     findings.push({
       code: 'packing.deep',
       verdict: 'caution',
       reason: `${count} rings: more than five or six add friction, not sealing.`,
+      params: { count },
       source: 'practice',
       remedy: 'Bush the bottom of a deep box.',
-      acceptable: true,
+      acceptable: false,
     });
   if (place && Math.abs(place.drawnMm - (input.portMm ?? 0)) > lantern / 2)
     findings.push({
       code: 'packing.lantern',
       verdict: 'reject',
       reason: `Drawn up, the lantern’s middle stands ${len(place.drawnMm, 1)} from the bottom, the port at ${len(input.portMm ?? 0, 1)}: it misses it.`,
+      params: { drawnMm: place.drawnMm, portMm: input.portMm ?? 0 },
       source: 'geometry',
       remedy: 'A half ring or a bush below it, or a wider lantern.',
       acceptable: true,

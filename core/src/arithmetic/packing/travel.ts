@@ -64,6 +64,7 @@ export function packingTravel(input: PackingTravelInput): CalculatorResult<Packi
         code: 'packing.travel',
         verdict: due ? 'reject' : trend.line === null ? 'incomplete' : 'accept',
         reason: due ? `${len(last.leftMm, 1)} of way is left: the follower is at its end.` : told,
+        params: { leftMm: due ? last.leftMm : null, told: due ? null : told },
         limit: len(stop, 1),
         source: 'practice',
         ...(due

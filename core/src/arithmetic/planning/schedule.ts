@@ -96,6 +96,14 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
         reason: plan.proven
           ? `Done after ${plan.end}; no plan is shorter, by ${plan.bound.by}.`
           : `Done after ${plan.end}, ${percent(plan.gap)} above ${plan.bound.end}, before which nothing can be done by ${plan.bound.by}.`,
+        params: {
+          end: plan.proven ? plan.end : null,
+          by: plan.proven ? plan.bound.by : null,
+          end2: plan.proven ? null : plan.end,
+          gap: plan.proven ? null : percent(plan.gap),
+          end3: plan.proven ? null : plan.bound.end,
+          by2: plan.proven ? null : plan.bound.by,
+        },
         acceptable: true,
       },
       ...(throat && throat[1] > 0
@@ -104,7 +112,8 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
               code: 'planning.throat',
               verdict: 'caution' as const,
               reason: `“${throat[0]}” is the throat: one more brings the end ${throat[1]} nearer.`,
-              acceptable: true,
+              params: { throat: throat[0], throat2: throat[1] },
+              acceptable: false,
             },
           ]
         : []),

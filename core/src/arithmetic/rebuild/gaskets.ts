@@ -40,9 +40,10 @@ export function gasketCompression(pairs: readonly CompressionPair[]): Calculator
             code: 'gaskets.compression',
             verdict: 'caution',
             reason: `By these pairs the stack loses ${(100 * fraction).toFixed(0)} % under torque: that is not believable.`,
+            params: { fraction: 100 * fraction },
             source: 'practice',
             remedy: 'Measure loose and tight once more, with the same gauge.',
-            acceptable: true,
+            acceptable: false,
           },
         ]
       : [],
@@ -213,7 +214,8 @@ function judged(j: Judged): Finding[] {
         ...shared,
         verdict: 'accept',
         reason: `End clearance ${range(j.smallestMm, j.largestMm)} under torque: the gears run free and do not slip past.`,
-        acceptable: true,
+        params: { smallestMm: range(j.smallestMm, j.largestMm) },
+        acceptable: false,
       },
     ];
   if (worst === 'reject')
@@ -226,6 +228,10 @@ function judged(j: Judged): Finding[] {
           : low === 'reject'
             ? `Under torque only ${len(j.smallestMm)} is left at the tightest place: a gear would be clamped.`
             : `Under torque ${len(j.largestMm)} is open at the widest place: the pump slips past its gears.`,
+        params: {
+          smallestMm: touches ? null : low === 'reject' ? j.smallestMm : null,
+          largestMm: touches ? null : low === 'reject' ? null : j.largestMm,
+        },
         remedy: way,
         acceptable: false,
       },
@@ -235,6 +241,7 @@ function judged(j: Judged): Finding[] {
       ...shared,
       verdict: 'too-close',
       reason: `End clearance ${range(j.smallestMm, j.largestMm)} under torque is within the blades’ doubt of its limit.`,
+      params: { smallestMm: range(j.smallestMm, j.largestMm) },
       remedy: `Feel it again with finer blades, or change the stack. ${way}`,
       acceptable: true,
     },

@@ -28,6 +28,7 @@ export function lipOrientation(
       code: `lips.${l.id}`,
       verdict: 'reject',
       reason: `${sayLip(l)}: its lip faces ${l.fitted}, it must face ${l.wants}. ${l.wrong}`.trim(),
+      params: { value: `${sayLip(l)}: its lip faces ${l.fitted}, it must face ${l.wants}. ${l.wrong}` },
       source: 'practice',
       remedy: 'Press it out and fit a new one the right way; a seal pressed out is not used again.',
       acceptable: false,
@@ -37,6 +38,7 @@ export function lipOrientation(
       code: 'lips.open',
       verdict: 'incomplete',
       reason: `${open} of ${seen.length} lip seals are still to be fitted and ticked.`,
+      params: { open, length: seen.length },
       acceptable: false,
     });
   const count = (way: LipWay) => seen.filter((l) => l.fitted === way).length;

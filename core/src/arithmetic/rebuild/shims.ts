@@ -28,13 +28,20 @@ export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): Calcula
         code: 'shims.stack',
         verdict: 'accept',
         reason: `${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? 'as wanted' : `${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? 'over' : 'under'}`}.`,
+        params: {
+          pieces: sayStack(pieces, stack.counts),
+          sumMm: stack.sumMm,
+          offMm: offMm === 0 ? null : Math.abs(offMm ?? 0),
+          offMm2: offMm === 0 ? null : Boolean((offMm ?? 0) > 0),
+        },
         source: 'geometry',
-        acceptable: true,
+        acceptable: false,
       }
     : {
         code: 'shims.stack',
         verdict: 'reject',
         reason: `No heap of what is on hand comes to ${len(wantedMm)} within ${len(toleranceMm)}.`,
+        params: { wantedMm, toleranceMm },
         source: 'geometry',
         remedy:
           buyMm === null ? 'Other thicknesses are needed.' : `One shim of ${len(buyMm)} more would do it.`,
@@ -105,6 +112,16 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
             : verdict === 'too-close'
               ? `End float ${len(floatMm)} is within the dial’s doubt of its limit.`
               : `End float ${len(floatMm)} is ${floatMm < leastMm ? 'too small' : 'too large'}: ${len(Math.abs(change))} ${change > 0 ? 'more' : 'less'} of shims.`,
+        params: {
+          floatMm: verdict === 'accept' ? floatMm : null,
+          leastMm: verdict === 'accept' ? leastMm : null,
+          mostMm: verdict === 'accept' ? mostMm : null,
+          floatMm2: verdict === 'accept' ? null : verdict === 'too-close' ? floatMm : null,
+          floatMm3: verdict === 'accept' ? null : verdict === 'too-close' ? null : floatMm,
+          floatMm4: verdict === 'accept' ? null : verdict === 'too-close' ? null : Boolean(floatMm < leastMm),
+          change: verdict === 'accept' ? null : verdict === 'too-close' ? null : Math.abs(change),
+          change2: verdict === 'accept' ? null : verdict === 'too-close' ? null : Boolean(change > 0),
+        },
         limit: `${num(leastMm)} to ${len(mostMm)}`,
         source: 'maker',
         ...(verdict === 'accept' ? {} : { remedy: remedyOf(input, possible, wanted.aim, stack, buyMm) }),

@@ -99,9 +99,14 @@ function judge(p: PairAngle): Finding {
   };
   const names = `${cap(MARK_NAME[p.a])} and ${MARK_NAME[p.b]}`;
   if (p.betweenDeg === null)
-    return { ...shared, verdict: 'incomplete', reason: `${names}: not both placed yet.` };
+    return { ...shared, verdict: 'incomplete', reason: `${names}: not both placed yet.`, params: { names } };
   if (p.offDeg === 0)
-    return { ...shared, verdict: 'accept', reason: `${names} stand ${p.betweenDeg.toFixed(0)}° apart.` };
+    return {
+      ...shared,
+      verdict: 'accept',
+      reason: `${names} stand ${p.betweenDeg.toFixed(0)}° apart.`,
+      params: { names, betweenDeg: p.betweenDeg },
+    };
   return {
     ...shared,
     verdict: 'reject',
@@ -109,6 +114,12 @@ function judge(p: PairAngle): Finding {
       p.want === 'square'
         ? `${names} stand ${p.betweenDeg.toFixed(0)}° apart, not square.`
         : `${names} stand ${p.betweenDeg < 5 ? 'in line' : `only ${p.betweenDeg.toFixed(0)}° apart`}.`,
+    params: {
+      names: p.want === 'square' ? names : null,
+      betweenDeg: p.want === 'square' ? p.betweenDeg : null,
+      names2: p.want === 'square' ? null : names,
+      betweenDeg2: p.want === 'square' ? null : p.betweenDeg < 5 ? null : p.betweenDeg,
+    },
     remedy: `Turn one of them ${p.offDeg.toFixed(0)}° on, then look again.`,
   };
 }

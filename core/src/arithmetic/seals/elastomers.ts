@@ -64,6 +64,7 @@ export function elastomerGuide(
         code: 'elastomer.fluid',
         verdict: goes === 'good' ? 'accept' : goes === 'limited' ? 'caution' : 'reject',
         reason: `${e} in ${fluid}: ${goes === 'good' ? 'usual' : goes === 'limited' ? 'with limits' : 'not'}.`,
+        params: { e, fluid, goes: goes === 'good' ? null : Boolean(goes === 'limited') },
         remedy: goes === 'good' ? confirm : `${changed}${confirm}`,
       },
       {
@@ -71,6 +72,7 @@ export function elastomerGuide(
         code: 'elastomer.heat',
         verdict: t >= lowC && t <= highC ? 'accept' : 'reject',
         reason: `${temp(t)}, ${e} usually takes ${temp(lowC)} to ${temp(highC)}.`,
+        params: { t, e, lowC, highC },
         remedy: t >= lowC && t <= highC ? confirm : `${changed}${confirm}`,
       },
       ...(wrongGrease
@@ -80,6 +82,7 @@ export function elastomerGuide(
               code: 'elastomer.grease',
               verdict: 'reject' as const,
               reason: `${input.grease === 'silicone' ? 'Silicone grease swells silicone rubber' : 'Petroleum grease or mineral oil ruins EPDM'}.`,
+              params: { grease: Boolean(input.grease === 'silicone') },
               remedy: 'Another lubricant, by the maker; wipe it off now.',
             },
           ]

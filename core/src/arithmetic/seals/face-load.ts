@@ -94,6 +94,7 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
           code: 'faces.closing',
           verdict: 'reject',
           reason: `Closing pressure ${closingMpa.toFixed(2)} N/mm²: the faces are pushed open.`,
+          params: { closingMpa },
           source: 'pump-standards',
           remedy: 'Check balance, spring and which side the pressure is on.',
           acceptable: false,
@@ -102,8 +103,9 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
           code: 'faces.closing',
           verdict: 'accept',
           reason: `Balance ${balance.toFixed(3)}, closing pressure ${closingMpa.toFixed(2)} N/mm², ${torqueNm.toFixed(2)} N·m, ${powerW.toFixed(0)} W.`,
+          params: { balance, closingMpa, torqueNm, powerW },
           source: 'pump-standards',
-          acceptable: true,
+          acceptable: false,
         },
   ];
   if (input.makerPvLimit !== undefined)
@@ -111,6 +113,7 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
       code: 'faces.pv',
       verdict: pv <= input.makerPvLimit ? 'accept' : 'reject',
       reason: `PV ${pv.toFixed(1)} of ${input.makerPvLimit} MPa·m/s the pair takes.`,
+      params: { pv, makerPvLimit: input.makerPvLimit },
       limit: `${input.makerPvLimit} MPa·m/s`,
       source: 'maker',
       ...(pv <= input.makerPvLimit
@@ -123,9 +126,10 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
       code: 'faces.typical',
       verdict: 'caution',
       reason: `Typical values taken, not the maker’s: ${typical.join(', ')}.`,
+      params: { value: typical.join(', ') },
       source: 'practice',
       remedy: 'Type the maker’s where the sheet gives them.',
-      acceptable: true,
+      acceptable: false,
     });
   return {
     values: {
@@ -205,8 +209,9 @@ export function sealFlush(input: FlushInput): CalculatorResult<{ flowLPerMin: nu
         code: 'flush',
         verdict: 'accept',
         reason: `${flowLPerMin.toFixed(2)} L/min hold the rise to ${input.riseK} K.`,
+        params: { flowLPerMin, riseK: input.riseK },
         source: 'geometry',
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: [

@@ -97,6 +97,14 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
         : warped
           ? `The gaps differ by ${len(spreadMm)}, and no tilt explains it: warped, or dirt under it.`
           : `The gland gapes ${len(spreadMm)} more at ${(wideDeg ?? 0).toFixed(0)}° than opposite.`,
+    params: {
+      spreadMm: square ? spreadMm : null,
+      spreadMm2: square ? null : d.verdict !== 'reject' ? spreadMm : null,
+      limit: square ? null : d.verdict !== 'reject' ? limit : null,
+      spreadMm3: square ? null : d.verdict !== 'reject' ? null : warped ? spreadMm : null,
+      spreadMm4: square ? null : d.verdict !== 'reject' ? null : warped ? null : spreadMm,
+      wideDeg: square ? null : d.verdict !== 'reject' ? null : warped ? null : (wideDeg ?? 0),
+    },
     limit: `${len(limit)}${rigid ? ', rigid gasket' : ''}`,
     source: input.makerLimitMm === undefined ? 'practice' : 'maker',
     ...(square

@@ -39,6 +39,7 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
       verdict: squeeze <= 0 ? 'reject' : squeeze < low || squeeze > high ? 'caution' : 'accept',
       reason:
         squeeze <= 0 ? 'It is not squeezed at all: it does not seal.' : `Squeezed by ${percent(squeeze)}.`,
+      params: { squeeze: squeeze <= 0 ? null : percent(squeeze) },
       limit: `${percent(low)} to ${percent(high)}`,
       ...(squeeze < low || squeeze > high
         ? { remedy: 'Another section, or look at the groove’s depth.' }
@@ -57,6 +58,10 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
         stretch < 0
           ? `It is ${percent(-stretch)} too large for its seat and will ruck.`
           : `Stretched by ${(100 * stretch).toFixed(1)} %.`,
+      params: {
+        stretch: stretch < 0 ? percent(-stretch) : null,
+        stretch2: stretch < 0 ? null : 100 * stretch,
+      },
       limit: `up to ${percent(STRETCH_MOST)}`,
       ...(stretch > STRETCH_MOST || stretch < -0.03 ? { remedy: 'The next inside diameter.' } : {}),
     },
@@ -67,6 +72,7 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
       code: 'o-ring.fill',
       verdict: fill > 1 ? 'reject' : fill > FILL_MOST ? 'caution' : 'accept',
       reason: `It fills ${percent(fill)} of its groove.`,
+      params: { fill: percent(fill) },
       limit: `up to ${percent(FILL_MOST)}`,
       ...(fill > FILL_MOST
         ? { remedy: 'Swollen it has nowhere to go: a wider groove or a thinner ring.' }

@@ -54,6 +54,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       code: 'ports.rotation',
       verdict: 'incomplete',
       reason: `Which way the shaft turns, ${seen}, is not said: the ports’ side follows from it.`,
+      params: { seen },
       remedy: 'Bump it with the coupling apart or read the arrow, and put it into the setup.',
       acceptable: false,
     });
@@ -63,6 +64,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       code: 'ports.side',
       verdict: 'incomplete',
       reason: `Turns ${input.rotation} ${seen}: ports to ${oClock} ${seen}, inlet below, outlet above. Not placed yet.`,
+      params: { rotation: input.rotation, seen, oClock },
       acceptable: false,
     });
   else {
@@ -74,6 +76,13 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       reason: right
         ? `Ports stand at ${oClock} ${seen}, as the rotation wants.`
         : `Ports belong at ${oClock} ${seen}, for a shaft that turns ${input.rotation} ${seen}.`,
+      params: {
+        oClock: right ? oClock : null,
+        seen: right ? seen : null,
+        oClock2: right ? null : oClock,
+        seen2: right ? null : seen,
+        rotation: right ? null : input.rotation,
+      },
       ...(right
         ? {}
         : { remedy: 'Turn the gland; no pipe is connected before the seal is set and turned by hand.' }),
@@ -85,6 +94,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       reason: vents
         ? 'The outlet stands above the inlet: it vents.'
         : 'The outlet stands below the inlet: air stays in.',
+      params: { vents: Boolean(vents) },
       ...(vents ? {} : { remedy: 'Change inlet and outlet over, or turn the gland.' }),
     });
     if (vents && Math.abs(off(o, 0)) > 90 + WITHIN_DEG)
@@ -93,6 +103,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
         code: 'ports.high',
         verdict: 'caution',
         reason: 'The outlet is not near the top: a bubble may stay above it.',
+        params: {},
         remedy: 'As high as the gland allows; vent before start.',
       });
   }

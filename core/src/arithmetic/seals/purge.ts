@@ -64,6 +64,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
           code: 'purge.pressure',
           verdict: 'incomplete',
           reason: `Set the gas between ${pres(lowMpa)} and ${pres(highMpa)}.`,
+          params: { lowMpa, highMpa },
           acceptable: false,
         }
       : gas >= lowMpa - 1e-9 && gas <= highMpa + 1e-9
@@ -72,6 +73,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             code: 'purge.pressure',
             verdict: 'accept',
             reason: `Gas ${pres(gas)}, over the process as it should be.`,
+            params: { gas },
           }
         : gas > highMpa && (mostMpa === null || gas <= mostMpa + 1e-9)
           ? {
@@ -79,6 +81,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
               code: 'purge.pressure',
               verdict: 'caution',
               reason: `Gas ${pres(gas)} is more than is needed over a process of ${pres(input.processMpa)}.`,
+              params: { gas, processMpa: input.processMpa },
               limit: `${pres(lowMpa)} to ${pres(highMpa)}`,
               remedy: 'At least five psi over it, better five to ten; more only as far as the maker allows.',
             }
@@ -87,6 +90,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
               code: 'purge.pressure',
               verdict: 'reject',
               reason: `Gas ${pres(gas)} is too ${gas < lowMpa ? 'little' : 'much'} over a process of ${pres(input.processMpa)}.`,
+              params: { gas, gas2: Boolean(gas < lowMpa), processMpa: input.processMpa },
               limit: `${pres(lowMpa)} to ${pres(mostMpa ?? highMpa)}`,
               remedy: 'Set the regulator; the seal loses its gas with it, so interlock it.',
             },
@@ -97,6 +101,11 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
       code: 'purge.regulators',
       verdict: 'reject',
       reason: `${input.regulators} ${input.regulators === 1 ? 'regulator' : 'regulators'} for ${input.seals} seals: one opening takes the gas from the others.`,
+      params: {
+        regulators: input.regulators,
+        regulators2: Boolean(input.regulators === 1),
+        seals: input.seals,
+      },
       remedy: 'A regulator and a gauge to each seal.',
     });
   if (input.lineMm !== undefined && input.lineMm < LINE_MM)
@@ -105,6 +114,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
       code: 'purge.line',
       verdict: 'caution',
       reason: `A line of ${len(input.lineMm, 1)} is under half an inch.`,
+      params: { lineMm: input.lineMm },
       remedy: 'Half an inch or larger.',
     });
   if (fit && Math.min(...gaps) <= 0)
@@ -113,6 +123,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
       code: 'purge.throttle',
       verdict: 'reject',
       reason: 'At a place there is no gap: the throttle touches the shaft.',
+      params: {},
       remedy: 'Move it off until blades go in all round.',
       acceptable: false,
     });
@@ -124,6 +135,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             code: 'purge.throttle',
             verdict: 'accept',
             reason: `Throttle clearance ${len(fit.diametralMm)} across; the shaft stands ${len(fit.eccentricMm)} off its middle.`,
+            params: { diametralMm: fit.diametralMm, eccentricMm: fit.eccentricMm },
             limit: `${len(THROTTLE_CLEARANCE_MM)} across`,
           }
         : {
@@ -131,6 +143,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             code: 'purge.throttle',
             verdict: 'reject',
             reason: `Throttle clearance ${len(fit.diametralMm)} across, opposite gaps added: more than it can seal.`,
+            params: { diametralMm: fit.diametralMm },
             limit: `${len(THROTTLE_CLEARANCE_MM)} across`,
             remedy: 'Another throttle, or the shaft sleeved.',
           },

@@ -50,6 +50,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
       reason: input.hardened
         ? 'The shaft is case-hardened, and hardened set screws are in.'
         : 'A case-hardened shaft wants hardened set screws, whatever the pressure.',
+      params: { hardened: Boolean(input.hardened) },
       ...(input.hardened
         ? {}
         : { remedy: 'Change the set screws for hardened ones before the cartridge goes on.' }),
@@ -59,6 +60,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
       ...shared,
       verdict: 'incomplete',
       reason: 'The pressure in the box is not said: whether set screws must be hardened is not known.',
+      params: {},
       remedy: 'Put it into the setup; 0 where there is none.',
     });
   else if (group === null)
@@ -66,6 +68,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
       ...shared,
       verdict: 'caution',
       reason: `The rule ends at ${len(LARGE_MM, 2)}: for a shaft of ${len(input.shaftMm, 1)} the maker says which screws.`,
+      params: { LARGE_MM, shaftMm: input.shaftMm },
       remedy: 'Ask the maker.',
     });
   else if (needs && !input.hardened)
@@ -73,6 +76,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
       ...shared,
       verdict: 'reject',
       reason: `${pres(box)} in the box on a shaft of ${len(input.shaftMm, 1)} wants hardened set screws.`,
+      params: { box, shaftMm: input.shaftMm },
       limit: `hardened over ${pres(group.roundedMpa)} (${pres(group.psiMpa)} as it was born)`,
       remedy: between
         ? 'It stands between the rounded value and the one in psi: take hardened ones, or ask the maker.'
@@ -85,6 +89,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
       reason: needs
         ? 'Hardened set screws are needed, and are in.'
         : `${pres(box)} in the box: plain set screws hold on this shaft.`,
+      params: { box: needs ? null : box },
       limit: `hardened over ${pres(group.roundedMpa)}`,
     });
   if (input.caseHardened)
@@ -93,6 +98,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
       code: 'set-screws.shaft',
       verdict: 'caution',
       reason: 'The shaft is case-hardened: set screws do not bite into it.',
+      params: {},
       remedy: 'Hardened screws, dimples for the dogs, or another drive, by the maker.',
     });
   return {

@@ -56,13 +56,14 @@ export function sealSetting(input: SettingInput): CalculatorResult<SettingValues
         code: 'setting.collar',
         verdict: 'accept',
         reason: `Set the back of the collar ${words}.`,
+        params: { words },
         source: 'geometry',
         ...(seatFaceMm === 0
           ? {}
           : {
               remedy: `Look at the sign on the figure: the wrong way round costs ${len(2 * Math.abs(seatFaceMm), 2)} of compression.`,
             }),
-        acceptable: true,
+        acceptable: false,
       },
     ],
     working: [
@@ -135,6 +136,7 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
     code: 'compression',
     verdict,
     reason: `The seal is pressed together ${len(compressionMm, 2)}${range}${verdict === 'reject' ? ': outside what it allows.' : '.'}`,
+    params: { compressionMm, range, verdict: Boolean(verdict === 'reject') },
     limit: `${num(lowerMm, 2)} to ${len(upperMm, 2)}`,
     source: maker ? 'maker' : 'practice',
     acceptable: true,

@@ -66,13 +66,15 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
             code: 'wear',
             verdict: 'incomplete',
             reason: `Baseline ${len(first.projectionMm, 2)}; a later reading tells the wear.`,
-            acceptable: true,
+            params: { projectionMm: first.projectionMm },
+            acceptable: false,
           }
         : due
           ? {
               code: 'wear',
               verdict: 'reject',
               reason: `${len(last.projectionMm, 2)} is left: the service is due.`,
+              params: { projectionMm: last.projectionMm },
               limit: len(service, 2),
               source: 'maker',
               remedy: 'Order and plan it now.',
@@ -86,8 +88,17 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
                 : dueDays === null
                   ? `Worn ${len(wornMm, 2)}; no trend towards ${len(service, 2)}.`
                   : `Worn ${len(wornMm, 2)}, ${len(mmPerYear ?? 0, 2)} a year: due ${sayDay(trend)}.`,
+              params: {
+                wornMm: early ? wornMm : null,
+                TOO_EARLY: early ? TOO_EARLY : null,
+                wornMm2: early ? null : dueDays === null ? wornMm : null,
+                service: early ? null : dueDays === null ? service : null,
+                wornMm3: early ? null : dueDays === null ? null : wornMm,
+                mmPerYear: early ? null : dueDays === null ? null : (mmPerYear ?? 0),
+                trend: early ? null : dueDays === null ? null : sayDay(trend),
+              },
               source: 'practice',
-              acceptable: true,
+              acceptable: false,
             },
     ],
     working: line

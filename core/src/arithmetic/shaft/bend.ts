@@ -201,12 +201,14 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
         ...shared,
         verdict: 'accept',
         reason: 'Along the shaft nothing runs off centre beyond the gauge’s doubt.',
+        params: {},
       };
     case 'one-station':
       return {
         ...shared,
         verdict: 'caution',
         reason: 'One station cannot tell a bent shaft from one off centre.',
+        params: {},
         remedy: 'Indicate at two stations more, as far apart as the shaft allows.',
       };
     case 'off-centre':
@@ -214,6 +216,7 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
         ...shared,
         verdict: 'caution',
         reason: `Off centre: every station runs out by the same ${len(v.offsetMm ?? biggest, 3)} towards ${(v.offsetDeg ?? 0).toFixed(0)}°. The shaft is straight; it does not turn about its own middle.`,
+        params: { offsetMm: v.offsetMm ?? biggest, offsetDeg: v.offsetDeg ?? 0 },
         remedy: 'Look to the bearings, their fit, the centres or the rollers it lies on, before the shaft.',
       };
     case 'bent':
@@ -221,6 +224,7 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
         ...shared,
         verdict: 'caution',
         reason: `Bent: the eccentricity changes along the shaft in one direction, ${(v.bendDeg ?? 0).toFixed(0)}°, up to ${len(biggest, 3)}.`,
+        params: { bendDeg: v.bendDeg ?? 0, biggest },
         remedy: 'Straighten the shaft or renew it; a seal or bearing fitted to it will work at every turn.',
       };
     case 'local':
@@ -228,6 +232,7 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
         ...shared,
         verdict: 'caution',
         reason: `A local bruise: station ${(v.localStation ?? 0) + 1} alone stands off, and over all waves, not once a turn only.`,
+        params: { localStation: v.localStation ?? 0 },
         remedy: 'Feel for the spot, file the high spot, then abrasive cloth; measure again.',
       };
     case 'bent-and-off-centre':
@@ -235,6 +240,7 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
         ...shared,
         verdict: 'caution',
         reason: `Bent and off centre together: the vectors change along the shaft and point different ways${stations.length === 2 ? ' (two stations only; a third would tell)' : ''}.`,
+        params: { length: Boolean(stations.length === 2) },
         remedy: 'Put the bearings or the set-up right first, measure again, then judge the bend.',
       };
     default:
@@ -242,6 +248,7 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
         ...shared,
         verdict: 'caution',
         reason: `The stations do not agree on any one shape (doubt of one ${len(u / Math.sqrt(stations.length), 4)}).`,
+        params: { u: u / Math.sqrt(stations.length) },
         remedy: 'Measure again with the gauge freshly set; add a station between.',
       };
   }

@@ -108,22 +108,25 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
       code: 'shaft.odd-lobes',
       verdict: 'accept',
       reason: 'Two-point measuring passes over an odd-lobed shape.',
+      params: {},
       source: 'geometry',
       remedy: 'Where it matters: three waves a turn show in run-out, or in a V-block.',
-      acceptable: true,
+      acceptable: false,
     });
     if (input.stationsMm.length < seat.leastPlaces)
       findings.push({
         code: 'shaft.places',
         verdict: 'incomplete',
         reason: `This seat is judged at ${seat.leastPlaces} places along it or more.`,
-        acceptable: true,
+        params: { leastPlaces: seat.leastPlaces },
+        acceptable: false,
       });
   } else {
     findings.push({
       code: 'shaft.unread',
       verdict: 'incomplete',
       reason: `${wanted - spots.length} of ${wanted} places are still to be measured.`,
+      params: { wanted: wanted - spots.length, wanted2: wanted },
       acceptable: false,
     });
   }
@@ -204,6 +207,7 @@ function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Fin
     code: `shaft.${end.name}`,
     verdict: d.verdict,
     reason: `The ${end.name} diameter, ${len(spot.mm)}, ${said}`,
+    params: { name: end.name, mm: spot.mm, said },
     limit: `${num(lowerMm)} to ${len(upperMm)} (${seat.name})`,
     source: seat.source,
     acceptable: true,
@@ -229,6 +233,7 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
       code: `shaft.ovality.${s + 1}`,
       verdict: d.verdict,
       reason: `Station ${s + 1} is out of round by ${len(oval)}, ${d.verdict === 'reject' ? 'over the form limit' : 'within doubt of the form limit'}.`,
+      params: { s, oval, verdict: Boolean(d.verdict === 'reject') },
       limit: `${len(formLimitMm)} (IT5)`,
       source: 'iso-286',
       remedy:
@@ -274,6 +279,11 @@ function judgeTaper(
     code: 'shaft.taper',
     verdict: d.verdict,
     reason: `The seat ${taperOverSeatMm >= 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(taperOverSeatMm))} from the first station to the last${d.verdict === 'accept' ? '' : d.verdict === 'reject' ? ', over the form limit' : ', within doubt of the form limit'}.`,
+    params: {
+      taperOverSeatMm: Boolean(taperOverSeatMm >= 0),
+      taperOverSeatMm2: Math.abs(taperOverSeatMm),
+      verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject'),
+    },
     limit: `${len(formLimitMm)} (IT5)`,
     source: 'iso-286',
     ...(d.verdict === 'accept'
@@ -300,6 +310,7 @@ function judgeForm(
     code: 'shaft.form',
     verdict: d.verdict,
     reason: `All diameters lie within ${len(formMm)} of each other${d.verdict === 'accept' ? '.' : d.verdict === 'reject' ? ': what goes on will not bear evenly.' : ': within doubt of the limit.'}`,
+    params: { formMm, verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject') },
     limit: `${len(formLimitMm)} (IT5)`,
     source: 'iso-286',
     ...(d.verdict === 'accept'

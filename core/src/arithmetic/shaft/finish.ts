@@ -50,7 +50,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
     const reason = `The ${NAME[input.surface]} is not read yet.`;
     return {
       values: { largestRaUm, meanRaUm: null, limitUm },
-      findings: [{ code, verdict: 'incomplete', reason, acceptable: false }],
+      findings: [{ code, verdict: 'incomplete', reason, params: {}, acceptable: false }],
       working,
       beams: [],
     };
@@ -66,6 +66,14 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
         : d.verdict === 'reject'
           ? `The ${name} reads Ra ${rough(largestRaUm)} at its roughest: too rough, it wears what runs or seals on it.`
           : `The ${name} reads Ra ${rough(largestRaUm)}, within the tester’s doubt of the limit.`,
+    params: {
+      name: d.verdict === 'accept' ? name : null,
+      largestRaUm: d.verdict === 'accept' ? largestRaUm : null,
+      name2: d.verdict === 'accept' ? null : d.verdict === 'reject' ? name : null,
+      largestRaUm2: d.verdict === 'accept' ? null : d.verdict === 'reject' ? largestRaUm : null,
+      name3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : name,
+      largestRaUm3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : largestRaUm,
+    },
     limit: `Ra ${rough(limitUm)}`,
     source,
     acceptable: true,
@@ -100,8 +108,9 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
       code: `finish.${input.surface}.convention`,
       verdict: 'caution',
       reason: 'Rq was turned into Ra by the usual 1.11, true for a sine profile only.',
+      params: {},
       source: 'finish-convention',
-      acceptable: true,
+      acceptable: false,
     });
   return {
     values: { largestRaUm, meanRaUm: ra.reduce((a, b) => a + b, 0) / ra.length, limitUm },

@@ -49,6 +49,11 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
       code: 'fit',
       verdict: 'accept',
       reason: `${kind === 'transition' ? 'Transition fit' : kind === 'clearance' ? 'Clearance fit' : 'Interference fit'}: ${either(leastMm)} to ${either(mostMm)}.`,
+      params: {
+        kind: kind === 'transition' ? null : Boolean(kind === 'clearance'),
+        leastMm: either(leastMm),
+        mostMm: either(mostMm),
+      },
     },
   ];
   if (measuredMm !== null) {
@@ -58,6 +63,7 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
       code: 'fit.measured',
       verdict: inside ? 'accept' : 'reject',
       reason: `As measured ${either(measuredMm)}${inside ? '' : ': not what this fit allows'}.`,
+      params: { measuredMm: either(measuredMm), inside: Boolean(inside) },
       limit: `${either(leastMm)} to ${either(mostMm)}`,
       ...(inside
         ? {}

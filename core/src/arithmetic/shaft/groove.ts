@@ -42,6 +42,7 @@ export function groove(input: {
           ...shared,
           verdict: 'accept',
           reason: `The worn track is ${len(Math.max(0, depthMm))} deep: a mark, not a groove.`,
+          params: { value: Math.max(0, depthMm) },
         }
       : {
           ...shared,
@@ -49,6 +50,11 @@ export function groove(input: {
           reason: place
             ? `A groove ${len(depthMm)} deep lies under ${place}.`
             : `A groove ${len(depthMm)} deep is worn beside the seat.`,
+          params: {
+            depthMm: place ? depthMm : null,
+            place: place ? place : null,
+            depthMm2: place ? null : depthMm,
+          },
           remedy: bad
             ? 'Move the seat along the shaft, sleeve the shaft, or renew it.'
             : 'Keep it clear of O-rings and drive.',

@@ -51,7 +51,13 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
   const judge = (code: 'end' | 'radial', side: Side): number | null => {
     if (side.values.length === 0) {
       const reason = `${side.name} is not measured yet.`;
-      findings.push({ code: `play.${code}`, verdict: 'incomplete', reason, acceptable: false });
+      findings.push({
+        code: `play.${code}`,
+        verdict: 'incomplete',
+        reason,
+        params: {},
+        acceptable: false,
+      });
       return null;
     }
     const value = mean(side.values);
@@ -83,6 +89,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
             ...judged,
             verdict: 'caution',
             reason: `${side.name} is ${len(value)}: over ${len(RADIAL_GOOD_MM)}, still under ${len(RADIAL_PLAY_MM)}.`,
+            params: { name: side.name, value, RADIAL_GOOD_MM, RADIAL_PLAY_MM },
             remedy: 'Think of the bearing before the seal.',
           }
         : judged,

@@ -64,6 +64,11 @@ export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutG
         reason: due
           ? `${len(last.runoutMm, 3)} against ${len(input.limitMm, 3)}: it stands at its limit.`
           : told,
+        params: {
+          runoutMm: due ? last.runoutMm : null,
+          limitMm: due ? input.limitMm : null,
+          told: due ? null : told,
+        },
         limit: len(input.limitMm, 3),
         source: 'practice',
         ...(due ? { remedy: 'Survey the shaft for its shape; look at the bearings it runs in first.' } : {}),

@@ -224,6 +224,7 @@ function shapeFindings(
       code: tag('shape'),
       verdict: shape === 'rough' ? 'caution' : 'accept',
       reason: `By its shape${where} ${SHAPE_WORDS[shape]}.${spot}`,
+      params: { where, SHAPE_WORDS: SHAPE_WORDS[shape], spot },
       source: 'geometry',
       acceptable: true,
     },
@@ -246,6 +247,7 @@ function turnFindings(
         code: tag('unread'),
         verdict: 'incomplete',
         reason: `${grouped.length} of ${wanted} angles are read${where}.`,
+        params: { length: grouped.length, wanted, where },
         acceptable: false,
       },
     ];
@@ -259,24 +261,27 @@ function turnFindings(
       code: tag('gap'),
       verdict: 'caution',
       reason: `Nothing is read${where} over ${degrees(widest)} of the turn: a high spot could hide there.`,
+      params: { where, widest: degrees(widest) },
       source: 'practice',
       remedy: 'Read once or twice more inside that gap.',
-      acceptable: true,
+      acceptable: false,
     });
   if (highestOrder(grouped.length) < 2)
     out.push({
       code: tag('few'),
       verdict: 'caution',
       reason: `With ${grouped.length} angles${where} only the once-a-turn part can be told, not an oval.`,
+      params: { length: grouped.length, where },
       source: 'practice',
       remedy: 'Read at eight angles where the shape matters.',
-      acceptable: true,
+      acceptable: false,
     });
   if (closureMm === null)
     out.push({
       code: tag('closing'),
       verdict: 'incomplete',
       reason: `The turn${where} is not closed: read once more at the first angle.`,
+      params: { where },
       acceptable: false,
     });
   else
@@ -286,6 +291,12 @@ function turnFindings(
       reason: closed
         ? `Back at the first angle${where} the gauge reads the same within ${len(input.resolutionMm)}.`
         : `Back at the first angle${where} the gauge reads ${len(closureMm)} differently: it moved.`,
+      params: {
+        where: closed ? where : null,
+        resolutionMm: closed ? input.resolutionMm : null,
+        where2: closed ? null : where,
+        closureMm: closed ? null : closureMm,
+      },
       source: 'practice',
       limit: `${len(input.resolutionMm)} (one step of the gauge)`,
       ...(closed ? {} : { remedy: 'Tighten gauge and base, then measure this turn again.' }),

@@ -18,13 +18,15 @@ export const fixedFirst = stepKind<BearingSetup, FixedFirstValues>('fixed-first'
           code: 'fixed.first',
           verdict: 'accept',
           reason: `The fixed bearing is on: ${named.position}${named.sheet ? `, sheet ${named.sheet}` : ''}.`,
+          params: { position: named.position, sheet: named.sheet ? named.sheet : null },
           source: 'practice',
-          acceptable: true,
+          acceptable: false,
         }
       : {
           code: 'fixed.first',
           verdict: 'reject',
           reason: 'The fixed bearing of this shaft is not named: it goes on first, the float is set from it.',
+          params: {},
           source: 'practice',
           remedy: 'Name its job here. If it was mounted without a sheet, a lead hand accepts that by name.',
           acceptable: true,

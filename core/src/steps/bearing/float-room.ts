@@ -48,6 +48,7 @@ export const floatRoom = stepKind<BearingSetup, FloatRoomValues>('float-room', {
             code: 'float.room',
             verdict: 'incomplete' as const,
             reason: 'The room each side of the ring is not measured yet.',
+            params: {},
             acceptable: false,
           },
         ]),

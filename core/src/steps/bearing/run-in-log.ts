@@ -59,6 +59,7 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
                 code: 'run-in.ambient',
                 verdict: 'incomplete' as const,
                 reason: 'The temperature around the machine is not read yet.',
+                params: {},
                 acceptable: false,
               },
             ]

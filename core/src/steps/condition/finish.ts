@@ -76,6 +76,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
               code: 'finish.unread',
               verdict: 'incomplete',
               reason: `${missing} of ${placesOf(facts).length} places are still to be read.`,
+              params: { missing, length: placesOf(facts).length },
               acceptable: false,
             },
           ]

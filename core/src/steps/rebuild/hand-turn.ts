@@ -25,14 +25,16 @@ export function handTurnStep<S extends Setup>(
               code: `${id}.turns`,
               verdict: 'accept',
               reason: 'It turns over by hand.',
+              params: {},
               source: 'practice',
-              acceptable: true,
+              acceptable: false,
             }
           : turns === 'no'
             ? {
                 code: `${id}.turns`,
                 verdict: 'reject',
                 reason: 'It will not turn: nothing further goes on until it does. Power never turns it free.',
+                params: {},
                 source: 'practice',
                 remedy: `Look for: ${causes.join('; ')}.`,
                 acceptable: false,
@@ -41,6 +43,7 @@ export function handTurnStep<S extends Setup>(
                 code: `${id}.turns`,
                 verdict: 'incomplete',
                 reason: 'It is not turned over by hand yet.',
+                params: {},
                 acceptable: false,
               };
       return {

@@ -30,6 +30,7 @@ export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefi
           code: `tags.${p.id}`,
           verdict: 'reject',
           reason: `${p.name} is not used again: ${p.renewed}`,
+          params: { name: p.name, renewed: p.renewed },
           source: 'practice',
           remedy: 'Take a new one from the kit, and tag it so.',
           acceptable: false,
@@ -39,6 +40,7 @@ export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefi
           code: 'tags.open',
           verdict: 'incomplete',
           reason: `${open.length} of ${seen.length} parts are still to be tagged.`,
+          params: { length: open.length, length2: seen.length },
           acceptable: false,
         });
       return {

@@ -52,9 +52,10 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
           code: 'as-found.gone',
           verdict: 'caution',
           reason: GONE,
+          params: { GONE },
           source: 'practice',
           remedy: 'What was felt and taken back stays on the sheet, struck through, with its reason.',
-          acceptable: true,
+          acceptable: false,
         }
       : judge(grownMm, foundMm, asLeftMm, doubtOfMean(seen));
     return {
@@ -98,12 +99,19 @@ function judge(grownMm: number | null, foundMm: number | null, asLeftMm: number,
       ...shared,
       verdict: 'incomplete',
       reason: `It was left with ${len(asLeftMm)}; what it has now is not felt yet.`,
+      params: { asLeftMm },
       acceptable: false,
     };
   const d = decide(grownMm, u, { lower: -GROWN_MM, upper: GROWN_MM });
   const limit = `± ${len(GROWN_MM)} of ${len(asLeftMm)} as left`;
   if (d.verdict === 'accept')
-    return { ...shared, verdict: 'accept', reason: `Found with ${len(foundMm)}: as it was left.`, limit };
+    return {
+      ...shared,
+      verdict: 'accept',
+      reason: `Found with ${len(foundMm)}: as it was left.`,
+      params: { foundMm },
+      limit,
+    };
   // Whatever stands here, the bearing comes off: it is written down for whoever looks for the cause.
   return {
     ...shared,
@@ -115,6 +123,13 @@ function judge(grownMm: number | null, foundMm: number | null, asLeftMm: number,
         : grownMm > 0
           ? `Found with ${len(foundMm)}, ${len(grownMm)} more than it was left with: the sleeve has let go, or the bearing has worn.`
           : `Found with ${len(foundMm)}, ${len(-grownMm)} less than it was left with: driven further on, or fouled.`,
+    params: {
+      foundMm: d.verdict === 'too-close' ? foundMm : null,
+      foundMm2: d.verdict === 'too-close' ? null : grownMm > 0 ? foundMm : null,
+      grownMm: d.verdict === 'too-close' ? null : grownMm > 0 ? grownMm : null,
+      foundMm3: d.verdict === 'too-close' ? null : grownMm > 0 ? null : foundMm,
+      grownMm2: d.verdict === 'too-close' ? null : grownMm > 0 ? null : -grownMm,
+    },
     remedy: 'Look at sleeve and shaft for fretting before the next one goes on; write it down at the parts.',
   };
 }

@@ -27,6 +27,11 @@ export const lasted = stepKind<DismountSetup, LastedValues | null>('lasted', {
       code: 'lasted',
       verdict: early ? 'caution' : 'accept',
       reason: `It ran ${thousands(ranHours)}; nine of ten reach ${thousands(life.values.hours)}. By fatigue alone ${gonePercent < 1 ? 'fewer than one' : Math.round(gonePercent)} of a hundred would be gone by then.`,
+      params: {
+        ranHours: thousands(ranHours),
+        hours: thousands(life.values.hours),
+        gonePercent: gonePercent < 1 ? null : gonePercent,
+      },
       source: 'iso-281',
       ...(early
         ? {

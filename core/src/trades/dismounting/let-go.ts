@@ -43,8 +43,9 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
         code: 'letgo.free',
         verdict: 'accept',
         reason: `It let go at ${pres(last.peakMpa)}: the gauge dropped to zero by itself.`,
+        params: { peakMpa: last.peakMpa },
         source: 'practice',
-        acceptable: true,
+        acceptable: false,
       });
     else
       findings.push({
@@ -55,6 +56,11 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
           : last && last.afterMpa !== null
             ? `The gauge holds ${pres(last.afterMpa)}: it has not let go yet.`
             : 'It has not let go yet.',
+        params: {
+          abort: last?.aborted ? abort : null,
+          peakMpa: last?.aborted ? last.peakMpa : null,
+          afterMpa: last?.aborted ? null : last && last.afterMpa !== null ? last.afterMpa : null,
+        },
         limit: pres(abort),
         source: 'maker',
         remedy: last?.aborted

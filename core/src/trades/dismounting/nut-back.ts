@@ -34,10 +34,15 @@ export const nutBack = stepKind<DismountSetup, NutBackValues>('nut-back', {
       acceptable: false,
       limit: `${turns(least)} to ${turns(most)} turns`,
       ...(enough
-        ? { verdict: 'accept', reason: `The nut is back ${turns(turnedDeg)} turns, and still on.` }
+        ? {
+            verdict: 'accept',
+            reason: `The nut is back ${turns(turnedDeg)} turns, and still on.`,
+            params: { turnedDeg },
+          }
         : {
             verdict: 'incomplete',
             reason: `The nut is back ${turns(turnedDeg)} of at least ${turns(least)} turns.`,
+            params: { turnedDeg: turns(turnedDeg), least: turns(least) },
             remedy: 'Never all the way off: it catches the bearing when it jumps.',
           }),
     };

@@ -77,6 +77,7 @@ export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-cleara
             code: 'gaskets.open',
             verdict: 'incomplete' as const,
             reason: 'The end clearance is not felt at every place yet.',
+            params: {},
             acceptable: false,
           },
         ]),

@@ -46,6 +46,7 @@ export const squeeze = stepKind<GearPumpSetup, SqueezeValues>('gasket-compressio
             code: 'gaskets.squeezed',
             verdict: 'incomplete' as const,
             reason: `${whole.length} of ${STACKS.length} stacks are measured, loose and tight.`,
+            params: { length: whole.length, length2: STACKS.length },
             acceptable: false,
           },
         ]),

@@ -33,6 +33,7 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
         code: 'rings.open',
         verdict: 'incomplete',
         reason: `${jointsDeg.length} of ${plan.count} rings are in.`,
+        params: { length: jointsDeg.length, count: plan.count },
         acceptable: false,
       });
     else if (!findings.some((f) => f.verdict === 'reject'))
@@ -40,8 +41,9 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
         code: 'rings.in',
         verdict: 'accept',
         reason: `${jointsDeg.length} rings are in, joints staggered.`,
+        params: { length: jointsDeg.length },
         source: 'practice',
-        acceptable: true,
+        acceptable: false,
       });
     const n = firstMissing(taken);
     const wrong = tooNear(jointsDeg, stagger);
@@ -104,6 +106,7 @@ function staggered(all: readonly number[], i: number, deg: number, stagger: numb
           code: `rings.joint.${i + 1}`,
           verdict: 'reject',
           reason: `The joint of ring ${i + 1} stands only ${d.toFixed(0)}° from the one below it.`,
+          params: { i, d },
           limit: `${stagger}° ± ${STAGGER_WITHIN_DEG}°`,
           source: 'practice',
           remedy: 'Pull it, turn its joint on, seat it again; withdraw the reading.',

@@ -32,6 +32,7 @@ const kind = (places: () => Place[], judge: Judge, done: string) =>
                   code: `${step.id}.open`,
                   verdict: 'incomplete' as const,
                   reason: `Still to be read: ${next.label.toLowerCase()}.`,
+                  params: { label: next.label },
                   acceptable: false,
                 },
               ]
@@ -92,6 +93,7 @@ export const sizesStep = kind(
               code,
               verdict: decide(mm, one, { lower, upper }).verdict,
               reason: `${what} ${len(mm)}.`,
+              params: { what, mm },
               limit: `${lower === undefined ? 'no least' : len(lower)} to ${upper === undefined ? 'no most' : len(upper)}`,
               source: 'maker',
               remedy: 'Renewed or built up before it is packed.',
@@ -109,6 +111,7 @@ export const sizesStep = kind(
               code: 'plunger.waist',
               verdict: decide(waist, Math.SQRT2 * one, { upper: WAIST_MM }).verdict,
               reason: `Worn ${len(Math.max(0, waist))} where it runs.`,
+              params: { value: Math.max(0, waist) },
               limit: len(WAIST_MM, 2),
               source: 'practice' as const,
               remedy: 'A waist leaks whatever packs it: renew the plunger.',
@@ -160,6 +163,7 @@ export const provedStep = kind(
               code: 'plunger.hot',
               verdict: 'reject' as const,
               reason: `The packing nut was ${temp(at('temp', hot) ?? 0)} ${PROVED[hot]}: stop.`,
+              params: { value: at('temp', hot) ?? 0, PROVED: PROVED[hot] },
               limit: temp(HOT_C),
               source: 'practice' as const,
               remedy: 'Ease the nut an eighth, look at the lubrication; never quench.',
@@ -179,6 +183,7 @@ export const provedStep = kind(
                     ? ('caution' as const)
                     : ('accept' as const),
               reason: `${drops} drops a minute ${PROVED[last]}.`,
+              params: { drops, PROVED: PROVED[last] },
               limit: `${DROPS.caution} drops a minute, stop at ${DROPS.stop}`,
               source: 'practice' as const,
               ...(drops > DROPS.caution

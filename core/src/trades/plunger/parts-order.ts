@@ -25,6 +25,7 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
             code: 'parts.order',
             verdict: 'incomplete',
             reason: 'The parts are not laid out yet.',
+            params: {},
             acceptable: false,
           }
         : wrong === null
@@ -32,13 +33,15 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
               code: 'parts.order',
               verdict: 'accept',
               reason: 'The parts lie in their order from the pressure end.',
+              params: {},
               source: 'practice',
-              acceptable: true,
+              acceptable: false,
             }
           : {
               code: 'parts.order',
               verdict: 'reject',
               reason: `Place ${wrong.at + 1} from the pressure end is wrong: ${wrong.why}.`,
+              params: { at: wrong.at, why: wrong.why },
               source: 'practice',
               remedy: 'Lay them out again: what faces the pressure first?',
               acceptable: false,

@@ -63,6 +63,7 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
         code: 'strokes.before',
         verdict: 'incomplete',
         reason: 'The bearing’s temperature before the first stroke is not read yet.',
+        params: {},
         acceptable: false,
       });
     if (given === 0)
@@ -70,6 +71,7 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
         ...shared,
         verdict: 'incomplete',
         reason: `No stroke is given yet of ${wanted}.`,
+        params: { wanted },
         acceptable: false,
       });
     else if (given > OVER * wanted)
@@ -77,6 +79,7 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
         ...shared,
         verdict: 'caution',
         reason: `${given} strokes are more than the ${wanted} worked out: over-filling heats the bearing.`,
+        params: { given, wanted },
         remedy: 'Leave relief and drain open, watch the temperature.',
       });
     else if (given < wanted)
@@ -84,9 +87,16 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
         ...shared,
         verdict: 'caution',
         reason: `${given} of ${wanted} strokes.`,
+        params: { given, wanted },
         remedy: 'Go on slowly, unless clean grease shows, the relief opens, or the gun meets resistance.',
       });
-    else findings.push({ ...shared, verdict: 'accept', reason: `${given} strokes of ${wanted} are in.` });
+    else
+      findings.push({
+        ...shared,
+        verdict: 'accept',
+        reason: `${given} strokes of ${wanted} are in.`,
+        params: { given, wanted },
+      });
     const next =
       startC === undefined ? 'before' : given === 0 ? `strokes/${nextCount(taken, 'strokes/')}` : null;
     return {

@@ -106,6 +106,7 @@ const notPlaced = (next: Place): Finding => ({
   code: 'angles.open',
   verdict: 'incomplete',
   reason: `${next.label}: not entered yet.`,
+  params: { label: next.label },
   acceptable: false,
 });
 

@@ -118,6 +118,7 @@ function judge(measuredNm: number | null, withoutNm: number, least: number, most
       ...shared,
       verdict: 'incomplete',
       reason: 'The torque at which it breaks away is not read yet.',
+      params: {},
       acceptable: false,
     };
   const ofSeal = measuredNm - withoutNm;
@@ -128,6 +129,7 @@ function judge(measuredNm: number | null, withoutNm: number, least: number, most
       ...shared,
       verdict: 'reject',
       reason: `${said}: more than twice what the faces can ask for.`,
+      params: { said },
       limit,
       remedy:
         'Something touches or binds: gland square, sleeve free, compression not too much. Do not start.',
@@ -137,6 +139,7 @@ function judge(measuredNm: number | null, withoutNm: number, least: number, most
       ...shared,
       verdict: 'caution',
       reason: `${said}: more than the faces ask for.`,
+      params: { said },
       limit,
       remedy:
         'Bearings and packing drag too: read it without the seal where that was done; else look for what touches.',
@@ -146,10 +149,11 @@ function judge(measuredNm: number | null, withoutNm: number, least: number, most
       ...shared,
       verdict: 'caution',
       reason: `${said}: next to nothing.`,
+      params: { said },
       limit,
       remedy: 'Is there compression on the faces? Look at the setting again.',
     };
-  return { ...shared, verdict: 'accept', reason: `${said}: as the faces ask for.`, limit };
+  return { ...shared, verdict: 'accept', reason: `${said}: as the faces ask for.`, params: { said }, limit };
 }
 
 /** Beside the hand turn, where the drawing of the faces is at hand. */

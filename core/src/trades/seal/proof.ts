@@ -88,7 +88,8 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
                 code: 'proof.due',
                 verdict: 'incomplete' as const,
                 reason: `Still to be read: ${next.label.toLowerCase()}.`,
-                acceptable: true,
+                params: { label: next.label },
+                acceptable: false,
               },
             ]
           : itemFindings(facts, step)),
@@ -149,9 +150,10 @@ function early(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, points:
         code: `proof.early.${p.minutes}`,
         verdict: 'caution',
         reason: `What was to be read ${NAME[p.minutes]} was read after ${Math.max(0, Math.round(after))} minutes.`,
+        params: { NAME: NAME[p.minutes], value: Math.max(0, Math.round(after)) },
         source: 'practice',
         remedy: 'Withdraw it and read it in its time, or say in a note why not.',
-        acceptable: true,
+        acceptable: false,
       },
     ];
   });
@@ -174,6 +176,7 @@ function judge(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding[]
         code: 'proof.hot',
         verdict: 'reject',
         reason: `The gland was ${temp(hot.temperatureC ?? 0)} ${NAME[hot.minutes]}: stop.`,
+        params: { temperatureC: hot.temperatureC ?? 0, NAME: NAME[hot.minutes] },
         limit:
           setup.temperatureC === undefined
             ? temp(hotC)
@@ -216,6 +219,7 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], worse: boolean): Findi
       ...shared,
       verdict: 'reject',
       reason: `${drops} drops a minute ${when}: a mechanical seal does not leak so.`,
+      params: { drops, when },
       remedy: 'Stop it: squareness, centring, a damaged or dirty face, a cut O-ring.',
     };
   if (worse)
@@ -223,6 +227,7 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], worse: boolean): Findi
       ...shared,
       verdict: 'reject',
       reason: `Leakage grew from ${whole[0]?.dropsPerMin} to ${drops} drops a minute.`,
+      params: { dropsPerMin: whole[0]?.dropsPerMin, drops },
       remedy: 'A seal beds in and leaks less, not more: squareness, centring, dirt on the faces.',
     };
   const said = `${drops} drops a minute ${when}, ${temp(last?.temperatureC ?? 0)} at the gland.`;
@@ -231,7 +236,8 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], worse: boolean): Findi
         ...shared,
         verdict: 'caution',
         reason: said,
+        params: { said },
         remedy: 'It may still bed in; count again before it is left.',
       }
-    : { ...shared, verdict: 'accept', reason: said };
+    : { ...shared, verdict: 'accept', reason: said, params: { said } };
 }

@@ -55,6 +55,7 @@ const open = (step: StepDefinition, next: Place): Finding => ({
   code: `${step.id}.open`,
   verdict: 'incomplete',
   reason: `${next.label} is not measured yet.`,
+  params: { label: next.label },
   acceptable: false,
 });
 
@@ -73,8 +74,9 @@ export const reachStep = kind(reachPlace, (facts, step, next) => {
             code: 'reach.set',
             verdict: 'accept',
             reason: `With the clips in the sleeve’s end stands ${len(beforeMm ?? 0, 2)} from the gland.`,
+            params: { beforeMm: beforeMm ?? 0 },
             source: 'practice',
-            acceptable: true,
+            acceptable: false,
           },
         ],
     next,
@@ -95,7 +97,11 @@ export const reachedStep = kind(reachPlace, (facts, step, next) => {
       findings: [
         next
           ? open(step, next)
-          : { ...open(step, reachPlace()[0] as Place), reason: 'It was not measured with the clips in.' },
+          : {
+              ...open(step, reachPlace()[0] as Place),
+              reason: 'It was not measured with the clips in.',
+              params: {},
+            },
       ],
       next,
       act: 'Clips off: measure from the sleeve’s end to the gland again',
@@ -112,6 +118,11 @@ export const reachedStep = kind(reachPlace, (facts, step, next) => {
           verdict === 'accept'
             ? `The setting is kept: ${len(afterMm, 2)}, ${len(moved, 2)} from where the clips held it.`
             : `The sleeve moved ${len(moved, 2)} since the clips held it.`,
+        params: {
+          afterMm: verdict === 'accept' ? afterMm : null,
+          moved: verdict === 'accept' ? moved : null,
+          moved2: verdict === 'accept' ? null : moved,
+        },
         limit: `${len(KEPT_MM, 2)}; over ${len(LOST_MM, 2)} the setting is lost (our own choice)`,
         source: 'practice',
         ...(verdict === 'accept'
@@ -153,6 +164,7 @@ export const impellerClearance = kind(impellerPlaces, (facts, step, next) => {
         code: 'impeller.clearance',
         verdict: !banded ? 'caution' : inside ? 'accept' : 'reject',
         reason: `Impeller clearance ${len(beforeMm ?? 0, 2)} as found, ${len(afterMm, 2)} as left${!banded ? '; the sheet gives no band' : inside ? '' : ': outside the maker’s band'}.`,
+        params: { beforeMm: beforeMm ?? 0, afterMm, inside: !banded ? null : Boolean(inside) },
         ...(banded ? { limit } : {}),
         source: banded ? 'maker' : 'practice',
         ...(banded && inside

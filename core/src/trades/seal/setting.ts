@@ -60,6 +60,7 @@ export const sealSettingStep = stepKind<SealSetup, SettingStepValues | null>('se
             code: 'setting.open',
             verdict: 'incomplete' as const,
             reason: 'Where the seat’s face stands is not measured yet.',
+            params: {},
             acceptable: false,
           },
         ]),
@@ -101,7 +102,15 @@ function settingOrFault(
     if (!(error instanceof RangeError)) throw error;
     return {
       values: null,
-      findings: [{ code: 'setting.fault', verdict: 'reject', reason: error.message, acceptable: false }],
+      findings: [
+        {
+          code: 'setting.fault',
+          verdict: 'reject',
+          reason: error.message,
+          params: { message: error.message },
+          acceptable: false,
+        },
+      ],
       working: [],
     };
   }
@@ -155,6 +164,7 @@ const compressionStep = (places: () => Place[], act: string) =>
               code: `${step.id}.open`,
               verdict: 'incomplete' as const,
               reason: `${next?.label ?? 'Something'} is not measured yet.`,
+              params: { label: next?.label ?? 'Something' },
               acceptable: false,
             },
           ]),

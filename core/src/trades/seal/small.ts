@@ -80,6 +80,7 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
             code: 'split.open',
             verdict: 'incomplete',
             reason: 'The gaps at both splits are not felt yet.',
+            params: {},
             acceptable: false,
           }
         : {
@@ -88,6 +89,7 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
             reason: equal
               ? 'Both splits gape alike.'
               : `The splits differ by ${len(Math.abs((aMm ?? 0) - (bMm ?? 0)))}: one side is drawn more.`,
+            params: { aMm: equal ? null : Math.abs((aMm ?? 0) - (bMm ?? 0)) },
             limit: 'one blade',
             source: 'practice',
             ...(equal ? {} : { remedy: 'Ease the joint screws, draw them side about, feel again.' }),
@@ -124,6 +126,7 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
       ...shared,
       verdict: 'reject',
       reason: `The pins stand ${mm === 0 ? 'flush' : `${len(Math.abs(mm), 2)} under`}: new, they stand proud.`,
+      params: { mm: mm === 0 ? null : Math.abs(mm) },
       source: 'practice',
       remedy:
         'Was the seal drawn in all the way, are the pins in their holes? Flush means the faces are worn out.',
@@ -133,11 +136,12 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
     const inside = mm >= (low ?? -Infinity) && mm <= (high ?? Infinity);
     const limit = `${low === undefined ? 'no least' : len(low, 2)} to ${high === undefined ? 'no most' : len(high, 2)}`;
     return inside
-      ? { ...shared, verdict: 'accept', reason: said, limit, source: 'maker' }
+      ? { ...shared, verdict: 'accept', reason: said, params: { said }, limit, source: 'maker' }
       : {
           ...shared,
           verdict: 'reject',
           reason: `${len(mm, 2)} is outside the maker’s band: the seal does not stand where it should.`,
+          params: { mm },
           limit,
           source: 'maker',
           remedy: 'Which surface did the spacer touch? Loosen, set again, measure again.',
@@ -145,11 +149,12 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
   }
   const off = Math.abs(mm);
   if (by === 'pins' || off <= FLUSH_WITHIN_MM + 1e-9)
-    return { ...shared, verdict: 'accept', reason: said, source: 'practice' };
+    return { ...shared, verdict: 'accept', reason: said, params: { said }, source: 'practice' };
   return {
     ...shared,
     verdict: off <= FLUSH_STOP_MM + 1e-9 ? 'caution' : 'reject',
     reason: `${len(mm, 2)} from flush with the spacer: the seal stands ${off <= FLUSH_STOP_MM + 1e-9 ? 'a little' : 'far'} off its place.`,
+    params: { mm, off: Boolean(off <= FLUSH_STOP_MM + 1e-9) },
     limit: `flush ± ${len(FLUSH_WITHIN_MM, 2)}, our own choice`,
     source: 'practice',
     remedy: 'Which surface did the spacer touch: the step at the inboard end, or the holder’s back?',
@@ -171,6 +176,7 @@ export const baseline = (label: string, by: 'spacer' | 'pins') => {
                 code: 'baseline',
                 verdict: 'incomplete',
                 reason: 'The wear’s baseline is not measured yet: it cannot be had later.',
+                params: {},
                 acceptable: false,
               }
             : placeFinding(baselineMm, by, facts.setup),
@@ -215,6 +221,7 @@ export const throttleStep = stepKind<SealSetup, ThrottleValues>('seal-throttle',
             code: 'throttle.open',
             verdict: 'incomplete' as const,
             reason: `${3 - read.length} of 3 clearances are still to be felt.`,
+            params: { length: 3 - read.length },
             acceptable: false,
           },
         ]),
@@ -273,18 +280,20 @@ export const sweepMiddle = stepKind<SealSetup, SweepMiddleValues>('seal-middle',
           code: 'centre.middle',
           verdict: 'accept',
           reason: `With its 0° mark on top the shaft stands ${len(circle?.radiusMm ?? 0)} off its axis towards ${Math.round(circle?.highDeg ?? 0)}°. Shims at ${said}.`,
+          params: { radiusMm: circle?.radiusMm ?? 0, highDeg: circle?.highDeg ?? 0, said },
           source: 'geometry',
-          acceptable: true,
+          acceptable: false,
         }
       : {
           code: 'centre.middle',
           verdict: 'caution',
           reason:
             'The run-out was not measured in this job: how far the shaft stands off its axis is not known.',
+          params: {},
           source: 'practice',
           remedy:
             'Set it with three equal shims, turn the shaft half round, set it again, and leave it in the middle of both.',
-          acceptable: true,
+          acceptable: false,
         };
     return {
       findings: [finding, ...itemFindings(facts, step)],

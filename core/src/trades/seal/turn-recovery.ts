@@ -96,14 +96,19 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
           rounds === 0
             ? 'It turns free.'
             : `It turns free after ${rounds} ${rounds === 1 ? 'round' : 'rounds'} of centring recovery.`,
+        params: {
+          rounds: rounds === 0 ? null : rounds,
+          rounds2: rounds === 0 ? null : Boolean(rounds === 1),
+        },
         source: 'practice',
-        acceptable: true,
+        acceptable: false,
       });
     else if (looking)
       findings.push({
         code: 'turn.contact',
         verdict: 'incomplete',
         reason: `Metal on metal: centring recovery, round ${rounds}, ${done} of ${ROUND.length} done.`,
+        params: { rounds, done, length: ROUND.length },
         source: 'practice',
         remedy: 'Each step in its order; then turn again.',
         acceptable: false,
@@ -113,6 +118,7 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
         code: 'turn.cause',
         verdict: free ? 'caution' : 'reject',
         reason: `${rounds} rounds: look for a cause before another.`,
+        params: { rounds },
         source: 'practice',
         remedy: 'Box face out of square, bore off the shaft’s middle, or the wrong sleeve: measure them.',
         acceptable: true,

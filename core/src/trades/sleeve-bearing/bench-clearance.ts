@@ -53,7 +53,12 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
       const set = m ? sets[Number(m[1]) - 1]?.set : undefined;
       return set === undefined
         ? f
-        : { ...f, code: `bench.rows.${set}`, reason: f.reason.replace(/^In set \d+/, `In set ${set}`) };
+        : {
+            ...f,
+            code: `bench.rows.${set}`,
+            reason: f.reason.replace(/^In set \d+/, `In set ${set}`),
+            params: { ...f.params, set },
+          };
     });
     const half = pairs.find((p) => (p.rowAMm === null) !== (p.rowBMm === null));
     const open =
@@ -70,6 +75,7 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
             code: 'bench.half',
             verdict: 'incomplete',
             reason: `Set ${half.set} has only one row.`,
+            params: { set: half.set },
             remedy: 'Feel the other row.',
             acceptable: false,
           },
@@ -112,6 +118,7 @@ function inspected(facts: Facts<SleeveSetup>): Finding[] {
       reason: answer
         ? 'Ring, sleeve or shaft did not pass its inspection after dismounting.'
         : 'After dismounting: ring, sleeve and shaft are not yet inspected.',
+      params: { answer: Boolean(answer) },
       remedy: 'Look for scoring, cracks and spread sleeve; renew what is hurt, then answer.',
       acceptable: false,
     },

@@ -127,6 +127,7 @@ export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-
         code: 'nut-angle.turned',
         verdict: 'incomplete',
         reason: `Nothing is turned yet of ${min}° to ${max}°.`,
+        params: { min, max },
         source: 'maker',
         acceptable: false,
       });
@@ -198,7 +199,8 @@ const softShort =
           ...f,
           verdict: 'caution',
           reason: `${f.reason} The lock meets ${first.forwardDeg.toFixed(1)}° on, in the band.`,
-          acceptable: true,
+          params: { ...f.params, forwardDeg: first.forwardDeg },
+          acceptable: false,
         }
       : f;
   };

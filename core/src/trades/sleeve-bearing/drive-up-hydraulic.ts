@@ -209,6 +209,7 @@ function held(facts: Facts<SleeveSetup>, points: PumpPoint[]): Finding[] {
             code: 'hydraulic.held',
             verdict: 'reject' as const,
             reason: `${pres(left.value)} is left on the gauge at stop ${p.n}: the pump is not released.`,
+            params: { value: left.value, n: p.n },
             limit: `one step of the gauge, ${pres(left.instrument.step)}`,
             source: 'practice' as const,
             remedy:
@@ -233,9 +234,10 @@ function abortsFreed(facts: Facts<SleeveSetup>, points: PumpPoint[]): Finding[] 
           code: 'hydraulic.aborted',
           verdict: 'caution',
           reason: `Abort pressure came first at stop ${last.n}, ${len(last.travelMm)} driven; released, ${nutOf(facts.setup)} turned back ${last.backDeg}°.`,
+          params: { n: last.n, travelMm: last.travelMm, setup: nutOf(facts.setup), backDeg: last.backDeg },
           source: 'maker',
           remedy: 'Go on from the same zero.',
-          acceptable: true,
+          acceptable: false,
         },
       ]
     : [];
@@ -257,6 +259,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
         code: 'hydraulic.start',
         verdict: 'incomplete',
         reason: `The start pressure, ${pres(wantedMpa)} on this nut, is not reached yet.`,
+        params: { wantedMpa },
         source: 'maker',
         acceptable: false,
       },
@@ -276,6 +279,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
         ...shared,
         verdict: 'reject',
         reason: `${pres(read.value)} is not the start pressure of this nut, ${pres(wantedMpa)}: a zero there means nothing.`,
+        params: { value: read.value, wantedMpa },
         remedy: 'Withdraw it, bring the pump to the start pressure, zero there.',
       },
     ];
@@ -285,11 +289,19 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
         ...shared,
         verdict: 'caution',
         reason: `${pres(read.value)}, by a gauge that shows ${pres(read.instrument.step)} a step: too coarse for five in a hundred of ${pres(wantedMpa)}.`,
+        params: { value: read.value, step: read.instrument.step, wantedMpa },
         remedy: 'A finer gauge for the start pressure, if there is one.',
-        acceptable: true,
+        acceptable: false,
       },
     ];
-  return [{ ...shared, verdict: 'accept', reason: `Start pressure ${pres(read.value)}.` }];
+  return [
+    {
+      ...shared,
+      verdict: 'accept',
+      reason: `Start pressure ${pres(read.value)}.`,
+      params: { value: read.value },
+    },
+  ];
 }
 
 function sayAct(

@@ -214,9 +214,10 @@ function heatFinding(facts: Facts<SleeveSetup>): Finding[] {
           code: 'driveup.heat',
           verdict: 'caution',
           reason: `Shaft and ring are not of one temperature: ${len(Math.abs(mountLostMm))} is ${mountLostMm > 0 ? 'added to' : 'taken off'} every clearance felt.`,
+          params: { mountLostMm: Math.abs(mountLostMm), mountLostMm2: Boolean(mountLostMm > 0) },
           source: 'growth',
           remedy: 'Better to wait until both are of one temperature, and say so in the job.',
-          acceptable: true,
+          acceptable: false,
         },
       ];
 }
@@ -243,6 +244,7 @@ function softened(
         ...f,
         verdict: 'caution',
         reason: `${f.reason} The next tab, ${lock.least.forwardDeg.toFixed(1)}° on, brings it into the band.`,
+        params: { ...f.params, forwardDeg: lock.least.forwardDeg },
       };
     }
     return f;
@@ -321,6 +323,7 @@ function halfRead(facts: Facts<SleeveSetup>, deg: number): Finding[] {
           code: 'driveup.half',
           verdict: 'incomplete',
           reason: `Only one row is felt at ${sayNutAngle(deg)}.`,
+          params: { deg },
           remedy: 'Feel the other row.',
           acceptable: false,
         },

@@ -98,6 +98,7 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
               code: 'lock.turn',
               verdict: 'incomplete' as const,
               reason: 'How far the nut went on to its lock position is not entered.',
+              params: {},
               remedy: 'Turn forward to the lock and enter the angle; 0 if it met already.',
               acceptable: false,
             },
@@ -230,6 +231,7 @@ function lockedTravel(setup: SleeveSetup, driven: DriveUpHydraulicValues, travel
       ...shared,
       verdict: 'reject',
       reason: `With the nut at its lock the bearing stands ${len(travelMm)} up: ${len(over)} past the band.`,
+      params: { travelMm, over },
       remedy:
         over <= oneLock && driven.place === 'in-band'
           ? 'It is past by less than one lock position: a lead hand may accept it.'
@@ -241,6 +243,7 @@ function lockedTravel(setup: SleeveSetup, driven: DriveUpHydraulicValues, travel
         ...shared,
         verdict: 'reject',
         reason: `With the nut at its lock the bearing stands ${len(travelMm)} up: ${len(minMm - travelMm)} short of the band.`,
+        params: { travelMm, minMm: minMm - travelMm },
         remedy: 'Withdraw the lock turn, and go on to the next lock position in the band.',
         acceptable: true,
       }
@@ -248,7 +251,8 @@ function lockedTravel(setup: SleeveSetup, driven: DriveUpHydraulicValues, travel
         ...shared,
         verdict: 'accept',
         reason: `With the nut at its lock the bearing stands ${len(travelMm)} up: in the band.`,
-        acceptable: true,
+        params: { travelMm },
+        acceptable: false,
       };
 }
 /** Two travels are one. */
@@ -277,7 +281,7 @@ function feltOf(
 function missing(facts: Facts<SleeveSetup>, felt: boolean): Finding[] {
   const out: Finding[] = [];
   const add = (code: string, reason: string, remedy: string) =>
-    out.push({ code, verdict: 'incomplete', reason, remedy, acceptable: false });
+    out.push({ code, verdict: 'incomplete', reason, params: {}, remedy, acceptable: false });
   if (!readingAt(facts, 'lock', 'turn')) return out;
   if (twoNuts(facts) && !readingAt(facts, 'lock', 'back'))
     add(

@@ -32,6 +32,7 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
         code: 'lock.turn',
         verdict: 'incomplete',
         reason: 'How far the nut went on to the next tab is not entered.',
+        params: {},
         remedy: 'Turn forward to the alignment and enter the angle; 0 if a tab already met.',
         acceptable: false,
       });
@@ -40,6 +41,7 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
         code: 'lock.final',
         verdict: 'incomplete',
         reason: 'The residual clearance with the nut locked is not yet felt.',
+        params: {},
         remedy: 'Feel both rows once more.',
         acceptable: false,
       });
@@ -66,6 +68,7 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
         code: 'lock.bent',
         verdict: 'incomplete',
         reason: 'The tab is not yet bent into its slot.',
+        params: {},
         remedy: 'Bend it home and answer.',
         acceptable: false,
       });

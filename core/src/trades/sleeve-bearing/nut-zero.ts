@@ -41,13 +41,18 @@ export const nutZero = stepKind<SleeveSetup, NutZeroValues>('nut-zero', {
         source: 'practice',
         acceptable: false,
         ...(proven
-          ? { verdict: 'accept', reason: 'The last tap moved nothing: sleeve, shaft and bore are tight.' }
+          ? {
+              verdict: 'accept',
+              reason: 'The last tap moved nothing: sleeve, shaft and bore are tight.',
+              params: {},
+            }
           : {
               verdict: 'incomplete',
               reason:
                 taps.length === 0
                   ? 'The zero is not proven yet: no tap has been given.'
                   : `The last tap still moved the nut ${taps.at(-1)}°: both hands again, tap again.`,
+              params: { value: taps.length === 0 ? null : taps.at(-1) },
               remedy:
                 'Both hands until it will not turn, tap the rim, try again; enter how far it went, 0 if it did not.',
             }),
@@ -58,9 +63,10 @@ export const nutZero = stepKind<SleeveSetup, NutZeroValues>('nut-zero', {
         code: 'zero.taps',
         verdict: 'caution',
         reason: `${taps.length} taps, and it turns each time.`,
+        params: { length: taps.length },
         source: 'practice',
         remedy: 'Is the sleeve really open, the thread clean, the unit still at its place?',
-        acceptable: true,
+        acceptable: false,
       });
     const next = proven ? null : placeOf(nextCount(taken, 'tap/'));
     return {

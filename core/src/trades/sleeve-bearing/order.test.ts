@@ -115,7 +115,7 @@ describe('the job in order', () => {
         h.do('deviation.accepted', {
           step: 'bench',
           finding: 'bench.class',
-          numbers: stale?.numbers ?? [],
+          params: stale?.params ?? {},
           stands: stale?.stands ?? '',
           reason: 'as before',
         }),

@@ -52,6 +52,7 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
               code: 'axial.open',
               verdict: 'incomplete',
               reason: 'Both sides are not measured yet.',
+              params: {},
               acceptable: false,
             },
           ]
@@ -95,11 +96,13 @@ function between(a: number, b: number): Finding {
         ...shared,
         verdict: 'accept',
         reason: `The cage runs free between the ribs, ${len(a, 2)} and ${len(b, 2)}.`,
+        params: { a, b },
       }
     : {
         ...shared,
         verdict: 'reject',
         reason: 'The cage touches a rib.',
+        params: {},
         remedy: 'Slide the race along until the cage runs free on both sides.',
       };
 }
@@ -114,6 +117,7 @@ function centred(a: number, b: number, offset: number): Finding {
     reason: off
       ? `The rollers stand ${len(Math.abs(offset), 2)} off the middle; whether the growth needs that is not said.`
       : `The rollers stand in the middle, ${len(a, 2)} and ${len(b, 2)} to the edges.`,
+    params: { offset: off ? Math.abs(offset) : null, a: off ? null : a, b: off ? null : b },
     ...(off ? { remedy: 'Say the span and the warmth of the shaft, or centre the rollers.' } : {}),
   };
 }

@@ -81,6 +81,7 @@ export const raceGaps = (parts: Parts) =>
                   code: `${step.id}.open`,
                   verdict: 'incomplete' as const,
                   reason: `${LABEL[next]} is not measured yet.`,
+                  params: { LABEL: LABEL[next] },
                   acceptable: false,
                 },
               ]
@@ -149,6 +150,7 @@ function ringFindings(
         ...shared,
         verdict: 'reject',
         reason: `The ${which} clamp ring has no gap at a joint: it closes before it grips.`,
+        params: { which },
         remedy: 'Stop. Rings and race are of one set? Is the shaft not too small?',
       },
     ];
@@ -171,11 +173,17 @@ function offsetFinding(deg: number, wanted: number): Finding {
     acceptable: false,
   };
   return off <= OFFSET_WITHIN_DEG
-    ? { ...shared, verdict: 'accept', reason: `The rings’ joints stand ${deg}° from the race’s.` }
+    ? {
+        ...shared,
+        verdict: 'accept',
+        reason: `The rings’ joints stand ${deg}° from the race’s.`,
+        params: { deg },
+      }
     : {
         ...shared,
         verdict: 'reject',
         reason: `The rings’ joints stand ${deg}° from the race’s, not ${wanted}°.`,
+        params: { deg, wanted },
         remedy: 'Ease the clamp screws, turn the rings, measure again.',
       };
 }

@@ -60,6 +60,7 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
         ? {
             verdict: 'reject',
             reason: `Not fit to receive a part: ${names(stops)}.`,
+            params: { stops: names(stops) },
             remedy:
               'Follow the remedies, measure those steps again; or the lead hand accepts, by name, at the step itself.',
           }
@@ -67,6 +68,7 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
           ? {
               verdict: 'too-close',
               reason: `Undecided: ${names(open)} too close to call.`,
+              params: { open: names(open) },
               remedy: 'Repeat the readings named there, or use finer gauges.',
             }
           : {
@@ -75,6 +77,7 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
                 accepted.length > 0
                   ? `Fit to receive, with ${accepted.length === 1 ? 'one deviation' : `${accepted.length} deviations`} accepted by name.`
                   : 'Fit to receive: everything asked for passed.',
+              params: { accepted: accepted.length },
             }),
     };
     return {

@@ -59,13 +59,15 @@ export const countedOff = () =>
             code: 'shims.off',
             verdict: 'accept',
             reason: `Came off: ${said}, together ${len(sumOf(thick, off))}.`,
+            params: { said, thick: sumOf(thick, off) },
             source: 'practice',
-            acceptable: true,
+            acceptable: false,
           }
         : {
             code: 'shims.off',
             verdict: 'incomplete',
             reason: 'The shims of this side are not counted yet.',
+            params: {},
             acceptable: false,
           };
       return {
@@ -126,6 +128,7 @@ function judged(
       code: 'shims.on',
       verdict: 'incomplete',
       reason: 'The shims that go back are not counted yet.',
+      params: {},
       acceptable: false,
     };
   const different = thick.flatMap((t, i) => {
@@ -137,14 +140,16 @@ function judged(
       code: 'shims.on',
       verdict: 'accept',
       reason: byFloat ? 'The heap the measured float asks for.' : 'The same shims as came off.',
+      params: { byFloat: Boolean(byFloat) },
       source: byFloat ? 'geometry' : 'practice',
-      acceptable: true,
+      acceptable: false,
     };
   if (byFloat)
     return {
       code: 'shims.on',
       verdict: 'reject',
       reason: `With ${len(sumOf(thick, on))} of shims the float comes out wrong.`,
+      params: { thick: sumOf(thick, on) },
       source: 'geometry',
       remedy: wanted
         ? `Put in: ${sayStack(pieces(thick, wanted), wanted)}.`
@@ -155,6 +160,7 @@ function judged(
     code: 'shims.on',
     verdict: 'reject',
     reason: `Not the shims that came off: ${different.join(', ')}.`,
+    params: { value: different.join(', ') },
     source: 'practice',
     remedy:
       'Look on bench, cap and floor, and in the other side’s heap. A new head or bearing is said in the setup: then float is measured.',
@@ -170,6 +176,7 @@ const NO_FLOAT: Finding = {
   code: 'float.open',
   verdict: 'incomplete',
   reason: 'The float is not measured yet.',
+  params: {},
   acceptable: false,
 };
 
