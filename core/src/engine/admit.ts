@@ -7,6 +7,7 @@ import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
 import { sameParams } from './params.ts';
+import type { Said } from './said.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
 import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
@@ -82,6 +83,8 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
       return refuseRepeat(state, e);
     case 'gate.answered':
       return refuseAnswer(state, e);
+    case 'answer.corrected':
+      return refuseCorrection(state, e);
     case 'reading.taken':
       return refuseReading(state, e);
     case 'reading.withdrawn':
@@ -120,7 +123,7 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     case 'bearing.dismounted':
       return refuseTakingBack(state);
     case 'sheet.signed':
-      return refuseSignature(e) ?? refuseStep(state, 'sign');
+      return refuseSignature(e) ?? refuseStep(state, 'sign') ?? refuseUnseen(state);
   }
 }
 
@@ -130,22 +133,43 @@ function refuseTakingBack(state: JobState): Refusal {
   return reopening ? reopening.may(state) : 'On this job nothing is taken back as a whole.';
 }
 
+/** A question of a step as it can be answered now, its own or one that stands beside them. */
+const questionAt = (state: JobState, step: StepDefinition | undefined, id: string): GateItem | undefined =>
+  (step?.items ?? []).find((i) => i.id === id) ??
+  (step && find(state, step.id)?.report?.also?.find((i) => i.id === id));
+
+/** What is wrong with an answer as such, whenever it is given. */
+function refuseWords(item: GateItem, { answer, note }: { answer: Said; note?: string | undefined }): Refusal {
+  if (item.note && !note?.trim()) return 'Write down what was seen; a word or two will do.';
+  if (answer !== 'none') return null;
+  if (!canLack(item)) return 'This question is never skipped: answer OK or not OK.';
+  return note?.trim() ? null : 'Why is it not on this one? A word or two will do.';
+}
+
+/** An answer that was passed is corrected with a reason; one that is still open is simply answered anew. */
+function refuseCorrection(state: JobState, e: JobEventOf<'answer.corrected'>): Refusal {
+  const definition = stepOf(state, e.data.step);
+  const item = questionAt(state, definition, e.data.item);
+  const step = find(state, e.data.step);
+  if (!definition || !item || !step) return 'There is no such question in this job.';
+  const given = state.answers.find((a) => a.step === step.id && a.item === item.id);
+  if (!given) return 'That question was not answered yet: answer it at its step.';
+  if (step.status !== 'done' && !step.kept) return 'That step is open: answer the question anew.';
+  return refuseWords(item, e.data);
+}
+
 function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
   const step = stepOf(state, e.data.step);
-  const item = step?.items?.find((i) => i.id === e.data.item);
+  const item = questionAt(state, step, e.data.item);
   if (!step || !item) return 'There is no such question in this job.';
+  if (!step.items?.includes(item)) return refuseWords(item, e.data) ?? refuseStep(state, step.id);
   if (step.kind.asks && !step.kind.asks(state, step).some((i) => i.id === item.id))
     return 'That is not asked now.';
   const first = e.data.answer === 'yes' ? comesBefore(find(state, step.id), item) : null;
   if (first) return `First what comes before it. ${first.reason} ${first.remedy ?? ''}`.trim();
   const above = step.inOrder && e.data.answer !== 'no' ? firstOpenAbove(state, step, item.id) : null;
   if (above) return `First: ${above.ask}`;
-  if (item.note && !e.data.note?.trim()) return 'Write down what was seen; a word or two will do.';
-  if (e.data.answer === 'none') {
-    if (!canLack(item)) return 'This question is never skipped: answer OK or not OK.';
-    if (!e.data.note?.trim()) return 'Why is it not on this one? A word or two will do.';
-  }
-  return refuseStep(state, e.data.step);
+  return refuseWords(item, e.data) ?? refuseStep(state, e.data.step);
 }
 
 /** The first question above one that is still to be answered, of a step whose questions keep their order. */
@@ -288,12 +312,18 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
   return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
 }
 
-/** A job keeps its kind, and a hold point planned for it leaves only by a lead hand. */
+/** A job keeps its kind, and a hold, planned or put in, leaves only by a lead hand, whichever field would take its step away. */
 function refuseChange(state: JobState, e: JobEventOf<'setup.changed'>): Refusal {
   if (!sameTrade(e.data.setup, state.setup))
     return 'A job keeps its kind. Open another job for another kind of work.';
   const kept = e.data.setup.holdBefore as readonly string[];
-  const lost = state.holds.find((h) => h.planned && !h.released && !kept.includes(h.step));
+  const { steps } = procedureFor(e.data.setup);
+  const lost = state.holds.find(
+    (h) =>
+      !h.released &&
+      find(state, h.step) !== undefined &&
+      ((h.planned && !kept.includes(h.step)) || !steps.some((s) => s.id === h.step)),
+  );
   return lost && e.author.role !== 'lead'
     ? `The hold point before “${find(state, lost.step)?.title ?? lost.step}” leaves only by a lead hand.`
     : null;
@@ -334,6 +364,12 @@ function refuseSignature(e: JobEventOf<'sheet.signed'>): Refusal {
   return spelled(e.data.name) === spelled(e.author.name)
     ? null
     : `Sign with your own name: ${e.author.name} is signed in. Somebody else signs in first to sign.`;
+}
+
+/** The signature waits where a stop was lifted or struck and nobody else has looked. */
+function refuseUnseen(state: JobState): Refusal {
+  const waits = find(state, 'sign')?.blocking.find((f) => f.code === 'sign.unseen');
+  return waits ? `${waits.reason} ${waits.remedy ?? ''}`.trim() : null;
 }
 
 /** Something a lead hand may be asked to accept. */

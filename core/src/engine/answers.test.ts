@@ -15,5 +15,5 @@ it('a question about what this machine has not is answered so, with a reason tha
   );
   // Answered, it stands in nobody's way.
   h.answerAll('safe').pass('safe');
-  expect(JSON.stringify(fitUpSheet(h.state, null).document)).toMatch(/not on this one.*came with the pump/);
+  expect(JSON.stringify(fitUpSheet(h.state, null).document)).toMatch(/does not apply.*came with the pump/);
 });

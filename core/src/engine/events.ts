@@ -28,6 +28,14 @@ export const eventData = {
     answer: string().oneOf(ANSWERS).required(),
     note: string().max(400),
   }).noUnknown(),
+  /** An answer of a step that was passed is corrected: the step opens, and all that stands on it. */
+  'answer.corrected': object({
+    step: word(),
+    item: word(),
+    answer: string().oneOf(ANSWERS).required(),
+    note: string().max(400),
+    reason: reason(),
+  }).noUnknown(),
   'reading.taken': object({
     step: word(),
     place: string()

@@ -1,15 +1,24 @@
+import { fieldsOf, valueIn } from './asked.ts';
 import { timeOf } from './clock.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { loosenedAt, roundOf } from './facts.ts';
 import { saysOnlyWhatWasAsked } from './here.ts';
 import type { Reopening } from './reopening.ts';
 import { ISOLATION } from './reopening.ts';
-import type { Facts, Hold, Stamp, StepReport } from './state.ts';
+import type { Setup } from './setup.ts';
+import type { Answer, Facts, Hold, Stamp, StepReport } from './state.ts';
 import type { GateItem } from './step.ts';
-import { procedureFor, reopeningOf } from './trades.ts';
+import { type ReportsOn, type Run, struckBy } from './strike.ts';
+import { procedureFor, reopeningOf, tradeOf } from './trades.ts';
 
-/** Reports as they stand before an event, by step; asked for only where a step opens again. */
-export type ReportsThen = () => Record<string, StepReport>;
+/** What the steps come to: asked for only where a step opens again, or the setup changes. */
+export type Judging = {
+  /** The reports as they stand before the event, by step. */
+  then(): Record<string, StepReport>;
+  /** The reports of every step on given facts, whether it was reached or not. */
+  on: ReportsOn;
+  run: Run;
+};
 
 const stamp = (e: JobEvent): Stamp => ({ ...timeOf(e), author: e.author });
 
@@ -49,6 +58,7 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
     photos: [],
     fixedNamed: [],
     past: [],
+    struck: [],
     signed: null,
     signatures: [],
     revisions: [],
@@ -56,28 +66,20 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
 }
 
 /** One event laid on the facts. Events were admitted before; here they are only remembered. */
-export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
+export function lay(f: Facts, e: JobEvent, judging: Judging): Facts {
   const s = stamp(e);
   switch (e.type) {
     case 'job.opened':
       return f;
     case 'setup.changed':
-      return setupChanged(f, e, s);
+      return setupChanged(f, e, s, judging);
     case 'change.seen':
       return {
         ...f,
         setupChanges: f.setupChanges.map((c) => (c.id === e.data.change ? { ...c, seen: s } : c)),
       };
     case 'gate.answered': {
-      const told: Facts = {
-        ...f,
-        answers: [
-          ...f.answers.filter(
-            (a) => !(a.step === e.data.step && a.item === e.data.item && a.attempt === f.attempt),
-          ),
-          { ...s, id: e.id, ...e.data, attempt: f.attempt },
-        ],
-      };
+      const told = withAnswer(f, { ...s, id: e.id, ...e.data, attempt: f.attempt });
       const loosens = e.data.answer === 'yes' ? loosenedBy(f, e.data) : undefined;
       if (!loosens) return told;
       const { steps, because } = loosens;
@@ -91,8 +93,18 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
           passes: told.passes.filter((p) => !steps.includes(p.step)),
         },
         told,
-        { of: steps, because, stamp: s, reports },
+        { of: steps, because, stamp: s, judging },
       );
+    }
+    case 'answer.corrected': {
+      const { reason, ...data } = e.data;
+      const told = withAnswer(f, { ...s, id: e.id, ...data, attempt: f.attempt, reason });
+      return undo({ ...told, passes: told.passes.filter((p) => p.step !== e.data.step) }, f, {
+        of: [e.data.step],
+        because: `an answer was corrected, ${reason}`,
+        stamp: s,
+        judging,
+      });
     }
     case 'reading.taken':
       return {
@@ -110,7 +122,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
           passes: f.passes.filter((p) => p.step !== e.data.step),
         },
         f,
-        { of: [e.data.step], because: `measured again, ${e.data.done}`, stamp: s, reports },
+        { of: [e.data.step], because: `measured again, ${e.data.done}`, stamp: s, judging },
       );
     case 'reading.withdrawn': {
       const taken = [...f.readings, ...f.ticks].find((r) => r.id === e.data.reading);
@@ -126,7 +138,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
           passes: f.passes.filter((p) => p.step !== step),
         },
         f,
-        { of: [step], because: `a reading was withdrawn, ${e.data.reason}`, stamp: s, reports },
+        { of: [step], because: `a reading was withdrawn, ${e.data.reason}`, stamp: s, judging },
       );
     }
     case 'bolt.tightened':
@@ -153,7 +165,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
           passes: f.passes.filter((p) => p.step !== step),
         },
         f,
-        { of: [step], because: `loosened, ${e.data.reason}`, stamp: s, reports },
+        { of: [step], because: `loosened, ${e.data.reason}`, stamp: s, judging },
       );
     }
     case 'step.passed':
@@ -179,7 +191,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
     case 'deviation.accepted': {
       const { step, finding, stands, reason } = e.data;
       // Acceptances of before say no parameters: they are bound to the finding of their code that stood then.
-      const stood = () => reports()[step]?.findings.find((x) => x.code === finding)?.params ?? null;
+      const stood = () => judging.then()[step]?.findings.find((x) => x.code === finding)?.params ?? null;
       const params = e.data.params ?? stood();
       const accepted = { ...s, id: e.id, step, finding, params, stands, reason, attempt: f.attempt };
       return { ...f, deviations: [...f.deviations, accepted] };
@@ -189,7 +201,7 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
       const noted = { ...f, dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }] };
       if (undoes.length === 0) return { ...noted, attempt: f.attempt + 1 };
       const because = `${said.toLowerCase()}, ${e.data.reason}`;
-      return undo(noted, f, { of: undoes, self: true, because, stamp: s, reports });
+      return undo(noted, f, { of: undoes, self: true, because, stamp: s, judging });
     }
     case 'fixed.named':
       return { ...f, fixedNamed: [...f.fixedNamed, { ...s, ...e.data }] };
@@ -213,35 +225,89 @@ export function lay(f: Facts, e: JobEvent, reports: ReportsThen): Facts {
   }
 }
 
+/** An answer laid on the facts; what it takes the place of stays with it where it said otherwise. */
+function withAnswer(f: Facts, answer: Answer): Facts {
+  const same = (a: Answer) =>
+    a.step === answer.step && a.item === answer.item && a.attempt === answer.attempt;
+  const old = f.answers.find(same);
+  const says = (a: Answer) => `${a.answer} ${a.note ?? ''}`;
+  const { before = [], ...was } = old ?? { before: undefined };
+  const history =
+    old === undefined
+      ? []
+      : says(old) === says(answer) && answer.reason === undefined
+        ? before
+        : [...before, was as Omit<Answer, 'before'>];
+  return {
+    ...f,
+    answers: [
+      ...f.answers.filter((a) => !same(a)),
+      history.length > 0 ? { ...answer, before: history } : answer,
+    ],
+  };
+}
+
 /** What an answer of yes loosens, if its question is one of loosening. */
 const loosenedBy = (f: Facts, { step, item }: { step: string; item: string }): GateItem['loosens'] =>
   procedureFor(f.setup)
     .steps.find((x) => x.id === step)
     ?.items?.find((i) => i.id === item)?.loosens;
 
-function setupChanged(f: Facts, e: JobEventOf<'setup.changed'>, s: Stamp): Facts {
-  const wanted = e.data.setup.holdBefore as readonly string[];
-  const kept = f.holds.filter((h) => !h.planned || h.released || wanted.includes(h.step));
-  const added = wanted.filter((step) => !kept.some((h) => h.planned && h.step === step));
-  return {
+/** Fields that say whose and which the work is, and by what limits it is judged: no place to read, and no question, hangs on them. */
+const LIMITS_AND_NAMES = /^(maker\.|schools|partNumber$|machine$|position$|holdBefore$)/;
+
+/** Does a changed setup leave every place and bolt that was asked? */
+function placesStay(before: Setup, after: Setup): boolean {
+  const said = (setup: Setup, name: string) => JSON.stringify(valueIn(setup, name));
+  return fieldsOf(tradeOf(after).schema).every(
+    ({ name }) => LIMITS_AND_NAMES.test(name) || said(before, name) === said(after, name),
+  );
+}
+
+function setupChanged(f: Facts, e: JobEventOf<'setup.changed'>, s: Stamp, judging: Judging): Facts {
+  const { setup, reason } = e.data;
+  // What was asked at its step and is said there judges nothing that was recorded before.
+  const says = saysOnlyWhatWasAsked(f.setup, setup);
+  const recorded = [
+    ...f.readings.filter((r) => !r.withdrawn),
+    ...f.answers,
+    ...f.ticks.filter((t) => !t.withdrawn),
+  ];
+  const changed: Facts = {
     ...f,
-    setup: e.data.setup,
+    setup,
     setupChanges: [
       ...f.setupChanges,
       {
         ...s,
         id: e.id,
         before: f.setup,
-        after: e.data.setup,
-        reason: e.data.reason,
-        // What was asked at its step and is said there judges nothing that was read before.
-        readAt: saysOnlyWhatWasAsked(f.setup, e.data.setup)
-          ? []
-          : [...new Set(f.readings.filter((r) => !r.withdrawn).map((r) => r.step))],
+        after: setup,
+        reason,
+        readAt: says ? [] : [...new Set(recorded.map((r) => r.step))],
       },
     ],
-    holds: [...kept, ...added.map((step) => planned(step))],
   };
+  const struck = says
+    ? changed
+    : struckBy(
+        f,
+        changed,
+        { id: e.id, stamp: s, reason },
+        { reportsOn: judging.on, run: judging.run, placesStay: placesStay(f.setup, setup) },
+      );
+  return { ...struck, holds: holdsBy(struck.holds, setup.holdBefore, s, reason) };
+}
+
+/** Holds as a changed setup plans them. One that leaves, by a lead hand, stays on the record as taken out with the change. */
+function holdsBy(holds: readonly Hold[], wanted: readonly string[], s: Stamp, reason: string): Hold[] {
+  const kept = holds.map((h) =>
+    h.planned && !h.released && !wanted.includes(h.step)
+      ? { ...h, planned: false, released: { ...s, note: `Taken out with a change of the setup: ${reason}` } }
+      : h,
+  );
+  const added = wanted.filter((step) => !kept.some((h) => h.planned && h.step === step));
+  return [...kept, ...added.map((step) => planned(step))];
 }
 
 type Undoing = {
@@ -251,7 +317,7 @@ type Undoing = {
   self?: boolean;
   because: string;
   stamp: Stamp;
-  reports: ReportsThen;
+  judging: Judging;
 };
 
 /**
@@ -275,7 +341,7 @@ function undo(next: Facts, before: Facts, u: Undoing): Facts {
   let facts = next;
   for (const s of steps)
     if (undone.has(s.id) && (u.self || !u.of.includes(s.id)) && isBegun(facts, s.id))
-      facts = openAgain(facts, s.id, `${title}: ${u.because}`, u.stamp, u.reports()[s.id]);
+      facts = openAgain(facts, s.id, `${title}: ${u.because}`, u.stamp, u.judging.then()[s.id]);
   return facts;
 }
 

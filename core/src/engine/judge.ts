@@ -1,13 +1,13 @@
 import type { Finding } from '../judgement/result.ts';
 import { verdictOf } from '../judgement/result.ts';
 import type { JobEvent } from './events.ts';
-import { acceptanceOf, inRound, passOf } from './facts.ts';
-import { lay, opened } from './fold.ts';
+import { acceptanceOf, answerTo, inRound, passOf } from './facts.ts';
+import { type Judging, lay, opened } from './fold.ts';
 import { askedHere } from './here.ts';
 import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
 import type { StepDefinition } from './step.ts';
 import { procedureFor } from './trades.ts';
-import { unseenStops } from './unseen.ts';
+import { liftedFindings, liftedQuestions, liftedStops, unseenAtSignature, unseenSoFar } from './unseen.ts';
 import { upcast } from './upcast.ts';
 
 /** Findings a lead hand has accepted as they stand are no longer in the way; they stay on the sheet. */
@@ -51,7 +51,7 @@ function failed(step: StepDefinition, fault: unknown): StepReport {
 type Carried = Record<string, StepReport>;
 
 /** A step's report on the facts; where its kind throws, a report that says so. */
-function reportOf(facts: Facts, step: StepDefinition, carried: Carried): StepReport {
+function reportOf(facts: Facts, step: StepDefinition, carried: Readonly<Carried>): StepReport {
   try {
     return askedHere(facts, step) ?? step.kind.report(facts, step, carried);
   } catch (fault) {
@@ -71,8 +71,16 @@ function withBefore(
 ): StepReport {
   const report = reportOf(facts, step, carried);
   const repeats = facts.repeats.filter((r) => r.step === step.id);
-  const stops = unseenStops(facts, step, report.findings, (then, as) => reportOf(then, as, carried).findings);
-  const whole = stops.length > 0 ? { ...report, findings: [...report.findings, ...stops] } : report;
+  const lifted = liftedStops(
+    facts,
+    step,
+    report.findings,
+    (then, as) => reportOf(then, as, carried).findings,
+  );
+  const whole =
+    lifted.length > 0
+      ? { ...report, findings: [...report.findings, ...liftedFindings(facts, step, lifted)], lifted }
+      : report;
   if (repeats.length === 0) return whole;
   if (known?.length === repeats.length) return { ...whole, before: known };
   const before = repeats.map((r, round) => {
@@ -85,6 +93,37 @@ function withBefore(
     };
   });
   return { ...whole, before };
+}
+
+/** What was lifted and seen by nobody else is asked before the machine is started, and keeps the signature waiting. */
+function withUnseen(
+  facts: Facts,
+  step: StepDefinition,
+  before: readonly (StepReport | null)[],
+  report: StepReport,
+): StepReport {
+  if (facts.setupChanges.length === 0 || !(step.starts || step.id === 'sign') || facts.signed) return report;
+  const unseen = unseenSoFar(facts, before);
+  if (unseen.length === 0) return report;
+  if (step.id === 'sign') return { ...report, findings: [...unseenAtSignature(unseen), ...report.findings] };
+  const also = liftedQuestions(unseen);
+  const findings = also.flatMap((item): Finding[] => {
+    const answer = answerTo(facts, step.id, item.id, 'any');
+    if (answer?.answer === 'yes') return [];
+    return [
+      {
+        code: `${step.id}.${item.id}`,
+        verdict: answer ? 'reject' : 'incomplete',
+        reason: answer
+          ? `Not OK: ${item.ask}`
+          : 'A lifted stop is still to be answered for before the start.',
+        params: { item: item.id },
+        remedy: 'Let a second person look at the change, or put right what was stopped.',
+        acceptable: false,
+      },
+    ];
+  });
+  return { ...report, also, findings: [...findings, ...report.findings] };
 }
 
 type Remembered = {
@@ -147,7 +186,12 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       continue;
     }
     const known = remembered?.sameRounds && i === remembered.from ? before?.report?.before : undefined;
-    const report = withBefore(facts, step, carried, known);
+    const report = withUnseen(
+      facts,
+      step,
+      steps.map((s) => s.report),
+      withBefore(facts, step, carried, known),
+    );
     carried[step.id] = report;
     const standing = open(facts, step, report.findings);
     const blocking = standing.filter(blocks(step));
@@ -169,6 +213,16 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
   return { ...facts, steps, present: present?.id ?? null };
 }
 
+/** The reports of every step on given facts, in the order of the work, whether it was reached or not. */
+function reportsOn(facts: Facts): Carried {
+  const carried: Carried = {};
+  for (const step of procedureFor(facts.setup).steps) carried[step.id] = reportOf(facts, step, carried);
+  return carried;
+}
+
+/** What the fold asks of judgement before an event. */
+const judging = (then: () => Carried): Judging => ({ then, on: reportsOn, run: reportOf });
+
 const reportsOf = (state: JobState): Carried =>
   Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
 
@@ -177,6 +231,7 @@ const STEP_OF: {
   [T in JobEvent['type']]?: (e: Extract<JobEvent, { type: T }>, state: JobState) => string | null;
 } = {
   'gate.answered': (e) => e.data.step,
+  'answer.corrected': (e) => e.data.step,
   'reading.taken': (e) => e.data.step,
   'measure.repeated': (e) => e.data.step,
   'reading.withdrawn': (e, s) => s.readings.find((r) => r.id === e.data.reading)?.step ?? null,
@@ -220,7 +275,11 @@ export function apply(state: JobState | null, event: JobEvent): JobState | null 
   const e = upcast(event);
   if (!state) return e.type === 'job.opened' ? judge(opened(e)) : null;
   // What was judged goes along with the facts, and is judged over.
-  const facts = lay(state, e, () => reportsOf(state));
+  const facts = lay(
+    state,
+    e,
+    judging(() => reportsOf(state)),
+  );
   return judge(facts, { state, from: firstTold(state, facts, e), sameRounds: ADDS.includes(e.type) });
 }
 
@@ -233,7 +292,12 @@ export function gather(events: readonly JobEvent[]): Facts | null {
     if (seen.has(e.id)) continue;
     seen.add(e.id);
     const now: Facts | null = facts;
-    if (now) facts = lay(now, e, () => reportsOf(judge(now)));
+    if (now)
+      facts = lay(
+        now,
+        e,
+        judging(() => reportsOf(judge(now))),
+      );
     else if (e.type === 'job.opened') facts = opened(e);
   }
   return facts;

@@ -145,17 +145,34 @@ describe('a limit typed after the readings it judges', () => {
       reason: 'as the sheet says',
     });
 
-  it('lifts no stop before a second person has looked at it; both print', () => {
-    const h = hand().safe().survey(small);
+  it('goes on flagged, is asked before the start, and is signed only after a second person has looked', () => {
+    const whole = {
+      ...(EVERY_KIND['float, whole'] as SleeveSetup),
+      role: 'fixed' as const,
+      float: undefined,
+    };
+    const h = handAt(whole).safe().survey(small);
     expect(step(h, 'shaft').blocking.some((f) => f.verdict === 'reject')).toBe(true);
     changed(h);
-    expect(step(h, 'shaft').blocking.map((f) => f.code)).toEqual(['shaft.unseen']);
-    refuses(() => h.pass('shaft'), /changed by Asta after this was read/);
+    // A lone fitter on nights is not stopped.
+    expect(step(h, 'shaft').report?.findings).toContainEqual(
+      expect.objectContaining({ code: 'shaft.unseen', verdict: 'caution' }),
+    );
+    h.pass('shaft');
+    upTo(h, 'start');
+    const asked = step(h, 'start').report?.also?.[0];
+    expect(asked?.ask).toMatch(/lifted by Asta and seen by nobody else: .*under/);
+    h.answerAll('start');
+    refuses(() => h.pass('start'), /still to be answered for/);
+    refuses(() => h.answer('start', asked?.id ?? '', 'none', 'no stop'), /never skipped/);
+    h.answer('start', asked?.id ?? '', 'yes').pass('start');
+    upTo(h, 'sign');
+    refuses(() => h.do('sheet.signed', { name: 'Asta' }), /second person has still to look/);
     const change = h.state.setupChanges[0]?.id ?? '';
     refuses(() => h.do('change.seen', { change }), /somebody else/);
     h.by(bram).do('change.seen', { change });
     refuses(() => h.do('change.seen', { change }), /looked at it already/);
-    h.pass('shaft');
+    h.by(asta).do('sheet.signed', { name: 'Asta' });
     const sheet = fitUpSheet(h.state, 'F-1');
     expect(sheet.setupChanges[0]).toMatchObject({ by: 'Asta', judged: true, seen: { by: 'Bram' } });
     expect(JSON.stringify(sheet.document)).toContain('looked at by Bram');
@@ -175,7 +192,11 @@ describe('a planned hold', () => {
     const without = { ...h.state.setup, holdBefore: [] };
     refuses(() => h.do('setup.changed', { setup: without, reason: 'not needed' }), /only by a lead hand/);
     h.by(imke).do('setup.changed', { setup: without, reason: 'not needed here' });
-    expect(h.state.holds).toEqual([]);
+    // It stays on the record, as taken out with the change and by whom.
+    expect(h.state.holds).toMatchObject([
+      { step: 'bolts', planned: false, released: { author: { id: 'imke' } } },
+    ]);
+    expect(step(h, 'bolts').hold?.released).toBeDefined();
   });
 });
 

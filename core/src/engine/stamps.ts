@@ -4,7 +4,7 @@ import type { JobState, Stamp } from './state.ts';
 export function stampsOf(state: JobState): Stamp[] {
   const kept = (p: Pick<JobState, 'readings' | 'answers' | 'ticks' | 'deviations' | 'passes'>): Stamp[] => [
     ...p.readings.flatMap((r) => (r.withdrawn ? [r, r.withdrawn] : [r])),
-    ...p.answers,
+    ...p.answers.flatMap((a) => [...(a.before ?? []), a]),
     ...p.ticks,
     ...p.deviations,
     ...p.passes,
@@ -13,6 +13,7 @@ export function stampsOf(state: JobState): Stamp[] {
     state.opened,
     ...kept(state),
     ...state.past.flatMap((p) => [p, ...kept(p)]),
+    ...state.struck.flatMap((x) => [x, ...kept(x), ...x.past.flatMap((p) => [p, ...kept(p)])]),
     ...state.setupChanges.flatMap((c) => (c.seen ? [c, c.seen] : [c])),
     ...state.holds.flatMap((h) => [h.set ?? [], h.released ?? []].flat()),
     ...state.loosened,

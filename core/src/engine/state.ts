@@ -2,6 +2,7 @@ import type { Instrument } from '../instruments/instrument.ts';
 import type { Beam, Finding, Params, WorkingLine } from '../judgement/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { Author } from './author.ts';
+import type { GateItem } from './question.ts';
 import type { Said } from './said.ts';
 import type { Setup } from './setup.ts';
 
@@ -50,7 +51,11 @@ export type BoltTick = Stamp & {
   withdrawn?: Stamp & { reason: string };
 };
 
+/** An answer, and those it took the place of, oldest first: found, then put right. */
 export type Answer = Stamp & {
+  before?: ReadonlyArray<Omit<Answer, 'before'>>;
+  /** Why it was corrected after its step was passed. */
+  reason?: string;
   id: string;
   step: string;
   item: string;
@@ -108,6 +113,34 @@ export type Past = Stamp & {
   before: NonNullable<StepReport['before']>;
 };
 
+/** What a changed setup no longer asks, as it stood: it stays on the sheet and counts no more. */
+export type Struck = Stamp & {
+  id: string;
+  /** The change of the setup that struck it, and why it was made. */
+  change: string;
+  reason: string;
+  step: string;
+  title: string;
+  /** The step it came after, and prints after; null where it was the first. */
+  follows: string | null;
+  /** The whole step is gone, not parts of it. */
+  whole: boolean;
+  readings: Reading[];
+  answers: Answer[];
+  /** What the answers were given to, by the id of the question. */
+  asks: Readonly<Record<string, string>>;
+  ticks: BoltTick[];
+  deviations: Deviation[];
+  passes: Pass[];
+  repeats: Array<Stamp & { id: string; step: string; done: string }>;
+  past: Past[];
+  holds: Hold[];
+  findings: Finding[];
+  /** Stops among them that nobody had accepted: the signature waits until a second person has looked at the change. */
+  stops: Finding[];
+  values: unknown;
+};
+
 /** A signature under the sheet; a revision is signed anew. */
 export type Signature = Stamp & { name: string; revision: number };
 
@@ -140,6 +173,8 @@ export type Facts<S extends Setup = Setup> = {
   fixedNamed: Array<Stamp & FixedNamed>;
   /** What steps held before they were opened again, oldest first. */
   past: Past[];
+  /** What changes of the setup have struck, oldest first. */
+  struck: Struck[];
   /** The signature that stands; null while the sheet is open, also for a revision. */
   signed: Signature | null;
   /** Every signature ever given. */
@@ -212,6 +247,10 @@ export type StepReport<V = unknown> = {
   act: string;
   /** It could not be worked out: the fault, in a sentence. The rest of the sheet lives. */
   failed?: string;
+  /** Questions beside the step’s own: what was lifted and seen by nobody else, before the machine is started. */
+  also?: readonly GateItem[];
+  /** Stops of this step that a change of the setup has lifted, and that nobody else has looked at. */
+  lifted?: ReadonlyArray<{ change: string; finding: Finding }>;
 };
 
 export type StepStatus = 'done' | 'present' | 'closed';

@@ -9,11 +9,12 @@ const enrolled = new Map<string | undefined, Trade>();
 
 /** Let trades in: what they are not enrolled for, the engine does not know. Enrolling one again replaces it. */
 export function enrol(trades: readonly Trade[]): void {
+  // A doubled id is found when the program starts, not at the machine.
+  for (const trade of trades)
+    for (const setup of Object.values(trade.example.setups)) uniquely(trade.procedure(setup));
   for (const trade of trades)
     for (const name of [trade.id, ...(trade.also ?? []), ...(trade.oldest ? [undefined] : [])])
       enrolled.set(name, trade);
-  // A doubled id is found when the program starts, not at the machine.
-  for (const trade of trades) for (const setup of Object.values(trade.example.setups)) procedureFor(setup);
 }
 
 /** Every trade, in the order they were enrolled. */

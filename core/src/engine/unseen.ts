@@ -1,43 +1,88 @@
 import type { Finding } from '../judgement/result.ts';
-import { acceptanceOf } from './facts.ts';
-import type { Facts, SetupChange } from './state.ts';
+import type { GateItem } from './question.ts';
+import type { Facts, SetupChange, StepReport } from './state.ts';
 import type { StepDefinition } from './step.ts';
+import { standingStops, struckUnseen } from './strike.ts';
 import { procedureFor } from './trades.ts';
 
-const stops = (f: Finding) => f.verdict === 'reject' || f.verdict === 'too-close';
+type Lifted = NonNullable<StepReport['lifted']>;
 
-/** Changes of the setup made after a step was read and looked at by nobody else since. */
-export const unseenChanges = (facts: Facts, step: string): SetupChange[] =>
+/** Changes of the setup made after something was recorded at a step and looked at by nobody else since. */
+const unseenChanges = (facts: Facts, step: string): SetupChange[] =>
   facts.setupChanges.filter((c) => !c.seen && c.readAt.includes(step));
 
 /**
- * Stops that the setup as it was before would hold, and that a change made after the readings would lift: each stands until a
- * second person has looked at the change. A maker's limit typed to fit a reading is no maker's limit.
+ * Stops that the setup as it was before would hold, and that a change made after the readings has lifted. A maker's limit typed to fit
+ * a reading is no maker's limit: the job goes on, flagged, and is signed when a second person has looked.
+ * @param now the step's findings as they stand
  * @param judgeAs the step's findings on other facts
  */
-export function unseenStops(
+export function liftedStops(
   facts: Facts,
   step: StepDefinition,
   now: readonly Finding[],
   judgeAs: (facts: Facts, step: StepDefinition) => readonly Finding[],
-): Finding[] {
-  const change = unseenChanges(facts, step.id)[0];
-  if (!change) return [];
-  const as = procedureFor(change.before).steps.find((s) => s.id === step.id);
-  if (!as) return [];
-  const then = judgeAs({ ...facts, setup: change.before }, as);
-  const lifted = then.filter(
-    (f) => stops(f) && !acceptanceOf(facts, step.id, f) && !now.some((g) => g.code === f.code && stops(g)),
-  );
-  if (lifted.length === 0) return [];
-  return [
-    {
-      code: `${step.id}.unseen`,
-      verdict: 'incomplete',
-      reason: `The setup was changed by ${change.author.name} after this was read (${change.reason}). Before: ${lifted[0]?.reason}`,
-      params: { name: change.author.name, reason: change.reason, reason2: lifted[0]?.reason },
-      remedy: 'Somebody else looks at the change, and says so, before it lifts this stop.',
-      acceptable: false,
-    },
-  ];
+): Lifted {
+  const stops = (f: Finding) => f.verdict === 'reject' || f.verdict === 'too-close';
+  return unseenChanges(facts, step.id).flatMap((change) => {
+    const as = procedureFor(change.before).steps.find((s) => s.id === step.id);
+    if (!as) return [];
+    return standingStops(facts, step.id, judgeAs({ ...facts, setup: change.before }, as))
+      .filter((f) => !now.some((g) => g.code === f.code && stops(g)))
+      .map((finding) => ({ change: change.id, finding }));
+  });
 }
+
+/** Lifted stops as a caution of their step: somebody else has still to look. */
+export const liftedFindings = (facts: Facts, step: StepDefinition, lifted: Lifted): Finding[] =>
+  [...new Set(lifted.map((l) => l.change))].flatMap((id) => {
+    const change = facts.setupChanges.find((c) => c.id === id);
+    const first = lifted.find((l) => l.change === id)?.finding;
+    return change && first
+      ? [
+          {
+            code: `${step.id}.unseen`,
+            verdict: 'caution',
+            reason: `To be seen by a second person: ${change.author.name} changed the setup after this was recorded (${change.reason}). Before: ${first.reason}`,
+            params: { change: id, code: first.code },
+            remedy: 'The job goes on. It is signed after somebody else has looked at the change.',
+            acceptable: false,
+          },
+        ]
+      : [];
+  });
+
+/** Everything lifted or struck so far that nobody else has looked at, a change at a time, with its first stop. */
+export function unseenSoFar(
+  facts: Facts,
+  reports: readonly (StepReport | null)[],
+): Array<{ change: SetupChange; finding: Finding }> {
+  const all = [
+    ...struckUnseen(facts).flatMap((s) => s.stops.map((finding) => ({ change: s.change, finding }))),
+    ...reports.flatMap((r) => r?.lifted ?? []),
+  ];
+  return facts.setupChanges.flatMap((change) => {
+    const first = all.find((l) => l.change === change.id);
+    return !change.seen && first ? [{ change, finding: first.finding }] : [];
+  });
+}
+
+/** Before the machine is started, a lifted stop that nobody else has seen is asked as a hazard that names it. */
+export const liftedQuestions = (unseen: ReturnType<typeof unseenSoFar>): GateItem[] =>
+  unseen.map(({ change, finding }) => ({
+    id: `lifted-${change.id.replaceAll('-', '')}`,
+    group: 'Lifted stops',
+    ask: `Safe to start although this stop was lifted by ${change.author.name} and seen by nobody else: ${finding.reason}`,
+    kind: 'hazard',
+  }));
+
+/** What keeps a signature waiting: each change of the setup that has lifted or struck a stop and was looked at by nobody else. */
+export const unseenAtSignature = (unseen: ReturnType<typeof unseenSoFar>): Finding[] =>
+  unseen.map(({ change, finding }) => ({
+    code: 'sign.unseen',
+    verdict: 'incomplete',
+    reason: `A second person has still to look: ${change.author.name} changed the setup (${change.reason}), and this stop went with it. ${finding.reason}`,
+    params: { change: change.id, code: finding.code },
+    remedy: 'Somebody else signs in, looks at the change and says so.',
+    acceptable: false,
+  }));

@@ -120,6 +120,26 @@ function put(setup: Draft, name: string, value: unknown): void {
   else setup[head] = value;
 }
 
+/** A setup with one field changed; an undefined value leaves the field out. A part is put in or taken out by its flag. */
+export function putField(setup: Setup, name: string, value: unknown): Setup {
+  const copy = JSON.parse(JSON.stringify(setup)) as Record<string, unknown>;
+  const [head = '', tail] = name.split('.') as [string, string?];
+  const part = copy[head] as Record<string, unknown> | undefined;
+  if (head === 'measures') {
+    const condition = (copy.condition ?? {}) as { measures?: string[] };
+    const others = (condition.measures ?? ['shaft']).filter((m) => m !== tail);
+    copy.condition = { ...condition, measures: value === true ? [...others, tail] : others };
+  } else if (head === 'with' && tail) {
+    if (value === true) copy[tail] ??= {};
+    else delete copy[tail];
+  } else if (tail && (part !== undefined || value !== undefined)) {
+    const { [tail]: _, ...rest } = part ?? {};
+    copy[head] = value === undefined ? rest : { ...rest, [tail]: value };
+  } else if (value === undefined) delete copy[head];
+  else copy[head] = value;
+  return copy as unknown as Setup;
+}
+
 /** A part that says nothing but what holds anyway is left unsaid, so that an older setup read back is the same setup. */
 function dropUnsaid(setup: Draft, asked: readonly Field[]): void {
   const flagged = asked.flatMap((f) => (f.name.startsWith('with.') ? [f.name.slice(5)] : []));

@@ -42,7 +42,8 @@ export function sheetDocument(sheet: Sheet): Block[] {
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
     { block: 'heading', text: 'Setup' },
     ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: `${group}.`, text: said })),
-    ...sheet.steps.flatMap((s) => stepBlocks(sheet, s, by)),
+    ...struckAfter(sheet, null, by),
+    ...sheet.steps.flatMap((s) => [...stepBlocks(sheet, s, by), ...struckAfter(sheet, s.id, by)]),
     ...alsoRecorded(sheet, by, () => sayLate(late, when)),
   ];
 }
@@ -58,14 +59,13 @@ function sayLate(late: readonly ClockMark[], when: (at: string) => string): Bloc
 
 type By = (t: Told) => Said;
 
-function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[] {
-  const readings = sheet.readings.filter((r) => r.step === step.id);
-  const bolts = sheet.bolts.filter((b) => b.step === step.id);
+/** Readings, bolts and photographs of a step. */
+function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
+  const readings = sheet.readings.filter((r) => r.step === step);
+  const bolts = sheet.bolts.filter((b) => b.step === step);
   // A sheet laid down before there were any has none.
-  const photos = (sheet.photos ?? []).filter((p) => p.step === step.id);
+  const photos = (sheet.photos ?? []).filter((p) => p.step === step);
   return [
-    { block: 'heading', text: step.title },
-    ...step.answers.map((a): Block => answerLine(a, by)),
     ...(readings.length > 0
       ? [
           {
@@ -98,6 +98,15 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
           },
         ]
       : []),
+  ];
+}
+
+function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[] {
+  return [
+    { block: 'heading', text: step.title },
+    ...struckParts(sheet, step.id, by),
+    ...step.answers.flatMap((a) => answerLines(a, by)),
+    ...recordBlocks(sheet, step.id, by),
     ...step.findings.flatMap((f) => findingLines(f, by)),
     ...(step.working.length > 0
       ? [{ block: 'working' as const, rows: step.working.map((w): [Said, Said] => [w.what, w.sum]) }]
@@ -108,7 +117,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
     ]),
     ...step.rounds.flatMap((r, i): Block[] => [
       { block: 'line', lead: `Round ${i + 1}, opened again.`, text: `${r.because}.`, small: by(r) },
-      ...r.answers.map((a) => answerLine(a, by, true)),
+      ...r.answers.flatMap((a) => answerLines(a, by, true)),
       ...r.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
       ...(r.passed
         ? [
@@ -131,13 +140,79 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
 }
 
 type Answer = Sheet['steps'][number]['answers'][number];
-const answerLine = (a: Answer, by: By, inset?: true): Block => ({
+
+/** What an answer is called on paper. */
+const ANSWER_WORD: Record<string, string> = { yes: 'OK', no: 'Not OK', none: 'does not apply' };
+const answerWord = (a: { answer: string }): string => ANSWER_WORD[a.answer] ?? a.answer;
+
+/** An answer, after what was answered before it: found, then put right. */
+function answerLines(a: Answer, by: By, inset?: true): Block[] {
+  const before = a.before ?? [];
+  return [
+    {
+      block: 'line',
+      lead: answerWord(a),
+      text: a.ask,
+      small: joinSaid([
+        ...before.map((b) =>
+          joinSaid([`First ${answerWord(b)}`, b.note ? `“${b.note}”` : null, joinSaid([by(b), ';'], '')]),
+        ),
+        before.length > 0 ? (a.reason ? `corrected, ${a.reason}:` : `then ${answerWord(a)}`) : null,
+        a.note ? `“${a.note}”.` : null,
+        by(a),
+      ]),
+      ...(inset ? { inset } : {}),
+    },
+  ];
+}
+
+type Struck = NonNullable<Sheet['struck']>[number];
+
+/** Who struck what, and who has looked since. */
+const struckLine = (s: Struck, by: By): Block => ({
   block: 'line',
-  lead: a.answer === 'none' ? 'not on this one' : a.answer,
-  text: a.ask,
-  small: joinSaid([a.note ? `“${a.note}”.` : null, by(a)]),
-  ...(inset ? { inset } : {}),
+  lead: s.whole
+    ? 'Struck: the setup no longer asks this step.'
+    : 'Struck in part: the setup no longer asks what is crossed out.',
+  text: s.reason,
+  small: joinSaid(
+    [
+      by(s),
+      s.seen
+        ? joinSaid(['looked at by', by(s.seen)])
+        : s.stops
+          ? 'a stop went with it, and nobody else has looked yet'
+          : null,
+    ],
+    '; ',
+  ),
 });
+
+const struckFindings = (s: Struck, by: By): Block[] => [
+  ...s.answers.flatMap((a) => answerLines(a, by, true)),
+  ...s.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
+];
+
+/** Parts of a step that were struck, as they stood. */
+const struckParts = (sheet: Sheet, step: string, by: By): Block[] =>
+  (sheet.struck ?? [])
+    .filter((s) => !s.whole && s.step === step)
+    .flatMap((s) => [struckLine(s, by), ...struckFindings(s, by)]);
+
+/** Whole steps that were struck, where they stood, with their readings and bolts. */
+const struckAfter = (sheet: Sheet, follows: string | null, by: By): Block[] =>
+  (sheet.struck ?? [])
+    .filter((s) => s.whole && s.follows === follows)
+    .flatMap((s) => {
+      const there = sheet.steps.some((x) => x.id === s.step);
+      return [
+        { block: 'heading' as const, text: `${s.title}, struck` },
+        struckLine(s, by),
+        // Where the step has come back its readings stand in its own table, crossed out.
+        ...(there ? [] : recordBlocks(sheet, s.step, by)),
+        ...struckFindings(s, by),
+      ];
+    });
 
 function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
   const round = r.attempt > 1 ? `attempt ${r.attempt}: ` : '';
@@ -153,9 +228,10 @@ function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
         r.withdrawn
           ? joinSaid([joinSaid(['Withdrawn by', by(r.withdrawn)]), `: ${r.withdrawn.reason}`], '')
           : null,
+        r.struck ? joinSaid([joinSaid(['Struck by', by(r.struck)]), `: ${r.struck.reason}`], '') : null,
       ]),
     ],
-    ...(r.withdrawn ? { struck: true as const } : {}),
+    ...(r.withdrawn || r.struck ? { struck: true as const } : {}),
   };
 }
 
@@ -173,11 +249,12 @@ function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[]; struck?: t
           by(b),
           `, ${b.instrument}`,
           b.withdrawn ? joinSaid(['. Withdrawn by ', by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
+          b.struck ? joinSaid(['. Struck by ', by(b.struck), `: ${b.struck.reason}`], '') : null,
         ],
         '',
       ),
     ],
-    ...(b.withdrawn ? { struck: true as const } : {}),
+    ...(b.withdrawn || b.struck ? { struck: true as const } : {}),
   };
 }
 
@@ -237,7 +314,13 @@ function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
     ...sheet.setupChanges.map((c) =>
       line(
         `Setup changed (${c.changed.join(', ')}):`,
-        c.reason,
+        joinSaid(
+          [
+            ...(c.values ?? []).map((v) => joinSaid([`${v.field}:`, v.before, '→', v.after])),
+            `Why: ${c.reason}`,
+          ],
+          '; ',
+        ),
         joinSaid(
           [
             by(c),

@@ -54,9 +54,33 @@ export type SheetReading = Told & {
   via: 'typed' | 'port' | 'file';
   standIn: boolean;
   withdrawn: (Told & { reason: string }) | null;
+  /** No longer asked after a change of the setup: who made it, and why. Left out of a reading that counts. */
+  struck?: Told & { reason: string };
 };
 
-export type SheetAnswer = Told & { ask: string; answer: string; note: string | null };
+/** An answer, and those it took the place of, oldest first; `reason` where it was corrected after its step was passed. */
+export type SheetAnswer = Told & {
+  ask: string;
+  answer: string;
+  note: string | null;
+  reason?: string;
+  before?: Array<Told & { answer: string; note: string | null }>;
+};
+
+/** What a change of the setup no longer asks, as it stood: who struck it, why, and who has looked at it since. */
+export type SheetStruck = Told & {
+  step: string;
+  title: string;
+  /** The step it stood after; null where it was the first. */
+  follows: string | null;
+  whole: boolean;
+  reason: string;
+  answers: SheetAnswer[];
+  findings: SheetFinding[];
+  /** It took a stop with it; `seen` by a second person since, or by nobody. */
+  stops: boolean;
+  seen: Told | null;
+};
 
 export type SheetStep = {
   id: string;
@@ -122,15 +146,22 @@ export type FitUpSheet = {
       attempt: number;
       /** Taken back, by whom and why; left out of the record of a bolt that stands. */
       withdrawn?: Told & { reason: string };
+      /** No longer asked after a change of the setup. */
+      struck?: Told & { reason: string };
     }
   >;
+  /** What changes of the setup have struck. Sheets of before have none. */
+  struck?: SheetStruck[];
   results: Results;
   deviations: Array<Told & { step: string; title: string; stood: Said; reason: string; attempt: number }>;
   holds: Array<{ step: string; title: string; reason: string; released: Told | null }>;
   setupChanges: Array<
     Told & {
       reason: string;
-      changed: string[] /** Readings it judges were taken before. */;
+      changed: string[];
+      /** Old and new value of each, where they are told. */
+      values?: Array<{ field: string; before: Said; after: Said }>;
+      /** Readings it judges were taken before. */
       judged: boolean;
       seen: Told | null;
     }

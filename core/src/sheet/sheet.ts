@@ -3,7 +3,7 @@ import { fieldsOf, valueIn } from '../engine/asked.ts';
 import { acceptanceOf } from '../engine/facts.ts';
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
-import type { Answer, BoltTick, JobState, Past, Reading, Stamp } from '../engine/state.ts';
+import type { Answer, BoltTick, JobState, Past, Reading, Stamp, Struck } from '../engine/state.ts';
 import type { StepDefinition } from '../engine/step.ts';
 import { procedureFor, reopeningOf, reportAt, tradeOf } from '../engine/trades.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
@@ -13,9 +13,17 @@ import { allSources, sourceOf } from '../sources/register.ts';
 import { bolts } from '../steps/bolts.ts';
 import { sheetDocument } from './document.ts';
 import { fallsDue } from './due.ts';
-import type { FitUpSheet, SheetAnswer, SheetFinding, SheetReading, SheetStep, Told } from './form.ts';
+import type {
+  FitUpSheet,
+  SheetAnswer,
+  SheetFinding,
+  SheetReading,
+  SheetStep,
+  SheetStruck,
+  Told,
+} from './form.ts';
 import { placeName } from './place-name.ts';
-import { setupLines } from './words.ts';
+import { sayValue, setupLines } from './words.ts';
 
 const said = (s: Stamp): Told => ({ by: s.author.name, at: s.at, ...(s.clock ? { clock: s.clock } : {}) });
 
@@ -55,8 +63,9 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
     steps: procedure.steps.map((definition) => sheetStep(state, definition)),
     readings: sheetReadings(state),
     bolts: sheetBolts(state),
+    struck: state.struck.map((s) => sheetStruck(state, s)),
     results: came.results,
-    deviations: state.deviations.map((d) => ({
+    deviations: [...state.struck.flatMap((s) => s.deviations), ...state.deviations].map((d) => ({
       step: d.step,
       title: titleOf(d.step),
       stood: d.stands,
@@ -64,19 +73,23 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
       reason: d.reason,
       attempt: d.attempt,
     })),
-    holds: state.holds.map((h) => ({
+    holds: [...state.struck.flatMap((s) => s.holds), ...state.holds].map((h) => ({
       step: h.step,
       title: titleOf(h.step),
       reason: h.reason,
       released: h.released ? said(h.released) : null,
     })),
-    setupChanges: state.setupChanges.map((c) => ({
-      ...said(c),
-      reason: c.reason,
-      changed: changedFields(c.before, c.after),
-      judged: c.readAt.length > 0,
-      seen: c.seen ? said(c.seen) : null,
-    })),
+    setupChanges: state.setupChanges.map((c) => {
+      const values = changedFields(c.before, c.after);
+      return {
+        ...said(c),
+        reason: c.reason,
+        changed: values.map((v) => v.field),
+        values,
+        judged: c.readAt.length > 0,
+        seen: c.seen ? said(c.seen) : null,
+      };
+    }),
     reopened: reopeningOf(state.setup)?.said ?? 'Taken back',
     dismountings: state.dismounted.map((d) => ({ ...said(d), reason: d.reason })),
     loosenings: state.loosened.map((d) => ({ ...said(d), what: titleOf(d.step), reason: d.reason })),
@@ -150,8 +163,38 @@ function sheetStep(state: JobState, definition: StepDefinition): SheetStep {
 const sheetAnswers = (definition: StepDefinition, answers: readonly Answer[]): SheetAnswer[] =>
   (definition.items ?? []).flatMap((item) => {
     const a = answers.filter((x) => x.step === definition.id && x.item === item.id).at(-1);
-    return a ? [{ ask: item.ask, answer: a.answer, ...said(a), note: a.note ?? null }] : [];
+    return a ? [sheetAnswer(item.ask, a)] : [];
   });
+
+const sheetAnswer = (ask: string, a: Answer): SheetAnswer => ({
+  ask,
+  answer: a.answer,
+  ...said(a),
+  note: a.note ?? null,
+  ...(a.reason === undefined ? {} : { reason: a.reason }),
+  ...(a.before
+    ? { before: a.before.map((b) => ({ answer: b.answer, ...said(b), note: b.note ?? null })) }
+    : {}),
+});
+
+/** What a change struck, as it stood; its readings and bolts stand with the others, marked. */
+function sheetStruck(state: JobState, s: Struck): SheetStruck {
+  const seen = state.setupChanges.find((c) => c.id === s.change)?.seen;
+  return {
+    ...said(s),
+    step: s.step,
+    title: s.title,
+    follows: s.follows,
+    whole: s.whole,
+    reason: s.reason,
+    answers: [...s.past.flatMap((p) => p.answers), ...s.answers].map((a) =>
+      sheetAnswer(s.asks[a.item] ?? a.item, a),
+    ),
+    findings: sheetFindings({ deviations: s.deviations }, s.step, s.findings),
+    stops: s.stops.length > 0,
+    seen: seen ? said(seen) : null,
+  };
+}
 
 /** Records of a step over all its rounds, each with the round it belongs to: 0, and one more after each opening. */
 function overRounds<T extends { step: string }>(
@@ -168,34 +211,47 @@ function overRounds<T extends { step: string }>(
 
 function sheetReadings(state: JobState): SheetReading[] {
   const reports = Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
-  return overRounds<Reading>(state.past, state.readings, (p) => p.readings).map(
-    ({ record: r, round }, i, all) => {
-      const before = all
-        .slice(0, i)
-        .flatMap((x) => (x.round === round || x.record.step !== r.step ? [x.record] : []));
-      return {
-        id: r.id,
-        step: r.step,
-        place: r.place,
-        name: placeName(state, r, before, reports),
-        ...inOpenUnit(r.instrument.kind, r.value),
-        typed: r.raw,
-        ...said(r),
-        instrument: r.instrument.name,
-        resolution: r.instrument.step,
-        calibrationDue: r.instrument.calibrationDue,
-        attempt: r.attempt + round,
-        measuring: r.round + 1,
-        via: r.via ?? 'typed',
-        standIn: r.instrument.standIn ?? false,
-        withdrawn: r.withdrawn ? { ...said(r.withdrawn), reason: r.withdrawn.reason } : null,
-      };
-    },
-  );
+  const line = (r: Reading, round: number, name: string): SheetReading => ({
+    id: r.id,
+    step: r.step,
+    place: r.place,
+    name,
+    ...inOpenUnit(r.instrument.kind, r.value),
+    typed: r.raw,
+    ...said(r),
+    instrument: r.instrument.name,
+    resolution: r.instrument.step,
+    calibrationDue: r.instrument.calibrationDue,
+    attempt: r.attempt + round,
+    measuring: r.round + 1,
+    via: r.via ?? 'typed',
+    standIn: r.instrument.standIn ?? false,
+    withdrawn: r.withdrawn ? { ...said(r.withdrawn), reason: r.withdrawn.reason } : null,
+  });
+  return [
+    ...state.struck.flatMap((s) => {
+      const all = [...s.past.flatMap((p) => p.readings), ...s.readings];
+      // As the place was called before the change that struck it.
+      const change = state.setupChanges.find((c) => c.id === s.change);
+      const then: JobState = { ...state, setup: change?.before ?? state.setup, readings: all };
+      return all.map((r, i) => ({
+        ...line(r, 0, placeName(then, r, all.slice(0, i), reports)),
+        struck: { ...said(s), reason: s.reason },
+      }));
+    }),
+    ...overRounds<Reading>(state.past, state.readings, (p) => p.readings).map(
+      ({ record: r, round }, i, all) => {
+        const before = all
+          .slice(0, i)
+          .flatMap((x) => (x.round === round || x.record.step !== r.step ? [x.record] : []));
+        return line(r, round, placeName(state, r, before, reports));
+      },
+    ),
+  ];
 }
 
-const sheetBolts = (state: JobState): FitUpSheet['bolts'] =>
-  overRounds<BoltTick>(state.past, state.ticks, (p) => p.ticks).map(({ record: t, round }) => ({
+const sheetBolts = (state: JobState): FitUpSheet['bolts'] => {
+  const line = (t: BoltTick, round: number): FitUpSheet['bolts'][number] => ({
     step: t.step,
     pass: passName(state, t.step, t.pass),
     bolt: t.bolt,
@@ -207,7 +263,19 @@ const sheetBolts = (state: JobState): FitUpSheet['bolts'] =>
     set: t.round + 1,
     attempt: t.attempt + round,
     ...(t.withdrawn ? { withdrawn: { ...said(t.withdrawn), reason: t.withdrawn.reason } } : {}),
-  }));
+  });
+  return [
+    ...state.struck.flatMap((s) =>
+      [...s.past.flatMap((p) => p.ticks), ...s.ticks].map((t) => ({
+        ...line(t, 0),
+        struck: { ...said(s), reason: s.reason },
+      })),
+    ),
+    ...overRounds<BoltTick>(state.past, state.ticks, (p) => p.ticks).map(({ record, round }) =>
+      line(record, round),
+    ),
+  ];
+};
 
 /** What a pass of a step's bolts is called. */
 function passName(state: JobState, step: string, pass: number): string {
@@ -233,10 +301,22 @@ function sheetFindings(
   });
 }
 
-/** What a change of the setup changed, as it is asked for. What a setup leaves unsaid is what holds anyway: saying it is no change. */
-function changedFields(before: Setup, after: Setup): string[] {
-  const said = (setup: Setup, f: Field) =>
-    JSON.stringify(valueIn({ ...setup, schools: schoolsOf(setup) }, f.name) ?? f.fallback);
-  const changed = fieldsOf(tradeOf(after).schema).filter((f) => said(before, f) !== said(after, f));
-  return changed.length > 0 ? changed.map((f) => f.label) : ['what is not asked for'];
+/** A value of a setup that is not said. */
+const UNSAID = 'not said';
+
+/** What a change of the setup changed, as it is asked for, old and new. What a setup leaves unsaid is what holds anyway: saying it is no change. */
+function changedFields(before: Setup, after: Setup): Array<{ field: string; before: string; after: string }> {
+  const valueOfField = (setup: Setup, f: Field) =>
+    valueIn({ ...setup, schools: schoolsOf(setup) }, f.name) ?? f.fallback;
+  const changed = fieldsOf(tradeOf(after).schema).filter(
+    (f) => JSON.stringify(valueOfField(before, f)) !== JSON.stringify(valueOfField(after, f)),
+  );
+  const told = (setup: Setup, f: Field): string => {
+    const v = valueOfField(setup, f);
+    const unsaid = v === undefined || v === null || v === '' || (Array.isArray(v) && v.length === 0);
+    return f.quantity === 'flag' ? (v ? 'yes' : 'no') : unsaid ? UNSAID : sayValue(f, v);
+  };
+  return changed.length > 0
+    ? changed.map((f) => ({ field: f.label, before: told(before, f), after: told(after, f) }))
+    : [{ field: 'what is not asked for', before: UNSAID, after: UNSAID }];
 }

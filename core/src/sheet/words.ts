@@ -5,30 +5,30 @@ import { formatFrequency } from '../quantities/frequency.ts';
 import { force, len, pres, rough, temp, tor, velocity } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
 
-/** A value of a setup as its field has it said; a flag that is on is only named. */
-function sayField(field: Field, v: unknown): string {
-  if (field.quantity === 'flag') return field.label;
-  const said = (): string => {
-    if (Array.isArray(v)) return v.map((x) => field.options?.find(([o]) => o === x)?.[1] ?? x).join(', ');
-    if (field.options) return field.options.find(([o]) => o === String(v))?.[1] ?? String(v);
-    if (typeof v !== 'number') return String(v);
-    switch (field.quantity) {
-      case 'length':
-        return len(v, field.decimals ?? 3);
-      case 'torque':
-        return tor(v);
-      case 'pressure':
-        return pres(v);
-      case 'roughness':
-        return rough(v / 1000);
-      case 'temperature':
-        return temp(v);
-      default:
-        return String(v);
-    }
-  };
-  return `${field.label}: ${said()}`;
+/** A value of a setup as its field has it said, without the field's name. */
+export function sayValue(field: Field, v: unknown): string {
+  if (Array.isArray(v)) return v.map((x) => field.options?.find(([o]) => o === x)?.[1] ?? x).join(', ');
+  if (field.options) return field.options.find(([o]) => o === String(v))?.[1] ?? String(v);
+  if (typeof v !== 'number') return String(v);
+  switch (field.quantity) {
+    case 'length':
+      return len(v, field.decimals ?? 3);
+    case 'torque':
+      return tor(v);
+    case 'pressure':
+      return pres(v);
+    case 'roughness':
+      return rough(v / 1000);
+    case 'temperature':
+      return temp(v);
+    default:
+      return String(v);
+  }
 }
+
+/** A field of a setup with its value; a flag that is on is only named. */
+const sayField = (field: Field, v: unknown): string =>
+  field.quantity === 'flag' ? field.label : `${field.label}: ${sayValue(field, v)}`;
 
 /** Said in the sheet's head already. */
 const HEAD: readonly string[] = ['machine', 'position'];

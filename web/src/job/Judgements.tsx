@@ -1,8 +1,8 @@
+import { records } from '@fulcrant/core/engine/author';
 import { acceptanceOf } from '@fulcrant/core/engine/facts';
 import { paramsToSend } from '@fulcrant/core/engine/params';
 import type { JobState, StepReport, StepState } from '@fulcrant/core/engine/state';
 import { type StillHolds, stillHolding } from '@fulcrant/core/engine/still-holds';
-import { unseenChanges } from '@fulcrant/core/engine/unseen';
 import type { Finding } from '@fulcrant/core/judgement/result';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -50,7 +50,7 @@ export function Judgements({
           const d = acceptanceOf(state, step.id, f);
           return (
             <FindingLine
-              key={f.code}
+              key={`${f.code} ${f.params.change ?? ''}`}
               finding={f}
               accepted={
                 d
@@ -68,7 +68,9 @@ export function Judgements({
                     A lead hand can accept this, by name and with a reason.
                   </p>
                 ))}
-              {f.code === `${step.id}.unseen` && !supposed && <Look job={job} state={state} step={step.id} />}
+              {f.code.endsWith('.unseen') && !supposed && !state.signed && (
+                <Look job={job} state={state} change={String(f.params.change)} />
+              )}
             </FindingLine>
           );
         })}
@@ -131,11 +133,11 @@ function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
 }
 
 /** A second person looks at a change of the setup that would lift a stop, and says so. */
-function Look({ job, state, step }: { job: JobView; state: JobState; step: string }) {
+function Look({ job, state, change: id }: { job: JobView; state: JobState; change: string }) {
   const { person } = useSession();
   const [fault, setFault] = useState<string | null>(null);
-  const change = unseenChanges(state, step)[0];
-  if (!change || !person || person.role === 'viewer') return null;
+  const change = state.setupChanges.find((c) => c.id === id);
+  if (!change || !records(person?.role) || !person) return null;
   if (change.author.id === person.id)
     return <p className="mt-0.5 text-sm text-muted">You made the change: somebody else looks at it.</p>;
   return (

@@ -42,7 +42,7 @@ export function StepBody(props: BodyInput) {
     );
   const input = { ...props, place: open ? entry.place : null, typed: open ? entry.typed : null };
   if (view?.body) return view.body(input);
-  if (!view) return <GateStep {...props} />;
+  if (!view) return <GateStep {...props} also={props.report.also} />;
   return <Measured {...props} view={view} />;
 }
 
@@ -69,7 +69,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
   const stands = state.steps.find((s) => s.id === step.id);
   const questions =
     open &&
-    (step.kind.asks?.(state, step) ?? step.items ?? [])
+    [...(report.also ?? []), ...(step.kind.asks?.(state, step) ?? step.items ?? [])]
       .filter((i) => !comesBefore(stands, i))
       .map((i) => <StepItem key={i.id} state={state} step={step} item={i} onAnswer={onAnswer} />);
   const beam = shown.beams[0];

@@ -18,8 +18,14 @@ type Props = {
 };
 
 /** Questions answered yes or no, each by name; where something is to be written down, with what was seen. */
-export function GateStep({ state, step, open, onAnswer }: Props) {
-  const items = step.kind.asks?.(state, step) ?? step.items ?? [];
+export function GateStep({
+  state,
+  step,
+  open,
+  also,
+  onAnswer,
+}: Props & { also?: readonly GateItem[] | undefined }) {
+  const items = [...(also ?? []), ...(step.kind.asks?.(state, step) ?? step.items ?? [])];
   const ahead = step.kind.ahead?.(state, step) ?? [];
   const say = useSay();
   const groups = [...new Set(items.map((i) => i.group))];

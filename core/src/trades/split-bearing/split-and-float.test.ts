@@ -98,7 +98,7 @@ describe('a split bearing', () => {
       step(upTo('bolts', { ...split, ...change }), 'bolts').report?.findings.find(
         (f) => f.code === 'bolting.torque',
       );
-    expect(torque({})).toMatchObject({ verdict: 'caution', acceptable: true });
+    expect(torque({})).toMatchObject({ verdict: 'caution', acceptable: false });
     expect(torque({})?.reason).toMatch(/pinch the ring/);
     expect(torque({ capBolts: { ...split.capBolts, makerTorqueNm: 90 } })?.verdict).toBe('accept');
   });
