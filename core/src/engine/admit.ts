@@ -7,10 +7,12 @@ import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
 import { sameParams } from './params.ts';
+import { checksLeft, isRunning, refuseWhileRunning } from './running.ts';
 import type { Said } from './said.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
 import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
+import { unseenAtSignature, unseenSoFar } from './unseen.ts';
 
 /** Why an event may not happen now, as a sentence; null where it may. */
 export type Refusal = string | null;
@@ -66,6 +68,8 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     return 'This job was cancelled: nothing more is done to it. Open a new one.';
   if (state.signed && e.type !== 'note.added' && e.type !== 'sheet.reopened')
     return 'The sheet is signed: notes can be added; a correction opens a revision, with its reason.';
+  const running = refuseWhileRunning(state, e);
+  if (running) return running;
   switch (e.type) {
     case 'note.added':
       return null;
@@ -123,7 +127,11 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     case 'bearing.dismounted':
       return refuseTakingBack(state);
     case 'sheet.signed':
-      return refuseSignature(e) ?? refuseStep(state, 'sign') ?? refuseUnseen(state);
+      return (
+        refuseSignature(e) ??
+        (e.data.running ? refuseRunning(state) : refuseStep(state, 'sign')) ??
+        refuseUnseen(state)
+      );
   }
 }
 
@@ -349,10 +357,11 @@ function refuseCancelling(state: JobState, e: JobEventOf<'job.cancelled'>): Refu
 
 /** A signed sheet is opened again by who signed it, or by a lead hand. */
 function refuseRevision(state: JobState, e: JobEventOf<'sheet.reopened'>): Refusal {
-  if (!state.signed) return 'The sheet is not signed: it can be corrected as it is.';
-  return e.author.role === 'lead' || e.author.id === state.signed.author.id
+  const signature = state.signed ?? state.running;
+  if (!signature) return 'The sheet is not signed: it can be corrected as it is.';
+  return e.author.role === 'lead' || e.author.id === signature.author.id
     ? null
-    : `Only ${state.signed.author.name}, who signed it, or a lead hand opens a revision.`;
+    : `Only ${signature.author.name}, who signed it, or a lead hand opens a revision.`;
 }
 
 /** One spelling of a name: case, accents' composition and doubled spaces aside. */
@@ -366,9 +375,22 @@ function refuseSignature(e: JobEventOf<'sheet.signed'>): Refusal {
     : `Sign with your own name: ${e.author.name} is signed in. Somebody else signs in first to sign.`;
 }
 
+/** A sheet is signed as running once the machine runs and only its timed checks are still to come. */
+function refuseRunning(state: JobState): Refusal {
+  if (isRunning(state)) return 'The sheet is signed as running already; the last check closes it.';
+  return checksLeft(state).length > 0
+    ? null
+    : 'A sheet is signed as running once the machine runs and only its timed checks are still to come.';
+}
+
 /** The signature waits where a stop was lifted or struck and nobody else has looked. */
 function refuseUnseen(state: JobState): Refusal {
-  const waits = find(state, 'sign')?.blocking.find((f) => f.code === 'sign.unseen');
+  const [waits] = unseenAtSignature(
+    unseenSoFar(
+      state,
+      state.steps.map((s) => s.report),
+    ),
+  );
   return waits ? `${waits.reason} ${waits.remedy ?? ''}`.trim() : null;
 }
 

@@ -103,6 +103,8 @@ export const eventData = {
   }).noUnknown(),
   'sheet.signed': object({
     name: string().trim().min(2, 'Sign with your name.').max(60).required(),
+    /** The machine runs and checks are still to come: the sheet is kept as it stands, and closed by the last of them. */
+    running: boolean().oneOf([true] as const),
   }).noUnknown(),
   /** A signed sheet is opened again to be corrected; what was signed stays as it was. */
   'sheet.reopened': object({ reason: reason() }).noUnknown(),

@@ -5,6 +5,7 @@ import { loosenedAt, roundOf } from './facts.ts';
 import { saysOnlyWhatWasAsked } from './here.ts';
 import type { Reopening } from './reopening.ts';
 import { ISOLATION } from './reopening.ts';
+import { FOLLOWS_RUNNING } from './running.ts';
 import type { Setup } from './setup.ts';
 import type { Answer, Facts, Hold, Stamp, StepReport } from './state.ts';
 import type { GateItem } from './step.ts';
@@ -60,6 +61,7 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
     past: [],
     struck: [],
     signed: null,
+    running: null,
     signatures: [],
     revisions: [],
   };
@@ -67,6 +69,11 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
 
 /** One event laid on the facts. Events were admitted before; here they are only remembered. */
 export function lay(f: Facts, e: JobEvent, judging: Judging): Facts {
+  // What does not belong to a sheet that runs was let in because a check had failed: it runs no more.
+  return laidOn(f.running && !FOLLOWS_RUNNING.includes(e.type) ? { ...f, running: null } : f, e, judging);
+}
+
+function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
   const s = stamp(e);
   switch (e.type) {
     case 'job.opened':
@@ -206,13 +213,18 @@ export function lay(f: Facts, e: JobEvent, judging: Judging): Facts {
     case 'fixed.named':
       return { ...f, fixedNamed: [...f.fixedNamed, { ...s, ...e.data }] };
     case 'sheet.signed': {
-      const signed = { ...s, name: e.data.name, revision: f.revisions.length + 1 };
-      return { ...f, signed, signatures: [...f.signatures, signed] };
+      const { name, running } = e.data;
+      const signature = { ...s, name, revision: f.signatures.length + 1 };
+      const signatures = [...f.signatures, running ? { ...signature, running } : signature];
+      return running
+        ? { ...f, running: { ...signature, running }, signatures }
+        : { ...f, signed: signature, running: null, signatures };
     }
     case 'sheet.reopened':
       return {
         ...f,
         signed: null,
+        running: null,
         revisions: [...f.revisions, { ...s, reason: e.data.reason }],
         passes: f.passes.filter((p) => p.step !== 'sign'),
       };

@@ -142,7 +142,7 @@ export type Struck = Stamp & {
 };
 
 /** A signature under the sheet; a revision is signed anew. */
-export type Signature = Stamp & { name: string; revision: number };
+export type Signature = Stamp & { name: string; revision: number; running?: true };
 
 /** A job named from another: the one that mounted the fixed bearing of its shaft. */
 export type FixedNamed = { job: string; position: string; sheet: string | null; lockedAt: string };
@@ -177,6 +177,8 @@ export type Facts<S extends Setup = Setup> = {
   struck: Struck[];
   /** The signature that stands; null while the sheet is open, also for a revision. */
   signed: Signature | null;
+  /** The signature of a sheet that runs, with checks to come: the job is open for these alone. */
+  running: Signature | null;
   /** Every signature ever given. */
   signatures: Signature[];
   /** Opened by mistake, by whom it was cancelled and why; not there on any other job. */
@@ -241,6 +243,8 @@ export type StepReport<V = unknown> = {
   dueAt?: string | null;
   /** The measurings before this one, oldest first, with what was done after each. */
   before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
+  /** Checks still to come, with the time each is due: once only these are open the sheet may be signed as running. */
+  toCome?: ReadonlyArray<{ what: string; at: string }>;
   /** Fields of the setup it waits for: they are said here. */
   asks?: readonly string[];
   /** What to do now, in words. */

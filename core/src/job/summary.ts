@@ -1,3 +1,4 @@
+import { isRunning } from '../engine/running.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
 import type { Due } from '../engine/trade.ts';
@@ -86,7 +87,7 @@ export function summarise(state: JobState): JobSummary {
       ? `Cancelled by ${state.cancelled.author.name}: ${state.cancelled.reason}`
       : state.signed
         ? `Signed by ${state.signed.name}.`
-        : (present?.report?.act ?? ''),
+        : `${isRunning(state) ? 'Running, checks to come. ' : ''}${present?.report?.act ?? ''}`,
     held: state.cancelled ? null : pinned ? pinned.reason : stop ? stop.reason : null,
     verdict: state.signed || state.cancelled ? 'accept' : (present?.verdict ?? 'accept'),
     attempt: state.attempt,

@@ -38,6 +38,16 @@ export function sheetDocument(sheet: Sheet): Block[] {
           },
         ]
       : []),
+    ...(sheet.title.state === 'running'
+      ? [
+          {
+            block: 'line' as const,
+            lead: 'Running, checks to come:',
+            text: (sheet.toCome ?? []).map((c) => `${c.what}, ${when(c.at)}`).join('; '),
+            ...(sheet.signature ? { small: joinSaid(['Signed', by(sheet.signature)]) } : {}),
+          },
+        ]
+      : []),
     { block: 'results', rows: sheet.rows },
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
     { block: 'heading', text: 'Setup' },

@@ -122,7 +122,8 @@ export type FitUpSheet = {
     partNumber: string | null;
     openedAt: string;
     openedBy: string;
-    state: 'open' | 'signed' | 'cancelled';
+    /** `running`: signed with checks still to come. */
+    state: 'open' | 'signed' | 'cancelled' | 'running';
   };
   /** Where its times are said in, an IANA name. */
   timeZone: string;
@@ -177,6 +178,8 @@ export type FitUpSheet = {
   revisions: Array<Told & { n: number; reason: string; signedBefore: string }>;
   /** What falls due after it. */
   due: Due[];
+  /** Checks still to come of a sheet that is signed as running; sheets of before have none. */
+  toCome?: Array<{ what: string; at: string }>;
   signature: (Told & { name: string }) | null;
   sources: Source[];
   people: string[];

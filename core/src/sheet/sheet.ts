@@ -3,7 +3,7 @@ import { fieldsOf, valueIn } from '../engine/asked.ts';
 import { acceptanceOf } from '../engine/facts.ts';
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
-import type { Answer, BoltTick, JobState, Past, Reading, Stamp, Struck } from '../engine/state.ts';
+import type { Answer, BoltTick, JobState, Past, Reading, Signature, Stamp, Struck } from '../engine/state.ts';
 import type { StepDefinition } from '../engine/step.ts';
 import { procedureFor, reopeningOf, reportAt, tradeOf } from '../engine/trades.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
@@ -30,8 +30,14 @@ const said = (s: Stamp): Told => ({ by: s.author.name, at: s.at, ...(s.clock ? {
 /**
  * The whole record of one job, every reading with who, when and instrument, withdrawn ones and those of earlier rounds too.
  * @param zone the plant's time zone, an IANA name
+ * @param signature the one it is laid down under: that of a sheet that runs, at the moment it was given
  */
-export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC'): FitUpSheet {
+export function fitUpSheet(
+  state: JobState,
+  number: string | null,
+  zone = 'UTC',
+  signature: Signature | null = state.signed,
+): FitUpSheet {
   const procedure = procedureFor(state.setup);
   const titleOf = (step: string) => procedure.steps.find((s) => s.id === step)?.title ?? step;
   const used = new Set<string>(
@@ -44,7 +50,7 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
     version: 3,
     number,
     jobId: state.jobId,
-    revision: state.signed?.revision ?? state.revisions.length + 1,
+    revision: signature?.revision ?? state.signatures.length + 1,
     name: trade.words.sheet,
     procedure: { id: trade.id, title: procedure.title },
     title: {
@@ -54,7 +60,7 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
       partNumber: state.setup.partNumber ?? null,
       openedAt: state.opened.at,
       openedBy: state.opened.author.name,
-      state: state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open',
+      state: state.cancelled ? 'cancelled' : state.signed ? 'signed' : state.running ? 'running' : 'open',
     },
     timeZone: zone,
     setup: state.setup,
@@ -102,14 +108,18 @@ export function fitUpSheet(state: JobState, number: string | null, zone = 'UTC')
       width,
       height,
     })),
-    revisions: state.revisions.map((r, i) => ({
-      ...said(r),
-      n: i + 2,
-      reason: r.reason,
-      signedBefore: state.signatures[i]?.name ?? '',
-    })),
+    revisions: state.revisions.map((r) => {
+      const before = state.signatures.filter((s) => s.at <= r.at);
+      return {
+        ...said(r),
+        n: before.length + 1,
+        reason: r.reason,
+        signedBefore: before.at(-1)?.name ?? '',
+      };
+    }),
     due: fallsDue(state),
-    signature: state.signed ? { name: state.signed.name, ...said(state.signed) } : null,
+    toCome: state.running && !state.signed ? state.steps.flatMap((s) => s.report?.toCome ?? []) : [],
+    signature: signature ? { name: signature.name, ...said(signature) } : null,
     sources: allSources().filter((s) => used.has(s.id)),
     people: peopleOf(state),
   };

@@ -4,7 +4,7 @@ import type { JobEvent } from '@fulcrant/core/engine/events';
 import { gather, judge, reduce } from '@fulcrant/core/engine/judge';
 import type { Difficulty } from '@fulcrant/core/engine/rig';
 import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Facts } from '@fulcrant/core/engine/state';
+import type { Facts, Signature } from '@fulcrant/core/engine/state';
 import { tradeOf } from '@fulcrant/core/engine/trades';
 import { upcast } from '@fulcrant/core/engine/upcast';
 import { type Duration, durationsOf, foundAt, oddsOf, workedByStep } from '@fulcrant/core/planning/durations';
@@ -62,6 +62,9 @@ function planned({ outage, ...known }: PlanAsked) {
   return { outage, net, placed, zone: known.zone };
 }
 
+/** A sheet that is asked for; `signature` is the one it is laid down under, where it is not simply the one that stands. */
+type SheetOf = { facts: Facts; number: string | null; zone: string; signature?: Signature };
+
 /**
  * What is computed for a request and may take long: pure functions of what can be sent to another thread, answering with what can be sent
  * back.
@@ -75,8 +78,8 @@ export const TASKS = {
     gather(bodies.map((b) => JSON.parse(b) as JobEvent)),
 
   /** The sheet of a job, by its facts, as canonical JSON. */
-  sheet: ({ facts, number, zone }: { facts: Facts; number: string | null; zone: string }): string =>
-    canonicalSheet(fitUpSheet(judge(facts), number, zone)),
+  sheet: ({ facts, number, zone, signature }: SheetOf): string =>
+    canonicalSheet(fitUpSheet(judge(facts), number, zone, signature ?? facts.signed)),
 
   /** A sheet on paper. */
   print: ({ sheet, options }: { sheet: SealedSheet; options: PrintOptions }): Promise<Uint8Array> =>

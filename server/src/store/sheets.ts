@@ -20,13 +20,19 @@ export async function freeze(
   at: At,
   origin: Frozen['origin'] = 'signed',
 ): Promise<void> {
-  if (!state.signed) return;
+  const signature = state.signed ?? state.running;
+  if (!signature) return;
   const number = jobNumber(at.serial);
-  const sheet = await db.workshop.do('sheet', { facts: factsOf(state), number, zone: PLANT_ZONE });
+  const sheet = await db.workshop.do('sheet', {
+    facts: factsOf(state),
+    number,
+    zone: PLANT_ZONE,
+    signature,
+  });
   await db.models.Sheet.create(
     {
       jobId: state.jobId,
-      revision: state.signed.revision,
+      revision: signature.revision,
       hash: hashOf(sheet),
       rules: RULES,
       origin,

@@ -1,10 +1,12 @@
 import { records } from '@fulcrant/core/engine/author';
 import { standing } from '@fulcrant/core/engine/facts';
+import { checksLeft } from '@fulcrant/core/engine/running';
 import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
 import { procedureFor, reopeningOf } from '@fulcrant/core/engine/trades';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { placeName } from '@fulcrant/core/sheet/place-name';
+import { format } from 'date-fns';
 import { useState } from 'react';
 import { type JobView, useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
@@ -72,6 +74,7 @@ export function Actions({
   const mayRepeat = may && !held && definition.kind.repeats === true && taken.length > 0;
   const stands = step.open.some((f) => f.verdict === 'reject');
   const blocking = step.blocking[0];
+  const toCome = checksLeft(state);
   const reopening = reopeningOf(state.setup);
   const mayTakeBack = may && reopening?.may(state) === null;
   // Only taking it back goes on from here.
@@ -127,6 +130,11 @@ export function Actions({
               {reopening?.onward ?? reopening?.does}
             </Button>
           )}
+          {open && toCome.length > 0 && !state.running && (
+            <Button weight="solid" onClick={() => setAsk('running')} data-sign-running>
+              Sign as running, checks to come
+            </Button>
+          )}
           {open && after && step.id !== 'sign' && (
             <Button weight="solid" disabled={blocking !== undefined} onClick={pass} title="F9" data-pass-step>
               On to: {after.title}
@@ -173,6 +181,15 @@ export function Actions({
           {touched && <TakenLine taken={touched} name={name} />}
           {ask === 'release' && <Holds state={state} step={step.id} name={name} />}
           {ask === 'dismount' && <p className="m-0">{reopening?.caution}</p>}
+          {ask === 'running' && (
+            <ul className="m-0 list-none border-y border-faint p-0 py-1" data-to-come>
+              {toCome.map((c) => (
+                <li key={c.at + c.what}>
+                  {c.what}, {format(new Date(c.at), 'd MMM HH:mm')}
+                </li>
+              ))}
+            </ul>
+          )}
         </ReasonDialog>
       )}
       <MoreDialog

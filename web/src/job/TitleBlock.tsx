@@ -1,3 +1,4 @@
+import { isRunning } from '@fulcrant/core/engine/running';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { format } from 'date-fns';
 
@@ -30,7 +31,9 @@ export function TitleBlock({
               ? `cancelled by ${state.cancelled.author.name}`
               : state.signed
                 ? `signed by ${state.signed.name}`
-                : `open${state.attempt > 1 ? `, attempt ${state.attempt}` : ''}`}
+                : isRunning(state)
+                  ? `running, signed by ${state.running?.name}`
+                  : `open${state.attempt > 1 ? `, attempt ${state.attempt}` : ''}`}
           </dd>
         </div>
         <div className="px-3 py-1">

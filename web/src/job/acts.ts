@@ -3,7 +3,16 @@ import type { Reading, StepState } from '@fulcrant/core/engine/state';
 import type { JobView } from '../data/job.ts';
 
 /** The rarer acts, each of which asks for a reason first. */
-export type Ask = 'repeat' | 'withdraw' | 'hold' | 'release' | 'dismount' | 'loosen' | 'cancel' | 'note';
+export type Ask =
+  | 'repeat'
+  | 'withdraw'
+  | 'hold'
+  | 'release'
+  | 'dismount'
+  | 'loosen'
+  | 'cancel'
+  | 'note'
+  | 'running';
 
 /** What is asked before an act, and what is done with the answer. */
 export type Act = {
@@ -65,6 +74,13 @@ export function actsOf(
       ask: 'Why? It leaves the board and stays in the record; nothing more can be done to it.',
       does: 'Cancel it',
       run: (reason) => job.act('job.cancelled', { reason }),
+    },
+    running: {
+      title: 'Sign as running, checks to come',
+      ask: 'Type your name to sign. The sheet is kept as it stands; the job stays on the board until the last check.',
+      does: 'Sign as running',
+      run: (name) => job.act('sheet.signed', { name, running: true }),
+      optional: true,
     },
     note: {
       title: 'Note on the sheet',

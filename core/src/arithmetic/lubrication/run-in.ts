@@ -107,7 +107,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       code: 'run-in.due',
       verdict: 'incomplete',
       reason: `Not steady yet: the next reading is due ${nextMinutes} minutes after the start.`,
-      params: { nextMinutes },
+      params: { due: true, nextMinutes },
       acceptable: false,
     });
   return {

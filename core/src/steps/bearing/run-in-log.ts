@@ -65,7 +65,7 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
             ]
           : result.findings),
         ...(vibration?.findings ?? []),
-        ...(steady ? itemFindings(facts, step) : []),
+        ...(points.length > 0 ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
       working: [...result.working, ...(vibration?.working ?? [])],
@@ -77,6 +77,9 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
         vibration: vibration ? { mmPerS: vibration.mmPerS, zone: vibration.values.zone } : null,
       } satisfies RunInStepValues,
       dueAt,
+      ...(dueAt !== null
+        ? { toCome: [{ what: 'Temperature of the bearing until it is steady', at: dueAt }] }
+        : {}),
       next: next ? placeOf(next) : null,
       choices: [
         ...(steady ? [{ key: `t/${nextCount(all, 't/')}`, label: 'Read once more' }] : []),

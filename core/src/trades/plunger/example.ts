@@ -18,8 +18,10 @@ const work: Example<PlungerSetup>['work'] = {
       .read('sizes', 'plunger/end', 80.005, 'micrometer')
       .read('sizes', 'bore', 100, 'micrometer'),
   proof: (h) => {
-    for (const i of [0, 1, 2])
-      h.read('proof', `leak/${i}`, 2, 'counter').read('proof', `temp/${i}`, 30 + i, 'thermometer');
+    for (const [i, wait] of [1, 15, 45].entries())
+      h.wait(wait)
+        .read('proof', `leak/${i}`, 2, 'counter')
+        .read('proof', `temp/${i}`, 30 + i, 'thermometer');
   },
   order: (h, on) => h.answer('order', 'order', 'yes', partsOf(setOf(on)).join(' ')),
   preload: (h) => h.read('preload', 'back', 270, 'protractor').read('preload', 'end', 20, 'protractor'),

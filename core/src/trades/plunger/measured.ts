@@ -1,13 +1,15 @@
-import { standing } from '../../engine/facts.ts';
+import { passOf, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, temp } from '../../quantities/say.ts';
+import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { checksToCome, dueFinding, earlyFindings, type Looks, looksAt } from '../../steps/timed-checks.ts';
 import type { PlungerSetup } from './setup.ts';
 
 /** A row of what was measured, for the figure. */
@@ -123,6 +125,8 @@ export const sizesStep = kind(
   'Plunger and bore are measured.',
 );
 
+/** When a plunger's packing is looked at after the start, minutes. Common practice, no source. */
+const PROVED_MINUTES = [0, 15, 60] as const;
 const PROVED = ['at the start', 'after 15 minutes', 'after an hour'] as const;
 const proofPlaces = (): Place[] =>
   PROVED.flatMap((when, i): Place[] => [
@@ -144,55 +148,124 @@ const proofPlaces = (): Place[] =>
     },
   ]);
 
+const begunOf = (facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetup>): number =>
+  Date.parse(standing(facts, step.id).find((r) => r.place === 'leak/0')?.at ?? '');
+
+/** What was read at a place of the proof: in its time, and before it. */
+function looks(facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetup>, key: string): Looks {
+  const minutes = PROVED_MINUTES[Number(key.split('/')[1])] ?? 0;
+  const passed = passOf(facts, step as StepDefinition) !== undefined;
+  return looksAt(standing(facts, step.id), key, begunOf(facts, step), minutes, passed);
+}
+
 /** V-rings hold tight once they have bedded in: so many drops a minute are looked at, so many stop it; so warm the packing burns. Common practice, no source. */
 const DROPS = { caution: 10, stop: 60 } as const;
 const HOT_C = 80;
 
-/** Leak and warmth after the start: V-rings are tight but for a film. */
-export const provedStep = kind(
-  proofPlaces,
-  (facts, step) => {
-    const at = (what: string, i: number) => valueAt(facts, step, `${what}/${i}`);
-    const hot = PROVED.findIndex((_, i) => (at('temp', i) ?? 0) >= HOT_C);
-    const last = PROVED.findLastIndex((_, i) => at('leak', i) !== null);
-    const drops = last < 0 ? null : at('leak', last);
-    return [
-      ...(hot >= 0
-        ? [
-            {
-              code: 'plunger.hot',
-              verdict: 'reject' as const,
-              reason: `The packing nut was ${temp(at('temp', hot) ?? 0)} ${PROVED[hot]}: stop.`,
-              params: { value: at('temp', hot) ?? 0, PROVED: PROVED[hot] },
-              limit: temp(HOT_C),
-              source: 'practice' as const,
-              remedy: 'Ease the nut an eighth, look at the lubrication; never quench.',
-              acceptable: true,
-            },
-          ]
-        : []),
-      ...(drops === null
-        ? []
-        : [
-            {
-              code: 'plunger.leak',
-              verdict:
-                drops >= DROPS.stop
-                  ? ('reject' as const)
-                  : drops > DROPS.caution
-                    ? ('caution' as const)
-                    : ('accept' as const),
-              reason: `${drops} drops a minute ${PROVED[last]}.`,
-              params: { drops, PROVED: PROVED[last] },
-              limit: `${DROPS.caution} drops a minute, stop at ${DROPS.stop}`,
-              source: 'practice' as const,
-              ...(drops > DROPS.caution
-                ? { remedy: 'Is a ring reversed, the plunger worn, the nut still at its mark?' }
-                : {}),
-              acceptable: true,
-            },
-          ]),
-    ];
+function judgeProof(facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetup>): Finding[] {
+  // An early look is judged as well: hot or leaking is a stop whenever it is seen.
+  const at = (what: string, i: number) => {
+    const { due, early } = looks(facts, step, `${what}/${i}`);
+    return (due ?? early.at(-1))?.value ?? null;
+  };
+  const hot = PROVED.findIndex((_, i) => (at('temp', i) ?? 0) >= HOT_C);
+  const last = PROVED.findLastIndex((_, i) => at('leak', i) !== null);
+  const drops = last < 0 ? null : at('leak', last);
+  return [
+    ...(hot >= 0
+      ? [
+          {
+            code: 'plunger.hot',
+            verdict: 'reject' as const,
+            reason: `The packing nut was ${temp(at('temp', hot) ?? 0)} ${PROVED[hot]}: stop.`,
+            params: { value: at('temp', hot) ?? 0, PROVED: PROVED[hot] },
+            limit: temp(HOT_C),
+            source: 'practice' as const,
+            remedy: 'Ease the nut an eighth, look at the lubrication; never quench.',
+            acceptable: true,
+          },
+        ]
+      : []),
+    ...(drops === null
+      ? []
+      : [
+          {
+            code: 'plunger.leak',
+            verdict:
+              drops >= DROPS.stop
+                ? ('reject' as const)
+                : drops > DROPS.caution
+                  ? ('caution' as const)
+                  : ('accept' as const),
+            reason: `${drops} drops a minute ${PROVED[last]}.`,
+            params: { drops, PROVED: PROVED[last] },
+            limit: `${DROPS.caution} drops a minute, stop at ${DROPS.stop}`,
+            source: 'practice' as const,
+            ...(drops > DROPS.caution
+              ? { remedy: 'Is a ring reversed, the plunger worn, the nut still at its mark?' }
+              : {}),
+            acceptable: true,
+          },
+        ]),
+  ];
+}
+
+/** Leak and warmth after the start, each in its time: V-rings are tight but for a film. */
+export const provedStep = measured.kind({
+  repeats: true,
+  report(facts, step) {
+    const open = proofPlaces().filter((p) => !looks(facts, step, p.key).due);
+    const next = open[0] ?? null;
+    const begun = begunOf(facts, step);
+    const minutesOf = (p: Place) => PROVED_MINUTES[Number(p.key.split('/')[1])] ?? 0;
+    const left = PROVED_MINUTES.filter((m) => m > 0 && open.some((p) => minutesOf(p) === m));
+    const started = !open.some((p) => minutesOf(p) === 0);
+    const early = proofPlaces().flatMap((p) => looks(facts, step, p.key).early);
+    return {
+      findings: [
+        ...(next ? [dueFinding(step.id, next.label.toLowerCase())] : []),
+        ...judgeProof(facts, step),
+        ...earlyFindings(step.id, early, begun),
+        ...(next ? [] : itemFindings(facts, step)),
+        ...gaugeFindings(standing(facts, step.id)),
+      ],
+      working: [],
+      beams: [],
+      values: {
+        rows: proofPlaces().map((p) => {
+          const { due, early: before } = looks(facts, step, p.key);
+          return {
+            key: p.key,
+            label: due || before.length === 0 ? p.label : `${p.label}, early look`,
+            quantity: p.quantity,
+            value: (due ?? before.at(-1))?.value ?? null,
+          };
+        }),
+      },
+      dueAt: next === null || Number.isNaN(begun) ? null : minutesAfter(begun, minutesOf(next)),
+      ...(started
+        ? {
+            toCome: checksToCome(
+              begun,
+              left.map((minutes) => ({
+                what: `Leak check ${PROVED[PROVED_MINUTES.indexOf(minutes)]}`,
+                minutes,
+              })),
+            ),
+          }
+        : {}),
+      next,
+      act: next ? next.label : 'Proved.',
+    };
   },
-  'Proved over the first hour.',
-);
+  place(facts, step, key) {
+    const place = proofPlaces().find((p) => p.key === key);
+    if (!place) return 'There is no such place here.';
+    if (looks(facts, step, key).due)
+      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    const first = proofPlaces().find((p) => !looks(facts, step, p.key).due);
+    return first && first.key.split('/')[1] !== key.split('/')[1]
+      ? `First: ${first.label.toLowerCase()}.`
+      : place;
+  },
+});

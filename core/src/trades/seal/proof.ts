@@ -1,12 +1,13 @@
 import { purgeGas } from '../../arithmetic/seals/purge.ts';
-import { readingAt, standing } from '../../engine/facts.ts';
-import type { Facts, Place } from '../../engine/state.ts';
+import { passOf, standing } from '../../engine/facts.ts';
+import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { pres, temp } from '../../quantities/say.ts';
 import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { checksToCome, dueFinding, earlyFindings, type Looks, looksAt } from '../../steps/timed-checks.ts';
 import type { SealSetup } from './setup.ts';
 
 export type ProofPoint = {
@@ -16,6 +17,8 @@ export type ProofPoint = {
   gasMpa: number | null;
   temperatureC: number | null;
   at: string | null;
+  /** Looked at before its time, so many minutes after the start; left out where it was in time. */
+  early?: number;
 };
 export type ProofValues = { points: ProofPoint[]; dueAt: string | null; worse: boolean };
 
@@ -67,37 +70,53 @@ const placesOf = (setup: SealSetup): Place[] =>
     },
   ]);
 
+/** When the start was, ms since 1970; NaN before it. */
+const begunOf = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): number =>
+  Date.parse(
+    standing(facts, step.id, 'any').find((r) => r.place === 'leak/0' || r.place === 'gas/0')?.at ?? '',
+  );
+
+/** What was read at a place of the proof: in its time, and before it. */
+function looks(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, key: string): Looks {
+  const minutes = Number(key.split('/')[1]);
+  const passed = passOf(facts, step as StepDefinition) !== undefined;
+  return looksAt(standing(facts, step.id, 'any'), key, begunOf(facts, step), minutes, passed);
+}
+
+/** Places of the proof that are not read in their time yet. */
+const openPlaces = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): Place[] =>
+  placesOf(facts.setup).filter((p) => !looks(facts, step, p.key).due);
+
 /** Leakage and warmth of the gland at the times a seal is proved by, with the trend of both. */
 export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
   report(facts, step) {
     const points = pointsOf(facts, step);
-    const next = placesOf(facts.setup).find((p) => !readingAt(facts, step.id, p.key, 'any')) ?? null;
-    const whole = points.filter((p) => (p.dropsPerMin ?? p.gasMpa) !== null && p.temperatureC !== null);
-    const begun = Date.parse(points[0]?.at ?? '');
-    const due = PROOF_MINUTES.find((m) => !readingAt(facts, step.id, `temp/${m}`, 'any'));
+    const open = openPlaces(facts, step);
+    const next = open[0] ?? null;
+    const early = earlyLooks(facts, step);
+    const begun = begunOf(facts, step);
+    const seen = [...points, ...earlyPoints(early, begun)]
+      .filter((p) => (p.dropsPerMin ?? p.gasMpa ?? p.temperatureC) !== null)
+      .sort((a, b) => (a.at ?? '').localeCompare(b.at ?? ''));
+    const isOpen = (m: number) => open.some((p) => p.key === `temp/${m}`);
+    const due = PROOF_MINUTES.find(isOpen);
+    const leaks = seen.filter((p) => p.dropsPerMin !== null);
     const worse =
-      whole.length >= 2 && (whole.at(-1)?.dropsPerMin ?? 0) > 2 * (whole[0]?.dropsPerMin ?? 0) + 2;
+      leaks.length >= 2 && (leaks.at(-1)?.dropsPerMin ?? 0) > 2 * (leaks[0]?.dropsPerMin ?? 0) + 2;
     const dueAt = due === undefined || Number.isNaN(begun) ? null : minutesAfter(begun, due);
+    const left = PROOF_MINUTES.filter((m) => m > 0 && isOpen(m));
+    const started = !open.some((p) => p.minutes === 0);
     return {
       findings: [
-        ...judge(facts.setup, whole, worse),
-        ...early(facts, step, points),
-        ...(next
-          ? [
-              {
-                code: 'proof.due',
-                verdict: 'incomplete' as const,
-                reason: `Still to be read: ${next.label.toLowerCase()}.`,
-                params: { label: next.label },
-                acceptable: false,
-              },
-            ]
-          : itemFindings(facts, step)),
+        ...judge(facts.setup, seen, worse),
+        ...earlyFindings('proof', early, begun),
+        ...(next ? [dueFinding('proof', next.label.toLowerCase())] : []),
+        ...(started ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
-      working: whole.map((p) => ({
-        what: `${NAME[p.minutes]}`,
-        sum: `${amount(p)}, ${temp(p.temperatureC ?? 0)}`,
+      working: seen.map((p) => ({
+        what: p.early === undefined ? `${NAME[p.minutes]}` : `early, ${p.early} minutes after the start`,
+        sum: [amount(p), p.temperatureC === null ? null : temp(p.temperatureC)].filter(Boolean).join(', '),
       })),
       beams: [],
       values: {
@@ -106,6 +125,14 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
         dueAt,
       } satisfies ProofValues,
       dueAt,
+      ...(started
+        ? {
+            toCome: checksToCome(
+              begun,
+              left.map((minutes) => ({ what: `Leak check ${NAME[minutes]}`, minutes })),
+            ),
+          }
+        : {}),
       next,
       act: next ? next.label : 'Proved over a day.',
     };
@@ -113,59 +140,61 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
   place(facts, step, key) {
     const place = placesOf(facts.setup).find((p) => p.key === key);
     if (!place) return 'There is no such reading of the proof.';
-    if (readingAt(facts, step.id, key, 'any')) return 'That is read already. Withdraw it to read it again.';
-    const first = placesOf(facts.setup).find((p) => !readingAt(facts, step.id, p.key, 'any'));
-    return first && first.key !== key ? `First: ${first.label.toLowerCase()}.` : place;
+    if (looks(facts, step, key).due) return 'That is read already. Withdraw it to read it again.';
+    const [first] = openPlaces(facts, step);
+    // Leakage and warmth of one check are read in either order.
+    return first && first.minutes !== place.minutes ? `First: ${first.label.toLowerCase()}.` : place;
   },
 });
 
 function pointsOf(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): ProofPoint[] {
   return PROOF_MINUTES.map((minutes) => {
-    const leak = readingAt(facts, step.id, `leak/${minutes}`, 'any');
-    const gas = readingAt(facts, step.id, `gas/${minutes}`, 'any');
-    const temp = readingAt(facts, step.id, `temp/${minutes}`, 'any');
+    const at = (what: string) => looks(facts, step, `${what}/${minutes}`).due;
+    const [leak, gas, warm] = [at('leak'), at('gas'), at('temp')];
     return {
       minutes,
       dropsPerMin: leak?.value ?? null,
       gasMpa: gas?.value ?? null,
-      temperatureC: temp?.value ?? null,
-      at: leak?.at ?? gas?.at ?? temp?.at ?? null,
+      temperatureC: warm?.value ?? null,
+      at: leak?.at ?? gas?.at ?? warm?.at ?? null,
     };
   });
 }
 
-/** Read long before its time it proves less: said, not refused. */
-const EARLY = 0.8;
-function early(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, points: ProofPoint[]): Finding[] {
-  const begun = Date.parse(points[0]?.at ?? '');
-  return points.flatMap((p): Finding[] => {
-    const reading =
-      readingAt(facts, step.id, `leak/${p.minutes}`, 'any') ??
-      readingAt(facts, step.id, `gas/${p.minutes}`, 'any');
-    if (!reading || reading.instrument.standIn || p.minutes === 0) return [];
-    const after = (Date.parse(reading.at) - begun) / 60_000;
-    if (after >= EARLY * p.minutes) return [];
+/** Readings taken before their check was due, in the order they were taken. */
+const earlyLooks = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): Reading[] =>
+  placesOf(facts.setup)
+    .flatMap((p) => looks(facts, step, p.key).early)
+    .sort((a, b) => a.at.localeCompare(b.at));
+
+/** Early looks as points: leakage with the warmth that was read after it. */
+function earlyPoints(early: readonly Reading[], begunMs: number): ProofPoint[] {
+  return early.flatMap((r, i): ProofPoint[] => {
+    const [what = '', minutes] = r.place.split('/');
+    if (what === 'temp') return [];
+    const warm = early.slice(i).find((x) => x.place === `temp/${minutes}`);
     return [
       {
-        code: `proof.early.${p.minutes}`,
-        verdict: 'caution',
-        reason: `What was to be read ${NAME[p.minutes]} was read after ${Math.max(0, Math.round(after))} minutes.`,
-        params: { NAME: NAME[p.minutes], value: Math.max(0, Math.round(after)) },
-        source: 'practice',
-        remedy: 'Withdraw it and read it in its time, or say in a note why not.',
-        acceptable: false,
+        minutes: Number(minutes),
+        dropsPerMin: what === 'leak' ? r.value : null,
+        gasMpa: what === 'gas' ? r.value : null,
+        temperatureC: warm?.value ?? null,
+        at: r.at,
+        early: Math.max(0, Math.round((Date.parse(r.at) - begunMs) / 60_000)),
       },
     ];
   });
 }
 
 /** What a seal lost, or the gas that holds it. */
-const amount = (p: ProofPoint): string =>
-  p.gasMpa === null ? `${p.dropsPerMin} drops a minute` : `gas ${pres(p.gasMpa)}`;
+const amount = (p: ProofPoint): string | null =>
+  p.gasMpa !== null
+    ? `gas ${pres(p.gasMpa)}`
+    : p.dropsPerMin === null
+      ? null
+      : `${p.dropsPerMin} drops a minute`;
 
 function judge(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding[] {
-  const last = whole.at(-1);
-  if (!last) return [];
   const hotC = setup.temperatureC === undefined ? HOT_C : Math.max(HOT_C, setup.temperatureC + RISE_K);
   const hot = whole.find((p) => (p.temperatureC ?? 0) >= hotC);
   const shared = { source: 'practice' as const, acceptable: true };
@@ -184,7 +213,10 @@ function judge(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding[]
         remedy: 'Is it vented, the flush open and at its port, the compression right?',
       },
     ];
-  return [isGas(setup) ? judgeGas(setup, last) : judgeLeak(setup, whole, worse)];
+  // Leakage is judged as soon as it is counted, whether the gland’s warmth is read yet or not.
+  const last = whole.findLast((p) => (isGas(setup) ? p.gasMpa : p.dropsPerMin) !== null);
+  if (!last) return [];
+  return [isGas(setup) ? judgeGas(setup, last) : judgeLeak(setup, whole, last, worse)];
 }
 
 /** A gas seal is held by its gas: the window over the process, as it was set. */
@@ -201,9 +233,9 @@ function judgeGas(setup: SealSetup, last: ProofPoint): Finding {
   return { ...found, code: 'proof.gas' };
 }
 
-function judgeLeak(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding {
-  const last = whole.at(-1);
-  const drops = last?.dropsPerMin ?? 0;
+function judgeLeak(setup: SealSetup, whole: ProofPoint[], last: ProofPoint, worse: boolean): Finding {
+  const drops = last.dropsPerMin ?? 0;
+  const first = whole.find((p) => p.dropsPerMin !== null)?.dropsPerMin ?? 0;
   const most = setup.maker.leakDropsPerMin;
   const stop = most ?? LEAK.stop;
   const shared = {
@@ -213,7 +245,7 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], worse: boolean): Findi
       most === undefined ? `${LEAK.caution} drops a minute, stop at ${LEAK.stop}` : `${most} drops a minute`,
     acceptable: true,
   };
-  const when = NAME[last?.minutes ?? 0];
+  const when = last.early === undefined ? NAME[last.minutes] : `${last.early} minutes after the start`;
   if (drops > stop || (most === undefined && drops >= stop))
     return {
       ...shared,
@@ -226,11 +258,12 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], worse: boolean): Findi
     return {
       ...shared,
       verdict: 'reject',
-      reason: `Leakage grew from ${whole[0]?.dropsPerMin} to ${drops} drops a minute.`,
-      params: { dropsPerMin: whole[0]?.dropsPerMin, drops },
+      reason: `Leakage grew from ${first} to ${drops} drops a minute.`,
+      params: { first, drops },
       remedy: 'A seal beds in and leaks less, not more: squareness, centring, dirt on the faces.',
     };
-  const said = `${drops} drops a minute ${when}, ${temp(last?.temperatureC ?? 0)} at the gland.`;
+  const warm = last.temperatureC === null ? '' : `, ${temp(last.temperatureC)} at the gland`;
+  const said = `${drops} drops a minute ${when}${warm}.`;
   return drops > LEAK.caution && most === undefined
     ? {
         ...shared,

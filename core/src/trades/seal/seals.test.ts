@@ -239,17 +239,6 @@ describe('proof over a day', () => {
     expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.leak', verdict: 'reject' });
   });
 
-  it('says where a reading was taken long before its time', () => {
-    const h = upTo(handAt(cartridgeSeal), 'proof');
-    h.read('proof', 'leak/0', 2, 'counter').read('proof', 'temp/0', 40, 'thermometer');
-    h.read('proof', 'leak/15', 1, 'counter').read('proof', 'temp/15', 40, 'thermometer');
-    expect(report(h, 'proof')?.findings.find((f) => f.code === 'proof.early.15')?.reason).toContain(
-      'was read after 2 minutes',
-    );
-    h.wait(45).read('proof', 'leak/60', 1, 'counter').read('proof', 'temp/60', 40, 'thermometer');
-    expect(report(h, 'proof')?.findings.some((f) => f.code === 'proof.early.60')).toBe(false);
-  });
-
   it('a hot gland is a stop: 90 °C where the fluid is not known, else 30 K over it (our own choice)', () => {
     const told = (fluidC: number | undefined, glandC: number) => {
       const h = upTo(handAt({ ...cartridgeSeal, temperatureC: fluidC }), 'proof');

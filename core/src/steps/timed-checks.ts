@@ -1,0 +1,70 @@
+import type { Reading, StepReport } from '../engine/state.ts';
+import type { Finding } from '../judgement/result.ts';
+import { minutesAfter } from './counted.ts';
+
+const MINUTE_MS = 60_000;
+
+/** So much of the wait must have passed: a watch looked at a moment before its time is no early look. Our own choice. */
+const DUE_SHARE = 0.95;
+
+/** A reading of a check that was taken before the check was due. A simulated gauge's day is short: it counts as in time. */
+const isEarly = (r: Reading, begunMs: number, minutes: number): boolean =>
+  minutes > 0 &&
+  !r.instrument.standIn &&
+  !Number.isNaN(begunMs) &&
+  Date.parse(r.at) - begunMs < DUE_SHARE * minutes * MINUTE_MS;
+
+/** Early looks at one place of a check, and the reading that was taken in its time. */
+export type Looks = { due: Reading | undefined; early: Reading[] };
+
+/**
+ * The readings at a place of a check due so many minutes after the start. One taken before its time is an early look: it is kept, shown
+ * and judged, and does not close the check.
+ * @param passed the step was passed before early looks were told apart: what was taken then stands as it was taken
+ */
+export function looksAt(
+  taken: readonly Reading[],
+  key: string,
+  begunMs: number,
+  minutes: number,
+  passed: boolean,
+): Looks {
+  const here = taken.filter((r) => r.place === key);
+  const early = passed ? [] : here.filter((r) => isEarly(r, begunMs, minutes));
+  return { due: here.find((r) => !early.includes(r)), early };
+}
+
+/** Early looks, told with the time they were taken at; they hold nothing up and close nothing. */
+export function earlyFindings(step: string, early: readonly Reading[], begunMs: number): Finding[] {
+  if (early.length === 0) return [];
+  const minutes = early.map((r) => Math.max(0, Math.round((Date.parse(r.at) - begunMs) / MINUTE_MS)));
+  return [
+    {
+      code: `${step}.early`,
+      verdict: 'caution',
+      reason: `${early.length === 1 ? 'One early look' : `${early.length} early looks`}, ${minutes.join(', ')} minutes after the start: kept, and not the check that is due.`,
+      params: { minutes: minutes.join(' ') },
+      source: 'practice',
+      remedy: 'Look again when the check is due, or sign the sheet as running.',
+      acceptable: false,
+    },
+  ];
+}
+
+/** What is still to come, with when it is due, once the machine runs. */
+export const checksToCome = (
+  begunMs: number,
+  left: ReadonlyArray<{ what: string; minutes: number }>,
+): NonNullable<StepReport['toCome']> =>
+  Number.isNaN(begunMs)
+    ? []
+    : left.map(({ what, minutes }) => ({ what, at: minutesAfter(begunMs, minutes) }));
+
+/** A check that is not read yet. A sheet signed as running waits for it. */
+export const dueFinding = (step: string, what: string): Finding => ({
+  code: `${step}.due`,
+  verdict: 'incomplete',
+  reason: `Still to be read: ${what}.`,
+  params: { due: true, what },
+  acceptable: true,
+});
