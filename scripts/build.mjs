@@ -92,7 +92,8 @@ export const buildWeb = () =>
       navigateFallback: '/index.html',
       navigateFallbackDenylist: [/^\/api\//],
       clientsClaim: true,
-      skipWaiting: true,
+      // A new version waits until the page says that nothing is still to be sent.
+      skipWaiting: false,
       cleanupOutdatedCaches: true,
       inlineWorkboxRuntime: true,
       sourcemap: false,

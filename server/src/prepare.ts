@@ -5,7 +5,7 @@ import { databaseConfig } from './config.ts';
 import { DEMO_PASSWORD, PEOPLE } from './demo/people-and-gauges.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openDatabase } from './store/database.ts';
-import { migrate } from './store/migrate.ts';
+import { migrate, NewerDatabaseError } from './store/migrate.ts';
 import { beginPlant, plantStage } from './store/plant.ts';
 import { freezeSigned } from './store/projections.ts';
 
@@ -37,6 +37,10 @@ try {
   this code, good once:   ${await giveCode(db, 'first')}
 `);
   if (stage === 'demo') console.log(DEMO_SIGN_INS);
+} catch (error) {
+  if (!(error instanceof NewerDatabaseError)) throw error;
+  console.error(error.message);
+  process.exitCode = 1;
 } finally {
   await db.sequelize.close();
 }

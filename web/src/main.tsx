@@ -11,6 +11,7 @@ import { type ComponentType, lazy, StrictMode, Suspense, useEffect } from 'react
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider, ScrollRestoration } from 'react-router';
 import { ApiFault } from './data/api.ts';
+import { takeNewVersions } from './data/new-version.ts';
 import { useGreeting } from './data/plant.ts';
 import { startQueue } from './data/queue.ts';
 import { keepSentEvents } from './data/sent-events.ts';
@@ -171,7 +172,8 @@ const router = createBrowserRouter([
 startQueue();
 // What is kept for a spell without network is fetched when the page has all it needs now.
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
-  const keepAll = () => void navigator.serviceWorker.register('/sw.js');
+  const keepAll = () =>
+    void navigator.serviceWorker.register('/sw.js').then(takeNewVersions, () => undefined);
   if (document.readyState === 'complete') keepAll();
   else addEventListener('load', keepAll, { once: true });
 }

@@ -6,6 +6,7 @@ import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
+import { mayLack } from './lacking.ts';
 import { sameParams } from './params.ts';
 import { checksLeft, isRunning, refuseWhileRunning } from './running.ts';
 import type { Said } from './said.ts';
@@ -91,6 +92,8 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
       return refuseCorrection(state, e);
     case 'reading.taken':
       return refuseReading(state, e);
+    case 'number.lacking':
+      return refuseLacking(state, e);
     case 'reading.withdrawn':
       return refuseWithdrawal(state, e);
     case 'bolt.tightened':
@@ -227,6 +230,17 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
   return reaches(instrument, e.data.value)
     ? null
     : `${instrument.name} does not reach there: it reads ${sayRange(instrument)}.`;
+}
+
+/** A number is said to be lacking at the present step, where it may be. */
+function refuseLacking(state: JobState, e: JobEventOf<'number.lacking'>): Refusal {
+  const step = stepOf(state, e.data.step);
+  if (!step || (!step.kind.place && !step.kind.bolt)) return 'That step asks for no number.';
+  const shut = refuseStep(state, step.id);
+  if (shut) return shut;
+  if (mayLack(step).length === 0)
+    return 'This number is the safety limit, or the work itself: it has to be there.';
+  return mayLack(step).includes(e.data.why) ? null : 'That is not said of this step.';
 }
 
 /** Photographs a job holds. */
@@ -404,7 +418,8 @@ function refuseDeviation(state: JobState, e: JobEventOf<'deviation.accepted'>): 
   if (!step || !finding) return 'There is no such finding at that step now.';
   const stands = step.blocking.includes(finding) || (step.open.includes(finding) && isOver(finding));
   if (!stands) return 'That finding does not stand in the way.';
-  if (!sameParams(e.data.params ?? {}, finding.params))
+  // A device with an older page says no parameters: what it accepts is the finding of this code as it stands.
+  if (e.data.params !== undefined && !sameParams(e.data.params, finding.params))
     return 'That finding has changed since it was read. Read it again, then decide.';
   return finding.acceptable ? null : 'This cannot be accepted by a signature; it must be put right.';
 }

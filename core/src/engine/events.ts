@@ -4,6 +4,7 @@ import { isMoment } from '../judgement/moments.ts';
 import type { Params } from '../judgement/result.ts';
 import type { Author } from './author.ts';
 import { authorSchema } from './author.ts';
+import { LACKING_WHYS } from './lacking.ts';
 import { isParams } from './params.ts';
 import { ANSWERS } from './said.ts';
 import { setupSchema } from './trades.ts';
@@ -55,6 +56,12 @@ export const eventData = {
   }).noUnknown(),
   /** A step is measured anew after something was done (dressed, shimmed, gauge reset); what was read before stays. */
   'measure.repeated': object({ step: word(), done: reason() }).noUnknown(),
+  /** A number that a step asks for is not there: said instead of invented. */
+  'number.lacking': object({
+    step: word(),
+    why: string().oneOf(LACKING_WHYS).required(),
+    reason: reason(),
+  }).noUnknown(),
   'reading.withdrawn': object({ reading: uuidSchema, reason: reason() }).noUnknown(),
   'bolt.tightened': object({
     /** The step whose bolts they are. */

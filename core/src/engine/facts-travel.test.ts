@@ -13,20 +13,24 @@ function someWayOn(setup: Setup, seed: number): RandomHand {
 }
 
 describe('facts sent to another thread and judged there', () => {
-  it.each(Object.entries(EVERY_KIND))('are the same job, and the same sheet: %s', (_, setup) => {
-    for (const seed of [3, 11]) {
-      const { events, state } = someWayOn(setup, seed);
-      if (!state) throw new Error('It was never opened.');
-      const gathered = structuredClone(gather(events));
-      if (!gathered) throw new Error('It was never opened.');
-      expect(judge(gathered)).toEqual(reduce(events));
-      const sent = judge(structuredClone(factsOf(state)));
-      expect(sent).toEqual(state);
-      expect(fitUpSheet(sent, 'H-0001', 'UTC')).toEqual(fitUpSheet(state, 'H-0001', 'UTC'));
-      // What was drawn from the reports is drawn from those that were made there.
-      expect(JSON.stringify(fitUpSheet(sent, 'H-0001', 'UTC').results)).toBe(
-        JSON.stringify(fitUpSheet(state, 'H-0001', 'UTC').results),
-      );
-    }
-  });
+  it.each(Object.entries(EVERY_KIND))(
+    'are the same job, and the same sheet: %s',
+    (_, setup) => {
+      for (const seed of [3, 11]) {
+        const { events, state } = someWayOn(setup, seed);
+        if (!state) throw new Error('It was never opened.');
+        const gathered = structuredClone(gather(events));
+        if (!gathered) throw new Error('It was never opened.');
+        expect(judge(gathered)).toEqual(reduce(events));
+        const sent = judge(structuredClone(factsOf(state)));
+        expect(sent).toEqual(state);
+        expect(fitUpSheet(sent, 'H-0001', 'UTC')).toEqual(fitUpSheet(state, 'H-0001', 'UTC'));
+        // What was drawn from the reports is drawn from those that were made there.
+        expect(JSON.stringify(fitUpSheet(sent, 'H-0001', 'UTC').results)).toBe(
+          JSON.stringify(fitUpSheet(state, 'H-0001', 'UTC').results),
+        );
+      }
+    },
+    120_000,
+  );
 });

@@ -60,6 +60,7 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
     fixedNamed: [],
     past: [],
     struck: [],
+    lacking: [],
     signed: null,
     running: null,
     signatures: [],
@@ -89,13 +90,13 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
       const told = withAnswer(f, { ...s, id: e.id, ...e.data, attempt: f.attempt });
       const loosens = e.data.answer === 'yes' ? loosenedBy(f, e.data) : undefined;
       if (!loosens) return told;
-      const { steps, because } = loosens;
+      const { steps, because, act } = loosens;
       return undo(
         {
           ...told,
           loosened: [
             ...told.loosened,
-            ...steps.map((step) => ({ ...s, id: e.id, step, reason: because, attempt: f.attempt })),
+            ...steps.map((step) => ({ ...s, id: e.id, step, reason: because, attempt: f.attempt, act })),
           ],
           passes: told.passes.filter((p) => !steps.includes(p.step)),
         },
@@ -116,6 +117,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
     case 'reading.taken':
       return {
         ...f,
+        lacking: ended(f.lacking, e.data.step, s),
         readings: [
           ...f.readings,
           { ...s, id: e.id, ...e.data, ...earlier(e, s), attempt: f.attempt, round: roundOf(f, e.data.step) },
@@ -148,6 +150,11 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
         { of: [step], because: `a reading was withdrawn, ${e.data.reason}`, stamp: s, judging },
       );
     }
+    case 'number.lacking':
+      return {
+        ...f,
+        lacking: [...ended(f.lacking, e.data.step, s), { ...s, id: e.id, ...e.data }],
+      };
     case 'bolt.tightened':
       return {
         ...f,
@@ -258,6 +265,12 @@ function withAnswer(f: Facts, answer: Answer): Facts {
     ],
   };
 }
+
+/** What was said to be lacking at a step is said no more: it was read after all, or the step opened again. */
+const ended = (lacking: Facts['lacking'], step: string, until: Stamp): Facts['lacking'] =>
+  lacking.some((l) => l.step === step && !l.until)
+    ? lacking.map((l) => (l.step === step && !l.until ? { ...l, until } : l))
+    : lacking;
 
 /** What an answer of yes loosens, if its question is one of loosening. */
 const loosenedBy = (f: Facts, { step, item }: { step: string; item: string }): GateItem['loosens'] =>
@@ -389,6 +402,7 @@ function openAgain(f: Facts, step: string, because: string, s: Stamp, report?: S
     deviations: elsewhere(f.deviations),
     passes: elsewhere(f.passes),
     repeats: elsewhere(f.repeats),
+    lacking: ended(f.lacking, step, s),
     holds: pulled
       ? [...f.holds, planned(step, 'Hold point, opened again: waits for the lead hand.')]
       : f.holds,

@@ -1,4 +1,5 @@
 import { type Field, fieldsOf, standsAs, valueIn } from './asked.ts';
+import { lackingAt } from './lacking.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, StepReport } from './state.ts';
 import type { StepDefinition } from './step.ts';
@@ -21,11 +22,22 @@ export function lackingHere(setup: Setup, step: Pick<StepDefinition, 'needs'>): 
   );
 }
 
+/** Torques, sizes and grades come from a sheet; how many there are is seen. */
+const fromSheet = (f: Field): boolean => f.quantity === 'torque' || f.quantity === 'choice';
+
+/** What a step still waits for: what the sheet is said not to give is asked no more. */
+const stillLacking = (facts: Facts, step: StepDefinition): Field[] => {
+  const fields = lackingHere(facts.setup, step);
+  return fields.length > 0 && step.kind.bolt && lackingAt(facts, step.id)
+    ? fields.filter((f) => !fromSheet(f))
+    : fields;
+};
+
 const words = (fields: readonly Field[]): string => fields.map((f) => f.label.toLowerCase()).join(', ');
 
 /** The report of a step that waits for such a word; null where it waits for none. */
 export function askedHere(facts: Facts, step: StepDefinition): StepReport | null {
-  const lacking = lackingHere(facts.setup, step);
+  const lacking = stillLacking(facts, step);
   if (lacking.length === 0) return null;
   return {
     findings: [
@@ -49,7 +61,7 @@ export function askedHere(facts: Facts, step: StepDefinition): StepReport | null
 
 /** Why nothing is read or tightened at a step that waits for such a word; null where it waits for none. */
 export function unsaidHere(facts: Facts, step: StepDefinition): string | null {
-  const lacking = lackingHere(facts.setup, step);
+  const lacking = stillLacking(facts, step);
   return lacking.length === 0 ? null : `First say what is in front of you: ${words(lacking)}.`;
 }
 

@@ -4,6 +4,7 @@ import type { JobEvent } from './events.ts';
 import { acceptanceOf, answerTo, inRound, passOf } from './facts.ts';
 import { type Judging, lay, opened } from './fold.ts';
 import { askedHere } from './here.ts';
+import { lackingAt, withLacking } from './lacking.ts';
 import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
 import type { StepDefinition } from './step.ts';
 import { procedureFor } from './trades.ts';
@@ -53,7 +54,9 @@ type Carried = Record<string, StepReport>;
 /** A step's report on the facts; where its kind throws, a report that says so. */
 function reportOf(facts: Facts, step: StepDefinition, carried: Readonly<Carried>): StepReport {
   try {
-    return askedHere(facts, step) ?? step.kind.report(facts, step, carried);
+    const report = askedHere(facts, step) ?? step.kind.report(facts, step, carried);
+    const lacking = lackingAt(facts, step.id);
+    return lacking ? withLacking(step, lacking, report) : report;
   } catch (fault) {
     return failed(step, fault);
   }
@@ -233,6 +236,7 @@ const STEP_OF: {
   'gate.answered': (e) => e.data.step,
   'answer.corrected': (e) => e.data.step,
   'reading.taken': (e) => e.data.step,
+  'number.lacking': (e) => e.data.step,
   'measure.repeated': (e) => e.data.step,
   'reading.withdrawn': (e, s) => s.readings.find((r) => r.id === e.data.reading)?.step ?? null,
   'bolt.tightened': (e) => e.data.step,

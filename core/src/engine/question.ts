@@ -14,7 +14,7 @@ export type GateItem = {
   /** Something seen is written down with the answer. */
   note?: boolean;
   /** Answered yes, the bolts of these steps are loose: they open again with all that stands on them. */
-  loosens?: { steps: readonly string[]; because: string };
+  loosens?: { steps: readonly string[]; because: string; act: string };
   /** Asked only once none of these findings of its step stands in the way: what cannot be taken back comes last. */
   after?: readonly string[];
   /** Something may be written down with the answer: what, for the field. */

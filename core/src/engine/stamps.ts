@@ -17,6 +17,7 @@ export function stampsOf(state: JobState): Stamp[] {
     ...state.setupChanges.flatMap((c) => (c.seen ? [c, c.seen] : [c])),
     ...state.holds.flatMap((h) => [h.set ?? [], h.released ?? []].flat()),
     ...state.loosened,
+    ...state.lacking.flatMap((l) => (l.until ? [l, l.until] : [l])),
     ...state.dismounted,
     ...state.repeats,
     ...state.notes,

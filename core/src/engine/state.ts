@@ -6,6 +6,9 @@ import type { GateItem } from './question.ts';
 import type { Said } from './said.ts';
 import type { Setup } from './setup.ts';
 
+/** Why a number is not there. */
+export type LackingWhy = 'not-measured' | 'snug-by-hand' | 'sheet-gives-none';
+
 /** What is to be said of an entry's time: made without network, by a device whose clock is off, or told later than it was read. */
 export type ClockMark = {
   kind: 'offline' | 'off' | 'earlier';
@@ -141,6 +144,9 @@ export type Struck = Stamp & {
   values: unknown;
 };
 
+/** A number that is not there, and why: not measured, snug by hand, the sheet gives none. `until` where it was read after all. */
+export type Lacking = Stamp & { id: string; step: string; why: LackingWhy; reason: string; until?: Stamp };
+
 /** A signature under the sheet; a revision is signed anew. */
 export type Signature = Stamp & { name: string; revision: number; running?: true };
 
@@ -158,7 +164,8 @@ export type Facts<S extends Setup = Setup> = {
   readings: Reading[];
   answers: Answer[];
   ticks: BoltTick[];
-  loosened: Array<Stamp & { id: string; step: string; reason: string; attempt: number }>;
+  /** `act` where they were loosened by a step of the work: what it is called in the trade, never what somebody typed. */
+  loosened: Array<Stamp & { id: string; step: string; reason: string; attempt: number; act?: string }>;
   dismounted: Array<Stamp & { id: string; reason: string }>;
   deviations: Deviation[];
   holds: Hold[];
@@ -173,6 +180,8 @@ export type Facts<S extends Setup = Setup> = {
   fixedNamed: Array<Stamp & FixedNamed>;
   /** What steps held before they were opened again, oldest first. */
   past: Past[];
+  /** Numbers that were said not to be there. */
+  lacking: Lacking[];
   /** What changes of the setup have struck, oldest first. */
   struck: Struck[];
   /** The signature that stands; null while the sheet is open, also for a revision. */

@@ -50,6 +50,8 @@ type Parts<S extends Setup, V> = {
   due?(report: StepReport | null): BoltDue | null;
   /** Its act is only the next question: the sheet is headed by the step’s title instead. */
   quiet?: boolean;
+  /** Its number is itself the safety limit, or the work: it is never said to be lacking. */
+  essential?: boolean;
   /** The step can be measured anew after something was done about it; both measurings stay on the sheet. */
   repeats?: boolean;
   /** The limits it is judged by that the maker's sheet or another school may answer. */

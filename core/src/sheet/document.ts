@@ -319,6 +319,13 @@ function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
         h.released ? joinSaid(['Released by', by(h.released)]) : 'Not released.',
       ),
     ),
+    ...(sheet.lacking ?? []).map((l) =>
+      line(
+        `${l.said} at ${l.title}:`,
+        l.reason,
+        joinSaid([by(l), l.until ? joinSaid(['read after all,', by(l.until)]) : null], '; '),
+      ),
+    ),
     ...sheet.dismountings.map((d) => line(`${sheet.reopened}:`, d.reason, by(d))),
     ...sheet.loosenings.map((d) => line(`${d.what} loosened:`, d.reason, by(d))),
     ...sheet.setupChanges.map((c) =>

@@ -151,6 +151,8 @@ export type FitUpSheet = {
       struck?: Told & { reason: string };
     }
   >;
+  /** Numbers that were said not to be there, and why; `until` where they were read after all. Sheets of before have none. */
+  lacking?: Array<Told & { title: string; said: string; reason: string; until: Told | null }>;
   /** What changes of the setup have struck. Sheets of before have none. */
   struck?: SheetStruck[];
   results: Results;

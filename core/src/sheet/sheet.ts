@@ -1,6 +1,7 @@
 import type { Field } from '../engine/asked.ts';
 import { fieldsOf, valueIn } from '../engine/asked.ts';
 import { acceptanceOf } from '../engine/facts.ts';
+import { LACKING } from '../engine/lacking.ts';
 import { type Setup, schoolsOf } from '../engine/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { Answer, BoltTick, JobState, Past, Reading, Signature, Stamp, Struck } from '../engine/state.ts';
@@ -69,6 +70,13 @@ export function fitUpSheet(
     steps: procedure.steps.map((definition) => sheetStep(state, definition)),
     readings: sheetReadings(state),
     bolts: sheetBolts(state),
+    lacking: state.lacking.map((l) => ({
+      ...said(l),
+      title: titleOf(l.step),
+      said: LACKING[l.why].said,
+      reason: l.reason,
+      until: l.until ? said(l.until) : null,
+    })),
     struck: state.struck.map((s) => sheetStruck(state, s)),
     results: came.results,
     deviations: [...state.struck.flatMap((s) => s.deviations), ...state.deviations].map((d) => ({

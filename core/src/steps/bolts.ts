@@ -1,6 +1,7 @@
 import type { BoltPass } from '../arithmetic/bolting/pattern.ts';
 import { boltTorque, type TorqueValues } from '../arithmetic/bolting/torque.ts';
 import { answerTo, loosenedAt } from '../engine/facts.ts';
+import { lackingAt } from '../engine/lacking.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { BoltTick, Facts } from '../engine/state.ts';
 import type { BoltTry, StepDefinition } from '../engine/step.ts';
@@ -35,7 +36,7 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
       return all ? items : items.filter((i) => i.id !== occupied.free);
     },
     report(facts, step) {
-      const spec = specOf(facts.setup);
+      const spec = withoutTorque(facts, step, specOf(facts.setup));
       const torque = torqueOf(step, spec);
       const ticks = ticksOf(facts, step);
       const first = passesOf(spec, torque.values.torqueNm);
@@ -149,6 +150,13 @@ function heldBy(
     due && jacked ? jacking.wait : due && filled.includes(due.bolt) && occupied ? occupied.wait : null;
   return { waits, filled, jacked };
 }
+
+/** Said to be snug by hand, or without a torque on their sheet, bolts are drawn snug, evenly, twice round. */
+const withoutTorque = (facts: Facts, step: StepDefinition, spec: BoltSpec): BoltSpec => {
+  if (!lackingAt(facts, step.id)) return spec;
+  const { bolt: _, makerTorqueNm: __, makerMostNm: ___, ...rest } = spec;
+  return { ...rest, snug: true };
+};
 
 /** The torque of a set: worked out with its sources, or the sheet’s alone, looked at for a slip of unit. */
 function torqueOf(

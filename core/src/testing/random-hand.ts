@@ -1,14 +1,19 @@
 import { placeAt } from '../engine/admit.ts';
 import { canLack, isSettled } from '../engine/answers.ts';
+import { fieldsOf, valueIn } from '../engine/asked.ts';
 import type { JobEvent } from '../engine/events.ts';
+import { eventSchema } from '../engine/events.ts';
 import { answered } from '../engine/facts.ts';
 import { reduce } from '../engine/judge.ts';
+import { mayLack } from '../engine/lacking.ts';
 import { paramsToSend } from '../engine/params.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { JobState, Place, StepState } from '../engine/state.ts';
 import { take } from '../engine/take.ts';
-import { stepOf } from '../engine/trades.ts';
+import { stepOf, tradeOf } from '../engine/trades.ts';
 import type { Instrument } from '../instruments/instrument.ts';
+import { putField } from '../job/setup-form.ts';
+import { check } from '../judgement/sentences.ts';
 import type { BoltValues } from '../steps/bolt-passes.ts';
 import { asta, imke, JOB, newId } from './test-stand.ts';
 
@@ -81,6 +86,8 @@ export class RandomHand {
       author: lead ? imke : asta,
       ...act,
     } as JobEvent;
+    // What no schema lets through never comes to the rules.
+    if (act.type === 'setup.changed' && !check(eventSchema, event).ok) return false;
     const taken = take(this.state, event);
     if ('refusal' in taken) {
       this.refusals.push(taken.refusal);
@@ -220,6 +227,55 @@ export class RandomHand {
       : null;
   }
 
+  /** An answer corrected after its step was passed, a number that is not there, and a change of the setup that changes something. */
+  private rarer(state: JobState): Act[] {
+    const answer = this.pick(state.answers);
+    const present = state.present ? stepOf(state, state.present) : undefined;
+    const why = this.pick(present ? mayLack(present) : []);
+    return [
+      ...(answer
+        ? [
+            {
+              type: 'answer.corrected' as const,
+              data: {
+                step: answer.step,
+                item: answer.item,
+                answer: 'no',
+                note: 'seen later',
+                reason: 'looked again',
+              },
+            },
+          ]
+        : []),
+      ...(why
+        ? [
+            {
+              type: 'number.lacking' as const,
+              data: { step: state.present ?? '', why, reason: 'no gauge here' },
+            },
+          ]
+        : []),
+      { type: 'setup.changed', data: { setup: this.changed(state.setup), reason: 'as it is here' } },
+    ];
+  }
+
+  /** The setup with one field as it might be. */
+  private changed(setup: Setup): Setup {
+    const field = this.pick(fieldsOf(tradeOf(setup).schema).filter((f) => f.group !== 'Place'));
+    if (!field) return setup;
+    const now = valueIn(setup, field.name);
+    const value = field.options
+      ? this.pick(field.options.map(([o]) => (field.numbered ? Number(o) : o)))
+      : field.quantity === 'flag'
+        ? now
+          ? undefined
+          : true
+        : typeof now === 'number'
+          ? this.pick([now / 2, now + 1, 2 * now, undefined])
+          : now;
+    return putField(setup, field.name, value);
+  }
+
   private undoing(state: JobState): Act {
     const step = this.pick(state.steps.filter((s) => s.status !== 'closed'))?.id ?? 'safe';
     const change = state.setupChanges.find((c) => !c.seen);
@@ -237,6 +293,7 @@ export class RandomHand {
         { type: 'setup.changed', data: { setup: state.setup, reason: 'looked again' } },
         { type: 'change.seen', data: { change: change?.id ?? '' } },
         { type: 'note.added', data: { text: 'A note.' } },
+        ...this.rarer(state),
       ]) ?? { type: 'note.added', data: { text: 'A note.' } }
     );
   }

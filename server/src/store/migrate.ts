@@ -17,6 +17,7 @@ import * as laid from './migrations/014-laid.ts';
 import * as practice from './migrations/015-practice.ts';
 import * as measuredPiece from './migrations/016-measured-piece.ts';
 import * as guardedEntry from './migrations/017-guarded-entry.ts';
+import * as struckAndRunning from './migrations/018-struck-and-running.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -36,6 +37,7 @@ const MIGRATIONS = [
   { name: '015-practice', up: practice.up },
   { name: '016-measured-piece', up: measuredPiece.up },
   { name: '017-guarded-entry', up: guardedEntry.up },
+  { name: '018-struck-and-running', up: struckAndRunning.up },
 ];
 
 /**
@@ -68,8 +70,20 @@ const GRANTS: Record<string, string> = {
   sheets: 'SELECT, INSERT',
 };
 
-/** Bring the schema up to date as its owner, then give the serving user exactly its rights. `to` stops at an earlier
- * schema, for tests; `from` is where the serving user comes from, as the database knows it. */
+/** The database was laid in by a later release: this one does not know what is in it. */
+export class NewerDatabaseError extends Error {
+  constructor(readonly names: readonly string[]) {
+    super(
+      `This data folder was written by a newer Fulcrant (${names.join(', ')}). Start the newer one, or restore a backup made before it.`,
+    );
+  }
+}
+
+/**
+ * Bring the schema up to date as its owner, then give the serving user exactly its rights. `to` stops at an earlier
+ * schema, for tests; `from` is where the serving user comes from, as the database knows it.
+ * @throws NewerDatabaseError where the database was brought further by a later release: nothing is touched
+ */
 export async function migrate(
   owner: Sequelize,
   servingUser: string,
@@ -80,6 +94,11 @@ export async function migrate(
     storage: new SequelizeStorage({ sequelize: owner, modelName: 'migrations' }),
     logger: undefined,
   });
+  const known = new Set(MIGRATIONS.map((m) => m.name));
+  const newer = (await new SequelizeStorage({ sequelize: owner, modelName: 'migrations' }).executed()).filter(
+    (name) => !known.has(name),
+  );
+  if (newer.length > 0) throw new NewerDatabaseError(newer);
   const done = await umzug.up(to === undefined ? {} : { to });
   if (to !== undefined) return done.map((m) => m.name);
   const database = owner.getDatabaseName();

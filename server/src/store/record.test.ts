@@ -283,6 +283,7 @@ describe('a database laid in by an earlier release', () => {
         '015-practice',
         '016-measured-piece',
         '017-guarded-entry',
+        '018-struck-and-running',
       ]);
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);

@@ -59,6 +59,9 @@ async function reload(): Promise<void> {
   }
 }
 
+/** Is it known that nothing on this device waits to be sent? */
+export const nothingWaits = (): boolean => view.ready && view.waiting.length === 0;
+
 /** Called with a job's events once the server has them, before they leave the queue. */
 export function onSent(listener: (jobId: string, sent: JobEvent[]) => void | Promise<void>): () => void {
   sentListeners.add(listener);
@@ -241,14 +244,15 @@ export function startQueue(): void {
   }, LOOK_MS);
 }
 
-function listen(l: () => void): () => void {
+/** Called whenever the queue changes. */
+export function onQueue(l: () => void): () => void {
   listeners.add(l);
   return () => listeners.delete(l);
 }
 
 /** The queue as the corner of the sheet shows it. */
 export function useQueue(): QueueView {
-  return useSyncExternalStore(listen, () => view);
+  return useSyncExternalStore(onQueue, () => view);
 }
 
 const waitingOf = new Map<string, readonly JobEvent[]>();
@@ -263,5 +267,5 @@ function waitingFor(jobId: string): readonly JobEvent[] {
 
 /** One job's part of the queue, null until the shelf is read. Drawn anew only when it changes, not at every step of the sending. */
 export function useWaiting(jobId: string): readonly JobEvent[] | null {
-  return useSyncExternalStore(listen, () => (view.ready ? waitingFor(jobId) : null));
+  return useSyncExternalStore(onQueue, () => (view.ready ? waitingFor(jobId) : null));
 }

@@ -1,5 +1,6 @@
 import { records } from '@fulcrant/core/engine/author';
 import { standing } from '@fulcrant/core/engine/facts';
+import { LACKING, lackingAt, mayLack } from '@fulcrant/core/engine/lacking';
 import { checksLeft } from '@fulcrant/core/engine/running';
 import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
@@ -17,6 +18,7 @@ import { useSay } from '../ui/settings.tsx';
 import type { Ask } from './acts.ts';
 import { actsOf } from './acts.ts';
 import { ImportDialog } from './ImportDialog.tsx';
+import { LackingDialog } from './LackingDialog.tsx';
 import { MoreDialog } from './MoreDialog.tsx';
 import { PhotosDialog } from './PhotosDialog.tsx';
 import { ReadingLine, TakenLine } from './ReadingLine.tsx';
@@ -60,6 +62,7 @@ export function Actions({
   const [listing, setListing] = useState(false);
   const [more, setMore] = useState(false);
   const [importing, setImporting] = useState(false);
+  const [lacking, setLacking] = useState(false);
   const instruments = useInstruments().data?.instruments ?? [];
   const { steps } = procedureFor(state.setup);
   const after = steps[steps.findIndex((s) => s.id === step.id) + 1];
@@ -75,6 +78,9 @@ export function Actions({
   const stands = step.open.some((f) => f.verdict === 'reject');
   const blocking = step.blocking[0];
   const toCome = checksLeft(state);
+  // Once it is said, or all is read, there is nothing to say.
+  const wanting = definition.kind.bolt ? tight.length === 0 : step.report?.next != null;
+  const lacks = wanting && !lackingAt(state, step.id) ? mayLack(definition) : [];
   const reopening = reopeningOf(state.setup);
   const mayTakeBack = may && reopening?.may(state) === null;
   // Only taking it back goes on from here.
@@ -141,6 +147,11 @@ export function Actions({
             </Button>
           )}
         </>
+      )}
+      {open && lacks.length > 0 && !step.report?.asks && (
+        <Button onClick={() => setLacking(true)} data-lacking>
+          {LACKING[lacks[0] ?? 'not-measured'].said}
+        </Button>
       )}
       {mayRepeat && stands && (
         <Button onClick={() => setAsk('repeat')} data-repeat>
@@ -235,6 +246,12 @@ export function Actions({
         step={step.id}
         title={step.title}
         onPhoto={may ? (photo) => job.act('photo.added', { step: step.id, ...photo }) : null}
+      />
+      <LackingDialog
+        open={lacking}
+        onClose={() => setLacking(false)}
+        whys={lacks}
+        onSay={(why, reason) => job.act('number.lacking', { step: step.id, why, reason })}
       />
       <ImportDialog
         open={importing}

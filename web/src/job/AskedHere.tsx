@@ -1,6 +1,6 @@
 import { type FormValues, fieldsOf, formName } from '@fulcrant/core/engine/asked';
 import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState } from '@fulcrant/core/engine/state';
+import type { JobState, LackingWhy } from '@fulcrant/core/engine/state';
 import { tradeOf } from '@fulcrant/core/engine/trades';
 import { fromForm, type StartSetup, toForm } from '@fulcrant/core/job/setup-form';
 import { type FormEvent, useState } from 'react';
@@ -8,6 +8,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { LackingDialog } from './LackingDialog.tsx';
 
 /** What a step needs and nobody has said when the job was opened: said here, by whoever has the part in front of him. */
 export function AskedHere({
@@ -15,12 +16,18 @@ export function AskedHere({
   asks,
   open,
   onSay,
+  lacks = [],
+  onLacking,
 }: {
   state: JobState;
   asks: readonly string[];
   open: boolean;
   onSay: (setup: Setup) => Promise<string | null>;
+  /** Ways to say that the sheet gives none, where the step goes on without. */
+  lacks?: readonly LackingWhy[];
+  onLacking?: (why: LackingWhy, reason: string) => Promise<string | null>;
 }) {
+  const [lacking, setLacking] = useState(false);
   const { unit } = useSettings();
   const say = useSay();
   const trade = tradeOf(state.setup);
@@ -88,9 +95,19 @@ export function AskedHere({
       </div>
       {faults[''] && <Fault>{faults['']}</Fault>}
       {open && (
-        <Button type="submit" weight="solid" className="self-start">
-          So it is
-        </Button>
+        <div className="flex flex-wrap gap-3">
+          <Button type="submit" weight="solid">
+            Save
+          </Button>
+          {onLacking && lacks.length > 0 && (
+            <Button onClick={() => setLacking(true)} data-lacking>
+              No number on the sheet
+            </Button>
+          )}
+        </div>
+      )}
+      {onLacking && (
+        <LackingDialog open={lacking} onClose={() => setLacking(false)} whys={lacks} onSay={onLacking} />
       )}
     </form>
   );

@@ -1,5 +1,6 @@
 import { comesBefore } from '@fulcrant/core/engine/answers';
 import { standing } from '@fulcrant/core/engine/facts';
+import { mayLack } from '@fulcrant/core/engine/lacking';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
 import { useState } from 'react';
@@ -37,6 +38,8 @@ export function StepBody(props: BodyInput) {
         state={props.state}
         asks={asks}
         open={open}
+        lacks={step.kind.bolt ? mayLack(step) : []}
+        onLacking={(why, reason) => props.job.act('number.lacking', { step: step.id, why, reason })}
         onSay={(setup) => props.job.act('setup.changed', { setup, reason: 'Said at the step that needs it' })}
       />
     );

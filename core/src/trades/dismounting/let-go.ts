@@ -31,6 +31,7 @@ const nutOf = (setup: DismountSetup): string => (setup.twoNuts ? 'the other nut'
  * by itself is the proof. Abort pressure first: release, the nut that holds it one turn back, again.
  */
 export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
+  essential: true,
   report(facts, step) {
     const abort = abortOf(facts);
     const rounds = roundsOf(facts, step.id, abort);

@@ -21,6 +21,7 @@ const TURNS: Record<DismountSetup['design'], readonly [number, number]> = {
  * and is driven back until the bearing lets go; of two nuts the mount nut goes two turns loose, never off.
  */
 export const nutBack = stepKind<DismountSetup, NutBackValues>('nut-back', {
+  essential: true,
   report(facts, step) {
     const { design } = facts.setup;
     const [least, most] = TURNS[design].map((t) => 360 * t) as [number, number];

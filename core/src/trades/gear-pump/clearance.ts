@@ -47,6 +47,7 @@ const limitsOf = ({ maker }: GearPumpSetup) => ({
 
 /** A stack lies there, a straightedge over it, and blades say what the gears have; the stack is changed until it is right. */
 export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-clearance', {
+  essential: true,
   repeats: true,
   report(facts, step, carried) {
     const { setup } = facts;

@@ -21,6 +21,7 @@ export const breakKey = placeKey('{what:drops|flats|gland}/{n}');
 
 /** Drops, flats and waits until the leakage is steady in its band. */
 export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-in', {
+  essential: true,
   report(facts, step) {
     const s = facts.setup;
     const taken = standing(facts, step.id, 'any');

@@ -21,6 +21,7 @@ const STAGGER_WITHIN_DEG = 20;
 
 /** Ring by ring to the bottom of the box, each seated on its own, its joint off the one before. */
 export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings', {
+  essential: true,
   report(facts, step) {
     const plan = ringsOf(facts).values;
     const stagger = facts.setup.staggerDeg;

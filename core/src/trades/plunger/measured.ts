@@ -212,6 +212,7 @@ function judgeProof(facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetu
 
 /** Leak and warmth after the start, each in its time: V-rings are tight but for a film. */
 export const provedStep = measured.kind({
+  essential: true,
   repeats: true,
   report(facts, step) {
     const open = proofPlaces().filter((p) => !looks(facts, step, p.key).due);

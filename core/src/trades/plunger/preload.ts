@@ -16,6 +16,7 @@ const preloadPlaces = (): Place[] => [
 
 /** The nut’s mark, backed off for the plunger, and back to within an eighth of a turn. */
 export const plungerPreloadStep = stepKind<PlungerSetup, PreloadStepValues>('plunger-preload', {
+  essential: true,
   repeats: true,
   report(facts, step) {
     const [backDeg, endDeg] = [valueAt(facts, step, 'back'), valueAt(facts, step, 'end')];

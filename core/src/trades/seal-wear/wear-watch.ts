@@ -23,6 +23,7 @@ const LOOK_DAYS = 91;
 
 /** The wear of a seal, measured again and again against its baseline; the robust line says when the service is due. */
 export const wearWatch = stepKind<WearSetup, WearWatchValues>('wear-watch', {
+  essential: true,
   report(facts, step) {
     const { fittedOn, baselineMm, serviceMm } = facts.setup;
     const fitted = Date.parse(`${fittedOn}T00:00:00Z`);

@@ -89,6 +89,7 @@ const openPlaces = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): P
 
 /** Leakage and warmth of the gland at the times a seal is proved by, with the trend of both. */
 export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
+  essential: true,
   report(facts, step) {
     const points = pointsOf(facts, step);
     const open = openPlaces(facts, step);

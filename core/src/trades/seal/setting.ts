@@ -46,6 +46,7 @@ function sizesOf(facts: Facts<SealSetup>): {
 
 /** The setting dimension from where the seat’s face stands, as it is worked out before the rotary goes in. */
 export const sealSettingStep = stepKind<SealSetup, SettingStepValues | null>('seal-setting', {
+  essential: true,
   repeats: true,
   report(facts, step) {
     const sizes = sizesOf(facts);

@@ -322,6 +322,7 @@ const gasPlaces = (): Place[] => [
 
 /** The purge gas set over the process, and its own regulator. */
 export const gasStep = stepKind<SealSetup, GasValues>('seal-gas', {
+  essential: true,
   repeats: true,
   report(facts, step) {
     const gasMpa = valueAt(facts, step, 'gas');

@@ -12,7 +12,8 @@ const ROUNDS_MOST = 4;
 /** After so many a cause is looked for. Common practice, no source: two. */
 const CAUSE_AFTER = 2;
 
-const RECOVERY = 'centring recovery';
+/** The act by which recovery loosens gland and screws; a typed reason never counts as one. */
+const RECOVERY = 'centring-recovery';
 
 /**
  * One round of centring recovery, up to where gland and screws are loose with the clips holding the seal. From there the order
@@ -26,7 +27,7 @@ const ROUND: ReadonlyArray<Pick<GateItem, 'ask' | 'loosens'> & { id: string }> =
   {
     id: 'screws',
     ask: 'Set screws loose. Gland bolts and screws are then drawn again, by the wrench.',
-    loosens: { steps: ['glandbolts', 'screws'], because: RECOVERY },
+    loosens: { steps: ['glandbolts', 'screws'], because: 'centring recovery', act: RECOVERY },
   },
 ];
 
@@ -50,7 +51,7 @@ const said = (facts: Facts<SealSetup>, step: StepDefinition<SealSetup>, id: stri
 
 /** Rounds whose gland was loosened: what was drawn since is this round's. */
 const doneOf = (facts: Facts<SealSetup>): number =>
-  Math.min(ROUNDS_MOST, loosenedAt(facts, 'glandbolts').filter((l) => l.reason === RECOVERY).length);
+  Math.min(ROUNDS_MOST, loosenedAt(facts, 'glandbolts').filter((l) => l.act === RECOVERY).length);
 
 /** Rounds begun: those loosened, and one more where the turn after them was not free. */
 function roundsOf(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): number {

@@ -25,6 +25,7 @@ const setKey = (set: number, row: 'A' | 'B') => setKeys.write({ set, row });
 
 /** Feeler pairs over both rows before the bearing goes up its taper: the zero of everything after. */
 export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearance', {
+  essential: true,
   // Parts are looked over again only where the bearing has been on before.
   asks: (facts, step) => (facts.attempt === 1 ? [] : (step.items ?? [])),
   report(facts, step) {

@@ -102,6 +102,7 @@ export const angleBeam = (
 
 /** The nut turned on from its proven mark, judged by the maker's band alone. Forward only. */
 export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-angle', {
+  essential: true,
   report(facts, step, carried) {
     const setup = facts.setup;
     const turned = turnsOf(facts);

@@ -124,6 +124,7 @@ const stopKey = placeKey('n{n}/{what:p|d|release|back}');
  * distance. Where the abort pressure comes first it is released, the cause found, and gone on from the same zero.
  */
 export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | null>('drive-up-hydraulic', {
+  essential: true,
   report(facts, step) {
     const setup = facts.setup;
     const sheet = sheetOf(setup);

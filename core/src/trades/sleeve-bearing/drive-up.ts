@@ -104,6 +104,7 @@ export function forecastOf(
 
 /** Eighths of a turn with both rows felt after each, until the reduction stands in its band. */
 export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up', {
+  essential: true,
   report(facts, step, carried) {
     const forecast = forecastOf(facts, carried);
     if (!forecast) return nothingYet('Feel the bench clearance first.');

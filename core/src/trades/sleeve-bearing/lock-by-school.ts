@@ -46,6 +46,7 @@ type Meeting = { forwardDeg: number; slot: number; tab: number };
  * table; a dismount nut comes back to its own. Felt once more where feelers go along, as a check of one method by the other.
  */
 export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nut-lock-by-school', {
+  essential: true,
   report(facts, step, carried) {
     const driven = driveUpAngle.valuesOf(carried.driveup) ?? driveUpHydraulic.valuesOf(carried.driveup);
     if (!driven) return nothingYet('Drive the bearing up first.');

@@ -19,6 +19,7 @@ export type LockValues = {
 
 /** The last turn forward to a tab, the tab bent, and the residual clearance felt with the nut locked. */
 export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
+  essential: true,
   report(facts, step, carried) {
     const driven = driveUp.valuesOf(carried.driveup);
     if (!driven) return nothingYet('Drive the bearing up first.');

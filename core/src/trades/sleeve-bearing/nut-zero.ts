@@ -31,6 +31,7 @@ const tapKey = placeKey('tap/{n}');
  * Only then is the mark drawn, and only from there does an angle mean anything.
  */
 export const nutZero = stepKind<SleeveSetup, NutZeroValues>('nut-zero', {
+  essential: true,
   report(facts, step) {
     const taken = standing(facts, step.id);
     const taps = tapsOf(taken);

@@ -1,4 +1,5 @@
 import { acceptanceOf } from '../../engine/facts.ts';
+import { lackingAt } from '../../engine/lacking.ts';
 import type { Facts, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
@@ -52,6 +53,8 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
     const accepted = lines.flatMap((l) => l.against.filter((a) => a.accepted));
     const fit = stops.length > 0 ? 'not-fit' : open.length > 0 ? 'undecided' : 'fit';
     const names = (of: VerdictLine[]) => of.map((l) => l.title.toLowerCase()).join(', ');
+    // Said not to be measured, a step speaks neither for nor against.
+    const unread = lines.filter((l) => lackingAt(facts, l.step)).map((l) => l.title.toLowerCase());
     const finding: Finding = {
       code: 'verdict.fit',
       acceptable: false,
@@ -72,12 +75,14 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
               remedy: 'Repeat the readings named there, or use finer gauges.',
             }
           : {
-              verdict: accepted.length > 0 ? 'caution' : 'accept',
+              verdict: accepted.length + unread.length > 0 ? 'caution' : 'accept',
               reason:
-                accepted.length > 0
-                  ? `Fit to receive, with ${accepted.length === 1 ? 'one deviation' : `${accepted.length} deviations`} accepted by name.`
-                  : 'Fit to receive: everything asked for passed.',
-              params: { accepted: accepted.length },
+                unread.length > 0
+                  ? `Fit by what was measured. Not measured: ${unread.join(', ')}.`
+                  : accepted.length > 0
+                    ? `Fit to receive, with ${accepted.length === 1 ? 'one deviation' : `${accepted.length} deviations`} accepted by name.`
+                    : 'Fit to receive: everything asked for passed.',
+              params: { accepted: accepted.length, unread: unread.join(', ') },
             }),
     };
     return {

@@ -1,0 +1,54 @@
+import { LACKING } from '@fulcrant/core/engine/lacking';
+import type { LackingWhy } from '@fulcrant/core/engine/state';
+import { useState } from 'react';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+/** A number that is not there is said so, with a reason by one touch or in words; it prints. */
+export function LackingDialog({
+  open,
+  onClose,
+  whys,
+  onSay,
+}: {
+  open: boolean;
+  onClose: () => void;
+  whys: readonly LackingWhy[];
+  onSay: (why: LackingWhy, reason: string) => Promise<string | null>;
+}) {
+  const say = useSay();
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const tell = async (why: LackingWhy, reason: string) => {
+    if (reason.trim().length < 3) return setFault('A reason takes a few words.');
+    const refused = await onSay(why, reason.trim());
+    if (refused) return setFault(say(refused));
+    setText('');
+    setFault(null);
+    onClose();
+  };
+  return (
+    <Dialog open={open} onClose={onClose} title="No number here">
+      <div className="flex flex-col gap-3">
+        <p className="m-0">It prints on the sheet with the reason. Choose one, or type another.</p>
+        {whys.map((why) => (
+          <fieldset key={why} className="m-0 flex flex-wrap gap-2 border-0 p-0">
+            <legend className="kicker">{LACKING[why].said}</legend>
+            {LACKING[why].reasons.map((reason) => (
+              <Button key={reason} onClick={() => void tell(why, reason)}>
+                {reason}
+              </Button>
+            ))}
+            <Button disabled={text.trim() === ''} onClick={() => void tell(why, text)}>
+              As typed below
+            </Button>
+          </fieldset>
+        ))}
+        <TextField label="Another reason" value={text} onText={setText} />
+        {fault && <Fault>{fault}</Fault>}
+        <Button onClick={onClose}>Cancel</Button>
+      </div>
+    </Dialog>
+  );
+}
