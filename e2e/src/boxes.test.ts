@@ -24,7 +24,7 @@ const screws = (hand: SheetHand) => async () => {
   await hand.on();
 };
 /** Answer one question by its name. */
-const say = (hand: SheetHand, item: string, answer: 'Yes' | 'No') =>
+const say = (hand: SheetHand, item: string, answer: 'OK' | 'Not OK') =>
   hand.page
     .locator(`[data-item="${item}"]`)
     .getByRole('button', { name: new RegExp(`^${answer}`) })
@@ -87,14 +87,14 @@ it('a cartridge: screws wait for impeller and gland, metal on metal goes once ro
   await hand.judged('reach.kept', 'accept');
   await hand.on();
 
-  await say(hand, 'turn0', 'No');
+  await say(hand, 'turn0', 'Not OK');
   for (const item of ['clips', 'gland', 'full', 'screws']) {
     await page.locator(`[data-item="r1-${item}"]`).waitFor();
     expect(await page.locator('[data-item="turn1"]').count()).toBe(0);
     // The last of them loosens gland and screws: these go by the wrench again.
     const yes = page.locator(`[data-item="r1-${item}"]`).getByRole('button', { name: /^Yes/ });
     if (item === 'screws') await yes.click();
-    else await say(hand, `r1-${item}`, 'Yes');
+    else await say(hand, `r1-${item}`, 'OK');
   }
   await page.locator('[data-bolt]').first().waitFor();
   await screws(hand)();
@@ -106,7 +106,7 @@ it('a cartridge: screws wait for impeller and gland, metal on metal goes once ro
   await hand.last('reached', '12.42');
   await hand.on();
   await page.locator('[data-item="turn1"]').waitFor();
-  await say(hand, 'turn1', 'Yes');
+  await say(hand, 'turn1', 'OK');
   await hand.judged('turn.free', 'accept');
   await hand.on();
   await questions(); // pipes

@@ -32,7 +32,7 @@ class CountingHand {
       await this.touch(this.page.getByRole('option', { name: value, exact: true }));
     }
     for (const box of await form.getByRole('textbox').all()) await this.type(box, '4');
-    await this.touch(form.getByRole('button', { name: 'So it is' }));
+    await this.touch(form.getByRole('button', { name: 'Save' }));
     await form.waitFor({ state: 'detached' });
   }
 
@@ -65,7 +65,7 @@ class CountingHand {
       .evaluateAll((all) => all.map((i) => (i as HTMLElement).dataset.item ?? ''))) {
       const item = this.page.locator(`[data-item="${id}"]`);
       if ((await item.locator('button[aria-pressed="true"]').count()) > 0) continue;
-      const yes = item.getByRole('button', { name: /^(Yes|Note)/ });
+      const yes = item.getByRole('button', { name: /^(OK|Note)/ });
       if (/^Note/.test((await yes.getAttribute('aria-label')) ?? ''))
         await this.type(item.locator('input'), 'left on');
       await this.touch(yes);

@@ -22,12 +22,12 @@ export class RigHand {
       const no = this.bad.test(seen);
       found ||= no;
       const box = page.locator(`[data-item="${item}"]`);
-      const yes = box.locator('button[aria-label^="Yes:"]');
+      const yes = box.locator('button[aria-label^="OK:"]');
       if (!no && (await yes.count()) === 0) {
         // What is to be written down is written before it is noted.
         await box.locator('input').fill(/write down: (.*)\./.exec(seen)?.[1] ?? 'as it lies here');
         await page.keyboard.press('Enter');
-      } else await (no ? box.locator('button[aria-label^="No:"]') : yes).click();
+      } else await (no ? box.locator('button[aria-label^="Not OK:"]') : yes).click();
       await box.locator('button[aria-pressed="true"]').waitFor();
     }
     return found;

@@ -45,7 +45,7 @@ export class SheetHand {
     await items.first().waitFor();
     const notes = items.locator('input');
     for (let i = 0; i < (await notes.count()); i++) await notes.nth(i).fill('as it should be');
-    const first = items.first().getByRole('button', { name: /^(Yes|Note)/ });
+    const first = items.first().getByRole('button', { name: /^(OK|Note)/ });
     if ((await first.getAttribute('aria-pressed')) !== 'true') await first.click();
     await this.page.evaluate(async () => {
       const open = () =>
@@ -57,7 +57,7 @@ export class SheetHand {
         const item = open();
         if (!item) return;
         const yes = [...item.querySelectorAll('button')].find((b) =>
-          /^(Yes|Note)/.test(b.ariaLabel ?? b.textContent ?? ''),
+          /^(OK|Note)/.test(b.ariaLabel ?? b.textContent ?? ''),
         );
         yes?.click();
         const until = performance.now() + 20_000;

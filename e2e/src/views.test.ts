@@ -86,7 +86,7 @@ describe('every view', () => {
           // A view without the key, such as the sign-in, is loaded anew.
           await beginsBy(page, theme);
           await page.reload();
-          await page.locator('main').waitFor();
+          await hasCome(page);
         }
         await still(page);
         // In the other light only the inks are others.
@@ -195,7 +195,7 @@ describe('the keyboard alone', () => {
         await keys.press('Enter');
         continue;
       }
-      await tabTo(/^Yes: /);
+      await tabTo(/^OK: /);
       await keys.press('Space');
     }
     await page.locator('[data-pass-step]:not([disabled])').waitFor();

@@ -121,7 +121,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
     ['0.1', '0.1'],
   ])
     await hand.pair('bench', a ?? '', b ?? '');
-  await page.getByRole('button', { name: /^Yes: Ring, sleeve/ }).click();
+  await page.getByRole('button', { name: /^OK: Ring, sleeve/ }).click();
   await page.locator('[data-item="inspected"] button[aria-pressed="true"]').waitFor();
   await hand.on();
   await hand.on();
@@ -166,7 +166,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
     ['0.045', '0.050'],
   ])
     await hand.pair('lock', a ?? '', b ?? '');
-  await page.getByRole('button', { name: /^Yes: Tab bent/ }).click();
+  await page.getByRole('button', { name: /^OK: Tab bent/ }).click();
   await page.locator('[data-item="bent"] button[aria-pressed="true"]').waitFor();
   await hand.judged('driveup.place', 'accept');
   await hand.on();

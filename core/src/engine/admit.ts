@@ -154,7 +154,7 @@ function refuseWords(item: GateItem, { answer, note }: { answer: Said; note?: st
   if (item.note && !note?.trim()) return 'Write down what was seen; a word or two will do.';
   if (answer !== 'none') return null;
   if (!canLack(item)) return 'This question is never skipped: answer OK or not OK.';
-  return note?.trim() ? null : 'Why is it not on this one? A word or two will do.';
+  return note?.trim() ? null : 'Why does it not apply? A word or two will do.';
 }
 
 /** An answer that was passed is corrected with a reason; one that is still open is simply answered anew. */

@@ -8,12 +8,12 @@ it('a question about what this machine has not is answered so, with a reason tha
   if (!setup) throw new Error('There is no such kind.');
   const h = handAt(setup);
   refuses(() => h.answer('safe', 'isolated', 'none', 'no energy here'), /never skipped/);
-  refuses(() => h.answer('safe', 'instructions', 'none'), /Why is it not on this one/);
+  refuses(() => h.answer('safe', 'instructions', 'none'), /Why does it not apply/);
   h.answer('safe', 'instructions', 'none', 'the sheet came with the pump');
   expect(step(h, 'safe').report?.findings).toContainEqual(
     expect.objectContaining({ code: 'safe.instructions.none', verdict: 'caution' }),
   );
   // Answered, it stands in nobody's way.
   h.answerAll('safe').pass('safe');
-  expect(JSON.stringify(fitUpSheet(h.state, null).document)).toMatch(/does not apply.*came with the pump/);
+  expect(JSON.stringify(fitUpSheet(h.state, null).document)).toMatch(/Does not apply.*came with the pump/);
 });

@@ -1,3 +1,10 @@
-/** Yes, no, or not on this one: the machine has no such thing, and the reason is written down. */
+/** OK, not OK, or does not apply: the machine has no such thing, and the reason is written down. Kept as yes, no and none. */
 export const ANSWERS = ['yes', 'no', 'none'] as const;
 export type Said = (typeof ANSWERS)[number];
+
+/** What an answer is called, on screen and on paper. */
+export const ANSWER_WORD: Readonly<Record<Said, string>> = {
+  yes: 'OK',
+  no: 'Not OK',
+  none: 'Does not apply',
+};

@@ -6,7 +6,7 @@ import { procedureFor, tradeOf } from '../engine/trades.ts';
 import { fallsDue } from '../sheet/due.ts';
 
 /** The form of a job's line; a stored line of another form is made anew. */
-export const SUMMARY_VERSION = 3;
+export const SUMMARY_VERSION = 4;
 
 export type RailMark = {
   id: string;

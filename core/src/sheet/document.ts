@@ -1,4 +1,5 @@
 import { sayClock } from '../engine/clock.ts';
+import { ANSWER_WORD, type Said as Answered } from '../engine/said.ts';
 import type { ClockMark } from '../engine/state.ts';
 import type { Drawing } from '../judgement/drawing.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
@@ -152,8 +153,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
 type Answer = Sheet['steps'][number]['answers'][number];
 
 /** What an answer is called on paper. */
-const ANSWER_WORD: Record<string, string> = { yes: 'OK', no: 'Not OK', none: 'does not apply' };
-const answerWord = (a: { answer: string }): string => ANSWER_WORD[a.answer] ?? a.answer;
+const answerWord = (a: { answer: string }): string => ANSWER_WORD[a.answer as Answered] ?? a.answer;
 
 /** An answer, after what was answered before it: found, then put right. */
 function answerLines(a: Answer, by: By, inset?: true): Block[] {

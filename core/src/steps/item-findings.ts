@@ -38,7 +38,7 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
     .map(({ item, answer }) => ({
       code: `${step.id}.${item.id}`,
       verdict: 'reject',
-      reason: `Answered no: ${item.ask}${answer?.note ? ` (${answer.note})` : ''}`,
+      reason: `Not OK: ${item.ask}${answer?.note ? ` (${answer.note})` : ''}`,
       params: { ask: item.ask, note: answer?.note ? answer.note : null },
       source: 'practice',
       remedy: item.remedy ?? 'Put it right, then answer again.',
@@ -51,8 +51,8 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
       ({ item, answer }): Finding => ({
         code: `${step.id}.${item.id}.none`,
         verdict: 'caution',
-        reason: `Not on this one: ${item.ask} ${answer?.note ?? ''}`.trim(),
-        params: { value: `Not on this one: ${item.ask} ${answer?.note ?? ''}` },
+        reason: `Does not apply: ${item.ask} ${answer?.note ?? ''}`.trim(),
+        params: { item: item.id, note: answer?.note ?? null },
         source: 'practice',
         acceptable: false,
       }),

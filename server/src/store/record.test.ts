@@ -285,6 +285,10 @@ describe('a database laid in by an earlier release', () => {
         '017-guarded-entry',
         '018-struck-and-running',
       ]);
+      // A later release has brought it further: this one says so, and touches nothing.
+      await put('INSERT INTO migrations (name) VALUES (?)', ['999-of-later']);
+      await expect(migrate(owner.sequelize, mariadb.app.user)).rejects.toThrow(/newer Fulcrant \(999-of-later\)/);
+      await owner.sequelize.query("DELETE FROM migrations WHERE name = '999-of-later'");
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);
       expect(await verify(owner)).toMatchObject({ jobs: 1, events: h.events.length, sheets: 1, faults: [] });

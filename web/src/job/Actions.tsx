@@ -17,6 +17,7 @@ import { ReasonDialog } from '../ui/ReasonDialog.tsx';
 import { useSay } from '../ui/settings.tsx';
 import type { Ask } from './acts.ts';
 import { actsOf } from './acts.ts';
+import { CorrectDialog } from './CorrectDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { LackingDialog } from './LackingDialog.tsx';
 import { MoreDialog } from './MoreDialog.tsx';
@@ -63,6 +64,7 @@ export function Actions({
   const [more, setMore] = useState(false);
   const [importing, setImporting] = useState(false);
   const [lacking, setLacking] = useState(false);
+  const [correcting, setCorrecting] = useState(false);
   const instruments = useInstruments().data?.instruments ?? [];
   const { steps } = procedureFor(state.setup);
   const after = steps[steps.findIndex((s) => s.id === step.id) + 1];
@@ -79,6 +81,8 @@ export function Actions({
   const blocking = step.blocking[0];
   const toCome = checksLeft(state);
   // Once it is said, or all is read, there is nothing to say.
+  const correctable =
+    may && (step.status === 'done' || step.kept === true) && state.answers.some((a) => a.step === step.id);
   const wanting = definition.kind.bolt ? tight.length === 0 : step.report?.next != null;
   const lacks = wanting && !lackingAt(state, step.id) ? mayLack(definition) : [];
   const reopening = reopeningOf(state.setup);
@@ -218,6 +222,7 @@ export function Actions({
                 : 'Photographs of this step',
             () => setPhotos(true),
           ],
+          correctable && ['Correct an answer', () => setCorrecting(true)],
           mayRepeat && ['Measure this step again', () => setAsk('repeat')],
           !job.practice &&
             open &&
@@ -252,6 +257,13 @@ export function Actions({
         onClose={() => setLacking(false)}
         whys={lacks}
         onSay={(why, reason) => job.act('number.lacking', { step: step.id, why, reason })}
+      />
+      <CorrectDialog
+        job={job}
+        state={state}
+        step={definition}
+        open={correcting}
+        onClose={() => setCorrecting(false)}
       />
       <ImportDialog
         open={importing}

@@ -27,6 +27,7 @@ import { Actions } from './Actions.tsx';
 import { Before } from './Before.tsx';
 import { Judgements } from './Judgements.tsx';
 import { StepBody } from './StepBody.tsx';
+import { StruckList } from './StruckList.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 
 /** A job is a drawing sheet: rail, figure, judgement, title block. */
@@ -260,6 +261,7 @@ export const JobSheet = memo(function JobSheet({
             {view?.under(input)}
           </Whole>
           <Before report={supposed} />
+          <StruckList state={state} />
           <Working lines={supposed.working} open={!view?.longSum} />
         </aside>
         <footer className="border-t border-rule px-4 py-2 md:px-6">

@@ -1,5 +1,6 @@
 import { canLack } from '@fulcrant/core/engine/answers';
 import { answerTo } from '@fulcrant/core/engine/facts';
+import { ANSWER_WORD } from '@fulcrant/core/engine/said';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
 import { format } from 'date-fns';
@@ -8,7 +9,7 @@ import { Fragment } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay } from '../ui/settings.tsx';
-import { type OnAnswer, useAnswering } from './answering.ts';
+import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
 
 type Props = {
   state: JobState;
@@ -74,11 +75,11 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
         <button
           type="button"
           aria-pressed={told === 'yes'}
-          aria-label={`${item.note ? 'Note' : 'Yes'}: ${ask}`}
+          aria-label={`${item.note ? 'Note' : 'OK'}: ${ask}`}
           onClick={() => give('yes')}
           className="grid min-h-12 w-14 shrink-0 place-items-center self-start border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
         >
-          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? 'Note' : 'Yes'}
+          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? 'Note' : 'OK'}
         </button>
       )}
       <span className="min-w-0 flex-1 py-1 leading-snug">
@@ -87,8 +88,8 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           <span
             className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
           >
-            {item.note ? 'noted' : answer.answer === 'none' ? 'not on this one' : answer.answer},{' '}
-            {answer.author.name} {format(new Date(answer.at), 'd MMM HH:mm')}
+            {item.note ? 'noted' : ANSWER_WORD[answer.answer]},{answer.author.name}{' '}
+            {format(new Date(answer.at), 'd MMM HH:mm')}
             {answer.note ? `: ${answer.note}` : ''}
           </span>
         )}
@@ -97,9 +98,9 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why not on this one' : item.mayNote}
+            placeholder={lacks ? 'why it does not apply' : item.mayNote}
             maxLength={400}
-            aria-label={lacks ? `Why not on this one: ${ask}` : ask}
+            aria-label={lacks ? `Why it does not apply: ${ask}` : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
@@ -111,24 +112,24 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           {canLack(item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
-              aria-label={`${lacks ? 'So it is' : 'None'} on this one: ${ask}`}
-              title="not on this one, with a reason"
+              aria-label={`${lacks ? 'Save, does not apply' : 'Does not apply'}: ${ask}`}
+              title="does not apply, with a reason"
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
               className="!px-2 !text-base"
               onClick={() => (lacks ? give('none') : setLacks(true))}
             >
-              {lacks ? 'So it is' : 'None'}
+              {lacks ? 'Save' : SHORT_ANSWER.none}
             </Button>
           )}
           {!item.note && (
             <Button
               aria-pressed={answer?.answer === 'no'}
-              aria-label={`No: ${ask}`}
+              aria-label={`Not OK: ${ask}`}
               weight={answer?.answer === 'no' ? 'stop' : 'line'}
-              className="w-14 !px-0"
+              className="!px-2 !text-base"
               onClick={() => give('no')}
             >
-              No
+              {SHORT_ANSWER.no}
             </Button>
           )}
         </span>

@@ -1,15 +1,16 @@
 import { canLack } from '@fulcrant/core/engine/answers';
 import { answerTo } from '@fulcrant/core/engine/facts';
+import { ANSWER_WORD } from '@fulcrant/core/engine/said';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
 import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay } from '../ui/settings.tsx';
-import { type OnAnswer, useAnswering } from './answering.ts';
+import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
 
 type Props = { state: JobState; step: StepDefinition; item: GateItem; onAnswer: OnAnswer };
 
-const WORDS = { yes: 'Yes', no: 'No', none: 'None' } as const;
+const WORDS = ANSWER_WORD;
 
 /** A question of a measuring step, answered beside its readings; with a reason where this machine has not what it asks of. */
 export function StepItem({ state, step, item, onAnswer }: Props) {
@@ -31,7 +32,7 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
         <Explained>{ask}</Explained>
         {answer && (
           <span className="block text-sm text-muted">
-            {answer.answer === 'none' ? 'not on this one' : answer.answer}, {answer.author.name}
+            {ANSWER_WORD[answer.answer]}, {answer.author.name}
             {answer.note ? `: ${answer.note}` : ''}
           </span>
         )}
@@ -40,9 +41,9 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why not on this one' : item.mayNote}
+            placeholder={lacks ? 'why it does not apply' : item.mayNote}
             maxLength={400}
-            aria-label={lacks ? `Why not on this one: ${ask}` : ask}
+            aria-label={lacks ? `Why it does not apply: ${ask}` : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
@@ -56,10 +57,10 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             type="button"
             aria-pressed={answer?.answer === a}
             onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
-            className="min-h-12 w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
-            aria-label={a === 'none' ? `${lacks ? 'So' : 'None'} on this one: ${ask}` : `${WORDS[a]}: ${ask}`}
+            className="min-h-12 min-w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
+            aria-label={`${a === 'none' && lacks ? 'Save, does not apply' : WORDS[a]}: ${ask}`}
           >
-            {a === 'none' && lacks ? 'So' : WORDS[a]}
+            {a === 'none' && lacks ? 'Save' : SHORT_ANSWER[a]}
           </button>
         ))}
       </span>

@@ -4,6 +4,9 @@ import { useState } from 'react';
 
 export type OnAnswer = (item: string, answer: Said, note?: string) => void;
 
+/** Answers as their buttons have them: a narrow button says the long one short. */
+export const SHORT_ANSWER: Record<Said, string> = { yes: 'OK', no: 'Not OK', none: 'N/A' };
+
 /** One question on its way to an answer: the words that go with it, and what is still wanting. */
 export function useAnswering(item: GateItem, before: string | undefined, onAnswer: OnAnswer) {
   const [note, setNote] = useState(before ?? '');
@@ -13,8 +16,7 @@ export function useAnswering(item: GateItem, before: string | undefined, onAnswe
   const give = (answer: Said) => {
     const words = note.trim();
     if (item.note && words === '') return setFault('Write down what was seen; a word or two will do.');
-    if (answer === 'none' && words === '')
-      return setFault('Why is it not on this one? A word or two will do.');
+    if (answer === 'none' && words === '') return setFault('Why does it not apply? A word or two will do.');
     setFault(null);
     setLacks(false);
     const kept = item.note || answer === 'none' || (item.mayNote && words !== '');

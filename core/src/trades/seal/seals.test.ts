@@ -82,7 +82,7 @@ describe('the order of a cartridge', () => {
   it('does not start with a clip left in', () => {
     const h = upTo(handAt(cartridgeSeal), 'clips');
     answer(h, 'clips', 'off', 'no');
-    expect(() => h.pass('clips')).toThrow(/Answered no/);
+    expect(() => h.pass('clips')).toThrow(/Not OK/);
     expect(() => h.pass('ready')).toThrow();
   });
 

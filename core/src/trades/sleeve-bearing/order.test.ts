@@ -15,7 +15,7 @@ describe('the job in order', () => {
     h.do('gate.answered', { step: 'safe', item: 'isolated', answer: 'yes' });
     refuses(() => h.pass('safe'), /9 of 10/);
     h.answerAll('safe').do('gate.answered', { step: 'safe', item: 'parts', answer: 'no', note: 'no washer' });
-    refuses(() => h.pass('safe'), /Answered no/);
+    refuses(() => h.pass('safe'), /Not OK/);
     h.do('gate.answered', { step: 'safe', item: 'parts', answer: 'yes' }).pass('safe');
     expect(h.state.present).toBe('shaft');
   });

@@ -1,0 +1,94 @@
+import { canLack } from '@fulcrant/core/engine/answers';
+import { ANSWER_WORD, type Said } from '@fulcrant/core/engine/said';
+import type { Answer, JobState } from '@fulcrant/core/engine/state';
+import type { StepDefinition } from '@fulcrant/core/engine/step';
+import { useState } from 'react';
+import type { JobView } from '../data/job.ts';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { TextField } from '../ui/TextField.tsx';
+
+/** An answer of a step that was passed is corrected with a reason: the step opens, and what stands on it; both answers print. */
+export function CorrectDialog({
+  job,
+  state,
+  step,
+  open,
+  onClose,
+}: {
+  job: Pick<JobView, 'act'>;
+  state: JobState;
+  step: StepDefinition;
+  open: boolean;
+  onClose: () => void;
+}) {
+  const say = useSay();
+  const [chosen, setChosen] = useState<Answer | null>(null);
+  const [note, setNote] = useState('');
+  const [reason, setReason] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const items = step.items ?? [];
+  const given = state.answers.filter((a) => a.step === step.id && items.some((i) => i.id === a.item));
+  const item = items.find((i) => i.id === chosen?.item);
+  const close = () => {
+    setChosen(null);
+    setNote('');
+    setReason('');
+    setFault(null);
+    onClose();
+  };
+  const correct = async (answer: Said) => {
+    if (!chosen) return;
+    if (reason.trim().length < 3) return setFault('A reason takes a few words.');
+    const refused = await job.act('answer.corrected', {
+      step: step.id,
+      item: chosen.item,
+      answer,
+      reason: reason.trim(),
+      ...(note.trim() ? { note: note.trim() } : {}),
+    });
+    if (refused) return setFault(say(refused));
+    close();
+  };
+  const offered = (['yes', 'no', 'none'] as const).filter((a) => a !== 'none' || (item && canLack(item)));
+  return (
+    <Dialog open={open} onClose={close} title={`Correct an answer: ${step.title}`}>
+      <div className="flex flex-col gap-3">
+        {!item ? (
+          <ul className="m-0 list-none p-0">
+            {given.map((a) => (
+              <li key={a.id} className="border-b border-faint">
+                <button
+                  type="button"
+                  className="min-h-12 w-full py-1 text-left leading-snug"
+                  onClick={() => setChosen(a)}
+                >
+                  <strong className="font-label">{ANSWER_WORD[a.answer]}</strong>{' '}
+                  {say(items.find((i) => i.id === a.item)?.ask ?? a.item)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        ) : (
+          <>
+            <p className="m-0">{say(item.ask)}</p>
+            <TextField label="What was seen (may stay empty)" value={note} onText={setNote} />
+            <TextField label="Reason required" value={reason} onText={setReason} />
+            <p className="m-0 text-sm text-muted">
+              Both answers print. This step opens, and every step that depends on it.
+            </p>
+            <div className="flex flex-wrap gap-3">
+              {offered.map((a) => (
+                <Button key={a} onClick={() => void correct(a)}>
+                  {ANSWER_WORD[a]}
+                </Button>
+              ))}
+            </div>
+          </>
+        )}
+        {fault && <Fault>{fault}</Fault>}
+        <Button onClick={close}>Cancel</Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,38 @@
+import type { JobState } from '@fulcrant/core/engine/state';
+import { format } from 'date-fns';
+import { Link } from 'react-router';
+import { useSay } from '../ui/settings.tsx';
+
+/** What changes of the setup have struck: it stays on the sheet, and is told beside the work as long as somebody has still to look. */
+export function StruckList({ state }: { state: JobState }) {
+  const say = useSay();
+  if (state.struck.length === 0) return null;
+  return (
+    <section aria-label="Struck" className="border-t border-faint pt-2" data-struck={state.struck.length}>
+      <h2 className="kicker m-0">Struck by a change of the setup</h2>
+      <ul className="m-0 list-none p-0 text-[0.95rem] leading-snug">
+        {state.struck.map((s) => {
+          const seen = state.setupChanges.find((c) => c.id === s.change)?.seen;
+          return (
+            <li key={s.id} className="py-0.5">
+              <s>{s.title}</s>
+              {s.whole ? '' : ', in part'}: {s.readings.length} readings, {s.answers.length} answers,{' '}
+              {s.ticks.length} bolts. {s.author.name}, {format(new Date(s.at), 'd MMM HH:mm')}: {s.reason}
+              {s.stops.map((f) => (
+                <span key={f.code} className="block font-medium text-stop">
+                  ▲ {say(f.reason)}{' '}
+                  <span className="font-normal text-muted">
+                    {seen ? `Looked at by ${seen.author.name}.` : 'A second person has still to look.'}
+                  </span>
+                </span>
+              ))}
+            </li>
+          );
+        })}
+      </ul>
+      <Link className="text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
+        On the sheet
+      </Link>
+    </section>
+  );
+}
