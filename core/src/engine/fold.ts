@@ -60,6 +60,8 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
     fixedNamed: [],
     past: [],
     struck: [],
+    acts: 0,
+    touched: {},
     lacking: [],
     signed: null,
     running: null,
@@ -71,7 +73,24 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
 /** One event laid on the facts. Events were admitted before; here they are only remembered. */
 export function lay(f: Facts, e: JobEvent, judging: Judging): Facts {
   // What does not belong to a sheet that runs was let in because a check had failed: it runs no more.
-  return laidOn(f.running && !FOLLOWS_RUNNING.includes(e.type) ? { ...f, running: null } : f, e, judging);
+  const going = f.running && !FOLLOWS_RUNNING.includes(e.type) ? { ...f, running: null } : f;
+  const acts = f.acts + 1;
+  return touchedBy(going, laidOn({ ...going, acts }, e, judging), e);
+}
+
+/** The acts at the steps an event touched: its own, those it opened again, those whose bolts it loosened. */
+function touchedBy(before: Facts, after: Facts, e: JobEvent): Facts {
+  const own = 'step' in e.data && e.type !== 'step.passed' ? [e.data.step] : [];
+  const taken =
+    e.type === 'reading.withdrawn'
+      ? [...before.readings, ...before.ticks].flatMap((r) => (r.id === e.data.reading ? [r.step] : []))
+      : [];
+  const opened = after.past.slice(before.past.length).map((p) => p.step);
+  const loose = after.loosened.slice(before.loosened.length).map((l) => l.step);
+  const steps = [...own, ...taken, ...opened, ...loose];
+  return steps.length === 0
+    ? after
+    : { ...after, touched: { ...after.touched, ...Object.fromEntries(steps.map((s) => [s, after.acts])) } };
 }
 
 function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
@@ -187,7 +206,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
         ...f,
         passes: [
           ...f.passes.filter((p) => p.step !== e.data.step),
-          { ...s, step: e.data.step, attempt: f.attempt, changes: f.setupChanges.length },
+          { ...s, step: e.data.step, attempt: f.attempt, changes: f.setupChanges.length, act: f.acts },
         ],
       };
     case 'step.held':

@@ -5,7 +5,7 @@ import { acceptanceOf, answerTo, inRound, passOf } from './facts.ts';
 import { type Judging, lay, opened } from './fold.ts';
 import { askedHere } from './here.ts';
 import { lackingAt, withLacking } from './lacking.ts';
-import type { Facts, Hold, JobState, StepReport, StepState } from './state.ts';
+import type { Facts, Hold, JobState, Pass, StepReport, StepState } from './state.ts';
 import type { StepDefinition } from './step.ts';
 import { procedureFor } from './trades.ts';
 import { liftedFindings, liftedQuestions, liftedStops, unseenAtSignature, unseenSoFar } from './unseen.ts';
@@ -129,6 +129,15 @@ function withUnseen(
   return { ...report, also, findings: [...findings, ...report.findings] };
 }
 
+/**
+ * Has nothing been touched since a step was passed, at it or before it, and the setup not been changed? Then it was in order by the rules
+ * it was passed under: a rule that has become stricter since opens no step again.
+ */
+const isUntouched = (facts: Facts, pass: Pass, steps: readonly StepDefinition[]): boolean =>
+  pass.changes === facts.setupChanges.length &&
+  pass.attempt === facts.attempt &&
+  steps.every((s) => (facts.touched[s.id] ?? 0) <= pass.act);
+
 type Remembered = {
   /** Steps before this index are as they were. */
   from: number;
@@ -199,8 +208,11 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
     const standing = open(facts, step, report.findings);
     const blocking = standing.filter(blocks(step));
     const held = hold !== undefined && !hold.released;
+    const stays =
+      passed !== undefined && blocking.length > 0 && isUntouched(facts, passed, order.slice(0, i + 1));
     const done =
-      facts.signed !== null || (step.id !== 'sign' && passed !== undefined && blocking.length === 0 && !held);
+      facts.signed !== null ||
+      (step.id !== 'sign' && passed !== undefined && (blocking.length === 0 || stays) && !held);
     const state: StepState = {
       ...shared,
       status: done ? 'done' : 'present',
@@ -209,6 +221,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       open: standing,
       blocking,
       ...(passed && done ? { passed: { at: passed.at, author: passed.author } } : {}),
+      ...(stays && !facts.signed ? { byRulesOfThen: true as const } : {}),
     };
     if (!done) present = state;
     steps.push(state);

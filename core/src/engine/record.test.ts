@@ -186,6 +186,35 @@ describe('a limit typed after the readings it judges', () => {
   });
 });
 
+describe('a step that was passed', () => {
+  it('stays passed where a rule has become stricter since, and opens where what it stands on is touched', () => {
+    const h = whole();
+    const open = h.events.filter((e) => e.type !== 'sheet.signed');
+    // By the rules of then a drive-up felt with one row twice another’s was in order: the streams of before hold such passes.
+    const then = open.map((e) =>
+      e.type === 'reading.taken' && e.data.place === 'deg150/B/1'
+        ? ({ ...e, data: { ...e.data, value: 0.03 } } as JobEvent)
+        : e,
+    );
+    const state = reduce(then);
+    const drive = state?.steps.find((s) => s.id === 'driveup');
+    expect(drive).toMatchObject({ status: 'done', byRulesOfThen: true });
+    expect(drive?.blocking.map((f) => f.code)).toContain('driveup.rows');
+    expect(state?.present).toBe('sign');
+    if (!state) throw new Error('not opened');
+    expect(JSON.stringify(fitUpSheet(state, 'F-1').document)).toMatch(/by the rules of then/);
+    // A bench reading withdrawn: what stands on it is judged by today’s rules.
+    const bench = state.readings.find((r) => r.step === 'bench');
+    const again = apply(state, {
+      ...(open.at(-1) as JobEvent),
+      id: newId(),
+      type: 'reading.withdrawn',
+      data: { reading: bench?.id ?? '', reason: 'misread' },
+    } as JobEvent);
+    expect(again?.present).toBe('bench');
+  });
+});
+
 describe('a planned hold', () => {
   it('leaves only by a lead hand', () => {
     const h = hand({ holdBefore: ['bolts'] });

@@ -99,8 +99,11 @@ export type SetupChange = Stamp & {
   seen?: Stamp;
 };
 
-/** A step that was passed; `changes` counts the changes of the setup made before it: what was asked then is known by that. */
-export type Pass = Stamp & { step: string; attempt: number; changes: number };
+/**
+ * A step that was passed; `changes` counts the changes of the setup made before it, `act` all acts: what was
+ * asked then, and what has been touched since, is known by these.
+ */
+export type Pass = Stamp & { step: string; attempt: number; changes: number; act: number };
 
 /** A round of a step that was opened again: what it held then stays on the sheet and counts no more. */
 export type Past = Stamp & {
@@ -180,6 +183,9 @@ export type Facts<S extends Setup = Setup> = {
   fixedNamed: Array<Stamp & FixedNamed>;
   /** What steps held before they were opened again, oldest first. */
   past: Past[];
+  /** How many acts were laid on the job, and at each step the last that touched it. */
+  acts: number;
+  touched: Readonly<Record<string, number>>;
   /** Numbers that were said not to be there. */
   lacking: Lacking[];
   /** What changes of the setup have struck, oldest first. */
@@ -282,6 +288,8 @@ export type StepState = {
   /** Those of them that are in the way. */
   blocking: Finding[];
   passed?: Stamp;
+  /** Passed by the rules of then: nothing it stands on was touched since, and today’s would hold it up. It stays passed. */
+  byRulesOfThen?: true;
   hold?: Hold;
   /** Closed for now by what was opened before it; it was passed, and its pass stands. */
   kept?: true;

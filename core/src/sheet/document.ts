@@ -145,7 +145,17 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
       ? [{ block: 'line' as const, lead: 'Signed', text: sheet.signature.name, small: by(sheet.signature) }]
       : []),
     ...(step.passed
-      ? [{ block: 'line' as const, text: '', small: joinSaid(['Passed by', by(step.passed)]) }]
+      ? [
+          {
+            block: 'line' as const,
+            text: '',
+            small: joinSaid([
+              'Passed by',
+              by(step.passed),
+              step.byRulesOfThen ? '(by the rules of then; the findings above are by today’s)' : null,
+            ]),
+          },
+        ]
       : []),
   ];
 }

@@ -87,6 +87,8 @@ export type SheetStep = {
   title: string;
   status: string;
   passed: Told | null;
+  /** Passed by the rules of then; what stands against it is said by today’s. */
+  byRulesOfThen?: true;
   answers: SheetAnswer[];
   findings: SheetFinding[];
   working: Array<{ what: Said; sum: Said }>;

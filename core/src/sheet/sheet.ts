@@ -155,6 +155,7 @@ function sheetStep(state: JobState, definition: StepDefinition): SheetStep {
     title: definition.title,
     status: step?.status ?? 'closed',
     passed: step?.passed ? said(step.passed) : null,
+    ...(step?.byRulesOfThen ? { byRulesOfThen: true as const } : {}),
     answers: sheetAnswers(definition, state.answers),
     findings: findings(report?.findings ?? []),
     working: report?.working ?? [],

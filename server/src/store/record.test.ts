@@ -287,7 +287,9 @@ describe('a database laid in by an earlier release', () => {
       ]);
       // A later release has brought it further: this one says so, and touches nothing.
       await put('INSERT INTO migrations (name) VALUES (?)', ['999-of-later']);
-      await expect(migrate(owner.sequelize, mariadb.app.user)).rejects.toThrow(/newer Fulcrant \(999-of-later\)/);
+      await expect(migrate(owner.sequelize, mariadb.app.user)).rejects.toThrow(
+        /newer Fulcrant \(999-of-later\)/,
+      );
       await owner.sequelize.query("DELETE FROM migrations WHERE name = '999-of-later'");
       expect(await freezeSigned(owner)).toBe(1);
       expect(await freezeSigned(owner)).toBe(0);

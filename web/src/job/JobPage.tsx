@@ -181,6 +181,7 @@ export const JobSheet = memo(function JobSheet({
               {definition.title}
               {state.attempt > 1 && definition.again ? ` · attempt ${state.attempt}` : ''}
               {step.status === 'done' && step.passed ? ` · passed by ${step.passed.author.name}` : ''}
+              {step.byRulesOfThen ? ', by the rules of then' : ''}
             </p>
             <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
               {held
