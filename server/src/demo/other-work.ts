@@ -60,6 +60,7 @@ export function otherWork(ids: Map<string, string>): BearingHand[] {
     .drive(45, 0.07, 0.07)
     .drive(90, 0.05, 0.055)
     .drive(112.5, 0.045, 0.045)
+    .read('driveup', 'lock/deg112.5', 3, 'protractor')
     .pass('driveup')
     .lock(3, [
       [0.04, 0.04],
