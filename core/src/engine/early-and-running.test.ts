@@ -17,7 +17,12 @@ describe('a check entered before it is due', () => {
   it('is an early look: kept with its true time, shown, and no check is closed by it', () => {
     const h = started();
     // A minute after the start, as by trial: the hour and the next day in one go.
-    h.read('proof', 'leak/15', 3, 'counter').read('proof', 'leak/15', 3, 'counter');
+    h.read('proof', 'leak/15', 3, 'counter');
+    // One look is leakage and warmth.
+    expect(step(h, 'proof').report?.next?.key).toBe('temp/15');
+    h.read('proof', 'temp/15', 40, 'thermometer')
+      .read('proof', 'leak/15', 3, 'counter')
+      .read('proof', 'temp/15', 40, 'thermometer');
     expect(values(h).points.map((p) => p.dropsPerMin)).toEqual([4, null, null, null]);
     expect(step(h, 'proof').report?.next?.key).toBe('leak/15');
     refuses(() => h.read('proof', 'leak/1440', 2, 'counter'), /^First: leakage after 15 minutes/);
@@ -43,7 +48,7 @@ describe('a check entered before it is due', () => {
   it('of a plunger likewise', () => {
     const h = upTo(handAt(EVERY_KIND.plunger as Setup), 'proof');
     h.read('proof', 'leak/0', 2, 'counter').read('proof', 'temp/0', 30, 'thermometer');
-    h.read('proof', 'leak/1', 2, 'counter');
+    h.read('proof', 'leak/1', 2, 'counter').read('proof', 'temp/1', 30, 'thermometer');
     expect(step(h, 'proof').report?.next?.key).toBe('leak/1');
     h.wait(15).read('proof', 'leak/1', 2, 'counter');
     expect(step(h, 'proof').report?.next?.key).toBe('temp/1');

@@ -34,6 +34,14 @@ export function looksAt(
   return { due: here.find((r) => !early.includes(r)), early };
 }
 
+/** The place of the warmth that goes with an early count just made: one look is leakage and warmth. @example `leak/15` → `temp/15` */
+export function warmthOf(taken: readonly Reading[], early: readonly Reading[]): string | null {
+  const last = taken.at(-1);
+  return last && early.includes(last) && !last.place.startsWith('temp/')
+    ? last.place.replace(/^[a-z]+/, 'temp')
+    : null;
+}
+
 /** Early looks, told with the time they were taken at; they hold nothing up and close nothing. */
 export function earlyFindings(step: string, early: readonly Reading[], begunMs: number): Finding[] {
   if (early.length === 0) return [];

@@ -9,7 +9,14 @@ import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
-import { checksToCome, dueFinding, earlyFindings, type Looks, looksAt } from '../../steps/timed-checks.ts';
+import {
+  checksToCome,
+  dueFinding,
+  earlyFindings,
+  type Looks,
+  looksAt,
+  warmthOf,
+} from '../../steps/timed-checks.ts';
 import type { PlungerSetup } from './setup.ts';
 
 /** A row of what was measured, for the figure. */
@@ -216,12 +223,13 @@ export const provedStep = measured.kind({
   repeats: true,
   report(facts, step) {
     const open = proofPlaces().filter((p) => !looks(facts, step, p.key).due);
-    const next = open[0] ?? null;
+    const early = proofPlaces().flatMap((p) => looks(facts, step, p.key).early);
+    const warmth = warmthOf(standing(facts, step.id), early);
+    const next = open.find((p) => p.key === warmth) ?? open[0] ?? null;
     const begun = begunOf(facts, step);
     const minutesOf = (p: Place) => PROVED_MINUTES[Number(p.key.split('/')[1])] ?? 0;
     const left = PROVED_MINUTES.filter((m) => m > 0 && open.some((p) => minutesOf(p) === m));
     const started = !open.some((p) => minutesOf(p) === 0);
-    const early = proofPlaces().flatMap((p) => looks(facts, step, p.key).early);
     return {
       findings: [
         ...(next ? [dueFinding(step.id, next.label.toLowerCase())] : []),

@@ -7,7 +7,14 @@ import { pres, temp } from '../../quantities/say.ts';
 import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
-import { checksToCome, dueFinding, earlyFindings, type Looks, looksAt } from '../../steps/timed-checks.ts';
+import {
+  checksToCome,
+  dueFinding,
+  earlyFindings,
+  type Looks,
+  looksAt,
+  warmthOf,
+} from '../../steps/timed-checks.ts';
 import type { SealSetup } from './setup.ts';
 
 export type ProofPoint = {
@@ -93,8 +100,9 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
   report(facts, step) {
     const points = pointsOf(facts, step);
     const open = openPlaces(facts, step);
-    const next = open[0] ?? null;
     const early = earlyLooks(facts, step);
+    const warmth = warmthOf(standing(facts, step.id, 'any'), early);
+    const next = open.find((p) => p.key === warmth) ?? open[0] ?? null;
     const begun = begunOf(facts, step);
     const seen = [...points, ...earlyPoints(early, begun)]
       .filter((p) => (p.dropsPerMin ?? p.gasMpa ?? p.temperatureC) !== null)
