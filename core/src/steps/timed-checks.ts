@@ -45,12 +45,15 @@ export function warmthOf(taken: readonly Reading[], early: readonly Reading[]): 
 /** Early looks, told with the time they were taken at; they hold nothing up and close nothing. */
 export function earlyFindings(step: string, early: readonly Reading[], begunMs: number): Finding[] {
   if (early.length === 0) return [];
-  const minutes = early.map((r) => Math.max(0, Math.round((Date.parse(r.at) - begunMs) / MINUTE_MS)));
+  // The count and the warmth of one look come within the same minute or so: they are one look.
+  const minutes = [
+    ...new Set(early.map((r) => Math.max(0, Math.round((Date.parse(r.at) - begunMs) / MINUTE_MS)))),
+  ];
   return [
     {
       code: `${step}.early`,
       verdict: 'caution',
-      reason: `${early.length === 1 ? 'One early look' : `${early.length} early looks`}, ${minutes.join(', ')} minutes after the start: kept, and not the check that is due.`,
+      reason: `${minutes.length === 1 ? 'Early look' : 'Early looks'} at ${minutes.join(', ')} min after the start: kept, and not the check that is due.`,
       params: { minutes: minutes.join(' ') },
       source: 'practice',
       remedy: 'Look again when the check is due, or sign the sheet as running.',

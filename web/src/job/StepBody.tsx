@@ -3,6 +3,7 @@ import { standing } from '@fulcrant/core/engine/facts';
 import { mayLack } from '@fulcrant/core/engine/lacking';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
+import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { useState } from 'react';
 import { AngleChoice } from '../entry/AngleChoice.tsx';
 import { LimitsInForce } from '../entry/LimitsInForce.tsx';
@@ -136,7 +137,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
               padSlot={padSlot}
               onPad={setPad}
               fill={turned}
-              lastMm={lastRead(state, step)}
+              lastMm={lastRead(state, step, gauge.gauge?.kind)}
             >
               {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
               {report.turn && place.turn && gauge.gauge && (
@@ -161,9 +162,10 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
   );
 }
 
-/** What was read last at a step. */
-const lastRead = (state: JobState, step: StepDefinition): number | null =>
-  standing(state, step.id, step.again ? state.attempt : 'any').at(-1)?.value ?? null;
+/** What was read last at a step by a gauge of the kind in hand: a pressure is no hint for an indicator. */
+const lastRead = (state: JobState, step: StepDefinition, kind?: Instrument['kind']): number | null =>
+  standing(state, step.id, step.again ? state.attempt : 'any').findLast((r) => r.instrument.kind === kind)
+    ?.value ?? null;
 
 /** Other places that can be read now. */
 function Choices({ entry }: { entry: Entry }) {

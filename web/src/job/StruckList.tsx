@@ -1,7 +1,18 @@
-import type { JobState } from '@fulcrant/core/engine/state';
+import type { JobState, Struck } from '@fulcrant/core/engine/state';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { useSay } from '../ui/settings.tsx';
+
+/** What went, counted, without what was never there. @example `9 readings, 1 answer` */
+const counted = (s: Struck): string =>
+  [
+    [s.readings.length, 'reading'] as const,
+    [s.answers.length, 'answer'] as const,
+    [s.ticks.length, 'bolt'] as const,
+  ]
+    .filter(([n]) => n > 0)
+    .map(([n, what]) => `${n} ${what}${n === 1 ? '' : 's'}`)
+    .join(', ') || 'nothing recorded';
 
 /** What changes of the setup have struck: it stays on the sheet, and is told beside the work as long as somebody has still to look. */
 export function StruckList({ state }: { state: JobState }) {
@@ -16,8 +27,8 @@ export function StruckList({ state }: { state: JobState }) {
           return (
             <li key={s.id} className="py-0.5">
               <s>{s.title}</s>
-              {s.whole ? '' : ', in part'}: {s.readings.length} readings, {s.answers.length} answers,{' '}
-              {s.ticks.length} bolts. {s.author.name}, {format(new Date(s.at), 'd MMM HH:mm')}: {s.reason}
+              {s.whole ? '' : ', in part'}: {counted(s)}. {s.author.name},{' '}
+              {format(new Date(s.at), 'd MMM HH:mm')}: {s.reason}
               {s.stops.map((f) => (
                 <span key={f.code} className="block font-medium text-stop">
                   ▲ {say(f.reason)}{' '}
