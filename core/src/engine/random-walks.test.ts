@@ -6,6 +6,7 @@ import { arbitrarySetup } from '../testing/arbitrary-setup.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { handAt } from '../testing/test-stand.ts';
+import { wayOn } from '../testing/way-on.ts';
 import { reduce } from './judge.ts';
 import type { Setup } from './setup.ts';
 import { unworkable } from './workable.ts';
@@ -19,7 +20,14 @@ const PATIENCE_MS = 1_200_000;
 
 const walked = (setup: Setup, seed: number): RandomHand => {
   const hand = new RandomHand(chanceOf(seed), setup);
-  for (let i = 0; i < ACTS; i++) hand.step();
+  for (let i = 0; i < ACTS; i++) {
+    hand.step();
+    // Whatever was done, and whatever the setup was changed to: there is a next thing, or a sentence that says what puts it right.
+    if (hand.state && wayOn(hand.state).length === 0)
+      throw new Error(
+        `stuck at ${hand.state.present}: ${JSON.stringify(hand.state.steps.find((s) => s.id === hand.state?.present)?.blocking)}`,
+      );
+  }
   return hand;
 };
 
