@@ -151,7 +151,7 @@ it('a first visit sits down at a bench without signing in; by night, on a tablet
   await page.goto(`${plant.url}/sign-in`);
   await page.evaluate(() => localStorage.setItem('fulcrant.theme', 'night'));
   await page.reload();
-  await page.getByRole('link', { name: /practice bench/ }).click();
+  await page.getByRole('link', { name: /Try practice/ }).click();
   await page.locator('[data-bench="shaft"]').click();
   await page.locator('[data-rig="shaft"]').waitFor();
   const hand = new RigHand(page, /hammer mark/);

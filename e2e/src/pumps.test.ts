@@ -31,7 +31,7 @@ async function over(hand: SheetHand, filled: string): Promise<void> {
   await hand.bolts();
   expect(await hand.page.locator('[data-filled]').count()).toBe(2);
   expect(await hand.page.locator('[data-pass-step]').isDisabled()).toBe(true);
-  await hand.page.locator(`[data-item="${filled}"]`).getByRole('button', { name: /^Yes/ }).click();
+  await hand.page.locator(`[data-item="${filled}"]`).getByRole('button', { name: /^OK/ }).click();
   await hand.page.locator('[data-filled]').first().waitFor({ state: 'detached' });
   await hand.page.locator('form[data-bolt]').waitFor();
   await hand.bolts();
@@ -107,10 +107,10 @@ it('a gear pump: a lip the wrong way, a stack that comes out too tight, a pump t
   await questions(hand); // drain plugs
   await questions(hand); // small chambers
   const turns = page.locator('[data-item="turns"]');
-  await turns.getByRole('button', { name: /^No/ }).click();
+  await turns.getByRole('button', { name: /^Not OK/ }).click();
   await page.locator('[data-causes]').waitFor();
   expect(await page.locator('[data-pass-step]').isDisabled()).toBe(true);
-  await turns.getByRole('button', { name: /^Yes/ }).click();
+  await turns.getByRole('button', { name: /^OK/ }).click();
   await page.locator('[data-causes]').waitFor({ state: 'detached' });
   await hand.on();
   await questions(hand); // drive side

@@ -24,6 +24,15 @@ export function wayOn(state: JobState): string[] {
       ? answered(state, step).flatMap(({ item, answer }) => (isSettled(answer, item) ? [] : [item.ask]))
       : []),
     ...(values && typeof values === 'object' && 'passes' in values && values.next ? ['the next bolt'] : []),
-    ...blocking.flatMap((f) => (f.remedy ? [f.remedy] : f.acceptable ? [`accept: ${f.reason}`] : [])),
+    ...blocking.flatMap((f) =>
+      f.remedy
+        ? [f.remedy]
+        : f.acceptable
+          ? [`accept: ${f.reason}`]
+          : // What is only not done yet says so: parts are tagged, laid out and counted by acts of their step's own.
+            f.verdict === 'incomplete'
+            ? [f.reason]
+            : [],
+    ),
   ];
 }

@@ -30,14 +30,16 @@ describe('the rarer acts', () => {
     await acts.dismount.run('too far');
     await acts.note.run('a word');
     await acts.release.run('');
+    await acts.running.run('Asta');
     expect(done).toEqual([
       ['reading.withdrawn', { reading: reading.id, reason: 'misread' }],
       ['step.held', { step: step.id, reason: 'waits for the crane' }],
       ['bearing.dismounted', { reason: 'too far' }],
       ['note.added', { text: 'a word' }],
       ['step.released', { step: step.id }],
+      ['sheet.signed', { name: 'Asta', running: true }],
     ]);
-    expect(Object.values(acts).filter((a) => a.optional)).toEqual([acts.release]);
+    expect(Object.values(acts).filter((a) => a.optional)).toEqual([acts.release, acts.running]);
     for (const a of Object.values(acts)) expect(a.ask.length).toBeGreaterThan(5);
   });
   it('say what taking back is on this job, and withdraw nothing where nothing is in hand', async () => {

@@ -88,7 +88,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           <span
             className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
           >
-            {item.note ? 'noted' : ANSWER_WORD[answer.answer]},{answer.author.name}{' '}
+            {item.note ? 'noted' : ANSWER_WORD[answer.answer]}, {answer.author.name}{' '}
             {format(new Date(answer.at), 'd MMM HH:mm')}
             {answer.note ? `: ${answer.note}` : ''}
           </span>
@@ -112,7 +112,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           {canLack(item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
-              aria-label={`${lacks ? 'Save, does not apply' : 'Does not apply'}: ${ask}`}
+              aria-label={`${lacks ? 'Save' : SHORT_ANSWER.none}, does not apply: ${ask}`}
               title="does not apply, with a reason"
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
               className="!px-2 !text-base"

@@ -10,8 +10,6 @@ import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
 
 type Props = { state: JobState; step: StepDefinition; item: GateItem; onAnswer: OnAnswer };
 
-const WORDS = ANSWER_WORD;
-
 /** A question of a measuring step, answered beside its readings; with a reason where this machine has not what it asks of. */
 export function StepItem({ state, step, item, onAnswer }: Props) {
   const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
@@ -58,7 +56,7 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             aria-pressed={answer?.answer === a}
             onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
             className="min-h-12 min-w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
-            aria-label={`${a === 'none' && lacks ? 'Save, does not apply' : WORDS[a]}: ${ask}`}
+            aria-label={`${a === 'none' ? `${lacks ? 'Save' : SHORT_ANSWER.none}, does not apply` : SHORT_ANSWER[a]}: ${ask}`}
           >
             {a === 'none' && lacks ? 'Save' : SHORT_ANSWER[a]}
           </button>

@@ -109,6 +109,7 @@ function settingOrFault(
           verdict: 'reject',
           reason: error.message,
           params: { message: error.message },
+          remedy: 'Measure the seat again, with its sign, or put lengths and side right in the setup.',
           acceptable: false,
         },
       ],
