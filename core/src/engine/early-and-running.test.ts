@@ -39,6 +39,20 @@ describe('a check entered before it is due', () => {
     expect(reduce(h.events)).toEqual(h.state);
   });
 
+  it('may be done without by a lead hand with a reason, all that is to come by name, but not the start itself', () => {
+    const h = seal().by(imke);
+    refuses(() => h.accept('proof', 'proof.due', 'no time for the start'), /cannot be accepted/);
+    h.by(asta).read('proof', 'leak/0', 4, 'counter').read('proof', 'temp/0', 40, 'thermometer');
+    h.answerAll('proof');
+    refuses(() => h.accept('proof', 'proof.due', 'I look myself'), /Only a lead hand/);
+    h.by(imke).accept('proof', 'proof.due', 'the late shift looks every hour').by(asta);
+    expect(h.state.deviations.at(-1)?.stands).toMatch(
+      /leakage after 15 minutes.*; then after an hour, the next day/i,
+    );
+    h.pass('proof').do('sheet.signed', { name: 'Asta' });
+    expect(JSON.stringify(fitUpSheet(h.state, 'F-1').document)).toMatch(/the late shift looks every hour/);
+  });
+
   it('stops the seal all the same where it leaks', () => {
     const h = started();
     h.read('proof', 'leak/15', 80, 'counter').read('proof', 'temp/15', 40, 'thermometer');

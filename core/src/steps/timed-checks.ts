@@ -71,11 +71,16 @@ export const checksToCome = (
     ? []
     : left.map(({ what, minutes }) => ({ what, at: minutesAfter(begunMs, minutes) }));
 
-/** A check that is not read yet. A sheet signed as running waits for it. */
-export const dueFinding = (step: string, what: string): Finding => ({
+/**
+ * Checks that are not read yet. A sheet signed as running waits for them; a lead hand may do without those to come, never without the
+ * look at the start.
+ * @param what the place that is read next
+ * @param left the checks to come, in words; nothing before the start is read
+ */
+export const dueFinding = (step: string, what: string, left: readonly string[]): Finding => ({
   code: `${step}.due`,
   verdict: 'incomplete',
-  reason: `Still to be read: ${what}.`,
-  params: { due: true, what },
-  acceptable: true,
+  reason: `Still to be read: ${what}${left.length > 1 ? `; then ${left.slice(1).join(', ')}` : ''}.`,
+  params: { due: true, left: left.join(', ') },
+  acceptable: left.length > 0,
 });

@@ -36,8 +36,10 @@ export function Judgements({
   const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
   const holds = step.status === 'present' && !supposed ? stillHolding(state, step.id) : [];
   if (findings.length === 0) return <StillHolding holds={holds} />;
+  // What is only not done yet stands in the way of its own step alone: a check that is not due is accepted there.
   const blocking = (f: Finding) =>
-    (step.status === 'present' || survey) && ['reject', 'too-close'].includes(f.verdict);
+    (step.status === 'present' && f.verdict === 'incomplete') ||
+    ((step.status === 'present' || survey) && ['reject', 'too-close'].includes(f.verdict));
   const acceptable =
     supposed || state.signed
       ? []

@@ -230,12 +230,14 @@ export const provedStep = measured.kind({
     const minutesOf = (p: Place) => PROVED_MINUTES[Number(p.key.split('/')[1])] ?? 0;
     const left = PROVED_MINUTES.filter((m) => m > 0 && open.some((p) => minutesOf(p) === m));
     const started = !open.some((p) => minutesOf(p) === 0);
+    const named = (minutes: (typeof PROVED_MINUTES)[number]) =>
+      String(PROVED[PROVED_MINUTES.indexOf(minutes)]);
     return {
       findings: [
-        ...(next ? [dueFinding(step.id, next.label.toLowerCase())] : []),
+        ...(next ? [dueFinding(step.id, next.label.toLowerCase(), started ? left.map(named) : [])] : []),
         ...judgeProof(facts, step),
         ...earlyFindings(step.id, early, begun),
-        ...(next ? [] : itemFindings(facts, step)),
+        ...(started ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id)),
       ],
       working: [],
@@ -257,7 +259,7 @@ export const provedStep = measured.kind({
             toCome: checksToCome(
               begun,
               left.map((minutes) => ({
-                what: `Leak check ${PROVED[PROVED_MINUTES.indexOf(minutes)]}`,
+                what: `Leak check ${named(minutes)}`,
                 minutes,
               })),
             ),

@@ -119,7 +119,9 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
       findings: [
         ...judge(facts.setup, seen, worse),
         ...earlyFindings('proof', early, begun),
-        ...(next ? [dueFinding('proof', next.label.toLowerCase())] : []),
+        ...(next
+          ? [dueFinding('proof', next.label.toLowerCase(), started ? left.map((m) => String(NAME[m])) : [])]
+          : []),
         ...(started ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
