@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { reduce } from '../../engine/judge.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { summarise } from '../../job/summary.ts';
 import type { FloatRoomValues } from '../../steps/bearing/float-room.ts';
@@ -156,6 +157,20 @@ describe('a float on its shaft', () => {
     h.do('measure.repeated', { step: 'float', done: 'ring moved' });
     h.read('float', 'room/towards', 2.2, 'caliper').read('float', 'room/away', 2.4, 'caliper').pass('float');
     expect(valuesOf<FloatRoomValues>(h, 'float').float?.neededMm).toBeCloseTo(0.991, 3);
+  });
+
+  it('is told the same act by act as from its events, also after it came off', () => {
+    const h = upTo('float', floatWhole);
+    h.do('bearing.dismounted', { reason: 'driven too far' });
+    expect(reduce(h.events)).toEqual(h.state);
+    for (let i = 0; i < 6; i++) {
+      const at = h.state.present ?? '';
+      workStep(h);
+      h.pass(at);
+      expect(reduce(h.events)).toEqual(h.state);
+    }
+    h.do('bearing.dismounted', { reason: 'once more' });
+    expect(reduce(h.events)).toEqual(h.state);
   });
 
   it('the housing asks what its order and its seals need, and the base bolts come after the load', () => {
