@@ -2,6 +2,7 @@ import type { Instrument } from '../instruments/instrument.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { len } from '../quantities/say.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
+import { fieldsOf } from './asked.ts';
 import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
@@ -12,7 +13,7 @@ import { checksLeft, isRunning, refuseWhileRunning } from './running.ts';
 import type { Said } from './said.ts';
 import type { JobState, Place, StepReport, StepState } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
-import { procedureFor, reopeningOf, sameTrade, stepOf } from './trades.ts';
+import { procedureFor, reopeningOf, sameTrade, stepOf, tradeOf } from './trades.ts';
 import { unseenAtSignature, unseenSoFar } from './unseen.ts';
 
 /** Why an event may not happen now, as a sentence; null where it may. */
@@ -63,7 +64,7 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
 
 function refusalOf(state: JobState | null, e: JobEvent): Refusal {
   if (!records(e.author.role)) return `${roleSaid(e.author.role)} reads; only fitters and lead hands record.`;
-  if (!state) return e.type === 'job.opened' ? null : 'This job is not opened yet.';
+  if (!state) return e.type === 'job.opened' ? refuseOpening(e) : 'This job is not opened yet.';
   if (e.type === 'job.opened') return 'This job is open already.';
   if (state.cancelled && e.type !== 'note.added')
     return 'This job was cancelled: nothing more is done to it. Open a new one.';
@@ -332,6 +333,17 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
   if (reading.withdrawn) return 'That reading is withdrawn already.';
   const step = find(state, reading.step);
   return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
+}
+
+/** A lead hand is asked to release a step of this job: a hold at one that is not there would be no hold. */
+function refuseOpening(e: JobEventOf<'job.opened'>): Refusal {
+  const { setup } = e.data;
+  const { steps } = procedureFor(setup);
+  const away = setup.holdBefore.find((h) => !steps.some((s) => s.id === h));
+  if (away === undefined) return null;
+  const field = fieldsOf(tradeOf(setup).schema).find((f) => f.name === 'holdBefore');
+  const called = field?.options?.find(([id]) => id === away)?.[1] ?? away;
+  return `This job has no step “${called}” for a lead hand to release. Take that hold out, or choose another.`;
 }
 
 /** A job keeps its kind, and a hold, planned or put in, leaves only by a lead hand, whichever field would take its step away. */

@@ -211,6 +211,8 @@ describe('by trial these vanished', () => {
     const h = handAt(setup);
     const onePiece = { ...setup, closing: { ...setup.closing, housing: 'one-piece' } } as SleeveSetup;
     refuses(() => h.do('setup.changed', { setup: onePiece, reason: 'no cap' }), /only by a lead hand/);
+    // Planned at the opening it would hold nothing: that is said, and nothing is opened.
+    refuses(() => handAt(onePiece), /no step “[^”]+” for a lead hand to release/);
     // One put in by hand as well.
     const free = handAt({ ...setup, holdBefore: [] } as SleeveSetup);
     free.do('step.held', { step: 'bolts', reason: 'a crack at the base' });
