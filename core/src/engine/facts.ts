@@ -15,7 +15,18 @@ export function roundOf(facts: Pick<Facts, 'repeats'>, step: string): number {
 /** The facts as they stood in an earlier measuring of a step. */
 export function inRound(facts: Facts, step: string, round: number): Facts {
   let seen = 0;
-  return { ...facts, repeats: facts.repeats.filter((r) => r.step !== step || seen++ < round) };
+  const next = facts.repeats.filter((r) => r.step === step)[round];
+  return {
+    ...facts,
+    repeats: facts.repeats.filter((r) => r.step !== step || seen++ < round),
+    // What had no number in that measuring had none to its end; what is lacking since says nothing of it.
+    lacking: facts.lacking.flatMap((l): Facts['lacking'] => {
+      if (l.step !== step) return [l];
+      if (l.round !== round) return [];
+      const { until, ...stood } = l;
+      return [until && until.at !== next?.at ? l : stood];
+    }),
+  };
 }
 
 /** Standing readings by the list they are taken from: a step asks for its own place by place. */

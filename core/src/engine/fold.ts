@@ -147,6 +147,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
         {
           ...f,
           repeats: [...f.repeats, { ...s, id: e.id, ...e.data }],
+          lacking: ended(f.lacking, e.data.step, s),
           passes: f.passes.filter((p) => p.step !== e.data.step),
         },
         f,
@@ -172,7 +173,10 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
     case 'number.lacking':
       return {
         ...f,
-        lacking: [...ended(f.lacking, e.data.step, s), { ...s, id: e.id, ...e.data }],
+        lacking: [
+          ...ended(f.lacking, e.data.step, s),
+          { ...s, id: e.id, ...e.data, round: roundOf(f, e.data.step) },
+        ],
       };
     case 'bolt.tightened':
       return {

@@ -148,7 +148,15 @@ export type Struck = Stamp & {
 };
 
 /** A number that is not there, and why: not measured, snug by hand, the sheet gives none. `until` where it was read after all. */
-export type Lacking = Stamp & { id: string; step: string; why: LackingWhy; reason: string; until?: Stamp };
+export type Lacking = Stamp & {
+  id: string;
+  step: string;
+  /** Which measuring of its step: 0, and one more after each repeat. */
+  round: number;
+  why: LackingWhy;
+  reason: string;
+  until?: Stamp;
+};
 
 /** A signature under the sheet; a revision is signed anew. */
 export type Signature = Stamp & { name: string; revision: number; running?: true };

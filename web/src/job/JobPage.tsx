@@ -262,7 +262,7 @@ export const JobSheet = memo(function JobSheet({
             {view?.under(input)}
           </Whole>
           <Before report={supposed} />
-          <StruckList state={state} />
+          <StruckList job={job} state={state} />
           <Working lines={supposed.working} open={!view?.longSum} />
         </aside>
         <footer className="border-t border-rule px-4 py-2 md:px-6">

@@ -1,4 +1,3 @@
-import { records } from '@fulcrant/core/engine/author';
 import { acceptanceOf } from '@fulcrant/core/engine/facts';
 import { paramsToSend } from '@fulcrant/core/engine/params';
 import type { JobState, StepReport, StepState } from '@fulcrant/core/engine/state';
@@ -8,9 +7,10 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
-import { Button, Fault } from '../ui/controls.tsx';
+import { Button } from '../ui/controls.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
+import { Look } from './Look.tsx';
 
 const ORDER = ['reject', 'too-close', 'caution', 'incomplete', 'accept'];
 
@@ -131,27 +131,5 @@ function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
         <p className="m-0 text-sm text-muted">{holds.length - HOLDS_SHOWN} more on the sheet.</p>
       )}
     </section>
-  );
-}
-
-/** A second person looks at a change of the setup that would lift a stop, and says so. */
-function Look({ job, state, change: id }: { job: JobView; state: JobState; change: string }) {
-  const { person } = useSession();
-  const [fault, setFault] = useState<string | null>(null);
-  const change = state.setupChanges.find((c) => c.id === id);
-  if (!change || !records(person?.role) || !person) return null;
-  if (change.author.id === person.id)
-    return <p className="mt-0.5 text-sm text-muted">You made the change: somebody else looks at it.</p>;
-  return (
-    <>
-      <Button
-        className="mt-2"
-        onClick={() => void job.act('change.seen', { change: change.id }).then(setFault)}
-        data-look
-      >
-        I have looked at the change: it is right
-      </Button>
-      {fault && <Fault>{fault}</Fault>}
-    </>
   );
 }

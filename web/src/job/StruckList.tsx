@@ -1,7 +1,9 @@
 import type { JobState, Struck } from '@fulcrant/core/engine/state';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
+import type { JobView } from '../data/job.ts';
 import { useSay } from '../ui/settings.tsx';
+import { Look } from './Look.tsx';
 
 /** What went, counted, without what was never there. @example `9 readings, 1 answer` */
 const counted = (s: Struck): string =>
@@ -15,14 +17,14 @@ const counted = (s: Struck): string =>
     .join(', ') || 'nothing recorded';
 
 /** What changes of the setup have struck: it stays on the sheet, and is told beside the work as long as somebody has still to look. */
-export function StruckList({ state }: { state: JobState }) {
+export function StruckList({ job, state }: { job: JobView; state: JobState }) {
   const say = useSay();
   if (state.struck.length === 0) return null;
   return (
     <section aria-label="Struck" className="border-t border-faint pt-2" data-struck={state.struck.length}>
       <h2 className="kicker m-0">Struck by a change of the setup</h2>
       <ul className="m-0 list-none p-0 text-[0.95rem] leading-snug">
-        {state.struck.map((s) => {
+        {state.struck.map((s, i) => {
           const seen = state.setupChanges.find((c) => c.id === s.change)?.seen;
           return (
             <li key={s.id} className="py-0.5">
@@ -37,6 +39,13 @@ export function StruckList({ state }: { state: JobState }) {
                   </span>
                 </span>
               ))}
+              {/* One change is looked at once, however many steps it struck. */}
+              {s.stops.length > 0 &&
+                !seen &&
+                !state.signed &&
+                !state.struck.some((x, j) => j < i && x.change === s.change && x.stops.length > 0) && (
+                  <Look job={job} state={state} change={s.change} />
+                )}
             </li>
           );
         })}

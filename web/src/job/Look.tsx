@@ -1,0 +1,28 @@
+import { records } from '@fulcrant/core/engine/author';
+import type { JobState } from '@fulcrant/core/engine/state';
+import { useState } from 'react';
+import type { JobView } from '../data/job.ts';
+import { useSession } from '../data/session.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
+
+/** A second person looks at a change of the setup that would lift a stop, and says so. */
+export function Look({ job, state, change: id }: { job: JobView; state: JobState; change: string }) {
+  const { person } = useSession();
+  const [fault, setFault] = useState<string | null>(null);
+  const change = state.setupChanges.find((c) => c.id === id);
+  if (!change || !records(person?.role) || !person) return null;
+  if (change.author.id === person.id)
+    return <p className="mt-0.5 text-sm text-muted">You made the change: somebody else looks at it.</p>;
+  return (
+    <>
+      <Button
+        className="mt-2"
+        onClick={() => void job.act('change.seen', { change: change.id }).then(setFault)}
+        data-look
+      >
+        I have looked at the change: it is right
+      </Button>
+      {fault && <Fault>{fault}</Fault>}
+    </>
+  );
+}
