@@ -69,13 +69,13 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await still(page);
     expect(await placeOf(page)).toBe(stuck);
     expect(await page.locator('[data-feed-value]').getAttribute('data-feed-value')).toBe('');
-    // By hand it goes on; the reading waits on the device.
-    expect(stuck).toBe('s1/225');
-    const atMm = 3;
-    await hand.read('runout', surfaceAt(STAND_IN_SHAFTS.bent, atMm, 225).toFixed(3));
+    // By hand it goes on; the reading waits on the device. On a busy machine a press more than five may have been taken.
+    expect(stuck).toMatch(/^s1\/(225|270|315)$/);
+    const [atMm, angle] = [3, Number(stuck?.split('/')[1])];
+    await hand.read('runout', surfaceAt(STAND_IN_SHAFTS.bent, atMm, angle).toFixed(3));
     expect(await hand.waiting()).toBeGreaterThanOrEqual(1);
     await page.reload();
-    await page.locator('form[data-place="s1/270"]').waitFor();
+    await page.locator(`form[data-place="s1/${angle + 45}"]`).waitFor();
 
     await plant.restartServer();
     await pair(page, 'bent');
