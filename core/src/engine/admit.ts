@@ -2,28 +2,24 @@ import type { Instrument } from '../instruments/instrument.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { len } from '../quantities/say.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
-import { fieldsOf } from './asked.ts';
 import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
 import { mayLack } from './lacking.ts';
 import { sameParams } from './params.ts';
+import { find, type Refusal } from './refusal.ts';
+import { refuseChange, refuseLook, refuseOpening } from './refuse-setup.ts';
 import { checksLeft, isRunning, refuseWhileRunning } from './running.ts';
 import type { Said } from './said.ts';
-import type { JobState, Place, StepReport, StepState } from './state.ts';
+import type { JobState, Place, StepReport } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
-import { procedureFor, reopeningOf, sameTrade, stepOf, tradeOf } from './trades.ts';
+import { procedureFor, reopeningOf, stepOf } from './trades.ts';
 import { unseenAtSignature, unseenSoFar } from './unseen.ts';
-
-/** Why an event may not happen now, as a sentence; null where it may. */
-export type Refusal = string | null;
 
 /** Reports of the steps already reached, by id: what a kind needs to judge a place. */
 const reports = (state: JobState): Record<string, StepReport> =>
   Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
-
-const find = (state: JobState, id: string): StepState | undefined => state.steps.find((s) => s.id === id);
 
 /** The place behind a key at a step now, or why no reading may be taken there. */
 export function placeAt(state: JobState, step: string, key: string): Place | string {
@@ -333,42 +329,6 @@ function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): 
   if (reading.withdrawn) return 'That reading is withdrawn already.';
   const step = find(state, reading.step);
   return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
-}
-
-/** A lead hand is asked to release a step of this job: a hold at one that is not there would be no hold. */
-function refuseOpening(e: JobEventOf<'job.opened'>): Refusal {
-  const { setup } = e.data;
-  const { steps } = procedureFor(setup);
-  const away = setup.holdBefore.find((h) => !steps.some((s) => s.id === h));
-  if (away === undefined) return null;
-  const field = fieldsOf(tradeOf(setup).schema).find((f) => f.name === 'holdBefore');
-  const called = field?.options?.find(([id]) => id === away)?.[1] ?? away;
-  return `This job has no step “${called}” for a lead hand to release. Take that hold out, or choose another.`;
-}
-
-/** A job keeps its kind, and a hold, planned or put in, leaves only by a lead hand, whichever field would take its step away. */
-function refuseChange(state: JobState, e: JobEventOf<'setup.changed'>): Refusal {
-  if (!sameTrade(e.data.setup, state.setup))
-    return 'A job keeps its kind. Open another job for another kind of work.';
-  const kept = e.data.setup.holdBefore as readonly string[];
-  const { steps } = procedureFor(e.data.setup);
-  const lost = state.holds.find(
-    (h) =>
-      !h.released &&
-      find(state, h.step) !== undefined &&
-      ((h.planned && !kept.includes(h.step)) || !steps.some((s) => s.id === h.step)),
-  );
-  return lost && e.author.role !== 'lead'
-    ? `The hold point before “${find(state, lost.step)?.title ?? lost.step}” leaves only by a lead hand.`
-    : null;
-}
-
-/** A change is looked at by somebody who did not make it. */
-function refuseLook(state: JobState, e: JobEventOf<'change.seen'>): Refusal {
-  const change = state.setupChanges.find((c) => c.id === e.data.change);
-  if (!change) return 'There is no such change of the setup.';
-  if (change.seen) return `${change.seen.author.name} has looked at it already.`;
-  return change.author.id === e.author.id ? 'You made this change: somebody else looks at it.' : null;
 }
 
 /** A job opened by mistake is cancelled by who opened it until something is read or tightened; after that by a lead hand. */

@@ -50,7 +50,10 @@ export function CorrectDialog({
     if (refused) return setFault(say(refused));
     close();
   };
-  const offered = (['yes', 'no', 'none'] as const).filter((a) => a !== 'none' || (item && canLack(item)));
+  // What its own step offers: what is written down is not also OK or not OK.
+  const offered: Said[] = item
+    ? ['yes', ...(item.note ? [] : ['no' as const]), ...(canLack(item) ? ['none' as const] : [])]
+    : [];
   return (
     <Dialog open={open} onClose={close} title={`Correct an answer: ${step.title}`}>
       <div className="flex flex-col gap-3">
@@ -61,7 +64,10 @@ export function CorrectDialog({
                 <button
                   type="button"
                   className="min-h-12 w-full py-1 text-left leading-snug"
-                  onClick={() => setChosen(a)}
+                  onClick={() => {
+                    setChosen(a);
+                    setNote(a.note ?? '');
+                  }}
                 >
                   <strong className="font-label">{ANSWER_WORD[a.answer]}</strong>{' '}
                   {say(items.find((i) => i.id === a.item)?.ask ?? a.item)}
@@ -72,15 +78,19 @@ export function CorrectDialog({
         ) : (
           <>
             <p className="m-0">{say(item.ask)}</p>
-            <TextField label="What was seen (may stay empty)" value={note} onText={setNote} />
-            <TextField label="Reason required" value={reason} onText={setReason} />
+            <TextField
+              label={item.note ? 'What was seen' : 'Note, or why it does not apply'}
+              value={note}
+              onText={setNote}
+            />
+            <TextField label="Why the answer is corrected" value={reason} onText={setReason} />
             <p className="m-0 text-sm text-muted">
               Both answers print. This step opens, and every step that depends on it.
             </p>
             <div className="flex flex-wrap gap-3">
               {offered.map((a) => (
                 <Button key={a} onClick={() => void correct(a)}>
-                  {ANSWER_WORD[a]}
+                  {item.note ? 'Save' : ANSWER_WORD[a]}
                 </Button>
               ))}
             </div>

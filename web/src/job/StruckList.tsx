@@ -16,7 +16,7 @@ const counted = (s: Struck): string =>
     .map(([n, what]) => `${n} ${what}${n === 1 ? '' : 's'}`)
     .join(', ') || 'nothing recorded';
 
-/** What changes of the setup have struck: it stays on the sheet, and is told beside the work as long as somebody has still to look. */
+/** What changes of the setup have struck: it stays on the sheet and beside the work; a second person looks here at a stop that went. */
 export function StruckList({ job, state }: { job: JobView; state: JobState }) {
   const say = useSay();
   if (state.struck.length === 0) return null;
