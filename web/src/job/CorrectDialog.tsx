@@ -79,7 +79,13 @@ export function CorrectDialog({
           <>
             <p className="m-0">{say(item.ask)}</p>
             <TextField
-              label={item.note ? 'What was seen' : 'Note, or why it does not apply'}
+              label={
+                item.note
+                  ? 'What was seen'
+                  : canLack(item)
+                    ? 'Note, or why it does not apply'
+                    : 'Note (may stay empty)'
+              }
               value={note}
               onText={setNote}
             />
