@@ -51,7 +51,11 @@ export type Certificate = { hash: string; name: string; type: string; bytes: num
 export const gaugeUseSchema = object({ inUse: boolean().required() }).noUnknown();
 
 /** What a lead hand sets of the house rules; those left out stay as they are. */
-export const houseRulesSchema = schoolsSchema.partial();
+export const houseRulesSchema = schoolsSchema
+  .partial()
+  .noUnknown()
+  .test('names a rule', 'Name at least one rule to set.', (rules) => Object.keys(rules ?? {}).length > 0)
+  .required();
 
 export type Person = { id: string; name: string; role: Role };
 
