@@ -3,7 +3,7 @@ import { everyRow } from './all.ts';
 import { Chance } from './chance.ts';
 import { holds, table } from './row.ts';
 
-/** The short form of `npm run coverage`: the same trials, fewer of them, so that only what is plainly wrong shows. */
+/** The short form of `npm run proof -- uncertainty`: the same trials, fewer of them, so that only what is plainly wrong shows. */
 describe('what is stated with a doubt', () => {
   const rows = everyRow(100);
   it.each(rows.map((r) => [`${r.statement}: ${r.cell}`, r] as const))('%s', (_, row) => {

@@ -5,6 +5,7 @@ import { fitUpSheet } from '../sheet/sheet.ts';
 import { EVERY_KIND, upTo, workStep } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { asta, handAt, imke, newId, refuses, step, surveyor } from '../testing/test-stand.ts';
+import { seedOf, triesOf } from '../testing/tries.ts';
 import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
 import type { ConditionSetup } from '../trades/survey/setup.ts';
 import { type Field, fieldsOf, valueIn } from './asked.ts';
@@ -17,9 +18,9 @@ import { take } from './take.ts';
 import { setupSchema, tradeOf } from './trades.ts';
 import { unseenSoFar } from './unseen.ts';
 
-/** How many changes are tried on each job; `WALKS=2000` tries nearly all. */
-const CHANGES = Number(process.env.WALKS ?? 8);
-const SEED = Number(process.env.SEED ?? 20261201);
+/** How many changes are tried on each job; 2000 are nearly all there are. */
+const CHANGES = triesOf(4);
+const SEED = seedOf(20261201);
 
 /** What a field may be changed to: every choice, nothing, on and off, its bounds, a value on either side of what stands. */
 function valuesFor(field: Field, now: unknown): unknown[] {

@@ -6,6 +6,7 @@ import { arbitrarySetup } from '../testing/arbitrary-setup.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { handAt } from '../testing/test-stand.ts';
+import { seedOf, triesOf } from '../testing/tries.ts';
 import { wayOn } from '../testing/way-on.ts';
 import { reduce } from './judge.ts';
 import type { Setup } from './setup.ts';
@@ -13,9 +14,8 @@ import { unworkable } from './workable.ts';
 
 /** Acts of one walk. */
 const ACTS = 70;
-/** The same walks every time, so that a red run can be seen again; `WALKS=500 SEED=7` goes hunting. */
-const seed = Number(process.env.SEED ?? 20261126);
-const runs = (usual: number) => ({ numRuns: Number(process.env.WALKS ?? usual), seed });
+const seed = seedOf(20261126);
+const runs = (usual: number) => ({ numRuns: triesOf(usual), seed });
 const PATIENCE_MS = 1_200_000;
 
 const walked = (setup: Setup, seed: number): RandomHand => {
@@ -52,7 +52,7 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('any job %s, by any h
           const sheet = fitUpSheet(hand.state, 'F-1');
           expect(JSON.stringify(sheet)).not.toMatch(/[⟦⟧]|NaN|undefined/);
         }),
-        runs(8),
+        runs(3),
       );
     },
     PATIENCE_MS,
@@ -71,7 +71,7 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('any job %s, by any h
           for (const r of hand.refusals) expect(r).not.toMatch(/worked out|does not go together/);
           if (hand.state) expect(fitUpSheet(hand.state, 'F-1').steps.length).toBeGreaterThan(2);
         }),
-        runs(8),
+        runs(3),
       );
     },
     PATIENCE_MS,
@@ -84,7 +84,7 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('any job %s, by any h
         fc.property(arbitrarySetup(usual), (setup) => {
           expect(unworkable(setup)).toBeNull();
         }),
-        runs(60),
+        runs(20),
       );
     },
     PATIENCE_MS,

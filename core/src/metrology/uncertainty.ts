@@ -26,7 +26,7 @@ export function sampleDeviation(values: number[]): number {
 
 /**
  * What a hand and a gauge scatter by themselves, as a share of the gauge's step, and how surely that is known before anybody has
- * repeated a reading: as surely as from so many repeats more. Our own choice, measured by `npm run coverage`.
+ * repeated a reading: as surely as from so many repeats more. Our own choice, measured by `npm run proof -- uncertainty`.
  */
 export const REPEATABILITY = { shareOfStep: 0.4, knownAsFrom: 5 } as const;
 
@@ -55,7 +55,7 @@ export const half95 = (u: number, free: number): number => (studentT95(free) / 2
 /**
  * The step's share in the doubt of a mean: that of one reading, and it falls as √n only where the readings land on more than one
  * step. Readings that all land on one do not average it away, however many.
- * Source: GUM 4.3.7; when it falls: our own choice, measured by `npm run coverage`.
+ * Source: GUM 4.3.7; when it falls: our own choice, measured by `npm run proof -- uncertainty`.
  */
 export function stepShare(count: number, stepMm: number, scattered = false): number {
   const one = resolutionUncertainty(stepMm);
@@ -119,7 +119,7 @@ export const spreadOver = (values: readonly number[], stepMm: number): boolean =
 /**
  * Doubt of the mean of readings of one thing: half of what holds 95 in 100, so that ± 2 of it does. Scatter that is seen counts
  * with Student's factor; identical readings only say that the scatter is small, not where within the step the truth lies.
- * Source: GUM 4.2, 4.3.7, G.4; measured by `npm run coverage`.
+ * Source: GUM 4.2, 4.3.7, G.4; measured by `npm run proof -- uncertainty`.
  */
 export function meanUncertainty(values: readonly number[], stepMm: number): number {
   if (values.length === 0) return Number.NaN;

@@ -9,8 +9,8 @@ import { loaded, scaled } from './load.ts';
 import { behindNginx } from './proxy.ts';
 import { tampered } from './tamper.ts';
 
-/** A number from outside, where one is given. */
-const given = (name: string, otherwise: number): number => Number(process.env[name] ?? otherwise);
+/** How often, or how long: what `npm run proof` was told. */
+const tries = Number(process.env.FULCRANT_TRIES ?? 1);
 
 async function inHouse(work: (house: Started) => Promise<void>): Promise<void> {
   const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));
@@ -34,7 +34,7 @@ function told(outcome: Outcome): void {
 const TRIALS: Record<string, () => Promise<void>> = {
   async durability() {
     await inHouse(async (house) => {
-      told(await killed(house, given('FULCRANT_ROUNDS', 20)));
+      told(await killed(house, tries));
       told(await twoTablets(house, 200));
       told(await hanging(house, 3));
       told(await setBack(house, 60));
@@ -44,13 +44,13 @@ const TRIALS: Record<string, () => Promise<void>> = {
   },
   disk: async () => told(await diskFull()),
   clock: async () => told(await clockJumps()),
-  cluster: async () => told(await clustered(given('FULCRANT_ROUNDS', 20))),
+  cluster: async () => told(await clustered(tries)),
   async load() {
-    told(await loaded({ people: 50, minutes: given('FULCRANT_MINUTES', 10) }));
-    told(await scaled(given('FULCRANT_SECONDS', 8)));
+    told(await loaded({ people: 50, minutes: tries }));
+    told(await scaled(8));
   },
-  scale: async () => told(await scaled(given('FULCRANT_SECONDS', 8))),
-  soak: async () => told(await loaded({ people: 25, minutes: given('FULCRANT_MINUTES', 60) })),
+  scale: async () => told(await scaled(tries)),
+  soak: async () => told(await loaded({ people: 25, minutes: tries })),
   proxy: async () => told(await behindNginx()),
   tamper: async () => inHouse(async (house) => told(await tampered(house))),
 };
@@ -59,5 +59,5 @@ const name = process.env.FULCRANT_TRIAL ?? '';
 const trial = TRIALS[name];
 if (!trial) throw new Error(`There is no trial “${name}”.`);
 await trial();
-console.log(`\ntrial ${name}: ${wrong.length === 0 ? 'holds' : `${wrong.length} not so`}`);
+console.log(`\n${name}: ${wrong.length === 0 ? 'holds' : `${wrong.length} not so`}`);
 process.exit(wrong.length === 0 ? 0 : 1);

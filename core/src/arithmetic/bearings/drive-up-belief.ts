@@ -24,7 +24,7 @@ export type Chances = { inBand: number; short: number; over: number };
 /**
  * The prior: how far taper, fit and friction put a fitting off the model, and how far the nut turns before the sleeve bites,
  * with its scatter. What settles is in the slack here, so the rate is a little over the one that has it in (`effectiveK`). Common
- * practice, no source; widths measured by `npm run coverage`.
+ * practice, no source; widths measured by `npm run proof -- uncertainty`.
  */
 export const PRIOR = { slopeOver: 1.025, slopeDoubt: 0.045, slackDeg: 15, slackDoubtDeg: 9 } as const;
 /** Under this turn a reading may still be of a bearing that has not moved. */

@@ -19,7 +19,7 @@ export type PackingTravelValues = {
   dueToDays: number | null;
 };
 
-/** A follower is drawn flat by flat and stands a little askew when it is read. Our own choice, measured by `npm run coverage`. */
+/** A follower is drawn flat by flat and stands a little askew when it is read. Our own choice, measured by `npm run proof -- uncertainty`. */
 const SITS = { scatterMm: 0.3, knownAsFrom: 4 } as const;
 
 /**

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import highsLoader from 'highs';
 import { describe, expect, it } from 'vitest';
 import { triedNetwork } from '../../testing/tried-network.ts';
+import { seedOf, triesOf } from '../../testing/tries.ts';
 import { minutesIn } from './calendar.ts';
 import {
   circleIn,
@@ -155,8 +156,9 @@ describe('critical path', () => {
 describe('a plan', () => {
   it('is the shortest there is on small networks, by an integer program; never shorter, and never below its bound', async () => {
     let equal = 0;
-    const tries = 60;
-    for (let seed = 1; seed <= tries; seed++) {
+    const tries = triesOf(30);
+    const first = seedOf(1);
+    for (let seed = first; seed < first + tries; seed++) {
       const network = triedNetwork(5 + (seed % 4), seed, { resources: 3, strength: (seed % 3) / 4 });
       const ours = planned(network, { looks: 250, seed });
       const best = await shortest(network, ours.end);
@@ -166,12 +168,13 @@ describe('a plan', () => {
       if (ours.end === best) equal++;
     }
     expect(equal / tries).toBeGreaterThanOrEqual(0.95);
-  }, 120_000);
+  }, 3_600_000);
 
   it.each([30, 60])(
     'of %d tasks and four resources stands close above its bound, and well below first come, first served',
     (n) => {
-      const tried = [1, 2, 3, 4, 5].map((seed) => {
+      const first = seedOf(1);
+      const tried = Array.from({ length: Math.ceil(triesOf(30) / 10) }, (_, i) => first + i).map((seed) => {
         const network = triedNetwork(n, 100 + seed);
         const plan = planned(network, { looks: 150, seed });
         expect(breaks(network, plan.placed)).toEqual([]);
@@ -182,7 +185,7 @@ describe('a plan', () => {
       expect(mean((t) => t.gap)).toBeLessThanOrEqual(0.08);
       expect(mean((t) => t.saved)).toBeGreaterThan(0.05);
     },
-    60_000,
+    3_600_000,
   );
 
   it('is the same from the same seed', () => {

@@ -25,7 +25,7 @@ export type WearValues = {
 
 /**
  * Whenever it is read a seal sits a little elsewhere, whatever the gauge steps by: so much, known as from so many readings. Our own
- * choice, measured by `npm run coverage`.
+ * choice, measured by `npm run proof -- uncertainty`.
  */
 const SITS = { scatterMm: 0.026, knownAsFrom: 4 } as const;
 

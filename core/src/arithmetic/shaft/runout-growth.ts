@@ -18,7 +18,7 @@ export type RunoutGrowthValues = {
   dueToDays: number | null;
 };
 
-/** A shaft lies a little elsewhere in its bearings, and the dial on it, at each survey. Our own choice, measured by `npm run coverage`. */
+/** A shaft lies a little elsewhere in its bearings, and the dial on it, at each survey. Our own choice, measured by `npm run proof -- uncertainty`. */
 const SITS = { scatterMm: 0.003, knownAsFrom: 4 } as const;
 
 /**
