@@ -1,12 +1,14 @@
+import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
-// Every test knows every trade, as every program does that enters by the registry.
-const setupFiles = ['core/src/trades/registry.ts'];
+const setupFiles = ['core/src/testing/enrolled.ts'];
 
 export default defineConfig({
   test: {
     // A small machine has two cores, and the browser beside a test keeps most of one busy.
     maxWorkers: 2,
+    // In the inner loop what was transformed is kept between runs; the whole run begins from nothing.
+    experimental: { fsModuleCache: process.env.FULCRANT_TEST_CACHE === '1' },
     // Files share what one worker has read in: each server test has a house of its own, each browser test a browser; what they import
     // holds nothing. Command lines and trials of doubts may not share.
     projects: [
@@ -18,6 +20,16 @@ export default defineConfig({
           setupFiles,
           include: ['web/src/**/*.test.ts'],
           testTimeout: 30_000,
+        },
+      },
+      {
+        plugins: [react()],
+        test: {
+          name: 'components',
+          environment: 'happy-dom',
+          setupFiles: [...setupFiles, 'web/src/testing/page.ts'],
+          include: ['web/src/**/*.test.tsx'],
+          testTimeout: 60_000,
         },
       },
       { test: { name: 'coverage', include: ['coverage/src/**/*.test.ts'], testTimeout: 60_000 } },

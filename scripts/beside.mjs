@@ -14,8 +14,8 @@ if (!['verify', 'fill', 'archive'].includes(name)) {
   console.error('Usage: node scripts/beside.mjs verify|fill|archive [arguments]');
   process.exit(2);
 }
-ensurePackages(['mariadb-server']);
-ensureModules();
+await ensurePackages(['mariadb-server']);
+await ensureModules();
 const { buildServer } = await import('./build.mjs');
 const { databaseEnv, runningDatabase, startDatabase } = await import('./database.mjs');
 const dataDir = process.env.FULCRANT_DATA ?? '.data';

@@ -45,10 +45,14 @@ function rulesVersion() {
   return `${version}+${fingerprint(['core/src']).slice(0, 12)}`;
 }
 
-/** Bundle a Node program: our own code in one file, packages left where npm put them. @param {string} room @param {Record<string, string>} entries */
-export async function bundle(room, entries) {
+/**
+ * Bundle a Node program: our own code in one file, packages left where npm put them.
+ * @param {string} outDir @param {Record<string, string>} entries @param {{ watch?: boolean }} [how] `watch` bundles again at each change
+ * @returns what vite's build returns: a watcher where it watches
+ */
+export async function bundle(outDir, entries, { watch = false } = {}) {
   const { build } = await import('vite');
-  await build({
+  return build({
     configFile: false,
     logLevel: 'warn',
     ssr: { noExternal: [/^@fulcrant\//] },
@@ -56,27 +60,29 @@ export async function bundle(room, entries) {
     build: {
       ssr: true,
       target: 'node20',
-      outDir: `${room}/dist`,
+      outDir,
       emptyOutDir: true,
       minify: false,
+      watch: watch ? {} : null,
       rollupOptions: { input: entries, output: { entryFileNames: '[name].js' } },
     },
   });
 }
 
+/** The programs of the server, by the names they are started by. */
+export const SERVER_PROGRAMS = {
+  main: 'server/src/main.ts',
+  worker: 'server/src/heavy/worker.ts',
+  prepare: 'server/src/prepare.ts',
+  verify: 'server/src/verify.ts',
+  fill: 'server/src/fill.ts',
+  archive: 'server/src/archive.ts',
+};
+
 export const buildServer = () =>
-  ifChanged('server', ['core/src', 'server/src'], () =>
-    bundle('server', {
-      main: 'server/src/main.ts',
-      worker: 'server/src/heavy/worker.ts',
-      prepare: 'server/src/prepare.ts',
-      verify: 'server/src/verify.ts',
-      fill: 'server/src/fill.ts',
-      archive: 'server/src/archive.ts',
-    }),
-  );
+  ifChanged('server', ['core/src', 'server/src'], () => bundle('server/dist', SERVER_PROGRAMS));
 export const buildCli = () =>
-  ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli', { calc: 'cli/src/calc.ts' }));
+  ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli/dist', { calc: 'cli/src/calc.ts' }));
 
 /** The web application, then the worker that keeps it usable without network. */
 export const buildWeb = () =>

@@ -94,9 +94,9 @@ function usage() {
 }
 
 /** @param {LongTest} test @param {string | undefined} tries @param {string[]} seeds */
-function runLongTest(test, tries, seeds) {
-  if (test.project === 'server') ensurePackages(['mariadb-server']);
-  ensureModules();
+async function runLongTest(test, tries, seeds) {
+  if (test.project === 'server') await ensurePackages(['mariadb-server']);
+  await ensureModules();
   const red = seeds.filter((seed) => {
     console.log(`${name}, seed ${seed}`);
     const run = spawnSync(
@@ -120,20 +120,20 @@ const test = Object.hasOwn(LONG_TESTS, name) ? LONG_TESTS[name] : undefined;
 const trial = Object.hasOwn(TRIALS, name) ? TRIALS[name] : undefined;
 if (test) {
   if (name === 'abuse' || name === 'roles') await (await import('./build.mjs')).buildAll();
-  runLongTest(test, tries, seeds.length > 0 ? seeds : (test.seeds ?? ['1', '2', '3']));
+  await runLongTest(test, tries, seeds.length > 0 ? seeds : (test.seeds ?? ['1', '2', '3']));
 } else if (name === 'uncertainty') {
-  ensureModules();
+  await ensureModules();
   const { bundle } = await import('./build.mjs');
-  await bundle('coverage', { main: 'coverage/src/main.ts' });
+  await bundle('coverage/dist', { main: 'coverage/src/main.ts' });
   const built = '../coverage/dist/main.js';
   const { tryAll } = await import(built);
   process.exit(tryAll({ trials: Number(tries ?? 2000), seeds: seeds.map(Number), write }) ? 0 : 1);
 } else if (trial) {
-  ensurePackages(['mariadb-server', ...(trial.packages ?? [])]);
-  ensureModules();
+  await ensurePackages(['mariadb-server', ...(trial.packages ?? [])]);
+  await ensureModules();
   const { buildAll, bundle } = await import('./build.mjs');
   await buildAll();
-  await bundle('e2e', { trial: 'e2e/src/trials/run.ts' });
+  await bundle('e2e/dist', { trial: 'e2e/src/trials/run.ts' });
   process.env.FULCRANT_TRIAL = name;
   if (trial.tries !== null) process.env.FULCRANT_TRIES = tries ?? String(trial.tries);
   const built = '../e2e/dist/trial.js';

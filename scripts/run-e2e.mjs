@@ -4,9 +4,9 @@ import { ensureBrowser, ensureModules, ensurePackages } from './packages.mjs';
 
 /** Build everything, then run one of the browser programs beside the tests: `bench` or `screenshots`. */
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
-ensurePackages(['mariadb-server']);
-ensureBrowser();
-ensureModules();
+await ensurePackages(['mariadb-server']);
+await ensureBrowser();
+await ensureModules();
 const [what = '', of] = process.argv.slice(2);
 const name = of === undefined ? what : `${what}-${of}`;
 if (!['bench', 'bench-server', 'bench-planner', 'bench-practice', 'screenshots'].includes(name)) {
@@ -15,7 +15,7 @@ if (!['bench', 'bench-server', 'bench-planner', 'bench-practice', 'screenshots']
 }
 const { buildAll, bundle } = await import('./build.mjs');
 await buildAll();
-await bundle('e2e', {
+await bundle('e2e/dist', {
   [name]: `e2e/src/${name}.ts`,
   ...(name === 'bench-server' ? { 'bare-koa': 'e2e/src/bare-koa.ts' } : {}),
 });

@@ -28,8 +28,8 @@ await holdFolder(dataDir).catch((error) => {
   process.exit(1);
 });
 
-ensurePackages(['mariadb-server']);
-ensureModules();
+await ensurePackages(['mariadb-server']);
+await ensureModules();
 const { buildAll } = await import('./build.mjs');
 const { startDatabase, databaseEnv, freePort } = await import('./database.mjs');
 

@@ -1,53 +1,47 @@
-import { spawn, spawnSync } from 'node:child_process';
-import {
-  chmodSync,
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  rmSync,
-  statfsSync,
-} from 'node:fs';
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { CLUSTER_PACKAGES } from './cluster.mjs';
 import { ensureBrowser, ensureModules, ensurePackages } from './packages.mjs';
 import { PROJECTS } from './types.mjs';
+import { runVitest, testsInMemory } from './vitest.mjs';
 
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
-ensurePackages(['mariadb-server', 'poppler-utils', ...CLUSTER_PACKAGES]);
-ensureBrowser();
-ensureModules();
-const { buildAll } = await import('./build.mjs');
 
-/**
- * Houses of tests live for seconds and are copied by the dozen: in memory where there is room, so that no disk is waited for. Others must be
- * able to pass through: a database of a cluster runs as a user of its own.
- */
-function inMemory() {
-  const [memory, room] = ['/dev/shm', 6 * 1024 ** 3];
-  if (!existsSync(memory)) return;
-  const { bavail, bsize } = statfsSync(memory);
-  if (bavail * bsize < room) return;
-  const dir = mkdtempSync(`${memory}/fulcrant-`);
-  chmodSync(dir, 0o711);
-  process.env.TMPDIR = dir;
-  process.on('exit', () => rmSync(dir, { recursive: true, force: true }));
-  for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM']))
-    process.on(signal, () => process.exit(130));
+/** A fixed piece of computing, in seconds on one core: machines differ by half, so the whole run is also told as a multiple of it. */
+function fixedComputation() {
+  const began = performance.now();
+  let x = 1;
+  for (let i = 0; i < 120_000_000; i++) x = (x * 48_271) % 2_147_483_647;
+  const hash = createHash('sha256').update(String(x));
+  for (let i = 0; i < 64; i++) hash.update(Buffer.alloc(2 ** 20, i));
+  hash.digest();
+  return (performance.now() - began) / 1000;
 }
-inMemory();
 
+const fixed = fixedComputation();
+const began = performance.now();
 let passed = 0;
 let failed = 0;
+/** @type {Array<[what: string, seconds: number]>} */
+const phases = [];
+
+/** @template T @param {string} what @param {() => T | Promise<T>} work @returns {Promise<T>} */
+async function phase(what, work) {
+  const from = performance.now();
+  const result = await work();
+  phases.push([what, (performance.now() - from) / 1000]);
+  return result;
+}
 
 /** @typedef {[name: string, command: string, args: string[]]} Check */
 
 /** Checks that are commands, two at a time: each counts as one. @param {Check[]} checks */
 async function checkBy(checks) {
   const left = [...checks];
-  const hand = async () => {
+  const one = async () => {
     for (let next = left.shift(); next; next = left.shift()) {
       const [name, command, args] = next;
       const run = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
@@ -60,50 +54,37 @@ async function checkBy(checks) {
       else failed++;
     }
   };
-  await Promise.all([hand(), hand()]);
-}
-
-/**
- * Vitest projects; every test counts. @param {string} name @param {string[]} projects
- * @param {number} workers so many files at a time
- */
-function tests(name, projects, workers) {
-  const report = `.tmp/${name}.json`;
-  mkdirSync('.tmp', { recursive: true });
-  rmSync(report, { force: true });
-  const run = spawnSync(
-    'node_modules/.bin/vitest',
-    [
-      'run',
-      ...projects.flatMap((p) => ['--project', p]),
-      `--maxWorkers=${workers}`,
-      '--reporter=default',
-      '--reporter=json',
-      `--outputFile.json=${report}`,
-    ],
-    { stdio: ['ignore', 'inherit', 'inherit'] },
-  );
-  if (!existsSync(report)) {
-    failed++;
-    return;
-  }
-  const result = JSON.parse(readFileSync(report, 'utf8'));
-  passed += result.numPassedTests;
-  failed += result.numFailedTests;
-  // A file that could not be loaded, or an unhandled fault, fails without any failed test of its own.
-  if (run.status !== 0 && result.numFailedTests === 0) failed++;
+  await Promise.all([one(), one()]);
 }
 
 const bin = (/** @type {string} */ name) => `node_modules/.bin/${name}`;
-await checkBy([
-  ...PROJECTS.map((p) => /** @type {Check} */ ([`types of ${p}`, bin('tsc'), ['--noEmit', '-p', p]])),
-  ['lint and format', bin('biome'), ['check', '--error-on-warnings', '.']],
-  ['imports run one way', process.execPath, ['scripts/imports.mjs']],
-]);
-await buildAll();
-tests('units', ['core', 'web', 'cli', 'coverage', 'server'], 2);
-// A hand at a browser waits half its time, for a gauge, a frame, a server that comes back: a third fills it.
-tests('e2e', ['e2e'], 3);
+const packages = (async () => {
+  await ensurePackages(['mariadb-server', 'poppler-utils', ...CLUSTER_PACKAGES]);
+  await ensureBrowser();
+})();
+await phase('npm packages', ensureModules);
+await phase('types, lint, imports', () =>
+  checkBy([
+    ...PROJECTS.map((p) => /** @type {Check} */ ([`types of ${p}`, bin('tsc'), ['--noEmit', '-p', p]])),
+    ['lint and format', bin('biome'), ['check', '--error-on-warnings', '.']],
+    ['imports run one way', process.execPath, ['scripts/imports.mjs']],
+  ]),
+);
+await phase('build', async () => (await import('./build.mjs')).buildAll());
+await phase('rest of the system packages', () => packages);
+
+testsInMemory();
+const outcomes = [
+  await phase('unit, component and server tests', () =>
+    runVitest('units', ['core', 'web', 'components', 'cli', 'coverage', 'server'], { workers: 2 }),
+  ),
+  // A browser test waits half its time, for a gauge, a frame, a server that comes back: a third one fills it.
+  await phase('browser tests', () => runVitest('e2e', ['e2e'], { workers: 3 })),
+];
+for (const outcome of outcomes) {
+  passed += outcome.passed;
+  failed += outcome.failed;
+}
 
 /** Processes a test run left behind: databases of test folders, browsers and servers that are its children. */
 function leftBehind() {
@@ -126,5 +107,17 @@ for (const { pid, command } of left) {
 if (left.length > 0) failed++;
 else passed++;
 console.log(`${left.length > 0 ? 'NOT OK' : 'ok'}  no process left behind`);
+
+console.log('\nWhere the time went:');
+for (const [what, seconds] of phases) console.log(`${seconds.toFixed(1).padStart(8)} s  ${what}`);
+const whole = (performance.now() - began) / 1000;
+console.log(
+  `${whole.toFixed(1).padStart(8)} s  the whole run: ${(whole / fixed).toFixed(0)} times a fixed computation of ${fixed.toFixed(2)} s`,
+);
+console.log('\nThe ten slowest files:');
+const slowest = outcomes.flatMap((o) => o.files).sort((a, b) => b.seconds - a.seconds);
+for (const { file, seconds } of slowest.slice(0, 10))
+  console.log(`${seconds.toFixed(1).padStart(8)} s  ${file}`);
+
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 ? 1 : 0);

@@ -1,0 +1,75 @@
+import { type ComponentType, lazy } from 'react';
+import { Navigate, type RouteObject } from 'react-router';
+import { Shell, SignedIn, WentWrong } from './Shell.tsx';
+import { CodePage } from './session/CodePage.tsx';
+import { FirstVisitPage } from './session/FirstVisitPage.tsx';
+import { SignInPage } from './session/SignInPage.tsx';
+
+/** A page, and the trades it may meet: neither is fetched before somebody is signed in. */
+const page = <K extends string>(name: K, load: () => Promise<Record<K, ComponentType>>) =>
+  lazy(async () => {
+    const [pages] = await Promise.all([load(), import('@fulcrant/core/trades/registry')]);
+    return { default: pages[name] };
+  });
+
+/** Every address of the application and the page at it. */
+export const ROUTES: RouteObject[] = [
+  {
+    Component: Shell,
+    ErrorBoundary: WentWrong,
+    children: [
+      { path: '/sign-in', Component: SignInPage },
+      { path: '/first-visit', Component: FirstVisitPage },
+      { path: '/code', Component: CodePage },
+      { path: '/bench', Component: page('BenchPage', () => import('./bench/BenchPage.tsx')) },
+      { path: '/licences', Component: page('LicencesPage', () => import('./plant/LicencesPage.tsx')) },
+      { path: '/try', Component: page('GuestBenches', () => import('./practice/GuestBenches.tsx')) },
+      { path: '/try/:id', Component: page('RigPage', () => import('./practice/RigPage.tsx')) },
+      {
+        Component: SignedIn,
+        children: [
+          { path: '/', Component: page('BoardPage', () => import('./board/BoardPage.tsx')) },
+          { path: '/jobs/new', Component: page('NewJobPage', () => import('./setup/NewJobPage.tsx')) },
+          { path: '/jobs/:id', Component: page('JobPage', () => import('./job/JobPage.tsx')) },
+          { path: '/jobs/:id/sheet', Component: page('SheetPage', () => import('./sheet/SheetPage.tsx')) },
+          {
+            path: '/jobs/:id/setup',
+            Component: page('ChangeSetupPage', () => import('./setup/ChangeSetupPage.tsx')),
+          },
+          { path: '/signed', Component: page('SignedPage', () => import('./board/SignedPage.tsx')) },
+          { path: '/gauges', Component: page('GaugesPage', () => import('./plant/GaugesPage.tsx')) },
+          {
+            path: '/house-rules',
+            Component: page('HouseRulesPage', () => import('./plant/HouseRulesPage.tsx')),
+          },
+          { path: '/gauges/new', Component: page('NewGaugePage', () => import('./plant/NewGaugePage.tsx')) },
+          { path: '/register', Component: page('RegisterPage', () => import('./plant/RegisterPage.tsx')) },
+          {
+            path: '/positions/:id',
+            Component: page('PositionPage', () => import('./plant/PositionPage.tsx')),
+          },
+          { path: '/p/:label', Component: page('LabelPage', () => import('./plant/PositionPage.tsx')) },
+          { path: '/parts', Component: page('PartsPage', () => import('./plant/PartsPage.tsx')) },
+          { path: '/due', Component: page('DuePage', () => import('./plant/DuePage.tsx')) },
+          { path: '/practice', Component: page('BenchesPage', () => import('./practice/BenchesPage.tsx')) },
+          {
+            path: '/practice/drills',
+            Component: page('DrillsPage', () => import('./practice/DrillsPage.tsx')),
+          },
+          { path: '/practice/bench/:id', Component: page('RigPage', () => import('./practice/RigPage.tsx')) },
+          {
+            path: '/practice/results/:id',
+            Component: page('ResultPage', () => import('./practice/ResultPage.tsx')),
+          },
+          { path: '/practice/log', Component: page('LogPage', () => import('./practice/LogPage.tsx')) },
+          { path: '/outages', Component: page('OutagesPage', () => import('./outage/OutagesPage.tsx')) },
+          { path: '/outages/:id', Component: page('OutagePage', () => import('./outage/OutagePage.tsx')) },
+          { path: '/plant', Component: page('PlantPage', () => import('./plant/PlantPage.tsx')) },
+          { path: '/people', Component: page('PeoplePage', () => import('./plant/PeoplePage.tsx')) },
+          { path: '/account', Component: page('AccountPage', () => import('./plant/AccountPage.tsx')) },
+        ],
+      },
+      { path: '*', element: <Navigate to="/" replace /> },
+    ],
+  },
+];
