@@ -27,6 +27,7 @@ export default defineConfig({
         test: {
           name: 'components',
           environment: 'happy-dom',
+          isolate: false,
           setupFiles: [...setupFiles, 'web/src/testing/browser.ts'],
           include: ['web/src/**/*.test.tsx'],
           testTimeout: 60_000,

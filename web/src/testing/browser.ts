@@ -1,7 +1,9 @@
 import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, beforeEach, vi } from 'vitest';
-import { startQueue } from '../data/queue.ts';
+import { forgetAside, nothingWaits, startQueue } from '../data/queue.ts';
+import { allAside } from '../data/store.ts';
+import { until } from './until.ts';
 
 /** What a browser has and the test's document has not. Layout is not drawn here: what depends on it is tried in a browser. */
 class Unseen {
@@ -42,7 +44,10 @@ vi.mock('chart.js', async (original) => ({
     destroy() {}
   },
 }));
-startQueue();
+// Once for all files of a worker.
+const begun = globalThis as { queueBegun?: true };
+if (!begun.queueBegun) startQueue();
+begun.queueBegun = true;
 // The page draws as it does in a browser: a test waits for what comes, and does not drive each drawing.
 (globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = false;
 // Reading a page in takes its time on a busy machine; nobody waits so long for what comes.
@@ -58,7 +63,10 @@ beforeEach(() => {
   }));
 });
 
-afterEach(() => {
+afterEach(async () => {
+  // What a test left on the device is not the next one's.
+  await until(nothingWaits);
+  for (const { event } of await allAside()) await forgetAside(event.id);
   cleanup();
   localStorage.clear();
   sessionStorage.clear();

@@ -1,7 +1,6 @@
 import type { Setup } from '@fulcrant/core/engine/setup';
 import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
-import { act, render, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { cleanup, render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import { upTo } from '../../../core/src/testing/every-kind.ts';
@@ -10,6 +9,7 @@ import { newQueryClient } from '../data/query-client.ts';
 import { Providers } from '../Providers.tsx';
 import { ROUTES } from '../routes.tsx';
 import { FakeServer, SITE } from './server.ts';
+import { until } from './until.ts';
 
 /** A page of the application as a person meets it, over a server of the test's own. */
 export async function openPage(path: string, server = new FakeServer()) {
@@ -25,12 +25,9 @@ export async function openPage(path: string, server = new FakeServer()) {
       <RouterProvider router={router} />
     </Providers>,
   );
-  const user = userEvent.setup({ delay: null });
-  await screen.findByRole('heading', { level: 1 });
-  await waitFor(() => {
-    if (document.querySelector('main[data-loading]')) throw new Error('The page is still loading.');
-  });
-  return { server, router, client, user };
+  await until(() => document.querySelector('main:not([data-loading])'));
+  await until(() => document.querySelector('h1'));
+  return { server, router, client };
 }
 
 /** A hand at a job of a test of its own, just opened. */
@@ -49,4 +46,8 @@ export async function openJobAt(setup: Setup, step: string, server = new FakeSer
   return { ...page, hand, jobId: hand.jobId, state: () => server.state(hand.jobId) };
 }
 
-export { act, screen, waitFor, within };
+/** The page is loaded again, as after a reload or by another person at the same device. */
+export async function reload(jobId: string, server: FakeServer) {
+  cleanup();
+  return openPage(`/jobs/${jobId}`, server);
+}

@@ -46,13 +46,22 @@ export function BoltsStep({
   questions,
   questionsFirst,
 }: Props) {
+  const { unit } = useSettings();
   return (
     <div className="flex flex-col gap-4">
       {questionsFirst && questions}
       <BoltFigure values={values} />
       <Passes values={values} />
       {open && values.next && !coming && (
-        <TickForm values={values} gauges={gauges} gauge={gauge} onGauge={onGauge} onTick={onTick} />
+        // Each bolt begins with its own torque and no movement.
+        <TickForm
+          key={`${values.next.pass}/${values.next.bolt} ${unit}`}
+          values={values}
+          gauges={gauges}
+          gauge={gauge}
+          onGauge={onGauge}
+          onTick={onTick}
+        />
       )}
       {!questionsFirst && questions}
     </div>
@@ -100,24 +109,13 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
   const next = values.next;
   const pass = next ? values.passes[next.pass] : null;
   const seating = values.spec.seatingDeg !== undefined && pass?.kind === 'round';
-  const [text, setText] = useState('');
+  const [text, setText] = useState(next?.torqueNm ? formatTorque(next.torqueNm, unit) : '');
   const [turned, setTurned] = useState('');
   const [moved, setMoved] = useState(false);
   const [really, setReally] = useState<number | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const place = next ? `${next.pass}/${next.bolt}` : 'done';
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => caretTo(form.current, '[data-moved], [data-tick]'), []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: how far it moved is asked of each screw anew
-  useEffect(() => caretTo(form.current, '[data-moved]'), [place]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each bolt begins with its own torque and no movement
-  useEffect(() => {
-    setText(next?.torqueNm ? formatTorque(next.torqueNm, unit) : '');
-    setMoved(false);
-    setReally(null);
-    setTurned('');
-    setFault(null);
-  }, [place, unit]);
   if (!next || !pass) return null;
 
   const tick = async (event: FormEvent) => {
@@ -177,7 +175,6 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
         <label className="flex flex-col">
           <span className="kicker pb-1.5">It moved, degrees</span>
           <input
-            key={place}
             value={turned}
             onChange={(e) => setTurned(e.target.value)}
             inputMode="decimal"

@@ -1,0 +1,106 @@
+import type { Setup } from '@fulcrant/core/engine/setup';
+import { fireEvent } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
+import { openJobAt } from '../testing/open.tsx';
+import { FakeServer } from '../testing/server.ts';
+import { giveReason, press, the } from '../testing/sheet.ts';
+import { until } from '../testing/until.ts';
+
+const feelers = EVERY_KIND['by feelers'] as Setup;
+const form = () => the<HTMLFormElement>('form[data-bolt]');
+const at = () => `${form().dataset.pass}/${form().dataset.bolt}`;
+const wrench = () => the<HTMLInputElement>('form[data-bolt] input[inputmode="decimal"]');
+
+/** Tighten the bolt that is asked for. */
+async function tick(typed?: string): Promise<string> {
+  const before = await until(at);
+  const torque = document.querySelector<HTMLInputElement>('form[data-bolt] input[inputmode="decimal"]');
+  if (torque && typed !== undefined) fireEvent.change(torque, { target: { value: typed } });
+  fireEvent.submit(form());
+  await until(() => {
+    if (document.querySelector('form[data-bolt]') !== null && at() === before)
+      throw new Error(`Not taken: ${form().textContent}`);
+  });
+  return before;
+}
+
+describe('bolts', () => {
+  it('go crosswise, pass by pass, and each is recorded with its torque', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    const order: string[] = [];
+    for (let i = 0; i < 6; i++) order.push(await tick());
+    expect(order.slice(0, 4)).toEqual(['0/1', '0/3', '0/2', '0/4']);
+    expect(order[4]).toBe('1/1');
+    await until(() => state().ticks.length === 6);
+    expect(
+      state()
+        .ticks.slice(0, 4)
+        .every((t) => t.torqueNm === 0),
+    ).toBe(true);
+    expect(state().ticks[4]?.torqueNm).toBeGreaterThan(0);
+  });
+
+  it('a torque that is not the one of the pass is refused beside the field and stays there; another unit is read', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    for (let i = 0; i < 4; i++) await tick();
+    const offered = wrench().value;
+    fireEvent.change(wrench(), { target: { value: '900 Nm' } });
+    fireEvent.submit(form());
+    await until(() => the('form[data-bolt] [role="alert"]'));
+    expect(wrench().value).toBe('900 Nm');
+    const wanted = Number.parseFloat(offered);
+    // 1 lbf·ft = 1.3558179483 N·m
+    await tick(`${(wanted / 1.3558179483).toFixed(4)} lbf ft`);
+    await until(() => state().ticks.length === 5);
+    expect(state().ticks[4]?.torqueNm).toBeCloseTo(wanted, 2);
+  });
+
+  it('one that still moves in the last round asks for another round', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    await until(form);
+    while (document.querySelector('form[data-bolt] input[type="checkbox"]') === null) await tick();
+    const round = Number(form().dataset.pass);
+    fireEvent.click(the('form[data-bolt] input[type="checkbox"]'));
+    for (let i = 0; i < 4; i++) await tick();
+    expect(Number(form().dataset.pass)).toBe(round + 1);
+    for (let i = 0; i < 4; i++) await tick();
+    expect(document.querySelector('form[data-bolt]')).toBeNull();
+    await until(() => state().ticks.filter((t) => t.moved).length === 1);
+  });
+
+  it('loosened, they begin again and what was done stays on the sheet', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    for (let i = 0; i < 5; i++) await tick();
+    await press('More');
+    await press('All bolts loosened: begin again');
+    await giveReason('cap sat on a burr', 'They are loose');
+    await until(() => at() === '0/1');
+    await until(() => state().loosened.length === 1);
+    expect(state().ticks).toHaveLength(5);
+  });
+
+  it('without a wrench in hand none is recorded', async () => {
+    const server = new FakeServer();
+    server.instruments = server.instruments.filter((g) => g.kind !== 'wrench');
+    const { state } = await openJobAt(feelers, 'bolts', server);
+    await until(form);
+    fireEvent.submit(form());
+    await until(() => the('form[data-bolt] [role="alert"]'));
+    expect(state().ticks).toHaveLength(0);
+  });
+
+  it('none is offered before the register of wrenches has come', async () => {
+    const server = new FakeServer();
+    let comes = () => {};
+    const held = new Promise<void>((done) => {
+      comes = done;
+    });
+    server.on('GET', '/api/instruments', () => held.then(() => ({ instruments: server.instruments })));
+    await openJobAt(feelers, 'bolts', server);
+    await until(() => the('[aria-label="Passes"]'));
+    expect(document.querySelector('form[data-bolt]')).toBeNull();
+    comes();
+    await until(form);
+  });
+});
