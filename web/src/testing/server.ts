@@ -40,8 +40,15 @@ export class FakeServer {
   /** No network: every request fails. */
   away = false;
   instruments: Instrument[] = Object.values(tools).map((g) => ({ ...g, low: 0, high: 10_000 }));
+  /** Jobs by their ids, in the order they came. */
+  readonly all: ReadonlyMap<string, { events: JobEvent[]; state: JobState }>;
   private readonly jobs = new Map<string, { events: JobEvent[]; state: JobState }>();
   readonly answers = new Map<string, Answer>();
+
+  constructor() {
+    this.all = this.jobs;
+  }
+
   readonly missing: string[] = [];
   /** Requests that changed something, in order. */
   readonly written: Asked[] = [];
@@ -138,7 +145,7 @@ export class FakeServer {
     return { jobId, number: 'H-0001', outcomes };
   }
 
-  private lines(query: URLSearchParams): unknown[] {
+  lines(query: URLSearchParams) {
     return [...this.jobs.entries()].flatMap(([id, { events, state }], i) => {
       const is = state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open';
       const line = {
