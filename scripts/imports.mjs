@@ -38,6 +38,8 @@ const FLOORS = {
     ['bench', 'board', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
     // A practice bench stands beside the sheet of a job.
     ['practice'],
+    ['Providers.tsx', 'Shell.tsx'],
+    ['routes.tsx'],
     ['main.tsx'],
   ],
   server: [

@@ -1,10 +1,12 @@
+import type { Setup } from '@fulcrant/core/engine/setup';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
 import { openJob, survey } from './job-hand.ts';
 import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { still } from './still.ts';
-import { pair } from './survey-hand.ts';
+import { workedTo } from './worked-job.ts';
 
 let plant: Plant;
 beforeAll(async () => {
@@ -23,12 +25,6 @@ const screws = (hand: SheetHand) => async () => {
   await hand.bolts();
   await hand.on();
 };
-/** Answer one question by its name. */
-const say = (hand: SheetHand, item: string, answer: 'OK' | 'Not OK') =>
-  hand.page
-    .locator(`[data-item="${item}"]`)
-    .getByRole('button', { name: new RegExp(`^${answer}`) })
-    .click();
 /** Leakage and warmth at the start, and an early look that closes nothing. */
 async function prove(hand: SheetHand): Promise<void> {
   for (const drops of ['4', '2']) {
@@ -57,98 +53,6 @@ async function letBeSigned(hand: SheetHand): Promise<void> {
   await hand.page.getByText('Accepted by Imke').waitFor();
   await hand.page.locator('[data-pass-step]').click();
 }
-
-it('a cartridge: screws wait for impeller and gland, metal on metal goes once round the recovery, proved and signed', async () => {
-  const { page, context, complaints } = await plant.visit('Asta');
-  const { hand, jobId } = await openJob(page, plant.url, {
-    work: 'Fit a seal',
-    position: 'Cartridge',
-    on: ['Shaft diameters'],
-    fields: {
-      ...SEAT,
-      'Gland bolts to': '34 N·m',
-      'Set or drive screws to': '6 N·m',
-      'Pressure in the box': '0.5',
-    },
-  });
-  const questions = asked(hand);
-  await questions(); // parts
-  await survey(hand, AROUND);
-  await questions(); // slide on
-  await questions(); // flush and drain
-  await questions(); // impeller
-  await hand.last('reach', '12.4');
-  await hand.on();
-  await hand.bolts();
-  await hand.on();
-
-  // One side gapes: the bolt to bring in is said; felt again it is square.
-  for (const gap of ['0.50', '0.58', '0.60']) await hand.read('gland-gaps', gap);
-  await hand.last('gland-gaps', '0.52');
-  await hand.judged('gland.spread', 'reject');
-  await page.locator('[data-repeat]').click();
-  await page.getByRole('dialog').locator('textarea').fill('bolt 3 in');
-  await page.getByRole('button', { name: 'Measure again' }).click();
-  for (const gap of ['0.50', '0.50', '0.52']) await hand.read('gland-gaps', gap);
-  await hand.last('gland-gaps', '0.50');
-  await hand.judged('gland.spread', 'accept');
-  await hand.on();
-  await screws(hand)();
-  await questions(); // clips
-  // Moved since the clips held it: a stop; measured again it is where it was.
-  await hand.last('reached', '13.4');
-  await hand.judged('reach.kept', 'reject');
-  await page.locator('[data-repeat]').click();
-  await page.getByRole('dialog').locator('textarea').fill('gauge stood on a burr');
-  await page.getByRole('button', { name: 'Measure again' }).click();
-  await hand.last('reached', '12.44');
-  await hand.judged('reach.kept', 'accept');
-  await hand.on();
-
-  await say(hand, 'turn0', 'Not OK');
-  for (const item of ['clips', 'gland', 'full', 'screws']) {
-    await page.locator(`[data-item="r1-${item}"]`).waitFor();
-    expect(await page.locator('[data-item="turn1"]').count()).toBe(0);
-    // The last of them loosens gland and screws: these go by the wrench again.
-    const yes = page.locator(`[data-item="r1-${item}"]`).getByRole('button', { name: /^OK/ });
-    if (item === 'screws') await yes.click();
-    else await say(hand, `r1-${item}`, 'OK');
-  }
-  await page.locator('[data-bolt]').first().waitFor();
-  await screws(hand)();
-  for (let i = 0; i < 3; i++) await hand.read('gland-gaps', '0.50');
-  await hand.last('gland-gaps', '0.50');
-  await hand.on();
-  await screws(hand)();
-  await questions(); // clips
-  await hand.last('reached', '12.42');
-  await hand.on();
-  await page.locator('[data-item="turn1"]').waitFor();
-  await say(hand, 'turn1', 'OK');
-  await hand.judged('turn.free', 'accept');
-  await hand.on();
-  await questions(); // pipes
-  await questions(); // ready
-  await prove(hand);
-  await page.locator('[data-sign-running]').click();
-  await page.getByRole('dialog').locator('textarea').fill('Asta');
-  await page.getByRole('dialog').getByRole('button', { name: 'Sign as running' }).click();
-  await page.getByText('running, signed by Asta').waitFor();
-  await hand.allStored();
-  await page.reload();
-  await page.locator('form[data-place="leak/15"]').waitFor();
-  const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json?revision=1`)).json();
-  expect(sheet.results).toMatchObject({ recoveryRounds: 1, torqueNm: 34 });
-  expect(sheet.results.glandSpreadMm).toBeCloseTo(0, 9);
-  const order = sheet.bolts.filter((b: { step: string }) => b.step === 'screws');
-  // Dog points 1 to 3, all of them, before the first cup point at torque.
-  const torqued = order
-    .filter((b: { torqueNm: number }) => b.torqueNm > 0)
-    .map((b: { bolt: number }) => b.bolt);
-  expect(torqued.slice(0, 3).sort()).toEqual([1, 2, 3]);
-  expect(complaints).toEqual([]);
-  await context.close();
-});
 
 it('a fully split seal: splits in line stop it until they are turned on the clock face', async () => {
   const { page, context, complaints } = await plant.visit('Bram');
@@ -237,67 +141,9 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
   await context.close();
 });
 
-it('packing: cut, joints staggered, and broken in flat by flat under the drop counter', async () => {
+it('parts of a plunger are laid in order by keyboard and by hand', async () => {
   const { page, context, complaints } = await plant.visit('Asta');
-  const { hand, jobId } = await openJob(page, plant.url, {
-    work: 'Pack a box',
-    position: 'Stuffing box',
-    on: ['Shaft diameters'],
-    fields: { ...SEAT, 'Their pitch': '2', 'Its way from finger-tight': '25' },
-  });
-  const questions = asked(hand);
-  await questions(); // strip
-  await survey(hand, AROUND);
-  // (85 − 60)/2 = 12.5; π · 72.5 · 1.02 + 12.5 of skew = 244.8.
-  await page.getByText('12.5').first().waitFor();
-  expect(await page.locator('main').textContent()).toContain('244.8');
-  await questions(); // plan
-  await questions(); // cut
-  for (const at of ['0', '90', '180', '270']) await hand.read('rings', at);
-  await hand.last('rings', '0');
-  await questions();
-  for (let i = 0; i < 3; i++) await hand.read('follower', '0.8');
-  await hand.last('follower', '0.8');
-  await questions();
-  await questions(); // start
-
-  await pair(page, 'rings');
-  const state = () => page.locator('[data-break-in]').getAttribute('data-break-in');
-  const act = page.locator('[data-act]');
-  for (let i = 0; i < 60 && (await state()) !== 'done'; i++) {
-    const place = (await hand.place()) ?? '';
-    // A count scatters by one or two, so a flat too many may be turned: then the sheet asks it back, as at a box.
-    if (place.startsWith('flats/'))
-      await hand.read('breakin', /back a flat/.test((await act.textContent()) ?? '') ? '-1' : '1');
-    else await hand.take(() => true);
-  }
-  expect(await state()).toBe('done');
-  await questions();
-  await hand.sign('Asta');
-  const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json`)).json();
-  expect(sheet.results).toMatchObject({ rings: 5 });
-  expect(sheet.results.flats).toBeGreaterThan(2);
-  // 8 to 12 for each 25 mm of 60.
-  expect(sheet.results.dropsPerMin).toBeGreaterThanOrEqual(19);
-  expect(sheet.results.dropsPerMin).toBeLessThanOrEqual(29);
-  expect(
-    sheet.readings.some((r: { standIn: boolean; unit: string }) => r.standIn && r.unit === 'drops/min'),
-  ).toBe(true);
-  expect(complaints).toEqual([]);
-  await context.close();
-});
-
-it('a plunger: parts laid in order by keyboard and by hand, the nut back within an eighth of its mark', async () => {
-  const { page, context, complaints } = await plant.visit('Bram');
-  const { hand, jobId } = await openJob(page, plant.url, { work: 'Set a plunger', position: 'Plunger' });
-  const questions = asked(hand);
-  await questions(); // bore and plunger
-  await hand.read('sizes', '59.99');
-  await hand.read('sizes', '60');
-  await hand.last('sizes', '80');
-  await hand.judged('plunger.waist', 'accept');
-  await hand.on();
-  await questions(); // parts listed
+  await workedTo(page, plant.url, EVERY_KIND.plunger as Setup, 'order', 'Plunger');
   await page.getByRole('button', { name: 'They lie so' }).click();
   await page.locator('[data-finding="parts.order"][data-verdict="reject"]').waitFor();
 
@@ -325,23 +171,6 @@ it('a plunger: parts laid in order by keyboard and by hand, the nut back within 
   expect(await order()).toEqual(['bottom-ring', 'header', 'pressure-2', 'pressure-1', 'adapter', 'wiper']);
   await page.getByRole('button', { name: 'They lie so' }).click();
   await page.locator('[data-finding="parts.order"][data-verdict="accept"]').waitFor();
-  await hand.on();
-  expect(await page.locator('main').textContent()).toContain('lip faces the pressure (oil)');
-  await questions(); // in
-  await questions(); // mark
-  await hand.read('preload', '270');
-  await hand.last('preload', '-20');
-  await page.getByText('0.17 mm').first().waitFor();
-  await hand.on();
-  await questions(); // clamp and lock
-  await questions(); // start
-  for (const raw of ['4', '30', '2', '34']) await hand.read('proof', raw);
-  await hand.judged('proof.early', 'caution');
-  await hand.judged('plunger.leak', 'accept');
-  await letBeSigned(hand);
-  await hand.sign('Bram');
-  const sheet = await (await page.request.get(`${plant.url}/api/jobs/${jobId}/sheet.json`)).json();
-  expect(sheet.results.preloadDeg).toBe(-20);
   expect(complaints).toEqual([]);
   await context.close();
 });

@@ -3,9 +3,8 @@ import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { violations } from './axe.ts';
 import { beginsBy, go, hasCome } from './go.ts';
-import { type Plant, signIn } from './plant.ts';
+import type { Plant } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
-import { SheetHand } from './sheet-hand.ts';
 import { drawn, still } from './still.ts';
 import { unsaid } from './unsaid.ts';
 
@@ -53,11 +52,12 @@ async function allViews(page: Page): Promise<Array<[string, string]>> {
 }
 
 const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
 
 describe('every view', () => {
   // In three parts: a busy machine takes its time over each.
   it.each([0, 1, 2])(
-    'has no axe violation, by day and by night, and needs no sideways scrolling on the desk or a tablet (part %d)',
+    'has no axe violation, by day and by night, and needs no sideways scrolling at any size (part %d)',
     async (part) => {
       const { page, context, complaints } = await plant.visit('Asta');
       const found: string[] = [];
@@ -70,7 +70,9 @@ describe('every view', () => {
         if (page.url() === 'about:blank') await page.goto(plant.url);
         await go(page, path);
         await still(page);
-        found.push(...(await violations(page)).map((v) => `${name}, ${theme}: ${v}`));
+        // Names and roles of a step are tried without a browser; here only what is drawn counts.
+        const drawnOnly = name.startsWith('step ') ? 'color-contrast' : undefined;
+        found.push(...(await violations(page, drawnOnly)).map((v) => `${name}, ${theme}: ${v}`));
         found.push(...(await unsaid(page)).map((u) => `${name} says ${u}`));
         // The other light in place, by its key; the next view begins in it.
         theme = theme === 'day' ? 'night' : 'day';
@@ -91,7 +93,7 @@ describe('every view', () => {
         await still(page);
         // In the other light only the inks are others.
         found.push(...(await violations(page, 'color-contrast')).map((v) => `${name}, ${theme}: ${v}`));
-        for (const size of [{ width: 800, height: 1280 }, { width: 1024, height: 768 }, DESK]) {
+        for (const size of [PHONE, { width: 800, height: 1280 }, { width: 1024, height: 768 }, DESK]) {
           await page.setViewportSize(size);
           await drawn(page);
           const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
@@ -226,120 +228,6 @@ describe('the keyboard alone', () => {
     await page.getByRole('dialog', { name: 'Keys' }).waitFor();
     await keys.press('Escape');
     await page.getByRole('dialog').waitFor({ state: 'detached' });
-    await context.close();
-  });
-});
-
-describe('the lead hand', () => {
-  it('accepts a deviation by name and releases a hold; the fitter goes on', async () => {
-    const lead = await plant.visit('Imke');
-    const oval = await find(lead.page, 'Beet washer drum', 'Tail side');
-    await lead.page.goto(`${plant.url}/jobs/${oval.id}`);
-    const accept = lead.page.getByRole('button', { name: 'Accept this, by name' });
-    await accept.first().waitFor();
-    const before = await accept.count();
-    await accept.first().click();
-    await lead.page.getByRole('button', { name: 'Accept', exact: true }).click();
-    await lead.page.getByText('A reason takes a few words.').waitFor();
-    await lead.page.getByRole('dialog').locator('textarea').fill('one campaign more, then a new shaft');
-    await lead.page.getByRole('button', { name: 'Accept', exact: true }).click();
-    await lead.page.getByText('Accepted by Imke').waitFor();
-    expect(await accept.count()).toBe(before - 1);
-
-    const held = await find(lead.page, 'Beet washer drum', 'Gear side');
-    await lead.page.goto(`${plant.url}/jobs/${held.id}`);
-    await lead.page.getByRole('button', { name: 'Release the hold' }).click();
-    await lead.page.getByRole('button', { name: 'Release', exact: true }).click();
-    await lead.page.locator('form[data-bolt]').waitFor();
-    await new SheetHand(lead.page).allStored();
-    await lead.context.close();
-
-    const fitter = await plant.visit('Asta');
-    await fitter.page.goto(`${plant.url}/jobs/${held.id}`);
-    await fitter.page.locator('form[data-bolt="1"]').waitFor();
-    expect(await fitter.page.getByRole('button', { name: 'Accept this, by name' }).count()).toBe(0);
-    await fitter.context.close();
-  });
-
-  it('a viewer sees the sheet and can record nothing', async () => {
-    const { page, context } = await plant.visit('Oskar');
-    const job = await find(page, 'Pulp press drive', 'Gearbox');
-    await page.goto(`${plant.url}/jobs/${job.id}`);
-    await page.locator('[data-act]').waitFor();
-    expect(await page.locator('form[data-place]').count()).toBe(0);
-    expect(await page.locator('[data-pass-step]').count()).toBe(0);
-    await page.goto(`${plant.url}/`);
-    await page.locator('[data-job]').first().waitFor();
-    expect(await page.getByRole('link', { name: 'Open a job' }).count()).toBe(0);
-    await context.close();
-  });
-});
-
-describe('what waits', () => {
-  it('a reading the server refuses is kept with its reason, and its words can go on the sheet', async () => {
-    const one = await plant.visit('Asta');
-    const job = await find(one.page, 'Lime-milk pump 2', 'Drive pedestal');
-    await one.page.goto(`${plant.url}/jobs/${job.id}`);
-    const hand = new SheetHand(one.page);
-    await one.page.locator('form[data-place]').waitFor();
-    const place = await hand.place();
-    await one.context.setOffline(true);
-    await hand.read('shaft', '61.893');
-    // Meanwhile somebody else measures the same place from another device.
-    const two = await plant.visit('Bram');
-    await two.page.goto(`${plant.url}/jobs/${job.id}`);
-    const other = new SheetHand(two.page);
-    await two.page.locator('form[data-place]').waitFor();
-    expect(await other.place()).toBe(place);
-    await other.read('shaft', '61.894');
-    await other.allStored();
-    await two.context.close();
-    await one.context.setOffline(false);
-    await one.page.locator('[data-aside="1"]').waitFor({ timeout: 30_000 });
-    await one.page.locator('[data-aside]').click();
-    await one.page.getByText('already has a reading').waitFor();
-    await one.page.getByRole('button', { name: 'Put on the sheet as a note' }).click();
-    await one.page.locator('[data-aside]').waitFor({ state: 'detached' });
-    await one.page.keyboard.press('Escape');
-    await hand.allStored();
-    const sheet = await (await one.page.request.get(`${plant.url}/api/jobs/${job.id}/sheet.json`)).json();
-    expect(sheet.notes[0].text).toContain('61.893');
-    await one.context.close();
-  });
-
-  it('entries of one person wait while another is signed in, and go when the first is back', async () => {
-    const { page, context } = await plant.visit('Bram');
-    const job = await find(page, 'Lime-milk pump 2', 'Drive pedestal');
-    await page.goto(`${plant.url}/jobs/${job.id}`);
-    const hand = new SheetHand(page);
-    await page.locator('form[data-place]').waitFor();
-    await page.route('**/events', (route) => route.abort());
-    await hand.read('shaft', '61.8925');
-    expect(await hand.waiting()).toBe(1);
-    await signIn(page, plant.url, 'Asta');
-    await page.unroute('**/events');
-    await page.locator('[data-queue="sign-in"]').waitFor({ timeout: 30_000 });
-    expect(await hand.waiting()).toBe(1);
-    await signIn(page, plant.url, 'Bram');
-    await hand.allStored();
-    const { events } = await (await page.request.get(`${plant.url}/api/jobs/${job.id}`)).json();
-    expect(events.at(-1)).toMatchObject({ author: { id: 'bram' }, data: { raw: '61.8925' } });
-    await context.close();
-  });
-});
-
-describe('the bench', () => {
-  it('does a sum without a job and says what is wrong beside the field', async () => {
-    const context = await plant.device();
-    const page = await context.newPage();
-    await page.goto(`${plant.url}/bench`);
-    await page.getByText('Take out 0.045 to 0.060 mm').waitFor();
-    await page.getByLabel('Bench clearance').fill('.0035 in');
-    await page.getByText(/leaving 0\.0/).waitFor();
-    await page.getByLabel('Bearing bore').fill('ten');
-    await page.getByText('Bearing bore must be a number.').waitFor();
-    await page.getByRole('button', { name: 'Limits of size by ISO 286' }).click();
-    await page.getByText('89.9130 to 90.0000 mm').waitFor();
     await context.close();
   });
 });

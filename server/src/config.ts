@@ -56,7 +56,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     port: Number(env.PORT ?? 4170),
     webDir: env.FULCRANT_WEB ?? 'web/dist',
     dataDir: env.FULCRANT_DATA ?? '.data',
-    version: env.FULCRANT_VERSION ?? '0.1.0',
+    version: env.FULCRANT_VERSION ?? '0.2.0',
     db: databaseConfig(env),
     logLevel: env.LOG_LEVEL ?? 'info',
     proxy: env.FULCRANT_PROXY === '1',
