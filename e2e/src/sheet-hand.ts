@@ -166,50 +166,6 @@ export class SheetHand {
     this.typed.push({ place: place ?? '', raw, step });
   }
 
-  /** Wait until the paired gauge shows so much, and take it; the sheet goes on to another place, or asks no more. */
-  async take(shows: (value: number) => boolean): Promise<number> {
-    const place = await this.place();
-    // What it shows while the hand still goes on to the next place is nothing: it is empty till then.
-    const feed = this.page.locator('[data-feed-value]').first();
-    const shown = async () => Number((await feed.getAttribute('data-feed-value')) || Number.NaN);
-    let value = await shown();
-    for (let i = 0; i < 400 && !(Number.isFinite(value) && shows(value)); i++) {
-      await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
-      value = await shown();
-    }
-    if (!(Number.isFinite(value) && shows(value))) throw new Error(`the gauge shows ${value} at ${place}`);
-    // What was shown may have been of the place before: then nothing is taken, that is said, and the hand takes it again.
-    const became = (before: string | null) => {
-      if (document.querySelector<HTMLElement>('form[data-place]')?.dataset.place !== before) return 'taken';
-      return document.querySelector('main')?.textContent?.includes('has sent no value just now') && 'again';
-    };
-    for (let i = 0; i < 100; i++) {
-      await this.page.locator('[data-take]').click();
-      const then = await this.page.waitForFunction(became, place, { timeout: 20_000 }).catch(async () => {
-        throw new Error(`not taken at ${place}: ${await this.page.locator('main').textContent()}`);
-      });
-      if ((await then.jsonValue()) === 'taken') return value;
-      await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
-    }
-    throw new Error(`the gauge sends nothing at ${place}`);
-  }
-
-  /** Strokes of the stand-in pump until its gauge shows at least so much. */
-  async pumpTo(mpa: number): Promise<void> {
-    for (let i = 0; i < 60; i++) {
-      const now = Number(
-        await this.page.locator('[data-feed-value]').first().getAttribute('data-feed-value'),
-      );
-      if (now >= mpa - 1e-6) return;
-      await this.page.locator('[data-stroke]').click();
-      await this.page.waitForFunction(
-        (before) =>
-          Number(document.querySelector<HTMLElement>('[data-feed-value]')?.dataset.feedValue) !== before,
-        now,
-      );
-    }
-  }
-
   /** Sign, and see it signed and sent. */
   async sign(name: string): Promise<void> {
     await this.page.getByLabel('as recorded here, signed').fill(name);

@@ -2,6 +2,7 @@ import type { Setup } from '@fulcrant/core/engine/setup';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
+import { gauge } from '../../../core/src/testing/test-stand.ts';
 import { freshJob, openJobAt } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
 import {
@@ -16,6 +17,7 @@ import {
   the,
   type,
 } from '../testing/sheet.ts';
+import { layBench, pairWith, take } from '../testing/stand-in.ts';
 import { until } from '../testing/until.ts';
 
 // Steps with a way of their own: what cannot be told by a field, a question or a bolt.
@@ -70,17 +72,60 @@ describe('a nut turned by angle', () => {
   });
 });
 
-describe('a hydraulic nut', () => {
-  it('at its abort pressure stops; only letting go goes on from there', async () => {
-    const setup = {
-      ...kind('by hydraulic nut'),
-      maker: { ...kind('by hydraulic nut').maker, abortPressureMpa: 30 },
+describe('a hydraulic nut, read from the stand-in pump', () => {
+  it('at its abort pressure stops; let go, the other nut freed, it is driven up from the same zero', async () => {
+    const server = new FakeServer();
+    server.instruments = [
+      ...server.instruments,
+      { ...gauge('stand-in pump', 'pressure', 0.1, 0, 100), standIn: true },
+      { ...gauge('stand-in dial', 'dial', 0.001, -10, 10), standIn: true },
+    ];
+    layBench(server);
+    const { state } = await openJobAt(kind('by hydraulic nut'), 'driveup', server);
+    await until(field);
+    await pairWith('other-nut-tight');
+    const shown = () => {
+      const text = the('[data-feed-value]').dataset.feedValue;
+      if (!text) throw new Error('The gauge shows nothing.');
+      return Number(text);
     };
-    await openJobAt(setup as Setup, 'driveup');
-    for (const raw of ['3', '0']) await enter(raw);
-    await enter('30');
-    await until(() => the('[data-finding="hydraulic.abort"][data-verdict="reject"]'));
+    const pumpTo = async (mpa: number) => {
+      await until(() => the('[data-stroke]'));
+      for (let now = await until(shown); now < mpa - 1e-6; now = await until(shown)) {
+        (await until(() => the('[data-stroke]'))).click();
+        await until(() => shown() !== now);
+      }
+    };
+    await pumpTo(3);
+    expect(await take((v) => v >= 3)).toBeCloseTo(3, 6);
+    const zero = await take((v) => v > 1);
+    await pumpTo(30);
+    await take((v) => v >= 30);
+    const held = await take((v) => v > 1);
+    expect(zero - held).toBeLessThan(0.13);
+    await judged('hydraulic.abort', 'reject');
     expect(the<HTMLButtonElement>('[data-pass-step]').disabled).toBe(true);
+    fireEvent.click(await until(() => the('[data-release]')));
+    await take((v) => v === 0);
+    await enter('360');
+    await pumpTo(21);
+    await take((v) => v >= 21);
+    await take((v) => v < 1.6);
+    await judged('hydraulic.travel', 'accept');
+    await judged('hydraulic.aborted', 'caution');
+    await stored();
+    const driven = state().readings.filter((r) => r.step === 'driveup');
+    expect(driven.map((r) => r.place)).toEqual([
+      'start/p',
+      'start/z',
+      'n1/p',
+      'n1/d',
+      'n1/release',
+      'n1/back',
+      'n2/p',
+      'n2/d',
+    ]);
+    expect(driven.filter((r) => r.instrument.standIn && r.via === 'port')).toHaveLength(7);
   });
 });
 

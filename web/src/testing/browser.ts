@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, beforeEach, vi } from 'vitest';
+import { unpair } from '../data/feed.ts';
 import { forgetAside, nothingWaits, startQueue } from '../data/queue.ts';
 import { allAside } from '../data/store.ts';
 import { until } from './until.ts';
@@ -67,6 +68,7 @@ afterEach(async () => {
   // What a test left on the device is not the next one's.
   await until(nothingWaits);
   for (const { event } of await allAside()) await forgetAside(event.id);
+  unpair();
   cleanup();
   localStorage.clear();
   sessionStorage.clear();

@@ -174,12 +174,14 @@ describe('a plan', () => {
     'of %d tasks and four resources stands close above its bound, and well below first come, first served',
     (n) => {
       const first = seedOf(1);
-      const tried = Array.from({ length: Math.ceil(triesOf(30) / 10) }, (_, i) => first + i).map((seed) => {
-        const network = triedNetwork(n, 100 + seed);
-        const plan = planned(network, { looks: 150, seed });
-        expect(breaks(network, plan.placed)).toEqual([]);
-        return { gap: plan.gap, saved: 1 - plan.end / firstCome(network).end };
-      });
+      const tried = Array.from({ length: Math.max(5, Math.ceil(triesOf(30) / 10)) }, (_, i) => first + i).map(
+        (seed) => {
+          const network = triedNetwork(n, 100 + seed);
+          const plan = planned(network, { looks: 150, seed });
+          expect(breaks(network, plan.placed)).toEqual([]);
+          return { gap: plan.gap, saved: 1 - plan.end / firstCome(network).end };
+        },
+      );
       const mean = (f: (t: (typeof tried)[number]) => number) =>
         tried.reduce((s, t) => s + f(t), 0) / tried.length;
       expect(mean((t) => t.gap)).toBeLessThanOrEqual(0.08);
