@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureBrowser, ensureModules, ensurePackages } from './packages.mjs';
@@ -42,9 +43,10 @@ await chosen.prepare?.();
 if (part !== 'unit') testsInMemory();
 
 // Where all that is asked for lies in one trade, only that trade is loaded.
-const trades = names.map((n) => /(?:^|\/)trades\/([\w-]+)(?:\/|$)/.exec(n)?.[1]);
-if (part === 'unit' && trades.length > 0 && trades.every((t) => t && t === trades[0]))
-  process.env.FULCRANT_TRADE = trades[0];
+const trades = new Set(names.map((n) => /(?:^|\/)core\/src\/trades\/([\w-]+)(?:\/|$)/.exec(n)?.[1]));
+const [trade] = trades;
+if (part === 'unit' && trades.size === 1 && trade && existsSync(`core/src/trades/${trade}/index.ts`))
+  process.env.FULCRANT_TRADE = trade;
 process.env.FULCRANT_TEST_CACHE = '1';
 
 const { passed, failed } = runVitest(part, chosen.projects, { workers: chosen.workers, more: names });

@@ -31,6 +31,16 @@ const pathOf = (path: string): string =>
 /** A stream has no end of its own. */
 const ENDLESS = 'get /api/feed/:device';
 
+describe('who may call what', () => {
+  // Written down apart from the routes: a route opened to others by mistake changes this file, and somebody has to look.
+  it('is as it was decided (vitest -u writes a change down)', async () => {
+    const lines = ROUTES.map(
+      (r) => `${r.method} ${r.path}: ${typeof r.who === 'string' ? r.who : [...r.who].sort().join(' ')}`,
+    );
+    await expect(`${lines.sort().join('\n')}\n`).toMatchFileSnapshot('../../golden/who-may.txt');
+  });
+});
+
 describe('every route, as everybody', () => {
   it.each(ROUTES.map((r) => [`${r.method} ${r.path}`, r] as const))('%s', async (name, route) => {
     if (name === ENDLESS) return;
