@@ -79,7 +79,7 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
   const set = lead.getByRole('form', { name: 'Set a bench' });
   await set.getByLabel('Its number').fill('twelve');
   await set.getByRole('button', { name: 'Set it' }).click();
-  await set.getByText('A whole number, or nothing').waitFor();
+  await set.getByRole('alert').first().waitFor();
   await set.getByRole('combobox', { name: 'Bench' }).click();
   await lead.getByRole('option', { name: 'Seat of a seal' }).click();
   await set.getByLabel('Its number').fill('12');
@@ -127,7 +127,7 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
     .waitFor();
   const sign = lead.getByRole('form', { name: 'Sign a competence' });
   await sign.getByRole('button', { name: 'Sign it' }).click();
-  await sign.getByText('Who?').waitFor();
+  await sign.getByRole('alert').first().waitFor();
   await sign.getByLabel('What was seen').fill('Measured a seat alone, found the taper.');
   await sign.getByRole('combobox', { name: 'Who' }).click();
   await lead.getByRole('option', { name: 'Bram' }).click();

@@ -56,7 +56,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   if (gauge.form !== 'number') throw new Error(gauge.id);
   await page.getByLabel(/^It reads/).fill('about four');
   await page.keyboard.press('Enter');
-  await page.getByText(/Type a number of/).waitFor();
+  await page.getByRole('alert').first().waitFor();
   await expect.poll(() => page.getByLabel(/^It reads/).inputValue()).toBe('about four');
   await page.getByLabel(/^It reads/).fill(`${gauge.right + 3 * gauge.within}`);
   await page.keyboard.press('Enter');

@@ -32,7 +32,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await page.getByLabel('Nut slots').fill('four');
   await page.getByLabel('Part, as stamped').fill('trial sleeve 100');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
-  await page.getByText('Nut slots is a number.').waitFor();
+  await page.getByRole('alert').first().waitFor();
   await expect.poll(() => page.getByLabel('Part, as stamped').inputValue()).toBe('trial sleeve 100');
   await page.getByLabel('Nut slots').fill('4');
   await page.getByLabel('Washer tabs').fill('17');
@@ -54,7 +54,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   expect(await hand.place()).toBe('s2/60');
   // A wrong number is refused beside the field, and stays there to be mended.
   await page.locator('form[data-place] input').fill('8.971');
-  await page.getByText('not believable').waitFor();
+  await page.getByRole('alert').first().waitFor();
   await page.keyboard.press('Enter');
   expect(await hand.place()).toBe('s2/60');
   for (const raw of ['89.971', '89.975', '89.972', '89.970', '89.974']) {

@@ -29,6 +29,8 @@ function load(pack: string, file: string): Font {
   const at = dirname(createRequire(import.meta.url).resolve(`${pack}/package.json`));
   const font = create(toSfnt(readFileSync(join(at, 'files', `${file}.woff`))));
   if (!('layout' in font)) throw new Error(`${file} is a collection of fonts, not one.`);
+  // A glyph is kept as it is first met. A point met as a part of a colon would have no character, and paper would read “4 53”.
+  for (const character of font.characterSet) font.glyphForCodePoint(character);
   return font;
 }
 
