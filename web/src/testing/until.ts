@@ -2,7 +2,7 @@
  * Wait until a look neither throws nor gives null or false, and give back what it gave. It is looked at again after each turn of the page.
  * @throws why it is still not so when the patience is over
  */
-export async function until<T>(look: () => T, patienceMs = 8_000): Promise<Exclude<T, null | false>> {
+export async function until<T>(look: () => T, patienceMs = 20_000): Promise<Exclude<T, null | false>> {
   const began = performance.now();
   for (;;) {
     try {
