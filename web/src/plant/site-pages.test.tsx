@@ -3,26 +3,10 @@ import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer, IMKE, SITE } from '../testing/server.ts';
-import { all, dialog, press, the } from '../testing/sheet.ts';
+import { all, dialog, fill, labelled, press, the } from '../testing/sheet.ts';
 import { until } from '../testing/until.ts';
 import { violations } from '../testing/violations.ts';
 
-const field = (label: string): HTMLInputElement => {
-  const found = all('label').find((l) => l.textContent?.trim().startsWith(label));
-  const one =
-    found?.querySelector('input, select') ?? document.getElementById(found?.getAttribute('for') ?? '');
-  if (!one)
-    throw new Error(
-      `No field “${label}” among: ${all('label')
-        .map((l) => l.textContent)
-        .join(' | ')}`,
-    );
-  return one as HTMLInputElement;
-};
-const fill = async (label: string, value: string) => {
-  const one = await until(() => field(label));
-  fireEvent.change(one, { target: { value } });
-};
 const said = (words: RegExp) => until(() => words.test(document.body.textContent ?? ''));
 const refusal = (title: string, status = 401) =>
   new Response(JSON.stringify({ title }), { status, headers: { 'content-type': 'application/json' } });
@@ -43,7 +27,7 @@ describe('signing in', () => {
     await fill('Password', 'a guess');
     await press('Sign in');
     await said(/do not go together/);
-    expect(field('Name').value).toBe('Asta');
+    expect(labelled('Name').value).toBe('Asta');
     expect(await violations()).toEqual([]);
   });
 
@@ -91,7 +75,7 @@ describe('the calculators', () => {
     await said(/0\.045 to 0\.060 mm/);
     await fill('Bearing bore', 'ten');
     await until(() => the('main [role="alert"]'));
-    expect(field('Bearing bore').value).toBe('ten');
+    expect(labelled('Bearing bore').value).toBe('ten');
   });
 });
 
@@ -112,7 +96,7 @@ describe('the gauges', () => {
     await fill('Reads to', '1');
     await press('Into the register');
     await until(() => all('[role="alert"]').length > 0);
-    expect(field('Name').value).toBe('Feelers Z');
+    expect(labelled('Name').value).toBe('Feelers Z');
     expect(server.written).toHaveLength(0);
     await fill('Step', '0.02');
     await press('Into the register');

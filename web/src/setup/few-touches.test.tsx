@@ -3,7 +3,7 @@ import { expect, it } from 'vitest';
 import { gauge, tools } from '../../../core/src/testing/test-stand.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
-import { all, the } from '../testing/sheet.ts';
+import { all, labelled, the } from '../testing/sheet.ts';
 import { until } from '../testing/until.ts';
 
 /** Somebody who counts: a touch or a key is one. */
@@ -33,14 +33,6 @@ class Counting {
 }
 
 const field = () => document.querySelector<HTMLInputElement>('form[data-place] input');
-const labelled = (label: string): HTMLElement => {
-  const found = all('label').find((l) => l.textContent?.trim().startsWith(label));
-  const one =
-    found?.querySelector<HTMLElement>('input') ?? document.getElementById(found?.getAttribute('for') ?? '');
-  if (!one) throw new Error(`No field “${label}”.`);
-  return one;
-};
-
 /** What the gauges show at each step that reads. */
 const SHOWN: Record<string, string> = {
   shaft: '-26 -28 -24 -27 -29 -25 -28 -26 -27',

@@ -5,20 +5,9 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
-import { all, press, the } from '../testing/sheet.ts';
+import { all, fill, labelled, press, the } from '../testing/sheet.ts';
 import { until } from '../testing/until.ts';
 
-const labelled = (label: string): HTMLInputElement => {
-  const found = all('label').find((l) => l.textContent?.trim().startsWith(label));
-  const field =
-    found?.querySelector('input, select') ?? document.getElementById(found?.getAttribute('for') ?? '');
-  if (!(field instanceof HTMLElement)) throw new Error(`No field “${label}”.`);
-  return field as HTMLInputElement;
-};
-const fill = async (label: string, value: string) => {
-  const field = await until(() => labelled(label));
-  fireEvent.change(field, { target: { value } });
-};
 const usual = async () => {
   const button = await until(() => the('button[aria-expanded]'));
   if (button.getAttribute('aria-expanded') === 'false') fireEvent.click(button);

@@ -39,6 +39,21 @@ export async function press(name: string | RegExp, inside: ParentNode = document
   fireEvent.click(button);
 }
 
+/** A field by the beginning of its label. */
+export function labelled(label: string): HTMLInputElement {
+  const labels = all('label');
+  const found = labels.find((l) => l.textContent?.trim().startsWith(label));
+  const one =
+    found?.querySelector('input, select') ?? document.getElementById(found?.getAttribute('for') ?? '');
+  if (!one) throw new Error(`No field “${label}” among: ${labels.map((l) => l.textContent).join(' | ')}`);
+  return one as HTMLInputElement;
+}
+
+/** Fill a field by its label, as a paste does. */
+export async function fill(label: string, value: string): Promise<void> {
+  fireEvent.change(await until(() => labelled(label)), { target: { value } });
+}
+
 /** The dialog that is open. */
 export const dialog = (): Promise<HTMLElement> => until(() => the('[role="dialog"]'));
 
