@@ -3,7 +3,6 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { CLUSTER_PACKAGES } from './cluster.mjs';
 import { ensureBrowser, ensureModules, ensurePackages } from './packages.mjs';
 import { PROJECTS } from './types.mjs';
 import { runVitest, testsInMemory } from './vitest.mjs';
@@ -59,7 +58,7 @@ async function checkBy(checks) {
 
 const bin = (/** @type {string} */ name) => `node_modules/.bin/${name}`;
 const packages = (async () => {
-  await ensurePackages(['mariadb-server', 'poppler-utils', ...CLUSTER_PACKAGES]);
+  await ensurePackages(['mariadb-server', 'poppler-utils']);
   await ensureBrowser();
 })();
 await phase('npm packages', ensureModules);

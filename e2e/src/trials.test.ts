@@ -3,7 +3,7 @@ import { copyWorks } from './plant.ts';
 import type {} from './shared-plant.ts';
 import { loaded } from './trials/load.ts';
 
-// The trials of load and of a cluster in short: the programs themselves go on longer.
+// The trial of load in short: `npm run proof -- load` goes on longer. Databases that fail over are tried in server/src/store/nodes.test.ts.
 
 it('some people at work at once: every request is answered', async () => {
   const { figures, wrong } = await loaded({ people: 6, minutes: 0.05 }, () => copyWorks(inject('model')));
