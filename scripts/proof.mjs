@@ -35,6 +35,13 @@ const LONG_TESTS = {
     files: ['core/src/arithmetic/planning/schedule.test.ts'],
     tries: 300,
   },
+  jobs: {
+    what: 'every setup worked to its signature by the fields and buttons of the page',
+    project: 'components',
+    files: ['web/src/job/whole-jobs.test.tsx'],
+    tries: 1,
+    seeds: ['1'],
+  },
   malformed: {
     what: 'requests nobody would send, over every route',
     project: 'server',

@@ -143,34 +143,6 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
   }
 });
 
-it('a label’s link opens its position; a known position opens a job in three touches', async () => {
-  const { page, context, complaints } = await plant.visit('Asta');
-  const found = await (
-    await page.request.get(`${plant.url}/api/register?q=cooling%20fan%203%20drive`)
-  ).json();
-  const [place] = found.positions as Array<{ id: string; label: string }>;
-  let touches = 0;
-  const touch = async (what: ReturnType<typeof page.getByRole>) => {
-    await what.click();
-    touches++;
-  };
-  // The camera reads the link of the label: one touch is the browser’s.
-  await page.goto(`${plant.url}/p/${place?.label}`);
-  touches++;
-  await page.waitForURL(`**/positions/${place?.id}`);
-  await touch(page.getByRole('link', { name: 'Open a job here' }));
-  await page.getByRole('button', { name: 'Open the sheet' }).waitFor();
-  // Nothing is open: all of it is known here.
-  await page.getByText('Nothing is open: look it over').waitFor();
-  await still(page);
-  expect(await violations(page)).toEqual([]);
-  await touch(page.getByRole('button', { name: 'Open the sheet' }));
-  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
-  expect(touches).toBeLessThanOrEqual(3);
-  expect(complaints).toEqual([]);
-  await context.close();
-});
-
 it('two fittings and a residual that grew: found beside left, laid over each other, and put down to a cause', async () => {
   const { page, context, complaints } = await plant.visit('Bram');
   await page.goto(`${plant.url}/register`);
