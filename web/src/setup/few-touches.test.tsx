@@ -73,7 +73,7 @@ it('a bearing by feelers at a new position, from Open a job to the signed sheet,
     if (flag.getAttribute('aria-pressed') === 'true') hand.touch(flag);
   }
   hand.press('Open the sheet');
-  const jobId = await until(() => [...server.all.keys()].at(-1) ?? null);
+  const jobId = await until(() => server.ids().at(-1) ?? null);
   const state = () => server.state(jobId);
   for (let i = 0; i < 20 && state().present !== 'sign'; i++) {
     const step = state().present ?? '';

@@ -56,6 +56,15 @@ describe('bolts', () => {
     expect(state().ticks[4]?.torqueNm).toBeCloseTo(wanted, 2);
   });
 
+  it('whoever types each torque goes on in the field, whoever confirms it at the button', async () => {
+    await openJobAt(feelers, 'bolts');
+    for (let i = 0; i < 4; i++) await tick();
+    await until(() => document.activeElement?.hasAttribute('data-tick') ?? false);
+    wrench().focus();
+    await tick();
+    await until(() => document.activeElement === wrench());
+  });
+
   it('one that still moves in the last round asks for another round', async () => {
     const { state } = await openJobAt(feelers, 'bolts');
     await until(form);

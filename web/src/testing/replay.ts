@@ -4,6 +4,7 @@ import { formatTorque } from '@fulcrant/core/quantities/torque';
 import { TAGS } from '@fulcrant/core/steps/rebuild/part-tags';
 import { fireEvent } from '@testing-library/react';
 import { vi } from 'vitest';
+import { the } from './sheet.ts';
 import { until } from './until.ts';
 
 /** How a value is typed, by what is read. Inside it is in mm, degrees, MPa, °C, strokes, mm/s, Hz, N. */
@@ -19,13 +20,6 @@ const TYPED: Partial<Record<PlaceQuantity, (value: number) => string>> = {
   // A sixth of a turn each.
   flats: (v) => `${v / 60}`,
   torque: (v) => `${v} N·m`,
-};
-
-const found = <T extends Element>(selector: string): T => {
-  const element = document.querySelector<T>(selector);
-  if (!element)
-    throw new Error(`Not on the page: ${selector}\n${document.querySelector('main')?.textContent}`);
-  return element;
 };
 
 /**
@@ -70,10 +64,10 @@ export class Worker {
         return this.tighten(event.data);
       case 'step.passed':
         await until(() => {
-          if (found<HTMLButtonElement>('[data-pass-step]').disabled)
+          if (the<HTMLButtonElement>('[data-pass-step]').disabled)
             throw new Error(`The step does not go on.\n${document.querySelector('main')?.textContent}`);
         });
-        fireEvent.click(found('[data-pass-step]'));
+        fireEvent.click(the('[data-pass-step]'));
         return true;
       case 'sheet.signed':
         fireEvent.click(await until(() => this.button(/^Sign the sheet$/)));
@@ -85,21 +79,21 @@ export class Worker {
 
   /** Type one reading at its place and press Enter. */
   async read({ place, value, instrument, step }: EventDataOf<'reading.taken'>): Promise<boolean> {
-    await until(() => found('form[data-place]'));
-    const here = () => found<HTMLElement>('form[data-place]').dataset.place;
+    await until(() => the('form[data-place]'));
+    const here = () => the<HTMLElement>('form[data-place]').dataset.place;
     if (here() !== place) return false;
     const quantity = this.state().steps.find((s) => s.id === step)?.report?.next?.quantity ?? 'length';
     await this.pick(instrument.id, 'form[data-place]');
-    fireEvent.change(found('form[data-place] input'), {
+    fireEvent.change(the('form[data-place] input'), {
       target: { value: (TYPED[quantity as PlaceQuantity] ?? ((v) => `${v} mm`))(value) },
     });
-    fireEvent.submit(found('form[data-place]'));
+    fireEvent.submit(the('form[data-place]'));
     return true;
   }
 
   async answer({ item, answer, note }: EventDataOf<'gate.answered'>): Promise<boolean> {
     await until(() => document.querySelector('main h1, main h2'));
-    const line = await until(() => found<HTMLElement>(`[data-item="${item}"]`), 300).catch(() => null);
+    const line = await until(() => the<HTMLElement>(`[data-item="${item}"]`), 300).catch(() => null);
     // Parts in order and shims in heaps have a way of their own, and a test of their own.
     if (!line) return false;
     const own = this.ownAnswer(line, note);
@@ -131,7 +125,7 @@ export class Worker {
   }
 
   async tighten({ pass, bolt, torqueNm, movedDeg, moved, instrument }: EventDataOf<'bolt.tightened'>) {
-    await until(() => found(`form[data-bolt="${bolt}"][data-pass="${pass}"]`));
+    await until(() => the(`form[data-bolt="${bolt}"][data-pass="${pass}"]`));
     await this.pick(instrument.id, 'form[data-bolt]');
     const field = document.querySelector<HTMLInputElement>('form[data-bolt] input:not([data-moved])');
     if (
@@ -144,13 +138,13 @@ export class Worker {
     if (turned) fireEvent.change(turned, { target: { value: String(movedDeg ?? 0) } });
     const box = document.querySelector<HTMLInputElement>('form[data-bolt] input[type="checkbox"]');
     if (box && moved) fireEvent.click(box);
-    fireEvent.submit(found('form[data-bolt]'));
+    fireEvent.submit(the('form[data-bolt]'));
     return true;
   }
 
   /** Take a gauge to hand, where another or none is. */
   private async pick(gauge: string, form: string): Promise<void> {
-    const picker = await until(() => found<HTMLSelectElement>(`${form} select[aria-label="Gauge in hand"]`));
+    const picker = await until(() => the<HTMLSelectElement>(`${form} select[aria-label="Gauge in hand"]`));
     if (picker.value !== gauge) fireEvent.change(picker, { target: { value: gauge } });
   }
 

@@ -33,23 +33,16 @@ type Answer = (asked: Asked) => unknown;
 
 /**
  * The server as a page meets it, without a network: it keeps events and judges them by the same `take` as the real one. Whatever else a page
- * asks for is given by `answers`, by method and path; what nobody gave an answer for is counted as missing.
+ * asks for is given by `answers`, by method and path; what nobody gave an answer for is not there (404).
  */
 export class FakeServer {
   person: Person | null = ASTA;
   /** No network: every request fails. */
   away = false;
   instruments: Instrument[] = Object.values(tools).map((g) => ({ ...g, low: 0, high: 10_000 }));
-  /** Jobs by their ids, in the order they came. */
-  readonly all: ReadonlyMap<string, { events: JobEvent[]; state: JobState }>;
   private readonly jobs = new Map<string, { events: JobEvent[]; state: JobState }>();
   readonly answers = new Map<string, Answer>();
 
-  constructor() {
-    this.all = this.jobs;
-  }
-
-  readonly missing: string[] = [];
   /** Requests that changed something, in order. */
   readonly written: Asked[] = [];
 
@@ -69,6 +62,11 @@ export class FakeServer {
   /** Take one more event of a job, as if another device had sent it. */
   add(event: JobEvent): void {
     this.take(event);
+  }
+
+  /** The jobs it has, in the order they came. */
+  ids(): string[] {
+    return [...this.jobs.keys()];
   }
 
   state(jobId: string): JobState {
@@ -94,7 +92,6 @@ export class FakeServer {
     if (method !== 'GET') this.written.push(asked);
     const given = this.given(asked);
     if (given) return given instanceof Response ? given : json(given);
-    this.missing.push(`${method} ${path}`);
     return json({ title: 'There is no such thing.' }, 404);
   };
 

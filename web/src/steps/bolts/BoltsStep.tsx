@@ -2,7 +2,7 @@ import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { parseAngle } from '@fulcrant/core/quantities/angle';
 import { formatTorque, parseTorque } from '@fulcrant/core/quantities/torque';
 import { type BoltValues, openIn } from '@fulcrant/core/steps/bolt-passes';
-import { type FormEvent, type ReactNode, useEffect, useRef, useState } from 'react';
+import { type FormEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
 import { GaugePicker } from '../../entry/GaugePicker.tsx';
 import { takeCaret } from '../../ui/caret.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
@@ -47,6 +47,8 @@ export function BoltsStep({
   questionsFirst,
 }: Props) {
   const { unit } = useSettings();
+  // Whoever types each torque goes on in the field; the others go on at the button.
+  const typing = useRef(false);
   return (
     <div className="flex flex-col gap-4">
       {questionsFirst && questions}
@@ -61,6 +63,7 @@ export function BoltsStep({
           gauge={gauge}
           onGauge={onGauge}
           onTick={onTick}
+          typing={typing}
         />
       )}
       {!questionsFirst && questions}
@@ -98,12 +101,15 @@ function Passes({ values }: { values: BoltValues }) {
   );
 }
 
-type FormProps = Pick<Props, 'gauges' | 'gauge' | 'onGauge' | 'onTick'> & { values: BoltValues };
+type FormProps = Pick<Props, 'gauges' | 'gauge' | 'onGauge' | 'onTick'> & {
+  values: BoltValues;
+  typing: RefObject<boolean>;
+};
 
 const caretTo = (form: HTMLFormElement | null, wanted: string) =>
   takeCaret(form?.querySelector<HTMLElement>(wanted) ?? null);
 
-function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
+function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps) {
   const { unit } = useSettings();
   const say = useSay();
   const next = values.next;
@@ -115,11 +121,15 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
   const [really, setReally] = useState<number | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const form = useRef<HTMLFormElement>(null);
-  useEffect(() => caretTo(form.current, '[data-moved], [data-tick]'), []);
+  useEffect(
+    () => caretTo(form.current, typing.current ? '[data-moved], [data-wrench]' : '[data-moved], [data-tick]'),
+    [typing],
+  );
   if (!next || !pass) return null;
 
   const tick = async (event: FormEvent) => {
     event.preventDefault();
+    typing.current = document.activeElement?.hasAttribute('data-wrench') ?? false;
     if (!gauge) return setFault('Say which wrench is in hand.');
     let torqueNm = 0;
     if (next.torqueNm !== null) {
@@ -167,6 +177,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick }: FormProps) {
             autoComplete="off"
             maxLength={20}
             aria-invalid={fault !== null}
+            data-wrench
             className={`${field} w-44`}
           />
         </label>
