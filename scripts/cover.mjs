@@ -21,6 +21,7 @@ const { failed } = runVitest('cover', ['core', 'web', 'components', 'cli', 'cove
   more: [
     '--coverage',
     '--coverage.provider=v8',
+    '--coverage.reportOnFailure',
     '--coverage.reporter=json-summary',
     `--coverage.reportsDirectory=${out}`,
     ...['core', 'web', 'server', 'cli'].map((p) => `--coverage.include=${p}/src/**/*.{ts,tsx}`),
