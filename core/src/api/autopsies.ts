@@ -1,11 +1,13 @@
 import { array, type InferType, mixed, object, string } from 'yup';
 import type { CauseTold } from '../autopsy/autopsy.ts';
-import { AUTOPSIES, AUTOPSY_KINDS, type AutopsyKind } from '../autopsy/rules.ts';
+import { failureGuideOf } from '../engine/trades.ts';
 import '../judgement/sentences.ts';
 
 /** What was seen on a part that came out: answers by question, words of one’s own, and the job it was fitted by. */
 export const autopsySchema = object({
-  kind: string().oneOf(AUTOPSY_KINDS, 'What came out?').required('What came out?'),
+  kind: string()
+    .required('What came out?')
+    .test('guide', 'What came out?', (id) => failureGuideOf(id ?? '') !== undefined),
   jobId: string().length(36),
   seen: mixed<Record<string, string>>()
     .required()
@@ -27,7 +29,7 @@ export const autopsySchema = object({
   .test('answers', (v, context) => {
     if (!v?.kind || v.seen === null || typeof v.seen !== 'object') return true;
     // An unknown kind has its own sentence already.
-    const questions = AUTOPSIES[v.kind as AutopsyKind]?.questions ?? [];
+    const questions = failureGuideOf(v.kind)?.questions ?? [];
     if (questions.length === 0) return true;
     const wrong = Object.entries(v.seen).find(
       ([q, a]) => !questions.find((x) => x.id === q)?.answers.some(([id]) => id === a),
@@ -41,7 +43,7 @@ export type AutopsyAsk = InferType<typeof autopsySchema>;
 /** An autopsy as it is kept: with what it was put down to on the day. */
 export type AutopsyTold = {
   id: string;
-  kind: AutopsyKind;
+  kind: string;
   jobId: string | null;
   seen: Record<string, string>;
   words: string;

@@ -2,7 +2,8 @@ import { array, boolean, type InferType, mixed, number, object, string } from 'y
 import { INSTRUMENT_KINDS } from '../instruments/instrument.ts';
 import { isDay, isMoment } from '../judgement/moments.ts';
 import '../judgement/sentences.ts';
-import { schoolsSchema } from '../steps/setup-parts.ts';
+import { allMethods } from '../engine/trades.ts';
+import { idsOf } from '../sources/methods.ts';
 import type { Role } from './plant.ts';
 
 export const signInSchema = object({
@@ -51,11 +52,11 @@ export type Certificate = { hash: string; name: string; type: string; bytes: num
 export const gaugeUseSchema = object({ inUse: boolean().required() }).noUnknown();
 
 /** What a lead hand sets of the house rules; those left out stay as they are. */
-export const houseRulesSchema = schoolsSchema
-  .partial()
-  .noUnknown()
-  .test('names a rule', 'Name at least one rule to set.', (rules) => Object.keys(rules ?? {}).length > 0)
-  .required();
+export const siteRulesSchema = () =>
+  object(Object.fromEntries(allMethods().map((m) => [m.id, string().oneOf(idsOf(m))])))
+    .noUnknown()
+    .test('names a rule', 'Name at least one rule to set.', (rules) => Object.keys(rules ?? {}).length > 0)
+    .required();
 
 export type Person = { id: string; name: string; role: Role };
 

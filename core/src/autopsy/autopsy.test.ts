@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { failureGuides } from '../engine/trades.ts';
 import { autopsy } from './autopsy.ts';
-import { AUTOPSIES, AUTOPSY_KINDS } from './rules.ts';
+import '../trades/registry.ts';
 
 const first = (...args: Parameters<typeof autopsy>) => autopsy(...args)[0];
 
@@ -90,13 +91,12 @@ describe('what came out, and why', () => {
   });
 
   it('tells nothing where nothing was seen', () => {
-    for (const kind of AUTOPSY_KINDS)
-      expect(autopsy({ kind, seen: {}, results: {}, livedDays: null })).toEqual([]);
+    for (const { id } of failureGuides())
+      expect(autopsy({ kind: id, seen: {}, results: {}, livedDays: null })).toEqual([]);
   });
 });
 
-describe.each(AUTOPSY_KINDS)('rules of %s', (kind) => {
-  const { questions, causes } = AUTOPSIES[kind];
+describe.each(failureGuides())('the guide $id', ({ questions, causes }) => {
   it('ask of what is asked: every sign names a question and an answer there is', () => {
     for (const c of causes)
       for (const s of c.signs)

@@ -1,10 +1,11 @@
-import type { Results } from '../engine/trade.ts';
-import type { Cause, Sign } from './rule.ts';
-import { AUTOPSIES, type AutopsyKind } from './rules.ts';
+import type { Cause, Sign } from '../engine/failure.ts';
+import type { Results } from '../engine/slots.ts';
+import { failureGuideOf } from '../engine/trades.ts';
 
 /** What was seen, by question; what the position’s own sheets had; how long it lived, where that is known. */
 export type AutopsyAsked = {
-  kind: AutopsyKind;
+  /** The guide of the part, by id. */
+  kind: string;
   seen: Readonly<Record<string, string>>;
   results: Results;
   livedDays: number | null;
@@ -59,11 +60,14 @@ function told(cause: Cause, asked: AutopsyAsked): CauseTold & { sum: number } {
 /**
  * Likely causes from what was seen on the part, this position’s own fit-up readings and how long it lived: the likeliest first, each
  * with what speaks for it and against it. What nothing speaks for is not told.
- * Source: rules in `rules.ts`, common practice, no source.
+ * Source: the guides of the trades, common practice, no source.
+ * @throws RangeError where no trade enrolled has such a guide
  * @example autopsy({ kind: 'face-seal', seen: { track: 'wide' }, results: { runoutMm: 0.09 }, livedDays: 200 })[0].id // 'runout'
  */
 export function autopsy(asked: AutopsyAsked): CauseTold[] {
-  return AUTOPSIES[asked.kind].causes
+  const guide = failureGuideOf(asked.kind);
+  if (!guide) throw new RangeError(`There is no guide “${asked.kind}” here.`);
+  return guide.causes
     .map((c) => told(c, asked))
     .filter((c) => c.speaksFor.length > 0)
     .sort((a, b) => b.sum - a.sum)

@@ -1,5 +1,4 @@
 import { type Schema, string, type TestContext, ValidationError } from 'yup';
-import type { HouseRules } from '../sources/schools.ts';
 import '../judgement/sentences.ts';
 
 /** What a form holds: text a field, by its form name. */
@@ -16,12 +15,14 @@ export type Asked = {
   options?: Options;
   /** What is chosen where a setup does not say. */
   fallback?: string;
-  /** The house rule that says so. */
-  rule?: keyof HouseRules;
+  /** The method that says so, by its id. */
+  rule?: string;
   /** Nothing is usual here: a new job begins without it, and it is chosen by whoever has it in front of him. */
   decided?: boolean;
   /** It is the work itself: chosen in sight when a job is opened, not folded away with what is usual. */
   inSight?: boolean;
+  /** It is the place’s, whatever the work: other work done there tells it to a new job. */
+  ofPlace?: true;
   /** A job may be opened without it: the step that needs it asks for it there (`needs` of the step). */
   later?: boolean;
   /** Asked only where the form so far says so. */

@@ -1,4 +1,5 @@
-import { type HouseRules, USUAL_HOUSE_RULES } from '../sources/schools.ts';
+import type { DecisionRule } from '../metrology/decision.ts';
+import { chosenOf, DECISION, type SiteRules } from '../sources/methods.ts';
 
 /** What every job says of itself, whatever its trade; each trade's own setup says more. Lengths in mm. */
 export type Setup = {
@@ -9,11 +10,15 @@ export type Setup = {
   partNumber?: string | undefined;
   /** Steps a lead hand is asked to release. */
   holdBefore: string[];
-  schools?: HouseRules | undefined;
+  /** What was chosen where practitioners disagree, when the job was opened or since. */
+  schools?: SiteRules | undefined;
   /** Values typed from the maker's sheet; they outrank every table. */
   maker: object;
   demo?: boolean | undefined;
 };
 
-/** House rules in force for a job. */
-export const schoolsOf = (setup: Pick<Setup, 'schools'>): HouseRules => setup.schools ?? USUAL_HOUSE_RULES;
+/** What a job says of the methods; where it says nothing, what is usual of each is in force. */
+export const rulesOf = (setup: Pick<Setup, 'schools'>): SiteRules => setup.schools ?? {};
+
+/** When a reading of a job is called inside or outside its limit. */
+export const decisionOf = (setup: Pick<Setup, 'schools'>): DecisionRule => chosenOf(rulesOf(setup), DECISION);

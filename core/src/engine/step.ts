@@ -1,5 +1,5 @@
 import type { Lip } from '../arithmetic/rebuild/lips.ts';
-import type { SchoolLimit } from '../sources/schools.ts';
+import type { MethodLimit } from '../sources/limits.ts';
 import type { GateItem } from './question.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, Place, StepReport } from './state.ts';
@@ -23,9 +23,9 @@ export type LimitQuestion = {
   /** Where the maker's value is kept, and how it is typed. */
   maker: string;
   quantity: 'length' | 'roughness' | 'degrees';
-  /** The house rule that answers it, and the schools there are. */
-  rule?: 'runout' | 'face' | 'endPlay';
-  schools: SchoolLimit[];
+  /** The method that answers it, by its id, and the limits of each answer. */
+  rule?: string;
+  schools: MethodLimit[];
 };
 
 /** The bolt to tighten now. */

@@ -1,4 +1,6 @@
 import { lazy, type Schema } from 'yup';
+import { DECISION, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
+import type { FailureGuide } from './failure.ts';
 import type { Setup } from './setup.ts';
 import type { JobState } from './state.ts';
 import type { Procedure, StepDefinition } from './step.ts';
@@ -79,3 +81,29 @@ export const reportAt = (job: Pick<JobState, 'steps'>, id: string) =>
 
 /** What taking back means on this job; null where its trade has no such thing. */
 export const reopeningOf = (setup: Setup) => tradeOf(setup).reopening?.(setup) ?? null;
+
+/** Of what every trade gives, each once, in the order of the trades. */
+const gathered = <T>(of: (trade: Trade) => readonly T[]): T[] => [...new Set(allTrades().flatMap(of))];
+
+/** Every method a site chooses among: those of the trades, and when a reading may be called. */
+export const allMethods = (): Method[] => gathered((t) => t.slots.methods ?? []).concat(DECISION);
+export const methodOf = (id: string): Method | undefined => allMethods().find((m) => m.id === id);
+
+/** What is usual of the methods every job keeps that measures. */
+export const usualRules = (): SiteRules => usualOf(allMethods().filter((m) => m.ofJob));
+
+/** What a job, or a new one begun from a setup, has chosen; what is usual where it says nothing. */
+export const rulesWith = (setup: Pick<Setup, 'schools'>): SiteRules => setup.schools ?? usualRules();
+
+/** What is looked at when a part has come out, one guide a kind of part. */
+export const failureGuides = (): FailureGuide[] =>
+  gathered(({ slots: { part } }) => (part?.failure ? [part.failure] : []));
+export const failureGuideOf = (id: string): FailureGuide | undefined =>
+  failureGuides().find((g) => g.id === id);
+
+/** Releasing a hold is nobody’s trade: every outage asks for it. */
+export const LEADING = 'leading';
+/** What a person of an outage can be able to do. */
+export const allSkills = (): string[] => [...gathered((t) => t.slots.tasks.map((x) => x.skill)), LEADING];
+/** What is shared by all in an outage. */
+export const allSharedTools = (): string[] => gathered((t) => t.slots.tasks.flatMap((x) => x.tools ?? []));

@@ -13,7 +13,7 @@ let n = 0;
 const job = (signedAt: string | null, results: PastJob['results'], more: Partial<PastJob> = {}): PastJob => ({
   jobId: `j${++n}`,
   number: `H-${n}`,
-  kind: 'one',
+  kind: 'sleeve-bearing',
   sheet: 'Fit-up sheet',
   state: signedAt ? 'signed' : 'open',
   openedAt: '2020-01-01T00:00:00Z',
@@ -29,7 +29,7 @@ const job = (signedAt: string | null, results: PastJob['results'], more: Partial
 describe('the numbers of a position over the years', () => {
   it('stand in order of time whatever order they come in, found beside left in one trace', () => {
     const traces = tracesOf([
-      job('2026-04-01T00:00:00Z', { foundMm: 0.082 }),
+      job('2026-04-01T00:00:00Z', { foundMm: 0.082 }, { kind: 'dismounting' }),
       job('2024-09-01T00:00:00Z', { residualMm: 0.05, benchMm: 0.11 }),
     ]);
     const residual = traces.find((t) => t.label === 'Residual clearance');
@@ -60,7 +60,7 @@ describe('the numbers of a position over the years', () => {
 
   it('two fittings lie side by side, number by number, and what only one has stands alone', () => {
     const before = job('2024-01-01T00:00:00Z', { residualMm: 0.05, torqueNm: 150 });
-    const after = job('2026-01-01T00:00:00Z', { foundMm: 0.08, hottestC: 61 });
+    const after = job('2026-01-01T00:00:00Z', { residualMm: 0.08, hottestC: 61 });
     const rows = Object.fromEntries(besideEachOther(before, after).map((r) => [r.label, r]));
     expect(rows['Residual clearance']?.changed).toBeCloseTo(0.03, 9);
     expect(rows.Hottest).toMatchObject({ before: null, after: 61, changed: null });

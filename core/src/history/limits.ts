@@ -1,5 +1,5 @@
+import type { Results } from '../engine/slots.ts';
 import type { JobState } from '../engine/state.ts';
-import type { Results } from '../engine/trade.ts';
 
 type Limits = Record<string, { lower?: number; upper?: number }>;
 

@@ -1,4 +1,4 @@
-import type { Results } from '../engine/trade.ts';
+import type { Results } from '../engine/slots.ts';
 
 /** A job in the past of a position: what it was, when it ended, what it came to. */
 export type PastJob = {

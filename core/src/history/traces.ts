@@ -1,43 +1,23 @@
+import type { Fed, Series, SeriesQuantity } from '../engine/slots.ts';
+import { allTrades } from '../engine/trades.ts';
 import type { Trend } from '../metrology/trend.ts';
 import { dayReached } from '../metrology/trend.ts';
 import { type PastJob, whenOf } from './past.ts';
 
-export type TraceQuantity =
-  | 'length'
-  | 'torque'
-  | 'temperature'
-  | 'pressure'
-  | 'drops'
-  | 'degrees'
-  | 'velocity';
+/** What feeds a series in the jobs of a kind; nothing where its trade is not here any more. */
+const fedBy = (kind: string): Readonly<Record<string, Fed>> =>
+  allTrades().find((t) => t.id === kind)?.slots.history ?? {};
 
-/** Numbers asked for a year later: what each is called, and what it counts in. A result that is not here is no trace. */
-const NAMED: Readonly<Record<string, readonly [label: string, quantity: TraceQuantity]>> = {
-  benchMm: ['Bench clearance', 'length'],
-  residualMm: ['Residual clearance', 'length'],
-  foundMm: ['Residual clearance', 'length'],
-  reductionMm: ['Reduction', 'length'],
-  travelMm: ['Drive-up', 'length'],
-  largestMm: ['Shaft, largest', 'length'],
-  smallestMm: ['Shaft, smallest', 'length'],
-  runoutMm: ['Run-out, largest TIR', 'length'],
-  endPlayMm: ['End play', 'length'],
-  radialPlayMm: ['Radial play', 'length'],
-  faceMm: ['Box face, TIR', 'length'],
-  boreMm: ['Box bore, TIR', 'length'],
-  glandSpreadMm: ['Spread of the gaps', 'length'],
-  compressionMm: ['Compression', 'length'],
-  baselineMm: ['Stands proud', 'length'],
-  wearMm: ['Stands proud', 'length'],
-  dropsPerMin: ['Leakage', 'drops'],
-  torqueNm: ['Bolts drawn to', 'torque'],
-  hottestC: ['Hottest', 'temperature'],
-  letGoMpa: ['Let go at', 'pressure'],
-  clearanceMinMm: ['End clearance, least', 'length'],
-  clearanceMaxMm: ['End clearance, most', 'length'],
-  stackMm: ['Gasket stack', 'length'],
-  vibrationMmPerS: ['Vibration', 'velocity'],
-};
+/** Every series the trades of some jobs feed, each once, in the order of the trades. */
+function seriesOf(jobs: readonly PastJob[]): Series[] {
+  const kinds = new Set(jobs.map((j) => j.kind));
+  const fed = allTrades().flatMap((t) => (kinds.has(t.id) ? Object.values(t.slots.history ?? {}) : []));
+  return [...new Map(fed.map((f) => [f.series.id, f.series])).values()];
+}
+
+/** The results of a job that feed a series, by name. */
+const namesIn = (job: PastJob, series: Series): Array<[string, Fed]> =>
+  Object.entries(fedBy(job.kind)).filter(([, fed]) => fed.series.id === series.id);
 
 export type TracePoint = {
   at: string;
@@ -50,7 +30,7 @@ export type TracePoint = {
 /** One number of a position over the years, the oldest first. */
 export type Trace = {
   label: string;
-  quantity: TraceQuantity;
+  quantity: SeriesQuantity;
   points: TracePoint[];
   /** The limits of the newest job that had any. */
   limits: { lower?: number; upper?: number };
@@ -58,41 +38,35 @@ export type Trace = {
   trend: (Trend & { level: number }) | null;
 };
 
-/** Results that say what was found, not what was left. */
-const FOUND = new Set(['foundMm', 'wearMm', 'letGoMpa']);
-
-/** How traces sit and step that have a known scatter; others tell no day. */
-const SITS: Readonly<Record<string, { stepsBy: number; scatterMm: number }>> = {
-  'Run-out, largest TIR': { stepsBy: 0.01, scatterMm: 0.003 },
-  'Stands proud': { stepsBy: 0.02, scatterMm: 0.026 },
-};
 const KNOWN_AS_FROM = 4;
 const DAY_MS = 86_400_000;
 
-/** The numbers of a position over its jobs, one trace a label, in the order of the table above; a number seen once is a trace of one point. */
+const isNumber = (v: unknown): v is number => typeof v === 'number' && Number.isFinite(v);
+
+/** The numbers of a position over its jobs, one trace a series; a number seen once is a trace of one point. */
 export function tracesOf(jobs: readonly PastJob[]): Trace[] {
   const inOrder = [...jobs].sort((a, b) => whenOf(a).localeCompare(whenOf(b)));
-  const labels = [...new Set(Object.values(NAMED).map(([label]) => label))];
-  return labels.flatMap((label): Trace[] => {
-    const names = Object.keys(NAMED).filter((n) => NAMED[n]?.[0] === label);
+  return seriesOf(jobs).flatMap((series): Trace[] => {
     const points = inOrder.flatMap((job) =>
-      names.flatMap((name): TracePoint[] => {
+      namesIn(job, series).flatMap(([name, { found = false }]): TracePoint[] => {
         const value = job.results[name];
-        return typeof value === 'number' && Number.isFinite(value)
-          ? [{ at: whenOf(job), value, jobId: job.jobId, number: job.number, found: FOUND.has(name) }]
+        return isNumber(value)
+          ? [{ at: whenOf(job), value, jobId: job.jobId, number: job.number, found }]
           : [];
       }),
     );
     if (points.length === 0) return [];
     const limits =
-      [...inOrder].reverse().flatMap((job) => names.flatMap((n) => job.limits[n] ?? []))[0] ?? {};
-    const quantity = NAMED[names[0] ?? '']?.[1] ?? 'length';
-    return [{ label, quantity, points, limits, trend: trendOf(label, points, limits) }];
+      [...inOrder]
+        .reverse()
+        .flatMap((job) => namesIn(job, series).flatMap(([name]) => job.limits[name] ?? []))[0] ?? {};
+    const { label, quantity } = series;
+    return [{ label, quantity, points, limits, trend: trendOf(series, points, limits) }];
   });
 }
 
-function trendOf(label: string, points: readonly TracePoint[], limits: Trace['limits']): Trace['trend'] {
-  const sits = SITS[label];
+function trendOf(series: Series, points: readonly TracePoint[], limits: Trace['limits']): Trace['trend'] {
+  const { sits } = series;
   const level = limits.upper ?? limits.lower;
   const first = points[0];
   if (!sits || level === undefined || !first) return null;
@@ -108,7 +82,7 @@ function trendOf(label: string, points: readonly TracePoint[], limits: Trace['li
 
 export type Beside = {
   label: string;
-  quantity: TraceQuantity;
+  quantity: SeriesQuantity;
   before: number | null;
   after: number | null;
   /** After less before, where both are there. */
@@ -117,20 +91,17 @@ export type Beside = {
 
 /** Two jobs of a position laid side by side: every number either of them has. */
 export function besideEachOther(before: PastJob, after: PastJob): Beside[] {
-  const number = (job: PastJob, name: string): number | null => {
-    const v = job.results[name];
-    return typeof v === 'number' && Number.isFinite(v) ? v : null;
-  };
-  const labels = [...new Set(Object.values(NAMED).map(([label]) => label))];
-  return labels.flatMap((label): Beside[] => {
-    const names = Object.keys(NAMED).filter((n) => NAMED[n]?.[0] === label);
-    const of = (job: PastJob) => names.map((n) => number(job, n)).find((v) => v !== null) ?? null;
+  return seriesOf([before, after]).flatMap((series): Beside[] => {
+    const of = (job: PastJob) =>
+      namesIn(job, series)
+        .map(([name]) => job.results[name])
+        .find(isNumber) ?? null;
     const [was, is] = [of(before), of(after)];
     if (was === null && is === null) return [];
     return [
       {
-        label,
-        quantity: NAMED[names[0] ?? '']?.[1] ?? 'length',
+        label: series.label,
+        quantity: series.quantity,
         before: was,
         after: is,
         changed: was === null || is === null ? null : is - was,

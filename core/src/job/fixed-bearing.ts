@@ -10,8 +10,8 @@ export function fixedBearingOn(
   machine: string,
 ): { position: string; lockedAt: string } | string {
   const { setup } = job;
-  const { fixedAfter: step, words } = tradeOf(setup);
-  if (!step || words.role?.(setup) !== 'fixed') return 'That job mounts no fixed bearing.';
+  const { fixedAfter: step, role } = tradeOf(setup).slots;
+  if (!step || role?.(setup) !== 'fixed') return 'That job mounts no fixed bearing.';
   if (job.cancelled) return 'That job was cancelled: it mounted nothing.';
   if (setup.machine !== machine) return `That job is on another machine, ${setup.machine}.`;
   const done = job.steps.find((s) => s.id === step);

@@ -2,7 +2,7 @@ import { type Field, type FormValues, fieldsOf, formName, valueIn } from '../eng
 import type { Setup } from '../engine/setup.ts';
 import type { Past, Trade } from '../engine/trade.ts';
 import { tradeOf } from '../engine/trades.ts';
-import { type HouseRules, USUAL_WORK } from '../sources/schools.ts';
+import type { SiteRules } from '../sources/methods.ts';
 import { type PartValues, withPart } from './part-card.ts';
 import { fieldsAsked, type StartSetup } from './setup-form.ts';
 
@@ -33,7 +33,7 @@ export type KnownPlace = {
 
 export type OpeningAsked = {
   place: KnownPlace | null;
-  rules: HouseRules | undefined;
+  rules: SiteRules | undefined;
   /** What the plant keeps in its store. */
   plant?: { stockMm: readonly number[] } | undefined;
   /** What is stamped on the part, as typed; nothing where nothing is. */
@@ -44,24 +44,24 @@ export type OpeningAsked = {
 /** A new job as far as anybody has said it, and where each value comes from, by the field’s name. */
 export type Opening = { start: StartSetup; from: Readonly<Record<string, Origin>> };
 
-/** What another kind of work tells: its shaft and bearing where both know them. */
-const SHARED = ['shaftMm', 'shaftSystem', 'seatMm', 'stations', 'angles', 'boreMm'] as const;
+/** The fields of a setup that are the place’s: what another kind of work tells a new job. */
+function ofPlace(setup: Setup): Array<[string, unknown]> {
+  const fields = fieldsOf(tradeOf(setup).schema).filter((f) => f.ofPlace);
+  return fields.flatMap((f): Array<[string, unknown]> => {
+    const value = valueIn(setup, f.name);
+    return value === undefined ? [] : [[f.name, value]];
+  });
+}
 
 /** A measured size, or what is chosen by whoever has it in front of him: nothing is usual there. */
 const nobodyKnows = (f: Field): boolean =>
   f.decided === true || (f.quantity === 'length' && f.fallback === undefined);
 
-/** Rules without those that say nothing. */
-const said = (rules: HouseRules): HouseRules => {
-  const given = Object.entries(rules).filter(([, v]) => v !== undefined);
-  return Object.fromEntries(given) as HouseRules;
-};
-
 /** The usual setup of a trade without any number nobody gave. */
-function usualOf(trade: Trade, rules: HouseRules | undefined): StartSetup {
+function usualOf(trade: Trade, rules: SiteRules | undefined): StartSetup {
   const left: StartSetup = {
     ...trade.usual,
-    ...(rules ? trade.byRules?.({ ...USUAL_WORK, ...said(rules) }) : {}),
+    ...(rules ? trade.slots.byRules?.(rules) : {}),
   };
   for (const field of fieldsOf(trade.schema)) {
     if (!nobodyKnows(field)) continue;
@@ -97,12 +97,14 @@ export function openingFor(trade: Trade, { place, rules, plant, stamp, card }: O
     const { partNumber: _before, ...kept } = last as StartSetup;
     lay(kept, 'here');
   } else {
-    const other = Object.values(place?.setups ?? {})[0] as StartSetup | undefined;
-    const known = SHARED.filter((k) => other?.[k] !== undefined && fields.some((f) => f.name === k));
-    lay({ ...start, ...Object.fromEntries(known.map((k) => [k, other?.[k]])) }, 'other-work');
+    const other = Object.values(place?.setups ?? {})[0];
+    const known = (other ? ofPlace(other) : []).filter(([k]) =>
+      fields.some((f) => f.ofPlace && f.name === k),
+    );
+    lay({ ...start, ...Object.fromEntries(known) }, 'other-work');
   }
   // What the store keeps today, not what it kept when the last one was packed.
-  if (plant) lay({ ...start, ...trade.fromPlant?.(plant) }, 'usual');
+  if (plant) lay({ ...start, ...trade.slots.fromPlant?.(plant) }, 'usual');
   const past = trade.fromPast?.(place?.past ?? []) ?? {};
   lay({ ...start, ...past }, 'past');
   if (stamp?.trim()) lay({ ...start, ...trade.fromStamp?.(stamp), partNumber: stamp.trim() }, 'stamp');

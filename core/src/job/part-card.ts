@@ -4,16 +4,13 @@ import type { Trade } from '../engine/trade.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { readField, type StartSetup, showField } from './setup-form.ts';
 
-/** Groups of a setup that a maker’s sheet or drawing of the part fills. */
-const OF_THE_PART = /sheet|drawing|^seal$|^bearing|^split race|^packing$/i;
-
 export type PartValues = Record<string, number | string>;
 
 /** What a card of a part can say for a trade: fields its maker’s sheet fills. Flags, lists and house rules are the job’s own. */
 export const partFields = (trade: Trade): Field[] =>
   fieldsOf(trade.schema).filter(
     (f) =>
-      OF_THE_PART.test(f.group) &&
+      trade.slots.part?.groups.includes(f.group) &&
       f.quantity !== 'flag' &&
       f.quantity !== 'list' &&
       f.quantity !== 'text' &&

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { FormValues } from '../engine/asked.ts';
 import { fieldsOf, formName } from '../engine/asked.ts';
-import { USUAL_HOUSE_RULES } from '../sources/schools.ts';
+import { usualRules } from '../engine/trades.ts';
 import { sleeveBearingTrade } from '../trades/sleeve-bearing/index.ts';
 import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
 import { sleeveSetupSchema, USUAL_SETUP } from '../trades/sleeve-bearing/setup.ts';
@@ -15,7 +15,7 @@ const full: SleeveSetup = {
   ...USUAL_SETUP,
   filmBore: 'dry',
   filmTaper: 'dry',
-  schools: USUAL_HOUSE_RULES,
+  schools: usualRules(),
   machine: 'Pulp press drive',
   position: 'Gearbox end, fixed',
   partNumber: 'A 100',
@@ -129,7 +129,7 @@ describe('the form of a survey', () => {
     ...USUAL_CONDITION,
     machine: 'Raw juice pump 4',
     position: 'Seal, drive side',
-    schools: { ...USUAL_HOUSE_RULES, runout: 'standards' },
+    schools: { ...usualRules(), runout: 'standards' },
     maker: { runoutMm: 0.03, finishUm: 0.4 },
   };
   const read = (change: FormValues, unit: 'mm' | 'in' = 'mm') =>

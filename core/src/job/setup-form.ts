@@ -1,6 +1,7 @@
 import { type Field, type FormValues, fieldsOf, formName, lacking, valueIn } from '../engine/asked.ts';
-import { type Setup, schoolsOf } from '../engine/setup.ts';
+import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
+import { rulesWith } from '../engine/trades.ts';
 import { check } from '../judgement/sentences.ts';
 import { pressureAsTyped, torqueAsTyped } from '../quantities/as-typed.ts';
 import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
@@ -8,7 +9,6 @@ import { parsePressure } from '../quantities/pressure.ts';
 import { parseRoughness } from '../quantities/roughness.ts';
 import { parseTemperature } from '../quantities/temperature.ts';
 import { parseTorque } from '../quantities/torque.ts';
-import type { HouseRules } from '../sources/schools.ts';
 
 /** A setup to start a form from: not all of it need be there. */
 export type StartSetup = Partial<Setup> & Record<string, unknown>;
@@ -33,7 +33,7 @@ export function showField(field: Field, v: unknown, unit: LengthUnit): string {
 
 /** A setup as the form shows it, lengths in the unit in force; what it leaves unsaid, as the house rules have it. */
 export function toForm(trade: Trade, start: StartSetup, unit: LengthUnit): FormValues {
-  const schools: HouseRules = schoolsOf(start);
+  const schools = rulesWith(start);
   const setup = { ...start, schools };
   return Object.fromEntries(
     fieldsOf(trade.schema).map((field) => [

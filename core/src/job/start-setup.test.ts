@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { fieldsOf, formName, valueIn } from '../engine/asked.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
-import { allTrades, setupSchema } from '../engine/trades.ts';
+import { allTrades, setupSchema, usualRules } from '../engine/trades.ts';
 import { unworkable } from '../engine/workable.ts';
 import { check } from '../judgement/sentences.ts';
-import { type HouseRules, USUAL_HOUSE_RULES } from '../sources/schools.ts';
+import type { SiteRules } from '../sources/methods.ts';
 import { packingTrade } from '../trades/packing/index.ts';
 import { ringsOf } from '../trades/packing/plan.ts';
 import { regreasingTrade } from '../trades/regreasing/index.ts';
@@ -24,7 +24,7 @@ function typedIn(trade: Trade, form: Record<string, string>): Record<string, str
   const { open } = boxesOf(trade, form, {});
   return { ...form, ...Object.fromEntries(open.map((f) => [formName(f.name), of(formName(f.name))])) };
 }
-const startFor = (trade: Trade, place: { setup: object } | null, rules?: HouseRules): StartSetup =>
+const startFor = (trade: Trade, place: { setup: object } | null, rules?: SiteRules): StartSetup =>
   openingFor(trade, {
     rules,
     place: place && {
@@ -47,7 +47,7 @@ const named = { machine: 'Beet washer drum', position: 'Gear side' };
 
 describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind, trade) => {
   it('begins without any measured number: each is an open box', () => {
-    const { start, from } = openingFor(trade, { place: null, rules: USUAL_HOUSE_RULES });
+    const { start, from } = openingFor(trade, { place: null, rules: usualRules() });
     for (const f of fieldsOf(trade.schema)) {
       const v = valueIn(start, f.name);
       if (f.quantity === 'length' && f.fallback === undefined)
@@ -57,10 +57,10 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
   });
 
   it('at a new place takes at most eight entries, place and stamp among them, and opens', () => {
-    const bare = { ...startFor(trade, null, USUAL_HOUSE_RULES), ...named };
+    const bare = { ...startFor(trade, null, usualRules()), ...named };
     const form = toForm(trade, bare, 'mm');
     const { open } = boxesOf(trade, form, {});
-    const stamped = openingFor(trade, { place: null, rules: USUAL_HOUSE_RULES, stamp: '22220 K C3' });
+    const stamped = openingFor(trade, { place: null, rules: usualRules(), stamp: '22220 K C3' });
     const byStamp = boxesOf(trade, toForm(trade, { ...stamped.start, ...named }, 'mm'), stamped.from).open;
     const entries = 2 + Math.min(open.length, 1 + byStamp.length);
     expect(entries, open.map((f) => f.name).join(', ')).toBeLessThanOrEqual(8);
@@ -81,7 +81,7 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
 
   it('takes place and shaft from a position another kind of work knows, and says so', () => {
     const opened = openingFor(trade, {
-      rules: USUAL_HOUSE_RULES,
+      rules: usualRules(),
       place: { ...named, setups: { 'sleeve-bearing': known.setup as unknown as Setup }, past: [] },
     });
     expect(opened.start).toMatchObject(named);
@@ -95,7 +95,7 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
 });
 
 describe('where a value of a new job comes from', () => {
-  const rules = USUAL_HOUSE_RULES;
+  const rules = usualRules();
   it('the stamp: bore, taper, class and the shaft its sleeve usually sits on', () => {
     const { start, from } = openingFor(sleeveBearingTrade, { place: null, rules, stamp: '22220 K C3' });
     // 20 × 5 = 100, K is 1:12; a sleeve of 100 sits on 90: from memory, common practice.
@@ -140,20 +140,20 @@ describe('where a value of a new job comes from', () => {
 
 describe('what nobody may suppose', () => {
   it('bolts of a new bearing are asked at their step; a position that had them brings them', () => {
-    const bare = { ...startFor(sleeveBearingTrade, null, USUAL_HOUSE_RULES), ...named };
+    const bare = { ...startFor(sleeveBearingTrade, null, usualRules()), ...named };
     const form = toForm(sleeveBearingTrade, bare, 'mm');
     expect([form.boltSize, form.boltGrade, form.boltCount, form['baseBolts:size']]).toEqual(['', '', '', '']);
     expect(boxesOf(sleeveBearingTrade, form, {}).later.map((f) => f.name)).toEqual(
       expect.arrayContaining(['boltSize', 'boltCount', 'baseBolts.size']),
     );
-    const again = startFor(sleeveBearingTrade, known, USUAL_HOUSE_RULES);
+    const again = startFor(sleeveBearingTrade, known, usualRules());
     expect(again.boltSize).toBe(USUAL_SETUP.boltSize);
   });
 });
 
 describe('house rules of the work', () => {
   const rules = {
-    ...USUAL_HOUSE_RULES,
+    ...usualRules(),
     driveUp: 'nut-angle',
     fill: 'share',
     race: 'square-first',
@@ -179,7 +179,7 @@ describe('house rules of the work', () => {
 
 describe('a seal’s form', () => {
   const start = {
-    ...startFor(sealTrade, null, USUAL_HOUSE_RULES),
+    ...startFor(sealTrade, null, usualRules()),
     ...named,
     glandNm: 34,
     screwNm: 6,
@@ -202,7 +202,7 @@ describe('a seal’s form', () => {
     expect(faults({ family: 'purged' }).processMpa).toContain('process pressure');
   });
   it('begins by the house rules', () => {
-    const rules = { ...USUAL_HOUSE_RULES, tail: 'clips-first', spacer: 'fastened', leak: 'flat' } as const;
+    const rules = { ...usualRules(), tail: 'clips-first', spacer: 'fastened', leak: 'flat' } as const;
     expect(startFor(sealTrade, null, rules)).toMatchObject({
       tail: 'clips-first',
       spacer: 'fastened',
@@ -213,7 +213,7 @@ describe('a seal’s form', () => {
 });
 
 describe('what the form asks as it stands', () => {
-  const start = { ...startFor(sleeveBearingTrade, null, USUAL_HOUSE_RULES), ...named };
+  const start = { ...startFor(sleeveBearingTrade, null, usualRules()), ...named };
   const names = (change: Record<string, string>) =>
     fieldsAsked(sleeveBearingTrade, { ...toForm(sleeveBearingTrade, start, 'mm'), ...change }).map(
       (f) => f.name,
@@ -259,7 +259,7 @@ describe('what the form asks as it stands', () => {
 describe('packing from what the store keeps', () => {
   const packed = { shaftMm: 60, boxBoreMm: 79, boxDepthMm: 90 };
   const withStore = (stockMm: number[]) => {
-    const { start } = openingFor(packingTrade, { place: null, rules: USUAL_HOUSE_RULES, plant: { stockMm } });
+    const { start } = openingFor(packingTrade, { place: null, rules: usualRules(), plant: { stockMm } });
     const form = {
       ...toForm(packingTrade, { ...start, ...packed, seatMm: 60, machine: 'P', position: 'B' }, 'mm'),
     };

@@ -1,7 +1,7 @@
 import { isRunning } from '../engine/running.ts';
+import type { Due } from '../engine/slots.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
-import type { Due } from '../engine/trade.ts';
 import { procedureFor, tradeOf } from '../engine/trades.ts';
 import { fallsDue } from '../sheet/due.ts';
 
@@ -72,7 +72,7 @@ export function summarise(state: JobState): JobSummary {
     machine: state.setup.machine,
     position: state.setup.position,
     kind: trade.id,
-    role: trade.words.role?.(state.setup) ?? null,
+    role: trade.slots.role?.(state.setup) ?? null,
     rail: state.steps.map((s) => ({
       id: s.id,
       title: s.title,

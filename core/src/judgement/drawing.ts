@@ -6,6 +6,8 @@ type Point = readonly [number, number];
 
 export type Shape =
   | { shape: 'line'; points: Point[]; ink: Ink; width?: number; dashed?: true; closed?: true; fill?: Fill }
+  /** An outline written as SVG writes paths. */
+  | { shape: 'path'; d: string; ink: Ink; width?: number; dashed?: true; fill?: Fill }
   | { shape: 'circle'; at: Point; r: number; ink: Ink; fill?: Fill; dashed?: true }
   | { shape: 'text'; at: Point; text: Said; ink: Ink; anchor?: 'start' | 'middle' | 'end'; small?: true };
 /** What a part is filled with: cut metal, cut metal of another part, paper. */

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { runoutLimits } from '../arithmetic/shaft/limits.ts';
 import { decide } from '../metrology/decision.ts';
 import { settle } from '../metrology/settle.ts';
 import { doubtOfMean } from '../metrology/uncertainty.ts';
 import { say } from '../quantities/say.ts';
-import { limitInForce, runoutSchools } from '../sources/schools.ts';
+import { limitInForce } from '../sources/limits.ts';
 import { betweenAngles, judgeUpper, upperBeam } from './judge.ts';
 
-const limit = limitInForce(runoutSchools(60), 'flat');
+const limit = limitInForce(runoutLimits(60), 'flat');
 const judged = (valueMm: number, uncertaintyMm: number, more: object = {}) =>
   judgeUpper({
     code: 'runout.tir',

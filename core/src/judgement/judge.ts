@@ -2,7 +2,7 @@ import { type DecisionRule, decide, type Verdict } from '../metrology/decision.t
 import { type SettleInput, saySettle, settle } from '../metrology/settle.ts';
 import { type TurnJudged, tooFewFor } from '../metrology/turn.ts';
 import { len } from '../quantities/say.ts';
-import type { LimitInForce } from '../sources/schools.ts';
+import type { LimitInForce } from '../sources/limits.ts';
 import type { Beam, Finding } from './result.ts';
 
 export type UpperJudgement = {

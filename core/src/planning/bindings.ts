@@ -1,4 +1,5 @@
 import type { Setup } from '../engine/setup.ts';
+import type { Stage } from '../engine/slots.ts';
 import { allTrades } from '../engine/trades.ts';
 import type { Outage, OutageJob } from './outage.ts';
 import { reaches } from './reaches.ts';
@@ -7,12 +8,10 @@ export type Binding = Outage['bindings'][number];
 /** A shaft as its card draws it, as far as an order follows from it. */
 export type ShaftRoles = { stations: ReadonlyArray<{ positionId: string; role: string }> };
 
-/** Where a job comes among the work at its machine: by its trade; a survey that sets the coupling comes when all is shut. */
-function comesOf(job: OutageJob, setup: Setup | undefined): string {
-  const by = allTrades().find((t) => t.id === job.trade)?.words.comes ?? 'round';
-  const measures = (setup as { condition?: { measures?: readonly string[] } } | undefined)?.condition
-    ?.measures;
-  return by === 'measured' && measures?.includes('coupling') ? 'coupling' : by;
+/** Where a job comes among the work at its machine, by its trade. */
+function stageOf(job: OutageJob, setup: Setup | undefined): Stage {
+  const stage = allTrades().find((t) => t.id === job.trade)?.slots.stage ?? 'round';
+  return typeof stage === 'function' ? stage(setup) : stage;
 }
 
 /**
@@ -26,7 +25,7 @@ export function proposedBindings(
   shafts: readonly ShaftRoles[],
   setups: Readonly<Record<string, Setup | undefined>> = {},
 ): Binding[] {
-  const comes = (job: OutageJob) => comesOf(job, setups[job.key]);
+  const stage = (job: OutageJob) => stageOf(job, setups[job.key]);
   const out: Binding[] = [];
   const bind = (before: OutageJob, after: OutageJob, why: string) => {
     if (before.key === after.key || reaches(out, after.key, before.key)) return;
@@ -37,20 +36,20 @@ export function proposedBindings(
   for (const a of jobs)
     for (const b of jobs) {
       if (a === b || a.machine !== b.machine) continue;
-      const [first, then] = [comes(a), comes(b)];
-      const fits = then === 'bearing' || then === 'shut';
-      if (first === 'off' && then === 'bearing' && same(a, b)) bind(a, b, 'off before on');
-      if (first === 'measured' && fits) bind(a, b, 'surveyed before fitted');
-      if (first === 'off' && then === 'measured') bind(a, b, 'off before the survey');
-      if (first === 'bearing' && then === 'shut') bind(a, b, 'bearings before the seal');
-      if ((first === 'bearing' || first === 'shut') && then === 'coupling')
-        bind(a, b, first === 'shut' ? 'seal before the coupling' : 'bearings before the coupling');
+      const [first, then] = [stage(a), stage(b)];
+      const fits = then === 'carry' || then === 'close';
+      if (first === 'off' && then === 'carry' && same(a, b)) bind(a, b, 'off before on');
+      if (first === 'survey' && fits) bind(a, b, 'surveyed before fitted');
+      if (first === 'off' && then === 'survey') bind(a, b, 'off before the survey');
+      if (first === 'carry' && then === 'close') bind(a, b, 'bearings before the seal');
+      if ((first === 'carry' || first === 'close') && then === 'couple')
+        bind(a, b, first === 'close' ? 'seal before the coupling' : 'bearings before the coupling');
     }
   for (const shaft of shafts) {
     const at = (role: string) =>
       jobs.filter(
         (j) =>
-          comes(j) === 'bearing' &&
+          stage(j) === 'carry' &&
           shaft.stations.some((s) => s.role === role && s.positionId === j.positionId),
       );
     for (const fixed of at('fixed'))

@@ -1,5 +1,5 @@
 import type { JobEvent } from '../engine/events.ts';
-import type { TradeTask } from '../engine/trade.ts';
+import type { TradeTask } from '../engine/slots.ts';
 
 /** Longer than this between two entries is a break, not work. */
 export const BREAK_MINUTES = 60;

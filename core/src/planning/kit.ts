@@ -1,5 +1,5 @@
 import type { Setup } from '../engine/setup.ts';
-import type { KitLine } from '../engine/trade.ts';
+import type { KitLine } from '../engine/slots.ts';
 import { allTrades } from '../engine/trades.ts';
 import type { Outage, OutageJob } from './outage.ts';
 
@@ -11,41 +11,16 @@ export type KitRow = KitLine & {
 /** What a row is called among the others. */
 export const kitRowKey = (r: KitLine): string => `${r.group} ${r.item} ${r.unit}`;
 
-/** What any job wants by its setup: the part as stamped, bolts by size and grade. */
-function usualKit(setup: Setup, fits: string | undefined): KitLine[] {
-  const s = setup as Setup & { boltSize?: string; boltGrade?: string; boltCount?: number };
-  return [
-    ...(s.partNumber
-      ? [
-          {
-            group:
-              fits === 'face-seal'
-                ? ('seals' as const)
-                : fits === 'rolling-bearing'
-                  ? ('bearings' as const)
-                  : ('parts' as const),
-            item: s.partNumber,
-            count: 1,
-            unit: 'piece' as const,
-          },
-        ]
-      : []),
-    ...(s.boltSize && s.boltCount
-      ? [
-          {
-            group: 'bolts' as const,
-            item: `${s.boltSize} ${s.boltGrade ?? ''}`.trim(),
-            count: s.boltCount,
-            unit: 'piece' as const,
-          },
-        ]
-      : []),
-  ];
-}
+/** Where a part goes whose trade does not say. */
+const PARTS = 'parts';
+
+/** The part a job fits, as stamped. */
+const partOf = (setup: Setup, group: string = PARTS): KitLine[] =>
+  setup.partNumber ? [{ group, item: setup.partNumber, count: 1, unit: 'piece' }] : [];
 
 /**
- * What all jobs of an outage want together, by group and item, with who wants how much: parts by their stamp, bolts by size and grade,
- * packing by section and length with waste, and what else each trade says. Jobs without a setup of their own are named apart: nobody has
+ * What all jobs of an outage want together, by group and item, with who wants how much: parts by their stamp, and what else each trade
+ * says. Jobs without a setup of their own are named apart: nobody has
  * said yet what they take.
  */
 export function kitOf(
@@ -61,7 +36,7 @@ export function kitOf(
       unknown.push(job);
       continue;
     }
-    for (const line of [...usualKit(setup, trade.fits), ...(trade.words.kit?.(setup) ?? [])]) {
+    for (const line of [...partOf(setup, trade.slots.part?.kit), ...(trade.slots.kit?.(setup) ?? [])]) {
       const key = kitRowKey(line);
       const row = rows.get(key) ?? { ...line, count: 0, jobs: [] };
       row.count += line.count;

@@ -1,6 +1,5 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
-import { SKILLS } from '../engine/trade.ts';
-import { allTrades } from '../engine/trades.ts';
+import { allSkills, allTrades } from '../engine/trades.ts';
 import { firstInCircle } from './reaches.ts';
 import { toolKey } from './tools.ts';
 import '../judgement/sentences.ts';
@@ -78,7 +77,13 @@ export const outageSchema = object({
     object({
       id: key(),
       name: named('The name', 60),
-      skills: array(string().oneOf(SKILLS).required()).max(SKILLS.length).default([]),
+      skills: array(
+        string()
+          .required()
+          .test('skill', 'There is no such skill.', (s) => allSkills().includes(s)),
+      )
+        .max(40)
+        .default([]),
       shift: number().integer().min(0).max(3).required(),
       away: array(spanSchema.required()).max(20).default([]),
     })

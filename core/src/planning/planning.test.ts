@@ -21,12 +21,12 @@ describe('pieces of an outage', () => {
       const used = new Set<string>();
       for (const setup of Object.values(trade.example.setups)) {
         const ids = procedureFor(setup).steps.map((s) => s.id);
-        const pieces = stepsOf(trade.words.tasks, ids);
+        const pieces = stepsOf(trade.slots.tasks, ids);
         expect(pieces.flatMap((p) => p.steps).sort()).toEqual(ids.filter((s) => s !== 'sign').sort());
         for (const p of pieces) used.add(p.task.id);
       }
-      expect([...used].sort(), trade.id).toEqual(trade.words.tasks.map((t) => t.id).sort());
-      for (const { id, minutes, hands, finds } of trade.words.tasks) {
+      expect([...used].sort(), trade.id).toEqual(trade.slots.tasks.map((t) => t.id).sort());
+      for (const { id, minutes, hands, finds } of trade.slots.tasks) {
         const [least, likely, most] = minutes;
         expect(least > 0 && least <= likely && likely <= most && hands >= 1, `${trade.id} ${id}`).toBe(true);
         if (finds) expect(finds.odds).toBeGreaterThan(0);
@@ -45,7 +45,7 @@ describe('pieces of an outage', () => {
         const steps = procedureFor(('condition' in setup ? all : setup) as Setup).steps;
         const ids = steps.map((s) => s.id).filter((s) => s !== 'sign');
         expect(
-          stepsOf(trade.words.tasks, ids).flatMap((p) => p.steps),
+          stepsOf(trade.slots.tasks, ids).flatMap((p) => p.steps),
           `${trade.id}, ${variant}`,
         ).toEqual(ids);
       }
@@ -54,7 +54,7 @@ describe('pieces of an outage', () => {
   it('take what the plant’s own sheets took, gaps over an hour left out, once there are three', () => {
     const trade = allTrades().find((t) => t.id === 'sleeve-bearing');
     if (!trade) throw new Error();
-    const { tasks } = trade.words;
+    const { tasks } = trade.slots;
     const at = (minutes: number, step: string) =>
       ({ at: new Date(minutes * 60_000).toISOString(), data: { step } }) as unknown as JobEvent;
     // Bench 10 minutes, a dinner of 90, then 20 at the drive-up.
@@ -91,7 +91,7 @@ describe('pieces of an outage', () => {
   });
 
   it('what was found, and how often, is the plant’s own once eight sheets tell', () => {
-    const task = allTrades().find((t) => t.id === 'sleeve-bearing')?.words.tasks[0];
+    const task = allTrades().find((t) => t.id === 'sleeve-bearing')?.slots.tasks[0];
     if (!task) throw new Error();
     const repeated = [
       { type: 'measure.repeated', data: { step: 'shaft', done: 'dressed' } },
@@ -203,7 +203,7 @@ describe('an outage as a network', () => {
       Object.values(allTrades().find((t) => t.id === 'dismounting')?.example.setups ?? {})[0] as never,
     ).steps;
     const pieces = stepsOf(
-      allTrades().find((t) => t.id === 'dismounting')?.words.tasks ?? [],
+      allTrades().find((t) => t.id === 'dismounting')?.slots.tasks ?? [],
       steps.map((s) => s.id),
     );
     const begun = Object.fromEntries(

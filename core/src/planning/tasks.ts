@@ -2,8 +2,8 @@ import { both, merged, without } from '../arithmetic/planning/calendar.ts';
 import type { Network, Span, Task } from '../arithmetic/planning/network.ts';
 import type { Doubt } from '../arithmetic/planning/risk.ts';
 import type { Setup } from '../engine/setup.ts';
-import type { SharedTool, Skill, Trade } from '../engine/trade.ts';
-import { allTrades, procedureFor } from '../engine/trades.ts';
+import type { Trade } from '../engine/trade.ts';
+import { allTrades, LEADING, procedureFor } from '../engine/trades.ts';
 import { type Duration, durationsOf, stepsOf } from './durations.ts';
 import type { Outage, OutageJob, Progress } from './outage.ts';
 import { minutesFrom, shiftSpans } from './shifts.ts';
@@ -16,11 +16,11 @@ export type Piece = {
   name: string;
   /** Nothing is done by hand: it holds the machine. */
   waits: boolean;
-  skill: Skill | null;
+  skill: string | null;
   hands: number;
-  tools: readonly SharedTool[];
+  tools: readonly string[];
   /** Tools it wants that nobody here has in the range: said beside the plan, and not waited for. */
-  short: readonly SharedTool[];
+  short: readonly string[];
   /** A hold point lies in it: it is done while a lead hand is there. */
   hold: boolean;
   steps: readonly string[];
@@ -85,21 +85,21 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
       c.away.map((a): Span => [minutesFrom(outage, a.from), minutesFrom(outage, a.to)]),
     );
   // A hold point waits for a lead hand who is awake; where the crew has none, somebody from outside it releases.
-  const leads = outage.crew.filter((c) => c.skills.includes('leading'));
+  const leads = outage.crew.filter((c) => c.skills.includes(LEADING));
   const led = leads.length > 0 ? merged(leads.flatMap(shiftsOf)) : undefined;
   const byName = new Map(outage.crew.map((c) => [c.name, c.id]));
   for (const job of outage.jobs) {
     const trade = allTrades().find((t) => t.id === job.trade);
     if (!trade) continue;
     const setup = setupOf(trade, known.setups?.[job.key]);
-    const durations = known.durations?.[job.trade] ?? durationsOf(trade.words.tasks, []);
+    const durations = known.durations?.[job.trade] ?? durationsOf(trade.slots.tasks, []);
     const progress = known.progress?.[job.key] ?? {};
     const within = windowsOf(job.machine);
-    const nm = trade.words.torqueNm?.(setup);
+    const nm = trade.slots.torqueNm?.(setup);
     let before: { id: string } | null = null;
     let first = '';
     const own = stepsOf(
-      trade.words.tasks,
+      trade.slots.tasks,
       procedureFor(setup).steps.map((s) => s.id),
     );
     const over = known.ended?.[job.key] ?? false;

@@ -42,7 +42,7 @@ describe('hold points and the reach of wrenches', () => {
 
   it('a piece takes the narrowest wrench that reaches its torque; where none does that is said, and not waited for', () => {
     const trade = allTrades().find((t) => t.id === 'sleeve-bearing');
-    const nm = trade?.words.torqueNm?.(setup) ?? 0;
+    const nm = trade?.slots.torqueNm?.(setup) ?? 0;
     expect(nm).toBeGreaterThan(5);
     const tools = (ranges: Array<[number, number]>): Outage => ({
       ...alone,

@@ -1,5 +1,3 @@
-import type { SharedTool } from '../engine/trade.ts';
-
 /** A shared tool: its name, how many, and what range where it has one, N·m. */
 type Tool = {
   name: string;
@@ -22,7 +20,7 @@ const reachesTorque = (t: Tool, nm: number | undefined): boolean =>
  */
 export function toolFor(
   outage: { tools: readonly Tool[] },
-  name: SharedTool,
+  name: string,
   nm: number | undefined,
 ): Tool | 'unknown' | 'short' {
   const named = outage.tools.filter((t) => t.name === name);

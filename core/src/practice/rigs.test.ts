@@ -38,7 +38,7 @@ describe('the benches', () => {
       }
       expect(r.looks.length).toBeGreaterThan(0);
     }
-    expect(allTrades().filter((t) => t.rigs).length).toBeGreaterThanOrEqual(6);
+    expect(allTrades().filter((t) => t.slots.practice).length).toBeGreaterThanOrEqual(6);
   });
 
   it('are laid out the same by the same seed, and answer the same acts alike; another seed is another bench', () => {

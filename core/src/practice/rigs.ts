@@ -5,7 +5,7 @@ import { randomFrom } from '../metrology/random.ts';
 import { PRACTICE_GAUGES } from './gauges.ts';
 
 /** Every bench, in the order of the trades. */
-export const allRigs = (): Rig[] => allTrades().flatMap((t) => t.rigs ?? []);
+export const allRigs = (): Rig[] => allTrades().flatMap((t) => t.slots.practice ?? []);
 export const rigOf = (id: string): Rig | undefined => allRigs().find((r) => r.id === id);
 
 /** A bench laid out: which rig, what is truly wrong with it, and its physics. */

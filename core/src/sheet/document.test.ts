@@ -73,7 +73,7 @@ describe('drawings on a sheet', () => {
     if (t.example.setups.surveyed === undefined) expect(drawn.length).toBeGreaterThan(0);
     for (const d of drawn)
       for (const s of d.shapes) {
-        const points = s.shape === 'line' ? s.points : [s.at];
+        const points = s.shape === 'line' ? s.points : s.shape === 'path' ? [] : [s.at];
         for (const [x, y] of points) {
           expect(x).toBeGreaterThanOrEqual(0);
           expect(x).toBeLessThanOrEqual(d.width);

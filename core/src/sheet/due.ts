@@ -1,5 +1,5 @@
+import type { Due } from '../engine/slots.ts';
 import type { JobState } from '../engine/state.ts';
-import type { Due } from '../engine/trade.ts';
 import { reportAt, stepOf, tradeOf } from '../engine/trades.ts';
 
 /** A reading takes so long in a calendar, minutes. */
@@ -12,5 +12,5 @@ export function fallsDue(state: JobState): Due[] {
     const what = stepOf(state, s.id)?.dueWord ?? s.title;
     return at && !state.signed && !state.cancelled ? [{ what, at, minutes: READING_MIN }] : [];
   });
-  return [...readings, ...(tradeOf(state.setup).words.due?.(state) ?? [])];
+  return [...readings, ...(tradeOf(state.setup).slots.due?.(state) ?? [])];
 }

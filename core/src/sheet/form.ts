@@ -1,6 +1,6 @@
 import type { Setup } from '../engine/setup.ts';
+import type { Due, Results } from '../engine/slots.ts';
 import type { ClockMark } from '../engine/state.ts';
-import type { Due, Results } from '../engine/trade.ts';
 import type { OpenUnit } from '../instruments/quantity.ts';
 import type { Drawing } from '../judgement/drawing.ts';
 import type { Verdict } from '../metrology/decision.ts';

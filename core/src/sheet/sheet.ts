@@ -2,11 +2,11 @@ import type { Field } from '../engine/asked.ts';
 import { fieldsOf, valueIn } from '../engine/asked.ts';
 import { acceptanceOf } from '../engine/facts.ts';
 import { LACKING } from '../engine/lacking.ts';
-import { type Setup, schoolsOf } from '../engine/setup.ts';
+import type { Setup } from '../engine/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { Answer, BoltTick, JobState, Past, Reading, Signature, Stamp, Struck } from '../engine/state.ts';
 import type { StepDefinition } from '../engine/step.ts';
-import { procedureFor, reopeningOf, reportAt, tradeOf } from '../engine/trades.ts';
+import { procedureFor, reopeningOf, reportAt, rulesWith, tradeOf } from '../engine/trades.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import type { Finding } from '../judgement/result.ts';
 import { keepAllSaid } from '../quantities/say.ts';
@@ -57,7 +57,7 @@ export function fitUpSheet(
     title: {
       machine: state.setup.machine,
       position: state.setup.position,
-      role: trade.words.role?.(state.setup) ?? null,
+      role: trade.slots.role?.(state.setup) ?? null,
       partNumber: state.setup.partNumber ?? null,
       openedAt: state.opened.at,
       openedBy: state.opened.author.name,
@@ -326,7 +326,7 @@ const UNSAID = 'not said';
 /** What a change of the setup changed, as it is asked for, old and new. What a setup leaves unsaid is what holds anyway: saying it is no change. */
 function changedFields(before: Setup, after: Setup): Array<{ field: string; before: string; after: string }> {
   const valueOfField = (setup: Setup, f: Field) =>
-    valueIn({ ...setup, schools: schoolsOf(setup) }, f.name) ?? f.fallback;
+    valueIn({ ...setup, schools: rulesWith(setup) }, f.name) ?? f.fallback;
   const changed = fieldsOf(tradeOf(after).schema).filter(
     (f) => JSON.stringify(valueOfField(before, f)) !== JSON.stringify(valueOfField(after, f)),
   );

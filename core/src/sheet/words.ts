@@ -1,6 +1,6 @@
 import { askedOf, type Field, valueIn } from '../engine/asked.ts';
-import { type Setup, schoolsOf } from '../engine/setup.ts';
-import { tradeOf } from '../engine/trades.ts';
+import type { Setup } from '../engine/setup.ts';
+import { rulesWith, tradeOf } from '../engine/trades.ts';
 import { formatFrequency } from '../quantities/frequency.ts';
 import { force, len, pres, rough, temp, tor, velocity } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
@@ -37,7 +37,7 @@ const HEAD: readonly string[] = ['machine', 'position'];
 export function setupLines(setup: Setup): Array<[string, string]> {
   const lines = new Map<string, string[]>();
   // What a setup leaves unsaid is said as it holds.
-  const whole = { ...setup, schools: schoolsOf(setup) };
+  const whole = { ...setup, schools: rulesWith(setup) };
   for (const field of askedOf(tradeOf(setup).schema, setup)) {
     const v = valueIn(whole, field.name) ?? field.fallback;
     const silent = v === undefined || v === null || v === false || (Array.isArray(v) && v.length === 0);

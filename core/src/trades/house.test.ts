@@ -56,6 +56,30 @@ const asStep = (word: string) =>
     ].join('|'),
   );
 
+/** A word meant as a question: its answer looked up or compared. */
+const asQuestion = (word: string) =>
+  new RegExp(
+    [
+      `\\bitem(?:\\.id)?\\s*(?:===|!==|:)\\s*'${word}'`,
+      `\\b(?:answerTo|noted|answerOf)\\([^()]*'${word}'`,
+    ].join('|'),
+  );
+/** Questions a trade alone asks: no shared step has one of that name. */
+function ownQuestions(id: string): string[] {
+  const asked = (t: string) =>
+    Object.values(allTrades().find((x) => x.id === t)?.example.setups ?? {}).flatMap((s) =>
+      procedureFor(s).steps.flatMap((x) => (x.items ?? []).map((i) => i.id)),
+    );
+  const others = new Set(allTrades().flatMap((t) => (t.id === id ? [] : asked(t.id))));
+  const shared = (item: string) =>
+    FILES.some((f) => f.startsWith('core/src/steps/') && textOf.get(f)?.includes(`'${item}'`));
+  return [...new Set(asked(id))].filter((i) => !others.has(i) && !shared(i));
+}
+
+/** A word meant as a method: what was chosen of it is looked up by name. */
+const asMethod = (word: string) =>
+  new RegExp(`\\b(?:rules|schools|chosen)\\??(?:\\.${word}\\b|\\['${word}'\\])|\\brule: '${word}'`);
+
 /** Sums stand below the trades and know no jobs; another trade's folder has words of its own. */
 const SHARED = FILES.filter(
   (f) => !/^core\/src\/(quantities|metrology|sources|judgement|arithmetic|simulation)\//.test(f),
@@ -63,28 +87,36 @@ const SHARED = FILES.filter(
 
 describe('the house', () => {
   it.each(allTrades().map((t) => [t.id, t] as const))(
-    'knows of %s only what its folders say: no other file names it, its kinds or its steps',
+    'knows of %s only what its folders say: no other file names it, its kinds, steps, questions or methods',
     (id, trade) => {
       const folder = folderOf(id);
       expect(folder).not.toBe('');
       const own = [id, ...(trade.also ?? []), ...kindsIn(folder)];
       const steps = ownSteps(id);
+      const questions = ownQuestions(id);
+      const methods = (trade.slots.methods ?? []).map((m) => m.id);
       const named = SHARED.filter((f) => !inFolder(f, folder)).flatMap((f) => {
         const text = textOf.get(f) ?? '';
         const inTrade = /\/src\/trades\/[^/]+\//.test(f);
         return [
           ...own.filter((n) => text.includes(`'${n}'`)),
           ...(inTrade ? [] : steps.filter((n) => asStep(n).test(text))),
+          ...(inTrade ? [] : questions.filter((n) => asQuestion(n).test(text))),
+          ...methods.filter((n) => asMethod(n).test(text)),
         ].map((n) => `${f}: '${n}'`);
       });
       expect(named).toEqual([]);
     },
   );
 
-  it('would see it: a step compared, looked up or carried on is found', () => {
+  it('would see it: a step, a question or a method looked up by its name is found', () => {
     expect("if (step.id === 'letgo') x();").toMatch(asStep('letgo'));
     expect("letGo.valuesOf(reportAt(job, 'letgo'))").toMatch(asStep('letgo'));
     expect('kind.valuesOf(carried.letgo)').toMatch(asStep('letgo'));
     expect("const words = { race: 'race' };").not.toMatch(asStep('letgo'));
+    expect("answerTo(facts, step.id, 'clipsin')").toMatch(asQuestion('clipsin'));
+    expect("x.item === 'clipsin'").toMatch(asQuestion('clipsin'));
+    expect('if (rules.driveUp) x();').toMatch(asMethod('driveUp'));
+    expect("{ rule: 'driveUp' }").toMatch(asMethod('driveUp'));
   });
 });

@@ -1,11 +1,21 @@
 import { describe, expect, it } from 'vitest';
+import { siteRulesSchema } from '../api/requests.ts';
+import { autopsy } from '../autopsy/autopsy.ts';
 import { eventSchema } from '../engine/events.ts';
 import { setupListing } from '../engine/setup-schema.ts';
-import { allTrades, enrol, reportAt } from '../engine/trades.ts';
+import { allMethods, allSharedTools, allSkills, allTrades, enrol, reportAt } from '../engine/trades.ts';
+import type { PastJob } from '../history/past.ts';
+import { tracesOf } from '../history/traces.ts';
 import { openingFor } from '../job/opening.ts';
+import { partFields } from '../job/part-card.ts';
 import { fieldsAsked, fromForm, toForm } from '../job/setup-form.ts';
 import { summarise } from '../job/summary.ts';
 import { check } from '../judgement/sentences.ts';
+import { kitOf } from '../planning/kit.ts';
+import { type Outage, outageSchema } from '../planning/outage.ts';
+import { networkOf } from '../planning/tasks.ts';
+import { Bench } from '../practice/bench.ts';
+import { layOut, rigOf } from '../practice/rigs.ts';
 import { sayIn } from '../quantities/say.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { doorGap, doorstop } from '../testing/doorstop/doorstop.ts';
@@ -33,6 +43,7 @@ describe('a trade the house has never seen', () => {
       'Part, as stamped',
       'Lead hand releases before',
       'Gap wanted',
+      'Felt by',
       'Gap, most',
     ]);
     const read = fromForm(doorstop, { ...form, gapMm: '3 mm', 'maker:mostMm': '1/8 in' }, 'mm');
@@ -61,7 +72,7 @@ describe('a trade the house has never seen', () => {
       rows: [['Gap', { mm: '3.200 mm', in: '0.1260 in' }]],
     });
     const lines = sheet.document.flatMap((b) => (b.block === 'line' ? [sayIn(b.text, 'in')] : []));
-    expect(lines).toContain('Gap wanted: 0.12 in');
+    expect(lines.join(' ')).toContain('Gap wanted: 0.12 in');
     expect(sheet.document.some((b) => b.block === 'drawings')).toBe(true);
     expect(summarise(h.state)).toMatchObject({ kind: 'doorstop', signedBy: 'Asta', role: null });
   });
@@ -73,5 +84,75 @@ describe('a trade the house has never seen', () => {
     expect(doorGap.valuesOf(reportAt(h.state, 'gap'))?.gapMm).toBe(3.2);
     expect(() => h.pass('gap')).toThrow(/most 3\.100 mm/);
     expect(tools.feeler.kind).toBe('feeler');
+  });
+
+  it('gives a site its method to choose, and a new job begins by what was chosen', async () => {
+    expect(allMethods().map((m) => m.id)).toContain('doorFeltBy');
+    expect(await siteRulesSchema().isValid({ doorFeltBy: 'coin' })).toBe(true);
+    const { start } = openingFor(doorstop, { place: null, rules: { doorFeltBy: 'coin' } });
+    expect(start).toMatchObject({ feltBy: 'coin' });
+  });
+
+  it('has its numbers followed over the years', () => {
+    const past = (year: number, gapMm: number): PastJob => ({
+      jobId: `j${year}`,
+      number: `D-${year}`,
+      kind: 'doorstop',
+      sheet: 'Door sheet',
+      state: 'signed',
+      openedAt: `${year}-01-01T00:00:00Z`,
+      signedAt: `${year}-01-02T00:00:00Z`,
+      signedBy: null,
+      partNumber: null,
+      results: { gapMm },
+      limits: {},
+      rows: [],
+    });
+    const [trace] = tracesOf([past(2024, 3), past(2025, 3.4)]);
+    expect(trace).toMatchObject({ label: 'Gap of the door', quantity: 'length' });
+    expect(trace?.points.map((p) => p.value)).toEqual([3, 3.4]);
+  });
+
+  it('has fields on the card of its part, and a guide for a part that has come out', () => {
+    expect(partFields(doorstop).map((f) => f.name)).toEqual(['gapMm', 'feltBy', 'maker.mostMm']);
+    const asked = { kind: 'door-stop', seen: { rubber: 'flat' }, results: { gapMm: 6 }, livedDays: 90 };
+    expect(autopsy(asked)[0]).toMatchObject({ id: 'slammed', likelihood: 'likely' });
+  });
+
+  it('is planned in an outage: its task, its skill, its tool, its kit', () => {
+    expect(allSkills()).toContain('doors');
+    expect(allSharedTools()).toContain('step ladder');
+    const outage: Outage = {
+      name: 'Gatehouse',
+      startsAt: '2026-03-02T06:00:00Z',
+      endsAt: '2026-03-03T06:00:00Z',
+      shifts: [{ name: 'Day', from: '06:00', to: '14:00', breaks: [], days: [1, 2, 3, 4, 5] }],
+      crew: [{ id: 'c', name: 'Asta', shift: 0, skills: ['doors'], away: [] }],
+      tools: [{ name: 'step ladder', count: 1 }],
+      windows: [],
+      jobs: [{ key: 'a', machine: 'Gatehouse', position: 'Door', trade: 'doorstop' }],
+      bindings: [],
+      pins: [],
+    };
+    expect(check(outageSchema, outage).ok).toBe(true);
+    const { pieces } = networkOf(outage, { zone: 'UTC', at: '2026-03-01T06:00:00Z' });
+    expect([...pieces.values()]).toMatchObject([
+      { name: 'The stop', skill: 'doors', tools: ['step ladder'], short: [] },
+    ]);
+    const { rows } = kitOf(outage, { a: { ...setup, partNumber: 'Stop 40' } });
+    expect(rows.map((r) => [r.group, r.item, r.count])).toEqual([
+      ['doors', 'rubber for a stop', 1],
+      ['doors', 'Stop 40', 1],
+    ]);
+  });
+
+  it('is practised over a hidden truth', () => {
+    const rig = rigOf('doorstop-practice');
+    if (!rig) throw new Error('It is not offered.');
+    const bench = new Bench(layOut(rig, 3, 'one'));
+    bench.do({ do: 'at', step: 'gap', key: 'gap', kind: 'feeler' });
+    // The fault laid out: 6 mm where 3 is wanted.
+    expect(bench.do({ do: 'blade', mm: 5.8 })).toMatchObject({ feel: 'goes' });
+    expect(bench.do({ do: 'blade', mm: 6.2 })).toMatchObject({ feel: 'will not' });
   });
 });

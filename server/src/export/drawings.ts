@@ -56,11 +56,12 @@ function draw(doc: Pdf, s: Shape, unit: LengthUnit): void {
     return;
   }
   if (s.shape === 'circle') doc.circle(...s.at, s.r);
+  else if (s.shape === 'path') doc.path(s.d);
   else {
     s.points.forEach(([x, y], i) => void (i === 0 ? doc.moveTo(x, y) : doc.lineTo(x, y)));
     if (s.closed) doc.closePath();
   }
-  doc.lineWidth((s.shape === 'line' ? s.width : undefined) ?? 0.8);
+  doc.lineWidth((s.shape === 'circle' ? undefined : s.width) ?? 0.8);
   if (s.dashed) doc.dash(3, { space: 2 });
   if (s.fill) doc.fillAndStroke(FILLS[s.fill], ink);
   else doc.stroke(ink);

@@ -104,7 +104,7 @@ export const TASKS = {
     trade: string;
     sheets: ReadonlyArray<readonly string[]>;
   }): Record<string, Duration> => {
-    const { tasks } = tradeOf({ procedure: trade }).words;
+    const { tasks } = tradeOf({ procedure: trade }).slots;
     const worked = sheets.map((bodies) => {
       const events = eventsIn(bodies);
       return { minutes: workedByStep(events), found: foundAt(events) };

@@ -1,6 +1,5 @@
 import { autopsySchema } from '@fulcrant/core/api/autopsies';
 import { autopsy } from '@fulcrant/core/autopsy/autopsy';
-import type { AutopsyKind } from '@fulcrant/core/autopsy/rules';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { autopsiesOf, keepAutopsy } from '../store/autopsies.ts';
 import { pastOf } from '../store/register.ts';
@@ -32,7 +31,7 @@ export const autopsies: Route[] = [
         ? Math.round((Date.now() - Date.parse(fitted.signedAt)) / DAY_MS)
         : null;
       const causes = autopsy({
-        kind: kind as AutopsyKind,
+        kind,
         seen,
         results: fitted?.results ?? {},
         livedDays,
@@ -41,7 +40,7 @@ export const autopsies: Route[] = [
         house.db,
         card.id,
         jobId ?? null,
-        { kind: kind as AutopsyKind, seen, words: words ?? '', photos: photos ?? [], livedDays, causes },
+        { kind, seen, words: words ?? '', photos: photos ?? [], livedDays, causes },
         me.id,
       );
       ctx.status = 201;

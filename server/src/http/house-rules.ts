@@ -1,7 +1,9 @@
-import { houseRulesSchema } from '@fulcrant/core/api/requests';
+import { siteRulesSchema } from '@fulcrant/core/api/requests';
+import { usualRules } from '@fulcrant/core/engine/trades';
 import { check } from '@fulcrant/core/judgement/sentences';
-import { type HouseRules, USUAL_HOUSE_RULES } from '@fulcrant/core/sources/schools';
+import type { SiteRules } from '@fulcrant/core/sources/methods';
 import type { Transaction } from 'sequelize';
+import '@fulcrant/core/trades/registry';
 import { type Database, tryingAgain } from '../store/database.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';
@@ -10,10 +12,13 @@ import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';
 async function inForce(db: Database, transaction?: Transaction) {
   const held = transaction ? { transaction, lock: transaction.LOCK.UPDATE } : {};
   const last = await db.models.HouseRules.findOne({ order: [['n', 'DESC']], ...held });
-  return { last, rules: last ? (JSON.parse(last.rules) as HouseRules) : USUAL_HOUSE_RULES };
+  return { last, rules: last ? (JSON.parse(last.rules) as SiteRules) : usualRules() };
 }
 
-/** Which school the plant follows. The last word is in force; those before it stay on record. */
+/** The methods of the trades enrolled. */
+const RULES = siteRulesSchema();
+
+/** Which methods the site follows. The last word is in force; those before it stay on record. */
 export const houseRules: Route[] = [
   {
     method: 'get',
@@ -32,9 +37,9 @@ export const houseRules: Route[] = [
     method: 'post',
     path: '/api/house-rules',
     who: ['lead'],
-    asks: houseRulesSchema,
+    asks: RULES,
     async run({ ctx, house, body }, person) {
-      const checked = check(houseRulesSchema, body);
+      const checked = check(RULES, body);
       if (!checked.ok) throw new Problem(400, 'The house rules have faults.', checked.faults);
       const at = new Date();
       // Laid on what stands now, not on what a page showed this morning: another's rule is not set back by the way.

@@ -49,7 +49,7 @@ async function renewLine(db: Database, jobId: string): Promise<boolean> {
         summary: JSON.stringify(summarise(state)),
         summaryVersion: SUMMARY_VERSION,
         machine: state.setup.machine,
-        role: tradeOf(state.setup).words.role?.(state.setup) ?? null,
+        role: tradeOf(state.setup).slots.role?.(state.setup) ?? null,
       },
       { where: { id: jobId, chain: folded.chain } },
     );

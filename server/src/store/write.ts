@@ -31,7 +31,7 @@ function rowOf(state: JobState, count: number, chain: string, now: Date) {
     eventCount: count,
     chain,
     machine: state.setup.machine,
-    role: tradeOf(state.setup).words.role?.(state.setup) ?? null,
+    role: tradeOf(state.setup).slots.role?.(state.setup) ?? null,
     signedAt: state.signed ? new Date(state.signed.at) : null,
     summary: JSON.stringify(summarise(state)),
     summaryVersion: SUMMARY_VERSION,

@@ -4,7 +4,7 @@ import type { Setup } from '@fulcrant/core/engine/setup';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { take } from '@fulcrant/core/engine/take';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import type { HouseRules } from '@fulcrant/core/sources/schools';
+import type { SiteRules } from '@fulcrant/core/sources/methods';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
@@ -202,7 +202,7 @@ export function useHouseRules() {
   return useQuery({
     queryKey: ['house-rules'],
     queryFn: () =>
-      readThrough<{ rules: HouseRules; set: { by: string; at: string } | null }>('/api/house-rules'),
+      readThrough<{ rules: SiteRules; set: { by: string; at: string } | null }>('/api/house-rules'),
     staleTime: 30_000,
   });
 }

@@ -1,13 +1,13 @@
 import type { Setup } from '@fulcrant/core/engine/setup';
-import { schoolsOf } from '@fulcrant/core/engine/setup';
 import type { JobState } from '@fulcrant/core/engine/state';
 import type { LimitQuestion, StepDefinition } from '@fulcrant/core/engine/step';
+import { rulesWith } from '@fulcrant/core/engine/trades';
 import { lengthDigits, parseLength, parseTypedNumber } from '@fulcrant/core/quantities/length';
 import { parseRoughness } from '@fulcrant/core/quantities/roughness';
 import { type FormEvent, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings } from '../ui/settings.tsx';
-import { makerOf, withMaker, withSchool } from './limits.ts';
+import { makerOf, withMaker, withMethod } from './limits.ts';
 
 type Props = {
   state: JobState;
@@ -27,7 +27,7 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
     const maker = makerOf(state.setup, q.maker);
     if (maker !== undefined)
       return `maker’s sheet, ${q.quantity === 'length' ? `${lengthDigits(maker, unit)} ${unit}` : q.quantity === 'degrees' ? `${maker}°` : `${maker} µm`}`;
-    const school = q.rule ? schoolsOf(state.setup)[q.rule] : 'practice';
+    const school = q.rule ? rulesWith(state.setup)[q.rule] : 'practice';
     const chosen = q.schools.find((s) => s.school === school);
     return chosen ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${chosen.title}` : 'common practice';
   };
@@ -141,7 +141,7 @@ function LimitDialog({
         <fieldset className="m-0 mt-5 flex flex-col gap-2 border-0 border-t border-rule p-0 pt-3">
           <legend className="kicker pr-2">Or follow a school on this job</legend>
           {q.schools.map((s) => {
-            const on = schoolsOf(setup)[rule] === s.school;
+            const on = rulesWith(setup)[rule] === s.school;
             return (
               <Button
                 key={s.school}
@@ -149,7 +149,7 @@ function LimitDialog({
                 weight={on ? 'solid' : 'line'}
                 className="text-left"
                 onClick={() =>
-                  void done(withSchool(setup, rule, s.school), `School followed: ${q.title}, ${s.title}.`)
+                  void done(withMethod(setup, rule, s.school), `School followed: ${q.title}, ${s.title}.`)
                 }
               >
                 {lengthDigits(s.limitMm, unit)} {unit}, {said(s.title)}

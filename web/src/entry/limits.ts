@@ -1,6 +1,6 @@
-import { type Setup, schoolsOf } from '@fulcrant/core/engine/setup';
+import type { Setup } from '@fulcrant/core/engine/setup';
 import type { LimitQuestion } from '@fulcrant/core/engine/step';
-import type { HouseRules } from '@fulcrant/core/sources/schools';
+import { rulesWith } from '@fulcrant/core/engine/trades';
 
 /** What the maker's sheet gives for a limit, where it does. */
 export const makerOf = (setup: Setup, field: string): number | undefined =>
@@ -12,12 +12,12 @@ export function withMaker(setup: Setup, field: string, value: number | undefined
   return { ...setup, maker: value === undefined ? rest : { ...rest, [field]: value } };
 }
 
-/** The setup following another school. */
-export const withSchool = (
+/** The setup following another answer to a method’s question. */
+export const withMethod = (
   setup: Setup,
   rule: NonNullable<LimitQuestion['rule']>,
-  school: string,
+  answer: string,
 ): Setup => ({
   ...setup,
-  schools: { ...schoolsOf(setup), [rule]: school } as HouseRules,
+  schools: { ...rulesWith(setup), [rule]: answer },
 });

@@ -22,7 +22,6 @@ const SCALE = 1.5;
 
 /** A drawing of the sheet, as it is kept with it. */
 export function DrawingView({ drawing: d }: { drawing: Drawing }) {
-  const { unit } = useSettings();
   return (
     <svg
       role="img"
@@ -31,12 +30,18 @@ export function DrawingView({ drawing: d }: { drawing: Drawing }) {
       style={{ width: d.width * SCALE, maxWidth: '100%' }}
       className="break-inside-avoid"
     >
-      {d.shapes.map((s, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: the shapes of a drawing stand in order and never move
-        <Drawn key={i} shape={s} unit={unit} />
-      ))}
+      <Shapes shapes={d.shapes} />
     </svg>
   );
+}
+
+/** Shapes of a drawing, inside a picture somebody else lays out. */
+export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
+  const { unit } = useSettings();
+  return shapes.map((s, i) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: the shapes of a drawing stand in order and never move
+    <Drawn key={i} shape={s} unit={unit} />
+  ));
 }
 
 function Drawn({ shape: s, unit }: { shape: Shape; unit: 'mm' | 'in' }) {
@@ -56,11 +61,12 @@ function Drawn({ shape: s, unit }: { shape: Shape; unit: 'mm' | 'in' }) {
     );
   const look = {
     stroke: ink,
-    strokeWidth: (s.shape === 'line' ? s.width : undefined) ?? 0.8,
+    strokeWidth: (s.shape === 'circle' ? undefined : s.width) ?? 0.8,
     fill: s.fill ? FILLS[s.fill] : 'none',
     ...(s.dashed ? { strokeDasharray: '3 2' } : {}),
   };
   if (s.shape === 'circle') return <circle cx={s.at[0]} cy={s.at[1]} r={s.r} {...look} />;
+  if (s.shape === 'path') return <path d={s.d} {...look} />;
   const points = s.points.map((p) => p.join(',')).join(' ');
   return s.closed ? <polygon points={points} {...look} /> : <polyline points={points} {...look} />;
 }

@@ -1,4 +1,4 @@
-import { SKILLS } from '@fulcrant/core/engine/trade';
+import { allSkills } from '@fulcrant/core/engine/trades';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { ToggleGroup } from 'radix-ui';
 import { Choice } from '../ui/Choice.tsx';
@@ -43,10 +43,10 @@ export function CrewPart({ draft, set, zone, faults }: PartProps) {
             type="multiple"
             aria-label={`What ${c.name} can do`}
             value={c.skills}
-            onValueChange={(s) => one(i, { skills: SKILLS.filter((k) => s.includes(k)) })}
+            onValueChange={(s) => one(i, { skills: allSkills().filter((k) => s.includes(k)) })}
             className="mt-1 flex flex-wrap gap-1"
           >
-            {SKILLS.map((k) => (
+            {allSkills().map((k) => (
               <ToggleGroup.Item key={k} value={k} className={TOGGLE}>
                 {k}
               </ToggleGroup.Item>

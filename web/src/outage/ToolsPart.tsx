@@ -1,4 +1,4 @@
-import { SHARED_TOOLS } from '@fulcrant/core/engine/trade';
+import { allSharedTools } from '@fulcrant/core/engine/trades';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { toolKey } from '@fulcrant/core/planning/tools';
 import { Choice } from '../ui/Choice.tsx';
@@ -18,7 +18,7 @@ export function ToolsPart({ draft, set, zone }: PartProps) {
   const one = (i: number, change: Partial<Outage['tools'][number]>) =>
     set({ tools: changed(tools, i, change) });
   // Wrenches have ranges: of one name there may be several.
-  const free = SHARED_TOOLS.filter((n) => !tools.some((t) => t.name === n && !ranged(t)));
+  const free = allSharedTools().filter((n) => !tools.some((t) => t.name === n && !ranged(t)));
   return (
     <Part title="Shared tools">
       {tools.map((t, i) => (

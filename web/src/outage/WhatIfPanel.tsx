@@ -1,4 +1,4 @@
-import { SKILLS } from '@fulcrant/core/engine/trade';
+import { allSkills } from '@fulcrant/core/engine/trades';
 import type { Outage } from '@fulcrant/core/planning/outage';
 import { momentAt } from '@fulcrant/core/planning/shifts';
 import { toolKey } from '@fulcrant/core/planning/tools';
@@ -44,7 +44,7 @@ export function WhatIfPanel({
         : kind === 'drop'
           ? outage.jobs.map((j) => [j.key, `${j.machine}, ${j.position}`])
           : kind === 'one more'
-            ? SKILLS.map((s) => [s, s])
+            ? allSkills().map((s) => [s, s])
             : [];
   const timed = kind === 'ill' || kind === 'late' || kind === 'wall';
   const go = () => {

@@ -1,6 +1,5 @@
 import { autopsy } from '@fulcrant/core/autopsy/autopsy';
-import { AUTOPSIES, AUTOPSY_KINDS, type AutopsyKind } from '@fulcrant/core/autopsy/rules';
-import { allTrades } from '@fulcrant/core/engine/trades';
+import { allTrades, failureGuideOf, failureGuides } from '@fulcrant/core/engine/trades';
 import { whenOf } from '@fulcrant/core/history/past';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -15,24 +14,15 @@ import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
-const KIND = AUTOPSY_KINDS.map(
-  (k) =>
-    [
-      k,
-      { 'face-seal': 'a mechanical seal', 'gland-rings': 'rings of a gland', 'rolling-bearing': 'a bearing' }[
-        k
-      ],
-    ] as const,
-);
-
 /** A part in the hand, looked at by questions; what they and its own sheet point to stands beside them as they are answered. */
 export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: () => void }) {
   const client = useQueryClient();
   const signed = told.past.filter((j) => j.signedAt !== null);
   const [jobId, setJobId] = useState(signed[0]?.jobId ?? '');
   const fitted = signed.find((j) => j.jobId === jobId);
-  const [kind, setKind] = useState<AutopsyKind>(
-    allTrades().find((t) => t.id === fitted?.kind)?.fits ?? AUTOPSY_KINDS[0],
+  const guides = failureGuides();
+  const [kind, setKind] = useState(
+    allTrades().find((t) => t.id === fitted?.kind)?.slots.part?.failure?.id ?? guides[0]?.id ?? '',
   );
   const [seen, setSeen] = useState<Record<string, string>>({});
   const [words, setWords] = useState('');
@@ -42,7 +32,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
     ? Math.round((Date.now() - Date.parse(fitted.signedAt)) / 86_400_000)
     : null;
   const causes = autopsy({ kind, seen, results: fitted?.results ?? {}, livedDays });
-  const { questions, title } = AUTOPSIES[kind];
+  const { questions = [], title = '' } = failureGuideOf(kind) ?? {};
   const keep = async () => {
     try {
       await call('POST', `/api/positions/${told.card.id}/autopsies`, {
@@ -68,7 +58,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
               <Choice
                 label="What came out"
                 value={kind}
-                options={KIND}
+                options={guides.map((g) => [g.id, g.part] as const)}
                 onChange={(k) => {
                   setKind(k);
                   setSeen({});

@@ -1,4 +1,5 @@
-import { type HouseRules, USUAL_HOUSE_RULES, USUAL_WORK } from '@fulcrant/core/sources/schools';
+import { allMethods } from '@fulcrant/core/engine/trades';
+import { chosenOf } from '@fulcrant/core/sources/methods';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -9,7 +10,6 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
-import { QUESTIONS } from './questions.ts';
 
 /** Where practitioners disagree the plant follows one school; a job takes over what holds when it is opened. */
 export function HouseRulesPage() {
@@ -18,12 +18,11 @@ export function HouseRulesPage() {
   const client = useQueryClient();
   const say = useSay();
   const [fault, setFault] = useState<string | null>(null);
-  const rules: HouseRules = { ...USUAL_WORK, ...(kept.data?.rules ?? USUAL_HOUSE_RULES) };
   const lead = person?.role === 'lead';
-  const follow = async (rule: keyof HouseRules, school: string) => {
+  const follow = async (rule: string, answer: string) => {
     setFault(null);
     try {
-      await call('POST', '/api/house-rules', { [rule]: school });
+      await call('POST', '/api/house-rules', { [rule]: answer });
       await client.invalidateQueries({ queryKey: ['house-rules'] });
     } catch (error) {
       setFault(
@@ -54,27 +53,27 @@ export function HouseRulesPage() {
           {/* Nothing is shown as chosen before it is known what is. */}
           {kept.isPending && <p className="m-0 py-3 text-lg">Fetching the house rules …</p>}
           {kept.isError && <Fault>{kept.error.message}</Fault>}
-          {(kept.data ? QUESTIONS : []).map((q) => (
+          {(kept.data ? allMethods() : []).map((q) => (
             <section
-              key={q.rule}
+              key={q.id}
               className="grid gap-x-8 gap-y-2 border-t border-faint py-3 md:grid-cols-[18rem_1fr]"
-              data-rule={q.rule}
+              data-rule={q.id}
             >
               <div>
                 <h2 className="m-0 text-xl leading-tight">{q.ask}</h2>
                 <p className="m-0 text-sm text-muted">{q.why}</p>
               </div>
               <div className="flex flex-wrap gap-2">
-                {q.answers.map(([school, says, source]) => {
-                  const on = rules[q.rule] === school;
+                {q.answers.map(([answer, says, source]) => {
+                  const on = chosenOf(kept.data?.rules ?? {}, q) === answer;
                   return (
                     <Button
-                      key={school}
+                      key={answer}
                       aria-pressed={on}
                       weight={on ? 'solid' : 'line'}
                       disabled={!lead && !on}
                       className="py-1 text-left"
-                      onClick={() => lead && !on && void follow(q.rule, school)}
+                      onClick={() => lead && !on && void follow(q.id, answer)}
                     >
                       {say(says)}
                       <span className="block font-text text-sm font-normal">{source}</span>

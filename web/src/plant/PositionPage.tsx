@@ -240,7 +240,7 @@ function SideBySide({ past }: { past: readonly PastJob[] }) {
 
 function Lives({ past }: { past: readonly PastJob[] }) {
   // Only what was fitted lives; a survey or a watch fits nothing.
-  const fits = allTrades().flatMap((t) => (t.fits ? [t.id] : []));
+  const fits = allTrades().flatMap((t) => (t.slots.part?.failure ? [t.id] : []));
   const lives = livesOf(
     past.filter((j) => fits.includes(j.kind)),
     new Date().toISOString(),

@@ -153,8 +153,8 @@ describe('the house rules', () => {
     const held = new Promise<void>((done) => {
       comes = done;
     });
-    const { USUAL_HOUSE_RULES } = await import('@fulcrant/core/sources/schools');
-    server.on('GET', '/api/house-rules', () => held.then(() => ({ rules: USUAL_HOUSE_RULES, set: null })));
+    const { usualRules } = await import('@fulcrant/core/engine/trades');
+    server.on('GET', '/api/house-rules', () => held.then(() => ({ rules: usualRules(), set: null })));
     await openPage('/house-rules', server);
     expect(all('[data-rule]')).toHaveLength(0);
     comes();

@@ -12,7 +12,7 @@ import { useSettings } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 import { type FieldErrors, FieldGroups, FlagRow } from './FieldGroups.tsx';
-import { PositionPrint } from './PositionPrint.tsx';
+import { PositionPrint, placesOf } from './PositionPrint.tsx';
 
 type Props = {
   trade: Trade;
@@ -149,6 +149,7 @@ export function OpeningForm(props: Props) {
                 : `${boxes.open.length} boxes are open`}
           </h2>
           <PositionPrint
+            pieces={trade.slots.position ?? []}
             fields={inOrder}
             free={free}
             values={values}
@@ -193,19 +194,18 @@ function orderOf(trade: Trade, values: FormValues, fields: readonly Field[]): Fi
   const boxes = boxesOf(trade, values, {});
   const all = [...boxes.open, ...boxes.known, ...boxes.free, ...boxes.usual, ...boxes.later];
   const names = fields.map((f) => f.name);
-  const schemaOrder = (f: Field) => ORDER_FIRST.indexOf(f.name);
+  // Sizes on the drawing come first, from left to right.
+  const places = placesOf(trade.slots.position ?? []);
+  const from = (f: Field) => places[f.name]?.at[0] ?? Number.POSITIVE_INFINITY;
   return all
     .filter((f) => names.includes(f.name))
     .sort(
       (a, b) =>
-        (schemaOrder(a) < 0 ? 99 : schemaOrder(a)) - (schemaOrder(b) < 0 ? 99 : schemaOrder(b)) ||
+        (from(a) === from(b) ? 0 : from(a) - from(b)) ||
         a.group.localeCompare(b.group) ||
         a.label.localeCompare(b.label),
     );
 }
-/** Sizes of the shaft and what is on it come first, from left to right on the print. */
-const ORDER_FIRST = ['shaftMm', 'boreMm', 'seatMm', 'boxBoreMm', 'condition.boxBoreMm', 'boxDepthMm'];
-
 /** Groups of what is asked later, once each. */
 const laterSaid = (fields: readonly Field[]): string =>
   [...new Set(fields.map((f) => f.group.toLowerCase()))].join(', ');

@@ -1,28 +1,12 @@
 import type { FormValues } from '@fulcrant/core/engine/asked';
 import { type Field, formName } from '@fulcrant/core/engine/asked';
+import type { MeasuredPlace, PositionPiece } from '@fulcrant/core/engine/slots';
 import type { Origin } from '@fulcrant/core/job/opening';
 import type { CSSProperties } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
+import { Shapes } from '../figures/DrawingView.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
-
-/** Where on the print a size is measured: where its leader ends, and its own dimension line, in the print’s points. */
-type Place = { x: number; y: number; line: string };
-const across = (x: number, y: number, y2: number) =>
-  `M${x} ${y} V${y2} M${x - 6} ${y + 7} L${x} ${y} L${x + 6} ${y + 7} M${x - 6} ${y2 - 7} L${x} ${y2} L${x + 6} ${y2 - 7}`;
-const along = (x: number, x2: number, y: number) =>
-  `M${x} ${y} H${x2} M${x + 7} ${y - 6} L${x} ${y} L${x + 7} ${y + 6} M${x2 - 7} ${y - 6} L${x2} ${y} L${x2 - 7} ${y + 6} M${x} ${y - 40} V${y + 6} M${x2} ${y - 40} V${y + 6}`;
-const BARE_SEAT: Place = { x: 430, y: 172, line: along(310, 490, 172) };
-const BOX_BORE: Place = { x: 800, y: 62, line: across(800, 62, 158) };
-const PLACES: Readonly<Record<string, Place>> = {
-  shaftMm: { x: 110, y: 86, line: across(110, 86, 134) },
-  boreMm: { x: 400, y: 70, line: across(400, 70, 150) },
-  seatMm: { x: 430, y: 190, line: along(310, 490, 190) },
-  boxBoreMm: BOX_BORE,
-  'condition.boxBoreMm': BOX_BORE,
-  boxDepthMm: { x: 780, y: 206, line: along(680, 880, 206) },
-  'condition.faceRadiusMm': { x: 890, y: 150, line: 'M890 110 V196 M884 189 L890 196 L896 189' },
-};
 
 /** How a box is drawn: empty, dotted until somebody has looked, solid. */
 export type BoxLook = 'open' | 'dotted' | 'solid';
@@ -51,6 +35,8 @@ export function lookOf(value: string, from: Origin | undefined, typed: boolean):
 }
 
 type Props = {
+  /** What the trade draws of the position, from left to right. */
+  pieces: readonly PositionPiece[];
   fields: readonly Field[];
   /** Those of them that may be left empty. */
   free: ReadonlySet<string>;
@@ -61,11 +47,20 @@ type Props = {
   register: UseFormRegister<FormValues>;
 };
 
-/** A print of the position with a box on each dimension line: shaft, bearing, box, as far as the work asks for them. */
-export function PositionPrint({ fields, free, values, from, typed, faultOf, register }: Props) {
-  const drawn = fields.filter((f) => PLACES[f.name]);
-  const beside = fields.filter((f) => !PLACES[f.name]);
-  const has = (...names: string[]) => drawn.some((f) => names.includes(f.name));
+/** The pieces of a position some of whose sizes are asked for. */
+export const drawnOf = (pieces: readonly PositionPiece[], fields: readonly Field[]): PositionPiece[] =>
+  pieces.filter((p) => fields.some((f) => p.places[f.name]));
+
+/** Where the sizes of a position are measured on its drawing; of two places of one size the later piece’s counts. */
+export const placesOf = (pieces: readonly PositionPiece[]): Readonly<Record<string, MeasuredPlace>> =>
+  Object.assign({}, ...pieces.map((p) => p.places));
+
+/** A print of the position with a box on each dimension line, as far as the work asks for them. */
+export function PositionPrint({ pieces, fields, free, values, from, typed, faultOf, register }: Props) {
+  const shown = drawnOf(pieces, fields);
+  const places = placesOf(shown);
+  const drawn = fields.filter((f) => places[f.name]);
+  const beside = fields.filter((f) => !places[f.name]);
   const box = (f: Field) => (
     <SizeBox
       key={f.name}
@@ -91,27 +86,9 @@ export function PositionPrint({ fields, free, values, from, typed, faultOf, regi
           <svg viewBox="0 0 1000 216" className="hidden w-full md:block" aria-hidden="true">
             <path d="M10 110 H990" stroke="var(--muted)" strokeDasharray="16 5 4 5" fill="none" />
             <path d="M30 86 H970 V134 H30 Z" fill="var(--paper)" stroke="var(--ink)" strokeWidth="2" />
-            {has('boreMm') && (
-              <g stroke="var(--ink)" strokeWidth="1.6">
-                <path d="M310 70 L490 78 V86 H310 Z M310 150 L490 142 V134 H310 Z" fill="var(--shade)" />
-                <path d="M340 42 H460 V72 L340 71 Z M340 149 L460 148 V178 H340 Z" fill="var(--paper)" />
-                <g fill="none">
-                  <circle cx="372" cy="56" r="11" />
-                  <circle cx="428" cy="56" r="11" />
-                  <circle cx="372" cy="164" r="11" />
-                  <circle cx="428" cy="164" r="11" />
-                </g>
-              </g>
-            )}
-            {has('boxBoreMm', 'condition.boxBoreMm') && (
-              <g fill="var(--shade)" stroke="var(--ink)" strokeWidth="1.6">
-                <path d="M670 30 H880 V62 H680 V86 H670 Z M670 190 H880 V158 H680 V134 H670 Z" />
-                <path d="M880 24 V196" strokeWidth="3" />
-              </g>
-            )}
+            <Shapes shapes={shown.flatMap((p) => p.shapes)} />
             {drawn.map((f, i) => {
-              // With no bearing on it the seat’s length is told close under the shaft.
-              const place = f.name === 'seatMm' && !has('boreMm') ? BARE_SEAT : PLACES[f.name];
+              const place = places[f.name];
               const empty = (values[formName(f.name)] ?? '').trim() === '';
               const from = ((i + 0.5) / drawn.length) * 1000;
               return (
@@ -124,7 +101,7 @@ export function PositionPrint({ fields, free, values, from, typed, faultOf, regi
                   <path d={place?.line} />
                   {/* Thin as a leader: from its box above down to where it is measured. */}
                   <path
-                    d={`M${from} 0 V10 L${place?.x} 22 V${place?.y}`}
+                    d={`M${from} 0 V10 L${place?.at[0]} 22 V${place?.at[1]}`}
                     strokeWidth="1"
                     strokeDasharray="3 3"
                   />

@@ -4,9 +4,9 @@ import type { JobEvent } from '@fulcrant/core/engine/events';
 import { reduce } from '@fulcrant/core/engine/judge';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { take } from '@fulcrant/core/engine/take';
+import { usualRules } from '@fulcrant/core/engine/trades';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { summarise } from '@fulcrant/core/job/summary';
-import { USUAL_HOUSE_RULES } from '@fulcrant/core/sources/schools';
 import { tools } from '../../../core/src/testing/test-stand.ts';
 
 export const ASTA: Person = { id: 'asta', name: 'Asta', role: 'fitter' };
@@ -112,7 +112,7 @@ export class FakeServer {
         ? { person: this.person, plant: SITE }
         : json({ title: 'Nobody is signed in here.' }, 401);
     if (path === '/api/instruments' && method === 'GET') return { instruments: this.instruments };
-    if (path === '/api/house-rules' && method === 'GET') return { rules: USUAL_HOUSE_RULES, set: null };
+    if (path === '/api/house-rules' && method === 'GET') return { rules: usualRules(), set: null };
     if (path === '/api/positions') return { positions: [], more: false };
     if (path === '/api/record/lacks') return { events: [], photos: [] };
     if (path === '/api/jobs') return { jobs: this.lines(query), next: null };

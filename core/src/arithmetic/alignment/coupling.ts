@@ -4,7 +4,7 @@ import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgeme
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { type LimitInForce, limitInForce } from '../../sources/schools.ts';
+import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
 import { couplingTolerance } from './coupling-tolerance.ts';
 
 export const COUPLING_METHODS = ['rim-and-face', 'reverse'] as const;

@@ -4,7 +4,7 @@ import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { limitInForce } from '../../sources/schools.ts';
+import { limitInForce } from '../../sources/limits.ts';
 
 export type SoftFootInput = {
   /** Gap or rise at each foot, at one to four places under it; an empty list where not felt yet. */

@@ -4,7 +4,7 @@ import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { limitInForce } from '../../sources/schools.ts';
+import { limitInForce } from '../../sources/limits.ts';
 import { withoutSag } from './sag.ts';
 import { sweep, sweepDoubt } from './sweep.ts';
 

@@ -1,9 +1,10 @@
 import { boolean, number, object, string } from 'yup';
 import { type Calculator, entry, mm, rule, signed, turn } from '../../judgement/entry.ts';
-import { FACE_SCHOOLS } from '../../sources/schools.ts';
+import { idsOf } from '../../sources/methods.ts';
 import { boxBore } from './bore.ts';
 import { boxEnvelope } from './envelope.ts';
 import { boxFace } from './face.ts';
+import { BOX_FACE } from './limits.ts';
 
 export const BOX_ENTRIES: readonly Calculator[] = [
   entry(
@@ -16,7 +17,7 @@ export const BOX_ENTRIES: readonly Calculator[] = [
       readings: turn(),
       closingMm: signed(),
       resolutionMm: mm(1).required(),
-      school: string().oneOf(FACE_SCHOOLS).required(),
+      school: string().oneOf(idsOf(BOX_FACE)).required(),
       makerLimitMm: mm(5),
       endPlayMm: number().min(0).max(20),
       heldOneWay: boolean(),

@@ -4,7 +4,8 @@ import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { type FaceSchool, faceSchools, limitInForce } from '../../sources/schools.ts';
+import { limitInForce } from '../../sources/limits.ts';
+import { type FaceMethod, faceLimits } from './limits.ts';
 import { sweep, sweepDoubt } from './sweep.ts';
 
 export type BoxFaceInput = {
@@ -15,7 +16,7 @@ export type BoxFaceInput = {
   readings: readonly AngleReading[];
   closingMm?: number | undefined;
   resolutionMm: number;
-  school: FaceSchool;
+  school: FaceMethod;
   makerLimitMm?: number | undefined;
   /** Measured end play; where the shaft is not held one way it gets into every reading. */
   endPlayMm?: number | undefined;
@@ -43,10 +44,10 @@ const PLAY_SHARE = 0.2;
 /**
  * Squareness of a box face by an indicator clamped on the shaft: TIR against the limit in force; 1× is the tilt, angle
  * 2A₁/(2R); 2× is a warped face, which no shimming cures. Axial float gets into the sweep and is warned of.
- * Source: limits as in `faceSchools`; geometry.
+ * Source: limits as in `faceLimits`; geometry.
  */
 export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
-  const limit = limitInForce(faceSchools(input.shaftMm, input.boxBoreMm), input.school, input.makerLimitMm);
+  const limit = limitInForce(faceLimits(input.shaftMm, input.boxBoreMm), input.school, input.makerLimitMm);
   const s = sweep({ ...input, wanted: input.wanted ?? 8, code: 'face' });
   const [h1, h2] = s.fit?.harmonics ?? [];
   const tiltMmPer100 = h1 ? (100 * h1.amplitudeMm) / input.sweepRadiusMm : null;

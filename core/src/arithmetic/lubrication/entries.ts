@@ -1,7 +1,8 @@
 import { array, boolean, number, object, string } from 'yup';
 import { type Calculator, entry, mm } from '../../judgement/entry.ts';
-import { FILL_SCHOOLS } from '../../sources/schools.ts';
+import { idsOf } from '../../sources/methods.ts';
 import { greaseCompatibility, THICKENERS } from './compatibility.ts';
+import { FIRST_FILL } from './fill-method.ts';
 import { firstFill } from './first-fill.ts';
 import { ROLLING_KINDS, regreasing, regreasingInterval } from './regreasing.ts';
 import { runIn } from './run-in.ts';
@@ -33,7 +34,7 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
       speedRpm: number().moreThan(0).max(50000),
       housingCm3: volume(),
       baseCm3: volume(),
-      school: string().oneOf(FILL_SCHOOLS).required(),
+      school: string().oneOf(idsOf(FIRST_FILL)).required(),
       sealed: boolean(),
       greased: boolean(),
       densityGCm3: number().min(0.5).max(2),

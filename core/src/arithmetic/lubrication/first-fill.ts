@@ -1,6 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 
-import type { FillSchool } from '../../sources/schools.ts';
+import type { FillMethod } from './fill-method.ts';
 
 export type FirstFillInput = {
   boreMm: number;
@@ -13,7 +13,7 @@ export type FirstFillInput = {
   housingCm3?: number | undefined;
   /** Free space of the base up to the underside of the shaft, cm³; for that school. */
   baseCm3?: number | undefined;
-  school: FillSchool;
+  school: FillMethod;
   sealed?: boolean | undefined;
   /** It came greased: then there is no first fill. */
   greased?: boolean | undefined;

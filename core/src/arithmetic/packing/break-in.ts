@@ -1,6 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { len, num } from '../../quantities/say.ts';
-import type { LEAK_SCHOOLS } from '../../sources/schools.ts';
+import type { LeakMethod } from './leak-method.ts';
 
 export type BreakInReading = {
   /** Minutes since the start. */
@@ -15,7 +15,7 @@ export type BreakInReading = {
 export type BreakInInput = {
   shaftMm: number;
   /** Per 25 mm of shaft, or one flat figure. */
-  school: (typeof LEAK_SCHOOLS)[number];
+  school: LeakMethod;
   flatDropsPerMin?: number | undefined;
   pitchMm: number;
   /** How far the follower may still go before it bottoms, from finger-tight. */

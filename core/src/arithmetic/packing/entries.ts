@@ -1,8 +1,9 @@
 import { array, number, object, string } from 'yup';
 import { type Calculator, entry, mm } from '../../judgement/entry.ts';
-import { LEAK_SCHOOLS } from '../../sources/schools.ts';
+import { idsOf } from '../../sources/methods.ts';
 import { packingBreakIn } from './break-in.ts';
 import { packingFriction } from './friction.ts';
+import { LEAKAGE } from './leak-method.ts';
 import { plungerPreload } from './plunger.ts';
 import { packingRings } from './rings.ts';
 import { packingTravel } from './travel.ts';
@@ -36,7 +37,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
     'Break-in: drops, flats, what is left',
     object({
       shaftMm: mm(500).required(),
-      school: string().oneOf(LEAK_SCHOOLS).required(),
+      school: string().oneOf(idsOf(LEAKAGE)).required(),
       flatDropsPerMin: number().moreThan(0).max(1000),
       pitchMm: mm(10).required(),
       followerMm: mm(200).required(),

@@ -1,6 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { type Calculator, entry, mm } from '../../judgement/entry.ts';
-import { DECISION_RULES } from '../../sources/schools.ts';
+import { DECISION, idsOf } from '../../sources/methods.ts';
 import { type CompressionPair, type GasketInput, gasketCompression, gasketStack } from './gaskets.ts';
 import { LIP_WAYS, type LipWay, lipOrientation } from './lips.ts';
 import { endFloat, shimStack } from './shims.ts';
@@ -62,7 +62,7 @@ export const REBUILD_ENTRIES: readonly Calculator[] = [
       fractionUncertainty: number().min(0).max(0.25),
       pairs,
       resolutionMm: mm(1).required(),
-      rule: string().oneOf(DECISION_RULES),
+      rule: string().oneOf(idsOf(DECISION)),
     })
       .noUnknown()
       .test('band', BAND, inBand),

@@ -1,12 +1,13 @@
 import { array, boolean, number, object, string } from 'yup';
 import { decisionSum } from '../../judgement/decision-sum.ts';
 import { type Calculator, entry, mm, rule, signed, turn } from '../../judgement/entry.ts';
-import { END_PLAY_SCHOOLS, RUNOUT_SCHOOLS } from '../../sources/schools.ts';
+import { idsOf } from '../../sources/methods.ts';
 import { shaftBend } from './bend.ts';
 import { diameterSurvey } from './diameter-survey.ts';
 import { shaftFinish } from './finish.ts';
 import { isoFit } from './fit.ts';
 import { GROOVE_PLACES } from './groove.ts';
+import { END_PLAY, RUNOUT } from './limits.ts';
 import { shaftPlay } from './play.ts';
 import { runout } from './runout.ts';
 import { runoutGrowth } from './runout-growth.ts';
@@ -65,7 +66,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
       readings: turn(),
       closingMm: signed(),
       resolutionMm: mm(1).required(),
-      school: string().oneOf(RUNOUT_SCHOOLS).required(),
+      school: string().oneOf(idsOf(RUNOUT)).required(),
       makerLimitMm: mm(5),
       rule: rule(),
       wanted: number().integer().min(4).max(24),
@@ -122,7 +123,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
         object({ restMm: signed().required(), liftMm: signed().required() }).noUnknown().required(),
       ).max(12),
       resolutionMm: mm(1).required(),
-      school: string().oneOf(END_PLAY_SCHOOLS).required(),
+      school: string().oneOf(idsOf(END_PLAY)).required(),
       makerEndMm: mm(5),
       makerRadialMm: mm(5),
       rule: rule(),

@@ -4,12 +4,8 @@ import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgeme
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { doubtOfMean, mean, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import {
-  type EndPlaySchool,
-  endPlaySchools,
-  type LimitInForce,
-  limitInForce,
-} from '../../sources/schools.ts';
+import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
+import { type EndPlayMethod, endPlayLimits } from './limits.ts';
 
 export type PlayInput = {
   /** Indicator on the shaft end: pushed and pulled, one pair a trial. */
@@ -17,7 +13,7 @@ export type PlayInput = {
   /** Indicator beside the seal: released and lifted, one pair a trial. */
   radial?: ReadonlyArray<{ restMm: number; liftMm: number }> | undefined;
   resolutionMm: number;
-  school: EndPlaySchool;
+  school: EndPlayMethod;
   makerEndMm?: number | undefined;
   makerRadialMm?: number | undefined;
   rule?: DecisionRule | undefined;
@@ -121,7 +117,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
   const endPlayMm = judge('end', {
     name: 'End play',
     values: end,
-    limit: limitInForce(endPlaySchools(), input.school, input.makerEndMm),
+    limit: limitInForce(endPlayLimits(), input.school, input.makerEndMm),
     means: 'the seal faces would be worked open and shut.',
     remedy: 'Thrust bearing, its nut or its shims first; the seal later.',
     where: 'of push and pull',

@@ -12,7 +12,8 @@ import {
 import { judgedTurn } from '../../metrology/turn.ts';
 import { aloneDeviation, doubtOfMean, inQuadrature, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { limitInForce, type RunoutSchool, runoutSchools } from '../../sources/schools.ts';
+import { limitInForce } from '../../sources/limits.ts';
+import { type RunoutMethod, runoutLimits } from './limits.ts';
 import { type RunoutShape, runoutShape, SHAPE_REMEDY, SHAPE_WORDS } from './runout-shape.ts';
 import { tidy } from './tolerance.ts';
 
@@ -24,7 +25,7 @@ export type RunoutInput = {
   closingMm?: number | undefined;
   /** Graduation of the indicator. */
   resolutionMm: number;
-  school: RunoutSchool;
+  school: RunoutMethod;
   makerLimitMm?: number | undefined;
   rule?: DecisionRule | undefined;
   /** Readings wanted round the turn; 8 where nothing is said. */
@@ -58,14 +59,14 @@ const WIDEST_GAP_DEG = 100;
  * Run-out at one station from an indicator over one turn: TIR against the limit in force, the closure of the turn, and by
  * harmonic fit the shape behind it, so that the remedy fits. Judged is the larger of TIR as read (highest less lowest of the means
  * at each angle) and as fitted; what can hide between the angles is part of its doubt.
- * Source: limits as in `runoutSchools`; fit as in `fitHarmonics`.
+ * Source: limits as in `runoutLimits`; fit as in `fitHarmonics`.
  * @throws RangeError for an unknown school
  */
 export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   const where = input.where ? ` at ${input.where}` : '';
   const code = input.where ? input.where.replace(/^station /, '') : '';
   const tag = (name: string) => (code ? `runout.${name}.${code}` : `runout.${name}`);
-  const limit = limitInForce(runoutSchools(input.shaftMm), input.school, input.makerLimitMm);
+  const limit = limitInForce(runoutLimits(input.shaftMm), input.school, input.makerLimitMm);
   const wanted = input.wanted ?? 8;
   const grouped = byAngle(input.readings);
   const one = aloneDeviation(input.resolutionMm);

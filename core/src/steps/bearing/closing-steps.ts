@@ -1,6 +1,6 @@
 import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
+import type { FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
-import type { FillSchool } from '../../sources/schools.ts';
 import type { BoltSpec } from '../bolt-passes.ts';
 import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
@@ -62,7 +62,7 @@ export const floatStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
     : [];
 
 /** The first fill, before the housing closes over it. */
-const fillAsk = (school: FillSchool, filled: string): string =>
+const fillAsk = (school: FillMethod, filled: string): string =>
   school === 'to-shaft'
     ? 'Base filled level with the underside of the shaft; nothing into the cap.'
     : `${filled} filled to the quantity above, no more.`;

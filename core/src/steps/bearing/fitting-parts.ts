@@ -3,10 +3,10 @@ import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
 import { BOLT_LAYOUTS } from '../../arithmetic/bolting/pattern.ts';
 import { BOLT_SIZES } from '../../arithmetic/bolting/threads.ts';
 import type { FRICTIONS } from '../../arithmetic/bolting/torque.ts';
+import { FIRST_FILL, type FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.ts';
 import { type Asked, ask, choice, chosen } from '../../engine/asked.ts';
 import { partNeeds } from '../../engine/here.ts';
-import type { FILL_SCHOOLS } from '../../sources/schools.ts';
 import { driveField } from '../start-order.ts';
 import '../../judgement/sentences.ts';
 
@@ -171,10 +171,10 @@ export const greaseSchema = object({
     FILL,
     'Filled',
     { 'by-speed': 'by speed', 'to-shaft': 'base to the shaft', share: '20 to 40 %' } satisfies Record<
-      (typeof FILL_SCHOOLS)[number],
+      FillMethod,
       string
     >,
-    { fallback: 'by-speed', rule: 'fill' },
+    { fallback: 'by-speed', rule: FIRST_FILL.id },
   ).required(),
   outsideMm: dimension(2000).meta(asked('Bearing outside', 'The outside of the bearing', { decimals: 0 })),
   widthMm: dimension(1000).meta(asked('Bearing width', 'The width of the bearing', { decimals: 0 })),

@@ -1,6 +1,6 @@
 import { type BeltSetValues, beltSet } from '../../arithmetic/drives/belt-set.ts';
 import { placeKey } from '../../engine/place-key.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { sayReading } from '../../instruments/quantity.ts';
@@ -47,7 +47,7 @@ export const beltStep = stepKind<ShaftSetup, BeltStepValues>('belts', {
       powerKw: c.beltPowerKw,
       speedMPerS: c.beltSpeedMPerS,
       arcDeg: c.beltArcDeg,
-      rule: schoolsOf(facts.setup).decision,
+      rule: decisionOf(facts.setup),
     });
     const next = nextOf(facts, step, all(facts));
     const wanted = sayReading(by === 'note' ? 'tension' : 'force', result.values.wantedReading);

@@ -1,10 +1,10 @@
 import { BOX_BORE_TIR_MM, type BoxBoreValues, boxBore } from '../../arithmetic/box/bore.ts';
 import { readingAt } from '../../engine/facts.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { byPractice } from '../../sources/schools.ts';
+import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { needed } from './condition.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
@@ -47,7 +47,7 @@ export const boxBoreStep = stepKind<ShaftSetup, BoxBoreStepValues>('box-bore', {
       sagMm: sag?.value,
       resolutionMm: stepUsed(used, 0.01),
       makerLimitMm: setup.maker.boreMm,
-      rule: schoolsOf(setup).decision,
+      rule: decisionOf(setup),
       wanted: l.wanted,
     });
     const key = sag || turn.count > 0 ? nextInTurn(turn, l) : SAG.key;

@@ -1,10 +1,11 @@
 import { type BoxFaceValues, boxFace } from '../../arithmetic/box/face.ts';
+import { BOX_FACE, faceLimits } from '../../arithmetic/box/limits.ts';
 import { answerTo } from '../../engine/facts.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { faceSchools } from '../../sources/schools.ts';
+import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { needed } from './condition.ts';
 import { playStep } from './play.ts';
@@ -29,15 +30,15 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
       title: 'Box face, TIR',
       maker: 'faceMm',
       quantity: 'length',
-      rule: 'face',
-      schools: faceSchools(shaftMm, needed(condition, 'boxBoreMm')),
+      rule: BOX_FACE.id,
+      schools: faceLimits(shaftMm, needed(condition, 'boxBoreMm')),
     },
   ],
   repeats: true,
   report(facts, step, carried) {
     const setup = facts.setup;
     const c = conditionOf(setup);
-    const schools = schoolsOf(setup);
+    const rules = rulesOf(setup);
     const l = look(facts);
     const turn = turnOf(facts, step, l.prefix);
     const held = answerTo(facts, step.id, 'held', 'any')?.answer;
@@ -51,11 +52,11 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
       readings: turn.readings,
       closingMm: turn.closingMm,
       resolutionMm: stepUsed(turn.taken, 0.01),
-      school: schools.face,
+      school: chosenOf(rules, BOX_FACE),
       makerLimitMm: setup.maker.faceMm,
       endPlayMm,
       heldOneWay: held === 'yes',
-      rule: schools.decision,
+      rule: decisionOf(setup),
       wanted: l.wanted,
     });
     const key = nextInTurn(turn, l);

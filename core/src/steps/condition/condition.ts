@@ -37,7 +37,7 @@ export const MEASURE_TITLE: Record<Measure, string> = {
 };
 
 const TURNS = 'Turns of the indicator';
-const SHEET = 'Seal’s sheet';
+export const SEAL_SHEET = 'Seal’s sheet';
 const FEET = 'Feet and housings';
 
 /** A size, mm, shown to a hundredth. */
@@ -121,11 +121,11 @@ export const conditionSchema = object({
     when: measured('face'),
     needed: 'Radius of the face sweep is missing.',
   }),
-  sealBoreLowerMm: size(SHEET, 'Box bore, least', { when: measured('envelope') }),
-  sealBoreUpperMm: size(SHEET, 'Box bore, most', { when: measured('envelope') }),
-  sealDepthMm: size(SHEET, 'Box depth, least', { when: measured('envelope') }),
-  sealReachMm: size(SHEET, 'Clear to the first obstruction', { when: measured('envelope') }),
-  sealStudCircleMm: size(SHEET, 'Stud circle', { when: measured('envelope') }),
+  sealBoreLowerMm: size(SEAL_SHEET, 'Box bore, least', { when: measured('envelope') }),
+  sealBoreUpperMm: size(SEAL_SHEET, 'Box bore, most', { when: measured('envelope') }),
+  sealDepthMm: size(SEAL_SHEET, 'Box depth, least', { when: measured('envelope') }),
+  sealReachMm: size(SEAL_SHEET, 'Clear to the first obstruction', { when: measured('envelope') }),
+  sealStudCircleMm: size(SEAL_SHEET, 'Stud circle', { when: measured('envelope') }),
   feet: count(FEET, 'Feet', 3, 8, 'softfoot'),
   housings: count(FEET, 'Housings', 2, 4, 'housings'),
   housingSpanMm: size(

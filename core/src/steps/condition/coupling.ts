@@ -6,10 +6,10 @@ import {
 } from '../../arithmetic/alignment/coupling.ts';
 import { couplingTolerance } from '../../arithmetic/alignment/coupling-tolerance.ts';
 import { shaftRise } from '../../arithmetic/alignment/growth.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
-import { byPractice } from '../../sources/schools.ts';
+import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { type Condition, needed } from './condition.ts';
 import { listedPlace, nextOf, offer, takenAt, valueAt } from './listed-places.ts';
@@ -141,7 +141,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
             resolutionMm: stepUsed(taken, 0.01),
             makerOffsetMm: setup.maker.offsetMm,
             makerAnglePer100Mm: setup.maker.anglePer100Mm,
-            rule: schoolsOf(setup).decision,
+            rule: decisionOf(setup),
           })
         : null;
     const noSag = sagged(method).filter((d) => valueAt(facts, step, `${d.key}/sag`) === undefined);

@@ -1,7 +1,7 @@
 import { type DiameterSurveyValues, diameterSurvey } from '../../arithmetic/shaft/diameter-survey.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
@@ -78,7 +78,7 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
       resolutionMm,
       makerLowerMm: setup.maker.shaftLowerMm,
       makerUpperMm: setup.maker.shaftUpperMm,
-      rule: schoolsOf(setup).decision,
+      rule: decisionOf(setup),
       grooveBesideMm: readingAt(facts, step.id, 'groove/beside', 'any')?.value,
       grooveInsideMm: readingAt(facts, step.id, 'groove/inside', 'any')?.value,
       grooveUnder: c.grooveUnder,

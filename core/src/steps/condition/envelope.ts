@@ -1,5 +1,5 @@
 import { boxEnvelope, type EnvelopeMeasure, type EnvelopeValues } from '../../arithmetic/box/envelope.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { gaugeFindings } from '../gauges.ts';
@@ -65,7 +65,7 @@ export const envelopeStep = stepKind<ShaftSetup, EnvelopeStepValues>('envelope',
       sealDepthMm: c.sealDepthMm,
       sealReachMm: c.sealReachMm,
       sealStudCircleMm: c.sealStudCircleMm,
-      rule: schoolsOf(facts.setup).decision,
+      rule: decisionOf(facts.setup),
     });
     const next = nextOf(facts, step, placesOf(facts));
     return {

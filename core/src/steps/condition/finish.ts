@@ -1,5 +1,5 @@
 import { type FinishSurface, type FinishValues, shaftFinish } from '../../arithmetic/shaft/finish.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
@@ -63,7 +63,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
         readingsUm: readingsUm.filter((v): v is number => v !== null),
         resolutionUm: 1000 * stepUsed(taken, 0.00001),
         makerLimitUm: surface === 'shaft' ? setup.maker.finishUm : undefined,
-        rule: schoolsOf(setup).decision,
+        rule: decisionOf(setup),
       });
       return { surface, readingsUm, result };
     });

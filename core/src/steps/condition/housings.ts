@@ -1,5 +1,5 @@
 import { type HousingsValues, housingAlignment } from '../../arithmetic/alignment/housings.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { gaugeFindings } from '../gauges.ts';
@@ -73,7 +73,7 @@ export const housingsStep = stepKind<ShaftSetup, HousingsStepValues>('housings',
             widthMm,
             resolutionMm: stepUsed(taken, 0.1),
             abilityDeg: setup.maker.abilityDeg,
-            rule: schoolsOf(setup).decision,
+            rule: decisionOf(setup),
           })
         : null;
     return {

@@ -1,4 +1,4 @@
-import type { TradeTask } from '../../engine/trade.ts';
+import type { TradeTask } from '../../engine/slots.ts';
 import { MEASURES } from './condition.ts';
 import { LAST_MEASURES } from './condition-steps.ts';
 

@@ -1,9 +1,11 @@
+import { END_PLAY, endPlayLimits } from '../../arithmetic/shaft/limits.ts';
 import { type PlayValues, RADIAL_PLAY_MM, shaftPlay } from '../../arithmetic/shaft/play.ts';
 import { placeKey } from '../../engine/place-key.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
-import { byPractice, endPlaySchools } from '../../sources/schools.ts';
+import { byPractice } from '../../sources/limits.ts';
+import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
@@ -43,7 +45,13 @@ const trialsOf = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>): n
 /** Push and pull, release and lift, as often as it takes. */
 export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
   limits: () => [
-    { title: 'End play', maker: 'endPlayMm', quantity: 'length', rule: 'endPlay', schools: endPlaySchools() },
+    {
+      title: 'End play',
+      maker: 'endPlayMm',
+      quantity: 'length',
+      rule: END_PLAY.id,
+      schools: endPlayLimits(),
+    },
     {
       title: 'Radial play',
       maker: 'radialPlayMm',
@@ -54,7 +62,7 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
   repeats: true,
   report(facts, step) {
     const { setup } = facts;
-    const schools = schoolsOf(setup);
+    const rules = rulesOf(setup);
     const taken = takenAt(facts, step);
     const trials = trialsOf(facts, step);
     const at = (key: string, t: number) => valueAt(facts, step, `${key}/${t + 1}`) ?? null;
@@ -74,10 +82,10 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
         restMm === null || liftMm === null ? [] : [{ restMm, liftMm }],
       ),
       resolutionMm: stepUsed(taken, 0.01),
-      school: schools.endPlay,
+      school: chosenOf(rules, END_PLAY),
       makerEndMm: setup.maker.endPlayMm,
       makerRadialMm: setup.maker.radialPlayMm,
-      rule: schools.decision,
+      rule: decisionOf(setup),
     });
     const next = nextOf(facts, step, places(1)) ?? (trials > 1 ? nextOf(facts, step, places(trials)) : null);
     const more = trials < TRIALS_MOST ? trials + 1 : null;

@@ -1,11 +1,12 @@
 import { type BendValues, shaftBend } from '../../arithmetic/shaft/bend.ts';
+import { RUNOUT, runoutLimits } from '../../arithmetic/shaft/limits.ts';
 import { type RunoutValues, runout } from '../../arithmetic/shaft/runout.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Beam, Finding, WorkingLine } from '../../judgement/result.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { runoutSchools } from '../../sources/schools.ts';
+import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
@@ -52,8 +53,8 @@ export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
       title: 'Run-out, TIR',
       maker: 'runoutMm',
       quantity: 'length',
-      rule: 'runout',
-      schools: runoutSchools(shaftMm),
+      rule: RUNOUT.id,
+      schools: runoutLimits(shaftMm),
     },
   ],
   repeats: true,
@@ -131,15 +132,15 @@ function choices(
 const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 
 function judgeStation(facts: Facts<ShaftSetup>, look: TurnLook, turn: Turn, where: string | undefined) {
-  const schools = schoolsOf(facts.setup);
+  const rules = rulesOf(facts.setup);
   return runout({
     shaftMm: facts.setup.shaftMm,
     readings: turn.readings,
     closingMm: turn.closingMm,
     resolutionMm: stepUsed(turn.taken, 0.01),
-    school: schools.runout,
+    school: chosenOf(rules, RUNOUT),
     makerLimitMm: facts.setup.maker.runoutMm,
-    rule: schools.decision,
+    rule: decisionOf(facts.setup),
     wanted: look.wanted,
     where,
   });

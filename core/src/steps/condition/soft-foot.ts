@@ -1,9 +1,9 @@
 import { SOFT_FOOT_MM, type SoftFootValues, softFoot } from '../../arithmetic/alignment/soft-foot.ts';
 import { placeKey } from '../../engine/place-key.ts';
-import { schoolsOf } from '../../engine/setup.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
-import { byPractice } from '../../sources/schools.ts';
+import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
@@ -52,7 +52,7 @@ export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot'
       feet,
       resolutionMm: stepUsed(taken, 0.01),
       makerLimitMm: setup.maker.softFootMm,
-      rule: schoolsOf(setup).decision,
+      rule: decisionOf(setup),
     });
     const asked = result.findings.flatMap((f) => {
       const foot = /^softfoot\.(\d+)\.corners$/.exec(f.code)?.[1];

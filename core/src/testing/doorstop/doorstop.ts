@@ -1,5 +1,3 @@
-import { type InferType, number, object, string } from 'yup';
-import { ask, isWhole } from '../../engine/asked.ts';
 import { readingAt } from '../../engine/facts.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
@@ -10,30 +8,9 @@ import { len } from '../../quantities/say.ts';
 import { orDash } from '../../steps/came.ts';
 import { item } from '../../steps/questions.ts';
 import { safeStep } from '../../steps/safe-step.ts';
-import { everyJob, fromSheet, holdBefore, placeFields, schools } from '../../steps/setup-parts.ts';
 import { signature } from '../../steps/signature.ts';
-
-/** A trade nobody has: a door's stop set to its gap. It shows that a new one touches its own folder and one line of a list. */
-const schema = object({
-  procedure: string()
-    .oneOf(['doorstop'] as const)
-    .required(),
-  ...placeFields,
-  ...everyJob,
-  holdBefore: holdBefore({ gap: 'gap', sign: 'signature' }),
-  gapMm: number()
-    .min(0.1)
-    .max(20)
-    .required()
-    .meta(ask('Door', 'Gap wanted', { decimals: 1 })),
-  schools,
-  maker: object({ mostMm: fromSheet(20, 'Gap, most') })
-    .noUnknown()
-    .required(),
-})
-  .noUnknown()
-  .test('whole', isWhole);
-type DoorSetup = InferType<typeof schema>;
+import { type DoorSetup, doorSchema } from './setup.ts';
+import { slots } from './slots.ts';
 
 const place: Place = {
   key: 'gap',
@@ -71,9 +48,10 @@ export const doorGap = stepKind<DoorSetup, { gapMm: number | null }>('door-gap',
     key === 'gap' && !readingAt(facts, step.id, 'gap') ? place : 'There is nothing to read there.',
 });
 
+/** A trade nobody has: a door's stop set to its gap. It shows that a new one touches its own folder and one line of a list. */
 export const doorstop = defineTrade<DoorSetup>({
   id: 'doorstop',
-  schema,
+  schema: doorSchema,
   usual: { procedure: 'doorstop', gapMm: 3, holdBefore: [], maker: {} },
   procedure: () => ({
     title: 'Door’s stop set',
@@ -89,10 +67,6 @@ export const doorstop = defineTrade<DoorSetup>({
     changes: 'gap',
     sheet: 'Door sheet',
     signed: 'Set',
-    comes: 'round',
-    tasks: [
-      { id: 'all', name: 'The stop', steps: ['*'], skill: 'measuring', hands: 1, minutes: [5, 10, 20] },
-    ],
     came(state) {
       const gapMm = doorGap.valuesOf(reportAt(state, 'gap'))?.gapMm ?? null;
       return { results: { gapMm }, rows: [['Gap', orDash(gapMm)]] };
@@ -102,6 +76,7 @@ export const doorstop = defineTrade<DoorSetup>({
       return gapMm === null ? [] : [clockOf('Door', [{ deg: 90, said: len(gapMm) }])];
     },
   },
+  slots,
   example: {
     setups: {
       doorstop: {

@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { dismounting } from './procedure.ts';
 import { type DismountSetup, dismountSetupSchema, USUAL_DISMOUNT } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -17,6 +18,7 @@ export const dismountingTrade = defineTrade<DismountSetup>({
   },
   procedure: dismounting,
   words,
+  slots,
   why,
   example,
 });

@@ -14,27 +14,6 @@ export const words: TradeWords<DismountSetup> = {
   changes: 'sleeve',
   sheet: 'Dismounting sheet',
   signed: 'Taken off',
-  comes: 'off',
-  tasks: [
-    {
-      id: 'open',
-      name: 'Opened, as found',
-      steps: ['safe', 'found', 'residual'],
-      skill: 'bearings',
-      hands: 1,
-      minutes: [25, 40, 70],
-      pauses: true,
-    },
-    {
-      id: 'off',
-      name: 'Let go and taken off',
-      steps: ['loose', 'letgo', 'pumpoff', 'nutback', 'parts'],
-      skill: 'bearings',
-      hands: 2,
-      tools: ['hydraulic pump'],
-      minutes: [30, 50, 150],
-    },
-  ],
   came(state) {
     const gone = letGo.valuesOf(reportAt(state, 'letgo'));
     const letGoMpa = gone?.free ? (gone.rounds.at(-1)?.peakMpa ?? null) : null;

@@ -1,6 +1,7 @@
 import { type GasketValues, gasketStack, sayStack } from '../../arithmetic/rebuild/gaskets.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
+import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -69,7 +70,7 @@ export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-cleara
             compressedFraction: lost.fraction,
             fractionUncertainty: lost.uncertainty,
             resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
-            rule: setup.schools?.decision,
+            rule: decisionOf(setup),
           });
     return {
       findings: [

@@ -1,8 +1,8 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { gearPumpRebuild } from './procedure.ts';
-import { rigs } from './rigs.ts';
 import { type GearPumpSetup, gearPumpSetupSchema, USUAL_GEAR_PUMP } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -13,7 +13,7 @@ export const gearPumpTrade = defineTrade<GearPumpSetup>({
   usual: USUAL_GEAR_PUMP,
   procedure: gearPumpRebuild,
   words,
+  slots,
   why,
   example,
-  rigs,
 });

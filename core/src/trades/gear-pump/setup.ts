@@ -13,7 +13,7 @@ import '../../judgement/sentences.ts';
 
 const PUMP = 'Pump';
 const STOCK = 'Gaskets on hand';
-const SHEET = 'Torques, from the pump’s sheet';
+export const SHEET_TORQUES = 'Torques, from the pump’s sheet';
 
 /** A torque of the maker's sheet: there is no default. */
 const torque = (label: string, what: string) =>
@@ -21,7 +21,7 @@ const torque = (label: string, what: string) =>
     .min(0.001)
     .max(2000)
     .meta(
-      ask(SHEET, label, {
+      ask(SHEET_TORQUES, label, {
         later: true,
         needed: `${what} torque is missing: it comes from the maker’s sheet.`,
       }),

@@ -3,7 +3,6 @@ import { reportAt } from '../../engine/trades.ts';
 import { type Drawing, type Shape, small, text } from '../../judgement/drawing.ts';
 import { len, num } from '../../quantities/say.ts';
 import { boltsCame, boltsRow, orDash } from '../../steps/came.ts';
-import { largest } from '../../steps/wrench-reach.ts';
 import { type ClearanceValues, endClearance } from './clearance.ts';
 import type { GearPumpSetup } from './setup.ts';
 
@@ -69,70 +68,6 @@ export const words: TradeWords<GearPumpSetup> = {
   changes: 'gaskets, torques',
   sheet: 'Rebuild sheet',
   signed: 'Rebuilt',
-  comes: 'shut',
-  torqueNm: (setup) => largest(setup.plateNm, setup.nutNm),
-  kit: (setup) =>
-    (
-      [
-        [setup.thinMm, setup.thinCount],
-        [setup.middleMm, setup.middleCount],
-        [setup.thickMm, setup.thickCount],
-      ] as const
-    ).flatMap(([mm, count]) =>
-      mm && count ? [{ group: 'gaskets' as const, item: len(mm, 3), count, unit: 'piece' as const }] : [],
-    ),
-  tasks: [
-    {
-      id: 'apart',
-      name: 'Apart, tagged and cleaned',
-      steps: ['safe', 'tags', 'clean'],
-      skill: 'pumps',
-      hands: 1,
-      tools: ['crane'],
-      minutes: [60, 90, 150],
-      pauses: true,
-      finds: { what: 'a gear or a plate is scored', odds: 0.12, minutes: [120, 240, 480] },
-    },
-    {
-      id: 'bench',
-      name: 'Seals and bench assemblies',
-      steps: ['lips', 'bench', 'compress'],
-      skill: 'pumps',
-      hands: 1,
-      minutes: [40, 60, 100],
-      pauses: true,
-    },
-    {
-      id: 'plates',
-      name: 'Plates, gears, end clearance',
-      steps: [
-        'front',
-        'frontbolts',
-        'gears',
-        'clearance',
-        'rear',
-        'rearbolts',
-        'drains',
-        'chambers',
-        'turn1',
-      ],
-      skill: 'pumps',
-      hands: 2,
-      tools: ['torque wrench'],
-      minutes: [60, 90, 160],
-      pauses: true,
-    },
-    {
-      id: 'drive',
-      name: 'Drive side closed',
-      steps: ['drive', 'main', 'nut', 'nuttorque', 'turn2', 'finish'],
-      skill: 'pumps',
-      hands: 1,
-      tools: ['torque wrench'],
-      minutes: [40, 60, 100],
-      pauses: true,
-    },
-  ],
   came(state) {
     const v = endClearance.valuesOf(reportAt(state, 'clearance'));
     const told = v?.told ?? null;

@@ -1,9 +1,10 @@
 import { array, type InferType, number, object, string } from 'yup';
+import type { LeakMethod } from '../../arithmetic/packing/leak-method.ts';
 import { ringsOf } from '../../arithmetic/packing/rings.ts';
 import { ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { len } from '../../quantities/say.ts';
-import type { LEAK_SCHOOLS } from '../../sources/schools.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
+import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import {
   everyJob,
   fromSheet,
@@ -11,14 +12,12 @@ import {
   holdBefore,
   inOrder,
   MAKER_ORDER,
-  makerCondition,
-  makerShaft,
   placeFields,
-  shaftFields,
-  shaftSchools,
 } from '../../steps/setup-parts.ts';
 import { driveField } from '../../steps/start-order.ts';
 import '../../judgement/sentences.ts';
+
+export const PACKING = 'Packing';
 
 /** A length, mm, more than nothing. */
 const size = (group: string, label: string, max: number, decimals: number, later = false) =>
@@ -42,13 +41,13 @@ export const packingSetupSchema = object({
     .max(200)
     .meta(ask('Box', 'Lantern ring’s width', { decimals: 2 })),
   portMm: size('Box', 'Flush port’s middle, from the bottom', 1000, 2),
-  allowancePercent: number().min(0).max(10).required().meta(ask('Packing', 'Allowance on the length, %')),
-  cut: choice('Packing', 'Cut', { diagonal: 'diagonal, 45°', butt: 'butt' }).required(),
+  allowancePercent: number().min(0).max(10).required().meta(ask(PACKING, 'Allowance on the length, %')),
+  cut: choice(PACKING, 'Cut', { diagonal: 'diagonal, 45°', butt: 'butt' }).required(),
   staggerDeg: number<90 | 120>()
     .oneOf([90, 120] as const)
     .required()
     .meta(
-      ask('Packing', 'Joints apart', {
+      ask(PACKING, 'Joints apart', {
         options: [
           ['90', '90°'],
           ['120', '120°'],
@@ -58,8 +57,8 @@ export const packingSetupSchema = object({
   /** What the store keeps; the nearest of it is taken. Nothing said, the usual series. */
   stockMm: array(number().moreThan(0).max(60).required())
     .max(60)
-    .meta(ask('Packing', 'Sections in the store, mm')),
-  boxes: number().integer().min(1).max(500).meta(ask('Packing', 'Boxes to pack in the outage')),
+    .meta(ask(PACKING, 'Sections in the store, mm')),
+  boxes: number().integer().min(1).max(500).meta(ask(PACKING, 'Boxes to pack in the outage')),
   /** The follower’s studs: how many, their pitch, and how far it may go from finger-tight. */
   studs: number().integer().min(2).max(8).required().meta(ask('Follower', 'Studs')),
   /** Pitch and way are measured when the follower is on: asked at the break-in. */
@@ -68,7 +67,7 @@ export const packingSetupSchema = object({
   leakSchool: choice(HOUSE_RULES, 'Leakage', {
     'per-diameter': `8 to 12 drops a minute for each ${len(25, 0)}`,
     flat: 'one figure',
-  } satisfies Record<(typeof LEAK_SCHOOLS)[number], string>).required(),
+  } satisfies Record<LeakMethod, string>).required(),
   flatDropsPerMin: number()
     .min(0.001)
     .max(1000)

@@ -3,12 +3,9 @@ import { reportAt } from '../../engine/trades.ts';
 import { clockOf } from '../../judgement/drawing.ts';
 import { leakRows, orDash, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
-import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
-import { measured } from '../../steps/condition/pieces.ts';
 import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
 import { breakIn } from './breaking-in.ts';
-import { ringsOf } from './plan.ts';
 import { ringsLoop } from './rings-in.ts';
 import type { PackingSetup } from './setup.ts';
 
@@ -19,40 +16,6 @@ export const words: TradeWords<PackingSetup> = {
   changes: 'box, packing',
   sheet: 'Packing sheet',
   signed: 'Packed',
-  comes: 'shut',
-  tasks: [
-    measured(['strip'], {
-      id: 'strip',
-      name: 'Old rings out, shaft measured',
-      skill: 'boxes',
-      tools: [],
-      minutes: [30, 50, 100],
-      finds: { what: 'the sleeve is worn through', odds: 0.1, minutes: [90, 150, 300] },
-    }),
-    {
-      id: 'pack',
-      name: 'Cut and laid in',
-      steps: ['plan', 'cut', 'rings', 'follower', ...LAST_MEASURES],
-      skill: 'boxes',
-      hands: 1,
-      minutes: [30, 50, 80],
-      pauses: true,
-    },
-    {
-      id: 'breakin',
-      name: 'Broken in',
-      steps: ['start', 'breakin'],
-      skill: 'boxes',
-      hands: 1,
-      tools: ['run-in watch'],
-      minutes: [60, 90, 180],
-      pauses: true,
-    },
-  ],
-  kit(setup) {
-    const { stockMm, orderMm } = ringsOf({ setup }).values;
-    return [{ group: 'rope', item: `section ${stockMm} mm`, count: Math.ceil(orderMm), unit: 'mm' }];
-  },
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const rings = ringsLoop.valuesOf(reportAt(state, 'rings'));

@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { plungerSet } from './procedure.ts';
 import { type PlungerSetup, plungerSetupSchema, USUAL_PLUNGER } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -9,10 +10,10 @@ import { words } from './words.ts';
 export const plungerTrade = defineTrade<PlungerSetup>({
   id: 'plunger',
   schema: plungerSetupSchema,
-  fits: 'gland-rings',
   usual: USUAL_PLUNGER,
   procedure: plungerSet,
   words,
+  slots,
   why,
   example,
 });

@@ -12,36 +12,6 @@ export const words: TradeWords<PlungerSetup> = {
   changes: 'nut',
   sheet: 'Plunger sheet',
   signed: 'Fitted',
-  comes: 'shut',
-  tasks: [
-    {
-      id: 'look',
-      name: 'Bore, plunger and parts',
-      steps: ['safe', 'look', 'sizes', 'listed'],
-      skill: 'boxes',
-      hands: 1,
-      minutes: [20, 35, 60],
-      pauses: true,
-    },
-    {
-      id: 'in',
-      name: 'Laid in, preloaded, locked',
-      steps: ['order', 'in', 'mark', 'preload', 'clamp'],
-      skill: 'boxes',
-      hands: 1,
-      minutes: [25, 40, 70],
-      pauses: true,
-    },
-    {
-      id: 'proof',
-      name: 'Started and proved',
-      steps: ['start', 'proof'],
-      skill: 'boxes',
-      hands: 1,
-      tools: ['run-in watch'],
-      minutes: [25, 35, 60],
-    },
-  ],
   came(state) {
     const preloadDeg = plungerPreloadStep.valuesOf(reportAt(state, 'preload'))?.endDeg ?? null;
     const said =

@@ -3,6 +3,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { regreasingJob } from './procedure.ts';
 import { type RegreaseSetup, regreaseSetupSchema, USUAL_REGREASE } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -12,9 +13,9 @@ export const regreasingTrade = defineTrade<RegreaseSetup>({
   schema: regreaseSetupSchema,
   fromStamp: (text) => stampSays(text, ['boreMm']),
   usual: USUAL_REGREASE,
-  byRules: (rules) => ({ how: rules.regrease }),
   procedure: regreasingJob,
   words,
+  slots,
   why,
   example,
 });

@@ -2,11 +2,11 @@ import { array, boolean, type InferType, number, object, string } from 'yup';
 import { THICKENERS } from '../../arithmetic/lubrication/compatibility.ts';
 import { ROLLING_KINDS } from '../../arithmetic/lubrication/regreasing.ts';
 import { ask, choice } from '../../engine/asked.ts';
-import type { REGREASE_SCHOOLS } from '../../sources/schools.ts';
 import { everyJob, placeFields, schools } from '../../steps/setup-parts.ts';
+import type { RegreasingMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-const BEARING = 'Bearing';
+export const BEARING = 'Bearing';
 const GREASE = 'Grease';
 
 /** One bearing regreased. mm, rpm, g, °C. */
@@ -24,7 +24,7 @@ export const regreaseSetupSchema = object({
     .min(5)
     .max(1000)
     .required()
-    .meta(ask(BEARING, 'Bore', { decimals: 0 })),
+    .meta(ask(BEARING, 'Bore', { decimals: 0, ofPlace: true })),
   outsideMm: number()
     .min(0.001)
     .max(2000)
@@ -56,7 +56,7 @@ export const regreaseSetupSchema = object({
   how: choice(GREASE, 'Greased', {
     running: 'while it runs, slowly',
     still: 'standing still',
-  } satisfies Record<(typeof REGREASE_SCHOOLS)[number], string>).required(),
+  } satisfies Record<RegreasingMethod, string>).required(),
   chamber: choice(GREASE, 'Chamber', {
     open: 'open: purges or relieves',
     closed: 'closed: a few strokes for checks',

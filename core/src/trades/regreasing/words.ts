@@ -1,8 +1,6 @@
-import { regreasing } from '../../arithmetic/lubrication/regreasing.ts';
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { temp } from '../../quantities/say.ts';
-import { minutesAfter } from '../../steps/counted.ts';
 import { heatDrawing } from '../../steps/drawings.ts';
 import { greaseStrokes, greaseWatch } from './greasing.ts';
 import type { RegreaseSetup } from './setup.ts';
@@ -14,28 +12,6 @@ export const words: TradeWords<RegreaseSetup> = {
   changes: 'bearing, grease',
   sheet: 'Greasing sheet',
   signed: 'Greased',
-  kit(setup) {
-    const { values } = regreasing({ outsideMm: setup.outsideMm, widthMm: setup.widthMm });
-    return [
-      {
-        group: 'grease',
-        item: `thickener ${setup.thickenerFresh}`,
-        count: Math.ceil(values.grams),
-        unit: 'g',
-      },
-    ];
-  },
-  comes: 'round',
-  tasks: [
-    {
-      id: 'grease',
-      name: 'Greased and watched',
-      steps: ['safe', 'match', 'strokes', 'watch'],
-      skill: 'bearings',
-      hands: 1,
-      minutes: [15, 20, 35],
-    },
-  ],
   came(state) {
     const watched = greaseWatch.valuesOf(reportAt(state, 'watch'));
     const results = {
@@ -52,13 +28,6 @@ export const words: TradeWords<RegreaseSetup> = {
         ['Again in', intervalH === null ? '–' : `${Math.round(intervalH)} hours`],
       ],
     };
-  },
-  due(state) {
-    const watched = greaseWatch.valuesOf(reportAt(state, 'watch'));
-    const last = Date.parse(watched?.points.at(-1)?.at ?? '');
-    return watched?.intervalHours == null || Number.isNaN(last)
-      ? []
-      : [{ what: 'Regrease', at: minutesAfter(last, 60 * watched.intervalHours), minutes: 30 }];
   },
   drawings: (state) =>
     heatDrawing('After the strokes', greaseWatch.valuesOf(reportAt(state, 'watch'))?.points ?? []),

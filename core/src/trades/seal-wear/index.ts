@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { sealWearJob } from './procedure.ts';
 import { USUAL_WEAR, type WearSetup, wearSetupSchema } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -19,6 +20,7 @@ export const sealWearTrade = defineTrade<WearSetup>({
   },
   procedure: sealWearJob,
   words,
+  slots,
   why,
   example,
 });

@@ -4,7 +4,7 @@ import { isDay } from '../../judgement/moments.ts';
 import { everyJob, holdBefore, placeFields, schools } from '../../steps/setup-parts.ts';
 import '../../judgement/sentences.ts';
 
-const BASELINE = 'Baseline, from the seal’s sheet';
+export const BASELINE = 'Baseline, from the seal’s sheet';
 
 /** A seal whose wear is watched against the baseline of its fitting. mm. */
 export const wearSetupSchema = object({

@@ -13,18 +13,6 @@ export const words: TradeWords<WearSetup> = {
   changes: 'baseline',
   sheet: 'Wear sheet',
   signed: 'Measured',
-  comes: 'round',
-  tasks: [
-    {
-      id: 'wear',
-      name: 'Wear read',
-      steps: ['safe', 'wear', 'renewed'],
-      skill: 'seals',
-      hands: 1,
-      minutes: [10, 15, 30],
-      finds: { what: 'the seal is due', odds: 0.1, minutes: [150, 220, 400] },
-    },
-  ],
   came(state) {
     const wear = wearWatch.valuesOf(reportAt(state, 'wear'));
     const wearMm = wear && wear.points.length > 1 ? (wear.points.at(-1)?.projectionMm ?? null) : null;

@@ -1,8 +1,8 @@
 import { defineTrade, type TakingBack } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { sealFitting } from './procedure.ts';
-import { rigs } from './rigs.ts';
 import { type SealSetup, sealSetupSchema, USUAL_SEAL } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -28,13 +28,11 @@ const IMPELLER: TakingBack<SealSetup> = {
 export const sealTrade = defineTrade<SealSetup>({
   id: 'seal',
   schema: sealSetupSchema,
-  fits: 'face-seal',
   usual: { ...USUAL_SEAL, impellerSet: true },
-  byRules: ({ oRings, tail, spacer }) => ({ oRings, tail, spacer }),
   procedure: sealFitting,
   words,
+  slots,
   why,
   example,
-  rigs,
   reopening: ({ family }) => (CLIPPED.includes(family) ? IMPELLER : null),
 });

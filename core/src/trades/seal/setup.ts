@@ -2,8 +2,8 @@ import { boolean, type InferType, number, object, string } from 'yup';
 import { ELASTOMERS, FLUIDS } from '../../arithmetic/seals/elastomers.ts';
 import { isBalance } from '../../arithmetic/seals/face-load.ts';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
-import type { O_RING_SCHOOLS, SPACER_SCHOOLS, TAIL_SCHOOLS } from '../../sources/schools.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
+import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import {
   everyJob,
   fromSheet,
@@ -11,13 +11,10 @@ import {
   holdBefore,
   inOrder,
   MAKER_ORDER,
-  makerCondition,
-  makerShaft,
   placeFields,
-  shaftFields,
-  shaftSchools,
 } from '../../steps/setup-parts.ts';
 import { driveField } from '../../steps/start-order.ts';
+import type { CartridgeEndMethod, ORingMethod, SpacerMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
 /** Families of seals, each with its own order of work. */
@@ -37,23 +34,24 @@ const PRESET = of('cartridge', 'cassette');
 const SCREWED = of('component', 'cartridge', 'cassette', 'cartridge-split', 'clamp-split');
 const POINTED = of('component', 'cartridge', 'cassette', 'cartridge-split');
 const SPLIT = of('cartridge-split', 'fully-split', 'clamp-split');
-const SHEET = 'Torques, from the seal’s sheet';
+export const SEAL = 'Seal';
+export const TORQUES = 'Torques, from the seal’s sheet';
 const PRESSURE = 'Set screws by pressure';
-const FACES = 'Faces, from the drawing';
+export const FACES = 'Faces, from the drawing';
 
 const screws = (least: number, label: string, when?: Asked['when']) =>
   number()
     .integer()
     .min(least)
     .max(16)
-    .meta(ask(SHEET, label, when ? { when } : {}));
+    .meta(ask(TORQUES, label, when ? { when } : {}));
 
 /** A torque of the maker's sheet: there is no default. */
 const torque = (label: string, more: Partial<Asked>) =>
   number()
     .min(0.001)
     .max(2000)
-    .meta(ask(SHEET, label, more));
+    .meta(ask(TORQUES, label, more));
 /** The upper end, where the sheet gives a range of torques. */
 const atMost = (label: string, when?: Asked['when']) => torque(`${label} (a range)`, when ? { when } : {});
 const missing = (what: string) => `${what} torque is missing: it comes from the maker’s sheet.`;
@@ -102,7 +100,7 @@ export const sealSetupSchema = object({
     .min(0.001)
     .max(1000)
     .meta(
-      ask('Seal', 'Free length', {
+      ask(SEAL, 'Free length', {
         decimals: 2,
         when: of('component'),
         needed: 'The free length of the seal is missing.',
@@ -112,14 +110,14 @@ export const sealSetupSchema = object({
     .min(0.001)
     .max(100)
     .meta(
-      ask('Seal', 'Working compression', {
+      ask(SEAL, 'Working compression', {
         decimals: 2,
         when: of('component'),
         needed: 'The working compression is missing.',
       }),
     ),
   rotary: choice(
-    'Seal',
+    SEAL,
     'Rotary turns',
     { inside: 'inside the box', outside: 'outside the box' },
     { when: of('component') },
@@ -127,33 +125,33 @@ export const sealSetupSchema = object({
   growthMm: number()
     .min(-20)
     .max(20)
-    .meta(ask('Seal', 'Shaft’s growth, + presses', { decimals: 2, when: of('component') })),
+    .meta(ask(SEAL, 'Shaft’s growth, + presses', { decimals: 2, when: of('component') })),
   /** Barrier or buffer ports to be turned to their place. */
   barrier: boolean().meta(
-    ask('Seal', 'Barrier ports are turned to place', {
+    ask(SEAL, 'Barrier ports are turned to place', {
       when: of('cartridge', 'cassette', 'cartridge-split', 'fully-split'),
     }),
   ),
   rotation: choice(
-    'Seal',
+    SEAL,
     'Shaft turns, as seen from there',
     { clockwise: 'clockwise', anticlockwise: 'anticlockwise' },
     { when: chosen('barrier', 'yes') },
   ),
   seenFrom: choice(
-    'Seal',
+    SEAL,
     'Ports are looked at from',
     { 'drive-end': 'the drive end', 'pump-end': 'the pump end' },
     { when: chosen('barrier', 'yes') },
   ),
   /** The impeller is adjusted: its clearance goes on the sheet as found and as left. */
-  impellerSet: boolean().meta(ask('Seal', 'Impeller clearance is set', { when: PRESET })),
-  softGasket: boolean().meta(ask('Seal', 'Gland’s gasket is soft')),
+  impellerSet: boolean().meta(ask(SEAL, 'Impeller clearance is set', { when: PRESET })),
+  softGasket: boolean().meta(ask(SEAL, 'Gland’s gasket is soft')),
   processMpa: number()
     .min(-0.1)
     .max(50)
     .meta(
-      ask('Seal', 'Process pressure', {
+      ask(SEAL, 'Process pressure', {
         when: of('purged'),
         needed: 'The process pressure is missing: the gas is set by it.',
       }),
@@ -215,20 +213,20 @@ export const sealSetupSchema = object({
     {
       'screws-first': 'set screws, then clips off',
       'clips-first': 'clips off, then set screws',
-    } satisfies Record<(typeof TAIL_SCHOOLS)[number], string>,
+    } satisfies Record<CartridgeEndMethod, string>,
     { fallback: 'screws-first', when: PRESET },
   ),
   oRings: choice(
     HOUSE_RULES,
     'O-ring ends at a split',
-    { flush: 'flush', proud: 'slightly proud' } satisfies Record<(typeof O_RING_SCHOOLS)[number], string>,
+    { flush: 'flush', proud: 'slightly proud' } satisfies Record<ORingMethod, string>,
     { fallback: 'flush', when: SPLIT },
   ),
   spacer: choice(
     HOUSE_RULES,
     'Holder’s spacer',
     { 'hand-held': 'held by hand', fastened: 'fastened to the holder' } satisfies Record<
-      (typeof SPACER_SCHOOLS)[number],
+      SpacerMethod,
       string
     >,
     { fallback: 'hand-held', when: of('fully-split') },

@@ -6,7 +6,6 @@ import { boltsCame, boltsRow, leakRows, orDash, type Row, shaftCame, spreadCame 
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
-import { largest } from '../../steps/wrench-reach.ts';
 import { angles } from './angles.ts';
 import { sealProof } from './proof.ts';
 import { compression } from './setting.ts';
@@ -16,9 +15,6 @@ import { turnRecovery } from './turn-recovery.ts';
 
 const row = (heading: string, mm: number | null): Row[] => (mm === null ? [] : [[heading, len(mm, 2)]]);
 
-import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
-import { measured } from '../../steps/condition/pieces.ts';
-
 /** What is said of a seal fitted. */
 export const words: TradeWords<SealSetup> = {
   offer: ['Fit a seal', 'each family in its order'],
@@ -26,85 +22,6 @@ export const words: TradeWords<SealSetup> = {
   changes: 'seal, torques',
   sheet: 'Seal sheet',
   signed: 'Fitted',
-  comes: 'shut',
-  torqueNm: (setup) => largest(setup.glandNm, setup.screwNm, setup.jointNm),
-  tasks: [
-    measured(['parts'], {
-      name: 'Parts, shaft and face measured',
-      minutes: [30, 50, 90],
-      finds: { what: 'shaft or face fails', odds: 0.06, minutes: [120, 240, 480] },
-    }),
-    {
-      id: 'fit',
-      name: 'Seal put in and set',
-      steps: [
-        'slide',
-        'change',
-        'scribe',
-        'apart',
-        'throttle',
-        'stationary',
-        'assemble',
-        'plates',
-        'drawin',
-        'fixtures',
-        'centre',
-        'shims',
-        'setting',
-        'rotary',
-        'collar',
-        'close',
-        'breakaway',
-        'halves',
-        'rotaryjoint',
-        'faces',
-        'holder',
-        'splitgaps',
-        'spacers',
-        'tool',
-        'angles',
-        'gland',
-        'glandangle',
-        'glandjoint',
-        'ports',
-        'otherports',
-        'snug',
-        'impeller',
-        'reach',
-        'glandbolts',
-        'gland-gaps',
-        'baseline',
-        'screws',
-        'clips',
-        'reached',
-        'handturn',
-      ],
-      skill: 'seals',
-      hands: 1,
-      tools: ['torque wrench'],
-      minutes: [60, 100, 200],
-      pauses: true,
-    },
-    {
-      id: 'pipe',
-      name: 'Pipes, ready to start',
-      steps: [...LAST_MEASURES, 'pipes', 'gas', 'ready'],
-      skill: 'seals',
-      hands: 1,
-      minutes: [30, 45, 90],
-      pauses: true,
-    },
-    {
-      id: 'proof',
-      name: 'Started and proved',
-      steps: ['start', 'proof'],
-      skill: 'seals',
-      hands: 1,
-      tools: ['run-in watch'],
-      minutes: [30, 40, 60],
-      waits: 60,
-    },
-  ],
   came(state) {
     const { row: shaftRow, ...shaft } = shaftCame(state);
     const set =

@@ -4,8 +4,8 @@ import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
 import { sleeveBearing } from './procedure.ts';
-import { rigs } from './rigs.ts';
 import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -15,15 +15,13 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
   also: ['sleeve-bearing.feelers'],
   oldest: true,
   schema: sleeveSetupSchema,
-  fits: 'rolling-bearing',
   fromStamp: (text) => stampSays(text, ['boreMm', 'taper', 'clearanceClass', 'shaftMm']),
   usual: { ...USUAL_SETUP, ...USUAL_PARTS },
-  byRules: (rules) => (rules.driveUp === 'feelers' ? {} : { driveUp: { school: rules.driveUp } }),
   procedure: sleeveBearing,
   words,
+  slots,
   why,
   example,
-  rigs,
   reopening: () => ({
     does: 'Dismount the bearing',
     said: 'Dismounted',
@@ -41,5 +39,4 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
         ? null
         : 'The bearing is not on its taper yet: nothing to dismount.',
   }),
-  fixedAfter: 'lock',
 });

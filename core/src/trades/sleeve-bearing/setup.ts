@@ -5,7 +5,6 @@ import { stampAgainst } from '../../arithmetic/bearings/stamp.ts';
 import { sleevePitch } from '../../arithmetic/bearings/travel.ts';
 import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
 import { ask, choice, chosen, type FormValues, formName, isWhole } from '../../engine/asked.ts';
-import type { DRIVE_UP_SCHOOLS } from '../../sources/schools.ts';
 import {
   type BoltSet,
   bearingParts,
@@ -15,18 +14,16 @@ import {
   THREADS,
 } from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
+import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import {
   everyJob,
   fromSheet,
   holdBefore,
-  inOrder,
+  inOrderBut,
   MAKER_ORDER,
-  makerCondition,
-  makerShaft,
   placeFields,
-  shaftFields,
-  shaftSchools,
 } from '../../steps/setup-parts.ts';
+import type { DriveUpMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
 const CAP = 'Cap bolts';
@@ -47,7 +44,7 @@ const SLEEVE_FILMS = { dry: 'dry', oiled: 'lightly oiled' } as const;
 
 /** How drive-up is judged, and with what nut. */
 const hydraulic = chosen('driveUp.school', 'hydraulic');
-const SLEEVE = 'Bearing and sleeve';
+export const SLEEVE = 'Bearing and sleeve';
 export const driveUpSchema = object({
   school: choice(
     SLEEVE,
@@ -56,7 +53,7 @@ export const driveUpSchema = object({
       feelers: 'feelers',
       'nut-angle': 'nut angle from zero',
       hydraulic: 'hydraulic nut',
-    } satisfies Record<(typeof DRIVE_UP_SCHOOLS)[number], string>,
+    } satisfies Record<DriveUpMethod, string>,
     { fallback: 'feelers' },
   ).required(),
   /** Which way the face under the indicator moves as the bearing goes up: away reads less, towards reads more. */
@@ -148,7 +145,7 @@ export const sleeveSetupSchema = object({
     .moreThan(18)
     .max(500)
     .required()
-    .meta(ask(SLEEVE, 'Bearing bore', { decimals: 1 })),
+    .meta(ask(SLEEVE, 'Bearing bore', { decimals: 1, ofPlace: true })),
   taper: number<12 | 30>()
     .oneOf([12, 30] as const)
     .required()
@@ -269,7 +266,7 @@ export const sleeveSetupSchema = object({
   )
   .test('mass', (s, context) => massFits(s, context))
   .test('whole', isWhole)
-  .test('maker-order', MAKER_ORDER, inOrder);
+  .test('maker-order', MAKER_ORDER, inOrderBut('driveUpMinMm'));
 
 export type SleeveSetup = InferType<typeof sleeveSetupSchema>;
 export type DriveUpSchool = NonNullable<SleeveSetup['driveUp']>['school'];

@@ -2,8 +2,8 @@ import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
 import { splitBearing } from './procedure.ts';
-import { rigs } from './rigs.ts';
 import { type SplitSetup, splitSetupSchema, USUAL_SPLIT } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -11,13 +11,10 @@ import { words } from './words.ts';
 export const splitBearingTrade = defineTrade<SplitSetup>({
   id: 'split-bearing',
   schema: splitSetupSchema,
-  fits: 'rolling-bearing',
   usual: { ...USUAL_SPLIT, baseBolts: USUAL_PARTS.baseBolts, runIn: USUAL_PARTS.runIn },
-  byRules: (rules) => ({ raceSchool: rules.race, gaugeSchool: rules.gauge, film: rules.film }),
   procedure: splitBearing,
   words,
+  slots,
   why,
   example,
-  rigs,
-  fixedAfter: 'seated',
 });

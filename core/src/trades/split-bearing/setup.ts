@@ -1,23 +1,20 @@
 import { type InferType, number, object, string } from 'yup';
 import { ask, choice, isWhole } from '../../engine/asked.ts';
-import type { FILMS, GAUGE_SCHOOLS, RACE_SCHOOLS } from '../../sources/schools.ts';
 import { boltSet, HALVES, massFits, ROWS, splitParts } from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
+import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import {
   everyJob,
   fromSheet,
   holdBefore,
   inOrder,
   MAKER_ORDER,
-  makerCondition,
-  makerShaft,
   placeFields,
-  shaftFields,
-  shaftSchools,
 } from '../../steps/setup-parts.ts';
+import type { ClampMethod, FilmMethod, RaceMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-const RACE = 'Split race';
+export const RACE = 'Split race';
 
 /**
  * A split cylindrical roller bearing in its split cartridge and pedestal. Lengths in mm, torques in N·m.
@@ -40,22 +37,22 @@ export const splitSetupSchema = object({
     .moreThan(18)
     .max(1000)
     .required()
-    .meta(ask(RACE, 'Bore of the race', { decimals: 1 })),
+    .meta(ask(RACE, 'Bore of the race', { decimals: 1, ofPlace: true })),
   /** The rings' joints stand so far off the race's, or as they are marked. Degrees. */
   clampOffsetDeg: number().min(0).max(90).meta(ask(RACE, 'Rings’ joints off the race’s, °')),
   /** Outer race into its cartridge, clamp screws at the axial place, film on the cartridge: the schools. */
   raceSchool: choice(RACE, 'Outer race goes in', {
     'joints-first': 'joints first, eased, then radial',
     'square-first': 'square on the shoulder first',
-  } satisfies Record<(typeof RACE_SCHOOLS)[number], string>).required(),
+  } satisfies Record<RaceMethod, string>).required(),
   gaugeSchool: choice(RACE, 'Clamp screws at the axial place', {
     'gauge-in': 'nipped with cage and cartridge in',
     'gauge-out': 'after, and checked again',
-  } satisfies Record<(typeof GAUGE_SCHOOLS)[number], string>).required(),
+  } satisfies Record<ClampMethod, string>).required(),
   film: choice(RACE, 'Cartridge’s outside', {
     oil: 'light oil',
     'anti-seize': 'anti-seize, by the maker',
-  } satisfies Record<(typeof FILMS)[number], string>).required(),
+  } satisfies Record<FilmMethod, string>).required(),
   seals: choice(
     RACE,
     'Seals',

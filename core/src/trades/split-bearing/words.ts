@@ -4,11 +4,8 @@ import { len, num } from '../../quantities/say.ts';
 import { bolts } from '../../steps/bolts.ts';
 import { boltsCame, boltsRow, firstHoursCame, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
-import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
-import { measured } from '../../steps/condition/pieces.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
-import { largest, torqueOfSet } from '../../steps/wrench-reach.ts';
 import { raceDrawing } from './drawing.ts';
 import { races } from './race-gaps.ts';
 import type { SplitSetup } from './setup.ts';
@@ -20,41 +17,6 @@ export const words: TradeWords<SplitSetup> = {
   changes: 'bearing, screws',
   sheet: 'Fit-up sheet',
   signed: 'Fitted',
-  role: (setup) => setup.role,
-  comes: 'bearing',
-  torqueNm: (setup) => largest(torqueOfSet(setup.cartridgeBolts), torqueOfSet(setup.capBolts)),
-  tasks: [
-    measured(['fixedfirst']),
-    {
-      id: 'races',
-      name: 'Pedestal and races',
-      steps: ['pedestal', 'outer', 'grease1', 'race'],
-      skill: 'bearings',
-      hands: 2,
-      tools: ['crane'],
-      minutes: [45, 70, 120],
-      pauses: true,
-    },
-    {
-      id: 'clamp',
-      name: 'Clamped and seated',
-      steps: ['clamps', 'axial', 'seat', 'seated', 'cage'],
-      skill: 'bearings',
-      hands: 1,
-      tools: ['torque wrench'],
-      minutes: [40, 60, 110],
-    },
-    {
-      id: 'close',
-      name: 'Housing closed',
-      steps: ['cartridge', 'lower', 'bolts', ...LAST_MEASURES, 'base', 'handturn', 'start', 'runin'],
-      skill: 'bearings',
-      hands: 2,
-      tools: ['crane', 'torque wrench'],
-      minutes: [40, 60, 100],
-      pauses: true,
-    },
-  ],
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const race = (races.valuesOf(reportAt(state, 'seated')) ?? races.valuesOf(reportAt(state, 'race')))

@@ -1,8 +1,8 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { conditionSurvey } from './procedure.ts';
-import { rigs } from './rigs.ts';
 import { type ConditionSetup, conditionSetupSchema, USUAL_CONDITION } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -13,7 +13,7 @@ export const surveyTrade = defineTrade<ConditionSetup>({
   usual: USUAL_CONDITION,
   procedure: conditionSurvey,
   words,
+  slots,
   why,
   example,
-  rigs,
 });

@@ -1,17 +1,8 @@
 import { type InferType, object, string } from 'yup';
 import { isWhole } from '../../engine/asked.ts';
 import { conditionPart, MEASURES } from '../../steps/condition/condition.ts';
-import {
-  everyJob,
-  holdBefore,
-  inOrder,
-  MAKER_ORDER,
-  makerCondition,
-  makerShaft,
-  placeFields,
-  shaftFields,
-  shaftSchools,
-} from '../../steps/setup-parts.ts';
+import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
+import { everyJob, holdBefore, inOrder, MAKER_ORDER, placeFields } from '../../steps/setup-parts.ts';
 import '../../judgement/sentences.ts';
 
 /** A survey of a machine: no part is fitted, what is measured is `condition`. */

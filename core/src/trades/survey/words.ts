@@ -3,9 +3,7 @@ import { reportAt } from '../../engine/trades.ts';
 import { num } from '../../quantities/say.ts';
 import { orDash, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
-import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
-import { measured } from '../../steps/condition/pieces.ts';
 import type { ConditionSetup } from './setup.ts';
 import { verdict } from './verdict.ts';
 
@@ -19,14 +17,6 @@ export const words: TradeWords<ConditionSetup> = {
   changes: 'what is measured',
   sheet: 'Condition sheet',
   signed: 'Measured',
-  comes: 'measured',
-  tasks: [
-    measured([...LAST_MEASURES, 'verdict'], {
-      name: 'Surveyed',
-      minutes: [30, 50, 100],
-      finds: { what: 'it fails', odds: 0.15, minutes: [180, 300, 600] },
-    }),
-  ],
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const c = conditionCame(state);

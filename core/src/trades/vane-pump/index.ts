@@ -2,6 +2,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { vanePumpSeals } from './procedure.ts';
 import { USUAL_VANE_PUMP, type VanePumpSetup, vanePumpSetupSchema } from './setup.ts';
+import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
 
@@ -12,6 +13,7 @@ export const vanePumpTrade = defineTrade<VanePumpSetup>({
   usual: USUAL_VANE_PUMP,
   procedure: vanePumpSeals,
   words,
+  slots,
   why,
   example,
 });

@@ -14,7 +14,7 @@ import '../../judgement/sentences.ts';
 
 const PUMP = 'Pump';
 const SHIMS = 'Shims, by thickness';
-const SHEET = 'Torques, from the pump’s sheet';
+export const SHEET_TORQUES = 'Torques, from the pump’s sheet';
 
 const thickness = (label: string) =>
   number()
@@ -34,7 +34,7 @@ const torque = (label: string, what: string) =>
     .min(0.001)
     .max(2000)
     .meta(
-      ask(SHEET, label, {
+      ask(SHEET_TORQUES, label, {
         later: true,
         needed: `${what} torque is missing: it comes from the maker’s sheet.`,
       }),

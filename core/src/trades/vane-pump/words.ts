@@ -4,8 +4,7 @@ import { reportAt } from '../../engine/trades.ts';
 import { type Drawing, type Shape, small, text } from '../../judgement/drawing.ts';
 import { len } from '../../quantities/say.ts';
 import { boltsCame, boltsRow } from '../../steps/came.ts';
-import { largest } from '../../steps/wrench-reach.ts';
-import { sparesOf, thicknessesOf, type VanePumpSetup } from './setup.ts';
+import type { VanePumpSetup } from './setup.ts';
 import { type ShimCountValues, shimCounts } from './shims.ts';
 
 /** Points a millimetre of shims is drawn with. */
@@ -64,44 +63,6 @@ export const words: TradeWords<VanePumpSetup> = {
   changes: 'shims, torques',
   sheet: 'Seal change sheet',
   signed: 'Changed',
-  comes: 'shut',
-  torqueNm: (setup) => largest(setup.headNm, setup.capNm),
-  kit: (setup) =>
-    thicknessesOf(setup).flatMap((t, i) => {
-      const count = sparesOf(setup)[i] ?? 0;
-      return count > 0 ? [{ group: 'shims' as const, item: len(t, 2), count, unit: 'piece' as const }] : [];
-    }),
-  tasks: [
-    {
-      id: 'side1',
-      name: 'First head: off, sealed, on',
-      steps: ['safe', 'relief', '*1'],
-      skill: 'pumps',
-      hands: 1,
-      tools: ['torque wrench'],
-      minutes: [60, 90, 150],
-      pauses: true,
-      finds: { what: 'a head is scored', odds: 0.1, minutes: [90, 180, 360] },
-    },
-    {
-      id: 'side2',
-      name: 'Second head: off, sealed, on',
-      steps: ['*2'],
-      skill: 'pumps',
-      hands: 1,
-      tools: ['torque wrench'],
-      minutes: [50, 75, 130],
-      pauses: true,
-    },
-    {
-      id: 'start',
-      name: 'Greased and brought up',
-      steps: ['tags', 'grease', 'start', 'store'],
-      skill: 'pumps',
-      hands: 1,
-      minutes: [25, 35, 60],
-    },
-  ],
   came(state) {
     const [first, second] = [thick(counted(state, 1)), thick(counted(state, 2))];
     const torqueNm = boltsCame(state, 'headbolts1');

@@ -26,7 +26,7 @@ type Props = {
 
 /** Done with its lock or its seating, by the job's rail. */
 const stands = (l: Line): boolean => {
-  const id = tradeOf({ procedure: l.kind }).fixedAfter;
+  const id = tradeOf({ procedure: l.kind }).slots.fixedAfter;
   return l.rail.some((m) => m.id === id && m.status === 'done');
 };
 

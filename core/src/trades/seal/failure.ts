@@ -1,11 +1,13 @@
-import { type AutopsyRules, olderThan, over, seen, under, youngerThan } from './rule.ts';
+import { type FailureGuide, olderThan, over, seen, under, youngerThan } from '../../engine/failure.ts';
 
 /** Two years of running: most seals that reach it were fitted right. */
 const OLD_SEAL_DAYS = 700;
 const YOUNG_SEAL_DAYS = 60;
 
 /** A mechanical seal that has come out. */
-export const SEAL: AutopsyRules = {
+export const SEAL_FAILURE: FailureGuide = {
+  id: 'face-seal',
+  part: 'a mechanical seal',
   title: 'A mechanical seal that came out',
   questions: [
     {

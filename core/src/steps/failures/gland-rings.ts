@@ -1,7 +1,9 @@
-import { type AutopsyRules, olderThan, over, seen, under, youngerThan } from './rule.ts';
+import { type FailureGuide, olderThan, over, seen, under, youngerThan } from '../../engine/failure.ts';
 
 /** Packing that has come out. */
-export const PACKING: AutopsyRules = {
+export const PACKING_FAILURE: FailureGuide = {
+  id: 'gland-rings',
+  part: 'rings of a gland',
   title: 'Packing that came out',
   questions: [
     {

@@ -26,7 +26,15 @@ export type Cause = {
   signs: readonly Sign[];
 };
 
-export type AutopsyRules = { title: string; questions: readonly LookedAt[]; causes: readonly Cause[] };
+/** What is looked at when a part of a kind has come out, and what that points to. The id is kept with every report. */
+export type FailureGuide = {
+  id: string;
+  /** The part, as one is chosen among others. */
+  part: string;
+  title: string;
+  questions: readonly LookedAt[];
+  causes: readonly Cause[];
+};
 
 /** An answer to a question, or one of several. */
 export const seen = (

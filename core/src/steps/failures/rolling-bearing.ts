@@ -1,7 +1,9 @@
-import { type AutopsyRules, olderThan, over, seen, under, youngerThan } from './rule.ts';
+import { type FailureGuide, olderThan, over, seen, under, youngerThan } from '../../engine/failure.ts';
 
 /** A rolling bearing that has come off. */
-export const BEARING: AutopsyRules = {
+export const BEARING_FAILURE: FailureGuide = {
+  id: 'rolling-bearing',
+  part: 'a bearing',
   title: 'A bearing that came off',
   questions: [
     {

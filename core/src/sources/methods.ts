@@ -1,0 +1,55 @@
+import type { DecisionRule } from '../metrology/decision.ts';
+import { sourceOf } from './register.ts';
+
+/**
+ * A question practitioners answer differently, and their answers. A site chooses one for all its new jobs; a job keeps what was
+ * chosen when it was opened. Whoever knows the work declares it: a trade, or the arithmetic several trades share.
+ */
+export type Method<K extends string = string> = {
+  /** What a site's rules, and a job's, call it. */
+  id: string;
+  ask: string;
+  why: string;
+  /** Our own choice where a site has made none. */
+  usual: K;
+  /** Id, what it says (with quantity marks), and on whose word. */
+  answers: ReadonlyArray<readonly [id: K, says: string, source: string]>;
+  /** A limit is judged by it: every job that measures keeps it, and may follow another answer than its site. */
+  ofJob?: true;
+};
+
+/** What a site, or a job, has chosen, by method. */
+export type SiteRules = Readonly<Record<string, string | undefined>>;
+
+/** A method whose ids are told apart by the compiler. */
+export const defineMethod = <const K extends string>(method: Method<K>): Method<K> => method;
+
+/** The ids of a method's answers. */
+export const idsOf = <K extends string>(method: Method<K>): K[] => method.answers.map(([id]) => id);
+
+/** The ids a method knows, as a type. */
+export type MethodId<M> = M extends Method<infer K> ? K : never;
+
+/** What is chosen of a method; what is usual where nothing is said, or nothing the method knows. */
+export const chosenOf = <K extends string>(rules: SiteRules, method: Method<K>): K =>
+  idsOf(method).find((id) => id === rules[method.id]) ?? method.usual;
+
+/** What is usual of each of some methods. */
+export const usualOf = (methods: readonly Method[]): Record<string, string> =>
+  Object.fromEntries(methods.map((m) => [m.id, m.usual]));
+
+/** When a reading is called inside or outside its limit. It belongs to every measurement, so no trade declares it. */
+export const DECISION: Method<DecisionRule> = defineMethod({
+  id: 'decision',
+  ask: 'When a reading may be called',
+  why: 'Inside by more than the doubt is accept, outside by more than it is stop, between is too close to call.',
+  usual: 'k2',
+  answers: [
+    ['k2', 'clear of the limit by the whole doubt (k = 2)', sourceOf('gum').title],
+    ['one-sided', 'by five sixths of it, where only one side matters (1.65 u)', sourceOf('iso-14253').title],
+  ],
+  ofJob: true,
+});
+
+/** On nobody's word in particular. */
+export const PRACTICE = 'common practice';
