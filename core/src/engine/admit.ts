@@ -1,5 +1,7 @@
+import { object } from 'yup';
 import type { Instrument } from '../instruments/instrument.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
+import { check } from '../judgement/sentences.ts';
 import { len } from '../quantities/say.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
 import { records, roleSaid } from './author.ts';
@@ -14,8 +16,10 @@ import { checksLeft, isRunning, refuseWhileRunning } from './running.ts';
 import type { Said } from './said.ts';
 import type { JobState, Place, StepReport } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
-import { procedureFor, reopeningOf, stepOf } from './trades.ts';
+import { actOn, signingStep, signsAt, stepOf } from './trades.ts';
 import { unseenAtSignature, unseenSoFar } from './unseen.ts';
+
+const NO_PARAMS = object({}).noUnknown();
 
 /** Reports of the steps already reached, by id: what a kind needs to judge a place. */
 const reports = (state: JobState): Record<string, StepReport> =>
@@ -97,17 +101,10 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
       return refuseTick(state, e);
     case 'bolts.loosened':
       return state.ticks.some((t) => t.step === e.data.step) ? null : 'No bolt is tight yet.';
-    case 'fixed.named': {
-      const step = procedureFor(state.setup).steps.find((s) => s.kind.names);
-      if (!step) return 'This job does not ask for the fixed bearing.';
-      return e.data.job === state.jobId
-        ? 'The fixed bearing is another job, on the same machine.'
-        : refuseStep(state, step.id);
-    }
     case 'step.passed': {
       const shut = refuseStep(state, e.data.step);
       if (shut) return shut;
-      if (e.data.step === 'sign') return 'The last step is passed by signing.';
+      if (signsAt(state.setup, e.data.step)) return 'The last step is passed by signing.';
       const first = find(state, e.data.step)?.blocking[0];
       return first ? `Not yet: ${first.reason}` : null;
     }
@@ -124,21 +121,27 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     }
     case 'deviation.accepted':
       return refuseDeviation(state, e);
-    case 'bearing.dismounted':
-      return refuseTakingBack(state);
+    case 'act.done':
+      return refuseAct(state, e);
     case 'sheet.signed':
       return (
         refuseSignature(e) ??
-        (e.data.running ? refuseRunning(state) : refuseStep(state, 'sign')) ??
+        (e.data.running ? refuseRunning(state) : refuseStep(state, signingStep(state.setup))) ??
         refuseUnseen(state)
       );
   }
 }
 
-/** Is there something to take back, and is it on yet? */
-function refuseTakingBack(state: JobState): Refusal {
-  const reopening = reopeningOf(state.setup);
-  return reopening ? reopening.may(state) : 'On this job nothing is taken back as a whole.';
+/** An act the job knows, at its step where it has one, with the parameters and the reason it asks for. */
+function refuseAct(state: JobState, e: JobEventOf<'act.done'>): Refusal {
+  const { params = {}, reason } = e.data;
+  const act = actOn(state.setup, e.data.act);
+  if (!act) return 'There is nothing of the kind to be done on this job.';
+  const shut = act.step === undefined ? null : refuseStep(state, act.step);
+  if (shut) return shut;
+  if (act.words && (reason ?? '').length < 3) return 'A reason takes a few words.';
+  const checked = check(act.params ?? NO_PARAMS, params);
+  return checked.ok ? act.may(state, params) : (checked.faults[0]?.message ?? 'That is not how it is told.');
 }
 
 /** A question of a step as it can be answered now, its own or one that stands beside them. */

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
-import { fixedBearingOn } from '../job/fixed-bearing.ts';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { fixedBearingOn } from '../steps/bearing/fixed-bearing.ts';
 import { asta, hand, imke, refuses, round, toBolts } from '../testing/test-stand.ts';
 
 const bram = { id: 'bram', name: 'Bram', role: 'fitter' } as const;

@@ -23,7 +23,7 @@ describe('what was undone opens what stands on it', () => {
   it('the impeller moved after the start: isolation by name, the tail of the order, hand turn and a new proof', () => {
     const h = upTo(handAt(kind('cartridge seal')), 'proof');
     h.read('proof', 'leak/0', 3, 'counter').read('proof', 'temp/0', 40, 'thermometer');
-    h.do('bearing.dismounted', { reason: 'rubs its wear ring' });
+    h.act('move-impeller', undefined, 'rubs its wear ring');
     // Handed over for the start: nobody goes near before it is isolated again.
     expect(h.state.present).toBe('safe');
     for (const id of [

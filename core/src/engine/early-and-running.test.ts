@@ -103,7 +103,7 @@ describe('a sheet signed as running', () => {
           reason: 'other part',
         }),
       () => h.do('bolts.loosened', { step: 'glandbolts', reason: 'to look' }),
-      () => h.do('bearing.dismounted', { reason: 'to look' }),
+      () => h.act('dismount', undefined, 'to look'),
       () => h.do('answer.corrected', { step: 'safe', item: 'clean', answer: 'no', reason: 'dirty' }),
     ])
       refuses(act, /signed as running: only its checks/);

@@ -97,16 +97,15 @@ export const eventData = {
   }).noUnknown(),
   /** A second person has looked at a change of the setup that would lift a stop. */
   'change.seen': object({ change: uuidSchema }).noUnknown(),
-  'bearing.dismounted': object({ reason: reason() }).noUnknown(),
-  /** The job that mounted the fixed bearing of the same shaft; the server looks it up before it is taken. */
-  'fixed.named': object({
-    job: uuidSchema,
-    position: string().min(1).max(80).required(),
-    sheet: string().max(40).nullable().defined(),
-    lockedAt: string()
-      .matches(ISO, 'The time it was locked is written like 2026-01-31T06:30:00Z.')
-      .test('real', 'The time it was locked is not a real time.', (t) => !t || isMoment(t))
-      .required(),
+  /** Something only this trade, or this kind of step, knows of: its name and parameters, as the trade declares them. */
+  'act.done': object({
+    act: word(),
+    params: mixed<Params>().test(
+      'params',
+      'Parameters are names with plain values.',
+      (v) => v === undefined || isParams(v),
+    ),
+    reason: string().trim().max(400),
   }).noUnknown(),
   'sheet.signed': object({
     name: string().trim().min(2, 'Sign with your name.').max(60).required(),

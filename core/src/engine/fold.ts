@@ -1,17 +1,14 @@
 import { timeOf } from './clock.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { loosenedAt, roundOf } from './facts.ts';
-import type { Reopening } from './reopening.ts';
-import { ISOLATION } from './reopening.ts';
+import { ISOLATION } from './isolation.ts';
 import { FOLLOWS_RUNNING } from './running.ts';
 import { type Judging, planned, setupChanged } from './setup-change.ts';
 import type { Answer, Facts, Stamp, StepReport } from './state.ts';
 import type { GateItem } from './step.ts';
-import { procedureFor, reopeningOf } from './trades.ts';
+import { actOn, procedureFor, signsAt } from './trades.ts';
 
 const stamp = (e: JobEvent): Stamp => ({ ...timeOf(e), author: e.author });
-
-const NOTHING: Pick<Reopening, 'undoes' | 'said'> = { undoes: [], said: '' };
 
 /** A reading told later than it was read counts from when it was read, and says so. */
 const earlier = (e: JobEventOf<'reading.taken'>, s: Stamp): Partial<Stamp> =>
@@ -32,14 +29,13 @@ export function opened(e: JobEventOf<'job.opened'>): Facts {
     answers: [],
     ticks: [],
     loosened: [],
-    dismounted: [],
+    done: [],
     deviations: [],
     holds: e.data.setup.holdBefore.map((step) => planned(step)),
     passes: [],
     repeats: [],
     notes: [],
     photos: [],
-    fixedNamed: [],
     past: [],
     struck: [],
     acts: 0,
@@ -215,15 +211,18 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
       const accepted = { ...s, id: e.id, step, finding, params, stands, reason, attempt: f.attempt };
       return { ...f, deviations: [...f.deviations, accepted] };
     }
-    case 'bearing.dismounted': {
-      const { undoes, said } = reopeningOf(f.setup) ?? NOTHING;
-      const noted = { ...f, dismounted: [...f.dismounted, { ...s, id: e.id, reason: e.data.reason }] };
-      if (undoes.length === 0) return { ...noted, attempt: f.attempt + 1 };
-      const because = `${said.toLowerCase()}, ${e.data.reason}`;
-      return undo(noted, f, { of: undoes, self: true, because, stamp: s, judging });
+    case 'act.done': {
+      const { params = {}, reason = null } = e.data;
+      const act = actOn(f.setup, e.data.act);
+      const done = { ...s, id: e.id, act: act?.id ?? e.data.act, params, reason };
+      const noted = { ...f, done: [...f.done, done] };
+      const { undoes = [], words } = act ?? {};
+      if (undoes === 'attempt') return { ...noted, attempt: f.attempt + 1 };
+      const because = [words?.said.toLowerCase(), reason].filter(Boolean).join(', ');
+      return undoes.length === 0
+        ? noted
+        : undo(noted, f, { of: undoes, self: true, because, stamp: s, judging });
     }
-    case 'fixed.named':
-      return { ...f, fixedNamed: [...f.fixedNamed, { ...s, ...e.data }] };
     case 'sheet.signed': {
       const { name, running } = e.data;
       const signature = { ...s, name, revision: f.signatures.length + 1 };
@@ -238,7 +237,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
         signed: null,
         running: null,
         revisions: [...f.revisions, { ...s, reason: e.data.reason }],
-        passes: f.passes.filter((p) => p.step !== 'sign'),
+        passes: f.passes.filter((p) => !signsAt(f.setup, p.step)),
       };
     case 'job.cancelled':
       return { ...f, cancelled: { ...s, reason: e.data.reason } };

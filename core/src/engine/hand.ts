@@ -1,6 +1,7 @@
 import type { Instrument } from '../instruments/instrument.ts';
+import type { Params } from '../judgement/result.ts';
 import type { Said } from './said.ts';
-import type { FixedNamed, JobState, Place } from './state.ts';
+import type { JobState, Place } from './state.ts';
 
 /** A gauge in hand, by its kind. */
 export type Tool = Instrument['kind'];
@@ -16,6 +17,7 @@ export type Hand = {
   answerAll(step: string): Hand;
   /** Bolts in their pattern; `moved` says how far each still turned in a round that settles, by round from 1. */
   tighten(step: string, moved?: (round: number, bolt: number) => number, ticks?: number): Hand;
-  nameFixed(named: FixedNamed): Hand;
+  /** An act of the trade, or of the step’s kind. */
+  act(act: string, params?: Params, reason?: string): Hand;
   wait(minutes: number): Hand;
 };

@@ -8,7 +8,7 @@ import { lackingAt, withLacking } from './lacking.ts';
 import type { Judging } from './setup-change.ts';
 import type { Facts, Hold, JobState, Pass, StepReport, StepState } from './state.ts';
 import type { StepDefinition } from './step.ts';
-import { procedureFor } from './trades.ts';
+import { actOn, procedureFor } from './trades.ts';
 import { liftedFindings, liftedQuestions, liftedStops, unseenAtSignature, unseenSoFar } from './unseen.ts';
 import { upcast } from './upcast.ts';
 
@@ -106,10 +106,10 @@ function withUnseen(
   before: readonly (StepReport | null)[],
   report: StepReport,
 ): StepReport {
-  if (facts.setupChanges.length === 0 || !(step.starts || step.id === 'sign') || facts.signed) return report;
+  if (facts.setupChanges.length === 0 || !(step.starts || step.kind.signs) || facts.signed) return report;
   const unseen = unseenSoFar(facts, before);
   if (unseen.length === 0) return report;
-  if (step.id === 'sign') return { ...report, findings: [...unseenAtSignature(unseen), ...report.findings] };
+  if (step.kind.signs) return { ...report, findings: [...unseenAtSignature(unseen), ...report.findings] };
   const also = liftedQuestions(unseen);
   const findings = also.flatMap((item): Finding[] => {
     const answer = answerTo(facts, step.id, item.id, 'any');
@@ -213,7 +213,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       passed !== undefined && blocking.length > 0 && isUntouched(facts, passed, order.slice(0, i + 1));
     const done =
       facts.signed !== null ||
-      (step.id !== 'sign' && passed !== undefined && (blocking.length === 0 || stays) && !held);
+      (!step.kind.signs && passed !== undefined && (blocking.length === 0 || stays) && !held);
     const state: StepState = {
       ...shared,
       status: done ? 'done' : 'present',
@@ -259,7 +259,7 @@ const STEP_OF: {
   'step.held': (e) => e.data.step,
   'step.released': (e) => e.data.step,
   'deviation.accepted': (e) => e.data.step,
-  'fixed.named': (_, s) => procedureFor(s.setup).steps.find((x) => x.kind.names)?.id ?? null,
+  'act.done': (e, s) => actOn(s.setup, e.data.act)?.step ?? null,
 };
 /** Events that leave the earlier measurings of their step as they were. */
 const ADDS = [

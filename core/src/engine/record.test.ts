@@ -24,6 +24,7 @@ import type { JobEvent } from './events.ts';
 import { eventSchema } from './events.ts';
 import { apply, reduce } from './judge.ts';
 import { isParams, paramsToSend, sameParams } from './params.ts';
+import type { Setup } from './setup.ts';
 import { take } from './take.ts';
 import { upcast } from './upcast.ts';
 
@@ -90,7 +91,39 @@ describe('an acceptance', () => {
     });
     expect(reduce(old.map(upcast))).toEqual(h.state);
     expect(h.state.steps.find((s) => s.id === 'bench')?.blocking).toEqual([]);
-    // What it does not know it leaves as it is.
+  });
+
+  it('of before acts had names folds as the act its trade knows by that name: a bearing off, an impeller moved, a job named', () => {
+    const OLD: Record<string, string> = {
+      dismount: 'bearing.dismounted',
+      'move-impeller': 'bearing.dismounted',
+      'name-fixed': 'fixed.named',
+    };
+    const asBefore = (e: JobEvent) =>
+      e.type === 'act.done'
+        ? { ...e, type: OLD[e.data.act], data: e.data.params ?? { reason: e.data.reason } }
+        : e;
+    const bearing = upTo(handAt(EVERY_KIND['by feelers'] as Setup), 'lock').act(
+      'dismount',
+      undefined,
+      'driven past the band',
+    );
+    const seal = upTo(handAt(EVERY_KIND['cartridge seal'] as Setup), 'handturn').act(
+      'move-impeller',
+      undefined,
+      'rubs its wear ring',
+    );
+    const float = upTo(handAt(EVERY_KIND['split bearing, float'] as Setup), 'pedestal');
+    for (const h of [bearing, seal, float]) {
+      expect(h.state.done).toHaveLength(1);
+      const old = h.events.map(asBefore) as unknown as JobEvent[];
+      expect(old).not.toEqual(h.events);
+      expect(reduce(old.map((e) => upcast(e)))).toEqual(h.state);
+      for (const e of old) expect(check(eventSchema, upcast(e)).ok).toBe(true);
+    }
+  });
+
+  it('that today’s rules do not know is left as it is', () => {
     for (const odd of [null, 3, 'x', {}, { type: 'constructor', data: {} }, { type: 'toString' }, []])
       expect(upcast(odd)).toBe(odd);
   });

@@ -1,4 +1,5 @@
 import type { Instrument } from '../instruments/instrument.ts';
+import type { Params } from '../judgement/result.ts';
 import { say } from '../quantities/say.ts';
 import { showsTorque } from './admit.ts';
 import { isSettled } from './answers.ts';
@@ -9,7 +10,7 @@ import type { Hand, Tool } from './hand.ts';
 import { paramsToSend } from './params.ts';
 import type { Said } from './said.ts';
 import type { Setup } from './setup.ts';
-import type { FixedNamed, JobState, Place } from './state.ts';
+import type { JobState, Place } from './state.ts';
 import { take } from './take.ts';
 import { reportAt, stepOf } from './trades.ts';
 
@@ -115,8 +116,8 @@ export class ScriptedHand implements Hand {
     return this.do('gate.answered', { step, item, answer, ...(note ? { note } : {}) });
   }
 
-  nameFixed(named: FixedNamed): this {
-    return this.do('fixed.named', named);
+  act(act: string, params?: Params, reason?: string): this {
+    return this.do('act.done', { act, ...(params ? { params } : {}), ...(reason ? { reason } : {}) });
   }
 
   pass(step: string): this {

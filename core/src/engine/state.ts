@@ -161,8 +161,8 @@ export type Lacking = Stamp & {
 /** A signature under the sheet; a revision is signed anew. */
 export type Signature = Stamp & { name: string; revision: number; running?: true };
 
-/** A job named from another: the one that mounted the fixed bearing of its shaft. */
-export type FixedNamed = { job: string; position: string; sheet: string | null; lockedAt: string };
+/** An act of the trade, or of a kind of step, as it was done. */
+export type ActDone = Stamp & { id: string; act: string; params: Params; reason: string | null };
 
 /** The facts of a job, folded from its events; nothing here is judged. */
 export type Facts<S extends Setup = Setup> = {
@@ -177,7 +177,8 @@ export type Facts<S extends Setup = Setup> = {
   ticks: BoltTick[];
   /** `act` where they were loosened by a step of the work: what it is called in the trade, never what somebody typed. */
   loosened: Array<Stamp & { id: string; step: string; reason: string; attempt: number; act?: string }>;
-  dismounted: Array<Stamp & { id: string; reason: string }>;
+  /** Acts of the trade and of its kinds of step, oldest first. */
+  done: ActDone[];
   deviations: Deviation[];
   holds: Hold[];
   passes: Pass[];
@@ -187,8 +188,6 @@ export type Facts<S extends Setup = Setup> = {
   photos: Array<
     Stamp & { id: string; step: string; hash: string; words: string; width: number; height: number }
   >;
-  /** Jobs named as those that mounted the fixed bearing of this shaft, the last one counting. */
-  fixedNamed: Array<Stamp & FixedNamed>;
   /** What steps held before they were opened again, oldest first. */
   past: Past[];
   /** How many acts were laid on the job, and at each step the last that touched it. */

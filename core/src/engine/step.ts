@@ -1,5 +1,5 @@
-import type { Lip } from '../arithmetic/rebuild/lips.ts';
 import type { MethodLimit } from '../sources/limits.ts';
+import type { Act } from './act.ts';
 import type { GateItem } from './question.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, Place, StepReport } from './state.ts';
@@ -56,8 +56,10 @@ type Parts<S extends Setup, V> = {
   repeats?: boolean;
   /** The limits it is judged by that the maker's sheet or another school may answer. */
   limits?(setup: S): LimitQuestion[];
-  /** It names another job: the one that mounted the fixed bearing of the same shaft. */
-  names?: boolean;
+  /** Acts of its own that are done at the step. */
+  acts?: readonly Act[];
+  /** The job is closed by a signature here, not by passing it; the last step of every job, and no other. */
+  signs?: true;
 };
 
 /** Step kinds of one name, whose reports hold the same numbers: what their view on a screen is found by. */
@@ -109,6 +111,17 @@ export const stepKind = <S extends Setup, V extends object | null>(
   parts: Parts<S, V>,
 ): Parts<S, V> & KindFamily<S, V> => kindFamily<S, V>(name).kind(parts);
 
+/** A question with one right answer that a step knows: a card of a deck. */
+export type Lesson = {
+  id: string;
+  /** The deck it belongs to. */
+  deck: string;
+  ask: string;
+  options: readonly string[];
+  right: string;
+  why: string;
+};
+
 export type StepDefinition<S extends Setup = Setup> = {
   id: string;
   title: string;
@@ -124,8 +137,8 @@ export type StepDefinition<S extends Setup = Setup> = {
   /** Fields of the setup it cannot go without: where one was not said when the job was opened, it is asked here. */
   needs?: readonly string[];
   items?: GateItem[];
-  /** Lip seals fitted at it, and the way each must face. */
-  lips?: readonly Lip[];
+  /** What is to be learned at it, by whoever practises. */
+  learn?: readonly Lesson[];
   /** Its questions are answered in the order they stand in: none before those above it. */
   inOrder?: boolean;
   /** Its questions are answered before anything is read, not after. */
@@ -136,8 +149,6 @@ export type StepDefinition<S extends Setup = Setup> = {
   standsOn?: readonly string[];
   /** The machine is handed over and runs from here: whatever is undone before it afterwards asks for isolation anew. */
   starts?: boolean;
-  /** The job is closed by a signature here, not by passing it. */
-  signs?: boolean;
   /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */
   survey?: boolean;
   /** What is to be done when its next reading is due, for a calendar. */

@@ -1,10 +1,10 @@
 import type { Schema } from 'yup';
 import type { Drawing } from '../judgement/drawing.ts';
+import type { Act } from './act.ts';
 import type { Hand } from './hand.ts';
-import type { Reopening } from './reopening.ts';
 import type { Setup } from './setup.ts';
 import type { Results, Slots } from './slots.ts';
-import type { Facts, JobState } from './state.ts';
+import type { JobState } from './state.ts';
 import type { Procedure } from './step.ts';
 
 /** Numbers a job came to, and what the sheet says of them: heading and text. */
@@ -32,12 +32,6 @@ export type TradeWords<S extends Setup> = {
   drawings(state: JobState<S>): Drawing[];
 };
 
-/** Taking back on a trade’s jobs: whether it may be done now, and whether there is no other way on. */
-export type TakingBack<S extends Setup> = Reopening & {
-  may(facts: Facts<S>): string | null;
-  onlyWay?(state: JobState<S>): boolean;
-};
-
 /** How the steps of a trade are worked by the book, by step id; a step not named is questions only, or bolts. */
 export type Work<S extends Setup> = Record<string, { by(h: Hand, setup: S): unknown }['by']>;
 export type Example<S extends Setup> = { setups: Record<string, S>; work: Work<S> };
@@ -63,8 +57,8 @@ export type Trade<S extends Setup = Setup> = {
   words: TradeWords<S>;
   /** What it gives the rest of the product. */
   slots: Slots<S>;
-  /** What taking back and doing anew is on this job; left out where there is no such thing. */
-  reopening?(setup: S): TakingBack<S> | null;
+  /** Acts of its own that can happen on such a job. */
+  acts?(setup: S): ReadonlyArray<Act<S>>;
   /** Setups of each of its variants, and how a hand works them by the book: for the demo, practice and tests. */
   example: Example<S>;
   /** Why each step is there, a paragraph by step id; a number at the end of an id counts sides and is not told apart. */

@@ -1,5 +1,6 @@
 import { lazy, type Schema } from 'yup';
 import { DECISION, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
+import type { ActHere } from './act.ts';
 import type { FailureGuide } from './failure.ts';
 import type { Setup } from './setup.ts';
 import type { JobState } from './state.ts';
@@ -43,7 +44,10 @@ export const setupSchema: Schema<Setup> = lazy((value: { procedure?: string } | 
 /** Orders of work by the setup they were made for: a setup is never changed in place, only replaced. */
 const made = new WeakMap<Setup, Procedure>();
 
-/** @throws RangeError where two steps share an id, or two questions of a step: one answer would tick both */
+/**
+ * @throws RangeError where two steps share an id, or two questions of a step, since one answer would tick both; where the job is not
+ * closed by a signature at its last step and nowhere else; where two acts share a name
+ */
 function uniquely(procedure: Procedure): Procedure {
   const doubled = (ids: readonly string[]) => ids.find((id, i) => ids.indexOf(id) !== i);
   const step = doubled(procedure.steps.map((s) => s.id));
@@ -53,6 +57,9 @@ function uniquely(procedure: Procedure): Procedure {
     if (question !== undefined)
       throw new RangeError(`${procedure.title} asks two questions “${question}” at “${s.title}”.`);
   }
+  const signed = procedure.steps.filter((s) => s.kind.signs);
+  if (signed.length !== 1 || signed[0] !== procedure.steps.at(-1))
+    throw new RangeError(`${procedure.title} is to be signed at its last step.`);
   return procedure;
 }
 
@@ -79,8 +86,25 @@ export function whyOf(setup: Setup, id: string): string | null {
 export const reportAt = (job: Pick<JobState, 'steps'>, id: string) =>
   job.steps.find((s) => s.id === id)?.report ?? null;
 
-/** What taking back means on this job; null where its trade has no such thing. */
-export const reopeningOf = (setup: Setup) => tradeOf(setup).reopening?.(setup) ?? null;
+/** Acts of the trade, and of the kinds of its steps, on this job. */
+export const actsOn = (setup: Setup): ActHere[] => [
+  ...(tradeOf(setup).acts?.(setup) ?? []),
+  ...procedureFor(setup).steps.flatMap((s) => (s.kind.acts ?? []).map((a) => ({ ...a, step: s.id }))),
+];
+
+/** An act of this job by its name, or by the one events had for it before. */
+export const actOn = (setup: Setup, name: string): ActHere | undefined =>
+  actsOn(setup).find((a) => a.id === name || a.formerly === name);
+
+/** The step a job is closed at by a signature: its last. */
+export const signingStep = (setup: Setup): string => procedureFor(setup).steps.at(-1)?.id ?? '';
+
+/** The steps of a job that are work: all but the signature. */
+export const workSteps = (setup: Setup): string[] =>
+  procedureFor(setup).steps.flatMap((s) => (s.kind.signs ? [] : [s.id]));
+
+/** Does a step of a job close it by a signature? */
+export const signsAt = (setup: Setup, step: string): boolean => step === signingStep(setup);
 
 /** Of what every trade gives, each once, in the order of the trades. */
 const gathered = <T>(of: (trade: Trade) => readonly T[]): T[] => [...new Set(allTrades().flatMap(of))];

@@ -1,10 +1,17 @@
 type Loose = { type?: unknown; data?: unknown };
+type Data = Record<string, unknown>;
 
 /** What each kind of event carries today, made out of what it carried when it was stored. A kind not named has not changed. */
-const TODAY: Record<string, (data: Record<string, unknown>) => Record<string, unknown>> = {
+const TODAY: Record<string, (data: Data) => Data> = {
   // Cap bolts were the only ones there were.
   'bolt.tightened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),
   'bolts.loosened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),
+};
+
+/** Kinds of event there were before a trade named its own acts: the act says which it was, and the trade knows it by that. */
+const ACTS: Record<string, (data: Data) => Data> = {
+  'bearing.dismounted': ({ reason }) => ({ reason }),
+  'fixed.named': (params) => ({ params }),
 };
 
 /**
@@ -16,8 +23,10 @@ export function upcast<T>(event: T): T {
   const { type, data } = event as Loose;
   if (typeof type !== 'string' || data === null || typeof data !== 'object' || Array.isArray(data))
     return event;
+  if (Object.hasOwn(ACTS, type))
+    return { ...event, type: 'act.done', data: { act: type, ...ACTS[type]?.(data as Data) } };
   const today = Object.hasOwn(TODAY, type) ? TODAY[type] : undefined;
   if (!today) return event;
-  const now = today(data as Record<string, unknown>);
+  const now = today(data as Data);
   return now === data ? event : { ...event, data: now };
 }

@@ -39,7 +39,7 @@ describe('a job in one line', () => {
       verdict: 'reject',
       held: expect.stringMatching(/Over-driven/),
     });
-    h.do('bearing.dismounted', { reason: 'too far' });
+    h.act('dismount', undefined, 'too far');
     expect(summarise(h.state)).toMatchObject({ attempt: 2, present: 'inboard', held: null });
   });
 });

@@ -52,7 +52,7 @@ export const named = (pattern: string, step: string): boolean => {
   return tail === undefined ? pattern === step : step.startsWith(head) && step.endsWith(tail);
 };
 
-/** The steps of a procedure by the piece they belong to; the signature belongs to none. One nobody names belongs to the piece before it. */
+/** Steps of the work by the piece they belong to. One nobody names belongs to the piece before it. */
 export function stepsOf(
   tasks: readonly TradeTask[],
   steps: readonly string[],
@@ -60,7 +60,6 @@ export function stepsOf(
   const out = tasks.map((task) => ({ task, steps: [] as string[] }));
   let last = out[0];
   for (const step of steps) {
-    if (step === 'sign') continue;
     const mine = out.find((t) => t.task.steps.some((p) => named(p, step)));
     (mine ?? last)?.steps.push(step);
     // Chapter one of every job comes first; what follows it is told by what is named.

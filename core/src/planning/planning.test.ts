@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { planned } from '../arithmetic/planning/search.ts';
 import type { JobEvent } from '../engine/events.ts';
 import type { Setup } from '../engine/setup.ts';
-import { allTrades, procedureFor } from '../engine/trades.ts';
+import { allTrades, procedureFor, workSteps } from '../engine/trades.ts';
 import { MEASURES } from '../steps/condition/condition.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { DAY, job, KNOWN, OUTAGE, SHAFT } from '../testing/outage-stand.ts';
@@ -20,9 +20,9 @@ describe('pieces of an outage', () => {
     for (const trade of allTrades()) {
       const used = new Set<string>();
       for (const setup of Object.values(trade.example.setups)) {
-        const ids = procedureFor(setup).steps.map((s) => s.id);
+        const ids = workSteps(setup);
         const pieces = stepsOf(trade.slots.tasks, ids);
-        expect(pieces.flatMap((p) => p.steps).sort()).toEqual(ids.filter((s) => s !== 'sign').sort());
+        expect(pieces.flatMap((p) => p.steps).sort()).toEqual([...ids].sort());
         for (const p of pieces) used.add(p.task.id);
       }
       expect([...used].sort(), trade.id).toEqual(trade.slots.tasks.map((t) => t.id).sort());
@@ -43,7 +43,7 @@ describe('pieces of an outage', () => {
           condition: { ...(setup as { condition?: object }).condition, measures: MEASURES },
         };
         const steps = procedureFor(('condition' in setup ? all : setup) as Setup).steps;
-        const ids = steps.map((s) => s.id).filter((s) => s !== 'sign');
+        const ids = steps.flatMap((s) => (s.kind.signs ? [] : [s.id]));
         expect(
           stepsOf(trade.slots.tasks, ids).flatMap((p) => p.steps),
           `${trade.id}, ${variant}`,
@@ -204,7 +204,7 @@ describe('an outage as a network', () => {
     ).steps;
     const pieces = stepsOf(
       allTrades().find((t) => t.id === 'dismounting')?.slots.tasks ?? [],
-      steps.map((s) => s.id),
+      steps.flatMap((s) => (s.kind.signs ? [] : [s.id])),
     );
     const begun = Object.fromEntries(
       (pieces[0]?.steps ?? []).map((s) => [s, { first, last, done: true, by: 'Asta' }]),

@@ -64,7 +64,7 @@ describe('how far a job has come, for the plan', () => {
 
   it('dismounted, drive-up and closing lie ahead again, however much was read there before', () => {
     const h = worked('by feelers');
-    h.do('bearing.dismounted', { reason: 'driven past' });
+    h.act('dismount', undefined, 'driven past');
     const states = statesOf(h);
     expect(states.measured).toBe('done');
     expect(states).toMatchObject({ driveup: 'ahead', close: 'ahead' });

@@ -3,7 +3,7 @@ import type { Network, Span, Task } from '../arithmetic/planning/network.ts';
 import type { Doubt } from '../arithmetic/planning/risk.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
-import { allTrades, LEADING, procedureFor } from '../engine/trades.ts';
+import { allTrades, LEADING, workSteps } from '../engine/trades.ts';
 import { type Duration, durationsOf, stepsOf } from './durations.ts';
 import type { Outage, OutageJob, Progress } from './outage.ts';
 import { minutesFrom, shiftSpans } from './shifts.ts';
@@ -98,10 +98,7 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
     const nm = trade.slots.torqueNm?.(setup);
     let before: { id: string } | null = null;
     let first = '';
-    const own = stepsOf(
-      trade.slots.tasks,
-      procedureFor(setup).steps.map((s) => s.id),
-    );
+    const own = stepsOf(trade.slots.tasks, workSteps(setup));
     const over = known.ended?.[job.key] ?? false;
     const lastBegun = own.findLastIndex((o) => o.steps.some((s) => progress[s] && progress[s] !== 'again'));
     for (const [nth, { task, steps }] of own.entries()) {

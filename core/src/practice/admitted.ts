@@ -12,7 +12,7 @@ const WRITTEN: readonly EventType[] = [
   'measure.repeated',
   'bolt.tightened',
   'bolts.loosened',
-  'bearing.dismounted',
+  'act.done',
   'deviation.accepted',
   'step.passed',
   'note.added',

@@ -1,10 +1,9 @@
-import { LIP_WAYS, sayLip } from '../arithmetic/rebuild/lips.ts';
 import type { StepDefinition } from '../engine/step.ts';
 import { allTrades, procedureFor } from '../engine/trades.ts';
 import { decide } from '../metrology/decision.ts';
 import { randomFrom } from '../metrology/random.ts';
 import { MM_PER_INCH } from '../quantities/length.ts';
-import type { DeckId, Drill, Face } from './drill.ts';
+import { type DeckId, type Drill, type Face, isDeck } from './drill.ts';
 
 /** How many steps an order is put right of at once. */
 const PIECES = 5;
@@ -44,7 +43,7 @@ const walks = (): Walk[] =>
       trade: t.id,
       name: t.words.offer.join(', '),
       variant,
-      steps: procedureFor(setup).steps.filter((s) => !s.signs),
+      steps: procedureFor(setup).steps.filter((s) => !s.kind.signs),
     })),
   );
 
@@ -135,25 +134,17 @@ function standing(): Drill[] {
   );
 }
 
-/** Lip seals of every job that has them, as its steps name them; which way is wrong there, and why. */
-function lips(): Drill[] {
+/** What the steps of every job have to teach, each thing once. */
+function lessons(): Drill[] {
   const seen = new Set<string>();
   return walks().flatMap(({ trade, name, variant, steps }) =>
     steps.flatMap((step) =>
-      (step.lips ?? []).flatMap((lip): Drill[] => {
-        const id = `lip/${trade}/${lip.id}/${lip.wants}`;
-        if (seen.has(id)) return [];
+      (step.learn ?? []).flatMap(({ id: own, deck, ask, options, ...lesson }): Drill[] => {
+        const id = `${deck}/${trade}/${own}`;
+        if (seen.has(id) || !isDeck(deck)) return [];
         seen.add(id);
         return [
-          {
-            id,
-            deck: 'lip',
-            form: 'choice',
-            ask: `${name} (${variant}). ${sayLip(lip)}: which way does its lip face?`,
-            options: [...LIP_WAYS],
-            right: lip.wants,
-            why: `${lip.wants === 'inward' ? 'Inward' : 'Outward'}. The other way: ${lip.wrong.charAt(0).toLowerCase()}${lip.wrong.slice(1)}`,
-          },
+          { id, deck, form: 'choice', ask: `${name} (${variant}). ${ask}`, options: [...options], ...lesson },
         ];
       }),
     ),
@@ -319,7 +310,7 @@ export function allDrills(): readonly Drill[] {
     ...orders(),
     ...doors(),
     ...standing(),
-    ...lips(),
+    ...lessons(),
     ...Array.from({ length: GAUGES }, (_, n) => gauge(n)),
     ...fractions(),
     ...Array.from({ length: VERDICTS }, (_, n) => verdict(n)),

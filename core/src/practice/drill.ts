@@ -31,6 +31,7 @@ export const DECKS = {
 } as const;
 export type DeckId = keyof typeof DECKS;
 export const DECK_IDS = Object.keys(DECKS) as DeckId[];
+export const isDeck = (id: string): id is DeckId => id in DECKS;
 
 /** An answer as a hand gives it: an order or several as their words, a choice as its word, a number as typed. */
 export type Answer = readonly string[] | string;

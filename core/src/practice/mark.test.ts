@@ -110,7 +110,7 @@ describe('the mark', () => {
     while (bench.nutDeg < 260) bench.do({ do: 'blow' });
     expect(feelBoth(bench.nutDeg)).toEqual([null, null]);
     expect(state.steps.find((s) => s.id === 'driveup')?.report?.act).toMatch(/Over-driven/);
-    expect(write('bearing.dismounted', { reason: 'driven too far' })).toBeNull();
+    expect(write('act.done', { act: 'dismount', reason: 'driven too far' })).toBeNull();
     bench.do({ do: 'off' });
     expect(state.attempt).toBe(2);
     // What stood on the drive-up is open again; at its first place the nut stands at nothing, as the sheet wants it.

@@ -141,7 +141,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
           ]
         : []),
     ]),
-    ...(step.id === 'sign' && sheet.signature
+    ...(step === sheet.steps.at(-1) && sheet.signature
       ? [{ block: 'line' as const, lead: 'Signed', text: sheet.signature.name, small: by(sheet.signature) }]
       : []),
     ...(step.passed

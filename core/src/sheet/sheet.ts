@@ -6,7 +6,7 @@ import type { Setup } from '../engine/setup.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { Answer, BoltTick, JobState, Past, Reading, Signature, Stamp, Struck } from '../engine/state.ts';
 import type { StepDefinition } from '../engine/step.ts';
-import { procedureFor, reopeningOf, reportAt, rulesWith, tradeOf } from '../engine/trades.ts';
+import { actOn, actsOn, procedureFor, reportAt, rulesWith, tradeOf } from '../engine/trades.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import type { Finding } from '../judgement/result.ts';
 import { keepAllSaid } from '../quantities/say.ts';
@@ -104,8 +104,10 @@ export function fitUpSheet(
         seen: c.seen ? said(c.seen) : null,
       };
     }),
-    reopened: reopeningOf(state.setup)?.said ?? 'Taken back',
-    dismountings: state.dismounted.map((d) => ({ ...said(d), reason: d.reason })),
+    reopened: actsOn(state.setup).find((a) => a.undoes)?.words?.said ?? 'Taken back',
+    dismountings: state.done.flatMap((d) =>
+      actOn(state.setup, d.act)?.undoes ? [{ ...said(d), reason: d.reason ?? '' }] : [],
+    ),
     loosenings: state.loosened.map((d) => ({ ...said(d), what: titleOf(d.step), reason: d.reason })),
     notes: state.notes.map((n) => ({ ...said(n), text: n.text })),
     photos: state.photos.map(({ step, hash, words, width, height, ...p }) => ({

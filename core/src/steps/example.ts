@@ -2,6 +2,7 @@ import type { Hand } from '../engine/hand.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Work } from '../engine/trade.ts';
 import { reportAt } from '../engine/trades.ts';
+import { NAME_FIXED } from './bearing/fixed-first.ts';
 
 /** Where an example stands. */
 export const NAMED = { machine: 'Beet washer drum', position: 'Gear side' };
@@ -22,7 +23,7 @@ export const closeSeat = (h: Hand): void => measureSeat(h, CLOSE);
 /** Steps more than one trade has. */
 export const SHARED_WORK: Work<Setup> = {
   fixedfirst: (h) =>
-    h.nameFixed({
+    h.act(NAME_FIXED.id, {
       job: '018f0000-0000-7000-8000-cccccccccccc',
       position: 'Gearbox end, fixed',
       sheet: 'F-12',

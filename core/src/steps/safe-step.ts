@@ -1,4 +1,4 @@
-import { ISOLATION } from '../engine/reopening.ts';
+import { ISOLATION } from '../engine/isolation.ts';
 import type { GateItem, StepDefinition } from '../engine/step.ts';
 import { gate } from './gate.ts';
 import { item } from './questions.ts';

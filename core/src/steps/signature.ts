@@ -6,6 +6,7 @@ export type SignatureValues = { signed: Signature | null };
 
 /** The fitter's name under the sheet closes the job. */
 export const signature = stepKind<Setup, SignatureValues>('signature', {
+  signs: true,
   report(facts) {
     return {
       findings: facts.signed

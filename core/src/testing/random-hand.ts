@@ -10,7 +10,7 @@ import { paramsToSend } from '../engine/params.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { JobState, Place, StepState } from '../engine/state.ts';
 import { take } from '../engine/take.ts';
-import { stepOf, tradeOf } from '../engine/trades.ts';
+import { actsOn, stepOf, tradeOf } from '../engine/trades.ts';
 import type { Instrument } from '../instruments/instrument.ts';
 import { putField } from '../job/setup-form.ts';
 import { check } from '../judgement/sentences.ts';
@@ -125,12 +125,15 @@ export class RandomHand {
     ];
     if (id === 'fixedfirst')
       ways.push({
-        type: 'fixed.named',
+        type: 'act.done',
         data: {
-          job: '018f0000-0000-7000-8000-cccccccccccc',
-          position: 'Fixed',
-          sheet: null,
-          lockedAt: '2026-11-23T10:00:00Z',
+          act: 'name-fixed',
+          params: {
+            job: '018f0000-0000-7000-8000-cccccccccccc',
+            position: 'Fixed',
+            sheet: null,
+            lockedAt: '2026-11-23T10:00:00Z',
+          },
         },
       });
     return this.pick(ways.filter((w): w is Act => w !== null)) ?? { type: 'step.passed', data: { step: id } };
@@ -288,7 +291,13 @@ export class RandomHand {
           type: 'bolts.loosened',
           data: { step: this.pick(state.ticks)?.step ?? 'bolts', reason: 'to look again' },
         },
-        { type: 'bearing.dismounted', data: { reason: 'something rubs' } },
+        {
+          type: 'act.done',
+          data: {
+            act: this.pick(actsOn(state.setup).filter((a) => a.undoes))?.id ?? 'none',
+            reason: 'something rubs',
+          },
+        },
         { type: 'step.held', data: { step: state.present ?? 'sign', reason: 'wait for the part' } },
         { type: 'setup.changed', data: { setup: state.setup, reason: 'looked again' } },
         { type: 'change.seen', data: { change: change?.id ?? '' } },

@@ -86,6 +86,20 @@ describe('a trade the house has never seen', () => {
     expect(tools.feeler.kind).toBe('feeler');
   });
 
+  it('has an act of its own, which opens again what it undoes and stands on the sheet', () => {
+    const h = handAt(setup).safe();
+    expect(() => h.act('move-stop', undefined, 'it rubs')).toThrow(/not felt yet/);
+    expect(() => h.act('dismount', undefined, 'it rubs')).toThrow(/nothing of the kind/);
+    h.read('gap', 'gap', 3.2, 'feeler').pass('gap');
+    expect(() => h.act('move-stop')).toThrow(/reason/);
+    expect(() => h.act('move-stop', { far: 2 }, 'it rubs')).toThrow();
+    h.act('move-stop', undefined, 'it rubs');
+    expect(h.state.present).toBe('gap');
+    h.read('gap', 'gap', 3.1, 'feeler').pass('gap').do('sheet.signed', { name: 'Asta' });
+    const sheet = fitUpSheet(h.state, 'D-2');
+    expect(sheet).toMatchObject({ reopened: 'Stop moved again', dismountings: [{ reason: 'it rubs' }] });
+  });
+
   it('gives a site its method to choose, and a new job begins by what was chosen', async () => {
     expect(allMethods().map((m) => m.id)).toContain('doorFeltBy');
     expect(await siteRulesSchema().isValid({ doorFeltBy: 'coin' })).toBe(true);

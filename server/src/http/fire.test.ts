@@ -57,7 +57,7 @@ describe('any job by any hand, over the wire', () => {
         );
         if (!hand.state) return;
         for (let i = 0; i < 45; i++) hand.step();
-        if (hand.events.some((e) => e.type === 'fixed.named')) return;
+        if (hand.events.some((e) => e.type === 'act.done' && e.data.act === 'name-fixed')) return;
         const outcomes = await send(jobId, hand.events);
         expect(outcomes.filter((o) => o.outcome !== 'stored')).toEqual([]);
         const sheet = await asta('GET', `/api/jobs/${jobId}/sheet.json`);

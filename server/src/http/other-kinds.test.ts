@@ -34,8 +34,11 @@ const named = (jobId: string, job: string): JobEvent =>
     jobId,
     at: new Date().toISOString(),
     author: { id: 'asta', name: 'Asta', role: 'fitter' },
-    type: 'fixed.named',
-    data: { job, position: 'what the browser says', sheet: null, lockedAt: new Date().toISOString() },
+    type: 'act.done',
+    data: {
+      act: 'name-fixed',
+      params: { job, position: 'what the browser says', sheet: null, lockedAt: new Date().toISOString() },
+    },
   }) as JobEvent;
 
 describe('the fixed bearing of the same shaft', () => {
@@ -57,7 +60,9 @@ describe('the fixed bearing of the same shaft', () => {
     expect(await post(float, event)).toMatchObject({ outcome: 'already' });
     const { body } = await asta('GET', `/api/jobs/${float.id}`);
     const stored = (body.events as JobEvent[]).find((e) => e.id === event.id);
-    expect(stored?.data).toMatchObject({ position: 'Drive end, fixed', sheet: expect.stringMatching(/^H-/) });
+    expect(stored?.data).toMatchObject({
+      params: { position: 'Drive end, fixed', sheet: expect.stringMatching(/^H-/) },
+    });
   });
 
   it('that is not on yet is not taken', async () => {

@@ -4,9 +4,9 @@ import { eventSchema, type JobEvent } from '@fulcrant/core/engine/events';
 import { judge } from '@fulcrant/core/engine/judge';
 import type { JobState } from '@fulcrant/core/engine/state';
 import { take } from '@fulcrant/core/engine/take';
+import { actOn } from '@fulcrant/core/engine/trades';
 import { upcast } from '@fulcrant/core/engine/upcast';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { fixedBearingOn } from '@fulcrant/core/job/fixed-bearing';
 import { check } from '@fulcrant/core/judgement/sentences';
 import { say } from '@fulcrant/core/quantities/say';
 import type { Folded } from './bounded.ts';
@@ -196,8 +196,8 @@ function isSame(stored: JobEvent, posted: JobEvent): boolean {
       'instrument' in e.data
         ? { ...e.data, instrument: e.data.instrument.id }
         : // The named job is what was meant; what is said of it the server wrote itself.
-          e.type === 'fixed.named'
-          ? e.data.job
+          e.type === 'act.done' && e.data.params?.job !== undefined
+          ? [e.data.act, e.data.params.job]
           : e.data,
     ]);
   return plain(upcast(stored)) === plain(posted);
@@ -226,7 +226,7 @@ async function truthful(
   if (event.author.id !== person.id)
     return `This was recorded by ${event.author.name}; only they can send it.`;
   const author = { id: person.id, name: person.name, role: person.role };
-  if (event.type === 'fixed.named' && state) return lookedUp(db, { ...event, author }, state);
+  if (event.type === 'act.done' && state) return withOtherJob(db, { ...event, author }, state);
   if (!('instrument' in event.data)) return { ...event, author };
   const { instrument: named } = event.data;
   const instrument = gauges.get(named.id);
@@ -234,15 +234,17 @@ async function truthful(
   return { ...event, author, data: { ...event.data, instrument } } as JobEvent;
 }
 
-/** A job named as that of the fixed bearing, as its own record has it; a sentence where it is not. */
-async function lookedUp(
+/** An act that names another job, with what is kept of that one as its own record has it; a sentence where it does not count. */
+async function withOtherJob(
   db: Database,
-  event: Extract<JobEvent, { type: 'fixed.named' }>,
+  event: Extract<JobEvent, { type: 'act.done' }>,
   state: JobState,
 ): Promise<JobEvent | string> {
-  const found = await foldJob(db, event.data.job);
-  if (!found) return 'There is no such job to name as that of the fixed bearing.';
-  const fixed = fixedBearingOn(found.state, state.setup.machine);
-  if (typeof fixed === 'string') return fixed;
-  return { ...event, data: { job: event.data.job, sheet: jobNumber(found.serial), ...fixed } };
+  const act = actOn(state.setup, event.data.act);
+  if (!act?.ofOtherJob) return event;
+  const job = event.data.params?.job;
+  const found = typeof job === 'string' ? await foldJob(db, job) : null;
+  if (!found) return 'There is no such job to name.';
+  const params = act.ofOtherJob(found.state, jobNumber(found.serial), state);
+  return typeof params === 'string' ? params : { ...event, data: { ...event.data, params } };
 }

@@ -4,7 +4,7 @@ import { LACKING, lackingAt, mayLack } from '@fulcrant/core/engine/lacking';
 import { checksLeft } from '@fulcrant/core/engine/running';
 import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engine/state';
 import type { StepDefinition } from '@fulcrant/core/engine/step';
-import { procedureFor, reopeningOf } from '@fulcrant/core/engine/trades';
+import { actsOn, procedureFor, signsAt } from '@fulcrant/core/engine/trades';
 import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import { placeName } from '@fulcrant/core/sheet/place-name';
 import { format } from 'date-fns';
@@ -85,10 +85,11 @@ export function Actions({
     may && (step.status === 'done' || step.kept === true) && state.answers.some((a) => a.step === step.id);
   const wanting = definition.kind.bolt ? tight.length === 0 : step.report?.next != null;
   const lacks = wanting && !lackingAt(state, step.id) ? mayLack(definition) : [];
-  const reopening = reopeningOf(state.setup);
-  const mayTakeBack = may && reopening?.may(state) === null;
+  // What of the work can be taken back and done anew.
+  const undoing = actsOn(state.setup).find((a) => a.undoes && a.may(state, {}) === null) ?? null;
+  const mayUndo = may && undoing !== null;
   // Only taking it back goes on from here.
-  const undone = mayTakeBack && (reopening?.onlyWay?.(state) ?? false);
+  const undone = mayUndo && (undoing.onlyWay?.(state) ?? false);
 
   const pass = () => void job.act('step.passed', { step: step.id }).then(onFault);
   const withdrawLast = () => {
@@ -110,9 +111,9 @@ export function Actions({
       Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : []))),
     );
 
-  const acts = actsOf(job, step, reopening, reading);
+  const acts = actsOf(job, step, undoing, reading);
   const mended = mending && {
-    ...actsOf(job, step, reopening, mending).withdraw,
+    ...actsOf(job, step, undoing, mending).withdraw,
     title: `Mend ${name(mending)}`,
   };
   const chosen = mended ?? (ask ? acts[ask] : null);
@@ -136,8 +137,8 @@ export function Actions({
             </Button>
           )}
           {undone && !held && (
-            <Button weight="stop" onClick={() => setAsk('dismount')}>
-              {reopening?.onward ?? reopening?.does}
+            <Button weight="stop" onClick={() => setAsk('undo')}>
+              {undoing.words?.onward ?? undoing.words?.does}
             </Button>
           )}
           {open && toCome.length > 0 && !state.running && (
@@ -145,7 +146,7 @@ export function Actions({
               Sign as running, checks to come
             </Button>
           )}
-          {open && after && step.id !== 'sign' && (
+          {open && after && !signsAt(state.setup, step.id) && (
             <Button weight="solid" disabled={blocking !== undefined} onClick={pass} title="F9" data-pass-step>
               On to: {after.title}
             </Button>
@@ -195,7 +196,7 @@ export function Actions({
         >
           {touched && <TakenLine taken={touched} name={name} />}
           {ask === 'release' && <Holds state={state} step={step.id} name={name} />}
-          {ask === 'dismount' && <p className="m-0">{reopening?.caution}</p>}
+          {ask === 'undo' && <p className="m-0">{undoing?.words?.caution}</p>}
           {ask === 'running' && (
             <ul className="m-0 list-none border-y border-faint p-0 py-1" data-to-come>
               {toCome.map((c) => (
@@ -237,7 +238,7 @@ export function Actions({
               'All bolts loosened: begin again',
               () => setAsk('loosen'),
             ],
-          mayTakeBack && [reopening?.does ?? '', () => setAsk('dismount')],
+          mayUndo && [undoing.words?.does ?? '', () => setAsk('undo')],
           !job.practice && mayCancel && ['Cancel this job', () => setAsk('cancel')],
           records(person?.role) && ['Note on the sheet', () => setAsk('note')],
         ]}

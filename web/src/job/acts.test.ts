@@ -1,4 +1,4 @@
-import { reopeningOf } from '@fulcrant/core/engine/trades';
+import { actsOn } from '@fulcrant/core/engine/trades';
 import { describe, expect, it } from 'vitest';
 import { toLock } from '../../../core/src/testing/test-stand.ts';
 import { actsOf } from './acts.ts';
@@ -24,17 +24,17 @@ describe('the rarer acts', () => {
   if (!step || !reading) throw new Error('Nothing is present.');
   it('each ask for a reason and become the event they say', async () => {
     const { done, job } = noted();
-    const acts = actsOf(job, step, reopeningOf(state.setup), reading);
+    const acts = actsOf(job, step, actsOn(state.setup)[0] ?? null, reading);
     await acts.withdraw.run('misread');
     await acts.hold.run('waits for the crane');
-    await acts.dismount.run('too far');
+    await acts.undo.run('too far');
     await acts.note.run('a word');
     await acts.release.run('');
     await acts.running.run('Asta');
     expect(done).toEqual([
       ['reading.withdrawn', { reading: reading.id, reason: 'misread' }],
       ['step.held', { step: step.id, reason: 'waits for the crane' }],
-      ['bearing.dismounted', { reason: 'too far' }],
+      ['act.done', { act: 'dismount', reason: 'too far' }],
       ['note.added', { text: 'a word' }],
       ['step.released', { step: step.id }],
       ['sheet.signed', { name: 'Asta', running: true }],
@@ -44,8 +44,8 @@ describe('the rarer acts', () => {
   });
   it('say what taking back is on this job, and withdraw nothing where nothing is in hand', async () => {
     const { done, job } = noted();
-    const acts = actsOf(job, step, reopeningOf(state.setup), null);
-    expect(acts.dismount.does).toBe('It is dismounted');
+    const acts = actsOf(job, step, actsOn(state.setup)[0] ?? null, null);
+    expect(acts.undo.does).toBe('It is dismounted');
     await expect(acts.withdraw.run('x')).resolves.toBeNull();
     expect(done).toEqual([]);
   });

@@ -1,4 +1,4 @@
-import type { Reopening } from '@fulcrant/core/engine/reopening';
+import type { ActHere } from '@fulcrant/core/engine/act';
 import type { Reading, StepState } from '@fulcrant/core/engine/state';
 import type { JobView } from '../data/job.ts';
 
@@ -8,7 +8,7 @@ export type Ask =
   | 'withdraw'
   | 'hold'
   | 'release'
-  | 'dismount'
+  | 'undo'
   | 'loosen'
   | 'cancel'
   | 'note'
@@ -27,7 +27,7 @@ export type Act = {
 export function actsOf(
   job: Pick<JobView, 'act'>,
   step: Pick<StepState, 'id' | 'title'>,
-  reopening: Reopening | null,
+  undoing: ActHere | null,
   reading: Pick<Reading, 'id'> | null,
 ): Record<Ask, Act> {
   return {
@@ -57,11 +57,11 @@ export function actsOf(
       run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
       optional: true,
     },
-    dismount: {
-      title: reopening?.does ?? '',
-      ask: reopening?.ask ?? '',
-      does: reopening?.confirm ?? '',
-      run: (reason) => job.act('bearing.dismounted', { reason }),
+    undo: {
+      title: undoing?.words?.does ?? '',
+      ask: undoing?.words?.ask ?? '',
+      does: undoing?.words?.confirm ?? '',
+      run: (reason) => job.act('act.done', { act: undoing?.id ?? '', reason }),
     },
     loosen: {
       title: `${step.title}: all loosened`,

@@ -204,7 +204,7 @@ function useBench(
   const after = useCallback(
     (type: EventType) => {
       if (type === 'reading.taken') setSeen((s) => s && { ...s, written: true });
-      if (type === 'bearing.dismounted') void handle({ do: 'off' });
+      if (type === 'act.done') void handle({ do: 'off' });
     },
     [handle],
   );

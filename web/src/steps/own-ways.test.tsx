@@ -159,7 +159,9 @@ describe('a float', () => {
     await press('This one is on', line);
     await until(() => !the<HTMLButtonElement>('[data-pass-step]').disabled);
     await stored();
-    expect(state().fixedNamed).toMatchObject([{ job: fixed.jobId, position: 'Drive end' }]);
+    expect(state().done).toMatchObject([
+      { act: 'name-fixed', params: { job: fixed.jobId, position: 'Drive end' } },
+    ]);
   });
 });
 

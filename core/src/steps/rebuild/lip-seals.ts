@@ -46,5 +46,13 @@ export function lipStep<S extends Setup>(
     ask: `${sayLip(l)}: its lip faces?`,
     note: true,
   }));
-  return { id: 'lips', title, kind, guide, items, lips, ...more };
+  const learn = lips.map((l) => ({
+    id: `${l.id}/${l.wants}`,
+    deck: 'lip',
+    ask: `${sayLip(l)}: which way does its lip face?`,
+    options: LIP_WAYS,
+    right: l.wants,
+    why: `${l.wants === 'inward' ? 'Inward' : 'Outward'}. The other way: ${l.wrong.charAt(0).toLowerCase()}${l.wrong.slice(1)}`,
+  }));
+  return { id: 'lips', title, kind, guide, items, learn, ...more };
 }

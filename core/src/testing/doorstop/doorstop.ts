@@ -1,4 +1,5 @@
-import { readingAt } from '../../engine/facts.ts';
+import type { Act } from '../../engine/act.ts';
+import { readingAt, standing } from '../../engine/facts.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { defineTrade } from '../../engine/trade.ts';
@@ -48,6 +49,20 @@ export const doorGap = stepKind<DoorSetup, { gapMm: number | null }>('door-gap',
     key === 'gap' && !readingAt(facts, step.id, 'gap') ? place : 'There is nothing to read there.',
 });
 
+/** The stop is moved again after its gap was felt. */
+const MOVE_STOP: Act<DoorSetup> = {
+  id: 'move-stop',
+  words: {
+    does: 'Move the stop again',
+    said: 'Stop moved again',
+    ask: 'Why is it moved?',
+    confirm: 'It is moved',
+    caution: 'Nobody comes through this door.',
+  },
+  undoes: ['gap'],
+  may: (state) => (standing(state, 'gap').length > 0 ? null : 'The gap is not felt yet.'),
+};
+
 /** A trade nobody has: a door's stop set to its gap. It shows that a new one touches its own folder and one line of a list. */
 export const doorstop = defineTrade<DoorSetup>({
   id: 'doorstop',
@@ -77,6 +92,7 @@ export const doorstop = defineTrade<DoorSetup>({
     },
   },
   slots,
+  acts: () => [MOVE_STOP],
   example: {
     setups: {
       doorstop: {

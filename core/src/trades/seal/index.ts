@@ -1,4 +1,5 @@
-import { defineTrade, type TakingBack } from '../../engine/trade.ts';
+import type { Act } from '../../engine/act.ts';
+import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { sealFitting } from './procedure.ts';
 import { type SealSetup, sealSetupSchema, USUAL_SEAL } from './setup.ts';
@@ -10,13 +11,17 @@ import { words } from './words.ts';
 const CLIPPED: ReadonlyArray<SealSetup['family']> = ['cartridge', 'cassette'];
 
 /** The impeller moved again after the gland bolts were drawn. */
-const IMPELLER: TakingBack<SealSetup> = {
-  does: 'Move the impeller again',
-  said: 'Impeller moved again',
-  confirm: 'Clips are in, it is moved',
-  ask: 'Why is it moved? Clips in first, then set screws and gland bolts loose; the end of the order comes again.',
-  caution:
-    'Stopped, isolated, without pressure, cool. Clips in before a screw is touched: the seal’s setting hangs on them. The maker’s instructions come first.',
+const MOVE_IMPELLER: Act<SealSetup> = {
+  id: 'move-impeller',
+  formerly: 'bearing.dismounted',
+  words: {
+    does: 'Move the impeller again',
+    said: 'Impeller moved again',
+    confirm: 'Clips are in, it is moved',
+    ask: 'Why is it moved? Clips in first, then set screws and gland bolts loose; the end of the order comes again.',
+    caution:
+      'Stopped, isolated, without pressure, cool. Clips in before a screw is touched: the seal’s setting hangs on them. The maker’s instructions come first.',
+  },
   undoes: ['impeller'],
   may: (facts) =>
     facts.ticks.some((t) => t.step === 'glandbolts')
@@ -34,5 +39,5 @@ export const sealTrade = defineTrade<SealSetup>({
   slots,
   why,
   example,
-  reopening: ({ family }) => (CLIPPED.includes(family) ? IMPELLER : null),
+  acts: ({ family }) => (CLIPPED.includes(family) ? [MOVE_IMPELLER] : []),
 });

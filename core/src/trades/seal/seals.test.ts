@@ -139,9 +139,9 @@ describe('metal on metal at the hand turn', () => {
 describe('the impeller moved later', () => {
   it('takes the end of the order again, clips in first; what was done before stays on the sheet', () => {
     const h = upTo(handAt(cartridgeSeal), 'slide');
-    expect(() => h.do('bearing.dismounted', { reason: 'rubs' })).toThrow(/can still be adjusted/);
+    expect(() => h.act('move-impeller', undefined, 'rubs')).toThrow(/can still be adjusted/);
     upTo(h, 'pipes');
-    h.do('bearing.dismounted', { reason: 'impeller rubs its wear ring' });
+    h.act('move-impeller', undefined, 'impeller rubs its wear ring');
     expect(h.state.present).toBe('impeller');
     expect(() => h.pass('screws')).toThrow();
     expect(() => h.pass('impeller')).toThrow(/still to be answered/);
@@ -154,7 +154,7 @@ describe('the impeller moved later', () => {
   });
   it('is not offered where a seal has no clips', () => {
     const h = upTo(handAt(fullySplitSeal), 'pipes');
-    expect(() => h.do('bearing.dismounted', { reason: 'rubs' })).toThrow(/nothing is taken back/);
+    expect(() => h.act('move-impeller', undefined, 'rubs')).toThrow(/nothing of the kind/);
   });
 });
 

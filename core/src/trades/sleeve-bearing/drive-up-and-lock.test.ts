@@ -27,7 +27,7 @@ describe('drive-up and lock', () => {
     refuses(() => h.read('driveup', 'deg225/A/2', 0.06, 'feeler'), /over-driven/);
     refuses(() => h.pass('driveup'), /Over-driven/);
     refuses(() => h.by(imke).accept('driveup', 'driveup.over-driven', 'leave it so'), /put right/);
-    h.by(asta).do('bearing.dismounted', { reason: 'driven past the band' });
+    h.by(asta).act('dismount', undefined, 'driven past the band');
     expect(h.state.attempt).toBe(2);
     expect(h.state.present).toBe('inboard');
     h.gate('inboard');
@@ -155,7 +155,7 @@ describe('drive-up and lock', () => {
     const over = toLock().lock(30, [[0.025, 0.025]]);
     expect(step(over, 'lock').blocking[0]?.code).toBe('driveup.over-driven');
     refuses(() => over.read('lock', 'final/A/2', 0.05, 'feeler'), /over-driven/);
-    over.do('bearing.dismounted', { reason: 'lock turned too far' });
+    over.act('dismount', undefined, 'lock turned too far');
     expect(over.state.present).toBe('inboard');
   });
 

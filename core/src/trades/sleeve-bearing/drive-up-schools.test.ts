@@ -118,7 +118,7 @@ describe('nut angle from zero', () => {
     const over = proven(angle).read('driveup', 'turn/1', 150, 'protractor');
     expect(valuesOf<DriveUpAngleValues>(over, 'driveup').place).toBe('over-driven');
     refuses(() => over.pass('driveup'), /past the maker's band/);
-    over.do('bearing.dismounted', { reason: 'over-driven' });
+    over.act('dismount', undefined, 'over-driven');
     expect(over.state.present).toBe('inboard');
   });
 

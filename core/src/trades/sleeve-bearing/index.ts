@@ -1,4 +1,5 @@
 import { stampSays } from '../../arithmetic/bearings/stamp.ts';
+import type { Act } from '../../engine/act.ts';
 import { standing } from '../../engine/facts.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
@@ -8,6 +9,29 @@ import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
 import { slots } from './slots.ts';
 import { why } from './why.ts';
 import { words } from './words.ts';
+
+/** The bearing is taken off its sleeve and fitted anew, with a new zero. */
+export const DISMOUNT: Act<SleeveSetup> = {
+  id: 'dismount',
+  formerly: 'bearing.dismounted',
+  words: {
+    does: 'Dismount the bearing',
+    said: 'Dismounted',
+    confirm: 'It is dismounted',
+    ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
+    caution:
+      'Load off, nut back a few turns and still on; drift on the sleeve, nobody in line. The maker’s instructions come first.',
+    onward: 'Dismount, new zero',
+  },
+  undoes: 'attempt',
+  onlyWay: ({ steps, present }) =>
+    present === 'bench' ||
+    (steps.find((s) => s.id === present)?.blocking ?? []).some((f) => f.code === 'driveup.over-driven'),
+  may: (facts) =>
+    standing(facts, 'driveup').length > 0
+      ? null
+      : 'The bearing is not on its taper yet: nothing to dismount.',
+};
 
 /** A bearing with a tapered bore fitted on its adapter sleeve. */
 export const sleeveBearingTrade = defineTrade<SleeveSetup>({
@@ -22,21 +46,5 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
   slots,
   why,
   example,
-  reopening: () => ({
-    does: 'Dismount the bearing',
-    said: 'Dismounted',
-    confirm: 'It is dismounted',
-    ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
-    caution:
-      'Load off, nut back a few turns and still on; drift on the sleeve, nobody in line. The maker’s instructions come first.',
-    onward: 'Dismount, new zero',
-    undoes: [],
-    onlyWay: ({ steps, present }) =>
-      present === 'bench' ||
-      (steps.find((s) => s.id === present)?.blocking ?? []).some((f) => f.code === 'driveup.over-driven'),
-    may: (facts) =>
-      standing(facts, 'driveup').length > 0
-        ? null
-        : 'The bearing is not on its taper yet: nothing to dismount.',
-  }),
+  acts: () => [DISMOUNT],
 });

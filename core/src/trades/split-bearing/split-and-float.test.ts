@@ -138,7 +138,7 @@ describe('a float on its shaft', () => {
     refuses(() => h.pass('fixedfirst'), /goes on first/);
     refuses(
       () =>
-        h.do('fixed.named', {
+        h.act('name-fixed', {
           job: h.jobId,
           position: 'itself',
           sheet: null,
@@ -161,7 +161,7 @@ describe('a float on its shaft', () => {
 
   it('is told the same act by act as from its events, also after it came off', () => {
     const h = upTo('float', floatWhole);
-    h.do('bearing.dismounted', { reason: 'driven too far' });
+    h.act('dismount', undefined, 'driven too far');
     expect(reduce(h.events)).toEqual(h.state);
     for (let i = 0; i < 6; i++) {
       const at = h.state.present ?? '';
@@ -169,7 +169,7 @@ describe('a float on its shaft', () => {
       h.pass(at);
       expect(reduce(h.events)).toEqual(h.state);
     }
-    h.do('bearing.dismounted', { reason: 'once more' });
+    h.act('dismount', undefined, 'once more');
     expect(reduce(h.events)).toEqual(h.state);
   });
 

@@ -1,6 +1,7 @@
-import type { FixedNamed, JobState } from '@fulcrant/core/engine/state';
+import type { JobState } from '@fulcrant/core/engine/state';
 import { tradeOf } from '@fulcrant/core/engine/trades';
 import type { JobSummary } from '@fulcrant/core/job/summary';
+import type { FixedNamed } from '@fulcrant/core/steps/bearing/fixed-first';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 import { RUN_IN_LIMITS } from '@fulcrant/core/arithmetic/lubrication/run-in';
-import { fixedFirst } from '@fulcrant/core/steps/bearing/fixed-first';
+import { fixedFirst, NAME_FIXED } from '@fulcrant/core/steps/bearing/fixed-first';
 import { floatRoom } from '@fulcrant/core/steps/bearing/float-room';
 import { greaseFill } from '@fulcrant/core/steps/bearing/grease-fill';
 import { runInLog } from '@fulcrant/core/steps/bearing/run-in-log';
@@ -21,7 +21,7 @@ export const bearingViews: StepView[] = [
         named={stored.named}
         spanMm={setup.float?.spanMm}
         open={open}
-        onName={(named) => job.act('fixed.named', named)}
+        onName={(named) => job.act('act.done', { act: NAME_FIXED.id, params: named })}
       />
     ),
   }),

@@ -1,5 +1,5 @@
-import type { JobState } from '../engine/state.ts';
-import { tradeOf } from '../engine/trades.ts';
+import type { JobState } from '../../engine/state.ts';
+import { tradeOf } from '../../engine/trades.ts';
 
 /**
  * Is this job that of a fixed bearing on a machine, mounted and locked? Where it stands and since when; else why it does not

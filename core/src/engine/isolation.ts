@@ -1,0 +1,2 @@
+/** What a gate of safety stands on: handed over at the start, it is asked for anew before anything is taken apart. */
+export const ISOLATION = 'isolation';
