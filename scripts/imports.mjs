@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 /**
  * The house stands on floors: a file may use what stands on its own floor or below, never above, and no files go round in a
  * circle. Rooms of one floor that are named apart do not know each other. Core uses nothing of Node, the DOM or React; web,
- * server, cli and coverage use core by its subpaths, never each other. Tests may look from anywhere.
+ * server, cli and coverage use core by its faces (core/src/public), never each other. Tests may look from anywhere.
  */
 const CORE_PACKAGES = ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz', 'ts-fsrs'];
 
@@ -27,6 +27,8 @@ const FLOORS = {
     ['job'],
     ['planning', 'practice'],
     ['api'],
+    // What others enter by: nothing stands on it inside.
+    ['public'],
   ],
   web: [
     ['ui'],
@@ -79,7 +81,7 @@ const isTest = (/** @type {string} */ file) =>
 /** The file an import means, where it is ours. @param {string} file @param {string} specifier */
 function target(file, specifier) {
   if (specifier.startsWith('@fulcrant/core/'))
-    return `core/src/${specifier.slice('@fulcrant/core/'.length)}.ts`;
+    return `core/src/public/${specifier.slice('@fulcrant/core/'.length)}.ts`;
   return specifier.startsWith('.') ? relative('.', resolve(dirname(file), specifier)) : null;
 }
 
@@ -99,7 +101,7 @@ function fault(file, specifier) {
   const to = target(file, specifier);
   if (to === null) {
     if (room === 'core' && !CORE_PACKAGES.includes(specifier)) return `core may not use ${specifier}`;
-    if (specifier.startsWith('@fulcrant/')) return `${room} enters core by its subpaths, not by ${specifier}`;
+    if (specifier.startsWith('@fulcrant/')) return `${room} enters core by its faces, not by ${specifier}`;
     return room === 'web' && specifier.startsWith('node:') ? 'the browser has no Node' : null;
   }
   if (to.startsWith('..')) return `${to} is outside the project`;

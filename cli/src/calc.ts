@@ -1,4 +1,4 @@
-import { listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
+import { listCalculators, runCalculator } from '@fulcrant/core/calculators';
 
 /** `calc --list` | `calc <id> '<json>'`: the registry on the command line. Faults go to stderr, one sentence a line; exit 2. */
 function main(args: string[]): number {

@@ -1,7 +1,5 @@
-import { clearanceClass as feltOnBench } from '@fulcrant/core/arithmetic/bearings/clearance-class';
-import { classBand } from '@fulcrant/core/arithmetic/bearings/clearance-table';
-import { driveUpForecast } from '@fulcrant/core/arithmetic/bearings/drive-up-forecast';
-import { driveUpMonteCarlo } from '@fulcrant/core/simulation/drive-up-monte-carlo';
+import { classBand, driveUpForecast, clearanceClass as feltOnBench } from '@fulcrant/core/calculators';
+import { driveUpMonteCarlo } from '@fulcrant/core/trials';
 import { type Case, felt, hiddenBearing, leftAt } from './bearing.ts';
 import { Chance } from './chance.ts';
 import { NINETY_FIVE, type Row, tried } from './row.ts';

@@ -1,18 +1,20 @@
-import { couplingAlignment } from '@fulcrant/core/arithmetic/alignment/coupling';
-import { softFoot } from '@fulcrant/core/arithmetic/alignment/soft-foot';
-import { clearanceClass } from '@fulcrant/core/arithmetic/bearings/clearance-class';
-import { boxBore } from '@fulcrant/core/arithmetic/box/bore';
-import { boxEnvelope } from '@fulcrant/core/arithmetic/box/envelope';
-import { boxFace } from '@fulcrant/core/arithmetic/box/face';
-import { beltSet } from '@fulcrant/core/arithmetic/drives/belt-set';
-import { gasketStack } from '@fulcrant/core/arithmetic/rebuild/gaskets';
-import { endFloat } from '@fulcrant/core/arithmetic/rebuild/shims';
-import { glandTilt } from '@fulcrant/core/arithmetic/seals/gland-tilt';
-import { compressionShift } from '@fulcrant/core/arithmetic/seals/setting';
-import { diameterSurvey } from '@fulcrant/core/arithmetic/shaft/diameter-survey';
-import { shaftFinish } from '@fulcrant/core/arithmetic/shaft/finish';
-import { shaftPlay } from '@fulcrant/core/arithmetic/shaft/play';
-import { runout } from '@fulcrant/core/arithmetic/shaft/runout';
+import {
+  beltSet,
+  boxBore,
+  boxEnvelope,
+  boxFace,
+  clearanceClass,
+  compressionShift,
+  couplingAlignment,
+  diameterSurvey,
+  endFloat,
+  gasketStack,
+  glandTilt,
+  runout,
+  shaftFinish,
+  shaftPlay,
+  softFoot,
+} from '@fulcrant/core/calculators';
 import { Chance } from './chance.ts';
 import { SCATTERS, shown } from './gauge.ts';
 import { type Row, tried } from './row.ts';

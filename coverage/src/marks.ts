@@ -1,8 +1,14 @@
-import { DIFFICULTY_IDS } from '@fulcrant/core/engine/rig';
-import { debrief } from '@fulcrant/core/practice/debrief';
-import { allRigs, type Laid, layOut } from '@fulcrant/core/practice/rigs';
-import { atRandom, careful, careless } from '@fulcrant/core/practice/scripted-hands';
-import '@fulcrant/core/trades/registry';
+import {
+  allRigs,
+  atRandom,
+  careful,
+  careless,
+  DIFFICULTY_IDS,
+  debrief,
+  type Laid,
+  layOut,
+} from '@fulcrant/core/practice';
+import '@fulcrant/core/every-trade';
 import { type Row, tried } from './row.ts';
 
 const HANDS = [

@@ -1,4 +1,4 @@
-import { decisionSum } from '@fulcrant/core/judgement/decision-sum';
+import { decisionSum } from '@fulcrant/core/judgement';
 import { Chance } from './chance.ts';
 import { SCATTERS, shown } from './gauge.ts';
 import { NINETY_FIVE, type Row, tried } from './row.ts';

@@ -1,5 +1,4 @@
-import { shaftBend } from '@fulcrant/core/arithmetic/shaft/bend';
-import { runout } from '@fulcrant/core/arithmetic/shaft/runout';
+import { runout, shaftBend } from '@fulcrant/core/calculators';
 import { Chance } from './chance.ts';
 import { type Gauge, SCATTERS, shown } from './gauge.ts';
 import { NINETY_FIVE, type Row, tried } from './row.ts';

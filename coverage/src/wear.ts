@@ -1,6 +1,4 @@
-import { packingTravel } from '@fulcrant/core/arithmetic/packing/travel';
-import { sealWear } from '@fulcrant/core/arithmetic/seals/wear';
-import { runoutGrowth } from '@fulcrant/core/arithmetic/shaft/runout-growth';
+import { packingTravel, runoutGrowth, sealWear } from '@fulcrant/core/calculators';
 import { Chance } from './chance.ts';
 import { type Gauge, SCATTERS, shown } from './gauge.ts';
 import { NINETY_FIVE, type Row, tried } from './row.ts';

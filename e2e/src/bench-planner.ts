@@ -1,6 +1,6 @@
-import { lateRisk } from '@fulcrant/core/arithmetic/planning/risk';
-import { firstCome, planned } from '@fulcrant/core/arithmetic/planning/search';
-import { triedNetwork } from '@fulcrant/core/testing/tried-network';
+import { lateRisk, planned } from '@fulcrant/core/outage';
+import { firstCome } from '../../core/src/arithmetic/planning/search.ts';
+import { triedNetwork } from '../../core/src/testing/tried-network.ts';
 import { Plant } from './plant.ts';
 
 /**

@@ -1,5 +1,5 @@
-import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
-import '@fulcrant/core/trades/registry';
+import { layOut, rigOf } from '@fulcrant/core/practice';
+import '@fulcrant/core/every-trade';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { violations } from './axe.ts';
 import type { Plant } from './plant.ts';

@@ -1,4 +1,4 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
+import type { Setup } from '@fulcrant/core/job';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
 import { openJob, survey } from './job-hand.ts';

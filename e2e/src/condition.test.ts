@@ -1,4 +1,4 @@
-import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulation/turning-shaft';
+import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulators';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { isKept } from './go.ts';

@@ -1,5 +1,5 @@
-import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { HandTools } from '../../core/src/engine/scripted-hand.ts';
 
 /** Gauges of the demo that a hand takes along, as its register has them. */
 export function demoTools(instruments: readonly Instrument[]): HandTools {

@@ -1,7 +1,6 @@
-import { formName } from '@fulcrant/core/engine/asked';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import { type StartSetup, toForm } from '@fulcrant/core/job/setup-form';
-import '@fulcrant/core/trades/registry';
+import { type StartSetup, toForm } from '@fulcrant/core/forms';
+import { allTrades, formName } from '@fulcrant/core/job';
+import '@fulcrant/core/every-trade';
 import type { Page } from 'playwright-core';
 
 /** Everything of the opening page in view: what usually stays shut, too. */

@@ -1,5 +1,5 @@
-import { allDrills } from '@fulcrant/core/practice/decks';
-import '@fulcrant/core/trades/registry';
+import { allDrills } from '@fulcrant/core/practice';
+import '@fulcrant/core/every-trade';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { violations } from './axe.ts';
 import { beginsBy } from './go.ts';

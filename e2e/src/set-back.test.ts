@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Setup } from '@fulcrant/core/engine/setup';
+import type { JobEvent, Setup } from '@fulcrant/core/job';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
 import type { Plant } from './plant.ts';

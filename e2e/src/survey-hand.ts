@@ -1,7 +1,4 @@
-import type { StandInLeak } from '@fulcrant/core/simulation/dripping';
-import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
-import type { StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
-import type { StandInHeat } from '@fulcrant/core/simulation/warming';
+import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core/simulators';
 import type { Page } from 'playwright-core';
 import { fillOpenBoxes, showUsual } from './opening.ts';
 import { SheetHand } from './sheet-hand.ts';

@@ -1,11 +1,10 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Tool } from '@fulcrant/core/engine/hand';
-import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import { BearingHand } from '@fulcrant/core/examples';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { JobEvent, Setup } from '@fulcrant/core/job';
 import type { Page } from 'playwright-core';
 import { v7 } from 'uuid';
+import type { Tool } from '../../core/src/engine/hand.ts';
+import type { HandTools } from '../../core/src/engine/scripted-hand.ts';
 import { workStep } from '../../core/src/testing/every-kind.ts';
 
 const ASTA = { id: 'asta', name: 'Asta', role: 'fitter' } as const;

@@ -1,4 +1,4 @@
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { join, resolve } from 'node:path';
 import { giveCode } from './auth/codes.ts';
 import { databaseConfig } from './config.ts';

@@ -1,4 +1,4 @@
-import type { Person } from '@fulcrant/core/api/requests';
+import type { Person } from '@fulcrant/core/api';
 
 /** Who works at a demo, invented, and the password all of them have: public, so that anybody can try it. */
 export const DEMO_PASSWORD = 'beet-campaign';

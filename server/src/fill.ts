@@ -1,4 +1,4 @@
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { parseArgs } from 'node:util';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { databaseConfig } from './config.ts';

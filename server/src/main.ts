@@ -1,4 +1,4 @@
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';

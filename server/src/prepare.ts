@@ -1,5 +1,5 @@
-import '@fulcrant/core/trades/registry';
-import { ROLE_SAID } from '@fulcrant/core/api/plant';
+import '@fulcrant/core/every-trade';
+import { ROLE_SAID } from '@fulcrant/core/api';
 import { giveCode } from './auth/codes.ts';
 import { databaseConfig } from './config.ts';
 import { DEMO_PASSWORD, PEOPLE } from './demo/people-and-gauges.ts';

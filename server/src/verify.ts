@@ -1,4 +1,4 @@
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { join } from 'node:path';
 import { databaseConfig } from './config.ts';
 import { verifyCertificates } from './store/certificates.ts';

@@ -8,7 +8,7 @@ import { SignInPage } from './session/SignInPage.tsx';
 /** A page, and the trades it may meet: neither is fetched before somebody is signed in. */
 const page = <K extends string>(name: K, load: () => Promise<Record<K, ComponentType>>) =>
   lazy(async () => {
-    const [pages] = await Promise.all([load(), import('@fulcrant/core/trades/registry')]);
+    const [pages] = await Promise.all([load(), import('@fulcrant/core/every-trade')]);
     return { default: pages[name] };
   });
 

@@ -1,10 +1,9 @@
 import { availableParallelism } from 'node:os';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { HandTools } from '@fulcrant/core/engine/scripted-hand';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import { BearingHand } from '@fulcrant/core/examples';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { JobEvent, Setup } from '@fulcrant/core/job';
 import { v7 } from 'uuid';
+import type { HandTools } from '../../../core/src/engine/scripted-hand.ts';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { freePort } from '../../../scripts/database.mjs';
 import { demoTools } from '../demo-tools.ts';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { PersonLine, Role } from '@fulcrant/core/api/plant';
+import type { PersonLine, Role } from '@fulcrant/core/api';
 import { type Database, isTaken, rowsOf, run } from '../store/database.ts';
 import { forgetDevices } from './devices.ts';
 import { endSessionsOf } from './sessions.ts';

@@ -1,6 +1,5 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
-import type { SessionLine } from '@fulcrant/core/api/plant';
-import type { Person } from '@fulcrant/core/api/requests';
+import type { Person, SessionLine } from '@fulcrant/core/api';
 import { Op } from 'sequelize';
 import { type Database, rowsOf, run } from '../store/database.ts';
 

@@ -1,4 +1,4 @@
-import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { BearingHand } from '@fulcrant/core/examples';
 import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 

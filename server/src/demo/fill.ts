@@ -1,8 +1,7 @@
 import { Readable } from 'node:stream';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
-import { whenIn } from '@fulcrant/core/sheet/when';
+import { SUMMARY_VERSION, summarise } from '@fulcrant/core/forms';
+import type { Setup } from '@fulcrant/core/job';
+import { fitUpSheet, whenIn } from '@fulcrant/core/sheet';
 import { v7 } from 'uuid';
 import { canonicalSheet, hashOf } from '../export/canonical.ts';
 import { linkOf } from '../store/chain.ts';

@@ -1,8 +1,7 @@
-import type { Person } from '@fulcrant/core/api/requests';
-import type { ToolBox } from '@fulcrant/core/engine/scripted-hand';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { Person } from '@fulcrant/core/api';
+import { BearingHand, type ToolBox } from '@fulcrant/core/examples';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { Setup } from '@fulcrant/core/job';
 import { v7 } from 'uuid';
 import { GAUGES, PEOPLE } from './people-and-gauges.ts';
 

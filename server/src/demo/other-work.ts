@@ -1,4 +1,4 @@
-import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { BearingHand } from '@fulcrant/core/examples';
 import { gauge, hand, hoursAgo, round90, shifted, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 

@@ -1,8 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { planned } from '@fulcrant/core/arithmetic/planning/search';
-import { proposedBindings } from '@fulcrant/core/planning/bindings';
-import { type Outage, type OutageJob, outageSchema } from '@fulcrant/core/planning/outage';
-import { networkOf } from '@fulcrant/core/planning/tasks';
+import {
+  networkOf,
+  type Outage,
+  type OutageJob,
+  outageSchema,
+  planned,
+  proposedBindings,
+} from '@fulcrant/core/outage';
 import { shaftsOf } from '../store/cards.ts';
 import { type Database, rowsOf } from '../store/database.ts';
 import { jobsOf, keepOutage, plantDurations } from '../store/outages.ts';

@@ -1,4 +1,4 @@
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
 
 /** Who works at Holmbeck, and with what. People and gauges are invented. */
 

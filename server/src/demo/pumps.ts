@@ -1,8 +1,6 @@
-import { stepOf } from '@fulcrant/core/engine/trades';
-import { feelStack } from '@fulcrant/core/trades/gear-pump/example';
-import { lipsOf, TAGGED } from '@fulcrant/core/trades/gear-pump/parts';
-import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
-import { writeHeap } from '@fulcrant/core/trades/vane-pump/shims';
+import { type BearingHand, feelStack } from '@fulcrant/core/examples';
+import { stepOf } from '@fulcrant/core/job';
+import { lipsOf, TAGGED, writeHeap } from '@fulcrant/core/trades';
 import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 

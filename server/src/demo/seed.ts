@@ -1,6 +1,6 @@
-import { autopsy } from '@fulcrant/core/autopsy/autopsy';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { BearingHand } from '@fulcrant/core/examples';
+import { autopsy } from '@fulcrant/core/history';
+import type { JobEvent } from '@fulcrant/core/job';
 import { v7 } from 'uuid';
 import { hashPassword } from '../auth/password.ts';
 import { appendEvents } from '../store/append.ts';

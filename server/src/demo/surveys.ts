@@ -1,6 +1,6 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import { type ShaftModel, surfaceAt, TRUE_SHAFT } from '@fulcrant/core/simulation/turning-shaft';
-import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { BearingHand } from '@fulcrant/core/examples';
+import type { Place } from '@fulcrant/core/job';
+import { type ShaftModel, surfaceAt, TRUE_SHAFT } from '@fulcrant/core/simulators';
 import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 

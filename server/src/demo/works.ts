@@ -1,25 +1,27 @@
-import type { DismountSetup } from '@fulcrant/core/trades/dismounting/setup';
-import { USUAL_DISMOUNT } from '@fulcrant/core/trades/dismounting/setup';
-import type { GearPumpSetup } from '@fulcrant/core/trades/gear-pump/setup';
-import { USUAL_GEAR_PUMP } from '@fulcrant/core/trades/gear-pump/setup';
-import type { PackingSetup } from '@fulcrant/core/trades/packing/setup';
-import { USUAL_PACKING } from '@fulcrant/core/trades/packing/setup';
-import type { PlungerSetup } from '@fulcrant/core/trades/plunger/setup';
-import { USUAL_PLUNGER } from '@fulcrant/core/trades/plunger/setup';
-import type { RegreaseSetup } from '@fulcrant/core/trades/regreasing/setup';
-import { USUAL_REGREASE } from '@fulcrant/core/trades/regreasing/setup';
-import type { SealSetup } from '@fulcrant/core/trades/seal/setup';
-import { USUAL_SEAL } from '@fulcrant/core/trades/seal/setup';
-import type { WearSetup } from '@fulcrant/core/trades/seal-wear/setup';
-import { USUAL_WEAR } from '@fulcrant/core/trades/seal-wear/setup';
-import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
-import { USUAL_SETUP } from '@fulcrant/core/trades/sleeve-bearing/setup';
-import type { SplitSetup } from '@fulcrant/core/trades/split-bearing/setup';
-import { USUAL_SPLIT } from '@fulcrant/core/trades/split-bearing/setup';
-import type { ConditionSetup } from '@fulcrant/core/trades/survey/setup';
-import { USUAL_CONDITION } from '@fulcrant/core/trades/survey/setup';
-import type { VanePumpSetup } from '@fulcrant/core/trades/vane-pump/setup';
-import { USUAL_VANE_PUMP } from '@fulcrant/core/trades/vane-pump/setup';
+import {
+  type ConditionSetup,
+  type DismountSetup,
+  type GearPumpSetup,
+  type PackingSetup,
+  type PlungerSetup,
+  type RegreaseSetup,
+  type SealSetup,
+  type SleeveSetup,
+  type SplitSetup,
+  USUAL_CONDITION,
+  USUAL_DISMOUNT,
+  USUAL_GEAR_PUMP,
+  USUAL_PACKING,
+  USUAL_PLUNGER,
+  USUAL_REGREASE,
+  USUAL_SEAL,
+  USUAL_SETUP,
+  USUAL_SPLIT,
+  USUAL_VANE_PUMP,
+  USUAL_WEAR,
+  type VanePumpSetup,
+  type WearSetup,
+} from '@fulcrant/core/trades';
 import { day } from './people-and-gauges.ts';
 
 /** The sugar-beet works at Holmbeck, between campaigns. People, machines and numbers are invented. */

@@ -1,6 +1,6 @@
-import { TRUE_SHAFT } from '@fulcrant/core/simulation/turning-shaft';
-import { type DismountSetup, USUAL_DISMOUNT } from '@fulcrant/core/trades/dismounting/setup';
-import type { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import type { BearingHand } from '@fulcrant/core/examples';
+import { TRUE_SHAFT } from '@fulcrant/core/simulators';
+import { type DismountSetup, USUAL_DISMOUNT } from '@fulcrant/core/trades';
 import { fittedBy70, hand, hoursAgo, tools } from './hands.ts';
 import { dialOn, nearly } from './surveys.ts';
 import { POSITIONS } from './works.ts';

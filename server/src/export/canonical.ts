@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import type { FitUpSheet } from '@fulcrant/core/sheet';
 import canonicalize from 'canonicalize';
 
 /** A sheet with its content hash; `frozen` says when and by which rules it was laid down, where it was signed. */

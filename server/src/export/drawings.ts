@@ -1,6 +1,5 @@
-import type { Drawing, Fill, Ink, Shape } from '@fulcrant/core/judgement/drawing';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { sayIn } from '@fulcrant/core/quantities/say';
+import type { Drawing, Fill, Ink, Shape } from '@fulcrant/core/judgement';
+import { type LengthUnit, sayIn } from '@fulcrant/core/units';
 import type PDFDocument from 'pdfkit';
 
 export type Pdf = InstanceType<typeof PDFDocument>;

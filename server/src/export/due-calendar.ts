@@ -1,5 +1,5 @@
-import type { DueLine } from '@fulcrant/core/api/due';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import type { DueLine } from '@fulcrant/core/api';
+import type { FitUpSheet } from '@fulcrant/core/sheet';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
 const stamp = (ms: number): DateArray => {

@@ -1,8 +1,5 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { momentAt } from '@fulcrant/core/planning/shifts';
-import type { OutageNetwork, Piece } from '@fulcrant/core/planning/tasks';
-import { whenIn } from '@fulcrant/core/sheet/when';
+import { momentAt, type Outage, type OutageNetwork, type Piece, type Placed } from '@fulcrant/core/outage';
+import { whenIn } from '@fulcrant/core/sheet';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import PDFDocument from 'pdfkit';
 import { csvOf } from './csv.ts';

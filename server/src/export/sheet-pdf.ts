@@ -1,7 +1,5 @@
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { type Said, sayIn } from '@fulcrant/core/quantities/say';
-import type { Block, FitUpSheet } from '@fulcrant/core/sheet/form';
-import { whenIn } from '@fulcrant/core/sheet/when';
+import { type Block, type FitUpSheet, whenIn } from '@fulcrant/core/sheet';
+import { type LengthUnit, type Said, sayIn } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
 import type { SealedSheet } from './canonical.ts';
 import type { Pdf } from './drawings.ts';

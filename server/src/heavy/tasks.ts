@@ -1,21 +1,39 @@
-import { carriedOn } from '@fulcrant/core/arithmetic/planning/search';
-import { runCalculator } from '@fulcrant/core/arithmetic/registry';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { gather, judge, reduce } from '@fulcrant/core/engine/judge';
-import type { Difficulty } from '@fulcrant/core/engine/rig';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Facts, Signature } from '@fulcrant/core/engine/state';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { upcast } from '@fulcrant/core/engine/upcast';
-import { type Duration, durationsOf, foundAt, oddsOf, workedByStep } from '@fulcrant/core/planning/durations';
-import type { Outage, Progress } from '@fulcrant/core/planning/outage';
-import { progressOf } from '@fulcrant/core/planning/progress';
-import { networkOf } from '@fulcrant/core/planning/tasks';
-import { type Action, played } from '@fulcrant/core/practice/bench';
-import { type Attempt, debrief } from '@fulcrant/core/practice/debrief';
-import { type Laid, layOut, rigOf } from '@fulcrant/core/practice/rigs';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
+import { runCalculator } from '@fulcrant/core/calculators';
+import {
+  type Facts,
+  gather,
+  type JobEvent,
+  judge,
+  reduce,
+  type Setup,
+  type Signature,
+  tradeOf,
+  upcast,
+} from '@fulcrant/core/job';
+import {
+  carriedOn,
+  type Duration,
+  durationsOf,
+  foundAt,
+  networkOf,
+  type Outage,
+  oddsOf,
+  type Progress,
+  progressOf,
+  workedByStep,
+} from '@fulcrant/core/outage';
+import {
+  type Action,
+  type Attempt,
+  type Difficulty,
+  debrief,
+  type Laid,
+  layOut,
+  played,
+  rigOf,
+} from '@fulcrant/core/practice';
+import { fitUpSheet } from '@fulcrant/core/sheet';
+import type { LengthUnit } from '@fulcrant/core/units';
 import type { EventAttributes } from 'ics';
 import { canonicalSheet, type SealedSheet } from '../export/canonical.ts';
 import { outageCalendar, outageCsv, outageEvents, outagePdf, type Paper } from '../export/outage-files.ts';

@@ -1,4 +1,4 @@
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { TASKS, type Task } from './tasks.ts';
 
 /** One task in a thread of its own. */

@@ -1,5 +1,5 @@
-import { ROLES } from '@fulcrant/core/api/plant';
-import { INSTRUMENT_KINDS } from '@fulcrant/core/instruments/instrument';
+import { ROLES } from '@fulcrant/core/api';
+import { INSTRUMENT_KINDS } from '@fulcrant/core/instruments';
 
 /** What routes answer, as JSON Schema: a test holds real answers against it. */
 

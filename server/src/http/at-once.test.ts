@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
-import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
-import { careful } from '@fulcrant/core/practice/scripted-hands';
+import { careful, layOut, rigOf } from '@fulcrant/core/practice';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OUTAGE } from '../../../core/src/testing/outage-stand.ts';

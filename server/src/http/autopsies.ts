@@ -1,6 +1,6 @@
-import { autopsySchema } from '@fulcrant/core/api/autopsies';
-import { autopsy } from '@fulcrant/core/autopsy/autopsy';
-import { check } from '@fulcrant/core/judgement/sentences';
+import { autopsySchema } from '@fulcrant/core/api';
+import { autopsy } from '@fulcrant/core/history';
+import { check } from '@fulcrant/core/judgement';
 import { autopsiesOf, keepAutopsy } from '../store/autopsies.ts';
 import { pastOf } from '../store/register.ts';
 import { Problem } from './problem.ts';

@@ -1,5 +1,4 @@
-import { allRigs, layOut, rigOf } from '@fulcrant/core/practice/rigs';
-import { careful, careless } from '@fulcrant/core/practice/scripted-hands';
+import { allRigs, careful, careless, layOut, rigOf } from '@fulcrant/core/practice';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Caller, caller, everybodyAt, openHouse, type TestHouse } from '../testing/house.ts';
 

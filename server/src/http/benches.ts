@@ -1,17 +1,17 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Rig } from '@fulcrant/core/engine/rig';
-import { check } from '@fulcrant/core/judgement/sentences';
-import { admitted } from '@fulcrant/core/practice/admitted';
-import type { Action } from '@fulcrant/core/practice/bench';
+import type { JobEvent } from '@fulcrant/core/job';
+import { check } from '@fulcrant/core/judgement';
 import {
+  type Action,
+  type Attempt,
   actionsSchema,
+  admitted,
   competenceSchema,
   type HandedIn,
   handedInSchema,
+  type Rig,
+  rigOf,
   setSchema,
-} from '@fulcrant/core/practice/class';
-import type { Attempt } from '@fulcrant/core/practice/debrief';
-import { rigOf } from '@fulcrant/core/practice/rigs';
+} from '@fulcrant/core/practice';
 import type { BenchOf } from '../heavy/tasks.ts';
 import {
   competencesOf,

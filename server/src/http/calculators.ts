@@ -1,5 +1,5 @@
-import { listCalculators } from '@fulcrant/core/arithmetic/registry';
-import { setupListing } from '@fulcrant/core/engine/setup-schema';
+import { listCalculators } from '@fulcrant/core/calculators';
+import { setupListing } from '@fulcrant/core/job';
 import { Problem } from './problem.ts';
 import type { Route } from './routes.ts';
 

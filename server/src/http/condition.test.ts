@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseGaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulation/turning-shaft';
+import { parseGaugeLine } from '@fulcrant/core/instruments';
+import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulators';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { certificateFile, verifyCertificates } from '../store/certificates.ts';

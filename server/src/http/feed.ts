@@ -1,9 +1,12 @@
 import { PassThrough } from 'node:stream';
-import { check } from '@fulcrant/core/judgement/sentences';
-import { STAND_IN_LEAKS } from '@fulcrant/core/simulation/dripping';
-import { STAND_IN_PUMPS } from '@fulcrant/core/simulation/pump-and-nut';
-import { STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
-import { STAND_IN_HEATS } from '@fulcrant/core/simulation/warming';
+import { check } from '@fulcrant/core/judgement';
+import {
+  STAND_IN_HEATS,
+  STAND_IN_LEAKS,
+  STAND_IN_PUMPS,
+  STAND_IN_SHAFTS,
+  type StandInShaft,
+} from '@fulcrant/core/simulators';
 import { boolean, number, object, string } from 'yup';
 import { STAND_IN_PORTS } from '../instruments/ports.ts';
 import type { StandInBench } from '../instruments/stand-in-bench.ts';

@@ -1,13 +1,12 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { INSTRUMENT_KINDS } from '@fulcrant/core/instruments/instrument';
-import { floatWhole } from '@fulcrant/core/trades/sleeve-bearing/example';
+import { INSTRUMENT_KINDS } from '@fulcrant/core/instruments';
+import type { JobEvent, Setup } from '@fulcrant/core/job';
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { arbitrarySetup } from '../../../core/src/testing/arbitrary-setup.ts';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { chanceOf, RandomHand, wide } from '../../../core/src/testing/random-hand.ts';
+import { floatWhole } from '../../../core/src/trades/sleeve-bearing/example.ts';
 import { fill, prepareFill } from '../demo/fill.ts';
 import { openDatabase } from '../store/database.ts';
 import { verify } from '../store/verify.ts';

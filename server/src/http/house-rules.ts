@@ -1,9 +1,8 @@
-import { siteRulesSchema } from '@fulcrant/core/api/requests';
-import { usualRules } from '@fulcrant/core/engine/trades';
-import { check } from '@fulcrant/core/judgement/sentences';
-import type { SiteRules } from '@fulcrant/core/sources/methods';
+import { siteRulesSchema } from '@fulcrant/core/api';
+import { usualRules } from '@fulcrant/core/job';
+import { check, type SiteRules } from '@fulcrant/core/judgement';
 import type { Transaction } from 'sequelize';
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { type Database, tryingAgain } from '../store/database.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';

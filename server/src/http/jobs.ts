@@ -1,9 +1,9 @@
-import { eventsRequestSchema } from '@fulcrant/core/api/requests';
-import { factsOf } from '@fulcrant/core/engine/judge';
-import { readingsTable } from '@fulcrant/core/job/readings-table';
-import { check } from '@fulcrant/core/judgement/sentences';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import { eventsRequestSchema } from '@fulcrant/core/api';
+import { readingsTable } from '@fulcrant/core/forms';
+import { factsOf } from '@fulcrant/core/job';
+import { check } from '@fulcrant/core/judgement';
+import type { FitUpSheet } from '@fulcrant/core/sheet';
+import type { LengthUnit } from '@fulcrant/core/units';
 import type { Context } from 'koa';
 import { hashOf, type SealedSheet, sealed } from '../export/canonical.ts';
 import { csvOf } from '../export/csv.ts';

@@ -1,4 +1,4 @@
-import { jsonSchemaOf } from '@fulcrant/core/judgement/json-schema';
+import { jsonSchemaOf } from '@fulcrant/core/judgement';
 import { ANSWERS, SCHEMAS } from './answers.ts';
 import type { Route } from './routes.ts';
 

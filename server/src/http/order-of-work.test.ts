@@ -1,7 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { reduce } from '@fulcrant/core/engine/judge';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { procedureFor } from '@fulcrant/core/engine/trades';
+import { type JobEvent, procedureFor, reduce, type Setup } from '@fulcrant/core/job';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';

@@ -1,6 +1,6 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { parseGaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import { STAND_IN_PUMPS } from '@fulcrant/core/simulation/pump-and-nut';
+import { parseGaugeLine } from '@fulcrant/core/instruments';
+import type { JobEvent } from '@fulcrant/core/job';
+import { STAND_IN_PUMPS } from '@fulcrant/core/simulators';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { StandInBench } from '../instruments/stand-in-bench.ts';

@@ -1,6 +1,5 @@
-import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { whenIn } from '@fulcrant/core/sheet/when';
+import { kitOf, kitRowKey, type Outage } from '@fulcrant/core/outage';
+import { whenIn } from '@fulcrant/core/sheet';
 import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { v7 } from 'uuid';

@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { check } from '@fulcrant/core/judgement/sentences';
-import { kitOf, kitRowKey } from '@fulcrant/core/planning/kit';
-import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
-import { say } from '@fulcrant/core/quantities/say';
+import { check } from '@fulcrant/core/judgement';
+import { kitOf, kitRowKey, type Outage, type OutageTold, outageSchema } from '@fulcrant/core/outage';
+import { say } from '@fulcrant/core/units';
 import type { Context } from 'koa';
 import { boolean, number, object, string } from 'yup';
 import { csvOf } from '../export/csv.ts';

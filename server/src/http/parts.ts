@@ -1,6 +1,6 @@
-import { importSchema, partCardSchema, shaftCardSchema } from '@fulcrant/core/api/register';
-import { PART_HEAD, partRows } from '@fulcrant/core/job/part-csv';
-import { check } from '@fulcrant/core/judgement/sentences';
+import { importSchema, partCardSchema, shaftCardSchema } from '@fulcrant/core/api';
+import { PART_HEAD, partRows } from '@fulcrant/core/forms';
+import { check } from '@fulcrant/core/judgement';
 import { csvOf } from '../export/csv.ts';
 import {
   allParts,

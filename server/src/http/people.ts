@@ -1,13 +1,13 @@
 import {
   changedPersonSchema,
   newPersonSchema,
+  type Person,
   passwordChangeSchema,
   passwordResetSchema,
   secondOffSchema,
   secondSchema,
-} from '@fulcrant/core/api/plant';
-import type { Person } from '@fulcrant/core/api/requests';
-import { check } from '@fulcrant/core/judgement/sentences';
+} from '@fulcrant/core/api';
+import { check } from '@fulcrant/core/judgement';
 import type { Context } from 'koa';
 import { toDataURL } from 'qrcode';
 import { codeStands, giveCode, useCode } from '../auth/codes.ts';

@@ -1,5 +1,5 @@
-import { firstVisitSchema, plantSchema } from '@fulcrant/core/api/plant';
-import { check } from '@fulcrant/core/judgement/sentences';
+import { firstVisitSchema, plantSchema } from '@fulcrant/core/api';
+import { check } from '@fulcrant/core/judgement';
 import { codeStands, useCode } from '../auth/codes.ts';
 import { hashPassword } from '../auth/password.ts';
 import { addPerson } from '../auth/people.ts';

@@ -1,5 +1,5 @@
-import { drillsOf } from '@fulcrant/core/practice/decks';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { drillsOf } from '../../../core/src/practice/decks.ts';
 import { type Caller, caller, openHouse, type TestHouse } from '../testing/house.ts';
 
 let house: TestHouse;

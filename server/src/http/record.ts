@@ -1,5 +1,5 @@
-import { lacksSchema } from '@fulcrant/core/api/requests';
-import { check } from '@fulcrant/core/judgement/sentences';
+import { lacksSchema } from '@fulcrant/core/api';
+import { check } from '@fulcrant/core/judgement';
 import { lacking } from '../store/lacking.ts';
 import { Problem } from './problem.ts';
 import { RECORDERS, type Route } from './routes.ts';

@@ -1,8 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { importSchema, newPositionSchema, type PositionCard } from '@fulcrant/core/api/register';
-import { calibratedSchema, gaugeUseSchema, newInstrumentSchema } from '@fulcrant/core/api/requests';
-import { isDay } from '@fulcrant/core/judgement/moments';
-import { check } from '@fulcrant/core/judgement/sentences';
+import {
+  calibratedSchema,
+  gaugeUseSchema,
+  importSchema,
+  newInstrumentSchema,
+  newPositionSchema,
+  type PositionCard,
+} from '@fulcrant/core/api';
+import { check, isDay } from '@fulcrant/core/judgement';
 import { literal } from 'sequelize';
 import { csvOf } from '../export/csv.ts';
 import { labelsPdf } from '../export/labels-pdf.ts';

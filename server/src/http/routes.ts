@@ -1,4 +1,4 @@
-import type { Person } from '@fulcrant/core/api/requests';
+import type { Person } from '@fulcrant/core/api';
 import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';

@@ -1,5 +1,5 @@
-import { type SignIn, signInSchema } from '@fulcrant/core/api/requests';
-import { check } from '@fulcrant/core/judgement/sentences';
+import { type SignIn, signInSchema } from '@fulcrant/core/api';
+import { check } from '@fulcrant/core/judgement';
 import type { Context } from 'koa';
 import { TooMany } from '../auth/attempts.ts';
 import { KNOWN_DAYS, knownDevice, newDevice, rememberDevice } from '../auth/devices.ts';

@@ -1,5 +1,5 @@
-import { gaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import { normal, randomFrom } from '@fulcrant/core/metrology/random';
+import { gaugeLine } from '@fulcrant/core/instruments';
+import { normal, randomFrom } from '@fulcrant/core/judgement';
 import {
   BENCH_DIAL,
   type DialState,
@@ -9,7 +9,7 @@ import {
   STAND_IN_SHAFTS,
   type StandInShaft,
   surfaceAt,
-} from '@fulcrant/core/simulation/turning-shaft';
+} from '@fulcrant/core/simulators';
 import type { PortLine } from './ports.ts';
 import { type ShopMove, StandInShop } from './stand-in-shop.ts';
 

@@ -1,15 +1,17 @@
-import { gaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import { normal } from '@fulcrant/core/metrology/random';
-import { dropsPerMinute, type StandInLeak } from '@fulcrant/core/simulation/dripping';
+import { gaugeLine } from '@fulcrant/core/instruments';
+import { normal } from '@fulcrant/core/judgement';
 import {
+  bearingTemperature,
+  dropsPerMinute,
   freeOtherNut,
   type PumpState,
   pumpAtRest,
   release,
+  type StandInHeat,
+  type StandInLeak,
   type StandInPump,
   stroke,
-} from '@fulcrant/core/simulation/pump-and-nut';
-import { bearingTemperature, type StandInHeat } from '@fulcrant/core/simulation/warming';
+} from '@fulcrant/core/simulators';
 import type { PortLine } from './ports.ts';
 
 /** What the hand does at pump, wrench and thermometer. */

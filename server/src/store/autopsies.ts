@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { AutopsyTold } from '@fulcrant/core/api/autopsies';
+import type { AutopsyTold } from '@fulcrant/core/api';
 import { type Database, rowsOf, run } from './database.ts';
 
 type Row = { id: string; job_id: string | null; body: string; name: string; at: Date };

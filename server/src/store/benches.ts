@@ -1,13 +1,14 @@
 import { createHash, randomUUID } from 'node:crypto';
-import type { Difficulty } from '@fulcrant/core/engine/rig';
 import type {
+  Attempt,
   Competence,
   CompetenceAsked,
+  Debrief,
+  Difficulty,
   ResultLine,
   SetAsked,
   SetTold,
-} from '@fulcrant/core/practice/class';
-import type { Attempt, Debrief } from '@fulcrant/core/practice/debrief';
+} from '@fulcrant/core/practice';
 import { type Database, rowsOf, run } from './database.ts';
 
 /** So many sets and results are told at once: a class looks at its last weeks. */

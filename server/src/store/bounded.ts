@@ -1,4 +1,4 @@
-import type { JobState } from '@fulcrant/core/engine/state';
+import type { JobState } from '@fulcrant/core/job';
 import { LRUCache } from 'lru-cache';
 
 /** A job as it was folded last, believed only while its row still says the same. */

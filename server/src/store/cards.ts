@@ -4,9 +4,9 @@ import {
   partCardSchema,
   partKey,
   type ShaftCardBody,
-} from '@fulcrant/core/api/register';
-import { PART_HEAD, type PartRow, partsFrom } from '@fulcrant/core/job/part-csv';
-import { check } from '@fulcrant/core/judgement/sentences';
+} from '@fulcrant/core/api';
+import { PART_HEAD, type PartRow, partsFrom } from '@fulcrant/core/forms';
+import { check } from '@fulcrant/core/judgement';
 import Papa from 'papaparse';
 import { type Database, rowsOf, run } from './database.ts';
 

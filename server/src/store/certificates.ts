@@ -1,4 +1,4 @@
-import type { Certificate } from '@fulcrant/core/api/requests';
+import type { Certificate } from '@fulcrant/core/api';
 import sharp from 'sharp';
 import { type Database, rowsOf, run } from './database.ts';
 import { faultOfKept, hurtOnTheWay, keepFile, placeOf, readKept } from './kept-files.ts';

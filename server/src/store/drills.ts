@@ -1,5 +1,4 @@
-import { type DrillAnswers, type Kept, putBy } from '@fulcrant/core/practice/again';
-import { allDrills } from '@fulcrant/core/practice/decks';
+import { allDrills, type DrillAnswers, type Kept, putBy } from '@fulcrant/core/practice';
 import { type Database, rowsOf, run } from './database.ts';
 
 /** What somebody has met of the drills. */

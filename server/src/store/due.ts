@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
-import type { DueLine } from '@fulcrant/core/api/due';
-import type { JobSummary } from '@fulcrant/core/job/summary';
+import type { DueLine } from '@fulcrant/core/api';
+import type { JobSummary } from '@fulcrant/core/forms';
 import { type Database, rowsOf, run } from './database.ts';
 import { jobNumber } from './numbers.ts';
 

@@ -1,4 +1,4 @@
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
 import type { Database } from './database.ts';
 
 /** Gauges of the register by their ids, as an event names them: a stand-in says so, a real gauge says nothing. */

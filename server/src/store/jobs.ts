@@ -1,4 +1,4 @@
-import type { JobSummary } from '@fulcrant/core/job/summary';
+import type { JobSummary } from '@fulcrant/core/forms';
 import { type Database, rowsOf } from './database.ts';
 import { jobNumber, serialIn } from './numbers.ts';
 import { wordsOf } from './positions.ts';

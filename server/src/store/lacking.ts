@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import type { LacksTold } from '@fulcrant/core/api/requests';
+import type { LacksTold } from '@fulcrant/core/api';
 import { type Database, rowsOf } from './database.ts';
 import { photoFile } from './photos.ts';
 

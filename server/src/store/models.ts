@@ -1,5 +1,5 @@
-import type { Role } from '@fulcrant/core/api/plant';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Role } from '@fulcrant/core/api';
+import type { Instrument } from '@fulcrant/core/instruments';
 import {
   type CreationOptional,
   DataTypes,

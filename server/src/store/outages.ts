@@ -1,7 +1,5 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import type { Duration } from '@fulcrant/core/planning/durations';
-import type { Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/planning/outage';
+import { allTrades, type Setup } from '@fulcrant/core/job';
+import type { Duration, Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/outage';
 import { type Database, rowsOf, run } from './database.ts';
 
 type Row = { id: string; version: number; body: string; name: string; at: Date };

@@ -1,4 +1,4 @@
-import type { Plant, PlantGreeting, PlantSettings, Role } from '@fulcrant/core/api/plant';
+import type { Plant, PlantGreeting, PlantSettings, Role } from '@fulcrant/core/api';
 import { DEMO_PASSWORD, PEOPLE } from '../demo-people.ts';
 import type { Database } from './database.ts';
 import { rowsOf, run } from './database.ts';

@@ -1,6 +1,4 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { sameTrade } from '@fulcrant/core/engine/trades';
+import { type JobState, type Setup, sameTrade } from '@fulcrant/core/job';
 import { Op, type Transaction } from 'sequelize';
 import { type Database, rowsOf } from './database.ts';
 import { newLabel } from './labels.ts';

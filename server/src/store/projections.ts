@@ -1,5 +1,5 @@
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
+import { SUMMARY_VERSION, summarise } from '@fulcrant/core/forms';
+import { tradeOf } from '@fulcrant/core/job';
 import type { Logger } from 'pino';
 import { foldJob } from './append.ts';
 import { type Database, rowsOf } from './database.ts';

@@ -1,12 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { sameParams } from '@fulcrant/core/engine/params';
+import type { JobEvent } from '@fulcrant/core/job';
 import { pino } from 'pino';
 import { QueryTypes } from 'sequelize';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sameParams } from '../../../core/src/engine/params.ts';
 import { startDatabase } from '../../../scripts/database.mjs';
 import { canonicalSheet, hashOf } from '../export/canonical.ts';
 import { type Caller, caller, freshHand, openHouse, person, type TestHouse } from '../testing/house.ts';

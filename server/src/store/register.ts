@@ -7,13 +7,11 @@ import {
   newPositionSchema,
   type PositionCard,
   type RegisterLine,
-} from '@fulcrant/core/api/register';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { limitsOf } from '@fulcrant/core/history/limits';
-import type { PastJob } from '@fulcrant/core/history/past';
-import { check } from '@fulcrant/core/judgement/sentences';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+} from '@fulcrant/core/api';
+import { limitsOf, type PastJob } from '@fulcrant/core/history';
+import { type Setup, tradeOf } from '@fulcrant/core/job';
+import { check } from '@fulcrant/core/judgement';
+import type { FitUpSheet } from '@fulcrant/core/sheet';
 import Papa from 'papaparse';
 import type { Transaction } from 'sequelize';
 import { foldJob } from './append.ts';

@@ -1,8 +1,5 @@
-import { timeOf } from '@fulcrant/core/engine/clock';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { factsOf } from '@fulcrant/core/engine/judge';
-import type { JobState } from '@fulcrant/core/engine/state';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import { factsOf, type JobEvent, type JobState, timeOf } from '@fulcrant/core/job';
+import type { FitUpSheet } from '@fulcrant/core/sheet';
 import type { Transaction } from 'sequelize';
 import { type Frozen, hashOf } from '../export/canonical.ts';
 import type { Database } from './database.ts';

@@ -1,7 +1,5 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { SUMMARY_VERSION, summarise } from '@fulcrant/core/job/summary';
+import { SUMMARY_VERSION, summarise } from '@fulcrant/core/forms';
+import { type JobEvent, type JobState, tradeOf } from '@fulcrant/core/job';
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
 import { type Database, errnoOf, isTaken, rowsOf, run } from './database.ts';

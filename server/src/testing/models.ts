@@ -2,7 +2,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { TestProject } from 'vitest/node';
-import '@fulcrant/core/trades/registry';
+import '@fulcrant/core/every-trade';
 import { startDatabase } from '../../../scripts/database.mjs';
 import { seedDemo } from '../demo/seed.ts';
 import { openDatabase } from '../store/database.ts';

@@ -1,7 +1,12 @@
-import type { LockAlignmentValues, Pattern } from '@fulcrant/core/arithmetic/bearings/lock-alignment';
-import { CALCULATORS, listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
-import type { FaceLoadValues } from '@fulcrant/core/arithmetic/seals/face-load';
-import type { CalculatorResult } from '@fulcrant/core/judgement/result';
+import {
+  CALCULATORS,
+  type FaceLoadValues,
+  type LockAlignmentValues,
+  listCalculators,
+  type Pattern,
+  runCalculator,
+} from '@fulcrant/core/calculators';
+import type { CalculatorResult } from '@fulcrant/core/judgement';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';

@@ -1,6 +1,5 @@
-import { runCalculator } from '@fulcrant/core/arithmetic/registry';
-import type { FaceLoadValues } from '@fulcrant/core/arithmetic/seals/face-load';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { type FaceLoadValues, runCalculator } from '@fulcrant/core/calculators';
+import { lengthDigits } from '@fulcrant/core/units';
 import { useMemo, useState } from 'react';
 import { axis, readings, STILL, useChart, type XY } from '../figures/chart.ts';
 import { Axis, Dimension, Figure, Label } from '../figures/drawing.tsx';

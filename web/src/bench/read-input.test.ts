@@ -1,4 +1,4 @@
-import { listCalculators, runCalculator } from '@fulcrant/core/arithmetic/registry';
+import { listCalculators, runCalculator } from '@fulcrant/core/calculators';
 import { describe, expect, it } from 'vitest';
 import { labelOf, START } from './fields.ts';
 import { type FlatSchema, isLines, readInput } from './read-input.ts';

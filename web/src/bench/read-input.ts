@@ -1,4 +1,4 @@
-import { type LengthUnit, parseLength, parseTypedNumber } from '@fulcrant/core/quantities/length';
+import { type LengthUnit, parseLength, parseTypedNumber } from '@fulcrant/core/units';
 
 /** What the bench reads of a calculator's JSON Schema. */
 export type Property = {

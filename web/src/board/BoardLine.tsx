@@ -1,4 +1,4 @@
-import type { Wants } from '@fulcrant/core/job/board-order';
+import type { Wants } from '@fulcrant/core/forms';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { FlatRail } from '../ui/Rail.tsx';

@@ -1,6 +1,6 @@
-import { records } from '@fulcrant/core/engine/author';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { inBoardOrder, type Wants, wantsOf } from '@fulcrant/core/job/board-order';
+import { inBoardOrder, type Wants, wantsOf } from '@fulcrant/core/forms';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { records } from '@fulcrant/core/job';
 import { format, isToday } from 'date-fns';
 import { Plus, Search } from 'lucide-react';
 import { useDeferredValue, useEffect, useState } from 'react';

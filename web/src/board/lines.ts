@@ -1,5 +1,5 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { type JobSummary, summarise } from '@fulcrant/core/job/summary';
+import { type JobSummary, summarise } from '@fulcrant/core/forms';
+import type { JobEvent } from '@fulcrant/core/job';
 import { useQuery } from '@tanstack/react-query';
 import { readThrough, Unreachable } from '../data/api.ts';
 import { stateFrom } from '../data/fold.ts';

@@ -1,7 +1,14 @@
-import type { Difficulty } from '@fulcrant/core/engine/rig';
-import type { Action, Shown } from '@fulcrant/core/practice/bench';
-import type { CompetenceAsked, DebriefTold, PracticeTold, SetAsked } from '@fulcrant/core/practice/class';
-import type { Attempt, Debrief } from '@fulcrant/core/practice/debrief';
+import type {
+  Action,
+  Attempt,
+  CompetenceAsked,
+  Debrief,
+  DebriefTold,
+  Difficulty,
+  PracticeTold,
+  SetAsked,
+  Shown,
+} from '@fulcrant/core/practice';
 import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
 

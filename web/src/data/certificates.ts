@@ -1,4 +1,4 @@
-import type { Certificate } from '@fulcrant/core/api/requests';
+import type { Certificate } from '@fulcrant/core/api';
 import { useQuery } from '@tanstack/react-query';
 import { putFile, readThrough } from './api.ts';
 

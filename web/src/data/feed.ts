@@ -1,9 +1,6 @@
-import type { PlaceQuantity } from '@fulcrant/core/engine/state';
-import { type GaugeLine, parseGaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import type { StandInLeak } from '@fulcrant/core/simulation/dripping';
-import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
-import type { StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
-import type { StandInHeat } from '@fulcrant/core/simulation/warming';
+import { type GaugeLine, parseGaugeLine } from '@fulcrant/core/instruments';
+import type { PlaceQuantity } from '@fulcrant/core/job';
+import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core/simulators';
 import { useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
 import { call } from './api.ts';

@@ -1,6 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { reduce } from '@fulcrant/core/engine/judge';
-import type { Setup } from '@fulcrant/core/engine/setup';
+import { type JobEvent, reduce, type Setup } from '@fulcrant/core/job';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
 import { handAt } from '../../../core/src/testing/test-stand.ts';

@@ -1,7 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { apply, reduce } from '@fulcrant/core/engine/judge';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { take } from '@fulcrant/core/engine/take';
+import { apply, type JobEvent, type JobState, reduce, take } from '@fulcrant/core/job';
 
 /** Events to a state; null while there is none. What waits on this device and could not be taken is left out, not torn on. */
 export function stateFrom(stored: readonly JobEvent[], waiting: readonly JobEvent[] = []): JobState | null {

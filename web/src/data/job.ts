@@ -1,10 +1,14 @@
-import type { Person } from '@fulcrant/core/api/requests';
-import type { EventDataOf, EventType, JobEvent } from '@fulcrant/core/engine/events';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { take } from '@fulcrant/core/engine/take';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import type { SiteRules } from '@fulcrant/core/sources/methods';
+import type { Person } from '@fulcrant/core/api';
+import type { Instrument } from '@fulcrant/core/instruments';
+import {
+  type EventDataOf,
+  type EventType,
+  type JobEvent,
+  type JobState,
+  type Setup,
+  take,
+} from '@fulcrant/core/job';
+import type { SiteRules } from '@fulcrant/core/judgement';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';

@@ -1,4 +1,4 @@
-import type { LacksAsked, LacksTold } from '@fulcrant/core/api/requests';
+import type { LacksAsked, LacksTold } from '@fulcrant/core/api';
 import { call } from './api.ts';
 import { sendPhotos } from './photos.ts';
 import { allPhotos, allSent, dropPhoto, markPhoto, type Sent, sendAgain } from './store.ts';

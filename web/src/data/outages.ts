@@ -1,7 +1,6 @@
-import type { ShaftCardBody } from '@fulcrant/core/api/register';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Duration } from '@fulcrant/core/planning/durations';
-import type { Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/planning/outage';
+import type { ShaftCardBody } from '@fulcrant/core/api';
+import type { Setup } from '@fulcrant/core/job';
+import type { Duration, Outage, OutageLine, OutageTold, Progress } from '@fulcrant/core/outage';
 import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
 

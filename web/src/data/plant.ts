@@ -1,4 +1,4 @@
-import type { PersonLine, Plant, PlantGreeting, SessionLine } from '@fulcrant/core/api/plant';
+import type { PersonLine, Plant, PlantGreeting, SessionLine } from '@fulcrant/core/api';
 import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
 

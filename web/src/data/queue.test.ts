@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { JobEvent } from '@fulcrant/core/job';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 

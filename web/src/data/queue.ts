@@ -1,5 +1,5 @@
-import type { EventsResponse } from '@fulcrant/core/api/requests';
-import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { EventsResponse } from '@fulcrant/core/api';
+import type { JobEvent } from '@fulcrant/core/job';
 import { useSyncExternalStore } from 'react';
 import { ApiFault, call, Unreachable } from './api.ts';
 import { takeBackLost } from './lost.ts';

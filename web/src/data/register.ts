@@ -1,8 +1,13 @@
-import type { AutopsyTold } from '@fulcrant/core/api/autopsies';
-import type { DueLine } from '@fulcrant/core/api/due';
-import type { PartCard, PositionCard, RegisterLine, ShaftCardBody } from '@fulcrant/core/api/register';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { PastJob } from '@fulcrant/core/history/past';
+import type {
+  AutopsyTold,
+  DueLine,
+  PartCard,
+  PositionCard,
+  RegisterLine,
+  ShaftCardBody,
+} from '@fulcrant/core/api';
+import type { PastJob } from '@fulcrant/core/history';
+import type { Setup } from '@fulcrant/core/job';
 import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
 

@@ -1,4 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { JobEvent } from '@fulcrant/core/job';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiFault, callSince, Unreachable } from './api.ts';
 import { onSent } from './queue.ts';

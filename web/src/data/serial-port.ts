@@ -1,4 +1,4 @@
-import { lineSplitter } from '@fulcrant/core/instruments/line-protocol';
+import { lineSplitter } from '@fulcrant/core/instruments';
 
 /** What of the browser's serial interface is used here; it is not in every browser, nor in its types. */
 type SerialPort = {

@@ -1,5 +1,4 @@
-import type { Plant } from '@fulcrant/core/api/plant';
-import type { Person } from '@fulcrant/core/api/requests';
+import type { Person, Plant } from '@fulcrant/core/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { beginWithUnits } from '../ui/settings.tsx';

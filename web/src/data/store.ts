@@ -1,4 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
+import type { JobEvent } from '@fulcrant/core/job';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
 /** An event waiting to be sent, in the order it happened here. */

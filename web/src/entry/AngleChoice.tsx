@@ -1,4 +1,4 @@
-import { parseAngle } from '@fulcrant/core/quantities/angle';
+import { parseAngle } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';

@@ -1,17 +1,23 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import type { GaugeLine } from '@fulcrant/core/instruments/line-protocol';
-import { formatForce } from '@fulcrant/core/quantities/force';
-import { formatFrequency } from '@fulcrant/core/quantities/frequency';
-import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
-import { formatPressure } from '@fulcrant/core/quantities/pressure';
-import { formatTemperature } from '@fulcrant/core/quantities/temperature';
-import { formatTorque } from '@fulcrant/core/quantities/torque';
-import { formatVelocity } from '@fulcrant/core/quantities/velocity';
-import type { StandInLeak } from '@fulcrant/core/simulation/dripping';
-import type { StandInPump } from '@fulcrant/core/simulation/pump-and-nut';
-import { STAND_IN_SHAFTS, type StandInShaft } from '@fulcrant/core/simulation/turning-shaft';
-import type { StandInHeat } from '@fulcrant/core/simulation/warming';
-import { footKey } from '@fulcrant/core/steps/condition/soft-foot';
+import type { GaugeLine } from '@fulcrant/core/instruments';
+import type { Place } from '@fulcrant/core/job';
+import {
+  STAND_IN_SHAFTS,
+  type StandInHeat,
+  type StandInLeak,
+  type StandInPump,
+  type StandInShaft,
+} from '@fulcrant/core/simulators';
+import { footKey } from '@fulcrant/core/steps';
+import {
+  formatForce,
+  formatFrequency,
+  formatPressure,
+  formatTemperature,
+  formatTorque,
+  formatVelocity,
+  type LengthUnit,
+  lengthDigits,
+} from '@fulcrant/core/units';
 import { Radio, Unplug } from 'lucide-react';
 import { useContext, useEffect, useState } from 'react';
 import { moveHand, pairSerial, pairStandIn, portFor, quantityFor, unpair, useFeed } from '../data/feed.ts';

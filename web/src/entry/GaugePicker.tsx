@@ -1,4 +1,4 @@
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
 
 const today = () => new Date().toISOString().slice(0, 10);
 export const isOverdue = (g: Instrument): boolean => g.calibrationDue < today();

@@ -1,9 +1,11 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState } from '@fulcrant/core/engine/state';
-import type { LimitQuestion, StepDefinition } from '@fulcrant/core/engine/step';
-import { rulesWith } from '@fulcrant/core/engine/trades';
-import { lengthDigits, parseLength, parseTypedNumber } from '@fulcrant/core/quantities/length';
-import { parseRoughness } from '@fulcrant/core/quantities/roughness';
+import {
+  type JobState,
+  type LimitQuestion,
+  rulesWith,
+  type Setup,
+  type StepDefinition,
+} from '@fulcrant/core/job';
+import { lengthDigits, parseLength, parseRoughness, parseTypedNumber } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings } from '../ui/settings.tsx';

@@ -1,5 +1,5 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { Place } from '@fulcrant/core/job';
 import { Keyboard } from 'lucide-react';
 import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef } from 'react';
 import { createPortal } from 'react-dom';

@@ -1,16 +1,14 @@
-import type { EventDataOf } from '@fulcrant/core/engine/events';
-import { standing } from '@fulcrant/core/engine/facts';
-import type { JobState, Place } from '@fulcrant/core/engine/state';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
 import {
   addToSweep,
+  type Instrument,
   type Sweep,
   samplesAt,
   startSweep,
   sweepClosing,
   sweepReadings,
   sweepWhole,
-} from '@fulcrant/core/instruments/sweep';
+} from '@fulcrant/core/instruments';
+import { type EventDataOf, type JobState, type Place, standing } from '@fulcrant/core/job';
 import { useEffect, useRef, useState } from 'react';
 import { moveHand, onDropped, onHeard, useFeedSource } from '../data/feed.ts';
 import { Button, Fault } from '../ui/controls.tsx';

@@ -1,5 +1,5 @@
-import { reaches as reachesValue } from '@fulcrant/core/engine/admit';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { reaches as reachesValue } from '@fulcrant/core/job';
 import { useState } from 'react';
 import { portFor, useFeedSource } from '../data/feed.ts';
 import { useInstruments } from '../data/job.ts';

@@ -1,6 +1,4 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { LimitQuestion } from '@fulcrant/core/engine/step';
-import { rulesWith } from '@fulcrant/core/engine/trades';
+import { type LimitQuestion, rulesWith, type Setup } from '@fulcrant/core/job';
 
 /** What the maker's sheet gives for a limit, where it does. */
 export const makerOf = (setup: Setup, field: string): number | undefined =>

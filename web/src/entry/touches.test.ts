@@ -1,5 +1,5 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { Place } from '@fulcrant/core/job';
 import { expect, it } from 'vitest';
 import { touchesNear } from './touches.ts';
 

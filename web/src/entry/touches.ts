@@ -1,6 +1,6 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { Place } from '@fulcrant/core/job';
+import { type LengthUnit, lengthDigits } from '@fulcrant/core/units';
 
 /**
  * How many steps of the gauge above and below the last reading lie ready to be touched: blades mostly thinner, since a gap that is driven

@@ -1,6 +1,11 @@
-import { placeAt } from '@fulcrant/core/engine/admit';
-import type { EventDataOf } from '@fulcrant/core/engine/events';
-import type { JobState, Place, PlaceChoice, StepReport } from '@fulcrant/core/engine/state';
+import {
+  type EventDataOf,
+  type JobState,
+  type Place,
+  type PlaceChoice,
+  placeAt,
+  type StepReport,
+} from '@fulcrant/core/job';
 import { set, subDays } from 'date-fns';
 import { useCallback, useMemo, useState } from 'react';
 import type { JobView } from '../data/job.ts';

@@ -1,7 +1,7 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { readValue } from '@fulcrant/core/job/read-value';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { readValue } from '@fulcrant/core/forms';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { Place } from '@fulcrant/core/job';
+import type { LengthUnit } from '@fulcrant/core/units';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { portFor, quantityFor, takeReading } from '../data/feed.ts';
 import { useLatest } from '../ui/use-latest.ts';

@@ -1,5 +1,5 @@
-import type { Drawing, Fill, Ink, Shape } from '@fulcrant/core/judgement/drawing';
-import { sayIn } from '@fulcrant/core/quantities/say';
+import type { Drawing, Fill, Ink, Shape } from '@fulcrant/core/judgement';
+import { sayIn } from '@fulcrant/core/units';
 import { useSettings } from '../ui/settings.tsx';
 
 const INKS: Record<Ink, string> = {

@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { GlandGapsValues } from '@fulcrant/core/steps/gland-gaps';
+import type { GlandGapsValues } from '@fulcrant/core/steps';
+import { lengthDigits } from '@fulcrant/core/units';
 import { useSettings } from '../ui/settings.tsx';
 import { Figure, Label, spot } from './drawing.tsx';
 import { Mendable, useMending } from './mend.tsx';

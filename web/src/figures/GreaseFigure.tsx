@@ -1,5 +1,5 @@
-import type { FirstFillValues } from '@fulcrant/core/arithmetic/lubrication/first-fill';
-import type { StrokesValues } from '@fulcrant/core/trades/regreasing/greasing';
+import type { FirstFillValues } from '@fulcrant/core/calculators';
+import type { StrokesValues } from '@fulcrant/core/trades';
 import { Figure, Label, spot } from './drawing.tsx';
 
 const ROLLERS_DEG = [0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330];

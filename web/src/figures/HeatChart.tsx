@@ -1,5 +1,4 @@
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { formatTemperature } from '@fulcrant/core/quantities/temperature';
+import { formatTemperature, type LengthUnit } from '@fulcrant/core/units';
 import { memo } from 'react';
 import { useSettings } from '../ui/settings.tsx';
 import { axis, level, readings, STILL, useChart } from './chart.ts';

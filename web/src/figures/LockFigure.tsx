@@ -1,8 +1,4 @@
-import {
-  type Alignment,
-  type Pattern,
-  patternAngles,
-} from '@fulcrant/core/arithmetic/bearings/lock-alignment';
+import { type Alignment, type Pattern, patternAngles } from '@fulcrant/core/calculators';
 import { Figure, Label, spot } from './drawing.tsx';
 
 const C = 150;

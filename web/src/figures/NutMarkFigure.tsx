@@ -1,4 +1,4 @@
-import type { AheadStop } from '@fulcrant/core/arithmetic/bearings/lock-stops';
+import type { AheadStop } from '@fulcrant/core/calculators';
 import { Figure, Label, spot } from './drawing.tsx';
 
 const C = 150;

@@ -1,4 +1,4 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { lengthDigits } from '@fulcrant/core/units';
 import { useSettings } from '../ui/settings.tsx';
 import { Figure, Label } from './drawing.tsx';
 

@@ -1,7 +1,6 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { FloatRoomValues } from '@fulcrant/core/steps/bearing/float-room';
-import type { AxialPlaceValues } from '@fulcrant/core/trades/split-bearing/axial-place';
-import type { RaceGapsStepValues } from '@fulcrant/core/trades/split-bearing/race-gaps';
+import type { FloatRoomValues } from '@fulcrant/core/steps';
+import type { AxialPlaceValues, RaceGapsStepValues } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { useSettings } from '../ui/settings.tsx';
 import { Axis, Dimension, Figure, Label, spot } from './drawing.tsx';
 

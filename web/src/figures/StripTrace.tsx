@@ -1,10 +1,13 @@
-import type { Trace } from '@fulcrant/core/history/traces';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { formatLength, lengthDigits } from '@fulcrant/core/quantities/length';
-import { formatPressure } from '@fulcrant/core/quantities/pressure';
-import { formatTemperature } from '@fulcrant/core/quantities/temperature';
-import { formatTorque } from '@fulcrant/core/quantities/torque';
-import { formatVelocity } from '@fulcrant/core/quantities/velocity';
+import type { Trace } from '@fulcrant/core/history';
+import {
+  formatLength,
+  formatPressure,
+  formatTemperature,
+  formatTorque,
+  formatVelocity,
+  type LengthUnit,
+  lengthDigits,
+} from '@fulcrant/core/units';
 import { useSettings } from '../ui/settings.tsx';
 import { axis, FIGURES, ink, level, readings, STILL, useChart } from './chart.ts';
 

@@ -1,12 +1,21 @@
-import { records } from '@fulcrant/core/engine/author';
-import { standing } from '@fulcrant/core/engine/facts';
-import { LACKING, lackingAt, mayLack } from '@fulcrant/core/engine/lacking';
-import { checksLeft } from '@fulcrant/core/engine/running';
-import type { BoltTick, JobState, Reading, StepState } from '@fulcrant/core/engine/state';
-import type { StepDefinition } from '@fulcrant/core/engine/step';
-import { actsOn, procedureFor, signsAt } from '@fulcrant/core/engine/trades';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { placeName } from '@fulcrant/core/sheet/place-name';
+import type { Instrument } from '@fulcrant/core/instruments';
+import {
+  actsOn,
+  type BoltTick,
+  checksLeft,
+  type JobState,
+  LACKING,
+  lackingAt,
+  mayLack,
+  procedureFor,
+  type Reading,
+  records,
+  type StepDefinition,
+  type StepState,
+  signsAt,
+  standing,
+} from '@fulcrant/core/job';
+import { placeName } from '@fulcrant/core/sheet';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { type JobView, useInstruments } from '../data/job.ts';

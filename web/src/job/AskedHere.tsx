@@ -1,8 +1,13 @@
-import { type FormValues, fieldsOf, formName } from '@fulcrant/core/engine/asked';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState, LackingWhy } from '@fulcrant/core/engine/state';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { fromForm, type StartSetup, toForm } from '@fulcrant/core/job/setup-form';
+import { fromForm, type StartSetup, toForm } from '@fulcrant/core/forms';
+import {
+  type FormValues,
+  fieldsOf,
+  formName,
+  type JobState,
+  type LackingWhy,
+  type Setup,
+  tradeOf,
+} from '@fulcrant/core/job';
 import { type FormEvent, useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';

@@ -1,5 +1,5 @@
-import type { StepReport } from '@fulcrant/core/engine/state';
-import { VERDICT_WORD } from '@fulcrant/core/metrology/decision';
+import type { StepReport } from '@fulcrant/core/job';
+import { VERDICT_WORD } from '@fulcrant/core/judgement';
 import { format } from 'date-fns';
 import { useSay } from '../ui/settings.tsx';
 import { VerdictMark } from '../ui/verdicts.tsx';

@@ -1,7 +1,11 @@
-import { canLack } from '@fulcrant/core/engine/answers';
-import { ANSWER_WORD, type Said } from '@fulcrant/core/engine/said';
-import type { Answer, JobState } from '@fulcrant/core/engine/state';
-import type { StepDefinition } from '@fulcrant/core/engine/step';
+import {
+  ANSWER_WORD,
+  type Answer,
+  canLack,
+  type JobState,
+  type Said,
+  type StepDefinition,
+} from '@fulcrant/core/job';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';

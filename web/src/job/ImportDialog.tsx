@@ -1,7 +1,6 @@
-import type { EventDataOf } from '@fulcrant/core/engine/events';
-import type { JobState } from '@fulcrant/core/engine/state';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { readReadingsTable } from '@fulcrant/core/job/readings-table';
+import { readReadingsTable } from '@fulcrant/core/forms';
+import type { Instrument } from '@fulcrant/core/instruments';
+import type { EventDataOf, JobState } from '@fulcrant/core/job';
 import Papa from 'papaparse';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';

@@ -1,10 +1,15 @@
-import { records } from '@fulcrant/core/engine/author';
-import { standing } from '@fulcrant/core/engine/facts';
-import type { Said } from '@fulcrant/core/engine/said';
-import type { JobState, Reading, StepState } from '@fulcrant/core/engine/state';
-import type { StepDefinition } from '@fulcrant/core/engine/step';
-import { procedureFor, whyOf } from '@fulcrant/core/engine/trades';
-import { summarise } from '@fulcrant/core/job/summary';
+import { summarise } from '@fulcrant/core/forms';
+import {
+  type JobState,
+  procedureFor,
+  type Reading,
+  records,
+  type Said,
+  type StepDefinition,
+  type StepState,
+  standing,
+  whyOf,
+} from '@fulcrant/core/job';
 import { format } from 'date-fns';
 import { memo, type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';

@@ -1,8 +1,13 @@
-import { acceptanceOf } from '@fulcrant/core/engine/facts';
-import { paramsToSend } from '@fulcrant/core/engine/params';
-import type { JobState, StepReport, StepState } from '@fulcrant/core/engine/state';
-import { type StillHolds, stillHolding } from '@fulcrant/core/engine/still-holds';
-import type { Finding } from '@fulcrant/core/judgement/result';
+import {
+  acceptanceOf,
+  type JobState,
+  paramsToSend,
+  type StepReport,
+  type StepState,
+  type StillHolds,
+  stillHolding,
+} from '@fulcrant/core/job';
+import type { Finding } from '@fulcrant/core/judgement';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';

@@ -1,5 +1,4 @@
-import { LACKING } from '@fulcrant/core/engine/lacking';
-import type { LackingWhy } from '@fulcrant/core/engine/state';
+import { LACKING, type LackingWhy } from '@fulcrant/core/job';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';

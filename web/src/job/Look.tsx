@@ -1,5 +1,4 @@
-import { records } from '@fulcrant/core/engine/author';
-import type { JobState } from '@fulcrant/core/engine/state';
+import { type JobState, records } from '@fulcrant/core/job';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';

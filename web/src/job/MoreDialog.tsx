@@ -1,6 +1,5 @@
-import type { JobState } from '@fulcrant/core/engine/state';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { fallsDue } from '@fulcrant/core/sheet/due';
+import { type JobState, tradeOf } from '@fulcrant/core/job';
+import { fallsDue } from '@fulcrant/core/sheet';
 import { Link } from 'react-router';
 import { Button, Dialog } from '../ui/controls.tsx';
 

@@ -1,4 +1,4 @@
-import type { JobState } from '@fulcrant/core/engine/state';
+import type { JobState } from '@fulcrant/core/job';
 import { useState } from 'react';
 import { Photo } from '../entry/Photo.tsx';
 import { TakePhoto } from '../entry/TakePhoto.tsx';

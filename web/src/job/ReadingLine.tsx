@@ -1,6 +1,6 @@
-import type { BoltTick, Reading } from '@fulcrant/core/engine/state';
-import { sayReading } from '@fulcrant/core/instruments/quantity';
-import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { sayReading } from '@fulcrant/core/instruments';
+import type { BoltTick, Reading } from '@fulcrant/core/job';
+import { formatTorque } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { useSay, useSettings } from '../ui/settings.tsx';
 

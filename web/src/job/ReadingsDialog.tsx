@@ -1,4 +1,4 @@
-import type { Reading } from '@fulcrant/core/engine/state';
+import type { Reading } from '@fulcrant/core/job';
 import { Button, Dialog } from '../ui/controls.tsx';
 import { ReadingLine } from './ReadingLine.tsx';
 

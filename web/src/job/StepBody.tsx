@@ -1,9 +1,5 @@
-import { comesBefore } from '@fulcrant/core/engine/answers';
-import { standing } from '@fulcrant/core/engine/facts';
-import { mayLack } from '@fulcrant/core/engine/lacking';
-import type { JobState } from '@fulcrant/core/engine/state';
-import type { StepDefinition } from '@fulcrant/core/engine/step';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { comesBefore, type JobState, mayLack, type StepDefinition, standing } from '@fulcrant/core/job';
 import { useState } from 'react';
 import { AngleChoice } from '../entry/AngleChoice.tsx';
 import { LimitsInForce } from '../entry/LimitsInForce.tsx';

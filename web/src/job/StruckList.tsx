@@ -1,4 +1,4 @@
-import type { JobState, Struck } from '@fulcrant/core/engine/state';
+import type { JobState, Struck } from '@fulcrant/core/job';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import type { JobView } from '../data/job.ts';

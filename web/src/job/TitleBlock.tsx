@@ -1,5 +1,4 @@
-import { isRunning } from '@fulcrant/core/engine/running';
-import type { JobState } from '@fulcrant/core/engine/state';
+import { isRunning, type JobState } from '@fulcrant/core/job';
 import { format } from 'date-fns';
 
 /** Lower right, as on any print: machine, position, job, fitter, date, state of the sheet. */

@@ -1,4 +1,4 @@
-import { actsOn } from '@fulcrant/core/engine/trades';
+import { actsOn } from '@fulcrant/core/job';
 import { describe, expect, it } from 'vitest';
 import { toLock } from '../../../core/src/testing/test-stand.ts';
 import { actsOf } from './acts.ts';

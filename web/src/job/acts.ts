@@ -1,5 +1,4 @@
-import type { ActHere } from '@fulcrant/core/engine/act';
-import type { Reading, StepState } from '@fulcrant/core/engine/state';
+import type { ActHere, Reading, StepState } from '@fulcrant/core/job';
 import type { JobView } from '../data/job.ts';
 
 /** The rarer acts, each of which asks for a reason first. */

@@ -1,5 +1,4 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { stepOf } from '@fulcrant/core/engine/trades';
+import { type Setup, stepOf } from '@fulcrant/core/job';
 import { cleanup } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';

@@ -1,5 +1,4 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import { reportAt, stepOf } from '@fulcrant/core/engine/trades';
+import { type Place, reportAt, stepOf } from '@fulcrant/core/job';
 import { createElement, type ReactNode } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it, vi } from 'vitest';

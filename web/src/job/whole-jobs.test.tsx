@@ -1,6 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState } from '@fulcrant/core/engine/state';
+import type { JobEvent, JobState, Setup } from '@fulcrant/core/job';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { EVERY_KIND, workAll } from '../../../core/src/testing/every-kind.ts';
 import { freshJob, openPage } from '../testing/open.tsx';

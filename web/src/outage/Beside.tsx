@@ -1,8 +1,5 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { difference } from '@fulcrant/core/planning/what-if';
-import { shiftTimeIn } from '@fulcrant/core/sheet/when';
+import { difference, type Outage, type Placed, type Planned } from '@fulcrant/core/outage';
+import { shiftTimeIn } from '@fulcrant/core/sheet';
 import { Button } from '../ui/controls.tsx';
 import { boundSaid } from './change.ts';
 

@@ -1,5 +1,4 @@
-import { circleBy, proposedBindings } from '@fulcrant/core/planning/bindings';
-import type { Outage } from '@fulcrant/core/planning/outage';
+import { circleBy, type Outage, proposedBindings } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import type { OutageKnown } from '../data/outages.ts';
 import { Choice } from '../ui/Choice.tsx';

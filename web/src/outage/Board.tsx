@@ -1,9 +1,6 @@
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { minutesFrom, momentAt } from '@fulcrant/core/planning/shifts';
-import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
-import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet/when';
+import { minutesFrom, momentAt, type Outage, type OutageNetwork, type Placed } from '@fulcrant/core/outage';
+import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet';
 import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useLatest } from '../ui/use-latest.ts';
 import { Collar, LANE, TAPE } from './Collar.tsx';

@@ -1,7 +1,4 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
-import { saidMinutes } from '@fulcrant/core/planning/what-if';
+import { type Outage, type OutageNetwork, type Placed, saidMinutes } from '@fulcrant/core/outage';
 import { Link } from 'react-router';
 import { Button } from '../ui/controls.tsx';
 

@@ -1,5 +1,5 @@
 import { useDraggable } from '@dnd-kit/core';
-import type { Piece } from '@fulcrant/core/planning/tasks';
+import type { Piece } from '@fulcrant/core/outage';
 import { type KeyboardEvent, memo } from 'react';
 import { STEP } from './scale.ts';
 

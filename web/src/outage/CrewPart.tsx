@@ -1,5 +1,5 @@
-import { allSkills } from '@fulcrant/core/engine/trades';
-import type { Outage } from '@fulcrant/core/planning/outage';
+import { allSkills } from '@fulcrant/core/job';
+import type { Outage } from '@fulcrant/core/outage';
 import { ToggleGroup } from 'radix-ui';
 import { Choice } from '../ui/Choice.tsx';
 import { Button } from '../ui/controls.tsx';

@@ -1,4 +1,4 @@
-import type { Risk } from '@fulcrant/core/arithmetic/planning/risk';
+import type { Risk } from '@fulcrant/core/outage';
 
 const percent = (chance: number): string =>
   chance > 0.995 && chance < 1

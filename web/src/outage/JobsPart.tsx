@@ -1,5 +1,5 @@
-import { allTrades } from '@fulcrant/core/engine/trades';
-import type { Outage } from '@fulcrant/core/planning/outage';
+import { allTrades } from '@fulcrant/core/job';
+import type { Outage } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { readThrough } from '../data/api.ts';
 import { useDue, useRegister } from '../data/register.ts';

@@ -1,8 +1,5 @@
-import { INSTRUMENT_NAME } from '@fulcrant/core/engine/admit';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { kitOf, kitRowKey, toolsWanted } from '@fulcrant/core/planning/kit';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
+import { INSTRUMENT_NAME, type Setup } from '@fulcrant/core/job';
+import { kitOf, kitRowKey, type Outage, type OutageNetwork, toolsWanted } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { faultsOf } from '../data/asked.ts';

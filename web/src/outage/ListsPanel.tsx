@@ -1,8 +1,5 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { momentAt } from '@fulcrant/core/planning/shifts';
-import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
-import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet/when';
+import { momentAt, type Outage, type OutageNetwork, type Placed } from '@fulcrant/core/outage';
+import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Choice } from '../ui/Choice.tsx';

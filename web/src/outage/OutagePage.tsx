@@ -1,8 +1,5 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { momentAt } from '@fulcrant/core/planning/shifts';
-import { type Known, networkOf } from '@fulcrant/core/planning/tasks';
-import { shiftTimeIn } from '@fulcrant/core/sheet/when';
+import { type Known, momentAt, networkOf, type Outage, type Placed } from '@fulcrant/core/outage';
+import { shiftTimeIn } from '@fulcrant/core/sheet';
 import { Tabs, ToggleGroup } from 'radix-ui';
 import { startTransition, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';

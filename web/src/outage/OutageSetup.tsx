@@ -1,4 +1,4 @@
-import type { Outage } from '@fulcrant/core/planning/outage';
+import type { Outage } from '@fulcrant/core/outage';
 import { type RefObject, useRef, useState } from 'react';
 import type { Faults } from '../data/asked.ts';
 import type { OutageKnown } from '../data/outages.ts';

@@ -1,4 +1,4 @@
-import type { Outage } from '@fulcrant/core/planning/outage';
+import type { Outage } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, format, nextMonday } from 'date-fns';
 import { useState } from 'react';

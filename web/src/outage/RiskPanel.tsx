@@ -1,9 +1,12 @@
-import type { Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Risk } from '@fulcrant/core/arithmetic/planning/risk';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import type { OutageNetwork } from '@fulcrant/core/planning/tasks';
-import { toolKey } from '@fulcrant/core/planning/tools';
-import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
+import {
+  type Outage,
+  type OutageNetwork,
+  type Placed,
+  type Risk,
+  supposed,
+  toolKey,
+  type WhatIf,
+} from '@fulcrant/core/outage';
 import { Button } from '../ui/controls.tsx';
 import { boundSaid } from './change.ts';
 

@@ -1,6 +1,5 @@
-import { allSharedTools } from '@fulcrant/core/engine/trades';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { toolKey } from '@fulcrant/core/planning/tools';
+import { allSharedTools } from '@fulcrant/core/job';
+import { type Outage, toolKey } from '@fulcrant/core/outage';
 import { Choice } from '../ui/Choice.tsx';
 import { Button } from '../ui/controls.tsx';
 import { readCount, readTorque } from './draft.ts';

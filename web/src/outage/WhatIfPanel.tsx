@@ -1,8 +1,5 @@
-import { allSkills } from '@fulcrant/core/engine/trades';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { momentAt } from '@fulcrant/core/planning/shifts';
-import { toolKey } from '@fulcrant/core/planning/tools';
-import { supposed, type WhatIf } from '@fulcrant/core/planning/what-if';
+import { allSkills } from '@fulcrant/core/job';
+import { momentAt, type Outage, supposed, toolKey, type WhatIf } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';

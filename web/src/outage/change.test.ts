@@ -1,8 +1,6 @@
-import { carriedOn, firstCome } from '@fulcrant/core/arithmetic/planning/search';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { momentAt } from '@fulcrant/core/planning/shifts';
-import { networkOf } from '@fulcrant/core/planning/tasks';
+import { carriedOn, momentAt, networkOf, type Outage } from '@fulcrant/core/outage';
 import { describe, expect, it } from 'vitest';
+import { firstCome } from '../../../core/src/arithmetic/planning/search.ts';
 import { KNOWN, OUTAGE } from '../../../core/src/testing/outage-stand.ts';
 import { adopted, boundOf, boundSaid, moved, movedOn, saidBroken, unpinned, withPlan } from './change.ts';
 

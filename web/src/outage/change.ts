@@ -1,8 +1,14 @@
-import { circleOf, type Placed } from '@fulcrant/core/arithmetic/planning/network';
-import { type Carried, carriedOn } from '@fulcrant/core/arithmetic/planning/search';
-import type { Outage } from '@fulcrant/core/planning/outage';
-import { momentAt } from '@fulcrant/core/planning/shifts';
-import { type Known, networkOf, type OutageNetwork } from '@fulcrant/core/planning/tasks';
+import {
+  type Carried,
+  carriedOn,
+  circleOf,
+  type Known,
+  momentAt,
+  networkOf,
+  type Outage,
+  type OutageNetwork,
+  type Placed,
+} from '@fulcrant/core/outage';
 
 /** The plan as it was adopted, as the planner takes it. */
 export const adopted = (outage: Outage): Placed[] =>

@@ -1,4 +1,4 @@
-import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/planning/outage';
+import { type Outage, type OutageTold, outageSchema } from '@fulcrant/core/outage';
 import { describe, expect, it } from 'vitest';
 import { begunFrom, beside, isChanged, readBreaks, readClock, readCount } from './draft.ts';
 import { fieldOf, momentOf } from './moments.ts';

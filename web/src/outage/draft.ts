@@ -1,5 +1,4 @@
-import type { Outage, OutageTold } from '@fulcrant/core/planning/outage';
-import { planFrom } from '@fulcrant/core/planning/shifts';
+import { type Outage, type OutageTold, planFrom } from '@fulcrant/core/outage';
 import { hashKey } from '@tanstack/react-query';
 
 /** An outage being changed: the version it was begun from, what that said, and what it says now. */

@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { whenIn } from '@fulcrant/core/sheet/when';
+import { whenIn } from '@fulcrant/core/sheet';
 
 /** A moment as its zone writes it in a field. */
 export const fieldOf = (at: string, zone: string): string => whenIn(zone)(at).replace(' ', 'T');

@@ -1,5 +1,4 @@
-import { planned } from '@fulcrant/core/arithmetic/planning/search';
-import { networkOf } from '@fulcrant/core/planning/tasks';
+import { networkOf, planned } from '@fulcrant/core/outage';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { KNOWN, OUTAGE } from '../../../core/src/testing/outage-stand.ts';

@@ -1,4 +1,4 @@
-import type { Outage } from '@fulcrant/core/planning/outage';
+import type { Outage } from '@fulcrant/core/outage';
 import type { Faults } from '../data/asked.ts';
 
 /** What a part of the form is given: the outage as it stands here, a way to change it, and what is wrong by field. */

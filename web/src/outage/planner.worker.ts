@@ -1,6 +1,12 @@
-import type { Network, Placed } from '@fulcrant/core/arithmetic/planning/network';
-import { type Doubt, lateRisk, type Risk } from '@fulcrant/core/arithmetic/planning/risk';
-import { type Planned, search } from '@fulcrant/core/arithmetic/planning/search';
+import {
+  type Doubt,
+  lateRisk,
+  type Network,
+  type Placed,
+  type Planned,
+  type Risk,
+  search,
+} from '@fulcrant/core/outage';
 
 /** What the board asks of the worker. A newer question ends an older one. */
 export type PlannerQuestion =

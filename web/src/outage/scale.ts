@@ -1,4 +1,4 @@
-import type { Span } from '@fulcrant/core/arithmetic/planning/network';
+import type { Span } from '@fulcrant/core/outage';
 
 export const ZOOMS = [
   ['shift', 'Shift'],

@@ -1,4 +1,4 @@
-import type { Outage } from '@fulcrant/core/planning/outage';
+import type { Outage } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { type Faults, faultsOf } from '../data/asked.ts';

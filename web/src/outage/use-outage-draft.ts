@@ -1,4 +1,4 @@
-import type { Outage, OutageTold } from '@fulcrant/core/planning/outage';
+import type { Outage, OutageTold } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { begunFrom, beside, type Draft, isChanged } from './draft.ts';
 

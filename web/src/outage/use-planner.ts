@@ -1,6 +1,4 @@
-import type { Network, Placed } from '@fulcrant/core/arithmetic/planning/network';
-import type { Doubt, Risk } from '@fulcrant/core/arithmetic/planning/risk';
-import type { Planned } from '@fulcrant/core/arithmetic/planning/search';
+import type { Doubt, Network, Placed, Planned, Risk } from '@fulcrant/core/outage';
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { PlannerAnswer, PlannerQuestion } from './planner.worker.ts';
 

@@ -1,4 +1,4 @@
-import { ROLE_SAID } from '@fulcrant/core/api/plant';
+import { ROLE_SAID } from '@fulcrant/core/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';

@@ -1,6 +1,5 @@
-import { autopsy } from '@fulcrant/core/autopsy/autopsy';
-import { allTrades, failureGuideOf, failureGuides } from '@fulcrant/core/engine/trades';
-import { whenOf } from '@fulcrant/core/history/past';
+import { autopsy, whenOf } from '@fulcrant/core/history';
+import { allTrades, failureGuideOf, failureGuides } from '@fulcrant/core/job';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ToggleGroup } from 'radix-ui';

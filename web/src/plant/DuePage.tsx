@@ -1,4 +1,4 @@
-import type { DueLine } from '@fulcrant/core/api/due';
+import type { DueLine } from '@fulcrant/core/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, addWeeks, format, isSameDay, isToday, startOfWeek } from 'date-fns';
 import { useState } from 'react';

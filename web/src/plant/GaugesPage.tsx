@@ -1,10 +1,7 @@
-import { INSTRUMENT_NAME } from '@fulcrant/core/engine/admit';
-import { records } from '@fulcrant/core/engine/author';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { quantityOf, sayReading } from '@fulcrant/core/instruments/quantity';
-import { readingUncertainty } from '@fulcrant/core/metrology/uncertainty';
-import { formatLength, type LengthUnit } from '@fulcrant/core/quantities/length';
-import { say } from '@fulcrant/core/quantities/say';
+import { type Instrument, quantityOf, sayReading } from '@fulcrant/core/instruments';
+import { INSTRUMENT_NAME, records } from '@fulcrant/core/job';
+import { readingUncertainty } from '@fulcrant/core/judgement';
+import { formatLength, type LengthUnit, say } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';

@@ -1,5 +1,5 @@
-import { allMethods } from '@fulcrant/core/engine/trades';
-import { chosenOf } from '@fulcrant/core/sources/methods';
+import { allMethods } from '@fulcrant/core/job';
+import { chosenOf } from '@fulcrant/core/judgement';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';

@@ -1,13 +1,16 @@
-import { newInstrumentSchema } from '@fulcrant/core/api/requests';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { check } from '@fulcrant/core/judgement/sentences';
-import { parseForce } from '@fulcrant/core/quantities/force';
-import { parseFrequency } from '@fulcrant/core/quantities/frequency';
-import { parseLength, parseTypedNumber } from '@fulcrant/core/quantities/length';
-import { parsePressure } from '@fulcrant/core/quantities/pressure';
-import { parseRoughness } from '@fulcrant/core/quantities/roughness';
-import { parseTorque } from '@fulcrant/core/quantities/torque';
-import { parseVelocity } from '@fulcrant/core/quantities/velocity';
+import { newInstrumentSchema } from '@fulcrant/core/api';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { check } from '@fulcrant/core/judgement';
+import {
+  parseForce,
+  parseFrequency,
+  parseLength,
+  parsePressure,
+  parseRoughness,
+  parseTorque,
+  parseTypedNumber,
+  parseVelocity,
+} from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, useNavigate } from 'react-router';

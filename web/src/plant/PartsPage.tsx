@@ -1,8 +1,6 @@
-import type { PartCard } from '@fulcrant/core/api/register';
-import { fieldsOf } from '@fulcrant/core/engine/asked';
-import { records } from '@fulcrant/core/engine/author';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import { partFields, readPart, showPart } from '@fulcrant/core/job/part-card';
+import type { PartCard } from '@fulcrant/core/api';
+import { partFields, readPart, showPart } from '@fulcrant/core/forms';
+import { allTrades, fieldsOf, records } from '@fulcrant/core/job';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useDeferredValue, useState } from 'react';

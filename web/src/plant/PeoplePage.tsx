@@ -1,4 +1,4 @@
-import { type PersonLine, ROLE_SAID, ROLES, type Role } from '@fulcrant/core/api/plant';
+import { type PersonLine, ROLE_SAID, ROLES, type Role } from '@fulcrant/core/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';

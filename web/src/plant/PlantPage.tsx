@@ -1,6 +1,6 @@
-import { type Plant, plantSchema } from '@fulcrant/core/api/plant';
-import { check } from '@fulcrant/core/judgement/sentences';
-import { formatLength, parseLength } from '@fulcrant/core/quantities/length';
+import { type Plant, plantSchema } from '@fulcrant/core/api';
+import { check } from '@fulcrant/core/judgement';
+import { formatLength, parseLength } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { call } from '../data/api.ts';

@@ -1,10 +1,6 @@
-import type { AutopsyTold } from '@fulcrant/core/api/autopsies';
-import type { ShaftCardBody } from '@fulcrant/core/api/register';
-import { records } from '@fulcrant/core/engine/author';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import type { PastJob } from '@fulcrant/core/history/past';
-import { whenOf } from '@fulcrant/core/history/past';
-import { besideEachOther, livesOf, tracesOf } from '@fulcrant/core/history/traces';
+import type { AutopsyTold, ShaftCardBody } from '@fulcrant/core/api';
+import { besideEachOther, livesOf, type PastJob, tracesOf, whenOf } from '@fulcrant/core/history';
+import { allTrades, records } from '@fulcrant/core/job';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
-import type { RegisterLine } from '@fulcrant/core/api/register';
-import { records } from '@fulcrant/core/engine/author';
+import type { RegisterLine } from '@fulcrant/core/api';
+import { records } from '@fulcrant/core/job';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ScanLine, Search } from 'lucide-react';

@@ -1,5 +1,5 @@
-import type { RegisterLine, ShaftCardBody } from '@fulcrant/core/api/register';
-import { lengthDigits, parseLength } from '@fulcrant/core/quantities/length';
+import type { RegisterLine, ShaftCardBody } from '@fulcrant/core/api';
+import { lengthDigits, parseLength } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { call } from '../data/api.ts';

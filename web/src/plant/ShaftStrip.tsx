@@ -1,5 +1,5 @@
-import type { ShaftCardBody } from '@fulcrant/core/api/register';
-import { formatLength } from '@fulcrant/core/quantities/length';
+import type { ShaftCardBody } from '@fulcrant/core/api';
+import { formatLength } from '@fulcrant/core/units';
 import { Link } from 'react-router';
 import { useRegister } from '../data/register.ts';
 import { useSettings } from '../ui/settings.tsx';

@@ -1,6 +1,5 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import type { PastJob } from '@fulcrant/core/history/past';
+import type { PastJob } from '@fulcrant/core/history';
+import { type Setup, tradeOf } from '@fulcrant/core/job';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';

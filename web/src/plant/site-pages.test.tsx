@@ -1,4 +1,4 @@
-import { CALCULATORS } from '@fulcrant/core/arithmetic/registry';
+import { CALCULATORS } from '@fulcrant/core/calculators';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { openPage } from '../testing/open.tsx';
@@ -153,7 +153,7 @@ describe('the house rules', () => {
     const held = new Promise<void>((done) => {
       comes = done;
     });
-    const { usualRules } = await import('@fulcrant/core/engine/trades');
+    const { usualRules } = await import('@fulcrant/core/job');
     server.on('GET', '/api/house-rules', () => held.then(() => ({ rules: usualRules(), set: null })));
     await openPage('/house-rules', server);
     expect(all('[data-rule]')).toHaveLength(0);

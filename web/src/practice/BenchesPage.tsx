@@ -1,5 +1,4 @@
-import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/engine/rig';
-import { allRigs, rigOf } from '@fulcrant/core/practice/rigs';
+import { allRigs, DIFFICULTIES, DIFFICULTY_IDS, type Difficulty, rigOf } from '@fulcrant/core/practice';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useBenches } from '../data/benches.ts';

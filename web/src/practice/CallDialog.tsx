@@ -1,5 +1,4 @@
-import type { Rig } from '@fulcrant/core/engine/rig';
-import type { Call } from '@fulcrant/core/practice/debrief';
+import type { Call, Rig } from '@fulcrant/core/practice';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 

@@ -1,8 +1,14 @@
-import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/engine/rig';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import { check } from '@fulcrant/core/judgement/sentences';
-import { competenceSchema, type PracticeTold, setSchema } from '@fulcrant/core/practice/class';
-import { allRigs } from '@fulcrant/core/practice/rigs';
+import { allTrades } from '@fulcrant/core/job';
+import { check } from '@fulcrant/core/judgement';
+import {
+  allRigs,
+  competenceSchema,
+  DIFFICULTIES,
+  DIFFICULTY_IDS,
+  type Difficulty,
+  type PracticeTold,
+  setSchema,
+} from '@fulcrant/core/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
 import type { Schema } from 'yup';

@@ -1,6 +1,5 @@
-import type { Rig } from '@fulcrant/core/engine/rig';
-import { stepOf, whyOf } from '@fulcrant/core/engine/trades';
-import { type Attempt, type Debrief, PART_IDS, PARTS, WORTH } from '@fulcrant/core/practice/debrief';
+import { stepOf, whyOf } from '@fulcrant/core/job';
+import { type Attempt, type Debrief, PART_IDS, PARTS, type Rig, WORTH } from '@fulcrant/core/practice';
 import { useSay } from '../ui/settings.tsx';
 import { Why } from '../ui/Why.tsx';
 import { Replay } from './Replay.tsx';

@@ -1,5 +1,4 @@
-import { decksTold, type Kept, nextOf, putBy } from '@fulcrant/core/practice/again';
-import { DECKS, type DeckId, type Drill } from '@fulcrant/core/practice/drill';
+import { DECKS, type DeckId, type Drill, decksTold, type Kept, nextOf, putBy } from '@fulcrant/core/practice';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, readThrough } from '../data/api.ts';

@@ -1,4 +1,4 @@
-import type { Face } from '@fulcrant/core/practice/drill';
+import type { Face } from '@fulcrant/core/practice';
 
 /** A gauge as it stands in the hand: drawn, never told. */
 export function GaugeFace({ face }: { face: Face }) {

@@ -1,7 +1,5 @@
-import { DIFFICULTIES } from '@fulcrant/core/engine/rig';
-import { allTrades } from '@fulcrant/core/engine/trades';
-import type { PracticeTold } from '@fulcrant/core/practice/class';
-import { rigOf } from '@fulcrant/core/practice/rigs';
+import { allTrades } from '@fulcrant/core/job';
+import { DIFFICULTIES, type PracticeTold, rigOf } from '@fulcrant/core/practice';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';

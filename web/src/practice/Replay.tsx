@@ -1,8 +1,5 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Rig } from '@fulcrant/core/engine/rig';
-import { stepOf } from '@fulcrant/core/engine/trades';
-import type { Action } from '@fulcrant/core/practice/bench';
-import type { Attempt, Debrief } from '@fulcrant/core/practice/debrief';
+import { type JobEvent, stepOf } from '@fulcrant/core/job';
+import type { Action, Attempt, Debrief, Rig } from '@fulcrant/core/practice';
 import { useState } from 'react';
 import { Button } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';

@@ -1,4 +1,4 @@
-import { rigOf } from '@fulcrant/core/practice/rigs';
+import { rigOf } from '@fulcrant/core/practice';
 import { useParams } from 'react-router';
 import { useResult } from '../data/benches.ts';
 import { Fault } from '../ui/controls.tsx';

@@ -1,9 +1,5 @@
-import { isSettled } from '@fulcrant/core/engine/answers';
-import { answered } from '@fulcrant/core/engine/facts';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { reportAt } from '@fulcrant/core/engine/trades';
-import type { Shown } from '@fulcrant/core/practice/bench';
-import { BLADES_MM } from '@fulcrant/core/practice/gauges';
+import { answered, isSettled, type JobState, reportAt } from '@fulcrant/core/job';
+import { BLADES_MM, type Shown } from '@fulcrant/core/practice';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { AtHand } from '../job/JobPage.tsx';

@@ -1,8 +1,14 @@
-import type { Person } from '@fulcrant/core/api/requests';
-import { DIFFICULTIES, DIFFICULTY_IDS } from '@fulcrant/core/engine/rig';
-import { type Call, type Debrief, debrief } from '@fulcrant/core/practice/debrief';
-import { PRACTICE_GAUGES } from '@fulcrant/core/practice/gauges';
-import { layOut, rigOf } from '@fulcrant/core/practice/rigs';
+import type { Person } from '@fulcrant/core/api';
+import {
+  type Call,
+  type Debrief,
+  DIFFICULTIES,
+  DIFFICULTY_IDS,
+  debrief,
+  layOut,
+  PRACTICE_GAUGES,
+  rigOf,
+} from '@fulcrant/core/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';

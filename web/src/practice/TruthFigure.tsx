@@ -1,4 +1,4 @@
-import type { Beside } from '@fulcrant/core/practice/handled';
+import type { Beside } from '@fulcrant/core/practice';
 
 const WIDE = 720;
 const HIGH = 150;

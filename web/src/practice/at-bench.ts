@@ -1,5 +1,4 @@
-import type { Rig } from '@fulcrant/core/engine/rig';
-import type { Action, Shown } from '@fulcrant/core/practice/bench';
+import type { Action, Rig, Shown } from '@fulcrant/core/practice';
 import { createContext, useContext } from 'react';
 import type { Seen } from './use-sheet.ts';
 

@@ -1,8 +1,7 @@
-import { putBy } from '@fulcrant/core/practice/again';
-import { allDrills } from '@fulcrant/core/practice/decks';
-import { DECK_IDS, type Drill } from '@fulcrant/core/practice/drill';
+import { allDrills, type Drill, putBy } from '@fulcrant/core/practice';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { DECK_IDS } from '../../../core/src/practice/drill.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
 import { all, press, the } from '../testing/sheet.ts';

@@ -1,6 +1,5 @@
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import type { Call } from '@fulcrant/core/practice/debrief';
-import type { Logged } from '@fulcrant/core/practice/handled';
+import type { JobEvent } from '@fulcrant/core/job';
+import type { Call, Logged } from '@fulcrant/core/practice';
 
 /** A practice sheet as it is kept on this device: what was written, what was handled, what was made of it. */
 export type Kept = {

@@ -1,12 +1,15 @@
-import type { Person } from '@fulcrant/core/api/requests';
-import type { EventDataOf, EventType, JobEvent } from '@fulcrant/core/engine/events';
-import type { Difficulty, Rig } from '@fulcrant/core/engine/rig';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { take } from '@fulcrant/core/engine/take';
-import { notAtABench } from '@fulcrant/core/practice/admitted';
-import { type Action, Bench, type Shown } from '@fulcrant/core/practice/bench';
-import type { Logged } from '@fulcrant/core/practice/handled';
-import { layOut } from '@fulcrant/core/practice/rigs';
+import type { Person } from '@fulcrant/core/api';
+import { type EventDataOf, type EventType, type JobEvent, type JobState, take } from '@fulcrant/core/job';
+import {
+  type Action,
+  Bench,
+  type Difficulty,
+  type Logged,
+  layOut,
+  notAtABench,
+  type Rig,
+  type Shown,
+} from '@fulcrant/core/practice';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { faultsOf } from '../data/asked.ts';

@@ -1,4 +1,4 @@
-import { ROLE_SAID } from '@fulcrant/core/api/plant';
+import { ROLE_SAID } from '@fulcrant/core/api';
 import { type FormEvent, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { type Faults, faultsOf } from '../data/asked.ts';

@@ -1,5 +1,4 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { tradeOf } from '@fulcrant/core/engine/trades';
+import { type Setup, tradeOf } from '@fulcrant/core/job';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useJob } from '../data/job.ts';

@@ -1,5 +1,4 @@
-import type { Field, FormValues } from '@fulcrant/core/engine/asked';
-import { formName } from '@fulcrant/core/engine/asked';
+import { type Field, type FormValues, formName } from '@fulcrant/core/job';
 import type { UseFormRegister } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';

@@ -1,7 +1,6 @@
-import { partKey } from '@fulcrant/core/api/register';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { allTrades, tradeOf } from '@fulcrant/core/engine/trades';
-import { openingFor } from '@fulcrant/core/job/opening';
+import { partKey } from '@fulcrant/core/api';
+import { openingFor } from '@fulcrant/core/forms';
+import { allTrades, type Setup, tradeOf } from '@fulcrant/core/job';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';

@@ -1,9 +1,6 @@
-import { type Field, type FormValues, formName } from '@fulcrant/core/engine/asked';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Trade } from '@fulcrant/core/engine/trade';
-import { boxesOf, type Opening } from '@fulcrant/core/job/opening';
-import { fromForm, toForm } from '@fulcrant/core/job/setup-form';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import { boxesOf, fromForm, type Opening, toForm } from '@fulcrant/core/forms';
+import { type Field, type FormValues, formName, type Setup, type Trade } from '@fulcrant/core/job';
+import type { LengthUnit } from '@fulcrant/core/units';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';

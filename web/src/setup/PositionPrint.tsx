@@ -1,7 +1,11 @@
-import type { FormValues } from '@fulcrant/core/engine/asked';
-import { type Field, formName } from '@fulcrant/core/engine/asked';
-import type { MeasuredPlace, PositionPiece } from '@fulcrant/core/engine/slots';
-import type { Origin } from '@fulcrant/core/job/opening';
+import type { Origin } from '@fulcrant/core/forms';
+import {
+  type Field,
+  type FormValues,
+  formName,
+  type MeasuredPlace,
+  type PositionPiece,
+} from '@fulcrant/core/job';
 import type { CSSProperties } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 import { Shapes } from '../figures/DrawingView.tsx';

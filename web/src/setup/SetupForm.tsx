@@ -1,9 +1,5 @@
-import type { FormValues } from '@fulcrant/core/engine/asked';
-import { formName } from '@fulcrant/core/engine/asked';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { Trade } from '@fulcrant/core/engine/trade';
-import type { StartSetup } from '@fulcrant/core/job/setup-form';
-import { fieldsAsked, fromForm, toForm } from '@fulcrant/core/job/setup-form';
+import { fieldsAsked, fromForm, type StartSetup, toForm } from '@fulcrant/core/forms';
+import { type FormValues, formName, type Setup, type Trade } from '@fulcrant/core/job';
 import type { ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';

@@ -1,5 +1,5 @@
-import type { FormValues } from '@fulcrant/core/engine/asked';
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
+import type { FormValues } from '@fulcrant/core/job';
+import type { LengthUnit } from '@fulcrant/core/units';
 import type { StoredPosition } from '../data/job.ts';
 
 /** A form that was begun: kept in this window through a reload, until the sheet is opened. */

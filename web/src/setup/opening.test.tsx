@@ -1,5 +1,4 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { allTrades } from '@fulcrant/core/engine/trades';
+import { allTrades, type Setup } from '@fulcrant/core/job';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';

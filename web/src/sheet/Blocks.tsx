@@ -1,5 +1,5 @@
-import { sayIn } from '@fulcrant/core/quantities/say';
-import type { Block } from '@fulcrant/core/sheet/form';
+import type { Block } from '@fulcrant/core/sheet';
+import { sayIn } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
 import { Photo } from '../entry/Photo.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';

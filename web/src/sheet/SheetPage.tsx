@@ -1,7 +1,5 @@
-import type { JobState } from '@fulcrant/core/engine/state';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
-import { whenIn } from '@fulcrant/core/sheet/when';
+import type { JobState } from '@fulcrant/core/job';
+import { type FitUpSheet, fitUpSheet, whenIn } from '@fulcrant/core/sheet';
 import { useQuery } from '@tanstack/react-query';
 import { FileJson, FileText, Printer, Table } from 'lucide-react';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
+import type { Setup } from '@fulcrant/core/job';
+import { fitUpSheet } from '@fulcrant/core/sheet';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, upTo, workAll } from '../../../core/src/testing/every-kind.ts';

@@ -1,6 +1,5 @@
-import type { JobState } from '@fulcrant/core/engine/state';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import { fitUpSheet } from '@fulcrant/core/sheet/sheet';
+import { type JobState, tradeOf } from '@fulcrant/core/job';
+import { fitUpSheet } from '@fulcrant/core/sheet';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../data/session.tsx';

@@ -1,8 +1,11 @@
-import { canLack } from '@fulcrant/core/engine/answers';
-import { answerTo } from '@fulcrant/core/engine/facts';
-import { ANSWER_WORD } from '@fulcrant/core/engine/said';
-import type { JobState } from '@fulcrant/core/engine/state';
-import type { GateItem, StepDefinition } from '@fulcrant/core/engine/step';
+import {
+  ANSWER_WORD,
+  answerTo,
+  canLack,
+  type GateItem,
+  type JobState,
+  type StepDefinition,
+} from '@fulcrant/core/job';
 import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay } from '../ui/settings.tsx';

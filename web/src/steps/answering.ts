@@ -1,5 +1,4 @@
-import type { Said } from '@fulcrant/core/engine/said';
-import type { GateItem } from '@fulcrant/core/engine/step';
+import type { GateItem, Said } from '@fulcrant/core/job';
 import { useState } from 'react';
 
 export type OnAnswer = (item: string, answer: Said, note?: string) => void;

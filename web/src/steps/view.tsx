@@ -1,7 +1,12 @@
-import type { Said } from '@fulcrant/core/engine/said';
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { JobState, Place, StepReport } from '@fulcrant/core/engine/state';
-import type { KindFamily, StepDefinition } from '@fulcrant/core/engine/step';
+import type {
+  JobState,
+  KindFamily,
+  Place,
+  Said,
+  Setup,
+  StepDefinition,
+  StepReport,
+} from '@fulcrant/core/job';
 import type { ReactNode } from 'react';
 import type { JobView } from '../data/job.ts';
 

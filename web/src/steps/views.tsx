@@ -1,9 +1,5 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import type { BoltValues } from '@fulcrant/core/steps/bolt-passes';
-import { bolts } from '@fulcrant/core/steps/bolts';
-import { gate } from '@fulcrant/core/steps/gate';
-import { gaps } from '@fulcrant/core/steps/gland-gaps';
-import { signature } from '@fulcrant/core/steps/signature';
+import type { Setup } from '@fulcrant/core/job';
+import { type BoltValues, bolts, gaps, gate, signature } from '@fulcrant/core/steps';
 import { useGauge } from '../entry/gauge-choice.ts';
 import { GlandFigure } from '../figures/GlandFigure.tsx';
 import { bearingViews } from './bearing/views.tsx';

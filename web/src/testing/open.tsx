@@ -1,5 +1,5 @@
-import type { Setup } from '@fulcrant/core/engine/setup';
-import { BearingHand } from '@fulcrant/core/trades/sleeve-bearing/hand';
+import { BearingHand } from '@fulcrant/core/examples';
+import type { Setup } from '@fulcrant/core/job';
 import { cleanup, render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';

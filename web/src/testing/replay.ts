@@ -1,7 +1,6 @@
-import type { EventDataOf, JobEvent } from '@fulcrant/core/engine/events';
-import type { JobState, PlaceQuantity } from '@fulcrant/core/engine/state';
-import { formatTorque } from '@fulcrant/core/quantities/torque';
-import { TAGS } from '@fulcrant/core/steps/rebuild/part-tags';
+import type { EventDataOf, JobEvent, JobState, PlaceQuantity } from '@fulcrant/core/job';
+import { TAGS } from '@fulcrant/core/steps';
+import { formatTorque } from '@fulcrant/core/units';
 import { fireEvent } from '@testing-library/react';
 import { vi } from 'vitest';
 import { the } from './sheet.ts';

@@ -1,12 +1,7 @@
-import type { Plant } from '@fulcrant/core/api/plant';
-import type { Person } from '@fulcrant/core/api/requests';
-import type { JobEvent } from '@fulcrant/core/engine/events';
-import { reduce } from '@fulcrant/core/engine/judge';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { take } from '@fulcrant/core/engine/take';
-import { usualRules } from '@fulcrant/core/engine/trades';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { summarise } from '@fulcrant/core/job/summary';
+import type { Person, Plant } from '@fulcrant/core/api';
+import { summarise } from '@fulcrant/core/forms';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { type JobEvent, type JobState, reduce, take, usualRules } from '@fulcrant/core/job';
 import { tools } from '../../../core/src/testing/test-stand.ts';
 
 export const ASTA: Person = { id: 'asta', name: 'Asta', role: 'fitter' };

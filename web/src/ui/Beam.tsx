@@ -1,8 +1,11 @@
-import type { Beam as BeamData } from '@fulcrant/core/judgement/result';
-import { formatForce } from '@fulcrant/core/quantities/force';
-import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
-import { formatRoughness } from '@fulcrant/core/quantities/roughness';
-import { formatTorque } from '@fulcrant/core/quantities/torque';
+import type { Beam as BeamData } from '@fulcrant/core/judgement';
+import {
+  formatForce,
+  formatRoughness,
+  formatTorque,
+  type LengthUnit,
+  lengthDigits,
+} from '@fulcrant/core/units';
 import { Popover } from 'radix-ui';
 import { useSay, useSettings } from './settings.tsx';
 

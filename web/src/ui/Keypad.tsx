@@ -1,4 +1,4 @@
-import type { PlaceQuantity } from '@fulcrant/core/engine/state';
+import type { PlaceQuantity } from '@fulcrant/core/job';
 
 /** Rows of six: digits at the left as on a calculator, units and signs at the right. */
 const keys = (sign: string, ...units: [string, string, string]) => [

@@ -1,4 +1,4 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { lengthDigits } from '@fulcrant/core/units';
 import { useSettings } from './settings.tsx';
 
 /** Digits in the mono with the wide decimal point closed up. */

@@ -1,4 +1,4 @@
-import type { RailMark } from '@fulcrant/core/job/summary';
+import type { RailMark } from '@fulcrant/core/forms';
 import { useEffect, useRef } from 'react';
 
 const PIN = 'var(--stop)';

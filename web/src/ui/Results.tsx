@@ -1,5 +1,5 @@
-import { sayIn } from '@fulcrant/core/quantities/say';
-import type { FitUpSheet } from '@fulcrant/core/sheet/form';
+import type { FitUpSheet } from '@fulcrant/core/sheet';
+import { sayIn } from '@fulcrant/core/units';
 import { useSettings } from './settings.tsx';
 
 /** The numbers a reliability engineer asks for a year later. */

@@ -1,4 +1,4 @@
-import type { WorkingLine } from '@fulcrant/core/judgement/result';
+import type { WorkingLine } from '@fulcrant/core/judgement';
 import { useSay } from './settings.tsx';
 
 /** The sum as it would stand on the back of the sheet; opened on demand where room is short. */

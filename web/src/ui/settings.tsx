@@ -1,5 +1,4 @@
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { say } from '@fulcrant/core/quantities/say';
+import { type LengthUnit, say } from '@fulcrant/core/units';
 import {
   createContext,
   type ReactNode,

@@ -1,6 +1,4 @@
-import type { Finding } from '@fulcrant/core/judgement/result';
-import { VERDICT_WORD, type Verdict } from '@fulcrant/core/metrology/decision';
-import { sourceOf } from '@fulcrant/core/sources/register';
+import { type Finding, sourceOf, VERDICT_WORD, type Verdict } from '@fulcrant/core/judgement';
 import type { ReactNode } from 'react';
 import { Explained } from './Explained.tsx';
 import { useSay } from './settings.tsx';

@@ -1,7 +1,6 @@
-import type { JobState } from '@fulcrant/core/engine/state';
-import { tradeOf } from '@fulcrant/core/engine/trades';
-import type { JobSummary } from '@fulcrant/core/job/summary';
-import type { FixedNamed } from '@fulcrant/core/steps/bearing/fixed-first';
+import type { JobSummary } from '@fulcrant/core/forms';
+import { type JobState, tradeOf } from '@fulcrant/core/job';
+import type { FixedNamed } from '@fulcrant/core/steps';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';

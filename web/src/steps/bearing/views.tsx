@@ -1,8 +1,5 @@
-import { RUN_IN_LIMITS } from '@fulcrant/core/arithmetic/lubrication/run-in';
-import { fixedFirst, NAME_FIXED } from '@fulcrant/core/steps/bearing/fixed-first';
-import { floatRoom } from '@fulcrant/core/steps/bearing/float-room';
-import { greaseFill } from '@fulcrant/core/steps/bearing/grease-fill';
-import { runInLog } from '@fulcrant/core/steps/bearing/run-in-log';
+import { RUN_IN_LIMITS } from '@fulcrant/core/calculators';
+import { fixedFirst, floatRoom, greaseFill, NAME_FIXED, runInLog } from '@fulcrant/core/steps';
 import { lazy, Suspense } from 'react';
 import { FillFigure } from '../../figures/GreaseFigure.tsx';
 import { FloatFigure } from '../../figures/SplitFigures.tsx';

@@ -1,4 +1,4 @@
-import type { BoltSpec, BoltValues } from '@fulcrant/core/steps/bolt-passes';
+import type { BoltSpec, BoltValues } from '@fulcrant/core/steps';
 
 type Spot = { x: number; y: number };
 

@@ -1,7 +1,6 @@
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { parseAngle } from '@fulcrant/core/quantities/angle';
-import { formatTorque, parseTorque } from '@fulcrant/core/quantities/torque';
-import { type BoltValues, openIn } from '@fulcrant/core/steps/bolt-passes';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { type BoltValues, openIn } from '@fulcrant/core/steps';
+import { formatTorque, parseAngle, parseTorque } from '@fulcrant/core/units';
 import { type FormEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
 import { GaugePicker } from '../../entry/GaugePicker.tsx';
 import { takeCaret } from '../../ui/caret.ts';

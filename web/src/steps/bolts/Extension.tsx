@@ -1,7 +1,6 @@
-import { wrenchSetting } from '@fulcrant/core/arithmetic/bolting/wrench';
-import type { Instrument } from '@fulcrant/core/instruments/instrument';
-import { parseAngle } from '@fulcrant/core/quantities/angle';
-import { parseLength } from '@fulcrant/core/quantities/length';
+import { wrenchSetting } from '@fulcrant/core/calculators';
+import type { Instrument } from '@fulcrant/core/instruments';
+import { parseAngle, parseLength } from '@fulcrant/core/units';
 import { useState } from 'react';
 import { Button } from '../../ui/controls.tsx';
 import { useSay, useSettings } from '../../ui/settings.tsx';

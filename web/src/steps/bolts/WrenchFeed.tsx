@@ -1,4 +1,4 @@
-import { formatTorque } from '@fulcrant/core/quantities/torque';
+import { formatTorque } from '@fulcrant/core/units';
 import { Radio } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { moveHand, pairStandIn, portFor, takeReading, unpair, useFeed } from '../../data/feed.ts';

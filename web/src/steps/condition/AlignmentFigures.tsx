@@ -1,10 +1,11 @@
-import type { PlaneValues } from '@fulcrant/core/arithmetic/alignment/coupling';
-import { roundedDown } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { CouplingStepValues } from '@fulcrant/core/steps/condition/coupling';
-import type { HousingsStepValues } from '@fulcrant/core/steps/condition/housings';
-import type { SoftFootStepValues } from '@fulcrant/core/steps/condition/soft-foot';
-import { footKey } from '@fulcrant/core/steps/condition/soft-foot';
+import { type PlaneValues, roundedDown } from '@fulcrant/core/calculators';
+import {
+  type CouplingStepValues,
+  footKey,
+  type HousingsStepValues,
+  type SoftFootStepValues,
+} from '@fulcrant/core/steps';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Axis, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

@@ -1,8 +1,5 @@
-import { formatForce } from '@fulcrant/core/quantities/force';
-import { formatFrequency } from '@fulcrant/core/quantities/frequency';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { BeltStepValues } from '@fulcrant/core/steps/condition/belts';
-import { beltKey } from '@fulcrant/core/steps/condition/belts';
+import { type BeltStepValues, beltKey } from '@fulcrant/core/steps';
+import { formatForce, formatFrequency, lengthDigits } from '@fulcrant/core/units';
 import { Axis, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

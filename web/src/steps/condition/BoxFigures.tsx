@@ -1,8 +1,6 @@
-import { roundedDown } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { BoxBoreStepValues } from '@fulcrant/core/steps/condition/box-bore';
-import type { BoxFaceStepValues } from '@fulcrant/core/steps/condition/box-face';
-import type { EnvelopeStepValues } from '@fulcrant/core/steps/condition/envelope';
+import { roundedDown } from '@fulcrant/core/calculators';
+import type { BoxBoreStepValues, BoxFaceStepValues, EnvelopeStepValues } from '@fulcrant/core/steps';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Axis, DialGauge, Dimension, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 import { TurnView } from './TurnView.tsx';

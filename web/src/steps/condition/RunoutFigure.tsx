@@ -1,6 +1,6 @@
-import { roundedDown } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { RunoutStepValues } from '@fulcrant/core/steps/condition/runout';
+import { roundedDown } from '@fulcrant/core/calculators';
+import type { RunoutStepValues } from '@fulcrant/core/steps';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Figure, Label } from '../../figures/drawing.tsx';
 import { useMending } from '../../figures/mend.tsx';
 import { useSettings } from '../../ui/settings.tsx';

@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { ShaftValues } from '@fulcrant/core/steps/condition/diameters';
+import type { ShaftValues } from '@fulcrant/core/steps';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Mendable, useMending } from '../../figures/mend.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 import { SeatView } from './SeatView.tsx';

@@ -1,8 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import { formatRoughness } from '@fulcrant/core/quantities/roughness';
-import type { FinishStepValues } from '@fulcrant/core/steps/condition/finish';
-import type { PlayStepValues } from '@fulcrant/core/steps/condition/play';
-import { playKey } from '@fulcrant/core/steps/condition/play';
+import { type FinishStepValues, type PlayStepValues, playKey } from '@fulcrant/core/steps';
+import { formatRoughness, lengthDigits } from '@fulcrant/core/units';
 import { Axis, DialGauge, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

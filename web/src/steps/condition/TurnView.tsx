@@ -1,6 +1,6 @@
-import { turnDrawing } from '@fulcrant/core/arithmetic/shaft/turn-drawing';
-import type { AngleReading } from '@fulcrant/core/metrology/harmonics';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
+import { turnDrawing } from '@fulcrant/core/calculators';
+import type { AngleReading } from '@fulcrant/core/judgement';
+import { lengthDigits } from '@fulcrant/core/units';
 import { DialGauge, Label, spot } from '../../figures/drawing.tsx';
 import { Mendable } from '../../figures/mend.tsx';
 import { useSettings } from '../../ui/settings.tsx';

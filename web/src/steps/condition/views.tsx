@@ -1,15 +1,17 @@
-import type { Place } from '@fulcrant/core/engine/state';
-import { beltStep } from '@fulcrant/core/steps/condition/belts';
-import { boxBoreStep } from '@fulcrant/core/steps/condition/box-bore';
-import { boxFaceStep } from '@fulcrant/core/steps/condition/box-face';
-import { couplingStep } from '@fulcrant/core/steps/condition/coupling';
-import { diameters } from '@fulcrant/core/steps/condition/diameters';
-import { envelopeStep } from '@fulcrant/core/steps/condition/envelope';
-import { finishStep } from '@fulcrant/core/steps/condition/finish';
-import { housingsStep } from '@fulcrant/core/steps/condition/housings';
-import { playStep } from '@fulcrant/core/steps/condition/play';
-import { runoutStep } from '@fulcrant/core/steps/condition/runout';
-import { softFootStep } from '@fulcrant/core/steps/condition/soft-foot';
+import type { Place } from '@fulcrant/core/job';
+import {
+  beltStep,
+  boxBoreStep,
+  boxFaceStep,
+  couplingStep,
+  diameters,
+  envelopeStep,
+  finishStep,
+  housingsStep,
+  playStep,
+  runoutStep,
+  softFootStep,
+} from '@fulcrant/core/steps';
 import type { StepView } from '../view.tsx';
 import { view } from '../view.tsx';
 import { CouplingFigure, HousingsFigure, SoftFootFigure } from './AlignmentFigures.tsx';

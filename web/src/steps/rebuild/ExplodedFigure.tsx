@@ -1,4 +1,4 @@
-import type { AssemblyValues, PartShape } from '@fulcrant/core/steps/rebuild/assembly';
+import type { AssemblyValues, PartShape } from '@fulcrant/core/steps';
 import { Axis, Label } from '../../figures/drawing.tsx';
 
 type Part = AssemblyValues['parts'][number];

@@ -1,4 +1,4 @@
-import { LIP_WAYS, type LipValues, type LipWay } from '@fulcrant/core/arithmetic/rebuild/lips';
+import { LIP_WAYS, type LipValues, type LipWay } from '@fulcrant/core/calculators';
 import { Button } from '../../ui/controls.tsx';
 
 type Lip = LipValues['lips'][number];

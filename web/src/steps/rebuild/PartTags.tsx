@@ -1,4 +1,4 @@
-import { type PartTagsValues, TAGS, type Tag } from '@fulcrant/core/steps/rebuild/part-tags';
+import { type PartTagsValues, TAGS, type Tag } from '@fulcrant/core/steps';
 import { Button } from '../../ui/controls.tsx';
 
 type Props = { values: PartTagsValues; open: boolean; onTag(part: string, tag: Tag): void };

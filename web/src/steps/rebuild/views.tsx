@@ -1,7 +1,4 @@
-import { assemblies } from '@fulcrant/core/steps/rebuild/assembly';
-import { handTurns } from '@fulcrant/core/steps/rebuild/hand-turn';
-import { lipSeals } from '@fulcrant/core/steps/rebuild/lip-seals';
-import { partTags } from '@fulcrant/core/steps/rebuild/part-tags';
+import { assemblies, handTurns, lipSeals, partTags } from '@fulcrant/core/steps';
 import { GateStep } from '../GateStep.tsx';
 import type { StepView } from '../view.tsx';
 import { view } from '../view.tsx';

@@ -1,6 +1,5 @@
-import { formatPressure } from '@fulcrant/core/quantities/pressure';
-import type { LetGoValues } from '@fulcrant/core/trades/dismounting/let-go';
-import type { NutBackValues } from '@fulcrant/core/trades/dismounting/nut-back';
+import type { LetGoValues, NutBackValues } from '@fulcrant/core/trades';
+import { formatPressure } from '@fulcrant/core/units';
 import { Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

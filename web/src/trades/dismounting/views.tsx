@@ -1,6 +1,4 @@
-import { asFound } from '@fulcrant/core/trades/dismounting/as-found';
-import { letGo } from '@fulcrant/core/trades/dismounting/let-go';
-import { nutBack } from '@fulcrant/core/trades/dismounting/nut-back';
+import { asFound, letGo, nutBack } from '@fulcrant/core/trades';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
 import { LetGoFigure, NutBackFigure } from './OffFigures.tsx';

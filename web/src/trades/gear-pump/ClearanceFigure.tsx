@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import { type ClearanceValues, gapKey } from '@fulcrant/core/trades/gear-pump/clearance';
+import { type ClearanceValues, gapKey } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Dimension, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

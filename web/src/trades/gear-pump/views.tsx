@@ -1,6 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import { endClearance } from '@fulcrant/core/trades/gear-pump/clearance';
-import { type SqueezeValues, squeeze, stackKey } from '@fulcrant/core/trades/gear-pump/compression';
+import { endClearance, type SqueezeValues, squeeze, stackKey } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { PileFigure } from '../../figures/PileFigure.tsx';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';

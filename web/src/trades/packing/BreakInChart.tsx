@@ -1,4 +1,4 @@
-import type { BreakInStepValues } from '@fulcrant/core/trades/packing/breaking-in';
+import type { BreakInStepValues } from '@fulcrant/core/trades';
 import { memo } from 'react';
 import { axis, level, readings, STILL, useChart } from '../../figures/chart.ts';
 

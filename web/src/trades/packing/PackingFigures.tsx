@@ -1,6 +1,6 @@
-import type { PackingRingsValues } from '@fulcrant/core/arithmetic/packing/rings';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { PackingSetup } from '@fulcrant/core/trades/packing/setup';
+import type { PackingRingsValues } from '@fulcrant/core/calculators';
+import type { PackingSetup } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Axis, Dimension, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

@@ -1,8 +1,13 @@
-import { breakIn } from '@fulcrant/core/trades/packing/breaking-in';
-import { cuttings, packingPlan, ringsOf } from '@fulcrant/core/trades/packing/plan';
-import type { RingsStepValues } from '@fulcrant/core/trades/packing/rings-in';
-import { ringKey, ringsLoop } from '@fulcrant/core/trades/packing/rings-in';
-import type { PackingSetup } from '@fulcrant/core/trades/packing/setup';
+import {
+  breakIn,
+  cuttings,
+  type PackingSetup,
+  packingPlan,
+  type RingsStepValues,
+  ringKey,
+  ringsLoop,
+  ringsOf,
+} from '@fulcrant/core/trades';
 import { lazy, Suspense } from 'react';
 import { ClockFigure } from '../../figures/ClockFigure.tsx';
 import { GateStep } from '../../steps/GateStep.tsx';

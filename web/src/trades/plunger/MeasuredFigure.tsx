@@ -1,5 +1,5 @@
-import { sayReading } from '@fulcrant/core/instruments/quantity';
-import type { MeasuredRow } from '@fulcrant/core/trades/plunger/measured';
+import { sayReading } from '@fulcrant/core/instruments';
+import type { MeasuredRow } from '@fulcrant/core/trades';
 import { useSay } from '../../ui/settings.tsx';
 
 const GAUGE = { length: 'micrometer', count: 'counter', temperature: 'thermometer' } as const;

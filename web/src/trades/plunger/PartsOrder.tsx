@@ -15,8 +15,8 @@ import {
   useSortable,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { PART_NAME, type VRingPart } from '@fulcrant/core/arithmetic/packing/plunger';
-import type { PartsOrderValues } from '@fulcrant/core/trades/plunger/parts-order';
+import { PART_NAME, type VRingPart } from '@fulcrant/core/calculators';
+import type { PartsOrderValues } from '@fulcrant/core/trades';
 import { useState } from 'react';
 import { Button, Fault } from '../../ui/controls.tsx';
 

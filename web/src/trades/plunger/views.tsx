@@ -1,8 +1,10 @@
-import { measured } from '@fulcrant/core/trades/plunger/measured';
-import { partsOrder } from '@fulcrant/core/trades/plunger/parts-order';
-import type { PreloadStepValues } from '@fulcrant/core/trades/plunger/preload';
-import { plungerPreloadStep } from '@fulcrant/core/trades/plunger/preload';
-import type { PlungerSetup } from '@fulcrant/core/trades/plunger/setup';
+import {
+  measured,
+  type PlungerSetup,
+  type PreloadStepValues,
+  partsOrder,
+  plungerPreloadStep,
+} from '@fulcrant/core/trades';
 import { NutMarkFigure } from '../../figures/NutMarkFigure.tsx';
 import type { StepView, ViewProps } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';

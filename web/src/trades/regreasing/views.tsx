@@ -1,5 +1,5 @@
-import { RUN_IN_LIMITS } from '@fulcrant/core/arithmetic/lubrication/run-in';
-import { greaseMatch, greaseStrokes, greaseWatch } from '@fulcrant/core/trades/regreasing/greasing';
+import { RUN_IN_LIMITS } from '@fulcrant/core/calculators';
+import { greaseMatch, greaseStrokes, greaseWatch } from '@fulcrant/core/trades';
 import { lazy, Suspense } from 'react';
 import { StrokesFigure } from '../../figures/GreaseFigure.tsx';
 import type { StepView } from '../../steps/view.tsx';

@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { WearWatchValues } from '@fulcrant/core/trades/seal-wear/wear-watch';
+import type { WearWatchValues } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { memo } from 'react';
 import { axis, level, readings, STILL, useChart } from '../../figures/chart.ts';

@@ -1,4 +1,4 @@
-import { wearWatch } from '@fulcrant/core/trades/seal-wear/wear-watch';
+import { wearWatch } from '@fulcrant/core/trades';
 import { lazy, Suspense } from 'react';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';

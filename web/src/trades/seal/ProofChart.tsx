@@ -1,6 +1,5 @@
-import type { LengthUnit } from '@fulcrant/core/quantities/length';
-import { formatTemperature } from '@fulcrant/core/quantities/temperature';
-import type { ProofValues } from '@fulcrant/core/trades/seal/proof';
+import type { ProofValues } from '@fulcrant/core/trades';
+import { formatTemperature, type LengthUnit } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { memo } from 'react';
 import { axis, FIGURES, ink, readings, STILL, useChart } from '../../figures/chart.ts';

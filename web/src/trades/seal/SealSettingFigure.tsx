@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { SettingStepValues } from '@fulcrant/core/trades/seal/setting';
+import type { SettingStepValues } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Axis, Dimension, Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

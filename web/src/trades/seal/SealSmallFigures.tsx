@@ -1,6 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import { formatPressure } from '@fulcrant/core/quantities/pressure';
-import type { GasValues, ThrottleValues } from '@fulcrant/core/trades/seal/small';
+import type { GasValues, ThrottleValues } from '@fulcrant/core/trades';
+import { formatPressure, lengthDigits } from '@fulcrant/core/units';
 import { Axis, Dimension, Figure, Label, spot } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

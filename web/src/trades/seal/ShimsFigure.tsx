@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { SweepMiddleValues } from '@fulcrant/core/trades/seal/small';
+import type { SweepMiddleValues } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { Figure, Label, spot } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 

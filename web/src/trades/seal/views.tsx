@@ -1,12 +1,21 @@
-import { MARK_NAME } from '@fulcrant/core/arithmetic/seals/angles';
-import type { AnglesStepValues, PortsStepValues } from '@fulcrant/core/trades/seal/angles';
-import { angles, portsStep } from '@fulcrant/core/trades/seal/angles';
-import { breakaway } from '@fulcrant/core/trades/seal/breakaway';
-import { sealProof } from '@fulcrant/core/trades/seal/proof';
-import { compression, sealSettingStep } from '@fulcrant/core/trades/seal/setting';
-import { kept } from '@fulcrant/core/trades/seal/setting-kept';
-import type { SealSetup } from '@fulcrant/core/trades/seal/setup';
-import { baselines, gasStep, splitGaps, sweepMiddle, throttleStep } from '@fulcrant/core/trades/seal/small';
+import { MARK_NAME } from '@fulcrant/core/calculators';
+import {
+  type AnglesStepValues,
+  angles,
+  baselines,
+  breakaway,
+  compression,
+  gasStep,
+  kept,
+  type PortsStepValues,
+  portsStep,
+  type SealSetup,
+  sealProof,
+  sealSettingStep,
+  splitGaps,
+  sweepMiddle,
+  throttleStep,
+} from '@fulcrant/core/trades';
 import { lazy, Suspense } from 'react';
 import type { ClockLine } from '../../figures/ClockFigure.tsx';
 import { ClockFigure } from '../../figures/ClockFigure.tsx';

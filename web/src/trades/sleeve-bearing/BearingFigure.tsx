@@ -1,6 +1,6 @@
-import { bearingSection, GAP_SCALE, type Vec } from '@fulcrant/core/arithmetic/bearings/section';
-import { formatLength, lengthDigits } from '@fulcrant/core/quantities/length';
-import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import { bearingSection, GAP_SCALE, type Vec } from '@fulcrant/core/calculators';
+import type { SleeveSetup } from '@fulcrant/core/trades';
+import { formatLength, lengthDigits } from '@fulcrant/core/units';
 import { useId } from 'react';
 import { useSettings } from '../../ui/settings.tsx';
 

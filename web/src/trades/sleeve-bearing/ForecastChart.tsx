@@ -1,5 +1,5 @@
-import { type LengthUnit, lengthDigits } from '@fulcrant/core/quantities/length';
-import type { DriveUpStepValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
+import type { DriveUpStepValues } from '@fulcrant/core/trades';
+import { type LengthUnit, lengthDigits } from '@fulcrant/core/units';
 import { memo } from 'react';
 import { axis, ink, level, STILL, useChart, type XY } from '../../figures/chart.ts';
 import { useSettings } from '../../ui/settings.tsx';

@@ -1,8 +1,6 @@
-import { bearingSection, type Vec } from '@fulcrant/core/arithmetic/bearings/section';
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import { formatPressure } from '@fulcrant/core/quantities/pressure';
-import type { DriveUpHydraulicValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
-import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import { bearingSection, type Vec } from '@fulcrant/core/calculators';
+import type { DriveUpHydraulicValues, SleeveSetup } from '@fulcrant/core/trades';
+import { formatPressure, lengthDigits } from '@fulcrant/core/units';
 import { useId } from 'react';
 import { Figure, Label } from '../../figures/drawing.tsx';
 import { useSettings } from '../../ui/settings.tsx';

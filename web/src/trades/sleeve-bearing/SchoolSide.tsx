@@ -1,6 +1,5 @@
-import { formatPressure } from '@fulcrant/core/quantities/pressure';
-import type { DriveUpAngleValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up-angle';
-import type { DriveUpHydraulicValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
+import type { DriveUpAngleValues, DriveUpHydraulicValues } from '@fulcrant/core/trades';
+import { formatPressure } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
 import { Length } from '../../ui/Num.tsx';
 import { useSettings } from '../../ui/settings.tsx';

@@ -1,10 +1,6 @@
-import { sayNutAngle } from '@fulcrant/core/quantities/angle';
-import type {
-  MonteCarloInput,
-  MonteCarloResult,
-  StopChances,
-} from '@fulcrant/core/simulation/drive-up-monte-carlo';
-import type { DriveUpStepValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
+import type { DriveUpStepValues } from '@fulcrant/core/trades';
+import type { MonteCarloInput, MonteCarloResult, StopChances } from '@fulcrant/core/trials';
+import { sayNutAngle } from '@fulcrant/core/units';
 import { Length } from '../../ui/Num.tsx';
 import { TRIAL_SAMPLES, useTrial } from './use-trial.ts';
 

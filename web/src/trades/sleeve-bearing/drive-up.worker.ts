@@ -1,8 +1,4 @@
-import {
-  DriveUpMonteCarlo,
-  type MonteCarloInput,
-  type MonteCarloResult,
-} from '@fulcrant/core/simulation/drive-up-monte-carlo';
+import { DriveUpMonteCarlo, type MonteCarloInput, type MonteCarloResult } from '@fulcrant/core/trials';
 
 /** What the sheet asks of the worker, and what it hears back. A newer question ends an older one. */
 export type TrialQuestion = { id: number; input: MonteCarloInput };

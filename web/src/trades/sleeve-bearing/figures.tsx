@@ -1,23 +1,27 @@
-import type { DriveUpTargetValues } from '@fulcrant/core/arithmetic/bearings/drive-up-target';
-import { lockMeets, lockPatterns } from '@fulcrant/core/arithmetic/bearings/lock-stops';
-import { standing } from '@fulcrant/core/engine/facts';
-import type { JobState } from '@fulcrant/core/engine/state';
-import { reportAt } from '@fulcrant/core/engine/trades';
-import { sayNutAngle } from '@fulcrant/core/quantities/angle';
-import { diameters } from '@fulcrant/core/steps/condition/diameters';
-import type { BenchValues } from '@fulcrant/core/trades/sleeve-bearing/bench-clearance';
-import { benchClearance, setKeys } from '@fulcrant/core/trades/sleeve-bearing/bench-clearance';
-import type { DriveUpStepValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
-import { driveUp, feltKey, finalKey, tabKey } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
-import type { DriveUpAngleValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up-angle';
-import { driveUpAngle, turnKey } from '@fulcrant/core/trades/sleeve-bearing/drive-up-angle';
-import type { DriveUpHydraulicValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
-import { driveUpHydraulic } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
-import type { LockValues } from '@fulcrant/core/trades/sleeve-bearing/lock';
-import type { LockBySchoolValues } from '@fulcrant/core/trades/sleeve-bearing/lock-by-school';
-import type { NutZeroValues } from '@fulcrant/core/trades/sleeve-bearing/nut-zero';
-import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
-import { pitchOf } from '@fulcrant/core/trades/sleeve-bearing/setup';
+import { type DriveUpTargetValues, lockMeets, lockPatterns } from '@fulcrant/core/calculators';
+import { type JobState, reportAt, standing } from '@fulcrant/core/job';
+import { diameters } from '@fulcrant/core/steps';
+import {
+  type BenchValues,
+  benchClearance,
+  type DriveUpAngleValues,
+  type DriveUpHydraulicValues,
+  type DriveUpStepValues,
+  driveUp,
+  driveUpAngle,
+  driveUpHydraulic,
+  feltKey,
+  finalKey,
+  type LockBySchoolValues,
+  type LockValues,
+  type NutZeroValues,
+  pitchOf,
+  type SleeveSetup,
+  setKeys,
+  tabKey,
+  turnKey,
+} from '@fulcrant/core/trades';
+import { sayNutAngle } from '@fulcrant/core/units';
 import { LockFigure as LockDrawing } from '../../figures/LockFigure.tsx';
 import { NutMarkFigure } from '../../figures/NutMarkFigure.tsx';
 import type { ViewInput, ViewProps } from '../../steps/view.tsx';

@@ -1,6 +1,5 @@
-import type { DriveUpTargetValues } from '@fulcrant/core/arithmetic/bearings/drive-up-target';
-import type { BenchValues } from '@fulcrant/core/trades/sleeve-bearing/bench-clearance';
-import type { DriveUpStepValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
+import type { DriveUpTargetValues } from '@fulcrant/core/calculators';
+import type { BenchValues, DriveUpStepValues } from '@fulcrant/core/trades';
 import { Length } from '../../ui/Num.tsx';
 /** The sets felt so far, as a small table under the beam. */
 export function BenchSets({ values: v }: { values: BenchValues }) {

@@ -1,4 +1,4 @@
-import type { MonteCarloInput, MonteCarloResult } from '@fulcrant/core/simulation/drive-up-monte-carlo';
+import type { MonteCarloInput, MonteCarloResult } from '@fulcrant/core/trials';
 import { useEffect, useRef, useState } from 'react';
 import type { TrialAnswer, TrialQuestion } from './drive-up.worker.ts';
 

@@ -1,15 +1,16 @@
-import type { JobState } from '@fulcrant/core/engine/state';
-import { reportAt } from '@fulcrant/core/engine/trades';
-import { benchClearance } from '@fulcrant/core/trades/sleeve-bearing/bench-clearance';
-import type { DriveUpStepValues } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
-import { driveUp } from '@fulcrant/core/trades/sleeve-bearing/drive-up';
-import { driveUpAngle } from '@fulcrant/core/trades/sleeve-bearing/drive-up-angle';
-import { driveUpHydraulic } from '@fulcrant/core/trades/sleeve-bearing/drive-up-hydraulic';
-import { lock } from '@fulcrant/core/trades/sleeve-bearing/lock';
-import { lockBySchool } from '@fulcrant/core/trades/sleeve-bearing/lock-by-school';
-import { nutZero } from '@fulcrant/core/trades/sleeve-bearing/nut-zero';
-import type { SleeveSetup } from '@fulcrant/core/trades/sleeve-bearing/setup';
-import { target } from '@fulcrant/core/trades/sleeve-bearing/target';
+import { type JobState, reportAt } from '@fulcrant/core/job';
+import {
+  benchClearance,
+  type DriveUpStepValues,
+  driveUp,
+  driveUpAngle,
+  driveUpHydraulic,
+  lock,
+  lockBySchool,
+  nutZero,
+  type SleeveSetup,
+  target,
+} from '@fulcrant/core/trades';
 import { lazy, Suspense, useDeferredValue } from 'react';
 import type { StepView, ViewProps } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';

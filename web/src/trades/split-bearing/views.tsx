@@ -1,5 +1,4 @@
-import { axialPlace } from '@fulcrant/core/trades/split-bearing/axial-place';
-import { races } from '@fulcrant/core/trades/split-bearing/race-gaps';
+import { axialPlace, races } from '@fulcrant/core/trades';
 import { AxialFigure, RaceFigure } from '../../figures/SplitFigures.tsx';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';

@@ -1,5 +1,5 @@
-import { VERDICT_WORD } from '@fulcrant/core/metrology/decision';
-import type { VerdictValues } from '@fulcrant/core/trades/survey/verdict';
+import { VERDICT_WORD } from '@fulcrant/core/judgement';
+import type { VerdictValues } from '@fulcrant/core/trades';
 import { useSay } from '../../ui/settings.tsx';
 import { VerdictMark } from '../../ui/verdicts.tsx';
 

@@ -1,4 +1,4 @@
-import { verdict } from '@fulcrant/core/trades/survey/verdict';
+import { verdict } from '@fulcrant/core/trades';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
 import { VerdictStep } from './VerdictStep.tsx';

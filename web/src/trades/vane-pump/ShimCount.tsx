@@ -1,5 +1,5 @@
-import { lengthDigits } from '@fulcrant/core/quantities/length';
-import type { ShimCountValues } from '@fulcrant/core/trades/vane-pump/shims';
+import type { ShimCountValues } from '@fulcrant/core/trades';
+import { lengthDigits } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { PileFigure } from '../../figures/PileFigure.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';

@@ -1,5 +1,4 @@
-import { thicknessesOf } from '@fulcrant/core/trades/vane-pump/setup';
-import { shimCounts, shimFloats, writeHeap } from '@fulcrant/core/trades/vane-pump/shims';
+import { shimCounts, shimFloats, thicknessesOf, writeHeap } from '@fulcrant/core/trades';
 import { PileFigure } from '../../figures/PileFigure.tsx';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';

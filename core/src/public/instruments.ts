@@ -1,0 +1,14 @@
+/** Gauges and their lines. */
+
+export { INSTRUMENT_KINDS, type Instrument } from '../instruments/instrument.ts';
+export { type GaugeLine, gaugeLine, lineSplitter, parseGaugeLine } from '../instruments/line-protocol.ts';
+export { quantityOf, sayReading } from '../instruments/quantity.ts';
+export {
+  addToSweep,
+  type Sweep,
+  samplesAt,
+  startSweep,
+  sweepClosing,
+  sweepReadings,
+  sweepWhole,
+} from '../instruments/sweep.ts';
