@@ -1,6 +1,7 @@
 import type { Schema } from 'yup';
 import type { Drawing } from '../judgement/drawing.ts';
 import type { Act } from './act.ts';
+import type { KindFigure } from './figure.ts';
 import type { Hand } from './hand.ts';
 import type { Setup } from './setup.ts';
 import type { Results, Slots } from './slots.ts';
@@ -57,6 +58,8 @@ export type Trade<S extends Setup = Setup> = {
   words: TradeWords<S>;
   /** What it gives the rest of the product. */
   slots: Slots<S>;
+  /** What is drawn of its kinds of step, and of those it shares. */
+  figures?: readonly KindFigure[];
   /** Acts of its own that can happen on such a job. */
   acts?(setup: S): ReadonlyArray<Act<S>>;
   /** Setups of each of its variants, and how a hand works them by the book: for the demo, practice and tests. */

@@ -1,7 +1,10 @@
 import { lazy, type Schema } from 'yup';
+import { still } from '../judgement/draw.ts';
+import type { Drawing } from '../judgement/drawing.ts';
 import { DECISION, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
 import type { ActHere } from './act.ts';
 import type { FailureGuide } from './failure.ts';
+import type { FigureInput } from './figure.ts';
 import type { Setup } from './setup.ts';
 import type { JobState } from './state.ts';
 import type { Procedure, StepDefinition } from './step.ts';
@@ -10,14 +13,20 @@ import type { Trade } from './trade.ts';
 /** The trades enrolled, by the name a setup gives them, oldest names too. */
 const enrolled = new Map<string | undefined, Trade>();
 
-/** Let trades in: what they are not enrolled for, the engine does not know. Enrolling one again replaces it. */
-export function enrol(trades: readonly Trade[]): void {
+/**
+ * Let trades in: what they are not enrolled for, the engine does not know. Enrolling one again replaces it.
+ * @returns takes them out again
+ */
+export function enrol(trades: readonly Trade[]): () => void {
   // A doubled id is found when the program starts, not at the machine.
   for (const trade of trades)
     for (const setup of Object.values(trade.example.setups)) uniquely(trade.procedure(setup));
   for (const trade of trades)
     for (const name of [trade.id, ...(trade.also ?? []), ...(trade.oldest ? [undefined] : [])])
       enrolled.set(name, trade);
+  return () => {
+    for (const [name, trade] of enrolled) if (trades.includes(trade)) enrolled.delete(name);
+  };
 }
 
 /** Every trade, in the order they were enrolled. */
@@ -131,3 +140,19 @@ export const LEADING = 'leading';
 export const allSkills = (): string[] => [...gathered((t) => t.slots.tasks.map((x) => x.skill)), LEADING];
 /** What is shared by all in an outage. */
 export const allSharedTools = (): string[] => gathered((t) => t.slots.tasks.flatMap((x) => x.tools ?? []));
+
+/** What is drawn of a step of a job. */
+export const drawnOf = (input: FigureInput): readonly Drawing[] =>
+  tradeOf(input.state.setup)
+    .figures?.find((f) => f.name === input.step.kind.name)
+    ?.draws(input) ?? [];
+
+/** What is drawn of steps of a job as they stand, for its sheet. Those not reached draw nothing. */
+export const drawnAt = (state: JobState, ...steps: readonly string[]): Drawing[] =>
+  steps.flatMap((id) => {
+    const step = stepOf(state, id);
+    const report = reportAt(state, id);
+    return step && report
+      ? drawnOf({ state, step, report, shown: report, place: null, typed: null, turns: false }).map(still)
+      : [];
+  });

@@ -1,26 +1,93 @@
 import type { Said } from '../quantities/say.ts';
 
 /** What a line is drawn in: the sheet's own inks, by what they mean. */
-export type Ink = 'ink' | 'muted' | 'faint' | 'steel' | 'brass' | 'stop' | 'accept';
-type Point = readonly [number, number];
+export type Ink =
+  | 'ink'
+  | 'muted'
+  | 'faint'
+  | 'rule'
+  | 'steel'
+  | 'brass'
+  | 'stop'
+  | 'accept'
+  | 'paper'
+  | 'shade'
+  | 'none';
+/** What a part is filled with: an ink, cut metal, cut metal of another part, hatched one way or the other, a touch without a look. */
+export type Fill = Ink | 'metal' | 'steel-light' | 'dot' | 'hatch' | 'hatch-back' | 'touch';
+export type Point = readonly [x: number, y: number];
 
-export type Shape =
-  | { shape: 'line'; points: Point[]; ink: Ink; width?: number; dashed?: true; closed?: true; fill?: Fill }
-  /** An outline written as SVG writes paths. */
-  | { shape: 'path'; d: string; ink: Ink; width?: number; dashed?: true; fill?: Fill }
-  | { shape: 'circle'; at: Point; r: number; ink: Ink; fill?: Fill; dashed?: true }
-  | { shape: 'text'; at: Point; text: Said; ink: Ink; anchor?: 'start' | 'middle' | 'end'; small?: true };
-/** What a part is filled with: cut metal, cut metal of another part, paper. */
-export type Fill = 'metal' | 'steel-light' | 'paper' | 'dot';
+/** How a shape looks; what it does not say, its group says. */
+export type Look = {
+  ink?: Ink;
+  width?: number;
+  fill?: Fill;
+  /** Lengths of strokes and gaps, as SVG writes them; `dashed` is the one of older sheets. */
+  dash?: string;
+  dashed?: true;
+  opacity?: number;
+  fillOpacity?: number;
+};
 
 /**
- * A drawing of the sheet as data, in points of the sheet's own (about a third of a millimetre), y downwards: page and print draw
- * it, and it is kept with what was signed.
+ * What can be touched of a shape on a screen: a value that is taken back to be read again, or a part that is turned round a middle to
+ * where it stands. Paper draws it as it is.
  */
-export type Drawing = { title: string; width: number; height: number; shapes: Shape[] };
+export type Touch =
+  | { does: 'mend'; place: string; name: string; shown: Said }
+  | { does: 'turn'; name: string; middle: Point; deg: number };
 
-/** A text of a drawing. */
-export const text = (
+export type Shape =
+  | ({ shape: 'line'; points: readonly Point[]; closed?: true } & Look)
+  /** An outline written as SVG writes paths. */
+  | ({ shape: 'path'; d: string } & Look)
+  | ({ shape: 'circle'; at: Point; r: number } & Look)
+  | {
+      shape: 'text';
+      at: Point;
+      text: Said;
+      ink?: Ink;
+      anchor?: 'start' | 'middle' | 'end';
+      small?: true;
+      size?: number;
+      font?: 'label' | 'figures';
+      strong?: boolean;
+    }
+  | ({
+      shape: 'group';
+      shapes: Shape[];
+      /** Degrees clockwise round a point; then enlarged; then moved. */
+      turn?: readonly [deg: number, x: number, y: number];
+      scale?: number;
+      shift?: Point;
+      touch?: Touch;
+      /** What a page calls it within its drawing. */
+      part?: string;
+    } & Look);
+
+/**
+ * A drawing as data, y downwards: the page and the print draw it, and it is kept with what was signed. Sizes are points of the sheet
+ * (about a third of a millimetre) where `perPoint` says nothing; a figure made for a screen says how many of its own make one.
+ */
+export type Drawing = {
+  /** What it shows, in words, for whoever cannot see it. */
+  title: Said;
+  width: number;
+  height: number;
+  /** Its left upper corner, where that is not 0, 0. */
+  from?: Point;
+  perPoint?: number;
+  /** What a page calls it among others. */
+  name?: string;
+  /** It is no taller than this on a screen, in the height of sixteen of its pixels. */
+  tall?: number;
+  /** Its parts move as values are typed: drawn moving where whoever looks has not asked for stillness. */
+  moves?: true;
+  shapes: Shape[];
+};
+
+/** A text of a curve. */
+const text = (
   at: Point,
   said: Said,
   ink: Ink = 'ink',
@@ -32,58 +99,7 @@ export const text = (
   ink,
   anchor,
 });
-/** A small text beside what is drawn. */
-export const small = (at: Point, said: Said, anchor: 'start' | 'middle' | 'end' = 'middle'): Shape => ({
-  shape: 'text',
-  at,
-  text: said,
-  ink: 'muted',
-  anchor,
-  small: true,
-});
 const rounded = (v: number) => Math.round(v * 10) / 10;
-/** A place on a clock face round a middle, 0° on top, clockwise. */
-export const spot = (cx: number, cy: number, deg: number, r: number): Point => [
-  rounded(cx + r * Math.sin((deg * Math.PI) / 180)),
-  rounded(cy - r * Math.cos((deg * Math.PI) / 180)),
-];
-
-/** A mark on a clock face: what stands there, and whether it is as it should be. */
-export type FaceMark = { deg: number; said: Said; ink?: Ink };
-
-/** Things set round a shaft, each at its angle from the top, clockwise. */
-export function clockOf(title: string, marks: readonly FaceMark[], note?: Said): Drawing {
-  const [width, height] = [220, 150];
-  const [cx, cy, r] = [width / 2, 66, 40];
-  return {
-    title,
-    width,
-    height,
-    shapes: [
-      { shape: 'circle', at: [cx, cy], r, ink: 'muted' },
-      { shape: 'circle', at: [cx, cy], r: r * 0.45, ink: 'muted', fill: 'metal' },
-      ...marks.flatMap((m): Shape[] => {
-        const side = Math.sin((m.deg * Math.PI) / 180);
-        return [
-          {
-            shape: 'line',
-            points: [spot(cx, cy, m.deg, r * 0.6), spot(cx, cy, m.deg, r + 5)],
-            ink: m.ink ?? 'ink',
-            width: 2,
-          },
-          text(
-            spot(cx, cy + 3, m.deg, r + 12),
-            m.said,
-            m.ink ?? 'ink',
-            side > 0.2 ? 'start' : side < -0.2 ? 'end' : 'middle',
-          ),
-        ];
-      }),
-      text([cx, height - 14], title),
-      ...(note ? [small([cx, height - 3], note)] : []),
-    ],
-  };
-}
 
 export type CurvePoint = { x: number; y: number };
 /** A limit across a curve, and what it is. */

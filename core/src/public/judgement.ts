@@ -1,13 +1,11 @@
 /** Findings, limits and their sources, and how a reading is judged. */
 
 export { decisionSum } from '../judgement/decision-sum.ts';
-export type { Drawing, Fill, Ink, Shape } from '../judgement/drawing.ts';
 export { jsonSchemaOf } from '../judgement/json-schema.ts';
 export { isDay } from '../judgement/moments.ts';
 export type { Beam, CalculatorResult, Finding, WorkingLine } from '../judgement/result.ts';
 export { check } from '../judgement/sentences.ts';
 export { VERDICT_WORD, type Verdict } from '../metrology/decision.ts';
-export type { AngleReading } from '../metrology/harmonics.ts';
 export { normal, randomFrom } from '../metrology/random.ts';
 export { readingUncertainty } from '../metrology/uncertainty.ts';
 export { chosenOf, type SiteRules } from '../sources/methods.ts';

@@ -10,12 +10,16 @@ import { formatVelocity } from './velocity.ts';
  * Core writes sentences without knowing whether the reader thinks in millimetres or inches. A quantity goes into
  * the sentence as a mark, and `say` turns the marks into numbers at the edge, so the same finding reads in both.
  */
-const MARK = /⟦([LDTRPCAFKV])(-?[\d.e+-]+)(?:\|(\d))?⟧/g;
+const MARK = /⟦([LDTRPCAFKVU])(-?[\d.e+-]+)(?:\|(\d)(?:,(\d))?)?⟧/g;
 
 /** A length with its unit, inside a sentence. */
 export const len = (mm: number, mmDecimals = 3): string => `⟦L${mm}|${mmDecimals}⟧`;
-/** The digits of a length, no unit: for sums such as (0.077 + 0.076)/2. */
-export const num = (mm: number, mmDecimals = 3): string => `⟦D${mm}|${mmDecimals}⟧`;
+/**
+ * The digits of a length, no unit: for sums such as (0.077 + 0.076)/2.
+ * @param inDecimals digits in inches, where one more than in millimetres will not do
+ */
+export const num = (mm: number, mmDecimals = 3, inDecimals?: number): string =>
+  `⟦D${mm}|${mmDecimals}${inDecimals === undefined ? '' : `,${inDecimals}`}⟧`;
 /** A roughness in µm, with its unit. */
 export const rough = (um: number): string => `⟦R${um}⟧`;
 /** A torque with its unit. */
@@ -25,6 +29,8 @@ export const tor = (nm: number): string => `⟦T${nm}⟧`;
 export const pres = (mpa: number): string => `⟦P${mpa}⟧`;
 /** A temperature with its unit. */
 export const temp = (c: number): string => `⟦C${c}⟧`;
+/** The unit of lengths itself, where a figure says what its numbers are in. */
+export const UNIT = '⟦U0⟧';
 /** How much warmer or colder: a difference of temperatures, with its unit. */
 export const warmer = (k: number): string => `⟦K${k}⟧`;
 /** An area in mm², with its unit. */
@@ -45,8 +51,9 @@ const formatWarmer = (k: number, unit: LengthUnit): string =>
  * @example say(`least ${len(0.035)}`, 'in') // 'least 0.0014 in'
  */
 export function say(text: string, unit: LengthUnit): string {
-  return text.replace(MARK, (_all, kind: string, value: string, decimals?: string) => {
+  return text.replace(MARK, (_all, kind: string, value: string, decimals?: string, inches?: string) => {
     const n = Number(value);
+    if (kind === 'U') return unit;
     if (kind === 'T') return formatTorque(n, unit);
     if (kind === 'R') return formatRoughness(n, unit);
     if (kind === 'P') return formatPressure(n, unit);
@@ -55,7 +62,9 @@ export function say(text: string, unit: LengthUnit): string {
     if (kind === 'A') return formatArea(n, unit);
     if (kind === 'V') return formatVelocity(n, unit);
     if (kind === 'F') return formatForce(n, unit);
-    const places = decimals === undefined ? 3 : Number(decimals);
+    // One digit more is shown in inches than is said here.
+    const own = unit === 'in' && inches !== undefined ? String(Number(inches) - 1) : decimals;
+    const places = own === undefined ? 3 : Number(own);
     return kind === 'L' ? formatLength(n, unit, places) : lengthDigits(n, unit, places);
   });
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Setup } from '../engine/setup.ts';
 import { allTrades } from '../engine/trades.ts';
+import type { Drawing, Shape } from '../judgement/drawing.ts';
 import { sayIn } from '../quantities/say.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
@@ -63,6 +64,25 @@ describe.each(Object.entries<Setup>(EVERY_KIND))('the sheet of a job %s', (_name
   });
 });
 
+/** Nothing of a drawing lies outside it, as far as it is not turned or moved as a whole. */
+function insideItself(d: Drawing): void {
+  const [x0, y0] = d.from ?? [0, 0];
+  const look = (shapes: readonly Shape[]): void => {
+    for (const s of shapes) {
+      if (s.shape === 'group' && !s.turn && !s.shift && s.scale === undefined) look(s.shapes);
+      if (s.shape === 'group' || s.shape === 'path') continue;
+      for (const [x, y] of s.shape === 'line' ? s.points : [s.at]) {
+        const where = `${JSON.stringify(d.title)}: ${JSON.stringify(s)}`;
+        expect(x, where).toBeGreaterThanOrEqual(x0);
+        expect(x, where).toBeLessThanOrEqual(x0 + d.width);
+        expect(y, where).toBeGreaterThanOrEqual(y0);
+        expect(y, where).toBeLessThanOrEqual(y0 + d.height);
+      }
+    }
+  };
+  look(d.shapes);
+}
+
 describe('drawings on a sheet', () => {
   it.each(allTrades().map((t) => [t.id, t] as const))('%s has one where its work has a figure', (_id, t) => {
     const drawn = Object.values(t.example.setups).flatMap((setup) =>
@@ -71,16 +91,7 @@ describe('drawings on a sheet', () => {
       ),
     );
     if (t.example.setups.surveyed === undefined) expect(drawn.length).toBeGreaterThan(0);
-    for (const d of drawn)
-      for (const s of d.shapes) {
-        const points = s.shape === 'line' ? s.points : s.shape === 'path' ? [] : [s.at];
-        for (const [x, y] of points) {
-          expect(x).toBeGreaterThanOrEqual(0);
-          expect(x).toBeLessThanOrEqual(d.width);
-          expect(y).toBeGreaterThanOrEqual(0);
-          expect(y).toBeLessThanOrEqual(d.height);
-        }
-      }
+    for (const d of drawn) insideItself(d);
   });
 });
 

@@ -1,10 +1,9 @@
 import { RUN_IN_LIMITS } from '../arithmetic/lubrication/run-in.ts';
 import type { JobState } from '../engine/state.ts';
 import { reportAt } from '../engine/trades.ts';
-import { clockOf, curveOf, type Drawing } from '../judgement/drawing.ts';
-import { len, temp } from '../quantities/say.ts';
+import { curveOf, type Drawing } from '../judgement/drawing.ts';
+import { temp } from '../quantities/say.ts';
 import { runInLog } from './bearing/run-in-log.ts';
-import { gaps } from './gland-gaps.ts';
 
 const minutes = (m: number): string =>
   Math.abs(m) < 120 ? `${Math.round(m)} min` : `${Math.round(m / 60)} h`;
@@ -43,11 +42,3 @@ export const leakDrawing = (
           { y: (v) => `${Math.round(v)} drops/min`, x: minutes },
         ),
       ];
-
-/** Gaps felt round a gland or a follower. */
-export function gapsDrawing(job: JobState, step: string, title: string): Drawing[] {
-  const read = (gaps.valuesOf(reportAt(job, step))?.gaps ?? []).flatMap((g) =>
-    g.gapMm === null ? [] : [{ deg: g.angleDeg, said: len(g.gapMm) }],
-  );
-  return read.length === 0 ? [] : [clockOf(title, read, 'from the top clockwise')];
-}

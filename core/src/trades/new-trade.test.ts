@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it } from 'vitest';
 import { siteRulesSchema } from '../api/requests.ts';
 import { autopsy } from '../autopsy/autopsy.ts';
 import { eventSchema } from '../engine/events.ts';
@@ -23,7 +23,9 @@ import { workAll } from '../testing/every-kind.ts';
 import { handAt, tools } from '../testing/test-stand.ts';
 
 // All the house is told of it: one line of the list of trades.
-enrol([doorstop]);
+const leave = enrol([doorstop]);
+// Files of tests share what is enrolled.
+afterAll(leave);
 
 const setup = Object.values(doorstop.example.setups)[0];
 if (!setup) throw new Error('It has no example.');

@@ -6,11 +6,12 @@ import {
   type Pattern,
   runCalculator,
 } from '@fulcrant/core/calculators';
+import { lockFigure } from '@fulcrant/core/figures';
 import type { CalculatorResult } from '@fulcrant/core/judgement';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
-import { LockFigure } from '../figures/LockFigure.tsx';
+import { DrawingView } from '../figures/DrawingView.tsx';
 import { Beam } from '../ui/Beam.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { useSay, useSettings } from '../ui/settings.tsx';
@@ -110,11 +111,13 @@ export function BenchPage() {
               </Suspense>
             )}
             {answer.ok && id === 'bearing.lock-alignment' && (
-              <LockFigure
-                nut={(input as { nut: Pattern }).nut}
-                washer={(input as { washer: Pattern }).washer}
-                way={(input as { way?: 'back' }).way ?? 'forward'}
-                meets={(answer.result.values as LockAlignmentValues).least}
+              <DrawingView
+                drawing={lockFigure({
+                  nut: (input as { nut: Pattern }).nut,
+                  washer: (input as { washer: Pattern }).washer,
+                  way: (input as { way?: 'back' }).way ?? 'forward',
+                  meets: (answer.result.values as LockAlignmentValues).least,
+                })}
               />
             )}
             {answer.ok ? (

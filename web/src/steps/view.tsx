@@ -1,3 +1,4 @@
+import { drawnOf } from '@fulcrant/core/figures';
 import type {
   JobState,
   KindFamily,
@@ -9,6 +10,7 @@ import type {
 } from '@fulcrant/core/job';
 import type { ReactNode } from 'react';
 import type { JobView } from '../data/job.ts';
+import { Drawings } from '../figures/DrawingView.tsx';
 
 /** What a step's view is drawn from, whatever its kind. */
 export type ViewInput = {
@@ -42,7 +44,7 @@ type Part<S extends Setup, V> = (p: ViewProps<S, V>) => ReactNode;
 type Parts<S extends Setup, V> = {
   /** The whole middle, where the step is neither read nor only asked. */
   Body?: Part<S, V>;
-  /** The figure above the field. */
+  /** The figure above the field, where it is not what the trade draws: a chart, a table. */
   Figure?: Part<S, V>;
   /** Numbers in place of the beam. */
   Told?: Part<S, V>;
@@ -76,6 +78,11 @@ export type StepView = {
   under(p: ViewInput): ReactNode;
 };
 
+/** What the trade draws of a step. */
+export const StepFigure = (p: ViewInput) => (
+  <Drawings drawings={drawnOf({ ...p, turns: p.onTurn !== undefined })} onTurn={p.onTurn} />
+);
+
 /** The view of a kind of step; its parts get the kind's own numbers, typed. */
 export function view<S extends Setup, V>(kind: KindFamily<S, V>, parts: Parts<S, V>): StepView {
   const part = (Part: Part<S, V> | undefined) => (p: ViewInput) => {
@@ -98,7 +105,8 @@ export function view<S extends Setup, V>(kind: KindFamily<S, V>, parts: Parts<S,
       return values === null ? null : (parts.note?.(values) ?? null);
     },
     body: parts.Body ? part(parts.Body) : null,
-    figure: part(parts.Figure),
+    // Where a view has neither a figure nor a middle of its own, what the trade draws of the step.
+    figure: parts.Figure || parts.Body ? part(parts.Figure) : (p) => <StepFigure {...p} />,
     told: parts.Told ? part(parts.Told) : null,
     side: part(parts.Side),
     under: part(parts.Under),

@@ -1,7 +1,6 @@
 import type { Setup } from '@fulcrant/core/job';
 import { type BoltValues, bolts, gaps, gate, signature } from '@fulcrant/core/steps';
 import { useGauge } from '../entry/gauge-choice.ts';
-import { GlandFigure } from '../figures/GlandFigure.tsx';
 import { bearingViews } from './bearing/views.tsx';
 import { BoltsStep } from './bolts/BoltsStep.tsx';
 import { conditionViews } from './condition/views.tsx';
@@ -45,16 +44,7 @@ export const views: StepView[] = [
       <SignStep state={state} open={open} onSign={(name) => job.act('sheet.signed', { name })} />
     ),
   }),
-  view(gaps, {
-    Figure: ({ values, place, typed, step }) => (
-      <GlandFigure
-        values={values}
-        active={place?.key}
-        typed={typed}
-        what={step.id === 'follower' ? 'follower to box face' : 'gland to box'}
-      />
-    ),
-  }),
+  view(gaps, {}),
   ...conditionViews,
   ...bearingViews,
   ...rebuildViews,

@@ -1,10 +1,11 @@
 import type { Act } from '../../engine/act.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
+import { figureOf } from '../../engine/figure.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { defineTrade } from '../../engine/trade.ts';
-import { reportAt } from '../../engine/trades.ts';
-import { clockOf } from '../../judgement/drawing.ts';
+import { drawnAt, reportAt } from '../../engine/trades.ts';
+import { circle, figure, label } from '../../judgement/draw.ts';
 import { len } from '../../quantities/say.ts';
 import { orDash } from '../../steps/came.ts';
 import { item } from '../../steps/questions.ts';
@@ -86,12 +87,17 @@ export const doorstop = defineTrade<DoorSetup>({
       const gapMm = doorGap.valuesOf(reportAt(state, 'gap'))?.gapMm ?? null;
       return { results: { gapMm }, rows: [['Gap', orDash(gapMm)]] };
     },
-    drawings: (state) => {
-      const gapMm = doorGap.valuesOf(reportAt(state, 'gap'))?.gapMm ?? null;
-      return gapMm === null ? [] : [clockOf('Door', [{ deg: 90, said: len(gapMm) }])];
-    },
+    drawings: (state) => drawnAt(state, 'gap'),
   },
   slots,
+  figures: [
+    figureOf(doorGap, ({ values, typed }) =>
+      figure({ width: 300, height: 120, title: 'Gap at the latch', name: 'door' }, [
+        circle({ cx: 150, cy: 60, r: 40, ink: 'ink', fill: 'shade' }),
+        label({ x: 150, y: 65 }, orDash(typed ?? values.gapMm)),
+      ]),
+    ),
+  ],
   acts: () => [MOVE_STOP],
   example: {
     setups: {

@@ -1,5 +1,6 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { dismounting } from './procedure.ts';
 import { type DismountSetup, dismountSetupSchema, USUAL_DISMOUNT } from './setup.ts';
 import { slots } from './slots.ts';
@@ -18,6 +19,7 @@ export const dismountingTrade = defineTrade<DismountSetup>({
   },
   procedure: dismounting,
   words,
+  figures,
   slots,
   why,
   example,

@@ -1,9 +1,8 @@
 import type { TradeWords } from '../../engine/trade.ts';
-import { reportAt } from '../../engine/trades.ts';
+import { drawnAt, reportAt } from '../../engine/trades.ts';
 import { pres } from '../../quantities/say.ts';
 import { orDash } from '../../steps/came.ts';
 import { asFound } from './as-found.ts';
-import { offDrawings } from './drawing.ts';
 import { letGo } from './let-go.ts';
 import type { DismountSetup } from './setup.ts';
 
@@ -26,5 +25,5 @@ export const words: TradeWords<DismountSetup> = {
       ],
     };
   },
-  drawings: offDrawings,
+  drawings: (state) => drawnAt(state, 'nutback', 'letgo'),
 };

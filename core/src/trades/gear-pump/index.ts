@@ -1,5 +1,6 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { gearPumpRebuild } from './procedure.ts';
 import { type GearPumpSetup, gearPumpSetupSchema, USUAL_GEAR_PUMP } from './setup.ts';
 import { slots } from './slots.ts';
@@ -13,6 +14,7 @@ export const gearPumpTrade = defineTrade<GearPumpSetup>({
   usual: USUAL_GEAR_PUMP,
   procedure: gearPumpRebuild,
   words,
+  figures,
   slots,
   why,
   example,

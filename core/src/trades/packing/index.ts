@@ -1,5 +1,6 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { packingJob } from './procedure.ts';
 import { type PackingSetup, packingSetupSchema, USUAL_PACKING } from './setup.ts';
 import { slots } from './slots.ts';
@@ -13,6 +14,7 @@ export const packingTrade = defineTrade<PackingSetup>({
   usual: USUAL_PACKING,
   procedure: packingJob,
   words,
+  figures,
   slots,
   why,
   example,

@@ -1,10 +1,9 @@
 import type { TradeWords } from '../../engine/trade.ts';
-import { reportAt } from '../../engine/trades.ts';
-import { clockOf } from '../../judgement/drawing.ts';
+import { drawnAt, reportAt } from '../../engine/trades.ts';
 import { leakRows, orDash, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
-import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
+import { leakDrawing } from '../../steps/drawings.ts';
 import { breakIn } from './breaking-in.ts';
 import { ringsLoop } from './rings-in.ts';
 import type { PackingSetup } from './setup.ts';
@@ -42,17 +41,10 @@ export const words: TradeWords<PackingSetup> = {
     };
   },
   drawings(state) {
-    const joints = ringsLoop.valuesOf(reportAt(state, 'rings'))?.jointsDeg ?? [];
     const points = breakIn.valuesOf(reportAt(state, 'breakin'))?.points ?? [];
-    // Rings whose joints stand one behind the other are named together.
-    const at = [...new Set(joints)].map((deg) => ({
-      deg,
-      said: `ring ${joints.flatMap((d, i) => (d === deg ? [i + 1] : [])).join(', ')}`,
-    }));
     return [
       ...turnDrawings(state),
-      ...(at.length > 0 ? [clockOf('Joints, ring 1 innermost', at)] : []),
-      ...gapsDrawing(state, 'follower', 'Follower to box face'),
+      ...drawnAt(state, 'rings', 'follower'),
       ...leakDrawing('Break-in', points),
     ];
   },

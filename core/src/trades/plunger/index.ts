@@ -1,5 +1,6 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { plungerSet } from './procedure.ts';
 import { type PlungerSetup, plungerSetupSchema, USUAL_PLUNGER } from './setup.ts';
 import { slots } from './slots.ts';
@@ -13,6 +14,7 @@ export const plungerTrade = defineTrade<PlungerSetup>({
   usual: USUAL_PLUNGER,
   procedure: plungerSet,
   words,
+  figures,
   slots,
   why,
   example,

@@ -1,6 +1,5 @@
 import type { TradeWords } from '../../engine/trade.ts';
-import { reportAt } from '../../engine/trades.ts';
-import { clockOf } from '../../judgement/drawing.ts';
+import { drawnAt, reportAt } from '../../engine/trades.ts';
 import { len } from '../../quantities/say.ts';
 import { plungerPreloadStep } from './preload.ts';
 import type { PlungerSetup } from './setup.ts';
@@ -18,14 +17,5 @@ export const words: TradeWords<PlungerSetup> = {
       preloadDeg === null ? '–' : `${preloadDeg}° · ${len((state.setup.nutPitchMm * preloadDeg) / 360, 2)}`;
     return { results: { preloadDeg }, rows: [['Nut from its mark', said]] };
   },
-  drawings(state) {
-    const deg = plungerPreloadStep.valuesOf(reportAt(state, 'preload'))?.endDeg ?? null;
-    if (deg === null) return [];
-    return [
-      clockOf('Packing nut, from its mark', [
-        { deg: 0, said: 'mark', ink: 'muted' },
-        { deg, said: `nut ${deg}°` },
-      ]),
-    ];
-  },
+  drawings: (state) => drawnAt(state, 'preload'),
 };

@@ -1,6 +1,7 @@
 import { stampSays } from '../../arithmetic/bearings/stamp.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { regreasingJob } from './procedure.ts';
 import { type RegreaseSetup, regreaseSetupSchema, USUAL_REGREASE } from './setup.ts';
 import { slots } from './slots.ts';
@@ -15,6 +16,7 @@ export const regreasingTrade = defineTrade<RegreaseSetup>({
   usual: USUAL_REGREASE,
   procedure: regreasingJob,
   words,
+  figures,
   slots,
   why,
   example,

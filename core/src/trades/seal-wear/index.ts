@@ -1,4 +1,5 @@
 import { defineTrade } from '../../engine/trade.ts';
+import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
 import { example } from './example.ts';
 import { sealWearJob } from './procedure.ts';
 import { USUAL_WEAR, type WearSetup, wearSetupSchema } from './setup.ts';
@@ -20,6 +21,7 @@ export const sealWearTrade = defineTrade<WearSetup>({
   },
   procedure: sealWearJob,
   words,
+  figures: SHARED_FIGURES,
   slots,
   why,
   example,

@@ -1,6 +1,7 @@
 import type { Act } from '../../engine/act.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { sealFitting } from './procedure.ts';
 import { type SealSetup, sealSetupSchema, USUAL_SEAL } from './setup.ts';
 import { slots } from './slots.ts';
@@ -36,6 +37,7 @@ export const sealTrade = defineTrade<SealSetup>({
   usual: { ...USUAL_SEAL, impellerSet: true },
   procedure: sealFitting,
   words,
+  figures,
   slots,
   why,
   example,

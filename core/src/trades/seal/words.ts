@@ -1,12 +1,10 @@
 import type { TradeWords } from '../../engine/trade.ts';
-import { reportAt } from '../../engine/trades.ts';
-import { clockOf } from '../../judgement/drawing.ts';
+import { drawnAt, reportAt } from '../../engine/trades.ts';
 import { len } from '../../quantities/say.ts';
 import { boltsCame, boltsRow, leakRows, orDash, type Row, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
-import { gapsDrawing, leakDrawing } from '../../steps/drawings.ts';
-import { angles } from './angles.ts';
+import { leakDrawing } from '../../steps/drawings.ts';
 import { sealProof } from './proof.ts';
 import { compression } from './setting.ts';
 import type { SealSetup } from './setup.ts';
@@ -55,20 +53,12 @@ export const words: TradeWords<SealSetup> = {
     };
   },
   drawings(state) {
-    const set = angles.valuesOf(reportAt(state, 'angles'));
-    const clashes = new Set((set?.pairs ?? []).flatMap((p) => (p.offDeg > 0 ? [p.a, p.b] : [])));
-    const marks = (set?.marks ?? []).flatMap((m) =>
-      m.deg === null
-        ? []
-        : [{ deg: m.deg, said: m.name, ink: clashes.has(m.mark) ? ('stop' as const) : ('ink' as const) }],
-    );
     const counted = (sealProof.valuesOf(reportAt(state, 'proof'))?.points ?? []).flatMap((p) =>
       p.dropsPerMin === null ? [] : [{ minutes: p.minutes, dropsPerMin: p.dropsPerMin }],
     );
     return [
       ...turnDrawings(state),
-      ...(marks.length > 0 ? [clockOf('Splits and seams', marks, 'end view from outboard')] : []),
-      ...gapsDrawing(state, 'gland-gaps', 'Gland to box'),
+      ...drawnAt(state, 'angles', 'gland-gaps'),
       ...leakDrawing('Proof', counted),
     ];
   },

@@ -4,6 +4,7 @@ import { standing } from '../../engine/facts.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { sleeveBearing } from './procedure.ts';
 import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
 import { slots } from './slots.ts';
@@ -43,6 +44,7 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
   usual: { ...USUAL_SETUP, ...USUAL_PARTS },
   procedure: sleeveBearing,
   words,
+  figures,
   slots,
   why,
   example,

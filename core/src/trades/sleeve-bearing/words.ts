@@ -1,9 +1,9 @@
 import type { TradeWords } from '../../engine/trade.ts';
+import { drawnAt } from '../../engine/trades.ts';
 import { boltsCame, boltsRow, firstHoursCame, orDash, type Row, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
-import { sectionDrawing } from './drawing.ts';
 import { endedAt } from './ended.ts';
 import type { SleeveSetup } from './setup.ts';
 
@@ -39,5 +39,5 @@ export const words: TradeWords<SleeveSetup> = {
       ],
     };
   },
-  drawings: (state) => [...sectionDrawing(state), ...turnDrawings(state), ...firstHoursDrawing(state)],
+  drawings: (state) => [...drawnAt(state, 'lock'), ...turnDrawings(state), ...firstHoursDrawing(state)],
 };

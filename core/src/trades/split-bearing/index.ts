@@ -1,6 +1,7 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { splitBearing } from './procedure.ts';
 import { type SplitSetup, splitSetupSchema, USUAL_SPLIT } from './setup.ts';
 import { slots } from './slots.ts';
@@ -14,6 +15,7 @@ export const splitBearingTrade = defineTrade<SplitSetup>({
   usual: { ...USUAL_SPLIT, baseBolts: USUAL_PARTS.baseBolts, runIn: USUAL_PARTS.runIn },
   procedure: splitBearing,
   words,
+  figures,
   slots,
   why,
   example,

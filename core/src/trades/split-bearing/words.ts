@@ -1,12 +1,11 @@
 import type { TradeWords } from '../../engine/trade.ts';
-import { reportAt } from '../../engine/trades.ts';
+import { drawnAt, reportAt } from '../../engine/trades.ts';
 import { len, num } from '../../quantities/say.ts';
 import { bolts } from '../../steps/bolts.ts';
 import { boltsCame, boltsRow, firstHoursCame, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
-import { raceDrawing } from './drawing.ts';
 import { races } from './race-gaps.ts';
 import type { SplitSetup } from './setup.ts';
 
@@ -44,5 +43,9 @@ export const words: TradeWords<SplitSetup> = {
       ],
     };
   },
-  drawings: (state) => [...raceDrawing(state), ...turnDrawings(state), ...firstHoursDrawing(state)],
+  drawings: (state) => [
+    ...drawnAt(state, races.valuesOf(reportAt(state, 'seated')) ? 'seated' : 'race'),
+    ...turnDrawings(state),
+    ...firstHoursDrawing(state),
+  ],
 };

@@ -1,4 +1,5 @@
 import { defineTrade } from '../../engine/trade.ts';
+import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
 import { example } from './example.ts';
 import { conditionSurvey } from './procedure.ts';
 import { type ConditionSetup, conditionSetupSchema, USUAL_CONDITION } from './setup.ts';
@@ -13,6 +14,7 @@ export const surveyTrade = defineTrade<ConditionSetup>({
   usual: USUAL_CONDITION,
   procedure: conditionSurvey,
   words,
+  figures: SHARED_FIGURES,
   slots,
   why,
   example,

@@ -1,5 +1,6 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
+import { figures } from './figures.ts';
 import { vanePumpSeals } from './procedure.ts';
 import { USUAL_VANE_PUMP, type VanePumpSetup, vanePumpSetupSchema } from './setup.ts';
 import { slots } from './slots.ts';
@@ -13,6 +14,7 @@ export const vanePumpTrade = defineTrade<VanePumpSetup>({
   usual: USUAL_VANE_PUMP,
   procedure: vanePumpSeals,
   words,
+  figures,
   slots,
   why,
   example,

@@ -1,3 +1,4 @@
+import { floatFigure } from '@fulcrant/core/figures';
 import type { JobSummary } from '@fulcrant/core/forms';
 import { type JobState, tradeOf } from '@fulcrant/core/job';
 import type { FixedNamed } from '@fulcrant/core/steps';
@@ -6,7 +7,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { readThrough } from '../../data/api.ts';
-import { FloatFigure } from '../../figures/SplitFigures.tsx';
+import { DrawingView } from '../../figures/DrawingView.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { useSay } from '../../ui/settings.tsx';
 
@@ -45,7 +46,9 @@ export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
   const found = (jobs.data?.jobs ?? []).toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt));
   return (
     <div className="flex flex-col gap-3">
-      {spanMm !== undefined && <FloatFigure values={UNMEASURED} place={undefined} spanMm={spanMm} />}
+      {spanMm !== undefined && (
+        <DrawingView drawing={floatFigure({ values: UNMEASURED, place: undefined, spanMm })} />
+      )}
       <h2 className="kicker m-0">Fixed bearings on {machine}</h2>
       <ul className="m-0 list-none border-t border-rule p-0">
         {found.map((l) => (

@@ -1,8 +1,6 @@
 import { RUN_IN_LIMITS } from '@fulcrant/core/calculators';
 import { fixedFirst, floatRoom, greaseFill, NAME_FIXED, runInLog } from '@fulcrant/core/steps';
 import { lazy, Suspense } from 'react';
-import { FillFigure } from '../../figures/GreaseFigure.tsx';
-import { FloatFigure } from '../../figures/SplitFigures.tsx';
 import type { StepView } from '../view.tsx';
 import { view } from '../view.tsx';
 import { FixedFirst } from './FixedFirst.tsx';
@@ -22,16 +20,8 @@ export const bearingViews: StepView[] = [
       />
     ),
   }),
-  view(floatRoom, {
-    Figure: ({ values, setup, place }) => (
-      <FloatFigure values={values} place={place?.key} spanMm={setup.float?.spanMm ?? 0} />
-    ),
-    layout: 'field',
-  }),
-  view(greaseFill, {
-    Figure: ({ values, setup }) => <FillFigure values={values} housingCm3={setup.grease?.housingCm3 ?? 0} />,
-    layout: 'told',
-  }),
+  view(floatRoom, { layout: 'field' }),
+  view(greaseFill, { layout: 'told' }),
   view(runInLog, {
     Figure: ({ values: { points, ambientC } }) => (
       <Suspense fallback={<div className="h-64" />}>

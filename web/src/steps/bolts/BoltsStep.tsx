@@ -1,12 +1,13 @@
+import { boltFigure } from '@fulcrant/core/figures';
 import type { Instrument } from '@fulcrant/core/instruments';
 import { type BoltValues, openIn } from '@fulcrant/core/steps';
 import { formatTorque, parseAngle, parseTorque } from '@fulcrant/core/units';
 import { type FormEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
 import { GaugePicker } from '../../entry/GaugePicker.tsx';
+import { DrawingView } from '../../figures/DrawingView.tsx';
 import { takeCaret } from '../../ui/caret.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { useSay, useSettings } from '../../ui/settings.tsx';
-import { BoltFigure } from './BoltFigure.tsx';
 import { Extension } from './Extension.tsx';
 import { WrenchFeed } from './WrenchFeed.tsx';
 
@@ -51,7 +52,10 @@ export function BoltsStep({
   return (
     <div className="flex flex-col gap-4">
       {questionsFirst && questions}
-      <BoltFigure values={values} />
+      <DrawingView
+        drawing={boltFigure({ values })}
+        className="overflow-visible lg:[@media(max-height:790px)]:max-h-36!"
+      />
       <Passes values={values} />
       {open && values.next && !coming && (
         // Each bolt begins with its own torque and no movement.

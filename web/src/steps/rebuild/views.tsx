@@ -1,8 +1,7 @@
 import { assemblies, handTurns, lipSeals, partTags } from '@fulcrant/core/steps';
 import { GateStep } from '../GateStep.tsx';
 import type { StepView } from '../view.tsx';
-import { view } from '../view.tsx';
-import { ExplodedFigure } from './ExplodedFigure.tsx';
+import { StepFigure, view } from '../view.tsx';
 import { LipFigure } from './LipFigure.tsx';
 import { PartTags } from './PartTags.tsx';
 
@@ -11,7 +10,7 @@ export const rebuildViews: StepView[] = [
   view(assemblies, {
     Body: (p) => (
       <div className="flex flex-col gap-3">
-        <ExplodedFigure values={p.values} />
+        <StepFigure {...p} />
         <GateStep {...p} />
       </div>
     ),

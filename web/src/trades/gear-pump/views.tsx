@@ -1,10 +1,10 @@
+import { pileFigure } from '@fulcrant/core/figures';
 import { endClearance, type SqueezeValues, squeeze, stackKey } from '@fulcrant/core/trades';
 import { lengthDigits } from '@fulcrant/core/units';
-import { PileFigure } from '../../figures/PileFigure.tsx';
+import { DrawingView } from '../../figures/DrawingView.tsx';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
 import { useSettings } from '../../ui/settings.tsx';
-import { ClearanceFigure } from './ClearanceFigure.tsx';
 
 /** Stacks loose and tight, and what each lost. */
 function Squeezed({ values: v, active }: { values: SqueezeValues; active: string | undefined }) {
@@ -47,14 +47,13 @@ function Squeezed({ values: v, active }: { values: SqueezeValues; active: string
 /** Steps of a gear pump. */
 export const views: StepView[] = [
   view(endClearance, {
-    Figure: ({ values, place, typed }) => (
-      <ClearanceFigure values={values} active={place?.key} typed={typed} />
-    ),
     Under: ({ values: { told, pieces } }) =>
       told?.stack ? (
-        <PileFigure
-          title="stack to put in"
-          pile={pieces.map((p, i) => ({ ...p, count: told.stack?.counts[i] ?? 0 }))}
+        <DrawingView
+          drawing={pileFigure({
+            title: 'stack to put in',
+            pile: pieces.map((p, i) => ({ ...p, count: told.stack?.counts[i] ?? 0 })),
+          })}
         />
       ) : null,
   }),

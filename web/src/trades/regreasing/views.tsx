@@ -1,7 +1,6 @@
 import { RUN_IN_LIMITS } from '@fulcrant/core/calculators';
 import { greaseMatch, greaseStrokes, greaseWatch } from '@fulcrant/core/trades';
 import { lazy, Suspense } from 'react';
-import { StrokesFigure } from '../../figures/GreaseFigure.tsx';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
 
@@ -10,7 +9,7 @@ const HeatChart = lazy(() => import('../../figures/HeatChart.tsx'));
 /** Steps of a regreasing. */
 export const views: StepView[] = [
   view(greaseMatch, { layout: 'told' }),
-  view(greaseStrokes, { Figure: ({ values }) => <StrokesFigure values={values} />, layout: 'field' }),
+  view(greaseStrokes, { layout: 'field' }),
   view(greaseWatch, {
     Figure: ({ values }) => (
       <Suspense fallback={<div className="h-64" />}>

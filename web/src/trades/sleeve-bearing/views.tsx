@@ -14,16 +14,6 @@ import {
 import { lazy, Suspense, useDeferredValue } from 'react';
 import type { StepView, ViewProps } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
-import {
-  AngleFigure,
-  BenchFigure,
-  DriveUpFigure,
-  LockedBySchoolFigure,
-  LockFigure,
-  PumpUpFigure,
-  TargetFigure,
-  ZeroFigure,
-} from './figures.tsx';
 import { AngleSide, PumpSide } from './SchoolSide.tsx';
 import { BenchSets, DriveUpSide, TargetNumbers } from './sides.tsx';
 
@@ -73,14 +63,12 @@ const eighths = (v: DriveUpStepValues): string | null =>
 
 /** Steps of a bearing on its sleeve. */
 export const views: StepView[] = [
-  view(benchClearance, { Figure: BenchFigure, Side: ({ values }) => <BenchSets values={values} /> }),
+  view(benchClearance, { Side: ({ values }) => <BenchSets values={values} /> }),
   view(target, {
-    Figure: TargetFigure,
     Told: ({ stored }) => <TargetNumbers values={stored} />,
     layout: 'told',
   }),
   view(driveUp, {
-    Figure: DriveUpFigure,
     Side: DriveUpBeside,
     Under: Trial,
     stopped: (v) => v.place === 'over-driven',
@@ -88,16 +76,14 @@ export const views: StepView[] = [
     longSum: true,
   }),
   view(driveUpAngle, {
-    Figure: AngleFigure,
     Side: ({ values }) => <AngleSide values={values} />,
     longSum: true,
   }),
   view(driveUpHydraulic, {
-    Figure: PumpUpFigure,
     Side: ({ values }) => <PumpSide values={values} />,
     longSum: true,
   }),
-  view(lock, { Figure: LockFigure }),
-  view(lockBySchool, { Figure: LockedBySchoolFigure }),
-  view(nutZero, { Figure: ZeroFigure, layout: 'field' }),
+  view(lock, {}),
+  view(lockBySchool, {}),
+  view(nutZero, { layout: 'field' }),
 ];

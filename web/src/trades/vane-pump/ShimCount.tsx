@@ -1,7 +1,8 @@
+import { pileFigure } from '@fulcrant/core/figures';
 import type { ShimCountValues } from '@fulcrant/core/trades';
 import { lengthDigits } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
-import { PileFigure } from '../../figures/PileFigure.tsx';
+import { DrawingView } from '../../figures/DrawingView.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { useSettings } from '../../ui/settings.tsx';
 
@@ -84,15 +85,19 @@ export function ShimCount({ values: v, open, onCount }: Props) {
       </div>
       <div className={`grid items-end ${v.wanted ? 'grid-cols-2' : ''}`}>
         {v.wanted && (
-          <PileFigure
-            pile={pile(v.wanted)}
-            title={v.wanted.join() === v.off?.join() ? 'came off' : 'wanted'}
+          <DrawingView
+            drawing={pileFigure({
+              pile: pile(v.wanted),
+              title: v.wanted.join() === v.off?.join() ? 'came off' : 'wanted',
+            })}
           />
         )}
-        <PileFigure
-          pile={pile(counted)}
-          title={v.wanted ? 'goes back' : 'this side’s heap'}
-          tone={differs ? 'stop' : 'ink'}
+        <DrawingView
+          drawing={pileFigure({
+            pile: pile(counted),
+            title: v.wanted ? 'goes back' : 'this side’s heap',
+            tone: differs ? 'stop' : 'ink',
+          })}
         />
       </div>
     </form>

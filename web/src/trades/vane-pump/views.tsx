@@ -1,5 +1,4 @@
-import { shimCounts, shimFloats, thicknessesOf, writeHeap } from '@fulcrant/core/trades';
-import { PileFigure } from '../../figures/PileFigure.tsx';
+import { shimCounts, shimFloats, writeHeap } from '@fulcrant/core/trades';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
 import { ShimCount } from './ShimCount.tsx';
@@ -16,18 +15,5 @@ export const views: StepView[] = [
       />
     ),
   }),
-  view(shimFloats, {
-    Figure: ({ values: v, setup }) => {
-      const pile = (heap: readonly number[]) =>
-        thicknessesOf(setup).map((thicknessMm, i) => ({ thicknessMm, count: heap[i] ?? 0 }));
-      return (
-        <div className="grid grid-cols-2 items-end">
-          <PileFigure pile={pile(v.off)} title="under the cap now" />
-          {v.told?.stack && (
-            <PileFigure pile={pile(v.told.stack.counts)} title="the float asks for" tone="brass" />
-          )}
-        </div>
-      );
-    },
-  }),
+  view(shimFloats, {}),
 ];

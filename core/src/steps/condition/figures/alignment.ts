@@ -1,0 +1,298 @@
+import type { PlaneValues } from '../../../arithmetic/alignment/coupling.ts';
+import { roundedDown } from '../../../arithmetic/shaft/turn-drawing.ts';
+import { axis, digits, figure, group, label, line, polyline, rect } from '../../../judgement/draw.ts';
+import type { Point } from '../../../judgement/drawing.ts';
+import { num, UNIT } from '../../../quantities/say.ts';
+import type { CouplingStepValues } from '../coupling.ts';
+import type { HousingsStepValues } from '../housings.ts';
+import { footKey, type SoftFootStepValues } from '../soft-foot.ts';
+
+const W = 700;
+const H = 292;
+/** Room for the four readings of each dial under both planes. */
+const COUPLING_H = 318;
+
+/** Base plate from above: each foot, its gap (or gaps), and the shim it wants. */
+export function softFootFigure({
+  values: v,
+  before,
+  place,
+}: {
+  values: SoftFootStepValues;
+  before: SoftFootStepValues | null;
+  place: string | undefined;
+}) {
+  const n = v.feet.length;
+  const side = Math.ceil(n / 2);
+  const at = (i: number) => ({
+    x: 150 + (side === 1 ? 200 : (400 * (i % side)) / (side - 1)),
+    y: i < side ? 62 : 206,
+  });
+  const foot = (footKey.read(place)?.foot ?? 0) - 1;
+  return figure({ width: W, height: H, title: `Machine from above with ${n} feet` }, [
+    rect({ x: 150, y: 92, width: 400, height: 106, rx: 40, fill: 'shade', ink: 'ink', weight: 1.6 }),
+    axis({ x1: 90, x2: 630, y1: 134, y2: 134 }),
+    rect({ x: 550, y: 132, width: 64, height: 26, fill: 'paper', ink: 'ink', weight: 1.6 }),
+    v.feet.map((gaps, i) => {
+      const p = at(i);
+      const on = i === foot;
+      const bad = (v.shimMm[i] ?? 0) > 0 || (v.wedgeMm[i] ?? 0) > 0.05;
+      const worst = v.worstMm[i] ?? null;
+      const then = before?.worstMm[i] ?? null;
+      return [
+        rect({
+          x: p.x - 42,
+          y: p.y - 28,
+          width: 84,
+          height: 56,
+          fill: bad ? 'none' : 'paper',
+          ink: on ? 'brass' : bad ? 'stop' : 'ink',
+          weight: on ? 4 : bad ? 3 : 1.6,
+        }),
+        label({ x: p.x - 34, y: p.y - 10, anchor: 'start', tone: on ? 'brass' : 'muted', size: 14 }, i + 1),
+        digits(
+          {
+            x: p.x,
+            y: p.y + 8,
+            tone: worst === null ? 'muted' : on ? 'brass' : 'ink',
+            size: 16,
+            strong: true,
+          },
+          worst === null ? '·' : num(worst),
+        ),
+        digits(
+          { x: p.x, y: p.y + (i < side ? -38 : 44), tone: 'steel', size: 14 },
+          (v.shimMm[i] ?? 0) > 0
+            ? `+ ${num(v.shimMm[i] ?? 0, 2)} shim`
+            : gaps.length > 1
+              ? gaps.map((g) => num(g, 2)).join(' ')
+              : then !== null
+                ? `was ${num(then)}`
+                : '',
+        ),
+      ];
+    }),
+    label(
+      { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
+      `from above, shaft end to the right; widest gap of each foot in ${UNIT}`,
+    ),
+  ]);
+}
+
+/** One plane of the coupling: the driven shaft level, the driver's axis as it was found (enlarged), feet with their moves. */
+function drawCouplingPlane({
+  y,
+  name,
+  plane,
+  values: v,
+  up,
+  down,
+  targetMm = 0,
+}: {
+  y: number;
+  name: string;
+  plane: PlaneValues | null;
+  values: CouplingStepValues;
+  up: string;
+  down: string;
+  /** Where the driver is to stand cold: the level line is that then. */
+  targetMm?: number | undefined;
+}) {
+  const middle = v.method === 'reverse' ? (v.dialDistanceMm ?? 0) / 2 : 0;
+  const front = v.frontFeetMm + middle;
+  const back = front + v.feetSpanMm;
+  const scale = 330 / back;
+  const x0 = 250;
+  const x = (mm: number) => x0 + mm * scale;
+  const height = (mm: number) => (plane ? plane.offsetMm + (plane.anglePer100Mm * mm) / 100 : 0);
+  const most = Math.max(Math.abs(height(0)), Math.abs(height(back)), 1e-4);
+  const times = Math.min(2000, roundedDown(34 / (most * scale)));
+  const py = (mm: number) => y - height(mm) * scale * times;
+  const move = (mm: number) =>
+    Math.abs(mm) < 0.0005 ? 'stays' : `${mm > 0 ? up : down} ${num(Math.abs(mm))}`;
+  return [
+    label({ x: 4, y: y - 44, anchor: 'start', strong: true, size: 16 }, name),
+    rect({ x: 60, y: y - 12, width: x0 - 76, height: 24, fill: 'paper', ink: 'ink', weight: 1.6 }),
+    rect({ x: x0 - 18, y: y - 26, width: 14, height: 52, fill: 'shade', ink: 'ink', weight: 1.6 }),
+    axis({ x1: 40, x2: 640, y1: y, y2: y }),
+    group(
+      {
+        turn: [plane ? (Math.atan2(py(back) - py(0), x(back) - x(0)) * 180) / Math.PI : 0, x(0), py(0)],
+      },
+      [
+        rect({ x: x(0) + 4, y: py(0) - 26, width: 14, height: 52, fill: 'shade', ink: 'steel', weight: 2 }),
+        rect({
+          x: x(0) + 18,
+          y: py(0) - 12,
+          width: x(back) - x(0) + 20,
+          height: 24,
+          fill: 'paper',
+          ink: 'steel',
+          weight: 2,
+        }),
+      ],
+    ),
+    (
+      [
+        ['front', front, plane?.frontMm],
+        ['back', back, plane?.backMm],
+      ] as const
+    ).map(([, mm, by]) => [
+      line({ x1: x(mm), x2: x(mm), y1: y + 30, y2: y + 46, ink: 'brass', weight: 3 }),
+      digits(
+        { x: x(mm), y: y + 62, tone: 'brass', size: 14, strong: true },
+        by === undefined ? '·' : move(by),
+      ),
+    ]),
+    plane &&
+      label(
+        { x: W - 4, y: y - 44, anchor: 'end', tone: 'steel', size: 14 },
+        `${
+          targetMm ? `cold place ${num(Math.abs(targetMm), 2)} ${targetMm < 0 ? 'low' : 'high'} · ` : ''
+        }offset ${num(plane.offsetMm)}, ${num(plane.anglePer100Mm, 4)} per 100 · drawn ×${times}`,
+      ),
+  ];
+}
+
+/** The coupling from the side and from above; under the feet what is to be laid in, taken out or moved. */
+export function couplingFigure({
+  values: v,
+  place,
+}: {
+  values: CouplingStepValues;
+  place: string | undefined;
+}) {
+  const dial = place?.split('/')[0];
+  const clock = (name: string, r: Array<number | null>, x: number) => [
+    label(
+      {
+        x,
+        y: 272,
+        anchor: 'start',
+        tone: dial === name || (name !== 'rim' && dial && dial !== 'rim') ? 'brass' : 'muted',
+        size: 14,
+      },
+      `${
+        name === 'rim'
+          ? v.method === 'reverse'
+            ? 'dial on driver'
+            : 'rim'
+          : v.method === 'reverse'
+            ? 'dial on driven'
+            : 'face'
+      }: top, right, bottom, left`,
+    ),
+    digits({ x, y: 290, anchor: 'start', size: 14 }, r.map((m) => (m === null ? '·' : num(m))).join('  ')),
+  ];
+  return figure(
+    {
+      width: W,
+      height: COUPLING_H,
+      title: 'Coupling from the side and from above, with the moves of the feet',
+    },
+    [
+      drawCouplingPlane({
+        y: 64,
+        name: 'from the side',
+        plane: v.result?.vertical ?? null,
+        values: v,
+        up: 'lay in',
+        down: 'take out',
+        targetMm: v.targetOffsetMm,
+      }),
+      drawCouplingPlane({
+        y: 192,
+        name: 'from above',
+        plane: v.result?.horizontal ?? null,
+        values: v,
+        up: 'to the right',
+        down: 'to the left',
+      }),
+      clock('rim', v.rim, 4),
+      clock('second', v.second, 352),
+      label(
+        { x: 4, y: COUPLING_H - 5, anchor: 'start', tone: 'muted', size: 14 },
+        `left the driven shaft, right the driver with its feet; lengths to scale, misalignment enlarged, ${UNIT}`,
+      ),
+    ],
+  );
+}
+
+/** Housings along the shaft, from the side and from above: the line through their middles and each housing's own. */
+export function housingsFigure({
+  values: v,
+  place,
+}: {
+  values: HousingsStepValues;
+  place: string | undefined;
+}) {
+  const length = v.spanMm * Math.max(1, v.housings.length - 1);
+  const scale = 500 / (length + v.widthMm);
+  const x = (mm: number) => 100 + (mm + v.widthMm / 2) * scale;
+  const all = v.housings
+    .flatMap((h) => [...h.vertical, ...h.horizontal])
+    .filter((m): m is number => m !== null);
+  const most = Math.max(1e-3, ...all.map(Math.abs));
+  const times = Math.min(500, roundedDown(36 / (most * scale)));
+  // A housing is narrow on a long shaft: along the shaft its width is drawn larger too, or its slope could not be seen.
+  const wide = Math.max(64, v.widthMm * scale);
+  const planes = [
+    { y: 72, name: 'from the side', of: (h: (typeof v.housings)[number]) => h.vertical, keys: ['vn', 'vf'] },
+    { y: 194, name: 'from above', of: (h: (typeof v.housings)[number]) => h.horizontal, keys: ['hn', 'hf'] },
+  ];
+  return figure(
+    { width: W, height: H, title: `${v.housings.length} housings along the shaft with their offsets` },
+    [
+      planes.map((p) => {
+        const mid = v.housings.map((h) => {
+          const [a, b] = p.of(h);
+          return a === null || b === null ? null : (a + b) / 2;
+        });
+        const middle = v.housings.flatMap((h, i): Point[] => {
+          const m = mid[i];
+          return m === null || m === undefined ? [] : [[x(h.atMm), p.y - m * scale * times]];
+        });
+        return [
+          label({ x: 4, y: p.y - 52, anchor: 'start', strong: true, size: 16 }, p.name),
+          axis({ x1: 40, x2: 660, y1: p.y, y2: p.y }),
+          middle.length > 1 && polyline({ points: middle, ink: 'steel', weight: 2.5 }),
+          v.housings.map((h, i) => {
+            const [a, b] = p.of(h);
+            const angle = a === null || b === null ? 0 : Math.atan2(-(b - a) * scale * times, wide);
+            const y = p.y - (mid[i] ?? 0) * scale * times;
+            const on = p.keys.some((k) => place === `h${i + 1}/${k}`);
+            const bad = v.result !== null && (v.result.angleDeg[i] ?? 0) > v.result.abilityDeg;
+            return [
+              group({ turn: [(angle * 180) / Math.PI, x(h.atMm), y] }, [
+                rect({
+                  x: x(h.atMm) - wide / 2,
+                  y: y - 20,
+                  width: wide,
+                  height: 40,
+                  fill: 'paper',
+                  fillOpacity: 0.75,
+                  ink: on ? 'brass' : bad ? 'stop' : 'ink',
+                  weight: on || bad ? 3.5 : 1.8,
+                }),
+              ]),
+              digits(
+                { x: x(h.atMm), y: p.y + 52, tone: on ? 'brass' : 'ink', size: 14 },
+                [a, b].map((m) => (m === null ? '·' : num(m, 2))).join('  '),
+              ),
+              v.result &&
+                p.name === 'from the side' &&
+                digits(
+                  { x: x(h.atMm), y: p.y - 52, tone: bad ? 'stop' : 'steel', size: 14, strong: true },
+                  `${(v.result.angleDeg[i] ?? 0).toFixed(2)}°`,
+                ),
+            ];
+          }),
+        ];
+      }),
+      label(
+        { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
+        `offsets from the line, near and far side, in ${UNIT}; across the shaft ×${times}, housings drawn wide`,
+      ),
+    ],
+  );
+}

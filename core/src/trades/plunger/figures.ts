@@ -1,0 +1,25 @@
+import { figureOf, type KindFigure } from '../../engine/figure.ts';
+import { nutMarkFigure } from '../../steps/figures/nut-mark.ts';
+import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
+import { plungerPreloadStep } from './preload.ts';
+
+/** Figures of a plunger. */
+export const figures: readonly KindFigure[] = [
+  ...SHARED_FIGURES,
+  // The nut against its mark, backed off and back.
+  figureOf(plungerPreloadStep, ({ values: v, setup, place, typed }) => {
+    const deg = (place?.key === 'end' ? typed : null) ?? v.endDeg;
+    const back = (place?.key === 'back' ? typed : null) ?? v.backDeg;
+    const travel = (of: number) => ((setup.nutPitchMm * Math.abs(of)) / 360).toFixed(2);
+    return nutMarkFigure({
+      slots: 6,
+      turnedDeg: deg ?? (back === null ? 0 : -back),
+      band: { minDeg: -45, maxDeg: 45 },
+      marked: true,
+      note:
+        deg !== null
+          ? `${Math.abs(deg)}° ${deg < 0 ? 'short of' : 'past'} its mark: ${travel(deg)} mm`
+          : `backed off ${back ?? 0}°: ${travel(back ?? 0)} mm`,
+    });
+  }),
+];
