@@ -29,10 +29,10 @@ async function tags(hand: SheetHand): Promise<void> {
 /** A plate or a head: the free holes, then what fills the two is out, then all. */
 async function over(hand: SheetHand, filled: string): Promise<void> {
   await hand.bolts();
-  expect(await hand.page.locator('[data-filled]').count()).toBe(2);
+  expect(await hand.page.locator('[data-part="filled"]').count()).toBe(2);
   expect(await hand.page.locator('[data-pass-step]').isDisabled()).toBe(true);
   await hand.page.locator(`[data-item="${filled}"]`).getByRole('button', { name: /^OK/ }).click();
-  await hand.page.locator('[data-filled]').first().waitFor({ state: 'detached' });
+  await hand.page.locator('[data-part="filled"]').first().waitFor({ state: 'detached' });
   await hand.page.locator('form[data-bolt]').waitFor();
   await hand.bolts();
   await hand.on();

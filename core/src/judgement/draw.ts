@@ -41,7 +41,7 @@ export const spot = (cx: number, cy: number, deg: number, r: number): { x: numbe
 });
 
 type FigureProps = Pick<Drawing, 'width' | 'height' | 'title'> &
-  Partial<Pick<Drawing, 'from' | 'name' | 'moves' | 'tall'>>;
+  Partial<Pick<Drawing, 'from' | 'name' | 'tall'>>;
 
 /** How many units of a figure made for a screen make a point of paper. */
 const PER_POINT = 2.15;
@@ -61,11 +61,12 @@ type GroupProps = Style & {
   scale?: number;
   shift?: Point;
   part?: string;
+  moves?: true;
 };
 
 /** Shapes that look, or lie, alike. */
 export const group = (
-  { turn, scale, shift, part, ...style }: GroupProps,
+  { turn, scale, shift, part, moves, ...style }: GroupProps,
   shapes: readonly Drawn[],
 ): Shape => ({
   shape: 'group',
@@ -74,6 +75,7 @@ export const group = (
   ...(scale === undefined ? {} : { scale }),
   ...(shift ? { shift } : {}),
   ...(part === undefined ? {} : { part }),
+  ...(moves ? { moves } : {}),
   shapes: flat(shapes),
 });
 

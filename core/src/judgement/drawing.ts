@@ -61,6 +61,8 @@ export type Shape =
       scale?: number;
       shift?: Point;
       touch?: Touch;
+      /** Its parts move as values are typed: drawn moving where whoever looks has not asked for stillness. */
+      moves?: true;
       /** What a page calls it within its drawing. */
       part?: string;
     } & Look);
@@ -81,8 +83,6 @@ export type Drawing = {
   name?: string;
   /** It is no taller than this on a screen, in the height of sixteen of its pixels. */
   tall?: number;
-  /** Its parts move as values are typed: drawn moving where whoever looks has not asked for stillness. */
-  moves?: true;
   shapes: Shape[];
 };
 

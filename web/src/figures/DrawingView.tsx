@@ -57,7 +57,7 @@ export function DrawingView({ drawing: d, onTurn, className = '' }: Props) {
       aria-label={say(sayIn(d.title, unit), unit)}
       viewBox={`${x} ${y} ${d.width} ${d.height}`}
       style={style}
-      className={`${size} ${d.moves ? 'moves' : ''} ${className}`}
+      className={`${size} ${className}`}
       data-figure={d.name}
     >
       {isHatched(d.shapes) && <Hatches id={hatch} />}
@@ -134,10 +134,23 @@ function Hatches({ id }: { id: string }) {
 }
 
 function Drawn({ shapes, page }: { shapes: readonly Shape[]; page: Page }) {
-  return shapes.map((s, i) => (
-    // biome-ignore lint/suspicious/noArrayIndexKey: the shapes of a drawing stand in order and never move
-    <One key={i} shape={s} page={page} />
-  ));
+  const keys = keysOf(shapes);
+  return shapes.map((s, i) => <One key={keys[i]} shape={s} page={page} />);
+}
+
+/**
+ * What is touched stays the same element, at the same place, while shapes come and go round it: moved, it would lose the finger or
+ * the keys. The others are counted from what is touched before them.
+ */
+function keysOf(shapes: readonly Shape[]): string[] {
+  let after = '';
+  let n = 0;
+  return shapes.map((s) => {
+    if (s.shape !== 'group' || !s.touch) return `${after} ${n++}`;
+    after = s.touch.does === 'mend' ? `mend ${s.touch.place}` : `turn ${s.touch.name}`;
+    n = 0;
+    return after;
+  });
 }
 
 function fillOf(fill: Fill, page: Page): string {
@@ -188,7 +201,12 @@ function Group({ shape: s, page }: { shape: Extract<Shape, { shape: 'group' }>; 
     s.turn && `rotate(${s.turn.join(' ')})`,
   ].filter(Boolean);
   return (
-    <g {...lookOf(s, page)} transform={moved.length > 0 ? moved.join(' ') : undefined} data-part={s.part}>
+    <g
+      {...lookOf(s, page)}
+      transform={moved.length > 0 ? moved.join(' ') : undefined}
+      data-part={s.part}
+      className={s.moves ? 'moves' : undefined}
+    >
       {inner}
     </g>
   );

@@ -60,7 +60,6 @@ export function clockFigure({
     {
       width: compact ? 380 : 680,
       height: 318,
-      moves: true,
       title: `End view: ${marks.map((m) => `${m.name} ${m.deg === null ? 'not placed' : `at ${m.deg} degrees`}`).join(', ')}`,
     },
     [

@@ -31,7 +31,6 @@ export function pumpFigure({ setup, values: v, typedMpa }: Props) {
     {
       width: W,
       height: H,
-      moves: true,
       title: `Hydraulic nut: driven ${num(v.travelMm ?? 0)} of ${num(v.driveUpMinMm)} to ${num(v.driveUpMaxMm)} ${UNIT}${v.abortPressureMpa === null ? '' : `, abort at ${pres(v.abortPressureMpa)}`}`,
     },
     [
@@ -131,7 +130,7 @@ function drawNutSection({
   const face = b * 0.28 - travelMm * times;
   const nut = { x0: b * 0.36, x1: b * 0.66, y0: b / 2 - b * 0.01, y1: b * 0.86 };
   return [
-    group({ ink: 'ink', weight: 1.6, fill: 'paper' }, [
+    group({ ink: 'ink', weight: 1.6, fill: 'paper', moves: true }, [
       path({ d: outline(s.shaft.map((p) => (p.y === 0 ? { x: p.x, y: floor } : p))), fill: 'shade' }),
       path({ d: outline(s.sleeve) }),
       path({ d: box(nut.x0, nut.y0, nut.x1, nut.y1) }),

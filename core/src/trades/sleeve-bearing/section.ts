@@ -64,11 +64,10 @@ export function bearingFigure({
     {
       width: W,
       height: H,
-      moves: true,
       title: `Section of the bearing on its sleeve, ${len(setup.shaftMm, 1)} shaft, taper 1 in ${setup.taper}`,
     },
     [
-      group({ ink: 'ink', weight: 1.6 }, [
+      group({ ink: 'ink', weight: 1.6, moves: true }, [
         path({
           d: outline(s.shaft.map((p) => (p.y === 0 ? { x: p.x, y: floor } : p))),
           fill: 'shade',
