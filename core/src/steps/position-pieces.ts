@@ -11,14 +11,20 @@ const along = (x: number, x2: number, y: number): MeasuredPlace => ({
   at: [(x + x2) / 2 + (x === 310 ? 30 : 0), y],
   line: `M${x} ${y} H${x2} M${x + 7} ${y - 6} L${x} ${y} L${x + 7} ${y + 6} M${x2 - 7} ${y - 6} L${x2} ${y} L${x2 - 7} ${y + 6} M${x} ${y - 40} V${y + 6} M${x2} ${y - 40} V${y + 6}`,
 });
-const path = (d: string, fill: 'metal' | 'paper', width = 1.6): Shape => ({
+const path = (d: string, fill: 'shade' | 'paper', width = 1.6): Shape => ({
   shape: 'path',
   d,
   ink: 'ink',
   width,
   fill,
 });
-const roller = (x: number, y: number): Shape => ({ shape: 'circle', at: [x, y], r: 11, ink: 'ink' });
+const roller = (x: number, y: number): Shape => ({
+  shape: 'circle',
+  at: [x, y],
+  r: 11,
+  ink: 'ink',
+  width: 1.6,
+});
 
 /** The shaft, and the length of the seat on it told close under it. */
 export const SHAFT_PIECE: PositionPiece = {
@@ -29,7 +35,7 @@ export const SHAFT_PIECE: PositionPiece = {
 /** A bearing on its sleeve: the seat’s length is told under it. */
 export const BEARING_PIECE: PositionPiece = {
   shapes: [
-    path('M310 70 L490 78 V86 H310 Z M310 150 L490 142 V134 H310 Z', 'metal'),
+    path('M310 70 L490 78 V86 H310 Z M310 150 L490 142 V134 H310 Z', 'shade'),
     path('M340 42 H460 V72 L340 71 Z M340 149 L460 148 V178 H340 Z', 'paper'),
     roller(372, 56),
     roller(428, 56),
@@ -42,7 +48,7 @@ export const BEARING_PIECE: PositionPiece = {
 /** A stuffing box and its face. */
 export const BOX_PIECE: PositionPiece = {
   shapes: [
-    path('M670 30 H880 V62 H680 V86 H670 Z M670 190 H880 V158 H680 V134 H670 Z', 'metal'),
+    path('M670 30 H880 V62 H680 V86 H670 Z M670 190 H880 V158 H680 V134 H670 Z', 'shade'),
     { shape: 'path', d: 'M880 24 V196', ink: 'ink', width: 3 },
   ],
   places: {

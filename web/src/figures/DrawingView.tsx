@@ -34,23 +34,25 @@ type Props = {
   drawing: Drawing;
   /** A part turned on the figure. */
   onTurn?: ((deg: number) => void) | undefined;
+  /** As large as it is printed, not as wide as there is room. */
+  printed?: boolean;
   className?: string;
 };
 
 /** A drawing on the screen: as wide as it is given room where it was made for a screen, else as large as on paper. */
-export function DrawingView({ drawing: d, onTurn, className = '' }: Props) {
+export function DrawingView({ drawing: d, onTurn, printed = false, className = '' }: Props) {
   const { unit } = useSettings();
   const hatch = useId();
   const mending = useMending();
   const touched = onTurn !== undefined || (mending && d.shapes.some(isTouched));
   const [x, y] = d.from ?? [0, 0];
   const style: CSSProperties =
-    d.perPoint === undefined
-      ? { width: d.width * SCALE, maxWidth: '100%' }
+    printed || d.perPoint === undefined
+      ? { width: (d.width / (d.perPoint ?? 1)) * SCALE, maxWidth: '100%' }
       : d.tall === undefined
         ? {}
         : { maxHeight: `${d.tall}rem` };
-  const size = d.perPoint === undefined ? 'break-inside-avoid' : 'block w-full';
+  const size = printed || d.perPoint === undefined ? 'break-inside-avoid' : 'block w-full';
   return (
     <svg
       role={touched ? 'group' : 'img'}

@@ -46,7 +46,7 @@ function Drawn({ block: b }: { block: Block }) {
       return (
         <div className="flex flex-wrap items-end gap-4 px-4 pt-3">
           {b.drawings.map((d) => (
-            <DrawingView key={typeof d.title === 'string' ? d.title : d.title.mm} drawing={d} />
+            <DrawingView key={typeof d.title === 'string' ? d.title : d.title.mm} drawing={d} printed />
           ))}
         </div>
       );
