@@ -15,6 +15,14 @@ export default defineConfig({
       { test: { name: 'core', isolate: false, setupFiles, include: ['core/src/**/*.test.ts'] } },
       {
         test: {
+          name: 'practice',
+          isolate: false,
+          setupFiles,
+          include: ['packages/practice/src/**/*.test.ts'],
+        },
+      },
+      {
+        test: {
           name: 'web',
           isolate: false,
           setupFiles,
@@ -34,7 +42,13 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
-      { test: { name: 'coverage', include: ['coverage/src/**/*.test.ts'], testTimeout: 60_000 } },
+      {
+        test: {
+          name: 'uncertainty',
+          include: ['packages/uncertainty-trials/src/**/*.test.ts'],
+          testTimeout: 60_000,
+        },
+      },
       { test: { name: 'cli', include: ['cli/src/**/*.test.ts'], testTimeout: 60_000 } },
       {
         test: {

@@ -80,13 +80,15 @@ export const SERVER_PROGRAMS = {
 };
 
 export const buildServer = () =>
-  ifChanged('server', ['core/src', 'server/src'], () => bundle('server/dist', SERVER_PROGRAMS));
+  ifChanged('server', ['core/src', 'packages/practice/src', 'server/src'], () =>
+    bundle('server/dist', SERVER_PROGRAMS),
+  );
 export const buildCli = () =>
   ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli/dist', { calc: 'cli/src/calc.ts' }));
 
 /** The web application, then the worker that keeps it usable without network. */
 export const buildWeb = () =>
-  ifChanged('web', ['core/src', 'web'], async () => {
+  ifChanged('web', ['core/src', 'packages/practice/src', 'web'], async () => {
     const { build } = await import('vite');
     const { generateSW } = await import('workbox-build');
     await build({ root: 'web', logLevel: 'warn' });

@@ -16,18 +16,24 @@ testsInMemory();
 const WANTED = { core: 90, web: 60 };
 const out = '.tmp/cover';
 rmSync(out, { recursive: true, force: true });
-const { failed } = runVitest('cover', ['core', 'web', 'components', 'cli', 'coverage', 'server'], {
-  workers: 2,
-  more: [
-    '--coverage',
-    '--coverage.provider=v8',
-    '--coverage.reportOnFailure',
-    '--coverage.reporter=json-summary',
-    `--coverage.reportsDirectory=${out}`,
-    ...['core', 'web', 'server', 'cli'].map((p) => `--coverage.include=${p}/src/**/*.{ts,tsx}`),
-    ...['**/*.test.{ts,tsx}', '**/testing/**'].map((p) => `--coverage.exclude=${p}`),
-  ],
-});
+const { failed } = runVitest(
+  'cover',
+  ['core', 'practice', 'web', 'components', 'cli', 'uncertainty', 'server'],
+  {
+    workers: 2,
+    more: [
+      '--coverage',
+      '--coverage.provider=v8',
+      '--coverage.reportOnFailure',
+      '--coverage.reporter=json-summary',
+      `--coverage.reportsDirectory=${out}`,
+      ...['core', 'packages/practice', 'web', 'server', 'cli'].map(
+        (p) => `--coverage.include=${p}/src/**/*.{ts,tsx}`,
+      ),
+      ...['**/*.test.{ts,tsx}', '**/testing/**'].map((p) => `--coverage.exclude=${p}`),
+    ],
+  },
+);
 
 /** @typedef {{ lines: { total: number, covered: number } }} Covered */
 /** @type {Record<string, Covered>} */

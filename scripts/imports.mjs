@@ -4,10 +4,29 @@ import { fileURLToPath } from 'node:url';
 
 /**
  * The house stands on floors: a file may use what stands on its own floor or below, never above, and no files go round in a
- * circle. Rooms of one floor that are named apart do not know each other. Core uses nothing of Node, the DOM or React; web,
- * server, cli and coverage use core by its faces (core/src/public), never each other. Tests may look from anywhere.
+ * circle. Rooms of one floor that are named apart do not know each other. Core and practice use nothing of Node, the DOM or React; the
+ * others use them by their faces (core/src/public, packages/practice/src/index.ts), never each other. Tests may look from anywhere.
  */
-const CORE_PACKAGES = ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz', 'ts-fsrs'];
+const PACKAGES = {
+  core: ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz'],
+  'packages/practice': ['yup', 'ts-fsrs'],
+};
+/** What others enter a room by, by how they name it. */
+const FACES = [
+  { name: /^@fulcrant\/core\/([\w-]+)$/, file: (/** @type {string} */ face) => `core/src/public/${face}.ts` },
+  { name: /^@fulcrant\/practice$/, file: () => 'packages/practice/src/index.ts' },
+];
+/** Rooms that are read as one: those of the product, and what tries it. */
+const ROOMS = [
+  'core',
+  'server',
+  'web',
+  'cli',
+  'packages/practice',
+  'packages/uncertainty-trials',
+  'packages/trials',
+  'e2e',
+];
 
 /** Floors from the ground up; folders of one line stand on one floor. */
 const FLOORS = {
@@ -25,7 +44,7 @@ const FLOORS = {
     ['sheet'],
     ['history', 'autopsy'],
     ['job'],
-    ['planning', 'practice'],
+    ['planning'],
     ['api'],
     // What others enter by: nothing stands on it inside.
     ['public'],
@@ -76,12 +95,17 @@ function imports(file) {
 }
 
 const isTest = (/** @type {string} */ file) =>
-  /\.test\.tsx?$|\/testing\//.test(file) || file.startsWith('e2e/');
+  /\.test\.tsx?$|\/testing\//.test(file) || /^(?:e2e|packages\/trials)\//.test(file);
+
+/** The room a file is in. @param {string} file */
+const roomOf = (file) => ROOMS.find((r) => file.startsWith(`${r}/`)) ?? file.split('/')[0] ?? '';
 
 /** The file an import means, where it is ours. @param {string} file @param {string} specifier */
 function target(file, specifier) {
-  if (specifier.startsWith('@fulcrant/core/'))
-    return `core/src/public/${specifier.slice('@fulcrant/core/'.length)}.ts`;
+  for (const { name, file: of } of FACES) {
+    const face = name.exec(specifier);
+    if (face) return of(face[1] ?? '');
+  }
   return specifier.startsWith('.') ? relative('.', resolve(dirname(file), specifier)) : null;
 }
 
@@ -96,24 +120,26 @@ function floorOf(file) {
 
 /** What is wrong with one import, or null. @param {string} file @param {string} specifier */
 function fault(file, specifier) {
-  const room = file.split('/')[0] ?? '';
+  const room = roomOf(file);
   if (isTest(file) && !specifier.startsWith('.')) return null;
   const to = target(file, specifier);
   if (to === null) {
-    if (room === 'core' && !CORE_PACKAGES.includes(specifier)) return `core may not use ${specifier}`;
-    if (specifier.startsWith('@fulcrant/')) return `${room} enters core by its faces, not by ${specifier}`;
+    const allowed = PACKAGES[/** @type {'core'} */ (room)];
+    if (allowed && !allowed.includes(specifier)) return `${room} may not use ${specifier}`;
+    if (specifier.startsWith('@fulcrant/')) return `${room} enters by a face, not by ${specifier}`;
     return room === 'web' && specifier.startsWith('node:') ? 'the browser has no Node' : null;
   }
   if (to.startsWith('..')) return `${to} is outside the project`;
-  const other = to.split('/')[0];
+  const other = roomOf(to);
   if (isTest(file)) {
     // The simulated gauges are for every test.
-    const shared = ['core/src/', 'scripts/', 'server/src/instruments/'];
+    const shared = ['core/src/', 'packages/', 'scripts/', 'server/src/instruments/'];
     const known = other === room || shared.some((folder) => to.startsWith(folder));
     return known ? null : `${room} reaches into ${other}`;
   }
   if (isTest(to)) return `${to} is for tests`;
   if (specifier.startsWith('.') && other !== room) return `${room} reaches into ${other}`;
+  if (room === 'core' && other !== 'core') return `core knows nothing of ${other}`;
   const [from, at] = [floorOf(file), floorOf(to)];
   if (from && at && from.room === at.room) {
     if (from.floor < 0) return `${from.folder} stands on no floor`;
@@ -152,7 +178,7 @@ function circles(files) {
 
 /** Every import that goes the wrong way and every circle, one line each. */
 export function wrongImports() {
-  const files = ['core', 'server', 'web', 'cli', 'coverage', 'e2e'].flatMap((room) => sources(`${room}/src`));
+  const files = ROOMS.flatMap((room) => sources(`${room}/src`));
   const wrong = files.flatMap((file) =>
     imports(file).flatMap((specifier) => {
       const said = fault(file, specifier);

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { CLUSTER_PACKAGES } from './cluster.mjs';
+import { CLUSTER_PACKAGES } from '../packages/trials/cluster.mjs';
 import { ensureModules, ensurePackages } from './packages.mjs';
 
 /**
@@ -131,8 +131,8 @@ if (test) {
 } else if (name === 'uncertainty') {
   await ensureModules();
   const { bundle } = await import('./build.mjs');
-  await bundle('coverage/dist', { main: 'coverage/src/main.ts' });
-  const built = '../coverage/dist/main.js';
+  await bundle('packages/uncertainty-trials/dist', { main: 'packages/uncertainty-trials/src/main.ts' });
+  const built = '../packages/uncertainty-trials/dist/main.js';
   const { tryAll } = await import(built);
   process.exit(tryAll({ trials: Number(tries ?? 2000), seeds: seeds.map(Number), write }) ? 0 : 1);
 } else if (trial) {
@@ -140,9 +140,9 @@ if (test) {
   await ensureModules();
   const { buildAll, bundle } = await import('./build.mjs');
   await buildAll();
-  await bundle('e2e/dist', { trial: 'e2e/src/trials/run.ts' });
+  await bundle('packages/trials/dist', { trial: 'packages/trials/src/run.ts' });
   process.env.FULCRANT_TRIAL = name;
   if (trial.tries !== null) process.env.FULCRANT_TRIES = tries ?? String(trial.tries);
-  const built = '../e2e/dist/trial.js';
+  const built = '../packages/trials/dist/trial.js';
   await import(built);
 } else usage();

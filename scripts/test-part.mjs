@@ -13,7 +13,7 @@ const [part = '', ...names] = process.argv.slice(2);
 
 /** @type {Record<string, { projects: string[], workers?: number, prepare?: () => Promise<void> }>} */
 const PARTS = {
-  unit: { projects: ['core', 'web', 'components', 'coverage'] },
+  unit: { projects: ['core', 'practice', 'web', 'components', 'uncertainty'] },
   server: {
     projects: ['server', 'cli'],
     prepare: async () => {

@@ -75,7 +75,9 @@ await phase('rest of the system packages', () => packages);
 testsInMemory();
 const outcomes = [
   await phase('unit, component and server tests', () =>
-    runVitest('units', ['core', 'web', 'components', 'cli', 'coverage', 'server'], { workers: 2 }),
+    runVitest('units', ['core', 'practice', 'web', 'components', 'cli', 'uncertainty', 'server'], {
+      workers: 2,
+    }),
   ),
   // A browser test waits half its time, for a gauge, a frame, a server that comes back: a third one fills it.
   await phase('browser tests', () => runVitest('e2e', ['e2e'], { workers: 3 })),

@@ -3,7 +3,18 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /** Every part of the house with types of its own; what the test command checks one by one. */
-export const PROJECTS = ['core', 'core/tsconfig.test.json', 'server', 'cli', 'web', 'coverage', 'e2e'];
+export const PROJECTS = [
+  'core',
+  'core/tsconfig.test.json',
+  'packages/practice',
+  'packages/practice/tsconfig.test.json',
+  'server',
+  'cli',
+  'web',
+  'packages/uncertainty-trials',
+  'packages/trials',
+  'e2e',
+];
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));

@@ -1,7 +1,7 @@
 import { lateRisk, planned } from '@fulcrant/core/outage';
 import { firstCome } from '../../core/src/arithmetic/planning/search.ts';
 import { triedNetwork } from '../../core/src/testing/tried-network.ts';
-import { Plant } from './plant.ts';
+import { Plant } from '../../packages/trials/src/plant.ts';
 
 /**
  * The planner held against its lower bound and against first come, first served, on networks made as the literature makes them; late risk

@@ -1,4 +1,4 @@
-import { Plant } from './plant.ts';
+import { Plant } from '../../packages/trials/src/plant.ts';
 import { RigHand } from './rig-hand.ts';
 
 /** How long each stand-in holds the page when it is handled, on a machine four times as slow: aim under 16 ms, a frame. */

@@ -9,8 +9,8 @@ import type { JobEvent, Setup } from '@fulcrant/core/job';
 import { v7 } from 'uuid';
 import type { HandTools } from '../../core/src/engine/scripted-hand.ts';
 import { EVERY_KIND, workAll } from '../../core/src/testing/every-kind.ts';
+import { demoTools } from '../../packages/trials/src/demo-tools.ts';
 import { databaseEnv, freePort, startDatabase } from '../../scripts/database.mjs';
-import { demoTools } from './demo-tools.ts';
 
 /** Requests each figure is the middle of, half of them the bare server's, turn by turn in one run. */
 const ROUNDS = 300;

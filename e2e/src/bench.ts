@@ -8,7 +8,7 @@ import { fitHarmonics } from '../../core/src/metrology/harmonics.ts';
 import { fitLine } from '../../core/src/metrology/line.ts';
 import { trialSummary } from '../../core/src/simulation/drive-up-trial.ts';
 import { largestDisagreement, modelAgainstTable } from '../../core/src/simulation/model-and-table.ts';
-import { Plant } from './plant.ts';
+import { Plant } from '../../packages/trials/src/plant.ts';
 import { still as standsStill } from './still.ts';
 import { openSurvey, pair } from './survey-hand.ts';
 

@@ -1,8 +1,8 @@
-import { layOut, rigOf } from '@fulcrant/core/practice';
+import { layOut, rigOf } from '@fulcrant/practice';
 import '@fulcrant/core/every-trade';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { violations } from './axe.ts';
-import type { Plant } from './plant.ts';
 import { RigHand } from './rig-hand.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { drawn, still } from './still.ts';

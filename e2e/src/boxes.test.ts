@@ -1,8 +1,8 @@
 import type { Setup } from '@fulcrant/core/job';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { openJob, survey } from './job-hand.ts';
-import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { still } from './still.ts';

@@ -1,8 +1,8 @@
 import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulators';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { isKept } from './go.ts';
-import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { still } from './still.ts';
 import { openSurvey, pair, sweepStation } from './survey-hand.ts';

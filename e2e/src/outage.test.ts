@@ -1,8 +1,8 @@
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { violations } from './axe.ts';
 import { beginsBy } from './go.ts';
-import type { Plant } from './plant.ts';
 import { ownPlant } from './shared-plant.ts';
 import { drawn, still } from './still.ts';
 import { unsaid } from './unsaid.ts';

@@ -1,9 +1,9 @@
-import { allDrills } from '@fulcrant/core/practice';
+import { allDrills } from '@fulcrant/practice';
 import '@fulcrant/core/every-trade';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { violations } from './axe.ts';
 import { beginsBy } from './go.ts';
-import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { still } from './still.ts';
 

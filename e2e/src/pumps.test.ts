@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { openJob } from './job-hand.ts';
-import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import type { SheetHand } from './sheet-hand.ts';
 

@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { Plant } from './plant.ts';
+import { Plant } from '../../packages/trials/src/plant.ts';
 import { RigHand } from './rig-hand.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { still } from './still.ts';

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import type { JobEvent, Setup } from '@fulcrant/core/job';
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import { EVERY_KIND } from '../../core/src/testing/every-kind.ts';
-import type { Plant } from './plant.ts';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 import { workedTo } from './worked-job.ts';

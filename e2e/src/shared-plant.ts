@@ -1,8 +1,15 @@
 import { rmSync } from 'node:fs';
 import { inject } from 'vitest';
 import type { TestProject } from 'vitest/node';
+import {
+  clearWorks,
+  copyWorks,
+  type Db,
+  layWorks,
+  Plant,
+  startServer,
+} from '../../packages/trials/src/plant.ts';
 import { freePort } from '../../scripts/database.mjs';
-import { clearWorks, copyWorks, type Db, layWorks, Plant, startServer } from './plant.ts';
 
 declare module 'vitest' {
   interface ProvidedContext {

@@ -3,11 +3,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { killed, twoTablets } from '../../packages/trials/src/durability.ts';
+import { ask } from '../../packages/trials/src/hands.ts';
+import { Started } from '../../packages/trials/src/house.ts';
+import { tampered } from '../../packages/trials/src/tamper.ts';
 import { freePort } from '../../scripts/database.mjs';
-import { killed, twoTablets } from './trials/durability.ts';
-import { ask } from './trials/hands.ts';
-import { Started } from './trials/house.ts';
-import { tampered } from './trials/tamper.ts';
 
 // The trials of durability and tampering in short: the programs themselves go on longer.
 const dataDir = mkdtempSync(join(tmpdir(), 'fulcrant-e2e-'));

@@ -1,7 +1,7 @@
 import { expect, inject, it } from 'vitest';
-import { copyWorks } from './plant.ts';
+import { loaded } from '../../packages/trials/src/load.ts';
+import { copyWorks } from '../../packages/trials/src/plant.ts';
 import type {} from './shared-plant.ts';
-import { loaded } from './trials/load.ts';
 
 // The trial of load in short: `npm run proof -- load` goes on longer. Databases that fail over are tried in server/src/store/nodes.test.ts.
 

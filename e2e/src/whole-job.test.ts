@@ -4,9 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseAngle, parseLength } from '@fulcrant/core/units';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import type { Plant } from '../../packages/trials/src/plant.ts';
 import { isKept } from './go.ts';
 import { showUsual } from './opening.ts';
-import type { Plant } from './plant.ts';
 import { sharedPlant } from './shared-plant.ts';
 import { SheetHand } from './sheet-hand.ts';
 

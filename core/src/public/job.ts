@@ -11,6 +11,8 @@ export { acceptanceOf, answered, answerTo, standing } from '../engine/facts.ts';
 export { apply, factsOf, gather, judge, reduce } from '../engine/judge.ts';
 export { LACKING, lackingAt, mayLack } from '../engine/lacking.ts';
 export { paramsToSend } from '../engine/params.ts';
+export type { Chance, Difficulty, Handled, Lookalike, Physics, Rig, RigFault } from '../engine/rig.ts';
+export { between, DIFFICULTIES, DIFFICULTY_IDS, either } from '../engine/rig.ts';
 export { checksLeft, isRunning } from '../engine/running.ts';
 export { ANSWER_WORD, type Said } from '../engine/said.ts';
 export type { Setup } from '../engine/setup.ts';

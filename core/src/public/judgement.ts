@@ -5,7 +5,7 @@ export { jsonSchemaOf } from '../judgement/json-schema.ts';
 export { isDay } from '../judgement/moments.ts';
 export type { Beam, CalculatorResult, Finding, WorkingLine } from '../judgement/result.ts';
 export { check } from '../judgement/sentences.ts';
-export { VERDICT_WORD, type Verdict } from '../metrology/decision.ts';
+export { decide, VERDICT_WORD, type Verdict } from '../metrology/decision.ts';
 export { normal, randomFrom } from '../metrology/random.ts';
 export { readingUncertainty } from '../metrology/uncertainty.ts';
 export { chosenOf, type SiteRules } from '../sources/methods.ts';

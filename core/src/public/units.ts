@@ -7,6 +7,7 @@ export {
   formatLength,
   type LengthUnit,
   lengthDigits,
+  MM_PER_INCH,
   parseLength,
   parseTypedNumber,
 } from '../quantities/length.ts';

@@ -14,8 +14,6 @@ import { check } from '../judgement/sentences.ts';
 import { kitOf } from '../planning/kit.ts';
 import { type Outage, outageSchema } from '../planning/outage.ts';
 import { networkOf } from '../planning/tasks.ts';
-import { Bench } from '../practice/bench.ts';
-import { layOut, rigOf } from '../practice/rigs.ts';
 import { sayIn } from '../quantities/say.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { doorGap, doorstop } from '../testing/doorstop/doorstop.ts';
@@ -160,15 +158,5 @@ describe('a trade the house has never seen', () => {
       ['doors', 'rubber for a stop', 1],
       ['doors', 'Stop 40', 1],
     ]);
-  });
-
-  it('is practised over a hidden truth', () => {
-    const rig = rigOf('doorstop-practice');
-    if (!rig) throw new Error('It is not offered.');
-    const bench = new Bench(layOut(rig, 3, 'one'));
-    bench.do({ do: 'at', step: 'gap', key: 'gap', kind: 'feeler' });
-    // The fault laid out: 6 mm where 3 is wanted.
-    expect(bench.do({ do: 'blade', mm: 5.8 })).toMatchObject({ feel: 'goes' });
-    expect(bench.do({ do: 'blade', mm: 6.2 })).toMatchObject({ feel: 'will not' });
   });
 });

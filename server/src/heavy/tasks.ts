@@ -1,5 +1,6 @@
 import { runCalculator } from '@fulcrant/core/calculators';
 import {
+  type Difficulty,
   type Facts,
   gather,
   type JobEvent,
@@ -22,18 +23,9 @@ import {
   progressOf,
   workedByStep,
 } from '@fulcrant/core/outage';
-import {
-  type Action,
-  type Attempt,
-  type Difficulty,
-  debrief,
-  type Laid,
-  layOut,
-  played,
-  rigOf,
-} from '@fulcrant/core/practice';
 import { fitUpSheet } from '@fulcrant/core/sheet';
 import type { LengthUnit } from '@fulcrant/core/units';
+import { type Action, type Attempt, debrief, type Laid, layOut, played, rigOf } from '@fulcrant/practice';
 import type { EventAttributes } from 'ics';
 import { canonicalSheet, type SealedSheet } from '../export/canonical.ts';
 import { outageCalendar, outageCsv, outageEvents, outagePdf, type Paper } from '../export/outage-files.ts';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { careful, layOut, rigOf } from '@fulcrant/core/practice';
+import { careful, layOut, rigOf } from '@fulcrant/practice';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OUTAGE } from '../../../core/src/testing/outage-stand.ts';

@@ -1,4 +1,4 @@
-import { allRigs, careful, careless, layOut, rigOf } from '@fulcrant/core/practice';
+import { allRigs, careful, careless, layOut, rigOf } from '@fulcrant/practice';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Caller, caller, everybodyAt, openHouse, type TestHouse } from '../testing/house.ts';
 

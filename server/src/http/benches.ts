@@ -1,4 +1,4 @@
-import type { JobEvent } from '@fulcrant/core/job';
+import type { JobEvent, Rig } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
 import {
   type Action,
@@ -8,10 +8,9 @@ import {
   competenceSchema,
   type HandedIn,
   handedInSchema,
-  type Rig,
   rigOf,
   setSchema,
-} from '@fulcrant/core/practice';
+} from '@fulcrant/practice';
 import type { BenchOf } from '../heavy/tasks.ts';
 import {
   competencesOf,

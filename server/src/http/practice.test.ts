@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { drillsOf } from '../../../core/src/practice/decks.ts';
+import { drillsOf } from '../../../packages/practice/src/decks.ts';
 import { type Caller, caller, openHouse, type TestHouse } from '../testing/house.ts';
 
 let house: TestHouse;

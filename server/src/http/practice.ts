@@ -1,5 +1,5 @@
 import { check } from '@fulcrant/core/judgement';
-import { drillAnswersSchema } from '@fulcrant/core/practice';
+import { drillAnswersSchema } from '@fulcrant/practice';
 import { answerDrills, drillsOf } from '../store/drills.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';

@@ -1,14 +1,14 @@
 import { createHash, randomUUID } from 'node:crypto';
+import type { Difficulty } from '@fulcrant/core/job';
 import type {
   Attempt,
   Competence,
   CompetenceAsked,
   Debrief,
-  Difficulty,
   ResultLine,
   SetAsked,
   SetTold,
-} from '@fulcrant/core/practice';
+} from '@fulcrant/practice';
 import { type Database, rowsOf, run } from './database.ts';
 
 /** So many sets and results are told at once: a class looks at its last weeks. */

@@ -1,4 +1,4 @@
-import { allDrills, type DrillAnswers, type Kept, putBy } from '@fulcrant/core/practice';
+import { allDrills, type DrillAnswers, type Kept, putBy } from '@fulcrant/practice';
 import { type Database, rowsOf, run } from './database.ts';
 
 /** What somebody has met of the drills. */

@@ -1,14 +1,14 @@
+import type { Difficulty } from '@fulcrant/core/job';
 import type {
   Action,
   Attempt,
   CompetenceAsked,
   Debrief,
   DebriefTold,
-  Difficulty,
   PracticeTold,
   SetAsked,
   Shown,
-} from '@fulcrant/core/practice';
+} from '@fulcrant/practice';
 import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
 

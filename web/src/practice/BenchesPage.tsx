@@ -1,4 +1,5 @@
-import { allRigs, DIFFICULTIES, DIFFICULTY_IDS, type Difficulty, rigOf } from '@fulcrant/core/practice';
+import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
+import { allRigs, rigOf } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useBenches } from '../data/benches.ts';

@@ -1,4 +1,5 @@
-import type { Call, Rig } from '@fulcrant/core/practice';
+import type { Rig } from '@fulcrant/core/job';
+import type { Call } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 

@@ -1,14 +1,6 @@
-import { allTrades } from '@fulcrant/core/job';
+import { allTrades, DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
-import {
-  allRigs,
-  competenceSchema,
-  DIFFICULTIES,
-  DIFFICULTY_IDS,
-  type Difficulty,
-  type PracticeTold,
-  setSchema,
-} from '@fulcrant/core/practice';
+import { allRigs, competenceSchema, type PracticeTold, setSchema } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
 import type { Schema } from 'yup';

@@ -1,5 +1,5 @@
-import { stepOf, whyOf } from '@fulcrant/core/job';
-import { type Attempt, type Debrief, PART_IDS, PARTS, type Rig, WORTH } from '@fulcrant/core/practice';
+import { type Rig, stepOf, whyOf } from '@fulcrant/core/job';
+import { type Attempt, type Debrief, PART_IDS, PARTS, WORTH } from '@fulcrant/practice';
 import { useSay } from '../ui/settings.tsx';
 import { Why } from '../ui/Why.tsx';
 import { Replay } from './Replay.tsx';

@@ -14,7 +14,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type Answer, type Drill, isRight } from '@fulcrant/core/practice';
+import { type Answer, type Drill, isRight } from '@fulcrant/practice';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { GaugeFace } from './GaugeFace.tsx';

@@ -1,4 +1,4 @@
-import { DECKS, type DeckId, type Drill, decksTold, type Kept, nextOf, putBy } from '@fulcrant/core/practice';
+import { DECKS, type DeckId, type Drill, decksTold, type Kept, nextOf, putBy } from '@fulcrant/practice';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, readThrough } from '../data/api.ts';

@@ -1,4 +1,4 @@
-import type { Face } from '@fulcrant/core/practice';
+import type { Face } from '@fulcrant/practice';
 
 /** A gauge as it stands in the hand: drawn, never told. */
 export function GaugeFace({ face }: { face: Face }) {

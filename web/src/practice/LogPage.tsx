@@ -1,5 +1,5 @@
-import { allTrades } from '@fulcrant/core/job';
-import { DIFFICULTIES, type PracticeTold, rigOf } from '@fulcrant/core/practice';
+import { allTrades, DIFFICULTIES } from '@fulcrant/core/job';
+import { type PracticeTold, rigOf } from '@fulcrant/practice';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';

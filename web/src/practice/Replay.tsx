@@ -1,5 +1,6 @@
+import type { Rig } from '@fulcrant/core/job';
 import { type JobEvent, stepOf } from '@fulcrant/core/job';
-import type { Action, Attempt, Debrief, Rig } from '@fulcrant/core/practice';
+import type { Action, Attempt, Debrief } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';

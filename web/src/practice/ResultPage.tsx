@@ -1,4 +1,4 @@
-import { rigOf } from '@fulcrant/core/practice';
+import { rigOf } from '@fulcrant/practice';
 import { useParams } from 'react-router';
 import { useResult } from '../data/benches.ts';
 import { Fault } from '../ui/controls.tsx';

@@ -1,5 +1,5 @@
 import { answered, isSettled, type JobState, reportAt } from '@fulcrant/core/job';
-import { BLADES_MM, type Shown } from '@fulcrant/core/practice';
+import { BLADES_MM, type Shown } from '@fulcrant/practice';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { AtHand } from '../job/JobPage.tsx';

@@ -1,14 +1,6 @@
 import type { Person } from '@fulcrant/core/api';
-import {
-  type Call,
-  type Debrief,
-  DIFFICULTIES,
-  DIFFICULTY_IDS,
-  debrief,
-  layOut,
-  PRACTICE_GAUGES,
-  rigOf,
-} from '@fulcrant/core/practice';
+import { DIFFICULTIES, DIFFICULTY_IDS } from '@fulcrant/core/job';
+import { type Call, type Debrief, debrief, layOut, PRACTICE_GAUGES, rigOf } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';

@@ -1,4 +1,4 @@
-import type { Beside } from '@fulcrant/core/practice';
+import type { Beside } from '@fulcrant/practice';
 
 const WIDE = 720;
 const HIGH = 150;

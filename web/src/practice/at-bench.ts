@@ -1,4 +1,5 @@
-import type { Action, Rig, Shown } from '@fulcrant/core/practice';
+import type { Rig } from '@fulcrant/core/job';
+import type { Action, Shown } from '@fulcrant/practice';
 import { createContext, useContext } from 'react';
 import type { Seen } from './use-sheet.ts';
 

@@ -1,7 +1,7 @@
-import { allDrills, type Drill, putBy } from '@fulcrant/core/practice';
+import { allDrills, type Drill, putBy } from '@fulcrant/practice';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { DECK_IDS } from '../../../core/src/practice/drill.ts';
+import { DECK_IDS } from '../../../packages/practice/src/drill.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
 import { all, press, the } from '../testing/sheet.ts';

@@ -1,5 +1,5 @@
 import type { JobEvent } from '@fulcrant/core/job';
-import type { Call, Logged } from '@fulcrant/core/practice';
+import type { Call, Logged } from '@fulcrant/practice';
 
 /** A practice sheet as it is kept on this device: what was written, what was handled, what was made of it. */
 export type Kept = {

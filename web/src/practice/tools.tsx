@@ -1,4 +1,4 @@
-import type { Feel, Shown } from '@fulcrant/core/practice';
+import type { Feel, Shown } from '@fulcrant/practice';
 import { GaugeFace } from './GaugeFace.tsx';
 
 /** How far a blade goes in, share of the way, and how it is said. */

@@ -1,15 +1,14 @@
 import type { Person } from '@fulcrant/core/api';
-import { type EventDataOf, type EventType, type JobEvent, type JobState, take } from '@fulcrant/core/job';
 import {
-  type Action,
-  Bench,
   type Difficulty,
-  type Logged,
-  layOut,
-  notAtABench,
+  type EventDataOf,
+  type EventType,
+  type JobEvent,
+  type JobState,
   type Rig,
-  type Shown,
-} from '@fulcrant/core/practice';
+  take,
+} from '@fulcrant/core/job';
+import { type Action, Bench, type Logged, layOut, notAtABench, type Shown } from '@fulcrant/practice';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { faultsOf } from '../data/asked.ts';
