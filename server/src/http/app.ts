@@ -28,19 +28,22 @@ import { practice } from './practice.ts';
 import { Problem, sayProblem } from './problem.ts';
 import { record } from './record.ts';
 import { register } from './register.ts';
-import { type House, lay, type Route } from './routes.ts';
+import { answers, type House, lay, type Route, route } from './routes.ts';
 import { session } from './session.ts';
+import { ofItsOwn } from './shapes.ts';
 
 /** Every route of the house, each stating who may call it. */
 export const ROUTES: readonly Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/openapi.json',
     who: 'anyone',
-    run({ ctx, house }) {
-      ctx.body = openApi(ROUTES, house.version);
+    summary: 'This description',
+    answer: answers(ofItsOwn()),
+    run({ house }) {
+      return openApi(ROUTES, house.version);
     },
-  },
+  }),
   ...health,
   ...session,
   ...plant,
@@ -215,11 +218,16 @@ const keptSecure = (ctx: Context, next: Next) => {
 
 /**
  * The whole application, ready to listen.
+ * @param held every answer is held to what its route says of it: for tests
  * @param proxy one proxy stands before it: what that one says of who asks, and only its own word, is believed
  */
-export function buildApp(house: House, webDir: string, { proxy = false, paced = true } = {}): Koa {
+export function buildApp(
+  house: House,
+  webDir: string,
+  { proxy = false, paced = true, held = false } = {},
+): Koa {
   const app = new Koa({ proxy, maxIpsCount: proxy ? 1 : 0 });
-  const router = lay(house, ROUTES, paced);
+  const router = lay(house, ROUTES, { paced, held });
   app.use(logged(house));
   app.use(keptSecure);
   app.use(guarded());

@@ -1,26 +1,27 @@
 import { autopsySchema } from '@fulcrant/core/api';
 import { autopsy } from '@fulcrant/core/history';
-import { check } from '@fulcrant/core/judgement';
 import { autopsiesOf, keepAutopsy } from '../store/autopsies.ts';
 import { pastOf } from '../store/register.ts';
 import { Problem } from './problem.ts';
 import { knownPosition } from './register.ts';
-import { RECORDERS, type Route } from './routes.ts';
+import { made, RECORDERS, type Route, route } from './routes.ts';
+import { autopsyShape, listOf, told } from './shapes.ts';
 
 const DAY_MS = 86_400_000;
 
 /** What came out of a position, and what it is put down to. */
 export const autopsies: Route[] = [
-  {
+  route({
     method: 'post',
     path: '/api/positions/:id/autopsies',
     who: RECORDERS,
+    summary: 'Report a part that has come out',
     asks: autopsySchema,
-    async run({ ctx, house, body, params }, me) {
+    refused: 'Not all is right yet.',
+    answer: made(told({ autopsies: listOf(autopsyShape) })),
+    async run({ house, body, params }, me) {
       const card = await knownPosition(house.db, params.id);
-      const checked = check(autopsySchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is right yet.', checked.faults);
-      const { kind, seen, words, jobId, photos } = checked.value;
+      const { kind, seen, words, jobId, photos } = body;
       const { past } = await pastOf(house.db, card.id);
       const fitted = jobId ? past.find((p) => p.jobId === jobId) : undefined;
       if (jobId && !fitted)
@@ -43,8 +44,7 @@ export const autopsies: Route[] = [
         { kind, seen, words: words ?? '', photos: photos ?? [], livedDays, causes },
         me.id,
       );
-      ctx.status = 201;
-      ctx.body = { autopsies: await autopsiesOf(house.db, card.id) };
+      return { autopsies: await autopsiesOf(house.db, card.id) };
     },
-  },
+  }),
 ];

@@ -1,14 +1,17 @@
 import type { JobEvent, Rig } from '@fulcrant/core/job';
-import { check } from '@fulcrant/core/judgement';
 import {
   type Action,
   type Attempt,
   actionsSchema,
   admitted,
+  type Competence,
   competenceSchema,
   type HandedIn,
   handedInSchema,
+  type PracticeTold,
+  type ResultLine,
   rigOf,
+  type SetTold,
   setSchema,
 } from '@fulcrant/practice';
 import type { BenchOf } from '../heavy/tasks.ts';
@@ -24,7 +27,8 @@ import {
   signCompetence,
 } from '../store/benches.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, type House, type Route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, type House, made, type Route, route } from './routes.ts';
+import { listOf, maybe, numeral, ofItsOwn, text, told } from './shapes.ts';
 
 /** Who sets benches, sees what everybody did, and signs. */
 const TEACHERS = ['lead', 'instructor'] as const;
@@ -45,11 +49,20 @@ function ownBench(own: HandedIn['own']): BenchOf {
 
 /** Benches to practise at: set for a class, worked, handed in and debriefed; competences signed. Nothing of it is a record of work. */
 export const benches: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/practice/benches',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }, me) {
+    summary: 'Practice jobs set, results and competences',
+    answer: answers(
+      told<PracticeTold>({
+        sets: listOf(ofItsOwn<SetTold>()),
+        results: listOf(ofItsOwn<ResultLine>()),
+        competences: listOf(ofItsOwn<Competence>()),
+        people: listOf(told({ id: text, name: text })),
+      }),
+    ),
+    async run({ house }, me) {
       const whose = teaches(me.role) ? null : me.id;
       const [sets, results, competences, people] = await Promise.all([
         setsTold(house.db),
@@ -58,7 +71,7 @@ export const benches: Route[] = [
         teaches(me.role) ? practisers(house.db) : [],
       ]);
       // Another’s mark is theirs and the teacher’s.
-      ctx.body = {
+      return {
         sets: teaches(me.role)
           ? sets
           : sets.map(({ difficulty: _, ...s }) => ({
@@ -70,44 +83,47 @@ export const benches: Route[] = [
         people,
       };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/practice/sets',
     who: TEACHERS,
+    summary: 'Set a practice job for a class',
     asks: setSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(setSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The bench is not set yet.', checked.faults);
-      ctx.status = 201;
-      ctx.body = { id: await setBench(house.db, checked.value, me.id) };
+    refused: 'The bench is not set yet.',
+    answer: made(told({ id: text })),
+    async run({ house, body }, me) {
+      return { id: await setBench(house.db, body, me.id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/practice/sets/:id/shown',
     who: EVERYONE_SIGNED_IN,
+    summary: 'What a practice job shows after what was done at it',
     asks: actionsSchema,
+    refused: 'Nobody can do that at a bench.',
+    answer: answers(told({ shown: maybe(ofItsOwn()), nutDeg: numeral })),
     /** What a bench of a class shows after all that was done at it. */
-    async run({ ctx, house, body, params }, me) {
-      const checked = check(actionsSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Nobody can do that at a bench.', checked.faults);
+    async run({ house, body, params }, me) {
       const bench = await laidFor(house, params.id, me.id);
-      const actions = checked.value.actions as Action[];
-      ctx.body = await house.db.workshop.do('shown', { bench, actions });
+      const actions = body.actions as Action[];
+      return await house.db.workshop.do('shown', { bench, actions });
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/practice/results',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Hand a practice job in',
     asks: handedInSchema,
+    refused: 'It could not be handed in.',
+    answer: made(told({ id: text, debrief: ofItsOwn() })),
+    problems: [409],
     /** Handed in: debriefed here, by the truth that is known here, and put by in the person’s practice log. */
-    async run({ ctx, house, body }, me) {
-      const checked = check(handedInSchema, body);
-      if (!checked.ok) throw new Problem(400, 'It could not be handed in.', checked.faults);
-      const { set, own, log, call } = checked.value;
-      const events = checked.value.events as unknown as JobEvent[];
+    async run({ house, body }, me) {
+      const { set, own, log, call } = body;
+      const events = body.events as unknown as JobEvent[];
       const bench = set ? await laidFor(house, set, me.id) : ownBench(own);
       const refusal = admitted(rigOf(bench.rig) as Rig, events);
       if (refusal !== null)
@@ -118,34 +134,37 @@ export const benches: Route[] = [
       const id = await keepResult(house.db, me.id, of, attempt, told);
       if (id === null)
         throw new Problem(409, 'You have handed this bench in already: its truth is known to you.');
-      ctx.status = 201;
-      ctx.body = { id, debrief: told };
+      return { id, debrief: told };
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/practice/results/:id',
     who: EVERYONE_SIGNED_IN,
+    summary: 'A practice job handed in, with its debrief',
+    answer: answers(told({ rig: text, attempt: ofItsOwn(), debrief: ofItsOwn() })),
+    problems: [404],
     /** One’s own, or anybody’s for who teaches: what was done, and the debrief. */
-    async run({ ctx, house, params }, me) {
+    async run({ house, params }, me) {
       const found = /^[0-9a-f-]{36}$/.test(params.id ?? '')
         ? await resultById(house.db, params.id as string)
         : null;
       if (!found || (found.personId !== me.id && !teaches(me.role)))
         throw new Problem(404, 'There is no such practice.');
       const { rig, attempt, debrief: told } = found;
-      ctx.body = { rig, attempt, debrief: told };
+      return { rig, attempt, debrief: told };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/practice/competences',
     who: TEACHERS,
+    summary: 'Sign that somebody is competent',
     asks: competenceSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(competenceSchema, body);
-      if (!checked.ok) throw new Problem(400, 'It is not signed.', checked.faults);
-      const asked = checked.value;
+    refused: 'It is not signed.',
+    answer: made(told({ id: text })),
+    async run({ house, body }, me) {
+      const asked = body;
       const fault = (path: string, message: string) =>
         new Problem(400, 'It is not signed.', [{ path, message }]);
       if (asked.person === me.id) throw fault('person', 'Nobody signs for themselves.');
@@ -153,8 +172,7 @@ export const benches: Route[] = [
         throw fault('person', 'There is no such person here.');
       if (asked.renewOn <= new Date().toISOString().slice(0, 10))
         throw fault('renewOn', 'The day of its renewal lies ahead.');
-      ctx.status = 201;
-      ctx.body = { id: await signCompetence(house.db, asked, me.id) };
+      return { id: await signCompetence(house.db, asked, me.id) };
     },
-  },
+  }),
 ];

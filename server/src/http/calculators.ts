@@ -1,33 +1,42 @@
 import { listCalculators } from '@fulcrant/core/calculators';
 import { setupListing } from '@fulcrant/core/job';
+import { object } from 'yup';
+import { units } from './paging.ts';
 import { Problem } from './problem.ts';
-import type { Route } from './routes.ts';
+import { answers, type Route, route } from './routes.ts';
+import { listOf, ofItsOwn, text, told } from './shapes.ts';
 
 /** What holds nothing of the plant, so that anyone may ask: the bench, sums without a job; and what each trade’s setup looks like. */
 export const calculators: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/trades',
     who: 'anyone',
-    run({ ctx }) {
-      ctx.body = setupListing();
+    summary: 'Every kind of work, with the shape of its setup',
+    answer: answers(listOf(told({ id: text, title: text, setup: ofItsOwn() }))),
+    run() {
+      return setupListing();
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/calculators',
     who: 'anyone',
-    run({ ctx }) {
-      ctx.body = listCalculators();
+    summary: 'Every calculator, with the shape of its input',
+    answer: answers(listOf(told({ id: text, title: text, input: ofItsOwn() }))),
+    run() {
+      return listCalculators();
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/calculators/:id',
     who: 'anyone',
-    async run({ ctx, house, params, body }) {
-      const unit = ctx.query.units === 'in' ? 'in' : 'mm';
-      const asked = { id: params.id ?? '', input: body ?? {}, unit } as const;
+    summary: 'Calculate',
+    query: object({ units }),
+    answer: answers(ofItsOwn()),
+    async run({ house, params, body, query }) {
+      const asked = { id: params.id ?? '', input: body ?? {}, unit: query.units };
       const answer = await house.db.workshop.do('calculate', asked);
       if (!answer.ok)
         throw new Problem(
@@ -35,7 +44,7 @@ export const calculators: Route[] = [
           answer.known ? 'The input has faults.' : (answer.faults[0]?.message ?? ''),
           answer.faults,
         );
-      ctx.body = answer.result;
+      return answer.result;
     },
-  },
+  }),
 ];

@@ -1,3 +1,4 @@
+import { object, string } from 'yup';
 import {
   CERTIFICATE_BYTES,
   certificatesOf,
@@ -8,25 +9,32 @@ import {
 import { isHash } from '../store/kept-files.ts';
 import { bytesOf } from './bytes.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, file, NOTHING, RECORDERS, type Route, route } from './routes.ts';
+import { listOf, ofItsOwn, told } from './shapes.ts';
 
 /** Calibration certificates of gauges, by the hash of their content. */
 export const certificates: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/certificates',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }) {
-      ctx.body = { certificates: await certificatesOf(house.db) };
+    summary: 'Calibration certificates',
+    answer: answers(told({ certificates: listOf(ofItsOwn()) })),
+    async run({ house }) {
+      return { certificates: await certificatesOf(house.db) };
     },
-  },
-  {
+  }),
+  route({
     method: 'put',
     path: '/api/instruments/:id/certificates/:hash',
     who: RECORDERS,
+    summary: 'Keep a calibration certificate',
+    query: object({ name: string().max(400) }),
     takes: 'application/octet-stream',
+    answer: NOTHING,
+    problems: [404],
     /** `?name=` is what the file was called where it came from. */
-    async run({ ctx, house, params }, me) {
+    async run({ ctx, house, params, query }, me) {
       const { id = '', hash } = params;
       if (!isHash(hash)) throw new Problem(404, 'A certificate is named by the SHA-256 of its file.');
       const gauge = await house.db.models.Instrument.findByPk(id);
@@ -34,8 +42,7 @@ export const certificates: Route[] = [
       const bytes = await bytesOf(ctx, CERTIFICATE_BYTES, 'A certificate has 5 MB at the most.');
       const seen = await lookAtCertificate(bytes, hash);
       if ('fault' in seen) throw new Problem(400, seen.fault);
-      const asked = ctx.query.name;
-      const name = (typeof asked === 'string' ? asked : '').replace(/[^\p{L}\p{N} ._-]/gu, '').slice(0, 120);
+      const name = (query.name ?? '').replace(/[^\p{L}\p{N} ._-]/gu, '').slice(0, 120);
       await keepCertificate(
         house.db,
         house.photoDir,
@@ -43,13 +50,15 @@ export const certificates: Route[] = [
         id,
         me.id,
       );
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/certificates/:hash',
     who: EVERYONE_SIGNED_IN,
+    summary: 'A calibration certificate',
+    answer: file('application/octet-stream'),
+    problems: [404],
     async run({ ctx, house, params }) {
       const file = isHash(params.hash) ? await readCertificate(house.db, house.photoDir, params.hash) : null;
       if (!file) throw new Problem(404, 'There is no such certificate.');
@@ -60,5 +69,5 @@ export const certificates: Route[] = [
       ctx.set('content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
       ctx.set('x-content-type-options', 'nosniff');
     },
-  },
+  }),
 ];

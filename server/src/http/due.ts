@@ -5,7 +5,8 @@ import { outages } from '../store/outages.ts';
 import { plantOf } from '../store/plant.ts';
 import { plannedFrom } from './outages.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, type House, type Route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, file, type House, made, NOTHING, type Route, route } from './routes.ts';
+import { dueLineShape, listOf, moment, orNull, text, told } from './shapes.ts';
 
 /** Pieces of outages still to end that are planned for a hand of that name. */
 async function ownPieces(db: House['db'], name: string): Promise<EventAttributes[]> {
@@ -22,37 +23,44 @@ async function ownPieces(db: House['db'], name: string): Promise<EventAttributes
 
 /** What falls due over the whole plant, and as a calendar by a private link. */
 export const due: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/due',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }, me) {
-      ctx.body = { due: await dueOf(house.db), feedMadeAt: await feedMade(house.db, me.id) };
+    summary: 'What falls due over the whole site',
+    answer: answers(told({ due: listOf(dueLineShape), feedMadeAt: orNull(moment) })),
+    async run({ house }, me) {
+      return { due: await dueOf(house.db), feedMadeAt: await feedMade(house.db, me.id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/due/feed',
     who: EVERYONE_SIGNED_IN,
+    summary: 'A private link to the calendar of what falls due',
+    answer: made(told({ path: text })),
     /** A new link; the one before it is void. It is told this once. */
-    async run({ ctx, house }, me) {
-      ctx.status = 201;
-      ctx.body = { path: `/api/feeds/${await makeFeed(house.db, me.id)}.ics` };
+    async run({ house }, me) {
+      return { path: `/api/feeds/${await makeFeed(house.db, me.id)}.ics` };
     },
-  },
-  {
+  }),
+  route({
     method: 'delete',
     path: '/api/due/feed',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }, me) {
+    summary: 'Revoke the link to the calendar',
+    answer: NOTHING,
+    async run({ house }, me) {
       await revokeFeed(house.db, me.id);
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/feeds/:token',
     who: 'anyone',
+    summary: 'The calendar behind a private link',
+    answer: file('text/calendar'),
+    problems: [404],
     async run({ ctx, house, params }) {
       const token = (params.token ?? '').replace(/\.ics$/, '');
       const name = /^[A-Za-z0-9_-]{32}$/.test(token) ? await feedOf(house.db, token) : null;
@@ -67,5 +75,5 @@ export const due: Route[] = [
       );
       ctx.type = 'text/calendar; charset=utf-8';
     },
-  },
+  }),
 ];

@@ -1,5 +1,4 @@
 import { PassThrough } from 'node:stream';
-import { check } from '@fulcrant/core/judgement';
 import {
   STAND_IN_HEATS,
   STAND_IN_LEAKS,
@@ -11,7 +10,8 @@ import { boolean, number, object, string } from 'yup';
 import { STAND_IN_PORTS } from '../instruments/ports.ts';
 import type { StandInBench } from '../instruments/stand-in-bench.ts';
 import { Problem } from './problem.ts';
-import { type Call, RECORDERS, type Route } from './routes.ts';
+import { answers, type Call, file, RECORDERS, type Route, route } from './routes.ts';
+import { numeral, told } from './shapes.ts';
 
 const DEVICE = /^[0-9a-z-]{8,40}$/;
 /** A reader this far behind is let go; it comes back by itself. */
@@ -34,7 +34,7 @@ const moveSchema = object({
   wrenchNm: number().min(0).max(5000),
 }).noUnknown();
 
-function benchOf(call: Call, personId: string): StandInBench {
+function benchOf(call: Pick<Call, 'params' | 'house'>, personId: string): StandInBench {
   const device = call.params.device ?? '';
   if (!DEVICE.test(device)) throw new Problem(404, 'There is no such device.');
   const bench = call.house.standIns.bench(personId, device);
@@ -46,17 +46,20 @@ function benchOf(call: Call, personId: string): StandInBench {
 
 /** Gauges on ports of the server: the stand-ins. Lines come as server-sent events, the hand's moves go as posts. */
 export const feed: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/feed/:device',
     who: RECORDERS,
+    summary: 'Lines of simulated gauges, as they come',
+    query: object({ ports: string().max(200).default('dial'), shaft: string().max(40).default('') }),
+    answer: file('text/event-stream'),
     run(call, person) {
-      const { ctx, house } = call;
+      const { ctx, house, query } = call;
       const bench = benchOf(call, person.id);
-      const wanted = String(ctx.query.ports ?? 'dial').split(',');
+      const wanted = query.ports.split(',');
       const ports = STAND_IN_PORTS.filter((p) => wanted.includes(p));
       // The shaft lies on the rollers before the first line is sent, or that line would be another shaft's.
-      const shaft = String(ctx.query.shaft ?? '');
+      const { shaft } = query;
       if (Object.hasOwn(STAND_IN_SHAFTS, shaft)) bench.move({ shaft: shaft as StandInShaft });
       if (ports.length === 0) throw new Problem(400, `ports is some of ${STAND_IN_PORTS.join(', ')}.`);
       const stream = new PassThrough();
@@ -81,15 +84,17 @@ export const feed: Route[] = [
       ctx.type = 'text/event-stream';
       ctx.body = stream;
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/feed/:device/hand',
     who: RECORDERS,
+    summary: 'Move what a simulated gauge stands on',
+    asks: moveSchema,
+    refused: 'That is no move of a hand.',
+    answer: answers(told({ moves: numeral })),
     run(call, person) {
-      const checked = check(moveSchema, call.body);
-      if (!checked.ok) throw new Problem(400, 'That is no move of a hand.', checked.faults);
-      call.ctx.body = { moves: benchOf(call, person.id).move(checked.value) };
+      return { moves: benchOf(call, person.id).move(call.body) };
     },
-  },
+  }),
 ];

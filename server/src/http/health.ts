@@ -1,14 +1,17 @@
 import { QueryTypes } from 'sequelize';
-import type { Route } from './routes.ts';
+import { answers, type Route, route } from './routes.ts';
+import { text, told } from './shapes.ts';
 
 const PATIENCE_MS = 2500;
 
 /** Is the house standing, and does its database answer? */
 export const health: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/health',
     who: 'anyone',
+    summary: 'Whether the server stands and its database answers',
+    answer: answers(told({ status: text, database: text, version: text })),
     async run({ ctx, house }) {
       let timer: NodeJS.Timeout | undefined;
       const patience = new Promise<'away'>((resolve) => {
@@ -25,7 +28,7 @@ export const health: Route[] = [
       clearTimeout(timer);
       ctx.status = database === 'ok' ? 200 : 503;
       ctx.set('cache-control', 'no-store');
-      ctx.body = { status: database === 'ok' ? 'ok' : 'degraded', database, version: house.version };
+      return { status: database === 'ok' ? 'ok' : 'degraded', database, version: house.version };
     },
-  },
+  }),
 ];

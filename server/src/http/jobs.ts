@@ -1,10 +1,8 @@
 import { eventsRequestSchema } from '@fulcrant/core/api';
 import { readingsTable } from '@fulcrant/core/forms';
 import { factsOf } from '@fulcrant/core/job';
-import { check } from '@fulcrant/core/judgement';
 import type { FitUpSheet } from '@fulcrant/core/sheet';
-import type { LengthUnit } from '@fulcrant/core/units';
-import type { Context } from 'koa';
+import { number, object, string } from 'yup';
 import { hashOf, type SealedSheet, sealed } from '../export/canonical.ts';
 import { csvOf } from '../export/csv.ts';
 import { dueCalendar } from '../export/due-calendar.ts';
@@ -18,35 +16,43 @@ import { plantOf } from '../store/plant.ts';
 import { PLANT_ZONE } from '../store/rules.ts';
 import { notesAfter, readFrozen } from '../store/sheets.ts';
 import { asBuffer } from './bytes.ts';
-import { limitOf, pageOf, positionOf, typedOf } from './paging.ts';
+import { afterRow, limit, position, search, units } from './paging.ts';
 import { Problem } from './problem.ts';
-import { type Call, EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
+import {
+  answers,
+  type Call,
+  EVERYONE_SIGNED_IN,
+  file,
+  RECORDERS,
+  type Route,
+  route,
+  SENT,
+} from './routes.ts';
+import { jobsShape, ofItsOwn, outcomesShape } from './shapes.ts';
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
-function jobId(call: Call): string {
+function jobId(call: Pick<Call, 'params'>): string {
   const id = call.params.id ?? '';
   if (!UUID.test(id)) throw new Problem(404, 'There is no such job.');
   return id;
 }
 
 /** `?revision=`: which signed revision; nothing for the sheet as it stands. */
-function revisionOf(ctx: Context): number | undefined {
-  const { revision } = ctx.query;
-  if (revision === undefined) return undefined;
-  const n = Number(revision);
-  if (!Number.isInteger(n) || n < 1) throw new Problem(400, 'revision is a whole number from 1.');
-  return n;
-}
+const REVISION = 'revision is a whole number from 1.';
+const revision = number().typeError(REVISION).integer(REVISION).min(1, REVISION);
+const AFTER = 'after is the number of the last event seen.';
 
 /**
  * The sheet of a job: as it was signed where it is, or where a revision is asked for; else as the work stands now. `since` are the notes
  * written under a signature.
  */
-async function sheetOf(call: Call): Promise<{ sheet: SealedSheet; since: FitUpSheet['notes'] }> {
+async function sheetOf(
+  call: Call<unknown, { revision?: number | undefined }>,
+): Promise<{ sheet: SealedSheet; since: FitUpSheet['notes'] }> {
   const { db } = call.house;
   const id = jobId(call);
-  const revision = revisionOf(call.ctx);
+  const { revision } = call.query;
   const found = await jobRow(db, id);
   if (!found) throw new Problem(404, 'There is no such job.');
   if (revision === undefined && found.row.state === 'open') {
@@ -73,85 +79,104 @@ async function foldedNow(db: Database, id: string, count: number): Promise<Folde
 }
 
 export const jobs: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/jobs',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Jobs, a page at a time',
+    query: object({
+      state: string().oneOf(['open', 'signed'] as const, 'state is open or signed.'),
+      q: search,
+      fixedOn: string().max(80),
+      position,
+      after: afterRow,
+      limit,
+    }),
+    answer: answers(jobsShape),
     /** `state=open|signed` or all, a page at a time; `q=` as typed; `fixedOn=<machine>`. Where a list is cut, `next` is not null. */
-    async run({ ctx, house }) {
-      const { state, fixedOn } = ctx.query;
-      const position = positionOf(ctx);
-      if (typeof fixedOn === 'string') ctx.body = await fixedJobs(house.db, fixedOn, limitOf(ctx));
-      else if (ctx.query.q !== undefined) ctx.body = await findJobs(house.db, typedOf(ctx), limitOf(ctx));
-      else if (state === 'signed')
-        ctx.body = await signedJobs(house.db, { ...pageOf(ctx), positionId: position });
-      else if (state === 'open' || state === undefined)
-        ctx.body = await jobsInOrder(house.db, state ?? 'all', { ...pageOf(ctx), positionId: position });
-      else throw new Problem(400, 'state is open or signed.');
+    async run({ house, query }) {
+      const { state, fixedOn, q, after, limit } = query;
+      if (fixedOn !== undefined) return fixedJobs(house.db, fixedOn, limit);
+      if (q !== undefined) return findJobs(house.db, q, limit);
+      const page = { after, limit, positionId: query.position };
+      return state === 'signed' ? signedJobs(house.db, page) : jobsInOrder(house.db, state ?? 'all', page);
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/jobs/:id',
     who: EVERYONE_SIGNED_IN,
+    summary: 'A job with its events',
+    query: object({ after: number().typeError(AFTER).integer(AFTER).min(0, AFTER).default(0) }),
+    answer: answers(ofItsOwn()),
+    problems: [404],
     /** Events after `after`; unchanged since the mark given in If-None-Match, 304. */
     async run(call) {
       const { ctx } = call;
-      const after = Number(ctx.query.after ?? 0);
-      if (!Number.isInteger(after) || after < 0)
-        throw new Problem(400, 'after is the number of the last event seen.');
       const id = jobId(call);
       const seen = ctx.get('if-none-match');
       if (seen && seen === (await jobMark(call.house.db, id))) {
         ctx.set('etag', seen);
         ctx.status = 304;
-        return;
+        return SENT;
       }
       const found = await jobRow(call.house.db, id);
       if (!found) throw new Problem(404, 'There is no such job.');
       ctx.set('etag', found.mark);
       ctx.type = 'application/json';
-      ctx.body = await jobText(call.house.db, found.row, after);
+      ctx.body = await jobText(call.house.db, found.row, call.query.after);
+      return SENT;
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/jobs/:id/events',
     who: RECORDERS,
+    summary: 'Record events of a job',
     asks: eventsRequestSchema,
+    refused: 'That is not a batch of events.',
+    answer: answers(outcomesShape),
     async run(call, person) {
-      const checked = check(eventsRequestSchema, call.body);
-      if (!checked.ok) throw new Problem(400, 'That is not a batch of events.', checked.faults);
-      const { events, sentAt } = checked.value;
-      call.ctx.body = await appendEvents(call.house.db, person, jobId(call), events, { sentAt });
+      const { events, sentAt } = call.body;
+      return await appendEvents(call.house.db, person, jobId(call), events, { sentAt });
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/jobs/:id/sheet.json',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The sheet of a job as JSON',
+    query: object({ revision }),
+    answer: file('application/json'),
     async run(call) {
       const { sheet } = await sheetOf(call);
       call.ctx.body = sheet;
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.json`, { type: 'inline' });
       call.ctx.type = 'application/json';
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/jobs/:id/readings.csv',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The readings of a job as CSV',
+    query: object({ revision }),
+    answer: file('text/csv'),
     async run(call) {
       const { sheet } = await sheetOf(call);
       call.ctx.body = csvOf(readingsTable(sheet));
       call.ctx.attachment(`readings-${sheet.number}.csv`);
       call.ctx.type = 'text/csv; charset=utf-8';
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/jobs/:id/due.ics',
     who: EVERYONE_SIGNED_IN,
+    summary: 'What falls due after a job, as a calendar',
+    query: object({ revision }),
+    answer: file('text/calendar'),
+    problems: [404],
     async run(call) {
       const { sheet } = await sheetOf(call);
       const calendar = dueCalendar(sheet);
@@ -160,17 +185,23 @@ export const jobs: Route[] = [
       call.ctx.attachment(`due-${sheet.number}.ics`);
       call.ctx.type = 'text/calendar; charset=utf-8';
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/jobs/:id/sheet.pdf',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The sheet of a job to print',
+    query: object({
+      revision,
+      units,
+      paper: string().oneOf(['letter', 'A4'] as const, 'paper is A4 or letter.'),
+    }),
+    answer: file('application/pdf'),
     async run(call) {
       const { sheet, since } = await sheetOf(call);
-      const unit: LengthUnit = call.ctx.query.units === 'in' ? 'in' : 'mm';
+      const { units: unit, paper } = call.query;
       // The plant’s paper, unless another is asked for.
-      const { paper } = call.ctx.query;
-      const on = paper === 'letter' || paper === 'A4' ? paper : (await plantOf(call.house.db)).paper;
+      const on = paper ?? (await plantOf(call.house.db)).paper;
       const size = on === 'letter' ? 'LETTER' : 'A4';
       const photos = new Map<string, Buffer>();
       for (const { hash } of sheet.photos ?? []) {
@@ -182,5 +213,5 @@ export const jobs: Route[] = [
       call.ctx.attachment(`fit-up-sheet-${sheet.number}.pdf`, { type: 'inline' });
       call.ctx.type = 'application/pdf';
     },
-  },
+  }),
 ];

@@ -5,7 +5,8 @@ import { ROUTES } from './app.ts';
 
 type Operation = {
   operationId: string;
-  parameters?: Array<{ name: string }>;
+  summary: string;
+  parameters?: Array<{ name: string; in: 'path' | 'query' }>;
   requestBody?: { content: Record<string, { schema: object }> };
   responses: Record<string, { content?: Record<string, { schema: object }> }>;
   security: unknown[];
@@ -61,7 +62,11 @@ describe('the API as it is described', () => {
     for (const r of ROUTES) {
       const op = told.paths[r.path.replace(/:(\w+)/g, '{$1}')]?.[r.method];
       expect([r.path, op?.security.length === 0]).toEqual([r.path, r.who === 'anyone']);
-      expect(op?.parameters?.length ?? 0).toBe([...r.path.matchAll(/:/g)].length);
+      const inPath = (op?.parameters ?? []).filter((p) => p.in === 'path');
+      expect(inPath.length).toBe([...r.path.matchAll(/:/g)].length);
+      const asked = Object.keys((r.query as { fields?: object } | undefined)?.fields ?? {});
+      expect((op?.parameters ?? []).flatMap((p) => (p.in === 'query' ? [p.name] : []))).toEqual(asked);
+      expect(op?.summary, r.path).toMatch(/^[A-Z].{5,}[^.]$/);
     }
   });
 

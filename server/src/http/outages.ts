@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { check } from '@fulcrant/core/judgement';
 import { kitOf, kitRowKey, type Outage, type OutageTold, outageSchema } from '@fulcrant/core/outage';
 import { say } from '@fulcrant/core/units';
 import type { Context } from 'koa';
@@ -20,7 +19,18 @@ import {
 import { PLANT_ZONE } from '../store/rules.ts';
 import { asBuffer } from './bytes.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, type House, LEADS, RECORDERS, type Route } from './routes.ts';
+import {
+  answers,
+  EVERYONE_SIGNED_IN,
+  file,
+  type House,
+  LEADS,
+  made,
+  RECORDERS,
+  type Route,
+  route,
+} from './routes.ts';
+import { listOf, moment, ofItsOwn, outageLineShape, text, told } from './shapes.ts';
 
 const laidSchema = object({
   row: string().min(1).max(200).required(),
@@ -37,10 +47,6 @@ async function knownOutage(house: House, id: string | undefined) {
   if (!told) throw new Problem(404, 'There is no such outage.');
   return told;
 }
-
-/** Faults of an outage within a body, by its own fields. */
-const within = (faults: ReadonlyArray<{ path: string; message: string }>) =>
-  faults.map((f) => ({ ...f, path: f.path.replace(/^outage\./, '') }));
 
 /** All an outage’s plan is made from, as it is known now. */
 export async function plannedFrom(db: House['db'], { id, outage }: OutageTold): Promise<PlanAsked> {
@@ -59,34 +65,50 @@ const attach = (ctx: Context, outage: Outage, ending: string, type: string) => {
 
 /** Outages: what is to be done in a window, by whom, bound how; the plan as it was last adopted; and how it leaves the house. */
 export const outages: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/outages',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }) {
-      ctx.body = { outages: (await allOutages(house.db)).map(lineOf) };
+    summary: 'Outages',
+    answer: answers(told({ outages: listOf(outageLineShape) })),
+    async run({ house }) {
+      return { outages: (await allOutages(house.db)).map(lineOf) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/outages',
     who: LEADS,
+    summary: 'Plan an outage',
     asks: outageSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(outageSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The outage is not right yet.', checked.faults);
+    refused: 'The outage is not right yet.',
+    answer: made(told({ told: ofItsOwn<OutageTold>() })),
+    async run({ house, body }, me) {
       const id = randomUUID();
-      await keepOutage(house.db, id, 0, checked.value as Outage, me.id);
-      ctx.status = 201;
-      ctx.body = { told: await outageById(house.db, id) };
+      await keepOutage(house.db, id, 0, body as Outage, me.id);
+      return { told: await outageById(house.db, id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/outages/:id',
     who: EVERYONE_SIGNED_IN,
+    summary: 'An outage with what is known of its jobs',
+    answer: answers(
+      told({
+        told: ofItsOwn<OutageTold>(),
+        setups: ofItsOwn(),
+        progress: ofItsOwn(),
+        ended: ofItsOwn(),
+        durations: ofItsOwn(),
+        shafts: listOf(ofItsOwn()),
+        laid: ofItsOwn(),
+        zone: text,
+        at: moment,
+      }),
+    ),
     /** As it stands, with what is known of its jobs: setups, how far they are, how long their pieces take here. */
-    async run({ ctx, house, params }) {
+    async run({ house, params }) {
       const told = await knownOutage(house, params.id);
       const machines = [...new Set(told.outage.jobs.map((j) => j.machine))];
       const [known, durations, shafts, laid] = await Promise.all([
@@ -95,7 +117,7 @@ export const outages: Route[] = [
         Promise.all(machines.map((m) => shaftsOf(house.db, m))),
         laidOf(house.db, told.id),
       ]);
-      ctx.body = {
+      return {
         told,
         setups: known.setups,
         progress: known.progress,
@@ -107,72 +129,85 @@ export const outages: Route[] = [
         at: new Date().toISOString(),
       };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/outages/:id',
     who: LEADS,
+    summary: 'Change an outage',
+    faultsIn: 'outage',
     asks: changedSchema,
+    refused: 'The outage is not right yet.',
+    answer: answers(told({ told: ofItsOwn<OutageTold>() })),
+    problems: [409],
     /** A new version, of the one it was made from; where somebody else was first, that is said and nothing is lost. */
-    async run({ ctx, house, body, params }, me) {
+    async run({ house, body, params }, me) {
       const told = await knownOutage(house, params.id);
-      const checked = check(changedSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The outage is not right yet.', within(checked.faults));
-      const { after, outage } = checked.value;
+      const { after, outage } = body;
       if (!(await keepOutage(house.db, told.id, after, outage as Outage, me.id)))
         throw new Problem(
           409,
           'Somebody else has changed this outage meanwhile: look at it again, then change it.',
         );
-      ctx.body = { told: await outageById(house.db, told.id) };
+      return { told: await outageById(house.db, told.id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/outages/:id/laid',
     who: RECORDERS,
+    summary: 'Tick a row of the parts and tools',
     asks: laidSchema,
+    refused: 'That is no row of a kit.',
+    answer: answers(told({ laid: ofItsOwn() })),
+    problems: [404],
     /** A row of the kit lies ready, or does no more. It is no change of the plan: two may tick at once. */
-    async run({ ctx, house, body, params }, me) {
+    async run({ house, body, params }, me) {
       const { id, outage } = await knownOutage(house, params.id);
-      const checked = check(laidSchema, body);
-      if (!checked.ok) throw new Problem(400, 'That is no row of a kit.', checked.faults);
-      const { row, laid } = checked.value;
+      const { row, laid } = body;
       const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
       if (!rows.some((r) => kitRowKey(r) === row))
         throw new Problem(404, 'There is no such row in this kit.');
       await layOut(house.db, id, row, laid ? me.id : null);
-      ctx.body = { laid: await laidOf(house.db, id) };
+      return { laid: await laidOf(house.db, id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/outages/:id/plan.ics',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The plan of an outage as a calendar',
+    query: object({ who: string().max(40) }),
+    answer: file('text/calendar'),
+    problems: [404],
     /** `?who=` one of the crew, by id; of all where it is left out. */
-    async run({ ctx, house, params }) {
+    async run({ ctx, house, params, query }) {
       const told = await knownOutage(house, params.id);
-      const who = typeof ctx.query.who === 'string' ? ctx.query.who : null;
+      const who = query.who ?? null;
       if (who !== null && !told.outage.crew.some((c) => c.id === who))
         throw new Problem(404, 'Nobody of that name is in the crew.');
       ctx.body = await planAs(house, told, { file: 'ics', who });
       attach(ctx, told.outage, 'ics', 'text/calendar; charset=utf-8');
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/outages/:id/plan.csv',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The plan of an outage as CSV',
+    answer: file('text/csv'),
     async run({ ctx, house, params }) {
       const told = await knownOutage(house, params.id);
       ctx.body = await planAs(house, told, { file: 'csv' });
       attach(ctx, told.outage, 'csv', 'text/csv; charset=utf-8');
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/outages/:id/kit.csv',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Parts and tools of an outage as CSV',
+    answer: file('text/csv'),
     async run({ ctx, house, params }) {
       const { outage } = await knownOutage(house, params.id);
       const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
@@ -187,18 +222,21 @@ export const outages: Route[] = [
       );
       attach(ctx, outage, 'csv', 'text/csv; charset=utf-8');
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/outages/:id/board.pdf',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The plan of an outage to print',
+    query: object({ size: string().max(10) }),
+    answer: file('application/pdf'),
     /** `?size=` A3, A4 or LETTER. */
-    async run({ ctx, house, params }) {
+    async run({ ctx, house, params, query }) {
       const told = await knownOutage(house, params.id);
-      const asked = String(ctx.query.size ?? 'A3').toUpperCase();
+      const asked = (query.size ?? 'A3').toUpperCase();
       const size = asked === 'A4' || asked === 'LETTER' ? asked : 'A3';
       ctx.body = asBuffer((await planAs(house, told, { file: 'pdf', size })) as Uint8Array);
       ctx.type = 'application/pdf';
     },
-  },
+  }),
 ];

@@ -1,35 +1,23 @@
-import type { Context } from 'koa';
-import { Problem } from './problem.ts';
-
-const one = (v: string | string[] | undefined) => (Array.isArray(v) ? v[0] : v);
+import { number, type Schema, string } from 'yup';
 
 /** `?limit=<1..200>`, 100 where nothing is said. */
-export function limitOf(ctx: Context): number {
-  const limit = Number(one(ctx.query.limit) ?? 100);
-  if (!Number.isInteger(limit) || limit < 1 || limit > 200)
-    throw new Problem(400, 'limit is a whole number from 1 to 200.');
-  return limit;
-}
+const LIMIT = 'limit is a whole number from 1 to 200.';
+export const limit = number().typeError(LIMIT).integer(LIMIT).min(1, LIMIT).max(200, LIMIT).default(100);
 
-/** `?q=`, what somebody typed to find something; empty where nothing is said. */
-export function typedOf(ctx: Context): string {
-  const typed = one(ctx.query.q) ?? '';
-  if (typed.length > 80) throw new Problem(400, 'A search is at most 80 characters long.');
-  return typed;
-}
+/** `?q=`, what somebody typed to find something; `typed` is empty where nothing is said. */
+export const search = string().max(80, 'A search is at most 80 characters long.');
+export const typed = search.default('');
 
-/** `?after=<last seen>&limit=<1..200>`: pages by key, so that a row added meanwhile shifts nothing. */
-export function pageOf(ctx: Context): { after: string | undefined; limit: number } {
-  const after = one(ctx.query.after);
-  if (after !== undefined && !/^(\d{1,15}\.)?[0-9a-f-]{36}$/.test(after))
-    throw new Problem(400, 'after is what the page before gave as next.');
-  return { after, limit: limitOf(ctx) };
-}
+/** `?after=`, the last row of the page before: pages by key, so that a row added meanwhile shifts nothing. */
+export const afterRow = string().matches(
+  /^(\d{1,15}\.)?[0-9a-f-]{36}$/,
+  'after is what the page before gave as next.',
+);
 
 /** `?position=<id>`, or nothing. */
-export function positionOf(ctx: Context): string | undefined {
-  const position = one(ctx.query.position);
-  if (position !== undefined && !/^[0-9a-f-]{36}$/.test(position))
-    throw new Problem(400, 'position is the id of a position.');
-  return position;
-}
+export const position = string().matches(/^[0-9a-f-]{36}$/, 'position is the id of a position.');
+
+/** Units a file is written in. */
+export const units: Schema<'mm' | 'in'> = string()
+  .oneOf(['mm', 'in'] as const, 'units is mm or in.')
+  .default('mm') as never;

@@ -1,6 +1,6 @@
 import { importSchema, partCardSchema, shaftCardSchema } from '@fulcrant/core/api';
 import { PART_HEAD, partRows } from '@fulcrant/core/forms';
-import { check } from '@fulcrant/core/judgement';
+import { object } from 'yup';
 import { csvOf } from '../export/csv.ts';
 import {
   allParts,
@@ -13,88 +13,102 @@ import {
   shaftsOf,
 } from '../store/cards.ts';
 import { positionById } from '../store/register.ts';
-import { limitOf, typedOf } from './paging.ts';
+import { limit, typed } from './paging.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, file, made, RECORDERS, type Route, route } from './routes.ts';
+import { importedShape, listOf, partShape, shaftsShape, told, versionsShape } from './shapes.ts';
 
 /** Cards of parts, as their makers’ sheets have them, and of shafts, as they stand in their machines. */
 export const parts: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/parts',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }) {
-      ctx.body = { parts: await findParts(house.db, typedOf(ctx), limitOf(ctx)) };
+    summary: 'Find parts by their designation',
+    query: object({ q: typed, limit }),
+    answer: answers(told({ parts: listOf(partShape) })),
+    async run({ house, query }) {
+      return { parts: await findParts(house.db, query.q, query.limit) };
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/parts.csv',
     who: EVERYONE_SIGNED_IN,
+    summary: 'All parts as CSV',
+    answer: file('text/csv'),
     async run({ ctx, house }) {
       ctx.body = csvOf(partRows(await allParts(house.db)), PART_HEAD);
       ctx.attachment('parts.csv');
       ctx.type = 'text/csv; charset=utf-8';
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/parts/import',
     who: RECORDERS,
+    summary: 'Import parts from CSV',
     asks: importSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(importSchema, body);
-      if (!checked.ok) throw new Problem(400, 'That is no file to take in.', checked.faults);
-      ctx.body = await importParts(house.db, checked.value.csv, checked.value.look === true, me.id);
+    refused: 'That is no file to take in.',
+    answer: answers(importedShape<object>()),
+    async run({ house, body }, me) {
+      return await importParts(house.db, body.csv, body.look === true, me.id);
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/parts/:designation',
     who: EVERYONE_SIGNED_IN,
+    summary: 'A part, every version of its card',
+    answer: answers(versionsShape),
+    problems: [404],
     /** Every version of a card, the newest first. */
-    async run({ ctx, house, params }) {
+    async run({ house, params }) {
       const versions = await partCards(house.db, params.designation ?? '');
       if (versions.length === 0) throw new Problem(404, 'There is no card of that part.');
-      ctx.body = { versions };
+      return { versions };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/parts',
     who: RECORDERS,
+    summary: 'Add a part, or a new version of its card',
     asks: partCardSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(partCardSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The card is not right yet.', checked.faults);
-      await keepPart(house.db, checked.value, me.id);
-      ctx.status = 201;
-      ctx.body = { versions: await partCards(house.db, checked.value.designation) };
+    refused: 'The card is not right yet.',
+    answer: made(versionsShape),
+    async run({ house, body }, me) {
+      await keepPart(house.db, body, me.id);
+      return { versions: await partCards(house.db, body.designation) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/parts/:designation/:version/looked',
     who: RECORDERS,
-    async run({ ctx, house, params }, me) {
+    summary: 'Say that a part’s card is right',
+    answer: answers(versionsShape),
+    problems: [404, 409],
+    async run({ house, params }, me) {
       const versions = await partCards(house.db, params.designation ?? '');
       const meant = versions.find((v) => String(v.version) === params.version);
       if (!meant) throw new Problem(404, 'There is no such card.');
       if (meant.looked) throw new Problem(409, `${meant.looked.by} has looked it over already.`);
       if (!(await lookOver(house.db, meant.designation, meant.version, me.id)))
         throw new Problem(409, 'Somebody else than who typed it looks it over.');
-      ctx.body = { versions: await partCards(house.db, meant.designation) };
+      return { versions: await partCards(house.db, meant.designation) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/shafts',
     who: RECORDERS,
+    summary: 'Keep a shaft with its positions',
     asks: shaftCardSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(shaftCardSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The shaft is not right yet.', checked.faults);
-      const { stations, machine } = checked.value;
+    refused: 'The shaft is not right yet.',
+    answer: made(shaftsShape),
+    async run({ house, body }, me) {
+      const { stations, machine } = body;
       for (const [i, s] of stations.entries()) {
         const card = await positionById(house.db, s.positionId);
         if (card?.machine !== machine)
@@ -106,9 +120,8 @@ export const parts: Route[] = [
         throw new Problem(400, 'The shaft is not right yet.', [
           { path: 'stations', message: 'A shaft has one fixed bearing; the others float.' },
         ]);
-      await keepShaft(house.db, checked.value, me.id);
-      ctx.status = 201;
-      ctx.body = { shafts: await shaftsOf(house.db, machine) };
+      await keepShaft(house.db, body, me.id);
+      return { shafts: await shaftsOf(house.db, machine) };
     },
-  },
+  }),
 ];

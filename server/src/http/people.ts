@@ -7,7 +7,6 @@ import {
   secondOffSchema,
   secondSchema,
 } from '@fulcrant/core/api';
-import { check } from '@fulcrant/core/judgement';
 import type { Context } from 'koa';
 import { toDataURL } from 'qrcode';
 import { codeStands, giveCode, useCode } from '../auth/codes.ts';
@@ -18,8 +17,20 @@ import { endSessionById, endSessionsOf, sessionsOf } from '../auth/sessions.ts';
 import type { Database } from '../store/database.ts';
 import { plantOf } from '../store/plant.ts';
 import { Problem } from './problem.ts';
-import { deviceToken, EVERYONE_SIGNED_IN, type House, LEADS, type Route, sessionToken } from './routes.ts';
+import {
+  answers,
+  deviceToken,
+  EVERYONE_SIGNED_IN,
+  type House,
+  LEADS,
+  made,
+  NOTHING,
+  type Route,
+  route,
+  sessionToken,
+} from './routes.ts';
 import { mayTry, welcome } from './session.ts';
+import { flag, listOf, peopleShape, sessionLineShape, sessionShape, text, told } from './shapes.ts';
 
 const known = async (db: Database, id: string | undefined) => {
   const person = await db.models.Person.findByPk(id ?? '');
@@ -42,68 +53,76 @@ async function ownPassword(ctx: Context, house: House, me: Person, password: str
 
 /** People of the plant, kept by a lead hand; and what each keeps of their own: password and sessions. */
 export const people: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/people',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }) {
-      ctx.body = { people: await everybody(house.db) };
+    summary: 'Everybody at the site',
+    answer: answers(peopleShape),
+    async run({ house }) {
+      return { people: await everybody(house.db) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/people',
     who: LEADS,
+    summary: 'Add a person; answers with the code for a first password',
     asks: newPersonSchema,
+    refused: 'Not all is said yet.',
+    answer: made(told({ id: text, code: text })),
+    problems: [409],
     /** Answers with the code that lets the new person choose a password; it is told this once. */
-    async run({ ctx, house, body }) {
-      const checked = check(newPersonSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const id = await addPerson(house.db, checked.value);
+    async run({ house, body }) {
+      const id = await addPerson(house.db, body);
       if (!id)
         throw new Problem(409, 'Not all is said yet.', [
           { path: 'name', message: 'Somebody of that name is there already; retired people keep theirs.' },
         ]);
-      ctx.status = 201;
-      ctx.body = { id, code: await giveCode(house.db, 'reset', id) };
+      return { id, code: await giveCode(house.db, 'reset', id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/people/:id',
     who: LEADS,
+    summary: 'Change a person’s role, or retire them',
     asks: changedPersonSchema,
-    async run({ ctx, house, body, params }) {
-      const checked = check(changedPersonSchema, body);
-      if (!checked.ok) throw new Problem(400, 'That cannot be changed so.', checked.faults);
+    refused: 'That cannot be changed so.',
+    answer: answers(peopleShape),
+    problems: [409],
+    async run({ house, body, params }) {
       const person = await known(house.db, params.id);
-      if (!(await changePerson(house.db, person.id, checked.value)))
+      if (!(await changePerson(house.db, person.id, body)))
         throw new Problem(409, `${person.name} is the last lead hand: make somebody else one first.`);
-      ctx.body = { people: await everybody(house.db) };
+      return { people: await everybody(house.db) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/people/:id/code',
     who: LEADS,
+    summary: 'A new code for a password',
+    answer: made(told({ code: text })),
+    problems: [409],
     /** A code for somebody who forgot the password, or lost the first one. It is told this once. */
-    async run({ ctx, house, params }) {
+    async run({ house, params }) {
       const person = await known(house.db, params.id);
       if (person.retiredAt) throw new Problem(409, `${person.name} is retired.`);
-      ctx.status = 201;
-      ctx.body = { code: await giveCode(house.db, 'reset', person.id) };
+      return { code: await giveCode(house.db, 'reset', person.id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/password/reset',
     who: 'anyone',
+    summary: 'Choose a new password by a code, and sign in',
     asks: passwordResetSchema,
+    refused: 'Not all is said yet.',
+    answer: answers(sessionShape),
     /** A code and a new password let somebody in; all their other sessions end. */
     async run({ ctx, house, body }) {
-      const checked = check(passwordResetSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const { name, code, password } = checked.value;
+      const { name, code, password } = body;
       const attempt = await mayTry(ctx, house, name);
       const person = await house.db.models.Person.findOne({ where: { name, retiredAt: null } });
       // Hashed before it is known whether the code stands: a wrong one takes as long.
@@ -122,52 +141,57 @@ export const people: Route[] = [
       // A lead hand handed the code over face to face: whoever lost the authenticator gets in by it, and sets another.
       await setSecond(house.db, person.id, null);
       await attempt.right();
-      await welcome(ctx, house, person);
+      return welcome(ctx, house, person);
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/account/password',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Change one’s own password',
     asks: passwordChangeSchema,
+    refused: 'Not all is said yet.',
+    answer: NOTHING,
     async run({ ctx, house, body }, me) {
-      const checked = check(passwordChangeSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      await ownPassword(ctx, house, me, checked.value.current, 'current');
-      await setPassword(house.db, me.id, await hashPassword(checked.value.password), {
+      await ownPassword(ctx, house, me, body.current, 'current');
+      await setPassword(house.db, me.id, await hashPassword(body.password), {
         session: sessionToken(ctx),
         device: deviceToken(ctx),
       });
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/account/second',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }, me) {
-      ctx.body = { on: await hasSecond(house.db, me.id) };
+    summary: 'Whether one’s own second factor is on',
+    answer: answers(told({ on: flag })),
+    async run({ house }, me) {
+      return { on: await hasSecond(house.db, me.id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/account/second/offer',
     who: LEADS,
+    summary: 'A secret for an authenticator',
+    answer: answers(told({ secret: text, uri: text, picture: text })),
     /** A secret for an authenticator, as text, link and picture. It holds from when a code of it comes back. */
-    async run({ ctx, house }, me) {
+    async run({ house }, me) {
       const { secret, uri } = offerSecond((await plantOf(house.db)).site, me.name);
-      ctx.body = { secret, uri, picture: await toDataURL(uri, { margin: 2, scale: 5 }) };
+      return { secret, uri, picture: await toDataURL(uri, { margin: 2, scale: 5 }) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/account/second',
     who: LEADS,
+    summary: 'Turn one’s own second factor on',
     asks: secondSchema,
+    refused: 'Not all is said yet.',
+    answer: answers(told({ on: flag })),
     async run({ ctx, house, body }, me) {
-      const checked = check(secondSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const { secret, code, password } = checked.value;
+      const { secret, code, password } = body;
       await ownPassword(ctx, house, me, password);
       const step = await stepOfCode(secret, code);
       if (step === null)
@@ -178,49 +202,55 @@ export const people: Route[] = [
           },
         ]);
       await setSecond(house.db, me.id, { secret, step });
-      ctx.body = { on: true };
+      return { on: true };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/account/second/off',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Turn one’s own second factor off',
     asks: secondOffSchema,
+    refused: 'Not all is said yet.',
+    answer: answers(told({ on: flag })),
     /** For whoever has it: it goes on being asked of somebody who leads no more. */
     async run({ ctx, house, body }, me) {
-      const checked = check(secondOffSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      await ownPassword(ctx, house, me, checked.value.password);
+      await ownPassword(ctx, house, me, body.password);
       await setSecond(house.db, me.id, null);
-      ctx.body = { on: false };
+      return { on: false };
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/account/sessions',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Where one is signed in',
+    answer: answers(told({ sessions: listOf(sessionLineShape) })),
     async run({ ctx, house }, me) {
-      ctx.body = { sessions: await sessionsOf(house.db, me.id, sessionToken(ctx)) };
+      return { sessions: await sessionsOf(house.db, me.id, sessionToken(ctx)) };
     },
-  },
-  {
+  }),
+  route({
     method: 'delete',
     path: '/api/account/sessions',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Sign out everywhere else',
+    answer: NOTHING,
     /** Sign out everywhere else. */
     async run({ ctx, house }, me) {
       await endSessionsOf(house.db, me.id, sessionToken(ctx));
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'delete',
     path: '/api/account/sessions/:id',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house, params }, me) {
+    summary: 'Sign out at one device',
+    answer: NOTHING,
+    problems: [404],
+    async run({ house, params }, me) {
       if (!(await endSessionById(house.db, me.id, params.id ?? '')))
         throw new Problem(404, 'There is no such session of yours.');
-      ctx.status = 204;
     },
-  },
+  }),
 ];

@@ -2,15 +2,18 @@ import { isHash } from '../store/kept-files.ts';
 import { keepPhoto, lookAtPhoto, PHOTO_BYTES, readPhoto } from '../store/photos.ts';
 import { bytesOf } from './bytes.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, RECORDERS, type Route } from './routes.ts';
+import { EVERYONE_SIGNED_IN, file, NOTHING, RECORDERS, type Route, route } from './routes.ts';
 
 /** Photographs by the hash of their content. */
 export const photos: Route[] = [
-  {
+  route({
     method: 'put',
     path: '/api/photos/:hash',
     who: RECORDERS,
+    summary: 'Keep a photograph',
     takes: 'image/jpeg',
+    answer: NOTHING,
+    problems: [404],
     async run({ ctx, house, params }, me) {
       const { hash } = params;
       if (!isHash(hash)) throw new Problem(404, 'A photograph is named by the SHA-256 of its file.');
@@ -22,13 +25,15 @@ export const photos: Route[] = [
       const size = await lookAtPhoto(bytes, hash);
       if (typeof size === 'string') throw new Problem(400, size);
       await keepPhoto(house.db, house.photoDir, hash, bytes, size, me.id);
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/photos/:hash',
     who: EVERYONE_SIGNED_IN,
+    summary: 'A photograph',
+    answer: file('image/jpeg'),
+    problems: [404],
     async run({ ctx, house, params }) {
       const bytes = isHash(params.hash) ? await readPhoto(house.photoDir, params.hash) : null;
       if (!bytes) throw new Problem(404, 'The photograph is not here: it waits on the device that took it.');
@@ -38,5 +43,5 @@ export const photos: Route[] = [
       ctx.set('cache-control', 'private, max-age=31536000, immutable');
       ctx.set('content-security-policy', "default-src 'none'");
     },
-  },
+  }),
 ];

@@ -1,32 +1,36 @@
 import { firstVisitSchema, plantSchema } from '@fulcrant/core/api';
-import { check } from '@fulcrant/core/judgement';
 import { codeStands, useCode } from '../auth/codes.ts';
 import { hashPassword } from '../auth/password.ts';
 import { addPerson } from '../auth/people.ts';
 import { greetingOf, plantIsReady, plantOf, tellPlant } from '../store/plant.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, LEADS, type Route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, LEADS, made, type Route, route } from './routes.ts';
 import { mayTry, welcome } from './session.ts';
+import { greetingShape, plantShape, sessionShape } from './shapes.ts';
 
 /** The plant itself: what it is called, what its sheets are printed on; and its first visitor. */
 export const plant: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/greeting',
     who: 'anyone',
-    async run({ ctx, house }) {
-      ctx.body = await greetingOf(house.db);
+    summary: 'What anybody may know of the site before signing in',
+    answer: answers(greetingShape),
+    async run({ house }) {
+      return await greetingOf(house.db);
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/first-visit',
     who: 'anyone',
+    summary: 'Set up a new site, by the code in the server window',
     asks: firstVisitSchema,
+    refused: 'Not all is said yet.',
+    answer: made(sessionShape),
+    problems: [409],
     async run({ ctx, house, body }) {
-      const checked = check(firstVisitSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const { code, site, name, password } = checked.value;
+      const { code, site, name, password } = body;
       if ((await greetingOf(house.db)).state === 'ready')
         throw new Problem(409, 'This plant is led by somebody already: sign in.');
       const attempt = await mayTry(ctx, house, 'first visit');
@@ -45,28 +49,30 @@ export const plant: Route[] = [
       await tellPlant(house.db, { ...(await plantOf(house.db)), site });
       await plantIsReady(house.db);
       await attempt.right();
-      ctx.status = 201;
-      await welcome(ctx, house, { id, name, role: 'lead' });
+      return welcome(ctx, house, { id, name, role: 'lead' });
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/plant',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }) {
-      ctx.body = await plantOf(house.db);
+    summary: 'The site and its settings',
+    answer: answers(plantShape),
+    async run({ house }) {
+      return await plantOf(house.db);
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/plant',
     who: LEADS,
+    summary: 'Change the settings of the site',
     asks: plantSchema,
-    async run({ ctx, house, body }) {
-      const checked = check(plantSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all of it is right.', checked.faults);
-      await tellPlant(house.db, checked.value);
-      ctx.body = await plantOf(house.db);
+    refused: 'Not all of it is right.',
+    answer: answers(plantShape),
+    async run({ house, body }) {
+      await tellPlant(house.db, body);
+      return await plantOf(house.db);
     },
-  },
+  }),
 ];

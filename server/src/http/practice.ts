@@ -1,28 +1,30 @@
-import { check } from '@fulcrant/core/judgement';
 import { drillAnswersSchema } from '@fulcrant/practice';
 import { answerDrills, drillsOf } from '../store/drills.ts';
-import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, type Route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, type Route, route } from './routes.ts';
+import { listOf, ofItsOwn, told } from './shapes.ts';
 
 /** Practice: each person’s own, and no record. */
 export const practice: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/practice/drills',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }, me) {
-      ctx.body = { kept: await drillsOf(house.db, me.id) };
+    summary: 'One’s own cards',
+    answer: answers(told({ kept: listOf(ofItsOwn()) })),
+    async run({ house }, me) {
+      return { kept: await drillsOf(house.db, me.id) };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/practice/drills',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Answer cards',
     asks: drillAnswersSchema,
-    async run({ ctx, house, body }, me) {
-      const checked = check(drillAnswersSchema, body);
-      if (!checked.ok) throw new Problem(400, 'That is no answer.', checked.faults);
-      ctx.body = { kept: await answerDrills(house.db, me.id, checked.value.answers) };
+    refused: 'That is no answer.',
+    answer: answers(told({ kept: listOf(ofItsOwn()) })),
+    async run({ house, body }, me) {
+      return { kept: await answerDrills(house.db, me.id, body.answers) };
     },
-  },
+  }),
 ];

@@ -7,8 +7,9 @@ import {
   newPositionSchema,
   type PositionCard,
 } from '@fulcrant/core/api';
-import { check, isDay } from '@fulcrant/core/judgement';
+import { isDay } from '@fulcrant/core/judgement';
 import { literal } from 'sequelize';
+import { object, string } from 'yup';
 import { csvOf } from '../export/csv.ts';
 import { labelsPdf } from '../export/labels-pdf.ts';
 import { autopsiesOf } from '../store/autopsies.ts';
@@ -16,7 +17,7 @@ import { shaftsOf } from '../store/cards.ts';
 import { type Database, isTaken } from '../store/database.ts';
 import { labelIn } from '../store/labels.ts';
 import { plantOf } from '../store/plant.ts';
-import { findPositions } from '../store/positions.ts';
+import { findPositions, type PositionLine } from '../store/positions.ts';
 import {
   addPosition,
   importPositions,
@@ -26,19 +27,43 @@ import {
   registerOf,
   setArea,
 } from '../store/register.ts';
-import { limitOf, positionOf, typedOf } from './paging.ts';
+import { limit, position, typed } from './paging.ts';
 import { Problem } from './problem.ts';
-import { EVERYONE_SIGNED_IN, LEADS, RECORDERS, type Route } from './routes.ts';
+import {
+  answers,
+  EVERYONE_SIGNED_IN,
+  file,
+  LEADS,
+  made,
+  NOTHING,
+  RECORDERS,
+  type Route,
+  route,
+} from './routes.ts';
+import {
+  autopsyShape,
+  flag,
+  importedShape,
+  instrumentShape,
+  listOf,
+  ofItsOwn,
+  pastJobShape,
+  positionShape,
+  registerLineShape,
+  told,
+} from './shapes.ts';
 
 const areaSchema = newPositionSchema.pick(['area', 'machine']);
 
 /** Gauges and machine positions. */
 export const register: Route[] = [
-  {
+  route({
     method: 'get',
     path: '/api/instruments',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }) {
+    summary: 'Gauges, in use and out of use',
+    answer: answers(told({ instruments: listOf(instrumentShape), outOfUse: listOf(instrumentShape) })),
+    async run({ house }) {
       const those = (out: boolean) =>
         house.db.models.Instrument.findAll({
           where: literal(`out_of_use = ${out ? 'TRUE' : 'FALSE'}`),
@@ -48,29 +73,31 @@ export const register: Route[] = [
           ],
         });
       const [instruments, outOfUse] = await Promise.all([those(false), those(true)]);
-      ctx.body = { instruments, outOfUse };
+      return { instruments, outOfUse };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/instruments',
     who: RECORDERS,
+    summary: 'Add a gauge',
     asks: newInstrumentSchema,
-    async run({ ctx, house, body }) {
-      const checked = check(newInstrumentSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The gauge has faults.', checked.faults);
-      if (checked.value.low >= checked.value.high)
+    refused: 'The gauge has faults.',
+    answer: made(told({ instrument: instrumentShape })),
+    problems: [409],
+    async run({ house, body }) {
+      if (body.low >= body.high)
         throw new Problem(400, 'The gauge has faults.', [
           { path: 'high', message: 'The range must end above where it begins.' },
         ]);
-      if (await house.db.models.Instrument.findOne({ where: { name: checked.value.name } })) {
+      if (await house.db.models.Instrument.findOne({ where: { name: body.name } })) {
         throw new Problem(409, 'The gauge has faults.', [
           { path: 'name', message: 'A gauge of that name is in the register.' },
         ]);
       }
       try {
-        ctx.body = {
-          instrument: await house.db.models.Instrument.create({ id: `g-${randomUUID()}`, ...checked.value }),
+        return {
+          instrument: await house.db.models.Instrument.create({ id: `g-${randomUUID()}`, ...body }),
         };
       } catch (error) {
         // Two of one name at the same moment: the second is told what the first would have been told later.
@@ -79,18 +106,19 @@ export const register: Route[] = [
           { path: 'name', message: 'A gauge of that name is in the register.' },
         ]);
       }
-      ctx.status = 201;
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/instruments/:id/calibrated',
     who: RECORDERS,
+    summary: 'A gauge came back from its calibration',
     asks: calibratedSchema,
-    async run({ ctx, house, body, params }) {
-      const checked = check(calibratedSchema, body);
-      if (!checked.ok) throw new Problem(400, 'The date has faults.', checked.faults);
-      const { calibrationDue } = checked.value;
+    refused: 'The date has faults.',
+    answer: answers(told({ instrument: instrumentShape })),
+    problems: [404],
+    async run({ house, body, params }) {
+      const { calibrationDue } = body;
       if (!isDay(calibrationDue))
         throw new Problem(400, 'The date has faults.', [
           { path: 'calibrationDue', message: 'There is no such day.' },
@@ -98,48 +126,57 @@ export const register: Route[] = [
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
       if (!found) throw new Problem(404, 'There is no such gauge.');
       await found.update({ calibrationDue }, { fields: ['calibrationDue'] });
-      ctx.body = { instrument: found };
+      return { instrument: found };
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/instruments/:id/use',
     who: LEADS,
+    summary: 'Take a gauge out of use, or put it back',
     asks: gaugeUseSchema,
+    refused: 'Is it in use or not?',
+    answer: NOTHING,
+    problems: [404],
     /** Out of use nothing is read with it any more; what was read with it before it was taken out still comes in. */
-    async run({ ctx, house, body, params }) {
-      const checked = check(gaugeUseSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Is it in use or not?', checked.faults);
+    async run({ house, body, params }) {
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
       if (!found || found.standIn) throw new Problem(404, 'There is no such gauge.');
       await house.db.sequelize.query('UPDATE instruments SET out_of_use = ? WHERE id = ?', {
-        replacements: [!checked.value.inUse, found.id],
+        replacements: [!body.inUse, found.id],
       });
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/positions',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Find positions by words of machine and place',
+    query: object({ q: typed, limit }),
+    answer: answers(told({ positions: listOf(ofItsOwn<PositionLine>()), more: flag })),
     /** `?q=` as typed: every word somewhere in machine or position. `more` says that the list is cut. */
-    async run({ ctx, house }) {
-      ctx.body = await findPositions(house.db, typedOf(ctx), limitOf(ctx));
+    async run({ house, query }) {
+      return await findPositions(house.db, query.q, query.limit);
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/register',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The register of positions',
+    query: object({ q: typed }),
+    answer: answers(told({ positions: listOf(registerLineShape), more: flag })),
     /** `?q=` as typed, or a label as it is printed or scanned. `more` says that the list is cut. */
-    async run({ ctx, house }) {
-      ctx.body = await registerOf(house.db, typedOf(ctx), REGISTER_MOST);
+    async run({ house, query }) {
+      return await registerOf(house.db, query.q, REGISTER_MOST);
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/register.csv',
     who: EVERYONE_SIGNED_IN,
+    summary: 'The register as CSV',
+    answer: file('text/csv'),
     async run({ ctx, house }) {
       const { positions } = await registerOf(house.db, '', 100_000);
       const rows = positions.map(({ area, machine, position, label, jobs, lastSignedAt }) => ({
@@ -154,73 +191,82 @@ export const register: Route[] = [
       ctx.attachment('register.csv');
       ctx.type = 'text/csv; charset=utf-8';
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/register/import',
     who: RECORDERS,
+    summary: 'Import positions from CSV',
     asks: importSchema,
-    async run({ ctx, house, body }) {
-      const checked = check(importSchema, body);
-      if (!checked.ok) throw new Problem(400, 'That is no file to take in.', checked.faults);
-      ctx.body = await importPositions(house.db, checked.value.csv, checked.value.look === true);
+    refused: 'That is no file to take in.',
+    answer: answers(importedShape()),
+    async run({ house, body }) {
+      return await importPositions(house.db, body.csv, body.look === true);
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/positions',
     who: RECORDERS,
+    summary: 'Add a position',
     asks: newPositionSchema,
-    async run({ ctx, house, body }) {
-      const checked = check(newPositionSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const card = await addPosition(house.db, checked.value);
+    refused: 'Not all is said yet.',
+    answer: made(positionShape),
+    problems: [409],
+    async run({ house, body }) {
+      const card = await addPosition(house.db, body);
       if (!card)
         throw new Problem(409, 'Not all is said yet.', [
           { path: 'position', message: 'That machine has a position of this name already.' },
         ]);
-      ctx.status = 201;
-      ctx.body = card;
+      return card;
     },
-  },
-  {
+  }),
+  route({
     method: 'post',
     path: '/api/machines/area',
     who: RECORDERS,
+    summary: 'Say which area a machine is in',
     asks: areaSchema,
-    async run({ ctx, house, body }) {
-      const checked = check(areaSchema, body);
-      if (!checked.ok) throw new Problem(400, 'Not all is said yet.', checked.faults);
-      const { machine, area } = checked.value;
+    refused: 'Not all is said yet.',
+    answer: NOTHING,
+    problems: [404],
+    async run({ house, body }) {
+      const { machine, area } = body;
       if ((await setArea(house.db, machine, area)) === 0) throw new Problem(404, 'There is no such machine.');
-      ctx.status = 204;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/labels/:label',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house, params }) {
+    summary: 'A position by its label',
+    answer: answers(positionShape),
+    problems: [404],
+    async run({ house, params }) {
       const label = labelIn(params.label ?? '');
       const card = label && (await positionByLabel(house.db, label));
       if (!card) throw new Problem(404, 'No position here has that label.');
-      ctx.body = card;
+      return card;
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/labels.pdf',
     who: EVERYONE_SIGNED_IN,
+    summary: 'Labels to print',
+    query: object({ machine: string(), area: string(), position }),
+    answer: file('application/pdf'),
+    problems: [404],
     /** `?machine=` or `?area=` or `?position=<id>`: a sheet of labels to stick on. */
-    async run({ ctx, house }) {
-      const { machine, area } = ctx.query;
-      const id = positionOf(ctx);
+    async run({ ctx, house, query }) {
+      const { machine, area, position: id } = query;
       const { positions } = await registerOf(house.db, '', 100_000);
       const wanted = positions.filter(
         (p) =>
           (id === undefined || p.id === id) &&
-          (typeof machine !== 'string' || p.machine === machine) &&
-          (typeof area !== 'string' || p.area === area),
+          (machine === undefined || p.machine === machine) &&
+          (area === undefined || p.area === area),
       );
       if (wanted.length === 0) throw new Problem(404, 'There is no position to label by these words.');
       const { paper } = await plantOf(house.db);
@@ -231,21 +277,31 @@ export const register: Route[] = [
       ctx.attachment('labels.pdf', { type: 'inline' });
       ctx.type = 'application/pdf';
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/positions/:id',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house, params }) {
+    summary: 'A position with its past',
+    answer: answers(
+      told({
+        card: positionShape,
+        past: listOf(pastJobShape),
+        setups: ofItsOwn(),
+        shafts: listOf(ofItsOwn()),
+        autopsies: listOf(autopsyShape),
+      }),
+    ),
+    async run({ house, params }) {
       const card = await knownPosition(house.db, params.id);
       const [{ past, setups }, shafts, autopsies] = await Promise.all([
         pastOf(house.db, card.id),
         shaftsOf(house.db, card.machine),
         autopsiesOf(house.db, card.id),
       ]);
-      ctx.body = { card, past, setups, shafts, autopsies };
+      return { card, past, setups, shafts, autopsies };
     },
-  },
+  }),
 ];
 
 /** Positions of a register shown at once, and labels printed at once. */

@@ -1,5 +1,4 @@
-import { type SignIn, signInSchema } from '@fulcrant/core/api';
-import { check } from '@fulcrant/core/judgement';
+import { type Person, type Plant, type SignIn, signInSchema } from '@fulcrant/core/api';
 import type { Context } from 'koa';
 import { TooMany } from '../auth/attempts.ts';
 import { KNOWN_DAYS, knownDevice, newDevice, rememberDevice } from '../auth/devices.ts';
@@ -9,14 +8,18 @@ import { endSession, SESSION_HOURS, startSession } from '../auth/sessions.ts';
 import { plantOf } from '../store/plant.ts';
 import { Problem } from './problem.ts';
 import {
+  answers,
   deviceCookie,
   deviceToken,
   EVERYONE_SIGNED_IN,
   type House,
+  NOTHING,
   type Route,
+  route,
   sessionCookie,
   sessionToken,
 } from './routes.ts';
+import { sessionShape } from './shapes.ts';
 
 /** Why a try was not looked at, in words. */
 const waits = ({ limit, retryAfterS }: TooMany): string => {
@@ -55,8 +58,8 @@ export async function mayTry(
 export async function welcome(
   ctx: Context,
   house: House,
-  person: { id: string; name: string; role: string },
-): Promise<void> {
+  person: Person,
+): Promise<{ person: Person; plant: Plant }> {
   const device = deviceToken(ctx) ?? newDevice();
   await rememberDevice(house.db, device, person.id);
   const token = await startSession(house.db, person.id, ctx.get('user-agent'));
@@ -70,7 +73,7 @@ export async function welcome(
     });
   keep(sessionCookie(ctx), token, SESSION_HOURS);
   keep(deviceCookie(ctx), device, KNOWN_DAYS * 24);
-  ctx.body = {
+  return {
     person: { id: person.id, name: person.name, role: person.role },
     plant: await plantOf(house.db),
   };
@@ -96,36 +99,40 @@ async function whoIs(house: House, { name, password, code }: SignIn, wrong: () =
 }
 
 export const session: Route[] = [
-  {
+  route({
     method: 'post',
     path: '/api/session',
     who: 'anyone',
+    summary: 'Sign in',
     asks: signInSchema,
+    refused: 'That is not a sign-in.',
+    answer: answers(sessionShape),
     async run({ ctx, house, body }) {
-      const checked = check(signInSchema, body);
-      if (!checked.ok) throw new Problem(400, 'That is not a sign-in.', checked.faults);
-      const attempt = await mayTry(ctx, house, checked.value.name);
-      const person = await whoIs(house, checked.value, attempt.wrong);
+      const attempt = await mayTry(ctx, house, body.name);
+      const person = await whoIs(house, body, attempt.wrong);
       await attempt.right();
-      await welcome(ctx, house, person);
+      return welcome(ctx, house, person);
     },
-  },
-  {
+  }),
+  route({
     method: 'get',
     path: '/api/session',
     who: EVERYONE_SIGNED_IN,
-    async run({ ctx, house }, person) {
-      ctx.body = { person, plant: await plantOf(house.db) };
+    summary: 'Who is signed in here',
+    answer: answers(sessionShape),
+    async run({ house }, person) {
+      return { person, plant: await plantOf(house.db) };
     },
-  },
-  {
+  }),
+  route({
     method: 'delete',
     path: '/api/session',
     who: 'anyone',
+    summary: 'Sign out',
+    answer: NOTHING,
     async run({ ctx, house }) {
       await endSession(house.db, sessionToken(ctx));
       ctx.cookies.set(sessionCookie(ctx), null, { path: '/', secure: ctx.secure });
-      ctx.status = 204;
     },
-  },
+  }),
 ];

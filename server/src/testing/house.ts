@@ -57,6 +57,8 @@ async function serve(
     buildApp({ db, attempts: new Attempts(db), version: '0.0.0-test', log, standIns, photoDir }, 'web/dist', {
       proxy,
       paced,
+      // Every answer a test gets is held to what its route says of it.
+      held: true,
     }).callback(),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
