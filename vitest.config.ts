@@ -44,6 +44,13 @@ export default defineConfig({
       },
       {
         test: {
+          name: 'api',
+          include: ['packages/api-client/src/**/*.test.ts'],
+          testTimeout: 60_000,
+        },
+      },
+      {
+        test: {
           name: 'uncertainty',
           include: ['packages/uncertainty-trials/src/**/*.test.ts'],
           testTimeout: 60_000,

@@ -18,7 +18,7 @@ const out = '.tmp/cover';
 rmSync(out, { recursive: true, force: true });
 const { failed } = runVitest(
   'cover',
-  ['core', 'practice', 'web', 'components', 'cli', 'uncertainty', 'server'],
+  ['core', 'practice', 'web', 'components', 'cli', 'uncertainty', 'api', 'server'],
   {
     workers: 2,
     more: [

@@ -75,7 +75,7 @@ await phase('rest of the system packages', () => packages);
 testsInMemory();
 const outcomes = [
   await phase('unit, component and server tests', () =>
-    runVitest('units', ['core', 'practice', 'web', 'components', 'cli', 'uncertainty', 'server'], {
+    runVitest('units', ['core', 'practice', 'web', 'components', 'cli', 'uncertainty', 'api', 'server'], {
       workers: 2,
     }),
   ),

@@ -13,6 +13,7 @@ export const PROJECTS = [
   'web',
   'packages/uncertainty-trials',
   'packages/trials',
+  'packages/api-client',
   'e2e',
 ];
 
