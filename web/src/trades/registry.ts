@@ -13,7 +13,7 @@ import { views as survey } from './survey/views.tsx';
 import { views as vanePump } from './vane-pump/views.tsx';
 
 /** How every kind of step is shown, by the kind's name: the only list. */
-const VIEWS: ReadonlyMap<string, StepView> = new Map(
+const VIEWS = new Map<string, StepView>(
   [
     shared,
     sleeveBearing,
@@ -34,3 +34,11 @@ const VIEWS: ReadonlyMap<string, StepView> = new Map(
 
 /** The view of a kind of step; undefined where it is only asked. */
 export const viewOf = (kind: string): StepView | undefined => VIEWS.get(kind);
+
+/** Let views of a trade in that is not in the list. @returns takes them out again */
+export function addViews(views: readonly StepView[]): () => void {
+  for (const v of views) VIEWS.set(v.name, v);
+  return () => {
+    for (const v of views) VIEWS.delete(v.name);
+  };
+}
