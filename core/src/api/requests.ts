@@ -1,5 +1,5 @@
 import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
-import { INSTRUMENT_KINDS } from '../instruments/instrument.ts';
+import { INSTRUMENT_KINDS } from '../instruments/kinds.ts';
 import { isDay, isMoment } from '../judgement/moments.ts';
 import '../judgement/sentences.ts';
 import { allMethods } from '../engine/trades.ts';

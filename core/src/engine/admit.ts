@@ -1,5 +1,6 @@
 import { object } from 'yup';
 import type { Instrument } from '../instruments/instrument.ts';
+import { gaugeKind } from '../instruments/kinds.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { check } from '../judgement/sentences.ts';
 import { len } from '../quantities/say.ts';
@@ -226,7 +227,7 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
   }
   const { instrument } = e.data;
   if (!place.instrumentKinds.includes(instrument.kind))
-    return `This place is read with a ${place.instrumentKinds.map((k) => INSTRUMENT_NAME[k]).join(' or a ')}, not with ${instrument.name}.`;
+    return `This place is read with a ${place.instrumentKinds.map((k) => gaugeKind(k).name).join(' or a ')}, not with ${instrument.name}.`;
   return reaches(instrument, e.data.value)
     ? null
     : `${instrument.name} does not reach there: it reads ${sayRange(instrument)}.`;
@@ -281,40 +282,10 @@ const sayRange = (i: Instrument): string =>
     ? `${len(i.low, 0)} to ${len(i.high, 0)}`
     : `${sayReading(i.kind, i.low)} to ${sayReading(i.kind, i.high)}`;
 
-/** What a gauge is called in a sentence. */
-export const INSTRUMENT_NAME: Record<Instrument['kind'], string> = {
-  micrometer: 'micrometer',
-  feeler: 'feeler',
-  dial: 'dial indicator',
-  caliper: 'caliper or depth gauge',
-  roughness: 'roughness tester',
-  laser: 'laser or wire',
-  wrench: 'torque wrench',
-  protractor: 'angle gauge',
-  pressure: 'pressure gauge',
-  thermometer: 'thermometer',
-  gun: 'grease gun',
-  counter: 'drop counter',
-  vibration: 'vibration meter',
-  tension: 'belt tension meter',
-  force: 'spring scale',
-};
-
-/**
- * Does a gauge's range take in a value? A micrometer closes a little past its scale, feelers stack, an angle gauge counts
- * whole turns, a dial counts both
- * ways from wherever it was zeroed, and a depth gauge is set on from the other side.
- */
+/** Does a gauge's range take in a value? */
 export function reaches(instrument: Instrument, value: number): boolean {
-  if (instrument.kind === 'feeler' || instrument.kind === 'protractor') return true;
-  if (
-    instrument.kind === 'dial' ||
-    instrument.kind === 'laser' ||
-    (instrument.kind === 'caliper' && value < 0)
-  )
-    return Math.abs(value) <= instrument.high;
-  const slack = instrument.kind === 'micrometer' ? 0.5 : 0;
-  return value >= instrument.low - slack && value <= instrument.high + slack;
+  const own = gaugeKind(instrument.kind).reaches;
+  return own ? own(instrument, value) : value >= instrument.low && value <= instrument.high;
 }
 
 /** Only a step that measures, was reached, and has something measured can be measured anew. */

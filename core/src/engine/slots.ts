@@ -1,4 +1,5 @@
 import type { Shape } from '../judgement/drawing.ts';
+import type { Quantity } from '../quantities/measured.ts';
 import type { Method, SiteRules } from '../sources/methods.ts';
 import type { FailureGuide } from './failure.ts';
 import type { Rig } from './rig.ts';
@@ -9,14 +10,7 @@ import type { JobState } from './state.ts';
 export type Results = Record<string, number | string | readonly number[] | null>;
 
 /** How a series of results counts. */
-export type SeriesQuantity =
-  | 'length'
-  | 'torque'
-  | 'temperature'
-  | 'pressure'
-  | 'drops'
-  | 'degrees'
-  | 'velocity';
+export type SeriesQuantity = Quantity | 'drops';
 
 /** A number followed over the years of a position: the same series may be fed by several trades. */
 export type Series = {

@@ -2,6 +2,7 @@ import type { Instrument } from '../instruments/instrument.ts';
 import type { Beam, Finding, Params, WorkingLine } from '../judgement/result.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { Author } from './author.ts';
+import type { PlaceQuantity } from './place-quantity.ts';
 import type { GateItem } from './question.ts';
 import type { Said } from './said.ts';
 import type { Setup } from './setup.ts';
@@ -208,23 +209,6 @@ export type Facts<S extends Setup = Setup> = {
   /** Each time a signed sheet was opened again to be corrected. */
   revisions: Array<Stamp & { reason: string }>;
 };
-
-/** `dial` is a deviation of either sign, `length` a size measured plainly, `roughness` a height in mm said in µm. */
-export type PlaceQuantity =
-  | 'diameter'
-  | 'gap'
-  | 'angle'
-  | 'dial'
-  | 'length'
-  | 'roughness'
-  | 'torque'
-  | 'pressure'
-  | 'temperature'
-  | 'count'
-  | 'flats'
-  | 'velocity'
-  | 'frequency'
-  | 'force';
 
 /** Somewhere a reading is taken: what to type there and what could be believed. */
 export type Place = {

@@ -1,24 +1,6 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import '../judgement/sentences.ts';
-
-/** What a gauge is. */
-export const INSTRUMENT_KINDS = [
-  'micrometer',
-  'feeler',
-  'dial',
-  'caliper',
-  'roughness',
-  'laser',
-  'wrench',
-  'protractor',
-  'pressure',
-  'thermometer',
-  'gun',
-  'counter',
-  'vibration',
-  'tension',
-  'force',
-] as const;
+import { INSTRUMENT_KINDS } from './kinds.ts';
 
 /** The gauge a reading was taken with, as it stood in the register at that moment. */
 export const instrumentSchema = object({

@@ -1,43 +1,17 @@
-import { N_PER_LBF } from '../quantities/force.ts';
-import { MM_PER_INCH } from '../quantities/length.ts';
-import { MPA_PER_PSI } from '../quantities/pressure.ts';
-import { UM_PER_UIN } from '../quantities/roughness.ts';
+import { measured, QUANTITIES, type Quantity } from '../quantities/measured.ts';
 
 /** What a gauge sends: a value in the unit inside, and what kind of quantity it is. */
 export type GaugeLine = {
   value: number;
-  quantity:
-    | 'length'
-    | 'angle'
-    | 'torque'
-    | 'temperature'
-    | 'pressure'
-    | 'count'
-    | 'velocity'
-    | 'frequency'
-    | 'force';
+  quantity: Quantity;
   raw: string;
 };
 
-const UNITS: Record<string, { quantity: GaugeLine['quantity']; factor: number }> = {
-  mm: { quantity: 'length', factor: 1 },
-  um: { quantity: 'length', factor: 0.001 },
-  in: { quantity: 'length', factor: MM_PER_INCH },
-  inch: { quantity: 'length', factor: MM_PER_INCH },
-  uin: { quantity: 'length', factor: UM_PER_UIN / 1000 },
-  deg: { quantity: 'angle', factor: 1 },
-  nm: { quantity: 'torque', factor: 1 },
-  c: { quantity: 'temperature', factor: 1 },
-  mpa: { quantity: 'pressure', factor: 1 },
-  bar: { quantity: 'pressure', factor: 0.1 },
-  // Drops a minute.
-  dpm: { quantity: 'count', factor: 1 },
-  'mm/s': { quantity: 'velocity', factor: 1 },
-  hz: { quantity: 'frequency', factor: 1 },
-  n: { quantity: 'force', factor: 1 },
-  lbf: { quantity: 'force', factor: N_PER_LBF },
-  psi: { quantity: 'pressure', factor: MPA_PER_PSI },
-};
+const UNITS = new Map(
+  QUANTITIES.flatMap((quantity) =>
+    Object.entries(measured(quantity).sends).map(([unit, factor]) => [unit, { quantity, factor }] as const),
+  ),
+);
 
 const LINE = /^([+-]?)\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*([A-Za-z]+(?:\/s)?)$/;
 
@@ -51,7 +25,7 @@ export function parseGaugeLine(text: string): { ok: true; line: GaugeLine } | { 
   const m = LINE.exec(raw);
   if (!m)
     return { ok: false, message: `The gauge sent “${raw.slice(0, 40)}”, which is no value with a unit.` };
-  const unit = UNITS[(m[3] ?? '').toLowerCase()];
+  const unit = UNITS.get((m[3] ?? '').toLowerCase());
   if (!unit) return { ok: false, message: `The gauge sends “${m[3]}”, a unit not known here.` };
   const size = Number((m[2] ?? '').replace(',', '.'));
   if (!Number.isFinite(size)) return { ok: false, message: `The gauge sent “${raw}”, which is no number.` };

@@ -1,7 +1,4 @@
-import type { PlaceQuantity } from '../engine/state.ts';
-import { parseAngle } from '../quantities/angle.ts';
-import { formatForce, parseForce } from '../quantities/force.ts';
-import { formatFrequency, parseFrequency } from '../quantities/frequency.ts';
+import { measuredAt, type PlaceQuantity } from '../engine/place-quantity.ts';
 import {
   formatLength,
   fromNominal,
@@ -10,11 +7,8 @@ import {
   parseLength,
   parseTypedNumber,
 } from '../quantities/length.ts';
-import { formatPressure, parsePressure } from '../quantities/pressure.ts';
-import { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
-import { formatTemperature, parseTemperature } from '../quantities/temperature.ts';
-import { formatTorque, parseTorque } from '../quantities/torque.ts';
-import { formatVelocity, parseVelocity } from '../quantities/velocity.ts';
+import { measured } from '../quantities/measured.ts';
+import { inBoth } from '../quantities/quantity.ts';
 
 export type Understood = { value: number; said: string; note?: string | undefined };
 
@@ -30,59 +24,6 @@ export function readValue(
   believable?: (mm: number) => boolean,
   nominalMm?: number,
 ): Understood | { message: string } {
-  if (kind === 'angle') {
-    const angle = parseAngle(text);
-    return angle.ok
-      ? { value: angle.deg, said: `${Number(angle.deg.toFixed(2))}° · ${(angle.deg / 360).toFixed(3)} turn` }
-      : { message: angle.message };
-  }
-  if (kind === 'roughness') {
-    const r = parseRoughness(text, unit);
-    return r.ok
-      ? { value: r.um / 1000, said: `${formatRoughness(r.um, 'mm')} · ${formatRoughness(r.um, 'in')}` }
-      : { message: r.message };
-  }
-  if (kind === 'pressure') {
-    const p = parsePressure(text, unit);
-    return p.ok
-      ? {
-          value: p.mpa,
-          said: `${formatPressure(p.mpa, 'mm')} · ${(10 * p.mpa).toFixed(0)} bar · ${formatPressure(p.mpa, 'in')}`,
-        }
-      : { message: p.message };
-  }
-  if (kind === 'torque') {
-    if (text.trim() === '0') return { value: 0, said: formatTorque(0, unit) };
-    const t = parseTorque(text, unit);
-    return t.ok
-      ? { value: t.nm, said: `${formatTorque(t.nm, 'mm')} · ${formatTorque(t.nm, 'in')}` }
-      : { message: t.message };
-  }
-  if (kind === 'temperature') {
-    const t = parseTemperature(text, unit);
-    return t.ok
-      ? { value: t.c, said: `${formatTemperature(t.c, 'mm')} · ${formatTemperature(t.c, 'in')}` }
-      : { message: t.message };
-  }
-  if (kind === 'velocity') {
-    const v = parseVelocity(text, unit);
-    return v.ok
-      ? {
-          value: v.mmPerS,
-          said: `${formatVelocity(v.mmPerS, 'mm')} rms · ${formatVelocity(v.mmPerS, 'in')}`,
-        }
-      : { message: v.message };
-  }
-  if (kind === 'frequency') {
-    const f = parseFrequency(text);
-    return f.ok ? { value: f.hertz, said: formatFrequency(f.hertz) } : { message: f.message };
-  }
-  if (kind === 'force') {
-    const f = parseForce(text, unit);
-    return f.ok
-      ? { value: f.n, said: `${formatForce(f.n, 'mm')} · ${formatForce(f.n, 'in')}` }
-      : { message: f.message };
-  }
   if (kind === 'flats') {
     const n = parseTypedNumber(text.trim().replace(/\s*flats?$/, ''));
     return n
@@ -92,17 +33,16 @@ export function readValue(
         }
       : { message: 'Type how many flats, for example 1; −1 for one back.' };
   }
-  if (kind === 'count') {
-    const n = parseTypedNumber(text);
-    return n && Number.isInteger(n.value) && n.value >= 0
-      ? { value: n.value, said: `${n.value}` }
-      : { message: 'Type a whole number, for example 12.' };
+  const quantity = measuredAt(kind);
+  if (quantity !== 'length') {
+    const read = measured(quantity).read(text, unit);
+    return read.ok ? { value: read.value, said: read.said } : { message: read.message };
   }
   const off = nominalMm === undefined ? null : fromNominal(text, nominalMm, unit);
   if (off)
     return {
       value: off.mm,
-      said: `${formatLength(off.mm, 'mm')} · ${formatLength(off.mm, 'in')}`,
+      said: inBoth(formatLength, off.mm),
       note: off.said,
     };
   const point = unit === 'mm' && believable ? leadingPoint(text, believable) : null;
@@ -110,7 +50,7 @@ export function readValue(
   if (point)
     return {
       value: point.mm,
-      said: `${formatLength(point.mm, 'mm')} · ${formatLength(point.mm, 'in')}`,
+      said: inBoth(formatLength, point.mm),
       note:
         point.mm > Number(text) ? 'a leading point is read as inches: no mm are so small here' : undefined,
     };
@@ -118,7 +58,7 @@ export function readValue(
   if (!length.ok) return { message: length.message };
   return {
     value: length.mm,
-    said: `${formatLength(length.mm, 'mm')} · ${formatLength(length.mm, 'in')}`,
+    said: inBoth(formatLength, length.mm),
     note: length.assumed,
   };
 }

@@ -1,6 +1,7 @@
 /** Gauges and their lines. */
 
-export { INSTRUMENT_KINDS, type Instrument } from '../instruments/instrument.ts';
+export type { Instrument } from '../instruments/instrument.ts';
+export { gaugeKind, INSTRUMENT_KINDS } from '../instruments/kinds.ts';
 export { type GaugeLine, gaugeLine, lineSplitter, parseGaugeLine } from '../instruments/line-protocol.ts';
 export { quantityOf, sayReading } from '../instruments/quantity.ts';
 export {

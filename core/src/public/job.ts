@@ -1,7 +1,7 @@
 /** A job: its setup, its events, the one `take` of browser and server, and what the trades give. */
 
 export type { ActHere } from '../engine/act.ts';
-export { INSTRUMENT_NAME, placeAt, reaches } from '../engine/admit.ts';
+export { placeAt, reaches } from '../engine/admit.ts';
 export { canLack, comesBefore, isSettled } from '../engine/answers.ts';
 export { type Field, type FormValues, fieldsOf, formName } from '../engine/asked.ts';
 export { records } from '../engine/author.ts';
@@ -11,6 +11,7 @@ export { acceptanceOf, answered, answerTo, standing } from '../engine/facts.ts';
 export { apply, factsOf, gather, judge, reduce } from '../engine/judge.ts';
 export { LACKING, lackingAt, mayLack } from '../engine/lacking.ts';
 export { paramsToSend } from '../engine/params.ts';
+export { measuredAt, type PlaceQuantity } from '../engine/place-quantity.ts';
 export type { Chance, Difficulty, Handled, Lookalike, Physics, Rig, RigFault } from '../engine/rig.ts';
 export { between, DIFFICULTIES, DIFFICULTY_IDS, either } from '../engine/rig.ts';
 export { checksLeft, isRunning } from '../engine/running.ts';
@@ -26,7 +27,6 @@ export type {
   LackingWhy,
   Place,
   PlaceChoice,
-  PlaceQuantity,
   Reading,
   Signature,
   StepReport,

@@ -1,8 +1,7 @@
 /** Units: what is typed is read, what is inside is said, quantity by quantity. */
 
 export { parseAngle, sayNutAngle } from '../quantities/angle.ts';
-export { formatForce, parseForce } from '../quantities/force.ts';
-export { formatFrequency, parseFrequency } from '../quantities/frequency.ts';
+export { formatForce } from '../quantities/force.ts';
 export {
   formatLength,
   type LengthUnit,
@@ -11,9 +10,9 @@ export {
   parseLength,
   parseTypedNumber,
 } from '../quantities/length.ts';
-export { formatPressure, parsePressure } from '../quantities/pressure.ts';
+export { measured, type Quantity } from '../quantities/measured.ts';
+export { formatPressure } from '../quantities/pressure.ts';
 export { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
 export { type Said, say, sayIn } from '../quantities/say.ts';
 export { formatTemperature } from '../quantities/temperature.ts';
 export { formatTorque, parseTorque } from '../quantities/torque.ts';
-export { formatVelocity, parseVelocity } from '../quantities/velocity.ts';

@@ -1,4 +1,5 @@
 import { type ParseFault, parseTypedNumber } from './length.ts';
+import type { Measured } from './quantity.ts';
 
 /**
  * Read an angle of the nut: `11`, `11°`, `1/16 turn`, `1 eighth`. Degrees unless said otherwise.
@@ -38,3 +39,19 @@ export function sayNutAngle(deg: number): string {
   if (Math.abs(sixteenths - Math.round(sixteenths)) < 1e-6) return `${Math.round(sixteenths)} sixteenths`;
   return `${Number(deg.toFixed(1))}°`;
 }
+
+const format = (deg: number): string => `${Number(deg.toFixed(2))}°`;
+
+/** An angle: inside degrees. */
+export const ANGLE = {
+  name: 'angle',
+  open: { unit: 'deg', factor: 1 },
+  read(text) {
+    const a = parseAngle(text);
+    return a.ok ? { ok: true, value: a.deg, said: `${format(a.deg)} · ${(a.deg / 360).toFixed(3)} turn` } : a;
+  },
+  format,
+  empty: { mm: '0°', in: '0°' },
+  keys: { units: [] },
+  sends: { deg: 1 },
+} as const satisfies Measured;

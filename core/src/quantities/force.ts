@@ -1,4 +1,5 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+import { inBoth, type Measured } from './quantity.ts';
 
 /** 1 lbf in N: 0.45359237 kg × 9.80665 m/s² (exact definitions). */
 export const N_PER_LBF = 0.45359237 * 9.80665;
@@ -33,3 +34,17 @@ export function formatForce(n: number, unit: LengthUnit): string {
   if (unit === 'mm' && Math.abs(n) >= 1000) return `${(n / 1000).toFixed(1)} kN`;
   return `${value.toFixed(Math.abs(value) < 100 ? 1 : 0)} ${unit === 'mm' ? 'N' : 'lbf'}`;
 }
+
+/** A force: inside N. */
+export const FORCE = {
+  name: 'force',
+  open: { unit: 'N', factor: 1 },
+  read(text, unit) {
+    const f = parseForce(text, unit);
+    return f.ok ? { ok: true, value: f.n, said: inBoth(formatForce, f.n) } : f;
+  },
+  format: formatForce,
+  empty: { mm: '0 N', in: '0.0 lbf' },
+  keys: { sign: '/', units: [' N', ' lbf'] },
+  sends: { n: 1, lbf: N_PER_LBF },
+} as const satisfies Measured;

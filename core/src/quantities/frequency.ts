@@ -1,4 +1,5 @@
 import { type ParseFault, parseTypedNumber } from './length.ts';
+import type { Measured } from './quantity.ts';
 
 /**
  * Read the note of a struck span: `62`, `62 Hz`.
@@ -14,3 +15,17 @@ export function parseFrequency(text: string): { ok: true; hertz: number } | Pars
 
 /** A frequency with its unit. @example formatFrequency(62.5) // '62.5 Hz' */
 export const formatFrequency = (hertz: number): string => `${Number(hertz.toFixed(1))} Hz`;
+
+/** A frequency: inside Hz. */
+export const FREQUENCY = {
+  name: 'frequency',
+  open: { unit: 'Hz', factor: 1 },
+  read(text) {
+    const f = parseFrequency(text);
+    return f.ok ? { ok: true, value: f.hertz, said: formatFrequency(f.hertz) } : f;
+  },
+  format: formatFrequency,
+  empty: { mm: '0 Hz', in: '0 Hz' },
+  keys: { units: [' Hz'] },
+  sends: { hz: 1 },
+} as const satisfies Measured;

@@ -1,4 +1,5 @@
 import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+import type { Measured } from './quantity.ts';
 
 /** 1 lbf/in² in MPa: 0.45359237 kg × 9.80665 m/s² over (25.4 mm)² (exact definitions). */
 export const MPA_PER_PSI = (0.45359237 * 9.80665) / MM_PER_INCH ** 2;
@@ -42,3 +43,19 @@ export function formatPressure(mpa: number, unit: LengthUnit): string {
   const decimals = unit === 'mm' ? (size < 1 ? 3 : size < 10 ? 2 : 1) : size < 100 ? 1 : 0;
   return `${value.toFixed(decimals)} ${unit === 'mm' ? 'MPa' : 'psi'}`;
 }
+
+/** A pressure over the air’s: inside MPa. */
+export const PRESSURE = {
+  name: 'pressure',
+  open: { unit: 'MPa', factor: 1 },
+  read(text, unit) {
+    const p = parsePressure(text, unit);
+    if (!p.ok) return p;
+    const said = [formatPressure(p.mpa, 'mm'), `${(10 * p.mpa).toFixed(0)} bar`, formatPressure(p.mpa, 'in')];
+    return { ok: true, value: p.mpa, said: said.join(' · ') };
+  },
+  format: formatPressure,
+  empty: { mm: '0.0 MPa', in: '0 psi' },
+  keys: { sign: '/', units: [' MPa', ' bar', ' psi'] },
+  sends: { mpa: 1, bar: 0.1, psi: MPA_PER_PSI },
+} as const satisfies Measured;

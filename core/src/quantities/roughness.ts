@@ -1,4 +1,5 @@
 import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+import { inBoth, type Measured } from './quantity.ts';
 
 /** One microinch in micrometres. */
 export const UM_PER_UIN = MM_PER_INCH / 1000;
@@ -22,3 +23,19 @@ export function parseRoughness(text: string, inForce: LengthUnit): { ok: true; u
 export function formatRoughness(um: number, unit: LengthUnit): string {
   return unit === 'mm' ? `${um.toFixed(2)} µm` : `${(um / UM_PER_UIN).toFixed(0)} µin`;
 }
+
+const format = (mm: number, unit: LengthUnit): string => formatRoughness(1000 * mm, unit);
+
+/** A roughness, Ra: inside mm. A gauge sends it as a length. */
+export const ROUGHNESS = {
+  name: 'roughness',
+  open: { unit: 'µm', factor: 1000 },
+  read(text, unit) {
+    const r = parseRoughness(text, unit);
+    return r.ok ? { ok: true, value: r.um / 1000, said: inBoth(formatRoughness, r.um) } : r;
+  },
+  format,
+  empty: { mm: '0.00 µm', in: '0 µin' },
+  keys: { units: [' µm', ' µin'] },
+  sends: {},
+} as const satisfies Measured;

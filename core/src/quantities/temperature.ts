@@ -1,4 +1,5 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+import { inBoth, type Measured } from './quantity.ts';
 
 const toC = (f: number): number => ((f - 32) * 5) / 9;
 const toF = (c: number): number => (c * 9) / 5 + 32;
@@ -20,3 +21,21 @@ export function parseTemperature(text: string, inForce: LengthUnit): { ok: true;
 export function formatTemperature(c: number, unit: LengthUnit): string {
   return unit === 'mm' ? `${c.toFixed(0)} °C` : `${toF(c).toFixed(0)} °F`;
 }
+
+/** A temperature: inside °C. */
+export const TEMPERATURE = {
+  name: 'temperature',
+  open: { unit: '°C', factor: 1 },
+  read(text, unit) {
+    const t = parseTemperature(text, unit);
+    return t.ok ? { ok: true, value: t.c, said: inBoth(formatTemperature, t.c) } : t;
+  },
+  readStep(text) {
+    const n = parseTypedNumber(text);
+    return n ? { ok: true, value: n.value, said: `${n.value} °C` } : { ok: false, message: 'Type degrees.' };
+  },
+  format: formatTemperature,
+  empty: { mm: '0 °C', in: '0 °F' },
+  keys: { sign: '-', units: [' °C', ' °F'] },
+  sends: { c: 1 },
+} as const satisfies Measured;

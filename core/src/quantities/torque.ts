@@ -1,4 +1,5 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+import { inBoth, type Measured } from './quantity.ts';
 
 /** 1 lbf·ft in N·m: 0.45359237 kg × 9.80665 m/s² × 0.3048 m (exact definitions). */
 export const NM_PER_LBF_FT = 0.45359237 * 9.80665 * 0.3048;
@@ -40,3 +41,19 @@ export function formatTorque(nm: number, unit: LengthUnit): string {
   const value = unit === 'mm' ? nm : nm / NM_PER_LBF_FT;
   return `${value.toFixed(value < 20 ? 1 : 0)} ${unit === 'mm' ? 'N·m' : 'lbf·ft'}`;
 }
+
+/** A torque: inside N·m. */
+export const TORQUE = {
+  name: 'torque',
+  open: { unit: 'N·m', factor: 1 },
+  read(text, unit) {
+    // Nothing needs no unit.
+    if (text.trim() === '0') return { ok: true, value: 0, said: formatTorque(0, unit) };
+    const t = parseTorque(text, unit);
+    return t.ok ? { ok: true, value: t.nm, said: inBoth(formatTorque, t.nm) } : t;
+  },
+  format: formatTorque,
+  empty: { mm: '0.0 N·m', in: '0.0 lbf·ft' },
+  keys: { sign: '/', units: [' N·m', ' lbf·ft'] },
+  sends: { nm: 1 },
+} as const satisfies Measured;

@@ -1,4 +1,5 @@
 import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+import type { Measured } from './quantity.ts';
 
 /** A vibration in inches is told as the peak of its sine, in mm as its rms: √2 between them. Common practice, no source. */
 const PEAK_PER_RMS = Math.SQRT2;
@@ -23,3 +24,22 @@ export function formatVelocity(mmPerS: number, unit: LengthUnit): string {
     ? `${Number(mmPerS.toFixed(2))} mm/s`
     : `${((mmPerS * PEAK_PER_RMS) / MM_PER_INCH).toFixed(3)} in/s peak`;
 }
+
+/** A vibration: inside mm/s rms. */
+export const VELOCITY = {
+  name: 'vibration',
+  open: { unit: 'mm/s', factor: 1 },
+  read(text, unit) {
+    const v = parseVelocity(text, unit);
+    if (!v.ok) return v;
+    return {
+      ok: true,
+      value: v.mmPerS,
+      said: `${formatVelocity(v.mmPerS, 'mm')} rms · ${formatVelocity(v.mmPerS, 'in')}`,
+    };
+  },
+  format: formatVelocity,
+  empty: { mm: '0.0 mm/s', in: '0.00 in/s' },
+  keys: { sign: '/', units: [' mm/s', ' in/s'] },
+  sends: { 'mm/s': 1 },
+} as const satisfies Measured;

@@ -1,8 +1,8 @@
 import { askedOf, type Field, valueIn } from '../engine/asked.ts';
 import type { Setup } from '../engine/setup.ts';
 import { rulesWith, tradeOf } from '../engine/trades.ts';
-import { formatFrequency } from '../quantities/frequency.ts';
-import { force, len, pres, rough, temp, tor, velocity } from '../quantities/say.ts';
+import { measured, QUANTITIES, type Quantity } from '../quantities/measured.ts';
+import { len, pres, rough, temp, tor } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
 
 /** A value of a setup as its field has it said, without the field's name. */
@@ -47,19 +47,12 @@ export function setupLines(setup: Setup): Array<[string, string]> {
   return [...lines].map(([group, said]) => [group, said.join('; ')]);
 }
 
-const SAID: Record<SheetReading['unit'], (v: number) => string> = {
-  mm: len,
-  µm: rough,
-  deg: (v) => `${v}°`,
-  N·m: tor,
-  MPa: pres,
-  '°C': temp,
-  strokes: (v) => `${v} strokes`,
-  'mm/s': velocity,
-  Hz: formatFrequency,
-  N: force,
-  'drops/min': (v) => `${v} drops/min`,
-};
+const BY_UNIT: ReadonlyMap<string, Quantity> = new Map(QUANTITIES.map((q) => [measured(q).open.unit, q]));
 
-/** A reading's value with its unit, as a quantity mark. */
-export const saySheetReading = (r: Pick<SheetReading, 'value' | 'unit'>): string => SAID[r.unit](r.value);
+/** A reading's value with its unit, as a quantity mark; what is counted, by the unit it is counted in. */
+export function saySheetReading({ value, unit }: Pick<SheetReading, 'value' | 'unit'>): string {
+  const quantity = BY_UNIT.get(unit) ?? 'count';
+  if (quantity === 'count') return `${value} ${unit}`;
+  const { mark, open } = measured(quantity);
+  return mark(value / open.factor);
+}

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { placeAt } from '../engine/admit.ts';
 import { reduce } from '../engine/judge.ts';
+import type { PlaceQuantity } from '../engine/place-quantity.ts';
 import type { Setup } from '../engine/setup.ts';
-import type { Place, PlaceQuantity, Reading } from '../engine/state.ts';
+import type { Place, Reading } from '../engine/state.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import { readValue } from '../job/read-value.ts';
 import { MPA_PER_PSI } from '../quantities/pressure.ts';

@@ -18,6 +18,7 @@ import * as practice from './migrations/015-practice.ts';
 import * as measuredPiece from './migrations/016-measured-piece.ts';
 import * as guardedEntry from './migrations/017-guarded-entry.ts';
 import * as struckAndRunning from './migrations/018-struck-and-running.ts';
+import * as kindsOfGauges from './migrations/019-kinds-of-gauges.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -38,6 +39,7 @@ const MIGRATIONS = [
   { name: '016-measured-piece', up: measuredPiece.up },
   { name: '017-guarded-entry', up: guardedEntry.up },
   { name: '018-struck-and-running', up: struckAndRunning.up },
+  { name: '019-kinds-of-gauges', up: kindsOfGauges.up },
 ];
 
 /**

@@ -284,6 +284,7 @@ describe('a database laid in by an earlier release', () => {
         '016-measured-piece',
         '017-guarded-entry',
         '018-struck-and-running',
+        '019-kinds-of-gauges',
       ]);
       // A later release has brought it further: this one says so, and touches nothing.
       await put('INSERT INTO migrations (name) VALUES (?)', ['999-of-later']);

@@ -1,6 +1,7 @@
 import { type GaugeLine, parseGaugeLine } from '@fulcrant/core/instruments';
-import type { PlaceQuantity } from '@fulcrant/core/job';
+import { measuredAt, type PlaceQuantity } from '@fulcrant/core/job';
 import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core/simulators';
+import { measured, type Quantity } from '@fulcrant/core/units';
 import { useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
 import { call } from './api.ts';
@@ -235,31 +236,6 @@ const PORT_OF: ReadonlyArray<readonly [FeedPort, string]> = [
   ['drops', 'counter'],
 ];
 
-/** What a place of a kind is read in. */
-const WANTED: Partial<Record<PlaceQuantity, GaugeLine['quantity']>> = {
-  pressure: 'pressure',
-  torque: 'torque',
-  temperature: 'temperature',
-  angle: 'angle',
-  flats: 'angle',
-  count: 'count',
-  velocity: 'velocity',
-  frequency: 'frequency',
-  force: 'force',
-};
-/** What a line's quantity is called. */
-const CALLED: Record<GaugeLine['quantity'], string> = {
-  length: 'length',
-  angle: 'angle',
-  torque: 'torque',
-  temperature: 'temperature',
-  pressure: 'pressure',
-  count: 'count',
-  velocity: 'vibration',
-  frequency: 'frequency',
-  force: 'force',
-};
-
 /** The port that reads a kind of gauge just now. */
 export function portFor(kinds: readonly string[]): FeedPort | null {
   if (view.source === 'serial') return 'serial';
@@ -268,20 +244,26 @@ export function portFor(kinds: readonly string[]): FeedPort | null {
 }
 
 /** The quantity a place wants from a gauge on a port. */
-export const quantityFor = (kind: PlaceQuantity): GaugeLine['quantity'] => WANTED[kind] ?? 'length';
+export function quantityFor(read: PlaceQuantity): Quantity {
+  const quantity = measuredAt(read);
+  // A tester of roughness sends a height.
+  return quantity === 'roughness' ? 'length' : quantity;
+}
 
 /** What the paired gauge shows now, fresh and at rest; else why it cannot be taken. */
 export function takeReading(
   port: FeedPort,
   angleDeg: number | null,
-  wanted: GaugeLine['quantity'] = 'length',
+  wanted: Quantity = 'length',
 ): Heard | { message: string } {
   if (view.state !== 'live') return { message: view.fault ?? 'No gauge is paired.' };
   const heard = view.heard[port];
   if (!heard || performance.now() - heard.at > FRESH_MS[view.source ?? 'stand-in'])
     return { message: view.fault ?? 'The gauge has sent no value just now. Nothing is taken.' };
   if (heard.quantity !== wanted)
-    return { message: `The gauge sends ${heard.raw}: that is no ${CALLED[wanted]}. Nothing is taken.` };
+    return {
+      message: `The gauge sends ${heard.raw}: that is no ${measured(wanted).name}. Nothing is taken.`,
+    };
   const turned = view.heard.angle?.value;
   if (angleDeg !== null && turned !== undefined && Math.abs(turned - angleDeg) > ARRIVED_DEG)
     return { message: 'The shaft is still turning. Take it when it stands.' };

@@ -8,16 +8,7 @@ import {
   type StandInShaft,
 } from '@fulcrant/core/simulators';
 import { footKey } from '@fulcrant/core/steps';
-import {
-  formatForce,
-  formatFrequency,
-  formatPressure,
-  formatTemperature,
-  formatTorque,
-  formatVelocity,
-  type LengthUnit,
-  lengthDigits,
-} from '@fulcrant/core/units';
+import { type LengthUnit, lengthDigits, measured } from '@fulcrant/core/units';
 import { Radio, Unplug } from 'lucide-react';
 import { useContext, useEffect, useState } from 'react';
 import { moveHand, pairSerial, pairStandIn, portFor, quantityFor, unpair, useFeed } from '../data/feed.ts';
@@ -52,26 +43,11 @@ const HEAT_WORDS: Record<StandInHeat, string> = {
 
 /** What a line of a gauge shows, in the unit in force. */
 function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): string {
-  switch (line.quantity) {
-    case 'length':
-      return lengthDigits(line.value, unit);
-    case 'pressure':
-      return formatPressure(line.value, unit);
-    case 'temperature':
-      return formatTemperature(line.value, unit);
-    case 'torque':
-      return formatTorque(line.value, unit);
-    case 'count':
-      return `${line.value} a minute`;
-    case 'velocity':
-      return formatVelocity(line.value, unit);
-    case 'frequency':
-      return formatFrequency(line.value);
-    case 'force':
-      return formatForce(line.value, unit);
-    case 'angle':
-      return `${line.value.toFixed(0)}°`;
-  }
+  if (line.quantity === 'length') return lengthDigits(line.value, unit);
+  // Of a shaft that turns, whole degrees can be followed by eye.
+  if (line.quantity === 'angle') return `${line.value.toFixed(0)}°`;
+  const { format } = measured(line.quantity);
+  return line.quantity === 'count' ? `${format(line.value, unit)} a minute` : format(line.value, unit);
 }
 
 /** The gauge on a port: what it shows, whether it is live, and the way to pair one. Space takes what it shows. */

@@ -1,5 +1,6 @@
 import type { Instrument } from '@fulcrant/core/instruments';
-import type { Place } from '@fulcrant/core/job';
+import { measuredAt, type Place } from '@fulcrant/core/job';
+import { measured } from '@fulcrant/core/units';
 import { Keyboard } from 'lucide-react';
 import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef } from 'react';
 import { createPortal } from 'react-dom';
@@ -13,19 +14,6 @@ import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
 import { touchesNear } from './touches.ts';
 import { type Fill, useFill, useTypedReading } from './use-typed-reading.ts';
-
-const PLACEHOLDER: Partial<Record<Place['quantity'], Record<'mm' | 'in', string>>> = {
-  angle: { mm: '0°', in: '0°' },
-  roughness: { mm: '0.00 µm', in: '0 µin' },
-  pressure: { mm: '0.0 MPa', in: '0 psi' },
-  torque: { mm: '0.0 N·m', in: '0.0 lbf·ft' },
-  temperature: { mm: '0 °C', in: '0 °F' },
-  count: { mm: '0', in: '0' },
-  flats: { mm: '1', in: '1' },
-  velocity: { mm: '0.0 mm/s', in: '0.00 in/s' },
-  frequency: { mm: '0 Hz', in: '0 Hz' },
-  force: { mm: '0 N', in: '0.0 lbf' },
-};
 
 type Props = {
   /** Keeps half-typed text apart from other jobs' across reloads. */
@@ -104,7 +92,7 @@ export function ReadingEntry(props: Props) {
             autoComplete="off"
             spellCheck={false}
             maxLength={40}
-            placeholder={PLACEHOLDER[place.quantity]?.[unit] ?? (unit === 'mm' ? '0.000' : '.0000')}
+            placeholder={place.quantity === 'flats' ? '1' : measured(measuredAt(place.quantity)).empty[unit]}
             aria-describedby={`${id}-read`}
             aria-invalid={shown !== null}
             className="figures min-h-14 min-w-32 flex-1 basis-32 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"

@@ -1,13 +1,5 @@
 import type { Trace } from '@fulcrant/core/history';
-import {
-  formatLength,
-  formatPressure,
-  formatTemperature,
-  formatTorque,
-  formatVelocity,
-  type LengthUnit,
-  lengthDigits,
-} from '@fulcrant/core/units';
+import { type LengthUnit, lengthDigits, measured } from '@fulcrant/core/units';
 import { useSettings } from '../ui/settings.tsx';
 import { axis, FIGURES, ink, level, readings, STILL, useChart } from './chart.ts';
 
@@ -22,22 +14,9 @@ const flatRoom = (v: number): number => (Math.abs(v) > 5 ? 0.002 : 0.2) * (Math.
 
 /** A number of a trace with its unit. */
 export function sayTraced(value: number, quantity: Trace['quantity'], unit: LengthUnit): string {
-  switch (quantity) {
-    case 'length':
-      return formatLength(value, unit);
-    case 'torque':
-      return formatTorque(value, unit);
-    case 'temperature':
-      return formatTemperature(value, unit);
-    case 'pressure':
-      return formatPressure(value, unit);
-    case 'velocity':
-      return formatVelocity(value, unit);
-    case 'drops':
-      return `${value.toFixed(0)} drops a minute`;
-    case 'degrees':
-      return `${value.toFixed(0)}°`;
-  }
+  if (quantity === 'drops') return `${value.toFixed(0)} drops a minute`;
+  if (quantity === 'angle') return `${value.toFixed(0)}°`;
+  return measured(quantity).format(value, unit);
 }
 
 /**

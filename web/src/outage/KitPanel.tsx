@@ -1,4 +1,5 @@
-import { INSTRUMENT_NAME, type Setup } from '@fulcrant/core/job';
+import { gaugeKind } from '@fulcrant/core/instruments';
+import type { Setup } from '@fulcrant/core/job';
 import { kitOf, kitRowKey, type Outage, type OutageNetwork, toolsWanted } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -57,7 +58,7 @@ export function KitPanel({
   const kinds = new Map<string, number>();
   for (const g of gauges)
     if (g.calibrationDue >= wall)
-      kinds.set(INSTRUMENT_NAME[g.kind], (kinds.get(INSTRUMENT_NAME[g.kind]) ?? 0) + 1);
+      kinds.set(gaugeKind(g.kind).name, (kinds.get(gaugeKind(g.kind).name) ?? 0) + 1);
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" data-kit={rows.length}>
       <table className="w-full border-collapse text-left">

@@ -1,5 +1,5 @@
-import { type Instrument, quantityOf, sayReading } from '@fulcrant/core/instruments';
-import { INSTRUMENT_NAME, records } from '@fulcrant/core/job';
+import { gaugeKind, type Instrument, quantityOf, sayReading } from '@fulcrant/core/instruments';
+import { records } from '@fulcrant/core/job';
 import { readingUncertainty } from '@fulcrant/core/judgement';
 import { formatLength, type LengthUnit, say } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
@@ -91,7 +91,7 @@ export function GaugesPage() {
                       <span className="block text-sm font-normal text-brass">stand-in, practice only</span>
                     )}
                   </td>
-                  <td className="pr-4">{INSTRUMENT_NAME[g.kind]}</td>
+                  <td className="pr-4">{gaugeKind(g.kind).name}</td>
                   <td className="figures whitespace-nowrap pr-4">{sayStep(g, g.step, unit)}</td>
                   <td className="figures whitespace-nowrap pr-4">
                     {g.kind === 'dial' || g.kind === 'laser'
@@ -156,7 +156,7 @@ export function GaugesPage() {
                 {outOfUse.map((g) => (
                   <li key={g.id} className="flex items-center gap-4 border-b border-faint py-1">
                     <span className="font-label text-lg font-semibold text-muted">{g.name}</span>
-                    <span className="flex-1 text-muted">{INSTRUMENT_NAME[g.kind]}</span>
+                    <span className="flex-1 text-muted">{gaugeKind(g.kind).name}</span>
                     {person?.role === 'lead' && (
                       <Button
                         weight="bare"

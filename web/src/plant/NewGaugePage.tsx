@@ -1,40 +1,13 @@
 import { newInstrumentSchema } from '@fulcrant/core/api';
-import type { Instrument } from '@fulcrant/core/instruments';
+import { gaugeKind, INSTRUMENT_KINDS, type Instrument, quantityOf } from '@fulcrant/core/instruments';
 import { check } from '@fulcrant/core/judgement';
-import {
-  parseForce,
-  parseFrequency,
-  parseLength,
-  parsePressure,
-  parseRoughness,
-  parseTorque,
-  parseTypedNumber,
-  parseVelocity,
-} from '@fulcrant/core/units';
+import { measured } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSettings } from '../ui/settings.tsx';
-
-const KINDS: Array<[Instrument['kind'], string, string]> = [
-  ['feeler', 'feelers', 'smallest step between blades'],
-  ['micrometer', 'micrometer', 'graduation'],
-  ['dial', 'dial indicator', 'graduation'],
-  ['caliper', 'caliper or depth gauge', 'graduation'],
-  ['roughness', 'roughness tester', 'smallest step of Ra'],
-  ['laser', 'laser or wire', 'smallest step'],
-  ['wrench', 'torque wrench', 'graduation'],
-  ['protractor', 'angle gauge', 'graduation in degrees'],
-  ['pressure', 'pressure gauge', 'graduation'],
-  ['thermometer', 'thermometer', 'step in degrees'],
-  ['gun', 'grease gun', 'strokes, one at a time'],
-  ['counter', 'drop counter', 'drops a minute'],
-  ['vibration', 'vibration meter', 'smallest step, mm/s rms'],
-  ['tension', 'belt tension meter', 'smallest step, Hz'],
-  ['force', 'spring scale', 'graduation'],
-];
 
 /** A gauge of one's own into the register: its step becomes the uncertainty of what is read with it. */
 export function NewGaugePage() {
@@ -45,54 +18,14 @@ export function NewGaugePage() {
   const [text, setText] = useState({ name: '', step: '', low: '', high: '', calibrationDue: '' });
   const [faults, setFaults] = useState<Record<string, string>>({});
 
-  const number = (t: string): { value: number } | { message: string } => {
-    if (kind === 'protractor' || kind === 'gun' || kind === 'counter' || kind === 'thermometer') {
-      const n = parseTypedNumber(t);
-      return n
-        ? { value: n.value }
-        : {
-            message:
-              kind === 'gun'
-                ? 'Type a number of strokes.'
-                : kind === 'counter'
-                  ? 'Type a number of drops.'
-                  : 'Type degrees.',
-          };
-    }
-    if (kind === 'vibration') {
-      const n = parseVelocity(t, unit);
-      return n.ok ? { value: n.mmPerS } : { message: n.message };
-    }
-    if (kind === 'tension') {
-      const n = parseFrequency(t);
-      return n.ok ? { value: n.hertz } : { message: n.message };
-    }
-    if (kind === 'force') {
-      const n = parseForce(t, unit);
-      return n.ok ? { value: n.n } : { message: n.message };
-    }
-    if (kind === 'pressure') {
-      const n = parsePressure(t, unit);
-      return n.ok ? { value: n.mpa } : { message: n.message };
-    }
-    if (kind === 'wrench') {
-      const n = parseTorque(t, unit);
-      return n.ok ? { value: n.nm } : { message: n.message };
-    }
-    if (kind === 'roughness') {
-      const n = parseRoughness(t, unit);
-      return n.ok ? { value: n.um / 1000 } : { message: n.message };
-    }
-    const n = parseLength(t, unit);
-    return n.ok ? { value: n.mm } : { message: n.message };
-  };
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     const found: Record<string, string> = {};
     const read = (key: 'step' | 'low' | 'high') => {
-      const n = number(text[key]);
-      if ('message' in n) found[key] = n.message;
-      return 'value' in n ? n.value : 0;
+      const { read, readStep } = measured(quantityOf(kind));
+      const n = key === 'step' && readStep ? readStep(text[key]) : read(text[key], unit);
+      if (!n.ok) found[key] = n.message;
+      return n.ok ? n.value : 0;
     };
     const body = {
       name: text.name.trim(),
@@ -145,17 +78,17 @@ export function NewGaugePage() {
           <span className="kicker">Kind</span>
           <select
             value={kind}
-            onChange={(e) => setKind(KINDS.find(([k]) => k === e.target.value)?.[0] ?? 'feeler')}
+            onChange={(e) => setKind(e.target.value as Instrument['kind'])}
             className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg"
           >
-            {KINDS.map(([k, label]) => (
+            {INSTRUMENT_KINDS.map((k) => (
               <option key={k} value={k}>
-                {label}
+                {gaugeKind(k).name}
               </option>
             ))}
           </select>
         </label>
-        {row('step', `Step: ${KINDS.find(([k]) => k === kind)?.[2]}`)}
+        {row('step', `Step: ${gaugeKind(kind).step}`)}
         {row('calibrationDue', 'Calibration due', 'date')}
         {row('low', 'Reads from')}
         {row('high', 'Reads to')}

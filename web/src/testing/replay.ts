@@ -1,25 +1,23 @@
-import type { EventDataOf, JobEvent, JobState, PlaceQuantity } from '@fulcrant/core/job';
+import {
+  type EventDataOf,
+  type JobEvent,
+  type JobState,
+  measuredAt,
+  type PlaceQuantity,
+} from '@fulcrant/core/job';
 import { TAGS } from '@fulcrant/core/steps';
-import { formatTorque } from '@fulcrant/core/units';
+import { formatTorque, measured } from '@fulcrant/core/units';
 import { fireEvent } from '@testing-library/react';
 import { vi } from 'vitest';
 import { the } from './sheet.ts';
 import { until } from './until.ts';
 
-/** How a value is typed, by what is read. Inside it is in mm, degrees, MPa, °C, strokes, mm/s, Hz, N. */
-const TYPED: Partial<Record<PlaceQuantity, (value: number) => string>> = {
-  angle: (v) => `${v}°`,
-  roughness: (v) => `${Number((v * 1000).toPrecision(6))} µm`,
-  pressure: (v) => `${v} MPa`,
-  temperature: (v) => `${v} °C`,
-  velocity: (v) => `${v} mm/s`,
-  frequency: (v) => `${v} Hz`,
-  force: (v) => `${v} N`,
-  count: (v) => `${v}`,
-  // A sixth of a turn each.
-  flats: (v) => `${v / 60}`,
-  torque: (v) => `${v} N·m`,
-};
+/** A value as it is typed: in the unit of open data, which is that inside but for roughness; flats by the flat. */
+function typed(read: PlaceQuantity, value: number): string {
+  if (read === 'flats') return `${value / 60}`;
+  const { name, open } = measured(measuredAt(read));
+  return name === 'count' ? `${value}` : `${Number((value * open.factor).toPrecision(9))} ${open.unit}`;
+}
 
 /**
  * Whoever works a sheet: does on the page what an event says was done, by the same fields and buttons a fitter uses, and waits until the
@@ -84,7 +82,7 @@ export class Worker {
     const quantity = this.state().steps.find((s) => s.id === step)?.report?.next?.quantity ?? 'length';
     await this.pick(instrument.id, 'form[data-place]');
     fireEvent.change(the('form[data-place] input'), {
-      target: { value: (TYPED[quantity as PlaceQuantity] ?? ((v) => `${v} mm`))(value) },
+      target: { value: typed(quantity as PlaceQuantity, value) },
     });
     fireEvent.submit(the('form[data-place]'));
     return true;

@@ -1,35 +1,19 @@
-import type { PlaceQuantity } from '@fulcrant/core/job';
+import { measuredAt, type PlaceQuantity } from '@fulcrant/core/job';
+import { measured } from '@fulcrant/core/units';
 
 /** Rows of six: digits at the left as on a calculator, units and signs at the right. */
-const keys = (sign: string, ...units: [string, string, string]) => [
-  ...['7', '8', '9', sign, units[0], '⌫'],
-  ...['4', '5', '6', '.', units[1], ' '],
-  ...['1', '2', '3', '0', units[2], ' in'],
-];
-const LENGTH_KEYS = keys('/', ' mm', ' thou', ' µm');
-/** A dial goes both ways. */
-const DIAL_KEYS = keys('-', ' mm', ' thou', ' µm');
-const ROUGHNESS_KEYS = ['7', '8', '9', '.', ' µm', '⌫', '4', '5', '6', '0', ' µin', '1', '2', '3'];
-const ANGLE_KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '⌫'];
-const PRESSURE_KEYS = keys('/', ' MPa', ' bar', ' psi').slice(0, 17);
-const TORQUE_KEYS = keys('/', ' N·m', ' lbf·ft', ' ').slice(0, 16);
-const TEMPERATURE_KEYS = keys('-', ' °C', ' °F', ' ').slice(0, 16);
-const VELOCITY_KEYS = keys('/', ' mm/s', ' in/s', ' ').slice(0, 16);
-const FREQUENCY_KEYS = ['7', '8', '9', '.', ' Hz', '⌫', '4', '5', '6', '0', ' ', '1', '2', '3'];
-const FORCE_KEYS = keys('/', ' N', ' lbf', ' ').slice(0, 16);
-const KEYS: Partial<Record<PlaceQuantity, string[]>> = {
-  angle: ANGLE_KEYS,
-  dial: DIAL_KEYS,
-  roughness: ROUGHNESS_KEYS,
-  pressure: PRESSURE_KEYS,
-  torque: TORQUE_KEYS,
-  temperature: TEMPERATURE_KEYS,
-  count: ANGLE_KEYS,
-  flats: ANGLE_KEYS,
-  velocity: VELOCITY_KEYS,
-  frequency: FREQUENCY_KEYS,
-  force: FORCE_KEYS,
-};
+function laidFor(read: PlaceQuantity): string[] {
+  const { sign, units } = measured(measuredAt(read)).keys;
+  const [first, second = ' ', third = ' ', fourth] = units;
+  if (!first) return ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '⌫'];
+  if (!sign) return ['7', '8', '9', '.', first, '⌫', '4', '5', '6', '0', second, '1', '2', '3'];
+  return [
+    // A dial goes both ways.
+    ...['7', '8', '9', read === 'dial' ? '-' : sign, first, '⌫'],
+    ...['4', '5', '6', '.', second, ' '],
+    ...['1', '2', '3', '0', ...(units.length > 2 ? [third] : []), ...(fourth ? [fourth] : [])],
+  ];
+}
 const SAID: Record<string, string> = {
   '⌫': 'delete',
   ' ': 'space',
@@ -47,7 +31,7 @@ type Props = {
 
 /** Keys big enough for gloves, with the units at hand. */
 export function Keypad({ onKey, kind, signed = false }: Props) {
-  const laid = KEYS[kind] ?? LENGTH_KEYS;
+  const laid = laidFor(kind);
   const all = signed && !laid.includes('-') ? [...laid, '-'] : laid;
   return (
     <fieldset className="m-0 grid grid-cols-6 gap-1 border-0 p-0">
