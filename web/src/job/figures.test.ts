@@ -1,5 +1,5 @@
 import { type Place, reportAt, stepOf } from '@fulcrant/core/job';
-import { createElement, type ReactNode } from 'react';
+import { createElement, Fragment, type ReactNode } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it, vi } from 'vitest';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';
@@ -19,7 +19,9 @@ function browser(unit: 'mm' | 'in'): void {
 }
 
 const drawn = (figure: ReactNode): string =>
-  renderToStaticMarkup(createElement(SettingsProvider, null, figure));
+  renderToStaticMarkup(
+    createElement(SettingsProvider, null, createElement(Fragment, null, ...[figure].flat())),
+  );
 
 /** Steps that show a figure of their own, met on the way. */
 type Seen = Map<string, number>;

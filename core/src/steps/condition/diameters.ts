@@ -163,7 +163,9 @@ function again(
       ['Largest: three more', largest],
       ['Smallest: three more', smallest],
     ] as const
-  ).flatMap(([label, spot]) => {
+  ).flatMap(([label, spot], i) => {
+    // Where all are alike, one place is both.
+    if (i > 0 && spot === largest) return [];
     const times = repeatsAt(facts, step, spot.key).length + 1;
     return times <= REPEATS_MOST ? [{ key: `${spot.key}/${times}`, label }] : [];
   });

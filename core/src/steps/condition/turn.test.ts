@@ -87,6 +87,12 @@ describe('a turn of an indicator', () => {
     expect(after).not.toContain(`s1/${high}/2`);
   });
 
+  it('where all are alike, one place is both the highest and the lowest, and is offered once', () => {
+    const h = begun();
+    for (const deg of [...grid, 360]) h.read('runout', `s1/${deg}`, 0, 'dial');
+    expect(step(h, 'runout').report?.choices?.map((c) => c.key)).toEqual(['s1/0/2']);
+  });
+
   it('closed by a reading that does not come back, the turn is not believed', () => {
     const h = begun();
     for (const deg of grid) h.read('runout', `s1/${deg}`, shaft(deg), 'dial');

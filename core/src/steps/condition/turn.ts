@@ -117,7 +117,8 @@ export function againInTurn(turn: Turn, look: TurnLook): PlaceChoice[] {
   if (grouped.length < 2) return [];
   const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
   const low = grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a));
-  return [high, low].map((g) => ({
+  // Where all are alike, one angle is both.
+  return [...new Set([high, low])].map((g) => ({
     key: `${look.prefix}${g.angleDeg}/${againAt(turn, look.prefix, g.angleDeg)}`,
     label: `Again at ${degrees(g.angleDeg)}`,
   }));
