@@ -30,7 +30,7 @@ export function tryAll({
 
 const page = (printed: string) => `# What is stated, and how often it is true
 
-Made by \`npm run proof -- uncertainty --write\`: random shafts, bearings, gauges and hands of its own (\`coverage/\`), which share no code
+Made by \`npm run proof -- uncertainty --write\`: random shafts, bearings, gauges and hands of its own (\`packages/uncertainty-trials/\`), which share no code
 and no assumptions with what they try; only what the product says is asked of it. A row holds where its share lies in its band, as far as
 so many trials can tell (99 %).
 
