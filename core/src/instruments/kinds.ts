@@ -46,7 +46,7 @@ export const GAUGE_KINDS = {
   // It counts whole turns.
   protractor: { name: 'angle gauge', measures: 'angle', step: 'graduation in degrees', reaches: anything },
   pressure: { name: 'pressure gauge', measures: 'pressure', step: 'graduation' },
-  thermometer: { name: 'thermometer', measures: 'temperature', step: 'step in degrees' },
+  thermometer: { name: 'thermometer', measures: 'temperature', step: 'step in °C' },
   gun: {
     name: 'grease gun',
     measures: 'count',
