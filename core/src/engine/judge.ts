@@ -279,13 +279,17 @@ function firstTold(before: JobState, after: Facts, e: JobEvent): number {
   if (step === undefined || step === null) return 0;
   const opened = after.past.slice(before.past.length).map((p) => p.step);
   const loose = after.loosened.slice(before.loosened.length).map((l) => l.step);
-  const at = [step, ...opened, ...loose].map((id) => before.steps.findIndex((s) => s.id === id));
-  return Math.max(0, Math.min(...at));
+  const changed = [step, ...opened, ...loose];
+  const looking = procedureFor(after.setup).steps.filter((s) =>
+    s.kind.looksAhead?.some((id) => changed.includes(id)),
+  );
+  const told = [...changed, ...looking.map((s) => s.id)];
+  return Math.max(0, Math.min(...told.map((id) => before.steps.findIndex((s) => s.id === id))));
 }
 
 /**
  * The job one event on. Only the steps from the first that reads what the event brought are judged; those before are
- * remembered: a step reads its own facts and what stands before it, never what comes after.
+ * remembered: a step reads its own facts and what stands before it, and what comes after only where its kind says so (`looksAhead`).
  * @param state null before the job is opened
  * @returns null where the event does not open a job that is not open yet
  */

@@ -56,6 +56,8 @@ type Parts<S extends Setup, V> = {
   repeats?: boolean;
   /** The limits it is judged by that the maker's sheet or another school may answer. */
   limits?(setup: S): LimitQuestion[];
+  /** Steps after it that its report looks at: what is recorded there tells it anew. */
+  looksAhead?: readonly string[];
   /** Acts of its own that are done at the step. */
   acts?: readonly Act[];
   /** The job is closed by a signature here, not by passing it; the last step of every job, and no other. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { reduce } from '../../engine/judge.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { MPA_PER_PSI } from '../../quantities/pressure.ts';
 import { say } from '../../quantities/say.ts';
@@ -53,6 +54,14 @@ describe('the clearance a bearing is found with', () => {
     h.pass('residual');
     expect(h.state.present).toBe('nutback');
     expect(workAll(h).state.signed).not.toBeNull();
+  });
+
+  it('not felt at all and the base then loosened, it is told the same step by step as from its events', () => {
+    const h = upTo(handAt({ ...dismount, asLeftMm: 0.05 }), 'residual');
+    h.do('number.lacking', { step: 'residual', why: 'not-measured', reason: 'no gauge here' });
+    h.pass('residual').answerAll('loose');
+    expect(reportAt(h.state, 'residual')?.findings[0]?.code).toBe('as-found.gone');
+    expect(reduce(h.events)).toEqual(h.state);
   });
 
   it('coarse blades tell less: the same growth of 0.034 is plain by 0.001 and too close by 0.02', () => {

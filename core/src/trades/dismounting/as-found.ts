@@ -36,6 +36,7 @@ const places = (): Place[] => [place('A'), place('B')];
  */
 export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
   repeats: true,
+  looksAhead: ['loose'],
   report(facts, step) {
     const asLeftMm = facts.setup.asLeftMm ?? 0;
     const [a, b] = [valueAt(facts, step, 'found/A'), valueAt(facts, step, 'found/B')];

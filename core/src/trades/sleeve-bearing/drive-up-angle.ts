@@ -103,6 +103,8 @@ export const angleBeam = (
 /** The nut turned on from its proven mark, judged by the maker's band alone. Forward only. */
 export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-angle', {
   essential: true,
+  // The coarsest gauge the nut was read with counts, on the lock's last turn too.
+  looksAhead: ['lock'],
   report(facts, step, carried) {
     const setup = facts.setup;
     const turned = turnsOf(facts);
