@@ -3,6 +3,7 @@ import { regreasing, regreasingInterval } from '../../arithmetic/lubrication/reg
 import { nextDue } from '../../arithmetic/lubrication/run-in.ts';
 import { regreasingWatch, type WatchValues } from '../../arithmetic/lubrication/watch.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
+import { lackingAt } from '../../engine/lacking.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
@@ -161,8 +162,10 @@ export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-wa
   report(facts, step) {
     const setup = facts.setup;
     const startC = readingAt(facts, 'strokes', 'before')?.value ?? 20;
-    const begun = Date.parse(rowOf(standing(facts, 'strokes'), 'strokes/')[0]?.at ?? '');
     const taken = standing(facts, step.id);
+    // Where the strokes were not counted, it began at the latest when that was said, else with the first look at it.
+    const first = rowOf(standing(facts, 'strokes'), 'strokes/')[0] ?? lackingAt(facts, 'strokes') ?? taken[0];
+    const begun = Date.parse(first?.at ?? '');
     const points = timedRow(taken, 't/', begun, EVERY_MIN);
     const result = regreasingWatch({ startC, readings: points });
     const interval = regreasingInterval({
