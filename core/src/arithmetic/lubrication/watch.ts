@@ -3,8 +3,8 @@ import { fitLine } from '../../metrology/line.ts';
 import { temp } from '../../quantities/say.ts';
 
 export type WatchInput = {
-  /** Before the first stroke. */
-  startC: number;
+  /** Before the first stroke; null where nobody read it: then nothing is said to be back where it was. */
+  startC: number | null;
   /** Since the first stroke, minutes, in any order. */
   readings: ReadonlyArray<{ minutes: number; temperatureC: number }>;
 };
@@ -116,7 +116,7 @@ function stateOf(
   if (hottestC >= STOP_C) return 'hot';
   if (trend === null) return 'rising';
   if (trend > TREND_K_PER_H) return last.minutes >= CLIMBS_AFTER_MIN ? 'climbing' : 'rising';
-  if (last.temperatureC - input.startC <= BACK_K) return 'back';
+  if (input.startC !== null && last.temperatureC - input.startC <= BACK_K) return 'back';
   if (hottestC - last.temperatureC >= 1) return 'falling-back';
   return last.minutes >= CLIMBS_AFTER_MIN ? 'stays' : 'rising';
 }

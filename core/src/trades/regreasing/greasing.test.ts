@@ -29,4 +29,21 @@ describe('the watch after greasing', () => {
     expect(minutes(h)?.[0]).toBe((Date.parse(first?.at ?? '') - Date.parse(said)) / 60_000);
     expect(JSON.stringify(fitUpSheet(h.state, 'G-1'))).not.toMatch(/NaN|null,\d/);
   });
+
+  it('where nobody read the temperature before, nothing is back where it was', () => {
+    const h = upTo(handAt(regrease), 'strokes');
+    h.do('number.lacking', { step: 'strokes', why: 'not-measured', reason: 'no gauge here' });
+    h.answerAll('strokes').pass('strokes');
+    for (let i = 1; i <= 3; i++) h.wait(14).read('watch', `t/${i}`, 21, 'thermometer');
+    expect(greaseWatch.valuesOf(reportAt(h.state, 'watch'))).toMatchObject({ startC: null, state: 'rising' });
+  });
+
+  it('whatever it came to, the last questions are asked: what stays warm is not passed over them', () => {
+    const h = upTo(handAt(regrease), 'watch');
+    for (let i = 1; i <= 10; i++) h.wait(15).read('watch', `t/${i}`, 70, 'thermometer');
+    expect(greaseWatch.valuesOf(reportAt(h.state, 'watch'))?.state).toBe('stays');
+    expect(() => h.pass('watch')).toThrow();
+    h.answerAll('watch').pass('watch');
+    expect(h.state.present).toBe('sign');
+  });
 });

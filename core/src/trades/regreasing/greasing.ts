@@ -150,7 +150,7 @@ function strokePlace(key: string): Place | null {
 }
 
 export type GreaseWatchValues = WatchValues & {
-  startC: number;
+  startC: number | null;
   points: TimedReading[];
   dueAt: string | null;
   /** When it is regreased next, hours from now; null where the rule gives none. */
@@ -161,7 +161,7 @@ export type GreaseWatchValues = WatchValues & {
 export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-watch', {
   report(facts, step) {
     const setup = facts.setup;
-    const startC = readingAt(facts, 'strokes', 'before')?.value ?? 20;
+    const startC = readingAt(facts, 'strokes', 'before')?.value ?? null;
     const taken = standing(facts, step.id);
     // Where the strokes were not counted, it began at the latest when that was said, else with the first look at it.
     const first = rowOf(standing(facts, 'strokes'), 'strokes/')[0] ?? lackingAt(facts, 'strokes') ?? taken[0];
@@ -177,6 +177,8 @@ export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-wa
       dirtFactor: setup.dirtFactor,
     });
     const settled = result.values.state === 'falling-back' || result.values.state === 'back';
+    // Whatever it came to, the end of the watch is answered for.
+    const watching = result.values.state === 'waiting' || result.values.state === 'rising';
     const last = points.at(-1)?.minutes ?? 0;
     const key = `t/${nextCount(taken, 't/')}`;
     const dueAt = settled || Number.isNaN(begun) ? null : minutesAfter(begun, nextDue(last));
@@ -185,7 +187,7 @@ export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-wa
       findings: [
         ...result.findings,
         ...interval.findings,
-        ...(settled ? itemFindings(facts, step) : []),
+        ...(watching ? [] : itemFindings(facts, step)),
         ...gaugeFindings(taken),
       ],
       working: [...result.working, ...interval.working],
