@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url';
  * others use them by their faces (core/src/public, packages/practice/src/index.ts), never each other. Tests may look from anywhere.
  */
 const PACKAGES = {
-  core: ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz'],
+  core: ['yup', '@sodaru/yup-to-json-schema', '@date-fns/tz', 'intl-messageformat'],
   'packages/practice': ['yup', 'ts-fsrs'],
 };
 /** What others enter a room by, by how they name it. */
@@ -32,6 +32,7 @@ const ROOMS = [
 /** Floors from the ground up; folders of one line stand on one floor. */
 const FLOORS = {
   core: [
+    ['message'],
     ['quantities'],
     ['metrology'],
     ['sources'],

@@ -67,6 +67,7 @@ await phase('types, lint, imports', () =>
     ...PROJECTS.map((p) => /** @type {Check} */ ([`types of ${p}`, bin('tsc'), ['--noEmit', '-p', p]])),
     ['lint and format', bin('biome'), ['check', '--error-on-warnings', '.']],
     ['imports run one way', process.execPath, ['scripts/imports.mjs']],
+    ['texts: no new finding', process.execPath, ['scripts/texts.mjs']],
   ]),
 );
 await phase('build', async () => (await import('./build.mjs')).buildAll());

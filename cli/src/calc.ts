@@ -1,4 +1,5 @@
 import { listCalculators, runCalculator } from '@fulcrant/core/calculators';
+import { say, sayAll } from '@fulcrant/core/units';
 
 /** `calc --list` | `calc <id> '<json>'`: the registry on the command line. Faults go to stderr, one sentence a line; exit 2. */
 function main(args: string[]): number {
@@ -8,7 +9,7 @@ function main(args: string[]): number {
   };
   const [id, json, ...rest] = args;
   if (id === '--list' && json === undefined) {
-    process.stdout.write(`${JSON.stringify(listCalculators(), null, 2)}\n`);
+    process.stdout.write(`${JSON.stringify(sayAll(listCalculators(), 'mm'), null, 2)}\n`);
     return 0;
   }
   if (id === undefined || rest.length > 0)
@@ -20,9 +21,9 @@ function main(args: string[]): number {
     return fail(`The input is not valid JSON: ${(error as Error).message}.`);
   }
   const answer = runCalculator(id, input);
-  if (!answer.ok) return fail(...answer.faults.map((f) => f.message));
+  if (!answer.ok) return fail(...answer.faults.map((f) => say(f.message, 'mm')));
   const { values, findings, working } = answer.result;
-  process.stdout.write(`${JSON.stringify({ values, findings, working }, null, 2)}\n`);
+  process.stdout.write(`${JSON.stringify(sayAll({ values, findings, working }, 'mm'), null, 2)}\n`);
   return 0;
 }
 

@@ -1,5 +1,6 @@
 import { type StartSetup, toForm } from '@fulcrant/core/forms';
 import { allTrades, formName } from '@fulcrant/core/job';
+import { say } from '@fulcrant/core/units';
 import '@fulcrant/core/every-trade';
 import type { Page } from 'playwright-core';
 
@@ -12,7 +13,7 @@ export async function showUsual(page: Page): Promise<void> {
 
 /** Fill every box still open from the trade’s usual setup, as somebody who measured just that. */
 export async function fillOpenBoxes(page: Page, work: string): Promise<void> {
-  const trade = allTrades().find((t) => t.words.offer[0].startsWith(work));
+  const trade = allTrades().find((t) => say(t.words.offer[0], 'mm').startsWith(work));
   if (!trade) throw new Error(`Nobody offers “${work}”.`);
   const usual = toForm(trade, trade.usual as StartSetup, 'mm');
   const boxes = page.locator('[data-box="open"]');

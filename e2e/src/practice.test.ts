@@ -1,3 +1,4 @@
+import { textKey } from '@fulcrant/core/messages';
 import { allDrills } from '@fulcrant/practice';
 import '@fulcrant/core/every-trade';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -27,7 +28,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   // Put right by keyboard: the piece that belongs at each place is lifted and carried up to it.
   const order = await drillNow();
   if (order.form !== 'row') throw new Error(order.id);
-  for (const [place, wanted] of order.right.entries()) {
+  for (const [place, wanted] of order.right.map(textKey).entries()) {
     const now = () =>
       page
         .locator('[data-order-piece]')

@@ -1,3 +1,4 @@
+import { say } from '@fulcrant/core/units';
 import '@fulcrant/core/every-trade';
 import { join } from 'node:path';
 import { databaseConfig } from './config.ts';
@@ -9,12 +10,12 @@ import { verify } from './store/verify.ts';
 /** Every chain of events and every signed sheet of a plant, walked. Ends with 1 where something does not hold. */
 const db = openDatabase(databaseConfig(process.env));
 try {
-  const { jobs, events, sheets, faults } = await verify(db, (fault) => console.error(fault));
+  const { jobs, events, sheets, faults } = await verify(db, (fault) => console.error(say(fault, 'mm')));
   console.log(
     `${jobs} jobs, ${events} events, ${sheets} signed sheets walked: ${faults.length === 0 ? 'all hold' : `${faults.length} do not hold`}.`,
   );
   const photos = await verifyPhotos(db, join(process.env.FULCRANT_DATA ?? '.data', 'photos'));
-  for (const fault of photos.faults) console.error(fault);
+  for (const fault of photos.faults) console.error(say(fault, 'mm'));
   if (photos.photos > 0)
     console.log(
       `${photos.photos} photographs looked at: ${photos.faults.length === 0 ? 'all hold' : `${photos.faults.length} do not hold`}.`,

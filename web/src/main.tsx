@@ -6,6 +6,7 @@ import '@fontsource/barlow-condensed/latin-600.css';
 import '@fontsource/jetbrains-mono/latin-400.css';
 import '@fontsource/jetbrains-mono/latin-600.css';
 import './index.css';
+import { PSEUDO, speak } from '@fulcrant/core/messages';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, type RouteObject, RouterProvider } from 'react-router';
@@ -14,6 +15,9 @@ import { newQueryClient } from './data/query-client.ts';
 import { startQueue } from './data/queue.ts';
 import { Providers } from './Providers.tsx';
 import { ROUTES } from './routes.tsx';
+
+// `?lang=qps` shows every text accented: what still reads plain was never put into words.
+if (new URLSearchParams(location.search).get('lang') === PSEUDO.code) speak(PSEUDO);
 
 startQueue();
 // What is kept for a spell without network is fetched when the page has all it needs now.

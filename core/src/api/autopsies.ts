@@ -1,12 +1,13 @@
 import { array, type InferType, mixed, object, string } from 'yup';
 import type { CauseTold } from '../autopsy/autopsy.ts';
 import { failureGuideOf } from '../engine/trades.ts';
+import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
 /** What was seen on a part that came out: answers by question, words of one’s own, and the job it was fitted by. */
 export const autopsySchema = object({
   kind: string()
-    .required('What came out?')
+    .required(M.whatCameOut)
     .test('guide', 'What came out?', (id) => failureGuideOf(id ?? '') !== undefined),
   jobId: string().length(36),
   seen: mixed<Record<string, string>>()
@@ -15,14 +16,14 @@ export const autopsySchema = object({
       const all = v !== null && typeof v === 'object' && !Array.isArray(v) ? Object.values(v) : null;
       return all !== null && all.length > 0 && all.every((a) => typeof a === 'string');
     }),
-  words: string().max(1000, 'A thousand letters at the most.').default(''),
+  words: string().max(1000, M.thousandLettersMost).default(''),
   /** Photographs of it, by the SHA-256 of their files. */
   photos: array(
     string()
-      .matches(/^[0-9a-f]{64}$/, 'A photograph is named by the SHA-256 of its file.')
+      .matches(/^[0-9a-f]{64}$/, { message: M.photographNamedSha256File })
       .required(),
   )
-    .max(8, 'Eight photographs at the most.')
+    .max(8, M.eightPhotographsMost)
     .default([]),
 })
   .noUnknown()
@@ -34,9 +35,7 @@ export const autopsySchema = object({
     const wrong = Object.entries(v.seen).find(
       ([q, a]) => !questions.find((x) => x.id === q)?.answers.some(([id]) => id === a),
     );
-    return wrong
-      ? context.createError({ path: `seen.${wrong[0]}`, message: 'There is no such answer to that.' })
-      : true;
+    return wrong ? context.createError({ path: `seen.${wrong[0]}`, message: M.thereNoSuchAnswer }) : true;
   });
 export type AutopsyAsk = InferType<typeof autopsySchema>;
 

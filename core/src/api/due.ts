@@ -1,6 +1,7 @@
+import type { Text } from '../message/message.ts';
 /** Something that falls due somewhere: of a job, or a gauge's calibration. */
 export type DueLine = {
-  what: string;
+  what: Text;
   /** UTC, as events write times. */
   at: string;
   minutes: number;

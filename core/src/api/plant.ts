@@ -1,83 +1,81 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import type { Role } from '../engine/author.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
 export const ROLES = ['fitter', 'lead', 'viewer', 'instructor'] as const satisfies readonly Role[];
 export type { Role } from '../engine/author.ts';
 
 /** What each role is called and may do, as a person reads it. */
-export const ROLE_SAID: Readonly<Record<Role, readonly [name: string, may: string]>> = {
-  fitter: ['fitter', 'works and signs sheets'],
-  lead: ['lead hand', 'releases holds, accepts deviations, keeps people and plant'],
-  viewer: ['viewer', 'reads, records nothing'],
-  instructor: ['instructor', 'reads; sets practice and signs competence'],
+export const ROLE_SAID: Readonly<Record<Role, readonly [name: Text, may: Text]>> = {
+  fitter: ['fitter', M.worksSignsSheets],
+  lead: [M.leadHand, M.releasesHoldsAcceptsDeviationsKeeps],
+  viewer: ['viewer', M.readsRecordsNothing],
+  instructor: ['instructor', M.readsSetsPracticeSignsCompetence],
 };
 
 /** Shorter ones fall to guessing; longer than anybody types are no passwords. Source: NIST SP 800-63B, a little stricter. */
-const password = (what: string) =>
+const password = (what: Text) =>
+  string().min(10, M.passwordHasTenCharactersLeast).max(200, M.passwordHas200CharactersMost).required(what);
+const name = (what: Text) =>
   string()
-    .min(10, 'A password has ten characters at the least: three words do.')
-    .max(200, 'A password has 200 characters at the most.')
+    .trim(M.leaveOutBlanksEnds)
+    .min(2, M.nameHasTwoLettersLeast)
+    .max(60, M.nameHas60LettersMost)
     .required(what);
-const name = (what: string) =>
+const clock = (what: Text) =>
   string()
-    .trim('Leave out the blanks at its ends.')
-    .min(2, 'A name has two letters at the least.')
-    .max(60, 'A name has 60 letters at the most.')
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: M.writeTimeLike0600 })
     .required(what);
-const clock = (what: string) =>
-  string()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time like 06:00.')
-    .required(what);
-const code = () =>
-  string().min(1, 'Type the code.').max(40, 'A code has ten letters.').required('Type the code.');
+const code = () => string().min(1, M.typeCode).max(40, M.codeHasTenLetters).required(M.typeCode);
 const site = () =>
   string()
-    .trim('Leave out the blanks at its ends.')
-    .min(2, 'A site’s name has two letters at the least.')
-    .max(80, 'A site’s name has 80 letters at the most.')
-    .required('Name the site.');
+    .trim(M.leaveOutBlanksEnds)
+    .min(2, M.sitesNameHasTwoLetters)
+    .max(80, M.sitesNameHas80Letters)
+    .required(M.nameSite);
 
 /** The first visitor of a new plant: the code from the console, what the site is called, who leads it. */
 export const firstVisitSchema = object({
   code: code(),
   site: site(),
-  name: name('Type your name.'),
-  password: password('Choose a password.'),
+  name: name(M.typeYourName),
+  password: password(M.choosePassword),
 }).noUnknown();
 export type FirstVisit = InferType<typeof firstVisitSchema>;
 
 export const newPersonSchema = object({
-  name: name('Type the name.'),
-  role: string().oneOf(ROLES, 'Choose a role.').required('Choose a role.'),
+  name: name(M.typeName),
+  role: string().oneOf(ROLES, M.chooseRole).required(M.chooseRole),
 }).noUnknown();
 
 export const changedPersonSchema = object({
-  role: string().oneOf(ROLES, 'Choose a role.'),
+  role: string().oneOf(ROLES, M.chooseRole),
   retired: boolean(),
 }).noUnknown();
 
 export const passwordChangeSchema = object({
-  current: string().min(1).max(200).required('Type the password you have now.'),
-  password: password('Choose a new password.'),
+  current: string().min(1).max(200).required(M.typePasswordYouHaveNow),
+  password: password(M.chooseNewPassword),
 }).noUnknown();
 
 export const passwordResetSchema = object({
-  name: name('Type your name.'),
+  name: name(M.typeYourName),
   code: code(),
-  password: password('Choose a new password.'),
+  password: password(M.chooseNewPassword),
 }).noUnknown();
 
 /** A second factor begins to hold with a code of it, and the password that asks for it. */
 export const secondSchema = object({
   secret: string()
-    .matches(/^[A-Z2-7]{32}$/, 'Ask for a secret anew.')
+    .matches(/^[A-Z2-7]{32}$/, { message: M.askSecretAnew })
     .required(),
   code: code(),
-  password: string().min(1).max(200).required('Type the password you have now.'),
+  password: string().min(1).max(200).required(M.typePasswordYouHaveNow),
 }).noUnknown();
 export const secondOffSchema = object({
-  password: string().min(1).max(200).required('Type the password you have now.'),
+  password: string().min(1).max(200).required(M.typePasswordYouHaveNow),
 }).noUnknown();
 
 /** What a plant is told once and every sheet follows. */
@@ -89,15 +87,10 @@ export const plantSchema = object({
   units: string()
     .oneOf(['mm', 'in'] as const)
     .required(),
-  worksFrom: clock('When does the shift begin?'),
-  worksTo: clock('When does the shift end?'),
+  worksFrom: clock(M.whenDoesShiftBegin),
+  worksTo: clock(M.whenDoesShiftEnd),
   /** Sections of packing kept in the store, mm. */
-  stockMm: array(
-    number()
-      .moreThan(0, 'A section is more than nothing.')
-      .max(60, 'A section is 60 mm at the most.')
-      .required(),
-  )
+  stockMm: array(number().moreThan(0, M.sectionMoreThanNothing).max(60, M.section60MmMost).required())
     .max(60)
     .required(),
 }).noUnknown();

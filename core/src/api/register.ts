@@ -1,32 +1,28 @@
 import { array, type InferType, mixed, number, object, string } from 'yup';
 import type { Setup } from '../engine/setup.ts';
 import type { PastJob } from '../history/past.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
-const named = (what: string, least = 1) =>
+const named = (what: Text, least = 1) =>
   string()
-    .trim('Leave out the blanks at its ends.')
-    .min(least, `${what} is missing.`)
-    .max(80, `${what} has 80 letters at the most.`)
-    .required(`${what} is missing.`);
+    .trim(M.leaveOutBlanksEnds)
+    .min(least, M.missing({ what }))
+    .max(80, M.has80LettersMost({ what }))
+    .required(M.missing({ what }));
 
 /** A place something is fitted at: its area may be left empty. */
 export const newPositionSchema = object({
-  area: string()
-    .trim('Leave out the blanks at its ends.')
-    .max(80, 'An area has 80 letters at the most.')
-    .default(''),
-  machine: named('The machine'),
-  position: named('The position'),
+  area: string().trim(M.leaveOutBlanksEnds).max(80, M.areaHas80LettersMost).default(''),
+  machine: named(M.machine),
+  position: named(M.position),
 }).noUnknown();
 export type NewPosition = InferType<typeof newPositionSchema>;
 
 /** Rows of a file into the register: looked at whole before one is taken. */
 export const importSchema = object({
-  csv: string()
-    .min(1, 'The file is empty.')
-    .max(400_000, 'The file is too large.')
-    .required('The file is empty.'),
+  csv: string().min(1, M.fileEmpty).max(400_000, M.fileTooLarge).required(M.fileEmpty),
   /** Only say what it would do. */
   look: mixed<boolean>().oneOf([true, false]),
 }).noUnknown();
@@ -38,7 +34,7 @@ export type ImportLine = {
   position: string;
   was: 'new' | 'known';
 };
-export type ImportFault = { line: number; message: string };
+export type ImportFault = { line: number; message: Text };
 export type Imported = { taken: ImportLine[]; faults: ImportFault[]; done: boolean };
 
 export type PositionCard = {
@@ -62,7 +58,7 @@ export const partKey = (designation: string): string => designation.trim().toUpp
 
 /** What a maker's sheet says of a part: fields of a trade's setup by name, and where it stands. */
 export const partCardSchema = object({
-  designation: named('The designation', 2),
+  designation: named(M.designation, 2),
   trade: string().min(1).max(40).required(),
   /** Numbers as setups hold them, by the field's name; choices as their word. */
   values: mixed<Record<string, number | string>>()
@@ -80,7 +76,7 @@ export const partCardSchema = object({
         )
       );
     }),
-  source: string().trim('Leave out the blanks at its ends.').max(200).default(''),
+  source: string().trim(M.leaveOutBlanksEnds).max(200).default(''),
 }).noUnknown();
 export type PartCardBody = InferType<typeof partCardSchema>;
 export type PartCard = PartCardBody & {
@@ -94,8 +90,8 @@ export type PartCard = PartCardBody & {
 
 /** Several positions on one shaft: where each stands along it, which is fixed. mm. */
 export const shaftCardSchema = object({
-  name: named('The shaft’s name', 2),
-  machine: named('The machine'),
+  name: named(M.shaftsName, 2),
+  machine: named(M.machine),
   stations: array(
     object({
       positionId: string().length(36).required(),
@@ -107,7 +103,7 @@ export const shaftCardSchema = object({
       .noUnknown()
       .required(),
   )
-    .min(1, 'A shaft joins at least one position.')
+    .min(1, M.shaftJoinsLeastOnePosition)
     .max(12)
     .required(),
 }).noUnknown();

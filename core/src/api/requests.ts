@@ -1,14 +1,16 @@
 import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
 import { INSTRUMENT_KINDS } from '../instruments/kinds.ts';
 import { isDay, isMoment } from '../judgement/moments.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 import { allMethods } from '../engine/trades.ts';
 import { idsOf } from '../sources/methods.ts';
 import type { Role } from './plant.ts';
 
 export const signInSchema = object({
-  name: string().trim().min(1).max(60).required('Type your sign-in name.'),
-  password: string().min(1).max(200).required('Type your password.'),
+  name: string().trim().min(1).max(60).required(M.typeYourSignName),
+  password: string().min(1).max(200).required(M.typeYourPassword),
   /** The code of a second factor, where one is asked. */
   code: string().max(20),
 }).noUnknown();
@@ -32,7 +34,7 @@ export const newInstrumentSchema = object({
   low: number().min(0).required(),
   high: number().moreThan(0).max(10000).required(),
   calibrationDue: string()
-    .matches(/^\d{4}-\d\d-\d\d$/, 'Write the date like 2026-01-31.')
+    .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDateLike202601 })
     .test('day', 'There is no such day.', (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
     .required(),
 }).noUnknown();
@@ -41,7 +43,7 @@ export type NewInstrument = InferType<typeof newInstrumentSchema>;
 /** A gauge came back from its calibration. */
 export const calibratedSchema = object({
   calibrationDue: string()
-    .matches(/^\d{4}-\d\d-\d\d$/, 'Write the date like 2026-01-31.')
+    .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDateLike202601 })
     .required(),
 }).noUnknown();
 
@@ -65,7 +67,9 @@ export type EventOutcome = {
   id: string;
   outcome: 'stored' | 'already' | 'refused';
   seq?: number;
+  /** Why, in words; `said`: by id and params. */
   reason?: string;
+  said?: Text;
 };
 export type EventsResponse = { jobId: string; number: string | null; outcomes: EventOutcome[] };
 

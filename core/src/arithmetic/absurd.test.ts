@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { english } from '../testing/english.ts';
 import { housingAlignment } from './alignment/housings.ts';
 import { softFoot } from './alignment/soft-foot.ts';
 import { clearanceClass } from './bearings/clearance-class.ts';
@@ -15,7 +16,7 @@ import { seatLimits } from './shaft/seat-limits.ts';
 describe('what cannot be is refused or said, in a sentence', () => {
   const refused = (id: string, input: unknown) => {
     const answer = runCalculator(id, input);
-    return answer.ok ? null : answer.faults.map((f) => f.message).join();
+    return answer.ok ? null : english(answer.faults.map((f) => f.message)).join();
   };
 
   it('reversed limits, a balance of 3.2, a base larger than its housing', () => {
@@ -33,7 +34,7 @@ describe('what cannot be is refused or said, in a sentence', () => {
 
   it('an interval under a day is none; three readings in two minutes are not steady; a shaft under the closed bore grips nothing', () => {
     const hot = regreasingInterval({ kind: 'spherical', boreMm: 300, speedRpm: 600, temperatureC: 150 });
-    expect(hot.findings[0]).toMatchObject({ verdict: 'caution' });
+    expect(english(hot.findings[0])).toMatchObject({ verdict: 'caution' });
     expect(hot.values.hours).toBeNull();
     const quick = [0, 1, 2].map((minutes) => ({ minutes, temperatureC: 40 }));
     expect(runIn({ ambientC: 20, readings: quick }).values.steady).toBe(false);
@@ -47,12 +48,12 @@ describe('what cannot be is refused or said, in a sentence', () => {
       closedBoreMm: 99.8,
     });
     expect(small.findings.map((f) => f.code)).toContain('split-race.small');
-    expect(JSON.stringify(small.findings)).not.toMatch(/should leave/);
+    expect(JSON.stringify(english(small.findings))).not.toMatch(/should leave/);
   });
 
   it('a foot no full shim goes under is cleaned, not shimmed by nothing', () => {
     const r = softFoot({ feet: [[0.02, 0.07], [0], [0], [0]], resolutionMm: 0.01 });
-    expect(JSON.stringify(r.findings)).not.toMatch(/Lay ⟦L0/);
+    expect(JSON.stringify(english(r.findings))).not.toMatch(/Lay 0\.000/);
   });
 });
 
@@ -63,7 +64,7 @@ describe('heat', () => {
       readings: t.map((temperatureC, i) => ({ minutes: 30 * (i + 1), temperatureC })),
     });
   it('100 °C once is a stop until somebody has looked, whatever it reads since', () => {
-    expect(watched(120, 99, 90).findings[0]).toMatchObject({ verdict: 'reject' });
+    expect(english(watched(120, 99, 90).findings[0])).toMatchObject({ verdict: 'reject' });
     expect(watched(120, 99, 90).values.state).toBe('hot');
   });
   it('a rise that never falls is not the usual one; over 80 °C it is a caution even as it falls', () => {
@@ -82,7 +83,7 @@ describe('a lone limit of the maker’s counts', () => {
       lowerMm: 59.97,
       upperMm: plain.upperMm,
     });
-    expect(seatLimits({ ...seat, makerUpperMm: 59.98 })).toMatchObject({
+    expect(english(seatLimits({ ...seat, makerUpperMm: 59.98 }))).toMatchObject({
       source: 'maker',
       limits: { lowerMm: plain.lowerMm, upperMm: 59.98 },
     });

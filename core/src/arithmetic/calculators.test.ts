@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { english } from '../testing/english.ts';
 import { CALCULATORS, listCalculators, runCalculator } from './registry.ts';
 
 const EXAMPLES: Record<string, unknown> = {
@@ -283,9 +284,9 @@ describe('the registry', () => {
     expect(CALCULATORS.map((c) => c.id).sort()).toEqual(Object.keys(EXAMPLES).sort());
     for (const [id, input] of Object.entries(EXAMPLES)) {
       const answer = runCalculator(id, input);
-      if (!answer.ok) throw new Error(`${id}: ${answer.faults.map((f) => f.message).join()}`);
+      if (!answer.ok) throw new Error(`${id}: ${english(answer.faults.map((f) => f.message)).join()}`);
       expect(answer.result.working.length, id).toBeGreaterThan(0);
-      expect(JSON.stringify(answer.result)).not.toMatch(/[⟦⟧]/);
+      expect(JSON.stringify(english(answer.result))).not.toMatch(/[⟦⟧]/);
     }
   });
 
@@ -296,7 +297,10 @@ describe('the registry', () => {
       for (const beam of answer.ok ? answer.result.beams : []) {
         if (!beam.doubt) continue;
         said++;
-        expect(Number.parseFloat(beam.doubt[0]?.replace('± ', '') ?? ''), `${id}: ${beam.label}`).toBeCloseTo(
+        expect(
+          Number.parseFloat(english(beam.doubt[0])?.replace('± ', '') ?? ''),
+          `${id}: ${english(beam.label)}`,
+        ).toBeCloseTo(
           beam.expanded,
           // A roughness is told to a hundredth of a µm, a force to a tenth of a N.
           beam.quantity === 'roughness' ? 2 : beam.quantity === 'force' ? 0 : 4,
@@ -315,7 +319,7 @@ describe('the registry', () => {
         required: string[];
         additionalProperties: boolean;
       };
-      expect(title.length).toBeGreaterThan(8);
+      expect(english(title).length).toBeGreaterThan(8);
       expect(schema.type).toBe('object');
       expect(Object.keys(schema.properties), id).toEqual(
         expect.arrayContaining(Object.keys(EXAMPLES[id] as object)),
@@ -337,16 +341,16 @@ describe('the registry', () => {
     if (answer.ok) return;
     const text = answer.faults.map((f) => f.message);
     expect(text).toHaveLength(4);
-    expect(text.join(' ')).toMatch(/boreMm must be a number/);
-    expect(text.join(' ')).toMatch(/taper must be one of: 12, 30/);
-    expect(text.join(' ')).toMatch(/benchMm is missing/);
-    expect(text.join(' ')).toMatch(/colour/);
-    for (const t of text) expect(t).toMatch(/\.$/);
+    expect(english(text).join(' ')).toMatch(/boreMm must be a number/);
+    expect(english(text).join(' ')).toMatch(/taper must be one of: 12, 30/);
+    expect(english(text).join(' ')).toMatch(/benchMm is missing/);
+    expect(english(text).join(' ')).toMatch(/colour/);
+    for (const t of text) expect(english(t)).toMatch(/\.$/);
   });
 
   it('what lies outside a table is the asker’s fault, said plainly', () => {
     const answer = runCalculator('tolerance.iso286', { nominalMm: 90, designation: 'z9' });
-    expect(!answer.ok && answer.faults[0]?.message).toMatch(/not tabled/);
+    expect(english(!answer.ok && answer.faults[0]?.message)).toMatch(/not tabled/);
     const unknown = runCalculator('seal.tea', {});
     expect(!unknown.ok && unknown.known).toBe(false);
     expect(runCalculator('tolerance.iso286', null).ok).toBe(false);
@@ -357,6 +361,6 @@ describe('the registry', () => {
     const mm = runCalculator('bearing.drive-up-target', EXAMPLES['bearing.drive-up-target'], 'mm');
     const inch = runCalculator('bearing.drive-up-target', EXAMPLES['bearing.drive-up-target'], 'in');
     expect(mm.ok && inch.ok && mm.result.values).toEqual(inch.ok && inch.result.values);
-    expect(inch.ok && inch.result.findings[0]?.reason).toMatch(/ in/);
+    expect(english(inch.ok && inch.result.findings[0]?.reason)).toMatch(/ in/);
   });
 });

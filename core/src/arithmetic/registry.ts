@@ -2,6 +2,7 @@ import type { Calculator } from '../judgement/entry.ts';
 import { jsonSchemaOf } from '../judgement/json-schema.ts';
 import type { CalculatorResult } from '../judgement/result.ts';
 import { check } from '../judgement/sentences.ts';
+import type { Text } from '../message/message.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { sayAll } from '../quantities/say.ts';
 import { ALIGNMENT_ENTRIES } from './alignment/entries.ts';
@@ -10,6 +11,7 @@ import { BOLTING_ENTRIES } from './bolting/entries.ts';
 import { BOX_ENTRIES } from './box/entries.ts';
 import { DRIVE_ENTRIES } from './drives/entries.ts';
 import { LUBRICATION_ENTRIES } from './lubrication/entries.ts';
+import { M } from './messages.ts';
 import { PACKING_ENTRIES } from './packing/entries.ts';
 import { PLANNING_ENTRIES } from './planning/entries.ts';
 import { REBUILD_ENTRIES } from './rebuild/entries.ts';
@@ -31,7 +33,7 @@ export const CALCULATORS: readonly Calculator[] = [
   ...PLANNING_ENTRIES,
 ];
 
-export type CalculatorListing = { id: string; title: string; input: unknown };
+export type CalculatorListing = { id: string; title: Text; input: unknown };
 
 /** Id, title and JSON Schema of every calculator's input. */
 export function listCalculators(): CalculatorListing[] {
@@ -47,7 +49,7 @@ export function listCalculators(): CalculatorListing[] {
 
 export type CalculatorAnswer =
   | { ok: true; result: CalculatorResult<unknown> }
-  | { ok: false; known: boolean; faults: Array<{ path: string; message: string }> };
+  | { ok: false; known: boolean; faults: Array<{ path: string; message: Text }> };
 
 /**
  * Run a calculator by id on untrusted input. Faults come back as sentences; quantities in the texts are put into
@@ -63,7 +65,7 @@ export function runCalculator(id: string, input: unknown, unit: LengthUnit = 'mm
       faults: [
         {
           path: '',
-          message: `There is no calculator “${id}”. Known: ${CALCULATORS.map((c) => c.id).join(', ')}.`,
+          message: M.thereNoCalculatorKnown({ id, calculators: CALCULATORS.map((c) => c.id).join(', ') }),
         },
       ],
     };

@@ -1,6 +1,7 @@
 import type { Cause, Sign } from '../engine/failure.ts';
 import type { Results } from '../engine/slots.ts';
 import { failureGuideOf } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
 
 /** What was seen, by question; what the position’s own sheets had; how long it lived, where that is known. */
 export type AutopsyAsked = {
@@ -11,12 +12,12 @@ export type AutopsyAsked = {
   livedDays: number | null;
 };
 
-export type Spoken = { words: string; weight: number; from: 'seen' | 'sheet' | 'life' };
+export type Spoken = { words: Text; weight: number; from: 'seen' | 'sheet' | 'life' };
 export type Likelihood = 'likely' | 'possible' | 'spoken-against';
 export type CauseTold = {
   id: string;
-  cause: string;
-  next: string;
+  cause: Text;
+  next: Text;
   likelihood: Likelihood;
   /** What speaks for it and against it, the strongest first. */
   speaksFor: Spoken[];

@@ -1,18 +1,19 @@
 import type { Schema } from 'yup';
 import type { Params } from '../judgement/result.ts';
+import type { Text } from '../message/message.ts';
 import type { Setup } from './setup.ts';
 import type { ActDone, Facts, JobState } from './state.ts';
 
 /** What an act is called: on the button, on the sheet, and what is asked before it. */
 export type ActWords = {
-  does: string;
-  said: string;
-  ask: string;
-  confirm: string;
+  does: Text;
+  said: Text;
+  ask: Text;
+  confirm: Text;
   /** The usual caution at it. */
-  caution: string;
+  caution: Text;
   /** What it is called where there is no other way on. */
-  onward?: string;
+  onward?: Text;
 };
 
 /** What an act undoes: the steps, which open again with all that stands on them, or the attempt, and a new one begins. */
@@ -33,11 +34,11 @@ export type Act<S extends Setup = Setup> = {
   /** Nothing where it is only noted. */
   undoes?: Undoes;
   /** May it be done now? A sentence where not. */
-  may(state: JobState<S>, params: Params): string | null;
+  may(state: JobState<S>, params: Params): Text | null;
   /** There is no other way on. */
   onlyWay?(state: JobState<S>): boolean;
   /** Its parameter `job` names another job: what is kept of that one as its own record has it, or why it does not count. */
-  ofOtherJob?(other: JobState, number: string, state: JobState<S>): Params | string;
+  ofOtherJob?(other: JobState, number: string, state: JobState<S>): Params | Text;
 };
 
 /** An act as a job has it: one of a kind of step is done at that step, while it is the present one. */

@@ -3,6 +3,8 @@ import type { Instrument } from '../instruments/instrument.ts';
 import { gaugeKind } from '../instruments/kinds.ts';
 import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { check } from '../judgement/sentences.ts';
+import type { Text } from '../message/message.ts';
+import { isText, listOf } from '../message/message.ts';
 import { len } from '../quantities/say.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
 import { records, roleSaid } from './author.ts';
@@ -10,6 +12,7 @@ import type { JobEvent, JobEventOf } from './events.ts';
 import { answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
 import { mayLack } from './lacking.ts';
+import { M } from './messages.ts';
 import { sameParams } from './params.ts';
 import { find, type Refusal } from './refusal.ts';
 import { refuseChange, refuseLook, refuseOpening } from './refuse-setup.ts';
@@ -27,25 +30,25 @@ const reports = (state: JobState): Record<string, StepReport> =>
   Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
 
 /** The place behind a key at a step now, or why no reading may be taken there. */
-export function placeAt(state: JobState, step: string, key: string): Place | string {
+export function placeAt(state: JobState, step: string, key: string): Place | Text {
   const definition = stepOf(state, step);
   const unsaid = definition && unsaidHere(state, definition);
   if (unsaid) return unsaid;
   try {
-    return definition?.kind.place?.(state, definition, key, reports(state)) ?? 'That step takes no readings.';
+    return definition?.kind.place?.(state, definition, key, reports(state)) ?? M.stepTakesNoReadings;
   } catch (fault) {
-    return fault instanceof RangeError ? fault.message : 'What stands at this step does not go together.';
+    return fault instanceof RangeError ? fault.message : M.whatStandsStepDoesNot;
   }
 }
 
 /** The step must be the present one, with no pin through it. */
 function refuseStep(state: JobState, id: string): Refusal {
   const step = find(state, id);
-  if (!step) return `There is no step “${id}” in this job.`;
-  if (step.status === 'done') return `“${step.title}” is passed. Withdraw a reading there to open it again.`;
-  if (step.status === 'closed') return `“${step.title}” is not open yet: ${step.because ?? ''}`;
+  if (!step) return M.thereNoStepJob({ id });
+  if (step.status === 'done') return M.passedWithdrawReadingThereOpen({ title: step.title });
+  if (step.status === 'closed') return M.notOpenYet({ title: step.title, because: step.because ?? '' });
   if (step.hold && !step.hold.released)
-    return `“${step.title}” is held: ${step.hold.reason} A lead hand releases it.`;
+    return M.heldLeadHandReleases({ title: step.title, reason: step.hold.reason });
   return null;
 }
 
@@ -57,20 +60,18 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
   try {
     return refusalOf(state, e);
   } catch (fault) {
-    if (!(fault instanceof RangeError))
-      return 'What stands at this step does not go together: look at the setup.';
-    return `What stands at this step does not go together: ${fault.message}`;
+    if (!(fault instanceof RangeError)) return M.whatStandsStepDoesNot2;
+    return M.whatStandsStepDoesNot3({ message: fault.message });
   }
 }
 
 function refusalOf(state: JobState | null, e: JobEvent): Refusal {
-  if (!records(e.author.role)) return `${roleSaid(e.author.role)} reads; only fitters and lead hands record.`;
-  if (!state) return e.type === 'job.opened' ? refuseOpening(e) : 'This job is not opened yet.';
-  if (e.type === 'job.opened') return 'This job is open already.';
-  if (state.cancelled && e.type !== 'note.added')
-    return 'This job was cancelled: nothing more is done to it. Open a new one.';
+  if (!records(e.author.role)) return M.readsOnlyFittersLeadHands({ roleSaid: roleSaid(e.author.role) });
+  if (!state) return e.type === 'job.opened' ? refuseOpening(e) : M.jobNotOpenedYet;
+  if (e.type === 'job.opened') return M.jobOpenAlready;
+  if (state.cancelled && e.type !== 'note.added') return M.jobCancelledNothingMoreDone;
   if (state.signed && e.type !== 'note.added' && e.type !== 'sheet.reopened')
-    return 'The sheet is signed: notes can be added; a correction opens a revision, with its reason.';
+    return M.sheetSignedNotesCanAdded;
   const running = refuseWhileRunning(state, e);
   if (running) return running;
   switch (e.type) {
@@ -101,24 +102,24 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
     case 'bolt.tightened':
       return refuseTick(state, e);
     case 'bolts.loosened':
-      return state.ticks.some((t) => t.step === e.data.step) ? null : 'No bolt is tight yet.';
+      return state.ticks.some((t) => t.step === e.data.step) ? null : M.noBoltTightYet;
     case 'step.passed': {
       const shut = refuseStep(state, e.data.step);
       if (shut) return shut;
-      if (signsAt(state.setup, e.data.step)) return 'The last step is passed by signing.';
+      if (signsAt(state.setup, e.data.step)) return M.lastStepPassedSigning;
       const first = find(state, e.data.step)?.blocking[0];
-      return first ? `Not yet: ${first.reason}` : null;
+      return first ? M.notYet({ reason: first.reason }) : null;
     }
     case 'step.held': {
       const step = find(state, e.data.step);
-      if (!step) return `There is no step “${e.data.step}” in this job.`;
-      if (step.status === 'done') return `“${step.title}” is passed; hold a later step.`;
-      return step.hold && !step.hold.released ? `“${step.title}” is held already.` : null;
+      if (!step) return M.thereNoStepJob2({ step: e.data.step });
+      if (step.status === 'done') return M.passedHoldLaterStep({ title: step.title });
+      return step.hold && !step.hold.released ? M.heldAlready({ title: step.title }) : null;
     }
     case 'step.released': {
       const step = find(state, e.data.step);
-      if (e.author.role !== 'lead') return 'Only a lead hand releases a hold.';
-      return step?.hold && !step.hold.released ? null : 'Nothing holds this step.';
+      if (e.author.role !== 'lead') return M.onlyLeadHandReleasesHold;
+      return step?.hold && !step.hold.released ? null : M.nothingHoldsStep;
     }
     case 'deviation.accepted':
       return refuseDeviation(state, e);
@@ -137,12 +138,12 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
 function refuseAct(state: JobState, e: JobEventOf<'act.done'>): Refusal {
   const { params = {}, reason } = e.data;
   const act = actOn(state.setup, e.data.act);
-  if (!act) return 'There is nothing of the kind to be done on this job.';
+  if (!act) return M.thereNothingKindDoneJob;
   const shut = act.step === undefined ? null : refuseStep(state, act.step);
   if (shut) return shut;
-  if (act.words && (reason ?? '').length < 3) return 'A reason takes a few words.';
+  if (act.words && (reason ?? '').length < 3) return M.reasonTakesFewWords;
   const checked = check(act.params ?? NO_PARAMS, params);
-  return checked.ok ? act.may(state, params) : (checked.faults[0]?.message ?? 'That is not how it is told.');
+  return checked.ok ? act.may(state, params) : (checked.faults[0]?.message ?? M.notHowTold);
 }
 
 /** A question of a step as it can be answered now, its own or one that stands beside them. */
@@ -152,10 +153,10 @@ const questionAt = (state: JobState, step: StepDefinition | undefined, id: strin
 
 /** What is wrong with an answer as such, whenever it is given. */
 function refuseWords(item: GateItem, { answer, note }: { answer: Said; note?: string | undefined }): Refusal {
-  if (item.note && !note?.trim()) return 'Write down what was seen; a word or two will do.';
+  if (item.note && !note?.trim()) return M.writeDownWhatSeenWord;
   if (answer !== 'none') return null;
-  if (!canLack(item)) return 'This question is never skipped: answer OK or not OK.';
-  return note?.trim() ? null : 'Why does it not apply? A word or two will do.';
+  if (!canLack(item)) return M.questionNeverSkippedAnswerOk;
+  return note?.trim() ? null : M.whyDoesNotApplyWord;
 }
 
 /** An answer that was passed is corrected with a reason; one that is still open is simply answered anew. */
@@ -163,24 +164,27 @@ function refuseCorrection(state: JobState, e: JobEventOf<'answer.corrected'>): R
   const definition = stepOf(state, e.data.step);
   const item = questionAt(state, definition, e.data.item);
   const step = find(state, e.data.step);
-  if (!definition || !item || !step) return 'There is no such question in this job.';
+  if (!definition || !item || !step) return M.thereNoSuchQuestionJob;
   const given = state.answers.find((a) => a.step === step.id && a.item === item.id);
-  if (!given) return 'That question was not answered yet: answer it at its step.';
-  if (step.status !== 'done' && !step.kept) return 'That step is open: answer the question anew.';
+  if (!given) return M.questionNotAnsweredYetAnswer;
+  if (step.status !== 'done' && !step.kept) return M.stepOpenAnswerQuestionAnew;
   return refuseWords(item, e.data);
 }
 
 function refuseAnswer(state: JobState, e: JobEventOf<'gate.answered'>): Refusal {
   const step = stepOf(state, e.data.step);
   const item = questionAt(state, step, e.data.item);
-  if (!step || !item) return 'There is no such question in this job.';
+  if (!step || !item) return M.thereNoSuchQuestionJob;
   if (!step.items?.includes(item)) return refuseWords(item, e.data) ?? refuseStep(state, step.id);
-  if (step.kind.asks && !step.kind.asks(state, step).some((i) => i.id === item.id))
-    return 'That is not asked now.';
+  if (step.kind.asks && !step.kind.asks(state, step).some((i) => i.id === item.id)) return M.notAskedNow;
   const first = e.data.answer === 'yes' ? comesBefore(find(state, step.id), item) : null;
-  if (first) return `First what comes before it. ${first.reason} ${first.remedy ?? ''}`.trim();
+  if (first)
+    return listOf(
+      [M.firstWhatComesBefore({ reason: first.reason }), ...(first.remedy ? [first.remedy] : [])],
+      ' ',
+    );
   const above = step.inOrder && e.data.answer !== 'no' ? firstOpenAbove(state, step, item.id) : null;
-  if (above) return `First: ${above.ask}`;
+  if (above) return M.first({ ask: above.ask });
   return refuseWords(item, e.data) ?? refuseStep(state, e.data.step);
 }
 
@@ -196,14 +200,14 @@ function firstOpenAbove(state: JobState, step: StepDefinition, id: string): Gate
 function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {
   const id = e.data.step;
   const step = stepOf(state, id);
-  if (!step?.kind.bolt) return 'No bolts are tightened at that step.';
+  if (!step?.kind.bolt) return M.noBoltsTightenedStep;
   return (
     refuseStep(state, id) ??
     unsaidHere(state, step) ??
     step.kind.bolt(state, step, find(state, id)?.report ?? null, e.data) ??
     (e.data.torqueNm === 0 || showsTorque(e.data.instrument, e.data.torqueNm)
       ? null
-      : `${e.data.instrument.name} does not reach there: it reads ${sayRange(e.data.instrument)}.`)
+      : M.doesNotReachThereReads({ name: e.data.instrument.name, instrument: sayRange(e.data.instrument) }))
   );
 }
 
@@ -212,46 +216,60 @@ export const showsTorque = (i: Instrument, nm: number): boolean => nm <= i.high 
 
 function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
   const step = stepOf(state, e.data.step);
-  if (!step?.kind.place) return 'That step takes no readings.';
+  if (!step?.kind.place) return M.stepTakesNoReadings;
   const shut = refuseStep(state, step.id) ?? unsaidHere(state, step);
   if (shut) return shut;
   const place = step.kind.place(state, step, e.data.place, reports(state));
-  if (typeof place === 'string') return place;
+  if (isText(place)) return place;
   const untimely = refuseTime(state, e);
   if (untimely) return untimely;
   if (e.data.value < place.low || e.data.value > place.high) {
     const say = (v: number) => sayReading(place.instrumentKinds[0] ?? 'caliper', v);
     return place.quantity === 'angle'
-      ? `${e.data.value.toFixed(1)}° is not believable here: ${place.low.toFixed(0)}° to ${place.high.toFixed(0)}°${place.low >= 0 && place.high !== 360 ? ', and forward only' : ''}.`
-      : `${say(e.data.value)} is not believable here: ${say(place.low)} to ${say(place.high)}. Check the unit.`;
+      ? M.notBelievableHere({
+          value: e.data.value.toFixed(1),
+          low: place.low.toFixed(0),
+          high: place.high.toFixed(0),
+          low2: place.low >= 0 && place.high !== 360 ? 'forwardOnly' : 'none',
+        })
+      : M.notBelievableHereCheckUnit({
+          value: say(e.data.value),
+          low: say(place.low),
+          high: say(place.high),
+        });
   }
   const { instrument } = e.data;
   if (!place.instrumentKinds.includes(instrument.kind))
-    return `This place is read with a ${place.instrumentKinds.map((k) => gaugeKind(k).name).join(' or a ')}, not with ${instrument.name}.`;
+    return M.placeReadNot({
+      instrumentKinds: listOf(
+        place.instrumentKinds.map((k) => gaugeKind(k).name),
+        ' or a ',
+      ),
+      name: instrument.name,
+    });
   return reaches(instrument, e.data.value)
     ? null
-    : `${instrument.name} does not reach there: it reads ${sayRange(instrument)}.`;
+    : M.doesNotReachThereReads({ name: instrument.name, instrument: sayRange(instrument) });
 }
 
 /** A number is said to be lacking at the present step, where it may be. */
 function refuseLacking(state: JobState, e: JobEventOf<'number.lacking'>): Refusal {
   const step = stepOf(state, e.data.step);
-  if (!step || (!step.kind.place && !step.kind.bolt)) return 'That step asks for no number.';
+  if (!step || (!step.kind.place && !step.kind.bolt)) return M.stepAsksNoNumber;
   const shut = refuseStep(state, step.id);
   if (shut) return shut;
-  if (mayLack(step).length === 0)
-    return 'This number is the safety limit, or the work itself: it has to be there.';
-  return mayLack(step).includes(e.data.why) ? null : 'That is not said of this step.';
+  if (mayLack(step).length === 0) return M.numberSafetyLimitWorkItself;
+  return mayLack(step).includes(e.data.why) ? null : M.notSaidStep;
 }
 
 /** Photographs a job holds. */
 const PHOTOS_MOST = 200;
 
 function refusePhoto(state: JobState, e: JobEventOf<'photo.added'>): Refusal {
-  if (!find(state, e.data.step)) return 'There is no such step.';
+  if (!find(state, e.data.step)) return M.thereNoSuchStep;
   if (state.photos.some((p) => p.hash === e.data.hash && p.step === e.data.step))
-    return 'That photograph is at this step already.';
-  return state.photos.length >= PHOTOS_MOST ? `A job holds ${PHOTOS_MOST} photographs.` : null;
+    return M.photographStepAlready;
+  return state.photos.length >= PHOTOS_MOST ? M.jobHoldsPhotographs({ photos_most: PHOTOS_MOST }) : null;
 }
 
 /** What the places of a row begin with: `t/` of `t/3`; a place of no row is its own. */
@@ -261,26 +279,23 @@ const rowOfPlace = (place: string): string => place.replace(/\d+$/, '');
 function refuseTime(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
   const { readAt, step } = e.data;
   if (readAt === undefined) return null;
-  if (find(state, step)?.report?.dueAt === undefined)
-    return 'Only a step that keeps times takes a reading made earlier: here it counts from when it is entered.';
+  if (find(state, step)?.report?.dueAt === undefined) return M.onlyStepKeepsTimesTakes;
   const at = Date.parse(readAt);
-  if (at > Date.parse(e.at)) return 'That time has not come yet.';
+  if (at > Date.parse(e.at)) return M.timeHasNotComeYet;
   const before = Math.max(
     Date.parse(state.opened.at),
     ...standing(state, step, 'any')
       .filter((r) => rowOfPlace(r.place) === rowOfPlace(e.data.place))
       .map((r) => Date.parse(r.at)),
   );
-  return at < before
-    ? 'It was read after the reading before it: the times go on, never back. Withdraw the later one to enter one in between.'
-    : null;
+  return at < before ? M.readAfterReadingBeforeTimes : null;
 }
 
 /** The range of a gauge in words, whole millimetres for lengths. */
-const sayRange = (i: Instrument): string =>
+const sayRange = (i: Instrument): Text =>
   quantityOf(i.kind) === 'length'
-    ? `${len(i.low, 0)} to ${len(i.high, 0)}`
-    : `${sayReading(i.kind, i.low)} to ${sayReading(i.kind, i.high)}`;
+    ? M.to({ low: len(i.low, 0), high: len(i.high, 0) })
+    : M.to2({ kind: sayReading(i.kind, i.low), kind2: sayReading(i.kind, i.high) });
 
 /** Does a gauge's range take in a value? */
 export function reaches(instrument: Instrument, value: number): boolean {
@@ -291,37 +306,37 @@ export function reaches(instrument: Instrument, value: number): boolean {
 /** Only a step that measures, was reached, and has something measured can be measured anew. */
 function refuseRepeat(state: JobState, e: JobEventOf<'measure.repeated'>): Refusal {
   const step = find(state, e.data.step);
-  if (!step || !stepOf(state, e.data.step)?.kind.repeats) return 'That step is not one to measure anew.';
-  if (step.status === 'closed') return `“${step.title}” is not open yet: ${step.because ?? ''}`;
-  if (step.hold && !step.hold.released) return `“${step.title}” is held: ${step.hold.reason}`;
-  return standing(state, e.data.step, 'any').length > 0 ? null : 'Nothing is measured there yet.';
+  if (!step || !stepOf(state, e.data.step)?.kind.repeats) return M.stepNotOneMeasureAnew;
+  if (step.status === 'closed') return M.notOpenYet({ title: step.title, because: step.because ?? '' });
+  if (step.hold && !step.hold.released) return M.held({ title: step.title, reason: step.hold.reason });
+  return standing(state, e.data.step, 'any').length > 0 ? null : M.nothingMeasuredThereYet;
 }
 
 function refuseWithdrawal(state: JobState, e: JobEventOf<'reading.withdrawn'>): Refusal {
   const reading = [...state.readings, ...state.ticks].find((r) => r.id === e.data.reading);
-  if (!reading) return 'There is no such reading in this job.';
-  if (reading.withdrawn) return 'That reading is withdrawn already.';
+  if (!reading) return M.thereNoSuchReadingJob;
+  if (reading.withdrawn) return M.readingWithdrawnAlready;
   const step = find(state, reading.step);
-  return step?.status === 'closed' ? `“${step.title}” is not open.` : null;
+  return step?.status === 'closed' ? M.notOpen({ title: step.title }) : null;
 }
 
 /** A job opened by mistake is cancelled by who opened it until something is read or tightened; after that by a lead hand. */
 function refuseCancelling(state: JobState, e: JobEventOf<'job.cancelled'>): Refusal {
   if (e.author.role === 'lead') return null;
   if (state.readings.length + state.ticks.length + state.past.length > 0)
-    return 'Something is recorded already: a lead hand cancels it.';
+    return M.somethingRecordedAlreadyLeadHand;
   return e.author.id === state.opened.author.id
     ? null
-    : `Only ${state.opened.author.name}, who opened it, or a lead hand cancels it.`;
+    : M.onlyWhoOpenedLeadHand({ name: state.opened.author.name });
 }
 
 /** A signed sheet is opened again by who signed it, or by a lead hand. */
 function refuseRevision(state: JobState, e: JobEventOf<'sheet.reopened'>): Refusal {
   const signature = state.signed ?? state.running;
-  if (!signature) return 'The sheet is not signed: it can be corrected as it is.';
+  if (!signature) return M.sheetNotSignedCanCorrected;
   return e.author.role === 'lead' || e.author.id === signature.author.id
     ? null
-    : `Only ${signature.author.name}, who signed it, or a lead hand opens a revision.`;
+    : M.onlyWhoSignedLeadHand({ name: signature.author.name });
 }
 
 /** One spelling of a name: case, accents' composition and doubled spaces aside. */
@@ -332,15 +347,13 @@ const spelled = (name: string): string =>
 function refuseSignature(e: JobEventOf<'sheet.signed'>): Refusal {
   return spelled(e.data.name) === spelled(e.author.name)
     ? null
-    : `Sign with your own name: ${e.author.name} is signed in. Somebody else signs in first to sign.`;
+    : M.signYourOwnNameSigned({ name: e.author.name });
 }
 
 /** A sheet is signed as running once the machine runs and only its timed checks are still to come. */
 function refuseRunning(state: JobState): Refusal {
-  if (isRunning(state)) return 'The sheet is signed as running already; the last check closes it.';
-  return checksLeft(state).length > 0
-    ? null
-    : 'A sheet is signed as running once the machine runs and only its timed checks are still to come.';
+  if (isRunning(state)) return M.sheetSignedAsRunningAlready;
+  return checksLeft(state).length > 0 ? null : M.sheetSignedAsRunningOnce;
 }
 
 /** The signature waits where a stop was lifted or struck and nobody else has looked. */
@@ -351,21 +364,21 @@ function refuseUnseen(state: JobState): Refusal {
       state.steps.map((s) => s.report),
     ),
   );
-  return waits ? `${waits.reason} ${waits.remedy ?? ''}`.trim() : null;
+  return waits ? listOf([waits.reason, ...(waits.remedy ? [waits.remedy] : [])], ' ') : null;
 }
 
 /** Something a lead hand may be asked to accept. */
 const isOver = (f: { verdict: string }) => f.verdict === 'reject' || f.verdict === 'too-close';
 
 function refuseDeviation(state: JobState, e: JobEventOf<'deviation.accepted'>): Refusal {
-  if (e.author.role !== 'lead') return 'Only a lead hand accepts a deviation.';
+  if (e.author.role !== 'lead') return M.onlyLeadHandAcceptsDeviation;
   const step = find(state, e.data.step);
   const finding = step?.report?.findings.find((f) => f.code === e.data.finding);
-  if (!step || !finding) return 'There is no such finding at that step now.';
+  if (!step || !finding) return M.thereNoSuchFindingStep;
   const stands = step.blocking.includes(finding) || (step.open.includes(finding) && isOver(finding));
-  if (!stands) return 'That finding does not stand in the way.';
+  if (!stands) return M.findingDoesNotStandWay;
   // A device with an older page says no parameters: what it accepts is the finding of this code as it stands.
   if (e.data.params !== undefined && !sameParams(e.data.params, finding.params))
-    return 'That finding has changed since it was read. Read it again, then decide.';
-  return finding.acceptable ? null : 'This cannot be accepted by a signature; it must be put right.';
+    return M.findingHasChangedSinceRead;
+  return finding.acceptable ? null : M.cannotAcceptedSignatureMustPut;
 }

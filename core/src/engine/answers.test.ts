@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND } from '../testing/every-kind.ts';
 import { handAt, refuses, step } from '../testing/test-stand.ts';
 
@@ -10,10 +11,12 @@ it('a question about what this machine has not is answered so, with a reason tha
   refuses(() => h.answer('safe', 'isolated', 'none', 'no energy here'), /never skipped/);
   refuses(() => h.answer('safe', 'instructions', 'none'), /Why does it not apply/);
   h.answer('safe', 'instructions', 'none', 'the sheet came with the pump');
-  expect(step(h, 'safe').report?.findings).toContainEqual(
+  expect(english(step(h, 'safe').report?.findings)).toContainEqual(
     expect.objectContaining({ code: 'safe.instructions.none', verdict: 'caution' }),
   );
   // Answered, it stands in nobody's way.
   h.answerAll('safe').pass('safe');
-  expect(JSON.stringify(fitUpSheet(h.state, null).document)).toMatch(/Does not apply.*came with the pump/);
+  expect(JSON.stringify(english(fitUpSheet(h.state, null).document))).toMatch(
+    /Does not apply.*came with the pump/,
+  );
 });

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fromForm, toForm } from '../job/setup-form.ts';
 import { arbitrarySetup } from '../testing/arbitrary-setup.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND } from '../testing/every-kind.ts';
 import { askedOf, fieldsOf, formName, lacking, standsAs, valueIn } from './asked.ts';
 import { saysOnlyWhatWasAsked } from './here.ts';
@@ -14,8 +15,8 @@ describe.each(allTrades())('what is asked for a job of $id', ({ schema }) => {
   it('each field has one name, a label, a group, and is typed in something', () => {
     expect(new Set(fields.map((f) => f.name)).size).toBe(fields.length);
     for (const f of fields) {
-      expect(f.label.trim(), f.name).not.toBe('');
-      expect(f.group.trim(), f.name).not.toBe('');
+      expect(english(f.label).trim(), f.name).not.toBe('');
+      expect(english(f.group).trim(), f.name).not.toBe('');
       // A form library reads a dot as nesting: at most one, which travels as a colon.
       expect(formName(f.name), f.name).not.toContain('.');
     }
@@ -33,7 +34,7 @@ describe.each(allTrades())('what is asked for a job of $id', ({ schema }) => {
   it('labels of what is asked at the same time are told apart', () => {
     for (const usual of Object.values(EVERY_KIND).filter((s) => tradeOf(s).schema === schema)) {
       const asked = askedOf(schema, usual);
-      const said = asked.map((f) => `${f.group} / ${f.label}`);
+      const said = asked.map((f) => `${english(f.group)} / ${english(f.label)}`);
       const twice = said.filter((s, i) => said.indexOf(s) !== i);
       expect(twice).toEqual([]);
     }
@@ -62,7 +63,7 @@ describe.each(Object.entries<Setup>(EVERY_KIND))('%s', (_name, usual) => {
         const asked = new Set(askedOf(schema, setup).map((f) => f.name));
         for (const { path, message } of lacking(schema, setup)) {
           expect(asked).toContain(path);
-          expect(message).toMatch(/^[A-Z].{5,}$/s);
+          expect(english(message)).toMatch(/^[A-Z].{5,}$/s);
           expect(valueIn(setup, path)).toBeUndefined();
         }
       }),

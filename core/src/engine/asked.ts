@@ -1,15 +1,16 @@
 import { type Schema, string, type TestContext, ValidationError } from 'yup';
+import type { Text } from '../message/message.ts';
 import '../judgement/sentences.ts';
 
 /** What a form holds: text a field, by its form name. */
 export type FormValues = Record<string, string>;
 type When = (form: FormValues) => boolean;
-type Options = ReadonlyArray<readonly [string, string]>;
+type Options = ReadonlyArray<readonly [string, Text]>;
 
 /** What a person is asked for a field of a setup. */
 export type Asked = {
-  group: string;
-  label: string;
+  group: Text;
+  label: Text;
   /** Digits a length is shown with. */
   decimals?: number;
   options?: Options;
@@ -28,23 +29,23 @@ export type Asked = {
   /** Asked only where the form so far says so. */
   when?: When;
   /** It cannot be left out where it is asked, though the shape has it optional: the sentence then said; undefined where it can. */
-  needed?: string | ((form: FormValues) => string | undefined);
+  needed?: Text | ((form: FormValues) => Text | undefined);
 };
 
 declare module 'yup' {
   interface CustomSchemaMetadata {
     asked?: Asked;
     /** The part of the setup is asked for as a whole, by a flag of this name; its fields only where it is on. */
-    part?: { group: string; label: string };
+    part?: { group: Text; label: Text };
     /** Each of a list is a flag of its own: the values asked for, and what they are called. */
-    flags?: { group: string; options: Options; inSight?: boolean };
+    flags?: { group: Text; options: Options; inSight?: boolean };
     /** Not asked for, though it has what would be asked. */
     silent?: boolean;
   }
 }
 
 /** What is asked for a field, to hang on its schema. */
-export const ask = (group: string, label: string, more: Partial<Asked> = {}) => ({
+export const ask = (group: Text, label: Text, more: Partial<Asked> = {}) => ({
   asked: { group, label, ...more },
 });
 
@@ -53,14 +54,14 @@ export const same = (values: readonly string[]): Options => values.map((v) => [v
 
 /** A choice among words, each with what it is called. */
 export const choice = <K extends string>(
-  group: string,
-  label: string,
-  words: Readonly<Record<K, string>> | readonly K[],
+  group: Text,
+  label: Text,
+  words: Readonly<Record<K, Text>> | readonly K[],
   more: Partial<Asked> = {},
 ) => {
   const list = Array.isArray(words);
   const values = (list ? words : Object.keys(words)) as K[];
-  const options = list ? same(values) : (Object.entries(words) as Array<[K, string]>);
+  const options = list ? same(values) : (Object.entries(words) as Array<[K, Text]>);
   return string()
     .oneOf(values)
     .meta(ask(group, label, { options, ...more }));
@@ -130,7 +131,7 @@ function walk(fields: Record<string, AnyField>, under: string, when?: When): Fie
   return Object.entries(fields).flatMap(([key, schema]): Field[] => {
     const meta = schema.meta() ?? {};
     const name = under ? `${under}.${key}` : key;
-    const flag = (field: string, group: string, label: string): Field => ({
+    const flag = (field: string, group: Text, label: Text): Field => ({
       name: field,
       group,
       label,
@@ -206,12 +207,12 @@ export function askedOf(schema: Schema, setup: object): Field[] {
 }
 
 /** What a setup lacks that is asked for it: the field and a sentence each. */
-export function lacking(schema: Schema, setup: object): Array<{ path: string; message: string }> {
+export function lacking(schema: Schema, setup: object): Array<{ path: string; message: Text }> {
   const fields = fieldsOf(schema);
   const form = standsAs(fields, setup);
   return fields.flatMap((f) => {
     if (!f.needed || f.later || (f.when && !f.when(form)) || valueIn(setup, f.name) !== undefined) return [];
-    const message = typeof f.needed === 'string' ? f.needed : f.needed(form);
+    const message = typeof f.needed === 'function' ? f.needed(form) : f.needed;
     return message ? [{ path: f.name, message }] : [];
   });
 }

@@ -1,4 +1,7 @@
 import { type InferType, object, string } from 'yup';
+import type { Text } from '../message/message.ts';
+import { expr } from '../message/message.ts';
+import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
 /** Who did something, and in what role. */
@@ -17,5 +20,5 @@ export type Role = Author['role'];
 /** Who puts anything on a sheet. */
 export const records = (role: Role | undefined): boolean => role === 'fitter' || role === 'lead';
 /** A role as the beginning of a sentence. */
-export const roleSaid = (role: Role): string =>
-  `${role === 'instructor' ? 'An' : 'A'} ${role === 'lead' ? 'lead hand' : role}`;
+export const roleSaid = (role: Role): Text =>
+  expr`${role === 'instructor' ? M.an : 'A'} ${role === 'lead' ? M.leadHand : role}`;

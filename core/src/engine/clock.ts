@@ -1,4 +1,6 @@
+import type { Text } from '../message/message.ts';
 import type { JobEvent } from './events.ts';
+import { M } from './messages.ts';
 import type { ClockMark } from './state.ts';
 
 /** Clocks that differ by more than this do not agree, and an entry that waited longer was made without network. Our own choice. */
@@ -40,8 +42,13 @@ const span = (s: number): string => {
 };
 
 /** What is said of a clock on the sheet; `when` writes a moment for people. */
-export function sayClock(mark: ClockMark, when: (at: string) => string): string {
-  if (mark.kind === 'earlier') return `read then, entered ${when(mark.storedAt)}`;
-  if (mark.kind === 'offline') return `made without network, stored ${when(mark.storedAt)}`;
-  return `the device’s clock was ${span(Math.abs(mark.aheadS))} ${mark.aheadS > 0 ? 'ahead' : 'behind'} and said ${when(mark.deviceAt)}; stored ${when(mark.storedAt)}`;
+export function sayClock(mark: ClockMark, when: (at: string) => string): Text {
+  if (mark.kind === 'earlier') return M.readThenEntered({ when: when(mark.storedAt) });
+  if (mark.kind === 'offline') return M.madeWithoutNetworkStored({ when: when(mark.storedAt) });
+  return M.devicesClockSaidStored({
+    span: span(Math.abs(mark.aheadS)),
+    aheadS: mark.aheadS > 0 ? 'ahead' : 'behind',
+    when: when(mark.deviceAt),
+    when2: when(mark.storedAt),
+  });
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, upTo, workAll } from '../testing/every-kind.ts';
 import { asta, handAt, imke, refuses, step } from '../testing/test-stand.ts';
 import type { ProofValues } from '../trades/seal/proof.ts';
@@ -27,7 +28,7 @@ describe('a check entered before it is due', () => {
     expect(step(h, 'proof').report?.next?.key).toBe('leak/15');
     refuses(() => h.read('proof', 'leak/1440', 2, 'counter'), /^First: leakage after 15 minutes/);
     refuses(() => h.pass('proof'), /Still to be read/);
-    expect(step(h, 'proof').report?.findings).toContainEqual(
+    expect(english(step(h, 'proof').report?.findings)).toContainEqual(
       expect.objectContaining({ code: 'proof.early', verdict: 'caution' }),
     );
     const sheet = fitUpSheet(h.state, 'F-1');
@@ -50,7 +51,9 @@ describe('a check entered before it is due', () => {
       /leakage after 15 minutes.*; then after an hour, the next day/i,
     );
     h.pass('proof').do('sheet.signed', { name: 'Asta' });
-    expect(JSON.stringify(fitUpSheet(h.state, 'F-1').document)).toMatch(/the late shift looks every hour/);
+    expect(JSON.stringify(english(fitUpSheet(h.state, 'F-1').document))).toMatch(
+      /the late shift looks every hour/,
+    );
   });
 
   it('stops the seal all the same where it leaks', () => {
@@ -80,7 +83,7 @@ describe('a sheet signed as running', () => {
     // The question of the first minutes is no check to come.
     expect(checksLeft(h.state)).toEqual([]);
     h.answerAll('proof');
-    expect(checksLeft(h.state).map((c) => c.what)).toEqual([
+    expect(english(checksLeft(h.state).map((c) => c.what))).toEqual([
       'Leak check after 15 minutes',
       'Leak check after an hour',
       'Leak check the next day',
@@ -91,11 +94,15 @@ describe('a sheet signed as running', () => {
     const h = running();
     expect(h.state.signed).toBeNull();
     expect(isRunning(h.state)).toBe(true);
-    expect(summarise(h.state)).toMatchObject({ signedBy: null, present: 'proof' });
-    expect(summarise(h.state).act).toMatch(/^Running, checks to come/);
+    expect(english(summarise(h.state))).toMatchObject({ signedBy: null, present: 'proof' });
+    expect(english(summarise(h.state).act)).toMatch(/^Running, checks to come/);
     const kept = fitUpSheet(h.state, 'F-1', 'UTC', h.state.running);
-    expect(kept).toMatchObject({ revision: 1, title: { state: 'running' }, signature: { name: 'Asta' } });
-    expect(JSON.stringify(kept.document)).toMatch(/Running, checks to come:/);
+    expect(english(kept)).toMatchObject({
+      revision: 1,
+      title: { state: 'running' },
+      signature: { name: 'Asta' },
+    });
+    expect(JSON.stringify(english(kept.document))).toMatch(/Running, checks to come:/);
     for (const act of [
       () =>
         h.do('setup.changed', {
@@ -121,7 +128,7 @@ describe('a sheet signed as running', () => {
       [2, false],
     ]);
     expect(h.state.running).toBeNull();
-    expect(fitUpSheet(h.state, 'F-1')).toMatchObject({ revision: 2, title: { state: 'signed' } });
+    expect(english(fitUpSheet(h.state, 'F-1'))).toMatchObject({ revision: 2, title: { state: 'signed' } });
     expect(reduce(h.events)).toEqual(h.state);
   });
 

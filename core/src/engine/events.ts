@@ -2,9 +2,11 @@ import { array, boolean, type InferType, lazy, mixed, number, object, type Schem
 import { instrumentSchema } from '../instruments/instrument.ts';
 import { isMoment } from '../judgement/moments.ts';
 import type { Params } from '../judgement/result.ts';
+import { isText, type Text } from '../message/message.ts';
 import type { Author } from './author.ts';
 import { authorSchema } from './author.ts';
 import { LACKING_WHYS } from './lacking.ts';
+import { M } from './messages.ts';
 import { isParams } from './params.ts';
 import { ANSWERS } from './said.ts';
 import { setupSchema } from './trades.ts';
@@ -14,10 +16,11 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 const UUID7 = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 const ISO = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/;
 
-export const uuidSchema = string().matches(UUID, '${path} is not an identifier.').required();
+export const uuidSchema = string()
+  .matches(UUID, { message: (p: { path: string }) => M.pathNotIdentifier({ path: p.path }) })
+  .required();
 const word = () => string().min(1).max(40).required();
-const reason = () =>
-  string().trim().min(3, 'A reason takes a few words.').max(400).required('A reason takes a few words.');
+const reason = () => string().trim().min(3, M.reasonTakesFewWords).max(400).required(M.reasonTakesFewWords);
 
 /** What each kind of event carries. The reducer alone gives it meaning. */
 export const eventData = {
@@ -49,7 +52,7 @@ export const eventData = {
     instrument: instrumentSchema.required(),
     /** When it was read, where that was earlier than it is told: only at steps that keep times. */
     readAt: string()
-      .matches(ISO, 'The time it was read is written like 2026-01-31T06:30:00Z.')
+      .matches(ISO, { message: M.timeReadWrittenLike2026 })
       .test('real', 'The time it was read is not a real time.', (t) => !t || isMoment(t)),
     /** How it came: typed by hand where nothing is said, from the gauge's own port, or out of a file. */
     via: string().oneOf(['port', 'file'] as const),
@@ -92,7 +95,7 @@ export const eventData = {
     /** Acceptances of before carried the numbers in the sentence; they are read by nobody now. */
     numbers: array(number().required()).max(60),
     /** Its sentence as it was read, for the sheet. */
-    stands: string().min(1).max(1200).required(),
+    stands: mixed<Text>((v): v is Text => isText(v) && JSON.stringify(v).length <= 6000).required(),
     reason: reason(),
   }).noUnknown(),
   /** A second person has looked at a change of the setup that would lift a stop. */
@@ -108,7 +111,7 @@ export const eventData = {
     reason: string().trim().max(400),
   }).noUnknown(),
   'sheet.signed': object({
-    name: string().trim().min(2, 'Sign with your name.').max(60).required(),
+    name: string().trim().min(2, M.signYourName).max(60).required(),
     /** The machine runs and checks are still to come: the sheet is kept as it stands, and closed by the last of them. */
     running: boolean().oneOf([true] as const),
   }).noUnknown(),
@@ -120,9 +123,9 @@ export const eventData = {
   'photo.added': object({
     step: string().min(1).max(60).required(),
     hash: string()
-      .matches(/^[0-9a-f]{64}$/, 'A photograph is named by the SHA-256 of its file.')
+      .matches(/^[0-9a-f]{64}$/, { message: M.photographNamedSha256File })
       .required(),
-    words: string().max(300, 'Three hundred letters at the most.').defined(),
+    words: string().max(300, M.threeHundredLettersMost).defined(),
     width: number().integer().min(1).max(10_000).required(),
     height: number().integer().min(1).max(10_000).required(),
   }).noUnknown(),
@@ -146,10 +149,10 @@ export type JobEvent = { [T in EventType]: JobEventOf<T> }[EventType];
 
 const envelope = (data: Schema) =>
   object({
-    id: string().matches(UUID7, 'The id of an event is a UUID of version 7.').required(),
+    id: string().matches(UUID7, { message: M.idEventUuidVersion7 }).required(),
     jobId: uuidSchema,
     at: string()
-      .matches(ISO, 'The time of an event is written like 2026-01-31T06:30:00Z.')
+      .matches(ISO, { message: M.timeEventWrittenLike2026 })
       .test('real', 'The time of an event is not a real time.', (t) => !t || isMoment(t))
       .required(),
     author: authorSchema.required(),

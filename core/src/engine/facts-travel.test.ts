@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { factsOf, gather, judge, reduce } from './judge.ts';
@@ -24,7 +25,9 @@ describe('facts sent to another thread and judged there', () => {
         expect(judge(gathered)).toEqual(reduce(events));
         const sent = judge(structuredClone(factsOf(state)));
         expect(sent).toEqual(state);
-        expect(fitUpSheet(sent, 'H-0001', 'UTC')).toEqual(fitUpSheet(state, 'H-0001', 'UTC'));
+        expect(english(fitUpSheet(sent, 'H-0001', 'UTC'))).toEqual(
+          english(fitUpSheet(state, 'H-0001', 'UTC')),
+        );
         // What was drawn from the reports is drawn from those that were made there.
         expect(JSON.stringify(fitUpSheet(sent, 'H-0001', 'UTC').results)).toBe(
           JSON.stringify(fitUpSheet(state, 'H-0001', 'UTC').results),

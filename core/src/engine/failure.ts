@@ -1,3 +1,4 @@
+import type { Text } from '../message/message.ts';
 /**
  * What is looked at when a part has come out, and what it points to. Rules are data; every one is common practice, no source, unless it
  * says otherwise. `weight` is how strongly it speaks: 1 hints, 2 points, 3 as good as shows it; negative speaks against.
@@ -5,24 +6,24 @@
 
 export type LookedAt = {
   id: string;
-  ask: string;
+  ask: Text;
   /** Where to look, for whoever does it the first time. */
-  look: string;
-  answers: ReadonlyArray<readonly [id: string, words: string]>;
+  look: Text;
+  answers: ReadonlyArray<readonly [id: string, words: Text]>;
 };
 
 export type Sign =
-  | { kind: 'seen'; question: string; answers: readonly string[]; weight: number; words: string }
+  | { kind: 'seen'; question: string; answers: readonly string[]; weight: number; words: Text }
   /** A number of the last fit-up of this position: beyond, or within. */
-  | { kind: 'read'; result: string; over?: number; under?: number; weight: number; words: string }
+  | { kind: 'read'; result: string; over?: number; under?: number; weight: number; words: Text }
   /** How long it lived, days. */
-  | { kind: 'lived'; over?: number; under?: number; weight: number; words: string };
+  | { kind: 'lived'; over?: number; under?: number; weight: number; words: Text };
 
 export type Cause = {
   id: string;
-  cause: string;
+  cause: Text;
   /** What to look into before the next one goes in. */
-  next: string;
+  next: Text;
   signs: readonly Sign[];
 };
 
@@ -30,8 +31,8 @@ export type Cause = {
 export type FailureGuide = {
   id: string;
   /** The part, as one is chosen among others. */
-  part: string;
-  title: string;
+  part: Text;
+  title: Text;
   questions: readonly LookedAt[];
   causes: readonly Cause[];
 };
@@ -41,7 +42,7 @@ export const seen = (
   question: string,
   answers: string | readonly string[],
   weight: number,
-  words: string,
+  words: Text,
 ): Sign => ({
   kind: 'seen',
   question,
@@ -51,7 +52,7 @@ export const seen = (
 });
 
 /** A number of the last fit-up beyond a limit. */
-export const over = (result: string, limit: number, weight: number, words: string): Sign => ({
+export const over = (result: string, limit: number, weight: number, words: Text): Sign => ({
   kind: 'read',
   result,
   over: limit,
@@ -60,7 +61,7 @@ export const over = (result: string, limit: number, weight: number, words: strin
 });
 
 /** One short of it. */
-export const under = (result: string, limit: number, weight: number, words: string): Sign => ({
+export const under = (result: string, limit: number, weight: number, words: Text): Sign => ({
   kind: 'read',
   result,
   under: limit,
@@ -69,7 +70,7 @@ export const under = (result: string, limit: number, weight: number, words: stri
 });
 
 /** It lived less than so many days. */
-export const youngerThan = (days: number, weight: number, words: string): Sign => ({
+export const youngerThan = (days: number, weight: number, words: Text): Sign => ({
   kind: 'lived',
   under: days,
   weight,
@@ -77,7 +78,7 @@ export const youngerThan = (days: number, weight: number, words: string): Sign =
 });
 
 /** It lived more. */
-export const olderThan = (days: number, weight: number, words: string): Sign => ({
+export const olderThan = (days: number, weight: number, words: Text): Sign => ({
   kind: 'lived',
   over: days,
   weight,

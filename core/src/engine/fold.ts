@@ -1,7 +1,11 @@
+import type { Text } from '../message/message.ts';
+import { expr, inline, listOf } from '../message/message.ts';
 import { timeOf } from './clock.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
 import { loosenedAt, roundOf } from './facts.ts';
 import { ISOLATION } from './isolation.ts';
+import { M } from './messages.ts';
+import { inWords, paramsToSend, sameInWords } from './params.ts';
 import { FOLLOWS_RUNNING } from './running.ts';
 import { type Judging, planned, setupChanged } from './setup-change.ts';
 import type { Answer, Facts, Stamp, StepReport } from './state.ts';
@@ -106,7 +110,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
       const told = withAnswer(f, { ...s, id: e.id, ...data, attempt: f.attempt, reason });
       return undo({ ...told, passes: told.passes.filter((p) => p.step !== e.data.step) }, f, {
         of: [e.data.step],
-        because: `an answer was corrected, ${reason}`,
+        because: M.answerCorrected({ reason }),
         stamp: s,
         judging,
       });
@@ -129,7 +133,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
           passes: f.passes.filter((p) => p.step !== e.data.step),
         },
         f,
-        { of: [e.data.step], because: `measured again, ${e.data.done}`, stamp: s, judging },
+        { of: [e.data.step], because: M.measuredAgain({ done: e.data.done }), stamp: s, judging },
       );
     case 'reading.withdrawn': {
       const taken = [...f.readings, ...f.ticks].find((r) => r.id === e.data.reading);
@@ -145,7 +149,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
           passes: f.passes.filter((p) => p.step !== step),
         },
         f,
-        { of: [step], because: `a reading was withdrawn, ${e.data.reason}`, stamp: s, judging },
+        { of: [step], because: M.readingWithdrawn({ reason: e.data.reason }), stamp: s, judging },
       );
     }
     case 'number.lacking':
@@ -180,7 +184,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
           passes: f.passes.filter((p) => p.step !== step),
         },
         f,
-        { of: [step], because: `loosened, ${e.data.reason}`, stamp: s, judging },
+        { of: [step], because: M.loosened({ reason: e.data.reason }), stamp: s, judging },
       );
     }
     case 'step.passed':
@@ -205,9 +209,12 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
       };
     case 'deviation.accepted': {
       const { step, finding, stands, reason } = e.data;
-      // Acceptances of before say no parameters: they are bound to the finding of their code that stood then.
+      // Acceptances of before say no parameters, or say them in words: they are bound to the finding of their code that stood then.
       const stood = () => judging.then()[step]?.findings.find((x) => x.code === finding)?.params ?? null;
-      const params = e.data.params ?? stood();
+      const given = e.data.params;
+      const then = given === undefined || inWords(given) ? stood() : null;
+      const params =
+        then && (given === undefined || sameInWords(given, then)) ? paramsToSend(then) : (given ?? null);
       const accepted = { ...s, id: e.id, step, finding, params, stands, reason, attempt: f.attempt };
       return { ...f, deviations: [...f.deviations, accepted] };
     }
@@ -218,7 +225,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
       const noted = { ...f, done: [...f.done, done] };
       const { undoes = [], words } = act ?? {};
       if (undoes === 'attempt') return { ...noted, attempt: f.attempt + 1 };
-      const because = [words?.said.toLowerCase(), reason].filter(Boolean).join(', ');
+      const because = listOf([...(words ? [inline(words.said)] : []), ...(reason ? [reason] : [])], ', ');
       return undoes.length === 0
         ? noted
         : undo(noted, f, { of: undoes, self: true, because, stamp: s, judging });
@@ -287,7 +294,7 @@ type Undoing = {
   of: readonly string[];
   /** These themselves open again too; otherwise they have seen to it already. */
   self?: boolean;
-  because: string;
+  because: Text;
   stamp: Stamp;
   judging: Judging;
 };
@@ -313,7 +320,7 @@ function undo(next: Facts, before: Facts, u: Undoing): Facts {
   let facts = next;
   for (const s of steps)
     if (undone.has(s.id) && (u.self || !u.of.includes(s.id)) && isBegun(facts, s.id))
-      facts = openAgain(facts, s.id, `${title}: ${u.because}`, u.stamp, u.judging.then()[s.id]);
+      facts = openAgain(facts, s.id, expr`${title}: ${u.because}`, u.stamp, u.judging.then()[s.id]);
   return facts;
 }
 
@@ -321,7 +328,7 @@ const isBegun = (f: Facts, step: string): boolean =>
   [f.passes, f.readings, f.answers, f.ticks].some((list) => list.some((x) => x.step === step));
 
 /** What a step holds goes to its past; its pass falls, and a planned hold stands before it again. */
-function openAgain(f: Facts, step: string, because: string, s: Stamp, report?: StepReport): Facts {
+function openAgain(f: Facts, step: string, because: Text, s: Stamp, report?: StepReport): Facts {
   const here = <T extends { step: string }>(list: readonly T[]) => list.filter((x) => x.step === step);
   const elsewhere = <T extends { step: string }>(list: readonly T[]) => list.filter((x) => x.step !== step);
   const pulled = f.holds.some((h) => h.step === step && h.planned && h.released);
@@ -350,8 +357,6 @@ function openAgain(f: Facts, step: string, because: string, s: Stamp, report?: S
     passes: elsewhere(f.passes),
     repeats: elsewhere(f.repeats),
     lacking: ended(f.lacking, step, s),
-    holds: pulled
-      ? [...f.holds, planned(step, 'Hold point, opened again: waits for the lead hand.')]
-      : f.holds,
+    holds: pulled ? [...f.holds, planned(step, M.holdPointOpenedAgainWaits)] : f.holds,
   };
 }

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import type { Params } from '../judgement/result.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll, workStep } from '../testing/every-kind.ts';
 import { asta, imke, JOB, tools } from '../testing/test-stand.ts';
 import { cartridgeSeal } from '../trades/seal/example.ts';
@@ -70,7 +71,7 @@ const steady = (_key: string, v: unknown) =>
 
 /** What a job folds to, without its words: a sentence may be put better, a number or a verdict may not move. */
 function foldOf(state: JobState, named: readonly string[] = []): unknown {
-  const sheet = fitUpSheet(state, 'F-1');
+  const sheet = english(fitUpSheet(state, 'F-1'));
   // A trade names only what it has: where a stream names more, there was nothing.
   const results = Object.fromEntries(
     [...new Set([...named, ...Object.keys(sheet.results)])].map((k) => [k, sheet.results[k] ?? null]),
@@ -95,7 +96,7 @@ function foldOf(state: JobState, named: readonly string[] = []): unknown {
       rounds: state.past
         .filter((p) => p.step === s.id)
         .map((p) => [p.at, p.readings.length, p.ticks.length, p.answers.length]),
-      values: s.report?.values ?? null,
+      values: english(s.report?.values ?? null),
     })),
     results,
     readings: sheet.readings.map((r) => [

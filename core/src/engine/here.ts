@@ -1,5 +1,8 @@
+import type { Text } from '../message/message.ts';
+import { inline, listOf } from '../message/message.ts';
 import { type Field, fieldsOf, standsAs, valueIn } from './asked.ts';
 import { lackingAt } from './lacking.ts';
+import { M } from './messages.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, StepReport } from './state.ts';
 import type { StepDefinition } from './step.ts';
@@ -33,7 +36,11 @@ const stillLacking = (facts: Facts, step: StepDefinition): Field[] => {
     : fields;
 };
 
-const words = (fields: readonly Field[]): string => fields.map((f) => f.label.toLowerCase()).join(', ');
+const words = (fields: readonly Field[]): Text =>
+  listOf(
+    fields.map((f) => inline(f.label)),
+    ', ',
+  );
 
 /** The report of a step that waits for such a word; null where it waits for none. */
 export function askedHere(facts: Facts, step: StepDefinition): StepReport | null {
@@ -44,9 +51,9 @@ export function askedHere(facts: Facts, step: StepDefinition): StepReport | null
       {
         code: `${step.id}.unsaid`,
         verdict: 'incomplete',
-        reason: `Not said yet: ${words(lacking)}.`,
+        reason: M.notSaidYet({ words: words(lacking) }),
         params: { lacking: words(lacking) },
-        remedy: 'Read it off the part or its maker’s sheet, and say it here.',
+        remedy: M.readOffPartMakersSheet,
         acceptable: false,
       },
     ],
@@ -54,15 +61,15 @@ export function askedHere(facts: Facts, step: StepDefinition): StepReport | null
     beams: [],
     values: null,
     next: null,
-    act: `Say what is in front of you: ${words(lacking)}`,
+    act: M.sayWhatFrontYou({ words: words(lacking) }),
     asks: lacking.map((f) => f.name),
   };
 }
 
 /** Why nothing is read or tightened at a step that waits for such a word; null where it waits for none. */
-export function unsaidHere(facts: Facts, step: StepDefinition): string | null {
+export function unsaidHere(facts: Facts, step: StepDefinition): Text | null {
   const lacking = stillLacking(facts, step);
-  return lacking.length === 0 ? null : `First say what is in front of you: ${words(lacking)}.`;
+  return lacking.length === 0 ? null : M.firstSayWhatFrontYou({ words: words(lacking) });
 }
 
 /** Names of a part’s fields, as steps say what they need. @example partNeeds('baseBolts', 'size', 'count') */

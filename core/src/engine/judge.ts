@@ -5,6 +5,7 @@ import { acceptanceOf, answerTo, inRound, passOf } from './facts.ts';
 import { lay, opened } from './fold.ts';
 import { askedHere } from './here.ts';
 import { lackingAt, withLacking } from './lacking.ts';
+import { M } from './messages.ts';
 import type { Judging } from './setup-change.ts';
 import type { Facts, Hold, JobState, Pass, StepReport, StepState } from './state.ts';
 import type { StepDefinition } from './step.ts';
@@ -29,15 +30,15 @@ function holdOf(facts: Facts, step: string): Hold | undefined {
 
 /** What is said of a step that could not be worked out; everything before it stands. */
 function failed(step: StepDefinition, fault: unknown): StepReport {
-  const said = fault instanceof RangeError ? fault.message : 'what stands here does not go together.';
+  const said = fault instanceof RangeError ? fault.message : M.whatStandsHereDoesNot;
   return {
     findings: [
       {
         code: `${step.id}.failed`,
         verdict: 'incomplete',
-        reason: `This step cannot be worked out: ${said}`,
+        reason: M.stepCannotWorkedOut({ said }),
         params: { said },
-        remedy: 'Look at the setup and at the last reading; change the one or withdraw the other.',
+        remedy: M.lookSetupLastReadingChange,
         acceptable: false,
       },
     ],
@@ -45,7 +46,7 @@ function failed(step: StepDefinition, fault: unknown): StepReport {
     beams: [],
     values: null,
     next: null,
-    act: 'This step cannot be worked out.',
+    act: M.stepCannotWorkedOut2,
     failed: said,
   };
 }
@@ -118,11 +119,9 @@ function withUnseen(
       {
         code: `${step.id}.${item.id}`,
         verdict: answer ? 'reject' : 'incomplete',
-        reason: answer
-          ? `Not OK: ${item.ask}`
-          : 'A lifted stop is still to be answered for before the start.',
+        reason: answer ? M.notOk2({ ask: item.ask }) : M.liftedStopStillAnsweredBefore,
         params: { item: item.id },
-        remedy: 'Let a second person look at the change, or put right what was stopped.',
+        remedy: M.letSecondPersonLookChange,
         acceptable: false,
       },
     ];
@@ -189,7 +188,7 @@ export function judge(facts: Facts, remembered?: Remembered): JobState {
       steps.push({
         ...shared,
         status: 'closed',
-        because: `“${present.title}” comes first.`,
+        because: M.comesFirst({ title: present.title }),
         ...(passed ? { kept: true as const } : {}),
         report: null,
         verdict: 'incomplete',

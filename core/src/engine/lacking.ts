@@ -1,22 +1,25 @@
 import type { Finding } from '../judgement/result.ts';
+import type { Text } from '../message/message.ts';
+import { expr } from '../message/message.ts';
+import { M } from './messages.ts';
 import type { Facts, Lacking, LackingWhy, StepReport } from './state.ts';
 import type { StepDefinition } from './step.ts';
 
 /** Why a number is not there, and the reasons people usually have; others are typed. */
 export const LACKING = {
   'not-measured': {
-    said: 'Not measured',
-    reasons: ['No gauge here that reaches', 'Cannot be reached', 'Not needed on this machine'],
+    said: M.notMeasured,
+    reasons: [M.noGaugeHereReaches, M.cannotReached, M.notNeededMachine],
   },
   'snug-by-hand': {
-    said: 'Snug by hand',
-    reasons: ['The sheet says snug', 'It centres itself', 'No wrench reaches'],
+    said: M.snugHand,
+    reasons: [M.sheetSaysSnug, M.centresItself, M.noWrenchReaches],
   },
   'sheet-gives-none': {
-    said: 'The sheet gives none',
-    reasons: ['No torque on the sheet', 'No sheet came with the part'],
+    said: M.sheetGivesNone,
+    reasons: [M.noTorqueSheet, M.noSheetCamePart],
   },
-} as const satisfies Record<LackingWhy, { said: string; reasons: readonly string[] }>;
+} as const satisfies Record<LackingWhy, { said: Text; reasons: readonly Text[] }>;
 export const LACKING_WHYS = Object.keys(LACKING) as LackingWhy[];
 
 /** What was said to be lacking at a step, and stands. */
@@ -33,7 +36,7 @@ export function mayLack(step: StepDefinition): LackingWhy[] {
 const lackingFinding = (step: StepDefinition, lacking: Lacking): Finding => ({
   code: `${step.id}.lacking`,
   verdict: 'caution',
-  reason: `${LACKING[lacking.why].said}: ${lacking.reason}`,
+  reason: expr`${LACKING[lacking.why].said}: ${lacking.reason}`,
   params: { why: lacking.why, reason: lacking.reason },
   source: 'practice',
   acceptable: false,
@@ -51,6 +54,6 @@ export function withLacking(step: StepDefinition, lacking: Lacking, report: Step
   return {
     ...report,
     findings: [...findings, lackingFinding(step, lacking)],
-    ...(step.kind.bolt ? {} : { act: `${LACKING[lacking.why].said}: ${lacking.reason}` }),
+    ...(step.kind.bolt ? {} : { act: expr`${LACKING[lacking.why].said}: ${lacking.reason}` }),
   };
 }

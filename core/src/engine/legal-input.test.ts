@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { check } from '../judgement/sentences.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt, step } from '../testing/test-stand.ts';
 import { packing } from '../trades/packing/example.ts';
@@ -18,7 +19,7 @@ import { unworkable } from './workable.ts';
 /** What each kind of input did when it was first met: a job was opened that could not be worked, or torn open again. */
 const faults = (setup: object): string => {
   const checked = check(setupSchema, setup);
-  return checked.ok ? '' : checked.faults.map((f) => `${f.path}: ${f.message}`).join(' ');
+  return checked.ok ? '' : checked.faults.map((f) => `${f.path}: ${english(f.message)}`).join(' ');
 };
 const works = (setup: Setup) => {
   expect(faults(setup)).toBe('');

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { putField } from '../job/setup-form.ts';
 import { check } from '../judgement/sentences.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, upTo, workStep } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { asta, handAt, imke, newId, refuses, step, surveyor } from '../testing/test-stand.ts';
@@ -71,7 +72,7 @@ function toldBy(state: JobState) {
     answers: answers.length,
     deviations: sheet.deviations.length,
     holds: sheet.holds.length,
-    text: JSON.stringify(sheet.document),
+    text: JSON.stringify(english(sheet.document)),
   };
 }
 
@@ -131,7 +132,7 @@ describe.each(Object.entries(EVERY_KIND))('a job %s', (_name, setup) => {
         const event = change(state, changes.next().value as Setup);
         const taken = take(state, event);
         if ('refusal' in taken) {
-          expect(taken.refusal).toMatch(/lead hand|worked out|together/);
+          expect(english(taken.refusal)).toMatch(/lead hand|worked out|together/);
           continue;
         }
         tried++;
@@ -176,13 +177,13 @@ describe('by trial these vanished', () => {
     expect(h.state.steps.some((s) => s.id === 'shaft')).toBe(false);
     const sheet = fitUpSheet(h.state, 'F-1');
     expect(sheet.readings.map((r) => r.id).sort()).toEqual(readings.map((r) => r.id).sort());
-    expect(JSON.stringify(sheet.document)).toMatch(/Shaft[^"]*, struck/);
+    expect(JSON.stringify(english(sheet.document))).toMatch(/Shaft[^"]*, struck/);
     refuses(signs(h), /second person has still to look/);
     h.by(imke)
       .do('change.seen', { change: h.state.setupChanges[0]?.id ?? '' })
       .by(asta);
     h.do('sheet.signed', { name: 'Asta' });
-    expect(JSON.stringify(fitUpSheet(h.state, 'F-1').document)).toMatch(/looked at by Imke/);
+    expect(JSON.stringify(english(fitUpSheet(h.state, 'F-1').document))).toMatch(/looked at by Imke/);
   });
 
   it('a bearing whose shaft is dropped; and what comes back begins anew', () => {

@@ -1,14 +1,38 @@
 import type { Params } from '../judgement/result.ts';
+import { textKey } from '../message/message.ts';
+import { textOfBefore } from '../quantities/marks-of-before.ts';
+import { say } from '../quantities/say.ts';
+
+/** What a finding names as an event carries it: a text by its ids and numbers, never its words. */
+const coded = (v: Params[string]): string | number | boolean | null =>
+  v === null || v === undefined
+    ? null
+    : typeof v === 'number' || typeof v === 'boolean'
+      ? v
+      : textKey(v).slice(0, LONGEST);
 
 /** Are two values of a parameter the same? Sums done in another order may differ in their last digit. */
 const same = (a: Params[string], b: Params[string]): boolean =>
   typeof a === 'number' && typeof b === 'number'
     ? Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a))
-    : (a ?? null) === (b ?? null);
+    : coded(a) === coded(b);
 
 /** Do two findings of one code name the same things? What one leaves out and the other has empty is the same. */
 export const sameParams = (a: Params, b: Params): boolean =>
   [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => same(a[key], b[key]));
+
+/** Whether an event of before may name its parameters in words: they have blanks between them, which ids have not. */
+export const inWords = (params: Params): boolean =>
+  Object.values(params).some((v) => typeof v === 'string' && / /.test(v));
+
+/** `sameParams` where the first were kept in the English of before, and the second carry ids. */
+export const sameInWords = (kept: Params, now: Params): boolean =>
+  [...new Set([...Object.keys(kept), ...Object.keys(now)])].every((key) => {
+    const [a, b] = [kept[key], now[key]];
+    return typeof a === 'string' && typeof b === 'object' && b !== null
+      ? say(textOfBefore(a), 'mm') === say(b, 'mm')
+      : same(a, b);
+  });
 
 /** So many parameters one finding names at the most, and so long a text. */
 const MOST = 60;
@@ -36,8 +60,8 @@ export const paramsToSend = (params: Params): Params =>
       key,
       v === undefined || (typeof v === 'number' && !Number.isFinite(v))
         ? null
-        : typeof v === 'string'
-          ? v.slice(0, LONGEST)
+        : v !== null && (typeof v === 'object' || typeof v === 'string')
+          ? coded(v)
           : v,
     ]),
   );

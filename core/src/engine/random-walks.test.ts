@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { arbitrarySetup } from '../testing/arbitrary-setup.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { chanceOf, RandomHand } from '../testing/random-hand.ts';
 import { handAt } from '../testing/test-stand.ts';
@@ -25,7 +26,7 @@ const walked = (setup: Setup, seed: number): RandomHand => {
     // Whatever was done, and whatever the setup was changed to: there is a next thing, or a sentence that says what puts it right.
     if (hand.state && wayOn(hand.state).length === 0)
       throw new Error(
-        `stuck at ${hand.state.present}: ${JSON.stringify(hand.state.steps.find((s) => s.id === hand.state?.present)?.blocking)}`,
+        `stuck at ${hand.state.present}: ${JSON.stringify(english(hand.state.steps.find((s) => s.id === hand.state?.present)?.blocking))}`,
       );
   }
   return hand;
@@ -50,7 +51,7 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('any job %s, by any h
           expect(reduce(hand.events)).toEqual(hand.state);
           summarise(hand.state);
           const sheet = fitUpSheet(hand.state, 'F-1');
-          expect(JSON.stringify(sheet)).not.toMatch(/[⟦⟧]|NaN|undefined/);
+          expect(JSON.stringify(english(sheet))).not.toMatch(/[⟦⟧]|NaN|undefined/);
         }),
         runs(3),
       );

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { check } from '../judgement/sentences.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, upTo } from '../testing/every-kind.ts';
 import {
   asta,
@@ -63,7 +64,7 @@ describe('an acceptance', () => {
     } as SealSetup;
     const h = upTo(handAt(setup), 'parts');
     const found = () => step(h, 'parts').report?.findings.find((f) => f.code === 'elastomer.fluid');
-    expect(found()).toMatchObject({ verdict: 'reject', acceptable: true });
+    expect(english(found())).toMatchObject({ verdict: 'reject', acceptable: true });
     h.by(imke).accept('parts', 'elastomer.fluid', 'for one shift only').by(asta);
     expect(step(h, 'parts').open.map((f) => f.code)).not.toContain('elastomer.fluid');
     h.do('setup.changed', {
@@ -144,7 +145,7 @@ describe('the clock an entry is made by', () => {
   it('gives way to the server’s where it is fast: a day ahead ends no wait', () => {
     const fast = timeOf({ at: later(26 * 60), stored: { at: later(0), sentAt: later(26 * 60) } });
     expect(fast).toMatchObject({ at, clock: { kind: 'off', aheadS: 26 * 3600 } });
-    expect(sayClock(fast.clock as never, (x) => x)).toMatch(/26 hours ahead/);
+    expect(english(sayClock(fast.clock as never, (x) => x))).toMatch(/26 hours ahead/);
     // Nor does one that says nothing of when it sent: nothing is later than the server had it.
     expect(timeOf({ at: later(26 * 60), stored: { at } }).at).toBe(at);
   });
@@ -188,13 +189,13 @@ describe('a limit typed after the readings it judges', () => {
     expect(step(h, 'shaft').blocking.some((f) => f.verdict === 'reject')).toBe(true);
     changed(h);
     // A lone fitter on nights is not stopped.
-    expect(step(h, 'shaft').report?.findings).toContainEqual(
+    expect(english(step(h, 'shaft').report?.findings)).toContainEqual(
       expect.objectContaining({ code: 'shaft.unseen', verdict: 'caution' }),
     );
     h.pass('shaft');
     upTo(h, 'start');
     const asked = step(h, 'start').report?.also?.[0];
-    expect(asked?.ask).toMatch(/lifted by Asta and seen by nobody else: .*under/);
+    expect(english(asked?.ask)).toMatch(/lifted by Asta and seen by nobody else: .*under/);
     h.answerAll('start');
     refuses(() => h.pass('start'), /still to be answered for/);
     refuses(() => h.answer('start', asked?.id ?? '', 'none', 'no stop'), /never skipped/);
@@ -208,7 +209,7 @@ describe('a limit typed after the readings it judges', () => {
     h.by(asta).do('sheet.signed', { name: 'Asta' });
     const sheet = fitUpSheet(h.state, 'F-1');
     expect(sheet.setupChanges[0]).toMatchObject({ by: 'Asta', judged: true, seen: { by: 'Bram' } });
-    expect(JSON.stringify(sheet.document)).toContain('looked at by Bram');
+    expect(JSON.stringify(english(sheet.document))).toContain('looked at by Bram');
   });
 
   it('needs no look where nothing was read yet, nor where it lifts nothing', () => {
@@ -231,11 +232,11 @@ describe('a step that was passed', () => {
     );
     const state = reduce(then);
     const drive = state?.steps.find((s) => s.id === 'driveup');
-    expect(drive).toMatchObject({ status: 'done', byRulesOfThen: true });
+    expect(english(drive)).toMatchObject({ status: 'done', byRulesOfThen: true });
     expect(drive?.blocking.map((f) => f.code)).toContain('driveup.rows');
     expect(state?.present).toBe('sign');
     if (!state) throw new Error('not opened');
-    expect(JSON.stringify(fitUpSheet(state, 'F-1').document)).toMatch(/by the rules of then/);
+    expect(JSON.stringify(english(fitUpSheet(state, 'F-1').document))).toMatch(/by the rules of then/);
     // A bench reading withdrawn: what stands on it is judged by today’s rules.
     const bench = state.readings.find((r) => r.step === 'bench');
     const again = apply(state, {
@@ -255,7 +256,7 @@ describe('a planned hold', () => {
     refuses(() => h.do('setup.changed', { setup: without, reason: 'not needed' }), /only by a lead hand/);
     h.by(imke).do('setup.changed', { setup: without, reason: 'not needed here' });
     // It stays on the record, as taken out with the change and by whom.
-    expect(h.state.holds).toMatchObject([
+    expect(english(h.state.holds)).toMatchObject([
       { step: 'bolts', planned: false, released: { author: { id: 'imke' } } },
     ]);
     expect(step(h, 'bolts').hold?.released).toBeDefined();
@@ -278,7 +279,7 @@ describe('a signed sheet', () => {
     h.bolts().pass('bolts').answerAll('handturn').pass('handturn').do('sheet.signed', { name: 'asta ' });
     expect(h.state.signed).toMatchObject({ revision: 2 });
     expect(h.state.signatures.map((s) => s.revision)).toEqual([1, 2]);
-    expect(fitUpSheet(h.state, 'F-1')).toMatchObject({
+    expect(english(fitUpSheet(h.state, 'F-1'))).toMatchObject({
       revision: 2,
       revisions: [{ n: 2, reason: 'a gap was misread', signedBefore: 'Asta' }],
     });
@@ -308,8 +309,11 @@ describe('a step that cannot be worked out', () => {
     );
     if (!broken) throw new Error('opened');
     const bench = broken.steps.find((s) => s.id === 'bench');
-    expect(bench?.report?.failed).toMatch(/Clearance classes are tabled/);
-    expect(bench?.report?.findings[0]).toMatchObject({ code: 'bench.failed', verdict: 'incomplete' });
+    expect(english(bench?.report?.failed)).toMatch(/Clearance classes are tabled/);
+    expect(english(bench?.report?.findings[0])).toMatchObject({
+      code: 'bench.failed',
+      verdict: 'incomplete',
+    });
     expect(broken.steps.find((s) => s.id === 'shaft')?.status).toBe('done');
     expect(fitUpSheet(broken, null).readings).toHaveLength(h.state.readings.length);
   });
@@ -324,7 +328,7 @@ describe('a step that cannot be worked out', () => {
       type: 'setup.changed',
       data: { setup: { ...h.state.setup, boreMm: 9999 }, reason: 'a slip' },
     } as JobEvent;
-    expect(take(h.state, event)).toEqual({ refusal: expect.stringMatching(/cannot be worked out/) });
+    expect(english(take(h.state, event))).toEqual({ refusal: expect.stringMatching(/cannot be worked out/) });
   });
 });
 
@@ -341,7 +345,7 @@ describe('one event on', () => {
       data: { text: 'windy' },
     } as JobEvent;
     const noted = apply(before, event);
-    expect(noted?.steps).toEqual(before.steps);
+    expect(english(noted?.steps)).toEqual(english(before.steps));
     for (const [i, s] of before.steps.entries()) expect(noted?.steps[i]).toBe(s);
     const read = hand().safe();
     const safe = read.state.steps[0];

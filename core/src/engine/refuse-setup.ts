@@ -1,5 +1,6 @@
 import { fieldsOf } from './asked.ts';
 import type { JobEventOf } from './events.ts';
+import { M } from './messages.ts';
 import { find, type Refusal } from './refusal.ts';
 import type { JobState } from './state.ts';
 import { procedureFor, sameTrade, tradeOf } from './trades.ts';
@@ -12,13 +13,12 @@ export function refuseOpening(e: JobEventOf<'job.opened'>): Refusal {
   if (away === undefined) return null;
   const field = fieldsOf(tradeOf(setup).schema).find((f) => f.name === 'holdBefore');
   const called = field?.options?.find(([id]) => id === away)?.[1] ?? away;
-  return `This job has no step “${called}” for a lead hand to release. Take that hold out, or choose another.`;
+  return M.jobHasNoStepLead({ called });
 }
 
 /** A job keeps its kind, and a hold, planned or put in, leaves only by a lead hand, whichever field would take its step away. */
 export function refuseChange(state: JobState, e: JobEventOf<'setup.changed'>): Refusal {
-  if (!sameTrade(e.data.setup, state.setup))
-    return 'A job keeps its kind. Open another job for another kind of work.';
+  if (!sameTrade(e.data.setup, state.setup)) return M.jobKeepsKindOpenAnother;
   const kept = e.data.setup.holdBefore as readonly string[];
   const { steps } = procedureFor(e.data.setup);
   const lost = state.holds.find(
@@ -28,14 +28,14 @@ export function refuseChange(state: JobState, e: JobEventOf<'setup.changed'>): R
       ((h.planned && !kept.includes(h.step)) || !steps.some((s) => s.id === h.step)),
   );
   return lost && e.author.role !== 'lead'
-    ? `The hold point before “${find(state, lost.step)?.title ?? lost.step}” leaves only by a lead hand.`
+    ? M.holdPointBeforeLeavesOnly({ title: find(state, lost.step)?.title ?? lost.step })
     : null;
 }
 
 /** A change is looked at by somebody who did not make it. */
 export function refuseLook(state: JobState, e: JobEventOf<'change.seen'>): Refusal {
   const change = state.setupChanges.find((c) => c.id === e.data.change);
-  if (!change) return 'There is no such change of the setup.';
-  if (change.seen) return `${change.seen.author.name} has looked at it already.`;
-  return change.author.id === e.author.id ? 'You made this change: somebody else looks at it.' : null;
+  if (!change) return M.thereNoSuchChangeSetup;
+  if (change.seen) return M.hasLookedAlready({ name: change.seen.author.name });
+  return change.author.id === e.author.id ? M.youMadeChangeSomebodyElse : null;
 }

@@ -1,3 +1,5 @@
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import type { Setup } from './setup.ts';
 import type { JobState } from './state.ts';
 
@@ -13,10 +15,10 @@ export const oneOf = <T>(c: Chance, list: readonly [T, ...T[]]): T =>
 
 /** How a bench is laid out. */
 export const DIFFICULTIES = {
-  sound: 'Nothing is wrong',
-  one: 'One thing is wrong',
-  several: 'Several things are wrong',
-  looks: 'Sound, but looks wrong',
+  sound: M.nothingWrong,
+  one: M.oneThingWrong,
+  several: M.severalThingsWrong,
+  looks: M.soundButLooksWrong,
 } as const;
 export type Difficulty = keyof typeof DIFFICULTIES;
 export const DIFFICULTY_IDS = Object.keys(DIFFICULTIES) as Difficulty[];
@@ -33,20 +35,20 @@ export type Handled = {
 export type RigFault = {
   id: string;
   /** As it is named when the work is stopped for it. */
-  name: string;
+  name: Text;
   /** The step at which it can first be known. */
   step: string;
   /** The question whose thing it shows at, and what is seen there; a fault that is only measured has none. */
-  seen?: { step: string; item: string; says: string };
+  seen?: { step: string; item: string; says: Text };
   /** Does the sheet, with what was handled, tell it? What a careful person would see in the numbers. */
   sign?(state: JobState, handled: Handled): boolean;
   /** Why it is as it is, for the debrief. */
-  because: string;
+  because: Text;
   /** One it never lies beside: they would hide each other. */
   notWith?: string;
 };
 /** What looks wrong at a question, and is not. */
-export type Lookalike = { step: string; item: string; says: string; because: string };
+export type Lookalike = { step: string; item: string; says: Text; because: Text };
 
 /** Where the tool stands, and how far nut and pump are; the angle is NaN where what is written names it. */
 export type At = { step: string; key: string; nutDeg: number; strokes: number };
@@ -70,9 +72,9 @@ export type Physics = {
 /** A bench to practise at: one trade’s own sheet, up to a step, over a hidden truth. */
 export type Rig<S extends Setup = Setup> = {
   id: string;
-  name: string;
+  name: Text;
   /** What lies there, in a sentence. */
-  says: string;
+  says: Text;
   setup: S;
   /** The last step worked here; after it the bench asks what the apprentice makes of it. */
   until: string;

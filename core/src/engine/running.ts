@@ -1,4 +1,6 @@
+import type { Text } from '../message/message.ts';
 import type { JobEvent } from './events.ts';
+import { M } from './messages.ts';
 import type { JobState, StepState } from './state.ts';
 
 const presentOf = (state: JobState): StepState | undefined => state.steps.find((s) => s.id === state.present);
@@ -38,12 +40,10 @@ export const FOLLOWS_RUNNING: ReadonlyArray<JobEvent['type']> = [
 ];
 
 /** Why an event does not belong to a sheet that is signed as running; null where it does, or where it is not so signed. */
-export function refuseWhileRunning(state: JobState, e: JobEvent): string | null {
+export function refuseWhileRunning(state: JobState, e: JobEvent): Text | null {
   if (!isRunning(state)) return null;
   const away =
     e.type === 'reading.withdrawn' &&
     state.readings.find((r) => r.id === e.data.reading)?.step !== state.present;
-  return FOLLOWS_RUNNING.includes(e.type) && !away
-    ? null
-    : 'The sheet is signed as running: only its checks, holds and notes follow. A correction opens a revision, with its reason.';
+  return FOLLOWS_RUNNING.includes(e.type) && !away ? null : M.sheetSignedAsRunningOnly;
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, upTo, workAll } from '../testing/every-kind.ts';
 import { asta, handAt, imke, refuses, step, surveyor } from '../testing/test-stand.ts';
 import type { SealSetup } from '../trades/seal/setup.ts';
@@ -9,7 +10,7 @@ import type { Setup } from './setup.ts';
 import { allTrades, procedureFor } from './trades.ts';
 
 const kind = (name: string) => EVERY_KIND[name] as Setup;
-const told = (h: ReturnType<typeof handAt>) => JSON.stringify(fitUpSheet(h.state, 'F-1').document);
+const told = (h: ReturnType<typeof handAt>) => JSON.stringify(english(fitUpSheet(h.state, 'F-1').document));
 
 describe('found, then put right', () => {
   it('an answer first not OK, then OK, stands on the sheet with both names', () => {
@@ -83,7 +84,7 @@ describe('what has no number says so', () => {
       /not said of this step/,
     );
     h.do('number.lacking', { step: 'shaft', why: 'not-measured', reason: 'No gauge here that reaches' });
-    expect(step(h, 'shaft').report?.findings).toContainEqual(
+    expect(english(step(h, 'shaft').report?.findings)).toContainEqual(
       expect.objectContaining({ code: 'shaft.lacking', verdict: 'caution' }),
     );
     expect(step(h, 'shaft').blocking).toEqual([]);
@@ -127,8 +128,8 @@ describe('what has no number says so', () => {
       'runout',
     );
     const verdict = step(h, 'verdict').report?.findings.find((f) => f.code === 'verdict.fit');
-    expect(verdict).toMatchObject({ verdict: 'caution' });
-    expect(verdict?.reason).toMatch(/Not measured: run-out/);
+    expect(english(verdict)).toMatchObject({ verdict: 'caution' });
+    expect(english(verdict?.reason)).toMatch(/Not measured: run-out/);
   });
 
   it('every step that asks a number of a gauge can be without it, or says that it cannot', () => {

@@ -91,7 +91,7 @@ export class ScriptedHand implements Hand {
       step,
       finding: code,
       params: finding ? paramsToSend(finding.params) : {},
-      stands: finding?.reason ?? 'not found',
+      stands: finding ? say(finding.reason, 'mm') : 'not found',
       reason,
     });
   }

@@ -1,6 +1,7 @@
 import { fieldsOf, valueIn } from './asked.ts';
 import type { JobEventOf } from './events.ts';
 import { saysOnlyWhatWasAsked } from './here.ts';
+import { M } from './messages.ts';
 import type { Setup } from './setup.ts';
 import type { Facts, Hold, Stamp, StepReport } from './state.ts';
 import { type ReportsOn, type Run, struckBy } from './strike.ts';
@@ -16,7 +17,7 @@ export type Judging = {
 };
 
 /** A hold as the setup plans it, not released. */
-export const planned = (step: string, reason = 'Hold point: waits for the lead hand.'): Hold => ({
+export const planned = (step: string, reason = M.holdPointWaitsLeadHand): Hold => ({
   step,
   planned: true,
   reason,
@@ -73,7 +74,7 @@ export function setupChanged(f: Facts, e: JobEventOf<'setup.changed'>, s: Stamp,
 function holdsBy(holds: readonly Hold[], wanted: readonly string[], s: Stamp, reason: string): Hold[] {
   const kept = holds.map((h) =>
     h.planned && !h.released && !wanted.includes(h.step)
-      ? { ...h, planned: false, released: { ...s, note: `Taken out with a change of the setup: ${reason}` } }
+      ? { ...h, planned: false, released: { ...s, note: M.takenOutChangeSetup({ reason }) } }
       : h,
   );
   const added = wanted.filter((step) => !kept.some((h) => h.planned && h.step === step));

@@ -1,4 +1,5 @@
 import type { Shape } from '../judgement/drawing.ts';
+import type { Text } from '../message/message.ts';
 import type { Quantity } from '../quantities/measured.ts';
 import type { Method, SiteRules } from '../sources/methods.ts';
 import type { FailureGuide } from './failure.ts';
@@ -15,7 +16,7 @@ export type SeriesQuantity = Quantity | 'drops';
 /** A number followed over the years of a position: the same series may be fed by several trades. */
 export type Series = {
   id: string;
-  label: string;
+  label: Text;
   quantity: SeriesQuantity;
   /** How its readings sit and step, mm, where that is known: only then the day it meets its limit is told. */
   sits?: { stepsBy: number; scatterMm: number };
@@ -27,7 +28,7 @@ export type Fed = { series: Series; found?: true };
 /** Something to be laid out before the work begins. The group is a heading of the list. */
 export type KitLine = {
   group: string;
-  item: string;
+  item: Text;
   count: number;
   unit: 'piece' | 'mm' | 'g' | 'mL';
 };
@@ -38,7 +39,7 @@ export type KitLine = {
  */
 export type TradeTask = {
   id: string;
-  name: string;
+  name: Text;
   /** Its steps; a star stands for anything. Steps nobody names belong to the piece before them. */
   steps: readonly string[];
   /** What a person must be able to do: one word, the same for every task that asks for it. */
@@ -52,7 +53,7 @@ export type TradeTask = {
   /** It may rest over a break. */
   pauses?: true;
   /** What may be found there, how often, and the minutes that adds. Common practice, no source. */
-  finds?: { what: string; odds: number; minutes: readonly [number, number, number] };
+  finds?: { what: Text; odds: number; minutes: readonly [number, number, number] };
 };
 
 /**
@@ -76,7 +77,7 @@ export type PositionPiece = {
 /** The part a trade fits, for its card and for whoever looks at it when it has come out. */
 export type PartSlot = {
   /** Groups of the setup that a maker’s sheet or drawing of the part fills. */
-  groups: readonly string[];
+  groups: readonly Text[];
   /** Where the part stands in the list of what is laid out. */
   kit?: string;
   /** What is looked at when it has come out, and what it points to. */
@@ -115,4 +116,4 @@ export type Slots<S extends Setup = Setup> = {
 };
 
 /** Something that falls due, how long it takes, and when. */
-export type Due = { what: string; at: string; minutes: number };
+export type Due = { what: Text; at: string; minutes: number };

@@ -1,5 +1,6 @@
 import type { Instrument } from '../instruments/instrument.ts';
 import type { Beam, Finding, Params, WorkingLine } from '../judgement/result.ts';
+import type { Text } from '../message/message.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { Author } from './author.ts';
 import type { PlaceQuantity } from './place-quantity.ts';
@@ -75,7 +76,7 @@ export type Deviation = Stamp & {
   /** What was accepted; null where no finding of its code stood when it was given: it prints, and covers nothing. */
   params: Params | null;
   /** The sentence as it stood then, for the sheet. */
-  stands: string;
+  stands: Text;
   reason: string;
   attempt: number;
 };
@@ -84,9 +85,9 @@ export type Deviation = Stamp & {
 export type Hold = {
   step: string;
   planned: boolean;
-  reason: string;
+  reason: Text;
   set?: Stamp;
-  released?: Stamp & { note?: string | undefined };
+  released?: Stamp & { note?: Text | undefined };
 };
 
 /** A change of the setup; `seen` by a second person where it would lift a stop on what was read before it. */
@@ -109,7 +110,7 @@ export type Pass = Stamp & { step: string; attempt: number; changes: number; act
 /** A round of a step that was opened again: what it held then stays on the sheet and counts no more. */
 export type Past = Stamp & {
   step: string;
-  because: string;
+  because: Text;
   readings: Reading[];
   answers: Answer[];
   ticks: BoltTick[];
@@ -127,7 +128,7 @@ export type Struck = Stamp & {
   change: string;
   reason: string;
   step: string;
-  title: string;
+  title: Text;
   /** The step it came after, and prints after; null where it was the first. */
   follows: string | null;
   /** The whole step is gone, not parts of it. */
@@ -135,7 +136,7 @@ export type Struck = Stamp & {
   readings: Reading[];
   answers: Answer[];
   /** What the answers were given to, by the id of the question. */
-  asks: Readonly<Record<string, string>>;
+  asks: Readonly<Record<string, Text>>;
   ticks: BoltTick[];
   deviations: Deviation[];
   passes: Pass[];
@@ -177,7 +178,7 @@ export type Facts<S extends Setup = Setup> = {
   answers: Answer[];
   ticks: BoltTick[];
   /** `act` where they were loosened by a step of the work: what it is called in the trade, never what somebody typed. */
-  loosened: Array<Stamp & { id: string; step: string; reason: string; attempt: number; act?: string }>;
+  loosened: Array<Stamp & { id: string; step: string; reason: Text; attempt: number; act?: Text }>;
   /** Acts of the trade and of its kinds of step, oldest first. */
   done: ActDone[];
   deviations: Deviation[];
@@ -213,7 +214,7 @@ export type Facts<S extends Setup = Setup> = {
 /** Somewhere a reading is taken: what to type there and what could be believed. */
 export type Place = {
   key: string;
-  label: string;
+  label: Text;
   quantity: PlaceQuantity;
   /** Outside these the number is not believed at all: a slip of unit or finger. In the unit inside. */
   low: number;
@@ -230,7 +231,7 @@ export type Place = {
   flats?: number;
 };
 
-export type PlaceChoice = { key: string; label: string };
+export type PlaceChoice = { key: string; label: Text };
 
 /** What a step kind says of its step at this moment. */
 export type StepReport<V = unknown> = {
@@ -250,13 +251,13 @@ export type StepReport<V = unknown> = {
   /** The measurings before this one, oldest first, with what was done after each. */
   before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
   /** Checks still to come, with the time each is due: once only these are open the sheet may be signed as running. */
-  toCome?: ReadonlyArray<{ what: string; at: string }>;
+  toCome?: ReadonlyArray<{ what: Text; at: string }>;
   /** Fields of the setup it waits for: they are said here. */
   asks?: readonly string[];
   /** What to do now, in words. */
-  act: string;
+  act: Text;
   /** It could not be worked out: the fault, in a sentence. The rest of the sheet lives. */
-  failed?: string;
+  failed?: Text;
   /** Questions beside the step’s own: what was lifted and seen by nobody else, before the machine is started. */
   also?: readonly GateItem[];
   /** Stops of this step that a change of the setup has lifted, and that nobody else has looked at. */
@@ -267,10 +268,10 @@ export type StepStatus = 'done' | 'present' | 'closed';
 
 export type StepState = {
   id: string;
-  title: string;
+  title: Text;
   status: StepStatus;
   /** Why the door is closed. */
-  because?: string;
+  because?: Text;
   report: StepReport | null;
   /** Gravest open verdict, deviations taken off. */
   verdict: Verdict;
@@ -285,7 +286,7 @@ export type StepState = {
   /** Closed for now by what was opened before it; it was passed, and its pass stands. */
   kept?: true;
   /** It had been passed or begun, and was opened again by what was undone since. */
-  reopened?: Stamp & { because: string };
+  reopened?: Stamp & { because: Text };
 };
 
 export type JobState<S extends Setup = Setup> = Facts<S> & { steps: StepState[]; present: string | null };

@@ -1,3 +1,4 @@
+import type { Text } from '../message/message.ts';
 import type { MethodLimit } from '../sources/limits.ts';
 import type { Act } from './act.ts';
 import type { GateItem } from './question.ts';
@@ -19,7 +20,7 @@ export type BoltTry = {
 /** A limit, where it may come from. */
 export type LimitQuestion = {
   /** What the limit is of. */
-  title: string;
+  title: Text;
   /** Where the maker's value is kept, and how it is typed. */
   maker: string;
   quantity: 'length' | 'roughness' | 'degrees';
@@ -39,13 +40,13 @@ type Parts<S extends Setup, V> = {
   /** Judge the step on the facts. `carried` holds the reports of the steps before it, by step id. */
   report(facts: Facts<S>, step: StepDefinition<S>, carried: Carried): StepReport<V>;
   /** May a reading be taken at this place now? A sentence when not. Kinds without readings leave it out. */
-  place?(facts: Facts<S>, step: StepDefinition<S>, key: string, carried: Carried): Place | string;
+  place?(facts: Facts<S>, step: StepDefinition<S>, key: string, carried: Carried): Place | Text;
   /** Which of the step’s questions are asked now, where not all are; those before stay answered. */
   asks?(facts: Facts<S>, step: StepDefinition<S>): GateItem[];
   /** Questions that follow once those asked now are answered: shown, not yet answered. */
   ahead?(facts: Facts<S>, step: StepDefinition<S>): GateItem[];
   /** May this bolt be ticked now? A sentence when not. Kinds without bolts leave it out. */
-  bolt?(facts: Facts<S>, step: StepDefinition<S>, report: StepReport | null, tried: BoltTry): string | null;
+  bolt?(facts: Facts<S>, step: StepDefinition<S>, report: StepReport | null, tried: BoltTry): Text | null;
   /** The bolt to tighten now; `settling` where it is told how far each still turned. Null when all is done. */
   due?(report: StepReport | null): BoltDue | null;
   /** Its act is only the next question: the sheet is headed by the step’s title instead. */
@@ -118,22 +119,22 @@ export type Lesson = {
   id: string;
   /** The deck it belongs to. */
   deck: string;
-  ask: string;
-  options: readonly string[];
-  right: string;
-  why: string;
+  ask: Text;
+  options: readonly Text[];
+  right: Text;
+  why: Text;
 };
 
 export type StepDefinition<S extends Setup = Setup> = {
   id: string;
-  title: string;
+  title: Text;
   kind: StepKind<S>;
   /** What to do, one line under the title. */
-  guide: string;
+  guide: Text;
   /** Usual caution at this step. */
-  caution?: string;
+  caution?: Text;
   /** What can no longer be measured or undone once this step is begun. */
-  closes?: string;
+  closes?: Text;
   /** Drawn as a groove round the collar: the step goes round until its numbers are met. */
   loop?: boolean;
   /** Fields of the setup it cannot go without: where one was not said when the job was opened, it is asked here. */
@@ -154,9 +155,9 @@ export type StepDefinition<S extends Setup = Setup> = {
   /** A survey goes on past a stop: what does not pass is carried to the verdict at its end. */
   survey?: boolean;
   /** What is to be done when its next reading is due, for a calendar. */
-  dueWord?: string;
+  dueWord?: Text;
   /** What was done before it is measured again, in a word for the button; “Dressed” where nothing is said. */
-  repeatWord?: string;
+  repeatWord?: Text;
 };
 
-export type Procedure<S extends Setup = Setup> = { title: string; steps: StepDefinition<S>[] };
+export type Procedure<S extends Setup = Setup> = { title: Text; steps: StepDefinition<S>[] };

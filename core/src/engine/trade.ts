@@ -1,5 +1,6 @@
 import type { Schema } from 'yup';
 import type { Drawing } from '../judgement/drawing.ts';
+import type { Text } from '../message/message.ts';
 import type { Act } from './act.ts';
 import type { KindFigure } from './figure.ts';
 import type { Hand } from './hand.ts';
@@ -9,7 +10,7 @@ import type { JobState } from './state.ts';
 import type { Procedure } from './step.ts';
 
 /** Numbers a job came to, and what the sheet says of them: heading and text. */
-export type Came = { results: Results; rows: Array<[string, string]> };
+export type Came = { results: Results; rows: Array<[Text, Text]> };
 
 /** A signed job of the same position, as far as a trade may ask. */
 export type Past = { signedAt: string; results: Results };
@@ -17,16 +18,16 @@ export type Past = { signedAt: string; results: Results };
 /** Texts of a trade, with quantity marks. */
 export type TradeWords<S extends Setup> = {
   /** In the list of work to open a job for: what it is, and of what kind. */
-  offer: readonly [string, string];
+  offer: readonly [Text, Text];
   /** It measures and fits nothing: the diameters may be left out. */
   measuresOnly?: true;
   /** What its setup is about, as the heading over it; what of it is usually changed, after “Change”. */
-  setup: string;
-  changes: string;
+  setup: Text;
+  changes: Text;
   /** What its sheet is called. */
-  sheet: string;
+  sheet: Text;
   /** What a name under the sheet says of the work: “Fitted”. */
-  signed: string;
+  signed: Text;
   /** What a job came to: the numbers asked for a year later, and how they are said; a dash where there is none. */
   came(state: JobState<S>): Came;
   /** What stands on its sheet as drawings, where there is something to draw. */
@@ -65,7 +66,7 @@ export type Trade<S extends Setup = Setup> = {
   /** Setups of each of its variants, and how a hand works them by the book: for the demo, practice and tests. */
   example: Example<S>;
   /** Why each step is there, a paragraph by step id; a number at the end of an id counts sides and is not told apart. */
-  why?: Readonly<Record<string, string>>;
+  why?: Readonly<Record<string, Text>>;
 };
 
 /** A trade as the house holds it. */

@@ -1,6 +1,8 @@
 import { lazy, type Schema } from 'yup';
 import { still } from '../judgement/draw.ts';
 import type { Drawing } from '../judgement/drawing.ts';
+import type { Text } from '../message/message.ts';
+import { textKey } from '../message/message.ts';
 import { DECISION, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
 import type { ActHere } from './act.ts';
 import type { FailureGuide } from './failure.ts';
@@ -60,15 +62,15 @@ const made = new WeakMap<Setup, Procedure>();
 function uniquely(procedure: Procedure): Procedure {
   const doubled = (ids: readonly string[]) => ids.find((id, i) => ids.indexOf(id) !== i);
   const step = doubled(procedure.steps.map((s) => s.id));
-  if (step !== undefined) throw new RangeError(`${procedure.title} has two steps “${step}”.`);
+  if (step !== undefined) throw new RangeError(`${textKey(procedure.title)} has two steps “${step}”.`);
   for (const s of procedure.steps) {
     const question = doubled((s.items ?? []).map((i) => i.id));
     if (question !== undefined)
-      throw new RangeError(`${procedure.title} asks two questions “${question}” at “${s.title}”.`);
+      throw new RangeError(`${textKey(procedure.title)} asks two questions “${question}” at “${s.id}”.`);
   }
   const signed = procedure.steps.filter((s) => s.kind.signs);
   if (signed.length !== 1 || signed[0] !== procedure.steps.at(-1))
-    throw new RangeError(`${procedure.title} is to be signed at its last step.`);
+    throw new RangeError(`${textKey(procedure.title)} is to be signed at its last step.`);
   return procedure;
 }
 
@@ -86,7 +88,7 @@ export const stepOf = (job: { setup: Setup }, id: string): StepDefinition | unde
   procedureFor(job.setup).steps.find((s) => s.id === id);
 
 /** Why a step is there, as its trade tells it; null where it does not. */
-export function whyOf(setup: Setup, id: string): string | null {
+export function whyOf(setup: Setup, id: string): Text | null {
   const why = tradeOf(setup).why ?? {};
   return why[id] ?? why[id.replace(/\d+$/, '')] ?? null;
 }

@@ -1,4 +1,6 @@
 import type { Finding } from '../judgement/result.ts';
+import { M as H } from './headings/messages.ts';
+import { M } from './messages.ts';
 import type { GateItem } from './question.ts';
 import type { Facts, SetupChange, StepReport } from './state.ts';
 import type { StepDefinition } from './step.ts';
@@ -43,9 +45,13 @@ export const liftedFindings = (facts: Facts, step: StepDefinition, lifted: Lifte
           {
             code: `${step.id}.unseen`,
             verdict: 'caution',
-            reason: `To be seen by a second person: ${change.author.name} changed the setup after this was recorded (${change.reason}). Before: ${first.reason}`,
+            reason: M.seenSecondPersonChangedSetup({
+              name: change.author.name,
+              reason: change.reason,
+              reason2: first.reason,
+            }),
             params: { change: id, code: first.code },
-            remedy: 'The job goes on. It is signed after somebody else has looked at the change.',
+            remedy: M.jobGoesSignedAfterSomebody,
             acceptable: false,
           },
         ]
@@ -71,8 +77,8 @@ export function unseenSoFar(
 export const liftedQuestions = (unseen: ReturnType<typeof unseenSoFar>): GateItem[] =>
   unseen.map(({ change, finding }) => ({
     id: `lifted-${change.id.replaceAll('-', '')}`,
-    group: 'Lifted stops',
-    ask: `Safe to start although this stop was lifted by ${change.author.name} and seen by nobody else: ${finding.reason}`,
+    group: H.liftedStops,
+    ask: M.safeStartAlthoughStopLifted({ name: change.author.name, reason: finding.reason }),
     kind: 'hazard',
   }));
 
@@ -81,8 +87,12 @@ export const unseenAtSignature = (unseen: ReturnType<typeof unseenSoFar>): Findi
   unseen.map(({ change, finding }) => ({
     code: 'sign.unseen',
     verdict: 'incomplete',
-    reason: `A second person has still to look: ${change.author.name} changed the setup (${change.reason}), and this stop went with it. ${finding.reason}`,
+    reason: M.secondPersonHasStillLook({
+      name: change.author.name,
+      reason: change.reason,
+      reason2: finding.reason,
+    }),
     params: { change: change.id, code: finding.code },
-    remedy: 'Somebody else signs in, looks at the change and says so.',
+    remedy: M.somebodyElseSignsLooksChange,
     acceptable: false,
   }));

@@ -1,8 +1,15 @@
+import { textOfBefore } from '../quantities/marks-of-before.ts';
+
 type Loose = { type?: unknown; data?: unknown };
 type Data = Record<string, unknown>;
 
 /** What each kind of event carries today, made out of what it carried when it was stored. A kind not named has not changed. */
 const TODAY: Record<string, (data: Data) => Data> = {
+  // What was accepted was kept as a sentence with its quantities marked.
+  'deviation.accepted': (data) =>
+    typeof data.stands === 'string' && data.stands.includes('⟦')
+      ? { ...data, stands: textOfBefore(data.stands) }
+      : data,
   // Cap bolts were the only ones there were.
   'bolt.tightened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),
   'bolts.loosened': (data) => (data.step === undefined ? { ...data, step: 'bolts' } : data),

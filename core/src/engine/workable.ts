@@ -1,7 +1,9 @@
+import type { Text } from '../message/message.ts';
 import type { JobEvent } from './events.ts';
 import { opened } from './fold.ts';
 import { askedHere } from './here.ts';
 import { judge } from './judge.ts';
+import { M } from './messages.ts';
 import type { Setup } from './setup.ts';
 import type { StepReport } from './state.ts';
 import { procedureFor } from './trades.ts';
@@ -11,7 +13,7 @@ import { procedureFor } from './trades.ts';
  * be; this is the net below them, so that no job is opened that would stop half way for want of a sum.
  * @returns what is wrong at the first step that cannot, as a sentence; null where all can
  */
-export function unworkable(setup: Setup): string | null {
+export function unworkable(setup: Setup): Text | null {
   const event = {
     id: '',
     jobId: '',
@@ -28,7 +30,10 @@ export function unworkable(setup: Setup): string | null {
       carried[step.id] = waits ?? step.kind.report(facts, step, carried);
       if (step.kind.asks && !waits) step.kind.asks(facts, step);
     } catch (fault) {
-      return `“${step.title}” cannot be worked out with this: ${fault instanceof RangeError ? fault.message : 'what is given does not go together.'}`;
+      return M.cannotWorkedOut({
+        title: step.title,
+        message: fault instanceof RangeError ? fault.message : M.whatGivenDoesNotGo,
+      });
     }
   return null;
 }

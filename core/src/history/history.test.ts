@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Past } from '../engine/trade.ts';
 import { tradeOf } from '../engine/trades.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { dismountingTrade } from '../trades/dismounting/index.ts';
@@ -32,12 +33,12 @@ describe('the numbers of a position over the years', () => {
       job('2026-04-01T00:00:00Z', { foundMm: 0.082 }, { kind: 'dismounting' }),
       job('2024-09-01T00:00:00Z', { residualMm: 0.05, benchMm: 0.11 }),
     ]);
-    const residual = traces.find((t) => t.label === 'Residual clearance');
+    const residual = traces.find((t) => english(t.label) === 'Residual clearance');
     expect(residual?.points.map((p) => [p.value, p.found])).toEqual([
       [0.05, false],
       [0.082, true],
     ]);
-    expect(traces.find((t) => t.label === 'Bench clearance')?.points).toHaveLength(1);
+    expect(traces.find((t) => english(t.label) === 'Bench clearance')?.points).toHaveLength(1);
     expect(tracesOf([job('2024-09-01T00:00:00Z', { verdict: 'fit', gapsMm: [1, 2] })])).toEqual([]);
   });
 
@@ -61,7 +62,7 @@ describe('the numbers of a position over the years', () => {
   it('two fittings lie side by side, number by number, and what only one has stands alone', () => {
     const before = job('2024-01-01T00:00:00Z', { residualMm: 0.05, torqueNm: 150 });
     const after = job('2026-01-01T00:00:00Z', { residualMm: 0.08, hottestC: 61 });
-    const rows = Object.fromEntries(besideEachOther(before, after).map((r) => [r.label, r]));
+    const rows = Object.fromEntries(besideEachOther(before, after).map((r) => [english(r.label), r]));
     expect(rows['Residual clearance']?.changed).toBeCloseTo(0.03, 9);
     expect(rows.Hottest).toMatchObject({ before: null, after: 61, changed: null });
     expect(rows['Bolts drawn to']).toMatchObject({ before: 150, after: null });

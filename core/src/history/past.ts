@@ -1,4 +1,5 @@
 import type { Results } from '../engine/slots.ts';
+import type { Text } from '../message/message.ts';
 
 /** A job in the past of a position: what it was, when it ended, what it came to. */
 export type PastJob = {
@@ -6,7 +7,7 @@ export type PastJob = {
   number: string;
   /** Its trade, and what that trade calls its sheet. */
   kind: string;
-  sheet: string;
+  sheet: Text;
   state: 'open' | 'signed';
   openedAt: string;
   signedAt: string | null;
@@ -16,7 +17,7 @@ export type PastJob = {
   /** Limits of those results that have any, in the same unit. */
   limits: Record<string, { lower?: number; upper?: number }>;
   /** Heading and text of what it came to, with quantity marks. */
-  rows: Array<[string, string]>;
+  rows: Array<[Text, Text]>;
 };
 
 /** When a job of the past counts: when it was signed, else when it was opened. */

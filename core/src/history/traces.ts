@@ -1,5 +1,6 @@
 import type { Fed, Series, SeriesQuantity } from '../engine/slots.ts';
 import { allTrades } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
 import type { Trend } from '../metrology/trend.ts';
 import { dayReached } from '../metrology/trend.ts';
 import { type PastJob, whenOf } from './past.ts';
@@ -29,7 +30,7 @@ export type TracePoint = {
 };
 /** One number of a position over the years, the oldest first. */
 export type Trace = {
-  label: string;
+  label: Text;
   quantity: SeriesQuantity;
   points: TracePoint[];
   /** The limits of the newest job that had any. */
@@ -81,7 +82,7 @@ function trendOf(series: Series, points: readonly TracePoint[], limits: Trace['l
 }
 
 export type Beside = {
-  label: string;
+  label: Text;
   quantity: SeriesQuantity;
   before: number | null;
   after: number | null;

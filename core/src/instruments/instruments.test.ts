@@ -11,6 +11,7 @@ import {
   surfaceAt,
   TRUE_SHAFT,
 } from '../simulation/turning-shaft.ts';
+import { english } from '../testing/english.ts';
 import { gaugeLine, lineSplitter, parseGaugeLine } from './line-protocol.ts';
 import { addToSweep, samplesAt, startSweep, sweepClosing, sweepReadings, sweepWhole } from './sweep.ts';
 
@@ -25,7 +26,7 @@ describe('line protocol: value, unit, end of line', () => {
     ['71.5 C', 71.5, 'temperature'],
   ] as const)('%s', (text, value, quantity) => {
     const r = parseGaugeLine(text);
-    if (!r.ok) throw new Error(r.message);
+    if (!r.ok) throw new Error(english(r.message));
     expect(r.line.value).toBeCloseTo(value, 9);
     expect(r.line.quantity).toBe(quantity);
   });
@@ -34,7 +35,7 @@ describe('line protocol: value, unit, end of line', () => {
     (text) => {
       const r = parseGaugeLine(text);
       expect(r.ok).toBe(false);
-      if (!r.ok) expect(r.message).toMatch(/gauge se/);
+      if (!r.ok) expect(english(r.message)).toMatch(/gauge se/);
     },
   );
   it('what is written is read back (property)', () => {

@@ -1,16 +1,18 @@
+import type { Text } from '../message/message.ts';
 import type { Quantity } from '../quantities/measured.ts';
+import { M } from './messages.ts';
 
 type Range = { low: number; high: number };
 
 /** All that is known of a kind of gauge. */
 export type GaugeKind = {
   /** What it is called in a sentence. */
-  name: string;
+  name: Text;
   measures: Quantity;
   /** What its step is called where it is put into the register. */
-  step: string;
+  step: Text;
   /** What it counts, one and more, and the unit that goes into open data. */
-  counts?: { one: string; more: string; unit: string };
+  counts?: { one: Text; more: Text; unit: string };
   /** Does its range take a value in, where that is more than lying between low and high? Units inside. */
   reaches?(range: Range, value: number): boolean;
 };
@@ -23,45 +25,45 @@ const PAST_SCALE_MM = 0.5;
 /** The kinds of gauges there are: the only list. */
 export const GAUGE_KINDS = {
   // Blades are stacked.
-  feeler: { name: 'feeler', measures: 'length', step: 'smallest step between blades', reaches: anything },
+  feeler: { name: M.feeler, measures: 'length', step: M.smallestStepBetweenBlades, reaches: anything },
   micrometer: {
-    name: 'micrometer',
+    name: M.micrometer,
     measures: 'length',
     step: 'graduation',
     reaches: ({ low, high }, value) => value >= low - PAST_SCALE_MM && value <= high + PAST_SCALE_MM,
   },
   // It counts both ways from wherever it was zeroed.
-  dial: { name: 'dial indicator', measures: 'length', step: 'graduation', reaches: bothWays },
+  dial: { name: M.dialIndicator, measures: 'length', step: 'graduation', reaches: bothWays },
   caliper: {
-    name: 'caliper or depth gauge',
+    name: M.caliperDepthGauge,
     measures: 'length',
     step: 'graduation',
     // A depth gauge is set on from the other side.
     reaches: (range, value) =>
       value < 0 ? bothWays(range, value) : value >= range.low && value <= range.high,
   },
-  roughness: { name: 'roughness tester', measures: 'roughness', step: 'smallest step of Ra' },
-  laser: { name: 'laser or wire', measures: 'length', step: 'smallest step', reaches: bothWays },
-  wrench: { name: 'torque wrench', measures: 'torque', step: 'graduation' },
+  roughness: { name: M.roughnessTester, measures: 'roughness', step: M.smallestStepRa },
+  laser: { name: M.laserWire, measures: 'length', step: M.smallestStep, reaches: bothWays },
+  wrench: { name: M.torqueWrench, measures: 'torque', step: 'graduation' },
   // It counts whole turns.
-  protractor: { name: 'angle gauge', measures: 'angle', step: 'graduation in degrees', reaches: anything },
-  pressure: { name: 'pressure gauge', measures: 'pressure', step: 'graduation' },
-  thermometer: { name: 'thermometer', measures: 'temperature', step: 'step in °C' },
+  protractor: { name: M.angleGauge, measures: 'angle', step: M.graduationDegrees, reaches: anything },
+  pressure: { name: M.pressureGauge, measures: 'pressure', step: 'graduation' },
+  thermometer: { name: M.thermometer, measures: 'temperature', step: M.stepC },
   gun: {
-    name: 'grease gun',
+    name: M.greaseGun,
     measures: 'count',
-    step: 'strokes, one at a time',
+    step: M.strokesOneTime,
     counts: { one: 'stroke', more: 'strokes', unit: 'strokes' },
   },
   counter: {
-    name: 'drop counter',
+    name: M.dropCounter,
     measures: 'count',
-    step: 'drops a minute',
-    counts: { one: 'drops a minute', more: 'drops a minute', unit: 'drops/min' },
+    step: M.dropsMinute,
+    counts: { one: M.dropsMinute, more: M.dropsMinute, unit: 'drops/min' },
   },
-  vibration: { name: 'vibration meter', measures: 'velocity', step: 'smallest step, mm/s rms' },
-  tension: { name: 'belt tension meter', measures: 'frequency', step: 'smallest step, Hz' },
-  force: { name: 'spring scale', measures: 'force', step: 'graduation' },
+  vibration: { name: M.vibrationMeter, measures: 'velocity', step: M.smallestStepMmSRms },
+  tension: { name: M.beltTensionMeter, measures: 'frequency', step: M.smallestStepHz },
+  force: { name: M.springScale, measures: 'force', step: 'graduation' },
 } as const satisfies Record<string, GaugeKind>;
 
 export type InstrumentKind = keyof typeof GAUGE_KINDS;

@@ -1,4 +1,6 @@
+import type { Text } from '../message/message.ts';
 import { measured, QUANTITIES, type Quantity } from '../quantities/measured.ts';
+import { M } from './messages.ts';
 
 /** What a gauge sends: a value in the unit inside, and what kind of quantity it is. */
 export type GaugeLine = {
@@ -20,15 +22,14 @@ const LINE = /^([+-]?)\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*([A-Za-z]+(?:\/s)?)$/;
  * anything else, such as an error word, gives no value and says so.
  * @example parseGaugeLine('+0.012 mm') // { ok: true, line: { value: 0.012, quantity: 'length', … } }
  */
-export function parseGaugeLine(text: string): { ok: true; line: GaugeLine } | { ok: false; message: string } {
+export function parseGaugeLine(text: string): { ok: true; line: GaugeLine } | { ok: false; message: Text } {
   const raw = text.trim();
   const m = LINE.exec(raw);
-  if (!m)
-    return { ok: false, message: `The gauge sent “${raw.slice(0, 40)}”, which is no value with a unit.` };
+  if (!m) return { ok: false, message: M.gaugeSentWhichNoValue({ raw: raw.slice(0, 40) }) };
   const unit = UNITS.get((m[3] ?? '').toLowerCase());
-  if (!unit) return { ok: false, message: `The gauge sends “${m[3]}”, a unit not known here.` };
+  if (!unit) return { ok: false, message: M.gaugeSendsUnitNotKnown({ m: m[3] }) };
   const size = Number((m[2] ?? '').replace(',', '.'));
-  if (!Number.isFinite(size)) return { ok: false, message: `The gauge sent “${raw}”, which is no number.` };
+  if (!Number.isFinite(size)) return { ok: false, message: M.gaugeSentWhichNoNumber({ raw }) };
   return {
     ok: true,
     line: { value: (m[1] === '-' ? -size : size) * unit.factor, quantity: unit.quantity, raw },

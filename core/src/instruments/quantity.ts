@@ -1,3 +1,5 @@
+import type { Text } from '../message/message.ts';
+import { expr } from '../message/message.ts';
 import { type MeasuredUnit, measured, type Quantity } from '../quantities/measured.ts';
 import type { Instrument } from './instrument.ts';
 import { type GAUGE_KINDS, gaugeKind } from './kinds.ts';
@@ -24,8 +26,8 @@ export function inOpenUnit(kind: Instrument['kind'], value: number): { value: nu
 }
 
 /** A reading in a sentence, with its quantity mark. */
-export function sayReading(kind: Instrument['kind'], value: number): string {
+export function sayReading(kind: Instrument['kind'], value: number): Text {
   const { counts, measures } = gaugeKind(kind);
-  if (counts) return `${value} ${value === 1 ? counts.one : counts.more}`;
+  if (counts) return expr`${value} ${value === 1 ? counts.one : counts.more}`;
   return measured(measures).mark(value);
 }

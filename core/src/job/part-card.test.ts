@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { allTrades } from '../engine/trades.ts';
+import { english } from '../testing/english.ts';
 import { sealTrade } from '../trades/seal/index.ts';
 import { sleeveBearingTrade } from '../trades/sleeve-bearing/index.ts';
 import { leftOf, partFields, readPart, showPart, withPart } from './part-card.ts';
@@ -35,8 +36,8 @@ describe('a card of a part', () => {
     });
     // 80 lbf·ft = 108.465 N·m.
     expect('values' in read && read.values['maker.torqueNm']).toBeCloseTo(108.465, 2);
-    expect(showPart(field('maker.benchLowerMm'), 0.0762, 'in')).toBe('0.003 in');
-    expect(showPart(field('clearanceClass'), 'C3', 'mm')).toContain('C3');
+    expect(english(showPart(field('maker.benchLowerMm'), 0.0762, 'in'))).toBe('0.003 in');
+    expect(english(showPart(field('clearanceClass'), 'C3', 'mm'))).toContain('C3');
   });
 
   it('what cannot be read has its sentence at its field; what is empty says nothing', () => {

@@ -1,6 +1,7 @@
 import { type Field, fieldsOf, valueIn } from '../engine/asked.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
+import { sameText, type Text } from '../message/message.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { readField, type StartSetup, showField } from './setup-form.ts';
 
@@ -10,7 +11,7 @@ export type PartValues = Record<string, number | string>;
 export const partFields = (trade: Trade): Field[] =>
   fieldsOf(trade.schema).filter(
     (f) =>
-      trade.slots.part?.groups.includes(f.group) &&
+      trade.slots.part?.groups.some((g) => sameText(g, f.group)) &&
       f.quantity !== 'flag' &&
       f.quantity !== 'list' &&
       f.quantity !== 'text' &&
@@ -19,7 +20,7 @@ export const partFields = (trade: Trade): Field[] =>
   );
 
 /** A value of a card as people read it. */
-export const showPart = (field: Field, value: number | string, unit: LengthUnit): string =>
+export const showPart = (field: Field, value: number | string, unit: LengthUnit): Text =>
   field.options?.find(([v]) => v === String(value))?.[1] ?? showField(field, value, unit);
 
 /** What was typed on a card, or a sentence for each field that is not right. Empty fields say nothing. */
@@ -27,9 +28,9 @@ export function readPart(
   trade: Trade,
   text: Readonly<Record<string, string>>,
   unit: LengthUnit,
-): { values: PartValues } | { faults: Record<string, string> } {
+): { values: PartValues } | { faults: Record<string, Text> } {
   const values: PartValues = {};
-  const faults: Record<string, string> = {};
+  const faults: Record<string, Text> = {};
   for (const field of partFields(trade)) {
     const typed = (text[field.name] ?? '').trim();
     if (typed === '') continue;

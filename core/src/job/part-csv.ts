@@ -1,4 +1,7 @@
 import { allTrades } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
+import { isCalled } from '../quantities/say.ts';
+import { M } from './messages.ts';
 import { type PartValues, partFields, readPart } from './part-card.ts';
 import { showField } from './setup-form.ts';
 
@@ -32,14 +35,14 @@ export const partRows = (cards: readonly Card[]): PartRow[] =>
  */
 export function partsFrom(rows: ReadonlyArray<PartRow & { line: number }>): {
   cards: Array<Card & { line: number }>;
-  faults: Array<{ line: number; message: string }>;
+  faults: Array<{ line: number; message: Text }>;
 } {
-  const faults: Array<{ line: number; message: string }> = [];
+  const faults: Array<{ line: number; message: Text }> = [];
   const cards: Array<Card & { line: number }> = [];
   const byPart = new Map<string, Array<PartRow & { line: number }>>();
   for (const r of rows) {
     if (r.designation.trim().length < 2) {
-      faults.push({ line: r.line, message: 'The designation is missing.' });
+      faults.push({ line: r.line, message: M.designationMissing });
       continue;
     }
     const key = r.designation.trim().toUpperCase();
@@ -48,34 +51,37 @@ export function partsFrom(rows: ReadonlyArray<PartRow & { line: number }>): {
   for (const mine of byPart.values()) {
     const [first] = mine;
     if (!first) continue;
-    const trade = allTrades().find((t) => t.id === first.trade || t.words.offer[0] === first.trade);
+    const trade = allTrades().find((t) => t.id === first.trade || isCalled(t.words.offer[0], first.trade));
     if (!trade) {
-      faults.push({ line: first.line, message: `There is no work “${first.trade}”.` });
+      faults.push({ line: first.line, message: M.thereNoWork({ trade: first.trade }) });
       continue;
     }
     const other = mine.find((r) => r.trade !== first.trade);
     if (other)
-      faults.push({ line: other.line, message: `“${first.designation}” stands under another work above.` });
+      faults.push({
+        line: other.line,
+        message: M.standsUnderAnotherWorkAbove({ designation: first.designation }),
+      });
     const fields = partFields(trade);
     const text: Record<string, string> = {};
     const lineOf = new Map<string, number>();
     for (const r of mine) {
-      const field = fields.find((f) => f.name === r.field || f.label === r.field);
+      const field = fields.find((f) => f.name === r.field || isCalled(f.label, r.field));
       if (!field)
         faults.push({
           line: r.line,
-          message: `A card for “${trade.words.offer[0]}” has no field “${r.field}”.`,
+          message: M.cardHasNoField({ offer: trade.words.offer[0], field: r.field }),
         });
       else if (lineOf.has(field.name))
         faults.push({
           line: r.line,
-          message: `“${field.label}” stands in line ${lineOf.get(field.name)} already.`,
+          message: M.standsLineAlready({ label: field.label, get: lineOf.get(field.name) }),
         });
       else if (r.value.trim() === '')
-        faults.push({ line: r.line, message: `“${field.label}” has no value.` });
+        faults.push({ line: r.line, message: M.hasNoValue({ label: field.label }) });
       else {
         // A choice may be told by its words.
-        text[field.name] = field.options?.find(([, words]) => words === r.value)?.[0] ?? r.value;
+        text[field.name] = field.options?.find(([, words]) => isCalled(words, r.value))?.[0] ?? r.value;
         lineOf.set(field.name, r.line);
       }
     }

@@ -1,4 +1,5 @@
 import { measuredAt, type PlaceQuantity } from '../engine/place-quantity.ts';
+import type { Text } from '../message/message.ts';
 import {
   formatLength,
   fromNominal,
@@ -9,8 +10,9 @@ import {
 } from '../quantities/length.ts';
 import { measured } from '../quantities/measured.ts';
 import { inBoth } from '../quantities/quantity.ts';
+import { M } from './messages.ts';
 
-export type Understood = { value: number; said: string; note?: string | undefined };
+export type Understood = { value: number; said: Text; note?: Text | undefined };
 
 /**
  * What was typed, understood for a kind of place: in the unit inside, said back in people’s units; or why not.
@@ -23,7 +25,7 @@ export function readValue(
   unit: LengthUnit,
   believable?: (mm: number) => boolean,
   nominalMm?: number,
-): Understood | { message: string } {
+): Understood | { message: Text } {
   if (kind === 'flats') {
     const n = parseTypedNumber(text.trim().replace(/\s*flats?$/, ''));
     return n
@@ -31,7 +33,7 @@ export function readValue(
           value: 60 * n.value,
           said: `${n.value} ${Math.abs(n.value) === 1 ? 'flat' : 'flats'} · ${(60 * n.value).toFixed(0)}°`,
         }
-      : { message: 'Type how many flats, for example 1; −1 for one back.' };
+      : { message: M.typeHowManyFlatsExample };
   }
   const quantity = measuredAt(kind);
   if (quantity !== 'length') {
@@ -51,8 +53,7 @@ export function readValue(
     return {
       value: point.mm,
       said: inBoth(formatLength, point.mm),
-      note:
-        point.mm > Number(text) ? 'a leading point is read as inches: no mm are so small here' : undefined,
+      note: point.mm > Number(text) ? M.leadingPointReadAsInches : undefined,
     };
   const length = parseLength(text, unit);
   if (!length.ok) return { message: length.message };

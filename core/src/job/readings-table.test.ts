@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { gauge, hand, round, surveyor, tools } from '../testing/test-stand.ts';
 import { readingsTable, readReadingsTable } from './readings-table.ts';
 
@@ -81,7 +82,7 @@ describe('a table of readings', () => {
     );
     expect(readings.map((r) => r.data.place)).toEqual(['s2/60']);
     expect(faults.map((f) => f.line)).toEqual([2, 3, 4, 5, 6, 8]);
-    expect(faults.map((f) => f.message).join('\n')).toMatch(
+    expect(english(faults.map((f) => f.message)).join('\n')).toMatch(
       /already has a reading[\s\S]*not a length[\s\S]*has no value[\s\S]*no such place[\s\S]*not in the register[\s\S]*stands in line 7 already/,
     );
   });
@@ -100,12 +101,12 @@ describe('a table of readings', () => {
       { state: h.state, step: 'face', unit: 'mm', gauges: [dial], gauge: dial },
     );
     expect(readings.map((r) => r.data.place)).toEqual(['turn/0', 'turn/22.5', 'turn/360']);
-    expect(faults).toEqual([{ line: 5, message: 'turn/400: There is no such place on this face.' }]);
+    expect(english(faults)).toEqual([{ line: 5, message: 'turn/400: There is no such place on this face.' }]);
   });
 
   it('without columns it knows, or without rows, it says what it wants', () => {
-    expect(read([['a', 'b']]).faults[0]?.message).toMatch(/first line names the columns/);
-    expect(read([]).faults[0]?.message).toMatch(/first line names the columns/);
-    expect(read([['place', 'value']]).faults[0]?.message).toMatch(/no row/);
+    expect(english(read([['a', 'b']]).faults[0]?.message)).toMatch(/first line names the columns/);
+    expect(english(read([]).faults[0]?.message)).toMatch(/first line names the columns/);
+    expect(english(read([['place', 'value']]).faults[0]?.message)).toMatch(/no row/);
   });
 });

@@ -3,9 +3,11 @@ import type { EventDataOf } from '../engine/events.ts';
 import { roundOf } from '../engine/facts.ts';
 import type { JobState } from '../engine/state.ts';
 import type { Instrument } from '../instruments/instrument.ts';
+import type { Text } from '../message/message.ts';
+import { expr, isText } from '../message/message.ts';
 import type { LengthUnit } from '../quantities/length.ts';
-import { say } from '../quantities/say.ts';
 import type { FitUpSheet } from '../sheet/form.ts';
+import { M } from './messages.ts';
 import { readValue } from './read-value.ts';
 
 /** Columns of a table of readings, as it is written and as it may be read. */
@@ -28,7 +30,7 @@ export function readingsTable(sheet: Pick<FitUpSheet, 'readings'>): string[][] {
 }
 
 export type TableRow = { line: number; data: EventDataOf<'reading.taken'> };
-export type TableFault = { line: number; message: string };
+export type TableFault = { line: number; message: Text };
 
 type Context = {
   state: JobState;
@@ -72,7 +74,7 @@ export function readReadingsTable(
     const read =
       before === undefined
         ? readCell(cell, { ...context, state })
-        : { message: `${cell.place} stands in line ${before} already.` };
+        : { message: M.standsLineAlready2({ place: cell.place, before }) };
     if ('message' in read) faults.push({ line: cell.line, message: read.message });
     else {
       seen.set(key, cell.line);
@@ -80,7 +82,7 @@ export function readReadingsTable(
       state = withReading(state, read.data);
     }
   }
-  if (cells.cells.length === 0) faults.push({ line: 1, message: 'There is no row with a reading in it.' });
+  if (cells.cells.length === 0) faults.push({ line: 1, message: M.thereNoRowReading });
   return { readings, faults };
 }
 
@@ -97,7 +99,7 @@ function cellsOf(
   head: string[],
   rows: ReadonlyArray<readonly string[]>,
   context: Context,
-): { cells: Cell[] } | { message: string } {
+): { cells: Cell[] } | { message: Text } {
   const at = (...names: string[]) => head.findIndex((h) => names.includes(h));
   const value = at('value', 'reading', 'diameter', 'mm', 'in');
   const [place, station, angle] = [at('place'), at('station'), at('angle', 'angle deg', 'deg', '°')];
@@ -106,8 +108,7 @@ function cellsOf(
   if (value < 0 && angle === 0 && head.length > 1) return { cells: matrixCells(head, filled, context.step) };
   if (value < 0 || (place < 0 && angle < 0 && station < 0))
     return {
-      message:
-        'The first line names the columns: place and value, or station, angle and value, or angle and then one column a station.',
+      message: M.firstLineNamesColumnsPlace,
     };
   const [step, unit, gauge, withdrawn] = [at('step'), at('unit'), at('gauge', 'instrument'), at('withdrawn')];
   const cell = (r: readonly string[], i: number) => (i < 0 ? '' : (r[i] ?? '').trim());
@@ -144,20 +145,20 @@ function matrixCells(
   );
 }
 
-function readCell(cell: Cell, c: Context): { data: EventDataOf<'reading.taken'> } | { message: string } {
-  if (cell.text === '') return { message: `${cell.place} has no value.` };
+function readCell(cell: Cell, c: Context): { data: EventDataOf<'reading.taken'> } | { message: Text } {
+  if (cell.text === '') return { message: M.hasNoValue2({ place: cell.place }) };
   const place = placeAt(c.state, cell.step, cell.place);
-  if (typeof place === 'string') return { message: `${cell.place}: ${say(place, c.unit)}` };
+  if (isText(place)) return { message: expr`${cell.place}: ${place}` };
   const read = readValue(cell.text, place.quantity, c.unit, undefined, place.nominalMm);
-  if ('message' in read) return { message: `${cell.place}: ${read.message}` };
+  if ('message' in read) return { message: expr`${cell.place}: ${read.message}` };
   const gauge =
     cell.gauge === '' ? c.gauge : c.gauges.find((g) => g.name === cell.gauge || g.id === cell.gauge);
   if (!gauge)
     return {
       message:
         cell.gauge === ''
-          ? `${cell.place}: no gauge is named and none is in hand.`
-          : `${cell.place}: “${cell.gauge}” is not in the register of gauges.`,
+          ? M.noGaugeNamedNoneHand({ place: cell.place })
+          : M.notRegisterGauges({ place: cell.place, gauge: cell.gauge }),
     };
   return {
     data: {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FormValues } from '../engine/asked.ts';
 import { fieldsOf, formName } from '../engine/asked.ts';
 import { usualRules } from '../engine/trades.ts';
+import { english } from '../testing/english.ts';
 import { sleeveBearingTrade } from '../trades/sleeve-bearing/index.ts';
 import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
 import { sleeveSetupSchema, USUAL_SETUP } from '../trades/sleeve-bearing/setup.ts';
@@ -22,7 +23,7 @@ const full: SleeveSetup = {
 };
 const setupOf = (values: FormValues, unit: 'mm' | 'in' = 'mm') => {
   const read = fromForm(sleeveBearingTrade, values, unit);
-  if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+  if ('faults' in read) throw new Error(JSON.stringify(english(read.faults)));
   return read.setup as SleeveSetup;
 };
 const faultsOf = (change: FormValues, unit: 'mm' | 'in' = 'mm') => {
@@ -55,7 +56,7 @@ describe('the setup form', () => {
     const first = readField(asked, typed, 'mm');
     const value = 'value' in first ? (first.value as number) : Number.NaN;
     expect(showField(asked, value, 'mm')).toBe(shown);
-    expect(readField(asked, shown, 'in')).toEqual(first);
+    expect(english(readField(asked, shown, 'in'))).toEqual(english(first));
     // 3500 psi is 24.1316… MPa (exact definitions): never rounded up.
     if (typed === '3500 psi') expect(value).toBeCloseTo(24.13165051, 7);
   });
@@ -86,12 +87,14 @@ describe('the setup form', () => {
   });
 
   it('says what is wrong beside the field it is wrong in', () => {
-    expect(faultsOf({ machine: '' })).toEqual({ machine: 'Machine is missing.' });
-    expect(faultsOf({ nutSlots: 'four' })).toEqual({ nutSlots: 'Nut slots is a number.' });
-    expect(faultsOf({ boreMm: 'wide' }).boreMm).toMatch(/not a length/);
-    expect(faultsOf({ washerTabs: '2.5' })).toEqual({ washerTabs: 'Washer tabs must be a whole number.' });
-    expect(faultsOf({ boreMm: '900' })).toEqual({ boreMm: 'Bearing bore must be 500 or less.' });
-    expect(faultsOf({ [formName('maker.torqueNm')]: '3 elephants' })['maker:torqueNm']).toMatch(
+    expect(english(faultsOf({ machine: '' }))).toEqual({ machine: 'Machine is missing.' });
+    expect(english(faultsOf({ nutSlots: 'four' }))).toEqual({ nutSlots: 'Nut slots is a number.' });
+    expect(english(faultsOf({ boreMm: 'wide' }).boreMm)).toMatch(/not a length/);
+    expect(english(faultsOf({ washerTabs: '2.5' }))).toEqual({
+      washerTabs: 'Washer tabs must be a whole number.',
+    });
+    expect(english(faultsOf({ boreMm: '900' }))).toEqual({ boreMm: 'Bearing bore must be 500 or less.' });
+    expect(english(faultsOf({ [formName('maker.torqueNm')]: '3 elephants' })['maker:torqueNm'])).toMatch(
       /torque unit/,
     );
     expect(Object.keys(faultsOf({ machine: '', position: '', boreMm: '' }))).toEqual([
@@ -102,8 +105,10 @@ describe('the setup form', () => {
   });
 
   it('what only the whole can tell is said too', () => {
-    expect(Object.values(faultsOf({ shaftMm: '120' })).join()).toMatch(/smaller than the bearing bore/);
-    expect(Object.values(faultsOf({ boltCount: '5' })).join()).toMatch(/even number/);
+    expect(english(Object.values(faultsOf({ shaftMm: '120' }))).join()).toMatch(
+      /smaller than the bearing bore/,
+    );
+    expect(english(Object.values(faultsOf({ boltCount: '5' }))).join()).toMatch(/even number/);
   });
 
   it('never throws, whatever is typed', () => {
@@ -117,7 +122,7 @@ describe('the setup form', () => {
           { ...toForm(sleeveBearingTrade, full, 'mm'), [name]: text },
           'mm',
         );
-        expect('setup' in read || Object.values(read.faults).every((f) => f.length > 5)).toBe(true);
+        expect('setup' in read || Object.values(read.faults).every((f) => english(f).length > 5)).toBe(true);
       }),
       { numRuns: 300 },
     );
@@ -154,16 +159,18 @@ describe('the form of a survey', () => {
       const r = read(change);
       return 'faults' in r ? r.faults : {};
     };
-    expect(faults({ 'condition:boxBoreMm': '' })['condition:boxBoreMm']).toMatch(/Box bore is missing/);
-    expect(faults({ 'measures:coupling': 'yes' })['condition:speedRpm']).toMatch(/Speed is missing/);
-    expect(faults({ 'condition:seat': 'throttle' })['condition:throttleBoreMm']).toMatch(/throttle/);
-    expect(faults({ 'maker:finishUm': 'smooth' })['maker:finishUm']).toMatch(/roughness/);
+    expect(english(faults({ 'condition:boxBoreMm': '' })['condition:boxBoreMm'])).toMatch(
+      /Box bore is missing/,
+    );
+    expect(english(faults({ 'measures:coupling': 'yes' })['condition:speedRpm'])).toMatch(/Speed is missing/);
+    expect(english(faults({ 'condition:seat': 'throttle' })['condition:throttleBoreMm'])).toMatch(/throttle/);
+    expect(english(faults({ 'maker:finishUm': 'smooth' })['maker:finishUm'])).toMatch(/roughness/);
     const none = Object.fromEntries(
       fieldsOf(conditionSetupSchema)
         .filter((f) => f.quantity === 'flag')
         .map((f) => [formName(f.name), '']),
     );
-    expect(Object.values(faults(none)).join()).toMatch(/Nothing is to be measured/);
+    expect(english(Object.values(faults(none))).join()).toMatch(/Nothing is to be measured/);
   });
 
   it('a bearing job keeps the diameters in', () => {
@@ -172,6 +179,6 @@ describe('the form of a survey', () => {
       { ...toForm(sleeveBearingTrade, full, 'mm'), 'measures:shaft': '' },
       'mm',
     );
-    expect('faults' in r && r.faults['measures:shaft']).toMatch(/not measured/);
+    expect(english('faults' in r && r.faults['measures:shaft'])).toMatch(/not measured/);
   });
 });

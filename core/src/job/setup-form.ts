@@ -2,13 +2,15 @@ import { type Field, type FormValues, fieldsOf, formName, lacking, valueIn } fro
 import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
 import { rulesWith } from '../engine/trades.ts';
-import { check } from '../judgement/sentences.ts';
+import { check, withLabel } from '../judgement/sentences.ts';
+import type { Text } from '../message/message.ts';
 import { pressureAsTyped, torqueAsTyped } from '../quantities/as-typed.ts';
 import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { parsePressure } from '../quantities/pressure.ts';
 import { parseRoughness } from '../quantities/roughness.ts';
 import { parseTemperature } from '../quantities/temperature.ts';
 import { parseTorque } from '../quantities/torque.ts';
+import { M } from './messages.ts';
 
 /** A setup to start a form from: not all of it need be there. */
 export type StartSetup = Partial<Setup> & Record<string, unknown>;
@@ -43,8 +45,8 @@ export function toForm(trade: Trade, start: StartSetup, unit: LengthUnit): FormV
   );
 }
 
-export type FormFaults = Record<string, string>;
-type Read = { value: unknown } | { message: string };
+export type FormFaults = Record<string, Text>;
+type Read = { value: unknown } | { message: Text };
 
 /** Without what the sum of a conversion leaves behind; a limit is never rounded to fewer digits than were typed. */
 const rounded = (n: number, digits: number): { value: number } => ({ value: Number(n.toFixed(digits)) });
@@ -59,15 +61,16 @@ function readList(field: Field, text: string): Read {
     ? { value: all.map((n) => n.value) }
     : {
         message: /Deg$/.test(field.name)
-          ? `${field.label}: degrees with blanks between them, such as 0 90 200.`
-          : `${field.label}: numbers with blanks between them, such as 8 9.5 12.`,
+          ? M.degreesBlanksBetweenThemSuch({ label: field.label })
+          : M.numbersBlanksBetweenThemSuch({ label: field.label }),
       };
 }
 
 /** What is typed in a field, as the setup holds it, or what is wrong with it as a sentence. */
 export function readField(field: Field, text: string, unit: LengthUnit): Read {
   if (field.name === 'holdBefore') return { value: text === '' ? [] : [text] };
-  if (text === '') return field.optional ? { value: undefined } : { message: `${field.label} is missing.` };
+  if (text === '')
+    return field.optional ? { value: undefined } : { message: M.missing({ label: field.label }) };
   switch (field.quantity) {
     case 'length': {
       const r = parseLength(text, unit);
@@ -91,7 +94,7 @@ export function readField(field: Field, text: string, unit: LengthUnit): Read {
     }
     case 'number': {
       const r = parseTypedNumber(text);
-      return r ? { value: r.value } : { message: `${field.label} is a number.` };
+      return r ? { value: r.value } : { message: M.number({ label: field.label }) };
     }
     case 'list':
       return readList(field, text);
@@ -181,15 +184,15 @@ export function fromForm(
   dropUnsaid(setup, asked);
   const measures = setup.condition?.measures ?? [];
   if (measuring && !trade.words.measuresOnly && !measures.includes('shaft'))
-    faults['measures:shaft'] = 'Nothing is fitted to a shaft that was not measured: leave the diameters in.';
-  if (measuring && measures.length === 0) faults['measures:look'] = 'Nothing is to be measured yet.';
+    faults['measures:shaft'] = M.nothingFittedShaftNotMeasured;
+  if (measuring && measures.length === 0) faults['measures:look'] = M.nothingMeasuredYet;
   const checked = check(trade.schema, setup);
   if (checked.ok && Object.keys(faults).length === 0) return { setup: checked.value as Setup };
   // What does not go together is said beside what is missing, each at its field; what has none, under the first.
   const only = Object.keys(faults).length === 0;
   for (const { path, message } of checked.ok ? [] : checked.faults) {
     const field = asked.find((x) => x.name === path);
-    if (field) faults[formName(field.name)] ??= message.replace(path, field.label);
+    if (field) faults[formName(field.name)] ??= withLabel(message, path, field.label);
     else if (only) faults.machine ??= message;
   }
   return { faults };

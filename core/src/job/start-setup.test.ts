@@ -6,6 +6,7 @@ import { allTrades, setupSchema, usualRules } from '../engine/trades.ts';
 import { unworkable } from '../engine/workable.ts';
 import { check } from '../judgement/sentences.ts';
 import type { SiteRules } from '../sources/methods.ts';
+import { english } from '../testing/english.ts';
 import { packingTrade } from '../trades/packing/index.ts';
 import { ringsOf } from '../trades/packing/plan.ts';
 import { regreasingTrade } from '../trades/regreasing/index.ts';
@@ -65,7 +66,7 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
     const entries = 2 + Math.min(open.length, 1 + byStamp.length);
     expect(entries, open.map((f) => f.name).join(', ')).toBeLessThanOrEqual(8);
     const read = fromForm(trade, typedIn(trade, form), 'mm');
-    if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+    if ('faults' in read) throw new Error(JSON.stringify(english(read.faults)));
     expect(check(setupSchema, read.setup).ok).toBe(true);
     expect(unworkable(read.setup)).toBeNull();
   });
@@ -74,7 +75,7 @@ describe.each(allTrades().map((t) => [t.id, t] as const))('a new job, %s', (kind
     for (const unit of ['mm', 'in'] as const)
       for (const setup of Object.values(trade.example.setups)) {
         const read = fromForm(trade, toForm(trade, setup as StartSetup, unit), unit);
-        if ('faults' in read) throw new Error(JSON.stringify(read.faults));
+        if ('faults' in read) throw new Error(JSON.stringify(english(read.faults)));
         expect(fromForm(trade, toForm(trade, { ...read.setup }, unit), unit)).toEqual({ setup: read.setup });
       }
   });
@@ -198,8 +199,10 @@ describe('a seal’s form', () => {
       const read = fromForm(sealTrade, form(change), 'mm');
       return 'faults' in read ? read.faults : {};
     };
-    expect(faults({ family: 'component', freeLengthMm: '58' }).compressionMm).toContain('compression');
-    expect(faults({ family: 'purged' }).processMpa).toContain('process pressure');
+    expect(english(faults({ family: 'component', freeLengthMm: '58' }).compressionMm)).toContain(
+      'compression',
+    );
+    expect(english(faults({ family: 'purged' }).processMpa)).toContain('process pressure');
   });
   it('begins by the house rules', () => {
     const rules = { ...usualRules(), tail: 'clips-first', spacer: 'fastened', leak: 'flat' } as const;
@@ -229,7 +232,7 @@ describe('what the form asks as it stands', () => {
     const read = (change: Record<string, string>) => {
       const form = typedIn(sleeveBearingTrade, toForm(sleeveBearingTrade, start, 'mm'));
       const r = fromForm(sleeveBearingTrade, { ...form, ...change }, 'mm');
-      if ('faults' in r) throw new Error(JSON.stringify(r.faults));
+      if ('faults' in r) throw new Error(JSON.stringify(english(r.faults)));
       return r.setup as Record<string, unknown>;
     };
     expect(read({ 'with:baseBolts': '' })).not.toHaveProperty('baseBolts');
@@ -252,7 +255,7 @@ describe('what the form asks as it stands', () => {
       { ...toForm(sleeveBearingTrade, start, 'mm'), 'lock:by': 'clip', 'lock:nutDeg': '0 ninety' },
       'mm',
     );
-    expect('faults' in bad && bad.faults['lock:nutDeg']).toMatch(/degrees with blanks/);
+    expect(english('faults' in bad && bad.faults['lock:nutDeg'])).toMatch(/degrees with blanks/);
   });
 });
 
@@ -264,7 +267,7 @@ describe('packing from what the store keeps', () => {
       ...toForm(packingTrade, { ...start, ...packed, seatMm: 60, machine: 'P', position: 'B' }, 'mm'),
     };
     const read = fromForm(packingTrade, form, 'mm');
-    if (!('setup' in read)) throw new Error(JSON.stringify(read.faults));
+    if (!('setup' in read)) throw new Error(JSON.stringify(english(read.faults)));
     return ringsOf({ setup: read.setup as never }).values;
   };
   it('takes the nearest of the store, and says how far it is off; an empty list is the usual series', () => {
@@ -275,7 +278,7 @@ describe('packing from what the store keeps', () => {
   it('can be said otherwise for one job; what is no number is told in words', () => {
     const field = { name: 'stockMm', label: 'Sections in the store, mm', quantity: 'list' } as never;
     expect(readField(field, '8 9,5; 12', 'in')).toEqual({ value: [8, 9.5, 12] });
-    expect(readField(field, '8 or so', 'mm')).toEqual({
+    expect(english(readField(field, '8 or so', 'mm'))).toEqual({
       message: 'Sections in the store, mm: numbers with blanks between them, such as 8 9.5 12.',
     });
   });

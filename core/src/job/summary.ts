@@ -3,21 +3,24 @@ import type { Due } from '../engine/slots.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
 import { procedureFor, tradeOf } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
+import { listOf } from '../message/message.ts';
 import { fallsDue } from '../sheet/due.ts';
+import { M } from './messages.ts';
 
 /** The form of a job's line; a stored line of another form is made anew. */
-export const SUMMARY_VERSION = 4;
+export const SUMMARY_VERSION = 5;
 
 export type RailMark = {
   id: string;
-  title: string;
+  title: Text;
   status: StepStatus;
   hold: 'holding' | 'ahead' | 'released' | null;
   loop: boolean;
   /** Passed already, and closed only by what was opened again before it. */
   kept?: true;
   /** Why it was opened again, where it was and is not passed since. */
-  reopened?: string;
+  reopened?: Text;
 };
 
 /** A job in one line: what the shift board shows. */
@@ -30,9 +33,9 @@ export type JobSummary = {
   rail: RailMark[];
   present: string | null;
   /** The next act, in words, with quantity marks. */
-  act: string;
+  act: Text;
   /** What holds the job now, and why; null when it can go on. */
-  held: string | null;
+  held: Text | null;
   /** Gravest verdict at the present step. */
   verdict: JobState['steps'][number]['verdict'];
   attempt: number;
@@ -84,10 +87,10 @@ export function summarise(state: JobState): JobSummary {
     })),
     present: state.present,
     act: state.cancelled
-      ? `Cancelled by ${state.cancelled.author.name}: ${state.cancelled.reason}`
+      ? M.cancelled({ name: state.cancelled.author.name, reason: state.cancelled.reason })
       : state.signed
-        ? `Signed by ${state.signed.name}.`
-        : `${isRunning(state) ? 'Running, checks to come. ' : ''}${present?.report?.act ?? ''}`,
+        ? M.signed({ name: state.signed.name })
+        : listOf([...(isRunning(state) ? [M.runningChecksCome] : []), present?.report?.act ?? ''], ''),
     held: state.cancelled ? null : pinned ? pinned.reason : stop ? stop.reason : null,
     verdict: state.signed || state.cancelled ? 'accept' : (present?.verdict ?? 'accept'),
     attempt: state.attempt,

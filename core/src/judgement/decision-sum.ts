@@ -1,3 +1,4 @@
+import { expr } from '../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../metrology/decision.ts';
 import { saySettle, settle } from '../metrology/settle.ts';
 import {
@@ -10,6 +11,7 @@ import {
   stepShare,
 } from '../metrology/uncertainty.ts';
 import { len, num } from '../quantities/say.ts';
+import { M } from './messages.ts';
 import type { CalculatorResult, Finding } from './result.ts';
 
 export type DecisionSumInput = {
@@ -67,11 +69,11 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
       : null;
   const limitText =
     input.lowerMm !== undefined && input.upperMm !== undefined
-      ? `${num(input.lowerMm)} to ${len(input.upperMm)}`
+      ? M.to({ lower: num(input.lowerMm), upper: len(input.upperMm) })
       : input.lowerMm !== undefined
-        ? `${len(input.lowerMm)} or more`
-        : `${len(input.upperMm ?? 0)} or less`;
-  const said = `The mean ${len(m, 4)} ± ${len(d.expanded, 4)}`;
+        ? M.more({ lower: len(input.lowerMm) })
+        : M.less({ upper: len(input.upperMm ?? 0) });
+  const said = M.mean({ m: len(m, 4), expanded: len(d.expanded, 4) });
   const finding: Finding = {
     code: 'decision',
     verdict: bounded ? d.verdict : 'incomplete',
@@ -79,19 +81,19 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
     acceptable: true,
     ...(bounded ? { limit: limitText } : {}),
     reason: !bounded
-      ? `${said}: give a limit to judge it by.`
+      ? M.giveLimitJudge({ said })
       : d.verdict === 'accept'
-        ? `${said} lies inside the limit, doubt and all.`
+        ? M.liesInsideLimitDoubtAll({ said })
         : d.verdict === 'reject'
-          ? `${said} lies outside the limit, doubt and all.`
-          : `${said} reaches over the limit: too close to call.`,
+          ? M.liesOutsideLimitDoubtAll({ said })
+          : M.reachesOverLimitTooClose({ said }),
     params: {
       said: !bounded ? said : null,
       said2: !bounded ? null : d.verdict === 'accept' ? said : null,
       said3: !bounded ? null : d.verdict === 'accept' ? null : d.verdict === 'reject' ? said : null,
       said4: !bounded ? null : d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : said,
     },
-    ...(answer ? { remedy: saySettle(answer, 'there') } : {}),
+    ...(answer ? { remedy: saySettle(answer, M.there) } : {}),
   };
   return {
     values: {
@@ -105,14 +107,20 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
     findings: [finding],
     working: [
       {
-        what: 'step’s share',
-        sum: `${places === 2 ? '√2 × ' : ''}r/√12${scattered ? `/√${v.length}` : ''}, r = ${len(input.stepMm, 4)} → ${len(step, 5)}${scattered || v.length < 2 ? '' : '; all on one step: it does not average away'}`,
+        what: M.stepsShare,
+        sum: expr`${places === 2 ? '√2 × ' : ''}r/√12${scattered ? `/√${v.length}` : ''}, r = ${len(input.stepMm, 4)} → ${len(step, 5)}${scattered || v.length < 2 ? '' : M.allOneStepDoesNot}`,
       },
       {
-        what: 'scatter’s share',
-        sum: `seen ${num(scatter, 5)} (${v.length - 1} free), by itself ${num(Math.sqrt(places) * REPEATABILITY.shareOfStep * input.stepMm, 5)} (${REPEATABILITY.knownAsFrom} free): pooled, ÷ √${v.length}, Student’s factor`,
+        what: M.scattersShare,
+        sum: M.seenFreeItselfFreePooled({
+          scatter: num(scatter, 5),
+          count: v.length - 1,
+          places: num(Math.sqrt(places) * REPEATABILITY.shareOfStep * input.stepMm, 5),
+          knownAsFrom: REPEATABILITY.knownAsFrom,
+          count2: v.length,
+        }),
       },
-      { what: 'u, U', sum: `${num(standardMm, 5)} × ${COVERAGE[rule]} = ${len(d.expanded, 5)}` },
+      { what: 'u, U', sum: expr`${num(standardMm, 5)} × ${COVERAGE[rule]} = ${len(d.expanded, 5)}` },
     ],
     beams: [],
   };

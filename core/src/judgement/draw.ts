@@ -1,3 +1,4 @@
+import type { Text } from '../message/message.ts';
 import type { Said } from '../quantities/say.ts';
 import type { Drawing, Fill, Ink, Point, Shape } from './drawing.ts';
 
@@ -81,7 +82,7 @@ export const group = (
 
 /** A value on a figure that is read again by touching it; where nothing is read yet it is only drawn. */
 export const mendable = (
-  { place, name, shown = '' }: { place: string | null; name: string; shown?: string },
+  { place, name, shown = '' }: { place: string | null; name: Text; shown?: Text },
   shapes: readonly Drawn[],
 ): Shape => ({
   shape: 'group',
@@ -100,7 +101,7 @@ const untouched = (shapes: readonly Shape[]): Shape[] =>
 
 /** A part that is turned round a middle to where it stands. */
 export const turnable = (
-  { name, middle, deg }: { name: string; middle: Point; deg: number },
+  { name, middle, deg }: { name: Text; middle: Point; deg: number },
   shapes: readonly Drawn[],
 ): Shape => ({ shape: 'group', shapes: flat(shapes), touch: { does: 'turn', name, middle, deg } });
 

@@ -1,3 +1,4 @@
+import type { Text } from '../message/message.ts';
 import type { Said } from '../quantities/say.ts';
 
 /** What a line is drawn in: the sheet's own inks, by what they mean. */
@@ -34,8 +35,8 @@ export type Look = {
  * where it stands. Paper draws it as it is.
  */
 export type Touch =
-  | { does: 'mend'; place: string; name: string; shown: Said }
-  | { does: 'turn'; name: string; middle: Point; deg: number };
+  | { does: 'mend'; place: string; name: Text; shown: Said }
+  | { does: 'turn'; name: Text; middle: Point; deg: number };
 
 export type Shape =
   | ({ shape: 'line'; points: readonly Point[]; closed?: true } & Look)
@@ -110,9 +111,9 @@ export type CurveLimit = { y: number; said: Said; ink: Ink };
  * @param say how a value up the side, and a time along the bottom, is said
  */
 export function curveOf(
-  title: string,
+  title: Text,
   points: readonly CurvePoint[],
-  say: { y: (v: number) => Said; x: (v: number) => string },
+  say: { y: (v: number) => Said; x: (v: number) => Text },
   limits: readonly CurveLimit[] = [],
 ): Drawing {
   const [width, height, left, right, top, bottom] = [360, 150, 62, 70, 10, 34];

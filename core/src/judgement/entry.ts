@@ -1,9 +1,10 @@
 import { array, number, object, type Schema, string } from 'yup';
+import type { Text } from '../message/message.ts';
 import type { CalculatorResult } from './result.ts';
 
 export type Calculator = {
   id: string;
-  title: string;
+  title: Text;
   schema: Schema;
   run: (input: never) => CalculatorResult<unknown>;
 };
@@ -26,7 +27,7 @@ export const turn = (least = 2) =>
 /** Let a calculator stand in the registry: its schema and its function agree on the input, checked by the compiler. */
 export function entry<I>(
   id: string,
-  title: string,
+  title: Text,
   schema: Schema<I>,
   run: (input: I) => CalculatorResult<unknown>,
 ): Calculator {

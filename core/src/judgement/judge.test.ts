@@ -6,6 +6,7 @@ import { settle } from '../metrology/settle.ts';
 import { doubtOfMean } from '../metrology/uncertainty.ts';
 import { say } from '../quantities/say.ts';
 import { limitInForce } from '../sources/limits.ts';
+import { english } from '../testing/english.ts';
 import { betweenAngles, judgeUpper, upperBeam } from './judge.ts';
 
 const limit = limitInForce(runoutLimits(60), 'flat');
@@ -52,7 +53,7 @@ describe('a value that may be too large', () => {
     const few = { tirMm: 0.04, missedMm: 0.006, few: true };
     const more = betweenAngles(few, 0.001, 0.05, 4);
     expect(judged(0.04, 0.001, { more }).verdict).toBe('too-close');
-    expect(judged(0.04, 0.001, { more }).remedy).toBe('Read the turn at 8 angles.');
+    expect(english(judged(0.04, 0.001, { more }).remedy)).toBe('Read the turn at 8 angles.');
     expect(betweenAngles({ ...few, tirMm: 0.02 }, 0.004, 0.05, 4)).toBeUndefined();
     // What hides between them is more than the gauge’s own doubt: that is said, and does not stop an accept by itself.
     expect(betweenAngles({ tirMm: 0.02, missedMm: 0.01, few: false }, 0.001, 0.05, 6)).toMatchObject({
@@ -89,7 +90,13 @@ describe('a value that may be too large', () => {
 
 it('the beam stands level at nothing, with the limit in force as its stop and the other schools beside it', () => {
   const beam = upperBeam('TIR', 0.031, 0.004, limit, 'accept', ['doubt']);
-  expect(beam).toMatchObject({ target: 0, upper: 0.05, value: 0.031, expanded: 0.004, doubt: ['doubt'] });
+  expect(english(beam)).toMatchObject({
+    target: 0,
+    upper: 0.05,
+    value: 0.031,
+    expanded: 0.004,
+    doubt: ['doubt'],
+  });
   expect(beam.alternatives?.map((a) => a.at).sort()).toEqual(limit.others.map((o) => o.limitMm).sort());
   expect(beam.alternatives).not.toHaveLength(0);
 });

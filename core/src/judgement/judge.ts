@@ -1,14 +1,17 @@
+import type { Text } from '../message/message.ts';
+import { expr } from '../message/message.ts';
 import { type DecisionRule, decide, type Verdict } from '../metrology/decision.ts';
 import { type SettleInput, saySettle, settle } from '../metrology/settle.ts';
 import { type TurnJudged, tooFewFor } from '../metrology/turn.ts';
 import { len } from '../quantities/say.ts';
 import type { LimitInForce } from '../sources/limits.ts';
+import { M } from './messages.ts';
 import type { Beam, Finding } from './result.ts';
 
 export type UpperJudgement = {
   code: string;
   /** What is judged, as the subject of a sentence: “Run-out at station 1”. */
-  what: string;
+  what: Text;
   valueMm: number;
   /** Its standard uncertainty. */
   uncertaintyMm: number;
@@ -17,21 +20,21 @@ export type UpperJudgement = {
   limit: LimitInForce;
   rule?: DecisionRule | undefined;
   /** What it means when it is over, after a colon, and what to do about it. */
-  means: string;
-  remedy: string;
+  means: Text;
+  remedy: Text;
   /** What would be read again to settle it, with the gauge it was read with; left out where that cannot be said. */
   again?: Omit<SettleInput, 'marginMm' | 'rule'> & {
-    where: string;
+    where: Text;
   };
   /** Why it is not the gauge that cannot tell, and what would; `always`: nothing so near the limit is accepted. */
-  more?: { why: string; remedy: string; always: boolean } | undefined;
+  more?: { why: Text; remedy: Text; always: boolean } | undefined;
   acceptable?: boolean;
   mmDecimals?: number;
 };
 
 /** A limit with its title, the way it is printed beside a verdict. */
-export const sayLimit = (l: LimitInForce, mmDecimals = 3): string =>
-  `${len(l.limitMm, mmDecimals)} (${l.title})`;
+export const sayLimit = (l: LimitInForce, mmDecimals = 3): Text =>
+  expr`${len(l.limitMm, mmDecimals)} (${l.title})`;
 
 /** Judge a value that may be too large: accept, too close to call, or over, in one sentence each. */
 export function judgeUpper(j: UpperJudgement): Finding & { marginMm: number } {
@@ -59,14 +62,14 @@ export function judgeUpper(j: UpperJudgement): Finding & { marginMm: number } {
     return {
       ...shared,
       verdict: 'accept',
-      reason: `${j.what} is ${value}: within the limit.`,
+      reason: M.withinLimit({ what: j.what, value }),
       params: { what: j.what, valueMm: j.valueMm, limitMm: j.limit.limitMm },
     };
   if (d.verdict === 'reject')
     return {
       ...shared,
       verdict: 'reject',
-      reason: `${j.what} is ${value}, ${len(-d.marginMm, j.mmDecimals ?? 3)} over: ${j.means}`,
+      reason: M.over({ what: j.what, value, margin: len(-d.marginMm, j.mmDecimals ?? 3), means: j.means }),
       params: { what: j.what, valueMm: j.valueMm, limitMm: j.limit.limitMm },
       remedy: j.remedy,
     };
@@ -74,25 +77,25 @@ export function judgeUpper(j: UpperJudgement): Finding & { marginMm: number } {
     ...shared,
     verdict: 'too-close',
     reason: j.more
-      ? `${j.what} is ${value}: ${j.more.why}`
-      : `${j.what} is ${value}, within ${len(d.expanded, 4)} of the limit: the gauge cannot tell on which side.`,
+      ? M.is({ what: j.what, value, why: j.more.why })
+      : M.withinLimitGaugeCannotTell({ what: j.what, value, expanded: len(d.expanded, 4) }),
     params: { what: j.what, valueMm: j.valueMm, limitMm: j.limit.limitMm },
     remedy: j.more
       ? j.more.remedy
       : j.again
         ? saySettle(settle({ ...j.again, marginMm: d.marginMm, rule: j.rule }), j.again.where)
-        : 'Repeat it, or use a finer instrument.',
+        : M.repeatUseFinerInstrument,
   };
 }
 
 /** The beam of a value that may be too large: level at nothing, on its stop at the limit, the other schools' stops drawn beside it. */
 export function upperBeam(
-  label: string,
+  label: Text,
   valueMm: number,
   expanded: number,
   limit: LimitInForce,
   verdict: Verdict,
-  doubt?: string[],
+  doubt?: Text[],
 ): Beam {
   return {
     label,
@@ -112,8 +115,8 @@ export function betweenAngles(turn: TurnJudged, uRead: number, limitMm: number, 
   const few = tooFewFor(turn, limitMm);
   return few || turn.missedMm > 2 * uRead
     ? {
-        why: `between ${angles} angles ${len(turn.missedMm)} more can hide.`,
-        remedy: `Read the turn at ${2 * angles} angles.`,
+        why: M.betweenAnglesMoreCanHide({ angles, missed: len(turn.missedMm) }),
+        remedy: M.readTurnAngles({ angles: 2 * angles }),
         always: few,
       }
     : undefined;

@@ -1,30 +1,31 @@
+import type { Text } from '../message/message.ts';
 import { gravest, type Verdict } from '../metrology/decision.ts';
 import type { SourceId } from '../sources/register.ts';
 
 /** What a finding names: numbers in the unit inside, materials, places, states. */
-export type Params = Readonly<Record<string, number | string | boolean | null | undefined>>;
+export type Params = Readonly<Record<string, Text | number | boolean | null | undefined>>;
 
 /** One judgement: what, why, against which limit, whose limit, and what to do now. Texts carry quantity marks. */
 export type Finding = {
   /** Stable name of the finding, for deviations and tests. */
   code: string;
   verdict: Verdict;
-  reason: string;
+  reason: Text;
   /** What the reason names, as data: an acceptance covers a finding of this code with these and no other. */
   params: Params;
-  limit?: string;
+  limit?: Text;
   source?: SourceId;
-  remedy?: string;
+  remedy?: Text;
   /** False where a lead hand's signature cannot make it good (an over-driven bearing). */
   acceptable: boolean;
 };
 
 /** One line of the sum as it would stand on the back of the sheet. */
-export type WorkingLine = { what: string; sum: string };
+export type WorkingLine = { what: Text; sum: Text };
 
 /** What the beam shows: the value, its target and stops, and how thick the pointer is. All in `quantity`'s unit: mm, N·m, N, degrees, or µm of roughness. */
 export type Beam = {
-  label: string;
+  label: Text;
   quantity: 'length' | 'torque' | 'force' | 'angle' | 'roughness';
   value: number;
   target: number;
@@ -33,9 +34,9 @@ export type Beam = {
   expanded: number;
   verdict: Verdict;
   /** Where its doubt comes from and what would settle it, a sentence each. */
-  doubt?: string[];
+  doubt?: Text[];
   /** Where other schools would have set the stop. */
-  alternatives?: Array<{ label: string; at: number }>;
+  alternatives?: Array<{ label: Text; at: number }>;
 };
 
 export type CalculatorResult<V> = { values: V; findings: Finding[]; working: WorkingLine[]; beams: Beam[] };

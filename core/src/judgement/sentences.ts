@@ -1,48 +1,62 @@
 import { type Schema, setLocale, ValidationError } from 'yup';
+import { isMessage, isParts, listOf, type Text } from '../message/message.ts';
+import { M } from './messages.ts';
 
-/** Yup's faults as plain sentences; set once, wherever schemas are used. */
+/** What a fault is of: its path, or the whole. */
+const of = (p: { path?: string }): Text => (p.path === undefined || p.path === 'this' ? M.theInput : p.path);
+type P = { path?: string };
+const missing = (p: P) => M.pathMissing({ path: of(p) });
+
+/** Yup's faults as messages; set once, wherever schemas are used. */
 setLocale({
   mixed: {
-    required: '${path} is missing.',
-    defined: '${path} is missing.',
-    notNull: '${path} is missing.',
-    oneOf: '${path} must be one of: ${values}.',
-    notType: ({ path, type, originalValue }) => {
-      const what =
-        type === 'array'
-          ? 'a list'
-          : type === 'object'
-            ? 'an object'
-            : type === 'boolean'
-              ? 'true or false'
-              : `a ${type}`;
-      return originalValue === undefined ? `${path} is missing.` : `${path} must be ${what}.`;
-    },
+    default: (p: P) => M.pathInvalid({ path: of(p) }),
+    required: missing,
+    defined: missing,
+    notNull: missing,
+    oneOf: (p) => M.pathOneOf({ path: of(p), values: String(p.values) }),
+    notType: (p) =>
+      p.originalValue === undefined
+        ? missing(p)
+        : M.pathOfKind({
+            path: of(p),
+            kind: p.type === 'array' || p.type === 'object' || p.type === 'boolean' ? p.type : 'plain',
+            type: p.type,
+          }),
   },
   string: {
-    min: '${path} is too short.',
-    max: '${path} is longer than ${max} characters.',
-    matches: '${path} is not of the right form.',
+    min: (p: P) => M.pathTooShort({ path: of(p) }),
+    max: (p) => M.pathTooLong({ path: of(p), max: p.max }),
+    matches: (p: P) => M.pathNotOfForm({ path: of(p) }),
   },
   number: {
-    min: '${path} must be ${min} or more.',
-    max: '${path} must be ${max} or less.',
-    moreThan: '${path} must be more than ${more}.',
-    lessThan: '${path} must be less than ${less}.',
-    positive: '${path} must be more than zero.',
-    integer: '${path} must be a whole number.',
+    min: (p) => M.pathAtLeast({ path: of(p), min: p.min }),
+    max: (p) => M.pathAtMost({ path: of(p), max: p.max }),
+    moreThan: (p) => M.pathMoreThan({ path: of(p), more: p.more }),
+    lessThan: (p) => M.pathLessThan({ path: of(p), less: p.less }),
+    positive: (p: P) => M.pathPositive({ path: of(p) }),
+    integer: (p: P) => M.pathWhole({ path: of(p) }),
   },
   array: {
-    min: '${path} needs at least ${min}.',
-    max: '${path} takes at most ${max}.',
-    length: '${path} needs exactly ${length}.',
+    min: (p) => M.pathNeedsAtLeast({ path: of(p), min: p.min }),
+    max: (p) => M.pathTakesAtMost({ path: of(p), max: p.max }),
+    length: (p) => M.pathNeedsExactly({ path: of(p), length: p.length }),
   },
-  object: { noUnknown: 'Unknown here: ${unknown}.' },
+  object: { noUnknown: (p) => M.unknownHere({ unknown: String(p.unknown) }) },
 });
+
+/** A fault that names its field by the path, with what people call the field instead. */
+export function withLabel(message: Text, path: string, label: Text): Text {
+  if (isParts(message))
+    return { ...message, parts: message.parts.map((m) => withLabel(m as Text, path, label)) };
+  return isMessage(message) && message.params.path === path
+    ? { ...message, params: { ...message.params, path: label } }
+    : message;
+}
 
 export type Checked<T> =
   | { ok: true; value: T }
-  | { ok: false; faults: Array<{ path: string; message: string }> };
+  | { ok: false; faults: Array<{ path: string; message: Text }> };
 
 /**
  * Check a value against a schema, strictly (nothing is converted, unknown fields are refused), collecting every fault
@@ -56,10 +70,11 @@ export function check<T>(schema: Schema<T>, value: unknown): Checked<T> {
     const inner = error.inner.length > 0 ? error.inner : [error];
     return {
       ok: false,
-      faults: inner.map((e) => ({
-        path: e.path ?? '',
-        message: e.errors.join(' ').replace(/^this /, 'The input '),
-      })),
+      faults: inner.map((e) => {
+        // Yup calls them strings; ours are messages.
+        const told = e.errors as unknown as Text[];
+        return { path: e.path ?? '', message: told.length === 1 ? (told[0] ?? '') : listOf(told, ' ') };
+      }),
     };
   }
 }

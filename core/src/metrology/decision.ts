@@ -1,14 +1,16 @@
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 /** The decision rule: what may be said of a measured value beside a limit. */
 
 export type Verdict = 'accept' | 'caution' | 'too-close' | 'reject' | 'incomplete';
 
 /** How a verdict is said, on screen and on paper. */
-export const VERDICT_WORD: Record<Verdict, string> = {
-  accept: 'Accept',
-  caution: 'Caution',
-  reject: 'Stop',
-  'too-close': 'Too close to call',
-  incomplete: 'Not yet',
+export const VERDICT_WORD: Record<Verdict, Text> = {
+  accept: M.accept,
+  caution: M.caution,
+  reject: M.stop,
+  'too-close': M.tooCloseCall,
+  incomplete: M.notYet,
 };
 
 export type DecisionRule = 'k2' | 'one-sided';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decisionSum } from '../judgement/decision-sum.ts';
+import { english } from '../testing/english.ts';
 import { decide } from './decision.ts';
 import { saySettle, settle } from './settle.ts';
 import { meanUncertainty, readingUncertainty } from './uncertainty.ts';
@@ -27,10 +28,10 @@ describe('how many more readings would settle it', () => {
   });
 
   it('says so in words: some more, a finer gauge, or nobody', () => {
-    expect(saySettle({ more: 1, stepMm: 0.004 }, 'there')).toMatch(/^One more reading there/);
-    expect(saySettle({ more: 3, stepMm: 0.004 }, 'there')).toMatch(/^3 more readings there/);
-    expect(saySettle({ more: null, stepMm: 0.004 }, 'there')).toMatch(/steps ⟦L0.004\|4⟧ or finer/);
-    expect(saySettle({ more: null, stepMm: 0.00001 }, 'there')).toMatch(/lead hand/);
+    expect(english(saySettle({ more: 1, stepMm: 0.004 }, 'there'))).toMatch(/^One more reading there/);
+    expect(english(saySettle({ more: 3, stepMm: 0.004 }, 'there'))).toMatch(/^3 more readings there/);
+    expect(english(saySettle({ more: null, stepMm: 0.004 }, 'there'))).toMatch(/steps 0.0040 mm or finer/);
+    expect(english(saySettle({ more: null, stepMm: 0.00001 }, 'there'))).toMatch(/lead hand/);
   });
 });
 
@@ -53,11 +54,11 @@ describe('decision sum against the GUM, by hand', () => {
     // If they scatter as these: n = 5: pooled 0.00089443/√5 = 0.0004, step 0.0002582, u 0.0004761, t(18.06) 2.104: U 0.0010017, still
     // over the margin; n = 6 is under it.
     expect(values.moreReadings).toBe(3);
-    expect(findings[0]?.remedy).toMatch(/^3 more readings/);
+    expect(english(findings[0]?.remedy)).toMatch(/^3 more readings/);
     // All on one step the step's share of U alone, 2 × 0.00057735, is more than the margin: no number of readings settles it.
     const one = decisionSum({ readingsMm: [0.049, 0.049, 0.049], stepMm: 0.002, upperMm: 0.05 });
     expect(one.values.moreReadings).toBeNull();
-    expect(one.findings[0]?.remedy).toMatch(/^No number of readings with this gauge/);
+    expect(english(one.findings[0]?.remedy)).toMatch(/^No number of readings with this gauge/);
   });
   it('the one-sided rule guards with 1.65 u: U = 0.00106, still too close here, inside at 0.0488', () => {
     expect(

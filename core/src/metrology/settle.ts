@@ -1,5 +1,7 @@
+import type { Text } from '../message/message.ts';
 import { len } from '../quantities/say.ts';
 import { COVERAGE, type DecisionRule, SLACK_MM } from './decision.ts';
+import { M } from './messages.ts';
 import { doubtOfMean } from './uncertainty.ts';
 
 /** More repeats than this nobody takes at one place. */
@@ -47,10 +49,12 @@ export function settle(input: SettleInput): Settle {
 }
 
 /** The answer as a sentence for a finding's remedy. `where` says what is to be read again, as “at that place”. */
-export function saySettle(s: Settle, where: string): string {
+export function saySettle(s: Settle, where: Text): Text {
   if (s.more !== null && s.more > 0)
-    return `${s.more === 1 ? 'One more reading' : `${s.more} more readings`} ${where} would settle it, if they agree; a finer gauge does it sooner.`;
-  if (s.stepMm >= 0.0005)
-    return `No number of readings with this gauge settles it: take one that steps ${len(s.stepMm, 4)} or finer.`;
-  return 'It stands on the limit itself: no gauge settles it. A lead hand decides.';
+    return M.wouldSettleIfTheyAgree({
+      more: s.more === 1 ? M.oneMoreReading : M.moreReadings({ more: s.more }),
+      where,
+    });
+  if (s.stepMm >= 0.0005) return M.noNumberReadingsGaugeSettles({ step: len(s.stepMm, 4) });
+  return M.standsLimitItselfNoGauge;
 }

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { packingTravel } from '../arithmetic/packing/travel.ts';
 import { runoutGrowth } from '../arithmetic/shaft/runout-growth.ts';
+import type { Text } from '../message/message.ts';
 import { say } from '../quantities/say.ts';
+import { english } from '../testing/english.ts';
 import { dayReached, sayDay, theilSen } from './trend.ts';
 import { aloneDeviation, studentT95 } from './uncertainty.ts';
 
@@ -91,7 +93,7 @@ describe('the day a line reaches a level', () => {
       sits,
     });
     expect(told.to).toBeNull();
-    expect(sayDay(told)).toContain('no telling at 95 %');
+    expect(english(sayDay(told))).toContain('no telling at 95 %');
   });
 
   it('the slope is the median of all pair slopes (Sen 1968, by hand on four points)', () => {
@@ -107,7 +109,7 @@ describe('the day a line reaches a level', () => {
   });
 });
 
-const words = (reason: string | undefined) => say(reason ?? '', 'mm');
+const words = (reason: Text | undefined) => say(reason ?? '', 'mm');
 
 describe('the way of a follower', () => {
   const readings = [
@@ -122,7 +124,7 @@ describe('the way of a follower', () => {
     expect(values.leftMm).toBe(12);
     expect(Math.abs((values.leftDays ?? 0) - 400)).toBeLessThan(10);
     expect(values.dueFromDays).toBeLessThan(values.dueDays ?? 0);
-    expect(findings[0]).toMatchObject({ code: 'packing.travel', verdict: 'accept' });
+    expect(english(findings[0])).toMatchObject({ code: 'packing.travel', verdict: 'accept' });
     expect(words(findings[0]?.reason)).toMatch(
       /10\.0 mm of the way used, 9\.\d mm a year: at its end \d+ days/,
     );
@@ -130,8 +132,8 @@ describe('the way of a follower', () => {
 
   it('says what to do once it bottoms, waits for a second reading, and tells no day from a packing that was eased', () => {
     const end = packingTravel({ readings: [...readings, { days: 800, leftMm: 2 }], stopMm: 2 });
-    expect(end.findings[0]).toMatchObject({ verdict: 'reject' });
-    expect(end.findings[0]?.remedy).toMatch(/anew/);
+    expect(english(end.findings[0])).toMatchObject({ verdict: 'reject' });
+    expect(english(end.findings[0]?.remedy)).toMatch(/anew/);
     expect(packingTravel({ readings: readings.slice(0, 1) }).findings[0]?.verdict).toBe('incomplete');
     const eased = packingTravel({ readings: readings.map((r) => ({ ...r, leftMm: 10 + r.days / 100 })) });
     expect(eased.values.dueDays).toBeNull();
@@ -159,7 +161,9 @@ describe('run-out over the years', () => {
   });
 
   it('stands at its limit, falls, or is too young for a day: each in its words', () => {
-    expect(runoutGrowth({ readings, limitMm: 0.038 }).findings[0]).toMatchObject({ verdict: 'reject' });
+    expect(english(runoutGrowth({ readings, limitMm: 0.038 }).findings[0])).toMatchObject({
+      verdict: 'reject',
+    });
     const fallen = runoutGrowth({
       readings: readings.map((r) => ({ ...r, runoutMm: 0.05 - r.runoutMm })),
       limitMm: 0.05,

@@ -1,3 +1,5 @@
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import { aloneDeviation, pooledDeviation, studentT95 } from './uncertainty.ts';
 
 export const YEAR_DAYS = 365.25;
@@ -6,7 +8,7 @@ const FAR_YEARS = 50;
 /** A day is told from so many readings on, over so much of the way to it. Common practice, no source. */
 const LEAST_READINGS = 3;
 const LEAST_SHARE = 0.1;
-export const TOO_EARLY = `too early for a day; it takes ${LEAST_READINGS} readings over a tenth of the way.`;
+export const TOO_EARLY = M.tooEarlyDayTakesReadings({ least_readings: LEAST_READINGS });
 
 export type TrendPoint = { day: number; value: number };
 
@@ -66,12 +68,12 @@ export function dayReached({ points, level, stepsBy, sits }: TrendAsked): Trend 
 }
 
 /** The day of a trend in words, from the last reading. */
-export function sayDay({ left, from, to, lastDay }: Trend): string {
+export function sayDay({ left, from, to, lastDay }: Trend): Text {
   const band =
     from === null
       ? ''
-      : `, ${Math.round(from - lastDay)} to ${to === null ? 'no telling' : Math.round(to - lastDay)} at 95 %`;
-  return `${Math.round(left ?? 0)} days from the last reading${band}`;
+      : M.n95({ from: Math.round(from - lastDay), to: to === null ? M.noTelling : Math.round(to - lastDay) });
+  return M.daysFromLastReading({ left: Math.round(left ?? 0), band });
 }
 
 function bandOf(

@@ -1,6 +1,8 @@
 import type { Setup } from '../engine/setup.ts';
 import type { Stage } from '../engine/slots.ts';
 import { allTrades } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import type { Outage, OutageJob } from './outage.ts';
 import { reaches } from './reaches.ts';
 
@@ -27,7 +29,7 @@ export function proposedBindings(
 ): Binding[] {
   const stage = (job: OutageJob) => stageOf(job, setups[job.key]);
   const out: Binding[] = [];
-  const bind = (before: OutageJob, after: OutageJob, why: string) => {
+  const bind = (before: OutageJob, after: OutageJob, why: Text) => {
     if (before.key === after.key || reaches(out, after.key, before.key)) return;
     if (out.some((b) => b.before === before.key && b.after === after.key)) return;
     out.push({ before: before.key, after: after.key, why });
@@ -38,12 +40,12 @@ export function proposedBindings(
       if (a === b || a.machine !== b.machine) continue;
       const [first, then] = [stage(a), stage(b)];
       const fits = then === 'carry' || then === 'close';
-      if (first === 'off' && then === 'carry' && same(a, b)) bind(a, b, 'off before on');
-      if (first === 'survey' && fits) bind(a, b, 'surveyed before fitted');
-      if (first === 'off' && then === 'survey') bind(a, b, 'off before the survey');
-      if (first === 'carry' && then === 'close') bind(a, b, 'bearings before the seal');
+      if (first === 'off' && then === 'carry' && same(a, b)) bind(a, b, M.offBefore);
+      if (first === 'survey' && fits) bind(a, b, M.surveyedBeforeFitted);
+      if (first === 'off' && then === 'survey') bind(a, b, M.offBeforeSurvey);
+      if (first === 'carry' && then === 'close') bind(a, b, M.bearingsBeforeSeal);
       if ((first === 'carry' || first === 'close') && then === 'couple')
-        bind(a, b, first === 'close' ? 'seal before the coupling' : 'bearings before the coupling');
+        bind(a, b, first === 'close' ? M.sealBeforeCoupling : M.bearingsBeforeCoupling);
     }
   for (const shaft of shafts) {
     const at = (role: string) =>
@@ -52,12 +54,11 @@ export function proposedBindings(
           stage(j) === 'carry' &&
           shaft.stations.some((s) => s.role === role && s.positionId === j.positionId),
       );
-    for (const fixed of at('fixed'))
-      for (const float of at('float')) bind(fixed, float, 'fixed before float');
+    for (const fixed of at('fixed')) for (const float of at('float')) bind(fixed, float, M.fixedBeforeFloat);
   }
   return out;
 }
 
 /** Why a binding cannot be: it would close a circle; null where it can. */
-export const circleBy = (bindings: readonly Binding[], added: Binding): string | null =>
-  reaches(bindings, added.after, added.before) ? 'Then they would wait for each other.' : null;
+export const circleBy = (bindings: readonly Binding[], added: Binding): Text | null =>
+  reaches(bindings, added.after, added.before) ? M.thenTheyWouldWaitEach : null;

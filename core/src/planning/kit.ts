@@ -1,6 +1,7 @@
 import type { Setup } from '../engine/setup.ts';
 import type { KitLine } from '../engine/slots.ts';
 import { allTrades } from '../engine/trades.ts';
+import { textKey } from '../message/message.ts';
 import type { Outage, OutageJob } from './outage.ts';
 
 export type KitRow = KitLine & {
@@ -9,7 +10,7 @@ export type KitRow = KitLine & {
 };
 
 /** What a row is called among the others. */
-export const kitRowKey = (r: KitLine): string => `${r.group} ${r.item} ${r.unit}`;
+export const kitRowKey = (r: KitLine): string => `${textKey(r.group)} ${textKey(r.item)} ${textKey(r.unit)}`;
 
 /** Where a part goes whose trade does not say. */
 const PARTS = 'parts';
@@ -45,7 +46,10 @@ export function kitOf(
     }
   }
   return {
-    rows: [...rows.values()].sort((a, b) => a.group.localeCompare(b.group) || a.item.localeCompare(b.item)),
+    rows: [...rows.values()].sort(
+      (a, b) =>
+        textKey(a.group).localeCompare(textKey(b.group)) || textKey(a.item).localeCompare(textKey(b.item)),
+    ),
     unknown,
   };
 }

@@ -1,34 +1,32 @@
-import { array, boolean, type InferType, number, object, string } from 'yup';
+import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
 import { allSkills, allTrades } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
+import { isText } from '../message/message.ts';
+import { M } from './messages.ts';
 import { firstInCircle } from './reaches.ts';
 import { toolKey } from './tools.ts';
 import '../judgement/sentences.ts';
 
-const moment = (what: string) =>
+const moment = (what: Text) =>
   string()
-    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?Z$/, `${what}: write a day and a time.`)
-    .test(
-      'real',
-      `${what}: there is no such moment.`,
-      (v) => v === undefined || Number.isFinite(Date.parse(v)),
-    )
-    .required(`${what} is missing.`);
+    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?Z$/, { message: M.writeDayTime({ what }) })
+    .test('real', M.noSuchMoment({ what }), (v) => v === undefined || Number.isFinite(Date.parse(v)))
+    .required(M.missing({ what }));
 const clock = () =>
   string()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time like 06:00.')
-    .required('Write the time like 06:00.');
-const named = (what: string, most = 80) =>
-  string()
-    .trim()
-    .min(1, `${what} is missing.`)
-    .max(most, `${what} is too long.`)
-    .required(`${what} is missing.`);
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: M.writeTimeLike0600 })
+    .required(M.writeTimeLike0600);
+const named = (what: Text, most = 80) =>
+  string().trim().min(1, M.missing({ what })).max(most, M.tooLong({ what })).required(M.missing({ what }));
+/** Why one job waits for another: as it was proposed, or in the words of whoever bound them. */
+const reason = (most = 400) =>
+  mixed<Text>((v): v is Text => isText(v) && JSON.stringify(v).length <= most).default('');
 const key = () =>
   string()
-    .matches(/^[\w-]{1,40}$/, 'A key has letters, digits and dashes.')
+    .matches(/^[\w-]{1,40}$/, { message: M.keyHasLettersDigitsDashes })
     .required();
 
-const spanSchema = object({ from: moment('From'), to: moment('To') })
+const spanSchema = object({ from: moment(M.from), to: moment(M.to) })
   .noUnknown()
   .test(
     'order',
@@ -39,7 +37,7 @@ const spanSchema = object({ from: moment('From'), to: moment('To') })
 /** A piece that stands where a hand put it: when, with whom, or both. */
 const pinSchema = object({
   task: string().min(3).max(90).required(),
-  startsAt: moment('The start').notRequired(),
+  startsAt: moment(M.start).notRequired(),
   by: array(key()).max(6).default([]),
 }).noUnknown();
 
@@ -52,31 +50,31 @@ const placedSchema = object({
 
 /** An outage: its window, who and what there is, what is to be done, what binds it, and the plan as it was last adopted. */
 export const outageSchema = object({
-  name: named('The name'),
-  startsAt: moment('The start'),
+  name: named(M.name),
+  startsAt: moment(M.start),
   /** The wall: all is to be done by then. */
-  endsAt: moment('The end'),
+  endsAt: moment(M.end),
   shifts: array(
     object({
-      name: named('The shift', 20),
+      name: named(M.shift, 20),
       from: clock(),
       to: clock(),
       breaks: array(object({ from: clock(), to: clock() }).noUnknown().required())
         .max(6)
         .default([]),
       /** Days of the week it works, 1 Monday to 7 Sunday. */
-      days: array(number().integer().min(1).max(7).required()).min(1, 'On which days?').required(),
+      days: array(number().integer().min(1).max(7).required()).min(1, M.whichDays).required(),
     })
       .noUnknown()
       .required(),
   )
-    .min(1, 'An outage has a shift.')
+    .min(1, M.outageHasShift)
     .max(4)
     .required(),
   crew: array(
     object({
       id: key(),
-      name: named('The name', 60),
+      name: named(M.name, 60),
       skills: array(
         string()
           .required()
@@ -94,14 +92,14 @@ export const outageSchema = object({
     .default([]),
   tools: array(
     object({
-      name: named('The tool', 40),
-      count: number().integer('A whole number.').min(0).max(100).required(),
+      name: named(M.tool, 40),
+      count: number().integer(M.wholeNumber).min(0).max(100).required(),
       /** What a torque wrench reaches, N·m. */
       least: number().min(0).max(100_000).notRequired(),
-      most: number().positive('More than nothing.').max(100_000).notRequired(),
+      most: number().positive(M.moreThanNothing).max(100_000).notRequired(),
       /** Not there before, not after. */
-      from: moment('From').notRequired(),
-      until: moment('Until').notRequired(),
+      from: moment(M.from).notRequired(),
+      until: moment(M.until).notRequired(),
     })
       .noUnknown()
       .test(
@@ -115,7 +113,7 @@ export const outageSchema = object({
     .default([]),
   /** When a machine is isolated and may be worked on; one not named may be all the time. */
   windows: array(
-    object({ machine: named('The machine'), from: moment('From'), to: moment('To') })
+    object({ machine: named(M.machine), from: moment(M.from), to: moment(M.to) })
       .noUnknown()
       .required(),
   )
@@ -125,8 +123,8 @@ export const outageSchema = object({
     object({
       key: key(),
       trade: string().min(1).max(40).required(),
-      machine: named('The machine'),
-      position: named('The position'),
+      machine: named(M.machine),
+      position: named(M.position),
       positionId: string().length(36).notRequired(),
       jobId: string().length(36).notRequired(),
     })
@@ -136,18 +134,16 @@ export const outageSchema = object({
     .max(200)
     .default([]),
   bindings: array(
-    object({ before: key(), after: key(), why: string().max(120).default(''), off: boolean() })
-      .noUnknown()
-      .required(),
+    object({ before: key(), after: key(), why: reason(), off: boolean() }).noUnknown().required(),
   )
     .max(600)
     .default([]),
   pins: array(pinSchema.required()).max(400).default([]),
   plan: object({
-    madeAt: moment('Made'),
+    madeAt: moment(M.made),
     end: number().required(),
     bound: number().required(),
-    by: string().max(400).default(''),
+    by: reason(6000),
     placed: array(placedSchema.required()).max(1200).required(),
   })
     .noUnknown()
@@ -157,35 +153,35 @@ export const outageSchema = object({
   .noUnknown()
   .test('window', (v, context) =>
     v?.startsAt && v.endsAt && Date.parse(v.endsAt) <= Date.parse(v.startsAt)
-      ? context.createError({ path: 'endsAt', message: 'The wall lies before the start.' })
+      ? context.createError({ path: 'endsAt', message: M.wallLiesBeforeStart })
       : true,
   )
   .test('long', (v, context) =>
     v?.startsAt && v.endsAt && Date.parse(v.endsAt) - Date.parse(v.startsAt) > 120 * 86_400_000
-      ? context.createError({ path: 'endsAt', message: 'An outage has 120 days at the most.' })
+      ? context.createError({ path: 'endsAt', message: M.outageHas120DaysMost })
       : true,
   )
   .test('circle', (v, context) =>
     firstInCircle(v?.bindings ?? [])
-      ? context.createError({ path: 'bindings', message: 'Some jobs wait for each other in a circle.' })
+      ? context.createError({ path: 'bindings', message: M.someJobsWaitEachOther })
       : true,
   )
   .test('work', (v, context) => {
     const odd = (v?.jobs ?? []).find((j) => !allTrades().some((t) => t.id === j.trade));
-    return odd ? context.createError({ path: 'jobs', message: `There is no work “${odd.trade}”.` }) : true;
+    return odd ? context.createError({ path: 'jobs', message: M.thereNoWork({ trade: odd.trade }) }) : true;
   })
   .test('keys', (v, context) => {
     const keys = (v?.jobs ?? []).map((j) => j.key);
     if (new Set(keys).size < keys.length)
-      return context.createError({ path: 'jobs', message: 'Two jobs have one key.' });
+      return context.createError({ path: 'jobs', message: M.twoJobsHaveOneKey });
     const people = (v?.crew ?? []).map((c) => c.id);
     if (new Set(people).size < people.length)
-      return context.createError({ path: 'crew', message: 'Somebody is in the crew twice.' });
+      return context.createError({ path: 'crew', message: M.somebodyCrewTwice });
     const tools = (v?.tools ?? []).map(toolKey);
     if (new Set(tools).size < tools.length)
       return context.createError({
         path: 'tools',
-        message: 'A tool stands there twice: say how many instead.',
+        message: M.toolStandsThereTwiceSay,
       });
     return true;
   });

@@ -3,7 +3,9 @@ import { planned } from '../arithmetic/planning/search.ts';
 import type { JobEvent } from '../engine/events.ts';
 import type { Setup } from '../engine/setup.ts';
 import { allTrades, procedureFor, workSteps } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
 import { MEASURES } from '../steps/condition/condition.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { DAY, job, KNOWN, OUTAGE, SHAFT } from '../testing/outage-stand.ts';
 import { handAt } from '../testing/test-stand.ts';
@@ -161,21 +163,23 @@ describe('shifts', () => {
 describe('what binds jobs', () => {
   it('is proposed by shaft and trade, and never in a circle', () => {
     const bindings = proposedBindings(OUTAGE.jobs, [SHAFT]);
-    const said = bindings.map((b) => `${b.before}${b.after} ${b.why}`);
+    const said = bindings.map((b) => `${b.before}${b.after} ${english(b.why)}`);
     expect(said).toContain('df off before on');
     expect(said).toContain('sf surveyed before fitted');
     expect(said).toContain('fg fixed before float');
     expect(bindings.some((b) => b.before === 'p' || b.after === 'p')).toBe(false);
-    expect(circleBy(bindings, { before: 'g', after: 'd', why: '' })).toMatch(/wait for each other/);
+    expect(english(circleBy(bindings, { before: 'g', after: 'd', why: '' }))).toMatch(/wait for each other/);
     expect(circleBy(bindings, { before: 'p', after: 'd', why: '' })).toBeNull();
     expect(proposedBindings(OUTAGE.jobs, [SHAFT])).toEqual(bindings);
     // A survey that sets the coupling comes when the seal is in, not before.
     const jobs = [job('c', 'condition.survey', 'Pump 2', 'Coupling'), job('b', 'packing', 'Pump 2', 'Box')];
     const coupling = { c: { condition: { measures: ['coupling'] } } as never };
-    expect(proposedBindings(jobs, [], coupling)).toEqual([
+    expect(english(proposedBindings(jobs, [], coupling))).toEqual([
       { before: 'b', after: 'c', why: 'seal before the coupling' },
     ]);
-    expect(proposedBindings(jobs, [])).toEqual([{ before: 'c', after: 'b', why: 'surveyed before fitted' }]);
+    expect(english(proposedBindings(jobs, []))).toEqual([
+      { before: 'c', after: 'b', why: 'surveyed before fitted' },
+    ]);
   });
 });
 
@@ -249,11 +253,11 @@ describe('what if', () => {
       supposed(outage, { kind: 'ill', who: 'cora', from: outage.startsAt, to: outage.endsAt }),
     );
     expect(ill.endMinutes).toBeGreaterThan(0);
-    expect(ill.words[0]).toMatch(/^Done .* later/);
+    expect(english(ill.words[0])).toMatch(/^Done .* later/);
     const less = told(supposed(outage, { kind: 'drop', job: 'p' }));
-    expect(less.words.at(-1) === 'Job p is left out.' || less.words.includes('Job p is left out.')).toBe(
-      true,
-    );
+    expect(
+      english(less.words.at(-1)) === 'Job p is left out.' || less.words.includes('Job p is left out.'),
+    ).toBe(true);
     expect(supposed(outage, { kind: 'drop', job: 'f' }).bindings.some((b) => b.before === 'f')).toBe(false);
     expect(
       supposed(outage, { kind: 'late', tool: 'hydraulic pump', until: outage.endsAt }).tools[0]?.from,
@@ -266,7 +270,11 @@ describe('what if', () => {
     const longer = supposed(outage, { kind: 'longer', minutes: 60 });
     expect(longer.shifts[0]?.to).toBe('15:00');
     expect(told(longer).endMinutes).toBeLessThanOrEqual(0);
-    expect([saidMinutes(95), saidMinutes(40), saidMinutes(-120)]).toEqual(['1 h 35', '40 min', '2 h']);
+    expect(english([saidMinutes(95), saidMinutes(40), saidMinutes(-120)])).toEqual([
+      '1 h 35',
+      '40 min',
+      '2 h',
+    ]);
   });
 });
 
@@ -304,7 +312,7 @@ describe('an outage as it is written', () => {
     const faults = async (change: object) =>
       outageSchema.validate({ ...OUTAGE, ...change }, { abortEarly: false }).then(
         () => [],
-        (e) => e.errors as string[],
+        (e) => english(e.errors as Text[]),
       );
     expect(await faults({})).toEqual([]);
     expect((await faults({ endsAt: OUTAGE.startsAt })).join()).toMatch(/wall/);

@@ -4,7 +4,9 @@ import type { Doubt } from '../arithmetic/planning/risk.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
 import { allTrades, LEADING, workSteps } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
 import { type Duration, durationsOf, stepsOf } from './durations.ts';
+import { M } from './messages.ts';
 import type { Outage, OutageJob, Progress } from './outage.ts';
 import { minutesFrom, shiftSpans } from './shifts.ts';
 import { toolFor, toolKey } from './tools.ts';
@@ -13,7 +15,7 @@ import { toolFor, toolKey } from './tools.ts';
 export type Piece = {
   id: string;
   job: OutageJob;
-  name: string;
+  name: Text;
   /** Nothing is done by hand: it holds the machine. */
   waits: boolean;
   skill: string | null;
@@ -194,7 +196,7 @@ export function networkOf(outage: Outage, known: Known): OutageNetwork {
         pieces.set(wait, {
           id: wait,
           job,
-          name: `${task.name}: it runs`,
+          name: M.runs({ name: task.name }),
           waits: true,
           skill: null,
           hands: 0,

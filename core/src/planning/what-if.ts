@@ -1,4 +1,7 @@
 import type { Placed } from '../arithmetic/planning/network.ts';
+import type { Text } from '../message/message.ts';
+import { say } from '../quantities/say.ts';
+import { M } from './messages.ts';
 import type { Outage } from './outage.ts';
 import { momentAt } from './shifts.ts';
 import { toolKey } from './tools.ts';
@@ -45,7 +48,7 @@ export function supposed(outage: Outage, what: WhatIf): Outage {
           ...outage.crew,
           {
             id: 'one-more',
-            name: 'one more',
+            name: say(M.oneMore, 'mm'),
             skills: [what.skill],
             shift: like?.shift ?? 0,
             away: [],
@@ -71,17 +74,17 @@ function later(clock: string, minutes: number): string {
 }
 
 /** So many minutes as hands say it. @example saidMinutes(95) // '1 h 35' */
-export function saidMinutes(minutes: number): string {
+export function saidMinutes(minutes: number): Text {
   const all = Math.round(Math.abs(minutes));
   const [h, m] = [Math.floor(all / 60), all % 60];
-  if (h === 0) return `${m} min`;
+  if (h === 0) return M.min({ m });
   return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, '0')}`;
 }
 
 export type Difference = {
   /** How much later the end is, minutes; less than nothing: sooner. */
   endMinutes: number;
-  words: string[];
+  words: Text[];
 };
 
 /**
@@ -94,19 +97,23 @@ export function difference(
   after: readonly Placed[],
   wall: number,
   name: (job: string) => string,
-  say: (at: string) => string,
+  sayTime: (at: string) => string,
 ): Difference {
   const end = (placed: readonly Placed[]) => Math.max(0, ...placed.map((p) => p.finish));
   const [was, is] = [end(before), end(after)];
-  const words: string[] = [];
+  const words: Text[] = [];
   const moved = Math.round(is - was);
   words.push(
     moved === 0
-      ? `Done at the same time, ${say(momentAt(outage, is))}.`
-      : `Done ${saidMinutes(moved)} ${moved > 0 ? 'later' : 'sooner'}, ${say(momentAt(outage, is))}.`,
+      ? M.doneSameTime({ momentAt: sayTime(momentAt(outage, is)) })
+      : M.done({
+          saidMinutes: saidMinutes(moved),
+          moved: moved > 0 ? 'later' : 'sooner',
+          momentAt: sayTime(momentAt(outage, is)),
+        }),
   );
-  if (is > wall) words.push(`That is ${saidMinutes(is - wall)} past the wall.`);
-  else words.push(`${saidMinutes(wall - is)} before the wall.`);
+  if (is > wall) words.push(M.pastWall({ saidMinutes: saidMinutes(is - wall) }));
+  else words.push(M.beforeWall({ saidMinutes: saidMinutes(wall - is) }));
   const jobEnd = (placed: readonly Placed[]) => {
     const by = new Map<string, number>();
     for (const p of placed) {
@@ -125,15 +132,15 @@ export function difference(
   for (const m of moves.slice(0, 6))
     words.push(
       m.by === null
-        ? `${name(m.key)} comes in.`
-        : `${name(m.key)} ends ${saidMinutes(m.by)} ${m.by > 0 ? 'later' : 'sooner'}.`,
+        ? M.comes({ name: name(m.key) })
+        : M.ends({ name: name(m.key), saidMinutes: saidMinutes(m.by), by: m.by > 0 ? 'later' : 'sooner' }),
     );
-  if (moves.length > 6) words.push(`${moves.length - 6} more jobs move.`);
-  for (const key of then.keys()) if (!now.has(key)) words.push(`${name(key)} is left out.`);
+  if (moves.length > 6) words.push(M.moreJobsMove({ count: moves.length - 6 }));
+  for (const key of then.keys()) if (!now.has(key)) words.push(M.leftOut({ name: name(key) }));
   const hands = after.filter((p) => {
     const b = before.find((x) => x.id === p.id);
     return b && b.units.join() !== p.units.join();
   }).length;
-  if (hands > 0) words.push(`${hands} ${hands === 1 ? 'piece changes' : 'pieces change'} hands.`);
+  if (hands > 0) words.push(M.hands({ hands }));
   return { endMinutes: moved, words };
 }

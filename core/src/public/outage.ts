@@ -1,6 +1,7 @@
 /** An outage: its jobs, its plan, its risk, its kit. */
 
 export { circleOf, type Network, type Placed, type Span } from '../arithmetic/planning/network.ts';
+export { isWithoutPlace, waitedFor } from '../arithmetic/planning/place.ts';
 export { type Doubt, lateRisk, type Risk } from '../arithmetic/planning/risk.ts';
 export { type Carried, carriedOn, type Planned, planned, search } from '../arithmetic/planning/search.ts';
 export { circleBy, proposedBindings } from '../planning/bindings.ts';

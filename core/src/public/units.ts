@@ -10,9 +10,10 @@ export {
   parseLength,
   parseTypedNumber,
 } from '../quantities/length.ts';
+export { allOfBefore } from '../quantities/marks-of-before.ts';
 export { measured, type Quantity } from '../quantities/measured.ts';
 export { formatPressure } from '../quantities/pressure.ts';
 export { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
-export { type Said, say, sayIn } from '../quantities/say.ts';
+export { keepAllSaid, keepSaid, type Said, say, sayAll, sayIn } from '../quantities/say.ts';
 export { formatTemperature } from '../quantities/temperature.ts';
 export { formatTorque, parseTorque } from '../quantities/torque.ts';

@@ -1,4 +1,6 @@
+import type { Text } from '../message/message.ts';
 import { type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import type { Measured } from './quantity.ts';
 
 /**
@@ -12,7 +14,7 @@ export function parseAngle(text: string): { ok: true; deg: number } | ParseFault
   if (!m || !number)
     return {
       ok: false,
-      message: 'Type an angle in degrees, for example 11, or a part of a turn such as 1/16 turn.',
+      message: M.typeAngleDegreesExample11,
     };
   const word = m[2] ?? '°';
   const factor = word.startsWith('turn')
@@ -29,11 +31,11 @@ export function parseAngle(text: string): { ok: true; deg: number } | ParseFault
  * A nut angle the way it is said: whole eighths and sixteenths of a turn by name, else degrees.
  * @example sayNutAngle(90) // '2 eighths'
  */
-export function sayNutAngle(deg: number): string {
+export function sayNutAngle(deg: number): Text {
   const eighths = deg / 45;
   if (Math.abs(eighths - Math.round(eighths)) < 1e-6) {
     const n = Math.round(eighths);
-    return n === 0 ? 'zero' : n === 1 ? '1 eighth' : `${n} eighths`;
+    return n === 0 ? 'zero' : n === 1 ? M.n1Eighth : M.eighths({ n });
   }
   const sixteenths = deg / 22.5;
   if (Math.abs(sixteenths - Math.round(sixteenths)) < 1e-6) return `${Math.round(sixteenths)} sixteenths`;
@@ -48,7 +50,9 @@ export const ANGLE = {
   open: { unit: 'deg', factor: 1 },
   read(text) {
     const a = parseAngle(text);
-    return a.ok ? { ok: true, value: a.deg, said: `${format(a.deg)} · ${(a.deg / 360).toFixed(3)} turn` } : a;
+    return a.ok
+      ? { ok: true, value: a.deg, said: M.turn({ format: format(a.deg), deg: (a.deg / 360).toFixed(3) }) }
+      : a;
   },
   format,
   empty: { mm: '0°', in: '0°' },

@@ -1,4 +1,5 @@
 import { parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import type { Measured } from './quantity.ts';
 
 /** A count: strokes of a gun, drops a minute. What is counted, the kind of gauge says. */
@@ -9,7 +10,7 @@ export const COUNT = {
     const n = parseTypedNumber(text);
     return n && Number.isInteger(n.value) && n.value >= 0
       ? { ok: true, value: n.value, said: `${n.value}` }
-      : { ok: false, message: 'Type a whole number, for example 12.' };
+      : { ok: false, message: M.typeWholeNumberExample12 };
   },
   format: (n) => `${n}`,
   empty: { mm: '0', in: '0' },

@@ -1,4 +1,5 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import { inBoth, type Measured } from './quantity.ts';
 
 /** 1 lbf in N: 0.45359237 kg × 9.80665 m/s² (exact definitions). */
@@ -23,8 +24,7 @@ export function parseForce(text: string, inForce: LengthUnit): { ok: true; n: nu
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
   const unit = (m?.[2] ?? '').toLowerCase() || (inForce === 'in' ? 'lbf' : 'n');
   const factor = UNIT_N[unit];
-  if (!number || factor === undefined)
-    return { ok: false, message: 'Type a force, for example 25 N or 5.6 lbf.' };
+  if (!number || factor === undefined) return { ok: false, message: M.typeForceExample25N };
   return { ok: true, n: number.value * factor };
 }
 

@@ -1,4 +1,5 @@
 import { type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import type { Measured } from './quantity.ts';
 
 /**
@@ -8,9 +9,7 @@ import type { Measured } from './quantity.ts';
 export function parseFrequency(text: string): { ok: true; hertz: number } | ParseFault {
   const m = /^\s*([\d.,]+)\s*(hz)?\s*$/i.exec(text);
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  return number
-    ? { ok: true, hertz: number.value }
-    : { ok: false, message: 'Type how many swings a second, for example 62 Hz.' };
+  return number ? { ok: true, hertz: number.value } : { ok: false, message: M.typeHowManySwingsSecond };
 }
 
 /** A frequency with its unit. @example formatFrequency(62.5) // '62.5 Hz' */

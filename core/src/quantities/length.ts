@@ -1,3 +1,5 @@
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 /** Lengths: what people type, kept as millimetres, said back in either unit. */
 
 export type LengthUnit = 'mm' | 'in';
@@ -8,10 +10,10 @@ export type ParsedLength = {
   /** How it was understood: the unit the typed number was in. */
   unit: 'mm' | 'µm' | 'cm' | 'in' | 'thou' | 'tenth';
   /** Set when a unit was assumed from the way the number was written, not given. */
-  assumed?: string;
+  assumed?: Text;
 };
 
-export type ParseFault = { ok: false; message: string };
+export type ParseFault = { ok: false; message: Text };
 
 /** Exact by definition (1959): one inch is 25.4 mm. */
 export const MM_PER_INCH = 25.4;
@@ -111,12 +113,12 @@ export function parseTypedNumber(text: string): TypedNumber | null {
  */
 export function parseLength(text: string, inForce: LengthUnit): ParsedLength | ParseFault {
   const t = fold(text);
-  if (t === '') return { ok: false, message: 'Type a reading, for example 0.077, 3 thou or 38 µm.' };
+  if (t === '') return { ok: false, message: M.typeReadingExample0077 };
   const split = /^([+-]?[\d\s.,/-]*\d[.,]?)\s*([a-zµ"']*)$/.exec(t);
   if (!split) {
     return {
       ok: false,
-      message: `“${text.trim()}” is not a length. Write it as 0.077, 2 7/16, .0015, 3 thou or 38 µm.`,
+      message: M.notLengthWriteAs0({ text: text.trim() }),
     };
   }
   const word = (split[2] ?? '').trim();
@@ -124,23 +126,23 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
   if (!number) {
     return {
       ok: false,
-      message: `“${(split[1] ?? '').trim()}” is not a number. One point or comma, or a fraction such as 2 7/16.`,
+      message: M.notNumberOnePointComma({ split: (split[1] ?? '').trim() }),
     };
   }
   if (word === 'tpi')
     return number.value > 0
-      ? { ok: true, mm: MM_PER_INCH / number.value, unit: 'in', assumed: 'a pitch by its threads an inch' }
-      : { ok: false, message: 'Threads an inch are counted: 8 tpi.' };
+      ? { ok: true, mm: MM_PER_INCH / number.value, unit: 'in', assumed: M.pitchThreadsInch }
+      : { ok: false, message: M.threadsInchCounted8Tpi };
   if (word !== '') {
     const unit = UNIT_WORDS[word];
-    if (!unit) return { ok: false, message: `“${word}” is not a unit known here. Use mm, µm, in or thou.` };
+    if (!unit) return { ok: false, message: M.notUnitKnownHereUse({ word }) };
     return { ok: true, mm: number.value * UNIT_MM[unit], unit };
   }
   if (number.fraction) {
-    return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', assumed: 'a fraction is read as inches' };
+    return { ok: true, mm: number.value * MM_PER_INCH, unit: 'in', assumed: M.fractionReadAsInches };
   }
   if (number.comma && inForce === 'in')
-    return { ok: true, mm: number.value, unit: 'mm', assumed: 'a decimal comma is read as mm' };
+    return { ok: true, mm: number.value, unit: 'mm', assumed: M.decimalCommaReadAsMm };
   return { ok: true, mm: number.value * UNIT_MM[inForce], unit: inForce };
 }
 
@@ -154,14 +156,19 @@ export function parseLength(text: string, inForce: LengthUnit): ParsedLength | P
 export function leadingPoint(
   text: string,
   believable: (mm: number) => boolean,
-): { mm: number } | { ask: string } | null {
+): { mm: number } | { ask: Text } | null {
   const t = fold(text);
   if (!/^[+-]?\.\d+$/.test(t)) return null;
   const mm = Number(t);
   const inch = mm * MM_PER_INCH;
   if (believable(mm) && believable(inch))
     return {
-      ask: `“${t}” could be ${formatLength(mm, 'mm')} or ${formatLength(inch, 'in')}: write ${t.replace('.', '0.')}, or ${t} in.`,
+      ask: M.couldWrite({
+        t,
+        formatLength: formatLength(mm, 'mm'),
+        formatLength2: formatLength(inch, 'in'),
+        replace: t.replace('.', '0.'),
+      }),
     };
   return { mm: !believable(mm) && believable(inch) ? inch : mm };
 }

@@ -1,3 +1,4 @@
+import type { Text } from '../message/message.ts';
 import { ANGLE } from './angle.ts';
 import { COUNT } from './count.ts';
 import { FORCE } from './force.ts';
@@ -23,7 +24,7 @@ export const MEASURED = {
   velocity: { ...VELOCITY, mark: velocity },
   frequency: { ...FREQUENCY, mark: FREQUENCY.format },
   force: { ...FORCE, mark: force },
-} as const satisfies Record<string, Measured & { mark(value: number): string }>;
+} as const satisfies Record<string, Measured & { mark(value: number): Text }>;
 
 export type Quantity = keyof typeof MEASURED;
 /** The units open data carries readings in. */
@@ -32,5 +33,4 @@ export type MeasuredUnit = (typeof MEASURED)[Quantity]['open']['unit'];
 export const QUANTITIES = Object.keys(MEASURED) as Quantity[];
 
 /** What is known of a quantity, whichever it is. */
-export const measured = (quantity: Quantity): Measured & { mark(value: number): string } =>
-  MEASURED[quantity];
+export const measured = (quantity: Quantity): Measured & { mark(value: number): Text } => MEASURED[quantity];

@@ -1,4 +1,5 @@
 import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import type { Measured } from './quantity.ts';
 
 /** 1 lbf/in² in MPa: 0.45359237 kg × 9.80665 m/s² over (25.4 mm)² (exact definitions). */
@@ -23,14 +24,13 @@ const UNIT_MPA: Record<string, number> = {
 export function parsePressure(text: string, inForce: LengthUnit): { ok: true; mpa: number } | ParseFault {
   const m = /^\s*([+-]?[\d.,]+)\s*(.*)$/.exec(text.toLowerCase().trim());
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  if (!m || !number)
-    return { ok: false, message: 'Type a pressure, for example 25 MPa, 250 bar or 3600 psi.' };
+  if (!m || !number) return { ok: false, message: M.typePressureExample25MPa };
   const word = (m[2] ?? '').replace(/\s/g, '');
   const factor = word === '' ? (inForce === 'mm' ? 1 : MPA_PER_PSI) : UNIT_MPA[word];
   if (factor === undefined)
     return {
       ok: false,
-      message: `“${(m[2] ?? '').trim()}” is not a pressure unit known here. Use MPa, bar or psi.`,
+      message: M.notPressureUnitKnownHere({ m: (m[2] ?? '').trim() }),
     };
   return { ok: true, mpa: number.value * factor };
 }

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { expr } from '../message/message.ts';
+import { english } from '../testing/english.ts';
 import { parseAngle, sayNutAngle } from './angle.ts';
 import { formatLength, leadingPoint, lengthDigits, MM_PER_INCH, parseLength } from './length.ts';
 import { len, num, say, tor } from './say.ts';
@@ -45,7 +47,9 @@ describe('lengths as people say them', () => {
     const blade = (mm: number) => mm >= 0.02 && mm <= 1;
     expect(leadingPoint('.0015', blade)).toEqual({ mm: expect.closeTo(0.0381, 9) });
     expect(leadingPoint('.10', blade)).toEqual({ mm: 0.1 });
-    expect(leadingPoint('.03', blade)).toEqual({ ask: expect.stringMatching(/0\.030 mm or 0\.0300 in/) });
+    expect(english(leadingPoint('.03', blade))).toEqual({
+      ask: expect.stringMatching(/0\.030 mm or 0\.0300 in/),
+    });
     expect(leadingPoint('0.03', blade)).toBeNull();
     expect(leadingPoint('.03 in', blade)).toBeNull();
   });
@@ -62,7 +66,7 @@ describe('lengths as people say them', () => {
     (text) => {
       const r = parseLength(text, 'mm');
       expect(r.ok).toBe(false);
-      expect(!r.ok && r.message).toMatch(/[.]$/);
+      expect(english(!r.ok && r.message)).toMatch(/[.]$/);
     },
   );
 
@@ -132,7 +136,7 @@ describe('torques and angles', () => {
     expect(parseAngle('1/16 turn')).toEqual({ ok: true, deg: 22.5 });
     expect(parseAngle('3 eighths')).toEqual({ ok: true, deg: 135 });
     expect(parseAngle('a bit').ok).toBe(false);
-    expect([0, 45, 90, 112.5, 33].map(sayNutAngle)).toEqual([
+    expect(english([0, 45, 90, 112.5, 33].map(sayNutAngle))).toEqual([
       'zero',
       '1 eighth',
       '2 eighths',
@@ -144,7 +148,7 @@ describe('torques and angles', () => {
 
 describe('sentences carry quantities', () => {
   it('says the same sentence in either unit', () => {
-    const text = `least ${len(0.0254)} of ${num(0.127)}, torque ${tor(180)}`;
+    const text = expr`least ${len(0.0254)} of ${num(0.127)}, torque ${tor(180)}`;
     expect(say(text, 'mm')).toBe('least 0.025 mm of 0.127, torque 180 N·m');
     expect(say(text, 'in')).toBe('least 0.0010 in of 0.0050, torque 133 lbf·ft');
     expect(say(len(-1.5e-7), 'mm')).toBe('0.000 mm');

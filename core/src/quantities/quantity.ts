@@ -1,7 +1,8 @@
+import type { Text } from '../message/message.ts';
 import type { LengthUnit, ParseFault } from './length.ts';
 
 /** What was typed, read: the value in the unit inside, and said back in the units people know. */
-export type Read = { ok: true; value: number; said: string } | ParseFault;
+export type Read = { ok: true; value: number; said: Text } | ParseFault;
 
 /** All that is known of a quantity a gauge may show. Its values are in the unit inside. */
 export type Measured = {

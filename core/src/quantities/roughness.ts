@@ -1,4 +1,5 @@
 import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import { inBoth, type Measured } from './quantity.ts';
 
 /** One microinch in micrometres. */
@@ -13,8 +14,7 @@ export function parseRoughness(text: string, inForce: LengthUnit): { ok: true; u
   const t = text.trim().toLowerCase().replace(/μ/g, 'µ');
   const m = /^([\d.,]+)\s*(µm|um|micron|microns|µ|µin|uin|microinch|microinches)?$/.exec(t);
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  if (!m || !number)
-    return { ok: false, message: 'Type a roughness such as 0.8, 0.8 µm or 32 µin, without sign.' };
+  if (!m || !number) return { ok: false, message: M.typeRoughnessSuchAs0 };
   const inches = m[2] === undefined ? inForce === 'in' : /in/.test(m[2]);
   return { ok: true, um: number.value * (inches ? UM_PER_UIN : 1) };
 }

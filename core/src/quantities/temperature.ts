@@ -1,4 +1,5 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import { inBoth, type Measured } from './quantity.ts';
 
 const toC = (f: number): number => ((f - 32) * 5) / 9;
@@ -11,7 +12,7 @@ const toF = (c: number): number => (c * 9) / 5 + 32;
 export function parseTemperature(text: string, inForce: LengthUnit): { ok: true; c: number } | ParseFault {
   const m = /^\s*([+-]?\s*[\d.,]+)\s*(°?\s*[cf]?)\s*$/.exec(text.toLowerCase().replace(/[−–]/g, '-'));
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  if (!m || !number) return { ok: false, message: 'Type a temperature, for example 72, 72 °C or 162 °F.' };
+  if (!m || !number) return { ok: false, message: M.typeTemperatureExample7272 };
   const word = (m[2] ?? '').replace(/[°\s]/g, '');
   const fahrenheit = word === '' ? inForce === 'in' : word === 'f';
   return { ok: true, c: fahrenheit ? toC(number.value) : number.value };
@@ -32,7 +33,7 @@ export const TEMPERATURE = {
   },
   readStep(text) {
     const n = parseTypedNumber(text);
-    return n ? { ok: true, value: n.value, said: `${n.value} °C` } : { ok: false, message: 'Type degrees.' };
+    return n ? { ok: true, value: n.value, said: `${n.value} °C` } : { ok: false, message: M.typeDegrees };
   },
   format: formatTemperature,
   empty: { mm: '0 °C', in: '0 °F' },

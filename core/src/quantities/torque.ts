@@ -1,4 +1,5 @@
 import { type LengthUnit, type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import { inBoth, type Measured } from './quantity.ts';
 
 /** 1 lbf·ft in N·m: 0.45359237 kg × 9.80665 m/s² × 0.3048 m (exact definitions). */
@@ -23,14 +24,14 @@ const UNIT_NM: Record<string, number> = {
 export function parseTorque(text: string, inForce: LengthUnit): { ok: true; nm: number } | ParseFault {
   const m = /^\s*([+-]?[\d.,]+)\s*(.*)$/.exec(text.toLowerCase());
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  if (!m || !number) return { ok: false, message: 'Type a torque, for example 180 N·m or 133 lbf·ft.' };
-  if (number.value <= 0) return { ok: false, message: 'A tightening torque is more than zero.' };
+  if (!m || !number) return { ok: false, message: M.typeTorqueExample180N };
+  if (number.value <= 0) return { ok: false, message: M.tighteningTorqueMoreThanZero };
   const word = (m[2] ?? '').replace(/[\s·.*-]/g, '');
   const factor = word === '' ? (inForce === 'mm' ? 1 : NM_PER_LBF_FT) : UNIT_NM[word];
   if (factor === undefined) {
     return {
       ok: false,
-      message: `“${(m[2] ?? '').trim()}” is not a torque unit known here. Use N·m or lbf·ft.`,
+      message: M.notTorqueUnitKnownHere({ m: (m[2] ?? '').trim() }),
     };
   }
   return { ok: true, nm: number.value * factor };

@@ -1,4 +1,5 @@
 import { type LengthUnit, MM_PER_INCH, type ParseFault, parseTypedNumber } from './length.ts';
+import { M } from './messages.ts';
 import type { Measured } from './quantity.ts';
 
 /** A vibration in inches is told as the peak of its sine, in mm as its rms: √2 between them. Common practice, no source. */
@@ -11,7 +12,7 @@ const PEAK_PER_RMS = Math.SQRT2;
 export function parseVelocity(text: string, inForce: LengthUnit): { ok: true; mmPerS: number } | ParseFault {
   const m = /^\s*([\d.,]+)\s*(mm\s*\/\s*s|in\s*\/\s*s|ips)?\s*(rms|peak|pk)?\s*$/i.exec(text);
   const number = m ? parseTypedNumber(m[1] ?? '') : null;
-  if (!m || !number) return { ok: false, message: 'Type a vibration, for example 2.8 mm/s or 0.16 in/s.' };
+  if (!m || !number) return { ok: false, message: M.typeVibrationExample28 };
   const unit = (m[2] ?? '').replace(/\s/g, '').toLowerCase();
   const inches = unit === '' ? inForce === 'in' : unit !== 'mm/s';
   const peak = m[3] ? m[3].toLowerCase() !== 'rms' : inches;

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Setup } from '../engine/setup.ts';
 import { allTrades } from '../engine/trades.ts';
 import type { Drawing, Shape } from '../judgement/drawing.ts';
-import { sayIn } from '../quantities/say.ts';
+import { keepSaid, sayIn } from '../quantities/say.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { joinSaid } from './document.ts';
@@ -14,15 +15,15 @@ import { whenIn } from './when.ts';
 function words(b: Block, unit: 'mm' | 'in'): string[] {
   switch (b.block) {
     case 'results':
-      return b.rows.flatMap(([k, v]) => [k, sayIn(v, unit)]);
+      return b.rows.flatMap(([k, v]) => [sayIn(k, unit), sayIn(v, unit)]);
     case 'line':
-      return [b.lead ?? '', sayIn(b.text, unit), b.small ? sayIn(b.small, unit) : ''];
+      return [sayIn(b.lead ?? '', unit), sayIn(b.text, unit), b.small ? sayIn(b.small, unit) : ''];
     case 'table':
       return b.rows.flatMap((r) => r.cells.map((c) => sayIn(c, unit)));
     case 'working':
       return b.rows.flatMap(([w, s]) => [sayIn(w, unit), sayIn(s, unit)]);
     case 'heading':
-      return [b.text];
+      return [sayIn(b.text, unit)];
     case 'photos':
       return b.photos.flatMap((p) => [p.words, sayIn(p.small, unit)]);
     case 'drawings':
@@ -38,8 +39,8 @@ describe.each(Object.entries<Setup>(EVERY_KIND))('the sheet of a job %s', (_name
 
   it('names places as a person would, never by their keys', () => {
     for (const r of sheet.readings) {
-      expect(r.name, r.place).not.toBe(r.place);
-      expect(r.name).toMatch(/^[A-Z0-9]/);
+      expect(english(r.name), r.place).not.toBe(r.place);
+      expect(english(r.name)).toMatch(/^[A-Z0-9]/);
     }
     const tables = sheet.document.filter((b) => b.block === 'table').flatMap((b) => words(b, 'mm'));
     for (const r of sheet.readings) expect(tables).not.toContain(r.place);
@@ -72,7 +73,7 @@ function insideItself(d: Drawing): void {
       if (s.shape === 'group' && !s.turn && !s.shift && s.scale === undefined) look(s.shapes);
       if (s.shape === 'group' || s.shape === 'path') continue;
       for (const [x, y] of s.shape === 'line' ? s.points : [s.at]) {
-        const where = `${JSON.stringify(d.title)}: ${JSON.stringify(s)}`;
+        const where = `${JSON.stringify(english(d.title))}: ${JSON.stringify(english(s))}`;
         expect(x, where).toBeGreaterThanOrEqual(x0);
         expect(x, where).toBeLessThanOrEqual(x0 + d.width);
         expect(y, where).toBeGreaterThanOrEqual(y0);
@@ -110,8 +111,8 @@ describe('times on a sheet', () => {
 
 describe('texts put together', () => {
   it('stay one text while they are one, and are said in each unit where one part is', () => {
-    expect(joinSaid(['a', null, '', 'b'])).toBe('a b');
-    expect(joinSaid(['gap', { mm: '1 mm', in: '0.04 in' }], ': ')).toEqual({
+    expect(english(joinSaid(['a', null, '', 'b']))).toBe('a b');
+    expect(keepSaid(joinSaid(['gap', { mm: '1 mm', in: '0.04 in' }], ': '))).toEqual({
       mm: 'gap: 1 mm',
       in: 'gap: 0.04 in',
     });

@@ -2,19 +2,22 @@ import { sayClock } from '../engine/clock.ts';
 import { ANSWER_WORD, type Said as Answered } from '../engine/said.ts';
 import type { ClockMark } from '../engine/state.ts';
 import type { Drawing } from '../judgement/drawing.ts';
+import type { Text } from '../message/message.ts';
+import { expr, listOf } from '../message/message.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
 import type { Said } from '../quantities/say.ts';
 import { formatTorque } from '../quantities/torque.ts';
 import type { Block, FitUpSheet, SheetFinding, SheetReading, Told } from './form.ts';
+import { M } from './messages.ts';
 import { whenIn } from './when.ts';
 import { saySheetReading } from './words.ts';
 
 /** Put texts together, in each unit. */
 export function joinSaid(parts: ReadonlyArray<Said | null | undefined>, between = ' '): Said {
-  const there = parts.filter((p): p is Said => p !== null && p !== undefined && p !== '');
-  if (there.every((p) => typeof p === 'string')) return there.join(between);
-  const inUnit = (unit: 'mm' | 'in') => there.map((p) => (typeof p === 'string' ? p : p[unit])).join(between);
-  return { mm: inUnit('mm'), in: inUnit('in') };
+  return listOf(
+    parts.filter((p): p is Said => p !== null && p !== undefined && p !== ''),
+    between,
+  );
 }
 
 type Sheet = Omit<FitUpSheet, 'document'> & { drawings: Drawing[] };
@@ -26,16 +29,16 @@ export function sheetDocument(sheet: Sheet): Block[] {
   // What waited on a device is marked, and told once at the end; a clock that was off is told where it stands.
   const by = (t: Told) => {
     if (t.clock?.kind === 'offline') late.push(t.clock);
-    const mark = t.clock?.kind === 'offline' ? '†' : t.clock ? ` (${sayClock(t.clock, when)})` : '';
-    return `${t.by}, ${when(t.at)}${mark}`;
+    const mark = t.clock?.kind === 'offline' ? '†' : t.clock ? expr` (${sayClock(t.clock, when)})` : '';
+    return expr`${t.by}, ${when(t.at)}${mark}`;
   };
   return [
     ...(sheet.setup.demo
       ? [
           {
             block: 'line' as const,
-            lead: 'Demo plant.',
-            text: 'People, machines and numbers are invented; this is no record of a machine.',
+            lead: M.demoPlant,
+            text: M.peopleMachinesNumbersInventedNo,
           },
         ]
       : []),
@@ -43,16 +46,19 @@ export function sheetDocument(sheet: Sheet): Block[] {
       ? [
           {
             block: 'line' as const,
-            lead: 'Running, checks to come:',
-            text: (sheet.toCome ?? []).map((c) => `${c.what}, ${when(c.at)}`).join('; '),
-            ...(sheet.signature ? { small: joinSaid(['Signed', by(sheet.signature)]) } : {}),
+            lead: M.runningChecksCome,
+            text: listOf(
+              (sheet.toCome ?? []).map((c) => expr`${c.what}, ${when(c.at)}`),
+              '; ',
+            ),
+            ...(sheet.signature ? { small: joinSaid([M.signed, by(sheet.signature)]) } : {}),
           },
         ]
       : []),
     { block: 'results', rows: sheet.rows },
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
-    { block: 'heading', text: 'Setup' },
-    ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: `${group}.`, text: said })),
+    { block: 'heading', text: M.setup },
+    ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: expr`${group}.`, text: said })),
     ...struckAfter(sheet, null, by),
     ...sheet.steps.flatMap((s) => [...stepBlocks(sheet, s, by), ...struckAfter(sheet, s.id, by)]),
     ...alsoRecorded(sheet, by, () => sayLate(late, when)),
@@ -64,7 +70,10 @@ function sayLate(late: readonly ClockMark[], when: (at: string) => string): Bloc
   if (late.length === 0) return [];
   const stored = late.map((c) => c.storedAt).sort();
   const [first, last] = [when(stored[0] ?? ''), when(stored.at(-1) ?? '')];
-  const text = `${late.length === 1 ? 'One entry was' : `${late.length} entries were`} made without network, at the device’s own time, and stored ${first === last ? first : `${first} to ${last}`}.`;
+  const text = M.madeWithoutNetworkDevicesOwn({
+    count: late.length === 1 ? M.oneEntry : M.entriesWere({ count: late.length }),
+    first: first === last ? first : M.to({ first, last }),
+  });
   return [{ block: 'line', lead: '†', text }];
 }
 
@@ -81,7 +90,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
       ? [
           {
             block: 'table' as const,
-            head: ['place', 'reading', 'typed', 'who, when, gauge'],
+            head: ['place', 'reading', 'typed', M.whoWhenGauge],
             rows: readings.map((r) => readingRow(r, by)),
           },
         ]
@@ -90,7 +99,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
       ? [
           {
             block: 'table' as const,
-            head: ['pass', 'bolt', 'torque', 'who, when, wrench'],
+            head: ['pass', 'bolt', 'torque', M.whoWhenWrench],
             rows: bolts.map((b) => boltRow(b, by)),
           },
         ]
@@ -123,11 +132,11 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
       ? [{ block: 'working' as const, rows: step.working.map((w): [Said, Said] => [w.what, w.sum]) }]
       : []),
     ...step.before.flatMap((b, i): Block[] => [
-      { block: 'line', lead: `Measuring ${i + 1}, before:`, text: b.done, small: by(b) },
+      { block: 'line', lead: M.measuringBefore({ i: i + 1 }), text: b.done, small: by(b) },
       ...b.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
     ]),
     ...step.rounds.flatMap((r, i): Block[] => [
-      { block: 'line', lead: `Round ${i + 1}, opened again.`, text: `${r.because}.`, small: by(r) },
+      { block: 'line', lead: M.roundOpenedAgain({ i: i + 1 }), text: expr`${r.because}.`, small: by(r) },
       ...r.answers.flatMap((a) => answerLines(a, by, true)),
       ...r.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
       ...(r.passed
@@ -135,14 +144,14 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
             {
               block: 'line' as const,
               text: '',
-              small: joinSaid(['Passed by', by(r.passed)]),
+              small: joinSaid([M.passed, by(r.passed)]),
               inset: true as const,
             },
           ]
         : []),
     ]),
     ...(step === sheet.steps.at(-1) && sheet.signature
-      ? [{ block: 'line' as const, lead: 'Signed', text: sheet.signature.name, small: by(sheet.signature) }]
+      ? [{ block: 'line' as const, lead: M.signed, text: sheet.signature.name, small: by(sheet.signature) }]
       : []),
     ...(step.passed
       ? [
@@ -150,9 +159,9 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
             block: 'line' as const,
             text: '',
             small: joinSaid([
-              'Passed by',
+              M.passed,
               by(step.passed),
-              step.byRulesOfThen ? '(by the rules of then; the findings above are by today’s)' : null,
+              step.byRulesOfThen ? M.rulesThenFindingsAboveTodays : null,
             ]),
           },
         ]
@@ -163,7 +172,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
 type Answer = Sheet['steps'][number]['answers'][number];
 
 /** What an answer is called on paper. */
-const answerWord = (a: { answer: string }): string => ANSWER_WORD[a.answer as Answered] ?? a.answer;
+const answerWord = (a: { answer: string }): Text => ANSWER_WORD[a.answer as Answered] ?? a.answer;
 
 /** An answer, after what was answered before it: found, then put right. */
 function answerLines(a: Answer, by: By, inset?: true): Block[] {
@@ -175,9 +184,17 @@ function answerLines(a: Answer, by: By, inset?: true): Block[] {
       text: a.ask,
       small: joinSaid([
         ...before.map((b) =>
-          joinSaid([`First ${answerWord(b)}`, b.note ? `“${b.note}”` : null, joinSaid([by(b), ';'], '')]),
+          joinSaid([
+            M.first({ answerWord: answerWord(b) }),
+            b.note ? `“${b.note}”` : null,
+            joinSaid([by(b), ';'], ''),
+          ]),
         ),
-        before.length > 0 ? (a.reason ? `corrected, ${a.reason}:` : `then ${answerWord(a)}`) : null,
+        before.length > 0
+          ? a.reason
+            ? M.corrected({ reason: a.reason })
+            : M.thenText({ answerWord: answerWord(a) })
+          : null,
         a.note ? `“${a.note}”.` : null,
         by(a),
       ]),
@@ -191,19 +208,10 @@ type Struck = NonNullable<Sheet['struck']>[number];
 /** Who struck what, and who has looked since. */
 const struckLine = (s: Struck, by: By): Block => ({
   block: 'line',
-  lead: s.whole
-    ? 'Struck: the setup no longer asks this step.'
-    : 'Struck in part: the setup no longer asks what is crossed out.',
+  lead: s.whole ? M.struckSetupNoLongerAsks : M.struckPartSetupNoLonger,
   text: s.reason,
   small: joinSaid(
-    [
-      by(s),
-      s.seen
-        ? joinSaid(['looked at by', by(s.seen)])
-        : s.stops
-          ? 'a stop went with it, and nobody else has looked yet'
-          : null,
-    ],
+    [by(s), s.seen ? joinSaid([M.looked, by(s.seen)]) : s.stops ? M.stopWentNobodyElseHas : null],
     '; ',
   ),
 });
@@ -226,7 +234,7 @@ const struckAfter = (sheet: Sheet, follows: string | null, by: By): Block[] =>
     .flatMap((s) => {
       const there = sheet.steps.some((x) => x.id === s.step);
       return [
-        { block: 'heading' as const, text: `${s.title}, struck` },
+        { block: 'heading' as const, text: M.struck({ title: s.title }) },
         struckLine(s, by),
         // Where the step has come back its readings stand in its own table, crossed out.
         ...(there ? [] : recordBlocks(sheet, s.step, by)),
@@ -235,20 +243,20 @@ const struckAfter = (sheet: Sheet, follows: string | null, by: By): Block[] =>
     });
 
 function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
-  const round = r.attempt > 1 ? `attempt ${r.attempt}: ` : '';
-  const measuring = r.measuring > 1 ? `measuring ${r.measuring}: ` : '';
-  const came = r.via === 'typed' ? r.typed : `${r.typed} (${r.via}${r.standIn ? ', stand-in' : ''})`;
+  const round = r.attempt > 1 ? M.attempt({ attempt: r.attempt }) : '';
+  const measuring = r.measuring > 1 ? M.measuring({ measuring: r.measuring }) : '';
+  const came = r.via === 'typed' ? r.typed : expr`${r.typed} (${r.via}${r.standIn ? M.stand : ''})`;
   return {
     cells: [
-      `${round}${measuring}${r.name}`,
+      expr`${round}${measuring}${r.name}`,
       saySheetReading(r),
       came,
       joinSaid([
         joinSaid([by(r), `, ${r.instrument}`], ''),
         r.withdrawn
-          ? joinSaid([joinSaid(['Withdrawn by', by(r.withdrawn)]), `: ${r.withdrawn.reason}`], '')
+          ? joinSaid([joinSaid([M.withdrawn, by(r.withdrawn)]), `: ${r.withdrawn.reason}`], '')
           : null,
-        r.struck ? joinSaid([joinSaid(['Struck by', by(r.struck)]), `: ${r.struck.reason}`], '') : null,
+        r.struck ? joinSaid([joinSaid([M.struck2, by(r.struck)]), `: ${r.struck.reason}`], '') : null,
       ]),
     ],
     ...(r.withdrawn || r.struck ? { struck: true as const } : {}),
@@ -256,20 +264,20 @@ function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
 }
 
 function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[]; struck?: true } {
-  const moved = b.movedDeg !== null ? `, moved ${b.movedDeg}°` : b.moved ? ', moved' : '';
+  const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
   const torque: Said =
     b.torqueNm === 0 ? 'hand' : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
   return {
     cells: [
-      `${b.attempt > 1 ? `attempt ${b.attempt}: ` : ''}${b.pass}`,
+      expr`${b.attempt > 1 ? M.attempt({ attempt: b.attempt }) : ''}${b.pass}`,
       String(b.bolt),
       joinSaid([torque, moved], ''),
       joinSaid(
         [
           by(b),
           `, ${b.instrument}`,
-          b.withdrawn ? joinSaid(['. Withdrawn by ', by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
-          b.struck ? joinSaid(['. Struck by ', by(b.struck), `: ${b.struck.reason}`], '') : null,
+          b.withdrawn ? joinSaid([M.withdrawn2, by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
+          b.struck ? joinSaid([M.struck3, by(b.struck), `: ${b.struck.reason}`], '') : null,
         ],
         '',
       ),
@@ -283,11 +291,11 @@ function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
   return [
     {
       block: 'line',
-      lead: `${VERDICT_WORD[f.verdict]}.`,
+      lead: expr`${VERDICT_WORD[f.verdict]}.`,
       text: f.reason,
       small: joinSaid([
-        f.limit ? joinSaid(['Limit ', f.limit, '.'], '') : null,
-        f.source ? `${f.source}.` : null,
+        f.limit ? joinSaid([M.limit, f.limit, '.'], '') : null,
+        f.source ? expr`${f.source}.` : null,
       ]),
       ...more,
     },
@@ -295,7 +303,7 @@ function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
       ? [
           {
             block: 'line' as const,
-            lead: 'Deviation accepted.',
+            lead: M.deviationAccepted,
             text: f.accepted.reason,
             small: by(f.accepted),
             ...more,
@@ -306,66 +314,66 @@ function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
 }
 
 function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
-  const line = (lead: string, text: Said, small: Said): Block => ({ block: 'line', lead, text, small });
+  const line = (lead: Text, text: Said, small: Said): Block => ({ block: 'line', lead, text, small });
   const lines: Block[] = [
     ...sheet.revisions.map((r) =>
       line(
-        `Revision ${r.n} opened.`,
+        M.revisionOpened({ n: r.n }),
         r.reason,
-        joinSaid([by(r), `Signed before by ${r.signedBefore}.`], '. '),
+        joinSaid([by(r), M.signedBefore({ signedBefore: r.signedBefore })], '. '),
       ),
     ),
     ...sheet.deviations.map((d) =>
       line(
-        `Deviation accepted at ${d.title}${d.attempt > 1 ? `, attempt ${d.attempt}` : ''}:`,
+        M.deviationAccepted2({
+          title: d.title,
+          attempt: d.attempt > 1 ? M.attempt2({ attempt: d.attempt }) : '',
+        }),
         d.reason,
-        joinSaid([by(d), joinSaid(['it stood:', d.stood])], '; '),
+        joinSaid([by(d), joinSaid([M.stood, d.stood])], '; '),
       ),
     ),
     ...sheet.holds.map((h) =>
       line(
-        `Hold at ${h.title}:`,
+        M.hold({ title: h.title }),
         h.reason,
-        h.released ? joinSaid(['Released by', by(h.released)]) : 'Not released.',
+        h.released ? joinSaid([M.released, by(h.released)]) : M.notReleased,
       ),
     ),
     ...(sheet.lacking ?? []).map((l) =>
       line(
-        `${l.said} at ${l.title}:`,
+        M.at({ said: l.said, title: l.title }),
         l.reason,
-        joinSaid([by(l), l.until ? joinSaid(['read after all,', by(l.until)]) : null], '; '),
+        joinSaid([by(l), l.until ? joinSaid([M.readAfterAll, by(l.until)]) : null], '; '),
       ),
     ),
-    ...sheet.dismountings.map((d) => line(`${sheet.reopened}:`, d.reason, by(d))),
-    ...sheet.loosenings.map((d) => line(`${d.what} loosened:`, d.reason, by(d))),
+    ...sheet.dismountings.map((d) => line(expr`${sheet.reopened}:`, d.reason, by(d))),
+    ...sheet.loosenings.map((d) => line(M.loosened({ what: d.what }), d.reason, by(d))),
     ...sheet.setupChanges.map((c) =>
       line(
-        `Setup changed (${c.changed.join(', ')}):`,
+        M.setupChanged({ changed: listOf(c.changed, ', ') }),
         joinSaid(
           [
-            ...(c.values ?? []).map((v) => joinSaid([`${v.field}:`, v.before, '→', v.after])),
-            `Why: ${c.reason}`,
+            ...(c.values ?? []).map((v) => joinSaid([expr`${v.field}:`, v.before, '→', v.after])),
+            M.why({ reason: c.reason }),
           ],
           '; ',
         ),
         joinSaid(
-          [
-            by(c),
-            c.seen ? joinSaid(['looked at by', by(c.seen)]) : c.judged ? 'looked at by nobody else' : null,
-          ],
+          [by(c), c.seen ? joinSaid([M.looked, by(c.seen)]) : c.judged ? M.lookedNobodyElse : null],
           '; ',
         ),
       ),
     ),
-    ...sheet.notes.map((n) => line('Note:', n.text, by(n))),
+    ...sheet.notes.map((n) => line(M.note, n.text, by(n))),
     ...sheet.sources.map(
-      (s): Block => ({ block: 'line', text: '', small: `Source: ${s.title} (${s.rank}).` }),
+      (s): Block => ({ block: 'line', text: '', small: M.source({ title: s.title, rank: s.rank }) }),
     ),
     {
       block: 'line',
       text: '',
-      small: `Times: ${sheet.timeZone}. This sheet does not replace local codes, the maker’s instructions or licensed practice.`,
+      small: M.timesSheetDoesNotReplace({ timeZone: sheet.timeZone }),
     },
   ];
-  return [{ block: 'heading', text: 'Also recorded' }, ...late(), ...lines];
+  return [{ block: 'heading', text: M.alsoRecorded }, ...late(), ...lines];
 }

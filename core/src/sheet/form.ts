@@ -3,22 +3,23 @@ import type { Due, Results } from '../engine/slots.ts';
 import type { ClockMark } from '../engine/state.ts';
 import type { OpenUnit } from '../instruments/quantity.ts';
 import type { Drawing } from '../judgement/drawing.ts';
+import type { Text } from '../message/message.ts';
 import type { Verdict } from '../metrology/decision.ts';
 import type { Said } from '../quantities/say.ts';
 import type { Source } from '../sources/register.ts';
 /** One block of a sheet; page, PDF and plain text draw each in their own way, none words it again. */
 export type Block =
-  | { block: 'results'; rows: Array<[string, Said]> }
+  | { block: 'results'; rows: Array<[Said, Said]> }
   /** Drawings that stand beside each other as the page has room. */
   | { block: 'drawings'; drawings: Drawing[] }
   | {
       block: 'photos';
       photos: Array<{ hash: string; words: string; small: Said; width: number; height: number }>;
     }
-  | { block: 'heading'; text: string }
+  | { block: 'heading'; text: Text }
   /** `lead` stands out before the text, `small` follows it. */
-  | { block: 'line'; lead?: string; text: Said; small?: Said; inset?: true }
-  | { block: 'table'; head: string[]; rows: Array<{ cells: Said[]; struck?: true }> }
+  | { block: 'line'; lead?: Text; text: Said; small?: Said; inset?: true }
+  | { block: 'table'; head: Said[]; rows: Array<{ cells: Said[]; struck?: true }> }
   | { block: 'working'; rows: Array<[Said, Said]> };
 
 /** Who and when, as a sheet tells it; `clock` where the time is not the device's plain word. */
@@ -29,7 +30,7 @@ export type SheetFinding = {
   verdict: Verdict;
   reason: Said;
   limit: Said | null;
-  source: string | null;
+  source: Said | null;
   remedy: Said | null;
   accepted: (Told & { reason: string }) | null;
 };
@@ -39,7 +40,7 @@ export type SheetReading = Told & {
   step: string;
   place: string;
   /** The place as a person calls it. */
-  name: string;
+  name: Text;
   value: number;
   unit: OpenUnit;
   typed: string;
@@ -60,7 +61,7 @@ export type SheetReading = Told & {
 
 /** An answer, and those it took the place of, oldest first; `reason` where it was corrected after its step was passed. */
 export type SheetAnswer = Told & {
-  ask: string;
+  ask: Text;
   answer: string;
   note: string | null;
   reason?: string;
@@ -70,7 +71,7 @@ export type SheetAnswer = Told & {
 /** What a change of the setup no longer asks, as it stood: who struck it, why, and who has looked at it since. */
 export type SheetStruck = Told & {
   step: string;
-  title: string;
+  title: Text;
   /** The step it stood after; null where it was the first. */
   follows: string | null;
   whole: boolean;
@@ -84,7 +85,7 @@ export type SheetStruck = Told & {
 
 export type SheetStep = {
   id: string;
-  title: string;
+  title: Text;
   status: string;
   passed: Told | null;
   /** Passed by the rules of then; what stands against it is said by today’s. */
@@ -98,7 +99,7 @@ export type SheetStep = {
   /** Rounds of the step before it was opened again, oldest first, and why it was. */
   rounds: Array<
     Told & {
-      because: string;
+      because: Said;
       answers: SheetAnswer[];
       findings: SheetFinding[];
       passed: Told | null;
@@ -115,8 +116,8 @@ export type FitUpSheet = {
   jobId: string;
   /** Which revision of the sheet it is: 1, and one more each time it was opened again after a signature. */
   revision: number;
-  name: string;
-  procedure: { id: string; title: string };
+  name: Text;
+  procedure: { id: string; title: Text };
   title: {
     machine: string;
     position: string;
@@ -131,15 +132,15 @@ export type FitUpSheet = {
   timeZone: string;
   setup: Setup;
   /** What was worked on, and by which rules: a line a group. */
-  setupLines: Array<[string, Said]>;
+  setupLines: Array<[Said, Said]>;
   /** What it came to: heading and number. */
-  rows: Array<[string, Said]>;
+  rows: Array<[Said, Said]>;
   steps: SheetStep[];
   readings: SheetReading[];
   bolts: Array<
     Told & {
       step: string;
-      pass: string;
+      pass: Text;
       bolt: number;
       torqueNm: number;
       moved: boolean;
@@ -154,28 +155,28 @@ export type FitUpSheet = {
     }
   >;
   /** Numbers that were said not to be there, and why; `until` where they were read after all. Sheets of before have none. */
-  lacking?: Array<Told & { title: string; said: string; reason: string; until: Told | null }>;
+  lacking?: Array<Told & { title: Said; said: Said; reason: string; until: Told | null }>;
   /** What changes of the setup have struck. Sheets of before have none. */
   struck?: SheetStruck[];
   results: Results;
-  deviations: Array<Told & { step: string; title: string; stood: Said; reason: string; attempt: number }>;
-  holds: Array<{ step: string; title: string; reason: string; released: Told | null }>;
+  deviations: Array<Told & { step: string; title: Said; stood: Said; reason: string; attempt: number }>;
+  holds: Array<{ step: string; title: Said; reason: Said; released: Told | null }>;
   setupChanges: Array<
     Told & {
       reason: string;
-      changed: string[];
+      changed: Said[];
       /** Old and new value of each, where they are told. */
-      values?: Array<{ field: string; before: Said; after: Said }>;
+      values?: Array<{ field: Said; before: Said; after: Said }>;
       /** Readings it judges were taken before. */
       judged: boolean;
       seen: Told | null;
     }
   >;
   /** What taking the work back is called on this job. */
-  reopened: string;
+  reopened: Text;
   dismountings: Array<Told & { reason: string }>;
   /** What was loosened, by the title of its step. */
-  loosenings: Array<Told & { what: string; reason: string }>;
+  loosenings: Array<Told & { what: Said; reason: Said }>;
   notes: Array<Told & { text: string }>;
   /** Photographs, by the hash of their files. */
   photos: Array<Told & { step: string; hash: string; words: string; width: number; height: number }>;
@@ -183,7 +184,7 @@ export type FitUpSheet = {
   /** What falls due after it. */
   due: Due[];
   /** Checks still to come of a sheet that is signed as running; sheets of before have none. */
-  toCome?: Array<{ what: string; at: string }>;
+  toCome?: Array<{ what: Said; at: string }>;
   signature: (Told & { name: string }) | null;
   sources: Source[];
   people: string[];

@@ -1,5 +1,6 @@
 import type { Facts, JobState, Reading, StepReport } from '../engine/state.ts';
 import { stepOf } from '../engine/trades.ts';
+import { isText, starting, type Text } from '../message/message.ts';
 
 /**
  * What a person calls the place of a reading: “station 2 at 0°”. Its kind is asked on the facts as they stood before the
@@ -11,7 +12,7 @@ export function placeName(
   reading: Reading,
   before: readonly Reading[],
   reports: Record<string, StepReport>,
-): string {
+): Text {
   const step = stepOf(state, reading.step);
   if (!step?.kind.place) return reading.place;
   const then: Facts = {
@@ -28,8 +29,8 @@ export function placeName(
     const at = (facts: Facts) => step.kind.place?.(facts, step, reading.place, reports) ?? '';
     const closed = at(then);
     // An answer given anew since is no longer there as it was: then as they stand now.
-    const place = typeof closed === 'string' ? at({ ...then, answers: state.answers }) : closed;
-    return typeof place === 'string' ? reading.place : place.label.replace(/^[a-z]/, (c) => c.toUpperCase());
+    const place = isText(closed) ? at({ ...then, answers: state.answers }) : closed;
+    return isText(place) ? reading.place : starting(place.label);
   } catch {
     return reading.place;
   }

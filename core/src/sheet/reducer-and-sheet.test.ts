@@ -5,6 +5,7 @@ import { eventSchema, type JobEvent } from '../engine/events.ts';
 import { gather, reduce } from '../engine/judge.ts';
 import { setupSchema } from '../engine/trades.ts';
 import { check } from '../judgement/sentences.ts';
+import { english } from '../testing/english.ts';
 import { asta, hand, JOB, newId, setup, toBolts, tools, whole } from '../testing/test-stand.ts';
 import { sleeveBearing as sleeveBearingOf } from '../trades/sleeve-bearing/procedure.ts';
 import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
@@ -40,14 +41,15 @@ describe('the reducer', () => {
       const at = state.steps.findIndex((s) => s.id === state.present);
       for (const e of tries(JOB)) {
         const refusal = admit(state, e);
-        if (refusal !== null) expect(refusal).toMatch(/[.?:]/);
+        if (refusal !== null) expect(english(refusal)).toMatch(/[.?:]/);
         // Nothing beyond the present step is ever let through.
         if (e.type === 'step.passed' && sleeveBearing.steps.findIndex((s) => s.id === e.data.step) !== at)
           expect(refusal).not.toBeNull();
         if (e.type === 'sheet.signed' && state.present !== 'sign') expect(refusal).not.toBeNull();
       }
       const next = state.steps[at]?.report?.next;
-      if (next && state.present) expect(placeAt(state, state.present, next.key)).toEqual(next);
+      if (next && state.present)
+        expect(english(placeAt(state, state.present, next.key))).toEqual(english(next));
       expect(state.steps.filter((s) => s.status === 'present')).toHaveLength(state.signed ? 0 : 1);
     }
   });
@@ -87,7 +89,7 @@ describe('the sheet and the shapes', () => {
     expect(sheet.sources.map((s) => s.id)).toEqual(
       expect.arrayContaining(['iso-286', 'iso-5753', 'bearing-handbooks', 'short-torque']),
     );
-    expect(JSON.stringify(sheet)).not.toMatch(/[⟦⟧]/);
+    expect(JSON.stringify(english(sheet))).not.toMatch(/[⟦⟧]/);
     expect(sheet.steps.every((s) => s.status === 'done')).toBe(true);
   });
 
@@ -98,18 +100,18 @@ describe('the sheet and the shapes', () => {
       const r = check(eventSchema, { ...opened, ...change });
       return r.ok ? [] : r.faults.map((f) => f.message);
     };
-    expect(faults({ extra: 1 }).join()).toMatch(/Unknown here: extra/);
-    expect(faults({ id: 'x' }).join()).toMatch(/version 7/);
-    expect(faults({ type: 'job.erased' }).join()).toMatch(/one of/);
-    expect(faults({ at: 'yesterday' }).join()).toMatch(/time of an event/);
-    expect(faults({ at: '2026-13-45T06:30:00Z' }).join()).toMatch(/not a real time/);
+    expect(english(faults({ extra: 1 })).join()).toMatch(/Unknown here: extra/);
+    expect(english(faults({ id: 'x' })).join()).toMatch(/version 7/);
+    expect(english(faults({ type: 'job.erased' })).join()).toMatch(/one of/);
+    expect(english(faults({ at: 'yesterday' })).join()).toMatch(/time of an event/);
+    expect(english(faults({ at: '2026-13-45T06:30:00Z' })).join()).toMatch(/not a real time/);
     expect(faults({ data: { positionId: JOB, setup: { ...setup, boreMm: Number.NaN } } })).not.toEqual([]);
   });
 
   it('a setup that cannot be is refused in words', () => {
     const fault = (change: Partial<SleeveSetup>) => {
       const r = check(setupSchema, { ...setup, ...change });
-      return r.ok ? '' : r.faults.map((f) => f.message).join();
+      return r.ok ? '' : english(r.faults.map((f) => f.message)).join();
     };
     expect(fault({})).toBe('');
     expect(fault({ shaftMm: 100 })).toMatch(/sleeve stands between/);

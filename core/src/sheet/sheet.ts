@@ -9,6 +9,7 @@ import type { StepDefinition } from '../engine/step.ts';
 import { actOn, actsOn, procedureFor, reportAt, rulesWith, tradeOf } from '../engine/trades.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import type { Finding } from '../judgement/result.ts';
+import type { Text } from '../message/message.ts';
 import { keepAllSaid } from '../quantities/say.ts';
 import { allSources, sourceOf } from '../sources/register.ts';
 import { bolts } from '../steps/bolts.ts';
@@ -23,6 +24,7 @@ import type {
   SheetStruck,
   Told,
 } from './form.ts';
+import { M } from './messages.ts';
 import { placeName } from './place-name.ts';
 import { sayValue, setupLines } from './words.ts';
 
@@ -104,7 +106,7 @@ export function fitUpSheet(
         seen: c.seen ? said(c.seen) : null,
       };
     }),
-    reopened: actsOn(state.setup).find((a) => a.undoes)?.words?.said ?? 'Taken back',
+    reopened: actsOn(state.setup).find((a) => a.undoes)?.words?.said ?? M.takenBack,
     dismountings: state.done.flatMap((d) =>
       actOn(state.setup, d.act)?.undoes ? [{ ...said(d), reason: d.reason ?? '' }] : [],
     ),
@@ -135,7 +137,7 @@ export function fitUpSheet(
   };
   const kept = keepAllSaid(plain);
   const drawings = trade.words.drawings(state);
-  return { ...kept, document: keepAllSaid(sheetDocument({ ...kept, drawings })) };
+  return { ...kept, document: keepAllSaid(sheetDocument({ ...kept, drawings }), 'words') };
 }
 
 /** Everybody who recorded something, in the order they first did. */
@@ -187,7 +189,7 @@ const sheetAnswers = (definition: StepDefinition, answers: readonly Answer[]): S
     return a ? [sheetAnswer(item.ask, a)] : [];
   });
 
-const sheetAnswer = (ask: string, a: Answer): SheetAnswer => ({
+const sheetAnswer = (ask: Text, a: Answer): SheetAnswer => ({
   ask,
   answer: a.answer,
   ...said(a),
@@ -232,7 +234,7 @@ function overRounds<T extends { step: string }>(
 
 function sheetReadings(state: JobState): SheetReading[] {
   const reports = Object.fromEntries(state.steps.flatMap((s) => (s.report ? [[s.id, s.report]] : [])));
-  const line = (r: Reading, round: number, name: string): SheetReading => ({
+  const line = (r: Reading, round: number, name: Text): SheetReading => ({
     id: r.id,
     step: r.step,
     place: r.place,
@@ -299,8 +301,8 @@ const sheetBolts = (state: JobState): FitUpSheet['bolts'] => {
 };
 
 /** What a pass of a step's bolts is called. */
-function passName(state: JobState, step: string, pass: number): string {
-  return bolts.valuesOf(reportAt(state, step))?.passes[pass]?.name ?? `pass ${pass + 1}`;
+function passName(state: JobState, step: string, pass: number): Text {
+  return bolts.valuesOf(reportAt(state, step))?.passes[pass]?.name ?? M.pass({ pass: pass + 1 });
 }
 
 function sheetFindings(
@@ -323,21 +325,21 @@ function sheetFindings(
 }
 
 /** A value of a setup that is not said. */
-const UNSAID = 'not said';
+const UNSAID = M.notSaid;
 
 /** What a change of the setup changed, as it is asked for, old and new. What a setup leaves unsaid is what holds anyway: saying it is no change. */
-function changedFields(before: Setup, after: Setup): Array<{ field: string; before: string; after: string }> {
+function changedFields(before: Setup, after: Setup): Array<{ field: Text; before: Text; after: Text }> {
   const valueOfField = (setup: Setup, f: Field) =>
     valueIn({ ...setup, schools: rulesWith(setup) }, f.name) ?? f.fallback;
   const changed = fieldsOf(tradeOf(after).schema).filter(
     (f) => JSON.stringify(valueOfField(before, f)) !== JSON.stringify(valueOfField(after, f)),
   );
-  const told = (setup: Setup, f: Field): string => {
+  const told = (setup: Setup, f: Field): Text => {
     const v = valueOfField(setup, f);
     const unsaid = v === undefined || v === null || v === '' || (Array.isArray(v) && v.length === 0);
     return f.quantity === 'flag' ? (v ? 'yes' : 'no') : unsaid ? UNSAID : sayValue(f, v);
   };
   return changed.length > 0
     ? changed.map((f) => ({ field: f.label, before: told(before, f), after: told(after, f) }))
-    : [{ field: 'what is not asked for', before: UNSAID, after: UNSAID }];
+    : [{ field: M.whatNotAsked, before: UNSAID, after: UNSAID }];
 }

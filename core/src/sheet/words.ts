@@ -1,13 +1,19 @@
 import { askedOf, type Field, valueIn } from '../engine/asked.ts';
 import type { Setup } from '../engine/setup.ts';
 import { rulesWith, tradeOf } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
+import { expr, listOf, textKey } from '../message/message.ts';
 import { measured, QUANTITIES, type Quantity } from '../quantities/measured.ts';
 import { len, pres, rough, temp, tor } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
 
 /** A value of a setup as its field has it said, without the field's name. */
-export function sayValue(field: Field, v: unknown): string {
-  if (Array.isArray(v)) return v.map((x) => field.options?.find(([o]) => o === x)?.[1] ?? x).join(', ');
+export function sayValue(field: Field, v: unknown): Text {
+  if (Array.isArray(v))
+    return listOf(
+      v.map((x) => field.options?.find(([o]) => o === x)?.[1] ?? x),
+      ', ',
+    );
   if (field.options) return field.options.find(([o]) => o === String(v))?.[1] ?? String(v);
   if (typeof v !== 'number') return String(v);
   switch (field.quantity) {
@@ -27,30 +33,32 @@ export function sayValue(field: Field, v: unknown): string {
 }
 
 /** A field of a setup with its value; a flag that is on is only named. */
-const sayField = (field: Field, v: unknown): string =>
-  field.quantity === 'flag' ? field.label : `${field.label}: ${sayValue(field, v)}`;
+const sayField = (field: Field, v: unknown): Text =>
+  field.quantity === 'flag' ? field.label : expr`${field.label}: ${sayValue(field, v)}`;
 
 /** Said in the sheet's head already. */
 const HEAD: readonly string[] = ['machine', 'position'];
 
 /** What was worked on, and by which rules: what its setup was asked for, a line a group, in the order it is asked. */
-export function setupLines(setup: Setup): Array<[string, string]> {
-  const lines = new Map<string, string[]>();
+export function setupLines(setup: Setup): Array<[Text, Text]> {
+  const lines = new Map<string, { group: Text; said: Text[] }>();
   // What a setup leaves unsaid is said as it holds.
   const whole = { ...setup, schools: rulesWith(setup) };
   for (const field of askedOf(tradeOf(setup).schema, setup)) {
     const v = valueIn(whole, field.name) ?? field.fallback;
     const silent = v === undefined || v === null || v === false || (Array.isArray(v) && v.length === 0);
     if (silent || HEAD.includes(field.name)) continue;
-    lines.set(field.group, [...(lines.get(field.group) ?? []), sayField(field, v)]);
+    const key = textKey(field.group);
+    const line = lines.get(key) ?? { group: field.group, said: [] };
+    lines.set(key, { ...line, said: [...line.said, sayField(field, v)] });
   }
-  return [...lines].map(([group, said]) => [group, said.join('; ')]);
+  return [...lines.values()].map(({ group, said }) => [group, listOf(said, '; ')]);
 }
 
 const BY_UNIT: ReadonlyMap<string, Quantity> = new Map(QUANTITIES.map((q) => [measured(q).open.unit, q]));
 
 /** A reading's value with its unit, as a quantity mark; what is counted, by the unit it is counted in. */
-export function saySheetReading({ value, unit }: Pick<SheetReading, 'value' | 'unit'>): string {
+export function saySheetReading({ value, unit }: Pick<SheetReading, 'value' | 'unit'>): Text {
   const quantity = BY_UNIT.get(unit) ?? 'count';
   if (quantity === 'count') return `${value} ${unit}`;
   const { mark, open } = measured(quantity);

@@ -1,8 +1,17 @@
+import type { Text } from '../message/message.ts';
 import { len } from '../quantities/say.ts';
+import { M } from './messages.ts';
 import { type SourceId, sourceOf } from './register.ts';
 
 /** One method's limit, for one shaft or box, mm. */
-export type MethodLimit = { school: string; title: string; limitMm: number; source: SourceId };
+export type MethodLimit = {
+  school: string;
+  title: Text;
+  limitMm: number;
+  source: SourceId;
+  /** It goes with the size, as its title says: its number is of one size only. */
+  perMm?: true;
+};
 
 /** The limit that judges, and what the other methods would have said. */
 export type LimitInForce = MethodLimit & { others: MethodLimit[] };
@@ -19,7 +28,7 @@ export function limitInForce(
   if (makerMm !== undefined)
     return {
       school: 'maker',
-      title: "maker's sheet",
+      title: M.makerSSheet,
       limitMm: makerMm,
       source: 'maker',
       others: [...limits],
@@ -30,7 +39,7 @@ export function limitInForce(
 }
 
 /** A limit that is common practice, the only one there is. */
-export const byPractice = (limitMm: number, title = 'common practice'): MethodLimit => ({
+export const byPractice = (limitMm: number, title = M.commonPractice2): MethodLimit => ({
   school: 'practice',
   title,
   limitMm,
@@ -40,9 +49,9 @@ export const byPractice = (limitMm: number, title = 'common practice'): MethodLi
 /** Limits as answers a site chooses among: in proportion by their own words, flat by their number. */
 export const limitAnswers = <K extends string>(
   limits: ReadonlyArray<MethodLimit & { school: K }>,
-): Array<readonly [K, string, string]> =>
+): Array<readonly [K, Text, Text]> =>
   limits.map((s) => [
     s.school,
-    s.school === 'proportional' || /per mm/.test(s.title) ? s.title : `${len(s.limitMm)}, whatever the size`,
+    s.perMm ? s.title : M.whateverSize({ limit: len(s.limitMm) }),
     sourceOf(s.source).title,
   ]);

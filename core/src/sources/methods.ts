@@ -1,4 +1,6 @@
+import type { Text } from '../message/message.ts';
 import type { DecisionRule } from '../metrology/decision.ts';
+import { M } from './messages.ts';
 import { sourceOf } from './register.ts';
 
 /**
@@ -8,12 +10,12 @@ import { sourceOf } from './register.ts';
 export type Method<K extends string = string> = {
   /** What a site's rules, and a job's, call it. */
   id: string;
-  ask: string;
-  why: string;
+  ask: Text;
+  why: Text;
   /** Our own choice where a site has made none. */
   usual: K;
   /** Id, what it says (with quantity marks), and on whose word. */
-  answers: ReadonlyArray<readonly [id: K, says: string, source: string]>;
+  answers: ReadonlyArray<readonly [id: K, says: Text, source: Text]>;
   /** A limit is judged by it: every job that measures keeps it, and may follow another answer than its site. */
   ofJob?: true;
 };
@@ -41,15 +43,15 @@ export const usualOf = (methods: readonly Method[]): Record<string, string> =>
 /** When a reading is called inside or outside its limit. It belongs to every measurement, so no trade declares it. */
 export const DECISION: Method<DecisionRule> = defineMethod({
   id: 'decision',
-  ask: 'When a reading may be called',
-  why: 'Inside by more than the doubt is accept, outside by more than it is stop, between is too close to call.',
+  ask: M.whenReadingMayCalled,
+  why: M.insideMoreThanDoubtAccept,
   usual: 'k2',
   answers: [
-    ['k2', 'clear of the limit by the whole doubt (k = 2)', sourceOf('gum').title],
-    ['one-sided', 'by five sixths of it, where only one side matters (1.65 u)', sourceOf('iso-14253').title],
+    ['k2', M.clearLimitWholeDoubtK, sourceOf('gum').title],
+    ['one-sided', M.fiveSixthsWhereOnlyOne, sourceOf('iso-14253').title],
   ],
   ofJob: true,
 });
 
 /** On nobody's word in particular. */
-export const PRACTICE = 'common practice';
+export const PRACTICE = M.commonPractice2;

@@ -1,60 +1,62 @@
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 /** The register of sources that findings point to. The order of `rank` is the house order: the maker outranks all. */
 
 export type SourceRank = 'maker' | 'plant' | 'published' | 'common practice' | 'from memory';
 
-export type Source = { id: string; title: string; rank: SourceRank };
+export type Source = { id: string; title: Text; rank: SourceRank };
 
 const SOURCES = {
-  maker: { title: "Maker's sheet, typed in by hand", rank: 'maker' },
-  plant: { title: 'House rule of the plant', rank: 'plant' },
-  'iso-286': { title: 'ISO 286-1, tolerance grades and deviations (table from memory)', rank: 'published' },
-  'iso-492': { title: 'ISO 492, bores of normal class (table from memory)', rank: 'published' },
-  'iso-281': { title: 'ISO 281, rating life (from memory)', rank: 'published' },
-  'iso-20816': { title: 'ISO 20816-3, zones of vibration (from memory)', rank: 'published' },
+  maker: { title: M.makerSSheetTypedHand, rank: 'maker' },
+  plant: { title: M.houseRulePlant, rank: 'plant' },
+  'iso-286': { title: M.iso2861ToleranceGrades, rank: 'published' },
+  'iso-492': { title: M.iso492BoresNormalClass, rank: 'published' },
+  'iso-281': { title: M.iso281RatingLifeFrom, rank: 'published' },
+  'iso-20816': { title: M.iso208163ZonesVibration, rank: 'published' },
   'belt-practice': {
-    title: 'Wedge-belt practice: tension by note and by force (from memory)',
+    title: M.wedgeBeltPracticeTensionNote,
     rank: 'from memory',
   },
-  'o-ring-practice': { title: 'ISO 3601-2 family and common practice (from memory)', rank: 'from memory' },
+  'o-ring-practice': { title: M.iso36012FamilyCommon, rank: 'from memory' },
   'iso-5753': {
-    title: 'ISO 5753-1, radial clearance, spherical roller, tapered bore (table from memory)',
+    title: M.iso57531RadialClearance,
     rank: 'published',
   },
   'bearing-handbooks': {
-    title: 'General bearing handbooks: reduction, drive-up, least residual (table from memory)',
+    title: M.generalBearingHandbooksReduction,
     rank: 'published',
   },
-  'iso-2982': { title: 'ISO 2982, adapter sleeve and lock-nut threads (from memory)', rank: 'published' },
-  'iso-898': { title: 'ISO 898-1, proof and yield of bolts (from memory)', rank: 'published' },
-  'sae-j429': { title: 'SAE J429, proof and yield of inch bolts (from memory)', rank: 'published' },
-  'iso-3506': { title: 'ISO 3506-1, stainless bolts (from memory)', rank: 'published' },
-  'astm-a193': { title: 'ASTM A193 grade B7 (from memory)', rank: 'published' },
+  'iso-2982': { title: M.iso2982AdapterSleeveLock, rank: 'published' },
+  'iso-898': { title: M.iso8981ProofYield, rank: 'published' },
+  'sae-j429': { title: M.saeJ429ProofYieldInch, rank: 'published' },
+  'iso-3506': { title: M.iso35061StainlessBolts, rank: 'published' },
+  'astm-a193': { title: M.astmA193GradeB7From, rank: 'published' },
   'vdi-2230': {
-    title: 'VDI 2230-1, torque from thread geometry and friction (from memory)',
+    title: M.vdi22301TorqueFrom,
     rank: 'published',
   },
-  'short-torque': { title: 'T = K·d·F, machine-design texts', rank: 'published' },
+  'short-torque': { title: M.tKDFMachine, rank: 'published' },
   'pump-standards': {
-    title: 'Process-pump standards (API 610 and 682 family, from memory)',
+    title: M.processPumpStandardsApi610,
     rank: 'from memory',
   },
   'iso-14253': {
-    title: 'ISO 14253-1, later edition: 1.65 u at one-sided limits (from memory)',
+    title: M.iso142531LaterEdition,
     rank: 'published',
   },
-  'alignment-practice': { title: 'Coupling tolerances by speed, common practice', rank: 'common practice' },
-  'finish-convention': { title: 'Rq ≈ 1.11 Ra, a convention for a sine profile', rank: 'common practice' },
-  lame: { title: 'Lamé, thick cylinders; any machine-design text', rank: 'published' },
+  'alignment-practice': { title: M.couplingTolerancesSpeedCommon, rank: 'common practice' },
+  'finish-convention': { title: M.rq111RaConvention, rank: 'common practice' },
+  lame: { title: M.lamThickCylindersAnyMachine, rank: 'published' },
   growth: {
-    title: 'ΔL = α·L·ΔT, α of mild steel from Machinery’s Handbook (from memory)',
+    title: M.lLTMildSteel,
     rank: 'published',
   },
-  'grease-table': { title: 'Thickener compatibility, from memory; ask the maker', rank: 'from memory' },
-  'elastomer-guide': { title: 'Elastomers and fluids, general knowledge, from memory', rank: 'from memory' },
-  gum: { title: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision', rank: 'published' },
-  practice: { title: 'Common practice', rank: 'common practice' },
-  geometry: { title: 'Geometry', rank: 'published' },
-} as const satisfies Record<string, { title: string; rank: SourceRank }>;
+  'grease-table': { title: M.thickenerCompatibilityFromMemoryAsk, rank: 'from memory' },
+  'elastomer-guide': { title: M.elastomersFluidsGeneralKnowledgeFrom, rank: 'from memory' },
+  gum: { title: M.gumJcgm100Iso14253, rank: 'published' },
+  practice: { title: M.commonPractice, rank: 'common practice' },
+  geometry: { title: M.geometry, rank: 'published' },
+} as const satisfies Record<string, { title: Text; rank: SourceRank }>;
 
 export type SourceId = keyof typeof SOURCES;
 

@@ -3,11 +3,15 @@ import { type BoltLayout, type BoltPass, boltPattern, seatingPasses } from '../a
 import { setScrewPasses } from '../arithmetic/bolting/set-screws.ts';
 import type { Friction, TorqueValues } from '../arithmetic/bolting/torque.ts';
 import type { BoltTick } from '../engine/state.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 
 /** A set of bolts or screws tightened together. */
 export type BoltSpec = {
   /** What they are, as the subject of a sentence: “Cap bolts”. */
-  what: string;
+  what: Text;
+  /** What one of them is. */
+  one: 'bolt' | 'screw';
   count: number;
   layout: BoltLayout;
   /** Size, grade and threads a torque is worked out from; left out where only the maker’s sheet gives one. */
@@ -26,9 +30,9 @@ export type BoltSpec = {
   /** A seating loop: all to torque, tapped down, again, until none moves more than so many degrees in a whole round. */
   seatingDeg?: number;
   /** Holes something else fills until the question `free` of the step is answered yes: guide pins, rods. */
-  occupied?: { holes: readonly number[]; by: string; free: string; wait: string };
+  occupied?: { holes: readonly number[]; by: Text; free: string; wait: Text };
   /** Jacking holes beside them, filled until a question of a step before is answered yes. */
-  jacking?: { holes: number; step: string; free: string; wait: string };
+  jacking?: { holes: number; step: string; free: string; wait: Text };
 };
 
 export type BoltValues = {
@@ -45,7 +49,7 @@ export type BoltValues = {
 };
 
 /** What has to come out before the next bolt goes in, in a sentence or null; the holes still filled; jacking bolts still in. */
-export type Held = { waits: string | null; filled: readonly number[]; jacked: boolean };
+export type Held = { waits: Text | null; filled: readonly number[]; jacked: boolean };
 
 /** Most rounds anyone goes. */
 export const ROUNDS_MOST = 20;
@@ -60,7 +64,7 @@ export function passesOf(spec: BoltSpec, torqueNm: number): BoltPass[] {
   if (!hand || last.length === 0) return passes;
   return [
     { ...hand, order: hand.order.filter((b) => !last.includes(b)) },
-    { ...hand, name: `Last ${last.length}`, order: [...last] },
+    { ...hand, name: M.last({ count: last.length }), order: [...last] },
     ...rest,
   ];
 }
@@ -70,8 +74,8 @@ function allAlike(spec: BoltSpec, torqueNm: number): BoltPass[] {
     const [hand] = boltPattern({ count: spec.count, layout: spec.layout, torqueNm: 1 }).values.passes;
     return hand
       ? [
-          { ...hand, name: 'Snug by hand' },
-          { ...hand, name: 'Snug once more' },
+          { ...hand, name: M.snugHand },
+          { ...hand, name: M.snugOnceMore },
         ]
       : [];
   }
@@ -90,7 +94,7 @@ export function withRounds(passes: BoltPass[], ticks: BoltTick[], spec: BoltSpec
     const here = ticks.filter((t) => t.pass === i);
     const stirred = here.some((t) => t.moved || (t.movedDeg ?? 0) > limit);
     if (here.length < round.order.length || !stirred) break;
-    all.push({ ...round, name: `Round ${i - passes.length + 3}` });
+    all.push({ ...round, name: M.round({ i: i - passes.length + 3 }) });
   }
   return all;
 }

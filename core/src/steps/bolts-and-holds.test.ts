@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { StepReport } from '../engine/state.ts';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import {
   asta,
   but,
@@ -70,7 +71,7 @@ describe('holds, roles, setup', () => {
     const h = toTarget(hand({ holdBefore: ['driveup'] }))
       .pass('target')
       .gate('fit');
-    expect(summarise(h.state).held).toMatch(/Hold point/);
+    expect(english(summarise(h.state).held)).toMatch(/Hold point/);
     refuses(() => h.drive(0, 0.1, 0.1), /is held/);
     refuses(() => h.do('step.released', { step: 'driveup' }), /lead hand/);
     h.by(imke).do('step.released', { step: 'driveup', note: 'go on' }).by(asta).drive(0, 0.1, 0.1);
@@ -105,7 +106,7 @@ describe('holds, roles, setup', () => {
     expect(h.state.steps.find((s) => s.id === 'target')?.report?.findings[0]?.source).toBe('maker');
     h.do('setup.changed', { setup: but(setup, { clearanceClass: 'C3' }), reason: 'ring says C3' });
     expect(h.state.present).toBe('bench');
-    expect(fitUpSheet(h.state, null).setupChanges.map((c) => c.changed)).toEqual([
+    expect(english(fitUpSheet(h.state, null).setupChanges.map((c) => c.changed))).toEqual([
       ['Reduction, least', 'Reduction, most', 'Least residual'],
       ['Clearance class', 'Reduction, least', 'Reduction, most', 'Least residual'],
     ]);
@@ -116,7 +117,7 @@ describe('holds, roles, setup', () => {
     const h = hand()
       .safe()
       .do('reading.taken', { step: 'shaft', place: 's1/0', value: 89.97, raw: '89.97', instrument: late });
-    expect(step(h, 'shaft').report?.findings.find((f) => f.code === 'gauge.old')).toMatchObject({
+    expect(english(step(h, 'shaft').report?.findings.find((f) => f.code === 'gauge.old'))).toMatchObject({
       verdict: 'caution',
     });
   });

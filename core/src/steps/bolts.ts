@@ -1,5 +1,5 @@
 import type { BoltPass } from '../arithmetic/bolting/pattern.ts';
-import { boltTorque, type TorqueValues } from '../arithmetic/bolting/torque.ts';
+import { boltSaid, boltTorque, type TorqueValues } from '../arithmetic/bolting/torque.ts';
 import { answerTo, loosenedAt } from '../engine/facts.ts';
 import { lackingAt } from '../engine/lacking.ts';
 import type { Setup } from '../engine/setup.ts';
@@ -7,6 +7,8 @@ import type { BoltTick, Facts } from '../engine/state.ts';
 import type { BoltTry, StepDefinition } from '../engine/step.ts';
 import { kindFamily } from '../engine/step.ts';
 import type { Finding, WorkingLine } from '../judgement/result.ts';
+import type { Text } from '../message/message.ts';
+import { expr, inline, listOf, textKey } from '../message/message.ts';
 import { tor } from '../quantities/say.ts';
 import {
   type BoltSpec,
@@ -21,6 +23,7 @@ import {
 } from './bolt-passes.ts';
 import { gaugeFindings } from './gauges.ts';
 import { allYes, itemFindings } from './item-findings.ts';
+import { M } from './messages.ts';
 
 /** Bolts or screws tightened together, whatever they hold. */
 export const bolts = kindFamily<Setup, BoltValues>('bolts');
@@ -51,16 +54,21 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
         ...(waits === null ? [] : [filled(step, waits)]),
         ...itemFindings(facts, step),
         ...changedUnder(step, passes, ticks, spec),
-        ...outOfPattern(step, passes, ticks, nameOf(spec)),
+        ...outOfPattern(step, passes, ticks, spec.one),
       ];
       if (next && pass)
         findings.push({
           code: `${step.id}.open`,
           verdict: 'incomplete',
-          reason: `${pass.name}: ${nameOf(spec)} ${next.bolt} is next${next.torqueNm === null ? '' : `, to ${tor(next.torqueNm)}`}.`,
+          reason: M.next({
+            name: pass.name,
+            nameOf: spec.one,
+            bolt: next.bolt,
+            torque: next.torqueNm === null ? '' : M.to({ torque: tor(next.torqueNm) }),
+          }),
           params: {
             name: pass.name,
-            spec: nameOf(spec),
+            spec: spec.one,
             bolt: next.bolt,
             torqueNm: next.torqueNm === null ? null : next.torqueNm,
           },
@@ -70,10 +78,10 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
         findings.push({
           code: `${step.id}.rounds`,
           verdict: 'reject',
-          reason: `${passes.length} rounds and something still moves.`,
+          reason: M.roundsSomethingStillMoves({ count: passes.length }),
           params: { length: passes.length },
           source: 'practice',
-          remedy: 'Stop: look for a wrong shaft, a stripped thread, dirt between the faces.',
+          remedy: M.stopLookWrongShaftStripped,
           acceptable: false,
         });
       const settling = rounds(passes, ticks);
@@ -87,9 +95,9 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
           ...torque.working,
           ...passes.map((p) => ({
             what: p.name,
-            sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+            sum: expr`${p.torqueNm === null ? M.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
           })),
-          ...settling.map((deg, i) => ({ what: `round ${i + 1} moved`, sum: `${deg}° at the most` })),
+          ...settling.map((deg, i) => ({ what: M.roundMoved({ i: i + 1 }), sum: M.most({ deg }) })),
         ],
         beams: [],
         values: {
@@ -111,13 +119,13 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
       return { ...values.next, settling: values.passes[values.next.pass]?.kind === 'round' };
     },
     bolt(facts, step, report, tried) {
-      if (step.itemsFirst && !allYes(facts, step)) return 'First answer what is asked above.';
+      if (step.itemsFirst && !allYes(facts, step)) return M.firstAnswerWhatAskedAbove;
       const values = bolts.valuesOf(report);
-      return values ? refuse(values, tried) : 'What these bolts are drawn to could not be worked out.';
+      return values ? refuse(values, tried) : M.whatTheseBoltsDrawnCould;
     },
   });
 
-const filled = (step: StepDefinition, waits: string): Finding => ({
+const filled = (step: StepDefinition, waits: Text): Finding => ({
   code: `${step.id}.filled`,
   verdict: 'incomplete',
   reason: waits,
@@ -170,7 +178,7 @@ function torqueOf(
         {
           code: `${step.id}.torque`,
           verdict: 'accept',
-          reason: `${spec.what}: only snug, evenly, by hand key; no torque.`,
+          reason: M.onlySnugEvenlyHandKey({ what: spec.what }),
           params: { what: spec.what },
           source: 'practice',
           acceptable: false,
@@ -178,20 +186,18 @@ function torqueOf(
       ],
       working: [],
     };
-  if (spec.bolt) {
-    const told = boltTorque({ ...spec.bolt, makerTorqueNm: spec.makerTorqueNm });
+  const { bolt } = spec;
+  if (bolt) {
+    const told = boltTorque({ ...bolt, makerTorqueNm: spec.makerTorqueNm });
     return spec.housing && spec.makerTorqueNm === undefined
-      ? { ...told, findings: told.findings.map(byBoltAlone) }
+      ? { ...told, findings: told.findings.map((f) => byBoltAlone(f, boltSaid(bolt, told.values.torqueNm))) }
       : told;
   }
   const leastNm = spec.makerTorqueNm;
-  if (leastNm === undefined)
-    throw new RangeError(
-      `The torque of the ${spec.what.toLowerCase()} is missing: it comes from the maker’s sheet.`,
-    );
+  if (leastNm === undefined) throw new RangeError(`The torque of ${textKey(spec.what)} is missing.`);
   const torqueNm = spec.makerMostNm === undefined ? leastNm : (leastNm + spec.makerMostNm) / 2;
   const range =
-    spec.makerMostNm === undefined ? '' : `${tor(leastNm)} to ${tor(spec.makerMostNm)}, the middle `;
+    spec.makerMostNm === undefined ? '' : M.middle({ least: tor(leastNm), makerMost: tor(spec.makerMostNm) });
   const [low, high] = spec.usualNm ?? [0, Number.POSITIVE_INFINITY];
   const odd = torqueNm < low / 3 || torqueNm > 3 * high;
   return {
@@ -201,8 +207,13 @@ function torqueOf(
         code: `${step.id}.torque`,
         verdict: odd ? 'caution' : 'accept',
         reason: odd
-          ? `${tor(torqueNm)} is far from what is usual for ${spec.what.toLowerCase()}, ${tor(low)} to ${tor(high)}.`
-          : `${spec.what}: ${range}${tor(torqueNm)} by the maker's sheet.`,
+          ? M.farFromWhatUsual({
+              torque: tor(torqueNm),
+              what: inline(spec.what),
+              low: tor(low),
+              high: tor(high),
+            })
+          : M.makerSSheet({ what: spec.what, range, torque: tor(torqueNm) }),
         params: {
           torqueNm: odd ? torqueNm : null,
           what: odd ? spec.what : null,
@@ -213,7 +224,7 @@ function torqueOf(
           torqueNm2: odd ? null : torqueNm,
         },
         source: 'maker',
-        ...(odd ? { remedy: 'Read the sheet again: the value, and its unit.' } : {}),
+        ...(odd ? { remedy: M.readSheetAgainValueUnit } : {}),
         acceptable: true,
       },
     ],
@@ -222,28 +233,20 @@ function torqueOf(
 }
 
 /** What a bolt bears is not what a housing bears: some ask for half. */
-const byBoltAlone = (f: Finding): Finding =>
+const byBoltAlone = (f: Finding, torque: Text): Finding =>
   f.code === 'bolting.torque'
     ? {
         ...f,
         verdict: 'caution',
-        reason: `${f.reason.replace(/\.$/, '')} from the bolt alone: it may distort the housing and pinch the ring.`,
-        remedy: 'Look for the housing’s own torque on its sheet, and put it into the setup.',
+        reason: M.fromBoltAloneMayDistort({ torque }),
+        remedy: M.lookHousingsOwnTorqueSheet,
       }
     : f;
 
-/** One bolt, in a sentence: “bolt” or “screw”, by what the set is called. */
-const nameOf = (spec: BoltSpec): string => (/screws?$/i.test(spec.what) ? 'screw' : 'bolt');
-
-function sayAct(
-  spec: BoltSpec,
-  pass: BoltPass | undefined,
-  next: BoltValues['next'],
-  asking: boolean,
-): string {
-  if (asking) return 'Answer what comes before the wrench.';
-  if (!next || !pass) return `All ${nameOf(spec)}s tight; none moved in the last round.`;
-  return `${pass.name}: ${nameOf(spec)} ${next.bolt}`;
+function sayAct(spec: BoltSpec, pass: BoltPass | undefined, next: BoltValues['next'], asking: boolean): Text {
+  if (asking) return M.answerWhatComesBeforeWrench;
+  if (!next || !pass) return M.allSTightNoneMoved({ nameOf: spec.one });
+  return M.passOne({ pass: pass.name, one: spec.one, bolt: next.bolt });
 }
 
 /** Bolts ticked to another torque, or that are no longer there: the setup was changed under them. */
@@ -262,10 +265,10 @@ function changedUnder(
     {
       code: `${step.id}.changed`,
       verdict: 'reject',
-      reason: `${off.length} of ${ticks.length} ticks were made before bolts or torque were changed and do not fit any more.`,
+      reason: M.ticksWereMadeBeforeBolts({ count: off.length, count2: ticks.length }),
       params: { length: off.length, length2: ticks.length },
       source: 'practice',
-      remedy: 'Loosen all bolts, say so, and begin again at the first pass.',
+      remedy: M.loosenAllBoltsSaySo,
       acceptable: false,
     },
   ];
@@ -287,39 +290,41 @@ function outOfPattern(
   ticks: readonly BoltTick[],
   one: string,
 ): Finding[] {
-  const said = ticks.flatMap((t) => (t.asDone ? [`${one} ${t.bolt} (${passes[t.pass]?.name ?? ''})`] : []));
+  const said = ticks.flatMap((t) =>
+    t.asDone ? [expr`${one} ${t.bolt} (${passes[t.pass]?.name ?? ''})`] : [],
+  );
   return said.length === 0
     ? []
     : [
         {
           code: `${step.id}.order`,
           verdict: 'caution',
-          reason: `Out of the pattern: ${said.join(', ')}.`,
-          params: { value: said.join(', ') },
+          reason: M.outPattern({ said: listOf(said, ', ') }),
+          params: { value: listOf(said, ', ') },
           source: 'practice',
-          remedy: 'Where a gap or a gasket decides, loosen all and begin again.',
+          remedy: M.whereGapGasketDecidesLoosen,
           acceptable: false,
         },
       ];
 }
 
 /** May this bolt be ticked now? The sentence when not. */
-function refuse(values: BoltValues, tried: BoltTry): string | null {
+function refuse(values: BoltValues, tried: BoltTry): Text | null {
   const { spec, next } = values;
-  const one = nameOf(spec);
+  const one = spec.one;
   if (values.held?.waits) return values.held.waits;
-  if (!next) return `All ${one}s are tight already.`;
+  if (!next) return M.allSTightAlready({ one });
   const pass = values.passes[next.pass];
   const name = pass?.name ?? '';
-  if (tried.bolt > spec.count) return `There are ${spec.count} ${spec.what.toLowerCase()}.`;
+  if (tried.bolt > spec.count) return M.there({ count: spec.count, what: inline(spec.what) });
   const really =
     tried.asDone === true && tried.pass === next.pass && openIn(values, next.pass).includes(tried.bolt);
   if (!really && (tried.pass !== next.pass || tried.bolt !== next.bolt))
-    return `${name}: ${one} ${next.bolt} is next in the pattern.`;
+    return M.nextPattern({ name, one, bolt: next.bolt });
   if (next.torqueNm !== null && wrongTorque(spec, next.torqueNm, tried.torqueNm))
-    return `${tor(tried.torqueNm)} is not the ${name} torque, ${tor(next.torqueNm)}. Loosen all and start again if a ${one} was overtightened.`;
+    return M.notTorqueLoosenAllStart({ torque: tor(tried.torqueNm), name, torque2: tor(next.torqueNm), one });
   if (spec.seatingDeg !== undefined && pass?.kind === 'round' && tried.movedDeg === undefined)
-    return `Say how far ${one} ${next.bolt} moved, in degrees; 0 where it did not.`;
+    return M.sayHowFarMovedDegrees({ one, bolt: next.bolt });
   return null;
 }
 
@@ -330,10 +335,15 @@ function rangeFindings(step: StepDefinition, ticks: BoltTick[], finalNm: number)
     {
       code: `${step.id}.wrench-range`,
       verdict: 'caution',
-      reason: `${wrench.name} is good from ${tor(0.2 * wrench.high)} to ${tor(wrench.high)}; the bolts take ${tor(finalNm)}.`,
+      reason: M.goodFromBoltsTake({
+        name: wrench.name,
+        high: tor(0.2 * wrench.high),
+        high2: tor(wrench.high),
+        final: tor(finalNm),
+      }),
       params: { name: wrench.name, high: 0.2 * wrench.high, high2: wrench.high, finalNm },
       source: 'practice',
-      remedy: 'Use a wrench between 20 and 100 % of its scale.',
+      remedy: M.useWrenchBetween20100,
       acceptable: false,
     },
   ];

@@ -1,33 +1,39 @@
 import type { JobState } from '../engine/state.ts';
 import { reportAt } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
+import { expr } from '../message/message.ts';
 import { len, num, temp, tor, velocity } from '../quantities/say.ts';
 import { runInLog } from './bearing/run-in-log.ts';
 import { bolts } from './bolts.ts';
 import { diameters } from './condition/diameters.ts';
 import { gaps } from './gland-gaps.ts';
+import { M } from './messages.ts';
 
 /** A heading and what is said under it. */
-export type Row = [string, string];
+export type Row = [Text, Text];
 
 /** A length, or a dash. */
-export const orDash = (mm: number | null | undefined, decimals?: number): string =>
+export const orDash = (mm: number | null | undefined, decimals?: number): Text =>
   mm === null || mm === undefined ? '–' : len(mm, decimals);
 
 /** Smallest and largest diameter of the seat. */
 export function shaftCame(job: JobState): { largestMm: number | null; smallestMm: number | null; row: Row } {
   const v = diameters.valuesOf(reportAt(job, 'shaft'));
   const [largestMm, smallestMm] = [v?.largestMm ?? null, v?.smallestMm ?? null];
-  const said = smallestMm === null || largestMm === null ? '–' : `${num(smallestMm)} and ${len(largestMm)}`;
-  return { largestMm, smallestMm, row: ['Shaft, smallest and largest', said] };
+  const said =
+    smallestMm === null || largestMm === null
+      ? '–'
+      : M.and({ smallest: num(smallestMm), largest: len(largestMm) });
+  return { largestMm, smallestMm, row: [M.shaftSmallestLargest, said] };
 }
 
 /** What a set of bolts was drawn to, N·m, and a row that says of which; null where they were not reached. */
 export function boltsCame(job: JobState, step: string): number | null {
   return bolts.valuesOf(reportAt(job, step))?.torque.torqueNm ?? null;
 }
-export const boltsRow = (heading: string, set: string, torqueNm: number | null): Row => [
+export const boltsRow = (heading: Text, set: string, torqueNm: number | null): Row => [
   heading,
-  torqueNm === null ? '–' : `${set}, ${tor(torqueNm)}`,
+  torqueNm === null ? '–' : expr`${set}, ${tor(torqueNm)}`,
 ];
 
 /** Spread of a gland's or a follower's gaps, mm. */
@@ -45,14 +51,12 @@ export function firstHoursCame(job: JobState): {
   return {
     results: { hottestC, ...(vibrationMmPerS === undefined ? {} : { vibrationMmPerS }) },
     rows: [
-      ...(hottestC === null ? [] : [['Hottest in the first hours', temp(hottestC)] as Row]),
-      ...(vibrationMmPerS === undefined
-        ? []
-        : [['Vibration in the first hours', velocity(vibrationMmPerS)] as Row]),
+      ...(hottestC === null ? [] : [[M.hottestFirstHours, temp(hottestC)] as Row]),
+      ...(vibrationMmPerS === undefined ? [] : [[M.vibrationFirstHours, velocity(vibrationMmPerS)] as Row]),
     ],
   };
 }
 
 /** Leakage last counted, as a row where any was. */
 export const leakRows = (dropsPerMin: number | null): Row[] =>
-  dropsPerMin === null ? [] : [['Leakage, last counted', `${dropsPerMin} drops a minute`]];
+  dropsPerMin === null ? [] : [[M.leakageLastCounted, M.dropsMinute({ dropsPerMin })]];

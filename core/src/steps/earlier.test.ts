@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { nextDue } from '../arithmetic/lubrication/run-in.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, upTo } from '../testing/every-kind.ts';
 import { gauge, handAt, step } from '../testing/test-stand.ts';
 import type { RunInStepValues } from './bearing/run-in-log.ts';
@@ -33,7 +34,7 @@ describe('a reading told later than it was read', () => {
     read('t/1', 24, start);
     read('t/2', 41, new Date(Date.parse(start) + 15 * 60_000).toISOString());
     expect(values(h).points.map((p) => p.minutes)).toEqual([0, 15]);
-    const line = JSON.stringify(fitUpSheet(h.state, 'F-1').document);
+    const line = JSON.stringify(english(fitUpSheet(h.state, 'F-1').document));
     expect(line.match(/read then, entered/g)?.length).toBeGreaterThanOrEqual(2);
   });
 

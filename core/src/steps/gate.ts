@@ -2,6 +2,7 @@ import { answered } from '../engine/facts.ts';
 import type { Setup } from '../engine/setup.ts';
 import { stepKind } from '../engine/step.ts';
 import { itemFindings } from './item-findings.ts';
+import { M } from './messages.ts';
 
 export type GateValues = { answered: number; of: number };
 
@@ -18,7 +19,7 @@ export const gate = stepKind<Setup, GateValues>('gate', {
       beams: [],
       values: { answered: items.length - open.length, of: items.length },
       next: null,
-      act: open[0] ? open[0].item.ask : findings[0] ? findings[0].reason : 'All answered.',
+      act: open[0] ? open[0].item.ask : findings[0] ? findings[0].reason : M.allAnswered,
     };
   },
 });

@@ -1,5 +1,6 @@
 import type { Instrument } from '../instruments/instrument.ts';
 import type { Finding } from '../judgement/result.ts';
+import { M } from './messages.ts';
 
 /** A caution for every gauge whose calibration had run out on the day it was used, and where a stand-in was read. */
 export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Instrument }>): Finding[] {
@@ -13,10 +14,10 @@ export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Inst
     ...[...late.values()].map((i) => ({
       code: `gauge.${i.id}`.slice(0, 40),
       verdict: 'caution' as const,
-      reason: `${i.name} has been out of calibration since ${i.calibrationDue}.`,
+      reason: M.hasBeenOutCalibrationSince({ name: i.name, calibrationDue: i.calibrationDue }),
       params: { name: i.name, calibrationDue: i.calibrationDue },
       source: 'plant' as const,
-      remedy: 'Check it against a block or another gauge, or repeat with one in date.',
+      remedy: M.checkAgainstBlockAnotherGauge,
       acceptable: false,
     })),
     ...(standIn
@@ -24,10 +25,10 @@ export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Inst
           {
             code: 'gauge.stand-in',
             verdict: 'caution' as const,
-            reason: `Readings here came from ${standIn.name}, a simulated gauge: practice, no record of a machine.`,
+            reason: M.readingsHereCameFromSimulated({ name: standIn.name }),
             params: { name: standIn.name },
             source: 'plant' as const,
-            remedy: 'Measure again with a real gauge before anything is fitted.',
+            remedy: M.measureAgainRealGaugeBefore,
             acceptable: false,
           },
         ]

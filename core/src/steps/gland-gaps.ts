@@ -3,8 +3,10 @@ import { standing } from '../engine/facts.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Facts, Place } from '../engine/state.ts';
 import { kindFamily } from '../engine/step.ts';
+import { inline } from '../message/message.ts';
 import { gaugeFindings } from './gauges.ts';
 import { itemFindings } from './item-findings.ts';
+import { M } from './messages.ts';
 import { gapPlace, listedPlace, nextListed, valueAt } from './places-in-order.ts';
 
 export type GlandGapsValues = {
@@ -24,7 +26,7 @@ export const gaps = kindFamily<GlandSetup, GlandGapsValues>('gland-gaps');
 /** Gaps felt at places round it: square, or which bolt comes in by how much. */
 export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gland) => {
   const places = (facts: Facts<S>): Place[] =>
-    glandOf(facts).atDeg.map((deg) => gapPlace(`gap/${deg}`, `Gap at ${deg}°, from the top clockwise`, 50));
+    glandOf(facts).atDeg.map((deg) => gapPlace(`gap/${deg}`, M.gapFromTopClockwise({ deg }), 50));
   return gaps.kind<S>({
     repeats: true,
     report(facts, step) {
@@ -52,7 +54,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
             {
               code: 'gland.open',
               verdict: 'incomplete' as const,
-              reason: `${at.length - read.length} of ${at.length} gaps are still to be felt.`,
+              reason: M.gapsStillFelt({ count: at.length - read.length, count2: at.length }),
               params: { length: at.length - read.length, length2: at.length },
               acceptable: false,
             },
@@ -65,7 +67,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
         values: { tilt: result?.values ?? null, gaps: at, bolts: gland.bolts } satisfies GlandGapsValues,
         next,
         act: next
-          ? `Feel the ${next.label.toLowerCase()}`
+          ? M.feel({ label: inline(next.label) })
           : (result?.findings[0]?.remedy ?? result?.findings[0]?.reason ?? ''),
       };
     },

@@ -4,6 +4,8 @@ import type { Facts } from '../engine/state.ts';
 import type { GateItem, StepDefinition } from '../engine/step.ts';
 import { procedureFor } from '../engine/trades.ts';
 import type { Finding } from '../judgement/result.ts';
+import { listOf } from '../message/message.ts';
+import { M } from './messages.ts';
 
 /** Has everything a step asks been answered, and nothing no? */
 export const allYes = (facts: Facts, step: StepDefinition): boolean =>
@@ -38,10 +40,10 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
     .map(({ item, answer }) => ({
       code: `${step.id}.${item.id}`,
       verdict: 'reject',
-      reason: `Not OK: ${item.ask}${answer?.note ? ` (${answer.note})` : ''}`,
+      reason: M.notOk({ ask: item.ask, note: answer?.note ? ` (${answer.note})` : '' }),
       params: { ask: item.ask, note: answer?.note ? answer.note : null },
       source: 'practice',
-      remedy: item.remedy ?? 'Put it right, then answer again.',
+      remedy: item.remedy ?? M.putRightThenAnswerAgain,
       acceptable: false,
     }));
   const openIds = new Set(open.map((i) => i.id));
@@ -51,7 +53,7 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
       ({ item, answer }): Finding => ({
         code: `${step.id}.${item.id}.none`,
         verdict: 'caution',
-        reason: `Does not apply: ${item.ask} ${answer?.note ?? ''}`.trim(),
+        reason: listOf([M.doesNotApply({ ask: item.ask }), ...(answer?.note ? [answer.note] : [])], ' '),
         params: { item: item.id, note: answer?.note ?? null },
         source: 'practice',
         acceptable: false,
@@ -62,8 +64,18 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
     findings.push({
       code: `${step.id}.not-asked-then`,
       verdict: 'caution',
-      reason: `Not asked when this step was passed: ${notThen.map((i) => i.ask).join(' ')}`,
-      params: { value: notThen.map((i) => i.ask).join(' ') },
+      reason: M.notAskedWhenStepPassed({
+        notThen: listOf(
+          notThen.map((i) => i.ask),
+          ' ',
+        ),
+      }),
+      params: {
+        value: listOf(
+          notThen.map((i) => i.ask),
+          ' ',
+        ),
+      },
       source: 'practice',
       acceptable: false,
     });
@@ -71,7 +83,7 @@ export function itemFindings(facts: Facts, step: StepDefinition): Finding[] {
     findings.push({
       code: `${step.id}.unanswered`,
       verdict: 'incomplete',
-      reason: `${open.length} of ${items.length} ${open.length === 1 ? 'question is' : 'questions are'} still to be answered.`,
+      reason: M.stillAnswered({ count: open.length, count2: items.length }),
       params: { length: open.length, length2: items.length, length3: Boolean(open.length === 1) },
       acceptable: false,
     });

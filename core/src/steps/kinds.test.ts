@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { placeAt } from '../engine/admit.ts';
 import type { JobState } from '../engine/state.ts';
+import { english } from '../testing/english.ts';
 import {
   gauge,
   hand,
@@ -41,7 +42,7 @@ describe('the procedure as data', () => {
       'handturn',
       'sign',
     ]);
-    for (const s of sleeveBearing.steps) expect(s.guide.length, s.id).toBeGreaterThan(15);
+    for (const s of sleeveBearing.steps) expect(english(s.guide).length, s.id).toBeGreaterThan(15);
     expect(sleeveBearing.steps.filter((s) => s.closes).map((s) => s.id)).toEqual([
       'inboard',
       'target',
@@ -53,10 +54,10 @@ describe('the procedure as data', () => {
 
   it('asks about energy, load and protection before anything, and defers to local codes', () => {
     const safe = sleeveBearing.steps[0];
-    const asked = safe?.items?.map((i) => i.ask).join(' ') ?? '';
+    const asked = english(safe?.items?.map((i) => i.ask))?.join(' ') ?? '';
     for (const word of ['locked', 'tagged', 'pressure', 'load off', 'Eye protection'])
       expect(asked).toContain(word);
-    expect(safe?.caution).toMatch(/local codes.*maker’s instructions.*licensed practice/);
+    expect(english(safe?.caution)).toMatch(/local codes.*maker’s instructions.*licensed practice/);
   });
 });
 
@@ -71,7 +72,7 @@ describe('the survey', () => {
 
   it('goes station by station and comes back to what was withdrawn', () => {
     const h = hand().safe().survey(round.slice(0, 4));
-    expect(nextOf(h.state, 'shaft')).toMatchObject({
+    expect(english(nextOf(h.state, 'shaft'))).toMatchObject({
       key: 's2/60',
       quantity: 'diameter',
       instrumentKinds: ['micrometer'],
@@ -175,9 +176,9 @@ describe('feeling', () => {
     // Four slots and four tabs meet every quarter turn: the next one is 20° on.
     h.read('driveup', 'lock/deg112.5', 20, 'protractor');
     expect(step(h, 'driveup').blocking).toEqual([]);
-    expect(step(h, 'driveup').report?.findings.find((f) => f.code === 'driveup.place')?.reason).toMatch(
-      /brings it into the band/,
-    );
+    expect(
+      english(step(h, 'driveup').report?.findings.find((f) => f.code === 'driveup.place')?.reason),
+    ).toMatch(/brings it into the band/);
     h.pass('driveup');
   });
 });
@@ -199,7 +200,7 @@ describe('lock and bolts', () => {
     h.read('driveup', 'lock/deg112.5', 20, 'protractor')
       .pass('driveup')
       .lock(0, [[0.065, 0.065]]);
-    expect(step(h, 'lock').blocking[0]).toMatchObject({
+    expect(english(step(h, 'lock').blocking[0])).toMatchObject({
       code: 'lock.short',
       verdict: 'reject',
       acceptable: true,
@@ -254,12 +255,12 @@ describe('lock and bolts', () => {
 
   it('a place is only where the step and the moment allow it', () => {
     const { state } = toTarget();
-    expect(placeAt(state, 'target', 'anything')).toMatch(/takes no readings/);
-    expect(placeAt(toDriveUp().state, 'driveup', 'deg45/C/1')).toMatch(/no such place/i);
-    expect(placeAt(toDriveUp().state, 'driveup', 'deg0/A/1')).toMatchObject({
+    expect(english(placeAt(state, 'target', 'anything'))).toMatch(/takes no readings/);
+    expect(english(placeAt(toDriveUp().state, 'driveup', 'deg45/C/1'))).toMatch(/no such place/i);
+    expect(english(placeAt(toDriveUp().state, 'driveup', 'deg0/A/1'))).toMatchObject({
       label: 'Nut snug, row A',
     });
-    expect(placeAt(toDriveUp().state, 'nothing', 'x')).toMatch(/takes no readings/);
+    expect(english(placeAt(toDriveUp().state, 'nothing', 'x'))).toMatch(/takes no readings/);
   });
 
   it('the lock is judged with the blades it was felt with', () => {

@@ -2,6 +2,8 @@ import { readingAt } from '../engine/facts.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Facts, Place } from '../engine/state.ts';
 import type { StepDefinition } from '../engine/step.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 
 /** A list of places read one after the other, each once; what kinds of one such list share. */
 type Listed<S extends Setup> = (facts: Facts<S>, step: StepDefinition<S>) => readonly Place[];
@@ -17,16 +19,16 @@ export const valueAt = (facts: Facts, step: Pick<StepDefinition, 'id'>, key: str
 /** May this place be read? Those of the list, once. */
 export const listedPlace =
   <S extends Setup>(places: Listed<S>) =>
-  (facts: Facts<S>, step: StepDefinition<S>, key: string): Place | string => {
+  (facts: Facts<S>, step: StepDefinition<S>, key: string): Place | Text => {
     const place = places(facts, step).find((p) => p.key === key);
-    if (!place) return 'There is no such place here.';
+    if (!place) return M.thereNoSuchPlaceHere;
     return readingAt(facts, step.id, key)
-      ? `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`
+      ? M.enteredAlreadyWithdrawReasonEnter({ label: place.label })
       : place;
   };
 
 /** A place read in a length. */
-export const lengthPlace = (key: string, label: string, low: number, high: number): Place => ({
+export const lengthPlace = (key: string, label: Text, low: number, high: number): Place => ({
   key,
   label,
   quantity: low < 0 ? 'dial' : 'length',
@@ -35,7 +37,7 @@ export const lengthPlace = (key: string, label: string, low: number, high: numbe
   instrumentKinds: ['caliper', 'feeler', 'dial'],
 });
 /** A place read with blades. */
-export const gapPlace = (key: string, label: string, high = 20): Place => ({
+export const gapPlace = (key: string, label: Text, high = 20): Place => ({
   key,
   label,
   quantity: 'gap',
@@ -44,7 +46,7 @@ export const gapPlace = (key: string, label: string, high = 20): Place => ({
   instrumentKinds: ['feeler', 'caliper'],
 });
 /** An angle on the clock face. */
-export const anglePlace = (key: string, label: string, low = 0, high = 360): Place => ({
+export const anglePlace = (key: string, label: Text, low = 0, high = 360): Place => ({
   key,
   label,
   quantity: 'angle',

@@ -1,8 +1,9 @@
 import type { GateItem, StepDefinition } from '../engine/step.ts';
+import type { Text } from '../message/message.ts';
 import { gate } from './gate.ts';
 
 /** A question of a list: a hazard, unless it says otherwise; one that wants words is a choice. */
-export const item = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem => ({
+export const item = (group: Text, id: string, ask: Text, more: Partial<GateItem> = {}): GateItem => ({
   id,
   group,
   ask,
@@ -11,14 +12,14 @@ export const item = (group: string, id: string, ask: string, more: Partial<GateI
 });
 
 /** A question of a part, or a paper, that this machine may be without: skipped with a reason. */
-export const ifFitted = (group: string, id: string, ask: string, more: Partial<GateItem> = {}): GateItem =>
+export const ifFitted = (group: Text, id: string, ask: Text, more: Partial<GateItem> = {}): GateItem =>
   item(group, id, ask, { ...more, kind: 'machine' });
 
 /** A step of questions only. */
 export const asked = (
   id: string,
-  title: string,
-  guide: string,
+  title: Text,
+  guide: Text,
   items: GateItem[],
   more: Partial<StepDefinition> = {},
 ): StepDefinition => ({ id, title, kind: gate, guide, items, ...more });

@@ -1,11 +1,14 @@
 import { array, boolean, number, object, type Schema, string } from 'yup';
 import { type Asked, ask, choice } from '../engine/asked.ts';
+import { M as H } from '../engine/headings/messages.ts';
 import { methodOf } from '../engine/trades.ts';
+import type { Text } from '../message/message.ts';
 import { DECISION, idsOf, type SiteRules } from '../sources/methods.ts';
+import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
-const name = (label: string) =>
-  string().trim().min(1, `${label} is missing.`).max(80).required(`${label} is missing.`);
+const name = (label: Text) =>
+  string().trim().min(1, M.missing({ label })).max(80).required(M.missing({ label }));
 
 /** What a job keeps of the methods chosen when it was opened, or as it was told otherwise: an answer of each, by method. */
 const keptRules = object({ decision: string().oneOf(idsOf(DECISION)).required() }).test(
@@ -20,16 +23,16 @@ const keptRules = object({ decision: string().oneOf(idsOf(DECISION)).required() 
   },
 );
 
-export const HOUSE_RULES = 'House rules on this job';
+export const HOUSE_RULES = M.houseRulesJob;
 
 /** The methods a job may choose anew, beside those it only keeps: fields by the id of the method. */
 export const rulesAsked = (fields: Record<string, Schema>): Schema<SiteRules | undefined> =>
   keptRules
     .shape({
       ...fields,
-      decision: choice(HOUSE_RULES, 'Decision', {
-        k2: 'whole doubt (k = 2)',
-        'one-sided': 'five sixths of it, one-sided (1.65 u)',
+      decision: choice(HOUSE_RULES, M.decision, {
+        k2: M.wholeDoubtK2,
+        'one-sided': M.fiveSixthsOneSided1,
       }).required(),
     })
     .optional()
@@ -37,19 +40,19 @@ export const rulesAsked = (fields: Record<string, Schema>): Schema<SiteRules | u
 
 /** Where the work is. */
 export const placeFields = {
-  machine: name('The machine').meta(ask('Place', 'Machine')),
-  position: name('The position').meta(ask('Place', 'Position')),
+  machine: name(M.machine).meta(ask(H.place, M.machine2)),
+  position: name(M.position).meta(ask(H.place, M.position2)),
 };
 /** What every job says beside its trade's own. */
 export const everyJob = {
-  partNumber: string().max(80).meta(ask('Place', 'Part, as stamped')),
+  partNumber: string().max(80).meta(ask(H.place, M.partAsStamped)),
   demo: boolean(),
 };
 /** Methods a job carries, asked for by none of its fields. */
 export const schools = keptRules.optional().default(undefined) as unknown as Schema<SiteRules | undefined>;
 
 /** Steps a lead hand may be asked to release, and what they are called. */
-export const holdBefore = <K extends string>(steps: Readonly<Record<K, string>>, group = 'Place') =>
+export const holdBefore = <K extends string>(steps: Readonly<Record<K, Text>>, group = H.place) =>
   array(
     string()
       .oneOf(Object.keys(steps) as K[])
@@ -58,15 +61,15 @@ export const holdBefore = <K extends string>(steps: Readonly<Record<K, string>>,
     .max(5)
     .required()
     .meta(
-      ask(group, 'Lead hand releases before', {
-        options: [['', 'nothing'], ...Object.entries<string>(steps)],
+      ask(group, M.leadHandReleasesBefore, {
+        options: [['', 'nothing'], ...Object.entries<Text>(steps)],
       }),
     );
 
-export const MAKER = 'Maker’s sheet, outranks every table';
+export const MAKER = M.makersSheetOutranksEveryTable;
 
 /** A value typed from the maker's sheet. mm, N·m, µm of roughness, degrees, MPa, mm². */
-export const fromSheet = (max: number, label: string, more: Pick<Partial<Asked>, 'when' | 'needed'> = {}) =>
+export const fromSheet = (max: number, label: Text, more: Pick<Partial<Asked>, 'when' | 'needed'> = {}) =>
   number()
     .min(0.0001)
     .max(max)
@@ -85,4 +88,4 @@ export const inOrderBut =
     });
   };
 export const inOrder = inOrderBut();
-export const MAKER_ORDER = "In the maker's values a lower limit stands above its upper.";
+export const MAKER_ORDER = M.makerSValuesLowerLimit;

@@ -1,6 +1,7 @@
 import type { Setup } from '../engine/setup.ts';
 import type { Signature } from '../engine/state.ts';
 import { stepKind } from '../engine/step.ts';
+import { M } from './messages.ts';
 
 export type SignatureValues = { signed: Signature | null };
 
@@ -15,9 +16,9 @@ export const signature = stepKind<Setup, SignatureValues>('signature', {
             {
               code: 'sign.open',
               verdict: 'incomplete',
-              reason: 'The sheet is not signed.',
+              reason: M.sheetNotSigned,
               params: {},
-              remedy: 'Read it through, then sign with your name.',
+              remedy: M.readThroughThenSignYour,
               acceptable: false,
             },
           ],
@@ -25,7 +26,7 @@ export const signature = stepKind<Setup, SignatureValues>('signature', {
       beams: [],
       values: { signed: facts.signed },
       next: null,
-      act: facts.signed ? `Signed by ${facts.signed.name}.` : 'Read the sheet through and sign.',
+      act: facts.signed ? M.signed({ name: facts.signed.name }) : M.readSheetThroughSign,
     };
   },
 });

@@ -1,26 +1,29 @@
 import { choice } from '../engine/asked.ts';
+import { M as H } from '../engine/headings/messages.ts';
 import type { GateItem } from '../engine/step.ts';
+import type { Text } from '../message/message.ts';
+import { M } from './messages.ts';
 import { item } from './questions.ts';
 
 /** What was done to the drive: it decides how the direction of rotation is proved before the start. */
 const DRIVES = {
-  coupling: 'by a coupling that comes apart',
-  fixed: 'cannot be uncoupled',
-  untouched: 'motor and coupling were not touched',
+  coupling: M.couplingComesApart,
+  fixed: M.cannotUncoupled,
+  untouched: M.motorCouplingWereNotTouched,
 } as const;
 export type Drive = keyof typeof DRIVES;
 
 /** How the machine is driven, as a setup says it; what nobody says is `usual`. */
-export const driveField = (usual: Drive, group = 'Place') =>
-  choice(group, 'Driven', DRIVES, { fallback: usual });
+export const driveField = (usual: Drive, group = H.place) =>
+  choice(group, M.driven, DRIVES, { fallback: usual });
 
 type StartOrder = {
   drive: Drive;
-  group: string;
+  group: Text;
   /** All that is done while the machine is still isolated: closed, tools out, filled. */
   isolated: readonly GateItem[];
-  coupled?: string;
-  guards: string;
+  coupled?: Text;
+  guards: Text;
   /** The last isolation lifted, by name. */
   lifted: GateItem;
 };
@@ -31,20 +34,18 @@ type StartOrder = {
  * another way, and how is written down. Common practice, no source; local rules and permits come first.
  */
 export function startOrder(o: StartOrder): GateItem[] {
-  const ask = (id: string, text: string, more: Partial<GateItem> = {}) => item(o.group, id, text, more);
+  const ask = (id: string, text: Text, more: Partial<GateItem> = {}) => item(o.group, id, text, more);
   const direction: Record<Drive, GateItem[]> = {
     coupling: [
-      ask('apart', 'Coupling apart; nothing can drive the machine.'),
-      ask('bumplift', 'Isolation lifted for the bump, by whoever set it.', { mayNote: 'by whom' }),
-      ask('bumped', 'Motor bumped with the coupling apart: it turns the way the arrow points.'),
-      ask('isolatedagain', 'Isolated again, locked and tagged by me; try-start done.', {
-        mayNote: 'lock or permit number',
+      ask('apart', M.couplingApartNothingCanDrive),
+      ask('bumplift', M.isolationLiftedBumpWhoeverSet, { mayNote: M.whom }),
+      ask('bumped', M.motorBumpedCouplingApartTurns),
+      ask('isolatedagain', M.isolatedAgainLockedTaggedMe, {
+        mayNote: M.lockPermitNumber,
       }),
-      ask('coupled', o.coupled ?? 'Coupling joined and aligned.'),
+      ask('coupled', o.coupled ?? M.couplingJoinedAligned),
     ],
-    fixed: [
-      ask('direction', 'Direction of rotation proved before it drives the machine: how?', { note: true }),
-    ],
+    fixed: [ask('direction', M.directionRotationProvedBeforeDrives, { note: true })],
     untouched: [],
   };
   return [...o.isolated, ...direction[o.drive], ask('guards', o.guards), o.lifted];

@@ -1,6 +1,8 @@
 import type { Reading, StepReport } from '../engine/state.ts';
 import type { Finding } from '../judgement/result.ts';
+import { listOf, type Text } from '../message/message.ts';
 import { minutesAfter } from './counted.ts';
+import { M } from './messages.ts';
 
 const MINUTE_MS = 60_000;
 
@@ -53,10 +55,10 @@ export function earlyFindings(step: string, early: readonly Reading[], begunMs: 
     {
       code: `${step}.early`,
       verdict: 'caution',
-      reason: `${minutes.length === 1 ? 'Early look' : 'Early looks'} at ${minutes.join(', ')} min after the start: kept, and not the check that is due.`,
+      reason: M.minAfterStartKeptNot({ count: minutes.length, minutes: minutes.join(', ') }),
       params: { minutes: minutes.join(' ') },
       source: 'practice',
-      remedy: 'Look again when the check is due, or sign the sheet as running.',
+      remedy: M.lookAgainWhenCheckDue,
       acceptable: false,
     },
   ];
@@ -65,7 +67,7 @@ export function earlyFindings(step: string, early: readonly Reading[], begunMs: 
 /** What is still to come, with when it is due, once the machine runs. */
 export const checksToCome = (
   begunMs: number,
-  left: ReadonlyArray<{ what: string; minutes: number }>,
+  left: ReadonlyArray<{ what: Text; minutes: number }>,
 ): NonNullable<StepReport['toCome']> =>
   Number.isNaN(begunMs)
     ? []
@@ -77,10 +79,13 @@ export const checksToCome = (
  * @param what the place that is read next
  * @param left the checks to come, in words; nothing before the start is read
  */
-export const dueFinding = (step: string, what: string, left: readonly string[]): Finding => ({
+export const dueFinding = (step: string, what: Text, left: readonly Text[]): Finding => ({
   code: `${step}.due`,
   verdict: 'incomplete',
-  reason: `Still to be read: ${what}${left.length > 1 ? `; then ${left.slice(1).join(', ')}` : ''}.`,
-  params: { due: true, left: left.join(', ') },
+  reason: M.stillRead({
+    what,
+    count: left.length > 1 ? M.thenText({ left: listOf(left.slice(1), ', ') }) : '',
+  }),
+  params: { due: true, left: listOf(left, ', ') },
   acceptable: left.length > 0,
 });

@@ -14,7 +14,9 @@ import { actsOn, stepOf, tradeOf } from '../engine/trades.ts';
 import type { Instrument } from '../instruments/instrument.ts';
 import { putField } from '../job/setup-form.ts';
 import { check } from '../judgement/sentences.ts';
+import { isText } from '../message/message.ts';
 import type { BoltValues } from '../steps/bolt-passes.ts';
+import { english } from './english.ts';
 import { asta, imke, JOB, newId } from './test-stand.ts';
 
 /** Numbers from 0 to 1, the same for the same seed. */
@@ -90,7 +92,7 @@ export class RandomHand {
     if (act.type === 'setup.changed' && !check(eventSchema, event).ok) return false;
     const taken = take(this.state, event);
     if ('refusal' in taken) {
-      this.refusals.push(taken.refusal);
+      this.refusals.push(english(taken.refusal));
       return false;
     }
     this.state = taken.state;
@@ -162,7 +164,7 @@ export class RandomHand {
     const key = this.chance() < 0.7 ? keys[0] : this.pick(keys);
     if (!key) return null;
     const place = placeAt(state, present.id, key);
-    if (typeof place === 'string') return null;
+    if (isText(place)) return null;
     const kind = this.pick(place.instrumentKinds) ?? 'caliper';
     const value = this.value(place);
     return {
@@ -264,7 +266,7 @@ export class RandomHand {
 
   /** The setup with one field as it might be. */
   private changed(setup: Setup): Setup {
-    const field = this.pick(fieldsOf(tradeOf(setup).schema).filter((f) => f.group !== 'Place'));
+    const field = this.pick(fieldsOf(tradeOf(setup).schema).filter((f) => english(f.group) !== 'Place'));
     if (!field) return setup;
     const now = valueIn(setup, field.name);
     const value = field.options

@@ -3,6 +3,7 @@ import { siteRulesSchema } from '../api/requests.ts';
 import { allMethods, allTrades } from '../engine/trades.ts';
 import { say } from '../quantities/say.ts';
 import { chosenOf, idsOf } from '../sources/methods.ts';
+import { english } from '../testing/english.ts';
 import './registry.ts';
 
 const METHODS = allMethods();
@@ -26,9 +27,9 @@ describe('where practitioners disagree', () => {
         const said = m.answers.map(([, words]) => say(words, unit));
         expect(new Set(said).size, m.id).toBe(said.length);
       }
-      for (const [, , source] of m.answers) expect(source.trim(), m.id).not.toBe('');
-      expect(m.ask, m.id).toMatch(/^[A-Z]/);
-      expect(m.why, m.id).toMatch(/[.]$/);
+      for (const [, , source] of m.answers) expect(english(source).trim(), m.id).not.toBe('');
+      expect(english(m.ask), m.id).toMatch(/^[A-Z]/);
+      expect(english(m.why), m.id).toMatch(/[.]$/);
     }
   });
 

@@ -17,6 +17,7 @@ import { networkOf } from '../planning/tasks.ts';
 import { sayIn } from '../quantities/say.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { doorGap, doorstop } from '../testing/doorstop/doorstop.ts';
+import { english } from '../testing/english.ts';
 import { workAll } from '../testing/every-kind.ts';
 import { handAt, tools } from '../testing/test-stand.ts';
 
@@ -30,14 +31,14 @@ if (!setup) throw new Error('It has no example.');
 
 describe('a trade the house has never seen', () => {
   it('is offered, asked for in a form, and read back from it', () => {
-    expect(allTrades().at(-1)?.words.offer[0]).toBe('Set a door’s stop');
+    expect(english(allTrades().at(-1)?.words.offer[0])).toBe('Set a door’s stop');
     const form = toForm(
       doorstop,
       { ...openingFor(doorstop, { place: null, rules: undefined }).start, ...setup },
       'in',
     );
     expect(form.gapMm).toBe('0.1181 in');
-    expect(fieldsAsked(doorstop, form).map((f) => f.label)).toEqual([
+    expect(english(fieldsAsked(doorstop, form).map((f) => f.label))).toEqual([
       'Machine',
       'Position',
       'Part, as stamped',
@@ -48,7 +49,7 @@ describe('a trade the house has never seen', () => {
     ]);
     const read = fromForm(doorstop, { ...form, gapMm: '3 mm', 'maker:mostMm': '1/8 in' }, 'mm');
     expect(read).toMatchObject({ setup: { gapMm: 3, maker: { mostMm: 3.175 } } });
-    expect(fromForm(doorstop, { ...form, gapMm: 'wide' }, 'mm')).toMatchObject({
+    expect(english(fromForm(doorstop, { ...form, gapMm: 'wide' }, 'mm'))).toMatchObject({
       faults: { gapMm: expect.stringMatching(/not a length/) },
     });
   });
@@ -74,7 +75,7 @@ describe('a trade the house has never seen', () => {
     const lines = sheet.document.flatMap((b) => (b.block === 'line' ? [sayIn(b.text, 'in')] : []));
     expect(lines.join(' ')).toContain('Gap wanted: 0.12 in');
     expect(sheet.document.some((b) => b.block === 'drawings')).toBe(true);
-    expect(summarise(h.state)).toMatchObject({ kind: 'doorstop', signedBy: 'Asta', role: null });
+    expect(english(summarise(h.state))).toMatchObject({ kind: 'doorstop', signedBy: 'Asta', role: null });
   });
 
   it('stops where its own limit is passed, and its numbers come in their own type', () => {
@@ -97,7 +98,10 @@ describe('a trade the house has never seen', () => {
     expect(h.state.present).toBe('gap');
     h.read('gap', 'gap', 3.1, 'feeler').pass('gap').do('sheet.signed', { name: 'Asta' });
     const sheet = fitUpSheet(h.state, 'D-2');
-    expect(sheet).toMatchObject({ reopened: 'Stop moved again', dismountings: [{ reason: 'it rubs' }] });
+    expect(sheet).toMatchObject({
+      reopened: 'Stop moved again',
+      dismountings: [{ reason: 'it rubs' }],
+    });
   });
 
   it('gives a site its method to choose, and a new job begins by what was chosen', async () => {
@@ -123,14 +127,14 @@ describe('a trade the house has never seen', () => {
       rows: [],
     });
     const [trace] = tracesOf([past(2024, 3), past(2025, 3.4)]);
-    expect(trace).toMatchObject({ label: 'Gap of the door', quantity: 'length' });
+    expect(english(trace)).toMatchObject({ label: 'Gap of the door', quantity: 'length' });
     expect(trace?.points.map((p) => p.value)).toEqual([3, 3.4]);
   });
 
   it('has fields on the card of its part, and a guide for a part that has come out', () => {
     expect(partFields(doorstop).map((f) => f.name)).toEqual(['gapMm', 'feltBy', 'maker.mostMm']);
     const asked = { kind: 'door-stop', seen: { rubber: 'flat' }, results: { gapMm: 6 }, livedDays: 90 };
-    expect(autopsy(asked)[0]).toMatchObject({ id: 'slammed', likelihood: 'likely' });
+    expect(english(autopsy(asked)[0])).toMatchObject({ id: 'slammed', likelihood: 'likely' });
   });
 
   it('is planned in an outage: its task, its skill, its tool, its kit', () => {
@@ -150,11 +154,11 @@ describe('a trade the house has never seen', () => {
     };
     expect(check(outageSchema, outage).ok).toBe(true);
     const { pieces } = networkOf(outage, { zone: 'UTC', at: '2026-03-01T06:00:00Z' });
-    expect([...pieces.values()]).toMatchObject([
+    expect(english([...pieces.values()])).toMatchObject([
       { name: 'The stop', skill: 'doors', tools: ['step ladder'], short: [] },
     ]);
     const { rows } = kitOf(outage, { a: { ...setup, partNumber: 'Stop 40' } });
-    expect(rows.map((r) => [r.group, r.item, r.count])).toEqual([
+    expect(english(rows.map((r) => [r.group, r.item, r.count]))).toEqual([
       ['doors', 'rubber for a stop', 1],
       ['doors', 'Stop 40', 1],
     ]);

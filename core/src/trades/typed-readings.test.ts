@@ -6,10 +6,12 @@ import type { Setup } from '../engine/setup.ts';
 import type { Place, Reading } from '../engine/state.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import { readValue } from '../job/read-value.ts';
+import { isText } from '../message/message.ts';
 import { MPA_PER_PSI } from '../quantities/pressure.ts';
 import { say } from '../quantities/say.ts';
 import { saySheetReading } from '../sheet/words.ts';
 import { MEASURES } from '../steps/condition/condition.ts';
+import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { gauge, handAt, surveyor } from '../testing/test-stand.ts';
 import type { ConditionSetup } from './survey/setup.ts';
@@ -66,10 +68,10 @@ function types(place: Place, value: number): void {
   for (const unit of ['mm', 'in'] as const) {
     const { text, within } = typed[place.quantity](value, unit);
     const seen = readValue(text, place.quantity, unit);
-    const where = `“${text}” at ${place.label} (${place.quantity}) on a sheet in ${unit}`;
-    if ('message' in seen) throw new Error(`${where}: ${seen.message}`);
+    const where = `“${text}” at ${english(place.label)} (${place.quantity}) on a sheet in ${unit}`;
+    if ('message' in seen) throw new Error(`${where}: ${english(seen.message)}`);
     expect(Math.abs(seen.value - value), where).toBeLessThanOrEqual(within);
-    expect(seen.said, where).toMatch(/\d/);
+    expect(english(seen.said), where).toMatch(/\d/);
   }
 }
 
@@ -116,14 +118,14 @@ function everyPlace(events: Parameters<typeof reduce>[0]): number {
     const state = reduce(events.slice(0, i));
     if (!state) throw new Error('A reading before the job is opened.');
     const place = placeAt(state, e.data.step, e.data.place);
-    if (typeof place === 'string') throw new Error(place);
+    if (isText(place)) throw new Error(english(place));
     types(place, e.data.value);
     const after = reduce(events.slice(0, i + 1))?.readings.at(-1);
     if (after) prints(after, place.quantity);
     const report = state.steps.find((s) => s.id === e.data.step)?.report;
     for (const choice of report?.choices ?? []) {
       const other = placeAt(state, e.data.step, choice.key);
-      if (typeof other !== 'string')
+      if (!isText(other))
         types(
           other,
           Math.round(Math.min(other.high, Math.max(other.low, other.low + 0.3 * (other.high - other.low)))),
@@ -208,8 +210,8 @@ describe('what a person types is what is stored, said back and printed, in both 
 
   it('and drops a minute are the drops counted', () => {
     // Seen in use: 30 typed was kept as 1800, and the proof and the break-in judged by it.
-    expect(readValue('30', 'count', 'mm')).toEqual({ value: 30, said: '30' });
-    expect(readValue('2 1/2', 'count', 'mm')).toHaveProperty('message');
+    expect(english(readValue('30', 'count', 'mm'))).toEqual({ value: 30, said: '30' });
+    expect(english(readValue('2 1/2', 'count', 'mm'))).toHaveProperty('message');
     expect(gauge('drops', 'counter', 1, 0, 2000).high).toBeGreaterThan(30);
   });
 });

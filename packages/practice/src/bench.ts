@@ -1,7 +1,9 @@
 import type { Instrument } from '@fulcrant/core/instruments';
 import { between, type Chance, either, type Handled } from '@fulcrant/core/job';
 import { randomFrom } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import { scatterOf } from './gauges.ts';
+import { M } from './messages.ts';
 import type { Laid } from './rigs.ts';
 
 /** What a hand does at a bench. */
@@ -32,14 +34,15 @@ export type Feel = (typeof FEELS)[number];
 
 /** What the hand, the eye or the gauge tells of it; never more. */
 export type Shown =
-  | { kind: 'seen'; text: string }
+  /** `nothing`: nothing is out of the way there. */
+  | { kind: 'seen'; text: Text; nothing?: true }
   | { kind: 'feel'; mm: number; feel: Feel; force: number }
   | { kind: 'dial'; mm: number }
   | { kind: 'digits'; value: number }
   | { kind: 'nut'; deg: number }
   | { kind: 'pump'; mpa: number; mm: number }
   | { kind: 'click'; jerked: boolean }
-  | { kind: 'done'; text: string };
+  | { kind: 'done'; text: Text };
 
 /** Pushing a blade: no force where it is thinner than the gap by this, all of it where it is thicker by the other. mm */
 const LOOSE_MM = 0.008;
@@ -47,7 +50,7 @@ const TIGHT_MM = 0.008;
 /** A dial nobody taps sticks so far off; a gauge nobody rocks stands so far off. mm */
 const STICK_MM = 0.02;
 const CROOKED_MM = 0.016;
-export const NOTHING = 'Nothing out of the way is seen.';
+const NOTHING = M.nothingOutWaySeen;
 
 /** Force on a blade in a gap, from 0, it falls through, to 1, it will not go; never less for a thicker blade. */
 export const forceOf = (bladeMm: number, gapMm: number): number =>
@@ -92,7 +95,7 @@ export class Bench {
     }
     switch (a.do) {
       case 'look':
-        return { kind: 'seen', text: this.seen(a.step, a.item) };
+        return this.seen(a.step, a.item);
       case 'at':
         return this.bring(a);
       case 'blade': {
@@ -101,7 +104,7 @@ export class Bench {
       }
       case 'square':
         this.squared = true;
-        return { kind: 'done', text: 'The ring stands square; both faces run level with the rollers.' };
+        return { kind: 'done', text: M.ringStandsSquareBothFaces };
       case 'tap':
         return this.tap();
       case 'rock':
@@ -125,24 +128,23 @@ export class Bench {
       case 'off':
         this.nutDeg = 0;
         this.strokes = 0;
-        return { kind: 'done', text: 'It is off, and the nut back where it began.' };
+        return { kind: 'done', text: M.offNutBackWhereBegan };
     }
   }
 
-  private seen(step: string, item: string): string {
+  private seen(step: string, item: string): Shown {
     const { rig, faults, looks } = this.laid;
     const fault = rig.faults.find((f) => faults.has(f.id) && f.seen?.step === step && f.seen.item === item);
-    return (
-      fault?.seen?.says ??
-      looks.find((l) => l.step === step && l.item === item)?.says ??
-      this.asItShould(step, item)
-    );
+    const odd = fault?.seen?.says ?? looks.find((l) => l.step === step && l.item === item)?.says;
+    return odd === undefined
+      ? { kind: 'seen', text: this.asItShould(step, item), nothing: true }
+      : { kind: 'seen', text: odd };
   }
 
   /** Nothing is wrong with it; where it is to be written down how it is, that is seen. */
-  private asItShould(step: string, item: string): string {
+  private asItShould(step: string, item: string): Text {
     const noted = this.laid.noted(step, item);
-    return noted ? `${NOTHING} To write down: ${noted}.` : NOTHING;
+    return noted ? M.writeDown({ nothing: NOTHING, noted }) : NOTHING;
   }
 
   private bring({ step, key, kind }: Extract<Action, { do: 'at' }>): Shown {
@@ -153,7 +155,7 @@ export class Bench {
     this.crooked = (this.chance() < 0.5 ? -1 : 1) * between(this.chance, shaky / 2, shaky);
     this.squared = false;
     this.tilt = either(this.chance, this.laid.physics.tiltMm ?? 0);
-    return kind === 'feeler' ? { kind: 'done', text: 'Choose a blade and push it in.' } : this.show();
+    return kind === 'feeler' ? { kind: 'done', text: M.chooseBladePush } : this.show();
   }
 
   private tap(): Shown {

@@ -3,6 +3,7 @@ import { allTrades, DIFFICULTY_IDS, type Difficulty, eventSchema } from '@fulcra
 import { array, boolean, type InferType, lazy, number, object, type Schema, string } from 'yup';
 import type { Action } from './bench.ts';
 import type { Debrief } from './debrief.ts';
+import { M } from './messages.ts';
 import { rigOf } from './rigs.ts';
 
 const word = () => string().min(1).max(60).required();
@@ -41,7 +42,7 @@ export const actionsSchema = object({
 
 const rigId = () =>
   string()
-    .required('Which bench?')
+    .required(M.whichBench)
     .test('rig', 'There is no such bench.', (v) => v === undefined || rigOf(v) !== undefined);
 const difficulty = () => string().oneOf(DIFFICULTY_IDS).required();
 
@@ -87,10 +88,10 @@ export const setSchema = object({
   difficulty: difficulty(),
   /** The number of the bench; left out, each has their own. */
   seed: number()
-    .typeError('A whole number, or nothing: then each has their own.')
-    .integer('A whole number.')
-    .min(1, 'From 1 up.')
-    .max(2 ** 31, 'That is too large.')
+    .typeError(M.wholeNumberNothingThenEach)
+    .integer(M.wholeNumber)
+    .min(1, M.from1Up)
+    .max(2 ** 31, M.tooLarge)
     .notRequired(),
   says: string().trim().max(200).notRequired(),
 }).noUnknown();
@@ -98,22 +99,18 @@ export type SetAsked = InferType<typeof setSchema>;
 
 /** That somebody is competent in a trade, as another has seen: signed, with the day it is to be renewed. */
 export const competenceSchema = object({
-  person: string().max(40).required('Who?'),
+  person: string().max(40).required(M.who),
   trade: string()
-    .required('In which trade?')
+    .required(M.whichTrade)
     .test('trade', 'There is no such trade.', (v) => v === undefined || allTrades().some((t) => t.id === v)),
   renewOn: string()
-    .required('When is it to be renewed?')
-    .matches(/^\d{4}-\d\d-\d\d$/, 'Write the day like 2027-11-30.')
+    .required(M.whenRenewed)
+    .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDayLike202711 })
     .test('real', 'There is no such day.', (v) => {
       const t = Date.parse(`${v}T00:00:00Z`);
       return v === undefined || (Number.isFinite(t) && new Date(t).toISOString().slice(0, 10) === v);
     }),
-  words: string()
-    .trim()
-    .min(3, 'A few words on what was seen.')
-    .max(400)
-    .required('A few words on what was seen.'),
+  words: string().trim().min(3, M.fewWordsWhatSeen).max(400).required(M.fewWordsWhatSeen),
 }).noUnknown();
 export type CompetenceAsked = InferType<typeof competenceSchema>;
 

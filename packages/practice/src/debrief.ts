@@ -9,8 +9,11 @@ import {
   reduce,
   type StepDefinition,
 } from '@fulcrant/core/job';
-import { Bench, NOTHING } from './bench.ts';
+import type { Text } from '@fulcrant/core/messages';
+import { expr, inline, listOf } from '@fulcrant/core/messages';
+import { Bench } from './bench.ts';
 import { type Beside, careOf, type Logged, readingsBeside } from './handled.ts';
+import { M } from './messages.ts';
 import type { Laid } from './rigs.ts';
 
 /** What is made of a bench: fit to go on, or stopped, and for what. */
@@ -18,10 +21,10 @@ export type Call = { fit: boolean; faults: readonly string[] };
 export type Attempt = { events: readonly JobEvent[]; log: readonly Logged[]; call: Call };
 
 export const PARTS = {
-  order: 'Order',
-  accuracy: 'Accuracy',
-  judgement: 'Judgement',
-  cautions: 'Cautions',
+  order: M.order,
+  accuracy: M.accuracy,
+  judgement: M.judgement,
+  cautions: M.cautions,
 } as const;
 export type Part = keyof typeof PARTS;
 export const PART_IDS = Object.keys(PARTS) as Part[];
@@ -37,7 +40,7 @@ const LUCK = 0.5;
 const FOUNDED = 0.9;
 
 /** One thing said in a debrief: what it belongs to, whether it was well done, why, and where on the sheet. */
-export type Point = { part: Part; good: boolean; says: string; step: string | null; place?: string };
+export type Point = { part: Part; good: boolean; says: Text; step: string | null; place?: string };
 export type Debrief = {
   score: number;
   parts: Record<Part, number>;
@@ -67,7 +70,7 @@ export function debrief(laid: Laid, attempt: Attempt): Debrief {
       ...told,
       score: 0,
       parts: { order: 0, accuracy: 0, judgement: 0, cautions: 0 },
-      points: [{ part: 'order', good: false, step: null, says: 'Nothing was begun.' }],
+      points: [{ part: 'order', good: false, step: null, says: M.nothingBegun }],
       beside: [],
     };
   const steps = procedureFor(state.setup).steps;
@@ -138,14 +141,14 @@ function orderOf(state: JobState, steps: readonly StepDefinition[], end: number)
               part: 'order',
               good: true,
               step: null,
-              says: 'Every step in its order, as far as it had to go.',
+              says: M.everyStepOrderAsFar,
             },
           ]
         : missing.map((s) => ({
             part: 'order',
             good: false,
             step: s.id,
-            says: 'Not done before it was called.',
+            says: M.notDoneBeforeCalled,
           })),
   };
 }
@@ -159,7 +162,11 @@ function accuracyOf(beside: readonly Beside[], unread: number): Told {
       good: false,
       step: b.step,
       place: b.place,
-      says: `Written ${round(b.value)}, truly ${round(b.truth)}: the gauge could have given it within ${round(b.within)}.`,
+      says: M.writtenTrulyGaugeCouldHave({
+        round: round(b.value),
+        round2: round(b.truth),
+        round3: round(b.within),
+      }),
     }),
   );
   if (beside.length > 0 && off.length === 0)
@@ -167,7 +174,7 @@ function accuracyOf(beside: readonly Beside[], unread: number): Told {
       part: 'accuracy',
       good: true,
       step: null,
-      says: `All ${beside.length} readings as good as their gauges let them be.`,
+      says: M.allReadingsAsGoodAs({ count: beside.length }),
     });
   return { share: beside.length > 0 ? mean(beside.map((b) => b.share)) : unread, points };
 }
@@ -175,7 +182,7 @@ function accuracyOf(beside: readonly Beside[], unread: number): Told {
 function judgementOf(
   laid: Laid,
   asked: readonly Asked[],
-  called: { share: number; says: string },
+  called: { share: number; says: Text },
   order: number,
 ): Told {
   const bench = new Bench(laid);
@@ -190,9 +197,14 @@ function judgementOf(
     if (right) rightly++;
     if (right && !fault && !look) continue;
     const shown = bench.do({ do: 'look', step: step.id, item: item.id });
-    const seen = shown.kind === 'seen' && !shown.text.startsWith(NOTHING) ? `${shown.text} ` : '';
-    const because = fault?.because ?? look?.because ?? 'Nothing was wrong with it.';
-    points.push({ part: 'judgement', good: right, step: step.id, says: `${item.ask} ${seen}${because}` });
+    const seen = shown.kind === 'seen' && !shown.nothing ? [shown.text] : [];
+    const because = fault?.because ?? look?.because ?? M.nothingWrong;
+    points.push({
+      part: 'judgement',
+      good: right,
+      step: step.id,
+      says: listOf([item.ask, ...seen, because], ' '),
+    });
   }
   const questions = asked.length > 0 ? (rightly / asked.length) * order : 0;
   return {
@@ -203,18 +215,18 @@ function judgementOf(
 
 function cautionsOf(laid: Laid, { events, log }: Attempt, state: JobState, looked: readonly boolean[]): Told {
   const points: Point[] = [];
-  const say = (says: string, step: string | null = null, place?: string) =>
+  const say = (says: Text, step: string | null = null, place?: string) =>
     points.push({ part: 'cautions', good: false, step, says, ...(place ? { place } : {}) });
   const blind = looked.filter((l) => !l).length;
-  if (blind > 0) say(`${blind} of ${looked.length} questions were answered without looking.`);
+  if (blind > 0) say(M.questionsWereAnsweredWithoutLooking({ blind, count: looked.length }));
   const care = careOf(laid, events, log);
   for (const c of care) if (c.why) say(c.why, c.step, c.place);
   const pulls = log.flatMap(({ action: a }) => (a.do === 'pull' ? [a.jerk] : []));
   const jerked = pulls.filter((j) => j).length;
-  if (jerked > 0) say(`${jerked} pulls at the wrench were jerked: it clicks early then.`);
+  if (jerked > 0) say(M.pullsWrenchWereJerkedClicks({ jerked }));
   // What is drawn by hand alone wants no wrench.
   const ticks = state.ticks.filter((t) => !t.withdrawn && t.torqueNm > 0).length;
-  if (ticks > pulls.length) say(`${ticks - pulls.length} bolts were ticked without a pull at the wrench.`);
+  if (ticks > pulls.length) say(M.boltsWereTickedWithoutPull({ ticks: ticks - pulls.length }));
   const kinds = [
     ...(looked.length > 0 ? [mean(looked.map(Number))] : []),
     ...(care.length > 0 ? [mean(care.map((c) => (c.why ? 0 : 1)))] : []),
@@ -225,7 +237,7 @@ function cautionsOf(laid: Laid, { events, log }: Attempt, state: JobState, looke
       part: 'cautions',
       good: true,
       step: null,
-      says: 'Looked before every answer, handled every tool as it wants to be.',
+      says: M.lookedBeforeEveryAnswerHandled,
     });
   return { share: kinds.length > 0 ? mean(kinds) : 0, points };
 }
@@ -240,26 +252,43 @@ function judged(
   present: readonly RigFault[],
   knowable: readonly RigFault[],
   founded: number,
-): { share: number; says: string } {
+): { share: number; says: Text } {
   if (present.length === 0) {
-    if (!call.fit) return { share: 0, says: 'Stopped, and nothing was wrong: a false alarm.' };
+    if (!call.fit) return { share: 0, says: M.stoppedNothingWrongFalseAlarm };
     return founded < FOUNDED
       ? {
           share: LUCK,
-          says: 'Called fit, and it was; but not all was looked at: that is luck, and counts half.',
+          says: M.calledFitButNotAll,
         }
-      : { share: 1, says: 'Called fit, and it was.' };
+      : { share: 1, says: M.calledFit };
   }
-  const truly = `${present.map((f) => f.name.toLowerCase()).join(', and ')}. ${present.map((f) => f.because).join(' ')}`;
-  if (call.fit) return { share: 0, says: `Called fit. Truly: ${truly}` };
+  const truly = expr`${listOf(
+    present.map((f) => inline(f.name)),
+    ', and ',
+  )}. ${listOf(
+    present.map((f) => f.because),
+    ' ',
+  )}`;
+  if (call.fit) return { share: 0, says: M.calledFitTruly({ truly }) };
   const wrong = call.faults.filter((c) => !present.some((f) => f.id === c));
   const missed = knowable.filter((f) => !call.faults.includes(f.id));
   if (call.faults.length === wrong.length)
-    return { share: OTHER_CAUSE, says: `Stopped, for another cause. Truly: ${truly}` };
-  if (wrong.length === 0 && missed.length === 0) return { share: 1, says: `Stopped rightly: ${truly}` };
+    return { share: OTHER_CAUSE, says: M.stoppedAnotherCauseTruly({ truly }) };
+  if (wrong.length === 0 && missed.length === 0) return { share: 1, says: M.stoppedRightly({ truly }) };
   return {
     share: PARTLY,
-    says: `Stopped rightly, but ${wrong.length > 0 ? 'something named was not there' : `missed: ${missed.map((f) => f.name.toLowerCase()).join(', ')}`}. Truly: ${truly}`,
+    says: M.stoppedRightlyButTruly({
+      count:
+        wrong.length > 0
+          ? M.somethingNamedNotThere
+          : M.missed({
+              missed: listOf(
+                missed.map((f) => inline(f.name)),
+                ', ',
+              ),
+            }),
+      truly,
+    }),
   };
 }
 

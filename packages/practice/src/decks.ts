@@ -1,7 +1,10 @@
 import { allTrades, procedureFor, type StepDefinition } from '@fulcrant/core/job';
 import { decide, randomFrom } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
+import { expr, listOf, sameText, textKey } from '@fulcrant/core/messages';
 import { MM_PER_INCH } from '@fulcrant/core/units';
 import { type DeckId, type Drill, type Face, isDeck } from './drill.ts';
+import { M } from './messages.ts';
 
 /** How many steps an order is put right of at once. */
 const PIECES = 5;
@@ -26,6 +29,9 @@ export function shuffled<T>(list: readonly T[], seed: number): T[] {
   return [...list].reverse();
 }
 
+/** Texts that say different things, each once. */
+const unlike = (texts: readonly Text[]): Text[] => [...new Map(texts.map((t) => [textKey(t), t])).values()];
+
 /** A number a word stands for, so that the same question is drawn the same way. */
 const seedOf = (text: string): number => {
   let h = 2166136261;
@@ -33,13 +39,13 @@ const seedOf = (text: string): number => {
   return h || 1;
 };
 
-type Walk = { trade: string; name: string; variant: string; steps: StepDefinition[] };
+type Walk = { trade: string; name: Text; variant: string; steps: StepDefinition[] };
 /** Every order of work there is, by trade and variant; its signature is no step to learn. */
 const walks = (): Walk[] =>
   allTrades().flatMap((t) =>
     Object.entries(t.example.setups).map(([variant, setup]) => ({
       trade: t.id,
-      name: t.words.offer.join(', '),
+      name: listOf(t.words.offer, ', '),
       variant,
       steps: procedureFor(setup).steps.filter((s) => !s.kind.signs),
     })),
@@ -52,16 +58,16 @@ function orders(): Drill[] {
     const out: Drill[] = [];
     for (let at = 0; at + 3 <= titles.length; at += PIECES - 1) {
       const right = titles.slice(at, at + PIECES);
-      if (right.length < 3 || new Set(right).size < right.length) continue;
+      if (right.length < 3 || unlike(right).length < right.length) continue;
       const id = `order/${trade}/${variant}/${at}`;
       out.push({
         id,
         deck: 'order',
         form: 'row',
-        ask: `${name} (${variant}): which comes first?`,
+        ask: M.whichComesFirst({ name, variant }),
         pieces: shuffled(right, seedOf(id)),
         right,
-        why: `The order of work of this job: ${right.join(' → ')}.`,
+        why: M.orderWorkJob({ right: listOf(right, ' → ') }),
       });
     }
     return out;
@@ -71,7 +77,7 @@ function orders(): Drill[] {
 /** What a step closes for good, among what other steps close. */
 function doors(): Drill[] {
   const all = walks().flatMap((w) => w.steps.filter((s) => s.closes).map((s) => ({ ...w, step: s })));
-  const words = [...new Set(all.map((d) => d.step.closes ?? ''))];
+  const words = unlike(all.map((d) => d.step.closes ?? ''));
   const seen = new Set<string>();
   return all.flatMap(({ trade, name, step }): Drill[] => {
     const right = step.closes ?? '';
@@ -79,7 +85,7 @@ function doors(): Drill[] {
     if (seen.has(id) || words.length < 3) return [];
     seen.add(id);
     const others = shuffled(
-      words.filter((w) => w !== right),
+      words.filter((w) => !sameText(w, right)),
       seedOf(id),
     ).slice(0, 3);
     return [
@@ -87,10 +93,10 @@ function doors(): Drill[] {
         id,
         deck: 'door',
         form: 'choice',
-        ask: `${name}: what can no longer be done once “${step.title}” is begun?`,
+        ask: M.whatCanNoLongerDone({ name, title: step.title }),
         options: shuffled([right, ...others], seedOf(`${id}?`)),
         right,
-        why: `“${step.title}”: ${right}`,
+        why: expr`“${step.title}”: ${right}`,
       },
     ];
   });
@@ -112,8 +118,8 @@ function standing(): Drill[] {
       const titles = again.map((id) => steps.find((s) => s.id === id)?.title ?? id);
       const at = steps.indexOf(step);
       const near = steps.slice(Math.max(0, at - 3), at + 8).filter((s) => s !== step);
-      const options = [...new Set(near.map((s) => s.title))];
-      const right = [...new Set(titles)].filter((t) => options.includes(t));
+      const options = unlike(near.map((s) => s.title));
+      const right = unlike(titles).filter((t) => options.some((o) => sameText(o, t)));
       const id = `stands/${trade}/${step.id}/${right.length}`;
       if (right.length < 1 || right.length === options.length || seen.has(id)) return [];
       seen.add(id);
@@ -122,10 +128,10 @@ function standing(): Drill[] {
           id,
           deck: 'stands',
           form: 'several',
-          ask: `${name} (${variant}): “${step.title}” is undone. Which of these open again?`,
+          ask: M.undoneWhichTheseOpenAgain({ name, variant, title: step.title }),
           options: shuffled(options, seedOf(id)),
           right,
-          why: `They stand on it: ${right.join(', ')}. What was measured on something that has moved is not known any more.`,
+          why: M.theyStandWhatMeasuredSomething({ right: listOf(right, ', ') }),
         },
       ];
     }),
@@ -142,7 +148,14 @@ function lessons(): Drill[] {
         if (seen.has(id) || !isDeck(deck)) return [];
         seen.add(id);
         return [
-          { id, deck, form: 'choice', ask: `${name} (${variant}). ${ask}`, options: [...options], ...lesson },
+          {
+            id,
+            deck,
+            form: 'choice',
+            ask: expr`${name} (${variant}). ${ask}`,
+            options: [...options],
+            ...lesson,
+          },
         ];
       }),
     ),
@@ -155,7 +168,7 @@ function gauge(n: number): Drill {
   const pick = (least: number, most: number, step: number) =>
     Number((least + step * Math.floor((random() * (most - least)) / step)).toFixed(4));
   const id = `gauge/${n}`;
-  const read = (face: Face, unit: string, right: number, within: number, why: string): Drill => ({
+  const read = (face: Face, unit: string, right: number, within: number, why: Text): Drill => ({
     id,
     deck: 'gauge',
     form: 'number',
@@ -163,7 +176,7 @@ function gauge(n: number): Drill {
     unit,
     right,
     within,
-    ask: `What does it read, in ${unit}?`,
+    ask: M.whatDoesRead({ unit }),
     why,
   });
   switch (n % 5) {
@@ -174,7 +187,7 @@ function gauge(n: number): Drill {
         'mm',
         value,
         0.005,
-        'A hundred divisions of 0.01 mm to a turn; between two of them half is told.',
+        M.hundredDivisions001Mm,
       );
     }
     case 1: {
@@ -184,7 +197,7 @@ function gauge(n: number): Drill {
         'thou',
         value,
         0.5,
-        'A hundred divisions of a thousandth of an inch to a turn: the number is thou, not hundredths of a millimetre.',
+        M.hundredDivisionsThousandthInchTurn,
       );
     }
     case 2: {
@@ -194,7 +207,7 @@ function gauge(n: number): Drill {
         'mm',
         value,
         0.025,
-        'Whole millimetres left of the nought of the vernier, then the line of it that meets one of the rule.',
+        M.wholeMillimetresLeftNoughtVernier,
       );
     }
     case 3: {
@@ -207,7 +220,7 @@ function gauge(n: number): Drill {
       const sum = blades.reduce((a, b) => a + b, 0);
       const mm = Number((inches ? sum * MM_PER_INCH : sum).toFixed(3));
       const stamps = blades.map((b) =>
-        inches ? `.${b.toFixed(4).slice(2).replace(/0$/, '')} in` : `${b.toFixed(2)} mm`,
+        inches ? M.inText({ replace: b.toFixed(4).slice(2).replace(/0$/, '') }) : M.mm({ b: b.toFixed(2) }),
       );
       return {
         ...read(
@@ -215,20 +228,18 @@ function gauge(n: number): Drill {
           'mm',
           mm,
           inches ? 0.002 : 0.001,
-          `${stamps.join(' and ')}${inches ? `: ${sum.toFixed(4)} in × 25.4` : ''} = ${mm.toFixed(3)} mm.`,
+          M.mm2({
+            stamps: listOf(stamps, ' and '),
+            inches: inches ? M.n254({ sum: sum.toFixed(4) }) : '',
+            mm: mm.toFixed(3),
+          }),
         ),
-        ask: 'These blades together go, snug. How wide is the gap, in mm?',
+        ask: M.theseBladesTogetherGoSnug,
       };
     }
     default: {
       const value = pick(5, 24.9, 0.01);
-      return read(
-        { kind: 'micrometer', value },
-        'mm',
-        value,
-        0.005,
-        'Millimetres above the line, a half below it where it shows, and hundredths on the drum: fifty to a turn.',
-      );
+      return read({ kind: 'micrometer', value }, 'mm', value, 0.005, M.millimetresAboveLineHalfBelow);
     }
   }
 }
@@ -268,12 +279,12 @@ const fractions = (): Drill[] =>
       right: Number(right.toFixed(4)),
       // To a tenth: what picks the spanner, or the bearing for the shaft.
       within: 0.06,
-      ask: `${f} inch: how many mm?`,
-      why: `${f} × 25.4 = ${right.toFixed(2)} mm.`,
+      ask: M.inchHowManyMm({ f }),
+      why: M.n254Mm({ f, right: right.toFixed(2) }),
     };
   });
 
-const SAID = { accept: 'accept', 'too-close': 'too close to call', reject: 'reject' } as const;
+const SAID = { accept: 'accept', 'too-close': M.tooCloseCall, reject: 'reject' } as const;
 
 /** A value, its doubt and its limits: judged by the same rule the sheets are. */
 function verdict(n: number): Drill {
@@ -289,15 +300,20 @@ function verdict(n: number): Drill {
     id: `verdict/${n}`,
     deck: 'verdict',
     form: 'choice',
-    ask: `A shaft between ${lower.toFixed(3)} and ${upper.toFixed(3)} mm measures ${value.toFixed(4)} ± ${expanded.toFixed(4)} mm. What is it?`,
+    ask: M.shaftBetweenMmMeasuresMm({
+      lower: lower.toFixed(3),
+      upper: upper.toFixed(3),
+      value: value.toFixed(4),
+      expanded: expanded.toFixed(4),
+    }),
     options: Object.values(SAID),
     right: SAID[told],
     why:
       told === 'accept'
-        ? 'Inside by more than its doubt.'
+        ? M.insideMoreThanDoubt
         : told === 'reject'
-          ? 'Outside by more than its doubt.'
-          : 'Nearer to a limit than its doubt: a finer gauge or more readings decide, not the wish.',
+          ? M.outsideMoreThanDoubt
+          : M.nearerLimitThanDoubtFiner,
   };
 }
 

@@ -1,6 +1,8 @@
 import type { JobEvent, JobState } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { type Action, Bench } from './bench.ts';
 import { wellWithin } from './gauges.ts';
+import { M } from './messages.ts';
 import type { Laid } from './rigs.ts';
 
 /** What somebody did at a bench, and how many entries of the sheet stood before it. */
@@ -51,7 +53,7 @@ export function careOf(
   laid: Laid,
   events: readonly JobEvent[],
   log: readonly Logged[],
-): Array<{ step: string; place: string; why: string | null }> {
+): Array<{ step: string; place: string; why: Text | null }> {
   return events.flatMap((e, i) => {
     if (e.type !== 'reading.taken' || !WANT_CARE.includes(e.data.instrument.kind)) return [];
     const { step, place, instrument } = e.data;
@@ -76,14 +78,13 @@ function handledBefore(
   return from < 0 ? [] : before.slice(from).map((l) => l.action);
 }
 
-function careless(kind: string, done: readonly Action[], tilts: boolean): string | null {
+function careless(kind: string, done: readonly Action[], tilts: boolean): Text | null {
   const did = (what: Action['do']) => done.some((a) => a.do === what);
-  if (done.length === 0) return 'Written without bringing a tool there.';
-  if (kind === 'dial') return did('tap') ? null : 'The dial was not tapped: it sticks.';
+  if (done.length === 0) return M.writtenWithoutBringingToolThere;
+  if (kind === 'dial') return did('tap') ? null : M.dialNotTappedSticks;
   if (kind === 'feeler') {
-    if (done.filter((a) => a.do === 'blade').length < 2)
-      return 'One blade alone says nothing: the next must not go.';
-    return tilts && !did('square') ? 'The ring was not squared: tilted, it gives another gap.' : null;
+    if (done.filter((a) => a.do === 'blade').length < 2) return M.oneBladeAloneSaysNothing;
+    return tilts && !did('square') ? M.ringNotSquaredTiltedGives : null;
   }
-  return did('rock') ? null : 'The gauge was not rocked: set down in haste it stands crooked.';
+  return did('rock') ? null : M.gaugeNotRockedSetDown;
 }

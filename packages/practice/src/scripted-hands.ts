@@ -11,6 +11,7 @@ import {
   take,
 } from '@fulcrant/core/job';
 import { randomFrom } from '@fulcrant/core/judgement';
+import { isText, sameText } from '@fulcrant/core/messages';
 import { type Action, Bench, type Shown } from './bench.ts';
 import type { Attempt, Call } from './debrief.ts';
 import { BLADES_MM, PRACTICE_GAUGES } from './gauges.ts';
@@ -62,7 +63,7 @@ class AtBench {
     if (!state || !present || !next) return null;
     const key = this.laid.rig.keyAt?.(next.key, this.bench.nutDeg) ?? next.key;
     const place = placeAt(state, present.id, key);
-    return typeof place === 'string' ? next : place;
+    return isText(place) ? next : place;
   }
 
   open(): Array<{ id: string; note?: boolean | undefined }> {
@@ -131,7 +132,7 @@ export function careful(laid: Laid): Attempt {
     const question = at.open()[0];
     if (question) {
       const shown = at.act({ do: 'look', step: present.id, item: question.id });
-      const fault = rig.faults.find((f) => shown.kind === 'seen' && f.seen?.says === shown.text);
+      const fault = rig.faults.find((f) => shown.kind === 'seen' && sameText(f.seen?.says, shown.text));
       if (fault) found.add(fault.id);
       const done = at.write('gate.answered', {
         step: present.id,

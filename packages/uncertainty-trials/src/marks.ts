@@ -1,4 +1,5 @@
 import { DIFFICULTY_IDS } from '@fulcrant/core/job';
+import { say } from '@fulcrant/core/units';
 import { allRigs, atRandom, careful, careless, debrief, type Laid, layOut } from '@fulcrant/practice';
 import '@fulcrant/core/every-trade';
 import { type Row, tried } from './row.ts';
@@ -15,6 +16,6 @@ export const marks = (seeds: number): Row[] =>
     const laid = (i: number): Laid => layOut(rig, i + 1, DIFFICULTY_IDS[i % DIFFICULTY_IDS.length] ?? 'one');
     return HANDS.map(([statement, hand, right]): Row => {
       const told = tried(seeds, (i) => right(debrief(laid(i), hand(laid(i))).score));
-      return { statement, cell: rig.name, claimed: 'always', low: 1, high: 1, ...told };
+      return { statement, cell: say(rig.name, 'mm'), claimed: 'always', low: 1, high: 1, ...told };
     });
   });

@@ -2,6 +2,7 @@ import { Readable } from 'node:stream';
 import { SUMMARY_VERSION, summarise } from '@fulcrant/core/forms';
 import type { Setup } from '@fulcrant/core/job';
 import { fitUpSheet, whenIn } from '@fulcrant/core/sheet';
+import { keepAllSaid } from '@fulcrant/core/units';
 import { v7 } from 'uuid';
 import { canonicalSheet, hashOf } from '../export/canonical.ts';
 import { linkOf } from '../store/chain.ts';
@@ -100,7 +101,7 @@ function template(): Template {
     beganMs: ms(h.events[0]?.at ?? ''),
     endMs,
     sheet: stencil(canonicalSheet(fitUpSheet(h.state, 'H-0000', PLANT_ZONE)), holes),
-    summary: stencil(JSON.stringify(summarise(h.state)), holes),
+    summary: stencil(JSON.stringify(keepAllSaid(summarise(h.state))), holes),
     setup: stencil(JSON.stringify(h.state.setup), holes),
   };
   return { ...made, holes: holes.map((hole) => holeOf(hole, written, endMs)) };

@@ -142,7 +142,7 @@ export async function stopBetweenCampaigns(db: Database, ids: Map<string, string
         madeAt: new Date().toISOString(),
         end: plan.end,
         bound: plan.bound.end,
-        by: plan.bound.by.slice(0, 400),
+        by: plan.bound.by,
         placed: plan.placed
           .filter((p) => Number.isFinite(p.finish))
           .map((p) => ({ task: p.id, start: p.start, finish: p.finish, units: [...p.units] })),
@@ -151,5 +151,7 @@ export async function stopBetweenCampaigns(db: Database, ids: Map<string, string
     'imke',
   );
   if (plan.broken.length > 0)
-    throw new Error(`The demo’s stop cannot be planned: ${plan.broken[0]?.task} ${plan.broken[0]?.why}`);
+    throw new Error(
+      `The demo’s stop cannot be planned: ${plan.broken[0]?.task} ${JSON.stringify(plan.broken[0]?.why)}`,
+    );
 }

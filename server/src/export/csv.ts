@@ -1,3 +1,4 @@
+import { sayAll } from '@fulcrant/core/units';
 import Papa from 'papaparse';
 
 /**
@@ -10,11 +11,12 @@ const FORMULA = /^(?:[=@\t\r]|[+-](?!\d+(?:\.\d+)?(?:e[+-]?\d+)?(?: ?[a-zµ°%·
 type Rows = ReadonlyArray<ReadonlyArray<unknown>> | ReadonlyArray<Record<string, unknown>>;
 
 /**
- * A table as CSV (RFC 4180), one line a row, each closed by CR LF. Numbers are written as numbers; text that would come to life as a
+ * A table as CSV (RFC 4180), one line a row, each closed by CR LF; texts by id are put into words. Numbers are written as numbers; text that would come to life as a
  * formula is written with an apostrophe before it.
  * @param columns the columns to write, in order, where the rows are objects
  */
-export const csvOf = (rows: Rows, columns?: readonly string[]): string => {
+export const csvOf = (told: Rows, columns?: readonly string[]): string => {
+  const rows = sayAll(told, 'mm') as Rows;
   const table = columns
     ? {
         fields: [...columns],

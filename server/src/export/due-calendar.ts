@@ -1,14 +1,21 @@
 import type { DueLine } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import type { FitUpSheet } from '@fulcrant/core/sheet';
+import { say } from '@fulcrant/core/units';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import { M } from './messages.ts';
+
+/** What falls due, as a part of an event’s own name: the same whatever it is called. */
+const keyed = (what: Text): string => textKey(what).replace(/\W+/g, '-').toLowerCase();
 
 const stamp = (ms: number): DateArray => {
   const d = new Date(ms);
   return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 };
 
-function written(events: EventAttributes[], name?: string): string {
-  const made = createEvents(events, name ? { calName: name, productId: 'fulcrant' } : {});
+function written(events: EventAttributes[], name?: Text): string {
+  const made = createEvents(events, name ? { calName: say(name, 'mm'), productId: 'fulcrant' } : {});
   if (made.error || !made.value) throw made.error ?? new Error('The calendar could not be written.');
   return made.value;
 }
@@ -23,9 +30,9 @@ export function dueCalendar(sheet: FitUpSheet): string | null {
   if (due.length === 0) return null;
   return written(
     due.map((d) => ({
-      uid: `${sheet.jobId}-${d.what.slice(0, 4).toLowerCase()}@fulcrant`,
-      title: `${d.what}: ${machine}, ${position}`,
-      description: `From sheet ${sheet.number ?? ''}.`,
+      uid: `${sheet.jobId}-${keyed(d.what)}@fulcrant`,
+      title: `${say(d.what, 'mm')}: ${machine}, ${position}`,
+      description: say(M.fromSheet({ number: sheet.number ?? '' }), 'mm'),
       start: stamp(Date.parse(d.at)),
       startInputType: 'utc',
       startOutputType: 'utc',
@@ -36,24 +43,31 @@ export function dueCalendar(sheet: FitUpSheet): string | null {
 }
 
 /** A calendar with nothing in it: createEvents writes none. */
-const empty = (name: string): string =>
-  ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:fulcrant', `X-WR-CALNAME:${name}`, 'END:VCALENDAR', ''].join(
-    '\r\n',
-  );
+const empty = (name: Text): string =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:fulcrant',
+    `X-WR-CALNAME:${say(name, 'mm')}`,
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n');
 
 /** Everything that falls due, and more where there is more, as one calendar. A calibration is due on a day, a reading at a time. */
 export function calendarOf(
   lines: readonly DueLine[],
-  name: string,
+  name: Text,
   more: readonly EventAttributes[] = [],
 ): string {
   if (lines.length + more.length === 0) return empty(name);
   const due = lines.map((d): EventAttributes => {
     const day = new Date(d.at);
     const shared = {
-      uid: `${d.jobId ?? d.gaugeId}-${d.what.replace(/\W+/g, '-').toLowerCase()}@fulcrant`,
-      title: d.position ? `${d.what}: ${d.machine}, ${d.position}` : `${d.what}: ${d.machine}`,
-      ...(d.number ? { description: `From sheet ${d.number}.` } : {}),
+      uid: `${d.jobId ?? d.gaugeId}-${keyed(d.what)}@fulcrant`,
+      title: d.position
+        ? `${say(d.what, 'mm')}: ${d.machine}, ${d.position}`
+        : `${say(d.what, 'mm')}: ${d.machine}`,
+      ...(d.number ? { description: say(M.fromSheet({ number: d.number }), 'mm') } : {}),
       productId: 'fulcrant',
     };
     return d.gaugeId

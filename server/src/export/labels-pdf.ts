@@ -1,6 +1,8 @@
+import { say } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { fonts } from './fonts.ts';
+import { M } from './messages.ts';
 
 export type Label = { label: string; machine: string; position: string; area: string };
 
@@ -19,7 +21,7 @@ export async function labelsPdf(
   labels: readonly Label[],
   { base, size }: { base: string; size: 'A4' | 'LETTER' },
 ): Promise<Buffer> {
-  const doc = new PDFDocument({ size, margin: 0, info: { Title: 'Labels of positions' } });
+  const doc = new PDFDocument({ size, margin: 0, info: { Title: say(M.labelsPositions, 'mm') } });
   for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
   const parts: Buffer[] = [];
   doc.on('data', (b: Buffer) => parts.push(b));

@@ -1,9 +1,11 @@
 import { momentAt, type Outage, type OutageNetwork, type Piece, type Placed } from '@fulcrant/core/outage';
 import { whenIn } from '@fulcrant/core/sheet';
+import { say } from '@fulcrant/core/units';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import PDFDocument from 'pdfkit';
 import { csvOf } from './csv.ts';
 import { fonts } from './fonts.ts';
+import { M } from './messages.ts';
 
 type Told = { outage: Outage; net: OutageNetwork; placed: readonly Placed[]; zone: string };
 
@@ -27,7 +29,7 @@ export function outageEvents(
     return [
       {
         uid: `${id}-${p.id.replace(/[^\w-]/g, '-')}@fulcrant`,
-        title: `${piece.job.machine}, ${piece.job.position}: ${piece.name}`,
+        title: `${piece.job.machine}, ${piece.job.position}: ${say(piece.name, 'mm')}`,
         description: [names(outage, p.units), ...piece.tools].filter(Boolean).join(', '),
         start: stamp(momentAt(outage, p.start)),
         startInputType: 'utc',
@@ -54,7 +56,7 @@ export function outageCalendar(told: Told, id: string, who: string | null): stri
 
 /** A plan as a table: a piece a line, times by the plant’s clock. */
 export function outageCsv({ outage, net, placed, zone }: Told): string {
-  const say = whenIn(zone);
+  const when = whenIn(zone);
   return csvOf(
     placed.flatMap((p) => {
       const piece = net.pieces.get(p.id);
@@ -64,8 +66,8 @@ export function outageCsv({ outage, net, placed, zone }: Told): string {
           machine: piece.job.machine,
           position: piece.job.position,
           piece: piece.name,
-          start: say(momentAt(outage, p.start)),
-          finish: say(momentAt(outage, p.finish)),
+          start: when(momentAt(outage, p.start)),
+          finish: when(momentAt(outage, p.finish)),
           hands: names(outage, p.units),
           tools: piece.tools.join(', '),
           state: piece.state,
@@ -94,10 +96,10 @@ export async function outagePdf({ outage, net, placed, zone }: Told, size: Paper
   const parts: Buffer[] = [];
   doc.on('data', (b: Buffer) => parts.push(b));
   const ended = new Promise<void>((done) => doc.on('end', () => done()));
-  const say = whenIn(zone);
+  const when = whenIn(zone);
   const work = placed.filter((p) => net.pieces.has(p.id));
   // Days by the plant’s clock: a sheet for each on which anything is done.
-  const dayOf = (minutes: number) => say(momentAt(outage, minutes)).slice(0, 10);
+  const dayOf = (minutes: number) => when(momentAt(outage, minutes)).slice(0, 10);
   const days = [...new Set(work.map((p) => dayOf(p.start)))].sort();
   for (const day of days) {
     doc.addPage();
@@ -118,7 +120,7 @@ export async function outagePdf({ outage, net, placed, zone }: Told, size: Paper
     doc
       .font('text')
       .fontSize(9)
-      .text(`${day} · times by the plant’s clock (${zone})`, 10 * MM, 15 * MM, { lineBreak: false });
+      .text(say(M.timesPlantsClock({ day, zone }), 'mm'), 10 * MM, 15 * MM, { lineBreak: false });
     const lanes = outage.crew;
     const high = Math.min(18 * MM, (h - top - 16 * MM) / Math.max(1, lanes.length));
     for (let m = f; m <= t; m += 60) {
@@ -131,7 +133,7 @@ export async function outagePdf({ outage, net, placed, zone }: Told, size: Paper
         .font('mono')
         .fontSize(6.5)
         .fillColor('#444')
-        .text(say(momentAt(outage, m)).slice(11), x(m) + 1, top - 8, { lineBreak: false });
+        .text(when(momentAt(outage, m)).slice(11), x(m) + 1, top - 8, { lineBreak: false });
     }
     lanes.forEach((c, i) => {
       const y = top + i * high;
@@ -162,7 +164,7 @@ export async function outagePdf({ outage, net, placed, zone }: Told, size: Paper
             .font('text')
             .fontSize(6.5)
             .fillColor('#000')
-            .text(`${piece.job.machine}, ${piece.job.position}\n${piece.name}`, a + 1.5, y1 + 2, {
+            .text(`${piece.job.machine}, ${piece.job.position}\n${say(piece.name, 'mm')}`, a + 1.5, y1 + 2, {
               width: b - a - 3,
               height: tall,
             });
@@ -187,7 +189,7 @@ export async function outagePdf({ outage, net, placed, zone }: Told, size: Paper
     doc
       .font('text')
       .fontSize(11)
-      .text('Nothing is planned yet.', 10 * MM, 18 * MM);
+      .text(say(M.nothingPlannedYet, 'mm'), 10 * MM, 18 * MM);
   }
   doc.end();
   await ended;

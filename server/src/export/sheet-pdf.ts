@@ -1,10 +1,13 @@
+import type { Text } from '@fulcrant/core/messages';
+import { listOf } from '@fulcrant/core/messages';
 import { type Block, type FitUpSheet, whenIn } from '@fulcrant/core/sheet';
-import { type LengthUnit, type Said, sayIn } from '@fulcrant/core/units';
+import { type LengthUnit, type Said, say, sayIn } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
 import type { SealedSheet } from './canonical.ts';
 import type { Pdf } from './drawings.ts';
 import { drawings } from './drawings.ts';
 import { type FontName, fonts } from './fonts.ts';
+import { M } from './messages.ts';
 
 /** Sides of the drawing frame, points. */
 const MARGIN = 40;
@@ -41,7 +44,7 @@ export async function sheetPdf(sheet: SealedSheet, options: PrintOptions): Promi
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + TITLE_BLOCK },
     bufferPages: true,
     info: {
-      Title: `${sheet.name} ${sheet.number ?? ''}, ${sheet.title.machine}`,
+      Title: `${say(sheet.name, options.unit)} ${sheet.number ?? ''}, ${sheet.title.machine}`,
       Producer: 'Fulcrant',
       Creator: 'Fulcrant',
     },
@@ -72,48 +75,54 @@ export async function sheetPdf(sheet: SealedSheet, options: PrintOptions): Promi
   return whole;
 }
 
-const ALTERED =
-  'this sheet is not as it was signed, for its hash is another. It is no record; a backup has the one that was signed.';
+const ALTERED = M.sheetNotAsSignedHash;
 
 /** What stands under a sheet that is no part of it: later notes, how it was laid down, its hash. */
 function after(sheet: SealedSheet, since: FitUpSheet['notes']): Block[] {
   const when = whenIn(sheet.timeZone);
   const { frozen } = sheet;
   return [
-    ...(since.length > 0 ? [{ block: 'heading' as const, text: 'Noted after the signature' }] : []),
+    ...(since.length > 0 ? [{ block: 'heading' as const, text: M.notedAfterSignature }] : []),
     ...since.map(
-      (n): Block => ({ block: 'line', lead: 'Note:', text: n.text, small: `${n.by}, ${when(n.at)}` }),
+      (n): Block => ({ block: 'line', lead: M.note, text: n.text, small: `${n.by}, ${when(n.at)}` }),
     ),
-    ...(sheet.altered ? [{ block: 'line' as const, lead: 'Altered:', text: ALTERED }] : []),
+    ...(sheet.altered ? [{ block: 'line' as const, lead: M.altered, text: ALTERED }] : []),
     {
       block: 'line',
       text: '',
-      small: [
-        frozen
-          ? `${frozen.origin === 'signed' ? 'Kept as signed' : 'Signed before sheets were kept; laid down as it folded'} ${when(frozen.at)}, rules ${frozen.rules}.`
-          : 'Not signed: this is how the work stands now.',
-        `Content hash (SHA-256 of the JSON sheet): ${sheet.contentHash}`,
-      ].join(' '),
+      small: listOf(
+        [
+          frozen
+            ? M.rules({
+                origin: frozen.origin === 'signed' ? 'keptAsSigned' : 'signedBeforeSheetsWe',
+                when: when(frozen.at),
+                rules: frozen.rules,
+              })
+            : M.notSignedHowWorkStands,
+          M.contentHashSha256Json({ contentHash: sheet.contentHash }),
+        ],
+        ' ',
+      ),
     },
   ];
 }
 
-function head({ doc, sheet }: Print): void {
+function head({ doc, sheet, unit }: Print): void {
   doc
     .font('label')
     .fontSize(22)
     .fillColor(INK)
-    .text(sheet.name, { continued: true })
+    .text(say(sheet.name, unit), { continued: true })
     .font('mono')
     .fontSize(13)
     .text(
-      `   ${sheet.number ?? ''}   ${sheet.title.state}${sheet.revision > 1 ? `, revision ${sheet.revision}` : ''}`,
+      `   ${sheet.number ?? ''}   ${sheet.title.state}${sheet.revision > 1 ? say(M.revision({ revision: sheet.revision }), unit) : ''}`,
     );
   doc.moveDown(0.5);
   doc
     .font('text')
     .fontSize(10.5)
-    .text(`${sheet.title.machine}, ${sheet.title.position}. ${sheet.procedure.title}.`);
+    .text(`${sheet.title.machine}, ${sheet.title.position}. ${say(sheet.procedure.title, unit)}.`);
   doc.moveDown(0.5);
 }
 
@@ -135,7 +144,7 @@ function draw(print: Print, block: Block, next: readonly Block[]): void {
 }
 
 /** How much of what follows a heading keeps company with it: its first line, or a table's head and first row. */
-function heading({ doc }: Print, text: string, next: readonly Block[]): void {
+function heading({ doc, unit }: Print, text: Text, next: readonly Block[]): void {
   const first = next[0]?.block;
   room(doc, first === 'heading' || first === undefined ? 30 : KEEP);
   doc.moveDown(0.6);
@@ -145,10 +154,10 @@ function heading({ doc }: Print, text: string, next: readonly Block[]): void {
     .lineWidth(0.8)
     .stroke(INK);
   doc.moveDown(0.3);
-  doc.font('label').fontSize(13).fillColor(INK).text(text, MARGIN);
+  doc.font('label').fontSize(13).fillColor(INK).text(say(text, unit), MARGIN);
 }
 
-function results({ doc, unit }: Print, rows: ReadonlyArray<[string, Said]>): void {
+function results({ doc, unit }: Print, rows: ReadonlyArray<[Said, Said]>): void {
   const width = (doc.page.width - 2 * MARGIN) / 3;
   const top = doc.y;
   rows.forEach(([k, v], i) => {
@@ -159,7 +168,7 @@ function results({ doc, unit }: Print, rows: ReadonlyArray<[string, Said]>): voi
       .font('label')
       .fontSize(8.5)
       .fillColor(GREY)
-      .text(k.toUpperCase(), x + 6, y + 4, { lineBreak: false });
+      .text(say(k, unit).toUpperCase(), x + 6, y + 4, { lineBreak: false });
     doc
       .font('strong')
       .fontSize(12)
@@ -192,7 +201,7 @@ function photographs(print: Print, all: Extract<Block, { block: 'photos' }>['pho
           .font('text')
           .fontSize(9)
           .fillColor(GREY)
-          .text('Not arrived yet: it waits on the device that took it.', x + 6, top + 14, {
+          .text(say(M.notArrivedYetWaitsDevice, unit), x + 6, top + 14, {
             width: width - 12,
           });
       }
@@ -218,7 +227,7 @@ type Run = { text: string; font: FontName; size: number; ink: string };
 
 const runsOf = (b: Line, unit: LengthUnit): Run[] =>
   [
-    { text: b.lead ?? '', font: 'strong' as const, size: 9.2, ink: INK },
+    { text: say(b.lead ?? '', unit), font: 'strong' as const, size: 9.2, ink: INK },
     { text: sayIn(b.text, unit), font: 'text' as const, size: 9.2, ink: INK },
     { text: b.small ? sayIn(b.small, unit) : '', font: 'text' as const, size: 8.2, ink: '#666' },
   ].filter((r) => r.text !== '');
@@ -296,7 +305,7 @@ function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>):
   };
   const top = () =>
     row(
-      block.head.map((h) => h.toUpperCase()),
+      block.head.map((h) => say(h, unit).toUpperCase()),
       'label',
       8,
       GREY,
@@ -316,7 +325,7 @@ function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>):
 }
 
 /** The frame of the print and its title block, on every page. */
-function frame({ doc, sheet }: Print, page: number, of: number): void {
+function frame({ doc, sheet, unit }: Print, page: number, of: number): void {
   const when = whenIn(sheet.timeZone);
   const { width, height } = doc.page;
   const edge = MARGIN - 12;
@@ -329,17 +338,22 @@ function frame({ doc, sheet }: Print, page: number, of: number): void {
   const x = width - edge - w;
   const y = height - edge - TITLE_BLOCK + 6;
   doc.rect(x, y, w, TITLE_BLOCK - 6).stroke(INK);
-  const cell = (label: string, value: string, cx: number, cy: number, cw: number, size = 9) => {
+  const cell = (label: Text, value: Text, cx: number, cy: number, cw: number, size = 9) => {
     doc
       .font('label')
       .fontSize(6.5)
       .fillColor(GREY)
-      .text(label.toUpperCase(), cx + 5, cy + 3, { lineBreak: false });
+      .text(say(label, unit).toUpperCase(), cx + 5, cy + 3, { lineBreak: false });
     doc
       .font('strong')
       .fontSize(size)
       .fillColor(INK)
-      .text(value, cx + 5, cy + 10, { width: cw - 8, height: 13, ellipsis: true, lineBreak: false });
+      .text(say(value, unit), cx + 5, cy + 10, {
+        width: cw - 8,
+        height: 13,
+        ellipsis: true,
+        lineBreak: false,
+      });
   };
   const rule = (at: number) =>
     doc
@@ -347,17 +361,17 @@ function frame({ doc, sheet }: Print, page: number, of: number): void {
       .lineTo(x + w, at)
       .lineWidth(0.5)
       .stroke(INK);
-  cell('Machine, position', `${sheet.title.machine}, ${sheet.title.position}`, x, y, w, 10);
+  cell(M.machinePosition, `${sheet.title.machine}, ${sheet.title.position}`, x, y, w, 10);
   rule(y + 24);
-  cell('Job', sheet.number ?? '', x, y + 24, 80);
-  cell('Opened', `${when(sheet.title.openedAt).slice(0, 10)}, ${sheet.title.openedBy}`, x + 80, y + 24, 130);
-  cell('Sheet', `${page} of ${of}`, x + 220, y + 24, 80);
+  cell(M.job, sheet.number ?? '', x, y + 24, 80);
+  cell(M.opened, `${when(sheet.title.openedAt).slice(0, 10)}, ${sheet.title.openedBy}`, x + 80, y + 24, 130);
+  cell(M.sheet, M.of({ page, of }), x + 220, y + 24, 80);
   rule(y + 46);
-  const signed = sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : 'not yet';
-  cell('Signed', signed, x, y + 46, 200);
+  const signed = sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : M.notYet;
+  cell(M.signed, signed, x, y + 46, 200);
   cell(
-    'State',
-    `${sheet.title.state}${sheet.revision > 1 ? ` · rev ${sheet.revision}` : ''}`,
+    M.state,
+    `${sheet.title.state}${sheet.revision > 1 ? say(M.rev({ revision: sheet.revision }), unit) : ''}`,
     x + 220,
     y + 46,
     80,

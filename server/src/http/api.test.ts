@@ -323,7 +323,7 @@ describe('lists, gauges, bench, sheet', () => {
     expect(
       new Set(
         jobs.map(
-          (j: { present: string | null; held: string | null }) => `${j.present} ${j.held?.slice(0, 12)}`,
+          (j: { present: string | null; held: string | null }) => `${j.present} ${JSON.stringify(j.held)}`,
         ),
       ).size,
     ).toBeGreaterThanOrEqual(6);

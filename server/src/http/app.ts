@@ -1,6 +1,8 @@
 import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { Text } from '@fulcrant/core/messages';
+import { say } from '@fulcrant/core/units';
 import { bodyParser } from '@koa/bodyparser';
 import Koa, { type Context, type Next } from 'koa';
 import compress from 'koa-compress';
@@ -18,6 +20,7 @@ import { feed } from './feed.ts';
 import { health } from './health.ts';
 import { houseRules } from './house-rules.ts';
 import { jobs } from './jobs.ts';
+import { M } from './messages.ts';
 import { openApi } from './openapi.ts';
 import { outages } from './outages.ts';
 import { parts } from './parts.ts';
@@ -38,7 +41,7 @@ export const ROUTES: readonly Route[] = [
     method: 'get',
     path: '/api/openapi.json',
     who: 'anyone',
-    summary: 'This description',
+    summary: M.description,
     answer: answers(ofItsOwn()),
     run({ house }) {
       return openApi(ROUTES, house.version);
@@ -88,38 +91,38 @@ const POLICY = {
 /** What keeps the house from answering just now, and is no fault of who asks: it is tried again. */
 const UNABLE: ReadonlyArray<{
   is(error: unknown): boolean;
-  name: string;
+  name: Text;
   level: 'info' | 'warn' | 'error';
   retryS: number;
-  says: string;
+  says: Text;
 }> = [
   {
     is: isDatabaseAway,
-    name: 'database away',
+    name: M.databaseAway,
     level: 'warn',
     retryS: 2,
-    says: 'The database does not answer just now. Nothing is lost; it is tried again.',
+    says: M.databaseDoesNotAnswerJust2,
   },
   {
     is: (error) => error instanceof Damaged,
-    name: 'a job’s record is damaged',
+    name: M.jobsRecordDamaged,
     level: 'error',
     retryS: 300,
-    says: 'The record of this job does not hold together; nothing is added to it until it is put right. “verify” names where.',
+    says: M.recordJobDoesNotHold,
   },
   {
     is: isDiskFull,
-    name: 'disk full',
+    name: M.diskFull,
     level: 'error',
     retryS: 30,
-    says: 'The disk of the house is full: nothing more is stored until there is room. It is tried again.',
+    says: M.diskHouseFullNothingMore,
   },
   {
     is: (error) => error instanceof Crowded,
-    name: 'threads taken',
+    name: M.threadsTaken,
     level: 'info',
     retryS: 2,
-    says: 'So many ask for the like just now that this one is not begun. Ask again in a moment.',
+    says: M.soManyAskLikeJust,
   },
 ];
 
@@ -128,28 +131,24 @@ const faults = (house: House) => async (ctx: Context, next: Next) => {
   try {
     await next();
     if (ctx.status === 404 && !ctx.body && ctx.path.startsWith('/api/'))
-      sayProblem(ctx, 404, 'There is nothing at this address.');
+      sayProblem(ctx, 404, M.thereNothingAddress);
   } catch (error) {
     if (error instanceof Problem) return sayProblem(ctx, error.status, error.title, error.faults);
     const unable = UNABLE.find((u) => u.is(error));
     if (unable) {
-      house.log[unable.level]({ path: ctx.path, reason: (error as Error).message }, unable.name);
+      house.log[unable.level]({ path: ctx.path, reason: (error as Error).message }, say(unable.name, 'mm'));
       ctx.set('retry-after', String(unable.retryS));
       return sayProblem(ctx, 503, unable.says);
     }
     const status = (error as { status?: number }).status ?? 500;
     if (status >= 500) {
       house.log.error({ err: error, path: ctx.path }, 'unforeseen fault');
-      return sayProblem(ctx, 500, 'Something went wrong here. It is in the log.');
+      return sayProblem(ctx, 500, M.somethingWentWrongHereLog);
     }
     return sayProblem(
       ctx,
       status,
-      status === 413
-        ? 'The body is too large.'
-        : status === 400
-          ? 'The body is not valid JSON.'
-          : 'The request was refused.',
+      status === 413 ? M.bodyTooLarge : status === 400 ? M.bodyNotValidJson : M.requestRefused,
     );
   }
 };

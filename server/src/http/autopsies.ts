@@ -2,6 +2,7 @@ import { autopsySchema } from '@fulcrant/core/api';
 import { autopsy } from '@fulcrant/core/history';
 import { autopsiesOf, keepAutopsy } from '../store/autopsies.ts';
 import { pastOf } from '../store/register.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import { knownPosition } from './register.ts';
 import { made, RECORDERS, type Route, route } from './routes.ts';
@@ -15,9 +16,9 @@ export const autopsies: Route[] = [
     method: 'post',
     path: '/api/positions/:id/autopsies',
     who: RECORDERS,
-    summary: 'Report a part that has come out',
+    summary: M.reportPartHasComeOut,
     asks: autopsySchema,
-    refused: 'Not all is right yet.',
+    refused: M.notAllRightYet,
     answer: made(told({ autopsies: listOf(autopsyShape) })),
     async run({ house, body, params }, me) {
       const card = await knownPosition(house.db, params.id);
@@ -25,9 +26,7 @@ export const autopsies: Route[] = [
       const { past } = await pastOf(house.db, card.id);
       const fitted = jobId ? past.find((p) => p.jobId === jobId) : undefined;
       if (jobId && !fitted)
-        throw new Problem(400, 'Not all is right yet.', [
-          { path: 'jobId', message: 'That job was not at this position.' },
-        ]);
+        throw new Problem(400, M.notAllRightYet, [{ path: 'jobId', message: M.jobNotPosition }]);
       const livedDays = fitted?.signedAt
         ? Math.round((Date.now() - Date.parse(fitted.signedAt)) / DAY_MS)
         : null;

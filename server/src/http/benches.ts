@@ -1,4 +1,6 @@
 import type { JobEvent, Rig } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { keepAllSaid } from '@fulcrant/core/units';
 import {
   type Action,
   type Attempt,
@@ -26,6 +28,7 @@ import {
   setsTold,
   signCompetence,
 } from '../store/benches.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import { answers, EVERYONE_SIGNED_IN, type House, made, type Route, route } from './routes.ts';
 import { listOf, maybe, numeral, ofItsOwn, text, told } from './shapes.ts';
@@ -37,13 +40,13 @@ const teaches = (role: string): boolean => (TEACHERS as readonly string[]).inclu
 /** A bench of a class as one person has it. Its truth and its seed stay here until it is handed in. */
 async function laidFor(house: House, id: string | undefined, personId: string): Promise<BenchOf> {
   const set = /^[0-9a-f-]{36}$/.test(id ?? '') ? await setFor(house.db, id as string, personId) : null;
-  if (!set || !rigOf(set.rig)) throw new Problem(404, 'There is no such bench set.');
+  if (!set || !rigOf(set.rig)) throw new Problem(404, M.thereNoSuchBenchSet);
   return set;
 }
 
 /** A bench of one’s own, as it was laid out on the page. */
 function ownBench(own: HandedIn['own']): BenchOf {
-  if (!own || !rigOf(own.rig)) throw new Problem(400, 'There is no such bench.');
+  if (!own || !rigOf(own.rig)) throw new Problem(400, M.thereNoSuchBench);
   return own;
 }
 
@@ -53,7 +56,7 @@ export const benches: Route[] = [
     method: 'get',
     path: '/api/practice/benches',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Practice jobs set, results and competences',
+    summary: M.practiceJobsSetResultsCompetences,
     answer: answers(
       told<PracticeTold>({
         sets: listOf(ofItsOwn<SetTold>()),
@@ -88,9 +91,9 @@ export const benches: Route[] = [
     method: 'post',
     path: '/api/practice/sets',
     who: TEACHERS,
-    summary: 'Set a practice job for a class',
+    summary: M.setPracticeJobClass,
     asks: setSchema,
-    refused: 'The bench is not set yet.',
+    refused: M.benchNotSetYet,
     answer: made(told({ id: text })),
     async run({ house, body }, me) {
       return { id: await setBench(house.db, body, me.id) };
@@ -100,9 +103,9 @@ export const benches: Route[] = [
     method: 'post',
     path: '/api/practice/sets/:id/shown',
     who: EVERYONE_SIGNED_IN,
-    summary: 'What a practice job shows after what was done at it',
+    summary: M.whatPracticeJobShowsAfter,
     asks: actionsSchema,
-    refused: 'Nobody can do that at a bench.',
+    refused: M.nobodyCanDoBench,
     answer: answers(told({ shown: maybe(ofItsOwn()), nutDeg: numeral })),
     /** What a bench of a class shows after all that was done at it. */
     async run({ house, body, params }, me) {
@@ -115,9 +118,9 @@ export const benches: Route[] = [
     method: 'post',
     path: '/api/practice/results',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Hand a practice job in',
+    summary: M.handPracticeJob,
     asks: handedInSchema,
-    refused: 'It could not be handed in.',
+    refused: M.couldNotHanded,
     answer: made(told({ id: text, debrief: ofItsOwn() })),
     problems: [409],
     /** Handed in: debriefed here, by the truth that is known here, and put by in the person’s practice log. */
@@ -126,14 +129,12 @@ export const benches: Route[] = [
       const events = body.events as unknown as JobEvent[];
       const bench = set ? await laidFor(house, set, me.id) : ownBench(own);
       const refusal = admitted(rigOf(bench.rig) as Rig, events);
-      if (refusal !== null)
-        throw new Problem(400, 'It could not be handed in.', [{ path: 'events', message: refusal }]);
+      if (refusal !== null) throw new Problem(400, M.couldNotHanded, [{ path: 'events', message: refusal }]);
       const attempt = { events, log: log as unknown as Attempt['log'], call };
-      const told = await house.db.workshop.do('debrief', { bench, attempt });
+      const told = keepAllSaid(await house.db.workshop.do('debrief', { bench, attempt }));
       const of = { set: set ?? null, ...bench };
       const id = await keepResult(house.db, me.id, of, attempt, told);
-      if (id === null)
-        throw new Problem(409, 'You have handed this bench in already: its truth is known to you.');
+      if (id === null) throw new Problem(409, M.youHaveHandedBenchAlready);
       return { id, debrief: told };
     },
   }),
@@ -141,7 +142,7 @@ export const benches: Route[] = [
     method: 'get',
     path: '/api/practice/results/:id',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A practice job handed in, with its debrief',
+    summary: M.practiceJobHandedDebrief,
     answer: answers(told({ rig: text, attempt: ofItsOwn(), debrief: ofItsOwn() })),
     problems: [404],
     /** One’s own, or anybody’s for who teaches: what was done, and the debrief. */
@@ -150,7 +151,7 @@ export const benches: Route[] = [
         ? await resultById(house.db, params.id as string)
         : null;
       if (!found || (found.personId !== me.id && !teaches(me.role)))
-        throw new Problem(404, 'There is no such practice.');
+        throw new Problem(404, M.thereNoSuchPractice);
       const { rig, attempt, debrief: told } = found;
       return { rig, attempt, debrief: told };
     },
@@ -159,19 +160,18 @@ export const benches: Route[] = [
     method: 'post',
     path: '/api/practice/competences',
     who: TEACHERS,
-    summary: 'Sign that somebody is competent',
+    summary: M.signSomebodyCompetent,
     asks: competenceSchema,
-    refused: 'It is not signed.',
+    refused: M.notSigned,
     answer: made(told({ id: text })),
     async run({ house, body }, me) {
       const asked = body;
-      const fault = (path: string, message: string) =>
-        new Problem(400, 'It is not signed.', [{ path, message }]);
-      if (asked.person === me.id) throw fault('person', 'Nobody signs for themselves.');
+      const fault = (path: string, message: Text) => new Problem(400, M.notSigned, [{ path, message }]);
+      if (asked.person === me.id) throw fault('person', M.nobodySignsThemselves);
       if (!(await practisers(house.db)).some((p) => p.id === asked.person))
-        throw fault('person', 'There is no such person here.');
+        throw fault('person', M.thereNoSuchPersonHere);
       if (asked.renewOn <= new Date().toISOString().slice(0, 10))
-        throw fault('renewOn', 'The day of its renewal lies ahead.');
+        throw fault('renewOn', M.dayRenewalLiesAhead);
       return { id: await signCompetence(house.db, asked, me.id) };
     },
   }),

@@ -1,14 +1,16 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { Context } from 'koa';
 import getRawBody from 'raw-body';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 
 /** The body of a request as it came. @throws Problem where it is larger than `limit`, or did not arrive whole */
-export async function bytesOf(ctx: Context, limit: number, tooLarge: string): Promise<Buffer> {
+export async function bytesOf(ctx: Context, limit: number, tooLarge: Text): Promise<Buffer> {
   try {
     return await getRawBody(ctx.req, { limit, length: ctx.get('content-length') || null });
   } catch (error) {
     if ((error as { type?: string }).type === 'entity.too.large') throw new Problem(413, tooLarge);
-    throw new Problem(400, 'The file did not arrive whole.');
+    throw new Problem(400, M.fileDidNotArriveWhole);
   }
 }
 

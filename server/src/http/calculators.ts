@@ -1,6 +1,8 @@
 import { listCalculators } from '@fulcrant/core/calculators';
 import { setupListing } from '@fulcrant/core/job';
+import { sayAll } from '@fulcrant/core/units';
 import { object } from 'yup';
+import { M } from './messages.ts';
 import { units } from './paging.ts';
 import { Problem } from './problem.ts';
 import { answers, type Route, route } from './routes.ts';
@@ -12,7 +14,7 @@ export const calculators: Route[] = [
     method: 'get',
     path: '/api/trades',
     who: 'anyone',
-    summary: 'Every kind of work, with the shape of its setup',
+    summary: M.everyKindWorkShapeSetup,
     answer: answers(listOf(told({ id: text, title: text, setup: ofItsOwn() }))),
     run() {
       return setupListing();
@@ -22,17 +24,17 @@ export const calculators: Route[] = [
     method: 'get',
     path: '/api/calculators',
     who: 'anyone',
-    summary: 'Every calculator, with the shape of its input',
+    summary: M.everyCalculatorShapeInput,
     answer: answers(listOf(told({ id: text, title: text, input: ofItsOwn() }))),
     run() {
-      return listCalculators();
+      return sayAll(listCalculators(), 'mm');
     },
   }),
   route({
     method: 'post',
     path: '/api/calculators/:id',
     who: 'anyone',
-    summary: 'Calculate',
+    summary: M.calculate,
     query: object({ units }),
     answer: answers(ofItsOwn()),
     async run({ house, params, body, query }) {
@@ -41,7 +43,7 @@ export const calculators: Route[] = [
       if (!answer.ok)
         throw new Problem(
           answer.known ? 422 : 404,
-          answer.known ? 'The input has faults.' : (answer.faults[0]?.message ?? ''),
+          answer.known ? M.inputHasFaults : (answer.faults[0]?.message ?? ''),
           answer.faults,
         );
       return answer.result;

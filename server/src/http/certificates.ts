@@ -8,6 +8,7 @@ import {
 } from '../store/certificates.ts';
 import { isHash } from '../store/kept-files.ts';
 import { bytesOf } from './bytes.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import { answers, EVERYONE_SIGNED_IN, file, NOTHING, RECORDERS, type Route, route } from './routes.ts';
 import { listOf, ofItsOwn, told } from './shapes.ts';
@@ -18,7 +19,7 @@ export const certificates: Route[] = [
     method: 'get',
     path: '/api/certificates',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Calibration certificates',
+    summary: M.calibrationCertificates,
     answer: answers(told({ certificates: listOf(ofItsOwn()) })),
     async run({ house }) {
       return { certificates: await certificatesOf(house.db) };
@@ -28,7 +29,7 @@ export const certificates: Route[] = [
     method: 'put',
     path: '/api/instruments/:id/certificates/:hash',
     who: RECORDERS,
-    summary: 'Keep a calibration certificate',
+    summary: M.keepCalibrationCertificate,
     query: object({ name: string().max(400) }),
     takes: 'application/octet-stream',
     answer: NOTHING,
@@ -36,10 +37,10 @@ export const certificates: Route[] = [
     /** `?name=` is what the file was called where it came from. */
     async run({ ctx, house, params, query }, me) {
       const { id = '', hash } = params;
-      if (!isHash(hash)) throw new Problem(404, 'A certificate is named by the SHA-256 of its file.');
+      if (!isHash(hash)) throw new Problem(404, M.certificateNamedSha256File);
       const gauge = await house.db.models.Instrument.findByPk(id);
-      if (!gauge || gauge.standIn) throw new Problem(404, 'There is no such gauge.');
-      const bytes = await bytesOf(ctx, CERTIFICATE_BYTES, 'A certificate has 5 MB at the most.');
+      if (!gauge || gauge.standIn) throw new Problem(404, M.thereNoSuchGauge);
+      const bytes = await bytesOf(ctx, CERTIFICATE_BYTES, M.certificateHas5MbMost);
       const seen = await lookAtCertificate(bytes, hash);
       if ('fault' in seen) throw new Problem(400, seen.fault);
       const name = (query.name ?? '').replace(/[^\p{L}\p{N} ._-]/gu, '').slice(0, 120);
@@ -56,12 +57,12 @@ export const certificates: Route[] = [
     method: 'get',
     path: '/api/certificates/:hash',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A calibration certificate',
+    summary: M.calibrationCertificate,
     answer: file('application/octet-stream'),
     problems: [404],
     async run({ ctx, house, params }) {
       const file = isHash(params.hash) ? await readCertificate(house.db, house.photoDir, params.hash) : null;
-      if (!file) throw new Problem(404, 'There is no such certificate.');
+      if (!file) throw new Problem(404, M.thereNoSuchCertificate);
       ctx.body = file.bytes;
       ctx.type = file.type;
       ctx.set('cache-control', 'private, max-age=31536000, immutable');

@@ -5,6 +5,7 @@ import { parseGaugeLine } from '@fulcrant/core/instruments';
 import { STAND_IN_SHAFTS, surfaceAt } from '@fulcrant/core/simulators';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { certificateFile, verifyCertificates } from '../store/certificates.ts';
 import {
   batch,
@@ -56,7 +57,7 @@ async function listen(device: string, ports: string, enough: (heard: Heard) => b
 }
 const sent = (line: string) => {
   const r = parseGaugeLine(line);
-  if (!r.ok) throw new Error(r.message);
+  if (!r.ok) throw new Error(JSON.stringify(r.message));
   return r.line.value;
 };
 
@@ -211,7 +212,7 @@ describe('the register of gauges', () => {
     const dir = join(house.dataDir, 'photos');
     expect(await verifyCertificates(house.db, dir)).toEqual([]);
     rmSync(certificateFile(dir, sha(pdf), 'application/pdf'));
-    expect(await verifyCertificates(house.db, dir)).toEqual([expect.stringContaining('gone')]);
+    expect(english(await verifyCertificates(house.db, dir))).toEqual([expect.stringContaining('gone')]);
     await put(pdf);
   });
 

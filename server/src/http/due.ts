@@ -3,6 +3,7 @@ import { calendarOf } from '../export/due-calendar.ts';
 import { dueOf, feedMade, feedOf, makeFeed, revokeFeed } from '../store/due.ts';
 import { outages } from '../store/outages.ts';
 import { plantOf } from '../store/plant.ts';
+import { M } from './messages.ts';
 import { plannedFrom } from './outages.ts';
 import { Problem } from './problem.ts';
 import { answers, EVERYONE_SIGNED_IN, file, type House, made, NOTHING, type Route, route } from './routes.ts';
@@ -27,7 +28,7 @@ export const due: Route[] = [
     method: 'get',
     path: '/api/due',
     who: EVERYONE_SIGNED_IN,
-    summary: 'What falls due over the whole site',
+    summary: M.whatFallsDueOverWhole,
     answer: answers(told({ due: listOf(dueLineShape), feedMadeAt: orNull(moment) })),
     async run({ house }, me) {
       return { due: await dueOf(house.db), feedMadeAt: await feedMade(house.db, me.id) };
@@ -37,7 +38,7 @@ export const due: Route[] = [
     method: 'post',
     path: '/api/due/feed',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A private link to the calendar of what falls due',
+    summary: M.privateLinkCalendarWhatFalls,
     answer: made(told({ path: text })),
     /** A new link; the one before it is void. It is told this once. */
     async run({ house }, me) {
@@ -48,7 +49,7 @@ export const due: Route[] = [
     method: 'delete',
     path: '/api/due/feed',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Revoke the link to the calendar',
+    summary: M.revokeLinkCalendar,
     answer: NOTHING,
     async run({ house }, me) {
       await revokeFeed(house.db, me.id);
@@ -58,21 +59,16 @@ export const due: Route[] = [
     method: 'get',
     path: '/api/feeds/:token',
     who: 'anyone',
-    summary: 'The calendar behind a private link',
+    summary: M.calendarBehindPrivateLink,
     answer: file('text/calendar'),
     problems: [404],
     async run({ ctx, house, params }) {
       const token = (params.token ?? '').replace(/\.ics$/, '');
       const name = /^[A-Za-z0-9_-]{32}$/.test(token) ? await feedOf(house.db, token) : null;
-      if (name === null)
-        throw new Problem(404, 'There is no calendar at this address, or its link was revoked.');
+      if (name === null) throw new Problem(404, M.thereNoCalendarAddressLink);
       const { site } = await plantOf(house.db);
       // What falls due, and the pieces of outages that are the reader’s own.
-      ctx.body = calendarOf(
-        await dueOf(house.db),
-        `${site}: what falls due`,
-        await ownPieces(house.db, name),
-      );
+      ctx.body = calendarOf(await dueOf(house.db), M.whatFallsDue({ site }), await ownPieces(house.db, name));
       ctx.type = 'text/calendar; charset=utf-8';
     },
   }),

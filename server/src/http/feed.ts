@@ -9,6 +9,7 @@ import {
 import { boolean, number, object, string } from 'yup';
 import { STAND_IN_PORTS } from '../instruments/ports.ts';
 import type { StandInBench } from '../instruments/stand-in-bench.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import { answers, type Call, file, RECORDERS, type Route, route } from './routes.ts';
 import { numeral, told } from './shapes.ts';
@@ -36,11 +37,10 @@ const moveSchema = object({
 
 function benchOf(call: Pick<Call, 'params' | 'house'>, personId: string): StandInBench {
   const device = call.params.device ?? '';
-  if (!DEVICE.test(device)) throw new Problem(404, 'There is no such device.');
+  if (!DEVICE.test(device)) throw new Problem(404, M.thereNoSuchDevice);
   const bench = call.house.standIns.bench(personId, device);
-  if (bench === 'house') throw new Problem(503, 'All stand-in benches are taken just now.');
-  if (bench === 'person')
-    throw new Problem(429, 'You stand at four stand-in benches already: leave one of them first.');
+  if (bench === 'house') throw new Problem(503, M.allStandBenchesTakenJust);
+  if (bench === 'person') throw new Problem(429, M.youStandFourStandBenches);
   return bench;
 }
 
@@ -50,7 +50,7 @@ export const feed: Route[] = [
     method: 'get',
     path: '/api/feed/:device',
     who: RECORDERS,
-    summary: 'Lines of simulated gauges, as they come',
+    summary: M.linesSimulatedGaugesAsThey,
     query: object({ ports: string().max(200).default('dial'), shaft: string().max(40).default('') }),
     answer: file('text/event-stream'),
     run(call, person) {
@@ -61,7 +61,8 @@ export const feed: Route[] = [
       // The shaft lies on the rollers before the first line is sent, or that line would be another shaft's.
       const { shaft } = query;
       if (Object.hasOwn(STAND_IN_SHAFTS, shaft)) bench.move({ shaft: shaft as StandInShaft });
-      if (ports.length === 0) throw new Problem(400, `ports is some of ${STAND_IN_PORTS.join(', ')}.`);
+      if (ports.length === 0)
+        throw new Problem(400, M.portsSome({ stand_in_ports: STAND_IN_PORTS.join(', ') }));
       const stream = new PassThrough();
       const deaf = bench.listen((lines, moves) => {
         if (stream.writableLength > BEHIND_MOST) return end();
@@ -89,9 +90,9 @@ export const feed: Route[] = [
     method: 'post',
     path: '/api/feed/:device/hand',
     who: RECORDERS,
-    summary: 'Move what a simulated gauge stands on',
+    summary: M.moveWhatSimulatedGaugeStands,
     asks: moveSchema,
-    refused: 'That is no move of a hand.',
+    refused: M.noMoveHand,
     answer: answers(told({ moves: numeral })),
     run(call, person) {
       return { moves: benchOf(call, person.id).move(call.body) };

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { M } from './messages.ts';
 import { answers, type Route, route } from './routes.ts';
 import { text, told } from './shapes.ts';
 
@@ -10,7 +11,7 @@ export const health: Route[] = [
     method: 'get',
     path: '/api/health',
     who: 'anyone',
-    summary: 'Whether the server stands and its database answers',
+    summary: M.whetherServerStandsDatabaseAnswers,
     answer: answers(told({ status: text, database: text, version: text })),
     async run({ ctx, house }) {
       let timer: NodeJS.Timeout | undefined;

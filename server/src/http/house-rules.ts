@@ -2,6 +2,7 @@ import { siteRulesSchema } from '@fulcrant/core/api';
 import { usualRules } from '@fulcrant/core/job';
 import type { SiteRules } from '@fulcrant/core/judgement';
 import type { Transaction } from 'sequelize';
+import { M } from './messages.ts';
 import '@fulcrant/core/every-trade';
 import { type Database, tryingAgain } from '../store/database.ts';
 import { answers, EVERYONE_SIGNED_IN, made, type Route, route } from './routes.ts';
@@ -29,7 +30,7 @@ export const houseRules: Route[] = [
     method: 'get',
     path: '/api/house-rules',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The methods the site follows',
+    summary: M.methodsSiteFollows,
     answer: answers(rulesShape),
     async run({ house }) {
       const { last, rules } = await inForce(house.db);
@@ -44,9 +45,9 @@ export const houseRules: Route[] = [
     method: 'post',
     path: '/api/house-rules',
     who: ['lead'],
-    summary: 'Choose a method for new jobs',
+    summary: M.chooseMethodNewJobs,
     asks: RULES,
-    refused: 'The house rules have faults.',
+    refused: M.houseRulesHaveFaults,
     answer: made(rulesShape),
     async run({ house, body }, person) {
       const at = new Date();

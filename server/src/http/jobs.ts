@@ -16,6 +16,7 @@ import { plantOf } from '../store/plant.ts';
 import { PLANT_ZONE } from '../store/rules.ts';
 import { notesAfter, readFrozen } from '../store/sheets.ts';
 import { asBuffer } from './bytes.ts';
+import { M } from './messages.ts';
 import { afterRow, limit, position, search, units } from './paging.ts';
 import { Problem } from './problem.ts';
 import {
@@ -34,14 +35,14 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 function jobId(call: Pick<Call, 'params'>): string {
   const id = call.params.id ?? '';
-  if (!UUID.test(id)) throw new Problem(404, 'There is no such job.');
+  if (!UUID.test(id)) throw new Problem(404, M.thereNoSuchJob);
   return id;
 }
 
 /** `?revision=`: which signed revision; nothing for the sheet as it stands. */
-const REVISION = 'revision is a whole number from 1.';
+const REVISION = M.revisionWholeNumberFrom1;
 const revision = number().typeError(REVISION).integer(REVISION).min(1, REVISION);
-const AFTER = 'after is the number of the last event seen.';
+const AFTER = M.afterNumberLastEventSeen;
 
 /**
  * The sheet of a job: as it was signed where it is, or where a revision is asked for; else as the work stands now. `since` are the notes
@@ -54,7 +55,7 @@ async function sheetOf(
   const id = jobId(call);
   const { revision } = call.query;
   const found = await jobRow(db, id);
-  if (!found) throw new Problem(404, 'There is no such job.');
+  if (!found) throw new Problem(404, M.thereNoSuchJob);
   if (revision === undefined && found.row.state === 'open') {
     const folded = await foldedNow(db, id, found.row.event_count);
     const { state, serial } = folded;
@@ -63,7 +64,7 @@ async function sheetOf(
     return { sheet: sealed(sheet), since: [] };
   }
   const kept = await readFrozen(db, id, revision);
-  if (!kept) throw new Problem(404, 'That revision of the sheet was never signed.');
+  if (!kept) throw new Problem(404, M.revisionSheetNeverSigned);
   const sheet = JSON.parse(kept.canonical) as FitUpSheet;
   const since = revision === undefined ? await notesAfter(db, id, kept.eventCount) : [];
   const altered = hashOf(kept.canonical) === kept.hash ? {} : { altered: true as const };
@@ -74,7 +75,7 @@ async function sheetOf(
 async function foldedNow(db: Database, id: string, count: number): Promise<Folded> {
   const kept = db.folded.get(id);
   const folded = kept?.count === count ? kept : await foldJob(db, id);
-  if (!folded) throw new Problem(404, 'There is no such job.');
+  if (!folded) throw new Problem(404, M.thereNoSuchJob);
   return folded;
 }
 
@@ -83,9 +84,9 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Jobs, a page at a time',
+    summary: M.jobsPageTime,
     query: object({
-      state: string().oneOf(['open', 'signed'] as const, 'state is open or signed.'),
+      state: string().oneOf(['open', 'signed'] as const, M.stateOpenSigned),
       q: search,
       fixedOn: string().max(80),
       position,
@@ -106,7 +107,7 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs/:id',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A job with its events',
+    summary: M.jobEvents,
     query: object({ after: number().typeError(AFTER).integer(AFTER).min(0, AFTER).default(0) }),
     answer: answers(ofItsOwn()),
     problems: [404],
@@ -121,7 +122,7 @@ export const jobs: Route[] = [
         return SENT;
       }
       const found = await jobRow(call.house.db, id);
-      if (!found) throw new Problem(404, 'There is no such job.');
+      if (!found) throw new Problem(404, M.thereNoSuchJob);
       ctx.set('etag', found.mark);
       ctx.type = 'application/json';
       ctx.body = await jobText(call.house.db, found.row, call.query.after);
@@ -132,9 +133,9 @@ export const jobs: Route[] = [
     method: 'post',
     path: '/api/jobs/:id/events',
     who: RECORDERS,
-    summary: 'Record events of a job',
+    summary: M.recordEventsJob,
     asks: eventsRequestSchema,
-    refused: 'That is not a batch of events.',
+    refused: M.notBatchEvents,
     answer: answers(outcomesShape),
     async run(call, person) {
       const { events, sentAt } = call.body;
@@ -145,7 +146,7 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs/:id/sheet.json',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The sheet of a job as JSON',
+    summary: M.sheetJobAsJson,
     query: object({ revision }),
     answer: file('application/json'),
     async run(call) {
@@ -159,7 +160,7 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs/:id/readings.csv',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The readings of a job as CSV',
+    summary: M.readingsJobAsCsv,
     query: object({ revision }),
     answer: file('text/csv'),
     async run(call) {
@@ -173,14 +174,14 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs/:id/due.ics',
     who: EVERYONE_SIGNED_IN,
-    summary: 'What falls due after a job, as a calendar',
+    summary: M.whatFallsDueAfterJob,
     query: object({ revision }),
     answer: file('text/calendar'),
     problems: [404],
     async run(call) {
       const { sheet } = await sheetOf(call);
       const calendar = dueCalendar(sheet);
-      if (calendar === null) throw new Problem(404, 'Nothing falls due after this job.');
+      if (calendar === null) throw new Problem(404, M.nothingFallsDueAfterJob);
       call.ctx.body = calendar;
       call.ctx.attachment(`due-${sheet.number}.ics`);
       call.ctx.type = 'text/calendar; charset=utf-8';
@@ -190,11 +191,11 @@ export const jobs: Route[] = [
     method: 'get',
     path: '/api/jobs/:id/sheet.pdf',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The sheet of a job to print',
+    summary: M.sheetJobPrint,
     query: object({
       revision,
       units,
-      paper: string().oneOf(['letter', 'A4'] as const, 'paper is A4 or letter.'),
+      paper: string().oneOf(['letter', 'A4'] as const, M.paperA4Letter),
     }),
     answer: file('application/pdf'),
     async run(call) {

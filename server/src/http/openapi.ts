@@ -1,7 +1,10 @@
 import { jsonSchemaOf } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
+import { say } from '@fulcrant/core/units';
 import type { Schema } from 'yup';
+import { M } from './messages.ts';
 import type { Route } from './routes.ts';
-import { listOf, maybe, numeral, text, told } from './shapes.ts';
+import { listOf, maybe, numeral, text, told, worded } from './shapes.ts';
 
 type Node = Record<string, unknown>;
 
@@ -9,23 +12,24 @@ type Node = Record<string, unknown>;
 const problemShape = told({
   type: text,
   title: text,
+  said: maybe(worded),
   status: numeral,
-  faults: maybe(listOf(told({ path: text, message: text }))),
+  faults: maybe(listOf(told({ path: text, message: text, said: maybe(worded) }))),
 } as never);
 
 const problem = { $ref: '#/components/schemas/Problem' };
 /** What a problem of a status means here. */
-const PROBLEMS: Readonly<Record<number, string>> = {
-  400: 'What was asked does not hold: a sentence, and one beside each field.',
-  401: 'Nobody is signed in.',
-  403: 'Whoever is signed in may not do this.',
-  404: 'There is no such thing.',
-  409: 'It does not go with what is there now.',
-  413: 'It is too large.',
-  415: 'The body came as something else.',
-  422: 'The input has faults.',
-  429: 'That is more than anybody asks in a while.',
-  503: 'The database does not answer just now; nothing is lost.',
+const PROBLEMS: Readonly<Record<number, Text>> = {
+  400: M.whatAskedDoesNotHold,
+  401: M.nobodySigned,
+  403: M.whoeverSignedMayNotDo,
+  404: M.thereNoSuchThing,
+  409: M.doesNotGoWhatThere,
+  413: M.tooLarge,
+  415: M.bodyCameAsSomethingElse,
+  422: M.inputHasFaults,
+  429: M.moreThanAnybodyAsksWhile,
+  503: M.databaseDoesNotAnswerJust,
 };
 
 /** A schema of checks as JSON Schema; what may be anything but is an object says so. */
@@ -49,17 +53,17 @@ function problemsOf(route: Route): number[] {
 }
 
 function answerOf({ answer }: Route): Node {
-  if (answer.is === 'nothing') return { '204': { description: 'Done; nothing is answered.' } };
+  if (answer.is === 'nothing') return { '204': { description: say(M.doneNothingAnswered, 'mm') } };
   if (answer.is === 'file')
     return {
       '200': {
-        description: 'The file.',
+        description: say(M.file, 'mm'),
         content: { [answer.type]: { schema: { type: 'string', format: 'binary' } } },
       },
     };
   return {
     [answer.status]: {
-      description: answer.status === 201 ? 'It is there now.' : 'What was asked for.',
+      description: say(answer.status === 201 ? M.thereNow : M.whatAsked, 'mm'),
       content: { 'application/json': { schema: shapeOf(answer.schema) } },
     },
   };
@@ -93,11 +97,11 @@ function operation(route: Route): Node {
         : null;
   return {
     operationId: `${route.method}${route.path.replace(/[^A-Za-z]+(\w)/g, (_all, c: string) => c.toUpperCase())}`,
-    summary: route.summary,
+    summary: say(route.summary, 'mm'),
     tags: [tagOf(route.path)],
     ...(route.who === 'anyone'
       ? { security: [] }
-      : { description: `For: ${route.who.join(', ')}.`, security: [{ session: [] }] }),
+      : { description: say(M.forText({ who: route.who.join(', ') }), 'mm'), security: [{ session: [] }] }),
     ...(parameters.length ? { parameters } : {}),
     ...(body ? { requestBody: { required: true, content: body } } : {}),
     responses: {
@@ -106,7 +110,7 @@ function operation(route: Route): Node {
         problemsOf(route).map((status) => [
           status,
           {
-            description: PROBLEMS[status] ?? 'It cannot be done.',
+            description: PROBLEMS[status] ?? M.cannotDone,
             content: { 'application/problem+json': { schema: problem } },
           },
         ]),
@@ -125,13 +129,12 @@ export function openApi(routes: readonly Route[], version: string): Node {
   return {
     openapi: '3.1.0',
     info: {
-      title: 'Fulcrant',
+      title: M.fulcrant,
       version,
-      description:
-        'Lengths in mm, torques in N·m, pressures in MPa, temperatures in °C, times in UTC. Faults come as RFC 9457 problems.',
+      description: M.lengthsMmTorquesNM,
       license: { name: 'MIT', identifier: 'MIT' },
     },
-    servers: [{ url: '/', description: 'This server.' }],
+    servers: [{ url: '/', description: say(M.server, 'mm') }],
     tags: [...new Set(routes.map((r) => tagOf(r.path)))].map((name) => ({ name })),
     paths,
     components: {

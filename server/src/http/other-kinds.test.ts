@@ -129,7 +129,7 @@ describe('pump, wrench and thermocouple on the bench', () => {
   const value = (port: string): number => {
     const line = bench.lines().find((l) => l.port === port)?.line ?? '';
     const parsed = parseGaugeLine(line);
-    if (!parsed.ok) throw new Error(parsed.message);
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.message));
     return parsed.line.value;
   };
   const pumpTo = (mpa: number) => {

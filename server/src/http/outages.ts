@@ -18,6 +18,7 @@ import {
 } from '../store/outages.ts';
 import { PLANT_ZONE } from '../store/rules.ts';
 import { asBuffer } from './bytes.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import {
   answers,
@@ -44,7 +45,7 @@ const changedSchema = object({
 
 async function knownOutage(house: House, id: string | undefined) {
   const told = /^[0-9a-f-]{36}$/.test(id ?? '') ? await outageById(house.db, id as string) : null;
-  if (!told) throw new Problem(404, 'There is no such outage.');
+  if (!told) throw new Problem(404, M.thereNoSuchOutage);
   return told;
 }
 
@@ -69,7 +70,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Outages',
+    summary: M.outages,
     answer: answers(told({ outages: listOf(outageLineShape) })),
     async run({ house }) {
       return { outages: (await allOutages(house.db)).map(lineOf) };
@@ -79,9 +80,9 @@ export const outages: Route[] = [
     method: 'post',
     path: '/api/outages',
     who: LEADS,
-    summary: 'Plan an outage',
+    summary: M.planOutage,
     asks: outageSchema,
-    refused: 'The outage is not right yet.',
+    refused: M.outageNotRightYet,
     answer: made(told({ told: ofItsOwn<OutageTold>() })),
     async run({ house, body }, me) {
       const id = randomUUID();
@@ -93,7 +94,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages/:id',
     who: EVERYONE_SIGNED_IN,
-    summary: 'An outage with what is known of its jobs',
+    summary: M.outageWhatKnownJobs,
     answer: answers(
       told({
         told: ofItsOwn<OutageTold>(),
@@ -134,10 +135,10 @@ export const outages: Route[] = [
     method: 'post',
     path: '/api/outages/:id',
     who: LEADS,
-    summary: 'Change an outage',
+    summary: M.changeOutage,
     faultsIn: 'outage',
     asks: changedSchema,
-    refused: 'The outage is not right yet.',
+    refused: M.outageNotRightYet,
     answer: answers(told({ told: ofItsOwn<OutageTold>() })),
     problems: [409],
     /** A new version, of the one it was made from; where somebody else was first, that is said and nothing is lost. */
@@ -145,10 +146,7 @@ export const outages: Route[] = [
       const told = await knownOutage(house, params.id);
       const { after, outage } = body;
       if (!(await keepOutage(house.db, told.id, after, outage as Outage, me.id)))
-        throw new Problem(
-          409,
-          'Somebody else has changed this outage meanwhile: look at it again, then change it.',
-        );
+        throw new Problem(409, M.somebodyElseHasChangedOutage);
       return { told: await outageById(house.db, told.id) };
     },
   }),
@@ -156,9 +154,9 @@ export const outages: Route[] = [
     method: 'post',
     path: '/api/outages/:id/laid',
     who: RECORDERS,
-    summary: 'Tick a row of the parts and tools',
+    summary: M.tickRowPartsTools,
     asks: laidSchema,
-    refused: 'That is no row of a kit.',
+    refused: M.noRowKit,
     answer: answers(told({ laid: ofItsOwn() })),
     problems: [404],
     /** A row of the kit lies ready, or does no more. It is no change of the plan: two may tick at once. */
@@ -166,8 +164,7 @@ export const outages: Route[] = [
       const { id, outage } = await knownOutage(house, params.id);
       const { row, laid } = body;
       const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
-      if (!rows.some((r) => kitRowKey(r) === row))
-        throw new Problem(404, 'There is no such row in this kit.');
+      if (!rows.some((r) => kitRowKey(r) === row)) throw new Problem(404, M.thereNoSuchRowKit);
       await layOut(house.db, id, row, laid ? me.id : null);
       return { laid: await laidOf(house.db, id) };
     },
@@ -176,7 +173,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages/:id/plan.ics',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The plan of an outage as a calendar',
+    summary: M.planOutageAsCalendar,
     query: object({ who: string().max(40) }),
     answer: file('text/calendar'),
     problems: [404],
@@ -185,7 +182,7 @@ export const outages: Route[] = [
       const told = await knownOutage(house, params.id);
       const who = query.who ?? null;
       if (who !== null && !told.outage.crew.some((c) => c.id === who))
-        throw new Problem(404, 'Nobody of that name is in the crew.');
+        throw new Problem(404, M.nobodyNameCrew);
       ctx.body = await planAs(house, told, { file: 'ics', who });
       attach(ctx, told.outage, 'ics', 'text/calendar; charset=utf-8');
     },
@@ -194,7 +191,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages/:id/plan.csv',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The plan of an outage as CSV',
+    summary: M.planOutageAsCsv,
     answer: file('text/csv'),
     async run({ ctx, house, params }) {
       const told = await knownOutage(house, params.id);
@@ -206,7 +203,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages/:id/kit.csv',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Parts and tools of an outage as CSV',
+    summary: M.partsToolsOutageAsCsv,
     answer: file('text/csv'),
     async run({ ctx, house, params }) {
       const { outage } = await knownOutage(house, params.id);
@@ -227,7 +224,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages/:id/board.pdf',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The plan of an outage to print',
+    summary: M.planOutagePrint,
     query: object({ size: string().max(10) }),
     answer: file('application/pdf'),
     /** `?size=` A3, A4 or LETTER. */

@@ -13,6 +13,7 @@ import {
   shaftsOf,
 } from '../store/cards.ts';
 import { positionById } from '../store/register.ts';
+import { M } from './messages.ts';
 import { limit, typed } from './paging.ts';
 import { Problem } from './problem.ts';
 import { answers, EVERYONE_SIGNED_IN, file, made, RECORDERS, type Route, route } from './routes.ts';
@@ -24,7 +25,7 @@ export const parts: Route[] = [
     method: 'get',
     path: '/api/parts',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Find parts by their designation',
+    summary: M.findPartsTheirDesignation,
     query: object({ q: typed, limit }),
     answer: answers(told({ parts: listOf(partShape) })),
     async run({ house, query }) {
@@ -35,7 +36,7 @@ export const parts: Route[] = [
     method: 'get',
     path: '/api/parts.csv',
     who: EVERYONE_SIGNED_IN,
-    summary: 'All parts as CSV',
+    summary: M.allPartsAsCsv,
     answer: file('text/csv'),
     async run({ ctx, house }) {
       ctx.body = csvOf(partRows(await allParts(house.db)), PART_HEAD);
@@ -47,9 +48,9 @@ export const parts: Route[] = [
     method: 'post',
     path: '/api/parts/import',
     who: RECORDERS,
-    summary: 'Import parts from CSV',
+    summary: M.importPartsFromCsv,
     asks: importSchema,
-    refused: 'That is no file to take in.',
+    refused: M.noFileTake,
     answer: answers(importedShape<object>()),
     async run({ house, body }, me) {
       return await importParts(house.db, body.csv, body.look === true, me.id);
@@ -59,13 +60,13 @@ export const parts: Route[] = [
     method: 'get',
     path: '/api/parts/:designation',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A part, every version of its card',
+    summary: M.partEveryVersionCard,
     answer: answers(versionsShape),
     problems: [404],
     /** Every version of a card, the newest first. */
     async run({ house, params }) {
       const versions = await partCards(house.db, params.designation ?? '');
-      if (versions.length === 0) throw new Problem(404, 'There is no card of that part.');
+      if (versions.length === 0) throw new Problem(404, M.thereNoCardPart);
       return { versions };
     },
   }),
@@ -73,9 +74,9 @@ export const parts: Route[] = [
     method: 'post',
     path: '/api/parts',
     who: RECORDERS,
-    summary: 'Add a part, or a new version of its card',
+    summary: M.addPartNewVersionCard,
     asks: partCardSchema,
-    refused: 'The card is not right yet.',
+    refused: M.cardNotRightYet,
     answer: made(versionsShape),
     async run({ house, body }, me) {
       await keepPart(house.db, body, me.id);
@@ -86,16 +87,16 @@ export const parts: Route[] = [
     method: 'post',
     path: '/api/parts/:designation/:version/looked',
     who: RECORDERS,
-    summary: 'Say that a part’s card is right',
+    summary: M.sayPartsCardRight,
     answer: answers(versionsShape),
     problems: [404, 409],
     async run({ house, params }, me) {
       const versions = await partCards(house.db, params.designation ?? '');
       const meant = versions.find((v) => String(v.version) === params.version);
-      if (!meant) throw new Problem(404, 'There is no such card.');
-      if (meant.looked) throw new Problem(409, `${meant.looked.by} has looked it over already.`);
+      if (!meant) throw new Problem(404, M.thereNoSuchCard);
+      if (meant.looked) throw new Problem(409, M.hasLookedOverAlready({ by: meant.looked.by }));
       if (!(await lookOver(house.db, meant.designation, meant.version, me.id)))
-        throw new Problem(409, 'Somebody else than who typed it looks it over.');
+        throw new Problem(409, M.somebodyElseThanWhoTyped);
       return { versions: await partCards(house.db, meant.designation) };
     },
   }),
@@ -103,22 +104,22 @@ export const parts: Route[] = [
     method: 'post',
     path: '/api/shafts',
     who: RECORDERS,
-    summary: 'Keep a shaft with its positions',
+    summary: M.keepShaftPositions,
     asks: shaftCardSchema,
-    refused: 'The shaft is not right yet.',
+    refused: M.shaftNotRightYet,
     answer: made(shaftsShape),
     async run({ house, body }, me) {
       const { stations, machine } = body;
       for (const [i, s] of stations.entries()) {
         const card = await positionById(house.db, s.positionId);
         if (card?.machine !== machine)
-          throw new Problem(400, 'The shaft is not right yet.', [
-            { path: `stations[${i}].positionId`, message: 'That position is not of this machine.' },
+          throw new Problem(400, M.shaftNotRightYet, [
+            { path: `stations[${i}].positionId`, message: M.positionNotMachine },
           ]);
       }
       if (stations.filter((s) => s.role === 'fixed').length > 1)
-        throw new Problem(400, 'The shaft is not right yet.', [
-          { path: 'stations', message: 'A shaft has one fixed bearing; the others float.' },
+        throw new Problem(400, M.shaftNotRightYet, [
+          { path: 'stations', message: M.shaftHasOneFixedBearing },
         ]);
       await keepShaft(house.db, body, me.id);
       return { shafts: await shaftsOf(house.db, machine) };

@@ -16,6 +16,7 @@ import { hasSecond, offerSecond, setSecond, stepOfCode } from '../auth/second.ts
 import { endSessionById, endSessionsOf, sessionsOf } from '../auth/sessions.ts';
 import type { Database } from '../store/database.ts';
 import { plantOf } from '../store/plant.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import {
   answers,
@@ -34,7 +35,7 @@ import { flag, listOf, peopleShape, sessionLineShape, sessionShape, text, told }
 
 const known = async (db: Database, id: string | undefined) => {
   const person = await db.models.Person.findByPk(id ?? '');
-  if (!person) throw new Problem(404, 'There is no such person.');
+  if (!person) throw new Problem(404, M.thereNoSuchPerson);
   return person;
 };
 
@@ -44,9 +45,7 @@ async function ownPassword(ctx: Context, house: House, me: Person, password: str
   const person = await known(house.db, me.id);
   if (!(await passwordMatches(person.passwordHash, password))) {
     attempt.wrong();
-    throw new Problem(400, 'Not all is said yet.', [
-      { path, message: 'That is not the password you have now.' },
-    ]);
+    throw new Problem(400, M.notAllSaidYet, [{ path, message: M.notPasswordYouHaveNow }]);
   }
   await attempt.right();
 }
@@ -57,7 +56,7 @@ export const people: Route[] = [
     method: 'get',
     path: '/api/people',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Everybody at the site',
+    summary: M.everybodySite,
     answer: answers(peopleShape),
     async run({ house }) {
       return { people: await everybody(house.db) };
@@ -67,17 +66,17 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/people',
     who: LEADS,
-    summary: 'Add a person; answers with the code for a first password',
+    summary: M.addPersonAnswersCodeFirst,
     asks: newPersonSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: made(told({ id: text, code: text })),
     problems: [409],
     /** Answers with the code that lets the new person choose a password; it is told this once. */
     async run({ house, body }) {
       const id = await addPerson(house.db, body);
       if (!id)
-        throw new Problem(409, 'Not all is said yet.', [
-          { path: 'name', message: 'Somebody of that name is there already; retired people keep theirs.' },
+        throw new Problem(409, M.notAllSaidYet, [
+          { path: 'name', message: M.somebodyNameThereAlreadyRetired },
         ]);
       return { id, code: await giveCode(house.db, 'reset', id) };
     },
@@ -86,15 +85,15 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/people/:id',
     who: LEADS,
-    summary: 'Change a person’s role, or retire them',
+    summary: M.changePersonsRoleRetireThem,
     asks: changedPersonSchema,
-    refused: 'That cannot be changed so.',
+    refused: M.cannotChangedSo,
     answer: answers(peopleShape),
     problems: [409],
     async run({ house, body, params }) {
       const person = await known(house.db, params.id);
       if (!(await changePerson(house.db, person.id, body)))
-        throw new Problem(409, `${person.name} is the last lead hand: make somebody else one first.`);
+        throw new Problem(409, M.lastLeadHandMakeSomebody({ name: person.name }));
       return { people: await everybody(house.db) };
     },
   }),
@@ -102,13 +101,13 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/people/:id/code',
     who: LEADS,
-    summary: 'A new code for a password',
+    summary: M.newCodePassword,
     answer: made(told({ code: text })),
     problems: [409],
     /** A code for somebody who forgot the password, or lost the first one. It is told this once. */
     async run({ house, params }) {
       const person = await known(house.db, params.id);
-      if (person.retiredAt) throw new Problem(409, `${person.name} is retired.`);
+      if (person.retiredAt) throw new Problem(409, M.retired({ name: person.name }));
       return { code: await giveCode(house.db, 'reset', person.id) };
     },
   }),
@@ -116,9 +115,9 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/password/reset',
     who: 'anyone',
-    summary: 'Choose a new password by a code, and sign in',
+    summary: M.chooseNewPasswordCodeSign,
     asks: passwordResetSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: answers(sessionShape),
     /** A code and a new password let somebody in; all their other sessions end. */
     async run({ ctx, house, body }) {
@@ -133,9 +132,7 @@ export const people: Route[] = [
         !(await useCode(house.db, code))
       ) {
         attempt.wrong();
-        throw new Problem(400, 'Not all is said yet.', [
-          { path: 'code', message: 'Name and code do not go together, or the code was used or is too old.' },
-        ]);
+        throw new Problem(400, M.notAllSaidYet, [{ path: 'code', message: M.nameCodeDoNotGo }]);
       }
       await setPassword(house.db, person.id, passwordHash);
       // A lead hand handed the code over face to face: whoever lost the authenticator gets in by it, and sets another.
@@ -148,9 +145,9 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/account/password',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Change one’s own password',
+    summary: M.changeOnesOwnPassword,
     asks: passwordChangeSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: NOTHING,
     async run({ ctx, house, body }, me) {
       await ownPassword(ctx, house, me, body.current, 'current');
@@ -164,7 +161,7 @@ export const people: Route[] = [
     method: 'get',
     path: '/api/account/second',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Whether one’s own second factor is on',
+    summary: M.whetherOnesOwnSecondFactor,
     answer: answers(told({ on: flag })),
     async run({ house }, me) {
       return { on: await hasSecond(house.db, me.id) };
@@ -174,7 +171,7 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/account/second/offer',
     who: LEADS,
-    summary: 'A secret for an authenticator',
+    summary: M.secretAuthenticator,
     answer: answers(told({ secret: text, uri: text, picture: text })),
     /** A secret for an authenticator, as text, link and picture. It holds from when a code of it comes back. */
     async run({ house }, me) {
@@ -186,19 +183,19 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/account/second',
     who: LEADS,
-    summary: 'Turn one’s own second factor on',
+    summary: M.turnOnesOwnSecondFactor,
     asks: secondSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: answers(told({ on: flag })),
     async run({ ctx, house, body }, me) {
       const { secret, code, password } = body;
       await ownPassword(ctx, house, me, password);
       const step = await stepOfCode(secret, code);
       if (step === null)
-        throw new Problem(400, 'Not all is said yet.', [
+        throw new Problem(400, M.notAllSaidYet, [
           {
             path: 'code',
-            message: 'That is not what an authenticator shows for this secret now: look at its clock.',
+            message: M.notWhatAuthenticatorShowsSecret,
           },
         ]);
       await setSecond(house.db, me.id, { secret, step });
@@ -209,9 +206,9 @@ export const people: Route[] = [
     method: 'post',
     path: '/api/account/second/off',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Turn one’s own second factor off',
+    summary: M.turnOnesOwnSecondFactor2,
     asks: secondOffSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: answers(told({ on: flag })),
     /** For whoever has it: it goes on being asked of somebody who leads no more. */
     async run({ ctx, house, body }, me) {
@@ -224,7 +221,7 @@ export const people: Route[] = [
     method: 'get',
     path: '/api/account/sessions',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Where one is signed in',
+    summary: M.whereOneSigned,
     answer: answers(told({ sessions: listOf(sessionLineShape) })),
     async run({ ctx, house }, me) {
       return { sessions: await sessionsOf(house.db, me.id, sessionToken(ctx)) };
@@ -234,7 +231,7 @@ export const people: Route[] = [
     method: 'delete',
     path: '/api/account/sessions',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Sign out everywhere else',
+    summary: M.signOutEverywhereElse,
     answer: NOTHING,
     /** Sign out everywhere else. */
     async run({ ctx, house }, me) {
@@ -245,12 +242,12 @@ export const people: Route[] = [
     method: 'delete',
     path: '/api/account/sessions/:id',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Sign out at one device',
+    summary: M.signOutOneDevice,
     answer: NOTHING,
     problems: [404],
     async run({ house, params }, me) {
       if (!(await endSessionById(house.db, me.id, params.id ?? '')))
-        throw new Problem(404, 'There is no such session of yours.');
+        throw new Problem(404, M.thereNoSuchSessionYours);
     },
   }),
 ];

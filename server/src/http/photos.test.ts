@@ -3,6 +3,7 @@ import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { verifyPhotos } from '../store/photos.ts';
 import {
   batch,
@@ -112,7 +113,7 @@ describe('photographs', () => {
     const file = (x: Buffer) => join(dir, sha(x).slice(0, 2), `${sha(x)}.jpg`);
     writeFileSync(file(a), b);
     rmSync(file(b));
-    const { faults } = await verifyPhotos(house.db, dir);
+    const faults = english((await verifyPhotos(house.db, dir)).faults);
     expect(faults).toHaveLength(2);
     expect(faults.join(' ')).toContain(sha(a));
     expect(faults.join(' ')).toContain('gone');

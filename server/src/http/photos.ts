@@ -1,6 +1,8 @@
+import { isText } from '@fulcrant/core/messages';
 import { isHash } from '../store/kept-files.ts';
 import { keepPhoto, lookAtPhoto, PHOTO_BYTES, readPhoto } from '../store/photos.ts';
 import { bytesOf } from './bytes.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import { EVERYONE_SIGNED_IN, file, NOTHING, RECORDERS, type Route, route } from './routes.ts';
 
@@ -10,20 +12,16 @@ export const photos: Route[] = [
     method: 'put',
     path: '/api/photos/:hash',
     who: RECORDERS,
-    summary: 'Keep a photograph',
+    summary: M.keepPhotograph,
     takes: 'image/jpeg',
     answer: NOTHING,
     problems: [404],
     async run({ ctx, house, params }, me) {
       const { hash } = params;
-      if (!isHash(hash)) throw new Problem(404, 'A photograph is named by the SHA-256 of its file.');
-      const bytes = await bytesOf(
-        ctx,
-        PHOTO_BYTES,
-        'The photograph is too large: the device makes it smaller before it sends it.',
-      );
+      if (!isHash(hash)) throw new Problem(404, M.photographNamedSha256File);
+      const bytes = await bytesOf(ctx, PHOTO_BYTES, M.photographTooLargeDeviceMakes);
       const size = await lookAtPhoto(bytes, hash);
-      if (typeof size === 'string') throw new Problem(400, size);
+      if (isText(size)) throw new Problem(400, size);
       await keepPhoto(house.db, house.photoDir, hash, bytes, size, me.id);
     },
   }),
@@ -31,12 +29,12 @@ export const photos: Route[] = [
     method: 'get',
     path: '/api/photos/:hash',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A photograph',
+    summary: M.photograph,
     answer: file('image/jpeg'),
     problems: [404],
     async run({ ctx, house, params }) {
       const bytes = isHash(params.hash) ? await readPhoto(house.photoDir, params.hash) : null;
-      if (!bytes) throw new Problem(404, 'The photograph is not here: it waits on the device that took it.');
+      if (!bytes) throw new Problem(404, M.photographNotHereWaitsDevice);
       ctx.body = bytes;
       ctx.type = 'image/jpeg';
       // Named by what is in it, it never changes; it is for those who are signed in.

@@ -3,6 +3,7 @@ import { codeStands, useCode } from '../auth/codes.ts';
 import { hashPassword } from '../auth/password.ts';
 import { addPerson } from '../auth/people.ts';
 import { greetingOf, plantIsReady, plantOf, tellPlant } from '../store/plant.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import { answers, EVERYONE_SIGNED_IN, LEADS, made, type Route, route } from './routes.ts';
 import { mayTry, welcome } from './session.ts';
@@ -14,7 +15,7 @@ export const plant: Route[] = [
     method: 'get',
     path: '/api/greeting',
     who: 'anyone',
-    summary: 'What anybody may know of the site before signing in',
+    summary: M.whatAnybodyMayKnowSite,
     answer: answers(greetingShape),
     async run({ house }) {
       return await greetingOf(house.db);
@@ -24,28 +25,24 @@ export const plant: Route[] = [
     method: 'post',
     path: '/api/first-visit',
     who: 'anyone',
-    summary: 'Set up a new site, by the code in the server window',
+    summary: M.setUpNewSiteCode,
     asks: firstVisitSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: made(sessionShape),
     problems: [409],
     async run({ ctx, house, body }) {
       const { code, site, name, password } = body;
       if ((await greetingOf(house.db)).state === 'ready')
-        throw new Problem(409, 'This plant is led by somebody already: sign in.');
+        throw new Problem(409, M.plantLedSomebodyAlreadySign);
       const attempt = await mayTry(ctx, house, 'first visit');
       const passwordHash = await hashPassword(password);
       if (!(await codeStands(house.db, 'first', code)) || !(await useCode(house.db, code))) {
         attempt.wrong();
-        throw new Problem(400, 'Not all is said yet.', [
-          { path: 'code', message: 'That is not the code in the console of this start.' },
-        ]);
+        throw new Problem(400, M.notAllSaidYet, [{ path: 'code', message: M.notCodeConsoleStart }]);
       }
       const id = await addPerson(house.db, { name, role: 'lead', passwordHash });
       if (!id)
-        throw new Problem(409, 'Not all is said yet.', [
-          { path: 'name', message: 'Somebody of that name is there already.' },
-        ]);
+        throw new Problem(409, M.notAllSaidYet, [{ path: 'name', message: M.somebodyNameThereAlready }]);
       await tellPlant(house.db, { ...(await plantOf(house.db)), site });
       await plantIsReady(house.db);
       await attempt.right();
@@ -56,7 +53,7 @@ export const plant: Route[] = [
     method: 'get',
     path: '/api/plant',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The site and its settings',
+    summary: M.siteSettings,
     answer: answers(plantShape),
     async run({ house }) {
       return await plantOf(house.db);
@@ -66,9 +63,9 @@ export const plant: Route[] = [
     method: 'post',
     path: '/api/plant',
     who: LEADS,
-    summary: 'Change the settings of the site',
+    summary: M.changeSettingsSite,
     asks: plantSchema,
-    refused: 'Not all of it is right.',
+    refused: M.notAllRight,
     answer: answers(plantShape),
     async run({ house, body }) {
       await tellPlant(house.db, body);

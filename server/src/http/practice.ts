@@ -1,5 +1,6 @@
 import { drillAnswersSchema } from '@fulcrant/practice';
 import { answerDrills, drillsOf } from '../store/drills.ts';
+import { M } from './messages.ts';
 import { answers, EVERYONE_SIGNED_IN, type Route, route } from './routes.ts';
 import { listOf, ofItsOwn, told } from './shapes.ts';
 
@@ -9,7 +10,7 @@ export const practice: Route[] = [
     method: 'get',
     path: '/api/practice/drills',
     who: EVERYONE_SIGNED_IN,
-    summary: 'One’s own cards',
+    summary: M.onesOwnCards,
     answer: answers(told({ kept: listOf(ofItsOwn()) })),
     async run({ house }, me) {
       return { kept: await drillsOf(house.db, me.id) };
@@ -19,9 +20,9 @@ export const practice: Route[] = [
     method: 'post',
     path: '/api/practice/drills',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Answer cards',
+    summary: M.answerCards,
     asks: drillAnswersSchema,
-    refused: 'That is no answer.',
+    refused: M.noAnswer,
     answer: answers(told({ kept: listOf(ofItsOwn()) })),
     async run({ house, body }, me) {
       return { kept: await answerDrills(house.db, me.id, body.answers) };

@@ -1,5 +1,6 @@
 import { lacksSchema } from '@fulcrant/core/api';
 import { lacking } from '../store/lacking.ts';
+import { M } from './messages.ts';
 import { answers, RECORDERS, type Route, route } from './routes.ts';
 import { listOf, text, told } from './shapes.ts';
 
@@ -9,9 +10,9 @@ export const record: Route[] = [
     method: 'post',
     path: '/api/record/lacks',
     who: RECORDERS,
-    summary: 'Of what a device has sent, what is not here',
+    summary: M.whatDeviceHasSentWhat,
     asks: lacksSchema,
-    refused: 'Those are no entries to ask after.',
+    refused: M.thoseNoEntriesAskAfter,
     answer: answers(told({ events: listOf(text), photos: listOf(text) })),
     /** Of what a device has sent: what is not here. After a restore that is what came since; it is then sent again. */
     async run({ house, body }) {

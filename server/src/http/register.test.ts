@@ -1,5 +1,6 @@
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { renewLines } from '../store/projections.ts';
 import {
   batch,
@@ -133,7 +134,7 @@ describe('CSV into the register and out', () => {
     ['a quote never closed', 'machine,position\n"Mill 9,Drive end\n', /missing|columns/],
   ] as const)('%s gets a sentence, or nothing is done', async (_what, csv, said) => {
     const answer = (await asta('POST', '/api/register/import', { csv })).body;
-    if (said) expect(answer.faults[0].message).toMatch(said);
+    if (said) expect(english(answer.faults[0].message)).toMatch(said);
     else expect(answer.taken).toEqual([]);
     expect(answer.done).toBe(said === null);
   });
@@ -300,7 +301,7 @@ describe('what falls due', () => {
       due: Array<{ at: string; what: string; jobId: string | null; gaugeId: string | null }>;
     };
     expect(due.map((d) => d.at)).toEqual(due.map((d) => d.at).sort());
-    expect(due.some((d) => d.gaugeId && d.what === 'Calibration')).toBe(true);
+    expect(due.some((d) => d.gaugeId && english(d.what) === 'Calibration')).toBe(true);
     expect(due.some((d) => d.jobId)).toBe(true);
     expect(due.some((d) => d.gaugeId?.startsWith('stand-in'))).toBe(false);
   });

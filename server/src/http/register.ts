@@ -27,6 +27,7 @@ import {
   registerOf,
   setArea,
 } from '../store/register.ts';
+import { M } from './messages.ts';
 import { limit, position, typed } from './paging.ts';
 import { Problem } from './problem.ts';
 import {
@@ -61,7 +62,7 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/instruments',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Gauges, in use and out of use',
+    summary: M.gaugesUseOutUse,
     answer: answers(told({ instruments: listOf(instrumentShape), outOfUse: listOf(instrumentShape) })),
     async run({ house }) {
       const those = (out: boolean) =>
@@ -80,20 +81,16 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/instruments',
     who: RECORDERS,
-    summary: 'Add a gauge',
+    summary: M.addGauge,
     asks: newInstrumentSchema,
-    refused: 'The gauge has faults.',
+    refused: M.gaugeHasFaults,
     answer: made(told({ instrument: instrumentShape })),
     problems: [409],
     async run({ house, body }) {
       if (body.low >= body.high)
-        throw new Problem(400, 'The gauge has faults.', [
-          { path: 'high', message: 'The range must end above where it begins.' },
-        ]);
+        throw new Problem(400, M.gaugeHasFaults, [{ path: 'high', message: M.rangeMustEndAboveWhere }]);
       if (await house.db.models.Instrument.findOne({ where: { name: body.name } })) {
-        throw new Problem(409, 'The gauge has faults.', [
-          { path: 'name', message: 'A gauge of that name is in the register.' },
-        ]);
+        throw new Problem(409, M.gaugeHasFaults, [{ path: 'name', message: M.gaugeNameRegister }]);
       }
       try {
         return {
@@ -102,9 +99,7 @@ export const register: Route[] = [
       } catch (error) {
         // Two of one name at the same moment: the second is told what the first would have been told later.
         if (!isTaken(error)) throw error;
-        throw new Problem(409, 'The gauge has faults.', [
-          { path: 'name', message: 'A gauge of that name is in the register.' },
-        ]);
+        throw new Problem(409, M.gaugeHasFaults, [{ path: 'name', message: M.gaugeNameRegister }]);
       }
     },
   }),
@@ -112,19 +107,17 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/instruments/:id/calibrated',
     who: RECORDERS,
-    summary: 'A gauge came back from its calibration',
+    summary: M.gaugeCameBackFromCalibration,
     asks: calibratedSchema,
-    refused: 'The date has faults.',
+    refused: M.dateHasFaults,
     answer: answers(told({ instrument: instrumentShape })),
     problems: [404],
     async run({ house, body, params }) {
       const { calibrationDue } = body;
       if (!isDay(calibrationDue))
-        throw new Problem(400, 'The date has faults.', [
-          { path: 'calibrationDue', message: 'There is no such day.' },
-        ]);
+        throw new Problem(400, M.dateHasFaults, [{ path: 'calibrationDue', message: M.thereNoSuchDay }]);
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
-      if (!found) throw new Problem(404, 'There is no such gauge.');
+      if (!found) throw new Problem(404, M.thereNoSuchGauge);
       await found.update({ calibrationDue }, { fields: ['calibrationDue'] });
       return { instrument: found };
     },
@@ -133,15 +126,15 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/instruments/:id/use',
     who: LEADS,
-    summary: 'Take a gauge out of use, or put it back',
+    summary: M.takeGaugeOutUsePut,
     asks: gaugeUseSchema,
-    refused: 'Is it in use or not?',
+    refused: M.useNot,
     answer: NOTHING,
     problems: [404],
     /** Out of use nothing is read with it any more; what was read with it before it was taken out still comes in. */
     async run({ house, body, params }) {
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
-      if (!found || found.standIn) throw new Problem(404, 'There is no such gauge.');
+      if (!found || found.standIn) throw new Problem(404, M.thereNoSuchGauge);
       await house.db.sequelize.query('UPDATE instruments SET out_of_use = ? WHERE id = ?', {
         replacements: [!body.inUse, found.id],
       });
@@ -151,7 +144,7 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/positions',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Find positions by words of machine and place',
+    summary: M.findPositionsWordsMachinePlace,
     query: object({ q: typed, limit }),
     answer: answers(told({ positions: listOf(ofItsOwn<PositionLine>()), more: flag })),
     /** `?q=` as typed: every word somewhere in machine or position. `more` says that the list is cut. */
@@ -163,7 +156,7 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/register',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The register of positions',
+    summary: M.registerPositions,
     query: object({ q: typed }),
     answer: answers(told({ positions: listOf(registerLineShape), more: flag })),
     /** `?q=` as typed, or a label as it is printed or scanned. `more` says that the list is cut. */
@@ -175,7 +168,7 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/register.csv',
     who: EVERYONE_SIGNED_IN,
-    summary: 'The register as CSV',
+    summary: M.registerAsCsv,
     answer: file('text/csv'),
     async run({ ctx, house }) {
       const { positions } = await registerOf(house.db, '', 100_000);
@@ -196,9 +189,9 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/register/import',
     who: RECORDERS,
-    summary: 'Import positions from CSV',
+    summary: M.importPositionsFromCsv,
     asks: importSchema,
-    refused: 'That is no file to take in.',
+    refused: M.noFileTake,
     answer: answers(importedShape()),
     async run({ house, body }) {
       return await importPositions(house.db, body.csv, body.look === true);
@@ -208,16 +201,16 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/positions',
     who: RECORDERS,
-    summary: 'Add a position',
+    summary: M.addPosition,
     asks: newPositionSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: made(positionShape),
     problems: [409],
     async run({ house, body }) {
       const card = await addPosition(house.db, body);
       if (!card)
-        throw new Problem(409, 'Not all is said yet.', [
-          { path: 'position', message: 'That machine has a position of this name already.' },
+        throw new Problem(409, M.notAllSaidYet, [
+          { path: 'position', message: M.machineHasPositionNameAlready },
         ]);
       return card;
     },
@@ -226,27 +219,27 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/machines/area',
     who: RECORDERS,
-    summary: 'Say which area a machine is in',
+    summary: M.sayWhichAreaMachine,
     asks: areaSchema,
-    refused: 'Not all is said yet.',
+    refused: M.notAllSaidYet,
     answer: NOTHING,
     problems: [404],
     async run({ house, body }) {
       const { machine, area } = body;
-      if ((await setArea(house.db, machine, area)) === 0) throw new Problem(404, 'There is no such machine.');
+      if ((await setArea(house.db, machine, area)) === 0) throw new Problem(404, M.thereNoSuchMachine);
     },
   }),
   route({
     method: 'get',
     path: '/api/labels/:label',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A position by its label',
+    summary: M.positionLabel,
     answer: answers(positionShape),
     problems: [404],
     async run({ house, params }) {
       const label = labelIn(params.label ?? '');
       const card = label && (await positionByLabel(house.db, label));
-      if (!card) throw new Problem(404, 'No position here has that label.');
+      if (!card) throw new Problem(404, M.noPositionHereHasLabel);
       return card;
     },
   }),
@@ -254,7 +247,7 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/labels.pdf',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Labels to print',
+    summary: M.labelsPrint,
     query: object({ machine: string(), area: string(), position }),
     answer: file('application/pdf'),
     problems: [404],
@@ -268,7 +261,7 @@ export const register: Route[] = [
           (machine === undefined || p.machine === machine) &&
           (area === undefined || p.area === area),
       );
-      if (wanted.length === 0) throw new Problem(404, 'There is no position to label by these words.');
+      if (wanted.length === 0) throw new Problem(404, M.thereNoPositionLabelThese);
       const { paper } = await plantOf(house.db);
       ctx.body = await labelsPdf(wanted.slice(0, LABELS_MOST), {
         base: ctx.origin,
@@ -282,7 +275,7 @@ export const register: Route[] = [
     method: 'get',
     path: '/api/positions/:id',
     who: EVERYONE_SIGNED_IN,
-    summary: 'A position with its past',
+    summary: M.positionPast,
     answer: answers(
       told({
         card: positionShape,
@@ -311,6 +304,6 @@ const LABELS_MOST = 500;
 /** @throws Problem 404 where there is none */
 export async function knownPosition(db: Database, id: string | undefined): Promise<PositionCard> {
   const card = /^[0-9a-f-]{36}$/.test(id ?? '') ? await positionById(db, id ?? '') : null;
-  if (!card) throw new Problem(404, 'There is no such position.');
+  if (!card) throw new Problem(404, M.thereNoSuchPosition);
   return card;
 }

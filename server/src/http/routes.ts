@@ -1,5 +1,6 @@
 import type { Person } from '@fulcrant/core/api';
 import { check } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
@@ -9,6 +10,7 @@ import type { Attempts } from '../auth/attempts.ts';
 import { personOfSession } from '../auth/sessions.ts';
 import type { StandIns } from '../instruments/stand-ins.ts';
 import type { Database } from '../store/database.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 
 export type House = {
@@ -55,12 +57,12 @@ type Told<B, Q, T, W extends Who> = {
   path: string;
   who: W;
   /** What it does, in a sentence without its dot. */
-  summary: string;
+  summary: Text;
   /** What its body comes as, where that is not JSON. */
   takes?: string;
   /** The shape its body is held to, and what is said where it does not hold. */
   asks?: Schema<B>;
-  refused?: string;
+  refused?: Text;
   /** Faults of a part of the body are told by its own fields. */
   faultsIn?: string;
   /** The shape of what stands after the question mark, each a text as it comes. */
@@ -94,15 +96,14 @@ export const deviceToken = (ctx: Context): string | undefined => ctx.cookies.get
 
 /** A body may only come as JSON, or as what the route takes: a form on a foreign page cannot send that, and SameSite does the rest. */
 function mustComeAs(ctx: Context, takes = 'application/json'): void {
-  if (['POST', 'PUT'].includes(ctx.method) && !ctx.is(takes))
-    throw new Problem(415, `Send the body as ${takes}.`);
+  if (['POST', 'PUT'].includes(ctx.method) && !ctx.is(takes)) throw new Problem(415, M.sendBodyAs({ takes }));
 }
 
 async function admitCaller(house: House, ctx: Context, who: Who): Promise<Person | null> {
   if (who === 'anyone') return null;
   const person = await personOfSession(house.db, sessionToken(ctx));
-  if (!person) throw new Problem(401, 'Sign in first.');
-  if (!who.includes(person.role)) throw new Problem(403, `A ${person.role} may not do this.`);
+  if (!person) throw new Problem(401, M.signFirst);
+  if (!who.includes(person.role)) throw new Problem(403, M.mayNotDo({ role: person.role }));
   return person;
 }
 
@@ -118,16 +119,13 @@ function pacer(): (ctx: Context, person: Person | null) => Promise<void> {
     } catch (error) {
       if (!(error instanceof RateLimiterRes)) throw error;
       ctx.set('retry-after', String(Math.ceil(error.msBeforeNext / 1000)));
-      throw new Problem(
-        429,
-        'That is more than anybody asks in a minute. What waits is sent again by itself.',
-      );
+      throw new Problem(429, M.moreThanAnybodyAsksMinute);
     }
   };
 }
 
 /** A body or a query held to the schema a route has for it; as it came where it has none. @throws Problem 400 */
-function heldTo(schema: Schema | undefined, value: unknown, refused?: string, faultsIn = ''): unknown {
+function heldTo(schema: Schema | undefined, value: unknown, refused?: Text, faultsIn = ''): unknown {
   if (!schema) return value;
   const checked = check(schema, value);
   // It holds as it came: what it leaves out is as its schema has it.
@@ -136,7 +134,7 @@ function heldTo(schema: Schema | undefined, value: unknown, refused?: string, fa
     ...f,
     path: faultsIn && f.path.startsWith(`${faultsIn}.`) ? f.path.slice(faultsIn.length + 1) : f.path,
   }));
-  throw new Problem(400, refused ?? faults[0]?.message ?? 'That cannot be asked so.', faults);
+  throw new Problem(400, refused ?? faults[0]?.message ?? M.cannotAskedSo, faults);
 }
 
 /** Only what a route’s schema names is looked at: what else stands there is somebody else’s. */

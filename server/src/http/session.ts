@@ -1,4 +1,6 @@
 import { type Person, type Plant, type SignIn, signInSchema } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
+import { expr } from '@fulcrant/core/messages';
 import type { Context } from 'koa';
 import { TooMany } from '../auth/attempts.ts';
 import { KNOWN_DAYS, knownDevice, newDevice, rememberDevice } from '../auth/devices.ts';
@@ -6,6 +8,7 @@ import { passwordMatches } from '../auth/password.ts';
 import { hasSecond, useSecond } from '../auth/second.ts';
 import { endSession, SESSION_HOURS, startSession } from '../auth/sessions.ts';
 import { plantOf } from '../store/plant.ts';
+import { M } from './messages.ts';
 import { Problem } from './problem.ts';
 import {
   answers,
@@ -22,12 +25,10 @@ import {
 import { sessionShape } from './shapes.ts';
 
 /** Why a try was not looked at, in words. */
-const waits = ({ limit, retryAfterS }: TooMany): string => {
+const waits = ({ limit, retryAfterS }: TooMany): Text => {
   const minutes = Math.ceil(retryAfterS / 60);
-  const wait = `Too many wrong tries. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`} and try again`;
-  return limit === 'device'
-    ? `${wait}.`
-    : `${wait}; a device you have signed in at before lets you in meanwhile.`;
+  const wait = M.tooManyWrongTriesWait({ minutes: minutes === 1 ? M.minute : M.minutes({ minutes }) });
+  return limit === 'device' ? expr`${wait}.` : M.deviceYouHaveSignedBefore({ wait });
 };
 
 /**
@@ -84,18 +85,16 @@ async function whoIs(house: House, { name, password, code }: SignIn, wrong: () =
   const person = await house.db.models.Person.findOne({ where: { name, retiredAt: null } });
   if (!(await passwordMatches(person?.passwordHash ?? null, password)) || !person) {
     wrong();
-    throw new Problem(401, 'Name and password do not go together.');
+    throw new Problem(401, M.namePasswordDoNotGo);
   }
   if (!(await hasSecond(house.db, person.id))) return person;
   if (!code)
-    throw new Problem(401, 'A code of your second factor is asked too.', [
-      { path: 'code', message: 'Type the six digits your authenticator shows now.' },
+    throw new Problem(401, M.codeYourSecondFactorAsked, [
+      { path: 'code', message: M.typeSixDigitsYourAuthenticator },
     ]);
   if (await useSecond(house.db, person.id, code)) return person;
   wrong();
-  throw new Problem(401, 'A code of your second factor is asked too.', [
-    { path: 'code', message: 'That is not the code of this half minute, or it was used already.' },
-  ]);
+  throw new Problem(401, M.codeYourSecondFactorAsked, [{ path: 'code', message: M.notCodeHalfMinuteUsed }]);
 }
 
 export const session: Route[] = [
@@ -103,9 +102,9 @@ export const session: Route[] = [
     method: 'post',
     path: '/api/session',
     who: 'anyone',
-    summary: 'Sign in',
+    summary: M.sign,
     asks: signInSchema,
-    refused: 'That is not a sign-in.',
+    refused: M.notSign,
     answer: answers(sessionShape),
     async run({ ctx, house, body }) {
       const attempt = await mayTry(ctx, house, body.name);
@@ -118,7 +117,7 @@ export const session: Route[] = [
     method: 'get',
     path: '/api/session',
     who: EVERYONE_SIGNED_IN,
-    summary: 'Who is signed in here',
+    summary: M.whoSignedHere,
     answer: answers(sessionShape),
     async run({ house }, person) {
       return { person, plant: await plantOf(house.db) };
@@ -128,7 +127,7 @@ export const session: Route[] = [
     method: 'delete',
     path: '/api/session',
     who: 'anyone',
-    summary: 'Sign out',
+    summary: M.signOut,
     answer: NOTHING,
     async run({ ctx, house }) {
       await endSession(house.db, sessionToken(ctx));

@@ -18,9 +18,11 @@ import {
 import type { JobSummary, RailMark } from '@fulcrant/core/forms';
 import type { PastJob } from '@fulcrant/core/history';
 import { INSTRUMENT_KINDS, type Instrument } from '@fulcrant/core/instruments';
+import { isText, type Text } from '@fulcrant/core/messages';
 import type { OutageLine } from '@fulcrant/core/outage';
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
 import type { ShaftCard } from '../store/cards.ts';
+import { M } from './messages.ts';
 
 /** Shapes of answers, held to the types core gives them: a field more or less is found by the compiler. */
 
@@ -28,10 +30,10 @@ export const text = string().defined();
 export const numeral = number().defined();
 export const flag = boolean().defined();
 export const moment = string()
-  .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d/, 'A time is written like 2026-01-31T06:30:00Z.')
+  .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d/, { message: M.timeWrittenLike202601 })
   .defined();
 const day = string()
-  .matches(/^\d{4}-\d\d-\d\d$/, 'A day is written like 2026-01-31.')
+  .matches(/^\d{4}-\d\d-\d\d$/, { message: M.dayWrittenLike202601 })
   .defined();
 export const orNull = <T>(schema: Schema<T>): Schema<T | null> =>
   (schema as unknown as { nullable(): Schema<T | null> }).nullable();
@@ -44,6 +46,8 @@ declare module 'yup' {
   interface CustomSchemaMetadata {
     /** What may be anything is an object, though its inside is not described here. */
     object?: boolean;
+    /** A text, as a string or by its id and params. */
+    worded?: boolean;
   }
 }
 
@@ -59,6 +63,11 @@ export const ofItsOwn = <T extends object>(): Schema<T> =>
     .test('object', 'That is no object.', (v) => v === null || v === undefined || typeof v === 'object')
     .defined()
     .meta({ object: true }) as unknown as Schema<T>;
+
+/** A text: plain, or by its id and params, with its words beside them. */
+export const worded = mixed<Text>((v): v is Text => isText(v))
+  .defined()
+  .meta({ worded: true }) as unknown as Schema<Text>;
 
 const role = string().oneOf(ROLES).defined();
 
@@ -128,11 +137,11 @@ export const shaftsShape = told({ shafts: listOf(ofItsOwn<ShaftCard>()) });
 export const importedShape = <T extends object = ImportLine>() =>
   told<{ taken: T[]; faults: ImportFault[]; done: boolean }>({
     taken: listOf(ofItsOwn<T>()),
-    faults: listOf(told<ImportFault>({ line: numeral, message: text })),
+    faults: listOf(told<ImportFault>({ line: numeral, message: worded })),
     done: flag,
   } as never);
 export const dueLineShape = told<DueLine>({
-  what: text,
+  what: worded,
   at: moment,
   minutes: numeral,
   machine: text,
@@ -146,7 +155,7 @@ export const pastJobShape = told<PastJob>({
   jobId: text,
   number: text,
   kind: text,
-  sheet: text,
+  sheet: worded,
   state: string()
     .oneOf(['open', 'signed'] as const)
     .defined(),
@@ -156,13 +165,13 @@ export const pastJobShape = told<PastJob>({
   partNumber: orNull(text),
   results: ofItsOwn(),
   limits: ofItsOwn(),
-  rows: listOf(ofItsOwn<[string, string]>()),
+  rows: listOf(ofItsOwn<[Text, Text]>()),
 });
 export const autopsyShape = ofItsOwn<AutopsyTold>();
 
 const railMark = told<RailMark>({
   id: text,
-  title: text,
+  title: worded,
   status: string()
     .oneOf(['done', 'present', 'closed'] as const)
     .defined(),
@@ -173,7 +182,7 @@ const railMark = told<RailMark>({
   ),
   loop: flag,
   kept: maybe(mixed<true>().oneOf([true]).defined()),
-  reopened: maybe(text),
+  reopened: maybe(worded),
 } as never);
 /** A job in one line, with what its row says of it. */
 export type JobLine = JobSummary & {
@@ -201,8 +210,8 @@ const jobLine = told<JobLine>({
   signedAt: orNull(moment),
   rail: listOf(railMark),
   present: orNull(text),
-  act: text,
-  held: orNull(text),
+  act: worded,
+  held: orNull(worded),
   verdict: text,
   attempt: numeral,
   readings: numeral,
@@ -226,6 +235,7 @@ export const outcomesShape = told<EventsResponse>({
         .defined(),
       seq: maybe(numeral),
       reason: maybe(text),
+      said: maybe(worded),
     }),
   ),
 } as never);

@@ -3,11 +3,14 @@ import type { EventOutcome, EventsResponse, Person } from '@fulcrant/core/api';
 import type { Instrument } from '@fulcrant/core/instruments';
 import { actOn, eventSchema, type JobEvent, type JobState, judge, take, upcast } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
-import { say } from '@fulcrant/core/units';
+import type { Text } from '@fulcrant/core/messages';
+import { isText, listOf } from '@fulcrant/core/messages';
+import { keepSaid, say } from '@fulcrant/core/units';
 import type { Folded } from './bounded.ts';
 import { linkOf } from './chain.ts';
 import { type Database, rowsOf } from './database.ts';
 import { gaugesById } from './gauges.ts';
+import { M } from './messages.ts';
 import { jobNumber } from './numbers.ts';
 import { type Fresh, isCollision, Outrun, write } from './write.ts';
 
@@ -40,7 +43,7 @@ export async function foldJob(db: Database, jobId: string, look = 1): Promise<Fo
   if (!row) return null;
   if (rows.length !== row.event_count) {
     if (look < LOOKS) return foldJob(db, jobId, look + 1);
-    throw new Damaged(`Job ${jobId} has ${rows.length} events where its row counts ${row.event_count}.`);
+    throw new Damaged(`job ${jobId} has ${rows.length} events where its row counts ${row.event_count}`);
   }
   const facts = await db.workshop.do('fold', { bodies: rows.map((r) => r.body) });
   if (!facts) return null;
@@ -103,14 +106,20 @@ async function append(
       breathed = performance.now();
     }
     const id = idOf(posted);
-    const refuse = (reason: string) => outcomes.push({ id, outcome: 'refused', reason: say(reason, 'mm') });
+    const refuse = (reason: Text) =>
+      outcomes.push({ id, outcome: 'refused', reason: say(reason, 'mm'), said: keepSaid(reason) });
     const checked = check(eventSchema, upcast(posted));
     if (!checked.ok) {
-      refuse(checked.faults.map((f) => f.message).join(' '));
+      refuse(
+        listOf(
+          checked.faults.map((f) => f.message),
+          ' ',
+        ),
+      );
       continue;
     }
     if (checked.value.jobId !== jobId) {
-      refuse('The event belongs to another job.');
+      refuse(M.eventBelongsAnotherJob);
       continue;
     }
     const seq = before?.seqs.get(id);
@@ -118,11 +127,11 @@ async function append(
     if (known) {
       const at = seq ?? (before?.count ?? 0) + [...taken.keys()].indexOf(id) + 1;
       if (isSame(known, checked.value)) outcomes.push({ id, outcome: 'already', seq: at });
-      else refuse('An event with this id is stored already, with other contents.');
+      else refuse(M.eventIdStoredAlreadyOther);
       continue;
     }
     const told = await truthful(db, checked.value, person, state, gauges);
-    if (typeof told === 'string') {
+    if (isText(told)) {
       refuse(told);
       continue;
     }
@@ -156,8 +165,13 @@ async function append(
       rest.length > 0
         ? await append(db, person, jobId, rest, sending)
         : { jobId, number: before ? jobNumber(before.serial) : null, outcomes: [] };
-    const reason = 'An event with this id is stored already, in another job.';
-    const outcome: EventOutcome = { id: clash, outcome: 'refused', reason };
+    const reason = M.eventIdStoredAlreadyAnother;
+    const outcome: EventOutcome = {
+      id: clash,
+      outcome: 'refused',
+      reason: say(reason, 'mm'),
+      said: keepSaid(reason),
+    };
     const byId = new Map(answer.outcomes.map((o) => [o.id, o]));
     return { ...answer, outcomes: bodies.map((b) => byId.get(idOf(b)) ?? outcome) };
   }
@@ -217,15 +231,14 @@ async function truthful(
   person: Person,
   state: JobState | null,
   gauges: ReadonlyMap<string, Instrument>,
-): Promise<JobEvent | string> {
-  if (event.author.id !== person.id)
-    return `This was recorded by ${event.author.name}; only they can send it.`;
+): Promise<JobEvent | Text> {
+  if (event.author.id !== person.id) return M.recordedOnlyTheyCanSend({ name: event.author.name });
   const author = { id: person.id, name: person.name, role: person.role };
   if (event.type === 'act.done' && state) return withOtherJob(db, { ...event, author }, state);
   if (!('instrument' in event.data)) return { ...event, author };
   const { instrument: named } = event.data;
   const instrument = gauges.get(named.id);
-  if (!instrument) return `“${named.name}” is not in the register of gauges.`;
+  if (!instrument) return M.notRegisterGauges({ name: named.name });
   return { ...event, author, data: { ...event.data, instrument } } as JobEvent;
 }
 
@@ -234,12 +247,12 @@ async function withOtherJob(
   db: Database,
   event: Extract<JobEvent, { type: 'act.done' }>,
   state: JobState,
-): Promise<JobEvent | string> {
+): Promise<JobEvent | Text> {
   const act = actOn(state.setup, event.data.act);
   if (!act?.ofOtherJob) return event;
   const job = event.data.params?.job;
   const found = typeof job === 'string' ? await foldJob(db, job) : null;
-  if (!found) return 'There is no such job to name.';
+  if (!found) return M.thereNoSuchJobName;
   const params = act.ofOtherJob(found.state, jobNumber(found.serial), state);
-  return typeof params === 'string' ? params : { ...event, data: { ...event.data, params } };
+  return isText(params) ? params : { ...event, data: { ...event.data, params } };
 }

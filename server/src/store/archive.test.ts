@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { isText } from '@fulcrant/core/messages';
 import sharp from 'sharp';
 import * as tar from 'tar';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -27,7 +28,7 @@ beforeAll(async () => {
     .toBuffer();
   photo = createHash('sha256').update(bytes).digest('hex');
   const size = await lookAtPhoto(bytes, photo);
-  if (typeof size === 'string') throw new Error(size);
+  if (isText(size)) throw new Error(JSON.stringify(size));
   await keepPhoto(full.db, photosOf(full), photo, bytes, size, 'asta');
   const paper = Buffer.from('%PDF-1.4\n%%EOF\n');
   certificate = createHash('sha256').update(paper).digest('hex');

@@ -5,10 +5,13 @@ import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import { createInterface } from 'node:readline';
 import { finished, pipeline } from 'node:stream/promises';
+import type { Text } from '@fulcrant/core/messages';
+import { say } from '@fulcrant/core/units';
 import * as tar from 'tar';
 import { type CertificateType, certificateFile } from './certificates.ts';
 import type { Database } from './database.ts';
 import { placeOf } from './kept-files.ts';
+import { M } from './messages.ts';
 import { plantStage } from './plant.ts';
 import { RULES } from './rules.ts';
 import { verify } from './verify.ts';
@@ -28,6 +31,9 @@ type Table = {
 };
 
 /** What stands for a password that was left behind: nobody is let in by it. */
+/** A fault as it is printed where the command was given. */
+const worded = (fault: Text): string => say(fault, 'mm');
+
 const NO_PASSWORD = '-';
 
 /** In the order they can be laid in again: each stands on those before it. Sessions, codes, tries, known devices and calendar links stay behind. */
@@ -228,37 +234,36 @@ async function readTable(c: Connection, table: Table, folder: string): Promise<n
 }
 
 /** What is wrong with an unpacked archive, a sentence each: every file is there and is the one the manifest names. */
-async function faultsIn(folder: string): Promise<{ manifest: Manifest | null; faults: string[] }> {
+async function faultsIn(folder: string): Promise<{ manifest: Manifest | null; faults: Text[] }> {
   const text = await readFile(join(folder, 'manifest.json'), 'utf8').catch(() => null);
   if (text === null)
     return {
       manifest: null,
-      faults: ['The archive has no manifest: it is none of ours, or it was cut off.'],
+      faults: [M.archiveHasNoManifestNone],
     };
   let manifest: Manifest;
   try {
     manifest = JSON.parse(text) as Manifest;
   } catch {
-    return { manifest: null, faults: ['The manifest of the archive cannot be read.'] };
+    return { manifest: null, faults: [M.manifestArchiveCannotRead] };
   }
   if (manifest.form !== ARCHIVE_FORM)
     return {
       manifest,
-      faults: [`The archive is of form ${manifest.form}; this release reads form ${ARCHIVE_FORM}.`],
+      faults: [M.archiveFormReleaseReadsForm({ form: manifest.form, archive_form: ARCHIVE_FORM })],
     };
-  const faults: string[] = [];
+  const faults: Text[] = [];
   for (const [name, hash] of Object.entries(manifest.files)) {
     if (name.includes('..') || name.startsWith('/')) {
-      faults.push(`The archive names a file outside itself: ${name}.`);
+      faults.push(M.archiveNamesFileOutsideItself({ name }));
       continue;
     }
     const there = await stat(join(folder, name)).catch(() => null);
-    if (!there) faults.push(`${name} is missing from the archive.`);
-    else if ((await hashOfFile(join(folder, name))) !== hash)
-      faults.push(`${name} is not the one the manifest names.`);
+    if (!there) faults.push(M.missingFromArchive({ name }));
+    else if ((await hashOfFile(join(folder, name))) !== hash) faults.push(M.notOneManifestNames({ name }));
   }
   for (const { name } of TABLES)
-    if (!manifest.files[`${name}.jsonl`]) faults.push(`${name}.jsonl is missing from the archive.`);
+    if (!manifest.files[`${name}.jsonl`]) faults.push(M.jsonlMissingFromArchive({ name }));
   return { manifest, faults };
 }
 
@@ -277,7 +282,7 @@ export async function importPlant(owner: Database, photoDir: string, file: strin
       throw new Error(`The archive cannot be unpacked: ${error.message}`);
     });
     const { manifest, faults } = await faultsIn(folder);
-    if (faults.length > 0 || !manifest) throw new Error(faults.slice(0, 5).join('\n'));
+    if (faults.length > 0 || !manifest) throw new Error(faults.slice(0, 5).map(worded).join('\n'));
     await onOne(owner, async (c) => {
       await c.query('START TRANSACTION');
       try {

@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { Difficulty } from '@fulcrant/core/job';
+import { allOfBefore } from '@fulcrant/core/units';
 import type {
   Attempt,
   Competence,
@@ -153,7 +154,7 @@ export async function resultById(
     ? {
         personId: row.person_id,
         rig: row.rig,
-        ...(JSON.parse(row.body) as { attempt: Attempt; debrief: Debrief }),
+        ...(allOfBefore(JSON.parse(row.body)) as { attempt: Attempt; debrief: Debrief }),
       }
     : null;
 }

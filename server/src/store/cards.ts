@@ -7,8 +7,11 @@ import {
 } from '@fulcrant/core/api';
 import { PART_HEAD, type PartRow, partsFrom } from '@fulcrant/core/forms';
 import { check } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
+import { keepAllSaid, keepSaid } from '@fulcrant/core/units';
 import Papa from 'papaparse';
 import { type Database, rowsOf, run } from './database.ts';
+import { M } from './messages.ts';
 
 type Row = {
   card_key: string;
@@ -98,7 +101,7 @@ export async function allParts(db: Database): Promise<PartCard[]> {
 
 export type ImportedParts = {
   taken: Array<{ line: number; designation: string; was: 'new' | 'known' }>;
-  faults: Array<{ line: number; message: string }>;
+  faults: Array<{ line: number; message: Text }>;
   done: boolean;
 };
 
@@ -122,7 +125,7 @@ export async function importParts(
   if (missing.length > 0)
     return {
       taken: [],
-      faults: [{ line: 1, message: `The head has no column “${missing.join('” and “')}”.` }],
+      faults: [{ line: 1, message: keepSaid(M.headHasNoColumn({ missing: missing.join('” and “') })) }],
       done: false,
     };
   const rows = read.data.map((r, i) => ({
@@ -146,9 +149,9 @@ export async function importParts(
     designation: c.designation,
     was: known.has(partKey(c.designation)) ? ('known' as const) : ('new' as const),
   }));
-  if (faults.length > 0 || look) return { taken, faults, done: false };
+  if (faults.length > 0 || look) return { taken, faults: keepAllSaid(faults), done: false };
   for (const { line: _line, ...body } of cards.filter((c) => !same(c))) await keepPart(db, body, personId);
-  return { taken, faults, done: true };
+  return { taken, faults: keepAllSaid(faults), done: true };
 }
 
 export const keepPart = (db: Database, body: PartCardBody, personId: string): Promise<number> =>

@@ -1,7 +1,9 @@
 import type { Certificate } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
 import sharp from 'sharp';
 import { type Database, rowsOf, run } from './database.ts';
 import { faultOfKept, hurtOnTheWay, keepFile, placeOf, readKept } from './kept-files.ts';
+import { M } from './messages.ts';
 
 /** A certificate is a page or a few: larger files are something else. */
 export const CERTIFICATE_BYTES = 5_000_000;
@@ -16,13 +18,13 @@ export const certificateFile = (dir: string, hash: string, type: CertificateType
 export async function lookAtCertificate(
   bytes: Buffer,
   hash: string,
-): Promise<{ type: CertificateType } | { fault: string }> {
+): Promise<{ type: CertificateType } | { fault: Text }> {
   const hurt = hurtOnTheWay(bytes, hash, 'certificate');
   if (hurt) return { fault: hurt };
   if (bytes.subarray(0, 5).toString('latin1') === '%PDF-')
     return bytes.subarray(-1024).toString('latin1').includes('%%EOF')
       ? { type: 'application/pdf' }
-      : { fault: 'The PDF is cut off before its end.' };
+      : { fault: M.pdfCutOffBeforeEnd };
   try {
     const picture = sharp(bytes, { limitInputPixels: 8192 * 8192, failOn: 'error' });
     const { format } = await picture.metadata();
@@ -33,7 +35,7 @@ export async function lookAtCertificate(
   } catch {
     // No picture, or a broken one: the sentence below says what is taken.
   }
-  return { fault: 'A certificate comes as PDF, or as a picture (JPEG or PNG) that can be read to its end.' };
+  return { fault: M.certificateComesAsPdfAs };
 }
 
 /** Keep a certificate of a gauge: its file first, then it is known. The same file twice is once. */
@@ -77,14 +79,14 @@ export async function readCertificate(
 }
 
 /** Certificates that should be there and are not, a sentence each. */
-export async function verifyCertificates(db: Database, dir: string): Promise<string[]> {
+export async function verifyCertificates(db: Database, dir: string): Promise<Text[]> {
   const rows = await rowsOf<{ hash: string; type: CertificateType }>(
     db,
     'SELECT DISTINCT hash, type FROM certificates ORDER BY hash',
     [],
   );
   const faults = await Promise.all(
-    rows.map((r) => faultOfKept(certificateFile(dir, r.hash, r.type), r.hash, 'Certificate')),
+    rows.map((r) => faultOfKept(certificateFile(dir, r.hash, r.type), r.hash, M.certificate)),
   );
   return faults.filter((f) => f !== null);
 }

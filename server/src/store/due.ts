@@ -1,7 +1,9 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { DueLine } from '@fulcrant/core/api';
 import type { JobSummary } from '@fulcrant/core/forms';
+import { keepSaid } from '@fulcrant/core/units';
 import { type Database, rowsOf, run } from './database.ts';
+import { M } from './messages.ts';
 import { jobNumber } from './numbers.ts';
 
 type JobRow = {
@@ -54,7 +56,7 @@ export async function dueOf(db: Database): Promise<DueLine[]> {
   }
   for (const g of gauges)
     lines.push({
-      what: 'Calibration',
+      what: keepSaid(M.calibration),
       at: `${g.calibration_due}T12:00:00.000Z`,
       minutes: CALIBRATION_MIN,
       machine: g.name,

@@ -3,6 +3,7 @@ import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { faultOfKept, hurtOnTheWay, isHash, keepFile, placeOf, readKept } from './kept-files.ts';
 
 let dir: string;
@@ -21,7 +22,7 @@ describe('a file kept by what is in it', () => {
     await keepFile(file, bytes);
     expect(await readKept(file)).toEqual(bytes);
     expect(statSync(file).mode & 0o077).toBe(0);
-    expect(await faultOfKept(file, hash, 'The photograph')).toBeNull();
+    expect(english(await faultOfKept(file, hash, 'The photograph'))).toBeNull();
   });
 
   it('kept by many at once it is there once, whole, with nothing left beside it', async () => {
@@ -33,15 +34,21 @@ describe('a file kept by what is in it', () => {
 
   it('swapped or gone is named', async () => {
     const file = placeOf(dir, hash, 'jpg');
-    expect(await faultOfKept(file, hash, 'The photograph')).toContain('is gone from the data folder');
+    expect(english(await faultOfKept(file, hash, 'The photograph'))).toContain(
+      'is gone from the data folder',
+    );
     await keepFile(file, bytes);
     writeFileSync(file, 'another groove altogether');
-    expect(await faultOfKept(file, hash, 'The photograph')).toContain('is not the one that was kept');
+    expect(english(await faultOfKept(file, hash, 'The photograph'))).toContain(
+      'is not the one that was kept',
+    );
   });
 
   it('what was hurt on its way is told by its hash', () => {
     expect(hurtOnTheWay(bytes, hash, 'photograph')).toBeNull();
-    expect(hurtOnTheWay(bytes.subarray(1), hash, 'photograph')).toMatch(/photograph .* hurt on the way/);
+    expect(english(hurtOnTheWay(bytes.subarray(1), hash, 'photograph'))).toMatch(
+      /photograph .* hurt on the way/,
+    );
   });
 
   it.each([undefined, '', 'g'.repeat(64), 'a'.repeat(63), `${'a'.repeat(64)}/..`, 'A'.repeat(64)])(

@@ -3,6 +3,8 @@ import { createReadStream } from 'node:fs';
 import { mkdir, open, readFile, rename, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
+import type { Text } from '@fulcrant/core/messages';
+import { M } from './messages.ts';
 
 export const isHash = (text: string | undefined): text is string => /^[0-9a-f]{64}$/.test(text ?? '');
 
@@ -11,10 +13,8 @@ export const placeOf = (dir: string, hash: string, ending: string): string =>
   join(dir, hash.slice(0, 2), `${hash}.${ending}`);
 
 /** Why bytes are not those that were announced, as a sentence; null where they are. */
-export const hurtOnTheWay = (bytes: Buffer, hash: string, what: string): string | null =>
-  createHash('sha256').update(bytes).digest('hex') === hash
-    ? null
-    : `The ${what} is not the one that was announced: it was hurt on the way.`;
+export const hurtOnTheWay = (bytes: Buffer, hash: string, what: string): Text | null =>
+  createHash('sha256').update(bytes).digest('hex') === hash ? null : M.notOneAnnouncedHurtWay({ what });
 
 /** Keep a file: written whole beside its place and moved there. Twice is once. */
 export async function keepFile(file: string, bytes: Buffer): Promise<void> {
@@ -40,9 +40,9 @@ export async function readKept(file: string): Promise<Buffer | null> {
 }
 
 /** What is wrong with a kept file, as a sentence; null where it is there and is what its name says. */
-export async function faultOfKept(file: string, hash: string, what: string): Promise<string | null> {
-  if (!(await stat(file).catch(() => null))) return `${what} ${hash} is gone from the data folder.`;
+export async function faultOfKept(file: string, hash: string, what: Text): Promise<Text | null> {
+  if (!(await stat(file).catch(() => null))) return M.goneFromDataFolder({ what, hash });
   const sum = createHash('sha256');
   await pipeline(createReadStream(file), sum);
-  return sum.digest('hex') === hash ? null : `${what} ${hash} is not the one that was kept.`;
+  return sum.digest('hex') === hash ? null : M.notOneKept({ what, hash });
 }

@@ -1,5 +1,6 @@
 import { SUMMARY_VERSION, summarise } from '@fulcrant/core/forms';
 import { tradeOf } from '@fulcrant/core/job';
+import { keepAllSaid } from '@fulcrant/core/units';
 import type { Logger } from 'pino';
 import { foldJob } from './append.ts';
 import { type Database, rowsOf } from './database.ts';
@@ -46,7 +47,7 @@ async function renewLine(db: Database, jobId: string): Promise<boolean> {
     const { state } = folded;
     const [changed] = await db.models.Job.update(
       {
-        summary: JSON.stringify(summarise(state)),
+        summary: JSON.stringify(keepAllSaid(summarise(state))),
         summaryVersion: SUMMARY_VERSION,
         machine: state.setup.machine,
         role: tradeOf(state.setup).slots.role?.(state.setup) ?? null,

@@ -7,6 +7,7 @@ import { QueryTypes } from 'sequelize';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sameParams } from '../../../core/src/engine/params.ts';
+import { english } from '../../../core/src/testing/english.ts';
 import { startDatabase } from '../../../scripts/database.mjs';
 import { canonicalSheet, hashOf } from '../export/canonical.ts';
 import { type Caller, caller, freshHand, openHouse, person, type TestHouse } from '../testing/house.ts';
@@ -161,7 +162,7 @@ describe('verify', () => {
     const was = row?.body ?? '';
     expect(was).toContain('"value":89.974');
     await row?.update({ body: was.replace('"value":89.974', '"value":89.994') });
-    const { faults } = await verify(house.db);
+    const faults = english((await verify(house.db)).faults);
     expect(faults).toHaveLength(1);
     expect(faults[0]).toContain(one.jobId);
     expect(faults[0]).toContain(e?.id);
@@ -181,7 +182,7 @@ describe('verify', () => {
     });
     expect(refused.status).toBe(503);
     expect(refused.body.title).toMatch(/does not hold together/);
-    const more = (await verify(house.db)).faults.join('\n');
+    const more = english((await verify(house.db)).faults).join('\n');
     expect(more).toContain(`${two.jobId}), sheet as signed, revision 1 is not as it was kept`);
     expect(more).toContain(`${three.jobId}) has`);
     await sheet?.update({ sheet: kept });

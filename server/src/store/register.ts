@@ -12,11 +12,13 @@ import { limitsOf, type PastJob } from '@fulcrant/core/history';
 import { type Setup, tradeOf } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
 import type { FitUpSheet } from '@fulcrant/core/sheet';
+import { keepAllSaid, keepSaid } from '@fulcrant/core/units';
 import Papa from 'papaparse';
 import type { Transaction } from 'sequelize';
 import { foldJob } from './append.ts';
 import { type Database, isTaken, rowsOf, run, tryingAgain } from './database.ts';
 import { labelIn, newLabel } from './labels.ts';
+import { M } from './messages.ts';
 import { jobNumber } from './numbers.ts';
 import { plantOf } from './plant.ts';
 import { wordsOf } from './positions.ts';
@@ -132,12 +134,11 @@ export async function importPositions(
   if (missing.length > 0)
     return {
       taken: [],
-      faults: [{ line: 1, message: `The head has no column “${missing.join('” and “')}”.` }],
+      faults: [{ line: 1, message: keepSaid(M.headHasNoColumn({ missing: missing.join('” and “') })) }],
       done: false,
     };
   for (const e of read.errors)
-    if (e.row !== undefined)
-      faults.push({ line: e.row + 2, message: 'The row has too many or too few columns.' });
+    if (e.row !== undefined) faults.push({ line: e.row + 2, message: M.rowHasTooManyToo });
   const known = new Map(
     (
       await rowsOf<{ machine: string; position: string }>(db, 'SELECT machine, position FROM positions', [])
@@ -156,14 +157,14 @@ export async function importPositions(
     const key = `${checked.value.machine}\n${checked.value.position}`.toLowerCase();
     const before = seen.get(key);
     if (before !== undefined) {
-      faults.push({ line, message: `The same place stands in line ${before}.` });
+      faults.push({ line, message: M.samePlaceStandsLine({ before }) });
       return;
     }
     seen.set(key, line);
     taken.push({ line, ...checked.value, was: known.has(key) ? 'known' : 'new' });
   });
   faults.sort((a, b) => a.line - b.line);
-  if (faults.length > 0 || look) return { taken, faults, done: false };
+  if (faults.length > 0 || look) return { taken, faults: keepAllSaid(faults), done: false };
   const { site } = await plantOf(db);
   const lay = async (transaction: Transaction) => {
     for (const t of taken) {
@@ -194,7 +195,7 @@ export async function importPositions(
     if (tries <= 1 || !isTaken(error)) throw error;
     return importPositions(db, csv, look, tries - 1);
   }
-  return { taken, faults, done: true };
+  return { taken, faults: keepAllSaid(faults), done: true };
 }
 
 /** How many jobs of one position are told, the newest first. */
@@ -238,7 +239,7 @@ export async function pastOf(
       jobId: row.id,
       number: jobNumber(row.serial),
       kind: trade.id,
-      sheet: trade.words.sheet,
+      sheet: keepSaid(trade.words.sheet),
       state: row.state,
       openedAt: new Date(row.opened_at).toISOString(),
       signedAt: row.signed_at ? new Date(row.signed_at).toISOString() : null,
@@ -246,7 +247,7 @@ export async function pastOf(
       partNumber: state.setup.partNumber ?? null,
       results,
       limits: limitsOf(state, results),
-      rows: came.rows,
+      rows: keepAllSaid(came.rows),
     });
   }
   return { past, setups };

@@ -1,12 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
+import { expr } from '@fulcrant/core/messages';
 import { hashOf } from '../export/canonical.ts';
 import { linkOf } from './chain.ts';
 import { type Database, rowsOf } from './database.ts';
+import { M } from './messages.ts';
 import { jobNumber } from './numbers.ts';
 
 /** Jobs of a page: enough to be quick, few enough to be held in memory. */
 const PAGE = 100;
 
-export type Verified = { jobs: number; events: number; sheets: number; faults: string[] };
+export type Verified = { jobs: number; events: number; sheets: number; faults: Text[] };
 
 type JobRow = { id: string; serial: number; event_count: number; chain: string; state: string };
 type EventRow = {
@@ -31,12 +34,9 @@ type SheetRow = {
  * Walk every job's chain of events and every sheet that was signed.
  * @returns how much was walked, and each job, event or sheet that does not hold, named, a sentence each
  */
-export async function verify(
-  db: Database,
-  say: (fault: string) => void = () => undefined,
-): Promise<Verified> {
+export async function verify(db: Database, say: (fault: Text) => void = () => undefined): Promise<Verified> {
   const result: Verified = { jobs: 0, events: 0, sheets: 0, faults: [] };
-  const fault = (text: string) => {
+  const fault = (text: Text) => {
     result.faults.push(text);
     say(text);
   };
@@ -64,8 +64,7 @@ export async function verify(
       const links = walk(job, own, fault);
       const kept = sheets.filter((s) => s.job_id === job.id);
       for (const s of kept) walkSheet(job, s, links, fault);
-      if (job.state === 'signed' && kept.length === 0)
-        fault(`${nameOf(job)} is signed and no sheet of it is kept.`);
+      if (job.state === 'signed' && kept.length === 0) fault(M.signedNoSheetKept({ nameOf: nameOf(job) }));
       result.jobs++;
       result.events += own.length;
       result.sheets += kept.length;
@@ -75,59 +74,56 @@ export async function verify(
   return result;
 }
 
-const nameOf = (job: JobRow): string => `Job ${jobNumber(job.serial)} (${job.id})`;
+const nameOf = (job: JobRow): Text => M.job({ jobNumber: jobNumber(job.serial), id: job.id });
 
 /** The links of a job's chain as its events make them, by number. */
-function walk(job: JobRow, events: readonly EventRow[], fault: (text: string) => void): string[] {
+function walk(job: JobRow, events: readonly EventRow[], fault: (text: Text) => void): string[] {
   const links = [job.id];
   let seq = 0;
   for (const e of events) {
-    const name = `${nameOf(job)}, event ${e.seq} (${e.id}, ${e.type})`;
+    const name = M.event({ nameOf: nameOf(job), seq: e.seq, id: e.id, type: e.type });
     seq++;
     if (e.seq !== seq) {
-      fault(`${name}: event ${seq} is missing before it.`);
+      fault(M.eventMissingBefore({ name, seq }));
       seq = e.seq;
     }
     const link = linkOf(links.at(-1) ?? '', e.body);
-    if (link !== e.chain)
-      fault(`${name} is not as it was stored: its link does not follow from the one before.`);
+    if (link !== e.chain) fault(M.notAsStoredLinkDoes({ name }));
     const unlike = differs(e, job);
-    if (unlike) fault(`${name}: ${unlike}`);
+    if (unlike) fault(expr`${name}: ${unlike}`);
     // From the stored link on, so that one altered event is named once and not all after it.
     links[e.seq] = e.chain;
   }
   if (events.length > job.event_count || (events.at(-1)?.chain ?? job.id) !== job.chain)
-    if (events.length === job.event_count)
-      fault(`${nameOf(job)}: its last link is not the one its row was left with.`);
+    if (events.length === job.event_count) fault(M.lastLinkNotOneRow({ nameOf: nameOf(job) }));
   if (events.length < job.event_count)
-    fault(`${nameOf(job)} has ${events.length} events of ${job.event_count}: the last are missing.`);
+    fault(
+      M.hasEventsLastMissing({ nameOf: nameOf(job), count: events.length, event_count: job.event_count }),
+    );
   return links;
 }
 
 /** What the columns beside an event say otherwise than the event itself. */
-function differs(e: EventRow, job: JobRow): string | null {
+function differs(e: EventRow, job: JobRow): Text | null {
   try {
     const event = JSON.parse(e.body) as { id: string; jobId: string; type: string; at: string };
-    if (event.id !== e.id || event.jobId !== job.id)
-      return 'what it carries belongs to another event or job.';
-    if (event.type !== e.type) return `its row calls it “${e.type}”, it is “${event.type}”.`;
-    if (Date.parse(event.at) !== new Date(e.at).getTime()) return 'its row has another time.';
+    if (event.id !== e.id || event.jobId !== job.id) return M.whatCarriesBelongsAnotherEvent;
+    if (event.type !== e.type) return M.rowCalls({ type: e.type, type2: event.type });
+    if (Date.parse(event.at) !== new Date(e.at).getTime()) return M.rowHasAnotherTime;
     return null;
   } catch {
-    return 'it cannot be read.';
+    return M.cannotRead;
   }
 }
 
-function walkSheet(job: JobRow, s: SheetRow, links: readonly string[], fault: (text: string) => void): void {
-  const name = `${nameOf(job)}, sheet as signed, revision ${s.revision}`;
-  if (hashOf(s.sheet) !== s.hash) fault(`${name} is not as it was kept: its hash is another.`);
-  if (links[s.event_count] !== s.chain)
-    fault(`${name} stands on events that are not those it was signed on.`);
+function walkSheet(job: JobRow, s: SheetRow, links: readonly string[], fault: (text: Text) => void): void {
+  const name = M.sheetAsSignedRevision({ nameOf: nameOf(job), revision: s.revision });
+  if (hashOf(s.sheet) !== s.hash) fault(M.notAsKeptHashAnother({ name }));
+  if (links[s.event_count] !== s.chain) fault(M.standsEventsNotThoseSigned({ name }));
   try {
     const sheet = JSON.parse(s.sheet) as { jobId: string; revision: number };
-    if (sheet.jobId !== job.id || sheet.revision !== s.revision)
-      fault(`${name} is the sheet of another job.`);
+    if (sheet.jobId !== job.id || sheet.revision !== s.revision) fault(M.sheetAnotherJob({ name }));
   } catch {
-    fault(`${name} cannot be read.`);
+    fault(M.cannotRead2({ name }));
   }
 }

@@ -1,5 +1,6 @@
 import { SUMMARY_VERSION, summarise } from '@fulcrant/core/forms';
 import { type JobEvent, type JobState, tradeOf } from '@fulcrant/core/job';
+import { keepAllSaid } from '@fulcrant/core/units';
 import { type Transaction, Transaction as Tx } from 'sequelize';
 import type { Folded } from './bounded.ts';
 import { type Database, errnoOf, isTaken, rowsOf, run } from './database.ts';
@@ -31,7 +32,7 @@ function rowOf(state: JobState, count: number, chain: string, now: Date) {
     machine: state.setup.machine,
     role: tradeOf(state.setup).slots.role?.(state.setup) ?? null,
     signedAt: state.signed ? new Date(state.signed.at) : null,
-    summary: JSON.stringify(summarise(state)),
+    summary: JSON.stringify(keepAllSaid(summarise(state))),
     summaryVersion: SUMMARY_VERSION,
     updatedAt: now,
   };

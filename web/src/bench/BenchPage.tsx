@@ -8,13 +8,15 @@ import {
 } from '@fulcrant/core/calculators';
 import { lockFigure } from '@fulcrant/core/figures';
 import type { CalculatorResult } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';
 import { Beam } from '../ui/Beam.tsx';
 import { Fault } from '../ui/controls.tsx';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
 import { Working } from '../ui/Working.tsx';
 import { labelOf, START } from './fields.ts';
@@ -75,7 +77,7 @@ export function BenchPage() {
                   onClick={() => setId(c.id)}
                   className="min-h-12 w-full py-1.5 text-left leading-snug aria-[current=true]:font-semibold aria-[current=true]:text-brass"
                 >
-                  {c.title}
+                  <Words of={c.title} />
                 </button>
               </li>
             ))}
@@ -89,7 +91,7 @@ export function BenchPage() {
               className="m-0 scroll-mt-2 text-2xl leading-tight outline-none"
               data-sum
             >
-              {CALCULATORS.find((c) => c.id === id)?.title}
+              <Words of={CALCULATORS.find((c) => c.id === id)?.title} />
             </h2>
             {fields.map(([key, p]) => (
               <BenchField
@@ -123,7 +125,7 @@ export function BenchPage() {
             {answer.ok ? (
               <Answer result={answer.result} />
             ) : (
-              loose.map((f) => <Fault key={f.message}>{say(f.message)}</Fault>)
+              loose.map((f) => <Fault key={textKey(f.message)}>{say(f.message)}</Fault>)
             )}
           </div>
         </div>
@@ -139,7 +141,7 @@ function Answer({ result }: { result: CalculatorResult<unknown> }) {
   return (
     <>
       {result.beams.map((b) => (
-        <Beam key={b.label} beam={b} />
+        <Beam key={textKey(b.label)} beam={b} />
       ))}
       <ul className="m-0 list-none p-0">
         {result.findings.map((f) => (
@@ -157,12 +159,13 @@ type FieldProps = {
   property: Property;
   optional: boolean;
   value: string;
-  fault: string | undefined;
+  fault: Text | undefined;
   onValue: (v: string) => void;
 };
 
 /** One input of a calculator, by the shape its schema gives: a choice, lines of numbers, or one number. */
 function BenchField({ name, label, property, optional, value, fault, onValue }: FieldProps) {
+  const say = useSay();
   const look = 'w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
   const id = `bench-${name}`;
   const choices = property.enum ?? (property.type === 'boolean' ? ['true', 'false'] : null);
@@ -205,7 +208,7 @@ function BenchField({ name, label, property, optional, value, fault, onValue }: 
           onChange={(e) => onValue(e.target.value)}
         />
       )}
-      {fault && <Fault>{fault.replace(name, label)}</Fault>}
+      {fault && <Fault>{say(fault).replace(name, label)}</Fault>}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { listCalculators, runCalculator } from '@fulcrant/core/calculators';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { labelOf, START } from './fields.ts';
 import { type FlatSchema, isLines, readInput } from './read-input.ts';
 
@@ -24,7 +25,8 @@ describe('the bench', () => {
     for (const { id } of listCalculators()) {
       const answer = runCalculator(id, inputOf(id));
       for (const beam of answer.ok ? answer.result.beams : [])
-        if (beam.expanded > 0) expect(beam.doubt?.length, `${id}: ${beam.label}`).toBeGreaterThanOrEqual(3);
+        if (beam.expanded > 0)
+          expect(beam.doubt?.length, `${id}: ${english(beam.label)}`).toBeGreaterThanOrEqual(3);
     }
   });
   it('calls every input by a name of its own', () => {

@@ -44,7 +44,7 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
     return (
       <span className="min-w-0 font-medium leading-snug text-stop">
         {lead(
-          `${wants === 'lead' ? 'For a lead hand' : 'Stopped'} at ${present?.title.toLowerCase() ?? 'its end'}.`,
+          `${wants === 'lead' ? 'For a lead hand' : 'Stopped'} at ${say(present?.title).toLowerCase() ?? 'its end'}.`,
           '',
         )}
         {say(l.held)}
@@ -52,7 +52,7 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
     );
   return (
     <span className="min-w-0 leading-snug">
-      {lead(`${present?.title ?? 'Done'}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
+      {lead(`${say(present?.title ?? 'Done')}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
       {l.dueAt && (
         <span className={wants === 'overdue' ? 'font-medium text-stop' : ''}>
           {wants === 'overdue' ? 'Was due' : 'Due'} {format(new Date(l.dueAt), 'd MMM HH:mm')}.{' '}

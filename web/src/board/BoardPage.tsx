@@ -10,6 +10,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
 import { Mark } from '../ui/Mark.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
 import { PlantMenu } from './PlantMenu.tsx';
@@ -252,6 +253,7 @@ function Signed() {
 
 /** Readings that fall due, the next one first. */
 function Due({ lines }: { lines: Line[] }) {
+  const say = useSay();
   const due = lines
     .flatMap((l) => (l.dueAt ? [{ ...l, at: new Date(l.dueAt) }] : []))
     .sort((a, b) => a.at.getTime() - b.at.getTime());
@@ -267,8 +269,8 @@ function Due({ lines }: { lines: Line[] }) {
               <Link to={`/jobs/${l.id}`} className="block min-h-12 py-1.5 leading-tight">
                 <span className="font-label text-lg font-semibold">{l.machine}</span>
                 <span className={`block text-sm ${late ? 'font-medium text-stop' : 'text-muted'}`}>
-                  {l.rail.find((m) => m.id === l.present)?.title.toLowerCase()}, {late ? 'was due' : 'due'}{' '}
-                  {format(l.at, isToday(l.at) ? 'HH:mm' : 'd MMM HH:mm')}
+                  {say(l.rail.find((m) => m.id === l.present)?.title).toLowerCase()},{' '}
+                  {late ? 'was due' : 'due'} {format(l.at, isToday(l.at) ? 'HH:mm' : 'd MMM HH:mm')}
                 </span>
               </Link>
             </li>

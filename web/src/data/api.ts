@@ -1,13 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
+import { say } from '@fulcrant/core/units';
 import { readCached, writeCached } from './store.ts';
 
 /** A fault the server stated, with its sentence and the faults by field. */
 export class ApiFault extends Error {
   constructor(
     readonly status: number,
-    readonly title: string,
-    readonly faults: ReadonlyArray<{ path: string; message: string }> = [],
+    readonly title: Text,
+    readonly faults: ReadonlyArray<{ path: string; message: Text }> = [],
   ) {
-    super(title);
+    super(say(title, 'mm'));
   }
 }
 
@@ -64,12 +66,17 @@ async function read<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T;
   const answer = (await response.json().catch(() => null)) as {
     title?: string;
-    faults?: ApiFault['faults'];
+    said?: Text;
+    faults?: Array<{ path: string; message: string; said?: Text }>;
   } | null;
   if (response.ok && answer !== null) return answer as T;
   if (response.status >= 502 || response.status === 503 || answer === null)
     throw new Unreachable(answer?.title ?? 'The server does not answer.');
-  throw new ApiFault(response.status, answer.title ?? 'The request was refused.', answer.faults ?? []);
+  throw new ApiFault(
+    response.status,
+    answer.said ?? answer.title ?? 'The request was refused.',
+    (answer.faults ?? []).map((f) => ({ path: f.path, message: f.said ?? f.message })),
+  );
 }
 
 /** Read, and keep a copy for when the network is away; then the copy is the answer. */

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 
 type Feed = typeof import('./feed.ts');
 
@@ -82,7 +83,7 @@ describe('the paired gauge', () => {
   it('gives what its port sent last, in mm, with the line as it came', () => {
     live();
     FakeSource.last.send(['angle', '+45.0 deg'], ['dial', '+0.012 mm'], ['micrometer', '+2.3622 in']);
-    expect(feed.takeReading('dial', 45)).toMatchObject({ value: 0.012, raw: '+0.012 mm' });
+    expect(english(feed.takeReading('dial', 45))).toMatchObject({ value: 0.012, raw: '+0.012 mm' });
     const mic = feed.takeReading('micrometer', null);
     expect('value' in mic && mic.value).toBeCloseTo(59.99988, 5);
     expect(feed.portFor(['dial'])).toBe('dial');
@@ -93,14 +94,18 @@ describe('the paired gauge', () => {
   it('gives nothing while the shaft still turns, when the value is old, when a line is no value', () => {
     live();
     FakeSource.last.send(['angle', '+40.0 deg'], ['dial', '+0.012 mm']);
-    expect(feed.takeReading('dial', 45)).toEqual({ message: expect.stringMatching(/still turning/) });
+    expect(english(feed.takeReading('dial', 45))).toEqual({
+      message: expect.stringMatching(/still turning/),
+    });
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.012 });
     clock += 1600;
-    expect(feed.takeReading('dial', null)).toEqual({ message: expect.stringMatching(/no value just now/) });
+    expect(english(feed.takeReading('dial', null))).toEqual({
+      message: expect.stringMatching(/no value just now/),
+    });
     FakeSource.last.send(['dial', 'ERR 7']);
-    expect(feed.takeReading('dial', null)).toEqual({ message: expect.stringMatching(/ERR 7/) });
+    expect(english(feed.takeReading('dial', null))).toEqual({ message: expect.stringMatching(/ERR 7/) });
     FakeSource.last.send(['dial', '+12.0 deg']);
-    expect(feed.takeReading('dial', null)).toEqual({ message: expect.stringMatching(/no length/) });
+    expect(english(feed.takeReading('dial', null))).toEqual({ message: expect.stringMatching(/no length/) });
   });
 
   it('a drop takes the value away, is told once, and the feed comes back with the shaft as it was', async () => {
@@ -112,12 +117,16 @@ describe('the paired gauge', () => {
     FakeSource.last.fail();
     FakeSource.last.fail();
     expect(told).toHaveBeenCalledTimes(1);
-    expect(feed.takeReading('dial', null)).toEqual({ message: expect.stringMatching(/feed stopped/) });
+    expect(english(feed.takeReading('dial', null))).toEqual({
+      message: expect.stringMatching(/feed stopped/),
+    });
     moves = [];
     FakeSource.last.open();
     await settled();
     expect(moves).toEqual([{ shaft: 'bent', atMm: 30, angleDeg: 90 }]);
-    expect(feed.takeReading('dial', null)).toEqual({ message: expect.stringMatching(/no value just now/) });
+    expect(english(feed.takeReading('dial', null))).toEqual({
+      message: expect.stringMatching(/no value just now/),
+    });
     FakeSource.last.send(['dial', '+0.020 mm']);
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.02 });
   });
@@ -129,7 +138,7 @@ describe('the paired gauge', () => {
     expect(feed.takeReading('drops', null, 'count')).toMatchObject({ value: 44 });
     await feed.moveHand({ minutes: 20, flats: 4 });
     FakeSource.last.sendAfter(moves.length - 1, ['drops', '43 dpm'], ['dial', '+0.012 mm']);
-    expect(feed.takeReading('drops', null, 'count')).toEqual({
+    expect(english(feed.takeReading('drops', null, 'count'))).toEqual({
       message: expect.stringMatching(/no value just now/),
     });
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.012 });
@@ -146,7 +155,7 @@ describe('the paired gauge', () => {
     feed.unpair();
     vi.advanceTimersByTime(10_000);
     expect(FakeSource.opened).toBe(2);
-    expect(feed.takeReading('dial', null)).toEqual({ message: 'No gauge is paired.' });
+    expect(english(feed.takeReading('dial', null))).toEqual({ message: 'No gauge is paired.' });
   });
 
   it('moves of the hand go one after the other; those overtaken are left out, and a turn is not cut off by an old place', async () => {
@@ -207,7 +216,7 @@ describe('a serial port', () => {
     clock += 5000;
     expect(feed.takeReading('serial', 90)).toMatchObject({ value: -0.008 });
     clock += 6000;
-    expect(feed.takeReading('serial', 90)).toHaveProperty('message');
+    expect(english(feed.takeReading('serial', 90))).toHaveProperty('message');
     expect(feed.portFor(['caliper'])).toBe('serial');
   });
 });

@@ -1,5 +1,6 @@
 import { type GaugeLine, parseGaugeLine } from '@fulcrant/core/instruments';
 import { measuredAt, type PlaceQuantity } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core/simulators';
 import { measured, type Quantity } from '@fulcrant/core/units';
 import { useSyncExternalStore } from 'react';
@@ -33,7 +34,7 @@ export type FeedView = {
   state: 'off' | 'opening' | 'live' | 'dropped';
   heard: Partial<Record<FeedPort, Heard>>;
   /** What the feed has to say for itself: why it stopped, or a line that is no value. */
-  fault: string | null;
+  fault: Text | null;
   scene: Scene;
 };
 
@@ -255,7 +256,7 @@ export function takeReading(
   port: FeedPort,
   angleDeg: number | null,
   wanted: Quantity = 'length',
-): Heard | { message: string } {
+): Heard | { message: Text } {
   if (view.state !== 'live') return { message: view.fault ?? 'No gauge is paired.' };
   const heard = view.heard[port];
   if (!heard || performance.now() - heard.at > FRESH_MS[view.source ?? 'stand-in'])

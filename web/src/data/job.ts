@@ -9,9 +9,11 @@ import {
   take,
 } from '@fulcrant/core/job';
 import type { SiteRules } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import { useSay } from '../ui/settings.tsx';
 import { readThrough, Unreachable } from './api.ts';
 import { folder } from './fold.ts';
 import { enqueue, useWaiting } from './queue.ts';
@@ -59,13 +61,13 @@ export type JobView = {
   loading: boolean;
   fault: string | null;
   /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
-  act<T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null>;
+  act<T extends EventType>(type: T, data: EventDataOf<T>): Promise<Text | null>;
   /** Do several things in a row, each judged after those before it; why each was refused, or null where it is kept. */
   actAll<T extends EventType>(
     acts: ReadonlyArray<{ type: T; data: EventDataOf<T> }>,
-  ): Promise<Array<string | null>>;
+  ): Promise<Array<Text | null>>;
   /** The state if this happened now; the refusal where it may not. Nothing is kept. */
-  suppose<T extends EventType>(type: T, data: EventDataOf<T>): { state: JobState } | { refusal: string };
+  suppose<T extends EventType>(type: T, data: EventDataOf<T>): { state: JobState } | { refusal: Text };
   /** The state if several things happened now, those that may not left out. Nothing is kept. */
   supposeAll<T extends EventType>(acts: ReadonlyArray<{ type: T; data: EventDataOf<T> }>): JobState | null;
 };
@@ -102,11 +104,11 @@ export function useJob(id: string): JobView {
     },
     [person, id, state],
   );
-  const given = useRef<{ upon: JobState | null; acts: string; said: Promise<Array<string | null>> }>(null);
+  const given = useRef<{ upon: JobState | null; acts: string; said: Promise<Array<Text | null>> }>(null);
   const perform = useCallback<JobView['actAll']>(
     async (acts) => {
       if (!person) return acts.map(() => 'Sign in first.');
-      const said: Array<string | null> = [];
+      const said: Array<Text | null> = [];
       let then = state;
       for (const a of acts) {
         const event = makeEvent(person, id, a.type, a.data);
@@ -213,6 +215,7 @@ export function useHouseRules() {
 
 /** Open a job on this device; it goes to the server with everything that follows. */
 export function useOpenJob(): (setup: Setup, positionId: string) => Promise<string> {
+  const say = useSay();
   const { person, plant } = useSession();
   const client = useQueryClient();
   return useCallback(
@@ -226,11 +229,11 @@ export function useOpenJob(): (setup: Setup, positionId: string) => Promise<stri
         setup: plant?.demo ? { ...own, demo: true } : own,
       });
       const taken = take(null, event);
-      if ('refusal' in taken) throw new Error(taken.refusal);
+      if ('refusal' in taken) throw new Error(say(taken.refusal));
       await enqueue(event);
       void client.invalidateQueries({ queryKey: ['jobs'] });
       return jobId;
     },
-    [person, plant, client],
+    [person, plant, client, say],
   );
 }

@@ -185,7 +185,7 @@ async function settle(run: Waiting[], answer: EventsResponse): Promise<void> {
     );
   for (const w of run) {
     const outcome = answer.outcomes.find((o) => o.id === w.event.id);
-    if (outcome?.outcome === 'refused') await setAside(w, outcome.reason ?? 'Refused.');
+    if (outcome?.outcome === 'refused') await setAside(w, outcome.said ?? outcome.reason ?? 'Refused.');
     else if (outcome) await putSent(w, Date.now());
   }
   await reload();

@@ -1,10 +1,11 @@
 import type { JobEvent } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
 /** An event waiting to be sent, in the order it happened here. */
 export type Waiting = { n: number; event: JobEvent };
 /** An event the server refused, kept with its reason until somebody deals with it. */
-export type SetAside = { event: JobEvent; reason: string };
+export type SetAside = { event: JobEvent; reason: Text };
 
 /** An event the server has said it has, and when: kept a while, since a server can be set back to what it was last night. */
 export type Sent = Waiting & { sentAt: number };
@@ -87,7 +88,7 @@ export async function sendAgain(lost: readonly Sent[]): Promise<void> {
 }
 
 /** Move a refused event out of the queue in one transaction, so that it is always in one place or the other. */
-export async function setAside(waiting: Waiting, reason: string): Promise<void> {
+export async function setAside(waiting: Waiting, reason: Text): Promise<void> {
   const tx = (await shelf()).transaction(['queue', 'aside'], 'readwrite', { durability: 'strict' });
   await tx.objectStore('aside').put({ event: waiting.event, reason });
   await tx.objectStore('queue').delete(waiting.n);

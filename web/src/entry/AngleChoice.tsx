@@ -1,11 +1,12 @@
+import type { Text } from '@fulcrant/core/messages';
 import { parseAngle } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 /** Any angle of the turn, where a keyway or a hole stands in the way of an even one. */
-export function AngleChoice({ onAngle }: { onAngle: (deg: number) => string | null }) {
+export function AngleChoice({ onAngle }: { onAngle: (deg: number) => Text | null }) {
   const [text, setText] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const say = useSay();
   if (text === null)
     return (

@@ -1,5 +1,6 @@
 import type { GaugeLine } from '@fulcrant/core/instruments';
 import type { Place } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import {
   STAND_IN_SHAFTS,
   type StandInHeat,
@@ -16,7 +17,7 @@ import { GaugesHere } from '../data/job.ts';
 import { hasSerial } from '../data/serial-port.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Digits } from '../ui/Num.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSettings, Words } from '../ui/settings.tsx';
 
 const SHAFT_WORDS: Record<StandInShaft, string> = {
   true: 'a true shaft',
@@ -130,14 +131,18 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
           </Button>
         </div>
       )}
-      {feed.fault && <Fault>{feed.fault}</Fault>}
+      {feed.fault && (
+        <Fault>
+          <Words of={feed.fault} />
+        </Fault>
+      )}
     </div>
   );
 }
 
 /** Choose what is paired: the stand-in bench that ships with the application, or a gauge that sends lines on a serial port. */
 function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => void; place: Place }) {
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const serial = async () => {
     const refused = await pairSerial();
     setFault(refused);
@@ -156,7 +161,11 @@ function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => vo
         ) : (
           <p className="m-0 text-muted">This browser gives no serial ports.</p>
         )}
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         <Scenes place={place} onPaired={onClose} />
         <p className="m-0 text-sm text-muted">
           Readings from the stand-in are marked so on the sheet: practice, no record of a machine.

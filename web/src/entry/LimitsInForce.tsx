@@ -5,17 +5,18 @@ import {
   type Setup,
   type StepDefinition,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { lengthDigits, parseLength, parseRoughness, parseTypedNumber } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { makerOf, withMaker, withMethod } from './limits.ts';
 
 type Props = {
   state: JobState;
   step: StepDefinition;
   open: boolean;
-  onSetup: (setup: Setup, reason: string) => Promise<string | null>;
+  onSetup: (setup: Setup, reason: string) => Promise<Text | null>;
 };
 
 /** Which limit judges here and whose it is; the maker's value is typed in place, or another school followed. */
@@ -31,14 +32,19 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
       return `maker’s sheet, ${q.quantity === 'length' ? `${lengthDigits(maker, unit)} ${unit}` : q.quantity === 'degrees' ? `${maker}°` : `${maker} µm`}`;
     const school = q.rule ? rulesWith(state.setup)[q.rule] : 'practice';
     const chosen = q.schools.find((s) => s.school === school);
-    return chosen ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${chosen.title}` : 'common practice';
+    return chosen
+      ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${units(chosen.title)}`
+      : 'common practice';
   };
   return (
     <div className="text-[0.95rem] leading-snug" data-limits>
       {questions.map((q) => (
         <p key={q.maker} className="m-0 flex flex-wrap items-center gap-x-3">
           <span>
-            <span className="text-muted">{q.title}:</span> {units(say(q))}
+            <span className="text-muted">
+              <Words of={q.title} />:
+            </span>{' '}
+            {units(say(q))}
           </span>
           {open && (
             <Button
@@ -78,7 +84,7 @@ function LimitDialog({
 }) {
   const { unit } = useSettings();
   const [text, setText] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const { rule } = q;
   const maker = makerOf(setup, q.maker);
   const done = async (next: Setup, reason: string) => {
@@ -87,7 +93,7 @@ function LimitDialog({
     else onClose();
   };
   const said = useSay();
-  const read = (): { value: number } | { message: string } => {
+  const read = (): { value: number } | { message: Text } => {
     if (q.quantity === 'degrees') {
       const n = parseTypedNumber(text.replace(/°|deg.*$/i, ''));
       return n ? { value: n.value } : { message: 'Type degrees, for example 1.5.' };
@@ -106,11 +112,11 @@ function LimitDialog({
     if (r.value <= 0) return setFault('A limit is more than nothing.');
     await done(
       withMaker(setup, q.maker, Number(r.value.toFixed(6))),
-      `Maker’s sheet: ${q.title}, ${text.trim()}.`,
+      `Maker’s sheet: ${said(q.title)}, ${text.trim()}.`,
     );
   };
   return (
-    <Dialog open onClose={onClose} title={`${q.title}: whose limit`}>
+    <Dialog open onClose={onClose} title={`${said(q.title)}: whose limit`}>
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
         <label className="flex flex-col">
           <span className="kicker">What the maker’s sheet says; it outranks every school</span>
@@ -123,7 +129,11 @@ function LimitDialog({
             className="figures min-h-14 border-0 border-b-[3px] border-brass bg-transparent text-2xl"
           />
         </label>
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="solid">
             It says so
@@ -131,7 +141,7 @@ function LimitDialog({
           {maker !== undefined && (
             <Button
               onClick={() =>
-                void done(withMaker(setup, q.maker, undefined), `Maker’s value taken back: ${q.title}.`)
+                void done(withMaker(setup, q.maker, undefined), `Maker’s value taken back: ${said(q.title)}.`)
               }
             >
               Take the maker’s value back
@@ -151,7 +161,10 @@ function LimitDialog({
                 weight={on ? 'solid' : 'line'}
                 className="text-left"
                 onClick={() =>
-                  void done(withMethod(setup, rule, s.school), `School followed: ${q.title}, ${s.title}.`)
+                  void done(
+                    withMethod(setup, rule, s.school),
+                    `School followed: ${said(q.title)}, ${said(s.title)}.`,
+                  )
                 }
               >
                 {lengthDigits(s.limitMm, unit)} {unit}, {said(s.title)}

@@ -1,5 +1,6 @@
 import type { Instrument } from '@fulcrant/core/instruments';
 import { measuredAt, type Place } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
 import { Keyboard } from 'lucide-react';
 import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef } from 'react';
@@ -9,7 +10,7 @@ import { takeCaret } from '../ui/caret.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Keypad } from '../ui/Keypad.tsx';
 import { useKeys } from '../ui/keys.ts';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
 import { touchesNear } from './touches.ts';
@@ -26,8 +27,8 @@ type Props = {
   /** Called as the text changes, with the value understood or null. */
   onPreview: (value: number | null) => void;
   /** Refusal if this value were stored, known before it is. */
-  refusal: string | null;
-  onStore: (value: number, raw: string, via?: 'port') => Promise<string | null>;
+  refusal: Text | null;
+  onStore: (value: number, raw: string, via?: 'port') => Promise<Text | null>;
   /** Keys on the screen, and where on the sheet they are laid. */
   pad: boolean;
   padSlot: HTMLElement | null;
@@ -73,7 +74,7 @@ export function ReadingEntry(props: Props) {
       <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
         <div className="flex flex-wrap items-center justify-between gap-x-3">
           <label htmlFor={id} className="kicker min-w-36 flex-1 !text-brass">
-            {place.label}
+            <Words of={place.label} />
           </label>
           <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
         </div>
@@ -130,12 +131,22 @@ export function ReadingEntry(props: Props) {
         <div id={`${id}-read`} className="min-h-[1.6rem] leading-snug" aria-live="polite">
           {understood && 'value' in understood && (
             <p className="text-[0.95rem]">
-              read as <span className="figures font-medium">{understood.said}</span>
-              {understood.note && <span className="text-muted"> ({understood.note})</span>}
+              read as{' '}
+              <span className="figures font-medium">
+                <Words of={understood.said} />
+              </span>
+              {understood.note && (
+                <span className="text-muted">
+                  {' '}
+                  (<Words of={understood.note} />)
+                </span>
+              )}
             </p>
           )}
           {understood && 'message' in understood && !fault && (
-            <p className="text-muted">{understood.message}</p>
+            <p className="text-muted">
+              <Words of={understood.message} />
+            </p>
           )}
           {shown && <Fault>{say(shown)}</Fault>}
         </div>

@@ -9,9 +9,12 @@ import {
   sweepWhole,
 } from '@fulcrant/core/instruments';
 import { type EventDataOf, type JobState, type Place, standing } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { expr } from '@fulcrant/core/messages';
 import { useEffect, useRef, useState } from 'react';
 import { moveHand, onDropped, onHeard, useFeedSource } from '../data/feed.ts';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 
 type Act = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
@@ -24,7 +27,7 @@ type Props = {
   gauge: Instrument;
   /** The job as it would stand with these readings, shown while the shaft turns; null to show it as it is. */
   onSuppose: (acts: Act[] | null) => void;
-  actAll: (acts: Act[]) => Promise<Array<string | null>>;
+  actAll: (acts: Act[]) => Promise<Array<Text | null>>;
   state: JobState;
 };
 
@@ -65,7 +68,7 @@ export function SweepPanel(props: Props) {
   const source = useFeedSource();
   const sweep = useRef<Sweep | null>(null);
   const [turned, setTurned] = useState<number | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const now = useLatest({ step, prefix, gauge, onSuppose, actAll });
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was last rendered is looked at when something is heard
@@ -77,7 +80,7 @@ export function SweepPanel(props: Props) {
       setTurned(null);
       const refused = (await now.current.actAll(actsOf(s, now.current))).filter((r) => r !== null);
       now.current.onSuppose(null);
-      if (refused[0]) setFault(`Not all of the turn was stored. ${refused[0]}`);
+      if (refused[0]) setFault(expr`Not all of the turn was stored. ${refused[0]}`);
       else if (!sweepWhole(s)) setFault('Some angles were passed over: take them one by one.');
     };
     const draw = () => {
@@ -134,7 +137,11 @@ export function SweepPanel(props: Props) {
           Turning: {turned.toFixed(0)}° of 360°
         </p>
       )}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </div>
   );
 }

@@ -1,7 +1,9 @@
+import type { Text } from '@fulcrant/core/messages';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { takePhoto } from '../data/photos.ts';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /**
  * A photograph from the camera or a file: made small and kept on this device first.
@@ -10,10 +12,10 @@ import { Button, Fault } from '../ui/controls.tsx';
 export function TakePhoto({
   onTaken,
 }: {
-  onTaken: (photo: Awaited<ReturnType<typeof takePhoto>>) => Promise<string | null>;
+  onTaken: (photo: Awaited<ReturnType<typeof takePhoto>>) => Promise<Text | null>;
 }) {
   const file = useRef<HTMLInputElement>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const [busy, setBusy] = useState(false);
   const take = async (taken: File | undefined) => {
     if (!taken) return;
@@ -49,7 +51,11 @@ export function TakePhoto({
       >
         <Camera aria-hidden="true" size={20} /> {busy ? 'Making it smaller …' : 'Take or choose one'}
       </Button>
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </>
   );
 }

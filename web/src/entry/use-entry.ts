@@ -6,6 +6,8 @@ import {
   placeAt,
   type StepReport,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { isText } from '@fulcrant/core/messages';
 import { set, subDays } from 'date-fns';
 import { useCallback, useMemo, useState } from 'react';
 import type { JobView } from '../data/job.ts';
@@ -26,7 +28,7 @@ export type Entry = {
   choose(key: string | null): void;
   typed: number | null;
   type(value: number | null): void;
-  refusal: string | null;
+  refusal: Text | null;
   /** The job as it would stand with the typed value; the job itself while nothing is typed. */
   shown: JobState;
   gauge: ReturnType<typeof useGauge>;
@@ -34,12 +36,12 @@ export type Entry = {
   suppose(acts: ReadingAct[] | null): void;
   /** Where the gauge stands while a turn is swept. */
   sweptTo: Place | null;
-  store(value: number, raw: string, via?: 'port'): Promise<string | null>;
+  store(value: number, raw: string, via?: 'port'): Promise<Text | null>;
   /** When it was read, where that is told later, “09:40”; empty where it is read now. */
   earlier: string;
   setEarlier(time: string): void;
   /** Choose any angle of the turn at hand; null where it is chosen, else why it cannot be read. */
-  chooseAngle: ((deg: number) => string | null) | null;
+  chooseAngle: ((deg: number) => Text | null) | null;
 };
 
 /** The place of a turn being swept moves on with the shaft. */
@@ -64,7 +66,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
   const [swept, setSwept] = useState<ReadingAct[] | null>(null);
   const [earlier, setEarlier] = useState('');
   const picked = chosen ? placeAt(state, step, chosen) : null;
-  const place = picked && typeof picked !== 'string' ? picked : (report?.next ?? null);
+  const place = picked && !isText(picked) ? picked : (report?.next ?? null);
   const gauge = useGauge(place?.instrumentKinds ?? NO_KINDS, place?.nominalMm);
   const inHand = gauge.gauge;
   const placeKey = place?.key ?? null;
@@ -111,7 +113,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
       ? (deg) => {
           const key = `${prefix}${Number(deg.toFixed(1))}`;
           const there = placeAt(state, step, key);
-          if (typeof there === 'string') return there;
+          if (isText(there)) return there;
           setChosen(key);
           return null;
         }

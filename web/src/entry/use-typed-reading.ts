@@ -1,9 +1,11 @@
 import { readValue } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import type { Place } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { LengthUnit } from '@fulcrant/core/units';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { portFor, quantityFor, takeReading } from '../data/feed.ts';
+import { useSay } from '../ui/settings.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 import { draftKey, dropDraft, keepDraft, readDraft } from './draft.ts';
 import { InTurn } from './in-turn.ts';
@@ -13,7 +15,7 @@ type Input = {
   place: Place;
   gauge: Instrument | null;
   unit: LengthUnit;
-  onStore: (value: number, raw: string, via?: 'port') => Promise<string | null>;
+  onStore: (value: number, raw: string, via?: 'port') => Promise<Text | null>;
 };
 
 const NO_GAUGE = 'Say which gauge is in hand.';
@@ -29,9 +31,10 @@ const believableAt = (place: Place, gauge: Instrument | null) => (mm: number) =>
  * place and with the gauge of the moment its turn comes, not of its keystroke.
  */
 export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
+  const say = useSay();
   const key = draftKey(job, place.key);
   const [text, setText] = useState(() => readDraft(key));
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const now = useLatest({ key, place, gauge, onStore, text });
   const before = useRef(key);
   const [turn] = useState(() => new InTurn());
@@ -100,7 +103,7 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
     /** Store what is typed. The field is free at once for the next digits; its draft stays until the reading is kept. */
     store() {
       const raw = text.trim();
-      if (raw === '') return setFault(`Nothing is typed for ${place.label.toLowerCase()}.`);
+      if (raw === '') return setFault(`Nothing is typed for ${say(place.label).toLowerCase()}.`);
       setText('');
       setFault(null);
       void turn.add(() => storeInTurn(raw));

@@ -1,4 +1,5 @@
 import type { Drawing, Fill, Ink, Look, Shape } from '@fulcrant/core/figures';
+import { textKey } from '@fulcrant/core/messages';
 import { say, sayIn } from '@fulcrant/core/units';
 import { type CSSProperties, useId } from 'react';
 import { useSettings } from '../ui/settings.tsx';
@@ -149,7 +150,7 @@ function keysOf(shapes: readonly Shape[]): string[] {
   let n = 0;
   return shapes.map((s) => {
     if (s.shape !== 'group' || !s.touch) return `${after} ${n++}`;
-    after = s.touch.does === 'mend' ? `mend ${s.touch.place}` : `turn ${s.touch.name}`;
+    after = s.touch.does === 'mend' ? `mend ${s.touch.place}` : `turn ${textKey(s.touch.name)}`;
     n = 0;
     return after;
   });
@@ -193,7 +194,7 @@ function Group({ shape: s, page }: { shape: Extract<Shape, { shape: 'group' }>; 
     );
   if (s.touch?.does === 'turn' && page.onTurn)
     return (
-      <Turnable {...s.touch} onTurn={page.onTurn}>
+      <Turnable {...s.touch} name={say(s.touch.name, page.unit)} onTurn={page.onTurn}>
         {inner}
       </Turnable>
     );

@@ -1,6 +1,6 @@
 import type { Trace } from '@fulcrant/core/history';
 import { type LengthUnit, lengthDigits, measured } from '@fulcrant/core/units';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { axis, FIGURES, ink, level, readings, STILL, useChart } from './chart.ts';
 
 /** New Year’s days within a span: where the strip is ruled. */
@@ -25,6 +25,7 @@ export function sayTraced(value: number, quantity: Trace['quantity'], unit: Leng
  * @param span from and to, ms, the same for all traces of a strip
  */
 export function StripTrace({ trace, span }: { trace: Trace; span: readonly [number, number] }) {
+  const say = useSay();
   const { unit } = useSettings();
   const [from, to] = span;
   const points = trace.points.map((p) => ({ x: Date.parse(p.at), y: p.value }));
@@ -103,7 +104,9 @@ export function StripTrace({ trace, span }: { trace: Trace; span: readonly [numb
   return (
     <div className="grid gap-x-4 border-t border-faint py-2 md:grid-cols-[12rem_minmax(0,1fr)]">
       <div>
-        <h3 className="m-0 text-lg leading-tight">{trace.label}</h3>
+        <h3 className="m-0 text-lg leading-tight">
+          <Words of={trace.label} />
+        </h3>
         <p className="figures m-0 text-base">{last ? sayTraced(last.value, trace.quantity, unit) : ''}</p>
         <p className="m-0 text-sm text-muted">
           {lower !== undefined && upper !== undefined
@@ -120,7 +123,7 @@ export function StripTrace({ trace, span }: { trace: Trace; span: readonly [numb
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`${trace.label}: ${trace.points.map((p) => `${sayTraced(p.value, trace.quantity, unit)}${p.found ? ' as found' : ''} on ${p.at.slice(0, 10)}`).join('; ')}`}
+          aria-label={`${say(trace.label)}: ${trace.points.map((p) => `${sayTraced(p.value, trace.quantity, unit)}${p.found ? ' as found' : ''} on ${p.at.slice(0, 10)}`).join('; ')}`}
         />
       </div>
     </div>

@@ -1,4 +1,6 @@
+import type { Text } from '@fulcrant/core/messages';
 import { createContext, type ReactNode, useContext } from 'react';
+import { useSay } from '../ui/settings.tsx';
 
 /** Takes back what was read at a place, so that it is read again; null where nothing may be mended. */
 const MendContext = createContext<((place: string) => void) | null>(null);
@@ -17,11 +19,12 @@ export function Mendable({
   /** Its key; null where nothing is read yet. */
   place: string | null;
   /** As a person calls it: “station 2 at 0°”. */
-  name: string;
+  name: Text;
   /** The value as it stands there, said with it. */
   shown?: string;
   children: ReactNode;
 }) {
+  const say = useSay();
   const mend = useContext(MendContext);
   if (!mend || place === null) return children;
   return (
@@ -29,7 +32,7 @@ export function Mendable({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${shown ? `${shown}: mend` : 'Mend'} ${name}`}
+      aria-label={`${shown ? `${shown}: mend` : 'Mend'} ${say(name)}`}
       data-mend={place}
       className="cursor-pointer outline-offset-2"
       onClick={() => mend(place)}

@@ -15,6 +15,8 @@ import {
   signsAt,
   standing,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { placeName } from '@fulcrant/core/sheet';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -23,7 +25,7 @@ import { useSession } from '../data/session.tsx';
 import { Button } from '../ui/controls.tsx';
 import { useKeys } from '../ui/keys.ts';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import type { Ask } from './acts.ts';
 import { actsOf } from './acts.ts';
 import { CorrectDialog } from './CorrectDialog.tsx';
@@ -44,7 +46,7 @@ type Props = {
   gauge: Instrument | null;
   number: string | null;
   onBack: () => void;
-  onFault: (f: string | null) => void;
+  onFault: (f: Text | null) => void;
   /** A reading touched on the figure, to be taken back and read again. */
   mending: Reading | null;
   onMended: () => void;
@@ -123,7 +125,7 @@ export function Actions({
   const acts = actsOf(job, step, undoing, reading);
   const mended = mending && {
     ...actsOf(job, step, undoing, mending).withdraw,
-    title: `Mend ${name(mending)}`,
+    title: `Mend ${say(name(mending))}`,
   };
   const chosen = mended ?? (ask ? acts[ask] : null);
   const touched = mending ?? (ask === 'withdraw' ? reading : null);
@@ -147,7 +149,7 @@ export function Actions({
           )}
           {undone && !held && (
             <Button weight="stop" onClick={() => setAsk('undo')}>
-              {undoing.words?.onward ?? undoing.words?.does}
+              <Words of={undoing.words?.onward ?? undoing.words?.does} />
             </Button>
           )}
           {open && toCome.length > 0 && !state.running && (
@@ -157,19 +159,19 @@ export function Actions({
           )}
           {open && after && !signsAt(state.setup, step.id) && (
             <Button weight="solid" disabled={blocking !== undefined} onClick={pass} title="F9" data-pass-step>
-              On to: {after.title}
+              On to: <Words of={after.title} />
             </Button>
           )}
         </>
       )}
       {open && lacks.length > 0 && !step.report?.asks && (
         <Button onClick={() => setLacking(true)} data-lacking>
-          {LACKING[lacks[0] ?? 'not-measured'].said}
+          <Words of={LACKING[lacks[0] ?? 'not-measured'].said} />
         </Button>
       )}
       {mayRepeat && stands && (
         <Button onClick={() => setAsk('repeat')} data-repeat>
-          {definition.repeatWord ?? 'Dressed'}: measure again
+          <Words of={definition.repeatWord ?? 'Dressed'} />: measure again
         </Button>
       )}
       {mayWithdraw && (
@@ -186,7 +188,8 @@ export function Actions({
           <span className="lg:[@media(max-height:790px)]:hidden">Not yet: {say(blocking.reason)}</span>
         ) : open && definition.closes && !undone ? (
           <span className="text-ink">
-            <strong className="font-label text-lg font-semibold">A door closes.</strong> {definition.closes}
+            <strong className="font-label text-lg font-semibold">A door closes.</strong>{' '}
+            <Words of={definition.closes} />
           </span>
         ) : (
           ''
@@ -205,12 +208,16 @@ export function Actions({
         >
           {touched && <TakenLine taken={touched} name={name} />}
           {ask === 'release' && <Holds state={state} step={step.id} name={name} />}
-          {ask === 'undo' && <p className="m-0">{undoing?.words?.caution}</p>}
+          {ask === 'undo' && (
+            <p className="m-0">
+              <Words of={undoing?.words?.caution} />
+            </p>
+          )}
           {ask === 'running' && (
             <ul className="m-0 list-none border-y border-faint p-0 py-1" data-to-come>
               {toCome.map((c) => (
-                <li key={c.at + c.what}>
-                  {c.what}, {format(new Date(c.at), 'd MMM HH:mm')}
+                <li key={`${c.at} ${textKey(c.what)}`}>
+                  <Words of={c.what} />, {format(new Date(c.at), 'd MMM HH:mm')}
                 </li>
               ))}
             </ul>
@@ -309,7 +316,7 @@ export function Actions({
 const HELD_LINES = 6;
 
 /** What was last read before a hold, beside the button that lets it go. */
-function Holds({ state, step, name }: { state: JobState; step: string; name: (r: Reading) => string }) {
+function Holds({ state, step, name }: { state: JobState; step: string; name: (r: Reading) => Text }) {
   const order = state.steps.map((s) => s.id);
   const upTo = order.indexOf(step);
   const read = state.readings.filter((r) => !r.withdrawn && order.indexOf(r.step) <= upTo).slice(-HELD_LINES);

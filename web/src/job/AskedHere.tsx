@@ -8,10 +8,11 @@ import {
   type Setup,
   tradeOf,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { type FormEvent, useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { LackingDialog } from './LackingDialog.tsx';
 
@@ -27,10 +28,10 @@ export function AskedHere({
   state: JobState;
   asks: readonly string[];
   open: boolean;
-  onSay: (setup: Setup) => Promise<string | null>;
+  onSay: (setup: Setup) => Promise<Text | null>;
   /** Ways to say that the sheet gives none, where the step goes on without. */
   lacks?: readonly LackingWhy[];
-  onLacking?: (why: LackingWhy, reason: string) => Promise<string | null>;
+  onLacking?: (why: LackingWhy, reason: string) => Promise<Text | null>;
 }) {
   const [lacking, setLacking] = useState(false);
   const { unit } = useSettings();
@@ -38,12 +39,14 @@ export function AskedHere({
   const trade = tradeOf(state.setup);
   const fields = fieldsOf(trade.schema).filter((f) => asks.includes(f.name));
   const [text, setText] = useState<FormValues>({});
-  const [faults, setFaults] = useState<Record<string, string>>({});
+  const [faults, setFaults] = useState<Record<string, Text>>({});
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     const missing = fields.filter((f) => (text[f.name] ?? '').trim() === '');
     if (missing.length > 0)
-      return setFaults(Object.fromEntries(missing.map((f) => [f.name, `${f.label}: it is needed here.`])));
+      return setFaults(
+        Object.fromEntries(missing.map((f) => [f.name, `${say(f.label)}: it is needed here.`])),
+      );
     const whole = {
       ...toForm(trade, state.setup as StartSetup, unit),
       ...Object.fromEntries(fields.map((f) => [formName(f.name), text[f.name] ?? ''])),
@@ -76,7 +79,9 @@ export function AskedHere({
         {fields.map((f) =>
           f.options ? (
             <div key={f.name}>
-              <span className="kicker">{f.label}</span>
+              <span className="kicker">
+                <Words of={f.label} />
+              </span>
               <Choice
                 label={f.label}
                 value={text[f.name] ?? ''}
@@ -84,7 +89,11 @@ export function AskedHere({
                 options={f.options.map(([v, words]) => [v, say(words)] as const)}
                 onChange={(v) => setText({ ...text, [f.name]: v })}
               />
-              {faults[f.name] && <Fault>{faults[f.name]}</Fault>}
+              {faults[f.name] && (
+                <Fault>
+                  <Words of={faults[f.name]} />
+                </Fault>
+              )}
             </div>
           ) : (
             <TextField
@@ -98,7 +107,11 @@ export function AskedHere({
           ),
         )}
       </div>
-      {faults[''] && <Fault>{faults['']}</Fault>}
+      {faults[''] && (
+        <Fault>
+          <Words of={faults['']} />
+        </Fault>
+      )}
       {open && (
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="solid">

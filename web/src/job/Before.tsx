@@ -1,7 +1,7 @@
 import type { StepReport } from '@fulcrant/core/job';
 import { VERDICT_WORD } from '@fulcrant/core/judgement';
 import { format } from 'date-fns';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { VerdictMark } from '../ui/verdicts.tsx';
 
 /** The measurings before this one, newest first: what they said and what was done about it. */
@@ -29,7 +29,9 @@ export function Before({ report }: { report: StepReport }) {
                       <VerdictMark verdict={f.verdict} size={22} />
                     </span>
                     <span>
-                      <span className="sr-only">{VERDICT_WORD[f.verdict]}. </span>
+                      <span className="sr-only">
+                        <Words of={VERDICT_WORD[f.verdict]} />.{' '}
+                      </span>
                       {say(f.reason)}
                     </span>
                   </li>

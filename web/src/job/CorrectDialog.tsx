@@ -6,10 +6,11 @@ import {
   type Said,
   type StepDefinition,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** An answer of a step that was passed is corrected with a reason: the step opens, and what stands on it; both answers print. */
@@ -30,7 +31,7 @@ export function CorrectDialog({
   const [chosen, setChosen] = useState<Answer | null>(null);
   const [note, setNote] = useState('');
   const [reason, setReason] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const items = step.items ?? [];
   const given = state.answers.filter((a) => a.step === step.id && items.some((i) => i.id === a.item));
   const item = items.find((i) => i.id === chosen?.item);
@@ -59,7 +60,7 @@ export function CorrectDialog({
     ? ['yes', ...(item.note ? [] : ['no' as const]), ...(canLack(item) ? ['none' as const] : [])]
     : [];
   return (
-    <Dialog open={open} onClose={close} title={`Correct an answer: ${step.title}`}>
+    <Dialog open={open} onClose={close} title={`Correct an answer: ${say(step.title)}`}>
       <div className="flex flex-col gap-3">
         {!item ? (
           <ul className="m-0 list-none p-0">
@@ -73,7 +74,9 @@ export function CorrectDialog({
                     setNote(a.note ?? '');
                   }}
                 >
-                  <strong className="font-label">{ANSWER_WORD[a.answer]}</strong>{' '}
+                  <strong className="font-label">
+                    <Words of={ANSWER_WORD[a.answer]} />
+                  </strong>{' '}
                   {say(items.find((i) => i.id === a.item)?.ask ?? a.item)}
                 </button>
               </li>
@@ -100,13 +103,17 @@ export function CorrectDialog({
             <div className="flex flex-wrap gap-3">
               {offered.map((a) => (
                 <Button key={a} onClick={() => void correct(a)}>
-                  {item.note ? 'Save' : ANSWER_WORD[a]}
+                  {item.note ? 'Save' : <Words of={ANSWER_WORD[a]} />}
                 </Button>
               ))}
             </div>
           </>
         )}
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         <Button onClick={close}>Cancel</Button>
       </div>
     </Dialog>

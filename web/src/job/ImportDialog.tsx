@@ -1,10 +1,12 @@
 import { readReadingsTable } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import type { EventDataOf, JobState } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import Papa from 'papaparse';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 
 type Act = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
 type Props = {
@@ -12,10 +14,10 @@ type Props = {
   onClose: () => void;
   state: JobState;
   step: string;
-  title: string;
+  title: Text;
   gauges: Instrument[];
   gauge: Instrument | null;
-  actAll: (acts: Act[]) => Promise<Array<string | null>>;
+  actAll: (acts: Act[]) => Promise<Array<Text | null>>;
 };
 type Looked = ReturnType<typeof readReadingsTable> & { name: string };
 
@@ -24,9 +26,10 @@ const BYTES_MOST = 1_000_000;
 
 /** A survey typed in a spreadsheet: looked through row by row before anything of it is stored. */
 export function ImportDialog({ open, onClose, state, step, title, gauges, gauge, actAll }: Props) {
+  const say = useSay();
   const { unit } = useSettings();
   const [looked, setLooked] = useState<Looked | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const [refused, setRefused] = useState<string[]>([]);
   const close = () => {
     setLooked(null);
@@ -51,12 +54,12 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
   const take = async () => {
     if (!looked) return;
     const said = await actAll(looked.readings.map((r) => ({ type: 'reading.taken' as const, data: r.data })));
-    const not = said.flatMap((s, i) => (s ? [`Line ${looked.readings[i]?.line}: ${s}`] : []));
+    const not = said.flatMap((s, i) => (s ? [`Line ${looked.readings[i]?.line}: ${say(s)}`] : []));
     if (not.length === 0) close();
     else setRefused(not);
   };
   return (
-    <Dialog open={open} onClose={close} title={`Readings from a file: ${title}`} wide>
+    <Dialog open={open} onClose={close} title={`Readings from a file: ${say(title)}`} wide>
       <div className="flex flex-col gap-3">
         <p className="m-0">
           CSV, as a spreadsheet saves it. The first line names the columns: <em>place, value</em>, or{' '}
@@ -73,18 +76,22 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
             className="min-h-12"
           />
         </label>
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         {looked && (
           <>
             {looked.faults.length > 0 && (
               <ul className="m-0 list-none border-t border-rule p-0" aria-label="Rows with faults">
                 {looked.faults.map((f) => (
                   <li
-                    key={`${f.line}-${f.message}`}
+                    key={`${f.line}-${textKey(f.message)}`}
                     className="border-b border-faint py-1.5"
                     data-bad-row={f.line}
                   >
-                    <strong className="font-label text-lg">Line {f.line}.</strong> {f.message}
+                    <strong className="font-label text-lg">Line {f.line}.</strong> <Words of={f.message} />
                   </li>
                 ))}
               </ul>

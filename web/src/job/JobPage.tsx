@@ -10,6 +10,7 @@ import {
   standing,
   whyOf,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { memo, type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -23,7 +24,7 @@ import { Explained } from '../ui/Explained.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { FlatRail, StandingRail } from '../ui/Rail.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { useWide } from '../ui/use-wide.ts';
 import { Whole } from '../ui/Whole.tsx';
 import { Why } from '../ui/Why.tsx';
@@ -93,7 +94,7 @@ export const JobSheet = memo(function JobSheet({
   const say = useSay();
   const { person } = useSession();
   const [looking, setLooking] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const [mending, setMending] = useState<Reading | null>(null);
   const middle = useRef<HTMLElement>(null);
   const wide = useWide();
@@ -124,8 +125,8 @@ export const JobSheet = memo(function JobSheet({
   useEffect(() => setFault(null), [state]);
   useHandGoesOn(middle, state.present);
   useEffect(() => {
-    document.title = `${state.setup.machine} · ${present.title} · Fulcrant`;
-  }, [state.setup.machine, present.title]);
+    document.title = `${state.setup.machine} · ${say(present.title)} · Fulcrant`;
+  }, [state.setup.machine, present.title, say]);
 
   if (!definition || !step.report || !supposed) return null;
   const input = {
@@ -162,7 +163,9 @@ export const JobSheet = memo(function JobSheet({
           </Link>
           <div className="max-w-[32rem] lg:hidden">
             <FlatRail marks={summary.rail} />
-            <p className="m-0 mt-1 font-label text-lg max-md:hidden">{present.title}</p>
+            <p className="m-0 mt-1 font-label text-lg max-md:hidden">
+              <Words of={present.title} />
+            </p>
           </div>
           <nav className="hidden lg:block" aria-label="Steps">
             <StandingRail
@@ -183,21 +186,23 @@ export const JobSheet = memo(function JobSheet({
         >
           <div>
             <p className="kicker m-0">
-              {definition.title}
+              <Words of={definition.title} />
               {state.attempt > 1 && definition.again ? ` · attempt ${state.attempt}` : ''}
               {step.status === 'done' && step.passed ? ` · passed by ${step.passed.author.name}` : ''}
               {step.byRulesOfThen ? ', by the rules of then' : ''}
             </p>
             <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
-              {held
-                ? 'Held'
-                : step.status === 'done' || definition.kind.quiet
-                  ? definition.title
-                  : say(step.report.act)}
+              {held ? (
+                'Held'
+              ) : step.status === 'done' || definition.kind.quiet ? (
+                <Words of={definition.title} />
+              ) : (
+                say(step.report.act)
+              )}
             </h1>
             <p className="m-0 leading-snug text-muted">
               {held ? (
-                `${step.hold?.reason}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
+                `${say(step.hold?.reason)}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
               ) : (
                 <>
                   <Explained>{definition.guide}</Explained>
@@ -224,14 +229,14 @@ export const JobSheet = memo(function JobSheet({
             {step.reopened && (
               <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 leading-snug" data-opened-again>
                 <strong className="font-label text-lg font-semibold">Opened again.</strong>{' '}
-                {step.reopened.because} ({step.reopened.author.name},{' '}
+                <Words of={step.reopened.because} /> ({step.reopened.author.name},{' '}
                 {format(new Date(step.reopened.at), 'd MMM HH:mm')}). What was recorded before stays on the
                 sheet.
               </p>
             )}
             {definition.caution && open && (
               <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 text-[0.95rem] leading-snug">
-                {definition.caution}
+                <Words of={definition.caution} />
               </p>
             )}
           </div>

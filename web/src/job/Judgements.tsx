@@ -14,6 +14,7 @@ import type { JobView } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Button } from '../ui/controls.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
 import { Look } from './Look.tsx';
 
@@ -57,7 +58,7 @@ export function Judgements({
           const d = acceptanceOf(state, step.id, f);
           return (
             <FindingLine
-              key={`${f.code} ${f.params.change ?? ''}`}
+              key={`${f.code} ${String(f.params.change ?? '')}`}
               finding={f}
               accepted={
                 d
@@ -120,6 +121,7 @@ const HOLDS_SHOWN = 3;
 
 /** Cautions of earlier steps that still hold. */
 function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
+  const say = useSay();
   if (holds.length === 0) return null;
   return (
     <section aria-label="Still holds from earlier steps" className="mt-2" data-still-holds>
@@ -128,7 +130,7 @@ function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
         {holds.slice(0, HOLDS_SHOWN).map(({ step, finding }) => (
           <FindingLine
             key={`${step.id} ${finding.code}`}
-            finding={{ ...finding, reason: `${step.title}: ${finding.reason}` }}
+            finding={{ ...finding, reason: `${say(step.title)}: ${say(finding.reason)}` }}
           />
         ))}
       </ul>

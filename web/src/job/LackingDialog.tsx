@@ -1,7 +1,9 @@
 import { LACKING, type LackingWhy } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** A number that is not there is said so, with a reason by one touch or in words; it prints. */
@@ -14,14 +16,14 @@ export function LackingDialog({
   open: boolean;
   onClose: () => void;
   whys: readonly LackingWhy[];
-  onSay: (why: LackingWhy, reason: string) => Promise<string | null>;
+  onSay: (why: LackingWhy, reason: string) => Promise<Text | null>;
 }) {
   const say = useSay();
   const [text, setText] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
-  const tell = async (why: LackingWhy, reason: string) => {
-    if (reason.trim().length < 3) return setFault('A reason takes a few words.');
-    const refused = await onSay(why, reason.trim());
+  const [fault, setFault] = useState<Text | null>(null);
+  const tell = async (why: LackingWhy, reason: Text) => {
+    if (say(reason).trim().length < 3) return setFault('A reason takes a few words.');
+    const refused = await onSay(why, say(reason).trim());
     if (refused) return setFault(say(refused));
     setText('');
     setFault(null);
@@ -33,10 +35,12 @@ export function LackingDialog({
         <p className="m-0">It prints on the sheet with the reason. Choose one, or type another.</p>
         {whys.map((why) => (
           <fieldset key={why} className="m-0 flex flex-wrap gap-2 border-0 p-0">
-            <legend className="kicker">{LACKING[why].said}</legend>
+            <legend className="kicker">
+              <Words of={LACKING[why].said} />
+            </legend>
             {LACKING[why].reasons.map((reason) => (
-              <Button key={reason} onClick={() => void tell(why, reason)}>
-                {reason}
+              <Button key={textKey(reason)} onClick={() => void tell(why, reason)}>
+                <Words of={reason} />
               </Button>
             ))}
             <Button disabled={text.trim() === ''} onClick={() => void tell(why, text)}>
@@ -45,7 +49,11 @@ export function LackingDialog({
           </fieldset>
         ))}
         <TextField label="Another reason" value={text} onText={setText} />
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         <Button onClick={onClose}>Cancel</Button>
       </div>
     </Dialog>

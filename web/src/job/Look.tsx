@@ -1,13 +1,15 @@
 import { type JobState, records } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /** A second person looks at a change of the setup that would lift a stop, and says so. */
 export function Look({ job, state, change: id }: { job: JobView; state: JobState; change: string }) {
   const { person } = useSession();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const change = state.setupChanges.find((c) => c.id === id);
   if (!change || !records(person?.role) || !person) return null;
   if (change.author.id === person.id)
@@ -21,7 +23,11 @@ export function Look({ job, state, change: id }: { job: JobView; state: JobState
       >
         I have looked at the change: it is right
       </Button>
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </>
   );
 }

@@ -1,10 +1,13 @@
 import { type JobState, tradeOf } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { fallsDue } from '@fulcrant/core/sheet';
 import { Link } from 'react-router';
 import { Button, Dialog } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /** Something that can be done, in words; what cannot be done now is left out as false. */
-export type MoreItem = readonly [string, () => void] | false | null | undefined;
+export type MoreItem = readonly [Text, () => void] | false | null | undefined;
 
 const LINK = 'flex min-h-12 items-center border border-ink px-5 font-label text-lg font-semibold';
 
@@ -37,13 +40,13 @@ export function MoreDialog({
           (item) =>
             item && (
               <Button
-                key={item[0]}
+                key={textKey(item[0])}
                 onClick={() => {
                   onClose();
                   item[1]();
                 }}
               >
-                {item[0]}
+                <Words of={item[0]} />
               </Button>
             ),
         )}
@@ -59,12 +62,12 @@ export function MoreDialog({
         )}
         {mayChange && !practice && (
           <Link className={LINK} to={`/jobs/${id}/setup`}>
-            Change {words.changes}, maker’s values
+            Change <Words of={words.changes} />, maker’s values
           </Link>
         )}
         {!practice && (
           <Link className={LINK} to={`/jobs/${id}/sheet`}>
-            {words.sheet}
+            <Words of={words.sheet} />
           </Link>
         )}
       </div>

@@ -1,8 +1,10 @@
 import type { JobState } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Photo } from '../entry/Photo.tsx';
 import { TakePhoto } from '../entry/TakePhoto.tsx';
 import { Dialog } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** Photographs of a step: those there, and one more from the camera or a file, with a word on what it shows. */
@@ -18,16 +20,17 @@ export function PhotosDialog({
   onClose: () => void;
   state: JobState;
   step: string;
-  title: string;
+  title: Text;
   /** Put one on the sheet; null where nothing may be put there. */
   onPhoto:
-    | ((photo: { hash: string; words: string; width: number; height: number }) => Promise<string | null>)
+    | ((photo: { hash: string; words: string; width: number; height: number }) => Promise<Text | null>)
     | null;
 }) {
+  const say = useSay();
   const [words, setWords] = useState('');
   const photos = state.photos.filter((p) => p.step === step);
   return (
-    <Dialog open={open} onClose={onClose} title={`Photographs: ${title}`} wide>
+    <Dialog open={open} onClose={onClose} title={`Photographs: ${say(title)}`} wide>
       {onPhoto && (
         <div className="flex flex-wrap items-end gap-4 border-b border-faint pb-4">
           <div className="min-w-60 flex-1">

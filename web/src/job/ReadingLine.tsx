@@ -1,16 +1,20 @@
 import { sayReading } from '@fulcrant/core/instruments';
 import type { BoltTick, Reading } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { formatTorque } from '@fulcrant/core/units';
 import { format } from 'date-fns';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 
 /** One reading as it stands on the sheet. */
-export function ReadingLine({ reading: r, name }: { reading: Reading; name: string }) {
+export function ReadingLine({ reading: r, name }: { reading: Reading; name: Text }) {
   const say = useSay();
   return (
     <p className="m-0 leading-snug">
       <span className={r.withdrawn ? 'line-through' : ''}>
-        <span>{name}</span>: <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
+        <span>
+          <Words of={name} />
+        </span>
+        : <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
         <span className="text-muted">
           typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
           {r.attempt > 1 ? `attempt ${r.attempt}` : ''}
@@ -27,7 +31,7 @@ export function ReadingLine({ reading: r, name }: { reading: Reading; name: stri
 }
 
 /** What is about to be taken back: a reading, or a bolt. */
-export function TakenLine({ taken, name }: { taken: Reading | BoltTick; name: (r: Reading) => string }) {
+export function TakenLine({ taken, name }: { taken: Reading | BoltTick; name: (r: Reading) => Text }) {
   const { unit } = useSettings();
   if ('place' in taken) return <ReadingLine reading={taken} name={name(taken)} />;
   return (

@@ -1,5 +1,7 @@
 import type { Reading } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { Button, Dialog } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { ReadingLine } from './ReadingLine.tsx';
 
 /** Every reading of a step, withdrawn ones struck out; each can be taken back, with a reason. */
@@ -13,14 +15,15 @@ export function ReadingsDialog({
 }: {
   open: boolean;
   onClose: () => void;
-  title: string;
+  title: Text;
   readings: readonly Reading[];
   /** What a person calls the place of a reading. */
-  name: (r: Reading) => string;
+  name: (r: Reading) => Text;
   onWithdraw: ((r: Reading) => void) | null;
 }) {
+  const say = useSay();
   return (
-    <Dialog open={open} onClose={onClose} title={`Readings: ${title}`} wide>
+    <Dialog open={open} onClose={onClose} title={`Readings: ${say(title)}`} wide>
       {readings.length === 0 && <p>None yet.</p>}
       <ul className="m-0 list-none p-0">
         {readings.map((r) => (

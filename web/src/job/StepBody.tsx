@@ -13,6 +13,7 @@ import type { StepView, ViewInput } from '../steps/view.tsx';
 import { viewOf } from '../trades/registry.ts';
 import { Beam } from '../ui/Beam.tsx';
 import { DueTimer } from '../ui/DueTimer.tsx';
+import { Words } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { AskedHere } from './AskedHere.tsx';
 
@@ -177,7 +178,7 @@ function Choices({ entry }: { entry: Entry }) {
           onClick={() => entry.choose(c.key)}
           className="min-h-12 border border-muted px-2.5 font-label text-base font-medium lg:[@media(max-height:790px)]:min-h-10 lg:[@media(max-height:790px)]:px-2 aria-pressed:border-2 aria-pressed:border-brass aria-pressed:font-semibold"
         >
-          {c.label}
+          <Words of={c.label} />
         </button>
       ))}
     </fieldset>

@@ -2,7 +2,7 @@ import type { JobState, Struck } from '@fulcrant/core/job';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import type { JobView } from '../data/job.ts';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { Look } from './Look.tsx';
 
 /** What went, counted, without what was never there. @example `9 readings, 1 answer` */
@@ -28,7 +28,9 @@ export function StruckList({ job, state }: { job: JobView; state: JobState }) {
           const seen = state.setupChanges.find((c) => c.id === s.change)?.seen;
           return (
             <li key={s.id} className="py-0.5">
-              <s>{s.title}</s>
+              <s>
+                <Words of={s.title} />
+              </s>
               {s.whole ? '' : ', in part'}: {counted(s)}. {s.author.name},{' '}
               {format(new Date(s.at), 'd MMM HH:mm')}: {s.reason}
               {s.stops.map((f) => (

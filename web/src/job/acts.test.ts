@@ -1,5 +1,6 @@
 import { actsOn } from '@fulcrant/core/job';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { toLock } from '../../../core/src/testing/test-stand.ts';
 import { actsOf } from './acts.ts';
 
@@ -39,13 +40,15 @@ describe('the rarer acts', () => {
       ['step.released', { step: step.id }],
       ['sheet.signed', { name: 'Asta', running: true }],
     ]);
-    expect(Object.values(acts).filter((a) => a.optional)).toEqual([acts.release, acts.running]);
-    for (const a of Object.values(acts)) expect(a.ask.length).toBeGreaterThan(5);
+    expect(english(Object.values(acts).filter((a) => a.optional))).toEqual(
+      english([acts.release, acts.running]),
+    );
+    for (const a of Object.values(acts)) expect(english(a.ask).length).toBeGreaterThan(5);
   });
   it('say what taking back is on this job, and withdraw nothing where nothing is in hand', async () => {
     const { done, job } = noted();
     const acts = actsOf(job, step, actsOn(state.setup)[0] ?? null, null);
-    expect(acts.undo.does).toBe('It is dismounted');
+    expect(english(acts.undo.does)).toBe('It is dismounted');
     await expect(acts.withdraw.run('x')).resolves.toBeNull();
     expect(done).toEqual([]);
   });

@@ -1,4 +1,6 @@
 import type { ActHere, Reading, StepState } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { expr } from '@fulcrant/core/messages';
 import type { JobView } from '../data/job.ts';
 
 /** The rarer acts, each of which asks for a reason first. */
@@ -15,10 +17,10 @@ export type Ask =
 
 /** What is asked before an act, and what is done with the answer. */
 export type Act = {
-  title: string;
-  ask: string;
-  does: string;
-  run(reason: string): Promise<string | null>;
+  title: Text;
+  ask: Text;
+  does: Text;
+  run(reason: string): Promise<Text | null>;
   optional?: boolean;
 };
 
@@ -31,7 +33,7 @@ export function actsOf(
 ): Record<Ask, Act> {
   return {
     repeat: {
-      title: `Measure “${step.title}” again`,
+      title: expr`Measure “${step.title}” again`,
       ask: 'What was done in between? What was read before stays on the sheet beside it.',
       does: 'Measure again',
       run: (done) => job.act('measure.repeated', { step: step.id, done }),
@@ -44,13 +46,13 @@ export function actsOf(
         reading ? job.act('reading.withdrawn', { reading: reading.id, reason }) : Promise.resolve(null),
     },
     hold: {
-      title: `Hold “${step.title}”`,
+      title: expr`Hold “${step.title}”`,
       ask: 'What holds it? It goes no further until a lead hand releases it.',
       does: 'Hold',
       run: (reason) => job.act('step.held', { step: step.id, reason }),
     },
     release: {
-      title: `Release “${step.title}”`,
+      title: expr`Release “${step.title}”`,
       ask: 'Anything to note with the release? (May stay empty.)',
       does: 'Release',
       run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
@@ -63,7 +65,7 @@ export function actsOf(
       run: (reason) => job.act('act.done', { act: undoing?.id ?? '', reason }),
     },
     loosen: {
-      title: `${step.title}: all loosened`,
+      title: expr`${step.title}: all loosened`,
       ask: 'Why? Tightening begins again at the first pass.',
       does: 'They are loose',
       run: (reason) => job.act('bolts.loosened', { step: step.id, reason }),

@@ -1,6 +1,7 @@
 import type { Setup } from '@fulcrant/core/job';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { openJobAt, reload } from '../testing/open.tsx';
 import { FakeServer, IMKE, OSKAR } from '../testing/server.ts';
@@ -86,7 +87,7 @@ describe('held', () => {
     await giveReason('spanner is back', 'Release');
     await until(field);
     await stored();
-    expect(state().holds).toMatchObject([
+    expect(english(state().holds)).toMatchObject([
       {
         reason: 'spanner is at the workshop',
         set: { author: { id: 'asta' } },

@@ -1,6 +1,8 @@
+import { textKey } from '@fulcrant/core/messages';
 import { difference, type Outage, type Placed, type Planned } from '@fulcrant/core/outage';
 import { shiftTimeIn } from '@fulcrant/core/sheet';
 import { Button } from '../ui/controls.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { boundSaid } from './change.ts';
 
 /** Another plan beside the one that stands: adopted or thrown away. */
@@ -30,6 +32,7 @@ export function Beside({
   onAdopt: (() => void) | null;
   onThrow: () => void;
 }) {
+  const say = useSay();
   const name = (key: string) => {
     const job = [...outage.jobs, ...proposal.outage.jobs].find((j) => j.key === key);
     return job ? `${job.machine}, ${job.position}` : key;
@@ -48,15 +51,15 @@ export function Beside({
       <p className="kicker m-0 !text-brass">{proposal.title}</p>
       <ul className="m-0 list-none columns-1 gap-8 p-0 md:columns-2">
         {words.map((w) => (
-          <li key={w} className="leading-snug">
-            {w}
+          <li key={textKey(w)} className="leading-snug">
+            <Words of={w} />
           </li>
         ))}
       </ul>
       <p className="m-0 text-sm text-muted">
         {proven
-          ? `No plan is shorter: ${boundSaid(outage, bound.by)} holds it.`
-          : `${(100 * gap).toFixed(1)} % above what nothing can beat, by ${boundSaid(outage, bound.by)}; ${looked} plans looked at.`}
+          ? `No plan is shorter: ${say(boundSaid(outage, bound.by))} holds it.`
+          : `${(100 * gap).toFixed(1)} % above what nothing can beat, by ${say(boundSaid(outage, bound.by))}; ${looked} plans looked at.`}
       </p>
       <div className="mt-2 flex flex-wrap gap-3">
         {onAdopt && (

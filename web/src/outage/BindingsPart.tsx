@@ -1,8 +1,10 @@
+import type { Text } from '@fulcrant/core/messages';
 import { circleBy, type Outage, proposedBindings } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import type { OutageKnown } from '../data/outages.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { Part } from './Part.tsx';
 import { changed, without } from './part-props.ts';
 
@@ -20,7 +22,7 @@ export function Bindings({
 }) {
   const [before, setBefore] = useState('');
   const [after, setAfter] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const { bindings, jobs } = draft;
   const name = (key: string) => {
     const j = jobs.find((x) => x.key === key);
@@ -55,7 +57,10 @@ export function Bindings({
             className={`flex items-center gap-3 border-b border-faint ${b.off ? 'text-muted line-through' : ''}`}
           >
             <span className="min-w-0 flex-1">
-              {name(b.before)} → {name(b.after)} <span className="text-sm text-muted">{b.why}</span>
+              {name(b.before)} → {name(b.after)}{' '}
+              <span className="text-sm text-muted">
+                <Words of={b.why} />
+              </span>
             </span>
             <Button weight="bare" onClick={() => strike(i)}>
               {b.off ? 'Bind again' : 'Strike out'}
@@ -82,7 +87,11 @@ export function Bindings({
         <Choice label="Then" value={after} options={options} onChange={setAfter} />
         <Button onClick={add}>Bind</Button>
       </div>
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </Part>
   );
 }

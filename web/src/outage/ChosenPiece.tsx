@@ -1,6 +1,7 @@
 import { type Outage, type OutageNetwork, type Placed, saidMinutes } from '@fulcrant/core/outage';
 import { Link } from 'react-router';
 import { Button } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /** The piece touched: what it is, who, what it needs, how long and from how many sheets that is known. */
 export function ChosenPiece({
@@ -35,7 +36,7 @@ export function ChosenPiece({
         <span className="font-label text-lg font-semibold">
           {piece.job.machine}, {piece.job.position}
         </span>
-        : {piece.name}
+        : <Words of={piece.name} />
       </p>
       <p className="m-0 figures">
         {say(at.start)} to {say(at.finish)}
@@ -54,7 +55,8 @@ export function ChosenPiece({
         <p className="m-0 font-medium text-stop">▲ no {piece.short.join(', no ')} here reaches its torque</p>
       )}
       <p className="m-0 text-muted">
-        {saidMinutes(duration.least)} to {saidMinutes(duration.most)}, mostly {saidMinutes(duration.likely)}:{' '}
+        <Words of={saidMinutes(duration.least)} /> to <Words of={saidMinutes(duration.most)} />, mostly{' '}
+        <Words of={saidMinutes(duration.likely)} />:{' '}
         {duration.sheets > 0 ? `from ${duration.sheets} sheets of this plant` : 'common practice'}
       </p>
       {piece.job.jobId && (

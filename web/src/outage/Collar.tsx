@@ -1,6 +1,7 @@
 import { useDraggable } from '@dnd-kit/core';
 import type { Piece } from '@fulcrant/core/outage';
 import { type KeyboardEvent, memo } from 'react';
+import { useSay, Words } from '../ui/settings.tsx';
 import { STEP } from './scale.ts';
 
 /** How high a lane is, and the ruled tape above them. */
@@ -26,11 +27,13 @@ type CollarProps = {
 };
 
 /** What stands on a collar where there is room. */
-const Words = ({ piece, width }: { piece: Piece; width: number }) =>
+const OnCollar = ({ piece, width }: { piece: Piece; width: number }) =>
   width > 34 ? (
     <span className="block px-1 pt-1">
       <span className="block truncate font-label text-[0.85rem] font-semibold">{piece.job.machine}</span>{' '}
-      <span className="block truncate pt-0.5 text-[0.7rem]">{piece.name}</span>
+      <span className="block truncate pt-0.5 text-[0.7rem]">
+        <Words of={piece.name} />
+      </span>
     </span>
   ) : null;
 
@@ -56,6 +59,7 @@ export const Collar = memo(
     unit,
     onKey,
   }: CollarProps) {
+    const say = useSay();
     const drag = useDraggable({ id, data: { lane }, disabled: !mayMove });
     const look =
       piece.state === 'done'
@@ -78,7 +82,7 @@ export const Collar = memo(
           className={`absolute overflow-hidden border leading-none ${look} ${chosen ? 'z-20 outline outline-[3px] outline-steel' : ''}`}
           style={place}
         >
-          <Words piece={piece} width={width} />
+          <OnCollar piece={piece} width={width} />
         </div>
       );
     const key = (e: KeyboardEvent) => {
@@ -94,7 +98,7 @@ export const Collar = memo(
         {...drag.listeners}
         onKeyDown={key}
         onClick={() => onChoose(piece.id)}
-        aria-label={`${piece.job.machine} ${piece.name}, ${piece.job.position}, ${said}, ${piece.state}${piece.pinned ? ', pinned' : ''}`}
+        aria-label={`${piece.job.machine} ${say(piece.name)}, ${piece.job.position}, ${said}, ${piece.state}${piece.pinned ? ', pinned' : ''}`}
         aria-pressed={chosen}
         data-piece={piece.id}
         data-state={piece.state}
@@ -111,7 +115,7 @@ export const Collar = memo(
         {piece.pinned && (
           <span aria-hidden="true" className="absolute right-0.5 top-0.5 size-2.5 rounded-full bg-stop" />
         )}
-        <Words piece={piece} width={width} />
+        <OnCollar piece={piece} width={width} />
       </button>
     );
   },

@@ -1,10 +1,13 @@
 import { allTrades } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { readThrough } from '../data/api.ts';
 import { useDue, useRegister } from '../data/register.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { freshKey } from './fresh-key.ts';
 import { Part } from './Part.tsx';
@@ -20,9 +23,10 @@ type OpenLine = {
 
 /** Jobs from the register, or those that are open already. */
 export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['jobs']) => void }) {
+  const say = useSay();
   const [typed, setTyped] = useState('');
   const [trade, setTrade] = useState(allTrades()[0]?.id ?? '');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const found = useRegister(typed).data?.positions ?? [];
   const { jobs } = draft;
   const words = (id: string) => allTrades().find((t) => t.id === id)?.words.offer[0] ?? id;
@@ -82,7 +86,7 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
               <strong className="font-label text-lg font-semibold">{j.machine}</strong>, {j.position}
               <span className="text-muted">
                 {' '}
-                · {words(j.trade)}
+                · <Words of={words(j.trade)} />
                 {j.jobId ? '' : ', not opened yet'}
               </span>
             </span>
@@ -137,21 +141,25 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
           <ul className="m-0 list-none p-0">
             {due.slice(0, 20).map((d) => (
               <li
-                key={`${d.positionId} ${d.what} ${d.at}`}
+                key={`${d.positionId} ${textKey(d.what)} ${d.at}`}
                 className="flex items-center gap-3 border-b border-faint"
               >
                 <span className="min-w-0 flex-1 truncate">
-                  {d.what}: {d.machine}, {d.position}
+                  <Words of={d.what} />: {d.machine}, {d.position}
                 </span>
                 <Button weight="bare" onClick={() => take(d.machine, d.position, d.positionId ?? '')}>
-                  Add as {words(trade).toLowerCase()}
+                  Add as {say(words(trade)).toLowerCase()}
                 </Button>
               </li>
             ))}
           </ul>
         </details>
       )}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </Part>
   );
 }

@@ -1,5 +1,6 @@
 import { gaugeKind } from '@fulcrant/core/instruments';
 import type { Setup } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { kitOf, kitRowKey, type Outage, type OutageNetwork, toolsWanted } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -7,7 +8,7 @@ import { faultsOf } from '../data/asked.ts';
 import { useInstruments } from '../data/job.ts';
 import { layOut, type OutageKnown } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
 const GROUP: Record<string, string> = {
   bearings: 'Bearings',
@@ -40,7 +41,7 @@ export function KitPanel({
   const { person } = useSession();
   const mayTick = person?.role === 'lead' || person?.role === 'fitter';
   const say = useSay();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const tick = async (row: string) => {
     setFault(null);
     try {
@@ -58,7 +59,7 @@ export function KitPanel({
   const kinds = new Map<string, number>();
   for (const g of gauges)
     if (g.calibrationDue >= wall)
-      kinds.set(gaugeKind(g.kind).name, (kinds.get(gaugeKind(g.kind).name) ?? 0) + 1);
+      kinds.set(say(gaugeKind(g.kind).name), (kinds.get(say(gaugeKind(g.kind).name)) ?? 0) + 1);
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" data-kit={rows.length}>
       <table className="w-full border-collapse text-left">
@@ -107,7 +108,7 @@ export function KitPanel({
       <div>
         {fault && (
           <p role="alert" className="m-0 pb-3 font-medium text-stop">
-            {fault}
+            <Words of={fault} />
           </p>
         )}
         <h2 className="kicker m-0 border-b border-rule pb-1">Shared tools</h2>

@@ -3,6 +3,7 @@ import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Choice } from '../ui/Choice.tsx';
+import { Words } from '../ui/settings.tsx';
 
 const LINK = 'inline-flex min-h-12 items-center px-2 text-steel underline underline-offset-4';
 
@@ -45,7 +46,9 @@ export function ListsPanel({
             </p>
             <p className="m-0 font-label text-[2.6rem] font-semibold leading-none">{piece.job.machine}</p>
             <p className="m-0 text-2xl leading-tight">{piece.job.position}</p>
-            <p className="m-0 mt-2 text-3xl leading-tight">{piece.name}</p>
+            <p className="m-0 mt-2 text-3xl leading-tight">
+              <Words of={piece.name} />
+            </p>
             <p className="m-0 text-xl">
               until {say(momentAt(outage, first.finish)).slice(11)}
               {piece.tools.length > 0 ? ` · ${piece.tools.join(', ')}` : ''}
@@ -96,7 +99,7 @@ export function ListsPanel({
               <span className="figures text-muted">{shift(momentAt(outage, p.start))}</span>
               <span>
                 <strong className="font-label text-lg font-semibold">{it?.job.machine}</strong>,{' '}
-                {it?.job.position}: {it?.name}
+                {it?.job.position}: <Words of={it?.name} />
               </span>
             </li>
           );

@@ -1,3 +1,5 @@
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { type Known, momentAt, networkOf, type Outage, type Placed } from '@fulcrant/core/outage';
 import { shiftTimeIn } from '@fulcrant/core/sheet';
 import { Tabs, ToggleGroup } from 'radix-ui';
@@ -8,6 +10,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { Beside, type Proposal } from './Beside.tsx';
 import { Board } from './Board.tsx';
@@ -45,7 +48,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
     () => ZOOMS.find(([z]) => z === sessionStorage.getItem('fulcrant.zoom'))?.[0] ?? 'outage',
   );
   const [chosen, setChosen] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const planner = usePlanner();
   const facts: Known = useMemo(
@@ -182,10 +185,20 @@ function OutageSheet({ known }: { known: OutageKnown }) {
         />
       )}
       {planner.fault && <Fault>{planner.fault}</Fault>}
-      {fault && <Fault>{fault}</Fault>}
-      {circle && <Fault>{circle}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
+      {circle && (
+        <Fault>
+          <Words of={circle} />
+        </Fault>
+      )}
       {broken.map((b) => (
-        <Fault key={`${b.task} ${b.why}`}>{saidBroken(seen, b, say, placed)}</Fault>
+        <Fault key={`${b.task} ${textKey(b.why)}`}>
+          <Words of={saidBroken(seen, b, say, placed)} />
+        </Fault>
       ))}
       <Whole what="The board" again={kept.version}>
         <Board

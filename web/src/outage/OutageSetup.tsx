@@ -3,6 +3,7 @@ import { type RefObject, useRef, useState } from 'react';
 import type { Faults } from '../data/asked.ts';
 import type { OutageKnown } from '../data/outages.ts';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { Bindings } from './BindingsPart.tsx';
 import { CrewPart } from './CrewPart.tsx';
 import { freshKey } from './fresh-key.ts';
@@ -107,7 +108,9 @@ export function OutageSetup({
           </Button>
           {isChanged && <span className="text-brass">Changed here and not kept yet.</span>}
           {rest.map(([path, said]) => (
-            <Fault key={path}>{said}</Fault>
+            <Fault key={path}>
+              <Words of={said} />
+            </Fault>
           ))}
         </div>
       )}

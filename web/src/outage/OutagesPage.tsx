@@ -1,3 +1,4 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, format, nextMonday } from 'date-fns';
@@ -9,6 +10,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** A week from next Monday, one early shift: to begin from. Who and what there is, nobody has said yet. */
@@ -50,7 +52,7 @@ export function OutagesPage() {
   const client = useQueryClient();
   const go = useNavigate();
   const [name, setName] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const begin = async () => {
     if (name.trim() === '') return setFault('What is it called?');
     try {
@@ -92,7 +94,11 @@ export function OutagesPage() {
           </Button>
         </div>
       )}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </Page>
   );
 }

@@ -1,3 +1,4 @@
+import type { Text } from '@fulcrant/core/messages';
 import {
   type Outage,
   type OutageNetwork,
@@ -8,6 +9,7 @@ import {
   type WhatIf,
 } from '@fulcrant/core/outage';
 import { Button } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { boundSaid } from './change.ts';
 
 /** How likely it is done by the wall, which jobs threaten that, and what would buy most. */
@@ -25,7 +27,7 @@ export function RiskPanel({
   placed: readonly Placed[];
   /** Null while it is being worked out. */
   told: Risk | null;
-  bound: { end: number; by: string };
+  bound: { end: number; by: Text };
   say: (m: number) => string;
   onTry: ((title: string, next: Outage) => void) | null;
 }) {
@@ -56,7 +58,8 @@ export function RiskPanel({
         </p>
         {bound.by !== '' && (
           <p className="m-0 mt-2 text-sm">
-            Nothing can be done before {say(bound.end)}, by {boundSaid(outage, bound.by)}: the throat.
+            Nothing can be done before {say(bound.end)}, by <Words of={boundSaid(outage, bound.by)} />: the
+            throat.
           </p>
         )}
         {onTry && (
@@ -97,7 +100,7 @@ export function RiskPanel({
 /** What might be bought, by what holds the end: another tool, another hand for what is scarce. */
 function buys(
   outage: Outage,
-  throat: string,
+  throat: Text,
   placed: readonly Placed[],
   net: OutageNetwork,
 ): Array<[title: string, what: WhatIf]> {

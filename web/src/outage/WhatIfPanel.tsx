@@ -1,8 +1,10 @@
 import { allSkills } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { momentAt, type Outage, supposed, toolKey, type WhatIf } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 type Kind = WhatIf['kind'];
@@ -32,7 +34,7 @@ export function WhatIfPanel({
   const [kind, setKind] = useState<Kind>('ill');
   const [what, setWhat] = useState('');
   const [hours, setHours] = useState('24');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const list: ReadonlyArray<readonly [string, string]> =
     kind === 'ill'
       ? outage.crew.map((c) => [c.id, c.name])
@@ -100,7 +102,9 @@ export function WhatIfPanel({
       </Button>
       {fault && (
         <div className="md:col-span-4">
-          <Fault>{fault}</Fault>
+          <Fault>
+            <Words of={fault} />
+          </Fault>
         </div>
       )}
     </div>

@@ -1,6 +1,7 @@
 import { carriedOn, momentAt, networkOf, type Outage } from '@fulcrant/core/outage';
 import { describe, expect, it } from 'vitest';
 import { firstCome } from '../../../core/src/arithmetic/planning/search.ts';
+import { english } from '../../../core/src/testing/english.ts';
 import { KNOWN, OUTAGE } from '../../../core/src/testing/outage-stand.ts';
 import { adopted, boundOf, boundSaid, moved, movedOn, saidBroken, unpinned, withPlan } from './change.ts';
 
@@ -28,8 +29,8 @@ describe('a plan adopted', () => {
     expect(adopted(with_)).toEqual(
       carried.placed.map((p) => expect.objectContaining({ id: p.id, start: p.start })),
     );
-    expect(boundOf(with_)).toEqual({ end: end - 60, by: 'asta' });
-    expect(boundOf(OUTAGE)).toEqual({ end: 0, by: '' });
+    expect(english(boundOf(with_))).toEqual({ end: end - 60, by: 'asta' });
+    expect(english(boundOf(OUTAGE))).toEqual({ end: 0, by: '' });
   });
 
   it('what has no place is left out of it', () => {
@@ -45,7 +46,11 @@ describe('a plan adopted', () => {
     expect(left.placed.map((p) => p.id)).not.toContain(piece);
     for (const p of left.placed) expect(momentAt(OUTAGE, p.finish)).toMatch(/Z$/);
     const named = left.broken.map((b) => saidBroken(without, b, say, left.placed));
-    expect(named.some((n) => n.includes(it?.name ?? '-') && n.includes(it?.job.machine ?? '-'))).toBe(true);
+    expect(
+      named.some(
+        (n) => english(n).includes(english(it?.name ?? '-')) && english(n).includes(it?.job.machine ?? '-'),
+      ),
+    ).toBe(true);
     expect(adopted(withPlan(nobody, left, { end, by: '' }, OUTAGE.startsAt))).toEqual(left.placed);
   });
 
@@ -57,12 +62,12 @@ describe('a plan adopted', () => {
     ];
     const round = networkOf({ ...OUTAGE, bindings: [...OUTAGE.bindings, ...links] } as Outage, KNOWN);
     const told = movedOn(round, placed);
-    expect(told.fault).toMatch(/wait for each other/);
-    for (const job of [OUTAGE.jobs[0], OUTAGE.jobs[1]]) expect(told.fault).toContain(job?.position);
+    expect(english(told.fault)).toMatch(/wait for each other/);
+    for (const job of [OUTAGE.jobs[0], OUTAGE.jobs[1]]) expect(english(told.fault)).toContain(job?.position);
   });
 
   it('what holds the end is said by the names people use', () => {
-    expect(boundSaid(OUTAGE, 'asta, torque wrench')).toBe('Asta, torque wrench');
+    expect(english(boundSaid(OUTAGE, 'asta, torque wrench'))).toBe('Asta, torque wrench');
   });
 });
 
@@ -70,7 +75,7 @@ describe('a piece put elsewhere by hand', () => {
   it('is pinned where it was dropped, by whom it was dropped on, and all else goes on round it', () => {
     const later = at(piece).start + 24 * 60;
     const then = moved(OUTAGE, KNOWN, placed, piece, later, null, say);
-    if ('refused' in then) throw new Error(then.refused);
+    if ('refused' in then) throw new Error(english(then.refused));
     const pin = then.outage.pins.find((p) => p.task === piece);
     expect(pin).toEqual({ task: piece, startsAt: momentAt(OUTAGE, later), by: at(piece).units });
     expect(then.planned.placed.find((p) => p.id === piece)?.start).toBe(later);
@@ -88,17 +93,17 @@ describe('a piece put elsewhere by hand', () => {
       const then = moved(OUTAGE, KNOWN, placed, ...by, say);
       return 'refused' in then ? then.refused : null;
     };
-    expect(refused(piece, -15, null)).toBe('That lies in the past.');
+    expect(english(refused(piece, -15, null))).toBe('That lies in the past.');
     const skill = net.pieces.get(piece)?.skill ?? '';
     const unable = OUTAGE.crew.find((c) => !c.skills.includes(skill as never));
-    expect(refused(piece, at(piece).start, unable?.id ?? null)).toBe(
+    expect(english(refused(piece, at(piece).start, unable?.id ?? null))).toBe(
       `${unable?.name} is not down for ${skill}.`,
     );
-    expect(refused('no such piece', 60, null)).toMatch(/never moved/);
+    expect(english(refused('no such piece', 60, null))).toMatch(/never moved/);
     // The last piece of a job cannot begin with the outage: it waits for those before it.
     const last = [...net.pieces.values()].filter((p) => p.job.key === 'f' && !p.waits).at(-1);
     const id = [...net.pieces].find(([, p]) => p === last)?.[0] ?? '';
-    expect(refused(id, net.now + 60, null)).toMatch(
+    expect(english(refused(id, net.now + 60, null))).toMatch(
       /^Fan 3, Drive end: .+ (waits for Fan 3, |has no place|lies|is)/,
     );
   });
@@ -106,14 +111,16 @@ describe('a piece put elsewhere by hand', () => {
   it('at night, when nobody of the crew works, it has no place', () => {
     // Shifts begin at six and end at two: midnight on the plant’s clock is 18 hours after the start.
     const then = moved(OUTAGE, KNOWN, placed, piece, 18 * 60, null, say);
-    expect('refused' in then ? then.refused : '').toMatch(/^Fan 3|^Pump 2/);
+    expect(english('refused' in then ? then.refused : '')).toMatch(/^Fan 3|^Pump 2/);
   });
 
   it('each way it cannot be is a sentence with the machine in it', () => {
     const other = [...net.pieces.keys()].find((k) => k !== piece) ?? '';
     for (const why of [`waits for ${other}`, 'has no place in its shift', 'is done by nobody'])
-      expect(saidBroken(net, { task: piece, why }, say, placed)).toMatch(/^(Fan 3|Pump 2), .+\.$/);
-    expect(saidBroken(net, { task: 'gone', why: 'has no place' }, say, placed)).toBe('gone has no place.');
+      expect(english(saidBroken(net, { task: piece, why }, say, placed))).toMatch(/^(Fan 3|Pump 2), .+\.$/);
+    expect(english(saidBroken(net, { task: 'gone', why: 'has no place' }, say, placed))).toBe(
+      'gone has no place.',
+    );
   });
 });
 

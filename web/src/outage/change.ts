@@ -1,13 +1,17 @@
+import type { Text } from '@fulcrant/core/messages';
+import { type Arg, expr, listOf, textKey } from '@fulcrant/core/messages';
 import {
   type Carried,
   carriedOn,
   circleOf,
+  isWithoutPlace,
   type Known,
   momentAt,
   networkOf,
   type Outage,
   type OutageNetwork,
   type Placed,
+  waitedFor,
 } from '@fulcrant/core/outage';
 
 /** The plan as it was adopted, as the planner takes it. */
@@ -18,7 +22,7 @@ export const adopted = (outage: Outage): Placed[] =>
 export const withPlan = (
   outage: Outage,
   planned: Carried,
-  bound: { end: number; by: string },
+  bound: { end: number; by: Text },
   at: string,
 ): Outage => ({
   ...outage,
@@ -26,7 +30,7 @@ export const withPlan = (
     madeAt: at,
     end: planned.end,
     bound: bound.end,
-    by: bound.by.slice(0, 400),
+    by: bound.by,
     placed: planned.placed.map((p) => ({
       task: p.id,
       start: p.start,
@@ -37,7 +41,7 @@ export const withPlan = (
 });
 
 /** What nothing can beat, as it was when the plan was adopted. */
-export const boundOf = (outage: Outage): { end: number; by: string } => ({
+export const boundOf = (outage: Outage): { end: number; by: Text } => ({
   end: outage.plan?.bound ?? 0,
   by: outage.plan?.by ?? '',
 });
@@ -48,27 +52,27 @@ export function saidBroken(
   broken: Carried['broken'][number],
   say: (m: number) => string,
   placed: readonly Placed[],
-): string {
+): Text {
   const piece = net.pieces.get(broken.task);
-  const name = piece ? `${piece.job.machine}, ${piece.job.position}: ${piece.name}` : broken.task;
-  const other = /^waits for (.+)$/.exec(broken.why)?.[1];
+  const name = piece ? expr`${piece.job.machine}, ${piece.job.position}: ${piece.name}` : broken.task;
+  const other = waitedFor(broken.why);
   const waits = other ? net.pieces.get(other) : undefined;
   if (waits) {
     const done = placed.find((p) => p.id === other)?.finish;
-    return `${name} waits for ${waits.job.machine}, ${waits.job.position}: ${waits.name}${done !== undefined ? `, done at ${say(done)}` : ''}.`;
+    return expr`${name} waits for ${waits.job.machine}, ${waits.job.position}: ${waits.name}${done !== undefined ? `, done at ${say(done)}` : ''}.`;
   }
-  if (piece?.skill && !piece.waits && broken.why.startsWith('has no place'))
-    return `${name} ${broken.why}; it takes ${piece.hands === 1 ? 'a hand' : `${piece.hands} hands`} for ${piece.skill}.`;
-  return `${name} ${broken.why}.`;
+  if (piece?.skill && !piece.waits && isWithoutPlace(broken.why))
+    return expr`${name} ${broken.why}; it takes ${piece.hands === 1 ? 'a hand' : `${piece.hands} hands`} for ${piece.skill}.`;
+  return expr`${name} ${broken.why}.`;
 }
 
 /** A plan moved on by what has happened since; where it cannot be told at all, why, with the tasks named. */
-export function movedOn(net: OutageNetwork, placed: readonly Placed[]): Carried & { fault: string | null } {
+export function movedOn(net: OutageNetwork, placed: readonly Placed[]): Carried & { fault: Text | null } {
   const circle = circleOf(net.network.tasks);
   if (circle.length > 0) {
     const name = (id: string) => {
       const piece = net.pieces.get(id);
-      return piece ? `${piece.job.machine}, ${piece.job.position}: ${piece.name}` : id;
+      return piece ? expr`${piece.job.machine}, ${piece.job.position}: ${piece.name}` : id;
     };
     const jobs = [...new Set(circle.map((id) => net.pieces.get(id)?.job.key ?? id))];
     const firsts = jobs.map((key) => circle.find((id) => (net.pieces.get(id)?.job.key ?? id) === key) ?? key);
@@ -76,13 +80,13 @@ export function movedOn(net: OutageNetwork, placed: readonly Placed[]): Carried 
       placed: [],
       end: 0,
       broken: [],
-      fault: `These wait for each other, so none can begin: ${firsts.map(name).join('; ')}. Remove one of the links between them.`,
+      fault: expr`These wait for each other, so none can begin: ${listOf(firsts.map(name), '; ')}. Remove one of the links between them.`,
     };
   }
   return { ...carriedOn(net.network, placed), fault: null };
 }
 
-export type Moved = { outage: Outage; planned: Carried } | { refused: string };
+export type Moved = { outage: Outage; planned: Carried } | { refused: Text };
 
 /**
  * A piece put elsewhere by hand: pinned there, all else carried on round it. Refused with the reason where it would break a binding, a
@@ -133,8 +137,12 @@ export const unpinned = (outage: Outage, piece: string): Outage => ({
 });
 
 /** What holds the end, by names: a chain, a tool, some of the crew. */
-export const boundSaid = (outage: Outage, by: string): string =>
-  by
-    .split(', ')
-    .map((u) => outage.crew.find((c) => c.id === u)?.name ?? u)
-    .join(', ');
+/** The units a bound names; a plan adopted before has them in a line. */
+const unitsOf = (by: Text): readonly Arg[] =>
+  typeof by === 'string' ? by.split(', ') : 'parts' in by ? by.parts : [by];
+
+export const boundSaid = (outage: Outage, by: Text): Text =>
+  listOf(
+    unitsOf(by).map((u) => outage.crew.find((c) => c.id === textKey(u))?.name ?? u),
+    ', ',
+  );

@@ -9,6 +9,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { SecondFactor } from './SecondFactor.tsx';
 
@@ -21,6 +22,7 @@ function deviceSaid(agent: string): string {
 
 /** One’s own: password, and where one is signed in. */
 export function AccountPage() {
+  const say = useSay();
   const { person } = useSession();
   const sessions = useSessions();
   const client = useQueryClient();
@@ -48,7 +50,7 @@ export function AccountPage() {
   return (
     <Page title={person?.name ?? 'My own'} ways={[['/people', 'People']]} corner={<Corner />}>
       <p className="m-0 text-muted">
-        {person && `${ROLE_SAID[person.role][0]}: ${ROLE_SAID[person.role][1]}.`}
+        {person && `${say(ROLE_SAID[person.role][0])}: ${say(ROLE_SAID[person.role][1])}.`}
       </p>
       <form
         onSubmit={(e) => void submit(e)}
@@ -73,7 +75,11 @@ export function AccountPage() {
           fault={faults.password}
           onText={(t) => setText({ ...text, password: t })}
         />
-        {faults[''] && <Fault>{faults['']}</Fault>}
+        {faults[''] && (
+          <Fault>
+            <Words of={faults['']} />
+          </Fault>
+        )}
         <div className="flex flex-wrap items-center gap-4 sm:col-span-2">
           <Button type="submit" weight="solid">
             Change it

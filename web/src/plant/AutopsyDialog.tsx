@@ -1,5 +1,6 @@
 import { autopsy, whenOf } from '@fulcrant/core/history';
 import { allTrades, failureGuideOf, failureGuides } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ToggleGroup } from 'radix-ui';
@@ -11,10 +12,12 @@ import { Photo } from '../entry/Photo.tsx';
 import { TakePhoto } from '../entry/TakePhoto.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** A part in the hand, looked at by questions; what they and its own sheet point to stands beside them as they are answered. */
 export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: () => void }) {
+  const say = useSay();
   const client = useQueryClient();
   const signed = told.past.filter((j) => j.signedAt !== null);
   const [jobId, setJobId] = useState(signed[0]?.jobId ?? '');
@@ -26,7 +29,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
   const [seen, setSeen] = useState<Record<string, string>>({});
   const [words, setWords] = useState('');
   const [photos, setPhotos] = useState<string[]>([]);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const livedDays = fitted?.signedAt
     ? Math.round((Date.now() - Date.parse(fitted.signedAt)) / 86_400_000)
     : null;
@@ -74,7 +77,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
                     (j) =>
                       [
                         j.jobId,
-                        `${j.sheet} ${j.number}, ${format(new Date(whenOf(j)), 'd MMM yyyy')}`,
+                        `${say(j.sheet)} ${j.number}, ${format(new Date(whenOf(j)), 'd MMM yyyy')}`,
                       ] as const,
                   )}
                   onChange={setJobId}
@@ -84,12 +87,18 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
           </div>
           {questions.map((q) => (
             <fieldset key={q.id} className="m-0 border-0 border-t border-faint p-0 py-2">
-              <legend className="sr-only">{q.ask}</legend>
-              <p className="m-0 font-medium">{q.ask}</p>
-              <p className="m-0 mb-1 text-sm text-muted">{q.look}</p>
+              <legend className="sr-only">
+                <Words of={q.ask} />
+              </legend>
+              <p className="m-0 font-medium">
+                <Words of={q.ask} />
+              </p>
+              <p className="m-0 mb-1 text-sm text-muted">
+                <Words of={q.look} />
+              </p>
               <ToggleGroup.Root
                 type="single"
-                aria-label={q.ask}
+                aria-label={say(q.ask)}
                 value={seen[q.id] ?? ''}
                 onValueChange={(v) => {
                   const { [q.id]: _before, ...others } = seen;
@@ -103,7 +112,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
                     value={id}
                     className="min-h-12 border border-muted px-3 text-left data-[state=on]:border-2 data-[state=on]:border-brass data-[state=on]:font-semibold"
                   >
-                    {said}
+                    <Words of={said} />
                   </ToggleGroup.Item>
                 ))}
               </ToggleGroup.Root>
@@ -145,7 +154,9 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
                 key={c.id}
                 className={`border-b border-faint py-2 ${c.likelihood === 'spoken-against' ? 'text-muted' : ''}`}
               >
-                <p className="m-0 font-medium leading-tight">{c.cause}</p>
+                <p className="m-0 font-medium leading-tight">
+                  <Words of={c.cause} />
+                </p>
                 <p className="m-0 text-sm text-brass">
                   {c.likelihood === 'likely'
                     ? 'likely'
@@ -153,9 +164,21 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
                       ? 'possible'
                       : 'more speaks against it'}
                 </p>
-                <p className="m-0 text-sm">+ {c.speaksFor.map((s) => s.words).join('; ')}</p>
+                <p className="m-0 text-sm">
+                  +{' '}
+                  {c.speaksFor
+                    .map((s) => s.words)
+                    .map((x) => say(x))
+                    .join('; ')}
+                </p>
                 {c.speaksAgainst.length > 0 && (
-                  <p className="m-0 text-sm">− {c.speaksAgainst.map((s) => s.words).join('; ')}</p>
+                  <p className="m-0 text-sm">
+                    −{' '}
+                    {c.speaksAgainst
+                      .map((s) => s.words)
+                      .map((x) => say(x))
+                      .join('; ')}
+                  </p>
                 )}
               </li>
             ))}
@@ -163,7 +186,11 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
           {livedDays !== null && <p className="text-sm text-muted">It lived {livedDays} days.</p>}
         </aside>
       </div>
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       <div className="mt-4 flex gap-3">
         <Button weight="solid" disabled={Object.keys(seen).length === 0} onClick={() => void keep()}>
           Keep it with the position

@@ -1,4 +1,6 @@
 import type { DueLine } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, addWeeks, format, isSameDay, isToday, startOfWeek } from 'date-fns';
 import { useState } from 'react';
@@ -9,6 +11,7 @@ import { useDue } from '../data/register.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /** What falls due over the whole plant: what is late, then a week ruled in days; and as a calendar by a private link. */
 export function DuePage() {
@@ -89,13 +92,15 @@ export function DuePage() {
   );
 }
 
-const keyOf = (d: DueLine) => `${d.jobId ?? d.gaugeId} ${d.what} ${d.at}`;
+const keyOf = (d: DueLine) => `${d.jobId ?? d.gaugeId} ${textKey(d.what)} ${d.at}`;
 
 function Line({ due, when }: { due: DueLine; when: string }) {
   const words = (
     <>
       <span className="figures text-sm text-muted">{when}</span>{' '}
-      <span className="font-medium">{due.what}</span>
+      <span className="font-medium">
+        <Words of={due.what} />
+      </span>
       <span className="block text-sm leading-tight text-muted">
         {due.machine}
         {due.position ? `, ${due.position}` : ''}
@@ -118,7 +123,7 @@ function Line({ due, when }: { due: DueLine; when: string }) {
 function Feed({ madeAt }: { madeAt: string | null }) {
   const client = useQueryClient();
   const [link, setLink] = useState<string | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const act = async (does: () => Promise<void>) => {
     setFault(null);
     await does().catch((error: unknown) => setFault(Object.values(faultsOf(error))[0] ?? null));
@@ -136,7 +141,11 @@ function Feed({ madeAt }: { madeAt: string | null }) {
           {link}
         </p>
       )}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       <div className="mt-2 flex flex-wrap gap-3">
         <Button
           onClick={() =>

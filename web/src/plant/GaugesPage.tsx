@@ -1,6 +1,7 @@
 import { gaugeKind, type Instrument, quantityOf, sayReading } from '@fulcrant/core/instruments';
 import { records } from '@fulcrant/core/job';
 import { readingUncertainty } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import { formatLength, type LengthUnit, say } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -13,7 +14,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSettings, Words } from '../ui/settings.tsx';
 
 /** A gauge's step or range in the unit it is read in. */
 function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): string {
@@ -36,7 +37,7 @@ export function GaugesPage() {
   const { instruments: gauges = [], outOfUse = [] } = useInstruments().data ?? {};
   const certificates = useCertificates().data ?? [];
   const client = useQueryClient();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const use = async (gauge: Instrument, inUse: boolean) => {
     try {
       await call('POST', `/api/instruments/${gauge.id}/use`, { inUse });
@@ -91,7 +92,9 @@ export function GaugesPage() {
                       <span className="block text-sm font-normal text-brass">stand-in, practice only</span>
                     )}
                   </td>
-                  <td className="pr-4">{gaugeKind(g.kind).name}</td>
+                  <td className="pr-4">
+                    <Words of={gaugeKind(g.kind).name} />
+                  </td>
                   <td className="figures whitespace-nowrap pr-4">{sayStep(g, g.step, unit)}</td>
                   <td className="figures whitespace-nowrap pr-4">
                     {g.kind === 'dial' || g.kind === 'laser'
@@ -146,7 +149,11 @@ export function GaugesPage() {
               ))}
             </tbody>
           </table>
-          {fault && <Fault>{fault}</Fault>}
+          {fault && (
+            <Fault>
+              <Words of={fault} />
+            </Fault>
+          )}
           {outOfUse.length > 0 && (
             <section aria-label="Out of use" className="mt-4">
               <h2 className="kicker m-0 border-b border-rule pb-1">
@@ -156,7 +163,9 @@ export function GaugesPage() {
                 {outOfUse.map((g) => (
                   <li key={g.id} className="flex items-center gap-4 border-b border-faint py-1">
                     <span className="font-label text-lg font-semibold text-muted">{g.name}</span>
-                    <span className="flex-1 text-muted">{gaugeKind(g.kind).name}</span>
+                    <span className="flex-1 text-muted">
+                      <Words of={gaugeKind(g.kind).name} />
+                    </span>
                     {person?.role === 'lead' && (
                       <Button
                         weight="bare"
@@ -191,7 +200,7 @@ function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
   const client = useQueryClient();
   const [due, setDue] = useState('');
   const [paper, setPaper] = useState<File | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
@@ -231,7 +240,11 @@ function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
             className="min-h-12 border-0 border-b-2 border-muted bg-transparent py-2 text-base"
           />
         </label>
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         <Button type="submit" weight="solid" className="self-start">
           Write it in the register
         </Button>

@@ -1,5 +1,6 @@
 import { allMethods } from '@fulcrant/core/job';
 import { chosenOf } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -9,7 +10,7 @@ import { useHouseRules } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
 /** Where practitioners disagree the plant follows one school; a job takes over what holds when it is opened. */
 export function HouseRulesPage() {
@@ -17,7 +18,7 @@ export function HouseRulesPage() {
   const { person } = useSession();
   const client = useQueryClient();
   const say = useSay();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const lead = person?.role === 'lead';
   const follow = async (rule: string, answer: string) => {
     setFault(null);
@@ -60,8 +61,12 @@ export function HouseRulesPage() {
               data-rule={q.id}
             >
               <div>
-                <h2 className="m-0 text-xl leading-tight">{q.ask}</h2>
-                <p className="m-0 text-sm text-muted">{q.why}</p>
+                <h2 className="m-0 text-xl leading-tight">
+                  <Words of={q.ask} />
+                </h2>
+                <p className="m-0 text-sm text-muted">
+                  <Words of={q.why} />
+                </p>
               </div>
               <div className="flex flex-wrap gap-2">
                 {q.answers.map(([answer, says, source]) => {
@@ -76,14 +81,20 @@ export function HouseRulesPage() {
                       onClick={() => lead && !on && void follow(q.id, answer)}
                     >
                       {say(says)}
-                      <span className="block font-text text-sm font-normal">{source}</span>
+                      <span className="block font-text text-sm font-normal">
+                        <Words of={source} />
+                      </span>
                     </Button>
                   );
                 })}
               </div>
             </section>
           ))}
-          {fault && <Fault>{fault}</Fault>}
+          {fault && (
+            <Fault>
+              <Words of={fault} />
+            </Fault>
+          )}
         </div>
       </main>
       <footer>

@@ -1,26 +1,28 @@
 import { newInstrumentSchema } from '@fulcrant/core/api';
 import { gaugeKind, INSTRUMENT_KINDS, type Instrument, quantityOf } from '@fulcrant/core/instruments';
 import { check } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
 import { Button, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 
 /** A gauge of one's own into the register: its step becomes the uncertainty of what is read with it. */
 export function NewGaugePage() {
+  const say = useSay();
   const { unit } = useSettings();
   const client = useQueryClient();
   const go = useNavigate();
   const [kind, setKind] = useState<Instrument['kind']>('feeler');
   const [text, setText] = useState({ name: '', step: '', low: '', high: '', calibrationDue: '' });
-  const [faults, setFaults] = useState<Record<string, string>>({});
+  const [faults, setFaults] = useState<Record<string, Text>>({});
 
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    const found: Record<string, string> = {};
+    const found: Record<string, Text> = {};
     const read = (key: 'step' | 'low' | 'high') => {
       const { read, readStep } = measured(quantityOf(kind));
       const n = key === 'step' && readStep ? readStep(text[key]) : read(text[key], unit);
@@ -61,7 +63,11 @@ export function NewGaugePage() {
         className="min-h-12 border-0 border-b-2 border-muted bg-transparent text-lg"
         aria-invalid={faults[key] !== undefined}
       />
-      {faults[key] && <Fault>{faults[key]}</Fault>}
+      {faults[key] && (
+        <Fault>
+          <Words of={faults[key]} />
+        </Fault>
+      )}
     </label>
   );
   return (
@@ -83,12 +89,12 @@ export function NewGaugePage() {
           >
             {INSTRUMENT_KINDS.map((k) => (
               <option key={k} value={k}>
-                {gaugeKind(k).name}
+                <Words of={gaugeKind(k).name} />
               </option>
             ))}
           </select>
         </label>
-        {row('step', `Step: ${gaugeKind(kind).step}`)}
+        {row('step', `Step: ${say(gaugeKind(kind).step)}`)}
         {row('calibrationDue', 'Calibration due', 'date')}
         {row('low', 'Reads from')}
         {row('high', 'Reads to')}

@@ -1,6 +1,7 @@
 import type { PartCard } from '@fulcrant/core/api';
 import { partFields, readPart, showPart } from '@fulcrant/core/forms';
 import { allTrades, fieldsOf, records } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useDeferredValue, useState } from 'react';
@@ -12,7 +13,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { TakeIn } from './TakeIn.tsx';
 
@@ -61,10 +62,11 @@ export function PartsPage() {
 }
 
 function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | null }) {
+  const say = useSay();
   const { person } = useSession();
   const { unit } = useSettings();
   const client = useQueryClient();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const trade = allTrades().find((t) => t.id === card.trade);
   const fields = trade ? fieldsOf(trade.schema) : [];
   const look = async () => {
@@ -82,7 +84,9 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
     >
       <div>
         <span className="figures text-lg font-semibold">{card.key}</span>
-        <span className="block text-sm text-muted">{trade?.words.offer.join(' ') ?? card.trade}</span>
+        <span className="block text-sm text-muted">
+          {trade?.words.offer.map((x) => say(x)).join(' ') ?? card.trade}
+        </span>
       </div>
       <div>
         <dl className="m-0 flex flex-wrap gap-x-5">
@@ -90,8 +94,10 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
             const field = fields.find((f) => f.name === name);
             return (
               <div key={name} className="flex gap-1.5">
-                <dt className="text-muted">{field?.label ?? name}</dt>
-                <dd className="figures m-0">{field ? showPart(field, v, unit) : String(v)}</dd>
+                <dt className="text-muted">
+                  <Words of={field?.label ?? name} />
+                </dt>
+                <dd className="figures m-0">{field ? <Words of={showPart(field, v, unit)} /> : String(v)}</dd>
               </div>
             );
           })}
@@ -105,7 +111,11 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
             <span className="text-brass">Not looked over by anybody else yet.</span>
           )}
         </p>
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
       </div>
       {onChange && (
         <span className="flex flex-wrap items-start justify-end">
@@ -124,6 +134,7 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
 }
 
 function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => void }) {
+  const tell = useSay();
   const { unit } = useSettings();
   const client = useQueryClient();
   const [designation, setDesignation] = useState(card?.designation ?? '');
@@ -135,7 +146,7 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
     Object.fromEntries(
       fields.flatMap((f) => {
         const v = card?.values[f.name];
-        return v === undefined ? [] : [[f.name, showPart(f, v, unit)]];
+        return v === undefined ? [] : [[f.name, tell(showPart(f, v, unit))]];
       }),
     ),
   );
@@ -179,7 +190,7 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
               disabled={card !== null}
               options={allTrades()
                 .filter((t) => partFields(t).length > 0)
-                .map((t) => [t.id, t.words.offer.join(' ')] as const)}
+                .map((t) => [t.id, t.words.offer.map((x) => tell(x)).join(' ')] as const)}
               onChange={(t) => {
                 setTrade(t);
                 setText({});
@@ -198,7 +209,9 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
           {fields.map((f) =>
             f.options ? (
               <div key={f.name}>
-                <span className="kicker">{f.label}</span>
+                <span className="kicker">
+                  <Words of={f.label} />
+                </span>
                 <Choice
                   label={f.label}
                   value={text[f.name] ?? ''}
@@ -217,7 +230,11 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
             ),
           )}
         </div>
-        {faults[''] && <Fault>{faults['']}</Fault>}
+        {faults[''] && (
+          <Fault>
+            <Words of={faults['']} />
+          </Fault>
+        )}
         <p className="m-0 text-sm text-muted">
           Only what the maker’s sheet says. Somebody else looks it over before jobs take it for confirmed.
         </p>

@@ -1,4 +1,5 @@
 import { type PersonLine, ROLE_SAID, ROLES, type Role } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
@@ -10,6 +11,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 const OPTIONS = ROLES.map((r) => [r, ROLE_SAID[r][0]] as const);
@@ -20,7 +22,7 @@ export function PeoplePage() {
   const { person } = useSession();
   const client = useQueryClient();
   const lead = person?.role === 'lead';
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const [code, setCode] = useState<{ name: string; code: string } | null>(null);
   const [leaving, setLeaving] = useState<PersonLine | null>(null);
   const act = async (does: () => Promise<void>) => {
@@ -45,7 +47,11 @@ export function PeoplePage() {
       corner={<Corner />}
     >
       {lead && <AddPerson onAdded={(added) => setCode(added)} />}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       {people.isError && <Fault>{people.error.message}</Fault>}
       <ul className="m-0 mt-2 list-none p-0" aria-label="People">
         {all.map((p) => (
@@ -57,11 +63,13 @@ export function PeoplePage() {
             <div>
               <span className="font-label text-xl font-semibold">{p.name}</span>
               <span className="block text-sm text-muted">
-                {p.retiredAt
-                  ? `retired ${format(new Date(p.retiredAt), 'd MMM yyyy')}; what they signed stays theirs`
-                  : p.canSignIn
-                    ? ROLE_SAID[p.role][1]
-                    : 'has not chosen a password yet'}
+                {p.retiredAt ? (
+                  `retired ${format(new Date(p.retiredAt), 'd MMM yyyy')}; what they signed stays theirs`
+                ) : p.canSignIn ? (
+                  <Words of={ROLE_SAID[p.role][1]} />
+                ) : (
+                  'has not chosen a password yet'
+                )}
               </span>
             </div>
             {lead && !p.retiredAt ? (
@@ -72,7 +80,9 @@ export function PeoplePage() {
                 onChange={(role) => void change(p, { role })}
               />
             ) : (
-              <span className="text-lg">{ROLE_SAID[p.role][0]}</span>
+              <span className="text-lg">
+                <Words of={ROLE_SAID[p.role][0]} />
+              </span>
             )}
             {lead && (
               <span className="flex flex-wrap justify-end">

@@ -11,7 +11,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 const WAYS = [
@@ -151,7 +151,9 @@ function PlantForm({
       )}
       {faults[''] && (
         <div className="sm:col-span-2">
-          <Fault>{faults['']}</Fault>
+          <Fault>
+            <Words of={faults['']} />
+          </Fault>
         </div>
       )}
       {lead ? (

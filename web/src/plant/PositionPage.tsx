@@ -1,6 +1,7 @@
 import type { AutopsyTold, ShaftCardBody } from '@fulcrant/core/api';
 import { besideEachOther, livesOf, type PastJob, tracesOf, whenOf } from '@fulcrant/core/history';
 import { allTrades, records } from '@fulcrant/core/job';
+import { textKey } from '@fulcrant/core/messages';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -13,7 +14,7 @@ import { StripTrace, sayTraced } from '../figures/StripTrace.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { AutopsyDialog } from './AutopsyDialog.tsx';
 import { ShaftDialog } from './ShaftDialog.tsx';
@@ -142,16 +143,18 @@ function Jobs({ past }: { past: readonly PastJob[] }) {
             >
               <span className="figures">{format(new Date(whenOf(j)), 'd MMM yyyy')}</span>
               <span>
-                <span className="font-label text-lg font-semibold">{j.sheet}</span>{' '}
+                <span className="font-label text-lg font-semibold">
+                  <Words of={j.sheet} />
+                </span>{' '}
                 <span className="text-sm text-muted">{j.number}</span>
               </span>
               <span className="text-sm text-muted">
                 {j.state === 'open' ? 'open · ' : ''}
                 {j.partNumber ? `${j.partNumber} · ` : ''}
                 {j.rows
-                  .filter(([, v]) => !v.includes('–'))
+                  .filter(([, v]) => !say(v).includes('–'))
                   .slice(0, 4)
-                  .map(([k, v]) => `${k.charAt(0).toLowerCase()}${k.slice(1)} ${say(v)}`)
+                  .map(([k, v]) => `${say(k).charAt(0).toLowerCase()}${say(k).slice(1)} ${say(v)}`)
                   .join(' · ')}
               </span>
             </Link>
@@ -175,7 +178,7 @@ function Strip({ past }: { past: readonly PastJob[] }) {
     <section aria-label="Over the years">
       <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Over the years; open dots as found</h2>
       {traces.map((t) => (
-        <Whole key={t.label} what={t.label} again={t}>
+        <Whole key={textKey(t.label)} what={t.label} again={t}>
           <StripTrace trace={t} span={span} />
         </Whole>
       ))}
@@ -184,12 +187,13 @@ function Strip({ past }: { past: readonly PastJob[] }) {
 }
 
 function SideBySide({ past }: { past: readonly PastJob[] }) {
+  const say = useSay();
   const { unit } = useSettings();
   const [a, setA] = useState(past[1]?.jobId ?? '');
   const [b, setB] = useState(past[0]?.jobId ?? '');
   const [before, after] = [past.find((j) => j.jobId === a), past.find((j) => j.jobId === b)];
   const options = past.map(
-    (j) => [j.jobId, `${format(new Date(whenOf(j)), 'd MMM yyyy')}, ${j.sheet}, ${j.number}`] as const,
+    (j) => [j.jobId, `${format(new Date(whenOf(j)), 'd MMM yyyy')}, ${say(j.sheet)}, ${j.number}`] as const,
   );
   const rows = before && after ? besideEachOther(before, after) : [];
   return (
@@ -211,8 +215,10 @@ function SideBySide({ past }: { past: readonly PastJob[] }) {
           </thead>
           <tbody>
             {rows.map((r) => (
-              <tr key={r.label} className="border-t border-faint">
-                <td className="py-1">{r.label}</td>
+              <tr key={textKey(r.label)} className="border-t border-faint">
+                <td className="py-1">
+                  <Words of={r.label} />
+                </td>
                 {[r.before, r.after].map((v, i) => (
                   <td key={i === 0 ? 'before' : 'after'} className="figures">
                     {v === null ? '–' : sayTraced(v, r.quantity, unit)}
@@ -252,7 +258,9 @@ function Lives({ past }: { past: readonly PastJob[] }) {
             key={`${l.kind} ${l.from}`}
             className="grid gap-x-5 border-b border-faint py-1.5 md:grid-cols-[13rem_minmax(0,1fr)_10rem]"
           >
-            <span>{sheet(l.kind)}</span>
+            <span>
+              <Words of={sheet(l.kind)} />
+            </span>
             <span className="text-muted">
               {l.partNumber ? `${l.partNumber}, ` : ''}
               {format(new Date(l.from), 'd MMM yyyy')} to{' '}
@@ -297,12 +305,13 @@ function Autopsies({ told }: { told: PositionTold }) {
 }
 
 function Autopsy({ told }: { told: AutopsyTold }) {
+  const say = useSay();
   const [first, ...others] = told.causes;
   return (
     <article className="border-b border-faint py-2" data-autopsy={first?.id ?? 'none'}>
       <p className="m-0">
         <span className="font-label text-lg font-semibold">
-          {first ? first.cause : 'Nothing points anywhere yet'}
+          {first ? <Words of={first.cause} /> : 'Nothing points anywhere yet'}
         </span>
         {first && <span className="ml-3 text-brass">{LIKELIHOOD[first.likelihood]}</span>}
         <span className="ml-3 text-sm text-muted">
@@ -312,12 +321,24 @@ function Autopsy({ told }: { told: AutopsyTold }) {
       </p>
       {first && (
         <p className="m-0 text-sm">
-          For it: {first.speaksFor.map((s) => s.words).join('; ')}.
+          For it:{' '}
+          {first.speaksFor
+            .map((s) => s.words)
+            .map((x) => say(x))
+            .join('; ')}
+          .
           {first.speaksAgainst.length > 0 &&
-            ` Against it: ${first.speaksAgainst.map((s) => s.words).join('; ')}.`}
+            ` Against it: ${first.speaksAgainst
+              .map((s) => s.words)
+              .map((x) => say(x))
+              .join('; ')}.`}
         </p>
       )}
-      {first && <p className="m-0 text-sm">Before the next: {first.next}</p>}
+      {first && (
+        <p className="m-0 text-sm">
+          Before the next: <Words of={first.next} />
+        </p>
+      )}
       {told.photos && told.photos.length > 0 && (
         <div className="my-2 flex flex-wrap gap-3">
           {told.photos.map((hash) => (
@@ -329,7 +350,7 @@ function Autopsy({ told }: { told: AutopsyTold }) {
       )}
       {others.length > 0 && (
         <p className="m-0 text-sm text-muted">
-          Also: {others.map((c) => `${c.cause.toLowerCase()} (${LIKELIHOOD[c.likelihood]})`).join('; ')}.
+          Also: {others.map((c) => `${say(c.cause).toLowerCase()} (${LIKELIHOOD[c.likelihood]})`).join('; ')}.
         </p>
       )}
       {told.words && <p className="m-0 text-sm">“{told.words}”</p>}

@@ -1,5 +1,6 @@
 import type { RegisterLine } from '@fulcrant/core/api';
 import { records } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ScanLine, Search } from 'lucide-react';
@@ -12,6 +13,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { ScanDialog } from './ScanDialog.tsx';
 import { TakeIn } from './TakeIn.tsx';
@@ -23,7 +25,7 @@ export function RegisterPage() {
   const [typed, setTyped] = useState('');
   const looked = useDeferredValue(typed.trim());
   const found = useRegister(looked);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const [scanning, setScanning] = useState(false);
   const [adding, setAdding] = useState(false);
   const [taking, setTaking] = useState(false);
@@ -72,7 +74,11 @@ export function RegisterPage() {
         {may && <Button onClick={() => setAdding(true)}>New position</Button>}
         {may && <Button onClick={() => setTaking(true)}>From a file</Button>}
       </form>
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       {found.isError && <Fault>{found.error.message}</Fault>}
       {found.isSuccess && lines.length === 0 && (
         <p className="text-lg">
@@ -201,7 +207,11 @@ function NewPosition({ onClose }: { onClose: () => void }) {
         {row('machine', 'Machine, as it is called here')}
         {row('position', 'Position on it: drive end, stuffing box …')}
         {row('area', 'Area, if there is one')}
-        {faults[''] && <Fault>{faults['']}</Fault>}
+        {faults[''] && (
+          <Fault>
+            <Words of={faults['']} />
+          </Fault>
+        )}
         <Button type="submit" weight="solid" className="self-start">
           Into the register
         </Button>

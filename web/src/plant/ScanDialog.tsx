@@ -1,5 +1,7 @@
+import type { Text } from '@fulcrant/core/messages';
 import { useEffect, useRef, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /** Pictures looked at in a second: a hand holds still that long. */
 const LOOK_MS = 180;
@@ -7,7 +9,7 @@ const LOOK_MS = 180;
 /** The tablet’s camera on a label: the first code that is one of ours opens its position. */
 export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel: (label: string) => void }) {
   const video = useRef<HTMLVideoElement>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   useEffect(() => {
     let stopped = false;
     let stream: MediaStream | null = null;
@@ -58,7 +60,9 @@ export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel:
   return (
     <Dialog open onClose={onClose} title="Hold a label before the camera">
       {fault ? (
-        <Fault>{fault}</Fault>
+        <Fault>
+          <Words of={fault} />
+        </Fault>
       ) : (
         <video ref={video} playsInline muted className="w-full border border-faint" />
       )}

@@ -4,6 +4,7 @@ import { call } from '../data/api.ts';
 import { type Faults, faultsOf } from '../data/asked.ts';
 import { type OfferedSecond, useSecond } from '../data/plant.ts';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** The secret in fours, as one reads it off when the picture cannot be taken. */
@@ -110,7 +111,11 @@ export function SecondFactor({ mayHave }: { mayHave: boolean }) {
           </div>
         </form>
       )}
-      {faults[''] && <Fault>{faults['']}</Fault>}
+      {faults[''] && (
+        <Fault>
+          <Words of={faults['']} />
+        </Fault>
+      )}
       <p role="status" className="m-0">
         {done}
       </p>

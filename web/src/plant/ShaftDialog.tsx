@@ -6,7 +6,7 @@ import { call } from '../data/api.ts';
 import { type Faults, faultsOf } from '../data/asked.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 type Role = ShaftCardBody['stations'][number]['role'];
@@ -109,7 +109,11 @@ export function ShaftDialog({
             );
           })}
         </ul>
-        {(faults.stations ?? faults['']) && <Fault>{faults.stations ?? faults[''] ?? ''}</Fault>}
+        {(faults.stations ?? faults['']) && (
+          <Fault>
+            <Words of={faults.stations ?? faults[''] ?? ''} />
+          </Fault>
+        )}
         <div className="flex gap-3">
           <Button type="submit" weight="solid">
             Keep the shaft

@@ -1,8 +1,10 @@
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { call } from '../data/api.ts';
 import { faultsOf } from '../data/asked.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 type Told = {
   taken: ReadonlyArray<{ was: 'new' | 'known' }>;
@@ -30,7 +32,7 @@ export function TakeIn({
   const file = useRef<HTMLInputElement>(null);
   const [csv, setCsv] = useState<string | null>(null);
   const [told, setTold] = useState<Told | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const ask = async (text: string, look: boolean) => {
     setFault(null);
     try {
@@ -59,7 +61,11 @@ export function TakeIn({
           })
         }
       />
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       {told && told.faults.length > 0 && (
         <>
           <p className="mb-1 font-medium text-stop">

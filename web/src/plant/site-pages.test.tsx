@@ -1,6 +1,7 @@
 import { CALCULATORS } from '@fulcrant/core/calculators';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer, IMKE, SITE } from '../testing/server.ts';
 import { all, dialog, fill, labelled, press, the } from '../testing/sheet.ts';
@@ -63,8 +64,8 @@ describe('the calculators', () => {
   it('each begins with an example that works out', async () => {
     await openPage('/bench');
     for (const c of CALCULATORS) {
-      fireEvent.click(all('nav button').find((b) => b.textContent === c.title) as HTMLElement);
-      await until(() => the('[data-sum]').textContent === c.title);
+      fireEvent.click(all('nav button').find((b) => b.textContent === english(c.title)) as HTMLElement);
+      await until(() => the('[data-sum]').textContent === english(c.title));
       expect(all('main [role="alert"]').map((a) => `${c.id}: ${a.textContent}`)).toEqual([]);
       expect(document.body.textContent).not.toMatch(/NaN|undefined|[⟦⟧]/);
     }

@@ -1,4 +1,5 @@
 import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { allRigs, rigOf } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -9,12 +10,13 @@ import { Choice } from '../ui/Choice.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { usePracticePaper } from './use-paper.ts';
 
 /** A seed nobody knows beforehand. */
 const freshSeed = (): number => (crypto.getRandomValues(new Uint32Array(1))[0] as number) % 1_000_000;
-const WAYS_OF_OWN: ReadonlyArray<readonly [Difficulty, string]> = DIFFICULTY_IDS.map((d) => [
+const WAYS_OF_OWN: ReadonlyArray<readonly [Difficulty, Text]> = DIFFICULTY_IDS.map((d) => [
   d,
   DIFFICULTIES[d],
 ]);
@@ -87,8 +89,12 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
               className="grid min-h-16 w-full gap-0.5 py-2 text-left hover:bg-shade"
               data-bench={r.id}
             >
-              <span className="font-label text-xl font-semibold">{r.name}</span>
-              <span className="text-muted">{r.says}</span>
+              <span className="font-label text-xl font-semibold">
+                <Words of={r.name} />
+              </span>
+              <span className="text-muted">
+                <Words of={r.says} />
+              </span>
             </button>
           </li>
         ))}
@@ -119,7 +125,7 @@ function ClassBenches() {
                 className="inline-flex min-h-12 items-center font-label text-xl font-semibold text-steel underline underline-offset-4"
                 to={`/practice/bench/${s.rig}?set=${s.id}`}
               >
-                {rigOf(s.rig)?.name ?? s.rig}
+                <Words of={rigOf(s.rig)?.name ?? s.rig} />
               </Link>
               <span className="flex-1 text-muted">
                 {s.each ? 'each their own' : 'the same for all'}, set by {s.by}

@@ -1,7 +1,9 @@
 import type { Rig } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { Call } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 
 /** What is made of the bench: fit to go on, or stopped, and for what. Said once. */
 export function CallDialog({
@@ -16,7 +18,7 @@ export function CallDialog({
   onCall: (call: Call) => void;
 }) {
   const [faults, setFaults] = useState<readonly string[]>([]);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const tick = (id: string) => {
     setFault(null);
     setFaults(faults.includes(id) ? faults.filter((f) => f !== id) : [...faults, id]);
@@ -39,11 +41,15 @@ export function CallDialog({
             data-cause={f.id}
           >
             {faults.includes(f.id) ? '✓ ' : ''}
-            {f.name}
+            <Words of={f.name} />
           </button>
         ))}
       </fieldset>
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       <p className="flex flex-wrap gap-3 pt-4">
         <Button
           weight="solid"

@@ -1,5 +1,6 @@
 import { allTrades, DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
 import { allRigs, competenceSchema, type PracticeTold, setSchema } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
@@ -9,6 +10,7 @@ import { setBench, signCompetence } from '../data/benches.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 /** A form whose answers are held to their schema here as on the server; what is wrong stands beside its field, and nothing typed is lost. */
@@ -51,7 +53,11 @@ function AskForm<T>({
     <form aria-label={title} onSubmit={(e) => void submit(e)} className="grid content-start gap-3">
       <h2 className="m-0 border-b border-rule pb-1 text-2xl">{title}</h2>
       {children(faults)}
-      {faults[''] && <Fault>{faults['']}</Fault>}
+      {faults[''] && (
+        <Fault>
+          <Words of={faults['']} />
+        </Fault>
+      )}
       <p className="m-0 flex items-center gap-4">
         <Button type="submit" weight="solid">
           {does}
@@ -72,14 +78,18 @@ function Chosen<V extends string>({
 }: {
   name: string;
   value: V | '';
-  options: ReadonlyArray<readonly [V, string]>;
-  fault?: string | undefined;
+  options: ReadonlyArray<readonly [V, Text]>;
+  fault?: Text | undefined;
   onChange: (value: V) => void;
 }) {
   return (
     <Named name={name}>
       <Choice label={name} value={value} options={options} onChange={onChange} />
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </Named>
   );
 }

@@ -1,6 +1,6 @@
 import { type Rig, stepOf, whyOf } from '@fulcrant/core/job';
 import { type Attempt, type Debrief, PART_IDS, PARTS, WORTH } from '@fulcrant/practice';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { Why } from '../ui/Why.tsx';
 import { Replay } from './Replay.tsx';
 import { TruthFigure } from './TruthFigure.tsx';
@@ -28,7 +28,9 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
           <dl className="m-0 mt-3 grid gap-2">
             {PART_IDS.map((p) => (
               <div key={p} className="grid grid-cols-[6.5rem_minmax(0,1fr)_5.5rem] items-center gap-3">
-                <dt className="font-label text-lg">{PARTS[p]}</dt>
+                <dt className="font-label text-lg">
+                  <Words of={PARTS[p]} />
+                </dt>
                 <dd className="m-0 h-3 border border-ink">
                   <span
                     className="block h-full bg-ink"
@@ -50,17 +52,27 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
           <ul className="m-0 list-none p-0">
             {debrief.faults.map((f) => (
               <li key={f.id} className="border-b border-faint py-2" data-truth={f.id}>
-                <span className="font-label text-xl font-semibold">{f.name}</span>
-                <span className="text-muted"> · {title(f.step)}</span>
-                <p className="m-0">{f.because}</p>
+                <span className="font-label text-xl font-semibold">
+                  <Words of={f.name} />
+                </span>
+                <span className="text-muted">
+                  {' '}
+                  · <Words of={title(f.step)} />
+                </span>
+                <p className="m-0">
+                  <Words of={f.because} />
+                </p>
               </li>
             ))}
             {debrief.looks.map((l) => (
               <li key={`${l.step}/${l.item}`} className="border-b border-faint py-2">
                 <span className="font-label text-lg">Looked wrong, and was not</span>
-                <span className="text-muted"> · {title(l.step)}</span>
+                <span className="text-muted">
+                  {' '}
+                  · <Words of={title(l.step)} />
+                </span>
                 <p className="m-0">
-                  {l.says} {l.because}
+                  <Words of={l.says} /> <Words of={l.because} />
                 </p>
               </li>
             ))}
@@ -85,12 +97,12 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
             >
               <span className={`w-24 shrink-0 font-label ${p.good ? 'text-muted' : 'text-stop'}`}>
                 {p.good ? '' : '▲ '}
-                {PARTS[p.part]}
+                <Words of={PARTS[p.part]} />
               </span>
               <span className="min-w-0">
                 {p.step && (
                   <span className="text-muted">
-                    {title(p.step)}
+                    <Words of={title(p.step)} />
                     {p.place ? `, ${p.place}` : ''}:{' '}
                   </span>
                 )}

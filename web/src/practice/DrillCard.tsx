@@ -14,9 +14,12 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import type { Text } from '@fulcrant/core/messages';
+import { sameText, textKey } from '@fulcrant/core/messages';
 import { type Answer, type Drill, isRight } from '@fulcrant/practice';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
+import { Words } from '../ui/settings.tsx';
 import { GaugeFace } from './GaugeFace.tsx';
 
 const LINE = 'min-h-12 w-full border px-4 text-left text-lg disabled:opacity-100';
@@ -32,10 +35,10 @@ export function DrillCard({
   onNext: () => void;
 }) {
   const [answer, setAnswer] = useState<Answer>(
-    drill.form === 'row' ? drill.pieces : drill.form === 'several' ? [] : '',
+    drill.form === 'row' ? drill.pieces.map(textKey) : drill.form === 'several' ? [] : '',
   );
   const [told, setTold] = useState<boolean | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const field = useRef<HTMLInputElement>(null);
   // A new question takes the caret: the answer can be typed at once.
   useEffect(() => field.current?.focus({ preventScroll: true }), []);
@@ -54,17 +57,21 @@ export function DrillCard({
     if (told === null) say(answer);
     else onNext();
   };
-  const mark = (option: string) => {
+  const mark = (option: Text) => {
     if (told === null || drill.form === 'row' || drill.form === 'number') return '';
-    const right = drill.form === 'choice' ? option === drill.right : drill.right.includes(option);
+    const right =
+      drill.form === 'choice' ? sameText(option, drill.right) : drill.right.some((r) => sameText(r, option));
     return right ? '✓ ' : '';
   };
   return (
     <form onSubmit={submit} className="flex flex-col gap-4" data-drill={drill.id}>
-      <h2 className="m-0 text-2xl leading-tight">{drill.ask}</h2>
+      <h2 className="m-0 text-2xl leading-tight">
+        <Words of={drill.ask} />
+      </h2>
       {drill.form === 'number' && drill.face && <GaugeFace face={drill.face} />}
       {drill.form === 'row' && (
         <Order
+          texts={drill.pieces}
           pieces={answer as string[]}
           open={told === null}
           right={told === null ? null : drill.right}
@@ -75,18 +82,18 @@ export function DrillCard({
         <div className="flex flex-col gap-2">
           {drill.options.map((o) => (
             <button
-              key={o}
+              key={textKey(o)}
               type="button"
               disabled={told !== null}
-              aria-pressed={answer === o}
+              aria-pressed={answer === textKey(o)}
               onClick={() => {
-                setAnswer(o);
-                say(o);
+                setAnswer(textKey(o));
+                say(textKey(o));
               }}
-              className={`${LINE} ${answer === o ? 'border-2 border-brass font-semibold' : 'border-muted'}`}
+              className={`${LINE} ${answer === textKey(o) ? 'border-2 border-brass font-semibold' : 'border-muted'}`}
             >
               {mark(o)}
-              {o}
+              <Words of={o} />
             </button>
           ))}
         </div>
@@ -94,20 +101,24 @@ export function DrillCard({
       {drill.form === 'several' && (
         <div className="grid gap-2 sm:grid-cols-2">
           {drill.options.map((o) => {
-            const on = (answer as string[]).includes(o);
+            const on = (answer as string[]).includes(textKey(o));
             return (
               <button
-                key={o}
+                key={textKey(o)}
                 type="button"
                 disabled={told !== null}
                 aria-pressed={on}
                 onClick={() =>
-                  setAnswer(on ? (answer as string[]).filter((x) => x !== o) : [...(answer as string[]), o])
+                  setAnswer(
+                    on
+                      ? (answer as string[]).filter((x) => x !== textKey(o))
+                      : [...(answer as string[]), textKey(o)],
+                  )
                 }
                 className={`${LINE} ${on ? 'border-2 border-brass font-semibold' : 'border-muted'}`}
               >
                 {mark(o)}
-                {o}
+                <Words of={o} />
               </button>
             );
           })}
@@ -128,7 +139,11 @@ export function DrillCard({
           />
         </label>
       )}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       {told !== null && (
         <div
           className={`border-l-4 pl-3 ${told ? 'border-good' : 'border-stop'}`}
@@ -141,7 +156,9 @@ export function DrillCard({
               {drill.right} {drill.unit}
             </p>
           )}
-          <p className="m-0">{drill.why}</p>
+          <p className="m-0">
+            <Words of={drill.why} />
+          </p>
           {!told && <p className="m-0 text-muted">It comes again today.</p>}
         </div>
       )}
@@ -164,14 +181,17 @@ export function DrillCard({
 
 /** Pieces put in their order: dragged, or lifted by the space bar and moved by the arrows. */
 function Order({
+  texts,
   pieces,
   open,
   right,
   onOrder,
 }: {
+  /** What the pieces say; `pieces` are their keys, in the order they lie in. */
+  texts: readonly Text[];
   pieces: string[];
   open: boolean;
-  right: readonly string[] | null;
+  right: readonly Text[] | null;
   onOrder: (pieces: string[]) => void;
 }) {
   const sensors = useSensors(
@@ -190,7 +210,14 @@ function Order({
       <SortableContext items={pieces} strategy={verticalListSortingStrategy} disabled={!open}>
         <ol className="m-0 flex list-none flex-col gap-2 p-0">
           {pieces.map((p, i) => (
-            <Piece key={p} piece={p} place={i + 1} wrong={right !== null && right[i] !== p} open={open} />
+            <Piece
+              key={p}
+              piece={p}
+              text={texts.find((t) => textKey(t) === p)}
+              place={i + 1}
+              wrong={right !== null && textKey(right[i]) !== p}
+              open={open}
+            />
           ))}
         </ol>
       </SortableContext>
@@ -200,11 +227,13 @@ function Order({
 
 function Piece({
   piece,
+  text,
   place,
   wrong,
   open,
 }: {
   piece: string;
+  text: Text | undefined;
   place: number;
   wrong: boolean;
   open: boolean;
@@ -225,7 +254,7 @@ function Piece({
         data-order-piece={piece}
       >
         <span className="figures text-muted">{place}</span>
-        {piece}
+        <Words of={text} />
       </button>
     </li>
   );

@@ -1,3 +1,4 @@
+import type { Text } from '@fulcrant/core/messages';
 import { DECKS, type DeckId, type Drill, decksTold, type Kept, nextOf, putBy } from '@fulcrant/practice';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -5,6 +6,7 @@ import { call, readThrough } from '../data/api.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { DrillCard } from './DrillCard.tsx';
 import { usePracticePaper } from './use-paper.ts';
 
@@ -19,7 +21,7 @@ export function DrillsPage() {
   });
   const [deck, setDeck] = useState<DeckId | null>(null);
   const [drill, setDrill] = useState<{ drill: Drill; n: number } | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const known = kept.data ?? [];
   const now = new Date().toISOString();
   const draw = (from: DeckId, of: readonly Kept[], n: number) => {
@@ -57,7 +59,11 @@ export function DrillsPage() {
         Practice. Nothing here is a record, and nothing of it is signed.
       </p>
       {kept.isError && <Fault>{kept.error.message}</Fault>}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
       {deck === null && (
         <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label="Decks">
           {decksTold(known, now).map((d) => (
@@ -68,7 +74,9 @@ export function DrillsPage() {
                 className="flex min-h-16 w-full flex-wrap items-center justify-between gap-x-6 py-2 text-left hover:bg-shade"
                 data-deck={d.deck}
               >
-                <span className="font-label text-xl font-semibold">{DECKS[d.deck]}</span>
+                <span className="font-label text-xl font-semibold">
+                  <Words of={DECKS[d.deck]} />
+                </span>
                 <span className="text-muted">
                   {d.due > 0 ? <strong className="text-brass">{d.due} due</strong> : 'none due'} · {d.met} of{' '}
                   {d.all} met

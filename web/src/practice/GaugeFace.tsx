@@ -1,4 +1,7 @@
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import type { Face } from '@fulcrant/practice';
+import { useSay, Words } from '../ui/settings.tsx';
 
 /** A gauge as it stands in the hand: drawn, never told. */
 export function GaugeFace({ face }: { face: Face }) {
@@ -15,19 +18,20 @@ export function GaugeFace({ face }: { face: Face }) {
 }
 
 /** Blades fanned out of their holder, each with its stamp. */
-function Blades({ stamps }: { stamps: readonly string[] }) {
+function Blades({ stamps }: { stamps: readonly Text[] }) {
+  const say = useSay();
   return (
     <svg
       viewBox="0 0 460 190"
       className="mx-auto block w-full max-w-2xl"
       role="img"
-      aria-label={`Blades stamped ${stamps.join(' and ')}`}
+      aria-label={`Blades stamped ${stamps.map((x) => say(x)).join(' and ')}`}
     >
       {stamps.map((stamp, i) => (
-        <g key={stamp} transform={`rotate(${-16 + 22 * i} 62 95)`}>
+        <g key={textKey(stamp)} transform={`rotate(${-16 + 22 * i} 62 95)`}>
           <path d="M62 80h330q16 15 0 30h-330z" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.8" />
           <text x="250" y="101" fontSize="17" fill="var(--ink)" fontFamily="var(--font-figure)">
-            {stamp}
+            <Words of={stamp} />
           </text>
         </g>
       ))}

@@ -1,4 +1,5 @@
 import { allTrades, DIFFICULTIES } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { type PracticeTold, rigOf } from '@fulcrant/practice';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -10,11 +11,12 @@ import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { SetForm, SignForm } from './ClassForms.tsx';
 import { usePracticePaper } from './use-paper.ts';
 
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
-const tradeName = (id: string): string => allTrades().find((t) => t.id === id)?.words.offer[0] ?? id;
+const tradeName = (id: string): Text => allTrades().find((t) => t.id === id)?.words.offer[0] ?? id;
 
 /** The practice log: what was handed in, competences signed; for who teaches, of all, with what is set and signed here. */
 export function LogPage() {
@@ -70,7 +72,7 @@ export function LogPage() {
         {signed.map((c) => (
           <li key={c.id} className="border-b border-faint py-1.5" data-competence={c.trade}>
             <span className="font-label text-lg font-semibold">
-              {c.person}: {tradeName(c.trade)}
+              {c.person}: <Words of={tradeName(c.trade)} />
             </span>{' '}
             <span className={c.renewOn <= new Date().toISOString().slice(0, 10) ? 'text-stop' : 'text-muted'}>
               signed by {c.by} on {day(c.at)}, to be renewed by {day(c.renewOn)}
@@ -102,11 +104,11 @@ export function LogPage() {
                     className="inline-flex min-h-11 items-center text-steel underline underline-offset-4"
                     to={`/practice/results/${r.id}`}
                   >
-                    {rigOf(r.rig)?.name ?? r.rig}
+                    <Words of={rigOf(r.rig)?.name ?? r.rig} />
                   </Link>
                 </td>
                 <td className="pr-3 text-muted">
-                  {DIFFICULTIES[r.difficulty]}
+                  <Words of={DIFFICULTIES[r.difficulty]} />
                   {r.set ? ', set for the class' : ''}
                 </td>
                 <td className="figures whitespace-nowrap text-right">
@@ -133,9 +135,11 @@ function Class({ told }: { told: PracticeTold }) {
             className="flex flex-wrap gap-x-6 border-b border-faint py-1.5"
             data-class-set={s.id}
           >
-            <span className="w-64 font-label text-lg font-semibold">{rigOf(s.rig)?.name ?? s.rig}</span>
+            <span className="w-64 font-label text-lg font-semibold">
+              <Words of={rigOf(s.rig)?.name ?? s.rig} />
+            </span>
             <span className="w-56 text-muted">
-              {s.difficulty ? DIFFICULTIES[s.difficulty] : ''},{' '}
+              {s.difficulty ? <Words of={DIFFICULTIES[s.difficulty]} /> : ''},{' '}
               {s.each ? 'each their own' : 'the same for all'}
             </span>
             <span className="min-w-0 flex-1">

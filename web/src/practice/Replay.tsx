@@ -1,11 +1,13 @@
 import type { Rig } from '@fulcrant/core/job';
 import { type JobEvent, stepOf } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { expr } from '@fulcrant/core/messages';
 import type { Action, Attempt, Debrief } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button } from '../ui/controls.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
-type Line = { key: string; said: string; truth: string | null; written: boolean };
+type Line = { key: string; said: Text; truth: Text | null; written: boolean };
 
 const HANDLED: Record<Action['do'], (a: Action) => string> = {
   look: () => 'Looked',
@@ -25,7 +27,7 @@ function linesOf(
   rig: Rig,
   { events, log }: Attempt,
   debrief: Debrief,
-  title: (step: string) => string,
+  title: (step: string) => Text,
 ): Line[] {
   const step = (id: string) => stepOf({ setup: rig.setup }, id);
   const beside = [...debrief.beside];
@@ -35,7 +37,7 @@ function linesOf(
         const item = step(e.data.step)?.items?.find((i) => i.id === e.data.item);
         const bad = debrief.faults.find((f) => f.seen?.step === e.data.step && f.seen.item === e.data.item);
         return {
-          said: `${title(e.data.step)}: ${e.data.answer}. ${item?.ask ?? ''}`,
+          said: expr`${title(e.data.step)}: ${e.data.answer}. ${item?.ask ?? ''}`,
           truth: bad ? bad.name : null,
           written: true,
         };
@@ -44,15 +46,15 @@ function linesOf(
         const at = beside.findIndex((b) => b.step === e.data.step && b.place === e.data.place);
         const b = at < 0 ? undefined : beside.splice(at, 1)[0];
         return {
-          said: `${title(e.data.step)}, ${e.data.place}: ${e.data.raw}`,
+          said: expr`${title(e.data.step)}, ${e.data.place}: ${e.data.raw}`,
           truth: b ? `truly ${b.truth.toFixed(3)}` : null,
           written: true,
         };
       }
       case 'bolt.tightened':
-        return { said: `${title(e.data.step)}: bolt ${e.data.bolt}`, truth: null, written: true };
+        return { said: expr`${title(e.data.step)}: bolt ${e.data.bolt}`, truth: null, written: true };
       case 'step.passed':
-        return { said: `${title(e.data.step)}: passed`, truth: null, written: true };
+        return { said: expr`${title(e.data.step)}: passed`, truth: null, written: true };
       case 'reading.withdrawn':
         return { said: `Withdrawn: ${e.data.reason}`, truth: null, written: true };
       default:
@@ -84,7 +86,7 @@ export function Replay({
   rig: Rig;
   attempt: Attempt;
   debrief: Debrief;
-  title: (step: string) => string;
+  title: (step: string) => Text;
 }) {
   const say = useSay();
   const [at, setAt] = useState<number | null>(null);
@@ -111,7 +113,11 @@ export function Replay({
           >
             <span className="w-20 shrink-0 font-label">{l.written ? 'written' : 'handled'}</span>
             <span className="min-w-0 flex-1">{say(l.said)}</span>
-            {truth && l.truth && <span className="text-brass">{l.truth}</span>}
+            {truth && l.truth && (
+              <span className="text-brass">
+                <Words of={l.truth} />
+              </span>
+            )}
           </li>
         ))}
       </ol>

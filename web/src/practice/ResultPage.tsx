@@ -3,17 +3,19 @@ import { useParams } from 'react-router';
 import { useResult } from '../data/benches.ts';
 import { Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { DebriefView } from './DebriefView.tsx';
 import { usePracticePaper } from './use-paper.ts';
 
 /** What was handed in, looked at again. */
 export function ResultPage() {
+  const say = useSay();
   usePracticePaper();
   const { id = '' } = useParams();
   const result = useResult(id);
   const rig = result.data ? rigOf(result.data.rig) : undefined;
   return (
-    <Page title={rig ? `Debrief: ${rig.name}` : 'Debrief'} ways={[['/practice/log', 'Log']]} wide>
+    <Page title={rig ? `Debrief: ${say(rig.name)}` : 'Debrief'} ways={[['/practice/log', 'Log']]} wide>
       {result.isError && <Fault>{result.error.message}</Fault>}
       {result.data && rig && (
         <DebriefView rig={rig} debrief={result.data.debrief} attempt={result.data.attempt} />

@@ -5,7 +5,7 @@ import { useRef, useState } from 'react';
 import type { AtHand } from '../job/JobPage.tsx';
 import { Button } from '../ui/controls.tsx';
 import { Digits } from '../ui/Num.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { type BenchHere, useBenchHere } from './at-bench.ts';
 import { feelIt, Tool } from './tools.tsx';
 import { Wheel } from './Wheel.tsx';
@@ -42,7 +42,9 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
   const moves = place && rig.moves?.step === step.id ? rig.moves.by : undefined;
   return (
     <section aria-label="At the bench" className="border border-brass px-3 py-2" data-rig={rig.id}>
-      <p className="kicker m-0 text-brass">Practice · {rig.name}</p>
+      <p className="kicker m-0 text-brass">
+        Practice · <Words of={rig.name} />
+      </p>
       {items.length > 0 && (
         <ul className="m-0 list-none p-0" aria-label="To look at">
           {items.map(({ item }) => {
@@ -51,7 +53,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
               <li key={item.id} className="border-b border-faint py-1 text-[0.95rem] leading-snug">
                 {text ? (
                   <p className="m-0" data-looked={item.id}>
-                    <span className="text-muted">{say(item.ask)}</span> {text}
+                    <span className="text-muted">{say(item.ask)}</span> <Words of={text} />
                   </p>
                 ) : (
                   <button

@@ -1,5 +1,7 @@
 import type { Person } from '@fulcrant/core/api';
 import { DIFFICULTIES, DIFFICULTY_IDS } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { expr } from '@fulcrant/core/messages';
 import { type Call, type Debrief, debrief, layOut, PRACTICE_GAUGES, rigOf } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -11,6 +13,7 @@ import { PractisingAs, useSession } from '../data/session.tsx';
 import { type AtHand, JobSheet } from '../job/JobPage.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { BenchContext } from './at-bench.ts';
 import { CallDialog } from './CallDialog.tsx';
 import { DebriefView } from './DebriefView.tsx';
@@ -59,11 +62,12 @@ export function RigPage() {
 }
 
 function AtBench({ which, person, guest }: { which: Which; person: Person; guest: boolean }) {
+  const say = useSay();
   const sheet = useSheet(which, person);
   const { kept, state, job, seen, looked, nutDeg, busy, handle, keep, anew } = sheet;
   const [calling, setCalling] = useState(false);
   const [told, setTold] = useState<Debrief | null>(() => localDebrief(which, kept));
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const client = useQueryClient();
   const call = async (made: Call) => {
     setCalling(false);
@@ -85,7 +89,7 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
         const said = Object.values(
           faultsOf(error, 'No connection to the server: it is not in your practice log.'),
         )[0];
-        if (which.set !== null) return setFault(`${said} What you did is kept here.`);
+        if (which.set !== null) return setFault(`${say(said)} What you did is kept here.`);
         setFault(said ?? null);
       }
     }
@@ -105,11 +109,15 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
   if (told)
     return (
       <Page
-        title={`Debrief: ${which.rig.name}`}
+        title={`Debrief: ${say(which.rig.name)}`}
         ways={guest ? [['/sign-in', 'Sign in']] : [['/practice', 'Benches']]}
         wide
       >
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
         <DebriefView
           rig={which.rig}
           debrief={told}
@@ -145,14 +153,17 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
         className="m-0 min-h-[2.1rem] border-b-2 border-brass px-4 py-0.5 font-medium text-brass md:px-6"
         data-practice
       >
-        Practice: {which.rig.name}. {saidOf(which)} Nothing here is a record, and nothing of it is signed.{' '}
+        Practice: <Words of={which.rig.name} />. <Words of={saidOf(which)} /> Nothing here is a record, and
+        nothing of it is signed.{' '}
         <Link className="underline underline-offset-4" to={guest ? '/sign-in' : '/practice'}>
           Leave it
         </Link>
       </aside>
       {(fault ?? sheet.fault) && (
         <div className="px-4 md:px-6">
-          <Fault>{fault ?? sheet.fault}</Fault>
+          <Fault>
+            <Words of={fault ?? sheet.fault} />
+          </Fault>
         </div>
       )}
       {/* The strip above takes its height from the sheet’s. */}
@@ -172,10 +183,10 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
 }
 
 /** How it was laid out, as far as it is told beforehand. */
-const saidOf = (w: Which): string =>
+const saidOf = (w: Which): Text =>
   w.set !== null
     ? 'A bench of the class.'
-    : `No. ${w.seed}.${w.difficulty === 'sound' ? ` ${DIFFICULTIES.sound}: for the order of work.` : ''}`;
+    : expr`No. ${w.seed}.${w.difficulty === 'sound' ? expr` ${DIFFICULTIES.sound}: for the order of work.` : ''}`;
 
 /** What this device can say itself: of a bench of one’s own that was called. */
 const localDebrief = (which: Which, { events, log, call }: Kept): Debrief | null =>

@@ -1,21 +1,26 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { Beside } from '@fulcrant/practice';
+import { useSay, Words } from '../ui/settings.tsx';
 
 const WIDE = 720;
 const HIGH = 150;
 const EDGE = 14;
 
 /** One step’s readings in their order: the truth as a bar as high as its gauge lets it be known, what was written as a dot upon it. */
-function Strip({ of, title }: { of: readonly Beside[]; title: string }) {
+function Strip({ of, title }: { of: readonly Beside[]; title: Text }) {
+  const say = useSay();
   const low = Math.min(...of.map((b) => Math.min(b.truth - b.within, b.value)));
   const high = Math.max(...of.map((b) => Math.max(b.truth + b.within, b.value)));
   const y = (v: number) => HIGH - EDGE - ((v - low) / (high - low || 1)) * (HIGH - 2 * EDGE);
   const x = (i: number) => 70 + ((i + 0.5) * (WIDE - 90)) / of.length;
   const off = of.filter((b) => b.share < 1).length;
-  const said = `${title}: ${of.length} readings, ${off === 0 ? 'all' : of.length - off} as good as their gauge`;
+  const said = `${say(title)}: ${of.length} readings, ${off === 0 ? 'all' : of.length - off} as good as their gauge`;
   return (
     <figure className="m-0 border-b border-faint py-2">
       <figcaption className="flex justify-between gap-4">
-        <span className="font-label text-lg">{title}</span>
+        <span className="font-label text-lg">
+          <Words of={title} />
+        </span>
         <span className="text-muted">
           {off === 0 ? 'all as good as their gauge' : `${off} of ${of.length} off`}
         </span>
@@ -56,13 +61,7 @@ function Strip({ of, title }: { of: readonly Beside[]; title: string }) {
 }
 
 /** Every reading over the truth of its place, step by step. */
-export function TruthFigure({
-  beside,
-  title,
-}: {
-  beside: readonly Beside[];
-  title: (step: string) => string;
-}) {
+export function TruthFigure({ beside, title }: { beside: readonly Beside[]; title: (step: string) => Text }) {
   const steps = [...new Set(beside.map((b) => b.step))];
   return (
     <>

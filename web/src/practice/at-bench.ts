@@ -1,4 +1,5 @@
 import type { Rig } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { Action, Shown } from '@fulcrant/practice';
 import { createContext, useContext } from 'react';
 import type { Seen } from './use-sheet.ts';
@@ -7,7 +8,7 @@ import type { Seen } from './use-sheet.ts';
 export type BenchHere = {
   rig: Rig;
   seen: Seen | null;
-  looked: Readonly<Record<string, string>>;
+  looked: Readonly<Record<string, Text>>;
   nutDeg: number;
   busy: boolean;
   onAct: (action: Action) => Promise<Shown | null>;

@@ -1,6 +1,8 @@
+import type { Text } from '@fulcrant/core/messages';
 import { allDrills, type Drill, putBy } from '@fulcrant/practice';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { DECK_IDS } from '../../../packages/practice/src/drill.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
@@ -13,9 +15,9 @@ const asked = (): Drill => {
   if (!drill) throw new Error('This question is in no deck.');
   return drill;
 };
-const option = (text: string): HTMLElement => {
-  const found = all('[data-drill] button').find((b) => b.textContent?.replace('✓ ', '') === text);
-  if (!found) throw new Error(`No answer “${text}”.`);
+const option = (text: Text): HTMLElement => {
+  const found = all('[data-drill] button').find((b) => b.textContent?.replace('✓ ', '') === english(text));
+  if (!found) throw new Error(`No answer “${english(text)}”.`);
   return found;
 };
 const server = () => {

@@ -1,4 +1,5 @@
 import type { Feel, Shown } from '@fulcrant/practice';
+import { Words } from '../ui/settings.tsx';
 import { GaugeFace } from './GaugeFace.tsx';
 
 /** How far a blade goes in, share of the way, and how it is said. */
@@ -160,7 +161,7 @@ export function Tool({ shown, decimals }: { shown: Shown; decimals: number }) {
     case 'done':
       return (
         <p className="m-0 text-muted" role="status">
-          {shown.text}
+          <Words of={shown.text} />
         </p>
       );
   }

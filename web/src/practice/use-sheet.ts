@@ -8,6 +8,7 @@ import {
   type Rig,
   take,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { type Action, Bench, type Logged, layOut, notAtABench, type Shown } from '@fulcrant/practice';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
@@ -40,7 +41,7 @@ export function useSheet(which: Which, person: Person) {
   useEffect(() => makeRoom(localStorage, key), [key]);
   // The next act goes upon what the last one left, whether it is drawn yet or not.
   const now = useRef(kept);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const waiting = useRef<ReturnType<typeof setTimeout> | null>(null);
   const put = useCallback(() => {
     if (waiting.current) clearTimeout(waiting.current);
@@ -102,7 +103,7 @@ function useJobView(
   return useMemo(() => {
     const id = now.current.events[0]?.jobId ?? '';
     const make = <T extends EventType>(type: T, data: EventDataOf<T>) => makeEvent(person, id, type, data);
-    const act = async <T extends EventType>(type: T, data: EventDataOf<T>): Promise<string | null> => {
+    const act = async <T extends EventType>(type: T, data: EventDataOf<T>): Promise<Text | null> => {
       const odd = notAtABench(type);
       if (odd !== null) return odd;
       const before = fold(now.current.events, NONE);
@@ -121,7 +122,7 @@ function useJobView(
       fault: null,
       act,
       async actAll(acts) {
-        const said: Array<string | null> = [];
+        const said: Array<Text | null> = [];
         for (const a of acts) said.push(await act(a.type, a.data));
         return said;
       },
@@ -140,10 +141,10 @@ function useBench(
   which: Which,
   now: Now,
   keep: (next: Kept) => void,
-  setFault: (fault: string | null) => void,
+  setFault: (fault: Text | null) => void,
 ) {
   const [seen, setSeen] = useState<Seen | null>(null);
-  const [looked, setLooked] = useState<Record<string, string>>({});
+  const [looked, setLooked] = useState<Record<string, Text>>({});
   const [busy, setBusy] = useState(false);
   // One act at a time: what is asked while the server answers is not done twice.
   const asking = useRef(false);

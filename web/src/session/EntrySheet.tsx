@@ -2,6 +2,7 @@ import { type FormEvent, type ReactNode, useState } from 'react';
 import { type Faults, faultsOf } from '../data/asked.ts';
 import { Fault } from '../ui/controls.tsx';
 import { Mark } from '../ui/Mark.tsx';
+import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 type Text = Record<string, string>;
@@ -60,7 +61,11 @@ export function EntrySheet({
               {...r.more}
             />
           ))}
-          {faults[''] && <Fault>{faults['']}</Fault>}
+          {faults[''] && (
+            <Fault>
+              <Words of={faults['']} />
+            </Fault>
+          )}
           {children}
         </form>
       </div>

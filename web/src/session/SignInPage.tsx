@@ -7,12 +7,14 @@ import { useQueue } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Mark } from '../ui/Mark.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 
 const field = 'min-h-14 border-0 border-b-[3px] border-brass bg-transparent text-2xl';
 
 /** Who is at the sheet. */
 export function SignInPage() {
+  const say = useSay();
   const { person, stale, signIn, signOut } = useSession();
   const { waiting } = useQueue();
   const greeting = useGreeting();
@@ -57,7 +59,7 @@ export function SignInPage() {
             <p className="m-0">
               {stale
                 ? `${person.name}'s sign-in has run out. Sign in again to send what waits.`
-                : `${person.name} is signed in, ${ROLE_SAID[person.role][0]}.`}
+                : `${person.name} is signed in, ${say(ROLE_SAID[person.role][0])}.`}
             </p>
             {!stale && <Button onClick={() => void go('/')}>To the board</Button>}
             <Button onClick={() => void signOut()}>Sign out</Button>
@@ -80,7 +82,7 @@ export function SignInPage() {
                   key={p.name}
                   onClick={() => void enter(p.name, greeting.data?.offers?.password ?? '')}
                 >
-                  {p.name}, {ROLE_SAID[p.role][0]}
+                  {p.name}, <Words of={ROLE_SAID[p.role][0]} />
                 </Button>
               ))}
             </div>
@@ -121,7 +123,11 @@ export function SignInPage() {
               onText={setCode}
             />
           )}
-          {faults[''] && <Fault>{faults['']}</Fault>}
+          {faults[''] && (
+            <Fault>
+              <Words of={faults['']} />
+            </Fault>
+          )}
           <Button type="submit" weight="solid">
             Sign in
           </Button>

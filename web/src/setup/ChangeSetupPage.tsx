@@ -1,11 +1,12 @@
 import { type Setup, tradeOf } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useJob } from '../data/job.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Loading } from '../ui/Loading.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { SetupForm } from './SetupForm.tsx';
 
 /** Change what the job rests on, with a reason; every verdict is judged anew and the sheet tells what was changed. */
@@ -15,7 +16,7 @@ export function ChangeSetupPage() {
   const go = useNavigate();
   const say = useSay();
   const [reason, setReason] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const change = async (setup: Setup) => {
     if (reason.trim().length < 3) return setFault('A reason takes a few words.');
     const refused = await job.act('setup.changed', {
@@ -31,7 +32,9 @@ export function ChangeSetupPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule px-6 py-4">
         <div className="flex flex-wrap items-baseline justify-between gap-4 pb-3">
-          <h1 className="m-0 text-3xl">{trade.words.setup}, maker’s values</h1>
+          <h1 className="m-0 text-3xl">
+            <Words of={trade.words.setup} />, maker’s values
+          </h1>
           <Link className="text-steel underline underline-offset-4" to={`/jobs/${id}`}>
             Back, change nothing
           </Link>
@@ -53,7 +56,11 @@ export function ChangeSetupPage() {
             </label>
           }
         />
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
       </main>
       <footer>
         <Corner job={id} />

@@ -1,7 +1,8 @@
 import { type Field, type FormValues, formName } from '@fulcrant/core/job';
+import { sameText, textKey } from '@fulcrant/core/messages';
 import type { UseFormRegister } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
 type Rows = {
   fields: readonly Field[];
@@ -14,13 +15,15 @@ export type FieldErrors = Record<string, { message?: string } | undefined>;
 
 /** Fields of a setup by their groups: what is on or off in a row, then what is typed or chosen. */
 export function FieldGroups({ fields, values, errors, register, onFlag }: Rows) {
-  const groups = [...new Set(fields.map((f) => f.group))];
+  const groups = [...new Map(fields.map((f) => [textKey(f.group), f.group])).values()];
   return groups.map((group) => {
-    const flags = fields.filter((f) => f.group === group && f.quantity === 'flag');
-    const rest = fields.filter((f) => f.group === group && f.quantity !== 'flag');
+    const flags = fields.filter((f) => sameText(f.group, group) && f.quantity === 'flag');
+    const rest = fields.filter((f) => sameText(f.group, group) && f.quantity !== 'flag');
     return (
-      <fieldset key={group} className="m-0 border-0 border-t border-rule p-0 py-2">
-        <legend className="kicker pr-3">{group}</legend>
+      <fieldset key={textKey(group)} className="m-0 border-0 border-t border-rule p-0 py-2">
+        <legend className="kicker pr-3">
+          <Words of={group} />
+        </legend>
         <FlagRow fields={flags} values={values} errors={errors} onFlag={onFlag} />
         <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
           {rest.map((f) => (
@@ -69,7 +72,7 @@ function Flag({
   return (
     <div>
       <Button aria-pressed={on} weight={on ? 'solid' : 'line'} onClick={() => onFlag(!on)}>
-        {field.label}
+        <Words of={field.label} />
       </Button>
       {fault && <Fault>{fault}</Fault>}
     </div>
@@ -91,7 +94,7 @@ function FieldRow({
   return (
     <div data-decided={field.decided}>
       <label htmlFor={id} className="text-sm text-muted">
-        {field.label}
+        <Words of={field.label} />
       </label>
       {field.quantity === 'choice' ? (
         <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>

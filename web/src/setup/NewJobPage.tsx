@@ -1,6 +1,7 @@
 import { partKey } from '@fulcrant/core/api';
 import { openingFor } from '@fulcrant/core/forms';
 import { allTrades, type Setup, tradeOf } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -10,6 +11,7 @@ import { usePartCards, usePosition } from '../data/register.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { Words } from '../ui/settings.tsx';
 import { OpeningForm } from './OpeningForm.tsx';
 import { dropOpening, keepOpening, openingDraft } from './opening-draft.ts';
 import { PositionPicker } from './PositionPicker.tsx';
@@ -45,7 +47,7 @@ export function NewJobPage() {
   const cards = usePartCards(partKey(meant));
   const card = cards.data?.find((c) => c.key === partKey(meant) && c.trade === kind) ?? null;
   const told = usePosition(chosen?.id ?? null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const trade = tradeOf({ procedure: kind });
   const opening = useMemo(
     () =>
@@ -134,9 +136,9 @@ export function NewJobPage() {
                   className="!px-2.5 py-0.5 text-left !text-base"
                   onClick={() => setKind(id)}
                 >
-                  {offer[0]}
+                  <Words of={offer[0]} />
                   <span className="block font-text text-[0.8125rem] font-normal leading-tight">
-                    {offer[1]}
+                    <Words of={offer[1]} />
                   </span>
                 </Button>
               ))}
@@ -144,7 +146,11 @@ export function NewJobPage() {
           }
         />
       )}
-      {fault && <Fault>{fault}</Fault>}
+      {fault && (
+        <Fault>
+          <Words of={fault} />
+        </Fault>
+      )}
     </Page>
   );
 }

@@ -1,11 +1,13 @@
 import { boxesOf, fromForm, type Opening, toForm } from '@fulcrant/core/forms';
 import { type Field, type FormValues, formName, type Setup, type Trade } from '@fulcrant/core/job';
+import { inline, listOf, type Text, textKey } from '@fulcrant/core/messages';
 import type { LengthUnit } from '@fulcrant/core/units';
+import { say } from '@fulcrant/core/units';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 import { type FieldErrors, FieldGroups, FlagRow } from './FieldGroups.tsx';
@@ -46,7 +48,10 @@ export function OpeningForm(props: Props) {
         : {
             values: {},
             errors: Object.fromEntries(
-              Object.entries(read.faults).map(([k, message]) => [k, { type: 'value', message }]),
+              Object.entries(read.faults).map(([k, fault]) => [
+                k,
+                { type: 'value', message: say(fault, unit) },
+              ]),
             ),
           };
     },
@@ -132,7 +137,9 @@ export function OpeningForm(props: Props) {
       </div>
       {inSight.length > 0 && (
         <fieldset className="m-0 border-0 border-t border-rule p-0 pt-1">
-          <legend className="kicker pr-3">{inSight[0]?.group}</legend>
+          <legend className="kicker pr-3">
+            <Words of={inSight[0]?.group} />
+          </legend>
           <FlagRow fields={inSight} values={values} errors={errors as FieldErrors} onFlag={touch} />
         </fieldset>
       )}
@@ -159,7 +166,7 @@ export function OpeningForm(props: Props) {
       )}
       {unsaid.length > 0 && (
         <p className="m-0 text-muted" data-later>
-          Asked at the step that needs it: {laterSaid(unsaid)}.
+          Asked at the step that needs it: <Words of={laterSaid(unsaid)} />.
         </p>
       )}
       <Usual
@@ -199,13 +206,13 @@ function orderOf(trade: Trade, values: FormValues, fields: readonly Field[]): Fi
     .sort(
       (a, b) =>
         (from(a) === from(b) ? 0 : from(a) - from(b)) ||
-        a.group.localeCompare(b.group) ||
-        a.label.localeCompare(b.label),
+        textKey(a.group).localeCompare(textKey(b.group)) ||
+        textKey(a.label).localeCompare(textKey(b.label)),
     );
 }
 /** Groups of what is asked later, once each. */
-const laterSaid = (fields: readonly Field[]): string =>
-  [...new Set(fields.map((f) => f.group.toLowerCase()))].join(', ');
+const laterSaid = (fields: readonly Field[]): Text =>
+  listOf([...new Map(fields.map((f) => [textKey(f.group), inline(f.group)])).values()], ', ');
 
 /** The way it usually is: shut, a line that says how much; open, every field of it. */
 function Usual({
@@ -227,10 +234,10 @@ function Usual({
   onFlag: (name: string, value: string) => void;
   faults: number;
 }) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const shown = open || faults > 0;
   const all = [...fields, ...later];
-  const groups = [...new Set(all.map((f) => f.group))];
   return (
     <section aria-label="As it usually is" className="border-t border-rule">
       <button
@@ -241,8 +248,14 @@ function Usual({
       >
         {shown ? <ChevronDown aria-hidden="true" size={20} /> : <ChevronRight aria-hidden="true" size={20} />}
         As it usually is:{' '}
-        {[...new Set([trade.words.changes, 'what is measured', 'house rules'])]
-          .filter((w) => w !== 'what is measured' || groups.includes('What is measured'))
+        {[
+          trade.words.changes,
+          ...(!trade.words.measuresOnly && all.some((f) => f.name.startsWith('measures.'))
+            ? ['what is measured']
+            : []),
+          'house rules',
+        ]
+          .map((x) => say(x))
           .join(', ')}
       </button>
       {shown && (

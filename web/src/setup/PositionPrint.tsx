@@ -10,7 +10,7 @@ import type { CSSProperties } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 import { Shapes } from '../figures/DrawingView.tsx';
 import { Fault } from '../ui/controls.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
 /** How a box is drawn: empty, dotted until somebody has looked, solid. */
 export type BoxLook = 'open' | 'dotted' | 'solid';
@@ -152,7 +152,9 @@ function SizeBox({
   return (
     <div className="min-w-0 bg-paper/90">
       <span className="block text-sm leading-tight">
-        <label htmlFor={id}>{field.label}</label>
+        <label htmlFor={id}>
+          <Words of={field.label} />
+        </label>
         {free && value.trim() === '' && <span className="text-muted">, if there is one</span>}
       </span>
       {field.quantity === 'choice' ? (

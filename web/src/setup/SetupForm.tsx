@@ -1,5 +1,6 @@
 import { fieldsAsked, fromForm, type StartSetup, toForm } from '@fulcrant/core/forms';
 import { type FormValues, formName, type Setup, type Trade } from '@fulcrant/core/job';
+import { say } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
@@ -25,7 +26,7 @@ export function SetupForm({ trade, start, does, onSetup, after }: Props) {
       return {
         values: {},
         errors: Object.fromEntries(
-          Object.entries(read.faults).map(([k, message]) => [k, { type: 'value', message }]),
+          Object.entries(read.faults).map(([k, fault]) => [k, { type: 'value', message: say(fault, unit) }]),
         ),
       };
     },

@@ -1,6 +1,7 @@
 import { allTrades, type Setup } from '@fulcrant/core/job';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
@@ -28,7 +29,7 @@ describe('a job is opened', () => {
   it('offers every kind of work there is, each with its own form', async () => {
     await openPage('/jobs/new', works());
     for (const trade of allTrades()) {
-      await press(new RegExp(`^${trade.words.offer[0]}`));
+      await press(new RegExp(`^${english(trade.words.offer[0])}`));
       await until(() => all('[data-box], [id^="field-"]').length > 0);
     }
   });

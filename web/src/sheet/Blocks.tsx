@@ -1,10 +1,12 @@
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import type { Block } from '@fulcrant/core/sheet';
 import { sayIn } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
 import { Photo } from '../entry/Photo.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';
 import { Results } from '../ui/Results.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 
 /** A sheet's blocks on the screen; those under a heading stand together. */
 export function Blocks({ blocks }: { blocks: readonly Block[] }) {
@@ -17,14 +19,16 @@ export function Blocks({ blocks }: { blocks: readonly Block[] }) {
     ) : (
       // biome-ignore lint/suspicious/noArrayIndexKey: the blocks of a sheet stand in order and never move
       <section key={i} className="break-inside-avoid-page border-t border-rule px-4 py-3">
-        <h2 className="m-0 mb-1 text-xl">{s.heading}</h2>
+        <h2 className="m-0 mb-1 text-xl">
+          <Words of={s.heading} />
+        </h2>
         {drawn(s.blocks)}
       </section>
     ),
   );
 }
 
-type Section = { heading: string | null; blocks: Block[] };
+type Section = { heading: Text | null; blocks: Block[] };
 function sections(blocks: readonly Block[]): Section[] {
   const all: Section[] = [{ heading: null, blocks: [] }];
   for (const b of blocks)
@@ -38,6 +42,7 @@ const drawn = (blocks: readonly Block[]): ReactNode[] =>
   blocks.map((b, i) => <Drawn key={i} block={b} />);
 
 function Drawn({ block: b }: { block: Block }) {
+  const say = useSay();
   const { unit } = useSettings();
   switch (b.block) {
     case 'results':
@@ -46,7 +51,7 @@ function Drawn({ block: b }: { block: Block }) {
       return (
         <div className="flex flex-wrap items-end gap-4 px-4 pt-3">
           {b.drawings.map((d) => (
-            <DrawingView key={typeof d.title === 'string' ? d.title : d.title.mm} drawing={d} printed />
+            <DrawingView key={say(d.title)} drawing={d} printed />
           ))}
         </div>
       );
@@ -66,7 +71,11 @@ function Drawn({ block: b }: { block: Block }) {
     case 'line':
       return (
         <p className={`m-0 py-0.5 text-[0.95rem] ${b.inset ? 'border-l-2 border-faint pl-3' : ''}`}>
-          {b.lead && <strong>{b.lead} </strong>}
+          {b.lead && (
+            <strong>
+              <Words of={b.lead} />{' '}
+            </strong>
+          )}
           {sayIn(b.text, unit)} {b.small && <span className="text-muted">{sayIn(b.small, unit)}</span>}
         </p>
       );
@@ -76,7 +85,9 @@ function Drawn({ block: b }: { block: Block }) {
           <thead>
             <tr className="kicker">
               {b.head.map((h) => (
-                <th key={h}>{h}</th>
+                <th key={textKey(h)}>
+                  <Words of={h} />
+                </th>
               ))}
             </tr>
           </thead>
@@ -86,7 +97,7 @@ function Drawn({ block: b }: { block: Block }) {
               <tr key={i} className="border-t border-faint align-top">
                 {r.cells.map((c, at) => (
                   <td
-                    key={b.head[at]}
+                    key={textKey(b.head[at])}
                     className={`pr-3 ${at === 1 || at === 2 ? 'figures whitespace-nowrap' : at === 3 ? 'text-muted' : ''} ${r.struck && at === 1 ? 'line-through' : ''}`}
                   >
                     {sayIn(c, unit)}

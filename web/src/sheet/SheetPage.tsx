@@ -12,7 +12,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSettings, Words } from '../ui/settings.tsx';
 import { Blocks } from './Blocks.tsx';
 
 /** A sheet as the server keeps it under a signature. */
@@ -155,7 +155,9 @@ function Head({
   return (
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-4 px-4 py-3">
-        <h1 className="m-0 text-3xl">{sheet.name}</h1>
+        <h1 className="m-0 text-3xl">
+          <Words of={sheet.name} />
+        </h1>
         <p className="m-0 text-lg">
           <span className="figures">{sheet.number ?? 'not sent yet'}</span> · {sheet.title.state}
           {sheet.revision > 1 ? ` · revision ${sheet.revision}` : ''}

@@ -6,12 +6,13 @@ import {
   type JobState,
   type StepDefinition,
 } from '@fulcrant/core/job';
+import { sameText, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Check } from 'lucide-react';
 import { Fragment } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
 
 type Props = {
@@ -32,15 +33,17 @@ export function GateStep({
   const items = [...(also ?? []), ...(step.kind.asks?.(state, step) ?? step.items ?? [])];
   const ahead = step.kind.ahead?.(state, step) ?? [];
   const say = useSay();
-  const groups = [...new Set(items.map((i) => i.group))];
+  const groups = [...new Map(items.map((i) => [textKey(i.group), i.group])).values()];
   return (
     <div className="flex flex-col gap-4">
       {groups.map((group) => (
-        <Fragment key={group}>
-          <h2 className="kicker m-0 -mb-3">{group}</h2>
+        <Fragment key={textKey(group)}>
+          <h2 className="kicker m-0 -mb-3">
+            <Words of={group} />
+          </h2>
           <ul className="m-0 grid list-none gap-x-8 border-t border-rule p-0 xl:grid-cols-2">
             {items
-              .filter((i) => i.group === group)
+              .filter((i) => sameText(i.group, group))
               .map((item) => (
                 <Item key={item.id} state={state} step={step} item={item} open={open} onAnswer={onAnswer} />
               ))}
@@ -61,6 +64,7 @@ export function GateStep({
 }
 
 function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem }) {
+  const say = useSay();
   const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
   const ask = useSay()(item.ask);
   const { note, setNote, fault, lacks, setLacks, give } = useAnswering(item, answer?.note, onAnswer);
@@ -91,7 +95,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           <span
             className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
           >
-            {item.note ? 'noted' : ANSWER_WORD[answer.answer]}, {answer.author.name}{' '}
+            {item.note ? 'noted' : <Words of={ANSWER_WORD[answer.answer]} />}, {answer.author.name}{' '}
             {format(new Date(answer.at), 'd MMM HH:mm')}
             {answer.note ? `: ${answer.note}` : ''}
           </span>
@@ -101,14 +105,18 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why it does not apply' : item.mayNote}
+            placeholder={lacks ? 'why it does not apply' : say(item.mayNote)}
             maxLength={400}
             aria-label={lacks ? `Why it does not apply: ${ask}` : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
         )}
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
       </span>
       {open && (
         <span className="flex shrink-0 gap-1.5 self-start xl:flex-col 2xl:flex-row">

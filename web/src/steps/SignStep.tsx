@@ -1,11 +1,12 @@
 import { type JobState, tradeOf } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { fitUpSheet } from '@fulcrant/core/sheet';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Results } from '../ui/Results.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
 /** What is signed for, then the name. */
 export function SignStep({
@@ -15,12 +16,12 @@ export function SignStep({
 }: {
   state: JobState;
   open: boolean;
-  onSign: (name: string) => Promise<string | null>;
+  onSign: (name: string) => Promise<Text | null>;
 }) {
   const { person } = useSession();
   const say = useSay();
   const [name, setName] = useState(person?.name ?? '');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     if (name.trim().length < 2) return setFault('Sign with your name.');
@@ -45,7 +46,9 @@ export function SignStep({
           className="flex flex-wrap items-end gap-4 border-t border-rule pt-4"
         >
           <label className="flex flex-col">
-            <span className="kicker">{tradeOf(state.setup).words.signed} as recorded here, signed</span>
+            <span className="kicker">
+              <Words of={tradeOf(state.setup).words.signed} /> as recorded here, signed
+            </span>
             <input
               value={name}
               onChange={(e) => setName(e.target.value)}

@@ -8,13 +8,14 @@ import {
 } from '@fulcrant/core/job';
 import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
 
 type Props = { state: JobState; step: StepDefinition; item: GateItem; onAnswer: OnAnswer };
 
 /** A question of a measuring step, answered beside its readings; with a reason where this machine has not what it asks of. */
 export function StepItem({ state, step, item, onAnswer }: Props) {
+  const say = useSay();
   const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
   const { note, setNote, fault, lacks, setLacks, give } = useAnswering(item, answer?.note, onAnswer);
   const ask = useSay()(item.ask);
@@ -33,7 +34,7 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
         <Explained>{ask}</Explained>
         {answer && (
           <span className="block text-sm text-muted">
-            {ANSWER_WORD[answer.answer]}, {answer.author.name}
+            <Words of={ANSWER_WORD[answer.answer]} />, {answer.author.name}
             {answer.note ? `: ${answer.note}` : ''}
           </span>
         )}
@@ -42,14 +43,18 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why it does not apply' : item.mayNote}
+            placeholder={lacks ? 'why it does not apply' : say(item.mayNote)}
             maxLength={400}
             aria-label={lacks ? `Why it does not apply: ${ask}` : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
         )}
-        {fault && <Fault>{fault}</Fault>}
+        {fault && (
+          <Fault>
+            <Words of={fault} />
+          </Fault>
+        )}
       </span>
       <span className="flex gap-2">
         {choices.map((a) => (

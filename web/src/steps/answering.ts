@@ -1,4 +1,5 @@
 import type { GateItem, Said } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
 
 export type OnAnswer = (item: string, answer: Said, note?: string) => void;
@@ -9,7 +10,7 @@ export const SHORT_ANSWER: Record<Said, string> = { yes: 'OK', no: 'Not OK', non
 /** One question on its way to an answer: the words that go with it, and what is still wanting. */
 export function useAnswering(item: GateItem, before: string | undefined, onAnswer: OnAnswer) {
   const [note, setNote] = useState(before ?? '');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   /** It was said not to be on this one; the reason is still to come. */
   const [lacks, setLacks] = useState(false);
   const give = (answer: Said) => {

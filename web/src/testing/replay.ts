@@ -9,6 +9,7 @@ import { TAGS } from '@fulcrant/core/steps';
 import { formatTorque, measured } from '@fulcrant/core/units';
 import { fireEvent } from '@testing-library/react';
 import { vi } from 'vitest';
+import { english } from '../../../core/src/testing/english.ts';
 import { the } from './sheet.ts';
 import { until } from './until.ts';
 
@@ -118,7 +119,7 @@ export class Worker {
     if (note === undefined || !(line.hasAttribute('data-fitted') || line.hasAttribute('data-tag')))
       return null;
     const said = Object.hasOwn(TAGS, note) ? TAGS[note as keyof typeof TAGS] : note;
-    return line.querySelector(`button[aria-label$=": ${said}"]`);
+    return line.querySelector(`button[aria-label$=": ${english(said)}"]`);
   }
 
   async tighten({ pass, bolt, torqueNm, movedDeg, moved, instrument }: EventDataOf<'bolt.tightened'>) {

@@ -2,6 +2,7 @@ import type { Person, Plant } from '@fulcrant/core/api';
 import { summarise } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import { type JobEvent, type JobState, reduce, take, usualRules } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { tools } from '../../../core/src/testing/test-stand.ts';
 
 export const ASTA: Person = { id: 'asta', name: 'Asta', role: 'fitter' };
@@ -70,7 +71,7 @@ export class FakeServer {
     return job.state;
   }
 
-  private take(event: JobEvent): string | null {
+  private take(event: JobEvent): Text | null {
     const before = this.jobs.get(event.jobId);
     const taken = take(before?.state ?? null, event);
     if ('refusal' in taken) return taken.refusal;

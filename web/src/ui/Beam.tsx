@@ -1,4 +1,6 @@
 import type { Beam as BeamData } from '@fulcrant/core/judgement';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import {
   formatForce,
   formatRoughness,
@@ -7,7 +9,7 @@ import {
   lengthDigits,
 } from '@fulcrant/core/units';
 import { Popover } from 'radix-ui';
-import { useSay, useSettings } from './settings.tsx';
+import { useSay, useSettings, Words } from './settings.tsx';
 
 const W = 440;
 const GROUND = 136;
@@ -56,6 +58,7 @@ export function Beam({
   hollow?: boolean;
   small?: boolean;
 }) {
+  const tell = useSay();
   const { unit } = useSettings();
   const say = (v: number) => sayAs(beam.quantity, v, unit);
   const at = place(beam);
@@ -79,7 +82,7 @@ export function Beam({
         viewBox={`0 0 ${W} ${small ? 142 : beam.alternatives?.length ? 190 : 164}`}
         className="block w-full max-w-[30rem]"
         role="img"
-        aria-label={`${beam.label} ${say(beam.value)}, ${words}; low stop ${beam.lower === undefined ? 'none' : say(beam.lower)}, target ${say(beam.target)}, high stop ${beam.upper === undefined ? 'none' : say(beam.upper)}`}
+        aria-label={`${tell(beam.label)} ${say(beam.value)}, ${words}; low stop ${beam.lower === undefined ? 'none' : say(beam.lower)}, target ${say(beam.target)}, high stop ${beam.upper === undefined ? 'none' : say(beam.upper)}`}
       >
         <line x1="14" x2={W - 14} y1={GROUND} y2={GROUND} stroke="var(--faint)" strokeWidth="1.5" />
         {!small && <Alternatives beam={beam} say={say} />}
@@ -145,7 +148,7 @@ export function Beam({
       {!small && beam.doubt && beam.doubt.length > 0 && <Doubt lines={beam.doubt} />}
       {!small && (
         <figcaption className="kicker mt-0.5 max-w-[30rem] text-center">
-          {beam.label} {beam.quantity === 'length' ? unit : ''} ·{' '}
+          <Words of={beam.label} /> {beam.quantity === 'length' ? unit : ''} ·{' '}
           <span className="normal-case tracking-normal">{words}</span>
         </figcaption>
       )}
@@ -154,7 +157,7 @@ export function Beam({
 }
 
 /** The thickness of the pointer in words, at a touch: where it comes from, what would take it away. */
-function Doubt({ lines }: { lines: readonly string[] }) {
+function Doubt({ lines }: { lines: readonly Text[] }) {
   const say = useSay();
   return (
     <Popover.Root>
@@ -177,7 +180,7 @@ function Doubt({ lines }: { lines: readonly string[] }) {
         >
           <p className="kicker m-0 mb-1">The pointer is as thick as its doubt</p>
           {lines.map((line) => (
-            <p key={line} className="m-0 mt-1">
+            <p key={textKey(line)} className="m-0 mt-1">
               {say(line)}
             </p>
           ))}
@@ -202,9 +205,9 @@ function Alternatives({ beam, say }: { beam: BeamData; say: (v: number) => strin
         const crowded =
           before !== undefined && (Math.min(1.6, a.along) - Math.min(1.6, before.along)) * REACH < 52;
         return (
-          <g key={a.label}>
+          <g key={textKey(a.label)}>
             <title>
-              {a.label}: {say(a.at)}
+              <Words of={a.label} />: {say(a.at)}
             </title>
             <line
               x1={x}

@@ -1,5 +1,7 @@
+import type { Text } from '@fulcrant/core/messages';
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
+import { useSay, Words } from './settings.tsx';
 
 /** One of a few, from a list that opens: a Radix select in the sheet’s own lines, each answer a touch high. */
 export function Choice<V extends string>({
@@ -10,18 +12,19 @@ export function Choice<V extends string>({
   disabled = false,
   id,
 }: {
-  label: string;
+  label: Text;
   value: V | '';
-  options: ReadonlyArray<readonly [value: V, words: string]>;
+  options: ReadonlyArray<readonly [value: V, words: Text]>;
   onChange: (value: V) => void;
   disabled?: boolean;
   id?: string;
 }) {
+  const say = useSay();
   return (
     <Select.Root value={value} onValueChange={(v) => onChange(v as V)} disabled={disabled}>
       <Select.Trigger
         id={id}
-        aria-label={label}
+        aria-label={say(label)}
         className="flex min-h-12 w-full items-center justify-between gap-3 border-0 border-b-2 border-muted bg-transparent text-left text-lg text-ink disabled:text-muted"
       >
         <Select.Value placeholder="to be chosen" />
@@ -42,7 +45,9 @@ export function Choice<V extends string>({
                 value={v}
                 className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-faint px-4 py-1.5 text-lg outline-none last:border-b-0 data-[highlighted]:bg-shade"
               >
-                <Select.ItemText>{words}</Select.ItemText>
+                <Select.ItemText>
+                  <Words of={words} />
+                </Select.ItemText>
                 <Select.ItemIndicator className="ml-auto text-brass">
                   <Check aria-hidden="true" size={20} />
                 </Select.ItemIndicator>

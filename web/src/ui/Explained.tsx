@@ -1,9 +1,12 @@
+import type { Text } from '@fulcrant/core/messages';
 import { Popover } from 'radix-ui';
+import { useSay } from './settings.tsx';
 import { explained } from './terms.ts';
 
 /** A sentence whose terms say what they mean when they are touched. */
-export function Explained({ children }: { children: string }) {
-  return explained(children).map((p) =>
+export function Explained({ children }: { children: Text }) {
+  const say = useSay();
+  return explained(say(children)).map((p) =>
     p.meaning ? (
       <Popover.Root key={p.text}>
         <Popover.Trigger

@@ -1,12 +1,14 @@
 import type { RailMark } from '@fulcrant/core/forms';
+import type { Text } from '@fulcrant/core/messages';
 import { useEffect, useRef } from 'react';
+import { useSay, Words } from './settings.tsx';
 
 const PIN = 'var(--stop)';
 
-function words(m: RailMark): string {
+function words(m: RailMark, say: (text: Text) => string): string {
   const pin = m.hold === 'holding' ? ', held' : m.hold === 'ahead' ? ', hold point ahead' : '';
   const again = m.reopened ? ', opened again' : '';
-  return `${m.title}: ${m.status === 'present' ? 'present' : m.status}${pin}${again}`;
+  return `${say(m.title)}: ${m.status === 'present' ? 'present' : m.status}${pin}${again}`;
 }
 
 /**
@@ -14,11 +16,17 @@ function words(m: RailMark): string {
  * a pin through a hold point, solid-headed where it holds now, open-headed where it is still to come.
  */
 export function FlatRail({ marks }: { marks: RailMark[] }) {
+  const say = useSay();
   // The present collar takes two places where many stand close.
   const at = marks.findIndex((m) => m.status === 'present');
   const step = 400 / Math.max(1, marks.length + (at < 0 ? 0 : 1));
   return (
-    <svg viewBox="0 0 400 64" className="block w-full" role="img" aria-label={marks.map(words).join('; ')}>
+    <svg
+      viewBox="0 0 400 64"
+      className="block w-full"
+      role="img"
+      aria-label={marks.map((m) => words(m, say)).join('; ')}
+    >
       <rect x="2" y="27" width="396" height="12" fill="var(--shade)" stroke="var(--faint)" />
       <line x1="0" x2="400" y1="33" y2="33" stroke="var(--steel)" strokeDasharray="14 4 3 4" />
       {marks.map((m, i) => {
@@ -156,7 +164,7 @@ export function StandingRail({
             <span
               className={`min-w-0 font-label leading-tight ${m.status === 'present' ? 'text-2xl font-semibold' : 'text-lg'} ${m.status === 'closed' ? 'text-muted' : ''} ${m.id === shown && m.status !== 'present' ? 'underline decoration-2 underline-offset-4' : ''}`}
             >
-              {m.title}
+              <Words of={m.title} />
               {notes[m.id] && (
                 <span
                   className={`block text-base font-medium ${m.hold === 'holding' ? 'text-stop' : 'text-brass'}`}
@@ -188,7 +196,7 @@ export function StandingRail({
           aria-hidden="true"
           data-to-come
         >
-          {marks.length - 1 - at} to come, last: {marks.at(-1)?.title}
+          {marks.length - 1 - at} to come, last: <Words of={marks.at(-1)?.title} />
         </li>
       )}
     </ol>

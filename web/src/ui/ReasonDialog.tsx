@@ -1,14 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
 import { type FormEvent, type ReactNode, useState } from 'react';
 import { Button, Dialog, Fault } from './controls.tsx';
-import { useSay } from './settings.tsx';
+import { useSay, Words } from './settings.tsx';
 
 type Props = {
   open: boolean;
-  title: string;
-  ask: string;
-  does: string;
+  title: Text;
+  ask: Text;
+  does: Text;
   onClose: () => void;
-  onReason: (reason: string) => Promise<string | null>;
+  onReason: (reason: string) => Promise<Text | null>;
   children?: ReactNode;
   optional?: boolean;
 };
@@ -26,7 +27,7 @@ export function ReasonDialog({
 }: Props) {
   const say = useSay();
   const [text, setText] = useState('');
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     if (!optional && text.trim().length < 3) return setFault('A reason takes a few words.');
@@ -41,7 +42,9 @@ export function ReasonDialog({
       <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-3">
         {children}
         <label className="flex flex-col gap-1">
-          <span>{ask}</span>
+          <span>
+            <Words of={ask} />
+          </span>
           <textarea
             value={text}
             onChange={(e) => setText(e.target.value)}
@@ -54,7 +57,7 @@ export function ReasonDialog({
         {fault && <Fault>{say(fault)}</Fault>}
         <div className="flex gap-3">
           <Button type="submit" weight="solid">
-            {does}
+            <Words of={does} />
           </Button>
           <Button onClick={onClose}>Back</Button>
         </div>

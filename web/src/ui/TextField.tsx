@@ -1,5 +1,7 @@
+import type { Text } from '@fulcrant/core/messages';
 import { type InputHTMLAttributes, useId } from 'react';
 import { Fault } from './controls.tsx';
+import { Words } from './settings.tsx';
 
 /** A line to write on, its name above it and what is wrong with it below. */
 export function TextField({
@@ -9,8 +11,8 @@ export function TextField({
   strong = false,
   ...input
 }: Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'> & {
-  label: string;
-  fault?: string | undefined;
+  label: Text;
+  fault?: Text | undefined;
   onText: (text: string) => void;
   strong?: boolean;
 }) {
@@ -18,7 +20,7 @@ export function TextField({
   return (
     <div className="flex min-w-0 flex-col">
       <label htmlFor={id} className="kicker">
-        {label}
+        <Words of={label} />
       </label>
       <input
         maxLength={80}
@@ -30,7 +32,11 @@ export function TextField({
         aria-describedby={fault ? `${id}-fault` : undefined}
         className={`min-w-0 border-0 bg-transparent ${strong ? 'mt-1 min-h-14 border-b-[3px] border-brass text-2xl' : 'min-h-12 border-b-2 border-muted text-lg'}`}
       />
-      {fault && <Fault id={`${id}-fault`}>{fault}</Fault>}
+      {fault && (
+        <Fault id={`${id}-fault`}>
+          <Words of={fault} />
+        </Fault>
+      )}
     </div>
   );
 }

@@ -1,12 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
 import { Popover } from 'radix-ui';
+import { useSay, Words } from './settings.tsx';
 
 /** Why a step is there, at a touch: for whoever does it the first time. */
-export function Why({ title, children }: { title: string; children: string }) {
+export function Why({ title, children }: { title: Text; children: Text }) {
+  const say = useSay();
   return (
     <Popover.Root>
       <Popover.Trigger
         className="ml-2 cursor-help text-steel underline decoration-dotted underline-offset-4"
-        aria-label={`Why? ${title}`}
+        aria-label={`Why? ${say(title)}`}
         data-why
       >
         Why?
@@ -17,10 +20,12 @@ export function Why({ title, children }: { title: string; children: string }) {
           align="start"
           collisionPadding={12}
           className="z-50 max-w-[34rem] border-2 border-rule bg-paper px-5 py-4 text-lg leading-snug text-ink"
-          aria-label={`Why: ${title}`}
+          aria-label={`Why: ${say(title)}`}
         >
-          <p className="kicker m-0 mb-1">Why: {title}</p>
-          {children}
+          <p className="kicker m-0 mb-1">
+            Why: <Words of={title} />
+          </p>
+          <Words of={children} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -1,5 +1,7 @@
+import type { Text } from '@fulcrant/core/messages';
 import { Dialog as RadixDialog } from 'radix-ui';
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
+import { Words } from './settings.tsx';
 
 type Weight = 'solid' | 'line' | 'bare' | 'stop';
 
@@ -35,7 +37,7 @@ export function Dialog({
 }: {
   open: boolean;
   onClose: () => void;
-  title: string;
+  title: Text;
   children: ReactNode;
   wide?: boolean;
 }) {
@@ -55,7 +57,9 @@ export function Dialog({
           className={`fixed left-1/2 top-1/2 z-50 max-h-[92dvh] w-[min(94vw,${wide ? '62rem' : '34rem'})] -translate-x-1/2 -translate-y-1/2 overflow-auto border-2 border-rule bg-paper p-6 text-ink`}
           style={{ width: `min(94vw, ${wide ? '62rem' : '34rem'})` }}
         >
-          <RadixDialog.Title className="mb-4 text-2xl">{title}</RadixDialog.Title>
+          <RadixDialog.Title className="mb-4 text-2xl">
+            <Words of={title} />
+          </RadixDialog.Title>
           {children}
         </RadixDialog.Content>
       </RadixDialog.Portal>

@@ -1,3 +1,4 @@
+import type { Text } from '@fulcrant/core/messages';
 import { type LengthUnit, say } from '@fulcrant/core/units';
 import {
   createContext,
@@ -61,8 +62,13 @@ export function useSettings(): Settings {
   return value;
 }
 
-/** Core's sentences in the unit in force. */
-export function useSay(): (text: string) => string {
+/** Texts in the reader’s units and language; what is not there is nothing. */
+export function useSay(): (text: Text | null | undefined) => string {
   const { unit } = useSettings();
-  return useCallback((text: string) => say(text, unit), [unit]);
+  return useCallback((text: Text | null | undefined) => say(text ?? '', unit), [unit]);
+}
+
+/** A text where it stands on a page. */
+export function Words({ of }: { of: Text | null | undefined }) {
+  return useSay()(of);
 }

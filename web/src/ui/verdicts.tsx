@@ -1,7 +1,7 @@
 import { type Finding, sourceOf, VERDICT_WORD, type Verdict } from '@fulcrant/core/judgement';
 import type { ReactNode } from 'react';
 import { Explained } from './Explained.tsx';
-import { useSay } from './settings.tsx';
+import { useSay, Words } from './settings.tsx';
 
 const VERDICT_INK: Record<Verdict, string> = {
   accept: 'text-good',
@@ -72,7 +72,7 @@ export function FindingLine({
       <div className="min-w-0 leading-snug">
         <p>
           <strong className={`font-label text-lg font-semibold ${VERDICT_INK[finding.verdict]}`}>
-            {VERDICT_WORD[finding.verdict]}.
+            <Words of={VERDICT_WORD[finding.verdict]} />.
           </strong>{' '}
           <Explained>{say(finding.reason)}</Explained>
         </p>
@@ -80,7 +80,7 @@ export function FindingLine({
         {(finding.limit || source) && (
           <p className="mt-0.5 text-sm text-muted">
             {finding.limit && `Limit ${say(finding.limit)}. `}
-            {source && `${source.title}.`}
+            {source && `${say(source.title)}.`}
           </p>
         )}
         {accepted && <p className="mt-0.5 text-sm font-medium text-steel">{accepted}</p>}

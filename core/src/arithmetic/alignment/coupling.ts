@@ -1,11 +1,14 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, inline } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
 import { couplingTolerance } from './coupling-tolerance.ts';
+import { M } from './messages.ts';
 
 export const COUPLING_METHODS = ['rim-and-face', 'reverse'] as const;
 export type CouplingMethod = (typeof COUPLING_METHODS)[number];
@@ -98,7 +101,7 @@ function plane(input: CouplingInput, near: 0 | 1, far: 2 | 3): Plane {
 export function couplingAlignment(input: CouplingInput): CalculatorResult<CouplingValues> {
   mustBeWhole(input);
   const tolerance = couplingTolerance(input.speedRpm);
-  const speed = `at ${input.speedRpm} rpm`;
+  const speed = M.rpm({ speedRpm: input.speedRpm });
   const school = (limitMm: number) => [
     { school: 'speed', title: speed, limitMm, source: 'alignment-practice' as const },
   ];
@@ -111,8 +114,8 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
   const beams: Beam[] = [];
   const planes = (
     [
-      ['vertical', 0, 2, 'Up and down', 'high', 'low'],
-      ['horizontal', 1, 3, 'Sideways', 'to the right', 'to the left'],
+      ['vertical', 0, 2, M.upDown, 'high', 'low'],
+      ['horizontal', 1, 3, M.sideways, M.right, M.left],
     ] as const
   ).map(([name, near, far, title, plus, minus]) => {
     const found = plane(input, near, far);
@@ -122,22 +125,22 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
     const judge = (kind: 'offset' | 'angle', value: number, uncertainty: number, limit: LimitInForce) => {
       const { marginMm: _, ...judged } = judgeUpper({
         code: `coupling.${name}.${kind}`,
-        what: `${title} the ${kind === 'offset' ? 'offset' : 'angle, per 100,'}`,
+        what: M.the({ title, kind: kind === 'offset' ? 'offset' : 'anglePer100' }),
         valueMm: Math.abs(value),
         uncertaintyMm: uncertainty,
         limit,
         rule: input.rule,
         means:
           kind === 'offset'
-            ? `the driver stands ${value >= 0 ? plus : minus}${target ? ' of its cold place' : ''}.`
-            : 'the shafts meet at an angle.',
-        remedy: `${name === 'vertical' ? 'Shim' : 'Move'} the feet as drawn, tighten, and read both turns again.`,
-        again: { where: 'of the turn', stepMm: input.resolutionMm, count: 1, places: 2 },
+            ? M.driverStands({ plus: value >= 0 ? plus : minus, target: target ? 'coldPlace' : 'none' })
+            : M.shaftsMeetAngle,
+        remedy: M.feetAsDrawnTightenRead({ name: name === 'vertical' ? 'shim' : 'move' }),
+        again: { where: M.turn, stepMm: input.resolutionMm, count: 1, places: 2 },
       });
       findings.push(judged);
       beams.push(
         upperBeam(
-          `${title}, ${kind === 'offset' ? 'offset' : 'per 100'}`,
+          expr`${title}, ${kind === 'offset' ? 'offset' : M.per100}`,
           Math.abs(value),
           COVERAGE[input.rule ?? 'k2'] * uncertainty,
           limit,
@@ -150,7 +153,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
                 places: 2,
                 marginMm: limit.limitMm - Math.abs(value),
                 rule: input.rule,
-                where: 'of the turn',
+                where: M.turn,
               })
             : doubtSaid({
                 count: 1,
@@ -158,7 +161,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
                 stepMm: (input.resolutionMm * uncertainty) / readingUncertainty(input.resolutionMm),
                 marginMm: limit.limitMm - Math.abs(value),
                 rule: input.rule,
-                where: 'of the turn',
+                where: M.turn,
               }),
         ),
       );
@@ -167,8 +170,14 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
     judge('angle', values.anglePer100Mm, uAngle, angleLimit);
     if (target)
       working.push({
-        what: 'cold place of the driver',
-        sum: `${len(Math.abs(target))} ${target < 0 ? 'low' : 'high'}; found ${len(found.offset)}, so ${len(found.offset)} − ${num(target)} = ${len(p.offset)} off it`,
+        what: M.coldPlaceDriver,
+        sum: M.foundSoOff({
+          target: len(Math.abs(target)),
+          target2: target < 0 ? 'low' : 'high',
+          offset: len(found.offset),
+          target3: num(target),
+          offset2: len(p.offset),
+        }),
       });
     working.push(...workOf(input, title, values));
     return values;
@@ -180,11 +189,11 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
       findings.push({
         code: `coupling.closure.${i + 1}`,
         verdict: 'reject',
-        reason: `Dial ${i + 1} does not hang together: top + bottom and left + right differ by ${len(Math.abs(c))}.`,
+        reason: M.dialDoesNotHangTogether({ i: i + 1, c: len(Math.abs(c)) }),
         params: { i, c: Math.abs(c) },
-        limit: `${len(2 * input.resolutionMm)} (two steps of the dial)`,
+        limit: M.twoStepsDial({ resolution: len(2 * input.resolutionMm) }),
         source: 'practice',
-        remedy: 'Tighten the bracket, turn both shafts together, and read the turn again.',
+        remedy: M.tightenBracketTurnBothShafts,
         acceptable: true,
       });
   });
@@ -192,10 +201,10 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
     findings.push({
       code: 'coupling.speed',
       verdict: 'caution',
-      reason: 'The speed is beyond the table: its strictest row stands in.',
+      reason: M.speedBeyondTableStrictestRow,
       params: {},
       source: 'alignment-practice',
-      remedy: 'Take the tolerance from the maker of the coupling.',
+      remedy: M.takeToleranceFromMakerCoupling,
       acceptable: false,
     });
   const [vertical, horizontal] = planes as [PlaneValues, PlaneValues];
@@ -252,17 +261,18 @@ function closures(i: CouplingInput): number[] {
   return dials.map(of);
 }
 
-function workOf(i: CouplingInput, title: string, v: PlaneValues): WorkingLine[] {
+function workOf(i: CouplingInput, title: Text, v: PlaneValues): WorkingLine[] {
   const m = middleOf(i);
-  const foot = (z: number) => `−(${num(v.offsetMm)} + ${num(v.anglePer100Mm, 4)} × ${num(z + m, 0)} ÷ 100)`;
+  const foot = (z: number) =>
+    expr`−(${num(v.offsetMm)} + ${num(v.anglePer100Mm, 4)} × ${num(z + m, 0)} ÷ 100)`;
   return [
     {
-      what: `${title.toLowerCase()}: at the coupling`,
-      sum: `offset ${len(v.offsetMm)}, ${len(v.anglePer100Mm, 4)} per 100`,
+      what: M.coupling({ title: inline(title) }),
+      sum: M.offsetPer100({ offset: len(v.offsetMm), anglePer100: len(v.anglePer100Mm, 4) }),
     },
     {
-      what: `${title.toLowerCase()}: front, back feet`,
-      sum: `${foot(i.frontFeetMm)} = ${len(v.frontMm)}; ${foot(i.frontFeetMm + i.feetSpanMm)} = ${len(v.backMm)}`,
+      what: M.frontBackFeet({ title: inline(title) }),
+      sum: expr`${foot(i.frontFeetMm)} = ${len(v.frontMm)}; ${foot(i.frontFeetMm + i.feetSpanMm)} = ${len(v.backMm)}`,
     },
   ];
 }

@@ -3,6 +3,7 @@ import { type Calculator, entry, mm, rule, signed } from '../../judgement/entry.
 import { COUPLING_METHODS, type CouplingInput, couplingAlignment } from './coupling.ts';
 import { hotAlignment } from './growth.ts';
 import { housingAlignment } from './housings.ts';
+import { M } from './messages.ts';
 import { softFoot } from './soft-foot.ts';
 
 /** Four readings at top, right, bottom, left. */
@@ -11,7 +12,7 @@ const clock = () => array(signed().required()).length(4);
 export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
   entry(
     'alignment.coupling',
-    'Coupling: offset, angle, shims and side moves',
+    M.couplingOffsetAngleShimsSide,
     object({
       method: string().oneOf(COUPLING_METHODS).required(),
       speedRpm: number().moreThan(0).max(20000).required(),
@@ -35,7 +36,7 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'alignment.housings',
-    'Housings along a shaft against what the bearing takes up',
+    M.housingsAlongShaftAgainstWhat,
     object({
       housings: array(
         object({
@@ -60,7 +61,7 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'alignment.soft-foot',
-    'Soft foot: gaps, wedges and shims',
+    M.softFootGapsWedgesShims,
     object({
       feet: array(array(number().min(0).max(5).required()).max(4).required())
         .min(2)
@@ -74,7 +75,7 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'alignment.growth',
-    'Cold targets of an alignment that runs warm',
+    M.coldTargetsAlignmentRunsWarm,
     object({
       driverFrontMm: mm(5000).required(),
       driverRearMm: mm(10_000).required(),

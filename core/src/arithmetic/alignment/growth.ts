@@ -1,5 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 /** A machine on its feet: how warm it runs over where it is aligned, K, at the front feet and at the rear. */
 type WarmMachine = { frontMm: number; rearMm: number; heightMm: number; frontK: number; rearK: number };
@@ -80,7 +82,7 @@ export function hotAlignment(input: GrowthInput): CalculatorResult<GrowthValues>
   // Seen along one axis, the driven machine’s shaft runs the other way from the coupling.
   const slopeMmPerM = -1000 * (a.slope + b.slope);
   const word = (mm: number) =>
-    Math.abs(mm) < 0.005 ? 'level' : `${len(Math.abs(mm), 2)} ${mm < 0 ? 'low' : 'high'}`;
+    Math.abs(mm) < 0.005 ? 'level' : expr`${len(Math.abs(mm), 2)} ${mm < 0 ? 'low' : 'high'}`;
   return {
     values: {
       driverMm: a.atCoupling,
@@ -93,19 +95,27 @@ export function hotAlignment(input: GrowthInput): CalculatorResult<GrowthValues>
       {
         code: 'growth',
         verdict: 'accept',
-        reason: `Cold, the driver stands ${word(offsetMm)} at the coupling; warm, both are in line.`,
+        reason: M.coldDriverStandsCouplingWarm({ word: word(offsetMm) }),
         params: { offsetMm: word(offsetMm) },
         source: 'growth',
         acceptable: false,
       },
     ],
     working: [
-      { what: 'driver’s feet', sum: `front ${num(a.front)}, rear ${len(a.rear)}` },
-      { what: 'driven’s feet', sum: `front ${num(b.front)}, rear ${len(b.rear)}` },
-      { what: 'at the coupling', sum: `driver rises ${len(a.atCoupling)}, driven ${len(b.atCoupling)}` },
+      { what: M.driversFeet, sum: M.frontRear({ front: num(a.front), rear: len(a.rear) }) },
+      { what: M.drivensFeet, sum: M.frontRear({ front: num(b.front), rear: len(b.rear) }) },
       {
-        what: 'target, cold',
-        sum: `${num(b.atCoupling)} − ${num(a.atCoupling)} = ${len(offsetMm)}; slope ${len(slopeMmPerM)} a metre`,
+        what: M.coupling2,
+        sum: M.driverRisesDriven({ atCoupling: len(a.atCoupling), atCoupling2: len(b.atCoupling) }),
+      },
+      {
+        what: M.targetCold,
+        sum: M.slopeMetre({
+          atCoupling: num(b.atCoupling),
+          atCoupling2: num(a.atCoupling),
+          offset: len(offsetMm),
+          slopeMmPerM: len(slopeMmPerM),
+        }),
       },
     ],
     beams: [],

@@ -1,9 +1,11 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
+import { M } from './messages.ts';
 
 /** Offsets of one housing from a straightedge, wire or laser line at its near and far side. */
 export type HousingOffsets = {
@@ -88,26 +90,27 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
     const shared = {
       code: `housings.${i + 1}`,
       source,
-      limit: `${abilityDeg}° (${input.abilityDeg === undefined ? 'least by series' : "maker's sheet"})`,
+      limit: expr`${abilityDeg}° (${input.abilityDeg === undefined ? M.leastSeries : M.makerSSheet})`,
       acceptable: true,
     };
-    const said = `Housing ${i + 1} stands ${angle.toFixed(3)}° off the shaft through it`;
+    const said = M.housingStandsOffShaftThrough({ i: i + 1, angle: angle.toFixed(3) });
     if (d.verdict === 'accept')
       return {
         ...shared,
         verdict: 'accept',
-        reason: `${said}: the bearing takes that up.`,
+        reason: M.bearingTakesUp({ said }),
         params: { said },
       };
     return {
       ...shared,
       verdict: d.verdict,
       reason:
-        d.verdict === 'reject'
-          ? `${said}: more than the bearing takes up.`
-          : `${said}: within doubt of what the bearing takes up.`,
+        d.verdict === 'reject' ? M.moreThanBearingTakesUp({ said }) : M.withinDoubtWhatBearingTakes({ said }),
       params: { said: d.verdict === 'reject' ? said : null, said2: d.verdict === 'reject' ? null : said },
-      remedy: `Lay ${len(Math.abs(shimOf(off[i]?.v ?? 0, input.widthMm)))} under its ${shimOf(off[i]?.v ?? 0, input.widthMm) >= 0 ? 'far' : 'near'} side, full width, and turn it level with the shaft; measure again.`,
+      remedy: M.layUnderSideFullWidth({
+        shimOf: len(Math.abs(shimOf(off[i]?.v ?? 0, input.widthMm))),
+        shimOf2: shimOf(off[i]?.v ?? 0, input.widthMm) >= 0 ? 'far' : 'near',
+      }),
     };
   });
   const worst = angleDeg.indexOf(Math.max(...angleDeg));
@@ -123,13 +126,19 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
     findings,
     working: off.map(
       (o, i): WorkingLine => ({
-        what: `housing ${i + 1}`,
-        sum: `own ${num(1000 * (ownBack[i]?.v ?? 0), 3)}, ${num(1000 * (ownBack[i]?.w ?? 0), 3)} − shaft ${num(1000 * (slopesBack[i]?.v ?? 0), 3)}, ${num(1000 * (slopesBack[i]?.w ?? 0), 3)} per 1000 → ${(Math.atan(Math.hypot(o.v, o.w)) * DEG).toFixed(3)}°`,
+        what: M.housing({ i: i + 1 }),
+        sum: M.ownShaftPer1000({
+          v: num(1000 * (ownBack[i]?.v ?? 0), 3),
+          w: num(1000 * (ownBack[i]?.w ?? 0), 3),
+          v2: num(1000 * (slopesBack[i]?.v ?? 0), 3),
+          w2: num(1000 * (slopesBack[i]?.w ?? 0), 3),
+          v3: (Math.atan(Math.hypot(o.v, o.w)) * DEG).toFixed(3),
+        }),
       }),
     ),
     beams: [
       {
-        label: `Housing ${worst + 1} to shaft`,
+        label: M.housingShaft({ worst: worst + 1 }),
         quantity: 'angle',
         value: angleDeg[worst] ?? 0,
         target: 0,

@@ -1,10 +1,12 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
+import { M } from './messages.ts';
 
 export type SoftFootInput = {
   /** Gap or rise at each foot, at one to four places under it; an empty list where not felt yet. */
@@ -34,7 +36,7 @@ const SHIM_STOCK_MM = 0.05;
  */
 export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues> {
   const limit = limitInForce(
-    [{ school: 'practice', title: 'common practice', limitMm: SOFT_FOOT_MM, source: 'practice' }],
+    [{ school: 'practice', title: M.commonPractice, limitMm: SOFT_FOOT_MM, source: 'practice' }],
     'practice',
     input.makerLimitMm,
   );
@@ -50,30 +52,28 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
     const full = Math.floor((Math.min(...f) + 1e-9) / SHIM_STOCK_MM) * SHIM_STOCK_MM;
     const { marginMm: _, ...judged } = judgeUpper({
       code: `softfoot.${i + 1}`,
-      what: `Foot ${i + 1}, its widest gap,`,
+      what: M.footWidestGap({ i: i + 1 }),
       valueMm: worst,
       uncertaintyMm: u,
       limit,
       rule: input.rule,
-      means: angled
-        ? `it stands on an edge, ${len(wedge)} from side to side.`
-        : 'tightening it bends the frame.',
+      means: angled ? M.standsEdgeFromSideSide({ wedge: len(wedge) }) : M.tighteningBendsFrame,
       remedy: angled
-        ? 'A wedge is scraped, machined or stepped, not shimmed parallel.'
+        ? M.wedgeScrapedMachinedSteppedNot
         : full > 0
-          ? `Lay ${len(full)} full shim under the whole foot, few and clean; feel all feet again.`
-          : 'No full shim goes under it: clean the foot, look for a burr, feel all feet again.',
-      again: { where: `at foot ${i + 1}`, stepMm: input.resolutionMm, count: 1 },
+          ? M.layFullShimUnderWhole({ full: len(full) })
+          : M.noFullShimGoesUnder,
+      again: { where: M.foot({ i: i + 1 }), stepMm: input.resolutionMm, count: 1 },
     });
     findings.push(judged);
     if (judged.verdict !== 'accept' && f.length === 1)
       findings.push({
         code: `softfoot.${i + 1}.corners`,
         verdict: 'caution',
-        reason: `Foot ${i + 1} was felt at one place: a parallel gap and a wedge look alike there.`,
+        reason: M.footFeltOnePlaceParallel({ i: i + 1 }),
         params: { i },
         source: 'practice',
-        remedy: 'Feel the other corners of that foot.',
+        remedy: M.feelOtherCornersFoot,
         acceptable: false,
       });
     return judged.verdict === 'reject' && !angled ? full : 0;
@@ -83,7 +83,7 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
     findings.push({
       code: 'softfoot.unread',
       verdict: 'incomplete',
-      reason: `${unread} of ${input.feet.length} feet are still to be felt.`,
+      reason: M.feetStillFelt({ unread, count: input.feet.length }),
       params: { unread, length: input.feet.length },
       acceptable: false,
     });
@@ -95,8 +95,14 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
       f.length
         ? [
             {
-              what: `foot ${i + 1}`,
-              sum: `${f.map((v) => num(v)).join(', ')}; widest ${len(Math.max(...f))}`,
+              what: M.foot2({ i: i + 1 }),
+              sum: M.widest({
+                f: listOf(
+                  f.map((v) => num(v)),
+                  ', ',
+                ),
+                value: len(Math.max(...f)),
+              }),
             },
           ]
         : [],
@@ -106,7 +112,7 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
         ? []
         : [
             upperBeam(
-              'Widest gap',
+              M.widestGap,
               worst,
               COVERAGE[input.rule ?? 'k2'] * u,
               limit,
@@ -117,7 +123,7 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
                 stepMm: input.resolutionMm,
                 marginMm: limit.limitMm - worst,
                 rule: input.rule,
-                where: 'at that foot',
+                where: M.foot3,
               }),
             ),
           ],

@@ -1,11 +1,13 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { mean, meanUncertainty, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { withMaker } from '../shaft/seat-limits.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { type ClearanceClass, classBand, clearanceBands, sayClass } from './clearance-table.ts';
+import { M } from './messages.ts';
 
 /** One passage of the feelers: the gap over row A and over row B, mm. */
 export type FeelerPair = { rowAMm: number; rowBMm: number };
@@ -16,7 +18,8 @@ export type Feel = 'snug' | 'goes';
 export type ClearanceClassInput = {
   boreMm: number;
   clearanceClass: ClearanceClass;
-  sets: FeelerPair[];
+  /** Pairs of both rows; `set` where they are not counted from one. */
+  sets: Array<FeelerPair & { set?: number }>;
   bladeStepMm: number;
   feel?: Feel | undefined;
   makerLowerMm?: number | undefined;
@@ -57,26 +60,32 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
   const maker = input.makerLowerMm !== undefined || input.makerUpperMm !== undefined;
   const { lowerMm, upperMm } = withMaker(table, input.makerLowerMm, input.makerUpperMm);
   const source = maker ? ('maker' as const) : ('iso-5753' as const);
-  const limit = `${num(lowerMm)} to ${len(upperMm)} (${sayClass(input.clearanceClass)}, bore ${len(input.boreMm, 0)})`;
+  const limit = M.bore({
+    lower: num(lowerMm),
+    upper: len(upperMm),
+    clearanceClass: sayClass(input.clearanceClass),
+    bore: len(input.boreMm, 0),
+  });
   const add = feelOffset(input.feel, input.bladeStepMm);
   const pairMeans = input.sets.map((s) => (s.rowAMm + s.rowBMm) / 2 + add);
   const rowDifferencesMm = input.sets.map((s) => tidy(Math.abs(s.rowAMm - s.rowBMm)));
   const findings: Finding[] = [];
   const working: WorkingLine[] = input.sets.map((s, i) => ({
-    what: `set ${i + 1}`,
-    sum: `(${num(s.rowAMm)} + ${num(s.rowBMm)})/2${add ? ` + ${num(add)} half a blade` : ''} = ${len(pairMeans[i] ?? 0, 4)}`,
+    what: M.set({ i: i + 1 }),
+    sum: expr`(${num(s.rowAMm)} + ${num(s.rowBMm)})/2${add ? M.halfBlade({ add: num(add) }) : ''} = ${len(pairMeans[i] ?? 0, 4)}`,
   }));
 
+  const setOf = (i: number): number => input.sets[i]?.set ?? i + 1;
   rowDifferencesMm.forEach((difference, i) => {
     if (difference > input.bladeStepMm + 1e-6) {
       findings.push({
-        code: `bench.rows.${i + 1}`,
+        code: `bench.rows.${setOf(i)}`,
         verdict: 'reject',
-        reason: `In set ${i + 1} the rows differ by ${len(difference)}, more than one blade: the outer ring is tilted.`,
-        params: { i, difference },
-        limit: `${len(input.bladeStepMm)} (one blade)`,
+        reason: M.setRowsDifferMoreThan({ i: setOf(i), difference: len(difference) }),
+        params: { set: setOf(i), difference },
+        limit: M.oneBlade({ bladeStep: len(input.bladeStepMm) }),
         source: 'practice',
-        remedy: 'Square the outer ring, withdraw this set and feel it again.',
+        remedy: M.squareOuterRingWithdrawSet,
         acceptable: true,
       });
     }
@@ -86,14 +95,14 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     findings.push({
       code: 'bench.sets',
       verdict: 'incomplete',
-      reason: `${SETS_WANTED - input.sets.length} more ${SETS_WANTED - input.sets.length === 1 ? 'set' : 'sets'} wanted: one place of the rollers is not the bearing.`,
+      reason: M.moreWantedOnePlaceRollers({ sets_wanted: SETS_WANTED - input.sets.length }),
       params: {
         SETS_WANTED: SETS_WANTED - input.sets.length,
         SETS_WANTED2: Boolean(SETS_WANTED - input.sets.length === 1),
       },
-      limit: `${SETS_WANTED} sets`,
+      limit: M.sets({ sets_wanted: SETS_WANTED }),
       source: 'practice',
-      remedy: 'Turn the ring a little and feel both rows again.',
+      remedy: M.turnRingLittleFeelBoth,
       acceptable: false,
     });
   }
@@ -125,35 +134,40 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
   const likelyClass =
     clearanceBands(input.boreMm).find((b) => benchMm >= b.lowerMm && benchMm <= b.upperMm)?.class ?? null;
   working.push(
-    { what: 'bench', sum: `mean of ${pairMeans.length} = ${len(benchMm, 4)} ± ${len(decision.expanded, 4)}` },
     {
-      what: 'spread',
-      sum: `${num(Math.max(...pairMeans), 4)} − ${num(Math.min(...pairMeans), 4)} = ${len(spreadMm, 4)}`,
+      what: M.bench,
+      sum: M.mean({ count: pairMeans.length, bench: len(benchMm, 4), expanded: len(decision.expanded, 4) }),
+    },
+    {
+      what: M.spread,
+      sum: expr`${num(Math.max(...pairMeans), 4)} − ${num(Math.min(...pairMeans), 4)} = ${len(spreadMm, 4)}`,
     },
   );
   if (spreadMm > input.bladeStepMm + 1e-6) {
     findings.push({
       code: 'bench.spread',
       verdict: 'caution',
-      reason: `The sets differ by ${len(spreadMm)}, more than one blade.`,
+      reason: M.setsDifferMoreThanOne({ spread: len(spreadMm) }),
       params: { spreadMm },
-      limit: `${len(input.bladeStepMm)} (one blade)`,
+      limit: M.oneBlade({ bladeStep: len(input.bladeStepMm) }),
       source: 'practice',
-      remedy: 'Rock the ring so that the rollers seat, and take another set.',
+      remedy: M.rockRingSoRollersSeat,
       acceptable: false,
     });
   }
   const elsewhere =
-    likelyClass && likelyClass !== input.clearanceClass ? ` It would be ${sayClass(likelyClass)}.` : '';
+    likelyClass && likelyClass !== input.clearanceClass
+      ? M.would({ likelyClass: sayClass(likelyClass) })
+      : '';
   findings.push({
     code: 'bench.class',
     verdict: decision.verdict,
     reason:
       decision.verdict === 'reject'
-        ? `Bench clearance ${len(benchMm)} is out of its class: the wrong bearing, or a wrong reading.${elsewhere}`
+        ? M.benchClearanceOutClassWrong({ bench: len(benchMm), elsewhere })
         : decision.verdict === 'too-close'
-          ? `Bench clearance ${len(benchMm)} ± ${len(decision.expanded)} straddles the edge of its class.`
-          : `Bench clearance ${len(benchMm)} lies in its class.`,
+          ? M.benchClearanceStraddlesEdgeClass({ bench: len(benchMm), expanded: len(decision.expanded) })
+          : M.benchClearanceLiesClass({ bench: len(benchMm) }),
     params: {
       benchMm: decision.verdict === 'reject' ? benchMm : null,
       elsewhere: decision.verdict === 'reject' ? elsewhere : null,
@@ -167,10 +181,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     ...(decision.verdict === 'accept'
       ? {}
       : {
-          remedy:
-            decision.verdict === 'reject'
-              ? 'Read the class stamped on the ring, square the outer ring and feel again; do not mount a bearing of another class unasked.'
-              : 'Take more sets, or use finer blades.',
+          remedy: decision.verdict === 'reject' ? M.readClassStampedRingSquare : M.takeMoreSetsUseFiner,
         }),
     acceptable: true,
   });
@@ -191,7 +202,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     working,
     beams: [
       {
-        label: 'Bench clearance',
+        label: M.benchClearance,
         quantity: 'length',
         value: benchMm,
         target: (lowerMm + upperMm) / 2,
@@ -204,7 +215,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
           stepMm: input.bladeStepMm,
           scatterMm: sampleDeviation(felt),
           marginMm: decision.marginMm,
-          where: 'of both rows',
+          where: M.bothRows,
         }),
       },
     ],

@@ -7,6 +7,7 @@ import {
   sayClass,
   type TaperRatio,
 } from './clearance-table.ts';
+import { M } from './messages.ts';
 
 export type ClearanceReductionInput = {
   boreMm: number;
@@ -55,16 +56,19 @@ export function clearanceReduction(
         ? {
             code: 'clearance-reduction',
             verdict: 'incomplete',
-            reason: `The general tables do not give all of it for a ${sayClass(input.clearanceClass)} bearing of ${len(input.boreMm, 0)} bore.`,
+            reason: M.generalTablesDoNotGive({
+              clearanceClass: sayClass(input.clearanceClass),
+              bore: len(input.boreMm, 0),
+            }),
             params: { clearanceClass: input.clearanceClass, boreMm: input.boreMm },
             source: 'bearing-handbooks',
-            remedy: 'The maker’s sheet does.',
+            remedy: M.makersSheetDoes,
             acceptable: false,
           }
         : {
             code: 'clearance-reduction',
             verdict: 'accept',
-            reason: `Take out ${num(lo)} to ${len(hi)}, leave at least ${len(least)}.`,
+            reason: M.takeOutLeaveLeast({ lo: num(lo), hi: len(hi), least: len(least) }),
             params: { lo, hi, least },
             source: given ? 'maker' : 'bearing-handbooks',
             acceptable: false,
@@ -72,14 +76,24 @@ export function clearanceReduction(
     ],
     working: [
       {
-        what: `class ${sayClass(input.clearanceClass)}`,
-        sum: `${num(band.lowerMm)} to ${len(band.upperMm)} on the bench`,
+        what: M.class({ clearanceClass: sayClass(input.clearanceClass) }),
+        sum: M.bench2({ lower: num(band.lowerMm), upper: len(band.upperMm) }),
       },
       ...(table
         ? [
             {
-              what: 'table row',
-              sum: `bore over ${num(table.overMm, 0)} to ${len(table.uptoMm, 0)}${table.travelMm ? `, drive-up 1:${input.taper} ${num(table.travelMm[0], 2)} to ${len(table.travelMm[1], 2)}` : ''}`,
+              what: M.tableRow,
+              sum: M.boreOver({
+                over: num(table.overMm, 0),
+                upto: len(table.uptoMm, 0),
+                travel: table.travelMm
+                  ? M.driveUp1({
+                      taper: input.taper,
+                      travel: num(table.travelMm[0], 2),
+                      travel2: len(table.travelMm[1], 2),
+                    })
+                  : '',
+              }),
             },
           ]
         : []),

@@ -1,7 +1,10 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE } from '../../metrology/decision.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { TaperRatio } from './clearance-table.ts';
+import { M } from './messages.ts';
 import { effectiveK, reductionForTravel } from './travel.ts';
 
 export type CrossCheckInput = {
@@ -60,7 +63,12 @@ export function crossCheck(input: CrossCheckInput): CalculatorResult<CrossCheckV
     {
       code: 'cross-check',
       verdict: cause === 'agree' || cause === 'settling' ? 'accept' : 'caution',
-      reason: `Feelers say ${len(input.reductionMm)} is taken out; the ${hydraulic ? 'travel' : 'nut'} makes ${len(convertedMm)} of it. ${sayCause(cause, hydraulic)}`,
+      reason: M.feelersSayTakenOutMakes({
+        reduction: len(input.reductionMm),
+        hydraulic: hydraulic ? 'travel' : 'nut',
+        converted: len(convertedMm),
+        cause: sayCause(cause, hydraulic),
+      }),
       params: {
         reductionMm: input.reductionMm,
         hydraulic: Boolean(hydraulic),
@@ -68,9 +76,7 @@ export function crossCheck(input: CrossCheckInput): CalculatorResult<CrossCheckV
         cause: sayCause(cause, hydraulic),
       },
       source: 'geometry',
-      ...(cause === 'agree' || cause === 'settling'
-        ? {}
-        : { remedy: 'Feel both rows again; then the zero, the pitch and the taper on the sheet.' }),
+      ...(cause === 'agree' || cause === 'settling' ? {} : { remedy: M.feelBothRowsAgainThen }),
       acceptable: true,
     },
   ];
@@ -82,11 +88,14 @@ export function crossCheck(input: CrossCheckInput): CalculatorResult<CrossCheckV
     findings.push({
       code: 'cross-check.residual',
       verdict: 'caution',
-      reason: `${len(input.residualMm)} is left, under the ${len(input.leastResidualMm)} the feelers’ table asks for.`,
+      reason: M.leftUnderFeelersTableAsks({
+        residual: len(input.residualMm),
+        leastResidual: len(input.leastResidualMm),
+      }),
       params: { residualMm: input.residualMm, leastResidualMm: input.leastResidualMm },
-      limit: `residual at least ${len(input.leastResidualMm)}`,
+      limit: M.residualLeast({ leastResidual: len(input.leastResidualMm) }),
       source: 'bearing-handbooks',
-      remedy: 'This school is judged by its own sheet; ask the maker before it runs.',
+      remedy: M.schoolJudgedOwnSheetAsk,
       acceptable: false,
     });
   return {
@@ -94,33 +103,37 @@ export function crossCheck(input: CrossCheckInput): CalculatorResult<CrossCheckV
     findings,
     working: [
       {
-        what: hydraulic ? 'by the travel' : 'by the nut',
-        sum: `k ${k.toFixed(2)} × ${len(input.travelMm)} ÷ ${input.taper} = ${len(convertedMm)}`,
+        what: hydraulic ? M.travel : M.nut,
+        sum: expr`k ${k.toFixed(2)} × ${len(input.travelMm)} ÷ ${input.taper} = ${len(convertedMm)}`,
       },
       {
-        what: 'felt less that',
-        sum: `${num(input.reductionMm)} − ${num(convertedMm)} = ${len(differenceMm)}, doubt ± ${len(doubt)}`,
+        what: M.feltLess,
+        sum: M.doubt({
+          reduction: num(input.reductionMm),
+          converted: num(convertedMm),
+          difference: len(differenceMm),
+          doubt: len(doubt),
+        }),
       },
     ],
     beams: [],
   };
 }
 
-function sayCause(cause: CrossCheckValues['cause'], hydraulic: boolean): string {
+function sayCause(cause: CrossCheckValues['cause'], hydraulic: boolean): Text {
   switch (cause) {
     case 'agree':
-      return 'They agree.';
+      return M.theyAgree;
     case 'settling':
-      return `That much of the travel goes into settling of sleeve and surfaces (${num(SETTLING_MM.least, 2)} to ${len(SETTLING_MM.most, 2)} along the shaft).`;
+      return M.muchTravelGoesIntoSettling({
+        least: num(SETTLING_MM.least, 2),
+        most: len(SETTLING_MM.most, 2),
+      });
     case 'zero-early':
-      return hydraulic
-        ? 'Much of the travel closed nothing: the zero was set before the start pressure, or the indicator’s base gave way.'
-        : 'Much of the turn closed nothing: the zero was not metal to metal, or it took up sleeve and shaft.';
+      return hydraulic ? M.muchTravelClosedNothingZero : M.muchTurnClosedNothingZero;
     case 'zero-late':
-      return hydraulic
-        ? 'More is gone than the travel explains: the bearing was well up its taper before the zero.'
-        : 'More is gone than the turn explains: the bearing stood tight before the zero was marked.';
+      return hydraulic ? M.moreGoneThanTravelExplains : M.moreGoneThanTurnExplains;
     case 'taper':
-      return 'The taper or the pitch is not what the sheet says, or the ring was tilted when it was felt.';
+      return M.taperPitchNotWhatSheet;
   }
 }

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { decide, gravest, SLACK_MM, type Verdict } from '../../metrology/decision.ts';
 import { type FittedLine, fitLine } from '../../metrology/line.ts';
 import {
@@ -20,6 +21,7 @@ import type { Advice } from './drive-up-belief.ts';
 import { type DriveUpTargetInput, type DriveUpTargetValues, driveUpTarget } from './drive-up-target.ts';
 import type { DriveUpPoint } from './drive-up-warnings.ts';
 import { driveUpWarnings } from './drive-up-warnings.ts';
+import { M } from './messages.ts';
 import { pitchSeen, sayPitch } from './travel.ts';
 
 /** Both rows felt with the nut turned `angleDeg` on from snug. Several at one angle are repeats. */
@@ -228,7 +230,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
       last && target.reductionMinMm !== null && target.reductionMaxMm !== null && target.aimMm !== null
         ? [
             {
-              label: 'Reduction',
+              label: M.reduction2,
               quantity: 'length',
               value: last.reductionMm,
               target: target.aimMm,
@@ -239,12 +241,12 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
               doubt: doubtSaid({
                 ...seenAt(input, last.angleDeg),
                 stampedMm: input.bladeStepMm,
-                other: { mm: benchU, from: 'the bench clearance it is taken from' },
+                other: { mm: benchU, from: M.benchClearanceTakenFrom },
                 marginMm: Math.min(
                   last.reductionMm - target.reductionMinMm,
                   target.reductionMaxMm - last.reductionMm,
                 ),
-                where: 'at this angle',
+                where: M.angle,
               }),
             },
           ]
@@ -269,9 +271,9 @@ function pitchFindings(
       {
         ...shared,
         code: 'driveup.pitch',
-        reason: `It closes as a pitch of ${sayPitch(seen)} would, not ${sayPitch(input.pitchMm)}.`,
+        reason: M.closesAsPitchWouldNot({ seen: sayPitch(seen), pitch: sayPitch(input.pitchMm) }),
         params: { seen, pitchMm: input.pitchMm },
-        remedy: 'Look at the sleeve’s thread before the nut goes on, and put the pitch right in the setup.',
+        remedy: M.lookSleevesThreadBeforeNut,
       },
     ];
   return input.pitchAssumed
@@ -279,9 +281,9 @@ function pitchFindings(
         {
           ...shared,
           code: 'driveup.pitch-assumed',
-          reason: `A pitch of ${sayPitch(input.pitchMm)} is supposed by the bore; nobody has looked at the thread.`,
+          reason: M.pitchSupposedBoreNobodyHas({ pitch: sayPitch(input.pitchMm) }),
           params: { pitchMm: input.pitchMm },
-          remedy: 'Lay a thread gauge on the sleeve, or count threads over an inch, and say so in the setup.',
+          remedy: M.layThreadGaugeSleeveCount,
         },
       ]
     : [];
@@ -294,15 +296,19 @@ function placeFinding(
   u: number,
   step: number,
 ): Finding {
-  const limit = `reduction ${num(target.reductionMinMm ?? 0)} to ${len(target.reductionMaxMm ?? 0)}, residual at least ${len(target.leastResidualMm ?? 0)}`;
+  const limit = M.reductionResidualLeast2({
+    reductionMin: num(target.reductionMinMm ?? 0),
+    reductionMax: len(target.reductionMaxMm ?? 0),
+    leastResidual: len(target.leastResidualMm ?? 0),
+  });
   const base = { code: 'driveup.place', limit, source: target.limitSource } as const;
   if (!last) {
     return {
       ...base,
       verdict: 'incomplete',
-      reason: 'No reading yet with the nut snug.',
+      reason: M.noReadingYetNutSnug,
       params: {},
-      remedy: 'Nut by hand until snug, then feel both rows: that is zero.',
+      remedy: M.nutHandUntilSnugThen,
       acceptable: false,
     };
   }
@@ -313,16 +319,21 @@ function placeFinding(
       code: 'driveup.over-driven',
       verdict: 'reject',
       reason: residual
-        ? `Over-driven: ${len(last.clearanceMm)} is left, under the least residual ${len(target.leastResidualMm ?? 0)}.`
-        : `Over-driven: ${len(last.reductionMm)} is taken out, over the most allowed ${len(target.reductionMaxMm ?? 0)}.`,
+        ? M.overDrivenLeftUnderLeast({
+            clearance: len(last.clearanceMm),
+            leastResidual: len(target.leastResidualMm ?? 0),
+          })
+        : M.overDrivenTakenOutOver({
+            reduction: len(last.reductionMm),
+            reductionMax: len(target.reductionMaxMm ?? 0),
+          }),
       params: {
         clearanceMm: residual ? last.clearanceMm : null,
         leastResidualMm: residual ? (target.leastResidualMm ?? 0) : null,
         reductionMm: residual ? null : last.reductionMm,
         reductionMaxMm: residual ? null : (target.reductionMaxMm ?? 0),
       },
-      remedy:
-        'Backing the nut off gives nothing back. Dismount, inspect ring and sleeve, and start with a new zero.',
+      remedy: M.backingNutOffGivesNothing,
       acceptable: false,
     };
   }
@@ -330,12 +341,9 @@ function placeFinding(
     return {
       ...base,
       verdict: 'incomplete',
-      reason: `${len(last.reductionMm)} taken out of ${len(target.aimMm ?? 0)}: not yet.`,
+      reason: M.takenOutNotYet({ reduction: len(last.reductionMm), aim: len(target.aimMm ?? 0) }),
       params: { reductionMm: last.reductionMm, aimMm: target.aimMm ?? 0 },
-      remedy:
-        step === 22.5
-          ? 'Turn the nut one sixteenth, then feel both rows.'
-          : 'Turn the nut one eighth, then feel both rows.',
+      remedy: step === 22.5 ? M.turnNutOneSixteenthThen : M.turnNutOneEighthThen,
       acceptable: false,
     };
   }
@@ -343,9 +351,13 @@ function placeFinding(
     return {
       ...base,
       verdict: 'too-close',
-      reason: `${len(last.reductionMm)} ± ${len(2 * u)} taken out, ${len(last.clearanceMm)} left: past the end of the band, by less than the feelers can tell.`,
+      reason: M.takenOutLeftPastEnd({
+        reduction: len(last.reductionMm),
+        u: len(2 * u),
+        clearance: len(last.clearanceMm),
+      }),
       params: { reductionMm: last.reductionMm, u: 2 * u, clearanceMm: last.clearanceMm },
-      remedy: 'Stop turning. Feel both rows again at this angle.',
+      remedy: M.stopTurningFeelBothRows,
       acceptable: true,
     };
   return {
@@ -353,17 +365,15 @@ function placeFinding(
     verdict: stand.verdict,
     reason:
       stand.verdict === 'accept'
-        ? `${len(last.reductionMm)} taken out, ${len(last.clearanceMm)} left: in band.`
-        : `${len(last.reductionMm)} ± ${len(2 * u)} taken out: too close to the end of the band to call.`,
+        ? M.takenOutLeftBand({ reduction: len(last.reductionMm), clearance: len(last.clearanceMm) })
+        : M.takenOutTooCloseEnd({ reduction: len(last.reductionMm), u: len(2 * u) }),
     params: {
       reductionMm: stand.verdict === 'accept' ? last.reductionMm : null,
       clearanceMm: stand.verdict === 'accept' ? last.clearanceMm : null,
       reductionMm2: stand.verdict === 'accept' ? null : last.reductionMm,
       u: stand.verdict === 'accept' ? null : 2 * u,
     },
-    ...(stand.verdict === 'accept'
-      ? {}
-      : { remedy: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.' }),
+    ...(stand.verdict === 'accept' ? {} : { remedy: M.feelBothRowsAgainAngle }),
     acceptable: true,
   };
 }
@@ -379,39 +389,57 @@ function writeOut(
   if (!last)
     return [
       {
-        what: 'expected',
-        sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
+        what: M.expected,
+        sum: M.eighthFromPitchTaperK({
+          reductionPerEighth: len(target.reductionPerEighthMm, 4),
+          k: target.k.toFixed(2),
+        }),
       },
     ];
   const here = countedAt(input, last.angleDeg).counted;
-  const sum = here.map((r) => `${num(r.rowAMm)} + ${num(r.rowBMm)}`).join(' + ');
+  const sum = listOf(
+    here.map((r) => expr`${num(r.rowAMm)} + ${num(r.rowBMm)}`),
+    ' + ',
+  );
   const add = feelOffset(input.feel, input.bladeStepMm);
   const lines: WorkingLine[] = [
-    { what: 'bench', sum: len(input.benchMm) },
+    { what: M.bench, sum: len(input.benchMm) },
     {
-      what: 'now',
-      sum: `(${sum})/${2 * here.length}${add ? ` + ${num(add)} half a blade` : ''} = ${len(last.clearanceMm, 4)}`,
+      what: M.now,
+      sum: expr`(${sum})/${2 * here.length}${add ? M.halfBlade({ add: num(add) }) : ''} = ${len(last.clearanceMm, 4)}`,
     },
     {
-      what: 'taken',
-      sum: `${num(input.benchMm)} − ${num(last.clearanceMm)} = ${len(last.reductionMm)} ± ${len(2 * uReduction, 4)}`,
+      what: M.taken,
+      sum: expr`${num(input.benchMm)} − ${num(last.clearanceMm)} = ${len(last.reductionMm)} ± ${len(2 * uReduction, 4)}`,
     },
   ];
   if (line) {
     lines.push({
-      what: 'line',
-      sum: `${line.count} points, ${len(-line.slope * 45, 4)} an eighth ± ${len(2 * line.slopeUncertainty * 45, 4)}`,
+      what: M.line,
+      sum: M.pointsEighth({
+        count: line.count,
+        slope: len(-line.slope * 45, 4),
+        slopeUncertainty: len(2 * line.slopeUncertainty * 45, 4),
+      }),
     });
   } else {
     lines.push({
-      what: 'expected',
-      sum: `${len(target.reductionPerEighthMm, 4)} an eighth, from pitch, taper and k ${target.k.toFixed(2)}`,
+      what: M.expected,
+      sum: M.eighthFromPitchTaperK({
+        reductionPerEighth: len(target.reductionPerEighthMm, 4),
+        k: target.k.toFixed(2),
+      }),
     });
   }
   if (ahead.eighthsToAim !== null && target.aimMm !== null) {
     lines.push({
-      what: 'still',
-      sum: `${len(tidy(target.aimMm - last.reductionMm))} to the aim: ${ahead.eighthsToAim.toFixed(1)} eighths ± ${(ahead.eighthsToAimExpanded ?? 0).toFixed(1)}, nut at ${sayNutAngle(last.angleDeg)}`,
+      what: M.still,
+      sum: M.aimEighthsNut({
+        aim: len(tidy(target.aimMm - last.reductionMm)),
+        eighthsToAim: ahead.eighthsToAim.toFixed(1),
+        eighthsToAimExpanded: (ahead.eighthsToAimExpanded ?? 0).toFixed(1),
+        angle: sayNutAngle(last.angleDeg),
+      }),
     });
   }
   return lines;

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { tidy } from '../shaft/tolerance.ts';
@@ -9,6 +10,7 @@ import {
   sayClass,
   type TaperRatio,
 } from './clearance-table.ts';
+import { M } from './messages.ts';
 import { effectiveK, nutAngleForTravel, travelForReduction } from './travel.ts';
 
 export type DriveUpTargetInput = {
@@ -90,16 +92,20 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   };
 
   if (minMm === null || tableMaxMm === null || leastMm === null) {
-    const missing = minMm === null || tableMaxMm === null ? 'reduction' : 'least residual clearance';
+    const missing = minMm === null || tableMaxMm === null ? M.reduction : M.leastResidualClearance;
     return {
       values: nothing,
       findings: [
         {
           code: 'target.no-table',
           verdict: 'incomplete',
-          reason: `The general tables give no ${missing} for a ${sayClass(input.clearanceClass)} bearing of ${len(input.boreMm, 0)} bore.`,
+          reason: M.generalTablesGiveNoBearing({
+            missing,
+            clearanceClass: sayClass(input.clearanceClass),
+            bore: len(input.boreMm, 0),
+          }),
           params: { missing, clearanceClass: input.clearanceClass, boreMm: input.boreMm },
-          remedy: "Type the value from the maker's sheet into the job.",
+          remedy: M.typeValueFromMakerS,
           acceptable: false,
         },
       ],
@@ -112,14 +118,21 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const maxMm = Math.min(tableMaxMm, room);
   const working: WorkingLine[] = [
     {
-      what: 'reduction',
-      sum: `${num(minMm)} to ${len(tableMaxMm)}${table && !makerGiven ? `, bore over ${num(table.overMm, 0)} to ${len(table.uptoMm, 0)}` : ", maker's sheet"}`,
+      what: M.reduction,
+      sum: M.to({
+        min: num(minMm),
+        tableMax: len(tableMaxMm),
+        table:
+          table && !makerGiven
+            ? M.boreOver2({ over: num(table.overMm, 0), upto: len(table.uptoMm, 0) })
+            : M.makerSSheet,
+      }),
     },
     {
-      what: 'least residual',
-      sum: `${len(leastMm)}, ${sayClass(input.clearanceClass)}${heatMm > 0 ? `, ${len(heatMm)} of it for a shaft hot inside` : ''}`,
+      what: M.leastResidual,
+      sum: expr`${len(leastMm)}, ${sayClass(input.clearanceClass)}${heatMm > 0 ? M.shaftHotInside({ heat: len(heatMm) }) : ''}`,
     },
-    { what: 'room', sum: `${num(input.benchMm)} − ${num(leastMm)} = ${len(room)} may be taken out` },
+    { what: M.room, sum: M.mayTakenOut({ bench: num(input.benchMm), least: num(leastMm), room: len(room) }) },
   ];
   if (maxMm < minMm - 1e-6) {
     return {
@@ -128,12 +141,15 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
         {
           code: 'target.impossible',
           verdict: 'reject',
-          reason: `Taking out the least reduction, ${len(minMm)}, would leave ${len(tidy(input.benchMm - minMm))}, under the least residual ${len(leastMm)}.`,
+          reason: M.takingOutLeastReductionWould({
+            min: len(minMm),
+            bench: len(tidy(input.benchMm - minMm)),
+            least: len(leastMm),
+          }),
           params: { minMm, benchMm: tidy(input.benchMm - minMm), leastMm },
-          limit: `reduction at least ${len(minMm)}, residual at least ${len(leastMm)}`,
+          limit: M.reductionLeastResidualLeast({ min: len(minMm), least: len(leastMm) }),
           source: limitSource,
-          remedy:
-            'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
+          remedy: M.feelBenchClearanceAgainIf,
           acceptable: false,
         },
       ],
@@ -151,15 +167,30 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const nutDegAim = nutAngleForTravel(travel(aimMm), input.pitchMm);
   working.push(
     {
-      what: 'band',
-      sum: `${num(minMm)} to ${len(top)}${top < tableMaxMm ? ', clipped by the least residual' : ''}`,
+      what: M.band,
+      sum: M.to2({
+        min: num(minMm),
+        top: len(top),
+        top2: top < tableMaxMm ? 'clippedLeastResidual' : 'none',
+      }),
     },
-    { what: 'aim', sum: `${len(aimMm)}: bench stands ${Math.round(place * 100)} % up its class` },
-    { what: 'residual', sum: `${num(input.benchMm)} − ${num(aimMm)} = ${len(tidy(input.benchMm - aimMm))}` },
-    { what: 'travel', sum: `${input.taper} × ${num(aimMm)} / ${k.toFixed(2)} = ${len(travel(aimMm), 2)}` },
+    { what: M.aim, sum: M.benchStandsUpClass({ aim: len(aimMm), place: Math.round(place * 100) }) },
     {
-      what: 'nut',
-      sum: `${num(travel(aimMm), 2)} / ${num(input.pitchMm, 2)} pitch = ${(nutDegAim / 360).toFixed(2)} turn = ${(nutDegAim / 45).toFixed(1)} eighths`,
+      what: M.residual,
+      sum: expr`${num(input.benchMm)} − ${num(aimMm)} = ${len(tidy(input.benchMm - aimMm))}`,
+    },
+    {
+      what: M.travel2,
+      sum: expr`${input.taper} × ${num(aimMm)} / ${k.toFixed(2)} = ${len(travel(aimMm), 2)}`,
+    },
+    {
+      what: M.nut2,
+      sum: M.pitchTurnEighths({
+        travel: num(travel(aimMm), 2),
+        pitch: num(input.pitchMm, 2),
+        nutDegAim: (nutDegAim / 360).toFixed(2),
+        nutDegAim2: (nutDegAim / 45).toFixed(1),
+      }),
     },
   );
   const findings: Finding[] = [
@@ -168,8 +199,13 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
       verdict: top - minMm < 0.005 - 1e-6 ? 'caution' : 'accept',
       reason:
         top - minMm < 0.005 - 1e-6
-          ? `The least residual leaves a band of only ${len(tidy(top - minMm))}: from ${num(minMm)} to ${len(top)}, then stop.`
-          : `Take out ${num(minMm)} to ${len(top)}, leaving ${num(tidy(input.benchMm - top))} to ${len(tidy(input.benchMm - minMm))}.`,
+          ? M.leastResidualLeavesBandOnly({ top: len(tidy(top - minMm)), min: num(minMm), top2: len(top) })
+          : M.takeOutLeaving({
+              min: num(minMm),
+              top: len(top),
+              bench: num(tidy(input.benchMm - top)),
+              bench2: len(tidy(input.benchMm - minMm)),
+            }),
       params: {
         top: top - minMm < 0.005 - 1e-6 ? tidy(top - minMm) : null,
         minMm: top - minMm < 0.005 - 1e-6 ? minMm : null,
@@ -179,9 +215,9 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
         benchMm: top - minMm < 0.005 - 1e-6 ? null : tidy(input.benchMm - top),
         benchMm2: top - minMm < 0.005 - 1e-6 ? null : tidy(input.benchMm - minMm),
       },
-      limit: `reduction ${num(minMm)} to ${len(tableMaxMm)}, residual at least ${len(leastMm)}`,
+      limit: M.reductionResidualLeast({ min: num(minMm), tableMax: len(tableMaxMm), least: len(leastMm) }),
       source: limitSource,
-      ...(top - minMm < 0.005 - 1e-6 ? { remedy: 'Go in sixteenths from the start.' } : {}),
+      ...(top - minMm < 0.005 - 1e-6 ? { remedy: M.goSixteenthsFromStart } : {}),
       acceptable: true,
     },
   ];
@@ -190,10 +226,14 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
     findings.push({
       code: 'target.travel-check',
       verdict: 'caution',
-      reason: `The predicted travel ${len(travel(aimMm), 2)} stands outside the tabled drive-up ${num(tabled[0], 2)} to ${len(tabled[1], 2)}.`,
+      reason: M.predictedTravelStandsOutsideTabled({
+        travel: len(travel(aimMm), 2),
+        tabled: num(tabled[0], 2),
+        tabled2: len(tabled[1], 2),
+      }),
       params: { aimMm: travel(aimMm), tabled: tabled[0], tabled2: tabled[1] },
       source: 'bearing-handbooks',
-      remedy: 'Check bore, taper and whether the shaft is hollow; the feelers decide.',
+      remedy: M.checkBoreTaperWhetherShaft,
       acceptable: false,
     });
   }

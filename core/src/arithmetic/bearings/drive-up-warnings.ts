@@ -1,8 +1,10 @@
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
 import type { FittedLine } from '../../metrology/line.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { DriveUpTargetValues } from './drive-up-target.ts';
+import { M } from './messages.ts';
 import { K_QUERIED } from './travel.ts';
 
 /** Mean of all readings at one nut angle. */
@@ -32,7 +34,7 @@ type Situation = {
   stepDeg: number;
 };
 
-const caution = (code: string, reason: string, remedy: string, limit?: string): Finding => ({
+const caution = (code: string, reason: Text, remedy: Text, limit?: Text): Finding => ({
   code,
   verdict: 'caution',
   reason,
@@ -59,11 +61,11 @@ function tilted({ points, rowsLimitMm }: Situation): Finding | null {
   return {
     code: 'driveup.rows',
     verdict: 'reject',
-    reason: `The rows differ by ${len(last.rowDifferenceMm)}: the outer ring is tilted, or a blade was misread.`,
+    reason: M.rowsDifferOuterRingTilted({ rowDifference: len(last.rowDifferenceMm) }),
     params: { rowDifferenceMm: last.rowDifferenceMm },
-    limit: `${len(rowsLimitMm)}: as on the bench, and one blade`,
+    limit: M.asBenchOneBlade({ rowsLimit: len(rowsLimitMm) }),
     source: 'practice',
-    remedy: 'Square the outer ring and feel both rows again. Turn the nut no further before.',
+    remedy: M.squareOuterRingFeelBoth,
     acceptable: true,
   };
 }
@@ -74,8 +76,12 @@ function feltAgain({ points }: Situation): Finding | null {
   const { setAside: n } = last;
   return caution(
     'driveup.rows-again',
-    `At ${sayNutAngle(last.angleDeg)} ${n === 1 ? 'one pair was' : `${n} pairs were`} felt with the ring tilted: ${n === 1 ? 'it counts' : 'they count'} no more.`,
-    'Look that the ring stays square while the next rows are felt.',
+    M.feltRingTiltedNoMore({
+      angle: sayNutAngle(last.angleDeg),
+      n: n === 1 ? M.onePair : M.pairsWere({ n }),
+      n2: n,
+    }),
+    M.lookRingStaysSquareWhile,
   );
 }
 
@@ -88,10 +94,15 @@ function aboutToPass(s: Situation): Finding | null {
   const turn = s.stepDeg === 45 ? 'eighth' : s.stepDeg === 22.5 ? 'sixteenth' : 'turn';
   return caution(
     'driveup.about-to-pass',
-    `The next ${turn} would bring it to about ${num(s.nextReductionMm)} ± ${len(s.nextExpandedMm)} and could pass ${len(max)}.`,
+    M.nextWouldBringAboutCould({
+      turn,
+      nextReduction: num(s.nextReductionMm),
+      nextExpanded: len(s.nextExpandedMm),
+      max: len(max),
+    }),
     s.target.aimMm !== null && last.reductionMm >= s.target.aimMm
-      ? 'Stop here and look to the lock.'
-      : 'Go on in sixteenths, feeling after each; know where the lock meets first.',
+      ? M.stopHereLookLock
+      : M.goSixteenthsFeelingAfterEach,
     len(max),
   );
 }
@@ -105,14 +116,14 @@ function pace(s: Situation): Finding[] {
   const fell = before.clearanceMm - last.clearanceMm;
   const expected = s.target.reductionPerEighthMm * eighths;
   const noise = 2 * Math.hypot(last.u, before.u);
-  const over = `over the last ${sayNutAngle(last.angleDeg - before.angleDeg)}`;
+  const over = M.overLast({ angle: sayNutAngle(last.angleDeg - before.angleDeg) });
   // Under two turns the sleeve may still be biting: silence is no evidence yet.
   if (s.points.length >= 3 && fell < 0.25 * expected && expected > noise / 2) {
     return [
       caution(
         'driveup.not-falling',
-        `The clearance fell only ${len(Math.max(0, fell))} ${over}; ${len(expected)} was to be expected.`,
-        'Is the nut pulling the sleeve, or the sleeve turning with it? Are the rollers settled? Find out before the next turn.',
+        M.clearanceFellOnlyExpected({ value: len(Math.max(0, fell)), over, expected: len(expected) }),
+        M.nutPullingSleeveSleeveTurning,
       ),
     ];
   }
@@ -120,8 +131,8 @@ function pace(s: Situation): Finding[] {
     return [
       caution(
         'driveup.too-fast',
-        `The clearance fell ${len(fell)} ${over}, where ${len(expected)} was to be expected.`,
-        'Wrong taper or bore in the job, a tilted ring, or a misread blade: check before the next turn.',
+        M.clearanceFellWhereExpected({ fell: len(fell), over, expected: len(expected) }),
+        M.wrongTaperBoreJobTilted,
       ),
     ];
   }
@@ -134,7 +145,12 @@ function queriedK({ line, measuredK, target, points }: Situation): Finding | nul
   if (measuredK + doubt >= K_QUERIED.lower && measuredK - doubt <= K_QUERIED.upper) return null;
   return caution(
     'driveup.k',
-    `Nut and feelers give k = ${measuredK.toFixed(2)}, where ${K_QUERIED.lower.toFixed(2)} to ${K_QUERIED.upper.toFixed(2)} is usual and ${target.k.toFixed(2)} was assumed.`,
-    'Check the pitch and taper typed into the job, and whether the shaft is hollow.',
+    M.nutFeelersGiveKWhere({
+      measuredK: measuredK.toFixed(2),
+      lower: K_QUERIED.lower.toFixed(2),
+      upper: K_QUERIED.upper.toFixed(2),
+      k: target.k.toFixed(2),
+    }),
+    M.checkPitchTaperTypedInto,
   );
 }

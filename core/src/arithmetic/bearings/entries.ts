@@ -11,6 +11,7 @@ import { hydraulicNut } from './hydraulic-nut.ts';
 import { interferenceFit } from './interference.ts';
 import { bearingLife } from './life.ts';
 import { lockAlignment, type Pattern } from './lock-alignment.ts';
+import { M } from './messages.ts';
 import { nutAngle } from './nut-angle.ts';
 import { splitRaceGap } from './split-race-gap.ts';
 import { thermalShift } from './thermal.ts';
@@ -55,7 +56,7 @@ const target = {
 export const BEARING_ENTRIES: readonly Calculator[] = [
   entry(
     'bearing.clearance-class',
-    'Bench clearance by feelers against its class',
+    M.benchClearanceFeelersAgainstClass,
     object({
       boreMm: bore(),
       clearanceClass: boreClass(),
@@ -69,7 +70,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.clearance-reduction',
-    'Clearance class, reduction and least residual by bore and taper',
+    M.clearanceClassReductionLeastResidual,
     object({
       boreMm: bore(),
       taper: taper(),
@@ -82,7 +83,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.cross-check',
-    'Feelers beside nut angle or hydraulic travel',
+    M.feelersBesideNutAngleHydraulic,
     object({
       school: string()
         .oneOf(['nut-angle', 'hydraulic'] as const)
@@ -100,7 +101,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.thermal',
-    'Clearance a warmer shaft takes away',
+    M.clearanceWarmerShaftTakesAway,
     object({
       boreMm: bore(),
       outsideMm: mm(1000),
@@ -111,13 +112,13 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.drive-up-target',
-    'Target of a drive-up: reduction, residual, travel, nut turns',
+    M.targetDriveUpReductionResidual,
     object(target).noUnknown(),
     driveUpTarget,
   ),
   entry(
     'bearing.drive-up-forecast',
-    'Where a drive-up by feelers stands, and what is left to turn',
+    M.whereDriveUpFeelersStands,
     object({
       ...target,
       benchUncertaintyMm: number().min(0).max(1),
@@ -136,7 +137,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.lock-alignment',
-    'Least forward angle of the nut to the next tab and slot, and its cost',
+    M.leastForwardAngleNutNext,
     object({
       boreMm: bore(),
       taper: taper(),
@@ -156,7 +157,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.interference',
-    'Ring on a shaft: interference, pressure, reduction, force',
+    M.ringShaftInterferencePressure,
     object({
       jointMm: mm(600).required(),
       racewayMm: mm(900).required(),
@@ -175,7 +176,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.nut-angle',
-    'Drive-up by nut angle from a proven zero',
+    M.driveUpNutAngleFrom,
     object({
       boreMm: bore(),
       taper: taper(),
@@ -198,7 +199,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.hydraulic-nut',
-    'Drive-up by hydraulic nut: start pressure, travel, abort',
+    M.driveUpHydraulicNutStart,
     object({
       startPressureMpa: number().moreThan(0).max(200).required(),
       sheetAreaMm2: number().moreThan(0).max(1e6),
@@ -222,7 +223,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.float',
-    'Room a float bearing needs, and where to set its ring',
+    M.roomFloatBearingNeedsWhere,
     object({
       spanMm: mm(30000).required(),
       shaftOverBaseK: number().min(-200).max(400).required(),
@@ -235,7 +236,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.split-race-gap',
-    'Joint gaps of a split inner race',
+    M.jointGapsSplitInnerRace,
     object({
       gapAMm: gap(),
       gapBMm: gap(),
@@ -247,7 +248,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.warm-fit',
-    'Cylindrical bore: interference, how warm, what clearance is left',
+    M.cylindricalBoreInterferenceHowWarm,
     object({
       boreMm: number().min(3).max(500).required(),
       seat: string().max(8),
@@ -261,7 +262,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bearing.life',
-    'Rating life from load and speed',
+    M.ratingLifeFromLoadSpeed,
     object({
       kind: string()
         .oneOf(['ball', 'roller'] as const)

@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type FloatInput = {
   /** Distance between the bearing centres. */
@@ -43,25 +45,32 @@ export function bearingFloat(input: FloatInput): CalculatorResult<FloatValues> {
   const short = Math.max(0, neededMm - input.roomMm / 2);
   const setOffsetMm = short === 0 ? 0 : -grows * short;
   const possible = neededMm <= input.roomMm;
-  const away = growthMm >= 0 ? 'away from the fixed bearing' : 'towards the fixed bearing';
+  const away = growthMm >= 0 ? M.awayFromFixedBearing : M.towardsFixedBearing;
   const finding: Finding = {
     code: 'float.room',
     source: 'growth',
     acceptable: true,
-    limit: `${len(neededMm, 2)} on the side of growth`,
+    limit: M.sideGrowth({ needed: len(neededMm, 2) }),
     ...(sideMm >= neededMm - 1e-9
       ? {
           verdict: 'accept',
-          reason: `The shaft grows ${len(Math.abs(growthMm), 2)} ${away}; there is ${len(sideMm, 2)} for it.`,
+          reason: M.shaftGrowsThere({ growth: len(Math.abs(growthMm), 2), away, side: len(sideMm, 2) }),
           params: { growthMm: Math.abs(growthMm), away, sideMm },
         }
       : {
           verdict: 'reject',
-          reason: `The shaft grows ${len(Math.abs(growthMm), 2)} ${away}; there is only ${len(sideMm, 2)} for it and the margin.`,
+          reason: M.shaftGrowsThereOnlyMargin({
+            growth: len(Math.abs(growthMm), 2),
+            away,
+            side: len(sideMm, 2),
+          }),
           params: { growthMm: Math.abs(growthMm), away, sideMm },
           remedy: possible
-            ? `Set the ring ${len(Math.abs(setOffsetMm), 2)} off the middle, ${growthMm >= 0 ? 'towards' : 'away from'} the fixed bearing.`
-            : 'The seat is too narrow for this growth however the ring is set: another housing.',
+            ? M.setRingOffMiddleFixed({
+                setOffset: len(Math.abs(setOffsetMm), 2),
+                growth: growthMm >= 0 ? 'towards' : 'awayFrom',
+              })
+            : M.seatTooNarrowGrowthHowever,
         }),
   };
   return {
@@ -69,13 +78,18 @@ export function bearingFloat(input: FloatInput): CalculatorResult<FloatValues> {
     findings: [finding],
     working: [
       {
-        what: 'growth',
-        sum: `${(alpha * 1e6).toFixed(1)}·10⁻⁶ a kelvin × ${num(input.spanMm, 0)} × ${input.shaftOverBaseK} kelvin = ${len(growthMm)}`,
+        what: M.growth,
+        sum: M.n10KelvinKelvin({
+          alpha: (alpha * 1e6).toFixed(1),
+          span: num(input.spanMm, 0),
+          shaftOverBaseK: input.shaftOverBaseK,
+          growth: len(growthMm),
+        }),
       },
-      { what: 'needed', sum: `${num(Math.abs(growthMm))} + ${num(margin)} = ${len(neededMm)}` },
+      { what: M.needed, sum: expr`${num(Math.abs(growthMm))} + ${num(margin)} = ${len(neededMm)}` },
       {
-        what: 'room on that side',
-        sum: `${num(input.roomMm)} ÷ 2 ${offset === 0 ? '' : `− ${num(grows * offset)} `}= ${len(sideMm)}`,
+        what: M.roomSide,
+        sum: expr`${num(input.roomMm)} ÷ 2 ${offset === 0 ? '' : expr`− ${num(grows * offset)} `}= ${len(sideMm)}`,
       },
     ],
     beams: [],

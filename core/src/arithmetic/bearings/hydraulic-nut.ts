@@ -1,9 +1,11 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
 import { area, len, num, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type HydraulicNutInput = {
   /** Start pressure on the maker's sheet, for a nut of that piston area. */
@@ -57,53 +59,51 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
   const findings: Finding[] = [];
   const working: WorkingLine[] = [
     {
-      what: 'start pressure on this nut',
+      what: M.startPressureNut,
       sum: converted
-        ? `${pres(input.startPressureMpa)} × ${area(sheetArea)} ÷ ${area(nutArea)} = ${pres(startPressureMpa)}`
-        : `${pres(startPressureMpa)}, as the sheet gives it for this nut`,
+        ? expr`${pres(input.startPressureMpa)} × ${area(sheetArea)} ÷ ${area(nutArea)} = ${pres(startPressureMpa)}`
+        : M.asSheetGivesNut({ startPressure: pres(startPressureMpa) }),
     },
   ];
   if (abortMpa === undefined)
     findings.push({
       code: 'hydraulic.no-abort',
       verdict: 'caution',
-      reason: 'The sheet gives no abort pressure: nothing says when something else holds the bearing.',
+      reason: M.sheetGivesNoAbortPressure,
       params: {},
       source: 'maker',
-      remedy: 'Stop and look where pressure climbs and the indicator does not follow.',
+      remedy: M.stopLookWherePressureClimbs,
       acceptable: false,
     });
   if (abortMpa !== undefined && reachesPressure(startPressureMpa, abortMpa))
     findings.push({
       code: 'hydraulic.areas',
       verdict: 'reject',
-      reason: `The start pressure on this nut, ${pres(startPressureMpa)}, is not under its abort pressure.`,
+      reason: M.startPressureNutNotUnder({ startPressure: pres(startPressureMpa) }),
       params: { startPressureMpa },
       source: 'maker',
-      remedy: 'Check both piston areas; this nut is too small for this bearing.',
+      remedy: M.checkBothPistonAreasNut,
       acceptable: false,
     });
   if (aborted)
     findings.push({
       code: 'hydraulic.abort',
       verdict: 'reject',
-      reason: `Abort pressure came first${travelMm ? `, at ${len(travelMm)}` : ''}: something else holds the bearing.`,
+      reason: M.abortPressureCameFirstSomething({ travel: travelMm ? M.at({ travel: len(travelMm) }) : '' }),
       params: { travelMm: travelMm ? travelMm : null },
       limit: pres(abortMpa ?? 0),
       source: 'maker',
-      remedy:
-        'Release. Is every other nut still loose, is the bearing square? Then go on from the same zero.',
+      remedy: M.releaseEveryOtherNutStill,
       acceptable: false,
     });
   if (travelMm !== null) {
-    working.push({ what: 'travel', sum: `${num(now ?? 0)} − ${num(zero ?? 0)} → ${len(travelMm)}` });
+    working.push({ what: M.travel2, sum: expr`${num(now ?? 0)} − ${num(zero ?? 0)} → ${len(travelMm)}` });
     findings.push(judgeTravel(travelMm, u, min, max));
   } else
     findings.push({
       code: 'hydraulic.zero',
       verdict: 'incomplete',
-      reason:
-        'The indicator is not zeroed yet: once, at the start pressure, plunger in for the whole travel.',
+      reason: M.indicatorNotZeroedYetOnce,
       params: {},
       acceptable: false,
     });
@@ -122,7 +122,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
         ? []
         : [
             {
-              label: 'Drive-up',
+              label: M.driveUp,
               quantity: 'length',
               value: travelMm,
               target: (min + max) / 2,
@@ -135,7 +135,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
                 stepMm: input.resolutionMm,
                 places: 2,
                 marginMm: Math.min(travelMm - min, max - travelMm),
-                where: 'of the indicator',
+                where: M.indicator,
               }),
             },
           ],
@@ -143,22 +143,30 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
 }
 
 function judgeTravel(travelMm: number, u: number, min: number, max: number): Finding {
-  const shared = { code: 'hydraulic.travel', limit: `${num(min)} to ${len(max)}`, source: 'maker' as const };
+  const shared = {
+    code: 'hydraulic.travel',
+    limit: M.to3({ min: num(min), max: len(max) }),
+    source: 'maker' as const,
+  };
   const over = decide(travelMm, u, { upper: max }).verdict === 'reject';
   if (over)
     return {
       ...shared,
       verdict: 'reject',
-      reason: `Driven ${len(travelMm)}, ${len(travelMm - max)} past the band: over-driven.`,
+      reason: M.drivenPastBandOverDriven({ travel: len(travelMm), travel2: len(travelMm - max) }),
       params: { travelMm, travelMm2: travelMm - max },
-      remedy: 'Release, dismount, inspect, start with a new zero.',
+      remedy: M.releaseDismountInspectStartNew,
       acceptable: false,
     };
   if (travelMm < min)
     return {
       ...shared,
       verdict: 'incomplete',
-      reason: `Driven ${len(travelMm)}: ${num(min - travelMm)} to ${len(max - travelMm)} more. Never zero again half way.`,
+      reason: M.drivenMoreNeverZeroAgain({
+        travel: len(travelMm),
+        min: num(min - travelMm),
+        max: len(max - travelMm),
+      }),
       params: { travelMm, min: min - travelMm, max: max - travelMm },
       acceptable: false,
     };
@@ -166,7 +174,10 @@ function judgeTravel(travelMm: number, u: number, min: number, max: number): Fin
   return {
     ...shared,
     verdict: d.verdict === 'accept' ? 'accept' : 'caution',
-    reason: `Driven ${len(travelMm)}: in the band${d.verdict === 'accept' ? '' : ', as near its end as the indicator can tell'}.`,
+    reason: M.drivenBand({
+      travel: len(travelMm),
+      verdict: d.verdict === 'accept' ? 'none' : 'asNearEndAsIndicator',
+    }),
     params: { travelMm, verdict: Boolean(d.verdict === 'accept') },
     acceptable: true,
   };

@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type Material = { youngMpa: number; poisson: number };
 /** Bearing and shaft steel. Source: machine-design texts. */
@@ -128,15 +130,15 @@ function judge(v: InterferenceValues): Finding[] {
             verdict: v.hoopMpa > HOOP_MPA.stop ? 'reject' : 'caution',
             reason:
               v.hoopMpa > HOOP_MPA.stop
-                ? `A hoop stress of ${pres(v.hoopMpa)} tears the ring.`
-                : `A hoop stress of ${pres(v.hoopMpa)} is more than a hardened ring likes.`,
+                ? M.hoopStressTearsRing({ hoop: pres(v.hoopMpa) })
+                : M.hoopStressMoreThanHardened({ hoop: pres(v.hoopMpa) }),
             params: {
               hoopMpa: v.hoopMpa > HOOP_MPA.stop ? v.hoopMpa : null,
               hoopMpa2: v.hoopMpa > HOOP_MPA.stop ? null : v.hoopMpa,
             },
-            limit: `${pres(HOOP_MPA.caution)}, from memory`,
+            limit: M.fromMemory({ caution: pres(HOOP_MPA.caution) }),
             source: 'practice',
-            remedy: 'Look at sizes and interference again; ask the maker.',
+            remedy: M.lookSizesInterferenceAgainAsk,
             acceptable: v.hoopMpa <= HOOP_MPA.stop,
           },
         ];
@@ -148,8 +150,8 @@ function judge(v: InterferenceValues): Finding[] {
       code: 'interference.residual',
       verdict: closed ? 'reject' : 'accept',
       reason: closed
-        ? `This fit eats the whole clearance and ${len(-v.residualMm)} more: the rollers would be clamped.`
-        : `${len(v.residualMm)} of clearance is left by this sum; feelers measure the thing itself.`,
+        ? M.fitEatsWholeClearanceMore({ residual: len(-v.residualMm) })
+        : M.clearanceLeftSumFeelersMeasure({ residual: len(v.residualMm) }),
       params: { residualMm: closed ? -v.residualMm : null, residualMm2: closed ? null : v.residualMm },
       source: 'lame',
       acceptable: false,
@@ -159,23 +161,30 @@ function judge(v: InterferenceValues): Finding[] {
 
 function work(i: InterferenceInput, v: InterferenceValues, smoothing: number): WorkingLine[] {
   const lines: WorkingLine[] = [
-    { what: 'k, growth over interference', sum: v.k.toFixed(4) },
+    { what: M.kGrowthOverInterference, sum: v.k.toFixed(4) },
     {
-      what: 'interference that bears',
-      sum: `${len(v.interferenceMm, 4)}${smoothing > 0 ? `, smoothing ${num(smoothing, 4)} taken off` : ''}`,
+      what: M.interferenceBears,
+      sum: expr`${len(v.interferenceMm, 4)}${smoothing > 0 ? M.smoothingTakenOff({ smoothing: num(smoothing, 4) }) : ''}`,
     },
-    { what: 'pressure in the joint', sum: pres(v.pressureMpa) },
-    { what: 'reduction', sum: `${v.k.toFixed(4)} × ${num(v.interferenceMm, 4)} = ${len(v.reductionMm, 4)}` },
-    { what: 'hoop stress at the ring’s bore', sum: pres(v.hoopMpa) },
+    { what: M.pressureJoint, sum: pres(v.pressureMpa) },
     {
-      what: 'axial force on, off',
-      sum: `${(v.driveN / 1000).toFixed(1)} kN, ${(v.releaseN / 1000).toFixed(1)} kN with µ ${i.friction ?? 0.15}`,
+      what: M.reduction,
+      sum: expr`${v.k.toFixed(4)} × ${num(v.interferenceMm, 4)} = ${len(v.reductionMm, 4)}`,
+    },
+    { what: M.hoopStressRingsBore, sum: pres(v.hoopMpa) },
+    {
+      what: M.axialForceOff,
+      sum: M.kNKN({
+        driveN: (v.driveN / 1000).toFixed(1),
+        releaseN: (v.releaseN / 1000).toFixed(1),
+        friction: i.friction ?? 0.15,
+      }),
     },
   ];
   if (v.travelMm !== null && i.taper)
     lines.push({
-      what: 'travel from contact',
-      sum: `${i.taper} × ${num(v.interferenceMm + smoothing, 4)} = ${len(v.travelMm)}`,
+      what: M.travelFromContact,
+      sum: expr`${i.taper} × ${num(v.interferenceMm + smoothing, 4)} = ${len(v.travelMm)}`,
     });
   return lines;
 }

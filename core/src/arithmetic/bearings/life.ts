@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { M } from './messages.ts';
 
 export type LifeInput = {
   kind: 'ball' | 'roller';
@@ -59,7 +60,7 @@ export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
   const p = input.kind === 'ball' ? 3 : 10 / 3;
   const millions = a1 * (input.ratingKn / loadKn) ** p;
   const hours = (millions * 1e6) / (60 * input.speedRpm);
-  const said = hours >= 100_000 ? 'over 100 000' : hours.toFixed(0);
+  const said = hours >= 100_000 ? M.over100000 : hours.toFixed(0);
   const short = input.wantedHours !== undefined && hours < input.wantedHours;
   const shared = { source: 'iso-281' as const, acceptable: true };
   const findings: Finding[] = [
@@ -67,10 +68,15 @@ export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
       ...shared,
       code: 'life',
       verdict: short ? 'reject' : 'accept',
-      reason: `${reliability} of a hundred reach ${said} h at ${loadKn.toFixed(1)} kN and ${input.speedRpm} a minute.`,
+      reason: M.hundredReachHKNMinute({
+        reliability,
+        said,
+        loadKn: loadKn.toFixed(1),
+        speedRpm: input.speedRpm,
+      }),
       params: { reliability, said, loadKn, speedRpm: input.speedRpm },
       ...(input.wantedHours !== undefined ? { limit: `${input.wantedHours} h` } : {}),
-      ...(short ? { remedy: 'A larger rating, less load, or a shorter interval.' } : {}),
+      ...(short ? { remedy: M.largerRatingLessLoadShorter } : {}),
     },
   ];
   if (loadKn > input.ratingKn / 2)
@@ -78,22 +84,32 @@ export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
       ...shared,
       code: 'life.heavy',
       verdict: 'caution',
-      reason: 'The load is over half of the rating: the rule does not hold so high.',
+      reason: M.loadOverHalfRatingRule,
       params: {},
-      remedy: 'Ask the maker; look at the static rating.',
+      remedy: M.askMakerLookStaticRating,
     });
   return {
     values: { loadKn, millions, hours },
     findings,
     working: [
-      { what: 'load', sum: `${loadKn.toFixed(2)} kN` },
+      { what: M.load, sum: M.kN({ loadKn: loadKn.toFixed(2) }) },
       {
-        what: 'life',
-        sum: `${a1} × (${input.ratingKn} ÷ ${loadKn.toFixed(2)})^${input.kind === 'ball' ? '3' : '10/3'} = ${millions.toFixed(1)} million turns`,
+        what: M.life,
+        sum: M.millionTurns({
+          a1,
+          ratingKn: input.ratingKn,
+          loadKn: loadKn.toFixed(2),
+          kind: input.kind === 'ball' ? 'n3' : 'n103',
+          millions: millions.toFixed(1),
+        }),
       },
       {
-        what: 'hours',
-        sum: `${millions.toFixed(1)} million ÷ (60 × ${input.speedRpm}) = ${hours.toFixed(0)}`,
+        what: M.hours,
+        sum: M.million60({
+          millions: millions.toFixed(1),
+          speedRpm: input.speedRpm,
+          hours: hours.toFixed(0),
+        }),
       },
     ],
     beams: [],

@@ -3,6 +3,7 @@ import { sayNutAngle } from '../../quantities/angle.ts';
 import { len, num } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import type { TaperRatio } from './clearance-table.ts';
+import { M } from './messages.ts';
 import { effectiveK, reductionForTravel } from './travel.ts';
 
 /** Slots of a nut or tabs of a washer: a count where they are equally spaced, else their angles in degrees. */
@@ -179,10 +180,9 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
       {
         ...base,
         verdict: 'caution',
-        reason: `Where the next tab meets a slot is not measured: it may cost up to ${len(v.worstCostMm, 4)} (${v.worstDeg.toFixed(1)}° forward).`,
+        reason: M.whereNextTabMeetsSlot({ worstCost: len(v.worstCostMm, 4), worst: v.worstDeg.toFixed(1) }),
         params: { worstCostMm: v.worstCostMm, worstDeg: v.worstDeg },
-        remedy:
-          'Measure the forward angle from a slot to the nearest tab and enter it before the last eighth.',
+        remedy: M.measureForwardAngleFromSlot,
       },
     ];
   }
@@ -191,32 +191,38 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
       {
         ...base,
         verdict: 'accept',
-        reason: `Slot ${v.least.slot} meets tab ${v.least.tab} ${v.least.forwardDeg.toFixed(1)}° back.`,
+        reason: M.slotMeetsTabBack({
+          slot: v.least.slot,
+          tab: v.least.tab,
+          forward: v.least.forwardDeg.toFixed(1),
+        }),
         params: { slot: v.least.slot, tab: v.least.tab, forwardDeg: v.least.forwardDeg },
       },
     ];
-  const cost = `${v.least.forwardDeg.toFixed(1)}° forward costs ${len(v.least.costMm, 4)}`;
+  const cost = M.forwardCosts({ forward: v.least.forwardDeg.toFixed(1), cost: len(v.least.costMm, 4) });
   if (v.least.reductionMm === null || input.reductionMaxMm === undefined) {
     return [
       {
         ...base,
         verdict: 'accept',
-        reason: `Slot ${v.least.slot} meets tab ${v.least.tab}: ${cost}.`,
+        reason: M.slotMeetsTab({ slot: v.least.slot, tab: v.least.tab, cost }),
         params: { slot: v.least.slot, tab: v.least.tab, cost },
       },
     ];
   }
-  const limit = `${num(input.reductionMinMm ?? 0)} to ${len(input.reductionMaxMm)}`;
+  const limit = M.to4({
+    reductionMin: num(input.reductionMinMm ?? 0),
+    reductionMax: len(input.reductionMaxMm),
+  });
   if (v.least.reductionMm > input.reductionMaxMm) {
     return [
       {
         ...base,
         verdict: 'reject',
-        reason: `The next tab meets a slot ${cost} and would bring the reduction to ${len(v.least.reductionMm)}, past the band.`,
+        reason: M.nextTabMeetsSlotWould({ cost, reduction: len(v.least.reductionMm) }),
         params: { cost, reductionMm: v.least.reductionMm },
         limit,
-        remedy:
-          'Do not turn on and do not loosen. Another lock washer (its tabs fall elsewhere) or the other face of the washer, or the lead hand decides.',
+        remedy: M.doNotTurnDoNot,
       },
     ];
   }
@@ -224,7 +230,11 @@ function lockFindings(input: LockAlignmentInput, v: LockAlignmentValues): Findin
     {
       ...base,
       verdict: 'accept',
-      reason: `The next tab meets a slot ${cost}: reduction ${len(v.least.reductionMm)}${v.least.inBand ? ', in band.' : ', still short of the band.'}`,
+      reason: M.nextTabMeetsSlotReduction({
+        cost,
+        reduction: len(v.least.reductionMm),
+        inBand: v.least.inBand ? 'band' : 'stillShortBand',
+      }),
       params: { cost, reductionMm: v.least.reductionMm, inBand: Boolean(v.least.inBand) },
       limit,
     },
@@ -235,23 +245,39 @@ function lockWorking(input: LockAlignmentInput, v: LockAlignmentValues, perDeg: 
   const lines: WorkingLine[] = [];
   if (v.spacingDeg !== null && 'count' in input.nut && 'count' in input.washer) {
     lines.push({
-      what: 'spacing',
-      sum: `360° / lcm(${input.nut.count}, ${input.washer.count}) = ${v.spacingDeg.toFixed(2)}°`,
+      what: M.spacing,
+      sum: M.n360Lcm({
+        count: input.nut.count,
+        count2: input.washer.count,
+        spacing: v.spacingDeg.toFixed(2),
+      }),
     });
   }
   lines.push({
-    what: 'rate',
-    sum: `${len(perDeg * 10, 4)} per 10° of nut${input.reductionPerDegMm === undefined ? ', expected' : ', as measured'}`,
+    what: M.rate,
+    sum: M.per10Nut({
+      per: len(perDeg * 10, 4),
+      reductionPer: input.reductionPerDegMm === undefined ? 'expected' : 'asMeasured',
+    }),
   });
   if (v.least)
     lines.push({
-      what: 'next',
-      sum: `slot ${v.least.slot} to tab ${v.least.tab}: ${v.least.forwardDeg.toFixed(1)}° × rate = ${len(v.least.costMm, 4)}`,
+      what: M.next,
+      sum: M.slotTabRate({
+        slot: v.least.slot,
+        tab: v.least.tab,
+        forward: v.least.forwardDeg.toFixed(1),
+        cost: len(v.least.costMm, 4),
+      }),
     });
   if (v.best)
     lines.push({
-      what: 'best stop',
-      sum: `${v.best.forwardDeg.toFixed(1)}° on (${sayNutAngle(v.best.forwardDeg)}): reduction ${len(v.best.reductionMm ?? 0)}`,
+      what: M.bestStop,
+      sum: M.reduction3({
+        forward: v.best.forwardDeg.toFixed(1),
+        forward2: sayNutAngle(v.best.forwardDeg),
+        reduction: len(v.best.reductionMm ?? 0),
+      }),
     });
   return lines;
 }

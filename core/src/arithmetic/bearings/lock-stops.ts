@@ -1,4 +1,6 @@
+import type { Text } from '../../message/message.ts';
 import { forwardAlignments, lcm, lockMeetings, type Pattern, widestGap } from './lock-alignment.ts';
+import { M } from './messages.ts';
 
 /** A place ahead where the lock meets, and whether it lies in the band of angles. */
 export type AheadStop = { forwardDeg: number; totalDeg: number; inBand: boolean };
@@ -48,10 +50,10 @@ export function lockMeets(
 }
 
 /** What is measured to know where the lock meets: the gap to the next position, or for unequal patterns which slot stands where. */
-export const lockMeasure = (setup: LockSetup): { label: string; high: number } =>
+export const lockMeasure = (setup: LockSetup): { label: Text; high: number } =>
   evenSpacing(setup) === null
-    ? { label: 'From the lock’s first tab forward to the nut’s first slot', high: 360 }
-    : { label: 'Forward gap from a slot to the next tab', high: 360 / setup.washerTabs };
+    ? { label: M.fromLocksFirstTabForward, high: 360 }
+    : { label: M.forwardGapFromSlotNext, high: 360 / setup.washerTabs };
 
 /**
  * What was measured, brought to where the nut stands after it was turned on since: the gap shrinks round its spacing, the lead of

@@ -1,8 +1,10 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { TaperRatio } from './clearance-table.ts';
+import { M } from './messages.ts';
 import { effectiveK, reductionForTravel } from './travel.ts';
 
 export type NutAngleInput = {
@@ -42,28 +44,31 @@ export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues>
   const travel = (deg: number) => (input.pitchMm * deg) / 360;
   const reduction = (deg: number) => reductionForTravel(travel(deg), input.taper, k);
   const { makerMinDeg: min, makerMaxDeg: max, turnedDeg: turned } = input;
-  const limit = `${min}° to ${max}°`;
+  const limit = M.to5({ min, max });
   const findings: Finding[] = [];
   if (!input.zeroProven)
     findings.push({
       code: 'nut-angle.zero',
       verdict: 'incomplete',
-      reason: 'The zero is not proven: without it the angle means nothing.',
+      reason: M.zeroNotProvenWithoutAngle,
       params: {},
       source: 'practice',
-      remedy:
-        'Both hands until the nut will not turn, tap its rim, try again; when it turns no more, mark it.',
+      remedy: M.bothHandsUntilNutWill,
       acceptable: false,
     });
   if (input.benchMm !== undefined && reduction(max) >= input.benchMm)
     findings.push({
       code: 'nut-angle.eats-all',
       verdict: 'caution',
-      reason: `By the 1:${input.taper} sum ${max}° would take ${len(reduction(max))} of ${len(input.benchMm)}: the whole clearance.`,
+      reason: M.n1SumWouldTakeWhole({
+        taper: input.taper,
+        max,
+        reduction: len(reduction(max)),
+        bench: len(input.benchMm),
+      }),
       params: { taper: input.taper, max, max2: reduction(max), benchMm: input.benchMm },
       source: 'geometry',
-      remedy:
-        'Some makers own tapers and sleeves that want this. Check pitch, taper and sheet before the first turn.',
+      remedy: M.someMakersOwnTapersSleeves,
       acceptable: false,
     });
   if (turned !== undefined) findings.push(judgeTurn(input, turned, limit));
@@ -79,26 +84,37 @@ export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues>
     findings,
     working: [
       {
-        what: 'travel',
-        sum: `${num(input.pitchMm, 2)} × ${min} to ${max} ÷ 360 = ${num(travel(min))} to ${len(travel(max))}`,
+        what: M.travel2,
+        sum: M.n360({
+          pitch: num(input.pitchMm, 2),
+          min,
+          max,
+          travel: num(travel(min)),
+          travel2: len(travel(max)),
+        }),
       },
       {
-        what: 'reduction, for information',
-        sum: `${k.toFixed(3)} × travel ÷ ${input.taper} = ${num(reduction(min))} to ${len(reduction(max))}`,
+        what: M.reductionInformation,
+        sum: M.travel3({
+          k: k.toFixed(3),
+          taper: input.taper,
+          reduction: num(reduction(min)),
+          reduction2: len(reduction(max)),
+        }),
       },
     ],
     beams: [],
   };
 }
 
-function judgeTurn(input: NutAngleInput, turned: number, limit: string): Finding {
+function judgeTurn(input: NutAngleInput, turned: number, limit: Text): Finding {
   const u = readingUncertainty(input.stepDeg ?? 5);
   const shared = { code: 'nut-angle.turned', limit, source: 'maker' as const };
   if (turned < input.makerMinDeg)
     return {
       ...shared,
       verdict: 'incomplete',
-      reason: `${turned}° of ${limit}: ${(input.makerMinDeg - turned).toFixed(0)}° at least are still to turn.`,
+      reason: M.leastStillTurn({ turned, limit, makerMin: (input.makerMinDeg - turned).toFixed(0) }),
       params: { turned, limit, makerMinDeg: input.makerMinDeg - turned },
       acceptable: false,
     };
@@ -107,15 +123,15 @@ function judgeTurn(input: NutAngleInput, turned: number, limit: string): Finding
     ? {
         ...shared,
         verdict: 'reject',
-        reason: `${turned}° is past the maker's band: over-driven. Backing the nut off does not undo it.`,
+        reason: M.pastMakerSBandOver({ turned }),
         params: { turned },
-        remedy: 'Dismount, inspect, start with a new zero.',
+        remedy: M.dismountInspectStartNewZero,
         acceptable: false,
       }
     : {
         ...shared,
         verdict: 'accept',
-        reason: `${turned}° lies in the maker's band.`,
+        reason: M.liesMakerSBand({ turned }),
         params: { turned },
         acceptable: true,
       };

@@ -1,5 +1,8 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type SplitRaceGapInput = {
   /** Gaps felt at the two joints of the inner race. */
@@ -21,7 +24,7 @@ const CAUTION_SHARE = 1 / 3;
 export function aboutEqual(
   gapsMm: readonly number[],
   bladeStepMm: number,
-  say: { code: string; alike: string; unlike: string; remedy: string },
+  say: { code: string; alike: Text; unlike: Text; remedy: Text },
 ): Finding {
   const mean = gapsMm.reduce((s, g) => s + g, 0) / gapsMm.length;
   const differenceMm = Math.max(...gapsMm) - Math.min(...gapsMm);
@@ -30,7 +33,7 @@ export function aboutEqual(
   const shared = {
     code: say.code,
     source: 'practice' as const,
-    limit: `${len(alikeMm)} (two blades, or a fifth of the gap)`,
+    limit: M.twoBladesFifthGap({ alike: len(alikeMm) }),
     acceptable: true,
   };
   if (differenceMm <= alikeMm + 1e-9)
@@ -38,7 +41,7 @@ export function aboutEqual(
   return {
     ...shared,
     verdict: differenceMm <= cautionMm + 1e-9 ? 'caution' : 'reject',
-    reason: `The joints differ by ${len(differenceMm)}: ${say.unlike}`,
+    reason: M.jointsDiffer({ difference: len(differenceMm), unlike: say.unlike }),
     params: { differenceMm, unlike: say.unlike },
     remedy: say.remedy,
   };
@@ -62,17 +65,17 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
       ...shared,
       code: 'split-race.closed',
       verdict: 'reject',
-      reason: 'A joint has no gap: the halves meet before they grip the shaft.',
+      reason: M.jointHasNoGapHalves,
       params: {},
-      remedy: 'Stop. Measure the shaft: it is too small, or the halves are of two races.',
+      remedy: M.stopMeasureShaftTooSmall,
     });
   if (!closed)
     findings.push(
       aboutEqual([input.gapAMm, input.gapBMm], input.bladeStepMm, {
         code: 'split-race.equal',
-        alike: 'Both joints gape alike.',
-        unlike: 'the race sits to one side.',
-        remedy: 'Ease the clamp screws, hold the lower joint with a feeler, and close them evenly.',
+        alike: M.bothJointsGapeAlike,
+        unlike: M.raceSitsOneSide,
+        remedy: M.easeClampScrewsHoldLower,
       }),
     );
   if (expectedMm !== null && expectedMm <= 0 && !closed)
@@ -80,9 +83,9 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
       ...shared,
       code: 'split-race.small',
       verdict: 'reject',
-      reason: `A shaft of ${len(shaftMm ?? 0)} is under the bore at which the halves meet, ${len(closedBoreMm ?? 0)}: they cannot grip it.`,
+      reason: M.shaftUnderBoreWhichHalves({ shaft: len(shaftMm ?? 0), closedBore: len(closedBoreMm ?? 0) }),
       params: { shaftMm: shaftMm ?? 0, closedBoreMm: closedBoreMm ?? 0 },
-      remedy: 'Measure the shaft again, and look at the maker’s bore: one of them is not this race’s.',
+      remedy: M.measureShaftAgainLookMakers,
     });
   if (expectedMm !== null && expectedMm > 0 && !closed) {
     const mean = (input.gapAMm + input.gapBMm) / 2;
@@ -93,8 +96,12 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
       verdict: off <= allowed ? 'accept' : 'caution',
       reason:
         off <= allowed
-          ? `A shaft of ${len(shaftMm ?? 0)} should leave ${len(expectedMm)} at each joint, and does.`
-          : `A shaft of ${len(shaftMm ?? 0)} should leave ${len(expectedMm)} at each joint, not ${len(mean)}: the race is not seated, or the shaft not what was measured.`,
+          ? M.shaftShouldLeaveEachJoint({ shaft: len(shaftMm ?? 0), expected: len(expectedMm) })
+          : M.shaftShouldLeaveEachJoint2({
+              shaft: len(shaftMm ?? 0),
+              expected: len(expectedMm),
+              mean: len(mean),
+            }),
       params: {
         shaftMm: off <= allowed ? (shaftMm ?? 0) : null,
         expectedMm: off <= allowed ? expectedMm : null,
@@ -103,9 +110,7 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
         mean: off <= allowed ? null : mean,
       },
       source: 'geometry',
-      ...(off <= allowed
-        ? {}
-        : { remedy: 'Tap the clamp rings down all round, tighten, feel again; then the shaft.' }),
+      ...(off <= allowed ? {} : { remedy: M.tapClampRingsDownAll }),
       acceptable: true,
     });
   }
@@ -113,13 +118,13 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
     values: { differenceMm, expectedMm },
     findings,
     working: [
-      { what: 'difference', sum: `${num(input.gapAMm)}, ${num(input.gapBMm)}: ${len(differenceMm)}` },
+      { what: M.difference, sum: expr`${num(input.gapAMm)}, ${num(input.gapBMm)}: ${len(differenceMm)}` },
       ...(expectedMm === null
         ? []
         : [
             {
-              what: 'by the shaft',
-              sum: `π × (${num(shaftMm ?? 0)} − ${num(closedBoreMm ?? 0)}) ÷ 2 = ${len(expectedMm)}`,
+              what: M.shaft,
+              sum: expr`π × (${num(shaftMm ?? 0)} − ${num(closedBoreMm ?? 0)}) ÷ 2 = ${len(expectedMm)}`,
             },
           ]),
     ],

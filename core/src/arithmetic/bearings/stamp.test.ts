@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
+import { english } from '../../testing/english.ts';
 import { setup } from '../../testing/test-stand.ts';
 import { isSleeveShaft, usualShaft } from './sleeve-shaft.ts';
 import { readStamp, stampAgainst } from './stamp.ts';
@@ -19,13 +20,13 @@ describe('the stamp on the ring', () => {
     expect(readStamp(text)).toBeNull(),
   );
   it('a stamp that contradicts the fields is said beside it; one that says nothing of them is not', () => {
-    expect(stampAgainst('22218 K C3', { boreMm: 80, taper: 12, clearanceClass: 'CN' })).toEqual([
+    expect(english(stampAgainst('22218 K C3', { boreMm: 80, taper: 12, clearanceClass: 'CN' }))).toEqual([
       'a bore of 90 mm, typed is 80',
       'class C3, typed is normal',
     ]);
     expect(stampAgainst('22220 K', { boreMm: 100, taper: 12, clearanceClass: 'C4' })).toEqual([]);
     const wrong = check(setupSchema, { ...setup, partNumber: '22218 K C3' });
-    expect(wrong.ok ? [] : wrong.faults).toEqual([
+    expect(english(wrong.ok ? [] : wrong.faults)).toEqual([
       {
         path: 'partNumber',
         message: expect.stringMatching(/90 mm, typed is 100; class C3, typed is normal/),

@@ -1,4 +1,6 @@
+import type { Text } from '../../message/message.ts';
 import type { ClearanceClass, TaperRatio } from './clearance-table.ts';
+import { M } from './messages.ts';
 import { usualShaft } from './sleeve-shaft.ts';
 
 /** What is read from the stamp on a bearing's ring; null where it says nothing of it. */
@@ -40,18 +42,21 @@ export function readStamp(text: string): Stamp | null {
 export function stampAgainst(
   text: string,
   typed: { boreMm: number; taper: number; clearanceClass: string },
-): string[] {
+): Text[] {
   const stamp = readStamp(text);
   if (!stamp) return [];
   const { boreMm, taper, clearanceClass } = stamp;
   return [
     ...(boreMm !== null && Math.abs(boreMm - typed.boreMm) > 0.5
-      ? [`a bore of ${boreMm} mm, typed is ${Number(typed.boreMm.toFixed(1))}`]
+      ? [M.boreMmTyped({ bore: boreMm, bore2: Number(typed.boreMm.toFixed(1)) })]
       : []),
-    ...(taper !== null && taper !== typed.taper ? [`a taper of 1:${taper}, typed is 1:${typed.taper}`] : []),
+    ...(taper !== null && taper !== typed.taper ? [M.taper1Typed1({ taper, taper2: typed.taper })] : []),
     ...(clearanceClass !== null && clearanceClass !== typed.clearanceClass
       ? [
-          `class ${clearanceClass}, typed is ${typed.clearanceClass === 'CN' ? 'normal' : typed.clearanceClass}`,
+          M.classTyped({
+            clearanceClass,
+            clearanceClass2: typed.clearanceClass === 'CN' ? 'normal' : typed.clearanceClass,
+          }),
         ]
       : []),
   ];

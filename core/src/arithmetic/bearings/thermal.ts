@@ -1,6 +1,8 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { ALPHA_STEEL } from './float.ts';
+import { M } from './messages.ts';
 
 export type ThermalShiftInput = {
   boreMm: number;
@@ -41,8 +43,14 @@ export function thermalShift(input: ThermalShiftInput): CalculatorResult<Thermal
         verdict: 'accept',
         reason:
           lostMm === 0
-            ? 'Shaft and ring are of one temperature: nothing to correct.'
-            : `A shaft ${Math.abs(shaftOverRingK)} K ${shaftOverRingK > 0 ? 'warmer' : 'colder'} than the ring ${lostMm > 0 ? 'takes' : 'gives'} ${len(Math.abs(lostMm))} of clearance${outsideMm === undefined ? ', an estimate: the bearing’s outside is not known' : ''}.`,
+            ? M.shaftRingOneTemperatureNothing
+            : M.shaftKThanRingClearance({
+                shaftOverRingK: Math.abs(shaftOverRingK),
+                shaftOverRingK2: shaftOverRingK > 0 ? 'warmer' : 'colder',
+                lost: lostMm > 0 ? 'takes' : 'gives',
+                lost2: len(Math.abs(lostMm)),
+                outside: outsideMm === undefined ? 'estimateBearingsOuts' : 'none',
+              }),
         params: {
           shaftOverRingK: lostMm === 0 ? null : Math.abs(shaftOverRingK),
           shaftOverRingK2: lostMm === 0 ? null : Boolean(shaftOverRingK > 0),
@@ -56,8 +64,8 @@ export function thermalShift(input: ThermalShiftInput): CalculatorResult<Thermal
     ],
     working: [
       {
-        what: 'clearance lost to heat',
-        sum: `${(alpha * 1e6).toFixed(1)}·10⁻⁶ × ${outsideMm === undefined ? `${RACEWAY_OF_BORE} × ${boreMm.toFixed(0)}` : `(${boreMm.toFixed(0)} + 3 × ${outsideMm.toFixed(0)}) ÷ 4`} × ${shaftOverRingK} K = ${len(lostMm)}`,
+        what: M.clearanceLostHeat,
+        sum: expr`${(alpha * 1e6).toFixed(1)}·10⁻⁶ × ${outsideMm === undefined ? `${RACEWAY_OF_BORE} × ${boreMm.toFixed(0)}` : `(${boreMm.toFixed(0)} + 3 × ${outsideMm.toFixed(0)}) ÷ 4`} × ${shaftOverRingK} K = ${len(lostMm)}`,
       },
     ],
     beams: [],

@@ -1,5 +1,7 @@
+import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import type { TaperRatio } from './clearance-table.ts';
+import { M } from './messages.ts';
 
 /** A measured k outside these is queried: the nut, the taper or the readings are not what they seem. */
 export const K_QUERIED = { lower: 0.7, upper: 0.88 } as const;
@@ -68,9 +70,9 @@ export const USUAL_PITCHES_MM: readonly number[] = [
 ];
 
 /** A pitch in words: its length, and threads an inch where it is of that series. */
-export function sayPitch(pitchMm: number): string {
+export function sayPitch(pitchMm: number): Text {
   const threads = THREADS_AN_INCH.find((n) => Math.abs(25.4 / n - pitchMm) < 0.005);
-  return threads ? `${len(pitchMm, 2)} (${threads} threads an inch)` : len(pitchMm, 2);
+  return threads ? M.threadsInch({ pitch: len(pitchMm, 2), threads }) : len(pitchMm, 2);
 }
 
 /**

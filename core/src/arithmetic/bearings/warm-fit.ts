@@ -1,7 +1,9 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num, temp } from '../../quantities/say.ts';
 import { iso286Limits } from '../shaft/tolerance.ts';
 import { interferenceFit } from './interference.ts';
+import { M } from './messages.ts';
 
 export type WarmFitInput = {
   boreMm: number;
@@ -91,27 +93,25 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
       ...shared,
       code: 'warm.heat',
       verdict: heatToC > STOP_C ? 'reject' : heatToC > CAUTION_C ? 'caution' : 'accept',
-      reason: `Warm the bearing to ${temp(heatToC)}: it then slides on with ${len(playMm)} play.`,
+      reason: M.warmBearingThenSlidesPlay({ heatToC: temp(heatToC), play: len(playMm) }),
       params: { heatToC, playMm },
-      limit: `${temp(CAUTION_C)}, never over ${temp(STOP_C)}`,
-      ...(heatToC > CAUTION_C
-        ? { remedy: 'Less play, a cooled shaft, or the maker’s word on how warm this ring may be.' }
-        : {}),
+      limit: M.neverOver({ caution_c: temp(CAUTION_C), stop_c: temp(STOP_C) }),
+      ...(heatToC > CAUTION_C ? { remedy: M.lessPlayCooledShaftMakers } : {}),
     },
     mostMm <= 0
       ? {
           ...shared,
           code: 'warm.fit',
           verdict: 'caution',
-          reason: 'It does not press anywhere: the ring may creep on its seat.',
+          reason: M.doesNotPressAnywhereRing,
           params: {},
-          remedy: 'Right for a seat that is meant to slide; else look at the seat.',
+          remedy: M.rightSeatMeantSlideElse,
         }
       : {
           ...shared,
           code: 'warm.fit',
           verdict: 'accept',
-          reason: `${leastMm >= 0 ? `Presses ${len(leastMm)} to ${len(mostMm)}` : `From ${len(-leastMm)} clearance to ${len(mostMm)} interference`}.`,
+          reason: expr`${leastMm >= 0 ? M.presses({ least: len(leastMm), most: len(mostMm) }) : M.fromClearanceInterference({ least: len(-leastMm), most: len(mostMm) })}.`,
           params: {
             leastMm: leastMm >= 0 ? leastMm : null,
             mostMm: leastMm >= 0 ? mostMm : null,
@@ -124,23 +124,26 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
     findings.push({
       code: 'warm.left',
       verdict: leftMm <= 0 ? 'reject' : 'accept',
-      reason: `Cooled, ${len(leftMm)} of clearance is left at the most interference.`,
+      reason: M.cooledClearanceLeftMostInterference({ left: len(leftMm) }),
       params: { leftMm },
       source: 'lame',
-      ...(leftMm <= 0 ? { remedy: 'A larger clearance class, or a lighter fit.' } : {}),
+      ...(leftMm <= 0 ? { remedy: M.largerClearanceClassLighterFit } : {}),
       acceptable: true,
     });
   return {
     values: { leastMm, mostMm, heatToC, leftMm },
     findings,
     working: [
-      { what: 'bore', sum: `${num(d - minus / 1000)} to ${len(d)}, normal class` },
-      { what: 'seat', sum: `${num(seat.lowerMm)} to ${len(seat.upperMm)}` },
+      { what: M.bore2, sum: M.normalClass({ d: num(d - minus / 1000), d2: len(d) }) },
+      { what: M.seat, sum: M.to6({ lower: num(seat.lowerMm), upper: len(seat.upperMm) }) },
       {
-        what: 'warm to',
-        sum: `${ambient.toFixed(0)} + (${num(Math.max(0, mostMm))} + ${num(playMm)}) ÷ (0.000012 × ${num(d, 0)}) → ${temp(heatToC)}`,
+        what: M.warm,
+        sum: expr`${ambient.toFixed(0)} + (${num(Math.max(0, mostMm))} + ${num(playMm)}) ÷ (0.000012 × ${num(d, 0)}) → ${temp(heatToC)}`,
       },
-      { what: 'clearance lost', sum: `${len(reduction)}, thick rings, ${len(SMOOTHING_MM)} smoothed` },
+      {
+        what: M.clearanceLost,
+        sum: M.thickRingsSmoothed({ reduction: len(reduction), smoothing_mm: len(SMOOTHING_MM) }),
+      },
     ],
     beams: [],
   };

@@ -1,6 +1,7 @@
 import { number, object, string } from 'yup';
 import { type Calculator, entry, mm } from '../../judgement/entry.ts';
 import { BOLT_GRADES } from './grades.ts';
+import { M } from './messages.ts';
 import { BOLT_LAYOUTS, boltPattern } from './pattern.ts';
 import { setScrewSequence } from './set-screws.ts';
 import { boltStretch } from './stretch.ts';
@@ -11,7 +12,7 @@ import { wrenchSetting } from './wrench.ts';
 export const BOLTING_ENTRIES: readonly Calculator[] = [
   entry(
     'bolting.torque',
-    'Tightening torque: short form, long form, maker',
+    M.tighteningTorqueShortFormLong,
     object({
       size: string()
         .oneOf(BOLT_SIZES.map((b) => b.name))
@@ -28,7 +29,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bolting.sequence',
-    'Order and passes of a bolt pattern',
+    M.orderPassesBoltPattern,
     object({
       count: number().integer().min(2).max(32).required(),
       layout: string().oneOf(BOLT_LAYOUTS).required(),
@@ -38,7 +39,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bolting.set-screws',
-    'Order of set screws: dog points before cup points',
+    M.orderSetScrewsDogPoints,
     object({
       dogs: number().integer().min(0).max(16).required(),
       cups: number().integer().min(0).max(16).required(),
@@ -50,7 +51,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bolting.wrench',
-    'Setting of a torque wrench, with an extension',
+    M.settingTorqueWrenchExtension,
     object({
       torqueNm: mm(5000).required(),
       wrenchMm: mm(3000).required(),
@@ -63,7 +64,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'bolting.stretch',
-    'A stud tightened by its stretch',
+    M.studTightenedStretch,
     object({
       size: string()
         .oneOf(BOLT_SIZES.map((b) => b.name))

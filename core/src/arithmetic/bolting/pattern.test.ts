@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { english } from '../../testing/english.ts';
 import { alternateHalves, crosswiseCircle, crosswiseRectangle } from './pattern.ts';
 import { setScrewPasses } from './set-screws.ts';
 
@@ -65,7 +66,9 @@ describe('crosswise', () => {
 
 describe('set screws of a collar', () => {
   it('dogs snug and to torque, then cups, then all once round', () => {
-    expect(setScrewPasses(2, 4, 10).map((p) => [p.name, p.kind, p.torqueNm, [...p.order].sort()])).toEqual([
+    expect(
+      english(setScrewPasses(2, 4, 10).map((p) => [p.name, p.kind, p.torqueNm, [...p.order].sort()])),
+    ).toEqual([
       ['Dog points, snug', 'hand', null, [1, 2]],
       ['Dog points, to torque', 'torque', 10, [1, 2]],
       ['Cup points, snug', 'hand', null, [3, 4, 5, 6]],

@@ -1,6 +1,9 @@
 import type { CalculatorResult, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { tor } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
+import { M } from './messages.ts';
 
 export const BOLT_LAYOUTS = ['circle', 'rectangle', 'halves'] as const;
 export type BoltLayout = (typeof BOLT_LAYOUTS)[number];
@@ -8,7 +11,7 @@ export type BoltLayout = (typeof BOLT_LAYOUTS)[number];
 export type PatternInput = { count: number; layout: BoltLayout; torqueNm: number };
 
 export type BoltPass = {
-  name: string;
+  name: Text;
   kind: 'hand' | 'torque' | 'round';
   share: number;
   torqueNm: number | null;
@@ -91,8 +94,8 @@ export function seatingPasses(count: number, torqueNm: number): BoltPass[] {
     throw new RangeError('A split part has an even number of screws, half on each side.');
   const order = alternateHalves(count);
   return [
-    { name: 'Finger tight', kind: 'hand', share: 0, torqueNm: null, order },
-    { name: 'Round 1', kind: 'round', share: 1, torqueNm, order },
+    { name: M.fingerTight, kind: 'hand', share: 0, torqueNm: null, order },
+    { name: M.round1, kind: 'round', share: 1, torqueNm, order },
   ];
 }
 
@@ -116,7 +119,7 @@ export function boltPattern(input: PatternInput): CalculatorResult<PatternValues
         ? crosswiseRectangle(count)
         : alternateHalves(count);
   const round = Array.from({ length: count }, (_, i) => i + 1);
-  const pass = (name: string, kind: BoltPass['kind'], share: number): BoltPass => ({
+  const pass = (name: Text, kind: BoltPass['kind'], share: number): BoltPass => ({
     name,
     kind,
     share,
@@ -124,15 +127,15 @@ export function boltPattern(input: PatternInput): CalculatorResult<PatternValues
     order: kind === 'round' ? round : crosswise,
   });
   const passes = [
-    pass('Hand tight', 'hand', 0),
+    pass(M.handTight, 'hand', 0),
     pass('30 %', 'torque', 0.3),
     pass('70 %', 'torque', 0.7),
     pass('100 %', 'torque', 1),
-    pass('Once round', 'round', 1),
+    pass(M.onceRound, 'round', 1),
   ];
   const working: WorkingLine[] = passes.map((p) => ({
     what: p.name,
-    sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+    sum: expr`${p.torqueNm === null ? M.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
   }));
   return { values: { crosswise, round, passes }, findings: [], working, beams: [] };
 }

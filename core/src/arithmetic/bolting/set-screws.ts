@@ -1,5 +1,8 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { tor } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import { type BoltPass, crosswiseCircle } from './pattern.ts';
 
 /**
@@ -11,26 +14,26 @@ export function setScrewPasses(dogs: number, cups: number, torqueNm: number): Bo
   if (dogs + cups < 1) throw new RangeError('There is no set screw to tighten.');
   const part = (count: number, from: number): number[] =>
     count === 0 ? [] : count === 1 ? [from + 1] : crosswiseCircle(count).map((i) => i + from);
-  const pass = (name: string, order: number[], share: number, kind: BoltPass['kind']): BoltPass => ({
+  const pass = (name: Text, order: number[], share: number, kind: BoltPass['kind']): BoltPass => ({
     name,
     kind,
     share,
     torqueNm: kind === 'hand' ? null : share * torqueNm,
     order,
   });
-  const groups: Array<[string, number[]]> = [
-    ['Dog points', part(dogs, 0)],
-    ['Cup points', part(cups, dogs)],
+  const groups: Array<[Text, number[]]> = [
+    [M.dogPoints, part(dogs, 0)],
+    [M.cupPoints, part(cups, dogs)],
   ];
   return [
     ...groups
       .filter(([, order]) => order.length > 0)
       .flatMap(([name, order]) => [
-        pass(`${name}, snug`, order, 0, 'hand'),
-        pass(`${name}, to torque`, order, 1, 'torque'),
+        pass(M.snug({ name }), order, 0, 'hand'),
+        pass(M.torque({ name }), order, 1, 'torque'),
       ]),
     pass(
-      'All once round',
+      M.allOnceRound,
       Array.from({ length: dogs + cups }, (_, i) => i + 1),
       1,
       'round',
@@ -51,10 +54,7 @@ export function setScrewSequence(input: {
       {
         code: 'set-screws.order',
         verdict: 'accept',
-        reason:
-          input.dogs > 0 && input.cups > 0
-            ? 'Dog points into their holes first, then the cup points, then all once round.'
-            : 'One kind of point only: snug, to torque, once round.',
+        reason: input.dogs > 0 && input.cups > 0 ? M.dogPointsIntoTheirHoles : M.oneKindPointOnlySnug,
         params: { dogs: Boolean(input.dogs > 0 && input.cups > 0) },
         source: 'practice',
         acceptable: false,
@@ -62,7 +62,7 @@ export function setScrewSequence(input: {
     ],
     working: passes.map((p) => ({
       what: p.name,
-      sum: `${p.torqueNm === null ? 'by hand' : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+      sum: expr`${p.torqueNm === null ? M.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
     })),
     beams: [],
   };

@@ -1,6 +1,8 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
+import { M } from './messages.ts';
 import { boltSize, stressAreaMm2 } from './threads.ts';
 
 export type StretchInput = {
@@ -58,29 +60,32 @@ export function boltStretch(input: StretchInput): CalculatorResult<StretchValues
           ...shared,
           code: 'stretch',
           verdict: 'accept',
-          reason: `Draw it until it is ${len(targetMm)} longer.`,
+          reason: M.drawUntilLonger({ target: len(targetMm) }),
           params: { targetMm },
         }
       : {
           ...shared,
           code: 'stretch',
           verdict: share > 1 ? 'reject' : Math.abs(off) <= WITHIN ? 'accept' : 'caution',
-          reason: `${len(input.stretchMm ?? 0)} longer: ${(100 * share).toFixed(0)} % of its proof load.`,
+          reason: M.longerProofLoad({ stretch: len(input.stretchMm ?? 0), share: (100 * share).toFixed(0) }),
           params: { stretchMm: input.stretchMm ?? 0, share: 100 * share },
-          limit: `${len(targetMm)} ± ${(100 * WITHIN).toFixed(0)} %`,
+          limit: expr`${len(targetMm)} ± ${(100 * WITHIN).toFixed(0)} %`,
           ...(share > 1
-            ? { remedy: 'It has been drawn past its proof load: a new one.' }
+            ? { remedy: M.hasBeenDrawnPastProof }
             : Math.abs(off) <= WITHIN
               ? {}
-              : { remedy: 'Ease or draw it on, measure the length again.' }),
+              : { remedy: M.easeDrawMeasureLengthAgain }),
         },
   ];
   return {
     values: { targetMm, targetN, measuredN, share },
     findings,
     working: [
-      { what: 'areas', sum: `shank ${shank.toFixed(1)}, thread ${area.toFixed(1)} (square millimetres)` },
-      { what: 'target', sum: `${(targetN / 1000).toFixed(1)} kN, ${len(targetMm)} of stretch` },
+      {
+        what: M.areas,
+        sum: M.shankThreadSquareMillimetres({ shank: shank.toFixed(1), area: area.toFixed(1) }),
+      },
+      { what: M.target, sum: M.kNStretch({ targetN: (targetN / 1000).toFixed(1), target: len(targetMm) }) },
     ],
     beams: [],
   };

@@ -1,17 +1,20 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { force, len, num, pres, area as sayArea, tor } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
+import { M } from './messages.ts';
 import { type BoltSize, boltSize, coreDiameterMm, pitchDiameterMm, stressAreaMm2 } from './threads.ts';
 
 export const FRICTIONS = ['dry', 'oiled', 'anti-seize'] as const;
 export type Friction = (typeof FRICTIONS)[number];
 
 /** Nut factor K of the short form and the friction µ of the long form that says the same thing. Common practice. */
-export const FRICTION: Record<Friction, { k: number; mu: number; said: string }> = {
-  dry: { k: 0.2, mu: 0.14, said: 'dry' },
-  oiled: { k: 0.18, mu: 0.12, said: 'lightly oiled' },
-  'anti-seize': { k: 0.15, mu: 0.1, said: 'anti-seize' },
+export const FRICTION: Record<Friction, { k: number; mu: number; said: Text }> = {
+  dry: { k: 0.2, mu: 0.14, said: M.dry },
+  oiled: { k: 0.18, mu: 0.12, said: M.lightlyOiled },
+  'anti-seize': { k: 0.15, mu: 0.1, said: M.antiSeize },
 };
 
 export type TorqueInput = {
@@ -52,6 +55,10 @@ export function longFormTorque(
   return { preloadN, torqueNm: (preloadN * (0.16 * b.pitchMm + 0.58 * d2 * mu + 0.5 * dkm * mu)) / 1000 };
 }
 
+/** The bolt and its torque, as the beginning of a sentence. */
+export const boltSaid = (input: Pick<TorqueInput, 'size' | 'grade' | 'friction'>, torqueNm: number): Text =>
+  expr`${input.size} ${input.grade}, ${FRICTION[input.friction].said}: ${tor(torqueNm)}`;
+
 /**
  * Tightening torque of a cap bolt. Order of sources: maker's sheet, plant rule, computed. Computed is the short form
  * T = K·d·F at 75 % of proof (a joint to be taken apart again); the long form at 90 % of yield stands beside it.
@@ -80,27 +87,36 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
         : 'short-torque';
   const working: WorkingLine[] = [
     {
-      what: 'area',
-      sum: `As = π/4·(${num(b.diameterMm, 2)} − ${b.inch ? '0.9743' : '0.9382'}·${num(b.pitchMm, 2)})² = ${sayArea(area)}`,
+      what: M.area,
+      sum: M.as4({
+        diameter: num(b.diameterMm, 2),
+        inch: b.inch ? 'n09743' : 'n09382',
+        pitch: num(b.pitchMm, 2),
+        area: sayArea(area),
+      }),
     },
     {
-      what: 'preload',
-      sum: `75 % × ${pres(s.proofMpa)} × ${sayArea(area)} = ${force(shortPreloadN)}`,
+      what: M.preload,
+      sum: expr`75 % × ${pres(s.proofMpa)} × ${sayArea(area)} = ${force(shortPreloadN)}`,
     },
     {
-      what: 'short form',
-      sum: `K ${k.toFixed(2)} (${said}) × ${len(b.diameterMm, 2)} × ${force(shortPreloadN)} = ${tor(shortNm)}`,
+      what: M.shortForm,
+      sum: expr`K ${k.toFixed(2)} (${said}) × ${len(b.diameterMm, 2)} × ${force(shortPreloadN)} = ${tor(shortNm)}`,
     },
     {
-      what: 'long form',
-      sum: `µ ${(input.mu ?? mu).toFixed(2)}, 90 % of yield: ${force(long.preloadN)}, ${tor(long.torqueNm)}`,
+      what: M.longForm,
+      sum: M.n90Yield({
+        mu: (input.mu ?? mu).toFixed(2),
+        preloadN: force(long.preloadN),
+        torque: tor(long.torqueNm),
+      }),
     },
   ];
   const findings: Finding[] = [
     {
       code: 'bolting.torque',
       verdict: 'accept',
-      reason: `${input.size} ${input.grade}, ${said}: ${tor(torqueNm)}${given === undefined ? ', computed' : source === 'maker' ? " by the maker's sheet" : ' by the plant rule'}.`,
+      reason: expr`${boltSaid(input, torqueNm)}${given === undefined ? M.computed : source === 'maker' ? M.makerSSheet : M.plantRule}.`,
       params: {
         size: input.size,
         grade: input.grade,
@@ -118,8 +134,18 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
       verdict: 'caution',
       reason:
         given > long.torqueNm
-          ? `${tor(given)} is more than ${input.size} ${input.grade} takes to 90 % of yield, ${tor(long.torqueNm)}.`
-          : `${tor(given)} is well under the usual ${tor(shortNm)} for ${input.size} ${input.grade}.`,
+          ? M.moreThanTakes90Yield({
+              given: tor(given),
+              size: input.size,
+              grade: input.grade,
+              torque: tor(long.torqueNm),
+            })
+          : M.wellUnderUsual({
+              given: tor(given),
+              short: tor(shortNm),
+              size: input.size,
+              grade: input.grade,
+            }),
       params: {
         given: given > long.torqueNm ? given : null,
         size: given > long.torqueNm ? input.size : null,
@@ -131,7 +157,7 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
         grade2: given > long.torqueNm ? null : input.grade,
       },
       source: 'vdi-2230',
-      remedy: "Read the maker's sheet again: size, grade and unit.",
+      remedy: M.readMakerSSheetAgain,
       acceptable: false,
     });
   }

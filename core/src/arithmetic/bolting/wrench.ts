@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { tor } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type WrenchInput = {
   /** Torque wanted at the bolt. */
@@ -33,31 +35,34 @@ export function wrenchSetting(input: WrenchInput): CalculatorResult<WrenchValues
   const shared = {
     code: 'wrench.range',
     source: 'practice' as const,
-    limit: `${tor(Math.max(input.scaleLowNm, LEAST_SHARE * input.scaleHighNm))} to ${tor(input.scaleHighNm)}`,
+    limit: M.to({
+      scaleLow: tor(Math.max(input.scaleLowNm, LEAST_SHARE * input.scaleHighNm)),
+      scaleHigh: tor(input.scaleHighNm),
+    }),
     acceptable: true,
   };
-  const percent = `${(100 * shareOfScale).toFixed(0)} % of its scale`;
+  const percent = M.scale({ shareOfScale: (100 * shareOfScale).toFixed(0) });
   const finding: Finding =
     settingNm > input.scaleHighNm || settingNm < input.scaleLowNm
       ? {
           ...shared,
           verdict: 'reject',
-          reason: `This wrench does not reach ${tor(settingNm)}.`,
+          reason: M.wrenchDoesNotReach({ setting: tor(settingNm) }),
           params: { settingNm },
-          remedy: settingNm > input.scaleHighNm ? 'Take a larger wrench.' : 'Take a smaller wrench.',
+          remedy: settingNm > input.scaleHighNm ? M.takeLargerWrench : M.takeSmallerWrench,
         }
       : shareOfScale < LEAST_SHARE
         ? {
             ...shared,
             verdict: 'caution',
-            reason: `${tor(settingNm)} is ${percent}: low down it is not to be relied on.`,
+            reason: M.lowDownNotRelied({ setting: tor(settingNm), percent }),
             params: { settingNm, percent },
-            remedy: 'Take a smaller wrench.',
+            remedy: M.takeSmallerWrench,
           }
         : {
             ...shared,
             verdict: 'accept',
-            reason: `Set it to ${tor(settingNm)}, ${percent}.`,
+            reason: M.set({ setting: tor(settingNm), percent }),
             params: { settingNm, percent },
           };
   return {
@@ -65,8 +70,8 @@ export function wrenchSetting(input: WrenchInput): CalculatorResult<WrenchValues
     findings: [finding],
     working: [
       {
-        what: 'setting',
-        sum: `${tor(input.torqueNm)} × ${input.wrenchMm.toFixed(0)} ÷ (${input.wrenchMm.toFixed(0)} + ${e.toFixed(0)}) = ${tor(settingNm)}`,
+        what: M.setting,
+        sum: expr`${tor(input.torqueNm)} × ${input.wrenchMm.toFixed(0)} ÷ (${input.wrenchMm.toFixed(0)} + ${e.toFixed(0)}) = ${tor(settingNm)}`,
       },
     ],
     beams: [],

@@ -5,6 +5,7 @@ import type { AngleReading } from '../../metrology/harmonics.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
+import { M } from './messages.ts';
 import { withoutSag } from './sag.ts';
 import { sweep, sweepDoubt } from './sweep.ts';
 
@@ -43,7 +44,7 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
   const sagMm = input.sagMm ?? null;
   const corrected = withoutSag(input.readings, sagMm ?? 0, 'inside');
   const limit = limitInForce(
-    [{ school: 'practice', title: 'common practice', limitMm: BOX_BORE_TIR_MM, source: 'practice' }],
+    [{ school: 'practice', title: M.commonPractice, limitMm: BOX_BORE_TIR_MM, source: 'practice' }],
     'practice',
     input.makerLimitMm,
   );
@@ -57,44 +58,48 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
   });
   const h1 = s.fit?.harmonics[0];
   const findings: Finding[] = [];
-  const working: WorkingLine[] = [{ what: 'limit, TIR', sum: sayLimit(limit) }];
+  const working: WorkingLine[] = [{ what: M.limitTir, sum: sayLimit(limit) }];
   const beams = [];
   if (sagMm !== null)
     working.push({
-      what: 'bracket sag',
-      sum: `S = ${len(sagMm)} on the bar; inside a bore + S/2·(1 − cos θ) is taken on, at the bottom ${len(sagMm)}`,
+      what: M.bracketSag,
+      sum: M.sBarInsideBoreS({ sag: len(sagMm) }),
     });
   else
     findings.push({
       code: 'bore.sag',
       verdict: 'caution',
-      reason: 'The sag of the bracket was not measured: it stands in the readings.',
+      reason: M.sagBracketNotMeasuredStands,
       params: {},
       source: 'practice',
-      remedy: 'Hang the set-up on a stiff bar, zero on top, read at the bottom, and enter it.',
+      remedy: M.hangSetUpStiffBar,
       acceptable: false,
     });
   if (s.tirMm !== null) {
     const { marginMm: _, ...judged } = judgeUpper({
       code: 'bore.tir',
-      what: 'The bore, TIR of the sweep,',
+      what: M.boreTirSweep,
       valueMm: s.tirMm,
       uncertaintyMm: s.uncertaintyMm,
       downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm),
       limit,
       rule: input.rule,
-      means: 'shaft and box do not share one middle.',
-      remedy:
-        'Check the fit of box to frame and the bearings; centre the gland by the shaft, not by the box.',
+      means: M.shaftBoxDoNotShare,
+      remedy: M.checkFitBoxFrameBearings,
       more: s.turn
         ? betweenAngles(s.turn, Math.SQRT2 * readingUncertainty(input.resolutionMm), limit.limitMm, s.taken)
         : undefined,
-      again: { where: `at ${s.highDeg}° and ${s.lowDeg}°`, stepMm: input.resolutionMm, count: 1, places: 2 },
+      again: {
+        where: M.atAnd2({ high: s.highDeg, low: s.lowDeg }),
+        stepMm: input.resolutionMm,
+        count: 1,
+        places: 2,
+      },
     });
     findings.push(judged);
     beams.push(
       upperBeam(
-        'Bore, TIR',
+        M.boreTir,
         s.tirMm,
         COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm,
         limit,
@@ -105,8 +110,12 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
   }
   if (h1)
     working.push({
-      what: 'eccentricity',
-      sum: `1× amplitude ${len(h1.amplitudeMm, 4)}, ± ${num(2 * h1.uncertaintyMm, 4)}; wall nearest at ${h1.phaseDeg.toFixed(0)}°`,
+      what: M.eccentricity,
+      sum: M.n1AmplitudeWallNearest({
+        amplitude: len(h1.amplitudeMm, 4),
+        uncertainty: num(2 * h1.uncertaintyMm, 4),
+        phase: h1.phaseDeg.toFixed(0),
+      }),
     });
   findings.push(...s.findings);
   return {

@@ -5,11 +5,12 @@ import { boxBore } from './bore.ts';
 import { boxEnvelope } from './envelope.ts';
 import { boxFace } from './face.ts';
 import { BOX_FACE } from './limits.ts';
+import { M } from './messages.ts';
 
 export const BOX_ENTRIES: readonly Calculator[] = [
   entry(
     'box.face',
-    'Squareness of a box face: tilt and warp',
+    M.squarenessBoxFaceTiltWarp,
     object({
       shaftMm: mm(500).required(),
       boxBoreMm: mm(800).required(),
@@ -28,7 +29,7 @@ export const BOX_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'box.bore',
-    'Concentricity of a box bore, bracket sag taken out',
+    M.concentricityBoxBoreBracketSag,
     object({
       readings: turn(),
       closingMm: signed(),
@@ -42,7 +43,7 @@ export const BOX_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'box.envelope',
-    'Box against the seal’s envelope',
+    M.boxAgainstSealsEnvelope,
     object({
       boreMm: mm(),
       depthMm: mm(),

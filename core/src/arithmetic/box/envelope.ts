@@ -1,10 +1,13 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { type DecisionRule, decide } from '../../metrology/decision.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
+import { M } from './messages.ts';
 
 export const ENVELOPE_MEASURES = ['bore', 'depth', 'obstruction', 'studs'] as const;
 export type EnvelopeMeasure = (typeof ENVELOPE_MEASURES)[number];
@@ -32,12 +35,12 @@ export type EnvelopeValues = { fits: boolean | null; judged: EnvelopeMeasure[] }
 
 type Question = {
   measure: EnvelopeMeasure;
-  name: string;
+  name: Text;
   valueMm: number | undefined;
   lower?: number | undefined;
   upper?: number | undefined;
-  under: string;
-  over: string;
+  under: Text;
+  over: Text;
 };
 
 /**
@@ -50,37 +53,37 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
   const questions: Question[] = [
     {
       measure: 'bore',
-      name: 'Box bore',
+      name: M.boxBore,
       valueMm: input.boreMm,
       lower: input.sealBoreLowerMm,
       upper: input.sealBoreUpperMm,
-      under: 'the seal does not go in',
-      over: 'the gland’s spigot has no centring',
+      under: M.sealDoesNotGo,
+      over: M.glandsSpigotHasNoCentring,
     },
     {
       measure: 'depth',
-      name: 'Box depth',
+      name: M.boxDepth,
       valueMm: input.depthMm,
       lower: input.sealDepthMm,
-      under: 'the seal stands on the bottom of the box',
+      under: M.sealStandsBottomBox,
       over: '',
     },
     {
       measure: 'obstruction',
-      name: 'First obstruction',
+      name: M.firstObstruction,
       valueMm: input.obstructionMm,
       lower: input.sealReachMm,
-      under: 'the seal meets it before the gland meets the face',
+      under: M.sealMeetsBeforeGlandMeets,
       over: '',
     },
     {
       measure: 'studs',
-      name: 'Stud circle',
+      name: M.studCircle,
       valueMm: input.studCircleMm,
       lower: studs === undefined ? undefined : studs - play,
       upper: studs === undefined ? undefined : studs + play,
-      under: 'the gland does not go over the studs',
-      over: 'the gland does not go over the studs',
+      under: M.glandDoesNotGoOver,
+      over: M.glandDoesNotGoOver,
     },
   ];
   const asked = questions.filter((q) => q.lower !== undefined || q.upper !== undefined);
@@ -90,9 +93,9 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     findings.push({
       code: 'envelope.sheet',
       verdict: 'incomplete',
-      reason: 'Nothing of the seal’s envelope is given: its sheet has bore, depth, reach and stud circle.',
+      reason: M.nothingSealsEnvelopeGivenSheet,
       params: {},
-      remedy: 'Type what the seal’s sheet says.',
+      remedy: M.typeWhatSealsSheetSays,
       acceptable: false,
     });
   const open = findings.some((f) => f.verdict === 'incomplete');
@@ -105,7 +108,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     working: asked.flatMap((q): WorkingLine[] =>
       q.valueMm === undefined
         ? []
-        : [{ what: q.name.toLowerCase(), sum: `${num(q.valueMm)} against ${sayBand(q)}` }],
+        : [{ what: inline(q.name), sum: M.against({ value: num(q.valueMm), q: sayBand(q) }) }],
     ),
     beams: boreBeam(input, u),
   };
@@ -118,7 +121,7 @@ function boreBeam(input: EnvelopeInput, u: number): Beam[] {
   const d = decide(value, u, { lower, upper }, input.rule);
   return [
     {
-      label: 'Box bore',
+      label: M.boxBore,
       quantity: 'length',
       value,
       target: (lower + upper) / 2,
@@ -131,18 +134,18 @@ function boreBeam(input: EnvelopeInput, u: number): Beam[] {
         stepMm: input.resolutionMm,
         marginMm: d.marginMm,
         rule: input.rule,
-        where: 'of the bore',
+        where: M.bore,
       }),
     },
   ];
 }
 
-const sayBand = (q: Question): string =>
+const sayBand = (q: Question): Text =>
   q.lower !== undefined && q.upper !== undefined
-    ? `${num(q.lower)} to ${len(q.upper)}`
+    ? M.to({ lower: num(q.lower), upper: len(q.upper) })
     : q.lower !== undefined
-      ? `${len(q.lower)} or more`
-      : `${len(q.upper ?? 0)} or less`;
+      ? M.more({ lower: len(q.lower) })
+      : M.less({ upper: len(q.upper ?? 0) });
 
 function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
   const source: SourceId = 'maker';
@@ -151,7 +154,7 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
     return {
       ...shared,
       verdict: 'incomplete',
-      reason: `${q.name} is not measured yet.`,
+      reason: M.notMeasuredYet({ name: q.name }),
       params: { name: q.name },
       acceptable: false,
     };
@@ -162,14 +165,20 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
     return {
       ...shared,
       verdict: 'accept',
-      reason: `${q.name} ${len(q.valueMm)} takes the seal, ${len(d.marginMm)} to spare.`,
+      reason: M.takesSealSpare({ name: q.name, value: len(q.valueMm), margin: len(d.marginMm) }),
       params: { name: q.name, valueMm: q.valueMm, marginMm: d.marginMm },
     };
   if (d.verdict === 'reject')
     return {
       ...shared,
       verdict: 'reject',
-      reason: `${q.name} ${len(q.valueMm)} is ${len(-d.marginMm)} ${below ? 'short' : 'over'}: ${below ? q.under : q.over}.`,
+      reason: M.is({
+        name: q.name,
+        value: len(q.valueMm),
+        margin: len(-d.marginMm),
+        below: below ? 'short' : 'over',
+        under: below ? q.under : q.over,
+      }),
       params: {
         name: q.name,
         valueMm: q.valueMm,
@@ -178,16 +187,16 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
         under: below ? q.under : null,
         over: below ? null : q.over,
       },
-      remedy: 'Another seal, another gland, or the box machined. Do not force it.',
+      remedy: M.anotherSealAnotherGlandBox,
     };
   return {
     ...shared,
     verdict: 'too-close',
-    reason: `${q.name} ${len(q.valueMm)} is too close to its limit to call.`,
+    reason: M.tooCloseLimitCall({ name: q.name, value: len(q.valueMm) }),
     params: { name: q.name, valueMm: q.valueMm },
     remedy: saySettle(
       settle({ marginMm: d.marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
-      'there',
+      M.there,
     ),
   };
 }

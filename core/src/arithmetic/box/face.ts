@@ -1,11 +1,13 @@
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
 import { type FaceMethod, faceLimits } from './limits.ts';
+import { M } from './messages.ts';
 import { sweep, sweepDoubt } from './sweep.ts';
 
 export type BoxFaceInput = {
@@ -56,31 +58,37 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
     h2.amplitudeMm > 2 * h2.uncertaintyMm &&
     h2.amplitudeMm > 0.5 * (h1?.amplitudeMm ?? 0);
   const findings: Finding[] = [];
-  const working: WorkingLine[] = [{ what: 'limit', sum: sayLimit(limit) }];
+  const working: WorkingLine[] = [{ what: M.limit, sum: sayLimit(limit) }];
   const beams = [];
   if (s.tirMm !== null) {
     const { marginMm: _, ...judged } = judgeUpper({
       code: 'face.tir',
-      what: 'The face, TIR of the sweep,',
+      what: M.faceTirSweep,
       valueMm: s.tirMm,
       uncertaintyMm: s.uncertaintyMm,
       downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm),
       limit,
       rule: input.rule,
-      means: warped ? 'it is warped more than tilted.' : 'the gland would pull the seal out of square.',
-      remedy: warped
-        ? 'A warped face is re-faced; no gasket or bolt cures it.'
-        : 'Check gasket remains, burrs and the fit of box to frame; then re-face the box.',
+      means: warped ? M.warpedMoreThanTilted : M.glandWouldPullSealOut,
+      remedy: warped ? M.warpedFaceReFacedNo : M.checkGasketRemainsBurrsFit,
       more: s.turn
         ? betweenAngles(s.turn, Math.SQRT2 * readingUncertainty(input.resolutionMm), limit.limitMm, s.taken)
         : undefined,
-      again: { where: `at ${s.highDeg}° and ${s.lowDeg}°`, stepMm: input.resolutionMm, count: 1, places: 2 },
+      again: {
+        where: M.atAnd2({ high: s.highDeg, low: s.lowDeg }),
+        stepMm: input.resolutionMm,
+        count: 1,
+        places: 2,
+      },
     });
     findings.push(judged);
-    working.push({ what: 'TIR', sum: `highest at ${s.highDeg}° − lowest at ${s.lowDeg}° = ${len(s.tirMm)}` });
+    working.push({
+      what: 'TIR',
+      sum: M.highestLowest({ high: s.highDeg, low: s.lowDeg, tir: len(s.tirMm) }),
+    });
     beams.push(
       upperBeam(
-        'Face, TIR',
+        M.faceTir,
         s.tirMm,
         COVERAGE[input.rule ?? 'k2'] * s.uncertaintyMm,
         limit,
@@ -91,22 +99,27 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
   }
   if (h1 && tiltMmPer100 !== null)
     working.push({
-      what: 'tilt (once a turn)',
-      sum: `2 × ${num(h1.amplitudeMm, 4)} ÷ (2 × ${num(input.sweepRadiusMm, 1)}) = ${num(tiltMmPer100, 4)} per 100, nearest at ${h1.phaseDeg.toFixed(0)}°`,
+      what: M.tiltOnceTurn,
+      sum: M.n22Per100Nearest({
+        amplitude: num(h1.amplitudeMm, 4),
+        sweepRadius: num(input.sweepRadiusMm, 1),
+        tiltMmPer100: num(tiltMmPer100, 4),
+        phase: h1.phaseDeg.toFixed(0),
+      }),
     });
   if (h2) {
     working.push({
-      what: 'warp (twice a turn)',
-      sum: `2 × ${num(h2.amplitudeMm, 4)} = ${len(2 * h2.amplitudeMm, 4)}`,
+      what: M.warpTwiceTurn,
+      sum: expr`2 × ${num(h2.amplitudeMm, 4)} = ${len(2 * h2.amplitudeMm, 4)}`,
     });
     if (h2.amplitudeMm > 2 * h2.uncertaintyMm && 2 * h2.amplitudeMm > 0.3 * limit.limitMm)
       findings.push({
         code: 'face.warp',
         verdict: 'caution',
-        reason: `The face is warped by ${len(2 * h2.amplitudeMm)}, apart from its tilt.`,
+        reason: M.faceWarpedApartFromTilt({ amplitude: len(2 * h2.amplitudeMm) }),
         params: { amplitudeMm: 2 * h2.amplitudeMm },
         source: 'geometry',
-        remedy: 'Straightedge and marking blue over the face; a warp is re-faced, not shimmed.',
+        remedy: M.straightedgeMarkingBlueOverFace,
         acceptable: false,
       });
   }
@@ -136,13 +149,10 @@ function floatFindings(input: BoxFaceInput, limitMm: number): Finding[] {
     {
       code: 'face.float',
       verdict: 'caution',
-      reason:
-        play === undefined
-          ? 'The end play is not known and the shaft was not said to be held one way: float gets into this sweep.'
-          : `The shaft floats by ${len(play)}; where it is not held one way that gets into this sweep.`,
+      reason: play === undefined ? M.endPlayNotKnownShaft : M.shaftFloatsWhereNotHeld({ play: len(play) }),
       params: { play: play === undefined ? null : play },
       source: 'practice',
-      remedy: 'Push the shaft one way and hold it there through the whole turn.',
+      remedy: M.pushShaftOneWayHold,
       acceptable: false,
     },
   ];

@@ -1,5 +1,6 @@
 import { limitAnswers, type MethodLimit } from '../../sources/limits.ts';
 import { defineMethod, type MethodId } from '../../sources/methods.ts';
+import { M } from './messages.ts';
 
 const um = (v: number) => v / 1000;
 
@@ -12,19 +13,19 @@ type FaceLimit = MethodLimit & { school: 'standards' | 'proportional' | 'flat' }
 export const faceLimits = (shaftMm: number, boreMm: number): FaceLimit[] => [
   {
     school: 'standards',
-    title: '0.5 µm per mm of box bore',
+    title: M.n05MPerMm,
     limitMm: um(0.5 * boreMm),
     source: 'pump-standards',
   },
-  { school: 'proportional', title: '5 µm per mm of shaft', limitMm: um(5 * shaftMm), source: 'practice' },
-  { school: 'flat', title: 'flat', limitMm: 0.05, source: 'practice' },
+  { school: 'proportional', title: M.n5MPerMmShaft, limitMm: um(5 * shaftMm), source: 'practice' },
+  { school: 'flat', title: M.flat, limitMm: 0.05, source: 'practice' },
 ];
 
 /** The standards' squareness is our own choice for new work. */
 export const BOX_FACE = defineMethod({
   id: 'face',
-  ask: 'Squareness of a box face, TIR',
-  why: 'The standards’ for new work; the looser ones stand beside it as outer limits in the field.',
+  ask: M.squarenessBoxFaceTir,
+  why: M.standardsNewWorkLooserOnes,
   usual: 'standards',
   answers: limitAnswers(faceLimits(1, 1)),
   ofJob: true,

@@ -1,11 +1,13 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
 import type { DecisionRule } from '../../metrology/decision.ts';
 import { type AngleReading, byAngle, fitHarmonics, type HarmonicFit } from '../../metrology/harmonics.ts';
 import { judgedTurn, type TurnJudged } from '../../metrology/turn.ts';
 import { aloneDeviation, inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
+import { M } from './messages.ts';
 
 export type Sweep = {
   fit: HarmonicFit | null;
@@ -51,7 +53,7 @@ export function sweep(o: {
     findings.push({
       code: `${o.code}.unread`,
       verdict: 'incomplete',
-      reason: `${grouped.length} of ${o.wanted} angles are read.`,
+      reason: M.anglesRead({ count: grouped.length, wanted: o.wanted }),
       params: { length: grouped.length, wanted: o.wanted },
       acceptable: false,
     });
@@ -59,7 +61,7 @@ export function sweep(o: {
     findings.push({
       code: `${o.code}.closing`,
       verdict: 'incomplete',
-      reason: 'The turn is not closed: read once more at the first angle.',
+      reason: M.turnNotClosedReadOnce,
       params: {},
       acceptable: false,
     });
@@ -69,11 +71,11 @@ export function sweep(o: {
     findings.push({
       code: `${o.code}.closing`,
       verdict: 'reject',
-      reason: `Back at the first angle the gauge reads ${len(o.closingMm - first.valueMm)} differently: it moved.`,
+      reason: M.backFirstAngleGaugeReads({ closing: len(o.closingMm - first.valueMm) }),
       params: { closingMm: o.closingMm - first.valueMm },
-      limit: `${len(o.resolutionMm)} (one step of the gauge)`,
+      limit: M.oneStepGauge({ resolution: len(o.resolutionMm) }),
       source: 'practice',
-      remedy: 'Tighten gauge and base, then measure this turn again.',
+      remedy: M.tightenGaugeBaseThenMeasure,
       acceptable: true,
     });
   return {
@@ -93,13 +95,13 @@ export const sweepDoubt = (
   s: Sweep,
   input: { resolutionMm: number; rule?: DecisionRule | undefined },
   limitMm: number,
-): string[] =>
+): Text[] =>
   doubtSaid({
     count: 1,
     stepMm: input.resolutionMm,
     places: 2,
-    other: { mm: (s.turn?.missedMm ?? 0) / 2, from: 'what can hide between the angles' },
+    other: { mm: (s.turn?.missedMm ?? 0) / 2, from: M.whatCanHideBetweenAngles },
     marginMm: limitMm - (s.tirMm ?? 0),
     rule: input.rule,
-    where: `at ${s.highDeg ?? 0}° and ${s.lowDeg ?? 0}°`,
+    where: M.atAnd({ high: s.highDeg ?? 0, low: s.lowDeg ?? 0 }),
   });

@@ -1,10 +1,12 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { formatFrequency } from '../../quantities/frequency.ts';
 import { force, len } from '../../quantities/say.ts';
 import { DEFLECTION_SHARE, drivenTension, WITHIN } from './belt.ts';
+import { M } from './messages.ts';
 
 export type BeltSetInput = {
   by: 'note' | 'force';
@@ -64,7 +66,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
   const doubts = readings.map((r, i) => (r === null || r <= 0 ? null : share(r) * (tensionsN[i] ?? 0)));
   const shared = { source: 'belt-practice' as const, acceptable: true };
   const [low, high] = [(1 - WITHIN) * wantedN, (1 + WITHIN) * wantedN];
-  const said = (t: number, u: number) => `${force(t)} ± ${force(COVERAGE[rule] * u)}`;
+  const said = (t: number, u: number) => expr`${force(t)} ± ${force(COVERAGE[rule] * u)}`;
   const findings: Finding[] = tensionsN.flatMap((t, i): Finding[] => {
     if (t === null) return [];
     const u = doubts[i] ?? 0;
@@ -75,20 +77,21 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
         ...shared,
         code: `belt.${i + 1}`,
         verdict,
-        reason: `Belt ${i + 1} at ${said(t, u)}${verdict === 'reject' ? (slack ? ': too slack, it slips and burns' : ': too tight, the bearings carry it') : ''}.`,
+        reason: M.belt({
+          i: i + 1,
+          said: said(t, u),
+          verdict: verdict === 'reject' ? (slack ? 'tooSlackSlipsBurns' : 'tooTightBearingsCarr') : 'none',
+        }),
         params: { i, t: said(t, u), slack: verdict === 'reject' ? Boolean(slack) : null },
-        limit: `${force(wantedN)} ± ${Math.round(100 * WITHIN)} %`,
+        limit: expr`${force(wantedN)} ± ${Math.round(100 * WITHIN)} %`,
         ...(verdict === 'accept'
           ? {}
           : verdict === 'too-close'
             ? {
-                remedy:
-                  by === 'note'
-                    ? 'Strike it again; a longer span or a finer meter tells more.'
-                    : 'Press it again along a straightedge; the note of the span tells more.',
+                remedy: by === 'note' ? M.strikeAgainLongerSpanFiner : M.pressAgainAlongStraightedgeNote,
               }
             : {
-                remedy: `${slack ? 'Move the motor out' : 'Let the motor in'}, turn by hand, measure again.`,
+                remedy: M.turnHandMeasureAgain({ slack: slack ? 'moveMotorOut' : 'letMotor' }),
               }),
       },
     ];
@@ -99,7 +102,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
       ...shared,
       code: 'belt.unread',
       verdict: 'incomplete',
-      reason: `${open} of ${readings.length} belts ${open === 1 ? 'is' : 'are'} still to be measured.`,
+      reason: M.beltsStillMeasured({ open, count: readings.length }),
       params: { open, length: readings.length, open2: Boolean(open === 1) },
       acceptable: false,
     });
@@ -112,10 +115,10 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
         ...shared,
         code: 'belt.alike',
         verdict: 'caution',
-        reason: `The belts differ by ${force(most - least)}: the tight ones drive alone.`,
+        reason: M.beltsDifferTightOnesDrive({ most: force(most - least) }),
         params: { most: most - least },
-        limit: `alike within ${Math.round(100 * ALIKE)} %`,
-        remedy: 'Belts are changed as a set, of one length and one age; pulleys in line?',
+        limit: M.alikeWithin({ alike: Math.round(100 * ALIKE) }),
+        remedy: M.beltsChangedAsSetOne,
       });
   }
   /** The belt that stands nearest a limit, or farthest beyond one. */
@@ -129,7 +132,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
     if (at === null || t === null || r === null || r <= 0) return [];
     return [
       {
-        label: `Belt ${at + 1}, one strand`,
+        label: M.beltOneStrand({ at: at + 1 }),
         quantity: 'force',
         value: t,
         target: wantedN,
@@ -143,30 +146,30 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
           stepMm: ((by === 'note' ? 2 : 1) * t * input.step) / r,
           other: {
             mm: t * besides,
-            from: by === 'note' ? 'the tape along the span' : 'the tape and the rule',
+            from: by === 'note' ? M.tapeAlongSpan : M.tapeRule,
           },
           marginMm: margin(t),
           rule,
           say: force,
-          where: 'on that belt',
+          where: M.belt2,
         }),
       },
     ];
   };
   const working: WorkingLine[] = [
     {
-      what: 'at the wanted tension',
+      what: M.wantedTension,
       sum:
         by === 'note'
           ? formatFrequency(wantedReading)
-          : `${force(wantedReading)} bend it by ${len(deflectionMm, 1)}`,
+          : M.bend({ wantedReading: force(wantedReading), deflection: len(deflectionMm, 1) }),
     },
     ...all.map((t, i) => ({
-      what: `belt ${i + 1}`,
+      what: M.belt3({ i: i + 1 }),
       sum:
         by === 'note'
-          ? `4 × ${massKgPerM} kg/m × (${len(spanMm, 0)})² × (${readings[i]} Hz)² = ${force(t)}`
-          : `${force(readings[i] ?? 0)} × ${len(spanMm, 0)} ÷ (4 × ${len(deflectionMm, 1)}) = ${force(t)}`,
+          ? M.n4KgMHz({ massKgPerM, span: len(spanMm, 0), reading: readings[i], t: force(t) })
+          : expr`${force(readings[i] ?? 0)} × ${len(spanMm, 0)} ÷ (4 × ${len(deflectionMm, 1)}) = ${force(t)}`,
     })),
   ];
   return {

@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type BeltInput = {
   /** Free length of the span between the pulleys’ tangent points. */
@@ -83,18 +85,22 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
           ...shared,
           code: 'belt',
           verdict: 'incomplete',
-          reason: `One strand is at ${said.toFixed(0)} N; nothing is wanted of it yet.`,
+          reason: M.oneStrandNNothingWanted({ said: said.toFixed(0) }),
           params: { said },
-          remedy: 'The maker’s tension, or power and belt speed.',
+          remedy: M.makersTensionPowerBeltSpeed,
         }
       : {
           ...shared,
           code: 'belt',
           verdict: Math.abs(off) <= WITHIN ? 'accept' : off < -0.3 || off > 0.5 ? 'reject' : 'caution',
-          reason: `One strand is at ${said.toFixed(0)} N of ${wantedN.toFixed(0)} N wanted${Math.abs(off) <= WITHIN ? '' : off < 0 ? ': too slack' : ': too tight, the bearings carry it'}.`,
+          reason: M.oneStrandNNWanted({
+            said: said.toFixed(0),
+            wantedN: wantedN.toFixed(0),
+            off: Math.abs(off) <= WITHIN ? 'none' : off < 0 ? 'tooSlack' : 'tooTightBearingsCarr',
+          }),
           params: { said, wantedN, off: Math.abs(off) <= WITHIN ? null : Boolean(off < 0) },
           limit: `± ${(100 * WITHIN).toFixed(0)} %`,
-          ...(Math.abs(off) <= WITHIN ? {} : { remedy: 'Move the motor, turn by hand, measure again.' }),
+          ...(Math.abs(off) <= WITHIN ? {} : { remedy: M.moveMotorTurnHandMeasure }),
         },
   ];
   if (byFrequencyN !== null && byDeflectionN !== null && Math.abs(byFrequencyN / byDeflectionN - 1) > 0.25)
@@ -102,9 +108,12 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
       ...shared,
       code: 'belt.ways',
       verdict: 'caution',
-      reason: `The two ways differ: ${byFrequencyN.toFixed(0)} N by the note, ${byDeflectionN.toFixed(0)} N by the force.`,
+      reason: M.twoWaysDifferNNote({
+        byFrequencyN: byFrequencyN.toFixed(0),
+        byDeflectionN: byDeflectionN.toFixed(0),
+      }),
       params: { byFrequencyN, byDeflectionN },
-      remedy: 'Span and mass of the belt again; strike it in the middle, away from a guard that hums.',
+      remedy: M.spanMassBeltAgainStrike,
     });
   return {
     values: { byFrequencyN, byDeflectionN, wantedN, wantedHz, wantedForceN },
@@ -114,7 +123,7 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
         ? []
         : [
             {
-              what: 'by its note',
+              what: M.note,
               sum: `4 × ${input.massKgPerM} × ${L.toFixed(3)}² × ${input.hertz}² = ${byFrequencyN.toFixed(0)} N`,
             },
           ]),
@@ -122,16 +131,20 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
         ? []
         : [
             {
-              what: 'by force',
-              sum: `${input.forceN} N × ${len(input.spanMm, 0)} ÷ (4 × ${len(input.deflectionMm ?? 0, 1)}) = ${byDeflectionN.toFixed(0)} N`,
+              what: M.force,
+              sum: expr`${input.forceN ?? 0} N × ${len(input.spanMm, 0)} ÷ (4 × ${len(input.deflectionMm ?? 0, 1)}) = ${byDeflectionN.toFixed(0)} N`,
             },
           ]),
       ...(wantedHz === null || wantedForceN === null
         ? []
         : [
             {
-              what: 'at the wanted tension',
-              sum: `${wantedHz.toFixed(0)} Hz; ${wantedForceN.toFixed(0)} N bend the span by ${len(input.spanMm * DEFLECTION_SHARE, 1)}`,
+              what: M.wantedTension,
+              sum: M.hzNBendSpan({
+                wantedHz: wantedHz.toFixed(0),
+                wantedForceN: wantedForceN.toFixed(0),
+                span: len(input.spanMm * DEFLECTION_SHARE, 1),
+              }),
             },
           ]),
     ],

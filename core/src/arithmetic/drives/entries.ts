@@ -2,12 +2,13 @@ import { array, number, object, string } from 'yup';
 import { type Calculator, entry, mm, rule } from '../../judgement/entry.ts';
 import { beltTension } from './belt.ts';
 import { beltSet } from './belt-set.ts';
+import { M } from './messages.ts';
 import { vibrationZone } from './vibration.ts';
 
 export const DRIVE_ENTRIES: readonly Calculator[] = [
   entry(
     'drive.belt',
-    'Belt tension by its note or by force',
+    M.beltTensionNoteForce,
     object({
       spanMm: mm(10_000).required(),
       massKgPerM: number().moreThan(0).max(20).required(),
@@ -24,7 +25,7 @@ export const DRIVE_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'drive.belt-set',
-    'Belts of one drive, each against the tension wanted and beside the others',
+    M.beltsOneDriveEachAgainst,
     object({
       by: string()
         .oneOf(['note', 'force'] as const)
@@ -43,7 +44,7 @@ export const DRIVE_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'drive.vibration',
-    'Zone of vibration, and whether it has changed',
+    M.zoneVibrationWhetherHasChanged,
     object({
       mmPerS: number().min(0).max(200).required(),
       machine: string()

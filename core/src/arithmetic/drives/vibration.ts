@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { velocity } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type VibrationInput = {
   /** Broad-band velocity, mm/s rms, the largest of those read at the bearings. */
@@ -34,23 +35,23 @@ export function vibrationZone(input: VibrationInput): CalculatorResult<Vibration
   const zone = v <= a ? 'A' : v <= b ? 'B' : v <= c ? 'C' : 'D';
   const shared = { source: 'iso-20816' as const, acceptable: true };
   const meaning = {
-    A: 'as of a machine newly put in',
-    B: 'good for long running',
-    C: 'not good for long running: only until it can be put right',
-    D: 'enough to do damage',
+    A: M.asMachineNewlyPut,
+    B: M.goodLongRunning,
+    C: M.notGoodLongRunningOnly,
+    D: M.enoughDoDamage,
   }[zone];
   const findings: Finding[] = [
     {
       ...shared,
       code: 'vibration',
       verdict: zone === 'D' ? 'reject' : zone === 'C' ? 'caution' : 'accept',
-      reason: `${velocity(v)}: zone ${zone}, ${meaning}.`,
+      reason: M.zone({ v: velocity(v), zone, meaning }),
       params: { v, zone, meaning },
-      limit: `A to ${velocity(a)}, B to ${velocity(b)}, C to ${velocity(c)}`,
+      limit: M.bC({ a: velocity(a), b: velocity(b), c: velocity(c) }),
       ...(zone === 'D'
-        ? { remedy: 'Stop it. Look for looseness, alignment, balance, a bearing.' }
+        ? { remedy: M.stopLookLoosenessAlignmentBalance }
         : zone === 'C'
-          ? { remedy: 'Look for alignment, looseness of the feet, balance; plan it.' }
+          ? { remedy: M.lookAlignmentLoosenessFeetBalance }
           : {}),
     },
   ];
@@ -60,16 +61,16 @@ export function vibrationZone(input: VibrationInput): CalculatorResult<Vibration
       ...shared,
       code: 'vibration.change',
       verdict: 'caution',
-      reason: `It has changed by ${velocity(change)}, more than a quarter of the end of zone B.`,
+      reason: M.hasChangedMoreThanQuarter({ change: velocity(change) }),
       params: { change },
       limit: velocity(CHANGE_SHARE * b),
-      remedy: 'Find what changed, even where the zone is still good.',
+      remedy: M.findWhatChangedEvenWhere,
     });
   return {
     values: { zone, bounds },
     findings,
     working: [
-      { what: 'zones', sum: `A ≤ ${a}, B ≤ ${b}, C ≤ ${c} mm/s rms, ${input.machine}, ${input.support}` },
+      { what: M.zones, sum: M.bCMmSRms({ a, b, c, machine: input.machine, support: input.support }) },
     ],
     beams: [],
   };

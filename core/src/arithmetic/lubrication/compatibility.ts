@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { M } from './messages.ts';
 
 export const THICKENERS = [
   'lithium',
@@ -49,8 +50,8 @@ export function greaseCompatibility(input: {
           verdict: 'accept',
           reason:
             inside === fresh
-              ? `Both are ${inside} greases; confirm base oil and additives with the maker.`
-              : `${cap(fresh)} and ${inside} thickeners go together; confirm with the maker.`,
+              ? M.bothGreasesConfirmBaseOil({ inside })
+              : M.thickenersGoTogetherConfirmMaker({ fresh: cap(fresh), inside }),
           params: {
             inside: inside === fresh ? inside : null,
             fresh: inside === fresh ? null : cap(fresh),
@@ -61,21 +62,21 @@ export function greaseCompatibility(input: {
         ? {
             ...shared,
             verdict: 'caution',
-            reason: `${cap(fresh)} on ${inside} is borderline: it may soften.`,
+            reason: M.borderlineMaySoften({ fresh: cap(fresh), inside }),
             params: { fresh: cap(fresh), inside },
-            remedy: 'Ask the maker of the grease; purge the old out as far as it goes, and watch it.',
+            remedy: M.askMakerGreasePurgeOld,
           }
         : {
             ...shared,
             verdict: 'reject',
-            reason: `${cap(fresh)} grease is not put on ${inside}: mixed, they soften or harden.`,
+            reason: M.greaseNotPutMixedThey({ fresh: cap(fresh), inside }),
             params: { fresh: cap(fresh), inside },
-            remedy: 'The same grease as is in there, or clean bearing and housing out first.',
+            remedy: M.sameGreaseAsThereClean,
           };
   return {
     values: { goes },
     findings: [finding],
-    working: [{ what: 'thickeners', sum: `${inside} in the bearing, ${fresh} in the gun: ${goes}` }],
+    working: [{ what: M.thickeners, sum: M.bearingGun({ inside, fresh, goes }) }],
     beams: [],
   };
 }

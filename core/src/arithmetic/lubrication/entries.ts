@@ -4,6 +4,7 @@ import { idsOf } from '../../sources/methods.ts';
 import { greaseCompatibility, THICKENERS } from './compatibility.ts';
 import { FIRST_FILL } from './fill-method.ts';
 import { firstFill } from './first-fill.ts';
+import { M } from './messages.ts';
 import { ROLLING_KINDS, regreasing, regreasingInterval } from './regreasing.ts';
 import { runIn } from './run-in.ts';
 import { regreasingWatch } from './watch.ts';
@@ -25,7 +26,7 @@ const speed = () => number().moreThan(0).max(50000).required();
 export const LUBRICATION_ENTRIES: readonly Calculator[] = [
   entry(
     'lubrication.first-fill',
-    'First fill of a bearing housing',
+    M.firstFillBearingHousing,
     object({
       boreMm: mm(1000).required(),
       outsideMm: mm(2000),
@@ -50,7 +51,7 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'lubrication.regreasing',
-    'Grease to put in at a regreasing',
+    M.greasePutRegreasing,
     object({
       outsideMm: mm(2000).required(),
       widthMm: mm(1000).required(),
@@ -60,7 +61,7 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'lubrication.interval',
-    'Hours between regreasings',
+    M.hoursBetweenRegreasings,
     object({
       kind: string().oneOf(ROLLING_KINDS).required(),
       boreMm: mm(1000).required(),
@@ -73,7 +74,7 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'lubrication.run-in',
-    'First hours: temperature, trend, what is due',
+    M.firstHoursTemperatureTrendWhat,
     object({
       ambientC: number().min(-40).max(60).required(),
       readings: temperatures(),
@@ -82,13 +83,13 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'lubrication.watch',
-    'Temperature after regreasing: usual rise or not',
+    M.temperatureAfterRegreasingUsualRise,
     object({ startC: number().min(-40).max(200).required(), readings: temperatures() }).noUnknown(),
     regreasingWatch,
   ),
   entry(
     'lubrication.compatibility',
-    'May two greases meet, by thickener',
+    M.mayTwoGreasesMeetThickener,
     object({
       inside: string().oneOf(THICKENERS).required(),
       fresh: string().oneOf(THICKENERS).required(),

@@ -1,15 +1,16 @@
 import { defineMethod, type MethodId, PRACTICE } from '../../sources/methods.ts';
+import { M } from './messages.ts';
 
 /** First fill of a housing: by speed, base to the shaft, or a share of the free space. By speed is our own choice. */
 export const FIRST_FILL = defineMethod({
   id: 'fill',
-  ask: 'First fill of a housing',
-  why: 'The bearing is always full; by speed is our own choice for the housing: churning is what heats.',
+  ask: M.firstFillHousing,
+  why: M.bearingAlwaysFullSpeedOur,
   usual: 'by-speed',
   answers: [
-    ['by-speed', 'by speed factor', PRACTICE],
-    ['to-shaft', 'base to the shaft’s underside', PRACTICE],
-    ['share', '20 to 40 %, sealed bearings 80 %', PRACTICE],
+    ['by-speed', M.speedFactor, PRACTICE],
+    ['to-shaft', M.baseShaftsUnderside, PRACTICE],
+    ['share', M.n2040SealedBearings80, PRACTICE],
   ],
 });
 export type FillMethod = MethodId<typeof FIRST_FILL>;

@@ -1,6 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
-
+import type { Text } from '../../message/message.ts';
 import type { FillMethod } from './fill-method.ts';
+import { M } from './messages.ts';
 
 export type FirstFillInput = {
   boreMm: number;
@@ -35,11 +36,11 @@ export type FirstFillValues = {
 const STEEL_KG_PER_CM3 = 7.85e-3;
 
 /** Share of the housing by speed factor n·dm. Common practice, no source. */
-function shareBySpeed(factor: number): { share: number; words: string } {
-  if (factor <= 50_000) return { share: 0.85, words: 'two thirds to full' };
-  if (factor <= 150_000) return { share: 0.5, words: 'half' };
-  if (factor <= 250_000) return { share: 1 / 3, words: 'a third' };
-  return { share: 0.25, words: 'a quarter' };
+function shareBySpeed(factor: number): { share: number; words: Text } {
+  if (factor <= 50_000) return { share: 0.85, words: M.twoThirdsFull };
+  if (factor <= 150_000) return { share: 0.5, words: M.half };
+  if (factor <= 250_000) return { share: 1 / 3, words: M.third };
+  return { share: 0.25, words: M.quarter };
 }
 
 type Envelope = {
@@ -73,27 +74,27 @@ export const baseFits = (g: Pick<FirstFillInput, 'school' | 'baseCm3' | 'housing
   !(g.baseCm3 !== undefined && g.housingCm3 !== undefined && g.baseCm3 > g.housingCm3);
 
 /** What goes into the housing beside the bearing, cm³, and how that is said. @throws RangeError where the school lacks a number */
-function housingBy(input: FirstFillInput): { cm3: number | null; words: string; factor: number | null } {
+function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; factor: number | null } {
   const factor =
     input.speedRpm === undefined || input.outsideMm === undefined
       ? null
       : (input.speedRpm * (input.boreMm + input.outsideMm)) / 2;
   const { housingCm3: whole } = input;
   if (input.school === 'to-shaft')
-    return { cm3: input.baseCm3 ?? null, words: 'the base level with the shaft’s underside', factor };
+    return { cm3: input.baseCm3 ?? null, words: M.baseLevelShaftsUnderside, factor };
   if (whole === undefined || (input.school === 'by-speed' && factor === null))
     throw new RangeError('This school reckons with the housing’s free space, and by speed with n·dm.');
   if (input.school === 'by-speed') {
     const { share, words } = shareBySpeed(factor ?? 0);
     return {
       cm3: share * whole,
-      words: `${words} of the housing at n·dm ${Math.round(factor ?? 0)}`,
+      words: M.housingNDm({ words, factor: Math.round(factor ?? 0) }),
       factor,
     };
   }
   return input.sealed
-    ? { cm3: 0.8 * whole, words: '80 % of the housing, the bearing is sealed', factor }
-    : { cm3: 0.3 * whole, words: '20 to 40 % of the housing, 30 taken', factor };
+    ? { cm3: 0.8 * whole, words: M.n80HousingBearingSealed, factor }
+    : { cm3: 0.3 * whole, words: M.n2040Housing30Taken, factor };
 }
 
 /**
@@ -115,15 +116,17 @@ export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValu
   const totalCm3 = none ? 0 : bearingCm3 === null || housingCm3 === null ? null : bearingCm3 + housingCm3;
   const totalG = totalCm3 === null ? null : totalCm3 * (input.densityGCm3 ?? 0.9);
   const strokes = totalG === null || !input.gramsPerStroke ? null : Math.round(totalG / input.gramsPerStroke);
-  const cm3 = (v: number | null) => (v === null ? '' : `, ${v.toFixed(0)} cm³`);
+  const cm3 = (v: number | null) => (v === null ? '' : M.cm({ v: v.toFixed(0) }));
   const inAll =
-    totalG === null ? '' : `: ${totalG.toFixed(0)} g in all${strokes === null ? '' : `, ${strokes} strokes`}`;
+    totalG === null
+      ? ''
+      : M.gAll({ totalG: totalG.toFixed(0), strokes: strokes === null ? '' : M.strokes({ strokes }) });
   const finding: Finding = {
     code: 'first-fill',
     verdict: 'accept',
     reason: none
-      ? 'The unit came greased: no first fill. Only the housing seals get grease.'
-      : `Bearing full${cm3(bearingCm3)}, and ${housing.words}${cm3(housingCm3)}${inAll}.`,
+      ? M.unitCameGreasedNoFirst
+      : M.bearingFull({ cm3: cm3(bearingCm3), words: housing.words, cm32: cm3(housingCm3), inAll }),
     params: {
       bearingCm3: none ? null : cm3(bearingCm3),
       words: none ? null : housing.words,
@@ -147,8 +150,15 @@ export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValu
       ...(space
         ? [
             {
-              what: 'free space of the bearing',
-              sum: `π/4 × ${input.widthMm} × (${input.outsideMm}² − ${input.boreMm}²) = ${space.envelope.toFixed(0)} cm³ − ${input.massKg} kg of steel = ${space.free.toFixed(0)} cm³`,
+              what: M.freeSpaceBearing,
+              sum: M.n4CmKgSteelCm({
+                width: input.widthMm,
+                outside: input.outsideMm,
+                bore: input.boreMm,
+                envelope: space.envelope.toFixed(0),
+                massKg: input.massKg,
+                free: space.free.toFixed(0),
+              }),
             },
           ]
         : []),
@@ -156,7 +166,7 @@ export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValu
         ? []
         : [
             {
-              what: 'n·dm',
+              what: M.nDm,
               sum: `${input.speedRpm} × ${(input.boreMm + (input.outsideMm ?? 0)) / 2} = ${Math.round(housing.factor)}`,
             },
           ]),

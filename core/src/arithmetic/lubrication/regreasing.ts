@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { M } from './messages.ts';
 
 export const ROLLING_KINDS = ['spherical', 'cylindrical', 'ball'] as const;
 export type RollingKind = (typeof ROLLING_KINDS)[number];
@@ -28,7 +29,10 @@ export function regreasing(
       {
         code: 'regreasing',
         verdict: 'accept',
-        reason: `${grams.toFixed(0)} g${strokes === null ? '' : `, ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'} of this gun`}, slowly, nipple and relief clean.`,
+        reason: M.gSlowlyNippleReliefClean({
+          grams: grams.toFixed(0),
+          strokes: strokes === null ? '' : M.gun({ strokes }),
+        }),
         params: {
           grams,
           strokes: strokes === null ? null : strokes,
@@ -39,7 +43,7 @@ export function regreasing(
       },
     ],
     working: [
-      { what: 'quantity', sum: `0.005 × ${input.outsideMm} × ${input.widthMm} = ${grams.toFixed(1)} g` },
+      { what: M.quantity, sum: `0.005 × ${input.outsideMm} × ${input.widthMm} = ${grams.toFixed(1)} g` },
     ],
     beams: [],
   };
@@ -88,21 +92,24 @@ export function regreasingInterval(input: IntervalInput): CalculatorResult<Inter
         verdict: 'caution',
         reason:
           ruleHours <= 0
-            ? `The rule gives no interval for a bore of ${input.boreMm} at ${input.speedRpm} rpm: too fast and large for it.`
-            : `The rule comes to ${worked.toFixed(1)} hours: under a day it is fed all the time, or cooled.`,
+            ? M.ruleGivesNoIntervalBore({ bore: input.boreMm, speedRpm: input.speedRpm })
+            : M.ruleComesHoursUnderDay({ worked: worked.toFixed(1) }),
         params: {
           boreMm: ruleHours <= 0 ? input.boreMm : null,
           speedRpm: ruleHours <= 0 ? input.speedRpm : null,
           worked: ruleHours <= 0 ? null : worked,
         },
         source: 'bearing-handbooks',
-        remedy: 'Ask the maker of the bearing.',
+        remedy: M.askMakerBearing,
         acceptable: false,
       }
     : {
         code: 'interval',
         verdict: 'accept',
-        reason: `Regrease every ${Math.round(hours ?? 0)} hours${capped ? ', a year: the rule gives more' : ''}.`,
+        reason: M.regreaseEveryHours({
+          hours: Math.round(hours ?? 0),
+          capped: capped ? 'yearRuleGivesMore' : 'none',
+        }),
         params: { hours: hours ?? 0, capped: Boolean(capped) },
         source: 'bearing-handbooks',
         acceptable: false,
@@ -112,10 +119,10 @@ export function regreasingInterval(input: IntervalInput): CalculatorResult<Inter
     findings: [finding],
     working: [
       {
-        what: 'rule',
+        what: M.rule,
         sum: `${k} × (14·10⁶ ÷ (${input.speedRpm} × √${input.boreMm}) − 4 × ${input.boreMm}) = ${ruleHours.toFixed(0)} h`,
       },
-      { what: 'heat, position, dirt', sum: `× ${factor.toFixed(3)} = ${worked.toFixed(0)} h` },
+      { what: M.heatPositionDirt, sum: `× ${factor.toFixed(3)} = ${worked.toFixed(0)} h` },
     ],
     beams: [],
   };

@@ -1,6 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { fitLine } from '../../metrology/line.ts';
 import { temp, warmer } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type RunInReading = { minutes: number; temperatureC: number };
 
@@ -60,7 +61,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
     findings.push({
       code: 'run-in',
       verdict: 'incomplete',
-      reason: 'No temperature is read yet.',
+      reason: M.noTemperatureReadYet,
       params: {},
       acceptable: false,
     });
@@ -69,17 +70,28 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
       ...shared,
       code: 'run-in.stop',
       verdict: 'reject',
-      reason: `${temp(hottestC)}: stop the machine.`,
+      reason: M.stopMachine({ hottestC: temp(hottestC) }),
       params: { hottestC },
       limit: temp(RUN_IN_LIMITS.stopC),
-      remedy: 'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
+      remedy: M.letCoolLookOverFilling,
     });
   else if (hottestC >= RUN_IN_LIMITS.cautionC || riseK >= RUN_IN_LIMITS.riseK)
     findings.push({
       ...shared,
       code: 'run-in.caution',
       verdict: 'caution',
-      reason: `${temp(hottestC)}, ${warmer(riseK)} over ambient${trendKPerH === null ? '' : trendKPerH < -STEADY_K_PER_H ? ', and falling: usual after a first fill' : trendKPerH > STEADY_K_PER_H ? ', and still climbing' : ', and steady'}.`,
+      reason: M.overAmbient({
+        hottestC: temp(hottestC),
+        riseK: warmer(riseK),
+        trendKPerH:
+          trendKPerH === null
+            ? 'none'
+            : trendKPerH < -STEADY_K_PER_H
+              ? 'fallingUsualAfterFir'
+              : trendKPerH > STEADY_K_PER_H
+                ? 'stillClimbing'
+                : 'steady',
+      }),
       params: {
         hottestC,
         riseK,
@@ -90,23 +102,26 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
               ? null
               : Boolean(trendKPerH > STEADY_K_PER_H),
       },
-      limit: `${temp(RUN_IN_LIMITS.cautionC)} or ${warmer(RUN_IN_LIMITS.riseK)} over ambient`,
-      remedy: 'Stay with it; read every few minutes until it falls.',
+      limit: M.overAmbient2({ cautionC: temp(RUN_IN_LIMITS.cautionC), riseK: warmer(RUN_IN_LIMITS.riseK) }),
+      remedy: M.stayReadEveryFewMinutes,
     });
   else
     findings.push({
       ...shared,
       code: 'run-in',
       verdict: 'accept',
-      reason: `${temp(last.temperatureC)}, ${warmer(last.temperatureC - input.ambientC)} over ambient.`,
+      reason: M.overAmbient3({
+        temperatureC: temp(last.temperatureC),
+        temperatureC2: warmer(last.temperatureC - input.ambientC),
+      }),
       params: { temperatureC: last.temperatureC, temperatureC2: last.temperatureC - input.ambientC },
-      limit: `${temp(RUN_IN_LIMITS.cautionC)} or ${warmer(RUN_IN_LIMITS.riseK)} over ambient`,
+      limit: M.overAmbient2({ cautionC: temp(RUN_IN_LIMITS.cautionC), riseK: warmer(RUN_IN_LIMITS.riseK) }),
     });
   if (last && !steady)
     findings.push({
       code: 'run-in.due',
       verdict: 'incomplete',
-      reason: `Not steady yet: the next reading is due ${nextMinutes} minutes after the start.`,
+      reason: M.notSteadyYetNextReading({ nextMinutes }),
       params: { due: true, nextMinutes },
       acceptable: false,
     });
@@ -116,7 +131,7 @@ export function runIn(input: RunInInput): CalculatorResult<RunInValues> {
     working:
       trendKPerH === null
         ? []
-        : [{ what: 'trend of the last three', sum: `${trendKPerH.toFixed(1)} K an hour` }],
+        : [{ what: M.trendLastThree, sum: M.kHour({ trendKPerH: trendKPerH.toFixed(1) }) }],
     beams: [],
   };
 }

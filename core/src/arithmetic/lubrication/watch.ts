@@ -1,6 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { fitLine } from '../../metrology/line.ts';
 import { temp } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type WatchInput = {
   /** Before the first stroke; null where nobody read it: then nothing is said to be back where it was. */
@@ -49,58 +50,60 @@ export function regreasingWatch(input: WatchInput): CalculatorResult<WatchValues
     waiting: {
       ...shared,
       verdict: 'incomplete',
-      reason: 'No temperature is read since the first stroke.',
+      reason: M.noTemperatureReadSinceFirst,
       params: {},
       acceptable: false,
     },
     rising: {
       ...shared,
       verdict: 'incomplete',
-      reason: `${now}, not falling yet: usual while the new grease is churned. Read it again in a quarter of an hour.`,
+      reason: M.notFallingYetUsualWhile({ now }),
       params: { now },
       acceptable: false,
     },
     stays: {
       ...shared,
       verdict: 'caution',
-      reason: `${now} and no fall after two hours: the usual rise falls back.`,
+      reason: M.noFallAfterTwoHours({ now }),
       params: { now },
-      limit: `${temp(CAUTION_C)} steady`,
-      remedy: 'Open relief and drain; watch on until it falls, or stop and look.',
+      limit: M.steady({ caution_c: temp(CAUTION_C) }),
+      remedy: M.openReliefDrainWatchUntil,
     },
     'falling-back': {
       ...shared,
       verdict: (last?.temperatureC ?? 0) > CAUTION_C ? 'caution' : 'accept',
-      reason: `${now}, falling back from ${temp(hottestC ?? 0)}: the usual rise after greasing.`,
+      reason: M.fallingBackFromUsualRise({ now, hottestC: temp(hottestC ?? 0) }),
       params: { now, hottestC: hottestC ?? 0 },
     },
     back: {
       ...shared,
       verdict: 'accept',
-      reason: `${now}: back where it was before greasing.`,
+      reason: M.backWhereBeforeGreasing({ now }),
       params: { now },
     },
     climbing: {
       ...shared,
       verdict: 'reject',
-      reason: `${now}, and still climbing after two hours: not the usual rise.`,
+      reason: M.stillClimbingAfterTwoHours({ now }),
       params: { now },
-      remedy:
-        'Open the relief and the drain, let grease out; if it climbs on, stop. Over-filling, a blocked relief or a failing bearing.',
+      remedy: M.openReliefDrainLetGrease,
     },
     hot: {
       ...shared,
       verdict: 'reject',
-      reason: `It was ${temp(hottestC ?? 0)}: stop the machine, and look before it runs on.`,
+      reason: M.stopMachineLookBeforeRuns({ hottestC: temp(hottestC ?? 0) }),
       params: { hottestC: hottestC ?? 0 },
       limit: temp(STOP_C),
-      remedy: 'Let it cool; look for over-filling, a blocked relief, tight clearance.',
+      remedy: M.letCoolLookOverFilling2,
     },
   };
   return {
     values: { state, hottestC, trendKPerH },
     findings: [findings[state]],
-    working: trendKPerH === null ? [] : [{ what: 'trend lately', sum: `${trendKPerH.toFixed(1)} K an hour` }],
+    working:
+      trendKPerH === null
+        ? []
+        : [{ what: M.trendLately, sum: M.kHour({ trendKPerH: trendKPerH.toFixed(1) }) }],
     beams: [],
   };
 }

@@ -1,6 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { LeakMethod } from './leak-method.ts';
+import { M } from './messages.ts';
 
 export type BreakInReading = {
   /** Minutes since the start. */
@@ -84,12 +85,12 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
   });
   const flatsToGo = toGo(readings, (targetLow + targetHigh) / 2);
   const shared = { code: 'break-in', source: 'practice' as const, acceptable: true };
-  const limit = `${targetLow.toFixed(0)} to ${targetHigh.toFixed(0)} drops a minute`;
+  const limit = M.dropsMinute({ targetLow: targetLow.toFixed(0), targetHigh: targetHigh.toFixed(0) });
   const said: Record<BreakInValues['state'], Finding> = {
     settling: {
       ...shared,
       verdict: 'incomplete',
-      reason: `Let it leak generously for ${SETTLE_MIN} to 30 minutes first.`,
+      reason: M.letLeakGenerously30Minutes({ settle_min: SETTLE_MIN }),
       params: { SETTLE_MIN },
       limit,
       acceptable: false,
@@ -99,8 +100,13 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
       verdict: 'incomplete',
       reason:
         inBand.count > 0
-          ? `${last?.dropsPerMin ?? 0} drops a minute, in the band: ${inBand.count} of ${STEADY_COUNTS} counts ten minutes apart. Count again ${ready} minutes after the start.`
-          : `${last?.dropsPerMin ?? 0} drops a minute: wait until ${ready} minutes after the start, then count again.`,
+          ? M.dropsMinuteBandCountsTen({
+              dropsPerMin: last?.dropsPerMin ?? 0,
+              count: inBand.count,
+              steady_counts: STEADY_COUNTS,
+              ready,
+            })
+          : M.dropsMinuteWaitUntilMinutes({ dropsPerMin: last?.dropsPerMin ?? 0, ready }),
       params: {
         dropsPerMin: inBand.count > 0 ? (last?.dropsPerMin ?? 0) : null,
         count: inBand.count > 0 ? inBand.count : null,
@@ -114,38 +120,44 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
     turn: {
       ...shared,
       verdict: 'incomplete',
-      reason: `${last?.dropsPerMin ?? 0} drops a minute: too many yet. Each nut one flat, in turn.`,
+      reason: M.dropsMinuteTooManyYet({ dropsPerMin: last?.dropsPerMin ?? 0 }),
       params: { dropsPerMin: last?.dropsPerMin ?? 0 },
       limit,
     },
     done: {
       ...shared,
       verdict: 'accept',
-      reason: `${last?.dropsPerMin ?? 0} drops a minute, steady over ${STEADY_COUNTS} counts: as it should be. Stop here.`,
+      reason: M.dropsMinuteSteadyOverCounts({
+        dropsPerMin: last?.dropsPerMin ?? 0,
+        steady_counts: STEADY_COUNTS,
+      }),
       params: { dropsPerMin: last?.dropsPerMin ?? 0, STEADY_COUNTS },
       limit,
     },
     'too-dry': {
       ...shared,
       verdict: 'reject',
-      reason: `${last?.dropsPerMin ?? 0} drops a minute: too dry, it will burn.`,
+      reason: M.dropsMinuteTooDryWill({ dropsPerMin: last?.dropsPerMin ?? 0 }),
       params: { dropsPerMin: last?.dropsPerMin ?? 0 },
       limit,
-      remedy: 'Each nut back a flat, let it leak, count again.',
+      remedy: M.eachNutBackFlatLet,
     },
     hot: {
       ...shared,
       verdict: 'reject',
-      reason: 'The gland is hot.',
+      reason: M.glandHot,
       params: {},
-      remedy: 'Back the nuts off, let it cool by its own leakage; never quench.',
+      remedy: M.backNutsOffLetCool,
     },
     bottomed: {
       ...shared,
       verdict: 'reject',
-      reason: `The follower has ${len(Math.max(0, leftMm), 1)} left and it still leaks ${last?.dropsPerMin ?? 0} drops a minute.`,
+      reason: M.followerHasLeftStillLeaks({
+        value: len(Math.max(0, leftMm), 1),
+        dropsPerMin: last?.dropsPerMin ?? 0,
+      }),
       params: { value: Math.max(0, leftMm), dropsPerMin: last?.dropsPerMin ?? 0 },
-      remedy: 'Another ring, or new packing: this one is used up.',
+      remedy: M.anotherRingNewPackingOne,
     },
   };
   return {
@@ -163,12 +175,17 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
     findings: [said[state]],
     working: [
       {
-        what: 'target',
-        sum: input.school === 'per-diameter' ? `8 to 12 × ${num(input.shaftMm, 1)} ÷ 25 = ${limit}` : limit,
+        what: M.target,
+        sum: input.school === 'per-diameter' ? M.n81225({ shaft: num(input.shaftMm, 1), limit }) : limit,
       },
       {
-        what: 'follower',
-        sum: `${flats} flats × ${num(input.pitchMm, 2)} ÷ 6 = ${len(travelMm, 2)}; ${len(leftMm, 2)} left`,
+        what: M.follower,
+        sum: M.flats6Left({
+          flats,
+          pitch: num(input.pitchMm, 2),
+          travel: len(travelMm, 2),
+          left: len(leftMm, 2),
+        }),
       },
     ],
     beams: [],

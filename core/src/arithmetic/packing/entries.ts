@@ -4,6 +4,7 @@ import { idsOf } from '../../sources/methods.ts';
 import { packingBreakIn } from './break-in.ts';
 import { packingFriction } from './friction.ts';
 import { LEAKAGE } from './leak-method.ts';
+import { M } from './messages.ts';
 import { plungerPreload } from './plunger.ts';
 import { packingRings } from './rings.ts';
 import { packingTravel } from './travel.ts';
@@ -11,7 +12,7 @@ import { packingTravel } from './travel.ts';
 export const PACKING_ENTRIES: readonly Calculator[] = [
   entry(
     'packing.rings',
-    'Packing: section, ring length, count, lantern, order',
+    M.packingSectionRingLengthCount,
     object({
       shaftMm: mm(500).required(),
       boxBoreMm: mm(600).required(),
@@ -34,7 +35,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'packing.break-in',
-    'Break-in: drops, flats, what is left',
+    M.breakDropsFlatsWhatLeft,
     object({
       shaftMm: mm(500).required(),
       school: string().oneOf(idsOf(LEAKAGE)).required(),
@@ -58,7 +59,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'packing.travel',
-    'Way left of the follower, and when it is at its end',
+    M.wayLeftFollowerWhenEnd,
     object({
       readings: array(
         object({ days: number().min(0).max(36500).required(), leftMm: number().min(0).max(500).required() })
@@ -75,7 +76,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'packing.friction',
-    'Friction of packing, an estimate',
+    M.frictionPackingEstimate,
     object({
       shaftMm: mm(500).required(),
       lengthMm: mm().required(),
@@ -89,7 +90,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'packing.plunger-preload',
-    'Preload of a V-ring set by its mark',
+    M.preloadVRingSetMark,
     object({
       pitchMm: mm(10).required(),
       backDeg: number().min(0).max(1080),

@@ -1,5 +1,6 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { num, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type PackingFrictionInput = {
   shaftMm: number;
@@ -36,21 +37,32 @@ export function packingFriction(input: PackingFrictionInput): CalculatorResult<P
       {
         code: 'packing.friction',
         verdict: 'caution',
-        reason: `About ${powerW.toFixed(0)} W, an estimate.`,
+        reason: M.aboutWEstimate({ powerW: powerW.toFixed(0) }),
         params: { powerW },
         source: 'practice',
-        remedy: 'Friction and pressure are typical; the gland’s warmth tells the truth.',
+        remedy: M.frictionPressureTypicalGlandsWarmth,
         acceptable: false,
       },
     ],
     working: [
       {
-        what: 'mean radial pressure',
-        sum: `${k} × ${pres(input.glandMpa)}, falling along ${num(input.lengthMm, 0)}: ${pres(meanMpa)}`,
+        what: M.meanRadialPressure,
+        sum: M.fallingAlong({
+          k,
+          gland: pres(input.glandMpa),
+          count: num(input.lengthMm, 0),
+          mean: pres(meanMpa),
+        }),
       },
       {
-        what: 'power',
-        sum: `π × ${num(input.shaftMm, 1)} × ${num(input.lengthMm, 0)} × ${meanMpa.toFixed(2)} × ${mu} × speed = ${powerW.toFixed(0)} W`,
+        what: M.power,
+        sum: M.speedW({
+          shaft: num(input.shaftMm, 1),
+          count: num(input.lengthMm, 0),
+          mean: meanMpa.toFixed(2),
+          mu,
+          powerW: powerW.toFixed(0),
+        }),
       },
     ],
     beams: [],

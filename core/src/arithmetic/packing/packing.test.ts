@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { english } from '../../testing/english.ts';
 import { type BreakInReading, packingBreakIn } from './break-in.ts';
 import { packingFriction } from './friction.ts';
 import { firstWrong, partsOf, plungerPreload, USUAL_V_RINGS } from './plunger.ts';
@@ -77,7 +78,7 @@ describe('break-in (common practice, no source)', () => {
   });
   it('dry, hot or bottomed is a stop with its own remedy', () => {
     expect(ask([r(12, 0, 300), r(30, 2, 5)]).values.state).toBe('too-dry');
-    expect(ask([r(12, 0, 300), r(30, 2, 60, 85)]).findings[0]?.remedy).toMatch(/never quench/);
+    expect(english(ask([r(12, 0, 300), r(30, 2, 60, 85)]).findings[0]?.remedy)).toMatch(/never quench/);
     expect(ask([r(12, 0, 300), r(300, 24, 60)]).values.state).toBe('bottomed');
   });
   it('flats to go by the share each took: 300, 150 a flat on → to 20 in log(20/150)/log(1/2) = 2.9 flats', () => {
@@ -114,15 +115,15 @@ describe('plunger set', () => {
     expect(firstWrong(usual)).toBeNull();
     expect(firstWrong(['bottom-ring', 'header', 'pressure-2', 'pressure-1', 'adapter', 'wiper'])).toBeNull();
     expect(
-      firstWrong(['header', 'bottom-ring', 'pressure-1', 'pressure-2', 'adapter', 'wiper'])?.why,
+      english(firstWrong(['header', 'bottom-ring', 'pressure-1', 'pressure-2', 'adapter', 'wiper'])?.why),
     ).toMatch(/bottom ring faces/);
     expect(
-      firstWrong(['bottom-ring', 'header', 'pressure-1', 'adapter', 'pressure-2', 'wiper'])?.why,
+      english(firstWrong(['bottom-ring', 'header', 'pressure-1', 'adapter', 'pressure-2', 'wiper'])?.why),
     ).toMatch(/adapter closes/);
     expect(
-      firstWrong(['bottom-ring', 'header', 'wiper', 'pressure-1', 'pressure-2', 'adapter'])?.why,
+      english(firstWrong(['bottom-ring', 'header', 'wiper', 'pressure-1', 'pressure-2', 'adapter'])?.why),
     ).toMatch(/wiper sits in the nut/);
-    expect(firstWrong([])?.why).toMatch(/missing/);
+    expect(english(firstWrong([])?.why)).toMatch(/missing/);
   });
   it('sets vary: one to four pressure rings, with or without header, adapter, lantern, wiper', () => {
     const small = {
@@ -142,13 +143,13 @@ describe('plunger set', () => {
       order.splice(at, 0, 'lantern');
       expect(firstWrong(order, large), order.join(' ')).toBeNull();
     }
-    expect(firstWrong([...usual], large)?.why).toMatch(/pressure ring is missing/);
+    expect(english(firstWrong([...usual], large)?.why)).toMatch(/pressure ring is missing/);
   });
   it('back three quarters, return within an eighth: 45° of 2 mm is 0.25 mm (geometry)', () => {
     const ask = (more = {}) => plungerPreload({ pitchMm: 2, ...more });
     expect(ask().values.withinMm).toBe(0.25);
     expect(ask({ backDeg: 270, endDeg: -20 }).findings.map((f) => f.verdict)).toEqual(['accept', 'accept']);
-    expect(ask({ backDeg: 270, endDeg: 60 }).findings[1]).toMatchObject({
+    expect(english(ask({ backDeg: 270, endDeg: 60 }).findings[1])).toMatchObject({
       verdict: 'reject',
       remedy: expect.stringMatching(/too much preload/),
     });

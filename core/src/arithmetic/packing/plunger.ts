@@ -1,5 +1,8 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 /** Everything a V-ring set may be of. */
 export const V_RING_PARTS = [
@@ -14,16 +17,16 @@ export const V_RING_PARTS = [
   'wiper',
 ] as const;
 export type VRingPart = (typeof V_RING_PARTS)[number];
-export const PART_NAME: Record<VRingPart, string> = {
-  'bottom-ring': 'bottom (junk) ring',
-  header: 'header ring',
-  'pressure-1': 'pressure ring',
-  'pressure-2': 'pressure ring',
-  'pressure-3': 'pressure ring',
-  'pressure-4': 'pressure ring',
-  lantern: 'lantern ring',
+export const PART_NAME: Record<VRingPart, Text> = {
+  'bottom-ring': M.bottomJunkRing,
+  header: M.headerRing,
+  'pressure-1': M.pressureRing,
+  'pressure-2': M.pressureRing,
+  'pressure-3': M.pressureRing,
+  'pressure-4': M.pressureRing,
+  lantern: M.lanternRing,
   adapter: 'adapter',
-  wiper: 'wiper, in the packing nut',
+  wiper: M.wiperPackingNut,
 };
 
 export const V_RING_LUBRICATIONS = ['oil', 'grease'] as const;
@@ -60,7 +63,7 @@ export const partsOf = (set: VRingSet): VRingPart[] =>
 const kind = (p: string): string => p.replace(/-\d$/, '');
 
 /** The first part that is out of its place, and why; the place counted from the pressure end. */
-export type Misplaced = { at: number; why: string };
+export type Misplaced = { at: number; why: Text };
 
 /**
  * A set laid out from the pressure end, judged by rules and not by one list: the bottom ring faces the pressure, the header lies
@@ -76,25 +79,21 @@ export function firstWrong(order: readonly string[], set: VRingSet = USUAL_V_RIN
   if (missing || order.length !== parts.length)
     return {
       at: order.length,
-      why: `${PART_NAME[missing ?? 'wiper']} is missing, or something is there that the set has not`,
+      why: M.missingSomethingThereSetHas({ part_name: PART_NAME[missing ?? 'wiper'] }),
     };
   const at = (p: string) => order.findIndex((o) => kind(o) === p);
   const last = (p: string) => order.findLastIndex((o) => kind(o) === p);
-  const rules: Array<[VRingPart | 'pressure', boolean, string]> = [
-    ['bottom-ring', at('bottom-ring') <= 0, 'the bottom ring faces the pressure first'],
-    ['header', at('header') <= at('bottom-ring') + 1, 'the header ring lies behind the bottom ring'],
-    ['pressure', at('pressure') > at('header'), 'the pressure rings lie behind the header ring'],
-    [
-      'lantern',
-      at('lantern') < 0 || at('lantern') > at('header'),
-      'the lantern ring stands among or behind the pressure rings',
-    ],
+  const rules: Array<[VRingPart | 'pressure', boolean, Text]> = [
+    ['bottom-ring', at('bottom-ring') <= 0, M.bottomRingFacesPressureFirst],
+    ['header', at('header') <= at('bottom-ring') + 1, M.headerRingLiesBehindBottom],
+    ['pressure', at('pressure') > at('header'), M.pressureRingsLieBehindHeader],
+    ['lantern', at('lantern') < 0 || at('lantern') > at('header'), M.lanternRingStandsAmongBehind],
     [
       'adapter',
       at('adapter') < 0 || at('adapter') > Math.max(last('pressure'), at('lantern')),
-      'the adapter closes the set, behind the last pressure ring',
+      M.adapterClosesSetBehindLast,
     ],
-    ['wiper', at('wiper') < 0 || at('wiper') === order.length - 1, 'the wiper sits in the nut, outermost'],
+    ['wiper', at('wiper') < 0 || at('wiper') === order.length - 1, M.wiperSitsNutOutermost],
   ];
   const broken = rules.filter(([, holds]) => !holds).map(([part, , why]) => ({ at: at(part), why }));
   return broken.sort((a, b) => a.at - b.at)[0] ?? null;
@@ -128,7 +127,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       ...shared,
       code: 'plunger.back',
       verdict: 'incomplete',
-      reason: 'Not backed off yet: three quarters of a turn, then the plunger.',
+      reason: M.notBackedOffYetThree,
       params: {},
     });
   else {
@@ -138,12 +137,10 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       code: 'plunger.back',
       acceptable: true,
       verdict: off <= BACK_WITHIN_DEG ? 'accept' : 'caution',
-      reason: `Backed off ${backDeg}°, ${len(mm(backDeg), 2)}.`,
+      reason: M.backedOff({ back: backDeg, mm: len(mm(backDeg), 2) }),
       params: { backDeg, backDeg2: mm(backDeg) },
-      limit: 'three quarters of a turn',
-      ...(off <= BACK_WITHIN_DEG
-        ? {}
-        : { remedy: 'Enough that the plunger goes in by a soft bar, not so far that the rings part.' }),
+      limit: M.threeQuartersTurn,
+      ...(off <= BACK_WITHIN_DEG ? {} : { remedy: M.enoughPlungerGoesSoftBar }),
     });
   }
   if (endDeg === undefined)
@@ -151,7 +148,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       ...shared,
       code: 'plunger.end',
       verdict: 'incomplete',
-      reason: 'The nut is not back at its mark yet.',
+      reason: M.nutNotBackMarkYet,
       params: {},
     });
   else
@@ -159,13 +156,17 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       ...shared,
       code: 'plunger.end',
       verdict: Math.abs(endDeg) <= WITHIN_DEG + 1e-9 ? 'accept' : 'reject',
-      reason: `The nut stands ${Math.abs(endDeg)}° ${endDeg < 0 ? 'short of' : 'past'} its mark, ${len(Math.abs(mm(endDeg)), 2)}.`,
+      reason: M.nutStandsMark({
+        end: Math.abs(endDeg),
+        end2: endDeg < 0 ? 'short' : 'past',
+        mm: len(Math.abs(mm(endDeg)), 2),
+      }),
       params: { endDeg: Math.abs(endDeg), endDeg2: Boolean(endDeg < 0), endDeg3: Math.abs(mm(endDeg)) },
-      limit: 'within an eighth of a turn (45°)',
+      limit: M.withinEighthTurn45,
       ...(Math.abs(endDeg) <= WITHIN_DEG
         ? {}
         : {
-            remedy: endDeg > 0 ? 'Back to the mark: too much preload burns the set.' : 'On towards the mark.',
+            remedy: endDeg > 0 ? M.backMarkTooMuchPreload : M.towardsMark,
           }),
     });
   return {
@@ -177,15 +178,15 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
     findings,
     working: [
       {
-        what: 'an eighth of a turn',
-        sum: `${num(input.pitchMm, 2)} ÷ 8 = ${len(mm(WITHIN_DEG), 3)} of preload`,
+        what: M.eighthTurn,
+        sum: M.n8Preload({ pitch: num(input.pitchMm, 2), mm: len(mm(WITHIN_DEG), 3) }),
       },
       ...(endDeg === undefined
         ? []
         : [
             {
-              what: 'off the mark',
-              sum: `${num(input.pitchMm, 2)} × ${endDeg} ÷ 360 = ${len(mm(endDeg), 3)}`,
+              what: M.offMark,
+              sum: expr`${num(input.pitchMm, 2)} × ${endDeg} ÷ 360 = ${len(mm(endDeg), 3)}`,
             },
           ]),
     ],

@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type PackingRingsInput = {
   shaftMm: number;
@@ -87,7 +89,12 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
     {
       code: 'packing.rings',
       verdict: 'accept',
-      reason: `${count} rings of ${len(stockMm, 1)}, cut ${len(cutMm, 1)} long${input.cut === 'diagonal' ? ', diagonally' : ''}.`,
+      reason: M.ringsCutLong({
+        count,
+        stock: len(stockMm, 1),
+        cut: len(cutMm, 1),
+        cut2: input.cut === 'diagonal' ? 'diagonally' : 'none',
+      }),
       params: { count, stockMm, cutMm, cut: Boolean(input.cut === 'diagonal') },
       source: 'geometry',
       acceptable: false,
@@ -97,30 +104,37 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
     findings.push({
       code: 'packing.section',
       verdict: 'caution',
-      reason: `The nearest stock, ${len(stockMm, 2)}, is ${len(Math.abs(stockMm - sectionMm), 2)} off the ${len(sectionMm, 2)} of the box.`,
+      reason: M.nearestStockOffBox({
+        stock: len(stockMm, 2),
+        stock2: len(Math.abs(stockMm - sectionMm), 2),
+        section: len(sectionMm, 2),
+      }),
       params: { stockMm, stockMm2: Math.abs(stockMm - sectionMm), sectionMm },
       source: 'practice',
-      remedy: 'Another size or a sleeve; do not flatten packing to fit.',
+      remedy: M.anotherSizeSleeveDoNot,
       acceptable: false,
     });
   if (count > RINGS_ENOUGH)
     findings.push({
       code: 'packing.deep',
       verdict: 'caution',
-      reason: `${count} rings: more than five or six add friction, not sealing.`,
+      reason: M.ringsMoreThanFiveSix({ count }),
       params: { count },
       source: 'practice',
-      remedy: 'Bush the bottom of a deep box.',
+      remedy: M.bushBottomDeepBox,
       acceptable: false,
     });
   if (place && Math.abs(place.drawnMm - (input.portMm ?? 0)) > lantern / 2)
     findings.push({
       code: 'packing.lantern',
       verdict: 'reject',
-      reason: `Drawn up, the lantern’s middle stands ${len(place.drawnMm, 1)} from the bottom, the port at ${len(input.portMm ?? 0, 1)}: it misses it.`,
+      reason: M.drawnUpLanternsMiddleStands({
+        drawn: len(place.drawnMm, 1),
+        port: len(input.portMm ?? 0, 1),
+      }),
       params: { drawnMm: place.drawnMm, portMm: input.portMm ?? 0 },
       source: 'geometry',
-      remedy: 'A half ring or a bush below it, or a wider lantern.',
+      remedy: M.halfRingBushBelowWider,
       acceptable: true,
     });
   return {
@@ -141,32 +155,43 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
     findings,
     working: [
       {
-        what: 'section',
-        sum: `(${num(input.boxBoreMm, 2)} − ${num(input.shaftMm, 2)}) ÷ 2 = ${len(sectionMm, 2)}`,
+        what: M.section,
+        sum: expr`(${num(input.boxBoreMm, 2)} − ${num(input.shaftMm, 2)}) ÷ 2 = ${len(sectionMm, 2)}`,
       },
       {
-        what: 'neutral line',
-        sum: `π × (${num(input.shaftMm, 2)} + ${num(sectionMm, 2)}) = ${len(neutralMm, 1)}`,
+        what: M.neutralLine,
+        sum: expr`π × (${num(input.shaftMm, 2)} + ${num(sectionMm, 2)}) = ${len(neutralMm, 1)}`,
       },
       {
-        what: 'cut',
-        sum: `× ${(1 + input.allowancePercent / 100).toFixed(3)}${skewMm > 0 ? ` + ${num(skewMm, 1)} skew` : ''} = ${len(cutMm, 1)}`,
+        what: M.cut,
+        sum: expr`× ${(1 + input.allowancePercent / 100).toFixed(3)}${skewMm > 0 ? M.skew({ skew: num(skewMm, 1) }) : ''} = ${len(cutMm, 1)}`,
       },
       {
-        what: 'count',
-        sum: `(${num(input.boxDepthMm, 1)} − ${num(lantern, 1)} − ${num(entryMm, 1)}) ÷ ${num(sectionMm, 2)} = ${count} whole`,
+        what: M.count,
+        sum: M.whole({
+          boxDepth: num(input.boxDepthMm, 1),
+          lantern: num(lantern, 1),
+          entry: num(entryMm, 1),
+          section: num(sectionMm, 2),
+          count,
+        }),
       },
       ...(place
         ? [
             {
-              what: 'lantern',
-              sum: `${place.below} rings below: middle at ${num(place.putMm, 1)}, drawn up ${len(place.drawnMm, 1)}; port at ${len(input.portMm ?? 0, 1)}`,
+              what: M.lantern,
+              sum: M.ringsBelowMiddleDrawnUp({
+                below: place.below,
+                put: num(place.putMm, 1),
+                drawn: len(place.drawnMm, 1),
+                port: len(input.portMm ?? 0, 1),
+              }),
             },
           ]
         : []),
       {
-        what: 'to order',
-        sum: `${boxes} × ${count} × ${num(cutMm, 1)} + ${input.wastePercent ?? WASTE_PERCENT} % = ${len(orderMm, 0)}`,
+        what: M.order,
+        sum: expr`${boxes} × ${count} × ${num(cutMm, 1)} + ${input.wastePercent ?? WASTE_PERCENT} % = ${len(orderMm, 0)}`,
       },
     ],
     beams: [],

@@ -1,6 +1,8 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { len } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type PackingTravelInput = {
   /** What the follower could still go in, by days since it was packed; the first is the baseline. */
@@ -41,15 +43,15 @@ export function packingTravel(input: PackingTravelInput): CalculatorResult<Packi
   });
   const mmPerYear = trend.line ? -trend.line.slope * YEAR_DAYS : null;
   const due = last.leftMm <= stop || (trend.left !== null && trend.left <= 0);
-  const used = `${len(first.leftMm - last.leftMm, 1)} of the way used`;
+  const used = M.wayUsed({ left: len(first.leftMm - last.leftMm, 1) });
   const told =
     trend.line === null
-      ? `${len(last.leftMm, 1)} of way; a later reading tells how fast it goes.`
+      ? M.wayLaterReadingTellsHow({ left: len(last.leftMm, 1) })
       : trend.early
-        ? `${used}: ${TOO_EARLY}`
+        ? expr`${used}: ${TOO_EARLY}`
         : trend.day === null
-          ? `${used}; no trend towards the end of it.`
-          : `${used}, ${len(mmPerYear ?? 0, 1)} a year: at its end ${sayDay(trend)}.`;
+          ? M.noTrendTowardsEnd({ used })
+          : M.yearEnd({ used, mmPerYear: len(mmPerYear ?? 0, 1), trend: sayDay(trend) });
   return {
     values: {
       leftMm: last.leftMm,
@@ -63,13 +65,13 @@ export function packingTravel(input: PackingTravelInput): CalculatorResult<Packi
       {
         code: 'packing.travel',
         verdict: due ? 'reject' : trend.line === null ? 'incomplete' : 'accept',
-        reason: due ? `${len(last.leftMm, 1)} of way is left: the follower is at its end.` : told,
+        reason: due ? M.wayLeftFollowerEnd({ left: len(last.leftMm, 1) }) : told,
         params: { leftMm: due ? last.leftMm : null, told: due ? null : told },
         limit: len(stop, 1),
         source: 'practice',
         ...(due
           ? {
-              remedy: 'Pack it anew; a ring added on top only tides it over to the next stop of the machine.',
+              remedy: M.packAnewRingAddedTop,
             }
           : {}),
         acceptable: true,
@@ -77,7 +79,12 @@ export function packingTravel(input: PackingTravelInput): CalculatorResult<Packi
     ],
     working: [
       ...(trend.line
-        ? [{ what: 'robust line', sum: `${len(trend.line.level, 1)} − ${len(mmPerYear ?? 0, 1)} a year` }]
+        ? [
+            {
+              what: M.robustLine,
+              sum: M.year({ level: len(trend.line.level, 1), mmPerYear: len(mmPerYear ?? 0, 1) }),
+            },
+          ]
         : []),
     ],
     beams: [],

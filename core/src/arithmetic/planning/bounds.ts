@@ -1,12 +1,15 @@
+import type { Text } from '../../message/message.ts';
+import { listOf } from '../../message/message.ts';
 import { minutesIn } from './calendar.ts';
+import { M } from './messages.ts';
 import type { Span } from './network.ts';
 import { type Compiled, place } from './place.ts';
 
 /** What cannot be beaten, and what says so. */
-export type Bound = { end: number; by: string };
+export type Bound = { end: number; by: Text };
 
 /** So much of something between two moments, and when so much of it is worked off at the earliest. */
-type Capacity = { name: string; spans: ReadonlyArray<readonly [readonly Span[] | null, count: number]> };
+type Capacity = { name: Text; spans: ReadonlyArray<readonly [readonly Span[] | null, count: number]> };
 
 /** When `work` minutes are worked off at the earliest from `a`, all of a capacity at it. */
 function workedOff({ spans }: Capacity, a: number, work: number): number {
@@ -44,8 +47,8 @@ export function lowerBound(c: Compiled): Bound {
     for (const i of order)
       for (const [then, wait] of c.next[i] ?? [])
         tails[i] = Math.max(tails[i] ?? 0, wait + (c.minutes[then] ?? 0) + (tails[then] ?? 0));
-  let best: Bound = { end: alone.end, by: 'the longest chain' };
-  const better = (end: number, by: string) => {
+  let best: Bound = { end: alone.end, by: M.longestChain };
+  const better = (end: number, by: Text) => {
     if (Number.isFinite(end) && end > best.end + 1e-6) best = { end, by };
   };
   const energy = (capacity: Capacity, mine: Array<readonly [task: number, work: number]>) => {
@@ -78,7 +81,13 @@ export function lowerBound(c: Compiled): Bound {
       );
       return count > 0 ? [[i, count * (c.minutes[i] ?? 0)] as const] : [];
     });
-    const name = key === 'all' ? 'all hands' : set.map((u) => c.units[u]?.id ?? '').join(', ');
+    const name =
+      key === 'all'
+        ? M.allHands
+        : listOf(
+            set.map((u) => c.units[u]?.id ?? ''),
+            ', ',
+          );
     if (mine.length > 0)
       energy({ name, spans: set.map((u) => [c.units[u]?.shifts ?? [], 1] as const) }, mine);
   }

@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { type Calculator, entry } from '../../judgement/entry.ts';
+import { M } from './messages.ts';
 import { schedule } from './schedule.ts';
 
 const named = () => string().min(1).max(40).required();
@@ -7,7 +8,7 @@ const named = () => string().min(1).max(40).required();
 export const PLANNING_ENTRIES: readonly Calculator[] = [
   entry(
     'planning.schedule',
-    'When each task begins so that all is done soonest',
+    M.whenEachTaskBeginsSo,
     object({
       tasks: array(
         object({

@@ -1,3 +1,5 @@
+import type { Text } from '../../message/message.ts';
+import { M } from './messages.ts';
 /** From and to, whole minutes from the start of the window; `to` is no longer in it. */
 export type Span = readonly [from: number, to: number];
 
@@ -39,34 +41,36 @@ export type Placed = { id: string; start: number; finish: number; units: readonl
  * What is wrong with a network, as sentences with the task they belong to; nothing where it can be planned.
  * Circles, tasks that name what is not there, needs larger than what there is.
  */
-export function faultsOf(network: Network): Array<{ task: string; message: string }> {
-  const faults: Array<{ task: string; message: string }> = [];
+export function faultsOf(network: Network): Array<{ task: string; message: Text }> {
+  const faults: Array<{ task: string; message: Text }> = [];
   const byId = new Map(network.tasks.map((t) => [t.id, t]));
-  if (byId.size < network.tasks.length) faults.push({ task: '', message: 'Two tasks have one name.' });
+  if (byId.size < network.tasks.length) faults.push({ task: '', message: M.twoTasksHaveOneName });
   const pools = new Map(network.pools.map((p) => [p.id, p]));
   const units = new Set(network.units.map((u) => u.id));
   for (const t of network.tasks) {
-    const say = (message: string) => faults.push({ task: t.id, message });
-    if (!(t.minutes >= 0 && Number.isFinite(t.minutes))) say('Its duration is no number of minutes.');
-    for (const { id } of t.after) if (!byId.has(id)) say(`It comes after “${id}”, which is not there.`);
+    const say = (message: Text) => faults.push({ task: t.id, message });
+    if (!(t.minutes >= 0 && Number.isFinite(t.minutes))) say(M.durationNoNumberMinutes);
+    for (const { id } of t.after) if (!byId.has(id)) say(M.comesAfterWhichNotThere({ id }));
     for (const [p, n] of Object.entries(t.pools ?? {})) {
       const pool = pools.get(p);
-      if (!pool) say(`It needs “${p}”, which is not there.`);
-      else if (n > pool.count)
-        say(`It needs ${n} of “${p}” and there ${pool.count === 1 ? 'is' : 'are'} ${pool.count}.`);
+      if (!pool) say(M.needsWhichNotThere({ p }));
+      else if (n > pool.count) say(M.needsThere({ n, p, count: pool.count }));
     }
     for (const need of t.hands ?? []) {
       const there = need.of.filter((u) => units.has(u)).length;
       if (there < need.count)
         say(
-          `It needs ${need.count === 1 ? 'a hand' : `${need.count} hands`} and ${there === 0 ? 'nobody here can do it' : `only ${there} here can do it`}.`,
+          M.needs({
+            count: need.count === 1 ? M.hand : M.hands({ count: need.count }),
+            there: there === 0 ? M.nobodyHereCanDo : M.onlyHereCanDo({ there }),
+          }),
         );
     }
   }
   if (faults.length > 0) return faults;
   const circle = circleIn(network);
   return circle
-    ? [{ task: circle[0] ?? '', message: `These wait for each other in a circle: ${circle.join(', ')}.` }]
+    ? [{ task: circle[0] ?? '', message: M.theseWaitEachOtherCircle({ circle: circle.join(', ') }) }]
     : [];
 }
 

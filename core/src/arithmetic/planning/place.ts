@@ -1,4 +1,7 @@
+import type { Text } from '../../message/message.ts';
+import { isMessage, textKey } from '../../message/message.ts';
 import { both, spanAt, workedUntil } from './calendar.ts';
+import { M } from './messages.ts';
 import type { Network, Placed, Span } from './network.ts';
 
 /** A network in numbers: tasks, hands and pools by their place in the lists. */
@@ -90,7 +93,7 @@ export type Plan = {
   finish: number[];
   units: Array<readonly number[]>;
   end: number;
-  broken: Array<{ task: number; why: string }>;
+  broken: Array<{ task: number; why: Text }>;
 };
 
 type Booking = { start: number; finish: number };
@@ -320,7 +323,7 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
           : fixed.start + (c.minutes[i] ?? 0));
     // Pinned, not begun: somebody must be at work and free there, and what it needs too.
     if (fixed.finish === null && found?.start !== fixed.start)
-      plan.broken.push({ task: i, why: 'does not fit there: its hands, a tool or its machine is not free' });
+      plan.broken.push({ task: i, why: M.doesNotFitThereHands });
     take(i, fixed.start, ends, units);
   }
 
@@ -347,16 +350,16 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
         const [holds] = [...(c.after[i] ?? [])].sort(
           (a, b) => (plan.finish[b[0]] ?? 0) + b[1] - (plan.finish[a[0]] ?? 0) - a[1],
         );
-        plan.broken.push({ task: i, why: holds ? `waits for ${c.ids[holds[0]]}` : 'may not begin so early' });
+        plan.broken.push({ task: i, why: holds ? M.waits({ id: c.ids[holds[0]] }) : M.mayNotBeginSoEarly });
       }
     } else if (earliest === NEVER) {
-      plan.broken.push({ task: i, why: 'waits for what has no place' });
+      plan.broken.push({ task: i, why: M.waitsWhatHasNoPlace });
       take(i, NEVER, NEVER, []);
     } else {
       const found = choose(i, earliest);
       if (found) take(i, found.start, found.finish, found.units);
       else {
-        plan.broken.push({ task: i, why: 'has no place: no hands, tool or window long enough' });
+        plan.broken.push({ task: i, why: M.hasNoPlaceNoHands });
         take(i, NEVER, NEVER, []);
       }
     }
@@ -380,3 +383,10 @@ export const named = (c: Compiled, plan: Plan): Placed[] =>
     }))
     .filter((p) => Number.isFinite(p.start) && Number.isFinite(p.finish))
     .sort((a, b) => a.start - b.start || a.id.localeCompare(b.id));
+
+/** The task a broken one waits for, by why it is broken; null where it is another reason. */
+export const waitedFor = (why: Text): string | null =>
+  isMessage(why) && why.id === M.waits.id ? textKey(why.params.id) : null;
+
+/** Whether a task is broken because nobody, nothing and no window takes it. */
+export const isWithoutPlace = (why: Text): boolean => isMessage(why) && why.id === M.hasNoPlaceNoHands.id;

@@ -1,4 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { sameText } from '../../message/message.ts';
+import { say } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import { criticalPath, faultsOf, type Network } from './network.ts';
 import { firstCome, planned } from './search.ts';
 
@@ -62,13 +65,16 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
     pools: input.resources,
   };
   const [fault] = faultsOf(network);
-  if (fault) throw new RangeError(fault.task ? `${fault.task}: ${fault.message}` : fault.message);
+  if (fault)
+    throw new RangeError(
+      fault.task ? `${fault.task}: ${say(fault.message, 'mm')}` : say(fault.message, 'mm'),
+    );
   const effort = { seed: input.seed ?? 1, looks: 400, seconds: input.seconds ?? 0.5 };
   const plan = planned(network, effort);
   const path = criticalPath(network.tasks);
   const critical = path.tasks.filter((t) => t.slack <= 1e-9).map((t) => t.id);
   const oneMore: Record<string, number> = {};
-  if (!plan.proven || plan.bound.by !== 'the longest chain')
+  if (!plan.proven || !sameText(plan.bound.by, M.longestChain))
     for (const pool of input.resources) {
       const more = {
         ...network,
@@ -94,8 +100,13 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
         code: 'planning.end',
         verdict: plan.gap <= 0.1 ? 'accept' : 'caution',
         reason: plan.proven
-          ? `Done after ${plan.end}; no plan is shorter, by ${plan.bound.by}.`
-          : `Done after ${plan.end}, ${percent(plan.gap)} above ${plan.bound.end}, before which nothing can be done by ${plan.bound.by}.`,
+          ? M.doneAfterNoPlanShorter({ end: plan.end, by: plan.bound.by })
+          : M.doneAfterAboveBeforeWhich({
+              end: plan.end,
+              percent: percent(plan.gap),
+              end2: plan.bound.end,
+              by: plan.bound.by,
+            }),
         params: {
           end: plan.proven ? plan.end : null,
           by: plan.proven ? plan.bound.by : null,
@@ -111,7 +122,7 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
             {
               code: 'planning.throat',
               verdict: 'caution' as const,
-              reason: `“${throat[0]}” is the throat: one more brings the end ${throat[1]} nearer.`,
+              reason: M.throatOneMoreBringsEnd({ throat: throat[0], throat2: throat[1] }),
               params: { throat: throat[0], throat2: throat[1] },
               acceptable: false,
             },
@@ -119,11 +130,11 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
         : []),
     ],
     working: [
-      { what: 'Longest chain', sum: `${critical.join(' → ')}: ${path.finish}` },
-      { what: 'Lower bound', sum: `${plan.bound.end} by ${plan.bound.by}` },
-      { what: 'First come, first served', sum: `${plain}` },
-      { what: 'Plans looked at', sum: `${plan.looked}` },
-      ...plan.placed.map((p) => ({ what: p.id, sum: `${p.start} to ${p.finish}` })),
+      { what: M.longestChain2, sum: `${critical.join(' → ')}: ${path.finish}` },
+      { what: M.lowerBound, sum: M.by({ end: plan.bound.end, by: plan.bound.by }) },
+      { what: M.firstComeFirstServed, sum: `${plain}` },
+      { what: M.plansLooked, sum: `${plan.looked}` },
+      ...plan.placed.map((p) => ({ what: p.id, sum: M.to({ start: p.start, finish: p.finish }) })),
     ],
     beams: [],
   };

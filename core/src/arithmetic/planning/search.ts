@@ -1,3 +1,4 @@
+import type { Text } from '../../message/message.ts';
 import { randomFrom } from '../../metrology/random.ts';
 import { type Bound, lowerBound } from './bounds.ts';
 import type { Network, Placed, Span } from './network.ts';
@@ -9,7 +10,7 @@ export type Planned = {
   bound: Bound;
   /** How far above the bound it stands, as a share of the bound. */
   gap: number;
-  broken: Array<{ task: string; why: string }>;
+  broken: Array<{ task: string; why: Text }>;
   /** Plans looked at. */
   looked: number;
   /** It went on until the bound was reached, or until it was told to stop. */

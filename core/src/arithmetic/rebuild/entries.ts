@@ -3,6 +3,7 @@ import { type Calculator, entry, mm } from '../../judgement/entry.ts';
 import { DECISION, idsOf } from '../../sources/methods.ts';
 import { type CompressionPair, type GasketInput, gasketCompression, gasketStack } from './gaskets.ts';
 import { LIP_WAYS, type LipWay, lipOrientation } from './lips.ts';
+import { M } from './messages.ts';
 import { endFloat, shimStack } from './shims.ts';
 
 /** Pieces on hand, a thickness and its count each. */
@@ -29,7 +30,7 @@ const pairs = array(
   .max(40);
 
 const inBand = (s: { leastMm: number; mostMm: number } | undefined): boolean => !s || s.mostMm > s.leastMm;
-const BAND = 'The most must be over the least.';
+const BAND = M.mostMustOverLeast;
 
 /** A stack with what it loses under torque given, or learned from stacks measured loose and tight. */
 function stackLearned(input: GasketInput & { pairs?: readonly CompressionPair[] | undefined }) {
@@ -51,7 +52,7 @@ function stackLearned(input: GasketInput & { pairs?: readonly CompressionPair[] 
 export const REBUILD_ENTRIES: readonly Calculator[] = [
   entry(
     'rebuild.gasket-stack',
-    'Gasket stack for an end clearance',
+    M.gasketStackEndClearance,
     object({
       pieces: pieces.required(),
       stackMm: number().min(0).max(20).required(),
@@ -70,13 +71,13 @@ export const REBUILD_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'rebuild.gasket-compression',
-    'What a gasket stack loses under torque',
+    M.whatGasketStackLosesUnder,
     object({ pairs: pairs.required() }).noUnknown(),
     (input: { pairs: CompressionPair[] }) => gasketCompression(input.pairs),
   ),
   entry(
     'rebuild.shim-stack',
-    'Shims of a wanted thickness',
+    M.shimsWantedThickness,
     object({
       pieces: pieces.required(),
       wantedMm: mm(50).required(),
@@ -86,7 +87,7 @@ export const REBUILD_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'rebuild.end-float',
-    'Shims from a measured end float',
+    M.shimsFromMeasuredEndFloat,
     object({
       floatMm: number().min(0).max(10).required(),
       stackMm: number().min(0).max(50).required(),
@@ -104,7 +105,7 @@ export const REBUILD_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'rebuild.lip-orientation',
-    'Which way the lips face',
+    M.whichWayLipsFace,
     object({
       lips: array(
         object({

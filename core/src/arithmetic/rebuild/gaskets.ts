@@ -1,8 +1,11 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty, studentT95 } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import { bestStack, type Piece, pieceToBuy, type Stack, stackParts } from './stack.ts';
 
 /** A stack measured loose and again under torque. mm. */
@@ -39,18 +42,21 @@ export function gasketCompression(pairs: readonly CompressionPair[]): Calculator
           {
             code: 'gaskets.compression',
             verdict: 'caution',
-            reason: `By these pairs the stack loses ${(100 * fraction).toFixed(0)} % under torque: that is not believable.`,
+            reason: M.thesePairsStackLosesUnder({ fraction: (100 * fraction).toFixed(0) }),
             params: { fraction: 100 * fraction },
             source: 'practice',
-            remedy: 'Measure loose and tight once more, with the same gauge.',
+            remedy: M.measureLooseTightOnceMore,
             acceptable: false,
           },
         ]
       : [],
     working: [
       {
-        what: 'compressed by',
-        sum: `Σ loose·(loose − tight) / Σ loose² = ${(100 * fraction).toFixed(1)} %${uncertainty === null ? '' : ` ± ${(200 * uncertainty).toFixed(1)} %, 95 of 100`}`,
+        what: M.compressed,
+        sum: M.looseLooseTightLoose({
+          fraction: (100 * fraction).toFixed(1),
+          uncertainty: uncertainty === null ? '' : M.n95100({ uncertainty: (200 * uncertainty).toFixed(1) }),
+        }),
       },
     ],
     beams: [],
@@ -89,9 +95,14 @@ export type GasketValues = {
 };
 
 /** A stack in a sentence. */
-export const sayStack = (pieces: readonly Piece[], counts: readonly number[]): string => {
+export const sayStack = (pieces: readonly Piece[], counts: readonly number[]): Text => {
   const parts = stackParts(pieces, counts);
-  return parts.length === 0 ? 'none' : parts.map((p) => `${p.count} × ${len(p.thicknessMm)}`).join(', ');
+  return parts.length === 0
+    ? 'none'
+    : listOf(
+        parts.map((p) => expr`${p.count} × ${len(p.thicknessMm)}`),
+        ', ',
+      );
 };
 
 /**
@@ -137,10 +148,18 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
   });
   const working: WorkingLine[] = [
     {
-      what: 'under torque',
-      sum: `${num(small)} − ${f} × ${num(stackMm)} = ${len(smallestMm)}, at the most ${len(largestMm)}`,
+      what: M.underTorque,
+      sum: M.most({
+        small: num(small),
+        f,
+        stack: num(stackMm),
+        smallest: len(smallestMm),
+        largest: len(largestMm),
+      }),
     },
-    ...(band ? [{ what: 'stack wanted', sum: `${num(least)} to ${num(most)}, aim ${len(band.aimMm)}` }] : []),
+    ...(band
+      ? [{ what: M.stackWanted, sum: M.aim({ least: num(least), most: num(most), aim: len(band.aimMm) }) }]
+      : []),
   ];
   return {
     values: {
@@ -155,7 +174,7 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
     working,
     beams: [
       {
-        label: 'End clearance under torque',
+        label: M.endClearanceUnderTorque,
         quantity: 'length',
         value: Math.abs(largestMm - mostMm) < Math.abs(smallestMm - leastMm) ? largestMm : smallestMm,
         target: (leastMm + mostMm) / 2,
@@ -166,11 +185,11 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
           count: 1,
           stepMm: resolutionMm,
           other: input.fractionUncertainty
-            ? { mm: input.fractionUncertainty * stackMm, from: 'how much the stack gives under torque' }
+            ? { mm: input.fractionUncertainty * stackMm, from: M.howMuchStackGivesUnder }
             : undefined,
           marginMm: Math.min(smallestMm - leastMm, mostMm - largestMm),
           rule: input.rule,
-          where: 'at that gear',
+          where: M.gear,
         }),
         verdict: findings[0]?.verdict ?? 'accept',
       },
@@ -191,8 +210,8 @@ type Judged = {
 };
 
 /** From the smallest to the largest, or the one they both are. */
-const range = (small: number, large: number): string =>
-  large - small < 0.0005 ? len(large) : `${num(small)} to ${len(large)}`;
+const range = (small: number, large: number): Text =>
+  large - small < 0.0005 ? len(large) : M.to({ small: num(small), large: len(large) });
 
 function judged(j: Judged): Finding[] {
   const { leastMm, mostMm, pieces, rule } = j.input;
@@ -200,11 +219,11 @@ function judged(j: Judged): Finding[] {
   const high = decide(j.largestMm, j.uncertaintyMm, { upper: mostMm }, rule).verdict;
   const touches = j.small <= 0;
   const way = !j.fits
-    ? 'The gears stand too unequal for any stack: look at the faces, and whether the gears are home.'
+    ? M.gearsStandTooUnequalAny
     : j.stack
-      ? `Put in: ${sayStack(pieces, j.stack.counts)} (${len(j.stack.sumMm)} loose).`
-      : `No stack of what is on hand does it${j.buyMm === null ? '.' : `; one piece of ${len(j.buyMm)} more would.`}`;
-  const limit = `over ${num(leastMm, 2)}, under ${len(mostMm, 2)}`;
+      ? M.putLoose({ pieces: sayStack(pieces, j.stack.counts), sum: len(j.stack.sumMm) })
+      : M.noStackWhatHandDoes({ buy: j.buyMm === null ? '.' : M.onePieceMoreWould({ buy: len(j.buyMm) }) });
+  const limit = M.overUnder({ least: num(leastMm, 2), most: len(mostMm, 2) });
   const shared = { code: 'gaskets.clearance', limit, source: 'practice' as const };
   const worst: Verdict =
     touches || low === 'reject' || high === 'reject' ? 'reject' : low !== 'accept' ? low : high;
@@ -213,7 +232,7 @@ function judged(j: Judged): Finding[] {
       {
         ...shared,
         verdict: 'accept',
-        reason: `End clearance ${range(j.smallestMm, j.largestMm)} under torque: the gears run free and do not slip past.`,
+        reason: M.endClearanceUnderTorqueGears({ range: range(j.smallestMm, j.largestMm) }),
         params: { smallestMm: range(j.smallestMm, j.largestMm) },
         acceptable: false,
       },
@@ -224,10 +243,10 @@ function judged(j: Judged): Finding[] {
         ...shared,
         verdict: 'reject',
         reason: touches
-          ? 'A gear touches the straightedge: under torque it is clamped between the plates.'
+          ? M.gearTouchesStraightedgeUnderTorque
           : low === 'reject'
-            ? `Under torque only ${len(j.smallestMm)} is left at the tightest place: a gear would be clamped.`
-            : `Under torque ${len(j.largestMm)} is open at the widest place: the pump slips past its gears.`,
+            ? M.underTorqueOnlyLeftTightest({ smallest: len(j.smallestMm) })
+            : M.underTorqueOpenWidestPlace({ largest: len(j.largestMm) }),
         params: {
           smallestMm: touches ? null : low === 'reject' ? j.smallestMm : null,
           largestMm: touches ? null : low === 'reject' ? null : j.largestMm,
@@ -240,9 +259,9 @@ function judged(j: Judged): Finding[] {
     {
       ...shared,
       verdict: 'too-close',
-      reason: `End clearance ${range(j.smallestMm, j.largestMm)} under torque is within the blades’ doubt of its limit.`,
+      reason: M.endClearanceUnderTorqueWithin({ range: range(j.smallestMm, j.largestMm) }),
       params: { smallestMm: range(j.smallestMm, j.largestMm) },
-      remedy: `Feel it again with finer blades, or change the stack. ${way}`,
+      remedy: M.feelAgainFinerBladesChange({ way }),
       acceptable: true,
     },
   ];

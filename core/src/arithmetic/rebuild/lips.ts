@@ -1,14 +1,17 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, listOf } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 /** Which way a seal's lip faces: into the pump, out of it. */
 export const LIP_WAYS = ['inward', 'outward'] as const;
 export type LipWay = (typeof LIP_WAYS)[number];
 
 /** A lip seal of a job, where it sits, how its lip must face, and what comes of the other way. */
-export type Lip = { id: string; where: string; name: string; wants: LipWay; wrong: string };
+export type Lip = { id: string; where: Text; name: Text; wants: LipWay; wrong: Text };
 
 /** A lip seal by its place and name. */
-export const sayLip = ({ where, name }: Lip): string => (where ? `${where}, ${name}` : name);
+export const sayLip = ({ where, name }: Lip): Text => (where ? expr`${where}, ${name}` : name);
 
 export type LipValues = { lips: Array<Lip & { fitted: LipWay | null }>; open: number };
 
@@ -27,17 +30,23 @@ export function lipOrientation(
     .map((l) => ({
       code: `lips.${l.id}`,
       verdict: 'reject',
-      reason: `${sayLip(l)}: its lip faces ${l.fitted}, it must face ${l.wants}. ${l.wrong}`.trim(),
-      params: { value: `${sayLip(l)}: its lip faces ${l.fitted}, it must face ${l.wants}. ${l.wrong}` },
+      reason: listOf(
+        [
+          M.lipFacesMustFace({ l: sayLip(l), fitted: l.fitted ?? l.wants, wants: l.wants }),
+          ...(l.wrong ? [l.wrong] : []),
+        ],
+        ' ',
+      ),
+      params: { lip: l.id, fitted: l.fitted, wants: l.wants },
       source: 'practice',
-      remedy: 'Press it out and fit a new one the right way; a seal pressed out is not used again.',
+      remedy: M.pressOutFitNewOne,
       acceptable: false,
     }));
   if (open > 0)
     findings.push({
       code: 'lips.open',
       verdict: 'incomplete',
-      reason: `${open} of ${seen.length} lip seals are still to be fitted and ticked.`,
+      reason: M.lipSealsStillFittedTicked({ open, count: seen.length }),
       params: { open, length: seen.length },
       acceptable: false,
     });
@@ -45,7 +54,9 @@ export function lipOrientation(
   return {
     values: { lips: seen, open },
     findings,
-    working: [{ what: 'lips', sum: `${count('inward')} inward, ${count('outward')} outward, ${open} open` }],
+    working: [
+      { what: M.lips, sum: M.inwardOutwardOpen({ count: count('inward'), count2: count('outward'), open }) },
+    ],
     beams: [],
   };
 }

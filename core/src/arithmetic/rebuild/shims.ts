@@ -1,9 +1,12 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { sayStack } from './gaskets.ts';
+import { M } from './messages.ts';
 import { bestStack, type Piece, pieceToBuy, type Stack, THICKEST_MM } from './stack.ts';
 
 export type ShimInput = {
@@ -27,7 +30,7 @@ export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): Calcula
     ? {
         code: 'shims.stack',
         verdict: 'accept',
-        reason: `${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? 'as wanted' : `${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? 'over' : 'under'}`}.`,
+        reason: expr`${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? M.asWanted : expr`${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? 'over' : 'under'}`}.`,
         params: {
           pieces: sayStack(pieces, stack.counts),
           sumMm: stack.sumMm,
@@ -40,17 +43,16 @@ export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): Calcula
     : {
         code: 'shims.stack',
         verdict: 'reject',
-        reason: `No heap of what is on hand comes to ${len(wantedMm)} within ${len(toleranceMm)}.`,
+        reason: M.noHeapWhatHandComes({ wanted: len(wantedMm), tolerance: len(toleranceMm) }),
         params: { wantedMm, toleranceMm },
         source: 'geometry',
-        remedy:
-          buyMm === null ? 'Other thicknesses are needed.' : `One shim of ${len(buyMm)} more would do it.`,
+        remedy: buyMm === null ? M.otherThicknessesNeeded : M.oneShimMoreWouldDo({ buy: len(buyMm) }),
         acceptable: false,
       };
   return {
     values: { stack, offMm, buyMm },
     findings: [finding],
-    working: [{ what: 'wanted', sum: `${num(wantedMm)} ± ${len(toleranceMm)}` }],
+    working: [{ what: M.wanted, sum: expr`${num(wantedMm)} ± ${len(toleranceMm)}` }],
     beams: [],
   };
 }
@@ -108,10 +110,15 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
         verdict,
         reason:
           verdict === 'accept'
-            ? `End float ${len(floatMm)} is between ${num(leastMm)} and ${len(mostMm)}.`
+            ? M.endFloatBetween({ float: len(floatMm), least: num(leastMm), most: len(mostMm) })
             : verdict === 'too-close'
-              ? `End float ${len(floatMm)} is within the dial’s doubt of its limit.`
-              : `End float ${len(floatMm)} is ${floatMm < leastMm ? 'too small' : 'too large'}: ${len(Math.abs(change))} ${change > 0 ? 'more' : 'less'} of shims.`,
+              ? M.endFloatWithinDialsDoubt({ float: len(floatMm) })
+              : M.endFloatShims({
+                  float: len(floatMm),
+                  float2: floatMm < leastMm ? 'tooSmall' : 'tooLarge',
+                  change: len(Math.abs(change)),
+                  change2: change > 0 ? 'more' : 'less',
+                }),
         params: {
           floatMm: verdict === 'accept' ? floatMm : null,
           leastMm: verdict === 'accept' ? leastMm : null,
@@ -122,7 +129,7 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
           change: verdict === 'accept' ? null : verdict === 'too-close' ? null : Math.abs(change),
           change2: verdict === 'accept' ? null : verdict === 'too-close' ? null : Boolean(change > 0),
         },
-        limit: `${num(leastMm)} to ${len(mostMm)}`,
+        limit: M.to2({ least: num(leastMm), most: len(mostMm) }),
         source: 'maker',
         ...(verdict === 'accept' ? {} : { remedy: remedyOf(input, possible, wanted.aim, stack, buyMm) }),
         acceptable: verdict === 'too-close',
@@ -130,13 +137,19 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
     ],
     working: [
       {
-        what: 'stack wanted',
-        sum: `${num(stackMm)} ${way > 0 ? '+' : '−'} (wanted float − ${num(floatMm)}) = ${num(wanted.least)} to ${len(wanted.most)}`,
+        what: M.stackWanted,
+        sum: M.wantedFloat({
+          stack: num(stackMm),
+          way: way > 0 ? 'text' : 'text2',
+          float: num(floatMm),
+          least: num(wanted.least),
+          most: len(wanted.most),
+        }),
       },
     ],
     beams: [
       {
-        label: 'End float',
+        label: M.endFloat,
         quantity: 'length',
         value: floatMm,
         target: (leastMm + mostMm) / 2,
@@ -148,7 +161,7 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
           places: 2,
           stepMm: resolutionMm,
           marginMm: Math.min(floatMm - leastMm, mostMm - floatMm),
-          where: 'of the float',
+          where: M.float,
         }),
         verdict,
       },
@@ -162,10 +175,10 @@ function remedyOf(
   aimMm: number,
   stack: Stack | null,
   buyMm: number | null,
-): string {
-  if (!possible) return 'No heap of shims brings it right: look for what stands proud, or is not home.';
-  if (stack && pieces) return `Put in: ${sayStack(pieces, stack.counts)}.`;
+): Text {
+  if (!possible) return M.noHeapShimsBringsRight;
+  if (stack && pieces) return M.put({ pieces: sayStack(pieces, stack.counts) });
   return buyMm === null
-    ? `A stack of ${len(Math.max(0, aimMm))} is wanted.`
-    : `One shim of ${len(buyMm)} more would do it.`;
+    ? M.stackWanted2({ value: len(Math.max(0, aimMm)) })
+    : M.oneShimMoreWouldDo({ buy: len(buyMm) });
 }

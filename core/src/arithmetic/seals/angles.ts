@@ -1,4 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { starting } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 /** Something with a place on the clock face: a joint that runs right across (two ends), or a single seam, port or bolt. */
 export const ANGLE_MARKS = [
@@ -10,12 +13,12 @@ export const ANGLE_MARKS = [
 ] as const;
 export type AngleMark = (typeof ANGLE_MARKS)[number];
 
-export const MARK_NAME: Record<AngleMark, string> = {
-  'rotary-split': 'rotary split',
-  'stationary-split': 'stationary split',
-  'gland-split': 'gland split',
-  'rotary-seam': 'rotary O-ring’s seam',
-  'stationary-seam': 'stationary O-ring’s seam',
+export const MARK_NAME: Record<AngleMark, Text> = {
+  'rotary-split': M.rotarySplit,
+  'stationary-split': M.stationarySplit,
+  'gland-split': M.glandSplit,
+  'rotary-seam': M.rotaryORingsSeam,
+  'stationary-seam': M.stationaryORingsSeam,
 };
 
 /** Splits run right across and meet themselves after half a turn; a seam is at one place only. */
@@ -83,8 +86,11 @@ export function sealAngles(input: AngleInput): CalculatorResult<AngleValues> {
     working: pairs
       .filter((p) => p.betweenDeg !== null)
       .map((p) => ({
-        what: `${MARK_NAME[p.a]} to ${MARK_NAME[p.b]}`,
-        sum: `${(p.betweenDeg ?? 0).toFixed(0)}°, wanted ${p.want === 'square' ? '90°' : `${APART_DEG}° or more`}`,
+        what: M.to({ mark_name: MARK_NAME[p.a], mark_name2: MARK_NAME[p.b] }),
+        sum: M.wanted({
+          between: (p.betweenDeg ?? 0).toFixed(0),
+          want: p.want === 'square' ? '90°' : M.more({ apart_deg: APART_DEG }),
+        }),
       })),
     beams: [],
   };
@@ -94,17 +100,17 @@ function judge(p: PairAngle): Finding {
   const shared = {
     code: `angles.${p.a}.${p.b}`.slice(0, 40),
     source: 'practice' as const,
-    limit: p.want === 'square' ? `90° ± ${SQUARE_WITHIN_DEG}°` : `${APART_DEG}° apart at least`,
+    limit: p.want === 'square' ? `90° ± ${SQUARE_WITHIN_DEG}°` : M.apartLeast({ apart_deg: APART_DEG }),
     acceptable: false,
   };
-  const names = `${cap(MARK_NAME[p.a])} and ${MARK_NAME[p.b]}`;
+  const names = M.and({ mark_name: starting(MARK_NAME[p.a]), mark_name2: MARK_NAME[p.b] });
   if (p.betweenDeg === null)
-    return { ...shared, verdict: 'incomplete', reason: `${names}: not both placed yet.`, params: { names } };
+    return { ...shared, verdict: 'incomplete', reason: M.notBothPlacedYet({ names }), params: { names } };
   if (p.offDeg === 0)
     return {
       ...shared,
       verdict: 'accept',
-      reason: `${names} stand ${p.betweenDeg.toFixed(0)}° apart.`,
+      reason: M.standApart({ names, between: p.betweenDeg.toFixed(0) }),
       params: { names, betweenDeg: p.betweenDeg },
     };
   return {
@@ -112,16 +118,17 @@ function judge(p: PairAngle): Finding {
     verdict: 'reject',
     reason:
       p.want === 'square'
-        ? `${names} stand ${p.betweenDeg.toFixed(0)}° apart, not square.`
-        : `${names} stand ${p.betweenDeg < 5 ? 'in line' : `only ${p.betweenDeg.toFixed(0)}° apart`}.`,
+        ? M.standApartNotSquare({ names, between: p.betweenDeg.toFixed(0) })
+        : M.stand({
+            names,
+            between: p.betweenDeg < 5 ? M.line : M.onlyApart({ between: p.betweenDeg.toFixed(0) }),
+          }),
     params: {
       names: p.want === 'square' ? names : null,
       betweenDeg: p.want === 'square' ? p.betweenDeg : null,
       names2: p.want === 'square' ? null : names,
       betweenDeg2: p.want === 'square' ? null : p.betweenDeg < 5 ? null : p.betweenDeg,
     },
-    remedy: `Turn one of them ${p.offDeg.toFixed(0)}° on, then look again.`,
+    remedy: M.turnOneThemThenLook({ off: p.offDeg.toFixed(0) }),
   };
 }
-
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

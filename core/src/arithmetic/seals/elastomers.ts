@@ -1,5 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { temp } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export const ELASTOMERS = ['NBR', 'EPDM', 'FKM', 'FFKM', 'PTFE', 'silicone'] as const;
 export type Elastomer = (typeof ELASTOMERS)[number];
@@ -47,13 +49,13 @@ export function elastomerGuide(
   const [lowC, highC] = RANGE_C[e];
   const goes = GUIDE[e][FLUIDS.indexOf(fluid)] ?? 'limited';
   const shared = { source: 'elastomer-guide' as const, acceptable: true };
-  const confirm = 'From memory: confirm with the maker.';
+  const confirm = M.fromMemoryConfirmMaker;
   // What could be changed to: usual in this fluid, and warm enough.
   const others = ELASTOMERS.filter((o) => {
     const [low, high] = RANGE_C[o];
     return o !== e && GUIDE[o][FLUIDS.indexOf(fluid)] === 'good' && t >= low && t <= high;
   });
-  const changed = others.length > 0 ? `Usual there: ${others.join(', ')}. ` : '';
+  const changed = others.length > 0 ? M.usualThere({ others: others.join(', ') }) : '';
   const wrongGrease =
     (input.grease === 'silicone' && e === 'silicone') || (input.grease === 'petroleum' && e === 'EPDM');
   return {
@@ -63,17 +65,21 @@ export function elastomerGuide(
         ...shared,
         code: 'elastomer.fluid',
         verdict: goes === 'good' ? 'accept' : goes === 'limited' ? 'caution' : 'reject',
-        reason: `${e} in ${fluid}: ${goes === 'good' ? 'usual' : goes === 'limited' ? 'with limits' : 'not'}.`,
+        reason: M.inText({
+          e,
+          fluid,
+          goes: goes === 'good' ? 'usual' : goes === 'limited' ? 'limits' : 'not',
+        }),
         params: { e, fluid, goes: goes === 'good' ? null : Boolean(goes === 'limited') },
-        remedy: goes === 'good' ? confirm : `${changed}${confirm}`,
+        remedy: goes === 'good' ? confirm : expr`${changed}${confirm}`,
       },
       {
         ...shared,
         code: 'elastomer.heat',
         verdict: t >= lowC && t <= highC ? 'accept' : 'reject',
-        reason: `${temp(t)}, ${e} usually takes ${temp(lowC)} to ${temp(highC)}.`,
+        reason: M.usuallyTakes({ t: temp(t), e, lowC: temp(lowC), highC: temp(highC) }),
         params: { t, e, lowC, highC },
-        remedy: t >= lowC && t <= highC ? confirm : `${changed}${confirm}`,
+        remedy: t >= lowC && t <= highC ? confirm : expr`${changed}${confirm}`,
       },
       ...(wrongGrease
         ? [
@@ -81,14 +87,14 @@ export function elastomerGuide(
               ...shared,
               code: 'elastomer.grease',
               verdict: 'reject' as const,
-              reason: `${input.grease === 'silicone' ? 'Silicone grease swells silicone rubber' : 'Petroleum grease or mineral oil ruins EPDM'}.`,
+              reason: expr`${input.grease === 'silicone' ? M.siliconeGreaseSwellsSiliconeRubber : M.petroleumGreaseMineralOilRuins}.`,
               params: { grease: Boolean(input.grease === 'silicone') },
-              remedy: 'Another lubricant, by the maker; wipe it off now.',
+              remedy: M.anotherLubricantMakerWipeOff,
             },
           ]
         : []),
     ],
-    working: [{ what: `${e}, ${fluid}`, sum: `${goes}; ${temp(lowC)} to ${temp(highC)}` }],
+    working: [{ what: `${e}, ${fluid}`, sum: M.to2({ goes, lowC: temp(lowC), highC: temp(highC) }) }],
     beams: [],
   };
 }

@@ -4,6 +4,7 @@ import { ANGLE_MARKS, type AngleMark, type AngleRule, sealAngles } from './angle
 import { ELASTOMERS, elastomerGuide, FLUIDS } from './elastomers.ts';
 import { faceLoad, sealFlush } from './face-load.ts';
 import { glandTilt } from './gland-tilt.ts';
+import { M } from './messages.ts';
 import { oRing } from './o-ring.ts';
 import { sealPorts } from './ports.ts';
 import { purgeGas } from './purge.ts';
@@ -18,7 +19,7 @@ const length = (max = 1000) => number().min(0).max(max);
 export const SEAL_ENTRIES: readonly Calculator[] = [
   entry(
     'seal.setting',
-    'Setting dimension of a component seal',
+    M.settingDimensionComponentSeal,
     object({
       freeLengthMm: mm().required(),
       compressionMm: mm().required(),
@@ -32,7 +33,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.compression-shift',
-    'What moves a seal’s compression after it was set',
+    M.whatMovesSealsCompressionAfter,
     object({
       compressionMm: mm().required(),
       settingMm: signed(),
@@ -47,7 +48,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.face-load',
-    'A seal’s faces: balance, closing pressure, torque, power, flush',
+    M.sealsFacesBalanceClosingPressure,
     object({
       faceOutsideMm: mm().required(),
       faceInsideMm: mm().required(),
@@ -67,7 +68,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.flush',
-    'Flush flow for a rise of temperature',
+    M.flushFlowRiseTemperature,
     object({
       powerW: number().moreThan(0).max(1e6).required(),
       riseK: number().moreThan(0).max(100).required(),
@@ -78,7 +79,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.set-screws',
-    'Must the set screws be hardened?',
+    M.mustSetScrewsHardened,
     object({
       shaftMm: mm(500).required(),
       boxPressureMpa: mpa(),
@@ -89,7 +90,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.gland-tilt',
-    'Gland tilt from its gaps: which bolt, how much',
+    M.glandTiltFromGapsWhich,
     object({
       gaps: array(
         object({ angleDeg: deg().required(), gapMm: length(20).required() })
@@ -109,7 +110,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.angles',
-    'Splits and seams round the shaft: which clash',
+    M.splitsSeamsRoundShaftWhich,
     object({
       marks: object(Object.fromEntries(ANGLE_MARKS.map((m) => [m, deg()])))
         .noUnknown()
@@ -137,7 +138,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.ports',
-    'Barrier ports by rotation and view',
+    M.barrierPortsRotationView,
     object({
       rotation: string()
         .oneOf(['clockwise', 'anticlockwise'] as const)
@@ -152,7 +153,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.purge',
-    'Purge gas: window, regulators, throttle clearance',
+    M.purgeGasWindowRegulatorsThrottle,
     object({
       processMpa: number().min(-0.1).max(100).required(),
       gasMpa: number().min(-0.1).max(100),
@@ -166,7 +167,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.wear',
-    'Wear against its baseline, and when it is due',
+    M.wearAgainstBaselineWhenDue,
     object({
       readings: array(
         object({ days: number().min(0).max(36500).required(), projectionMm: signed(50).required() })
@@ -182,7 +183,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.elastomer',
-    'Elastomer, fluid and temperature, from memory',
+    M.elastomerFluidTemperatureFromMemory,
     object({
       elastomer: string().oneOf(ELASTOMERS).required(),
       fluid: string().oneOf(FLUIDS).required(),
@@ -193,7 +194,7 @@ export const SEAL_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'seal.o-ring',
-    'O-ring: stretch, squeeze, fill of its groove',
+    M.oRingStretchSqueezeFill,
     object({
       insideMm: mm(2000).required(),
       sectionMm: mm(30).required(),

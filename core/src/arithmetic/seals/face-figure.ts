@@ -1,7 +1,9 @@
 import { axis, digits, dimension, figure, label, line, path, rect } from '../../judgement/draw.ts';
 import type { Drawing } from '../../judgement/drawing.ts';
+import { expr } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
 import type { FaceLoadValues } from './face-load.ts';
+import { M } from './messages.ts';
 
 const numberIn = (input: Readonly<Record<string, unknown>>, name: string, usual = 0): number => {
   const v = input[name];
@@ -28,7 +30,10 @@ export function facePairFigure(input: Readonly<Record<string, unknown>>, v: Face
     {
       width: 420,
       height: 250,
-      title: `Face pair: balance ratio ${v.balance.toFixed(2)}, closing pressure ${v.closingMpa.toFixed(2)} MPa`,
+      title: M.facePairBalanceRatioClosing({
+        balance: v.balance.toFixed(2),
+        closing: v.closingMpa.toFixed(2),
+      }),
     },
     [
       path({ d: `M60 ${y(bd)}H130V${y(od)}H${face}V${y(id)}H60z`, fill: 'paper', ink: 'ink', weight: 1.8 }),
@@ -50,22 +55,22 @@ export function facePairFigure(input: Readonly<Record<string, unknown>>, v: Face
       }),
       label(
         { x: face + 64, y: Math.min(y(high), y(low)) - 8, anchor: 'start', tone: 'brass' },
-        'pressure along the gap',
+        M.pressureAlongGap,
       ),
       line({ x1: 20, x2: face + 56, y1: y(bd), y2: y(bd), ink: 'steel', dash: '6 4' }),
-      label({ x: 16, y: y(bd) - 6, anchor: 'start', tone: 'steel' }, `balance ${say(bd)}`),
-      digits({ x: 136, y: y(od) - 6, anchor: 'start', size: 13 }, `⌀ ${say(od)}`),
-      digits({ x: 136, y: y(id) + 17, anchor: 'start', size: 13 }, `⌀ ${say(id)}`),
+      label({ x: 16, y: y(bd) - 6, anchor: 'start', tone: 'steel' }, M.balance2({ bd: say(bd) })),
+      digits({ x: 136, y: y(od) - 6, anchor: 'start', size: 13 }, expr`⌀ ${say(od)}`),
+      digits({ x: 136, y: y(id) + 17, anchor: 'start', size: 13 }, expr`⌀ ${say(id)}`),
       path({ d: 'M24 130h30m0 0l-9 -5m9 5l-9 5', ink: 'ink', weight: 2 }),
-      label({ x: 20, y: 118, anchor: 'start', tone: 'muted' }, 'spring'),
+      label({ x: 20, y: 118, anchor: 'start', tone: 'muted' }, M.spring),
       axis({ x1: 10, x2: 410, y1: 232, y2: 232 }),
       dimension(
         { x1: face + 60, y1: 222, x2: face + 152, y2: 222, tone: 'brass' },
-        `${numberIn(input, 'pressureMpa').toFixed(2)} MPa`,
+        M.mPa({ numberIn: numberIn(input, 'pressureMpa').toFixed(2) }),
       ),
       label(
         { x: 412, y: 246, anchor: 'end', tone: 'muted', size: 13 },
-        `half section; radii to scale from ${say(lo)}`,
+        M.halfSectionRadiiScaleFrom({ lo: say(lo) }),
       ),
     ],
   );

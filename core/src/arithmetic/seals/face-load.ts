@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { len, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type FaceLoadInput = {
   faceOutsideMm: number;
@@ -85,7 +87,7 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
   const flushLPerMin =
     input.flushRiseK === undefined ? null : sealFlowLPerMin(powerW, input.flushRiseK, rho, c);
   const typical = [
-    input.friction === undefined ? `friction ${f}` : '',
+    input.friction === undefined ? M.friction({ f }) : '',
     input.dropFactor === undefined ? `K ${k}` : '',
   ].filter(Boolean);
   const findings: Finding[] = [
@@ -93,16 +95,21 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
       ? {
           code: 'faces.closing',
           verdict: 'reject',
-          reason: `Closing pressure ${closingMpa.toFixed(2)} N/mm²: the faces are pushed open.`,
+          reason: M.closingPressureNMmFaces({ closing: closingMpa.toFixed(2) }),
           params: { closingMpa },
           source: 'pump-standards',
-          remedy: 'Check balance, spring and which side the pressure is on.',
+          remedy: M.checkBalanceSpringWhichSide,
           acceptable: false,
         }
       : {
           code: 'faces.closing',
           verdict: 'accept',
-          reason: `Balance ${balance.toFixed(3)}, closing pressure ${closingMpa.toFixed(2)} N/mm², ${torqueNm.toFixed(2)} N·m, ${powerW.toFixed(0)} W.`,
+          reason: M.balanceClosingPressureNMm({
+            balance: balance.toFixed(3),
+            closing: closingMpa.toFixed(2),
+            torque: torqueNm.toFixed(2),
+            powerW: powerW.toFixed(0),
+          }),
           params: { balance, closingMpa, torqueNm, powerW },
           source: 'pump-standards',
           acceptable: false,
@@ -112,23 +119,21 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
     findings.push({
       code: 'faces.pv',
       verdict: pv <= input.makerPvLimit ? 'accept' : 'reject',
-      reason: `PV ${pv.toFixed(1)} of ${input.makerPvLimit} MPa·m/s the pair takes.`,
+      reason: M.pvMPaMSPair({ pv: pv.toFixed(1), makerPvLimit: input.makerPvLimit }),
       params: { pv, makerPvLimit: input.makerPvLimit },
-      limit: `${input.makerPvLimit} MPa·m/s`,
+      limit: M.mPaMS({ makerPvLimit: input.makerPvLimit }),
       source: 'maker',
-      ...(pv <= input.makerPvLimit
-        ? {}
-        : { remedy: 'Another pair, a lower balance, or less speed: ask the maker.' }),
+      ...(pv <= input.makerPvLimit ? {} : { remedy: M.anotherPairLowerBalanceLess }),
       acceptable: true,
     });
   if (typical.length > 0)
     findings.push({
       code: 'faces.typical',
       verdict: 'caution',
-      reason: `Typical values taken, not the maker’s: ${typical.join(', ')}.`,
-      params: { value: typical.join(', ') },
+      reason: M.typicalValuesTakenNotMakers({ typical: listOf(typical, ', ') }),
+      params: { value: listOf(typical, ', ') },
       source: 'practice',
-      remedy: 'Type the maker’s where the sheet gives them.',
+      remedy: M.typeMakersWhereSheetGives,
       acceptable: false,
     });
   return {
@@ -146,35 +151,57 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
     },
     findings,
     working: [
-      { what: 'area', sum: `π/4 × (${od}² − ${id}²) = ${areaMm2.toFixed(0)} mm²` },
+      { what: M.area, sum: M.n4Mm({ od, id, areaMm2: areaMm2.toFixed(0) }) },
       {
-        what: 'balance',
+        what: M.balance,
         sum: outside
           ? `(${od}² − ${bd}²) ÷ (${od}² − ${id}²) = ${balance.toFixed(3)}`
           : `(${bd}² − ${id}²) ÷ (${od}² − ${id}²) = ${balance.toFixed(3)}`,
       },
       {
-        what: 'closing pressure',
-        sum: `${pres(input.pressureMpa)} × (${balance.toFixed(3)} − ${k}) + ${input.springN} N ÷ ${areaMm2.toFixed(0)} = ${closingMpa.toFixed(3)} N/mm²`,
+        what: M.closingPressure,
+        sum: M.nNMm({
+          pressure: pres(input.pressureMpa),
+          balance: balance.toFixed(3),
+          k,
+          springN: input.springN,
+          areaMm2: areaMm2.toFixed(0),
+          closing: closingMpa.toFixed(3),
+        }),
       },
       {
-        what: 'torque',
-        sum: `${closingMpa.toFixed(3)} × ${areaMm2.toFixed(0)} × ${f} × ${len(meanRadiusMm, 2)} = ${torqueNm.toFixed(2)} N·m`,
+        what: M.torque,
+        sum: expr`${closingMpa.toFixed(3)} × ${areaMm2.toFixed(0)} × ${f} × ${len(meanRadiusMm, 2)} = ${torqueNm.toFixed(2)} N·m`,
       },
       {
-        what: 'power',
-        sum: `${torqueNm.toFixed(2)} × ${input.speedRpm} ÷ 9550 = ${(powerW / 1000).toFixed(3)} kW`,
+        what: M.power,
+        sum: M.n9550KW({
+          torque: torqueNm.toFixed(2),
+          speedRpm: input.speedRpm,
+          powerW: (powerW / 1000).toFixed(3),
+        }),
       },
       {
-        what: 'at the start',
-        sum: `${START_TIMES.least} to ${START_TIMES.most} times: ${(START_TIMES.least * torqueNm).toFixed(1)} to ${(START_TIMES.most * torqueNm).toFixed(1)} N·m`,
+        what: M.start,
+        sum: M.timesNM({
+          least: START_TIMES.least,
+          most: START_TIMES.most,
+          least2: (START_TIMES.least * torqueNm).toFixed(1),
+          most2: (START_TIMES.most * torqueNm).toFixed(1),
+        }),
       },
       ...(flushLPerMin === null
         ? []
         : [
             {
-              what: 'flush',
-              sum: `${powerW.toFixed(0)} W ÷ (${rho} × ${c} × ${input.flushRiseK} K) = ${flushLPerMin.toFixed(2)} L/min`,
+              what: M.flush,
+              sum: M.wKLMin({
+                powerW: powerW.toFixed(0),
+                rho,
+                c,
+                flushRiseK: input.flushRiseK,
+                flushLPerMin: flushLPerMin.toFixed(2),
+              }),
             },
           ]),
     ],
@@ -208,7 +235,7 @@ export function sealFlush(input: FlushInput): CalculatorResult<{ flowLPerMin: nu
       {
         code: 'flush',
         verdict: 'accept',
-        reason: `${flowLPerMin.toFixed(2)} L/min hold the rise to ${input.riseK} K.`,
+        reason: M.lMinHoldRiseK({ flowLPerMin: flowLPerMin.toFixed(2), riseK: input.riseK }),
         params: { flowLPerMin, riseK: input.riseK },
         source: 'geometry',
         acceptable: false,
@@ -216,8 +243,14 @@ export function sealFlush(input: FlushInput): CalculatorResult<{ flowLPerMin: nu
     ],
     working: [
       {
-        what: 'flow',
-        sum: `${input.powerW} W ÷ (${rho} kg/m³ × ${c} J/kg·K × ${input.riseK} K) = ${flowLPerMin.toFixed(2)} L/min`,
+        what: M.flow,
+        sum: M.wKgMJKg({
+          powerW: input.powerW,
+          rho,
+          c,
+          riseK: input.riseK,
+          flowLPerMin: flowLPerMin.toFixed(2),
+        }),
       },
     ],
     beams: [],

@@ -1,9 +1,11 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { leastSquares } from '../../metrology/least-squares.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type GlandGap = { angleDeg: number; gapMm: number };
 
@@ -91,12 +93,12 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
     code: 'gland.spread',
     verdict: square ? 'accept' : cocked ? 'reject' : !rigid ? 'caution' : d.verdict,
     reason: square
-      ? `The gland stands square: ${len(spreadMm)} between its widest and narrowest gap.`
+      ? M.glandStandsSquareBetweenWidest({ spread: len(spreadMm) })
       : d.verdict !== 'reject'
-        ? `${len(spreadMm)} between its widest and narrowest gap: too near ${len(limit)} for these blades to tell.`
+        ? M.betweenWidestNarrowestGapToo({ spread: len(spreadMm), limit: len(limit) })
         : warped
-          ? `The gaps differ by ${len(spreadMm)}, and no tilt explains it: warped, or dirt under it.`
-          : `The gland gapes ${len(spreadMm)} more at ${(wideDeg ?? 0).toFixed(0)}° than opposite.`,
+          ? M.gapsDifferNoTiltExplains({ spread: len(spreadMm) })
+          : M.glandGapesMoreThanOpposite({ spread: len(spreadMm), wide: (wideDeg ?? 0).toFixed(0) }),
     params: {
       spreadMm: square ? spreadMm : null,
       spreadMm2: square ? null : d.verdict !== 'reject' ? spreadMm : null,
@@ -105,21 +107,21 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
       spreadMm4: square ? null : d.verdict !== 'reject' ? null : warped ? null : spreadMm,
       wideDeg: square ? null : d.verdict !== 'reject' ? null : warped ? null : (wideDeg ?? 0),
     },
-    limit: `${len(limit)}${rigid ? ', rigid gasket' : ''}`,
+    limit: expr`${len(limit)}${rigid ? M.rigidGasket : ''}`,
     source: input.makerLimitMm === undefined ? 'practice' : 'maker',
     ...(square
       ? {}
       : {
           remedy:
             warped && d.verdict === 'reject'
-              ? 'Off again: look for dirt, a burr, a gasket in two layers; lay the gland on a plate.'
+              ? M.offAgainLookDirtBurr
               : d.verdict !== 'reject'
-                ? 'Feel again with finer blades, or bring it in a little more.'
+                ? M.feelAgainFinerBladesBring
                 : closed
-                  ? 'One side is on its stop: ease that bolt before the others come in, then feel again.'
+                  ? M.oneSideStopEaseBolt
                   : widestBolt === null
-                    ? 'Ease all, draw them evenly, feel again.'
-                    : `Bring bolt ${widestBolt} in by ${len(most)}; then feel all round again.`,
+                    ? M.easeAllDrawThemEvenly
+                    : M.bringBoltThenFeelAll({ widestBolt, most: len(most) }),
         }),
     acceptable: !cocked,
   };
@@ -134,16 +136,16 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
     },
     findings: [finding],
     working: [
-      { what: 'spread', sum: `${num(Math.max(...all))} − ${num(Math.min(...all))} = ${len(spreadMm)}` },
+      { what: M.spread, sum: expr`${num(Math.max(...all))} − ${num(Math.min(...all))} = ${len(spreadMm)}` },
       {
-        what: 'tilt by least squares',
-        sum: `${len(2 * Math.hypot(c, s))} across, widest at ${(wideDeg ?? 0).toFixed(0)}°`,
+        what: M.tiltLeastSquares,
+        sum: M.acrossWidest({ c: len(2 * Math.hypot(c, s)), wide: (wideDeg ?? 0).toFixed(0) }),
       },
-      ...bringInMm.map((mm, i) => ({ what: `bolt ${i + 1}`, sum: `in by ${len(mm)}` })),
+      ...bringInMm.map((mm, i) => ({ what: M.bolt({ i: i + 1 }), sum: M.inBy({ mm: len(mm) }) })),
     ],
     beams: [
       {
-        label: 'Spread of the gaps',
+        label: M.spreadGaps,
         quantity: 'length',
         value: spreadMm,
         target: 0,
@@ -154,7 +156,7 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
           places: 2,
           stepMm: input.resolutionMm,
           marginMm: limit - spreadMm,
-          where: 'at the widest and the narrowest',
+          where: M.widestNarrowest,
         }),
         verdict: finding.verdict,
       },

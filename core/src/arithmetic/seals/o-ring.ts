@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type ORingInput = {
   insideMm: number;
@@ -37,13 +39,10 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
       ...shared,
       code: 'o-ring.squeeze',
       verdict: squeeze <= 0 ? 'reject' : squeeze < low || squeeze > high ? 'caution' : 'accept',
-      reason:
-        squeeze <= 0 ? 'It is not squeezed at all: it does not seal.' : `Squeezed by ${percent(squeeze)}.`,
+      reason: squeeze <= 0 ? M.notSqueezedAllDoesNot : M.squeezed({ percent: percent(squeeze) }),
       params: { squeeze: squeeze <= 0 ? null : percent(squeeze) },
-      limit: `${percent(low)} to ${percent(high)}`,
-      ...(squeeze < low || squeeze > high
-        ? { remedy: 'Another section, or look at the groove’s depth.' }
-        : {}),
+      limit: M.to3({ percent: percent(low), percent2: percent(high) }),
+      ...(squeeze < low || squeeze > high ? { remedy: M.anotherSectionLookGroovesDepth } : {}),
     },
     {
       ...shared,
@@ -56,14 +55,14 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
             : 'accept',
       reason:
         stretch < 0
-          ? `It is ${percent(-stretch)} too large for its seat and will ruck.`
-          : `Stretched by ${(100 * stretch).toFixed(1)} %.`,
+          ? M.tooLargeSeatWillRuck({ percent: percent(-stretch) })
+          : M.stretched({ stretch: (100 * stretch).toFixed(1) }),
       params: {
         stretch: stretch < 0 ? percent(-stretch) : null,
         stretch2: stretch < 0 ? null : 100 * stretch,
       },
-      limit: `up to ${percent(STRETCH_MOST)}`,
-      ...(stretch > STRETCH_MOST || stretch < -0.03 ? { remedy: 'The next inside diameter.' } : {}),
+      limit: M.up({ percent: percent(STRETCH_MOST) }),
+      ...(stretch > STRETCH_MOST || stretch < -0.03 ? { remedy: M.nextInsideDiameter } : {}),
     },
   ];
   if (fill !== null)
@@ -71,22 +70,23 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
       ...shared,
       code: 'o-ring.fill',
       verdict: fill > 1 ? 'reject' : fill > FILL_MOST ? 'caution' : 'accept',
-      reason: `It fills ${percent(fill)} of its groove.`,
+      reason: M.fillsGroove({ percent: percent(fill) }),
       params: { fill: percent(fill) },
-      limit: `up to ${percent(FILL_MOST)}`,
-      ...(fill > FILL_MOST
-        ? { remedy: 'Swollen it has nowhere to go: a wider groove or a thinner ring.' }
-        : {}),
+      limit: M.up({ percent: percent(FILL_MOST) }),
+      ...(fill > FILL_MOST ? { remedy: M.swollenHasNowhereGoWider } : {}),
     });
   return {
     values: { stretch, sectionMm, squeeze, fill },
     findings,
     working: [
       {
-        what: 'stretched to',
-        sum: `${len(sectionMm, 2)} thick, by ${(100 * stretch).toFixed(1)} % of its middle`,
+        what: M.stretched2,
+        sum: M.thickMiddle({ section: len(sectionMm, 2), stretch: (100 * stretch).toFixed(1) }),
       },
-      { what: 'squeeze', sum: `(${len(sectionMm, 2)} − ${len(input.depthMm, 2)}) ÷ ${len(sectionMm, 2)}` },
+      {
+        what: M.squeeze,
+        sum: expr`(${len(sectionMm, 2)} − ${len(input.depthMm, 2)}) ÷ ${len(sectionMm, 2)}`,
+      },
     ],
     beams: [],
   };

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { M } from './messages.ts';
 
 export type PortsInput = {
   /** Running direction of the shaft, as it is seen from that end; left out where nobody has said it. */
@@ -38,7 +39,7 @@ const height = (deg: number): number => Math.cos((deg * Math.PI) / 180);
  */
 export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
   const mirrored = input.rotation === 'anticlockwise';
-  const seen = `seen from the ${input.seenFrom.replace('-', ' ')}`;
+  const seen = M.seenFrom({ replace: input.seenFrom.replace('-', ' ') });
   const sideDeg = mirrored ? 270 : 90;
   const inletDeg = mirrored ? 270 - HALF_PAIR_DEG : 90 + HALF_PAIR_DEG;
   const outletDeg = mirrored ? 270 + HALF_PAIR_DEG : 90 - HALF_PAIR_DEG;
@@ -47,15 +48,15 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
   const vents = placed ? height(o) > height(i) : null;
   const findings: Finding[] = [];
   const shared = { source: 'practice' as const, acceptable: true };
-  const oClock = mirrored ? '9 o’clock' : '3 o’clock';
+  const oClock = mirrored ? M.n9Oclock : M.n3Oclock;
   if (input.rotation === undefined)
     findings.push({
       ...shared,
       code: 'ports.rotation',
       verdict: 'incomplete',
-      reason: `Which way the shaft turns, ${seen}, is not said: the ports’ side follows from it.`,
+      reason: M.whichWayShaftTurnsNot({ seen }),
       params: { seen },
-      remedy: 'Bump it with the coupling apart or read the arrow, and put it into the setup.',
+      remedy: M.bumpCouplingApartReadArrow,
       acceptable: false,
     });
   else if (!placed)
@@ -63,7 +64,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       ...shared,
       code: 'ports.side',
       verdict: 'incomplete',
-      reason: `Turns ${input.rotation} ${seen}: ports to ${oClock} ${seen}, inlet below, outlet above. Not placed yet.`,
+      reason: M.turnsPortsInletBelowOutlet({ rotation: input.rotation, seen, oClock }),
       params: { rotation: input.rotation, seen, oClock },
       acceptable: false,
     });
@@ -74,8 +75,8 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       code: 'ports.side',
       verdict: right ? 'accept' : 'reject',
       reason: right
-        ? `Ports stand at ${oClock} ${seen}, as the rotation wants.`
-        : `Ports belong at ${oClock} ${seen}, for a shaft that turns ${input.rotation} ${seen}.`,
+        ? M.portsStandAsRotationWants({ oClock, seen })
+        : M.portsBelongShaftTurns({ oClock, seen, rotation: input.rotation }),
       params: {
         oClock: right ? oClock : null,
         seen: right ? seen : null,
@@ -83,28 +84,24 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
         seen2: right ? null : seen,
         rotation: right ? null : input.rotation,
       },
-      ...(right
-        ? {}
-        : { remedy: 'Turn the gland; no pipe is connected before the seal is set and turned by hand.' }),
+      ...(right ? {} : { remedy: M.turnGlandNoPipeConnected }),
     });
     findings.push({
       ...shared,
       code: 'ports.vent',
       verdict: vents ? 'accept' : 'reject',
-      reason: vents
-        ? 'The outlet stands above the inlet: it vents.'
-        : 'The outlet stands below the inlet: air stays in.',
+      reason: vents ? M.outletStandsAboveInletVents : M.outletStandsBelowInletAir,
       params: { vents: Boolean(vents) },
-      ...(vents ? {} : { remedy: 'Change inlet and outlet over, or turn the gland.' }),
+      ...(vents ? {} : { remedy: M.changeInletOutletOverTurn }),
     });
     if (vents && Math.abs(off(o, 0)) > 90 + WITHIN_DEG)
       findings.push({
         ...shared,
         code: 'ports.high',
         verdict: 'caution',
-        reason: 'The outlet is not near the top: a bubble may stay above it.',
+        reason: M.outletNotNearTopBubble,
         params: {},
-        remedy: 'As high as the gland allows; vent before start.',
+        remedy: M.asHighAsGlandAllows,
       });
   }
   return {
@@ -112,8 +109,14 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
     findings,
     working: [
       {
-        what: 'side',
-        sum: `${input.rotation ?? 'not said'}, ${seen}: ${oClock}, in at ${inletDeg}°, out at ${outletDeg}°`,
+        what: M.side,
+        sum: M.out({
+          rotation: input.rotation ?? 'not said',
+          seen,
+          oClock,
+          inlet: inletDeg,
+          outlet: outletDeg,
+        }),
       },
     ],
     beams: [],

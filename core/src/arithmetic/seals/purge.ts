@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { len, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type PurgeInput = {
   processMpa: number;
@@ -63,7 +64,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
           ...shared,
           code: 'purge.pressure',
           verdict: 'incomplete',
-          reason: `Set the gas between ${pres(lowMpa)} and ${pres(highMpa)}.`,
+          reason: M.setGasBetween({ low: pres(lowMpa), high: pres(highMpa) }),
           params: { lowMpa, highMpa },
           acceptable: false,
         }
@@ -72,7 +73,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             ...shared,
             code: 'purge.pressure',
             verdict: 'accept',
-            reason: `Gas ${pres(gas)}, over the process as it should be.`,
+            reason: M.gasOverProcessAsShould({ gas: pres(gas) }),
             params: { gas },
           }
         : gas > highMpa && (mostMpa === null || gas <= mostMpa + 1e-9)
@@ -80,19 +81,23 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
               ...shared,
               code: 'purge.pressure',
               verdict: 'caution',
-              reason: `Gas ${pres(gas)} is more than is needed over a process of ${pres(input.processMpa)}.`,
+              reason: M.gasMoreThanNeededOver({ gas: pres(gas), process: pres(input.processMpa) }),
               params: { gas, processMpa: input.processMpa },
-              limit: `${pres(lowMpa)} to ${pres(highMpa)}`,
-              remedy: 'At least five psi over it, better five to ten; more only as far as the maker allows.',
+              limit: M.to4({ low: pres(lowMpa), high: pres(highMpa) }),
+              remedy: M.leastFivePsiOverBetter,
             }
           : {
               ...shared,
               code: 'purge.pressure',
               verdict: 'reject',
-              reason: `Gas ${pres(gas)} is too ${gas < lowMpa ? 'little' : 'much'} over a process of ${pres(input.processMpa)}.`,
+              reason: M.gasTooOverProcess({
+                gas: pres(gas),
+                gas2: gas < lowMpa ? 'little' : 'much',
+                process: pres(input.processMpa),
+              }),
               params: { gas, gas2: Boolean(gas < lowMpa), processMpa: input.processMpa },
-              limit: `${pres(lowMpa)} to ${pres(mostMpa ?? highMpa)}`,
-              remedy: 'Set the regulator; the seal loses its gas with it, so interlock it.',
+              limit: M.to5({ low: pres(lowMpa), most: pres(mostMpa ?? highMpa) }),
+              remedy: M.setRegulatorSealLosesGas,
             },
   );
   if (input.regulators < input.seals)
@@ -100,31 +105,31 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
       ...shared,
       code: 'purge.regulators',
       verdict: 'reject',
-      reason: `${input.regulators} ${input.regulators === 1 ? 'regulator' : 'regulators'} for ${input.seals} seals: one opening takes the gas from the others.`,
+      reason: M.sealsOneOpeningTakesGas({ regulators: input.regulators, seals: input.seals }),
       params: {
         regulators: input.regulators,
         regulators2: Boolean(input.regulators === 1),
         seals: input.seals,
       },
-      remedy: 'A regulator and a gauge to each seal.',
+      remedy: M.regulatorGaugeEachSeal,
     });
   if (input.lineMm !== undefined && input.lineMm < LINE_MM)
     findings.push({
       ...shared,
       code: 'purge.line',
       verdict: 'caution',
-      reason: `A line of ${len(input.lineMm, 1)} is under half an inch.`,
+      reason: M.lineUnderHalfInch({ line: len(input.lineMm, 1) }),
       params: { lineMm: input.lineMm },
-      remedy: 'Half an inch or larger.',
+      remedy: M.halfInchLarger,
     });
   if (fit && Math.min(...gaps) <= 0)
     findings.push({
       ...shared,
       code: 'purge.throttle',
       verdict: 'reject',
-      reason: 'At a place there is no gap: the throttle touches the shaft.',
+      reason: M.placeThereNoGapThrottle,
       params: {},
-      remedy: 'Move it off until blades go in all round.',
+      remedy: M.moveOffUntilBladesGo,
       acceptable: false,
     });
   else if (fit)
@@ -134,18 +139,21 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             ...shared,
             code: 'purge.throttle',
             verdict: 'accept',
-            reason: `Throttle clearance ${len(fit.diametralMm)} across; the shaft stands ${len(fit.eccentricMm)} off its middle.`,
+            reason: M.throttleClearanceAcrossShaftStands({
+              diametral: len(fit.diametralMm),
+              eccentric: len(fit.eccentricMm),
+            }),
             params: { diametralMm: fit.diametralMm, eccentricMm: fit.eccentricMm },
-            limit: `${len(THROTTLE_CLEARANCE_MM)} across`,
+            limit: M.across({ throttle_clearance_mm: len(THROTTLE_CLEARANCE_MM) }),
           }
         : {
             ...shared,
             code: 'purge.throttle',
             verdict: 'reject',
-            reason: `Throttle clearance ${len(fit.diametralMm)} across, opposite gaps added: more than it can seal.`,
+            reason: M.throttleClearanceAcrossOppositeGaps({ diametral: len(fit.diametralMm) }),
             params: { diametralMm: fit.diametralMm },
-            limit: `${len(THROTTLE_CLEARANCE_MM)} across`,
-            remedy: 'Another throttle, or the shaft sleeved.',
+            limit: M.across({ throttle_clearance_mm: len(THROTTLE_CLEARANCE_MM) }),
+            remedy: M.anotherThrottleShaftSleeved,
           },
     );
   return {
@@ -159,8 +167,14 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
     findings,
     working: [
       {
-        what: 'window',
-        sum: `${pres(input.processMpa)} + ${pres(OVER_MPA.least)} to ${pres(OVER_MPA.most)} = ${pres(lowMpa)} to ${pres(highMpa)}`,
+        what: M.window,
+        sum: M.toTo({
+          process: pres(input.processMpa),
+          least: pres(OVER_MPA.least),
+          most: pres(OVER_MPA.most),
+          low: pres(lowMpa),
+          high: pres(highMpa),
+        }),
       },
     ],
     beams: [],

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { theilSen } from '../../metrology/trend.ts';
 import { formatPressure, parsePressure } from '../../quantities/pressure.ts';
+import { english } from '../../testing/english.ts';
 import { ANGLE_MARKS, type AngleRule, between, sealAngles } from './angles.ts';
 import { ELASTOMERS, elastomerGuide, FLUIDS } from './elastomers.ts';
 import { faceLoad, sealFlush } from './face-load.ts';
@@ -35,8 +36,8 @@ describe('setting a component seal', () => {
       0.3, 4.3, 4.25, 4.35,
     ]);
     expect(shift({ impellerMm: 0.9 }).findings[0]?.verdict).toBe('reject');
-    expect(shift({ impellerMm: -0.9 }).findings[0]?.remedy).toMatch(/towards the seat/);
-    expect(shift({ impellerMm: 0.9, makerUpperMm: 5.5 }).findings[0]).toMatchObject({
+    expect(english(shift({ impellerMm: -0.9 }).findings[0]?.remedy)).toMatch(/towards the seat/);
+    expect(english(shift({ impellerMm: 0.9, makerUpperMm: 5.5 }).findings[0])).toMatchObject({
       verdict: 'accept',
       source: 'maker',
     });
@@ -55,7 +56,7 @@ describe('the set-screw rule (common practice, no source), on both sides of each
   });
   it('between the rounded value and the one in psi both are said; a case-hardened shaft always wants hardened ones; no pressure is not yet', () => {
     const at = setScrewRule({ shaftMm: 50, boxPressureMpa: 2.04, hardened: false });
-    expect(at.findings[0]?.remedy).toMatch(/between the rounded value/);
+    expect(english(at.findings[0]?.remedy)).toMatch(/between the rounded value/);
     const cased = (hardened: boolean, boxPressureMpa?: number) =>
       setScrewRule({ shaftMm: 50, boxPressureMpa, hardened, caseHardened: true }).findings[0]?.verdict;
     expect([cased(false, 0), cased(true, 0), cased(false)]).toEqual(['reject', 'accept', 'reject']);
@@ -100,21 +101,21 @@ describe('gland tilt', () => {
     // At the limit these blades cannot tell.
     expect(ask([1, 1.02, 1.05, 1.03])?.verdict).toBe('too-close');
     // Two opposite gaps wide, two narrow: no tilt does that.
-    expect(ask([1, 1.2, 1, 1.2])?.reason).toMatch(/warped, or dirt under it/);
+    expect(english(ask([1, 1.2, 1, 1.2])?.reason)).toMatch(/warped, or dirt under it/);
     const near = [0, 1, 2].map((angleDeg) => ({ angleDeg, gapMm: 1 + 0.02 * angleDeg }));
     expect(() => glandTilt({ gaps: near, bolts: 4, resolutionMm: 0.01 })).toThrow(/spread round/);
     const follower = { bolts: 4, resolutionMm: 0.01, rigid: false, stopMm: 1 };
     const cocked = [5, 7, 9, 7].map((gapMm, i) => ({ angleDeg: 90 * i, gapMm }));
-    expect(glandTilt({ ...follower, gaps: cocked }).findings[0]).toMatchObject({
+    expect(english(glandTilt({ ...follower, gaps: cocked }).findings[0])).toMatchObject({
       verdict: 'reject',
       acceptable: false,
     });
-    expect(ask([1, 1.1, 1.2, 1.1])).toMatchObject({
+    expect(english(ask([1, 1.1, 1.2, 1.1]))).toMatchObject({
       verdict: 'reject',
       remedy: expect.stringMatching(/bolt 3 in/),
     });
     expect(ask([1, 1.1, 1.2, 1.1], false)?.verdict).toBe('caution');
-    expect(ask([0, 0.1, 0.2, 0.1])?.remedy).toMatch(/on its stop/);
+    expect(english(ask([0, 0.1, 0.2, 0.1])?.remedy)).toMatch(/on its stop/);
     expect(() => glandTilt({ gaps: [{ angleDeg: 0, gapMm: 1 }], bolts: 4, resolutionMm: 0.01 })).toThrow(
       RangeError,
     );
@@ -167,7 +168,7 @@ describe('barrier ports', () => {
     expect(ask({ rotation: 'anticlockwise', seenFrom: 'pump-end' }).values.sideDeg).toBe(270);
     expect(ask({ seenFrom: 'pump-end' }).values.sideDeg).toBe(90);
     // Answer and question are of one view, and said so; a rotation nobody said holds.
-    expect(ask({ seenFrom: 'pump-end' }).findings[0]?.reason).toMatch(
+    expect(english(ask({ seenFrom: 'pump-end' }).findings[0]?.reason)).toMatch(
       /clockwise seen from the pump end: ports to 3 o’clock seen from the pump end/,
     );
     expect(
@@ -298,7 +299,7 @@ describe('wear', () => {
     expect(sealWear({ readings: readings.slice(0, 2) }).values.dueDays).toBeNull();
     const days = [0, 1, 3].map((d) => ({ days: d, projectionMm: 3 - (0.3 * d) / 365.25 }));
     expect(sealWear({ readings: days }).values.dueDays).toBeNull();
-    expect(sealWear({ readings: days }).findings[0]?.reason).toMatch(/too early for a day/);
+    expect(english(sealWear({ readings: days }).findings[0]?.reason)).toMatch(/too early for a day/);
     expect(sealWear({ readings, serviceMm: 2.5 }).findings[0]?.verdict).toBe('reject');
     expect(() => sealWear({ readings: [] })).toThrow(RangeError);
   });
@@ -343,18 +344,18 @@ describe('elastomers (from memory)', () => {
       code: string,
     ) =>
       elastomerGuide({ elastomer, fluid, temperatureC }).findings.find((f) => f.code === code)?.remedy ?? '';
-    expect(remedy('EPDM', 'mineral oil', 60, 'elastomer.fluid')).toMatch(/^Usual there: .*FKM/);
-    expect(remedy('EPDM', 'mineral oil', 60, 'elastomer.fluid')).not.toMatch(/: EPDM/);
+    expect(english(remedy('EPDM', 'mineral oil', 60, 'elastomer.fluid'))).toMatch(/^Usual there: .*FKM/);
+    expect(english(remedy('EPDM', 'mineral oil', 60, 'elastomer.fluid'))).not.toMatch(/: EPDM/);
     // Too warm for NBR in oil: what is named takes the heat.
-    expect(remedy('NBR', 'mineral oil', 150, 'elastomer.heat')).toMatch(/^Usual there: .*FKM/);
-    expect(remedy('FKM', 'mineral oil', 60, 'elastomer.fluid')).not.toMatch(/Usual there/);
+    expect(english(remedy('NBR', 'mineral oil', 150, 'elastomer.heat'))).toMatch(/^Usual there: .*FKM/);
+    expect(english(remedy('FKM', 'mineral oil', 60, 'elastomer.fluid'))).not.toMatch(/Usual there/);
   });
 
   it('every pair is told, always with the maker’s word to be asked; greases that hurt are stopped', () => {
     for (const elastomer of ELASTOMERS)
       for (const fluid of FLUIDS)
         for (const f of elastomerGuide({ elastomer, fluid, temperatureC: 60 }).findings)
-          expect(f.remedy).toMatch(/maker/);
+          expect(english(f.remedy)).toMatch(/maker/);
     expect(elastomerGuide({ elastomer: 'EPDM', fluid: 'mineral oil', temperatureC: 60 }).values.goes).toBe(
       'no',
     );

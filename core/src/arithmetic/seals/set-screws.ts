@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { len, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type SetScrewRuleInput = {
   shaftMm: number;
@@ -47,70 +48,62 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
     findings.push({
       ...shared,
       verdict: input.hardened ? 'accept' : 'reject',
-      reason: input.hardened
-        ? 'The shaft is case-hardened, and hardened set screws are in.'
-        : 'A case-hardened shaft wants hardened set screws, whatever the pressure.',
+      reason: input.hardened ? M.shaftCaseHardenedHardenedSet : M.caseHardenedShaftWantsHardened,
       params: { hardened: Boolean(input.hardened) },
-      ...(input.hardened
-        ? {}
-        : { remedy: 'Change the set screws for hardened ones before the cartridge goes on.' }),
+      ...(input.hardened ? {} : { remedy: M.changeSetScrewsHardenedOnes }),
     });
   else if (box === undefined)
     findings.push({
       ...shared,
       verdict: 'incomplete',
-      reason: 'The pressure in the box is not said: whether set screws must be hardened is not known.',
+      reason: M.pressureBoxNotSaidWhether,
       params: {},
-      remedy: 'Put it into the setup; 0 where there is none.',
+      remedy: M.putIntoSetup0Where,
     });
   else if (group === null)
     findings.push({
       ...shared,
       verdict: 'caution',
-      reason: `The rule ends at ${len(LARGE_MM, 2)}: for a shaft of ${len(input.shaftMm, 1)} the maker says which screws.`,
+      reason: M.ruleEndsShaftMakerSays({ large_mm: len(LARGE_MM, 2), shaft: len(input.shaftMm, 1) }),
       params: { LARGE_MM, shaftMm: input.shaftMm },
-      remedy: 'Ask the maker.',
+      remedy: M.askMaker,
     });
   else if (needs && !input.hardened)
     findings.push({
       ...shared,
       verdict: 'reject',
-      reason: `${pres(box)} in the box on a shaft of ${len(input.shaftMm, 1)} wants hardened set screws.`,
+      reason: M.boxShaftWantsHardenedSet({ box: pres(box), shaft: len(input.shaftMm, 1) }),
       params: { box, shaftMm: input.shaftMm },
-      limit: `hardened over ${pres(group.roundedMpa)} (${pres(group.psiMpa)} as it was born)`,
-      remedy: between
-        ? 'It stands between the rounded value and the one in psi: take hardened ones, or ask the maker.'
-        : 'Change the set screws for hardened ones before the cartridge goes on.',
+      limit: M.hardenedOverAsBorn({ rounded: pres(group.roundedMpa), psi: pres(group.psiMpa) }),
+      remedy: between ? M.standsBetweenRoundedValueOne : M.changeSetScrewsHardenedOnes,
     });
   else
     findings.push({
       ...shared,
       verdict: 'accept',
-      reason: needs
-        ? 'Hardened set screws are needed, and are in.'
-        : `${pres(box)} in the box: plain set screws hold on this shaft.`,
+      reason: needs ? M.hardenedSetScrewsNeeded : M.boxPlainSetScrewsHold({ box: pres(box) }),
       params: { box: needs ? null : box },
-      limit: `hardened over ${pres(group.roundedMpa)}`,
+      limit: M.hardenedOver({ rounded: pres(group.roundedMpa) }),
     });
   if (input.caseHardened)
     findings.push({
       ...shared,
       code: 'set-screws.shaft',
       verdict: 'caution',
-      reason: 'The shaft is case-hardened: set screws do not bite into it.',
+      reason: M.shaftCaseHardenedSetScrews,
       params: {},
-      remedy: 'Hardened screws, dimples for the dogs, or another drive, by the maker.',
+      remedy: M.hardenedScrewsDimplesDogsAnother,
     });
   return {
     values: { thresholdMpa, needsHardened: needs },
     findings,
     working: [
       {
-        what: 'threshold for this shaft',
+        what: M.thresholdShaft,
         sum:
           thresholdMpa === null
-            ? 'none'
-            : `${pres(thresholdMpa)}, box ${box === undefined ? 'not said' : pres(box)}`,
+            ? M.none
+            : M.box({ threshold: pres(thresholdMpa), box: box === undefined ? M.notSaid : pres(box) }),
       },
     ],
     beams: [],

@@ -1,8 +1,10 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type SettingInput = {
   /** Collar back to face, unloaded. */
@@ -47,7 +49,7 @@ export function sealSetting(input: SettingInput): CalculatorResult<SettingValues
     throw new RangeError(
       'The collar would not stand clear of the box face on that side: check the seat’s sign.',
     );
-  const words = `${len(collarMm, 2)} ${inside ? 'into' : 'out of'} the box from its face`;
+  const words = M.boxFromFace({ collar: len(collarMm, 2), inside: inside ? 'into' : 'out' });
   const sign = (inside ? seatFaceMm : -seatFaceMm) >= 0 ? '+' : '−';
   return {
     values: { workingLengthMm, seatFaceMm, collarMm, signSlipMm: 2 * Math.abs(seatFaceMm) },
@@ -55,29 +57,34 @@ export function sealSetting(input: SettingInput): CalculatorResult<SettingValues
       {
         code: 'setting.collar',
         verdict: 'accept',
-        reason: `Set the back of the collar ${words}.`,
+        reason: M.setBackCollar({ words }),
         params: { words },
         source: 'geometry',
         ...(seatFaceMm === 0
           ? {}
           : {
-              remedy: `Look at the sign on the figure: the wrong way round costs ${len(2 * Math.abs(seatFaceMm), 2)} of compression.`,
+              remedy: M.lookSignFigureWrongWay({ seatFace: len(2 * Math.abs(seatFaceMm), 2) }),
             }),
         acceptable: false,
       },
     ],
     working: [
       {
-        what: 'working length',
-        sum: `${num(input.freeLengthMm, 2)} − ${num(input.compressionMm, 2)} = ${len(workingLengthMm, 2)}`,
+        what: M.workingLength,
+        sum: expr`${num(input.freeLengthMm, 2)} − ${num(input.compressionMm, 2)} = ${len(workingLengthMm, 2)}`,
       },
       {
-        what: 'seat’s face',
-        sum: `${num(input.seatMm, 2)}${input.gasketMm ? ` − gasket ${num(input.gasketMm, 2)}` : ''} = ${len(seatFaceMm, 2)} ${seatFaceMm >= 0 ? 'inside' : 'outside'} the box face`,
+        what: M.seatsFace,
+        sum: M.boxFace({
+          seat: num(input.seatMm, 2),
+          gasket: input.gasketMm ? M.gasket({ gasket: num(input.gasketMm, 2) }) : '',
+          seatFace: len(seatFaceMm, 2),
+          seatFace2: seatFaceMm >= 0 ? 'inside' : 'outside',
+        }),
       },
       {
-        what: 'collar',
-        sum: `${num(workingLengthMm, 2)} ${sign} ${num(Math.abs(seatFaceMm), 2)} = ${len(collarMm, 2)}`,
+        what: M.collar,
+        sum: expr`${num(workingLengthMm, 2)} ${sign} ${num(Math.abs(seatFaceMm), 2)} = ${len(collarMm, 2)}`,
       },
     ],
     beams: [],
@@ -131,13 +138,19 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
       ? 'too-close'
       : 'accept';
   const range =
-    half > 0 ? `, ${num(compressionMm - half, 2)} to ${len(compressionMm + half, 2)} with the end play` : '';
+    half > 0
+      ? M.endPlay({ compression: num(compressionMm - half, 2), compression2: len(compressionMm + half, 2) })
+      : '';
   const finding: Finding = {
     code: 'compression',
     verdict,
-    reason: `The seal is pressed together ${len(compressionMm, 2)}${range}${verdict === 'reject' ? ': outside what it allows.' : '.'}`,
+    reason: M.sealPressedTogether({
+      compression: len(compressionMm, 2),
+      range,
+      verdict: verdict === 'reject' ? 'outsideWhatAllows' : 'text',
+    }),
     params: { compressionMm, range, verdict: Boolean(verdict === 'reject') },
-    limit: `${num(lowerMm, 2)} to ${len(upperMm, 2)}`,
+    limit: M.to6({ lower: num(lowerMm, 2), upper: len(upperMm, 2) }),
     source: maker ? 'maker' : 'practice',
     acceptable: true,
     ...(verdict === 'accept'
@@ -145,12 +158,15 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
       : {
           remedy:
             verdict === 'reject'
-              ? `Move the collar ${len(Math.abs(compressionMm - input.compressionMm), 2)} ${compressionMm > input.compressionMm ? 'away from' : 'towards'} the seat, or the impeller back.`
-              : 'Measure again with a finer gauge.',
+              ? M.moveCollarSeatImpellerBack({
+                  compression: len(Math.abs(compressionMm - input.compressionMm), 2),
+                  compression2: compressionMm > input.compressionMm ? 'awayFrom' : 'towards',
+                })
+              : M.measureAgainFinerGauge,
         }),
   };
   const beam: Beam = {
-    label: 'Compression',
+    label: M.compression,
     quantity: 'length',
     value: compressionMm,
     target: input.compressionMm,
@@ -166,7 +182,7 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
             count: 1,
             stepMm: input.resolutionMm,
             marginMm: Math.min(compressionMm - lowerMm, upperMm - compressionMm),
-            where: 'of the setting',
+            where: M.setting,
           }),
         }),
   };
@@ -182,12 +198,17 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
     findings: [finding],
     working: [
       {
-        what: 'moved since',
-        sum: `setting ${num(input.settingMm ?? 0, 2)} + impeller ${num(input.impellerMm ?? 0, 2)} + growth ${num(input.growthMm ?? 0, 2)} = ${len(shiftMm, 2)}`,
+        what: M.movedSince,
+        sum: M.settingImpellerGrowth({
+          setting: num(input.settingMm ?? 0, 2),
+          impeller: num(input.impellerMm ?? 0, 2),
+          growth: num(input.growthMm ?? 0, 2),
+          shift: len(shiftMm, 2),
+        }),
       },
       {
-        what: 'compression',
-        sum: `${num(input.compressionMm, 2)} + ${num(shiftMm, 2)} = ${len(compressionMm, 2)}`,
+        what: M.compression2,
+        sum: expr`${num(input.compressionMm, 2)} + ${num(shiftMm, 2)} = ${len(compressionMm, 2)}`,
       },
     ],
     beams: [beam],

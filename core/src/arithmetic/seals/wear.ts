@@ -1,6 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type WearInput = {
   /** Projection of the pins, or face from the spacer, by days since it was fitted; the first is the baseline. */
@@ -65,7 +66,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
         ? {
             code: 'wear',
             verdict: 'incomplete',
-            reason: `Baseline ${len(first.projectionMm, 2)}; a later reading tells the wear.`,
+            reason: M.baselineLaterReadingTellsWear({ projection: len(first.projectionMm, 2) }),
             params: { projectionMm: first.projectionMm },
             acceptable: false,
           }
@@ -73,21 +74,25 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
           ? {
               code: 'wear',
               verdict: 'reject',
-              reason: `${len(last.projectionMm, 2)} is left: the service is due.`,
+              reason: M.leftServiceDue({ projection: len(last.projectionMm, 2) }),
               params: { projectionMm: last.projectionMm },
               limit: len(service, 2),
               source: 'maker',
-              remedy: 'Order and plan it now.',
+              remedy: M.orderPlanNow,
               acceptable: true,
             }
           : {
               code: 'wear',
               verdict: 'accept',
               reason: early
-                ? `Worn ${len(wornMm, 2)}: ${TOO_EARLY}`
+                ? M.worn({ worn: len(wornMm, 2), too_early: TOO_EARLY })
                 : dueDays === null
-                  ? `Worn ${len(wornMm, 2)}; no trend towards ${len(service, 2)}.`
-                  : `Worn ${len(wornMm, 2)}, ${len(mmPerYear ?? 0, 2)} a year: due ${sayDay(trend)}.`,
+                  ? M.wornNoTrendTowards({ worn: len(wornMm, 2), service: len(service, 2) })
+                  : M.wornYearDue({
+                      worn: len(wornMm, 2),
+                      mmPerYear: len(mmPerYear ?? 0, 2),
+                      trend: sayDay(trend),
+                    }),
               params: {
                 wornMm: early ? wornMm : null,
                 TOO_EARLY: early ? TOO_EARLY : null,
@@ -104,8 +109,13 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
     working: line
       ? [
           {
-            what: 'robust line',
-            sum: `${num(line.level, 3)} − ${num(-line.slope * YEAR_DAYS, 3)} a year; reaches ${len(service, 2)} after ${dueDays === null ? 'never' : `${Math.round(dueDays)} days`}`,
+            what: M.robustLine,
+            sum: M.yearReachesAfter({
+              level: num(line.level, 3),
+              slope: num(-line.slope * YEAR_DAYS, 3),
+              service: len(service, 2),
+              dueDays: dueDays === null ? 'never' : M.days({ dueDays: Math.round(dueDays) }),
+            }),
           },
         ]
       : [],

@@ -2,6 +2,7 @@ import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/res
 import { significance, wrapDeg } from '../../metrology/harmonics.ts';
 import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 /** The once-a-turn vector at one station along the shaft. */
 export type StationVector = {
@@ -183,11 +184,15 @@ function crossing(line: Line): number | null {
 
 function work(stations: readonly StationVector[], v: BendValues): WorkingLine[] {
   const lines: WorkingLine[] = stations.map((s, i) => ({
-    what: `station ${i + 1} at ${len(s.atMm, 0)}`,
-    sum: `1× ${len(s.eccentricityMm, 4)} at ${s.highSpotDeg.toFixed(0)}°, ± ${num(2 * s.uncertaintyMm, 4)}`,
+    what: M.station({ i: i + 1, at: len(s.atMm, 0) }),
+    sum: M.n1({
+      eccentricity: len(s.eccentricityMm, 4),
+      highSpot: s.highSpotDeg.toFixed(0),
+      uncertainty: num(2 * s.uncertaintyMm, 4),
+    }),
   }));
   if (v.slopeMmPerM !== null)
-    lines.push({ what: 'growth along the shaft', sum: `${len(v.slopeMmPerM, 3)} a metre` });
+    lines.push({ what: M.growthAlongShaft, sum: M.metre({ slopeMmPerM: len(v.slopeMmPerM, 3) }) });
   return lines;
 }
 
@@ -200,56 +205,64 @@ function sayBend(v: BendValues, stations: readonly StationVector[]): Finding {
       return {
         ...shared,
         verdict: 'accept',
-        reason: 'Along the shaft nothing runs off centre beyond the gauge’s doubt.',
+        reason: M.alongShaftNothingRunsOff,
         params: {},
       };
     case 'one-station':
       return {
         ...shared,
         verdict: 'caution',
-        reason: 'One station cannot tell a bent shaft from one off centre.',
+        reason: M.oneStationCannotTellBent,
         params: {},
-        remedy: 'Indicate at two stations more, as far apart as the shaft allows.',
+        remedy: M.indicateTwoStationsMoreAs,
       };
     case 'off-centre':
       return {
         ...shared,
         verdict: 'caution',
-        reason: `Off centre: every station runs out by the same ${len(v.offsetMm ?? biggest, 3)} towards ${(v.offsetDeg ?? 0).toFixed(0)}°. The shaft is straight; it does not turn about its own middle.`,
+        reason: M.offCentreEveryStationRuns({
+          offset: len(v.offsetMm ?? biggest, 3),
+          offset2: (v.offsetDeg ?? 0).toFixed(0),
+        }),
         params: { offsetMm: v.offsetMm ?? biggest, offsetDeg: v.offsetDeg ?? 0 },
-        remedy: 'Look to the bearings, their fit, the centres or the rollers it lies on, before the shaft.',
+        remedy: M.lookBearingsTheirFitCentres,
       };
     case 'bent':
       return {
         ...shared,
         verdict: 'caution',
-        reason: `Bent: the eccentricity changes along the shaft in one direction, ${(v.bendDeg ?? 0).toFixed(0)}°, up to ${len(biggest, 3)}.`,
+        reason: M.bentEccentricityChangesAlongShaft({
+          bend: (v.bendDeg ?? 0).toFixed(0),
+          biggest: len(biggest, 3),
+        }),
         params: { bendDeg: v.bendDeg ?? 0, biggest },
-        remedy: 'Straighten the shaft or renew it; a seal or bearing fitted to it will work at every turn.',
+        remedy: M.straightenShaftRenewSealBearing,
       };
     case 'local':
       return {
         ...shared,
         verdict: 'caution',
-        reason: `A local bruise: station ${(v.localStation ?? 0) + 1} alone stands off, and over all waves, not once a turn only.`,
+        reason: M.localBruiseStationAloneStands({ localStation: (v.localStation ?? 0) + 1 }),
         params: { localStation: v.localStation ?? 0 },
-        remedy: 'Feel for the spot, file the high spot, then abrasive cloth; measure again.',
+        remedy: M.feelSpotFileHighSpot,
       };
     case 'bent-and-off-centre':
       return {
         ...shared,
         verdict: 'caution',
-        reason: `Bent and off centre together: the vectors change along the shaft and point different ways${stations.length === 2 ? ' (two stations only; a third would tell)' : ''}.`,
+        reason: M.bentOffCentreTogetherVectors({
+          count: stations.length === 2 ? 'twoStationsOnlyThird' : 'none',
+        }),
         params: { length: Boolean(stations.length === 2) },
-        remedy: 'Put the bearings or the set-up right first, measure again, then judge the bend.',
+        remedy: M.putBearingsSetUpRight,
       };
     default:
       return {
         ...shared,
         verdict: 'caution',
-        reason: `The stations do not agree on any one shape (doubt of one ${len(u / Math.sqrt(stations.length), 4)}).`,
+        reason: M.stationsDoNotAgreeAny({ u: len(u / Math.sqrt(stations.length), 4) }),
         params: { u: u / Math.sqrt(stations.length) },
-        remedy: 'Measure again with the gauge freshly set; add a station between.',
+        remedy: M.measureAgainGaugeFreshlySet,
       };
   }
 }

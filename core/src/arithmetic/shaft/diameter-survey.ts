@@ -1,11 +1,14 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { fitLine } from '../../metrology/line.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
 import { inQuadrature, mean, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type GroovePlace, groove } from './groove.ts';
+import { M } from './messages.ts';
 import { formLimitMm as formLimitOf, type SeatLimits, type SeatQuestion, seatLimits } from './seat-limits.ts';
 import { finestGrade, type SizeLimits, tidy } from './tolerance.ts';
 
@@ -50,7 +53,7 @@ type Spot = { station: number; angleDeg: number; mm: number; u: number };
 
 const lower = (a: Spot, b: Spot) => (b.mm < a.mm ? b : a);
 const higher = (a: Spot, b: Spot) => (b.mm > a.mm ? b : a);
-const at = (s: Spot) => `station ${s.station + 1}, ${s.angleDeg}°`;
+const at = (s: Spot) => M.station2({ station: s.station + 1, angle: s.angleDeg });
 
 type Context = {
   input: DiameterSurveyInput;
@@ -88,8 +91,8 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
     formLimitMm,
     findings: [],
     working: [
-      { what: 'size', sum: `${num(limits.lowerMm)} to ${len(limits.upperMm)}, ${name}` },
-      { what: 'form', sum: `IT5 at ${len(input.nominalMm, 1)} = ${len(formLimitMm)}` },
+      { what: M.size, sum: M.to({ lower: num(limits.lowerMm), upper: len(limits.upperMm), name }) },
+      { what: M.form, sum: M.iT5({ nominal: len(input.nominalMm, 1), formLimit: len(formLimitMm) }) },
     ],
   };
   const { findings, working } = context;
@@ -107,17 +110,17 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
     findings.push({
       code: 'shaft.odd-lobes',
       verdict: 'accept',
-      reason: 'Two-point measuring passes over an odd-lobed shape.',
+      reason: M.twoPointMeasuringPassesOver,
       params: {},
       source: 'geometry',
-      remedy: 'Where it matters: three waves a turn show in run-out, or in a V-block.',
+      remedy: M.whereMattersThreeWavesTurn,
       acceptable: false,
     });
     if (input.stationsMm.length < seat.leastPlaces)
       findings.push({
         code: 'shaft.places',
         verdict: 'incomplete',
-        reason: `This seat is judged at ${seat.leastPlaces} places along it or more.`,
+        reason: M.seatJudgedPlacesAlongMore({ leastPlaces: seat.leastPlaces }),
         params: { leastPlaces: seat.leastPlaces },
         acceptable: false,
       });
@@ -125,7 +128,7 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
     findings.push({
       code: 'shaft.unread',
       verdict: 'incomplete',
-      reason: `${wanted - spots.length} of ${wanted} places are still to be measured.`,
+      reason: M.placesStillMeasured({ wanted: wanted - spots.length, wanted2: wanted }),
       params: { wanted: wanted - spots.length, wanted2: wanted },
       acceptable: false,
     });
@@ -154,10 +157,10 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
 }
 
 /** What to do about a place too close to a limit, with the number of readings that would settle it. */
-function repeatThere({ input }: Context, spot: Spot, marginMm: number): string {
+function repeatThere({ input }: Context, spot: Spot, marginMm: number): Text {
   return saySettle(
     settle({ marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
-    `at ${at(spot)}`,
+    M.at({ at: at(spot) }),
   );
 }
 
@@ -168,30 +171,30 @@ function judgeSize(context: Context, seat: SeatLimits, largest: Spot, smallest: 
     judgeEnd(context, seat, largest, {
       name: 'largest',
       limits: { upper: upperMm },
-      within: 'under the upper limit',
+      within: M.underUpperLimit,
       side: 'upper',
-      beyond: `${len(largest.mm - upperMm)} over: ${seat.over}`,
-      remedy: 'File off high spots, then abrasive cloth, and measure again; else another shaft.',
+      beyond: M.over({ mm: len(largest.mm - upperMm), over: seat.over }),
+      remedy: M.fileOffHighSpotsThen,
     }),
     judgeEnd(context, seat, smallest, {
       name: 'smallest',
       limits: { lower: lowerMm },
-      within: 'over the lower limit',
+      within: M.overLowerLimit,
       side: 'lower',
-      beyond: `${len(lowerMm - smallest.mm)} under: ${seat.under}`,
-      remedy: 'Move the seat, sleeve the shaft, or renew it.',
+      beyond: M.under({ lower: len(lowerMm - smallest.mm), under: seat.under }),
+      remedy: M.moveSeatSleeveShaftRenew,
     }),
   );
-  working.push({ what: 'largest, smallest', sum: `${num(largest.mm)}, ${len(smallest.mm)}` });
+  working.push({ what: M.largestSmallest, sum: expr`${num(largest.mm)}, ${len(smallest.mm)}` });
 }
 
 type End = {
   name: 'largest' | 'smallest';
   limits: { lower?: number; upper?: number };
   side: 'lower' | 'upper';
-  within: string;
-  beyond: string;
-  remedy: string;
+  within: Text;
+  beyond: Text;
+  remedy: Text;
 };
 
 /** One end of the sizes against its own limit. */
@@ -199,16 +202,16 @@ function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Fin
   const d = decide(spot.mm, spot.u, end.limits, context.input.rule);
   const { lowerMm, upperMm } = seat.limits;
   const said = {
-    accept: `is ${end.within}.`,
-    'too-close': `is within the micrometer's doubt of the ${end.side} limit.`,
-    reject: `is ${end.beyond}`,
+    accept: M.is({ within: end.within }),
+    'too-close': M.withinMicrometerSDoubtLimit({ side: end.side }),
+    reject: M.is2({ beyond: end.beyond }),
   }[d.verdict];
   return {
     code: `shaft.${end.name}`,
     verdict: d.verdict,
-    reason: `The ${end.name} diameter, ${len(spot.mm)}, ${said}`,
+    reason: M.diameter({ name: end.name, mm: len(spot.mm), said }),
     params: { name: end.name, mm: spot.mm, said },
-    limit: `${num(lowerMm)} to ${len(upperMm)} (${seat.name})`,
+    limit: M.to2({ lower: num(lowerMm), upper: len(upperMm), name: seat.name }),
     source: seat.source,
     acceptable: true,
     ...(d.verdict === 'accept'
@@ -225,20 +228,24 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
   const oval = tidy(max.mm - min.mm);
   const d = decide(oval, inQuadrature(max.u, min.u), { upper: formLimitMm }, input.rule);
   working.push({
-    what: `out-of-round, station ${s + 1}`,
-    sum: `${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
+    what: M.outRoundStation({ s: s + 1 }),
+    sum: expr`${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
   });
   if (d.verdict !== 'accept')
     findings.push({
       code: `shaft.ovality.${s + 1}`,
       verdict: d.verdict,
-      reason: `Station ${s + 1} is out of round by ${len(oval)}, ${d.verdict === 'reject' ? 'over the form limit' : 'within doubt of the form limit'}.`,
+      reason: M.stationOutRound({
+        s: s + 1,
+        oval: len(oval),
+        verdict: d.verdict === 'reject' ? 'overFormLimit' : 'withinDoubtFormLimit',
+      }),
       params: { s, oval, verdict: Boolean(d.verdict === 'reject') },
-      limit: `${len(formLimitMm)} (IT5)`,
+      limit: M.iT52({ formLimit: len(formLimitMm) }),
       source: 'iso-286',
       remedy:
         d.verdict === 'reject'
-          ? 'Dress the high sides and measure again, or move the seat.'
+          ? M.dressHighSidesMeasureAgain
           : saySettle(
               settle({
                 marginMm: d.marginMm,
@@ -247,7 +254,7 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
                 places: 2,
                 rule: input.rule,
               }),
-              `at ${at(max)} and ${min.angleDeg}°`,
+              M.atAnd({ at: at(max), angle: min.angleDeg }),
             ),
       acceptable: true,
     });
@@ -266,8 +273,13 @@ function judgeTaper(
   const taperOverSeatMm = tidy(line.slope * seat);
   const taperMmPer100 = tidy(line.slope * 100);
   working.push({
-    what: 'taper',
-    sum: `${num(taperMmPer100)} per ${len(100, 0)} × ${len(seat, 0)} = ${len(taperOverSeatMm)} over the seat`,
+    what: M.taper,
+    sum: M.perOverSeat({
+      taperMmPer100: num(taperMmPer100),
+      value: len(100, 0),
+      seat: len(seat, 0),
+      taperOverSeat: len(taperOverSeatMm),
+    }),
   });
   const d = decide(
     Math.abs(taperOverSeatMm),
@@ -278,17 +290,20 @@ function judgeTaper(
   findings.push({
     code: 'shaft.taper',
     verdict: d.verdict,
-    reason: `The seat ${taperOverSeatMm >= 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(taperOverSeatMm))} from the first station to the last${d.verdict === 'accept' ? '' : d.verdict === 'reject' ? ', over the form limit' : ', within doubt of the form limit'}.`,
+    reason: M.seatFromFirstStationLast({
+      taperOverSeat: taperOverSeatMm >= 0 ? 'grows' : 'shrinks',
+      taperOverSeat2: len(Math.abs(taperOverSeatMm)),
+      verdict:
+        d.verdict === 'accept' ? 'none' : d.verdict === 'reject' ? 'overFormLimit' : 'withinDoubtFormLimit',
+    }),
     params: {
       taperOverSeatMm: Boolean(taperOverSeatMm >= 0),
       taperOverSeatMm2: Math.abs(taperOverSeatMm),
       verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject'),
     },
-    limit: `${len(formLimitMm)} (IT5)`,
+    limit: M.iT52({ formLimit: len(formLimitMm) }),
     source: 'iso-286',
-    ...(d.verdict === 'accept'
-      ? {}
-      : { remedy: 'Check the whole seat with straightedge and marking blue; dress or move the seat.' }),
+    ...(d.verdict === 'accept' ? {} : { remedy: M.checkWholeSeatStraightedgeMarking }),
     acceptable: true,
   });
   return { taperMmPer100, taperOverSeatMm };
@@ -303,19 +318,21 @@ function judgeForm(
   const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
   const grade = finestGrade(input.nominalMm, formMm);
   working.push({
-    what: 'form',
-    sum: `${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}, ${grade === null ? 'wider than IT12' : `keeps to IT${grade}`}`,
+    what: M.form,
+    sum: expr`${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}, ${grade === null ? M.widerThanIT12 : M.keeps({ grade })}`,
   });
   findings.push({
     code: 'shaft.form',
     verdict: d.verdict,
-    reason: `All diameters lie within ${len(formMm)} of each other${d.verdict === 'accept' ? '.' : d.verdict === 'reject' ? ': what goes on will not bear evenly.' : ': within doubt of the limit.'}`,
+    reason: M.allDiametersLieWithinEach({
+      form: len(formMm),
+      verdict:
+        d.verdict === 'accept' ? 'text' : d.verdict === 'reject' ? 'whatGoesWillNotBear' : 'withinDoubtLimit',
+    }),
     params: { formMm, verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject') },
-    limit: `${len(formLimitMm)} (IT5)`,
+    limit: M.iT52({ formLimit: len(formLimitMm) }),
     source: 'iso-286',
-    ...(d.verdict === 'accept'
-      ? {}
-      : { remedy: 'Dress and measure again; a local bruise is filed off, a worn seat is moved or sleeved.' }),
+    ...(d.verdict === 'accept' ? {} : { remedy: M.dressMeasureAgainLocalBruise }),
     acceptable: true,
   });
   return formMm;
@@ -340,7 +357,7 @@ function sizeBeam(input: DiameterSurveyInput, limits: SizeLimits, largest: Spot,
   const both = { lower: limits.lowerMm, upper: limits.upperMm };
   return [
     {
-      label: spot === largest ? 'Largest diameter' : 'Smallest diameter',
+      label: spot === largest ? M.largestDiameter : M.smallestDiameter,
       quantity: 'length',
       value: spot.mm,
       target: (limits.lowerMm + limits.upperMm) / 2,
@@ -355,7 +372,7 @@ function sizeBeam(input: DiameterSurveyInput, limits: SizeLimits, largest: Spot,
               stepMm: input.resolutionMm,
               marginMm: decide(spot.mm, spot.u, both, input.rule).marginMm,
               rule: input.rule,
-              where: 'at that place',
+              where: M.place,
             }),
           }
         : {}),

@@ -8,6 +8,7 @@ import { shaftFinish } from './finish.ts';
 import { isoFit } from './fit.ts';
 import { GROOVE_PLACES } from './groove.ts';
 import { END_PLAY, RUNOUT } from './limits.ts';
+import { M } from './messages.ts';
 import { shaftPlay } from './play.ts';
 import { runout } from './runout.ts';
 import { runoutGrowth } from './runout-growth.ts';
@@ -29,7 +30,7 @@ const fits = (
 export const SHAFT_ENTRIES: readonly Calculator[] = [
   entry(
     'shaft.diameter-survey',
-    'Diameter survey of a seat: stations × angles',
+    M.diameterSurveySeatStationsAngles,
     object({
       nominalMm: mm(500).required(),
       system: string()
@@ -60,7 +61,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'shaft.runout',
-    'Run-out at a station, and what shape it is',
+    M.runOutStationWhatShape,
     object({
       shaftMm: mm(500).required(),
       readings: turn(),
@@ -76,7 +77,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'shaft.bend',
-    'Bent, off centre or bruised: from the once-a-turn vectors',
+    M.bentOffCentreBruisedFrom,
     object({
       stations: array(
         object({
@@ -97,7 +98,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'shaft.finish',
-    'Finish under a seal or of a gasket face',
+    M.finishUnderSealGasketFace,
     object({
       surface: string()
         .oneOf(['shaft', 'gasket-face'] as const)
@@ -114,7 +115,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'shaft.play',
-    'End play and radial play',
+    M.endPlayRadialPlay,
     object({
       end: array(
         object({ pushMm: signed().required(), pullMm: signed().required() }).noUnknown().required(),
@@ -132,20 +133,27 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'tolerance.iso286',
-    'Limits of size by ISO 286',
+    M.limitsSizeIso286,
     object({
       nominalMm: number().moreThan(0).max(500).required(),
       designation: string().min(2).max(6).required(),
     }).noUnknown(),
     (i) => {
       const v = iso286Limits(i.nominalMm, i.designation);
-      const sum = `${i.nominalMm} ${i.designation}: ${(1000 * v.lowerDeviationMm).toFixed(1)} / ${(1000 * v.upperDeviationMm).toFixed(1)} µm → ${v.lowerMm.toFixed(4)} to ${v.upperMm.toFixed(4)} mm`;
-      return { values: v, findings: [], working: [{ what: 'limits', sum }], beams: [] };
+      const sum = M.mMm({
+        nominal: i.nominalMm,
+        designation: i.designation,
+        lowerDeviation: (1000 * v.lowerDeviationMm).toFixed(1),
+        upperDeviation: (1000 * v.upperDeviationMm).toFixed(1),
+        lower: v.lowerMm.toFixed(4),
+        upper: v.upperMm.toFixed(4),
+      });
+      return { values: v, findings: [], working: [{ what: M.limits, sum }], beams: [] };
     },
   ),
   entry(
     'metrology.decision',
-    'Accept, reject or too close to call; how many readings would settle it',
+    M.acceptRejectTooCloseCall,
     object({
       readingsMm: array(signed(1000).required()).min(1).max(200).required(),
       stepMm: mm(1).required(),
@@ -165,7 +173,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'tolerance.fit',
-    'Fit of a hole and a shaft by ISO 286',
+    M.fitHoleShaftIso286,
     object({
       nominalMm: mm(500).required(),
       hole: string().max(8).required(),
@@ -177,7 +185,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
   ),
   entry(
     'shaft.runout-growth',
-    'Run-out over the years, and when it is at its limit',
+    M.runOutOverYearsWhen,
     object({
       readings: array(
         object({ days: number().min(0).max(36500).required(), runoutMm: number().min(0).max(10).required() })

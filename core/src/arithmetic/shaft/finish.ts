@@ -1,10 +1,12 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
-import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { rough } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
+import { M } from './messages.ts';
 
 export type FinishParameter = 'Ra' | 'Rq';
 export type FinishSurface = 'shaft' | 'gasket-face';
@@ -26,7 +28,7 @@ export const RQ_PER_RA = Math.PI / (2 * Math.SQRT2);
 
 /** Ra allowed, µm: under a seal 0.8 (32 µin), a gasket face 3.2 (125 µin). Common practice, no source. */
 const LIMIT_UM: Record<FinishSurface, number> = { shaft: 0.8, 'gasket-face': 3.2 };
-const NAME: Record<FinishSurface, string> = { shaft: 'shaft under the seal', 'gasket-face': 'gasket face' };
+const NAME: Record<FinishSurface, Text> = { shaft: M.shaftUnderSeal, 'gasket-face': M.gasketFace };
 
 /**
  * Judge a finish: the roughest reading against the limit, Rq turned into Ra by convention.
@@ -39,15 +41,15 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
   const source: SourceId = input.makerLimitUm === undefined ? 'practice' : 'maker';
   const largestRaUm = ra.length ? Math.max(...ra) : null;
   const u = readingUncertainty(input.resolutionUm) * factor;
-  const working = [{ what: 'limit, Ra', sum: rough(limitUm) }];
+  const working: WorkingLine[] = [{ what: M.limitRa, sum: rough(limitUm) }];
   if (input.parameter === 'Rq' && largestRaUm !== null)
     working.push({
-      what: 'Ra from Rq',
-      sum: `${rough(Math.max(...input.readingsUm))} ÷ 1.11 = ${rough(largestRaUm)}, a convention`,
+      what: M.raFromRq,
+      sum: M.n111Convention({ value: rough(Math.max(...input.readingsUm)), largestRa: rough(largestRaUm) }),
     });
   if (largestRaUm === null) {
     const code = `finish.${input.surface}`;
-    const reason = `The ${NAME[input.surface]} is not read yet.`;
+    const reason = M.notReadYet({ name: NAME[input.surface] });
     return {
       values: { largestRaUm, meanRaUm: null, limitUm },
       findings: [{ code, verdict: 'incomplete', reason, params: {}, acceptable: false }],
@@ -62,10 +64,10 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
     verdict: d.verdict,
     reason:
       d.verdict === 'accept'
-        ? `The ${name} reads Ra ${rough(largestRaUm)} at its roughest: smooth enough.`
+        ? M.readsRaRoughestSmoothEnough({ name, largestRa: rough(largestRaUm) })
         : d.verdict === 'reject'
-          ? `The ${name} reads Ra ${rough(largestRaUm)} at its roughest: too rough, it wears what runs or seals on it.`
-          : `The ${name} reads Ra ${rough(largestRaUm)}, within the tester’s doubt of the limit.`,
+          ? M.readsRaRoughestTooRough({ name, largestRa: rough(largestRaUm) })
+          : M.readsRaWithinTestersDoubt({ name, largestRa: rough(largestRaUm) }),
     params: {
       name: d.verdict === 'accept' ? name : null,
       largestRaUm: d.verdict === 'accept' ? largestRaUm : null,
@@ -74,15 +76,12 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
       name3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : name,
       largestRaUm3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : largestRaUm,
     },
-    limit: `Ra ${rough(limitUm)}`,
+    limit: M.ra({ limit: rough(limitUm) }),
     source,
     acceptable: true,
     ...(d.verdict === 'reject'
       ? {
-          remedy:
-            input.surface === 'shaft'
-              ? 'Polish with fine cloth round the shaft, never along; sleeve it where a groove stays. Measure again.'
-              : 'Dress the face on a plate, no radial scratches left; re-face it where that does not do. Measure again.',
+          remedy: input.surface === 'shaft' ? M.polishFineClothRoundShaft : M.dressFacePlateNoRadial,
         }
       : d.verdict === 'too-close'
         ? {
@@ -97,7 +96,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
                 }),
                 stepMm: 0,
               },
-              'there',
+              M.there,
             ),
           }
         : {}),
@@ -107,7 +106,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
     findings.push({
       code: `finish.${input.surface}.convention`,
       verdict: 'caution',
-      reason: 'Rq was turned into Ra by the usual 1.11, true for a sine profile only.',
+      reason: M.rqTurnedIntoRaUsual,
       params: {},
       source: 'finish-convention',
       acceptable: false,
@@ -115,10 +114,13 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
   return {
     values: { largestRaUm, meanRaUm: ra.reduce((a, b) => a + b, 0) / ra.length, limitUm },
     findings,
-    working: [...working, { what: 'roughest', sum: `Ra ${rough(largestRaUm)} of ${ra.length}` }],
+    working: [
+      ...working,
+      { what: M.roughest, sum: M.ra2({ largestRa: rough(largestRaUm), count: ra.length }) },
+    ],
     beams: [
       {
-        label: `Finish, ${name}`,
+        label: M.finish({ name }),
         quantity: 'roughness',
         value: largestRaUm,
         target: 0,

@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import { iso286Limits, parseDesignation } from './tolerance.ts';
 
 export type FitInput = {
@@ -41,14 +43,19 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
   const kind = leastMm >= 0 ? 'clearance' : mostMm <= 0 ? 'interference' : 'transition';
   const measuredMm =
     input.holeMm === undefined || input.shaftMm === undefined ? null : round(input.holeMm - input.shaftMm);
-  const either = (mm: number) => (mm >= 0 ? `${len(mm)} clearance` : `${len(-mm)} interference`);
+  const either = (mm: number) => (mm >= 0 ? M.clearance({ mm: len(mm) }) : M.interference({ mm: len(-mm) }));
   const shared = { source: 'iso-286' as const, acceptable: true };
   const findings: Finding[] = [
     {
       ...shared,
       code: 'fit',
       verdict: 'accept',
-      reason: `${kind === 'transition' ? 'Transition fit' : kind === 'clearance' ? 'Clearance fit' : 'Interference fit'}: ${either(leastMm)} to ${either(mostMm)}.`,
+      reason: M.to3({
+        kind:
+          kind === 'transition' ? 'transitionFit' : kind === 'clearance' ? 'clearanceFit' : 'interferenceFit',
+        either: either(leastMm),
+        either2: either(mostMm),
+      }),
       params: {
         kind: kind === 'transition' ? null : Boolean(kind === 'clearance'),
         leastMm: either(leastMm),
@@ -62,12 +69,10 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
       ...shared,
       code: 'fit.measured',
       verdict: inside ? 'accept' : 'reject',
-      reason: `As measured ${either(measuredMm)}${inside ? '' : ': not what this fit allows'}.`,
+      reason: M.asMeasured({ either: either(measuredMm), inside: inside ? 'none' : 'notWhatFitAllows' }),
       params: { measuredMm: either(measuredMm), inside: Boolean(inside) },
-      limit: `${either(leastMm)} to ${either(mostMm)}`,
-      ...(inside
-        ? {}
-        : { remedy: 'Measure both again at one temperature; then look which of the two is out.' }),
+      limit: M.to4({ either: either(leastMm), either2: either(mostMm) }),
+      ...(inside ? {} : { remedy: M.measureBothAgainOneTemperature }),
     });
   }
   return {
@@ -81,10 +86,16 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
     },
     findings,
     working: [
-      { what: `hole ${input.hole}`, sum: `${num(hole.lowerMm)} to ${len(hole.upperMm)}` },
-      { what: `shaft ${input.shaft}`, sum: `${num(shaft.lowerMm)} to ${len(shaft.upperMm)}` },
-      { what: 'at the most', sum: `${num(hole.upperMm)} − ${num(shaft.lowerMm)} = ${len(mostMm)}` },
-      { what: 'at the least', sum: `${num(hole.lowerMm)} − ${num(shaft.upperMm)} = ${len(leastMm)}` },
+      {
+        what: M.hole({ hole: input.hole }),
+        sum: M.to5({ lower: num(hole.lowerMm), upper: len(hole.upperMm) }),
+      },
+      {
+        what: M.shaft({ shaft: input.shaft }),
+        sum: M.to5({ lower: num(shaft.lowerMm), upper: len(shaft.upperMm) }),
+      },
+      { what: M.most, sum: expr`${num(hole.upperMm)} − ${num(shaft.lowerMm)} = ${len(mostMm)}` },
+      { what: M.least, sum: expr`${num(hole.lowerMm)} − ${num(shaft.upperMm)} = ${len(leastMm)}` },
     ],
     beams: [],
   };

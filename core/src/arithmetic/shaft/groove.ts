@@ -1,7 +1,9 @@
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 /** What will lie over a worn groove. */
 export const GROOVE_PLACES = ['moving-o-ring', 'seal-drive', 'elsewhere'] as const;
@@ -27,44 +29,38 @@ export function groove(input: {
   const shared = {
     code: 'shaft.groove',
     source: 'practice' as const,
-    limit: `${len(FELT_MM)}, what a fingernail feels`,
+    limit: M.whatFingernailFeels({ felt_mm: len(FELT_MM) }),
     acceptable: true,
   };
   const place =
-    input.under === 'moving-o-ring'
-      ? 'an O-ring that moves'
-      : input.under === 'seal-drive'
-        ? 'the seal’s drive'
-        : null;
+    input.under === 'moving-o-ring' ? M.oRingMoves : input.under === 'seal-drive' ? M.sealsDrive : null;
   const finding: Finding =
     d.verdict === 'accept'
       ? {
           ...shared,
           verdict: 'accept',
-          reason: `The worn track is ${len(Math.max(0, depthMm))} deep: a mark, not a groove.`,
+          reason: M.wornTrackDeepMarkNot({ value: len(Math.max(0, depthMm)) }),
           params: { value: Math.max(0, depthMm) },
         }
       : {
           ...shared,
           verdict: bad ? (d.verdict === 'reject' ? 'reject' : 'too-close') : 'caution',
           reason: place
-            ? `A groove ${len(depthMm)} deep lies under ${place}.`
-            : `A groove ${len(depthMm)} deep is worn beside the seat.`,
+            ? M.grooveDeepLiesUnder({ depth: len(depthMm), place })
+            : M.grooveDeepWornBesideSeat({ depth: len(depthMm) }),
           params: {
             depthMm: place ? depthMm : null,
             place: place ? place : null,
             depthMm2: place ? null : depthMm,
           },
-          remedy: bad
-            ? 'Move the seat along the shaft, sleeve the shaft, or renew it.'
-            : 'Keep it clear of O-rings and drive.',
+          remedy: bad ? M.moveSeatAlongShaftSleeve : M.keepClearORingsDrive,
         };
   return {
     depthMm,
     finding,
     working: {
-      what: 'groove',
-      sum: `(${num(input.besideMm)} − ${num(input.insideMm)}) ÷ 2 = ${len(depthMm)}`,
+      what: M.groove,
+      sum: expr`(${num(input.besideMm)} − ${num(input.insideMm)}) ÷ 2 = ${len(depthMm)}`,
     },
   };
 }

@@ -1,6 +1,7 @@
 import { len } from '../../quantities/say.ts';
 import { limitAnswers, type MethodLimit } from '../../sources/limits.ts';
 import { defineMethod, type MethodId } from '../../sources/methods.ts';
+import { M } from './messages.ts';
 
 const um = (v: number) => v / 1000;
 
@@ -18,20 +19,20 @@ export const runoutLimits = (shaftMm: number): RunoutLimit[] => [
     school: 'proportional',
     title:
       shaftMm > 80
-        ? `a thousandth of the shaft, ${len(MOST_RUNOUT_MM, 2)} at the most (our own choice)`
-        : 'a thousandth of the shaft',
+        ? M.thousandthShaftMostOurOwn({ most_runout_mm: len(MOST_RUNOUT_MM, 2) })
+        : M.thousandthShaft,
     limitMm: Math.min(um(shaftMm), MOST_RUNOUT_MM),
     source: 'practice',
   },
-  { school: 'flat', title: 'flat', limitMm: 0.05, source: 'practice' },
-  { school: 'standards', title: 'process-pump standards', limitMm: 0.025, source: 'pump-standards' },
+  { school: 'flat', title: M.flat, limitMm: 0.05, source: 'practice' },
+  { school: 'standards', title: M.processPumpStandards, limitMm: 0.025, source: 'pump-standards' },
 ];
 
 /** Run-out by the diameter is our own choice, since it scales with the surface speed of the wobble. */
 export const RUNOUT = defineMethod({
   id: 'runout',
-  ask: 'Run-out at a seal, TIR',
-  why: 'In proportion is our own choice: it scales with the surface speed of the wobble.',
+  ask: M.runOutSealTir,
+  why: M.proportionOurOwnChoiceScales,
   usual: 'proportional',
   answers: limitAnswers(runoutLimits(1)),
   ofJob: true,
@@ -42,15 +43,15 @@ type EndPlayLimit = MethodLimit & { school: 'strict' | 'flat' };
 
 /** End play allowed: 0.13 mm, or 0.25 mm by the flat method. Common practice, no source. */
 export const endPlayLimits = (): EndPlayLimit[] => [
-  { school: 'strict', title: 'seal practice', limitMm: 0.13, source: 'practice' },
-  { school: 'flat', title: 'flat school', limitMm: 0.25, source: 'practice' },
+  { school: 'strict', title: M.sealPractice, limitMm: 0.13, source: 'practice' },
+  { school: 'flat', title: M.flatSchool, limitMm: 0.25, source: 'practice' },
 ];
 
 /** The stricter end play is our own choice. */
 export const END_PLAY = defineMethod({
   id: 'endPlay',
-  ask: 'End play',
-  why: 'The stricter is our own choice: a seal’s faces follow every push.',
+  ask: M.endPlay,
+  why: M.stricterOurOwnChoiceSeals,
   usual: 'strict',
   answers: limitAnswers(endPlayLimits()),
   ofJob: true,

@@ -1,11 +1,14 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, inline, listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { doubtOfMean, mean, sampleDeviation } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
 import { type EndPlayMethod, endPlayLimits } from './limits.ts';
+import { M } from './messages.ts';
 
 export type PlayInput = {
   /** Indicator on the shaft end: pushed and pulled, one pair a trial. */
@@ -26,12 +29,12 @@ const RADIAL_GOOD_MM = 0.05;
 export const RADIAL_PLAY_MM = 0.08;
 
 type Side = {
-  name: string;
+  name: Text;
   values: number[];
   limit: LimitInForce;
-  means: string;
-  remedy: string;
-  where: string;
+  means: Text;
+  remedy: Text;
+  where: Text;
 };
 
 /**
@@ -46,7 +49,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
   const radial = (input.radial ?? []).map((p) => Math.abs(p.liftMm - p.restMm));
   const judge = (code: 'end' | 'radial', side: Side): number | null => {
     if (side.values.length === 0) {
-      const reason = `${side.name} is not measured yet.`;
+      const reason = M.notMeasuredYet({ name: side.name });
       findings.push({
         code: `play.${code}`,
         verdict: 'incomplete',
@@ -84,15 +87,23 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
         ? {
             ...judged,
             verdict: 'caution',
-            reason: `${side.name} is ${len(value)}: over ${len(RADIAL_GOOD_MM)}, still under ${len(RADIAL_PLAY_MM)}.`,
+            reason: M.overStillUnder({
+              name: side.name,
+              value: len(value),
+              radial_good_mm: len(RADIAL_GOOD_MM),
+              radial_play_mm: len(RADIAL_PLAY_MM),
+            }),
             params: { name: side.name, value, RADIAL_GOOD_MM, RADIAL_PLAY_MM },
-            remedy: 'Think of the bearing before the seal.',
+            remedy: M.thinkBearingBeforeSeal,
           }
         : judged,
     );
     working.push({
-      what: side.name.toLowerCase(),
-      sum: `(${side.values.map((v) => num(v)).join(' + ')}) ÷ ${side.values.length} = ${len(value)}`,
+      what: inline(side.name),
+      sum: expr`(${listOf(
+        side.values.map((v) => num(v)),
+        ' + ',
+      )}) ÷ ${side.values.length} = ${len(value)}`,
     });
     beams.push(
       upperBeam(
@@ -115,24 +126,24 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
     return value;
   };
   const endPlayMm = judge('end', {
-    name: 'End play',
+    name: M.endPlay,
     values: end,
     limit: limitInForce(endPlayLimits(), input.school, input.makerEndMm),
-    means: 'the seal faces would be worked open and shut.',
-    remedy: 'Thrust bearing, its nut or its shims first; the seal later.',
-    where: 'of push and pull',
+    means: M.sealFacesWouldWorkedOpen,
+    remedy: M.thrustBearingNutShimsFirst,
+    where: M.pushPull,
   });
   const radialPlayMm = judge('radial', {
-    name: 'Radial play',
+    name: M.radialPlay,
     values: radial,
     limit: limitInForce(
-      [{ school: 'practice', title: 'common practice', limitMm: RADIAL_PLAY_MM, source: 'practice' }],
+      [{ school: 'practice', title: M.commonPractice, limitMm: RADIAL_PLAY_MM, source: 'practice' }],
       'practice',
       input.makerRadialMm,
     ),
-    means: 'the bearing lets the shaft move under the seal.',
-    remedy: 'Change the bearing first, the seal later.',
-    where: 'of lift and release',
+    means: M.bearingLetsShaftMoveUnder,
+    remedy: M.changeBearingFirstSealLater,
+    where: M.liftRelease,
   });
   return { values: { endPlayMm, radialPlayMm }, findings, working, beams };
 }

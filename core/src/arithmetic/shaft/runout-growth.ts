@@ -1,6 +1,8 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { expr } from '../../message/message.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { len } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 export type RunoutGrowthInput = {
   /** Total run-out at one station by days since the first survey. */
@@ -39,15 +41,20 @@ export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutG
   const mmPerYear = trend.line ? trend.line.slope * YEAR_DAYS : null;
   const grownMm = last.runoutMm - first.runoutMm;
   const due = last.runoutMm >= input.limitMm || (trend.left !== null && trend.left <= 0);
-  const grown = `${grownMm < 0 ? 'Fallen' : 'Grown'} by ${len(Math.abs(grownMm), 3)}`;
+  const grown = M.by({ grown: grownMm < 0 ? 'fallen' : 'grown', grown2: len(Math.abs(grownMm), 3) });
   const told =
     trend.line === null
-      ? `${len(last.runoutMm, 3)} at the first survey; a later one tells whether it grows.`
+      ? M.firstSurveyLaterOneTells({ runout: len(last.runoutMm, 3) })
       : trend.early
-        ? `${grown}: ${TOO_EARLY}`
+        ? expr`${grown}: ${TOO_EARLY}`
         : trend.day === null
-          ? `${grown}; no trend towards ${len(input.limitMm, 3)}.`
-          : `${grown}, ${len(mmPerYear ?? 0, 3)} a year: at ${len(input.limitMm, 3)} ${sayDay(trend)}.`;
+          ? M.noTrendTowards({ grown, limit: len(input.limitMm, 3) })
+          : M.year({
+              grown,
+              mmPerYear: len(mmPerYear ?? 0, 3),
+              limit: len(input.limitMm, 3),
+              trend: sayDay(trend),
+            });
   return {
     values: {
       grownMm,
@@ -62,7 +69,7 @@ export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutG
         code: 'runout.growth',
         verdict: due ? 'reject' : trend.line === null ? 'incomplete' : 'accept',
         reason: due
-          ? `${len(last.runoutMm, 3)} against ${len(input.limitMm, 3)}: it stands at its limit.`
+          ? M.againstStandsLimit({ runout: len(last.runoutMm, 3), limit: len(input.limitMm, 3) })
           : told,
         params: {
           runoutMm: due ? last.runoutMm : null,
@@ -71,15 +78,15 @@ export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutG
         },
         limit: len(input.limitMm, 3),
         source: 'practice',
-        ...(due ? { remedy: 'Survey the shaft for its shape; look at the bearings it runs in first.' } : {}),
+        ...(due ? { remedy: M.surveyShaftShapeLookBearings } : {}),
         acceptable: true,
       },
     ],
     working: trend.line
       ? [
           {
-            what: 'robust line',
-            sum: `${len(trend.line.level, 3)} + ${len(mmPerYear ?? 0, 3)} a year`,
+            what: M.robustLine,
+            sum: M.year2({ level: len(trend.line.level, 3), mmPerYear: len(mmPerYear ?? 0, 3) }),
           },
         ]
       : [],

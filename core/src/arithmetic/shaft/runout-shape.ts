@@ -1,4 +1,6 @@
+import type { Text } from '../../message/message.ts';
 import { type HarmonicFit, significance } from '../../metrology/harmonics.ts';
+import { M } from './messages.ts';
 
 /** What a shape read by an indicator over one turn mostly is. */
 export type RunoutShape = 'true' | 'off-centre' | 'oval' | 'lobed' | 'rough' | 'mixed' | 'unfitted';
@@ -31,23 +33,22 @@ export function runoutShape(fit: HarmonicFit | null, alone: number): RunoutShape
 }
 
 /** The shape in words, for a finding. */
-export const SHAPE_WORDS: Record<RunoutShape, string> = {
-  true: 'it runs true within the gauge',
-  'off-centre': 'it runs off centre or is bent (once a turn)',
-  oval: 'it is out of round (twice a turn)',
-  lobed: 'it is lobed (three times a turn)',
-  rough: 'no wave carries it: surface, dirt, or a slipping gauge',
-  mixed: 'several shapes together',
-  unfitted: 'too few angles to tell the shape',
+export const SHAPE_WORDS: Record<RunoutShape, Text> = {
+  true: M.runsTrueWithinGauge,
+  'off-centre': M.runsOffCentreBentOnce,
+  oval: M.outRoundTwiceTurn,
+  lobed: M.lobedThreeTimesTurn,
+  rough: M.noWaveCarriesSurfaceDirt,
+  mixed: M.severalShapesTogether,
+  unfitted: M.tooFewAnglesTellShape,
 };
 
-export const SHAPE_REMEDY: Record<RunoutShape, string> = {
+export const SHAPE_REMEDY: Record<RunoutShape, Text> = {
   true: '',
-  'off-centre':
-    'Indicate at more stations to tell a bent shaft from one off centre; then straighten, renew, or change the bearing first.',
-  oval: 'Dress the high sides or sleeve the shaft; a seal sleeve moved along the shaft may find a rounder place.',
-  lobed: 'Check in a V-block; regrind or sleeve the shaft.',
-  rough: 'Clean the shaft, tighten the gauge and its base, and read the turn again.',
-  mixed: 'Dress what stands proud, then read the turn again.',
-  unfitted: 'Read at eight angles or more round the turn.',
+  'off-centre': M.indicateMoreStationsTellBent,
+  oval: M.dressHighSidesSleeveShaft,
+  lobed: M.checkVBlockRegrindSleeve,
+  rough: M.cleanShaftTightenGaugeBase,
+  mixed: M.dressWhatStandsProudThen,
+  unfitted: M.readEightAnglesMoreRound,
 };

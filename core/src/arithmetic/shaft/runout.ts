@@ -1,6 +1,8 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import {
   type AngleReading,
@@ -14,6 +16,7 @@ import { aloneDeviation, doubtOfMean, inQuadrature, sampleDeviation } from '../.
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
 import { type RunoutMethod, runoutLimits } from './limits.ts';
+import { M } from './messages.ts';
 import { type RunoutShape, runoutShape, SHAPE_REMEDY, SHAPE_WORDS } from './runout-shape.ts';
 import { tidy } from './tolerance.ts';
 
@@ -31,7 +34,9 @@ export type RunoutInput = {
   /** Readings wanted round the turn; 8 where nothing is said. */
   wanted?: number | undefined;
   /** Names the station in the sentences, as “station 2”. */
-  where?: string | undefined;
+  where?: Text | undefined;
+  /** What its findings are told apart by, where there are several. */
+  station?: string | undefined;
 };
 
 export type RunoutValues = {
@@ -52,6 +57,9 @@ export type RunoutValues = {
   expandedMm: number;
 };
 
+/** What the line of the limit is called: of several turns it is said once. */
+export const RUNOUT_LIMIT = M.limit;
+
 /** Readings at angles no farther apart than this to say a high spot cannot hide between them. */
 const WIDEST_GAP_DEG = 100;
 
@@ -63,15 +71,15 @@ const WIDEST_GAP_DEG = 100;
  * @throws RangeError for an unknown school
  */
 export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
-  const where = input.where ? ` at ${input.where}` : '';
-  const code = input.where ? input.where.replace(/^station /, '') : '';
+  const where = input.where ? M.at2({ where: input.where }) : '';
+  const code = input.station ?? (typeof input.where === 'string' ? input.where.replace(/^station /, '') : '');
   const tag = (name: string) => (code ? `runout.${name}.${code}` : `runout.${name}`);
   const limit = limitInForce(runoutLimits(input.shaftMm), input.school, input.makerLimitMm);
   const wanted = input.wanted ?? 8;
   const grouped = byAngle(input.readings);
   const one = aloneDeviation(input.resolutionMm);
   const findings: Finding[] = [];
-  const working: WorkingLine[] = [{ what: 'limit', sum: sayLimit(limit) }];
+  const working: WorkingLine[] = [{ what: RUNOUT_LIMIT, sum: sayLimit(limit) }];
   const fit = fitHarmonics(input.readings, one);
   // Half a turn fits many shapes: none is named before the turn is read.
   const shape = grouped.length >= wanted ? runoutShape(fit, one) : 'unfitted';
@@ -82,7 +90,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   const closed = closureMm === null ? null : Math.abs(closureMm) <= input.resolutionMm + 1e-9;
   let tirMm: number | null = null;
   let uTir = 0;
-  let doubt: string[] | undefined;
+  let doubt: Text[] | undefined;
 
   if (grouped.length >= 2) {
     const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
@@ -100,25 +108,30 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
     const uRead = inQuadrature(u(high.times), u(low.times));
     uTir = inQuadrature(uRead, turn.missedMm / 2);
     working.push({
-      what: `TIR${where}`,
-      sum: `${num(high.valueMm)} at ${degrees(high.angleDeg)} − ${num(low.valueMm)} at ${degrees(low.angleDeg)} = ${len(readMm)}${tirMm > readMm ? `; fitted ${len(tirMm)}, the larger is judged` : ''}; between the angles up to ${len(turn.missedMm)} can hide`,
+      what: M.tir({ where }),
+      sum: M.betweenAnglesUpCanHide({
+        value: num(high.valueMm),
+        degrees: degrees(high.angleDeg),
+        value2: num(low.valueMm),
+        degrees2: degrees(low.angleDeg),
+        read: len(readMm),
+        tir: tirMm > readMm ? M.fittedLargerJudged({ tir: len(tirMm) }) : '',
+        missed: len(turn.missedMm),
+      }),
     });
     const { marginMm: _, ...judged } = judgeUpper({
       code: tag('tir'),
-      what: `Run-out${where}`,
+      what: M.runOut({ where }),
       valueMm: tirMm,
       uncertaintyMm: uTir,
       downwardMm: uRead,
       limit,
       rule: input.rule,
-      means: grouped.length < wanted ? 'and the turn is not whole yet.' : `${SHAPE_WORDS[shape]}.`,
-      remedy:
-        grouped.length < wanted
-          ? 'Finish the turn: its shape tells what to do.'
-          : SHAPE_REMEDY[shape] || 'Read the turn again.',
+      means: grouped.length < wanted ? M.turnNotWholeYet : expr`${SHAPE_WORDS[shape]}.`,
+      remedy: grouped.length < wanted ? M.finishTurnShapeTellsWhat : SHAPE_REMEDY[shape] || M.readTurnAgain,
       more: betweenAngles(turn, uRead, limit.limitMm, grouped.length),
       again: {
-        where: `at ${degrees(high.angleDeg)} and ${degrees(low.angleDeg)}`,
+        where: M.atAnd2({ degrees: degrees(high.angleDeg), degrees2: degrees(low.angleDeg) }),
         stepMm: input.resolutionMm,
         count: Math.min(high.times, low.times),
         scatterMm: scatter,
@@ -131,10 +144,10 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       stepMm: input.resolutionMm,
       scatterMm: Math.SQRT2 * scatter,
       places: 2,
-      other: { mm: turn.missedMm / 2, from: 'what can hide between the angles' },
+      other: { mm: turn.missedMm / 2, from: M.whatCanHideBetweenAngles },
       marginMm: limit.limitMm - tirMm,
       rule: input.rule,
-      where: `at ${degrees(high.angleDeg)} and ${degrees(low.angleDeg)}`,
+      where: M.atAnd2({ degrees: degrees(high.angleDeg), degrees2: degrees(low.angleDeg) }),
     });
   }
   if (fit && shape !== 'unfitted') findings.push(...shapeFindings(fit, shape, tag, where, working));
@@ -169,7 +182,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
         ? []
         : [
             upperBeam(
-              `Run-out${where}, TIR`,
+              M.runOutTir({ where }),
               tirMm,
               expandedMm,
               limit,
@@ -193,38 +206,53 @@ function shapeFindings(
   fit: HarmonicFit,
   shape: RunoutShape,
   tag: (name: string) => string,
-  where: string,
+  where: Text,
   working: WorkingLine[],
 ): Finding[] {
   working.push({
-    what: `fit${where}: c, waves`,
-    sum: `${num(fit.meanMm, 4)}; ${fit.harmonics
-      .map((h) => `${h.order}× ${num(h.amplitudeMm, 4)} at ${degrees(h.phaseDeg)}`)
-      .join(', ')}; left ${len(fit.residualRmsMm, 4)} rms`,
+    what: M.fitCWaves({ where }),
+    sum: M.leftRms({
+      mean: num(fit.meanMm, 4),
+      harmonics: listOf(
+        fit.harmonics.map((h) =>
+          M.at3({ order: h.order, amplitude: num(h.amplitudeMm, 4), degrees: degrees(h.phaseDeg) }),
+        ),
+        ', ',
+      ),
+      residualRms: len(fit.residualRmsMm, 4),
+    }),
   });
   const [h1, h2] = fit.harmonics;
   if (h1)
     working.push({
-      what: `1×${where}`,
-      sum: `eccentricity ${len(h1.amplitudeMm, 4)}, gives 2 × ${num(h1.amplitudeMm, 4)} = ${len(2 * h1.amplitudeMm, 4)} of TIR`,
+      what: expr`1×${where}`,
+      sum: M.eccentricityGives2Tir({
+        amplitude: len(h1.amplitudeMm, 4),
+        amplitude2: num(h1.amplitudeMm, 4),
+        amplitude3: len(2 * h1.amplitudeMm, 4),
+      }),
     });
   if (h2)
     working.push({
-      what: `2×${where}`,
-      sum: `out of round: TIR 2 × ${num(h2.amplitudeMm, 4)} = ${len(2 * h2.amplitudeMm, 4)}; diameters differ by 4 × that wave, ${len(4 * h2.amplitudeMm, 4)}`,
+      what: expr`2×${where}`,
+      sum: M.outRoundTir2Diameters({
+        amplitude: num(h2.amplitudeMm, 4),
+        amplitude2: len(2 * h2.amplitudeMm, 4),
+        amplitude3: len(4 * h2.amplitudeMm, 4),
+      }),
     });
   working.push({
-    what: `TIR of the fit${where}`,
-    sum: `${len(fit.tirFitMm, 4)}, of the readings ${len(fit.tirReadingsMm, 4)}`,
+    what: M.tirFit({ where }),
+    sum: M.readings({ tirFit: len(fit.tirFitMm, 4), tirReadings: len(fit.tirReadingsMm, 4) }),
   });
   if (shape === 'true' || shape === 'unfitted') return [];
   const spot =
-    h1 && shape !== 'oval' && shape !== 'lobed' ? ` The high spot is at ${degrees(h1.phaseDeg)}.` : '';
+    h1 && shape !== 'oval' && shape !== 'lobed' ? M.highSpot({ degrees: degrees(h1.phaseDeg) }) : '';
   return [
     {
       code: tag('shape'),
       verdict: shape === 'rough' ? 'caution' : 'accept',
-      reason: `By its shape${where} ${SHAPE_WORDS[shape]}.${spot}`,
+      reason: M.shape({ where, shape_word: SHAPE_WORDS[shape], spot }),
       params: { where, SHAPE_WORDS: SHAPE_WORDS[shape], spot },
       source: 'geometry',
       acceptable: true,
@@ -240,14 +268,14 @@ function turnFindings(
   closureMm: number | null,
   closed: boolean | null,
   tag: (name: string) => string,
-  where: string,
+  where: Text,
 ): Finding[] {
   if (grouped.length < wanted)
     return [
       {
         code: tag('unread'),
         verdict: 'incomplete',
-        reason: `${grouped.length} of ${wanted} angles are read${where}.`,
+        reason: M.anglesRead({ count: grouped.length, wanted, where }),
         params: { length: grouped.length, wanted, where },
         acceptable: false,
       },
@@ -261,27 +289,27 @@ function turnFindings(
     out.push({
       code: tag('gap'),
       verdict: 'caution',
-      reason: `Nothing is read${where} over ${degrees(widest)} of the turn: a high spot could hide there.`,
+      reason: M.nothingReadOverTurnHigh({ where, degrees: degrees(widest) }),
       params: { where, widest: degrees(widest) },
       source: 'practice',
-      remedy: 'Read once or twice more inside that gap.',
+      remedy: M.readOnceTwiceMoreInside,
       acceptable: false,
     });
   if (highestOrder(grouped.length) < 2)
     out.push({
       code: tag('few'),
       verdict: 'caution',
-      reason: `With ${grouped.length} angles${where} only the once-a-turn part can be told, not an oval.`,
+      reason: M.anglesOnlyOnceTurnPart({ count: grouped.length, where }),
       params: { length: grouped.length, where },
       source: 'practice',
-      remedy: 'Read at eight angles where the shape matters.',
+      remedy: M.readEightAnglesWhereShape,
       acceptable: false,
     });
   if (closureMm === null)
     out.push({
       code: tag('closing'),
       verdict: 'incomplete',
-      reason: `The turn${where} is not closed: read once more at the first angle.`,
+      reason: M.turnNotClosedReadOnce({ where }),
       params: { where },
       acceptable: false,
     });
@@ -290,8 +318,8 @@ function turnFindings(
       code: tag('closing'),
       verdict: closed ? 'accept' : 'reject',
       reason: closed
-        ? `Back at the first angle${where} the gauge reads the same within ${len(input.resolutionMm)}.`
-        : `Back at the first angle${where} the gauge reads ${len(closureMm)} differently: it moved.`,
+        ? M.backFirstAngleGaugeReads({ where, resolution: len(input.resolutionMm) })
+        : M.backFirstAngleGaugeReads2({ where, closure: len(closureMm) }),
       params: {
         where: closed ? where : null,
         resolutionMm: closed ? input.resolutionMm : null,
@@ -299,8 +327,8 @@ function turnFindings(
         closureMm: closed ? null : closureMm,
       },
       source: 'practice',
-      limit: `${len(input.resolutionMm)} (one step of the gauge)`,
-      ...(closed ? {} : { remedy: 'Tighten gauge and base, then measure this turn again.' }),
+      limit: M.oneStepGauge({ resolution: len(input.resolutionMm) }),
+      ...(closed ? {} : { remedy: M.tightenGaugeBaseThenMeasure }),
       acceptable: true,
     });
   return out;

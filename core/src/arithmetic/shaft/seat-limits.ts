@@ -1,4 +1,6 @@
+import type { Text } from '../../message/message.ts';
 import type { SourceId } from '../../sources/register.ts';
+import { M } from './messages.ts';
 import { inchCommercialLimits, iso286Limits, itMm, type SizeLimits, tidy } from './tolerance.ts';
 
 export type ShaftSystem = 'metric' | 'inch';
@@ -30,11 +32,11 @@ export type SeatQuestion = {
 
 export type SeatLimits = {
   limits: SizeLimits;
-  name: string;
+  name: Text;
   source: SourceId;
   /** What a shaft over or under its limits does to what goes on it. */
-  over: string;
-  under: string;
+  over: Text;
+  under: Text;
   /** Fewest places that judge this seat. */
   leastPlaces: number;
 };
@@ -42,40 +44,40 @@ export type SeatLimits = {
 /** Most diametral clearance of a gas-purged throttle on its shaft. Common practice, no source. */
 export const THROTTLE_CLEARANCE_MM = 0.13;
 
-const MEANS: Record<Seat, { over: string; under: string }> = {
+const MEANS: Record<Seat, { over: Text; under: Text }> = {
   'adapter-sleeve': {
-    over: 'the sleeve will not slide on and cannot be set.',
-    under: 'the sleeve closes on itself and loses its grip.',
+    over: M.sleeveWillNotSlideCannot,
+    under: M.sleeveClosesItselfLosesGrip,
   },
   'mechanical-seal': {
-    over: 'the seal will not go on, or its O-ring is cut.',
-    under: 'the O-ring leaks and the drive tilts on the shaft.',
+    over: M.sealWillNotGoO,
+    under: M.oRingLeaksDriveTilts,
   },
   'packing-sleeve': {
-    over: 'the sleeve will not go on.',
-    under: 'the sleeve runs off centre under the packing.',
+    over: M.sleeveWillNotGo,
+    under: M.sleeveRunsOffCentreUnder,
   },
   'split-race': {
-    over: 'the joint gaps stay open too far.',
-    under: 'the halves meet before they grip, and the race creeps.',
+    over: M.jointGapsStayOpenToo,
+    under: M.halvesMeetBeforeTheyGrip,
   },
-  throttle: { over: 'the shaft rubs in the throttle.', under: 'the gas escapes past the throttle.' },
+  throttle: { over: M.shaftRubsThrottle, under: M.gasEscapesPastThrottle },
 };
 
-function general(q: SeatQuestion, seat: Seat): { limits: SizeLimits; name: string; source: SourceId } {
+function general(q: SeatQuestion, seat: Seat): { limits: SizeLimits; name: Text; source: SourceId } {
   switch (seat) {
     case 'adapter-sleeve':
       return q.system === 'inch'
         ? {
             limits: inchCommercialLimits(q.nominalMm),
-            name: 'the inch commercial band',
+            name: M.inchCommercialBand,
             source: 'practice',
           }
         : { limits: iso286Limits(q.nominalMm, 'h9'), name: 'h9', source: 'iso-286' };
     case 'mechanical-seal':
     case 'packing-sleeve': {
       const minus = q.system === 'inch' ? 0.002 * 25.4 : 0.05;
-      return { limits: band(q.nominalMm, -minus, 0), name: 'nominal, nothing over', source: 'practice' };
+      return { limits: band(q.nominalMm, -minus, 0), name: M.nominalNothingOver, source: 'practice' };
     }
     case 'split-race': {
       const grade = q.splitRaceGrade ?? 'h7';
@@ -87,7 +89,7 @@ function general(q: SeatQuestion, seat: Seat): { limits: SizeLimits; name: strin
         throw new RangeError('Give the bore of the throttle: the shaft is judged by its clearance there.');
       return {
         limits: band(q.nominalMm, bore - THROTTLE_CLEARANCE_MM - q.nominalMm, bore - q.nominalMm),
-        name: `clearance in the throttle at most ${THROTTLE_CLEARANCE_MM}`,
+        name: M.clearanceThrottleMost({ throttle_clearance_mm: THROTTLE_CLEARANCE_MM }),
         source: 'practice',
       };
     }
@@ -140,8 +142,8 @@ export function seatLimits(q: SeatQuestion): SeatLimits {
       ...shared,
       limits,
       name: both
-        ? "the maker's band"
-        : `the maker's ${q.makerLowerMm === undefined ? 'most' : 'least'}, ${plain.name}`,
+        ? M.makerSBand
+        : M.makerS({ makerLower: q.makerLowerMm === undefined ? 'most' : 'least', name: plain.name }),
       source: 'maker',
     };
   }

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { say } from '../../quantities/say.ts';
+import { english } from '../../testing/english.ts';
 import { RQ_PER_RA, shaftFinish } from './finish.ts';
 import { groove } from './groove.ts';
 import { shaftPlay } from './play.ts';
@@ -21,7 +22,7 @@ describe('a seat by what goes on it', () => {
     const s = seatLimits({ nominalMm: 60, system: 'metric', seat, splitRaceGrade });
     expect(s.limits.lowerMm).toBeCloseTo(lower, 6);
     expect(s.limits.upperMm).toBeCloseTo(upper, 6);
-    expect(s.name).toBe(name);
+    expect(english(s.name)).toBe(name);
     expect(s.limits.upperMm - s.limits.lowerMm).toBeCloseTo(s.limits.itMm, 6);
   });
 

@@ -1,6 +1,8 @@
 import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
 import type { FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import type { BoltSpec } from '../bolt-passes.ts';
 import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
@@ -10,9 +12,16 @@ import { type BoltSet, boltNeeds, type Housing, layoutOf } from './fitting-parts
 import { fixedFirst } from './fixed-first.ts';
 import { floatRoom } from './float-room.ts';
 import { greaseFill } from './grease-fill.ts';
+import { M } from './messages.ts';
 
 /** A set of the setup as the bolt step takes it. */
-export const specOf = (what: string, set: BoltSet, more: Partial<BoltSpec> = {}): BoltSpec => ({
+export const specOf = (
+  one: BoltSpec['one'],
+  what: Text,
+  set: BoltSet,
+  more: Partial<BoltSpec> = {},
+): BoltSpec => ({
+  one,
   what,
   // A step is not drawn before all of it is said: `boltNeeds`.
   ...(set.size && set.grade
@@ -36,11 +45,10 @@ export const fixedFirstStep = (setup: BearingSetup): StepDefinition<BearingSetup
     ? [
         {
           id: 'fixedfirst',
-          title: 'Fixed bearing on',
+          title: M.fixedBearing2,
           kind: fixedFirst,
-          guide:
-            'Two bearings to a shaft: the fixed one first, the float last and set so the shaft can grow.',
-          closes: 'Once the float is on, the fixed bearing can no longer be shifted along the shaft.',
+          guide: M.twoBearingsShaftFixedOne,
+          closes: M.onceFloatFixedBearingCan,
         },
       ]
     : [];
@@ -51,54 +59,51 @@ export const floatStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
     ? [
         {
           id: 'float',
-          title: 'Float',
+          title: M.float,
           kind: floatRoom,
-          guide:
-            'No ring beside a float: centred in its seat, or offset so that the larger gap lies where the shaft grows.',
-          repeatWord: 'Ring moved',
+          guide: M.noRingBesideFloatCentred,
+          repeatWord: M.ringMoved,
           again: true,
         },
       ]
     : [];
 
 /** The first fill, before the housing closes over it. */
-const fillAsk = (school: FillMethod, filled: string): string =>
-  school === 'to-shaft'
-    ? 'Base filled level with the underside of the shaft; nothing into the cap.'
-    : `${filled} filled to the quantity above, no more.`;
+const fillAsk = (school: FillMethod, filled: Text): Text =>
+  school === 'to-shaft' ? M.baseFilledLevelUndersideShaft : M.filledQuantityAboveNoMore({ filled });
 
 /** @param filled what the quantity goes into: a housing, or halves that are not closed yet */
-export const greaseStep = (setup: BearingSetup, filled = 'Housing'): StepDefinition<BearingSetup>[] =>
+export const greaseStep = (setup: BearingSetup, filled = M.housing2): StepDefinition<BearingSetup>[] =>
   setup.grease
     ? [
         {
           id: 'grease',
-          title: 'First fill',
+          title: M.firstFill,
           kind: greaseFill,
-          guide: 'Bearing first, by hand, from one side until it comes out of the other.',
-          caution: 'Clean hands, clean tin. Two greases are never mixed.',
+          guide: M.bearingFirstHandFromOne,
+          caution: M.cleanHandsCleanTinTwo,
           again: true,
           items: setup.grease.greased
-            ? [{ id: 'seals', group: 'Grease', ask: 'Only the housing seals got grease.' }]
+            ? [{ id: 'seals', group: H.grease, ask: M.onlyHousingSealsGotGrease }]
             : [
                 {
                   id: 'bearing',
-                  group: 'Grease',
-                  ask: 'Bearing packed from one side until it came out of the other.',
+                  group: H.grease,
+                  ask: M.bearingPackedFromOneSide,
                 },
-                { id: 'housing', group: 'Grease', ask: fillAsk(setup.grease.school, filled) },
-                { id: 'kind', group: 'Grease', ask: 'The grease is the one on the plate or the sheet.' },
+                { id: 'housing', group: H.grease, ask: fillAsk(setup.grease.school, filled) },
+                { id: 'kind', group: H.grease, ask: M.greaseOnePlateSheet },
               ],
         },
       ]
     : [];
 
 const RINGS = {
-  shoulder: 'One fixing ring, between bearing and shoulder.',
-  'free-side': 'One fixing ring, on the side away from the shoulder.',
-  'mount-nut': 'One fixing ring, on the mount nut’s side.',
-  both: 'A fixing ring each side of the bearing.',
-  none: 'No fixing ring: the unit is fixed by its own design.',
+  shoulder: M.oneFixingRingBetweenBearing,
+  'free-side': M.oneFixingRingSideAway,
+  'mount-nut': M.oneFixingRingMountNuts,
+  both: M.fixingRingEachSideBearing,
+  none: M.noFixingRingUnitFixed,
 } as const;
 
 /** What the bearing sits in; jobs of before the kinds were told apart sat in a split block. */
@@ -110,21 +115,19 @@ export const hasCap = (setup: Pick<BearingSetup, 'closing'>): boolean => housing
 export const inboardStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] => [
   {
     id: 'inboard',
-    title: 'Inboard side first',
+    title: M.inboardSideFirst,
     kind: gate,
-    guide: 'What sits between the bearing and the shoulder goes on before the bearing.',
-    closes: 'Once the bearing is on, the inboard side is out of reach: forgotten, all begins again.',
+    guide: M.whatSitsBetweenBearingShoulder,
+    closes: M.onceBearingInboardSideOut,
     again: true,
     items: [
-      ifFitted('Inboard', 'on', 'Inboard seal parts are on the shaft, before the bearing.'),
+      ifFitted(H.inboard, 'on', M.inboardSealPartsShaftBefore),
       ifFitted(
-        'Inboard',
+        H.inboard,
         'facing',
-        setup.closing?.seals === 'contact'
-          ? 'They face right: lip towards the housing, the marked top up.'
-          : 'They face right, the marked top is up.',
+        setup.closing?.seals === 'contact' ? M.theyFaceRightLipTowards : M.theyFaceRightMarkedTop,
       ),
-      ifFitted('Inboard', 'oring', 'Their O-ring is in its groove, greased.'),
+      ifFitted(H.inboard, 'oring', M.theirORingGrooveGreased),
     ],
   },
 ];
@@ -136,59 +139,35 @@ function houseItems(setup: BearingSetup): GateItem[] {
   return [
     ...(cap
       ? [
-          item('Housing', 'faces', 'Base and cap faces flat and clean; no burr at the joint.'),
-          item('Housing', 'halves', 'Both halves belong together: match-marks and dowels agree.'),
+          item(H.housing, 'faces', M.baseCapFacesFlatClean),
+          item(H.housing, 'halves', M.bothHalvesBelongTogetherMatch),
         ]
-      : [item('Housing', 'faces', 'Mounting face flat and clean; the unit lies on it all round.')]),
-    item(
-      'Housing',
-      'rings',
-      setup.role === 'fixed'
-        ? RINGS[c.rings ?? 'both']
-        : 'No fixing ring beside the outer ring: it floats in its seat.',
-    ),
+      : [item(H.housing, 'faces', M.mountingFaceFlatCleanUnit)]),
+    item(H.housing, 'rings', setup.role === 'fixed' ? RINGS[c.rings ?? 'both'] : M.noFixingRingBesideOuter),
     ...(c.snapRing && c.snapRing !== 'as-was'
       ? [
           item(
-            'Housing',
+            H.housing,
             'snapring',
-            `Snap ring moved to the other groove: this unit is now ${c.snapRing === 'to-fixed' ? 'fixed' : 'a float'}.`,
+            M.snapRingMovedOtherGroove({ snapRing: c.snapRing === 'to-fixed' ? 'fixed' : 'float' }),
           ),
         ]
       : []),
-    ...(housingOf(setup) === 'take-up'
-      ? [item('Housing', 'slides', 'Slides in its frame from end to end; screw turned and greased.')]
-      : []),
-    ifFitted('Seals', 'facing', 'Outer seal faces right, its marked top is up, O-ring in place.'),
-    ...(cap && c.order === 'in-place'
-      ? [item('Seals', 'sealsin', 'Seals are on the shaft and in the base, before the cap.')]
-      : []),
-    ...(c.endCover ? [item('Seals', 'cover', 'End cover in its groove instead of the outer seal.')] : []),
+    ...(housingOf(setup) === 'take-up' ? [item(H.housing, 'slides', M.slidesFrameFromEndEnd)] : []),
+    ifFitted(H.seals, 'facing', M.outerSealFacesRightMarked),
+    ...(cap && c.order === 'in-place' ? [item(H.seals, 'sealsin', M.sealsShaftBaseBeforeCap)] : []),
+    ...(c.endCover ? [item(H.seals, 'cover', M.endCoverGrooveInsteadOuter)] : []),
     ...(c.seals === 'labyrinth'
-      ? [item('Seals', 'packed', 'Labyrinth’s grooves filled with grease.')]
-      : [
-          item(
-            'Seals',
-            'lip',
-            'Lip ring on its step, lip towards the housing; its O-ring held by a dab of grease.',
-          ),
-        ]),
+      ? [item(H.seals, 'packed', M.labyrinthsGroovesFilledGrease)]
+      : [item(H.seals, 'lip', M.lipRingStepLipTowards)]),
     ...(cap
       ? [
-          ifFitted('Joint', 'strip', 'Joint seal strip at 12 o’clock.'),
-          ifFitted(
-            'Joint',
-            'sealant',
-            'Sealant: a thin continuous bead at the joint, none that would be squeezed into the seat.',
-          ),
+          ifFitted(H.joint, 'strip', M.jointSealStrip12Oclock),
+          ifFitted(H.joint, 'sealant', M.sealantThinContinuousBeadJoint),
         ]
       : []),
-    ifFitted(
-      'Joint',
-      'nipples',
-      'Grease nipples and relief in the holes they belong to; the others plugged.',
-    ),
-    item('Joint', 'spare', 'Nothing left over, or what is left is a spare the kit holds.'),
+    ifFitted(H.joint, 'nipples', M.greaseNipplesReliefHolesThey),
+    item(H.joint, 'spare', M.nothingLeftOverWhatLeft),
   ];
 }
 
@@ -198,14 +177,14 @@ export const houseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
     ? [
         {
           id: 'house',
-          title: 'Housing',
+          title: M.housing2,
           kind: gate,
           guide: !hasCap(setup)
-            ? 'No cap: what the unit closes with is looked at before its carriers go on.'
+            ? M.noCapWhatUnitCloses
             : setup.closing.order === 'room'
-              ? 'In the workshop: cap to torque first, carriers after.'
-              : 'In place, with no room: seals into the base, then the cap.',
-          closes: 'Once it is closed, ring, grease and seals can no longer be seen.',
+              ? M.workshopCapTorqueFirstCarriers
+              : M.placeNoRoomSealsInto,
+          closes: M.onceClosedRingGreaseSeals,
           again: true,
           items: houseItems(setup),
         },
@@ -223,7 +202,9 @@ const bySheet = (
         {
           ...step,
           needs: boltNeeds(of),
-          kind: boltsStep((s) => specOf(step.title, part(s[of], step.title), { housing: true })),
+          kind: boltsStep((s) =>
+            specOf(of === 'ringScrews' ? 'screw' : 'bolt', step.title, part(s[of], of), { housing: true }),
+          ),
           again: true,
         },
       ]
@@ -231,44 +212,34 @@ const bySheet = (
 
 export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[] => {
   if (!setup.closing) return [];
-  const after = hasCap(setup) ? ', after the cap bolts' : '';
+  const after = hasCap(setup) ? M.afterCapBolts : '';
   const { seals } = setup.closing;
   return [
     ...bySheet(setup, 'carrierBolts', {
       id: 'carrierbolts',
-      title: 'Carrier bolts',
-      guide: `By the wrench, bolt by bolt, to the sheet’s value${after}.`,
+      title: M.carrierBolts,
+      guide: M.wrenchBoltBoltSheetsValue({ after }),
     }),
     {
       id: 'carriers',
-      title: 'Carriers',
+      title: M.carriers,
       kind: gate,
-      guide: `Carrier bolts${after || ' first'}, whichever order the housing was closed in; then the labyrinth.`,
+      guide: M.carrierBoltsWhicheverOrderHousing({ after: after || ' first' }),
       again: true,
       items: [
-        ifFitted('Carriers', 'sealant', 'A thin bead of sealant on the carrier’s flange, or its gasket.'),
-        ...(setup.carrierBolts ? [] : [ifFitted('Carriers', 'bolts', `Carrier bolts to torque${after}.`)]),
-        ...(seals === 'labyrinth'
-          ? [
-              ifFitted(
-                'Carriers',
-                'slid',
-                'Labyrinth slid in until its chamfer edge lines up with the carrier’s face.',
-              ),
-            ]
-          : []),
-        ...(setup.ringScrews
-          ? []
-          : [ifFitted('Carriers', 'grub', 'Grub screws of the seal rings to torque.')]),
-        item('Carriers', 'turns', 'Turned by hand, all closed: no seal ring binds.', {
-          remedy: 'A seal that binds means the base stands wrong: move the base, then answer again.',
+        ifFitted(H.carriers, 'sealant', M.thinBeadSealantCarriersFlange),
+        ...(setup.carrierBolts ? [] : [ifFitted(H.carriers, 'bolts', M.carrierBoltsTorque2({ after }))]),
+        ...(seals === 'labyrinth' ? [ifFitted(H.carriers, 'slid', M.labyrinthSlidUntilChamferEdge)] : []),
+        ...(setup.ringScrews ? [] : [ifFitted(H.carriers, 'grub', M.grubScrewsSealRingsTorque2)]),
+        item(H.carriers, 'turns', M.turnedHandAllClosedNo, {
+          remedy: M.sealBindsMeansBaseStands,
         }),
       ],
     },
     ...bySheet(setup, 'ringScrews', {
       id: 'ringscrews',
-      title: 'Ring screws',
-      guide: 'Grub screws of the seal rings, by the wrench, to the sheet’s value.',
+      title: M.ringScrews,
+      guide: M.grubScrewsSealRingsWrench,
     }),
   ];
 };
@@ -279,31 +250,31 @@ export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
     ? [
         {
           id: 'load',
-          title: 'Load back',
+          title: M.loadBack,
           kind: gate,
-          guide: 'Giving the load back is a step of its own: support out, then the housings in line.',
-          caution: 'Nobody under the shaft as it comes down; rated gear only.',
-          closes: 'Alignment after the base bolts are at torque is too late.',
+          guide: M.givingLoadBackStepOwn,
+          caution: M.nobodyUnderShaftAsComes,
+          closes: M.alignmentAfterBaseBoltsTorque,
           again: true,
           items: [
-            { id: 'support', group: 'Load', ask: 'Shaft support out; the load stands on the bearings.' },
+            { id: 'support', group: H.load, ask: M.shaftSupportOutLoadStands },
             {
               id: 'inline',
-              group: 'Load',
-              ask: 'Housings in line by straightedge, wire or laser; base bolts still loose.',
+              group: H.load,
+              ask: M.housingsLineStraightedgeWireLaser,
             },
-            { id: 'washers', group: 'Load', ask: 'Heavy flat washers over slotted holes.', kind: 'machine' },
+            { id: 'washers', group: H.load, ask: M.heavyFlatWashersOverSlotted, kind: 'machine' },
           ],
         },
       ]
     : [];
 
 /** What holds the unit to what it stands on. */
-const BASE: Record<Housing, string> = {
-  split: 'Base bolts',
-  'one-piece': 'Base bolts',
-  flanged: 'Flange bolts',
-  'take-up': 'Frame bolts',
+const BASE: Record<Housing, Text> = {
+  split: M.baseBolts,
+  'one-piece': M.baseBolts,
+  flanged: M.flangeBolts,
+  'take-up': M.frameBolts,
 };
 
 export const baseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
@@ -314,11 +285,11 @@ export const baseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
           title: BASE[housingOf(setup)],
           needs: boltNeeds('baseBolts'),
           kind: boltsStep((s) =>
-            specOf(BASE[housingOf(s)], part(s.baseBolts, 'Base bolts'), {
-              layout: layoutOf(part(s.baseBolts, 'Base bolts')),
+            specOf('bolt', BASE[housingOf(s)], part(s.baseBolts, 'baseBolts'), {
+              layout: layoutOf(part(s.baseBolts, 'baseBolts')),
             }),
           ),
-          guide: 'By grade to torque, crosswise, pass by pass.',
+          guide: M.gradeTorqueCrosswisePassPass,
           again: true,
         },
       ]

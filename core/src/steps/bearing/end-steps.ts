@@ -1,9 +1,11 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
 import { gate } from '../gate.ts';
 import { item } from '../questions.ts';
 import { signature } from '../signature.ts';
 import { startOrder } from '../start-order.ts';
 import type { BearingSetup } from './bearing-setup.ts';
+import { M } from './messages.ts';
 import { runInLog } from './run-in-log.ts';
 
 /** Turned by hand before power, always; then the first hours, and the name under it. */
@@ -12,27 +14,27 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
     ? [
         {
           id: 'start',
-          title: 'Start',
+          title: M.start2,
           kind: gate,
-          guide: 'Only after the hand turn, and by whoever may start it.',
-          caution: 'Guards on before power. Permits and the plant’s starting order outrank this list.',
+          guide: M.onlyAfterHandTurnWhoever,
+          caution: M.guardsBeforePowerPermitsPlants,
           again: true,
           starts: true,
           inOrder: true,
           items: [
             ...startOrder({
               drive: setup.runIn.drive ?? 'untouched',
-              group: 'Start',
+              group: H.start,
               isolated: [],
-              guards: 'Guards on, tools and people clear.',
-              lifted: item('Start', 'permit', 'Isolation lifted by whoever set it; start agreed.'),
+              guards: M.guardsToolsPeopleClear,
+              lifted: item(H.start, 'permit', M.isolationLiftedWhoeverSetStart),
             }),
             ...(setup.runIn.lightProduct
               ? [
                   {
                     id: 'vapour',
-                    group: 'Start',
-                    ask: 'Brought up slowly with vapour before any liquid: light product.',
+                    group: H.start,
+                    ask: M.broughtUpSlowlyVapourBefore,
                   },
                 ]
               : []),
@@ -40,22 +42,22 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
         },
         {
           id: 'runin',
-          title: 'First hours',
+          title: M.firstHours,
           kind: runInLog,
-          dueWord: 'Read the bearing’s temperature',
-          guide: 'Temperature every quarter of an hour until it is steady.',
-          caution: 'Stay clear of what turns; read from outside the guard.',
+          dueWord: M.readBearingsTemperature,
+          guide: M.temperatureEveryQuarterHourUntil,
+          caution: M.stayClearWhatTurnsRead,
           loop: true,
           again: true,
           items: [
-            { id: 'quiet', group: 'First hours', ask: 'No scrape, no new noise; vibration as it should be.' },
-            { id: 'dry', group: 'First hours', ask: 'No grease thrown out, no leak at the seals.' },
+            { id: 'quiet', group: H.firstHours, ask: M.noScrapeNoNewNoise },
+            { id: 'dry', group: H.firstHours, ask: M.noGreaseThrownOutNo },
             ...(setup.runIn.retorque
               ? [
                   {
                     id: 'retorque',
-                    group: 'First hours',
-                    ask: 'Bolts gone over once more, as the sheet asks.',
+                    group: H.firstHours,
+                    ask: M.boltsGoneOverOnceMore,
                   },
                 ]
               : []),
@@ -66,27 +68,23 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
   return [
     {
       id: 'handturn',
-      title: 'Hand turn',
+      title: M.handTurn,
       kind: gate,
-      guide: setup.baseBolts
-        ? 'Hands before power, always.'
-        : 'Load given back first, then the shaft turned by hand.',
-      caution: 'Isolation stays on: hands turn it, not power.',
+      guide: setup.baseBolts ? M.handsBeforePowerAlways : M.loadGivenBackFirstThen,
+      caution: M.isolationStaysHandsTurnNot,
       again: true,
       items: [
-        ...(setup.baseBolts
-          ? []
-          : [{ id: 'load', group: 'Load', ask: 'Shaft support out; housings aligned; base bolts tight.' }]),
-        { id: 'free', group: 'Turn', ask: 'Turns freely through whole turns by hand.' },
-        { id: 'scrape', group: 'Turn', ask: 'No scrape, no tight spot, seals do not bind.' },
+        ...(setup.baseBolts ? [] : [{ id: 'load', group: H.load, ask: M.shaftSupportOutHousingsAligned }]),
+        { id: 'free', group: H.turn, ask: M.turnsFreelyThroughWholeTurns },
+        { id: 'scrape', group: H.turn, ask: M.noScrapeNoTightSpot },
       ],
     },
     ...runIn,
     {
       id: 'sign',
-      title: 'Signature',
+      title: M.signature,
       kind: signature,
-      guide: 'The sheet stays with the machine.',
+      guide: M.sheetStaysMachine,
       again: true,
     },
   ];

@@ -6,19 +6,22 @@ import type { FRICTIONS } from '../../arithmetic/bolting/torque.ts';
 import { FIRST_FILL, type FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.ts';
 import { type Asked, ask, choice, chosen } from '../../engine/asked.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import { partNeeds } from '../../engine/here.ts';
+import type { Text } from '../../message/message.ts';
 import { driveField } from '../start-order.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
 /** What bolts are called by: sizes, grades, how their threads are. */
 export const SIZES = BOLT_SIZES.map((b) => b.name);
-export const THREADS = { dry: 'dry', oiled: 'lightly oiled', 'anti-seize': 'anti-seize' } satisfies Record<
+export const THREADS = { dry: 'dry', oiled: M.lightlyOiled, 'anti-seize': 'anti-seize' } satisfies Record<
   (typeof FRICTIONS)[number],
-  string
+  Text
 >;
 /** Ways a set of bolts is set out. */
 export const ROWS = { rectangle: 'rectangle', circle: 'circle' } as const;
-export const HALVES = { halves: 'two halves, side about', circle: 'circle' } as const;
+export const HALVES = { halves: M.twoHalvesSideAbout, circle: 'circle' } as const;
 
 /** Bolts begin unsaid: whoever has them in front of him says what they are, at the step that draws them. */
 const UNSAID = { decided: true, later: true } as const;
@@ -29,26 +32,23 @@ export const boltNeeds = (set: string): string[] => partNeeds(set, 'size', 'grad
  * A set of bolts or screws tightened together; a torque from the maker's sheet outranks the computed one. N·m.
  * @param layouts ways they may be set out, the usual one first; none where they are not asked for
  */
-export const boltSet = (
-  group: string,
-  layouts: Partial<Record<(typeof BOLT_LAYOUTS)[number], string>> = {},
-) => {
+export const boltSet = (group: Text, layouts: Partial<Record<(typeof BOLT_LAYOUTS)[number], Text>> = {}) => {
   const layout = string().oneOf(BOLT_LAYOUTS);
   const options = Object.entries(layouts);
   return object({
-    size: choice(group, 'Size', SIZES, UNSAID),
-    grade: choice(group, 'Grade', [...BOLT_GRADES], UNSAID),
+    size: choice(group, M.size, SIZES, UNSAID),
+    grade: choice(group, M.grade, [...BOLT_GRADES], UNSAID),
     count: number()
       .integer()
       .min(2)
       .max(32)
-      .meta(ask(group, 'How many', UNSAID)),
-    friction: choice(group, 'Threads', THREADS, { fallback: 'oiled' }).required(),
+      .meta(ask(group, M.howMany, UNSAID)),
+    friction: choice(group, M.threads, THREADS, { fallback: 'oiled' }).required(),
     layout:
       options.length > 0
-        ? layout.meta(ask(group, 'Set out as', { options, fallback: options[0]?.[0] ?? '' }))
+        ? layout.meta(ask(group, M.setOutAs, { options, fallback: options[0]?.[0] ?? '' }))
         : layout,
-    makerTorqueNm: number().min(0.001).max(5000).meta(ask(group, 'Torque on the sheet')),
+    makerTorqueNm: number().min(0.001).max(5000).meta(ask(group, M.torqueSheet)),
   })
     .noUnknown()
     .test(
@@ -76,12 +76,12 @@ export const massFits = (
   if (s?.grease && !baseFits(s.grease))
     return context.createError({
       path: 'grease.baseCm3',
-      message: 'The base up to the shaft holds less than the whole housing: check both volumes.',
+      message: M.baseUpShaftHoldsLess,
     });
   return s?.grease && s.boreMm !== undefined && hasFreeSpace({ ...s.grease, boreMm: s.boreMm }) === false
     ? context.createError({
         path: 'grease.massKg',
-        message: 'So heavy a bearing does not go into its own size: check bore, outside, width and mass.',
+        message: M.soHeavyBearingDoesNot,
       })
     : true;
 };
@@ -94,22 +94,22 @@ export const floatSchema = object({
     .min(0.001)
     .max(30000)
     .required()
-    .meta(ask('Float', 'Between the bearing centres', { decimals: 0, ...floats })),
+    .meta(ask(H.float, M.betweenBearingCentres, { decimals: 0, ...floats })),
   shaftOverBaseK: number()
     .min(-200)
     .max(400)
     .required()
-    .meta(ask('Float', 'Shaft warmer than base, K', floats)),
+    .meta(ask(H.float, M.shaftWarmerThanBaseK, floats)),
   marginMm: number()
     .min(0)
     .max(50)
-    .meta(ask('Float', 'Margin beside the growth', { decimals: 1, ...floats })),
+    .meta(ask(H.float, M.marginBesideGrowth, { decimals: 1, ...floats })),
 }).noUnknown();
 
 /** What the bearing sits in; only a split block has a cap. */
 export const HOUSINGS = {
-  split: 'split block',
-  'one-piece': 'one-piece block',
+  split: M.splitBlock,
+  'one-piece': M.onePieceBlock,
   flanged: 'flanged',
   'take-up': 'take-up',
 } as const;
@@ -117,51 +117,51 @@ export type Housing = keyof typeof HOUSINGS;
 
 /** How the housing is closed. */
 export const closingSchema = object({
-  housing: choice('Housing', 'Housing is', HOUSINGS, { fallback: 'split' }),
+  housing: choice(H.housing, M.housing, HOUSINGS, { fallback: 'split' }),
   /** With room the cap goes on first, then the carriers; without, the seals go on the shaft and into the base before the cap. */
   order: choice(
-    'Housing',
-    'Closed',
-    { room: 'with room, cap first', 'in-place': 'in place, seals first' },
+    H.housing,
+    M.closed,
+    { room: M.roomCapFirst, 'in-place': M.placeSealsFirst },
     { fallback: 'room', when: (form) => (form['closing:housing'] ?? 'split') === 'split' },
   ).required(),
   seals: choice(
-    'Housing',
-    'Seals',
-    { labyrinth: 'labyrinth', contact: 'contact, lip' },
+    H.housing,
+    M.seals,
+    { labyrinth: 'labyrinth', contact: M.contactLip },
     { fallback: 'labyrinth' },
   ).required(),
   /** Fixing rings beside the outer ring of a fixed bearing: how many and on which side. */
   rings: choice(
-    'Housing',
-    'Fixing rings',
+    H.housing,
+    M.fixingRings,
     {
-      both: 'one each side',
-      shoulder: 'one, at the shoulder',
-      'free-side': 'one, free side',
-      'mount-nut': 'one, mount-nut side',
+      both: M.oneEachSide,
+      shoulder: M.oneShoulder,
+      'free-side': M.oneFreeSide,
+      'mount-nut': M.oneMountNutSide,
       none: 'none',
     },
     { when: chosen('role', 'fixed') },
   ),
   /** A one-piece unit changed between fixed and float by moving its snap ring. */
-  snapRing: choice('Housing', 'Snap ring', {
-    'as-was': 'as it was',
-    'to-fixed': 'moved: now fixed',
-    'to-float': 'moved: now a float',
+  snapRing: choice(H.housing, M.snapRing, {
+    'as-was': M.as,
+    'to-fixed': M.movedNowFixed,
+    'to-float': M.movedNowFloat,
   }),
   /** The shaft ends in this housing: a cover instead of the outer seal. */
-  endCover: boolean().meta(ask('Housing', 'Shaft ends here: cover')),
+  endCover: boolean().meta(ask(H.housing, M.shaftEndsHereCover)),
 }).noUnknown();
 
-const FILL = 'First fill';
+const FILL = M.firstFill;
 const dimension = (max: number) => number().min(0.001).max(max);
 
 /** Asked by the schools that reckon a volume: base to the shaft's underside is seen, not reckoned. */
-const asked = (label: string, what: string, more: Partial<Asked> = {}) =>
+const asked = (label: Text, what: Text, more: Partial<Asked> = {}) =>
   ask(FILL, label, {
     when: chosen('grease.school', 'by-speed', 'share'),
-    needed: `${what} is missing: this school reckons with it.`,
+    needed: M.missingSchoolReckons({ what }),
     ...more,
   });
 
@@ -169,76 +169,73 @@ const asked = (label: string, what: string, more: Partial<Asked> = {}) =>
 export const greaseSchema = object({
   school: choice(
     FILL,
-    'Filled',
-    { 'by-speed': 'by speed', 'to-shaft': 'base to the shaft', share: '20 to 40 %' } satisfies Record<
-      FillMethod,
-      string
-    >,
+    M.filled,
+    { 'by-speed': M.speed, 'to-shaft': M.baseShaft, share: M.n2040 } satisfies Record<FillMethod, Text>,
     { fallback: 'by-speed', rule: FIRST_FILL.id },
   ).required(),
-  outsideMm: dimension(2000).meta(asked('Bearing outside', 'The outside of the bearing', { decimals: 0 })),
-  widthMm: dimension(1000).meta(asked('Bearing width', 'The width of the bearing', { decimals: 0 })),
-  massKg: dimension(20000).meta(asked('Bearing mass, kg', 'The mass of the bearing')),
+  outsideMm: dimension(2000).meta(asked(M.bearingOutside, M.outsideBearing, { decimals: 0 })),
+  widthMm: dimension(1000).meta(asked(M.bearingWidth, M.widthBearing, { decimals: 0 })),
+  massKg: dimension(20000).meta(asked(M.bearingMassKg, M.massBearing)),
   speedRpm: dimension(50000).meta(
-    ask(FILL, 'Speed, rpm', {
+    ask(FILL, M.speedRpm, {
       when: chosen('grease.school', 'by-speed'),
-      needed: 'The speed is missing: the share of the housing hangs on it.',
+      needed: M.speedMissingShareHousingHangs,
     }),
   ),
-  housingCm3: number().min(0).max(1e6).meta(asked('Housing, free, cm³', 'The free space of the housing')),
+  housingCm3: number().min(0).max(1e6).meta(asked(M.housingFreeCm, M.freeSpaceHousing)),
   baseCm3: number()
     .min(0)
     .max(1e6)
-    .meta(ask(FILL, 'Base to the shaft, cm³', { when: chosen('grease.school', 'to-shaft') })),
-  gramsPerStroke: dimension(100).meta(ask(FILL, 'Gun, g a stroke')),
-  sealed: boolean().meta(ask(FILL, 'Bearing is sealed')),
-  greased: boolean().meta(ask(FILL, 'Unit came greased')),
+    .meta(ask(FILL, M.baseShaftCm, { when: chosen('grease.school', 'to-shaft') })),
+  gramsPerStroke: dimension(100).meta(ask(FILL, M.gunGStroke)),
+  sealed: boolean().meta(ask(FILL, M.bearingSealed)),
+  greased: boolean().meta(ask(FILL, M.unitCameGreased)),
 }).noUnknown();
 
 /** Which row of the vibration zones a machine stands in. */
 export const VIBRATION_CLASSES = {
-  'medium-rigid': '15 to 300 kW, stiff base',
-  'medium-flexible': '15 to 300 kW, soft base',
-  'large-rigid': 'over 300 kW, stiff base',
-  'large-flexible': 'over 300 kW, soft base',
+  'medium-rigid': M.n15300KWStiffBase,
+  'medium-flexible': M.n15300KWSoftBase,
+  'large-rigid': M.over300KWStiffBase,
+  'large-flexible': M.over300KWSoftBase,
 } as const;
 
 /** The first hours under power stay on the sheet. */
 export const runInSchema = object({
   /** The sheet asks for another round of the bolts after the first warming. */
-  retorque: boolean().meta(ask('First hours', 'Sheet asks for another round of the bolts')),
-  drive: driveField('untouched', 'First hours'),
+  retorque: boolean().meta(ask(H.firstHours, M.sheetAsksAnotherRoundBolts)),
+  drive: driveField('untouched', H.firstHours),
   /** Which machine it is in the table of vibration zones; its strictest row where nobody said. */
-  vibration: choice('First hours', 'Machine, for its vibration', VIBRATION_CLASSES),
+  vibration: choice(H.firstHours, M.machineVibration, VIBRATION_CLASSES),
   /** A pump for liquefied gas or a light end: brought up slowly with vapour. */
-  lightProduct: boolean().meta(ask('First hours', 'Light product: brought up with vapour')),
+  lightProduct: boolean().meta(ask(H.firstHours, M.lightProductBroughtUpVapour)),
 }).noUnknown();
 
-const also = (label: string) => ({ part: { group: 'Also on this sheet', label } });
+const also = (label: Text) => ({ part: { group: H.alsoSheet, label } });
 
 /** Parts a split bearing may carry: its cartridge closes it, by questions of its own. */
 export const splitParts = {
   float: floatSchema.optional().default(undefined),
   /** Jobs of before were asked for a housing they have not. */
   closing: closingSchema.optional().default(undefined).meta({ silent: true }),
-  grease: greaseSchema.optional().default(undefined).meta(also('First fill')),
-  baseBolts: boltSet('Base bolts', ROWS).optional().default(undefined).meta(also('Load and base bolts')),
-  runIn: runInSchema.optional().default(undefined).meta(also('First hours')),
+  grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
+  baseBolts: boltSet(H.baseBolts, ROWS).optional().default(undefined).meta(also(M.loadBaseBolts)),
+  runIn: runInSchema.optional().default(undefined).meta(also(M.firstHours)),
 };
 
 /** Parts a bearing job may carry beside its fitting. */
 export const bearingParts = {
   float: floatSchema.optional().default(undefined),
-  closing: closingSchema.optional().default(undefined).meta(also('Housing close-up')),
-  grease: greaseSchema.optional().default(undefined).meta(also('First fill')),
-  carrierBolts: boltSet('Carrier bolts', { circle: 'circle' })
+  closing: closingSchema.optional().default(undefined).meta(also(M.housingCloseUp)),
+  grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
+  carrierBolts: boltSet(H.carrierBolts, { circle: 'circle' })
     .optional()
     .default(undefined)
-    .meta(also('Carrier bolts to a torque')),
-  ringScrews: boltSet('Ring screws', { circle: 'circle' })
+    .meta(also(M.carrierBoltsTorque)),
+  ringScrews: boltSet(H.ringScrews, { circle: 'circle' })
     .optional()
     .default(undefined)
-    .meta(also('Grub screws of the seal rings to a torque')),
-  baseBolts: boltSet('Base bolts', ROWS).optional().default(undefined).meta(also('Load and base bolts')),
-  runIn: runInSchema.optional().default(undefined).meta(also('First hours')),
+    .meta(also(M.grubScrewsSealRingsTorque)),
+  baseBolts: boltSet(H.baseBolts, ROWS).optional().default(undefined).meta(also(M.loadBaseBolts)),
+  runIn: runInSchema.optional().default(undefined).meta(also(M.firstHours)),
 };

@@ -4,7 +4,9 @@ import type { ActDone, Stamp } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { isMoment } from '../../judgement/moments.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { isText } from '../../message/message.ts';
 import { fixedBearingOn } from './fixed-bearing.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 import type { BearingSetup } from './bearing-setup.ts';
 
@@ -25,11 +27,10 @@ export const NAME_FIXED: Act = {
   id: 'name-fixed',
   formerly: 'fixed.named',
   params: namedSchema,
-  may: (state, { job }) =>
-    job === state.jobId ? 'The fixed bearing is another job, on the same machine.' : null,
+  may: (state, { job }) => (job === state.jobId ? M.fixedBearingAnotherJobSame : null),
   ofOtherJob(other, sheet, state) {
     const fixed = fixedBearingOn(other, state.setup.machine);
-    return typeof fixed === 'string' ? fixed : { job: other.jobId, sheet, ...fixed };
+    return isText(fixed) ? fixed : { job: other.jobId, sheet, ...fixed };
   },
 };
 
@@ -54,7 +55,10 @@ export const fixedFirst = stepKind<BearingSetup, FixedFirstValues>('fixed-first'
       ? {
           code: 'fixed.first',
           verdict: 'accept',
-          reason: `The fixed bearing is on: ${named.position}${named.sheet ? `, sheet ${named.sheet}` : ''}.`,
+          reason: M.fixedBearing({
+            position: named.position,
+            sheet: named.sheet ? M.sheet({ sheet: named.sheet }) : '',
+          }),
           params: { position: named.position, sheet: named.sheet ? named.sheet : null },
           source: 'practice',
           acceptable: false,
@@ -62,10 +66,10 @@ export const fixedFirst = stepKind<BearingSetup, FixedFirstValues>('fixed-first'
       : {
           code: 'fixed.first',
           verdict: 'reject',
-          reason: 'The fixed bearing of this shaft is not named: it goes on first, the float is set from it.',
+          reason: M.fixedBearingShaftNotNamed,
           params: {},
           source: 'practice',
-          remedy: 'Name its job here. If it was mounted without a sheet, a lead hand accepts that by name.',
+          remedy: M.nameJobHereIfMounted,
           acceptable: true,
         };
     return {
@@ -74,7 +78,7 @@ export const fixedFirst = stepKind<BearingSetup, FixedFirstValues>('fixed-first'
       beams: [],
       values: { named } satisfies FixedFirstValues,
       next: null,
-      act: named ? `${named.position} is on.` : 'Which job mounted the fixed bearing of this shaft?',
+      act: named ? M.isOn({ position: named.position }) : M.whichJobMountedFixedBearing,
     };
   },
 });

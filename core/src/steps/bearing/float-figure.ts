@@ -1,6 +1,7 @@
 import { dimension, figure, group, label, path, rect } from '../../judgement/draw.ts';
 import { num } from '../../quantities/say.ts';
 import type { FloatRoomValues } from './float-room.ts';
+import { M } from './messages.ts';
 
 const W = 680;
 const H = 268;
@@ -27,7 +28,7 @@ export function floatFigure({
     {
       width: W,
       height: H,
-      title: `Ring in its seat: ${say(v.towardsMm)} towards the fixed bearing, ${say(v.awayMm)} away from it`,
+      title: M.ringSeatTowardsFixedBearing({ towards: say(v.towardsMm), away: say(v.awayMm) }),
     },
     [
       group({ ink: 'ink', weight: 1.8 }, [
@@ -52,7 +53,7 @@ export function floatFigure({
           fill: v.float.sideMm >= v.float.neededMm ? 'accept' : 'stop',
           opacity: 0.25,
         }),
-      label({ x: 80, y: 112 }, 'fixed'),
+      label({ x: 80, y: 112 }, M.fixed),
       dimension({ x1: 80, y1: 243, x2: x + ringW / 2, y2: 243, tone: 'muted', side: 16 }, num(spanMm, 0)),
       dimension(
         { x1: left, y1: 60, x2: x, y2: 60, tone: place === 'room/towards' ? 'brass' : 'ink' },
@@ -66,11 +67,11 @@ export function floatFigure({
         group({ ink: 'steel', fill: 'steel' }, [
           path({ d: away ? 'M560 214h70' : 'M630 214h-70', weight: 3 }),
           path({ d: away ? 'M644 214l-14 -6v12z' : 'M546 214l14 -6v12z', ink: 'none' }),
-          label({ x: 600, y: 190, tone: 'steel' }, `grows ${num(Math.abs(v.float.growthMm), 2)}`),
+          label({ x: 600, y: 190, tone: 'steel' }, M.grows({ growth: num(Math.abs(v.float.growthMm), 2) })),
         ]),
       label(
         { x: 660, y: H - 6, anchor: 'end', tone: 'muted', size: 14.5 },
-        'gaps in proportion; shaded: growth and margin',
+        M.gapsProportionShadedGrowthMargin,
       ),
     ],
   );

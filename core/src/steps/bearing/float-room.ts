@@ -2,8 +2,10 @@ import { bearingFloat, type FloatValues } from '../../arithmetic/bearings/float.
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
 import type { BearingSetup } from './bearing-setup.ts';
+import { M } from './messages.ts';
 
 export type FloatRoomValues = {
   /** Gap between ring and shoulder towards the fixed bearing, and away from it. */
@@ -13,8 +15,8 @@ export type FloatRoomValues = {
 };
 
 const PLACES = {
-  'room/towards': 'Gap towards the fixed bearing',
-  'room/away': 'Gap away from the fixed bearing',
+  'room/towards': M.gapTowardsFixedBearing,
+  'room/away': M.gapAwayFromFixedBearing,
 } as const;
 
 /** What the float part of a setup says of the shaft. @throws RangeError where there is none: a fault of ours */
@@ -47,7 +49,7 @@ export const floatRoom = stepKind<BearingSetup, FloatRoomValues>('float-room', {
           {
             code: 'float.room',
             verdict: 'incomplete' as const,
-            reason: 'The room each side of the ring is not measured yet.',
+            reason: M.roomEachSideRingNot,
             params: {},
             acceptable: false,
           },
@@ -59,15 +61,15 @@ export const floatRoom = stepKind<BearingSetup, FloatRoomValues>('float-room', {
       values: { towardsMm, awayMm, float: result?.values ?? null } satisfies FloatRoomValues,
       next: next ? placeOf(facts, next) : null,
       act: next
-        ? `Measure the ${PLACES[next].toLowerCase()}`
-        : (result?.findings[0]?.remedy ?? 'Enough room on the side of growth.'),
+        ? M.measure({ place: inline(PLACES[next]) })
+        : (result?.findings[0]?.remedy ?? M.enoughRoomSideGrowth),
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
-    if (!place) return 'There is no such place beside the ring.';
+    if (!place) return M.thereNoSuchPlaceBeside;
     return readingAt(facts, step.id, key)
-      ? `${place.label} is measured already. Withdraw it, with a reason, to measure again.`
+      ? M.measuredAlreadyWithdrawReasonMeasure({ label: place.label })
       : place;
   },
 });

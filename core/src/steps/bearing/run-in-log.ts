@@ -9,10 +9,12 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { sayReading } from '../../instruments/quantity.ts';
+import type { Text } from '../../message/message.ts';
 import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow } from '../counted.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { itemFindings } from '../item-findings.ts';
 import type { BearingSetup } from './bearing-setup.ts';
+import { M } from './messages.ts';
 
 export type RunInStepValues = RunInValues & {
   ambientC: number | null;
@@ -30,7 +32,7 @@ const READINGS_MOST = 60;
 
 const VIBRATION: Place = {
   key: 'vibration',
-  label: 'Vibration at the bearing, the largest of its directions',
+  label: M.vibrationBearingLargestDirections,
   quantity: 'velocity',
   low: 0,
   high: 100,
@@ -58,7 +60,7 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
               {
                 code: 'run-in.ambient',
                 verdict: 'incomplete' as const,
-                reason: 'The temperature around the machine is not read yet.',
+                reason: M.temperatureAroundMachineNotRead,
                 params: {},
                 acceptable: false,
               },
@@ -77,34 +79,29 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
         vibration: vibration ? { mmPerS: vibration.mmPerS, zone: vibration.values.zone } : null,
       } satisfies RunInStepValues,
       dueAt,
-      ...(dueAt !== null
-        ? { toCome: [{ what: 'Temperature of the bearing until it is steady', at: dueAt }] }
-        : {}),
+      ...(dueAt !== null ? { toCome: [{ what: M.temperatureBearingUntilSteady, at: dueAt }] } : {}),
       next: next ? placeOf(next) : null,
       choices: [
-        ...(steady ? [{ key: `t/${nextCount(all, 't/')}`, label: 'Read once more' }] : []),
-        ...(points.length > 0 && !vibration ? [{ key: VIBRATION.key, label: 'Read the vibration' }] : []),
+        ...(steady ? [{ key: `t/${nextCount(all, 't/')}`, label: M.readOnceMore }] : []),
+        ...(points.length > 0 && !vibration ? [{ key: VIBRATION.key, label: M.readVibration }] : []),
       ],
       act:
         ambientC === null
-          ? 'Read the temperature around the machine'
+          ? M.readTemperatureAroundMachine
           : points.length === 0
-            ? 'Start it, and read the bearing at once'
+            ? M.startReadBearingOnce
             : steady
-              ? `Steady at ${sayReading('thermometer', points.at(-1)?.temperatureC ?? 0)}.`
-              : `Read the bearing again ${nextMinutes} minutes after the start`,
+              ? M.steady({ value: sayReading('thermometer', points.at(-1)?.temperatureC ?? 0) })
+              : M.readBearingAgainMinutesAfter({ nextMinutes }),
     };
   },
   place(facts, step, key) {
     if (key === VIBRATION.key && rowOf(standing(facts, step.id, 'any'), 't/').length === 0)
-      return 'It is read while the machine runs: start it, and read the bearing first.';
+      return M.readWhileMachineRunsStart;
     const place = placeOf(key);
-    if (!place) return 'There is no such reading of the run-in.';
-    if (readingAt(facts, step.id, key, 'any'))
-      return 'That is read already. Withdraw it, with a reason, to read it again.';
-    return inOrder(facts, step.id, key)
-      ? place
-      : 'The temperature around the machine first, then one after the other.';
+    if (!place) return M.thereNoSuchReadingRun;
+    if (readingAt(facts, step.id, key, 'any')) return M.readAlreadyWithdrawReasonRead;
+    return inOrder(facts, step.id, key) ? place : M.temperatureAroundMachineFirstThen;
   },
 });
 
@@ -127,7 +124,7 @@ function vibrationOf(facts: Facts<BearingSetup>, step: string) {
 
 function placeOf(key: string): Place | null {
   if (key === VIBRATION.key) return VIBRATION;
-  const temperature = (label: string, minutes: number): Place => ({
+  const temperature = (label: Text, minutes: number): Place => ({
     minutes,
     key,
     label,
@@ -136,9 +133,7 @@ function placeOf(key: string): Place | null {
     high: 250,
     instrumentKinds: ['thermometer'],
   });
-  if (key === 'ambient') return temperature('Around the machine', -1);
+  if (key === 'ambient') return temperature(M.aroundMachine, -1);
   const n = timeKey.read(key)?.n ?? 0;
-  return n >= 1 && n <= READINGS_MOST
-    ? temperature(`At the bearing, reading ${n}`, EVERY_MIN * (n - 1))
-    : null;
+  return n >= 1 && n <= READINGS_MOST ? temperature(M.bearingReading({ n }), EVERY_MIN * (n - 1)) : null;
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { reportAt } from '../../engine/trades.ts';
 import { formatVelocity, parseVelocity } from '../../quantities/velocity.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
+import { english } from '../../testing/english.ts';
 import { EVERY_KIND, upTo } from '../../testing/every-kind.ts';
 import { handAt } from '../../testing/test-stand.ts';
 import type { SleeveSetup } from '../../trades/sleeve-bearing/setup.ts';
@@ -45,7 +46,7 @@ describe('vibration in the first hours', () => {
     const h = atRunIn('medium-rigid');
     h.read('runin', 'ambient', 20, 'thermometer').read('runin', 't/1', 24, 'thermometer');
     h.read('runin', 'vibration', 2, 'vibration');
-    expect(JSON.stringify(fitUpSheet(h.state, 'F-1'))).toContain('2 mm/s: zone B');
+    expect(JSON.stringify(english(fitUpSheet(h.state, 'F-1')))).toContain('2 mm/s: zone B');
   });
 });
 

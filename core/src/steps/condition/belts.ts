@@ -7,6 +7,7 @@ import { sayReading } from '../../instruments/quantity.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { needed } from './condition.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import { conditionOf, type ShaftSetup } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
 
@@ -21,7 +22,7 @@ const all = (facts: Facts<ShaftSetup>): Place[] => {
   const by = byOf(facts);
   return Array.from({ length: needed(conditionOf(facts.setup), 'belts') }, (_, i) => ({
     key: beltKey.write({ belt: i + 1 }),
-    label: by === 'note' ? `Note of belt ${i + 1}` : `Force on belt ${i + 1}`,
+    label: by === 'note' ? M.noteBelt({ i: i + 1 }) : M.forceBelt({ i: i + 1 }),
     quantity: by === 'note' ? ('frequency' as const) : ('force' as const),
     low: by === 'note' ? 1 : 0.5,
     high: by === 'note' ? 1000 : 5000,
@@ -59,9 +60,9 @@ export const beltStep = stepKind<ShaftSetup, BeltStepValues>('belts', {
       next,
       act: next
         ? by === 'note'
-          ? `Strike belt ${beltKey.read(next.key)?.belt} in the middle of its span; wanted: ${wanted}`
-          : `Bend belt ${beltKey.read(next.key)?.belt} in the middle of its span; wanted: ${wanted}`
-        : 'Every belt is measured: read the verdict.',
+          ? M.strikeBeltMiddleSpanWanted({ belt: beltKey.read(next.key)?.belt, wanted })
+          : M.bendBeltMiddleSpanWanted({ belt: beltKey.read(next.key)?.belt, wanted })
+        : M.everyBeltMeasuredReadVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, all(facts), key),

@@ -3,13 +3,15 @@ import { readingAt } from '../../engine/facts.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { isText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { needed } from './condition.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { againInTurn, boxTurn, nextInTurn, stepUsed, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, boxTurn, nextInTurn, stepUsed, sweptAt, turnOf, turnPlace } from './turn.ts';
 
 export type BoxBoreStepValues = BoxBoreValues & {
   readings: AngleReading[];
@@ -18,11 +20,11 @@ export type BoxBoreStepValues = BoxBoreValues & {
   boxBoreMm: number;
 };
 
-const look = (facts: Facts<ShaftSetup>) => boxTurn(facts, 'Bore, ');
+const look = (facts: Facts<ShaftSetup>) => boxTurn(facts, M.bore);
 
 const SAG: Place = {
   key: 'sag',
-  label: 'Bracket sag: at the bottom of a stiff bar, zero on top',
+  label: M.bracketSagBottomStiffBar,
   quantity: 'dial',
   low: -2,
   high: 2,
@@ -32,7 +34,7 @@ const SAG: Place = {
 /** The bore swept from the shaft, the bracket's sag measured first and taken out. */
 export const boxBoreStep = stepKind<ShaftSetup, BoxBoreStepValues>('box-bore', {
   limits: () => [
-    { title: 'Box bore, TIR', maker: 'boreMm', quantity: 'length', schools: [byPractice(BOX_BORE_TIR_MM)] },
+    { title: M.boxBoreTir, maker: 'boreMm', quantity: 'length', schools: [byPractice(BOX_BORE_TIR_MM)] },
   ],
   repeats: true,
   report(facts, step) {
@@ -52,7 +54,7 @@ export const boxBoreStep = stepKind<ShaftSetup, BoxBoreStepValues>('box-bore', {
     });
     const key = sag || turn.count > 0 ? nextInTurn(turn, l) : SAG.key;
     const found = key === SAG.key ? SAG : key ? turnPlace(facts, step, l, key) : null;
-    const next = found && typeof found !== 'string' ? found : null;
+    const next = found && !isText(found) ? found : null;
     return {
       findings: [...result.findings, ...gaugeFindings(used)],
       working: result.working,
@@ -66,23 +68,20 @@ export const boxBoreStep = stepKind<ShaftSetup, BoxBoreStepValues>('box-bore', {
       } satisfies BoxBoreStepValues,
       next,
       choices: [
-        ...(sag ? [] : [{ key: SAG.key, label: 'Bracket sag' }]),
-        ...(turn.count === 0 ? [{ key: `${l.prefix}0`, label: 'Bore, at 0°' }] : []),
+        ...(sag ? [] : [{ key: SAG.key, label: M.bracketSag }]),
+        ...(turn.count === 0 ? [{ key: `${l.prefix}0`, label: M.bore0 }] : []),
         ...(turn.count >= l.wanted ? againInTurn(turn, l) : []),
       ],
       turn: { prefix: l.prefix, wanted: l.wanted },
       act: next
         ? next.key === SAG.key
-          ? 'Read the bracket’s sag on a stiff bar'
-          : `Sweep the bore: ${next.label.replace('Bore, ', '')}`
-        : 'The turn is whole: read the verdict.',
+          ? M.readBracketsSagStiffBar
+          : M.sweepBore({ at: sweptAt(facts, step, l, next.key) })
+        : M.turnWholeReadVerdict,
     };
   },
   place(facts, step, key) {
-    if (key !== SAG.key)
-      return turnPlace(facts, step, look(facts), key) ?? 'There is no such place in this bore.';
-    return readingAt(facts, step.id, key, 'any')
-      ? 'The sag is read already. Withdraw it, with a reason, to read it again.'
-      : SAG;
+    if (key !== SAG.key) return turnPlace(facts, step, look(facts), key) ?? M.thereNoSuchPlaceBore;
+    return readingAt(facts, step.id, key, 'any') ? M.sagReadAlreadyWithdrawReason : SAG;
   },
 });

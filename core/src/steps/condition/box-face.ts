@@ -4,14 +4,16 @@ import { answerTo } from '../../engine/facts.ts';
 import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { isText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { needed } from './condition.ts';
+import { M } from './messages.ts';
 import { playStep } from './play.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { againInTurn, boxTurn, nextInTurn, stepUsed, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, boxTurn, nextInTurn, stepUsed, sweptAt, turnOf, turnPlace } from './turn.ts';
 
 export type BoxFaceStepValues = BoxFaceValues & {
   readings: AngleReading[];
@@ -21,13 +23,13 @@ export type BoxFaceStepValues = BoxFaceValues & {
   sweepRadiusMm: number;
 };
 
-const look = (facts: Facts<ShaftSetup>) => boxTurn(facts, 'Face, ');
+const look = (facts: Facts<ShaftSetup>) => boxTurn(facts, M.face);
 
 /** The box face swept by an indicator clamped on the shaft. */
 export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
   limits: ({ shaftMm, condition }) => [
     {
-      title: 'Box face, TIR',
+      title: M.boxFaceTir,
       maker: 'faceMm',
       quantity: 'length',
       rule: BOX_FACE.id,
@@ -61,7 +63,7 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
     });
     const key = nextInTurn(turn, l);
     const found = key ? turnPlace(facts, step, l, key) : null;
-    const next = found && typeof found !== 'string' ? found : null;
+    const next = found && !isText(found) ? found : null;
     return {
       findings: [...result.findings, ...gaugeFindings(turn.taken)],
       working: result.working,
@@ -77,11 +79,8 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
       next,
       choices: turn.count >= l.wanted ? againInTurn(turn, l) : [],
       turn: { prefix: l.prefix, wanted: l.wanted },
-      act: next
-        ? `Sweep the face: ${next.label.replace('Face, ', '')}`
-        : 'The turn is whole: read the verdict.',
+      act: next ? M.sweepFace({ at: sweptAt(facts, step, l, next.key) }) : M.turnWholeReadVerdict,
     };
   },
-  place: (facts, step, key) =>
-    turnPlace(facts, step, look(facts), key) ?? 'There is no such place on this face.',
+  place: (facts, step, key) => turnPlace(facts, step, look(facts), key) ?? M.thereNoSuchPlaceFace,
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { placeAt } from '../../engine/admit.ts';
 import type { Setup } from '../../engine/setup.ts';
+import { english } from '../../testing/english.ts';
 import { EVERY_KIND, workStep } from '../../testing/every-kind.ts';
 import { but, handAt } from '../../testing/test-stand.ts';
 import type { BreakInStepValues } from '../../trades/packing/breaking-in.ts';
@@ -49,10 +50,10 @@ describe('gaps of a gland', () => {
   it('are felt at the quarters, each once, and nowhere else', () => {
     const h = at(cartridgeSeal, 'gland-gaps');
     expect(report(h, 'gland-gaps')?.next?.key).toBe('gap/0');
-    expect(placeAt(h.state, 'gland-gaps', 'gap/45')).toBe('There is no such place here.');
+    expect(english(placeAt(h.state, 'gland-gaps', 'gap/45'))).toBe('There is no such place here.');
     h.read('gland-gaps', 'gap/0', 0.5, 'feeler');
-    expect(placeAt(h.state, 'gland-gaps', 'gap/0')).toMatch(/entered already/);
-    expect(report(h, 'gland-gaps')?.findings[0]?.reason).toContain('3 of 4 gaps');
+    expect(english(placeAt(h.state, 'gland-gaps', 'gap/0'))).toMatch(/entered already/);
+    expect(english(report(h, 'gland-gaps')?.findings[0]?.reason)).toContain('3 of 4 gaps');
   });
 
   it('gaping at one side, the bolt there comes in by the difference; a worn blade’s step is told from a tilt', () => {
@@ -72,7 +73,10 @@ describe('gaps of a gland', () => {
     expect(verdictOf(soft, 'gland-gaps', 'gland.spread')).toBe('caution');
     const wide = at({ ...cartridgeSeal, maker: { glandSpreadMm: 0.2 } }, 'gland-gaps');
     for (const [i, mm] of tilted.entries()) wide.read('gland-gaps', `gap/${90 * i}`, mm, 'feeler');
-    expect(report(wide, 'gland-gaps')?.findings[0]).toMatchObject({ verdict: 'accept', source: 'maker' });
+    expect(english(report(wide, 'gland-gaps')?.findings[0])).toMatchObject({
+      verdict: 'accept',
+      source: 'maker',
+    });
   });
 
   it('felt again after a bolt was brought in, both feelings stay', () => {
@@ -214,9 +218,9 @@ describe('the break-in', () => {
 
   it('begins with a count, and its readings come in their row', () => {
     const h = at(packing, 'breakin');
-    expect(placeAt(h.state, 'breakin', 'flats/1')).toMatch(/First count the drops/);
-    expect(placeAt(h.state, 'breakin', 'drops/2')).toMatch(/one after the other/);
-    expect(placeAt(h.state, 'breakin', 'gland/1')).toMatch(/First count the drops/);
+    expect(english(placeAt(h.state, 'breakin', 'flats/1'))).toMatch(/First count the drops/);
+    expect(english(placeAt(h.state, 'breakin', 'drops/2'))).toMatch(/one after the other/);
+    expect(english(placeAt(h.state, 'breakin', 'gland/1'))).toMatch(/First count the drops/);
   });
 
   it('lets it leak before the first flat, says until when, and then asks for one', () => {

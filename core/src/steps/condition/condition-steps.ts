@@ -1,3 +1,4 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import { gate } from '../gate.ts';
 import { beltStep } from './belts.ts';
@@ -9,6 +10,7 @@ import { diameters } from './diameters.ts';
 import { envelopeStep } from './envelope.ts';
 import { finishStep } from './finish.ts';
 import { housingsStep } from './housings.ts';
+import { M } from './messages.ts';
 import { playStep } from './play.ts';
 import { runoutStep } from './runout.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
@@ -18,28 +20,28 @@ import { softFootStep } from './soft-foot.ts';
 const SHAFT_LOOKS: GateItem[] = [
   {
     id: 'burrs',
-    group: 'Shaft',
-    ask: 'No burr, nick or sharp edge left where an O-ring or sleeve slides; no flat filed.',
+    group: H.shaft,
+    ask: M.noBurrNickSharpEdge,
   },
-  { id: 'nail', group: 'Shaft', ask: 'A fingernail along the shaft catches on no step.' },
+  { id: 'nail', group: H.shaft, ask: M.fingernailAlongShaftCatchesNo },
   {
     id: 'fretting',
-    group: 'Shaft',
-    ask: 'No fretting and no worn track; if there is one, its depth is measured next.',
+    group: H.shaft,
+    ask: M.noFrettingNoWornTrack,
   },
   {
     id: 'taped',
-    group: 'Shaft',
-    ask: 'Keyways, threads and steps are taped before anything passes over them.',
+    group: H.shaft,
+    ask: M.keywaysThreadsStepsTapedBefore,
     kind: 'machine',
   },
 ];
 const BOX_LOOKS: GateItem[] = [
-  { id: 'box', group: 'Box', ask: 'The box is clean and clear along its whole depth.' },
+  { id: 'box', group: H.box, ask: M.boxCleanClearAlongWhole },
   {
     id: 'face',
-    group: 'Box',
-    ask: 'The gasket face has no scratch across it, no remains of the last gasket.',
+    group: H.box,
+    ask: M.gasketFaceHasNoScratch,
   },
 ];
 
@@ -48,71 +50,71 @@ type Told = Omit<StepDefinition<ShaftSetup>, 'id' | 'title'>;
 const STEPS: Record<Measure, Told> = {
   look: {
     kind: gate,
-    guide: 'Clean first, then look and feel. What is found is dressed before anything is measured.',
-    caution: 'Solvent wipes burn; no flame, gloves on.',
+    guide: M.cleanFirstThenLookFeel,
+    caution: M.solventWipesBurnNoFlame,
     items: SHAFT_LOOKS,
   },
   shaft: {
     kind: diameters,
-    guide: 'Micrometer square to the shaft, at each station and angle of the seat.',
+    guide: M.micrometerSquareShaftEachStation,
   },
   finish: {
     kind: finishStep,
-    guide: 'The tester’s stylus along the shaft, across the lay; on the face, radially.',
+    guide: M.testersStylusAlongShaftAcross,
   },
   runout: {
     kind: runoutStep,
-    guide: 'Indicator square to the shaft, base firm; zero, then turn to each angle and back.',
-    caution: 'Turn by hand only. Keep sleeves and rag clear of the shaft.',
+    guide: M.indicatorSquareShaftBaseFirm,
+    caution: M.turnHandOnlyKeepSleeves,
   },
   play: {
     kind: playStep,
-    repeatWord: 'Put right',
-    guide: 'Indicator on the shaft end: push, pull. Then beside the seal: release, lift.',
-    caution: 'Lift with a lever on the shaft itself, never with fingers under it.',
+    repeatWord: M.putRight,
+    guide: M.indicatorShaftEndPushPull,
+    caution: M.liftLeverShaftItselfNever,
   },
   face: {
     kind: boxFaceStep,
     itemsFirst: true,
-    guide: 'Indicator clamped on the shaft, plunger on the face; turn the shaft, it held one way.',
+    guide: M.indicatorClampedShaftPlungerFace,
     items: [
       {
         id: 'held',
-        group: 'Float',
-        ask: 'The shaft is pushed one way and held there through the whole turn.',
+        group: H.float,
+        ask: M.shaftPushedOneWayHeld,
       },
     ],
   },
   bore: {
     kind: boxBoreStep,
-    guide: 'Indicator on the shaft, plunger on the bore or register; angles from the top.',
+    guide: M.indicatorShaftPlungerBoreRegister,
   },
   envelope: {
     kind: envelopeStep,
-    guide: 'Depth and bore gauges in the clean box, against the seal’s sheet.',
+    guide: M.depthBoreGaugesCleanBox,
   },
   softfoot: {
     kind: softFootStep,
-    guide: 'All bolts tight; loosen one foot at a time, read its rise or feel its gap, tighten it again.',
-    caution: 'No fingers under a foot.',
-    repeatWord: 'Shimmed',
+    guide: M.allBoltsTightLoosenOne,
+    caution: M.noFingersUnderFoot,
+    repeatWord: M.shimmed,
   },
   housings: {
     kind: housingsStep,
-    repeatWord: 'Moved',
-    guide: 'Straightedge, wire or laser along the shaft: offsets at the near and far side of each housing.',
+    repeatWord: M.moved,
+    guide: M.straightedgeWireLaserAlongShaft,
   },
   coupling: {
     kind: couplingStep,
-    guide: 'Both shafts turned together; looking from the driver: top, right, bottom, left.',
-    caution: 'Isolation stays on. Coupling guard back before anything runs.',
-    repeatWord: 'Moved',
+    guide: M.bothShaftsTurnedTogetherLooking,
+    caution: M.isolationStaysCouplingGuardBack,
+    repeatWord: M.moved,
   },
   belts: {
     kind: beltStep,
-    guide: 'Shaft turned by hand a few times first, so that both strands lie alike; then each belt.',
-    caution: 'Isolation stays on; no fingers between belt and pulley. Guard back before anything runs.',
-    repeatWord: 'Tensioned',
+    guide: M.shaftTurnedHandFewTimes,
+    caution: M.isolationStaysNoFingersBetween,
+    repeatWord: M.tensioned,
   },
 };
 
@@ -125,7 +127,7 @@ export function conditionSteps(setup: ShaftSetup): StepDefinition<ShaftSetup>[] 
   const box = measures.some((m) => m === 'face' || m === 'bore' || m === 'envelope');
   return MEASURES.filter((m) => measures.includes(m)).map((m) => ({
     id: m,
-    title: m === 'shaft' ? 'Shaft' : MEASURE_TITLE[m],
+    title: m === 'shaft' ? M.shaft : MEASURE_TITLE[m],
     ...STEPS[m],
     ...(m === 'look' && box ? { items: [...SHAFT_LOOKS, ...BOX_LOOKS] } : {}),
   }));

@@ -1,7 +1,10 @@
 import { array, type InferType, number, object, type Schema, string } from 'yup';
 import type { COUPLING_METHODS } from '../../arithmetic/alignment/coupling.ts';
 import { type SEATS, SPLIT_RACE_GRADES } from '../../arithmetic/shaft/seat-limits.ts';
-import { type Asked, ask, choice, chosen, fieldsOf, measured } from '../../engine/asked.ts';
+import { type Asked, ask, choice, chosen, measured } from '../../engine/asked.ts';
+import { M as H } from '../../engine/headings/messages.ts';
+import type { Text } from '../../message/message.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
 /** What a condition survey may ask for, in the order of the work. Each is a step of the job under the same id. */
@@ -21,33 +24,33 @@ export const MEASURES = [
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
-export const MEASURE_TITLE: Record<Measure, string> = {
-  look: 'Look and feel',
-  shaft: 'Shaft diameters',
-  finish: 'Finish',
-  runout: 'Run-out',
-  play: 'End and radial play',
-  face: 'Box face',
-  bore: 'Box bore',
-  envelope: 'Seal envelope',
-  softfoot: 'Soft foot',
-  housings: 'Housings in line',
-  coupling: 'Coupling',
-  belts: 'Belts',
+export const MEASURE_TITLE: Record<Measure, Text> = {
+  look: M.lookFeel,
+  shaft: M.shaftDiameters,
+  finish: M.finish,
+  runout: M.runOut,
+  play: M.endRadialPlay,
+  face: M.boxFace,
+  bore: M.boxBore,
+  envelope: M.sealEnvelope,
+  softfoot: M.softFoot,
+  housings: M.housingsLine,
+  coupling: M.coupling,
+  belts: M.belts,
 };
 
-const TURNS = 'Turns of the indicator';
-export const SEAL_SHEET = 'Seal’s sheet';
-const FEET = 'Feet and housings';
+const TURNS = M.turnsIndicator;
+export const SEAL_SHEET = M.sealsSheet;
+const FEET = M.feetHousings;
 
 /** A size, mm, shown to a hundredth. */
-const size = (group: string, label: string, more: Partial<Asked> = {}, max = 1000) =>
+const size = (group: Text, label: Text, more: Partial<Asked> = {}, max = 1000) =>
   number()
     .min(0.001)
     .max(max)
     .meta(ask(group, label, { decimals: 2, ...more }));
 /** How many of something a measure has. */
-const count = (group: string, label: string, least: number, most: number, ...measures: Measure[]) =>
+const count = (group: Text, label: Text, least: number, most: number, ...measures: Measure[]) =>
   number()
     .integer()
     .min(least)
@@ -61,41 +64,41 @@ const warm = (machine: 'driver' | 'driven') => ({
   when: measured('coupling'),
   needed: (form: Record<string, string>) =>
     form[`condition:${machine}WarmerK`]
-      ? `The height of the ${machine === 'driver' ? 'driver’s' : 'driven'} shaft is missing: it grows by its warmth over it.`
+      ? M.heightShaftMissingGrowsWarmth({ machine: machine === 'driver' ? 'drivers' : 'driven' })
       : undefined,
 });
-const warmth = (label: string) =>
+const warmth = (label: Text) =>
   number()
     .min(-200)
     .max(400)
-    .meta(ask('Coupling', label, { decided: true, when: measured('coupling') }));
+    .meta(ask(H.coupling, label, { decided: true, when: measured('coupling') }));
 
 /** The seat a shaft is judged as, asked only where it is not told by the work itself. */
 const seatFields = {
   seat: choice(
-    'Shaft',
-    'Seat is for',
+    H.shaft,
+    M.seat,
     {
-      'adapter-sleeve': 'an adapter sleeve',
-      'mechanical-seal': 'a mechanical seal',
-      'packing-sleeve': 'a packing sleeve',
-      'split-race': 'a split race, direct',
-      throttle: 'a gas-purged throttle',
-    } satisfies Record<(typeof SEATS)[number], string>,
+      'adapter-sleeve': M.adapterSleeve,
+      'mechanical-seal': M.mechanicalSeal,
+      'packing-sleeve': M.packingSleeve,
+      'split-race': M.splitRaceDirect,
+      throttle: M.gasPurgedThrottle,
+    } satisfies Record<(typeof SEATS)[number], Text>,
     { when: measured('shaft') },
   ),
-  splitRaceGrade: choice('Shaft', 'Split race wants', SPLIT_RACE_GRADES, {
+  splitRaceGrade: choice(H.shaft, M.splitRaceWants, SPLIT_RACE_GRADES, {
     when: chosen('condition.seat', 'split-race'),
   }),
-  throttleBoreMm: size('Shaft', 'Bore of the throttle', {
+  throttleBoreMm: size(H.shaft, M.boreThrottle, {
     decimals: 3,
     when: chosen('condition.seat', 'throttle'),
-    needed: 'Bore of the throttle is missing.',
+    needed: M.boreThrottleMissing,
   }),
   grooveUnder: choice(
-    'Shaft',
-    'Over a worn groove lies',
-    { 'moving-o-ring': 'an O-ring that moves', 'seal-drive': 'the seal’s drive', elsewhere: 'neither' },
+    H.shaft,
+    M.overWornGrooveLies,
+    { 'moving-o-ring': M.oRingMoves, 'seal-drive': M.sealsDrive, elsewhere: 'neither' },
     { when: measured('shaft') },
   ),
 };
@@ -107,45 +110,42 @@ const measureList = (measures: readonly Measure[] = MEASURES) =>
 export const conditionSchema = object({
   measures: measureList(),
   ...seatFields,
-  runoutStations: count(TURNS, 'Run-out at stations', 1, 6, 'runout'),
-  runoutAngles: count(TURNS, 'Angles in a turn', 4, 24, 'runout', 'face', 'bore'),
-  finishParameter: choice('Finish', 'The tester gives', ['Ra', 'Rq'] as const, { when: measured('finish') }),
-  boxBoreMm: size('Box', 'Box bore', {
+  runoutStations: count(TURNS, M.runOutStations, 1, 6, 'runout'),
+  runoutAngles: count(TURNS, M.anglesTurn, 4, 24, 'runout', 'face', 'bore'),
+  finishParameter: choice(H.finish, M.testerGives, ['Ra', 'Rq'] as const, { when: measured('finish') }),
+  boxBoreMm: size(H.box, M.boxBore, {
     when: measured('face', 'bore'),
-    needed: (form) =>
-      measured('face')(form)
-        ? 'Box bore is missing: the face is judged by it.'
-        : 'Box bore is missing: the sweep is drawn in it.',
+    needed: (form) => (measured('face')(form) ? M.boxBoreMissingFaceJudged : M.boxBoreMissingSweepDrawn),
   }),
-  faceRadiusMm: size('Box', 'Radius of the face sweep', {
+  faceRadiusMm: size(H.box, M.radiusFaceSweep, {
     when: measured('face'),
-    needed: 'Radius of the face sweep is missing.',
+    needed: M.radiusFaceSweepMissing,
   }),
-  sealBoreLowerMm: size(SEAL_SHEET, 'Box bore, least', { when: measured('envelope') }),
-  sealBoreUpperMm: size(SEAL_SHEET, 'Box bore, most', { when: measured('envelope') }),
-  sealDepthMm: size(SEAL_SHEET, 'Box depth, least', { when: measured('envelope') }),
-  sealReachMm: size(SEAL_SHEET, 'Clear to the first obstruction', { when: measured('envelope') }),
-  sealStudCircleMm: size(SEAL_SHEET, 'Stud circle', { when: measured('envelope') }),
-  feet: count(FEET, 'Feet', 3, 8, 'softfoot'),
-  housings: count(FEET, 'Housings', 2, 4, 'housings'),
+  sealBoreLowerMm: size(SEAL_SHEET, M.boxBoreLeast, { when: measured('envelope') }),
+  sealBoreUpperMm: size(SEAL_SHEET, M.boxBoreMost, { when: measured('envelope') }),
+  sealDepthMm: size(SEAL_SHEET, M.boxDepthLeast, { when: measured('envelope') }),
+  sealReachMm: size(SEAL_SHEET, M.clearFirstObstruction, { when: measured('envelope') }),
+  sealStudCircleMm: size(SEAL_SHEET, M.studCircle, { when: measured('envelope') }),
+  feet: count(FEET, M.feet, 3, 8, 'softfoot'),
+  housings: count(FEET, M.housings, 2, 4, 'housings'),
   housingSpanMm: size(
     FEET,
-    'Housing to housing',
-    { when: measured('housings'), needed: 'Distance between housings is missing.' },
+    M.housingHousing,
+    { when: measured('housings'), needed: M.distanceBetweenHousingsMissing },
     20000,
   ),
   housingWidthMm: size(
     FEET,
-    'Near to far place on one',
-    { when: measured('housings'), needed: 'Width measured on a housing is missing.' },
+    M.nearFarPlaceOne,
+    { when: measured('housings'), needed: M.widthMeasuredHousingMissing },
     2000,
   ),
   couplingMethod: choice(
-    'Coupling',
-    'Read by',
-    { reverse: 'two dials, reverse', 'rim-and-face': 'rim and face' } satisfies Record<
+    H.coupling,
+    M.read,
+    { reverse: M.twoDialsReverse, 'rim-and-face': M.rimFace } satisfies Record<
       (typeof COUPLING_METHODS)[number],
-      string
+      Text
     >,
     { when: measured('coupling') },
   ),
@@ -153,79 +153,78 @@ export const conditionSchema = object({
     .min(0.001)
     .max(20000)
     .meta(
-      ask('Coupling', 'Speed, rpm', {
+      ask(H.coupling, M.speedRpm, {
         when: measured('coupling'),
-        needed: 'Speed is missing: the coupling is judged by it.',
+        needed: M.speedMissingCouplingJudged,
       }),
     ),
   faceDiameterMm: size(
-    'Coupling',
-    'Diameter swept on the face',
+    H.coupling,
+    M.diameterSweptFace,
     {
       when: measured('coupling'),
-      needed: (form) =>
-        coupled('rim-and-face')(form) ? 'Diameter swept on the face is missing.' : undefined,
+      needed: (form) => (coupled('rim-and-face')(form) ? M.diameterSweptFaceMissing : undefined),
     },
     2000,
   ),
   dialDistanceMm: size(
-    'Coupling',
-    'Dial to dial (reverse)',
+    H.coupling,
+    M.dialDialReverse,
     {
       when: measured('coupling'),
-      needed: (form) => (coupled('reverse')(form) ? 'Distance between the dials is missing.' : undefined),
+      needed: (form) => (coupled('reverse')(form) ? M.distanceBetweenDialsMissing : undefined),
     },
     3000,
   ),
   frontFeetMm: size(
-    'Coupling',
-    'Driver’s dial to front feet',
-    { when: measured('coupling'), needed: 'Distance to the front feet is missing.' },
+    H.coupling,
+    M.driversDialFrontFeet,
+    { when: measured('coupling'), needed: M.distanceFrontFeetMissing },
     5000,
   ),
   feetSpanMm: size(
-    'Coupling',
-    'Front to back feet',
-    { when: measured('coupling'), needed: 'Distance front to back feet is missing.' },
+    H.coupling,
+    M.frontBackFeet,
+    { when: measured('coupling'), needed: M.distanceFrontBackFeetMissing },
     5000,
   ),
   /** How much warmer than cold each machine runs, and the shaft's height over its feet: the driver is then set to stand in line warm. */
-  driverHeightMm: size('Coupling', 'Driver’s shaft over its feet', warm('driver'), 3000),
-  driverWarmerK: warmth('Driver runs warmer by, K'),
-  drivenHeightMm: size('Coupling', 'Driven shaft over its feet', warm('driven'), 3000),
-  drivenWarmerK: warmth('Driven machine runs warmer by, K'),
+  driverHeightMm: size(H.coupling, M.driversShaftOverFeet, warm('driver'), 3000),
+  driverWarmerK: warmth(M.driverRunsWarmerK),
+  drivenHeightMm: size(H.coupling, M.drivenShaftOverFeet, warm('driven'), 3000),
+  drivenWarmerK: warmth(M.drivenMachineRunsWarmerK),
   belts: number()
     .integer()
     .min(1)
     .max(24)
     .meta(
-      ask('Belts', 'How many belts', {
+      ask(H.belts, M.howManyBelts, {
         when: measured('belts'),
-        needed: 'How many belts the drive has is missing.',
+        needed: M.howManyBeltsDriveHas,
       }),
     ),
   beltBy: choice(
-    'Belts',
-    'Measured by',
-    { note: 'the note of its struck span', force: 'the force that bends it' },
+    H.belts,
+    M.measured,
+    { note: M.noteStruckSpan, force: M.forceBends },
     { when: measured('belts'), fallback: 'note' },
   ),
   beltSpanMm: size(
-    'Belts',
-    'Free span, pulley to pulley',
-    { decimals: 0, when: measured('belts'), needed: 'The free span of the belts is missing.' },
+    H.belts,
+    M.freeSpanPulleyPulley,
+    { decimals: 0, when: measured('belts'), needed: M.freeSpanBeltsMissing },
     10000,
   ),
   beltMassKgPerM: number()
     .min(0.001)
     .max(20)
     .meta(
-      ask('Belts', 'One belt weighs, kg a metre', {
+      ask(H.belts, M.oneBeltWeighsKgMetre, {
         decided: true,
         when: measured('belts'),
         needed: (form) =>
           measured('belts')(form) && (form['condition:beltBy'] || 'note') === 'note'
-            ? 'What a belt weighs is missing: its note is judged by it.'
+            ? M.whatBeltWeighsMissingNote
             : undefined,
       }),
     ),
@@ -233,27 +232,27 @@ export const conditionSchema = object({
     .min(1)
     .max(1e6)
     .meta(
-      ask('Belts', 'Tension of one strand, N', {
+      ask(H.belts, M.tensionOneStrandN, {
         decided: true,
         when: measured('belts'),
         needed: (form) =>
           measured('belts')(form) && !(form['condition:beltPowerKw'] && form['condition:beltSpeedMPerS'])
-            ? 'The tension is missing: from the belt’s sheet, or power and belt speed to work it out from.'
+            ? M.tensionMissingFromBeltsSheet
             : undefined,
       }),
     ),
   beltPowerKw: number()
     .min(0.01)
     .max(10_000)
-    .meta(ask('Belts', 'Power, kW', { decided: true, when: measured('belts') })),
+    .meta(ask(H.belts, M.powerKW, { decided: true, when: measured('belts') })),
   beltSpeedMPerS: number()
     .min(0.1)
     .max(60)
-    .meta(ask('Belts', 'Belt speed, m/s', { decided: true, when: measured('belts') })),
+    .meta(ask(H.belts, M.beltSpeedMS, { decided: true, when: measured('belts') })),
   beltArcDeg: number()
     .min(60)
     .max(300)
-    .meta(ask('Belts', 'Arc on the smaller pulley, degrees', { decided: true, when: measured('belts') })),
+    .meta(ask(H.belts, M.arcSmallerPulleyDegrees, { decided: true, when: measured('belts') })),
 }).noUnknown();
 export type Condition = InferType<typeof conditionSchema>;
 
@@ -267,7 +266,7 @@ export function conditionPart(
   { inSight = false } = {},
 ) {
   const flags = {
-    group: 'What is measured',
+    group: H.whatMeasured,
     options: measures.map((m) => [m, MEASURE_TITLE[m]] as const),
     ...(inSight ? { inSight } : {}),
   };
@@ -294,8 +293,5 @@ type Sized = {
 export function needed(c: Condition | undefined, field: Sized): number {
   const value = c?.[field];
   if (value !== undefined) return value;
-  const asked = fieldsOf(conditionSchema).find((f) => f.name === field);
-  throw new RangeError(
-    typeof asked?.needed === 'string' ? asked.needed : `${asked?.label ?? field} is missing.`,
-  );
+  throw new RangeError(`${field} is missing.`);
 }

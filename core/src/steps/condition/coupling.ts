@@ -9,10 +9,13 @@ import { shaftRise } from '../../arithmetic/alignment/growth.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, inline } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { type Condition, needed } from './condition.ts';
 import { listedPlace, nextOf, offer, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
@@ -41,16 +44,16 @@ const CLOCK = [
   [270, 'left'],
 ] as const;
 
-type Dial = { key: 'rim' | 'face' | 'back'; name: string };
+type Dial = { key: 'rim' | 'face' | 'back'; name: Text };
 const dials = (method: CouplingMethod): [Dial, Dial] => [
-  { key: 'rim', name: method === 'reverse' ? 'Dial on the driver' : 'Rim' },
-  method === 'reverse' ? { key: 'back', name: 'Dial on the driven shaft' } : { key: 'face', name: 'Face' },
+  { key: 'rim', name: method === 'reverse' ? M.dialDriver : M.rim },
+  method === 'reverse' ? { key: 'back', name: M.dialDrivenShaft } : { key: 'face', name: M.face2 },
 ];
 
 const clockPlaces = ({ key, name }: Dial): Place[] =>
   CLOCK.map(([deg, word]) => ({
     key: `${key}/${deg}`,
-    label: `${name}, ${word}`,
+    label: expr`${name}, ${word}`,
     quantity: 'dial' as const,
     low: -10,
     high: 10,
@@ -58,10 +61,10 @@ const clockPlaces = ({ key, name }: Dial): Place[] =>
     turn: { station: 0, atMm: 0, angleDeg: deg },
   }));
 
-const sagPlace = ({ key, name }: Dial): Place & { offer: string } => ({
+const sagPlace = ({ key, name }: Dial): Place & { offer: Text } => ({
   key: `${key}/sag`,
-  label: `${name}: bracket sag at the bottom of a stiff bar`,
-  offer: `Sag, ${name.toLowerCase()}`,
+  label: M.bracketSagBottomStiffBar2({ name }),
+  offer: M.sag({ name: inline(name) }),
   quantity: 'dial',
   low: -2,
   high: 2,
@@ -95,11 +98,11 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
   limits({ condition }) {
     const rpm = needed(condition, 'speedRpm');
     const { offsetMm, anglePer100Mm } = couplingTolerance(rpm);
-    const at = `at ${rpm} rpm`;
+    const at = M.rpm({ rpm });
     return [
-      { title: 'Offset', maker: 'offsetMm', quantity: 'length', schools: [byPractice(offsetMm, at)] },
+      { title: M.offset, maker: 'offsetMm', quantity: 'length', schools: [byPractice(offsetMm, at)] },
       {
-        title: 'Angle, per 100',
+        title: M.anglePer100,
         maker: 'anglePer100Mm',
         quantity: 'length',
         schools: [byPractice(anglePer100Mm, at)],
@@ -151,7 +154,10 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
           {
             code: 'coupling.unread',
             verdict: 'incomplete' as const,
-            reason: `${places.filter((p) => valueAt(facts, step, p.key) === undefined).length} of ${places.length} clock places are still to be read.`,
+            reason: M.clockPlacesStillRead({
+              count: places.filter((p) => valueAt(facts, step, p.key) === undefined).length,
+              count2: places.length,
+            }),
             params: {
               length: places.filter((p) => valueAt(facts, step, p.key) === undefined).length,
               length2: places.length,
@@ -164,10 +170,10 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
               {
                 code: 'coupling.sag',
                 verdict: 'caution' as const,
-                reason: 'The sag of the bracket was not measured: it stands in the up-and-down readings.',
+                reason: M.sagBracketNotMeasuredStands,
                 params: {},
                 source: 'practice' as const,
-                remedy: 'Hang the set-up on a stiff bar, zero on top, read at the bottom, and enter it.',
+                remedy: M.hangSetUpStiffBar,
                 acceptable: false,
               },
             ]
@@ -191,9 +197,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
         ...(next ? [{ key: next.key, label: next.label }] : []),
         ...offer(facts, step, sagged(method).map(sagPlace)),
       ],
-      act: next
-        ? `Read the dial: ${next.label.charAt(0).toLowerCase()}${next.label.slice(1)}`
-        : 'Read the verdict.',
+      act: next ? M.readDial({ label: inline(next.label, 'first') }) : M.readVerdict,
     };
   },
   place(facts, step, key) {

@@ -5,8 +5,10 @@ import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { inline } from '../../message/message.ts';
 import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 
@@ -33,8 +35,8 @@ const gridKey = placeKey('s{station}/{angle}');
 const againKey = placeKey('s{station}/{angle}/{n}');
 const keyOf = (station: number, angle: number) => gridKey.write({ station: station + 1, angle });
 const GROOVE = [
-  ['groove/beside', 'Diameter beside the groove'],
-  ['groove/inside', 'Diameter in the groove'],
+  ['groove/beside', M.diameterBesideGroove],
+  ['groove/inside', M.diameterGroove],
 ] as const;
 /** Readings anyone takes at one place. */
 const REPEATS_MOST = 20;
@@ -99,19 +101,16 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
       values: { ...result.values, ...grid, matrix } satisfies ShaftValues,
       next,
       choices: next ? [] : [...again(facts, step, grid, matrix), ...grooveChoices(facts, step)],
-      act: next
-        ? `Measure the shaft: ${next.label.toLowerCase()}`
-        : 'Every place is measured: read the verdict.',
+      act: next ? M.measureShaft({ label: inline(next.label) }) : M.everyPlaceMeasuredReadVerdict,
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
-    if (!place) return 'There is no such place on this shaft.';
+    if (!place) return M.thereNoSuchPlaceShaft;
     if (readingAt(facts, step.id, key, 'any'))
-      return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
+      return M.alreadyHasReadingWithdrawReason({ label: place.label });
     const again = againKey.read(key);
-    if (again && !readingAt(facts, step.id, gridKey.write(again), 'any'))
-      return 'That place is not measured yet.';
+    if (again && !readingAt(facts, step.id, gridKey.write(again), 'any')) return M.placeNotMeasuredYet;
     return place;
   },
 });
@@ -122,7 +121,7 @@ const eased = (f: Finding): Finding =>
     ? {
         ...f,
         verdict: 'caution',
-        remedy: 'Packing follows it. Measured again where it decides whether the sleeve stays.',
+        remedy: M.packingFollowsMeasuredAgainWhere,
       }
     : f;
 
@@ -160,8 +159,8 @@ function again(
   const smallest = spots.reduce((a, b) => (b.mm < a.mm ? b : a), first);
   return (
     [
-      ['Largest: three more', largest],
-      ['Smallest: three more', smallest],
+      [M.largestThreeMore, largest],
+      [M.smallestThreeMore, smallest],
     ] as const
   ).flatMap(([label, spot], i) => {
     // Where all are alike, one place is both.
@@ -189,7 +188,12 @@ function placeOf(facts: Facts<ShaftSetup>, key: string): Place | null {
     key,
     label: worn
       ? worn[1]
-      : `Station ${station + 1} of ${setup.stations}, at ${angle}°${times > 1 ? `, reading ${times}` : ''}`,
+      : M.station({
+          station: station + 1,
+          stations: setup.stations,
+          angle,
+          times: times > 1 ? M.reading({ times }) : '',
+        }),
     quantity: 'diameter',
     nominalMm: setup.shaftMm,
     low: setup.shaftMm * (worn ? 0.85 : 0.97),

@@ -2,11 +2,13 @@ import type { JobState } from '../../engine/state.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { figure, label } from '../../judgement/draw.ts';
 import type { Drawing } from '../../judgement/drawing.ts';
+import type { Text } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { len } from '../../quantities/say.ts';
 import { boxBoreStep } from './box-bore.ts';
 import { boxFaceStep } from './box-face.ts';
 import { turnView } from './figures/turn-view.ts';
+import { M } from './messages.ts';
 import { runoutStep } from './runout.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 
@@ -14,14 +16,14 @@ const WIDTH = 272;
 
 /** One turn of an indicator by itself, with what it came to over it. */
 const turnOf = (
-  title: string,
+  title: Text,
   tirMm: number | null,
   radiusMm: number,
   wanted: number,
   readings: readonly AngleReading[],
 ): Drawing =>
-  figure({ width: WIDTH, height: 272, title: `${title}, one turn` }, [
-    label({ x: WIDTH / 2, y: 16, size: 15 }, tirMm === null ? '' : `TIR ${len(tirMm)}`),
+  figure({ width: WIDTH, height: 272, title: M.oneTurn({ title }) }, [
+    label({ x: WIDTH / 2, y: 16, size: 15 }, tirMm === null ? '' : M.tir({ tir: len(tirMm) })),
     turnView({
       cx: WIDTH / 2,
       cy: 134,
@@ -44,7 +46,7 @@ export function turnDrawings(job: JobState<ShaftSetup>): Drawing[] {
       s.readings.length > 0
         ? [
             turnOf(
-              `Run-out, station ${i + 1}`,
+              M.runOutStation({ i: i + 1 }),
               s.values.tirMm,
               job.setup.shaftMm / 2,
               runout?.wanted ?? 8,
@@ -54,10 +56,10 @@ export function turnDrawings(job: JobState<ShaftSetup>): Drawing[] {
         : [],
     ),
     ...(face && face.readings.length > 0
-      ? [turnOf('Box face', face.tirMm, face.sweepRadiusMm, face.wanted, face.readings)]
+      ? [turnOf(M.boxFace, face.tirMm, face.sweepRadiusMm, face.wanted, face.readings)]
       : []),
     ...(bore && bore.corrected.length > 0
-      ? [turnOf('Box bore', bore.tirMm, bore.boxBoreMm / 2, bore.wanted, bore.corrected)]
+      ? [turnOf(M.boxBore, bore.tirMm, bore.boxBoreMm / 2, bore.wanted, bore.corrected)]
       : []),
   ];
 }

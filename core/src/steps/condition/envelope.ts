@@ -2,8 +2,11 @@ import { boxEnvelope, type EnvelopeMeasure, type EnvelopeValues } from '../../ar
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
@@ -24,13 +27,13 @@ export type EnvelopeStepValues = EnvelopeValues & {
 };
 
 const PLACES: Record<EnvelopeMeasure, Place> = {
-  bore: at('bore', 'Bore of the box'),
-  depth: at('depth', 'Depth of the box, from its face'),
-  obstruction: at('obstruction', 'From the face to the first thing in the way'),
-  studs: at('studs', 'Stud circle, middle to middle'),
+  bore: at('bore', M.boreBox),
+  depth: at('depth', M.depthBoxFromFace),
+  obstruction: at('obstruction', M.fromFaceFirstThingWay),
+  studs: at('studs', M.studCircleMiddleMiddle),
 };
 
-function at(key: EnvelopeMeasure, label: string): Place {
+function at(key: EnvelopeMeasure, label: Text): Place {
   return { key, label, quantity: 'length', low: 1, high: 1500, instrumentKinds: ['caliper', 'micrometer'] };
 }
 
@@ -88,9 +91,7 @@ export const envelopeStep = stepKind<ShaftSetup, EnvelopeStepValues>('envelope',
         },
       } satisfies EnvelopeStepValues,
       next,
-      act: next
-        ? `Measure: ${next.label.charAt(0).toLowerCase()}${next.label.slice(1)}`
-        : 'Read the verdict.',
+      act: next ? M.measure({ label: inline(next.label, 'first') }) : M.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

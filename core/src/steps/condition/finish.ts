@@ -3,8 +3,11 @@ import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
@@ -16,7 +19,7 @@ export type FinishStepValues = {
 
 /** Places read on each surface: three round the shaft, three on the face. */
 const PLACES = 3;
-const NAME: Record<FinishSurface, string> = { shaft: 'Shaft', 'gasket-face': 'Gasket face' };
+const NAME: Record<FinishSurface, Text> = { shaft: M.shaft, 'gasket-face': M.gasketFace };
 
 /** The gasket face is read where the box is looked at too. */
 const surfacesOf = ({ setup }: Facts<ShaftSetup>): FinishSurface[] => {
@@ -25,11 +28,18 @@ const surfacesOf = ({ setup }: Facts<ShaftSetup>): FinishSurface[] => {
   return box ? ['shaft', 'gasket-face'] : ['shaft'];
 };
 
+/** What a place of a surface is called; `within`: inside a sentence. */
+function placeOf(key: string, finishParameter: 'Ra' | 'Rq', within = false): Text {
+  const [surface = '', i] = key.split('/');
+  const name = NAME[surface as FinishSurface];
+  return M.place({ name: within ? inline(name) : name, i: Number(i), places: PLACES, finishParameter });
+}
+
 const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
   surfacesOf(facts).flatMap((surface) =>
     Array.from({ length: PLACES }, (_, i) => ({
       key: `${surface}/${i + 1}`,
-      label: `${NAME[surface]}, place ${i + 1} of ${PLACES}, ${conditionOf(facts.setup).finishParameter ?? 'Ra'}`,
+      label: placeOf(`${surface}/${i + 1}`, conditionOf(facts.setup).finishParameter ?? 'Ra'),
       quantity: 'roughness' as const,
       low: 0,
       high: 0.1,
@@ -49,7 +59,7 @@ const read = (
 
 /** A roughness tester on the shaft under the seal and on the gasket face. */
 export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
-  limits: () => [{ title: 'Finish of the shaft, Ra', maker: 'finishUm', quantity: 'roughness', schools: [] }],
+  limits: () => [{ title: M.finishShaftRa, maker: 'finishUm', quantity: 'roughness', schools: [] }],
   repeats: true,
   report(facts, step) {
     const { setup } = facts;
@@ -75,7 +85,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
             {
               code: 'finish.unread',
               verdict: 'incomplete',
-              reason: `${missing} of ${placesOf(facts).length} places are still to be read.`,
+              reason: M.placesStillRead({ missing, count: placesOf(facts).length }),
               params: { missing, length: placesOf(facts).length },
               acceptable: false,
             },
@@ -90,9 +100,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
         surfaces: surfaces.map((s) => ({ ...s.result.values, surface: s.surface, readingsUm: s.readingsUm })),
       } satisfies FinishStepValues,
       next,
-      act: next
-        ? `Read the finish: ${next.label.toLowerCase().replace(/ r([aq])$/, ' R$1')}`
-        : 'Read the verdict.',
+      act: next ? M.readFinish({ place: placeOf(next.key, parameter, true) }) : M.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

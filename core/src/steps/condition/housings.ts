@@ -2,9 +2,11 @@ import { type HousingsValues, housingAlignment } from '../../arithmetic/alignmen
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { needed } from './condition.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
@@ -21,10 +23,10 @@ export type HousingsStepValues = {
 };
 
 const OFFSETS = [
-  ['vn', 'near side, up and down'],
-  ['vf', 'far side, up and down'],
-  ['hn', 'near side, sideways'],
-  ['hf', 'far side, sideways'],
+  ['vn', M.nearSideUpDown],
+  ['vf', M.farSideUpDown],
+  ['hn', M.nearSideSideways],
+  ['hf', M.farSideSideways],
 ] as const;
 
 const count = ({ setup }: Facts<ShaftSetup>) => conditionOf(setup).housings ?? 2;
@@ -32,7 +34,7 @@ const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
   Array.from({ length: count(facts) }, (_, i) =>
     OFFSETS.map(([key, label]) => ({
       key: `h${i + 1}/${key}`,
-      label: `Housing ${i + 1}, ${label}`,
+      label: M.housing({ i: i + 1, label }),
       quantity: 'dial' as const,
       low: -50,
       high: 50,
@@ -42,9 +44,7 @@ const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
 
 /** Offsets of each housing from one line along the shaft, against what the bearing takes up. */
 export const housingsStep = stepKind<ShaftSetup, HousingsStepValues>('housings', {
-  limits: () => [
-    { title: 'Angle the bearing takes up', maker: 'abilityDeg', quantity: 'degrees', schools: [] },
-  ],
+  limits: () => [{ title: M.angleBearingTakesUp, maker: 'abilityDeg', quantity: 'degrees', schools: [] }],
   repeats: true,
   report(facts, step) {
     const { setup } = facts;
@@ -82,7 +82,10 @@ export const housingsStep = stepKind<ShaftSetup, HousingsStepValues>('housings',
           {
             code: 'housings.unread',
             verdict: 'incomplete' as const,
-            reason: `${placesOf(facts).length - taken.length} of ${placesOf(facts).length} offsets are still to be read.`,
+            reason: M.offsetsStillRead({
+              count: placesOf(facts).length - taken.length,
+              count2: placesOf(facts).length,
+            }),
             params: { length: placesOf(facts).length - taken.length, length2: placesOf(facts).length },
             acceptable: false,
           },
@@ -93,7 +96,7 @@ export const housingsStep = stepKind<ShaftSetup, HousingsStepValues>('housings',
       beams: result?.beams ?? [],
       values: { spanMm, widthMm, housings, result: result?.values ?? null } satisfies HousingsStepValues,
       next,
-      act: next ? `Offset from the line: ${next.label.toLowerCase()}` : 'Read the verdict.',
+      act: next ? M.offsetFromLine({ label: inline(next.label) }) : M.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

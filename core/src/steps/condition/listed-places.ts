@@ -1,6 +1,8 @@
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 
 /** The first of a list of places not read yet. */
@@ -16,11 +18,11 @@ export function listedPlace(
   step: StepDefinition<ShaftSetup>,
   places: readonly Place[],
   key: string,
-): Place | string {
+): Place | Text {
   const place = places.find((p) => p.key === key);
-  if (!place) return 'There is no such place at this step.';
+  if (!place) return M.thereNoSuchPlaceStep;
   return readingAt(facts, step.id, key, 'any')
-    ? `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`
+    ? M.alreadyHasReadingWithdrawReason({ label: place.label })
     : place;
 }
 
@@ -39,6 +41,6 @@ export const takenAt = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetu
 export const offer = (
   facts: Facts<ShaftSetup>,
   step: StepDefinition<ShaftSetup>,
-  places: ReadonlyArray<Place & { offer: string }>,
+  places: ReadonlyArray<Place & { offer: Text }>,
 ): PlaceChoice[] =>
   places.filter((p) => !readingAt(facts, step.id, p.key, 'any')).map((p) => ({ key: p.key, label: p.offer }));

@@ -1,6 +1,7 @@
 import type { TradeTask } from '../../engine/slots.ts';
 import { MEASURES } from './condition.ts';
 import { LAST_MEASURES } from './condition-steps.ts';
+import { M } from './messages.ts';
 
 /** Measures taken before a part goes on. */
 const FIRST: readonly string[] = MEASURES.filter((m) => !LAST_MEASURES.includes(m));
@@ -12,13 +13,13 @@ const FIRST: readonly string[] = MEASURES.filter((m) => !LAST_MEASURES.includes(
  */
 export const measured = (own: readonly string[], piece: Partial<TradeTask> = {}): TradeTask => ({
   id: 'measured',
-  name: 'Shaft looked at and measured',
+  name: M.shaftLookedMeasured,
   steps: ['safe', ...own, ...FIRST],
   skill: 'measuring',
   hands: 1,
   tools: ['dial on a base'],
   minutes: [25, 40, 75],
   pauses: true,
-  finds: { what: 'the shaft fails', odds: 0.08, minutes: [180, 300, 600] },
+  finds: { what: M.shaftFails, odds: 0.08, minutes: [180, 300, 600] },
   ...piece,
 });

@@ -4,10 +4,12 @@ import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { expr } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
 
@@ -19,10 +21,10 @@ export type PlayStepValues = PlayValues & {
 /** Trials anyone makes of one play. */
 const TRIALS_MOST = 6;
 const ACTS = [
-  ['end/push', 'Shaft pushed in'],
-  ['end/pull', 'Shaft pulled out'],
-  ['radial/rest', 'Beside the seal, released'],
-  ['radial/lift', 'Beside the seal, lifted'],
+  ['end/push', M.shaftPushed],
+  ['end/pull', M.shaftPulledOut],
+  ['radial/rest', M.besideSealReleased],
+  ['radial/lift', M.besideSealLifted],
 ] as const;
 
 /** An act and its trial. */
@@ -30,7 +32,7 @@ export const playKey = placeKey('{act:end/push|end/pull|radial/rest|radial/lift}
 
 const place = ([act, label]: (typeof ACTS)[number], trial: number): Place => ({
   key: playKey.write({ act, trial }),
-  label: `${label}${trial > 1 ? `, trial ${trial}` : ''}`,
+  label: expr`${label}${trial > 1 ? M.trial({ trial }) : ''}`,
   quantity: 'dial',
   low: -10,
   high: 10,
@@ -46,14 +48,14 @@ const trialsOf = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>): n
 export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
   limits: () => [
     {
-      title: 'End play',
+      title: M.endPlay,
       maker: 'endPlayMm',
       quantity: 'length',
       rule: END_PLAY.id,
       schools: endPlayLimits(),
     },
     {
-      title: 'Radial play',
+      title: M.radialPlay,
       maker: 'radialPlayMm',
       quantity: 'length',
       schools: [byPractice(RADIAL_PLAY_MM)],
@@ -98,15 +100,18 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
       choices:
         next === null && more !== null
           ? [
-              { key: `end/push/${more}`, label: 'Push and pull again' },
-              { key: `radial/rest/${more}`, label: 'Release and lift again' },
+              { key: `end/push/${more}`, label: M.pushPullAgain },
+              { key: `radial/rest/${more}`, label: M.releaseLiftAgain },
             ]
           : next !== null && trials > 1
             ? places(trials)
                 .filter((p) => !takenAt(facts, step).some((r) => r.place === p.key))
-                .map((p) => ({ key: p.key, label: p.label.replace(/, trial.*/, '') }))
+                .map((p) => ({
+                  key: p.key,
+                  label: ACTS.find(([act]) => act === playKey.read(p.key)?.act)?.[1] ?? p.label,
+                }))
             : [],
-      act: next ? `${next.label}: read the indicator` : 'Read the verdict, or try once more.',
+      act: next ? M.readIndicator({ label: next.label }) : M.readVerdictTryOnceMore,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, places(TRIALS_MOST), key),

@@ -1,13 +1,16 @@
 import { type BendValues, shaftBend } from '../../arithmetic/shaft/bend.ts';
 import { RUNOUT, runoutLimits } from '../../arithmetic/shaft/limits.ts';
-import { type RunoutValues, runout } from '../../arithmetic/shaft/runout.ts';
+import { RUNOUT_LIMIT, type RunoutValues, runout } from '../../arithmetic/shaft/runout.ts';
 import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Beam, Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline, isText, sameText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 import { againInTurn, nextInTurn, stepUsed, type Turn, type TurnLook, turnOf, turnPlace } from './turn.ts';
@@ -39,7 +42,7 @@ const looks = (setup: ShaftSetup): TurnLook[] => {
   return stationsMm.map((atMm, s) => ({
     prefix: `s${s + 1}/`,
     wanted,
-    label: stationsMm.length > 1 ? `Station ${s + 1} of ${stationsMm.length}, ` : '',
+    label: stationsMm.length > 1 ? M.station3({ s: s + 1, count: stationsMm.length }) : '',
     limitMm: BELIEVED_MM,
     station: s,
     atMm,
@@ -50,7 +53,7 @@ const looks = (setup: ShaftSetup): TurnLook[] => {
 export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
   limits: ({ shaftMm }) => [
     {
-      title: 'Run-out, TIR',
+      title: M.runOutTir,
       maker: 'runoutMm',
       quantity: 'length',
       rule: RUNOUT.id,
@@ -62,9 +65,7 @@ export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
     const all = looks(facts.setup);
     const turns = all.map((look) => turnOf(facts, step, look.prefix));
     const many = all.length > 1;
-    const judged = all.map((look, s) =>
-      judgeStation(facts, look, turns[s] as Turn, many ? `station ${s + 1}` : undefined),
-    );
+    const judged = all.map((look, s) => judgeStation(facts, look, turns[s] as Turn, many ? s + 1 : null));
     const bend = bendOf(
       all,
       judged.map((r) => r.values),
@@ -76,14 +77,14 @@ export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
     const turn = turns[at];
     const key = look && turn ? nextInTurn(turn, look) : null;
     const found = look && key ? turnPlace(facts, step, look, key) : null;
-    const next = found && typeof found !== 'string' ? found : null;
+    const next = found && !isText(found) ? found : null;
     const findings: Finding[] = [
       ...results.flatMap((r) => r.findings),
       ...(bend?.findings ?? []),
       ...gaugeFindings(read),
     ];
     const working: WorkingLine[] = [
-      ...results.flatMap((r, s) => r.working.filter((w) => s === 0 || w.what !== 'limit')),
+      ...results.flatMap((r, s) => r.working.filter((w) => s === 0 || !sameText(w.what, RUNOUT_LIMIT))),
       ...(bend?.working ?? []),
     ];
     return {
@@ -103,7 +104,7 @@ export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
       next,
       choices: choices(all, turns, next, at),
       ...(look ? { turn: { prefix: look.prefix, wanted: look.wanted } } : {}),
-      act: next ? `Turn and read: ${lower(next.label)}` : 'Every turn is whole: read the verdict.',
+      act: next ? M.turnRead({ label: inline(next.label, 'first') }) : M.everyTurnWholeReadVerdict,
     };
   },
   place(facts, step, key) {
@@ -111,7 +112,7 @@ export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
       const place = turnPlace(facts, step, look, key);
       if (place !== null) return place;
     }
-    return 'There is no such place on this shaft.';
+    return M.thereNoSuchPlaceShaft;
   },
 });
 
@@ -126,12 +127,10 @@ function choices(
   const turn = turns[now];
   const look = all[now];
   if (!turn || !look || turn.count < look.wanted) return [];
-  return [...(next ? [{ key: next.key, label: 'Next' }] : []), ...againInTurn(turn, look)];
+  return [...(next ? [{ key: next.key, label: M.next }] : []), ...againInTurn(turn, look)];
 }
 
-const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
-
-function judgeStation(facts: Facts<ShaftSetup>, look: TurnLook, turn: Turn, where: string | undefined) {
+function judgeStation(facts: Facts<ShaftSetup>, look: TurnLook, turn: Turn, station: number | null) {
   const rules = rulesOf(facts.setup);
   return runout({
     shaftMm: facts.setup.shaftMm,
@@ -142,12 +141,12 @@ function judgeStation(facts: Facts<ShaftSetup>, look: TurnLook, turn: Turn, wher
     makerLimitMm: facts.setup.maker.runoutMm,
     rule: decisionOf(facts.setup),
     wanted: look.wanted,
-    where,
+    ...(station === null ? {} : { where: M.station4({ s: station }), station: String(station) }),
   });
 }
 
 /** Once the stations together have told what is wrong, the remedy of one that runs off centre is theirs. */
-function toldByAll<R extends ReturnType<typeof judgeStation>>(result: R, remedy: string | undefined): R {
+function toldByAll<R extends ReturnType<typeof judgeStation>>(result: R, remedy: Text | undefined): R {
   if (!remedy || result.values.shape !== 'off-centre') return result;
   return {
     ...result,

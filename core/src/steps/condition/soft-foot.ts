@@ -3,9 +3,11 @@ import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 import { stepUsed } from './turn.ts';
@@ -13,11 +15,11 @@ import { stepUsed } from './turn.ts';
 export type SoftFootStepValues = SoftFootValues & { feet: number[][] };
 
 const CORNERS = ['a', 'b', 'c', 'd'] as const;
-const WHERE: Record<(typeof CORNERS)[number], string> = {
+const WHERE: Record<(typeof CORNERS)[number], Text> = {
   a: '',
-  b: ', second corner',
-  c: ', third corner',
-  d: ', fourth corner',
+  b: M.secondCorner,
+  c: M.thirdCorner,
+  d: M.fourthCorner,
 };
 
 /** A corner of a foot. */
@@ -25,7 +27,7 @@ export const footKey = placeKey('f{foot}/{corner:a|b|c|d}');
 
 const footPlace = (foot: number, corner: (typeof CORNERS)[number]): Place => ({
   key: footKey.write({ foot, corner }),
-  label: `Foot ${foot}${WHERE[corner]}`,
+  label: M.foot({ foot, where: WHERE[corner] }),
   quantity: 'gap',
   low: 0,
   high: 5,
@@ -39,7 +41,7 @@ const all = (facts: Facts<ShaftSetup>): Place[] =>
 /** Each foot loosened in turn: its gap felt or its rise read, and the corners of one that is not right. */
 export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot', {
   limits: () => [
-    { title: 'Gap at a foot', maker: 'softFootMm', quantity: 'length', schools: [byPractice(SOFT_FOOT_MM)] },
+    { title: M.gapFoot, maker: 'softFootMm', quantity: 'length', schools: [byPractice(SOFT_FOOT_MM)] },
   ],
   repeats: true,
   report(facts, step) {
@@ -66,7 +68,7 @@ export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot'
     const corners = asked.flatMap((foot) =>
       CORNERS.slice(1).map((c) => ({
         key: footKey.write({ foot, corner: c }),
-        label: `Foot ${foot}${WHERE[c]}`,
+        label: M.foot({ foot, where: WHERE[c] }),
       })),
     );
     return {
@@ -76,9 +78,7 @@ export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot'
       values: { ...result.values, feet } satisfies SoftFootStepValues,
       next,
       choices: [...(next ? [{ key: next.key, label: next.label }] : []), ...corners],
-      act: next
-        ? `Loosen foot ${next.label.slice(5)} and feel its gap`
-        : 'Every foot is felt: read the verdict.',
+      act: next ? M.loosenFootFeelGap({ foot: footKey.read(next.key)?.foot }) : M.everyFootFeltReadVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, all(facts), key),

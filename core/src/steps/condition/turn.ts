@@ -1,7 +1,10 @@
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { isText } from '../../message/message.ts';
 import { type AngleReading, byAngle } from '../../metrology/harmonics.ts';
+import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
 
@@ -46,7 +49,7 @@ export type TurnLook = {
   prefix: string;
   wanted: number;
   /** “Station 2, ” or nothing. */
-  label: string;
+  label: Text;
   limitMm: number;
   station?: number;
   atMm?: number;
@@ -54,7 +57,7 @@ export type TurnLook = {
 };
 
 /** The one turn of a sweep over face or bore of a box. */
-export const boxTurn = ({ setup }: Facts<ShaftSetup>, label: string): TurnLook => ({
+export const boxTurn = ({ setup }: Facts<ShaftSetup>, label: Text): TurnLook => ({
   prefix: 'turn/',
   wanted: conditionOf(setup).runoutAngles ?? 8,
   label,
@@ -69,7 +72,7 @@ export function turnPlace(
   step: StepDefinition<ShaftSetup>,
   look: TurnLook,
   key: string,
-): Place | string | null {
+): Place | Text | null {
   const at = parse(key, look.prefix);
   if (!at) return null;
   const turn = turnOf(facts, step, look.prefix);
@@ -78,8 +81,12 @@ export function turnPlace(
   const place: Place = {
     key,
     label: closing
-      ? `${look.label}back at ${degrees(first)}, closing the turn`
-      : `${look.label}at ${degrees(at.angleDeg)}${at.times > 1 ? `, reading ${at.times}` : ''}`,
+      ? M.backClosingTurn({ label: look.label, degrees: degrees(first) })
+      : M.at({
+          label: look.label,
+          degrees: degrees(at.angleDeg),
+          times: at.times > 1 ? M.reading({ times: at.times }) : '',
+        }),
     quantity: 'dial',
     low: -look.limitMm,
     high: look.limitMm,
@@ -90,13 +97,23 @@ export function turnPlace(
       angleDeg: closing ? first + CLOSING : at.angleDeg,
     },
   };
-  if (closing && turn.count === 0) return 'A turn is closed after it was read, not before.';
-  if (closing && at.times > 1) return 'A turn closes once. Withdraw the closing reading to take it again.';
+  if (closing && turn.count === 0) return M.turnClosedAfterReadNot;
+  if (closing && at.times > 1) return M.turnClosesOnceWithdrawClosing;
   if (at.times > 1 && !readingAt(facts, step.id, `${look.prefix}${Number(at.angleDeg)}`, 'any'))
-    return `Nothing is read at ${degrees(at.angleDeg)} yet.`;
-  if (readingAt(facts, step.id, key, 'any'))
-    return `${place.label} already has a reading. Withdraw it, with a reason, to measure again.`;
+    return M.nothingReadYet({ degrees: degrees(at.angleDeg) });
+  if (readingAt(facts, step.id, key, 'any')) return M.alreadyHasReadingWithdrawReason({ label: place.label });
   return place;
+}
+
+/** Where a turn is read next, without what the turn is called. */
+export function sweptAt(
+  facts: Facts<ShaftSetup>,
+  step: StepDefinition<ShaftSetup>,
+  look: TurnLook,
+  key: string,
+): Text {
+  const place = turnPlace(facts, step, { ...look, label: '' }, key);
+  return place === null ? '' : isText(place) ? place : place.label;
 }
 
 /** The key to read next: round the even grid until enough angles are read, then the closing one; null when the turn is whole. */
@@ -120,7 +137,7 @@ export function againInTurn(turn: Turn, look: TurnLook): PlaceChoice[] {
   // Where all are alike, one angle is both.
   return [...new Set([high, low])].map((g) => ({
     key: `${look.prefix}${g.angleDeg}/${againAt(turn, look.prefix, g.angleDeg)}`,
-    label: `Again at ${degrees(g.angleDeg)}`,
+    label: M.again({ degrees: degrees(g.angleDeg) }),
   }));
 }
 

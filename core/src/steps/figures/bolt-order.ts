@@ -1,6 +1,8 @@
 import { circle, digits, figure, group, label, line, path, polygon, rect } from '../../judgement/draw.ts';
 import type { Point } from '../../judgement/drawing.ts';
+import { inline, listOf } from '../../message/message.ts';
 import type { BoltSpec, BoltValues } from '../bolt-passes.ts';
+import { M } from './messages.ts';
 
 type Spot = { x: number; y: number };
 
@@ -67,9 +69,13 @@ export function boltFigure({ values }: { values: BoltValues }) {
       width: 640,
       height: 300,
       tall: 15,
-      title:
-        (next === null ? `All ${spec.what.toLowerCase()} tight` : `${spec.what}: ${next} is next`) +
-        (spec.jacking ? `; jacking ${values.held?.jacked ? 'bolts in' : 'holes free'}` : ''),
+      title: listOf(
+        [
+          next === null ? M.allTight({ what: inline(spec.what) }) : M.next({ what: spec.what, next }),
+          ...(spec.jacking ? [M.jacking({ jacked: values.held?.jacked ? 'bolts' : 'holesFree' })] : []),
+        ],
+        '',
+      ),
     },
     [
       drawPart({ layout: spec.layout }),
@@ -143,7 +149,9 @@ export function boltFigure({ values }: { values: BoltValues }) {
                 size: 15,
                 tone: 'muted',
               },
-              turned === undefined ? `${done(bolt)} of ${values.passes.length}` : `moved ${turned}°`,
+              turned === undefined
+                ? M.of({ done: done(bolt), count: values.passes.length })
+                : M.moved({ turned }),
             ),
         ];
       }),

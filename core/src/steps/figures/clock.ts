@@ -1,4 +1,7 @@
 import { circle, digits, figure, label, line, spot, turnable } from '../../judgement/draw.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, listOf } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 const CX = 190;
 const CY = 156;
@@ -8,13 +11,13 @@ const RIM = 110;
 /** Something with a place round the shaft. */
 export type ClockMark = {
   key: string;
-  name: string;
+  name: Text;
   deg: number | null;
   /** A split runs right across and shows on both sides; a seam, joint or port is at one place. */
   across: boolean;
   bad?: boolean;
 };
-export type ClockLine = { text: string; tone: 'ink' | 'muted' | 'stop' };
+export type ClockLine = { text: Text; tone: 'ink' | 'muted' | 'stop' };
 
 type Props = {
   marks: readonly ClockMark[];
@@ -30,7 +33,7 @@ type Props = {
   innerFirst?: boolean;
   /** The face alone, without the list beside it. */
   compact?: boolean;
-  note: string;
+  note: Text;
 };
 
 const whole = (deg: number): number => ((Math.round(deg) % 360) + 360) % 360;
@@ -60,7 +63,12 @@ export function clockFigure({
     {
       width: compact ? 380 : 680,
       height: 318,
-      title: `End view: ${marks.map((m) => `${m.name} ${m.deg === null ? 'not placed' : `at ${m.deg} degrees`}`).join(', ')}`,
+      title: M.endView({
+        marks: listOf(
+          marks.map((m) => expr`${m.name} ${m.deg === null ? M.notPlaced : M.degrees2({ deg: m.deg })}`),
+          ', ',
+        ),
+      }),
     },
     [
       circle({ cx: CX, cy: CY, r: RIM, fill: 'none', ink: 'rule' }),
@@ -113,7 +121,7 @@ export function clockFigure({
           const deg = m.key === active && typedDeg !== null ? typedDeg : m.deg;
           const tone = m.key === active ? 'brass' : m.bad ? 'stop' : 'ink';
           return [
-            label({ x: 384, y: 34 + 24 * i, anchor: 'start', tone, size: 16 }, `${i + 1} ${m.name}`),
+            label({ x: 384, y: 34 + 24 * i, anchor: 'start', tone, size: 16 }, expr`${i + 1} ${m.name}`),
             digits(
               { x: 676, y: 34 + 24 * i, anchor: 'end', tone, size: 16, strong: true },
               deg === null ? '–' : `${whole(deg)}°`,

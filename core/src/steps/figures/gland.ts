@@ -1,6 +1,9 @@
 import { circle, digits, figure, group, label, line, mendable, path, spot } from '../../judgement/draw.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
 import type { GlandGapsValues } from '../gland-gaps.ts';
+import { M } from './messages.ts';
 
 const CX = 230;
 const CY = 136;
@@ -16,7 +19,7 @@ export function glandFigure({
   values: GlandGapsValues;
   active: string | undefined;
   typed: number | null;
-  what: string;
+  what: Text;
 }) {
   const say = (mm: number) => num(mm, 2);
   const gaps = v.gaps.map((g) => ({
@@ -35,7 +38,10 @@ export function glandFigure({
     {
       width: 680,
       height: 290,
-      title: `${what}: ${gaps.map((g) => `${g.angleDeg} degrees ${g.gapMm === null ? 'not felt' : say(g.gapMm)}`).join(', ')}`,
+      title: expr`${what}: ${listOf(
+        gaps.map((g) => M.degrees({ angle: g.angleDeg, gap: g.gapMm === null ? M.notFelt : say(g.gapMm) })),
+        ', ',
+      )}`,
     },
     [
       circle({ cx: CX, cy: CY, r: R, fill: 'shade', ink: 'ink', weight: 1.8 }),
@@ -65,7 +71,7 @@ export function glandFigure({
           {
             place: g.gapMm === null ? null : `gap/${g.angleDeg}`,
             shown: g.gapMm === null ? '' : say(g.gapMm),
-            name: `the gap at ${g.angleDeg}°`,
+            name: M.gap({ angle: g.angleDeg }),
           },
           [
             line({ x1: at.x, y1: at.y, x2: end.x, y2: end.y, ink: tone, weight: 9 }),
@@ -97,11 +103,11 @@ export function glandFigure({
         ? [
             label(
               { x: 440, y: 76, anchor: 'start', tone: 'muted' },
-              tilted ? `gapes most at ${Math.round(wide)}°` : 'gapes nowhere',
+              tilted ? M.gapesMost({ wide: Math.round(wide) }) : M.gapesNowhere,
             ),
             v.tilt.spreadMm > 0 &&
               bolts.slice(0, 8).map((bolt) => [
-                label({ x: 440, y: 84 + 22 * bolt, anchor: 'start', size: 16 }, `bolt ${bolt} in by`),
+                label({ x: 440, y: 84 + 22 * bolt, anchor: 'start', size: 16 }, M.bolt({ bolt })),
                 digits(
                   {
                     x: 600,
@@ -116,11 +122,11 @@ export function glandFigure({
           ]
         : label(
             { x: 440, y: 76, anchor: 'start', tone: 'muted' },
-            `felt at ${gaps.length} places, from the top clockwise`,
+            M.feltPlacesFromTopClockwise({ count: gaps.length }),
           ),
       label(
         { x: 676, y: 284, anchor: 'end', tone: 'muted', size: 14 },
-        spread > 0 ? 'bars: what a gap has over the least one, enlarged alike' : 'end view; bolt 1 on top',
+        spread > 0 ? M.barsWhatGapHasOver : M.endViewBolt1Top,
       ),
     ],
   );

@@ -1,5 +1,6 @@
 import type { FirstFillValues } from '../../arithmetic/lubrication/first-fill.ts';
 import { circle, digits, figure, label, path, spot } from '../../judgement/draw.ts';
+import { M } from './messages.ts';
 
 const ROLLERS_DEG = [0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330];
 
@@ -14,16 +15,16 @@ function filledTo(level: number): string {
 export function fillFigure({ values: v, housingCm3 }: { values: FirstFillValues; housingCm3: number }) {
   // Without volumes the base stands level with the shaft’s underside, as it is seen.
   const share = v.housingCm3 === null ? 0.26 : housingCm3 > 0 ? Math.min(1, v.housingCm3 / housingCm3) : 0;
-  const full = v.bearingCm3 === null ? '' : `, ${v.bearingCm3.toFixed(0)} cm³`;
+  const full = v.bearingCm3 === null ? '' : M.cm({ bearingCm3: v.bearingCm3.toFixed(0) });
   const housing =
     v.housingCm3 === null
-      ? 'base to the shaft’s underside'
+      ? M.baseShaftsUnderside
       : housingCm3 > 0
-        ? `housing ${v.housingCm3.toFixed(0)} of ${housingCm3.toFixed(0)} cm³`
-        : `base ${v.housingCm3.toFixed(0)} cm³`;
+        ? M.housingCm({ housingCm3: v.housingCm3.toFixed(0), housingCm32: housingCm3.toFixed(0) })
+        : M.baseCm({ housingCm3: v.housingCm3.toFixed(0) });
   const [top, bottom] = [34, 212];
   const level = bottom - (bottom - top) * share;
-  return figure({ width: 680, height: 240, title: `Bearing full${full}, ${housing}` }, [
+  return figure({ width: 680, height: 240, title: M.bearingFull({ full, housing }) }, [
     path({ d: filledTo(level), fill: 'brass', opacity: 0.3 }),
     path({ d: 'M210 212V120A110 86 0 0 1 430 120V212z', fill: 'none', ink: 'ink', weight: 2.4 }),
     circle({ cx: 320, cy: 128, r: 74, fill: 'brass', fillOpacity: 0.55, ink: 'ink', weight: 1.8 }),
@@ -44,14 +45,16 @@ export function fillFigure({ values: v, housingCm3 }: { values: FirstFillValues;
       ),
       label(
         { x: 470, y: 132, anchor: 'start', tone: 'muted' },
-        `in all${v.strokes ? `, ${v.strokes} strokes of the gun` : ''}`,
+        M.all({ strokes: v.strokes ? M.strokesGun({ strokes: v.strokes }) : '' }),
       ),
     ],
-    label({ x: 196, y: 104, anchor: 'end' }, `bearing full${full}`),
+    label({ x: 196, y: 104, anchor: 'end' }, M.bearingFull2({ full })),
     label({ x: 196, y: Math.min(206, level + 20), anchor: 'end' }, housing),
     label(
       { x: 4, y: 234, anchor: 'start', tone: 'muted', size: 14.5 },
-      `${v.speedFactor === null ? '' : `n·dm ${Math.round(v.speedFactor)}; `}how much, not where it lies`,
+      M.howMuchNotWhereLies({
+        speedFactor: v.speedFactor === null ? '' : M.nDm({ speedFactor: Math.round(v.speedFactor) }),
+      }),
     ),
   ]);
 }

@@ -1,5 +1,7 @@
 import { type Alignment, type Pattern, patternAngles } from '../../arithmetic/bearings/lock-alignment.ts';
 import { circle, digits, figure, label, path, spot } from '../../judgement/draw.ts';
+import { expr } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 const C = 150;
 
@@ -36,7 +38,7 @@ export function lockFigure({ nut, washer, meets, turnedDeg = null, way = 'forwar
   const done = left !== null && left < 0.05;
   const [from, to] = [spot(C, C, -behind, 128), spot(C, C, 0, 128)];
   const said = (p: Pattern, one: string) =>
-    'count' in p ? `${p.count} ${one}s` : `${p.anglesDeg.length} ${one}s, uneven`;
+    'count' in p ? `${p.count} ${one}s` : M.sUneven({ count: p.anglesDeg.length, one });
   return figure(
     {
       width: 300,
@@ -44,8 +46,8 @@ export function lockFigure({ nut, washer, meets, turnedDeg = null, way = 'forwar
       tall: 23.8,
       title:
         left === null
-          ? 'Nut and its lock; the gap to the next tab is not measured'
-          : `Nut and its lock; slot ${meets?.slot} meets tab ${meets?.tab}, ${left.toFixed(1)} degrees ${way}`,
+          ? M.nutLockGapNextTab
+          : M.nutLockSlotMeetsTab({ slot: meets?.slot, tab: meets?.tab, left: left.toFixed(1), way }),
       name: 'lock',
     },
     [
@@ -87,12 +89,12 @@ export function lockFigure({ nut, washer, meets, turnedDeg = null, way = 'forwar
         { x: C, y: C - 2, size: 24, strong: true, tone: 'steel' },
         left === null ? '?' : `${left.toFixed(1)}°`,
       ),
-      label({ x: C, y: C + 18, size: 16, tone: 'muted' }, done ? 'they meet' : way),
+      label({ x: C, y: C + 18, size: 16, tone: 'muted' }, done ? M.theyMeet : way),
       label(
         { x: C, y: 312, size: 16 },
-        meets ? `slot ${meets.slot} to tab ${meets.tab}` : 'which meets next is not measured',
+        meets ? M.slotTab({ slot: meets.slot, tab: meets.tab }) : M.whichMeetsNextNotMeasured,
       ),
-      label({ x: C, y: 332, tone: 'muted' }, `${said(nut, 'slot')}, ${said(washer, 'tab')}`),
+      label({ x: C, y: 332, tone: 'muted' }, expr`${said(nut, 'slot')}, ${said(washer, 'tab')}`),
     ],
   );
 }

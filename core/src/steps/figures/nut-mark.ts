@@ -1,5 +1,7 @@
 import type { AheadStop } from '../../arithmetic/bearings/lock-stops.ts';
 import { circle, digits, figure, group, label, line, path, rect, spot } from '../../judgement/draw.ts';
+import type { Text } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 const C = 150;
 const RIM = 112;
@@ -21,7 +23,7 @@ type Props = {
   /** Drawn on the nut once the zero is proven. */
   marked: boolean;
   stops?: readonly AheadStop[];
-  note: string;
+  note: Text;
 };
 
 /**
@@ -38,7 +40,10 @@ export function nutMarkFigure({ slots, turnedDeg, band, marked, stops = [], note
       height: 330,
       tall: 20,
       from: [-26, -6],
-      title: `Nut turned ${turnedDeg.toFixed(0)} degrees from its mark${band ? `, the maker’s band is ${band.minDeg} to ${band.maxDeg} degrees` : ''}`,
+      title: M.nutTurnedDegreesFromMark({
+        turned: turnedDeg.toFixed(0),
+        band: band ? M.makersBandDegrees({ min: band.minDeg, max: band.maxDeg }) : '',
+      }),
     },
     [
       band && [
@@ -77,7 +82,7 @@ export function nutMarkFigure({ slots, turnedDeg, band, marked, stops = [], note
       ),
       label(
         { x: C, y: C + 23, size: 16, tone: 'muted' },
-        whole > 0 ? `${whole} turn and more` : marked ? 'from the mark' : 'no mark yet',
+        whole > 0 ? M.turnMore({ whole }) : marked ? M.fromMark : M.noMarkYet,
       ),
       label({ x: C, y: 316, size: 15, tone: 'muted' }, note),
     ],

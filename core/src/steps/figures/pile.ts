@@ -1,5 +1,8 @@
 import { digits, figure, label, line, rect } from '../../judgement/draw.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 type Pile = ReadonlyArray<{ thicknessMm: number; count: number }>;
 
@@ -10,7 +13,7 @@ export function pileFigure({
   tone = 'ink',
 }: {
   pile: Pile;
-  title: string;
+  title: Text;
   tone?: 'ink' | 'brass' | 'stop';
 }) {
   const sum = pile.reduce((s, p) => s + p.thicknessMm * p.count, 0);
@@ -32,7 +35,10 @@ export function pileFigure({
       width: 240,
       height: 190,
       tall: 14,
-      title: `${title}: ${pile.map((p) => `${p.count} of ${num(p.thicknessMm)}`).join(', ')}`,
+      title: expr`${title}: ${listOf(
+        pile.map((p) => M.of2({ count: p.count, thickness: num(p.thicknessMm) })),
+        ', ',
+      )}`,
     },
     [
       line({ x1: 30, x2: 210, y1: 150.5, y2: 150.5, ink: 'ink', weight: 1.5 }),
@@ -49,7 +55,7 @@ export function pileFigure({
       ),
       digits({ x: 120, y: Math.max(14, y - 6), tone, strong: true }, num(sum)),
       label({ x: 120, y: 168, tone, size: 16, strong: true }, title),
-      label({ x: 120, y: 186, tone: 'muted' }, `thickness ×${times}`),
+      label({ x: 120, y: 186, tone: 'muted' }, M.thickness({ times })),
     ],
   );
 }

@@ -1,5 +1,8 @@
 import { axis, circle, digits, figure, group, label, path, spot } from '../../judgement/draw.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 
 const W = 680;
 const H = 268;
@@ -49,7 +52,7 @@ export function raceFigure({
   const off = v.offsetDeg ?? v.offsetWantedDeg;
   const tone = (key: string) => (place === key ? 'brass' : 'ink');
   const ring = v.ringMm;
-  const both = (side: 'a' | 'b') => `${say(ring?.[side] ?? null)} ${say(v.ring2Mm?.[side] ?? null)}`;
+  const both = (side: 'a' | 'b') => expr`${say(ring?.[side] ?? null)} ${say(v.ring2Mm?.[side] ?? null)}`;
   const ra = opening(ring?.a ?? null, shaftMm, c0);
   const rb = opening(ring?.b ?? null, shaftMm, c0);
   const joint = (deg: number, r: number) => spot(CX, CY, deg, r);
@@ -57,7 +60,7 @@ export function raceFigure({
     {
       width: W,
       height: H,
-      title: `Split part end on: gaps ${say(v.raceMm.a)} at the top and ${say(v.raceMm.b)} at the bottom`,
+      title: M.splitPartEndGapsTop({ a: say(v.raceMm.a), b: say(v.raceMm.b) }),
     },
     [
       axis({ x1: CX - 190, x2: CX + 190, y1: CY, y2: CY }),
@@ -78,7 +81,7 @@ export function raceFigure({
         toX: CX + 118,
         toY: 26,
         tone: tone(`${what}/a`),
-        label: what === 'race' ? 'race, 12 o’clock' : 'one split',
+        label: what === 'race' ? M.race12Oclock : M.oneSplit,
         value: say(v.raceMm.a),
       }),
       drawMark({
@@ -87,7 +90,7 @@ export function raceFigure({
         toX: CX + 118,
         toY: H - 34,
         tone: tone(`${what}/b`),
-        label: what === 'race' ? 'race, 6 o’clock' : 'the other split',
+        label: what === 'race' ? M.race6Oclock : M.otherSplit,
         value: say(v.raceMm.b),
       }),
       ring && [
@@ -96,7 +99,7 @@ export function raceFigure({
           toX: CX + 168,
           toY: CY - 26,
           tone: place === 'ring/a' || place === 'ring2/a' ? 'brass' : 'ink',
-          label: 'rings 1, 2',
+          label: M.rings12,
           value: both('a'),
         }),
         drawMark({
@@ -104,18 +107,23 @@ export function raceFigure({
           toX: CX - 168,
           toY: CY - 26,
           tone: place === 'ring/b' || place === 'ring2/b' ? 'brass' : 'ink',
-          label: 'rings 1, 2',
+          label: M.rings12,
           value: both('b'),
           left: true,
         }),
         label(
           { x: CX - 176, y: H - 34, anchor: 'end', tone: place === 'offset' ? 'brass' : 'muted' },
-          `rings ${v.offsetDeg === null ? `to stand ${v.offsetWantedDeg}°` : `stand ${v.offsetDeg}°`} off the race`,
+          M.ringsOffRace({
+            offset:
+              v.offsetDeg === null
+                ? M.stand({ offsetWanted: v.offsetWantedDeg })
+                : M.stand2({ offset: v.offsetDeg }),
+          }),
         ),
       ],
       label(
         { x: 4, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 },
-        `end view, rings to scale, gaps ×${GAP_TIMES}`,
+        M.endViewRingsScaleGaps({ gap_times: GAP_TIMES }),
       ),
     ],
   );
@@ -128,8 +136,8 @@ function drawMark(p: {
   toX: number;
   toY: number;
   tone: 'ink' | 'brass';
-  label: string;
-  value: string;
+  label: Text;
+  value: Text;
   left?: boolean;
 }) {
   const anchor = p.left ? 'end' : 'start';

@@ -27,6 +27,7 @@ import { explodedFigure } from '../rebuild/exploded.ts';
 import { boltFigure } from './bolt-order.ts';
 import { glandFigure } from './gland.ts';
 import { fillFigure } from './grease.ts';
+import { M } from './messages.ts';
 
 const angleOf = (place: Place | null): number | null => place?.turn?.angleDeg ?? null;
 
@@ -35,7 +36,7 @@ export const SHARED_FIGURES: readonly KindFigure[] = [
   figureOf(bolts, boltFigure),
   // A trade that feels other gaps draws them by its own figure, listed before these.
   figureOf(gaps, ({ values, place, typed }) =>
-    glandFigure({ values, active: place?.key, typed, what: 'gland to box' }),
+    glandFigure({ values, active: place?.key, typed, what: M.glandBox }),
   ),
   figureOf(assemblies, explodedFigure),
   figureOf(floatRoom, ({ values, setup, place }) =>

@@ -2,6 +2,7 @@ import { isSettled } from '../../engine/answers.ts';
 import { answered } from '../../engine/facts.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { type GateItem, kindFamily, type StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import { gate } from '../gate.ts';
 
 /** What a part is drawn as. */
@@ -10,7 +11,7 @@ export type PartShape = 'plate' | 'gasket' | 'gear' | 'ring' | 'bearing' | 'face
 /** A part of a pump in the order it is put together, and the step it goes on at. */
 export type PumpPart = {
   id: string;
-  name: string;
+  name: Text;
   shape: PartShape;
   at: string;
   /** The question that says it is on; left out where only passing the step does. */
@@ -65,8 +66,8 @@ export function assemblyStep<S extends Setup>(
   parts: readonly PumpPart[],
   order: readonly string[],
   id: string,
-  title: string,
-  guide: string,
+  title: Text,
+  guide: Text,
   items: GateItem[],
   more: Partial<StepDefinition<S>> = {},
 ): StepDefinition<S> {

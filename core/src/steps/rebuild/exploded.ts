@@ -1,5 +1,7 @@
 import { axis, circle, figure, group, label, line, path, rect } from '../../judgement/draw.ts';
+import { listOf } from '../../message/message.ts';
 import type { AssemblyValues, PartShape } from './assembly.ts';
+import { M } from './messages.ts';
 
 type Part = AssemblyValues['parts'][number];
 type Placed = Part & { x: number; width: number };
@@ -108,10 +110,17 @@ export function explodedFigure({ values: v }: { values: AssemblyValues }) {
       width: 640,
       height: 250,
       tall: 17,
-      title: `In hand: ${now.map((p) => p.name).join(', ') || 'nothing'}; on: ${parts
-        .filter((p) => p.state === 'on')
-        .map((p) => p.name)
-        .join(', ')}`,
+      title: M.hand({
+        now:
+          listOf(
+            now.map((p) => p.name),
+            ', ',
+          ) || 'nothing',
+        filter: listOf(
+          parts.filter((p) => p.state === 'on').map((p) => p.name),
+          ', ',
+        ),
+      }),
       name: 'exploded',
     },
     [
@@ -137,7 +146,7 @@ export function explodedFigure({ values: v }: { values: AssemblyValues }) {
               size: 17,
               strong: true,
             },
-            p.door ? `${p.name}: a door, it closes` : p.name,
+            p.door ? M.doorCloses({ name: p.name }) : p.name,
           ),
         ];
       }),

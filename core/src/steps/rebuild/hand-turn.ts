@@ -1,18 +1,22 @@
 import { answerTo } from '../../engine/facts.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { listOf } from '../../message/message.ts';
+import { M } from './messages.ts';
 
-export type HandTurnValues = { turns: 'yes' | 'no' | null; causes: readonly string[] };
+export type HandTurnValues = { turns: 'yes' | 'no' | null; causes: readonly Text[] };
 
 export const handTurns = kindFamily<Setup, HandTurnValues>('hand-turn');
 
 /** The pump turned over by hand: it goes round, or it is a stop with what to look for. */
 export function handTurnStep<S extends Setup>(
   id: string,
-  title: string,
-  ask: string,
-  causes: readonly string[],
+  title: Text,
+  ask: Text,
+  causes: readonly Text[],
 ): StepDefinition<S> {
   const kind = handTurns.kind<S>({
     repeats: false,
@@ -24,7 +28,7 @@ export function handTurnStep<S extends Setup>(
           ? {
               code: `${id}.turns`,
               verdict: 'accept',
-              reason: 'It turns over by hand.',
+              reason: M.turnsOverHand,
               params: {},
               source: 'practice',
               acceptable: false,
@@ -33,16 +37,16 @@ export function handTurnStep<S extends Setup>(
             ? {
                 code: `${id}.turns`,
                 verdict: 'reject',
-                reason: 'It will not turn: nothing further goes on until it does. Power never turns it free.',
+                reason: M.willNotTurnNothingFurther,
                 params: {},
                 source: 'practice',
-                remedy: `Look for: ${causes.join('; ')}.`,
+                remedy: M.look({ causes: listOf(causes, '; ') }),
                 acceptable: false,
               }
             : {
                 code: `${id}.turns`,
                 verdict: 'incomplete',
-                reason: 'It is not turned over by hand yet.',
+                reason: M.notTurnedOverHandYet,
                 params: {},
                 acceptable: false,
               };
@@ -52,7 +56,7 @@ export function handTurnStep<S extends Setup>(
         beams: [],
         values: { turns, causes },
         next: null,
-        act: turns === null ? ask : turns === 'no' ? 'It will not turn: find out why' : finding.reason,
+        act: turns === null ? ask : turns === 'no' ? M.willNotTurnFindOut : finding.reason,
       };
     },
   });
@@ -60,8 +64,8 @@ export function handTurnStep<S extends Setup>(
     id,
     title,
     kind,
-    guide: 'Whole turns by hand, slowly, feeling for a tight spot.',
-    caution: 'Isolation stays on: hands turn it, not power. Fingers clear of gears and coupling.',
-    items: [{ id: 'turns', group: 'Turn', ask }],
+    guide: M.wholeTurnsHandSlowlyFeeling,
+    caution: M.isolationStaysHandsTurnNot,
+    items: [{ id: 'turns', group: H.turn, ask }],
   };
 }

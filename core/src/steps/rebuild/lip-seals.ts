@@ -7,8 +7,12 @@ import {
   sayLip,
 } from '../../arithmetic/rebuild/lips.ts';
 import { answerTo } from '../../engine/facts.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 export const lipSeals = kindFamily<Setup, LipValues>('lip-seals');
 
@@ -17,8 +21,8 @@ const isWay = (note: string | undefined): note is LipWay => LIP_WAYS.some((w) =>
 /** Every lip seal of the job, ticked with the way its lip faces as it is fitted; a wrong way is a stop. */
 export function lipStep<S extends Setup>(
   lips: readonly Lip[],
-  title: string,
-  guide: string,
+  title: Text,
+  guide: Text,
   more: Partial<StepDefinition<S>> = {},
 ): StepDefinition<S> {
   const kind = lipSeals.kind<S>({
@@ -35,24 +39,24 @@ export function lipStep<S extends Setup>(
         ...result,
         next: null,
         act: open
-          ? `${sayLip(open)}: fit it, and tick the way its lip faces`
-          : (result.findings[0]?.reason ?? 'Every lip faces the way it must.'),
+          ? M.fitTickWayLipFaces({ open: sayLip(open) })
+          : (result.findings[0]?.reason ?? M.everyLipFacesWayMust),
       };
     },
   });
   const items = lips.map((l) => ({
     id: l.id,
-    group: 'Lips',
-    ask: `${sayLip(l)}: its lip faces?`,
+    group: H.lips,
+    ask: M.lipFaces({ l: sayLip(l) }),
     note: true,
   }));
   const learn = lips.map((l) => ({
     id: `${l.id}/${l.wants}`,
     deck: 'lip',
-    ask: `${sayLip(l)}: which way does its lip face?`,
+    ask: M.whichWayDoesLipFace({ l: sayLip(l) }),
     options: LIP_WAYS,
     right: l.wants,
-    why: `${l.wants === 'inward' ? 'Inward' : 'Outward'}. The other way: ${l.wrong.charAt(0).toLowerCase()}${l.wrong.slice(1)}`,
+    why: M.otherWay({ wants: l.wants === 'inward' ? 'inward' : 'outward', wrong: inline(l.wrong, 'first') }),
   }));
   return { id: 'lips', title, kind, guide, items, learn, ...more };
 }

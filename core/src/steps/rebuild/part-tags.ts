@@ -1,13 +1,17 @@
 import { answerTo } from '../../engine/facts.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { type GateItem, kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, inline } from '../../message/message.ts';
+import { M } from './messages.ts';
 
 /** What becomes of a part taken off. */
-export const TAGS = { renew: 'renew', reuse: 'use again', spare: 'keep as spare' } as const;
+export const TAGS = { renew: 'renew', reuse: M.useAgain, spare: M.keepAsSpare } as const;
 export type Tag = keyof typeof TAGS;
 /** A part to be tagged; `renewed` says why it is never used again. */
-export type TaggedPart = { id: string; name: string; renewed?: string };
+export type TaggedPart = { id: string; name: Text; renewed?: Text };
 export type PartTagsValues = { parts: Array<TaggedPart & { tag: Tag | null }> };
 
 export const partTags = kindFamily<Setup, PartTagsValues>('part-tags');
@@ -16,7 +20,12 @@ const isTag = (note: string | undefined): note is Tag => note !== undefined && O
 
 /** Parts laid out and tagged one by one: renewed, used again, or kept as a spare. What must be new is a stop otherwise. */
 export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefinition<S> {
-  const items: GateItem[] = parts.map((p) => ({ id: p.id, group: 'Parts', ask: `${p.name}?`, note: true }));
+  const items: GateItem[] = parts.map((p) => ({
+    id: p.id,
+    group: H.parts,
+    ask: expr`${p.name}?`,
+    note: true,
+  }));
   const kind = partTags.kind<S>({
     report(facts, step) {
       const seen = parts.map((p) => {
@@ -29,17 +38,17 @@ export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefi
         .map((p) => ({
           code: `tags.${p.id}`,
           verdict: 'reject',
-          reason: `${p.name} is not used again: ${p.renewed}`,
+          reason: M.notUsedAgain({ name: p.name, renewed: p.renewed }),
           params: { name: p.name, renewed: p.renewed },
           source: 'practice',
-          remedy: 'Take a new one from the kit, and tag it so.',
+          remedy: M.takeNewOneFromKit,
           acceptable: false,
         }));
       if (open.length > 0)
         findings.push({
           code: 'tags.open',
           verdict: 'incomplete',
-          reason: `${open.length} of ${seen.length} parts are still to be tagged.`,
+          reason: M.partsStillTagged({ count: open.length, count2: seen.length }),
           params: { length: open.length, length2: seen.length },
           acceptable: false,
         });
@@ -49,17 +58,15 @@ export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefi
         beams: [],
         values: { parts: seen },
         next: null,
-        act: open[0]
-          ? `Tag: ${open[0].name.toLowerCase()}`
-          : (findings[0]?.reason ?? 'Every part is tagged.'),
+        act: open[0] ? M.tag({ name: inline(open[0].name) }) : (findings[0]?.reason ?? M.everyPartTagged),
       };
     },
   });
   return {
     id: 'tags',
-    title: 'Parts tagged',
+    title: M.partsTagged,
     kind,
-    guide: 'Laid out in the order they came off; each looked over, cleaned, tagged.',
+    guide: M.laidOutOrderTheyCame,
     items,
   };
 }

@@ -11,6 +11,7 @@ import { orDash } from '../../steps/came.ts';
 import { item } from '../../steps/questions.ts';
 import { safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
+import { english } from '../english.ts';
 import { type DoorSetup, doorSchema } from './setup.ts';
 import { slots } from './slots.ts';
 
@@ -34,7 +35,10 @@ export const doorGap = stepKind<DoorSetup, { gapMm: number | null }>('door-gap',
         {
           code: 'door.gap',
           verdict,
-          reason: gapMm === null ? 'The gap is not felt yet.' : `Gap ${len(gapMm)}, most ${len(most)}.`,
+          reason:
+            gapMm === null
+              ? 'The gap is not felt yet.'
+              : `Gap ${english(len(gapMm))}, most ${english(len(most))}.`,
           params: { gapMm, most },
           acceptable: gapMm !== null,
         },

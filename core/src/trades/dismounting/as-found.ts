@@ -8,6 +8,7 @@ import { doubtOfMean } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
 
 export type AsFoundValues = { foundMm: number | null; grownMm: number | null; asLeftMm: number };
@@ -17,7 +18,7 @@ export const GROWN_MM = 0.03;
 
 const place = (row: 'A' | 'B'): Place => ({
   key: `found/${row}`,
-  label: `Clearance as found, row ${row}`,
+  label: M.clearanceAsFoundRow({ row }),
   quantity: 'gap',
   low: 0,
   high: 1,
@@ -26,7 +27,7 @@ const place = (row: 'A' | 'B'): Place => ({
 /** Its base is loose: from then on the bearing does not stand as it ran. */
 const loosened = (facts: Facts<DismountSetup>): boolean =>
   answerTo(facts, 'loose', 'base', 'any')?.answer === 'yes';
-const GONE = 'The base is loose: how the bearing stood as it ran can be felt no more.';
+const GONE = M.baseLooseHowBearingStood;
 
 const places = (): Place[] => [place('A'), place('B')];
 
@@ -55,7 +56,7 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
           reason: GONE,
           params: { GONE },
           source: 'practice',
-          remedy: 'What was felt and taken back stays on the sheet, struck through, with its reason.',
+          remedy: M.whatFeltTakenBackStays,
           acceptable: false,
         }
       : judge(grownMm, foundMm, asLeftMm, doubtOfMean(seen));
@@ -64,13 +65,18 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
       working:
         foundMm === null
           ? []
-          : [{ what: 'grown', sum: `${len(foundMm)} − ${len(asLeftMm)} as left = ${len(grownMm ?? 0)}` }],
+          : [
+              {
+                what: M.grown,
+                sum: M.asLeft({ found: len(foundMm), asLeft: len(asLeftMm), grown: len(grownMm ?? 0) }),
+              },
+            ],
       beams:
         grownMm === null
           ? []
           : [
               {
-                label: 'Grown since it was fitted',
+                label: M.grownSinceFitted,
                 quantity: 'length',
                 value: grownMm,
                 target: 0,
@@ -83,11 +89,7 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
             ],
       values: { foundMm, grownMm, asLeftMm } satisfies AsFoundValues,
       next,
-      act: gone
-        ? 'It can be felt no more: go on'
-        : next
-          ? 'Feel the clearance before anything is loosened'
-          : 'Read the verdict.',
+      act: gone ? M.canFeltNoMoreGo : next ? M.feelClearanceBeforeAnythingLoosened : M.readVerdict,
     };
   },
   place: (facts, step, key) => (loosened(facts) ? GONE : listedPlace(places)(facts, step, key)),
@@ -99,17 +101,17 @@ function judge(grownMm: number | null, foundMm: number | null, asLeftMm: number,
     return {
       ...shared,
       verdict: 'incomplete',
-      reason: `It was left with ${len(asLeftMm)}; what it has now is not felt yet.`,
+      reason: M.leftWhatHasNowNot({ asLeft: len(asLeftMm) }),
       params: { asLeftMm },
       acceptable: false,
     };
   const d = decide(grownMm, u, { lower: -GROWN_MM, upper: GROWN_MM });
-  const limit = `± ${len(GROWN_MM)} of ${len(asLeftMm)} as left`;
+  const limit = M.asLeft2({ grown_mm: len(GROWN_MM), asLeft: len(asLeftMm) });
   if (d.verdict === 'accept')
     return {
       ...shared,
       verdict: 'accept',
-      reason: `Found with ${len(foundMm)}: as it was left.`,
+      reason: M.foundAsLeft({ found: len(foundMm) }),
       params: { foundMm },
       limit,
     };
@@ -120,10 +122,10 @@ function judge(grownMm: number | null, foundMm: number | null, asLeftMm: number,
     limit,
     reason:
       d.verdict === 'too-close'
-        ? `Found with ${len(foundMm)}: whether it has grown, these blades cannot tell.`
+        ? M.foundWhetherHasGrownThese({ found: len(foundMm) })
         : grownMm > 0
-          ? `Found with ${len(foundMm)}, ${len(grownMm)} more than it was left with: the sleeve has let go, or the bearing has worn.`
-          : `Found with ${len(foundMm)}, ${len(-grownMm)} less than it was left with: driven further on, or fouled.`,
+          ? M.foundMoreThanLeftSleeve({ found: len(foundMm), grown: len(grownMm) })
+          : M.foundLessThanLeftDriven({ found: len(foundMm), grown: len(-grownMm) }),
     params: {
       foundMm: d.verdict === 'too-close' ? foundMm : null,
       foundMm2: d.verdict === 'too-close' ? null : grownMm > 0 ? foundMm : null,
@@ -131,6 +133,6 @@ function judge(grownMm: number | null, foundMm: number | null, asLeftMm: number,
       foundMm3: d.verdict === 'too-close' ? null : grownMm > 0 ? null : foundMm,
       grownMm2: d.verdict === 'too-close' ? null : grownMm > 0 ? null : -grownMm,
     },
-    remedy: 'Look at sleeve and shaft for fretting before the next one goes on; write it down at the parts.',
+    remedy: M.lookSleeveShaftFrettingBefore,
   };
 }

@@ -2,6 +2,7 @@ import { bearingLife, goneBy, type LifeValues } from '../../arithmetic/bearings/
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
 
 export type LastedValues = LifeValues & { ranHours: number; gonePercent: number };
@@ -17,7 +18,7 @@ export const lasted = stepKind<DismountSetup, LastedValues | null>('lasted', {
   report(facts, step) {
     const { ranHours, ratingKn, radialKn, speedRpm, reused } = facts.setup;
     const asked = itemFindings(facts, step);
-    const act = asked[0]?.reason ?? 'The parts are looked over.';
+    const act = asked[0]?.reason ?? M.partsLookedOver;
     if (!ranHours || !ratingKn || !radialKn || !speedRpm)
       return { findings: asked, working: [], beams: [], values: null, next: null, act };
     const life = bearingLife({ kind: 'roller', ratingKn, radialKn, speedRpm });
@@ -26,7 +27,11 @@ export const lasted = stepKind<DismountSetup, LastedValues | null>('lasted', {
     const finding: Finding = {
       code: 'lasted',
       verdict: early ? 'caution' : 'accept',
-      reason: `It ran ${thousands(ranHours)}; nine of ten reach ${thousands(life.values.hours)}. By fatigue alone ${gonePercent < 1 ? 'fewer than one' : Math.round(gonePercent)} of a hundred would be gone by then.`,
+      reason: M.ranNineTenReachFatigue({
+        thousands: thousands(ranHours),
+        thousands2: thousands(life.values.hours),
+        gonePercent: gonePercent < 1 ? M.fewerThanOne : Math.round(gonePercent),
+      }),
       params: {
         ranHours: thousands(ranHours),
         hours: thousands(life.values.hours),
@@ -35,8 +40,7 @@ export const lasted = stepKind<DismountSetup, LastedValues | null>('lasted', {
       source: 'iso-281',
       ...(early
         ? {
-            remedy:
-              'If it is worn out, it was not age: grease, dirt, fit, alignment, a seal. Find which before a new one goes in.',
+            remedy: M.ifWornOutNotAge,
           }
         : {}),
       acceptable: true,

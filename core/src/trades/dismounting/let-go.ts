@@ -3,9 +3,12 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
 import { pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
 
 export type LetGoRound = {
@@ -24,7 +27,7 @@ const roundKey = placeKey('n{n}/{what:peak|after|back}');
 const ROUNDS_MOST = 20;
 
 /** The nut that may hold the sleeve: the other one, where there are two. */
-const nutOf = (setup: DismountSetup): string => (setup.twoNuts ? 'the other nut' : 'the nut');
+const nutOf = (setup: DismountSetup): Text => (setup.twoNuts ? M.otherNut : M.nut);
 
 /**
  * Hydraulic dismounting: pressure climbs, the sleeve lets go, the gauge drops to zero, perhaps after several rounds. That drop
@@ -43,7 +46,7 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
       findings.push({
         code: 'letgo.free',
         verdict: 'accept',
-        reason: `It let go at ${pres(last.peakMpa)}: the gauge dropped to zero by itself.`,
+        reason: M.letGoGaugeDroppedZero({ peak: pres(last.peakMpa) }),
         params: { peakMpa: last.peakMpa },
         source: 'practice',
         acceptable: false,
@@ -53,10 +56,10 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
         code: 'letgo.free',
         verdict: last?.aborted ? 'reject' : 'incomplete',
         reason: last?.aborted
-          ? `The abort pressure, ${pres(abort)}, came first: ${pres(last.peakMpa)}.`
+          ? M.abortPressureCameFirst({ abort: pres(abort), peak: pres(last.peakMpa) })
           : last && last.afterMpa !== null
-            ? `The gauge holds ${pres(last.afterMpa)}: it has not let go yet.`
-            : 'It has not let go yet.',
+            ? M.gaugeHoldsHasNotLet({ after: pres(last.afterMpa) })
+            : M.hasNotLetGoYet,
         params: {
           abort: last?.aborted ? abort : null,
           peakMpa: last?.aborted ? last.peakMpa : null,
@@ -65,43 +68,44 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
         limit: pres(abort),
         source: 'maker',
         remedy: last?.aborted
-          ? `Release. Is ${nutOf(facts.setup)} still loose? If not, one turn back; then again.`
-          : 'Pump on in rounds; stand clear of the line of the shaft, the bearing jumps.',
+          ? M.releaseStillLooseIfNot({ nutOf: nutOf(facts.setup) })
+          : M.pumpRoundsStandClearLine,
         acceptable: false,
       });
     return {
       findings: [...findings, ...gaugeFindings(standing(facts, step.id))],
       working: rounds.map((r) => ({
-        what: `round ${r.n}`,
-        sum: `up to ${pres(r.peakMpa)}${r.afterMpa === null ? '' : `, then ${pres(r.afterMpa)}`}${r.aborted ? ', abort' : ''}`,
+        what: M.round({ n: r.n }),
+        sum: M.up({
+          peak: pres(r.peakMpa),
+          after: r.afterMpa === null ? '' : M.thenText({ after: pres(r.afterMpa) }),
+          aborted: r.aborted ? 'abort' : 'none',
+        }),
       })),
       beams: [],
       values: { rounds, free, abortPressureMpa: abort } satisfies LetGoValues,
       next: key ? placeOf(facts.setup, key) : null,
       act: free
-        ? 'It has let go.'
+        ? M.hasLetGo
         : key?.endsWith('back')
-          ? `Turn ${nutOf(facts.setup)} back; say how far`
+          ? M.turnBackSayHowFar({ nutOf: nutOf(facts.setup) })
           : key?.endsWith('after')
             ? last?.aborted
-              ? 'Release the pump: read what is left'
-              : 'What does the gauge show now?'
-            : 'Pump until it lets go; read the highest pressure',
+              ? M.releasePumpReadWhatLeft
+              : M.whatDoesGaugeShowNow
+            : M.pumpUntilLetsGoRead,
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts.setup, key);
-    if (!place) return 'There is no such round at the pump.';
-    if (readingAt(facts, step.id, key))
-      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    if (!place) return M.thereNoSuchRoundPump;
+    if (readingAt(facts, step.id, key)) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const rounds = roundsOf(facts, step.id, abortOf(facts));
     const last = rounds.at(-1);
     const free = last !== undefined && !last.aborted && last.zero;
     const wanted = nextKey(facts, step.id, rounds, free);
-    if (wanted === null) return 'It has let go: nothing more is pumped.';
-    return key === wanted
-      ? place
-      : `First: ${(placeOf(facts.setup, wanted)?.label ?? wanted).toLowerCase()}.`;
+    if (wanted === null) return M.hasLetGoNothingMore;
+    return key === wanted ? place : M.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
   },
 });
 
@@ -151,7 +155,7 @@ function placeOf(setup: DismountSetup, key: string): Place | null {
   if (what === 'back')
     return {
       key,
-      label: `How far ${nutOf(setup)} is turned back, 0 if it was loose`,
+      label: M.howFarTurnedBack0({ nutOf: nutOf(setup) }),
       quantity: 'angle',
       low: 0,
       high: 720,
@@ -159,7 +163,7 @@ function placeOf(setup: DismountSetup, key: string): Place | null {
     };
   return {
     key,
-    label: what === 'peak' ? `Highest pressure, round ${n}` : `Pressure after round ${n}`,
+    label: what === 'peak' ? M.highestPressureRound({ n }) : M.pressureAfterRound({ n }),
     quantity: 'pressure',
     low: 0,
     high: 300,

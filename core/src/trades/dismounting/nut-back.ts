@@ -5,6 +5,7 @@ import type { Finding } from '../../judgement/result.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
 
 export type NutBackValues = { turnedDeg: number; leastDeg: number; mostDeg: number; enough: boolean };
@@ -33,18 +34,18 @@ export const nutBack = stepKind<DismountSetup, NutBackValues>('nut-back', {
       code: 'nutback',
       source: 'practice',
       acceptable: false,
-      limit: `${turns(least)} to ${turns(most)} turns`,
+      limit: M.turns({ turns: turns(least), turns2: turns(most) }),
       ...(enough
         ? {
             verdict: 'accept',
-            reason: `The nut is back ${turns(turnedDeg)} turns, and still on.`,
+            reason: M.nutBackTurnsStill({ turns: turns(turnedDeg) }),
             params: { turnedDeg },
           }
         : {
             verdict: 'incomplete',
-            reason: `The nut is back ${turns(turnedDeg)} of at least ${turns(least)} turns.`,
+            reason: M.nutBackLeastTurns({ turns: turns(turnedDeg), turns2: turns(least) }),
             params: { turnedDeg: turns(turnedDeg), least: turns(least) },
-            remedy: 'Never all the way off: it catches the bearing when it jumps.',
+            remedy: M.neverAllWayOffCatches,
           }),
     };
     const next = enough ? null : placeOf(`back/${nextCount(taken, 'back/')}`, turnedDeg, most);
@@ -54,22 +55,21 @@ export const nutBack = stepKind<DismountSetup, NutBackValues>('nut-back', {
       beams: [],
       values: { turnedDeg, leastDeg: least, mostDeg: most, enough } satisfies NutBackValues,
       next,
-      choices: enough ? [{ key: `back/${nextCount(taken, 'back/')}`, label: 'Turned back further' }] : [],
+      choices: enough ? [{ key: `back/${nextCount(taken, 'back/')}`, label: M.turnedBackFurther }] : [],
       act: enough
         ? design === 'captive-nut'
-          ? 'Drive the nut back until the bearing lets go; then answer.'
-          : 'Back far enough, and still on.'
-        : 'Turn the nut back; enter how far, in degrees or turns',
+          ? M.driveNutBackUntilBearing
+          : M.backFarEnoughStill
+        : M.turnNutBackEnterHow,
     };
   },
   place(facts, step, key) {
     const { design } = facts.setup;
     const taken = standing(facts, step.id);
-    if (readingAt(facts, step.id, key)) return 'That turn is entered already. Withdraw it to enter it again.';
-    if (key !== `back/${nextCount(taken, 'back/')}`) return 'Turns are entered one after the other.';
+    if (readingAt(facts, step.id, key)) return M.turnEnteredAlreadyWithdrawEnter;
+    if (key !== `back/${nextCount(taken, 'back/')}`) return M.turnsEnteredOneAfterOther;
     return (
-      placeOf(key, rowOf(taken, 'back/').at(-1)?.value ?? 0, 360 * TURNS[design][1]) ??
-      'There is no such turn.'
+      placeOf(key, rowOf(taken, 'back/').at(-1)?.value ?? 0, 360 * TURNS[design][1]) ?? M.thereNoSuchTurn
     );
   },
 });
@@ -78,7 +78,7 @@ const placeOf = (key: string, low: number, high: number): Place | null =>
   /^back\/\d{1,2}$/.test(key)
     ? {
         key,
-        label: 'Nut turned back, all together',
+        label: M.nutTurnedBackAllTogether,
         quantity: 'angle',
         low,
         high,

@@ -1,6 +1,7 @@
 import { digits, figure, label, path, rect } from '../../judgement/draw.ts';
 import { pres } from '../../quantities/say.ts';
 import type { LetGoValues } from './let-go.ts';
+import { M } from './messages.ts';
 import type { NutBackValues } from './nut-back.ts';
 
 const W = 680;
@@ -13,7 +14,7 @@ export function nutBackFigure({ values: v }: { values: NutBackValues }) {
   const turns = Math.ceil(v.mostDeg / 360);
   const x = at(Math.min(v.turnedDeg, v.mostDeg));
   const crests = Math.round((to - from) / 14);
-  return figure({ width: W, height: H, title: `Nut back ${(v.turnedDeg / 360).toFixed(2)} turns` }, [
+  return figure({ width: W, height: H, title: M.nutBackTurns({ turned: (v.turnedDeg / 360).toFixed(2) }) }, [
     path({
       d: `M30 120H${from}${Array.from({ length: crests }, () => 'l7 -9l7 9').join('')}H650V176H30z`,
       fill: 'shade',
@@ -26,9 +27,9 @@ export function nutBackFigure({ values: v }: { values: NutBackValues }) {
       digits({ x: at(i * 360), y: 54, tone: 'muted' }, i),
     ]),
     path({ d: `M${x - 34} 92h34v104h-34z`, fill: 'paper', ink: v.enough ? 'ink' : 'brass', weight: 3 }),
-    label({ x: to + 8, y: 66, anchor: 'start', tone: 'stop' }, 'off'),
-    label({ x: (at(v.leastDeg) + to) / 2, y: 34, tone: 'muted' }, 'far enough, and still on'),
-    label({ x: 4, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 }, 'turns back from where it stood'),
+    label({ x: to + 8, y: 66, anchor: 'start', tone: 'stop' }, M.off),
+    label({ x: (at(v.leastDeg) + to) / 2, y: 34, tone: 'muted' }, M.farEnoughStill),
+    label({ x: 4, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 }, M.turnsBackFromWhereStood),
   ]);
 }
 
@@ -42,14 +43,14 @@ export function letGoFigure({ values: v }: { values: LetGoValues }) {
     {
       width: W,
       height: H,
-      title: `${v.rounds.length} rounds at the pump, ${v.free ? 'it has let go' : 'not let go yet'}`,
+      title: M.roundsPump({ count: v.rounds.length, free: v.free ? 'hasLetGo' : 'notLetGoYet' }),
     },
     [
       path({ d: `M${x0} 20V${y0}H650`, fill: 'none', ink: 'ink', weight: 1.4 }),
       path({ d: `M${x0} ${y(v.abortPressureMpa)}H650`, ink: 'stop', weight: 2, dash: '9 5' }),
       label(
         { x: 650, y: y(v.abortPressureMpa) - 6, anchor: 'end', tone: 'stop' },
-        `abort ${pres(v.abortPressureMpa)}`,
+        M.abort({ abortPressure: pres(v.abortPressureMpa) }),
       ),
       v.rounds.map((r, i) => {
         const x = x0 + step * (i + 0.3);
@@ -62,7 +63,10 @@ export function letGoFigure({ values: v }: { values: LetGoValues }) {
             weight: 3.5,
           }),
           digits({ x: x + step * 0.4, y: y(r.peakMpa) - 8, size: 16 }, pres(r.peakMpa)),
-          label({ x: x + step * 0.4, y: y0 + 18, tone: 'muted' }, `round ${r.n}${free ? ': let go' : ''}`),
+          label(
+            { x: x + step * 0.4, y: y0 + 18, tone: 'muted' },
+            M.round2({ n: r.n, free: free ? 'letGo' : 'none' }),
+          ),
         ];
       }),
     ],

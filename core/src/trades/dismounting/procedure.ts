@@ -1,4 +1,6 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import { gate } from '../../steps/gate.ts';
 import { ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
@@ -7,59 +9,56 @@ import { type StandsOn, standing } from '../../steps/standing.ts';
 import { asFound } from './as-found.ts';
 import { lasted } from './lasted.ts';
 import { letGo } from './let-go.ts';
+import { M } from './messages.ts';
 import { nutBack } from './nut-back.ts';
 import type { DismountSetup } from './setup.ts';
 
-const safe = safeStep('Safe and ready', [
+const safe = safeStep(M.safeReady, [
   ISOLATED,
-  item(
-    'Safe',
-    'drained',
-    'Nothing under pressure, hot or harmful is left in the machine; its safety sheet is read.',
-  ),
-  item('Safe', 'supported', 'Rotor blocked; load taken by rated gear, no fingers under.'),
-  item('Safe', 'protected', 'Eye protection, gloves, boots on; nobody in line with nut or shaft.'),
-  item('Ready', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
+  item(H.safe, 'drained', M.nothingUnderPressureHotHarmful),
+  item(H.safe, 'supported', M.rotorBlockedLoadTakenRated),
+  item(H.safe, 'protected', M.eyeProtectionGlovesBootsNobody),
+  item(H.ready, 'instructions', M.makersInstructionsHandTheyOutrank),
 ]);
 
 const FREE: Record<DismountSetup['design'], GateItem[]> = {
   'adapter-sleeve': [
-    item('Off', 'driven', 'Drift on the sleeve’s end, blows all round: it has let go.', {
-      remedy: 'Nut back another turn, never off; or a hydraulic nut. No flame on the sleeve.',
+    item(H.off, 'driven', M.driftSleevesEndBlowsAll, {
+      remedy: M.nutBackAnotherTurnNever,
     }),
   ],
   'captive-nut': [
-    item('Off', 'driven', 'Driven back until the bearing let go: the nut was its own puller.', {
-      remedy: 'Is the base loose and the load off? Then on, evenly.',
+    item(H.off, 'driven', M.drivenBackUntilBearingLet, {
+      remedy: M.baseLooseLoadOffThen,
     }),
   ],
   hydraulic: [],
 };
 
-const NUT_GUIDE: Record<DismountSetup['design'], string> = {
-  'adapter-sleeve': 'A few turns back, and still on: it catches the bearing when it jumps.',
-  'captive-nut': 'Lock plate off, the nut driven back: it pulls the bearing off by itself.',
-  hydraulic: 'Mount nut two turns loose, but never off: the bearing jumps. Dismount nut snug.',
+const NUT_GUIDE: Record<DismountSetup['design'], Text> = {
+  'adapter-sleeve': M.fewTurnsBackStillCatches,
+  'captive-nut': M.lockPlateOffNutDriven,
+  hydraulic: M.mountNutTwoTurnsLoose,
 };
 
 const pump: StepDefinition<DismountSetup>[] = [
   {
     id: 'letgo',
-    title: 'Let go',
+    title: M.letGo,
     kind: letGo,
-    guide: 'Pressure climbs, the sleeve lets go, the gauge drops to zero: that zero is the proof.',
-    caution: 'Oil under pressure cuts skin. Nobody in line: it goes with a bang.',
+    guide: M.pressureClimbsSleeveLetsGo,
+    caution: M.oilUnderPressureCutsSkin,
     loop: true,
   },
   {
     id: 'pumpoff',
-    title: 'Pump off',
+    title: M.pumpOff,
     kind: gate,
-    guide: 'Release, nut snug to return the oil, pump off, plug in.',
+    guide: M.releaseNutSnugReturnOil,
     items: [
-      item('Pump', 'released', 'Pump released; the gauge shows nothing.'),
-      item('Pump', 'returned', 'Nut turned snug so that the oil returned.'),
-      item('Pump', 'plugged', 'Hose off, port plugged below the surface.'),
+      item(H.pump, 'released', M.pumpReleasedGaugeShowsNothing),
+      item(H.pump, 'returned', M.nutTurnedSnugSoOil),
+      item(H.pump, 'plugged', M.hoseOffPortPluggedBelow),
     ],
   },
 ];
@@ -71,29 +70,21 @@ const STANDS_ON: StandsOn = { letgo: ['nutback'], pumpoff: ['letgo'], parts: ['l
 export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
   const { design } = setup;
   return {
-    title: 'Bearing taken off',
+    title: M.bearingTakenOff,
     steps: standing(STANDS_ON, [
       safe,
       {
         id: 'found',
-        title: 'As found',
+        title: M.asFound,
         kind: gate,
-        guide: 'Cap off, nothing else moved yet: how it stood cannot be seen afterwards.',
-        closes: 'Once it is loose, how it stood is gone.',
+        guide: M.capOffNothingElseMoved,
+        closes: M.onceLooseHowStoodGone,
         items: [
-          item('Cap', 'cap', 'Cap or cover off; nothing else is moved yet.'),
-          item('As found', 'grease', 'Grease: colour, water, grit, how much?', { note: true }),
-          item('As found', 'seals', 'Seals: facing, wear, what leaked?', { note: true }),
-          item('As found', 'place', 'Position, rings and their side, lock: as they stand?', { note: true }),
-          ...(setup.twoNuts
-            ? [
-                item(
-                  'As found',
-                  'nuts',
-                  'Mount nut told from dismount nut by hole pattern or plate; outer seals off both.',
-                ),
-              ]
-            : []),
+          item(H.cap, 'cap', M.capCoverOffNothingElse),
+          item(H.asFound, 'grease', M.greaseColourWaterGritHow, { note: true }),
+          item(H.asFound, 'seals', M.sealsFacingWearWhatLeaked, { note: true }),
+          item(H.asFound, 'place', M.positionRingsTheirSideLock, { note: true }),
+          ...(setup.twoNuts ? [item(H.asFound, 'nuts', M.mountNutToldFromDismount)] : []),
         ],
       },
       ...(setup.asLeftMm === undefined
@@ -101,52 +92,50 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         : [
             {
               id: 'residual',
-              title: 'Clearance as found',
+              title: M.clearanceAsFound,
               kind: asFound,
-              guide: 'Beside what it was fitted with: grown, the sleeve has let go or the bearing has worn.',
-              closes: 'Once the nut is back it can be felt no more.',
-              caution: 'Rotor still blocked; fingers out from between ring and rollers.',
+              guide: M.besideWhatFittedGrownSleeve,
+              closes: M.onceNutBackCanFelt,
+              caution: M.rotorStillBlockedFingersOut,
             },
           ]),
       {
         id: 'loose',
-        title: 'Loose',
+        title: M.loose,
         kind: gate,
-        guide: 'The base is loose and the load off before the nut turns.',
+        guide: M.baseLooseLoadOffBefore,
         items: [
-          item('Loose', 'base', 'Base bolts loose.'),
-          item('Loose', 'load', 'Load off the bearing, by rated gear.'),
-          ifFitted('Loose', 'seals', 'Seals clear of the nut.'),
-          item('Loose', 'lock', 'Lock off: tab straightened, plate or clip taken away.'),
+          item(H.loose, 'base', M.baseBoltsLoose),
+          item(H.loose, 'load', M.loadOffBearingRatedGear),
+          ifFitted(H.loose, 'seals', M.sealsClearNut),
+          item(H.loose, 'lock', M.lockOffTabStraightenedPlate),
         ],
       },
       {
         id: 'nutback',
-        title: 'Nut back',
+        title: M.nutBack,
         kind: nutBack,
         guide: NUT_GUIDE[design],
-        caution: 'Never all the way off before it has let go.',
+        caution: M.neverAllWayOffBefore,
         items: FREE[design],
       },
       ...(design === 'hydraulic' ? pump : []),
       {
         id: 'parts',
-        title: 'Parts',
+        title: M.parts,
         kind: setup.ranHours === undefined ? gate : lasted,
-        guide: 'Parts kept, paired and marked; what is seen is next time’s diagnosis.',
+        guide: M.partsKeptPairedMarkedWhat,
         items: [
-          item('Parts', 'race', 'Races and rollers: spalls, dents, fretting, colour?', { note: true }),
-          item('Parts', 'sleeve', 'Sleeve, nut and shaft: scoring, cracks, fretting?', { note: true }),
+          item(H.parts, 'race', M.racesRollersSpallsDentsFretting, { note: true }),
+          item(H.parts, 'sleeve', M.sleeveNutShaftScoringCracks, { note: true }),
           ifFitted(
-            'Parts',
+            H.parts,
             'kept',
-            setup.reused
-              ? 'Parts cleaned, oiled, paired and wrapped: they go back on.'
-              : 'Parts kept and tagged for whoever looks for the cause.',
+            setup.reused ? M.partsCleanedOiledPairedWrapped : M.partsKeptTaggedWhoeverLooks,
           ),
         ],
       },
-      { id: 'sign', title: 'Signature', kind: signature, guide: 'The sheet stays with the machine.' },
+      { id: 'sign', title: M.signature, kind: signature, guide: M.sheetStaysMachine },
     ]),
   };
 }

@@ -1,9 +1,10 @@
 import type { Series, Slots } from '../../engine/slots.ts';
 import { RESIDUAL } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
 
-const LET_GO: Series = { id: 'let-go', label: 'Let go at', quantity: 'pressure' };
+const LET_GO: Series = { id: 'let-go', label: M.letGo2, quantity: 'pressure' };
 
 /** What this trade gives the rest of the product. */
 export const slots: Slots<DismountSetup> = {
@@ -11,7 +12,7 @@ export const slots: Slots<DismountSetup> = {
   tasks: [
     {
       id: 'open',
-      name: 'Opened, as found',
+      name: M.openedAsFound,
       steps: ['safe', 'found', 'residual'],
       skill: 'bearings',
       hands: 1,
@@ -20,7 +21,7 @@ export const slots: Slots<DismountSetup> = {
     },
     {
       id: 'off',
-      name: 'Let go and taken off',
+      name: M.letGoTakenOff,
       steps: ['loose', 'letgo', 'pumpoff', 'nutback', 'parts'],
       skill: 'bearings',
       hands: 2,

@@ -1,6 +1,8 @@
 import { digits, dimension, figure, label, path, rect } from '../../judgement/draw.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
 import { type ClearanceValues, gapKey } from './clearance.ts';
+import { M } from './messages.ts';
 
 const EDGE = 74;
 /** Where the blades go in, left to right. */
@@ -31,12 +33,17 @@ export function clearanceFigure({
       width: 640,
       height: 250,
       tall: 16,
-      title: `End clearance: ${gaps.map((g) => `${g.gear} place ${g.n} ${g.mm === null ? 'not felt' : num(g.mm)}`).join(', ')}`,
+      title: M.endClearance2({
+        gaps: listOf(
+          gaps.map((g) => M.place({ gear: g.gear, n: g.n, mm: g.mm === null ? M.notFelt : num(g.mm) })),
+          ', ',
+        ),
+      }),
       name: 'straightedge',
     },
     [
       rect({ x: 56, y: 30, width: 528, height: EDGE - 30, fill: 'paper', ink: 'ink', weight: 1.8 }),
-      label({ x: 320, y: 57, tone: 'muted', size: 16 }, 'straightedge'),
+      label({ x: 320, y: 57, tone: 'muted', size: 16 }, M.straightedge),
       [76, 524].map((x) => [
         rect({
           x,
@@ -72,7 +79,7 @@ export function clearanceFigure({
             dash: known.length ? undefined : '5 4',
             weight: 1.8,
           }),
-          label({ x, y: 204, size: 17, strong: true }, gear === 'drive' ? 'drive gear' : 'idler'),
+          label({ x, y: 204, size: 17, strong: true }, gear === 'drive' ? M.driveGear : M.idler),
         ];
       }),
       gaps.map((g, i) => {
@@ -87,13 +94,13 @@ export function clearanceFigure({
             path({ d: `M${x - 10} ${EDGE + 22}L${x} ${EDGE + 4}L${x + 10} ${EDGE + 22}z`, fill: 'brass' }),
           digits(
             { x, y: 150, tone, size: 17, strong: true },
-            g.mm === null ? (g.here ? 'blade' : '·') : num(g.mm),
+            g.mm === null ? (g.here ? M.blade : '·') : num(g.mm),
           ),
         ];
       }),
       label(
         { x: 320, y: 240, tone: 'muted' },
-        `${`gaps ×${times}; loose stack `}${stackMm === null ? 'not measured' : num(stackMm)}`,
+        expr`${M.gapsLooseStack({ times })}${stackMm === null ? M.notMeasured : num(stackMm)}`,
       ),
     ],
   );

@@ -4,10 +4,13 @@ import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { allYes, itemFindings } from '../../steps/item-findings.ts';
 import { gapPlace, lengthPlace, listedPlace, nextListed } from '../../steps/places-in-order.ts';
 import { compressionOf } from './compression.ts';
+import { M } from './messages.ts';
 import { CLEARANCE_MM, type GearPumpSetup, piecesOf } from './setup.ts';
 
 /** Where a blade goes in between straightedge and gear: both gears, two places each. */
@@ -31,11 +34,11 @@ export type ClearanceValues = {
 };
 
 const places = (): Place[] => [
-  lengthPlace('stack', 'The stack that lies there, loose, by micrometer', 0, 20),
+  lengthPlace('stack', M.stackLiesThereLooseMicrometer, 0, 20),
   ...SPOTS.map(([gear, n]) =>
     gapPlace(
       gapKey.write({ gear, n }),
-      `${gear === 'drive' ? 'Drive gear' : 'Idler'} to straightedge, place ${n}`,
+      M.straightedgePlace({ gear: gear === 'drive' ? 'driveGear' : 'idler', n }),
       5,
     ),
   ),
@@ -78,7 +81,7 @@ export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-cleara
           {
             code: 'gaskets.open',
             verdict: 'incomplete' as const,
-            reason: 'The end clearance is not felt at every place yet.',
+            reason: M.endClearanceNotFeltEvery,
             params: {},
             acceptable: false,
           },
@@ -94,9 +97,7 @@ export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-cleara
     };
   },
   place: (facts: Facts<GearPumpSetup>, step, key) =>
-    allYes(facts, step)
-      ? listedPlace<GearPumpSetup>(places)(facts, step, key)
-      : 'First say what lies there: only the loose gaskets, nothing over them.',
+    allYes(facts, step) ? listedPlace<GearPumpSetup>(places)(facts, step, key) : M.firstSayWhatLiesThere,
 });
 
 function sayAct(
@@ -104,11 +105,8 @@ function sayAct(
   told: GasketValues | null,
   pieces: ClearanceValues['pieces'],
   right: boolean,
-): string {
-  if (next)
-    return next.key === 'stack' ? 'Lay the stack, and measure it loose' : `Feel: ${next.label.toLowerCase()}`;
-  if (right) return 'The end clearance is right.';
-  return told?.stack
-    ? `Change the stack: ${sayStack(pieces, told.stack.counts)}`
-    : 'No stack of these does it.';
+): Text {
+  if (next) return next.key === 'stack' ? M.layStackMeasureLoose : M.feel({ label: inline(next.label) });
+  if (right) return M.endClearanceRight;
+  return told?.stack ? M.changeStack({ pieces: sayStack(pieces, told.stack.counts) }) : M.noStackTheseDoes;
 }

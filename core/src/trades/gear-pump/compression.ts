@@ -8,8 +8,10 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Place } from '../../engine/state.ts';
 import type { Carried } from '../../engine/step.ts';
 import { stepKind } from '../../engine/step.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { GearPumpSetup } from './setup.ts';
 
 /** A stack measured loose, and again at the plates' torque. */
@@ -24,8 +26,8 @@ export type SqueezeValues = {
 
 const places = (): Place[] =>
   STACKS.flatMap((n) => [
-    lengthPlace(stackKey.write({ how: 'loose', n }), `Stack ${n}, loose`, 0.05, 20),
-    lengthPlace(stackKey.write({ how: 'tight', n }), `Stack ${n}, under torque`, 0.02, 20),
+    lengthPlace(stackKey.write({ how: 'loose', n }), M.stackLoose({ n }), 0.05, 20),
+    lengthPlace(stackKey.write({ how: 'tight', n }), M.stackUnderTorque({ n }), 0.02, 20),
   ]);
 
 /** Three stacks of gaskets squeezed between flat plates: how much of their thickness they lose, and how sure that is. */
@@ -45,7 +47,7 @@ export const squeeze = stepKind<GearPumpSetup, SqueezeValues>('gasket-compressio
           {
             code: 'gaskets.squeezed',
             verdict: 'incomplete' as const,
-            reason: `${whole.length} of ${STACKS.length} stacks are measured, loose and tight.`,
+            reason: M.stacksMeasuredLooseTight({ count: whole.length, count2: STACKS.length }),
             params: { length: whole.length, length2: STACKS.length },
             acceptable: false,
           },
@@ -56,7 +58,7 @@ export const squeeze = stepKind<GearPumpSetup, SqueezeValues>('gasket-compressio
       beams: [],
       values: { pairs, told: result?.values ?? null },
       next,
-      act: next ? `Measure: ${next.label.toLowerCase()}` : 'What a stack loses is known.',
+      act: next ? M.measure({ label: inline(next.label) }) : M.whatStackLosesKnown,
     };
   },
   place: listedPlace<GearPumpSetup>(places),

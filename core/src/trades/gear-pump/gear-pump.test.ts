@@ -4,6 +4,7 @@ import { say } from '../../quantities/say.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
 import type { BoltValues } from '../../steps/bolt-passes.ts';
 import type { AssemblyValues } from '../../steps/rebuild/assembly.ts';
+import { english } from '../../testing/english.ts';
 import { upTo, workAll } from '../../testing/every-kind.ts';
 import { handAt, imke, refuses, step, valuesOf } from '../../testing/test-stand.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';
@@ -180,7 +181,7 @@ describe('what decides', () => {
     for (const id of ['turn1', 'turn2']) {
       const h = at(id).answer(id, 'turns', 'no');
       expect(blocking(h, id)).toEqual([`${id}.turns`]);
-      expect(step(h, id).blocking[0]?.remedy).toMatch(/end clearance.*sleeve left in.*shields/);
+      expect(english(step(h, id).blocking[0]?.remedy)).toMatch(/end clearance.*sleeve left in.*shields/);
       expect(() => h.by(imke).accept(id, `${id}.turns`, 'it will run in')).toThrow();
       h.answer(id, 'turns', 'yes').pass(id);
     }
@@ -189,20 +190,20 @@ describe('what decides', () => {
   it('the lock ring is driven by its school, the school printed', () => {
     const asks = (change: Partial<GearPumpSetup>) =>
       stepOf({ setup: { ...gearPump, ...change } }, 'nut')?.items?.find((i) => i.id === 'ring')?.ask;
-    expect(asks({ rotation: 'anticlockwise' })).toMatch(/round anticlockwise/);
-    expect(asks({ rotation: 'anticlockwise', ringSchool: 'clockwise' })).toMatch(/round clockwise/);
+    expect(english(asks({ rotation: 'anticlockwise' }))).toMatch(/round anticlockwise/);
+    expect(english(asks({ rotation: 'anticlockwise', ringSchool: 'clockwise' }))).toMatch(/round clockwise/);
   });
 
   it('a faulty answer says what it costs', () => {
     const h = at('drive').answer('drive', 'rotary', 'no');
-    expect(step(h, 'drive').blocking[0]?.remedy).toMatch(/rubber on metal/);
+    expect(english(step(h, 'drive').blocking[0]?.remedy)).toMatch(/rubber on metal/);
   });
 
   it('the small chambers ask for the bearings of this size, shields a question each', () => {
     const items = (s: GearPumpSetup) => stepOf({ setup: s }, 'chambers')?.items ?? [];
     expect(items(gearPump).filter((i) => i.id.startsWith('shields'))).toHaveLength(3);
-    expect(items(gearPump)[0]?.ask).toMatch(/roller bearing/);
-    expect(items({ ...gearPump, smallBearing: 'balls' })[0]?.ask).toMatch(/both ball bearings/);
+    expect(english(items(gearPump)[0]?.ask)).toMatch(/roller bearing/);
+    expect(english(items({ ...gearPump, smallBearing: 'balls' })[0]?.ask)).toMatch(/both ball bearings/);
   });
 });
 
@@ -211,5 +212,5 @@ it('signed, its sheet tells clearance, stack and torques, and draws the straight
   const sheet = fitUpSheet(h.state, 'H-0001');
   expect(sheet.results).toMatchObject({ stackMm: 0.5, torqueNm: 50, nutNm: 64 });
   expect(sheet.results.clearanceMinMm).toBeCloseTo(0.12, 9);
-  expect(JSON.stringify(sheet.document.find((b) => b.block === 'drawings'))).toMatch(/straightedge/);
+  expect(JSON.stringify(english(sheet.document.find((b) => b.block === 'drawings')))).toMatch(/straightedge/);
 });

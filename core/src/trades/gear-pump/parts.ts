@@ -1,48 +1,49 @@
 import type { Lip } from '../../arithmetic/rebuild/lips.ts';
 import type { PumpPart } from '../../steps/rebuild/assembly.ts';
 import type { TaggedPart } from '../../steps/rebuild/part-tags.ts';
+import { M } from './messages.ts';
 import type { GearPumpSetup } from './setup.ts';
 
-const ONCE = 'it has taken its shape, and seals no second time.';
+const ONCE = M.hasTakenShapeSealsNo;
 
 /** What comes off, and what is never used again. */
 export const TAGGED: readonly TaggedPart[] = [
-  { id: 'gaskets', name: 'Gaskets', renewed: ONCE },
-  { id: 'lips', name: 'Lip seals', renewed: 'a lip that was pressed out is bent.' },
-  { id: 'orings', name: 'O-rings', renewed: ONCE },
-  { id: 'faceseal', name: 'Seal of the drive shaft', renewed: 'its faces have worn to each other.' },
-  { id: 'plates', name: 'Wear plates' },
-  { id: 'gears', name: 'Gears and shafts' },
-  { id: 'bearings', name: 'Bearings' },
-  { id: 'rings', name: 'Snap rings, lock ring' },
-  { id: 'bolts', name: 'Bolts, nut, set screws' },
+  { id: 'gaskets', name: M.gaskets, renewed: ONCE },
+  { id: 'lips', name: M.lipSeals, renewed: M.lipPressedOutBent },
+  { id: 'orings', name: M.oRings, renewed: ONCE },
+  { id: 'faceseal', name: M.sealDriveShaft, renewed: M.facesHaveWornEachOther },
+  { id: 'plates', name: M.wearPlates },
+  { id: 'gears', name: M.gearsShafts },
+  { id: 'bearings', name: M.bearings },
+  { id: 'rings', name: M.snapRingsLockRing },
+  { id: 'bolts', name: M.boltsNutSetScrews },
 ];
 
-const LEAKS = 'What it holds would pass it as soon as there is pressure.';
-const ALIKE = 'Both of a housing face the same way: else what gets between them stays there.';
-const PLATES = ['Front plate', 'Rear plate, drive side', 'Rear plate, idler side'] as const;
+const LEAKS = M.whatHoldsWouldPassAs;
+const ALIKE = M.bothHousingFaceSameWay;
+const PLATES = [M.frontPlate, M.rearPlateDriveSide, M.rearPlateIdlerSide] as const;
 
 /** Every lip seal, and the way its lip must face; those of the small housings as the pump is drawn. */
 export const lipsOf = ({ housingLips }: GearPumpSetup): Lip[] => [
   ...PLATES.flatMap((where, i): Lip[] => [
-    { id: `chamber${i + 1}a`, where, name: 'chamber, inner', wants: 'inward', wrong: LEAKS },
-    { id: `chamber${i + 1}b`, where, name: 'chamber, outer', wants: 'inward', wrong: LEAKS },
-    { id: `housing${i + 1}a`, where, name: 'housing, first', wants: housingLips, wrong: ALIKE },
-    { id: `housing${i + 1}b`, where, name: 'housing, second', wants: housingLips, wrong: ALIKE },
+    { id: `chamber${i + 1}a`, where, name: M.chamberInner, wants: 'inward', wrong: LEAKS },
+    { id: `chamber${i + 1}b`, where, name: M.chamberOuter, wants: 'inward', wrong: LEAKS },
+    { id: `housing${i + 1}a`, where, name: M.housingFirst, wants: housingLips, wrong: ALIKE },
+    { id: `housing${i + 1}b`, where, name: M.housingSecond, wants: housingLips, wrong: ALIKE },
   ]),
-  { id: 'drivea', where: 'Drive housing', name: 'first', wants: 'inward', wrong: LEAKS },
-  { id: 'driveb', where: 'Drive housing', name: 'second', wants: 'inward', wrong: ALIKE },
+  { id: 'drivea', where: M.driveHousing, name: M.first, wants: 'inward', wrong: LEAKS },
+  { id: 'driveb', where: M.driveHousing, name: M.second, wants: 'inward', wrong: ALIKE },
 ];
 
 /** The pump in the order it goes together, the step each part goes on at, and where it stands: drive side at the left. */
 export const PARTS: readonly PumpPart[] = [
-  { id: 'case', name: 'case', shape: 'case', at: 'front', item: 'which', along: 0 },
-  { id: 'gasket1', name: 'gasket', shape: 'gasket', at: 'front', item: 'inner', along: -1 },
-  { id: 'wear1', name: 'wear plate', shape: 'plate', at: 'front', item: 'wear', along: -2 },
-  { id: 'gasket2', name: 'gasket', shape: 'gasket', at: 'front', item: 'outer', along: -3 },
+  { id: 'case', name: M.caseText, shape: 'case', at: 'front', item: 'which', along: 0 },
+  { id: 'gasket1', name: M.gasket, shape: 'gasket', at: 'front', item: 'inner', along: -1 },
+  { id: 'wear1', name: M.wearPlate, shape: 'plate', at: 'front', item: 'wear', along: -2 },
+  { id: 'gasket2', name: M.gasket, shape: 'gasket', at: 'front', item: 'outer', along: -3 },
   {
     id: 'frontplate',
-    name: 'front plate',
+    name: M.frontPlate2,
     shape: 'plate',
     at: 'front',
     item: 'chamber',
@@ -51,20 +52,20 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'drivegear',
-    name: 'drive gear',
+    name: M.driveGear,
     shape: 'gear',
     at: 'gears',
     item: 'drive',
     along: 0,
     shaft: 'upper',
   },
-  { id: 'idler', name: 'idler', shape: 'gear', at: 'gears', item: 'idler', along: 0, shaft: 'lower' },
-  { id: 'stack', name: 'gasket stack', shape: 'gasket', at: 'clearance', along: 1 },
-  { id: 'wear2', name: 'wear plate', shape: 'plate', at: 'rear', item: 'wear', along: 2 },
-  { id: 'gasket3', name: 'outer gasket', shape: 'gasket', at: 'rear', item: 'outer', along: 3 },
+  { id: 'idler', name: M.idler, shape: 'gear', at: 'gears', item: 'idler', along: 0, shaft: 'lower' },
+  { id: 'stack', name: M.gasketStack, shape: 'gasket', at: 'clearance', along: 1 },
+  { id: 'wear2', name: M.wearPlate, shape: 'plate', at: 'rear', item: 'wear', along: 2 },
+  { id: 'gasket3', name: M.outerGasket, shape: 'gasket', at: 'rear', item: 'outer', along: 3 },
   {
     id: 'rearplate',
-    name: 'rear plate',
+    name: M.rearPlate,
     shape: 'plate',
     at: 'rear',
     item: 'pockets',
@@ -73,37 +74,37 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'frontbearing',
-    name: 'bearings',
+    name: M.bearings2,
     shape: 'bearing',
     at: 'chambers',
     item: 'bearing1',
     along: -5,
     shaft: 'lower',
   },
-  { id: 'frontplug', name: 'plug', shape: 'nut', at: 'chambers', item: 'plug1', along: -6, shaft: 'lower' },
+  { id: 'frontplug', name: M.plug, shape: 'nut', at: 'chambers', item: 'plug1', along: -6, shaft: 'lower' },
   {
     id: 'rearbearing1',
-    name: 'bearings',
+    name: M.bearings2,
     shape: 'bearing',
     at: 'chambers',
     item: 'bearing2',
     along: 5,
     shaft: 'upper',
   },
-  { id: 'rearplug1', name: 'plug', shape: 'nut', at: 'chambers', item: 'plug2', along: 6, shaft: 'upper' },
+  { id: 'rearplug1', name: M.plug, shape: 'nut', at: 'chambers', item: 'plug2', along: 6, shaft: 'upper' },
   {
     id: 'rearbearing2',
-    name: 'bearings',
+    name: M.bearings2,
     shape: 'bearing',
     at: 'chambers',
     item: 'bearing3',
     along: 5,
     shaft: 'lower',
   },
-  { id: 'rearplug2', name: 'plug', shape: 'nut', at: 'chambers', item: 'plug3', along: 6, shaft: 'lower' },
+  { id: 'rearplug2', name: M.plug, shape: 'nut', at: 'chambers', item: 'plug3', along: 6, shaft: 'lower' },
   {
     id: 'stationary',
-    name: 'stationary',
+    name: M.stationary,
     shape: 'face',
     at: 'drive',
     item: 'saddle',
@@ -112,7 +113,7 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'rotary',
-    name: 'rotating element',
+    name: M.rotatingElement,
     shape: 'face',
     at: 'drive',
     item: 'rotary',
@@ -121,7 +122,7 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'saddle',
-    name: 'saddle',
+    name: M.saddle,
     shape: 'sleeve',
     at: 'drive',
     item: 'home',
@@ -131,7 +132,7 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'mainbearing',
-    name: 'main bearing',
+    name: M.mainBearing,
     shape: 'bearing',
     at: 'main',
     item: 'flush',
@@ -140,7 +141,7 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'housing',
-    name: 'seal housing',
+    name: M.sealHousing,
     shape: 'sleeve',
     at: 'main',
     item: 'housing',
@@ -149,13 +150,13 @@ export const PARTS: readonly PumpPart[] = [
   },
   {
     id: 'lockbearing',
-    name: 'locking bearing',
+    name: M.lockingBearing,
     shape: 'bearing',
     at: 'main',
     item: 'locking',
     along: -10,
     shaft: 'upper',
   },
-  { id: 'ring', name: 'lock ring', shape: 'ring', at: 'nut', item: 'ring', along: -11, shaft: 'upper' },
-  { id: 'nut', name: 'nut', shape: 'nut', at: 'nut', item: 'paste', along: -12, shaft: 'upper' },
+  { id: 'ring', name: M.lockRing, shape: 'ring', at: 'nut', item: 'ring', along: -11, shaft: 'upper' },
+  { id: 'nut', name: M.nut, shape: 'nut', at: 'nut', item: 'paste', along: -12, shaft: 'upper' },
 ];

@@ -1,29 +1,30 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
 import { gearPump } from './example.ts';
+import { M } from './messages.ts';
 import type { GearPumpSetup } from './setup.ts';
 
 /** A gear pump’s end clearance, set by the gaskets under its rear plate. */
 const stack = defineRig<GearPumpSetup>({
   id: 'gasket-stack',
-  name: 'Gasket stack of a gear pump',
-  says: 'Gears in their case, loose gaskets, a straightedge, blades and a caliper.',
+  name: M.gasketStackGearPump,
+  says: M.gearsTheirCaseLooseGaskets,
   setup: { ...gearPump, machine: 'Practice bench', position: 'Gear pump, end clearance' },
   until: 'clearance',
   faults: [
     {
       id: 'thick',
-      name: 'The stack is too thick',
+      name: M.stackTooThick,
       step: 'clearance',
       sign: (state) => {
         const gaps = standing(state, 'clearance').filter((r) => r.instrument.kind === 'feeler');
         return gaps.length > 1 && gaps.every((r) => r.value > 0.3);
       },
-      because: 'All four places are wide: gaskets come out.',
+      because: M.allFourPlacesWideGaskets,
     },
     {
       id: 'worn-case',
-      name: 'One gear stands deeper than the other',
+      name: M.oneGearStandsDeeperThan,
       step: 'clearance',
       sign: (state) => {
         const gaps = standing(state, 'clearance').filter((r) => r.instrument.kind === 'feeler');
@@ -31,37 +32,37 @@ const stack = defineRig<GearPumpSetup>({
         const [a, b] = [of('drive'), of('idler')];
         return a.length > 0 && b.length > 0 && Math.abs(Math.max(...a) - Math.max(...b)) > 0.08;
       },
-      because: 'Drive and idler differ: no stack is right for both; case or gear is worn.',
+      because: M.driveIdlerDifferNoStack,
     },
     {
       id: 'burred',
-      name: 'A gear is chipped',
+      name: M.gearChipped,
       step: 'clean',
       seen: {
         step: 'clean',
         item: 'gears',
-        says: 'At the root of one tooth a corner the size of a rice grain is missing.',
+        says: M.rootOneToothCornerSize,
       },
-      because: 'A chip goes round until it finds the case.',
+      because: M.chipGoesRoundUntilFinds,
     },
     {
       id: 'old-gasket',
-      name: 'Old gasket left on a face',
+      name: M.oldGasketLeftFace,
       step: 'clean',
       seen: {
         step: 'clean',
         item: 'faces',
-        says: 'A crescent of the old gasket still sticks to the case face.',
+        says: M.crescentOldGasketStillSticks,
       },
-      because: 'It lifts the plate on one side: the stack is then never what was measured.',
+      because: M.liftsPlateOneSideStack,
     },
   ],
   looks: [
     {
       step: 'clean',
       item: 'case',
-      says: 'Fine lines run round in the bores; the nail slides over them.',
-      because: 'Running marks that cannot be felt are what a pump that ran looks like.',
+      says: M.fineLinesRunRoundBores,
+      because: M.runningMarksCannotFeltWhat,
     },
   ],
   lay(chance, faults) {

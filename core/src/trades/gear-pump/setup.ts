@@ -1,5 +1,6 @@
 import { type InferType, number, object, string } from 'yup';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
+import type { Text } from '../../message/message.ts';
 import {
   everyJob,
   fromSheet,
@@ -9,34 +10,35 @@ import {
   placeFields,
   schools,
 } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
-const PUMP = 'Pump';
-const STOCK = 'Gaskets on hand';
-export const SHEET_TORQUES = 'Torques, from the pump’s sheet';
+const PUMP = M.pump;
+const STOCK = M.gasketsHand;
+export const SHEET_TORQUES = M.torquesFromPumpsSheet;
 
 /** A torque of the maker's sheet: there is no default. */
-const torque = (label: string, what: string) =>
+const torque = (label: Text, what: Text) =>
   number()
     .min(0.001)
     .max(2000)
     .meta(
       ask(SHEET_TORQUES, label, {
         later: true,
-        needed: `${what} torque is missing: it comes from the maker’s sheet.`,
+        needed: M.torqueMissingComesFromMakers({ what }),
       }),
     );
-const thickness = (label: string) =>
+const thickness = (label: Text) =>
   number()
     .min(0.01)
     .max(5)
-    .meta(ask(STOCK, `${label}, each`, { decimals: 3 }));
-const count = (label: string, more: Partial<Asked> = {}) =>
+    .meta(ask(STOCK, M.each({ label }), { decimals: 3 }));
+const count = (label: Text, more: Partial<Asked> = {}) =>
   number()
     .integer()
     .min(0)
     .max(60)
-    .meta(ask(STOCK, `${label}, how many`, more));
+    .meta(ask(STOCK, M.howMany({ label }), more));
 
 /** An external gear pump rebuilt, its end clearance set by a stack of gaskets. mm, N·m. */
 export const gearPumpSetupSchema = object({
@@ -45,60 +47,60 @@ export const gearPumpSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ clearance: 'end clearance', turn2: 'last hand turn', sign: 'signature' }),
-  gears: choice(PUMP, 'Gears are', { steel: 'steel', rubber: 'rubber-covered' }).required(),
-  plateBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, 'Bolts of an end plate')),
+  holdBefore: holdBefore({ clearance: M.endClearance, turn2: M.lastHandTurn, sign: 'signature' }),
+  gears: choice(PUMP, M.gears, { steel: 'steel', rubber: 'rubber-covered' }).required(),
+  plateBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, M.boltsEndPlate)),
   /** Small sizes take a second ball bearing in the small chambers instead of a roller bearing. */
-  smallBearing: choice(PUMP, 'In the small chambers', {
-    roller: 'roller and ball bearing',
-    balls: 'two ball bearings',
+  smallBearing: choice(PUMP, M.smallChambers, {
+    roller: M.rollerBallBearing,
+    balls: M.twoBallBearings,
   }).required(),
-  rotation: choice(PUMP, 'Drive shaft turns', {
+  rotation: choice(PUMP, M.driveShaftTurns, {
     clockwise: 'clockwise',
     anticlockwise: 'anticlockwise',
   }).required(),
   /** Which way the lips of the small housings face, as drawn. */
-  housingLips: choice(PUMP, 'Lips of the small housings face', {
+  housingLips: choice(PUMP, M.lipsSmallHousingsFace, {
     inward: 'inward',
     outward: 'outward',
   }).required(),
   /** Which way the lock ring is driven round, where practitioners disagree. */
-  ringSchool: choice(PUMP, 'Lock ring is driven', {
-    'with-rotation': 'with the rotation',
-    clockwise: 'always clockwise',
+  ringSchool: choice(PUMP, M.lockRingDriven, {
+    'with-rotation': M.rotation,
+    clockwise: M.alwaysClockwise,
   }).required(),
-  thinMm: thickness('Thin').required(),
-  thinCount: count('Thin').required(),
-  middleMm: thickness('Middle'),
-  middleCount: count('Middle'),
-  thickMm: thickness('Thick'),
-  thickCount: count('Thick'),
+  thinMm: thickness(M.thin).required(),
+  thinCount: count(M.thin).required(),
+  middleMm: thickness(M.middle),
+  middleCount: count(M.middle),
+  thickMm: thickness(M.thick),
+  thickCount: count(M.thick),
   /** Where it is known from what a stack loses under torque. */
-  compression: choice(STOCK, 'Lost under torque', {
-    none: 'nothing: metal',
-    sheet: 'by the sheet',
-    measured: 'measured here, three stacks',
+  compression: choice(STOCK, M.lostUnderTorque, {
+    none: M.nothingMetal,
+    sheet: M.sheet,
+    measured: M.measuredHereThreeStacks,
   }).required(),
   /** Share of its thickness a stack loses under torque, by the sheet, %. */
   compressedPercent: number()
     .min(0)
     .max(50)
     .meta(
-      ask(STOCK, 'By the sheet it loses, %', {
+      ask(STOCK, M.sheetLoses, {
         when: chosen('compression', 'sheet'),
-        needed: 'How much of its thickness does a stack lose under torque?',
+        needed: M.howMuchThicknessDoesStack,
       }),
     ),
   compressedDoubtPercent: number()
     .min(0)
     .max(25)
-    .meta(ask(STOCK, 'That may be off by, %', { when: chosen('compression', 'sheet') })),
-  plateNm: torque('End plates to', 'The end plates’'),
-  nutNm: torque('Shaft nut to', 'The shaft nut’s'),
+    .meta(ask(STOCK, M.mayOff, { when: chosen('compression', 'sheet') })),
+  plateNm: torque(M.endPlates, M.endPlates2),
+  nutNm: torque(M.shaftNut, M.shaftNuts),
   schools,
   maker: object({
-    clearanceMinMm: fromSheet(1, 'End clearance, least'),
-    clearanceMaxMm: fromSheet(2, 'End clearance, most'),
+    clearanceMinMm: fromSheet(1, M.endClearanceLeast),
+    clearanceMaxMm: fromSheet(2, M.endClearanceMost),
   })
     .noUnknown()
     .required(),

@@ -3,6 +3,7 @@ import { len } from '../../quantities/say.ts';
 import { TORQUE } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
 import { largest } from '../../steps/wrench-reach.ts';
+import { M } from './messages.ts';
 import { rigs } from './rigs.ts';
 import { CLEARANCE_LEAST, CLEARANCE_MOST, GASKET_STACK } from './series.ts';
 import type { GearPumpSetup } from './setup.ts';
@@ -25,18 +26,18 @@ export const slots: Slots<GearPumpSetup> = {
   tasks: [
     {
       id: 'apart',
-      name: 'Apart, tagged and cleaned',
+      name: M.apartTaggedCleaned,
       steps: ['safe', 'tags', 'clean'],
       skill: 'pumps',
       hands: 1,
       tools: ['crane'],
       minutes: [60, 90, 150],
       pauses: true,
-      finds: { what: 'a gear or a plate is scored', odds: 0.12, minutes: [120, 240, 480] },
+      finds: { what: M.gearPlateScored, odds: 0.12, minutes: [120, 240, 480] },
     },
     {
       id: 'bench',
-      name: 'Seals and bench assemblies',
+      name: M.sealsBenchAssemblies,
       steps: ['lips', 'bench', 'compress'],
       skill: 'pumps',
       hands: 1,
@@ -45,7 +46,7 @@ export const slots: Slots<GearPumpSetup> = {
     },
     {
       id: 'plates',
-      name: 'Plates, gears, end clearance',
+      name: M.platesGearsEndClearance,
       steps: [
         'front',
         'frontbolts',
@@ -65,7 +66,7 @@ export const slots: Slots<GearPumpSetup> = {
     },
     {
       id: 'drive',
-      name: 'Drive side closed',
+      name: M.driveSideClosed,
       steps: ['drive', 'main', 'nut', 'nuttorque', 'turn2', 'finish'],
       skill: 'pumps',
       hands: 1,

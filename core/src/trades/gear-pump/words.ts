@@ -3,15 +3,16 @@ import { drawnAt, reportAt } from '../../engine/trades.ts';
 import { len, num } from '../../quantities/say.ts';
 import { boltsCame, boltsRow, orDash } from '../../steps/came.ts';
 import { endClearance } from './clearance.ts';
+import { M } from './messages.ts';
 import type { GearPumpSetup } from './setup.ts';
 
 /** What is said of a gear pump rebuilt. */
 export const words: TradeWords<GearPumpSetup> = {
-  offer: ['Rebuild a gear pump', 'its end clearance by gaskets'],
-  setup: 'Pump, gaskets, torques',
-  changes: 'gaskets, torques',
-  sheet: 'Rebuild sheet',
-  signed: 'Rebuilt',
+  offer: [M.rebuildGearPump, M.endClearanceGaskets],
+  setup: M.pumpGasketsTorques,
+  changes: M.gasketsTorques,
+  sheet: M.rebuildSheet,
+  signed: M.rebuilt,
   came(state) {
     const v = endClearance.valuesOf(reportAt(state, 'clearance'));
     const told = v?.told ?? null;
@@ -22,14 +23,14 @@ export const words: TradeWords<GearPumpSetup> = {
       torqueNm: boltsCame(state, 'rearbolts'),
       nutNm: boltsCame(state, 'nuttorque'),
     };
-    const clearance = told ? `${num(told.smallestMm)} to ${len(told.largestMm)}` : '–';
+    const clearance = told ? M.to({ smallest: num(told.smallestMm), largest: len(told.largestMm) }) : '–';
     return {
       results,
       rows: [
-        ['End clearance, under torque', clearance],
-        ['Gasket stack, loose', orDash(results.stackMm)],
-        boltsRow('End plates', `${state.setup.plateBolts}`, results.torqueNm),
-        boltsRow('Shaft nut', '1', results.nutNm),
+        [M.endClearanceUnderTorque, clearance],
+        [M.gasketStackLoose, orDash(results.stackMm)],
+        boltsRow(M.endPlates3, `${state.setup.plateBolts}`, results.torqueNm),
+        boltsRow(M.shaftNut2, '1', results.nutNm),
       ],
     };
   },

@@ -1,6 +1,7 @@
 import type { PackingRingsValues } from '../../arithmetic/packing/rings.ts';
 import { axis, digits, dimension, figure, group, label, line, path, rect } from '../../judgement/draw.ts';
 import { num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { PackingSetup } from './setup.ts';
 
 /** Half the stuffing box in section, to scale: rings from the bottom, lantern under its port, follower. */
@@ -36,7 +37,11 @@ export function packingFigure({
       width: 680,
       height: bare ? 200 : 262,
       from: [0, bare ? 46 : 0],
-      title: `Stuffing box in section: ${p.count} rings of ${say(p.stockMm)}, ${p.below === null ? 'no lantern' : `${p.below} below the lantern`}`,
+      title: M.stuffingBoxSectionRings({
+        count: p.count,
+        stock: say(p.stockMm),
+        below: p.below === null ? M.noLantern : M.belowLantern({ below: p.below }),
+      }),
     },
     [
       path({
@@ -71,7 +76,7 @@ export function packingFigure({
               tone: 'steel',
               size: bare ? 26 : 13.5,
             },
-            'lantern',
+            M.lantern,
           ),
         ],
       places.map((mm, i) =>
@@ -102,14 +107,19 @@ export function packingFigure({
       !bare && [
         dimension({ x1: left, y1: boreY - 44, x2: end, y2: boreY - 44 }, say(s.boxDepthMm)),
         dimension({ x1: 654, y1: shaftY, x2: 654, y2: boreY, tone: 'steel' }, say(p.stockMm)),
-        label({ x: left - 13, y: shaftY + 18, tone: 'muted' }, 'bottom'),
+        label({ x: left - 13, y: shaftY + 18, tone: 'muted' }, M.bottom),
         label(
           { x: 4, y: 256, anchor: 'start', tone: 'muted', size: 14 },
-          `box to scale, the shaft as a strip${
-            p.lanternPutMm === null || p.lanternDrawnMm === null
-              ? ''
-              : `; lantern’s middle put at ${say(p.lanternPutMm)}, drawn up at ${say(p.lanternDrawnMm)}, port ${say(s.portMm ?? 0)}`
-          }`,
+          M.boxScaleShaftAsStrip({
+            lanternPut:
+              p.lanternPutMm === null || p.lanternDrawnMm === null
+                ? ''
+                : M.lanternsMiddlePutDrawnUp({
+                    lanternPut: say(p.lanternPutMm),
+                    lanternDrawn: say(p.lanternDrawnMm),
+                    port: say(s.portMm ?? 0),
+                  }),
+          }),
         ),
       ],
     ],
@@ -128,7 +138,7 @@ export function cutFigure({ setup: s, plan: p }: { setup: PackingSetup; plan: Pa
     {
       width: 680,
       height: 170,
-      title: `Cut ${say(p.cutMm)} long, ${s.cut === 'diagonal' ? '45° diagonal' : 'butt'}`,
+      title: M.cutLong({ cut: say(p.cutMm), cut2: s.cut === 'diagonal' ? 'n45Diagonal' : 'butt' }),
     },
     [
       path({
@@ -139,21 +149,23 @@ export function cutFigure({ setup: s, plan: p }: { setup: PackingSetup; plan: Pa
         weight: 1.8,
       }),
       dimension({ x1: x0, y1: y0 - 18, x2: x0 + long, y2: y0 - 18, tone: 'steel' }, say(p.cutMm)),
-      label({ x: x0 + long / 2, y: y0 - 44, size: 17, strong: true }, 'cut to'),
+      label({ x: x0 + long / 2, y: y0 - 44, size: 17, strong: true }, M.cut2),
       skew > 0 && [
         dimension({ x1: x0, y1: y0 + h + 20, x2: x0 + skew, y2: y0 + h + 20, side: 22 }, say(p.skewMm)),
-        label(
-          { x: x0 + skew + 22, y: y0 + h + 26, anchor: 'start', tone: 'muted' },
-          'skew, 45°: both ends the same way',
-        ),
+        label({ x: x0 + skew + 22, y: y0 + h + 26, anchor: 'start', tone: 'muted' }, M.skew45BothEndsSame),
       ],
       label(
         { x: x0 + long, y: y0 + h + 26, anchor: 'end', tone: 'muted' },
-        `${say(p.neutralMm)} at the neutral line, ${s.allowancePercent} % allowance`,
+        M.neutralLineAllowance({ neutral: say(p.neutralMm), allowancePercent: s.allowancePercent }),
       ),
       label(
         { x: 4, y: 164, anchor: 'start', tone: 'muted', size: 14 },
-        `on a mandrel of ${say(s.shaftMm)}; ${p.count} of them${(s.boxes ?? 1) > 1 ? ` for each of ${s.boxes} boxes` : ''}; order ${say(p.orderMm)} in all`,
+        M.mandrelThemOrderAll({
+          shaft: say(s.shaftMm),
+          count: p.count,
+          boxes: (s.boxes ?? 1) > 1 ? M.eachBoxes({ boxes: s.boxes }) : '',
+          order: say(p.orderMm),
+        }),
       ),
     ],
   );

@@ -3,9 +3,11 @@ import { standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import { EVERY_MIN, minutesAfter, nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { PackingSetup } from './setup.ts';
 
 export type BreakInStepValues = BreakInValues & {
@@ -58,9 +60,9 @@ export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-
         ? null
         : breakPlace(turn && points.length > 0 ? flats : drops, points.length, flatsOf(taken)),
       choices: [
-        { key: drops, label: 'Drops' },
-        { key: flats, label: 'Flats' },
-        { key: `gland/${nextCount(taken, 'gland/')}`, label: 'Warmth' },
+        { key: drops, label: M.drops },
+        { key: flats, label: M.flats },
+        { key: `gland/${nextCount(taken, 'gland/')}`, label: M.warmth },
       ],
       act: sayAct(turned && !done && state !== 'bottomed' ? 'wait' : state, points.length),
     };
@@ -68,27 +70,26 @@ export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-
   place(facts, step, key) {
     const taken = standing(facts, step.id, 'any');
     const at = breakKey.read(key);
-    if (!at || at.n !== nextCount(taken, `${at.what}/`)) return 'Readings come one after the other.';
-    if (at.what !== 'drops' && rowOf(taken, 'drops/').length === 0)
-      return 'First count the drops as it starts.';
-    return breakPlace(key, rowOf(taken, 'drops/').length, flatsOf(taken)) ?? 'There is no such reading.';
+    if (!at || at.n !== nextCount(taken, `${at.what}/`)) return M.readingsComeOneAfterOther;
+    if (at.what !== 'drops' && rowOf(taken, 'drops/').length === 0) return M.firstCountDropsAsStarts;
+    return breakPlace(key, rowOf(taken, 'drops/').length, flatsOf(taken)) ?? M.thereNoSuchReading;
   },
 });
 
-function sayAct(state: BreakInValues['state'], count: number): string {
-  if (count === 0) return 'Start it leaking generously; count the drops a minute';
+function sayAct(state: BreakInValues['state'], count: number): Text {
+  if (count === 0) return M.startLeakingGenerouslyCountDrops;
   switch (state) {
     case 'done':
-      return 'Steady in its band: stop here.';
+      return M.steadyBandStopHere;
     case 'turn':
-      return 'Each nut one flat, in turn; enter the flats together';
+      return M.eachNutOneFlatTurn;
     case 'too-dry':
     case 'hot':
-      return 'Each nut back a flat; enter it with a minus';
+      return M.eachNutBackFlatEnter;
     case 'bottomed':
-      return 'The follower is at its end.';
+      return M.followerEnd;
     default:
-      return 'Wait, then count the drops again';
+      return M.waitThenCountDropsAgain;
   }
 }
 
@@ -135,7 +136,7 @@ function breakPlace(key: string, count: number, turned: number): Place | null {
   if (at.what === 'drops')
     return {
       key,
-      label: 'Drops a minute',
+      label: M.dropsMinute,
       quantity: 'count',
       low: 0,
       high: 5000,
@@ -146,7 +147,7 @@ function breakPlace(key: string, count: number, turned: number): Place | null {
   if (at.what === 'gland')
     return {
       key,
-      label: 'Gland’s warmth',
+      label: M.glandsWarmth,
       quantity: 'temperature',
       low: -40,
       high: 250,
@@ -154,7 +155,7 @@ function breakPlace(key: string, count: number, turned: number): Place | null {
     };
   return {
     key,
-    label: 'Flats each nut was turned, − back',
+    label: M.flatsEachNutTurnedBack,
     quantity: 'flats',
     low: -360,
     high: 360,

@@ -4,13 +4,14 @@ import { glandFigure } from '../../steps/figures/gland.ts';
 import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
 import { gaps } from '../../steps/gland-gaps.ts';
 import { cutFigure, packingFigure } from './box-figures.ts';
+import { M } from './messages.ts';
 import { cuttings, packingPlan, ringsOf } from './plan.ts';
 import { ringKey, ringsLoop } from './rings-in.ts';
 
 /** Figures of a stuffing box. */
 export const figures: readonly KindFigure[] = [
   figureOf(gaps, ({ values, place, typed }) =>
-    glandFigure({ values, active: place?.key, typed, what: 'follower to box face' }),
+    glandFigure({ values, active: place?.key, typed, what: M.followerBoxFace }),
   ),
   ...SHARED_FIGURES,
   figureOf(packingPlan, ({ values: plan, setup }) => [
@@ -37,7 +38,7 @@ export const figures: readonly KindFigure[] = [
       clockFigure({
         marks: Array.from({ length: v.plan.count }, (_, i) => ({
           key: ringKey.write({ n: i + 1 }),
-          name: `joint of ring ${i + 1}`,
+          name: M.jointRing({ i: i + 1 }),
           deg: v.jointsDeg[i] ?? null,
           across: false,
           bad: off(i),
@@ -49,7 +50,7 @@ export const figures: readonly KindFigure[] = [
         wanted: next && wanted !== undefined ? [{ deg: wanted, word: 'joint' }] : [],
         innerFirst: true,
         compact: true,
-        note: `joints ${v.staggerDeg}° on; ring 1 innermost`,
+        note: M.jointsRing1Innermost({ stagger: v.staggerDeg }),
       }),
     ];
   }),

@@ -1,3 +1,4 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
@@ -8,17 +9,18 @@ import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { startOrder } from '../../steps/start-order.ts';
 import { breakIn } from './breaking-in.ts';
+import { M } from './messages.ts';
 import { cutting, packingPlan } from './plan.ts';
 import { ringsLoop } from './rings-in.ts';
 import type { PackingSetup } from './setup.ts';
 
-const safe = safeStep('Safe and complete', [
+const safe = safeStep(M.safeComplete, [
   ISOLATED,
   EMPTY,
   ROTOR,
-  item('Safe', 'protected', 'Eye protection, gloves, boots on; packing hook is sharp.'),
-  ifFitted('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
-  ifFitted('Kit', 'tools', 'Hook, knife, mandrel, split pusher, feelers, caliper: here.'),
+  item(H.safe, 'protected', M.eyeProtectionGlovesBootsPacking),
+  ifFitted(H.kit, 'instructions', M.makersInstructionsHandTheyOutrank),
+  ifFitted(H.kit, 'tools', M.hookKnifeMandrelSplitPusher),
 ]);
 
 /** Where the studs of a follower stand, from the top clockwise. */
@@ -45,93 +47,92 @@ const STANDS_ON: StandsOn = {
 export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
   const condition = conditionSteps(setup);
   return {
-    title: 'Stuffing box packed',
+    title: M.stuffingBoxPacked,
     steps: standing(STANDS_ON, [
       safe,
-      asked('strip', 'Strip', 'Every old ring out, and counted. One left behind spoils the new set.', [
-        item('Strip', 'rings', 'Old rings out to the bottom of the box: how many?', { note: true }),
-        item('Strip', 'lantern', 'Lantern ring out, cleaned; its place and state?', { note: true }),
-        item('Strip', 'clean', 'Box clean, bottom seen with a lamp; flush port open.'),
+      asked('strip', M.strip, M.everyOldRingOutCounted, [
+        item(H.strip, 'rings', M.oldRingsOutBottomBox, { note: true }),
+        item(H.strip, 'lantern', M.lanternRingOutCleanedPlace, { note: true }),
+        item(H.strip, 'clean', M.boxCleanBottomSeenLamp),
       ]),
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       {
         id: 'plan',
-        title: 'Section and count',
+        title: M.sectionCount,
         kind: packingPlan,
-        guide: 'Section from shaft and box, length at the neutral line, rings below and above the lantern.',
+        guide: M.sectionFromShaftBoxLength,
         items: [
-          item('Packing', 'stock', 'Packing on the bench is this section and suits the fluid.'),
-          ifFitted('Packing', 'soft', 'Not hammered flat to make it fit: rolled, if at all.'),
+          item(H.packing, 'stock', M.packingBenchSectionSuitsFluid),
+          ifFitted(H.packing, 'soft', M.notHammeredFlatMakeFit),
         ],
       },
       asked(
         'cut',
-        'Cut',
-        'On a mandrel of the shaft’s size, by the cut shown; the first ring is tried in the box.',
+        M.cut,
+        M.mandrelShaftsSizeCutShown,
         [
-          ifFitted('Cut', 'mandrel', 'Cut on a mandrel of the shaft’s size, all to one length.'),
-          item('Cut', 'tried', 'First ring tried in the box: ends meet, no gap, no bulge.', {
-            remedy: 'Change the length by what was seen, try again, then cut the rest.',
+          ifFitted(H.cut, 'mandrel', M.cutMandrelShaftsSizeAll),
+          item(H.cut, 'tried', M.firstRingTriedBoxEnds, {
+            remedy: M.changeLengthWhatSeenTry,
           }),
         ],
-        { caution: 'Cut away from the hand that holds.', kind: cutting },
+        { caution: M.cutAwayFromHandHolds, kind: cutting },
       ),
       {
         id: 'rings',
-        title: 'Rings',
+        title: M.rings2,
         kind: ringsLoop,
         loop: true,
-        guide: 'Opened sideways, never bent straight; each seated on its own with the split pusher.',
-        closes: 'Once a ring is in, the one below it can no longer be looked at.',
-        items: [ifFitted('Rings', 'lantern', 'Lantern ring at its place under the port, or there is none.')],
+        guide: M.openedSidewaysNeverBentStraight,
+        closes: M.onceRingOneBelowCan,
+        items: [ifFitted(H.rings, 'lantern', M.lanternRingPlaceUnderPort)],
       },
       {
         id: 'follower',
-        title: 'Follower square',
+        title: M.followerSquare,
         kind: glandGaps(({ setup: { studs } }: Facts<PackingSetup>) => {
           return { bolts: studs, rigid: false, atDeg: gapsDeg(studs), stopMm: COCKED_MM };
         }),
-        guide: 'Nuts finger-tight; gap from follower to box face equal all round, never cocked.',
-        repeatWord: 'Nuts moved',
-        items: [item('Follower', 'finger', 'Nuts finger-tight only, the shaft turns by hand.')],
+        guide: M.nutsFingerTightGapFrom,
+        repeatWord: M.nutsMoved,
+        items: [item(H.follower, 'finger', M.nutsFingerTightOnlyShaft)],
       },
       // With the isolation still on: once it runs, nobody has a hand at foot, coupling or belt.
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       asked(
         'start',
-        'Start',
-        'It starts leaking generously; that is right.',
+        M.start,
+        M.startsLeakingGenerouslyRight,
         startOrder({
           drive: setup.drive ?? 'untouched',
-          group: 'Start',
-          isolated: [item('Start', 'flush', 'Flush on, box filled, vented.')],
-          guards: 'Guards on; nobody beside the coupling.',
-          lifted: item('Start', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+          group: H.start,
+          isolated: [item(H.start, 'flush', M.flushBoxFilledVented)],
+          guards: M.guardsNobodyBesideCoupling,
+          lifted: item(H.start, 'handed', M.isolationLiftedRuleHouseName),
         }),
         {
           inOrder: true,
-          caution:
-            'Nuts are set beside a turning shaft: no loose sleeves, spanner from the side, never over it.',
-          closes: 'Once it has run, the rings have taken their set and do not come out whole.',
+          caution: M.nutsSetBesideTurningShaft,
+          closes: M.onceHasRunRingsHave,
           starts: true,
         },
       ),
       {
         id: 'breakin',
-        title: 'Break-in',
+        title: M.break,
         needs: ['studPitchMm', 'followerMm'],
         kind: breakIn,
-        dueWord: 'Count the packing’s drops',
+        dueWord: M.countPackingsDrops,
         loop: true,
-        guide: 'One flat on each nut in turn, then wait; again, until the leak is steady in its band.',
-        caution: 'Hot gland or smoke: back off, never quench.',
-        items: [item('Break-in', 'even', 'Follower still square after the last flat.')],
+        guide: M.oneFlatEachNutTurn,
+        caution: M.hotGlandSmokeBackOff,
+        items: [item(H.break, 'even', M.followerStillSquareAfterLast)],
       },
       {
         id: 'sign',
-        title: 'Signature',
+        title: M.signature,
         kind: signature,
-        guide: 'Name below. The sheet stays with the machine.',
+        guide: M.nameBelowSheetStaysMachine,
       },
     ]),
   };

@@ -1,71 +1,72 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
 import { packing } from './example.ts';
+import { M } from './messages.ts';
 import type { PackingSetup } from './setup.ts';
 
 /** A stuffing box packed anew. */
 const box = defineRig<PackingSetup>({
   id: 'packing-box',
-  name: 'Stuffing box',
-  says: 'A box with its old rings out, a sleeve, cut rings, a follower with two nuts.',
+  name: M.stuffingBox,
+  says: M.boxOldRingsOutSleeve,
   setup: { ...packing, machine: 'Practice bench', position: 'Stuffing box' },
   until: 'follower',
   faults: [
     {
       id: 'worn',
-      name: 'The sleeve is worn',
+      name: M.sleeveWorn,
       step: 'shaft',
       sign: (state) => {
         const of = standing(state, 'shaft').map((r) => r.value);
         return of.length > 0 && Math.max(...of) - Math.min(...of) > 0.12;
       },
-      because: 'Where the rings ran the sleeve is smaller: new rings cannot follow it, and burn.',
+      because: M.whereRingsRanSleeveSmaller,
     },
     {
       id: 'ring-left',
-      name: 'An old ring is still in the box',
+      name: M.oldRingStillBox,
       step: 'strip',
       seen: {
         step: 'strip',
         item: 'clean',
-        says: 'At the bottom, under the lamp, something soft gives way to the hook.',
+        says: M.bottomUnderLampSomethingSoft,
       },
-      because: 'One old ring under the new ones, and none of them sits at its depth.',
+      because: M.oneOldRingUnderNew,
     },
     {
       id: 'wrong-stock',
-      name: 'The packing is another section',
+      name: M.packingAnotherSection,
       step: 'plan',
       seen: {
         step: 'plan',
         item: 'stock',
-        says: 'On the reel stands a smaller section than the one worked out.',
+        says: M.reelStandsSmallerSectionThan,
       },
-      because: 'Too thin a ring is squeezed until it seals nothing: it is not hammered wider.',
+      because: M.tooThinRingSqueezedUntil,
     },
     {
       id: 'cocked',
-      name: 'The follower stands askew',
+      name: M.followerStandsAskew,
       step: 'follower',
       sign: (state) => {
         const of = standing(state, 'follower').map((r) => r.value);
         return of.length > 2 && Math.max(...of) - Math.min(...of) > 0.3;
       },
-      because: 'The gap is wide on one side: the follower will rub the shaft and press on one side only.',
+      because: M.gapWideOneSideFollower,
     },
   ],
   looks: [
     {
       step: 'strip',
       item: 'clean',
-      says: 'The bottom bush is black; scraped with brass it is graphite, thin as a breath.',
-      because: 'Graphite of the old rings, and nothing that holds a new one off.',
+      says: M.bottomBushBlackScrapedBrass,
+      because: M.graphiteOldRingsNothingHolds,
     },
     {
       step: 'cut',
       item: 'tried',
-      says: 'The cut ends show a few loose strands; the ends meet all along.',
-      because: 'A strand is a strand: what counts is that the ends meet without a gap or a bulge.',
+      says: M.cutEndsShowFewLoose,
+      because: M.strandStrandWhatCountsEnds,
     },
   ],
   lay(chance, faults) {

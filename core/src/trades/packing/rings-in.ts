@@ -8,6 +8,7 @@ import { rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { anglePlace } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import { ringsOf } from './plan.ts';
 import type { PackingSetup } from './setup.ts';
 
@@ -33,7 +34,7 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
       findings.push({
         code: 'rings.open',
         verdict: 'incomplete',
-        reason: `${jointsDeg.length} of ${plan.count} rings are in.`,
+        reason: M.rings({ count: jointsDeg.length, count2: plan.count }),
         params: { length: jointsDeg.length, count: plan.count },
         acceptable: false,
       });
@@ -41,7 +42,7 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
       findings.push({
         code: 'rings.in',
         verdict: 'accept',
-        reason: `${jointsDeg.length} rings are in, joints staggered.`,
+        reason: M.ringsJointsStaggered({ count: jointsDeg.length }),
         params: { length: jointsDeg.length },
         source: 'practice',
         acceptable: false,
@@ -57,10 +58,10 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
       next: missing > 0 && wrong === null ? ringPlace(n) : null,
       act:
         wrong !== null
-          ? `Ring ${wrong} comes out: its joint is too near the one below`
+          ? M.ringComesOutJointToo({ wrong })
           : missing > 0
-            ? `${lantern ? 'Lantern ring first, then ring' : 'Ring'} ${n}: seat it, enter where its joint stands`
-            : 'All rings are in.',
+            ? M.seatEnterWhereJointStands({ lantern: lantern ? 'lanternRingFirstThen' : 'ring', n })
+            : M.allRings,
     };
   },
   place(facts, step, key) {
@@ -70,10 +71,9 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
       inOrder(taken).map((r) => r.value),
       facts.setup.staggerDeg,
     );
-    if (wrong !== null)
-      return `Ring ${wrong} comes out first: its joint is too near the one below. Withdraw its reading.`;
-    if (ringKey.read(key)?.n !== n) return 'Rings go in one after the other.';
-    return n > ringsOf(facts).values.count ? 'All rings are in already.' : ringPlace(n);
+    if (wrong !== null) return M.ringComesOutFirstJoint({ wrong });
+    if (ringKey.read(key)?.n !== n) return M.ringsGoOneAfterOther;
+    return n > ringsOf(facts).values.count ? M.allRingsAlready : ringPlace(n);
   },
 });
 
@@ -93,8 +93,7 @@ function firstMissing(taken: readonly Reading[]): number {
   return n;
 }
 
-const ringPlace = (n: number): Place =>
-  anglePlace(ringKey.write({ n }), `Joint of ring ${n}, from the top clockwise`);
+const ringPlace = (n: number): Place => anglePlace(ringKey.write({ n }), M.jointRingFromTopClockwise({ n }));
 
 function staggered(all: readonly number[], i: number, deg: number, stagger: number): Finding[] {
   const before = all[i - 1];
@@ -106,11 +105,11 @@ function staggered(all: readonly number[], i: number, deg: number, stagger: numb
         {
           code: `rings.joint.${i + 1}`,
           verdict: 'reject',
-          reason: `The joint of ring ${i + 1} stands only ${d.toFixed(0)}° from the one below it.`,
+          reason: M.jointRingStandsOnlyFrom({ i: i + 1, d: d.toFixed(0) }),
           params: { i, d },
           limit: `${stagger}° ± ${STAGGER_WITHIN_DEG}°`,
           source: 'practice',
-          remedy: 'Pull it, turn its joint on, seat it again; withdraw the reading.',
+          remedy: M.pullTurnJointSeatAgain,
           acceptable: false,
         },
       ];

@@ -2,6 +2,8 @@ import { array, type InferType, number, object, string } from 'yup';
 import type { LeakMethod } from '../../arithmetic/packing/leak-method.ts';
 import { ringsOf } from '../../arithmetic/packing/rings.ts';
 import { ask, choice, chosen, isWhole } from '../../engine/asked.ts';
+import { M as H } from '../../engine/headings/messages.ts';
+import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
@@ -15,12 +17,13 @@ import {
   placeFields,
 } from '../../steps/setup-parts.ts';
 import { driveField } from '../../steps/start-order.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
-export const PACKING = 'Packing';
+export const PACKING = M.packing;
 
 /** A length, mm, more than nothing. */
-const size = (group: string, label: string, max: number, decimals: number, later = false) =>
+const size = (group: Text, label: Text, max: number, decimals: number, later = false) =>
   number()
     .min(0.001)
     .max(max)
@@ -34,20 +37,20 @@ export const packingSetupSchema = object({
   ...placeFields,
   ...everyJob,
   holdBefore: holdBefore({ breakin: 'break-in', sign: 'signature' }),
-  boxBoreMm: size('Box', 'Box bore', 600, 1).required(),
-  boxDepthMm: size('Box', 'Box depth', 1000, 1).required(),
+  boxBoreMm: size(H.box, M.boxBore, 600, 1).required(),
+  boxDepthMm: size(H.box, M.boxDepth, 1000, 1).required(),
   lanternMm: number()
     .min(0)
     .max(200)
-    .meta(ask('Box', 'Lantern ring’s width', { decimals: 2 })),
-  portMm: size('Box', 'Flush port’s middle, from the bottom', 1000, 2),
-  allowancePercent: number().min(0).max(10).required().meta(ask(PACKING, 'Allowance on the length, %')),
-  cut: choice(PACKING, 'Cut', { diagonal: 'diagonal, 45°', butt: 'butt' }).required(),
+    .meta(ask(H.box, M.lanternRingsWidth, { decimals: 2 })),
+  portMm: size(H.box, M.flushPortsMiddleFromBottom, 1000, 2),
+  allowancePercent: number().min(0).max(10).required().meta(ask(PACKING, M.allowanceLength)),
+  cut: choice(PACKING, M.cut, { diagonal: M.diagonal45, butt: 'butt' }).required(),
   staggerDeg: number<90 | 120>()
     .oneOf([90, 120] as const)
     .required()
     .meta(
-      ask(PACKING, 'Joints apart', {
+      ask(PACKING, M.jointsApart, {
         options: [
           ['90', '90°'],
           ['120', '120°'],
@@ -55,26 +58,24 @@ export const packingSetupSchema = object({
       }),
     ),
   /** What the store keeps; the nearest of it is taken. Nothing said, the usual series. */
-  stockMm: array(number().moreThan(0).max(60).required())
-    .max(60)
-    .meta(ask(PACKING, 'Sections in the store, mm')),
-  boxes: number().integer().min(1).max(500).meta(ask(PACKING, 'Boxes to pack in the outage')),
+  stockMm: array(number().moreThan(0).max(60).required()).max(60).meta(ask(PACKING, M.sectionsStoreMm)),
+  boxes: number().integer().min(1).max(500).meta(ask(PACKING, M.boxesPackOutage)),
   /** The follower’s studs: how many, their pitch, and how far it may go from finger-tight. */
-  studs: number().integer().min(2).max(8).required().meta(ask('Follower', 'Studs')),
+  studs: number().integer().min(2).max(8).required().meta(ask(H.follower, M.studs)),
   /** Pitch and way are measured when the follower is on: asked at the break-in. */
-  studPitchMm: size('Follower', 'Their pitch', 10, 2, true),
-  followerMm: size('Follower', 'Its way from finger-tight', 200, 1, true),
-  leakSchool: choice(HOUSE_RULES, 'Leakage', {
-    'per-diameter': `8 to 12 drops a minute for each ${len(25, 0)}`,
-    flat: 'one figure',
-  } satisfies Record<LeakMethod, string>).required(),
+  studPitchMm: size(H.follower, M.theirPitch, 10, 2, true),
+  followerMm: size(H.follower, M.wayFromFingerTight, 200, 1, true),
+  leakSchool: choice(HOUSE_RULES, M.leakage, {
+    'per-diameter': M.n812DropsMinuteEach({ value: len(25, 0) }),
+    flat: M.oneFigure,
+  } satisfies Record<LeakMethod, Text>).required(),
   flatDropsPerMin: number()
     .min(0.001)
     .max(1000)
     .meta(
-      ask(HOUSE_RULES, 'Drops a minute', {
+      ask(HOUSE_RULES, M.dropsMinute, {
         when: chosen('leakSchool', 'flat'),
-        needed: 'How many drops a minute is the house’s figure?',
+        needed: M.howManyDropsMinuteHouses,
       }),
     ),
   drive: driveField('untouched'),
@@ -91,7 +92,7 @@ export const packingSetupSchema = object({
   ]).required(),
   schools: shaftSchools,
   maker: object({
-    glandSpreadMm: fromSheet(5, 'Spread of the follower’s gaps'),
+    glandSpreadMm: fromSheet(5, M.spreadFollowersGaps),
     ...makerShaft,
     ...makerCondition,
   })
@@ -103,7 +104,7 @@ export const packingSetupSchema = object({
     s && s.boxBoreMm - s.shaftMm < 4
       ? context.createError({
           path: 'boxBoreMm',
-          message: 'Between shaft and box there is no room for packing.',
+          message: M.betweenShaftBoxThereNo,
         })
       : true,
   )
@@ -112,15 +113,15 @@ export const packingSetupSchema = object({
     const lantern = s.lanternMm ?? 0;
     return context.createError(
       lantern > 0 && ringsOf({ ...s, lanternMm: 0 }) >= 1
-        ? { path: 'lanternMm', message: 'Beside so long a lantern the box has no room for one ring.' }
-        : { path: 'boxDepthMm', message: 'The box is not deep enough for one ring of this section.' },
+        ? { path: 'lanternMm', message: M.besideSoLongLanternBox }
+        : { path: 'boxDepthMm', message: M.boxNotDeepEnoughOne },
     );
   })
   .test('port', (s, context) =>
     s && (s.lanternMm ?? 0) > 0 && s.portMm === undefined
       ? context.createError({
           path: 'portMm',
-          message: 'Where is the flush port’s middle, from the bottom of the box? The lantern goes under it.',
+          message: M.whereFlushPortsMiddleFrom,
         })
       : true,
   )

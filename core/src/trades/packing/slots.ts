@@ -9,6 +9,7 @@ import { PACKING_FAILURE } from '../../steps/failures/gland-rings.ts';
 import { BOX_PIECE, SHAFT_PIECE } from '../../steps/position-pieces.ts';
 import { CONDITION_HISTORY, GAP_SPREAD, LEAKAGE_DROPS, SHAFT_HISTORY } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import { ringsOf } from './plan.ts';
 import { rigs } from './rigs.ts';
 import type { PackingSetup } from './setup.ts';
@@ -19,20 +20,20 @@ export const slots: Slots<PackingSetup> = {
   stage: 'close',
   kit(setup) {
     const { stockMm, orderMm } = ringsOf({ setup }).values;
-    return [{ group: 'rope', item: `section ${stockMm} mm`, count: Math.ceil(orderMm), unit: 'mm' }];
+    return [{ group: 'rope', item: M.sectionMm({ stock: stockMm }), count: Math.ceil(orderMm), unit: 'mm' }];
   },
   tasks: [
     measured(['strip'], {
       id: 'strip',
-      name: 'Old rings out, shaft measured',
+      name: M.oldRingsOutShaftMeasured,
       skill: 'boxes',
       tools: [],
       minutes: [30, 50, 100],
-      finds: { what: 'the sleeve is worn through', odds: 0.1, minutes: [90, 150, 300] },
+      finds: { what: M.sleeveWornThrough, odds: 0.1, minutes: [90, 150, 300] },
     }),
     {
       id: 'pack',
-      name: 'Cut and laid in',
+      name: M.cutLaid,
       steps: ['plan', 'cut', 'rings', 'follower', ...LAST_MEASURES],
       skill: 'boxes',
       hands: 1,
@@ -41,7 +42,7 @@ export const slots: Slots<PackingSetup> = {
     },
     {
       id: 'breakin',
-      name: 'Broken in',
+      name: M.broken,
       steps: ['start', 'breakin'],
       skill: 'boxes',
       hands: 1,

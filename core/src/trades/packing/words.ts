@@ -5,16 +5,17 @@ import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { leakDrawing } from '../../steps/drawings.ts';
 import { breakIn } from './breaking-in.ts';
+import { M } from './messages.ts';
 import { ringsLoop } from './rings-in.ts';
 import type { PackingSetup } from './setup.ts';
 
 /** What is said of a stuffing box packed. */
 export const words: TradeWords<PackingSetup> = {
-  offer: ['Pack a box', 'and break it in'],
-  setup: 'Box, shaft, packing',
-  changes: 'box, packing',
-  sheet: 'Packing sheet',
-  signed: 'Packed',
+  offer: [M.packBox, M.break2],
+  setup: M.boxShaftPacking,
+  changes: M.boxPacking,
+  sheet: M.packingSheet,
+  signed: M.packed,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const rings = ringsLoop.valuesOf(reportAt(state, 'rings'));
@@ -32,20 +33,16 @@ export const words: TradeWords<PackingSetup> = {
       results,
       rows: [
         row,
-        ['Rings in', results.rings === null ? '–' : String(results.rings)],
-        ['Cut to', orDash(results.ringCutMm, 1)],
-        ['Follower, spread of its gaps', orDash(results.glandSpreadMm)],
-        ['Flats turned', results.flats === null ? '–' : String(results.flats)],
+        [M.rings3, results.rings === null ? '–' : String(results.rings)],
+        [M.cut3, orDash(results.ringCutMm, 1)],
+        [M.followerSpreadGaps, orDash(results.glandSpreadMm)],
+        [M.flatsTurned, results.flats === null ? '–' : String(results.flats)],
         ...leakRows(results.dropsPerMin),
       ],
     };
   },
   drawings(state) {
     const points = breakIn.valuesOf(reportAt(state, 'breakin'))?.points ?? [];
-    return [
-      ...turnDrawings(state),
-      ...drawnAt(state, 'rings', 'follower'),
-      ...leakDrawing('Break-in', points),
-    ];
+    return [...turnDrawings(state), ...drawnAt(state, 'rings', 'follower'), ...leakDrawing(M.break, points)];
   },
 };

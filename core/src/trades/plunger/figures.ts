@@ -1,6 +1,7 @@
 import { figureOf, type KindFigure } from '../../engine/figure.ts';
 import { nutMarkFigure } from '../../steps/figures/nut-mark.ts';
 import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
+import { M } from './messages.ts';
 import { plungerPreloadStep } from './preload.ts';
 
 /** Figures of a plunger. */
@@ -18,8 +19,8 @@ export const figures: readonly KindFigure[] = [
       marked: true,
       note:
         deg !== null
-          ? `${Math.abs(deg)}° ${deg < 0 ? 'short of' : 'past'} its mark: ${travel(deg)} mm`
-          : `backed off ${back ?? 0}°: ${travel(back ?? 0)} mm`,
+          ? M.markMm({ deg: Math.abs(deg), deg2: deg < 0 ? 'short' : 'past', travel: travel(deg) })
+          : M.backedOffMm({ back: back ?? 0, travel: travel(back ?? 0) }),
     });
   }),
 ];

@@ -2,6 +2,8 @@ import { passOf, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, inline } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, temp } from '../../quantities/say.ts';
@@ -17,10 +19,11 @@ import {
   looksAt,
   warmthOf,
 } from '../../steps/timed-checks.ts';
+import { M } from './messages.ts';
 import type { PlungerSetup } from './setup.ts';
 
 /** A row of what was measured, for the figure. */
-export type MeasuredRow = { key: string; label: string; quantity: Place['quantity']; value: number | null };
+export type MeasuredRow = { key: string; label: Text; quantity: Place['quantity']; value: number | null };
 export type MeasuredValues = { rows: MeasuredRow[] };
 
 /** Places read one after the other, and what is said of them. */
@@ -28,7 +31,7 @@ export const measured = kindFamily<PlungerSetup, MeasuredValues>('plunger-measur
 
 type Judge = (facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetup>) => Finding[];
 
-const kind = (places: () => Place[], judge: Judge, done: string) =>
+const kind = (places: () => Place[], judge: Judge, done: Text) =>
   measured.kind({
     repeats: true,
     report(facts, step) {
@@ -40,7 +43,7 @@ const kind = (places: () => Place[], judge: Judge, done: string) =>
                 {
                   code: `${step.id}.open`,
                   verdict: 'incomplete' as const,
-                  reason: `Still to be read: ${next.label.toLowerCase()}.`,
+                  reason: M.stillRead({ label: inline(next.label) }),
                   params: { label: next.label },
                   acceptable: false,
                 },
@@ -67,7 +70,7 @@ const kind = (places: () => Place[], judge: Judge, done: string) =>
     place: listedPlace(places),
   });
 
-const diameter = (key: string, label: string): Place => ({
+const diameter = (key: string, label: Text): Place => ({
   key,
   label,
   quantity: 'length',
@@ -78,9 +81,9 @@ const diameter = (key: string, label: string): Place => ({
 
 /** A plunger is worn where it runs: it is measured there and where it does not. */
 const SIZES = (): Place[] => [
-  diameter('plunger/run', 'Plunger where it runs in the packing'),
-  diameter('plunger/end', 'Plunger where it does not run'),
-  { ...diameter('bore', 'Packing bore'), instrumentKinds: ['caliper', 'micrometer'] },
+  diameter('plunger/run', M.plungerWhereRunsPacking),
+  diameter('plunger/end', M.plungerWhereDoesNotRun),
+  { ...diameter('bore', M.packingBore), instrumentKinds: ['caliper', 'micrometer'] },
 ];
 
 /** A waist of this much leaks whatever packs it. Common practice, no source; the sheet’s limits outrank. mm. */
@@ -94,52 +97,55 @@ export const sizesStep = kind(
     const { plungerLowerMm, plungerUpperMm, boreLowerMm, boreUpperMm } = facts.setup.maker;
     const u = Math.max(0.001, ...standing(facts, step.id).map((r) => r.instrument.step));
     const one = readingUncertainty(u);
-    const band = (code: string, what: string, mm: number, lower?: number, upper?: number): Finding[] =>
+    const band = (code: string, what: Text, mm: number, lower?: number, upper?: number): Finding[] =>
       lower === undefined && upper === undefined
         ? []
         : [
             {
               code,
               verdict: decide(mm, one, { lower, upper }).verdict,
-              reason: `${what} ${len(mm)}.`,
+              reason: expr`${what} ${len(mm)}.`,
               params: { what, mm },
-              limit: `${lower === undefined ? 'no least' : len(lower)} to ${upper === undefined ? 'no most' : len(upper)}`,
+              limit: M.to({
+                lower: lower === undefined ? M.noLeast : len(lower),
+                upper: upper === undefined ? M.noMost : len(upper),
+              }),
               source: 'maker',
-              remedy: 'Renewed or built up before it is packed.',
+              remedy: M.renewedBuiltUpBeforePacked,
               acceptable: true,
             },
           ];
     const waist = run !== null && end !== null && run !== undefined && end !== undefined ? end - run : null;
     return [
-      ...(run != null ? band('plunger.size', 'Plunger', run, plungerLowerMm, plungerUpperMm) : []),
-      ...(bore != null ? band('plunger.bore', 'Packing bore', bore, boreLowerMm, boreUpperMm) : []),
+      ...(run != null ? band('plunger.size', M.plunger, run, plungerLowerMm, plungerUpperMm) : []),
+      ...(bore != null ? band('plunger.bore', M.packingBore, bore, boreLowerMm, boreUpperMm) : []),
       ...(waist === null
         ? []
         : [
             {
               code: 'plunger.waist',
               verdict: decide(waist, Math.SQRT2 * one, { upper: WAIST_MM }).verdict,
-              reason: `Worn ${len(Math.max(0, waist))} where it runs.`,
+              reason: M.wornWhereRuns({ value: len(Math.max(0, waist)) }),
               params: { value: Math.max(0, waist) },
               limit: len(WAIST_MM, 2),
               source: 'practice' as const,
-              remedy: 'A waist leaks whatever packs it: renew the plunger.',
+              remedy: M.waistLeaksWhateverPacksRenew,
               acceptable: true,
             },
           ]),
     ];
   },
-  'Plunger and bore are measured.',
+  M.plungerBoreMeasured,
 );
 
 /** When a plunger's packing is looked at after the start, minutes. Common practice, no source. */
 const PROVED_MINUTES = [0, 15, 60] as const;
-const PROVED = ['at the start', 'after 15 minutes', 'after an hour'] as const;
+const PROVED = [M.start, M.after15Minutes, M.afterHour] as const;
 const proofPlaces = (): Place[] =>
   PROVED.flatMap((when, i): Place[] => [
     {
       key: `leak/${i}`,
-      label: `Leakage ${when}, drops a minute`,
+      label: M.leakageDropsMinute({ when }),
       quantity: 'count',
       low: 0,
       high: 5000,
@@ -147,7 +153,7 @@ const proofPlaces = (): Place[] =>
     },
     {
       key: `temp/${i}`,
-      label: `Packing nut ${when}`,
+      label: M.packingNut({ when }),
       quantity: 'temperature',
       low: -40,
       high: 250,
@@ -184,11 +190,11 @@ function judgeProof(facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetu
           {
             code: 'plunger.hot',
             verdict: 'reject' as const,
-            reason: `The packing nut was ${temp(at('temp', hot) ?? 0)} ${PROVED[hot]}: stop.`,
+            reason: M.packingNutStop({ at: temp(at('temp', hot) ?? 0), proved: PROVED[hot] }),
             params: { value: at('temp', hot) ?? 0, PROVED: PROVED[hot] },
             limit: temp(HOT_C),
             source: 'practice' as const,
-            remedy: 'Ease the nut an eighth, look at the lubrication; never quench.',
+            remedy: M.easeNutEighthLookLubrication,
             acceptable: true,
           },
         ]
@@ -204,13 +210,11 @@ function judgeProof(facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetu
                 : drops > DROPS.caution
                   ? ('caution' as const)
                   : ('accept' as const),
-            reason: `${drops} drops a minute ${PROVED[last]}.`,
+            reason: M.dropsMinute({ drops, proved: PROVED[last] }),
             params: { drops, PROVED: PROVED[last] },
-            limit: `${DROPS.caution} drops a minute, stop at ${DROPS.stop}`,
+            limit: M.dropsMinuteStop({ caution: DROPS.caution, stop: DROPS.stop }),
             source: 'practice' as const,
-            ...(drops > DROPS.caution
-              ? { remedy: 'Is a ring reversed, the plunger worn, the nut still at its mark?' }
-              : {}),
+            ...(drops > DROPS.caution ? { remedy: M.ringReversedPlungerWornNut } : {}),
             acceptable: true,
           },
         ]),
@@ -230,11 +234,10 @@ export const provedStep = measured.kind({
     const minutesOf = (p: Place) => PROVED_MINUTES[Number(p.key.split('/')[1])] ?? 0;
     const left = PROVED_MINUTES.filter((m) => m > 0 && open.some((p) => minutesOf(p) === m));
     const started = !open.some((p) => minutesOf(p) === 0);
-    const named = (minutes: (typeof PROVED_MINUTES)[number]) =>
-      String(PROVED[PROVED_MINUTES.indexOf(minutes)]);
+    const named = (minutes: (typeof PROVED_MINUTES)[number]) => PROVED[PROVED_MINUTES.indexOf(minutes)] ?? '';
     return {
       findings: [
-        ...(next ? [dueFinding(step.id, next.label.toLowerCase(), started ? left.map(named) : [])] : []),
+        ...(next ? [dueFinding(step.id, inline(next.label), started ? left.map(named) : [])] : []),
         ...judgeProof(facts, step),
         ...earlyFindings(step.id, early, begun),
         ...(started ? itemFindings(facts, step) : []),
@@ -247,7 +250,7 @@ export const provedStep = measured.kind({
           const { due, early: before } = looks(facts, step, p.key);
           return {
             key: p.key,
-            label: due || before.length === 0 ? p.label : `${p.label}, early look`,
+            label: due || before.length === 0 ? p.label : M.earlyLook({ label: p.label }),
             quantity: p.quantity,
             value: (due ?? before.at(-1))?.value ?? null,
           };
@@ -259,24 +262,23 @@ export const provedStep = measured.kind({
             toCome: checksToCome(
               begun,
               left.map((minutes) => ({
-                what: `Leak check ${named(minutes)}`,
+                what: M.leakCheck({ named: named(minutes) }),
                 minutes,
               })),
             ),
           }
         : {}),
       next,
-      act: next ? next.label : 'Proved.',
+      act: next ? next.label : M.proved,
     };
   },
   place(facts, step, key) {
     const place = proofPlaces().find((p) => p.key === key);
-    if (!place) return 'There is no such place here.';
-    if (looks(facts, step, key).due)
-      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    if (!place) return M.thereNoSuchPlaceHere;
+    if (looks(facts, step, key).due) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const first = proofPlaces().find((p) => !looks(facts, step, p.key).due);
     return first && first.key.split('/')[1] !== key.split('/')[1]
-      ? `First: ${first.label.toLowerCase()}.`
+      ? M.first({ label: inline(first.label) })
       : place;
   },
 });

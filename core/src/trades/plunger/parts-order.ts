@@ -3,6 +3,7 @@ import { answerTo } from '../../engine/facts.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import { type PlungerSetup, setOf } from './setup.ts';
 
 /** `laid`: somebody said they lie so. Until then the order is any but the right one, to be worked out. */
@@ -24,7 +25,7 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
         ? {
             code: 'parts.order',
             verdict: 'incomplete',
-            reason: 'The parts are not laid out yet.',
+            reason: M.partsNotLaidOutYet,
             params: {},
             acceptable: false,
           }
@@ -32,7 +33,7 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
           ? {
               code: 'parts.order',
               verdict: 'accept',
-              reason: 'The parts lie in their order from the pressure end.',
+              reason: M.partsLieTheirOrderFrom,
               params: {},
               source: 'practice',
               acceptable: false,
@@ -40,10 +41,10 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
           : {
               code: 'parts.order',
               verdict: 'reject',
-              reason: `Place ${wrong.at + 1} from the pressure end is wrong: ${wrong.why}.`,
+              reason: M.placeFromPressureEndWrong({ at: wrong.at + 1, why: wrong.why }),
               params: { at: wrong.at, why: wrong.why },
               source: 'practice',
-              remedy: 'Lay them out again: what faces the pressure first?',
+              remedy: M.layThemOutAgainWhat,
               acceptable: false,
             },
     ];
@@ -62,7 +63,7 @@ export const partsOrder = stepKind<PlungerSetup, PartsOrderValues>('parts-order'
         laid: order.length > 0,
       } satisfies PartsOrderValues,
       next: null,
-      act: order.length === 0 ? 'Lay the parts out, from the pressure end' : (findings[0]?.reason ?? ''),
+      act: order.length === 0 ? M.layPartsOutFromPressure : (findings[0]?.reason ?? ''),
     };
   },
 });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { procedureFor } from '../../engine/trades.ts';
+import { english } from '../../testing/english.ts';
 import { upTo } from '../../testing/every-kind.ts';
 import { but, handAt } from '../../testing/test-stand.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';
@@ -19,7 +20,9 @@ describe('a plunger’s set', () => {
 
   it('the wiper faces the pressure with oil, away from it with grease', () => {
     const lip = (lubrication: 'oil' | 'grease') =>
-      JSON.stringify(procedureFor(but(plunger, { lubrication })).steps.find((s) => s.id === 'in')?.items);
+      JSON.stringify(
+        english(procedureFor(but(plunger, { lubrication })).steps.find((s) => s.id === 'in')?.items),
+      );
     expect(lip('oil')).toContain('faces the pressure (oil)');
     expect(lip('grease')).toContain('faces away from the pressure (grease)');
   });

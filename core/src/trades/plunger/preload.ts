@@ -5,13 +5,14 @@ import { stepKind } from '../../engine/step.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { anglePlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { PlungerSetup } from './setup.ts';
 
 export type PreloadStepValues = PlungerPreloadValues & { backDeg: number | null; endDeg: number | null };
 
 const preloadPlaces = (): Place[] => [
-  anglePlace('back', 'Nut backed off from its mark', 0, 720),
-  anglePlace('end', 'Nut from its mark when it is back: + past it, − short', -360, 360),
+  anglePlace('back', M.nutBackedOffFromMark, 0, 720),
+  anglePlace('end', M.nutFromMarkWhenBack, -360, 360),
 ];
 
 /** The nut’s mark, backed off for the plunger, and back to within an eighth of a turn. */
@@ -37,9 +38,9 @@ export const plungerPreloadStep = stepKind<PlungerSetup, PreloadStepValues>('plu
       next,
       act: next
         ? next.key === 'back'
-          ? 'Back off three quarters of a turn for the plunger'
-          : 'Plunger in, nut back to its mark: enter how far off it stands'
-        : (result.findings.find((f) => f.remedy)?.remedy ?? 'Within an eighth of its mark.'),
+          ? M.backOffThreeQuartersTurn
+          : M.plungerNutBackMarkEnter
+        : (result.findings.find((f) => f.remedy)?.remedy ?? M.withinEighthMark),
     };
   },
   place: listedPlace(preloadPlaces),

@@ -1,26 +1,25 @@
 import { PART_NAME, partsOf } from '../../arithmetic/packing/plunger.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
+import { listOf, type Text } from '../../message/message.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { provedStep, sizesStep } from './measured.ts';
+import { M } from './messages.ts';
 import { partsOrder } from './parts-order.ts';
 import { plungerPreloadStep } from './preload.ts';
 import { type PlungerSetup, setOf } from './setup.ts';
 
-const safe = safeStep('Safe and complete', [
+const safe = safeStep(M.safeComplete, [
   ISOLATED,
-  item(
-    'Safe',
-    'pressure',
-    'Liquid end bled to nothing, cooled; valves locked; the fluid’s safety sheet is read.',
-  ),
-  item('Safe', 'rotor', 'Crank blocked: the plunger cannot move by itself.'),
-  item('Safe', 'protected', 'Eye protection, gloves, boots on.'),
-  ifFitted('Kit', 'instructions', 'Maker’s instructions at hand; they outrank this list.'),
-  item('Kit', 'parts', 'Parts of the set, nut and plunger: complete, unmarked.'),
-  ifFitted('Kit', 'tools', 'Soft bar, pick, marker, the sheet’s lubricant, clamp and lock: here.'),
+  item(H.safe, 'pressure', M.liquidEndBledNothingCooled),
+  item(H.safe, 'rotor', M.crankBlockedPlungerCannotMove),
+  item(H.safe, 'protected', M.eyeProtectionGlovesBoots),
+  ifFitted(H.kit, 'instructions', M.makersInstructionsHandTheyOutrank),
+  item(H.kit, 'parts', M.partsSetNutPlungerComplete),
+  ifFitted(H.kit, 'tools', M.softBarPickMarkerSheets),
 ]);
 
 /** Parts laid anew go in anew, and the nut's mark is made over them. */
@@ -36,109 +35,107 @@ const STANDS_ON: StandsOn = {
 };
 
 /** The parts of this set in words, from the pressure end. */
-function listOf(setup: PlungerSetup): string {
+function partsListed(setup: PlungerSetup): Text {
   const rings = setup.pressureRings ?? 2;
-  return partsOf(setOf(setup))
-    .filter((p) => !/^pressure-[2-4]$/.test(p))
-    .map((p) => (p === 'pressure-1' ? `${rings} pressure ${rings === 1 ? 'ring' : 'rings'}` : PART_NAME[p]))
-    .join(', ');
+  return listOf(
+    partsOf(setOf(setup))
+      .filter((p) => !/^pressure-[2-4]$/.test(p))
+      .map((p) => (p === 'pressure-1' ? M.pressure({ rings }) : PART_NAME[p])),
+    ', ',
+  );
 }
 
 /** A V-ring set put on a plunger, its preload kept by the nut’s mark. */
 export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
   return {
-    title: 'V-ring set on a plunger',
+    title: M.vRingSetPlunger,
     steps: standing(STANDS_ON, [
       safe,
-      asked('look', 'Bore and plunger', 'Nothing is fitted to what has not passed.', [
-        item('Look', 'plunger', 'Plunger without scores or pits: what is seen?', { note: true }),
-        item('Look', 'bore', 'Packing bore clean, no step, no burr.'),
-        item('Look', 'threads', 'Threads clean and lubricated.'),
+      asked('look', M.borePlunger, M.nothingFittedWhatHasNot, [
+        item(H.look, 'plunger', M.plungerWithoutScoresPitsWhat, { note: true }),
+        item(H.look, 'bore', M.packingBoreCleanNoStep),
+        item(H.look, 'threads', M.threadsCleanLubricated),
       ]),
       {
         id: 'sizes',
-        title: 'Plunger and bore',
+        title: M.plungerBore,
         kind: sizesStep,
-        guide: 'Where the plunger runs and where it does not; the bore where the rings will lie.',
-        repeatWord: 'Renewed',
+        guide: M.wherePlungerRunsWhereDoes,
+        repeatWord: M.renewed,
       },
-      asked('listed', 'Parts listed', 'Sets vary: what came is listed before anything is laid.', [
-        item('Set', 'listed', `In the set: ${listOf(setup)}.`, {
-          remedy: 'Change the setup to what is there, or fetch what is missing.',
+      asked('listed', M.partsListed, M.setsVaryWhatCameListed, [
+        item(H.set, 'listed', M.set({ listOf: partsListed(setup) }), {
+          remedy: M.changeSetupWhatThereFetch,
         }),
-        ...(setup.lantern === 'nut'
-          ? [item('Set', 'lantern', 'The lantern is part of the nut; its holes are clear.')]
-          : []),
+        ...(setup.lantern === 'nut' ? [item(H.set, 'lantern', M.lanternPartNutHolesClear)] : []),
       ]),
       {
         id: 'order',
-        title: 'Order of parts',
+        title: M.orderParts,
         kind: partsOrder,
-        guide: 'Laid out from the pressure end, as they go in.',
-        items: [item('Order', 'order', 'The parts lie in the order shown.')],
+        guide: M.laidOutFromPressureEnd,
+        items: [item(H.order, 'order', M.partsLieOrderShown)],
       },
       asked(
         'in',
-        'Parts in',
-        'Each piece lubricated on its own.',
+        M.parts,
+        M.eachPieceLubricatedOwn,
         [
-          item('In', 'each', 'Each piece lubricated on its own, put in on its own.'),
-          item('In', 'open', 'Pressure rings open toward the pressure.'),
+          item(H.inText, 'each', M.eachPieceLubricatedOwnPut),
+          item(H.inText, 'open', M.pressureRingsOpenTowardPressure),
           ...(setup.noWiper
             ? []
             : [
                 item(
-                  'In',
+                  H.inText,
                   'wiper',
-                  setup.lubrication === 'oil'
-                    ? 'Wiper in the nut: its lip faces the pressure (oil).'
-                    : 'Wiper in the nut: its lip faces away from the pressure (grease).',
+                  setup.lubrication === 'oil' ? M.wiperNutLipFacesPressure : M.wiperNutLipFacesAway,
                 ),
               ]),
         ],
-        { closes: 'Once the nut is pulled, no ring’s direction can be seen.' },
+        { closes: M.onceNutPulledNoRings },
       ),
-      asked('mark', 'Mark', 'Preloaded without the plunger: by hand, then pulled with one hand on the bar.', [
-        item('Mark', 'pulled', 'Nut in by hand, then pulled with one hand on the bar.'),
-        item('Mark', 'marked', 'Nut and housing marked at 12 o’clock.'),
+      asked('mark', M.mark, M.preloadedWithoutPlungerHandThen, [
+        item(H.mark, 'pulled', M.nutHandThenPulledOne),
+        item(H.mark, 'marked', M.nutHousingMarked12Oclock),
       ]),
       {
         id: 'preload',
-        title: 'Preload',
+        title: M.preload,
         kind: plungerPreloadStep,
-        guide: 'Back three quarters, plunger in by a soft bar, back to within an eighth of the mark.',
-        caution: 'Never steel on the plunger’s end.',
-        repeatWord: 'Turned',
+        guide: M.backThreeQuartersPlungerSoft,
+        caution: M.neverSteelPlungersEnd,
+        repeatWord: M.turned,
       },
-      asked('clamp', 'Clamp and lock', 'The plunger is against its rod before the clamp closes.', [
-        item('Lock', 'rod', 'Plunger fully against the rod.'),
-        item('Lock', 'clamp', 'Clamp turned so that its bolts can be reached, about 45°; tight.'),
-        ifFitted('Lock', 'lock', 'Nut’s lock fitted.'),
-        ifFitted('Lock', 'turned', 'Turned over by hand: free.'),
+      asked('clamp', M.clampLock, M.plungerAgainstRodBeforeClamp, [
+        item(H.lock, 'rod', M.plungerFullyAgainstRod),
+        item(H.lock, 'clamp', M.clampTurnedSoBoltsCan),
+        ifFitted(H.lock, 'lock', M.nutsLockFitted),
+        ifFitted(H.lock, 'turned', M.turnedOverHandFree),
       ]),
       asked(
         'start',
-        'Start',
-        'Stroke slow at first, lubrication on.',
+        M.start2,
+        M.strokeSlowFirstLubrication,
         [
-          item('Start', 'tools', 'Tools and bar out, guards on; nobody beside the crank.'),
-          ifFitted('Start', 'lubricated', 'Lubrication on: it reaches the packing.'),
-          item('Start', 'handed', 'Isolation lifted by the rule of the house, by name.'),
+          item(H.start, 'tools', M.toolsBarOutGuardsNobody),
+          ifFitted(H.start, 'lubricated', M.lubricationReachesPacking),
+          item(H.start, 'handed', M.isolationLiftedRuleHouseName),
         ],
-        { caution: 'A plunger shoots out under pressure: nobody in its line.', starts: true },
+        { caution: M.plungerShootsOutUnderPressure, starts: true },
       ),
       {
         id: 'proof',
-        title: 'Proof',
+        title: M.proof,
         kind: provedStep,
-        guide: 'Leak and warmth at the start, after a quarter of an hour and an hour.',
-        caution: 'Count from outside the guard.',
+        guide: M.leakWarmthStartAfterQuarter,
+        caution: M.countFromOutsideGuard,
       },
       {
         id: 'sign',
-        title: 'Signature',
+        title: M.signature,
         kind: signature,
-        guide: 'Name below. The sheet stays with the machine.',
+        guide: M.nameBelowSheetStaysMachine,
       },
     ]),
   };

@@ -1,6 +1,7 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import { USUAL_V_RINGS, type V_RING_LUBRICATIONS, type VRingSet } from '../../arithmetic/packing/plunger.ts';
 import { ask, choice } from '../../engine/asked.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import {
   everyJob,
   fromSheet,
@@ -10,6 +11,7 @@ import {
   placeFields,
   schools,
 } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
 /** A V-ring set on a plunger. */
@@ -20,38 +22,33 @@ export const plungerSetupSchema = object({
   ...placeFields,
   ...everyJob,
   holdBefore: holdBefore({ sign: 'signature' }),
-  lubrication: choice('Packing nut', 'Plunger is lubricated with', {
+  lubrication: choice(H.packingNut, M.plungerLubricated, {
     oil: 'oil',
     grease: 'grease',
   } satisfies Record<(typeof V_RING_LUBRICATIONS)[number], string>).required(),
   /** Sets vary: what this one is of is listed before anything is laid. */
-  noBottom: boolean().meta(ask('V-ring set', 'No bottom ring')),
-  noHeader: boolean().meta(ask('V-ring set', 'No header ring')),
+  noBottom: boolean().meta(ask(H.vRingSet, M.noBottomRing)),
+  noHeader: boolean().meta(ask(H.vRingSet, M.noHeaderRing)),
   pressureRings: number()
     .integer()
     .min(1)
     .max(4)
-    .meta(ask('V-ring set', 'Pressure rings', { fallback: '2' })),
-  lantern: choice(
-    'V-ring set',
-    'Lantern',
-    { none: 'none', box: 'in the box', nut: 'part of the nut' },
-    { fallback: 'none' },
-  ),
-  noAdapter: boolean().meta(ask('V-ring set', 'No adapter')),
-  noWiper: boolean().meta(ask('V-ring set', 'No wiper')),
+    .meta(ask(H.vRingSet, M.pressureRings, { fallback: '2' })),
+  lantern: choice(H.vRingSet, M.lantern, { none: 'none', box: M.box, nut: M.partNut }, { fallback: 'none' }),
+  noAdapter: boolean().meta(ask(H.vRingSet, M.noAdapter)),
+  noWiper: boolean().meta(ask(H.vRingSet, M.noWiper)),
   /** Pitch of the packing nut’s thread. */
   nutPitchMm: number()
     .min(0.001)
     .max(10)
     .required()
-    .meta(ask('Packing nut', 'Pitch of its thread', { decimals: 2 })),
+    .meta(ask(H.packingNut, M.pitchThread, { decimals: 2 })),
   schools,
   maker: object({
-    plungerLowerMm: fromSheet(400, 'Plunger, least'),
-    plungerUpperMm: fromSheet(400, 'Plunger, most'),
-    boreLowerMm: fromSheet(400, 'Packing bore, least'),
-    boreUpperMm: fromSheet(400, 'Packing bore, most'),
+    plungerLowerMm: fromSheet(400, M.plungerLeast),
+    plungerUpperMm: fromSheet(400, M.plungerMost),
+    boreLowerMm: fromSheet(400, M.packingBoreLeast),
+    boreUpperMm: fromSheet(400, M.packingBoreMost),
   })
     .noUnknown()
     .required(),

@@ -1,6 +1,7 @@
 import type { Slots } from '../../engine/slots.ts';
 import { PACKING_FAILURE } from '../../steps/failures/gland-rings.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import type { PlungerSetup } from './setup.ts';
 
 /** What this trade gives the rest of the product. */
@@ -9,7 +10,7 @@ export const slots: Slots<PlungerSetup> = {
   tasks: [
     {
       id: 'look',
-      name: 'Bore, plunger and parts',
+      name: M.borePlungerParts,
       steps: ['safe', 'look', 'sizes', 'listed'],
       skill: 'boxes',
       hands: 1,
@@ -18,7 +19,7 @@ export const slots: Slots<PlungerSetup> = {
     },
     {
       id: 'in',
-      name: 'Laid in, preloaded, locked',
+      name: M.laidPreloadedLocked,
       steps: ['order', 'in', 'mark', 'preload', 'clamp'],
       skill: 'boxes',
       hands: 1,
@@ -27,7 +28,7 @@ export const slots: Slots<PlungerSetup> = {
     },
     {
       id: 'proof',
-      name: 'Started and proved',
+      name: M.startedProved,
       steps: ['start', 'proof'],
       skill: 'boxes',
       hands: 1,

@@ -1,21 +1,25 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt, reportAt } from '../../engine/trades.ts';
+import { expr } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import { plungerPreloadStep } from './preload.ts';
 import type { PlungerSetup } from './setup.ts';
 
 /** What is said of a plunger's V-ring set. */
 export const words: TradeWords<PlungerSetup> = {
-  offer: ['Set a plunger', 'V-rings and their preload'],
-  setup: 'Packing nut',
-  changes: 'nut',
-  sheet: 'Plunger sheet',
-  signed: 'Fitted',
+  offer: [M.setPlunger, M.vRingsTheirPreload],
+  setup: M.packingNut2,
+  changes: M.nut,
+  sheet: M.plungerSheet,
+  signed: M.fitted,
   came(state) {
     const preloadDeg = plungerPreloadStep.valuesOf(reportAt(state, 'preload'))?.endDeg ?? null;
     const said =
-      preloadDeg === null ? '–' : `${preloadDeg}° · ${len((state.setup.nutPitchMm * preloadDeg) / 360, 2)}`;
-    return { results: { preloadDeg }, rows: [['Nut from its mark', said]] };
+      preloadDeg === null
+        ? '–'
+        : expr`${preloadDeg}° · ${len((state.setup.nutPitchMm * preloadDeg) / 360, 2)}`;
+    return { results: { preloadDeg }, rows: [[M.nutFromMark, said]] };
   },
   drawings: (state) => drawnAt(state, 'preload'),
 };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { reportAt } from '../../engine/trades.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
+import { english } from '../../testing/english.ts';
 import { upTo } from '../../testing/every-kind.ts';
 import { handAt } from '../../testing/test-stand.ts';
 import { regrease } from './example.ts';
@@ -27,7 +28,7 @@ describe('the watch after greasing', () => {
     for (const [i, c] of [55, 62, 58].entries()) h.wait(14).read('watch', `t/${i + 1}`, c, 'thermometer');
     const first = h.state.readings.find((r) => r.place === 't/1');
     expect(minutes(h)?.[0]).toBe((Date.parse(first?.at ?? '') - Date.parse(said)) / 60_000);
-    expect(JSON.stringify(fitUpSheet(h.state, 'G-1'))).not.toMatch(/NaN|null,\d/);
+    expect(JSON.stringify(english(fitUpSheet(h.state, 'G-1')))).not.toMatch(/NaN|null,\d/);
   });
 
   it('where nobody read the temperature before, nothing is back where it was', () => {

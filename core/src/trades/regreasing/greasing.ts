@@ -17,6 +17,7 @@ import {
 } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { RegreaseSetup } from './setup.ts';
 
 /** May the fresh grease meet the old? Nothing to read; what the setup says is judged. */
@@ -63,7 +64,7 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
       findings.push({
         code: 'strokes.before',
         verdict: 'incomplete',
-        reason: 'The bearing’s temperature before the first stroke is not read yet.',
+        reason: M.bearingsTemperatureBeforeFirstStroke,
         params: {},
         acceptable: false,
       });
@@ -71,7 +72,7 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
       findings.push({
         ...shared,
         verdict: 'incomplete',
-        reason: `No stroke is given yet of ${wanted}.`,
+        reason: M.noStrokeGivenYet({ wanted }),
         params: { wanted },
         acceptable: false,
       });
@@ -79,23 +80,23 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
       findings.push({
         ...shared,
         verdict: 'caution',
-        reason: `${given} strokes are more than the ${wanted} worked out: over-filling heats the bearing.`,
+        reason: M.strokesMoreThanWorkedOut({ given, wanted }),
         params: { given, wanted },
-        remedy: 'Leave relief and drain open, watch the temperature.',
+        remedy: M.leaveReliefDrainOpenWatch,
       });
     else if (given < wanted)
       findings.push({
         ...shared,
         verdict: 'caution',
-        reason: `${given} of ${wanted} strokes.`,
+        reason: M.strokes({ given, wanted }),
         params: { given, wanted },
-        remedy: 'Go on slowly, unless clean grease shows, the relief opens, or the gun meets resistance.',
+        remedy: M.goSlowlyUnlessCleanGrease,
       });
     else
       findings.push({
         ...shared,
         verdict: 'accept',
-        reason: `${given} strokes of ${wanted} are in.`,
+        reason: M.strokes2({ given, wanted }),
         params: { given, wanted },
       });
     const next =
@@ -111,25 +112,24 @@ export const greaseStrokes = stepKind<RegreaseSetup, StrokesValues>('grease-stro
         gramsGiven: given * setup.gramsPerStroke,
       } satisfies StrokesValues,
       next: next ? strokePlace(next) : null,
-      choices: given > 0 ? [{ key: `strokes/${nextCount(taken, 'strokes/')}`, label: 'More strokes' }] : [],
+      choices: given > 0 ? [{ key: `strokes/${nextCount(taken, 'strokes/')}`, label: M.moreStrokes }] : [],
       act:
         startC === undefined
-          ? 'Read the bearing’s temperature before the first stroke'
+          ? M.readBearingsTemperatureBeforeFirst
           : given === 0
-            ? `Give ${wanted} strokes, slowly; enter how many`
-            : 'Say which stop rule ended it.',
+            ? M.giveStrokesSlowlyEnterHow({ wanted })
+            : M.sayWhichStopRuleEnded,
     };
   },
   place(facts, step, key) {
     const place = strokePlace(key);
-    if (!place) return 'There is no such reading at the gun.';
-    if (readingAt(facts, step.id, key))
-      return `${place.label} is entered already. Withdraw it to enter it again.`;
+    if (!place) return M.thereNoSuchReadingGun;
+    if (readingAt(facts, step.id, key)) return M.enteredAlreadyWithdrawEnterAgain({ label: place.label });
     if (key === 'before') return place;
-    if (!readingAt(facts, step.id, 'before')) return 'First read the temperature before the first stroke.';
+    if (!readingAt(facts, step.id, 'before')) return M.firstReadTemperatureBeforeFirst;
     return key === `strokes/${nextCount(standing(facts, step.id), 'strokes/')}`
       ? place
-      : 'Strokes are entered one lot after the other.';
+      : M.strokesEnteredOneLotAfter;
   },
 });
 
@@ -137,7 +137,7 @@ function strokePlace(key: string): Place | null {
   if (key === 'before')
     return {
       key,
-      label: 'Bearing before the first stroke',
+      label: M.bearingBeforeFirstStroke,
       minutes: -1,
       quantity: 'temperature',
       low: -40,
@@ -145,7 +145,7 @@ function strokePlace(key: string): Place | null {
       instrumentKinds: ['thermometer'],
     };
   return /^strokes\/\d{1,2}$/.test(key)
-    ? { key, label: 'Strokes given', quantity: 'count', low: 1, high: 500, instrumentKinds: ['gun'] }
+    ? { key, label: M.strokesGiven, quantity: 'count', low: 1, high: 500, instrumentKinds: ['gun'] }
     : null;
 }
 
@@ -200,17 +200,15 @@ export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-wa
       } satisfies GreaseWatchValues,
       dueAt,
       next: settled ? null : watchPlace(key),
-      choices: settled ? [{ key, label: 'Read once more' }] : [],
-      act: settled ? 'The rise falls back: as it should.' : 'Read the bearing’s temperature',
+      choices: settled ? [{ key, label: M.readOnceMore }] : [],
+      act: settled ? M.riseFallsBackAsShould : M.readBearingsTemperature,
     };
   },
   place(facts, step, key) {
     const place = watchPlace(key);
-    if (!place) return 'There is no such reading of the watch.';
-    if (readingAt(facts, step.id, key)) return 'That is read already. Withdraw it to read it again.';
-    return key === `t/${nextCount(standing(facts, step.id), 't/')}`
-      ? place
-      : 'Readings come one after the other.';
+    if (!place) return M.thereNoSuchReadingWatch;
+    if (readingAt(facts, step.id, key)) return M.readAlreadyWithdrawReadAgain;
+    return key === `t/${nextCount(standing(facts, step.id), 't/')}` ? place : M.readingsComeOneAfterOther;
   },
 });
 
@@ -218,7 +216,7 @@ const watchPlace = (key: string): Place | null =>
   /^t\/\d{1,2}$/.test(key)
     ? {
         key,
-        label: 'At the bearing',
+        label: M.bearing4,
         minutes: EVERY_MIN * Number(key.slice(2)),
         quantity: 'temperature',
         low: -40,

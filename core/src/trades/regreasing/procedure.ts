@@ -1,17 +1,19 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, Procedure } from '../../engine/step.ts';
 import { safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { greaseMatch, greaseStrokes, greaseWatch } from './greasing.ts';
+import { M } from './messages.ts';
 import type { RegreaseSetup } from './setup.ts';
 
 const RUNNING: GateItem[] = [
-  { id: 'guarded', group: 'Safe', ask: 'It runs, and the nipple is reached from outside every guard.' },
-  { id: 'clear', group: 'Safe', ask: 'Hose, sleeves and rag clear of what turns.' },
+  { id: 'guarded', group: H.safe, ask: M.runsNippleReachedFromOutside },
+  { id: 'clear', group: H.safe, ask: M.hoseSleevesRagClearWhat },
 ];
 const STILL: GateItem[] = [
-  { id: 'isolated', group: 'Safe', ask: 'Energy isolated, locked and tagged by me; try-start done.' },
-  { id: 'blocked', group: 'Safe', ask: 'Nothing turns by itself.' },
+  { id: 'isolated', group: H.safe, ask: M.energyIsolatedLockedTaggedMe },
+  { id: 'blocked', group: H.safe, ask: M.nothingTurnsItself },
 ];
 
 /** What its temperature does is watched after what went in. */
@@ -20,62 +22,57 @@ const STANDS_ON: StandsOn = { strokes: ['match'], watch: ['strokes'] };
 /** One bearing regreased: what goes in, slowly, and what its temperature does afterwards. */
 export function regreasingJob(setup: RegreaseSetup): Procedure<RegreaseSetup> {
   return {
-    title: 'Regreasing',
+    title: M.regreasing,
     steps: standing(STANDS_ON, [
-      safeStep('Safe and clean', [
+      safeStep(M.safeClean, [
         ...(setup.how === 'running' ? RUNNING : STILL),
         {
           id: 'nipple',
-          group: 'Clean',
-          ask: 'Nipple and relief wiped clean; the relief is free.',
+          group: H.clean,
+          ask: M.nippleReliefWipedCleanRelief,
           kind: 'machine',
         },
         {
           id: 'gun',
-          group: 'Clean',
-          ask: 'The gun holds the grease said here; its stroke was weighed once.',
+          group: H.clean,
+          ask: M.gunHoldsGreaseSaidHere,
         },
       ]),
       {
         id: 'match',
-        title: 'Grease',
+        title: M.grease,
         kind: greaseMatch,
-        guide: 'Two greases are not mixed: the thickener first, then base oil and additives by the maker.',
-        closes: 'Once the fresh grease is in, the old cannot be told from it.',
+        guide: M.twoGreasesNotMixedThickener,
+        closes: M.onceFreshGreaseOldCannot,
       },
       {
         id: 'strokes',
-        title: 'Strokes',
+        title: M.strokes3,
         kind: greaseStrokes,
-        guide:
-          setup.how === 'running'
-            ? 'Slowly, while it runs: grease spreads, and heat shows at once.'
-            : 'Slowly, standing still, until the relief opens.',
-        caution: 'A blocked relief sends the grease into the seal. Resistance at the gun: stop.',
+        guide: setup.how === 'running' ? M.slowlyWhileRunsGreaseSpreads : M.slowlyStandingStillUntilRelief,
+        caution: M.blockedReliefSendsGreaseInto,
         items: [
           {
             id: 'ended',
-            group: 'Stop',
-            ask: 'Stopped by a rule: clean grease at the seal, relief open, resistance at the gun, or the quantity.',
+            group: H.stop,
+            ask: M.stoppedRuleCleanGreaseSeal,
           },
           {
             id: 'seals',
-            group: 'Stop',
-            ask: 'Housing seals with nipples of their own got theirs, or have none.',
+            group: H.stop,
+            ask: M.housingSealsNipplesTheirOwn,
           },
         ],
       },
       {
         id: 'watch',
-        title: 'Watch',
+        title: M.watch,
         kind: greaseWatch,
-        guide: 'A rise that falls back within hours is usual; one that keeps climbing is not.',
+        guide: M.riseFallsBackWithinHours,
         loop: true,
-        items: [
-          { id: 'wiped', group: 'Watch', ask: 'What was purged is wiped away; relief and nipple closed.' },
-        ],
+        items: [{ id: 'wiped', group: H.watch, ask: M.whatPurgedWipedAwayRelief }],
       },
-      { id: 'sign', title: 'Signature', kind: signature, guide: 'The sheet stays with the machine.' },
+      { id: 'sign', title: M.signature, kind: signature, guide: M.sheetStaysMachine },
     ]),
   };
 }

@@ -2,12 +2,14 @@ import { array, boolean, type InferType, number, object, string } from 'yup';
 import { THICKENERS } from '../../arithmetic/lubrication/compatibility.ts';
 import { ROLLING_KINDS } from '../../arithmetic/lubrication/regreasing.ts';
 import { ask, choice } from '../../engine/asked.ts';
+import type { Text } from '../../message/message.ts';
 import { everyJob, placeFields, schools } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import type { RegreasingMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-export const BEARING = 'Bearing';
-const GREASE = 'Grease';
+export const BEARING = M.bearing;
+const GREASE = M.grease;
 
 /** One bearing regreased. mm, rpm, g, °C. */
 export const regreaseSetupSchema = object({
@@ -19,47 +21,47 @@ export const regreaseSetupSchema = object({
   holdBefore: array(string().oneOf(['sign']).required())
     .max(5)
     .required(),
-  kind: choice(BEARING, 'Bearing is', ROLLING_KINDS).required(),
+  kind: choice(BEARING, M.bearing2, ROLLING_KINDS).required(),
   boreMm: number()
     .min(5)
     .max(1000)
     .required()
-    .meta(ask(BEARING, 'Bore', { decimals: 0, ofPlace: true })),
+    .meta(ask(BEARING, M.bore, { decimals: 0, ofPlace: true })),
   outsideMm: number()
     .min(0.001)
     .max(2000)
     .required()
-    .meta(ask(BEARING, 'Outside', { decimals: 0 })),
+    .meta(ask(BEARING, M.outside, { decimals: 0 })),
   widthMm: number()
     .min(0.001)
     .max(1000)
     .required()
-    .meta(ask(BEARING, 'Width', { decimals: 0 })),
+    .meta(ask(BEARING, M.width, { decimals: 0 })),
   speedRpm: number()
     .min(0.1)
     .max(50000)
     .required()
-    .meta(ask(BEARING, 'Speed, rpm', { decided: true })),
+    .meta(ask(BEARING, M.speedRpm, { decided: true })),
   /** Temperature of the bearing in service, °C. */
-  serviceC: number().min(-40).max(200).meta(ask(BEARING, 'Runs at')),
-  dirtFactor: number().min(0.001).max(1).meta(ask(BEARING, 'Dirt factor, 1 is clean')),
-  vertical: boolean().meta(ask(BEARING, 'Shaft is vertical')),
-  thickenerInside: choice(GREASE, 'In the bearing', THICKENERS).required(),
-  thickenerFresh: choice(GREASE, 'In the gun', THICKENERS).required(),
+  serviceC: number().min(-40).max(200).meta(ask(BEARING, M.runs)),
+  dirtFactor: number().min(0.001).max(1).meta(ask(BEARING, M.dirtFactor1Clean)),
+  vertical: boolean().meta(ask(BEARING, M.shaftVertical)),
+  thickenerInside: choice(GREASE, M.bearing3, THICKENERS).required(),
+  thickenerFresh: choice(GREASE, M.gun, THICKENERS).required(),
   /** What one stroke of this gun gives, weighed once. */
   gramsPerStroke: number()
     .min(0.001)
     .max(100)
     .required()
-    .meta(ask(GREASE, 'One stroke of this gun, g', { decided: true })),
+    .meta(ask(GREASE, M.oneStrokeGunG, { decided: true })),
   /** While it runs, slowly, until clean grease purges; or standing still until a relief opens. */
-  how: choice(GREASE, 'Greased', {
-    running: 'while it runs, slowly',
-    still: 'standing still',
-  } satisfies Record<RegreasingMethod, string>).required(),
-  chamber: choice(GREASE, 'Chamber', {
-    open: 'open: purges or relieves',
-    closed: 'closed: a few strokes for checks',
+  how: choice(GREASE, M.greased, {
+    running: M.whileRunsSlowly,
+    still: M.standingStill,
+  } satisfies Record<RegreasingMethod, Text>).required(),
+  chamber: choice(GREASE, M.chamber, {
+    open: M.openPurgesRelieves,
+    closed: M.closedFewStrokesChecks,
   }).required(),
   schools,
   maker: object({}).noUnknown().required(),
@@ -67,7 +69,7 @@ export const regreaseSetupSchema = object({
   .noUnknown()
   .test('ring', (s, context) =>
     s && !(s.outsideMm > s.boreMm)
-      ? context.createError({ path: 'outsideMm', message: 'The outside must be larger than the bore.' })
+      ? context.createError({ path: 'outsideMm', message: M.outsideMustLargerThanBore })
       : true,
   );
 

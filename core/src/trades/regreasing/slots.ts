@@ -6,6 +6,7 @@ import { minutesAfter } from '../../steps/counted.ts';
 import { BEARING_PIECE } from '../../steps/position-pieces.ts';
 import { HOTTEST } from '../../steps/series.ts';
 import { greaseWatch } from './greasing.ts';
+import { M } from './messages.ts';
 import { REGREASING } from './methods.ts';
 import type { RegreaseSetup } from './setup.ts';
 import { BEARING } from './setup.ts';
@@ -18,7 +19,7 @@ export const slots: Slots<RegreaseSetup> = {
     return [
       {
         group: 'grease',
-        item: `thickener ${setup.thickenerFresh}`,
+        item: M.thickener({ thickenerFresh: setup.thickenerFresh }),
         count: Math.ceil(values.grams),
         unit: 'g',
       },
@@ -27,7 +28,7 @@ export const slots: Slots<RegreaseSetup> = {
   tasks: [
     {
       id: 'grease',
-      name: 'Greased and watched',
+      name: M.greasedWatched,
       steps: ['safe', 'match', 'strokes', 'watch'],
       skill: 'bearings',
       hands: 1,
@@ -39,7 +40,7 @@ export const slots: Slots<RegreaseSetup> = {
     const last = Date.parse(watched?.points.at(-1)?.at ?? '');
     return watched?.intervalHours == null || Number.isNaN(last)
       ? []
-      : [{ what: 'Regrease', at: minutesAfter(last, 60 * watched.intervalHours), minutes: 30 }];
+      : [{ what: M.regrease, at: minutesAfter(last, 60 * watched.intervalHours), minutes: 30 }];
   },
   methods: [REGREASING],
   byRules: (rules) => ({ how: chosenOf(rules, REGREASING) }),

@@ -3,15 +3,16 @@ import { reportAt } from '../../engine/trades.ts';
 import { temp } from '../../quantities/say.ts';
 import { heatDrawing } from '../../steps/drawings.ts';
 import { greaseStrokes, greaseWatch } from './greasing.ts';
+import { M } from './messages.ts';
 import type { RegreaseSetup } from './setup.ts';
 
 /** What is said of a bearing regreased. */
 export const words: TradeWords<RegreaseSetup> = {
-  offer: ['Regrease', 'and watch what it does'],
-  setup: 'Bearing and grease',
-  changes: 'bearing, grease',
-  sheet: 'Greasing sheet',
-  signed: 'Greased',
+  offer: [M.regrease, M.watchWhatDoes],
+  setup: M.bearingGrease,
+  changes: M.bearingGrease2,
+  sheet: M.greasingSheet,
+  signed: M.greased,
   came(state) {
     const watched = greaseWatch.valuesOf(reportAt(state, 'watch'));
     const results = {
@@ -23,12 +24,12 @@ export const words: TradeWords<RegreaseSetup> = {
     return {
       results,
       rows: [
-        ['Grease given', greaseG === null ? '–' : `${greaseG.toFixed(0)} g`],
-        ['Hottest afterwards', hottestC === null ? '–' : temp(hottestC)],
-        ['Again in', intervalH === null ? '–' : `${Math.round(intervalH)} hours`],
+        [M.greaseGiven, greaseG === null ? '–' : `${greaseG.toFixed(0)} g`],
+        [M.hottestAfterwards, hottestC === null ? '–' : temp(hottestC)],
+        [M.again, intervalH === null ? '–' : M.hours({ intervalH: Math.round(intervalH) })],
       ],
     };
   },
   drawings: (state) =>
-    heatDrawing('After the strokes', greaseWatch.valuesOf(reportAt(state, 'watch'))?.points ?? []),
+    heatDrawing(M.afterStrokes, greaseWatch.valuesOf(reportAt(state, 'watch'))?.points ?? []),
 };

@@ -1,7 +1,9 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { asked, item } from '../../steps/questions.ts';
 import { safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
+import { M } from './messages.ts';
 import type { WearSetup } from './setup.ts';
 import { wearWatch } from './wear-watch.ts';
 
@@ -9,38 +11,32 @@ import { wearWatch } from './wear-watch.ts';
 export function sealWearJob(setup: WearSetup): Procedure<WearSetup> {
   const pins = setup.gauge === 'pins';
   return {
-    title: 'Seal’s wear watched',
+    title: M.sealsWearWatched,
     steps: [
-      safeStep('Safe to measure', [
-        item('Safe', 'stands', 'Machine stands, isolated, locked and tagged by me; try-start done.', {
-          mayNote: 'lock or permit number',
+      safeStep(M.safeMeasure, [
+        item(H.safe, 'stands', M.machineStandsIsolatedLockedTagged, {
+          mayNote: M.lockPermitNumber,
         }),
-        item('Safe', 'cool', 'Seal cool, box without pressure; rotor blocked against turning.'),
-        item(
-          'Safe',
-          'same',
-          pins ? 'The same pins are measured as at the fitting.' : 'The same setting spacer is at hand.',
-        ),
+        item(H.safe, 'cool', M.sealCoolBoxWithoutPressure),
+        item(H.safe, 'same', pins ? M.samePinsMeasuredAsFitting : M.sameSettingSpacerHand),
       ]),
       {
         id: 'wear',
-        title: 'Wear',
+        title: M.wear,
         kind: wearWatch,
-        dueWord: 'Measure the seal’s wear',
+        dueWord: M.measureSealsWear,
         loop: true,
-        guide: pins
-          ? 'Projection of the locking pins, by depth gauge; flush means order the service.'
-          : 'Setting spacer against the back of the gland; how far the stationary’s back stands from it.',
-        caution: 'Isolated each time, not only the first.',
+        guide: pins ? M.projectionLockingPinsDepthGauge : M.settingSpacerAgainstBackGland,
+        caution: M.isolatedEachTimeNotOnly,
       },
-      asked('renewed', 'Service', 'Only when the seal is renewed or its service is ordered.', [
-        item('Service', 'ordered', 'Service ordered, or the seal renewed: which?', { note: true }),
+      asked('renewed', M.service, M.onlyWhenSealRenewedService, [
+        item(H.service, 'ordered', M.serviceOrderedSealRenewedWhich, { note: true }),
       ]),
       {
         id: 'sign',
-        title: 'Signature',
+        title: M.signature,
         kind: signature,
-        guide: 'Name below. The sheet stays with the machine.',
+        guide: M.nameBelowSheetStaysMachine,
       },
     ],
   };

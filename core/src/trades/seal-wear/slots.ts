@@ -1,5 +1,6 @@
 import type { Slots } from '../../engine/slots.ts';
 import { STANDS_PROUD } from '../../steps/series.ts';
+import { M } from './messages.ts';
 import type { WearSetup } from './setup.ts';
 import { BASELINE } from './setup.ts';
 
@@ -9,12 +10,12 @@ export const slots: Slots<WearSetup> = {
   tasks: [
     {
       id: 'wear',
-      name: 'Wear read',
+      name: M.wearRead,
       steps: ['safe', 'wear', 'renewed'],
       skill: 'seals',
       hands: 1,
       minutes: [10, 15, 30],
-      finds: { what: 'the seal is due', odds: 0.1, minutes: [150, 220, 400] },
+      finds: { what: M.sealDue, odds: 0.1, minutes: [150, 220, 400] },
     },
   ],
   history: { wearMm: { series: STANDS_PROUD, found: true } },

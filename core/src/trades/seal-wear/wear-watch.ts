@@ -5,6 +5,7 @@ import { stepKind } from '../../engine/step.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { WearSetup } from './setup.ts';
 
 export type WearWatchValues = WearValues & {
@@ -61,22 +62,18 @@ export const wearWatch = stepKind<WearSetup, WearWatchValues>('wear-watch', {
         dueAt,
       } satisfies WearWatchValues,
       next: wearPlace(nextCount(taken, 'wear/')),
-      act: over
-        ? 'The service is due.'
-        : taken.length === 0
-          ? 'Measure where the seal stands today'
-          : 'Measured; again when it is due',
+      act: over ? M.serviceDue2 : taken.length === 0 ? M.measureWhereSealStandsToday : M.measuredAgainWhenDue,
     };
   },
   place(facts, step, key) {
     const n = nextCount(standing(facts, step.id, 'any'), 'wear/');
-    return key === `wear/${n}` ? wearPlace(n) : 'Readings come one after the other.';
+    return key === `wear/${n}` ? wearPlace(n) : M.readingsComeOneAfterOther;
   },
 });
 
 const wearPlace = (n: number): Place => ({
   key: `wear/${n}`,
-  label: 'Projection now: + proud',
+  label: M.projectionNowProud,
   quantity: 'dial',
   low: -20,
   high: 50,

@@ -3,16 +3,17 @@ import { reportAt } from '../../engine/trades.ts';
 import { curveOf } from '../../judgement/drawing.ts';
 import { len } from '../../quantities/say.ts';
 import { orDash } from '../../steps/came.ts';
+import { M } from './messages.ts';
 import type { WearSetup } from './setup.ts';
 import { wearWatch } from './wear-watch.ts';
 
 /** What is said of a seal watched for its wear. */
 export const words: TradeWords<WearSetup> = {
-  offer: ['Watch a seal', 'wear against its baseline'],
-  setup: 'Baseline of the wear',
-  changes: 'baseline',
-  sheet: 'Wear sheet',
-  signed: 'Measured',
+  offer: [M.watchSeal, M.wearAgainstBaseline],
+  setup: M.baselineWear,
+  changes: M.baseline,
+  sheet: M.wearSheet,
+  signed: M.measured,
   came(state) {
     const wear = wearWatch.valuesOf(reportAt(state, 'wear'));
     const wearMm = wear && wear.points.length > 1 ? (wear.points.at(-1)?.projectionMm ?? null) : null;
@@ -20,9 +21,9 @@ export const words: TradeWords<WearSetup> = {
     return {
       results: { wearMm, wearDueOn },
       rows: [
-        ['Baseline', len(state.setup.baselineMm, 2)],
-        ['Stands now', orDash(wearMm, 2)],
-        ['Service due on', wearDueOn ?? '–'],
+        [M.baseline2, len(state.setup.baselineMm, 2)],
+        [M.standsNow, orDash(wearMm, 2)],
+        [M.serviceDue3, wearDueOn ?? '–'],
       ],
     };
   },
@@ -32,10 +33,10 @@ export const words: TradeWords<WearSetup> = {
     const { serviceMm } = state.setup;
     return [
       curveOf(
-        'Stands proud, since it was fitted',
+        M.standsProudSinceFitted,
         points.map((p) => ({ x: p.days, y: p.projectionMm })),
-        { y: (v) => len(v, 2), x: (d) => `day ${Math.round(d)}` },
-        [{ y: serviceMm, said: `service ${len(serviceMm, 2)}`, ink: 'stop' }],
+        { y: (v) => len(v, 2), x: (d) => M.day({ d: Math.round(d) }) },
+        [{ y: serviceMm, said: M.service2({ service: len(serviceMm, 2) }), ink: 'stop' }],
       ),
     ];
   },

@@ -10,13 +10,16 @@ import { standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { starting } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { anglePlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 export type AnglesStepValues = AngleValues & {
-  marks: Array<{ mark: AngleMark; name: string; deg: number | null }>;
+  marks: Array<{ mark: AngleMark; name: Text; deg: number | null }>;
 };
 
 /** The pairs of a family, by what clashes with what, while the gland is still off. */
@@ -66,7 +69,9 @@ const glandOf = ({ family }: SealSetup): Asked => {
 /** A pair in line stops the work. */
 const anglesOf = (askedOf: (setup: SealSetup) => Asked) => {
   const places = (facts: Facts<SealSetup>): Place[] =>
-    askedOf(facts.setup).marks.map((m) => anglePlace(m, `${cap(MARK_NAME[m])}, from the top clockwise`));
+    askedOf(facts.setup).marks.map((m) =>
+      anglePlace(m, M.fromTopClockwise({ mark_name: starting(MARK_NAME[m]) })),
+    );
   return angles.kind({
     repeats: true,
     report(facts, step) {
@@ -93,8 +98,8 @@ const anglesOf = (askedOf: (setup: SealSetup) => Asked) => {
         values: { ...result.values, marks } satisfies AnglesStepValues,
         next,
         act: next
-          ? `Where does the ${MARK_NAME[next.key as AngleMark]} stand?`
-          : (result.findings.find((f) => f.verdict === 'reject')?.reason ?? 'No two of them clash.'),
+          ? M.whereDoesStand({ mark_name: MARK_NAME[next.key as AngleMark] })
+          : (result.findings.find((f) => f.verdict === 'reject')?.reason ?? M.noTwoThemClash),
       };
     },
     place: listedPlace(places),
@@ -105,7 +110,7 @@ const anglesOf = (askedOf: (setup: SealSetup) => Asked) => {
 const notPlaced = (next: Place): Finding => ({
   code: 'angles.open',
   verdict: 'incomplete',
-  reason: `${next.label}: not entered yet.`,
+  reason: M.notEnteredYet({ label: next.label }),
   params: { label: next.label },
   acceptable: false,
 });
@@ -118,8 +123,8 @@ export const glandAngleStep = anglesOf(glandOf);
 export type PortsStepValues = PortsValues & { placed: { inletDeg: number | null; outletDeg: number | null } };
 
 const portPlaces = (): Place[] => [
-  anglePlace('inlet', 'Barrier inlet, from the top clockwise as seen'),
-  anglePlace('outlet', 'Barrier outlet, from the top clockwise as seen'),
+  anglePlace('inlet', M.barrierInletFromTopClockwise),
+  anglePlace('outlet', M.barrierOutletFromTopClockwise),
 ];
 
 /** Barrier ports turned to where rotation and view want them, vents up. */
@@ -145,10 +150,8 @@ export const portsStep = stepKind<SealSetup, PortsStepValues>('seal-ports', {
       beams: [],
       values: { ...result.values, placed } satisfies PortsStepValues,
       next,
-      act: next ? `Turn the ports to their place; enter the ${next.key}` : (result.findings[0]?.reason ?? ''),
+      act: next ? M.turnPortsTheirPlaceEnter({ key: next.key }) : (result.findings[0]?.reason ?? ''),
     };
   },
   place: listedPlace(portPlaces),
 });
-
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

@@ -4,10 +4,13 @@ import type { Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { doubtOfMean, type Seen } from '../../metrology/uncertainty.ts';
 import { tor } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 export type BreakawayValues = {
@@ -18,7 +21,7 @@ export type BreakawayValues = {
   expectedNm: { least: number; most: number };
 };
 
-const place = (key: string, label: string): Place => ({
+const place = (key: string, label: Text): Place => ({
   key,
   label,
   quantity: 'torque',
@@ -26,8 +29,8 @@ const place = (key: string, label: string): Place => ({
   high: 2000,
   instrumentKinds: ['wrench'],
 });
-const places = (): Place[] => [place('breakaway', 'Torque as the shaft breaks away')];
-const without = place('without', 'The same, before the seal was on');
+const places = (): Place[] => [place('breakaway', M.torqueAsShaftBreaksAway)];
+const without = place('without', M.sameBeforeSeal);
 
 /** Faces as the drawing gives them; null where one of the four is not given. */
 export function facesOf({ faces }: SealSetup): {
@@ -70,14 +73,18 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
       findings: [finding, ...gaugeFindings(taken)],
       working: [
         {
-          what: 'expected',
-          sum: `springs alone, three to five times the running torque at friction ${FACE_TYPICAL.friction}: ${tor(least)} to ${tor(most)}`,
+          what: M.expected,
+          sum: M.springsAloneThreeFiveTimes({
+            friction: FACE_TYPICAL.friction,
+            least: tor(least),
+            most: tor(most),
+          }),
         },
         ...(measuredNm !== null && withoutNm !== null
           ? [
               {
-                what: 'of the seal',
-                sum: `${tor(measuredNm)} − ${tor(withoutNm)} = ${tor(measuredNm - withoutNm)}`,
+                what: M.seal3,
+                sum: expr`${tor(measuredNm)} − ${tor(withoutNm)} = ${tor(measuredNm - withoutNm)}`,
               },
             ]
           : []),
@@ -87,7 +94,7 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
           ? []
           : [
               {
-                label: 'Breakaway torque',
+                label: M.breakawayTorque,
                 quantity: 'torque',
                 value: measuredNm - (withoutNm ?? 0),
                 target: (least + most) / 2,
@@ -101,7 +108,7 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
       values: { measuredNm, withoutNm, expectedNm: { least, most } } satisfies BreakawayValues,
       next,
       choices: readingAt(facts, step.id, 'without') ? [] : [{ key: 'without', label: without.label }],
-      act: next ? 'Draw the shaft round by the wrench until it breaks away' : 'Read the verdict.',
+      act: next ? M.drawShaftRoundWrenchUntil : M.readVerdict,
     };
   },
   place(facts, step, key) {
@@ -117,52 +124,53 @@ function judge(measuredNm: number | null, withoutNm: number, least: number, most
     return {
       ...shared,
       verdict: 'incomplete',
-      reason: 'The torque at which it breaks away is not read yet.',
+      reason: M.torqueWhichBreaksAwayNot,
       params: {},
       acceptable: false,
     };
   const ofSeal = measuredNm - withoutNm;
-  const limit = `${tor(least)} to ${tor(most)}`;
-  const said = `It breaks away at ${tor(measuredNm)}${withoutNm > 0 ? `, ${tor(ofSeal)} of it the seal’s` : ''}`;
+  const limit = M.to3({ least: tor(least), most: tor(most) });
+  const said = M.breaksAway({
+    measured: tor(measuredNm),
+    without: withoutNm > 0 ? M.seals({ ofSeal: tor(ofSeal) }) : '',
+  });
   if (ofSeal > FAR_OVER * most)
     return {
       ...shared,
       verdict: 'reject',
-      reason: `${said}: more than twice what the faces can ask for.`,
+      reason: M.moreThanTwiceWhatFaces({ said }),
       params: { said },
       limit,
-      remedy:
-        'Something touches or binds: gland square, sleeve free, compression not too much. Do not start.',
+      remedy: M.somethingTouchesBindsGlandSquare,
     };
   if (ofSeal > most)
     return {
       ...shared,
       verdict: 'caution',
-      reason: `${said}: more than the faces ask for.`,
+      reason: M.moreThanFacesAsk({ said }),
       params: { said },
       limit,
-      remedy:
-        'Bearings and packing drag too: read it without the seal where that was done; else look for what touches.',
+      remedy: M.bearingsPackingDragTooRead,
     };
   if (ofSeal < least / 2)
     return {
       ...shared,
       verdict: 'caution',
-      reason: `${said}: next to nothing.`,
+      reason: M.nextNothing({ said }),
       params: { said },
       limit,
-      remedy: 'Is there compression on the faces? Look at the setting again.',
+      remedy: M.thereCompressionFacesLookSetting,
     };
-  return { ...shared, verdict: 'accept', reason: `${said}: as the faces ask for.`, params: { said }, limit };
+  return { ...shared, verdict: 'accept', reason: M.asFacesAsk({ said }), params: { said }, limit };
 }
 
 /** Beside the hand turn, where the drawing of the faces is at hand. */
 export const breakawayStep: StepDefinition<SealSetup> = {
   id: 'breakaway',
-  title: 'Breakaway torque',
+  title: M.breakawayTorque,
   kind: breakaway,
-  guide: 'Wrench on the shaft or coupling, box empty: pull slowly, read where it breaks away.',
-  caution: 'Isolation stays on. Keep sleeves and rag clear.',
-  repeatWord: 'Pulled anew',
+  guide: M.wrenchShaftCouplingBoxEmpty,
+  caution: M.isolationStaysKeepSleevesRag,
+  repeatWord: M.pulledAnew,
   standsOn: ['handturn'],
 };

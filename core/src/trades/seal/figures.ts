@@ -1,18 +1,18 @@
 import { MARK_NAME } from '../../arithmetic/seals/angles.ts';
 import { figureOf, type KindFigure } from '../../engine/figure.ts';
+import { starting } from '../../message/message.ts';
 import { type ClockLine, clockFigure } from '../../steps/figures/clock.ts';
 import { raceFigure } from '../../steps/figures/race.ts';
 import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
 import { angles, portsStep } from './angles.ts';
 import { keptFigure } from './kept-figure.ts';
+import { M } from './messages.ts';
 import { compression, sealSettingStep } from './setting.ts';
 import { sealSettingFigure } from './setting-figure.ts';
 import { kept } from './setting-kept.ts';
 import { shimsFigure } from './shims-figure.ts';
 import { baselines, gasStep, splitGaps, sweepMiddle, throttleStep } from './small.ts';
 import { baselineFigure, gasFigure, throttleFigure } from './small-figures.ts';
-
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** Figures of a seal. */
 export const figures: readonly KindFigure[] = [
@@ -36,9 +36,12 @@ export const figures: readonly KindFigure[] = [
         ? []
         : [
             {
-              text: `${cap(MARK_NAME[p.a])} to ${MARK_NAME[p.b]}: ${p.betweenDeg.toFixed(0)}°${
-                p.offDeg > 0 ? `, turn by ${p.offDeg.toFixed(0)}°` : ''
-              }`,
+              text: M.to2({
+                mark_name: starting(MARK_NAME[p.a]),
+                mark_name2: MARK_NAME[p.b],
+                between: p.betweenDeg.toFixed(0),
+                off: p.offDeg > 0 ? M.turn({ off: p.offDeg.toFixed(0) }) : '',
+              }),
               tone: p.offDeg > 0 ? 'stop' : 'muted',
             },
           ],
@@ -55,7 +58,7 @@ export const figures: readonly KindFigure[] = [
       typedDeg: typed,
       turns,
       lines,
-      note: 'end view from outboard; splits run right across, seams are at one place',
+      note: M.endViewFromOutboardSplits,
     });
   }),
   // Barrier ports on the clock face, and where they are wanted.
@@ -70,16 +73,19 @@ export const figures: readonly KindFigure[] = [
       turns,
       lines: [
         {
-          text: `Turns ${setup.rotation ?? 'clockwise'}, seen from the ${(setup.seenFrom ?? 'drive-end').replace('-', ' ')}`,
+          text: M.turnsSeenFrom({
+            rotation: setup.rotation ?? 'clockwise',
+            replace: (setup.seenFrom ?? 'drive-end').replace('-', ' '),
+          }),
           tone: 'ink',
         },
-        { text: 'Lower port in, upper out: it vents', tone: 'muted' },
+        { text: M.lowerPortUpperOutVents, tone: 'muted' },
       ],
       wanted: [
         { deg: v.inletDeg, word: 'in' },
         { deg: v.outletDeg, word: 'out' },
       ],
-      note: 'dashed: where rotation and view want them',
+      note: M.dashedWhereRotationViewWant,
     }),
   ),
   figureOf(splitGaps, ({ values: v, setup, place }) =>

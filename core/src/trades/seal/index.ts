@@ -2,6 +2,7 @@ import type { Act } from '../../engine/act.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { example } from './example.ts';
 import { figures } from './figures.ts';
+import { M } from './messages.ts';
 import { sealFitting } from './procedure.ts';
 import { type SealSetup, sealSetupSchema, USUAL_SEAL } from './setup.ts';
 import { slots } from './slots.ts';
@@ -16,18 +17,14 @@ const MOVE_IMPELLER: Act<SealSetup> = {
   id: 'move-impeller',
   formerly: 'bearing.dismounted',
   words: {
-    does: 'Move the impeller again',
-    said: 'Impeller moved again',
-    confirm: 'Clips are in, it is moved',
-    ask: 'Why is it moved? Clips in first, then set screws and gland bolts loose; the end of the order comes again.',
-    caution:
-      'Stopped, isolated, without pressure, cool. Clips in before a screw is touched: the seal’s setting hangs on them. The maker’s instructions come first.',
+    does: M.moveImpellerAgain,
+    said: M.impellerMovedAgain,
+    confirm: M.clipsMoved,
+    ask: M.whyMovedClipsFirstThen,
+    caution: M.stoppedIsolatedWithoutPressureCool,
   },
   undoes: ['impeller'],
-  may: (facts) =>
-    facts.ticks.some((t) => t.step === 'glandbolts')
-      ? null
-      : 'The gland bolts are not drawn yet: the impeller can still be adjusted in its turn.',
+  may: (facts) => (facts.ticks.some((t) => t.step === 'glandbolts') ? null : M.glandBoltsNotDrawnYet),
 };
 
 /** A mechanical seal fitted, each family in its order. */

@@ -1,5 +1,6 @@
 import { axis, digits, figure, label, path, rect } from '../../judgement/draw.ts';
 import { num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { KeptValues } from './setting-kept.ts';
 
 /** Millimetres to a pixel, with the gap kept on the paper. */
@@ -32,23 +33,27 @@ export function keptFigure({
     {
       width: 680,
       height: 220,
-      title: `${impeller ? 'Impeller clearance' : 'Sleeve’s end from the gland'}: before ${say(before)}, after ${say(after)}`,
+      title: M.beforeAfter({
+        impeller: impeller ? 'impellerClearance' : 'sleevesEndFromGland',
+        before: say(before),
+        after: say(after),
+      }),
     },
     [
       axis({ x1: 60, x2: 640, y1: 110, y2: 110 }),
       rect({ x: 120, y: 36, width: wall - 120, height: 148, fill: 'shade', ink: 'ink', weight: 1.8 }),
-      label({ x: 185, y: 56, tone: 'muted' }, impeller ? 'casing' : 'gland'),
+      label({ x: 185, y: 56, tone: 'muted' }, impeller ? M.casing : M.gland),
       before !== null && stub(before, 58, after !== null),
       after !== null && stub(after, 118, false),
-      label({ x: wall + 8, y: 50, anchor: 'start', tone: 'muted' }, impeller ? 'as found' : 'clips in'),
-      label({ x: wall + 8, y: 182, anchor: 'start', tone: 'muted' }, impeller ? 'as left' : 'screws hold'),
+      label({ x: wall + 8, y: 50, anchor: 'start', tone: 'muted' }, impeller ? M.asFound : M.clips),
+      label({ x: wall + 8, y: 182, anchor: 'start', tone: 'muted' }, impeller ? M.asLeft : M.screwsHold),
       digits({ x: 560, y: 87, size: 22, strong: after === null, tone: 'steel' }, say(before)),
       digits({ x: 560, y: 147, size: 22, strong: true, tone: 'steel' }, say(after)),
       label(
         { x: 4, y: 212, anchor: 'start', tone: 'muted', size: 14.5 },
         lowerMm !== null || upperMm !== null
-          ? `maker’s band ${say(lowerMm)} to ${say(upperMm)}; drawn large`
-          : 'drawn large, not to scale',
+          ? M.makersBandDrawnLarge({ lower: say(lowerMm), upper: say(upperMm) })
+          : M.drawnLargeNotScale,
       ),
     ],
   );

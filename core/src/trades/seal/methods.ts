@@ -1,14 +1,15 @@
 import { defineMethod, type MethodId, PRACTICE } from '../../sources/methods.ts';
+import { M } from './messages.ts';
 
 /** The end of a cartridge seal. Screws first is our own choice: with the clips in, the seal cannot move while they bite. */
 export const CARTRIDGE_END = defineMethod({
   id: 'tail',
-  ask: 'End of a cartridge',
-  why: 'With the clips in, the seal cannot move while its screws bite: our own choice.',
+  ask: M.endCartridge,
+  why: M.clipsSealCannotMoveWhile,
   usual: 'screws-first',
   answers: [
-    ['screws-first', 'set screws, then clips off', PRACTICE],
-    ['clips-first', 'clips off, then set screws', PRACTICE],
+    ['screws-first', M.setScrewsThenClipsOff, PRACTICE],
+    ['clips-first', M.clipsOffThenSetScrews, PRACTICE],
   ],
 });
 export type CartridgeEndMethod = MethodId<typeof CARTRIDGE_END>;
@@ -16,12 +17,12 @@ export type CartridgeEndMethod = MethodId<typeof CARTRIDGE_END>;
 /** How the ends of a split seal’s O-rings meet. */
 export const O_RING_ENDS = defineMethod({
   id: 'oRings',
-  ask: 'O-ring ends of a split seal',
-  why: 'Either is followed; too far in is as bad as proud.',
+  ask: M.oRingEndsSplitSeal,
+  why: M.eitherFollowedTooFarAs,
   usual: 'flush',
   answers: [
-    ['flush', 'flush with the split', PRACTICE],
-    ['proud', 'slightly proud', PRACTICE],
+    ['flush', M.flushSplit, PRACTICE],
+    ['proud', M.slightlyProud, PRACTICE],
   ],
 });
 export type ORingMethod = MethodId<typeof O_RING_ENDS>;
@@ -29,12 +30,12 @@ export type ORingMethod = MethodId<typeof O_RING_ENDS>;
 /** What holds the spacer of a split holder. */
 export const HOLDER_SPACER = defineMethod({
   id: 'spacer',
-  ask: 'Spacer of a split holder',
-  why: 'As the seal’s kit has it; held by hand it is asked which surface it touched.',
+  ask: M.spacerSplitHolder,
+  why: M.asSealsKitHasHeld,
   usual: 'hand-held',
   answers: [
-    ['hand-held', 'held by hand', PRACTICE],
-    ['fastened', 'fastened to the holder', PRACTICE],
+    ['hand-held', M.heldHand, PRACTICE],
+    ['fastened', M.fastenedHolder, PRACTICE],
   ],
 });
 export type SpacerMethod = MethodId<typeof HOLDER_SPACER>;

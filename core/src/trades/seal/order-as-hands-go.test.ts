@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
 import type { BoltValues } from '../../steps/bolt-passes.ts';
+import { english } from '../../testing/english.ts';
 import { EVERY_KIND, upTo } from '../../testing/every-kind.ts';
 import { handAt, refuses, step } from '../../testing/test-stand.ts';
 import { sealFitting } from './procedure.ts';
@@ -14,10 +15,11 @@ const kind = (name: string): SealSetup => {
 };
 const ids = (name: string) => sealFitting(kind(name)).steps.map((s) => s.id);
 const words = (name: string, id: string) =>
-  sealFitting(kind(name))
-    .steps.find((s) => s.id === id)
-    ?.items?.map((i) => i.ask)
-    .join('\n') ?? '';
+  english(
+    sealFitting(kind(name))
+      .steps.find((s) => s.id === id)
+      ?.items?.map((i) => i.ask),
+  )?.join('\n') ?? '';
 const verdicts = (h: ReturnType<typeof handAt>, id: string) =>
   Object.fromEntries(step(h, id).report?.findings.map((f) => [f.code, f.verdict]) ?? []);
 

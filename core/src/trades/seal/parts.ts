@@ -1,7 +1,10 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import type { BoltSpec } from '../../steps/bolt-passes.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { item } from '../../steps/questions.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 import { splitGaps } from './small.ts';
 
@@ -10,21 +13,22 @@ const USUAL_GLAND_NM = [27, 41] as const;
 const USUAL_SCREW_NM = [5.6, 6.8] as const;
 
 const sheetSet =
-  (what: string, spec: (s: SealSetup) => Partial<BoltSpec> & { count: number }) =>
-  (setup: SealSetup): BoltSpec => ({ what, layout: 'circle', ...spec(setup) });
+  (one: BoltSpec['one'], what: Text, spec: (s: SealSetup) => Partial<BoltSpec> & { count: number }) =>
+  (setup: SealSetup): BoltSpec => ({ one, what, layout: 'circle', ...spec(setup) });
 
 /** Gland bolts, evenly and crosswise. */
 export const glandBolts = (
-  title = 'Gland bolts',
-  guide = 'Evenly, crosswise, pass by pass, to the sheet’s torque.',
+  title = M.glandBolts3,
+  guide = M.evenlyCrosswisePassPassSheets,
   snug = false,
+  one: BoltSpec['one'] = 'bolt',
 ) =>
   ({
     id: 'glandbolts',
     title,
     needs: snug ? [] : ['glandNm'],
     kind: boltsStep(
-      sheetSet(title, (s) => ({
+      sheetSet(one, title, (s) => ({
         count: s.glandBolts,
         ...(snug
           ? { snug: true as const }
@@ -37,10 +41,10 @@ export const glandBolts = (
 /** Set screws: every dog point before the first cup point. */
 export const setScrews = (more: Partial<StepDefinition<SealSetup>> = {}): StepDefinition<SealSetup> => ({
   id: 'screws',
-  title: 'Set screws',
+  title: M.setScrews3,
   needs: ['screwNm'],
   kind: boltsStep(
-    sheetSet('Set screws', (s) => ({
+    sheetSet('screw', M.setScrews3, (s) => ({
       count: (s.dogs ?? 0) + (s.cups ?? 0),
       dogs: s.dogs ?? 0,
       makerTorqueNm: s.screwNm,
@@ -48,8 +52,8 @@ export const setScrews = (more: Partial<StepDefinition<SealSetup>> = {}): StepDe
       usualNm: USUAL_SCREW_NM,
     })),
   ),
-  guide: 'Dog points first, all of them, then cup points: by hand, then to torque, crosswise.',
-  closes: 'Once the screws bite, the impeller is adjusted only with the clips back in and the screws loose.',
+  guide: M.dogPointsFirstAllThem,
+  closes: M.onceScrewsBiteImpellerAdjusted,
   ...more,
 });
 
@@ -59,31 +63,31 @@ export const screwsOf = (s: SealSetup): number => (s.dogs ?? 0) + (s.cups ?? 0);
 /** Drive screws of a clamped seal: they have no points told apart. */
 export const driveScrews: StepDefinition<SealSetup> = {
   id: 'screws',
-  title: 'Drive screws',
+  title: M.driveScrews2,
   needs: ['screwNm'],
   kind: boltsStep(
-    sheetSet('Drive screws', (s) => ({
+    sheetSet('screw', M.driveScrews2, (s) => ({
       count: screwsOf(s),
       makerTorqueNm: s.screwNm,
       makerMostNm: s.screwMostNm,
       usualNm: USUAL_SCREW_NM,
     })),
   ),
-  guide: 'The rotating halves on their pins; drive screws alternately, to the sheet’s torque.',
+  guide: M.rotatingHalvesTheirPinsDrive,
 };
 
 /** Joint screws of a split part, drawn side about so that both splits close alike. */
 export const jointScrews = (
   id: string,
-  title: string,
-  guide: string,
+  title: Text,
+  guide: Text,
   more: Partial<StepDefinition<SealSetup>> = {},
 ): StepDefinition<SealSetup> => ({
   id,
   title,
   needs: ['jointNm'],
   kind: boltsStep(
-    sheetSet(title, (s) => ({
+    sheetSet('screw', title, (s) => ({
       count: s.jointScrews ?? 2,
       makerTorqueNm: s.jointNm,
       makerMostNm: s.jointMostNm,
@@ -95,20 +99,18 @@ export const jointScrews = (
 });
 
 /** Both gaps of a split part, felt after its screws. */
-export const gapsStep = (title: string): StepDefinition<SealSetup> => ({
+export const gapsStep = (title: Text): StepDefinition<SealSetup> => ({
   id: 'splitgaps',
   title,
   kind: splitGaps,
-  guide: 'The same blade at both splits. One side drawn more holds the seal askew on the shaft.',
-  repeatWord: 'Drawn again',
+  guide: M.sameBladeBothSplitsOne,
+  repeatWord: M.drawnAgain,
 });
 
 /** Ends of an O-ring at its split, by the house’s school. */
-export const oRingEnds = (setup: SealSetup, id: string, which: string): GateItem =>
+export const oRingEnds = (setup: SealSetup, id: string, which: Text): GateItem =>
   item(
-    'O-rings',
+    H.oRings,
     id,
-    setup.oRings === 'proud'
-      ? `${which} O-ring’s ends stand a little proud of the split; not pushed in, not far out.`
-      : `${which} O-ring’s ends lie flush with the split; too far in is as bad as proud.`,
+    setup.oRings === 'proud' ? M.oRingsEndsStandLittle({ which }) : M.oRingsEndsLieFlush({ which }),
   );

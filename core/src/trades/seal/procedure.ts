@@ -1,9 +1,11 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { breakawayStep, facesOf } from './breakaway.ts';
 import { FAMILY_STEPS } from './families.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 import { SEAL_FAMILY_TITLE } from './setup.ts';
 import { sealParts } from './small.ts';
@@ -11,17 +13,15 @@ import { sealStandsOn } from './stands-on.ts';
 import { sealEnd } from './tail.ts';
 
 const safe = (setup: SealSetup) =>
-  safeStep('Safe and complete', [
+  safeStep(M.safeComplete, [
     ISOLATED,
     EMPTY,
     ROTOR,
-    ...(setup.family === 'purged'
-      ? [item('Safe', 'gas', 'Purge gas shut and vented, the place aired: inert gas takes the breath away.')]
-      : []),
-    item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
-    ifFitted('Kit', 'instructions', 'Maker’s sheet of this seal on the bench: torques and lengths are its.'),
-    item('Kit', 'parts', 'Seal, gasket, screws, tools: complete, in their wrapping till needed.'),
-    item('Kit', 'clean', 'Hands, cloth and bench clean; lint-free cloth at hand.'),
+    ...(setup.family === 'purged' ? [item(H.safe, 'gas', M.purgeGasShutVentedPlace)] : []),
+    item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
+    ifFitted(H.kit, 'instructions', M.makersSheetSealBenchTorques),
+    item(H.kit, 'parts', M.sealGasketScrewsToolsComplete),
+    item(H.kit, 'clean', M.handsClothBenchCleanLint),
   ]);
 
 /**
@@ -37,19 +37,15 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
       // Before anything is measured: what does not suit its fluid is said while another can still be fetched.
       {
         id: 'parts',
-        title: 'Parts',
+        title: M.parts,
         kind: sealParts,
-        guide: 'What can be seen before it goes on, and not after.',
+        guide: M.whatCanSeenBeforeGoes,
         items: [
-          item('Parts', 'elastomers', 'Elastomers are those of the sheet; none nicked, flat or swollen.'),
-          item('Parts', 'faces', 'Faces looked at in raking light: no chip, no scratch.'),
-          item(
-            'Parts',
-            'greases',
-            'No mineral oil or petroleum grease near EPDM, no silicone grease on silicone.',
-          ),
+          item(H.parts, 'elastomers', M.elastomersThoseSheetNoneNicked),
+          item(H.parts, 'faces', M.facesLookedRakingLightNo),
+          item(H.parts, 'greases', M.noMineralOilPetroleumGrease),
         ],
-        closes: 'Once it is on the shaft, O-rings and faces can no longer be looked at.',
+        closes: M.onceShaftORingsFaces,
       },
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       ...FAMILY_STEPS[setup.family](setup),

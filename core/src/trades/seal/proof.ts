@@ -3,6 +3,8 @@ import { passOf, standing } from '../../engine/facts.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline, listOf } from '../../message/message.ts';
 import { pres, temp } from '../../quantities/say.ts';
 import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -15,10 +17,11 @@ import {
   looksAt,
   warmthOf,
 } from '../../steps/timed-checks.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 export type ProofPoint = {
-  minutes: number;
+  minutes: (typeof PROOF_MINUTES)[number];
   dropsPerMin: number | null;
   /** Of a gas seal, which has no drops: the gas at its gauge. MPa. */
   gasMpa: number | null;
@@ -31,11 +34,11 @@ export type ProofValues = { points: ProofPoint[]; dueAt: string | null; worse: b
 
 /** When a seal is looked at: at the start, after a quarter of an hour and an hour, and the next day. Common practice, no source. */
 export const PROOF_MINUTES = [0, 15, 60, 1440] as const;
-const NAME: Record<number, string> = {
-  0: 'at the start',
-  15: 'after 15 minutes',
-  60: 'after an hour',
-  1440: 'the next day',
+const NAME: Record<(typeof PROOF_MINUTES)[number], Text> = {
+  0: M.start,
+  15: M.after15Minutes,
+  60: M.afterHour,
+  1440: M.nextDay,
 };
 /** A gland this hot is a stop where its fluid is not known; else so much over its fluid. The rise is our own choice. */
 const HOT_C = 90;
@@ -50,7 +53,7 @@ const placesOf = (setup: SealSetup): Place[] =>
     isGas(setup)
       ? {
           key: `gas/${m}`,
-          label: `Gas at its gauge ${NAME[m]}`,
+          label: M.gasGauge({ name: NAME[m] }),
           quantity: 'pressure',
           low: -0.1,
           high: 20,
@@ -59,7 +62,7 @@ const placesOf = (setup: SealSetup): Place[] =>
         }
       : {
           key: `leak/${m}`,
-          label: `Leakage ${NAME[m]}, drops a minute`,
+          label: M.leakageDropsMinute({ name: NAME[m] }),
           quantity: 'count',
           low: 0,
           high: 5000,
@@ -68,7 +71,7 @@ const placesOf = (setup: SealSetup): Place[] =>
         },
     {
       key: `temp/${m}`,
-      label: `Gland ${NAME[m]}`,
+      label: M.gland2({ name: NAME[m] }),
       quantity: 'temperature',
       low: -40,
       high: 250,
@@ -119,15 +122,13 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
       findings: [
         ...judge(facts.setup, seen, worse),
         ...earlyFindings('proof', early, begun),
-        ...(next
-          ? [dueFinding('proof', next.label.toLowerCase(), started ? left.map((m) => String(NAME[m])) : [])]
-          : []),
+        ...(next ? [dueFinding('proof', inline(next.label), started ? left.map((m) => NAME[m]) : [])] : []),
         ...(started ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
       working: seen.map((p) => ({
-        what: p.early === undefined ? `${NAME[p.minutes]}` : `early, ${p.early} minutes after the start`,
-        sum: [amount(p), p.temperatureC === null ? null : temp(p.temperatureC)].filter(Boolean).join(', '),
+        what: p.early === undefined ? NAME[p.minutes] : M.earlyMinutesAfterStart({ early: p.early }),
+        sum: listOf([...amount(p), ...(p.temperatureC === null ? [] : [temp(p.temperatureC)])], ', '),
       })),
       beams: [],
       values: {
@@ -140,21 +141,21 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
         ? {
             toCome: checksToCome(
               begun,
-              left.map((minutes) => ({ what: `Leak check ${NAME[minutes]}`, minutes })),
+              left.map((minutes) => ({ what: M.leakCheck({ name: NAME[minutes] }), minutes })),
             ),
           }
         : {}),
       next,
-      act: next ? next.label : 'Proved over a day.',
+      act: next ? next.label : M.provedOverDay,
     };
   },
   place(facts, step, key) {
     const place = placesOf(facts.setup).find((p) => p.key === key);
-    if (!place) return 'There is no such reading of the proof.';
-    if (looks(facts, step, key).due) return 'That is read already. Withdraw it to read it again.';
+    if (!place) return M.thereNoSuchReadingProof;
+    if (looks(facts, step, key).due) return M.readAlreadyWithdrawReadAgain;
     const [first] = openPlaces(facts, step);
     // Leakage and warmth of one check are read in either order.
-    return first && first.minutes !== place.minutes ? `First: ${first.label.toLowerCase()}.` : place;
+    return first && first.minutes !== place.minutes ? M.first({ label: inline(first.label) }) : place;
   },
 });
 
@@ -186,7 +187,7 @@ function earlyPoints(early: readonly Reading[], begunMs: number): ProofPoint[] {
     const warm = early.slice(i).find((x) => x.place === `temp/${minutes}`);
     return [
       {
-        minutes: Number(minutes),
+        minutes: PROOF_MINUTES.find((m) => m === Number(minutes)) ?? 0,
         dropsPerMin: what === 'leak' ? r.value : null,
         gasMpa: what === 'gas' ? r.value : null,
         temperatureC: warm?.value ?? null,
@@ -198,12 +199,12 @@ function earlyPoints(early: readonly Reading[], begunMs: number): ProofPoint[] {
 }
 
 /** What a seal lost, or the gas that holds it. */
-const amount = (p: ProofPoint): string | null =>
+const amount = (p: ProofPoint): Text[] =>
   p.gasMpa !== null
-    ? `gas ${pres(p.gasMpa)}`
+    ? [M.gas({ gas: pres(p.gasMpa) })]
     : p.dropsPerMin === null
-      ? null
-      : `${p.dropsPerMin} drops a minute`;
+      ? []
+      : [M.dropsMinute({ dropsPerMin: p.dropsPerMin })];
 
 function judge(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding[] {
   const hotC = setup.temperatureC === undefined ? HOT_C : Math.max(HOT_C, setup.temperatureC + RISE_K);
@@ -215,13 +216,13 @@ function judge(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding[]
         ...shared,
         code: 'proof.hot',
         verdict: 'reject',
-        reason: `The gland was ${temp(hot.temperatureC ?? 0)} ${NAME[hot.minutes]}: stop.`,
+        reason: M.glandStop({ temperatureC: temp(hot.temperatureC ?? 0), name: NAME[hot.minutes] }),
         params: { temperatureC: hot.temperatureC ?? 0, NAME: NAME[hot.minutes] },
         limit:
           setup.temperatureC === undefined
             ? temp(hotC)
-            : `${temp(hotC)}, over a fluid of ${temp(setup.temperatureC)}`,
-        remedy: 'Is it vented, the flush open and at its port, the compression right?',
+            : M.overFluid({ hotC: temp(hotC), temperatureC: temp(setup.temperatureC) }),
+        remedy: M.ventedFlushOpenPortCompression,
       },
     ];
   // Leakage is judged as soon as it is counted, whether the gland’s warmth is read yet or not.
@@ -253,35 +254,37 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], last: ProofPoint, wors
     code: 'proof.leak',
     source: most === undefined ? ('practice' as const) : ('maker' as const),
     limit:
-      most === undefined ? `${LEAK.caution} drops a minute, stop at ${LEAK.stop}` : `${most} drops a minute`,
+      most === undefined
+        ? M.dropsMinuteStop({ caution: LEAK.caution, stop: LEAK.stop })
+        : M.dropsMinute2({ most }),
     acceptable: true,
   };
-  const when = last.early === undefined ? NAME[last.minutes] : `${last.early} minutes after the start`;
+  const when = last.early === undefined ? NAME[last.minutes] : M.minutesAfterStart({ early: last.early });
   if (drops > stop || (most === undefined && drops >= stop))
     return {
       ...shared,
       verdict: 'reject',
-      reason: `${drops} drops a minute ${when}: a mechanical seal does not leak so.`,
+      reason: M.dropsMinuteMechanicalSealDoes({ drops, when }),
       params: { drops, when },
-      remedy: 'Stop it: squareness, centring, a damaged or dirty face, a cut O-ring.',
+      remedy: M.stopSquarenessCentringDamagedDirty,
     };
   if (worse)
     return {
       ...shared,
       verdict: 'reject',
-      reason: `Leakage grew from ${first} to ${drops} drops a minute.`,
+      reason: M.leakageGrewFromDropsMinute({ first, drops }),
       params: { first, drops },
-      remedy: 'A seal beds in and leaks less, not more: squareness, centring, dirt on the faces.',
+      remedy: M.sealBedsLeaksLessNot,
     };
-  const warm = last.temperatureC === null ? '' : `, ${temp(last.temperatureC)} at the gland`;
-  const said = `${drops} drops a minute ${when}${warm}.`;
+  const warm = last.temperatureC === null ? '' : M.gland3({ temperatureC: temp(last.temperatureC) });
+  const said = M.dropsMinute3({ drops, when, warm });
   return drops > LEAK.caution && most === undefined
     ? {
         ...shared,
         verdict: 'caution',
         reason: said,
-        params: { said },
-        remedy: 'It may still bed in; count again before it is left.',
+        params: { drops, when, warm },
+        remedy: M.mayStillBedCountAgain,
       }
     : { ...shared, verdict: 'accept', reason: said, params: { said } };
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { procedureFor, setupSchema, stepOf } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
+import { english } from '../../testing/english.ts';
 import { EVERY_KIND, upTo, workAll, workStep } from '../../testing/every-kind.ts';
 import { but, handAt } from '../../testing/test-stand.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';
@@ -88,7 +89,7 @@ describe('the order of a cartridge', () => {
 
   it('says a torque that looks like another unit', () => {
     const h = upTo(handAt({ ...cartridgeSeal, screwNm: 55 }), 'screws');
-    expect(report(h, 'screws')?.findings.find((f) => f.code === 'screws.torque')).toMatchObject({
+    expect(english(report(h, 'screws')?.findings.find((f) => f.code === 'screws.torque'))).toMatchObject({
       verdict: 'caution',
       remedy: expect.stringContaining('unit'),
     });
@@ -118,7 +119,7 @@ describe('metal on metal at the hand turn', () => {
     expect(() => h.pass('handturn')).toThrow();
     answer(h, 'handturn', 'turn1', 'no');
     expect(report(h, 'handturn')?.values).toEqual({ rounds: 2, free: false });
-    expect(report(h, 'handturn')?.findings.find((f) => f.code === 'turn.cause')).toMatchObject({
+    expect(english(report(h, 'handturn')?.findings.find((f) => f.code === 'turn.cause'))).toMatchObject({
       verdict: 'reject',
       remedy: expect.stringContaining('Box face'),
     });
@@ -173,17 +174,18 @@ describe('splits', () => {
 
   it('a holder’s spacer is asked for in words where it is held by hand', () => {
     const asks = (spacer: SealSetup['spacer']) =>
-      procedureFor(but(fullySplitSeal, { spacer }))
-        .steps.find((s) => s.id === 'holder')
-        ?.items?.map((i) => i.ask)
-        .join();
+      english(
+        procedureFor(but(fullySplitSeal, { spacer }))
+          .steps.find((s) => s.id === 'holder')
+          ?.items?.map((i) => i.ask),
+      )?.join();
     expect(asks('hand-held')).toContain('inboard end');
     expect(asks('fastened')).toContain('resting on the box face');
   });
 
   it('a fully split one has no set screws and no grease on its face splits', () => {
     expect(ids(fullySplitSeal)).not.toContain('screws');
-    expect(JSON.stringify(procedureFor(fullySplitSeal).steps)).toContain('no grease on face splits');
+    expect(JSON.stringify(english(procedureFor(fullySplitSeal).steps))).toContain('no grease on face splits');
   });
 });
 
@@ -220,7 +222,7 @@ describe('a component seal', () => {
   it('is not opened without its lengths, and each family says what it lacks', () => {
     const { freeLengthMm: _, ...without } = componentSeal;
     const answered = check(setupSchema, without);
-    expect(answered.ok ? [] : answered.faults).toMatchObject([
+    expect(english(answered.ok ? [] : answered.faults)).toMatchObject([
       { path: 'freeLengthMm', message: 'The free length of the seal is missing.' },
     ]);
     // Torques are said at the step that draws the screws: a job opens without them.
@@ -236,7 +238,7 @@ describe('proof over a day', () => {
     const first = Date.parse(h.events.at(-2)?.at ?? '');
     expect(Date.parse(values<{ dueAt: string }>(h, 'proof').dueAt)).toBe(first + 15 * 60_000);
     h.wait(14).read('proof', 'leak/15', 30, 'counter').read('proof', 'temp/15', 45, 'thermometer');
-    expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.leak', verdict: 'reject' });
+    expect(english(report(h, 'proof')?.findings[0])).toMatchObject({ code: 'proof.leak', verdict: 'reject' });
   });
 
   it('a hot gland is a stop: 90 °C where the fluid is not known, else 30 K over it (our own choice)', () => {
@@ -272,7 +274,7 @@ describe('proof over a day', () => {
     const h = upTo(handAt(setupOf('purged seal')), 'proof');
     expect(report(h, 'proof')?.next?.key).toBe('gas/0');
     h.read('proof', 'gas/0', 0.1, 'pressure').read('proof', 'temp/0', 50, 'thermometer');
-    expect(report(h, 'proof')?.findings[0]).toMatchObject({ code: 'proof.gas', verdict: 'reject' });
+    expect(english(report(h, 'proof')?.findings[0])).toMatchObject({ code: 'proof.gas', verdict: 'reject' });
   });
 
   it('clips come off with every screw snug, by either school', () => {

@@ -1,5 +1,6 @@
 import { axis, digits, dimension, figure, label, line, path, rect } from '../../judgement/draw.ts';
 import { num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { SettingStepValues } from './setting.ts';
 
 const CY = 196;
@@ -52,7 +53,11 @@ export function sealSettingFigure({
     {
       width: 680,
       height: 286,
-      title: `Seal setting: seat face ${say(seat)} ${seat >= 0 ? 'inside' : 'outside'} the box face, collar ${say(collar)} from it`,
+      title: M.sealSettingSeatFaceBox({
+        seat: say(seat),
+        seat2: seat >= 0 ? 'inside' : 'outside',
+        collar: say(collar),
+      }),
     },
     [
       path({ d: `M20 ${top - 84}H${FACE}V${top - 100}H20z`, fill: 'shade', ink: 'ink', weight: 1.6 }),
@@ -96,7 +101,7 @@ export function sealSettingFigure({
       }),
       line({ x1: collarX, x2: collarX, y1: top - 44, y2: CY + 40, ink: 'brass', weight: 2, dash: '7 4' }),
       line({ x1: FACE, x2: FACE, y1: top - 106, y2: CY + 64, ink: 'ink', weight: 1.2 }),
-      label({ x: FACE + 44, y: CY + 64, anchor: 'start', tone: 'muted' }, 'box face'),
+      label({ x: FACE + 44, y: CY + 64, anchor: 'start', tone: 'muted' }, M.boxFace),
       dimension(
         { x1: FACE, y1: CY + 34, x2: collarX, y2: CY + 34, tone: active === 'collar' ? 'brass' : 'steel' },
         say(collar),
@@ -104,13 +109,13 @@ export function sealSettingFigure({
       label(
         { x: (FACE + collarX) / 2, y: CY + 50, tone: 'muted' },
         set !== null
-          ? `collar as set${wanted === null ? '' : `, wanted ${say(wanted)}`}`
-          : 'collar’s back: scribe here',
+          ? M.collarAsSet({ wanted: wanted === null ? '' : M.wanted({ wanted: say(wanted) }) })
+          : M.collarsBackScribeHere,
       ),
       dimension({ x1: seatX, y1: top - 58, x2: collarX, y2: top - 58 }, say(length)),
       label(
         { x: (seatX + collarX) / 2, y: top - 44, tone: 'muted', size: 14 },
-        `working length: ${say(v.freeLengthMm)} free − ${say(v.compressionMm)}`,
+        M.workingLengthFree({ freeLength: say(v.freeLengthMm), compression: say(v.compressionMm) }),
       ),
       [
         path({
@@ -121,11 +126,11 @@ export function sealSettingFigure({
         }),
         digits(
           { x: FACE - 56, y: top - 107, anchor: 'end', tone: active === 'seat' ? 'brass' : 'muted' },
-          '+ inside',
+          M.inside,
         ),
         digits(
           { x: FACE + 56, y: top - 107, anchor: 'start', tone: active === 'seat' ? 'brass' : 'muted' },
-          '− outside',
+          M.outside,
         ),
       ],
       line({ x1: seatX, x2: seatX, y1: top, y2: CY + 14, ink: 'steel', weight: 1.2 }),
@@ -139,11 +144,17 @@ export function sealSettingFigure({
           size: 16,
           strong: active === 'seat',
         },
-        `seat’s face ${seat >= 0 ? '+' : '−'}${say(Math.abs(seat))} ${seat >= 0 ? 'inside' : 'outside'}`,
+        M.seatsFace({
+          seat: seat >= 0 ? 'text' : 'text2',
+          seat2: say(Math.abs(seat)),
+          seat3: seat >= 0 ? 'inside' : 'outside',
+        }),
       ),
       label(
         { x: 4, y: 280, anchor: 'start', tone: 'muted', size: 14 },
-        `lengths along the shaft to scale${v.gasketMm ? `; gasket ${say(v.gasketMm)} moves the seat outward` : ''}`,
+        M.lengthsAlongShaftScale({
+          gasket: v.gasketMm ? M.gasketMovesSeatOutward({ gasket: say(v.gasketMm) }) : '',
+        }),
       ),
     ],
   );

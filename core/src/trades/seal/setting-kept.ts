@@ -2,15 +2,18 @@ import { standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 /** A length read before something was done and after it; the maker's band for it as it is left, where there is one. mm. */
 export type KeptValues = {
-  what: string;
+  what: 'impeller' | 'sleeve to gland';
   beforeMm: number | null;
   afterMm: number | null;
   lowerMm: number | null;
@@ -24,7 +27,7 @@ export const kept = kindFamily<SealSetup, KeptValues>('seal-setting-kept');
 const KEPT_MM = 0.25;
 const LOST_MM = 0.8;
 
-type Told = { findings: Finding[]; next: Place | null; act: string; values: KeptValues };
+type Told = { findings: Finding[]; next: Place | null; act: Text; values: KeptValues };
 
 const kind = (
   places: (facts: Facts<SealSetup>) => Place[],
@@ -54,14 +57,14 @@ const kind = (
 const open = (step: StepDefinition, next: Place): Finding => ({
   code: `${step.id}.open`,
   verdict: 'incomplete',
-  reason: `${next.label} is not measured yet.`,
+  reason: M.notMeasuredYet({ label: next.label }),
   params: { label: next.label },
   acceptable: false,
 });
 
 /** Where the sleeve stands is measured at two steps: with the clips in, and when the screws hold. */
 const REACH = { id: 'reach' };
-const reachPlace = (): Place[] => [lengthPlace('sleeve', 'Sleeve’s end from the gland', 0, 500)];
+const reachPlace = (): Place[] => [lengthPlace('sleeve', M.sleevesEndFromGland, 0, 500)];
 
 /** With the clips in, as the maker set it. */
 export const reachStep = kind(reachPlace, (facts, step, next) => {
@@ -73,17 +76,15 @@ export const reachStep = kind(reachPlace, (facts, step, next) => {
           {
             code: 'reach.set',
             verdict: 'accept',
-            reason: `With the clips in the sleeve’s end stands ${len(beforeMm ?? 0, 2)} from the gland.`,
+            reason: M.clipsSleevesEndStandsFrom({ before: len(beforeMm ?? 0, 2) }),
             params: { beforeMm: beforeMm ?? 0 },
             source: 'practice',
             acceptable: false,
           },
         ],
     next,
-    act: next
-      ? 'Clips in: measure from the sleeve’s end to the gland'
-      : 'Noted; measured again when the screws hold.',
-    values: { what: 'sleeve to gland', beforeMm, afterMm: null, lowerMm: null, upperMm: null },
+    act: next ? M.clipsMeasureFromSleevesEnd : M.notedMeasuredAgainWhenScrews,
+    values: { what: 'sleeve to gland' as const, beforeMm, afterMm: null, lowerMm: null, upperMm: null },
   };
 });
 
@@ -91,7 +92,7 @@ export const reachStep = kind(reachPlace, (facts, step, next) => {
 export const reachedStep = kind(reachPlace, (facts, step, next) => {
   const beforeMm = valueAt(facts, REACH, 'sleeve');
   const afterMm = valueAt(facts, step, 'sleeve');
-  const values = { what: 'sleeve to gland', beforeMm, afterMm, lowerMm: null, upperMm: null };
+  const values = { what: 'sleeve to gland' as const, beforeMm, afterMm, lowerMm: null, upperMm: null };
   if (next || beforeMm === null || afterMm === null)
     return {
       findings: [
@@ -99,12 +100,12 @@ export const reachedStep = kind(reachPlace, (facts, step, next) => {
           ? open(step, next)
           : {
               ...open(step, reachPlace()[0] as Place),
-              reason: 'It was not measured with the clips in.',
+              reason: M.notMeasuredClips,
               params: {},
             },
       ],
       next,
-      act: 'Clips off: measure from the sleeve’s end to the gland again',
+      act: M.clipsOffMeasureFromSleeves,
       values,
     };
   const moved = Math.abs(afterMm - beforeMm);
@@ -116,23 +117,21 @@ export const reachedStep = kind(reachPlace, (facts, step, next) => {
         verdict,
         reason:
           verdict === 'accept'
-            ? `The setting is kept: ${len(afterMm, 2)}, ${len(moved, 2)} from where the clips held it.`
-            : `The sleeve moved ${len(moved, 2)} since the clips held it.`,
+            ? M.settingKeptFromWhereClips({ after: len(afterMm, 2), moved: len(moved, 2) })
+            : M.sleeveMovedSinceClipsHeld({ moved: len(moved, 2) }),
         params: {
           afterMm: verdict === 'accept' ? afterMm : null,
           moved: verdict === 'accept' ? moved : null,
           moved2: verdict === 'accept' ? null : moved,
         },
-        limit: `${len(KEPT_MM, 2)}; over ${len(LOST_MM, 2)} the setting is lost (our own choice)`,
+        limit: M.overSettingLostOurOwn({ kept_mm: len(KEPT_MM, 2), lost_mm: len(LOST_MM, 2) }),
         source: 'practice',
-        ...(verdict === 'accept'
-          ? {}
-          : { remedy: 'Clips in, screws loose, the sleeve back to where it was; then this order again.' }),
+        ...(verdict === 'accept' ? {} : { remedy: M.clipsScrewsLooseSleeveBack }),
         acceptable: verdict !== 'reject',
       },
     ],
     next,
-    act: verdict === 'accept' ? 'The setting is kept.' : 'The setting moved: look before the hand turn.',
+    act: verdict === 'accept' ? M.settingKept : M.settingMovedLookBeforeHand,
     values,
   };
 });
@@ -140,8 +139,8 @@ export const reachedStep = kind(reachPlace, (facts, step, next) => {
 const impellerPlaces = ({ setup }: Pick<Facts<SealSetup>, 'setup'>): Place[] =>
   setup.impellerSet
     ? [
-        lengthPlace('before', 'Impeller clearance as found', 0, 50),
-        lengthPlace('after', 'Impeller clearance as left', 0, 50),
+        lengthPlace('before', M.impellerClearanceAsFound, 0, 50),
+        lengthPlace('after', M.impellerClearanceAsLeft, 0, 50),
       ]
     : [];
 
@@ -150,31 +149,41 @@ export const impellerClearance = kind(impellerPlaces, (facts, step, next) => {
   const { impellerLowerMm: low, impellerUpperMm: high } = facts.setup.maker;
   const beforeMm = valueAt(facts, step, 'before');
   const afterMm = valueAt(facts, step, 'after');
-  const values = { what: 'impeller', beforeMm, afterMm, lowerMm: low ?? null, upperMm: high ?? null };
+  const values = {
+    what: 'impeller' as const,
+    beforeMm,
+    afterMm,
+    lowerMm: low ?? null,
+    upperMm: high ?? null,
+  };
   if (next)
-    return { findings: [open(step, next)], next, act: `Measure the ${next.label.toLowerCase()}`, values };
-  if (afterMm === null)
-    return { findings: [], next, act: 'Every adjustment of the impeller is made now.', values };
+    return { findings: [open(step, next)], next, act: M.measure({ label: inline(next.label) }), values };
+  if (afterMm === null) return { findings: [], next, act: M.everyAdjustmentImpellerMadeNow, values };
   const banded = low !== undefined || high !== undefined;
   const inside = afterMm >= (low ?? 0) && afterMm <= (high ?? Number.POSITIVE_INFINITY);
-  const limit = `${low === undefined ? 'no least' : len(low, 2)} to ${high === undefined ? 'no most' : len(high, 2)}`;
+  const limit = M.to({
+    low: low === undefined ? M.noLeast : len(low, 2),
+    high: high === undefined ? M.noMost : len(high, 2),
+  });
   return {
     findings: [
       {
         code: 'impeller.clearance',
         verdict: !banded ? 'caution' : inside ? 'accept' : 'reject',
-        reason: `Impeller clearance ${len(beforeMm ?? 0, 2)} as found, ${len(afterMm, 2)} as left${!banded ? '; the sheet gives no band' : inside ? '' : ': outside the maker’s band'}.`,
+        reason: M.impellerClearanceAsFoundAs({
+          before: len(beforeMm ?? 0, 2),
+          after: len(afterMm, 2),
+          banded: !banded ? 'sheetGivesNoBand' : inside ? 'none' : 'outsideMakersBand',
+        }),
         params: { beforeMm: beforeMm ?? 0, afterMm, inside: !banded ? null : Boolean(inside) },
         ...(banded ? { limit } : {}),
         source: banded ? 'maker' : 'practice',
-        ...(banded && inside
-          ? {}
-          : { remedy: banded ? 'Adjust it, measure it again.' : 'Look it up in the pump’s own sheet.' }),
+        ...(banded && inside ? {} : { remedy: banded ? M.adjustMeasureAgain : M.lookUpPumpsOwnSheet }),
         acceptable: true,
       },
     ],
     next,
-    act: 'Every adjustment of the impeller is made now.',
+    act: M.everyAdjustmentImpellerMadeNow,
     values,
   };
 });

@@ -7,11 +7,13 @@ import {
 import { standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { playStep } from '../../steps/condition/play.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 export type SettingStepValues = {
@@ -28,8 +30,8 @@ export type SettingStepValues = {
 
 const ROOM_MM = 300;
 const settingPlaces = (): Place[] => [
-  lengthPlace('seat', 'Seat’s face from the box face: + inside, − outside', -ROOM_MM, ROOM_MM),
-  lengthPlace('gasket', 'Gasket, pressed together; 0 if it was in', 0, 20),
+  lengthPlace('seat', M.seatsFaceFromBoxFace, -ROOM_MM, ROOM_MM),
+  lengthPlace('gasket', M.gasketPressedTogether0If, 0, 20),
 ];
 
 /** What a component seal’s setup must give. @throws RangeError where it is missing; such a setup is refused */
@@ -60,7 +62,7 @@ export const sealSettingStep = stepKind<SealSetup, SettingStepValues | null>('se
           {
             code: 'setting.open',
             verdict: 'incomplete' as const,
-            reason: 'Where the seat’s face stands is not measured yet.',
+            reason: M.whereSeatsFaceStandsNot,
             params: {},
             acceptable: false,
           },
@@ -81,11 +83,11 @@ export const sealSettingStep = stepKind<SealSetup, SettingStepValues | null>('se
       next,
       act: next
         ? next.key === 'seat'
-          ? 'Measure where the seat’s face stands, with its sign'
-          : 'Measure the gasket as it will be pressed together'
+          ? M.measureWhereSeatsFaceStands
+          : M.measureGasketAsWillPressed
         : result?.values
-          ? `Scribe the shaft: collar ${len(result.values.collarMm, 2)} from the box face`
-          : 'Look at seat and sign again.',
+          ? M.scribeShaftCollarFromBox({ collar: len(result.values.collarMm, 2) })
+          : M.lookSeatSignAgain,
     };
   },
   place: listedPlace(settingPlaces),
@@ -109,7 +111,7 @@ function settingOrFault(
           verdict: 'reject',
           reason: error.message,
           params: { message: error.message },
-          remedy: 'Measure the seat again, with its sign, or put lengths and side right in the setup.',
+          remedy: M.measureSeatAgainSignPut,
           acceptable: false,
         },
       ],
@@ -118,12 +120,8 @@ function settingOrFault(
   }
 }
 
-const collarPlaces = (): Place[] => [
-  lengthPlace('collar', 'Back of the collar from the box face, as set', 0, 2 * ROOM_MM),
-];
-const impellerPlaces = (): Place[] => [
-  lengthPlace('impeller', 'Impeller moved since: + presses more, − less', -10, 10),
-];
+const collarPlaces = (): Place[] => [lengthPlace('collar', M.backCollarFromBoxFace, 0, 2 * ROOM_MM)];
+const impellerPlaces = (): Place[] => [lengthPlace('impeller', M.impellerMovedSincePressesMore, -10, 10)];
 
 const settingOf = (carried: Record<string, StepReport>): SettingStepValues | null =>
   sealSettingStep.valuesOf(carried.setting);
@@ -131,7 +129,7 @@ const settingOf = (carried: Record<string, StepReport>): SettingStepValues | nul
 /** Compression as the collar was set, then with the impeller, growth and end play: on the beam. */
 export const compression = kindFamily<SealSetup, SettingStepValues | null>('seal-compression');
 
-const compressionStep = (places: () => Place[], act: string) =>
+const compressionStep = (places: () => Place[], act: Text) =>
   compression.kind({
     repeats: true,
     report(facts, step, carried) {
@@ -165,8 +163,8 @@ const compressionStep = (places: () => Place[], act: string) =>
             {
               code: `${step.id}.open`,
               verdict: 'incomplete' as const,
-              reason: `${next?.label ?? 'Something'} is not measured yet.`,
-              params: { label: next?.label ?? 'Something' },
+              reason: M.notMeasuredYet({ label: next?.label ?? M.something }),
+              params: { label: next?.label ?? M.something },
               acceptable: false,
             },
           ]),
@@ -183,8 +181,5 @@ const compressionStep = (places: () => Place[], act: string) =>
     place: listedPlace(places),
   });
 
-export const collarStep = compressionStep(collarPlaces, 'Measure the collar’s back from the box face');
-export const impellerStep = compressionStep(
-  impellerPlaces,
-  'Adjust the impeller; enter how far the shaft moved since the collar was set',
-);
+export const collarStep = compressionStep(collarPlaces, M.measureCollarsBackFromBox);
+export const impellerStep = compressionStep(impellerPlaces, M.adjustImpellerEnterHowFar);

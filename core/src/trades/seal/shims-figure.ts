@@ -1,5 +1,7 @@
 import { circle, digits, figure, label, path, spot } from '../../judgement/draw.ts';
+import { expr, listOf } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { SweepMiddleValues } from './small.ts';
 
 const CX = 250;
@@ -12,14 +14,19 @@ const AT = [0, 120, 240] as const;
 export function shimsFigure({ values: { circle: swept, shimsMm } }: { values: SweepMiddleValues }) {
   const off = swept && swept.radiusMm > 0 ? 14 : 0;
   const shaft = spot(CX, CY, swept?.highDeg ?? 0, off);
-  const say = (mm: number) => `${mm < 0 ? '−' : '+'}${num(Math.abs(mm))}`;
+  const say = (mm: number) => expr`${mm < 0 ? '−' : '+'}${num(Math.abs(mm))}`;
   return figure(
     {
       width: 680,
       height: 240,
       title: shimsMm
-        ? `Shims: ${shimsMm.map((mm, i) => `at ${AT[i]} degrees ${say(mm)}`).join(', ')}`
-        : 'Three equal shims at 120 degrees',
+        ? M.shims({
+            shims: listOf(
+              shimsMm.map((mm, i) => M.degrees({ at: AT[i], mm: say(mm) })),
+              ', ',
+            ),
+          })
+        : M.threeEqualShims120Degrees,
     },
     [
       circle({ cx: CX, cy: CY, r: STATOR + 16, fill: 'shade', ink: 'ink', weight: 1.8 }),
@@ -43,21 +50,18 @@ export function shimsFigure({ values: { circle: swept, shimsMm } }: { values: Sw
               strong: true,
               tone: 'steel',
             },
-            mm === undefined ? 'equal' : say(mm),
+            mm === undefined ? M.equal : say(mm),
           ),
         ];
       }),
-      label({ x: 450, y: 60, anchor: 'start' }, 'shims, against their mean'),
-      label({ x: 450, y: 82, anchor: 'start', tone: 'muted' }, '0° mark on top'),
+      label({ x: 450, y: 60, anchor: 'start' }, M.shimsAgainstTheirMean),
+      label({ x: 450, y: 82, anchor: 'start', tone: 'muted' }, M.n0MarkTop),
       swept &&
         label(
           { x: 450, y: 104, anchor: 'start', tone: 'muted' },
-          `shaft ${num(swept.radiusMm)} off its axis, towards ${Math.round(swept.highDeg)}°`,
+          M.shaftOffAxisTowards({ radius: num(swept.radiusMm), high: Math.round(swept.highDeg) }),
         ),
-      label(
-        { x: 4, y: 234, anchor: 'start', tone: 'muted', size: 14.5 },
-        'cross: the axis; dot: the shaft’s middle, drawn large',
-      ),
+      label({ x: 4, y: 234, anchor: 'start', tone: 'muted', size: 14.5 }, M.crossAxisDotShaftsMiddle),
     ],
   );
 }

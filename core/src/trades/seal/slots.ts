@@ -17,6 +17,7 @@ import {
 import { MAKER } from '../../steps/setup-parts.ts';
 import { largest } from '../../steps/wrench-reach.ts';
 import { SEAL_FAILURE } from './failure.ts';
+import { M } from './messages.ts';
 import { CARTRIDGE_END, HOLDER_SPACER, O_RING_ENDS } from './methods.ts';
 import { rigs } from './rigs.ts';
 import type { SealSetup } from './setup.ts';
@@ -28,13 +29,13 @@ export const slots: Slots<SealSetup> = {
   torqueNm: (setup) => largest(setup.glandNm, setup.screwNm, setup.jointNm),
   tasks: [
     measured(['parts'], {
-      name: 'Parts, shaft and face measured',
+      name: M.partsShaftFaceMeasured,
       minutes: [30, 50, 90],
-      finds: { what: 'shaft or face fails', odds: 0.06, minutes: [120, 240, 480] },
+      finds: { what: M.shaftFaceFails, odds: 0.06, minutes: [120, 240, 480] },
     }),
     {
       id: 'fit',
-      name: 'Seal put in and set',
+      name: M.sealPutSet,
       steps: [
         'slide',
         'change',
@@ -85,7 +86,7 @@ export const slots: Slots<SealSetup> = {
     },
     {
       id: 'pipe',
-      name: 'Pipes, ready to start',
+      name: M.pipesReadyStart,
       steps: [...LAST_MEASURES, 'pipes', 'gas', 'ready'],
       skill: 'seals',
       hands: 1,
@@ -94,7 +95,7 @@ export const slots: Slots<SealSetup> = {
     },
     {
       id: 'proof',
-      name: 'Started and proved',
+      name: M.startedProved,
       steps: ['start', 'proof'],
       skill: 'seals',
       hands: 1,

@@ -10,7 +10,9 @@ import {
   rect,
   spot,
 } from '../../judgement/draw.ts';
+import { listOf } from '../../message/message.ts';
 import { num, pres } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { GasValues, ThrottleValues } from './small.ts';
 
 /** What wear is measured against: pins standing out of the seal, or the stationary's back beside the setting spacer. */
@@ -18,7 +20,7 @@ export function baselineFigure({ mm, pins }: { mm: number | null; pins: boolean 
   const out = Math.max(-26, Math.min(70, (mm ?? 0) * 18));
   const face = 360;
   return figure(
-    { width: 680, height: 220, title: `Wear baseline ${mm === null ? 'not measured' : num(mm, 2)}` },
+    { width: 680, height: 220, title: M.wearBaseline({ mm: mm === null ? M.notMeasured : num(mm, 2) }) },
     [
       axis({ x1: 60, x2: 620, y1: 190, y2: 190 }),
       rect({ x: 120, y: 40, width: face - 120, height: 120, fill: 'shade', ink: 'ink', weight: 1.8 }),
@@ -43,10 +45,7 @@ export function baselineFigure({ mm, pins }: { mm: number | null; pins: boolean 
               weight: 2.5,
             }),
             rect({ x: face + 1, y: 34, width: 26, height: 40, fill: 'steel', opacity: 0.6, ink: 'ink' }),
-            label(
-              { x: face + 36, y: 56, anchor: 'start', tone: 'steel' },
-              'setting spacer against the gland',
-            ),
+            label({ x: face + 36, y: 56, anchor: 'start', tone: 'steel' }, M.settingSpacerAgainstGland),
           ],
       line({ x1: face, x2: face, y1: 24, y2: 182, ink: 'ink', weight: 1.4 }),
       dimension(
@@ -55,11 +54,9 @@ export function baselineFigure({ mm, pins }: { mm: number | null; pins: boolean 
       ),
       label(
         { x: 240, y: 186, tone: 'muted' },
-        pins
-          ? 'locking pin; flush means order the service'
-          : 'stationary; its back follows the wear of the faces',
+        pins ? M.lockingPinFlushMeansOrder : M.stationaryBackFollowsWearFaces,
       ),
-      label({ x: 4, y: 214, anchor: 'start', tone: 'muted', size: 14 }, 'not to scale; + stands proud'),
+      label({ x: 4, y: 214, anchor: 'start', tone: 'muted', size: 14 }, M.notScaleStandsProud),
     ],
   );
 }
@@ -77,7 +74,12 @@ export function throttleFigure({
     {
       width: 680,
       height: 256,
-      title: `Throttle clearances ${v.clearancesMm.map((c) => (c === null ? 'not felt' : num(c, 2))).join(', ')}`,
+      title: M.throttleClearances({
+        clearances: listOf(
+          v.clearancesMm.map((c) => (c === null ? M.notFelt : num(c, 2))),
+          ', ',
+        ),
+      }),
     },
     [
       circle({ cx, cy, r: 104, fill: 'shade', ink: 'ink', weight: 1.8 }),
@@ -96,15 +98,9 @@ export function throttleFigure({
           ),
         ];
       }),
-      label({ x: 400, y: 112, anchor: 'start', size: 17, strong: true }, 'throttle on its shaft'),
-      label(
-        { x: 400, y: 136, anchor: 'start', tone: 'muted' },
-        'felt at 0°, 120°, 240°, from the top clockwise',
-      ),
-      label(
-        { x: 4, y: 250, anchor: 'start', tone: 'muted', size: 14 },
-        'end view; the clearance is drawn larger than it is',
-      ),
+      label({ x: 400, y: 112, anchor: 'start', size: 17, strong: true }, M.throttleShaft),
+      label({ x: 400, y: 136, anchor: 'start', tone: 'muted' }, M.felt0120240From),
+      label({ x: 4, y: 250, anchor: 'start', tone: 'muted', size: 14 }, M.endViewClearanceDrawnLarger),
     ],
   );
 }
@@ -123,34 +119,34 @@ export function gasFigure({
   const top = Math.max(v.highMpa * 1.15, gas ?? 0) || 1;
   const low = processMpa * 0.8;
   const x = (mpa: number) => 60 + (560 * Math.max(0, mpa - low)) / (top - low);
-  return figure({ width: 680, height: 190, title: `Gas window ${pres(v.lowMpa)} to ${pres(v.highMpa)}` }, [
-    rect({
-      x: x(v.lowMpa),
-      y: 78,
-      width: x(v.highMpa) - x(v.lowMpa),
-      height: 26,
-      fill: 'accept',
-      opacity: 0.35,
-    }),
-    line({ x1: 60, x2: 620, y1: 104, y2: 104, ink: 'ink', weight: 1.8 }),
-    (
-      [
-        [processMpa, 'process'],
-        [v.lowMpa, 'least'],
-        [v.highMpa, 'most'],
-      ] as const
-    ).map(([mpa, word], i) => [
-      line({ x1: x(mpa), x2: x(mpa), y1: 72, y2: 112, ink: 'ink', weight: 1.6 }),
-      digits({ x: x(mpa), y: 132 + 0 * i, size: 15 }, pres(mpa)),
-      label({ x: x(mpa), y: 150, tone: 'muted' }, word),
-    ]),
-    gas !== null && [
-      path({ d: `M${x(gas)} 76l-10 -22h20z`, fill: 'brass' }),
-      digits({ x: x(gas), y: 44, size: 19, tone: 'brass', strong: true }, pres(gas)),
+  return figure(
+    { width: 680, height: 190, title: M.gasWindow({ low: pres(v.lowMpa), high: pres(v.highMpa) }) },
+    [
+      rect({
+        x: x(v.lowMpa),
+        y: 78,
+        width: x(v.highMpa) - x(v.lowMpa),
+        height: 26,
+        fill: 'accept',
+        opacity: 0.35,
+      }),
+      line({ x1: 60, x2: 620, y1: 104, y2: 104, ink: 'ink', weight: 1.8 }),
+      (
+        [
+          [processMpa, 'process'],
+          [v.lowMpa, 'least'],
+          [v.highMpa, 'most'],
+        ] as const
+      ).map(([mpa, word], i) => [
+        line({ x1: x(mpa), x2: x(mpa), y1: 72, y2: 112, ink: 'ink', weight: 1.6 }),
+        digits({ x: x(mpa), y: 132 + 0 * i, size: 15 }, pres(mpa)),
+        label({ x: x(mpa), y: 150, tone: 'muted' }, word),
+      ]),
+      gas !== null && [
+        path({ d: `M${x(gas)} 76l-10 -22h20z`, fill: 'brass' }),
+        digits({ x: x(gas), y: 44, size: 19, tone: 'brass', strong: true }, pres(gas)),
+      ],
+      label({ x: 4, y: 184, anchor: 'start', tone: 'muted', size: 14 }, M.gaugeOppositeInletOneRegulator),
     ],
-    label(
-      { x: 4, y: 184, anchor: 'start', tone: 'muted', size: 14 },
-      'gauge opposite the inlet; one regulator for each seal',
-    ),
-  ]);
+  );
 }

@@ -6,11 +6,14 @@ import { standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline, listOf } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { runoutStep } from '../../steps/condition/runout.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { gapPlace, lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 /** What is told of the parts before they go on: elastomers by fluid and warmth, set screws by the box’s pressure; then asked. */
@@ -54,16 +57,13 @@ export const sealParts = stepKind<SealSetup, null>('seal-parts', {
       beams: [],
       values: null,
       next: null,
-      act: asked[0]?.reason ?? 'The parts are looked over.',
+      act: asked[0]?.reason ?? M.partsLookedOver,
     };
   },
 });
 
 export type PairGapsValues = { aMm: number | null; bMm: number | null; equal: boolean | null };
-const splitPlaces = (): Place[] => [
-  gapPlace('split/a', 'Gap at one split'),
-  gapPlace('split/b', 'Gap at the other split'),
-];
+const splitPlaces = (): Place[] => [gapPlace('split/a', M.gapOneSplit), gapPlace('split/b', M.gapOtherSplit)];
 
 /** The gaps at both splits of a halved part: equal within a blade. */
 export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', {
@@ -79,7 +79,7 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
         ? {
             code: 'split.open',
             verdict: 'incomplete',
-            reason: 'The gaps at both splits are not felt yet.',
+            reason: M.gapsBothSplitsNotFelt,
             params: {},
             acceptable: false,
           }
@@ -87,12 +87,12 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
             code: 'split.equal',
             verdict: equal ? 'accept' : 'reject',
             reason: equal
-              ? 'Both splits gape alike.'
-              : `The splits differ by ${len(Math.abs((aMm ?? 0) - (bMm ?? 0)))}: one side is drawn more.`,
+              ? M.bothSplitsGapeAlike
+              : M.splitsDifferOneSideDrawn({ a: len(Math.abs((aMm ?? 0) - (bMm ?? 0))) }),
             params: { aMm: equal ? null : Math.abs((aMm ?? 0) - (bMm ?? 0)) },
-            limit: 'one blade',
+            limit: M.oneBlade,
             source: 'practice',
-            ...(equal ? {} : { remedy: 'Ease the joint screws, draw them side about, feel again.' }),
+            ...(equal ? {} : { remedy: M.easeJointScrewsDrawThem }),
             acceptable: false,
           };
     return {
@@ -101,7 +101,7 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
       beams: [],
       values: { aMm, bMm, equal } satisfies PairGapsValues,
       next,
-      act: next ? `Feel the ${next.label.toLowerCase()}` : finding.reason,
+      act: next ? M.feel({ label: inline(next.label) }) : finding.reason,
     };
   },
   place: listedPlace(splitPlaces),
@@ -120,31 +120,33 @@ const FLUSH_STOP_MM = 1.5;
 function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): Finding {
   const { baselineLowerMm: low, baselineUpperMm: high } = maker;
   const shared = { code: 'baseline', acceptable: true } as const;
-  const said = `Baseline ${len(mm, 2)}: wear is measured against it.`;
+  const said = M.baselineWearMeasuredAgainst({ mm: len(mm, 2) });
   if (by === 'pins' && mm <= 0)
     return {
       ...shared,
       verdict: 'reject',
-      reason: `The pins stand ${mm === 0 ? 'flush' : `${len(Math.abs(mm), 2)} under`}: new, they stand proud.`,
+      reason: M.pinsStandNewTheyStand({ mm: mm === 0 ? 'flush' : M.under({ mm: len(Math.abs(mm), 2) }) }),
       params: { mm: mm === 0 ? null : Math.abs(mm) },
       source: 'practice',
-      remedy:
-        'Was the seal drawn in all the way, are the pins in their holes? Flush means the faces are worn out.',
+      remedy: M.sealDrawnAllWayPins,
       acceptable: false,
     };
   if (low !== undefined || high !== undefined) {
     const inside = mm >= (low ?? -Infinity) && mm <= (high ?? Infinity);
-    const limit = `${low === undefined ? 'no least' : len(low, 2)} to ${high === undefined ? 'no most' : len(high, 2)}`;
+    const limit = M.to({
+      low: low === undefined ? M.noLeast : len(low, 2),
+      high: high === undefined ? M.noMost : len(high, 2),
+    });
     return inside
       ? { ...shared, verdict: 'accept', reason: said, params: { said }, limit, source: 'maker' }
       : {
           ...shared,
           verdict: 'reject',
-          reason: `${len(mm, 2)} is outside the maker’s band: the seal does not stand where it should.`,
+          reason: M.outsideMakersBandSealDoes({ mm: len(mm, 2) }),
           params: { mm },
           limit,
           source: 'maker',
-          remedy: 'Which surface did the spacer touch? Loosen, set again, measure again.',
+          remedy: M.whichSurfaceDidSpacerTouch,
         };
   }
   const off = Math.abs(mm);
@@ -153,17 +155,20 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
   return {
     ...shared,
     verdict: off <= FLUSH_STOP_MM + 1e-9 ? 'caution' : 'reject',
-    reason: `${len(mm, 2)} from flush with the spacer: the seal stands ${off <= FLUSH_STOP_MM + 1e-9 ? 'a little' : 'far'} off its place.`,
+    reason: M.fromFlushSpacerSealStands({
+      mm: len(mm, 2),
+      off: off <= FLUSH_STOP_MM + 1e-9 ? 'little' : 'far',
+    }),
     params: { mm, off: Boolean(off <= FLUSH_STOP_MM + 1e-9) },
-    limit: `flush ± ${len(FLUSH_WITHIN_MM, 2)}, our own choice`,
+    limit: M.flushOurOwnChoice({ flush_within_mm: len(FLUSH_WITHIN_MM, 2) }),
     source: 'practice',
-    remedy: 'Which surface did the spacer touch: the step at the inboard end, or the holder’s back?',
+    remedy: M.whichSurfaceDidSpacerTouch2,
     acceptable: off <= FLUSH_STOP_MM + 1e-9,
   };
 }
 
 /** Read once, kept with the sheet; `by` the setting spacer held against the gland, or the locking pins' projection. */
-export const baseline = (label: string, by: 'spacer' | 'pins') => {
+export const baseline = (label: Text, by: 'spacer' | 'pins') => {
   const places = (): Place[] => [lengthPlace('baseline', label, -20, 50)];
   return baselines.kind({
     report(facts, step) {
@@ -175,7 +180,7 @@ export const baseline = (label: string, by: 'spacer' | 'pins') => {
             ? {
                 code: 'baseline',
                 verdict: 'incomplete',
-                reason: 'The wear’s baseline is not measured yet: it cannot be had later.',
+                reason: M.wearsBaselineNotMeasuredYet,
                 params: {},
                 acceptable: false,
               }
@@ -187,7 +192,7 @@ export const baseline = (label: string, by: 'spacer' | 'pins') => {
         beams: [],
         values: { baselineMm } satisfies BaselineValues,
         next,
-        act: next ? `Measure: ${label.toLowerCase()}` : 'The baseline is on the sheet.',
+        act: next ? M.measure2({ label: inline(label) }) : M.baselineSheet,
       };
     },
     place: listedPlace(places),
@@ -202,7 +207,7 @@ export type ThrottleValues = {
   eccentricMm: number | null;
 };
 const throttlePlaces = (): Place[] =>
-  [0, 120, 240].map((deg) => gapPlace(`throttle/${deg}`, `Throttle clearance at ${deg}°`, 2));
+  [0, 120, 240].map((deg) => gapPlace(`throttle/${deg}`, M.throttleClearance({ deg }), 2));
 
 /** Clearance of the throttle at three places round. */
 export const throttleStep = stepKind<SealSetup, ThrottleValues>('seal-throttle', {
@@ -220,7 +225,7 @@ export const throttleStep = stepKind<SealSetup, ThrottleValues>('seal-throttle',
           {
             code: 'throttle.open',
             verdict: 'incomplete' as const,
-            reason: `${3 - read.length} of 3 clearances are still to be felt.`,
+            reason: M.n3ClearancesStillFelt({ count: 3 - read.length }),
             params: { length: 3 - read.length },
             acceptable: false,
           },
@@ -237,7 +242,7 @@ export const throttleStep = stepKind<SealSetup, ThrottleValues>('seal-throttle',
         eccentricMm: result?.values.eccentricMm ?? null,
       } satisfies ThrottleValues,
       next,
-      act: next ? `Feel the ${next.label.toLowerCase()}` : 'The throttle fits its shaft.',
+      act: next ? M.feel({ label: inline(next.label) }) : M.throttleFitsShaft,
     };
   },
   place: listedPlace(throttlePlaces),
@@ -273,13 +278,22 @@ export const sweepMiddle = stepKind<SealSetup, SweepMiddleValues>('seal-middle',
         : { radiusMm: first, highDeg: swept.highSpotDeg };
     const shimsMm = circle ? shimsFor(circle.radiusMm, circle.highDeg) : null;
     const said = shimsMm
-      ?.map((mm, i) => `${SHIMS_DEG[i]}°: ${len(Math.abs(mm))} ${mm < 0 ? 'thinner' : 'thicker'}`)
-      .join(', ');
+      ? listOf(
+          shimsMm.map((mm, i) =>
+            M.shimAt({ deg: SHIMS_DEG[i], by: len(Math.abs(mm)), way: mm < 0 ? 'thinner' : 'thicker' }),
+          ),
+          ', ',
+        )
+      : undefined;
     const finding: Finding = said
       ? {
           code: 'centre.middle',
           verdict: 'accept',
-          reason: `With its 0° mark on top the shaft stands ${len(circle?.radiusMm ?? 0)} off its axis towards ${Math.round(circle?.highDeg ?? 0)}°. Shims at ${said}.`,
+          reason: M.n0MarkTopShaftStands({
+            radius: len(circle?.radiusMm ?? 0),
+            high: Math.round(circle?.highDeg ?? 0),
+            said,
+          }),
           params: { radiusMm: circle?.radiusMm ?? 0, highDeg: circle?.highDeg ?? 0, said },
           source: 'geometry',
           acceptable: false,
@@ -287,12 +301,10 @@ export const sweepMiddle = stepKind<SealSetup, SweepMiddleValues>('seal-middle',
       : {
           code: 'centre.middle',
           verdict: 'caution',
-          reason:
-            'The run-out was not measured in this job: how far the shaft stands off its axis is not known.',
+          reason: M.runOutNotMeasuredJob,
           params: {},
           source: 'practice',
-          remedy:
-            'Set it with three equal shims, turn the shaft half round, set it again, and leave it in the middle of both.',
+          remedy: M.setThreeEqualShimsTurn,
           acceptable: false,
         };
     return {
@@ -301,9 +313,7 @@ export const sweepMiddle = stepKind<SealSetup, SweepMiddleValues>('seal-middle',
       beams: [],
       values: { circle, shimsMm } satisfies SweepMiddleValues,
       next: null,
-      act: said
-        ? 'Shaft with its 0° mark on top, then the three shims'
-        : 'Three equal shims, twice, half a turn apart',
+      act: said ? M.shaft0MarkTopThen : M.threeEqualShimsTwiceHalf,
     };
   },
 });
@@ -312,7 +322,7 @@ export type GasValues = { gasMpa: number | null; lowMpa: number; highMpa: number
 const gasPlaces = (): Place[] => [
   {
     key: 'gas',
-    label: 'Gas at the gauge opposite the inlet',
+    label: M.gasGaugeOppositeInlet,
     quantity: 'pressure',
     low: -0.1,
     high: 20,

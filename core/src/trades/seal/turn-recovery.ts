@@ -1,8 +1,10 @@
 import { answerTo, loosenedAt } from '../../engine/facts.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import { type GateItem, type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
 
 export type TurnRecoveryValues = { rounds: number; free: boolean };
@@ -21,24 +23,24 @@ const RECOVERY = 'centring-recovery';
  * setting proved, and the hand turn again.
  */
 const ROUND: ReadonlyArray<Pick<GateItem, 'ask' | 'loosens'> & { id: string }> = [
-  { id: 'clips', ask: 'Clips back, finger-tight.' },
-  { id: 'gland', ask: 'Gland bolts loose.' },
-  { id: 'full', ask: 'Clips fully tight.' },
+  { id: 'clips', ask: M.clipsBackFingerTight },
+  { id: 'gland', ask: M.glandBoltsLoose },
+  { id: 'full', ask: M.clipsFullyTight },
   {
     id: 'screws',
-    ask: 'Set screws loose. Gland bolts and screws are then drawn again, by the wrench.',
-    loosens: { steps: ['glandbolts', 'screws'], because: 'centring recovery', act: RECOVERY },
+    ask: M.setScrewsLooseGlandBolts,
+    loosens: { steps: ['glandbolts', 'screws'], because: M.centringRecovery, act: RECOVERY },
   },
 ];
 
 const turnItem = (round: number): GateItem => ({
   id: `turn${round}`,
-  group: round === 0 ? 'Turn' : `Turn, after round ${round}`,
-  ask: 'Turned by hand in running direction: free, no metal on metal.',
-  remedy: 'Centring recovery: one round of it, in its order, then turn again.',
+  group: round === 0 ? H.turn : H.turnAfterRound({ round }),
+  ask: M.turnedHandRunningDirectionFree,
+  remedy: M.centringRecoveryOneRoundOrder,
 });
 const roundItems = (round: number): GateItem[] =>
-  ROUND.map((r) => ({ ...r, id: `r${round}-${r.id}`, group: `Recovery, round ${round}` }));
+  ROUND.map((r) => ({ ...r, id: `r${round}-${r.id}`, group: H.recoveryRound({ round }) }));
 
 /** Every question the loop can ever ask. */
 export const RECOVERY_ITEMS: GateItem[] = [
@@ -93,10 +95,7 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
       findings.push({
         code: 'turn.free',
         verdict: 'accept',
-        reason:
-          rounds === 0
-            ? 'It turns free.'
-            : `It turns free after ${rounds} ${rounds === 1 ? 'round' : 'rounds'} of centring recovery.`,
+        reason: rounds === 0 ? M.turnsFree : M.turnsFreeAfterCentringRecovery({ rounds }),
         params: {
           rounds: rounds === 0 ? null : rounds,
           rounds2: rounds === 0 ? null : Boolean(rounds === 1),
@@ -108,20 +107,20 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
       findings.push({
         code: 'turn.contact',
         verdict: 'incomplete',
-        reason: `Metal on metal: centring recovery, round ${rounds}, ${done} of ${ROUND.length} done.`,
+        reason: M.metalMetalCentringRecoveryRound({ rounds, done, count: ROUND.length }),
         params: { rounds, done, length: ROUND.length },
         source: 'practice',
-        remedy: 'Each step in its order; then turn again.',
+        remedy: M.eachStepOrderThenTurn,
         acceptable: false,
       });
     if (rounds >= CAUSE_AFTER)
       findings.push({
         code: 'turn.cause',
         verdict: free ? 'caution' : 'reject',
-        reason: `${rounds} rounds: look for a cause before another.`,
+        reason: M.roundsLookCauseBeforeAnother({ rounds }),
         params: { rounds },
         source: 'practice',
-        remedy: 'Box face out of square, bore off the shaft’s middle, or the wrong sleeve: measure them.',
+        remedy: M.boxFaceOutSquareBore,
         acceptable: true,
       });
     return {
@@ -131,10 +130,10 @@ export const turnRecovery = stepKind<SealSetup, TurnRecoveryValues>('turn-recove
       values: { rounds, free } satisfies TurnRecoveryValues,
       next: null,
       act: free
-        ? 'It turns free.'
+        ? M.turnsFree
         : looking
-          ? `Centring recovery, round ${rounds}`
-          : 'Turn the shaft by hand, in running direction',
+          ? M.centringRecoveryRound({ rounds })
+          : M.turnShaftHandRunningDirection,
     };
   },
 });

@@ -1,25 +1,27 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt, reportAt } from '../../engine/trades.ts';
+import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { boltsCame, boltsRow, leakRows, orDash, type Row, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { leakDrawing } from '../../steps/drawings.ts';
+import { M } from './messages.ts';
 import { sealProof } from './proof.ts';
 import { compression } from './setting.ts';
 import type { SealSetup } from './setup.ts';
 import { baselines } from './small.ts';
 import { turnRecovery } from './turn-recovery.ts';
 
-const row = (heading: string, mm: number | null): Row[] => (mm === null ? [] : [[heading, len(mm, 2)]]);
+const row = (heading: Text, mm: number | null): Row[] => (mm === null ? [] : [[heading, len(mm, 2)]]);
 
 /** What is said of a seal fitted. */
 export const words: TradeWords<SealSetup> = {
-  offer: ['Fit a seal', 'each family in its order'],
-  setup: 'Seal, shaft, torques',
-  changes: 'seal, torques',
-  sheet: 'Seal sheet',
-  signed: 'Fitted',
+  offer: [M.fitSeal, M.eachFamilyOrder],
+  setup: M.sealShaftTorques,
+  changes: M.sealTorques,
+  sheet: M.sealSheet,
+  signed: M.fitted,
   came(state) {
     const { row: shaftRow, ...shaft } = shaftCame(state);
     const set =
@@ -41,13 +43,13 @@ export const words: TradeWords<SealSetup> = {
       results,
       rows: [
         shaftRow,
-        ...row('Compression as it runs', results.compressionMm),
-        ['Gland, spread of its gaps', orDash(results.glandSpreadMm)],
-        boltsRow('Gland bolts', String(state.setup.glandBolts), results.torqueNm),
+        ...row(M.compressionAsRuns, results.compressionMm),
+        [M.glandSpreadGaps, orDash(results.glandSpreadMm)],
+        boltsRow(M.glandBolts3, String(state.setup.glandBolts), results.torqueNm),
         ...(results.recoveryRounds === null
           ? []
-          : [['Rounds of centring recovery', String(results.recoveryRounds)] as Row]),
-        ...row('Wear baseline', results.baselineMm),
+          : [[M.roundsCentringRecovery, String(results.recoveryRounds)] as Row]),
+        ...row(M.wearBaseline2, results.baselineMm),
         ...leakRows(results.dropsPerMin),
       ],
     };
@@ -59,7 +61,7 @@ export const words: TradeWords<SealSetup> = {
     return [
       ...turnDrawings(state),
       ...drawnAt(state, 'angles', 'gland-gaps'),
-      ...leakDrawing('Proof', counted),
+      ...leakDrawing(M.proof, counted),
     ];
   },
 };

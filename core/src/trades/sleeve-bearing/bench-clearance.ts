@@ -8,7 +8,9 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 export type BenchValues = ClearanceClassValues & {
@@ -48,19 +50,6 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
       makerLowerMm: setup.maker.benchLowerMm,
       makerUpperMm: setup.maker.benchUpperMm,
     });
-    // The finding counts complete pairs; name the set it means as the hand numbered it.
-    const named = result.findings.map((f) => {
-      const m = /^bench\.rows\.(\d+)$/.exec(f.code);
-      const set = m ? sets[Number(m[1]) - 1]?.set : undefined;
-      return set === undefined
-        ? f
-        : {
-            ...f,
-            code: `bench.rows.${set}`,
-            reason: f.reason.replace(/^In set \d+/, `In set ${set}`),
-            params: { ...f.params, set },
-          };
-    });
     const half = pairs.find((p) => (p.rowAMm === null) !== (p.rowBMm === null));
     const open =
       pairs.find((p) => p.rowAMm === null && p.rowBMm === null)?.set ?? (last < SETS_MOST ? last + 1 : null);
@@ -75,34 +64,32 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
           {
             code: 'bench.half',
             verdict: 'incomplete',
-            reason: `Set ${half.set} has only one row.`,
+            reason: M.setHasOnlyOneRow({ set: half.set }),
             params: { set: half.set },
-            remedy: 'Feel the other row.',
+            remedy: M.feelOtherRow,
             acceptable: false,
           },
         ]
       : [];
-    const enough = !named.some((f) => f.code === 'bench.sets') && !half;
+    const enough = !result.findings.some((f) => f.code === 'bench.sets') && !half;
     return {
-      findings: [...named, ...extra, ...inspected(facts), ...gaugeFindings(read)],
+      findings: [...result.findings, ...extra, ...inspected(facts), ...gaugeFindings(read)],
       working: result.working,
       beams: result.beams,
       values: { ...result.values, bladeStepMm, pairs } satisfies BenchValues,
       next,
       act: enough
-        ? 'Enough sets: read the verdict, or feel one more.'
+        ? M.enoughSetsReadVerdictFeel
         : next
-          ? `Feel ${next.label.charAt(0).toLowerCase()}${next.label.slice(1)}`
-          : 'Read the verdict.',
+          ? M.feel({ label: inline(next.label, 'first') })
+          : M.readVerdict,
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
-    if (!place) return 'There is no such set here.';
-    if (standing(facts, 'driveup').length > 0)
-      return 'The bearing is on its taper: bench clearance can no longer be felt. Only dismounting gives a new zero.';
-    if (readingAt(facts, step.id, key))
-      return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
+    if (!place) return M.thereNoSuchSetHere;
+    if (standing(facts, 'driveup').length > 0) return M.bearingTaperBenchClearanceCan;
+    if (readingAt(facts, step.id, key)) return M.alreadyHasReadingWithdrawReason({ label: place.label });
     return place;
   },
 });
@@ -116,11 +103,9 @@ function inspected(facts: Facts<SleeveSetup>): Finding[] {
     {
       code: 'bench.inspected',
       verdict: answer ? 'reject' : 'incomplete',
-      reason: answer
-        ? 'Ring, sleeve or shaft did not pass its inspection after dismounting.'
-        : 'After dismounting: ring, sleeve and shaft are not yet inspected.',
+      reason: answer ? M.ringSleeveShaftDidNot : M.afterDismountingRingSleeveShaft,
       params: { answer: Boolean(answer) },
-      remedy: 'Look for scoring, cracks and spread sleeve; renew what is hurt, then answer.',
+      remedy: M.lookScoringCracksSpreadSleeve,
       acceptable: false,
     },
   ];
@@ -132,7 +117,7 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   if (!at || at.set < 1 || at.set > SETS_MOST) return null;
   return {
     key,
-    label: `Set ${at.set}, row ${at.row}`,
+    label: M.setRow({ set: at.set, row: at.row }),
     quantity: 'gap',
     low: 0,
     high: Math.max(0.3, setup.boreMm * 0.004),

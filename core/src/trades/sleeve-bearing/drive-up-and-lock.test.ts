@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { english } from '../../testing/english.ts';
 import { asta, hand, imke, refuses, step, toDriveUp, toLock } from '../../testing/test-stand.ts';
 import type { DriveUpStepValues } from './drive-up.ts';
 
@@ -22,7 +23,10 @@ describe('drive-up and lock', () => {
 
   it('over-driven is a stop: no reading, no signature helps, only dismounting and a new zero', () => {
     const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(225, 0.025, 0.025);
-    expect(step(h, 'driveup').blocking[0]).toMatchObject({ code: 'driveup.over-driven', acceptable: false });
+    expect(english(step(h, 'driveup').blocking[0])).toMatchObject({
+      code: 'driveup.over-driven',
+      acceptable: false,
+    });
     refuses(() => h.drive(270, 0.03, 0.03), /over-driven/);
     refuses(() => h.read('driveup', 'deg225/A/2', 0.06, 'feeler'), /over-driven/);
     refuses(() => h.pass('driveup'), /Over-driven/);
@@ -81,7 +85,7 @@ describe('drive-up and lock', () => {
     const v = step(h, 'driveup').report?.values as DriveUpStepValues;
     expect(v.reductionMm).toBeCloseTo(0.037, 2);
     expect(v.place).toBe('short');
-    expect(told(h).act).toMatch(/^Turn the nut/);
+    expect(english(told(h).act)).toMatch(/^Turn the nut/);
     refuses(() => h.pass('driveup'), /taken out of/);
   });
 
@@ -91,7 +95,7 @@ describe('drive-up and lock', () => {
       .drive(45, 0.085, 0.085)
       .drive(90, 0.07, 0.07)
       .drive(135, 0.05, 0.05);
-    expect(told(h).act).toMatch(/^In band/);
+    expect(english(told(h).act)).toMatch(/^In band/);
     expect(told(h).next).toBe('deg135/A/2');
   });
 
@@ -102,7 +106,7 @@ describe('drive-up and lock', () => {
       .drive(45, 0.085, 0.085)
       .drive(90, 0.07, 0.07)
       .drive(135, 0.075, 0.025);
-    expect(told(h)).toMatchObject({
+    expect(english(told(h))).toMatchObject({
       act: 'Square the outer ring, feel both rows again',
       next: 'deg135/A/2',
     });
@@ -113,7 +117,7 @@ describe('drive-up and lock', () => {
     refuses(() => h.drive(180, 0.04, 0.04), /Square it and feel both rows again/);
     // Felt again square: the tilted pair counts no more, stays on the record, and is said.
     h.read('driveup', 'deg135/A/2', 0.05, 'feeler').read('driveup', 'deg135/B/2', 0.05, 'feeler');
-    expect(told(h).act).toMatch(/^In band/);
+    expect(english(told(h).act)).toMatch(/^In band/);
     expect(told(h).values?.clearanceMm).toBe(0.05);
     expect(told(h).report?.findings.map((f) => f.code)).toContain('driveup.rows-again');
     expect(h.state.readings.filter((r) => r.place.startsWith('deg135'))).toHaveLength(4);
@@ -124,7 +128,7 @@ describe('drive-up and lock', () => {
     const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(180, 0.04, 0.04);
     const v = step(h, 'driveup').report?.values as DriveUpStepValues;
     expect(v.place).toBe('past');
-    expect(told(h)).toMatchObject({ act: 'Stop turning: feel both rows again', next: 'deg180/A/2' });
+    expect(english(told(h))).toMatchObject({ act: 'Stop turning: feel both rows again', next: 'deg180/A/2' });
     refuses(() => h.pass('driveup'), /past the end of the band/);
     refuses(() => h.drive(202.5, 0.035, 0.035), /turn no further/);
   });
@@ -165,7 +169,7 @@ describe('drive-up and lock', () => {
     refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
     h.read('lock', 'final/A/1', 0.055, 'feeler').read('lock', 'final/B/1', 0.055, 'feeler');
     expect(step(h, 'lock').blocking.map((f) => f.verdict)).toContain('too-close');
-    expect(step(h, 'lock').report?.act).toMatch(/three times more, then bend/);
+    expect(english(step(h, 'lock').report?.act)).toMatch(/three times more, then bend/);
     refuses(() => h.pass('lock'), /too close/);
     refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
     for (const n of [2, 3, 4, 5])

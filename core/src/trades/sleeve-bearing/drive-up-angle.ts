@@ -18,6 +18,7 @@ import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { tabKey } from './drive-up.ts';
+import { M } from './messages.ts';
 import { zeroProven } from './nut-zero.ts';
 import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
@@ -89,7 +90,7 @@ export const angleBeam = (
   maxDeg: number,
   verdict: Beam['verdict'],
 ): Beam => ({
-  label: 'Nut from its mark',
+  label: M.nutFromMark,
   quantity: 'angle',
   value: turnedDeg,
   target: (minDeg + maxDeg) / 2,
@@ -129,7 +130,7 @@ export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-
       findings.push({
         code: 'nut-angle.turned',
         verdict: 'incomplete',
-        reason: `Nothing is turned yet of ${min}° to ${max}°.`,
+        reason: M.nothingTurnedYet({ min, max }),
         params: { min, max },
         source: 'maker',
         acceptable: false,
@@ -165,26 +166,25 @@ export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-
       choices: over
         ? []
         : [
-            { key: nextTurn(facts), label: 'Nut turned on' },
-            { key: `lock/deg${now ?? 0}`, label: 'Gap to the lock' },
+            { key: nextTurn(facts), label: M.nutTurned },
+            { key: `lock/deg${now ?? 0}`, label: M.gapLock },
           ],
       act: over
-        ? 'Past the band: dismount, inspect, new zero.'
+        ? M.pastBandDismountInspectNew
         : place === 'in-band'
-          ? 'In the maker’s band: on to the lock.'
-          : `Turn the nut on to ${min}° to ${max}° from its mark`,
+          ? M.makersBandLock
+          : M.turnNutFromMark({ min, max }),
     };
   },
   place(facts, _step, key) {
     const place = placeOf(facts, key);
-    if (!place) return 'There is no such place on the nut.';
-    if (readingAt(facts, 'driveup', key))
-      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    if (!place) return M.thereNoSuchPlaceNut;
+    if (readingAt(facts, 'driveup', key)) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const turned = turnsOf(facts);
     const now = turned.at(-1)?.value ?? 0;
     const gap = tabKey.read(key);
-    if (gap) return gap.deg === now ? place : 'Measure the gap to the lock where the nut stands now.';
-    if (key !== nextTurn(facts)) return 'Turns are entered one after the other.';
+    if (gap) return gap.deg === now ? place : M.measureGapLockWhereNut;
+    if (key !== nextTurn(facts)) return M.turnsEnteredOneAfterOther;
     return { ...place, low: now };
   },
 });
@@ -201,7 +201,7 @@ const softShort =
       ? {
           ...f,
           verdict: 'caution',
-          reason: `${f.reason} The lock meets ${first.forwardDeg.toFixed(1)}° on, in the band.`,
+          reason: M.lockMeetsBand({ reason: f.reason, forward: first.forwardDeg.toFixed(1) }),
           params: { ...f.params, forwardDeg: first.forwardDeg },
           acceptable: false,
         }
@@ -219,7 +219,7 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   if (turn && turn.n >= 1 && turn.n <= 60)
     return {
       key,
-      label: 'Nut from its mark, all together',
+      label: M.nutFromMarkAllTogether,
       quantity: 'angle',
       low: 0,
       high: ANGLE_MOST_DEG,

@@ -1,10 +1,12 @@
+import type { Text } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 /** A lone value of a sheet is a target: this much either side of it. Our own choice. */
 const LONE_WITHIN = 0.05;
 
-export type DriveUpBand = { minMm: number; maxMm: number; said: string };
+export type DriveUpBand = { minMm: number; maxMm: number; said: Text };
 
 /**
  * The sheet's drive-up: its band, or one value as a target with a twentieth either side.
@@ -12,10 +14,11 @@ export type DriveUpBand = { minMm: number; maxMm: number; said: string };
  */
 export function driveUpBand({ driveUpMinMm: min, driveUpMaxMm: max }: SleeveSetup['maker']): DriveUpBand {
   if (min === undefined) throw new RangeError('The drive-up is missing: it comes from the sheet.');
-  if (max !== undefined && max > min) return { minMm: min, maxMm: max, said: `${num(min)} to ${len(max)}` };
+  if (max !== undefined && max > min)
+    return { minMm: min, maxMm: max, said: M.to({ min: num(min), max: len(max) }) };
   return {
     minMm: min * (1 - LONE_WITHIN),
     maxMm: min * (1 + LONE_WITHIN),
-    said: `${len(min)} ± 5 %, our own choice: the sheet gives one value`,
+    said: M.n5OurOwnChoiceSheet({ min: len(min) }),
   };
 }

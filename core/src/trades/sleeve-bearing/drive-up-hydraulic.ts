@@ -4,10 +4,13 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { expr, inline } from '../../message/message.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { driveUpBand } from './drive-up-band.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 /** One stop of the pump: its pressure, and how far the bearing stood up its taper. */
@@ -114,7 +117,7 @@ function nextKey(
 }
 
 /** The nut that may hold the sleeve: the other one, where there are two. */
-const nutOf = (setup: SleeveSetup): string => (setup.driveUp?.twoNuts ? 'the other nut' : 'the lock nut');
+const nutOf = (setup: SleeveSetup): Text => (setup.driveUp?.twoNuts ? M.otherNut : M.lockNut);
 
 /** A stop on the way up: pressure, indicator; where it came to an abort, the release and the other nut. */
 const stopKey = placeKey('n{n}/{what:p|d|release|back}');
@@ -174,18 +177,16 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
       } satisfies DriveUpHydraulicValues,
       next: key ? placeOf(facts.setup, key) : null,
       act: wrong
-        ? 'Withdraw the start pressure: it is not this nut’s'
+        ? M.withdrawStartPressureNotNuts
         : sayAct(key, place, result.values.startPressureMpa, last, nutOf(facts.setup)),
     };
   },
   place(facts, _step, key) {
     const place = placeOf(facts.setup, key);
-    if (!place) return 'There is no such place at the pump.';
-    if (at(facts, key))
-      return `${place.label} is entered already. Withdraw it, with a reason, to enter it again.`;
+    if (!place) return M.thereNoSuchPlacePump;
+    if (at(facts, key)) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const points = pointsOf(facts);
-    if (key.startsWith('start/') && points.length > 0)
-      return 'Drive-up has begun: it is never zeroed again half way. Dismount for a new zero.';
+    if (key.startsWith('start/') && points.length > 0) return M.driveUpHasBegunNever;
     const travel = points.at(-1)?.travelMm ?? null;
     const over =
       travel !== null &&
@@ -193,10 +194,8 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
         (f) => f.code === 'hydraulic.travel' && f.verdict === 'reject',
       );
     const wanted = nextKey(facts, points, over ? 'over-driven' : 'short');
-    if (wanted === null) return 'Past the band: nothing more is pumped. Dismount, inspect, new zero.';
-    return key === wanted
-      ? place
-      : `First: ${(placeOf(facts.setup, wanted)?.label ?? wanted).toLowerCase()}.`;
+    if (wanted === null) return M.pastBandNothingMorePumped;
+    return key === wanted ? place : M.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
   },
 });
 
@@ -209,12 +208,11 @@ function held(facts: Facts<SleeveSetup>, points: PumpPoint[]): Finding[] {
           {
             code: 'hydraulic.held',
             verdict: 'reject' as const,
-            reason: `${pres(left.value)} is left on the gauge at stop ${p.n}: the pump is not released.`,
+            reason: M.leftGaugeStopPumpNot({ value: pres(left.value), n: p.n }),
             params: { value: left.value, n: p.n },
-            limit: `one step of the gauge, ${pres(left.instrument.step)}`,
+            limit: M.oneStepGauge({ step: pres(left.instrument.step) }),
             source: 'practice' as const,
-            remedy:
-              'Withdraw it; release until the gauge lies on its stop and the hose is slack, and read again.',
+            remedy: M.withdrawReleaseUntilGaugeLies,
             acceptable: false,
           },
         ]
@@ -234,10 +232,15 @@ function abortsFreed(facts: Facts<SleeveSetup>, points: PumpPoint[]): Finding[] 
         {
           code: 'hydraulic.aborted',
           verdict: 'caution',
-          reason: `Abort pressure came first at stop ${last.n}, ${len(last.travelMm)} driven; released, ${nutOf(facts.setup)} turned back ${last.backDeg}°.`,
+          reason: M.abortPressureCameFirstStop({
+            n: last.n,
+            travel: len(last.travelMm),
+            nutOf: nutOf(facts.setup),
+            back: last.backDeg,
+          }),
           params: { n: last.n, travelMm: last.travelMm, setup: nutOf(facts.setup), backDeg: last.backDeg },
           source: 'maker',
-          remedy: 'Go on from the same zero.',
+          remedy: M.goFromSameZero,
           acceptable: false,
         },
       ]
@@ -259,7 +262,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
       {
         code: 'hydraulic.start',
         verdict: 'incomplete',
-        reason: `The start pressure, ${pres(wantedMpa)} on this nut, is not reached yet.`,
+        reason: M.startPressureNutNotReached({ wanted: pres(wantedMpa) }),
         params: { wantedMpa },
         source: 'maker',
         acceptable: false,
@@ -271,7 +274,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
   const shared = {
     code: 'hydraulic.start',
     source: 'maker' as const,
-    limit: `${pres(wantedMpa)} ± 5 %`,
+    limit: expr`${pres(wantedMpa)} ± 5 %`,
     acceptable: false,
   };
   if (off > START_WITHIN * wantedMpa + doubt)
@@ -279,9 +282,9 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
       {
         ...shared,
         verdict: 'reject',
-        reason: `${pres(read.value)} is not the start pressure of this nut, ${pres(wantedMpa)}: a zero there means nothing.`,
+        reason: M.notStartPressureNutZero({ value: pres(read.value), wanted: pres(wantedMpa) }),
         params: { value: read.value, wantedMpa },
-        remedy: 'Withdraw it, bring the pump to the start pressure, zero there.',
+        remedy: M.withdrawBringPumpStartPressure,
       },
     ];
   if (doubt > START_WITHIN * wantedMpa)
@@ -289,9 +292,13 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
       {
         ...shared,
         verdict: 'caution',
-        reason: `${pres(read.value)}, by a gauge that shows ${pres(read.instrument.step)} a step: too coarse for five in a hundred of ${pres(wantedMpa)}.`,
+        reason: M.gaugeShowsStepTooCoarse({
+          value: pres(read.value),
+          step: pres(read.instrument.step),
+          wanted: pres(wantedMpa),
+        }),
         params: { value: read.value, step: read.instrument.step, wantedMpa },
-        remedy: 'A finer gauge for the start pressure, if there is one.',
+        remedy: M.finerGaugeStartPressureIf,
         acceptable: false,
       },
     ];
@@ -299,7 +306,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
     {
       ...shared,
       verdict: 'accept',
-      reason: `Start pressure ${pres(read.value)}.`,
+      reason: M.startPressure2({ value: pres(read.value) }),
       params: { value: read.value },
     },
   ];
@@ -310,24 +317,21 @@ function sayAct(
   place: DriveUpHydraulicValues['place'],
   startMpa: number,
   last: PumpPoint | undefined,
-  nut: string,
-): string {
-  if (place === 'over-driven') return 'Past the band: release, dismount, new zero.';
-  if (key === 'start/p') return `Pump to the start pressure, ${pres(startMpa)}`;
-  if (key === 'start/z') return 'Zero the indicator, once; plunger in for the whole travel';
+  nut: Text,
+): Text {
+  if (place === 'over-driven') return M.pastBandReleaseDismountNew;
+  if (key === 'start/p') return M.pumpStartPressure({ start: pres(startMpa) });
+  if (key === 'start/z') return M.zeroIndicatorOncePlungerWhole;
   const what = stopKey.read(key ?? undefined)?.what;
-  if (what === 'd')
-    return place === 'aborted'
-      ? 'Abort pressure: stop pumping, read the indicator, then release'
-      : 'Hold the pressure: read the indicator';
-  if (what === 'release') return 'Abort pressure: release the pump';
-  if (what === 'back') return `Is ${nut} loose? Turn it back`;
-  if (place === 'in-band') return `Driven ${len(last?.travelMm ?? 0)}: in the band. Release next.`;
-  return 'Pump on, a little at a time; read the pressure';
+  if (what === 'd') return place === 'aborted' ? M.abortPressureStopPumpingRead : M.holdPressureReadIndicator;
+  if (what === 'release') return M.abortPressureReleasePump;
+  if (what === 'back') return M.looseTurnBack({ nut });
+  if (place === 'in-band') return M.drivenBandReleaseNext({ travel: len(last?.travelMm ?? 0) });
+  return M.pumpLittleTimeReadPressure;
 }
 
 function placeOf(setup: SleeveSetup, key: string): Place | null {
-  const pressure = (label: string, high = 300): Place => ({
+  const pressure = (label: Text, high = 300): Place => ({
     key,
     label,
     quantity: 'pressure',
@@ -335,7 +339,7 @@ function placeOf(setup: SleeveSetup, key: string): Place | null {
     high,
     instrumentKinds: ['pressure'],
   });
-  const dial = (label: string): Place => ({
+  const dial = (label: Text): Place => ({
     key,
     label,
     quantity: 'dial',
@@ -343,17 +347,17 @@ function placeOf(setup: SleeveSetup, key: string): Place | null {
     high: 60,
     instrumentKinds: ['dial'],
   });
-  if (key === 'start/p') return pressure('Start pressure at the pump');
-  if (key === 'start/z') return dial('Indicator at the start pressure');
+  if (key === 'start/p') return pressure(M.startPressurePump);
+  if (key === 'start/z') return dial(M.indicatorStartPressure);
   const at = stopKey.read(key);
   if (!at || at.n < 1 || at.n > STOPS_MOST) return null;
   const { n, what } = at;
-  if (what === 'p') return pressure(`Pressure, stop ${n}`);
-  if (what === 'd') return dial(`Indicator, stop ${n}`);
-  if (what === 'release') return pressure('Pump released, pressure left');
+  if (what === 'p') return pressure(M.pressureStop({ n }));
+  if (what === 'd') return dial(M.indicatorStop({ n }));
+  if (what === 'release') return pressure(M.pumpReleasedPressureLeft);
   return {
     key,
-    label: `How far ${nutOf(setup)} is turned back, 0 if it was loose`,
+    label: M.howFarTurnedBack0({ nutOf: nutOf(setup) }),
     quantity: 'angle',
     low: 0,
     high: 720,

@@ -4,6 +4,7 @@ import { readValue } from '../../job/read-value.ts';
 import { check } from '../../judgement/sentences.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
 import { MPA_PER_PSI } from '../../quantities/pressure.ts';
+import { english } from '../../testing/english.ts';
 import {
   gauge,
   hand,
@@ -181,7 +182,7 @@ describe('the hydraulic nut', () => {
     expect(valuesOf<DriveUpHydraulicValues>(h, 'driveup').startPressureMpa).toBeCloseTo(3, 9);
     refuses(() => h.read('driveup', 'start/z', 2, 'dial'), /First: start pressure/);
     h.read('driveup', 'start/p', 2, 'pressure');
-    expect(step(h, 'driveup').blocking[0]?.reason).toMatch(/is not the start pressure/);
+    expect(english(step(h, 'driveup').blocking[0]?.reason)).toMatch(/is not the start pressure/);
   });
 
   it('is driven to the distance, and never zeroed again half way', () => {
@@ -231,13 +232,13 @@ describe('the hydraulic nut', () => {
     const abortPressureMpa = 3500 * MPA_PER_PSI;
     const sheet = { ...hydraulic, maker: { ...hydraulic.maker, abortPressureMpa } };
     const typed = readValue('3500 psi', 'pressure', 'in');
-    if (!('value' in typed)) throw new Error(typed.message);
+    if (!('value' in typed)) throw new Error(english(typed.message));
     const h = toPump(sheet).read('driveup', 'start/p', 3, 'pressure').read('driveup', 'start/z', 2, 'dial');
     h.read('driveup', 'n1/p', typed.value, 'pressure');
-    expect(step(h, 'driveup').report?.act).toMatch(/^Abort pressure/);
+    expect(english(step(h, 'driveup').report?.act)).toMatch(/^Abort pressure/);
     expect(step(h, 'driveup').blocking.map((b) => b.code)).toContain('hydraulic.abort');
     h.read('driveup', 'n1/d', 1.9, 'dial');
-    expect(step(h, 'driveup').report?.act).toMatch(/release the pump/);
+    expect(english(step(h, 'driveup').report?.act)).toMatch(/release the pump/);
     // Setups kept until now hold it to four decimals, rounded up; just under it nothing aborts.
     for (const [limit, read, reached] of [
       [24.1317, typed.value, true],
@@ -264,7 +265,10 @@ describe('the hydraulic nut', () => {
       instrument: coarse.pressure,
     });
     const start = step(h, 'driveup').report?.findings.find((f) => f.code === 'hydraulic.start');
-    expect([start?.verdict, start?.reason]).toEqual(['caution', expect.stringMatching(/too coarse/)]);
+    expect(english([start?.verdict, start?.reason])).toEqual([
+      'caution',
+      expect.stringMatching(/too coarse/),
+    ]);
   });
 
   it('the nut’s turn to its lock drives on: its travel is judged, by thread or by an indicator that still stands', () => {

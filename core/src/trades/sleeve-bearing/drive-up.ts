@@ -15,6 +15,8 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { isText } from '../../message/message.ts';
 import { mean } from '../../metrology/uncertainty.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len } from '../../quantities/say.ts';
@@ -22,6 +24,7 @@ import { gaugeFindings } from '../../steps/gauges.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { heatOf } from './heat.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
 
@@ -107,7 +110,7 @@ export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up
   essential: true,
   report(facts, step, carried) {
     const forecast = forecastOf(facts, carried);
-    if (!forecast) return nothingYet('Feel the bench clearance first.');
+    if (!forecast) return nothingYet(M.feelBenchClearanceFirst);
     const read = standing(facts, step.id);
     const angleDeg = Math.max(0, ...read.map((r) => degOf(r.place)).filter((d): d is number => d !== null));
     const phase = phaseOf(facts);
@@ -136,18 +139,17 @@ export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up
       values: { ...forecast.values, lock: lock.values, angleDeg, phase } satisfies DriveUpStepValues,
       next: over ? null : next,
       choices: over ? [] : furtherOn(facts, angleDeg, stays),
-      act: over ? 'Over-driven: dismount, inspect, new zero.' : sayAct(forecast, next, angleDeg),
+      act: over ? M.overDrivenDismountInspectNew : sayAct(forecast, next, angleDeg),
     };
   },
   place(facts, _step, key, carried) {
     const forecast = forecastOf(facts, carried);
-    if (forecast?.values.place === 'over-driven')
-      return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
+    if (forecast?.values.place === 'over-driven') return M.bearingOverDrivenNothingMore;
     const stays =
       forecast && isTilted(facts, forecast)
-        ? 'The rows differ: the outer ring is tilted. Square it and feel both rows again here first.'
+        ? M.rowsDifferOuterRingTilted
         : forecast?.values.place === 'past'
-          ? 'What was read here is past the band: turn no further. Feel both rows again here.'
+          ? M.whatReadHerePastBand
           : null;
     return readable(facts, key, stays);
   },
@@ -161,27 +163,23 @@ const isTilted = (facts: Facts<SleeveSetup>, forecast: { findings: Finding[] }):
  * May this place be read as the nut stands?
  * @param stays why the nut is turned no further, where it is not
  */
-function readable(facts: Facts<SleeveSetup>, key: string, stays: string | null): Place | string {
+function readable(facts: Facts<SleeveSetup>, key: string, stays: Text | null): Place | Text {
   const last = lastDeg(facts);
   const gap = tabKey.read(key) ?? rimKey.read(key);
   if (gap) {
-    if (last === null || gap.deg !== last) return 'Measure the gap to the next tab where the nut stands now.';
-    if (readingAt(facts, 'driveup', key))
-      return 'That gap is already measured here. Withdraw it, with a reason, to measure again.';
-    return placeOf(facts, key) ?? 'There is no such place.';
+    if (last === null || gap.deg !== last) return M.measureGapNextTabWhere;
+    if (readingAt(facts, 'driveup', key)) return M.gapAlreadyMeasuredHereWithdraw;
+    return placeOf(facts, key) ?? M.thereNoSuchPlace;
   }
   const place = placeOf(facts, key);
   const deg = degOf(key);
-  if (!place || deg === null) return 'There is no such place on the nut.';
-  if (readingAt(facts, 'driveup', key))
-    return `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`;
-  if (last === null && deg !== 0)
-    return 'First feel both rows with the nut snug, not yet turned: that is the zero of the angle.';
-  if (last !== null && deg < last - 1e-6)
-    return `The nut stands at ${sayNutAngle(last)}: it goes on, never back.`;
+  if (!place || deg === null) return M.thereNoSuchPlaceNut;
+  if (readingAt(facts, 'driveup', key)) return M.alreadyHasReadingWithdrawReason({ label: place.label });
+  if (last === null && deg !== 0) return M.firstFeelBothRowsNut;
+  if (last !== null && deg < last - 1e-6) return M.nutStandsGoesNeverBack({ last: sayNutAngle(last) });
   if (stays !== null && last !== null && deg > last) return stays;
   if (last !== null && deg > last && halfRead(facts, last).length > 0)
-    return `Only one row is felt at ${sayNutAngle(last)}. Feel the other before the nut turns on.`;
+    return M.onlyOneRowFeltFeel({ last: sayNutAngle(last) });
   return place;
 }
 
@@ -194,15 +192,15 @@ function furtherOn(facts: Facts<SleeveSetup>, angleDeg: number, stays: boolean):
     ...(stays
       ? []
       : [
-          { key: feltKey.write({ deg: angleDeg + 45, row, n: 1 }), label: '⅛ on' },
-          { key: feltKey.write({ deg: angleDeg + 22.5, row, n: 1 }), label: '1/16 on' },
+          { key: feltKey.write({ deg: angleDeg + 45, row, n: 1 }), label: M.on },
+          { key: feltKey.write({ deg: angleDeg + 22.5, row, n: 1 }), label: M.n116 },
         ]),
-    ...(felt ? [{ key: feltKey.write({ deg: angleDeg, row, n: again }), label: 'Again here' }] : []),
-    { key: tabKey.write({ deg: angleDeg }), label: 'Gap to tab' },
+    ...(felt ? [{ key: feltKey.write({ deg: angleDeg, row, n: again }), label: M.againHere }] : []),
+    { key: tabKey.write({ deg: angleDeg }), label: M.gapTab },
     ...(facts.setup.nutRimMm === undefined
       ? []
-      : [{ key: rimKey.write({ deg: angleDeg }), label: 'Gap along the rim' }]),
-  ].filter((c) => typeof readable(facts, c.key, null) !== 'string');
+      : [{ key: rimKey.write({ deg: angleDeg }), label: M.gapAlongRim }]),
+  ].filter((c) => !isText(readable(facts, c.key, null)));
 }
 
 /** Said aloud where what is felt is not what counts. */
@@ -214,10 +212,13 @@ function heatFinding(facts: Facts<SleeveSetup>): Finding[] {
         {
           code: 'driveup.heat',
           verdict: 'caution',
-          reason: `Shaft and ring are not of one temperature: ${len(Math.abs(mountLostMm))} is ${mountLostMm > 0 ? 'added to' : 'taken off'} every clearance felt.`,
+          reason: M.shaftRingNotOneTemperature({
+            mountLost: len(Math.abs(mountLostMm)),
+            mountLost2: mountLostMm > 0 ? 'added' : 'takenOff',
+          }),
           params: { mountLostMm: Math.abs(mountLostMm), mountLostMm2: Boolean(mountLostMm > 0) },
           source: 'growth',
-          remedy: 'Better to wait until both are of one temperature, and say so in the job.',
+          remedy: M.betterWaitUntilBothOne,
           acceptable: false,
         },
       ];
@@ -237,14 +238,14 @@ function softened(
       return {
         ...f,
         verdict: 'caution',
-        remedy: 'Go on to the next tab if it stays in band; the readings with the nut locked decide.',
+        remedy: M.goNextTabIfStays,
       };
     }
     if (f.verdict === 'incomplete' && lock.least?.inBand === true && lock.least.forwardDeg < 22.5) {
       return {
         ...f,
         verdict: 'caution',
-        reason: `${f.reason} The next tab, ${lock.least.forwardDeg.toFixed(1)}° on, brings it into the band.`,
+        reason: M.nextTabBringsIntoBand({ reason: f.reason, forward: lock.least.forwardDeg.toFixed(1) }),
         params: { ...f.params, forwardDeg: lock.least.forwardDeg },
       };
     }
@@ -323,9 +324,9 @@ function halfRead(facts: Facts<SleeveSetup>, deg: number): Finding[] {
         {
           code: 'driveup.half',
           verdict: 'incomplete',
-          reason: `Only one row is felt at ${sayNutAngle(deg)}.`,
+          reason: M.onlyOneRowFelt({ deg: sayNutAngle(deg) }),
           params: { deg },
-          remedy: 'Feel the other row.',
+          remedy: M.feelOtherRow,
           acceptable: false,
         },
       ];
@@ -353,7 +354,7 @@ export function rimPlace(setup: SleeveSetup, key: string): Place | null {
   const { label, high } = lockMeasure(setup);
   return {
     key,
-    label: `${label}, along the rim`,
+    label: M.alongRim({ label }),
     quantity: 'length',
     low: 0,
     high: Number(((Math.PI * setup.nutRimMm * high) / 360).toFixed(3)),
@@ -375,10 +376,10 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   if (rimKey.read(key)) return rimPlace(setup, key);
   const at = feltKey.read(key);
   if (!at || at.deg > ANGLE_MOST_DEG || at.n < 1 || at.n > 9) return null;
-  const times = at.n > 1 ? `, again (${at.n})` : '';
+  const times = at.n > 1 ? M.again({ n: at.n }) : '';
   return {
     key,
-    label: `${at.deg === 0 ? 'Nut snug' : `Nut at ${sayNutAngle(at.deg)}`}, row ${at.row}${times}`,
+    label: M.row({ deg: at.deg === 0 ? M.nutSnug : M.nut({ deg: sayNutAngle(at.deg) }), row: at.row, times }),
     quantity: 'gap',
     low: 0,
     high: Math.max(0.3, setup.boreMm * 0.004),
@@ -391,14 +392,14 @@ function sayAct(
   { values: v, findings }: ReturnType<typeof driveUpForecast>,
   next: Place | null,
   angleDeg: number,
-): string {
-  if (v.place === 'not-begun') return 'Nut snug by hand: feel row A.';
-  if (next?.key.includes('/B/')) return `Nut at ${sayNutAngle(angleDeg)}: feel row B.`;
-  if (v.tilted) return 'Square the outer ring, feel both rows again';
-  if (v.place === 'past') return 'Stop turning: feel both rows again';
+): Text {
+  if (v.place === 'not-begun') return M.nutSnugHandFeelRow;
+  if (next?.key.includes('/B/')) return M.nutFeelRowB({ angle: sayNutAngle(angleDeg) });
+  if (v.tilted) return M.squareOuterRingFeelBoth;
+  if (v.place === 'past') return M.stopTurningFeelBothRows;
   const grave = findings.find((f) => f.code !== 'driveup.place' && f.verdict === 'reject');
   if (grave) return grave.reason;
-  if (v.place === 'in-band') return 'In band: go on to the lock.';
-  const turn = v.suggestedStepDeg === 22.5 ? 'one sixteenth' : 'one eighth';
-  return `Turn the nut ${turn}, then feel both rows`;
+  if (v.place === 'in-band') return M.bandGoLock;
+  const turn = v.suggestedStepDeg === 22.5 ? M.oneSixteenth : M.oneEighth;
+  return M.turnNutThenFeelBoth({ turn });
 }

@@ -15,6 +15,7 @@ import { type DriveUpAngleValues, driveUpAngle, turnKey } from './drive-up-angle
 import { driveUpHydraulic } from './drive-up-hydraulic.ts';
 import { lock } from './lock.ts';
 import { lockBySchool } from './lock-by-school.ts';
+import { M } from './messages.ts';
 import { nutZero } from './nut-zero.ts';
 import { pumpFigure } from './pump-figure.ts';
 import { bearingFigure } from './section.ts';
@@ -61,7 +62,7 @@ function lockedSection(
     travelMm,
     travelDimension: true,
     shaftMm: shaftRead(state),
-    note: 'locked',
+    note: M.locked3,
   });
 }
 
@@ -78,7 +79,7 @@ const marked = (setup: SleeveSetup, turnedDeg: number, driven: DriveUpAngleValue
     band: bandOf(setup),
     marked: true,
     stops: driven.stops,
-    note: `a lock position every ${driven.spacingDeg.toFixed(1)}° at the most; ticks: where it locks`,
+    note: M.lockPositionEveryMostTicks({ spacing: driven.spacingDeg.toFixed(1) }),
   });
 
 /** Figures of a bearing on its sleeve. */
@@ -100,10 +101,7 @@ export const figures: readonly KindFigure[] = [
       rowBMm: read('B'),
       activeRow: row,
       shaftMm: shaftRead(state),
-      note:
-        setup.feltAt === 'top'
-          ? 'gap felt at the top, ring standing'
-          : 'gap felt at the bottom, ring hanging',
+      note: setup.feltAt === 'top' ? M.gapFeltTopRingStanding : M.gapFeltBottomRingHanging,
     });
   }),
   // Target: where the bearing starts and how far it goes.
@@ -116,7 +114,7 @@ export const figures: readonly KindFigure[] = [
       travelMm: t.travelAimMm ?? 0,
       travelDimension: true,
       shaftMm: shaftRead(state),
-      note: 'rows: residual aimed at',
+      note: M.rowsResidualAimed,
     }),
   ),
   // Drive-up: both rows and the travel so far, or the nut when its gap to the tab is measured.
@@ -144,7 +142,7 @@ export const figures: readonly KindFigure[] = [
       travelMm: (pitchOf(setup).pitchMm * v.angleDeg) / 360,
       travelDimension: true,
       shaftMm: shaftRead(state),
-      note: `nut at ${sayNutAngle(deg)}`,
+      note: M.nut2({ deg: sayNutAngle(deg) }),
     });
   }),
   figureOf(driveUpAngle, ({ setup, values, place, typed }) =>
@@ -195,7 +193,7 @@ export const figures: readonly KindFigure[] = [
       turnedDeg: 0,
       band: bandOf(setup),
       marked: v.proven,
-      note: v.taps.length === 0 ? 'sleeve’s slot on top' : `taps moved it ${v.taps.join('°, ')}°`,
+      note: v.taps.length === 0 ? M.sleevesSlotTop : M.tapsMoved({ taps: v.taps.join('°, ') }),
     }),
   ),
 ];

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
+import { english } from '../../testing/english.ts';
 import { hand, refuses, setup, step } from '../../testing/test-stand.ts';
 import { dismounting } from '../dismounting/procedure.ts';
 import { USUAL_DISMOUNT } from '../dismounting/setup.ts';
@@ -14,10 +15,11 @@ const named = { machine: 'M', position: 'P' };
 const order = (change: Partial<SleeveSetup>) => sleeveBearing({ ...setup, ...change }).steps;
 const ids = (change: Partial<SleeveSetup>) => order(change).map((s) => s.id);
 const asks = (change: Partial<SleeveSetup>, id: string) =>
-  order(change)
-    .find((s) => s.id === id)
-    ?.items?.map((i) => i.ask)
-    .join('\n') ?? '';
+  english(
+    order(change)
+      .find((s) => s.id === id)
+      ?.items?.map((i) => i.ask),
+  )?.join('\n') ?? '';
 const housing = (kind: 'split' | 'one-piece' | 'flanged' | 'take-up'): Partial<SleeveSetup> => ({
   ...USUAL_PARTS,
   closing: { housing: kind, order: 'room', seals: 'labyrinth', rings: 'both' },
@@ -34,7 +36,7 @@ describe('housings by kind', () => {
       expect(asks(housing(kind), 'carriers'), kind).not.toMatch(/cap/i);
     }
     expect(asks(housing('take-up'), 'house')).toMatch(/frame/);
-    expect(order(housing('flanged')).find((s) => s.id === 'base')?.title).toBe('Flange bolts');
+    expect(english(order(housing('flanged')).find((s) => s.id === 'base')?.title)).toBe('Flange bolts');
   });
 
   it('no seal is asked whether it binds before the housing is closed', () => {
@@ -78,10 +80,11 @@ describe('housings by kind', () => {
       splitBearing({ ...USUAL_SPLIT, ...named, seals }).steps;
     expect(split('labyrinth').map((s) => s.id)).not.toEqual(expect.arrayContaining(['house']));
     const words = (seals: 'labyrinth' | 'packed' | 'lip') =>
-      split(seals)
-        .flatMap((s) => s.items ?? [])
-        .map((i) => i.ask)
-        .join('\n');
+      english(
+        split(seals)
+          .flatMap((s) => s.items ?? [])
+          .map((i) => i.ask),
+      ).join('\n');
     expect(words('labyrinth')).not.toMatch(/fixing ring|chamfer|grub/i);
     expect(words('labyrinth')).toMatch(/Middle rib/);
     expect(words('packed')).toMatch(/Ends meet/);

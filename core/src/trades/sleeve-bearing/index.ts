@@ -5,6 +5,7 @@ import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
 import { example } from './example.ts';
 import { figures } from './figures.ts';
+import { M } from './messages.ts';
 import { sleeveBearing } from './procedure.ts';
 import { type SleeveSetup, sleeveSetupSchema, USUAL_SETUP } from './setup.ts';
 import { slots } from './slots.ts';
@@ -16,22 +17,18 @@ export const DISMOUNT: Act<SleeveSetup> = {
   id: 'dismount',
   formerly: 'bearing.dismounted',
   words: {
-    does: 'Dismount the bearing',
-    said: 'Dismounted',
-    confirm: 'It is dismounted',
-    ask: 'Why is it dismounted? The readings stay on the sheet as the attempt before.',
-    caution:
-      'Load off, nut back a few turns and still on; drift on the sleeve, nobody in line. The maker’s instructions come first.',
-    onward: 'Dismount, new zero',
+    does: M.dismountBearing,
+    said: M.dismounted,
+    confirm: M.dismounted2,
+    ask: M.whyDismountedReadingsStaySheet,
+    caution: M.loadOffNutBackFew,
+    onward: M.dismountNewZero,
   },
   undoes: 'attempt',
   onlyWay: ({ steps, present }) =>
     present === 'bench' ||
     (steps.find((s) => s.id === present)?.blocking ?? []).some((f) => f.code === 'driveup.over-driven'),
-  may: (facts) =>
-    standing(facts, 'driveup').length > 0
-      ? null
-      : 'The bearing is not on its taper yet: nothing to dismount.',
+  may: (facts) => (standing(facts, 'driveup').length > 0 ? null : M.bearingNotTaperYetNothing),
 };
 
 /** A bearing with a tapered bore fitted on its adapter sleeve. */

@@ -5,6 +5,7 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
 import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -22,6 +23,7 @@ import {
 import { driveUpBand } from './drive-up-band.ts';
 import type { DriveUpHydraulicValues } from './drive-up-hydraulic.ts';
 import { driveUpHydraulic, travelAt } from './drive-up-hydraulic.ts';
+import { M } from './messages.ts';
 import { pitchOf, type SleeveSetup, schoolOf } from './setup.ts';
 
 export type LockBySchoolValues = {
@@ -49,7 +51,7 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
   essential: true,
   report(facts, step, carried) {
     const driven = driveUpAngle.valuesOf(carried.driveup) ?? driveUpHydraulic.valuesOf(carried.driveup);
-    if (!driven) return nothingYet('Drive the bearing up first.');
+    if (!driven) return nothingYet(M.driveBearingUpFirst);
     const setup = facts.setup;
     const taken = standing(facts, step.id);
     const turned = readingAt(facts, step.id, 'turn');
@@ -98,9 +100,9 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
             {
               code: 'lock.turn',
               verdict: 'incomplete' as const,
-              reason: 'How far the nut went on to its lock position is not entered.',
+              reason: M.howFarNutWentLock,
               params: {},
-              remedy: 'Turn forward to the lock and enter the angle; 0 if it met already.',
+              remedy: M.turnForwardLockEnterAngle,
               acceptable: false,
             },
           ]),
@@ -142,24 +144,31 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
       act:
         next?.key === 'turn'
           ? meets
-            ? `Slot ${meets.slot} to tab ${meets.tab}: ${meets.forwardDeg.toFixed(1)}° forward. Enter how far it went.`
-            : 'Nut forward to the next lock position: enter how far.'
+            ? M.slotTabForwardEnterHow({
+                slot: meets.slot,
+                tab: meets.tab,
+                forward: meets.forwardDeg.toFixed(1),
+              })
+            : M.nutForwardNextLockPosition
           : next?.key === 'back'
             ? backMeets
-              ? `Dismount nut: slot ${backMeets.slot} to tab ${backMeets.tab}, ${backMeets.forwardDeg.toFixed(1)}° back.`
-              : 'Dismount nut snug, then back to its first lock position.'
+              ? M.dismountNutSlotTabBack({
+                  slot: backMeets.slot,
+                  tab: backMeets.tab,
+                  forward: backMeets.forwardDeg.toFixed(1),
+                })
+              : M.dismountNutSnugThenBack
             : next
-              ? 'Feel both rows with the nut locked.'
-              : 'Secure the lock and answer.',
+              ? M.feelBothRowsNutLocked
+              : M.secureLockAnswer,
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
-    if (!place) return 'There is no such place here.';
-    if (readingAt(facts, step.id, key))
-      return `${place.label} already has a reading. Withdraw it, with a reason, to enter it again.`;
+    if (!place) return M.thereNoSuchPlaceHere;
+    if (readingAt(facts, step.id, key)) return M.alreadyHasReadingWithdrawReason2({ label: place.label });
     if (!['turn', 'gap', 'gap-rim'].includes(key) && !readingAt(facts, step.id, 'turn'))
-      return 'First enter how far the nut was turned on to its lock.';
+      return M.firstEnterHowFarNut2;
     return place;
   },
 });
@@ -170,20 +179,20 @@ const feels = (facts: Facts<SleeveSetup>): boolean => facts.setup.driveUp?.feele
 /** An indicator that still stands on the nut says the travel better than its thread does. */
 function choicesOf(facts: Facts<SleeveSetup>, turned: boolean): PlaceChoice[] {
   const open = (key: string) => !readingAt(facts, 'lock', key);
-  const gap = (key: 'gap' | 'backgap', label: string): PlaceChoice[] =>
+  const gap = (key: 'gap' | 'backgap', label: Text): PlaceChoice[] =>
     open(key) && open(`${key}-rim`)
       ? [
           { key, label },
           ...(facts.setup.nutRimMm === undefined
             ? []
-            : [{ key: `${key}-rim`, label: `${label}, along the rim` }]),
+            : [{ key: `${key}-rim`, label: M.alongRim({ label }) }]),
         ]
       : [];
   return [
-    ...(turned ? [] : gap('gap', 'Gap to the next')),
-    ...(turned && twoNuts(facts) && open('back') ? gap('backgap', 'Gap back to its lock') : []),
+    ...(turned ? [] : gap('gap', M.gapNext)),
+    ...(turned && twoNuts(facts) && open('back') ? gap('backgap', M.gapBackLock) : []),
     ...(turned && schoolOf(facts.setup) === 'hydraulic' && open('indicator')
-      ? [{ key: 'indicator', label: 'Indicator at the lock' }]
+      ? [{ key: 'indicator', label: M.indicatorLock }]
       : []),
   ];
 }
@@ -205,15 +214,15 @@ function judge(
       place === 'over-driven' && (finalDeg ?? 0) <= driven.makerMaxDeg + lockSpacing(facts.setup)
         ? {
             ...f,
-            reason: `${finalDeg}° is past the maker's band by less than one lock position: the next that met.`,
-            remedy: 'A lead hand may accept it; nothing is turned back.',
+            reason: M.pastMakerSBandLess({ final: finalDeg }),
+            remedy: M.leadHandMayAcceptNothing,
             acceptable: true,
           }
         : place === 'short'
           ? {
               ...f,
               verdict: 'reject' as const,
-              remedy: 'Withdraw the lock turn and go on to the next lock position in the band.',
+              remedy: M.withdrawLockTurnGoNext,
               acceptable: true,
             }
           : f,
@@ -231,27 +240,27 @@ function lockedTravel(setup: SleeveSetup, driven: DriveUpHydraulicValues, travel
     return {
       ...shared,
       verdict: 'reject',
-      reason: `With the nut at its lock the bearing stands ${len(travelMm)} up: ${len(over)} past the band.`,
+      reason: M.nutLockBearingStandsUp({ travel: len(travelMm), over: len(over) }),
       params: { travelMm, over },
       remedy:
         over <= oneLock && driven.place === 'in-band'
-          ? 'It is past by less than one lock position: a lead hand may accept it.'
-          : 'Over-driven: dismount, inspect, start with a new zero.',
+          ? M.pastLessThanOneLock
+          : M.overDrivenDismountInspectStart,
       acceptable: over <= oneLock && driven.place === 'in-band',
     };
   return travelMm < minMm - EVEN_MM
     ? {
         ...shared,
         verdict: 'reject',
-        reason: `With the nut at its lock the bearing stands ${len(travelMm)} up: ${len(minMm - travelMm)} short of the band.`,
+        reason: M.nutLockBearingStandsUp2({ travel: len(travelMm), min: len(minMm - travelMm) }),
         params: { travelMm, minMm: minMm - travelMm },
-        remedy: 'Withdraw the lock turn, and go on to the next lock position in the band.',
+        remedy: M.withdrawLockTurnGoNext2,
         acceptable: true,
       }
     : {
         ...shared,
         verdict: 'accept',
-        reason: `With the nut at its lock the bearing stands ${len(travelMm)} up: in the band.`,
+        reason: M.nutLockBearingStandsUp3({ travel: len(travelMm) }),
         params: { travelMm },
         acceptable: false,
       };
@@ -281,21 +290,12 @@ function feltOf(
 
 function missing(facts: Facts<SleeveSetup>, felt: boolean): Finding[] {
   const out: Finding[] = [];
-  const add = (code: string, reason: string, remedy: string) =>
+  const add = (code: string, reason: Text, remedy: Text) =>
     out.push({ code, verdict: 'incomplete', reason, params: {}, remedy, acceptable: false });
   if (!readingAt(facts, 'lock', 'turn')) return out;
   if (twoNuts(facts) && !readingAt(facts, 'lock', 'back'))
-    add(
-      'lock.back',
-      'How far the dismount nut came back to its lock position is not entered.',
-      'Snug it last, turn it back to its first lock position; enter the angle.',
-    );
-  if (feels(facts) && !felt)
-    add(
-      'lock.final',
-      'The residual clearance with the nut locked is not yet felt.',
-      'Feel both rows once more.',
-    );
+    add('lock.back', M.howFarDismountNutCame, M.snugLastTurnBackFirst);
+  if (feels(facts) && !felt) add('lock.final', M.residualClearanceNutLockedNot, M.feelBothRowsOnceMore);
   return out;
 }
 
@@ -310,7 +310,7 @@ function nextPlace(facts: Facts<SleeveSetup>, felt: boolean): Place | null {
 }
 
 function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
-  const angle = (label: string): Place => ({
+  const angle = (label: Text): Place => ({
     key,
     label,
     quantity: 'angle',
@@ -318,30 +318,29 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
     high: 180,
     instrumentKinds: ['protractor'],
   });
-  if (key === 'turn')
-    return angle(twoNuts(facts) ? 'Mount nut on to its lock position' : 'Nut on to its lock position');
+  if (key === 'turn') return angle(twoNuts(facts) ? M.mountNutLockPosition : M.nutLockPosition);
   if (key === 'gap' || (key === 'backgap' && twoNuts(facts))) {
     const { label, high } = lockMeasure(facts.setup);
-    return { ...angle(key === 'gap' ? label : `${label}, going back`), high };
+    return { ...angle(key === 'gap' ? label : M.goingBack({ label })), high };
   }
   if (key === 'gap-rim' || (key === 'backgap-rim' && twoNuts(facts))) return rimPlace(facts.setup, key);
   if (key === 'indicator')
     return schoolOf(facts.setup) === 'hydraulic'
       ? {
           key,
-          label: 'Indicator with the nut at its lock, where it still stands',
+          label: M.indicatorNutLockWhereStill,
           quantity: 'dial',
           low: -60,
           high: 60,
           instrumentKinds: ['dial'],
         }
       : null;
-  if (key === 'back') return twoNuts(facts) ? angle('Dismount nut back to its lock position') : null;
+  if (key === 'back') return twoNuts(facts) ? angle(M.dismountNutBackLockPosition) : null;
   const at = finalKey.read(key);
   if (!at || at.n < 1 || at.n > 9 || !feels(facts)) return null;
   return {
     key,
-    label: `Locked, row ${at.row}${at.n === 1 ? '' : `, again (${at.n})`}`,
+    label: M.lockedRow({ row: at.row, n: at.n === 1 ? '' : M.again({ n: at.n }) }),
     quantity: 'gap',
     low: 0,
     high: Math.max(0.3, facts.setup.boreMm * 0.004),

@@ -7,6 +7,7 @@ import { sayNutAngle } from '../../quantities/angle.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { driveUp, finalKey, forecastOf, pairsOf } from './drive-up.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 export type LockValues = {
@@ -22,7 +23,7 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
   essential: true,
   report(facts, step, carried) {
     const driven = driveUp.valuesOf(carried.driveup);
-    if (!driven) return nothingYet('Drive the bearing up first.');
+    if (!driven) return nothingYet(M.driveBearingUpFirst);
     const turned = readingAt(facts, step.id, 'turn');
     const finalDeg = driven.angleDeg + (turned?.value ?? 0);
     const forecast = finalForecast(facts, carried, finalDeg);
@@ -32,18 +33,18 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
       findings.push({
         code: 'lock.turn',
         verdict: 'incomplete',
-        reason: 'How far the nut went on to the next tab is not entered.',
+        reason: M.howFarNutWentNext,
         params: {},
-        remedy: 'Turn forward to the alignment and enter the angle; 0 if a tab already met.',
+        remedy: M.turnForwardAlignmentEnterAngle,
         acceptable: false,
       });
     } else if (!forecast) {
       findings.push({
         code: 'lock.final',
         verdict: 'incomplete',
-        reason: 'The residual clearance with the nut locked is not yet felt.',
+        reason: M.residualClearanceNutLockedNot,
         params: {},
-        remedy: 'Feel both rows once more.',
+        remedy: M.feelBothRowsOnceMore,
         acceptable: false,
       });
     }
@@ -58,7 +59,7 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
                   code: 'lock.short',
                   verdict: 'reject' as const,
                   acceptable: true,
-                  remedy: 'Withdraw the lock readings and go on in sixteenths, or the lead hand accepts.',
+                  remedy: M.withdrawLockReadingsGoSixteenths,
                 }
               : f,
           ),
@@ -68,9 +69,9 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
       findings.push({
         code: 'lock.bent',
         verdict: 'incomplete',
-        reason: 'The tab is not yet bent into its slot.',
+        reason: M.tabNotYetBentInto,
         params: {},
-        remedy: 'Bend it home and answer.',
+        remedy: M.bendHomeAnswer,
         acceptable: false,
       });
     const next = forecast?.values.place === 'over-driven' ? null : nextPlace(facts);
@@ -86,29 +87,27 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
       } satisfies LockValues,
       next,
       act: !turned
-        ? 'Turn the nut forward to the next tab and enter the angle.'
+        ? M.turnNutForwardNextTab
         : !forecast
-          ? 'Feel both rows with the nut locked.'
+          ? M.feelBothRowsNutLocked
           : forecast.values.tilted
-            ? 'Square the outer ring, feel both rows again'
+            ? M.squareOuterRingFeelBoth
             : findings.some((f) => f.code === 'driveup.place' && f.verdict === 'too-close') && !bent
-              ? 'Too close to call: feel both rows three times more, then bend the tab.'
+              ? M.tooCloseCallFeelBoth
               : bent
-                ? `Locked at ${sayNutAngle(finalDeg)}.`
-                : 'Bend the tab into its slot.',
+                ? M.locked2({ final: sayNutAngle(finalDeg) })
+                : M.bendTabIntoSlot,
     };
   },
   place(facts, step, key, carried) {
     const place = placeOf(facts, key);
-    if (!place) return 'There is no such place here.';
-    if (readingAt(facts, step.id, key))
-      return `${place.label} already has a reading. Withdraw it, with a reason, to enter it again.`;
-    if (key !== 'turn' && !readingAt(facts, step.id, 'turn'))
-      return 'First enter how far the nut was turned on to the tab.';
+    if (!place) return M.thereNoSuchPlaceHere;
+    if (readingAt(facts, step.id, key)) return M.alreadyHasReadingWithdrawReason2({ label: place.label });
+    if (key !== 'turn' && !readingAt(facts, step.id, 'turn')) return M.firstEnterHowFarNut;
     const driven = driveUp.valuesOf(carried.driveup);
     const finalDeg = (driven?.angleDeg ?? 0) + (readingAt(facts, step.id, 'turn')?.value ?? 0);
     if (finalForecast(facts, carried, finalDeg)?.values.place === 'over-driven') {
-      return 'The bearing is over-driven: nothing more is measured on it. Dismount it, or withdraw the reading if it was misread.';
+      return M.bearingOverDrivenNothingMore;
     }
     return place;
   },
@@ -140,7 +139,7 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   if (key === 'turn')
     return {
       key,
-      label: 'Nut turned forward to the tab',
+      label: M.nutTurnedForwardTab,
       quantity: 'angle',
       low: 0,
       high: 90,
@@ -150,7 +149,7 @@ function placeOf(facts: Facts<SleeveSetup>, key: string): Place | null {
   if (!at || at.n < 1 || at.n > 9) return null;
   return {
     key,
-    label: `Locked, row ${at.row}${at.n === 1 ? '' : `, again (${at.n})`}`,
+    label: M.lockedRow({ row: at.row, n: at.n === 1 ? '' : M.again({ n: at.n }) }),
     quantity: 'gap',
     low: 0,
     high: Math.max(0.3, setup.boreMm * 0.004),

@@ -1,15 +1,16 @@
 import { defineMethod, type MethodId, PRACTICE } from '../../sources/methods.ts';
+import { M } from './messages.ts';
 
 /** How drive-up is judged. Feelers are our own choice: they measure the thing itself. */
 export const DRIVE_UP = defineMethod({
   id: 'driveUp',
-  ask: 'How drive-up is judged',
-  why: 'Whichever the maker gives; where none is given, feelers: they measure the thing itself.',
+  ask: M.howDriveUpJudged,
+  why: M.whicheverMakerGivesWhereNone,
   usual: 'feelers',
   answers: [
-    ['feelers', 'clearance by feelers', PRACTICE],
-    ['nut-angle', 'nut angle from zero', 'maker’s sheet only'],
-    ['hydraulic', 'hydraulic nut', 'maker’s sheet only'],
+    ['feelers', M.clearanceFeelers, PRACTICE],
+    ['nut-angle', M.nutAngleFromZero, M.makersSheetOnly],
+    ['hydraulic', M.hydraulicNut, M.makersSheetOnly],
   ],
 });
 export type DriveUpMethod = MethodId<typeof DRIVE_UP>;

@@ -6,6 +6,7 @@ import type { Finding } from '../../judgement/result.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 export type NutZeroValues = { taps: number[]; proven: boolean };
@@ -44,18 +45,14 @@ export const nutZero = stepKind<SleeveSetup, NutZeroValues>('nut-zero', {
         ...(proven
           ? {
               verdict: 'accept',
-              reason: 'The last tap moved nothing: sleeve, shaft and bore are tight.',
+              reason: M.lastTapMovedNothingSleeve,
               params: {},
             }
           : {
               verdict: 'incomplete',
-              reason:
-                taps.length === 0
-                  ? 'The zero is not proven yet: no tap has been given.'
-                  : `The last tap still moved the nut ${taps.at(-1)}°: both hands again, tap again.`,
+              reason: taps.length === 0 ? M.zeroNotProvenYetNo : M.lastTapStillMovedNut({ at: taps.at(-1) }),
               params: { value: taps.length === 0 ? null : taps.at(-1) },
-              remedy:
-                'Both hands until it will not turn, tap the rim, try again; enter how far it went, 0 if it did not.',
+              remedy: M.bothHandsUntilWillNot,
             }),
       },
     ];
@@ -63,34 +60,30 @@ export const nutZero = stepKind<SleeveSetup, NutZeroValues>('nut-zero', {
       findings.push({
         code: 'zero.taps',
         verdict: 'caution',
-        reason: `${taps.length} taps, and it turns each time.`,
+        reason: M.tapsTurnsEachTime({ count: taps.length }),
         params: { length: taps.length },
         source: 'practice',
-        remedy: 'Is the sleeve really open, the thread clean, the unit still at its place?',
+        remedy: M.sleeveReallyOpenThreadClean,
         acceptable: false,
       });
     const next = proven ? null : placeOf(nextCount(taken, 'tap/'));
     return {
       findings: [...findings, ...(proven ? itemFindings(facts, step) : []), ...gaugeFindings(taken)],
-      working: taps.map((deg, i) => ({ what: `tap ${i + 1}`, sum: `moved ${deg}°` })),
+      working: taps.map((deg, i) => ({ what: M.tap({ i: i + 1 }), sum: M.moved({ deg }) })),
       beams: [],
       values: { taps, proven } satisfies NutZeroValues,
       next,
-      act: proven
-        ? 'Zero proven: draw the mark.'
-        : taps.length === 0
-          ? 'Both hands, then tap the rim and try again'
-          : 'Again: both hands, tap, try',
+      act: proven ? M.zeroProvenDrawMark : taps.length === 0 ? M.bothHandsThenTapRim : M.againBothHandsTapTry,
     };
   },
   place(facts, step, key) {
     const n = tapKey.read(key)?.n ?? 0;
     const place = placeOf(n);
-    if (!place) return 'There is no such tap.';
-    if (standing(facts, 'driveup').length > 0) return 'The nut is past its zero: it cannot be proven now.';
-    if (readingAt(facts, step.id, key)) return 'That tap is entered already. Withdraw it to enter it again.';
-    if (n !== nextCount(standing(facts, step.id), 'tap/')) return 'Taps are entered one after the other.';
-    return zeroProven(facts, step.id) ? 'The last tap moved nothing: the zero stands.' : place;
+    if (!place) return M.thereNoSuchTap;
+    if (standing(facts, 'driveup').length > 0) return M.nutPastZeroCannotProven;
+    if (readingAt(facts, step.id, key)) return M.tapEnteredAlreadyWithdrawEnter;
+    if (n !== nextCount(standing(facts, step.id), 'tap/')) return M.tapsEnteredOneAfterOther;
+    return zeroProven(facts, step.id) ? M.lastTapMovedNothingZero : place;
   },
 });
 
@@ -98,7 +91,7 @@ function placeOf(n: number): Place | null {
   if (n < 1 || n > TAPS_MOST) return null;
   return {
     key: tapKey.write({ n }),
-    label: `Nut moved after tap ${n}`,
+    label: M.nutMovedAfterTap({ n }),
     quantity: 'angle',
     low: 0,
     high: 180,

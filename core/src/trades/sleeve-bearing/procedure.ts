@@ -1,4 +1,6 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import {
   baseStep,
   carrierSteps,
@@ -18,72 +20,72 @@ import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
+import { M } from './messages.ts';
 import { mountSteps } from './mount-steps.ts';
 import { capBolts, type DriveUpSchool, type SleeveSetup, schoolOf } from './setup.ts';
 import { sheetAgainStep } from './sheet-again.ts';
 
 /** What has to be at hand, by school; a tool in poor condition counts as missing. */
-const TOOLS: Record<DriveUpSchool, string> = {
-  feelers: 'Feelers, micrometer, spanner or drift, torque wrench: here and in good order.',
-  'nut-angle': 'Marker, protractor, spanner or drift, soft mallet, torque wrench: here and in good order.',
-  hydraulic:
-    'Hydraulic nut of this sleeve, pump, hose and gauge, indicator with base, torque wrench: here and sound.',
+const TOOLS: Record<DriveUpSchool, Text> = {
+  feelers: M.feelersMicrometerSpannerDriftTorque,
+  'nut-angle': M.markerProtractorSpannerDriftSoft,
+  hydraulic: M.hydraulicNutSleevePumpHose,
 };
 
 const safe = (setup: SleeveSetup) =>
-  safeStep('Safe and complete', [
+  safeStep(M.safeComplete, [
     ISOLATED,
     {
       id: 'drained',
-      group: 'Safe',
-      ask: 'Nothing under pressure, hot or harmful is left in the machine; its safety sheet is read.',
+      group: H.safe,
+      ask: M.nothingUnderPressureHotHarmful,
     },
     {
       id: 'supported',
-      group: 'Safe',
-      ask: 'Rotor blocked; load off the bearing by rated gear, no fingers under.',
+      group: H.safe,
+      ask: M.rotorBlockedLoadOffBearing,
     },
-    { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on; hammer work shielded.' },
+    { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBootsHammer },
     {
       id: 'instructions',
-      group: 'Kit',
-      ask: 'Maker’s instructions on the bench; the part’s stamp matches this shaft.',
+      group: H.kit,
+      ask: M.makersInstructionsBenchPartsStamp,
     },
     {
       id: 'parts',
-      group: 'Kit',
-      ask: 'Bearing, sleeve, nut, new lock washer, seals, rings: present, counted, halves paired.',
+      group: H.kit,
+      ask: M.bearingSleeveNutNewLock,
     },
-    { id: 'tools', group: 'Kit', ask: TOOLS[schoolOf(setup)] },
+    { id: 'tools', group: H.kit, ask: TOOLS[schoolOf(setup)] },
     {
       id: 'preservative',
-      group: 'Kit',
-      ask: 'Preservative on the bearing: left on or wiped off, as the maker says? Does it suit this grease?',
+      group: H.kit,
+      ask: M.preservativeBearingLeftWipedOff,
       note: true,
     },
     {
       id: 'inboard',
-      group: 'Kit',
-      ask: 'Inboard seal parts are here, looked over and counted.',
+      group: H.kit,
+      ask: M.inboardSealPartsHereLooked,
       kind: 'machine',
     },
     {
       id: 'clean',
-      group: 'Kit',
-      ask: 'Shaft, sleeve bore and housing clean; burrs dressed; no anti-seize on the sleeve.',
+      group: H.kit,
+      ask: M.shaftSleeveBoreHousingClean,
     },
   ]);
 
 const CAP: StepDefinition<SleeveSetup> = {
   id: 'bolts',
-  title: 'Cap bolts',
+  title: M.capBolts,
   needs: ['boltSize', 'boltGrade', 'boltCount'],
   kind: boltsStep((s: SleeveSetup) => {
     const set = capBolts(s);
-    return specOf('Cap bolts', set, { layout: layoutOf(set), housing: true });
+    return specOf('bolt', M.capBolts, set, { layout: layoutOf(set), housing: true });
   }),
-  guide: 'Halves matched and clean, bolts in the pattern, pass by pass.',
-  caution: 'Keep fingers out of the joint as the cap comes down.',
+  guide: M.halvesMatchedCleanBoltsPattern,
+  caution: M.keepFingersOutJointAs,
   again: true,
 };
 
@@ -104,9 +106,9 @@ const STANDS_ON: StandsOn = {
 };
 
 const TITLE = {
-  feelers: 'Bearing on adapter sleeve, by feelers',
-  'nut-angle': 'Bearing on adapter sleeve, by nut angle',
-  hydraulic: 'Bearing on adapter sleeve, by hydraulic nut',
+  feelers: M.bearingAdapterSleeveFeelers,
+  'nut-angle': M.bearingAdapterSleeveNutAngle,
+  hydraulic: M.bearingAdapterSleeveHydraulicNut,
 } as const;
 
 /**

@@ -2,6 +2,7 @@ import { bearingSection, type Vec } from '../../arithmetic/bearings/section.ts';
 import { circle, digits, figure, group, label, path, rect } from '../../judgement/draw.ts';
 import { num, pres, UNIT } from '../../quantities/say.ts';
 import type { DriveUpHydraulicValues } from './drive-up-hydraulic.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 const W = 680;
@@ -31,7 +32,14 @@ export function pumpFigure({ setup, values: v, typedMpa }: Props) {
     {
       width: W,
       height: H,
-      title: `Hydraulic nut: driven ${num(v.travelMm ?? 0)} of ${num(v.driveUpMinMm)} to ${num(v.driveUpMaxMm)} ${UNIT}${v.abortPressureMpa === null ? '' : `, abort at ${pres(v.abortPressureMpa)}`}`,
+      title: M.hydraulicNutDriven({
+        travel: num(v.travelMm ?? 0),
+        driveUpMin: num(v.driveUpMinMm),
+        driveUpMax: num(v.driveUpMaxMm),
+        unit: UNIT,
+        abortPressure:
+          v.abortPressureMpa === null ? '' : M.abort({ abortPressure: pres(v.abortPressureMpa) }),
+      }),
     },
     [
       drawNutSection({ setup, travelMm: v.travelMm ?? 0, mostMm: v.driveUpMaxMm }),
@@ -56,9 +64,9 @@ export function pumpFigure({ setup, values: v, typedMpa }: Props) {
       v.abortPressureMpa !== null &&
         label(
           { x: PLOT.x + PLOT.w, y: py(v.abortPressureMpa) - 6, anchor: 'end', tone: 'stop' },
-          `abort ${pres(v.abortPressureMpa)}`,
+          M.abort2({ abortPressure: pres(v.abortPressureMpa) }),
         ),
-      label({ x: PLOT.x - 9, y: start.y - 3, anchor: 'end', tone: 'steel' }, 'start'),
+      label({ x: PLOT.x - 9, y: start.y - 3, anchor: 'end', tone: 'steel' }, M.start),
       label({ x: PLOT.x - 9, y: start.y + 14, anchor: 'end', tone: 'steel' }, pres(v.startPressureMpa)),
       digits(
         { x: px(v.driveUpMinMm) - 4, y: H - 26, size: 14, tone: 'muted', anchor: 'end' },
@@ -68,7 +76,7 @@ export function pumpFigure({ setup, values: v, typedMpa }: Props) {
         { x: px(v.driveUpMaxMm) + 4, y: H - 26, size: 14, tone: 'muted', anchor: 'start' },
         num(v.driveUpMaxMm, 2),
       ),
-      label({ x: PLOT.x + PLOT.w / 2, y: H - 6, tone: 'muted', size: 14.5 }, 'pressure over drive-up'),
+      label({ x: PLOT.x + PLOT.w / 2, y: H - 6, tone: 'muted', size: 14.5 }, M.pressureOverDriveUp),
       v.zeroed &&
         curve.length > 1 &&
         path({
@@ -160,7 +168,7 @@ function drawNutSection({
     ),
     label(
       { x: SECTION.x, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 },
-      `section to scale, travel ×${times}${setup.driveUp?.twoNuts ? ', other nut dashed' : ''}`,
+      M.sectionScaleTravel({ times, twoNuts: setup.driveUp?.twoNuts ? 'otherNutDashed' : 'none' }),
     ),
   ];
 }

@@ -4,6 +4,7 @@ import { seatOf } from '../../steps/condition/bench-seat.ts';
 import { setKeys } from './bench-clearance.ts';
 import { feltKey } from './drive-up.ts';
 import { setup as byFeelers, example } from './example.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
 
@@ -25,66 +26,64 @@ const spread = (of: readonly number[]): number => (of.length > 0 ? Math.max(...o
 /** A bearing driven up its sleeve by blows, felt with blades. */
 const sleeve = defineRig<SleeveSetup>({
   id: 'sleeve',
-  name: 'Bearing on a sleeve',
-  says: 'A spherical roller bearing, its adapter sleeve, a seat of 90, blades, a spanner and a hammer.',
+  name: M.bearingSleeve2,
+  says: M.sphericalRollerBearingAdapterSleeve,
   setup: onFeelers,
   until: 'driveup',
   moves: { by: 'nut', step: 'driveup' },
   faults: [
     {
       id: 'burr',
-      name: 'A burr under the sleeve',
+      name: M.burrUnderSleeve,
       step: 'fit',
       seen: {
         step: 'fit',
         item: 'slides',
-        says: 'It stops short of its place and goes on only under the mallet; there is a bright scratch in its bore.',
+        says: M.stopsShortPlaceGoesOnly,
       },
-      because:
-        'A burr carries the sleeve on one point: the clearance felt is a part of the truth, and the shaft frets. Off, dressed, measured again.',
+      because: M.burrCarriesSleeveOnePoint,
     },
     {
       id: 'oval',
-      name: 'The seat is oval',
+      name: M.seatOval,
       step: 'shaft',
       sign: (state) => spread(diametersOf(state)) > 0.05,
-      because: 'The sleeve takes the shape of the shaft, the ring that of the sleeve: it would run oval.',
+      because: M.sleeveTakesShapeShaftRing,
     },
     {
       id: 'tight',
-      name: 'The bearing’s clearance is not that of its class',
+      name: M.bearingsClearanceNotClass,
       step: 'bench',
       sign: (state) => {
         const bench = standing(state, 'bench').map((r) => r.value);
         return bench.length > 0 && bench.reduce((a, b) => a + b, 0) / bench.length < 0.07;
       },
-      because:
-        'What is felt on the bench lies below the table of its class: another bearing, or one that was run.',
+      because: M.whatFeltBenchLiesBelow,
     },
     {
       id: 'spread',
-      name: 'The sleeve is spread',
+      name: M.sleeveSpread,
       step: 'fit',
       seen: {
         step: 'fit',
         item: 'film-taper',
-        says: 'The taper shines in one band at its thick end, and a rule laid along it rocks.',
+        says: M.taperShinesOneBandThick,
       },
-      because: 'A sleeve that was driven too far once stays spread: it no longer closes on the shaft evenly.',
+      because: M.sleeveDrivenTooFarOnce,
     },
   ],
   looks: [
     {
       step: 'inboard',
       item: 'facing',
-      says: 'The marked top bears a brown stain of old preservative; nothing can be felt with the nail.',
-      because: 'A stain that cannot be felt is colour, not damage; the mark is on top.',
+      says: M.markedTopBearsBrownStain,
+      because: M.stainCannotFeltColourNot,
     },
     {
       step: 'fit',
       item: 'film-bore',
-      says: 'The sleeve looks grey inside; a white cloth comes out clean and dry.',
-      because: 'Phosphated steel is grey: dry and clean is what counts.',
+      says: M.sleeveLooksGreyInsideWhite,
+      because: M.phosphatedSteelGreyDryClean,
     },
   ],
   lay(chance, faults) {
@@ -125,60 +124,59 @@ const DIAL_AT_MM = 2;
 /** A bearing pressed up by the hydraulic nut: its other nut may be tight. */
 const hydraulic = defineRig<SleeveSetup>({
   id: 'hydraulic-nut',
-  name: 'Bearing with a hydraulic nut',
-  says: 'The nut coupled to its pump, a dial on the face that moves, a second nut behind.',
+  name: M.bearingHydraulicNut2,
+  says: M.nutCoupledPumpDialFace,
   setup: onPump,
   until: 'release',
   moves: { by: 'pump', step: 'driveup' },
   faults: [
     {
       id: 'other-nut',
-      name: 'The other nut is tight',
+      name: M.otherNutTight,
       step: 'driveup',
       sign: (_state, { pump }) => pump.mpa >= 30 && pump.mm < 0.4,
-      because: 'The pressure climbs and the face stands still: the ring is pressed against the other nut.',
+      because: M.pressureClimbsFaceStandsStill,
     },
     {
       id: 'oil',
-      name: 'Oil is trapped in the nut',
+      name: M.oilTrappedNut,
       step: 'release',
       seen: {
         step: 'release',
         item: 'returned',
-        says: 'The gauge shows nothing, and yet the piston still stands out by a finger’s breadth.',
+        says: M.gaugeShowsNothingYetPiston,
       },
-      because:
-        'Oil that did not run back holds the nut off the ring: it cannot be snugged, and what is locked then comes loose.',
+      because: M.oilDidNotRunBack,
     },
     {
       id: 'air',
-      name: 'Air in the nut',
+      name: M.airNut,
       step: 'fit',
       seen: {
         step: 'fit',
         item: 'bled',
-        says: 'At the bleed screw the oil spits and froths; the piston stands out by a finger’s breadth.',
+        says: M.bleedScrewOilSpitsFroths,
       },
-      because: 'Air springs: gauge and dial tell nothing of the zero, and the nut jumps when it lets go.',
+      because: M.airSpringsGaugeDialTell,
     },
     {
       id: 'wrong-nut',
-      name: 'The nut is not the one typed',
+      name: M.nutNotOneTyped,
       step: 'fit',
       seen: {
         step: 'fit',
         item: 'bored',
-        says: 'On the nut stands another size than on the sheet: its piston is smaller than the area typed.',
+        says: M.nutStandsAnotherSizeThan,
       },
-      because: 'The starting pressure is force by area: with another area the zero lies elsewhere.',
+      because: M.startingPressureForceAreaAnother,
     },
   ],
   looks: [
     {
       step: 'fit',
       item: 'scribed',
-      says: 'There are two old scribe marks beside yours, both filled with dirt.',
-      because: 'Old marks are old: yours is bright and the only one that counts.',
+      says: M.thereTwoOldScribeMarks,
+      because: M.oldMarksOldYoursBright,
     },
   ],
   lay(chance, faults) {

@@ -1,6 +1,9 @@
 import { bearingSection, GAP_SCALE, type Vec } from '../../arithmetic/bearings/section.ts';
 import { digits, figure, group, label, path, rect } from '../../judgement/draw.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 type Props = {
@@ -14,7 +17,7 @@ type Props = {
   shaftMm?: number | null;
   /** Draw the start and the final place and the travel between. */
   travelDimension?: boolean;
-  note?: string;
+  note?: Text;
 };
 
 const W = 680;
@@ -64,7 +67,7 @@ export function bearingFigure({
     {
       width: W,
       height: H,
-      title: `Section of the bearing on its sleeve, ${len(setup.shaftMm, 1)} shaft, taper 1 in ${setup.taper}`,
+      title: M.sectionBearingSleeveShaftTaper({ shaft: len(setup.shaftMm, 1), taper: setup.taper }),
     },
     [
       group({ ink: 'ink', weight: 1.6, moves: true }, [
@@ -110,7 +113,7 @@ export function bearingFigure({
             { x: edge, y: y - 12, ...words, size: 21, strong: on },
             value === null ? (on ? '…' : '–') : num(value),
           ),
-          label({ x: edge, y: y + 24, ...words, size: 16 }, `row ${g.row}`),
+          label({ x: edge, y: y + 24, ...words, size: 16 }, M.row2({ row: g.row })),
         ];
       }),
       travelMm !== null &&
@@ -123,16 +126,22 @@ export function bearingFigure({
           path({ d: `M${px(half - travelMm)} ${py(s.top) - 14}l9 -4v8z`, ink: 'none' }),
           digits(
             { x: px(half) + 36, y: py(s.top) - 8, anchor: 'start', size: 17, tone: 'steel' },
-            `travel ${len(travelMm, 2)}`,
+            M.travel({ travel: len(travelMm, 2) }),
           ),
         ]),
       digits(
         { x: px(s.right) - 10, y: py(floor) - 10, anchor: 'end', size: 17, tone: 'ink' },
-        `Ø ${shaftMm === null ? num(setup.shaftMm, 1, 4) : num(shaftMm)}`,
+        expr`Ø ${shaftMm === null ? num(setup.shaftMm, 1, 4) : num(shaftMm)}`,
       ),
       label(
         { x: 4, y: H - 6, anchor: 'start', size: 14.5, tone: 'muted' },
-        `Ø ${len(setup.shaftMm, 1)} shaft · bore ${len(setup.boreMm, 1)} · taper 1:${setup.taper} · section to scale, gaps ×${GAP_SCALE}${note ? ` · ${note}` : ''}`,
+        M.shaftBoreTaper1Section({
+          shaft: len(setup.shaftMm, 1),
+          bore: len(setup.boreMm, 1),
+          taper: setup.taper,
+          gap_scale: GAP_SCALE,
+          note: note ? expr` · ${note}` : '',
+        }),
       ),
     ],
   );

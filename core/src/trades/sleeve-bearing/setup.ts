@@ -5,6 +5,9 @@ import { stampAgainst } from '../../arithmetic/bearings/stamp.ts';
 import { sleevePitch } from '../../arithmetic/bearings/travel.ts';
 import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
 import { ask, choice, chosen, type FormValues, formName, isWhole } from '../../engine/asked.ts';
+import { M as H } from '../../engine/headings/messages.ts';
+import type { Text } from '../../message/message.ts';
+import { listOf } from '../../message/message.ts';
 import {
   type BoltSet,
   bearingParts,
@@ -23,56 +26,57 @@ import {
   MAKER_ORDER,
   placeFields,
 } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import type { DriveUpMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-const CAP = 'Cap bolts';
+const CAP = M.capBolts;
 /** Only a split block has a cap, and its bolts are then chosen by whoever has them in front of him. */
 const capped = {
   when: (form: FormValues) =>
     form[formName('with.closing')] !== 'yes' ||
     [undefined, '', 'split'].includes(form[formName('closing.housing')]),
 };
-const chosenCap = (what: string) => ({
+const chosenCap = (what: Text) => ({
   ...capped,
   decided: true,
   later: true,
-  needed: `${what} of the cap bolts is missing.`,
+  needed: M.capBoltsMissing({ what }),
 });
 
-const SLEEVE_FILMS = { dry: 'dry', oiled: 'lightly oiled' } as const;
+const SLEEVE_FILMS = { dry: 'dry', oiled: M.lightlyOiled } as const;
 
 /** How drive-up is judged, and with what nut. */
 const hydraulic = chosen('driveUp.school', 'hydraulic');
-export const SLEEVE = 'Bearing and sleeve';
+export const SLEEVE = M.bearingSleeve;
 export const driveUpSchema = object({
   school: choice(
     SLEEVE,
-    'Drive-up judged by',
+    M.driveUpJudged,
     {
       feelers: 'feelers',
-      'nut-angle': 'nut angle from zero',
-      hydraulic: 'hydraulic nut',
-    } satisfies Record<DriveUpMethod, string>,
+      'nut-angle': M.nutAngleFromZero,
+      hydraulic: M.hydraulicNut,
+    } satisfies Record<DriveUpMethod, Text>,
     { fallback: 'feelers' },
   ).required(),
   /** Which way the face under the indicator moves as the bearing goes up: away reads less, towards reads more. */
   indicator: choice(
     SLEEVE,
-    'At the indicator the face',
-    { away: 'moves away', towards: 'comes towards' },
+    M.indicatorFace,
+    { away: M.movesAway, towards: M.comesTowards },
     { fallback: 'away', when: hydraulic },
   ),
   /** A unit with a mount nut and a dismount nut. */
-  twoNuts: boolean().meta(ask(SLEEVE, 'A mount and a dismount nut', { when: hydraulic })),
+  twoNuts: boolean().meta(ask(SLEEVE, M.mountDismountNut, { when: hydraulic })),
   /** Bench clearance and residual are felt beside nut angle or hydraulic travel: two methods on one bearing. */
   feelersToo: boolean().meta(
-    ask(SLEEVE, 'Feelers beside it', { when: chosen('driveUp.school', 'hydraulic', 'nut-angle') }),
+    ask(SLEEVE, M.feelersBeside, { when: chosen('driveUp.school', 'hydraulic', 'nut-angle') }),
   ),
 }).noUnknown();
 
 const uneven = chosen('lock.by', 'plate', 'clip');
-const angles = (label: string) =>
+const angles = (label: Text) =>
   array(number().min(0).lessThan(360).required())
     .min(1)
     .max(60)
@@ -82,53 +86,46 @@ const angles = (label: string) =>
 export const lockSchema = object({
   by: choice(
     SLEEVE,
-    'Locked by',
-    { washer: 'tab washer', plate: 'lock plate', clip: 'lock clip' },
+    M.locked,
+    { washer: M.tabWasher, plate: M.lockPlate, clip: M.lockClip },
     { fallback: 'washer' },
   ).required(),
-  nutDeg: angles('Uneven nut holes, degrees'),
-  washerDeg: angles('Uneven lock, degrees'),
+  nutDeg: angles(M.unevenNutHolesDegrees),
+  washerDeg: angles(M.unevenLockDegrees),
 }).noUnknown();
 
 /** What a school of drive-up cannot do without. */
-const byAngle = (label: string, needed: string) =>
+const byAngle = (label: Text, needed: Text) =>
   fromSheet(1080, label, { when: chosen('driveUp.school', 'nut-angle'), needed });
-const byNut = (max: number, label: string, needed: string) =>
-  fromSheet(max, label, { when: hydraulic, needed });
+const byNut = (max: number, label: Text, needed: Text) => fromSheet(max, label, { when: hydraulic, needed });
 
 /** One area is no conversion: where the other is given, this one is missing. */
-const bothAreas = (other: string, message: string) => (form: FormValues) =>
+const bothAreas = (other: string, message: Text) => (form: FormValues) =>
   form[formName(other)] ? message : undefined;
 
 const makerSchema = object({
-  nutAngleMinDeg: byAngle(
-    'Nut angle, least, °',
-    'The maker’s least nut angle is missing: only the sheet gives it.',
-  ),
-  nutAngleMaxDeg: byAngle(
-    'Nut angle, most, °',
-    'The maker’s most nut angle is missing: only the sheet gives it.',
-  ),
-  startPressureMpa: byNut(200, 'Start pressure', 'The start pressure is missing.'),
+  nutAngleMinDeg: byAngle(M.nutAngleLeast, M.makersLeastNutAngleMissing),
+  nutAngleMaxDeg: byAngle(M.nutAngleMost, M.makersMostNutAngleMissing),
+  startPressureMpa: byNut(200, M.startPressure, M.startPressureMissing),
   /** Both areas, or none: then the start pressure is this nut's own. */
-  sheetAreaMm2: fromSheet(1e6, 'Piston area for it, mm²', {
+  sheetAreaMm2: fromSheet(1e6, M.pistonAreaMm, {
     when: hydraulic,
-    needed: bothAreas('maker.nutAreaMm2', 'The piston area the sheet’s pressure is for is missing.'),
+    needed: bothAreas('maker.nutAreaMm2', M.pistonAreaSheetsPressureMissing),
   }),
-  nutAreaMm2: fromSheet(1e6, 'Piston area, nut in hand, mm²', {
+  nutAreaMm2: fromSheet(1e6, M.pistonAreaNutHandMm, {
     when: hydraulic,
-    needed: bothAreas('maker.sheetAreaMm2', 'The piston area of the nut in hand is missing.'),
+    needed: bothAreas('maker.sheetAreaMm2', M.pistonAreaNutHandMissing),
   }),
-  driveUpMinMm: byNut(30, 'Drive-up, least or the one value', 'The drive-up is missing.'),
-  driveUpMaxMm: fromSheet(30, 'Drive-up, most', { when: hydraulic }),
-  abortPressureMpa: fromSheet(300, 'Abort pressure', { when: hydraulic }),
-  benchLowerMm: fromSheet(2, 'Bench clearance, least'),
-  benchUpperMm: fromSheet(2, 'Bench clearance, most'),
-  reductionMinMm: fromSheet(1, 'Reduction, least'),
-  reductionMaxMm: fromSheet(1, 'Reduction, most'),
-  leastResidualMm: fromSheet(1, 'Least residual'),
+  driveUpMinMm: byNut(30, M.driveUpLeastOneValue, M.driveUpMissing),
+  driveUpMaxMm: fromSheet(30, M.driveUpMost, { when: hydraulic }),
+  abortPressureMpa: fromSheet(300, M.abortPressure, { when: hydraulic }),
+  benchLowerMm: fromSheet(2, M.benchClearanceLeast),
+  benchUpperMm: fromSheet(2, M.benchClearanceMost),
+  reductionMinMm: fromSheet(1, M.reductionLeast),
+  reductionMaxMm: fromSheet(1, M.reductionMost),
+  leastResidualMm: fromSheet(1, M.leastResidual),
   ...makerShaft,
-  torqueNm: fromSheet(5000, 'Cap-bolt torque'),
+  torqueNm: fromSheet(5000, M.capBoltTorque),
   ...makerCondition,
 }).noUnknown();
 
@@ -139,25 +136,25 @@ export const sleeveSetupSchema = object({
   /** Older jobs say nothing, or name the one school there was. */
   procedure: string().oneOf(['sleeve-bearing', 'sleeve-bearing.feelers'] as const),
   ...placeFields,
-  role: choice('Place', 'Bearing is', { fixed: 'fixed', float: 'float' }).required(),
+  role: choice(H.place, M.bearing, { fixed: 'fixed', float: 'float' }).required(),
   ...everyJob,
   boreMm: number()
     .moreThan(18)
     .max(500)
     .required()
-    .meta(ask(SLEEVE, 'Bearing bore', { decimals: 1, ofPlace: true })),
+    .meta(ask(SLEEVE, M.bearingBore, { decimals: 1, ofPlace: true })),
   taper: number<12 | 30>()
     .oneOf([12, 30] as const)
     .required()
     .meta(
-      ask(SLEEVE, 'Taper', {
+      ask(SLEEVE, M.taper, {
         options: [
           ['12', '1:12'],
           ['30', '1:30'],
         ],
       }),
     ),
-  clearanceClass: choice(SLEEVE, 'Clearance class', {
+  clearanceClass: choice(SLEEVE, M.clearanceClass, {
     C2: 'C2',
     CN: 'normal',
     C3: 'C3',
@@ -169,45 +166,45 @@ export const sleeveSetupSchema = object({
   pitchMm: number()
     .min(0.5)
     .max(10)
-    .meta(ask(SLEEVE, 'Sleeve thread pitch, as read: 2 or 8 tpi', { decimals: 2 })),
+    .meta(ask(SLEEVE, M.sleeveThreadPitchAsRead, { decimals: 2 })),
   /** Two surfaces, two answers: dry grips best, a film where the maker asks for it. */
-  filmBore: choice(SLEEVE, 'Sleeve’s bore on the shaft', SLEEVE_FILMS, { fallback: 'dry' }),
-  filmTaper: choice(SLEEVE, 'Sleeve’s taper in the bearing', SLEEVE_FILMS, { fallback: 'dry' }),
-  nutSlots: number().integer().min(1).max(24).required().meta(ask(SLEEVE, 'Nut slots')),
-  washerTabs: number().integer().min(1).max(60).required().meta(ask(SLEEVE, 'Washer tabs')),
+  filmBore: choice(SLEEVE, M.sleevesBoreShaft, SLEEVE_FILMS, { fallback: 'dry' }),
+  filmTaper: choice(SLEEVE, M.sleevesTaperBearing, SLEEVE_FILMS, { fallback: 'dry' }),
+  nutSlots: number().integer().min(1).max(24).required().meta(ask(SLEEVE, M.nutSlots)),
+  washerTabs: number().integer().min(1).max(60).required().meta(ask(SLEEVE, M.washerTabs)),
   lock: lockSchema.optional().default(undefined),
   /** The nut's diameter at its rim: where it is known, the gap to the tab can be measured along the rim. */
   nutRimMm: number()
     .min(10)
     .max(1000)
-    .meta(ask(SLEEVE, 'Nut’s diameter at the rim', { decimals: 1 })),
-  feltAt: choice(SLEEVE, 'Gap is felt', {
-    top: 'top (ring standing)',
-    bottom: 'bottom (ring hanging)',
+    .meta(ask(SLEEVE, M.nutsDiameterRim, { decimals: 1 })),
+  feltAt: choice(SLEEVE, M.gapFelt, {
+    top: M.topRingStanding,
+    bottom: M.bottomRingHanging,
   }).required(),
-  feel: choice(SLEEVE, 'A reading is', {
-    snug: 'the snug blade, as felt',
-    goes: 'the thickest blade that goes',
+  feel: choice(SLEEVE, M.reading, {
+    snug: M.snugBladeAsFelt,
+    goes: M.thickestBladeGoes,
   }).required(),
   ...shaftFields,
   hollowBoreMm: number()
     .min(0)
     .max(450)
-    .meta(ask('Shaft', 'Bore of a hollow shaft', { decimals: 1 })),
+    .meta(ask(H.shaft, M.boreHollowShaft, { decimals: 1 })),
   /** Shaft warmer than the ring while it is driven up, and in service. K. */
-  shaftOverRingK: number().min(-100).max(100).meta(ask('Shaft', 'Shaft warmer than ring now, K')),
-  serviceOverRingK: number().min(-100).max(200).meta(ask('Shaft', 'Shaft warmer in service, K')),
-  boltSize: choice(CAP, 'Size', SIZES, chosenCap('The size')),
-  boltGrade: choice(CAP, 'Grade', [...BOLT_GRADES], chosenCap('The grade')),
+  shaftOverRingK: number().min(-100).max(100).meta(ask(H.shaft, M.shaftWarmerThanRingNow)),
+  serviceOverRingK: number().min(-100).max(200).meta(ask(H.shaft, M.shaftWarmerServiceK)),
+  boltSize: choice(CAP, M.size, SIZES, chosenCap(M.size2)),
+  boltGrade: choice(CAP, M.grade, [...BOLT_GRADES], chosenCap(M.grade2)),
   boltCount: number()
     .integer()
     .min(2)
     .max(32)
-    .meta(ask(CAP, 'Bolts', chosenCap('The number'))),
-  boltLayout: choice(CAP, 'Set out as', ROWS, { ...capped, fallback: 'rectangle' }),
-  friction: choice(CAP, 'Threads', THREADS, { ...capped, fallback: 'oiled' }),
+    .meta(ask(CAP, M.bolts, chosenCap(M.number))),
+  boltLayout: choice(CAP, M.setOutAs, ROWS, { ...capped, fallback: 'rectangle' }),
+  friction: choice(CAP, M.threads, THREADS, { ...capped, fallback: 'oiled' }),
   holdBefore: holdBefore(
-    { driveup: 'drive-up', lock: 'lock', bolts: 'cap bolts', handturn: 'hand turn', sign: 'signature' },
+    { driveup: 'drive-up', lock: 'lock', bolts: M.capBolts2, handturn: M.handTurn, sign: 'signature' },
     CAP,
   ),
   condition: conditionPart(
@@ -225,7 +222,7 @@ export const sleeveSetupSchema = object({
     s && s.shaftMm >= s.boreMm
       ? context.createError({
           path: 'shaftMm',
-          message: 'The shaft must be smaller than the bearing bore: the sleeve stands between them.',
+          message: M.shaftMustSmallerThanBearing,
         })
       : true,
   )
@@ -233,7 +230,11 @@ export const sleeveSetupSchema = object({
     s && s.boreMm > 18 && s.boreMm <= 500 && s.shaftMm < s.boreMm && !isSleeveShaft(s.shaftMm, s.boreMm)
       ? context.createError({
           path: 'shaftMm',
-          message: `A sleeve of bore ${s.boreMm} mm usually sits on a shaft of about ${usualShaft(s.boreMm).toFixed(0)} mm: ${s.shaftMm} mm is another bearing’s.`,
+          message: M.sleeveBoreMmUsuallySits({
+            bore: s.boreMm,
+            usualShaft: usualShaft(s.boreMm).toFixed(0),
+            shaft: s.shaftMm,
+          }),
         })
       : true,
   )
@@ -243,7 +244,7 @@ export const sleeveSetupSchema = object({
       ? true
       : context.createError({
           path: 'partNumber',
-          message: `The stamp says ${against.join('; ')}. Read the ring again.`,
+          message: M.stampSaysReadRingAgain({ against: listOf(against, '; ') }),
         });
   })
   .test(
@@ -260,7 +261,7 @@ export const sleeveSetupSchema = object({
     s?.grease?.outsideMm !== undefined && !(s.grease.outsideMm > s.boreMm)
       ? context.createError({
           path: 'grease.outsideMm',
-          message: 'The outside must be larger than the bore.',
+          message: M.outsideMustLargerThanBore,
         })
       : true,
   )

@@ -1,13 +1,17 @@
 import { classBand, mountingLimits } from '../../arithmetic/bearings/clearance-table.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { listOf } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { asked, item } from '../../steps/questions.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 /** A sheet that stands farther off the table for its bore than this is read again. Our own choice. */
 const FAR = 1.6;
 
-type Doubted = { id: string; what: string; saidMm: number[]; tableMm: readonly [number, number] };
+type Doubted = { id: string; what: Text; saidMm: number[]; tableMm: readonly [number, number] };
 
 /** Values typed from the maker's sheet, each with the table's for this bore and taper; the sheet outranks it, a slip does not. */
 function compared(setup: SleeveSetup): Doubted[] {
@@ -18,7 +22,7 @@ function compared(setup: SleeveSetup): Doubted[] {
   const band = classBand(boreMm, clearanceClass);
   const bench: Doubted = {
     id: 'bench',
-    what: 'bench clearance',
+    what: M.benchClearance2,
     saidMm: said(maker.benchLowerMm, maker.benchUpperMm),
     tableMm: [band.lowerMm, band.upperMm],
   };
@@ -28,7 +32,7 @@ function compared(setup: SleeveSetup): Doubted[] {
     bench,
     {
       id: 'reduction',
-      what: 'reduction',
+      what: M.reduction,
       saidMm: said(maker.reductionMinMm, maker.reductionMaxMm),
       tableMm: [reductionMinMm, reductionMaxMm],
     },
@@ -36,7 +40,7 @@ function compared(setup: SleeveSetup): Doubted[] {
       ? [
           {
             id: 'driveup',
-            what: 'drive-up',
+            what: M.driveUp2,
             saidMm: said(maker.driveUpMinMm, maker.driveUpMaxMm),
             tableMm: travelMm,
           },
@@ -58,14 +62,23 @@ export function sheetAgainStep(setup: SleeveSetup): StepDefinition<SleeveSetup>[
   return [
     asked(
       'sheetagain',
-      'Sheet, read again',
-      'What was typed from the maker’s sheet is far off the table. Read it once more before anything rests on it.',
+      M.sheetReadAgain,
+      M.whatTypedFromMakersSheet,
       far.map(({ id, what, saidMm, tableMm }) =>
         item(
-          'Sheet',
+          H.sheet,
           id,
-          `Sheet’s ${what} is ${saidMm.map((v) => len(v)).join(' to ')}; the table for a bore of ${len(setup.boreMm, 0)} has ${len(tableMm[0])} to ${len(tableMm[1])}. A decimal place? Write what the sheet says.`,
-          { note: true, remedy: 'Correct the value under “Maker’s sheet”, or read it again.' },
+          M.sheetsTableBoreHasDecimal({
+            what,
+            said: listOf(
+              saidMm.map((v) => len(v)),
+              ' to ',
+            ),
+            bore: len(setup.boreMm, 0),
+            table: len(tableMm[0]),
+            table2: len(tableMm[1]),
+          }),
+          { note: true, remedy: M.correctValueUnderMakersSheet },
         ),
       ),
     ),

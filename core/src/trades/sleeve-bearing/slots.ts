@@ -20,6 +20,7 @@ import {
 } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
 import { torqueOfSet } from '../../steps/wrench-reach.ts';
+import { M } from './messages.ts';
 import { DRIVE_UP } from './methods.ts';
 import { rigs } from './rigs.ts';
 import { capBolts, SLEEVE, type SleeveSetup } from './setup.ts';
@@ -33,7 +34,7 @@ export const slots: Slots<SleeveSetup> = {
     measured(['fixedfirst']),
     {
       id: 'bench',
-      name: 'Bench clearance, in position',
+      name: M.benchClearancePosition,
       steps: ['inboard', 'bench', 'target', 'fit', 'zero'],
       skill: 'bearings',
       hands: 1,
@@ -42,7 +43,7 @@ export const slots: Slots<SleeveSetup> = {
     },
     {
       id: 'driveup',
-      name: 'Driven up and locked',
+      name: M.drivenUpLocked,
       steps: ['driveup', 'release', 'lock'],
       skill: 'bearings',
       hands: 1,
@@ -50,7 +51,7 @@ export const slots: Slots<SleeveSetup> = {
     },
     {
       id: 'close',
-      name: 'Filled, closed, bolts to torque',
+      name: M.filledClosedBoltsTorque,
       steps: ['grease', 'float', 'house', 'carriers', 'bolts', 'load', ...LAST_MEASURES, 'base', 'handturn'],
       skill: 'bearings',
       hands: 2,
@@ -60,7 +61,7 @@ export const slots: Slots<SleeveSetup> = {
     },
     {
       id: 'runin',
-      name: 'Started and watched',
+      name: M.startedWatched,
       steps: ['start', 'runin'],
       skill: 'bearings',
       hands: 1,

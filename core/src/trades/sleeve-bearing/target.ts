@@ -5,6 +5,7 @@ import { len } from '../../quantities/say.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { heatOf } from './heat.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
 
@@ -13,7 +14,7 @@ export const target = stepKind<SleeveSetup, DriveUpTargetValues | null>('drive-u
   report(facts, _step, carried) {
     const bench = benchClearance.valuesOf(carried.bench);
     if (!bench || bench.benchMm === null) {
-      return nothingYet('Feel the bench clearance first.');
+      return nothingYet(M.feelBenchClearanceFirst);
     }
     const setup = facts.setup;
     const result = driveUpTarget({
@@ -35,7 +36,7 @@ export const target = stepKind<SleeveSetup, DriveUpTargetValues | null>('drive-u
       act:
         travel === null
           ? (result.findings[0]?.reason ?? '')
-          : `Set the bearing ${len(travel, 2)} before its final place; nut by hand until snug.`,
+          : M.setBearingBeforeFinalPlace({ travel: len(travel, 2) }),
     };
   },
 });

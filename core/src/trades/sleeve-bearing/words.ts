@@ -5,15 +5,16 @@ import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
 import { endedAt } from './ended.ts';
+import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
 /** What is said of a bearing fitted on its sleeve. */
 export const words: TradeWords<SleeveSetup> = {
-  offer: ['Fit a bearing', 'on its adapter sleeve'],
-  setup: 'Bearing, shaft, bolts',
-  changes: 'bearing, bolts',
-  sheet: 'Fit-up sheet',
-  signed: 'Fitted',
+  offer: [M.fitBearing, M.adapterSleeve],
+  setup: M.bearingShaftBolts,
+  changes: M.bearingBolts,
+  sheet: M.fitUpSheet,
+  signed: M.fitted,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const { boltCount, boltSize, boltGrade } = state.setup;
@@ -29,12 +30,12 @@ export const words: TradeWords<SleeveSetup> = {
       results,
       rows: [
         row,
-        ['Bench clearance', orDash(results.benchMm)],
-        ['Reduction', orDash(results.reductionMm)],
-        ['Residual clearance', orDash(results.residualMm)],
-        ...(results.travelMm === null ? [] : [['Drive-up', orDash(results.travelMm)] as Row]),
-        ['Nut from snug', results.nutDeg === null ? '–' : `${(results.nutDeg / 360).toFixed(2)} turn`],
-        boltsRow('Cap bolts', `${boltCount} × ${boltSize} ${boltGrade}`, results.torqueNm),
+        [M.benchClearance, orDash(results.benchMm)],
+        [M.reduction2, orDash(results.reductionMm)],
+        [M.residualClearance, orDash(results.residualMm)],
+        ...(results.travelMm === null ? [] : [[M.driveUp, orDash(results.travelMm)] as Row]),
+        [M.nutFromSnug, results.nutDeg === null ? '–' : M.turn({ nut: (results.nutDeg / 360).toFixed(2) })],
+        boltsRow(M.capBolts, `${boltCount} × ${boltSize} ${boltGrade}`, results.torqueNm),
         ...firstHours.rows,
       ],
     };

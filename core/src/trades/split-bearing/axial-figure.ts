@@ -1,6 +1,7 @@
 import { axis, dimension, figure, group, label, path, rect } from '../../judgement/draw.ts';
 import { num } from '../../quantities/say.ts';
 import type { AxialPlaceValues } from './axial-place.ts';
+import { M } from './messages.ts';
 
 const W = 680;
 const H = 268;
@@ -19,7 +20,7 @@ export function axialFigure({ values: v, place }: { values: AxialPlaceValues; pl
     {
       width: W,
       height: H,
-      title: `Race along the shaft: ${say(v.towardsMm)} on one side, ${say(v.awayMm)} on the other`,
+      title: M.raceAlongShaftOneSide({ towards: say(v.towardsMm), away: say(v.awayMm) }),
     },
     [
       group({ ink: 'ink', weight: 1.8 }, [
@@ -57,17 +58,14 @@ export function axialFigure({ values: v, place }: { values: AxialPlaceValues; pl
         },
         say(v.awayMm),
       ),
-      !fixed && label({ x: 60, y: 40, anchor: 'start', tone: 'muted' }, '← fixed bearing'),
+      !fixed && label({ x: 60, y: 40, anchor: 'start', tone: 'muted' }, M.fixedBearing),
       v.growthMm !== null &&
         group({ ink: 'steel', fill: 'steel' }, [
           path({ d: 'M470 216h110', weight: 3 }),
           path({ d: 'M592 216l-14 -6v12z', ink: 'none' }),
-          label({ x: 530, y: 206, tone: 'steel' }, `shaft grows ${num(Math.abs(v.growthMm), 2)}`),
+          label({ x: 530, y: 206, tone: 'steel' }, M.shaftGrows({ growth: num(Math.abs(v.growthMm), 2) })),
         ]),
-      label(
-        { x: 4, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 },
-        'side view; the gaps in proportion to each other',
-      ),
+      label({ x: 4, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 }, M.sideViewGapsProportionEach),
     ],
   );
 }

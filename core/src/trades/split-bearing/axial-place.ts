@@ -3,9 +3,11 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { inline } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { SplitSetup } from './setup.ts';
 
 export type AxialPlaceValues = {
@@ -19,10 +21,10 @@ export type AxialPlaceValues = {
 };
 
 const LABELS = {
-  fixed: { 'side/towards': 'Cage to the rib, one side', 'side/away': 'Cage to the rib, other side' },
+  fixed: { 'side/towards': M.cageRibOneSide, 'side/away': M.cageRibOtherSide },
   float: {
-    'side/towards': 'Rollers to the race’s edge, towards the fixed bearing',
-    'side/away': 'Rollers to the race’s edge, away from it',
+    'side/towards': M.rollersRacesEdgeTowardsFixed,
+    'side/away': M.rollersRacesEdgeAwayFrom,
   },
 } as const;
 type Key = 'side/towards' | 'side/away';
@@ -51,7 +53,7 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
             {
               code: 'axial.open',
               verdict: 'incomplete',
-              reason: 'Both sides are not measured yet.',
+              reason: M.bothSidesNotMeasuredYet,
               params: {},
               acceptable: false,
             },
@@ -76,15 +78,15 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
       } satisfies AxialPlaceValues,
       next: next ? placeOf(setup.role, next) : null,
       act: next
-        ? `Measure: ${LABELS[setup.role][next].toLowerCase()}`
-        : (findings.find((f) => f.remedy)?.remedy ?? 'The race stands at its place along the shaft.'),
+        ? M.measure({ label: inline(LABELS[setup.role][next]) })
+        : (findings.find((f) => f.remedy)?.remedy ?? M.raceStandsPlaceAlongShaft),
     };
   },
   place(facts: Facts<SplitSetup>, step, key) {
     const place = placeOf(facts.setup.role, key);
-    if (!place) return 'There is no such side.';
+    if (!place) return M.thereNoSuchSide;
     return readingAt(facts, step.id, key)
-      ? `${place.label} is measured already. Withdraw it, with a reason, to measure again.`
+      ? M.measuredAlreadyWithdrawReasonMeasure({ label: place.label })
       : place;
   },
 });
@@ -95,15 +97,15 @@ function between(a: number, b: number): Finding {
     ? {
         ...shared,
         verdict: 'accept',
-        reason: `The cage runs free between the ribs, ${len(a, 2)} and ${len(b, 2)}.`,
+        reason: M.cageRunsFreeBetweenRibs({ a: len(a, 2), b: len(b, 2) }),
         params: { a, b },
       }
     : {
         ...shared,
         verdict: 'reject',
-        reason: 'The cage touches a rib.',
+        reason: M.cageTouchesRib,
         params: {},
-        remedy: 'Slide the race along until the cage runs free on both sides.',
+        remedy: M.slideRaceAlongUntilCage,
       };
 }
 
@@ -115,10 +117,10 @@ function centred(a: number, b: number, offset: number): Finding {
     acceptable: true,
     verdict: off ? 'caution' : 'accept',
     reason: off
-      ? `The rollers stand ${len(Math.abs(offset), 2)} off the middle; whether the growth needs that is not said.`
-      : `The rollers stand in the middle, ${len(a, 2)} and ${len(b, 2)} to the edges.`,
+      ? M.rollersStandOffMiddleWhether({ offset: len(Math.abs(offset), 2) })
+      : M.rollersStandMiddleEdges({ a: len(a, 2), b: len(b, 2) }),
     params: { offset: off ? Math.abs(offset) : null, a: off ? null : a, b: off ? null : b },
-    ...(off ? { remedy: 'Say the span and the warmth of the shaft, or centre the rollers.' } : {}),
+    ...(off ? { remedy: M.saySpanWarmthShaftCentre } : {}),
   };
 }
 

@@ -1,3 +1,4 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
 import { baseStep, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
 import { endSteps } from '../../steps/bearing/end-steps.ts';
@@ -10,6 +11,7 @@ import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { axialPlace } from './axial-place.ts';
+import { M } from './messages.ts';
 import { raceGaps } from './race-gaps.ts';
 import type { SplitSetup } from './setup.ts';
 
@@ -19,31 +21,31 @@ const SETTLED_DEG = 3;
 type SetName = 'jointScrews' | 'clampScrews' | 'cartridgeBolts' | 'capBolts';
 const set = (setup: SplitSetup, name: SetName): BoltSet => setup[name];
 
-const safe = safeStep('Safe and complete', [
+const safe = safeStep(M.safeComplete, [
   ISOLATED,
   EMPTY,
-  { id: 'supported', group: 'Safe', ask: 'Shaft blocked and held by rated gear; no fingers under.' },
-  { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on.' },
+  { id: 'supported', group: H.safe, ask: M.shaftBlockedHeldRatedGear },
+  { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBoots },
   {
     id: 'parts',
-    group: 'Kit',
-    ask: 'Race, rings, cage, outer race, cartridge, pedestal: both halves of each, same marks.',
+    group: H.kit,
+    ask: M.raceRingsCageOuterRace,
   },
   {
     id: 'screws',
-    group: 'Kit',
-    ask: 'Screws counted; a lost one is replaced by the same size, class 12.9.',
+    group: H.kit,
+    ask: M.screwsCountedLostOneReplaced,
   },
   {
     id: 'tools',
-    group: 'Kit',
-    ask: 'Feelers, soft mallet, torque wrench with the right key, caliper: here.',
+    group: H.kit,
+    ask: M.feelersSoftMalletTorqueWrench,
   },
-  { id: 'instructions', group: 'Kit', ask: 'Maker’s instructions at hand; they outrank this list.' },
+  { id: 'instructions', group: H.kit, ask: M.makersInstructionsHandTheyOutrank },
   {
     id: 'preservative',
-    group: 'Kit',
-    ask: 'Preservative on the bearing: left on or wiped off, as the maker says? Does it suit this grease?',
+    group: H.kit,
+    ask: M.preservativeBearingLeftWipedOff,
     note: true,
   },
 ]);
@@ -51,36 +53,29 @@ const safe = safeStep('Safe and complete', [
 /** Each kind of split seal by its own questions, before the upper half closes over it. */
 const SEALS: Record<NonNullable<SplitSetup['seals']>, GateItem[]> = {
   labyrinth: [
-    ifFitted(
-      'Seals',
-      'pins',
-      'Labyrinth halves: joining pins out, bores greased, stamped faces on one side.',
-    ),
-    ifFitted('Seals', 'orings', 'O-rings squeezed until the holes line up; pins in again.'),
-    ifFitted('Seals', 'rib', 'Middle rib in the cartridge’s middle groove.'),
+    ifFitted(H.seals, 'pins', M.labyrinthHalvesJoiningPinsOut),
+    ifFitted(H.seals, 'orings', M.oRingsSqueezedUntilHoles),
+    ifFitted(H.seals, 'rib', M.middleRibCartridgesMiddleGroove),
   ],
   packed: [
-    item('Seals', 'pack', 'Packing lies in its groove all round, greased; no fibre at the joint.'),
-    item('Seals', 'ends', 'Ends meet at the top without gap or bulge, away from the cartridge’s joint.'),
+    item(H.seals, 'pack', M.packingLiesGrooveAllRound),
+    item(H.seals, 'ends', M.endsMeetTopWithoutGap),
   ],
-  lip: [
-    item('Seals', 'lip', 'Split lip faces the way the sheet says; spring hooked, lip filmed with grease.'),
-    item('Seals', 'top', 'Its joint stands at the top, away from the cartridge’s joint.'),
-  ],
+  lip: [item(H.seals, 'lip', M.splitLipFacesWaySheet), item(H.seals, 'top', M.jointStandsTopAwayFrom)],
 };
 
 /** Outer race halves into their cartridge, by one school or the other. */
 const outerItems = (setup: SplitSetup): GateItem[] => [
-  item('Race', 'marks', 'Match-marks of both halves agree; lubrication hole on top.'),
-  item('Race', 'proud', 'Joints stand proud equally on each side.'),
+  item(H.race, 'marks', M.matchMarksBothHalvesAgree),
+  item(H.race, 'proud', M.jointsStandProudEquallyEach),
   ...(setup.raceSchool === 'joints-first'
     ? [
-        ifFitted('Race', 'radial', 'Radial screws finger-tight; joints tight; eased again.'),
-        ifFitted('Race', 'side', 'Radial or side screws tight in the maker’s order.'),
+        ifFitted(H.race, 'radial', M.radialScrewsFingerTightJoints),
+        ifFitted(H.race, 'side', M.radialSideScrewsTightMakers),
       ]
     : [
-        item('Race', 'pins', 'Joints tight; axial pins evenly until the race is square on its shoulder.'),
-        ifFitted('Race', 'radial', 'Then the radial screws, in the maker’s order.'),
+        item(H.race, 'pins', M.jointsTightAxialPinsEvenly),
+        ifFitted(H.race, 'radial', M.thenRadialScrewsMakersOrder),
       ]),
 ];
 
@@ -107,176 +102,156 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
   const condition = conditionSteps(setup);
   const seat: StepDefinition<SplitSetup> = {
     id: 'seat',
-    title: 'Seating loop',
+    title: M.seatingLoop2,
     needs: boltNeeds('clampScrews'),
     kind: boltsStep((s: SplitSetup) =>
-      specOf('Clamp screws', set(s, 'clampScrews'), { layout: 'halves', seatingDeg: SETTLED_DEG }),
+      specOf('screw', M.clampScrews, set(s, 'clampScrews'), { layout: 'halves', seatingDeg: SETTLED_DEG }),
     ),
-    guide: 'All screws to torque evenly; tap the rings down all round; again, until none moves more than 3°.',
-    caution: 'Soft hammer only: a chip in the race is the end of it.',
+    guide: M.allScrewsTorqueEvenlyTap,
+    caution: M.softHammerOnlyChipRace,
     loop: true,
   };
   const axial: StepDefinition<SplitSetup> = {
     id: 'axial',
-    title: 'Axial place',
+    title: M.axialPlace,
     kind: axialPlace,
-    guide:
-      setup.role === 'fixed'
-        ? 'Half the cage and the lower cartridge as a gauge: the cage runs free between the ribs.'
-        : 'Half the cage and the lower cartridge as a gauge: rollers centred, or offset towards the fixed bearing.',
-    closes: 'Once the clamp screws are at torque the race does not slide any more.',
-    repeatWord: 'Slid along',
+    guide: setup.role === 'fixed' ? M.halfCageLowerCartridgeAs : M.halfCageLowerCartridgeAs2,
+    closes: M.onceClampScrewsTorqueRace,
+    repeatWord: M.slidAlong,
     items: [
       setup.gaugeSchool === 'gauge-in'
-        ? item(
-            'Place',
-            'held',
-            'Clamp screws nipped up with cage and cartridge still in: the place cannot slip unseen.',
-          )
-        : item('Place', 'held', 'Gauge out, clamp screws nipped up, the place checked again.'),
+        ? item(H.place, 'held', M.clampScrewsNippedUpCage)
+        : item(H.place, 'held', M.gaugeOutClampScrewsNipped),
     ],
   };
   return {
-    title: 'Split roller bearing',
+    title: M.splitRollerBearing,
     steps: standing(STANDS_ON, [
       safe,
       ...fixedFirstStep(setup),
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       {
         id: 'pedestal',
-        title: 'Pedestal',
+        title: M.pedestal,
         kind: gate,
-        guide:
-          'Base half in place, loose. The lower cartridge half decides on which side the grease boss ends.',
+        guide: M.baseHalfPlaceLooseLower,
         items: [
-          ifFitted('Pedestal', 'boss', 'Asked first: on which side must the grease boss end?'),
-          item('Pedestal', 'loose', 'Base half in place, bolts loose; shims, if any, carry the whole base.'),
-          item('Pedestal', 'up', 'Shaft a little up, held; room to turn the cartridge in.'),
+          ifFitted(H.pedestal, 'boss', M.askedFirstWhichSideMust),
+          item(H.pedestal, 'loose', M.baseHalfPlaceBoltsLoose),
+          item(H.pedestal, 'up', M.shaftLittleUpHeldRoom),
         ],
       },
       {
         id: 'outer',
-        title: 'Outer race',
+        title: M.outerRace,
         needs: boltNeeds('jointScrews'),
-        kind: boltsStep((s: SplitSetup) => specOf('Joint screws', set(s, 'jointScrews'))),
+        kind: boltsStep((s: SplitSetup) => specOf('screw', M.jointScrews, set(s, 'jointScrews'))),
         itemsFirst: true,
-        guide: 'Halves in the cartridge; joints tightened side about, the transition felt with a fingernail.',
+        guide: M.halvesCartridgeJointsTightenedSide,
         items: outerItems(setup),
       },
       {
         id: 'grease1',
-        title: 'Grease path',
+        title: M.greasePath,
         kind: gate,
-        guide: 'Proved before anything closes over it.',
-        closes: 'Once the cartridge is on, the hole can no longer be seen.',
+        guide: M.provedBeforeAnythingClosesOver,
+        closes: M.onceCartridgeHoleCanNo,
         items: [
-          item('Race', 'smooth', 'Transition across both joints felt: smooth.'),
-          ifFitted('Race', 'path', 'Pumped until fresh grease left the hole in the outer race.'),
+          item(H.race, 'smooth', M.transitionAcrossBothJointsFelt),
+          ifFitted(H.race, 'path', M.pumpedUntilFreshGreaseLeft),
         ],
       },
       {
         id: 'race',
-        title: 'Inner race',
+        title: M.innerRace,
         kind: raceGaps({ rings: false, offset: false }),
-        guide: 'Joints at 12 and 6 o’clock; a feeler in the lower joint holds both equal. No gap: stop.',
-        repeatWord: 'Set anew',
+        guide: M.joints126OclockFeeler,
+        repeatWord: M.setAnew,
       },
       {
         id: 'clamps',
-        title: 'Clamp rings',
+        title: M.clampRings,
         kind: raceGaps({ rings: true, offset: true }),
-        guide: `Lips inward, joints ${setup.clampOffsetDeg ?? 90}° off the race’s or as marked, screws finger-tight.`,
-        repeatWord: 'Set anew',
+        guide: M.lipsInwardJointsOffRaces({ clampOffset: setup.clampOffsetDeg ?? 90 }),
+        repeatWord: M.setAnew,
         items: [
-          ifFitted('Rings', 'lips', 'Lips of the rings face inward.'),
-          item(
-            'Rings',
-            'feelerout',
-            'The feeler that held the race gap is out: screws finger-tight, gaps equal.',
-          ),
+          ifFitted(H.rings, 'lips', M.lipsRingsFaceInward),
+          item(H.rings, 'feelerout', M.feelerHeldRaceGapOut),
         ],
       },
       axial,
       seat,
       {
         id: 'seated',
-        title: 'Gaps after',
+        title: M.gapsAfter,
         kind: raceGaps({ rings: true, offset: false }),
-        guide: 'Race and rings felt once more at both sides, all screws at torque.',
-        repeatWord: 'Seated again',
+        guide: M.raceRingsFeltOnceMore,
+        repeatWord: M.seatedAgain,
       },
       {
         id: 'cage',
-        title: 'Cage',
+        title: M.cage,
         kind: gate,
-        guide: 'Race and rollers greased, cage halves joined, turned on the race.',
+        guide: M.raceRollersGreasedCageHalves,
         items: [
-          item('Cage', 'greased', 'Race and rollers greased.'),
-          item('Cage', 'joined', 'Cage halves joined: clips, tabs or plates all home.'),
-          item('Cage', 'turns', 'First turn: the cage turns on the race, nothing binds.', {
-            remedy: 'Cage off, clips and rollers looked at, the axial place again.',
+          item(H.cage, 'greased', M.raceRollersGreased),
+          item(H.cage, 'joined', M.cageHalvesJoinedClipsTabs),
+          item(H.cage, 'turns', M.firstTurnCageTurnsRace, {
+            remedy: M.cageOffClipsRollersLooked,
           }),
         ],
       },
-      ...greaseStep(setup, 'Cartridge halves, before they close,'),
+      ...greaseStep(setup, M.cartridgeHalvesBeforeTheyClose),
       {
         id: 'cartridge',
-        title: 'Cartridge',
+        title: M.cartridge,
         needs: boltNeeds('cartridgeBolts'),
-        kind: boltsStep((s: SplitSetup) => specOf('Cartridge bolts', set(s, 'cartridgeBolts'))),
+        kind: boltsStep((s: SplitSetup) => specOf('bolt', M.cartridgeBolts, set(s, 'cartridgeBolts'))),
         itemsFirst: true,
-        guide: 'Lower half rotated in, upper half with the lubrication port on top; joints torqued, no gap.',
-        caution: 'The shaft may be raised a little for the lower half: by rated gear, fingers clear.',
+        guide: M.lowerHalfRotatedUpperHalf,
+        caution: M.shaftMayRaisedLittleLower,
         items: [
-          item('Cartridge', 'lower', 'Lower half rotated in; second turn: the shaft turns in it.'),
-          ifFitted('Cartridge', 'path', 'Grease path proved again: fresh grease left the hole.'),
+          item(H.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
+          ifFitted(H.cartridge, 'path', M.greasePathProvedAgainFresh),
           ...SEALS[setup.seals ?? 'labyrinth'],
-          item('Cartridge', 'upper', 'Upper half on, lubrication port on top.'),
+          item(H.cartridge, 'upper', M.upperHalfLubricationPortTop),
         ],
       },
       {
         id: 'lower',
-        title: 'Load on',
+        title: M.load,
         kind: gate,
-        guide: 'Seat filmed, shaft lowered now: the load is on before the cap.',
-        caution: 'Nobody under the shaft as it comes down.',
+        guide: M.seatFilmedShaftLoweredNow,
+        caution: M.nobodyUnderShaftAsComes,
         items: [
-          item('Load', 'nogap', 'No gap at the cartridge joints.'),
+          item(H.load, 'nogap', M.noGapCartridgeJoints),
           ifFitted(
-            'Load',
+            H.load,
             'film',
-            setup.film === 'oil'
-              ? 'Spherical seat lightly oiled.'
-              : 'Spherical seat with anti-seize, as the maker asks.',
+            setup.film === 'oil' ? M.sphericalSeatLightlyOiled : M.sphericalSeatAntiSeizeAs,
           ),
-          item('Load', 'lowered', 'Shaft lowered into the pedestal; support off.'),
-          item(
-            'Load',
-            'cap',
-            'Cap on by marks and dowels; a gap at the joint closed by light taps, not by its bolts.',
-          ),
+          item(H.load, 'lowered', M.shaftLoweredIntoPedestalSupport),
+          item(H.load, 'cap', M.capMarksDowelsGapJoint),
         ],
       },
       {
         id: 'bolts',
-        title: 'Cap bolts',
+        title: M.capBolts2,
         needs: boltNeeds('capBolts'),
         kind: boltsStep((s: SplitSetup) =>
-          specOf('Cap bolts', set(s, 'capBolts'), {
+          specOf('bolt', M.capBolts2, set(s, 'capBolts'), {
             layout: layoutOf(set(s, 'capBolts')),
             housing: true,
           }),
         ),
         itemsFirst: true,
-        guide: 'Just closed, the shaft turned so that the cartridge aligns itself, and only then to torque.',
+        guide: M.justClosedShaftTurnedSo,
         items: [
-          item('Cap', 'closed', 'Cap bolts just closed, no more.'),
+          item(H.cap, 'closed', M.capBoltsJustClosedNo),
           item(
-            'Cap',
+            H.cap,
             'turned',
-            setup.aligned === 'power'
-              ? 'Third turn: slowly by power under light load, where it is safe and agreed; the cartridge has aligned itself.'
-              : 'Third turn: several slow turns by hand; the cartridge has aligned itself.',
+            setup.aligned === 'power' ? M.thirdTurnSlowlyPowerUnder : M.thirdTurnSeveralSlowTurns,
           ),
         ],
       },

@@ -7,9 +7,12 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline } from '../../message/message.ts';
 import { diameters } from '../../steps/condition/diameters.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
+import { M } from './messages.ts';
 import type { SplitSetup } from './setup.ts';
 
 export type RaceGapsStepValues = {
@@ -26,14 +29,14 @@ export type RaceGapsStepValues = {
 /** A clamp ring's joint stands off the race's by its angle within this. Common practice, no source. */
 const OFFSET_WITHIN_DEG = 10;
 
-const LABEL: Record<string, string> = {
-  'race/a': 'Race, joint at 12 o’clock',
-  'race/b': 'Race, joint at 6 o’clock',
-  'ring/a': 'First clamp ring, one joint',
-  'ring/b': 'First clamp ring, other joint',
-  'ring2/a': 'Second clamp ring, one joint',
-  'ring2/b': 'Second clamp ring, other joint',
-  offset: 'Clamp ring’s joint from the race’s',
+const LABEL: Record<string, Text> = {
+  'race/a': M.raceJoint12Oclock,
+  'race/b': M.raceJoint6Oclock,
+  'ring/a': M.firstClampRingOneJoint,
+  'ring/b': M.firstClampRingOtherJoint,
+  'ring2/a': M.secondClampRingOneJoint,
+  'ring2/b': M.secondClampRingOtherJoint,
+  offset: M.clampRingsJointFromRaces,
 };
 
 type Parts = { rings: boolean; offset: boolean };
@@ -80,7 +83,7 @@ export const raceGaps = (parts: Parts) =>
                 {
                   code: `${step.id}.open`,
                   verdict: 'incomplete' as const,
-                  reason: `${LABEL[next]} is not measured yet.`,
+                  reason: M.notMeasuredYet({ label: LABEL[next] }),
                   params: { LABEL: LABEL[next] },
                   acceptable: false,
                 },
@@ -101,16 +104,16 @@ export const raceGaps = (parts: Parts) =>
         next: next ? placeOf(parts, next) : null,
         act: next
           ? next === 'offset'
-            ? 'Set the rings’ joints off the race’s, and measure the angle'
-            : `Feel: ${(LABEL[next] ?? '').toLowerCase()}`
-          : (race?.findings.find((f) => f.verdict === 'reject')?.reason ?? 'Gaps equal, and not zero.'),
+            ? M.setRingsJointsOffRaces
+            : M.feel({ label: inline(LABEL[next] ?? '') })
+          : (race?.findings.find((f) => f.verdict === 'reject')?.reason ?? M.gapsEqualNotZero),
       };
     },
     place(facts, step, key) {
       const place = placeOf(parts, key);
-      if (!place) return 'There is no such joint here.';
+      if (!place) return M.thereNoSuchJointHere;
       return readingAt(facts, step.id, key)
-        ? `${place.label} already has a reading. Withdraw it, with a reason, to feel again.`
+        ? M.alreadyHasReadingWithdrawReason({ label: place.label })
         : place;
     },
   });
@@ -149,17 +152,17 @@ function ringFindings(
       {
         ...shared,
         verdict: 'reject',
-        reason: `The ${which} clamp ring has no gap at a joint: it closes before it grips.`,
+        reason: M.clampRingHasNoGap({ which }),
         params: { which },
-        remedy: 'Stop. Rings and race are of one set? Is the shaft not too small?',
+        remedy: M.stopRingsRaceOneSet,
       },
     ];
   return [
     aboutEqual([rings.a, rings.b], stepMm, {
       code,
-      alike: `The ${which} clamp ring gapes alike.`,
-      unlike: `the ${which} clamp ring's screws are not drawn evenly.`,
-      remedy: 'Ease the wide side’s screws, draw both sides evenly, feel again.',
+      alike: M.clampRingGapesAlike({ which }),
+      unlike: M.clampRingSScrewsNot({ which }),
+      remedy: M.easeWideSidesScrewsDraw,
     }),
   ];
 }
@@ -176,15 +179,15 @@ function offsetFinding(deg: number, wanted: number): Finding {
     ? {
         ...shared,
         verdict: 'accept',
-        reason: `The rings’ joints stand ${deg}° from the race’s.`,
+        reason: M.ringsJointsStandFromRaces({ deg }),
         params: { deg },
       }
     : {
         ...shared,
         verdict: 'reject',
-        reason: `The rings’ joints stand ${deg}° from the race’s, not ${wanted}°.`,
+        reason: M.ringsJointsStandFromRaces2({ deg, wanted }),
         params: { deg, wanted },
-        remedy: 'Ease the clamp screws, turn the rings, measure again.',
+        remedy: M.easeClampScrewsTurnRings,
       };
 }
 

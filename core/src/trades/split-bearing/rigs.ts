@@ -2,69 +2,70 @@ import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
 import { seatOf } from '../../steps/condition/bench-seat.ts';
 import { split } from './example.ts';
+import { M } from './messages.ts';
 import type { SplitSetup } from './setup.ts';
 
 /** Halves of a race put round a shaft. */
 const race = defineRig<SplitSetup>({
   id: 'split-race',
-  name: 'Split race on a shaft',
-  says: 'Both halves of the inner race, clamp rings, a shaft, blades.',
+  name: M.splitRaceShaft,
+  says: M.bothHalvesInnerRaceClamp,
   setup: { ...split, machine: 'Practice bench', position: 'Split race' },
   until: 'race',
   faults: [
     {
       id: 'large',
       notWith: 'small',
-      name: 'The shaft is too large for the race',
+      name: M.shaftTooLargeRace,
       step: 'race',
       sign: (state) => standing(state, 'race').some((r) => r.value > 0.7),
-      because: 'Both gaps stand wide open: the halves do not come down on this shaft.',
+      because: M.bothGapsStandWideOpen,
     },
     {
       id: 'small',
-      name: 'The race does not grip: the shaft is too small',
+      name: M.raceDoesNotGripShaft,
       step: 'race',
       sign: (state) => {
         const gaps = standing(state, 'race').map((r) => r.value);
         return gaps.length > 0 && Math.max(...gaps) < 0.08;
       },
-      because: 'No gap is left: the halves meet before they grip, and the race will creep.',
+      because: M.noGapLeftHalvesMeet,
     },
     {
       id: 'apart',
-      name: 'Halves of two races',
+      name: M.halvesTwoRaces,
       step: 'outer',
       seen: {
         step: 'outer',
         item: 'marks',
-        says: 'One half bears another number than its fellow.',
+        says: M.oneHalfBearsAnotherNumber,
       },
-      because: 'Halves are made together: of two bearings they never make one.',
+      because: M.halvesMadeTogetherTwoBearings,
     },
     {
       id: 'step',
-      name: 'A step at the outer joints',
+      name: M.stepOuterJoints,
       step: 'grease1',
       seen: {
         step: 'grease1',
         item: 'smooth',
-        says: 'A finger drawn over the joint feels an edge on one side.',
+        says: M.fingerDrawnOverJointFeels,
       },
-      because: 'Rollers hammer over a step: the radial screws are eased and the halves set again.',
+      because: M.rollersHammerOverStepRadial,
     },
   ],
   looks: [
     {
       step: 'grease1',
       item: 'smooth',
-      says: 'The joint can be seen as a fine dark line; the finger feels nothing.',
-      because: 'A joint is seen; a step is felt.',
+      says: M.jointCanSeenAsFine,
+      because: M.jointSeenStepFelt,
     },
     {
       step: 'outer',
       item: 'marks',
-      says: 'The marks agree; beside them is an old centre punch mark on one half only.',
-      because: 'The match-marks are the maker’s; the punch mark is somebody’s.',
+      says: M.marksAgreeBesideThemOld,
+      because: M.matchMarksMakersPunchMark,
     },
   ],
   lay(chance, faults) {

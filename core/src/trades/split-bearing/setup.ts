@@ -1,5 +1,7 @@
 import { type InferType, number, object, string } from 'yup';
 import { ask, choice, isWhole } from '../../engine/asked.ts';
+import { M as H } from '../../engine/headings/messages.ts';
+import type { Text } from '../../message/message.ts';
 import { boltSet, HALVES, massFits, ROWS, splitParts } from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
@@ -11,10 +13,11 @@ import {
   MAKER_ORDER,
   placeFields,
 } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import type { ClampMethod, FilmMethod, RaceMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-export const RACE = 'Split race';
+export const RACE = M.splitRace;
 
 /**
  * A split cylindrical roller bearing in its split cartridge and pedestal. Lengths in mm, torques in N·m.
@@ -24,12 +27,12 @@ export const splitSetupSchema = object({
     .oneOf(['split-bearing'] as const)
     .required(),
   ...placeFields,
-  role: choice('Place', 'Bearing is', { fixed: 'fixed', float: 'float' }).required(),
+  role: choice(H.place, M.bearing, { fixed: 'fixed', float: 'float' }).required(),
   ...everyJob,
   holdBefore: holdBefore({
-    seat: 'seating loop',
-    bolts: 'cap bolts',
-    handturn: 'hand turn',
+    seat: M.seatingLoop,
+    bolts: M.capBolts,
+    handturn: M.handTurn,
     sign: 'signature',
   }),
   /** Bore of the inner race, for the first fill. */
@@ -37,40 +40,40 @@ export const splitSetupSchema = object({
     .moreThan(18)
     .max(1000)
     .required()
-    .meta(ask(RACE, 'Bore of the race', { decimals: 1, ofPlace: true })),
+    .meta(ask(RACE, M.boreRace, { decimals: 1, ofPlace: true })),
   /** The rings' joints stand so far off the race's, or as they are marked. Degrees. */
-  clampOffsetDeg: number().min(0).max(90).meta(ask(RACE, 'Rings’ joints off the race’s, °')),
+  clampOffsetDeg: number().min(0).max(90).meta(ask(RACE, M.ringsJointsOffRaces)),
   /** Outer race into its cartridge, clamp screws at the axial place, film on the cartridge: the schools. */
-  raceSchool: choice(RACE, 'Outer race goes in', {
-    'joints-first': 'joints first, eased, then radial',
-    'square-first': 'square on the shoulder first',
-  } satisfies Record<RaceMethod, string>).required(),
-  gaugeSchool: choice(RACE, 'Clamp screws at the axial place', {
-    'gauge-in': 'nipped with cage and cartridge in',
-    'gauge-out': 'after, and checked again',
-  } satisfies Record<ClampMethod, string>).required(),
-  film: choice(RACE, 'Cartridge’s outside', {
-    oil: 'light oil',
-    'anti-seize': 'anti-seize, by the maker',
-  } satisfies Record<FilmMethod, string>).required(),
+  raceSchool: choice(RACE, M.outerRaceGoes, {
+    'joints-first': M.jointsFirstEasedThenRadial,
+    'square-first': M.squareShoulderFirst,
+  } satisfies Record<RaceMethod, Text>).required(),
+  gaugeSchool: choice(RACE, M.clampScrewsAxialPlace, {
+    'gauge-in': M.nippedCageCartridge,
+    'gauge-out': M.afterCheckedAgain,
+  } satisfies Record<ClampMethod, Text>).required(),
+  film: choice(RACE, M.cartridgesOutside, {
+    oil: M.lightOil,
+    'anti-seize': M.antiSeizeMaker,
+  } satisfies Record<FilmMethod, Text>).required(),
   seals: choice(
     RACE,
-    'Seals',
-    { labyrinth: 'split labyrinth', packed: 'packing rings', lip: 'split lip' },
+    M.seals,
+    { labyrinth: M.splitLabyrinth, packed: M.packingRings, lip: M.splitLip },
     { fallback: 'labyrinth' },
   ),
   /** How the shaft is turned while the cartridge aligns itself. */
   aligned: choice(
     RACE,
-    'Cartridge aligned by',
-    { hand: 'slow turns by hand', power: 'slow power turn, light load' },
+    M.cartridgeAligned,
+    { hand: M.slowTurnsHand, power: M.slowPowerTurnLightLoad },
     { fallback: 'hand' },
   ),
   ...shaftFields,
-  jointScrews: boltSet('Joint screws, outer race', HALVES).required(),
-  clampScrews: boltSet('Clamp screws').required(),
-  cartridgeBolts: boltSet('Cartridge bolts', HALVES).required(),
-  capBolts: boltSet('Cap bolts', ROWS).required(),
+  jointScrews: boltSet(H.jointScrewsOuterRace, HALVES).required(),
+  clampScrews: boltSet(H.clampScrews).required(),
+  cartridgeBolts: boltSet(H.cartridgeBolts, HALVES).required(),
+  capBolts: boltSet(H.capBolts, ROWS).required(),
   condition: conditionPart([
     'look',
     'shaft',
@@ -84,7 +87,7 @@ export const splitSetupSchema = object({
   ...splitParts,
   schools: shaftSchools,
   maker: object({
-    closedBoreMm: fromSheet(1000, 'Bore at which the halves meet'),
+    closedBoreMm: fromSheet(1000, M.boreWhichHalvesMeet),
     ...makerShaft,
     ...makerCondition,
   })
@@ -96,7 +99,7 @@ export const splitSetupSchema = object({
     s && Math.abs(s.boreMm - s.shaftMm) > 0.05 * s.shaftMm
       ? context.createError({
           path: 'boreMm',
-          message: 'The race of a split bearing sits on the shaft itself: its bore is the shaft’s size.',
+          message: M.raceSplitBearingSitsShaft,
         })
       : true,
   )
@@ -104,7 +107,7 @@ export const splitSetupSchema = object({
     s && (s.clampScrews?.count ?? 0) % 2 === 1
       ? context.createError({
           path: 'clampScrews.count',
-          message: 'A split race has as many clamp screws on each side.',
+          message: M.splitRaceHasAsMany,
         })
       : true,
   )

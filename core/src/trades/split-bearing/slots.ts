@@ -10,6 +10,7 @@ import { BEARING_PIECE, BOX_PIECE, SHAFT_PIECE } from '../../steps/position-piec
 import { CONDITION_HISTORY, HOTTEST, SHAFT_HISTORY, TORQUE, VIBRATION } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
 import { largest, torqueOfSet } from '../../steps/wrench-reach.ts';
+import { M } from './messages.ts';
 import { CARTRIDGE_FILM, CLAMP_SCREWS, OUTER_RACE } from './methods.ts';
 import { rigs } from './rigs.ts';
 import type { SplitSetup } from './setup.ts';
@@ -24,7 +25,7 @@ export const slots: Slots<SplitSetup> = {
     measured(['fixedfirst']),
     {
       id: 'races',
-      name: 'Pedestal and races',
+      name: M.pedestalRaces,
       steps: ['pedestal', 'outer', 'grease1', 'race'],
       skill: 'bearings',
       hands: 2,
@@ -34,7 +35,7 @@ export const slots: Slots<SplitSetup> = {
     },
     {
       id: 'clamp',
-      name: 'Clamped and seated',
+      name: M.clampedSeated,
       steps: ['clamps', 'axial', 'seat', 'seated', 'cage'],
       skill: 'bearings',
       hands: 1,
@@ -43,7 +44,7 @@ export const slots: Slots<SplitSetup> = {
     },
     {
       id: 'close',
-      name: 'Housing closed',
+      name: M.housingClosed,
       steps: ['cartridge', 'lower', 'bolts', ...LAST_MEASURES, 'base', 'handturn', 'start', 'runin'],
       skill: 'bearings',
       hands: 2,

@@ -6,16 +6,17 @@ import { boltsCame, boltsRow, firstHoursCame, shaftCame } from '../../steps/came
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { firstHoursDrawing } from '../../steps/drawings.ts';
+import { M } from './messages.ts';
 import { races } from './race-gaps.ts';
 import type { SplitSetup } from './setup.ts';
 
 /** What is said of a split bearing fitted. */
 export const words: TradeWords<SplitSetup> = {
-  offer: ['Fit a split bearing', 'where no ring slides on'],
-  setup: 'Bearing, shaft, screws',
-  changes: 'bearing, screws',
-  sheet: 'Fit-up sheet',
-  signed: 'Fitted',
+  offer: [M.fitSplitBearing, M.whereNoRingSlides],
+  setup: M.bearingShaftScrews,
+  changes: M.bearingScrews,
+  sheet: M.fitUpSheet,
+  signed: M.fitted,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const race = (races.valuesOf(reportAt(state, 'seated')) ?? races.valuesOf(reportAt(state, 'race')))
@@ -36,9 +37,9 @@ export const words: TradeWords<SplitSetup> = {
       },
       rows: [
         row,
-        ['Race gaps, both joints', gapsMm === null ? '–' : `${num(gapsMm[0])} and ${len(gapsMm[1])}`],
-        ['Seating rounds', seatingRounds === null ? '–' : String(seatingRounds)],
-        boltsRow('Cap bolts', `${count} × ${size} ${grade}`, torqueNm),
+        [M.raceGapsBothJoints, gapsMm === null ? '–' : M.and({ gap: num(gapsMm[0]), gap2: len(gapsMm[1]) })],
+        [M.seatingRounds, seatingRounds === null ? '–' : String(seatingRounds)],
+        boltsRow(M.capBolts2, `${count} × ${size} ${grade}`, torqueNm),
         ...firstHours.rows,
       ],
     };

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { check } from '../../judgement/sentences.ts';
 import type { BeltStepValues } from '../../steps/condition/belts.ts';
 import type { CouplingStepValues } from '../../steps/condition/coupling.ts';
+import { english } from '../../testing/english.ts';
 import { firstOf, step, surveyor, valuesOf } from '../../testing/test-stand.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';
 import { type ConditionSetup, conditionSetupSchema, USUAL_CONDITION } from './setup.ts';
@@ -13,7 +14,7 @@ const verdicts = (h: BearingHand, id: string) =>
 /** What a survey that measures so still lacks, in the form's words; nothing where it may be opened. */
 const lackOf = (condition: ConditionSetup['condition']): string => {
   const checked = check(conditionSetupSchema, { ...USUAL_CONDITION, machine: 'P', position: 'S', condition });
-  return checked.ok ? '' : checked.faults.map((f) => f.message).join(' ');
+  return checked.ok ? '' : english(checked.faults.map((f) => f.message)).join(' ');
 };
 
 describe('coupling aligned cold for a machine that runs warm', () => {
@@ -57,7 +58,7 @@ describe('belts of the drive', () => {
   };
   it('are struck one by one, tensioned and struck again; both rounds stand', () => {
     const h = surveyor({}, condition).safe();
-    expect(step(h, 'belts').report?.act).toContain('40 Hz');
+    expect(english(step(h, 'belts').report?.act)).toContain('40 Hz');
     h.follow('belts', 'tension', () => 32);
     expect(verdicts(h, 'belts')['belt.1']).toBe('reject');
     h.do('measure.repeated', { step: 'belts', done: 'motor out two turns of the jack screw' });

@@ -1,48 +1,50 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps } from '../../steps/condition/condition-steps.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { standing } from '../../steps/standing.ts';
+import { M } from './messages.ts';
 import type { ConditionSetup } from './setup.ts';
 import { verdict } from './verdict.ts';
 
-const safe = safeStep('Safe and ready', [
+const safe = safeStep(M.safeReady, [
   ISOLATED,
   {
     id: 'drained',
-    group: 'Safe',
-    ask: 'Depressurised, drained, vented, cooled; the fluid’s safety sheet is read.',
+    group: H.safe,
+    ask: M.depressurisedDrainedVentedCooled,
   },
   {
     id: 'rotor',
-    group: 'Safe',
-    ask: 'The rotor turns by hand only; clothing and fingers clear of it, supports by rated gear.',
+    group: H.safe,
+    ask: M.rotorTurnsHandOnlyClothing,
   },
-  { id: 'protected', group: 'Safe', ask: 'Eye protection, gloves, boots on.' },
+  { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBoots },
   {
     id: 'gauges',
-    group: 'Ready',
-    ask: 'Gauges for this survey here, in date, zero checked; base holds firm.',
+    group: H.ready,
+    ask: M.gaugesSurveyHereDateZero,
   },
-  { id: 'clean', group: 'Ready', ask: 'Shaft and box wiped clean along their whole length.' },
+  { id: 'clean', group: H.ready, ask: M.shaftBoxWipedCleanAlong },
 ]);
 
 /** A survey of a machine, no part fitted: is this shaft, and the box round it, fit to receive anything? */
 export function conditionSurvey(setup: ConditionSetup): Procedure<ConditionSetup> {
   const measures = conditionSteps(setup).map((s) => ({ ...s, survey: true }));
   return {
-    title: 'Condition of shaft and box',
+    title: M.conditionShaftBox,
     steps: standing({ verdict: measures.map((m) => m.id) }, [
       safe,
       ...measures,
       {
         id: 'verdict',
-        title: 'Verdict',
+        title: M.verdict,
         kind: verdict,
-        guide: 'What passed, what stands against it, and what to do about each.',
+        guide: M.whatPassedWhatStandsAgainst,
         survey: true,
       },
-      { id: 'sign', title: 'Signature', kind: signature, guide: 'The sheet stays with the machine.' },
+      { id: 'sign', title: M.signature, kind: signature, guide: M.sheetStaysMachine },
     ]),
   };
 }

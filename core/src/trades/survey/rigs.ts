@@ -2,6 +2,7 @@ import { standing } from '../../engine/facts.ts';
 import { defineRig, either, oneOf, type Rig } from '../../engine/rig.ts';
 import type { JobState } from '../../engine/state.ts';
 import { survey } from './example.ts';
+import { M } from './messages.ts';
 import type { ConditionSetup } from './setup.ts';
 
 const bench = (position: string, condition: Partial<ConditionSetup['condition']>): ConditionSetup => ({
@@ -50,72 +51,71 @@ const stationParts = (state: JobState, step: string) =>
 /** A shaft on its rollers under a dial. */
 const shaft = defineRig<ConditionSetup>({
   id: 'shaft',
-  name: 'Shaft under the dial',
-  says: 'A pump shaft on its bearings, a dial on a magnetic base, two stations.',
+  name: M.shaftUnderDial,
+  says: M.pumpShaftBearingsDialMagnetic,
   setup: bench('Shaft in its bearings', { measures: ['look', 'runout'], runoutStations: 2, runoutAngles: 8 }),
   until: 'runout',
   faults: [
     {
       id: 'bent',
       notWith: 'off-centre',
-      name: 'The shaft is bent',
+      name: M.shaftBent,
       step: 'runout',
       sign(state) {
         const [a, b] = stationParts(state, 'runout');
         return (b?.throwMm ?? 0) > 0.03 && (b?.throwMm ?? 0) > 1.6 * (a?.throwMm ?? 0);
       },
-      because: 'The throw grows along the shaft, at the same angle: it is bent.',
+      because: M.throwGrowsAlongShaftSame,
     },
     {
       id: 'off-centre',
-      name: 'The shaft runs off centre',
+      name: M.shaftRunsOffCentre,
       step: 'runout',
       sign(state) {
         const [a, b] = stationParts(state, 'runout');
         return (a?.throwMm ?? 0) > 0.03 && (b?.throwMm ?? 0) < 1.6 * (a?.throwMm ?? 0);
       },
-      because: 'The throw is the same at both stations: the journal is not on the axis of what it carries.',
+      because: M.throwSameBothStationsJournal,
     },
     {
       id: 'oval',
-      name: 'The shaft is oval',
+      name: M.shaftOval,
       step: 'runout',
       sign: (state) => stationParts(state, 'runout').some((p) => p.ovalMm > 0.02),
-      because: 'Two highs and two lows a turn: it is out of round, straightening does nothing.',
+      because: M.twoHighsTwoLowsTurn,
     },
     {
       id: 'bruise',
-      name: 'There is a bruise on the shaft',
+      name: M.thereBruiseShaft,
       step: 'look',
       seen: {
         step: 'look',
         item: 'nail',
-        says: 'The nail catches on a bright spot the size of a lentil, a hammer mark.',
+        says: M.nailCatchesBrightSpotSize,
       },
-      because:
-        'One spot stands proud: it is dressed, and the dial read again, before anybody speaks of a bent shaft.',
+      because: M.oneSpotStandsProudDressed,
     },
     {
       id: 'loose-base',
-      name: 'The dial’s base is loose',
+      name: M.dialsBaseLoose,
       step: 'runout',
       sign: (_state, { taps }) =>
         [...taps.values()].some((t) => t.length > 1 && Math.max(...t) - Math.min(...t) > 0.012),
-      because: 'Tapped twice the dial does not come back to the same: what it says is not the shaft.',
+      because: M.tappedTwiceDialDoesNot,
     },
   ],
   looks: [
     {
       step: 'look',
       item: 'fretting',
-      says: 'A brown bloom where the old sleeve sat; wiped with an oily rag it is gone, and the nail feels nothing.',
-      because: 'Colour without depth is no fretting track.',
+      says: M.brownBloomWhereOldSleeve,
+      because: M.colourWithoutDepthNoFretting,
     },
     {
       step: 'look',
       item: 'burrs',
-      says: 'A bright ring stands where a lip ran; it can be seen, not felt.',
-      because: 'A polish is no edge: it would be one if the nail caught.',
+      says: M.brightRingStandsWhereLip,
+      because: M.polishNoEdgeWouldOne,
     },
   ],
   lay(chance, faults) {
@@ -162,71 +162,71 @@ const whole = (state: JobState): boolean =>
 /** A seat measured with the micrometer, three stations by three angles. */
 const seat = defineRig<ConditionSetup>({
   id: 'seat',
-  name: 'Seat of a seal',
-  says: 'A shaft of 90 on trestles, a micrometer that reaches, light from one side.',
+  name: M.seatSeal,
+  says: M.shaft90TrestlesMicrometerReaches,
   setup: bench('Seat on the trestles', { measures: ['look', 'shaft'] }),
   until: 'shaft',
   faults: [
     {
       id: 'oval',
-      name: 'The seat is oval',
+      name: M.seatOval,
       step: 'shaft',
       sign: (state) => [1, 2, 3].some((n) => within(state, n) > 0.03),
-      because: 'Within a station the diameter differs by the angle: it is out of round.',
+      because: M.withinStationDiameterDiffersAngle,
     },
     {
       id: 'tapered',
       notWith: 'worn',
-      name: 'The seat is tapered',
+      name: M.seatTapered,
       step: 'shaft',
       sign: (state) =>
         whole(state) &&
         Math.abs(stationMean(state, 1) - stationMean(state, 3)) > 0.03 &&
         within(state, 1) < 0.03,
-      because: 'From one end to the other the diameter falls steadily.',
+      because: M.fromOneEndOtherDiameter,
     },
     {
       id: 'worn',
-      name: 'A worn band under the old sleeve',
+      name: M.wornBandUnderOldSleeve,
       step: 'shaft',
       sign: (state) => stationMean(state, 2) < Math.min(stationMean(state, 1), stationMean(state, 3)) - 0.03,
-      because: 'The middle is smaller than both ends: something ran there.',
+      because: M.middleSmallerThanBothEnds,
     },
     {
       id: 'edge',
-      name: 'A sharp edge at the step',
+      name: M.sharpEdgeStep,
       step: 'look',
       seen: {
         step: 'look',
         item: 'burrs',
-        says: 'The shoulder has an edge that takes a curl off a fingernail.',
+        says: M.shoulderHasEdgeTakesCurl,
       },
-      because: 'An O-ring pushed over it is cut, and nobody sees it until it leaks.',
+      because: M.oRingPushedOverCut,
     },
     {
       id: 'filed',
-      name: 'Keyway and thread are bare',
+      name: M.keywayThreadBare,
       step: 'look',
       seen: {
         step: 'look',
         item: 'taped',
-        says: 'The keyway lies open; there is no tape over it or over the thread.',
+        says: M.keywayLiesOpenThereNo,
       },
-      because: 'What passes over a keyway is cut by it.',
+      because: M.whatPassesOverKeywayCut,
     },
   ],
   looks: [
     {
       step: 'look',
       item: 'fretting',
-      says: 'Blue marking compound from the last check, all over the seat; under it the surface is whole.',
-      because: 'Ink is ink.',
+      says: M.blueMarkingCompoundFromLast,
+      because: M.inkInk,
     },
     {
       step: 'look',
       item: 'nail',
-      says: 'The lathe’s finishing marks can be seen all round; the nail slides over them.',
-      because: 'A turned surface shows its feed: seen is not felt.',
+      says: M.lathesFinishingMarksCanSeen,
+      because: M.turnedSurfaceShowsFeedSeen,
     },
   ],
   lay(chance, faults) {
@@ -251,53 +251,53 @@ const seat = defineRig<ConditionSetup>({
 /** A box face swept with a dial carried by the shaft. */
 const face = defineRig<ConditionSetup>({
   id: 'box-face',
-  name: 'Box face',
-  says: 'The open box, a dial clamped to the shaft, its anvil on the gasket face.',
+  name: M.boxFace,
+  says: M.openBoxDialClampedShaft,
   setup: bench('Face of the box', { measures: ['look', 'face'] }),
   until: 'face',
   faults: [
     {
       id: 'square',
-      name: 'The face is out of square',
+      name: M.faceOutSquare,
       step: 'face',
       sign: (state) => partsOf(pointsOf(state, 'face')).throwMm > 0.04,
-      because: 'One high and one low a turn: the whole face stands askew to the shaft.',
+      because: M.oneHighOneLowTurn,
     },
     {
       id: 'scratch',
-      name: 'A scratch across the gasket face',
+      name: M.scratchAcrossGasketFace,
       step: 'look',
       seen: {
         step: 'look',
         item: 'face',
-        says: 'A scratch runs from the inner edge to the outer; the nail drops into it.',
+        says: M.scratchRunsFromInnerEdge,
       },
-      because: 'A scratch across is a way out: along it the gasket leaks.',
+      because: M.scratchAcrossWayOutAlong,
     },
     {
       id: 'float',
-      name: 'The shaft floats while it is swept',
+      name: M.shaftFloatsWhileSwept,
       step: 'face',
       seen: {
         step: 'face',
         item: 'held',
-        says: 'Let go, the shaft wanders in and out by a hair while it is turned.',
+        says: M.letGoShaftWandersOut,
       },
-      because: 'What the shaft floats, the dial reads as face: it is pushed one way and held.',
+      because: M.whatShaftFloatsDialReads,
     },
   ],
   looks: [
     {
       step: 'look',
       item: 'face',
-      says: 'Circles of the facing tool shine in the light, all concentric.',
-      because: 'Marks that run round lead nowhere: it is those across that leak.',
+      says: M.circlesFacingToolShineLight,
+      because: M.marksRunRoundLeadNowhere,
     },
     {
       step: 'look',
       item: 'box',
-      says: 'An old paint run stands outside the bolt circle.',
-      because: 'Outside the joint it seals nothing and holds nothing off.',
+      says: M.oldPaintRunStandsOutside,
+      because: M.outsideJointSealsNothingHolds,
     },
   ],
   lay(chance, faults) {

@@ -6,6 +6,7 @@ import { SHAFT_METHODS } from '../../steps/condition/setup-fields.ts';
 import { BOX_PIECE, SHAFT_PIECE } from '../../steps/position-pieces.ts';
 import { CONDITION_HISTORY, SHAFT_HISTORY } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import { rigs } from './rigs.ts';
 import type { ConditionSetup } from './setup.ts';
 
@@ -14,9 +15,9 @@ export const slots: Slots<ConditionSetup> = {
   stage: (setup) => (setup?.condition?.measures.includes('coupling') ? 'couple' : 'survey'),
   tasks: [
     measured([...LAST_MEASURES, 'verdict'], {
-      name: 'Surveyed',
+      name: M.surveyed,
       minutes: [30, 50, 100],
-      finds: { what: 'it fails', odds: 0.15, minutes: [180, 300, 600] },
+      finds: { what: M.fails, odds: 0.15, minutes: [180, 300, 600] },
     }),
   ],
   practice: rigs,

@@ -3,22 +3,25 @@ import { lackingAt } from '../../engine/lacking.ts';
 import type { Facts, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import type { Text } from '../../message/message.ts';
+import { inline, listOf } from '../../message/message.ts';
 import { MEASURE_TITLE, MEASURES } from '../../steps/condition/condition.ts';
+import { M } from './messages.ts';
 import type { ConditionSetup } from './setup.ts';
 
 export type VerdictLine = {
   step: string;
-  title: string;
+  title: Text;
   verdict: 'accept' | 'caution' | 'too-close' | 'reject';
   /** Cautions, which do not stand against it. */
-  cautions: string[];
-  against: Array<{ code: string; reason: string; remedy: string | null; accepted: string | null }>;
+  cautions: Text[];
+  against: Array<{ code: string; reason: Text; remedy: Text | null; accepted: string | null }>;
 };
 export type VerdictValues = { fit: 'fit' | 'not-fit' | 'undecided'; lines: VerdictLine[] };
 
 const isOver = (f: Finding) => f.verdict === 'reject' || f.verdict === 'too-close';
 
-function lineOf(facts: Facts<ConditionSetup>, id: string, title: string, report: StepReport): VerdictLine {
+function lineOf(facts: Facts<ConditionSetup>, id: string, title: Text, report: StepReport): VerdictLine {
   const against = report.findings.filter(isOver).map((f) => ({ f, by: acceptanceOf(facts, id, f) }));
   const standing = against.filter((a) => !a.by).map((a) => a.f);
   return {
@@ -52,9 +55,13 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
     const open = lines.filter((l) => l.verdict === 'too-close');
     const accepted = lines.flatMap((l) => l.against.filter((a) => a.accepted));
     const fit = stops.length > 0 ? 'not-fit' : open.length > 0 ? 'undecided' : 'fit';
-    const names = (of: VerdictLine[]) => of.map((l) => l.title.toLowerCase()).join(', ');
+    const names = (of: VerdictLine[]) =>
+      listOf(
+        of.map((l) => inline(l.title)),
+        ', ',
+      );
     // Said not to be measured, a step speaks neither for nor against.
-    const unread = lines.filter((l) => lackingAt(facts, l.step)).map((l) => l.title.toLowerCase());
+    const unread = lines.filter((l) => lackingAt(facts, l.step)).map((l) => inline(l.title));
     const finding: Finding = {
       code: 'verdict.fit',
       acceptable: false,
@@ -62,27 +69,29 @@ export const verdict = stepKind<ConditionSetup, VerdictValues>('survey-verdict',
       ...(fit === 'not-fit'
         ? {
             verdict: 'reject',
-            reason: `Not fit to receive a part: ${names(stops)}.`,
+            reason: M.notFitReceivePart({ names: names(stops) }),
             params: { stops: names(stops) },
-            remedy:
-              'Follow the remedies, measure those steps again; or the lead hand accepts, by name, at the step itself.',
+            remedy: M.followRemediesMeasureThoseSteps,
           }
         : fit === 'undecided'
           ? {
               verdict: 'too-close',
-              reason: `Undecided: ${names(open)} too close to call.`,
+              reason: M.undecidedTooCloseCall({ names: names(open) }),
               params: { open: names(open) },
-              remedy: 'Repeat the readings named there, or use finer gauges.',
+              remedy: M.repeatReadingsNamedThereUse,
             }
           : {
               verdict: accepted.length + unread.length > 0 ? 'caution' : 'accept',
               reason:
                 unread.length > 0
-                  ? `Fit by what was measured. Not measured: ${unread.join(', ')}.`
+                  ? M.fitWhatMeasuredNotMeasured({ unread: listOf(unread, ', ') })
                   : accepted.length > 0
-                    ? `Fit to receive, with ${accepted.length === 1 ? 'one deviation' : `${accepted.length} deviations`} accepted by name.`
-                    : 'Fit to receive: everything asked for passed.',
-              params: { accepted: accepted.length, unread: unread.join(', ') },
+                    ? M.fitReceiveAcceptedName({
+                        count:
+                          accepted.length === 1 ? M.oneDeviation : M.deviations({ count: accepted.length }),
+                      })
+                    : M.fitReceiveEverythingAskedPassed,
+              params: { accepted: accepted.length, unread: listOf(unread, ', ') },
             }),
     };
     return {

@@ -4,19 +4,20 @@ import { num } from '../../quantities/say.ts';
 import { orDash, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
+import { M } from './messages.ts';
 import type { ConditionSetup } from './setup.ts';
 import { verdict } from './verdict.ts';
 
-const FIT_WORDS = { fit: 'fit to receive', 'not-fit': 'not fit', undecided: 'undecided' } as const;
+const FIT_WORDS = { fit: M.fitReceive, 'not-fit': M.notFit, undecided: 'undecided' } as const;
 
 /** What is said of a machine surveyed. */
 export const words: TradeWords<ConditionSetup> = {
-  offer: ['Survey a machine', 'shaft and box, fit to receive?'],
+  offer: [M.surveyMachine, M.shaftBoxFitReceive],
   measuresOnly: true,
-  setup: 'What is measured, shaft',
-  changes: 'what is measured',
-  sheet: 'Condition sheet',
-  signed: 'Measured',
+  setup: M.whatMeasuredShaft,
+  changes: M.whatMeasured,
+  sheet: M.conditionSheet,
+  signed: M.measured,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const c = conditionCame(state);
@@ -24,15 +25,15 @@ export const words: TradeWords<ConditionSetup> = {
     return {
       results: { ...shaft, ...c, verdict: fit },
       rows: [
-        ['Verdict', fit === null ? '–' : FIT_WORDS[fit]],
+        [M.verdict, fit === null ? '–' : FIT_WORDS[fit]],
         row,
-        ['Run-out, largest TIR', orDash(c.runoutMm)],
+        [M.runOutLargestTir, orDash(c.runoutMm)],
         [
-          'End play, radial play',
-          `${c.endPlayMm === null ? '–' : num(c.endPlayMm)} and ${orDash(c.radialPlayMm)}`,
+          M.endPlayRadialPlay,
+          M.and({ endPlay: c.endPlayMm === null ? '–' : num(c.endPlayMm), orDash: orDash(c.radialPlayMm) }),
         ],
-        ['Box face, TIR', orDash(c.faceMm)],
-        ['Box bore, TIR', orDash(c.boreMm)],
+        [M.boxFaceTir, orDash(c.faceMm)],
+        [M.boxBoreTir, orDash(c.boreMm)],
       ],
     };
   },

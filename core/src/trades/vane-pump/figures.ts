@@ -1,6 +1,7 @@
 import { figureOf, type KindFigure } from '../../engine/figure.ts';
 import { pileFigure } from '../../steps/figures/pile.ts';
 import { SHARED_FIGURES } from '../../steps/figures/shared.ts';
+import { M } from './messages.ts';
 import { thicknessesOf } from './setup.ts';
 import { shimFloats } from './shims.ts';
 
@@ -11,9 +12,9 @@ export const figures: readonly KindFigure[] = [
     const pile = (heap: readonly number[]) =>
       thicknessesOf(setup).map((thicknessMm, i) => ({ thicknessMm, count: heap[i] ?? 0 }));
     return [
-      pileFigure({ pile: pile(v.off), title: 'under the cap now' }),
+      pileFigure({ pile: pile(v.off), title: M.underCapNow }),
       ...(v.told?.stack
-        ? [pileFigure({ pile: pile(v.told.stack.counts), title: 'the float asks for', tone: 'brass' })]
+        ? [pileFigure({ pile: pile(v.told.stack.counts), title: M.floatAsks, tone: 'brass' })]
         : []),
     ];
   }),

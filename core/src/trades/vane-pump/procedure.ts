@@ -1,4 +1,7 @@
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
+import { expr } from '../../message/message.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { assemblyStep } from '../../steps/rebuild/assembly.ts';
@@ -8,6 +11,7 @@ import { ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { startOrder } from '../../steps/start-order.ts';
+import { M } from './messages.ts';
 import { PARTS, TAGGED } from './parts.ts';
 import { shimsByFloat, type VanePumpSetup } from './setup.ts';
 import { countedOff, countedOn, floatMeasured, HEAP_ITEM } from './shims.ts';
@@ -15,38 +19,33 @@ import { countedOff, countedOn, floatMeasured, HEAP_ITEM } from './shims.ts';
 type Step = StepDefinition<VanePumpSetup>;
 type Side = 1 | 2;
 
-const safe = safeStep('Safe and complete', [
+const safe = safeStep(M.safeComplete, [
   ISOLATED,
-  item(
-    'Safe',
-    'pressure',
-    'Pump and system depressurised and vented; the gauge shows nothing. It stays in its pipes.',
-  ),
+  item(H.safe, 'pressure', M.pumpSystemDepressurisedVentedGauge),
   ROTOR,
-  item('Safe', 'gas', 'No flammable or harmful vapour: measured, and said by whoever set the permit.'),
-  item('Safe', 'protected', 'Eye protection, gloves for what was in it, boots on.'),
-  ifFitted('Kit', 'instructions', 'Maker’s instructions on the bench; they outrank this list.'),
-  item('Kit', 'kit', 'Seats, rings, grease seals, O-rings of both sides: new, in their wrapping.'),
-  ifFitted('Kit', 'tools', 'Guard ring, shaft guard, guide rods, clean seat tool at hand.'),
+  item(H.safe, 'gas', M.noFlammableHarmfulVapourMeasured),
+  item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
+  ifFitted(H.kit, 'instructions', M.makersInstructionsBenchTheyOutrank),
+  item(H.kit, 'kit', M.seatsRingsGreaseSealsO),
+  ifFitted(H.kit, 'tools', M.guardRingShaftGuardGuide),
 ]);
 
 /** What is heavy, and where the weep hole stands: by how the pump is mounted. */
-const weep = ({ mounted }: VanePumpSetup): string =>
-  mounted === 'foot' ? 'at the bottom, 6 o’clock' : 'opposite the suction';
-const nipple = ({ mounted }: VanePumpSetup): string =>
-  mounted === 'foot' ? 'on top, 12 o’clock' : 'at the bottom, opposite the suction';
+const weep = ({ mounted }: VanePumpSetup): Text => (mounted === 'foot' ? M.bottom6Oclock : M.oppositeSuction);
+const nipple = ({ mounted }: VanePumpSetup): Text =>
+  mounted === 'foot' ? M.top12Oclock : M.bottomOppositeSuction;
 
 const CAUSES = [
-  'shims that are not the ones that came off',
-  'a seat that is not home, or cracked',
-  'the retainer’s notch beside the pin',
-  'vanes stuck in their slots',
+  M.shimsNotOnesCameOff,
+  M.seatNotHomeCracked,
+  M.retainersNotchBesidePin,
+  M.vanesStuckTheirSlots,
 ] as const;
 
 /** A head or a cap drawn up: rods or jacking bolts fill holes until they are out. */
 const drawn = (
   id: string,
-  title: string,
+  title: Text,
   count: (s: VanePumpSetup) => number,
   torqueNm: (s: VanePumpSetup) => number | undefined,
   head: boolean,
@@ -56,6 +55,7 @@ const drawn = (
   title,
   needs: [head ? 'headNm' : 'capNm'],
   kind: boltsStep<VanePumpSetup>((s) => ({
+    one: 'bolt',
     what: title,
     count: count(s),
     layout: 'circle',
@@ -64,9 +64,9 @@ const drawn = (
       ? {
           occupied: {
             holes: [1, 1 + Math.floor(count(s) / 2)],
-            by: 'guide rod',
+            by: M.guideRod,
             free: 'rods',
-            wait: 'The guide rods still fill the last two holes: take them out, and say so below.',
+            wait: M.guideRodsStillFillLast,
           },
         }
       : {}),
@@ -76,143 +76,118 @@ const drawn = (
             holes: 2,
             step: id.replace('headbolts', 'headon'),
             free: 'jackout',
-            wait: 'Jacking bolts still stand in their holes: the head would gape. Out with them first.',
+            wait: M.jackingBoltsStillStandTheir,
           },
         }
       : {}),
   })),
-  guide: rods
-    ? 'Snug all but the two under the rods; rods out, last two in; then the star, the last pass to torque.'
-    : head
-      ? 'Snug, then the star, the last pass to torque.'
-      : 'Snug, then crosswise to torque.',
-  items: rods ? [item('Rods', 'rods', 'Both guide rods are out; the last two bolts can go in.')] : [],
+  guide: rods ? M.snugAllButTwoUnder : head ? M.snugThenStarLastPass : M.snugThenCrosswiseTorque,
+  items: rods ? [item(H.rods, 'rods', M.bothGuideRodsOutLast)] : [],
 });
 
 /** One side: opened, its seal out and the new one in, closed with its own shims. The second is the first in a mirror. */
 function sideSteps(n: Side, s: VanePumpSetup): Step[] {
-  const side = `side ${n}`;
+  const side = M.side({ n });
   const at = (id: string) => `${id}${n}`;
   // The drawing follows the first side's names; the mirror is drawn the same.
   const order = ['head', 'seat', 'rotary', 'headon', 'thrust', 'shimson', 'cap'].map((id) => at(id));
   const parts = PARTS.map((p) => ({ ...p, at: p.at.replace('1', String(n)) }));
   const together = (
     id: string,
-    title: string,
-    guide: string,
+    title: Text,
+    guide: Text,
     items: Parameters<typeof asked>[3],
     more: Partial<Step> = {},
-  ) => assemblyStep<VanePumpSetup>(parts, order, at(id), `${title}, ${side}`, guide, items, more);
+  ) => assemblyStep<VanePumpSetup>(parts, order, at(id), expr`${title}, ${side}`, guide, items, more);
   const capOff: Step[] = s.capStays
     ? []
     : [
         {
           id: at('shimsoff'),
-          title: `Cap off, ${side}`,
+          title: M.capOff({ side }),
           kind: countedOff(),
-          guide:
-            'Cap off square; shims counted into heaps by thickness, marked with this side, written down.',
-          closes: 'Mixed with the other side’s, nobody can say again which were whose.',
+          guide: M.capOffSquareShimsCounted,
+          closes: M.mixedOtherSidesNobodyCan,
           items: [HEAP_ITEM],
         },
-        asked(at('thrustoff'), `Thrust parts off, ${side}`, 'In their order, laid out as they came.', [
-          item('Thrust', 'order', 'Washer, needle cage, washer, ring: laid out in this order.'),
-          item('Thrust', 'state', 'Rollers, tracks and ring: wear, colour, dents?', { note: true }),
+        asked(at('thrustoff'), M.thrustPartsOff({ side }), M.theirOrderLaidOutAs, [
+          item(H.thrust, 'order', M.washerNeedleCageWasherRing),
+          item(H.thrust, 'state', M.rollersTracksRingWearColour, { note: true }),
         ]),
       ];
   return [
     ...capOff,
     asked(
       at('headoff'),
-      `Head off, ${side}`,
-      'Jacked off by its own holes, square; the shaft is not touched.',
+      M.headOff({ side }),
+      M.jackedOffOwnHolesSquare,
       [
-        item('Head', 'jacked', 'Jacking bolts turned in evenly, a little each; head came off square.'),
-        item('Head', 'shaft', 'Nothing touched the shaft.', {
-          remedy: 'Look at it with a lamp: a scratch under the O-ring leaks. Dress it, or stop here.',
+        item(H.head, 'jacked', M.jackingBoltsTurnedEvenlyLittle),
+        item(H.head, 'shaft', M.nothingTouchedShaft, {
+          remedy: M.lookLampScratchUnderO,
         }),
-        item(
-          'Head',
-          'together',
-          'Old grease seal and seat tapped out together round the rim, and thrown away.',
-        ),
-        item('Head', 'bore', 'Bore cleaned; no lead-in chamfer: its edge lightly emeried, dust out.'),
+        item(H.head, 'together', M.oldGreaseSealSeatTapped),
+        item(H.head, 'bore', M.boreCleanedNoLeadChamfer),
       ],
-      { caution: 'The head is heavy: gear or two people, and no hand between it and the case.' },
+      { caution: M.headHeavyGearTwoPeople },
     ),
     together(
       'seat',
-      'New seal into the head',
-      'Grease seal first, then the seat: by hand only, never a hammer or a press.',
+      M.newSealIntoHead,
+      M.greaseSealFirstThenSeat,
       [
-        ifFitted(
-          'Grease seal',
-          'greaseseal',
-          'Grease seal flat side down on its tool until it clicks, tapped home.',
-        ),
-        item('Seat', 'oiled', 'Seat and its O-ring generously oiled, bore too.'),
-        item('Seat', 'smooth', 'Smooth side up.', {
-          remedy:
-            'The other way the ring runs on the rough side and leaks from the first turn: out, and a new one in.',
+        ifFitted(H.greaseSeal, 'greaseseal', M.greaseSealFlatSideDown),
+        item(H.seat, 'oiled', M.seatORingGenerouslyOiled),
+        item(H.seat, 'smooth', M.smoothSideUp, {
+          remedy: M.otherWayRingRunsRough,
         }),
         item(
-          'Seat',
+          H.seat,
           'guard',
-          s.fixtures === 'none'
-            ? 'Clean cloth between hand and seat: nothing else touches the face.'
-            : 'Guard ring on the tool: nothing but it touches the face.',
+          s.fixtures === 'none' ? M.cleanClothBetweenHandSeat : M.guardRingToolNothingBut,
         ),
-        item('Seat', 'hands', 'Pushed with the hands alone until it snapped in.', {
-          remedy: 'Hammered or pressed it cracks where it cannot be seen: out, and a new one in.',
+        item(H.seat, 'hands', M.pushedHandsAloneUntilSnapped, {
+          remedy: M.hammeredPressedCracksWhereCannot,
         }),
-        item('Seat', 'looked', 'Looked at afterwards all round: level, no chip, no print.'),
-        item('Head', 'ring', 'Head face clean, new O-ring in its groove.'),
+        item(H.seat, 'looked', M.lookedAfterwardsAllRoundLevel),
+        item(H.head, 'ring', M.headFaceCleanNewO),
       ],
-      { closes: 'Once the head is on, the seat cannot be seen.' },
+      { closes: M.onceHeadSeatCannotSeen },
     ),
-    together('rotary', 'Rotating ring', 'Shaft clean and oiled, drive pin and keyway at 12 o’clock.', [
-      item('Shaft', 'clean', 'Shaft clean, dressed, oiled.'),
-      item('Shaft', 'pin', 'Drive pin and keyway at 12 o’clock.'),
-      item('Ring', 'retainer', 'Retainer on, its notch on the drive pin.', {
-        remedy:
-          'Beside the pin it is not driven: the ring stands still and the shaft turns in it. Turn it until it drops on.',
+    together('rotary', M.rotatingRing, M.shaftCleanOiledDrivePin, [
+      item(H.shaft, 'clean', M.shaftCleanDressedOiled),
+      item(H.shaft, 'pin', M.drivePinKeyway12Oclock),
+      item(H.ring, 'retainer', M.retainerNotchDrivePin, {
+        remedy: M.besidePinNotDrivenRing,
       }),
-      item('Ring', 'oring', 'O-ring on the rotating ring’s back.'),
-      item('Ring', 'notches', 'Its notches sit on the retainer’s guides.'),
-      item('Ring', 'faces', 'Both faces wiped last, untouched since.'),
+      item(H.ring, 'oring', M.oRingRotatingRingsBack),
+      item(H.ring, 'notches', M.notchesSitRetainersGuides),
+      item(H.ring, 'faces', M.bothFacesWipedLastUntouched),
     ]),
     together(
       'headon',
-      'Head on',
-      s.fixtures === 'none'
-        ? 'By hand, square to the shaft: the faces do not meet while the head slides on.'
-        : 'Shaft guard and two guide rods: the faces do not meet while the head slides on.',
+      M.head2,
+      s.fixtures === 'none' ? M.handSquareShaftFacesDo : M.shaftGuardTwoGuideRods,
       [
         ...(s.fixtures === 'none'
           ? []
           : [
-              item('Head', 'guard', 'Shaft guard on before the head.'),
-              item('Head', 'rods', 'Two guide rods in opposite holes.'),
+              item(H.head, 'guard', M.shaftGuardBeforeHead),
+              item(H.head, 'rods', M.twoGuideRodsOppositeHoles),
             ]),
-        item('Head', 'weep', `Weep hole ${weep(s)}.`, {
-          remedy: 'Off and round: elsewhere a leak fills the bearing before anybody sees it.',
+        item(H.head, 'weep', M.weepHole({ weep: weep(s) }), {
+          remedy: M.offRoundElsewhereLeakFills,
         }),
-        item('Head', 'jackout', 'Jacking bolts out of their holes before it slides back.', {
-          remedy: 'Out with them: they hold the head off its face, and it gapes.',
+        item(H.head, 'jackout', M.jackingBoltsOutTheirHoles, {
+          remedy: M.outThemTheyHoldHead,
         }),
-        item(
-          'Head',
-          'slid',
-          s.fixtures === 'none'
-            ? 'Slid on by hand, home all round.'
-            : 'Slid over the rods by hand, home all round.',
-        ),
+        item(H.head, 'slid', s.fixtures === 'none' ? M.slidHandHomeAllRound : M.slidOverRodsHandHome),
       ],
-      { closes: 'Once the head is home, the faces cannot be seen.' },
+      { closes: M.onceHeadHomeFacesCannot },
     ),
     drawn(
       at('headbolts'),
-      `Head bolts, ${side}`,
+      M.headBolts3({ side }),
       (x) => x.headBolts,
       (x) => x.headNm,
       true,
@@ -222,50 +197,47 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       ? s.fixtures === 'none'
         ? []
         : [
-            asked(at('guardoff'), `Guard off, ${side}`, 'After torque.', [
-              item('Guard', 'off', 'Shaft guard off.'),
+            asked(at('guardoff'), M.guardOff({ side }), M.afterTorque, [
+              item(H.guard, 'off', M.shaftGuardOff),
             ]),
           ]
       : [
-          together('thrust', 'Thrust parts in', 'Guard off after torque; then the order they lay in.', [
-            ...(s.fixtures === 'none' ? [] : [item('Thrust', 'off', 'Shaft guard off.')]),
-            item('Thrust', 'parts', 'Ring, washer, needle cage, washer: in, greased.'),
+          together('thrust', M.thrustParts2, M.guardOffAfterTorqueThen, [
+            ...(s.fixtures === 'none' ? [] : [item(H.thrust, 'off', M.shaftGuardOff)]),
+            item(H.thrust, 'parts', M.ringWasherNeedleCageWasher),
           ]),
           ...(shimsByFloat(s)
             ? [
                 {
                   id: at('float'),
-                  title: `End float, ${side}`,
+                  title: M.endFloat({ side }),
                   kind: floatMeasured(at('shimsoff')),
-                  guide:
-                    'Cap over the shims that came off, bolts snug; a dial on the shaft, pushed and pulled.',
-                  repeatWord: 'Put on anew',
+                  guide: M.capOverShimsCameOff,
+                  repeatWord: M.putAnew,
                 } satisfies Step,
               ]
             : []),
           {
             id: at('shimson'),
-            title: shimsByFloat(s) ? `Shims by the float, ${side}` : `Same shims back, ${side}`,
+            title: shimsByFloat(s) ? M.shimsFloat({ side }) : M.sameShimsBack({ side }),
             kind: countedOn(at('shimsoff'), shimsByFloat(s) ? at('float') : null),
-            guide: shimsByFloat(s)
-              ? 'Cap off again; the heap the float asks for, counted before the cap goes on.'
-              : 'The same shims, lined up by two bolts; counted once more before the cap goes on.',
+            guide: shimsByFloat(s) ? M.capOffAgainHeapFloat : M.sameShimsLinedUpTwo,
             items: [HEAP_ITEM],
           },
-          together('cap', 'Cap on', 'Over its shims, nipple where grease is pushed in from.', [
-            ifFitted('Cap', 'nipple', `Nipple ${nipple(s)}.`),
-            item('Cap', 'lined', 'Shims lined up by two bolts, none pinched.'),
+          together('cap', M.cap2, M.overShimsNippleWhereGrease, [
+            ifFitted(H.cap, 'nipple', M.nipple({ nipple: nipple(s) })),
+            item(H.cap, 'lined', M.shimsLinedUpTwoBolts),
           ]),
           drawn(
             at('capbolts'),
-            `Cap bolts, ${side}`,
+            M.capBolts3({ side }),
             (x) => x.capBolts,
             (x) => x.capNm,
             false,
             false,
           ),
         ]),
-    handTurnStep<VanePumpSetup>(at('turn'), `Hand turn, ${side}`, 'It turns over freely by hand.', CAUSES),
+    handTurnStep<VanePumpSetup>(at('turn'), M.handTurn({ side }), M.turnsOverFreelyHand, CAUSES),
   ];
 }
 
@@ -292,76 +264,60 @@ const STANDS_ON: StandsOn = {
 export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
   const light = setup.product === 'light';
   return {
-    title: setup.sides === 'both' ? 'Vane pump, both seals changed' : 'Vane pump, one seal changed',
+    title: setup.sides === 'both' ? M.vanePumpBothSealsChanged : M.vanePumpOneSealChanged,
     steps: standing(STANDS_ON, [
       safe,
-      asked('relief', 'Relief and parts', 'Before a bolt is turned.', [
-        ifFitted('Relief', 'valve', 'Relief valve of the pump pulled: it moves.'),
+      asked('relief', M.reliefParts, M.beforeBoltTurned, [
+        ifFitted(H.relief, 'valve', M.reliefValvePumpPulledMoves),
         ...(setup.sides === 'first'
-          ? [item('Side', 'left', `The other head is left: ${setup.leftBecause ?? ''}.`)]
+          ? [item(H.side, 'left', M.otherHeadLeft({ leftBecause: setup.leftBecause ?? '' }))]
           : []),
       ]),
       ...sideSteps(1, setup),
       ...(setup.sides === 'both' ? sideSteps(2, setup) : []),
       tagStep<VanePumpSetup>(TAGGED),
-      asked(
-        'grease',
-        'Grease',
-        'The relief is proved free first: else the grease goes through the new seal.',
-        [
-          ifFitted('Grease', 'free', 'Grease relief cleaned and proved free, by hand.', {
-            remedy: 'Free it or renew it before any grease: blocked, it sends the grease into the seal.',
-          }),
-          ifFitted('Grease', 'nipple', 'Nipple wiped clean.'),
-          item('Grease', 'slowly', 'Greased slowly; stopped as the relief opened.'),
-        ],
-      ),
+      asked('grease', M.grease, M.reliefProvedFreeFirstElse, [
+        ifFitted(H.grease, 'free', M.greaseReliefCleanedProvedFree, {
+          remedy: M.freeRenewBeforeAnyGrease,
+        }),
+        ifFitted(H.grease, 'nipple', M.nippleWipedClean),
+        item(H.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
+      ]),
       {
         ...asked(
           'start',
-          'Brought up',
-          light
-            ? 'Slowly, by the bypass, with vapour before any liquid.'
-            : 'Slowly, by the bypass; pressure let in a little at a time.',
+          M.broughtUp,
+          light ? M.slowlyBypassVapourBeforeAny : M.slowlyBypassPressureLetLittle,
           [
             ...startOrder({
               drive: setup.drive ?? 'untouched',
-              group: 'Start',
+              group: H.start,
               isolated: [],
-              guards: 'Guards on, tools out, people clear.',
-              lifted: item('Start', 'permit', 'Isolation lifted by whoever set it, by name.'),
+              guards: M.guardsToolsOutPeopleClear,
+              lifted: item(H.start, 'permit', M.isolationLiftedWhoeverSetName),
             }),
-            ...(light
-              ? [
-                  item(
-                    'Start',
-                    'vapour',
-                    'Filled with vapour first, slowly: liquid flashing on dry faces cracks them.',
-                  ),
-                ]
-              : []),
-            item('Start', 'slow', 'Pressure let in slowly; no drop at weep hole, head or cap.'),
-            item('Start', 'runs', 'Runs without a new noise; weep hole dry after a quarter of an hour.', {
+            ...(light ? [item(H.start, 'vapour', M.filledVapourFirstSlowlyLiquid)] : []),
+            item(H.start, 'slow', M.pressureLetSlowlyNoDrop),
+            item(H.start, 'runs', M.runsWithoutNewNoiseWeep, {
               note: true,
             }),
           ],
           {
             inOrder: true,
-            caution:
-              'Stay clear of what turns. A leak of what is under pressure burns or freezes: hands off, shut it in.',
+            caution: M.stayClearWhatTurnsLeak,
           },
         ),
         starts: true,
       },
-      asked('store', 'Left in order', 'Or stored, where it does not run yet.', [
-        item('Store', 'closed', 'It runs; or openings are closed and light oil is inside.'),
-        ifFitted('Store', 'spares', 'Spares and tags go to the store with this sheet’s number.'),
+      asked('store', M.leftOrder, M.storedWhereDoesNotRun, [
+        item(H.store, 'closed', M.runsOpeningsClosedLightOil),
+        ifFitted(H.store, 'spares', M.sparesTagsGoStoreSheets),
       ]),
       {
         id: 'sign',
-        title: 'Signature',
+        title: M.signature,
         kind: signature,
-        guide: 'Name below. The sheet stays with the pump.',
+        guide: M.nameBelowSheetStaysPump,
       },
     ]),
   };

@@ -1,5 +1,6 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import { ask, choice, chosen, type FormValues, isWhole } from '../../engine/asked.ts';
+import type { Text } from '../../message/message.ts';
 import {
   everyJob,
   fromSheet,
@@ -10,33 +11,34 @@ import {
   schools,
 } from '../../steps/setup-parts.ts';
 import { driveField } from '../../steps/start-order.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
-const PUMP = 'Pump';
-const SHIMS = 'Shims, by thickness';
-export const SHEET_TORQUES = 'Torques, from the pump’s sheet';
+const PUMP = M.pump;
+const SHIMS = M.shimsThickness;
+export const SHEET_TORQUES = M.torquesFromPumpsSheet;
 
-const thickness = (label: string) =>
+const thickness = (label: Text) =>
   number()
     .min(0.01)
     .max(5)
     .meta(ask(SHIMS, label, { decimals: 3 }));
 const capOpens = (form: FormValues) => form.capStays !== 'yes';
 const byFloat = (form: FormValues) => capOpens(form) && form.renewed === 'yes';
-const spare = (label: string) =>
+const spare = (label: Text) =>
   number()
     .integer()
     .min(0)
     .max(60)
-    .meta(ask(SHIMS, `${label}, spares on hand`, { when: byFloat }));
-const torque = (label: string, what: string) =>
+    .meta(ask(SHIMS, M.sparesHand({ label }), { when: byFloat }));
+const torque = (label: Text, what: Text) =>
   number()
     .min(0.001)
     .max(2000)
     .meta(
       ask(SHEET_TORQUES, label, {
         later: true,
-        needed: `${what} torque is missing: it comes from the maker’s sheet.`,
+        needed: M.torqueMissingComesFromMakers({ what }),
       }),
     );
 
@@ -48,52 +50,45 @@ export const vanePumpSetupSchema = object({
   ...placeFields,
   ...everyJob,
   holdBefore: holdBefore({ start: 'start', sign: 'signature' }),
-  mounted: choice(PUMP, 'Pump is', { foot: 'on its feet', hung: 'hung from its pipes' }).required(),
+  mounted: choice(PUMP, M.pump2, { foot: M.feet, hung: M.hungFromPipes }).required(),
   /** Both heads, or one with the other left as it is, and why. */
-  sides: choice(PUMP, 'Opened', { both: 'both heads', first: 'one head only' }).required(),
+  sides: choice(PUMP, M.opened, { both: M.bothHeads, first: M.oneHeadOnly }).required(),
   leftBecause: string()
     .trim()
     .max(200)
     .meta(
-      ask(PUMP, 'The other is left because', {
+      ask(PUMP, M.otherLeftBecause, {
         when: chosen('sides', 'first'),
-        needed: 'Why is the other head left? It stands on the sheet.',
+        needed: M.whyOtherHeadLeftStands,
       }),
     ),
   /** Without the special tools the bearing cap may stay on. */
-  capStays: boolean().meta(ask(PUMP, 'No tools for it: the bearing cap stays on')),
-  product: choice(PUMP, 'It pumps', { liquid: 'a liquid', light: 'liquefied gas or a light end' }).required(),
+  capStays: boolean().meta(ask(PUMP, M.noToolsBearingCapStays)),
+  product: choice(PUMP, M.pumps, { liquid: M.liquid, light: M.liquefiedGasLightEnd }).required(),
   /** Guard ring, shaft guard and guide rods: not every kit has them. */
-  fixtures: choice(
-    PUMP,
-    'Guards and guide rods',
-    { kit: 'in the kit', none: 'the kit has none' },
-    { fallback: 'kit' },
-  ),
+  fixtures: choice(PUMP, M.guardsGuideRods, { kit: M.kit, none: M.kitHasNone }, { fallback: 'kit' }),
   drive: driveField('untouched', PUMP),
-  headBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, 'Bolts of a head')),
-  capBolts: number().integer().min(2).max(16).required().meta(ask(PUMP, 'Bolts of a bearing cap')),
+  headBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, M.boltsHead)),
+  capBolts: number().integer().min(2).max(16).required().meta(ask(PUMP, M.boltsBearingCap)),
   /** With a new head or bearing the shims that came off say nothing: float is measured, and the heap worked out. */
-  renewed: boolean().meta(
-    ask(PUMP, 'Head or bearing is renewed: shims by measured float', { when: capOpens }),
-  ),
-  thinMm: thickness('Thin').required(),
-  thinSpare: spare('Thin'),
-  middleMm: thickness('Middle'),
-  middleSpare: spare('Middle'),
-  thickMm: thickness('Thick'),
-  thickSpare: spare('Thick'),
-  headNm: torque('Head bolts to', 'The head bolts’'),
-  capNm: torque('Cap bolts to', 'The cap bolts’'),
+  renewed: boolean().meta(ask(PUMP, M.headBearingRenewedShimsMeasured, { when: capOpens })),
+  thinMm: thickness(M.thin).required(),
+  thinSpare: spare(M.thin),
+  middleMm: thickness(M.middle),
+  middleSpare: spare(M.middle),
+  thickMm: thickness(M.thick),
+  thickSpare: spare(M.thick),
+  headNm: torque(M.headBolts, M.headBolts2),
+  capNm: torque(M.capBolts, M.capBolts2),
   schools,
   maker: object({
-    floatMinMm: fromSheet(2, 'End float, least', {
+    floatMinMm: fromSheet(2, M.endFloatLeast, {
       when: byFloat,
-      needed: 'End float wanted, least: it comes from the maker’s sheet.',
+      needed: M.endFloatWantedLeastComes,
     }),
-    floatMaxMm: fromSheet(2, 'End float, most', {
+    floatMaxMm: fromSheet(2, M.endFloatMost, {
       when: byFloat,
-      needed: 'End float wanted, most: it comes from the maker’s sheet.',
+      needed: M.endFloatWantedMostComes,
     }),
   })
     .noUnknown()

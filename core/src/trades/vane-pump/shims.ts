@@ -1,12 +1,15 @@
 import { sayStack } from '../../arithmetic/rebuild/gaskets.ts';
 import { type EndFloatValues, endFloat } from '../../arithmetic/rebuild/shims.ts';
 import { answerTo, standing } from '../../engine/facts.ts';
+import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type GateItem, kindFamily } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { listOf } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
+import { M } from './messages.ts';
 import { sparesOf, thicknessesOf, type VanePumpSetup } from './setup.ts';
 
 /** A heap of shims, counted thickness by thickness. */
@@ -42,8 +45,8 @@ const sumOf = (thick: readonly number[], heap: Heap): number =>
 
 export const HEAP_ITEM: GateItem = {
   id: 'heaps',
-  group: 'Shims',
-  ask: 'How many of each thickness?',
+  group: H.shims,
+  ask: M.howManyEachThickness,
   note: true,
 };
 
@@ -58,7 +61,7 @@ export const countedOff = () =>
         ? {
             code: 'shims.off',
             verdict: 'accept',
-            reason: `Came off: ${said}, together ${len(sumOf(thick, off))}.`,
+            reason: M.cameOffTogether({ said, sumOf: len(sumOf(thick, off)) }),
             params: { said, thick: sumOf(thick, off) },
             source: 'practice',
             acceptable: false,
@@ -66,7 +69,7 @@ export const countedOff = () =>
         : {
             code: 'shims.off',
             verdict: 'incomplete',
-            reason: 'The shims of this side are not counted yet.',
+            reason: M.shimsSideNotCountedYet,
             params: {},
             acceptable: false,
           };
@@ -76,9 +79,7 @@ export const countedOff = () =>
         beams: [],
         values: { thicknessesMm: thick, off, on: null, wanted: null },
         next: null,
-        act: off
-          ? 'Counted and kept apart, with this side’s mark.'
-          : 'Count the shims into heaps by thickness',
+        act: off ? M.countedKeptApartSidesMark : M.countShimsIntoHeapsThickness,
       };
     },
   });
@@ -103,12 +104,17 @@ export const countedOn = (offStep: string, floatStep: string | null) =>
         findings: [finding],
         working:
           off && on
-            ? [{ what: 'shims', sum: `off ${len(sumOf(thick, off))}, on ${len(sumOf(thick, on))}` }]
+            ? [
+                {
+                  what: M.shims,
+                  sum: M.off({ sumOf: len(sumOf(thick, off)), sumOf2: len(sumOf(thick, on)) }),
+                },
+              ]
             : [],
         beams: [],
         values: { thicknessesMm: thick, off, on, wanted },
         next: null,
-        act: on ? finding.reason : 'Count the shims that go back',
+        act: on ? finding.reason : M.countShimsGoBack,
       };
     },
   });
@@ -127,19 +133,19 @@ function judged(
     return {
       code: 'shims.on',
       verdict: 'incomplete',
-      reason: 'The shims that go back are not counted yet.',
+      reason: M.shimsGoBackNotCounted,
       params: {},
       acceptable: false,
     };
   const different = thick.flatMap((t, i) => {
     const d = (on[i] ?? 0) - (wanted?.[i] ?? 0);
-    return d === 0 ? [] : [`${Math.abs(d)} of ${len(t)} ${d < 0 ? 'missing' : 'too many'}`];
+    return d === 0 ? [] : [M.of({ d: Math.abs(d), t: len(t), d2: d < 0 ? 'missing' : 'tooMany' })];
   });
   if (fits || (wanted && different.length === 0))
     return {
       code: 'shims.on',
       verdict: 'accept',
-      reason: byFloat ? 'The heap the measured float asks for.' : 'The same shims as came off.',
+      reason: byFloat ? M.heapMeasuredFloatAsks : M.sameShimsAsCameOff,
       params: { byFloat: Boolean(byFloat) },
       source: byFloat ? 'geometry' : 'practice',
       acceptable: false,
@@ -148,34 +154,33 @@ function judged(
     return {
       code: 'shims.on',
       verdict: 'reject',
-      reason: `With ${len(sumOf(thick, on))} of shims the float comes out wrong.`,
+      reason: M.shimsFloatComesOutWrong({ sumOf: len(sumOf(thick, on)) }),
       params: { thick: sumOf(thick, on) },
       source: 'geometry',
       remedy: wanted
-        ? `Put in: ${sayStack(pieces(thick, wanted), wanted)}.`
-        : 'Measure the float again, or get other shims.',
+        ? M.put({ pieces: sayStack(pieces(thick, wanted), wanted) })
+        : M.measureFloatAgainGetOther,
       acceptable: false,
     };
   return {
     code: 'shims.on',
     verdict: 'reject',
-    reason: `Not the shims that came off: ${different.join(', ')}.`,
-    params: { value: different.join(', ') },
+    reason: M.notShimsCameOff({ different: listOf(different, ', ') }),
+    params: { value: listOf(different, ', ') },
     source: 'practice',
-    remedy:
-      'Look on bench, cap and floor, and in the other side’s heap. A new head or bearing is said in the setup: then float is measured.',
+    remedy: M.lookBenchCapFloorOther,
     acceptable: false,
   };
 }
 
 export type ShimFloatValues = { floatMm: number | null; off: Heap; told: EndFloatValues | null };
 
-const floatPlaces = (): Place[] => [lengthPlace('float', 'End float, pushed and pulled', 0, 5)];
+const floatPlaces = (): Place[] => [lengthPlace('float', M.endFloatPushedPulled, 0, 5)];
 
 const NO_FLOAT: Finding = {
   code: 'float.open',
   verdict: 'incomplete',
-  reason: 'The float is not measured yet.',
+  reason: M.floatNotMeasuredYet,
   params: {},
   acceptable: false,
 };
@@ -222,9 +227,7 @@ export const floatMeasured = (offStep: string) =>
         beams: told?.beams ?? [],
         values: { floatMm, off, told: told?.values ?? null },
         next: nextListed(facts, step, floatPlaces()),
-        act: told
-          ? (told.findings[0]?.reason ?? '')
-          : 'Push the shaft home, pull it: what the dial shows between',
+        act: told ? (told.findings[0]?.reason ?? '') : M.pushShaftHomePullWhat,
       };
     },
     place: listedPlace<VanePumpSetup>(floatPlaces),

@@ -3,6 +3,7 @@ import { len } from '../../quantities/say.ts';
 import { TORQUE } from '../../steps/series.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
 import { largest } from '../../steps/wrench-reach.ts';
+import { M } from './messages.ts';
 import { SHEET_TORQUES, sparesOf, thicknessesOf, type VanePumpSetup } from './setup.ts';
 
 /** What this trade gives the rest of the product. */
@@ -17,18 +18,18 @@ export const slots: Slots<VanePumpSetup> = {
   tasks: [
     {
       id: 'side1',
-      name: 'First head: off, sealed, on',
+      name: M.firstHeadOffSealed,
       steps: ['safe', 'relief', '*1'],
       skill: 'pumps',
       hands: 1,
       tools: ['torque wrench'],
       minutes: [60, 90, 150],
       pauses: true,
-      finds: { what: 'a head is scored', odds: 0.1, minutes: [90, 180, 360] },
+      finds: { what: M.headScored, odds: 0.1, minutes: [90, 180, 360] },
     },
     {
       id: 'side2',
-      name: 'Second head: off, sealed, on',
+      name: M.secondHeadOffSealed,
       steps: ['*2'],
       skill: 'pumps',
       hands: 1,
@@ -38,7 +39,7 @@ export const slots: Slots<VanePumpSetup> = {
     },
     {
       id: 'start',
-      name: 'Greased and brought up',
+      name: M.greasedBroughtUp,
       steps: ['tags', 'grease', 'start', 'store'],
       skill: 'pumps',
       hands: 1,

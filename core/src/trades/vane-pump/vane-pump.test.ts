@@ -4,6 +4,7 @@ import { check } from '../../judgement/sentences.ts';
 import { say, sayIn } from '../../quantities/say.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
 import type { BoltValues } from '../../steps/bolt-passes.ts';
+import { english } from '../../testing/english.ts';
 import { upTo, workAll } from '../../testing/every-kind.ts';
 import { handAt, imke, refuses, step, valuesOf } from '../../testing/test-stand.ts';
 import type { BearingHand } from '../sleeve-bearing/hand.ts';
@@ -38,7 +39,7 @@ describe('the order of a vane pump', () => {
     const named = { ...one, leftBecause: 'changed last year' };
     expect(check(setupSchema, { ...vanePump, ...named }).ok).toBe(true);
     expect(ids(named).some((id) => id.endsWith('2'))).toBe(false);
-    expect(asks(named, 'relief', 'left')).toMatch(/changed last year/);
+    expect(english(asks(named, 'relief', 'left'))).toMatch(/changed last year/);
   });
 
   it('keeps the cap on where the tools are missing: no shims, no thrust parts', () => {
@@ -57,10 +58,10 @@ describe('the order of a vane pump', () => {
   });
 
   it('stands weep hole and nipple by how it hangs', () => {
-    expect(asks({}, 'headon1', 'weep')).toMatch(/6 o’clock/);
-    expect(asks({ mounted: 'hung' }, 'headon1', 'weep')).toMatch(/opposite the suction/);
-    expect(asks({}, 'cap1', 'nipple')).toMatch(/12 o’clock/);
-    expect(asks({ mounted: 'hung' }, 'cap1', 'nipple')).toMatch(/bottom, opposite the suction/);
+    expect(english(asks({}, 'headon1', 'weep'))).toMatch(/6 o’clock/);
+    expect(english(asks({ mounted: 'hung' }, 'headon1', 'weep'))).toMatch(/opposite the suction/);
+    expect(english(asks({}, 'cap1', 'nipple'))).toMatch(/12 o’clock/);
+    expect(english(asks({ mounted: 'hung' }, 'cap1', 'nipple'))).toMatch(/bottom, opposite the suction/);
   });
 });
 
@@ -116,7 +117,7 @@ describe('a head over its rods', () => {
     const v = () => valuesOf<BoltValues>(h, 'headbolts1');
     expect(v().held).toEqual({ waits: null, filled: [1, 5], jacked: false });
     h.tighten('headbolts1');
-    expect(v().held?.waits).toMatch(/guide rods/);
+    expect(english(v().held?.waits)).toMatch(/guide rods/);
     h.answer('headbolts1', 'rods', 'yes').tighten('headbolts1').pass('headbolts1');
   });
 
@@ -137,13 +138,13 @@ describe('what decides', () => {
       ['headon1', 'jackout', /gapes/],
     ] as const) {
       const h = at(id).answer(id, item, 'no');
-      expect(step(h, id).blocking[0]?.remedy).toMatch(words);
+      expect(english(step(h, id).blocking[0]?.remedy)).toMatch(words);
       refuses(() => h.pass(id), /Not OK/);
     }
   });
 
   it('light ends come up with vapour first; a liquid slowly', () => {
-    expect(asks({ product: 'light' }, 'start', 'vapour')).toMatch(/vapour first/);
+    expect(english(asks({ product: 'light' }, 'start', 'vapour'))).toMatch(/vapour first/);
     expect(asks({ product: 'liquid' }, 'start', 'vapour')).toBeUndefined();
   });
 });

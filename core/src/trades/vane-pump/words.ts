@@ -1,14 +1,16 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import type { Drawing } from '../../judgement/drawing.ts';
+import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { boltsCame, boltsRow } from '../../steps/came.ts';
 import { pileFigure } from '../../steps/figures/pile.ts';
+import { M } from './messages.ts';
 import type { VanePumpSetup } from './setup.ts';
 import { type ShimCountValues, shimCounts } from './shims.ts';
 
 /** The shims of a side as a pile, each as thick as it is; nothing where none are counted. */
-const pile = (title: string, v: ShimCountValues | null): Drawing[] =>
+const pile = (title: Text, v: ShimCountValues | null): Drawing[] =>
   v?.on?.some((n) => n > 0)
     ? [
         pileFigure({
@@ -26,11 +28,11 @@ const thick = (v: ShimCountValues | null): number | null =>
 
 /** What is said of a vane pump whose seals were changed. */
 export const words: TradeWords<VanePumpSetup> = {
-  offer: ['Change a vane pump’s seals', 'in its heads, side by side'],
-  setup: 'Pump, shims, torques',
-  changes: 'shims, torques',
-  sheet: 'Seal change sheet',
-  signed: 'Changed',
+  offer: [M.changeVanePumpsSeals, M.headsSideSide],
+  setup: M.pumpShimsTorques,
+  changes: M.shimsTorques,
+  sheet: M.sealChangeSheet,
+  signed: M.changed,
   came(state) {
     const [first, second] = [thick(counted(state, 1)), thick(counted(state, 2))];
     const torqueNm = boltsCame(state, 'headbolts1');
@@ -38,16 +40,16 @@ export const words: TradeWords<VanePumpSetup> = {
     return {
       results: { shims1Mm: first, shims2Mm: second, torqueNm },
       rows: [
-        ['Shims, first side', said(first)],
+        [M.shimsFirstSide, said(first)],
         ...(state.setup.sides === 'both'
-          ? [['Shims, second side', said(second)] as [string, string]]
-          : [['Second side left', state.setup.leftBecause ?? ''] as [string, string]]),
-        boltsRow('Head bolts', String(state.setup.headBolts), torqueNm),
+          ? [[M.shimsSecondSide, said(second)] as [Text, Text]]
+          : [[M.secondSideLeft, state.setup.leftBecause ?? ''] as [Text, string]]),
+        boltsRow(M.headBolts4, String(state.setup.headBolts), torqueNm),
       ],
     };
   },
   drawings: (state) => [
-    ...pile('Shims, first side', counted(state, 1)),
-    ...pile('Shims, second side', counted(state, 2)),
+    ...pile(M.shimsFirstSide, counted(state, 1)),
+    ...pile(M.shimsSecondSide, counted(state, 2)),
   ],
 };

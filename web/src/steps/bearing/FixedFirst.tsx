@@ -1,6 +1,7 @@
 import { floatFigure } from '@fulcrant/core/figures';
 import type { JobSummary } from '@fulcrant/core/forms';
 import { type JobState, tradeOf } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { FixedNamed } from '@fulcrant/core/steps';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -22,7 +23,7 @@ type Props = {
   /** The shaft between the bearings’ centres. */
   spanMm: number | undefined;
   open: boolean;
-  onName: (named: FixedNamed) => Promise<string | null>;
+  onName: (named: FixedNamed) => Promise<Text | null>;
 };
 
 /** Done with its lock or its seating, by the job's rail. */
@@ -34,7 +35,7 @@ const stands = (l: Line): boolean => {
 /** The jobs of fixed bearings on this machine: the one that is on is named, the others say why they do not count yet. */
 export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
   const say = useSay();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const { machine } = state.setup;
   const jobs = useQuery({
     queryKey: ['jobs', 'fixed', machine],
@@ -63,8 +64,10 @@ export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
                 {l.number}
               </Link>
               <span className="block text-sm text-muted">
-                {stands(l) ? 'locked' : `stands at “${l.rail.find((m) => m.id === l.present)?.title ?? ''}”`},{' '}
-                {format(new Date(l.updatedAt), 'd MMM HH:mm')}
+                {stands(l)
+                  ? 'locked'
+                  : `stands at “${say(l.rail.find((m) => m.id === l.present)?.title ?? '')}”`}
+                , {format(new Date(l.updatedAt), 'd MMM HH:mm')}
               </span>
             </span>
             {open && (

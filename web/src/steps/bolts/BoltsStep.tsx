@@ -1,5 +1,7 @@
 import { boltFigure } from '@fulcrant/core/figures';
 import type { Instrument } from '@fulcrant/core/instruments';
+import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { type BoltValues, openIn } from '@fulcrant/core/steps';
 import { formatTorque, parseAngle, parseTorque } from '@fulcrant/core/units';
 import { type FormEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
@@ -7,7 +9,7 @@ import { GaugePicker } from '../../entry/GaugePicker.tsx';
 import { DrawingView } from '../../figures/DrawingView.tsx';
 import { takeCaret } from '../../ui/caret.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { useSay, useSettings } from '../../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../../ui/settings.tsx';
 import { Extension } from './Extension.tsx';
 import { WrenchFeed } from './WrenchFeed.tsx';
 
@@ -28,7 +30,7 @@ type Props = {
   /** The register is still on its way: no wrench is in hand yet, and none can be asked for. */
   coming: boolean;
   onGauge: (id: string) => void;
-  onTick: (tick: Tick) => Promise<string | null>;
+  onTick: (tick: Tick) => Promise<Text | null>;
   /** Questions that come before the wrench, or after it. */
   questions: ReactNode;
   questionsFirst: boolean;
@@ -86,11 +88,13 @@ function Passes({ values }: { values: BoltValues }) {
         const round = values.settling[values.passes.slice(0, i).filter((x) => x.kind === 'round').length];
         return (
           <li
-            key={p.name}
+            key={textKey(p.name)}
             aria-current={values.next?.pass === i ? 'step' : undefined}
             className={`min-w-[6.5rem] flex-1 border-l border-faint px-3 py-1.5 first:border-l-0 ${values.next?.pass === i ? 'bg-shade' : ''}`}
           >
-            <span className="block font-label text-lg font-semibold">{p.name}</span>
+            <span className="block font-label text-lg font-semibold">
+              <Words of={p.name} />
+            </span>
             <span className="figures block text-sm">
               {p.torqueNm === null ? 'by hand' : formatTorque(p.torqueNm, unit)}
             </span>
@@ -122,7 +126,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
   const [turned, setTurned] = useState('');
   const [moved, setMoved] = useState(false);
   const [really, setReally] = useState<number | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const form = useRef<HTMLFormElement>(null);
   useEffect(
     () => caretTo(form.current, typing.current ? '[data-moved], [data-wrench]' : '[data-moved], [data-tick]'),
@@ -165,9 +169,11 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
       data-pass={next.pass}
     >
       <p className="m-0 w-32">
-        <span className="kicker !text-brass">{pass.name}</span>
+        <span className="kicker !text-brass">
+          <Words of={pass.name} />
+        </span>
         <span className="block font-label text-3xl font-semibold">
-          {/screws?$/i.test(values.spec.what) ? 'Screw' : 'Bolt'} {really ?? next.bolt}
+          {/screws?$/i.test(say(values.spec.what)) ? 'Screw' : 'Bolt'} {really ?? next.bolt}
         </span>
       </p>
       {next.torqueNm !== null && (

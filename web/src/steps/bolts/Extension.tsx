@@ -32,7 +32,7 @@ export function Extension({ torqueNm, gauge }: { torqueNm: number; gauge: Instru
         scaleLowNm: gauge.low,
         scaleHighNm: gauge.high,
       });
-      return say(`${r.findings[0]?.reason ?? ''} ${r.working[0]?.sum ?? ''}`);
+      return say(`${say(r.findings[0]?.reason ?? '')} ${say(r.working[0]?.sum ?? '')}`);
     } catch (error) {
       return error instanceof RangeError ? error.message : 'That cannot be worked out.';
     }

@@ -1,9 +1,10 @@
+import type { Text } from '@fulcrant/core/messages';
 import { formatTorque } from '@fulcrant/core/units';
 import { Radio } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { moveHand, pairStandIn, portFor, takeReading, unpair, useFeed } from '../../data/feed.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { useSettings } from '../../ui/settings.tsx';
+import { useSettings, Words } from '../../ui/settings.tsx';
 
 const WRENCH = ['wrench'] as const;
 
@@ -11,7 +12,7 @@ const WRENCH = ['wrench'] as const;
 export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm: number) => void }) {
   const feed = useFeed();
   const { unit } = useSettings();
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, setFault] = useState<Text | null>(null);
   const port = feed.source ? portFor(WRENCH) : null;
   const heard = port ? feed.heard[port] : undefined;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another bolt, another try
@@ -45,7 +46,11 @@ export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm
       <Button weight="bare" className="!px-0 !text-base" onClick={unpair}>
         Let it go
       </Button>
-      {(fault ?? feed.fault) && <Fault>{fault ?? feed.fault}</Fault>}
+      {(fault ?? feed.fault) && (
+        <Fault>
+          <Words of={fault ?? feed.fault} />
+        </Fault>
+      )}
     </div>
   );
 }

@@ -1,5 +1,7 @@
 import { LIP_WAYS, type LipValues, type LipWay } from '@fulcrant/core/calculators';
+import { sameText, textKey } from '@fulcrant/core/messages';
 import { Button } from '../../ui/controls.tsx';
+import { useSay, Words } from '../../ui/settings.tsx';
 
 type Lip = LipValues['lips'][number];
 type Props = { values: LipValues; open: boolean; onFit(lip: string, way: LipWay): void };
@@ -31,7 +33,8 @@ function LipSection({ lip }: { lip: Lip }) {
 
 /** Every lip seal of the pump on one drawing, place by place, ticked with the way its lip faces as it is fitted. */
 export function LipFigure({ values, open, onFit }: Props) {
-  const places = [...new Set(values.lips.map((l) => l.where))];
+  const say = useSay();
+  const places = [...new Map(values.lips.map((l) => [textKey(l.where), l.where])).values()];
   return (
     <div className="flex flex-col" data-figure="lips">
       <p className="kicker m-0 flex justify-between border-b border-rule pb-1">
@@ -40,13 +43,16 @@ export function LipFigure({ values, open, onFit }: Props) {
         <span>out →</span>
       </p>
       {places.map((where) => (
-        <section key={where} className="grid grid-cols-[7rem_1fr] items-stretch border-b border-faint">
+        <section
+          key={textKey(where)}
+          className="grid grid-cols-[7rem_1fr] items-stretch border-b border-faint"
+        >
           <h2 className="m-0 flex items-center border-r-[10px] border-shade pr-2 font-label text-lg font-semibold leading-tight">
-            {where}
+            <Words of={where} />
           </h2>
           <ul className="m-0 grid list-none grid-cols-2 p-0 md:grid-cols-4">
             {values.lips
-              .filter((l) => l.where === where)
+              .filter((l) => sameText(l.where, where))
               .map((l) => (
                 <li
                   key={l.id}
@@ -55,14 +61,16 @@ export function LipFigure({ values, open, onFit }: Props) {
                   className="flex flex-col px-1 py-1.5"
                 >
                   <LipSection lip={l} />
-                  <span className="text-center text-[0.95rem] leading-tight">{l.name}</span>
+                  <span className="text-center text-[0.95rem] leading-tight">
+                    <Words of={l.name} />
+                  </span>
                   <span className="mt-1 grid grid-cols-2 gap-1">
                     {LIP_WAYS.map((way) => (
                       <Button
                         key={way}
                         disabled={!open}
                         aria-pressed={l.fitted === way}
-                        aria-label={`${where}, ${l.name}: ${way}`}
+                        aria-label={`${say(where)}, ${say(l.name)}: ${way}`}
                         weight={l.fitted === way ? (way === l.wants ? 'solid' : 'stop') : 'line'}
                         className="!px-1"
                         onClick={() => onFit(l.id, way)}

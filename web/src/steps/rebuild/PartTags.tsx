@@ -1,10 +1,12 @@
 import { type PartTagsValues, TAGS, type Tag } from '@fulcrant/core/steps';
 import { Button } from '../../ui/controls.tsx';
+import { useSay, Words } from '../../ui/settings.tsx';
 
 type Props = { values: PartTagsValues; open: boolean; onTag(part: string, tag: Tag): void };
 
 /** Parts laid out, a tag tied to each: one touch a part. */
 export function PartTags({ values, open, onTag }: Props) {
+  const say = useSay();
   return (
     <ul className="m-0 list-none border-t border-rule p-0">
       {values.parts.map((p) => (
@@ -15,8 +17,14 @@ export function PartTags({ values, open, onTag }: Props) {
           className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-faint py-1"
         >
           <span className="min-w-56 flex-1 leading-snug">
-            <span className="font-label text-xl font-semibold">{p.name}</span>
-            {p.renewed && <span className="block text-sm text-muted">always new: {p.renewed}</span>}
+            <span className="font-label text-xl font-semibold">
+              <Words of={p.name} />
+            </span>
+            {p.renewed && (
+              <span className="block text-sm text-muted">
+                always new: <Words of={p.renewed} />
+              </span>
+            )}
           </span>
           <span className="flex gap-2">
             {(Object.keys(TAGS) as Tag[]).map((tag) => (
@@ -24,11 +32,11 @@ export function PartTags({ values, open, onTag }: Props) {
                 key={tag}
                 disabled={!open}
                 aria-pressed={p.tag === tag}
-                aria-label={`${p.name}: ${TAGS[tag]}`}
+                aria-label={`${say(p.name)}: ${say(TAGS[tag])}`}
                 weight={p.tag === tag ? (p.renewed && tag === 'reuse' ? 'stop' : 'solid') : 'line'}
                 onClick={() => onTag(p.id, tag)}
               >
-                {TAGS[tag]}
+                <Words of={TAGS[tag]} />
               </Button>
             ))}
           </span>

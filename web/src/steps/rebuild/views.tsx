@@ -1,4 +1,6 @@
+import { textKey } from '@fulcrant/core/messages';
 import { assemblies, handTurns, lipSeals, partTags } from '@fulcrant/core/steps';
+import { Words } from '../../ui/settings.tsx';
 import { GateStep } from '../GateStep.tsx';
 import type { StepView } from '../view.tsx';
 import { StepFigure, view } from '../view.tsx';
@@ -34,8 +36,8 @@ export const rebuildViews: StepView[] = [
             <h2 className="kicker m-0">Look for</h2>
             <ol className="m-0 list-decimal pl-6 text-lg">
               {p.values.causes.map((c) => (
-                <li key={c} className="border-b border-faint py-1.5">
-                  {c}
+                <li key={textKey(c)} className="border-b border-faint py-1.5">
+                  <Words of={c} />
                 </li>
               ))}
             </ol>

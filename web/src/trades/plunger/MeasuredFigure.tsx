@@ -1,6 +1,6 @@
 import { sayReading } from '@fulcrant/core/instruments';
 import type { MeasuredRow } from '@fulcrant/core/trades';
-import { useSay } from '../../ui/settings.tsx';
+import { useSay, Words } from '../../ui/settings.tsx';
 
 const GAUGE = { length: 'micrometer', count: 'counter', temperature: 'thermometer' } as const;
 
@@ -25,7 +25,9 @@ export function MeasuredFigure({
             key={r.key}
             className={`flex items-baseline justify-between gap-4 border-b border-faint px-2 py-1.5 ${now ? 'bg-shade font-medium' : ''}`}
           >
-            <dt className={now ? '' : 'text-muted'}>{r.label}</dt>
+            <dt className={now ? '' : 'text-muted'}>
+              <Words of={r.label} />
+            </dt>
             <dd className="figures m-0 text-lg text-steel">
               {value === null
                 ? '–'

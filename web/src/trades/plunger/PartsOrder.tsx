@@ -19,6 +19,7 @@ import { PART_NAME, type VRingPart } from '@fulcrant/core/calculators';
 import type { PartsOrderValues } from '@fulcrant/core/trades';
 import { useState } from 'react';
 import { Button, Fault } from '../../ui/controls.tsx';
+import { Words } from '../../ui/settings.tsx';
 
 /** Section of a part, pressure at its left. */
 const SHAPE: Record<VRingPart, string> = {
@@ -108,7 +109,9 @@ function Part({ part, place, wrong }: { part: VRingPart; place: number; wrong: b
           />
         </svg>
         <span className="figures block text-lg">{place}</span>
-        <span className="block text-[0.95rem] leading-tight">{PART_NAME[part]}</span>
+        <span className="block text-[0.95rem] leading-tight">
+          <Words of={PART_NAME[part]} />
+        </span>
       </button>
     </li>
   );

@@ -2,6 +2,7 @@ import type { DriveUpStepValues } from '@fulcrant/core/trades';
 import type { MonteCarloInput, MonteCarloResult, StopChances } from '@fulcrant/core/trials';
 import { sayNutAngle } from '@fulcrant/core/units';
 import { Length } from '../../ui/Num.tsx';
+import { Words } from '../../ui/settings.tsx';
 import { TRIAL_SAMPLES, useTrial } from './use-trial.ts';
 
 /** The same job at the same reading draws the same numbers, on every device. */
@@ -118,8 +119,8 @@ function Outcome({ result, nowDeg, atLock }: { result: MonteCarloResult; nowDeg:
           ) : (
             <>
               Best {atLock ? 'lock' : 'stop'} <strong>{(best.angleDeg - nowDeg).toFixed(1)}° on</strong>, nut
-              at {sayNutAngle(Number(best.angleDeg.toFixed(1)))}: {hundred(best.inBand)} in 100 end in the
-              band.
+              at <Words of={sayNutAngle(Number(best.angleDeg.toFixed(1)))} />: {hundred(best.inBand)} in 100
+              end in the band.
             </>
           )}
         </p>

@@ -1,6 +1,7 @@
 import { VERDICT_WORD } from '@fulcrant/core/judgement';
+import { textKey } from '@fulcrant/core/messages';
 import type { VerdictValues } from '@fulcrant/core/trades';
-import { useSay } from '../../ui/settings.tsx';
+import { useSay, Words } from '../../ui/settings.tsx';
 import { VerdictMark } from '../../ui/verdicts.tsx';
 
 /** What the survey comes to, a line a measure: passed, accepted, or what stands against it and the remedy. */
@@ -19,9 +20,11 @@ export function VerdictStep({ values, onLook }: { values: VerdictValues; onLook:
             <span className="pt-1">
               <VerdictMark verdict={l.verdict} />
             </span>
-            <span className="font-label text-xl font-semibold leading-tight">{l.title}</span>
+            <span className="font-label text-xl font-semibold leading-tight">
+              <Words of={l.title} />
+            </span>
             <span className="min-w-0 leading-snug">
-              {l.against.length === 0 && l.cautions.length === 0 && VERDICT_WORD[l.verdict]}
+              {l.against.length === 0 && l.cautions.length === 0 && <Words of={VERDICT_WORD[l.verdict]} />}
               {l.against.map((a) => (
                 <span key={a.code} className="block">
                   {say(a.reason)}
@@ -33,7 +36,7 @@ export function VerdictStep({ values, onLook }: { values: VerdictValues; onLook:
                 </span>
               ))}
               {l.cautions.map((c) => (
-                <span key={c} className="block text-[0.95rem] text-muted">
+                <span key={textKey(c)} className="block text-[0.95rem] text-muted">
                   {say(c)}
                 </span>
               ))}

@@ -2,9 +2,12 @@ import type { PlaneValues } from '../../../arithmetic/alignment/coupling.ts';
 import { roundedDown } from '../../../arithmetic/shaft/turn-drawing.ts';
 import { axis, digits, figure, group, label, line, polyline, rect } from '../../../judgement/draw.ts';
 import type { Point } from '../../../judgement/drawing.ts';
+import type { Text } from '../../../message/message.ts';
+import { expr, listOf } from '../../../message/message.ts';
 import { num, UNIT } from '../../../quantities/say.ts';
 import type { CouplingStepValues } from '../coupling.ts';
 import type { HousingsStepValues } from '../housings.ts';
+import { M } from '../messages.ts';
 import { footKey, type SoftFootStepValues } from '../soft-foot.ts';
 
 const W = 700;
@@ -29,7 +32,7 @@ export function softFootFigure({
     y: i < side ? 62 : 206,
   });
   const foot = (footKey.read(place)?.foot ?? 0) - 1;
-  return figure({ width: W, height: H, title: `Machine from above with ${n} feet` }, [
+  return figure({ width: W, height: H, title: M.machineFromAboveFeet({ n }) }, [
     rect({ x: 150, y: 92, width: 400, height: 106, rx: 40, fill: 'shade', ink: 'ink', weight: 1.6 }),
     axis({ x1: 90, x2: 630, y1: 134, y2: 134 }),
     rect({ x: 550, y: 132, width: 64, height: 26, fill: 'paper', ink: 'ink', weight: 1.6 }),
@@ -63,18 +66,21 @@ export function softFootFigure({
         digits(
           { x: p.x, y: p.y + (i < side ? -38 : 44), tone: 'steel', size: 14 },
           (v.shimMm[i] ?? 0) > 0
-            ? `+ ${num(v.shimMm[i] ?? 0, 2)} shim`
+            ? M.shim({ shim: num(v.shimMm[i] ?? 0, 2) })
             : gaps.length > 1
-              ? gaps.map((g) => num(g, 2)).join(' ')
+              ? listOf(
+                  gaps.map((g) => num(g, 2)),
+                  ' ',
+                )
               : then !== null
-                ? `was ${num(then)}`
+                ? M.was({ earlier: num(then) })
                 : '',
         ),
       ];
     }),
     label(
       { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-      `from above, shaft end to the right; widest gap of each foot in ${UNIT}`,
+      M.fromAboveShaftEndRight({ unit: UNIT }),
     ),
   ]);
 }
@@ -90,11 +96,11 @@ function drawCouplingPlane({
   targetMm = 0,
 }: {
   y: number;
-  name: string;
+  name: Text;
   plane: PlaneValues | null;
   values: CouplingStepValues;
-  up: string;
-  down: string;
+  up: Text;
+  down: Text;
   /** Where the driver is to stand cold: the level line is that then. */
   targetMm?: number | undefined;
 }) {
@@ -109,7 +115,7 @@ function drawCouplingPlane({
   const times = Math.min(2000, roundedDown(34 / (most * scale)));
   const py = (mm: number) => y - height(mm) * scale * times;
   const move = (mm: number) =>
-    Math.abs(mm) < 0.0005 ? 'stays' : `${mm > 0 ? up : down} ${num(Math.abs(mm))}`;
+    Math.abs(mm) < 0.0005 ? 'stays' : expr`${mm > 0 ? up : down} ${num(Math.abs(mm))}`;
   return [
     label({ x: 4, y: y - 44, anchor: 'start', strong: true, size: 16 }, name),
     rect({ x: 60, y: y - 12, width: x0 - 76, height: 24, fill: 'paper', ink: 'ink', weight: 1.6 }),
@@ -147,9 +153,14 @@ function drawCouplingPlane({
     plane &&
       label(
         { x: W - 4, y: y - 44, anchor: 'end', tone: 'steel', size: 14 },
-        `${
-          targetMm ? `cold place ${num(Math.abs(targetMm), 2)} ${targetMm < 0 ? 'low' : 'high'} · ` : ''
-        }offset ${num(plane.offsetMm)}, ${num(plane.anglePer100Mm, 4)} per 100 · drawn ×${times}`,
+        M.offsetPer100Drawn({
+          target: targetMm
+            ? M.coldPlace({ target: num(Math.abs(targetMm), 2), target2: targetMm < 0 ? 'low' : 'high' })
+            : '',
+          offset: num(plane.offsetMm),
+          anglePer100: num(plane.anglePer100Mm, 4),
+          times,
+        }),
       ),
   ];
 }
@@ -172,47 +183,54 @@ export function couplingFigure({
         tone: dial === name || (name !== 'rim' && dial && dial !== 'rim') ? 'brass' : 'muted',
         size: 14,
       },
-      `${
-        name === 'rim'
-          ? v.method === 'reverse'
-            ? 'dial on driver'
-            : 'rim'
-          : v.method === 'reverse'
-            ? 'dial on driven'
-            : 'face'
-      }: top, right, bottom, left`,
+      M.topRightBottomLeft({
+        name:
+          name === 'rim'
+            ? v.method === 'reverse'
+              ? 'dialDriver'
+              : 'rim'
+            : v.method === 'reverse'
+              ? 'dialDriven'
+              : 'face',
+      }),
     ),
-    digits({ x, y: 290, anchor: 'start', size: 14 }, r.map((m) => (m === null ? '·' : num(m))).join('  ')),
+    digits(
+      { x, y: 290, anchor: 'start', size: 14 },
+      listOf(
+        r.map((m) => (m === null ? '·' : num(m))),
+        '  ',
+      ),
+    ),
   ];
   return figure(
     {
       width: W,
       height: COUPLING_H,
-      title: 'Coupling from the side and from above, with the moves of the feet',
+      title: M.couplingFromSideFromAbove,
     },
     [
       drawCouplingPlane({
         y: 64,
-        name: 'from the side',
+        name: M.fromSide,
         plane: v.result?.vertical ?? null,
         values: v,
-        up: 'lay in',
-        down: 'take out',
+        up: M.lay,
+        down: M.takeOut,
         targetMm: v.targetOffsetMm,
       }),
       drawCouplingPlane({
         y: 192,
-        name: 'from above',
+        name: M.fromAbove,
         plane: v.result?.horizontal ?? null,
         values: v,
-        up: 'to the right',
-        down: 'to the left',
+        up: M.right,
+        down: M.left,
       }),
       clock('rim', v.rim, 4),
       clock('second', v.second, 352),
       label(
         { x: 4, y: COUPLING_H - 5, anchor: 'start', tone: 'muted', size: 14 },
-        `left the driven shaft, right the driver with its feet; lengths to scale, misalignment enlarged, ${UNIT}`,
+        M.leftDrivenShaftRightDriver({ unit: UNIT }),
       ),
     ],
   );
@@ -237,11 +255,23 @@ export function housingsFigure({
   // A housing is narrow on a long shaft: along the shaft its width is drawn larger too, or its slope could not be seen.
   const wide = Math.max(64, v.widthMm * scale);
   const planes = [
-    { y: 72, name: 'from the side', of: (h: (typeof v.housings)[number]) => h.vertical, keys: ['vn', 'vf'] },
-    { y: 194, name: 'from above', of: (h: (typeof v.housings)[number]) => h.horizontal, keys: ['hn', 'hf'] },
+    {
+      y: 72,
+      side: true,
+      name: M.fromSide,
+      of: (h: (typeof v.housings)[number]) => h.vertical,
+      keys: ['vn', 'vf'],
+    },
+    {
+      y: 194,
+      side: false,
+      name: M.fromAbove,
+      of: (h: (typeof v.housings)[number]) => h.horizontal,
+      keys: ['hn', 'hf'],
+    },
   ];
   return figure(
-    { width: W, height: H, title: `${v.housings.length} housings along the shaft with their offsets` },
+    { width: W, height: H, title: M.housingsAlongShaftTheirOffsets({ count: v.housings.length }) },
     [
       planes.map((p) => {
         const mid = v.housings.map((h) => {
@@ -277,10 +307,13 @@ export function housingsFigure({
               ]),
               digits(
                 { x: x(h.atMm), y: p.y + 52, tone: on ? 'brass' : 'ink', size: 14 },
-                [a, b].map((m) => (m === null ? '·' : num(m, 2))).join('  '),
+                listOf(
+                  [a, b].map((m) => (m === null ? '·' : num(m, 2))),
+                  '  ',
+                ),
               ),
               v.result &&
-                p.name === 'from the side' &&
+                p.side &&
                 digits(
                   { x: x(h.atMm), y: p.y - 52, tone: bad ? 'stop' : 'steel', size: 14, strong: true },
                   `${(v.result.angleDeg[i] ?? 0).toFixed(2)}°`,
@@ -291,7 +324,7 @@ export function housingsFigure({
       }),
       label(
         { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-        `offsets from the line, near and far side, in ${UNIT}; across the shaft ×${times}, housings drawn wide`,
+        M.offsetsFromLineNearFar({ unit: UNIT, times }),
       ),
     ],
   );

@@ -2,6 +2,7 @@ import { axis, circle, digits, figure, label, line, path } from '../../../judgem
 import { formatFrequency } from '../../../quantities/frequency.ts';
 import { force, num, UNIT } from '../../../quantities/say.ts';
 import { type BeltStepValues, beltKey } from '../belts.ts';
+import { M } from '../messages.ts';
 
 const W = 700;
 const H = 292;
@@ -32,7 +33,7 @@ export function beltFigure({ values: v, place }: { values: BeltStepValues; place
     {
       width: W,
       height: H,
-      title: `Drive with ${n} ${n === 1 ? 'belt' : 'belts'}, each beside the tension wanted`,
+      title: M.driveEachBesideTensionWanted({ n }),
     },
     [
       axis({ x1: LEFT.x, x2: RIGHT.x, y1: LEFT.y, y2: LEFT.y }),
@@ -65,11 +66,17 @@ export function beltFigure({ values: v, place }: { values: BeltStepValues; place
       }),
       label(
         { x: middle.x, y: LEFT.y - 12, anchor: 'middle', tone: 'muted', size: 14 },
-        `span ${num(v.spanMm, 0)} ${UNIT}${v.by === 'force' ? `, bent by ${num(v.deflectionMm, 1)}` : ', struck in its middle'}`,
+        M.span({
+          span: num(v.spanMm, 0),
+          unit: UNIT,
+          by: v.by === 'force' ? M.bent({ deflection: num(v.deflectionMm, 1) }) : M.struckMiddle,
+        }),
       ),
       label(
         { x: middle.x, y: LEFT.y + 26, anchor: 'middle', strong: true, size: 16 },
-        `wanted ${v.by === 'note' ? formatFrequency(v.wantedReading) : force(v.wantedReading)}`,
+        M.wanted({
+          formatFrequency: v.by === 'note' ? formatFrequency(v.wantedReading) : force(v.wantedReading),
+        }),
       ),
       line({
         x1: ROW.left,
@@ -108,7 +115,7 @@ export function beltFigure({ values: v, place }: { values: BeltStepValues; place
       }),
       label(
         { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-        `dashed: ${force(v.wantedN)} a strand; each belt higher or lower by its share`,
+        M.dashedStrandEachBeltHigher({ wantedN: force(v.wantedN) }),
       ),
     ],
   );

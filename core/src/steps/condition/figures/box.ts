@@ -11,10 +11,12 @@ import {
   path,
   rect,
 } from '../../../judgement/draw.ts';
+import { expr } from '../../../message/message.ts';
 import { num, UNIT } from '../../../quantities/say.ts';
 import type { BoxBoreStepValues } from '../box-bore.ts';
 import type { BoxFaceStepValues } from '../box-face.ts';
 import type { EnvelopeStepValues } from '../envelope.ts';
+import { M } from '../messages.ts';
 import { turnView } from './turn-view.ts';
 
 const W = 700;
@@ -41,58 +43,59 @@ export function faceFigure({
   const off = v.tiltMmPer100 === null ? 0 : (v.tiltMmPer100 / 100) * v.sweepRadiusMm * scale;
   const times = off > 0 ? Math.min(2000, roundedDown(26 / off)) : 1;
   const lean = off * times;
-  return figure(
-    { width: W, height: H, title: `Box face in section, and its sweep with ${v.readings.length} readings` },
-    [
-      [1, -1].map((s) =>
-        path({
-          d: `M70 ${MID - s * bore}H${face}V${MID - s * outer * scale}H104V${MID - s * (outer * scale - 22)}H70Z`,
-          fill: 'shade',
-          ink: 'ink',
-          weight: 1.6,
-        }),
-      ),
-      rect({ x: 40, y: MID - shaft, width: 330, height: 2 * shaft, fill: 'paper', ink: 'ink', weight: 1.8 }),
-      axis({ x1: 20, x2: 392, y1: MID, y2: MID }),
-      line({ x1: face + lean, y1: MID - sweep, x2: face - lean, y2: MID + sweep, ink: 'steel', weight: 3 }),
-      dialGauge({ x: face + lean, y: MID - sweep, deg: 90 }),
+  return figure({ width: W, height: H, title: M.boxFaceSectionSweepReadings({ count: v.readings.length }) }, [
+    [1, -1].map((s) =>
       path({
-        d: `M${face + lean + 37} ${MID - sweep}h34V${MID - shaft}`,
-        fill: 'none',
-        ink: 'brass',
-        weight: 3,
+        d: `M70 ${MID - s * bore}H${face}V${MID - s * outer * scale}H104V${MID - s * (outer * scale - 22)}H70Z`,
+        fill: 'shade',
+        ink: 'ink',
+        weight: 1.6,
       }),
-      dimension(
-        { x1: 334, y1: MID, x2: 334, y2: MID - sweep, tone: 'muted', side: 6 },
-        num(v.sweepRadiusMm, 1),
-      ),
-      label(
-        { x: 4, y: H - 22, anchor: 'start', tone: 'steel', size: 14 },
-        `${
-          v.tiltMmPer100 === null
-            ? 'tilt not known yet'
-            : `tilt ${num(v.tiltMmPer100, 4)} per 100, ×${times}; nearest at ${(v.tiltDeg ?? 0).toFixed(0)}°`
-        }${v.warpMm !== null ? `; warp ${num(v.warpMm, 4)}` : ''}`,
-      ),
-      label({ x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 }, `section to scale, ${UNIT}`),
-      turnView({
-        cx: 552,
-        cy: MID,
-        radiusPx: 68,
-        radiusMm: v.sweepRadiusMm,
-        readings: v.readings,
-        before: before?.readings ?? [],
-        active,
-        wanted: v.wanted,
-        title: 'face',
-        prefix: 'turn/',
-        mark:
-          v.tiltDeg === null || (v.tiltMmPer100 ?? 0) < 0.001
-            ? null
-            : { deg: v.tiltDeg, word: `near ${v.tiltDeg.toFixed(0)}°` },
-      }),
-    ],
-  );
+    ),
+    rect({ x: 40, y: MID - shaft, width: 330, height: 2 * shaft, fill: 'paper', ink: 'ink', weight: 1.8 }),
+    axis({ x1: 20, x2: 392, y1: MID, y2: MID }),
+    line({ x1: face + lean, y1: MID - sweep, x2: face - lean, y2: MID + sweep, ink: 'steel', weight: 3 }),
+    dialGauge({ x: face + lean, y: MID - sweep, deg: 90 }),
+    path({
+      d: `M${face + lean + 37} ${MID - sweep}h34V${MID - shaft}`,
+      fill: 'none',
+      ink: 'brass',
+      weight: 3,
+    }),
+    dimension(
+      { x1: 334, y1: MID, x2: 334, y2: MID - sweep, tone: 'muted', side: 6 },
+      num(v.sweepRadiusMm, 1),
+    ),
+    label(
+      { x: 4, y: H - 22, anchor: 'start', tone: 'steel', size: 14 },
+      expr`${
+        v.tiltMmPer100 === null
+          ? M.tiltNotKnownYet
+          : M.tiltPer100Nearest({
+              tiltMmPer100: num(v.tiltMmPer100, 4),
+              times,
+              tilt: (v.tiltDeg ?? 0).toFixed(0),
+            })
+      }${v.warpMm !== null ? M.warp({ warp: num(v.warpMm, 4) }) : ''}`,
+    ),
+    label({ x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 }, M.sectionScale({ unit: UNIT })),
+    turnView({
+      cx: 552,
+      cy: MID,
+      radiusPx: 68,
+      radiusMm: v.sweepRadiusMm,
+      readings: v.readings,
+      before: before?.readings ?? [],
+      active,
+      wanted: v.wanted,
+      title: M.face3,
+      prefix: 'turn/',
+      mark:
+        v.tiltDeg === null || (v.tiltMmPer100 ?? 0) < 0.001
+          ? null
+          : { deg: v.tiltDeg, word: M.near({ tilt: v.tiltDeg.toFixed(0) }) },
+    }),
+  ]);
 }
 
 /** The bore from its mouth: shaft to scale inside it, moved off its middle by what was found (enlarged). */
@@ -119,7 +122,7 @@ export function boreFigure({
     {
       width: W,
       height: H,
-      title: `Box bore with the shaft in it, and its sweep with ${v.readings.length} readings`,
+      title: M.boxBoreShaftSweepReadings({ count: v.readings.length }),
     },
     [
       circle({ cx, cy: MID, r: R + 22, fill: 'shade', ink: 'muted' }),
@@ -138,12 +141,16 @@ export function boreFigure({
       label(
         { x: 4, y: H - 22, anchor: 'start', tone: 'steel', size: 14 },
         v.eccentricityMm === null
-          ? 'eccentricity not known yet'
-          : `shaft off the bore’s middle ${num(v.eccentricityMm, 4)}, ×${times}, towards ${(v.nearestDeg ?? 0).toFixed(0)}°`,
+          ? M.eccentricityNotKnownYet
+          : M.shaftOffBoresMiddleTowards({
+              eccentricity: num(v.eccentricityMm, 4),
+              times,
+              nearest: (v.nearestDeg ?? 0).toFixed(0),
+            }),
       ),
       label(
         { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-        `to scale, ${UNIT}; bracket sag ${v.sagMm === null ? 'not measured' : num(v.sagMm)}`,
+        M.scaleBracketSag({ unit: UNIT, sag: v.sagMm === null ? M.notMeasured : num(v.sagMm) }),
       ),
       turnView({
         cx: 552,
@@ -152,14 +159,14 @@ export function boreFigure({
         radiusMm: v.boxBoreMm / 2,
         readings: v.corrected,
         before: before?.corrected ?? (v.sagMm === null ? [] : v.readings),
-        beforeWord: before ? 'before' : 'as read, bracket sagging',
+        beforeWord: before ? M.before : M.asReadBracketSagging,
         active,
         wanted: v.wanted,
-        title: v.sagMm === null ? 'bore as read' : 'bore, sag taken out',
+        title: v.sagMm === null ? M.boreAsRead : M.boreSagTakenOut,
         mark:
           v.nearestDeg === null || (v.eccentricityMm ?? 0) < 0.002
             ? null
-            : { deg: v.nearestDeg, word: `near ${v.nearestDeg.toFixed(0)}°` },
+            : { deg: v.nearestDeg, word: M.near2({ nearest: v.nearestDeg.toFixed(0) }) },
       }),
     ],
   );
@@ -191,7 +198,7 @@ export function envelopeFigure({
   const tone = (key: string) => (place === key ? 'brass' : 'ink');
   const outer = (studs / 2 + 14) * scale;
   const half = (bore / 2) * scale;
-  return figure({ width: W, height: H, title: 'Seal box in section with its measured sizes' }, [
+  return figure({ width: W, height: H, title: M.sealBoxSectionMeasuredSizes }, [
     [1, -1].map((s) =>
       path({
         d: `M${x(depth)} ${MID + 12 - s * half}H${face}V${MID + 12 - s * outer}H${face - 30}V${MID + 12 - s * (half + 26)}H${x(depth) - 26}V${MID + 12 - s * (v.shaftMm / 2) * scale - s * 6}H${x(depth)}Z`,
@@ -249,11 +256,11 @@ export function envelopeFigure({
     ),
     label(
       { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-      `section to scale, ${UNIT}; dashed: what the seal’s sheet asks for; lower dimension: first obstruction`,
+      M.sectionScaleDashedWhatSeals({ unit: UNIT }),
     ),
     digits(
       { x: W - 6, y: H - 5, anchor: 'end', tone: 'steel' },
-      v.fits === null ? '' : v.fits ? 'takes the seal' : 'does not take it',
+      v.fits === null ? '' : v.fits ? M.takesSeal : M.doesNotTake,
     ),
   ]);
 }

@@ -1,6 +1,7 @@
 import { circle, digits, figure, label, line, mendable, path } from '../../../judgement/draw.ts';
 import { num, UNIT } from '../../../quantities/say.ts';
 import type { ShaftValues } from '../diameters.ts';
+import { M } from '../messages.ts';
 import { seatView } from './seat-view.ts';
 
 const W = 700;
@@ -62,7 +63,7 @@ export function shaftFigure({
     {
       width: W,
       height: H,
-      title: `Shaft seat with ${values.stationsMm.length} stations, and station ${at + 1} seen from the end`,
+      title: M.shaftSeatStationsStationSeen({ count: values.stationsMm.length, at: at + 1 }),
     },
     [
       seatView({
@@ -91,7 +92,7 @@ export function shaftFigure({
               {
                 place: v === null ? null : `s${s + 1}/${a}`,
                 shown: v === null ? '' : num(v),
-                name: `station ${s + 1} at ${a}°`,
+                name: M.station2({ s: s + 1, a }),
               },
               [
                 digits(
@@ -136,16 +137,16 @@ export function shaftFigure({
         outline.map((p) => circle({ cx: p.x, cy: p.y, r: 4, fill: 'steel' })),
         label(
           { x: cx, y: cy + R + 54, anchor: 'middle', size: 15, tone: 'ink' },
-          `station ${at + 1} from the end, deviations ×${many}`,
+          M.stationFromEndDeviations({ at: at + 1, many }),
         ),
         label(
           { x: cx, y: cy + R + 71, anchor: 'middle', size: 14, tone: 'muted' },
-          `dashed: ${num(values.lowerMm)} and ${num(values.upperMm)} ${UNIT}`,
+          M.dashed({ lower: num(values.lowerMm), upper: num(values.upperMm), unit: UNIT }),
         ),
       ],
       label(
         { x: 4, y: H - 4, anchor: 'start', size: 14.5, tone: 'muted' },
-        `seat to scale, diameters in ${UNIT}`,
+        M.seatScaleDiameters({ unit: UNIT }),
       ),
     ],
   );

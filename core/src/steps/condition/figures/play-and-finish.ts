@@ -12,6 +12,7 @@ import {
 } from '../../../judgement/draw.ts';
 import { num, rough, UNIT } from '../../../quantities/say.ts';
 import type { FinishStepValues } from '../finish.ts';
+import { M } from '../messages.ts';
 import { type PlayStepValues, playKey } from '../play.ts';
 
 const W = 700;
@@ -32,14 +33,14 @@ export function playFigure({ values: v, place }: { values: PlayStepValues; place
       ink: 'brass',
       weight: 4,
     });
-  return figure({ width: W, height: H, title: 'Shaft with the gauges for end play and radial play' }, [
+  return figure({ width: W, height: H, title: M.shaftGaugesEndPlayRadial }, [
     [150, 300].map((x) => [
       rect({ x: x - 26, y: MID - 78, width: 52, height: 156, fill: 'shade', ink: 'ink', weight: 1.6 }),
       [-1, 1].map((s) => circle({ cx: x, cy: MID + s * 58, r: 13, fill: 'paper', ink: 'ink', weight: 1.6 })),
     ]),
     rect({ x: 60, y: MID - 40, width: 530, height: 80, fill: 'paper', ink: 'ink', weight: 1.8 }),
     rect({ x: 380, y: MID - 48, width: 92, height: 96, fill: 'shade', ink: 'muted' }),
-    label({ x: 426, y: MID + 5, tone: 'muted' }, 'the seal'),
+    label({ x: 426, y: MID + 5, tone: 'muted' }, M.seal),
     axis({ x1: 40, x2: 626, y1: MID, y2: MID }),
     group({ opacity: radial ? 0.35 : 1 }, [
       dialGauge({ x: 590, y: MID, deg: 90 }),
@@ -53,15 +54,15 @@ export function playFigure({ values: v, place }: { values: PlayStepValues; place
       { x: 690, y: MID + 44, anchor: 'end', tone: end ? 'brass' : 'ink', size: 17, strong: true },
       say(v.endPlayMm),
     ),
-    label({ x: 690, y: MID + 62, anchor: 'end', tone: 'muted' }, 'end play'),
+    label({ x: 690, y: MID + 62, anchor: 'end', tone: 'muted' }, M.endPlay2),
     digits(
       { x: 560, y: 36, anchor: 'start', tone: radial ? 'brass' : 'ink', size: 17, strong: true },
       say(v.radialPlayMm),
     ),
-    label({ x: 560, y: 54, anchor: 'start', tone: 'muted' }, 'radial play'),
+    label({ x: 560, y: 54, anchor: 'start', tone: 'muted' }, M.radialPlay2),
     label(
       { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-      `arrangement, not to scale; play in ${UNIT}, the mean of ${Math.max(v.end.length, v.radial.length)} trial${Math.max(v.end.length, v.radial.length) === 1 ? '' : 's'}`,
+      M.arrangementNotScalePlayMean({ unit: UNIT, count: Math.max(v.end.length, v.radial.length) }),
     ),
   ]);
 }
@@ -69,7 +70,7 @@ export function playFigure({ values: v, place }: { values: PlayStepValues; place
 /** Where the stylus goes: three places round the shaft, three on the face; bars as high as they are rough, against the limit. */
 export function finishFigure({ values: v, place }: { values: FinishStepValues; place: string | undefined }) {
   const width = W / v.surfaces.length;
-  return figure({ width: W, height: H, title: 'Roughness at each place against its limit' }, [
+  return figure({ width: W, height: H, title: M.roughnessEachPlaceAgainstLimit }, [
     v.surfaces.map((s, k) => {
       const x0 = k * width + 40;
       const top = Math.max(s.limitUm * 1.4, ...s.readingsUm.map((r) => r ?? 0));
@@ -87,7 +88,7 @@ export function finishFigure({ values: v, place }: { values: FinishStepValues; p
         }),
         label(
           { x: x0 + width - 70, y: y(s.limitUm) - 7, anchor: 'end', tone: 'stop', size: 14 },
-          `Ra ${rough(s.limitUm)}`,
+          M.ra({ limit: rough(s.limitUm) }),
         ),
         s.readingsUm.map((um, i) => {
           const key = `${s.surface}/${i + 1}`;
@@ -111,14 +112,11 @@ export function finishFigure({ values: v, place }: { values: FinishStepValues; p
         }),
         label(
           { x: x0, y: 258, anchor: 'start' },
-          `${s.surface === 'shaft' ? 'shaft under the seal' : 'gasket face'}, ${v.parameter} in µm`,
+          M.m({ surface: s.surface === 'shaft' ? 'shaftUnderSeal' : 'gasketFace', parameter: v.parameter }),
         ),
       ];
     }),
-    label(
-      { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-      'height of each block: roughness to one scale a surface',
-    ),
+    label({ x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 }, M.heightEachBlockRoughnessOne),
   ]);
 }
 

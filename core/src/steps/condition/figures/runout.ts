@@ -2,6 +2,7 @@ import { roundedDown } from '../../../arithmetic/shaft/turn-drawing.ts';
 import { circle, digits, figure, label, line, polyline } from '../../../judgement/draw.ts';
 import type { Point } from '../../../judgement/drawing.ts';
 import { num, UNIT } from '../../../quantities/say.ts';
+import { M } from '../messages.ts';
 import type { RunoutStepValues } from '../runout.ts';
 import { seatView } from './seat-view.ts';
 import { turnView } from './turn-view.ts';
@@ -55,7 +56,11 @@ export function runoutFigure({ values, before, shaftMm, seatMm, active }: Props)
     {
       width: W,
       height: H,
-      title: `Shaft with ${stations.length} stations from the side, and station ${at + 1} from the end with ${here?.readings.length ?? 0} readings`,
+      title: M.shaftStationsFromSideStation({
+        count: stations.length,
+        at: at + 1,
+        count2: here?.readings.length ?? 0,
+      }),
     },
     [
       seatView({ x0, axisY: AXIS_Y, r, scale, seatMm, stationsMm: stations.map((t) => t.atMm), active: at }),
@@ -94,11 +99,11 @@ export function runoutFigure({ values, before, shaftMm, seatMm, active }: Props)
         largest &&
         label(
           { x: 4, y: H - 22, anchor: 'start', tone: told ? 'steel' : 'muted', size: 14 },
-          `line of the middle ×${times}, seen in the plane of ${largest.phaseDeg.toFixed(0)}°`,
+          M.lineMiddleSeenPlane({ times, phase: largest.phaseDeg.toFixed(0) }),
         ),
       label(
         { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-        `shaft to scale; stations along the seat, TIR and amplitudes in ${UNIT}`,
+        M.shaftScaleStationsAlongSeat({ unit: UNIT }),
       ),
       here &&
         turnView({
@@ -110,14 +115,14 @@ export function runoutFigure({ values, before, shaftMm, seatMm, active }: Props)
           before: before?.stations[at]?.readings ?? [],
           active: active?.angleDeg ?? null,
           wanted: values.wanted,
-          title: `station ${at + 1} from the end`,
+          title: M.stationFromEnd({ at: at + 1 }),
           prefix: `s${at + 1}/`,
           mark:
             h1 &&
             h1.amplitudeMm > 2 * h1.uncertaintyMm &&
             here.values.shape !== 'oval' &&
             here.values.taken >= values.wanted
-              ? { deg: h1.phaseDeg, word: `high ${h1.phaseDeg.toFixed(0)}°` }
+              ? { deg: h1.phaseDeg, word: M.high({ phase: h1.phaseDeg.toFixed(0) }) }
               : null,
         }),
     ],

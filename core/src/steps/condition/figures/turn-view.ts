@@ -1,7 +1,10 @@
 import { turnDrawing } from '../../../arithmetic/shaft/turn-drawing.ts';
 import { circle, dialGauge, digits, label, line, mendable, path, spot } from '../../../judgement/draw.ts';
+import type { Text } from '../../../message/message.ts';
+import { expr } from '../../../message/message.ts';
 import type { AngleReading } from '../../../metrology/harmonics.ts';
 import { num } from '../../../quantities/say.ts';
+import { M } from '../messages.ts';
 
 type Props = {
   cx: number;
@@ -13,15 +16,15 @@ type Props = {
   /** The measuring before, drawn faint beneath. */
   before?: readonly AngleReading[];
   /** What is drawn faint, in a word. */
-  beforeWord?: string;
+  beforeWord?: Text;
   /** Where the gauge stands now. */
   active: number | null;
   /** Direction to be marked, with its word. */
-  mark?: { deg: number; word: string } | null;
+  mark?: { deg: number; word: Text } | null;
   /** Angles to be read, ticked round the part. */
   wanted: number;
   /** What this is, before the exaggeration under it. */
-  title: string;
+  title: Text;
   /** What the places of this turn begin with: its points are mended by touch. */
   prefix?: string;
 };
@@ -100,7 +103,7 @@ export function turnView({
       mendable(
         {
           place: prefix === undefined ? null : `${prefix}${Number(p.angleDeg.toFixed(1))}`,
-          name: `${title}, at ${Number(p.angleDeg.toFixed(1))}°`,
+          name: M.at2({ title, angle: Number(p.angleDeg.toFixed(1)) }),
         },
         [
           circle({ cx: p.x, cy: p.y, r: 11, fill: 'touch' }),
@@ -126,7 +129,7 @@ export function turnView({
       ],
     label(
       { x: cx, y: cy + radiusPx + ROOM + 44, size: 14 },
-      `${title}${now.points.length > 0 ? `, deviations ×${drawn.times}` : ', no reading yet'}${before.length > 2 ? `, dotted: ${beforeWord}` : ''}`,
+      expr`${title}${now.points.length > 0 ? M.deviations({ times: drawn.times }) : M.noReadingYet}${before.length > 2 ? M.dotted({ beforeWord }) : ''}`,
     ),
   ];
 }

@@ -1,0 +1,42 @@
+import { defineMessages } from '../../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('arithmetic.alignment', en, {
+  bearingTakesUp: { said: 'text' },
+  coldDriverStandsCouplingWarm: { word: 'text' },
+  coupling: { title: 'text' },
+  dialDoesNotHangTogether: { i: 'count', c: 'length' },
+  driverRisesDriven: { atCoupling: 'length', atCoupling2: 'length' },
+  driverStands: { plus: 'text', target: ['coldPlace', 'none'] },
+  feetAsDrawnTightenRead: { name: ['shim', 'move'] },
+  feetStillFelt: { unread: 'count', count: 'count' },
+  foot: { i: 'count' },
+  foot2: { i: 'count' },
+  footFeltOnePlaceParallel: { i: 'count' },
+  footWidestGap: { i: 'count' },
+  foundSoOff: {
+    target: 'length',
+    target2: ['low', 'high'],
+    offset: 'length',
+    target3: 'length',
+    offset2: 'length',
+  },
+  frontBackFeet: { title: 'text' },
+  frontRear: { front: 'length', rear: 'length' },
+  housing: { i: 'count' },
+  housingShaft: { worst: 'count' },
+  housingStandsOffShaftThrough: { i: 'count', angle: 'text' },
+  layFullShimUnderWhole: { full: 'length' },
+  layUnderSideFullWidth: { shimOf: 'length', shimOf2: ['far', 'near'] },
+  moreThanBearingTakesUp: { said: 'text' },
+  offsetPer100: { offset: 'length', anglePer100: 'length' },
+  ownShaftPer1000: { v: 'length', w: 'length', v2: 'length', w2: 'length', v3: 'text' },
+  rpm: { speedRpm: 'count' },
+  slopeMetre: { atCoupling: 'length', atCoupling2: 'length', offset: 'length', slopeMmPerM: 'length' },
+  standsEdgeFromSideSide: { wedge: 'length' },
+  the: { title: 'text', kind: ['offset', 'anglePer100'] },
+  twoStepsDial: { resolution: 'length' },
+  widest: { f: 'text', value: 'length' },
+  withinDoubtWhatBearingTakes: { said: 'text' },
+});

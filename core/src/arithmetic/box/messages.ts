@@ -1,0 +1,25 @@
+import { defineMessages } from '../../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('arithmetic.box', en, {
+  against: { value: 'length', q: 'text' },
+  anglesRead: { count: 'count', wanted: 'count' },
+  atAnd: { high: 'count', low: 'count' },
+  atAnd2: { high: 'text', low: 'text' },
+  backFirstAngleGaugeReads: { closing: 'length' },
+  faceWarpedApartFromTilt: { amplitude: 'length' },
+  highestLowest: { high: 'text', low: 'text', tir: 'length' },
+  is: { name: 'text', value: 'length', margin: 'length', below: ['short', 'over'], under: 'text' },
+  less: { upper: 'length' },
+  more: { lower: 'length' },
+  n1AmplitudeWallNearest: { amplitude: 'length', uncertainty: 'length', phase: 'text' },
+  n22Per100Nearest: { amplitude: 'length', sweepRadius: 'length', tiltMmPer100: 'length', phase: 'text' },
+  notMeasuredYet: { name: 'text' },
+  oneStepGauge: { resolution: 'length' },
+  sBarInsideBoreS: { sag: 'length' },
+  shaftFloatsWhereNotHeld: { play: 'length' },
+  takesSealSpare: { name: 'text', value: 'length', margin: 'length' },
+  to: { lower: 'length', upper: 'length' },
+  tooCloseLimitCall: { name: 'text', value: 'length' },
+});

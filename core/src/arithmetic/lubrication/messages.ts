@@ -1,0 +1,46 @@
+import { defineMessages } from '../../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('arithmetic.lubrication', en, {
+  backWhereBeforeGreasing: { now: 'text' },
+  bearingFull: { cm3: 'text', words: 'text', cm32: 'text', inAll: 'text' },
+  bearingGun: { inside: 'text', fresh: 'text', goes: ['yes', 'no', 'borderline'] },
+  borderlineMaySoften: { fresh: 'text', inside: 'text' },
+  bothGreasesConfirmBaseOil: { inside: 'text' },
+  cm: { v: 'text' },
+  fallingBackFromUsualRise: { now: 'text', hottestC: 'temperature' },
+  gAll: { totalG: 'text', strokes: 'text' },
+  gSlowlyNippleReliefClean: { grams: 'text', strokes: 'text' },
+  greaseNotPutMixedThey: { fresh: 'text', inside: 'text' },
+  gun: { strokes: 'count' },
+  housingNDm: { words: 'text', factor: 'count' },
+  kHour: { trendKPerH: 'text' },
+  n4CmKgSteelCm: {
+    width: 'text',
+    outside: 'text',
+    bore: 'count',
+    envelope: 'text',
+    massKg: 'text',
+    free: 'text',
+  },
+  noFallAfterTwoHours: { now: 'text' },
+  notFallingYetUsualWhile: { now: 'text' },
+  notSteadyYetNextReading: { nextMinutes: 'text' },
+  overAmbient: {
+    hottestC: 'temperature',
+    riseK: 'difference',
+    trendKPerH: ['none', 'fallingUsualAfterFir', 'stillClimbing', 'steady'],
+  },
+  overAmbient2: { cautionC: 'temperature', riseK: 'difference' },
+  overAmbient3: { temperatureC: 'temperature', temperatureC2: 'difference' },
+  regreaseEveryHours: { hours: 'count', capped: ['yearRuleGivesMore', 'none'] },
+  ruleComesHoursUnderDay: { worked: 'text' },
+  ruleGivesNoIntervalBore: { bore: 'count', speedRpm: 'count' },
+  steady: { caution_c: 'temperature' },
+  stillClimbingAfterTwoHours: { now: 'text' },
+  stopMachine: { hottestC: 'temperature' },
+  stopMachineLookBeforeRuns: { hottestC: 'temperature' },
+  strokes: { strokes: 'count' },
+  thickenersGoTogetherConfirmMaker: { fresh: 'text', inside: 'text' },
+});

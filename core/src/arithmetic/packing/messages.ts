@@ -1,0 +1,36 @@
+import { defineMessages } from '../../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('arithmetic.packing', en, {
+  aboutWEstimate: { powerW: 'text' },
+  backedOff: { back: 'count', mm: 'length' },
+  drawnUpLanternsMiddleStands: { drawn: 'length', port: 'length' },
+  dropsMinute: { targetLow: 'text', targetHigh: 'text' },
+  dropsMinuteBandCountsTen: { dropsPerMin: 'count', count: 'count', steady_counts: 'count', ready: 'count' },
+  dropsMinuteSteadyOverCounts: { dropsPerMin: 'count', steady_counts: 'count' },
+  dropsMinuteTooDryWill: { dropsPerMin: 'count' },
+  dropsMinuteTooManyYet: { dropsPerMin: 'count' },
+  dropsMinuteWaitUntilMinutes: { dropsPerMin: 'count', ready: 'count' },
+  fallingAlong: { k: 'count', gland: 'pressure', count: 'length', mean: 'pressure' },
+  flats6Left: { flats: 'count', pitch: 'length', travel: 'length', left: 'length' },
+  followerHasLeftStillLeaks: { value: 'length', dropsPerMin: 'count' },
+  letLeakGenerously30Minutes: { settle_min: 'count' },
+  missingSomethingThereSetHas: { part_name: 'text' },
+  n81225: { shaft: 'length', limit: 'text' },
+  n8Preload: { pitch: 'length', mm: 'length' },
+  nearestStockOffBox: { stock: 'length', stock2: 'length', section: 'length' },
+  noTrendTowardsEnd: { used: 'text' },
+  nutStandsMark: { end: 'count', end2: ['short', 'past'], mm: 'length' },
+  ringsBelowMiddleDrawnUp: { below: 'count', put: 'length', drawn: 'length', port: 'length' },
+  ringsCutLong: { count: 'count', stock: 'length', cut: 'length', cut2: ['diagonally', 'none'] },
+  ringsMoreThanFiveSix: { count: 'count' },
+  skew: { skew: 'length' },
+  speedW: { shaft: 'length', count: 'length', mean: 'text', mu: 'count', powerW: 'text' },
+  wayLaterReadingTellsHow: { left: 'length' },
+  wayLeftFollowerEnd: { left: 'length' },
+  wayUsed: { left: 'length' },
+  whole: { boxDepth: 'length', lantern: 'length', entry: 'length', section: 'length', count: 'count' },
+  year: { level: 'length', mmPerYear: 'length' },
+  yearEnd: { used: 'text', mmPerYear: 'length', trend: 'text' },
+});

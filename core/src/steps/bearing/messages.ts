@@ -1,0 +1,24 @@
+import { defineMessages } from '../../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('steps.bearing', en, {
+  bearingReading: { n: 'count' },
+  carrierBoltsTorque2: { after: 'text' },
+  carrierBoltsWhicheverOrderHousing: { after: 'text' },
+  filledQuantityAboveNoMore: { filled: 'text' },
+  fixedBearing: { position: 'text', sheet: 'text' },
+  fixedBearingNotYetJob: { position: 'text', title: 'text' },
+  grows: { growth: 'length' },
+  isOn: { position: 'text' },
+  jobAnotherMachine: { machine: 'text' },
+  measure: { place: 'text' },
+  measuredAlreadyWithdrawReasonMeasure: { label: 'text' },
+  missingSchoolReckons: { what: 'text' },
+  readBearingAgainMinutesAfter: { nextMinutes: 'text' },
+  ringSeatTowardsFixedBearing: { towards: 'text', away: 'text' },
+  sheet: { sheet: 'text' },
+  snapRingMovedOtherGroove: { snapRing: ['fixed', 'float'] },
+  steady: { value: 'text' },
+  wrenchBoltBoltSheetsValue: { after: 'text' },
+});

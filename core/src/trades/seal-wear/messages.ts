@@ -1,0 +1,8 @@
+import { defineMessages } from '../../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('seal-wear', en, {
+  day: { d: 'count' },
+  service2: { service: 'length' },
+});

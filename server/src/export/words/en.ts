@@ -1,0 +1,27 @@
+/** What the messages of this folder say, in ICU MessageFormat. */
+export const en = {
+  altered: 'Altered:',
+  contentHashSha256Json: 'Content hash (SHA-256 of the JSON sheet): {contentHash}',
+  fromSheet: 'From sheet {number}.',
+  job: 'Job',
+  labelsPositions: 'Labels of positions',
+  machinePosition: 'Machine, position',
+  notArrivedYetWaitsDevice: 'Not arrived yet: it waits on the device that took it.',
+  notSignedHowWorkStands: 'Not signed: this is how the work stands now.',
+  notYet: 'not yet',
+  note: 'Note:',
+  notedAfterSignature: 'Noted after the signature',
+  nothingPlannedYet: 'Nothing is planned yet.',
+  of: '{page} of {of}',
+  opened: 'Opened',
+  rev: ' · rev {revision}',
+  revision: ', revision {revision}',
+  rules:
+    '{origin, select, keptAsSigned {Kept as signed} signedBeforeSheetsWe {Signed before sheets were kept; laid down as it folded} other {}} {when}, rules {rules}.',
+  sheet: 'Sheet',
+  sheetNotAsSignedHash:
+    'this sheet is not as it was signed, for its hash is another. It is no record; a backup has the one that was signed.',
+  signed: 'Signed',
+  state: 'State',
+  timesPlantsClock: '{day} · times by the plant’s clock ({zone})',
+} as const;
