@@ -4,6 +4,7 @@ import type { CalculatorResult } from '../judgement/result.ts';
 import { check } from '../judgement/sentences.ts';
 import type { Text } from '../message/message.ts';
 import type { LengthUnit } from '../quantities/length.ts';
+import { saidBy } from '../quantities/message-error.ts';
 import { sayAll } from '../quantities/say.ts';
 import { ALIGNMENT_ENTRIES } from './alignment/entries.ts';
 import { BEARING_ENTRIES } from './bearings/entries.ts';
@@ -77,7 +78,7 @@ export function runCalculator(id: string, input: unknown, unit: LengthUnit = 'mm
   } catch (error) {
     // A RangeError is core's word for "this value is outside what is tabled": the asker's fault, not ours.
     if (error instanceof RangeError)
-      return { ok: false, known: true, faults: [{ path: '', message: error.message }] };
+      return { ok: false, known: true, faults: [{ path: '', message: saidBy(error) }] };
     throw error;
   }
 }

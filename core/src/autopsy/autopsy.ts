@@ -2,6 +2,8 @@ import type { Cause, Sign } from '../engine/failure.ts';
 import type { Results } from '../engine/slots.ts';
 import { failureGuideOf } from '../engine/trades.ts';
 import type { Text } from '../message/message.ts';
+import { MessageError } from '../quantities/message-error.ts';
+import { M } from './messages.ts';
 
 /** What was seen, by question; what the position’s own sheets had; how long it lived, where that is known. */
 export type AutopsyAsked = {
@@ -67,7 +69,7 @@ function told(cause: Cause, asked: AutopsyAsked): CauseTold & { sum: number } {
  */
 export function autopsy(asked: AutopsyAsked): CauseTold[] {
   const guide = failureGuideOf(asked.kind);
-  if (!guide) throw new RangeError(`There is no guide “${asked.kind}” here.`);
+  if (!guide) throw new MessageError(M.thereNoGuideHere({ kind: asked.kind }));
   return guide.causes
     .map((c) => told(c, asked))
     .filter((c) => c.speaksFor.length > 0)

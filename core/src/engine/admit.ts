@@ -5,6 +5,7 @@ import { quantityOf, sayReading } from '../instruments/quantity.ts';
 import { check } from '../judgement/sentences.ts';
 import type { Text } from '../message/message.ts';
 import { isText, listOf } from '../message/message.ts';
+import { saidBy } from '../quantities/message-error.ts';
 import { len } from '../quantities/say.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
 import { records, roleSaid } from './author.ts';
@@ -37,7 +38,7 @@ export function placeAt(state: JobState, step: string, key: string): Place | Tex
   try {
     return definition?.kind.place?.(state, definition, key, reports(state)) ?? M.stepTakesNoReadings;
   } catch (fault) {
-    return fault instanceof RangeError ? fault.message : M.whatStandsStepDoesNot;
+    return fault instanceof RangeError ? saidBy(fault) : M.whatStandsStepDoesNot;
   }
 }
 
@@ -61,7 +62,7 @@ export function admit(state: JobState | null, e: JobEvent): Refusal {
     return refusalOf(state, e);
   } catch (fault) {
     if (!(fault instanceof RangeError)) return M.whatStandsStepDoesNot2;
-    return M.whatStandsStepDoesNot3({ message: fault.message });
+    return M.whatStandsStepDoesNot3({ message: saidBy(fault) });
   }
 }
 

@@ -1,5 +1,6 @@
 import type { Finding } from '../judgement/result.ts';
 import { verdictOf } from '../judgement/result.ts';
+import { saidBy } from '../quantities/message-error.ts';
 import type { JobEvent } from './events.ts';
 import { acceptanceOf, answerTo, inRound, passOf } from './facts.ts';
 import { lay, opened } from './fold.ts';
@@ -30,7 +31,7 @@ function holdOf(facts: Facts, step: string): Hold | undefined {
 
 /** What is said of a step that could not be worked out; everything before it stands. */
 function failed(step: StepDefinition, fault: unknown): StepReport {
-  const said = fault instanceof RangeError ? fault.message : M.whatStandsHereDoesNot;
+  const said = fault instanceof RangeError ? saidBy(fault) : M.whatStandsHereDoesNot;
   return {
     findings: [
       {

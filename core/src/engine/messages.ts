@@ -3,6 +3,10 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('engine', en, {
+  signedLastStep: { textKey: 'text' },
+  asksTwoQuestions: { textKey: 'text', question: 'text', id: 'text' },
+  hasTwoSteps: { textKey: 'text', step: 'text' },
+  thereNoTradeHere: { procedure: 'text' },
   pathNotIdentifier: { path: 'text' },
   answerCorrected: { reason: 'text' },
   cannotWorkedOut: { title: 'text', message: 'text' },

@@ -3,10 +3,12 @@ import { still } from '../judgement/draw.ts';
 import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
 import { textKey } from '../message/message.ts';
+import { MessageError } from '../quantities/message-error.ts';
 import { DECISION, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
 import type { ActHere } from './act.ts';
 import type { FailureGuide } from './failure.ts';
 import type { FigureInput } from './figure.ts';
+import { M } from './messages.ts';
 import type { Setup } from './setup.ts';
 import type { JobState } from './state.ts';
 import type { Procedure, StepDefinition } from './step.ts';
@@ -37,7 +39,7 @@ export const allTrades = (): Trade[] => [...new Set(enrolled.values())];
 /** The trade of a setup. @throws RangeError where no such trade is enrolled */
 export function tradeOf(setup: Pick<Setup, 'procedure'>): Trade {
   const trade = enrolled.get(setup.procedure);
-  if (!trade) throw new RangeError(`There is no trade “${setup.procedure}” here.`);
+  if (!trade) throw new MessageError(M.thereNoTradeHere({ procedure: setup.procedure }));
   return trade;
 }
 
@@ -48,7 +50,7 @@ export const sameTrade = (a: Pick<Setup, 'procedure'>, b: Pick<Setup, 'procedure
 /** Any job's setup, judged by its own trade's shape; one that names no trade we know is refused by the first one's. */
 export const setupSchema: Schema<Setup> = lazy((value: { procedure?: string } | null | undefined) => {
   const trade = enrolled.get(value?.procedure) ?? allTrades()[0];
-  if (!trade) throw new RangeError('No trade is enrolled.');
+  if (!trade) throw new MessageError(M.noTradeEnrolled);
   return trade.schema.required();
 }) as unknown as Schema<Setup>;
 
@@ -62,15 +64,15 @@ const made = new WeakMap<Setup, Procedure>();
 function uniquely(procedure: Procedure): Procedure {
   const doubled = (ids: readonly string[]) => ids.find((id, i) => ids.indexOf(id) !== i);
   const step = doubled(procedure.steps.map((s) => s.id));
-  if (step !== undefined) throw new RangeError(`${textKey(procedure.title)} has two steps “${step}”.`);
+  if (step !== undefined) throw new MessageError(M.hasTwoSteps({ textKey: textKey(procedure.title), step }));
   for (const s of procedure.steps) {
     const question = doubled((s.items ?? []).map((i) => i.id));
     if (question !== undefined)
-      throw new RangeError(`${textKey(procedure.title)} asks two questions “${question}” at “${s.id}”.`);
+      throw new MessageError(M.asksTwoQuestions({ textKey: textKey(procedure.title), question, id: s.id }));
   }
   const signed = procedure.steps.filter((s) => s.kind.signs);
   if (signed.length !== 1 || signed[0] !== procedure.steps.at(-1))
-    throw new RangeError(`${textKey(procedure.title)} is to be signed at its last step.`);
+    throw new MessageError(M.signedLastStep({ textKey: textKey(procedure.title) }));
   return procedure;
 }
 

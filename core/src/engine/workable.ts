@@ -1,4 +1,5 @@
 import type { Text } from '../message/message.ts';
+import { saidBy } from '../quantities/message-error.ts';
 import type { JobEvent } from './events.ts';
 import { opened } from './fold.ts';
 import { askedHere } from './here.ts';
@@ -32,7 +33,7 @@ export function unworkable(setup: Setup): Text | null {
     } catch (fault) {
       return M.cannotWorkedOut({
         title: step.title,
-        message: fault instanceof RangeError ? fault.message : M.whatGivenDoesNotGo,
+        message: fault instanceof RangeError ? saidBy(fault) : M.whatGivenDoesNotGo,
       });
     }
   return null;

@@ -7,6 +7,8 @@ import {
   PRIOR,
 } from '../arithmetic/bearings/drive-up-belief.ts';
 import { normal, randomFrom } from '../metrology/random.ts';
+import { MessageError } from '../quantities/message-error.ts';
+import { M } from './messages.ts';
 
 export type MonteCarloInput = BeliefInput & {
   seed: number;
@@ -110,7 +112,7 @@ export class DriveUpMonteCarlo {
   /** @throws RangeError where nothing can be believed of these readings, or there are no samples */
   constructor(private readonly input: MonteCarloInput) {
     const belief = believe(input);
-    if (!belief || !(input.samples >= 1)) throw new RangeError('There is nothing to draw from.');
+    if (!belief || !(input.samples >= 1)) throw new MessageError(M.thereNothingDrawFrom);
     this.belief = belief;
     this.l = cholesky(belief.covariance);
     this.random = randomFrom(input.seed);

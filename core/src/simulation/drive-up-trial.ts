@@ -3,6 +3,8 @@ import { type DriveUpReading, driveUpForecast } from '../arithmetic/bearings/dri
 import { driveUpTarget } from '../arithmetic/bearings/drive-up-target.ts';
 import { normal, randomFrom } from '../metrology/random.ts';
 import { mean } from '../metrology/uncertainty.ts';
+import { MessageError } from '../quantities/message-error.ts';
+import { M } from './messages.ts';
 
 /** A bearing on its sleeve with what nobody sees: how it stands before, how it goes up, how it feels. */
 export type HiddenBearing = {
@@ -60,7 +62,7 @@ export function drawBearing(setup: TrialSetup, seed: number): HiddenBearing {
 
 function bandOf(setup: TrialSetup): [number, number] {
   const band = classBand(setup.boreMm, setup.clearanceClass);
-  if (!band) throw new RangeError('This bore is not tabled in this class.');
+  if (!band) throw new MessageError(M.boreNotTabledClass);
   return [band.lowerMm, band.upperMm];
 }
 

@@ -1,4 +1,5 @@
 import type { Text } from '../message/message.ts';
+import { MessageError } from '../quantities/message-error.ts';
 import { len } from '../quantities/say.ts';
 import { M } from './messages.ts';
 import { type SourceId, sourceOf } from './register.ts';
@@ -34,7 +35,7 @@ export function limitInForce(
       others: [...limits],
     };
   const found = limits.find((s) => s.school === chosen);
-  if (!found) throw new RangeError(`There is no school “${chosen}” here.`);
+  if (!found) throw new MessageError(M.thereNoSchoolHere({ chosen }));
   return { ...found, others: limits.filter((s) => s !== found) };
 }
 

@@ -3,5 +3,6 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('sources', en, {
+  thereNoSchoolHere: { chosen: 'text' },
   whateverSize: { limit: 'length' },
 });

@@ -9,6 +9,7 @@ import { kindFamily } from '../engine/step.ts';
 import type { Finding, WorkingLine } from '../judgement/result.ts';
 import type { Text } from '../message/message.ts';
 import { expr, inline, listOf, textKey } from '../message/message.ts';
+import { MessageError } from '../quantities/message-error.ts';
 import { tor } from '../quantities/say.ts';
 import {
   type BoltSpec,
@@ -194,7 +195,7 @@ function torqueOf(
       : told;
   }
   const leastNm = spec.makerTorqueNm;
-  if (leastNm === undefined) throw new RangeError(`The torque of ${textKey(spec.what)} is missing.`);
+  if (leastNm === undefined) throw new MessageError(M.torqueMissing({ textKey: textKey(spec.what) }));
   const torqueNm = spec.makerMostNm === undefined ? leastNm : (leastNm + spec.makerMostNm) / 2;
   const range =
     spec.makerMostNm === undefined ? '' : M.middle({ least: tor(leastNm), makerMost: tor(spec.makerMostNm) });

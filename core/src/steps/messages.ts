@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('steps', en, {
+  torqueMissing: { textKey: 'text' },
   passOne: { pass: 'text', one: ['bolt', 'screw'], bolt: 'count' },
   allSTightAlready: { one: 'text' },
   allSTightNoneMoved: { nameOf: 'text' },

@@ -5,6 +5,7 @@ import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
 import { couplingTolerance } from './coupling-tolerance.ts';
@@ -226,11 +227,9 @@ const share = (b: Beam): number => b.value / (b.upper ?? 1);
 
 function mustBeWhole(i: CouplingInput): void {
   if (i.method === 'rim-and-face' && (i.faceMm === undefined || i.faceDiameterMm === undefined))
-    throw new RangeError('Rim and face needs the four face readings and the diameter swept.');
+    throw new MessageError(M.rimFaceNeedsFourFace);
   if (i.method === 'reverse' && (i.backMm === undefined || i.dialDistanceMm === undefined))
-    throw new RangeError(
-      'Reverse indicators need the second dial’s four readings and the distance between the dials.',
-    );
+    throw new MessageError(M.reverseIndicatorsNeedSecondDials);
 }
 
 /** How far from the dial on the driver the coupling's middle lies: on the rim itself, or half-way to the other dial. */

@@ -1,5 +1,6 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -36,7 +37,7 @@ const CAST_IRON = 11;
 
 /** The line a shaft rises by, from its feet. */
 function line(m: WarmMachine, perK: number) {
-  if (m.frontMm === m.rearMm) throw new RangeError('Front and rear feet stand at one place.');
+  if (m.frontMm === m.rearMm) throw new MessageError(M.frontRearFeetStandOne);
   const front = perK * m.heightMm * m.frontK;
   const rear = perK * m.heightMm * m.rearK;
   const slope = (front - rear) / (m.rearMm - m.frontMm);

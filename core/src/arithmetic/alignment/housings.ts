@@ -3,6 +3,7 @@ import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/res
 import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { M } from './messages.ts';
@@ -60,7 +61,7 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
     return out;
   };
   const h = order.map((o) => o.x);
-  if (h.length < 2) throw new RangeError('A shaft runs through two housings at least.');
+  if (h.length < 2) throw new MessageError(M.shaftRunsThroughTwoHousings);
   const abilityDeg = input.abilityDeg ?? LEAST_ABILITY_DEG;
   const mid = h.map((x) => ({
     z: x.atMm,
@@ -70,7 +71,7 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
   const slopes = mid.map((_, i) => {
     const [a, b] = [mid[Math.max(0, i - 1)], mid[Math.min(mid.length - 1, i + 1)]];
     const run = (b?.z ?? 0) - (a?.z ?? 0);
-    if (run === 0) throw new RangeError('Two housings stand at one place along the shaft.');
+    if (run === 0) throw new MessageError(M.twoHousingsStandOnePlace);
     return { v: ((b?.v ?? 0) - (a?.v ?? 0)) / run, w: ((b?.w ?? 0) - (a?.w ?? 0)) / run };
   });
   const own = h.map((x) => ({

@@ -1,3 +1,5 @@
+import { MessageError } from '../../quantities/message-error.ts';
+import { M } from './messages.ts';
 /** Spherical roller bearings with tapered bore: clearance classes, reduction, drive-up and least residual by bore. */
 
 export type ClearanceClass = 'C2' | 'CN' | 'C3' | 'C4' | 'C5';
@@ -85,7 +87,7 @@ export type ClassBand = { class: ClearanceClass; lowerMm: number; upperMm: numbe
  */
 export function clearanceBands(boreMm: number): ClassBand[] {
   const found = CLEARANCE_UM.find(([over, upto]) => boreMm > over && boreMm <= upto);
-  if (!found) throw new RangeError('Clearance classes are tabled for bores over 18 and up to 500 mm.');
+  if (!found) throw new MessageError(M.clearanceClassesTabledBoresOver);
   const edges = found.slice(2);
   return CLEARANCE_CLASSES.map((name, i) => ({
     class: name,
@@ -97,7 +99,7 @@ export function clearanceBands(boreMm: number): ClassBand[] {
 /** One class's band for a bore. @throws RangeError as `clearanceBands` */
 export function classBand(boreMm: number, name: ClearanceClass): ClassBand {
   const band = clearanceBands(boreMm).find((b) => b.class === name);
-  if (!band) throw new RangeError(`“${name}” is not a clearance class.`);
+  if (!band) throw new MessageError(M.notClearanceClass({ name }));
   return band;
 }
 

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num, pres } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -69,15 +70,14 @@ const inner = (m: Material, d: number, bore: number): number => {
 export function interferenceFit(input: InterferenceInput): CalculatorResult<InterferenceValues> {
   const { jointMm: d, racewayMm: outside } = input;
   const bore = input.shaftBoreMm ?? 0;
-  if (!(outside > d))
-    throw new RangeError('The raceway must be larger than the joint: the ring stands between them.');
-  if (!(bore < d)) throw new RangeError('The shaft’s bore must be smaller than the joint.');
+  if (!(outside > d)) throw new MessageError(M.racewayMustLargerThanJoint);
+  if (!(bore < d)) throw new MessageError(M.shaftsBoreMustSmallerThan);
   const ring = input.ring ?? STEEL;
   const shaft = input.shaft ?? STEEL;
   const smoothing = input.smoothingMm ?? 0;
   // A slit sleeve carries no hoop stress: it passes the pressure on, more of it on its smaller inside, and is squeezed thinner.
   const seat = d - 2 * (input.sleeveMm ?? 0);
-  if (!(seat > bore)) throw new RangeError('The sleeve leaves no shaft inside it.');
+  if (!(seat > bore)) throw new MessageError(M.sleeveLeavesNoShaftInside);
   const compliance = outer(ring, d, outside) + inner(shaft, seat, bore) + Math.log(d / seat) / shaft.youngMpa;
   const growthPerMpa = (2 * d * d * outside) / (ring.youngMpa * (outside * outside - d * d));
   const k = growthPerMpa / (d * compliance);
@@ -107,11 +107,10 @@ export function interferenceFit(input: InterferenceInput): CalculatorResult<Inte
 /** The interference that bears, from whichever was given. */
 function bearingInterference(i: InterferenceInput, k: number, smoothing: number): number {
   const given = [i.interferenceMm, i.travelMm, i.reductionMm].filter((v) => v !== undefined);
-  if (given.length !== 1)
-    throw new RangeError('Give one of interference, travel and reduction, not several.');
+  if (given.length !== 1) throw new MessageError(M.giveOneInterferenceTravelReduction);
   if (i.reductionMm !== undefined) return i.reductionMm / k;
   if (i.travelMm !== undefined) {
-    if (!i.taper) throw new RangeError('A travel makes interference on a taper only: say 1:12 or 1:30.');
+    if (!i.taper) throw new MessageError(M.travelMakesInterferenceTaperOnly);
     return Math.max(0, i.travelMm / i.taper - smoothing);
   }
   return Math.max(0, (i.interferenceMm ?? 0) - smoothing);

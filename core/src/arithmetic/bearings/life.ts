@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
 
 export type LifeInput = {
@@ -50,8 +51,7 @@ export const goneBy = (hours: number, l10Hours: number): number =>
 export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
   const reliability = input.reliability ?? 90;
   const a1 = A1.find(([r]) => r === reliability)?.[1];
-  if (a1 === undefined)
-    throw new RangeError('Reliability is tabled at 90, 95, 96, 97, 98 and 99 of a hundred.');
+  if (a1 === undefined) throw new MessageError(M.reliabilityTabled909596);
   // With little axial load the radial alone counts.
   const loadKn = Math.max(
     input.radialKn,

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num, temp } from '../../quantities/say.ts';
 import { iso286Limits } from '../shaft/tolerance.ts';
 import { interferenceFit } from './interference.ts';
@@ -60,16 +61,15 @@ const SMOOTHING_MM = 0.002;
 export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
   const { boreMm: d } = input;
   const minus = BORE_MINUS.find(([upto]) => d <= upto)?.[1];
-  if (!(d >= 3) || minus === undefined) throw new RangeError('Bores are tabled here from 3 to 500 mm.');
+  if (!(d >= 3) || minus === undefined) throw new MessageError(M.boresTabledHereFrom3);
   const seat =
     input.seatMm !== undefined
       ? { lowerMm: input.seatMm, upperMm: input.seatMm }
       : input.seat !== undefined
         ? iso286Limits(d, input.seat)
         : null;
-  if (!seat) throw new RangeError('Give the seat: its tolerance, as k5, or its measured size.');
-  if (Math.abs(seat.upperMm - d) > 0.02 * d)
-    throw new RangeError('This seat is another size than the bore: look for a slip of the decimal place.');
+  if (!seat) throw new MessageError(M.giveSeatToleranceAsK5);
+  if (Math.abs(seat.upperMm - d) > 0.02 * d) throw new MessageError(M.seatAnotherSizeThanBore);
   const round = (x: number) => Math.round(x * 1e6) / 1e6 + 0;
   const leastMm = round(seat.lowerMm - d);
   const mostMm = round(seat.upperMm - (d - minus / 1000));

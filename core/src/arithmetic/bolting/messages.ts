@@ -3,6 +3,9 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.bolting', en, {
+  notBoltSizeTabledHere: { size: 'text' },
+  noSizeKnownHere: { size: 'text' },
+  hasEvenNumberBoltsHalf: { layout: ['rectangle', 'splitPart'] },
   as4: { diameter: 'length', inch: ['n09743', 'n09382'], pitch: 'length', area: 'text' },
   drawUntilLonger: { target: 'length' },
   kNStretch: { targetN: 'text', target: 'length' },

@@ -1,6 +1,7 @@
 import type { CalculatorResult, WorkingLine } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { tor } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { M } from './messages.ts';
@@ -90,8 +91,7 @@ export const alternateHalves = (count: number): number[] =>
  * @throws RangeError for fewer than 2 screws or an odd number: a split part has as many on each side
  */
 export function seatingPasses(count: number, torqueNm: number): BoltPass[] {
-  if (count < 2 || count % 2 === 1)
-    throw new RangeError('A split part has an even number of screws, half on each side.');
+  if (count < 2 || count % 2 === 1) throw new MessageError(M.splitPartHasEvenNumber);
   const order = alternateHalves(count);
   return [
     { name: M.fingerTight, kind: 'hand', share: 0, torqueNm: null, order },
@@ -106,11 +106,10 @@ export function seatingPasses(count: number, torqueNm: number): BoltPass[] {
  */
 export function boltPattern(input: PatternInput): CalculatorResult<PatternValues> {
   const { count, layout, torqueNm } = input;
-  if (!Number.isInteger(count) || count < 1 || count > 32)
-    throw new RangeError('A pattern is for 1 to 32 bolts.');
+  if (!Number.isInteger(count) || count < 1 || count > 32) throw new MessageError(M.pattern132Bolts);
   if (layout !== 'circle' && count % 2 === 1)
-    throw new RangeError(
-      `A ${layout === 'rectangle' ? 'rectangle' : 'split part'} has an even number of bolts, half on each side.`,
+    throw new MessageError(
+      M.hasEvenNumberBoltsHalf({ layout: layout === 'rectangle' ? 'rectangle' : 'splitPart' }),
     );
   const crosswise =
     layout === 'circle'

@@ -1,6 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { tor } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 import { type BoltPass, crosswiseCircle } from './pattern.ts';
@@ -11,7 +12,7 @@ import { type BoltPass, crosswiseCircle } from './pattern.ts';
  * @throws RangeError where there is no screw at all
  */
 export function setScrewPasses(dogs: number, cups: number, torqueNm: number): BoltPass[] {
-  if (dogs + cups < 1) throw new RangeError('There is no set screw to tighten.');
+  if (dogs + cups < 1) throw new MessageError(M.thereNoSetScrewTighten);
   const part = (count: number, from: number): number[] =>
     count === 0 ? [] : count === 1 ? [from + 1] : crosswiseCircle(count).map((i) => i + from);
   const pass = (name: Text, order: number[], share: number, kind: BoltPass['kind']): BoltPass => ({

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
 import { M } from './messages.ts';
@@ -39,8 +40,8 @@ const WITHIN = 0.1;
  */
 export function boltStretch(input: StretchInput): CalculatorResult<StretchValues> {
   const bolt = boltSize(input.size);
-  if (!bolt) throw new RangeError(`${input.size} is no size known here.`);
-  if (input.threadMm > input.gripMm) throw new RangeError('There is more thread than grip.');
+  if (!bolt) throw new MessageError(M.noSizeKnownHere({ size: input.size }));
+  if (input.threadMm > input.gripMm) throw new MessageError(M.thereMoreThreadThanGrip);
   const area = stressAreaMm2(bolt);
   const shank = (Math.PI / 4) * bolt.diameterMm ** 2;
   const perN =

@@ -1,6 +1,7 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { force, len, num, pres, area as sayArea, tor } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
@@ -67,10 +68,7 @@ export const boltSaid = (input: Pick<TorqueInput, 'size' | 'grade' | 'friction'>
  */
 export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
   const b = boltSize(input.size);
-  if (!b)
-    throw new RangeError(
-      `“${input.size}” is not a bolt size tabled here: M5 to M36 coarse, 1/4 to 1 1/4 in coarse and fine.`,
-    );
+  if (!b) throw new MessageError(M.notBoltSizeTabledHere({ size: input.size }));
   const s = strengthOf(input.grade, b.diameterMm);
   const { k, mu, said } = FRICTION[input.friction];
   const area = stressAreaMm2(b);

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { tor } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -28,8 +29,7 @@ const LEAST_SHARE = 0.2;
  */
 export function wrenchSetting(input: WrenchInput): CalculatorResult<WrenchValues> {
   const e = (input.extensionMm ?? 0) * Math.cos(((input.extensionDeg ?? 0) * Math.PI) / 180);
-  if (input.wrenchMm + e <= 0)
-    throw new RangeError('The extension reaches back past the grip: no pull on the handle turns this bolt.');
+  if (input.wrenchMm + e <= 0) throw new MessageError(M.extensionReachesBackPastGrip);
   const settingNm = (input.torqueNm * input.wrenchMm) / (input.wrenchMm + e);
   const shareOfScale = settingNm / input.scaleHighNm;
   const shared = {

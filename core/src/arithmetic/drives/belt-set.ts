@@ -4,6 +4,7 @@ import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { formatFrequency } from '../../quantities/frequency.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { force, len } from '../../quantities/say.ts';
 import { DEFLECTION_SHARE, drivenTension, WITHIN } from './belt.ts';
 import { M } from './messages.ts';
@@ -48,10 +49,9 @@ const ALIKE = 0.15;
  */
 export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
   const { by, spanMm, readings, massKgPerM = 0, rule = 'k2' } = input;
-  if (by === 'note' && massKgPerM <= 0) throw new RangeError('Mass of a belt, kg a metre, is missing.');
+  if (by === 'note' && massKgPerM <= 0) throw new MessageError(M.massBeltKgMetreMissing);
   const wantedN = input.wantedN ?? drivenTension({ ...input, massKgPerM, belts: readings.length });
-  if (wantedN === null)
-    throw new RangeError('The tension wanted is missing: the maker’s, or power and belt speed.');
+  if (wantedN === null) throw new MessageError(M.tensionWantedMissingMakersPower);
   const lengthM = spanMm / 1000;
   const deflectionMm = spanMm * DEFLECTION_SHARE;
   const tension = (r: number) =>

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -67,12 +68,9 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
     input.forceN === undefined || input.deflectionMm === undefined
       ? null
       : (input.forceN * input.spanMm) / (4 * input.deflectionMm);
-  if (byFrequencyN === null && byDeflectionN === null)
-    throw new RangeError('Give the frequency of the struck span, or a force and how far it bent the span.');
+  if (byFrequencyN === null && byDeflectionN === null) throw new MessageError(M.giveFrequencyStruckSpanForce);
   if (input.deflectionMm !== undefined && input.deflectionMm > 0.1 * input.spanMm)
-    throw new RangeError(
-      'The span is bent by more than a tenth of itself: the sum does not hold, use less force.',
-    );
+    throw new MessageError(M.spanBentMoreThanTenth);
   const wantedN = input.wantedN ?? drivenTension(input);
   const wantedHz = wantedN === null ? null : Math.sqrt(wantedN / (4 * input.massKgPerM)) / L;
   const wantedForceN = wantedN === null ? null : 4 * wantedN * DEFLECTION_SHARE;

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import type { FillMethod } from './fill-method.ts';
 import { M } from './messages.ts';
 
@@ -83,7 +84,7 @@ function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; fa
   if (input.school === 'to-shaft')
     return { cm3: input.baseCm3 ?? null, words: M.baseLevelShaftsUnderside, factor };
   if (whole === undefined || (input.school === 'by-speed' && factor === null))
-    throw new RangeError('This school reckons with the housing’s free space, and by speed with n·dm.');
+    throw new MessageError(M.schoolReckonsHousingsFreeSpace);
   if (input.school === 'by-speed') {
     const { share, words } = shareBySpeed(factor ?? 0);
     return {
@@ -105,10 +106,8 @@ function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; fa
  */
 export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValues> {
   const space = spaceOf(input);
-  if (space && !(space.free > 0))
-    throw new RangeError('This mass does not go into this envelope: check bore, outside, width and mass.');
-  if (!baseFits(input))
-    throw new RangeError('The base up to the shaft holds less than the whole housing: check both volumes.');
+  if (space && !(space.free > 0)) throw new MessageError(M.massDoesNotGoInto);
+  if (!baseFits(input)) throw new MessageError(M.baseUpShaftHoldsLess);
   const housing = housingBy(input);
   const none = input.greased === true;
   const bearingCm3 = space?.free ?? null;

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -66,7 +67,7 @@ const RINGS_ENOUGH = 6;
  */
 export function packingRings(input: PackingRingsInput): CalculatorResult<PackingRingsValues> {
   const sectionMm = (input.boxBoreMm - input.shaftMm) / 2;
-  if (!(sectionMm >= 2)) throw new RangeError('Between shaft and box there is no room for packing.');
+  if (!(sectionMm >= 2)) throw new MessageError(M.betweenShaftBoxThereNo);
   const stock = input.stockMm ?? [...METRIC_SECTIONS_MM, ...INCH_SECTIONS_MM];
   const stockMm = stock.reduce((a, b) => (Math.abs(b - sectionMm) < Math.abs(a - sectionMm) ? b : a));
   const neutralMm = Math.PI * (input.shaftMm + sectionMm);
@@ -75,7 +76,7 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
   const lantern = input.lanternMm ?? 0;
   const entryMm = entryOf(sectionMm);
   const count = ringsOf(input);
-  if (count < 1) throw new RangeError('The box is not deep enough for one ring.');
+  if (count < 1) throw new MessageError(M.boxNotDeepEnoughOne);
   const give = 1 - (input.compressionPercent ?? COMPRESSION_PERCENT) / 100;
   const place =
     lantern > 0 && input.portMm !== undefined

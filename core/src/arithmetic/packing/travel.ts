@@ -1,6 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -33,7 +34,7 @@ const SITS = { scatterMm: 0.3, knownAsFrom: 4 } as const;
 export function packingTravel(input: PackingTravelInput): CalculatorResult<PackingTravelValues> {
   const readings = [...input.readings].sort((a, b) => a.days - b.days);
   const [first, last] = [readings[0], readings.at(-1)];
-  if (!first || !last) throw new RangeError('The way of the follower is told against a first reading.');
+  if (!first || !last) throw new MessageError(M.wayFollowerToldAgainstFirst);
   const stop = input.stopMm ?? 0;
   const trend = dayReached({
     points: readings.map((r) => ({ day: r.days, value: r.leftMm })),

@@ -3,6 +3,9 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.planning', en, {
+  planNotNetwork: { id: 'text' },
+  needsWriteNameWholeNumber: { id: 'text', n: 'text' },
+  notThere: { id: 'text' },
   by: { end: 'count', by: 'text' },
   comesAfterWhichNotThere: { id: 'text' },
   doneAfterAboveBeforeWhich: { end: 'count', percent: 'text', end2: 'count', by: 'text' },

@@ -1,4 +1,5 @@
 import type { Text } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
 /** From and to, whole minutes from the start of the window; `to` is no longer in it. */
 export type Span = readonly [from: number, to: number];
@@ -176,6 +177,6 @@ export function inOrder(tasks: readonly Task[]): Task[] {
       if (n === 0 && then) ready.push(then);
     }
   }
-  if (out.length < tasks.length) throw new RangeError('Tasks wait for each other in a circle.');
+  if (out.length < tasks.length) throw new MessageError(M.tasksWaitEachOtherCircle);
   return out;
 }

@@ -1,5 +1,6 @@
 import type { Text } from '../../message/message.ts';
 import { isMessage, textKey } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { both, spanAt, workedUntil } from './calendar.ts';
 import { M } from './messages.ts';
 import type { Network, Placed, Span } from './network.ts';
@@ -31,7 +32,7 @@ export function compile({ tasks, units, pools }: Network): Compiled {
   const poolAt = new Map(pools.map((p, i) => [p.id, i]));
   const find = (map: Map<string, number>, id: string): number => {
     const i = map.get(id);
-    if (i === undefined) throw new RangeError(`“${id}” is not there.`);
+    if (i === undefined) throw new MessageError(M.notThere({ id }));
     return i;
   };
   const after = tasks.map((t) => t.after.map((a) => [find(at, a.id), a.wait ?? 0] as const));
@@ -338,7 +339,7 @@ export function place(c: Compiled, priority: ArrayLike<number>, free = false): P
       if (by < 0 || (by === 0 && a < b)) best = k;
     }
     const i = ready[best];
-    if (i === undefined) throw new RangeError('Tasks wait for each other in a circle.');
+    if (i === undefined) throw new MessageError(M.tasksWaitEachOtherCircle);
     ready[best] = ready.at(-1) as number;
     ready.pop();
     let earliest = c.from[i] ?? 0;

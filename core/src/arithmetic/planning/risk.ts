@@ -1,5 +1,7 @@
 import { randomFrom } from '../../metrology/random.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { spanAt, workedUntil } from './calendar.ts';
+import { M } from './messages.ts';
 import type { Network, Placed, Span } from './network.ts';
 
 /** Least, most likely and most minutes of a task; work added where something is found, and how often it is. */
@@ -56,7 +58,7 @@ export function lateRisk(
   const shifts: Array<readonly Span[] | null> = [];
   order.forEach((p, i) => {
     const task = tasks.get(p.id);
-    if (!task) throw new RangeError(`“${p.id}” is in the plan and not in the network.`);
+    if (!task) throw new MessageError(M.planNotNetwork({ id: p.id }));
     const mine = before[i] as Array<readonly [number, number]>;
     for (const a of task.after) {
       const j = at.get(a.id);

@@ -1,6 +1,6 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
-import { sameText } from '../../message/message.ts';
-import { say } from '../../quantities/say.ts';
+import { expr, sameText } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
 import { criticalPath, faultsOf, type Network } from './network.ts';
 import { firstCome, planned } from './search.ts';
@@ -40,7 +40,7 @@ function needsOf(task: ScheduleInput['tasks'][number]): Record<string, number> {
       const [name = '', count = '1'] = n.split(':');
       const so = Number(count);
       if (!Number.isInteger(so) || so < 0)
-        throw new RangeError(`“${task.id}” needs “${n}”: write a name and a whole number, pump:1.`);
+        throw new MessageError(M.needsWriteNameWholeNumber({ id: task.id, n }));
       return [name, so];
     }),
   );
@@ -65,10 +65,7 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
     pools: input.resources,
   };
   const [fault] = faultsOf(network);
-  if (fault)
-    throw new RangeError(
-      fault.task ? `${fault.task}: ${say(fault.message, 'mm')}` : say(fault.message, 'mm'),
-    );
+  if (fault) throw new MessageError(fault.task ? expr`${fault.task}: ${fault.message}` : fault.message);
   const effort = { seed: input.seed ?? 1, looks: 400, seconds: input.seconds ?? 0.5 };
   const plan = planned(network, effort);
   const path = criticalPath(network.tasks);

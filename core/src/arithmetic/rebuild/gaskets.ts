@@ -4,6 +4,7 @@ import type { Text } from '../../message/message.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
 import { inQuadrature, readingUncertainty, studentT95 } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 import { bestStack, type Piece, pieceToBuy, type Stack, stackParts } from './stack.ts';
@@ -25,10 +26,9 @@ const MOST_COMPRESSED = 0.5;
  * @throws RangeError with no pair, or one that is no stack
  */
 export function gasketCompression(pairs: readonly CompressionPair[]): CalculatorResult<CompressionValues> {
-  if (pairs.length === 0) throw new RangeError('Measure one stack loose and tight at the least.');
+  if (pairs.length === 0) throw new MessageError(M.measureOneStackLooseTight);
   for (const p of pairs)
-    if (!(p.looseMm > 0) || !(p.torquedMm > 0))
-      throw new RangeError('A stack has a thickness, loose and tight.');
+    if (!(p.looseMm > 0) || !(p.torquedMm > 0)) throw new MessageError(M.stackHasThicknessLooseTight);
   const squares = pairs.reduce((s, p) => s + p.looseMm ** 2, 0);
   const fraction = pairs.reduce((s, p) => s + p.looseMm * (p.looseMm - p.torquedMm), 0) / squares;
   const left = pairs.reduce((s, p) => s + (p.looseMm - p.torquedMm - fraction * p.looseMm) ** 2, 0);
@@ -114,11 +114,10 @@ export const sayStack = (pieces: readonly Piece[], counts: readonly number[]): T
 export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> {
   const { stackMm, clearancesMm, leastMm, mostMm, resolutionMm, pieces } = input;
   const f = input.compressedFraction ?? 0;
-  if (clearancesMm.length === 0) throw new RangeError('Measure the clearance over the gears first.');
-  if (!(stackMm >= 0)) throw new RangeError('The stack has a thickness.');
-  if (!(mostMm > leastMm)) throw new RangeError('The most clearance must be over the least.');
-  if (!(f >= 0 && f <= MOST_COMPRESSED))
-    throw new RangeError('Gaskets lose none to half of their thickness.');
+  if (clearancesMm.length === 0) throw new MessageError(M.measureClearanceOverGearsFirst);
+  if (!(stackMm >= 0)) throw new MessageError(M.stackHasThickness);
+  if (!(mostMm > leastMm)) throw new MessageError(M.mostClearanceMustOverLeast);
+  if (!(f >= 0 && f <= MOST_COMPRESSED)) throw new MessageError(M.gasketsLoseNoneHalfTheir);
   const lost = f * stackMm;
   const [small, large] = [Math.min(...clearancesMm), Math.max(...clearancesMm)];
   const smallestMm = small - lost;

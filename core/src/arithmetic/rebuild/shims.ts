@@ -4,6 +4,7 @@ import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { sayStack } from './gaskets.ts';
 import { M } from './messages.ts';
@@ -83,7 +84,7 @@ export type EndFloatValues = {
  */
 export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues> {
   const { floatMm, stackMm, leastMm, mostMm, moreShims, resolutionMm } = input;
-  if (!(mostMm > leastMm)) throw new RangeError('The most float must be over the least.');
+  if (!(mostMm > leastMm)) throw new MessageError(M.mostFloatMustOverLeast);
   const way = moreShims === 'looser' ? 1 : -1;
   const at = (float: number) => stackMm + way * (float - floatMm);
   const [a, b] = [at(leastMm), at(mostMm)];

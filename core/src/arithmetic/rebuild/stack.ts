@@ -1,3 +1,5 @@
+import { MessageError } from '../../quantities/message-error.ts';
+import { M } from './messages.ts';
 /** Pieces of one thickness and how many are on hand. mm. */
 export type Piece = { thicknessMm: number; count: number };
 
@@ -65,15 +67,13 @@ function countsOf(r: Reach, sum: number): number[] {
 /** @throws RangeError where a heap is not one: no thickness, no whole count, or more than anyone stacks */
 function looked(pieces: readonly Piece[], band: StackBand): void {
   for (const p of pieces) {
-    if (!(p.thicknessMm >= 0.001))
-      throw new RangeError('A piece has a thickness, a micrometre at the least.');
+    if (!(p.thicknessMm >= 0.001)) throw new MessageError(M.pieceHasThicknessMicrometreLeast);
     if (!Number.isInteger(p.count) || p.count < 0 || p.count > 60)
-      throw new RangeError('Of each thickness there are so many: 0 to 60.');
+      throw new MessageError(M.eachThicknessThereSoMany);
   }
-  if (pieces.length > 20) throw new RangeError('Twenty thicknesses are the most.');
-  if (!(band.mostMm >= band.leastMm))
-    throw new RangeError('The most a stack may come to is under its least.');
-  if (band.mostMm > THICKEST_MM) throw new RangeError(`No stack is thicker than ${THICKEST_MM} mm.`);
+  if (pieces.length > 20) throw new MessageError(M.twentyThicknessesMost);
+  if (!(band.mostMm >= band.leastMm)) throw new MessageError(M.mostStackMayComeUnder);
+  if (band.mostMm > THICKEST_MM) throw new MessageError(M.noStackThickerThanMm({ thickest_mm: THICKEST_MM }));
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr, listOf } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, pres } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -64,14 +65,12 @@ export function isBalance(outsideMm: number, insideMm: number, balanceMm: number
  */
 export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues> {
   const { faceOutsideMm: od, faceInsideMm: id, balanceMm: bd } = input;
-  if (!(od > id)) throw new RangeError('The face’s outside must be larger than its inside.');
+  if (!(od > id)) throw new MessageError(M.facesOutsideMustLargerThan);
   const outside = input.pressureFrom !== 'inside';
   const balance = (outside ? od ** 2 - bd ** 2 : bd ** 2 - id ** 2) / (od ** 2 - id ** 2);
-  if (!(balance > 0)) throw new RangeError('With this balance diameter the pressure opens the faces.');
+  if (!(balance > 0)) throw new MessageError(M.balanceDiameterPressureOpensFaces);
   if (balance > MOST_BALANCE)
-    throw new RangeError(
-      `A balance of ${balance.toFixed(2)} is no seal: the balance diameter lies far outside the face. Check the three diameters.`,
-    );
+    throw new MessageError(M.balanceNoSealBalanceDiameter({ balance: balance.toFixed(2) }));
   const f = input.friction ?? FACE_TYPICAL.friction;
   const k = input.dropFactor ?? FACE_TYPICAL.dropFactor;
   const areaMm2 = (Math.PI / 4) * (od ** 2 - id ** 2);

@@ -4,6 +4,7 @@ import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { leastSquares } from '../../metrology/least-squares.ts';
 import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -56,9 +57,9 @@ const rad = (deg: number) => (deg * Math.PI) / 180;
  * @throws RangeError for fewer than three places, or places that leave more than half of the gland unfelt
  */
 export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValues> {
-  if (input.gaps.length < 3) throw new RangeError('A gland is felt at three places at least.');
+  if (input.gaps.length < 3) throw new MessageError(M.glandFeltThreePlacesLeast);
   if (widestArc(input.gaps.map((g) => g.angleDeg)) > WIDEST_ARC_DEG)
-    throw new RangeError('The places lie on one side: a tilt wants them spread round the gland.');
+    throw new MessageError(M.placesLieOneSideTilt);
   const fit = leastSquares(
     input.gaps.map((g) => [1, Math.cos(rad(g.angleDeg)), Math.sin(rad(g.angleDeg))]),
     input.gaps.map((g) => g.gapMm),

@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.seals', en, {
+  balanceNoSealBalanceDiameter: { balance: 'text' },
   across: { throttle_clearance_mm: 'length' },
   acrossWidest: { c: 'length', wide: 'text' },
   and: { mark_name: 'text', mark_name2: 'text' },

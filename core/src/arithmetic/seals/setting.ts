@@ -3,6 +3,7 @@ import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts'
 import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -40,15 +41,11 @@ export type SettingValues = {
  */
 export function sealSetting(input: SettingInput): CalculatorResult<SettingValues> {
   const workingLengthMm = input.freeLengthMm - input.compressionMm;
-  if (!(workingLengthMm > 0))
-    throw new RangeError('The working compression is as long as the seal itself: check both.');
+  if (!(workingLengthMm > 0)) throw new MessageError(M.workingCompressionAsLongAs);
   const seatFaceMm = input.seatMm - (input.gasketMm ?? 0);
   const inside = input.rotary === 'inside';
   const collarMm = workingLengthMm + (inside ? seatFaceMm : -seatFaceMm);
-  if (!(collarMm > 0))
-    throw new RangeError(
-      'The collar would not stand clear of the box face on that side: check the seat’s sign.',
-    );
+  if (!(collarMm > 0)) throw new MessageError(M.collarWouldNotStandClear);
   const words = M.boxFromFace({ collar: len(collarMm, 2), inside: inside ? 'into' : 'out' });
   const sign = (inside ? seatFaceMm : -seatFaceMm) >= 0 ? '+' : '−';
   return {

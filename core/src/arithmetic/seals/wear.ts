@@ -1,5 +1,6 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -40,7 +41,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
   const readings = [...input.readings].sort((a, b) => a.days - b.days);
   const first = readings[0];
   const last = readings.at(-1);
-  if (!first || !last) throw new RangeError('Wear is told against a baseline: there is none.');
+  if (!first || !last) throw new MessageError(M.wearToldAgainstBaselineThere);
   const service = input.serviceMm ?? 0;
   const trend = dayReached({
     points: readings.map((r) => ({ day: r.days, value: r.projectionMm })),

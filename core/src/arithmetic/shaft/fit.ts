@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 import { iso286Limits, parseDesignation } from './tolerance.ts';
@@ -32,9 +33,9 @@ export type FitValues = {
  */
 export function isoFit(input: FitInput): CalculatorResult<FitValues> {
   if (parseDesignation(input.hole)?.hole !== true)
-    throw new RangeError(`“${input.hole}” is no hole: holes are written large, as H7.`);
+    throw new MessageError(M.noHoleHolesWrittenLarge({ hole: input.hole }));
   if (parseDesignation(input.shaft)?.hole !== false)
-    throw new RangeError(`“${input.shaft}” is no shaft: shafts are written small, as k6.`);
+    throw new MessageError(M.noShaftShaftsWrittenSmall({ shaft: input.shaft }));
   const hole = iso286Limits(input.nominalMm, input.hole);
   const shaft = iso286Limits(input.nominalMm, input.shaft);
   const round = (x: number) => Math.round(x * 1e6) / 1e6 + 0;

@@ -3,6 +3,9 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.shaft', en, {
+  noShaftShaftsWrittenSmall: { shaft: 'text' },
+  noHoleHolesWrittenLarge: { hole: 'text' },
+  notTabledHereShaftsD: { designation: 'text' },
   againstStandsLimit: { runout: 'length', limit: 'length' },
   allDiametersLieWithinEach: { form: 'length', verdict: ['text', 'whatGoesWillNotBear', 'withinDoubtLimit'] },
   anglesOnlyOnceTurnPart: { count: 'count', where: 'text' },

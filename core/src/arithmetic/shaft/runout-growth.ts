@@ -1,6 +1,7 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -31,7 +32,7 @@ const SITS = { scatterMm: 0.003, knownAsFrom: 4 } as const;
 export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutGrowthValues> {
   const readings = [...input.readings].sort((a, b) => a.days - b.days);
   const [first, last] = [readings[0], readings.at(-1)];
-  if (!first || !last) throw new RangeError('Growth is told against a first survey: there is none.');
+  if (!first || !last) throw new MessageError(M.growthToldAgainstFirstSurvey);
   const trend = dayReached({
     points: readings.map((r) => ({ day: r.days, value: r.runoutMm })),
     level: input.limitMm,

@@ -1,4 +1,5 @@
 import type { Text } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { M } from './messages.ts';
 import { inchCommercialLimits, iso286Limits, itMm, type SizeLimits, tidy } from './tolerance.ts';
@@ -85,8 +86,7 @@ function general(q: SeatQuestion, seat: Seat): { limits: SizeLimits; name: Text;
     }
     case 'throttle': {
       const bore = q.throttleBoreMm;
-      if (bore === undefined)
-        throw new RangeError('Give the bore of the throttle: the shaft is judged by its clearance there.');
+      if (bore === undefined) throw new MessageError(M.giveBoreThrottleShaftJudged);
       return {
         limits: band(q.nominalMm, bore - THROTTLE_CLEARANCE_MM - q.nominalMm, bore - q.nominalMm),
         name: M.clearanceThrottleMost({ throttle_clearance_mm: THROTTLE_CLEARANCE_MM }),
@@ -121,7 +121,7 @@ export function withMaker(
     makerLowerMm ??
     (makerUpperMm !== undefined && makerUpperMm < general.lowerMm ? makerUpperMm - wide : general.lowerMm);
   const upperMm = makerUpperMm ?? (lowerMm > general.upperMm ? lowerMm + wide : general.upperMm);
-  if (lowerMm > upperMm) throw new RangeError("The maker's least stands above the most: check both.");
+  if (lowerMm > upperMm) throw new MessageError(M.makerSLeastStandsAbove);
   return { lowerMm, upperMm };
 }
 

@@ -1,3 +1,4 @@
+import { MessageError } from '../../quantities/message-error.ts';
 import {
   FINER_DEVIATION,
   FINER_TOP_MM,
@@ -9,6 +10,7 @@ import {
   SHAFT_J,
   type ShaftLetter,
 } from './iso286-table.ts';
+import { M } from './messages.ts';
 
 export type SizeLimits = {
   lowerMm: number;
@@ -23,7 +25,7 @@ export const tidy = (mm: number): number => Math.round(mm * 1e6) / 1e6;
 
 function rangeOf(nominalMm: number): number {
   const i = RANGE_TOP_MM.findIndex((top) => nominalMm <= top);
-  if (!(nominalMm > 0) || i < 0) throw new RangeError('ISO 286 is tabled here over 0 and up to 500 mm.');
+  if (!(nominalMm > 0) || i < 0) throw new MessageError(M.iso286TabledHereOver);
   return i;
 }
 
@@ -97,10 +99,7 @@ function holeDeviation(letter: string, grade: ItGrade, nominalMm: number): numbe
  * @example iso286Limits(90, 'h9') // { lowerMm: 89.913, upperMm: 90, … }
  */
 export function iso286Limits(nominalMm: number, designation: string): SizeLimits {
-  const none = () =>
-    new RangeError(
-      `“${designation}” is not tabled here. Shafts d to h, j, js, k, m, n, p, r, s; holes D to H, J, JS, K, M, N, P; grades 4 to 12.`,
-    );
+  const none = () => new MessageError(M.notTabledHereShaftsD({ designation }));
   const d = parseDesignation(designation);
   if (!d) throw none();
   const it = itMm(nominalMm, d.grade);
@@ -149,7 +148,7 @@ const INCH_BANDS: Array<{ uptoIn: number; minusIn: number }> = [
 export function inchCommercialLimits(nominalMm: number): SizeLimits {
   const inches = nominalMm / 25.4;
   const row = INCH_BANDS.find((b) => inches < b.uptoIn);
-  if (!(nominalMm > 0) || !row) throw new RangeError('Inch commercial shafting is banded here under 20 in.');
+  if (!(nominalMm > 0) || !row) throw new MessageError(M.inchCommercialShaftingBandedHere);
   const minus = row.minusIn * 25.4;
   return {
     lowerMm: tidy(nominalMm - minus),

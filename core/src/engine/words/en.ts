@@ -1,5 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  signedLastStep: '{textKey} is to be signed at its last step.',
+  asksTwoQuestions: '{textKey} asks two questions “{question}” at “{id}”.',
+  hasTwoSteps: '{textKey} has two steps “{step}”.',
+  noTradeEnrolled: 'No trade is enrolled.',
+  thereNoTradeHere: 'There is no trade “{procedure}” here.',
   an: 'An',
   answerCorrected: 'an answer was corrected, {reason}',
   cannotAcceptedSignatureMustPut: 'This cannot be accepted by a signature; it must be put right.',

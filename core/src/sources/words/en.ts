@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  thereNoSchoolHere: 'There is no school “{chosen}” here.',
   astmA193GradeB7From: 'ASTM A193 grade B7 (from memory)',
   clearLimitWholeDoubtK: 'clear of the limit by the whole doubt (k = 2)',
   commonPractice: 'Common practice',

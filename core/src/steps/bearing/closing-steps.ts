@@ -3,6 +3,7 @@ import type { FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import type { BoltSpec } from '../bolt-passes.ts';
 import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
@@ -35,7 +36,7 @@ export const specOf = (
 
 /** A part of the setup a step was built for. @throws RangeError where it is gone: a fault of ours */
 function part<T>(value: T | undefined, what: string): T {
-  if (value === undefined) throw new RangeError(`${what} are not in this setup.`);
+  if (value === undefined) throw new MessageError(M.notSetup({ what }));
   return value;
 }
 

@@ -3,6 +3,7 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { inline } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { gaugeFindings } from '../gauges.ts';
 import type { BearingSetup } from './bearing-setup.ts';
 import { M } from './messages.ts';
@@ -21,7 +22,7 @@ const PLACES = {
 
 /** What the float part of a setup says of the shaft. @throws RangeError where there is none: a fault of ours */
 export function floatOf({ float }: BearingSetup): NonNullable<BearingSetup['float']> {
-  if (!float) throw new RangeError('This position has no float part.');
+  if (!float) throw new MessageError(M.positionHasNoFloatPart);
   return float;
 }
 

@@ -1,7 +1,9 @@
 import { type FirstFillValues, firstFill } from '../../arithmetic/lubrication/first-fill.ts';
 import { stepKind } from '../../engine/step.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { itemFindings } from '../item-findings.ts';
 import type { BearingSetup } from './bearing-setup.ts';
+import { M } from './messages.ts';
 
 /** The first fill: how much by this plant's school, and that it was done. */
 export const greaseFill = stepKind<BearingSetup, FirstFillValues>('grease-fill', {
@@ -19,6 +21,6 @@ export const greaseFill = stepKind<BearingSetup, FirstFillValues>('grease-fill',
 
 /** @throws RangeError where the setup has no grease part: a fault of ours */
 function fillInput({ grease, boreMm }: BearingSetup): Parameters<typeof firstFill>[0] {
-  if (!grease) throw new RangeError('This job fills no grease.');
+  if (!grease) throw new MessageError(M.jobFillsNoGrease);
   return { ...grease, boreMm };
 }

@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('steps.bearing', en, {
+  notSetup: { what: 'text' },
   bearingReading: { n: 'count' },
   carrierBoltsTorque2: { after: 'text' },
   carrierBoltsWhicheverOrderHousing: { after: 'text' },

@@ -4,6 +4,7 @@ import { type SEATS, SPLIT_RACE_GRADES } from '../../arithmetic/shaft/seat-limit
 import { type Asked, ask, choice, chosen, measured } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Text } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
@@ -293,5 +294,5 @@ type Sized = {
 export function needed(c: Condition | undefined, field: Sized): number {
   const value = c?.[field];
   if (value !== undefined) return value;
-  throw new RangeError(`${field} is missing.`);
+  throw new MessageError(M.missing({ field }));
 }

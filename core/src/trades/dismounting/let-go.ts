@@ -6,6 +6,7 @@ import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { M } from './messages.ts';
@@ -112,7 +113,7 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
 /** @throws RangeError where the sheet gives no abort pressure; a setup that lacks it is refused */
 function abortOf(facts: Facts<DismountSetup>): number {
   const abort = facts.setup.maker.dismountAbortMpa;
-  if (abort === undefined) throw new RangeError('The abort pressure of dismounting is missing.');
+  if (abort === undefined) throw new MessageError(M.abortPressureDismountingMissing2);
   return abort;
 }
 

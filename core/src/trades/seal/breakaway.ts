@@ -7,6 +7,7 @@ import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { doubtOfMean, type Seen } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { tor } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
@@ -56,7 +57,7 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
   repeats: true,
   report(facts, step) {
     const faces = facesOf(facts.setup);
-    if (!faces) throw new RangeError('The faces are not given in the setup.');
+    if (!faces) throw new MessageError(M.facesNotGivenSetup);
     const sum = faceLoad({ ...faces, pressureMpa: 0, speedRpm: 1 });
     const { least, most } = sum.values.startTorqueNm;
     const measuredNm = valueAt(facts, step, 'breakaway');

@@ -5,6 +5,7 @@ import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { inline, listOf } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { pres, temp } from '../../quantities/say.ts';
 import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -241,7 +242,7 @@ function judgeGas(setup: SealSetup, last: ProofPoint): Finding {
     regulators: 1,
   });
   const found = findings.find((f) => f.code === 'purge.pressure');
-  if (!found) throw new RangeError('The gas could not be judged.');
+  if (!found) throw new MessageError(M.gasCouldNotJudged);
   return { ...found, code: 'proof.gas' };
 }
 

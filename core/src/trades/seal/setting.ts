@@ -8,6 +8,7 @@ import { standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
+import { MessageError, saidBy } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { playStep } from '../../steps/condition/play.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -42,7 +43,7 @@ function sizesOf(facts: Facts<SealSetup>): {
 } {
   const s = facts.setup;
   if (s.freeLengthMm === undefined || s.compressionMm === undefined)
-    throw new RangeError('Free length and working compression are missing.');
+    throw new MessageError(M.freeLengthWorkingCompressionMissing);
   return { freeLengthMm: s.freeLengthMm, compressionMm: s.compressionMm, rotary: s.rotary ?? 'inside' };
 }
 
@@ -109,8 +110,8 @@ function settingOrFault(
         {
           code: 'setting.fault',
           verdict: 'reject',
-          reason: error.message,
-          params: { message: error.message },
+          reason: saidBy(error),
+          params: { message: saidBy(error) },
           remedy: M.measureSeatAgainSignPut,
           acceptable: false,
         },

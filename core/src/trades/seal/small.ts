@@ -8,6 +8,7 @@ import { kindFamily, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { inline, listOf } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { runoutStep } from '../../steps/condition/runout.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -363,6 +364,6 @@ export const gasStep = stepKind<SealSetup, GasValues>('seal-gas', {
 /** @throws RangeError where the setup gives no process pressure; such a setup is refused */
 function processOf(facts: Facts<SealSetup>): number {
   const { processMpa } = facts.setup;
-  if (processMpa === undefined) throw new RangeError('The process pressure is missing.');
+  if (processMpa === undefined) throw new MessageError(M.processPressureMissing);
   return processMpa;
 }

@@ -14,6 +14,7 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { benchClearance } from './bench-clearance.ts';
@@ -51,7 +52,7 @@ export function nutAngleOf(
   const setup = facts.setup;
   const { nutAngleMinDeg, nutAngleMaxDeg } = setup.maker;
   if (nutAngleMinDeg === undefined || nutAngleMaxDeg === undefined)
-    throw new RangeError('The maker’s nut angle is missing.');
+    throw new MessageError(M.makersNutAngleMissing);
   const read = [...standing(facts, 'driveup'), ...standing(facts, 'lock')].filter(
     (r) => r.instrument.kind === 'protractor',
   );

@@ -1,4 +1,5 @@
 import type { Text } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
@@ -13,7 +14,7 @@ export type DriveUpBand = { minMm: number; maxMm: number; said: Text };
  * @throws RangeError where the sheet gives none; a setup that lacks it is refused
  */
 export function driveUpBand({ driveUpMinMm: min, driveUpMaxMm: max }: SleeveSetup['maker']): DriveUpBand {
-  if (min === undefined) throw new RangeError('The drive-up is missing: it comes from the sheet.');
+  if (min === undefined) throw new MessageError(M.driveUpMissingComesFrom);
   if (max !== undefined && max > min)
     return { minMm: min, maxMm: max, said: M.to({ min: num(min), max: len(max) }) };
   return {

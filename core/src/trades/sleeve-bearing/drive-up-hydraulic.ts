@@ -7,6 +7,7 @@ import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { driveUpBand } from './drive-up-band.ts';
@@ -37,7 +38,7 @@ const STOPS_MOST = 60;
 
 /** What the maker's sheet gives; start pressure and drive-up it must: a setup that lacks them is refused. */
 function sheetOf({ maker: m }: SleeveSetup) {
-  if (m.startPressureMpa === undefined) throw new RangeError('The start pressure is missing.');
+  if (m.startPressureMpa === undefined) throw new MessageError(M.startPressureMissing);
   const band = driveUpBand(m);
   return {
     startPressureMpa: m.startPressureMpa,

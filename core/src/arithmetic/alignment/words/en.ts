@@ -1,5 +1,11 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  twoHousingsStandOnePlace: 'Two housings stand at one place along the shaft.',
+  shaftRunsThroughTwoHousings: 'A shaft runs through two housings at least.',
+  frontRearFeetStandOne: 'Front and rear feet stand at one place.',
+  reverseIndicatorsNeedSecondDials:
+    'Reverse indicators need the second dial’s four readings and the distance between the dials.',
+  rimFaceNeedsFourFace: 'Rim and face needs the four face readings and the diameter swept.',
   bearingTakesUp: '{said}: the bearing takes that up.',
   coldDriverStandsCouplingWarm: 'Cold, the driver stands {word} at the coupling; warm, both are in line.',
   coldPlaceDriver: 'cold place of the driver',

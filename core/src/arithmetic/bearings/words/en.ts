@@ -1,5 +1,16 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  seatAnotherSizeThanBore: 'This seat is another size than the bore: look for a slip of the decimal place.',
+  giveSeatToleranceAsK5: 'Give the seat: its tolerance, as k5, or its measured size.',
+  boresTabledHereFrom3: 'Bores are tabled here from 3 to 500 mm.',
+  reliabilityTabled909596: 'Reliability is tabled at 90, 95, 96, 97, 98 and 99 of a hundred.',
+  travelMakesInterferenceTaperOnly: 'A travel makes interference on a taper only: say 1:12 or 1:30.',
+  giveOneInterferenceTravelReduction: 'Give one of interference, travel and reduction, not several.',
+  sleeveLeavesNoShaftInside: 'The sleeve leaves no shaft inside it.',
+  shaftsBoreMustSmallerThan: 'The shaft’s bore must be smaller than the joint.',
+  racewayMustLargerThanJoint: 'The raceway must be larger than the joint: the ring stands between them.',
+  notClearanceClass: '“{name}” is not a clearance class.',
+  clearanceClassesTabledBoresOver: 'Clearance classes are tabled for bores over 18 and up to 500 mm.',
   abortPressureCameFirstSomething: 'Abort pressure came first{travel}: something else holds the bearing.',
   aim: 'aim',
   aimEighthsNut: '{aim} to the aim: {eighthsToAim} eighths ± {eighthsToAimExpanded}, nut at {angle}',

@@ -1,5 +1,16 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  extensionReachesBackPastGrip:
+    'The extension reaches back past the grip: no pull on the handle turns this bolt.',
+  notBoltSizeTabledHere:
+    '“{size}” is not a bolt size tabled here: M5 to M36 coarse, 1/4 to 1 1/4 in coarse and fine.',
+  thereMoreThreadThanGrip: 'There is more thread than grip.',
+  noSizeKnownHere: '{size} is no size known here.',
+  thereNoSetScrewTighten: 'There is no set screw to tighten.',
+  hasEvenNumberBoltsHalf:
+    'A {layout, select, rectangle {rectangle} splitPart {split part} other {}} has an even number of bolts, half on each side.',
+  pattern132Bolts: 'A pattern is for 1 to 32 bolts.',
+  splitPartHasEvenNumber: 'A split part has an even number of screws, half on each side.',
   allOnceRound: 'All once round',
   antiSeize: 'anti-seize',
   area: 'area',

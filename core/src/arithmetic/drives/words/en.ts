@@ -1,5 +1,11 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  tensionWantedMissingMakersPower: 'The tension wanted is missing: the maker’s, or power and belt speed.',
+  massBeltKgMetreMissing: 'Mass of a belt, kg a metre, is missing.',
+  spanBentMoreThanTenth:
+    'The span is bent by more than a tenth of itself: the sum does not hold, use less force.',
+  giveFrequencyStruckSpanForce:
+    'Give the frequency of the struck span, or a force and how far it bent the span.',
   alikeWithin: 'alike within {alike} %',
   asMachineNewlyPut: 'as of a machine newly put in',
   bC: 'A to {a}, B to {b}, C to {c}',

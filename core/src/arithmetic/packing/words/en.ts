@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  wayFollowerToldAgainstFirst: 'The way of the follower is told against a first reading.',
+  boxNotDeepEnoughOne: 'The box is not deep enough for one ring.',
+  betweenShaftBoxThereNo: 'Between shaft and box there is no room for packing.',
   aboutWEstimate: 'About {powerW} W, an estimate.',
   adapterClosesSetBehindLast: 'the adapter closes the set, behind the last pressure ring',
   anotherRingNewPackingOne: 'Another ring, or new packing: this one is used up.',

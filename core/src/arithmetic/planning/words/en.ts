@@ -1,5 +1,9 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  planNotNetwork: '“{id}” is in the plan and not in the network.',
+  needsWriteNameWholeNumber: '“{id}” needs “{n}”: write a name and a whole number, pump:1.',
+  notThere: '“{id}” is not there.',
+  tasksWaitEachOtherCircle: 'Tasks wait for each other in a circle.',
   allHands: 'all hands',
   by: '{end} by {by}',
   comesAfterWhichNotThere: 'It comes after “{id}”, which is not there.',

@@ -1,5 +1,17 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  mostFloatMustOverLeast: 'The most float must be over the least.',
+  gasketsLoseNoneHalfTheir: 'Gaskets lose none to half of their thickness.',
+  mostClearanceMustOverLeast: 'The most clearance must be over the least.',
+  stackHasThickness: 'The stack has a thickness.',
+  measureClearanceOverGearsFirst: 'Measure the clearance over the gears first.',
+  stackHasThicknessLooseTight: 'A stack has a thickness, loose and tight.',
+  measureOneStackLooseTight: 'Measure one stack loose and tight at the least.',
+  noStackThickerThanMm: 'No stack is thicker than {thickest_mm} mm.',
+  mostStackMayComeUnder: 'The most a stack may come to is under its least.',
+  twentyThicknessesMost: 'Twenty thicknesses are the most.',
+  eachThicknessThereSoMany: 'Of each thickness there are so many: 0 to 60.',
+  pieceHasThicknessMicrometreLeast: 'A piece has a thickness, a micrometre at the least.',
   aim: '{least} to {most}, aim {aim}',
   asWanted: 'as wanted',
   compressed: 'compressed by',

@@ -1,5 +1,15 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  wearToldAgainstBaselineThere: 'Wear is told against a baseline: there is none.',
+  collarWouldNotStandClear:
+    'The collar would not stand clear of the box face on that side: check the seat’s sign.',
+  workingCompressionAsLongAs: 'The working compression is as long as the seal itself: check both.',
+  placesLieOneSideTilt: 'The places lie on one side: a tilt wants them spread round the gland.',
+  glandFeltThreePlacesLeast: 'A gland is felt at three places at least.',
+  balanceNoSealBalanceDiameter:
+    'A balance of {balance} is no seal: the balance diameter lies far outside the face. Check the three diameters.',
+  balanceDiameterPressureOpensFaces: 'With this balance diameter the pressure opens the faces.',
+  facesOutsideMustLargerThan: 'The face’s outside must be larger than its inside.',
   across: '{throttle_clearance_mm} across',
   acrossWidest: '{c} across, widest at {wide}°',
   and: '{mark_name} and {mark_name2}',

@@ -1,5 +1,14 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  growthToldAgainstFirstSurvey: 'Growth is told against a first survey: there is none.',
+  noShaftShaftsWrittenSmall: '“{shaft}” is no shaft: shafts are written small, as k6.',
+  noHoleHolesWrittenLarge: '“{hole}” is no hole: holes are written large, as H7.',
+  makerSLeastStandsAbove: "The maker''s least stands above the most: check both.",
+  giveBoreThrottleShaftJudged: 'Give the bore of the throttle: the shaft is judged by its clearance there.',
+  inchCommercialShaftingBandedHere: 'Inch commercial shafting is banded here under 20 in.',
+  notTabledHereShaftsD:
+    '“{designation}” is not tabled here. Shafts d to h, j, js, k, m, n, p, r, s; holes D to H, J, JS, K, M, N, P; grades 4 to 12.',
+  iso286TabledHereOver: 'ISO 286 is tabled here over 0 and up to 500 mm.',
   acceptRejectTooCloseCall: 'Accept, reject or too close to call; how many readings would settle it',
   againstStandsLimit: '{runout} against {limit}: it stands at its limit.',
   allDiametersLieWithinEach:

@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  notSetup: '{what} are not in this setup.',
+  jobFillsNoGrease: 'This job fills no grease.',
+  positionHasNoFloatPart: 'This position has no float part.',
   afterCapBolts: ', after the cap bolts',
   alignmentAfterBaseBoltsTorque: 'Alignment after the base bolts are at torque is too late.',
   aroundMachine: 'Around the machine',

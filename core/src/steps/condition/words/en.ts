@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  missing: '{field} is missing.',
   adapterSleeve: 'an adapter sleeve',
   again: 'Again at {degrees}',
   allBoltsTightLoosenOne:

@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  abortPressureDismountingMissing2: 'The abort pressure of dismounting is missing.',
   abort: 'abort {abortPressure}',
   abortPressureCameFirst: 'The abort pressure, {abort}, came first: {peak}.',
   abortPressureDismounting: 'Abort pressure, dismounting',

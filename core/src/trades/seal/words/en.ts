@@ -1,5 +1,9 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  gasCouldNotJudged: 'The gas could not be judged.',
+  facesNotGivenSetup: 'The faces are not given in the setup.',
+  processPressureMissing: 'The process pressure is missing.',
+  freeLengthWorkingCompressionMissing: 'Free length and working compression are missing.',
   shimAt: '{deg}°: {by} {way, select, thinner {thinner} thicker {thicker} other {}}',
   adjustImpellerEnterHowFar: 'Adjust the impeller; enter how far the shaft moved since the collar was set',
   adjustMeasureAgain: 'Adjust it, measure it again.',

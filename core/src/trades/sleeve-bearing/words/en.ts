@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  driveUpMissingComesFrom: 'The drive-up is missing: it comes from the sheet.',
+  makersNutAngleMissing: 'The maker’s nut angle is missing.',
   abort: ', abort at {abortPressure}',
   abort2: 'abort {abortPressure}',
   abortPressure: 'Abort pressure',

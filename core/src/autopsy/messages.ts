@@ -1,0 +1,5 @@
+import { defineMessages } from '../message/define.ts';
+import { en } from './words/en.ts';
+
+/** What is said here, by id; those that name something, with what they name. */
+export const M = defineMessages('autopsy', en, { thereNoGuideHere: { kind: 'text' } });
