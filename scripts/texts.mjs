@@ -111,13 +111,16 @@ if (process.argv.includes('--level'))
 
 /** @type {Record<string, string>} */
 const listed = JSON.parse(readFileSync(LIST, 'utf8'));
+/** @type {Record<string, string>} */
 const now = Object.fromEntries(
   all
     .flatMap((t) => (t.findings.length > 0 ? [[t.id, t.findings.join(' ')]] : []))
-    .sort(([a], [b]) => (a < b ? -1 : 1)),
+    .sort(([a], [b]) => (String(a) < String(b) ? -1 : 1)),
 );
-const fresh = Object.keys(now).filter(
-  (id) => !listed[id] || now[id].split(' ').some((f) => !listed[id].split(' ').includes(f)),
+/** @param {Record<string, string>} of @param {string} id @returns {string[]} */
+const findingsOf = (of, id) => (of[id] ?? '').split(' ').filter(Boolean);
+const fresh = Object.keys(now).filter((id) =>
+  findingsOf(now, id).some((f) => !findingsOf(listed, id).includes(f)),
 );
 const gone = Object.keys(listed).filter((id) => now[id] !== listed[id] && !fresh.includes(id));
 if (process.argv.includes('--shorten') && fresh.length === 0) {

@@ -8,11 +8,11 @@ import '../judgement/sentences.ts';
 export const autopsySchema = object({
   kind: string()
     .required(M.whatCameOut)
-    .test('guide', 'What came out?', (id) => failureGuideOf(id ?? '') !== undefined),
+    .test('guide', M.whatCameOut, (id) => failureGuideOf(id ?? '') !== undefined),
   jobId: string().length(36),
   seen: mixed<Record<string, string>>()
     .required()
-    .test('seen', 'Answers are words by question.', (v) => {
+    .test('seen', M.answersWordsQuestion, (v) => {
       const all = v !== null && typeof v === 'object' && !Array.isArray(v) ? Object.values(v) : null;
       return all !== null && all.length > 0 && all.every((a) => typeof a === 'string');
     }),

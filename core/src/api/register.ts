@@ -63,7 +63,7 @@ export const partCardSchema = object({
   /** Numbers as setups hold them, by the field's name; choices as their word. */
   values: mixed<Record<string, number | string>>()
     .required()
-    .test('values', 'A card holds numbers and words by the name of their field.', (v) => {
+    .test('values', M.cardHoldsNumbersWordsName, (v) => {
       if (v === null || typeof v !== 'object' || Array.isArray(v)) return false;
       const all = Object.entries(v);
       return (

@@ -20,11 +20,7 @@ export type SignIn = InferType<typeof signInSchema>;
 export const eventsRequestSchema = object({
   events: array(mixed<object>().required()).min(1).max(100).required(),
   /** What the device's clock says as it sends them. */
-  sentAt: string().test(
-    'moment',
-    'The time of sending is written like 2026-01-31T06:30:00Z.',
-    (t) => !t || isMoment(t),
-  ),
+  sentAt: string().test('moment', M.timeSendingWrittenLike2026, (t) => !t || isMoment(t)),
 }).noUnknown();
 
 export const newInstrumentSchema = object({
@@ -35,7 +31,7 @@ export const newInstrumentSchema = object({
   high: number().moreThan(0).max(10000).required(),
   calibrationDue: string()
     .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDateLike202601 })
-    .test('day', 'There is no such day.', (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
+    .test('day', M.thereNoSuchDay, (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
     .required(),
 }).noUnknown();
 export type NewInstrument = InferType<typeof newInstrumentSchema>;
@@ -57,7 +53,7 @@ export const gaugeUseSchema = object({ inUse: boolean().required() }).noUnknown(
 export const siteRulesSchema = () =>
   object(Object.fromEntries(allMethods().map((m) => [m.id, string().oneOf(idsOf(m))])))
     .noUnknown()
-    .test('names a rule', 'Name at least one rule to set.', (rules) => Object.keys(rules ?? {}).length > 0)
+    .test('names a rule', M.nameLeastOneRuleSet, (rules) => Object.keys(rules ?? {}).length > 0)
     .required();
 
 export type Person = { id: string; name: string; role: Role };

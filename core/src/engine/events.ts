@@ -53,7 +53,7 @@ export const eventData = {
     /** When it was read, where that was earlier than it is told: only at steps that keep times. */
     readAt: string()
       .matches(ISO, { message: M.timeReadWrittenLike2026 })
-      .test('real', 'The time it was read is not a real time.', (t) => !t || isMoment(t)),
+      .test('real', M.timeReadNotRealTime, (t) => !t || isMoment(t)),
     /** How it came: typed by hand where nothing is said, from the gauge's own port, or out of a file. */
     via: string().oneOf(['port', 'file'] as const),
   }).noUnknown(),
@@ -87,11 +87,7 @@ export const eventData = {
     step: word(),
     finding: word(),
     /** What the finding names: what is accepted is this, not whatever comes under its code later. Acceptances of before have none. */
-    params: mixed<Params>().test(
-      'params',
-      'What was accepted is told as names with plain values.',
-      (v) => v === undefined || isParams(v),
-    ),
+    params: mixed<Params>().test('params', M.whatAcceptedToldAsNames, (v) => v === undefined || isParams(v)),
     /** Acceptances of before carried the numbers in the sentence; they are read by nobody now. */
     numbers: array(number().required()).max(60),
     /** Its sentence as it was read, for the sheet. */
@@ -105,7 +101,7 @@ export const eventData = {
     act: word(),
     params: mixed<Params>().test(
       'params',
-      'Parameters are names with plain values.',
+      M.parametersNamesPlainValues,
       (v) => v === undefined || isParams(v),
     ),
     reason: string().trim().max(400),
@@ -153,7 +149,7 @@ const envelope = (data: Schema) =>
     jobId: uuidSchema,
     at: string()
       .matches(ISO, { message: M.timeEventWrittenLike2026 })
-      .test('real', 'The time of an event is not a real time.', (t) => !t || isMoment(t))
+      .test('real', M.timeEventNotRealTime, (t) => !t || isMoment(t))
       .required(),
     author: authorSchema.required(),
     type: string().oneOf(Object.keys(eventData)).required(),

@@ -28,11 +28,7 @@ const key = () =>
 
 const spanSchema = object({ from: moment(M.from), to: moment(M.to) })
   .noUnknown()
-  .test(
-    'order',
-    'The end lies before the beginning.',
-    (v) => !v?.from || !v.to || Date.parse(v.to) > Date.parse(v.from),
-  );
+  .test('order', M.endLiesBeforeBeginning, (v) => !v?.from || !v.to || Date.parse(v.to) > Date.parse(v.from));
 
 /** A piece that stands where a hand put it: when, with whom, or both. */
 const pinSchema = object({
@@ -78,7 +74,7 @@ export const outageSchema = object({
       skills: array(
         string()
           .required()
-          .test('skill', 'There is no such skill.', (s) => allSkills().includes(s)),
+          .test('skill', M.thereNoSuchSkill, (s) => allSkills().includes(s)),
       )
         .max(40)
         .default([]),
@@ -104,7 +100,7 @@ export const outageSchema = object({
       .noUnknown()
       .test(
         'range',
-        'The range ends below where it begins.',
+        M.rangeEndsBelowWhereBegins,
         (t) => !t || (t.least ?? 0) < (t.most ?? Number.POSITIVE_INFINITY),
       )
       .required(),

@@ -13,7 +13,7 @@ const name = (label: Text) =>
 /** What a job keeps of the methods chosen when it was opened, or as it was told otherwise: an answer of each, by method. */
 const keptRules = object({ decision: string().oneOf(idsOf(DECISION)).required() }).test(
   'methods',
-  'There is no such answer to that.',
+  M.thereNoSuchAnswer,
   (rules, context) => {
     const wrong = Object.entries(rules ?? {}).find(([id, answer]) => {
       const method = methodOf(id);

@@ -43,7 +43,7 @@ export const actionsSchema = object({
 const rigId = () =>
   string()
     .required(M.whichBench)
-    .test('rig', 'There is no such bench.', (v) => v === undefined || rigOf(v) !== undefined);
+    .test('rig', M.thereNoSuchBench, (v) => v === undefined || rigOf(v) !== undefined);
 const difficulty = () => string().oneOf(DIFFICULTY_IDS).required();
 
 /** What was done at a bench and made of it, handed in: a set of a class by its id, or a bench of one’s own by how and from what number it was laid out. */
@@ -102,11 +102,11 @@ export const competenceSchema = object({
   person: string().max(40).required(M.who),
   trade: string()
     .required(M.whichTrade)
-    .test('trade', 'There is no such trade.', (v) => v === undefined || allTrades().some((t) => t.id === v)),
+    .test('trade', M.thereNoSuchTrade, (v) => v === undefined || allTrades().some((t) => t.id === v)),
   renewOn: string()
     .required(M.whenRenewed)
     .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDayLike202711 })
-    .test('real', 'There is no such day.', (v) => {
+    .test('real', M.thereNoSuchDay, (v) => {
       const t = Date.parse(`${v}T00:00:00Z`);
       return v === undefined || (Number.isFinite(t) && new Date(t).toISOString().slice(0, 10) === v);
     }),

@@ -110,7 +110,7 @@ function operation(route: Route): Node {
         problemsOf(route).map((status) => [
           status,
           {
-            description: PROBLEMS[status] ?? M.cannotDone,
+            description: say(PROBLEMS[status] ?? M.cannotDone, 'mm'),
             content: { 'application/problem+json': { schema: problem } },
           },
         ]),
@@ -129,9 +129,9 @@ export function openApi(routes: readonly Route[], version: string): Node {
   return {
     openapi: '3.1.0',
     info: {
-      title: M.fulcrant,
+      title: say(M.fulcrant, 'mm'),
       version,
-      description: M.lengthsMmTorquesNM,
+      description: say(M.lengthsMmTorquesNM, 'mm'),
       license: { name: 'MIT', identifier: 'MIT' },
     },
     servers: [{ url: '/', description: say(M.server, 'mm') }],

@@ -1,5 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  nameLeastOneRuleSet: 'Name at least one rule to set.',
+  thereNoSuchDay: 'There is no such day.',
+  timeSendingWrittenLike2026: 'The time of sending is written like 2026-01-31T06:30:00Z.',
+  cardHoldsNumbersWordsName: 'A card holds numbers and words by the name of their field.',
+  answersWordsQuestion: 'Answers are words by question.',
   areaHas80LettersMost: 'An area has 80 letters at the most.',
   askSecretAnew: 'Ask for a secret anew.',
   chooseNewPassword: 'Choose a new password.',

@@ -92,7 +92,7 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
       .noUnknown()
       .test(
         'feet',
-        'The rear feet stand farther from the coupling than the front ones.',
+        M.rearFeetStandFartherFrom,
         (s) => !s || (s.driverRearMm > s.driverFrontMm && s.drivenRearMm > s.drivenFrontMm),
       ),
     hotAlignment,

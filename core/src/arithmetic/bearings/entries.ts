@@ -36,7 +36,7 @@ const pattern = () =>
     .required()
     .test(
       'one-of',
-      '${path} takes either a count or a list of angles.',
+      (p: { path: string }) => M.pathTakesEitherCountList({ path: p.path }),
       (p) => !p || (p.count === undefined) !== (p.anglesDeg === undefined),
     );
 const pair = object({ rowAMm: gap(), rowBMm: gap() }).noUnknown();
@@ -190,11 +190,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
       hollowRatio: hollow(),
     })
       .noUnknown()
-      .test(
-        'order',
-        'The maker’s least angle stands above the most.',
-        (s) => !s || !(s.makerMinDeg > s.makerMaxDeg),
-      ),
+      .test('order', M.makersLeastAngleStandsAbove, (s) => !s || !(s.makerMinDeg > s.makerMaxDeg)),
     nutAngle,
   ),
   entry(
@@ -214,11 +210,7 @@ export const BEARING_ENTRIES: readonly Calculator[] = [
       resolutionMm: mm(1).required(),
     })
       .noUnknown()
-      .test(
-        'order',
-        'The least drive-up stands above the most.',
-        (s) => !s || !(s.driveUpMinMm > s.driveUpMaxMm),
-      ),
+      .test('order', M.leastDriveUpStandsAbove, (s) => !s || !(s.driveUpMinMm > s.driveUpMaxMm)),
     hydraulicNut,
   ),
   entry(

@@ -46,7 +46,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
       torqueNm: mm(5000).required(),
     })
       .noUnknown()
-      .test('some', 'There is no set screw to tighten.', (s) => !s || s.dogs + s.cups > 0),
+      .test('some', M.thereNoSetScrewTighten, (s) => !s || s.dogs + s.cups > 0),
     setScrewSequence,
   ),
   entry(
@@ -78,7 +78,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
       share: number().min(0.1).max(0.95),
     })
       .noUnknown()
-      .test('grip', 'There is more thread than grip.', (s) => !s || s.threadMm <= s.gripMm),
+      .test('grip', M.thereMoreThreadThanGrip, (s) => !s || s.threadMm <= s.gripMm),
     boltStretch,
   ),
 ];

@@ -44,7 +44,7 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
       .noUnknown()
       .test(
         'ring',
-        'The outside must be larger than the bore.',
+        M.outsideMustLargerThanBore,
         (s) => !s || s.outsideMm === undefined || !(s.boreMm >= s.outsideMm),
       ),
     firstFill,

@@ -30,7 +30,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
       stockMm: array(mm(60).required()).min(1).max(60),
     })
       .noUnknown()
-      .test('room', 'The box must be larger than the shaft.', (s) => !s || !(s.shaftMm >= s.boxBoreMm)),
+      .test('room', M.boxMustLargerThanShaft, (s) => !s || !(s.shaftMm >= s.boxBoreMm)),
     packingRings,
   ),
   entry(

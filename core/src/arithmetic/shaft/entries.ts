@@ -54,7 +54,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
       .noUnknown()
       .test(
         'shape',
-        'diametersMm needs one list per station and one diameter (or null) per angle.',
+        M.diametersMmNeedsOneListPer,
         (s) => !s || (fits(s.diametersMm, s) && fits(s.uncertaintiesMm, s)),
       ),
     diameterSurvey,
@@ -166,7 +166,7 @@ export const SHAFT_ENTRIES: readonly Calculator[] = [
       .noUnknown()
       .test(
         'order',
-        'The lower limit stands above the upper.',
+        M.lowerLimitStandsAboveUpper,
         (s) => s?.lowerMm === undefined || s.upperMm === undefined || s.lowerMm < s.upperMm,
       ),
     decisionSum,

@@ -1,5 +1,9 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  timeEventNotRealTime: 'The time of an event is not a real time.',
+  parametersNamesPlainValues: 'Parameters are names with plain values.',
+  whatAcceptedToldAsNames: 'What was accepted is told as names with plain values.',
+  timeReadNotRealTime: 'The time it was read is not a real time.',
   signedLastStep: '{textKey} is to be signed at its last step.',
   asksTwoQuestions: '{textKey} asks two questions “{question}” at “{id}”.',
   hasTwoSteps: '{textKey} has two steps “{step}”.',

@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  rangeEndsBelowWhereBegins: 'The range ends below where it begins.',
+  thereNoSuchSkill: 'There is no such skill.',
+  endLiesBeforeBeginning: 'The end lies before the beginning.',
   noSuchMoment: '{what}: there is no such moment.',
   bearingsBeforeCoupling: 'bearings before the coupling',
   bearingsBeforeSeal: 'bearings before the seal',

@@ -53,7 +53,7 @@ export const boltSet = (group: Text, layouts: Partial<Record<(typeof BOLT_LAYOUT
     .noUnknown()
     .test(
       'even',
-      'A rectangle or a split part has an even number of bolts.',
+      M.rectangleSplitPartHasEven,
       (s) => !s || (s.layout ?? 'circle') === 'circle' || !((s.count ?? 0) % 2),
     );
 };

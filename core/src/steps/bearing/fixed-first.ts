@@ -18,7 +18,7 @@ const namedSchema = object({
   position: string().min(1).max(80).required(),
   sheet: string().max(40).nullable().defined(),
   lockedAt: string()
-    .test('moment', 'The time it was locked is written like 2026-01-31T06:30:00Z.', (t) => isMoment(t ?? ''))
+    .test('moment', M.timeLockedWrittenLike2026, (t) => isMoment(t ?? ''))
     .required(),
 }).noUnknown();
 

@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  thereNoSuchAnswer: 'There is no such answer to that.',
   torqueMissing: 'The torque of {textKey} is missing.',
   passOne: '{pass}: {one, select, bolt {bolt} screw {screw} other {}} {bolt}',
   allAnswered: 'All answered.',

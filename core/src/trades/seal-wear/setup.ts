@@ -24,7 +24,7 @@ export const wearSetupSchema = object({
   fittedOn: string()
     .required(M.dayFittedMissingStandsSeals)
     .matches(/^\d{4}-\d{2}-\d{2}$/, { message: M.typeDayAs202611 })
-    .test('day', 'There is no such day.', (v) => !v || !/^\d{4}-\d{2}-\d{2}$/.test(v) || isDay(v))
+    .test('day', M.thereNoSuchDay, (v) => !v || !/^\d{4}-\d{2}-\d{2}$/.test(v) || isDay(v))
     .meta(ask(BASELINE, M.fittedAs20261126)),
   baselineMm: number()
     .min(-20)

@@ -247,14 +247,10 @@ export const sleeveSetupSchema = object({
           message: M.stampSaysReadRingAgain({ against: listOf(against, '; ') }),
         });
   })
-  .test(
-    'hollow',
-    'The hollow shaft must be thicker than its bore.',
-    (s) => !s || (s.hollowBoreMm ?? 0) < s.shaftMm,
-  )
+  .test('hollow', M.hollowShaftMustThickerThan, (s) => !s || (s.hollowBoreMm ?? 0) < s.shaftMm)
   .test(
     'rectangle',
-    'A rectangle has an even number of cap bolts.',
+    M.rectangleHasEvenNumberCap,
     (s) => s?.boltLayout !== 'rectangle' || (s.boltCount ?? 0) % 2 === 0,
   )
   .test('grease-ring', (s, context) =>

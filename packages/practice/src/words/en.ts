@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  thereNoSuchDay: 'There is no such day.',
+  thereNoSuchTrade: 'There is no such trade.',
+  thereNoSuchBench: 'There is no such bench.',
   accuracy: 'Accuracy',
   allReadingsAsGoodAs: 'All {count} readings as good as their gauges let them be.',
   boltsWereTickedWithoutPull: '{ticks} bolts were ticked without a pull at the wrench.',

@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  rearFeetStandFartherFrom: 'The rear feet stand farther from the coupling than the front ones.',
   twoHousingsStandOnePlace: 'Two housings stand at one place along the shaft.',
   shaftRunsThroughTwoHousings: 'A shaft runs through two housings at least.',
   frontRearFeetStandOne: 'Front and rear feet stand at one place.',

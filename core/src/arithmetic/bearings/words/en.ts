@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  pathTakesEitherCountList: '{path} takes either a count or a list of angles.',
+  leastDriveUpStandsAbove: 'The least drive-up stands above the most.',
+  makersLeastAngleStandsAbove: 'The maker’s least angle stands above the most.',
   seatAnotherSizeThanBore: 'This seat is another size than the bore: look for a slip of the decimal place.',
   giveSeatToleranceAsK5: 'Give the seat: its tolerance, as k5, or its measured size.',
   boresTabledHereFrom3: 'Bores are tabled here from 3 to 500 mm.',

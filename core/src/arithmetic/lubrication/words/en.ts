@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  outsideMustLargerThanBore: 'The outside must be larger than the bore.',
   baseUpShaftHoldsLess: 'The base up to the shaft holds less than the whole housing: check both volumes.',
   massDoesNotGoInto: 'This mass does not go into this envelope: check bore, outside, width and mass.',
   schoolReckonsHousingsFreeSpace:

@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  boxMustLargerThanShaft: 'The box must be larger than the shaft.',
   wayFollowerToldAgainstFirst: 'The way of the follower is told against a first reading.',
   boxNotDeepEnoughOne: 'The box is not deep enough for one ring.',
   betweenShaftBoxThereNo: 'Between shaft and box there is no room for packing.',

@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  lowerLimitStandsAboveUpper: 'The lower limit stands above the upper.',
+  diametersMmNeedsOneListPer: 'diametersMm needs one list per station and one diameter (or null) per angle.',
   growthToldAgainstFirstSurvey: 'Growth is told against a first survey: there is none.',
   noShaftShaftsWrittenSmall: '“{shaft}” is no shaft: shafts are written small, as k6.',
   noHoleHolesWrittenLarge: '“{hole}” is no hole: holes are written large, as H7.',

@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  timeLockedWrittenLike2026: 'The time it was locked is written like 2026-01-31T06:30:00Z.',
+  rectangleSplitPartHasEven: 'A rectangle or a split part has an even number of bolts.',
   notSetup: '{what} are not in this setup.',
   jobFillsNoGrease: 'This job fills no grease.',
   positionHasNoFloatPart: 'This position has no float part.',

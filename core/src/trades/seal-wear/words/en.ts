@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  thereNoSuchDay: 'There is no such day.',
   baseline: 'baseline',
   baseline2: 'Baseline',
   baselineFromSealsSheet: 'Baseline, from the seal’s sheet',
