@@ -209,10 +209,12 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
       };
     case 'deviation.accepted': {
       const { step, finding, stands, reason } = e.data;
-      // Acceptances of before say no parameters, or say them in words: they are bound to the finding of their code that stood then.
+      // Acceptances of before say no parameters, or say what stood in words: they are bound to the finding of their code that stood then.
       const stood = () => judging.then()[step]?.findings.find((x) => x.code === finding)?.params ?? null;
       const given = e.data.params;
-      const then = given === undefined || inWords(given) ? stood() : null;
+      const ofBefore =
+        given === undefined || typeof stands === 'string' || 'parts' in stands || inWords(given);
+      const then = ofBefore ? stood() : null;
       const params =
         then && (given === undefined || sameInWords(given, then)) ? paramsToSend(then) : (given ?? null);
       const accepted = { ...s, id: e.id, step, finding, params, stands, reason, attempt: f.attempt };

@@ -5,11 +5,7 @@ import { say } from '../quantities/say.ts';
 
 /** What a finding names as an event carries it: a text by its ids and numbers, never its words. */
 const coded = (v: Params[string]): string | number | boolean | null =>
-  v === null || v === undefined
-    ? null
-    : typeof v === 'number' || typeof v === 'boolean'
-      ? v
-      : textKey(v).slice(0, LONGEST);
+  v === null || v === undefined ? null : typeof v === 'number' || typeof v === 'boolean' ? v : textKey(v);
 
 /** Are two values of a parameter the same? Sums done in another order may differ in their last digit. */
 const same = (a: Params[string], b: Params[string]): boolean =>
@@ -25,18 +21,28 @@ export const sameParams = (a: Params, b: Params): boolean =>
 export const inWords = (params: Params): boolean =>
   Object.values(params).some((v) => typeof v === 'string' && / /.test(v));
 
-/** `sameParams` where the first were kept in the English of before, and the second carry ids. */
-export const sameInWords = (kept: Params, now: Params): boolean =>
-  [...new Set([...Object.keys(kept), ...Object.keys(now)])].every((key) => {
+/**
+ * Does what was kept in the English of before name what a finding names now? A rule may have named more then, or
+ * otherwise: what both name has to be the same, and there has to be something both name, unless neither names anything.
+ */
+export const sameInWords = (kept: Params, now: Params): boolean => {
+  const both = Object.keys(kept).filter((key) => key in now);
+  if (both.length === 0) return Object.keys(kept).length === 0 && Object.keys(now).length === 0;
+  return both.every((key) => {
     const [a, b] = [kept[key], now[key]];
-    return typeof a === 'string' && typeof b === 'object' && b !== null
-      ? say(textOfBefore(a), 'mm') === say(b, 'mm')
-      : same(a, b);
+    if (same(a, b)) return true;
+    return (
+      typeof a === 'string' &&
+      typeof b === 'object' &&
+      b !== null &&
+      say(textOfBefore(a), 'mm') === say(b, 'mm')
+    );
   });
+};
 
 /** So many parameters one finding names at the most, and so long a text. */
 const MOST = 60;
-const LONGEST = 1200;
+const LONGEST = 6000;
 
 /** Is it a list of parameters: names with plain values, as JSON carries them? */
 export const isParams = (value: unknown): value is Params =>

@@ -94,6 +94,40 @@ describe('an acceptance', () => {
     expect(h.state.steps.find((s) => s.id === 'bench')?.blocking).toEqual([]);
   });
 
+  it('which named more than its finding names now is bound to it all the same, and to no other', () => {
+    const h = hand().safe().survey(round).pass('shaft').gate('inboard');
+    h.bench([
+      [0.13, 0.13],
+      [0.13, 0.13],
+      [0.13, 0.13],
+    ])
+      .by(imke)
+      .accept('bench', 'bench.class', 'agreed for one campaign');
+    const named = (more: Record<string, number>) =>
+      reduce(
+        h.events
+          .map((e) =>
+            e.type === 'deviation.accepted'
+              ? ({
+                  ...e,
+                  data: {
+                    ...e.data,
+                    stands: 'as it was said then',
+                    params: { ...e.data.params, i: 0, ...more },
+                  },
+                } as unknown as JobEvent)
+              : e,
+          )
+          .map(upcast),
+      ).steps.find((step) => step.id === 'bench')?.blocking;
+    const [some] = Object.entries(h.state.deviations[0]?.params ?? {}).filter(
+      ([, v]) => typeof v === 'number',
+    );
+    expect(some).toBeDefined();
+    expect(named({})).toEqual([]);
+    expect(named({ [some?.[0] ?? '']: 9 })).not.toEqual([]);
+  });
+
   it('of before acts had names folds as the act its trade knows by that name: a bearing off, an impeller moved, a job named', () => {
     const OLD: Record<string, string> = {
       dismount: 'bearing.dismounted',

@@ -15,7 +15,7 @@ export type Came = { results: Results; rows: Array<[Text, Text]> };
 /** A signed job of the same position, as far as a trade may ask. */
 export type Past = { signedAt: string; results: Results };
 
-/** Texts of a trade, with quantity marks. */
+/** Texts of a trade. */
 export type TradeWords<S extends Setup> = {
   /** In the list of work to open a job for: what it is, and of what kind. */
   offer: readonly [Text, Text];

@@ -16,7 +16,7 @@ export type PastJob = {
   results: Results;
   /** Limits of those results that have any, in the same unit. */
   limits: Record<string, { lower?: number; upper?: number }>;
-  /** Heading and text of what it came to, with quantity marks. */
+  /** Heading and text of what it came to. */
   rows: Array<[Text, Text]>;
 };
 

@@ -25,7 +25,7 @@ export function inOpenUnit(kind: Instrument['kind'], value: number): { value: nu
   };
 }
 
-/** A reading in a sentence, with its quantity mark. */
+/** A reading in a sentence. */
 export function sayReading(kind: Instrument['kind'], value: number): Text {
   const { counts, measures } = gaugeKind(kind);
   if (counts) return expr`${value} ${value === 1 ? counts.one : counts.more}`;

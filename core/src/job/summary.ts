@@ -32,7 +32,7 @@ export type JobSummary = {
   role: 'fixed' | 'float' | null;
   rail: RailMark[];
   present: string | null;
-  /** The next act, in words, with quantity marks. */
+  /** The next act, in words. */
   act: Text;
   /** What holds the job now, and why; null when it can go on. */
   held: Text | null;

@@ -5,7 +5,7 @@ import type { SourceId } from '../sources/register.ts';
 /** What a finding names: numbers in the unit inside, materials, places, states. */
 export type Params = Readonly<Record<string, Text | number | boolean | null | undefined>>;
 
-/** One judgement: what, why, against which limit, whose limit, and what to do now. Texts carry quantity marks. */
+/** One judgement: what, why, against which limit, whose limit, and what to do now. */
 export type Finding = {
   /** Stable name of the finding, for deviations and tests. */
   code: string;

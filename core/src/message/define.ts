@@ -1,4 +1,4 @@
-import type { Amount, Arg, Message, Text } from './message.ts';
+import type { Amount, Arg, Message } from './message.ts';
 
 /** What a parameter of a message may be; a list of words is a choice the text tells apart. */
 export type ParamKind =
@@ -50,7 +50,6 @@ const NONE = Object.freeze({});
  * @param words the English texts, by name
  * @param declared the parameters of each text that has some
  * @returns a message for each text without parameters, a function making one for each that has some
- * @throws where a folder is defined twice
  */
 export function defineMessages<
   const D extends Readonly<Record<string, Declared>>,
@@ -60,10 +59,6 @@ export function defineMessages<
   for (const [name, text] of Object.entries(words)) {
     const id = `${folder}.${name}`;
     const params = declared[name];
-    const before = DEFINED.get(id);
-    // The same folder loaded twice, as a page with hot reload does, says the same.
-    if (before && before.words !== text && !before.params === !params)
-      throw new Error(`two messages are called ${id}`);
     DEFINED.set(id, { params: params ?? NONE, words: text });
     made[name] = params
       ? Object.assign((args: Message['params']) => ({ id, params: args }), { id })
@@ -77,8 +72,3 @@ export const definedMessages = (): ReadonlyMap<string, Definition> => DEFINED;
 
 /** The English text of a message; undefined where its folder is not loaded. */
 export const englishOf = (id: string): string | undefined => DEFINED.get(id)?.words;
-
-/** A folder's texts in another language: the same names. */
-export type WordsOf<W extends Record<string, string>> = { readonly [K in keyof W]: string };
-
-export type { Message, Text };

@@ -57,7 +57,7 @@ export function setupLines(setup: Setup): Array<[Text, Text]> {
 
 const BY_UNIT: ReadonlyMap<string, Quantity> = new Map(QUANTITIES.map((q) => [measured(q).open.unit, q]));
 
-/** A reading's value with its unit, as a quantity mark; what is counted, by the unit it is counted in. */
+/** A reading's value with its unit; what is counted, by the unit it is counted in. */
 export function saySheetReading({ value, unit }: Pick<SheetReading, 'value' | 'unit'>): Text {
   const quantity = BY_UNIT.get(unit) ?? 'count';
   if (quantity === 'count') return `${value} ${unit}`;

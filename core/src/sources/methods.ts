@@ -14,7 +14,7 @@ export type Method<K extends string = string> = {
   why: Text;
   /** Our own choice where a site has made none. */
   usual: K;
-  /** Id, what it says (with quantity marks), and on whose word. */
+  /** Id, what it says, and on whose word. */
   answers: ReadonlyArray<readonly [id: K, says: Text, source: Text]>;
   /** A limit is judged by it: every job that measures keeps it, and may follow another answer than its site. */
   ofJob?: true;

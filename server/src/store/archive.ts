@@ -311,7 +311,9 @@ export async function importPlant(owner: Database, photoDir: string, file: strin
     const walked = await verify(owner);
     if (walked.faults.length > 0) {
       await clear(owner);
-      throw new Error(`The record in the archive does not hold:\n${walked.faults.slice(0, 5).join('\n')}`);
+      throw new Error(
+        `The record in the archive does not hold:\n${walked.faults.slice(0, 5).map(worded).join('\n')}`,
+      );
     }
     return manifest;
   } finally {

@@ -108,7 +108,7 @@ function AsideList({ aside }: { aside: readonly SetAside[] }) {
   const asNote = async ({ event, reason }: SetAside) => {
     if (!person) return;
     const text =
-      `Refused entry of ${event.author.name}, ${event.at}: ${event.type} ${JSON.stringify(event.data)}. Reason: ${reason}`.slice(
+      `Refused entry of ${event.author.name}, ${event.at}: ${event.type} ${JSON.stringify(event.data)}. Reason: ${say(reason)}`.slice(
         0,
         1000,
       );

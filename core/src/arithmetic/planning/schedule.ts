@@ -8,7 +8,7 @@ import { firstCome, planned } from './search.ts';
 export type ScheduleInput = {
   /** After which, and what it needs: names with commas between, needs with their count: `pump:1,crew:2`; a dash or nothing for none. */
   tasks: Array<{ id: string; minutes: number; after?: string | undefined; needs?: string | undefined }>;
-  resources: Array<{ id: string; count: number }>;
+  resources?: Array<{ id: string; count: number }>;
   seed?: number | undefined;
   seconds?: number | undefined;
 };
@@ -62,7 +62,7 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
       pools: needsOf(t),
     })),
     units: [],
-    pools: input.resources,
+    pools: input.resources ?? [],
   };
   const [fault] = faultsOf(network);
   if (fault) throw new MessageError(fault.task ? expr`${fault.task}: ${fault.message}` : fault.message);
@@ -72,10 +72,10 @@ export function schedule(input: ScheduleInput): CalculatorResult<ScheduleValues>
   const critical = path.tasks.filter((t) => t.slack <= 1e-9).map((t) => t.id);
   const oneMore: Record<string, number> = {};
   if (!plan.proven || !sameText(plan.bound.by, M.longestChain))
-    for (const pool of input.resources) {
+    for (const pool of input.resources ?? []) {
       const more = {
         ...network,
-        pools: input.resources.map((p) => (p === pool ? { ...p, count: p.count + 1 } : p)),
+        pools: (input.resources ?? []).map((p) => (p === pool ? { ...p, count: p.count + 1 } : p)),
       };
       oneMore[pool.id] = Math.max(0, plan.end - planned(more, { ...effort, looks: 120 }).end);
     }
