@@ -119,7 +119,7 @@ describe('an acceptance', () => {
               : e,
           )
           .map(upcast),
-      ).steps.find((step) => step.id === 'bench')?.blocking;
+      )?.steps.find((step) => step.id === 'bench')?.blocking;
     const [some] = Object.entries(h.state.deviations[0]?.params ?? {}).filter(
       ([, v]) => typeof v === 'number',
     );
