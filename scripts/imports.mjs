@@ -52,6 +52,7 @@ const FLOORS = {
     ['public'],
   ],
   web: [
+    ['words'],
     ['ui'],
     ['figures'],
     ['data'],
@@ -61,6 +62,7 @@ const FLOORS = {
     ['bench', 'board', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
     // A practice bench stands beside the sheet of a job.
     ['practice'],
+    ['messages.ts'],
     ['Providers.tsx', 'Shell.tsx'],
     ['routes.tsx'],
     ['main.tsx'],

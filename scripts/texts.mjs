@@ -58,15 +58,15 @@ function readable(icu) {
 /** @type {Told[]} */
 const all = [];
 for (const [file, source] of sources) {
-  if (!file.endsWith('words/en.ts')) continue;
-  const folder = dirname(dirname(file));
-  const messages = sources.get(join(folder, 'messages.ts')) ?? '';
-  const prefix = /defineMessages\('([^']+)'/.exec(messages)?.[1] ?? relative(ROOT, folder);
+  if (!file.endsWith('/messages.ts') || file.endsWith('/public/messages.ts')) continue;
+  const folder = dirname(file);
+  const prefix = /defineMessages\('([^']+)'/.exec(source)?.[1];
+  const words = /from '([^']*\/words\/en[^']*)'/.exec(source)?.[1];
+  if (!prefix || !words) throw new Error(`${relative(ROOT, file)} defines no messages.`);
   const users = [...sources].filter(
-    ([f, s]) =>
-      f !== file && !f.endsWith('messages.ts') && s.includes('messages.ts') && usesFolder(f, s, folder),
+    ([f, s]) => f !== file && s.includes('messages.ts') && usesFolder(f, s, folder),
   );
-  for (const [name, icu] of Object.entries(await wordsIn(source))) {
+  for (const [name, icu] of Object.entries(await wordsIn(sources.get(join(folder, words)) ?? ''))) {
     const used = users
       .filter(([, s]) => new RegExp(`\\b[MH]\\.${name}\\b`).test(s))
       .map(([f]) => relative(ROOT, f));
@@ -87,6 +87,9 @@ function usesFolder(file, source, folder) {
     (m) => join(dirname(file), m[1] ?? '') === join(folder, 'messages.ts'),
   );
 }
+
+const doubled = all.filter((t, i) => all.findIndex((u) => u.id === t.id) !== i).map((t) => t.id);
+for (const id of doubled) console.log(`defined twice: ${id}`);
 
 const byText = new Map();
 for (const t of all) byText.set(t.icu, [...(byText.get(t.icu) ?? []), t]);
@@ -124,10 +127,10 @@ const fresh = Object.keys(now).filter((id) =>
 );
 const gone = Object.keys(listed).filter((id) => now[id] !== listed[id] && !fresh.includes(id));
 if (process.argv.includes('--shorten') && fresh.length === 0) {
-  writeFileSync(LIST, `${JSON.stringify(now, null, 1)}\n`);
+  writeFileSync(LIST, `${JSON.stringify(now, null, 2)}\n`);
   gone.length = 0;
 }
 for (const id of fresh) console.log(`new finding: ${id}: ${now[id]}`);
 for (const id of gone) console.log(`mended, take it off the list (npm run texts -- --shorten): ${id}`);
 console.log(`${all.length} texts, ${Object.keys(now).length} still to be rewritten, ${fresh.length} new`);
-process.exit(fresh.length + gone.length > 0 ? 1 : 0);
+process.exit(fresh.length + gone.length + doubled.length > 0 ? 1 : 0);

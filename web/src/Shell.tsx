@@ -4,8 +4,10 @@ import { Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { useGreeting } from './data/plant.ts';
 import { keepSentEvents } from './data/sent-events.ts';
 import { useSession } from './data/session.tsx';
+import { M } from './messages.ts';
 import { Button } from './ui/controls.tsx';
 import { Loading } from './ui/Loading.tsx';
+import { useSay } from './ui/settings.tsx';
 
 /** What stands on the sheet is for those who are signed in; without network the last sign-in here holds. */
 export function SignedIn() {
@@ -15,6 +17,7 @@ export function SignedIn() {
 
 /** A demo plant says so on every page. */
 function DemoPlate() {
+  const say = useSay();
   const greeting = useGreeting();
   const demo = greeting.data?.demo === true;
   // The sheets stand below it: they are as much less high.
@@ -23,20 +26,21 @@ function DemoPlate() {
   }, [demo]);
   return demo ? (
     <aside
-      aria-label="Demo plant"
+      aria-label={say(M.demoPlant)}
       className="m-0 h-[1.4rem] overflow-hidden border-b border-brass bg-paper px-4 text-center text-sm text-brass"
       data-demo
     >
-      Demo plant: people, machines and numbers are invented
+      {say(M.demoPlantPeopleMachinesNumbers)}
     </aside>
   ) : null;
 }
 
 export function Shell() {
+  const say = useSay();
   const queryClient = useQueryClient();
   useEffect(() => keepSentEvents(queryClient), [queryClient]);
   return (
-    <Suspense fallback={<Loading what="Fulcrant" />}>
+    <Suspense fallback={<Loading what={say(M.fulcrant)} />}>
       <DemoPlate />
       <Outlet />
       <ScrollRestoration />
@@ -46,16 +50,14 @@ export function Shell() {
 
 /** Something on the page gave way, most often a part of it that was renewed on the server. What was entered is kept. */
 export function WentWrong() {
+  const say = useSay();
   return (
     <main className="grid min-h-dvh place-items-center p-8">
       <div className="max-w-lg border border-rule p-6">
-        <h1 className="m-0 text-3xl">Something went wrong on this page</h1>
-        <p>
-          The application was renewed on the server, or something in it failed. Everything entered is kept on
-          this device.
-        </p>
+        <h1 className="m-0 text-3xl">{say(M.somethingWentWrongPage)}</h1>
+        <p>{say(M.applicationRenewedServerSomething)}</p>
         <Button weight="solid" onClick={() => location.reload()}>
-          Reload
+          {say(M.reload)}
         </Button>
       </div>
     </main>

@@ -12,6 +12,7 @@ export {
 } from '../quantities/length.ts';
 export { allOfBefore } from '../quantities/marks-of-before.ts';
 export { measured, type Quantity } from '../quantities/measured.ts';
+export { MessageError, saidBy } from '../quantities/message-error.ts';
 export { formatPressure } from '../quantities/pressure.ts';
 export { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
 export { keepAllSaid, keepSaid, type Said, say, sayAll, sayIn } from '../quantities/say.ts';

@@ -6,8 +6,8 @@ export class MessageError extends RangeError {
   /** What is wrong, by id and params. */
   readonly text: Text;
 
-  constructor(text: Text) {
-    super(say(text, 'mm'));
+  constructor(text: Text, options?: ErrorOptions) {
+    super(say(text, 'mm'), options);
     this.name = 'MessageError';
     this.text = text;
   }

@@ -23,7 +23,7 @@ export class TooMany extends Error {
     readonly limit: Limit,
     readonly retryAfterS: number,
   ) {
-    super(`too many tries by ${limit}`);
+    super(limit);
   }
 }
 

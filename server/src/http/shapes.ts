@@ -60,7 +60,11 @@ export const told = <T extends object>(fields: { [K in keyof Required<T>]: Schem
 /** An object whose inside is of a trade, a plan or a practice: it is described there, and taken as it is here. */
 export const ofItsOwn = <T extends object>(): Schema<T> =>
   mixed<T>()
-    .test('object', 'That is no object.', (v) => v === null || v === undefined || typeof v === 'object')
+    .test({
+      name: 'object',
+      message: M.thatIsNoObject,
+      test: (v) => v === null || v === undefined || typeof v === 'object',
+    })
     .defined()
     .meta({ object: true }) as unknown as Schema<T>;
 

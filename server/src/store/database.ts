@@ -55,7 +55,7 @@ function watchNodes(sequelize: Sequelize, nodes: Nodes): void {
     if ((await said("SHOW GLOBAL STATUS LIKE 'wsrep_ready'")) === 'ON') return;
     nodes.moveOn();
     await connection.end();
-    throw new NotReady('This database of the cluster is not ready for work.');
+    throw new NotReady();
   });
 }
 

@@ -29,4 +29,5 @@ export const M = defineMessages('server.store', en, {
   sheetAsSignedRevision: { nameOf: 'text', revision: 'count' },
   signedNoSheetKept: { nameOf: 'text' },
   standsEventsNotThoseSigned: { name: 'text' },
+  writtenByNewer: { names: 'text' },
 });

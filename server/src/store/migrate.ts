@@ -1,5 +1,7 @@
+import { MessageError } from '@fulcrant/core/units';
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { M } from './messages.ts';
 import * as firstTables from './migrations/001-first-tables.ts';
 import * as gaugesAndRules from './migrations/002-gauges-and-house-rules.ts';
 import * as pumpAndWrench from './migrations/003-pump-wrench-thermometer.ts';
@@ -73,11 +75,9 @@ const GRANTS: Record<string, string> = {
 };
 
 /** The database was laid in by a later release: this one does not know what is in it. */
-export class NewerDatabaseError extends Error {
+export class NewerDatabaseError extends MessageError {
   constructor(readonly names: readonly string[]) {
-    super(
-      `This data folder was written by a newer Fulcrant (${names.join(', ')}). Start the newer one, or restore a backup made before it.`,
-    );
+    super(M.writtenByNewer({ names: names.join(', ') }));
   }
 }
 

@@ -20,6 +20,7 @@ import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
 import { Working } from '../ui/Working.tsx';
 import { labelOf, START } from './fields.ts';
+import { M } from './messages.ts';
 import { type FlatSchema, isLines, type Property, readInput } from './read-input.ts';
 
 const FaceLoad = lazy(() => import('./FaceLoad.tsx'));
@@ -62,11 +63,11 @@ export function BenchPage() {
       <main className="grid border border-rule lg:grid-cols-[300px_1fr]">
         <nav
           className="border-b border-rule px-4 py-4 lg:sticky lg:top-0 lg:self-start lg:border-b-0"
-          aria-label="Calculators"
+          aria-label={say(M.calculators)}
         >
-          <h1 className="m-0 mb-2 text-3xl">Calculators</h1>
+          <h1 className="m-0 mb-2 text-3xl">{say(M.calculators)}</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
-            Shift board
+            {say(M.shiftBoard)}
           </Link>
           <ul className="m-0 mt-3 list-none overflow-y-auto p-0 max-lg:max-h-72 lg:max-h-[calc(100dvh-11rem)]">
             {CALCULATORS.map((c) => (
@@ -155,7 +156,7 @@ function Answer({ result }: { result: CalculatorResult<unknown> }) {
 
 type FieldProps = {
   name: string;
-  label: string;
+  label: Text;
   property: Property;
   optional: boolean;
   value: string;
@@ -174,8 +175,8 @@ function BenchField({ name, label, property, optional, value, fault, onValue }: 
   return (
     <div className="flex flex-col">
       <label htmlFor={id} className="text-sm text-muted">
-        {label}
-        {optional ? ' (may stay empty)' : ''}
+        <Words of={label} />
+        {optional ? say(M.mayStayEmpty) : ''}
       </label>
       {choices ? (
         <select
@@ -208,7 +209,7 @@ function BenchField({ name, label, property, optional, value, fault, onValue }: 
           onChange={(e) => onValue(e.target.value)}
         />
       )}
-      {fault && <Fault>{say(fault).replace(name, label)}</Fault>}
+      {fault && <Fault>{say(fault).replace(name, say(label))}</Fault>}
     </div>
   );
 }

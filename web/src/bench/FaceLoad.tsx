@@ -1,7 +1,10 @@
 import { type FaceLoadValues, facePairFigure, runCalculator } from '@fulcrant/core/calculators';
+import type { Text } from '@fulcrant/core/messages';
 import { useMemo, useState } from 'react';
 import { axis, readings, STILL, useChart, type XY } from '../figures/chart.ts';
 import { DrawingView } from '../figures/DrawingView.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Input = Record<string, unknown>;
 const num = (v: unknown, usual = 0): number => (typeof v === 'number' ? v : usual);
@@ -20,6 +23,7 @@ const STEPS = 24;
 
 /** Power and closing pressure over speed or over pressure, from nothing to twice what is typed. */
 function Over({ input }: { input: Input }) {
+  const say = useSay();
   const [over, setOver] = useState<'speedRpm' | 'pressureMpa'>('speedRpm');
   const now = num(input[over]);
   const points = useMemo(
@@ -30,14 +34,14 @@ function Over({ input }: { input: Input }) {
       }),
     [input, over, now],
   );
-  const canvas = useChart(() => look(points, now, over), [points, now, over]);
+  const canvas = useChart(() => look(points, now, over, say), [points, now, over, say]);
   return (
     <figure className="m-0">
       <div className="flex gap-2 pb-1">
         {(
           [
-            ['speedRpm', 'over speed'],
-            ['pressureMpa', 'over pressure'],
+            ['speedRpm', say(M.overSpeed)],
+            ['pressureMpa', say(M.overPressure)],
           ] as const
         ).map(([key, word]) => (
           <button
@@ -55,17 +59,22 @@ function Over({ input }: { input: Input }) {
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`Friction power ${over === 'speedRpm' ? 'over speed' : 'over pressure'}, to ${points.at(-1)?.y.toFixed(0) ?? 0} W`}
+          aria-label={say(
+            M.frictionPowerW({
+              over: over === 'speedRpm' ? 'overSpeed' : 'overPressure',
+              y: points.at(-1)?.y.toFixed(0) ?? 0,
+            }),
+          )}
         />
       </div>
       <figcaption className="kicker normal-case tracking-normal">
-        friction power; the dot is what is typed
+        {say(M.frictionPowerDotWhatTyped)}
       </figcaption>
     </figure>
   );
 }
 
-function look(points: XY[], now: number, over: string) {
+function look(points: XY[], now: number, over: string, say: (text: Text) => string) {
   const dots = points.map((p) => (Math.abs(p.x - now) < 1e-9 ? 6 : 0));
   return {
     type: 'line' as const,
@@ -73,7 +82,7 @@ function look(points: XY[], now: number, over: string) {
     options: {
       ...STILL,
       scales: {
-        x: axis(over === 'speedRpm' ? 'rpm' : 'MPa across the face'),
+        x: axis(over === 'speedRpm' ? 'rpm' : say(M.mPaAcrossFace)),
         y: { ...axis('W'), min: 0 },
       },
     },

@@ -1,4 +1,5 @@
 import { type LengthUnit, parseLength, parseTypedNumber } from '@fulcrant/core/units';
+import { M } from './messages.ts';
 
 /** What the bench reads of a calculator's JSON Schema. */
 export type Property = {
@@ -49,7 +50,7 @@ export function readInput(key: string, text: string, p: Property, unit: LengthUn
     if (p.items?.type === 'object') {
       const keys = Object.keys(p.items.properties ?? {});
       return lines(text).map((l) =>
-        Object.fromEntries(numbers(l).map((v, i) => [keys[i] ?? `value ${i + 1}`, v])),
+        Object.fromEntries(numbers(l).map((v, i) => [keys[i] ?? M.value({ i: i + 1 }), v])),
       );
     }
     return p.items?.type === 'array' ? lines(text).map(numbers) : numbers(text);

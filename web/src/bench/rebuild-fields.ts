@@ -1,22 +1,24 @@
+import type { Text } from '@fulcrant/core/messages';
+import { M } from './messages.ts';
 /** What the inputs of pumps put together are called on the bench. */
-export const REBUILD_LABELS: Record<string, string> = {
-  pieces: 'Pieces on hand: thickness in mm, how many; one a line',
-  stackMm: 'The stack that lies there, loose',
-  clearancesMm: 'Clearances over the gears, mm',
-  leastMm: 'Wanted: least',
-  mostMm: 'Wanted: most',
-  compressedFraction: 'Lost under torque, share of the thickness',
-  fractionUncertainty: 'That share, standard uncertainty',
-  pairs: 'Stacks measured: loose, under torque, mm; one a line',
-  wantedMm: 'Thickness wanted',
-  toleranceMm: 'It may be off by',
-  floatMm: 'End float measured',
-  moreShims: 'One more shim makes it',
-  tasks: 'Tasks: name, minutes, after which (a,b or -), what it needs (pump:1,crew:2 or -); one a line',
-  resources: 'What there is: name, how many; one a line',
-  seed: 'Seed of the search',
-  seconds: 'Seconds to look',
-  lips: 'Lips: which, must face, faces; one a line',
+export const REBUILD_LABELS: Record<string, Text> = {
+  pieces: M.piecesHandThicknessMmHow,
+  stackMm: M.stackLiesThereLoose,
+  clearancesMm: M.clearancesOverGearsMm,
+  leastMm: M.wantedLeast,
+  mostMm: M.wantedMost,
+  compressedFraction: M.lostUnderTorqueShareThickness,
+  fractionUncertainty: M.shareStandardUncertainty,
+  pairs: M.stacksMeasuredLooseUnderTorque,
+  wantedMm: M.thicknessWanted,
+  toleranceMm: M.mayOff,
+  floatMm: M.endFloatMeasured,
+  moreShims: M.oneMoreShimMakes,
+  tasks: M.tasksNameMinutesAfterWhich,
+  resources: M.whatThereNameHowMany,
+  seed: M.seedSearch,
+  seconds: M.secondsLook,
+  lips: M.lipsWhichMustFaceFaces,
 };
 
 /** An example to start each of their sums from. */

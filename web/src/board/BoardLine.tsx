@@ -1,14 +1,16 @@
 import type { Wants } from '@fulcrant/core/forms';
+import { inline, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { FlatRail } from '../ui/Rail.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import type { Line } from './lines.ts';
+import { M } from './messages.ts';
 
 /** One job: the machine in big letters, its rail laid flat, the next act in words. */
 export function BoardLine({ line: l, wants }: { line: Line; wants: Wants | null }) {
   return (
-    <li className="border-b border-faint" data-job={l.number} data-wants={wants ?? 'signed'}>
+    <li className="border-b border-faint" data-job={textKey(l.number)} data-wants={wants ?? 'signed'}>
       <Link
         to={l.state === 'signed' ? `/jobs/${l.id}/sheet` : `/jobs/${l.id}`}
         className="grid items-center gap-x-6 py-2 hover:bg-shade md:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)_minmax(0,0.85fr)]"
@@ -16,7 +18,10 @@ export function BoardLine({ line: l, wants }: { line: Line; wants: Wants | null 
         <span className="min-w-0 leading-tight">
           <span className="block font-label text-[1.55rem] font-semibold leading-tight">{l.machine}</span>
           <span className="block text-[0.95rem] text-muted">
-            {l.position} · <span className="figures text-sm">{l.number}</span>
+            {l.position} ·{' '}
+            <span className="figures text-sm">
+              <Words of={l.number} />
+            </span>
           </span>
         </span>
         <FlatRail marks={l.rail} />
@@ -36,15 +41,25 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
   if (wants === null)
     return (
       <span className="min-w-0 leading-snug">
-        {lead('Signed', 'text-brass')}
-        by {l.signedBy}, {format(new Date(l.signedAt ?? l.updatedAt), 'd MMM yyyy HH:mm')}
+        {lead(say(M.signed), 'text-brass')}
+        {say(
+          M.by({
+            signedBy: l.signedBy,
+            signedAt: format(new Date(l.signedAt ?? l.updatedAt), 'd MMM yyyy HH:mm'),
+          }),
+        )}
       </span>
     );
   if (l.held)
     return (
       <span className="min-w-0 font-medium leading-snug text-stop">
         {lead(
-          `${wants === 'lead' ? 'For a lead hand' : 'Stopped'} at ${say(present?.title).toLowerCase() ?? 'its end'}.`,
+          say(
+            M.at({
+              wants: wants === 'lead' ? 'leadHand' : 'stopped',
+              title: present ? inline(present.title) : '',
+            }),
+          ),
           '',
         )}
         {say(l.held)}
@@ -52,10 +67,10 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
     );
   return (
     <span className="min-w-0 leading-snug">
-      {lead(`${say(present?.title ?? 'Done')}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
+      {lead(`${say(present?.title ?? say(M.done))}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
       {l.dueAt && (
         <span className={wants === 'overdue' ? 'font-medium text-stop' : ''}>
-          {wants === 'overdue' ? 'Was due' : 'Due'} {format(new Date(l.dueAt), 'd MMM HH:mm')}.{' '}
+          {wants === 'overdue' ? say(M.due) : say(M.due2)} {format(new Date(l.dueAt), 'd MMM HH:mm')}.{' '}
         </span>
       )}
       {say(l.act)}

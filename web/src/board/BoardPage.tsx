@@ -1,6 +1,9 @@
 import { inBoardOrder, type Wants, wantsOf } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import { records } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
+import { inline, textKey } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { format, isToday } from 'date-fns';
 import { Plus, Search } from 'lucide-react';
 import { useDeferredValue, useEffect, useState } from 'react';
@@ -10,24 +13,26 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
 import { Mark } from '../ui/Mark.tsx';
-import { useSay } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
+import { M } from './messages.ts';
 import { PlantMenu } from './PlantMenu.tsx';
 
 /** Signed jobs beside the board. */
 const SIGNED = 6;
 const MINE = 'fulcrant.mine';
 
-const HEADING: Record<Wants, string> = {
-  overdue: 'Overdue',
-  lead: 'Waits for a lead hand',
-  hand: 'Can go on',
-  time: 'Waits for its time',
+const HEADING: Record<Wants, Text> = {
+  overdue: M.overdue,
+  lead: M.waitsLeadHand,
+  hand: M.canGo,
+  time: M.waitsTime,
 };
 
 /** Home: what wants a hand now. */
 export function BoardPage() {
+  const say = useSay();
   const { person, plant } = useSession();
   const gauges = useInstruments().data?.instruments ?? [];
   // Kept on the device from here, so that a job can be opened by them without network.
@@ -37,8 +42,8 @@ export function BoardPage() {
   const [mine, setMine] = useState(() => localStorage.getItem(MINE) === 'yes');
   const jobs = useOpenLines();
   useEffect(() => {
-    document.title = 'Shift board · Fulcrant';
-  }, []);
+    document.title = say(M.shiftBoardFulcrant);
+  }, [say]);
   const now = Date.now();
   const all = jobs.data ?? [];
   const open = inBoardOrder(
@@ -53,22 +58,28 @@ export function BoardPage() {
         <header className="sticky top-0 z-10 flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule bg-paper px-4 py-2.5 md:px-6 lg:border-r">
           <Mark />
           <div className="mr-auto">
-            <h1 className="m-0 text-[1.6rem] leading-none">Shift board</h1>
+            <h1 className="m-0 text-[1.6rem] leading-none">{say(M.shiftBoard)}</h1>
             <p className="m-0 text-[0.95rem] text-muted" data-counts>
-              {open.length} open{mine ? ' of mine' : ''} · {count('overdue')} overdue · {count('lead')} for a
-              lead hand
+              {say(
+                M.openOverdueLeadHand({
+                  count: open.length,
+                  mine: mine ? 'mine' : 'none',
+                  count2: count('overdue'),
+                  count3: count('lead'),
+                }),
+              )}
             </p>
           </div>
           <label className="flex min-h-12 min-w-36 flex-1 items-center gap-2 border-b-2 border-muted focus-within:border-brass md:max-w-72">
             <Search aria-hidden="true" size={20} className="shrink-0 text-muted" />
-            <span className="sr-only">Find a machine, position or number</span>
+            <span className="sr-only">{say(M.findMachinePositionNumber)}</span>
             <input
               type="search"
               inputMode="search"
               value={typed}
               onChange={(e) => setTyped(e.target.value)}
               maxLength={80}
-              placeholder="machine, position, number"
+              placeholder={say(M.machinePositionNumber)}
               className="min-h-11 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
             />
           </label>
@@ -81,7 +92,7 @@ export function BoardPage() {
             }}
             className="min-h-12 border border-muted px-4 font-label text-lg font-semibold aria-pressed:border-2 aria-pressed:border-brass"
           >
-            Mine
+            {say(M.mine)}
           </button>
           <PlantMenu />
           {person && records(person.role) && (
@@ -89,13 +100,13 @@ export function BoardPage() {
               to="/jobs/new"
               className="flex min-h-12 items-center gap-2 bg-ink px-5 font-label text-lg font-semibold text-paper"
             >
-              <Plus aria-hidden="true" size={20} /> Open a job
+              <Plus aria-hidden="true" size={20} /> {say(M.openJob)}
             </Link>
           )}
         </header>
         <aside
           className="border-b border-rule px-4 py-4 max-lg:order-3 max-lg:border-t lg:row-span-2"
-          aria-label="What is due, gauges, signed sheets"
+          aria-label={say(M.whatDueGaugesSignedSheets)}
         >
           <Due lines={open} />
           <Gauges gauges={gauges} />
@@ -106,15 +117,15 @@ export function BoardPage() {
             <Found typed={looked} open={all} now={now} />
           ) : (
             <>
-              {jobs.isPending && <p className="py-6 text-lg text-muted">Fetching the board …</p>}
+              {jobs.isPending && <p className="py-6 text-lg text-muted">{say(M.fetchingBoard)}</p>}
               {jobs.isError && all.length === 0 && (
-                <p className="py-6 text-lg">{person ? jobs.error.message : 'Sign in to see the jobs.'}</p>
+                <p className="py-6 text-lg">{person ? say(saidBy(jobs.error)) : say(M.signSeeJobs)}</p>
               )}
               {jobs.isSuccess && open.length === 0 && (
                 <p className="py-6 text-lg">
                   {mine && all.length > 0
-                    ? `None of the ${all.length} open jobs is yours.`
-                    : 'Nothing is open. Open a job for a machine position.'}
+                    ? say(M.noneOpenJobsYours({ count: all.length }))
+                    : say(M.nothingOpenOpenJobMachine)}
                 </p>
               )}
               <OpenJobs lines={open} now={now} />
@@ -123,25 +134,25 @@ export function BoardPage() {
         </main>
         <footer className="flex flex-wrap items-center gap-4 border-t border-rule px-4 py-2 max-lg:order-2 md:px-6 lg:border-r">
           <Link to="/bench" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            Calculators
+            {say(M.calculators)}
           </Link>
           <div className="min-w-64 flex-1">
             <Corner />
           </div>
         </footer>
-        <section aria-label="Title block" className="border-t border-rule max-lg:order-4">
+        <section aria-label={say(M.titleBlock)} className="border-t border-rule max-lg:order-4">
           <dl className="m-0 grid grid-cols-2">
             <div className="col-span-2 border-b border-faint px-3 py-1.5">
-              <dt className="kicker">Site</dt>
+              <dt className="kicker">{say(M.site)}</dt>
               <dd className="m-0 font-label text-xl font-semibold leading-tight">{plant?.site}</dd>
             </div>
             <div className="border-r border-faint px-3 py-1.5">
-              <dt className="kicker">Date</dt>
+              <dt className="kicker">{say(M.date)}</dt>
               <dd className="m-0">{format(new Date(), 'EEE d MMM')}</dd>
             </div>
             <div className="px-3 py-1.5">
-              <dt className="kicker">At the board</dt>
-              <dd className="m-0">{person?.name ?? 'nobody'}</dd>
+              <dt className="kicker">{say(M.board)}</dt>
+              <dd className="m-0">{person?.name ?? say(M.nobody)}</dd>
             </div>
           </dl>
         </section>
@@ -152,13 +163,14 @@ export function BoardPage() {
 
 /** Open jobs under what they want, each group under its own words. */
 function OpenJobs({ lines, now }: { lines: Line[]; now: number }) {
+  const say = useSay();
   const groups = [...new Set(lines.map((l) => wantsOf(l, now)))];
   return (
-    <section aria-label="Open jobs">
+    <section aria-label={say(M.openJobs)}>
       {groups.map((w) => (
-        <section key={w} aria-label={HEADING[w]}>
+        <section key={w} aria-label={say(HEADING[w])}>
           <h2 className={`kicker m-0 border-b border-rule pb-1 pt-3 ${w === 'overdue' ? '!text-stop' : ''}`}>
-            {HEADING[w]}
+            <Words of={HEADING[w]} />
           </h2>
           <ul className="m-0 list-none p-0">
             {lines
@@ -175,6 +187,7 @@ function OpenJobs({ lines, now }: { lines: Line[]; now: number }) {
 
 /** What was looked for: jobs, and positions a job can be opened at. */
 function Found({ typed, open, now }: { typed: string; open: Line[]; now: number }) {
+  const say = useSay();
   const { person } = useSession();
   const found = useFoundLines(typed, open);
   const places = usePositions(typed);
@@ -182,18 +195,18 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
   const positions = places.data?.positions ?? [];
   return (
     <div data-found={found.isFetching ? 'looking' : 'done'}>
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-3">Jobs: “{typed}”</h2>
-      <ul className="m-0 list-none p-0" aria-label="Jobs found">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-3">{say(M.jobs({ typed }))}</h2>
+      <ul className="m-0 list-none p-0" aria-label={say(M.jobsFound)}>
         {lines.map((l) => (
           <BoardLine key={l.id} line={l} wants={l.state === 'open' ? wantsOf(l, now) : null} />
         ))}
       </ul>
-      {found.isSuccess && lines.length === 0 && <p className="py-3 text-muted">No job by these words.</p>}
+      {found.isSuccess && lines.length === 0 && <p className="py-3 text-muted">{say(M.noJobTheseWords)}</p>}
       {found.data?.next && (
-        <p className="py-2 text-muted">The first {lines.length} are shown: another word finds the rest.</p>
+        <p className="py-2 text-muted">{say(M.firstShownAnotherWordFinds({ count: lines.length }))}</p>
       )}
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Positions</h2>
-      <ul className="m-0 list-none p-0" aria-label="Positions found">
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.positions)}</h2>
+      <ul className="m-0 list-none p-0" aria-label={say(M.positionsFound)}>
         {positions.map((p) => (
           <li key={p.id} className="flex flex-wrap items-center gap-x-4 border-b border-faint">
             <span className="min-w-0 flex-1 py-2">
@@ -204,7 +217,7 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
                 to={`/jobs/new?position=${p.id}&q=${encodeURIComponent(typed)}`}
                 className="flex min-h-12 items-center text-steel underline underline-offset-4"
               >
-                open a job here
+                {say(M.openJobHere)}
               </Link>
             )}
           </li>
@@ -212,7 +225,7 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
       </ul>
       {places.data?.more && (
         <p className="py-2 text-muted">
-          The first {positions.length} positions are shown: another word finds the rest.
+          {say(M.firstPositionsShownAnotherWord({ count: positions.length }))}
         </p>
       )}
     </div>
@@ -221,30 +234,32 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
 
 /** The last few signed, and the way on to the others. */
 function Signed() {
+  const say = useSay();
   const signed = useSignedLines(SIGNED);
   const lines = signed.data?.jobs ?? [];
   return (
     <>
-      <h2 className="kicker mb-1 mt-6">Signed</h2>
+      <h2 className="kicker mb-1 mt-6">{say(M.signed)}</h2>
       <ul className="m-0 list-none p-0">
         {lines.map((l) => (
           <li key={l.id} className="border-t border-faint">
             <Link to={`/jobs/${l.id}/sheet`} className="block min-h-12 py-1.5 leading-tight">
               <span className="font-label text-lg font-semibold">{l.machine}</span>
               <span className="block text-sm text-muted">
-                {l.position} · {l.number} · {format(new Date(l.signedAt ?? l.updatedAt), 'd MMM HH:mm')}
+                {l.position} · <Words of={l.number} /> ·{' '}
+                {format(new Date(l.signedAt ?? l.updatedAt), 'd MMM HH:mm')}
               </span>
             </Link>
           </li>
         ))}
-        {signed.isSuccess && lines.length === 0 && <li className="text-sm text-muted">None yet.</li>}
+        {signed.isSuccess && lines.length === 0 && <li className="text-sm text-muted">{say(M.noneYet)}</li>}
       </ul>
       {signed.data?.next && (
         <Link
           to="/signed"
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
         >
-          The last {lines.length}; all signed
+          {say(M.lastAllSigned({ count: lines.length }))}
         </Link>
       )}
     </>
@@ -260,17 +275,17 @@ function Due({ lines }: { lines: Line[] }) {
   if (due.length === 0) return null;
   return (
     <>
-      <h2 className="kicker m-0 mb-1">Due</h2>
+      <h2 className="kicker m-0 mb-1">{say(M.due2)}</h2>
       <ul className="m-0 mb-6 list-none p-0">
         {due.map((l) => {
           const late = l.at.getTime() < Date.now();
           return (
-            <li key={l.id} className="border-t border-faint" data-due={l.number}>
+            <li key={l.id} className="border-t border-faint" data-due={textKey(l.number)}>
               <Link to={`/jobs/${l.id}`} className="block min-h-12 py-1.5 leading-tight">
                 <span className="font-label text-lg font-semibold">{l.machine}</span>
                 <span className={`block text-sm ${late ? 'font-medium text-stop' : 'text-muted'}`}>
-                  {say(l.rail.find((m) => m.id === l.present)?.title).toLowerCase()},{' '}
-                  {late ? 'was due' : 'due'} {format(l.at, isToday(l.at) ? 'HH:mm' : 'd MMM HH:mm')}
+                  {say(inline(l.rail.find((m) => m.id === l.present)?.title ?? ''))},{' '}
+                  {late ? say(M.due3) : say(M.due4)} {format(l.at, isToday(l.at) ? 'HH:mm' : 'd MMM HH:mm')}
                 </span>
               </Link>
             </li>
@@ -282,6 +297,7 @@ function Due({ lines }: { lines: Line[] }) {
 }
 
 function Gauges({ gauges }: { gauges: Instrument[] }) {
+  const say = useSay();
   const real = gauges.filter((g) => !g.standIn);
   const late = real.filter((g) => isOverdue(g));
   const soon = real
@@ -290,13 +306,13 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
     .slice(0, 4);
   return (
     <>
-      <h2 className="kicker m-0 mb-1">Gauges</h2>
+      <h2 className="kicker m-0 mb-1">{say(M.gauges)}</h2>
       <ul className="m-0 list-none p-0 leading-snug">
         {late.map((g) => (
           <li key={g.id} className="border-t border-faint py-1.5">
             {g.name}{' '}
             <span className="block font-medium text-stop">
-              out of date since {format(new Date(g.calibrationDue), 'd MMM')}
+              {say(M.outDateSince({ calibrationDue: format(new Date(g.calibrationDue), 'd MMM') }))}
             </span>
           </li>
         ))}
@@ -304,7 +320,7 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           <li key={g.id} className="border-t border-faint py-1.5">
             {g.name}{' '}
             <span className="block text-sm text-muted">
-              good to {format(new Date(g.calibrationDue), 'd MMM yyyy')}
+              {say(M.good({ calibrationDue: format(new Date(g.calibrationDue), 'd MMM yyyy') }))}
             </span>
           </li>
         ))}
@@ -314,13 +330,13 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           to="/gauges"
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
         >
-          All {real.length} gauges
+          {say(M.allGauges({ count: real.length }))}
         </Link>
         <Link
           to="/house-rules"
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
         >
-          House rules
+          {say(M.houseRules)}
         </Link>
       </p>
     </>

@@ -2,44 +2,53 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
 import { Button } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { useSignedLines } from './lines.ts';
+import { M } from './messages.ts';
 
 /** Lines of a page. */
 const PAGE = 25;
 
 /** Every signed job, the newest first, page by page. */
 export function SignedPage() {
+  const say = useSay();
   const [trail, setTrail] = useState<string[]>([]);
   const page = useSignedLines(PAGE, trail.at(-1) ?? null);
   const lines = page.data?.jobs ?? [];
   const next = page.data?.next ?? null;
   useEffect(() => {
-    document.title = 'Signed · Fulcrant';
-  }, []);
+    document.title = say(M.signedFulcrant);
+  }, [say]);
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">Signed</h1>
+          <h1 className="m-0 text-3xl">{say(M.signed)}</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
-            Shift board
+            {say(M.shiftBoard)}
           </Link>
         </div>
-        <ul className="m-0 list-none px-6 py-0" aria-label="Signed jobs">
+        <ul className="m-0 list-none px-6 py-0" aria-label={say(M.signedJobs)}>
           {lines.map((l) => (
             <BoardLine key={l.id} line={l} wants={null} />
           ))}
         </ul>
         <div className="flex flex-wrap items-center gap-4 px-6 py-3">
-          {trail.length > 0 && <Button onClick={() => setTrail(trail.slice(0, -1))}>Newer</Button>}
-          {next && <Button onClick={() => setTrail([...trail, next])}>Older</Button>}
+          {trail.length > 0 && <Button onClick={() => setTrail(trail.slice(0, -1))}>{say(M.newer)}</Button>}
+          {next && <Button onClick={() => setTrail([...trail, next])}>{say(M.older)}</Button>}
           <span className="text-muted">
             {page.isPending
-              ? 'Fetching …'
+              ? say(M.fetching)
               : next
-                ? `${lines.length} shown, from the ${trail.length * PAGE + 1}${ordinal(trail.length * PAGE + 1)} on; there are older ones.`
-                : `${trail.length * PAGE + lines.length} in all.`}
+                ? say(
+                    M.shownFromThereOlderOnes({
+                      count: lines.length,
+                      count2: trail.length * PAGE + 1,
+                      ordinal: ordinal(trail.length * PAGE + 1),
+                    }),
+                  )
+                : say(M.all({ count: trail.length * PAGE + lines.length }))}
           </span>
         </div>
       </main>

@@ -7,6 +7,7 @@ import { freshJob, openPage } from '../testing/open.tsx';
 import { FakeServer, OSKAR } from '../testing/server.ts';
 import { all, press, the } from '../testing/sheet.ts';
 import { until } from '../testing/until.ts';
+import { M } from './messages.ts';
 
 const feelers = EVERY_KIND['by feelers'] as Setup;
 const at = (machine: string, step: string) =>
@@ -77,7 +78,7 @@ describe('the board', () => {
     await openPage('/', server);
     for (const e of at('Waiting mill', 'shaft').events) await enqueue(e);
     await until(() => lineOf('Waiting mill') ?? null);
-    expect(lineOf('Waiting mill')?.dataset.job).toBe('not sent');
+    expect(lineOf('Waiting mill')?.dataset.job).toBe(M.notSent.id);
     server.answers.clear();
     await flush();
     await until(() => the('[data-waiting="0"]'));

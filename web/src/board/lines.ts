@@ -1,15 +1,17 @@
 import { type JobSummary, summarise } from '@fulcrant/core/forms';
 import type { JobEvent } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { useQuery } from '@tanstack/react-query';
 import { readThrough, Unreachable } from '../data/api.ts';
 import { stateFrom } from '../data/fold.ts';
 import { useQueue } from '../data/queue.ts';
 import { copyOf } from '../data/sent-events.ts';
+import { M } from './messages.ts';
 
 /** A job as the board lists it. */
 export type Line = JobSummary & {
   id: string;
-  number: string;
+  number: Text;
   state: 'open' | 'signed' | 'cancelled';
   updatedAt: string;
   signedAt?: string | null;
@@ -46,7 +48,7 @@ async function withWaiting(lines: Line[], waiting: readonly JobEvent[]): Promise
         ? {
             ...summarise(state),
             id,
-            number: before?.number ?? 'not sent',
+            number: before?.number ?? M.notSent,
             state: state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open',
             updatedAt: here.at(-1)?.at ?? state.opened.at,
           }
@@ -86,7 +88,7 @@ export function useSignedLines(limit: number, after: string | null = null) {
 }
 
 const holds = (l: Line, typed: string): boolean => {
-  const text = `${l.machine} ${l.position} ${l.number}`.toLowerCase();
+  const text = `${l.machine} ${l.position} ${typeof l.number === 'string' ? l.number : ''}`.toLowerCase();
   return typed
     .toLowerCase()
     .split(/\s+/)

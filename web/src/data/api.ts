@@ -1,20 +1,21 @@
 import type { Text } from '@fulcrant/core/messages';
-import { say } from '@fulcrant/core/units';
+import { MessageError } from '@fulcrant/core/units';
+import { M } from './messages.ts';
 import { readCached, writeCached } from './store.ts';
 
 /** A fault the server stated, with its sentence and the faults by field. */
-export class ApiFault extends Error {
+export class ApiFault extends MessageError {
   constructor(
     readonly status: number,
     readonly title: Text,
     readonly faults: ReadonlyArray<{ path: string; message: Text }> = [],
   ) {
-    super(say(title, 'mm'));
+    super(title);
   }
 }
 
 /** The network or the server is away: nothing was said about the request itself. */
-export class Unreachable extends Error {}
+export class Unreachable extends MessageError {}
 
 async function send(
   method: string,
@@ -30,7 +31,7 @@ async function send(
       signal: AbortSignal.timeout(15_000),
     });
   } catch (cause) {
-    throw new Unreachable('No connection to the server.', { cause });
+    throw new Unreachable(M.noConnection, { cause });
   }
 }
 
@@ -47,7 +48,7 @@ export async function putFile(path: string, bytes: ArrayBuffer): Promise<void> {
     body: bytes,
     signal: AbortSignal.timeout(60_000),
   }).catch((cause) => {
-    throw new Unreachable('No connection to the server.', { cause });
+    throw new Unreachable(M.noConnection, { cause });
   });
   await read<void>(response);
 }
@@ -71,10 +72,10 @@ async function read<T>(response: Response): Promise<T> {
   } | null;
   if (response.ok && answer !== null) return answer as T;
   if (response.status >= 502 || response.status === 503 || answer === null)
-    throw new Unreachable(answer?.title ?? 'The server does not answer.');
+    throw new Unreachable(answer?.said ?? answer?.title ?? M.serverDoesNotAnswer);
   throw new ApiFault(
     response.status,
-    answer.said ?? answer.title ?? 'The request was refused.',
+    answer.said ?? answer.title ?? M.requestRefused,
     (answer.faults ?? []).map((f) => ({ path: f.path, message: f.said ?? f.message })),
   );
 }

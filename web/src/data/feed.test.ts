@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { english } from '../../../core/src/testing/english.ts';
+import { M } from './messages.ts';
 
 type Feed = typeof import('./feed.ts');
 
@@ -188,11 +189,11 @@ describe('the paired gauge', () => {
 describe('a serial port', () => {
   it('says why where none was chosen or it cannot be opened', async () => {
     vi.stubGlobal('navigator', { serial: { requestPort: async () => Promise.reject(new Error('no')) } });
-    expect(await feed.pairSerial()).toBe('No port was chosen.');
+    expect(await feed.pairSerial()).toEqual(M.noPortChosen);
     vi.stubGlobal('navigator', {
       serial: { requestPort: async () => ({ open: async () => Promise.reject(new Error('busy')) }) },
     });
-    expect(await feed.pairSerial()).toMatch(/another program may hold it/);
+    expect(await feed.pairSerial()).toEqual(M.portHeldByAnother);
     vi.stubGlobal('navigator', {});
     const { hasSerial } = await import('./serial-port.ts');
     expect(hasSerial()).toBe(false);

@@ -2,10 +2,11 @@ import { type GaugeLine, parseGaugeLine } from '@fulcrant/core/instruments';
 import { measuredAt, type PlaceQuantity } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import type { StandInHeat, StandInLeak, StandInPump, StandInShaft } from '@fulcrant/core/simulators';
-import { measured, type Quantity } from '@fulcrant/core/units';
+import { measured, type Quantity, saidBy } from '@fulcrant/core/units';
 import { useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
 import { call } from './api.ts';
+import { M } from './messages.ts';
 import { openSerial } from './serial-port.ts';
 
 /** Where lines come from: a port of the stand-in bench on the server, or a gauge on this device's own serial port. */
@@ -93,7 +94,7 @@ function hear(port: FeedPort, text: string, moves = Number.POSITIVE_INFINITY): v
   showSoon();
 }
 
-function dropped(why: string): void {
+function dropped(why: Text): void {
   show({ state: 'dropped', heard: {}, fault: why });
   for (const d of drops) d();
 }
@@ -105,7 +106,7 @@ function device(): string {
   return kept;
 }
 
-const STOPPED = 'The feed stopped. No value is taken from it; type the reading, or wait until it is back.';
+const STOPPED = M.feedStoppedNoValueTaken;
 
 /** Pair the stand-in bench, laid out so. The feed comes back by itself after a drop, and finds the bench as it was. */
 export function pairStandIn(scene: Scene): void {
@@ -147,7 +148,7 @@ export function pairStandIn(scene: Scene): void {
 }
 
 /** Pair a gauge on a serial port. Null when it is open, else why not. */
-export async function pairSerial(): Promise<string | null> {
+export async function pairSerial(): Promise<Text | null> {
   unpair();
   try {
     const end = await openSerial((text) => hear('serial', text), dropped);
@@ -155,7 +156,7 @@ export async function pairSerial(): Promise<string | null> {
     show({ source: 'serial', state: 'live', fault: null });
     return null;
   } catch (error) {
-    return error instanceof Error ? error.message : 'The port could not be opened.';
+    return error instanceof Error ? saidBy(error) : M.portCouldNotOpened;
   }
 }
 
@@ -257,17 +258,17 @@ export function takeReading(
   angleDeg: number | null,
   wanted: Quantity = 'length',
 ): Heard | { message: Text } {
-  if (view.state !== 'live') return { message: view.fault ?? 'No gauge is paired.' };
+  if (view.state !== 'live') return { message: view.fault ?? M.noGaugePaired };
   const heard = view.heard[port];
   if (!heard || performance.now() - heard.at > FRESH_MS[view.source ?? 'stand-in'])
-    return { message: view.fault ?? 'The gauge has sent no value just now. Nothing is taken.' };
+    return { message: view.fault ?? M.gaugeHasSentNoValue };
   if (heard.quantity !== wanted)
     return {
-      message: `The gauge sends ${heard.raw}: that is no ${measured(wanted).name}. Nothing is taken.`,
+      message: M.gaugeSendsNoNothingTaken({ raw: heard.raw, name: measured(wanted).name }),
     };
   const turned = view.heard.angle?.value;
   if (angleDeg !== null && turned !== undefined && Math.abs(turned - angleDeg) > ARRIVED_DEG)
-    return { message: 'The shaft is still turning. Take it when it stands.' };
+    return { message: M.shaftStillTurningTakeWhen };
   return heard;
 }
 

@@ -10,12 +10,13 @@ import {
 } from '@fulcrant/core/job';
 import type { SiteRules } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { MessageError, saidBy } from '@fulcrant/core/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import { useSay } from '../ui/settings.tsx';
 import { readThrough, Unreachable } from './api.ts';
 import { folder } from './fold.ts';
+import { M } from './messages.ts';
 import { enqueue, useWaiting } from './queue.ts';
 import { readStored } from './sent-events.ts';
 import { useSession } from './session.tsx';
@@ -38,20 +39,18 @@ export function makeEvent<T extends EventType>(
 }
 
 /** Keep an event on the device; null when it is safe there. */
-async function keep(event: JobEvent): Promise<string | null> {
+async function keep(event: JobEvent): Promise<Text | null> {
   try {
     await enqueue(event);
     return null;
   } catch {
-    return 'This device could not keep it: its storage is full or switched off. Nothing was stored.';
+    return M.deviceCouldNotKeepStorage;
   }
 }
 
 /** Why a job is not there: without the server only what this device has opened before is. */
-const said = (error: Error): string =>
-  error instanceof Unreachable
-    ? `${error.message} This job was never opened on this device, so no copy of it is here.`
-    : error.message;
+const said = (error: Error): Text =>
+  error instanceof Unreachable ? M.jobNeverOpenedDeviceSo({ message: saidBy(error) }) : saidBy(error);
 
 export type JobView = {
   state: JobState | null;
@@ -59,7 +58,7 @@ export type JobView = {
   /** At a practice bench: nothing that belongs to a record is offered. */
   practice?: true;
   loading: boolean;
-  fault: string | null;
+  fault: Text | null;
   /** Do something to the job: null when it is kept, the reason as a sentence when it is refused. */
   act<T extends EventType>(type: T, data: EventDataOf<T>): Promise<Text | null>;
   /** Do several things in a row, each judged after those before it; why each was refused, or null where it is kept. */
@@ -91,7 +90,7 @@ export function useJob(id: string): JobView {
   const state = useMemo(() => fold(base ?? [], waiting), [fold, base, waiting]);
 
   const suppose = useCallback<JobView['suppose']>(
-    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: 'Sign in first.' }),
+    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: M.signFirst }),
     [person, id, state],
   );
   const supposeAll = useCallback<JobView['supposeAll']>(
@@ -107,7 +106,7 @@ export function useJob(id: string): JobView {
   const given = useRef<{ upon: JobState | null; acts: string; said: Promise<Array<Text | null>> }>(null);
   const perform = useCallback<JobView['actAll']>(
     async (acts) => {
-      if (!person) return acts.map(() => 'Sign in first.');
+      if (!person) return acts.map(() => M.signFirst);
       const said: Array<Text | null> = [];
       let then = state;
       for (const a of acts) {
@@ -215,12 +214,11 @@ export function useHouseRules() {
 
 /** Open a job on this device; it goes to the server with everything that follows. */
 export function useOpenJob(): (setup: Setup, positionId: string) => Promise<string> {
-  const say = useSay();
   const { person, plant } = useSession();
   const client = useQueryClient();
   return useCallback(
     async (setup, positionId) => {
-      if (!person) throw new Error('Sign in first.');
+      if (!person) throw new MessageError(M.signFirst);
       const jobId = v7();
       // In a demo plant every sheet says that it is one, whatever the position remembers.
       const { demo: _before, ...own } = setup;
@@ -229,11 +227,11 @@ export function useOpenJob(): (setup: Setup, positionId: string) => Promise<stri
         setup: plant?.demo ? { ...own, demo: true } : own,
       });
       const taken = take(null, event);
-      if ('refusal' in taken) throw new Error(say(taken.refusal));
+      if ('refusal' in taken) throw new MessageError(taken.refusal);
       await enqueue(event);
       void client.invalidateQueries({ queryKey: ['jobs'] });
       return jobId;
     },
-    [person, plant, client, say],
+    [person, plant, client],
   );
 }

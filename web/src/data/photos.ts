@@ -1,4 +1,5 @@
 import { ApiFault, Unreachable } from './api.ts';
+import { M } from './messages.ts';
 import { allPhotos, markPhoto, photoByHash, putPhoto } from './store.ts';
 
 /** Photographs this device took and the server has not got yet: kept first, sent when there is network and somebody signed in. */
@@ -86,7 +87,7 @@ async function send(hash: string, bytes: ArrayBuffer): Promise<boolean> {
       signal: AbortSignal.timeout(60_000),
     });
   } catch (cause) {
-    throw new Unreachable('No connection to the server.', { cause });
+    throw new Unreachable(M.noConnection, { cause });
   }
   return response.ok;
 }

@@ -3,6 +3,7 @@ import type { JobEvent } from '@fulcrant/core/job';
 import { useSyncExternalStore } from 'react';
 import { ApiFault, call, Unreachable } from './api.ts';
 import { takeBackLost } from './lost.ts';
+import { M } from './messages.ts';
 import {
   allAside,
   allWaiting,
@@ -185,7 +186,7 @@ async function settle(run: Waiting[], answer: EventsResponse): Promise<void> {
     );
   for (const w of run) {
     const outcome = answer.outcomes.find((o) => o.id === w.event.id);
-    if (outcome?.outcome === 'refused') await setAside(w, outcome.said ?? outcome.reason ?? 'Refused.');
+    if (outcome?.outcome === 'refused') await setAside(w, outcome.said ?? outcome.reason ?? M.refused);
     else if (outcome) await putSent(w, Date.now());
   }
   await reload();

@@ -1,4 +1,7 @@
 import { lineSplitter } from '@fulcrant/core/instruments';
+import type { Text } from '@fulcrant/core/messages';
+import { MessageError } from '@fulcrant/core/units';
+import { M } from './messages.ts';
 
 /** What of the browser's serial interface is used here; it is not in every browser, nor in its types. */
 type SerialPort = {
@@ -23,17 +26,17 @@ const BAUD = 9600;
  */
 export async function openSerial(
   line: (text: string) => void,
-  ended: (why: string) => void,
+  ended: (why: Text) => void,
 ): Promise<() => void> {
   const chosen = await serial()
     ?.requestPort()
     .catch(() => null);
-  if (!chosen) throw new Error('No port was chosen.');
+  if (!chosen) throw new MessageError(M.noPortChosen);
   await chosen.open({ baudRate: BAUD }).catch(() => {
-    throw new Error('The port could not be opened: another program may hold it.');
+    throw new MessageError(M.portHeldByAnother);
   });
   const reader = chosen.readable?.getReader();
-  if (!reader) throw new Error('The port gives nothing to read.');
+  if (!reader) throw new MessageError(M.portGivesNothing);
   const split = lineSplitter();
   const decode = new TextDecoder();
   let closed = false;
@@ -48,7 +51,7 @@ export async function openSerial(
     .catch(() => undefined)
     .then(async () => {
       await chosen.close().catch(() => undefined);
-      if (!closed) ended('The gauge was unplugged or its port ended.');
+      if (!closed) ended(M.gaugeUnpluggedPortEnded);
     });
   return () => {
     closed = true;

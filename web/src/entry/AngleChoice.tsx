@@ -3,6 +3,7 @@ import { parseAngle } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 /** Any angle of the turn, where a keyway or a hole stands in the way of an even one. */
 export function AngleChoice({ onAngle }: { onAngle: (deg: number) => Text | null }) {
   const [text, setText] = useState<string | null>(null);
@@ -11,7 +12,7 @@ export function AngleChoice({ onAngle }: { onAngle: (deg: number) => Text | null
   if (text === null)
     return (
       <Button weight="bare" className="!px-0 !text-base" onClick={() => setText('')}>
-        Another angle
+        {say(M.anotherAngle)}
       </Button>
     );
   const go = (e: FormEvent) => {
@@ -24,7 +25,7 @@ export function AngleChoice({ onAngle }: { onAngle: (deg: number) => Text | null
   return (
     <form onSubmit={go} noValidate className="flex flex-wrap items-center gap-2">
       <label className="flex items-center gap-2">
-        at
+        {say(M.at)}
         <input
           // biome-ignore lint/a11y/noAutofocus: it was just asked for
           autoFocus
@@ -32,12 +33,12 @@ export function AngleChoice({ onAngle }: { onAngle: (deg: number) => Text | null
           onChange={(e) => setText(e.target.value)}
           inputMode="decimal"
           maxLength={8}
-          aria-label="Angle of the turn, degrees"
+          aria-label={say(M.angleTurnDegrees)}
           className="figures min-h-12 w-24 border-0 border-b-2 border-brass bg-transparent text-xl"
         />
         °
       </label>
-      <Button type="submit">Read there</Button>
+      <Button type="submit">{say(M.readThere)}</Button>
       {fault && <Fault>{say(fault)}</Fault>}
     </form>
   );

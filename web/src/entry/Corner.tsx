@@ -1,3 +1,4 @@
+import { textKey } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { makeEvent } from '../data/job.ts';
@@ -6,10 +7,12 @@ import { useSession } from '../data/session.tsx';
 import type { SetAside } from '../data/store.ts';
 import { Button, Dialog } from '../ui/controls.tsx';
 import { SAID, useKeys } from '../ui/keys.ts';
-import { useSay, useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** The corner of the sheet: what waits to be sent, units, light, who is signed in, the keys. */
 export function Corner({ job }: { job?: string }) {
+  const say = useSay();
   const { waiting, aside, status, lost } = useQueue();
   const { unit, setUnit, theme, setTheme } = useSettings();
   const { person, stale } = useSession();
@@ -26,8 +29,15 @@ export function Corner({ job }: { job?: string }) {
 
   const queueWords =
     n === 0
-      ? 'All stored'
-      : `${n} ${n === 1 ? 'entry waits' : 'entries wait'} on this device${job && here !== n ? ` (${here} of this job)` : ''}: ${status === 'away' ? 'no connection' : status === 'sign-in' || stale ? 'sign in to send' : 'sending'}`;
+      ? say(M.allStored)
+      : say(
+          M.device({
+            n,
+            job: job && here !== n ? M.job({ here }) : '',
+            status:
+              status === 'away' ? 'noConnection' : status === 'sign-in' || stale ? 'signSend' : 'sending',
+          }),
+        );
   const small = 'min-h-11 px-2 underline underline-offset-4 decoration-1';
   return (
     <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[0.95rem] text-muted no-print">
@@ -47,14 +57,13 @@ export function Corner({ job }: { job?: string }) {
         {queueWords}
         {status === 'away' && (
           <button type="button" className={small} onClick={() => void flush()}>
-            try now
+            {say(M.tryNow)}
           </button>
         )}
       </p>
       {lost > 0 && (
         <p role="status" className="m-0 font-medium text-brass" data-lost={lost}>
-          The server was set back: {lost} {lost === 1 ? 'entry' : 'entries'} it had from this device{' '}
-          {lost === 1 ? 'is' : 'are'} sent again
+          {say(M.serverSetBackHadFrom({ lost }))}
         </p>
       )}
       {aside.length > 0 && (
@@ -64,37 +73,36 @@ export function Corner({ job }: { job?: string }) {
           onClick={() => setShowAside(true)}
           data-aside={aside.length}
         >
-          {aside.length} refused by the server
+          {say(M.refusedServer({ count: aside.length }))}
         </button>
       )}
       <button type="button" className={small} onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}>
-        {unit === 'mm' ? 'mm, show in' : 'in, show mm'}
+        {unit === 'mm' ? say(M.mmShow) : say(M.showMm)}
       </button>
       <button type="button" className={small} onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}>
-        {theme === 'day' ? 'night' : 'day'}
+        {theme === 'day' ? say(M.night) : say(M.day)}
       </button>
       <Link className={`${small} inline-flex items-center`} to="/sign-in">
-        {person ? `${person.name}, ${person.role}${stale ? ': sign in again' : ''}` : 'sign in'}
+        {person ? `${person.name}, ${person.role}${stale ? say(M.signAgain) : ''}` : say(M.sign)}
       </Link>
-      <button type="button" className={small} onClick={() => setKeys(true)} aria-label="Keys">
+      <button type="button" className={small} onClick={() => setKeys(true)} aria-label={say(M.keys)}>
         ?
       </button>
-      <Dialog open={keys} onClose={() => setKeys(false)} title="Keys">
+      <Dialog open={keys} onClose={() => setKeys(false)} title={say(M.keys)}>
         <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
           {SAID.map(([k, what]) => (
-            <div key={k} className="contents">
-              <dt className="figures font-semibold">{k}</dt>
-              <dd className="m-0">{what}</dd>
+            <div key={textKey(k)} className="contents">
+              <dt className="figures font-semibold">
+                <Words of={k} />
+              </dt>
+              <dd className="m-0">
+                <Words of={what} />
+              </dd>
             </div>
           ))}
         </dl>
       </Dialog>
-      <Dialog
-        open={showAside}
-        onClose={() => setShowAside(false)}
-        title="Refused by the server, kept here"
-        wide
-      >
+      <Dialog open={showAside} onClose={() => setShowAside(false)} title={say(M.refusedServerKeptHere)} wide>
         <AsideList aside={aside} />
       </Dialog>
     </div>
@@ -107,11 +115,15 @@ function AsideList({ aside }: { aside: readonly SetAside[] }) {
   const say = useSay();
   const asNote = async ({ event, reason }: SetAside) => {
     if (!person) return;
-    const text =
-      `Refused entry of ${event.author.name}, ${event.at}: ${event.type} ${JSON.stringify(event.data)}. Reason: ${say(reason)}`.slice(
-        0,
-        1000,
-      );
+    const text = say(
+      M.refusedEntryReason({
+        name: event.author.name,
+        at: event.at,
+        type: event.type,
+        stringify: JSON.stringify(event.data),
+        reason,
+      }),
+    ).slice(0, 1000);
     await enqueue(makeEvent(person, event.jobId, 'note.added', { text }));
     await forgetAside(event.id);
   };
@@ -121,7 +133,9 @@ function AsideList({ aside }: { aside: readonly SetAside[] }) {
         <li key={a.event.id} className="border-t border-faint py-3">
           <p className="m-0">
             {a.event.type}
-            {'place' in a.event.data ? `, ${a.event.data.place}: typed “${a.event.data.raw}”` : ''}
+            {'place' in a.event.data
+              ? say(M.typed({ place: a.event.data.place, raw: a.event.data.raw }))
+              : ''}
             <span className="text-muted">
               {' '}
               {a.event.author.name}, {a.event.at}
@@ -129,8 +143,8 @@ function AsideList({ aside }: { aside: readonly SetAside[] }) {
           </p>
           <p className="m-0 font-medium text-stop">{say(a.reason)}</p>
           <div className="mt-2 flex gap-3">
-            <Button onClick={() => void retryAside(a.event.id)}>Send again</Button>
-            <Button onClick={() => void asNote(a)}>Put on the sheet as a note</Button>
+            <Button onClick={() => void retryAside(a.event.id)}>{say(M.sendAgain)}</Button>
+            <Button onClick={() => void asNote(a)}>{say(M.putSheetAsNote)}</Button>
           </div>
         </li>
       ))}

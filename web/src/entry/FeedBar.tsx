@@ -17,42 +17,44 @@ import { GaugesHere } from '../data/job.ts';
 import { hasSerial } from '../data/serial-port.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Digits } from '../ui/Num.tsx';
-import { useSettings, Words } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
-const SHAFT_WORDS: Record<StandInShaft, string> = {
-  true: 'a true shaft',
-  bent: 'a bent shaft',
-  'off-centre': 'a straight shaft off centre',
-  oval: 'an oval shaft',
-  bruised: 'a shaft with a bruise',
+const SHAFT_WORDS: Record<StandInShaft, Text> = {
+  true: M.trueShaft,
+  bent: M.bentShaft,
+  'off-centre': M.straightShaftOffCentre,
+  oval: M.ovalShaft,
+  bruised: M.shaftBruise,
 };
-const PUMP_WORDS: Record<StandInPump, string> = {
-  free: 'a nut that goes freely',
-  'other-nut-tight': 'the other nut left tight',
-  'lets-go': 'a sleeve about to let go',
+const PUMP_WORDS: Record<StandInPump, Text> = {
+  free: M.nutGoesFreely,
+  'other-nut-tight': M.otherNutLeftTight,
+  'lets-go': M.sleeveAboutLetGo,
 };
-const LEAK_WORDS: Record<StandInLeak, string> = {
-  rings: 'packing being broken in',
-  faces: 'a seal that beds in',
-  'faces-open': 'a seal that opens',
+const LEAK_WORDS: Record<StandInLeak, Text> = {
+  rings: M.packingBeingBroken,
+  faces: M.sealBeds,
+  'faces-open': M.sealOpens,
 };
-const HEAT_WORDS: Record<StandInHeat, string> = {
-  'first-hours': 'a bearing in its first hours',
-  'falls-back': 'a rise that falls back',
-  'keeps-climbing': 'one that keeps climbing',
+const HEAT_WORDS: Record<StandInHeat, Text> = {
+  'first-hours': M.bearingFirstHours,
+  'falls-back': M.riseFallsBack,
+  'keeps-climbing': M.oneKeepsClimbing,
 };
 
 /** What a line of a gauge shows, in the unit in force. */
-function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): string {
+function shown(line: Pick<GaugeLine, 'value' | 'quantity'>, unit: LengthUnit): Text {
   if (line.quantity === 'length') return lengthDigits(line.value, unit);
   // Of a shaft that turns, whole degrees can be followed by eye.
   if (line.quantity === 'angle') return `${line.value.toFixed(0)}°`;
   const { format } = measured(line.quantity);
-  return line.quantity === 'count' ? `${format(line.value, unit)} a minute` : format(line.value, unit);
+  return line.quantity === 'count' ? M.minute({ value: format(line.value, unit) }) : format(line.value, unit);
 }
 
 /** The gauge on a port: what it shows, whether it is live, and the way to pair one. Space takes what it shows. */
 export function FeedBar({ place, onTake }: { place: Place; onTake: () => void }) {
+  const say = useSay();
   const feed = useFeed();
   const { unit } = useSettings();
   const [pairing, setPairing] = useState(false);
@@ -80,7 +82,7 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
     return (
       <>
         <Button weight="bare" className="!px-0 !text-base" onClick={() => setPairing(true)}>
-          Pair a gauge
+          {say(M.pairGauge)}
         </Button>
         <PairDialog open={pairing} onClose={() => setPairing(false)} place={place} />
       </>
@@ -95,26 +97,26 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
           className={`shrink-0 ${feed.state === 'live' ? 'text-steel' : 'text-stop'}`}
         />
         <span className="min-w-0 flex-1 leading-tight">
-          {feed.source === 'stand-in' ? 'Stand-in' : 'On the port'}{' '}
-          {feed.state === 'live' ? 'live' : feed.state === 'opening' ? 'opening …' : 'no feed'}
+          {feed.source === 'stand-in' ? say(M.stand) : say(M.port)}{' '}
+          {feed.state === 'live' ? say(M.live) : feed.state === 'opening' ? say(M.opening) : say(M.noFeed)}
           <span className="block text-sm text-muted">
             {feed.source === 'stand-in'
               ? place.turn && feed.heard.angle
-                ? `shaft at ${feed.heard.angle.value.toFixed(0)}°`
-                : 'practice only'
-              : 'lines of value and unit'}
+                ? say(M.shaft({ value: feed.heard.angle.value.toFixed(0) }))
+                : say(M.practiceOnly)
+              : say(M.linesValueUnit)}
           </span>
         </span>
         <span className="text-right text-2xl" data-feed-value={heard?.value ?? ''}>
           {fits ? <Digits text={shown(heard, unit)} /> : <span className="text-muted">–</span>}
         </span>
-        <Button onClick={onTake} disabled={!heard} title="Space" className="!px-3" data-take>
-          Take it
+        <Button onClick={onTake} disabled={!heard} title={say(M.space)} className="!px-3" data-take>
+          {say(M.take)}
         </Button>
         <button
           type="button"
-          aria-label="Let the paired gauge go"
-          title="Let the paired gauge go"
+          aria-label={say(M.letPairedGaugeGo)}
+          title={say(M.letPairedGaugeGo)}
           onClick={unpair}
           className="grid size-12 shrink-0 place-items-center text-muted"
         >
@@ -124,10 +126,10 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
       {port === 'pump' && (
         <div className="flex gap-2 pb-1">
           <Button onClick={() => void moveHand({ strokes: 1 })} data-stroke>
-            Stroke of the pump
+            {say(M.strokePump)}
           </Button>
           <Button onClick={() => void moveHand({ release: true })} data-release>
-            Open its valve
+            {say(M.openValve)}
           </Button>
         </div>
       )}
@@ -142,6 +144,7 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
 
 /** Choose what is paired: the stand-in bench that ships with the application, or a gauge that sends lines on a serial port. */
 function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => void; place: Place }) {
+  const say = useSay();
   const [fault, setFault] = useState<Text | null>(null);
   const serial = async () => {
     const refused = await pairSerial();
@@ -149,17 +152,16 @@ function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => vo
     if (!refused) onClose();
   };
   return (
-    <Dialog open={open} onClose={onClose} title="Pair a gauge">
+    <Dialog open={open} onClose={onClose} title={say(M.pairGauge)}>
       <div className="flex flex-col items-start gap-3">
         <p className="m-0">
-          A gauge that types its digits and Enter needs no pairing: it works in every field. <kbd>Space</kbd>{' '}
-          takes what a paired gauge shows.
+          {say(M.gaugeTypesDigitsEnterNeeds)} <kbd>{say(M.space)}</kbd> {say(M.takesWhatPairedGaugeShows)}
         </p>
-        <h3 className="kicker m-0">On a serial port, lines of value and unit</h3>
+        <h3 className="kicker m-0">{say(M.serialPortLinesValueUnit)}</h3>
         {hasSerial() ? (
-          <Button onClick={() => void serial()}>Choose the port</Button>
+          <Button onClick={() => void serial()}>{say(M.choosePort)}</Button>
         ) : (
-          <p className="m-0 text-muted">This browser gives no serial ports.</p>
+          <p className="m-0 text-muted">{say(M.browserGivesNoSerialPorts)}</p>
         )}
         {fault && (
           <Fault>
@@ -167,9 +169,7 @@ function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => vo
           </Fault>
         )}
         <Scenes place={place} onPaired={onClose} />
-        <p className="m-0 text-sm text-muted">
-          Readings from the stand-in are marked so on the sheet: practice, no record of a machine.
-        </p>
+        <p className="m-0 text-sm text-muted">{say(M.readingsFromStandMarkedSo)}</p>
       </div>
     </Dialog>
   );
@@ -177,10 +177,11 @@ function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => vo
 
 /** What can lie on the bench for a place: pump and indicator, thermocouple, or the gauges of a shaft. */
 function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
+  const say = useSay();
   const pump = place.instrumentKinds.includes('pressure');
   const heat = place.instrumentKinds.includes('thermometer');
   const leak = place.instrumentKinds.includes('counter');
-  const pick = (key: string, words: string, pair: () => void) => (
+  const pick = (key: string, words: Text, pair: () => void) => (
     <Button
       key={key}
       data-scene={key}
@@ -189,20 +190,23 @@ function Scenes({ place, onPaired }: { place: Place; onPaired: () => void }) {
         onPaired();
       }}
     >
-      {words}
+      <Words of={words} />
     </Button>
   );
   return (
     <>
       <h3 className="kicker m-0">
-        Stand-in bench, for practice:{' '}
-        {pump
-          ? 'pump, its nut and indicator;'
-          : heat
-            ? 'thermocouple on'
-            : leak
-              ? 'drop counter under'
-              : 'dial, micrometer, feelers and'}
+        {say(
+          M.standBenchPractice({
+            pump: pump
+              ? 'pumpNutIndicator'
+              : heat
+                ? 'thermocouple'
+                : leak
+                  ? 'dropCounterUnder'
+                  : 'dialMicrometerFeeler',
+          }),
+        )}
       </h3>
       <div className="flex flex-wrap gap-2">
         {pump

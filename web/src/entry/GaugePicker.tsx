@@ -1,4 +1,6 @@
 import type { Instrument } from '@fulcrant/core/instruments';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 const today = () => new Date().toISOString().slice(0, 10);
 export const isOverdue = (g: Instrument): boolean => g.calibrationDue < today();
@@ -13,18 +15,19 @@ export function GaugePicker({
   gauge: Instrument | null;
   onGauge: (id: string) => void;
 }) {
+  const say = useSay();
   return (
     <select
-      aria-label="Gauge in hand"
+      aria-label={say(M.gaugeHand)}
       value={gauge?.id ?? ''}
       onChange={(e) => onGauge(e.target.value)}
       className={`min-h-12 max-w-[10.5rem] border-0 border-b border-faint bg-paper px-1 text-[0.95rem] ${gauge && isOverdue(gauge) ? 'font-medium text-stop' : 'text-ink'}`}
     >
-      {!gauge && <option value="">Which gauge?</option>}
+      {!gauge && <option value="">{say(M.whichGauge)}</option>}
       {gauges.map((g) => (
         <option key={g.id} value={g.id}>
           {g.name}
-          {isOverdue(g) ? `, out of date since ${g.calibrationDue}` : ''}
+          {isOverdue(g) ? say(M.outDateSince({ calibrationDue: g.calibrationDue })) : ''}
         </option>
       ))}
     </select>

@@ -11,6 +11,7 @@ import { type FormEvent, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { makerOf, withMaker, withMethod } from './limits.ts';
+import { M } from './messages.ts';
 
 type Props = {
   state: JobState;
@@ -29,12 +30,21 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
   const say = (q: LimitQuestion): string => {
     const maker = makerOf(state.setup, q.maker);
     if (maker !== undefined)
-      return `maker’s sheet, ${q.quantity === 'length' ? `${lengthDigits(maker, unit)} ${unit}` : q.quantity === 'degrees' ? `${maker}°` : `${maker} µm`}`;
+      return units(
+        M.makersSheet({
+          quantity:
+            q.quantity === 'length'
+              ? `${lengthDigits(maker, unit)} ${unit}`
+              : q.quantity === 'degrees'
+                ? `${maker}°`
+                : `${maker} µm`,
+        }),
+      );
     const school = q.rule ? rulesWith(state.setup)[q.rule] : 'practice';
     const chosen = q.schools.find((s) => s.school === school);
     return chosen
       ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${units(chosen.title)}`
-      : 'common practice';
+      : units(M.commonPractice);
   };
   return (
     <div className="text-[0.95rem] leading-snug" data-limits>
@@ -53,7 +63,7 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
               onClick={() => setAsked(q)}
               data-limit={q.maker}
             >
-              {q.rule ? 'other limit' : 'maker’s sheet says'}
+              {q.rule ? units(M.otherLimit) : units(M.makersSheetSays)}
             </Button>
           )}
         </p>
@@ -96,7 +106,7 @@ function LimitDialog({
   const read = (): { value: number } | { message: Text } => {
     if (q.quantity === 'degrees') {
       const n = parseTypedNumber(text.replace(/°|deg.*$/i, ''));
-      return n ? { value: n.value } : { message: 'Type degrees, for example 1.5.' };
+      return n ? { value: n.value } : { message: said(M.typeDegreesExample15) };
     }
     if (q.quantity === 'roughness') {
       const r = parseRoughness(text, unit);
@@ -109,17 +119,17 @@ function LimitDialog({
     e.preventDefault();
     const r = read();
     if ('message' in r) return setFault(r.message);
-    if (r.value <= 0) return setFault('A limit is more than nothing.');
+    if (r.value <= 0) return setFault(said(M.limitMoreThanNothing));
     await done(
       withMaker(setup, q.maker, Number(r.value.toFixed(6))),
-      `Maker’s sheet: ${said(q.title)}, ${text.trim()}.`,
+      said(M.makersSheet2({ said: said(q.title), text: text.trim() })),
     );
   };
   return (
-    <Dialog open onClose={onClose} title={`${said(q.title)}: whose limit`}>
+    <Dialog open onClose={onClose} title={said(M.whoseLimit({ said: said(q.title) }))}>
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
         <label className="flex flex-col">
-          <span className="kicker">What the maker’s sheet says; it outranks every school</span>
+          <span className="kicker">{said(M.whatMakersSheetSaysOutranks)}</span>
           <input
             value={text}
             onChange={(e) => setText(e.target.value)}
@@ -136,22 +146,25 @@ function LimitDialog({
         )}
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="solid">
-            It says so
+            {said(M.saysSo)}
           </Button>
           {maker !== undefined && (
             <Button
               onClick={() =>
-                void done(withMaker(setup, q.maker, undefined), `Maker’s value taken back: ${said(q.title)}.`)
+                void done(
+                  withMaker(setup, q.maker, undefined),
+                  said(M.makersValueTakenBack({ said: said(q.title) })),
+                )
               }
             >
-              Take the maker’s value back
+              {said(M.takeMakersValueBack)}
             </Button>
           )}
         </div>
       </form>
       {rule && maker === undefined && (
         <fieldset className="m-0 mt-5 flex flex-col gap-2 border-0 border-t border-rule p-0 pt-3">
-          <legend className="kicker pr-2">Or follow a school on this job</legend>
+          <legend className="kicker pr-2">{said(M.followSchoolJob)}</legend>
           {q.schools.map((s) => {
             const on = rulesWith(setup)[rule] === s.school;
             return (
@@ -163,7 +176,7 @@ function LimitDialog({
                 onClick={() =>
                   void done(
                     withMethod(setup, rule, s.school),
-                    `School followed: ${said(q.title)}, ${said(s.title)}.`,
+                    said(M.schoolFollowed({ said: said(q.title), said2: said(s.title) })),
                   )
                 }
               >

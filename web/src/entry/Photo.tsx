@@ -1,8 +1,11 @@
 import { useEffect, useState } from 'react';
 import { waitingPhoto } from '../data/photos.ts';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** A photograph: from this device while it waits here, else from the server; a sentence where it is with neither. */
 export function Photo({ hash, words, className = '' }: { hash: string; words: string; className?: string }) {
+  const say = useSay();
   /** Not asked for anywhere before it is known whether this device has it: without network the server’s answer is no answer. */
   const [src, setSrc] = useState<string | null>(null);
   const [missing, setMissing] = useState(false);
@@ -25,16 +28,14 @@ export function Photo({ hash, words, className = '' }: { hash: string; words: st
   }, [hash]);
   if (missing)
     return (
-      <p className="m-0 border border-faint p-3 text-sm text-muted">
-        The photograph has not arrived: it waits on the device that took it.
-      </p>
+      <p className="m-0 border border-faint p-3 text-sm text-muted">{say(M.photographHasNotArrivedWaits)}</p>
     );
   return src === null ? (
     <div className={`min-h-24 w-full border border-faint ${className}`} />
   ) : (
     <img
       src={src}
-      alt={words || 'Photograph at this step'}
+      alt={words || say(M.photographStep)}
       className={`block max-h-72 w-full border border-faint object-contain ${className}`}
       onError={() => setMissing(true)}
       data-photo={hash.slice(0, 8)}

@@ -13,6 +13,7 @@ import { useKeys } from '../ui/keys.ts';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
+import { M } from './messages.ts';
 import { touchesNear } from './touches.ts';
 import { type Fill, useFill, useTypedReading } from './use-typed-reading.ts';
 
@@ -104,8 +105,8 @@ export function ReadingEntry(props: Props) {
           <button
             type="button"
             aria-pressed={pad}
-            aria-label="Keypad on the screen"
-            title="Keypad on the screen"
+            aria-label={say(M.keypadScreen)}
+            title={say(M.keypadScreen)}
             onClick={() => onPad(!pad)}
             className="grid min-h-12 w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
           >
@@ -114,12 +115,12 @@ export function ReadingEntry(props: Props) {
         </div>
         {near.length > 0 && (
           <fieldset className="m-0 flex gap-1.5 overflow-x-auto border-0 p-0" data-near>
-            <legend className="sr-only">What it reads, by one touch</legend>
+            <legend className="sr-only">{say(M.whatReadsOneTouch)}</legend>
             {near.map((b) => (
               <button
                 key={b}
                 type="button"
-                aria-label={`It reads ${b}`}
+                aria-label={say(M.reads({ b }))}
                 onClick={() => typed.put(b)}
                 className="figures min-h-12 min-w-16 shrink-0 border border-muted px-2 text-xl"
               >
@@ -131,7 +132,7 @@ export function ReadingEntry(props: Props) {
         <div id={`${id}-read`} className="min-h-[1.6rem] leading-snug" aria-live="polite">
           {understood && 'value' in understood && (
             <p className="text-[0.95rem]">
-              read as{' '}
+              {say(M.readAs)}{' '}
               <span className="figures font-medium">
                 <Words of={understood.said} />
               </span>
@@ -153,7 +154,7 @@ export function ReadingEntry(props: Props) {
       </form>
       {props.earlier !== undefined && (
         <label className="flex items-center gap-2 text-[0.95rem] text-muted">
-          read earlier, at
+          {say(M.readEarlier)}
           <input
             type="time"
             value={props.earlier}

@@ -10,12 +10,13 @@ import {
 } from '@fulcrant/core/instruments';
 import { type EventDataOf, type JobState, type Place, standing } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { expr } from '@fulcrant/core/messages';
+import { say } from '@fulcrant/core/units';
 import { useEffect, useRef, useState } from 'react';
 import { moveHand, onDropped, onHeard, useFeedSource } from '../data/feed.ts';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { useLatest } from '../ui/use-latest.ts';
+import { M } from './messages.ts';
 
 type Act = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
 type Props = {
@@ -45,7 +46,7 @@ function actsOf(s: Sweep, p: Pick<Props, 'step' | 'prefix' | 'gauge'>): Act[] {
       step: p.step,
       place: `${p.prefix}${angle}`,
       value: Number(value.toFixed(6)),
-      raw: `mean of ${samples} from the feed`,
+      raw: say(M.meanFromFeed({ samples }), 'mm'),
       instrument: p.gauge,
       via: 'port',
     },
@@ -64,6 +65,7 @@ function actsOf(s: Sweep, p: Pick<Props, 'step' | 'prefix' | 'gauge'>): Act[] {
  * frame, and the turn is stored when it is round. A feed that drops in the middle stores nothing of it.
  */
 export function SweepPanel(props: Props) {
+  const say = useSay();
   const { step, prefix, wanted, place, gauge, onSuppose, actAll, state } = props;
   const source = useFeedSource();
   const sweep = useRef<Sweep | null>(null);
@@ -80,8 +82,8 @@ export function SweepPanel(props: Props) {
       setTurned(null);
       const refused = (await now.current.actAll(actsOf(s, now.current))).filter((r) => r !== null);
       now.current.onSuppose(null);
-      if (refused[0]) setFault(expr`Not all of the turn was stored. ${refused[0]}`);
-      else if (!sweepWhole(s)) setFault('Some angles were passed over: take them one by one.');
+      if (refused[0]) setFault(M.notAllOfTurnStored({ refused: refused[0] }));
+      else if (!sweepWhole(s)) setFault(say(M.someAnglesWerePassedOver));
     };
     const draw = () => {
       frame = 0;
@@ -105,9 +107,7 @@ export function SweepPanel(props: Props) {
       sweep.current = null;
       setTurned(null);
       now.current.onSuppose(null);
-      setFault(
-        `The feed stopped at ${s.turnedDeg.toFixed(0)}°. Nothing of that turn is stored; sweep it again.`,
-      );
+      setFault(say(M.feedStoppedNothingTurnStored({ turned: s.turnedDeg.toFixed(0) })));
     });
     return () => {
       deaf();
@@ -130,11 +130,11 @@ export function SweepPanel(props: Props) {
     <div className="flex flex-wrap items-center gap-3" data-sweep={turned === null ? 'idle' : 'turning'}>
       {turned === null ? (
         <Button onClick={start} disabled={begun} data-sweep-start>
-          Sweep the whole turn
+          {say(M.sweepWholeTurn)}
         </Button>
       ) : (
         <p className="m-0 font-medium text-brass" role="status">
-          Turning: {turned.toFixed(0)}° of 360°
+          {say(M.turning360({ turned: turned.toFixed(0) }))}
         </p>
       )}
       {fault && (

@@ -3,7 +3,8 @@ import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { takePhoto } from '../data/photos.ts';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /**
  * A photograph from the camera or a file: made small and kept on this device first.
@@ -14,6 +15,7 @@ export function TakePhoto({
 }: {
   onTaken: (photo: Awaited<ReturnType<typeof takePhoto>>) => Promise<Text | null>;
 }) {
+  const say = useSay();
   const file = useRef<HTMLInputElement>(null);
   const [fault, setFault] = useState<Text | null>(null);
   const [busy, setBusy] = useState(false);
@@ -24,9 +26,7 @@ export function TakePhoto({
     try {
       setFault(await onTaken(await takePhoto(taken)));
     } catch {
-      setFault(
-        'That is no picture this device can read, or it has no room to keep it. Nothing was put on the sheet.',
-      );
+      setFault(say(M.noPictureDeviceCanRead));
     } finally {
       setBusy(false);
       if (file.current) file.current.value = '';
@@ -40,7 +40,7 @@ export function TakePhoto({
         accept="image/*"
         capture="environment"
         className="sr-only"
-        aria-label="Photograph from camera or file"
+        aria-label={say(M.photographFromCameraFile)}
         onChange={(e) => void take(e.target.files?.[0])}
       />
       <Button
@@ -49,7 +49,7 @@ export function TakePhoto({
         onClick={() => file.current?.click()}
         className="inline-flex items-center gap-2"
       >
-        <Camera aria-hidden="true" size={20} /> {busy ? 'Making it smaller …' : 'Take or choose one'}
+        <Camera aria-hidden="true" size={20} /> {busy ? say(M.makingSmaller) : say(M.takeChooseOne)}
       </Button>
       {fault && (
         <Fault>

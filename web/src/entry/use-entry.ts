@@ -11,7 +11,9 @@ import { isText } from '@fulcrant/core/messages';
 import { set, subDays } from 'date-fns';
 import { useCallback, useMemo, useState } from 'react';
 import type { JobView } from '../data/job.ts';
+import { useSay } from '../ui/settings.tsx';
 import { useGauge } from './gauge-choice.ts';
+import { M } from './messages.ts';
 
 /** Other places that can be read now besides the next one. */
 const choicesOf = ({ choices = [], next }: StepReport): PlaceChoice[] =>
@@ -61,6 +63,7 @@ export function lastAt(time: string, now: Date): Date {
 
 /** The reading being taken at the present step: where, with what, and what it would mean. */
 export function useEntry(job: JobView, state: JobState, step: string, report: StepReport | null): Entry {
+  const say = useSay();
   const [chosen, setChosen] = useState<string | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
   const [swept, setSwept] = useState<ReadingAct[] | null>(null);
@@ -86,7 +89,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
 
   const store = useCallback(
     async (value: number, raw: string, via?: 'port') => {
-      if (!placeKey || !inHand) return 'Say which gauge is in hand.';
+      if (!placeKey || !inHand) return say(M.sayWhichGaugeHand);
       const refusal = await job.act('reading.taken', {
         step,
         place: placeKey,
@@ -102,7 +105,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
       }
       return refusal;
     },
-    [job.act, step, placeKey, inHand, earlier],
+    [job.act, step, placeKey, inHand, earlier, say],
   );
   const prefix = report?.turn?.prefix;
   return {

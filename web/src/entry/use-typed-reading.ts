@@ -2,6 +2,7 @@ import { readValue } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import type { Place } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { inline } from '@fulcrant/core/messages';
 import type { LengthUnit } from '@fulcrant/core/units';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { portFor, quantityFor, takeReading } from '../data/feed.ts';
@@ -9,6 +10,7 @@ import { useSay } from '../ui/settings.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 import { draftKey, dropDraft, keepDraft, readDraft } from './draft.ts';
 import { InTurn } from './in-turn.ts';
+import { M } from './messages.ts';
 
 type Input = {
   job: string;
@@ -18,7 +20,7 @@ type Input = {
   onStore: (value: number, raw: string, via?: 'port') => Promise<Text | null>;
 };
 
-const NO_GAUGE = 'Say which gauge is in hand.';
+const NO_GAUGE = M.sayWhichGaugeHand;
 /** Let the sheet move on to the next place before the next reading looks where it is. */
 const sheetMovesOn = () => new Promise<void>((done) => setTimeout(done));
 
@@ -87,7 +89,7 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
     const port = portFor(at.place.instrumentKinds);
     const seen = port
       ? takeReading(port, at.place.turn?.angleDeg ?? null, quantityFor(at.place.quantity))
-      : { message: 'No gauge is paired that reads here. Type the reading, or pair one.' };
+      : { message: say(M.noGaugePairedReadsHere) };
     const refused =
       'message' in seen ? seen.message : at.gauge ? await at.onStore(seen.value, seen.raw, 'port') : NO_GAUGE;
     setFault(refused);
@@ -103,7 +105,7 @@ export function useTypedReading({ job, place, gauge, unit, onStore }: Input) {
     /** Store what is typed. The field is free at once for the next digits; its draft stays until the reading is kept. */
     store() {
       const raw = text.trim();
-      if (raw === '') return setFault(`Nothing is typed for ${say(place.label).toLowerCase()}.`);
+      if (raw === '') return setFault(say(M.nothingTyped({ label: inline(place.label) })));
       setText('');
       setFault(null);
       void turn.add(() => storeInTurn(raw));

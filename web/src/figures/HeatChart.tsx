@@ -1,21 +1,23 @@
+import type { Text } from '@fulcrant/core/messages';
 import { formatTemperature, type LengthUnit } from '@fulcrant/core/units';
 import { memo } from 'react';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
 import { axis, level, readings, STILL, useChart } from './chart.ts';
+import { M } from './messages.ts';
 
 type Props = {
   points: ReadonlyArray<{ minutes: number; temperatureC: number }>;
   /** A level to compare with: the air, or before the first stroke. */
   baseC: number | null;
-  baseName: string;
+  baseName: Text;
   cautionC: number;
   stopC: number;
 };
 
-function look(p: Props, unit: LengthUnit) {
+function look(p: Props, unit: LengthUnit, say: (text: Text) => string) {
   const end = Math.max(60, ...p.points.map((r) => r.minutes + 15));
   const hottest = Math.max(p.cautionC, ...p.points.map((r) => r.temperatureC));
-  const [x, y] = [axis('minutes'), axis()];
+  const [x, y] = [axis(say(M.minutes)), axis()];
   return {
     type: 'line' as const,
     data: {
@@ -43,8 +45,9 @@ function look(p: Props, unit: LengthUnit) {
 
 /** Temperature over the minutes since the start, with the lines it is judged by. */
 const HeatChart = memo(function HeatChart(props: Props) {
+  const say = useSay();
   const { unit } = useSettings();
-  const canvas = useChart(() => look(props, unit), [props, unit]);
+  const canvas = useChart(() => look(props, unit, say), [props, unit, say]);
   const last = props.points.at(-1);
   return (
     <figure className="m-0">
@@ -54,15 +57,25 @@ const HeatChart = memo(function HeatChart(props: Props) {
           role="img"
           aria-label={
             last
-              ? `${formatTemperature(last.temperatureC, unit)} after ${last.minutes} minutes; caution at ${formatTemperature(props.cautionC, unit)}`
-              : 'No temperature is read yet'
+              ? say(
+                  M.afterMinutesCaution({
+                    temperatureC: formatTemperature(last.temperatureC, unit),
+                    minutes: last.minutes,
+                    cautionC: formatTemperature(props.cautionC, unit),
+                  }),
+                )
+              : say(M.noTemperatureReadYet)
           }
         />
       </div>
       <figcaption className="kicker normal-case tracking-normal">
-        {props.baseName}
-        {props.baseC === null ? '' : ` ${formatTemperature(props.baseC, unit)}`}, dotted · caution{' '}
-        {formatTemperature(props.cautionC, unit)}, dashed
+        {say(
+          M.dottedCautionDashed({
+            baseName: props.baseName,
+            baseC: props.baseC === null ? '' : ` ${formatTemperature(props.baseC, unit)}`,
+            cautionC: formatTemperature(props.cautionC, unit),
+          }),
+        )}
       </figcaption>
     </figure>
   );

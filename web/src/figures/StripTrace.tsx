@@ -1,7 +1,9 @@
 import type { Trace } from '@fulcrant/core/history';
+import type { Text } from '@fulcrant/core/messages';
 import { type LengthUnit, lengthDigits, measured } from '@fulcrant/core/units';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { axis, FIGURES, ink, level, readings, STILL, useChart } from './chart.ts';
+import { M } from './messages.ts';
 
 /** New Year’s days within a span: where the strip is ruled. */
 function newYears([from, to]: readonly [number, number]): number[] {
@@ -13,8 +15,8 @@ function newYears([from, to]: readonly [number, number]): number[] {
 const flatRoom = (v: number): number => (Math.abs(v) > 5 ? 0.002 : 0.2) * (Math.abs(v) || 1);
 
 /** A number of a trace with its unit. */
-export function sayTraced(value: number, quantity: Trace['quantity'], unit: LengthUnit): string {
-  if (quantity === 'drops') return `${value.toFixed(0)} drops a minute`;
+export function sayTraced(value: number, quantity: Trace['quantity'], unit: LengthUnit): Text {
+  if (quantity === 'drops') return M.dropsMinute({ value: value.toFixed(0) });
   if (quantity === 'angle') return `${value.toFixed(0)}°`;
   return measured(quantity).format(value, unit);
 }
@@ -107,14 +109,21 @@ export function StripTrace({ trace, span }: { trace: Trace; span: readonly [numb
         <h3 className="m-0 text-lg leading-tight">
           <Words of={trace.label} />
         </h3>
-        <p className="figures m-0 text-base">{last ? sayTraced(last.value, trace.quantity, unit) : ''}</p>
+        <p className="figures m-0 text-base">
+          {last ? <Words of={sayTraced(last.value, trace.quantity, unit)} /> : ''}
+        </p>
         <p className="m-0 text-sm text-muted">
           {lower !== undefined && upper !== undefined
-            ? `between ${sayTraced(lower, trace.quantity, unit)} and ${sayTraced(upper, trace.quantity, unit)}`
+            ? say(
+                M.between({
+                  lower: sayTraced(lower, trace.quantity, unit),
+                  upper: sayTraced(upper, trace.quantity, unit),
+                }),
+              )
             : upper !== undefined
-              ? `at most ${sayTraced(upper, trace.quantity, unit)}`
+              ? say(M.most({ upper: sayTraced(upper, trace.quantity, unit) }))
               : lower !== undefined
-                ? `at least ${sayTraced(lower, trace.quantity, unit)}`
+                ? say(M.least({ lower: sayTraced(lower, trace.quantity, unit) }))
                 : ''}
         </p>
         <Day trace={trace} />
@@ -123,7 +132,7 @@ export function StripTrace({ trace, span }: { trace: Trace; span: readonly [numb
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`${say(trace.label)}: ${trace.points.map((p) => `${sayTraced(p.value, trace.quantity, unit)}${p.found ? ' as found' : ''} on ${p.at.slice(0, 10)}`).join('; ')}`}
+          aria-label={`${say(trace.label)}: ${trace.points.map((p) => say(M.on({ value: sayTraced(p.value, trace.quantity, unit), found: p.found ? 'asFound' : 'none', at: p.at.slice(0, 10) }))).join('; ')}`}
         />
       </div>
     </div>
@@ -132,6 +141,7 @@ export function StripTrace({ trace, span }: { trace: Trace; span: readonly [numb
 
 /** The day a trace stands at its limit, with its band, where one is told. */
 function Day({ trace }: { trace: Trace }) {
+  const say = useSay();
   const began = trace.points[0]?.at;
   const { trend } = trace;
   if (!trend || trend.day === null || !began) return null;
@@ -141,10 +151,10 @@ function Day({ trace }: { trace: Trace }) {
   };
   return (
     <p className="m-0 text-sm">
-      At its limit about {on(trend.day)}
+      {say(M.limitAbout({ on: on(trend.day) }))}
       {trend.from !== null && (
         <span className="text-muted">
-          , {on(trend.from)} to {trend.to === null ? 'no telling' : on(trend.to)} in 95 of 100
+          {say(M.n95100({ on: on(trend.from), to: trend.to === null ? M.noTelling : on(trend.to) }))}
         </span>
       )}
     </p>

@@ -1,4 +1,6 @@
 import { type PointerEvent, type ReactNode, useRef } from 'react';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Keys nearer to each other than this belong to one turning. */
 const FOLLOWS_MS = 1000;
@@ -17,6 +19,7 @@ type Props = {
 
 /** A part of a drawing dragged round a middle to where it stands, or moved by the arrow keys: five degrees, or one with shift. */
 export function Turnable({ name, middle, deg, onTurn, children }: Props) {
+  const say = useSay();
   const last = useRef({ deg: 0, at: Number.NEGATIVE_INFINITY });
   const drag = (e: PointerEvent<SVGGElement>) => {
     const box = e.currentTarget.ownerSVGElement?.getScreenCTM();
@@ -35,7 +38,7 @@ export function Turnable({ name, middle, deg, onTurn, children }: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label={`Turn ${name}`}
+      aria-label={say(M.turn({ name }))}
       aria-valuemin={0}
       aria-valuemax={360}
       aria-valuenow={deg}

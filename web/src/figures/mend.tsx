@@ -1,6 +1,7 @@
 import type { Text } from '@fulcrant/core/messages';
 import { createContext, type ReactNode, useContext } from 'react';
 import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Takes back what was read at a place, so that it is read again; null where nothing may be mended. */
 const MendContext = createContext<((place: string) => void) | null>(null);
@@ -32,7 +33,7 @@ export function Mendable({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${shown ? `${shown}: mend` : 'Mend'} ${say(name)}`}
+      aria-label={`${shown ? say(M.mend({ shown })) : say(M.mend2)} ${say(name)}`}
       data-mend={place}
       className="cursor-pointer outline-offset-2"
       onClick={() => mend(place)}

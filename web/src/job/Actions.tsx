@@ -32,6 +32,7 @@ import { CorrectDialog } from './CorrectDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { LackingDialog } from './LackingDialog.tsx';
 import { MoreDialog } from './MoreDialog.tsx';
+import { M } from './messages.ts';
 import { PhotosDialog } from './PhotosDialog.tsx';
 import { ReadingLine, TakenLine } from './ReadingLine.tsx';
 import { ReadingsDialog } from './ReadingsDialog.tsx';
@@ -125,7 +126,7 @@ export function Actions({
   const acts = actsOf(job, step, undoing, reading);
   const mended = mending && {
     ...actsOf(job, step, undoing, mending).withdraw,
-    title: `Mend ${say(name(mending))}`,
+    title: say(M.mend({ name: name(mending) })),
   };
   const chosen = mended ?? (ask ? acts[ask] : null);
   const touched = mending ?? (ask === 'withdraw' ? reading : null);
@@ -138,13 +139,13 @@ export function Actions({
     <div className="flex flex-wrap items-center gap-3 max-md:gap-1.5 max-md:[&_button]:px-3 max-md:[&_button]:text-base lg:[@media(max-height:790px)]:gap-2 lg:[@media(max-height:790px)]:[&_button]:px-3 lg:[@media(max-height:790px)]:[&_button]:text-base">
       {looking ? (
         <Button weight="solid" onClick={onBack}>
-          Back to the present step
+          {say(M.backPresentStep)}
         </Button>
       ) : (
         <>
           {held && person?.role === 'lead' && (
             <Button weight="solid" onClick={() => setAsk('release')}>
-              Release the hold
+              {say(M.releaseHold)}
             </Button>
           )}
           {undone && !held && (
@@ -154,12 +155,12 @@ export function Actions({
           )}
           {open && toCome.length > 0 && !state.running && (
             <Button weight="solid" onClick={() => setAsk('running')} data-sign-running>
-              Sign as running, checks to come
+              {say(M.signAsRunningChecksCome)}
             </Button>
           )}
           {open && after && !signsAt(state.setup, step.id) && (
             <Button weight="solid" disabled={blocking !== undefined} onClick={pass} title="F9" data-pass-step>
-              On to: <Words of={after.title} />
+              {say(M.onTo({ title: after.title }))}
             </Button>
           )}
         </>
@@ -171,24 +172,26 @@ export function Actions({
       )}
       {mayRepeat && stands && (
         <Button onClick={() => setAsk('repeat')} data-repeat>
-          <Words of={definition.repeatWord ?? 'Dressed'} />: measure again
+          {say(M.measureAgain2({ repeatWord: definition.repeatWord ?? M.dressed }))}
         </Button>
       )}
       {mayWithdraw && (
         <Button onClick={withdrawLast} title="F8">
-          Withdraw last
+          {say(M.withdrawLast)}
         </Button>
       )}
       <Button weight="bare" onClick={() => setMore(true)}>
-        More
+        {say(M.more)}
       </Button>
       <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted max-md:hidden lg:[@media(max-height:790px)]:min-w-0 lg:[@media(max-height:790px)]:basis-40 empty:hidden">
         {open && blocking && !undone ? (
           // Where the sheet is low it stands in the verdict beside it alone.
-          <span className="lg:[@media(max-height:790px)]:hidden">Not yet: {say(blocking.reason)}</span>
+          <span className="lg:[@media(max-height:790px)]:hidden">
+            {say(M.notYet({ reason: blocking.reason }))}
+          </span>
         ) : open && definition.closes && !undone ? (
           <span className="text-ink">
-            <strong className="font-label text-lg font-semibold">A door closes.</strong>{' '}
+            <strong className="font-label text-lg font-semibold">{say(M.doorCloses)}</strong>{' '}
             <Words of={definition.closes} />
           </span>
         ) : (
@@ -230,33 +233,33 @@ export function Actions({
         state={state}
         number={number}
         items={[
-          ['All readings of this step', () => setListing(true)],
+          [say(M.allReadingsStep), () => setListing(true)],
           !job.practice && [
             shots > 0
-              ? `Photographs of this step: ${shots}`
+              ? say(M.photographsStep({ shots }))
               : may
-                ? 'Photograph at this step'
-                : 'Photographs of this step',
+                ? say(M.photographStep)
+                : say(M.photographsStep2),
             () => setPhotos(true),
           ],
-          correctable && ['Correct an answer', () => setCorrecting(true)],
-          mayRepeat && ['Measure this step again', () => setAsk('repeat')],
+          correctable && [say(M.correctAnswer2), () => setCorrecting(true)],
+          mayRepeat && [say(M.measureStepAgain), () => setAsk('repeat')],
           !job.practice &&
             open &&
-            definition.kind.place && ['Readings from a file', () => setImporting(true)],
+            definition.kind.place && [say(M.readingsFromFile2), () => setImporting(true)],
           !job.practice &&
             may &&
             !held &&
-            step.status === 'present' && ['Hold this step', () => setAsk('hold')],
+            step.status === 'present' && [say(M.holdStep), () => setAsk('hold')],
           may &&
             definition.kind.bolt &&
             state.ticks.some((t) => t.step === step.id) && [
-              'All bolts loosened: begin again',
+              say(M.allBoltsLoosenedBeginAgain),
               () => setAsk('loosen'),
             ],
           mayUndo && [undoing.words?.does ?? '', () => setAsk('undo')],
-          !job.practice && mayCancel && ['Cancel this job', () => setAsk('cancel')],
-          records(person?.role) && ['Note on the sheet', () => setAsk('note')],
+          !job.practice && mayCancel && [say(M.cancelJob), () => setAsk('cancel')],
+          records(person?.role) && [say(M.noteSheet), () => setAsk('note')],
         ]}
         mayChange={may}
         practice={job.practice ?? false}

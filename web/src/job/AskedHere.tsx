@@ -15,6 +15,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { LackingDialog } from './LackingDialog.tsx';
+import { M } from './messages.ts';
 
 /** What a step needs and nobody has said when the job was opened: said here, by whoever has the part in front of him. */
 export function AskedHere({
@@ -45,7 +46,7 @@ export function AskedHere({
     const missing = fields.filter((f) => (text[f.name] ?? '').trim() === '');
     if (missing.length > 0)
       return setFaults(
-        Object.fromEntries(missing.map((f) => [f.name, `${say(f.label)}: it is needed here.`])),
+        Object.fromEntries(missing.map((f) => [f.name, say(M.neededHere({ label: f.label }))])),
       );
     const whole = {
       ...toForm(trade, state.setup as StartSetup, unit),
@@ -72,9 +73,7 @@ export function AskedHere({
       className="flex max-w-3xl flex-col gap-4 border-2 border-dotted border-brass p-4"
       data-asked-here
     >
-      <p className="m-0 text-lg">
-        Nobody has said yet what is in front of you here. Read it off the part or its maker’s sheet.
-      </p>
+      <p className="m-0 text-lg">{say(M.nobodyHasSaidYetWhat)}</p>
       <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 md:grid-cols-3">
         {fields.map((f) =>
           f.options ? (
@@ -115,11 +114,11 @@ export function AskedHere({
       {open && (
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="solid">
-            Save
+            {say(M.save)}
           </Button>
           {onLacking && lacks.length > 0 && (
             <Button onClick={() => setLacking(true)} data-lacking>
-              No number on the sheet
+              {say(M.noNumberSheet)}
             </Button>
           )}
         </div>

@@ -3,6 +3,7 @@ import { VERDICT_WORD } from '@fulcrant/core/judgement';
 import { format } from 'date-fns';
 import { useSay, Words } from '../ui/settings.tsx';
 import { VerdictMark } from '../ui/verdicts.tsx';
+import { M } from './messages.ts';
 
 /** The measurings before this one, newest first: what they said and what was done about it. */
 export function Before({ report }: { report: StepReport }) {
@@ -10,13 +11,11 @@ export function Before({ report }: { report: StepReport }) {
   const before = report.before ?? [];
   if (before.length === 0) return null;
   return (
-    <section aria-label="Measured before" className="border-t border-faint pt-2">
+    <section aria-label={say(M.measuredBefore)} className="border-t border-faint pt-2">
       {before
         .map((b, i) => (
           <div key={b.stamp.at} className="mb-2" data-before={i + 1}>
-            <h2 className="kicker m-0">
-              Measuring {i + 1}, before: {b.done}
-            </h2>
+            <h2 className="kicker m-0">{say(M.measuringBefore({ i: i + 1, done: b.done }))}</h2>
             <p className="m-0 text-sm text-muted">
               {b.stamp.author.name}, {format(new Date(b.stamp.at), 'd MMM HH:mm')}
             </p>

@@ -12,6 +12,7 @@ import type { JobView } from '../data/job.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 /** An answer of a step that was passed is corrected with a reason: the step opens, and what stands on it; both answers print. */
 export function CorrectDialog({
@@ -44,7 +45,7 @@ export function CorrectDialog({
   };
   const correct = async (answer: Said) => {
     if (!chosen) return;
-    if (reason.trim().length < 3) return setFault('A reason takes a few words.');
+    if (reason.trim().length < 3) return setFault(say(M.reasonTakesFewWords));
     const refused = await job.act('answer.corrected', {
       step: step.id,
       item: chosen.item,
@@ -60,7 +61,7 @@ export function CorrectDialog({
     ? ['yes', ...(item.note ? [] : ['no' as const]), ...(canLack(item) ? ['none' as const] : [])]
     : [];
   return (
-    <Dialog open={open} onClose={close} title={`Correct an answer: ${say(step.title)}`}>
+    <Dialog open={open} onClose={close} title={say(M.correctAnswer({ title: step.title }))}>
       <div className="flex flex-col gap-3">
         {!item ? (
           <ul className="m-0 list-none p-0">
@@ -88,22 +89,20 @@ export function CorrectDialog({
             <TextField
               label={
                 item.note
-                  ? 'What was seen'
+                  ? say(M.whatSeen)
                   : canLack(item)
-                    ? 'Note, or why it does not apply'
-                    : 'Note (may stay empty)'
+                    ? say(M.noteWhyDoesNotApply)
+                    : say(M.noteMayStayEmpty)
               }
               value={note}
               onText={setNote}
             />
-            <TextField label="Why the answer is corrected" value={reason} onText={setReason} />
-            <p className="m-0 text-sm text-muted">
-              Both answers print. This step opens, and every step that depends on it.
-            </p>
+            <TextField label={say(M.whyAnswerCorrected)} value={reason} onText={setReason} />
+            <p className="m-0 text-sm text-muted">{say(M.bothAnswersPrintStepOpens)}</p>
             <div className="flex flex-wrap gap-3">
               {offered.map((a) => (
                 <Button key={a} onClick={() => void correct(a)}>
-                  {item.note ? 'Save' : <Words of={ANSWER_WORD[a]} />}
+                  {item.note ? say(M.save) : <Words of={ANSWER_WORD[a]} />}
                 </Button>
               ))}
             </div>
@@ -114,7 +113,7 @@ export function CorrectDialog({
             <Words of={fault} />
           </Fault>
         )}
-        <Button onClick={close}>Cancel</Button>
+        <Button onClick={close}>{say(M.cancel2)}</Button>
       </div>
     </Dialog>
   );

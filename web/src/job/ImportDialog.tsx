@@ -7,6 +7,7 @@ import Papa from 'papaparse';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Act = { type: 'reading.taken'; data: EventDataOf<'reading.taken'> };
 type Props = {
@@ -42,7 +43,7 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
     setRefused([]);
     setFault(null);
     if (!file) return;
-    if (file.size > BYTES_MOST) return setFault('That file is too large for a table of readings.');
+    if (file.size > BYTES_MOST) return setFault(say(M.fileTooLargeTableReadings));
     const parsed = Papa.parse<string[]>((await file.text()).replace(/^\uFEFF/, ''), {
       skipEmptyLines: false,
     });
@@ -54,21 +55,22 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
   const take = async () => {
     if (!looked) return;
     const said = await actAll(looked.readings.map((r) => ({ type: 'reading.taken' as const, data: r.data })));
-    const not = said.flatMap((s, i) => (s ? [`Line ${looked.readings[i]?.line}: ${say(s)}`] : []));
+    const not = said.flatMap((s, i) => (s ? [say(M.line({ line: looked.readings[i]?.line, s }))] : []));
     if (not.length === 0) close();
     else setRefused(not);
   };
   return (
-    <Dialog open={open} onClose={close} title={`Readings from a file: ${say(title)}`} wide>
+    <Dialog open={open} onClose={close} title={say(M.readingsFromFile({ title }))} wide>
       <div className="flex flex-col gap-3">
         <p className="m-0">
-          CSV, as a spreadsheet saves it. The first line names the columns: <em>place, value</em>, or{' '}
-          <em>station, angle, value</em>, or <em>angle</em> and then a column a station. A column{' '}
-          <em>unit</em> or <em>gauge</em> may stand beside; without them {unit} and{' '}
-          {gauge ? `“${gauge.name}”` : 'the gauge in hand'} hold.
+          {say(M.csvAsSpreadsheetSavesFirst)} <em>{say(M.placeValue)}</em>
+          {say(M.or)} <em>{say(M.stationAngleValue)}</em>
+          {say(M.or)} <em>{say(M.angle)}</em> {say(M.thenColumnStationColumn)} <em>{say(M.unit)}</em>{' '}
+          {say(M.or2)} <em>{say(M.gauge)}</em>{' '}
+          {say(M.mayStandBesideWithoutThem({ unit, gauge: gauge ? `“${gauge.name}”` : M.gaugeHand }))}
         </p>
         <label className="flex flex-col gap-1">
-          <span className="kicker">File</span>
+          <span className="kicker">{say(M.file)}</span>
           <input
             type="file"
             accept=".csv,text/csv,text/plain"
@@ -84,14 +86,15 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
         {looked && (
           <>
             {looked.faults.length > 0 && (
-              <ul className="m-0 list-none border-t border-rule p-0" aria-label="Rows with faults">
+              <ul className="m-0 list-none border-t border-rule p-0" aria-label={say(M.rowsFaults)}>
                 {looked.faults.map((f) => (
                   <li
                     key={`${f.line}-${textKey(f.message)}`}
                     className="border-b border-faint py-1.5"
                     data-bad-row={f.line}
                   >
-                    <strong className="font-label text-lg">Line {f.line}.</strong> <Words of={f.message} />
+                    <strong className="font-label text-lg">{say(M.line2({ line: f.line }))}</strong>{' '}
+                    <Words of={f.message} />
                   </li>
                 ))}
               </ul>
@@ -107,10 +110,10 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
                 data-import
               >
                 {looked.faults.length > 0
-                  ? `Take the ${looked.readings.length} good ${looked.readings.length === 1 ? 'row' : 'rows'}`
-                  : `Take all ${looked.readings.length}`}
+                  ? say(M.takeGood({ count: looked.readings.length }))
+                  : say(M.takeAll({ count: looked.readings.length }))}
               </Button>
-              <Button onClick={close}>Take nothing</Button>
+              <Button onClick={close}>{say(M.takeNothing)}</Button>
             </div>
           </>
         )}

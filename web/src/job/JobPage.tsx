@@ -32,28 +32,25 @@ import { Working } from '../ui/Working.tsx';
 import { Actions } from './Actions.tsx';
 import { Before } from './Before.tsx';
 import { Judgements } from './Judgements.tsx';
+import { M } from './messages.ts';
 import { StepBody } from './StepBody.tsx';
 import { StruckList } from './StruckList.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 
 /** A job is a drawing sheet: rail, figure, judgement, title block. */
 export function JobPage() {
+  const say = useSay();
   const { id = '' } = useParams();
   const job = useJob(id);
   if (job.state) return <JobSheet key={id} job={job} state={job.state} />;
-  return (
-    <Loading
-      what="Job"
-      fault={job.loading ? null : (job.fault ?? 'There is no such job on this device or the server.')}
-    />
-  );
+  return <Loading what={say(M.job)} fault={job.loading ? null : (job.fault ?? M.thereNoSuchJobDevice)} />;
 }
 
 /** Words beside the steps of the rail: how far a loop has come, and what is held. */
-function railNotes(state: JobState, step: StepDefinition | undefined): Record<string, string> {
+function railNotes(state: JobState, step: StepDefinition | undefined): Record<string, Text> {
   const present = state.steps.find((s) => s.id === state.present);
   if (!present || !step) return {};
-  if (present.hold && !present.hold.released) return { [present.id]: 'held' };
+  if (present.hold && !present.hold.released) return { [present.id]: M.held };
   const note = present.report ? viewOf(step.kind.name)?.note(present.report) : null;
   return note ? { [present.id]: note } : {};
 }
@@ -125,7 +122,7 @@ export const JobSheet = memo(function JobSheet({
   useEffect(() => setFault(null), [state]);
   useHandGoesOn(middle, state.present);
   useEffect(() => {
-    document.title = `${state.setup.machine} · ${say(present.title)} · Fulcrant`;
+    document.title = say(M.fulcrant({ machine: state.setup.machine, title: present.title }));
   }, [state.setup.machine, present.title, say]);
 
   if (!definition || !step.report || !supposed) return null;
@@ -157,9 +154,9 @@ export const JobSheet = memo(function JobSheet({
           <Link
             to="/"
             className="flex min-h-12 items-center gap-3 font-label text-2xl font-semibold lg:mb-4"
-            aria-label="Fulcrant, to the shift board"
+            aria-label={say(M.fulcrantShiftBoard)}
           >
-            <Mark /> Fulcrant
+            <Mark /> {say(M.fulcrant2)}
           </Link>
           <div className="max-w-[32rem] lg:hidden">
             <FlatRail marks={summary.rail} />
@@ -167,7 +164,7 @@ export const JobSheet = memo(function JobSheet({
               <Words of={present.title} />
             </p>
           </div>
-          <nav className="hidden lg:block" aria-label="Steps">
+          <nav className="hidden lg:block" aria-label={say(M.steps)}>
             <StandingRail
               marks={summary.rail}
               shown={step.id}
@@ -187,13 +184,13 @@ export const JobSheet = memo(function JobSheet({
           <div>
             <p className="kicker m-0">
               <Words of={definition.title} />
-              {state.attempt > 1 && definition.again ? ` · attempt ${state.attempt}` : ''}
-              {step.status === 'done' && step.passed ? ` · passed by ${step.passed.author.name}` : ''}
-              {step.byRulesOfThen ? ', by the rules of then' : ''}
+              {state.attempt > 1 && definition.again ? say(M.attempt3({ attempt: state.attempt })) : ''}
+              {step.status === 'done' && step.passed ? say(M.passed({ name: step.passed.author.name })) : ''}
+              {step.byRulesOfThen ? say(M.rulesThen) : ''}
             </p>
             <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
               {held ? (
-                'Held'
+                say(M.held)
               ) : step.status === 'done' || definition.kind.quiet ? (
                 <Words of={definition.title} />
               ) : (
@@ -202,7 +199,7 @@ export const JobSheet = memo(function JobSheet({
             </h1>
             <p className="m-0 leading-snug text-muted">
               {held ? (
-                `${say(step.hold?.reason)}${step.hold?.planned ? '' : ' A lead hand releases it.'}`
+                `${say(step.hold?.reason)}${step.hold?.planned ? '' : say(M.leadHandReleases)}`
               ) : (
                 <>
                   <Explained>{definition.guide}</Explained>
@@ -212,26 +209,35 @@ export const JobSheet = memo(function JobSheet({
             </p>
             {state.cancelled && (
               <p className="m-0 mt-0.5 border-l-4 border-stop pl-2 leading-snug" data-cancelled>
-                <strong className="font-label text-lg font-semibold">Cancelled.</strong>{' '}
-                {state.cancelled.reason} ({state.cancelled.author.name},{' '}
-                {format(new Date(state.cancelled.at), 'd MMM HH:mm')}). It stays in the record.
+                <strong className="font-label text-lg font-semibold">{say(M.cancelled2)}</strong>{' '}
+                {say(
+                  M.staysRecord({
+                    reason: state.cancelled.reason,
+                    name: state.cancelled.author.name,
+                    at: format(new Date(state.cancelled.at), 'd MMM HH:mm'),
+                  }),
+                )}
               </p>
             )}
             {state.signed && (
               <p className="m-0 mt-0.5 border-l-4 border-rule pl-2 leading-snug">
-                Signed: the record is{' '}
+                {say(M.signedRecord)}{' '}
                 <Link className="text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
-                  the sheet as it was kept
+                  {say(M.sheetAsKept)}
                 </Link>
-                . What stands here is told by today’s rules.
+                {say(M.whatStandsHereToldTodays)}
               </p>
             )}
             {step.reopened && (
               <p className="m-0 mt-0.5 border-l-4 border-brass pl-2 leading-snug" data-opened-again>
-                <strong className="font-label text-lg font-semibold">Opened again.</strong>{' '}
-                <Words of={step.reopened.because} /> ({step.reopened.author.name},{' '}
-                {format(new Date(step.reopened.at), 'd MMM HH:mm')}). What was recorded before stays on the
-                sheet.
+                <strong className="font-label text-lg font-semibold">{say(M.openedAgain)}</strong>{' '}
+                {say(
+                  M.whatRecordedBeforeStaysSheet({
+                    because: step.reopened.because,
+                    name: step.reopened.author.name,
+                    at: format(new Date(step.reopened.at), 'd MMM HH:mm'),
+                  }),
+                )}
               </p>
             )}
             {definition.caution && open && (
@@ -242,9 +248,9 @@ export const JobSheet = memo(function JobSheet({
           </div>
           {!wide && bench?.({ step: definition, entry, open })}
           {step.report.failed ? (
-            <Fault>{`This step cannot be worked out: ${say(step.report.failed)} Look at the setup and at the last reading under More.`}</Fault>
+            <Fault>{say(M.stepCannotWorkedOutLook({ failed: step.report.failed }))}</Fault>
           ) : (
-            <Whole what="The middle of this step" again={step.id}>
+            <Whole what={say(M.middleStep)} again={step.id}>
               <StepBody {...input} entry={entry} />
             </Whole>
           )}
@@ -252,12 +258,12 @@ export const JobSheet = memo(function JobSheet({
         </main>
         <aside
           className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
-          aria-label="Judgement"
+          aria-label={say(M.judgement)}
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >
           {wide && bench?.({ step: definition, entry, open })}
-          <Whole what="The numbers beside it" again={step.id}>
+          <Whole what={say(M.numbersBeside)} again={step.id}>
             {view?.side(input)}
           </Whole>
           <Judgements
@@ -268,7 +274,7 @@ export const JobSheet = memo(function JobSheet({
             supposed={entry.shown !== state && open}
             survey={definition.survey ?? false}
           />
-          <Whole what="What is worked out beside it" again={step.id}>
+          <Whole what={say(M.whatWorkedOutBeside)} again={step.id}>
             {view?.under(input)}
           </Whole>
           <Before report={supposed} />

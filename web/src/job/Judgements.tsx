@@ -17,6 +17,7 @@ import { ReasonDialog } from '../ui/ReasonDialog.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
 import { Look } from './Look.tsx';
+import { M } from './messages.ts';
 
 const ORDER = ['reject', 'too-close', 'caution', 'incomplete', 'accept'];
 
@@ -37,6 +38,7 @@ export function Judgements({
   /** In a survey what does not pass is accepted, or not, at any time. */
   survey: boolean;
 }) {
+  const say = useSay();
   const { person } = useSession();
   const [accepting, setAccepting] = useState<readonly Finding[]>([]);
   const findings = [...report.findings].sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
@@ -51,8 +53,8 @@ export function Judgements({
       ? []
       : findings.filter((f) => f.acceptable && blocking(f) && !acceptanceOf(state, step.id, f));
   return (
-    <section aria-label="Verdicts">
-      <h2 className="kicker m-0 mb-1">{supposed ? 'Verdict, if this is stored' : 'Verdict'}</h2>
+    <section aria-label={say(M.verdicts)}>
+      <h2 className="kicker m-0 mb-1">{supposed ? say(M.verdictIfStored) : say(M.verdict)}</h2>
       <ul className="m-0 list-none p-0" aria-live="polite">
         {findings.map((f) => {
           const d = acceptanceOf(state, step.id, f);
@@ -62,19 +64,23 @@ export function Judgements({
               finding={f}
               accepted={
                 d
-                  ? `Accepted by ${d.author.name}, ${format(new Date(d.at), 'd MMM HH:mm')}: ${d.reason}`
+                  ? say(
+                      M.accepted({
+                        name: d.author.name,
+                        at: format(new Date(d.at), 'd MMM HH:mm'),
+                        reason: d.reason,
+                      }),
+                    )
                   : undefined
               }
             >
               {acceptable.includes(f) &&
                 (person?.role === 'lead' ? (
                   <Button className="mt-2" onClick={() => setAccepting([f])}>
-                    Accept this, by name
+                    {say(M.acceptName)}
                   </Button>
                 ) : (
-                  <p className="mt-0.5 text-sm text-muted">
-                    A lead hand can accept this, by name and with a reason.
-                  </p>
+                  <p className="mt-0.5 text-sm text-muted">{say(M.leadHandCanAcceptName)}</p>
                 ))}
               {f.code.endsWith('.unseen') && !supposed && !state.signed && (
                 <Look job={job} state={state} change={String(f.params.change)} />
@@ -86,14 +92,18 @@ export function Judgements({
       {/* One thing seen at four places is one thing to accept. */}
       {acceptable.length > 1 && person?.role === 'lead' && (
         <Button className="mt-2" onClick={() => setAccepting(acceptable)} data-accept-all>
-          Accept all {acceptable.length} together, by name
+          {say(M.acceptAllTogetherName({ count: acceptable.length }))}
         </Button>
       )}
       <ReasonDialog
         open={accepting.length > 0}
-        title={accepting.length > 1 ? `Accept these ${accepting.length} deviations` : 'Accept this deviation'}
-        ask="Why may it stand? Your name and this reason print on the sheet."
-        does="Accept"
+        title={
+          accepting.length > 1
+            ? say(M.acceptTheseDeviations({ count: accepting.length }))
+            : say(M.acceptDeviation)
+        }
+        ask={say(M.whyMayStandYourName)}
+        does={say(M.accept)}
         onClose={() => setAccepting([])}
         onReason={async (reason) => {
           const refused = await job.actAll(
@@ -124,8 +134,8 @@ function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
   const say = useSay();
   if (holds.length === 0) return null;
   return (
-    <section aria-label="Still holds from earlier steps" className="mt-2" data-still-holds>
-      <h2 className="kicker m-0 mb-1">Still holds from earlier steps</h2>
+    <section aria-label={say(M.stillHoldsFromEarlierSteps)} className="mt-2" data-still-holds>
+      <h2 className="kicker m-0 mb-1">{say(M.stillHoldsFromEarlierSteps)}</h2>
       <ul className="m-0 list-none p-0">
         {holds.slice(0, HOLDS_SHOWN).map(({ step, finding }) => (
           <FindingLine
@@ -135,7 +145,7 @@ function StillHolding({ holds }: { holds: readonly StillHolds[] }) {
         ))}
       </ul>
       {holds.length > HOLDS_SHOWN && (
-        <p className="m-0 text-sm text-muted">{holds.length - HOLDS_SHOWN} more on the sheet.</p>
+        <p className="m-0 text-sm text-muted">{say(M.moreSheet({ count: holds.length - HOLDS_SHOWN }))}</p>
       )}
     </section>
   );

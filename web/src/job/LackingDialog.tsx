@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 /** A number that is not there is said so, with a reason by one touch or in words; it prints. */
 export function LackingDialog({
@@ -22,7 +23,7 @@ export function LackingDialog({
   const [text, setText] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
   const tell = async (why: LackingWhy, reason: Text) => {
-    if (say(reason).trim().length < 3) return setFault('A reason takes a few words.');
+    if (say(reason).trim().length < 3) return setFault(say(M.reasonTakesFewWords));
     const refused = await onSay(why, say(reason).trim());
     if (refused) return setFault(say(refused));
     setText('');
@@ -30,9 +31,9 @@ export function LackingDialog({
     onClose();
   };
   return (
-    <Dialog open={open} onClose={onClose} title="No number here">
+    <Dialog open={open} onClose={onClose} title={say(M.noNumberHere)}>
       <div className="flex flex-col gap-3">
-        <p className="m-0">It prints on the sheet with the reason. Choose one, or type another.</p>
+        <p className="m-0">{say(M.printsSheetReasonChooseOne)}</p>
         {whys.map((why) => (
           <fieldset key={why} className="m-0 flex flex-wrap gap-2 border-0 p-0">
             <legend className="kicker">
@@ -44,17 +45,17 @@ export function LackingDialog({
               </Button>
             ))}
             <Button disabled={text.trim() === ''} onClick={() => void tell(why, text)}>
-              As typed below
+              {say(M.asTypedBelow)}
             </Button>
           </fieldset>
         ))}
-        <TextField label="Another reason" value={text} onText={setText} />
+        <TextField label={say(M.anotherReason)} value={text} onText={setText} />
         {fault && (
           <Fault>
             <Words of={fault} />
           </Fault>
         )}
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{say(M.cancel2)}</Button>
       </div>
     </Dialog>
   );

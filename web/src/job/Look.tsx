@@ -4,16 +4,18 @@ import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** A second person looks at a change of the setup that would lift a stop, and says so. */
 export function Look({ job, state, change: id }: { job: JobView; state: JobState; change: string }) {
+  const say = useSay();
   const { person } = useSession();
   const [fault, setFault] = useState<Text | null>(null);
   const change = state.setupChanges.find((c) => c.id === id);
   if (!change || !records(person?.role) || !person) return null;
   if (change.author.id === person.id)
-    return <p className="mt-0.5 text-sm text-muted">You made the change: somebody else looks at it.</p>;
+    return <p className="mt-0.5 text-sm text-muted">{say(M.youMadeChangeSomebodyElse)}</p>;
   return (
     <>
       <Button
@@ -21,7 +23,7 @@ export function Look({ job, state, change: id }: { job: JobView; state: JobState
         onClick={() => void job.act('change.seen', { change: change.id }).then(setFault)}
         data-look
       >
-        I have looked at the change: it is right
+        {say(M.iHaveLookedChangeRight)}
       </Button>
       {fault && (
         <Fault>

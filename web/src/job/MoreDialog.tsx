@@ -4,7 +4,8 @@ import { textKey } from '@fulcrant/core/messages';
 import { fallsDue } from '@fulcrant/core/sheet';
 import { Link } from 'react-router';
 import { Button, Dialog } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Something that can be done, in words; what cannot be done now is left out as false. */
 export type MoreItem = readonly [Text, () => void] | false | null | undefined;
@@ -31,10 +32,11 @@ export function MoreDialog({
   /** A practice sheet has no files, no setup of its own and no sheet to sign. */
   practice: boolean;
 }) {
+  const say = useSay();
   const { words } = tradeOf(state.setup);
   const id = state.jobId;
   return (
-    <Dialog open={open} onClose={onClose} title="More">
+    <Dialog open={open} onClose={onClose} title={say(M.more)}>
       <div className="flex flex-col items-start gap-2">
         {items.map(
           (item) =>
@@ -52,17 +54,17 @@ export function MoreDialog({
         )}
         {number && (
           <a className={LINK} href={`/api/jobs/${id}/readings.csv`} data-csv>
-            All readings as CSV
+            {say(M.allReadingsAsCsv)}
           </a>
         )}
         {number && fallsDue(state).length > 0 && (
           <a className={LINK} href={`/api/jobs/${id}/due.ics`} data-ics>
-            What falls due, for the calendar
+            {say(M.whatFallsDueCalendar)}
           </a>
         )}
         {mayChange && !practice && (
           <Link className={LINK} to={`/jobs/${id}/setup`}>
-            Change <Words of={words.changes} />, maker’s values
+            {say(M.changeMakersValues({ changes: words.changes }))}
           </Link>
         )}
         {!practice && (

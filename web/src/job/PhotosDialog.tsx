@@ -6,6 +6,7 @@ import { TakePhoto } from '../entry/TakePhoto.tsx';
 import { Dialog } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 /** Photographs of a step: those there, and one more from the camera or a file, with a word on what it shows. */
 export function PhotosDialog({
@@ -30,16 +31,11 @@ export function PhotosDialog({
   const [words, setWords] = useState('');
   const photos = state.photos.filter((p) => p.step === step);
   return (
-    <Dialog open={open} onClose={onClose} title={`Photographs: ${say(title)}`} wide>
+    <Dialog open={open} onClose={onClose} title={say(M.photographs({ title }))} wide>
       {onPhoto && (
         <div className="flex flex-wrap items-end gap-4 border-b border-faint pb-4">
           <div className="min-w-60 flex-1">
-            <TextField
-              label="What it shows, in a few words"
-              value={words}
-              onText={setWords}
-              maxLength={300}
-            />
+            <TextField label={say(M.whatShowsFewWords)} value={words} onText={setWords} maxLength={300} />
           </div>
           <TakePhoto
             onTaken={async (kept) => {
@@ -50,7 +46,7 @@ export function PhotosDialog({
           />
         </div>
       )}
-      {photos.length === 0 && <p className="text-muted">None at this step yet.</p>}
+      {photos.length === 0 && <p className="text-muted">{say(M.noneStepYet)}</p>}
       <ul className="m-0 mt-3 grid list-none gap-4 p-0 sm:grid-cols-2 lg:grid-cols-3">
         {photos.map((p) => (
           <li key={p.id}>
@@ -61,10 +57,7 @@ export function PhotosDialog({
           </li>
         ))}
       </ul>
-      <p className="mb-0 mt-4 text-sm text-muted">
-        Made smaller here, without the place the camera may have written into it; kept on this device until
-        the server has it.
-      </p>
+      <p className="mb-0 mt-4 text-sm text-muted">{say(M.madeSmallerHereWithoutPlace)}</p>
     </Dialog>
   );
 }

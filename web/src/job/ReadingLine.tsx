@@ -4,6 +4,7 @@ import type { Text } from '@fulcrant/core/messages';
 import { formatTorque } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** One reading as it stands on the sheet. */
 export function ReadingLine({ reading: r, name }: { reading: Reading; name: Text }) {
@@ -16,14 +17,21 @@ export function ReadingLine({ reading: r, name }: { reading: Reading; name: Text
         </span>
         : <span className="figures">{say(sayReading(r.instrument.kind, r.value))}</span>{' '}
         <span className="text-muted">
-          typed “{r.raw}”, {r.instrument.name}, {r.author.name} {format(new Date(r.at), 'd MMM HH:mm')},
-          {r.attempt > 1 ? `attempt ${r.attempt}` : ''}
-          {r.round > 0 ? ` measuring ${r.round + 1}` : ''}
+          {say(
+            M.typed({
+              raw: r.raw,
+              name: r.instrument.name,
+              name2: r.author.name,
+              at: format(new Date(r.at), 'd MMM HH:mm'),
+              attempt: r.attempt > 1 ? M.attempt({ attempt: r.attempt }) : '',
+              round: r.round > 0 ? M.measuring({ round: r.round + 1 }) : '',
+            }),
+          )}
         </span>
       </span>
       {r.withdrawn && (
         <span className="block text-sm text-stop">
-          withdrawn by {r.withdrawn.author.name}: {r.withdrawn.reason}
+          {say(M.withdrawn({ name: r.withdrawn.author.name, reason: r.withdrawn.reason }))}
         </span>
       )}
     </p>
@@ -32,12 +40,15 @@ export function ReadingLine({ reading: r, name }: { reading: Reading; name: Text
 
 /** What is about to be taken back: a reading, or a bolt. */
 export function TakenLine({ taken, name }: { taken: Reading | BoltTick; name: (r: Reading) => Text }) {
+  const say = useSay();
   const { unit } = useSettings();
   if ('place' in taken) return <ReadingLine reading={taken} name={name(taken)} />;
   return (
     <p className="m-0 leading-snug">
       <span className="figures">{taken.bolt}</span>:{' '}
-      <span className="figures">{taken.torqueNm === 0 ? 'by hand' : formatTorque(taken.torqueNm, unit)}</span>{' '}
+      <span className="figures">
+        {taken.torqueNm === 0 ? say(M.hand) : formatTorque(taken.torqueNm, unit)}
+      </span>{' '}
       <span className="text-muted">
         {taken.instrument.name}, {taken.author.name} {format(new Date(taken.at), 'd MMM HH:mm')}
       </span>

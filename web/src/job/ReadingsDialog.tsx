@@ -2,6 +2,7 @@ import type { Reading } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import { Button, Dialog } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { ReadingLine } from './ReadingLine.tsx';
 
 /** Every reading of a step, withdrawn ones struck out; each can be taken back, with a reason. */
@@ -23,8 +24,8 @@ export function ReadingsDialog({
 }) {
   const say = useSay();
   return (
-    <Dialog open={open} onClose={onClose} title={`Readings: ${say(title)}`} wide>
-      {readings.length === 0 && <p>None yet.</p>}
+    <Dialog open={open} onClose={onClose} title={say(M.readings({ title }))} wide>
+      {readings.length === 0 && <p>{say(M.noneYet)}</p>}
       <ul className="m-0 list-none p-0">
         {readings.map((r) => (
           <li
@@ -32,12 +33,12 @@ export function ReadingsDialog({
             className="flex flex-wrap items-center justify-between gap-3 border-t border-faint py-1"
           >
             <ReadingLine reading={r} name={name(r)} />
-            {onWithdraw && !r.withdrawn && <Button onClick={() => onWithdraw(r)}>Withdraw</Button>}
+            {onWithdraw && !r.withdrawn && <Button onClick={() => onWithdraw(r)}>{say(M.withdraw2)}</Button>}
           </li>
         ))}
       </ul>
       <div className="flex justify-end border-t border-faint pt-2">
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{say(M.close)}</Button>
       </div>
     </Dialog>
   );

@@ -13,9 +13,10 @@ import type { StepView, ViewInput } from '../steps/view.tsx';
 import { viewOf } from '../trades/registry.ts';
 import { Beam } from '../ui/Beam.tsx';
 import { DueTimer } from '../ui/DueTimer.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { AskedHere } from './AskedHere.tsx';
+import { M } from './messages.ts';
 
 /** What the sheet hands the middle: what its views are drawn from, and the reading being taken. */
 export type BodyInput = Omit<ViewInput, 'place' | 'typed' | 'onTurn'> & {
@@ -26,6 +27,7 @@ export type BodyInput = Omit<ViewInput, 'place' | 'typed' | 'onTurn'> & {
 
 /** The middle of the sheet for a step: its own, or its questions, or a figure above, beam and the one field below. */
 export function StepBody(props: BodyInput) {
+  const say = useSay();
   const { step, entry, open } = props;
   const view = viewOf(step.kind.name);
   const asks = props.report.asks;
@@ -38,7 +40,7 @@ export function StepBody(props: BodyInput) {
         open={open}
         lacks={step.kind.bolt ? mayLack(step) : []}
         onLacking={(why, reason) => props.job.act('number.lacking', { step: step.id, why, reason })}
-        onSay={(setup) => props.job.act('setup.changed', { setup, reason: 'Said at the step that needs it' })}
+        onSay={(setup) => props.job.act('setup.changed', { setup, reason: say(M.saidStepNeeds) })}
       />
     );
   const input = { ...props, place: open ? entry.place : null, typed: open ? entry.typed : null };
@@ -49,6 +51,7 @@ export function StepBody(props: BodyInput) {
 
 /** A step that shows a figure and, where it reads, the one field. */
 function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepView }) {
+  const say = useSay();
   const { state, step, report, shown, open, job, onAnswer } = props;
   const [pad, setPad] = useState(() => matchMedia('(pointer: coarse)').matches);
   const [padSlot, setPadSlot] = useState<HTMLElement | null>(null);
@@ -88,19 +91,19 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
             : ''
         }
       >
-        <Whole what="The figure" again={report}>
+        <Whole what={say(M.figure)} again={report}>
           <MendProvider value={onMend}>{view.figure(input)}</MendProvider>
         </Whole>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
         <div className={`flex flex-col gap-3 ${told || alone || !step.kind.place ? 'md:col-span-2' : ''}`}>
-          <Whole what="The beam" again={report}>
+          <Whole what={say(M.beam)} again={report}>
             {view.told
               ? view.told(input)
               : beam && <Beam beam={beam} hollow={open && entry.typed !== null} />}
           </Whole>
           {shown.beams.length === 0 && view.layout === 'read' && (
-            <p className="text-muted">The beam is laid with the first full reading.</p>
+            <p className="text-muted">{say(M.beamLaidFirstFullReading)}</p>
           )}
           {fieldFirst && questions}
           <LimitsInForce
@@ -124,7 +127,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
               gauges={gauge.gauges}
               gauge={gauge.gauge}
               onGauge={gauge.choose}
-              storeLabel="Store"
+              storeLabel={say(M.store)}
               onPreview={entry.type}
               refusal={entry.refusal}
               onStore={entry.store}
@@ -166,10 +169,11 @@ const lastRead = (state: JobState, step: StepDefinition, kind?: Instrument['kind
 
 /** Other places that can be read now. */
 function Choices({ entry }: { entry: Entry }) {
+  const say = useSay();
   if (entry.choices.length === 0) return null;
   return (
     <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
-      <legend className="sr-only">What is read next</legend>
+      <legend className="sr-only">{say(M.whatReadNext)}</legend>
       {entry.choices.map((c) => (
         <button
           key={c.key}

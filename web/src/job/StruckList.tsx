@@ -1,12 +1,14 @@
 import type { JobState, Struck } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import type { JobView } from '../data/job.ts';
 import { useSay, Words } from '../ui/settings.tsx';
 import { Look } from './Look.tsx';
+import { M } from './messages.ts';
 
 /** What went, counted, without what was never there. @example `9 readings, 1 answer` */
-const counted = (s: Struck): string =>
+const counted = (s: Struck): Text =>
   [
     [s.readings.length, 'reading'] as const,
     [s.answers.length, 'answer'] as const,
@@ -14,15 +16,19 @@ const counted = (s: Struck): string =>
   ]
     .filter(([n]) => n > 0)
     .map(([n, what]) => `${n} ${what}${n === 1 ? '' : 's'}`)
-    .join(', ') || 'nothing recorded';
+    .join(', ') || M.nothingRecorded;
 
 /** What changes of the setup have struck: it stays on the sheet and beside the work; a second person looks here at a stop that went. */
 export function StruckList({ job, state }: { job: JobView; state: JobState }) {
   const say = useSay();
   if (state.struck.length === 0) return null;
   return (
-    <section aria-label="Struck" className="border-t border-faint pt-2" data-struck={state.struck.length}>
-      <h2 className="kicker m-0">Struck by a change of the setup</h2>
+    <section
+      aria-label={say(M.struck)}
+      className="border-t border-faint pt-2"
+      data-struck={state.struck.length}
+    >
+      <h2 className="kicker m-0">{say(M.struckChangeSetup)}</h2>
       <ul className="m-0 list-none p-0 text-[0.95rem] leading-snug">
         {state.struck.map((s, i) => {
           const seen = state.setupChanges.find((c) => c.id === s.change)?.seen;
@@ -31,13 +37,13 @@ export function StruckList({ job, state }: { job: JobView; state: JobState }) {
               <s>
                 <Words of={s.title} />
               </s>
-              {s.whole ? '' : ', in part'}: {counted(s)}. {s.author.name},{' '}
+              {s.whole ? '' : say(M.part)}: <Words of={counted(s)} />. {s.author.name},{' '}
               {format(new Date(s.at), 'd MMM HH:mm')}: {s.reason}
               {s.stops.map((f) => (
                 <span key={f.code} className="block font-medium text-stop">
                   ▲ {say(f.reason)}{' '}
                   <span className="font-normal text-muted">
-                    {seen ? `Looked at by ${seen.author.name}.` : 'A second person has still to look.'}
+                    {seen ? say(M.looked({ name: seen.author.name })) : say(M.secondPersonHasStillLook)}
                   </span>
                 </span>
               ))}
@@ -53,7 +59,7 @@ export function StruckList({ job, state }: { job: JobView; state: JobState }) {
         })}
       </ul>
       <Link className="text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
-        On the sheet
+        {say(M.sheet)}
       </Link>
     </section>
   );

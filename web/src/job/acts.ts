@@ -1,7 +1,7 @@
 import type { ActHere, Reading, StepState } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { expr } from '@fulcrant/core/messages';
 import type { JobView } from '../data/job.ts';
+import { M } from './messages.ts';
 
 /** The rarer acts, each of which asks for a reason first. */
 export type Ask =
@@ -33,28 +33,28 @@ export function actsOf(
 ): Record<Ask, Act> {
   return {
     repeat: {
-      title: expr`Measure “${step.title}” again`,
-      ask: 'What was done in between? What was read before stays on the sheet beside it.',
-      does: 'Measure again',
+      title: M.measureAgainTitle({ title: step.title }),
+      ask: M.whatDoneBetweenWhatRead,
+      does: M.measureAgain,
       run: (done) => job.act('measure.repeated', { step: step.id, done }),
     },
     withdraw: {
-      title: 'Withdraw a reading',
-      ask: 'Why? The reading stays on the sheet, struck out, with this reason.',
-      does: 'Withdraw it',
+      title: M.withdrawReading,
+      ask: M.whyReadingStaysSheetStruck,
+      does: M.withdraw,
       run: (reason) =>
         reading ? job.act('reading.withdrawn', { reading: reading.id, reason }) : Promise.resolve(null),
     },
     hold: {
-      title: expr`Hold “${step.title}”`,
-      ask: 'What holds it? It goes no further until a lead hand releases it.',
-      does: 'Hold',
+      title: M.holdTitle({ title: step.title }),
+      ask: M.whatHoldsGoesNoFurther,
+      does: M.hold,
       run: (reason) => job.act('step.held', { step: step.id, reason }),
     },
     release: {
-      title: expr`Release “${step.title}”`,
-      ask: 'Anything to note with the release? (May stay empty.)',
-      does: 'Release',
+      title: M.releaseTitle({ title: step.title }),
+      ask: M.anythingNoteReleaseMayStay,
+      does: M.release,
       run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
       optional: true,
     },
@@ -65,28 +65,28 @@ export function actsOf(
       run: (reason) => job.act('act.done', { act: undoing?.id ?? '', reason }),
     },
     loosen: {
-      title: expr`${step.title}: all loosened`,
-      ask: 'Why? Tightening begins again at the first pass.',
-      does: 'They are loose',
+      title: M.allLoosenedTitle({ title: step.title }),
+      ask: M.whyTighteningBeginsAgainFirst,
+      does: M.theyLoose,
       run: (reason) => job.act('bolts.loosened', { step: step.id, reason }),
     },
     cancel: {
-      title: 'Cancel this job',
-      ask: 'Why? It leaves the board and stays in the record; nothing more can be done to it.',
-      does: 'Cancel it',
+      title: M.cancelJob,
+      ask: M.whyLeavesBoardStaysRecord,
+      does: M.cancel,
       run: (reason) => job.act('job.cancelled', { reason }),
     },
     running: {
-      title: 'Sign as running, checks to come',
-      ask: 'Type your name to sign. The sheet is kept as it stands; the job stays on the board until the last check.',
-      does: 'Sign as running',
+      title: M.signAsRunningChecksCome,
+      ask: M.typeYourNameSignSheet,
+      does: M.signAsRunning,
       run: (name) => job.act('sheet.signed', { name, running: true }),
       optional: true,
     },
     note: {
-      title: 'Note on the sheet',
-      ask: 'What should stand on the sheet?',
-      does: 'Write it',
+      title: M.noteSheet,
+      ask: M.whatShouldStandSheet,
+      does: M.write,
       run: (text) => job.act('note.added', { text }),
     },
   };

@@ -1,13 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
 import { textKey } from '@fulcrant/core/messages';
 import { difference, type Outage, type Placed, type Planned } from '@fulcrant/core/outage';
 import { shiftTimeIn } from '@fulcrant/core/sheet';
 import { Button } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { boundSaid } from './change.ts';
+import { M } from './messages.ts';
 
 /** Another plan beside the one that stands: adopted or thrown away. */
 export type Proposal = {
-  title: string;
+  title: Text;
   outage: Outage;
   planned: Planned;
   /** The version it was made from: where that is not what stands any more, it is not adopted over it. */
@@ -47,8 +49,10 @@ export function Beside({
   );
   const { gap, bound, proven, looked } = proposal.planned;
   return (
-    <section className="mb-3 border-2 border-brass p-3" aria-label={proposal.title} data-proposal>
-      <p className="kicker m-0 !text-brass">{proposal.title}</p>
+    <section className="mb-3 border-2 border-brass p-3" aria-label={say(proposal.title)} data-proposal>
+      <p className="kicker m-0 !text-brass">
+        <Words of={proposal.title} />
+      </p>
       <ul className="m-0 list-none columns-1 gap-8 p-0 md:columns-2">
         {words.map((w) => (
           <li key={textKey(w)} className="leading-snug">
@@ -58,16 +62,22 @@ export function Beside({
       </ul>
       <p className="m-0 text-sm text-muted">
         {proven
-          ? `No plan is shorter: ${say(boundSaid(outage, bound.by))} holds it.`
-          : `${(100 * gap).toFixed(1)} % above what nothing can beat, by ${say(boundSaid(outage, bound.by))}; ${looked} plans looked at.`}
+          ? say(M.noPlanShorterHolds({ boundSaid: boundSaid(outage, bound.by) }))
+          : say(
+              M.aboveWhatNothingCanBeat({
+                gap: (100 * gap).toFixed(1),
+                boundSaid: boundSaid(outage, bound.by),
+                looked,
+              }),
+            )}
       </p>
       <div className="mt-2 flex flex-wrap gap-3">
         {onAdopt && (
           <Button weight="solid" onClick={onAdopt}>
-            Adopt it
+            {say(M.adopt)}
           </Button>
         )}
-        <Button onClick={onThrow}>Throw it away</Button>
+        <Button onClick={onThrow}>{say(M.throwAway)}</Button>
       </div>
     </section>
   );

@@ -1,12 +1,16 @@
-import type { Text } from '@fulcrant/core/messages';
+import { sameText, type Text } from '@fulcrant/core/messages';
 import { circleBy, type Outage, proposedBindings } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import type { OutageKnown } from '../data/outages.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { Part } from './Part.tsx';
 import { changed, without } from './part-props.ts';
+
+/** Whether a person bound them; outages kept before texts had ids hold the words. */
+const isByHand = (why: Text): boolean => sameText(why, M.boundByHand) || why === 'by hand';
 
 /** Which job waits for which: proposed by shaft and trade, struck out or added by hand. */
 export function Bindings({
@@ -20,6 +24,7 @@ export function Bindings({
   setups: OutageKnown['setups'];
   onBindings: (bindings: Outage['bindings']) => void;
 }) {
+  const say = useSay();
   const [before, setBefore] = useState('');
   const [after, setAfter] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
@@ -30,8 +35,8 @@ export function Bindings({
   };
   const options = jobs.map((j) => [j.key, `${name(j.key)} (${j.key})`] as const);
   const add = () => {
-    if (!before || !after || before === after) return setFault('Choose two jobs.');
-    const binding = { before, after, why: 'by hand' };
+    if (!before || !after || before === after) return setFault(say(M.chooseTwoJobs));
+    const binding = { before, after, why: M.boundByHand };
     const circle = circleBy(bindings, binding);
     if (circle) return setFault(circle);
     setFault(null);
@@ -44,10 +49,10 @@ export function Bindings({
     if (b && !circle) onBindings(changed(bindings, i, { off: !b.off }));
   };
   return (
-    <Part title={`What waits for what: ${bindings.filter((b) => !b.off).length}`}>
+    <Part title={say(M.whatWaitsWhat({ count: bindings.filter((b) => !b.off).length }))}>
       <ul
         className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
-        aria-label="Bindings"
+        aria-label={say(M.bindings)}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
         tabIndex={0}
       >
@@ -63,7 +68,7 @@ export function Bindings({
               </span>
             </span>
             <Button weight="bare" onClick={() => strike(i)}>
-              {b.off ? 'Bind again' : 'Strike out'}
+              {b.off ? say(M.bindAgain) : say(M.strikeOut)}
             </Button>
           </li>
         ))}
@@ -71,7 +76,7 @@ export function Bindings({
       <Button
         weight="bare"
         onClick={() => {
-          const struck = bindings.filter((b) => b.off || b.why === 'by hand');
+          const struck = bindings.filter((b) => b.off || isByHand(b.why));
           onBindings([
             ...struck,
             ...proposedBindings(jobs, shafts, setups).filter(
@@ -80,12 +85,12 @@ export function Bindings({
           ]);
         }}
       >
-        Propose them from shafts and trades
+        {say(M.proposeThemFromShaftsTrades)}
       </Button>
       <div className="mt-1 grid items-end gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto]">
-        <Choice label="First" value={before} options={options} onChange={setBefore} />
-        <Choice label="Then" value={after} options={options} onChange={setAfter} />
-        <Button onClick={add}>Bind</Button>
+        <Choice label={say(M.first)} value={before} options={options} onChange={setBefore} />
+        <Choice label={say(M.thenText)} value={after} options={options} onChange={setAfter} />
+        <Button onClick={add}>{say(M.bind)}</Button>
       </div>
       {fault && (
         <Fault>

@@ -2,8 +2,10 @@ import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { minutesFrom, momentAt, type Outage, type OutageNetwork, type Placed } from '@fulcrant/core/outage';
 import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet';
 import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useSay } from '../ui/settings.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 import { Collar, LANE, TAPE } from './Collar.tsx';
+import { M } from './messages.ts';
 import { onQuarter, scaleOf, tickEvery, type Zoom } from './scale.ts';
 
 const NAMES = 116;
@@ -35,6 +37,7 @@ export const Board = memo(function Board({
   onMove,
   onNudge,
 }: Props) {
+  const tell = useSay();
   const box = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(1000);
   useLayoutEffect(() => {
@@ -88,7 +91,7 @@ export const Board = memo(function Board({
         data-board
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
         tabIndex={0}
-        aria-label="The outage, a lane a fitter"
+        aria-label={tell(M.outageLaneFitter)}
       >
         <div className="relative" style={{ width: NAMES + width, height: high }}>
           <svg
@@ -179,7 +182,7 @@ export const Board = memo(function Board({
                         fill="var(--muted)"
                         fontFamily="var(--font-label)"
                       >
-                        {net.pieces.get(p.id)?.job.machine} runs
+                        {tell(M.runs({ machine: net.pieces.get(p.id)?.job.machine }))}
                       </text>
                     )}
                   </g>
@@ -196,7 +199,7 @@ export const Board = memo(function Board({
                 fontFamily="var(--font-label)"
                 fill="var(--ink)"
               >
-                the wall
+                {tell(M.wall)}
               </text>
             </g>
             {net.now > 0 && net.now < end && (
@@ -239,7 +242,12 @@ export const Board = memo(function Board({
                 width={Math.max(3, x(p.finish) - x(p.start))}
                 lane={laneOf.get(u) ?? 0}
                 chosen={chosen === p.id}
-                said={`${shift(momentAt(outage, p.start))} to ${shift(momentAt(outage, p.finish))}`}
+                said={tell(
+                  M.to2({
+                    shift: shift(momentAt(outage, p.start)),
+                    shift2: shift(momentAt(outage, p.finish)),
+                  }),
+                )}
                 onChoose={onChoose}
                 mayMove={onMove !== null && piece.state === 'ahead'}
                 unit={u}

@@ -1,7 +1,8 @@
 import { type Outage, type OutageNetwork, type Placed, saidMinutes } from '@fulcrant/core/outage';
 import { Link } from 'react-router';
 import { Button } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** The piece touched: what it is, who, what it needs, how long and from how many sheets that is known. */
 export function ChosenPiece({
@@ -21,14 +22,15 @@ export function ChosenPiece({
   mayMove: boolean;
   onUnpin: (() => void) | null;
 }) {
+  const tell = useSay();
   const piece = net.pieces.get(chosen);
   const at = placed.find((p) => p.id === chosen);
   if (!piece || !at) return null;
   const { duration } = piece;
-  const names = at.units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(' and ');
+  const names = at.units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(tell(M.and));
   return (
     <section
-      aria-label="The piece touched"
+      aria-label={tell(M.pieceTouched)}
       className="mt-2 flex flex-wrap items-center gap-x-8 gap-y-1 border-b border-faint py-2"
       data-chosen={chosen}
     >
@@ -38,41 +40,47 @@ export function ChosenPiece({
         </span>
         : <Words of={piece.name} />
       </p>
-      <p className="m-0 figures">
-        {say(at.start)} to {say(at.finish)}
-      </p>
+      <p className="m-0 figures">{tell(M.to3({ start: say(at.start), finish: say(at.finish) }))}</p>
       <p className="m-0">{names}</p>
       {piece.tools.length > 0 && <p className="m-0 text-muted">{piece.tools.join(', ')}</p>}
       {piece.hold && (
         <p className="m-0">
-          Hold point:{' '}
-          {outage.crew.some((c) => c.skills.includes('leading'))
-            ? 'while a lead hand is there'
-            : 'nobody of this crew leads'}
+          {tell(
+            M.holdPoint({
+              some: outage.crew.some((c) => c.skills.includes('leading'))
+                ? 'whileLeadHandThere'
+                : 'nobodyCrewLeads',
+            }),
+          )}
         </p>
       )}
       {piece.short.length > 0 && (
-        <p className="m-0 font-medium text-stop">▲ no {piece.short.join(', no ')} here reaches its torque</p>
+        <p className="m-0 font-medium text-stop">
+          {tell(M.noHereReachesTorque({ short: piece.short.join(tell(M.orNo)) }))}
+        </p>
       )}
       <p className="m-0 text-muted">
-        <Words of={saidMinutes(duration.least)} /> to <Words of={saidMinutes(duration.most)} />, mostly{' '}
-        <Words of={saidMinutes(duration.likely)} />:{' '}
-        {duration.sheets > 0 ? `from ${duration.sheets} sheets of this plant` : 'common practice'}
+        {tell(
+          M.mostly({
+            saidMinutes: saidMinutes(duration.least),
+            saidMinutes2: saidMinutes(duration.most),
+            saidMinutes3: saidMinutes(duration.likely),
+            sheets: duration.sheets > 0 ? M.fromSheetsPlant({ sheets: duration.sheets }) : M.commonPractice,
+          }),
+        )}
       </p>
       {piece.job.jobId && (
         <Link className="text-steel underline underline-offset-4" to={`/jobs/${piece.job.jobId}`}>
-          Its sheet
+          {tell(M.sheet)}
         </Link>
       )}
       {piece.pinned && onUnpin && (
         <Button weight="bare" onClick={onUnpin}>
-          Take the pin out
+          {tell(M.takePinOut)}
         </Button>
       )}
       {piece.state === 'ahead' && mayMove && (
-        <p className="m-0 text-sm text-muted">
-          Drag it, or use the arrow keys: a quarter of an hour, or another hand.
-        </p>
+        <p className="m-0 text-sm text-muted">{tell(M.dragUseArrowKeysQuarter)}</p>
       )}
     </section>
   );

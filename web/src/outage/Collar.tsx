@@ -2,6 +2,7 @@ import { useDraggable } from '@dnd-kit/core';
 import type { Piece } from '@fulcrant/core/outage';
 import { type KeyboardEvent, memo } from 'react';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { STEP } from './scale.ts';
 
 /** How high a lane is, and the ruled tape above them. */
@@ -98,7 +99,7 @@ export const Collar = memo(
         {...drag.listeners}
         onKeyDown={key}
         onClick={() => onChoose(piece.id)}
-        aria-label={`${piece.job.machine} ${say(piece.name)}, ${piece.job.position}, ${said}, ${piece.state}${piece.pinned ? ', pinned' : ''}`}
+        aria-label={`${piece.job.machine} ${say(piece.name)}, ${piece.job.position}, ${said}, ${piece.state}${piece.pinned ? say(M.pinned) : ''}`}
         aria-pressed={chosen}
         data-piece={piece.id}
         data-state={piece.state}

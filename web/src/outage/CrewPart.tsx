@@ -3,8 +3,10 @@ import type { Outage } from '@fulcrant/core/outage';
 import { ToggleGroup } from 'radix-ui';
 import { Choice } from '../ui/Choice.tsx';
 import { Button } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { Moment } from './Moment.tsx';
+import { M } from './messages.ts';
 import { Out } from './Out.tsx';
 import { Part, TOGGLE } from './Part.tsx';
 import { changed, type PartProps, without } from './part-props.ts';
@@ -13,10 +15,11 @@ const NOBODY: Outage['crew'][number] = { id: '', name: '', skills: [], shift: 0,
 
 /** Who works, on which shift, what each can do, and when somebody is away. */
 export function CrewPart({ draft, set, zone, faults }: PartProps) {
+  const say = useSay();
   const { crew } = draft;
   const one = (i: number, change: Partial<Outage['crew'][number]>) => set({ crew: changed(crew, i, change) });
   return (
-    <Part title="The crew">
+    <Part title={say(M.crew)}>
       {crew.map((c, i) => (
         <div
           // biome-ignore lint/suspicious/noArrayIndexKey: somebody new has no key of their own yet
@@ -26,13 +29,13 @@ export function CrewPart({ draft, set, zone, faults }: PartProps) {
         >
           <div className="grid grid-cols-[minmax(0,1fr)_7rem_auto] items-end gap-x-4">
             <TextField
-              label="Name"
+              label={say(M.nameText)}
               value={c.name}
               fault={faults[`crew[${i}].name`]}
               onText={(name) => one(i, { name })}
             />
             <Choice
-              label={`Shift of ${c.name}`}
+              label={say(M.shift2({ name: c.name }))}
               value={`${c.shift}`}
               options={draft.shifts.map((s, k) => [`${k}`, s.name] as const)}
               onChange={(s) => one(i, { shift: Number(s) })}
@@ -41,7 +44,7 @@ export function CrewPart({ draft, set, zone, faults }: PartProps) {
           </div>
           <ToggleGroup.Root
             type="multiple"
-            aria-label={`What ${c.name} can do`}
+            aria-label={say(M.whatCanDo({ name: c.name }))}
             value={c.skills}
             onValueChange={(s) => one(i, { skills: allSkills().filter((k) => s.includes(k)) })}
             className="mt-1 flex flex-wrap gap-1"
@@ -60,31 +63,34 @@ export function CrewPart({ draft, set, zone, faults }: PartProps) {
               data-away={c.name}
             >
               <Moment
-                label="Away from"
+                label={say(M.awayFrom)}
                 value={a.from}
                 zone={zone}
                 onMoment={(from) => one(i, { away: changed(c.away, k, { from }) })}
               />
               <Moment
-                label="to"
+                label={say(M.to4)}
                 value={a.to}
                 zone={zone}
                 onMoment={(to) => one(i, { away: changed(c.away, k, { to }) })}
               />
-              <Out what={`an absence of ${c.name}`} onOut={() => one(i, { away: without(c.away, k) })} />
+              <Out
+                what={say(M.absence({ name: c.name }))}
+                onOut={() => one(i, { away: without(c.away, k) })}
+              />
             </div>
           ))}
           <Button
             weight="bare"
-            aria-label={`Away for a time: ${c.name}`}
+            aria-label={say(M.awayTime({ name: c.name }))}
             onClick={() => one(i, { away: [...c.away, { from: draft.startsAt, to: draft.endsAt }] })}
           >
-            Away for a time
+            {say(M.awayTime2)}
           </Button>
         </div>
       ))}
       <Button weight="bare" onClick={() => set({ crew: [...crew, NOBODY] })}>
-        Another hand
+        {say(M.anotherHand)}
       </Button>
     </Part>
   );

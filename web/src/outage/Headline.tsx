@@ -1,10 +1,13 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { Risk } from '@fulcrant/core/outage';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
-const percent = (chance: number): string =>
+const percent = (chance: number): Text =>
   chance > 0.995 && chance < 1
-    ? 'over 99'
+    ? M.over99
     : chance < 0.005 && chance > 0
-      ? 'under 1'
+      ? M.under1
       : `${Math.round(100 * chance)}`;
 
 /** One truth at the head of an outage: what cannot be done first, else the chance of being in time, then when. */
@@ -29,35 +32,42 @@ export function Headline({
   proposed: boolean;
   say: (minutes: number) => string;
 }) {
+  const tell = useSay();
   const deadline = (
     <>
-      Deadline <span className="figures">{say(wall)}</span>
+      {tell(M.deadline)} <span className="figures">{say(wall)}</span>
     </>
   );
-  if (stuck) return <p className="m-0 text-lg font-semibold text-stop">▲ This plan cannot be worked out.</p>;
-  if (end === null) return <p className="m-0 text-lg">Not planned yet. {deadline}.</p>;
+  if (stuck) return <p className="m-0 text-lg font-semibold text-stop">{tell(M.planCannotWorkedOut)}</p>;
+  if (end === null)
+    return (
+      <p className="m-0 text-lg">
+        {tell(M.notPlannedYet)} {deadline}.
+      </p>
+    );
   if (unplaced > 0)
     return (
       <p className="m-0 text-lg" data-end={Math.round(end)} data-unplaced={unplaced}>
         <strong className="text-stop">
-          ▲ {unplaced === 1 ? 'One task cannot be done' : `${unplaced} tasks cannot be done`}
+          ▲ {unplaced === 1 ? tell(M.oneTaskCannotDone) : tell(M.tasksCannotDone({ unplaced }))}
         </strong>{' '}
-        as planned; see below. {deadline}.
+        {tell(M.asPlannedSeeBelow)} {deadline}.
       </p>
     );
   const late = risk !== null && risk.chance < 0.5;
   return (
     <p className="m-0 text-lg" data-end={Math.round(end)}>
       {risk === null ? (
-        <>The chance is being worked out. {deadline}.</>
+        <>
+          {tell(M.chanceBeingWorkedOut)} {deadline}.
+        </>
       ) : (
         <>
           <strong className={late ? 'text-stop' : ''} data-chance={risk.chance.toFixed(4)}>
-            {late ? '▲ ' : ''}
-            {percent(risk.chance)} % in time.
+            {tell(M.time({ late: late ? 'late' : 'none', percent: percent(risk.chance) }))}
           </strong>{' '}
-          {deadline}. {proposed ? 'Then finish ' : 'Finish '}
-          <strong className="figures">{say(risk.ends.p50)}</strong> (likely),{' '}
+          {deadline}. {proposed ? tell(M.thenFinish) : tell(M.finish)}
+          <strong className="figures">{say(risk.ends.p50)}</strong> {tell(M.likely)}{' '}
           <span className="figures">{say(risk.ends.p95)}</span> (95 %).
         </>
       )}

@@ -1,14 +1,17 @@
 import { Choice } from '../ui/Choice.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { Moment } from './Moment.tsx';
+import { M } from './messages.ts';
 import { Out } from './Out.tsx';
 import { Part } from './Part.tsx';
 import { changed, type PartProps, without } from './part-props.ts';
 
 /** When a machine is isolated, by its permit: only then it may be worked on. */
 export function IsolationPart({ draft, set, zone }: PartProps) {
+  const say = useSay();
   const { windows } = draft;
   return (
-    <Part title="Isolation: when a machine may be worked on">
+    <Part title={say(M.isolationWhenMachineMayWorked)}>
       {windows.map((w, i) => (
         <div
           // biome-ignore lint/suspicious/noArrayIndexKey: several windows of one machine differ by what is being typed
@@ -17,22 +20,25 @@ export function IsolationPart({ draft, set, zone }: PartProps) {
         >
           <span className="font-label text-lg font-semibold">{w.machine}</span>
           <Moment
-            label="From"
+            label={say(M.from)}
             value={w.from}
             zone={zone}
             onMoment={(from) => set({ windows: changed(windows, i, { from }) })}
           />
           <Moment
-            label="To"
+            label={say(M.to5)}
             value={w.to}
             zone={zone}
             onMoment={(to) => set({ windows: changed(windows, i, { to }) })}
           />
-          <Out what={`the window of ${w.machine}`} onOut={() => set({ windows: without(windows, i) })} />
+          <Out
+            what={say(M.window({ machine: w.machine }))}
+            onOut={() => set({ windows: without(windows, i) })}
+          />
         </div>
       ))}
       <Choice
-        label="A window for"
+        label={say(M.window2)}
         value=""
         options={[...new Set(draft.jobs.map((j) => j.machine))].map((m) => [m, m] as const)}
         onChange={(machine) =>

@@ -1,6 +1,6 @@
 import { allTrades } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { inline, textKey } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { readThrough } from '../data/api.ts';
@@ -10,6 +10,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { freshKey } from './fresh-key.ts';
+import { M } from './messages.ts';
 import { Part } from './Part.tsx';
 
 type OpenLine = {
@@ -69,14 +70,14 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
         });
       onJobs(next);
     } catch {
-      setFault('No connection to the server: the open jobs are taken when it is there.');
+      setFault(say(M.noConnectionServerOpenJobs));
     }
   };
   return (
-    <Part title={`Jobs: ${jobs.length}`}>
+    <Part title={say(M.jobs2({ count: jobs.length }))}>
       <ul
         className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
-        aria-label="Jobs of this outage"
+        aria-label={say(M.jobsOutage)}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
         tabIndex={0}
       >
@@ -87,33 +88,33 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
               <span className="text-muted">
                 {' '}
                 · <Words of={words(j.trade)} />
-                {j.jobId ? '' : ', not opened yet'}
+                {j.jobId ? '' : say(M.notOpenedYet)}
               </span>
             </span>
             <Button
               weight="bare"
-              aria-label={`Leave out ${j.machine}, ${j.position}`}
+              aria-label={say(M.leaveOut({ machine: j.machine, position: j.position }))}
               onClick={() => onJobs(jobs.filter((x) => x.key !== j.key))}
             >
-              Out
+              {say(M.out3)}
             </Button>
           </li>
         ))}
       </ul>
       <div className="mt-2 grid items-end gap-x-4 gap-y-2 sm:grid-cols-2">
         <div>
-          <span className="kicker">The work</span>
+          <span className="kicker">{say(M.work)}</span>
           <Choice
-            label="The work"
+            label={say(M.work)}
             value={trade}
             options={allTrades().map((t) => [t.id, t.words.offer[0]] as const)}
             onChange={setTrade}
           />
         </div>
-        <TextField label="Where" value={typed} onText={setTyped} placeholder="machine or place" />
+        <TextField label={say(M.where)} value={typed} onText={setTyped} placeholder={say(M.machinePlace)} />
       </div>
       {typed.trim() !== '' && (
-        <ul className="m-0 max-h-40 list-none overflow-y-auto p-0" aria-label="Places found">
+        <ul className="m-0 max-h-40 list-none overflow-y-auto p-0" aria-label={say(M.placesFound)}>
           {found.slice(0, 12).map((p) => (
             <li key={p.id}>
               <button
@@ -124,19 +125,19 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
                   setTyped('');
                 }}
               >
-                Add {p.machine}, {p.position}
+                {say(M.add({ machine: p.machine, position: p.position }))}
               </button>
             </li>
           ))}
         </ul>
       )}
       <Button weight="bare" onClick={() => void takeOpen()}>
-        Take in all open jobs
+        {say(M.takeAllOpenJobs)}
       </Button>
       {due.length > 0 && (
         <details className="mt-1">
           <summary className="min-h-11 cursor-pointer py-2 text-steel underline underline-offset-4">
-            Due before the wall: {due.length}
+            {say(M.dueBeforeWall({ count: due.length }))}
           </summary>
           <ul className="m-0 list-none p-0">
             {due.slice(0, 20).map((d) => (
@@ -148,7 +149,7 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
                   <Words of={d.what} />: {d.machine}, {d.position}
                 </span>
                 <Button weight="bare" onClick={() => take(d.machine, d.position, d.positionId ?? '')}>
-                  Add as {say(words(trade)).toLowerCase()}
+                  {say(M.addAs({ words: inline(words(trade)) }))}
                 </Button>
               </li>
             ))}

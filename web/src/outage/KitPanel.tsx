@@ -9,16 +9,17 @@ import { useInstruments } from '../data/job.ts';
 import { layOut, type OutageKnown } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
-const GROUP: Record<string, string> = {
-  bearings: 'Bearings',
-  seals: 'Seals',
-  parts: 'Parts',
-  rope: 'Packing',
-  bolts: 'Bolts',
-  grease: 'Grease',
-  gaskets: 'Gaskets',
-  shims: 'Shims',
+const GROUP: Record<string, Text> = {
+  bearings: M.bearings,
+  seals: M.seals,
+  parts: M.parts,
+  rope: M.packing,
+  bolts: M.bolts,
+  grease: M.grease,
+  gaskets: M.gaskets,
+  shims: M.shims,
 };
 const said = (count: number, unit: string) =>
   unit === 'mm' ? `${(count / 1000).toFixed(2)} m` : unit === 'piece' ? `${count}` : `${count} ${unit}`;
@@ -65,11 +66,11 @@ export function KitPanel({
       <table className="w-full border-collapse text-left">
         <thead>
           <tr className="kicker border-b border-rule">
-            <th className="py-1 pr-3">out</th>
-            <th className="pr-3">kind</th>
-            <th className="pr-3">item</th>
-            <th className="pr-3 text-right">how much</th>
-            <th>for</th>
+            <th className="py-1 pr-3">{say(M.out)}</th>
+            <th className="pr-3">{say(M.kind)}</th>
+            <th className="pr-3">{say(M.item)}</th>
+            <th className="pr-3 text-right">{say(M.howMuch)}</th>
+            <th>{say(M.forText)}</th>
           </tr>
         </thead>
         <tbody>
@@ -81,7 +82,7 @@ export function KitPanel({
                   <button
                     type="button"
                     aria-pressed={laid[name] !== undefined}
-                    aria-label={`Laid out: ${say(r.item)}`}
+                    aria-label={say(M.laidOut({ item: r.item }))}
                     onClick={() => void tick(name)}
                     disabled={!mayTick}
                     className="grid min-h-12 w-12 place-items-center border border-ink font-label text-lg aria-pressed:bg-ink aria-pressed:text-paper"
@@ -89,11 +90,15 @@ export function KitPanel({
                     {laid[name] === undefined ? '' : '✓'}
                   </button>
                 </td>
-                <td className="py-2 pr-3 text-muted">{GROUP[r.group] ?? r.group}</td>
+                <td className="py-2 pr-3 text-muted">
+                  <Words of={GROUP[r.group] ?? r.group} />
+                </td>
                 <td className="py-2 pr-3 font-label text-lg font-semibold">
                   {say(r.item)}
                   {laid[name] !== undefined && (
-                    <span className="block text-sm font-normal text-muted">laid out by {laid[name]}</span>
+                    <span className="block text-sm font-normal text-muted">
+                      {say(M.laidOut2({ laid: laid[name] }))}
+                    </span>
                   )}
                 </td>
                 <td className="figures whitespace-nowrap py-2 pr-3 text-right">{said(r.count, r.unit)}</td>
@@ -111,46 +116,53 @@ export function KitPanel({
             <Words of={fault} />
           </p>
         )}
-        <h2 className="kicker m-0 border-b border-rule pb-1">Shared tools</h2>
+        <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.sharedTools)}</h2>
         <ul className="m-0 list-none p-0">
           {tools.map((t) => (
             <li key={t.tool} className="flex justify-between border-b border-faint py-1.5">
               <span>{t.tool}</span>
               <span className={t.there === 0 ? 'font-medium text-stop' : 'text-muted'}>
                 {t.there === 0
-                  ? `▲ none here, ${t.pieces} pieces want it`
-                  : `${t.there} here, ${t.pieces} pieces want it`}
+                  ? say(M.noneHerePiecesWant({ pieces: t.pieces }))
+                  : say(M.herePiecesWant({ there: t.there, pieces: t.pieces }))}
                 {t.outOfReach > 0 && t.there > 0 && (
                   <span className="block font-medium text-stop">
-                    ▲ none reaches the torque of {t.outOfReach}
+                    {say(M.noneReachesTorque({ outOfReach: t.outOfReach }))}
                   </span>
                 )}
               </span>
             </li>
           ))}
         </ul>
-        <h2 className="kicker m-0 border-b border-rule pb-1 pt-4">Gauges</h2>
+        <h2 className="kicker m-0 border-b border-rule pb-1 pt-4">{say(M.gauges)}</h2>
         <ul className="m-0 list-none p-0" data-gauges-out={stale.length}>
           {stale.map((g) => (
             <li key={g.id} className="flex justify-between gap-4 border-b border-faint py-1.5">
               <span>{g.name}</span>
               <span className="font-medium text-stop">
-                ▲ out of date{' '}
-                {g.calibrationDue < outage.startsAt.slice(0, 10)
-                  ? 'already'
-                  : `on ${g.calibrationDue}, before the wall`}
+                {say(
+                  M.outDate({
+                    calibrationDue:
+                      g.calibrationDue < outage.startsAt.slice(0, 10)
+                        ? M.already
+                        : M.beforeWall({ calibrationDue: g.calibrationDue }),
+                  }),
+                )}
               </span>
             </li>
           ))}
         </ul>
         <p className="m-0 py-1 text-sm text-muted">
-          {stale.length === 0 ? 'All in date past the wall: ' : 'The others in date past the wall: '}
-          {[...kinds].map(([kind, n]) => `${n} × ${kind}`).join(', ') || 'none'}.
+          {stale.length === 0 ? say(M.allDatePastWall) : say(M.othersDatePastWall)}
+          {[...kinds].map(([kind, n]) => `${n} × ${kind}`).join(', ') || say(M.none)}.
         </p>
         {unknown.length > 0 && (
           <p className="mt-3 text-sm text-muted">
-            Nobody has said yet what these take:{' '}
-            {unknown.map((j) => `${j.machine}, ${j.position}`).join('; ')}.
+            {say(
+              M.nobodyHasSaidYetWhat({
+                unknown: unknown.map((j) => `${j.machine}, ${j.position}`).join('; '),
+              }),
+            )}
           </p>
         )}
         <p className="m-0 mt-2 no-print">
@@ -158,7 +170,7 @@ export function KitPanel({
             className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
             href={`/api/outages/${id}/kit.csv`}
           >
-            CSV of the kit
+            {say(M.csvKit)}
           </a>
         </p>
       </div>

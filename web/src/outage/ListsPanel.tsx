@@ -3,7 +3,8 @@ import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Choice } from '../ui/Choice.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 const LINK = 'inline-flex min-h-12 items-center px-2 text-steel underline underline-offset-4';
 
@@ -21,6 +22,7 @@ export function ListsPanel({
   placed: readonly Placed[];
   zone: string;
 }) {
+  const tell = useSay();
   const [who, setWho] = useState(outage.crew[0]?.id ?? '');
   const say = whenIn(zone);
   const mine = placed.filter((p) => p.units.includes(who) && net.pieces.get(p.id)?.state !== 'done');
@@ -31,9 +33,9 @@ export function ListsPanel({
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]" data-list={who}>
       <div>
         <div className="max-w-sm">
-          <span className="kicker">Whose list</span>
+          <span className="kicker">{tell(M.whoseList)}</span>
           <Choice
-            label="Whose list"
+            label={tell(M.whoseList)}
             value={who}
             options={outage.crew.map((c) => [c.id, c.name] as const)}
             onChange={setWho}
@@ -42,7 +44,9 @@ export function ListsPanel({
         {first && piece ? (
           <div className="mt-3 border-2 border-brass p-4" data-now>
             <p className="kicker m-0 !text-brass">
-              {first.start <= net.now ? 'Now' : `Next, ${shift(momentAt(outage, first.start))}`}
+              {first.start <= net.now
+                ? tell(M.now)
+                : tell(M.next({ shift: shift(momentAt(outage, first.start)) }))}
             </p>
             <p className="m-0 font-label text-[2.6rem] font-semibold leading-none">{piece.job.machine}</p>
             <p className="m-0 text-2xl leading-tight">{piece.job.position}</p>
@@ -50,30 +54,34 @@ export function ListsPanel({
               <Words of={piece.name} />
             </p>
             <p className="m-0 text-xl">
-              until {say(momentAt(outage, first.finish)).slice(11)}
-              {piece.tools.length > 0 ? ` · ${piece.tools.join(', ')}` : ''}
+              {tell(
+                M.until({
+                  momentAt: say(momentAt(outage, first.finish)).slice(11),
+                  count: piece.tools.length > 0 ? ` · ${piece.tools.join(', ')}` : '',
+                }),
+              )}
             </p>
             {piece.job.jobId && (
               <Link
                 className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
                 to={`/jobs/${piece.job.jobId}`}
               >
-                Its sheet
+                {tell(M.sheet)}
               </Link>
             )}
           </div>
         ) : (
-          <p className="text-muted">Nothing is planned for this hand.</p>
+          <p className="text-muted">{tell(M.nothingPlannedHand)}</p>
         )}
         <p className="m-0 mt-3 flex flex-wrap gap-x-4 no-print">
           <a className={LINK} href={`/api/outages/${id}/plan.ics?who=${encodeURIComponent(who)}`}>
-            Calendar of this hand
+            {tell(M.calendarHand)}
           </a>
           <a className={LINK} href={`/api/outages/${id}/plan.ics`}>
-            Calendar of all
+            {tell(M.calendarAll)}
           </a>
           <a className={LINK} href={`/api/outages/${id}/plan.csv`}>
-            CSV
+            {tell(M.csv)}
           </a>
           {(['A3', 'A4', 'LETTER'] as const).map((s) => (
             <a
@@ -83,12 +91,12 @@ export function ListsPanel({
               target="_blank"
               rel="noreferrer"
             >
-              Print {s === 'LETTER' ? 'Letter' : s}
+              {tell(M.print({ s: s === 'LETTER' ? M.letter : s }))}
             </a>
           ))}
         </p>
       </div>
-      <ol className="m-0 list-none p-0" aria-label="What comes after">
+      <ol className="m-0 list-none p-0" aria-label={tell(M.whatComesAfter)}>
         {later.slice(0, 14).map((p) => {
           const it = net.pieces.get(p.id);
           return (

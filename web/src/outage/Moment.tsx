@@ -1,3 +1,5 @@
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { fieldOf, momentOf } from './moments.ts';
 import { Typed } from './Typed.tsx';
 
@@ -12,15 +14,18 @@ export const Moment = ({
   value: string;
   zone: string;
   onMoment: (at: string) => void;
-}) => (
-  <Typed
-    label={label}
-    type="datetime-local"
-    shown={fieldOf(value, zone)}
-    read={(text) => {
-      const at = momentOf(text, zone);
-      return at ? { value: at } : { message: 'A day and a time.' };
-    }}
-    onValue={onMoment}
-  />
-);
+}) => {
+  const say = useSay();
+  return (
+    <Typed
+      label={label}
+      type="datetime-local"
+      shown={fieldOf(value, zone)}
+      read={(text) => {
+        const at = momentOf(text, zone);
+        return at ? { value: at } : { message: say(M.dayTime) };
+      }}
+      onValue={onMoment}
+    />
+  );
+};

@@ -2,6 +2,7 @@ import type { Text } from '@fulcrant/core/messages';
 import { textKey } from '@fulcrant/core/messages';
 import { type Known, momentAt, networkOf, type Outage, type Placed } from '@fulcrant/core/outage';
 import { shiftTimeIn } from '@fulcrant/core/sheet';
+import { saidBy } from '@fulcrant/core/units';
 import { Tabs, ToggleGroup } from 'radix-ui';
 import { startTransition, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
@@ -10,7 +11,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { Beside, type Proposal } from './Beside.tsx';
 import { Board } from './Board.tsx';
@@ -19,6 +20,7 @@ import { adopted, boundOf, moved, movedOn, saidBroken, unpinned, withPlan } from
 import { Headline } from './Headline.tsx';
 import { KitPanel } from './KitPanel.tsx';
 import { ListsPanel } from './ListsPanel.tsx';
+import { M } from './messages.ts';
 import { OutageSetup } from './OutageSetup.tsx';
 import { RiskPanel } from './RiskPanel.tsx';
 import { onQuarter, ZOOMS, type Zoom } from './scale.ts';
@@ -28,18 +30,26 @@ import { WhatIfPanel } from './WhatIfPanel.tsx';
 
 /** An outage: its board, and beside it how sure it is, what if, who does what, what is laid out. */
 export function OutagePage() {
+  const say = useSay();
   const { id = '' } = useParams();
   const known = useOutage(id);
   if (!known.data)
     return (
-      <Page title="Outage" ways={[['/outages', 'Outages']]} corner={<Corner />}>
-        {known.isError ? <Fault>{known.error.message}</Fault> : <p className="text-muted">Fetching it …</p>}
+      <Page title={say(M.outage)} ways={[['/outages', say(M.outages)]]} corner={<Corner />}>
+        {known.isError ? (
+          <Fault>
+            <Words of={saidBy(known.error)} />
+          </Fault>
+        ) : (
+          <p className="text-muted">{say(M.fetching)}</p>
+        )}
       </Page>
     );
   return <OutageSheet key={id} known={known.data} />;
 }
 
 function OutageSheet({ known }: { known: OutageKnown }) {
+  const tell = useSay();
   const { told: kept, zone } = known;
   const { outage } = kept;
   const { person } = useSession();
@@ -82,7 +92,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
     setFault(refused ? (Object.values(refused)[0] ?? null) : null);
     return refused === null;
   };
-  const plan = async (title: string, next: Outage) => {
+  const plan = async (title: Text, next: Outage) => {
     setFault(null);
     const base = kept.version;
     const found = await planner.plan((next === outage ? net : networkOf(next, facts)).network);
@@ -116,7 +126,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   const mayMove = leads && !proposal && !planner.running;
   const late = end !== null && end > seen.wall + 1e-6;
   return (
-    <Page title={outage.name} ways={[['/outages', 'Outages']]} corner={<Corner />} wide>
+    <Page title={outage.name} ways={[['/outages', tell(M.outages)]]} corner={<Corner />} wide>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3" data-head>
         <Headline
           end={end}
@@ -129,7 +139,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
         />
         <ToggleGroup.Root
           type="single"
-          aria-label="How much of it is seen"
+          aria-label={tell(M.howMuchSeen)}
           value={zoom}
           onValueChange={(z) => {
             if (!z) return;
@@ -144,7 +154,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
               value={z}
               className="min-h-12 border border-muted px-4 font-label text-lg font-medium data-[state=on]:border-2 data-[state=on]:border-brass data-[state=on]:font-semibold"
             >
-              {words}
+              <Words of={words} />
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
@@ -152,25 +162,25 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           <Button
             weight="solid"
             disabled={outage.jobs.length === 0 || outage.crew.length === 0}
-            onClick={() => void plan(outage.plan ? 'Replanned' : 'A first plan', outage)}
+            onClick={() => void plan(outage.plan ? tell(M.replanned) : tell(M.firstPlan), outage)}
             data-plan
           >
-            {outage.plan ? 'Replan' : 'Plan it'}
+            {outage.plan ? tell(M.replan) : tell(M.plan)}
           </Button>
         )}
         {planner.running && (
           <span className="flex items-center gap-3" data-planning>
             <span className="text-muted">
-              {Math.round(100 * planner.share)} %{planner.best ? `, ${say(planner.best.end)} so far` : ''}
+              {Math.round(100 * planner.share)} %
+              {planner.best ? tell(M.soFar({ end: say(planner.best.end) })) : ''}
             </span>
-            <Button onClick={planner.stop}>Stop, take it</Button>
+            <Button onClick={planner.stop}>{tell(M.stopTake)}</Button>
           </span>
         )}
       </div>
       {late && !proposal && !planner.running && leads && (
         <p className="m-0 mb-3 border-l-4 border-stop pl-3" data-threatened>
-          As planned now the work ends after the deadline. <strong>Replan</strong> looks for another way with
-          what is left; work that has begun stays.
+          {tell(M.asPlannedNowWorkEnds)} <strong>{tell(M.replan)}</strong> {tell(M.looksAnotherWayWhatLeft)}
         </p>
       )}
       {proposal && (
@@ -184,7 +194,11 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           onThrow={() => setProposal(null)}
         />
       )}
-      {planner.fault && <Fault>{planner.fault}</Fault>}
+      {planner.fault && (
+        <Fault>
+          <Words of={planner.fault} />
+        </Fault>
+      )}
       {fault && (
         <Fault>
           <Words of={fault} />
@@ -200,7 +214,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
           <Words of={saidBroken(seen, b, say, placed)} />
         </Fault>
       ))}
-      <Whole what="The board" again={kept.version}>
+      <Whole what={tell(M.board)} again={kept.version}>
         <Board
           outage={proposal?.outage ?? outage}
           net={seen}
@@ -225,13 +239,13 @@ function OutageSheet({ known }: { known: OutageKnown }) {
         />
       )}
       <Tabs.Root defaultValue={outage.jobs.length === 0 ? 'setup' : 'risk'} className="mt-4">
-        <Tabs.List className="flex flex-wrap border-b border-rule" aria-label="About this outage">
+        <Tabs.List className="flex flex-wrap border-b border-rule" aria-label={tell(M.aboutOutage)}>
           {[
-            ['risk', 'Will it be done?'],
-            ['what-if', 'What if'],
-            ['lists', 'Who does what'],
-            ['kit', 'Kit'],
-            ['setup', 'Window, crew, jobs'],
+            ['risk', tell(M.willDone)],
+            ['what-if', tell(M.whatIf2)],
+            ['lists', tell(M.whoDoesWhat)],
+            ['kit', tell(M.kit)],
+            ['setup', tell(M.windowCrewJobs)],
           ].map(([v, words]) => (
             <Tabs.Trigger
               key={v}

@@ -3,12 +3,13 @@ import { type RefObject, useRef, useState } from 'react';
 import type { Faults } from '../data/asked.ts';
 import type { OutageKnown } from '../data/outages.ts';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { Bindings } from './BindingsPart.tsx';
 import { CrewPart } from './CrewPart.tsx';
 import { freshKey } from './fresh-key.ts';
 import { IsolationPart } from './IsolationPart.tsx';
 import { Jobs } from './JobsPart.tsx';
+import { M } from './messages.ts';
 import type { PartProps } from './part-props.ts';
 import { ToolsPart } from './ToolsPart.tsx';
 import { useOutageDraft } from './use-outage-draft.ts';
@@ -31,6 +32,7 @@ export function OutageSetup({
   mayChange: boolean;
   onKeep: (next: Outage, after: number) => Promise<Faults | null>;
 }) {
+  const say = useSay();
   const {
     draft,
     base,
@@ -44,7 +46,7 @@ export function OutageSetup({
   const [faults, setFaults] = useState<Faults>({});
   const form = useRef<HTMLFieldSetElement>(null);
   const keep = async () => {
-    if (firstWrong(form)) return setFaults({ '': 'One line does not read as anything yet.' });
+    if (firstWrong(form)) return setFaults({ '': say(M.oneLineDoesNotRead) });
     const crew = draft.crew.map((c, i) => ({
       ...c,
       id:
@@ -92,21 +94,19 @@ export function OutageSetup({
       />
       {theirs && (
         <div className="border-2 border-brass p-3 lg:col-span-2" role="alert" data-theirs>
-          <p className="m-0">
-            {known.told.by} has changed this outage while it was being changed here. Nothing is lost yet.
-          </p>
+          <p className="m-0">{say(M.hasChangedOutageWhileBeing({ by: known.told.by }))}</p>
           <div className="mt-2 flex flex-wrap gap-3">
-            <Button onClick={takeTheirs}>Take theirs, let mine go</Button>
-            <Button onClick={keepMine}>Go on with mine</Button>
+            <Button onClick={takeTheirs}>{say(M.takeTheirsLetMineGo)}</Button>
+            <Button onClick={keepMine}>{say(M.goMine)}</Button>
           </div>
         </div>
       )}
       {mayChange && (
         <div className="flex flex-wrap items-center gap-4 lg:col-span-2">
           <Button weight="solid" disabled={theirs} onClick={() => void keep()} data-keep-outage>
-            Keep it
+            {say(M.keep)}
           </Button>
-          {isChanged && <span className="text-brass">Changed here and not kept yet.</span>}
+          {isChanged && <span className="text-brass">{say(M.changedHereNotKeptYet)}</span>}
           {rest.map(([path, said]) => (
             <Fault key={path}>
               <Words of={said} />

@@ -1,5 +1,6 @@
 import type { Text } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
+import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, format, nextMonday } from 'date-fns';
 import { useState } from 'react';
@@ -10,11 +11,12 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 /** A week from next Monday, one early shift: to begin from. Who and what there is, nobody has said yet. */
-function blank(name: string, by: string, now: Date): Outage {
+function blank(name: string, by: string, early: string, now: Date): Outage {
   const monday = nextMonday(now);
   monday.setHours(6, 0, 0, 0);
   const wall = addDays(monday, 4);
@@ -25,7 +27,7 @@ function blank(name: string, by: string, now: Date): Outage {
     endsAt: wall.toISOString(),
     shifts: [
       {
-        name: 'Early',
+        name: early,
         from: '06:00',
         to: '14:00',
         breaks: [
@@ -47,6 +49,7 @@ function blank(name: string, by: string, now: Date): Outage {
 
 /** Outages, the latest window first; a lead hand begins another. */
 export function OutagesPage() {
+  const say = useSay();
   const outages = useOutages();
   const { person } = useSession();
   const client = useQueryClient();
@@ -54,9 +57,9 @@ export function OutagesPage() {
   const [name, setName] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
   const begin = async () => {
-    if (name.trim() === '') return setFault('What is it called?');
+    if (name.trim() === '') return setFault(say(M.whatCalled));
     try {
-      const { told } = await newOutage(blank(name.trim(), person?.name ?? '', new Date()));
+      const { told } = await newOutage(blank(name.trim(), person?.name ?? '', say(M.early), new Date()));
       await client.invalidateQueries({ queryKey: ['outages'] });
       go(`/outages/${told.id}`);
     } catch (error) {
@@ -64,7 +67,7 @@ export function OutagesPage() {
     }
   };
   return (
-    <Page title="Outages" ways={[['/due', 'Due']]} corner={<Corner />}>
+    <Page title={say(M.outages)} ways={[['/due', say(M.due)]]} corner={<Corner />}>
       <ul className="m-0 list-none p-0">
         {(outages.data ?? []).map((o) => (
           <li key={o.id} className="border-b border-faint">
@@ -75,22 +78,31 @@ export function OutagesPage() {
             >
               <span className="font-label text-xl font-semibold">{o.name}</span>
               <span className="figures">
-                {format(new Date(o.startsAt), 'd MMM')} to {format(new Date(o.endsAt), 'd MMM yyyy, HH:mm')}
+                {say(
+                  M.to({
+                    startsAt: format(new Date(o.startsAt), 'd MMM'),
+                    endsAt: format(new Date(o.endsAt), 'd MMM yyyy, HH:mm'),
+                  }),
+                )}
               </span>
-              <span className="text-muted">{o.jobs} jobs</span>
+              <span className="text-muted">{say(M.jobs({ jobs: o.jobs }))}</span>
             </Link>
           </li>
         ))}
       </ul>
-      {outages.data?.length === 0 && <p className="text-muted">No outage is planned.</p>}
-      {outages.isError && <Fault>{outages.error.message}</Fault>}
+      {outages.data?.length === 0 && <p className="text-muted">{say(M.noOutagePlanned)}</p>}
+      {outages.isError && (
+        <Fault>
+          <Words of={saidBy(outages.error)} />
+        </Fault>
+      )}
       {person?.role === 'lead' && (
         <div className="mt-4 flex max-w-xl items-end gap-4">
           <div className="flex-1">
-            <TextField label="A new outage, called" value={name} onText={setName} />
+            <TextField label={say(M.newOutageCalled)} value={name} onText={setName} />
           </div>
           <Button weight="solid" onClick={() => void begin()}>
-            Begin it
+            {say(M.begin)}
           </Button>
         </div>
       )}

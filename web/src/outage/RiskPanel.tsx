@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import {
   type Outage,
   type OutageNetwork,
@@ -9,8 +10,9 @@ import {
   type WhatIf,
 } from '@fulcrant/core/outage';
 import { Button } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { boundSaid } from './change.ts';
+import { M } from './messages.ts';
 
 /** How likely it is done by the wall, which jobs threaten that, and what would buy most. */
 export function RiskPanel({
@@ -29,10 +31,11 @@ export function RiskPanel({
   told: Risk | null;
   bound: { end: number; by: Text };
   say: (m: number) => string;
-  onTry: ((title: string, next: Outage) => void) | null;
+  onTry: ((title: Text, next: Outage) => void) | null;
 }) {
-  if (placed.length === 0) return <p className="text-muted">There is no plan yet to judge.</p>;
-  if (!risk) return <p className="text-muted">The chance is being worked out …</p>;
+  const tell = useSay();
+  if (placed.length === 0) return <p className="text-muted">{tell(M.thereNoPlanYetJudge)}</p>;
+  if (!risk) return <p className="text-muted">{tell(M.chanceBeingWorkedOut2)}</p>;
   const name = (key: string) => {
     const j = outage.jobs.find((x) => x.key === key);
     return j ? `${j.machine}, ${j.position}` : key;
@@ -40,7 +43,7 @@ export function RiskPanel({
   // Half of what 10 000 draws leave in doubt, 95 of 100.
   const doubt = 1.96 * Math.sqrt((risk.chance * (1 - risk.chance)) / risk.draws);
   const of100 = (p: number) =>
-    p > 0.995 && p < 1 ? 'over 99' : p < 0.005 && p > 0 ? 'under 1' : `${Math.round(100 * p)}`;
+    p > 0.995 && p < 1 ? tell(M.over99) : p < 0.005 && p > 0 ? tell(M.under1) : `${Math.round(100 * p)}`;
   return (
     <div
       className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
@@ -48,32 +51,36 @@ export function RiskPanel({
     >
       <div>
         <p className="m-0 text-2xl">
-          <span className="figures font-semibold">{of100(risk.chance)}</span> in 100 are done by the deadline
+          <span className="figures font-semibold">{of100(risk.chance)}</span> {tell(M.n100DoneDeadline)}
           <span className="text-base text-muted"> ± {(100 * doubt).toFixed(1)}</span>
         </p>
         <Scale ends={risk.ends} wall={net.wall} say={say} />
         <p className="m-0 text-sm text-muted">
-          {risk.draws.toLocaleString('en')} outages tried: each piece as long as it may take, surveys that
-          fail as often as they do, the crew in the order of the plan.
+          {tell(M.outagesTriedEachPieceAs({ toLocaleString2: risk.draws.toLocaleString('en') }))}
         </p>
         {bound.by !== '' && (
           <p className="m-0 mt-2 text-sm">
-            Nothing can be done before {say(bound.end)}, by <Words of={boundSaid(outage, bound.by)} />: the
-            throat.
+            {tell(
+              M.nothingCanDoneBeforeThroat({ end: say(bound.end), boundSaid: boundSaid(outage, bound.by) }),
+            )}
           </p>
         )}
         {onTry && (
           <div className="mt-2 flex flex-wrap gap-2">
             {buys(outage, bound.by, placed, net).map(([title, what]) => (
-              <Button key={title} className="!text-base" onClick={() => onTry(title, supposed(outage, what))}>
-                {title}?
+              <Button
+                key={textKey(title)}
+                className="!text-base"
+                onClick={() => onTry(title, supposed(outage, what))}
+              >
+                <Words of={title} />?
               </Button>
             ))}
           </div>
         )}
       </div>
       <div>
-        <h2 className="kicker m-0 border-b border-rule pb-1">What threatens it</h2>
+        <h2 className="kicker m-0 border-b border-rule pb-1">{tell(M.whatThreatens)}</h2>
         <ol className="m-0 list-none p-0">
           {risk.groups
             .filter((g) => g.onPath > 0.01)
@@ -85,9 +92,13 @@ export function RiskPanel({
               >
                 <span className="font-label text-lg font-semibold">{name(g.group)}</span>
                 <span className="text-sm">
-                  holds up the end in {of100(g.onPath)} of 100
-                  {risk.chance < 0.995 ? `, in ${of100(g.threatens)} of the late ones` : ''}; itself done by
-                  the wall in {of100(g.chance)}
+                  {tell(
+                    M.holdsUpEnd100Itself({
+                      of100: of100(g.onPath),
+                      chance: risk.chance < 0.995 ? M.lateOnes({ of100: of100(g.threatens) }) : '',
+                      of1002: of100(g.chance),
+                    }),
+                  )}
                 </span>
               </li>
             ))}
@@ -103,7 +114,7 @@ function buys(
   throat: Text,
   placed: readonly Placed[],
   net: OutageNetwork,
-): Array<[title: string, what: WhatIf]> {
+): Array<[title: Text, what: WhatIf]> {
   const tool = outage.tools.find((t) => toolKey(t) === throat);
   const load = new Map<string, number>();
   for (const p of placed) {
@@ -123,10 +134,10 @@ function buys(
     .slice(0, 2);
   return [
     ...(tool
-      ? [[`Another ${toolKey(tool)}`, { kind: 'another', tool: toolKey(tool) }] as [string, WhatIf]]
+      ? [[M.another({ toolKey: toolKey(tool) }), { kind: 'another', tool: toolKey(tool) }] as [Text, WhatIf]]
       : []),
-    ...scarce.map(([skill]): [string, WhatIf] => [
-      `One more for ${skill}`,
+    ...scarce.map(([skill]): [Text, WhatIf] => [
+      M.oneMore({ skill }),
       { kind: 'one more', skill: skill as never },
     ]),
   ];
@@ -142,6 +153,7 @@ function Scale({
   wall: number;
   say: (m: number) => string;
 }) {
+  const tell = useSay();
   const [from, to] = [Math.min(ends.p5, wall), Math.max(ends.p95, wall)];
   const x = (m: number) => 70 + (560 * (m - from)) / (to - from || 1);
   return (
@@ -149,16 +161,23 @@ function Scale({
       viewBox="0 0 700 92"
       className="block w-full max-w-2xl"
       role="img"
-      aria-label={`Five in a hundred end before ${say(ends.p5)}, half before ${say(ends.p50)}, ninety-five before ${say(ends.p95)}; the wall stands at ${say(wall)}`}
+      aria-label={tell(
+        M.fiveHundredEndBeforeHalf({
+          p5: say(ends.p5),
+          p50: say(ends.p50),
+          p95: say(ends.p95),
+          wall: say(wall),
+        }),
+      )}
     >
       <line x1={x(ends.p5)} x2={x(ends.p95)} y1="46" y2="46" stroke="var(--ink)" strokeWidth="9" />
       <path d={`M${x(ends.p50)} 30v32`} stroke="var(--brass)" strokeWidth="4" />
       <line x1={x(wall)} x2={x(wall)} y1="18" y2="74" stroke="var(--ink)" strokeWidth="5" />
       {(
         [
-          [ends.p5, '5 of 100', 88],
+          [ends.p5, tell(M.n5100), 88],
           [ends.p50, 'half', 24],
-          [ends.p95, '95 of 100', 88],
+          [ends.p95, tell(M.n95100), 88],
         ] as const
       ).map(([m, words, y]) => (
         <text
@@ -182,7 +201,7 @@ function Scale({
         fill="var(--ink)"
         fontFamily="var(--font-label)"
       >
-        the wall {say(wall)}
+        {tell(M.wall3({ wall: say(wall) }))}
       </text>
     </svg>
   );

@@ -4,18 +4,19 @@ import { momentAt, type Outage, supposed, toolKey, type WhatIf } from '@fulcrant
 import { useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 type Kind = WhatIf['kind'];
-const KINDS: ReadonlyArray<readonly [Kind, string]> = [
-  ['ill', 'one of the crew is away'],
-  ['late', 'a tool comes late'],
-  ['drop', 'a job is left out'],
-  ['wall', 'the wall moves'],
-  ['one more', 'one more hand'],
-  ['another', 'one more of a tool'],
-  ['longer', 'an hour longer each shift'],
+const KINDS: ReadonlyArray<readonly [Kind, Text]> = [
+  ['ill', M.oneCrewAway],
+  ['late', M.toolComesLate],
+  ['drop', M.jobLeftOut],
+  ['wall', M.wallMoves],
+  ['one more', M.oneMoreHand],
+  ['another', M.oneMoreTool],
+  ['longer', M.hourLongerEachShift],
 ];
 
 /** Something that might happen: planned beside, told in words, adopted or thrown away. */
@@ -31,6 +32,7 @@ export function WhatIfPanel({
   busy: boolean;
   onTry: (title: string, next: Outage) => void;
 }) {
+  const say = useSay();
   const [kind, setKind] = useState<Kind>('ill');
   const [what, setWhat] = useState('');
   const [hours, setHours] = useState('24');
@@ -49,27 +51,26 @@ export function WhatIfPanel({
   const go = () => {
     const h = Number(hours.replace(',', '.'));
     if (timed && !(Number.isFinite(h) && Math.abs(h) <= 24 * 60 && h !== 0))
-      return setFault('How many hours? A number, for example 24.');
-    if (list.length > 0 && !list.some(([v]) => v === what)) return setFault('Choose from the list first.');
+      return setFault(say(M.howManyHoursNumberExample));
+    if (list.length > 0 && !list.some(([v]) => v === what)) return setFault(say(M.chooseFromListFirst));
     setFault(null);
     const from = momentAt(outage, now);
     const till = momentAt(outage, now + 60 * h);
     const said = list.find(([v]) => v === what)?.[1] ?? '';
     const asked: [string, WhatIf] = {
-      ill: [`${said} away for ${h} h`, { kind: 'ill', who: what, from, to: till }],
-      late: [`${said} not before ${h} h from now`, { kind: 'late', tool: what, until: till }],
-      drop: [`Without ${said}`, { kind: 'drop', job: what }],
+      ill: [say(M.awayH({ said, h })), { kind: 'ill', who: what, from, to: till }],
+      late: [say(M.notBeforeHFromNow({ said, h })), { kind: 'late', tool: what, until: till }],
+      drop: [say(M.without({ said })), { kind: 'drop', job: what }],
       wall: [
-        `The wall ${Math.abs(h)} h ${h > 0 ? 'later' : 'sooner'}`,
+        say(M.wallH({ h: Math.abs(h), h2: h > 0 ? 'later' : 'sooner' })),
         { kind: 'wall', to: new Date(Date.parse(outage.endsAt) + h * 3_600_000).toISOString() },
       ],
-      'one more': [`One more for ${said}`, { kind: 'one more', skill: what }],
-      longer: ['An hour longer each shift', { kind: 'longer', minutes: 60 }],
-      another: [`Another ${said}`, { kind: 'another', tool: what }],
+      'one more': [say(M.oneMore2({ said })), { kind: 'one more', skill: what }],
+      longer: [say(M.hourLongerEachShift2), { kind: 'longer', minutes: 60 }],
+      another: [say(M.another2({ said })), { kind: 'another', tool: what }],
     }[kind] as [string, WhatIf];
-    if (asked[1].kind === 'ill' && h < 0)
-      return setFault('Away from now on: a number of hours above nothing.');
-    onTry(`What if: ${asked[0]}`, supposed(outage, asked[1]));
+    if (asked[1].kind === 'ill' && h < 0) return setFault(say(M.awayFromNowNumberHours));
+    onTry(say(M.whatIf({ asked: asked[0] })), supposed(outage, asked[1]));
   };
   return (
     <div
@@ -77,9 +78,9 @@ export function WhatIfPanel({
       data-what-if
     >
       <div>
-        <span className="kicker">What if</span>
+        <span className="kicker">{say(M.whatIf2)}</span>
         <Choice
-          label="What if"
+          label={say(M.whatIf2)}
           value={kind}
           options={KINDS}
           onChange={(k) => {
@@ -90,15 +91,19 @@ export function WhatIfPanel({
       </div>
       {list.length > 0 ? (
         <div>
-          <span className="kicker">Which</span>
-          <Choice label="Which" value={what} options={list} onChange={setWhat} />
+          <span className="kicker">{say(M.which)}</span>
+          <Choice label={say(M.which)} value={what} options={list} onChange={setWhat} />
         </div>
       ) : (
         <span />
       )}
-      {timed ? <TextField label="Hours" value={hours} onText={setHours} inputMode="decimal" /> : <span />}
+      {timed ? (
+        <TextField label={say(M.hours)} value={hours} onText={setHours} inputMode="decimal" />
+      ) : (
+        <span />
+      )}
       <Button weight="solid" disabled={busy} onClick={go}>
-        Try it
+        {say(M.try)}
       </Button>
       {fault && (
         <div className="md:col-span-4">

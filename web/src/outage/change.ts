@@ -13,6 +13,7 @@ import {
   type Placed,
   waitedFor,
 } from '@fulcrant/core/outage';
+import { M } from './messages.ts';
 
 /** The plan as it was adopted, as the planner takes it. */
 export const adopted = (outage: Outage): Placed[] =>
@@ -59,10 +60,16 @@ export function saidBroken(
   const waits = other ? net.pieces.get(other) : undefined;
   if (waits) {
     const done = placed.find((p) => p.id === other)?.finish;
-    return expr`${name} waits for ${waits.job.machine}, ${waits.job.position}: ${waits.name}${done !== undefined ? `, done at ${say(done)}` : ''}.`;
+    return M.waitsFor({
+      name,
+      machine: waits.job.machine,
+      position: waits.job.position,
+      task: waits.name,
+      done: done !== undefined ? M.done({ done: say(done) }) : '',
+    });
   }
   if (piece?.skill && !piece.waits && isWithoutPlace(broken.why))
-    return expr`${name} ${broken.why}; it takes ${piece.hands === 1 ? 'a hand' : `${piece.hands} hands`} for ${piece.skill}.`;
+    return M.cannotNeedsHands({ name, why: broken.why, hands: piece.hands, skill: piece.skill });
   return expr`${name} ${broken.why}.`;
 }
 
@@ -80,7 +87,7 @@ export function movedOn(net: OutageNetwork, placed: readonly Placed[]): Carried 
       placed: [],
       end: 0,
       broken: [],
-      fault: expr`These wait for each other, so none can begin: ${listOf(firsts.map(name), '; ')}. Remove one of the links between them.`,
+      fault: M.waitForEachOther({ tasks: listOf(firsts.map(name), '; ') }),
     };
   }
   return { ...carriedOn(net.network, placed), fault: null };
@@ -103,11 +110,11 @@ export function moved(
 ): Moved {
   const before = networkOf(outage, known);
   const it = before.pieces.get(piece);
-  if (it?.state !== 'ahead') return { refused: 'What is begun or done is never moved.' };
-  if (start < before.now) return { refused: 'That lies in the past.' };
+  if (it?.state !== 'ahead') return { refused: M.whatBegunDoneNeverMoved };
+  if (start < before.now) return { refused: M.liesPast };
   const hand = outage.crew.find((c) => c.id === unit);
   if (hand && it.skill && !hand.skills.includes(it.skill))
-    return { refused: `${hand.name} is not down for ${it.skill}.` };
+    return { refused: M.notDown({ name: hand.name, skill: it.skill }) };
   const there = placed.find((p) => p.id === piece);
   // Where it takes several, those who were at it stay, and the lane it was dropped on takes part.
   const by = hand

@@ -1,5 +1,7 @@
+import type { Text } from '@fulcrant/core/messages';
 import { type Outage, type OutageTold, planFrom } from '@fulcrant/core/outage';
 import { hashKey } from '@tanstack/react-query';
+import { M } from './messages.ts';
 
 /** An outage being changed: the version it was begun from, what that said, and what it says now. */
 export type Draft = { base: number; of: Outage; now: Outage };
@@ -37,14 +39,12 @@ export function beside(d: Draft, told: OutageTold): { draft: Draft; theirs: bool
   };
 }
 
-export type Read<T> = { value: T } | { message: string };
+export type Read<T> = { value: T } | { message: Text };
 
 /** A clock as it is typed, `6:00` or `06:00`. */
 export function readClock(text: string): Read<string> {
   const m = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/.exec(text.trim());
-  return m
-    ? { value: `${(m[1] ?? '').padStart(2, '0')}:${m[2]}` }
-    : { message: 'Write the time like 06:00.' };
+  return m ? { value: `${(m[1] ?? '').padStart(2, '0')}:${m[2]}` } : { message: M.writeTimeLike0600 };
 }
 
 /** Breaks as they are typed, `09:00-09:15, 12:00-12:30`; nothing where there are none. */
@@ -54,22 +54,22 @@ export function readBreaks(text: string): Read<Array<{ from: string; to: string 
     const [a = '', b = '', ...more] = one.split(/[-–]/);
     const [from, to] = [readClock(a), readClock(b)];
     if (more.length > 0 || !('value' in from) || !('value' in to))
-      return { message: `“${one.trim()}” is no break: write 09:00-09:15, 12:00-12:30.` };
+      return { message: M.noBreakWrite0900({ one: one.trim() }) };
     out.push({ from: from.value, to: to.value });
   }
-  return out.length > 6 ? { message: 'Six breaks at the most.' } : { value: out };
+  return out.length > 6 ? { message: M.sixBreaksMost } : { value: out };
 }
 
 /** A torque, N·m; nothing written is no bound. */
 export function readTorque(text: string): Read<number | undefined> {
   const t = text.trim().replace(',', '.');
   if (t === '') return { value: undefined };
-  return /^\d{1,5}(\.\d+)?$/.test(t) ? { value: Number(t) } : { message: 'A torque in N·m, or nothing.' };
+  return /^\d{1,5}(\.\d+)?$/.test(t) ? { value: Number(t) } : { message: M.torqueNMNothing };
 }
 
 /** How many there are: a whole number. */
 export function readCount(text: string): Read<number> {
   return /^\d{1,3}$/.test(text.trim()) && Number(text) <= 100
     ? { value: Number(text) }
-    : { message: 'A whole number, to a hundred.' };
+    : { message: M.wholeNumberHundred };
 }

@@ -1,3 +1,4 @@
+import type { Text } from '@fulcrant/core/messages';
 import {
   type Doubt,
   lateRisk,
@@ -7,6 +8,8 @@ import {
   type Risk,
   search,
 } from '@fulcrant/core/outage';
+import { saidBy } from '@fulcrant/core/units';
+import { M } from './messages.ts';
 
 /** What the board asks of the worker. A newer question ends an older one. */
 export type PlannerQuestion =
@@ -16,7 +19,7 @@ export type PlannerQuestion =
 export type PlannerAnswer =
   | { id: number; share: number; planned: Planned; done: boolean }
   | { id: number; risk: Risk; ms: number }
-  | { id: number; fault: string };
+  | { id: number; fault: Text };
 
 let latest = 0;
 const post = (answer: PlannerAnswer) => (postMessage as (message: PlannerAnswer) => void)(answer);
@@ -57,6 +60,6 @@ addEventListener('message', async (e: MessageEvent<PlannerQuestion>) => {
       if (over || stopped) return;
     }
   } catch (error) {
-    post({ id: q.id, fault: error instanceof Error ? error.message : 'It could not be planned.' });
+    post({ id: q.id, fault: error instanceof Error ? saidBy(error) : M.couldNotPlanned });
   }
 });

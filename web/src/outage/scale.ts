@@ -1,9 +1,10 @@
 import type { Span } from '@fulcrant/core/outage';
+import { M } from './messages.ts';
 
 export const ZOOMS = [
-  ['shift', 'Shift'],
-  ['day', 'Day'],
-  ['outage', 'Outage'],
+  ['shift', M.shift],
+  ['day', M.day],
+  ['outage', M.outage],
 ] as const;
 export type Zoom = (typeof ZOOMS)[number][0];
 

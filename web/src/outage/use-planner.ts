@@ -1,3 +1,4 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { Doubt, Network, Placed, Planned, Risk } from '@fulcrant/core/outage';
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { PlannerAnswer, PlannerQuestion } from './planner.worker.ts';
@@ -5,7 +6,7 @@ import type { PlannerAnswer, PlannerQuestion } from './planner.worker.ts';
 /** How long a plan is looked for unless it is found to be the shortest before. */
 export const SECONDS = 5;
 
-export type Planning = { share: number; best: Planned | null; running: boolean; fault: string | null };
+export type Planning = { share: number; best: Planned | null; running: boolean; fault: Text | null };
 const IDLE: Planning = { share: 0, best: null, running: false, fault: null };
 
 function useWorker(hear: (answer: PlannerAnswer) => void) {

@@ -1,4 +1,5 @@
 import { ROLE_SAID } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
@@ -11,13 +12,14 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 import { SecondFactor } from './SecondFactor.tsx';
 
 /** What a device calls itself, short enough to be told from another. */
-function deviceSaid(agent: string): string {
+function deviceSaid(agent: string): Text {
   const on = /\(([^;)]+)/.exec(agent)?.[1];
   const by = /(Firefox|Edg|Chrome|Safari)\/\d+/.exec(agent)?.[1];
-  return [by, on].filter(Boolean).join(' on ') || 'a device that says nothing of itself';
+  return by && on ? M.browserOn({ by, on }) : (by ?? on ?? M.deviceSaysNothingItself);
 }
 
 /** One’s own: password, and where one is signed in. */
@@ -36,7 +38,7 @@ export function AccountPage() {
       await call('POST', '/api/account/password', text);
       setFaults({});
       setText({ current: '', password: '' });
-      setDone('The new password holds. You are signed out everywhere but here.');
+      setDone(say(M.newPasswordHoldsYouSigned));
       await client.invalidateQueries({ queryKey: ['sessions'] });
     } catch (error) {
       setFaults(faultsOf(error));
@@ -48,7 +50,7 @@ export function AccountPage() {
   };
   const all = sessions.data?.sessions ?? [];
   return (
-    <Page title={person?.name ?? 'My own'} ways={[['/people', 'People']]} corner={<Corner />}>
+    <Page title={person?.name ?? say(M.myOwn)} ways={[['/people', say(M.people)]]} corner={<Corner />}>
       <p className="m-0 text-muted">
         {person && `${say(ROLE_SAID[person.role][0])}: ${say(ROLE_SAID[person.role][1])}.`}
       </p>
@@ -58,7 +60,7 @@ export function AccountPage() {
         className="grid max-w-3xl gap-x-8 gap-y-4 py-4 sm:grid-cols-2"
       >
         <TextField
-          label="The password I have now"
+          label={say(M.passwordIHaveNow)}
           type="password"
           autoComplete="current-password"
           maxLength={200}
@@ -67,7 +69,7 @@ export function AccountPage() {
           onText={(t) => setText({ ...text, current: t })}
         />
         <TextField
-          label="A new one, ten characters or more"
+          label={say(M.newOneTenCharactersMore)}
           type="password"
           autoComplete="new-password"
           maxLength={200}
@@ -82,28 +84,31 @@ export function AccountPage() {
         )}
         <div className="flex flex-wrap items-center gap-4 sm:col-span-2">
           <Button type="submit" weight="solid">
-            Change it
+            {say(M.change2)}
           </Button>
           <span role="status">{done}</span>
         </div>
       </form>
       <SecondFactor mayHave={person?.role === 'lead'} />
-      <h2 className="kicker m-0 border-b border-rule pb-1">Signed in</h2>
-      <ul className="m-0 list-none p-0" aria-label="Where I am signed in">
+      <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.signed2)}</h2>
+      <ul className="m-0 list-none p-0" aria-label={say(M.whereIAmSigned)}>
         {all.map((s) => (
           <li
             key={s.id}
             className="flex flex-wrap items-center justify-between gap-x-6 border-b border-faint py-1"
           >
             <span>
-              {deviceSaid(s.device)}
-              <span className="text-muted"> since {format(new Date(s.startedAt), 'd MMM HH:mm')}</span>
+              <Words of={deviceSaid(s.device)} />
+              <span className="text-muted">
+                {' '}
+                {say(M.since({ startedAt: format(new Date(s.startedAt), 'd MMM HH:mm') }))}
+              </span>
             </span>
             {s.here ? (
-              <span className="flex min-h-12 items-center font-medium">this one</span>
+              <span className="flex min-h-12 items-center font-medium">{say(M.one)}</span>
             ) : (
               <Button weight="bare" onClick={() => void end(`/api/account/sessions/${s.id}`)}>
-                Sign out there
+                {say(M.signOutThere)}
               </Button>
             )}
           </li>
@@ -111,7 +116,7 @@ export function AccountPage() {
       </ul>
       {all.length > 1 && (
         <Button className="mt-3" onClick={() => void end('/api/account/sessions')}>
-          Sign out everywhere else
+          {say(M.signOutEverywhereElse)}
         </Button>
       )}
     </Page>

@@ -14,6 +14,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 /** A part in the hand, looked at by questions; what they and its own sheet point to stands beside them as they are answered. */
 export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: () => void }) {
@@ -56,9 +57,9 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
         <div>
           <div className="grid gap-x-6 gap-y-2 pb-3 sm:grid-cols-2">
             <div>
-              <span className="kicker">What came out</span>
+              <span className="kicker">{say(M.whatCameOut)}</span>
               <Choice
-                label="What came out"
+                label={say(M.whatCameOut)}
                 value={kind}
                 options={guides.map((g) => [g.id, g.part] as const)}
                 onChange={(k) => {
@@ -69,9 +70,9 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
             </div>
             {signed.length > 0 && (
               <div>
-                <span className="kicker">Fitted by</span>
+                <span className="kicker">{say(M.fitted)}</span>
                 <Choice
-                  label="Fitted by"
+                  label={say(M.fitted)}
                   value={jobId}
                   options={signed.map(
                     (j) =>
@@ -118,18 +119,18 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
               </ToggleGroup.Root>
             </fieldset>
           ))}
-          <TextField label="In your own words" value={words} onText={setWords} maxLength={1000} />
+          <TextField label={say(M.yourOwnWords)} value={words} onText={setWords} maxLength={1000} />
           <div className="mt-3 flex flex-wrap items-end gap-3">
             {photos.map((hash) => (
               <button
                 key={hash}
                 type="button"
                 className="w-32"
-                aria-label="Leave this photograph out"
-                title="leave it out"
+                aria-label={say(M.leavePhotographOut)}
+                title={say(M.leaveOut)}
                 onClick={() => setPhotos(photos.filter((p) => p !== hash))}
               >
-                <Photo hash={hash} words="What came out" />
+                <Photo hash={hash} words={say(M.whatCameOut)} />
               </button>
             ))}
             {photos.length < 8 && (
@@ -143,11 +144,11 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
           </div>
         </div>
         <aside
-          aria-label="What it points to"
+          aria-label={say(M.whatPoints)}
           className="border-t border-rule pt-2 lg:border-l lg:border-t-0 lg:pl-5 lg:pt-0"
         >
-          <h3 className="kicker m-0">What it points to</h3>
-          {causes.length === 0 && <p className="text-muted">Answer what you see.</p>}
+          <h3 className="kicker m-0">{say(M.whatPoints)}</h3>
+          {causes.length === 0 && <p className="text-muted">{say(M.answerWhatYouSee)}</p>}
           <ol className="m-0 list-none p-0">
             {causes.slice(0, 4).map((c) => (
               <li
@@ -159,10 +160,10 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
                 </p>
                 <p className="m-0 text-sm text-brass">
                   {c.likelihood === 'likely'
-                    ? 'likely'
+                    ? say(M.likely)
                     : c.likelihood === 'possible'
-                      ? 'possible'
-                      : 'more speaks against it'}
+                      ? say(M.possible)
+                      : say(M.moreSpeaksAgainst)}
                 </p>
                 <p className="m-0 text-sm">
                   +{' '}
@@ -183,7 +184,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
               </li>
             ))}
           </ol>
-          {livedDays !== null && <p className="text-sm text-muted">It lived {livedDays} days.</p>}
+          {livedDays !== null && <p className="text-sm text-muted">{say(M.livedDays({ livedDays }))}</p>}
         </aside>
       </div>
       {fault && (
@@ -193,9 +194,9 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
       )}
       <div className="mt-4 flex gap-3">
         <Button weight="solid" disabled={Object.keys(seen).length === 0} onClick={() => void keep()}>
-          Keep it with the position
+          {say(M.keepPosition)}
         </Button>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{say(M.leave)}</Button>
       </div>
     </Dialog>
   );

@@ -1,6 +1,7 @@
 import type { DueLine } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
 import { textKey } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, addWeeks, format, isSameDay, isToday, startOfWeek } from 'date-fns';
 import { useState } from 'react';
@@ -11,10 +12,12 @@ import { useDue } from '../data/register.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** What falls due over the whole plant: what is late, then a week ruled in days; and as a calendar by a private link. */
 export function DuePage() {
+  const say = useSay();
   const told = useDue();
   const [week, setWeek] = useState(0);
   const lines = told.data?.due ?? [];
@@ -25,18 +28,22 @@ export function DuePage() {
   const after = lines.filter((d) => new Date(d.at) >= addDays(begins, 7));
   return (
     <Page
-      title="Due"
+      title={say(M.due)}
       ways={[
-        ['/register', 'Register'],
-        ['/gauges', 'Gauges'],
+        ['/register', say(M.register)],
+        ['/gauges', say(M.gauges)],
       ]}
       corner={<Corner />}
       wide
     >
-      {told.isError && <Fault>{told.error.message}</Fault>}
+      {told.isError && (
+        <Fault>
+          <Words of={saidBy(told.error)} />
+        </Fault>
+      )}
       {late.length > 0 && (
-        <section aria-label="Late">
-          <h2 className="kicker m-0 border-b border-rule pb-1 !text-stop">Late</h2>
+        <section aria-label={say(M.late)}>
+          <h2 className="kicker m-0 border-b border-rule pb-1 !text-stop">{say(M.late)}</h2>
           <ul className="m-0 grid list-none gap-x-8 p-0 md:grid-cols-2 xl:grid-cols-3">
             {late.map((d) => (
               <Line key={keyOf(d)} due={d} when={format(new Date(d.at), 'd MMM')} />
@@ -46,17 +53,17 @@ export function DuePage() {
       )}
       <div className="flex flex-wrap items-center justify-between gap-4 pt-4">
         <h2 className="m-0 text-2xl">
-          {format(begins, 'd MMM')} to {format(addDays(begins, 6), 'd MMM yyyy')}
+          {say(M.to3({ begins: format(begins, 'd MMM'), addDays: format(addDays(begins, 6), 'd MMM yyyy') }))}
         </h2>
         <span className="flex gap-2">
-          <Button onClick={() => setWeek(week - 1)}>Week before</Button>
-          {week !== 0 && <Button onClick={() => setWeek(0)}>This week</Button>}
-          <Button onClick={() => setWeek(week + 1)}>Week after</Button>
+          <Button onClick={() => setWeek(week - 1)}>{say(M.weekBefore)}</Button>
+          {week !== 0 && <Button onClick={() => setWeek(0)}>{say(M.week)}</Button>}
+          <Button onClick={() => setWeek(week + 1)}>{say(M.weekAfter)}</Button>
         </span>
       </div>
       <ol
         className="m-0 mt-2 grid list-none gap-0 border-t border-rule p-0 lg:grid-cols-7"
-        aria-label="The week"
+        aria-label={say(M.week2)}
       >
         {days.map((day) => {
           const on = lines.filter((d) => isSameDay(new Date(d.at), day));
@@ -76,9 +83,9 @@ export function DuePage() {
         })}
       </ol>
       {after.length > 0 && (
-        <section aria-label="Later">
+        <section aria-label={say(M.later)}>
           <h2 className="kicker m-0 border-b border-rule pb-1 pt-4">
-            Later: the next {Math.min(12, after.length)}
+            {say(M.laterNext({ value: Math.min(12, after.length) }))}
           </h2>
           <ul className="m-0 grid list-none gap-x-8 p-0 md:grid-cols-2 xl:grid-cols-3">
             {after.slice(0, 12).map((d) => (
@@ -121,6 +128,7 @@ function Line({ due, when }: { due: DueLine; when: string }) {
 
 /** The same as a calendar another program reads by itself: whoever has its link sees it, until it is revoked. */
 function Feed({ madeAt }: { madeAt: string | null }) {
+  const say = useSay();
   const client = useQueryClient();
   const [link, setLink] = useState<string | null>(null);
   const [fault, setFault] = useState<Text | null>(null);
@@ -130,11 +138,14 @@ function Feed({ madeAt }: { madeAt: string | null }) {
     await client.invalidateQueries({ queryKey: ['due'] });
   };
   return (
-    <section aria-label="As a calendar" className="mt-5 border-t border-rule pt-3">
-      <h2 className="m-0 text-xl">As a calendar</h2>
+    <section aria-label={say(M.asCalendar)} className="mt-5 border-t border-rule pt-3">
+      <h2 className="m-0 text-xl">{say(M.asCalendar)}</h2>
       <p className="m-0 max-w-3xl text-muted">
-        A private link for a calendar program. Whoever has it reads what falls due and where; nothing else.
-        {madeAt && ` One was made ${format(new Date(madeAt), 'd MMM yyyy')}; a new one makes it void.`}
+        {say(
+          M.privateLinkCalendarProgramWhoever({
+            madeAt: madeAt && say(M.oneMadeNewOneMakes({ madeAt: format(new Date(madeAt), 'd MMM yyyy') })),
+          }),
+        )}
       </p>
       {link && (
         <p className="figures my-2 break-all border border-brass p-3" data-feed>
@@ -155,7 +166,7 @@ function Feed({ madeAt }: { madeAt: string | null }) {
             })
           }
         >
-          {madeAt ? 'Make a new link' : 'Make a link'}
+          {madeAt ? say(M.makeNewLink) : say(M.makeLink)}
         </Button>
         {madeAt && (
           <Button
@@ -166,7 +177,7 @@ function Feed({ madeAt }: { madeAt: string | null }) {
               })
             }
           >
-            Revoke it
+            {say(M.revoke)}
           </Button>
         )}
       </div>

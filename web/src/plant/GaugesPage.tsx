@@ -14,18 +14,19 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSettings, Words } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** A gauge's step or range in the unit it is read in. */
-function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): string {
+function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): Text {
   if (quantityOf(g.kind) === 'length') return formatLength(value, unit, decimals);
-  if (g.kind === 'counter') return `${value} drops/min`;
+  if (g.kind === 'counter') return M.dropsMin({ value });
   // A roughness is kept in mm and told in µm: its last digit lies far behind the point.
   return say(sayReading(g.kind, Number(value.toFixed(g.kind === 'roughness' ? 7 : 4))), unit);
 }
 
 /** What a gauge steps by. A step of temperature is a difference: no zero to shift. */
-const sayStep = (g: Instrument, step: number, unit: LengthUnit): string =>
+const sayStep = (g: Instrument, step: number, unit: LengthUnit): Text =>
   g.kind === 'thermometer'
     ? unit === 'mm'
       ? `${Number(step.toFixed(2))} K`
@@ -34,6 +35,7 @@ const sayStep = (g: Instrument, step: number, unit: LengthUnit): string =>
 
 /** The register of gauges: what each steps by, how far it reaches, how much doubt a reading with it has, when it is due. */
 export function GaugesPage() {
+  const say = useSay();
   const { instruments: gauges = [], outOfUse = [] } = useInstruments().data ?? {};
   const certificates = useCertificates().data ?? [];
   const client = useQueryClient();
@@ -44,11 +46,7 @@ export function GaugesPage() {
       setFault(null);
       await client.invalidateQueries({ queryKey: ['instruments'] });
     } catch (error) {
-      setFault(
-        error instanceof ApiFault
-          ? error.title
-          : 'No connection to the server: it is taken out of use when it is there.',
-      );
+      setFault(error instanceof ApiFault ? error.title : say(M.noConnectionServerTakenOut));
     }
   };
   const { unit } = useSettings();
@@ -61,13 +59,13 @@ export function GaugesPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">Gauges</h1>
+          <h1 className="m-0 text-3xl">{say(M.gauges)}</h1>
           <span className="flex gap-6">
             <Link className="text-steel underline underline-offset-4" to="/gauges/new">
-              Add a gauge
+              {say(M.addGauge)}
             </Link>
             <Link className="text-steel underline underline-offset-4" to="/">
-              Shift board
+              {say(M.shiftBoard)}
             </Link>
           </span>
         </div>
@@ -75,12 +73,12 @@ export function GaugesPage() {
           <table className="w-full border-collapse text-left">
             <thead>
               <tr className="kicker">
-                <th className="py-1 pr-4">gauge</th>
-                <th className="pr-4">kind</th>
-                <th className="pr-4">step</th>
-                <th className="pr-4">reads</th>
-                <th className="pr-4">doubt of one reading</th>
-                <th className="pr-4">calibration due</th>
+                <th className="py-1 pr-4">{say(M.gauge)}</th>
+                <th className="pr-4">{say(M.kind)}</th>
+                <th className="pr-4">{say(M.step)}</th>
+                <th className="pr-4">{say(M.reads)}</th>
+                <th className="pr-4">{say(M.doubtOneReading)}</th>
+                <th className="pr-4">{say(M.calibrationDue)}</th>
               </tr>
             </thead>
             <tbody>
@@ -89,27 +87,34 @@ export function GaugesPage() {
                   <td className="py-1.5 pr-4 font-label text-lg font-semibold">
                     {g.name}
                     {g.standIn && (
-                      <span className="block text-sm font-normal text-brass">stand-in, practice only</span>
+                      <span className="block text-sm font-normal text-brass">{say(M.standPracticeOnly)}</span>
                     )}
                   </td>
                   <td className="pr-4">
                     <Words of={gaugeKind(g.kind).name} />
                   </td>
-                  <td className="figures whitespace-nowrap pr-4">{sayStep(g, g.step, unit)}</td>
                   <td className="figures whitespace-nowrap pr-4">
-                    {g.kind === 'dial' || g.kind === 'laser'
-                      ? `± ${sayIn(g, g.high, unit, 1)}`
-                      : `${sayIn(g, g.low, unit, 1).replace(/(\d)\s.*$/, '$1')} to ${sayIn(g, g.high, unit, 1)}`}
+                    <Words of={sayStep(g, g.step, unit)} />
                   </td>
                   <td className="figures whitespace-nowrap pr-4">
-                    {sayStep(g, Number((2 * readingUncertainty(g.step)).toPrecision(2)), unit)}
+                    {g.kind === 'dial' || g.kind === 'laser'
+                      ? `± ${say(sayIn(g, g.high, unit, 1))}`
+                      : say(
+                          M.to({
+                            g: say(sayIn(g, g.low, unit, 1)).replace(/(\d)\s.*$/, '$1'),
+                            g2: sayIn(g, g.high, unit, 1),
+                          }),
+                        )}
+                  </td>
+                  <td className="figures whitespace-nowrap pr-4">
+                    <Words of={sayStep(g, Number((2 * readingUncertainty(g.step)).toPrecision(2)), unit)} />
                   </td>
                   <td className="pr-4">
                     {g.standIn ? (
-                      <span className="text-muted">none</span>
+                      <span className="text-muted">{say(M.none)}</span>
                     ) : (
                       <span className={isOverdue(g) ? 'font-medium text-stop' : ''}>
-                        {isOverdue(g) ? 'out of date since ' : ''}
+                        {isOverdue(g) ? say(M.outDateSince) : ''}
                         {format(new Date(g.calibrationDue), 'd MMM yyyy')}
                       </span>
                     )}
@@ -124,24 +129,24 @@ export function GaugesPage() {
                           rel="noreferrer"
                           className="flex min-h-8 max-w-48 items-center truncate text-sm text-steel underline underline-offset-4"
                         >
-                          certificate of {format(new Date(c.at), 'd MMM yyyy')}
+                          {say(M.certificate({ at: format(new Date(c.at), 'd MMM yyyy') }))}
                         </a>
                       ))}
                   </td>
                   <td className="text-right">
                     {person && records(person.role) && !g.standIn && (
                       <Button weight="bare" className="!text-base" onClick={() => setRenewing(g)}>
-                        Enter a calibration
+                        {say(M.enterCalibration)}
                       </Button>
                     )}
                     {person?.role === 'lead' && !g.standIn && (
                       <Button
                         weight="bare"
                         className="!text-base"
-                        aria-label={`Out of use: ${g.name}`}
+                        aria-label={say(M.outUse({ name: g.name }))}
                         onClick={() => void use(g, false)}
                       >
-                        Out of use
+                        {say(M.outUse2)}
                       </Button>
                     )}
                   </td>
@@ -155,10 +160,8 @@ export function GaugesPage() {
             </Fault>
           )}
           {outOfUse.length > 0 && (
-            <section aria-label="Out of use" className="mt-4">
-              <h2 className="kicker m-0 border-b border-rule pb-1">
-                Out of use; what was read with it stands
-              </h2>
+            <section aria-label={say(M.outUse2)} className="mt-4">
+              <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.outUseWhatReadStands)}</h2>
               <ul className="m-0 list-none p-0">
                 {outOfUse.map((g) => (
                   <li key={g.id} className="flex items-center gap-4 border-b border-faint py-1">
@@ -170,10 +173,10 @@ export function GaugesPage() {
                       <Button
                         weight="bare"
                         className="!text-base"
-                        aria-label={`Back in use: ${g.name}`}
+                        aria-label={say(M.backUse({ name: g.name }))}
                         onClick={() => void use(g, true)}
                       >
-                        Back in use
+                        {say(M.backUse2)}
                       </Button>
                     )}
                   </li>
@@ -181,11 +184,7 @@ export function GaugesPage() {
               </ul>
             </section>
           )}
-          <p className="mt-3 max-w-3xl text-sm text-muted">
-            The doubt holds in 95 of 100: the step’s share r/√12 (GUM) and what gauge and hand scatter by, 0.4
-            of a step until repeats say better; a difference of two readings has √2 of it. A reading taken out
-            of date carries a caution on screen and sheet.
-          </p>
+          <p className="mt-3 max-w-3xl text-sm text-muted">{say(M.doubtHolds95100Steps)}</p>
         </div>
       </main>
       {renewing && <Renew key={renewing.id} gauge={renewing} onClose={() => setRenewing(null)} />}
@@ -197,6 +196,7 @@ export function GaugesPage() {
 }
 
 function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
+  const say = useSay();
   const client = useQueryClient();
   const [due, setDue] = useState('');
   const [paper, setPaper] = useState<File | null>(null);
@@ -214,15 +214,15 @@ function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
       setFault(
         error instanceof ApiFault
           ? (error.faults[0]?.message ?? error.title)
-          : 'No connection to the server: the date is entered when it is there.',
+          : say(M.noConnectionServerDateEntered),
       );
     }
   };
   return (
-    <Dialog open onClose={onClose} title={`${gauge.name}: back from calibration`}>
+    <Dialog open onClose={onClose} title={say(M.backFromCalibration({ name: gauge.name }))}>
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
         <label className="flex flex-col">
-          <span className="kicker">Next due</span>
+          <span className="kicker">{say(M.nextDue)}</span>
           <input
             type="date"
             value={due}
@@ -232,7 +232,7 @@ function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
           />
         </label>
         <label className="flex flex-col">
-          <span className="kicker">Its certificate: PDF, JPEG or PNG, if there is one</span>
+          <span className="kicker">{say(M.certificatePdfJpegPngIf)}</span>
           <input
             type="file"
             accept="application/pdf,image/jpeg,image/png"
@@ -246,7 +246,7 @@ function Renew({ gauge, onClose }: { gauge: Instrument; onClose: () => void }) {
           </Fault>
         )}
         <Button type="submit" weight="solid" className="self-start">
-          Write it in the register
+          {say(M.writeRegister)}
         </Button>
       </form>
     </Dialog>

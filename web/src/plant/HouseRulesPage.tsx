@@ -1,6 +1,7 @@
 import { allMethods } from '@fulcrant/core/job';
 import { chosenOf } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -11,6 +12,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Where practitioners disagree the plant follows one school; a job takes over what holds when it is opened. */
 export function HouseRulesPage() {
@@ -26,34 +28,41 @@ export function HouseRulesPage() {
       await call('POST', '/api/house-rules', { [rule]: answer });
       await client.invalidateQueries({ queryKey: ['house-rules'] });
     } catch (error) {
-      setFault(
-        error instanceof ApiFault
-          ? error.title
-          : 'No connection to the server: a house rule is set when it is there.',
-      );
+      setFault(error instanceof ApiFault ? error.title : say(M.noConnectionServerHouseRule));
     }
   };
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">House rules</h1>
+          <h1 className="m-0 text-3xl">{say(M.houseRules)}</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
-            Shift board
+            {say(M.shiftBoard)}
           </Link>
         </div>
         <div className="px-6 py-3">
           <p className="m-0 max-w-3xl text-muted">
-            {lead
-              ? 'A new job follows what is chosen here.'
-              : 'A lead hand sets these; a new job follows them.'}{' '}
-            The maker’s sheet outranks them all; a job may follow another school, and its sheet says so.
-            {kept.data?.set &&
-              ` Last set by ${kept.data.set.by}, ${format(new Date(kept.data.set.at), 'd MMM yyyy HH:mm')}.`}
+            {say(
+              M.makersSheetOutranksThemAll({
+                lead: lead ? 'newJobFollowsWhatCho' : 'leadHandSetsTheseNew',
+                set:
+                  kept.data?.set &&
+                  say(
+                    M.lastSet({
+                      by: kept.data.set.by,
+                      at: format(new Date(kept.data.set.at), 'd MMM yyyy HH:mm'),
+                    }),
+                  ),
+              }),
+            )}
           </p>
           {/* Nothing is shown as chosen before it is known what is. */}
-          {kept.isPending && <p className="m-0 py-3 text-lg">Fetching the house rules …</p>}
-          {kept.isError && <Fault>{kept.error.message}</Fault>}
+          {kept.isPending && <p className="m-0 py-3 text-lg">{say(M.fetchingHouseRules)}</p>}
+          {kept.isError && (
+            <Fault>
+              <Words of={saidBy(kept.error)} />
+            </Fault>
+          )}
           {(kept.data ? allMethods() : []).map((q) => (
             <section
               key={q.id}

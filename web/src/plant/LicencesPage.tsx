@@ -1,17 +1,21 @@
+import { MessageError, saidBy } from '@fulcrant/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Shipped = { name: string; version: string; licence: string };
 
 /** Whose work the product stands on: every package that ships with it, under its licence. */
 export function LicencesPage() {
+  const say = useSay();
   const shipped = useQuery({
     queryKey: ['licences'],
     queryFn: async (): Promise<Shipped[]> => {
       const response = await fetch('/licences.json');
-      if (!response.ok) throw new Error('The list is not with this build.');
+      if (!response.ok) throw new MessageError(M.listNotWithBuild);
       return (await response.json()) as Shipped[];
     },
     staleTime: Number.POSITIVE_INFINITY,
@@ -19,13 +23,15 @@ export function LicencesPage() {
   const of = (kind: string) => shipped.data?.filter((s) => s.licence === kind) ?? [];
   const kinds = [...new Set(shipped.data?.map((s) => s.licence))].sort((a, b) => of(b).length - of(a).length);
   return (
-    <Page title="Licences" ways={[['/plant', 'The plant']]} corner={<Corner />}>
+    <Page title={say(M.licences)} ways={[['/plant', say(M.plant)]]} corner={<Corner />}>
       <p className="m-0 max-w-3xl">
-        Fulcrant’s own code is under the MIT licence. The fonts it ships are under the SIL Open Font License
-        1.1. It stands on {shipped.data?.length ?? '…'} packages of others, each under its own licence; their
-        texts lie in the packages.
+        {say(M.fulcrantsOwnCodeUnderMit({ count: shipped.data?.length ?? '…' }))}
       </p>
-      {shipped.isError && <Fault>{shipped.error.message}</Fault>}
+      {shipped.isError && (
+        <Fault>
+          <Words of={saidBy(shipped.error)} />
+        </Fault>
+      )}
       {kinds.map((kind) => {
         const all = of(kind);
         return (

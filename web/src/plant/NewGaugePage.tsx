@@ -9,6 +9,7 @@ import { Link, useNavigate } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** A gauge of one's own into the register: its step becomes the uncertainty of what is read with it. */
 export function NewGaugePage() {
@@ -48,7 +49,7 @@ export function NewGaugePage() {
     } catch (error) {
       if (error instanceof ApiFault)
         setFaults(Object.fromEntries(error.faults.map((f) => [f.path, f.message])));
-      else setFaults({ name: 'No connection to the server: a gauge is entered when it is there.' });
+      else setFaults({ name: say(M.noConnectionServerGaugeEntered) });
     }
   };
   const row = (key: keyof typeof text, label: string, type = 'text') => (
@@ -73,15 +74,15 @@ export function NewGaugePage() {
   return (
     <main className="mx-auto my-4 max-w-2xl border border-rule px-6 py-4">
       <div className="flex items-baseline justify-between pb-3">
-        <h1 className="m-0 text-3xl">Add a gauge</h1>
+        <h1 className="m-0 text-3xl">{say(M.addGauge)}</h1>
         <Link className="text-steel underline underline-offset-4" to="/">
-          Shift board
+          {say(M.shiftBoard)}
         </Link>
       </div>
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-4 sm:grid-cols-2">
-        {row('name', 'Name, as it is called here')}
+        {row('name', say(M.nameAsCalledHere))}
         <label className="flex flex-col">
-          <span className="kicker">Kind</span>
+          <span className="kicker">{say(M.kind2)}</span>
           <select
             value={kind}
             onChange={(e) => setKind(e.target.value as Instrument['kind'])}
@@ -94,12 +95,12 @@ export function NewGaugePage() {
             ))}
           </select>
         </label>
-        {row('step', `Step: ${say(gaugeKind(kind).step)}`)}
-        {row('calibrationDue', 'Calibration due', 'date')}
-        {row('low', 'Reads from')}
-        {row('high', 'Reads to')}
+        {row('step', say(M.step2({ step: gaugeKind(kind).step })))}
+        {row('calibrationDue', say(M.calibrationDue2), 'date')}
+        {row('low', say(M.readsFrom))}
+        {row('high', say(M.reads2))}
         <Button type="submit" weight="solid" className="self-start">
-          Into the register
+          {say(M.intoRegister)}
         </Button>
       </form>
     </main>

@@ -15,10 +15,12 @@ import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 import { TakeIn } from './TakeIn.tsx';
 
 /** What makers’ sheets say of parts: typed once, looked over by somebody else, taken into every job that uses the part. */
 export function PartsPage() {
+  const say = useSay();
   const [typed, setTyped] = useState('');
   const { person } = useSession();
   const looked = useDeferredValue(typed.trim());
@@ -27,30 +29,30 @@ export function PartsPage() {
   const [taking, setTaking] = useState(false);
   const may = records(person?.role);
   return (
-    <Page title="Cards of parts" ways={[['/register', 'Register']]} corner={<Corner />}>
+    <Page title={say(M.cardsParts)} ways={[['/register', say(M.register)]]} corner={<Corner />}>
       <div className="flex flex-wrap items-end gap-4 pb-3">
         <div className="min-w-60 flex-1">
-          <TextField label="Find by what is stamped on it" value={typed} onText={setTyped} />
+          <TextField label={say(M.findWhatStamped)} value={typed} onText={setTyped} />
         </div>
-        {may && <Button onClick={() => setWriting('new')}>Write a card</Button>}
-        {may && <Button onClick={() => setTaking(true)}>From a file</Button>}
+        {may && <Button onClick={() => setWriting('new')}>{say(M.writeCard)}</Button>}
+        {may && <Button onClick={() => setTaking(true)}>{say(M.fromFile)}</Button>}
         <a
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
           href="/api/parts.csv"
         >
-          CSV
+          {say(M.csv)}
         </a>
       </div>
-      {cards.data?.length === 0 && <p className="text-lg">No card by these words.</p>}
-      <ul className="m-0 list-none p-0" aria-label="Cards">
+      {cards.data?.length === 0 && <p className="text-lg">{say(M.noCardTheseWords)}</p>}
+      <ul className="m-0 list-none p-0" aria-label={say(M.cards)}>
         {cards.data?.map((c) => (
           <Card key={c.key} card={c} onChange={may ? () => setWriting(c) : null} />
         ))}
       </ul>
       {taking && (
         <TakeIn
-          title="Cards from a file"
-          head="designation, trade, source, field, value"
+          title={say(M.cardsFromFile)}
+          head={say(M.designationTradeSourceFieldValue)}
           path="/api/parts/import"
           renews="part"
           onClose={() => setTaking(false)}
@@ -103,12 +105,18 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
           })}
         </dl>
         <p className="m-0 text-sm text-muted">
-          Version {card.version}, {card.by}, {format(new Date(card.at), 'd MMM yyyy')}
-          {card.source ? `, from ${card.source}` : ''}.{' '}
+          {say(
+            M.version({
+              version: card.version,
+              by: card.by,
+              at: format(new Date(card.at), 'd MMM yyyy'),
+              source: card.source ? M.from({ source: card.source }) : '',
+            }),
+          )}{' '}
           {card.looked ? (
-            <span className="text-good">Looked over by {card.looked.by}.</span>
+            <span className="text-good">{say(M.lookedOver({ by: card.looked.by }))}</span>
           ) : (
-            <span className="text-brass">Not looked over by anybody else yet.</span>
+            <span className="text-brass">{say(M.notLookedOverAnybodyElse)}</span>
           )}
         </p>
         {fault && (
@@ -121,11 +129,11 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
         <span className="flex flex-wrap items-start justify-end">
           {!card.looked && card.by !== person?.name && (
             <Button weight="bare" onClick={() => void look()}>
-              It is right
+              {say(M.right)}
             </Button>
           )}
           <Button weight="bare" onClick={onChange}>
-            Change it
+            {say(M.change2)}
           </Button>
         </span>
       )}
@@ -156,8 +164,7 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
     if (!chosen) return;
     const read = readPart(chosen, text, unit);
     if ('faults' in read) return setFaults(read.faults);
-    if (Object.keys(read.values).length === 0)
-      return setFaults({ '': 'A card says something of the part: one value at least.' });
+    if (Object.keys(read.values).length === 0) return setFaults({ '': tell(M.cardSaysSomethingPartOne) });
     try {
       await call('POST', '/api/parts', {
         designation: designation.trim(),
@@ -172,20 +179,25 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
     }
   };
   return (
-    <Dialog open onClose={onClose} title={card ? `${card.key}: a new version` : 'A card of a part'} wide>
+    <Dialog
+      open
+      onClose={onClose}
+      title={card ? tell(M.newVersion({ key: card.key })) : tell(M.cardPart)}
+      wide
+    >
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-4">
         <div className="grid gap-x-6 gap-y-3 sm:grid-cols-3">
           <TextField
-            label="Stamped on it"
+            label={tell(M.stamped)}
             value={designation}
             onText={setDesignation}
             fault={faults.designation}
             disabled={card !== null}
           />
           <div>
-            <span className="kicker">For</span>
+            <span className="kicker">{tell(M.forText)}</span>
             <Choice
-              label="For"
+              label={tell(M.forText)}
               value={trade}
               disabled={card !== null}
               options={allTrades()
@@ -198,7 +210,7 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
             />
           </div>
           <TextField
-            label="From which sheet"
+            label={tell(M.fromWhichSheet)}
             value={source}
             onText={setSource}
             maxLength={200}
@@ -235,11 +247,9 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
             <Words of={faults['']} />
           </Fault>
         )}
-        <p className="m-0 text-sm text-muted">
-          Only what the maker’s sheet says. Somebody else looks it over before jobs take it for confirmed.
-        </p>
+        <p className="m-0 text-sm text-muted">{tell(M.onlyWhatMakersSheetSays)}</p>
         <Button type="submit" weight="solid" className="self-start">
-          Into the cards
+          {tell(M.intoCards)}
         </Button>
       </form>
     </Dialog>

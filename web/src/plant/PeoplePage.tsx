@@ -1,5 +1,6 @@
 import { type PersonLine, ROLE_SAID, ROLES, type Role } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
@@ -11,13 +12,15 @@ import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 const OPTIONS = ROLES.map((r) => [r, ROLE_SAID[r][0]] as const);
 
 /** Who works here, in what role; a lead hand adds them, lets them in anew, and lets them go with their record kept. */
 export function PeoplePage() {
+  const say = useSay();
   const people = usePeople();
   const { person } = useSession();
   const client = useQueryClient();
@@ -39,10 +42,10 @@ export function PeoplePage() {
   const all = people.data?.people ?? [];
   return (
     <Page
-      title="People"
+      title={say(M.people)}
       ways={[
-        ['/plant', 'The plant'],
-        ['/account', 'My password'],
+        ['/plant', say(M.plant)],
+        ['/account', say(M.myPassword)],
       ]}
       corner={<Corner />}
     >
@@ -52,8 +55,12 @@ export function PeoplePage() {
           <Words of={fault} />
         </Fault>
       )}
-      {people.isError && <Fault>{people.error.message}</Fault>}
-      <ul className="m-0 mt-2 list-none p-0" aria-label="People">
+      {people.isError && (
+        <Fault>
+          <Words of={saidBy(people.error)} />
+        </Fault>
+      )}
+      <ul className="m-0 mt-2 list-none p-0" aria-label={say(M.people)}>
         {all.map((p) => (
           <li
             key={p.id}
@@ -64,17 +71,19 @@ export function PeoplePage() {
               <span className="font-label text-xl font-semibold">{p.name}</span>
               <span className="block text-sm text-muted">
                 {p.retiredAt ? (
-                  `retired ${format(new Date(p.retiredAt), 'd MMM yyyy')}; what they signed stays theirs`
+                  say(
+                    M.retiredWhatTheySignedStays({ retiredAt: format(new Date(p.retiredAt), 'd MMM yyyy') }),
+                  )
                 ) : p.canSignIn ? (
                   <Words of={ROLE_SAID[p.role][1]} />
                 ) : (
-                  'has not chosen a password yet'
+                  say(M.hasNotChosenPasswordYet)
                 )}
               </span>
             </div>
             {lead && !p.retiredAt ? (
               <Choice
-                label={`Role of ${p.name}`}
+                label={say(M.role({ name: p.name }))}
                 value={p.role}
                 options={OPTIONS}
                 onChange={(role) => void change(p, { role })}
@@ -88,7 +97,7 @@ export function PeoplePage() {
               <span className="flex flex-wrap justify-end">
                 {p.retiredAt ? (
                   <Button weight="bare" onClick={() => void change(p, { retired: false })}>
-                    Take back
+                    {say(M.takeBack)}
                   </Button>
                 ) : (
                   <>
@@ -101,10 +110,10 @@ export function PeoplePage() {
                         })
                       }
                     >
-                      Code to sign in
+                      {say(M.codeSign)}
                     </Button>
                     <Button weight="bare" onClick={() => setLeaving(p)}>
-                      Retire
+                      {say(M.retire)}
                     </Button>
                   </>
                 )}
@@ -113,27 +122,27 @@ export function PeoplePage() {
           </li>
         ))}
       </ul>
-      <Dialog open={code !== null} onClose={() => setCode(null)} title={`A code for ${code?.name ?? ''}`}>
+      <Dialog
+        open={code !== null}
+        onClose={() => setCode(null)}
+        title={say(M.code({ name: code?.name ?? '' }))}
+      >
         <p className="m-0">
-          Told this once, good once, for three days. With it {code?.name} chooses a password under{' '}
-          <em>In by a code</em> on the sign-in page.
+          {say(M.toldOnceGoodOnceThree({ name: code?.name }))} <em>{say(M.code2)}</em> {say(M.signPage)}
         </p>
         <p className="figures my-4 border-y border-rule py-3 text-center text-4xl" data-code>
           {code?.code}
         </p>
         <Button weight="solid" onClick={() => setCode(null)}>
-          It is handed over
+          {say(M.handedOver)}
         </Button>
       </Dialog>
       <Dialog
         open={leaving !== null}
         onClose={() => setLeaving(null)}
-        title={`${leaving?.name ?? ''} retires`}
+        title={say(M.retires({ name: leaving?.name ?? '' }))}
       >
-        <p className="mt-0">
-          They are signed out at once and can sign in no more. All they recorded and signed stays under their
-          name.
-        </p>
+        <p className="mt-0">{say(M.theySignedOutOnceCan)}</p>
         <div className="flex flex-wrap gap-3">
           <Button
             weight="stop"
@@ -142,9 +151,9 @@ export function PeoplePage() {
               setLeaving(null);
             }}
           >
-            Retire {leaving?.name}
+            {say(M.retire2({ name: leaving?.name }))}
           </Button>
-          <Button onClick={() => setLeaving(null)}>Leave it</Button>
+          <Button onClick={() => setLeaving(null)}>{say(M.leave)}</Button>
         </div>
       </Dialog>
     </Page>
@@ -152,6 +161,7 @@ export function PeoplePage() {
 }
 
 function AddPerson({ onAdded }: { onAdded: (added: { name: string; code: string }) => void }) {
+  const say = useSay();
   const client = useQueryClient();
   const [name, setName] = useState('');
   const [role, setRole] = useState<Role>('fitter');
@@ -175,18 +185,18 @@ function AddPerson({ onAdded }: { onAdded: (added: { name: string; code: string 
       className="grid items-start gap-x-6 gap-y-3 pb-3 sm:grid-cols-[minmax(10rem,1fr)_14rem_auto]"
     >
       <TextField
-        label="Somebody new, by name"
+        label={say(M.somebodyNewName)}
         value={name}
         onText={setName}
         maxLength={60}
         fault={faults.name ?? faults['']}
       />
       <div>
-        <span className="kicker">Role</span>
-        <Choice label="Role" value={role} options={OPTIONS} onChange={setRole} />
+        <span className="kicker">{say(M.role2)}</span>
+        <Choice label={say(M.role2)} value={role} options={OPTIONS} onChange={setRole} />
       </div>
       <Button type="submit" weight="solid" className="mt-4">
-        Add
+        {say(M.add)}
       </Button>
     </form>
   );

@@ -1,6 +1,6 @@
 import { type Plant, plantSchema } from '@fulcrant/core/api';
 import { check } from '@fulcrant/core/judgement';
-import { formatLength, parseLength } from '@fulcrant/core/units';
+import { formatLength, parseLength, saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { call } from '../data/api.ts';
@@ -11,25 +11,31 @@ import { Corner } from '../entry/Corner.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { useSettings, Words } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 const WAYS = [
-  ['/people', 'People'],
-  ['/house-rules', 'House rules'],
-  ['/gauges', 'Gauges'],
-  ['/register', 'Register'],
-  ['/licences', 'Licences'],
+  ['/people', M.people],
+  ['/house-rules', M.houseRules],
+  ['/gauges', M.gauges],
+  ['/register', M.register],
+  ['/licences', M.licences],
 ] as const;
 
 /** What the plant is told once, and every sheet follows. */
 export function PlantPage() {
+  const say = useSay();
   const plant = usePlant();
   const [told, setTold] = useState(false);
   return (
-    <Page title="The plant" ways={WAYS} corner={<Corner />}>
-      {plant.isPending && <p className="text-muted">Fetching the plant …</p>}
-      {plant.isError && <Fault>{plant.error.message}</Fault>}
+    <Page title={say(M.plant)} ways={WAYS} corner={<Corner />}>
+      {plant.isPending && <p className="text-muted">{say(M.fetchingPlant)}</p>}
+      {plant.isError && (
+        <Fault>
+          <Words of={saidBy(plant.error)} />
+        </Fault>
+      )}
       {plant.data && (
         <PlantForm plant={plant.data} told={told} onTold={setTold} key={JSON.stringify(plant.data)} />
       )}
@@ -47,6 +53,7 @@ function PlantForm({
   told: boolean;
   onTold: (told: boolean) => void;
 }) {
+  const say = useSay();
   const { person, told: tell } = useSession();
   const { unit } = useSettings();
   const client = useQueryClient();
@@ -77,8 +84,7 @@ function PlantForm({
     const sections = text.stock.split(/[\s;]{2,}|;|\n/).flatMap((s) => (s.trim() ? [s.trim()] : []));
     const read = sections.map((s) => parseLength(s, unit));
     const wrong = read.findIndex((r) => !r.ok);
-    if (wrong >= 0)
-      return setFaults({ stock: `“${sections[wrong]}” is no section. Write them with two blanks between.` });
+    if (wrong >= 0) return setFaults({ stock: say(M.noSectionWriteThemTwo({ section: sections[wrong] })) });
     const body = {
       site: text.site.trim(),
       worksFrom: text.worksFrom.trim(),
@@ -109,24 +115,24 @@ function PlantForm({
       noValidate
       className="grid max-w-4xl gap-x-8 gap-y-5 sm:grid-cols-2"
     >
-      {row('site', 'The site is called')}
+      {row('site', say(M.siteCalled))}
       <div>
-        <span className="kicker">Paper of its sheets</span>
+        <span className="kicker">{say(M.paperSheets)}</span>
         <Choice
-          label="Paper of its sheets"
+          label={say(M.paperSheets)}
           value={paper}
           disabled={!lead}
           options={[
             ['A4', 'A4'],
-            ['letter', 'Letter'],
+            ['letter', say(M.letter)],
           ]}
           onChange={setPaper}
         />
       </div>
       <div>
-        <span className="kicker">Units a new device begins with</span>
+        <span className="kicker">{say(M.unitsNewDeviceBegins)}</span>
         <Choice
-          label="Units a new device begins with"
+          label={say(M.unitsNewDeviceBegins)}
           value={units}
           disabled={!lead}
           options={[
@@ -137,18 +143,11 @@ function PlantForm({
         />
       </div>
       <div className="grid grid-cols-2 gap-6">
-        {row('worksFrom', 'Shift begins')}
-        {row('worksTo', 'and ends')}
+        {row('worksFrom', say(M.shiftBegins))}
+        {row('worksTo', say(M.ends))}
       </div>
-      <div className="sm:col-span-2">
-        {row('stock', 'Packing in the store: its sections, two blanks between')}
-      </div>
-      {plant.demo && (
-        <p className="m-0 text-brass sm:col-span-2">
-          This is a demo plant: people, machines and numbers are invented, and every sheet says so. Start an
-          empty one in a folder of its own.
-        </p>
-      )}
+      <div className="sm:col-span-2">{row('stock', say(M.packingStoreSectionsTwoBlanks))}</div>
+      {plant.demo && <p className="m-0 text-brass sm:col-span-2">{say(M.demoPlantPeopleMachinesNumbers)}</p>}
       {faults[''] && (
         <div className="sm:col-span-2">
           <Fault>
@@ -159,12 +158,12 @@ function PlantForm({
       {lead ? (
         <div className="flex items-center gap-4 sm:col-span-2">
           <Button type="submit" weight="solid">
-            So it holds from now on
+            {say(M.soHoldsFromNow)}
           </Button>
-          <span role="status">{told ? 'It holds.' : ''}</span>
+          <span role="status">{told ? say(M.holds) : ''}</span>
         </div>
       ) : (
-        <p className="m-0 text-muted sm:col-span-2">A lead hand keeps these.</p>
+        <p className="m-0 text-muted sm:col-span-2">{say(M.leadHandKeepsThese)}</p>
       )}
     </form>
   );

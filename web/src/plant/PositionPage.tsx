@@ -1,7 +1,8 @@
 import type { AutopsyTold, ShaftCardBody } from '@fulcrant/core/api';
 import { besideEachOther, livesOf, type PastJob, tracesOf, whenOf } from '@fulcrant/core/history';
 import { allTrades, records } from '@fulcrant/core/job';
-import { textKey } from '@fulcrant/core/messages';
+import { inline, textKey } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -17,17 +18,25 @@ import { Page } from '../ui/Page.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { Whole } from '../ui/Whole.tsx';
 import { AutopsyDialog } from './AutopsyDialog.tsx';
+import { M } from './messages.ts';
 import { ShaftDialog } from './ShaftDialog.tsx';
 import { ShaftStrip } from './ShaftStrip.tsx';
 
 /** What a label stands for. */
 export function LabelPage() {
+  const say = useSay();
   const { label = '' } = useParams();
   const found = useQuery({ queryKey: ['label', label], queryFn: () => positionOfLabel(label), retry: false });
   if (found.data) return <Navigate to={`/positions/${found.data.id}`} replace />;
   return (
     <Page title={label.toUpperCase()}>
-      {found.isError ? <Fault>{found.error.message}</Fault> : <p>Looking it up …</p>}
+      {found.isError ? (
+        <Fault>
+          <Words of={saidBy(found.error)} />
+        </Fault>
+      ) : (
+        <p>{say(M.lookingUp)}</p>
+      )}
     </Page>
   );
 }
@@ -42,6 +51,7 @@ function Shafts({
   shafts: readonly ShaftCardBody[];
   here: string;
 }) {
+  const say = useSay();
   const { person } = useSession();
   const places = (useRegister(machine).data?.positions ?? []).filter((p) => p.machine === machine);
   const [drawing, setDrawing] = useState<ShaftCardBody | 'new' | null>(null);
@@ -54,11 +64,11 @@ function Shafts({
         <p className="m-0 flex flex-wrap gap-x-6 no-print">
           {shafts.map((s) => (
             <Button key={s.name} weight="bare" onClick={() => setDrawing(s)}>
-              Change “{s.name}”
+              {say(M.change({ name: s.name }))}
             </Button>
           ))}
           <Button weight="bare" onClick={() => setDrawing('new')}>
-            Draw a shaft
+            {say(M.drawShaft)}
           </Button>
         </p>
       )}
@@ -76,27 +86,30 @@ function Shafts({
 
 /** A position with its years: what stands there, every job, its numbers as a strip, two jobs laid over each other, what came out. */
 export function PositionPage() {
+  const say = useSay();
   const { id = '' } = useParams();
   const told = usePosition(id);
   const { person } = useSession();
   if (!told.data)
     return (
-      <Page title="Position" ways={[['/register', 'Register']]} corner={<Corner />}>
+      <Page title={say(M.position2)} ways={[['/register', say(M.register)]]} corner={<Corner />}>
         {told.isError ? (
-          <Fault>{told.error.message}</Fault>
+          <Fault>
+            <Words of={saidBy(told.error)} />
+          </Fault>
         ) : (
-          <p className="text-muted">Fetching its years …</p>
+          <p className="text-muted">{say(M.fetchingYears)}</p>
         )}
       </Page>
     );
   const { card, past } = told.data;
   return (
-    <Page title={card.machine} ways={[['/register', 'Register']]} corner={<Corner />}>
+    <Page title={card.machine} ways={[['/register', say(M.register)]]} corner={<Corner />}>
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 pb-2">
         <p className="m-0 text-xl">
           {card.position}
           <span className="ml-4 text-base text-muted">
-            {[card.area, `label ${card.label}`].filter(Boolean).join(' · ')}
+            {[card.area, say(M.label({ label: card.label }))].filter(Boolean).join(' · ')}
           </span>
         </p>
         <span className="flex flex-wrap gap-3 no-print">
@@ -106,14 +119,14 @@ export function PositionPage() {
             target="_blank"
             rel="noreferrer"
           >
-            Its label
+            {say(M.label2)}
           </a>
           {records(person?.role) && (
             <Link
               to={`/jobs/new?position=${card.id}&q=${encodeURIComponent(`${card.machine} ${card.position}`.slice(0, 80))}`}
               className="inline-flex min-h-12 items-center bg-ink px-5 font-label text-lg font-semibold text-paper"
             >
-              Open a job here
+              {say(M.openJobHere)}
             </Link>
           )}
         </span>
@@ -130,10 +143,10 @@ export function PositionPage() {
 
 function Jobs({ past }: { past: readonly PastJob[] }) {
   const say = useSay();
-  if (past.length === 0) return <p className="text-lg">Nothing was done here yet.</p>;
+  if (past.length === 0) return <p className="text-lg">{say(M.nothingDoneHereYet)}</p>;
   return (
-    <section aria-label="Jobs">
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-3">Jobs</h2>
+    <section aria-label={say(M.jobs)}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-3">{say(M.jobs)}</h2>
       <ul className="m-0 list-none p-0">
         {past.map((j) => (
           <li key={j.jobId} className="border-b border-faint">
@@ -149,12 +162,12 @@ function Jobs({ past }: { past: readonly PastJob[] }) {
                 <span className="text-sm text-muted">{j.number}</span>
               </span>
               <span className="text-sm text-muted">
-                {j.state === 'open' ? 'open · ' : ''}
+                {j.state === 'open' ? say(M.open2) : ''}
                 {j.partNumber ? `${j.partNumber} · ` : ''}
                 {j.rows
                   .filter(([, v]) => !say(v).includes('–'))
                   .slice(0, 4)
-                  .map(([k, v]) => `${say(k).charAt(0).toLowerCase()}${say(k).slice(1)} ${say(v)}`)
+                  .map(([k, v]) => `${say(inline(k, 'first'))} ${say(v)}`)
                   .join(' · ')}
               </span>
             </Link>
@@ -170,13 +183,14 @@ const SAME = 0.0004;
 const PAD_MS = 40 * 86_400_000;
 
 function Strip({ past }: { past: readonly PastJob[] }) {
+  const say = useSay();
   const traces = tracesOf(past).filter((t) => t.points.length > 1);
   if (traces.length === 0) return null;
   const times = past.map((j) => Date.parse(whenOf(j)));
   const span = [Math.min(...times) - PAD_MS, Math.max(...times) + PAD_MS] as const;
   return (
-    <section aria-label="Over the years">
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Over the years; open dots as found</h2>
+    <section aria-label={say(M.overYears)}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.overYearsOpenDotsAs)}</h2>
       {traces.map((t) => (
         <Whole key={textKey(t.label)} what={t.label} again={t}>
           <StripTrace trace={t} span={span} />
@@ -197,20 +211,20 @@ function SideBySide({ past }: { past: readonly PastJob[] }) {
   );
   const rows = before && after ? besideEachOther(before, after) : [];
   return (
-    <section aria-label="Two jobs side by side">
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">Laid over each other</h2>
+    <section aria-label={say(M.twoJobsSideSide)}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.laidOverEachOther)}</h2>
       <div className="overflow-x-auto">
         <table className="w-full min-w-[36rem] border-collapse text-left">
           <thead>
             <tr>
-              <th className="w-48 py-1 font-normal text-muted">number</th>
+              <th className="w-48 py-1 font-normal text-muted">{say(M.number)}</th>
               <th className="w-72 pr-6 font-normal">
-                <Choice label="The earlier job" value={a} options={options} onChange={setA} />
+                <Choice label={say(M.earlierJob)} value={a} options={options} onChange={setA} />
               </th>
               <th className="w-72 pr-6 font-normal">
-                <Choice label="The later job" value={b} options={options} onChange={setB} />
+                <Choice label={say(M.laterJob)} value={b} options={options} onChange={setB} />
               </th>
-              <th className="font-normal text-muted">changed by</th>
+              <th className="font-normal text-muted">{say(M.changed)}</th>
             </tr>
           </thead>
           <tbody>
@@ -221,15 +235,15 @@ function SideBySide({ past }: { past: readonly PastJob[] }) {
                 </td>
                 {[r.before, r.after].map((v, i) => (
                   <td key={i === 0 ? 'before' : 'after'} className="figures">
-                    {v === null ? '–' : sayTraced(v, r.quantity, unit)}
+                    {v === null ? '–' : <Words of={sayTraced(v, r.quantity, unit)} />}
                   </td>
                 ))}
                 <td className="figures whitespace-nowrap">
                   {r.changed === null
                     ? ''
                     : Math.abs(r.changed) < SAME
-                      ? 'as before'
-                      : `${r.changed >= 0 ? '+' : '−'}${sayTraced(Math.abs(r.changed), r.quantity, unit)}`}
+                      ? say(M.asBefore)
+                      : `${r.changed >= 0 ? '+' : '−'}${say(sayTraced(Math.abs(r.changed), r.quantity, unit))}`}
                 </td>
               </tr>
             ))}
@@ -241,6 +255,7 @@ function SideBySide({ past }: { past: readonly PastJob[] }) {
 }
 
 function Lives({ past }: { past: readonly PastJob[] }) {
+  const say = useSay();
   // Only what was fitted lives; a survey or a watch fits nothing.
   const fits = allTrades().flatMap((t) => (t.slots.part?.failure ? [t.id] : []));
   const lives = livesOf(
@@ -250,8 +265,8 @@ function Lives({ past }: { past: readonly PastJob[] }) {
   if (lives.length < 2) return null;
   const sheet = (kind: string) => past.find((j) => j.kind === kind)?.sheet ?? '';
   return (
-    <section aria-label="How long each lived">
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">How long each lived</h2>
+    <section aria-label={say(M.howLongEachLived)}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.howLongEachLived)}</h2>
       <ul className="m-0 list-none p-0">
         {lives.map((l) => (
           <li
@@ -262,13 +277,17 @@ function Lives({ past }: { past: readonly PastJob[] }) {
               <Words of={sheet(l.kind)} />
             </span>
             <span className="text-muted">
-              {l.partNumber ? `${l.partNumber}, ` : ''}
-              {format(new Date(l.from), 'd MMM yyyy')} to{' '}
-              {l.to ? format(new Date(l.to), 'd MMM yyyy') : 'now'}
+              {say(
+                M.to2({
+                  partNumber: l.partNumber ? `${l.partNumber}, ` : '',
+                  from: format(new Date(l.from), 'd MMM yyyy'),
+                  to: l.to ? format(new Date(l.to), 'd MMM yyyy') : M.now,
+                }),
+              )}
             </span>
             <span className="figures">
-              {l.days} {l.days === 1 ? 'day' : 'days'}
-              {l.to ? '' : ' so far'}
+              {l.days} {l.days === 1 ? say(M.day) : say(M.days)}
+              {l.to ? '' : say(M.soFar)}
             </span>
           </li>
         ))}
@@ -280,23 +299,24 @@ function Lives({ past }: { past: readonly PastJob[] }) {
 const LIKELIHOOD = {
   likely: 'likely',
   possible: 'possible',
-  'spoken-against': 'more speaks against it',
+  'spoken-against': M.moreSpeaksAgainst,
 } as const;
 
 function Autopsies({ told }: { told: PositionTold }) {
+  const say = useSay();
   const { person } = useSession();
   const [open, setOpen] = useState(false);
   const { autopsies } = told;
   if (autopsies.length === 0 && !records(person?.role)) return null;
   return (
-    <section aria-label="What came out">
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">What came out</h2>
+    <section aria-label={say(M.whatCameOut)}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.whatCameOut)}</h2>
       {autopsies.map((a) => (
         <Autopsy key={a.id} told={a} />
       ))}
       {records(person?.role) && (
         <Button className="mt-3" onClick={() => setOpen(true)}>
-          Look at what came out
+          {say(M.lookWhatCameOut)}
         </Button>
       )}
       {open && <AutopsyDialog told={told} onClose={() => setOpen(false)} />}
@@ -311,46 +331,58 @@ function Autopsy({ told }: { told: AutopsyTold }) {
     <article className="border-b border-faint py-2" data-autopsy={first?.id ?? 'none'}>
       <p className="m-0">
         <span className="font-label text-lg font-semibold">
-          {first ? <Words of={first.cause} /> : 'Nothing points anywhere yet'}
+          {first ? <Words of={first.cause} /> : say(M.nothingPointsAnywhereYet)}
         </span>
-        {first && <span className="ml-3 text-brass">{LIKELIHOOD[first.likelihood]}</span>}
+        {first && (
+          <span className="ml-3 text-brass">
+            <Words of={LIKELIHOOD[first.likelihood]} />
+          </span>
+        )}
         <span className="ml-3 text-sm text-muted">
           {told.by}, {format(new Date(told.at), 'd MMM yyyy')}
-          {told.livedDays === null ? '' : `, it lived ${told.livedDays} days`}
+          {told.livedDays === null ? '' : say(M.livedDays2({ livedDays: told.livedDays }))}
         </span>
       </p>
       {first && (
         <p className="m-0 text-sm">
-          For it:{' '}
-          {first.speaksFor
-            .map((s) => s.words)
-            .map((x) => say(x))
-            .join('; ')}
-          .
+          {say(
+            M.forIt({
+              speaksFor: first.speaksFor
+                .map((s) => s.words)
+                .map((x) => say(x))
+                .join('; '),
+            }),
+          )}
           {first.speaksAgainst.length > 0 &&
-            ` Against it: ${first.speaksAgainst
-              .map((s) => s.words)
-              .map((x) => say(x))
-              .join('; ')}.`}
+            say(
+              M.against({
+                speaksAgainst: first.speaksAgainst
+                  .map((s) => s.words)
+                  .map((x) => say(x))
+                  .join('; '),
+              }),
+            )}
         </p>
       )}
-      {first && (
-        <p className="m-0 text-sm">
-          Before the next: <Words of={first.next} />
-        </p>
-      )}
+      {first && <p className="m-0 text-sm">{say(M.beforeNext({ next: first.next }))}</p>}
       {told.photos && told.photos.length > 0 && (
         <div className="my-2 flex flex-wrap gap-3">
           {told.photos.map((hash) => (
             <div key={hash} className="w-44">
-              <Photo hash={hash} words="What came out" />
+              <Photo hash={hash} words={say(M.whatCameOut)} />
             </div>
           ))}
         </div>
       )}
       {others.length > 0 && (
         <p className="m-0 text-sm text-muted">
-          Also: {others.map((c) => `${say(c.cause).toLowerCase()} (${LIKELIHOOD[c.likelihood]})`).join('; ')}.
+          {say(
+            M.also({
+              others: others
+                .map((c) => `${say(inline(c.cause))} (${say(LIKELIHOOD[c.likelihood])})`)
+                .join('; '),
+            }),
+          )}
         </p>
       )}
       {told.words && <p className="m-0 text-sm">“{told.words}”</p>}

@@ -1,6 +1,7 @@
 import type { RegisterLine } from '@fulcrant/core/api';
 import { records } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ScanLine, Search } from 'lucide-react';
@@ -13,13 +14,15 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 import { ScanDialog } from './ScanDialog.tsx';
 import { TakeIn } from './TakeIn.tsx';
 
 /** Areas, machines, positions: found by typing, by the tree, by a label under the camera or a keyboard scanner. */
 export function RegisterPage() {
+  const say = useSay();
   const { person } = useSession();
   const go = useNavigate();
   const [typed, setTyped] = useState('');
@@ -39,7 +42,7 @@ export function RegisterPage() {
     } catch {
       const [only] = lines;
       if (lines.length === 1 && only) await go(`/positions/${only.id}`);
-      else setFault('No position here has that label.');
+      else setFault(say(M.noPositionHereHasLabel));
     }
   };
   const submit = (e: FormEvent) => {
@@ -48,51 +51,53 @@ export function RegisterPage() {
   };
   return (
     <Page
-      title="Register"
+      title={say(M.register)}
       ways={[
-        ['/parts', 'Cards of parts'],
-        ['/plant', 'The plant'],
+        ['/parts', say(M.cardsParts)],
+        ['/plant', say(M.plant)],
       ]}
       corner={<Corner />}
     >
       <form onSubmit={submit} className="flex flex-wrap items-center gap-3 pb-3">
         <label className="flex min-h-12 min-w-60 flex-1 items-center gap-2 border-b-2 border-muted focus-within:border-brass">
           <Search aria-hidden="true" size={20} className="shrink-0 text-muted" />
-          <span className="sr-only">Find a machine, a position or a label</span>
+          <span className="sr-only">{say(M.findMachinePositionLabel)}</span>
           <input
             type="search"
             value={typed}
             onChange={(e) => setTyped(e.target.value)}
             maxLength={80}
-            placeholder="machine, position, label"
+            placeholder={say(M.machinePositionLabel)}
             className="min-h-11 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
           />
         </label>
         <Button onClick={() => setScanning(true)} className="inline-flex items-center gap-2">
-          <ScanLine aria-hidden="true" size={20} /> Scan a label
+          <ScanLine aria-hidden="true" size={20} /> {say(M.scanLabel)}
         </Button>
-        {may && <Button onClick={() => setAdding(true)}>New position</Button>}
-        {may && <Button onClick={() => setTaking(true)}>From a file</Button>}
+        {may && <Button onClick={() => setAdding(true)}>{say(M.newPosition)}</Button>}
+        {may && <Button onClick={() => setTaking(true)}>{say(M.fromFile)}</Button>}
       </form>
       {fault && (
         <Fault>
           <Words of={fault} />
         </Fault>
       )}
-      {found.isError && <Fault>{found.error.message}</Fault>}
+      {found.isError && (
+        <Fault>
+          <Words of={saidBy(found.error)} />
+        </Fault>
+      )}
       {found.isSuccess && lines.length === 0 && (
-        <p className="text-lg">
-          {looked === '' ? 'Nothing is in the register yet.' : 'Nothing by these words.'}
-        </p>
+        <p className="text-lg">{looked === '' ? say(M.nothingRegisterYet) : say(M.nothingTheseWords)}</p>
       )}
       <Areas lines={lines} />
-      {found.data?.more && <p className="text-muted">Not all are shown: type a word.</p>}
+      {found.data?.more && <p className="text-muted">{say(M.notAllShownTypeWord)}</p>}
       <p className="flex flex-wrap gap-x-6 pt-3">
         <a
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
           href="/api/register.csv"
         >
-          All of it as CSV
+          {say(M.allAsCsv)}
         </a>
         <a
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
@@ -100,15 +105,15 @@ export function RegisterPage() {
           target="_blank"
           rel="noreferrer"
         >
-          Labels of all positions, to print
+          {say(M.labelsAllPositionsPrint)}
         </a>
       </p>
       {scanning && <ScanDialog onClose={() => setScanning(false)} onLabel={(l) => void open(l)} />}
       {adding && <NewPosition onClose={() => setAdding(false)} />}
       {taking && (
         <TakeIn
-          title="Positions from a file"
-          head="area, machine, position"
+          title={say(M.positionsFromFile)}
+          head={say(M.areaMachinePosition)}
           path="/api/register/import"
           renews="register"
           onClose={() => setTaking(false)}
@@ -119,11 +124,12 @@ export function RegisterPage() {
 }
 
 function Areas({ lines }: { lines: readonly RegisterLine[] }) {
+  const say = useSay();
   const areas = [...new Set(lines.map((l) => l.area))];
   return areas.map((area) => (
-    <section key={area} aria-label={area || 'No area'}>
+    <section key={area} aria-label={area || say(M.noArea)}>
       <h2 className="kicker m-0 flex items-baseline justify-between border-b border-rule pb-1 pt-4">
-        {area || 'In no area yet'}
+        {area || say(M.noAreaYet)}
         {area && (
           <a
             className="text-steel underline underline-offset-4"
@@ -131,7 +137,7 @@ function Areas({ lines }: { lines: readonly RegisterLine[] }) {
             target="_blank"
             rel="noreferrer"
           >
-            labels
+            {say(M.labels)}
           </a>
         )}
       </h2>
@@ -154,12 +160,12 @@ function Areas({ lines }: { lines: readonly RegisterLine[] }) {
                       <span>{l.position}</span>
                       <span className="figures text-muted">{l.label}</span>
                       <span className="text-sm text-muted max-sm:col-span-2">
-                        {l.open > 0 ? `${l.open} open` : ''}
+                        {l.open > 0 ? say(M.open({ open: l.open })) : ''}
                         {l.open > 0 && l.lastSignedAt ? ' · ' : ''}
                         {l.lastSignedAt
-                          ? `signed ${format(new Date(l.lastSignedAt), 'd MMM yyyy')}`
+                          ? say(M.signed({ lastSignedAt: format(new Date(l.lastSignedAt), 'd MMM yyyy') }))
                           : l.jobs === 0
-                            ? 'nothing yet'
+                            ? say(M.nothingYet)
                             : ''}
                       </span>
                     </Link>
@@ -174,6 +180,7 @@ function Areas({ lines }: { lines: readonly RegisterLine[] }) {
 }
 
 function NewPosition({ onClose }: { onClose: () => void }) {
+  const say = useSay();
   const client = useQueryClient();
   const go = useNavigate();
   const [text, setText] = useState({ area: '', machine: '', position: '' });
@@ -202,18 +209,18 @@ function NewPosition({ onClose }: { onClose: () => void }) {
     }
   };
   return (
-    <Dialog open onClose={onClose} title="A new position">
+    <Dialog open onClose={onClose} title={say(M.newPosition2)}>
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
-        {row('machine', 'Machine, as it is called here')}
-        {row('position', 'Position on it: drive end, stuffing box …')}
-        {row('area', 'Area, if there is one')}
+        {row('machine', say(M.machineAsCalledHere))}
+        {row('position', say(M.positionDriveEndStuffingBox))}
+        {row('area', say(M.areaIfThereOne))}
         {faults[''] && (
           <Fault>
             <Words of={faults['']} />
           </Fault>
         )}
         <Button type="submit" weight="solid" className="self-start">
-          Into the register
+          {say(M.intoRegister)}
         </Button>
       </form>
     </Dialog>

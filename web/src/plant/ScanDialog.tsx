@@ -1,13 +1,15 @@
 import type { Text } from '@fulcrant/core/messages';
 import { useEffect, useRef, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Pictures looked at in a second: a hand holds still that long. */
 const LOOK_MS = 180;
 
 /** The tablet’s camera on a label: the first code that is one of ours opens its position. */
 export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel: (label: string) => void }) {
+  const say = useSay();
   const video = useRef<HTMLVideoElement>(null);
   const [fault, setFault] = useState<Text | null>(null);
   useEffect(() => {
@@ -46,9 +48,7 @@ export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel:
         await video.current.play();
         await look();
       } catch {
-        setFault(
-          'No camera can be used here. Type the six letters under the code, or use a keyboard scanner.',
-        );
+        setFault(say(M.noCameraCanUsedHere));
       }
     })();
     return () => {
@@ -56,9 +56,9 @@ export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel:
       clearTimeout(timer);
       for (const track of stream?.getTracks() ?? []) track.stop();
     };
-  }, [onLabel, onClose]);
+  }, [onLabel, onClose, say]);
   return (
-    <Dialog open onClose={onClose} title="Hold a label before the camera">
+    <Dialog open onClose={onClose} title={say(M.holdLabelBeforeCamera)}>
       {fault ? (
         <Fault>
           <Words of={fault} />
@@ -67,7 +67,7 @@ export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel:
         <video ref={video} playsInline muted className="w-full border border-faint" />
       )}
       <Button className="mt-4" onClick={onClose}>
-        Leave it
+        {say(M.leave)}
       </Button>
     </Dialog>
   );

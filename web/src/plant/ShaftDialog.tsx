@@ -1,4 +1,5 @@
 import type { RegisterLine, ShaftCardBody } from '@fulcrant/core/api';
+import type { Text } from '@fulcrant/core/messages';
 import { lengthDigits, parseLength } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
@@ -6,17 +7,18 @@ import { call } from '../data/api.ts';
 import { type Faults, faultsOf } from '../data/asked.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { useSettings, Words } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 type Role = ShaftCardBody['stations'][number]['role'];
 type Row = { positionId: string; at: string; role: Role | 'none' };
 
-const ROLES: ReadonlyArray<readonly [Role | 'none', string]> = [
-  ['none', 'not on this shaft'],
-  ['fixed', 'fixed bearing'],
-  ['float', 'float bearing'],
-  ['other', 'something else'],
+const ROLES: ReadonlyArray<readonly [Role | 'none', Text]> = [
+  ['none', M.notShaft],
+  ['fixed', M.fixedBearing],
+  ['float', M.floatBearing],
+  ['other', M.somethingElse],
 ];
 
 /** Which places of a machine stand on one shaft, how far along it, and which of them holds it. A change is a new version of the card. */
@@ -31,6 +33,7 @@ export function ShaftDialog({
   shaft: ShaftCardBody | null;
   onClose: () => void;
 }) {
+  const say = useSay();
   const client = useQueryClient();
   const { unit } = useSettings();
   const [name, setName] = useState(shaft?.name ?? '');
@@ -49,7 +52,7 @@ export function ShaftDialog({
     const wrong: Faults = {};
     const stations = on.map((r) => {
       const at = parseLength(r.at, unit);
-      if (!at.ok) wrong[r.positionId] = r.at.trim() === '' ? 'How far along the shaft?' : at.message;
+      if (!at.ok) wrong[r.positionId] = r.at.trim() === '' ? say(M.howFarAlongShaft) : at.message;
       return { positionId: r.positionId, atMm: at.ok ? at.mm : 0, role: r.role };
     });
     setFaults(wrong);
@@ -72,10 +75,10 @@ export function ShaftDialog({
     }
   };
   return (
-    <Dialog open onClose={onClose} title={`A shaft of ${machine}`} wide>
+    <Dialog open onClose={onClose} title={say(M.shaft({ machine }))} wide>
       <form onSubmit={(e) => void keep(e)} noValidate className="flex flex-col gap-3">
         <TextField
-          label="The shaft"
+          label={say(M.shaft2)}
           value={name}
           onText={setName}
           fault={faults.name}
@@ -93,13 +96,13 @@ export function ShaftDialog({
               >
                 <span className="self-center font-label text-lg font-semibold">{p.position}</span>
                 <Choice
-                  label={`${p.position} is`}
+                  label={say(M.is({ position: p.position }))}
                   value={row.role}
                   options={ROLES}
                   onChange={(role) => change(p.id, { role })}
                 />
                 <TextField
-                  label={`along the shaft, ${unit}`}
+                  label={say(M.alongShaft({ unit }))}
                   value={row.at}
                   disabled={row.role === 'none'}
                   fault={faults[p.id]}
@@ -116,9 +119,9 @@ export function ShaftDialog({
         )}
         <div className="flex gap-3">
           <Button type="submit" weight="solid">
-            Keep the shaft
+            {say(M.keepShaft)}
           </Button>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{say(M.leave)}</Button>
         </div>
       </form>
     </Dialog>

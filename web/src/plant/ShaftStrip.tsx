@@ -2,10 +2,12 @@ import type { ShaftCardBody } from '@fulcrant/core/api';
 import { formatLength } from '@fulcrant/core/units';
 import { Link } from 'react-router';
 import { useRegister } from '../data/register.ts';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** A shaft lying down: its positions along it to scale, the fixed one pinned, this one in brass. */
 export function ShaftStrip({ shaft, here }: { shaft: ShaftCardBody; here: string }) {
+  const say = useSay();
   const { unit } = useSettings();
   const places = useRegister(shaft.machine).data?.positions ?? [];
   const at = shaft.stations.map((s) => s.atMm);
@@ -18,7 +20,7 @@ export function ShaftStrip({ shaft, here }: { shaft: ShaftCardBody; here: string
         viewBox="0 0 1000 120"
         className="block w-full"
         role="img"
-        aria-label={`${shaft.name}: ${shaft.stations.map((s) => `${places.find((p) => p.id === s.positionId)?.position ?? 'a position'} ${s.role} at ${formatLength(s.atMm, unit)}`).join('; ')}`}
+        aria-label={`${shaft.name}: ${shaft.stations.map((s) => say(M.at({ position: places.find((p) => p.id === s.positionId)?.position ?? M.position, role: s.role, at: formatLength(s.atMm, unit) }))).join('; ')}`}
       >
         <rect x="20" y="52" width="960" height="16" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
         <line x1="8" y1="60" x2="992" y2="60" stroke="var(--muted)" strokeDasharray="14 4 3 4" />

@@ -4,7 +4,8 @@ import { useRef, useState } from 'react';
 import { call } from '../data/api.ts';
 import { faultsOf } from '../data/asked.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Told = {
   taken: ReadonlyArray<{ was: 'new' | 'known' }>;
@@ -28,6 +29,7 @@ export function TakeIn({
   renews: string;
   onClose: () => void;
 }) {
+  const say = useSay();
   const client = useQueryClient();
   const file = useRef<HTMLInputElement>(null);
   const [csv, setCsv] = useState<string | null>(null);
@@ -46,14 +48,14 @@ export function TakeIn({
   return (
     <Dialog open onClose={onClose} title={title} wide>
       <p className="mt-0">
-        A CSV with a head: <span className="figures">{head}</span>. Every row is looked at before one is
-        taken.
+        {say(M.csvHead)} <span className="figures">{head}</span>
+        {say(M.everyRowLookedBeforeOne)}
       </p>
       <input
         ref={file}
         type="file"
         accept=".csv,text/csv"
-        aria-label="CSV file"
+        aria-label={say(M.csvFile)}
         onChange={(e) =>
           void e.target.files?.[0]?.text().then((text) => {
             setCsv(text);
@@ -69,12 +71,16 @@ export function TakeIn({
       {told && told.faults.length > 0 && (
         <>
           <p className="mb-1 font-medium text-stop">
-            {`${told.faults.length === 1 ? 'One row is' : `${told.faults.length} rows are`} not right: nothing is taken in.`}
+            {say(
+              M.notRightNothingTaken({
+                count: told.faults.length === 1 ? M.oneRow : M.rows({ count: told.faults.length }),
+              }),
+            )}
           </p>
           <ul className="m-0 max-h-60 list-none overflow-auto p-0">
             {told.faults.map((f) => (
               <li key={`${f.line} ${f.message}`} className="border-t border-faint py-1">
-                Line {f.line}: {f.message}
+                {say(M.line({ line: f.line, message: f.message }))}
               </li>
             ))}
           </ul>
@@ -83,17 +89,19 @@ export function TakeIn({
       {told && told.faults.length === 0 && (
         <p role="status">
           {told.done
-            ? `Taken in: ${fresh} new, ${told.taken.length - fresh} known already.`
-            : `${told.taken.length} rows: ${fresh} new, ${told.taken.length - fresh} known already.`}
+            ? say(M.takenNewKnownAlready({ fresh, count: told.taken.length - fresh }))
+            : say(
+                M.rowsNewKnownAlready({ count: told.taken.length, fresh, count2: told.taken.length - fresh }),
+              )}
         </p>
       )}
       <div className="mt-3 flex gap-3">
         {csv && told && !told.done && told.faults.length === 0 && told.taken.length > 0 && (
           <Button weight="solid" onClick={() => void ask(csv, false)}>
-            Take them in
+            {say(M.takeThem)}
           </Button>
         )}
-        <Button onClick={onClose}>{told?.done ? 'Good' : 'Leave it'}</Button>
+        <Button onClick={onClose}>{told?.done ? say(M.good) : say(M.leave)}</Button>
       </div>
     </Dialog>
   );

@@ -1,5 +1,6 @@
 import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { allRigs, rigOf } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -10,8 +11,9 @@ import { Choice } from '../ui/Choice.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 import { usePracticePaper } from './use-paper.ts';
 
 /** A seed nobody knows beforehand. */
@@ -23,6 +25,7 @@ const WAYS_OF_OWN: ReadonlyArray<readonly [Difficulty, Text]> = DIFFICULTY_IDS.m
 
 /** The benches: each a trade’s own sheet over a hidden truth; those of the class first. */
 export function BenchesPage({ guest = false }: { guest?: boolean }) {
+  const say = useSay();
   usePracticePaper();
   const { person } = useSession();
   const go = useNavigate();
@@ -32,34 +35,32 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
   const [fault, setFault] = useState<string | undefined>(undefined);
   const sit = (rig: string) => {
     const typed = number.trim();
-    if (typed !== '' && !/^\d{1,9}$/.test(typed))
-      return setFault('A number like 123, or nothing: then it is a bench nobody has had.');
+    if (typed !== '' && !/^\d{1,9}$/.test(typed)) return setFault(say(M.numberLike123NothingThen));
     void go(`${base}/${rig}?difficulty=${difficulty}&seed=${typed === '' ? freshSeed() : Number(typed)}`);
   };
   const teaches = person?.role === 'lead' || person?.role === 'instructor';
   return (
     <Page
-      title="Practice: benches"
+      title={say(M.practiceBenches)}
       ways={
         guest
-          ? [['/sign-in', 'Sign in']]
+          ? [['/sign-in', say(M.sign)]]
           : [
-              ['/practice/drills', 'Drills'],
-              ['/practice/log', teaches ? 'Class and log' : 'My log'],
+              ['/practice/drills', say(M.drills)],
+              ['/practice/log', teaches ? say(M.classLog) : say(M.myLog)],
             ]
       }
       corner={guest ? undefined : <Corner />}
     >
       <p className="m-0 pb-3 font-medium text-brass" data-practice>
-        Practice. Nothing here is a record, and nothing of it is signed.
-        {guest ? ' What you do stays on this device.' : ''}
+        {say(M.practiceNothingHereRecordNothing({ guest: guest ? 'whatYouDoStaysDevice' : 'none' }))}
       </p>
       {!guest && <ClassBenches />}
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2 border-b border-rule pb-2 pt-4">
-        <h2 className="m-0 flex-1 text-2xl">Sit down at a bench</h2>
+        <h2 className="m-0 flex-1 text-2xl">{say(M.sitDownBench)}</h2>
         <div className="w-64">
           <TextField
-            label="Its number, or nothing"
+            label={say(M.numberNothing)}
             inputMode="numeric"
             value={number}
             fault={fault}
@@ -70,9 +71,9 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
           />
         </div>
         <div className="w-72">
-          <Named name="How it is laid out">
+          <Named name={say(M.howLaidOut)}>
             <Choice
-              label="How it is laid out"
+              label={say(M.howLaidOut)}
               value={difficulty}
               options={WAYS_OF_OWN}
               onChange={setDifficulty}
@@ -80,7 +81,7 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
           </Named>
         </div>
       </div>
-      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label="Benches">
+      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label={say(M.benches)}>
         {allRigs().map((r) => (
           <li key={r.id} className="border-b border-faint">
             <button
@@ -104,14 +105,20 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
 }
 
 function ClassBenches() {
+  const say = useSay();
   const benches = useBenches();
   const { person } = useSession();
   const sets = benches.data?.sets ?? [];
-  if (benches.isError) return <Fault>{benches.error.message}</Fault>;
+  if (benches.isError)
+    return (
+      <Fault>
+        <Words of={saidBy(benches.error)} />
+      </Fault>
+    );
   if (sets.length === 0) return null;
   return (
-    <section aria-label="Set for the class">
-      <h2 className="m-0 border-b border-rule pb-1 text-2xl">Set for the class</h2>
+    <section aria-label={say(M.setClass)}>
+      <h2 className="m-0 border-b border-rule pb-1 text-2xl">{say(M.setClass)}</h2>
       <ul className="m-0 list-none p-0">
         {sets.slice(0, 8).map((s) => {
           const mine = s.marks.find((m) => m.person === person?.name);
@@ -128,10 +135,15 @@ function ClassBenches() {
                 <Words of={rigOf(s.rig)?.name ?? s.rig} />
               </Link>
               <span className="flex-1 text-muted">
-                {s.each ? 'each their own' : 'the same for all'}, set by {s.by}
-                {s.says ? `: ${s.says}` : ''}
+                {say(
+                  M.set({
+                    each: s.each ? 'eachTheirOwn' : 'sameAll',
+                    by: s.by,
+                    says: s.says ? `: ${s.says}` : '',
+                  }),
+                )}
               </span>
-              <span className="figures">{mine ? `${mine.score} of 100` : 'not handed in'}</span>
+              <span className="figures">{mine ? say(M.n100({ score: mine.score })) : say(M.notHanded)}</span>
             </li>
           );
         })}

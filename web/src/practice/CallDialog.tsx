@@ -3,7 +3,8 @@ import type { Text } from '@fulcrant/core/messages';
 import type { Call } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** What is made of the bench: fit to go on, or stopped, and for what. Said once. */
 export function CallDialog({
@@ -17,6 +18,7 @@ export function CallDialog({
   onClose: () => void;
   onCall: (call: Call) => void;
 }) {
+  const say = useSay();
   const [faults, setFaults] = useState<readonly string[]>([]);
   const [fault, setFault] = useState<Text | null>(null);
   const tick = (id: string) => {
@@ -24,13 +26,10 @@ export function CallDialog({
     setFaults(faults.includes(id) ? faults.filter((f) => f !== id) : [...faults, id]);
   };
   return (
-    <Dialog open={open} onClose={onClose} title="What do you make of it?">
-      <p className="mt-0">
-        Fit to go on, or stopped, and for what. Then the truth is laid beside what you wrote; nothing can be
-        changed after that.
-      </p>
+    <Dialog open={open} onClose={onClose} title={say(M.whatDoYouMake)}>
+      <p className="mt-0">{say(M.fitGoStoppedWhatThen)}</p>
       <fieldset className="m-0 grid border-0 p-0">
-        <legend className="kicker">What is wrong</legend>
+        <legend className="kicker">{say(M.whatWrong)}</legend>
         {rig.faults.map((f) => (
           <button
             key={f.id}
@@ -57,18 +56,16 @@ export function CallDialog({
           onClick={() => onCall({ fit: true, faults: [] })}
           data-fit-to-go
         >
-          Nothing is wrong: fit to go on
+          {say(M.nothingWrongFitGo)}
         </Button>
         <Button
           weight="stop"
           onClick={() =>
-            faults.length > 0
-              ? onCall({ fit: false, faults })
-              : setFault('Stopped for what? Mark it in the list first.')
+            faults.length > 0 ? onCall({ fit: false, faults }) : setFault(say(M.stoppedWhatMarkListFirst))
           }
           data-stop-it
         >
-          Stop the work
+          {say(M.stopWork)}
         </Button>
       </p>
     </Dialog>

@@ -10,8 +10,9 @@ import { setBench, signCompetence } from '../data/benches.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 /** A form whose answers are held to their schema here as on the server; what is wrong stands beside its field, and nothing typed is lost. */
 function AskForm<T>({
@@ -96,15 +97,16 @@ function Chosen<V extends string>({
 
 /** A bench set for the class: by its number the same for all, or each their own. */
 export function SetForm() {
+  const say = useSay();
   const [rig, setRig] = useState('');
   const [difficulty, setDifficulty] = useState<Difficulty>('one');
   const [number, setNumber] = useState('');
   const [says, setSays] = useState('');
   return (
     <AskForm
-      title="Set a bench"
-      does="Set it"
-      said="It is set."
+      title={say(M.setBench)}
+      does={say(M.set2)}
+      said={say(M.set3)}
       schema={setSchema}
       asked={{
         rig,
@@ -117,27 +119,27 @@ export function SetForm() {
       {(faults) => (
         <>
           <Chosen
-            name="Bench"
+            name={say(M.bench2)}
             value={rig}
             options={allRigs().map((r) => [r.id, r.name])}
             fault={faults.rig}
             onChange={setRig}
           />
           <Chosen
-            name="Laid out"
+            name={say(M.laidOut)}
             value={difficulty}
             options={DIFFICULTY_IDS.map((d) => [d, DIFFICULTIES[d]])}
             onChange={setDifficulty}
           />
           <TextField
-            label="Its number, the same for all; nothing: each their own"
+            label={say(M.numberSameAllNothingEach)}
             inputMode="numeric"
             value={number}
             fault={faults.seed}
             onText={setNumber}
           />
           <TextField
-            label="What is said with it"
+            label={say(M.whatSaid)}
             value={says}
             maxLength={200}
             fault={faults.says}
@@ -151,15 +153,16 @@ export function SetForm() {
 
 /** A competence signed: for a person and a trade, with the day it is to be renewed. */
 export function SignForm({ people }: { people: PracticeTold['people'] }) {
+  const say = useSay();
   const [person, setPerson] = useState('');
   const [trade, setTrade] = useState('');
   const [renewOn, setRenewOn] = useState('');
   const [words, setWords] = useState('');
   return (
     <AskForm
-      title="Sign a competence"
-      does="Sign it"
-      said="It is signed."
+      title={say(M.signCompetence)}
+      does={say(M.sign2)}
+      said={say(M.signed)}
       schema={competenceSchema}
       asked={{ person, trade, renewOn, words: words.trim() }}
       send={signCompetence}
@@ -167,28 +170,28 @@ export function SignForm({ people }: { people: PracticeTold['people'] }) {
       {(faults) => (
         <>
           <Chosen
-            name="Who"
+            name={say(M.who)}
             value={person}
             options={people.map((p) => [p.id, p.name])}
             fault={faults.person}
             onChange={setPerson}
           />
           <Chosen
-            name="Trade"
+            name={say(M.trade)}
             value={trade}
             options={allTrades().map((t) => [t.id, t.words.offer[0]])}
             fault={faults.trade}
             onChange={setTrade}
           />
           <TextField
-            label="To be renewed by"
+            label={say(M.renewed)}
             type="date"
             value={renewOn}
             fault={faults.renewOn}
             onText={setRenewOn}
           />
           <TextField
-            label="What was seen"
+            label={say(M.whatSeen)}
             value={words}
             maxLength={400}
             fault={faults.words}

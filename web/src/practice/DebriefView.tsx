@@ -2,6 +2,7 @@ import { type Rig, stepOf, whyOf } from '@fulcrant/core/job';
 import { type Attempt, type Debrief, PART_IDS, PARTS, WORTH } from '@fulcrant/practice';
 import { useSay, Words } from '../ui/settings.tsx';
 import { Why } from '../ui/Why.tsx';
+import { M } from './messages.ts';
 import { Replay } from './Replay.tsx';
 import { TruthFigure } from './TruthFigure.tsx';
 
@@ -12,17 +13,21 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
   return (
     <div data-debrief={debrief.score}>
       <p className="m-0 pb-3 font-medium text-brass" data-practice>
-        Practice. Nothing here is a record, and nothing of it is signed.
+        {say(M.practiceNothingHereRecordNothing2)}
       </p>
       <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)]">
-        <section aria-label="The mark">
+        <section aria-label={say(M.mark)}>
           <p className="m-0 flex items-baseline gap-4">
             <span className="figures text-6xl">{debrief.score}</span>
             <span className="text-muted">
-              of 100, in{' '}
-              {debrief.minutes === 0
-                ? 'under a minute'
-                : `${debrief.minutes} ${debrief.minutes === 1 ? 'minute' : 'minutes'}`}
+              {say(
+                M.n1002({
+                  minutes:
+                    debrief.minutes === 0
+                      ? M.underMinute
+                      : `${debrief.minutes} ${debrief.minutes === 1 ? 'minute' : 'minutes'}`,
+                }),
+              )}
             </span>
           </p>
           <dl className="m-0 mt-3 grid gap-2">
@@ -38,16 +43,16 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
                   />
                 </dd>
                 <dd className="figures m-0 whitespace-nowrap text-right">
-                  {debrief.parts[p].toFixed(0)} of {WORTH[p]}
+                  {say(M.of({ part: debrief.parts[p].toFixed(0), worth: WORTH[p] }))}
                 </dd>
               </div>
             ))}
           </dl>
         </section>
-        <section aria-label="What was truly there">
-          <h2 className="kicker m-0 border-b border-rule pb-1">What was truly there</h2>
+        <section aria-label={say(M.whatTrulyThere)}>
+          <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.whatTrulyThere)}</h2>
           {debrief.faults.length === 0 && debrief.looks.length === 0 && (
-            <p className="m-0 py-2 text-lg">Nothing was wrong.</p>
+            <p className="m-0 py-2 text-lg">{say(M.nothingWrong)}</p>
           )}
           <ul className="m-0 list-none p-0">
             {debrief.faults.map((f) => (
@@ -66,7 +71,7 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
             ))}
             {debrief.looks.map((l) => (
               <li key={`${l.step}/${l.item}`} className="border-b border-faint py-2">
-                <span className="font-label text-lg">Looked wrong, and was not</span>
+                <span className="font-label text-lg">{say(M.lookedWrongNot)}</span>
                 <span className="text-muted">
                   {' '}
                   · <Words of={title(l.step)} />
@@ -80,13 +85,13 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
         </section>
       </div>
       {debrief.beside.length > 0 && (
-        <section aria-label="Truth over what was written" className="pt-6">
-          <h2 className="kicker m-0 border-b border-rule pb-1">Truth over what was written</h2>
+        <section aria-label={say(M.truthOverWhatWritten)} className="pt-6">
+          <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.truthOverWhatWritten)}</h2>
           <TruthFigure beside={debrief.beside} title={title} />
         </section>
       )}
-      <section aria-label="Point by point" className="pt-6">
-        <h2 className="kicker m-0 border-b border-rule pb-1">Point by point</h2>
+      <section aria-label={say(M.pointPoint)} className="pt-6">
+        <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.pointPoint)}</h2>
         <ul className="m-0 grid list-none gap-x-10 p-0 lg:grid-cols-2">
           {debrief.points.map((p, i) => (
             <li

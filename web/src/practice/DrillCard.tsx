@@ -19,8 +19,9 @@ import { sameText, textKey } from '@fulcrant/core/messages';
 import { type Answer, type Drill, isRight } from '@fulcrant/practice';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { Button, Fault } from '../ui/controls.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { GaugeFace } from './GaugeFace.tsx';
+import { M } from './messages.ts';
 
 const LINE = 'min-h-12 w-full border px-4 text-left text-lg disabled:opacity-100';
 
@@ -34,6 +35,7 @@ export function DrillCard({
   onAnswered: (right: boolean) => void;
   onNext: () => void;
 }) {
+  const tell = useSay();
   const [answer, setAnswer] = useState<Answer>(
     drill.form === 'row' ? drill.pieces.map(textKey) : drill.form === 'several' ? [] : '',
   );
@@ -46,7 +48,7 @@ export function DrillCard({
     const right = isRight(drill, given);
     if (right === null)
       return setFault(
-        drill.form === 'number' ? `Type a number of ${drill.unit}, for example 0.42.` : 'Choose first.',
+        drill.form === 'number' ? tell(M.typeNumberExample042({ unit: drill.unit })) : tell(M.chooseFirst),
       );
     setFault(null);
     setTold(right);
@@ -126,7 +128,7 @@ export function DrillCard({
       )}
       {drill.form === 'number' && (
         <label className="flex flex-col">
-          <span className="kicker">It reads, {drill.unit}</span>
+          <span className="kicker">{tell(M.reads({ unit: drill.unit }))}</span>
           <input
             value={answer as string}
             onChange={(e) => setAnswer(e.target.value)}
@@ -150,7 +152,7 @@ export function DrillCard({
           role="status"
           data-told={told}
         >
-          <p className="m-0 font-label text-xl font-semibold">{told ? 'Right.' : 'Not so.'}</p>
+          <p className="m-0 font-label text-xl font-semibold">{told ? tell(M.right) : tell(M.notSo)}</p>
           {!told && drill.form === 'number' && (
             <p className="m-0 figures">
               {drill.right} {drill.unit}
@@ -159,18 +161,18 @@ export function DrillCard({
           <p className="m-0">
             <Words of={drill.why} />
           </p>
-          {!told && <p className="m-0 text-muted">It comes again today.</p>}
+          {!told && <p className="m-0 text-muted">{tell(M.comesAgainToday)}</p>}
         </div>
       )}
       <div>
         {told !== null ? (
           <Button key="next" type="submit" weight="solid" autoFocus>
-            The next
+            {tell(M.next)}
           </Button>
         ) : (
           drill.form !== 'choice' && (
             <Button type="submit" weight="solid">
-              That is it
+              {tell(M.thatIsIt)}
             </Button>
           )
         )}

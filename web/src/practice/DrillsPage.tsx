@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { DECKS, type DeckId, type Drill, decksTold, type Kept, nextOf, putBy } from '@fulcrant/practice';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -6,12 +7,14 @@ import { call, readThrough } from '../data/api.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { DrillCard } from './DrillCard.tsx';
+import { M } from './messages.ts';
 import { usePracticePaper } from './use-paper.ts';
 
 /** Drills: short questions drawn from the trades as they stand; what was got wrong comes again, sooner. */
 export function DrillsPage() {
+  const say = useSay();
   usePracticePaper();
   const client = useQueryClient();
   const kept = useQuery({
@@ -50,22 +53,26 @@ export function DrillsPage() {
       });
       setFault(null);
     } catch {
-      setFault('No connection to the server: this answer is not remembered, practise on all the same.');
+      setFault(say(M.noConnectionServerAnswerNot));
     }
   };
   return (
-    <Page title="Practice: drills" ways={[['/practice', 'Benches']]} corner={<Corner />}>
+    <Page title={say(M.practiceDrills)} ways={[['/practice', say(M.benches)]]} corner={<Corner />}>
       <p className="m-0 pb-3 font-medium text-brass" data-practice>
-        Practice. Nothing here is a record, and nothing of it is signed.
+        {say(M.practiceNothingHereRecordNothing2)}
       </p>
-      {kept.isError && <Fault>{kept.error.message}</Fault>}
+      {kept.isError && (
+        <Fault>
+          <Words of={saidBy(kept.error)} />
+        </Fault>
+      )}
       {fault && (
         <Fault>
           <Words of={fault} />
         </Fault>
       )}
       {deck === null && (
-        <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label="Decks">
+        <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label={say(M.decks)}>
           {decksTold(known, now).map((d) => (
             <li key={d.deck} className="border-b border-faint">
               <button
@@ -78,11 +85,21 @@ export function DrillsPage() {
                   <Words of={DECKS[d.deck]} />
                 </span>
                 <span className="text-muted">
-                  {d.due > 0 ? <strong className="text-brass">{d.due} due</strong> : 'none due'} · {d.met} of{' '}
-                  {d.all} met
-                  {d.right + d.wrong > 0
-                    ? ` · ${Math.round((100 * d.right) / (d.right + d.wrong))} in 100 right`
-                    : ''}
+                  {d.due > 0 ? (
+                    <strong className="text-brass">{say(M.due({ due: d.due }))}</strong>
+                  ) : (
+                    say(M.noneDue)
+                  )}{' '}
+                  {say(
+                    M.met({
+                      met: d.met,
+                      all: d.all,
+                      right:
+                        d.right + d.wrong > 0
+                          ? M.n100Right({ right: Math.round((100 * d.right) / (d.right + d.wrong)) })
+                          : '',
+                    }),
+                  )}
                 </span>
               </button>
             </li>
@@ -99,9 +116,7 @@ export function DrillsPage() {
               onNext={() => draw(deck, client.getQueryData<Kept[]>(['drills']) ?? known, drill.n + 1)}
             />
           ) : (
-            <p className="text-lg">
-              Nothing more of this deck is due. What was put by comes again when it is likely to be forgotten.
-            </p>
+            <p className="text-lg">{say(M.nothingMoreDeckDueWhat)}</p>
           )}
           <p className="pt-6">
             <Button
@@ -110,7 +125,7 @@ export function DrillsPage() {
                 setDrill(null);
               }}
             >
-              Another deck
+              {say(M.anotherDeck)}
             </Button>
           </p>
         </div>

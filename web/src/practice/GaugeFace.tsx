@@ -1,7 +1,8 @@
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { listOf, textKey } from '@fulcrant/core/messages';
 import type { Face } from '@fulcrant/practice';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** A gauge as it stands in the hand: drawn, never told. */
 export function GaugeFace({ face }: { face: Face }) {
@@ -25,7 +26,7 @@ function Blades({ stamps }: { stamps: readonly Text[] }) {
       viewBox="0 0 460 190"
       className="mx-auto block w-full max-w-2xl"
       role="img"
-      aria-label={`Blades stamped ${stamps.map((x) => say(x)).join(' and ')}`}
+      aria-label={say(M.bladesStamped({ stamps: listOf(stamps, say(M.and)) }))}
     >
       {stamps.map((stamp, i) => (
         <g key={textKey(stamp)} transform={`rotate(${-16 + 22 * i} 62 95)`}>
@@ -52,6 +53,7 @@ function Blades({ stamps }: { stamps: readonly Text[] }) {
 
 /** A dial: its divisions to scale, every tenth numbered, the pointer where the value stands. */
 function Dial({ face }: { face: Extract<Face, { kind: 'dial' }> }) {
+  const say = useSay();
   const turn = face.divisions * face.perDivision;
   const angle = (v: number) => (2 * Math.PI * v) / turn - Math.PI / 2;
   const at = (v: number, r: number) => [160 + r * Math.cos(angle(v)), 160 + r * Math.sin(angle(v))] as const;
@@ -62,7 +64,7 @@ function Dial({ face }: { face: Extract<Face, { kind: 'dial' }> }) {
       viewBox="0 0 320 320"
       className="mx-auto block w-full max-w-sm"
       role="img"
-      aria-label="A dial, its pointer somewhere"
+      aria-label={say(M.dialPointerSomewhere)}
     >
       <circle cx="160" cy="160" r="146" fill="var(--paper)" stroke="var(--ink)" strokeWidth="3" />
       {Array.from({ length: face.divisions }, (_, i) => {
@@ -97,7 +99,7 @@ function Dial({ face }: { face: Extract<Face, { kind: 'dial' }> }) {
         fill="var(--muted)"
         fontFamily="var(--font-label)"
       >
-        {face.unit === 'mm' ? `${face.perDivision} mm` : '.001 in'}
+        {face.unit === 'mm' ? say(M.mm({ perDivision: face.perDivision })) : say(M.n001)}
       </text>
       <line x1={bx} y1={by} x2={x} y2={y} stroke="var(--brass)" strokeWidth="4" />
       <circle cx="160" cy="160" r="8" fill="var(--ink)" />
@@ -107,6 +109,7 @@ function Dial({ face }: { face: Extract<Face, { kind: 'dial' }> }) {
 
 /** Rule above, vernier below: so many lines of it on one less of the rule. */
 function Vernier({ value, step }: { value: number; step: number }) {
+  const say = useSay();
   const lines = Math.round(1 / step);
   const from = Math.max(0, Math.floor(value) - 6);
   const mm = 15;
@@ -114,12 +117,7 @@ function Vernier({ value, step }: { value: number; step: number }) {
   // Each line of the vernier stands nearer than a millimetre by its step; it is drawn on twice the length, as long ones are.
   const pitch = 2 - step;
   return (
-    <svg
-      viewBox="0 0 820 150"
-      className="mx-auto block w-full"
-      role="img"
-      aria-label="A rule with its vernier"
-    >
+    <svg viewBox="0 0 820 150" className="mx-auto block w-full" role="img" aria-label={say(M.ruleVernier)}>
       <rect x="0" y="20" width="820" height="48" fill="var(--paper)" stroke="var(--ink)" />
       {Array.from({ length: 56 }, (_, i) => from + i).map((v) => (
         <g key={v}>
@@ -183,6 +181,7 @@ function Vernier({ value, step }: { value: number; step: number }) {
 
 /** A sleeve with millimetres above its line and halves below, and the drum with its fifty to a turn. */
 function Drum({ value }: { value: number }) {
+  const say = useSay();
   const edge = 60 + 9 * value;
   const drum = ((value * 100) % 50) / 50;
   const rows = Array.from({ length: 13 }, (_, i) => i - 6);
@@ -191,7 +190,7 @@ function Drum({ value }: { value: number }) {
       viewBox="0 0 460 200"
       className="mx-auto block w-full max-w-2xl"
       role="img"
-      aria-label="A micrometer’s sleeve and drum"
+      aria-label={say(M.micrometersSleeveDrum)}
     >
       <rect x="20" y="60" width={edge - 20} height="80" fill="var(--paper)" stroke="var(--ink)" />
       <line x1="40" x2={edge} y1="100" y2="100" stroke="var(--ink)" />

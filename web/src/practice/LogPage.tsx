@@ -1,5 +1,6 @@
 import { allTrades, DIFFICULTIES } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { type PracticeTold, rigOf } from '@fulcrant/practice';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -11,8 +12,9 @@ import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Named } from '../ui/Named.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { SetForm, SignForm } from './ClassForms.tsx';
+import { M } from './messages.ts';
 import { usePracticePaper } from './use-paper.ts';
 
 const day = (at: string): string => format(parseISO(at), 'd MMM yyyy');
@@ -20,6 +22,7 @@ const tradeName = (id: string): Text => allTrades().find((t) => t.id === id)?.wo
 
 /** The practice log: what was handed in, competences signed; for who teaches, of all, with what is set and signed here. */
 export function LogPage() {
+  const say = useSay();
   usePracticePaper();
   const { person } = useSession();
   const benches = useBenches();
@@ -30,17 +33,21 @@ export function LogPage() {
   const signed = (told?.competences ?? []).filter((c) => whose === 'all' || c.person === whose);
   return (
     <Page
-      title={teaches ? 'Practice: class and log' : 'Practice: my log'}
+      title={teaches ? say(M.practiceClassLog) : say(M.practiceMyLog)}
       ways={[
-        ['/practice', 'Benches'],
-        ['/practice/drills', 'Drills'],
+        ['/practice', say(M.benches)],
+        ['/practice/drills', say(M.drills)],
       ]}
       corner={<Corner />}
     >
       <p className="m-0 pb-3 font-medium text-brass" data-practice>
-        Practice. Nothing here is a record of work.
+        {say(M.practiceNothingHereRecordWork)}
       </p>
-      {benches.isError && <Fault>{benches.error.message}</Fault>}
+      {benches.isError && (
+        <Fault>
+          <Words of={saidBy(benches.error)} />
+        </Fault>
+      )}
       {teaches && told && (
         <div className="grid gap-x-12 gap-y-6 pb-6 lg:grid-cols-2 no-print">
           <SetForm />
@@ -49,25 +56,27 @@ export function LogPage() {
       )}
       {teaches && told && told.sets.length > 0 && <Class told={told} />}
       <div className="flex flex-wrap items-end gap-x-8 border-b border-rule pb-1 pt-2">
-        <h2 className="m-0 flex-1 text-2xl">{teaches ? 'Log' : `Practice log of ${person?.name ?? ''}`}</h2>
+        <h2 className="m-0 flex-1 text-2xl">
+          {teaches ? say(M.log) : say(M.practiceLog({ name: person?.name ?? '' }))}
+        </h2>
         {teaches && told && (
           <div className="w-56 no-print">
-            <Named name="Whose log">
+            <Named name={say(M.whoseLog)}>
               <Choice
-                label="Whose log"
+                label={say(M.whoseLog)}
                 value={whose}
-                options={[['all', 'of all'], ...told.people.map((p) => [p.name, p.name] as const)]}
+                options={[['all', say(M.all)], ...told.people.map((p) => [p.name, p.name] as const)]}
                 onChange={setWhose}
               />
             </Named>
           </div>
         )}
         <Button weight="bare" className="no-print" onClick={() => window.print()}>
-          Print it
+          {say(M.print)}
         </Button>
       </div>
-      <h3 className="kicker m-0 pt-3">Competences</h3>
-      {signed.length === 0 && <p className="m-0 text-muted">None signed yet.</p>}
+      <h3 className="kicker m-0 pt-3">{say(M.competences)}</h3>
+      {signed.length === 0 && <p className="m-0 text-muted">{say(M.noneSignedYet)}</p>}
       <ul className="m-0 list-none p-0">
         {signed.map((c) => (
           <li key={c.id} className="border-b border-faint py-1.5" data-competence={c.trade}>
@@ -75,19 +84,19 @@ export function LogPage() {
               {c.person}: <Words of={tradeName(c.trade)} />
             </span>{' '}
             <span className={c.renewOn <= new Date().toISOString().slice(0, 10) ? 'text-stop' : 'text-muted'}>
-              signed by {c.by} on {day(c.at)}, to be renewed by {day(c.renewOn)}
+              {say(M.signedRenewed({ by: c.by, day: day(c.at), day2: day(c.renewOn) }))}
             </span>
             <p className="m-0">{c.words}</p>
           </li>
         ))}
       </ul>
-      <h3 className="kicker m-0 pt-4">At the benches</h3>
-      {results.length === 0 && <p className="m-0 text-muted">Nothing handed in yet.</p>}
+      <h3 className="kicker m-0 pt-4">{say(M.benches2)}</h3>
+      {results.length === 0 && <p className="m-0 text-muted">{say(M.nothingHandedYet)}</p>}
       {results.length > 0 && (
         <table className="w-full border-collapse text-left">
           <thead>
             <tr className="kicker border-b border-rule">
-              {['When', 'Who', 'Bench', 'Laid out', 'Mark'].map((h) => (
+              {[say(M.when), say(M.who), say(M.bench2), say(M.laidOut), say(M.mark2)].map((h) => (
                 <th key={h} className="py-1 pr-3">
                   {h}
                 </th>
@@ -109,10 +118,10 @@ export function LogPage() {
                 </td>
                 <td className="pr-3 text-muted">
                   <Words of={DIFFICULTIES[r.difficulty]} />
-                  {r.set ? ', set for the class' : ''}
+                  {r.set ? say(M.setClass2) : ''}
                 </td>
                 <td className="figures whitespace-nowrap text-right">
-                  {r.score} in {r.minutes} min
+                  {say(M.min({ score: r.score, minutes: r.minutes }))}
                 </td>
               </tr>
             ))}
@@ -125,9 +134,10 @@ export function LogPage() {
 
 /** Who has done what: a row a set, the marks of whoever handed in. */
 function Class({ told }: { told: PracticeTold }) {
+  const say = useSay();
   return (
-    <section aria-label="The class" className="pb-6">
-      <h2 className="m-0 border-b border-rule pb-1 text-2xl">The class</h2>
+    <section aria-label={say(M.class)} className="pb-6">
+      <h2 className="m-0 border-b border-rule pb-1 text-2xl">{say(M.class)}</h2>
       <ul className="m-0 list-none p-0">
         {told.sets.map((s) => (
           <li
@@ -140,10 +150,12 @@ function Class({ told }: { told: PracticeTold }) {
             </span>
             <span className="w-56 text-muted">
               {s.difficulty ? <Words of={DIFFICULTIES[s.difficulty]} /> : ''},{' '}
-              {s.each ? 'each their own' : 'the same for all'}
+              {s.each ? say(M.eachTheirOwn) : say(M.sameAll)}
             </span>
             <span className="min-w-0 flex-1">
-              {s.marks.length === 0 ? 'nobody yet' : s.marks.map((m) => `${m.person} ${m.score}`).join(' · ')}
+              {s.marks.length === 0
+                ? say(M.nobodyYet)
+                : s.marks.map((m) => `${m.person} ${m.score}`).join(' · ')}
             </span>
           </li>
         ))}

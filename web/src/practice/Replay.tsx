@@ -6,20 +6,21 @@ import type { Action, Attempt, Debrief } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Line = { key: string; said: Text; truth: Text | null; written: boolean };
 
-const HANDLED: Record<Action['do'], (a: Action) => string> = {
-  look: () => 'Looked',
-  at: (a) => (a.do === 'at' ? `The ${a.kind === 'feeler' ? 'blades' : a.kind} brought to ${a.key}` : ''),
-  blade: (a) => (a.do === 'blade' ? `A blade of ${a.mm.toFixed(2)} pushed in` : ''),
-  square: () => 'The ring squared',
-  tap: () => 'The dial tapped',
-  rock: () => 'The gauge rocked',
-  blow: () => 'A blow on the spanner',
-  stroke: () => 'A stroke of the pump',
-  off: () => 'Taken off again',
-  pull: (a) => (a.do === 'pull' && a.jerk ? 'A pull at the wrench, jerked' : 'A pull at the wrench'),
+const HANDLED: Record<Action['do'], (a: Action) => Text> = {
+  look: () => M.looked,
+  at: (a) => (a.do === 'at' ? M.brought({ kind: a.kind === 'feeler' ? 'blades' : a.kind, key: a.key }) : ''),
+  blade: (a) => (a.do === 'blade' ? M.bladePushed({ mm: a.mm.toFixed(2) }) : ''),
+  square: () => M.ringSquared,
+  tap: () => M.dialTapped,
+  rock: () => M.gaugeRocked,
+  blow: () => M.blowSpanner,
+  stroke: () => M.strokePump,
+  off: () => M.takenOffAgain,
+  pull: (a) => (a.do === 'pull' && a.jerk ? M.pullWrenchJerked : M.pullWrench),
 };
 
 /** What was done, line by line: handled at the bench, and written on the sheet. */
@@ -47,16 +48,20 @@ function linesOf(
         const b = at < 0 ? undefined : beside.splice(at, 1)[0];
         return {
           said: expr`${title(e.data.step)}, ${e.data.place}: ${e.data.raw}`,
-          truth: b ? `truly ${b.truth.toFixed(3)}` : null,
+          truth: b ? M.truly({ truth: b.truth.toFixed(3) }) : null,
           written: true,
         };
       }
       case 'bolt.tightened':
-        return { said: expr`${title(e.data.step)}: bolt ${e.data.bolt}`, truth: null, written: true };
+        return {
+          said: M.boltOf({ title: title(e.data.step), bolt: e.data.bolt }),
+          truth: null,
+          written: true,
+        };
       case 'step.passed':
-        return { said: expr`${title(e.data.step)}: passed`, truth: null, written: true };
+        return { said: M.passedOf({ title: title(e.data.step) }), truth: null, written: true };
       case 'reading.withdrawn':
-        return { said: `Withdrawn: ${e.data.reason}`, truth: null, written: true };
+        return { said: M.withdrawn({ reason: e.data.reason }), truth: null, written: true };
       default:
         return null;
     }
@@ -96,14 +101,14 @@ export function Replay({
   if (at === null)
     return (
       <p className="pt-6 no-print">
-        <Button onClick={() => setAt(0)}>Go through it once more</Button>
+        <Button onClick={() => setAt(0)}>{say(M.goThroughOnceMore)}</Button>
       </p>
     );
   const from = Math.max(0, at - 5);
   return (
-    <section aria-label="Once more" className="pt-6 no-print" data-replay={at}>
+    <section aria-label={say(M.onceMore)} className="pt-6 no-print" data-replay={at}>
       <h2 className="kicker m-0 border-b border-rule pb-1">
-        Once more: {at + 1} of {lines.length}
+        {say(M.onceMore2({ at: at + 1, count: lines.length }))}
       </h2>
       <ol className="m-0 list-none p-0" aria-live="polite">
         {lines.slice(from, at + 1).map((l, i) => (
@@ -111,7 +116,7 @@ export function Replay({
             key={l.key}
             className={`flex gap-4 border-b border-faint py-1.5 ${from + i === at ? 'font-medium' : 'text-muted'}`}
           >
-            <span className="w-20 shrink-0 font-label">{l.written ? 'written' : 'handled'}</span>
+            <span className="w-20 shrink-0 font-label">{l.written ? say(M.written) : say(M.handled)}</span>
             <span className="min-w-0 flex-1">{say(l.said)}</span>
             {truth && l.truth && (
               <span className="text-brass">
@@ -123,7 +128,7 @@ export function Replay({
       </ol>
       <input
         type="range"
-        aria-label="Which act"
+        aria-label={say(M.whichAct)}
         min={0}
         max={last}
         value={at}
@@ -132,13 +137,13 @@ export function Replay({
       />
       <p className="m-0 flex flex-wrap gap-3">
         <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
-          Back
+          {say(M.back)}
         </Button>
         <Button disabled={at === last} onClick={() => setAt(at + 1)}>
-          On
+          {say(M.on)}
         </Button>
         <Button aria-pressed={truth} onClick={() => setTruth(!truth)}>
-          {truth ? 'Hide the truth' : 'Show the truth'}
+          {truth ? say(M.hideTruth) : say(M.showTruth)}
         </Button>
       </p>
     </section>

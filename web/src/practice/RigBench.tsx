@@ -7,6 +7,7 @@ import { Button } from '../ui/controls.tsx';
 import { Digits } from '../ui/Num.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { type BenchHere, useBenchHere } from './at-bench.ts';
+import { M } from './messages.ts';
 import { feelIt, Tool } from './tools.tsx';
 import { Wheel } from './Wheel.tsx';
 
@@ -41,12 +42,10 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
     : [];
   const moves = place && rig.moves?.step === step.id ? rig.moves.by : undefined;
   return (
-    <section aria-label="At the bench" className="border border-brass px-3 py-2" data-rig={rig.id}>
-      <p className="kicker m-0 text-brass">
-        Practice · <Words of={rig.name} />
-      </p>
+    <section aria-label={say(M.bench)} className="border border-brass px-3 py-2" data-rig={rig.id}>
+      <p className="kicker m-0 text-brass">{say(M.practice({ name: rig.name }))}</p>
       {items.length > 0 && (
-        <ul className="m-0 list-none p-0" aria-label="To look at">
+        <ul className="m-0 list-none p-0" aria-label={say(M.look)}>
           {items.map(({ item }) => {
             const text = looked[`${step.id}/${item.id}`];
             return (
@@ -63,7 +62,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
                     className="min-h-11 w-full text-left text-steel underline underline-offset-4 decoration-1"
                     data-look={item.id}
                   >
-                    Look: {say(item.ask)}
+                    {say(M.look2({ ask: item.ask }))}
                   </button>
                 )}
               </li>
@@ -75,7 +74,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
       {moves === 'pump' && (
         <p className="m-0 py-1">
           <Button disabled={busy} onClick={() => void onAct({ do: 'stroke' })} data-stroke-here>
-            A stroke of the pump
+            {say(M.strokePump)}
           </Button>
         </p>
       )}
@@ -99,7 +98,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
               onClick={() => void onAct({ do: 'at', step: step.id, key: place.key, kind })}
               data-bring
             >
-              {kind === 'dial' ? 'Dial on' : `Bring the ${kind === 'feeler' ? 'blades' : kind}`}:{' '}
+              {kind === 'dial' ? say(M.dial) : say(M.bring({ kind: kind === 'feeler' ? 'blades' : kind }))}:{' '}
               {say(place.label)}
             </Button>
           )}
@@ -108,12 +107,12 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
           )}
           {here && kind === 'dial' && (
             <Button disabled={busy} className="w-full" onClick={() => void onAct({ do: 'tap' })} data-tap>
-              Tap the dial
+              {say(M.tapDial)}
             </Button>
           )}
           {here && (kind === 'micrometer' || kind === 'caliper') && (
             <Button disabled={busy} className="w-full" onClick={() => void onAct({ do: 'rock' })} data-rock>
-              Rock it over the crest
+              {say(M.rockOverCrest)}
             </Button>
           )}
         </div>
@@ -123,7 +122,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
       )}
       <p className="m-0 pt-2">
         <Button weight="solid" className="w-full" onClick={onCall} data-call>
-          What do you make of it?
+          {say(M.whatDoYouMake)}
         </Button>
       </p>
     </section>
@@ -132,6 +131,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
 
 /** Blades by their stamps, one pushed at a time. */
 function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onAct: OnAct }) {
+  const say = useSay();
   const [n, setN] = useState(4);
   const mm = BLADES_MM[n] ?? 0.1;
   const push = async () => {
@@ -144,7 +144,7 @@ function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onA
       <div className="flex items-center justify-between gap-2">
         <button
           type="button"
-          aria-label="A thinner blade"
+          aria-label={say(M.thinnerBlade)}
           className={step}
           disabled={n === 0}
           onClick={() => setN(n - 1)}
@@ -156,7 +156,7 @@ function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onA
         </span>
         <button
           type="button"
-          aria-label="A thicker blade"
+          aria-label={say(M.thickerBlade)}
           className={step}
           disabled={n === BLADES_MM.length - 1}
           onClick={() => setN(n + 1)}
@@ -166,8 +166,8 @@ function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onA
       </div>
       <input
         type="range"
-        aria-label="Blade in hand"
-        aria-valuetext={`${mm.toFixed(2)} millimetres`}
+        aria-label={say(M.bladeHand)}
+        aria-valuetext={say(M.millimetres({ mm: mm.toFixed(2) }))}
         min={0}
         max={BLADES_MM.length - 1}
         value={n}
@@ -177,11 +177,11 @@ function Blades({ busy, squares, onAct }: { busy: boolean; squares: boolean; onA
       />
       <div className="flex flex-wrap gap-2">
         <Button disabled={busy} className="flex-1" onClick={() => void push()} data-push>
-          Push it in
+          {say(M.push)}
         </Button>
         {squares && (
           <Button disabled={busy} onClick={() => void onAct({ do: 'square' })} data-square>
-            Square the ring
+            {say(M.squareRing)}
           </Button>
         )}
       </div>
@@ -197,16 +197,17 @@ function Nut({
   at,
   onAct,
 }: Pick<BenchHere, 'nutDeg' | 'busy' | 'rig' | 'onAct'> & { at: AtHand }) {
+  const say = useSay();
   const { entry } = at;
   const key = entry.place ? (rig.keyAt?.(entry.place.key, nutDeg) ?? entry.place.key) : null;
   return (
     <p className="m-0 flex flex-wrap gap-2 py-1">
       <Button disabled={busy} onClick={() => void onAct({ do: 'blow' })} data-blow>
-        A blow on the spanner
+        {say(M.blowSpanner)}
       </Button>
       {key && key !== entry.place?.key && (
         <Button onClick={() => entry.choose(key)} data-feel-here>
-          Feel it here, at {nutDeg}°
+          {say(M.feelHere({ nut: nutDeg }))}
         </Button>
       )}
     </p>
@@ -225,6 +226,7 @@ function Wrench({
   shown: Shown | null;
   onAct: OnAct;
 }) {
+  const say = useSay();
   const began = useRef(0);
   const [pulling, setPulling] = useState(false);
   const take = () => {
@@ -266,7 +268,7 @@ function Wrench({
             transitionDuration: pulling ? `${PULL_MS}ms` : '0ms',
           }}
         />
-        <span className="relative">Bolt {bolt}: hold, and pull until it clicks</span>
+        <span className="relative">{say(M.boltHoldPullUntilClicks({ bolt }))}</span>
       </button>
       {shown?.kind === 'click' && <Tool shown={shown} decimals={0} />}
     </div>

@@ -1,7 +1,6 @@
 import type { Person } from '@fulcrant/core/api';
 import { DIFFICULTIES, DIFFICULTY_IDS } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { expr } from '@fulcrant/core/messages';
 import { type Call, type Debrief, debrief, layOut, PRACTICE_GAUGES, rigOf } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -17,6 +16,7 @@ import { useSay, Words } from '../ui/settings.tsx';
 import { BenchContext } from './at-bench.ts';
 import { CallDialog } from './CallDialog.tsx';
 import { DebriefView } from './DebriefView.tsx';
+import { M } from './messages.ts';
 import { RigBench } from './RigBench.tsx';
 import type { Kept } from './shelf.ts';
 import { usePracticePaper } from './use-paper.ts';
@@ -27,6 +27,7 @@ const GAUGES = Object.values(PRACTICE_GAUGES);
 
 /** A bench to practise at: `?seed=&difficulty=` one’s own, `?set=` one of the class. */
 export function RigPage() {
+  const say = useSay();
   usePracticePaper();
   const { id = '' } = useParams();
   const [search] = useSearchParams();
@@ -48,8 +49,8 @@ export function RigPage() {
   );
   if (!which)
     return (
-      <Page title="Practice" ways={[['/practice', 'Benches']]}>
-        <p>There is no such bench.</p>
+      <Page title={say(M.practice2)} ways={[['/practice', say(M.benches)]]}>
+        <p>{say(M.thereNoSuchBench)}</p>
       </Page>
     );
   return (
@@ -86,10 +87,8 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
         void client.invalidateQueries({ queryKey: ['benches'] });
         return;
       } catch (error) {
-        const said = Object.values(
-          faultsOf(error, 'No connection to the server: it is not in your practice log.'),
-        )[0];
-        if (which.set !== null) return setFault(`${say(said)} What you did is kept here.`);
+        const said = Object.values(faultsOf(error, M.noConnectionServerNotYour))[0];
+        if (which.set !== null) return setFault(say(M.whatYouDidKeptHere({ said })));
         setFault(said ?? null);
       }
     }
@@ -109,8 +108,8 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
   if (told)
     return (
       <Page
-        title={`Debrief: ${say(which.rig.name)}`}
-        ways={guest ? [['/sign-in', 'Sign in']] : [['/practice', 'Benches']]}
+        title={say(M.debrief({ name: which.rig.name }))}
+        ways={guest ? [['/sign-in', say(M.sign)]] : [['/practice', say(M.benches)]]}
         wide
       >
         {fault && (
@@ -131,14 +130,14 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
                 anew();
               }}
             >
-              The same bench again
+              {say(M.sameBenchAgain)}
             </Button>
           )}
           <Link
             className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
             to={guest ? '/try' : '/practice'}
           >
-            Another bench
+            {say(M.anotherBench)}
           </Link>
         </p>
       </Page>
@@ -149,14 +148,13 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
   return (
     <>
       <aside
-        aria-label="Practice"
+        aria-label={say(M.practice2)}
         className="m-0 min-h-[2.1rem] border-b-2 border-brass px-4 py-0.5 font-medium text-brass md:px-6"
         data-practice
       >
-        Practice: <Words of={which.rig.name} />. <Words of={saidOf(which)} /> Nothing here is a record, and
-        nothing of it is signed.{' '}
+        {say(M.practiceNothingHereRecordNothing3({ name: which.rig.name, saidOf: saidOf(which) }))}{' '}
         <Link className="underline underline-offset-4" to={guest ? '/sign-in' : '/practice'}>
-          Leave it
+          {say(M.leave)}
         </Link>
       </aside>
       {(fault ?? sheet.fault) && (
@@ -185,8 +183,10 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
 /** How it was laid out, as far as it is told beforehand. */
 const saidOf = (w: Which): Text =>
   w.set !== null
-    ? 'A bench of the class.'
-    : expr`No. ${w.seed}.${w.difficulty === 'sound' ? expr` ${DIFFICULTIES.sound}: for the order of work.` : ''}`;
+    ? M.benchClass
+    : w.difficulty === 'sound'
+      ? M.laidOutSound({ seed: String(w.seed), sound: DIFFICULTIES.sound })
+      : M.laidOut2({ seed: String(w.seed) });
 
 /** What this device can say itself: of a bench of one’s own that was called. */
 const localDebrief = (which: Which, { events, log, call }: Kept): Debrief | null =>

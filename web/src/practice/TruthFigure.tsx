@@ -1,6 +1,7 @@
 import type { Text } from '@fulcrant/core/messages';
 import type { Beside } from '@fulcrant/practice';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 const WIDE = 720;
 const HIGH = 150;
@@ -14,7 +15,9 @@ function Strip({ of, title }: { of: readonly Beside[]; title: Text }) {
   const y = (v: number) => HIGH - EDGE - ((v - low) / (high - low || 1)) * (HIGH - 2 * EDGE);
   const x = (i: number) => 70 + ((i + 0.5) * (WIDE - 90)) / of.length;
   const off = of.filter((b) => b.share < 1).length;
-  const said = `${say(title)}: ${of.length} readings, ${off === 0 ? 'all' : of.length - off} as good as their gauge`;
+  const said = say(
+    M.readingsAsGoodAsTheir({ title, count: of.length, off: off === 0 ? 'all' : of.length - off }),
+  );
   return (
     <figure className="m-0 border-b border-faint py-2">
       <figcaption className="flex justify-between gap-4">
@@ -22,7 +25,7 @@ function Strip({ of, title }: { of: readonly Beside[]; title: Text }) {
           <Words of={title} />
         </span>
         <span className="text-muted">
-          {off === 0 ? 'all as good as their gauge' : `${off} of ${of.length} off`}
+          {off === 0 ? say(M.allAsGoodAsTheir) : say(M.off2({ off, count: of.length }))}
         </span>
       </figcaption>
       <svg viewBox={`0 0 ${WIDE} ${HIGH}`} className="block w-full" role="img" aria-label={said}>
@@ -62,12 +65,11 @@ function Strip({ of, title }: { of: readonly Beside[]; title: Text }) {
 
 /** Every reading over the truth of its place, step by step. */
 export function TruthFigure({ beside, title }: { beside: readonly Beside[]; title: (step: string) => Text }) {
+  const say = useSay();
   const steps = [...new Set(beside.map((b) => b.step))];
   return (
     <>
-      <p className="m-0 pt-1 text-sm text-muted">
-        The bar is the truth, as near as the gauge could have told it; the dot is what was written.
-      </p>
+      <p className="m-0 pt-1 text-sm text-muted">{say(M.barTruthAsNearAs)}</p>
       <div className="grid gap-x-10 lg:grid-cols-2">
         {steps.map((s) => (
           <Strip key={s} of={beside.filter((b) => b.step === s)} title={title(s)} />

@@ -1,4 +1,6 @@
 import { type PointerEvent, useRef, useState } from 'react';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** So near the mark it stands there. */
 const THERE_DEG = 3;
@@ -20,6 +22,7 @@ export function Wheel({
   busy: boolean;
   onThere: () => void;
 }) {
+  const say = useSay();
   const [deg, setDeg] = useState(from);
   const wheel = useRef<HTMLDivElement>(null);
   const held = useRef<{ at: number; deg: number } | null>(null);
@@ -39,11 +42,11 @@ export function Wheel({
       ref={wheel}
       className="mx-auto w-44 cursor-grab touch-none select-none"
       role="slider"
-      aria-label={`Turn the shaft to ${to}°`}
+      aria-label={say(M.turnShaft({ to }))}
       aria-valuemin={0}
       aria-valuemax={360}
       aria-valuenow={Math.round(deg)}
-      aria-valuetext={`${Math.round(deg)} degrees`}
+      aria-valuetext={say(M.degrees({ deg: Math.round(deg) }))}
       tabIndex={0}
       data-wheel={to}
       onKeyDown={(e) => {

@@ -1,12 +1,14 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { Feel, Shown } from '@fulcrant/practice';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 import { GaugeFace } from './GaugeFace.tsx';
+import { M } from './messages.ts';
 
 /** How far a blade goes in, share of the way, and how it is said. */
-const PUSHED: Record<Feel, readonly [share: number, words: string]> = {
-  goes: [1, 'It goes through.'],
-  snug: [0.58, 'Snug: it drags.'],
-  'will not': [0.06, 'It will not go.'],
+const PUSHED: Record<Feel, readonly [share: number, words: Text]> = {
+  goes: [1, M.goesThrough],
+  snug: [0.58, M.snugDrags],
+  'will not': [0.06, M.willNotGo],
 };
 
 /** One for the page: to make one takes longer than a frame. Null until the first push, and where there is no sound. */
@@ -37,8 +39,9 @@ function sounded(hertz: number): void {
 function Blade({ feel }: { feel: Feel }) {
   const [share, words] = PUSHED[feel];
   const tip = 30 + 200 * share;
+  const say = useSay();
   return (
-    <svg viewBox="0 0 300 112" className="block w-full" role="img" aria-label={words}>
+    <svg viewBox="0 0 300 112" className="block w-full" role="img" aria-label={say(words)}>
       <path
         d="M60 8h180v40H60z M60 64h180v40H60z"
         fill="var(--shade)"
@@ -73,13 +76,14 @@ function Blade({ feel }: { feel: Feel }) {
 
 /** The nut’s face with the spanner’s slot, turned as far as the blows took it; the mark at the top is where it stood snug. */
 function Nut({ deg }: { deg: number }) {
+  const say = useSay();
   const slots = [0, 90, 180, 270];
   return (
     <svg
       viewBox="0 0 200 200"
       className="mx-auto block w-44"
       role="img"
-      aria-label={`The nut turned ${deg} degrees`}
+      aria-label={say(M.nutTurnedDegrees({ deg }))}
     >
       <path d="M100 2v16" stroke="var(--brass)" strokeWidth="3" />
       <g transform={`rotate(${deg} 100 100)`}>
@@ -103,13 +107,14 @@ function Nut({ deg }: { deg: number }) {
 
 /** What the hand, the eye or the gauge tells: drawn where the real thing is read by eye, in figures where it has figures itself. */
 export function Tool({ shown, decimals }: { shown: Shown; decimals: number }) {
+  const say = useSay();
   switch (shown.kind) {
     case 'feel':
       return (
         <div>
           <Blade feel={shown.feel} />
           <p className="m-0 text-center font-label text-lg font-semibold" role="status">
-            {PUSHED[shown.feel][1]}
+            <Words of={PUSHED[shown.feel][1]} />
           </p>
         </div>
       );
@@ -121,7 +126,9 @@ export function Tool({ shown, decimals }: { shown: Shown; decimals: number }) {
           />
           {/* A whole turn is a millimetre: how many there were is the small hand’s to say. */}
           {shown.mm >= 1 && (
-            <p className="m-0 text-center text-muted">The small hand stands at {Math.floor(shown.mm)}.</p>
+            <p className="m-0 text-center text-muted">
+              {say(M.smallHandStands({ mm: Math.floor(shown.mm) }))}
+            </p>
           )}
         </div>
       );
@@ -142,18 +149,18 @@ export function Tool({ shown, decimals }: { shown: Shown; decimals: number }) {
         <p className="m-0 grid grid-cols-2 gap-3 text-center" role="status">
           <span className="border border-ink bg-shade px-2 py-3">
             <span className="figures block text-3xl">{shown.mpa.toFixed(1)}</span>
-            <span className="text-sm text-muted">MPa at the pump</span>
+            <span className="text-sm text-muted">{say(M.mPaPump)}</span>
           </span>
           <span className="border border-ink bg-shade px-2 py-3">
             <span className="figures block text-3xl">{shown.mm.toFixed(2)}</span>
-            <span className="text-sm text-muted">mm the face moved</span>
+            <span className="text-sm text-muted">{say(M.mmFaceMoved)}</span>
           </span>
         </p>
       );
     case 'click':
       return (
         <p className="m-0 font-label text-lg font-semibold" role="status">
-          {shown.jerked ? 'It clicked, early: it was jerked.' : 'It clicks.'}
+          {shown.jerked ? say(M.clickedEarlyJerked) : say(M.clicks)}
         </p>
       );
     case 'seen':

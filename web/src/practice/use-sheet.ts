@@ -16,6 +16,8 @@ import { faultsOf } from '../data/asked.ts';
 import { shownAt } from '../data/benches.ts';
 import { folder, stateFrom } from '../data/fold.ts';
 import { type JobView, makeEvent } from '../data/job.ts';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { type Kept, makeRoom, putSheet, readSheet, shelfKey } from './shelf.ts';
 
 /** Which bench: one of one’s own, or one of a class, whose number and faults stay with the server. */
@@ -24,7 +26,7 @@ export type Which = { rig: Rig } & ({ set: string } | { set: null; difficulty: D
 /** What the hand was last shown, and where; whether it was written since, and the tool let go. */
 export type Seen = { at: string; shown: Shown; written?: true };
 
-const AWAY = 'No connection to the server: a bench of the class answers only with it. Nothing was lost.';
+const AWAY = M.noConnectionServerBenchClass;
 /** The hand rests: nothing was handled for so long. */
 const REST_MS = 300;
 const NONE: readonly JobEvent[] = [];
@@ -33,6 +35,7 @@ const benchOf = (w: Which): string => (w.set === null ? `${w.rig.id}.${w.difficu
 
 /** A practice sheet: the same rules as a record’s, kept on this device and sent nowhere until it is handed in. */
 export function useSheet(which: Which, person: Person) {
+  const say = useSay();
   const key = shelfKey(person.id, benchOf(which));
   const [kept, setKept] = useState<Kept>(() => {
     const before = readSheet(localStorage, key);
@@ -46,11 +49,8 @@ export function useSheet(which: Which, person: Person) {
   const put = useCallback(() => {
     if (waiting.current) clearTimeout(waiting.current);
     waiting.current = null;
-    if (!putSheet(localStorage, key, now.current))
-      setFault(
-        'This device could not keep it: its storage is full or switched off. Work on without leaving the page.',
-      );
-  }, [key]);
+    if (!putSheet(localStorage, key, now.current)) setFault(say(M.deviceCouldNotKeepStorage));
+  }, [key, say]);
   // What is written on the sheet is kept at once; what is only handled, when the hand rests or the page goes.
   const keep = useCallback(
     (next: Kept) => {
@@ -143,6 +143,7 @@ function useBench(
   keep: (next: Kept) => void,
   setFault: (fault: Text | null) => void,
 ) {
+  const say = useSay();
   const [seen, setSeen] = useState<Seen | null>(null);
   const [looked, setLooked] = useState<Record<string, Text>>({});
   const [busy, setBusy] = useState(false);
@@ -163,7 +164,7 @@ function useBench(
         deg = mine.nutDeg;
       } else if (action.do === 'off') {
         // Nothing is asked of the truth by it: it is done with or without the server.
-        [shown, deg] = [{ kind: 'done', text: 'It is off.' }, 0];
+        [shown, deg] = [{ kind: 'done', text: say(M.off) }, 0];
       } else {
         asking.current = true;
         setBusy(true);
@@ -191,7 +192,7 @@ function useBench(
       setSeen({ at: place?.do === 'at' ? `${place.step} ${place.key}` : '', shown });
       return shown;
     },
-    [which.set, mine, now, keep, setFault],
+    [which.set, mine, now, keep, setFault, say],
   );
   // Where the nut stands at a bench of the class is asked once, when the page comes back to it.
   const { set } = which;

@@ -1,24 +1,27 @@
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useSession } from '../data/session.tsx';
 import { Button } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { EntrySheet } from './EntrySheet.tsx';
+import { M } from './messages.ts';
 
 /** Somebody new, or somebody who forgot: a code from a lead hand and a password of their own choosing. */
 export function CodePage() {
+  const say = useSay();
   const { enter } = useSession();
   const [asked] = useSearchParams();
   const go = useNavigate();
   return (
     <EntrySheet
-      title="In by a code"
-      says="A lead hand gives it out; it is good once."
+      title={say(M.code)}
+      says={say(M.leadHandGivesOutGood)}
       begin={{ name: asked.get('name') ?? '', code: '', password: '' }}
       rows={[
-        { name: 'name', label: 'Name', more: { autoComplete: 'username', maxLength: 60 } },
-        { name: 'code', label: 'Code', more: { autoCapitalize: 'characters', maxLength: 40 } },
+        { name: 'name', label: say(M.nameText), more: { autoComplete: 'username', maxLength: 60 } },
+        { name: 'code', label: say(M.code2), more: { autoCapitalize: 'characters', maxLength: 40 } },
         {
           name: 'password',
-          label: 'A password of your own, ten characters or more',
+          label: say(M.passwordYourOwnTenCharacters),
           more: { type: 'password', autoComplete: 'new-password', maxLength: 200 },
         },
       ]}
@@ -29,10 +32,10 @@ export function CodePage() {
     >
       <div className="flex flex-wrap items-center gap-4">
         <Button type="submit" weight="solid">
-          Sign in with it
+          {say(M.sign)}
         </Button>
         <Link to="/sign-in" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-          I have a password
+          {say(M.iHavePassword)}
         </Link>
       </div>
     </EntrySheet>

@@ -4,6 +4,7 @@ import { Fault } from '../ui/controls.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 type Text = Record<string, string>;
 export type EntryRow = { name: string; label: string; more?: object };
@@ -36,7 +37,7 @@ export function EntrySheet({
         Object.fromEntries(Object.entries(text).map(([k, v]) => [k, k === 'password' ? v : v.trim()])),
       );
     } catch (error) {
-      setFaults(faultsOf(error, 'No connection to the server. What you typed stays here.'));
+      setFaults(faultsOf(error, M.noConnectionServerWhatYou));
     }
   };
   return (

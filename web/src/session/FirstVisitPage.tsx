@@ -1,32 +1,35 @@
 import { useNavigate } from 'react-router';
 import { useSession } from '../data/session.tsx';
 import { Button } from '../ui/controls.tsx';
+import { useSay } from '../ui/settings.tsx';
 import { EntrySheet } from './EntrySheet.tsx';
+import { M } from './messages.ts';
 
 /** Nobody leads this plant yet: its first visitor names it and becomes its lead hand, by the code in the console. */
 export function FirstVisitPage() {
+  const say = useSay();
   const { enter } = useSession();
   const go = useNavigate();
   return (
     <EntrySheet
-      title="A plant with nothing in it yet"
-      says="You name it, and lead it. Everybody else is added by you."
+      title={say(M.plantNothingYet)}
+      says={say(M.youNameLeadEverybodyElse)}
       begin={{ code: '', site: '', name: '', password: '' }}
       rows={[
         {
           name: 'code',
-          label: 'Code, printed where Fulcrant was started',
+          label: say(M.codePrintedWhereFulcrantStarted),
           more: { autoCapitalize: 'characters' },
         },
-        { name: 'site', label: 'The site is called' },
+        { name: 'site', label: say(M.siteCalled) },
         {
           name: 'name',
-          label: 'Your name, as it will stand on sheets',
+          label: say(M.yourNameAsWillStand),
           more: { autoComplete: 'username', maxLength: 60 },
         },
         {
           name: 'password',
-          label: 'Your password, ten characters or more',
+          label: say(M.yourPasswordTenCharactersMore),
           more: { type: 'password', autoComplete: 'new-password', maxLength: 200 },
         },
       ]}
@@ -36,7 +39,7 @@ export function FirstVisitPage() {
       }}
     >
       <Button type="submit" weight="solid">
-        Begin
+        {say(M.begin)}
       </Button>
     </EntrySheet>
   );

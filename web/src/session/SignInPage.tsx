@@ -9,6 +9,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Mark } from '../ui/Mark.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { M } from './messages.ts';
 
 const field = 'min-h-14 border-0 border-b-[3px] border-brass bg-transparent text-2xl';
 
@@ -26,8 +27,8 @@ export function SignInPage() {
   const [faults, setFaults] = useState<Faults>({});
   const submit = (e: FormEvent) => {
     e.preventDefault();
-    if (name.trim() === '') return setFaults({ '': 'Type your sign-in name.' });
-    if (password === '') return setFaults({ '': 'Type your password.' });
+    if (name.trim() === '') return setFaults({ '': say(M.typeYourSignName) });
+    if (password === '') return setFaults({ '': say(M.typeYourPassword) });
     return enter(name.trim(), password);
   };
   const enter = async (who: string, secret: string) => {
@@ -35,7 +36,7 @@ export function SignInPage() {
       await signIn(who, secret, code?.trim() || undefined);
       await go('/');
     } catch (error) {
-      const told = faultsOf(error, 'No connection to the server. Entries already made stay on this device.');
+      const told = faultsOf(error, M.noConnectionServerEntriesAlready);
       setFaults(told);
       if (told.code !== undefined) setCode(code ?? '');
     }
@@ -47,34 +48,31 @@ export function SignInPage() {
         <div className="flex items-center gap-4 border-b border-rule px-6 py-4">
           <Mark size={58} />
           <div>
-            <h1 className="m-0 text-3xl leading-none">Fulcrant</h1>
-            <p className="m-0 text-muted">
-              Job sheets for fitting seals, packing and bearings: the order of work, the arithmetic and the
-              record.
-            </p>
+            <h1 className="m-0 text-3xl leading-none">{say(M.fulcrant)}</h1>
+            <p className="m-0 text-muted">{say(M.jobSheetsFittingSealsPacking)}</p>
           </div>
         </div>
         {person && (
           <div className="flex flex-wrap items-center gap-4 border-b border-faint px-6 py-3">
             <p className="m-0">
               {stale
-                ? `${person.name}'s sign-in has run out. Sign in again to send what waits.`
-                : `${person.name} is signed in, ${say(ROLE_SAID[person.role][0])}.`}
+                ? say(M.sSignHasRunOut({ name: person.name }))
+                : say(M.signed({ name: person.name, roleSaid: ROLE_SAID[person.role][0] }))}
             </p>
-            {!stale && <Button onClick={() => void go('/')}>To the board</Button>}
-            <Button onClick={() => void signOut()}>Sign out</Button>
+            {!stale && <Button onClick={() => void go('/')}>{say(M.board)}</Button>}
+            <Button onClick={() => void signOut()}>{say(M.signOut)}</Button>
           </div>
         )}
         {waiting.length > 0 && (
           <p className="m-0 border-b border-faint px-6 py-3 font-medium text-brass">
-            {waiting.length} entries wait on this device. Each person's are sent when they sign in.
+            {say(M.entriesWaitDeviceEachPersons({ count: waiting.length }))}
           </p>
         )}
         {greeting.data?.offers && (
           <fieldset className="m-0 border-0 border-b border-faint px-6 py-3" data-offers>
-            <legend className="sr-only">Demo: sign in as</legend>
+            <legend className="sr-only">{say(M.demoSignAs)}</legend>
             <p aria-hidden="true" className="kicker m-0 mb-1">
-              Demo: sign in as
+              {say(M.demoSignAs)}
             </p>
             <div className="flex flex-wrap gap-2">
               {greeting.data.offers.people.map((p) => (
@@ -90,7 +88,7 @@ export function SignInPage() {
         )}
         <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-4 px-6 py-5">
           <label className="flex flex-col">
-            <span className="kicker">Name</span>
+            <span className="kicker">{say(M.nameText)}</span>
             <input
               value={name}
               onChange={(e) => setName(e.target.value)}
@@ -100,7 +98,7 @@ export function SignInPage() {
             />
           </label>
           <label className="flex flex-col">
-            <span className="kicker">Password</span>
+            <span className="kicker">{say(M.password)}</span>
             <input
               value={password}
               onChange={(e) => setPassword(e.target.value)}
@@ -114,7 +112,7 @@ export function SignInPage() {
             <TextField
               strong
               autoFocus
-              label="Code of your second factor"
+              label={say(M.codeYourSecondFactor)}
               inputMode="numeric"
               autoComplete="one-time-code"
               maxLength={10}
@@ -129,13 +127,13 @@ export function SignInPage() {
             </Fault>
           )}
           <Button type="submit" weight="solid">
-            Sign in
+            {say(M.sign2)}
           </Button>
           <Link to="/code" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            First time, or forgot password: use a code
+            {say(M.firstTimeForgotPasswordUse)}
           </Link>
           <Link to="/try" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            Try practice without signing in
+            {say(M.tryPracticeWithoutSigning)}
           </Link>
         </form>
       </div>

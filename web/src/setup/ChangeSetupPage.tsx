@@ -7,6 +7,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { SetupForm } from './SetupForm.tsx';
 
 /** Change what the job rests on, with a reason; every verdict is judged anew and the sheet tells what was changed. */
@@ -18,7 +19,7 @@ export function ChangeSetupPage() {
   const [reason, setReason] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
   const change = async (setup: Setup) => {
-    if (reason.trim().length < 3) return setFault('A reason takes a few words.');
+    if (reason.trim().length < 3) return setFault(say(M.reasonTakesFewWords));
     const refused = await job.act('setup.changed', {
       setup: job.state?.setup.demo ? { ...setup, demo: true } : setup,
       reason: reason.trim(),
@@ -26,27 +27,25 @@ export function ChangeSetupPage() {
     if (refused) return setFault(say(refused));
     await go(`/jobs/${id}`);
   };
-  if (!job.state) return <Loading what="Setup" fault={job.loading ? null : 'There is no such job.'} />;
+  if (!job.state) return <Loading what={say(M.setup)} fault={job.loading ? null : say(M.thereNoSuchJob)} />;
   const trade = tradeOf(job.state.setup);
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule px-6 py-4">
         <div className="flex flex-wrap items-baseline justify-between gap-4 pb-3">
-          <h1 className="m-0 text-3xl">
-            <Words of={trade.words.setup} />, maker’s values
-          </h1>
+          <h1 className="m-0 text-3xl">{say(M.makersValues({ setup: trade.words.setup }))}</h1>
           <Link className="text-steel underline underline-offset-4" to={`/jobs/${id}`}>
-            Back, change nothing
+            {say(M.backChangeNothing)}
           </Link>
         </div>
         <SetupForm
           trade={trade}
           start={{ ...job.state.setup }}
-          does="Change it"
+          does={say(M.change)}
           onSetup={change}
           after={
             <label className="flex max-w-2xl flex-col">
-              <span className="kicker">Why it is changed</span>
+              <span className="kicker">{say(M.whyChanged)}</span>
               <input
                 className="min-h-12 border-0 border-b-2 border-brass bg-transparent text-lg"
                 value={reason}

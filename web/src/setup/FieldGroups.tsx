@@ -3,6 +3,7 @@ import { sameText, textKey } from '@fulcrant/core/messages';
 import type { UseFormRegister } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Rows = {
   fields: readonly Field[];
@@ -99,7 +100,7 @@ function FieldRow({
       {field.quantity === 'choice' ? (
         <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>
           {(field.optional || field.decided) && (
-            <option value="">{field.decided ? 'to be chosen' : 'not said'}</option>
+            <option value="">{field.decided ? say(M.chosen) : say(M.notSaid)}</option>
           )}
           {field.options?.map(([value, label]) => (
             <option key={value} value={value}>

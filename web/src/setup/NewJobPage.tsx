@@ -2,6 +2,7 @@ import { partKey } from '@fulcrant/core/api';
 import { openingFor } from '@fulcrant/core/forms';
 import { allTrades, type Setup, tradeOf } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { saidBy } from '@fulcrant/core/units';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -11,13 +12,15 @@ import { usePartCards, usePosition } from '../data/register.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
-import { Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 import { OpeningForm } from './OpeningForm.tsx';
 import { dropOpening, keepOpening, openingDraft } from './opening-draft.ts';
 import { PositionPicker } from './PositionPicker.tsx';
 
 /** Open a job by three answers: where, what work, what is stamped on the part; the rest is known, or asked where it is needed. */
 export function NewJobPage() {
+  const say = useSay();
   const [asked] = useSearchParams();
   // Come from a search on the board or a position’s page: the position found there is the one meant.
   const from = usePositions(asked.get('q') ?? '').data?.positions.find((p) => p.id === asked.get('position'));
@@ -78,13 +81,13 @@ export function NewJobPage() {
       dropOpening();
       await go(`/jobs/${id}`);
     } catch (error) {
-      setFault(error instanceof Error ? error.message : 'The job could not be kept on this device.');
+      setFault(error instanceof Error ? saidBy(error) : say(M.jobCouldNotKeptDevice));
     }
   };
   const fromStamp = Object.values(opening.from).filter((o) => o === 'stamp').length - (meant.trim() ? 1 : 0);
   const picker = <PositionPicker chosen={chosen} typed={words} onTyped={setWords} onChoose={pick} />;
   return (
-    <Page title="Open a job" ways={[['/register', 'Register']]} corner={<Corner />}>
+    <Page title={say(M.openJob)} ways={[['/register', say(M.register)]]} corner={<Corner />}>
       {/*
        * Rules that came after the form would begin it anew, and what was typed would be gone. Nor is
        * there a field before: one that moves into the form takes the keys of the hand in it away.
@@ -94,7 +97,7 @@ export function NewJobPage() {
       (chosen !== null && told.isPending && told.fetchStatus !== 'idle') ? (
         <>
           {chosen && picker}
-          <p className="text-muted">Looking up what is known …</p>
+          <p className="text-muted">{say(M.lookingUpWhatKnown)}</p>
         </>
       ) : (
         <OpeningForm
@@ -110,16 +113,21 @@ export function NewJobPage() {
             <>
               {fromStamp > 0 && (
                 <span className="text-brass">
-                  {fromStamp === 1 ? 'One value' : `${fromStamp} values`} from the stamp, dotted until looked
-                  at.{' '}
+                  {say(
+                    M.fromStampDottedUntilLooked({
+                      fromStamp: fromStamp === 1 ? M.oneValue : M.values({ fromStamp }),
+                    }),
+                  )}{' '}
                 </span>
               )}
               {card && (
                 <span className={card.looked ? '' : 'text-brass'}>
-                  Card, version {card.version}
-                  {card.looked
-                    ? `, looked over by ${card.looked.by}.`
-                    : ': nobody else has looked it over yet.'}
+                  {say(
+                    M.cardVersion({
+                      version: card.version,
+                      looked: card.looked ? M.lookedOver({ by: card.looked.by }) : M.nobodyElseHasLookedOver,
+                    }),
+                  )}
                 </span>
               )}
             </>
@@ -127,7 +135,7 @@ export function NewJobPage() {
           where={picker}
           work={
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
-              <legend className="kicker mb-1">The work</legend>
+              <legend className="kicker mb-1">{say(M.work)}</legend>
               {allTrades().map(({ id, words: { offer } }) => (
                 <Button
                   key={id}

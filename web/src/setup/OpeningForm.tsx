@@ -11,6 +11,7 @@ import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { useLatest } from '../ui/use-latest.ts';
 import { type FieldErrors, FieldGroups, FlagRow } from './FieldGroups.tsx';
+import { M } from './messages.ts';
 import { PositionPrint, placesOf } from './PositionPrint.tsx';
 
 type Props = {
@@ -37,6 +38,7 @@ type Props = {
  * usually is stands behind one touch; what a later step needs is asked there.
  */
 export function OpeningForm(props: Props) {
+  const tell = useSay();
   const { trade, opening, placed, draft, onTyped, onStamp, stampSaid, onSetup, where, work } = props;
   const { unit } = useSettings();
   const form = useForm<FormValues>({
@@ -125,14 +127,14 @@ export function OpeningForm(props: Props) {
         {where}
         {!placed && (
           <div className="flex flex-col gap-3">
-            {line('machine', 'Machine')}
-            {line('position', 'Position')}
+            {line('machine', tell(M.machine))}
+            {line('position', tell(M.position))}
           </div>
         )}
       </div>
       {work}
       <div className="grid items-end gap-x-8 gap-y-2 md:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
-        {line('partNumber', 'Part, as stamped')}
+        {line('partNumber', tell(M.partAsStamped))}
         <div className="min-h-6 text-[0.95rem]">{stampSaid}</div>
       </div>
       {inSight.length > 0 && (
@@ -144,13 +146,13 @@ export function OpeningForm(props: Props) {
         </fieldset>
       )}
       {inOrder.length > 0 && (
-        <section aria-label="The print">
+        <section aria-label={tell(M.print)}>
           <h2 className="kicker m-0 border-t border-rule pt-2">
             {boxes.open.length === 0
-              ? 'Nothing is open: look it over'
+              ? tell(M.nothingOpenLookOver)
               : boxes.open.length === 1
-                ? 'One box is open'
-                : `${boxes.open.length} boxes are open`}
+                ? tell(M.oneBoxOpen)
+                : tell(M.boxesOpen({ count: boxes.open.length }))}
           </h2>
           <PositionPrint
             pieces={trade.slots.position ?? []}
@@ -166,7 +168,7 @@ export function OpeningForm(props: Props) {
       )}
       {unsaid.length > 0 && (
         <p className="m-0 text-muted" data-later>
-          Asked at the step that needs it: <Words of={laterSaid(unsaid)} />.
+          {tell(M.askedStepNeeds({ laterSaid: laterSaid(unsaid) }))}
         </p>
       )}
       <Usual
@@ -182,10 +184,10 @@ export function OpeningForm(props: Props) {
       <div className="fixed inset-x-0 bottom-0 z-20 border-t border-rule bg-paper px-4 py-2">
         <div className="mx-auto flex max-w-6xl flex-wrap items-center gap-4">
           <Button type="submit" weight="solid">
-            Open the sheet
+            {tell(M.openSheet)}
           </Button>
           {faulty > 0 && (
-            <Fault>{faulty === 1 ? 'One field wants a look.' : `${faulty} fields want a look.`}</Fault>
+            <Fault>{faulty === 1 ? tell(M.oneFieldWantsLook) : tell(M.fieldsWantLook({ faulty }))}</Fault>
           )}
         </div>
       </div>
@@ -239,7 +241,7 @@ function Usual({
   const shown = open || faults > 0;
   const all = [...fields, ...later];
   return (
-    <section aria-label="As it usually is" className="border-t border-rule">
+    <section aria-label={say(M.asUsually)} className="border-t border-rule">
       <button
         type="button"
         aria-expanded={shown}
@@ -247,16 +249,19 @@ function Usual({
         className="flex min-h-12 w-full items-center gap-2 text-left font-label text-lg font-semibold"
       >
         {shown ? <ChevronDown aria-hidden="true" size={20} /> : <ChevronRight aria-hidden="true" size={20} />}
-        As it usually is:{' '}
-        {[
-          trade.words.changes,
-          ...(!trade.words.measuresOnly && all.some((f) => f.name.startsWith('measures.'))
-            ? ['what is measured']
-            : []),
-          'house rules',
-        ]
-          .map((x) => say(x))
-          .join(', ')}
+        {say(
+          M.asUsually2({
+            value: [
+              trade.words.changes,
+              ...(!trade.words.measuresOnly && all.some((f) => f.name.startsWith('measures.'))
+                ? [say(M.whatMeasured)]
+                : []),
+              say(M.houseRules),
+            ]
+              .map((x) => say(x))
+              .join(', '),
+          }),
+        )}
       </button>
       {shown && (
         <FieldGroups fields={all} values={values} errors={errors} register={register} onFlag={onFlag} />

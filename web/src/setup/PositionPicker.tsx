@@ -1,5 +1,8 @@
+import { saidBy } from '@fulcrant/core/units';
 import { useDeferredValue } from 'react';
 import { type StoredPosition, usePositions } from '../data/job.ts';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /**
  * A position the plant knows, found by typing; the list says where it is cut.
@@ -16,12 +19,13 @@ export function PositionPicker({
   onTyped(words: string): void;
   onChoose(position: StoredPosition | null): void;
 }) {
+  const say = useSay();
   const found = usePositions(useDeferredValue(typed.trim()));
   const positions = found.data?.positions ?? [];
   if (chosen)
     return (
       <div className="flex min-w-0 flex-1 flex-col">
-        <span className="kicker">A position the plant knows</span>
+        <span className="kicker">{say(M.positionPlantKnows)}</span>
         <p className="m-0 flex min-h-12 flex-wrap items-center gap-x-4 border-b-2 border-brass text-lg">
           <span className="font-label text-xl font-semibold" data-position={chosen.id}>
             {chosen.machine}, {chosen.position}
@@ -31,7 +35,7 @@ export function PositionPicker({
             className="min-h-11 text-steel underline underline-offset-4"
             onClick={() => onChoose(null)}
           >
-            another, or a new one
+            {say(M.anotherNewOne)}
           </button>
         </p>
       </div>
@@ -39,18 +43,18 @@ export function PositionPicker({
   return (
     <div className="flex min-w-0 flex-1 flex-col">
       <label className="flex flex-col">
-        <span className="kicker">A position the plant knows</span>
+        <span className="kicker">{say(M.positionPlantKnows)}</span>
         <input
           type="search"
           value={typed}
           onChange={(e) => onTyped(e.target.value)}
           maxLength={80}
           autoComplete="off"
-          placeholder="type a machine or a place; or name a new one"
+          placeholder={say(M.typeMachinePlaceNameNew)}
           className="min-h-12 border-0 border-b-2 border-muted bg-transparent text-lg placeholder:text-muted"
         />
       </label>
-      <ul className="m-0 max-h-[6.4rem] list-none overflow-y-auto p-0" aria-label="Positions">
+      <ul className="m-0 max-h-[6.4rem] list-none overflow-y-auto p-0" aria-label={say(M.positions)}>
         {positions.map((p) => (
           <li key={p.id} className="border-b border-faint">
             <button
@@ -63,13 +67,15 @@ export function PositionPicker({
           </li>
         ))}
         {found.isSuccess && !found.isPlaceholderData && positions.length === 0 && (
-          <li className="py-1 text-muted">No position by these words: name it below.</li>
+          <li className="py-1 text-muted">{say(M.noPositionTheseWordsName)}</li>
         )}
         {found.data?.more && (
-          <li className="py-1 text-muted">The first {positions.length} are shown: type on to find others.</li>
+          <li className="py-1 text-muted">{say(M.firstShownTypeFindOthers({ count: positions.length }))}</li>
         )}
         {found.isError && positions.length === 0 && (
-          <li className="py-1 text-muted">{found.error.message} A new position can be named below.</li>
+          <li className="py-1 text-muted">
+            {say(M.newPositionCanNamedBelow({ message: saidBy(found.error) }))}
+          </li>
         )}
       </ul>
     </div>

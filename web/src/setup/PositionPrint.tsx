@@ -6,11 +6,13 @@ import {
   type MeasuredPlace,
   type PositionPiece,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { CSSProperties } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 import { Shapes } from '../figures/DrawingView.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** How a box is drawn: empty, dotted until somebody has looked, solid. */
 export type BoxLook = 'open' | 'dotted' | 'solid';
@@ -20,13 +22,13 @@ const LOOKS: Readonly<Record<BoxLook, string>> = {
   solid: 'border-2 border-ink bg-paper',
 };
 
-const SAID: Partial<Record<Origin, string>> = {
-  here: 'as last time here',
-  'other-work': 'known here from other work',
-  past: 'from a signed sheet here',
-  stamp: 'from the stamp: look',
-  card: 'from the part’s card',
-  'card-unlooked': 'from a card nobody looked over',
+const SAID: Partial<Record<Origin, Text>> = {
+  here: M.asLastTimeHere,
+  'other-work': M.knownHereFromOtherWork,
+  past: M.fromSignedSheetHere,
+  stamp: M.fromStampLook,
+  card: M.fromPartsCard,
+  'card-unlooked': M.fromCardNobodyLookedOver,
 };
 
 /** How a value stands: an empty one open, one nobody has looked at dotted, all else solid. */
@@ -61,6 +63,7 @@ export const placesOf = (pieces: readonly PositionPiece[]): Readonly<Record<stri
 
 /** A print of the position with a box on each dimension line, as far as the work asks for them. */
 export function PositionPrint({ pieces, fields, free, values, from, typed, faultOf, register }: Props) {
+  const say = useSay();
   const shown = drawnOf(pieces, fields);
   const places = placesOf(shown);
   const drawn = fields.filter((f) => places[f.name]);
@@ -78,7 +81,7 @@ export function PositionPrint({ pieces, fields, free, values, from, typed, fault
     />
   );
   return (
-    <figure className="m-0" aria-label="Print of the position">
+    <figure className="m-0" aria-label={say(M.printPosition)}>
       {drawn.length > 0 && (
         <>
           <div
@@ -155,7 +158,7 @@ function SizeBox({
         <label htmlFor={id}>
           <Words of={field.label} />
         </label>
-        {free && value.trim() === '' && <span className="text-muted">, if there is one</span>}
+        {free && value.trim() === '' && <span className="text-muted">{say(M.ifThereOne)}</span>}
       </span>
       {field.quantity === 'choice' ? (
         <select
@@ -163,7 +166,7 @@ function SizeBox({
           {...register(formName(field.name))}
           className={`min-h-12 w-full px-2 text-lg ${LOOKS[look]}`}
         >
-          <option value="">to be chosen</option>
+          <option value="">{say(M.chosen)}</option>
           {field.options?.map(([v, label]) => (
             <option key={v} value={v}>
               {say(label)}
@@ -181,7 +184,7 @@ function SizeBox({
       )}
       {said && (
         <span id={`${id}-from`} className="block text-xs leading-tight text-brass">
-          {said}
+          <Words of={said} />
         </span>
       )}
       {fault && <Fault id={`${id}-fault`}>{fault}</Fault>}

@@ -4,8 +4,9 @@ import { say } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
-import { useSettings } from '../ui/settings.tsx';
+import { useSay, useSettings } from '../ui/settings.tsx';
 import { type FieldErrors, FieldGroups } from './FieldGroups.tsx';
+import { M } from './messages.ts';
 
 type Props = {
   trade: Trade;
@@ -17,6 +18,7 @@ type Props = {
 
 /** What a job rests on. Each fault stands beside its field; what was typed stays; what is not asked for is not shown. */
 export function SetupForm({ trade, start, does, onSetup, after }: Props) {
+  const tell = useSay();
   const { unit } = useSettings();
   const form = useForm<FormValues>({
     defaultValues: toForm(trade, start, unit),
@@ -50,7 +52,7 @@ export function SetupForm({ trade, start, does, onSetup, after }: Props) {
       />
       {after}
       {faulty > 0 && (
-        <Fault>{faulty === 1 ? 'One field wants a look.' : `${faulty} fields want a look.`}</Fault>
+        <Fault>{faulty === 1 ? tell(M.oneFieldWantsLook) : tell(M.fieldsWantLook({ faulty }))}</Fault>
       )}
       <Button type="submit" weight="solid" className="self-start">
         {does}

@@ -12,8 +12,9 @@ import { Corner } from '../entry/Corner.tsx';
 import { Fault } from '../ui/controls.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
-import { useSettings, Words } from '../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { Blocks } from './Blocks.tsx';
+import { M } from './messages.ts';
 
 /** A sheet as the server keeps it under a signature. */
 type Kept = FitUpSheet & {
@@ -27,6 +28,7 @@ const LINK = 'flex min-h-12 items-center gap-2 border border-ink px-4 font-label
 
 /** The record that stays with the machine, as it will print: as it was signed where it is, else as the work stands. */
 export function SheetPage() {
+  const say = useSay();
   const { id = '' } = useParams();
   const [query] = useSearchParams();
   const job = useJob(id);
@@ -38,8 +40,8 @@ export function SheetPage() {
     queryFn: () => readThrough<Kept>(`/api/jobs/${id}/sheet.json${asked ? `?revision=${asked}` : ''}`),
   });
   if (!job.state)
-    return <Loading what="Job sheet" fault={job.loading ? null : (job.fault ?? 'There is no such job.')} />;
-  if (kept.isLoading) return <Loading what="Job sheet" />;
+    return <Loading what={say(M.jobSheet)} fault={job.loading ? null : (job.fault ?? M.thereNoSuchJob)} />;
+  if (kept.isLoading) return <Loading what={say(M.jobSheet)} />;
   const sheet: FitUpSheet & Partial<Kept> = kept.data ?? fitUpSheet(job.state, job.number, HERE);
   return (
     <div className="mx-auto max-w-5xl p-2 md:p-3.5">
@@ -69,6 +71,7 @@ function Ways({
   id: string;
   revision: string | null;
 }) {
+  const say = useSay();
   const { unit } = useSettings();
   const { person } = useSession();
   const go = useNavigate();
@@ -80,9 +83,9 @@ function Ways({
     revision === null &&
     (person?.role === 'lead' || (person?.role === 'fitter' && person.id === state.signed.author.id));
   return (
-    <nav aria-label="This sheet" className="no-print mb-3 flex flex-wrap items-center gap-3">
+    <nav aria-label={say(M.sheet)} className="no-print mb-3 flex flex-wrap items-center gap-3">
       <Link className={LINK} to={`/jobs/${id}`}>
-        Back to the job
+        {say(M.backJob)}
       </Link>
       {job.number && unsent === 0 && (
         <>
@@ -93,7 +96,7 @@ function Ways({
             rel="noreferrer"
             data-pdf
           >
-            <FileText aria-hidden="true" size={20} /> PDF
+            <FileText aria-hidden="true" size={20} /> {say(M.pdf)}
           </a>
           <a
             className={LINK}
@@ -102,31 +105,29 @@ function Ways({
             rel="noreferrer"
             data-json
           >
-            <FileJson aria-hidden="true" size={20} /> JSON
+            <FileJson aria-hidden="true" size={20} /> {say(M.json)}
           </a>
           <a className={LINK} href={`/api/jobs/${id}/readings.csv${of ? `?${of}` : ''}`} data-csv>
-            <Table aria-hidden="true" size={20} /> CSV
+            <Table aria-hidden="true" size={20} /> {say(M.csv)}
           </a>
         </>
       )}
       {unsent > 0 && (
-        <p className="m-0 font-medium text-brass">
-          PDF and JSON come when the {unsent} waiting entries are sent.
-        </p>
+        <p className="m-0 font-medium text-brass">{say(M.pdfJsonComeWhenWaiting({ unsent }))}</p>
       )}
       <button type="button" className={LINK} onClick={() => print()}>
-        <Printer aria-hidden="true" size={20} /> Print
+        <Printer aria-hidden="true" size={20} /> {say(M.print)}
       </button>
       {mayCorrect && (
         <button type="button" className={LINK} onClick={() => setAsking(true)} data-revise>
-          Correct it: a new revision
+          {say(M.correctNewRevision)}
         </button>
       )}
       <ReasonDialog
         open={asking}
-        title="Open a revision"
-        ask="What has to be corrected? The sheet as it was signed is kept; the revision says what it replaces, and is signed anew."
-        does="Open it"
+        title={say(M.openRevision)}
+        ask={say(M.whatHasCorrectedSheetAs)}
+        does={say(M.open)}
         onClose={() => setAsking(false)}
         onReason={async (reason) => {
           const refused = await job.act('sheet.reopened', { reason });
@@ -150,6 +151,7 @@ function Head({
   id: string;
   told: string | null;
 }) {
+  const say = useSay();
   const when = whenIn(sheet.timeZone);
   const others = state.signatures.filter((s) => s.revision !== sheet.revision || !sheet.frozen);
   return (
@@ -159,31 +161,34 @@ function Head({
           <Words of={sheet.name} />
         </h1>
         <p className="m-0 text-lg">
-          <span className="figures">{sheet.number ?? 'not sent yet'}</span> · {sheet.title.state}
-          {sheet.revision > 1 ? ` · revision ${sheet.revision}` : ''}
+          <span className="figures">{sheet.number ?? say(M.notSentYet)}</span> · {sheet.title.state}
+          {sheet.revision > 1 ? say(M.revision({ revision: sheet.revision })) : ''}
         </p>
       </div>
       {sheet.altered && (
         <div className="px-4 pb-2">
-          <Fault>
-            This sheet is not as it was signed: its hash is another. It is no record; a backup has the one
-            that was signed.
-          </Fault>
+          <Fault>{say(M.sheetNotAsSignedHash)}</Fault>
         </div>
       )}
       <p className="m-0 px-4 pb-2 text-sm text-muted" data-kept={sheet.frozen?.origin ?? 'no'}>
         {sheet.frozen
-          ? `${sheet.frozen.origin === 'signed' ? 'Kept as it was signed' : 'Signed before sheets were kept: laid down as it folded'} ${when(sheet.frozen.at)}. Hash ${sheet.contentHash?.slice(0, 12)}…`
+          ? say(
+              M.hash({
+                origin: sheet.frozen.origin === 'signed' ? 'keptAsSigned' : 'signedBeforeSheetsWe',
+                when: when(sheet.frozen.at),
+                contentHash: sheet.contentHash?.slice(0, 12),
+              }),
+            )
           : sheet.signature
-            ? `As this device tells it${told ? `: ${told}` : ', until it is sent'}. The signed sheet itself is kept on the server.`
-            : 'Work in hand: the sheet is kept when it is signed.'}{' '}
+            ? say(M.asDeviceTellsSignedSheet({ told: told ? `: ${told}` : M.untilSent }))
+            : say(M.workHandSheetKeptWhen)}{' '}
         {others.map((s) => (
           <Link
             key={s.revision}
             className="mr-3 text-steel underline underline-offset-4"
             to={`/jobs/${id}/sheet?revision=${s.revision}`}
           >
-            Revision {s.revision}, signed by {s.name}
+            {say(M.revisionSigned({ revision: s.revision, name: s.name }))}
           </Link>
         ))}
       </p>
@@ -193,16 +198,17 @@ function Head({
 
 /** Notes written under the signature: they stand beside what was signed, not in it. */
 function Since({ sheet, state }: { sheet: FitUpSheet; state: JobState }) {
+  const say = useSay();
   const when = whenIn(sheet.timeZone);
   const notes = state.notes.filter((n) => !sheet.notes.some((m) => m.at === n.at && m.text === n.text));
   if (notes.length === 0) return null;
   return (
     <Blocks
       blocks={[
-        { block: 'heading', text: 'Noted after the signature' },
+        { block: 'heading', text: say(M.notedAfterSignature) },
         ...notes.map((n) => ({
           block: 'line' as const,
-          lead: 'Note:',
+          lead: say(M.note),
           text: n.text,
           small: `${n.author.name}, ${when(n.at)}`,
         })),
@@ -212,19 +218,20 @@ function Since({ sheet, state }: { sheet: FitUpSheet; state: JobState }) {
 }
 
 function TitleBlock({ sheet }: { sheet: FitUpSheet }) {
+  const say = useSay();
   const when = whenIn(sheet.timeZone);
   const cells = [
-    ['Machine', sheet.title.machine],
-    ['Position', sheet.title.position],
-    ['Job', sheet.number ?? 'not sent yet'],
-    ['Part', sheet.title.partNumber ?? 'not given'],
-    ['Opened', `${when(sheet.title.openedAt)}, ${sheet.title.openedBy}`],
-    ['Signed', sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : 'not yet'],
+    [say(M.machine), sheet.title.machine],
+    [say(M.position), sheet.title.position],
+    [say(M.job), sheet.number ?? say(M.notSentYet)],
+    [say(M.part), sheet.title.partNumber ?? say(M.notGiven)],
+    [say(M.opened), `${when(sheet.title.openedAt)}, ${sheet.title.openedBy}`],
+    [say(M.signed), sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : say(M.notYet)],
   ] as const;
   return (
     <dl
       className="m-0 ml-auto grid max-w-xl grid-cols-2 border-l border-t border-rule"
-      aria-label="Title block"
+      aria-label={say(M.titleBlock)}
     >
       {cells.map(([k, v]) => (
         <div key={k} className="border-b border-faint px-3 py-1.5">

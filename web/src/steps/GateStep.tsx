@@ -14,6 +14,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
+import { M } from './messages.ts';
 
 type Props = {
   state: JobState;
@@ -51,7 +52,7 @@ export function GateStep({
         </Fragment>
       ))}
       {open && ahead.length > 0 && (
-        <ul className="m-0 -mt-4 list-none p-0" aria-label="What follows" data-ahead={ahead.length}>
+        <ul className="m-0 -mt-4 list-none p-0" aria-label={say(M.whatFollows)} data-ahead={ahead.length}>
           {ahead.map((item) => (
             <li key={item.id} className="border-b border-faint py-2.5 text-muted">
               {say(item.ask)}
@@ -82,11 +83,11 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
         <button
           type="button"
           aria-pressed={told === 'yes'}
-          aria-label={`${item.note ? 'Note' : 'OK'}: ${ask}`}
+          aria-label={`${item.note ? say(M.note) : 'OK'}: ${ask}`}
           onClick={() => give('yes')}
           className="grid min-h-12 w-14 shrink-0 place-items-center self-start border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
         >
-          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? 'Note' : 'OK'}
+          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? say(M.note) : say(M.ok)}
         </button>
       )}
       <span className="min-w-0 flex-1 py-1 leading-snug">
@@ -95,7 +96,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           <span
             className={`block text-sm ${answer.answer === 'no' ? 'font-medium text-stop' : 'text-muted'}`}
           >
-            {item.note ? 'noted' : <Words of={ANSWER_WORD[answer.answer]} />}, {answer.author.name}{' '}
+            {item.note ? say(M.noted) : <Words of={ANSWER_WORD[answer.answer]} />}, {answer.author.name}{' '}
             {format(new Date(answer.at), 'd MMM HH:mm')}
             {answer.note ? `: ${answer.note}` : ''}
           </span>
@@ -105,9 +106,9 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why it does not apply' : say(item.mayNote)}
+            placeholder={lacks ? say(M.whyDoesNotApply) : say(item.mayNote)}
             maxLength={400}
-            aria-label={lacks ? `Why it does not apply: ${ask}` : ask}
+            aria-label={lacks ? say(M.whyDoesNotApply2({ ask })) : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
@@ -123,24 +124,24 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           {canLack(item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
-              aria-label={`${lacks ? 'Save' : SHORT_ANSWER.none}, does not apply: ${ask}`}
-              title="does not apply, with a reason"
+              aria-label={say(M.doesNotApply({ lacks: lacks ? M.save : SHORT_ANSWER.none, ask }))}
+              title={say(M.doesNotApplyReason)}
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
               className="!px-2 !text-base"
               onClick={() => (lacks ? give('none') : setLacks(true))}
             >
-              {lacks ? 'Save' : SHORT_ANSWER.none}
+              {lacks ? say(M.save) : <Words of={SHORT_ANSWER.none} />}
             </Button>
           )}
           {!item.note && (
             <Button
               aria-pressed={answer?.answer === 'no'}
-              aria-label={`Not OK: ${ask}`}
+              aria-label={say(M.notOk2({ ask }))}
               weight={answer?.answer === 'no' ? 'stop' : 'line'}
               className="!px-2 !text-base"
               onClick={() => give('no')}
             >
-              {SHORT_ANSWER.no}
+              <Words of={SHORT_ANSWER.no} />
             </Button>
           )}
         </span>

@@ -6,7 +6,8 @@ import { Link } from 'react-router';
 import { useSession } from '../data/session.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Results } from '../ui/Results.tsx';
-import { useSay, Words } from '../ui/settings.tsx';
+import { useSay } from '../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** What is signed for, then the name. */
 export function SignStep({
@@ -24,7 +25,7 @@ export function SignStep({
   const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    if (name.trim().length < 2) return setFault('Sign with your name.');
+    if (name.trim().length < 2) return setFault(say(M.signYourName));
     setFault(await onSign(name.trim()));
   };
   return (
@@ -32,12 +33,16 @@ export function SignStep({
       <Results rows={fitUpSheet(state, null).rows} />
       {state.deviations.length > 0 && (
         <p className="m-0 font-medium">
-          {state.deviations.length} {state.deviations.length === 1 ? 'deviation' : 'deviations'} accepted:{' '}
-          {state.deviations.map((d) => `${d.author.name}, “${d.reason}”`).join('; ')}.
+          {say(
+            M.accepted({
+              count: state.deviations.length,
+              deviations: state.deviations.map((d) => `${d.author.name}, “${d.reason}”`).join('; '),
+            }),
+          )}
         </p>
       )}
       <Link className="self-start text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
-        Read the whole fit-up sheet
+        {say(M.readWholeFitUpSheet)}
       </Link>
       {open && (
         <form
@@ -47,7 +52,7 @@ export function SignStep({
         >
           <label className="flex flex-col">
             <span className="kicker">
-              <Words of={tradeOf(state.setup).words.signed} /> as recorded here, signed
+              {say(M.asRecordedHereSigned({ signed: tradeOf(state.setup).words.signed }))}
             </span>
             <input
               value={name}
@@ -59,7 +64,7 @@ export function SignStep({
             />
           </label>
           <Button type="submit" weight="solid">
-            Sign the sheet
+            {say(M.signSheet)}
           </Button>
           {fault && <Fault>{say(fault)}</Fault>}
         </form>

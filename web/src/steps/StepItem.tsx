@@ -10,6 +10,7 @@ import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { type OnAnswer, SHORT_ANSWER, useAnswering } from './answering.ts';
+import { M } from './messages.ts';
 
 type Props = { state: JobState; step: StepDefinition; item: GateItem; onAnswer: OnAnswer };
 
@@ -43,9 +44,9 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             value={note}
             onChange={(e) => setNote(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && give(lacks ? 'none' : 'yes')}
-            placeholder={lacks ? 'why it does not apply' : say(item.mayNote)}
+            placeholder={lacks ? say(M.whyDoesNotApply) : say(item.mayNote)}
             maxLength={400}
-            aria-label={lacks ? `Why it does not apply: ${ask}` : ask}
+            aria-label={lacks ? say(M.whyDoesNotApply2({ ask })) : ask}
             aria-invalid={fault !== null}
             className="min-h-12 w-full border-0 border-b-2 border-brass bg-transparent text-lg"
           />
@@ -64,9 +65,9 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             aria-pressed={answer?.answer === a}
             onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
             className="min-h-12 min-w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
-            aria-label={`${a === 'none' ? `${lacks ? 'Save' : SHORT_ANSWER.none}, does not apply` : SHORT_ANSWER[a]}: ${ask}`}
+            aria-label={`${say(a === 'none' ? say(M.doesNotApply2({ lacks: lacks ? M.save : SHORT_ANSWER.none })) : SHORT_ANSWER[a])}: ${ask}`}
           >
-            {a === 'none' && lacks ? 'Save' : SHORT_ANSWER[a]}
+            {a === 'none' && lacks ? say(M.save) : <Words of={SHORT_ANSWER[a]} />}
           </button>
         ))}
       </span>

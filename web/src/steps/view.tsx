@@ -8,6 +8,7 @@ import type {
   StepDefinition,
   StepReport,
 } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import type { ReactNode } from 'react';
 import type { JobView } from '../data/job.ts';
 import { Drawings } from '../figures/DrawingView.tsx';
@@ -58,7 +59,7 @@ type Parts<S extends Setup, V> = {
   /** Nothing more is read. */
   stopped?(values: NonNullable<V>): boolean;
   /** A word beside the step on the rail while it is the present one. */
-  note?(values: NonNullable<V>): string | null;
+  note?(values: NonNullable<V>): Text | null;
   /** Its sum is long: closed until it is asked for. */
   longSum?: true;
 };
@@ -70,7 +71,7 @@ export type StepView = {
   turned: boolean;
   longSum: boolean;
   stopped(report: StepReport): boolean;
-  note(report: StepReport): string | null;
+  note(report: StepReport): Text | null;
   body: ((p: ViewInput) => ReactNode) | null;
   figure(p: ViewInput): ReactNode;
   told: ((p: ViewInput) => ReactNode) | null;

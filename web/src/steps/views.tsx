@@ -1,10 +1,12 @@
 import type { Setup } from '@fulcrant/core/job';
 import { type BoltValues, bolts, gaps, gate, signature } from '@fulcrant/core/steps';
 import { useGauge } from '../entry/gauge-choice.ts';
+import { useSay } from '../ui/settings.tsx';
 import { bearingViews } from './bearing/views.tsx';
 import { BoltsStep } from './bolts/BoltsStep.tsx';
 import { conditionViews } from './condition/views.tsx';
 import { GateStep } from './GateStep.tsx';
+import { M } from './messages.ts';
 import { rebuildViews } from './rebuild/views.tsx';
 import { SignStep } from './SignStep.tsx';
 import type { StepView, ViewProps } from './view.tsx';
@@ -12,6 +14,7 @@ import { view } from './view.tsx';
 
 /** Bolts tightened one by one with the wrench in hand, and what is asked round them. */
 function Bolts(p: ViewProps<Setup, BoltValues>) {
+  const say = useSay();
   const { step, values, open, job } = p;
   // One that reaches what these bolts take in the end, and is in date.
   const wrench = useGauge(WRENCHES, values.torque.torqueNm || undefined);
@@ -28,7 +31,7 @@ function Bolts(p: ViewProps<Setup, BoltValues>) {
       onTick={async (tick) =>
         wrench.gauge
           ? job.act('bolt.tightened', { step: step.id, ...tick, instrument: wrench.gauge })
-          : 'Say which wrench is in hand.'
+          : say(M.sayWhichWrenchHand)
       }
     />
   );

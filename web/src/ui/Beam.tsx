@@ -9,6 +9,7 @@ import {
   lengthDigits,
 } from '@fulcrant/core/units';
 import { Popover } from 'radix-ui';
+import { M } from './messages.ts';
 import { useSay, useSettings, Words } from './settings.tsx';
 
 const W = 440;
@@ -70,11 +71,11 @@ export function Beam({
   const out = beam.verdict === 'reject';
   const x = W / 2 + at * REACH;
   const words = {
-    accept: 'between its stops',
-    reject: 'past its stop',
-    'too-close': 'too close to a stop to call',
-    caution: 'caution',
-    incomplete: 'short of the low stop',
+    accept: tell(M.betweenStops),
+    reject: tell(M.pastStop),
+    'too-close': tell(M.tooCloseStopCall),
+    caution: tell(M.cautionWord),
+    incomplete: tell(M.shortLowStop),
   }[beam.verdict];
   return (
     <figure className="m-0" data-beam={beam.verdict}>
@@ -82,7 +83,16 @@ export function Beam({
         viewBox={`0 0 ${W} ${small ? 142 : beam.alternatives?.length ? 190 : 164}`}
         className="block w-full max-w-[30rem]"
         role="img"
-        aria-label={`${tell(beam.label)} ${say(beam.value)}, ${words}; low stop ${beam.lower === undefined ? 'none' : say(beam.lower)}, target ${say(beam.target)}, high stop ${beam.upper === undefined ? 'none' : say(beam.upper)}`}
+        aria-label={tell(
+          M.lowStopTargetHighStop({
+            label: beam.label,
+            value: say(beam.value),
+            words,
+            lower: beam.lower === undefined ? M.none : say(beam.lower),
+            target: say(beam.target),
+            upper: beam.upper === undefined ? M.none : say(beam.upper),
+          }),
+        )}
       >
         <line x1="14" x2={W - 14} y1={GROUND} y2={GROUND} stroke="var(--faint)" strokeWidth="1.5" />
         {!small && <Alternatives beam={beam} say={say} />}
@@ -176,9 +186,9 @@ function Doubt({ lines }: { lines: readonly Text[] }) {
           sideOffset={4}
           collisionPadding={12}
           className="z-50 max-w-96 border-2 border-rule bg-paper px-4 py-3 leading-snug text-ink"
-          aria-label="Where the doubt comes from"
+          aria-label={say(M.whereDoubtComesFrom)}
         >
-          <p className="kicker m-0 mb-1">The pointer is as thick as its doubt</p>
+          <p className="kicker m-0 mb-1">{say(M.pointerAsThickAsDoubt)}</p>
           {lines.map((line) => (
             <p key={textKey(line)} className="m-0 mt-1">
               {say(line)}

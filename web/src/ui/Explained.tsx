@@ -20,9 +20,10 @@ export function Explained({ children }: { children: Text }) {
             sideOffset={6}
             collisionPadding={12}
             className="z-50 max-w-80 border-2 border-rule bg-paper px-4 py-3 leading-snug text-ink"
-            aria-label={p.meaning.title}
+            aria-label={say(p.meaning.title)}
           >
-            <strong className="font-label text-lg font-semibold">{p.meaning.title}.</strong> {p.meaning.said}
+            <strong className="font-label text-lg font-semibold">{say(p.meaning.title)}.</strong>{' '}
+            {say(p.meaning.said)}
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>

@@ -1,9 +1,11 @@
+import type { Text } from '@fulcrant/core/messages';
 import { lengthDigits } from '@fulcrant/core/units';
-import { useSettings } from './settings.tsx';
+import { useSay, useSettings } from './settings.tsx';
 
 /** Digits in the mono with the wide decimal point closed up. */
-export function Digits({ text, className = '' }: { text: string; className?: string }) {
-  const [whole, part] = text.split('.');
+export function Digits({ text, className = '' }: { text: Text; className?: string }) {
+  const say = useSay();
+  const [whole, part] = say(text).split('.');
   return (
     <span className={`figures whitespace-nowrap ${className}`}>
       {whole}

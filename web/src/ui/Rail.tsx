@@ -1,15 +1,18 @@
 import type { RailMark } from '@fulcrant/core/forms';
 import type { Text } from '@fulcrant/core/messages';
 import { useEffect, useRef } from 'react';
+import { M } from './messages.ts';
 import { useSay, Words } from './settings.tsx';
 
 const PIN = 'var(--stop)';
 
-function words(m: RailMark, say: (text: Text) => string): string {
-  const pin = m.hold === 'holding' ? ', held' : m.hold === 'ahead' ? ', hold point ahead' : '';
-  const again = m.reopened ? ', opened again' : '';
-  return `${say(m.title)}: ${m.status === 'present' ? 'present' : m.status}${pin}${again}`;
-}
+const words = (m: RailMark): Text =>
+  M.markOf({
+    title: m.title,
+    status: m.status,
+    hold: m.hold === 'holding' ? M.held : m.hold === 'ahead' ? M.holdPointAhead : '',
+    again: m.reopened ? M.openedAgain : '',
+  });
 
 /**
  * The order of work laid flat for the board: done collars solid, the present one wide and open, closed ones outlined;
@@ -25,7 +28,7 @@ export function FlatRail({ marks }: { marks: RailMark[] }) {
       viewBox="0 0 400 64"
       className="block w-full"
       role="img"
-      aria-label={marks.map((m) => words(m, say)).join('; ')}
+      aria-label={marks.map((m) => say(words(m))).join('; ')}
     >
       <rect x="2" y="27" width="396" height="12" fill="var(--shade)" stroke="var(--faint)" />
       <line x1="0" x2="400" y1="33" y2="33" stroke="var(--steel)" strokeDasharray="14 4 3 4" />
@@ -107,10 +110,11 @@ export function StandingRail({
 }: {
   marks: RailMark[];
   shown: string;
-  notes: Record<string, string>;
+  notes: Record<string, Text>;
   closesAfter: string | null;
   onChoose: (id: string) => void;
 }) {
+  const say = useSay();
   const list = useRef<HTMLOListElement>(null);
   const at = marks.findIndex((m) => m.status === 'present');
   const present = marks[at]?.id;
@@ -120,7 +124,7 @@ export function StandingRail({
     list.current?.querySelector('[data-present]')?.scrollIntoView({ block: 'nearest' });
   }, [present]);
   return (
-    <ol ref={list} className="relative m-0 list-none p-0" aria-label="Order of work">
+    <ol ref={list} className="relative m-0 list-none p-0" aria-label={say(M.orderWork)}>
       <svg
         aria-hidden="true"
         className="absolute left-0 top-0 h-full w-20"
@@ -169,13 +173,13 @@ export function StandingRail({
                 <span
                   className={`block text-base font-medium ${m.hold === 'holding' ? 'text-stop' : 'text-brass'}`}
                 >
-                  {notes[m.id]}
+                  {say(notes[m.id])}
                 </span>
               )}
-              {m.hold === 'ahead' && <span className="block text-base">hold point</span>}
+              {m.hold === 'ahead' && <span className="block text-base">{say(M.holdPoint)}</span>}
               {m.reopened && (
                 <span className="block text-base font-medium leading-snug text-brass" data-reopened={m.id}>
-                  opened again
+                  {say(M.openedAgain2)}
                 </span>
               )}
             </span>
@@ -185,7 +189,7 @@ export function StandingRail({
               <svg width="80" height="14" viewBox="0 0 80 14" className="shrink-0" aria-hidden="true">
                 <path d="M4 7h72M4 1v12M76 1v12" stroke="var(--ink)" strokeWidth="2.5" />
               </svg>
-              <span className="font-label text-base font-medium">a door closes here</span>
+              <span className="font-label text-base font-medium">{say(M.doorClosesHere)}</span>
             </div>
           )}
         </li>
@@ -196,7 +200,7 @@ export function StandingRail({
           aria-hidden="true"
           data-to-come
         >
-          {marks.length - 1 - at} to come, last: <Words of={marks.at(-1)?.title} />
+          {say(M.comeLast({ count: marks.length - 1 - at, title: marks.at(-1)?.title }))}
         </li>
       )}
     </ol>

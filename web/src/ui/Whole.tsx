@@ -2,6 +2,7 @@ import type { Text } from '@fulcrant/core/messages';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Fault } from './controls.tsx';
+import { M } from './messages.ts';
 import { useSay } from './settings.tsx';
 
 /** Part of a page that may give way without tearing the rest: it says so in its place, and is drawn anew when `again` changes. */
@@ -10,9 +11,7 @@ export function Whole({ what, again, children }: { what: Text; again: unknown; c
   return (
     <ErrorBoundary
       resetKeys={[again]}
-      fallbackRender={() => (
-        <Fault>{`${say(what)} could not be drawn. What was entered is kept; the rest of the sheet goes on.`}</Fault>
-      )}
+      fallbackRender={() => <Fault>{say(M.couldNotDrawnWhatEntered({ what }))}</Fault>}
     >
       {children}
     </ErrorBoundary>

@@ -1,5 +1,6 @@
 import type { Text } from '@fulcrant/core/messages';
 import { Popover } from 'radix-ui';
+import { M } from './messages.ts';
 import { useSay, Words } from './settings.tsx';
 
 /** Why a step is there, at a touch: for whoever does it the first time. */
@@ -9,10 +10,10 @@ export function Why({ title, children }: { title: Text; children: Text }) {
     <Popover.Root>
       <Popover.Trigger
         className="ml-2 cursor-help text-steel underline decoration-dotted underline-offset-4"
-        aria-label={`Why? ${say(title)}`}
+        aria-label={say(M.why({ title }))}
         data-why
       >
-        Why?
+        {say(M.why2)}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -20,11 +21,9 @@ export function Why({ title, children }: { title: Text; children: Text }) {
           align="start"
           collisionPadding={12}
           className="z-50 max-w-[34rem] border-2 border-rule bg-paper px-5 py-4 text-lg leading-snug text-ink"
-          aria-label={`Why: ${say(title)}`}
+          aria-label={say(M.why3({ title }))}
         >
-          <p className="kicker m-0 mb-1">
-            Why: <Words of={title} />
-          </p>
+          <p className="kicker m-0 mb-1">{say(M.why3({ title }))}</p>
           <Words of={children} />
         </Popover.Content>
       </Popover.Portal>

@@ -1,4 +1,5 @@
 import type { WorkingLine } from '@fulcrant/core/judgement';
+import { M } from './messages.ts';
 import { useSay } from './settings.tsx';
 
 /** The sum as it would stand on the back of the sheet; opened on demand where room is short. */
@@ -7,7 +8,7 @@ export function Working({ lines, open = true }: { lines: WorkingLine[]; open?: b
   if (lines.length === 0) return null;
   return (
     <details open={open} className="border-t border-faint pt-2">
-      <summary className="kicker min-h-8 cursor-pointer">Show working</summary>
+      <summary className="kicker min-h-8 cursor-pointer">{say(M.showWorking)}</summary>
       <dl className="m-0 mt-1 text-[0.9rem] leading-snug">
         {lines.map((l, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: lines of one sum stand in order and may repeat

@@ -1,14 +1,16 @@
+import type { Text } from '@fulcrant/core/messages';
 import { useEffect } from 'react';
+import { M } from './messages.ts';
 import { useLatest } from './use-latest.ts';
 
 /** What a key of the sheet does, which key it is, and how it is said. */
 const KEYS = {
-  take: [' ', 'take what the paired gauge shows (field empty)'],
-  units: ['F2', 'mm or inch'],
-  light: ['F4', 'day or night'],
-  withdraw: ['F8', 'withdraw the last reading'],
-  pass: ['F9', 'on to the next step'],
-  keys: ['?', 'this list'],
+  take: [' ', M.takeWhatPairedGaugeShows],
+  units: ['F2', M.mmInch],
+  light: ['F4', M.dayNight],
+  withdraw: ['F8', M.withdrawLastReading],
+  pass: ['F9', M.nextStep],
+  keys: ['?', M.list],
 } as const;
 export type KeyAct = keyof typeof KEYS;
 const ACTS = Object.keys(KEYS) as KeyAct[];
@@ -45,10 +47,10 @@ export function useKeys(does: Partial<Record<KeyAct, () => unknown>>): void {
 }
 
 /** Every key, as it is said: the sheet's own, and those a field or a dialog has anyway. */
-export const SAID: ReadonlyArray<readonly [string, string]> = [
-  ['Enter', 'store the reading, go to the next place'],
-  ['Tab', 'to the next control'],
-  ['← →', 'on the clock face: turn by 5°, with Shift by 1°'],
-  ['Esc', 'close what is laid on top'],
-  ...Object.values(KEYS).map(([key, does]) => [key === ' ' ? 'Space' : key, does] as const),
+export const SAID: ReadonlyArray<readonly [Text, Text]> = [
+  [M.enter, M.storeReadingGoNextPlace],
+  [M.tab, M.nextControl],
+  ['← →', M.clockFaceTurn5Shift],
+  [M.esc, M.closeWhatLaidTop],
+  ...Object.values(KEYS).map(([key, does]) => [key === ' ' ? M.spaceKey : key, does] as const),
 ];

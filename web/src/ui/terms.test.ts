@@ -1,7 +1,9 @@
+import { textKey } from '@fulcrant/core/messages';
 import { describe, expect, it } from 'vitest';
 import { explained } from './terms.ts';
 
-const terms = (text: string) => explained(text).flatMap((p) => (p.meaning ? [p.meaning.title] : []));
+const terms = (text: string) =>
+  explained(text).flatMap((p) => (p.meaning ? [textKey(p.meaning.title).replace('page.ui.term', '')] : []));
 
 describe('terms of the trade', () => {
   it('are found where they stand, and nothing of the sentence is lost', () => {
@@ -11,10 +13,10 @@ describe('terms of the trade', () => {
         .map((p) => p.text)
         .join(''),
     ).toBe(text);
-    expect(terms(text)).toEqual(['Dog point', 'Cup point', 'TIR', 'IT grade']);
+    expect(terms(text)).toEqual(['DogPoint', 'CupPoint', 'Tir', 'ItGrade']);
   });
   it('a term is told once in a sentence, and no word that only begins alike', () => {
-    expect(terms('TIR at one station, TIR at the other')).toEqual(['TIR']);
+    expect(terms('TIR at one station, TIR at the other')).toEqual(['Tir']);
     expect(terms('Stir it; a dog pointed at the cup; ITEM 5')).toEqual([]);
     expect(explained('')).toEqual([]);
   });

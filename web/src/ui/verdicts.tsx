@@ -1,6 +1,7 @@
 import { type Finding, sourceOf, VERDICT_WORD, type Verdict } from '@fulcrant/core/judgement';
 import type { ReactNode } from 'react';
 import { Explained } from './Explained.tsx';
+import { M } from './messages.ts';
 import { useSay, Words } from './settings.tsx';
 
 const VERDICT_INK: Record<Verdict, string> = {
@@ -79,7 +80,7 @@ export function FindingLine({
         {finding.remedy && <p className="mt-0.5 font-medium">{say(finding.remedy)}</p>}
         {(finding.limit || source) && (
           <p className="mt-0.5 text-sm text-muted">
-            {finding.limit && `Limit ${say(finding.limit)}. `}
+            {finding.limit && say(M.limit({ limit: finding.limit }))}
             {source && `${say(source.title)}.`}
           </p>
         )}

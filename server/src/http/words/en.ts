@@ -224,4 +224,5 @@ export const en = {
   whoeverSignedMayNotDo: 'Whoever is signed in may not do this.',
   youHaveHandedBenchAlready: 'You have handed this bench in already: its truth is known to you.',
   youStandFourStandBenches: 'You stand at four stand-in benches already: leave one of them first.',
+  thatIsNoObject: 'That is no object.',
 } as const;

@@ -46,4 +46,6 @@ export const en = {
   standsEventsNotThoseSigned: '{name} stands on events that are not those it was signed on.',
   thereNoSuchJobName: 'There is no such job to name.',
   whatCarriesBelongsAnotherEvent: 'what it carries belongs to another event or job.',
+  writtenByNewer:
+    'This data folder was written by a newer Fulcrant ({names}). Start the newer one, or restore a backup made before it.',
 } as const;

@@ -11,6 +11,7 @@ import { readThrough } from '../../data/api.ts';
 import { DrawingView } from '../../figures/DrawingView.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { useSay } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** The seat as it is before the float's ring is in it. */
 const UNMEASURED = { towardsMm: null, awayMm: null, float: null };
@@ -50,7 +51,7 @@ export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
       {spanMm !== undefined && (
         <DrawingView drawing={floatFigure({ values: UNMEASURED, place: undefined, spanMm })} />
       )}
-      <h2 className="kicker m-0">Fixed bearings on {machine}</h2>
+      <h2 className="kicker m-0">{say(M.fixedBearings({ machine }))}</h2>
       <ul className="m-0 list-none border-t border-rule p-0">
         {found.map((l) => (
           <li
@@ -65,8 +66,8 @@ export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
               </Link>
               <span className="block text-sm text-muted">
                 {stands(l)
-                  ? 'locked'
-                  : `stands at “${say(l.rail.find((m) => m.id === l.present)?.title ?? '')}”`}
+                  ? say(M.locked)
+                  : say(M.stands({ title: l.rail.find((m) => m.id === l.present)?.title ?? '' }))}
                 , {format(new Date(l.updatedAt), 'd MMM HH:mm')}
               </span>
             </span>
@@ -84,21 +85,17 @@ export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
                   }).then(setFault)
                 }
               >
-                {named?.job === l.id ? 'Named' : 'This one is on'}
+                {named?.job === l.id ? say(M.named) : say(M.one)}
               </Button>
             )}
           </li>
         ))}
         {jobs.data?.next && (
-          <li className="py-2 text-muted">
-            The last {found.length} are shown; older ones by their number on the board.
-          </li>
+          <li className="py-2 text-muted">{say(M.lastShownOlderOnesTheir({ count: found.length }))}</li>
         )}
         {found.length === 0 && (
           <li className="py-2 text-muted">
-            {jobs.isPending
-              ? 'Fetching the jobs …'
-              : 'No job of a fixed bearing on this machine is known. Mount it first; or a lead hand accepts, by name.'}
+            {jobs.isPending ? say(M.fetchingJobs) : say(M.noJobFixedBearingMachine)}
           </li>
         )}
       </ul>

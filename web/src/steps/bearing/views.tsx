@@ -4,6 +4,7 @@ import { lazy, Suspense } from 'react';
 import type { StepView } from '../view.tsx';
 import { view } from '../view.tsx';
 import { FixedFirst } from './FixedFirst.tsx';
+import { M } from './messages.ts';
 
 const HeatChart = lazy(() => import('../../figures/HeatChart.tsx'));
 
@@ -28,7 +29,7 @@ export const bearingViews: StepView[] = [
         <HeatChart
           points={points}
           baseC={ambientC}
-          baseName="around it"
+          baseName={M.around}
           cautionC={Math.min(RUN_IN_LIMITS.cautionC, (ambientC ?? 20) + RUN_IN_LIMITS.riseK)}
           stopC={RUN_IN_LIMITS.stopC}
         />

@@ -11,6 +11,7 @@ import { takeCaret } from '../../ui/caret.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../../ui/settings.tsx';
 import { Extension } from './Extension.tsx';
+import { M } from './messages.ts';
 import { WrenchFeed } from './WrenchFeed.tsx';
 
 export type Tick = {
@@ -78,10 +79,11 @@ export function BoltsStep({
 
 /** The passes in a row: what each is, its torque, how many bolts of it are done. Of a seating loop the last rounds only. */
 function Passes({ values }: { values: BoltValues }) {
+  const say = useSay();
   const { unit } = useSettings();
   const from = Math.max(0, values.passes.length - 6);
   return (
-    <ol className="m-0 flex list-none flex-wrap border-y border-rule p-0" aria-label="Passes">
+    <ol className="m-0 flex list-none flex-wrap border-y border-rule p-0" aria-label={say(M.passes)}>
       {values.passes.map((p, i) => {
         if (i < from) return null;
         const done = p.order.filter((b) => values.ticks.some((t) => t.pass === i && t.bolt === b)).length;
@@ -96,10 +98,12 @@ function Passes({ values }: { values: BoltValues }) {
               <Words of={p.name} />
             </span>
             <span className="figures block text-sm">
-              {p.torqueNm === null ? 'by hand' : formatTorque(p.torqueNm, unit)}
+              {p.torqueNm === null ? say(M.hand) : formatTorque(p.torqueNm, unit)}
             </span>
             <span className="figures block text-sm text-muted">
-              {p.kind === 'round' && round !== undefined ? `moved ${round}°` : `${done} of ${p.order.length}`}
+              {p.kind === 'round' && round !== undefined
+                ? say(M.moved({ round }))
+                : say(M.of({ done, count: p.order.length }))}
             </span>
           </li>
         );
@@ -129,15 +133,15 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
   const [fault, setFault] = useState<Text | null>(null);
   const form = useRef<HTMLFormElement>(null);
   useEffect(
-    () => caretTo(form.current, typing.current ? '[data-moved], [data-wrench]' : '[data-moved], [data-tick]'),
-    [typing],
+    () => caretTo(form.current, typing.current ? say(M.dataMovedDataWrench) : say(M.dataMovedDataTick)),
+    [typing, say],
   );
   if (!next || !pass) return null;
 
   const tick = async (event: FormEvent) => {
     event.preventDefault();
     typing.current = document.activeElement?.hasAttribute('data-wrench') ?? false;
-    if (!gauge) return setFault('Say which wrench is in hand.');
+    if (!gauge) return setFault(say(M.sayWhichWrenchHand));
     let torqueNm = 0;
     if (next.torqueNm !== null) {
       const typed = parseTorque(text, unit);
@@ -146,7 +150,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
       torqueNm = text === formatTorque(next.torqueNm, unit) ? next.torqueNm : typed.nm;
     }
     const angle = seating ? parseAngle(turned) : null;
-    if (angle && !angle.ok) return setFault('Type how far it moved, in degrees; 0 where it did not.');
+    if (angle && !angle.ok) return setFault(say(M.typeHowFarMovedDegrees));
     setFault(
       await onTick({
         pass: next.pass,
@@ -173,12 +177,12 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
           <Words of={pass.name} />
         </span>
         <span className="block font-label text-3xl font-semibold">
-          {/screws?$/i.test(say(values.spec.what)) ? 'Screw' : 'Bolt'} {really ?? next.bolt}
+          {/screws?$/i.test(say(values.spec.what)) ? say(M.screw) : say(M.bolt)} {really ?? next.bolt}
         </span>
       </p>
       {next.torqueNm !== null && (
         <label className="flex flex-col">
-          <span className="kicker pb-1.5">Wrench at</span>
+          <span className="kicker pb-1.5">{say(M.wrench)}</span>
           <input
             value={text}
             onChange={(e) => setText(e.target.value)}
@@ -193,7 +197,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
       )}
       {seating && (
         <label className="flex flex-col">
-          <span className="kicker pb-1.5">It moved, degrees</span>
+          <span className="kicker pb-1.5">{say(M.movedDegrees)}</span>
           <input
             value={turned}
             onChange={(e) => setTurned(e.target.value)}
@@ -213,15 +217,15 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
             onChange={(e) => setMoved(e.target.checked)}
             className="size-6 accent-[var(--brass)]"
           />
-          it still moved
+          {say(M.stillMoved)}
         </label>
       )}
       <Button type="submit" weight="solid" data-tick>
-        {next.torqueNm === null ? 'Hand tight' : 'Tight'}
+        {next.torqueNm === null ? say(M.handTight) : say(M.tight)}
       </Button>
       {openIn(values, next.pass).length > 1 && (
         <label className="flex min-h-12 items-center gap-2 text-sm text-muted">
-          another went first
+          {say(M.anotherWentFirst)}
           <select
             value={really ?? ''}
             onChange={(e) => setReally(e.target.value === '' ? null : Number(e.target.value))}

@@ -1,9 +1,11 @@
 import { wrenchSetting } from '@fulcrant/core/calculators';
 import type { Instrument } from '@fulcrant/core/instruments';
-import { parseAngle, parseLength } from '@fulcrant/core/units';
+import { listOf } from '@fulcrant/core/messages';
+import { parseAngle, parseLength, saidBy } from '@fulcrant/core/units';
 import { useState } from 'react';
 import { Button } from '../../ui/controls.tsx';
 import { useSay, useSettings } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** What to set the wrench to with an extension that reaches sideways: worked out beside the field, typed by the hand. */
 export function Extension({ torqueNm, gauge }: { torqueNm: number; gauge: Instrument | null }) {
@@ -15,14 +17,14 @@ export function Extension({ torqueNm, gauge }: { torqueNm: number; gauge: Instru
   if (!open)
     return (
       <Button weight="bare" className="!px-0 !text-base" onClick={() => setOpen(true)}>
-        With an extension
+        {say(M.extension)}
       </Button>
     );
   const wrench = parseLength(text.wrench, unit);
   const extension = parseLength(text.extension, unit);
   const angle = parseAngle(text.angle || '0');
   const worked = (): string => {
-    if (!wrench.ok || !extension.ok || !angle.ok) return 'Both lengths, drive to grip and drive to drive.';
+    if (!wrench.ok || !extension.ok || !angle.ok) return say(M.bothLengthsDriveGripDrive);
     try {
       const r = wrenchSetting({
         torqueNm,
@@ -32,9 +34,9 @@ export function Extension({ torqueNm, gauge }: { torqueNm: number; gauge: Instru
         scaleLowNm: gauge.low,
         scaleHighNm: gauge.high,
       });
-      return say(`${say(r.findings[0]?.reason ?? '')} ${say(r.working[0]?.sum ?? '')}`);
+      return say(listOf([r.findings[0]?.reason ?? '', r.working[0]?.sum ?? ''], ' '));
     } catch (error) {
-      return error instanceof RangeError ? error.message : 'That cannot be worked out.';
+      return error instanceof RangeError ? say(saidBy(error)) : say(M.cannotWorkedOut);
     }
   };
   const field = (key: keyof typeof text, label: string) => (
@@ -52,9 +54,9 @@ export function Extension({ torqueNm, gauge }: { torqueNm: number; gauge: Instru
   );
   return (
     <div className="flex w-full flex-wrap items-end gap-4">
-      {field('wrench', 'Wrench to grip')}
-      {field('extension', 'Extension')}
-      {field('angle', 'Angle to handle')}
+      {field('wrench', say(M.wrenchToGrip))}
+      {field('extension', say(M.extension))}
+      {field('angle', say(M.angleToHandle))}
       <p className="m-0 min-w-56 flex-1 leading-snug" aria-live="polite">
         {worked()}
       </p>

@@ -4,12 +4,14 @@ import { Radio } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { moveHand, pairStandIn, portFor, takeReading, unpair, useFeed } from '../../data/feed.ts';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { useSettings, Words } from '../../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 const WRENCH = ['wrench'] as const;
 
 /** A torque wrench on a port: what it clicked at goes into the field, to be looked at before it is ticked. */
 export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm: number) => void }) {
+  const say = useSay();
   const feed = useFeed();
   const { unit } = useSettings();
   const [fault, setFault] = useState<Text | null>(null);
@@ -20,7 +22,7 @@ export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm
   if (!port)
     return (
       <Button weight="bare" className="!px-0 !text-base" onClick={() => pairStandIn({ shaft: 'true' })}>
-        Practise with the stand-in wrench
+        {say(M.practiseStandWrench)}
       </Button>
     );
   const take = () => {
@@ -34,17 +36,17 @@ export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm
       <Radio aria-hidden="true" size={20} className={feed.state === 'live' ? 'text-steel' : 'text-stop'} />
       {feed.source === 'stand-in' && (
         <Button onClick={() => void moveHand({ wrenchNm: wantedNm })} data-pull>
-          Pull until it clicks
+          {say(M.pullUntilClicks)}
         </Button>
       )}
       <span className="figures text-2xl" data-feed-value={heard?.value ?? ''}>
         {heard?.quantity === 'torque' ? formatTorque(heard.value, unit) : '–'}
       </span>
       <Button onClick={take} disabled={!heard} data-take>
-        Take it
+        {say(M.take)}
       </Button>
       <Button weight="bare" className="!px-0 !text-base" onClick={unpair}>
-        Let it go
+        {say(M.letGo)}
       </Button>
       {(fault ?? feed.fault) && (
         <Fault>

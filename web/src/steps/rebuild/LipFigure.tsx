@@ -2,6 +2,7 @@ import { LIP_WAYS, type LipValues, type LipWay } from '@fulcrant/core/calculator
 import { sameText, textKey } from '@fulcrant/core/messages';
 import { Button } from '../../ui/controls.tsx';
 import { useSay, Words } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Lip = LipValues['lips'][number];
 type Props = { values: LipValues; open: boolean; onFit(lip: string, way: LipWay): void };
@@ -38,9 +39,9 @@ export function LipFigure({ values, open, onFit }: Props) {
   return (
     <div className="flex flex-col" data-figure="lips">
       <p className="kicker m-0 flex justify-between border-b border-rule pb-1">
-        <span>← into the pump</span>
-        <span>dashed: still to fit, as drawn</span>
-        <span>out →</span>
+        <span>{say(M.intoPump)}</span>
+        <span>{say(M.dashedStillFitAsDrawn)}</span>
+        <span>{say(M.out)}</span>
       </p>
       {places.map((where) => (
         <section
@@ -75,7 +76,7 @@ export function LipFigure({ values, open, onFit }: Props) {
                         className="!px-1"
                         onClick={() => onFit(l.id, way)}
                       >
-                        {way === 'inward' ? '← in' : 'out →'}
+                        {way === 'inward' ? say(M.inText) : say(M.out)}
                       </Button>
                     ))}
                   </span>

@@ -1,6 +1,7 @@
 import { type PartTagsValues, TAGS, type Tag } from '@fulcrant/core/steps';
 import { Button } from '../../ui/controls.tsx';
 import { useSay, Words } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Props = { values: PartTagsValues; open: boolean; onTag(part: string, tag: Tag): void };
 
@@ -21,9 +22,7 @@ export function PartTags({ values, open, onTag }: Props) {
               <Words of={p.name} />
             </span>
             {p.renewed && (
-              <span className="block text-sm text-muted">
-                always new: <Words of={p.renewed} />
-              </span>
+              <span className="block text-sm text-muted">{say(M.alwaysNew({ renewed: p.renewed }))}</span>
             )}
           </span>
           <span className="flex gap-2">

@@ -5,6 +5,7 @@ import { GateStep } from '../GateStep.tsx';
 import type { StepView } from '../view.tsx';
 import { StepFigure, view } from '../view.tsx';
 import { LipFigure } from './LipFigure.tsx';
+import { M } from './messages.ts';
 import { PartTags } from './PartTags.tsx';
 
 /** Steps of pumps put together. */
@@ -33,7 +34,9 @@ export const rebuildViews: StepView[] = [
         <GateStep {...p} />
         {p.values.turns === 'no' && (
           <section data-causes>
-            <h2 className="kicker m-0">Look for</h2>
+            <h2 className="kicker m-0">
+              <Words of={M.look} />
+            </h2>
             <ol className="m-0 list-decimal pl-6 text-lg">
               {p.values.causes.map((c) => (
                 <li key={textKey(c)} className="border-b border-faint py-1.5">

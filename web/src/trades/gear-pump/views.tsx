@@ -4,10 +4,12 @@ import { lengthDigits } from '@fulcrant/core/units';
 import { DrawingView } from '../../figures/DrawingView.tsx';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
-import { useSettings } from '../../ui/settings.tsx';
+import { useSay, useSettings, Words } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Stacks loose and tight, and what each lost. */
 function Squeezed({ values: v, active }: { values: SqueezeValues; active: string | undefined }) {
+  const say = useSay();
   const { unit } = useSettings();
   const cell = (mm: number | null, key: string) => (
     <td
@@ -20,10 +22,10 @@ function Squeezed({ values: v, active }: { values: SqueezeValues; active: string
     <table className="w-full border-collapse">
       <thead>
         <tr className="kicker border-b border-rule text-left">
-          <th className="font-normal">Stack</th>
-          <th className="pr-6 text-right font-normal">loose</th>
-          <th className="pr-6 text-right font-normal">under torque</th>
-          <th className="text-right font-normal">lost</th>
+          <th className="font-normal">{say(M.stack)}</th>
+          <th className="pr-6 text-right font-normal">{say(M.loose)}</th>
+          <th className="pr-6 text-right font-normal">{say(M.underTorque)}</th>
+          <th className="text-right font-normal">{say(M.lost)}</th>
         </tr>
       </thead>
       <tbody>
@@ -51,7 +53,7 @@ export const views: StepView[] = [
       told?.stack ? (
         <DrawingView
           drawing={pileFigure({
-            title: 'stack to put in',
+            title: M.stackPut,
             pile: pieces.map((p, i) => ({ ...p, count: told.stack?.counts[i] ?? 0 })),
           })}
         />
@@ -63,8 +65,12 @@ export const views: StepView[] = [
     Told: ({ values: { told } }) =>
       told ? (
         <p className="m-0 text-lg">
-          A stack loses <span className="figures">{(100 * told.fraction).toFixed(1)} %</span>
-          {told.uncertainty === null ? '' : ` ± ${(200 * told.uncertainty).toFixed(1)} %, right in 95 of 100`}
+          <Words of={M.stackLoses} /> <span className="figures">{(100 * told.fraction).toFixed(1)} %</span>
+          {told.uncertainty === null ? (
+            ''
+          ) : (
+            <Words of={M.right95100({ uncertainty: (200 * told.uncertainty).toFixed(1) })} />
+          )}
           .
         </p>
       ) : null,

@@ -1,10 +1,13 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { BreakInStepValues } from '@fulcrant/core/trades';
 import { memo } from 'react';
 import { axis, level, readings, STILL, useChart } from '../../figures/chart.ts';
+import { useSay } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
-function look(v: BreakInStepValues) {
+function look(v: BreakInStepValues, say: (text: Text) => string) {
   const end = Math.max(6, ...v.points.map((p) => p.flats + 1));
-  const [x, y] = [axis('flats turned on each nut'), axis('drops a minute')];
+  const [x, y] = [axis(say(M.flatsTurnedEachNut)), axis(say(M.dropsMinute))];
   return {
     type: 'line' as const,
     data: {
@@ -30,7 +33,8 @@ function look(v: BreakInStepValues) {
 
 /** Leakage on flats, with the band it is to come to. */
 const BreakInChart = memo(function BreakInChart({ values: v }: { values: BreakInStepValues }) {
-  const canvas = useChart(() => look(v), [v]);
+  const say = useSay();
+  const canvas = useChart(() => look(v, say), [v, say]);
   const last = v.points.at(-1);
   return (
     <figure className="m-0">
@@ -40,20 +44,32 @@ const BreakInChart = memo(function BreakInChart({ values: v }: { values: BreakIn
           role="img"
           aria-label={
             last
-              ? `${last.dropsPerMin} drops a minute after ${last.flats} flats; to come to ${v.targetLow.toFixed(0)} to ${v.targetHigh.toFixed(0)}`
-              : 'No drops are counted yet'
+              ? say(
+                  M.dropsMinuteAfterFlatsCome({
+                    dropsPerMin: last.dropsPerMin,
+                    flats: last.flats,
+                    targetLow: v.targetLow.toFixed(0),
+                    targetHigh: v.targetHigh.toFixed(0),
+                  }),
+                )
+              : say(M.noDropsCountedYet)
           }
         />
       </div>
       <figcaption className="kicker normal-case tracking-normal" data-break-in={v.state}>
-        band {v.targetLow.toFixed(0)} to {v.targetHigh.toFixed(0)} drops a minute ·{' '}
-        <span className="figures">{v.flats}</span> flats so far, follower in by{' '}
-        <span className="figures">{v.travelMm.toFixed(2)}</span> mm,{' '}
-        <span className="figures">{v.leftMm.toFixed(1)}</span> mm left
-        {v.flatsToGo !== null && v.state !== 'done'
-          ? ` · about ${Math.max(0, Math.round(v.flatsToGo))} more by the trend`
-          : ''}
-        {v.mlPerMin === null ? '' : ` · ${v.mlPerMin.toFixed(1)} mL a minute`}
+        {say(M.bandDropsMinute({ targetLow: v.targetLow.toFixed(0), targetHigh: v.targetHigh.toFixed(0) }))}{' '}
+        <span className="figures">{v.flats}</span> {say(M.flatsSoFarFollower)}{' '}
+        <span className="figures">{v.travelMm.toFixed(2)}</span> {say(M.mm)}{' '}
+        <span className="figures">{v.leftMm.toFixed(1)}</span>{' '}
+        {say(
+          M.mmLeft({
+            flatsToGo:
+              v.flatsToGo !== null && v.state !== 'done'
+                ? M.aboutMoreTrend({ value: Math.max(0, Math.round(v.flatsToGo)) })
+                : '',
+            mlPerMin: v.mlPerMin === null ? '' : M.mLMinute({ mlPerMin: v.mlPerMin.toFixed(1) }),
+          }),
+        )}
       </figcaption>
     </figure>
   );

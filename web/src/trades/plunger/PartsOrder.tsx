@@ -19,7 +19,8 @@ import { PART_NAME, type VRingPart } from '@fulcrant/core/calculators';
 import type { PartsOrderValues } from '@fulcrant/core/trades';
 import { useState } from 'react';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { Words } from '../../ui/settings.tsx';
+import { useSay, Words } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** Section of a part, pressure at its left. */
 const SHAPE: Record<VRingPart, string> = {
@@ -43,6 +44,7 @@ type Props = {
 
 /** The parts of a V-ring set, dragged into their order from the pressure end; by keyboard: Space, arrows, Space. */
 export function PartsOrder({ values, open, onLay }: Props) {
+  const say = useSay();
   const [order, setOrder] = useState<string[]>(values.order);
   const sensors = useSensors(
     useSensor(PointerSensor),
@@ -56,8 +58,8 @@ export function PartsOrder({ values, open, onLay }: Props) {
   return (
     <div className="flex flex-col gap-4">
       <div className="flex items-baseline justify-between gap-4">
-        <span className="kicker">← pressure end</span>
-        <span className="kicker">packing nut →</span>
+        <span className="kicker">{say(M.pressureEnd)}</span>
+        <span className="kicker">{say(M.packingNut)}</span>
       </div>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
         <SortableContext items={order} strategy={horizontalListSortingStrategy} disabled={!open}>
@@ -72,16 +74,16 @@ export function PartsOrder({ values, open, onLay }: Props) {
         </SortableContext>
       </DndContext>
       <p className="m-0 text-muted">
-        Drag each part to its place. By keyboard: <kbd>Space</kbd> lifts it, the arrows move it,{' '}
-        <kbd>Space</kbd> lays it down.
+        {say(M.dragEachPartPlaceKeyboard)} <kbd>{say(M.space)}</kbd> {say(M.liftsArrowsMove)}{' '}
+        <kbd>{say(M.space)}</kbd> {say(M.laysDown)}
       </p>
       {laid && values.wrong !== null && (
-        <Fault>Place {values.wrong + 1} is wrong: what faces the pressure first?</Fault>
+        <Fault>{say(M.placeWrongWhatFacesPressure({ wrong: values.wrong + 1 }))}</Fault>
       )}
       {open && (
         <div>
           <Button weight="solid" onClick={() => onLay(order)} disabled={laid && values.wrong === null}>
-            They lie so
+            {say(M.theyLieSo)}
           </Button>
         </div>
       )}

@@ -3,6 +3,7 @@ import { greaseMatch, greaseStrokes, greaseWatch } from '@fulcrant/core/trades';
 import { lazy, Suspense } from 'react';
 import type { StepView } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
+import { M } from './messages.ts';
 
 const HeatChart = lazy(() => import('../../figures/HeatChart.tsx'));
 
@@ -16,7 +17,7 @@ export const views: StepView[] = [
         <HeatChart
           points={values.points}
           baseC={values.startC}
-          baseName="before the first stroke"
+          baseName={M.beforeFirstStroke}
           cautionC={RUN_IN_LIMITS.cautionC}
           stopC={RUN_IN_LIMITS.stopC}
         />

@@ -1,17 +1,24 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { WearWatchValues } from '@fulcrant/core/trades';
 import { lengthDigits } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { memo } from 'react';
 import { axis, level, readings, STILL, useChart } from '../../figures/chart.ts';
-import { useSettings } from '../../ui/settings.tsx';
+import { useSay, useSettings } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
-function look(v: WearWatchValues, serviceMm: number, say: (mm: number) => string) {
+function look(
+  v: WearWatchValues,
+  serviceMm: number,
+  digits: (mm: number) => string,
+  say: (text: Text) => string,
+) {
   const last = v.points.at(-1)?.days ?? 0;
   const end = Math.ceil(Math.max(30, last * 1.1, Math.min(v.dueDays ?? 0, 4 * last + 60)));
   const slope = v.mmPerYear === null ? null : -v.mmPerYear / 365.25;
   const at0 = slope === null || v.dueDays === null ? null : serviceMm - slope * v.dueDays;
   const trend = (x: number) => ({ x, y: (at0 ?? 0) + (slope ?? 0) * x });
-  const [x, y] = [axis('days since it was fitted'), axis()];
+  const [x, y] = [axis(say(M.daysSinceFitted)), axis()];
   return {
     type: 'line' as const,
     data: {
@@ -28,7 +35,7 @@ function look(v: WearWatchValues, serviceMm: number, say: (mm: number) => string
         y: {
           ...y,
           suggestedMin: serviceMm,
-          ticks: { ...y.ticks, callback: (mm: string | number) => say(Number(mm)) },
+          ticks: { ...y.ticks, callback: (mm: string | number) => digits(Number(mm)) },
         },
       },
     },
@@ -43,8 +50,12 @@ const WearChart = memo(function WearChart({
   values: WearWatchValues;
   serviceMm: number;
 }) {
+  const say = useSay();
   const { unit } = useSettings();
-  const canvas = useChart(() => look(v, serviceMm, (mm) => lengthDigits(mm, unit, 2)), [v, serviceMm, unit]);
+  const canvas = useChart(
+    () => look(v, serviceMm, (mm) => lengthDigits(mm, unit, 2), say),
+    [v, serviceMm, unit, say],
+  );
   const last = v.points.at(-1);
   return (
     <figure className="m-0">
@@ -52,14 +63,32 @@ const WearChart = memo(function WearChart({
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`${lengthDigits(last?.projectionMm ?? 0, unit, 2)} after ${Math.round(last?.days ?? 0)} days, due at ${lengthDigits(serviceMm, unit, 2)}`}
+          aria-label={say(
+            M.afterDaysDue({
+              lengthDigits: lengthDigits(last?.projectionMm ?? 0, unit, 2),
+              days: Math.round(last?.days ?? 0),
+              lengthDigits2: lengthDigits(serviceMm, unit, 2),
+            }),
+          )}
         />
       </div>
       <figcaption className="kicker normal-case tracking-normal" data-due-on={v.dueOn ?? ''}>
-        service at {lengthDigits(serviceMm, unit, 2)}, whole line
-        {v.dueOn
-          ? ` · by the robust line, dashed, due on ${format(new Date(v.dueOn), 'd MMM yyyy')}${v.dueBand ? `, ${format(new Date(v.dueBand.from), 'MMM yyyy')} to ${v.dueBand.to ? format(new Date(v.dueBand.to), 'MMM yyyy') : 'no telling'} at 95 %` : ''}`
-          : ''}
+        {say(
+          M.serviceWholeLine({
+            lengthDigits: lengthDigits(serviceMm, unit, 2),
+            dueOn: v.dueOn
+              ? M.robustLineDashedDue({
+                  dueOn: format(new Date(v.dueOn), 'd MMM yyyy'),
+                  dueBand: v.dueBand
+                    ? M.n95({
+                        from: format(new Date(v.dueBand.from), 'MMM yyyy'),
+                        to: v.dueBand.to ? format(new Date(v.dueBand.to), 'MMM yyyy') : M.noTelling,
+                      })
+                    : '',
+                })
+              : '',
+          }),
+        )}
       </figcaption>
     </figure>
   );

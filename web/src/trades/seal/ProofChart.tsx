@@ -1,13 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { ProofValues } from '@fulcrant/core/trades';
 import { formatTemperature, type LengthUnit } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { memo } from 'react';
 import { axis, FIGURES, ink, readings, STILL, useChart } from '../../figures/chart.ts';
-import { useSettings } from '../../ui/settings.tsx';
+import { useSay, useSettings } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
-const WHEN = ['start', '15 min', '1 hour', 'next day'];
+const WHEN: readonly Text[] = [M.start, M.n15Min, M.n1Hour, M.nextDay];
 
-function look(v: ProofValues, unit: LengthUnit) {
+function look(v: ProofValues, unit: LengthUnit, say: (text: Text) => string) {
   const line = (ys: Array<number | null>, colour: string) => ({
     ...readings(ys.flatMap((y, x) => (y === null ? [] : [{ x, y }]))),
     borderColor: ink(colour),
@@ -21,7 +23,7 @@ function look(v: ProofValues, unit: LengthUnit) {
     v.points.map((p) => p.temperatureC),
     '--brass',
   );
-  const [x, y] = [axis(), axis('drops a minute')];
+  const [x, y] = [axis(), axis(say(M.dropsMinute))];
   return {
     type: 'line' as const,
     data: { datasets: [drops, { ...warmth, yAxisID: 'warm', borderDash: [7, 4] }] },
@@ -32,7 +34,7 @@ function look(v: ProofValues, unit: LengthUnit) {
           ...x,
           min: 0,
           max: WHEN.length - 1,
-          ticks: { ...x.ticks, stepSize: 1, callback: (i: string | number) => WHEN[Number(i)] ?? '' },
+          ticks: { ...x.ticks, stepSize: 1, callback: (i: string | number) => say(WHEN[Number(i)] ?? '') },
         },
         y: { ...y, min: 0, suggestedMax: 10, ticks: { ...y.ticks, color: ink('--steel') } },
         warm: {
@@ -53,11 +55,17 @@ function look(v: ProofValues, unit: LengthUnit) {
 
 /** Leakage and warmth of the gland at the four times a seal is proved by. */
 const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues }) {
+  const say = useSay();
   const { unit } = useSettings();
-  const canvas = useChart(() => look(v, unit), [v, unit]);
-  const said = v.points.map(
-    (p, i) =>
-      `${WHEN[i]}: ${p.dropsPerMin ?? 'no'} drops, ${p.temperatureC === null ? 'no temperature' : formatTemperature(p.temperatureC, unit)}`,
+  const canvas = useChart(() => look(v, unit, say), [v, unit, say]);
+  const said = v.points.map((p, i) =>
+    say(
+      M.drops({
+        when: WHEN[i],
+        dropsPerMin: p.dropsPerMin ?? 'no',
+        temperatureC: p.temperatureC === null ? M.noTemperature : formatTemperature(p.temperatureC, unit),
+      }),
+    ),
   );
   return (
     <figure className="m-0">
@@ -65,8 +73,11 @@ const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues
         <canvas ref={canvas} role="img" aria-label={said.join('; ')} />
       </div>
       <figcaption className="kicker normal-case tracking-normal">
-        leakage, whole line · gland’s warmth, dashed
-        {v.dueAt ? ` · next due ${format(new Date(v.dueAt), 'EEE HH:mm')}` : ''}
+        {say(
+          M.leakageWholeLineGlandsWarmth({
+            dueAt: v.dueAt ? M.nextDue({ dueAt: format(new Date(v.dueAt), 'EEE HH:mm') }) : '',
+          }),
+        )}
       </figcaption>
     </figure>
   );

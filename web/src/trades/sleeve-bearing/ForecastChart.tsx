@@ -1,11 +1,13 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { DriveUpStepValues } from '@fulcrant/core/trades';
 import { type LengthUnit, lengthDigits } from '@fulcrant/core/units';
 import { memo } from 'react';
 import { axis, ink, level, STILL, useChart, type XY } from '../../figures/chart.ts';
-import { useSettings } from '../../ui/settings.tsx';
+import { useSay, useSettings } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 /** What the chart shows, from the forecast: readings, fitted line with its band, the residual band, and the ends of its axes. */
-function look(values: DriveUpStepValues, benchMm: number, unit: LengthUnit) {
+function look(values: DriveUpStepValues, benchMm: number, unit: LengthUnit, say: (text: Text) => string) {
   const t = values.target;
   const last = values.points.at(-1)?.angleDeg ?? 0;
   const end = Math.max(
@@ -25,7 +27,7 @@ function look(values: DriveUpStepValues, benchMm: number, unit: LengthUnit) {
   const residual = (reductionMm: number | null) => level(benchMm - (reductionMm ?? 0), end, '--good', [], 1);
   const low = Math.min(benchMm - (t.reductionMaxMm ?? 0), ...read.map((p) => p.y));
   const high = Math.max(benchMm, ...read.map((p) => p.y));
-  const [x, y] = [axis('eighths of a turn'), axis()];
+  const [x, y] = [axis(say(M.eighthsTurn)), axis()];
   return {
     type: 'line' as const,
     data: {
@@ -69,14 +71,15 @@ function look(values: DriveUpStepValues, benchMm: number, unit: LengthUnit) {
 
 /** Clearance on nut angle: readings, fitted line with its band, and the residual band it must end in. */
 function ForecastChart({ values, benchMm }: { values: DriveUpStepValues; benchMm: number }) {
+  const say = useSay();
   const { unit } = useSettings();
-  const canvas = useChart(() => look(values, benchMm, unit), [values, benchMm, unit]);
+  const canvas = useChart(() => look(values, benchMm, unit, say), [values, benchMm, unit, say]);
   return (
     <div className="h-44 w-full">
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`Clearance against nut angle: ${values.points.length} readings, fitted line, band of residual clearance`}
+        aria-label={say(M.clearanceAgainstNutAngleReadings({ count: values.points.length }))}
       />
     </div>
   );

@@ -2,7 +2,8 @@ import type { DriveUpStepValues } from '@fulcrant/core/trades';
 import type { MonteCarloInput, MonteCarloResult, StopChances } from '@fulcrant/core/trials';
 import { sayNutAngle } from '@fulcrant/core/units';
 import { Length } from '../../ui/Num.tsx';
-import { Words } from '../../ui/settings.tsx';
+import { useSay, Words } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 import { TRIAL_SAMPLES, useTrial } from './use-trial.ts';
 
 /** The same job at the same reading draws the same numbers, on every device. */
@@ -62,21 +63,30 @@ type Props = {
 
 /** A hundred thousand drive-ups from here: how far is left, and which lock position most likely ends in the band. */
 export default function TrialPanel({ values, benchMm, benchU, bladeStepMm, jobId }: Props) {
+  const say = useSay();
   const input = inputOf(values, benchMm, benchU, bladeStepMm, jobId);
   const { progress, result, ms, fault } = useTrial(input);
   if (!input) return null;
   return (
-    <section aria-label="Tried many times" data-trial={result ? 'done' : 'running'} data-trial-ms={ms ?? ''}>
-      <h2 className="kicker m-0">If it were done 100 000 times from here</h2>
+    <section
+      aria-label={say(M.triedManyTimes)}
+      data-trial={result ? 'done' : 'running'}
+      data-trial-ms={ms ?? ''}
+    >
+      <h2 className="kicker m-0">{say(M.ifWereDone100000)}</h2>
       {progress < 1 && !fault && (
         <progress
           className="block h-1.5 w-full accent-[var(--steel)]"
           value={progress}
           max={1}
-          aria-label="Share of the trials drawn"
+          aria-label={say(M.shareTrialsDrawn)}
         />
       )}
-      {fault && <p className="m-0 text-sm text-muted">{fault}</p>}
+      {fault && (
+        <p className="m-0 text-sm text-muted">
+          <Words of={fault} />
+        </p>
+      )}
       {result && <Outcome result={result} nowDeg={input.nowDeg} atLock={values.lock.ahead.length > 0} />}
     </section>
   );
@@ -86,23 +96,24 @@ const hundred = (share: number): string =>
   share < 0.005 ? '<1' : share > 0.995 && share < 1 ? '>99' : String(Math.round(100 * share));
 
 function Outcome({ result, nowDeg, atLock }: { result: MonteCarloResult; nowDeg: number; atLock: boolean }) {
+  const say = useSay();
   const { leftDeg, best } = result;
   return (
     <>
       <p className="m-0 leading-snug">
-        Left to turn{' '}
+        {say(M.leftTurn)}{' '}
         <strong className="figures" data-left={leftDeg.middle.toFixed(1)}>
           {leftDeg.middle.toFixed(0)}°
         </strong>
-        , {leftDeg.low.toFixed(0)}° to {leftDeg.high.toFixed(0)}° in 90 of 100.
+        {say(M.n90100({ low: leftDeg.low.toFixed(0), high: leftDeg.high.toFixed(0) }))}
       </p>
       <table className="w-full border-collapse text-left text-[0.95rem]">
         <thead>
           <tr className="kicker">
-            <th className="font-medium">{atLock ? 'stop at' : 'turn on'}</th>
-            <th className="text-right font-medium">in band</th>
-            <th className="text-right font-medium">over</th>
-            <th className="text-right font-medium">leaves</th>
+            <th className="font-medium">{atLock ? say(M.stop) : say(M.turn)}</th>
+            <th className="text-right font-medium">{say(M.band2)}</th>
+            <th className="text-right font-medium">{say(M.over)}</th>
+            <th className="text-right font-medium">{say(M.leaves)}</th>
           </tr>
         </thead>
         <tbody>
@@ -115,12 +126,17 @@ function Outcome({ result, nowDeg, atLock }: { result: MonteCarloResult; nowDeg:
       {best && (
         <p className="m-0 leading-snug" data-best={(best.angleDeg - nowDeg).toFixed(1)}>
           {best.angleDeg === nowDeg ? (
-            'Best where it stands.'
+            say(M.bestWhereStands)
           ) : (
             <>
-              Best {atLock ? 'lock' : 'stop'} <strong>{(best.angleDeg - nowDeg).toFixed(1)}° on</strong>, nut
-              at <Words of={sayNutAngle(Number(best.angleDeg.toFixed(1)))} />: {hundred(best.inBand)} in 100
-              end in the band.
+              {say(M.best({ atLock: atLock ? 'lock' : 'stop' }))}{' '}
+              <strong>{say(M.on2({ angle: (best.angleDeg - nowDeg).toFixed(1) }))}</strong>
+              {say(
+                M.nut100EndBand({
+                  angle: sayNutAngle(Number(best.angleDeg.toFixed(1))),
+                  hundred: hundred(best.inBand),
+                }),
+              )}
             </>
           )}
         </p>
@@ -130,10 +146,11 @@ function Outcome({ result, nowDeg, atLock }: { result: MonteCarloResult; nowDeg:
 }
 
 function Row({ stop, nowDeg, best }: { stop: StopChances; nowDeg: number; best: boolean }) {
+  const say = useSay();
   const on = stop.angleDeg - nowDeg;
   return (
     <tr className={`border-t border-faint ${best ? 'font-semibold' : ''}`}>
-      <td className="figures">{on === 0 ? 'here' : `+${on.toFixed(1)}°`}</td>
+      <td className="figures">{on === 0 ? say(M.here) : `+${on.toFixed(1)}°`}</td>
       <td className="figures text-right">{hundred(stop.inBand)}</td>
       <td className={`figures text-right ${stop.over > 0.02 ? 'text-stop' : ''}`}>{hundred(stop.over)}</td>
       <td className="text-right">
@@ -145,6 +162,7 @@ function Row({ stop, nowDeg, best }: { stop: StopChances; nowDeg: number; best: 
 
 /** How the residual clearance would fall out at the best stop. */
 function Bars({ histogram: h }: { histogram: MonteCarloResult['histogram'] }) {
+  const say = useSay();
   const top = Math.max(...h.shares, 1e-9);
   return (
     <figure className="m-0">
@@ -158,7 +176,7 @@ function Bars({ histogram: h }: { histogram: MonteCarloResult['histogram'] }) {
       </svg>
       <figcaption className="flex justify-between text-sm text-muted">
         <Length mm={h.fromMm} unit={false} />
-        <span>residual there</span>
+        <span>{say(M.residualThere)}</span>
         <Length mm={h.toMm} unit={false} />
       </figcaption>
     </figure>

@@ -1,11 +1,14 @@
+import type { Text } from '@fulcrant/core/messages';
 import { DriveUpMonteCarlo, type MonteCarloInput, type MonteCarloResult } from '@fulcrant/core/trials';
+import { saidBy } from '@fulcrant/core/units';
+import { M } from './messages.ts';
 
 /** What the sheet asks of the worker, and what it hears back. A newer question ends an older one. */
 export type TrialQuestion = { id: number; input: MonteCarloInput };
 export type TrialAnswer =
   | { id: number; progress: number }
   | { id: number; result: MonteCarloResult; ms: number }
-  | { id: number; fault: string };
+  | { id: number; fault: Text };
 
 const PORTION = 5000;
 let latest = 0;
@@ -26,6 +29,6 @@ addEventListener('message', async (e: MessageEvent<TrialQuestion>) => {
     }
     post({ id, result: trial.result(), ms: performance.now() - began });
   } catch (error) {
-    post({ id, fault: error instanceof RangeError ? error.message : 'The trial could not be worked.' });
+    post({ id, fault: error instanceof RangeError ? saidBy(error) : M.trialCouldNotWorked });
   }
 });

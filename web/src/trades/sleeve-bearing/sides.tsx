@@ -1,17 +1,21 @@
 import type { DriveUpTargetValues } from '@fulcrant/core/calculators';
+import type { Text } from '@fulcrant/core/messages';
 import type { BenchValues, DriveUpStepValues } from '@fulcrant/core/trades';
 import { Length } from '../../ui/Num.tsx';
+import { useSay } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 /** The sets felt so far, as a small table under the beam. */
 export function BenchSets({ values: v }: { values: BenchValues }) {
+  const say = useSay();
   if (v.pairs.length === 0) return null;
   return (
     <table className="w-full border-collapse text-left">
       <thead>
         <tr className="kicker">
-          <th className="font-medium">set</th>
-          <th className="font-medium">row A</th>
-          <th className="font-medium">row B</th>
-          <th className="font-medium">mean</th>
+          <th className="font-medium">{say(M.set)}</th>
+          <th className="font-medium">{say(M.row)}</th>
+          <th className="font-medium">{say(M.rowB)}</th>
+          <th className="font-medium">{say(M.mean)}</th>
         </tr>
       </thead>
       <tbody>
@@ -36,6 +40,7 @@ export function BenchSets({ values: v }: { values: BenchValues }) {
 
 /** The target's numbers in the order they are used at the plinth. */
 export function TargetNumbers({ values: t }: { values: DriveUpTargetValues }) {
+  const say = useSay();
   if (
     t.aimMm === null ||
     t.reductionMinMm === null ||
@@ -46,40 +51,42 @@ export function TargetNumbers({ values: t }: { values: DriveUpTargetValues }) {
     return null;
   const rows: Array<[string, React.ReactNode]> = [
     [
-      'Take out',
+      say(M.takeOut),
       <>
-        <Length key="a" mm={t.aimMm} />, between <Length key="b" mm={t.reductionMinMm} unit={false} /> and{' '}
+        <Length key="a" mm={t.aimMm} />
+        {say(M.between)} <Length key="b" mm={t.reductionMinMm} unit={false} /> {say(M.and)}{' '}
         <Length key="c" mm={t.reductionMaxMm} />
       </>,
     ],
     [
-      'Leave',
+      say(M.leave),
       <>
-        <Length key="a" mm={t.residualAimMm ?? 0} />, between{' '}
-        <Length key="b" mm={t.residualMinMm} unit={false} /> and <Length key="c" mm={t.residualMaxMm} />
+        <Length key="a" mm={t.residualAimMm ?? 0} />
+        {say(M.between)} <Length key="b" mm={t.residualMinMm} unit={false} /> {say(M.and)}{' '}
+        <Length key="c" mm={t.residualMaxMm} />
       </>,
     ],
     [
-      'Start back by',
+      say(M.startBack),
       <>
-        <Length key="a" mm={t.travelAimMm ?? 0} decimals={2} /> of axial travel
+        <Length key="a" mm={t.travelAimMm ?? 0} decimals={2} /> {say(M.axialTravel)}
         {t.tabledTravelMm && (
           <span className="text-muted">
             {' '}
-            (tabled <Length mm={t.tabledTravelMm[0]} decimals={2} unit={false} /> to{' '}
+            {say(M.tabled)} <Length mm={t.tabledTravelMm[0]} decimals={2} unit={false} /> {say(M.to2)}{' '}
             <Length mm={t.tabledTravelMm[1]} decimals={2} />)
           </span>
         )}
       </>,
     ],
     [
-      'Nut',
+      say(M.nut),
       <>
-        about{' '}
+        {say(M.about)}{' '}
         <span key="n" className="figures">
           {(t.nutEighthsAim ?? 0).toFixed(1)}
         </span>{' '}
-        eighths from snug, <Length key="e" mm={t.reductionPerEighthMm} decimals={4} /> each
+        {say(M.eighthsFromSnug)} <Length key="e" mm={t.reductionPerEighthMm} decimals={4} /> {say(M.each)}
       </>,
     ],
   ];
@@ -97,26 +104,27 @@ export function TargetNumbers({ values: t }: { values: DriveUpTargetValues }) {
 
 /** "So far" and "still to turn", readable from two metres. */
 export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
+  const say = useSay();
   const aim = v.target.aimMm;
   return (
     <div className="flex flex-col gap-3">
       <div>
-        <h2 className="kicker m-0">So far</h2>
+        <h2 className="kicker m-0">{say(M.soFar)}</h2>
         <p className="m-0 text-5xl font-semibold leading-tight" data-so-far={v.reductionMm ?? ''}>
           {v.reductionMm === null ? '–' : <Length mm={v.reductionMm} unit={false} />}
         </p>
         {aim !== null && (
           <p className="m-0">
-            of <Length mm={aim} /> taken out
+            {say(M.of)} <Length mm={aim} /> {say(M.takenOut)}
             {v.fractionOfAim !== null && <>, {Math.round(100 * v.fractionOfAim)} %</>}
           </p>
         )}
       </div>
       {v.eighthsToAim !== null && v.place !== 'over-driven' && (
         <div>
-          <h2 className="kicker m-0">Still to turn</h2>
+          <h2 className="kicker m-0">{say(M.stillTurn)}</h2>
           <p className="m-0 text-3xl font-semibold leading-tight">
-            <span className="figures">{v.eighthsToAim.toFixed(1)}</span> eighths{' '}
+            <span className="figures">{v.eighthsToAim.toFixed(1)}</span> {say(M.eighths)}{' '}
             <span className="text-xl font-medium text-muted">
               ± {(v.eighthsToAimExpanded ?? 0).toFixed(1)}
             </span>
@@ -130,26 +138,27 @@ export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
 }
 
 /** In a hundred, as people say chances; nothing and certainty are never claimed. */
-const ofHundred = (share: number): string =>
-  share < 0.01 ? 'under 1' : share > 0.99 ? 'over 99' : String(Math.round(100 * share));
+const ofHundred = (share: number): Text =>
+  share < 0.01 ? M.under1 : share > 0.99 ? M.over99 : String(Math.round(100 * share));
 
 /** Model and feelers weighed together: how far may be turned before the next feeling, and what then. */
 function Chances({ advice }: { advice: NonNullable<DriveUpStepValues['advice']> }) {
+  const say = useSay();
   const { turnDeg, now, then } = advice;
   return (
     <p className="m-0 text-[0.95rem] leading-snug" data-advice={turnDeg}>
       {turnDeg === 0 ? (
         <>
-          By model and feelers <strong>stop here</strong>: in the band {ofHundred(now.inBand)} in 100, past it{' '}
-          {ofHundred(now.over)}.
+          {say(M.modelFeelers)} <strong>{say(M.stopHere)}</strong>
+          {say(M.band100Past({ hundred: ofHundred(now.inBand), hundred2: ofHundred(now.over) }))}
         </>
       ) : (
         <>
-          By model and feelers up to{' '}
+          {say(M.modelFeelersUp)}{' '}
           <strong>
             <span className="figures">{turnDeg}°</span>
           </strong>{' '}
-          may be turned before the next feeling; past the band then {ofHundred(then.over)} in 100.
+          {say(M.mayTurnedBeforeNextFeeling({ hundred: ofHundred(then.over) }))}
         </>
       )}
     </p>
@@ -158,22 +167,23 @@ function Chances({ advice }: { advice: NonNullable<DriveUpStepValues['advice']> 
 
 /** Where the lock meets and what it costs, told before the last eighth. */
 function LockAhead({ values }: { values: DriveUpStepValues }) {
+  const say = useSay();
   const { lock } = values;
   const stop = lock.best ?? lock.least;
   if (!stop) {
     return (
       <p className="m-0 text-[0.95rem] leading-snug text-muted">
-        Next tab not measured: it costs up to <Length mm={lock.worstCostMm} decimals={4} />,{' '}
-        {lock.worstDeg.toFixed(1)}° forward.
+        {say(M.nextTabNotMeasuredCosts)} <Length mm={lock.worstCostMm} decimals={4} />
+        {say(M.forward({ worst: lock.worstDeg.toFixed(1) }))}
       </p>
     );
   }
   return (
     <p className="m-0 text-[0.95rem] leading-snug" data-lock-ahead={stop.forwardDeg}>
-      {lock.best ? 'Stop where a tab meets: ' : 'Next tab meets '}
-      <span className="figures">{stop.forwardDeg.toFixed(1)}°</span> on, costs{' '}
+      {lock.best ? say(M.stopWhereTabMeets) : say(M.nextTabMeets)}
+      <span className="figures">{stop.forwardDeg.toFixed(1)}°</span> {say(M.costs)}{' '}
       <Length mm={stop.costMm} decimals={4} />
-      {stop.inBand !== null && (stop.inBand ? ', in band.' : ', not in band.')}
+      {stop.inBand !== null && (stop.inBand ? say(M.band) : say(M.notBand))}
     </p>
   );
 }

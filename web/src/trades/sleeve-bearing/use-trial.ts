@@ -1,12 +1,15 @@
+import type { Text } from '@fulcrant/core/messages';
 import type { MonteCarloInput, MonteCarloResult } from '@fulcrant/core/trials';
 import { useEffect, useRef, useState } from 'react';
+import { useSay } from '../../ui/settings.tsx';
 import type { TrialAnswer, TrialQuestion } from './drive-up.worker.ts';
+import { M } from './messages.ts';
 
 export type Trial = {
   progress: number;
   result: MonteCarloResult | null;
   ms: number | null;
-  fault: string | null;
+  fault: Text | null;
 };
 
 const NONE: Trial = { progress: 0, result: null, ms: null, fault: null };
@@ -16,6 +19,7 @@ export const TRIAL_SAMPLES = 100_000;
 
 /** The drive-up tried many times over in a worker, anew whenever what is known of it changes; null where there is nothing to try. */
 export function useTrial(input: MonteCarloInput | null): Trial {
+  const say = useSay();
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const [trial, setTrial] = useState<Trial>(NONE);
@@ -31,12 +35,12 @@ export function useTrial(input: MonteCarloInput | null): Trial {
       else if ('fault' in a) setTrial({ ...NONE, fault: a.fault });
       else setTrial({ progress: 1, result: a.result, ms: a.ms, fault: null });
     };
-    made.onerror = () => setTrial({ ...NONE, fault: 'This browser could not start the trial.' });
+    made.onerror = () => setTrial({ ...NONE, fault: say(M.browserCouldNotStartTrial) });
     return () => {
       made.terminate();
       worker.current = null;
     };
-  }, []);
+  }, [say]);
 
   useEffect(() => {
     if (key === null) return;

@@ -1,4 +1,5 @@
 import { type JobState, reportAt } from '@fulcrant/core/job';
+import type { Text } from '@fulcrant/core/messages';
 import {
   benchClearance,
   type DriveUpStepValues,
@@ -14,6 +15,7 @@ import {
 import { lazy, Suspense, useDeferredValue } from 'react';
 import type { StepView, ViewProps } from '../../steps/view.tsx';
 import { view } from '../../steps/view.tsx';
+import { M } from './messages.ts';
 import { AngleSide, PumpSide } from './SchoolSide.tsx';
 import { BenchSets, DriveUpSide, TargetNumbers } from './sides.tsx';
 
@@ -56,10 +58,13 @@ function Trial({ state, stored, open }: ViewProps<SleeveSetup, DriveUpStepValues
 }
 
 /** How far of the way, in eighths. */
-const eighths = (v: DriveUpStepValues): string | null =>
+const eighths = (v: DriveUpStepValues): Text | null =>
   v.target.nutEighthsAim === null
     ? null
-    : `${(v.angleDeg / 45).toFixed(v.angleDeg % 45 ? 1 : 0)} of about ${v.target.nutEighthsAim.toFixed(1)} eighths`;
+    : M.aboutEighths({
+        angle: (v.angleDeg / 45).toFixed(v.angleDeg % 45 ? 1 : 0),
+        nutEighthsAim: v.target.nutEighthsAim.toFixed(1),
+      });
 
 /** Steps of a bearing on its sleeve. */
 export const views: StepView[] = [

@@ -3,6 +3,7 @@ import { textKey } from '@fulcrant/core/messages';
 import type { VerdictValues } from '@fulcrant/core/trades';
 import { useSay, Words } from '../../ui/settings.tsx';
 import { VerdictMark } from '../../ui/verdicts.tsx';
+import { M } from './messages.ts';
 
 /** What the survey comes to, a line a measure: passed, accepted, or what stands against it and the remedy. */
 export function VerdictStep({ values, onLook }: { values: VerdictValues; onLook: (step: string) => void }) {
@@ -29,7 +30,9 @@ export function VerdictStep({ values, onLook }: { values: VerdictValues; onLook:
                 <span key={a.code} className="block">
                   {say(a.reason)}
                   {a.accepted ? (
-                    <span className="block text-sm font-medium text-steel">Accepted by {a.accepted}</span>
+                    <span className="block text-sm font-medium text-steel">
+                      {say(M.accepted({ accepted: a.accepted }))}
+                    </span>
                   ) : (
                     a.remedy && <span className="block text-[0.95rem] font-medium">{say(a.remedy)}</span>
                   )}

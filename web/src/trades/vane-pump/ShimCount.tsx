@@ -4,7 +4,8 @@ import { lengthDigits } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { DrawingView } from '../../figures/DrawingView.tsx';
 import { Button, Fault } from '../../ui/controls.tsx';
-import { useSettings } from '../../ui/settings.tsx';
+import { useSay, useSettings } from '../../ui/settings.tsx';
+import { M } from './messages.ts';
 
 type Props = {
   values: ShimCountValues;
@@ -15,6 +16,7 @@ type Props = {
 
 /** Shims counted into heaps by thickness: a field a thickness, the heap that is wanted beside it, both as piles. */
 export function ShimCount({ values: v, open, onCount }: Props) {
+  const say = useSay();
   const { unit } = useSettings();
   const kept = v.wanted === null ? v.off : v.on;
   const [texts, setTexts] = useState(() => v.thicknessesMm.map((_, i) => String(kept?.[i] ?? '')));
@@ -26,10 +28,7 @@ export function ShimCount({ values: v, open, onCount }: Props) {
     if (bad >= 0)
       return setFault({
         i: bad,
-        words:
-          texts[bad]?.trim() === ''
-            ? 'How many? 0 where there is none.'
-            : 'A whole number of shims, 0 to 60.',
+        words: texts[bad]?.trim() === '' ? say(M.howMany0WhereThere) : say(M.wholeNumberShims060),
       });
     setFault(null);
     onCount(counted.map((n) => n ?? 0));
@@ -47,7 +46,7 @@ export function ShimCount({ values: v, open, onCount }: Props) {
                 <span className="figures">{lengthDigits(mm, unit)}</span> {unit}
                 {v.wanted && (
                   <span className="block font-normal text-base text-muted">
-                    {v.wanted.join() === v.off?.join() ? 'came off' : 'wanted'}: {v.wanted[i]}
+                    {v.wanted.join() === v.off?.join() ? say(M.cameOff) : say(M.wanted)}: {v.wanted[i]}
                   </span>
                 )}
               </span>
@@ -67,7 +66,7 @@ export function ShimCount({ values: v, open, onCount }: Props) {
                 inputMode="numeric"
                 autoComplete="off"
                 maxLength={6}
-                aria-label={`Shims of ${lengthDigits(mm, unit)} ${unit}`}
+                aria-label={say(M.shims({ lengthDigits: lengthDigits(mm, unit), unit }))}
                 aria-invalid={fault?.i === i}
                 className="figures min-h-14 w-28 border-0 border-b-[3px] border-brass bg-transparent text-right text-3xl"
               />
@@ -78,7 +77,7 @@ export function ShimCount({ values: v, open, onCount }: Props) {
         {open && (
           <div className="pt-4">
             <Button type="submit" weight="solid">
-              Counted
+              {say(M.counted)}
             </Button>
           </div>
         )}
@@ -88,14 +87,14 @@ export function ShimCount({ values: v, open, onCount }: Props) {
           <DrawingView
             drawing={pileFigure({
               pile: pile(v.wanted),
-              title: v.wanted.join() === v.off?.join() ? 'came off' : 'wanted',
+              title: v.wanted.join() === v.off?.join() ? say(M.cameOff) : say(M.wanted),
             })}
           />
         )}
         <DrawingView
           drawing={pileFigure({
             pile: pile(counted),
-            title: v.wanted ? 'goes back' : 'this side’s heap',
+            title: v.wanted ? say(M.goesBack) : say(M.sidesHeap),
             tone: differs ? 'stop' : 'ink',
           })}
         />

@@ -1,0 +1,9 @@
+import { defineMessages } from '@fulcrant/core/messages';
+import { en } from '../../words/en/steps-bearing.ts';
+
+/** What is said on these pages, by id; those that name something, with what they name. */
+export const M = defineMessages('page.steps.bearing', en, {
+  fixedBearings: { machine: 'text' },
+  lastShownOlderOnesTheir: { count: 'count' },
+  stands: { title: 'text' },
+});

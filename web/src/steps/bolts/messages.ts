@@ -1,0 +1,8 @@
+import { defineMessages } from '@fulcrant/core/messages';
+import { en } from '../../words/en/steps-bolts.ts';
+
+/** What is said on these pages, by id; those that name something, with what they name. */
+export const M = defineMessages('page.steps.bolts', en, {
+  moved: { round: 'count' },
+  of: { done: 'count', count: 'count' },
+});

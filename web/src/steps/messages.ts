@@ -1,0 +1,12 @@
+import { defineMessages } from '@fulcrant/core/messages';
+import { en } from '../words/en/steps.ts';
+
+/** What is said on these pages, by id; those that name something, with what they name. */
+export const M = defineMessages('page.steps', en, {
+  accepted: { count: 'count', deviations: 'text' },
+  asRecordedHereSigned: { signed: 'text' },
+  doesNotApply: { lacks: 'text', ask: 'text' },
+  doesNotApply2: { lacks: 'text' },
+  notOk2: { ask: 'text' },
+  whyDoesNotApply2: { ask: 'text' },
+});

@@ -1,0 +1,7 @@
+import { defineMessages } from '@fulcrant/core/messages';
+import { en } from '../../words/en/trades-gear-pump.ts';
+
+/** What is said on these pages, by id; those that name something, with what they name. */
+export const M = defineMessages('page.trades.gear-pump', en, {
+  right95100: { uncertainty: 'text' },
+});

@@ -1,0 +1,7 @@
+import { defineMessages } from '@fulcrant/core/messages';
+import { en } from '../../words/en/trades-plunger.ts';
+
+/** What is said on these pages, by id; those that name something, with what they name. */
+export const M = defineMessages('page.trades.plunger', en, {
+  placeWrongWhatFacesPressure: { wrong: 'count' },
+});

@@ -1,0 +1,11 @@
+/** What the pages of trades/vane-pump say, in ICU MessageFormat. */
+export const en = {
+  cameOff: 'came off',
+  counted: 'Counted',
+  goesBack: 'goes back',
+  howMany0WhereThere: 'How many? 0 where there is none.',
+  shims: 'Shims of {lengthDigits} {unit}',
+  sidesHeap: 'this side’s heap',
+  wanted: 'wanted',
+  wholeNumberShims060: 'A whole number of shims, 0 to 60.',
+} as const;
