@@ -270,7 +270,7 @@ function refusePhoto(state: JobState, e: JobEventOf<'photo.added'>): Refusal {
   if (!find(state, e.data.step)) return M.thereNoSuchStep;
   if (state.photos.some((p) => p.hash === e.data.hash && p.step === e.data.step))
     return M.photographStepAlready;
-  return state.photos.length >= PHOTOS_MOST ? M.jobHoldsPhotographs({ photos_most: PHOTOS_MOST }) : null;
+  return state.photos.length >= PHOTOS_MOST ? M.jobHoldsPhotographs({ photosMost: PHOTOS_MOST }) : null;
 }
 
 /** What the places of a row begin with: `t/` of `t/3`; a place of no row is its own. */

@@ -23,7 +23,7 @@ export const M = defineMessages('engine', en, {
   heldLeadHandReleases: { title: 'text', reason: 'text' },
   holdPointBeforeLeavesOnly: { title: 'text' },
   jobHasNoStepLead: { called: 'text' },
-  jobHoldsPhotographs: { photos_most: 'count' },
+  jobHoldsPhotographs: { photosMost: 'count' },
   loosened: { reason: 'text' },
   madeWithoutNetworkStored: { when: 'text' },
   measuredAgain: { done: 'text' },

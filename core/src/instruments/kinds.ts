@@ -29,31 +29,31 @@ export const GAUGE_KINDS = {
   micrometer: {
     name: M.micrometer,
     measures: 'length',
-    step: 'graduation',
+    step: M.graduation,
     reaches: ({ low, high }, value) => value >= low - PAST_SCALE_MM && value <= high + PAST_SCALE_MM,
   },
   // It counts both ways from wherever it was zeroed.
-  dial: { name: M.dialIndicator, measures: 'length', step: 'graduation', reaches: bothWays },
+  dial: { name: M.dialIndicator, measures: 'length', step: M.graduation, reaches: bothWays },
   caliper: {
     name: M.caliperDepthGauge,
     measures: 'length',
-    step: 'graduation',
+    step: M.graduation,
     // A depth gauge is set on from the other side.
     reaches: (range, value) =>
       value < 0 ? bothWays(range, value) : value >= range.low && value <= range.high,
   },
   roughness: { name: M.roughnessTester, measures: 'roughness', step: M.smallestStepRa },
   laser: { name: M.laserWire, measures: 'length', step: M.smallestStep, reaches: bothWays },
-  wrench: { name: M.torqueWrench, measures: 'torque', step: 'graduation' },
+  wrench: { name: M.torqueWrench, measures: 'torque', step: M.graduation },
   // It counts whole turns.
   protractor: { name: M.angleGauge, measures: 'angle', step: M.graduationDegrees, reaches: anything },
-  pressure: { name: M.pressureGauge, measures: 'pressure', step: 'graduation' },
+  pressure: { name: M.pressureGauge, measures: 'pressure', step: M.graduation },
   thermometer: { name: M.thermometer, measures: 'temperature', step: M.stepC },
   gun: {
     name: M.greaseGun,
     measures: 'count',
     step: M.strokesOneTime,
-    counts: { one: 'stroke', more: 'strokes', unit: 'strokes' },
+    counts: { one: M.stroke, more: M.strokes, unit: 'strokes' },
   },
   counter: {
     name: M.dropCounter,
@@ -63,7 +63,7 @@ export const GAUGE_KINDS = {
   },
   vibration: { name: M.vibrationMeter, measures: 'velocity', step: M.smallestStepMmSRms },
   tension: { name: M.beltTensionMeter, measures: 'frequency', step: M.smallestStepHz },
-  force: { name: M.springScale, measures: 'force', step: 'graduation' },
+  force: { name: M.springScale, measures: 'force', step: M.graduation },
 } as const satisfies Record<string, GaugeKind>;
 
 export type InstrumentKind = keyof typeof GAUGE_KINDS;

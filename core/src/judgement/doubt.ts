@@ -27,7 +27,7 @@ export type DoubtAsked = Seen & {
  * @example doubtSaid({ count: 1, stepMm: 0.01, marginMm: 0.004 })[0] // '± … mm in 95 of 100.'
  */
 export function doubtSaid(asked: DoubtAsked): Text[] {
-  const { other, marginMm, rule = 'k2', where = 'there', stampedMm, say = (v) => len(v, 4), ...seen } = asked;
+  const { other, marginMm, rule = 'k2', where = M.there, stampedMm, say = (v) => len(v, 4), ...seen } = asked;
   const k = COVERAGE[rule];
   const expanded = (s: Seen) => k * inQuadrature(doubtOfMean(s), other?.mm ?? 0);
   const now = expanded(seen);

@@ -1,5 +1,4 @@
 import type { Text } from '../message/message.ts';
-import type { Said } from '../quantities/say.ts';
 import type { Drawing, Fill, Ink, Point, Shape } from './drawing.ts';
 
 /** Shapes as a figure is written: lists in lists, and nothing where a condition does not hold. */
@@ -174,7 +173,7 @@ const textOf =
   (font: 'label' | 'figures', usual: number) =>
   (
     { x, y, anchor = 'middle', tone = 'ink', size = usual, strong = false }: TextProps,
-    said: Said | number,
+    said: Text | number,
   ): Shape => ({
     shape: 'text',
     at: [tidy(x), tidy(y)],
@@ -202,7 +201,7 @@ export const axis = (ends: Ends): Shape => line({ ...ends, ink: 'steel', dash: '
  */
 export function dimension(
   { x1, y1, x2, y2, tone = 'ink', side = -6 }: Ends & { tone?: Ink; side?: number },
-  said: Said,
+  said: Text,
 ): Drawn {
   const length = Math.hypot(x2 - x1, y2 - y1) || 1;
   const [ux, uy] = [(x2 - x1) / length, (y2 - y1) / length];

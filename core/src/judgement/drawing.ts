@@ -1,5 +1,4 @@
 import type { Text } from '../message/message.ts';
-import type { Said } from '../quantities/say.ts';
 
 /** What a line is drawn in: the sheet's own inks, by what they mean. */
 export type Ink =
@@ -35,7 +34,7 @@ export type Look = {
  * where it stands. Paper draws it as it is.
  */
 export type Touch =
-  | { does: 'mend'; place: string; name: Text; shown: Said }
+  | { does: 'mend'; place: string; name: Text; shown: Text }
   | { does: 'turn'; name: Text; middle: Point; deg: number };
 
 export type Shape =
@@ -46,7 +45,7 @@ export type Shape =
   | {
       shape: 'text';
       at: Point;
-      text: Said;
+      text: Text;
       ink?: Ink;
       anchor?: 'start' | 'middle' | 'end';
       small?: true;
@@ -74,7 +73,7 @@ export type Shape =
  */
 export type Drawing = {
   /** What it shows, in words, for whoever cannot see it. */
-  title: Said;
+  title: Text;
   width: number;
   height: number;
   /** Its left upper corner, where that is not 0, 0. */
@@ -90,7 +89,7 @@ export type Drawing = {
 /** A text of a curve. */
 const text = (
   at: Point,
-  said: Said,
+  said: Text,
   ink: Ink = 'ink',
   anchor: 'start' | 'middle' | 'end' = 'middle',
 ): Shape => ({
@@ -104,7 +103,7 @@ const rounded = (v: number) => Math.round(v * 10) / 10;
 
 export type CurvePoint = { x: number; y: number };
 /** A limit across a curve, and what it is. */
-export type CurveLimit = { y: number; said: Said; ink: Ink };
+export type CurveLimit = { y: number; said: Text; ink: Ink };
 
 /**
  * What was read over time.
@@ -113,7 +112,7 @@ export type CurveLimit = { y: number; said: Said; ink: Ink };
 export function curveOf(
   title: Text,
   points: readonly CurvePoint[],
-  say: { y: (v: number) => Said; x: (v: number) => Text },
+  say: { y: (v: number) => Text; x: (v: number) => Text },
   limits: readonly CurveLimit[] = [],
 ): Drawing {
   const [width, height, left, right, top, bottom] = [360, 150, 62, 70, 10, 34];

@@ -72,4 +72,5 @@ it.each(['core/src', 'packages/practice/src', 'server/src', 'web/src'])(
     const left = counted(dir).filter(([f, said]) => !DATA.test(f) && !KEPT.includes(said));
     expect(left).toEqual([]);
   },
+  60_000,
 );

@@ -7,6 +7,6 @@ export const M = defineMessages('metrology', en, {
   moreReadings: { more: 'count' },
   n95: { from: 'count', to: 'text' },
   noNumberReadingsGaugeSettles: { step: 'length' },
-  tooEarlyDayTakesReadings: { least_readings: 'count' },
+  tooEarlyDayTakesReadings: { leastReadings: 'count' },
   wouldSettleIfTheyAgree: { more: 'text', where: 'text' },
 });

@@ -8,7 +8,7 @@ const FAR_YEARS = 50;
 /** A day is told from so many readings on, over so much of the way to it. Common practice, no source. */
 const LEAST_READINGS = 3;
 const LEAST_SHARE = 0.1;
-export const TOO_EARLY = M.tooEarlyDayTakesReadings({ least_readings: LEAST_READINGS });
+export const TOO_EARLY = M.tooEarlyDayTakesReadings({ leastReadings: LEAST_READINGS });
 
 export type TrendPoint = { day: number; value: number };
 

@@ -2,6 +2,8 @@ import type { Setup } from '../engine/setup.ts';
 import type { KitLine } from '../engine/slots.ts';
 import { allTrades } from '../engine/trades.ts';
 import { textKey } from '../message/message.ts';
+import { textOfBefore } from '../quantities/marks-of-before.ts';
+import { say } from '../quantities/say.ts';
 import type { Outage, OutageJob } from './outage.ts';
 
 export type KitRow = KitLine & {
@@ -11,6 +13,22 @@ export type KitRow = KitLine & {
 
 /** What a row is called among the others. */
 export const kitRowKey = (r: KitLine): string => `${textKey(r.group)} ${textKey(r.item)} ${textKey(r.unit)}`;
+
+/**
+ * Ticks as they were kept, under what their rows are called now: rows were called by their English before texts had ids.
+ * @param kept who laid each out, by the row's name then
+ */
+export function laidNow(
+  rows: readonly KitLine[],
+  kept: Readonly<Record<string, string>>,
+): Record<string, string> {
+  const english = new Map(
+    rows.map((r) => [[r.group, r.item, r.unit].map((t) => say(t, 'mm')).join(' '), kitRowKey(r)]),
+  );
+  return Object.fromEntries(
+    Object.entries(kept).map(([row, who]) => [english.get(say(textOfBefore(row), 'mm')) ?? row, who]),
+  );
+}
 
 /** Where a part goes whose trade does not say. */
 const PARTS = 'parts';

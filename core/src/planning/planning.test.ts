@@ -11,7 +11,7 @@ import { DAY, job, KNOWN, OUTAGE, SHAFT } from '../testing/outage-stand.ts';
 import { handAt } from '../testing/test-stand.ts';
 import { circleBy, proposedBindings } from './bindings.ts';
 import { durationsOf, foundAt, named, oddsOf, stepsOf, workedByStep } from './durations.ts';
-import { kitOf, toolsWanted } from './kit.ts';
+import { kitOf, kitRowKey, laidNow, toolsWanted } from './kit.ts';
 import { type Outage, outageSchema } from './outage.ts';
 import { minutesFrom, momentAt, shiftSpans } from './shifts.ts';
 import { networkOf } from './tasks.ts';
@@ -303,6 +303,19 @@ describe('kit', () => {
     expect(toolsWanted(OUTAGE, pieces).find((t) => t.tool === 'hydraulic pump')).toMatchObject({
       there: 1,
       pieces: 1,
+    });
+  });
+
+  it('ticks kept when rows were called by their English are found under what they are called now', () => {
+    const { rows } = kitOf(OUTAGE, { p: { ...(EVERY_KIND.packed as object) } as never });
+    const row = rows.find((r) => r.group === 'rope');
+    if (!row) throw new Error('no rope');
+    const said = `rope ${english(row.item)} mm`;
+    expect(said).not.toBe(kitRowKey(row));
+    expect(laidNow(rows, { [said]: 'Asta' })).toEqual({ [kitRowKey(row)]: 'Asta' });
+    expect(laidNow(rows, { [kitRowKey(row)]: 'Imke', other: 'Asta' })).toEqual({
+      [kitRowKey(row)]: 'Imke',
+      other: 'Asta',
     });
   });
 });

@@ -6,7 +6,7 @@ export { type Doubt, lateRisk, type Risk } from '../arithmetic/planning/risk.ts'
 export { type Carried, carriedOn, type Planned, planned, search } from '../arithmetic/planning/search.ts';
 export { circleBy, proposedBindings } from '../planning/bindings.ts';
 export { type Duration, durationsOf, foundAt, oddsOf, workedByStep } from '../planning/durations.ts';
-export { kitOf, kitRowKey, toolsWanted } from '../planning/kit.ts';
+export { kitOf, kitRowKey, laidNow, toolsWanted } from '../planning/kit.ts';
 export {
   type Outage,
   type OutageJob,

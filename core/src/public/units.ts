@@ -15,6 +15,6 @@ export { measured, type Quantity } from '../quantities/measured.ts';
 export { MessageError, saidBy } from '../quantities/message-error.ts';
 export { formatPressure } from '../quantities/pressure.ts';
 export { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
-export { keepAllSaid, keepSaid, type Said, say, sayAll, sayIn } from '../quantities/say.ts';
+export { keepAllSaid, keepSaid, say, sayAll } from '../quantities/say.ts';
 export { formatTemperature } from '../quantities/temperature.ts';
 export { formatTorque, parseTorque } from '../quantities/torque.ts';

@@ -35,10 +35,11 @@ export function sayNutAngle(deg: number): Text {
   const eighths = deg / 45;
   if (Math.abs(eighths - Math.round(eighths)) < 1e-6) {
     const n = Math.round(eighths);
-    return n === 0 ? 'zero' : n === 1 ? M.n1Eighth : M.eighths({ n });
+    return n === 0 ? M.zero : n === 1 ? M.n1Eighth : M.eighths({ n });
   }
   const sixteenths = deg / 22.5;
-  if (Math.abs(sixteenths - Math.round(sixteenths)) < 1e-6) return `${Math.round(sixteenths)} sixteenths`;
+  if (Math.abs(sixteenths - Math.round(sixteenths)) < 1e-6)
+    return M.sixteenths({ n: Math.round(sixteenths) });
   return `${Number(deg.toFixed(1))}°`;
 }
 

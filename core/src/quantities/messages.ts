@@ -11,4 +11,5 @@ export const M = defineMessages('quantities', en, {
   notTorqueUnitKnownHere: { m: 'text' },
   notUnitKnownHereUse: { word: 'text' },
   turn: { format: 'text', deg: 'text' },
+  sixteenths: { n: 'count' },
 });

@@ -93,7 +93,7 @@ export const sayIn = (text: Said, unit: LengthUnit): string => say(text, unit);
 export type KeptAs = 'facts' | 'words';
 
 /** Keep a text as it is read now: said in both units, once where they are the same. */
-export function keepSaid(text: Text, as: KeptAs = 'facts'): Said {
+export function keepSaid(text: Text, as: KeptAs = 'facts'): Text {
   if (typeof text === 'string') return text;
   if (isKept(text) && as === 'facts') return text;
   const [mm, inches] = [say(text, 'mm'), say(text, 'in')];

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Setup } from '../engine/setup.ts';
 import { allTrades } from '../engine/trades.ts';
 import type { Drawing, Shape } from '../judgement/drawing.ts';
-import { keepSaid, sayIn } from '../quantities/say.ts';
+import { keepSaid, say } from '../quantities/say.ts';
 import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
@@ -15,20 +15,20 @@ import { whenIn } from './when.ts';
 function words(b: Block, unit: 'mm' | 'in'): string[] {
   switch (b.block) {
     case 'results':
-      return b.rows.flatMap(([k, v]) => [sayIn(k, unit), sayIn(v, unit)]);
+      return b.rows.flatMap(([k, v]) => [say(k, unit), say(v, unit)]);
     case 'line':
-      return [sayIn(b.lead ?? '', unit), sayIn(b.text, unit), b.small ? sayIn(b.small, unit) : ''];
+      return [say(b.lead ?? '', unit), say(b.text, unit), b.small ? say(b.small, unit) : ''];
     case 'table':
-      return b.rows.flatMap((r) => r.cells.map((c) => sayIn(c, unit)));
+      return b.rows.flatMap((r) => r.cells.map((c) => say(c, unit)));
     case 'working':
-      return b.rows.flatMap(([w, s]) => [sayIn(w, unit), sayIn(s, unit)]);
+      return b.rows.flatMap(([w, s]) => [say(w, unit), say(s, unit)]);
     case 'heading':
-      return [sayIn(b.text, unit)];
+      return [say(b.text, unit)];
     case 'photos':
-      return b.photos.flatMap((p) => [p.words, sayIn(p.small, unit)]);
+      return b.photos.flatMap((p) => [p.words, say(p.small, unit)]);
     case 'drawings':
       return b.drawings.flatMap((d) =>
-        d.shapes.flatMap((s) => (s.shape === 'text' ? [sayIn(s.text, unit)] : [])),
+        d.shapes.flatMap((s) => (s.shape === 'text' ? [say(s.text, unit)] : [])),
       );
   }
 }

@@ -5,7 +5,6 @@ import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
 import { expr, listOf } from '../message/message.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
-import type { Said } from '../quantities/say.ts';
 import { formatTorque } from '../quantities/torque.ts';
 import type { Block, FitUpSheet, SheetFinding, SheetReading, Told } from './form.ts';
 import { M } from './messages.ts';
@@ -13,9 +12,9 @@ import { whenIn } from './when.ts';
 import { saySheetReading } from './words.ts';
 
 /** Put texts together, in each unit. */
-export function joinSaid(parts: ReadonlyArray<Said | null | undefined>, between = ' '): Said {
+export function joinSaid(parts: ReadonlyArray<Text | null | undefined>, between = ' '): Text {
   return listOf(
-    parts.filter((p): p is Said => p !== null && p !== undefined && p !== ''),
+    parts.filter((p): p is Text => p !== null && p !== undefined && p !== ''),
     between,
   );
 }
@@ -77,7 +76,7 @@ function sayLate(late: readonly ClockMark[], when: (at: string) => string): Bloc
   return [{ block: 'line', lead: '†', text }];
 }
 
-type By = (t: Told) => Said;
+type By = (t: Told) => Text;
 
 /** Readings, bolts and photographs of a step. */
 function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
@@ -90,7 +89,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
       ? [
           {
             block: 'table' as const,
-            head: ['place', 'reading', 'typed', M.whoWhenGauge],
+            head: [M.headPlace, M.headReading, M.headTyped, M.whoWhenGauge],
             rows: readings.map((r) => readingRow(r, by)),
           },
         ]
@@ -99,7 +98,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
       ? [
           {
             block: 'table' as const,
-            head: ['pass', 'bolt', 'torque', M.whoWhenWrench],
+            head: [M.headPass, M.headBolt, M.headTorque, M.whoWhenWrench],
             rows: bolts.map((b) => boltRow(b, by)),
           },
         ]
@@ -129,7 +128,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
     ...recordBlocks(sheet, step.id, by),
     ...step.findings.flatMap((f) => findingLines(f, by)),
     ...(step.working.length > 0
-      ? [{ block: 'working' as const, rows: step.working.map((w): [Said, Said] => [w.what, w.sum]) }]
+      ? [{ block: 'working' as const, rows: step.working.map((w): [Text, Text] => [w.what, w.sum]) }]
       : []),
     ...step.before.flatMap((b, i): Block[] => [
       { block: 'line', lead: M.measuringBefore({ i: i + 1 }), text: b.done, small: by(b) },
@@ -242,7 +241,7 @@ const struckAfter = (sheet: Sheet, follows: string | null, by: By): Block[] =>
       ];
     });
 
-function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
+function readingRow(r: SheetReading, by: By): { cells: Text[]; struck?: true } {
   const round = r.attempt > 1 ? M.attempt({ attempt: r.attempt }) : '';
   const measuring = r.measuring > 1 ? M.measuring({ measuring: r.measuring }) : '';
   const came = r.via === 'typed' ? r.typed : expr`${r.typed} (${r.via}${r.standIn ? M.stand : ''})`;
@@ -263,10 +262,10 @@ function readingRow(r: SheetReading, by: By): { cells: Said[]; struck?: true } {
   };
 }
 
-function boltRow(b: Sheet['bolts'][number], by: By): { cells: Said[]; struck?: true } {
+function boltRow(b: Sheet['bolts'][number], by: By): { cells: Text[]; struck?: true } {
   const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
-  const torque: Said =
-    b.torqueNm === 0 ? 'hand' : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
+  const torque: Text =
+    b.torqueNm === 0 ? M.hand : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
   return {
     cells: [
       expr`${b.attempt > 1 ? M.attempt({ attempt: b.attempt }) : ''}${b.pass}`,
@@ -314,7 +313,7 @@ function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
 }
 
 function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
-  const line = (lead: Text, text: Said, small: Said): Block => ({ block: 'line', lead, text, small });
+  const line = (lead: Text, text: Text, small: Text): Block => ({ block: 'line', lead, text, small });
   const lines: Block[] = [
     ...sheet.revisions.map((r) =>
       line(

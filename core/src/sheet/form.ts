@@ -5,22 +5,21 @@ import type { OpenUnit } from '../instruments/quantity.ts';
 import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
 import type { Verdict } from '../metrology/decision.ts';
-import type { Said } from '../quantities/say.ts';
 import type { Source } from '../sources/register.ts';
 /** One block of a sheet; page, PDF and plain text draw each in their own way, none words it again. */
 export type Block =
-  | { block: 'results'; rows: Array<[Said, Said]> }
+  | { block: 'results'; rows: Array<[Text, Text]> }
   /** Drawings that stand beside each other as the page has room. */
   | { block: 'drawings'; drawings: Drawing[] }
   | {
       block: 'photos';
-      photos: Array<{ hash: string; words: string; small: Said; width: number; height: number }>;
+      photos: Array<{ hash: string; words: string; small: Text; width: number; height: number }>;
     }
   | { block: 'heading'; text: Text }
   /** `lead` stands out before the text, `small` follows it. */
-  | { block: 'line'; lead?: Text; text: Said; small?: Said; inset?: true }
-  | { block: 'table'; head: Said[]; rows: Array<{ cells: Said[]; struck?: true }> }
-  | { block: 'working'; rows: Array<[Said, Said]> };
+  | { block: 'line'; lead?: Text; text: Text; small?: Text; inset?: true }
+  | { block: 'table'; head: Text[]; rows: Array<{ cells: Text[]; struck?: true }> }
+  | { block: 'working'; rows: Array<[Text, Text]> };
 
 /** Who and when, as a sheet tells it; `clock` where the time is not the device's plain word. */
 export type Told = { by: string; at: string; clock?: ClockMark };
@@ -28,10 +27,10 @@ export type Told = { by: string; at: string; clock?: ClockMark };
 export type SheetFinding = {
   code: string;
   verdict: Verdict;
-  reason: Said;
-  limit: Said | null;
-  source: Said | null;
-  remedy: Said | null;
+  reason: Text;
+  limit: Text | null;
+  source: Text | null;
+  remedy: Text | null;
   accepted: (Told & { reason: string }) | null;
 };
 
@@ -92,14 +91,14 @@ export type SheetStep = {
   byRulesOfThen?: true;
   answers: SheetAnswer[];
   findings: SheetFinding[];
-  working: Array<{ what: Said; sum: Said }>;
+  working: Array<{ what: Text; sum: Text }>;
   values: unknown;
   /** Earlier measurings of the step, oldest first, and what was done after each. */
   before: Array<Told & { done: string; findings: SheetFinding[]; values: unknown }>;
   /** Rounds of the step before it was opened again, oldest first, and why it was. */
   rounds: Array<
     Told & {
-      because: Said;
+      because: Text;
       answers: SheetAnswer[];
       findings: SheetFinding[];
       passed: Told | null;
@@ -111,7 +110,7 @@ export type SheetStep = {
 /** The fit-up sheet as open data: lengths in mm, torques in N·m, times in UTC; texts with quantities in both units. */
 export type FitUpSheet = {
   format: 'fulcrant.fit-up-sheet';
-  version: 3;
+  version: 4;
   number: string | null;
   jobId: string;
   /** Which revision of the sheet it is: 1, and one more each time it was opened again after a signature. */
@@ -132,9 +131,9 @@ export type FitUpSheet = {
   timeZone: string;
   setup: Setup;
   /** What was worked on, and by which rules: a line a group. */
-  setupLines: Array<[Said, Said]>;
+  setupLines: Array<[Text, Text]>;
   /** What it came to: heading and number. */
-  rows: Array<[Said, Said]>;
+  rows: Array<[Text, Text]>;
   steps: SheetStep[];
   readings: SheetReading[];
   bolts: Array<
@@ -155,18 +154,18 @@ export type FitUpSheet = {
     }
   >;
   /** Numbers that were said not to be there, and why; `until` where they were read after all. Sheets of before have none. */
-  lacking?: Array<Told & { title: Said; said: Said; reason: string; until: Told | null }>;
+  lacking?: Array<Told & { title: Text; said: Text; reason: string; until: Told | null }>;
   /** What changes of the setup have struck. Sheets of before have none. */
   struck?: SheetStruck[];
   results: Results;
-  deviations: Array<Told & { step: string; title: Said; stood: Said; reason: string; attempt: number }>;
-  holds: Array<{ step: string; title: Said; reason: Said; released: Told | null }>;
+  deviations: Array<Told & { step: string; title: Text; stood: Text; reason: string; attempt: number }>;
+  holds: Array<{ step: string; title: Text; reason: Text; released: Told | null }>;
   setupChanges: Array<
     Told & {
       reason: string;
-      changed: Said[];
+      changed: Text[];
       /** Old and new value of each, where they are told. */
-      values?: Array<{ field: Said; before: Said; after: Said }>;
+      values?: Array<{ field: Text; before: Text; after: Text }>;
       /** Readings it judges were taken before. */
       judged: boolean;
       seen: Told | null;
@@ -176,7 +175,7 @@ export type FitUpSheet = {
   reopened: Text;
   dismountings: Array<Told & { reason: string }>;
   /** What was loosened, by the title of its step. */
-  loosenings: Array<Told & { what: Said; reason: Said }>;
+  loosenings: Array<Told & { what: Text; reason: Text }>;
   notes: Array<Told & { text: string }>;
   /** Photographs, by the hash of their files. */
   photos: Array<Told & { step: string; hash: string; words: string; width: number; height: number }>;
@@ -184,7 +183,7 @@ export type FitUpSheet = {
   /** What falls due after it. */
   due: Due[];
   /** Checks still to come of a sheet that is signed as running; sheets of before have none. */
-  toCome?: Array<{ what: Said; at: string }>;
+  toCome?: Array<{ what: Text; at: string }>;
   signature: (Told & { name: string }) | null;
   sources: Source[];
   people: string[];

@@ -50,7 +50,7 @@ export function fitUpSheet(
   const came = trade.words.came(state);
   const plain: Omit<FitUpSheet, 'document'> = {
     format: 'fulcrant.fit-up-sheet',
-    version: 3,
+    version: 4,
     number,
     jobId: state.jobId,
     revision: signature?.revision ?? state.signatures.length + 1,
@@ -337,7 +337,7 @@ function changedFields(before: Setup, after: Setup): Array<{ field: Text; before
   const told = (setup: Setup, f: Field): Text => {
     const v = valueOfField(setup, f);
     const unsaid = v === undefined || v === null || v === '' || (Array.isArray(v) && v.length === 0);
-    return f.quantity === 'flag' ? (v ? 'yes' : 'no') : unsaid ? UNSAID : sayValue(f, v);
+    return f.quantity === 'flag' ? (v ? M.yes : M.no) : unsaid ? UNSAID : sayValue(f, v);
   };
   return changed.length > 0
     ? changed.map((f) => ({ field: f.label, before: told(before, f), after: told(after, f) }))

@@ -63,7 +63,7 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
           verdict: 'incomplete',
           reason: M.next({
             name: pass.name,
-            nameOf: spec.one,
+            one: spec.one,
             bolt: next.bolt,
             torque: next.torqueNm === null ? '' : M.to({ torque: tor(next.torqueNm) }),
           }),
@@ -246,7 +246,7 @@ const byBoltAlone = (f: Finding, torque: Text): Finding =>
 
 function sayAct(spec: BoltSpec, pass: BoltPass | undefined, next: BoltValues['next'], asking: boolean): Text {
   if (asking) return M.answerWhatComesBeforeWrench;
-  if (!next || !pass) return M.allSTightNoneMoved({ nameOf: spec.one });
+  if (!next || !pass) return M.allSTightNoneMoved({ one: spec.one });
   return M.passOne({ pass: pass.name, one: spec.one, bolt: next.bolt });
 }
 

@@ -62,7 +62,7 @@ export const holdBefore = <K extends string>(steps: Readonly<Record<K, Text>>, g
     .required()
     .meta(
       ask(group, M.leadHandReleasesBefore, {
-        options: [['', 'nothing'], ...Object.entries<Text>(steps)],
+        options: [['', M.nothing], ...Object.entries<Text>(steps)],
       }),
     );
 

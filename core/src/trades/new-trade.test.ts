@@ -14,7 +14,7 @@ import { check } from '../judgement/sentences.ts';
 import { kitOf } from '../planning/kit.ts';
 import { type Outage, outageSchema } from '../planning/outage.ts';
 import { networkOf } from '../planning/tasks.ts';
-import { sayIn } from '../quantities/say.ts';
+import { say } from '../quantities/say.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { doorGap, doorstop } from '../testing/doorstop/doorstop.ts';
 import { english } from '../testing/english.ts';
@@ -72,7 +72,7 @@ describe('a trade the house has never seen', () => {
       results: { gapMm: 3.2 },
       rows: [['Gap', { mm: '3.200 mm', in: '0.1260 in' }]],
     });
-    const lines = sheet.document.flatMap((b) => (b.block === 'line' ? [sayIn(b.text, 'in')] : []));
+    const lines = sheet.document.flatMap((b) => (b.block === 'line' ? [say(b.text, 'in')] : []));
     expect(lines.join(' ')).toContain('Gap wanted: 0.12 in');
     expect(sheet.document.some((b) => b.block === 'drawings')).toBe(true);
     expect(english(summarise(h.state))).toMatchObject({ kind: 'doorstop', signedBy: 'Asta', role: null });

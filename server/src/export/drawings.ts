@@ -1,5 +1,5 @@
 import type { Drawing, Fill, Ink, Look, Shape } from '@fulcrant/core/figures';
-import { type LengthUnit, sayIn } from '@fulcrant/core/units';
+import { type LengthUnit, say } from '@fulcrant/core/units';
 import type PDFDocument from 'pdfkit';
 
 export type Pdf = InstanceType<typeof PDFDocument>;
@@ -102,7 +102,7 @@ const given = ({ ink, width, fill, dash, dashed, opacity, fillOpacity }: Look): 
 
 function words(doc: Pdf, s: Extract<Shape, { shape: 'text' }>, unit: LengthUnit): void {
   const size = s.size ?? (s.small ? 7 : 8.5);
-  const text = sayIn(s.text, unit);
+  const text = say(s.text, unit);
   doc.font(FONT[s.font ?? (s.small ? 'text' : 'plain')]).fontSize(size);
   const wide = doc.widthOfString(text);
   const back = s.anchor === 'middle' ? wide / 2 : s.anchor === 'end' ? wide : 0;

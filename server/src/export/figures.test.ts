@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { drawnOf } from '@fulcrant/core/figures';
 import { reportAt, type Setup, stepOf } from '@fulcrant/core/job';
-import { sayIn } from '@fulcrant/core/units';
+import { say } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
 import { describe, expect, it } from 'vitest';
 import { keepAllSaid } from '../../../core/src/quantities/say.ts';
@@ -61,6 +61,6 @@ describe('every figure of a job can stand on its sheet', () => {
       if (process.env.LOOK)
         writeFileSync(`${process.env.LOOK}/${kind.replace(/\W+/g, '-')}-${unit}.pdf`, file);
     }
-    for (const d of all) expect(sayIn(d.title, 'mm').length, kind).toBeGreaterThan(8);
+    for (const d of all) expect(say(d.title, 'mm').length, kind).toBeGreaterThan(8);
   });
 });

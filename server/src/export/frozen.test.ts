@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { sayIn } from '@fulcrant/core/units';
+import { say } from '@fulcrant/core/units';
 import { describe, expect, it } from 'vitest';
 import { canonicalSheet, hashOf, type SealedSheet } from './canonical.ts';
 import { sheetPdf } from './sheet-pdf.ts';
@@ -28,7 +28,7 @@ describe('a sheet frozen by an older version', () => {
       writeFileSync(file, await sheetPdf(sheet, { unit, size: 'A4' }));
       const text = spawnSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).stdout;
       const words = text.replace(/\s+/g, ' ');
-      for (const s of said) expect(words).toContain(sayIn(s, unit));
+      for (const s of said) expect(words).toContain(say(s, unit));
     }
   });
 });

@@ -1,7 +1,7 @@
 import type { Text } from '@fulcrant/core/messages';
 import { listOf } from '@fulcrant/core/messages';
 import { type Block, type FitUpSheet, whenIn } from '@fulcrant/core/sheet';
-import { type LengthUnit, type Said, say, sayIn } from '@fulcrant/core/units';
+import { type LengthUnit, say } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
 import type { SealedSheet } from './canonical.ts';
 import type { Pdf } from './drawings.ts';
@@ -157,7 +157,7 @@ function heading({ doc, unit }: Print, text: Text, next: readonly Block[]): void
   doc.font('label').fontSize(13).fillColor(INK).text(say(text, unit), MARGIN);
 }
 
-function results({ doc, unit }: Print, rows: ReadonlyArray<[Said, Said]>): void {
+function results({ doc, unit }: Print, rows: ReadonlyArray<[Text, Text]>): void {
   const width = (doc.page.width - 2 * MARGIN) / 3;
   const top = doc.y;
   rows.forEach(([k, v], i) => {
@@ -173,7 +173,7 @@ function results({ doc, unit }: Print, rows: ReadonlyArray<[Said, Said]>): void 
       .font('strong')
       .fontSize(12)
       .fillColor(INK)
-      .text(sayIn(v, unit), x + 6, y + 15, { lineBreak: false });
+      .text(say(v, unit), x + 6, y + 15, { lineBreak: false });
   });
   doc.y = top + 34 * Math.ceil(rows.length / 3) + 4;
   doc.x = MARGIN;
@@ -210,7 +210,7 @@ function photographs(print: Print, all: Extract<Block, { block: 'photos' }>['pho
         .font('text')
         .fontSize(8.2)
         .fillColor(GREY)
-        .text([p.words, sayIn(p.small, unit)].filter(Boolean).join('. '), x, under, {
+        .text([p.words, say(p.small, unit)].filter(Boolean).join('. '), x, under, {
           width,
           height: 22,
           ellipsis: true,
@@ -228,8 +228,8 @@ type Run = { text: string; font: FontName; size: number; ink: string };
 const runsOf = (b: Line, unit: LengthUnit): Run[] =>
   [
     { text: say(b.lead ?? '', unit), font: 'strong' as const, size: 9.2, ink: INK },
-    { text: sayIn(b.text, unit), font: 'text' as const, size: 9.2, ink: INK },
-    { text: b.small ? sayIn(b.small, unit) : '', font: 'text' as const, size: 8.2, ink: '#666' },
+    { text: say(b.text, unit), font: 'text' as const, size: 9.2, ink: INK },
+    { text: b.small ? say(b.small, unit) : '', font: 'text' as const, size: 8.2, ink: '#666' },
   ].filter((r) => r.text !== '');
 
 /** How high a line stands, its parts one after the other. */
@@ -263,7 +263,7 @@ function line(print: Print, b: Line, next: readonly Block[]): void {
   doc.x = MARGIN;
 }
 
-function working({ doc, unit }: Print, rows: ReadonlyArray<[Said, Said]>): void {
+function working({ doc, unit }: Print, rows: ReadonlyArray<[Text, Text]>): void {
   doc.moveDown(0.2);
   for (const [what, sum] of rows) {
     room(doc, 11);
@@ -271,7 +271,7 @@ function working({ doc, unit }: Print, rows: ReadonlyArray<[Said, Said]>): void 
       .font('mono')
       .fontSize(7.6)
       .fillColor('#333')
-      .text(`${sayIn(what, unit)}: ${sayIn(sum, unit)}`, MARGIN + 10);
+      .text(`${say(what, unit)}: ${say(sum, unit)}`, MARGIN + 10);
   }
   doc.x = MARGIN;
 }
@@ -315,7 +315,7 @@ function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>):
   top();
   for (const r of block.rows)
     row(
-      r.cells.map((c) => sayIn(c, unit)),
+      r.cells.map((c) => say(c, unit)),
       'text',
       8.6,
       INK,

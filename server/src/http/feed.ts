@@ -62,7 +62,7 @@ export const feed: Route[] = [
       const { shaft } = query;
       if (Object.hasOwn(STAND_IN_SHAFTS, shaft)) bench.move({ shaft: shaft as StandInShaft });
       if (ports.length === 0)
-        throw new Problem(400, M.portsSome({ stand_in_ports: STAND_IN_PORTS.join(', ') }));
+        throw new Problem(400, M.portsSome({ standInPorts: STAND_IN_PORTS.join(', ') }));
       const stream = new PassThrough();
       const deaf = bench.listen((lines, moves) => {
         if (stream.writableLength > BEHIND_MOST) return end();

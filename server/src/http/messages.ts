@@ -9,7 +9,7 @@ export const M = defineMessages('server.http', en, {
   lastLeadHandMakeSomebody: { name: 'text' },
   mayNotDo: { role: ['lead', 'fitter', 'viewer', 'instructor'] },
   minutes: { minutes: 'count' },
-  portsSome: { stand_in_ports: 'text' },
+  portsSome: { standInPorts: 'text' },
   retired: { name: 'text' },
   sendBodyAs: { takes: 'text' },
   tooManyWrongTriesWait: { minutes: 'text' },

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { kitOf, kitRowKey, type Outage, type OutageTold, outageSchema } from '@fulcrant/core/outage';
+import { kitOf, kitRowKey, laidNow, type Outage, type OutageTold, outageSchema } from '@fulcrant/core/outage';
 import { say } from '@fulcrant/core/units';
 import type { Context } from 'koa';
 import { boolean, number, object, string } from 'yup';
@@ -125,7 +125,7 @@ export const outages: Route[] = [
         ended: known.ended,
         durations,
         shafts: shafts.flat(),
-        laid,
+        laid: laidNow(kitOf(told.outage, known.setups).rows, laid),
         zone: PLANT_ZONE,
         at: new Date().toISOString(),
       };
@@ -165,8 +165,12 @@ export const outages: Route[] = [
       const { row, laid } = body;
       const { rows } = kitOf(outage, (await jobsOf(house.db, outage)).setups);
       if (!rows.some((r) => kitRowKey(r) === row)) throw new Problem(404, M.thereNoSuchRowKit);
-      await layOut(house.db, id, row, laid ? me.id : null);
-      return { laid: await laidOf(house.db, id) };
+      const before = await laidOf(house.db, id);
+      if (laid) await layOut(house.db, id, row, me.id);
+      else
+        for (const kept of new Set([row, ...Object.keys(before)]))
+          if (laidNow(rows, { [kept]: '' })[row] !== undefined) await layOut(house.db, id, kept, null);
+      return { laid: laidNow(rows, await laidOf(house.db, id)) };
     },
   }),
   route({

@@ -250,7 +250,7 @@ async function faultsIn(folder: string): Promise<{ manifest: Manifest | null; fa
   if (manifest.form !== ARCHIVE_FORM)
     return {
       manifest,
-      faults: [M.archiveFormReleaseReadsForm({ form: manifest.form, archive_form: ARCHIVE_FORM })],
+      faults: [M.archiveFormReleaseReadsForm({ form: manifest.form, archiveForm: ARCHIVE_FORM })],
     };
   const faults: Text[] = [];
   for (const [name, hash] of Object.entries(manifest.files)) {

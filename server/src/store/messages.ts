@@ -3,13 +3,13 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('server.store', en, {
-  archiveFormReleaseReadsForm: { form: 'count', archive_form: 'count' },
+  archiveFormReleaseReadsForm: { form: 'count', archiveForm: 'count' },
   archiveNamesFileOutsideItself: { name: 'text' },
   cannotRead2: { name: 'text' },
   event: { nameOf: 'text', seq: 'count', id: 'text', type: 'text' },
   eventMissingBefore: { name: 'text', seq: 'count' },
   goneFromDataFolder: { what: 'text', hash: 'text' },
-  hasEventsLastMissing: { nameOf: 'text', count: 'count', event_count: 'count' },
+  hasEventsLastMissing: { nameOf: 'text', count: 'count', eventCount: 'count' },
   headHasNoColumn: { missing: 'text' },
   job: { jobNumber: 'text', id: 'text' },
   jsonlMissingFromArchive: { name: 'text' },

@@ -97,9 +97,7 @@ function walk(job: JobRow, events: readonly EventRow[], fault: (text: Text) => v
   if (events.length > job.event_count || (events.at(-1)?.chain ?? job.id) !== job.chain)
     if (events.length === job.event_count) fault(M.lastLinkNotOneRow({ nameOf: nameOf(job) }));
   if (events.length < job.event_count)
-    fault(
-      M.hasEventsLastMissing({ nameOf: nameOf(job), count: events.length, event_count: job.event_count }),
-    );
+    fault(M.hasEventsLastMissing({ nameOf: nameOf(job), count: events.length, eventCount: job.event_count }));
   return links;
 }
 

@@ -10,7 +10,7 @@ export const DRIVE_LABELS: Record<string, Text> = {
   playMm: M.playWantedAsGoes,
   clearanceMm: M.radialClearanceBefore,
   racewayMm: M.innerRingsMeanOutside,
-  kind: 'Rolls on',
+  kind: M.rollsOn,
   ratingKn: M.dynamicLoadRatingKN,
   radialKn: M.radialLoadKN,
   axialKn: M.axialLoadKN,

@@ -153,7 +153,7 @@ const LABELS: Record<string, Text> = {
   greased: M.unitCameGreased,
   densityGCm3: M.densityGreaseGCm,
   gramsPerStroke: M.oneStrokeGunG,
-  kind: 'Bearing',
+  kind: M.bearing2,
   temperatureC: M.temperatureServiceC,
   vertical: M.shaftVertical,
   dirtFactor: M.dirtFactor1Clean,

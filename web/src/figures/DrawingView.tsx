@@ -1,6 +1,6 @@
 import type { Drawing, Fill, Ink, Look, Shape } from '@fulcrant/core/figures';
 import { textKey } from '@fulcrant/core/messages';
-import { say, sayIn } from '@fulcrant/core/units';
+import { say } from '@fulcrant/core/units';
 import { type CSSProperties, useId } from 'react';
 import { useSettings } from '../ui/settings.tsx';
 import { Mendable, useMending } from './mend.tsx';
@@ -57,7 +57,7 @@ export function DrawingView({ drawing: d, onTurn, printed = false, className = '
   return (
     <svg
       role={touched ? 'group' : 'img'}
-      aria-label={say(sayIn(d.title, unit), unit)}
+      aria-label={say(say(d.title, unit), unit)}
       viewBox={`${x} ${y} ${d.width} ${d.height}`}
       style={style}
       className={`${size} ${className}`}
@@ -187,7 +187,7 @@ function Group({ shape: s, page }: { shape: Extract<Shape, { shape: 'group' }>; 
       <Mendable
         place={s.touch.place}
         name={s.touch.name}
-        shown={say(sayIn(s.touch.shown, page.unit), page.unit)}
+        shown={say(say(s.touch.shown, page.unit), page.unit)}
       >
         {inner}
       </Mendable>
@@ -238,7 +238,7 @@ function Text({ shape: s, unit }: { shape: Extract<Shape, { shape: 'text' }>; un
           }
         : { className: s.small ? '' : 'font-label font-medium' })}
     >
-      {say(sayIn(s.text, unit), unit)}
+      {say(say(s.text, unit), unit)}
     </text>
   );
 }

@@ -1,4 +1,4 @@
-import { gaugeKind } from '@fulcrant/core/instruments';
+import { gaugeKind, type Instrument } from '@fulcrant/core/instruments';
 import type { Setup } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import { kitOf, kitRowKey, type Outage, type OutageNetwork, toolsWanted } from '@fulcrant/core/outage';
@@ -57,10 +57,8 @@ export function KitPanel({
   const gauges = (useInstruments().data?.instruments ?? []).filter((g) => !g.standIn);
   const wall = outage.endsAt.slice(0, 10);
   const stale = gauges.filter((g) => g.calibrationDue < wall);
-  const kinds = new Map<string, number>();
-  for (const g of gauges)
-    if (g.calibrationDue >= wall)
-      kinds.set(say(gaugeKind(g.kind).name), (kinds.get(say(gaugeKind(g.kind).name)) ?? 0) + 1);
+  const kinds = new Map<Instrument['kind'], number>();
+  for (const g of gauges) if (g.calibrationDue >= wall) kinds.set(g.kind, (kinds.get(g.kind) ?? 0) + 1);
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" data-kit={rows.length}>
       <table className="w-full border-collapse text-left">
@@ -154,7 +152,7 @@ export function KitPanel({
         </ul>
         <p className="m-0 py-1 text-sm text-muted">
           {stale.length === 0 ? say(M.allDatePastWall) : say(M.othersDatePastWall)}
-          {[...kinds].map(([kind, n]) => `${n} × ${kind}`).join(', ') || say(M.none)}.
+          {[...kinds].map(([kind, n]) => `${n} × ${say(gaugeKind(kind).name)}`).join(', ') || say(M.none)}.
         </p>
         {unknown.length > 0 && (
           <p className="mt-3 text-sm text-muted">

@@ -136,8 +136,8 @@ function PlantForm({
           value={units}
           disabled={!lead}
           options={[
-            ['mm', 'millimetres'],
-            ['in', 'inches'],
+            ['mm', M.millimetres],
+            ['in', M.inches],
           ]}
           onChange={setUnits}
         />

@@ -12,7 +12,7 @@ type Line = { key: string; said: Text; truth: Text | null; written: boolean };
 
 const HANDLED: Record<Action['do'], (a: Action) => Text> = {
   look: () => M.looked,
-  at: (a) => (a.do === 'at' ? M.brought({ kind: a.kind === 'feeler' ? 'blades' : a.kind, key: a.key }) : ''),
+  at: (a) => (a.do === 'at' ? M.brought({ kind: a.kind === 'feeler' ? M.blades : a.kind, key: a.key }) : ''),
   blade: (a) => (a.do === 'blade' ? M.bladePushed({ mm: a.mm.toFixed(2) }) : ''),
   square: () => M.ringSquared,
   tap: () => M.dialTapped,

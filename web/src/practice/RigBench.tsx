@@ -98,7 +98,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
               onClick={() => void onAct({ do: 'at', step: step.id, key: place.key, kind })}
               data-bring
             >
-              {kind === 'dial' ? say(M.dial) : say(M.bring({ kind: kind === 'feeler' ? 'blades' : kind }))}:{' '}
+              {kind === 'dial' ? say(M.dial) : say(M.bring({ kind: kind === 'feeler' ? M.blades : kind }))}:{' '}
               {say(place.label)}
             </Button>
           )}

@@ -16,7 +16,7 @@ function Strip({ of, title }: { of: readonly Beside[]; title: Text }) {
   const x = (i: number) => 70 + ((i + 0.5) * (WIDE - 90)) / of.length;
   const off = of.filter((b) => b.share < 1).length;
   const said = say(
-    M.readingsAsGoodAsTheir({ title, count: of.length, off: off === 0 ? 'all' : of.length - off }),
+    M.readingsAsGoodAsTheir({ title, count: of.length, off: off === 0 ? M.all2 : of.length - off }),
   );
   return (
     <figure className="m-0 border-b border-faint py-2">

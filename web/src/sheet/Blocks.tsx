@@ -1,12 +1,11 @@
 import type { Text } from '@fulcrant/core/messages';
 import { textKey } from '@fulcrant/core/messages';
 import type { Block } from '@fulcrant/core/sheet';
-import { sayIn } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
 import { Photo } from '../entry/Photo.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';
 import { Results } from '../ui/Results.tsx';
-import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { useSay, Words } from '../ui/settings.tsx';
 
 /** A sheet's blocks on the screen; those under a heading stand together. */
 export function Blocks({ blocks }: { blocks: readonly Block[] }) {
@@ -43,7 +42,6 @@ const drawn = (blocks: readonly Block[]): ReactNode[] =>
 
 function Drawn({ block: b }: { block: Block }) {
   const say = useSay();
-  const { unit } = useSettings();
   switch (b.block) {
     case 'results':
       return <Results rows={b.rows} />;
@@ -62,7 +60,7 @@ function Drawn({ block: b }: { block: Block }) {
             <figure key={p.hash} className="m-0 w-full max-w-80 break-inside-avoid">
               <Photo hash={p.hash} words={p.words} />
               <figcaption className="text-sm">
-                {p.words} <span className="text-muted">{sayIn(p.small, unit)}</span>
+                {p.words} <span className="text-muted">{say(p.small)}</span>
               </figcaption>
             </figure>
           ))}
@@ -76,7 +74,7 @@ function Drawn({ block: b }: { block: Block }) {
               <Words of={b.lead} />{' '}
             </strong>
           )}
-          {sayIn(b.text, unit)} {b.small && <span className="text-muted">{sayIn(b.small, unit)}</span>}
+          {say(b.text)} {b.small && <span className="text-muted">{say(b.small)}</span>}
         </p>
       );
     case 'table':
@@ -100,7 +98,7 @@ function Drawn({ block: b }: { block: Block }) {
                     key={textKey(b.head[at])}
                     className={`pr-3 ${at === 1 || at === 2 ? 'figures whitespace-nowrap' : at === 3 ? 'text-muted' : ''} ${r.struck && at === 1 ? 'line-through' : ''}`}
                   >
-                    {sayIn(c, unit)}
+                    {say(c)}
                   </td>
                 ))}
               </tr>
@@ -114,8 +112,8 @@ function Drawn({ block: b }: { block: Block }) {
           {b.rows.map(([what, sum], i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: lines of one sum stand in order and may repeat
             <div key={i} className="contents">
-              <dt className="text-muted">{sayIn(what, unit)}</dt>
-              <dd className="figures m-0">{sayIn(sum, unit)}</dd>
+              <dt className="text-muted">{say(what)}</dt>
+              <dd className="figures m-0">{say(sum)}</dd>
             </div>
           ))}
         </dl>

@@ -1,6 +1,6 @@
 import { textKey } from '@fulcrant/core/messages';
 import type { FitUpSheet } from '@fulcrant/core/sheet';
-import { sayIn } from '@fulcrant/core/units';
+import { say } from '@fulcrant/core/units';
 import { useSettings, Words } from './settings.tsx';
 
 /** The numbers a reliability engineer asks for a year later. */
@@ -13,7 +13,7 @@ export function Results({ rows }: { rows: FitUpSheet['rows'] }) {
           <dt className="kicker">
             <Words of={k} />
           </dt>
-          <dd className="figures m-0 text-lg font-medium">{sayIn(v, unit)}</dd>
+          <dd className="figures m-0 text-lg font-medium">{say(v, unit)}</dd>
         </div>
       ))}
     </dl>

@@ -141,7 +141,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
       findings.push(judged);
       beams.push(
         upperBeam(
-          expr`${title}, ${kind === 'offset' ? 'offset' : M.per100}`,
+          expr`${title}, ${kind === 'offset' ? M.offset : M.per100}`,
           Math.abs(value),
           COVERAGE[input.rule ?? 'k2'] * uncertainty,
           limit,

@@ -95,12 +95,12 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     findings.push({
       code: 'bench.sets',
       verdict: 'incomplete',
-      reason: M.moreWantedOnePlaceRollers({ sets_wanted: SETS_WANTED - input.sets.length }),
+      reason: M.moreWantedOnePlaceRollers({ setsWanted: SETS_WANTED - input.sets.length }),
       params: {
         SETS_WANTED: SETS_WANTED - input.sets.length,
         SETS_WANTED2: Boolean(SETS_WANTED - input.sets.length === 1),
       },
-      limit: M.sets({ sets_wanted: SETS_WANTED }),
+      limit: M.sets({ setsWanted: SETS_WANTED }),
       source: 'practice',
       remedy: M.turnRingLittleFeelBoth,
       acceptable: false,

@@ -1,3 +1,4 @@
+import type { Text } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
 /** Spherical roller bearings with tapered bore: clearance classes, reduction, drive-up and least residual by bore. */
@@ -148,4 +149,4 @@ export function mountingRanges(): ReadonlyArray<{ over: number; upto: number }> 
 }
 
 /** How a class is said at the plinth. */
-export const sayClass = (name: ClearanceClass): string => (name === 'CN' ? 'normal' : name);
+export const sayClass = (name: ClearanceClass): Text => (name === 'CN' ? M.normal : name);

@@ -55,7 +55,7 @@ export function stampAgainst(
       ? [
           M.classTyped({
             clearanceClass,
-            clearanceClass2: typed.clearanceClass === 'CN' ? 'normal' : typed.clearanceClass,
+            clearanceClass2: typed.clearanceClass === 'CN' ? M.normal : typed.clearanceClass,
           }),
         ]
       : []),

@@ -95,7 +95,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
       verdict: heatToC > STOP_C ? 'reject' : heatToC > CAUTION_C ? 'caution' : 'accept',
       reason: M.warmBearingThenSlidesPlay({ heatToC: temp(heatToC), play: len(playMm) }),
       params: { heatToC, playMm },
-      limit: M.neverOver({ caution_c: temp(CAUTION_C), stop_c: temp(STOP_C) }),
+      limit: M.neverOver({ cautionC: temp(CAUTION_C), stopC: temp(STOP_C) }),
       ...(heatToC > CAUTION_C ? { remedy: M.lessPlayCooledShaftMakers } : {}),
     },
     mostMm <= 0
@@ -142,7 +142,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
       },
       {
         what: M.clearanceLost,
-        sum: M.thickRingsSmoothed({ reduction: len(reduction), smoothing_mm: len(SMOOTHING_MM) }),
+        sum: M.thickRingsSmoothed({ reduction: len(reduction), smoothingMm: len(SMOOTHING_MM) }),
       },
     ],
     beams: [],

@@ -37,7 +37,7 @@ export const M = defineMessages('arithmetic.lubrication', en, {
   regreaseEveryHours: { hours: 'count', capped: ['yearRuleGivesMore', 'none'] },
   ruleComesHoursUnderDay: { worked: 'text' },
   ruleGivesNoIntervalBore: { bore: 'count', speedRpm: 'count' },
-  steady: { caution_c: 'temperature' },
+  steady: { cautionC: 'temperature' },
   stillClimbingAfterTwoHours: { now: 'text' },
   stopMachine: { hottestC: 'temperature' },
   stopMachineLookBeforeRuns: { hottestC: 'temperature' },

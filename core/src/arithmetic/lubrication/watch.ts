@@ -66,7 +66,7 @@ export function regreasingWatch(input: WatchInput): CalculatorResult<WatchValues
       verdict: 'caution',
       reason: M.noFallAfterTwoHours({ now }),
       params: { now },
-      limit: M.steady({ caution_c: temp(CAUTION_C) }),
+      limit: M.steady({ cautionC: temp(CAUTION_C) }),
       remedy: M.openReliefDrainWatchUntil,
     },
     'falling-back': {

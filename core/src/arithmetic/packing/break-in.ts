@@ -90,7 +90,7 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
     settling: {
       ...shared,
       verdict: 'incomplete',
-      reason: M.letLeakGenerously30Minutes({ settle_min: SETTLE_MIN }),
+      reason: M.letLeakGenerously30Minutes({ settleMin: SETTLE_MIN }),
       params: { SETTLE_MIN },
       limit,
       acceptable: false,
@@ -103,7 +103,7 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
           ? M.dropsMinuteBandCountsTen({
               dropsPerMin: last?.dropsPerMin ?? 0,
               count: inBand.count,
-              steady_counts: STEADY_COUNTS,
+              steadyCounts: STEADY_COUNTS,
               ready,
             })
           : M.dropsMinuteWaitUntilMinutes({ dropsPerMin: last?.dropsPerMin ?? 0, ready }),
@@ -129,7 +129,7 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
       verdict: 'accept',
       reason: M.dropsMinuteSteadyOverCounts({
         dropsPerMin: last?.dropsPerMin ?? 0,
-        steady_counts: STEADY_COUNTS,
+        steadyCounts: STEADY_COUNTS,
       }),
       params: { dropsPerMin: last?.dropsPerMin ?? 0, STEADY_COUNTS },
       limit,

@@ -25,7 +25,7 @@ export const PART_NAME: Record<VRingPart, Text> = {
   'pressure-3': M.pressureRing,
   'pressure-4': M.pressureRing,
   lantern: M.lanternRing,
-  adapter: 'adapter',
+  adapter: M.adapter,
   wiper: M.wiperPackingNut,
 };
 
@@ -79,7 +79,7 @@ export function firstWrong(order: readonly string[], set: VRingSet = USUAL_V_RIN
   if (missing || order.length !== parts.length)
     return {
       at: order.length,
-      why: M.missingSomethingThereSetHas({ part_name: PART_NAME[missing ?? 'wiper'] }),
+      why: M.missingSomethingThereSetHas({ partName: PART_NAME[missing ?? 'wiper'] }),
     };
   const at = (p: string) => order.findIndex((o) => kind(o) === p);
   const last = (p: string) => order.findLastIndex((o) => kind(o) === p);

@@ -98,7 +98,7 @@ export type GasketValues = {
 export const sayStack = (pieces: readonly Piece[], counts: readonly number[]): Text => {
   const parts = stackParts(pieces, counts);
   return parts.length === 0
-    ? 'none'
+    ? M.noneWord
     : listOf(
         parts.map((p) => expr`${p.count} × ${len(p.thicknessMm)}`),
         ', ',

@@ -3,7 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.rebuild', en, {
-  noStackThickerThanMm: { thickest_mm: 'count' },
+  noStackThickerThanMm: { thickestMm: 'count' },
   aim: { least: 'length', most: 'length', aim: 'length' },
   endClearanceUnderTorqueGears: { range: 'text' },
   endClearanceUnderTorqueWithin: { range: 'text' },

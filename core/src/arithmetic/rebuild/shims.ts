@@ -31,7 +31,7 @@ export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): Calcula
     ? {
         code: 'shims.stack',
         verdict: 'accept',
-        reason: expr`${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? M.asWanted : expr`${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? 'over' : 'under'}`}.`,
+        reason: expr`${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? M.asWanted : expr`${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? M.over : M.under}`}.`,
         params: {
           pieces: sayStack(pieces, stack.counts),
           sumMm: stack.sumMm,

@@ -73,7 +73,7 @@ function looked(pieces: readonly Piece[], band: StackBand): void {
   }
   if (pieces.length > 20) throw new MessageError(M.twentyThicknessesMost);
   if (!(band.mostMm >= band.leastMm)) throw new MessageError(M.mostStackMayComeUnder);
-  if (band.mostMm > THICKEST_MM) throw new MessageError(M.noStackThickerThanMm({ thickest_mm: THICKEST_MM }));
+  if (band.mostMm > THICKEST_MM) throw new MessageError(M.noStackThickerThanMm({ thickestMm: THICKEST_MM }));
 }
 
 /**

@@ -86,10 +86,10 @@ export function sealAngles(input: AngleInput): CalculatorResult<AngleValues> {
     working: pairs
       .filter((p) => p.betweenDeg !== null)
       .map((p) => ({
-        what: M.to({ mark_name: MARK_NAME[p.a], mark_name2: MARK_NAME[p.b] }),
+        what: M.to({ markName: MARK_NAME[p.a], mark_name2: MARK_NAME[p.b] }),
         sum: M.wanted({
           between: (p.betweenDeg ?? 0).toFixed(0),
-          want: p.want === 'square' ? '90°' : M.more({ apart_deg: APART_DEG }),
+          want: p.want === 'square' ? '90°' : M.more({ apartDeg: APART_DEG }),
         }),
       })),
     beams: [],
@@ -100,10 +100,10 @@ function judge(p: PairAngle): Finding {
   const shared = {
     code: `angles.${p.a}.${p.b}`.slice(0, 40),
     source: 'practice' as const,
-    limit: p.want === 'square' ? `90° ± ${SQUARE_WITHIN_DEG}°` : M.apartLeast({ apart_deg: APART_DEG }),
+    limit: p.want === 'square' ? `90° ± ${SQUARE_WITHIN_DEG}°` : M.apartLeast({ apartDeg: APART_DEG }),
     acceptable: false,
   };
-  const names = M.and({ mark_name: starting(MARK_NAME[p.a]), mark_name2: MARK_NAME[p.b] });
+  const names = M.and({ markName: starting(MARK_NAME[p.a]), mark_name2: MARK_NAME[p.b] });
   if (p.betweenDeg === null)
     return { ...shared, verdict: 'incomplete', reason: M.notBothPlacedYet({ names }), params: { names } };
   if (p.offDeg === 0)

@@ -1,5 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
-import { expr } from '../../message/message.ts';
+import { expr, listOf, type Text } from '../../message/message.ts';
 import { temp } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -7,6 +7,25 @@ export const ELASTOMERS = ['NBR', 'EPDM', 'FKM', 'FFKM', 'PTFE', 'silicone'] as 
 export type Elastomer = (typeof ELASTOMERS)[number];
 export const FLUIDS = ['water', 'steam', 'mineral oil', 'caustic', 'acid', 'hydrocarbon', 'ketone'] as const;
 export type Fluid = (typeof FLUIDS)[number];
+
+/** What each is called: rubbers by their short names, as stamped. */
+export const ELASTOMER_NAME: Readonly<Record<Elastomer, Text>> = {
+  NBR: 'NBR',
+  EPDM: 'EPDM',
+  FKM: 'FKM',
+  FFKM: 'FFKM',
+  PTFE: 'PTFE',
+  silicone: M.silicone,
+};
+export const FLUID_NAME: Readonly<Record<Fluid, Text>> = {
+  water: M.fluidWater,
+  steam: M.fluidSteam,
+  'mineral oil': M.fluidMineralOil,
+  caustic: M.fluidCaustic,
+  acid: M.fluidAcid,
+  hydrocarbon: M.fluidHydrocarbon,
+  ketone: M.fluidKetone,
+};
 
 type Goes = 'good' | 'limited' | 'no';
 
@@ -55,7 +74,15 @@ export function elastomerGuide(
     const [low, high] = RANGE_C[o];
     return o !== e && GUIDE[o][FLUIDS.indexOf(fluid)] === 'good' && t >= low && t <= high;
   });
-  const changed = others.length > 0 ? M.usualThere({ others: others.join(', ') }) : '';
+  const changed =
+    others.length > 0
+      ? M.usualThere({
+          others: listOf(
+            others.map((o) => ELASTOMER_NAME[o]),
+            ', ',
+          ),
+        })
+      : '';
   const wrongGrease =
     (input.grease === 'silicone' && e === 'silicone') || (input.grease === 'petroleum' && e === 'EPDM');
   return {
@@ -66,8 +93,8 @@ export function elastomerGuide(
         code: 'elastomer.fluid',
         verdict: goes === 'good' ? 'accept' : goes === 'limited' ? 'caution' : 'reject',
         reason: M.inText({
-          e,
-          fluid,
+          e: ELASTOMER_NAME[e],
+          fluid: FLUID_NAME[fluid],
           goes: goes === 'good' ? 'usual' : goes === 'limited' ? 'limits' : 'not',
         }),
         params: { e, fluid, goes: goes === 'good' ? null : Boolean(goes === 'limited') },
@@ -77,7 +104,7 @@ export function elastomerGuide(
         ...shared,
         code: 'elastomer.heat',
         verdict: t >= lowC && t <= highC ? 'accept' : 'reject',
-        reason: M.usuallyTakes({ t: temp(t), e, lowC: temp(lowC), highC: temp(highC) }),
+        reason: M.usuallyTakes({ t: temp(t), e: ELASTOMER_NAME[e], lowC: temp(lowC), highC: temp(highC) }),
         params: { t, e, lowC, highC },
         remedy: t >= lowC && t <= highC ? confirm : expr`${changed}${confirm}`,
       },

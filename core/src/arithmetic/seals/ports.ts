@@ -111,7 +111,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       {
         what: M.side,
         sum: M.out({
-          rotation: input.rotation ?? 'not said',
+          rotation: input.rotation ?? M.notSaid,
           seen,
           oClock,
           inlet: inletDeg,

@@ -144,7 +144,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
               eccentric: len(fit.eccentricMm),
             }),
             params: { diametralMm: fit.diametralMm, eccentricMm: fit.eccentricMm },
-            limit: M.across({ throttle_clearance_mm: len(THROTTLE_CLEARANCE_MM) }),
+            limit: M.across({ throttleClearanceMm: len(THROTTLE_CLEARANCE_MM) }),
           }
         : {
             ...shared,
@@ -152,7 +152,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             verdict: 'reject',
             reason: M.throttleClearanceAcrossOppositeGaps({ diametral: len(fit.diametralMm) }),
             params: { diametralMm: fit.diametralMm },
-            limit: M.across({ throttle_clearance_mm: len(THROTTLE_CLEARANCE_MM) }),
+            limit: M.across({ throttleClearanceMm: len(THROTTLE_CLEARANCE_MM) }),
             remedy: M.anotherThrottleShaftSleeved,
           },
     );

@@ -64,7 +64,7 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
     findings.push({
       ...shared,
       verdict: 'caution',
-      reason: M.ruleEndsShaftMakerSays({ large_mm: len(LARGE_MM, 2), shaft: len(input.shaftMm, 1) }),
+      reason: M.ruleEndsShaftMakerSays({ largeMm: len(LARGE_MM, 2), shaft: len(input.shaftMm, 1) }),
       params: { LARGE_MM, shaftMm: input.shaftMm },
       remedy: M.askMaker,
     });

@@ -86,7 +86,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
               code: 'wear',
               verdict: 'accept',
               reason: early
-                ? M.worn({ worn: len(wornMm, 2), too_early: TOO_EARLY })
+                ? M.worn({ worn: len(wornMm, 2), tooEarly: TOO_EARLY })
                 : dueDays === null
                   ? M.wornNoTrendTowards({ worn: len(wornMm, 2), service: len(service, 2) })
                   : M.wornYearDue({
@@ -115,7 +115,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
               level: num(line.level, 3),
               slope: num(-line.slope * YEAR_DAYS, 3),
               service: len(service, 2),
-              dueDays: dueDays === null ? 'never' : M.days({ dueDays: Math.round(dueDays) }),
+              dueDays: dueDays === null ? M.never : M.days({ dueDays: Math.round(dueDays) }),
             }),
           },
         ]

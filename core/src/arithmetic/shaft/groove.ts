@@ -29,7 +29,7 @@ export function groove(input: {
   const shared = {
     code: 'shaft.groove',
     source: 'practice' as const,
-    limit: M.whatFingernailFeels({ felt_mm: len(FELT_MM) }),
+    limit: M.whatFingernailFeels({ feltMm: len(FELT_MM) }),
     acceptable: true,
   };
   const place =

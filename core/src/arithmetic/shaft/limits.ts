@@ -19,7 +19,7 @@ export const runoutLimits = (shaftMm: number): RunoutLimit[] => [
     school: 'proportional',
     title:
       shaftMm > 80
-        ? M.thousandthShaftMostOurOwn({ most_runout_mm: len(MOST_RUNOUT_MM, 2) })
+        ? M.thousandthShaftMostOurOwn({ mostRunoutMm: len(MOST_RUNOUT_MM, 2) })
         : M.thousandthShaft,
     limitMm: Math.min(um(shaftMm), MOST_RUNOUT_MM),
     source: 'practice',

@@ -90,8 +90,8 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
             reason: M.overStillUnder({
               name: side.name,
               value: len(value),
-              radial_good_mm: len(RADIAL_GOOD_MM),
-              radial_play_mm: len(RADIAL_PLAY_MM),
+              radialGoodMm: len(RADIAL_GOOD_MM),
+              radialPlayMm: len(RADIAL_PLAY_MM),
             }),
             params: { name: side.name, value, RADIAL_GOOD_MM, RADIAL_PLAY_MM },
             remedy: M.thinkBearingBeforeSeal,

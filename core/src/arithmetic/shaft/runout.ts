@@ -252,7 +252,7 @@ function shapeFindings(
     {
       code: tag('shape'),
       verdict: shape === 'rough' ? 'caution' : 'accept',
-      reason: M.shape({ where, shape_word: SHAPE_WORDS[shape], spot }),
+      reason: M.shape({ where, shapeWord: SHAPE_WORDS[shape], spot }),
       params: { where, SHAPE_WORDS: SHAPE_WORDS[shape], spot },
       source: 'geometry',
       acceptable: true,

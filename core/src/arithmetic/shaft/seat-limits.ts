@@ -89,7 +89,7 @@ function general(q: SeatQuestion, seat: Seat): { limits: SizeLimits; name: Text;
       if (bore === undefined) throw new MessageError(M.giveBoreThrottleShaftJudged);
       return {
         limits: band(q.nominalMm, bore - THROTTLE_CLEARANCE_MM - q.nominalMm, bore - q.nominalMm),
-        name: M.clearanceThrottleMost({ throttle_clearance_mm: THROTTLE_CLEARANCE_MM }),
+        name: M.clearanceThrottleMost({ throttleClearanceMm: THROTTLE_CLEARANCE_MM }),
         source: 'practice',
       };
     }

@@ -38,7 +38,7 @@ export const en = {
   jobGoesSignedAfterSomebody: 'The job goes on. It is signed after somebody else has looked at the change.',
   jobHasNoStepLead:
     'This job has no step “{called}” for a lead hand to release. Take that hold out, or choose another.',
-  jobHoldsPhotographs: 'A job holds {photos_most} photographs.',
+  jobHoldsPhotographs: 'A job holds {photosMost} photographs.',
   jobKeepsKindOpenAnother: 'A job keeps its kind. Open another job for another kind of work.',
   jobNotOpenedYet: 'This job is not opened yet.',
   jobOpenAlready: 'This job is open already.',

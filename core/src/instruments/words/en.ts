@@ -27,4 +27,7 @@ export const en = {
   thermometer: 'thermometer',
   torqueWrench: 'torque wrench',
   vibrationMeter: 'vibration meter',
+  graduation: 'graduation',
+  strokes: 'strokes',
+  stroke: 'stroke',
 } as const;

@@ -13,7 +13,6 @@ export const en = {
   standsLimitItselfNoGauge: 'It stands on the limit itself: no gauge settles it. A lead hand decides.',
   stop: 'Stop',
   tooCloseCall: 'Too close to call',
-  tooEarlyDayTakesReadings:
-    'too early for a day; it takes {least_readings} readings over a tenth of the way.',
+  tooEarlyDayTakesReadings: 'too early for a day; it takes {leastReadings} readings over a tenth of the way.',
   wouldSettleIfTheyAgree: '{more} {where} would settle it, if they agree; a finer gauge does it sooner.',
 } as const;

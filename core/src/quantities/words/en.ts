@@ -26,4 +26,6 @@ export const en = {
   typeTorqueExample180N: 'Type a torque, for example 180 N·m or 133 lbf·ft.',
   typeVibrationExample28: 'Type a vibration, for example 2.8 mm/s or 0.16 in/s.',
   typeWholeNumberExample12: 'Type a whole number, for example 12.',
+  zero: 'zero',
+  sixteenths: '{n} sixteenths',
 } as const;

@@ -58,4 +58,13 @@ export const en = {
   why: 'Why: {reason}',
   withdrawn: 'Withdrawn by',
   withdrawn2: '. Withdrawn by ',
+  hand: 'hand',
+  no: 'no',
+  yes: 'yes',
+  headPlace: 'place',
+  headReading: 'reading',
+  headTyped: 'typed',
+  headPass: 'pass',
+  headBolt: 'bolt',
+  headTorque: 'torque',
 } as const;

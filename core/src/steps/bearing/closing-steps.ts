@@ -225,7 +225,7 @@ export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[
       id: 'carriers',
       title: M.carriers,
       kind: gate,
-      guide: M.carrierBoltsWhicheverOrderHousing({ after: after || ' first' }),
+      guide: M.carrierBoltsWhicheverOrderHousing({ after: after || M.firstOfAll }),
       again: true,
       items: [
         ifFitted(H.carriers, 'sealant', M.thinBeadSealantCarriersFlange),

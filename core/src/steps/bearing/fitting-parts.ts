@@ -15,7 +15,7 @@ import '../../judgement/sentences.ts';
 
 /** What bolts are called by: sizes, grades, how their threads are. */
 export const SIZES = BOLT_SIZES.map((b) => b.name);
-export const THREADS = { dry: 'dry', oiled: M.lightlyOiled, 'anti-seize': 'anti-seize' } satisfies Record<
+export const THREADS = { dry: M.dry, oiled: M.lightlyOiled, 'anti-seize': M.antiSeize } satisfies Record<
   (typeof FRICTIONS)[number],
   Text
 >;
@@ -128,7 +128,7 @@ export const closingSchema = object({
   seals: choice(
     H.housing,
     M.seals,
-    { labyrinth: 'labyrinth', contact: M.contactLip },
+    { labyrinth: M.labyrinth, contact: M.contactLip },
     { fallback: 'labyrinth' },
   ).required(),
   /** Fixing rings beside the outer ring of a fixed bearing: how many and on which side. */
@@ -140,7 +140,7 @@ export const closingSchema = object({
       shoulder: M.oneShoulder,
       'free-side': M.oneFreeSide,
       'mount-nut': M.oneMountNutSide,
-      none: 'none',
+      none: M.noneWord,
     },
     { when: chosen('role', 'fixed') },
   ),
@@ -228,11 +228,11 @@ export const bearingParts = {
   float: floatSchema.optional().default(undefined),
   closing: closingSchema.optional().default(undefined).meta(also(M.housingCloseUp)),
   grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
-  carrierBolts: boltSet(H.carrierBolts, { circle: 'circle' })
+  carrierBolts: boltSet(H.carrierBolts, { circle: M.circle })
     .optional()
     .default(undefined)
     .meta(also(M.carrierBoltsTorque)),
-  ringScrews: boltSet(H.ringScrews, { circle: 'circle' })
+  ringScrews: boltSet(H.ringScrews, { circle: M.circle })
     .optional()
     .default(undefined)
     .meta(also(M.grubScrewsSealRingsTorque)),

@@ -99,7 +99,7 @@ const seatFields = {
   grooveUnder: choice(
     H.shaft,
     M.overWornGrooveLies,
-    { 'moving-o-ring': M.oRingMoves, 'seal-drive': M.sealsDrive, elsewhere: 'neither' },
+    { 'moving-o-ring': M.oRingMoves, 'seal-drive': M.sealsDrive, elsewhere: M.neither },
     { when: measured('shaft') },
   ),
 };

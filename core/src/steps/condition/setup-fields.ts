@@ -33,7 +33,7 @@ export const shaftFields = {
   shaftSystem: choice(
     H.shaft,
     M.shaft2,
-    { metric: 'metric', inch: M.inchCommercial },
+    { metric: M.metric, inch: M.inchCommercial },
     { ofPlace: true },
   ).required(),
   shaftMm: number()

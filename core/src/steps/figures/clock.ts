@@ -28,7 +28,7 @@ type Props = {
   turns?: boolean;
   lines: readonly ClockLine[];
   /** Places that are wanted, drawn hollow outside. */
-  wanted?: ReadonlyArray<{ deg: number; word: string }>;
+  wanted?: ReadonlyArray<{ deg: number; word: Text }>;
   /** The first mark is the innermost circle, as rings lie in a box. */
   innerFirst?: boolean;
   /** The face alone, without the list beside it. */

@@ -37,8 +37,8 @@ export function lockFigure({ nut, washer, meets, turnedDeg = null, way = 'forwar
   const tab0 = tabs[(meets?.tab ?? 1) - 1] ?? 0;
   const done = left !== null && left < 0.05;
   const [from, to] = [spot(C, C, -behind, 128), spot(C, C, 0, 128)];
-  const said = (p: Pattern, one: string) =>
-    'count' in p ? `${p.count} ${one}s` : M.sUneven({ count: p.anglesDeg.length, one });
+  const said = (p: Pattern, of: 'slots' | 'tabs') =>
+    'count' in p ? M.counted({ count: p.count, of }) : M.uneven({ count: p.anglesDeg.length, of });
   return figure(
     {
       width: 300,
@@ -89,12 +89,15 @@ export function lockFigure({ nut, washer, meets, turnedDeg = null, way = 'forwar
         { x: C, y: C - 2, size: 24, strong: true, tone: 'steel' },
         left === null ? '?' : `${left.toFixed(1)}°`,
       ),
-      label({ x: C, y: C + 18, size: 16, tone: 'muted' }, done ? M.theyMeet : way),
+      label(
+        { x: C, y: C + 18, size: 16, tone: 'muted' },
+        done ? M.theyMeet : way === 'forward' ? M.forwardWord : M.backWord,
+      ),
       label(
         { x: C, y: 312, size: 16 },
         meets ? M.slotTab({ slot: meets.slot, tab: meets.tab }) : M.whichMeetsNextNotMeasured,
       ),
-      label({ x: C, y: 332, tone: 'muted' }, expr`${said(nut, 'slot')}, ${said(washer, 'tab')}`),
+      label({ x: C, y: 332, tone: 'muted' }, expr`${said(nut, 'slots')}, ${said(washer, 'tabs')}`),
     ],
   );
 }

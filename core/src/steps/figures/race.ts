@@ -123,7 +123,7 @@ export function raceFigure({
       ],
       label(
         { x: 4, y: H - 6, anchor: 'start', tone: 'muted', size: 14.5 },
-        M.endViewRingsScaleGaps({ gap_times: GAP_TIMES }),
+        M.endViewRingsScaleGaps({ gapTimes: GAP_TIMES }),
       ),
     ],
   );

@@ -115,7 +115,7 @@ export function explodedFigure({ values: v }: { values: AssemblyValues }) {
           listOf(
             now.map((p) => p.name),
             ', ',
-          ) || 'nothing',
+          ) || M.nothing,
         filter: listOf(
           parts.filter((p) => p.state === 'on').map((p) => p.name),
           ', ',

@@ -8,7 +8,7 @@ import { expr, inline } from '../../message/message.ts';
 import { M } from './messages.ts';
 
 /** What becomes of a part taken off. */
-export const TAGS = { renew: 'renew', reuse: M.useAgain, spare: M.keepAsSpare } as const;
+export const TAGS = { renew: M.renew, reuse: M.useAgain, spare: M.keepAsSpare } as const;
 export type Tag = keyof typeof TAGS;
 /** A part to be tagged; `renewed` says why it is never used again. */
 export type TaggedPart = { id: string; name: Text; renewed?: Text };

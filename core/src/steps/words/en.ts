@@ -5,7 +5,8 @@ export const en = {
   passOne: '{pass}: {one, select, bolt {bolt} screw {screw} other {}} {bolt}',
   allAnswered: 'All answered.',
   allSTightAlready: 'All {one}s are tight already.',
-  allSTightNoneMoved: 'All {nameOf}s tight; none moved in the last round.',
+  allSTightNoneMoved:
+    'All {one, select, bolt {bolts} screw {screws} other {}} tight; none moved in the last round.',
   and: '{smallest} and {largest}',
   answerWhatComesBeforeWrench: 'Answer what comes before the wrench.',
   baseBoltsFixWhatLined:
@@ -105,7 +106,7 @@ export const en = {
   motorCouplingWereNotTouched: 'motor and coupling were not touched',
   newFacesPumpFullGas:
     'New faces and a pump full of gas do not go together. Brought up slowly by the bypass, vapour before liquid where it pumps such, they are wet before they are fast.',
-  next: '{name}: {nameOf} {bolt} is next{torque}.',
+  next: '{name}: {one, select, bolt {bolt} screw {screw} other {}} {bolt} is next{torque}.',
   nextPattern: '{name}: {one} {bolt} is next in the pattern.',
   notAskedWhenStepPassed: 'Not asked when this step was passed: {notThen}',
   notOk: 'Not OK: {ask}{note}',
@@ -189,4 +190,5 @@ export const en = {
   whom: 'by whom',
   yearFromNowSomebodyStands:
     'A year from now somebody stands here with the next failure and asks what was measured, with which gauge, and who says so. The name under the sheet answers. From then on it stands as it was signed; what has to be put right becomes a revision with its reason.',
+  nothing: 'nothing',
 } as const;

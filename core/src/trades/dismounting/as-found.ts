@@ -106,7 +106,7 @@ function judge(grownMm: number | null, foundMm: number | null, asLeftMm: number,
       acceptable: false,
     };
   const d = decide(grownMm, u, { lower: -GROWN_MM, upper: GROWN_MM });
-  const limit = M.asLeft2({ grown_mm: len(GROWN_MM), asLeft: len(asLeftMm) });
+  const limit = M.asLeft2({ grownMm: len(GROWN_MM), asLeft: len(asLeftMm) });
   if (d.verdict === 'accept')
     return {
       ...shared,

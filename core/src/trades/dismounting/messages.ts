@@ -6,7 +6,7 @@ export const M = defineMessages('dismounting', en, {
   abort: { abortPressure: 'pressure' },
   abortPressureCameFirst: { abort: 'pressure', peak: 'pressure' },
   asLeft: { found: 'length', asLeft: 'length', grown: 'length' },
-  asLeft2: { grown_mm: 'length', asLeft: 'length' },
+  asLeft2: { grownMm: 'length', asLeft: 'length' },
   clearanceAsFoundRow: { row: 'text' },
   enteredAlreadyWithdrawReasonEnter: { label: 'text' },
   first: { label: 'text' },

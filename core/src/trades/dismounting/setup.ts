@@ -28,7 +28,7 @@ export const dismountSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ sign: 'signature' }),
+  holdBefore: holdBefore({ sign: M.signature2 }),
   design: choice(H.sleeve, M.takenOff, {
     'adapter-sleeve': M.driftPlainSleeve,
     'captive-nut': M.captiveNut,

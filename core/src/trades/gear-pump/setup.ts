@@ -47,8 +47,8 @@ export const gearPumpSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ clearance: M.endClearance, turn2: M.lastHandTurn, sign: 'signature' }),
-  gears: choice(PUMP, M.gears, { steel: 'steel', rubber: 'rubber-covered' }).required(),
+  holdBefore: holdBefore({ clearance: M.endClearance, turn2: M.lastHandTurn, sign: M.signature2 }),
+  gears: choice(PUMP, M.gears, { steel: M.steel, rubber: M.rubberCovered }).required(),
   plateBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, M.boltsEndPlate)),
   /** Small sizes take a second ball bearing in the small chambers instead of a roller bearing. */
   smallBearing: choice(PUMP, M.smallChambers, {
@@ -56,13 +56,13 @@ export const gearPumpSetupSchema = object({
     balls: M.twoBallBearings,
   }).required(),
   rotation: choice(PUMP, M.driveShaftTurns, {
-    clockwise: 'clockwise',
-    anticlockwise: 'anticlockwise',
+    clockwise: M.clockwise,
+    anticlockwise: M.anticlockwise,
   }).required(),
   /** Which way the lips of the small housings face, as drawn. */
   housingLips: choice(PUMP, M.lipsSmallHousingsFace, {
-    inward: 'inward',
-    outward: 'outward',
+    inward: M.inward,
+    outward: M.outward,
   }).required(),
   /** Which way the lock ring is driven round, where practitioners disagree. */
   ringSchool: choice(PUMP, M.lockRingDriven, {

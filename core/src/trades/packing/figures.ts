@@ -47,7 +47,7 @@ export const figures: readonly KindFigure[] = [
         typedDeg: typed,
         turns,
         lines: [],
-        wanted: next && wanted !== undefined ? [{ deg: wanted, word: 'joint' }] : [],
+        wanted: next && wanted !== undefined ? [{ deg: wanted, word: M.jointWord }] : [],
         innerFirst: true,
         compact: true,
         note: M.jointsRing1Innermost({ stagger: v.staggerDeg }),

@@ -36,7 +36,7 @@ export const packingSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ breakin: 'break-in', sign: 'signature' }),
+  holdBefore: holdBefore({ breakin: M.breakIn, sign: M.signature2 }),
   boxBoreMm: size(H.box, M.boxBore, 600, 1).required(),
   boxDepthMm: size(H.box, M.boxDepth, 1000, 1).required(),
   lanternMm: number()
@@ -45,7 +45,7 @@ export const packingSetupSchema = object({
     .meta(ask(H.box, M.lanternRingsWidth, { decimals: 2 })),
   portMm: size(H.box, M.flushPortsMiddleFromBottom, 1000, 2),
   allowancePercent: number().min(0).max(10).required().meta(ask(PACKING, M.allowanceLength)),
-  cut: choice(PACKING, M.cut, { diagonal: M.diagonal45, butt: 'butt' }).required(),
+  cut: choice(PACKING, M.cut, { diagonal: M.diagonal45, butt: M.butt }).required(),
   staggerDeg: number<90 | 120>()
     .oneOf([90, 120] as const)
     .required()

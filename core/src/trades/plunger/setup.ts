@@ -21,7 +21,7 @@ export const plungerSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ sign: 'signature' }),
+  holdBefore: holdBefore({ sign: M.signature2 }),
   lubrication: choice(H.packingNut, M.plungerLubricated, {
     oil: 'oil',
     grease: 'grease',
@@ -34,7 +34,12 @@ export const plungerSetupSchema = object({
     .min(1)
     .max(4)
     .meta(ask(H.vRingSet, M.pressureRings, { fallback: '2' })),
-  lantern: choice(H.vRingSet, M.lantern, { none: 'none', box: M.box, nut: M.partNut }, { fallback: 'none' }),
+  lantern: choice(
+    H.vRingSet,
+    M.lantern,
+    { none: M.noneWord, box: M.box, nut: M.partNut },
+    { fallback: 'none' },
+  ),
   noAdapter: boolean().meta(ask(H.vRingSet, M.noAdapter)),
   noWiper: boolean().meta(ask(H.vRingSet, M.noWiper)),
   /** Pitch of the packing nut’s thread. */

@@ -14,7 +14,7 @@ export const wearSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ sign: 'signature' }),
+  holdBefore: holdBefore({ sign: M.signature2 }),
   /** What its wear is read on. */
   gauge: choice(BASELINE, M.read, {
     pins: M.lockingPins,

@@ -70,7 +70,7 @@ const glandOf = ({ family }: SealSetup): Asked => {
 const anglesOf = (askedOf: (setup: SealSetup) => Asked) => {
   const places = (facts: Facts<SealSetup>): Place[] =>
     askedOf(facts.setup).marks.map((m) =>
-      anglePlace(m, M.fromTopClockwise({ mark_name: starting(MARK_NAME[m]) })),
+      anglePlace(m, M.fromTopClockwise({ markName: starting(MARK_NAME[m]) })),
     );
   return angles.kind({
     repeats: true,
@@ -98,7 +98,7 @@ const anglesOf = (askedOf: (setup: SealSetup) => Asked) => {
         values: { ...result.values, marks } satisfies AnglesStepValues,
         next,
         act: next
-          ? M.whereDoesStand({ mark_name: MARK_NAME[next.key as AngleMark] })
+          ? M.whereDoesStand({ markName: MARK_NAME[next.key as AngleMark] })
           : (result.findings.find((f) => f.verdict === 'reject')?.reason ?? M.noTwoThemClash),
       };
     },
@@ -150,7 +150,9 @@ export const portsStep = stepKind<SealSetup, PortsStepValues>('seal-ports', {
       beams: [],
       values: { ...result.values, placed } satisfies PortsStepValues,
       next,
-      act: next ? M.turnPortsTheirPlaceEnter({ key: next.key }) : (result.findings[0]?.reason ?? ''),
+      act: next
+        ? M.turnPortsTheirPlaceEnter({ port: next.key === 'inlet' ? M.inlet : M.outlet })
+        : (result.findings[0]?.reason ?? ''),
     };
   },
   place: listedPlace(portPlaces),

@@ -37,7 +37,7 @@ export const figures: readonly KindFigure[] = [
         : [
             {
               text: M.to2({
-                mark_name: starting(MARK_NAME[p.a]),
+                markName: starting(MARK_NAME[p.a]),
                 mark_name2: MARK_NAME[p.b],
                 between: p.betweenDeg.toFixed(0),
                 off: p.offDeg > 0 ? M.turn({ off: p.offDeg.toFixed(0) }) : '',
@@ -65,8 +65,8 @@ export const figures: readonly KindFigure[] = [
   figureOf(portsStep, ({ setup, values: v, place, typed, turns }) =>
     clockFigure({
       marks: [
-        { key: 'inlet', name: 'inlet', deg: v.placed.inletDeg, across: false },
-        { key: 'outlet', name: 'outlet', deg: v.placed.outletDeg, across: false },
+        { key: 'inlet', name: M.inlet, deg: v.placed.inletDeg, across: false },
+        { key: 'outlet', name: M.outlet, deg: v.placed.outletDeg, across: false },
       ],
       active: place?.key ?? null,
       typedDeg: typed,
@@ -82,8 +82,8 @@ export const figures: readonly KindFigure[] = [
         { text: M.lowerPortUpperOutVents, tone: 'muted' },
       ],
       wanted: [
-        { deg: v.inletDeg, word: 'in' },
-        { deg: v.outletDeg, word: 'out' },
+        { deg: v.inletDeg, word: M.inWord },
+        { deg: v.outletDeg, word: M.outWord },
       ],
       note: M.dashedWhereRotationViewWant,
     }),

@@ -124,7 +124,7 @@ export const reachedStep = kind(reachPlace, (facts, step, next) => {
           moved: verdict === 'accept' ? moved : null,
           moved2: verdict === 'accept' ? null : moved,
         },
-        limit: M.overSettingLostOurOwn({ kept_mm: len(KEPT_MM, 2), lost_mm: len(LOST_MM, 2) }),
+        limit: M.overSettingLostOurOwn({ keptMm: len(KEPT_MM, 2), lostMm: len(LOST_MM, 2) }),
         source: 'practice',
         ...(verdict === 'accept' ? {} : { remedy: M.clipsScrewsLooseSleeveBack }),
         acceptable: verdict !== 'reject',

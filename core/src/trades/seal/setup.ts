@@ -1,5 +1,5 @@
 import { boolean, type InferType, number, object, string } from 'yup';
-import { ELASTOMERS, FLUIDS } from '../../arithmetic/seals/elastomers.ts';
+import { ELASTOMER_NAME, FLUID_NAME } from '../../arithmetic/seals/elastomers.ts';
 import { isBalance } from '../../arithmetic/seals/face-load.ts';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
@@ -97,7 +97,7 @@ export const sealSetupSchema = object({
   ...placeFields,
   family: choice(H.place, M.seal2, SEAL_FAMILY_TITLE).required(),
   ...everyJob,
-  holdBefore: holdBefore({ screws: M.setScrews2, handturn: M.handTurn, sign: 'signature' }),
+  holdBefore: holdBefore({ screws: M.setScrews2, handturn: M.handTurn, sign: M.signature2 }),
   /** Component seal: its length, its compression, which side of the box face it turns on, growth of the shaft after setting. */
   freeLengthMm: number()
     .min(0.001)
@@ -138,7 +138,7 @@ export const sealSetupSchema = object({
   rotation: choice(
     SEAL,
     M.shaftTurnsAsSeenFrom,
-    { clockwise: 'clockwise', anticlockwise: 'anticlockwise' },
+    { clockwise: M.clockwise, anticlockwise: M.anticlockwise },
     { when: chosen('barrier', 'yes') },
   ),
   seenFrom: choice(
@@ -202,8 +202,8 @@ export const sealSetupSchema = object({
     .noUnknown()
     .optional()
     .default(undefined),
-  elastomer: choice(H.elastomer, M.oRings, ELASTOMERS),
-  fluid: choice(H.elastomer, M.fluid, FLUIDS),
+  elastomer: choice(H.elastomer, M.oRings, ELASTOMER_NAME),
+  fluid: choice(H.elastomer, M.fluid, FLUID_NAME),
   temperatureC: number().min(-100).max(400).meta(ask(H.elastomer, M.at)),
   /** The ring that seals it on the shaft: with all three its squeeze and stretch are told before it goes on. */
   oRingInsideMm: ringSize(M.shaftsORingInsideDiameter, 'oRingInsideMm'),
@@ -222,7 +222,7 @@ export const sealSetupSchema = object({
   oRings: choice(
     HOUSE_RULES,
     M.oRingEndsSplit,
-    { flush: 'flush', proud: M.slightlyProud } satisfies Record<ORingMethod, Text>,
+    { flush: M.flush, proud: M.slightlyProud } satisfies Record<ORingMethod, Text>,
     { fallback: 'flush', when: SPLIT },
   ),
   spacer: choice(

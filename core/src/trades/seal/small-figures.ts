@@ -133,9 +133,9 @@ export function gasFigure({
       line({ x1: 60, x2: 620, y1: 104, y2: 104, ink: 'ink', weight: 1.8 }),
       (
         [
-          [processMpa, 'process'],
-          [v.lowMpa, 'least'],
-          [v.highMpa, 'most'],
+          [processMpa, M.processWord],
+          [v.lowMpa, M.leastWord],
+          [v.highMpa, M.mostWord],
         ] as const
       ).map(([mpa, word], i) => [
         line({ x1: x(mpa), x2: x(mpa), y1: 72, y2: 112, ink: 'ink', weight: 1.6 }),

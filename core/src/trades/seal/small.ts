@@ -126,7 +126,7 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
     return {
       ...shared,
       verdict: 'reject',
-      reason: M.pinsStandNewTheyStand({ mm: mm === 0 ? 'flush' : M.under({ mm: len(Math.abs(mm), 2) }) }),
+      reason: M.pinsStandNewTheyStand({ mm: mm === 0 ? M.flush : M.under({ mm: len(Math.abs(mm), 2) }) }),
       params: { mm: mm === 0 ? null : Math.abs(mm) },
       source: 'practice',
       remedy: M.sealDrawnAllWayPins,
@@ -161,7 +161,7 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
       off: off <= FLUSH_STOP_MM + 1e-9 ? 'little' : 'far',
     }),
     params: { mm, off: Boolean(off <= FLUSH_STOP_MM + 1e-9) },
-    limit: M.flushOurOwnChoice({ flush_within_mm: len(FLUSH_WITHIN_MM, 2) }),
+    limit: M.flushOurOwnChoice({ flushWithinMm: len(FLUSH_WITHIN_MM, 2) }),
     source: 'practice',
     remedy: M.whichSurfaceDidSpacerTouch2,
     acceptable: off <= FLUSH_STOP_MM + 1e-9,

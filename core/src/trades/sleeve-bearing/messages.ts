@@ -67,7 +67,7 @@ export const M = defineMessages('sleeve-bearing', en, {
     shaft: 'length',
     bore: 'length',
     taper: 'count',
-    gap_scale: 'count',
+    gapScale: 'count',
     note: 'text',
   },
   shaftRingNotOneTemperature: { mountLost: 'length', mountLost2: ['added', 'takenOff'] },

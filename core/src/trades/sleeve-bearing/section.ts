@@ -139,7 +139,7 @@ export function bearingFigure({
           shaft: len(setup.shaftMm, 1),
           bore: len(setup.boreMm, 1),
           taper: setup.taper,
-          gap_scale: GAP_SCALE,
+          gapScale: GAP_SCALE,
           note: note ? expr` · ${note}` : '',
         }),
       ),

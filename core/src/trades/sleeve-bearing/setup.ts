@@ -54,7 +54,7 @@ export const driveUpSchema = object({
     SLEEVE,
     M.driveUpJudged,
     {
-      feelers: 'feelers',
+      feelers: M.feelers,
       'nut-angle': M.nutAngleFromZero,
       hydraulic: M.hydraulicNut,
     } satisfies Record<DriveUpMethod, Text>,
@@ -136,7 +136,7 @@ export const sleeveSetupSchema = object({
   /** Older jobs say nothing, or name the one school there was. */
   procedure: string().oneOf(['sleeve-bearing', 'sleeve-bearing.feelers'] as const),
   ...placeFields,
-  role: choice(H.place, M.bearing, { fixed: 'fixed', float: 'float' }).required(),
+  role: choice(H.place, M.bearing, { fixed: M.fixed, float: M.float }).required(),
   ...everyJob,
   boreMm: number()
     .moreThan(18)
@@ -156,11 +156,11 @@ export const sleeveSetupSchema = object({
     ),
   clearanceClass: choice(SLEEVE, M.clearanceClass, {
     C2: 'C2',
-    CN: 'normal',
+    CN: M.normalClass,
     C3: 'C3',
     C4: 'C4',
     C5: 'C5',
-  } satisfies Record<(typeof CLEARANCE_CLASSES)[number], string>).required(),
+  } satisfies Record<(typeof CLEARANCE_CLASSES)[number], Text>).required(),
   driveUp: driveUpSchema.optional().default(undefined),
   /** Read off the sleeve; left out, it is supposed by the bore until somebody has looked. */
   pitchMm: number()
@@ -204,7 +204,7 @@ export const sleeveSetupSchema = object({
   boltLayout: choice(CAP, M.setOutAs, ROWS, { ...capped, fallback: 'rectangle' }),
   friction: choice(CAP, M.threads, THREADS, { ...capped, fallback: 'oiled' }),
   holdBefore: holdBefore(
-    { driveup: 'drive-up', lock: 'lock', bolts: M.capBolts2, handturn: M.handTurn, sign: 'signature' },
+    { driveup: M.driveUp2, lock: M.lock2, bolts: M.capBolts2, handturn: M.handTurn, sign: M.signature },
     CAP,
   ),
   condition: conditionPart(

@@ -27,13 +27,13 @@ export const splitSetupSchema = object({
     .oneOf(['split-bearing'] as const)
     .required(),
   ...placeFields,
-  role: choice(H.place, M.bearing, { fixed: 'fixed', float: 'float' }).required(),
+  role: choice(H.place, M.bearing, { fixed: M.fixed, float: M.float }).required(),
   ...everyJob,
   holdBefore: holdBefore({
     seat: M.seatingLoop,
     bolts: M.capBolts,
     handturn: M.handTurn,
-    sign: 'signature',
+    sign: M.signature,
   }),
   /** Bore of the inner race, for the first fill. */
   boreMm: number()

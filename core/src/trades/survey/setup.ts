@@ -3,6 +3,7 @@ import { isWhole } from '../../engine/asked.ts';
 import { conditionPart, MEASURES } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import { everyJob, holdBefore, inOrder, MAKER_ORDER, placeFields } from '../../steps/setup-parts.ts';
+import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
 /** A survey of a machine: no part is fitted, what is measured is `condition`. */
@@ -12,7 +13,7 @@ export const conditionSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ verdict: 'verdict', sign: 'signature' }),
+  holdBefore: holdBefore({ verdict: M.verdict2, sign: M.signature2 }),
   ...shaftFields,
   condition: conditionPart(MEASURES, 'asked', { inSight: true }).required(),
   schools: shaftSchools,

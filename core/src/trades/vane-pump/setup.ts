@@ -49,7 +49,7 @@ export const vanePumpSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ start: 'start', sign: 'signature' }),
+  holdBefore: holdBefore({ start: M.start, sign: M.signature2 }),
   mounted: choice(PUMP, M.pump2, { foot: M.feet, hung: M.hungFromPipes }).required(),
   /** Both heads, or one with the other left as it is, and why. */
   sides: choice(PUMP, M.opened, { both: M.bothHeads, first: M.oneHeadOnly }).required(),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { procedureFor, setupSchema, stepOf } from '../../engine/trades.ts';
 import { check } from '../../judgement/sentences.ts';
-import { say, sayIn } from '../../quantities/say.ts';
+import { say } from '../../quantities/say.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
 import type { BoltValues } from '../../steps/bolt-passes.ts';
 import { english } from '../../testing/english.ts';
@@ -154,7 +154,7 @@ it('signed, its sheet tells both heaps and draws them as piles', () => {
   const sheet = fitUpSheet(h.state, 'H-0001');
   expect(sheet.results).toMatchObject({ shims1Mm: 1.1, shims2Mm: 1.3, torqueNm: 45 });
   const drawn = sheet.document.flatMap((b) => (b.block === 'drawings' ? b.drawings : []));
-  expect(drawn.map((d) => sayIn(d.title, 'mm').split(':')[0])).toEqual([
+  expect(drawn.map((d) => say(d.title, 'mm').split(':')[0])).toEqual([
     'Shims, first side',
     'Shims, second side',
   ]);

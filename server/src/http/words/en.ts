@@ -127,7 +127,7 @@ export const en = {
   planOutageAsCsv: 'The plan of an outage as CSV',
   planOutagePrint: 'The plan of an outage to print',
   plantLedSomebodyAlreadySign: 'This plant is led by somebody already: sign in.',
-  portsSome: 'ports is some of {stand_in_ports}.',
+  portsSome: 'ports is some of {standInPorts}.',
   positionIdPosition: 'position is the id of a position.',
   positionLabel: 'A position by its label',
   positionNotMachine: 'That position is not of this machine.',

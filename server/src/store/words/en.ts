@@ -1,6 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
-  archiveFormReleaseReadsForm: 'The archive is of form {form}; this release reads form {archive_form}.',
+  archiveFormReleaseReadsForm: 'The archive is of form {form}; this release reads form {archiveForm}.',
   archiveHasNoManifestNone: 'The archive has no manifest: it is none of ours, or it was cut off.',
   archiveNamesFileOutsideItself: 'The archive names a file outside itself: {name}.',
   calibration: 'Calibration',
@@ -15,7 +15,7 @@ export const en = {
   eventIdStoredAlreadyOther: 'An event with this id is stored already, with other contents.',
   eventMissingBefore: '{name}: event {seq} is missing before it.',
   goneFromDataFolder: '{what} {hash} is gone from the data folder.',
-  hasEventsLastMissing: '{nameOf} has {count} events of {event_count}: the last are missing.',
+  hasEventsLastMissing: '{nameOf} has {count} events of {eventCount}: the last are missing.',
   headHasNoColumn: 'The head has no column “{missing}”.',
   job: 'Job {jobNumber} ({id})',
   jsonlMissingFromArchive: '{name}.jsonl is missing from the archive.',

@@ -71,7 +71,7 @@ export function LipFigure({ values, open, onFit }: Props) {
                         key={way}
                         disabled={!open}
                         aria-pressed={l.fitted === way}
-                        aria-label={`${say(where)}, ${say(l.name)}: ${way}`}
+                        aria-label={`${say(where)}, ${say(l.name)}: ${say(way === 'inward' ? M.inward : M.outward)}`}
                         weight={l.fitted === way ? (way === l.wants ? 'solid' : 'stop') : 'line'}
                         className="!px-1"
                         onClick={() => onFit(l.id, way)}

@@ -62,7 +62,7 @@ const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues
     say(
       M.drops({
         when: WHEN[i],
-        dropsPerMin: p.dropsPerMin ?? 'no',
+        dropsPerMin: p.dropsPerMin ?? M.no,
         temperatureC: p.temperatureC === null ? M.noTemperature : formatTemperature(p.temperatureC, unit),
       }),
     ),

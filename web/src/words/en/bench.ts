@@ -326,4 +326,6 @@ export const en = {
   workingCompression: 'Working compression',
   wrenchDriveGrip: 'Wrench, drive to grip',
   zeroProvenHandsTap: 'Zero proven by hands and tap',
+  rollsOn: 'Rolls on',
+  bearing2: 'Bearing',
 } as const;

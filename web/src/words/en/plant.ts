@@ -242,4 +242,6 @@ export const en = {
   yourOwnWords: 'In your own words',
   listNotWithBuild: 'The list is not with this build.',
   browserOn: '{by} on {on}',
+  inches: 'inches',
+  millimetres: 'millimetres',
 } as const;

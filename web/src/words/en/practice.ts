@@ -170,4 +170,6 @@ export const en = {
   boltOf: '{title}: bolt {bolt}',
   passedOf: '{title}: passed',
   and: ' and ',
+  blades: 'blades',
+  all2: 'all',
 } as const;

@@ -9,4 +9,5 @@ export const en = {
   nextDue: ' · next due {dueAt}',
   noTemperature: 'no temperature',
   start: 'start',
+  no: 'no',
 } as const;

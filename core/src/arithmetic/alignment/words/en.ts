@@ -68,4 +68,7 @@ export const en = {
   widest: '{f}; widest {value}',
   widestGap: 'Widest gap',
   withinDoubtWhatBearingTakes: '{said}: within doubt of what the bearing takes up.',
+  offset: 'offset',
+  high: 'high',
+  low: 'low',
 } as const;

@@ -158,7 +158,7 @@ export const en = {
   moreGoneThanTurnExplains:
     'More is gone than the turn explains: the bearing stood tight before the zero was marked.',
   moreWantedOnePlaceRollers:
-    '{sets_wanted} more {sets_wanted, plural, one {set} other {sets}} wanted: one place of the rollers is not the bearing.',
+    '{setsWanted} more {setsWanted, plural, one {set} other {sets}} wanted: one place of the rollers is not the bearing.',
   muchTravelClosedNothingZero:
     'Much of the travel closed nothing: the zero was set before the start pressure, or the indicator’s base gave way.',
   muchTravelGoesIntoSettling:
@@ -170,7 +170,7 @@ export const en = {
   n360: '{pitch} × {min} to {max} ÷ 360 = {travel} to {travel2}',
   n360Lcm: '360° / lcm({count}, {count2}) = {spacing}°',
   needed: 'needed',
-  neverOver: '{caution_c}, never over {stop_c}',
+  neverOver: '{cautionC}, never over {stopC}',
   next: 'next',
   nextTabMeetsSlotReduction:
     'The next tab meets a slot {cost}: reduction {reduction}{inBand, select, band {, in band.} stillShortBand {, still short of the band.} other {}}',
@@ -240,7 +240,7 @@ export const en = {
     'Set the ring {setOffset} off the middle, {growth, select, towards {towards} awayFrom {away from} other {}} the fixed bearing.',
   setRowsDifferMoreThan:
     'In set {i} the rows differ by {difference}, more than one blade: the outer ring is tilted.',
-  sets: '{sets_wanted} sets',
+  sets: '{setsWanted} sets',
   setsDifferMoreThanOne: 'The sets differ by {spread}, more than one blade.',
   shaft: 'by the shaft',
   shaftGrowsThere: 'The shaft grows {growth} {away}; there is {side} for it.',
@@ -293,7 +293,7 @@ export const en = {
     'The taper or the pitch is not what the sheet says, or the ring was tilted when it was felt.',
   targetDriveUpReductionResidual: 'Target of a drive-up: reduction, residual, travel, nut turns',
   theyAgree: 'They agree.',
-  thickRingsSmoothed: '{reduction}, thick rings, {smoothing_mm} smoothed',
+  thickRingsSmoothed: '{reduction}, thick rings, {smoothingMm} smoothed',
   threadsInch: '{pitch} ({threads} threads an inch)',
   to: '{min} to {tableMax}{table}',
   to2: '{min} to {top}{top2, select, clippedLeastResidual {, clipped by the least residual} none {} other {}}',
@@ -320,4 +320,5 @@ export const en = {
   wrongTaperBoreJobTilted:
     'Wrong taper or bore in the job, a tilted ring, or a misread blade: check before the next turn.',
   zeroNotProvenWithoutAngle: 'The zero is not proven: without it the angle means nothing.',
+  normal: 'normal',
 } as const;

@@ -67,7 +67,7 @@ export const en = {
   sameGreaseAsThereClean: 'The same grease as is in there, or clean bearing and housing out first.',
   speedFactor: 'by speed factor',
   stayReadEveryFewMinutes: 'Stay with it; read every few minutes until it falls.',
-  steady: '{caution_c} steady',
+  steady: '{cautionC} steady',
   stillClimbingAfterTwoHours: '{now}, and still climbing after two hours: not the usual rise.',
   stopMachine: '{hottestC}: stop the machine.',
   stopMachineLookBeforeRuns: 'It was {hottestC}: stop the machine, and look before it runs on.',

@@ -22,9 +22,9 @@ export const en = {
     'Drawn up, the lantern’s middle stands {drawn} from the bottom, the port at {port}: it misses it.',
   dropsMinute: '{targetLow} to {targetHigh} drops a minute',
   dropsMinuteBandCountsTen:
-    '{dropsPerMin} drops a minute, in the band: {count} of {steady_counts} counts ten minutes apart. Count again {ready} minutes after the start.',
+    '{dropsPerMin} drops a minute, in the band: {count} of {steadyCounts} counts ten minutes apart. Count again {ready} minutes after the start.',
   dropsMinuteSteadyOverCounts:
-    '{dropsPerMin} drops a minute, steady over {steady_counts} counts: as it should be. Stop here.',
+    '{dropsPerMin} drops a minute, steady over {steadyCounts} counts: as it should be. Stop here.',
   dropsMinuteTooDryWill: '{dropsPerMin} drops a minute: too dry, it will burn.',
   dropsMinuteTooManyYet: '{dropsPerMin} drops a minute: too many yet. Each nut one flat, in turn.',
   dropsMinuteWaitUntilMinutes:
@@ -47,9 +47,9 @@ export const en = {
   lanternRing: 'lantern ring',
   lanternRingStandsAmongBehind: 'the lantern ring stands among or behind the pressure rings',
   leakagePackingSteady: 'Leakage of packing, steady',
-  letLeakGenerously30Minutes: 'Let it leak generously for {settle_min} to 30 minutes first.',
+  letLeakGenerously30Minutes: 'Let it leak generously for {settleMin} to 30 minutes first.',
   meanRadialPressure: 'mean radial pressure',
-  missingSomethingThereSetHas: '{part_name} is missing, or something is there that the set has not',
+  missingSomethingThereSetHas: '{partName} is missing, or something is there that the set has not',
   n81225: '8 to 12 × {shaft} ÷ 25 = {limit}',
   n812DropsMinuteEach: '8 to 12 drops a minute for each 25 mm',
   n8Preload: '{pitch} ÷ 8 = {mm} of preload',
@@ -91,4 +91,5 @@ export const en = {
   withinEighthTurn45: 'within an eighth of a turn (45°)',
   year: '{level} − {mmPerYear} a year',
   yearEnd: '{used}, {mmPerYear} a year: at its end {trend}.',
+  adapter: 'adapter',
 } as const;

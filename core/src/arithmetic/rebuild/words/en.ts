@@ -7,7 +7,7 @@ export const en = {
   measureClearanceOverGearsFirst: 'Measure the clearance over the gears first.',
   stackHasThicknessLooseTight: 'A stack has a thickness, loose and tight.',
   measureOneStackLooseTight: 'Measure one stack loose and tight at the least.',
-  noStackThickerThanMm: 'No stack is thicker than {thickest_mm} mm.',
+  noStackThickerThanMm: 'No stack is thicker than {thickestMm} mm.',
   mostStackMayComeUnder: 'The most a stack may come to is under its least.',
   twentyThicknessesMost: 'Twenty thicknesses are the most.',
   eachThicknessThereSoMany: 'Of each thickness there are so many: 0 to 60.',
@@ -72,4 +72,7 @@ export const en = {
     '{stack} {way, select, text {+} text2 {−} other {}} (wanted float − {float}) = {least} to {most}',
   whatGasketStackLosesUnder: 'What a gasket stack loses under torque',
   whichWayLipsFace: 'Which way the lips face',
+  noneWord: 'none',
+  under: 'under',
+  over: 'over',
 } as const;

@@ -211,4 +211,10 @@ export const en = {
   widthBearing: 'The width of the bearing',
   workshopCapTorqueFirstCarriers: 'In the workshop: cap to torque first, carriers after.',
   wrenchBoltBoltSheetsValue: 'By the wrench, bolt by bolt, to the sheet’s value{after}.',
+  circle: 'circle',
+  noneWord: 'none',
+  labyrinth: 'labyrinth',
+  antiSeize: 'anti-seize',
+  dry: 'dry',
+  firstOfAll: ' first',
 } as const;

@@ -45,7 +45,7 @@ export function turnView({
   radiusMm,
   readings,
   before = [],
-  beforeWord = 'before',
+  beforeWord = M.before,
   active,
   mark,
   wanted,

@@ -314,4 +314,6 @@ export const en = {
   was: 'was {earlier}',
   whatBeltWeighsMissingNote: 'What a belt weighs is missing: its note is judged by it.',
   widthMeasuredHousingMissing: 'Width measured on a housing is missing.',
+  neither: 'neither',
+  metric: 'metric',
 } as const;

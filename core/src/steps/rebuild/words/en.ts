@@ -25,4 +25,6 @@ export const en = {
   willNotTurnFindOut: 'It will not turn: find out why',
   willNotTurnNothingFurther:
     'It will not turn: nothing further goes on until it does. Power never turns it free.',
+  nothing: 'nothing',
+  renew: 'renew',
 } as const;

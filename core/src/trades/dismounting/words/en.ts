@@ -8,7 +8,7 @@ export const en = {
     'The abort pressure of dismounting is missing: it is the sheet’s own, higher one.',
   asFound: 'As found',
   asLeft: '{found} − {asLeft} as left = {grown}',
-  asLeft2: '± {grown_mm} of {asLeft} as left',
+  asLeft2: '± {grownMm} of {asLeft} as left',
   backFarEnoughStill: 'Back far enough, and still on.',
   baseBoltsLoose: 'Base bolts loose.',
   baseLooseHowBearingStood: 'The base is loose: how the bearing stood as it ran can be felt no more.',
@@ -161,4 +161,5 @@ export const en = {
   whatFeltTakenBackStays: 'What was felt and taken back stays on the sheet, struck through, with its reason.',
   whoeverAsksWhyFailedNeeds:
     'Whoever asks why it failed needs the parts, paired, marked and not yet washed. And how long it ran says as much as the spalls: gone long before its rating, it did not die of age.',
+  signature2: 'signature',
 } as const;

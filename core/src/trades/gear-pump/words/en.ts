@@ -306,4 +306,11 @@ export const en = {
   whichBoreCarriesDriveGear: 'Which bore carries the drive gear is marked on the case.',
   wipeLintFreeClothWhat:
     'Wipe with a lint-free cloth and what the sheet allows; a print makes it leak from the first turn.',
+  outward: 'outward',
+  inward: 'inward',
+  anticlockwise: 'anticlockwise',
+  clockwise: 'clockwise',
+  rubberCovered: 'rubber-covered',
+  steel: 'steel',
+  signature2: 'signature',
 } as const;

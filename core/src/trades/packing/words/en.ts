@@ -162,4 +162,8 @@ export const en = {
     'Where is the flush port’s middle, from the bottom of the box? The lantern goes under it.',
   whereRingsRanSleeveSmaller:
     'Where the rings ran the sleeve is smaller: new rings cannot follow it, and burn.',
+  butt: 'butt',
+  signature2: 'signature',
+  breakIn: 'break-in',
+  jointWord: 'joint',
 } as const;

@@ -145,4 +145,6 @@ export const en = {
   wiperNutLipFacesPressure: 'Wiper in the nut: its lip faces the pressure (oil).',
   withinEighthMark: 'Within an eighth of its mark.',
   wornWhereRuns: 'Worn {value} where it runs.',
+  noneWord: 'none',
+  signature2: 'signature',
 } as const;

@@ -54,4 +54,5 @@ export const en = {
   wearAgainstBaseline: 'wear against its baseline',
   wearRead: 'Wear read',
   wearSheet: 'Wear sheet',
+  signature2: 'signature',
 } as const;

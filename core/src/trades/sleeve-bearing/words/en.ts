@@ -346,7 +346,7 @@ export const en = {
   setOutAs: 'Set out as',
   setRow: 'Set {set}, row {row}',
   shaftBoreTaper1Section:
-    'Ø {shaft} shaft · bore {bore} · taper 1:{taper} · section to scale, gaps ×{gap_scale}{note}',
+    'Ø {shaft} shaft · bore {bore} · taper 1:{taper} · section to scale, gaps ×{gapScale}{note}',
   shaftMustSmallerThanBearing:
     'The shaft must be smaller than the bearing bore: the sleeve stands between them.',
   shaftRingNotOneTemperature:
@@ -468,4 +468,10 @@ export const en = {
   zeroNotProvenYetNo: 'The zero is not proven yet: no tap has been given.',
   zeroNut: 'Zero of the nut',
   zeroProvenDrawMark: 'Zero proven: draw the mark.',
+  signature: 'signature',
+  lock2: 'lock',
+  float: 'float',
+  fixed: 'fixed',
+  feelers: 'feelers',
+  normalClass: 'normal',
 } as const;

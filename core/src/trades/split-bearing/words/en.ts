@@ -234,4 +234,7 @@ export const en = {
   whereNoRingSlides: 'where no ring slides on',
   whichLowerHalfGoesDecides:
     'Which lower half goes in decides on which side the grease boss ends, and it is not turned afterwards. Left loose, the base can follow the bearing; shims carry the whole of it, or the base bends.',
+  signature: 'signature',
+  float: 'float',
+  fixed: 'fixed',
 } as const;

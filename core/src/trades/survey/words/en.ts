@@ -97,4 +97,6 @@ export const en = {
   withinStationDiameterDiffersAngle:
     'Within a station the diameter differs by the angle: it is out of round.',
   wornBandUnderOldSleeve: 'A worn band under the old sleeve',
+  signature2: 'signature',
+  verdict2: 'verdict',
 } as const;

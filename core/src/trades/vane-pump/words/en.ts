@@ -254,4 +254,6 @@ export const en = {
     'Washer, needles, washer, ring: laid out in that order, they go back in it. Turned about, the needles run on the wrong face.',
   weepHole: 'Weep hole {weep}.',
   whyOtherHeadLeftStands: 'Why is the other head left? It stands on the sheet.',
+  signature2: 'signature',
+  start: 'start',
 } as const;
