@@ -1,7 +1,7 @@
 import type { Setup } from '@fulcrant/core/job';
-import { PSEUDO, speak } from '@fulcrant/core/messages';
+import { ENGLISH, PSEUDO, speak } from '@fulcrant/core/messages';
 import { cleanup } from '@testing-library/react';
-import { beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';
 import { freshJob, openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';
@@ -29,6 +29,7 @@ const plainWords = (said: string, known: ReadonlySet<string>): string[] =>
   );
 
 beforeAll(() => speak(PSEUDO));
+afterAll(() => speak(ENGLISH));
 
 describe('in the language that is none, no English is left on the pages of a whole job', () => {
   it.each(process.env.FULCRANT_TRIES ? Object.keys(EVERY_KIND) : ['by feelers', 'cartridge seal'])(
