@@ -34,7 +34,7 @@ describe('what cannot be is refused or said, in a sentence', () => {
 
   it('an interval under a day is none; three readings in two minutes are not steady; a shaft under the closed bore grips nothing', () => {
     const hot = regreasingInterval({ kind: 'spherical', boreMm: 300, speedRpm: 600, temperatureC: 150 });
-    expect(english(hot.findings[0])).toMatchObject({ verdict: 'caution' });
+    expect(hot.findings[0]).toMatchObject({ verdict: 'caution' });
     expect(hot.values.hours).toBeNull();
     const quick = [0, 1, 2].map((minutes) => ({ minutes, temperatureC: 40 }));
     expect(runIn({ ambientC: 20, readings: quick }).values.steady).toBe(false);
@@ -64,7 +64,7 @@ describe('heat', () => {
       readings: t.map((temperatureC, i) => ({ minutes: 30 * (i + 1), temperatureC })),
     });
   it('100 °C once is a stop until somebody has looked, whatever it reads since', () => {
-    expect(english(watched(120, 99, 90).findings[0])).toMatchObject({ verdict: 'reject' });
+    expect(watched(120, 99, 90).findings[0]).toMatchObject({ verdict: 'reject' });
     expect(watched(120, 99, 90).values.state).toBe('hot');
   });
   it('a rise that never falls is not the usual one; over 80 °C it is a caution even as it falls', () => {
@@ -83,7 +83,7 @@ describe('a lone limit of the maker’s counts', () => {
       lowerMm: 59.97,
       upperMm: plain.upperMm,
     });
-    expect(english(seatLimits({ ...seat, makerUpperMm: 59.98 }))).toMatchObject({
+    expect(seatLimits({ ...seat, makerUpperMm: 59.98 })).toMatchObject({
       source: 'maker',
       limits: { lowerMm: plain.lowerMm, upperMm: 59.98 },
     });

@@ -88,9 +88,7 @@ describe('what came out, and why', () => {
     const swing = true_.find((c) => c.id === 'runout');
     expect(swing?.likelihood).toBe('possible');
     expect(swing?.speaksAgainst.map((s) => s.from)).toEqual(['sheet']);
-    expect(english(swing?.speaksFor.map((s) => s.words))).toEqual([
-      'the track is wider than the face all round',
-    ]);
+    expect(swing?.speaksFor.map((s) => s.words)).toEqual([{ id: 'seal.trackWiderThanFaceAll', params: {} }]);
   });
 
   it('tells nothing where nothing was seen', () => {

@@ -83,10 +83,10 @@ describe('a sheet signed as running', () => {
     // The question of the first minutes is no check to come.
     expect(checksLeft(h.state)).toEqual([]);
     h.answerAll('proof');
-    expect(english(checksLeft(h.state).map((c) => c.what))).toEqual([
-      'Leak check after 15 minutes',
-      'Leak check after an hour',
-      'Leak check the next day',
+    expect(checksLeft(h.state).map((c) => c.what)).toEqual([
+      { id: 'seal.leakCheck', params: { name: { id: 'seal.after15Minutes', params: {} } } },
+      { id: 'seal.leakCheck', params: { name: { id: 'seal.afterHour', params: {} } } },
+      { id: 'seal.leakCheck', params: { name: { id: 'seal.nextDay', params: {} } } },
     ]);
   });
 
@@ -94,10 +94,10 @@ describe('a sheet signed as running', () => {
     const h = running();
     expect(h.state.signed).toBeNull();
     expect(isRunning(h.state)).toBe(true);
-    expect(english(summarise(h.state))).toMatchObject({ signedBy: null, present: 'proof' });
+    expect(summarise(h.state)).toMatchObject({ signedBy: null, present: 'proof' });
     expect(english(summarise(h.state).act)).toMatch(/^Running, checks to come/);
     const kept = fitUpSheet(h.state, 'F-1', 'UTC', h.state.running);
-    expect(english(kept)).toMatchObject({
+    expect(kept).toMatchObject({
       revision: 1,
       title: { state: 'running' },
       signature: { name: 'Asta' },
@@ -128,7 +128,7 @@ describe('a sheet signed as running', () => {
       [2, false],
     ]);
     expect(h.state.running).toBeNull();
-    expect(english(fitUpSheet(h.state, 'F-1'))).toMatchObject({ revision: 2, title: { state: 'signed' } });
+    expect(fitUpSheet(h.state, 'F-1')).toMatchObject({ revision: 2, title: { state: 'signed' } });
     expect(reduce(h.events)).toEqual(h.state);
   });
 

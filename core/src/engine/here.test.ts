@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { english } from '../testing/english.ts';
 import { EVERY_KIND, upTo, workAll } from '../testing/every-kind.ts';
 import { handAt, tools } from '../testing/test-stand.ts';
 import type { PackingSetup } from '../trades/packing/setup.ts';
@@ -22,7 +21,7 @@ describe('what a step needs and nobody has said', () => {
     const h = upTo(handAt(bare as SleeveSetup), 'bolts');
     const report = h.state.steps.find((s) => s.id === 'bolts')?.report;
     expect(report?.asks).toEqual(['boltSize', 'boltGrade', 'boltCount']);
-    expect(english(report?.act)).toMatch(/^Say what is in front of you: size, grade, bolts/);
+    expect(report?.act).toMatchObject({ id: 'engine.sayWhatFrontYou' });
     expect(() =>
       h.do('bolt.tightened', { step: 'bolts', pass: 0, bolt: 1, torqueNm: 0, instrument: tools.wrench }),
     ).toThrow(/First say what is in front of you/);

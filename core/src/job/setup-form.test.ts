@@ -87,16 +87,28 @@ describe('the setup form', () => {
   });
 
   it('says what is wrong beside the field it is wrong in', () => {
-    expect(english(faultsOf({ machine: '' }))).toEqual({ machine: 'Machine is missing.' });
-    expect(english(faultsOf({ nutSlots: 'four' }))).toEqual({ nutSlots: 'Nut slots is a number.' });
-    expect(english(faultsOf({ boreMm: 'wide' }).boreMm)).toMatch(/not a length/);
-    expect(english(faultsOf({ washerTabs: '2.5' }))).toEqual({
-      washerTabs: 'Washer tabs must be a whole number.',
+    expect(faultsOf({ machine: '' })).toEqual({
+      machine: { id: 'job.missing', params: { label: { id: 'steps.machine2', params: {} } } },
     });
-    expect(english(faultsOf({ boreMm: '900' }))).toEqual({ boreMm: 'Bearing bore must be 500 or less.' });
-    expect(english(faultsOf({ [formName('maker.torqueNm')]: '3 elephants' })['maker:torqueNm'])).toMatch(
-      /torque unit/,
-    );
+    expect(faultsOf({ nutSlots: 'four' })).toEqual({
+      nutSlots: { id: 'job.number', params: { label: { id: 'sleeve-bearing.nutSlots', params: {} } } },
+    });
+    expect(faultsOf({ boreMm: 'wide' }).boreMm).toMatchObject({ id: 'quantities.notLengthWriteAs0' });
+    expect(faultsOf({ washerTabs: '2.5' })).toEqual({
+      washerTabs: {
+        id: 'judgement.pathWhole',
+        params: { path: { id: 'sleeve-bearing.washerTabs', params: {} } },
+      },
+    });
+    expect(faultsOf({ boreMm: '900' })).toEqual({
+      boreMm: {
+        id: 'judgement.pathAtMost',
+        params: { path: { id: 'sleeve-bearing.bearingBore', params: {} }, max: 500 },
+      },
+    });
+    expect(faultsOf({ [formName('maker.torqueNm')]: '3 elephants' })['maker:torqueNm']).toMatchObject({
+      id: 'quantities.notTorqueUnitKnownHere',
+    });
     expect(Object.keys(faultsOf({ machine: '', position: '', boreMm: '' }))).toEqual([
       'machine',
       'position',
@@ -159,12 +171,18 @@ describe('the form of a survey', () => {
       const r = read(change);
       return 'faults' in r ? r.faults : {};
     };
-    expect(english(faults({ 'condition:boxBoreMm': '' })['condition:boxBoreMm'])).toMatch(
-      /Box bore is missing/,
-    );
-    expect(english(faults({ 'measures:coupling': 'yes' })['condition:speedRpm'])).toMatch(/Speed is missing/);
-    expect(english(faults({ 'condition:seat': 'throttle' })['condition:throttleBoreMm'])).toMatch(/throttle/);
-    expect(english(faults({ 'maker:finishUm': 'smooth' })['maker:finishUm'])).toMatch(/roughness/);
+    expect(faults({ 'condition:boxBoreMm': '' })['condition:boxBoreMm']).toMatchObject({
+      id: 'steps.condition.boxBoreMissingFaceJudged',
+    });
+    expect(faults({ 'measures:coupling': 'yes' })['condition:speedRpm']).toMatchObject({
+      id: 'steps.condition.speedMissingCouplingJudged',
+    });
+    expect(faults({ 'condition:seat': 'throttle' })['condition:throttleBoreMm']).toMatchObject({
+      id: 'steps.condition.boreThrottleMissing',
+    });
+    expect(faults({ 'maker:finishUm': 'smooth' })['maker:finishUm']).toMatchObject({
+      id: 'quantities.typeRoughnessSuchAs0',
+    });
     const none = Object.fromEntries(
       fieldsOf(conditionSetupSchema)
         .filter((f) => f.quantity === 'flag')
@@ -179,6 +197,8 @@ describe('the form of a survey', () => {
       { ...toForm(sleeveBearingTrade, full, 'mm'), 'measures:shaft': '' },
       'mm',
     );
-    expect(english('faults' in r && r.faults['measures:shaft'])).toMatch(/not measured/);
+    expect('faults' in r && r.faults['measures:shaft']).toMatchObject({
+      id: 'job.nothingFittedShaftNotMeasured',
+    });
   });
 });

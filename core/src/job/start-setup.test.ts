@@ -255,7 +255,9 @@ describe('what the form asks as it stands', () => {
       { ...toForm(sleeveBearingTrade, start, 'mm'), 'lock:by': 'clip', 'lock:nutDeg': '0 ninety' },
       'mm',
     );
-    expect(english('faults' in bad && bad.faults['lock:nutDeg'])).toMatch(/degrees with blanks/);
+    expect('faults' in bad && bad.faults['lock:nutDeg']).toMatchObject({
+      id: 'job.degreesBlanksBetweenThemSuch',
+    });
   });
 });
 
@@ -278,8 +280,8 @@ describe('packing from what the store keeps', () => {
   it('can be said otherwise for one job; what is no number is told in words', () => {
     const field = { name: 'stockMm', label: 'Sections in the store, mm', quantity: 'list' } as never;
     expect(readField(field, '8 9,5; 12', 'in')).toEqual({ value: [8, 9.5, 12] });
-    expect(english(readField(field, '8 or so', 'mm'))).toEqual({
-      message: 'Sections in the store, mm: numbers with blanks between them, such as 8 9.5 12.',
+    expect(readField(field, '8 or so', 'mm')).toEqual({
+      message: { id: 'job.numbersBlanksBetweenThemSuch', params: { label: 'Sections in the store, mm' } },
     });
   });
 });

@@ -6,7 +6,7 @@ import { summarise } from './summary.ts';
 
 describe('a job in one line', () => {
   it('says where it stands and what to do, at every stage', () => {
-    expect(english(summarise(hand().state))).toMatchObject({
+    expect(summarise(hand().state)).toMatchObject({
       present: 'safe',
       held: null,
       readings: 0,
@@ -15,10 +15,10 @@ describe('a job in one line', () => {
     expect(english(summarise(hand().safe().survey(round).state).act)).toMatch(/read the verdict/);
     expect(english(summarise(toTarget().state).act)).toMatch(/before its final place/);
     expect(english(summarise(toDriveUp().drive(0, 0.1, 0.1).state).act)).toMatch(/one eighth/);
-    expect(english(summarise(whole().state))).toMatchObject({
+    expect(summarise(whole().state)).toMatchObject({
       present: null,
       signedBy: 'Asta',
-      act: 'Signed by Asta.',
+      act: { id: 'job.signed' },
       verdict: 'accept',
     });
   });
@@ -36,12 +36,12 @@ describe('a job in one line', () => {
 
   it('a stop holds the job like a pin, with its reason', () => {
     const h = toDriveUp().drive(0, 0.1, 0.1).drive(225, 0.02, 0.02);
-    expect(english(summarise(h.state))).toMatchObject({
+    expect(summarise(h.state)).toMatchObject({
       verdict: 'reject',
-      held: expect.stringMatching(/Over-driven/),
+      held: { id: 'arithmetic.bearings.overDrivenLeftUnderLeast' },
     });
     h.act('dismount', undefined, 'too far');
-    expect(english(summarise(h.state))).toMatchObject({ attempt: 2, present: 'inboard', held: null });
+    expect(summarise(h.state)).toMatchObject({ attempt: 2, present: 'inboard', held: null });
   });
 });
 

@@ -6,7 +6,6 @@ import { settle } from '../metrology/settle.ts';
 import { doubtOfMean } from '../metrology/uncertainty.ts';
 import { say } from '../quantities/say.ts';
 import { limitInForce } from '../sources/limits.ts';
-import { english } from '../testing/english.ts';
 import { betweenAngles, judgeUpper, upperBeam } from './judge.ts';
 
 const limit = limitInForce(runoutLimits(60), 'flat');
@@ -53,7 +52,10 @@ describe('a value that may be too large', () => {
     const few = { tirMm: 0.04, missedMm: 0.006, few: true };
     const more = betweenAngles(few, 0.001, 0.05, 4);
     expect(judged(0.04, 0.001, { more }).verdict).toBe('too-close');
-    expect(english(judged(0.04, 0.001, { more }).remedy)).toBe('Read the turn at 8 angles.');
+    expect(judged(0.04, 0.001, { more }).remedy).toMatchObject({
+      id: 'judgement.readTurnAngles',
+      params: { angles: 8 },
+    });
     expect(betweenAngles({ ...few, tirMm: 0.02 }, 0.004, 0.05, 4)).toBeUndefined();
     // What hides between them is more than the gauge’s own doubt: that is said, and does not stop an accept by itself.
     expect(betweenAngles({ tirMm: 0.02, missedMm: 0.01, few: false }, 0.001, 0.05, 6)).toMatchObject({
@@ -90,7 +92,7 @@ describe('a value that may be too large', () => {
 
 it('the beam stands level at nothing, with the limit in force as its stop and the other schools beside it', () => {
   const beam = upperBeam('TIR', 0.031, 0.004, limit, 'accept', ['doubt']);
-  expect(english(beam)).toMatchObject({
+  expect(beam).toMatchObject({
     target: 0,
     upper: 0.05,
     value: 0.031,

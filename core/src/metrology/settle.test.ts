@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decisionSum } from '../judgement/decision-sum.ts';
-import { english } from '../testing/english.ts';
 import { decide } from './decision.ts';
 import { saySettle, settle } from './settle.ts';
 import { meanUncertainty, readingUncertainty } from './uncertainty.ts';
@@ -28,10 +27,19 @@ describe('how many more readings would settle it', () => {
   });
 
   it('says so in words: some more, a finer gauge, or nobody', () => {
-    expect(english(saySettle({ more: 1, stepMm: 0.004 }, 'there'))).toMatch(/^One more reading there/);
-    expect(english(saySettle({ more: 3, stepMm: 0.004 }, 'there'))).toMatch(/^3 more readings there/);
-    expect(english(saySettle({ more: null, stepMm: 0.004 }, 'there'))).toMatch(/steps 0.0040 mm or finer/);
-    expect(english(saySettle({ more: null, stepMm: 0.00001 }, 'there'))).toMatch(/lead hand/);
+    expect(saySettle({ more: 1, stepMm: 0.004 }, 'there')).toMatchObject({
+      id: 'metrology.wouldSettleIfTheyAgree',
+    });
+    expect(saySettle({ more: 3, stepMm: 0.004 }, 'there')).toMatchObject({
+      id: 'metrology.wouldSettleIfTheyAgree',
+    });
+    expect(saySettle({ more: null, stepMm: 0.004 }, 'there')).toMatchObject({
+      id: 'metrology.noNumberReadingsGaugeSettles',
+      params: { step: { mm: 0.004, digits: 4 } },
+    });
+    expect(saySettle({ more: null, stepMm: 0.00001 }, 'there')).toMatchObject({
+      id: 'metrology.standsLimitItselfNoGauge',
+    });
   });
 });
 
@@ -54,11 +62,11 @@ describe('decision sum against the GUM, by hand', () => {
     // If they scatter as these: n = 5: pooled 0.00089443/√5 = 0.0004, step 0.0002582, u 0.0004761, t(18.06) 2.104: U 0.0010017, still
     // over the margin; n = 6 is under it.
     expect(values.moreReadings).toBe(3);
-    expect(english(findings[0]?.remedy)).toMatch(/^3 more readings/);
+    expect(findings[0]?.remedy).toMatchObject({ id: 'metrology.wouldSettleIfTheyAgree' });
     // All on one step the step's share of U alone, 2 × 0.00057735, is more than the margin: no number of readings settles it.
     const one = decisionSum({ readingsMm: [0.049, 0.049, 0.049], stepMm: 0.002, upperMm: 0.05 });
     expect(one.values.moreReadings).toBeNull();
-    expect(english(one.findings[0]?.remedy)).toMatch(/^No number of readings with this gauge/);
+    expect(one.findings[0]?.remedy).toMatchObject({ id: 'metrology.noNumberReadingsGaugeSettles' });
   });
   it('the one-sided rule guards with 1.65 u: U = 0.00106, still too close here, inside at 0.0488', () => {
     expect(

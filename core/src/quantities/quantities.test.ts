@@ -47,8 +47,11 @@ describe('lengths as people say them', () => {
     const blade = (mm: number) => mm >= 0.02 && mm <= 1;
     expect(leadingPoint('.0015', blade)).toEqual({ mm: expect.closeTo(0.0381, 9) });
     expect(leadingPoint('.10', blade)).toEqual({ mm: 0.1 });
-    expect(english(leadingPoint('.03', blade))).toEqual({
-      ask: expect.stringMatching(/0\.030 mm or 0\.0300 in/),
+    expect(leadingPoint('.03', blade)).toEqual({
+      ask: {
+        id: 'quantities.couldWrite',
+        params: { t: '.03', formatLength: '0.030 mm', formatLength2: '0.0300 in', replace: '0.03' },
+      },
     });
     expect(leadingPoint('0.03', blade)).toBeNull();
     expect(leadingPoint('.03 in', blade)).toBeNull();
@@ -136,11 +139,11 @@ describe('torques and angles', () => {
     expect(parseAngle('1/16 turn')).toEqual({ ok: true, deg: 22.5 });
     expect(parseAngle('3 eighths')).toEqual({ ok: true, deg: 135 });
     expect(parseAngle('a bit').ok).toBe(false);
-    expect(english([0, 45, 90, 112.5, 33].map(sayNutAngle))).toEqual([
-      'zero',
-      '1 eighth',
-      '2 eighths',
-      '5 sixteenths',
+    expect([0, 45, 90, 112.5, 33].map(sayNutAngle)).toEqual([
+      { id: 'quantities.zero', params: {} },
+      { id: 'quantities.n1Eighth', params: {} },
+      { id: 'quantities.eighths', params: { n: 2 } },
+      { id: 'quantities.sixteenths', params: { n: 5 } },
       '33°',
     ]);
   });

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BoltTick } from '../engine/state.ts';
-import { english } from '../testing/english.ts';
 import { type BoltSpec, nextBolt, openIn, passesOf, ROUNDS_MOST, rounds, withRounds } from './bolt-passes.ts';
 
 const spec = (more: Partial<BoltSpec> = {}): BoltSpec => ({
@@ -83,7 +82,11 @@ describe('the passes of a set of bolts', () => {
     const [hand, last, ...rest] = passesOf(s, 100);
     expect(hand?.order).not.toContain(3);
     expect(hand?.order).not.toContain(7);
-    expect(english(last)).toMatchObject({ name: 'Last 2', kind: 'hand', order: [3, 7] });
+    expect(last).toMatchObject({
+      name: { id: 'steps.last', params: { count: 2 } },
+      kind: 'hand',
+      order: [3, 7],
+    });
     expect(rest[0]?.torqueNm).toBeGreaterThan(0);
     // What is still filled is not offered, though its turn may have come.
     const values = { spec: s, torque: { torqueNm: 100, source: 'maker' as const }, settling: [] };
@@ -114,7 +117,7 @@ describe('another round', () => {
       moved: bolt === 3 && pass >= base - 1 && pass < base + 2,
     }));
     expect(moving.passes).toHaveLength(base + 3);
-    expect(english(moving.passes.at(-1)?.name)).toBe('Round 4');
+    expect(moving.passes.at(-1)?.name).toMatchObject({ id: 'steps.round', params: { i: 4 } });
   });
 
   it('a seating loop ends with the first whole round within its angle', () => {

@@ -84,7 +84,7 @@ describe('the paired gauge', () => {
   it('gives what its port sent last, in mm, with the line as it came', () => {
     live();
     FakeSource.last.send(['angle', '+45.0 deg'], ['dial', '+0.012 mm'], ['micrometer', '+2.3622 in']);
-    expect(english(feed.takeReading('dial', 45))).toMatchObject({ value: 0.012, raw: '+0.012 mm' });
+    expect(feed.takeReading('dial', 45)).toMatchObject({ value: 0.012, raw: '+0.012 mm' });
     const mic = feed.takeReading('micrometer', null);
     expect('value' in mic && mic.value).toBeCloseTo(59.99988, 5);
     expect(feed.portFor(['dial'])).toBe('dial');
@@ -95,18 +95,22 @@ describe('the paired gauge', () => {
   it('gives nothing while the shaft still turns, when the value is old, when a line is no value', () => {
     live();
     FakeSource.last.send(['angle', '+40.0 deg'], ['dial', '+0.012 mm']);
-    expect(english(feed.takeReading('dial', 45))).toEqual({
-      message: expect.stringMatching(/still turning/),
+    expect(feed.takeReading('dial', 45)).toEqual({
+      message: { id: 'page.data.shaftStillTurningTakeWhen', params: {} },
     });
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.012 });
     clock += 1600;
-    expect(english(feed.takeReading('dial', null))).toEqual({
-      message: expect.stringMatching(/no value just now/),
+    expect(feed.takeReading('dial', null)).toEqual({
+      message: { id: 'page.data.gaugeHasSentNoValue', params: {} },
     });
     FakeSource.last.send(['dial', 'ERR 7']);
-    expect(english(feed.takeReading('dial', null))).toEqual({ message: expect.stringMatching(/ERR 7/) });
+    expect(feed.takeReading('dial', null)).toEqual({
+      message: { id: 'instruments.gaugeSentWhichNoValue', params: { raw: 'ERR 7' } },
+    });
     FakeSource.last.send(['dial', '+12.0 deg']);
-    expect(english(feed.takeReading('dial', null))).toEqual({ message: expect.stringMatching(/no length/) });
+    expect(feed.takeReading('dial', null)).toEqual({
+      message: { id: 'page.data.gaugeSendsNoNothingTaken', params: { raw: '+12.0 deg', name: 'length' } },
+    });
   });
 
   it('a drop takes the value away, is told once, and the feed comes back with the shaft as it was', async () => {
@@ -118,15 +122,15 @@ describe('the paired gauge', () => {
     FakeSource.last.fail();
     FakeSource.last.fail();
     expect(told).toHaveBeenCalledTimes(1);
-    expect(english(feed.takeReading('dial', null))).toEqual({
-      message: expect.stringMatching(/feed stopped/),
+    expect(feed.takeReading('dial', null)).toEqual({
+      message: { id: 'page.data.feedStoppedNoValueTaken', params: {} },
     });
     moves = [];
     FakeSource.last.open();
     await settled();
     expect(moves).toEqual([{ shaft: 'bent', atMm: 30, angleDeg: 90 }]);
-    expect(english(feed.takeReading('dial', null))).toEqual({
-      message: expect.stringMatching(/no value just now/),
+    expect(feed.takeReading('dial', null)).toEqual({
+      message: { id: 'page.data.gaugeHasSentNoValue', params: {} },
     });
     FakeSource.last.send(['dial', '+0.020 mm']);
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.02 });
@@ -139,8 +143,8 @@ describe('the paired gauge', () => {
     expect(feed.takeReading('drops', null, 'count')).toMatchObject({ value: 44 });
     await feed.moveHand({ minutes: 20, flats: 4 });
     FakeSource.last.sendAfter(moves.length - 1, ['drops', '43 dpm'], ['dial', '+0.012 mm']);
-    expect(english(feed.takeReading('drops', null, 'count'))).toEqual({
-      message: expect.stringMatching(/no value just now/),
+    expect(feed.takeReading('drops', null, 'count')).toEqual({
+      message: { id: 'page.data.gaugeHasSentNoValue', params: {} },
     });
     expect(feed.takeReading('dial', null)).toMatchObject({ value: 0.012 });
     FakeSource.last.sendAfter(moves.length, ['drops', '31 dpm']);
@@ -156,7 +160,9 @@ describe('the paired gauge', () => {
     feed.unpair();
     vi.advanceTimersByTime(10_000);
     expect(FakeSource.opened).toBe(2);
-    expect(english(feed.takeReading('dial', null))).toEqual({ message: 'No gauge is paired.' });
+    expect(feed.takeReading('dial', null)).toEqual({
+      message: { id: 'page.data.noGaugePaired', params: {} },
+    });
   });
 
   it('moves of the hand go one after the other; those overtaken are left out, and a turn is not cut off by an old place', async () => {

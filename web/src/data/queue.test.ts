@@ -1,4 +1,3 @@
-import { english } from '../../../core/src/testing/english.ts';
 import 'fake-indexeddb/auto';
 import type { JobEvent } from '@fulcrant/core/job';
 import { IDBFactory } from 'fake-indexeddb';
@@ -142,7 +141,7 @@ describe('the queue on the device', () => {
     await settled(empty);
     await queue.enqueue(event());
     await settled(empty);
-    expect(english(await shelf.allAside())).toEqual([{ event: first, reason: 'Not yet.' }]);
+    expect(await shelf.allAside()).toEqual([{ event: first, reason: 'Not yet.' }]);
     await queue.retryAside(first.id);
     await settled(async () => (await empty()) && (await shelf.allAside()).length === 0);
     expect(posted.at(-1)?.events[0]?.id).toBe(first.id);
@@ -154,7 +153,7 @@ describe('the queue on the device', () => {
     const e = event();
     await queue.enqueue(e);
     await settled(empty);
-    expect(english(await shelf.allAside())).toEqual([{ event: e, reason: 'The body is too large.' }]);
+    expect(await shelf.allAside()).toEqual([{ event: e, reason: 'The body is too large.' }]);
     await queue.forgetAside(e.id);
     expect(await shelf.allAside()).toEqual([]);
   });

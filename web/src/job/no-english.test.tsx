@@ -1,7 +1,8 @@
 import type { Setup } from '@fulcrant/core/job';
-import { ENGLISH, PSEUDO, speak } from '@fulcrant/core/messages';
+import { PSEUDO, speak } from '@fulcrant/core/messages';
 import { cleanup } from '@testing-library/react';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ENGLISH } from '../../../core/src/testing/english.ts';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';
 import { freshJob, openPage } from '../testing/open.tsx';
 import { FakeServer } from '../testing/server.ts';

@@ -29,8 +29,8 @@ describe('a plan adopted', () => {
     expect(adopted(with_)).toEqual(
       carried.placed.map((p) => expect.objectContaining({ id: p.id, start: p.start })),
     );
-    expect(english(boundOf(with_))).toEqual({ end: end - 60, by: 'asta' });
-    expect(english(boundOf(OUTAGE))).toEqual({ end: 0, by: '' });
+    expect(boundOf(with_)).toEqual({ end: end - 60, by: 'asta' });
+    expect(boundOf(OUTAGE)).toEqual({ end: 0, by: '' });
   });
 
   it('what has no place is left out of it', () => {
@@ -62,7 +62,7 @@ describe('a plan adopted', () => {
     ];
     const round = networkOf({ ...OUTAGE, bindings: [...OUTAGE.bindings, ...links] } as Outage, KNOWN);
     const told = movedOn(round, placed);
-    expect(english(told.fault)).toMatch(/wait for each other/);
+    expect(told.fault).toMatchObject({ id: 'page.outage.waitForEachOther' });
     for (const job of [OUTAGE.jobs[0], OUTAGE.jobs[1]]) expect(english(told.fault)).toContain(job?.position);
   });
 
@@ -93,19 +93,18 @@ describe('a piece put elsewhere by hand', () => {
       const then = moved(OUTAGE, KNOWN, placed, ...by, say);
       return 'refused' in then ? then.refused : null;
     };
-    expect(english(refused(piece, -15, null))).toBe('That lies in the past.');
+    expect(refused(piece, -15, null)).toMatchObject({ id: 'page.outage.liesPast' });
     const skill = net.pieces.get(piece)?.skill ?? '';
     const unable = OUTAGE.crew.find((c) => !c.skills.includes(skill as never));
-    expect(english(refused(piece, at(piece).start, unable?.id ?? null))).toBe(
-      `${unable?.name} is not down for ${skill}.`,
-    );
-    expect(english(refused('no such piece', 60, null))).toMatch(/never moved/);
+    expect(refused(piece, at(piece).start, unable?.id ?? null)).toMatchObject({ id: 'page.outage.notDown' });
+    expect(refused('no such piece', 60, null)).toMatchObject({ id: 'page.outage.whatBegunDoneNeverMoved' });
     // The last piece of a job cannot begin with the outage: it waits for those before it.
     const last = [...net.pieces.values()].filter((p) => p.job.key === 'f' && !p.waits).at(-1);
     const id = [...net.pieces].find(([, p]) => p === last)?.[0] ?? '';
-    expect(english(refused(id, net.now + 60, null))).toMatch(
-      /^Fan 3, Drive end: .+ (waits for Fan 3, |has no place|lies|is)/,
-    );
+    expect(refused(id, net.now + 60, null)).toMatchObject({
+      id: 'page.outage.waitsFor',
+      params: { machine: 'Fan 3' },
+    });
   });
 
   it('at night, when nobody of the crew works, it has no place', () => {

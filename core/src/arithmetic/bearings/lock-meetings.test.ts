@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { english } from '../../testing/english.ts';
 import { lockAlignment, lockMeetings, patternAngles } from './lock-alignment.ts';
 import { lockMeasure, lockMeets } from './lock-stops.ts';
 
@@ -76,7 +75,10 @@ describe('which hole to which slot', () => {
       way: 'back',
     });
     expect(back.values.least).toMatchObject({ slot: 1, tab: 1, forwardDeg: 7, costMm: 0 });
-    expect(english(back.findings[0]?.reason)).toMatch(/Slot 1 meets tab 1 7\.0° back/);
+    expect(back.findings[0]?.reason).toMatchObject({
+      id: 'arithmetic.bearings.slotMeetsTabBack',
+      params: { slot: 1, tab: 1, forward: '7.0' },
+    });
   });
 
   it('no gap to the next of 17 tabs is over 360/17 = 21.2° (geometry)', () => {

@@ -20,9 +20,12 @@ describe('the stamp on the ring', () => {
     expect(readStamp(text)).toBeNull(),
   );
   it('a stamp that contradicts the fields is said beside it; one that says nothing of them is not', () => {
-    expect(english(stampAgainst('22218 K C3', { boreMm: 80, taper: 12, clearanceClass: 'CN' }))).toEqual([
-      'a bore of 90 mm, typed is 80',
-      'class C3, typed is normal',
+    expect(stampAgainst('22218 K C3', { boreMm: 80, taper: 12, clearanceClass: 'CN' })).toEqual([
+      { id: 'arithmetic.bearings.boreMmTyped', params: { bore: 90, bore2: 80 } },
+      {
+        id: 'arithmetic.bearings.classTyped',
+        params: { clearanceClass: 'C3', clearanceClass2: { id: 'arithmetic.bearings.normal', params: {} } },
+      },
     ]);
     expect(stampAgainst('22220 K', { boreMm: 100, taper: 12, clearanceClass: 'C4' })).toEqual([]);
     const wrong = check(setupSchema, { ...setup, partNumber: '22218 K C3' });

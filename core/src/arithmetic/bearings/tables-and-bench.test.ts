@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { english } from '../../testing/english.ts';
 import { clearanceClass } from './clearance-class.ts';
 import { classBand, clearanceBands, mountingLimits, mountingRanges } from './clearance-table.ts';
 import { interferenceFit } from './interference.ts';
@@ -119,7 +118,7 @@ describe('bench clearance', () => {
 
   it('the maker’s class outranks the table', () => {
     const r = bench([pair(0.13), pair(0.13), pair(0.13)], { makerLowerMm: 0.12, makerUpperMm: 0.15 });
-    expect(english(r.findings.find((f) => f.code === 'bench.class'))).toMatchObject({
+    expect(r.findings.find((f) => f.code === 'bench.class')).toMatchObject({
       verdict: 'accept',
       source: 'maker',
     });

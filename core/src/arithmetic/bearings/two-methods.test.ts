@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parsePressure } from '../../quantities/pressure.ts';
 import { formatTemperature, parseTemperature } from '../../quantities/temperature.ts';
-import { english } from '../../testing/english.ts';
 import { alternateHalves, boltPattern, seatingPasses } from '../bolting/pattern.ts';
 import { setScrewPasses } from '../bolting/set-screws.ts';
 import { greaseCompatibility, THICKENERS } from '../lubrication/compatibility.ts';
@@ -79,7 +78,7 @@ describe('heat', () => {
     // Where the outside is not known: 1.6 × bore, and said to be an estimate.
     const guess = thermalShift({ boreMm: 100, shaftOverRingK: 20 });
     expect(guess.values.lostMm).toBeCloseTo(0.03744, 6);
-    expect(english(guess.findings[0]?.reason)).toMatch(/an estimate/);
+    expect(guess.findings[0]?.reason).toMatchObject({ id: 'arithmetic.bearings.shaftKThanRingClearance' });
     expect(thermalShift({ boreMm: 100, shaftOverRingK: 0 }).values.lostMm).toBe(0);
     expect(thermalShift({ boreMm: 100, shaftOverRingK: -20 }).values.lostMm).toBeLessThan(0);
   });
@@ -150,10 +149,13 @@ describe('bolts of a split part and set screws', () => {
       [3, 4],
       [1, 2, 3, 4],
     ]);
-    expect(english(setScrewPasses(0, 3, 12).map((p) => p.name))).toEqual([
-      'Cup points, snug',
-      'Cup points, to torque',
-      'All once round',
+    expect(setScrewPasses(0, 3, 12).map((p) => p.name)).toEqual([
+      { id: 'arithmetic.bolting.snug', params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } } },
+      {
+        id: 'arithmetic.bolting.torque',
+        params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } },
+      },
+      { id: 'arithmetic.bolting.allOnceRound', params: {} },
     ]);
     expect(() => setScrewPasses(0, 0, 12)).toThrow(RangeError);
   });

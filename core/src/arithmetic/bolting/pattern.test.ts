@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { english } from '../../testing/english.ts';
 import { alternateHalves, crosswiseCircle, crosswiseRectangle } from './pattern.ts';
 import { setScrewPasses } from './set-screws.ts';
 
@@ -66,14 +65,44 @@ describe('crosswise', () => {
 
 describe('set screws of a collar', () => {
   it('dogs snug and to torque, then cups, then all once round', () => {
-    expect(
-      english(setScrewPasses(2, 4, 10).map((p) => [p.name, p.kind, p.torqueNm, [...p.order].sort()])),
-    ).toEqual([
-      ['Dog points, snug', 'hand', null, [1, 2]],
-      ['Dog points, to torque', 'torque', 10, [1, 2]],
-      ['Cup points, snug', 'hand', null, [3, 4, 5, 6]],
-      ['Cup points, to torque', 'torque', 10, [3, 4, 5, 6]],
-      ['All once round', 'round', 10, [1, 2, 3, 4, 5, 6]],
+    expect(setScrewPasses(2, 4, 10).map((p) => [p.name, p.kind, p.torqueNm, [...p.order].sort()])).toEqual([
+      [
+        {
+          id: 'arithmetic.bolting.snug',
+          params: { name: { id: 'arithmetic.bolting.dogPoints', params: {} } },
+        },
+        'hand',
+        null,
+        [1, 2],
+      ],
+      [
+        {
+          id: 'arithmetic.bolting.torque',
+          params: { name: { id: 'arithmetic.bolting.dogPoints', params: {} } },
+        },
+        'torque',
+        10,
+        [1, 2],
+      ],
+      [
+        {
+          id: 'arithmetic.bolting.snug',
+          params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } },
+        },
+        'hand',
+        null,
+        [3, 4, 5, 6],
+      ],
+      [
+        {
+          id: 'arithmetic.bolting.torque',
+          params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } },
+        },
+        'torque',
+        10,
+        [3, 4, 5, 6],
+      ],
+      [{ id: 'arithmetic.bolting.allOnceRound', params: {} }, 'round', 10, [1, 2, 3, 4, 5, 6]],
     ]);
   });
   it('one screw alone is still snugged, tightened and gone over; none is no collar', () => {

@@ -150,7 +150,9 @@ describe('critical path', () => {
       { id: 'c', minutes: 1, after: [{ id: 'b' }] },
     ];
     expect(new Set(circleIn({ tasks: round }))).toEqual(new Set(['a', 'b', 'c']));
-    expect(english(faultsOf({ tasks: round, units: [], pools: [] })[0]?.message)).toMatch(/circle/);
+    expect(faultsOf({ tasks: round, units: [], pools: [] })[0]?.message).toMatchObject({
+      id: 'arithmetic.planning.theseWaitEachOtherCircle',
+    });
   });
 });
 

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { say } from '../../quantities/say.ts';
-import { english } from '../../testing/english.ts';
 import { chanceOf } from '../../testing/random-hand.ts';
 import { type StationVector, shaftBend } from './bend.ts';
 import { type RunoutInput, runout } from './runout.ts';
@@ -59,9 +58,9 @@ describe('run-out', () => {
   it('over the limit is a stop with the remedy of its shape', () => {
     const oval = at60(turn(12, (a) => 0.05 * Math.cos(2 * rad(a))));
     expect(verdict(oval, 'runout.tir')).toBe('reject');
-    expect(english(oval.findings[0]?.remedy)).toMatch(/high sides/);
+    expect(oval.findings[0]?.remedy).toMatchObject({ id: 'arithmetic.shaft.dressHighSidesSleeveShaft' });
     const bent = at60(turn(12, (a) => 0.05 * Math.cos(rad(a))));
-    expect(english(bent.findings[0]?.remedy)).toMatch(/more stations/);
+    expect(bent.findings[0]?.remedy).toMatchObject({ id: 'arithmetic.shaft.indicateMoreStationsTellBent' });
   });
 
   it('within doubt of the limit it says how many readings would settle it', () => {
@@ -169,7 +168,7 @@ describe('bent, off centre or bruised', () => {
     });
     expect(bruise.values.diagnosis).toBe('local');
     expect(bruise.values.localStation).toBe(1);
-    expect(english(bruise.findings[0]?.remedy)).toMatch(/file/);
+    expect(bruise.findings[0]?.remedy).toMatchObject({ id: 'arithmetic.shaft.feelSpotFileHighSpot' });
   });
   it('a kink is found where the vectors pass through nothing', () => {
     const v = shaftBend({ stations: [station(0, 0.02, 210), station(100, 0.02), station(200, 0.06)] }).values;

@@ -50,9 +50,11 @@ describe('gaps of a gland', () => {
   it('are felt at the quarters, each once, and nowhere else', () => {
     const h = at(cartridgeSeal, 'gland-gaps');
     expect(report(h, 'gland-gaps')?.next?.key).toBe('gap/0');
-    expect(english(placeAt(h.state, 'gland-gaps', 'gap/45'))).toBe('There is no such place here.');
+    expect(placeAt(h.state, 'gland-gaps', 'gap/45')).toMatchObject({ id: 'steps.thereNoSuchPlaceHere' });
     h.read('gland-gaps', 'gap/0', 0.5, 'feeler');
-    expect(english(placeAt(h.state, 'gland-gaps', 'gap/0'))).toMatch(/entered already/);
+    expect(placeAt(h.state, 'gland-gaps', 'gap/0')).toMatchObject({
+      id: 'steps.enteredAlreadyWithdrawReasonEnter',
+    });
     expect(english(report(h, 'gland-gaps')?.findings[0]?.reason)).toContain('3 of 4 gaps');
   });
 
@@ -73,7 +75,7 @@ describe('gaps of a gland', () => {
     expect(verdictOf(soft, 'gland-gaps', 'gland.spread')).toBe('caution');
     const wide = at({ ...cartridgeSeal, maker: { glandSpreadMm: 0.2 } }, 'gland-gaps');
     for (const [i, mm] of tilted.entries()) wide.read('gland-gaps', `gap/${90 * i}`, mm, 'feeler');
-    expect(english(report(wide, 'gland-gaps')?.findings[0])).toMatchObject({
+    expect(report(wide, 'gland-gaps')?.findings[0]).toMatchObject({
       verdict: 'accept',
       source: 'maker',
     });
@@ -218,9 +220,9 @@ describe('the break-in', () => {
 
   it('begins with a count, and its readings come in their row', () => {
     const h = at(packing, 'breakin');
-    expect(english(placeAt(h.state, 'breakin', 'flats/1'))).toMatch(/First count the drops/);
-    expect(english(placeAt(h.state, 'breakin', 'drops/2'))).toMatch(/one after the other/);
-    expect(english(placeAt(h.state, 'breakin', 'gland/1'))).toMatch(/First count the drops/);
+    expect(placeAt(h.state, 'breakin', 'flats/1')).toMatchObject({ id: 'packing.firstCountDropsAsStarts' });
+    expect(placeAt(h.state, 'breakin', 'drops/2')).toMatchObject({ id: 'packing.readingsComeOneAfterOther' });
+    expect(placeAt(h.state, 'breakin', 'gland/1')).toMatchObject({ id: 'packing.firstCountDropsAsStarts' });
   });
 
   it('lets it leak before the first flat, says until when, and then asks for one', () => {

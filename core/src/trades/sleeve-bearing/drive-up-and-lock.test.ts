@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { english } from '../../testing/english.ts';
 import { asta, hand, imke, refuses, step, toDriveUp, toLock } from '../../testing/test-stand.ts';
 import type { DriveUpStepValues } from './drive-up.ts';
 
@@ -23,7 +22,7 @@ describe('drive-up and lock', () => {
 
   it('over-driven is a stop: no reading, no signature helps, only dismounting and a new zero', () => {
     const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(225, 0.025, 0.025);
-    expect(english(step(h, 'driveup').blocking[0])).toMatchObject({
+    expect(step(h, 'driveup').blocking[0]).toMatchObject({
       code: 'driveup.over-driven',
       acceptable: false,
     });
@@ -85,7 +84,7 @@ describe('drive-up and lock', () => {
     const v = step(h, 'driveup').report?.values as DriveUpStepValues;
     expect(v.reductionMm).toBeCloseTo(0.037, 2);
     expect(v.place).toBe('short');
-    expect(english(told(h).act)).toMatch(/^Turn the nut/);
+    expect(told(h).act).toMatchObject({ id: 'sleeve-bearing.turnNutThenFeelBoth' });
     refuses(() => h.pass('driveup'), /taken out of/);
   });
 
@@ -95,7 +94,7 @@ describe('drive-up and lock', () => {
       .drive(45, 0.085, 0.085)
       .drive(90, 0.07, 0.07)
       .drive(135, 0.05, 0.05);
-    expect(english(told(h).act)).toMatch(/^In band/);
+    expect(told(h).act).toMatchObject({ id: 'sleeve-bearing.bandGoLock' });
     expect(told(h).next).toBe('deg135/A/2');
   });
 
@@ -106,8 +105,8 @@ describe('drive-up and lock', () => {
       .drive(45, 0.085, 0.085)
       .drive(90, 0.07, 0.07)
       .drive(135, 0.075, 0.025);
-    expect(english(told(h))).toMatchObject({
-      act: 'Square the outer ring, feel both rows again',
+    expect(told(h)).toMatchObject({
+      act: { id: 'sleeve-bearing.squareOuterRingFeelBoth' },
       next: 'deg135/A/2',
     });
     expect(told(h).codes).toContain('driveup.rows');
@@ -117,7 +116,7 @@ describe('drive-up and lock', () => {
     refuses(() => h.drive(180, 0.04, 0.04), /Square it and feel both rows again/);
     // Felt again square: the tilted pair counts no more, stays on the record, and is said.
     h.read('driveup', 'deg135/A/2', 0.05, 'feeler').read('driveup', 'deg135/B/2', 0.05, 'feeler');
-    expect(english(told(h).act)).toMatch(/^In band/);
+    expect(told(h).act).toMatchObject({ id: 'sleeve-bearing.bandGoLock' });
     expect(told(h).values?.clearanceMm).toBe(0.05);
     expect(told(h).report?.findings.map((f) => f.code)).toContain('driveup.rows-again');
     expect(h.state.readings.filter((r) => r.place.startsWith('deg135'))).toHaveLength(4);
@@ -128,7 +127,10 @@ describe('drive-up and lock', () => {
     const h = toDriveUp().drive(0, 0.1, 0.1).drive(90, 0.07, 0.07).drive(180, 0.04, 0.04);
     const v = step(h, 'driveup').report?.values as DriveUpStepValues;
     expect(v.place).toBe('past');
-    expect(english(told(h))).toMatchObject({ act: 'Stop turning: feel both rows again', next: 'deg180/A/2' });
+    expect(told(h)).toMatchObject({
+      act: { id: 'sleeve-bearing.stopTurningFeelBothRows' },
+      next: 'deg180/A/2',
+    });
     refuses(() => h.pass('driveup'), /past the end of the band/);
     refuses(() => h.drive(202.5, 0.035, 0.035), /turn no further/);
   });
@@ -169,7 +171,7 @@ describe('drive-up and lock', () => {
     refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
     h.read('lock', 'final/A/1', 0.055, 'feeler').read('lock', 'final/B/1', 0.055, 'feeler');
     expect(step(h, 'lock').blocking.map((f) => f.verdict)).toContain('too-close');
-    expect(english(step(h, 'lock').report?.act)).toMatch(/three times more, then bend/);
+    expect(step(h, 'lock').report?.act).toMatchObject({ id: 'sleeve-bearing.tooCloseCallFeelBoth' });
     refuses(() => h.pass('lock'), /too close/);
     refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
     for (const n of [2, 3, 4, 5])
