@@ -1,3 +1,4 @@
+import { say } from '@fulcrant/core/units';
 import '@fulcrant/core/every-trade';
 import { ROLE_SAID } from '@fulcrant/core/api';
 import { giveCode } from './auth/codes.ts';
@@ -11,7 +12,7 @@ import { freezeSigned } from './store/projections.ts';
 
 const DEMO_SIGN_INS = `
   Demo sign-ins (invented people, password ${DEMO_PASSWORD}):
-${PEOPLE.map((p) => `    ${p.name.padEnd(8)}${ROLE_SAID[p.role].join(': ')}`).join('\n')}
+${PEOPLE.map((p) => `    ${p.name.padEnd(8)}${ROLE_SAID[p.role].map((said) => say(said, 'mm')).join(': ')}`).join('\n')}
 `;
 
 /** Run once before serving, as the owner of the schema: migrations, rights, and the demo data the first time. */

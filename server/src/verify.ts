@@ -21,7 +21,7 @@ try {
       `${photos.photos} photographs looked at: ${photos.faults.length === 0 ? 'all hold' : `${photos.faults.length} do not hold`}.`,
     );
   const papers = await verifyCertificates(db, join(process.env.FULCRANT_DATA ?? '.data', 'photos'));
-  for (const fault of papers) console.error(fault);
+  for (const fault of papers) console.error(say(fault, 'mm'));
   process.exitCode = faults.length + photos.faults.length + papers.length === 0 ? 0 : 1;
 } finally {
   await db.sequelize.close();
