@@ -49,9 +49,11 @@ setLocale({
 export function withLabel(message: Text, path: string, label: Text): Text {
   if (isParts(message))
     return { ...message, parts: message.parts.map((m) => withLabel(m as Text, path, label)) };
-  return isMessage(message) && message.params.path === path
-    ? { ...message, params: { ...message.params, path: label } }
-    : message;
+  const at = isMessage(message) ? message.params.path : undefined;
+  if (!isMessage(message) || typeof at !== 'string' || !at.startsWith(path)) return message;
+  // Of a list the fault is of one row: what follows its name stays.
+  const named = at === path ? label : listOf([label, at.slice(path.length)], '');
+  return { ...message, params: { ...message.params, path: named } };
 }
 
 export type Checked<T> =

@@ -30,3 +30,4 @@ export { shaftFinish } from '../arithmetic/shaft/finish.ts';
 export { shaftPlay } from '../arithmetic/shaft/play.ts';
 export { runout } from '../arithmetic/shaft/runout.ts';
 export { runoutGrowth } from '../arithmetic/shaft/runout-growth.ts';
+export { withLabel } from '../judgement/sentences.ts';

@@ -5,6 +5,7 @@ import {
   listCalculators,
   type Pattern,
   runCalculator,
+  withLabel,
 } from '@fulcrant/core/calculators';
 import { lockFigure } from '@fulcrant/core/figures';
 import type { CalculatorResult } from '@fulcrant/core/judgement';
@@ -209,7 +210,7 @@ function BenchField({ name, label, property, optional, value, fault, onValue }: 
           onChange={(e) => onValue(e.target.value)}
         />
       )}
-      {fault && <Fault>{say(fault).replace(name, say(label))}</Fault>}
+      {fault && <Fault>{say(withLabel(fault, name, label))}</Fault>}
     </div>
   );
 }

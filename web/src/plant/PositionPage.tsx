@@ -165,7 +165,7 @@ function Jobs({ past }: { past: readonly PastJob[] }) {
                 {j.state === 'open' ? say(M.open2) : ''}
                 {j.partNumber ? `${j.partNumber} · ` : ''}
                 {j.rows
-                  .filter(([, v]) => !say(v).includes('–'))
+                  .filter(([, v]) => v !== '–')
                   .slice(0, 4)
                   .map(([k, v]) => `${say(inline(k, 'first'))} ${say(v)}`)
                   .join(' · ')}
