@@ -51,6 +51,7 @@ export const DRIVE_LABELS: Record<string, Text> = {
   mmPerS: M.vibrationMmSRms,
   machine: M.machine,
   support: M.stands,
+  critical: M.pumpMustNotFail,
   beforeMmPerS: M.beforeMmSRms,
   by: M.measured,
   readings: M.whatEachBeltSaid,

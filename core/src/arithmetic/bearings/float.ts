@@ -1,5 +1,6 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -32,6 +33,7 @@ export const ALPHA_STEEL = 11.7e-6;
 /**
  * Room a float bearing needs for the growth of its shaft, and where to set the ring in its seat: in the middle where that does,
  * else offset towards the fixed bearing, so that the larger gap lies in the direction of growth.
+ * @throws RangeError where the ring stands further off than its seat lets it
  * Source: ΔL = α·L·ΔT of shaft less base; common practice for the offset.
  */
 export function bearingFloat(input: FloatInput): CalculatorResult<FloatValues> {
@@ -41,6 +43,8 @@ export function bearingFloat(input: FloatInput): CalculatorResult<FloatValues> {
   const neededMm = Math.abs(growthMm) + margin;
   const grows = growthMm >= 0 ? 1 : -1;
   const offset = input.offsetMm ?? 0;
+  if (Math.abs(offset) > input.roomMm / 2 + 1e-9)
+    throw new MessageError(M.ringCannotStandThere({ most: len(input.roomMm / 2, 2) }));
   const sideMm = input.roomMm / 2 - grows * offset;
   const short = Math.max(0, neededMm - input.roomMm / 2);
   const setOffsetMm = short === 0 ? 0 : -grows * short;

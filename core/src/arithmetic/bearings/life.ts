@@ -8,7 +8,7 @@ export type LifeInput = {
   ratingKn: number;
   radialKn: number;
   axialKn?: number | undefined;
-  /** Factors of the load, by the maker; 1 and 0 where left out. */
+  /** Factors of the load, by the maker; wanted where there is an axial load. */
   x?: number | undefined;
   y?: number | undefined;
   speedRpm: number;
@@ -45,13 +45,15 @@ export const goneBy = (hours: number, l10Hours: number): number =>
  * Basic rating life from load and speed: L₁₀ = (C/P)^p million turns, p = 3 for balls and 10/3 for rollers, times a₁ for another
  * reliability. Dirt, grease and a warm bearing shorten it; that is not in here.
  * Source: ISO 281, from memory.
- * @throws RangeError for a reliability not tabled
+ * @throws RangeError for a reliability not tabled, or an axial load without the maker’s factors
  * @example bearingLife({ kind: 'ball', ratingKn: 35.1, radialKn: 5, speedRpm: 1000 }).values.hours // about 5766
  */
 export function bearingLife(input: LifeInput): CalculatorResult<LifeValues> {
   const reliability = input.reliability ?? 90;
   const a1 = A1.find(([r]) => r === reliability)?.[1];
   if (a1 === undefined) throw new MessageError(M.reliabilityTabled909596);
+  if ((input.axialKn ?? 0) > 0 && (input.x === undefined || input.y === undefined))
+    throw new MessageError(M.axialWantsFactors);
   // With little axial load the radial alone counts.
   const loadKn = Math.max(
     input.radialKn,

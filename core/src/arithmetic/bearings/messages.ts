@@ -140,4 +140,6 @@ export const M = defineMessages('arithmetic.bearings', en, {
   warmBearingThenSlidesPlay: { heatToC: 'temperature', play: 'length' },
   whereNextTabMeetsSlot: { worstCost: 'length', worst: 'text' },
   would: { likelyClass: 'text' },
+  seatIsAShaft: { seat: 'text' },
+  ringCannotStandThere: { most: 'length' },
 });

@@ -193,6 +193,10 @@ describe('float and split race', () => {
         },
       ),
     );
+    // A ring cannot stand 8 off the middle of a seat that has 2 on each side.
+    expect(() => bearingFloat({ spanMm: 500, shaftOverBaseK: 30, roomMm: 4, offsetMm: -8 })).toThrow(
+      /cannot stand/,
+    );
     expect(bearingFloat({ spanMm: 6000, shaftOverBaseK: 100, roomMm: 2 }).findings[0]?.remedy).toMatchObject({
       id: 'arithmetic.bearings.seatTooNarrowGrowthHowever',
     });

@@ -2,7 +2,7 @@ import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num, temp } from '../../quantities/say.ts';
-import { iso286Limits } from '../shaft/tolerance.ts';
+import { iso286Limits, parseDesignation } from '../shaft/tolerance.ts';
 import { interferenceFit } from './interference.ts';
 import { M } from './messages.ts';
 
@@ -16,7 +16,7 @@ export type WarmFitInput = {
   /** Radial clearance before it is fitted. */
   clearanceMm?: number | undefined;
   ambientC?: number | undefined;
-  /** Play wanted as it goes on; a thousandth of the bore where left out. */
+  /** Play wanted as it goes on; `playFor` the bore where left out. */
   playMm?: number | undefined;
 };
 
@@ -43,11 +43,15 @@ const BORE_MINUS: ReadonlyArray<readonly [upto: number, micrometres: number]> = 
   [400, 40],
   [500, 45],
 ];
+/** Play a warm ring wants to go on without a stop, beside the interference: 0.02 to 0.05 mm by the bore. Common practice, no source. */
+const playFor = (boreMm: number): number => Math.min(0.05, Math.max(0.02, 0.0003 * boreMm));
 /** Growth of bearing steel, 1/K. Common value. */
 const GROWTH = 12e-6;
 /** Over this a ring wants the maker's word; over that it is never heated. Common practice, no source. */
 const CAUTION_C = 110;
 const STOP_C = 125;
+/** Smaller rings are pressed on cold as a rule: their bore grows too little. Common practice, no source. */
+const PRESSED_UNDER_MM = 50;
 /** What surfaces give as they are pressed smooth, on diameter: about this of a ground seat. Common practice, no source. */
 const SMOOTHING_MM = 0.002;
 
@@ -62,6 +66,8 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
   const { boreMm: d } = input;
   const minus = BORE_MINUS.find(([upto]) => d <= upto)?.[1];
   if (!(d >= 3) || minus === undefined) throw new MessageError(M.boresTabledHereFrom3);
+  if (input.seat !== undefined && parseDesignation(input.seat)?.hole === true)
+    throw new MessageError(M.seatIsAShaft({ seat: input.seat }));
   const seat =
     input.seatMm !== undefined
       ? { lowerMm: input.seatMm, upperMm: input.seatMm }
@@ -74,7 +80,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
   const leastMm = round(seat.lowerMm - d);
   const mostMm = round(seat.upperMm - (d - minus / 1000));
   const ambient = input.ambientC ?? 20;
-  const playMm = input.playMm ?? d / 1000;
+  const playMm = input.playMm ?? playFor(d);
   const heatToC = ambient + (Math.max(0, mostMm) + playMm) / (GROWTH * d);
   const bears = Math.max(0, mostMm - SMOOTHING_MM);
   const reduction =
@@ -96,7 +102,9 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
       reason: M.warmBearingThenSlidesPlay({ heatToC: temp(heatToC), play: len(playMm) }),
       params: { heatToC, playMm },
       limit: M.neverOver({ cautionC: temp(CAUTION_C), stopC: temp(STOP_C) }),
-      ...(heatToC > CAUTION_C ? { remedy: M.lessPlayCooledShaftMakers } : {}),
+      ...(heatToC > CAUTION_C
+        ? { remedy: d < PRESSED_UNDER_MM ? M.pressOnCold : M.lessPlayCooledShaftMakers }
+        : {}),
     },
     mostMm <= 0
       ? {

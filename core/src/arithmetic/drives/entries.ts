@@ -1,4 +1,4 @@
-import { array, number, object, string } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import { type Calculator, entry, mm, rule } from '../../judgement/entry.ts';
 import { beltTension } from './belt.ts';
 import { beltSet } from './belt-set.ts';
@@ -48,11 +48,10 @@ export const DRIVE_ENTRIES: readonly Calculator[] = [
     object({
       mmPerS: number().min(0).max(200).required(),
       machine: string()
-        .oneOf(['medium', 'large'] as const)
+        .oneOf(['medium', 'large', 'pump', 'large-pump'] as const)
         .required(),
-      support: string()
-        .oneOf(['rigid', 'flexible'] as const)
-        .required(),
+      support: string().oneOf(['rigid', 'flexible'] as const),
+      critical: boolean(),
       beforeMmPerS: number().min(0).max(200),
     }).noUnknown(),
     vibrationZone,

@@ -26,4 +26,5 @@ export const M = defineMessages('arithmetic.drives', en, {
   turnHandMeasureAgain: { slack: ['moveMotorOut', 'letMotor'] },
   twoWaysDifferNNote: { byFrequencyN: 'text', byDeflectionN: 'text' },
   zone: { v: 'velocity', zone: 'text', meaning: 'text' },
+  pumpZones: { a: 'count', b: 'count', c: 'count', critical: ['yes', 'no'] },
 });

@@ -99,4 +99,5 @@ export const M = defineMessages('arithmetic.seals', en, {
   wornNoTrendTowards: { worn: 'length', service: 'length' },
   wornYearDue: { worn: 'length', mmPerYear: 'length', trend: 'text' },
   yearReachesAfter: { level: 'length', slope: 'length', service: 'length', dueDays: 'text' },
+  liesLoose: { percent: 'text' },
 });

@@ -17,7 +17,11 @@ export type ORingValues = { stretch: number; sectionMm: number; squeeze: number;
 
 /** Squeeze of the section, least and most; most stretch; most of the groove it may fill. Common practice; ISO 3601-2 family, from memory. */
 const SQUEEZE = { static: [0.15, 0.3], moving: [0.08, 0.2] } as const;
+/** More crushes a ring, and it does not last. Common practice, no source. */
+const SQUEEZE_STOP = 0.4;
 const STRETCH_MOST = 0.05;
+/** So much too large it still lies in its groove as it is closed. Common practice, no source. */
+const LOOSE_MOST = 0.03;
 const FILL_MOST = 0.85;
 
 /**
@@ -26,8 +30,10 @@ const FILL_MOST = 0.85;
  * @example oRing({ insideMm: 49, sectionMm: 3.5, seatMm: 50, depthMm: 2.8, use: 'static' }).values.squeeze // about 0.19
  */
 export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
-  const stretch = (input.seatMm - input.insideMm) / (input.insideMm + input.sectionMm);
-  const sectionMm = input.sectionMm / Math.sqrt(1 + Math.max(-0.2, stretch));
+  const stretch = (input.seatMm - input.insideMm) / input.insideMm;
+  // What the section loses goes by the middle of the ring, which is stretched less than its inside.
+  const middle = (input.seatMm - input.insideMm) / (input.insideMm + input.sectionMm);
+  const sectionMm = input.sectionMm / Math.sqrt(1 + Math.max(-0.2, middle));
   const squeeze = (sectionMm - input.depthMm) / sectionMm;
   const width = input.grooveWidthMm;
   const fill = width === undefined ? null : ((Math.PI / 4) * sectionMm ** 2) / (width * input.depthMm);
@@ -38,7 +44,12 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
     {
       ...shared,
       code: 'o-ring.squeeze',
-      verdict: squeeze <= 0 ? 'reject' : squeeze < low || squeeze > high ? 'caution' : 'accept',
+      verdict:
+        squeeze <= 0 || squeeze > SQUEEZE_STOP
+          ? 'reject'
+          : squeeze < low || squeeze > high
+            ? 'caution'
+            : 'accept',
       reason: squeeze <= 0 ? M.notSqueezedAllDoesNot : M.squeezed({ percent: percent(squeeze) }),
       params: { squeeze: squeeze <= 0 ? null : percent(squeeze) },
       limit: M.to3({ percent: percent(low), percent2: percent(high) }),
@@ -48,21 +59,23 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
       ...shared,
       code: 'o-ring.stretch',
       verdict:
-        stretch > 2 * STRETCH_MOST || stretch < -0.03
+        stretch > 2 * STRETCH_MOST || stretch < -LOOSE_MOST
           ? 'reject'
-          : stretch > STRETCH_MOST
+          : stretch > STRETCH_MOST || stretch < -1e-9
             ? 'caution'
             : 'accept',
       reason:
-        stretch < 0
+        stretch < -LOOSE_MOST
           ? M.tooLargeSeatWillRuck({ percent: percent(-stretch) })
-          : M.stretched({ stretch: (100 * stretch).toFixed(1) }),
+          : stretch < -1e-9
+            ? M.liesLoose({ percent: (-100 * stretch).toFixed(1) })
+            : M.stretched({ stretch: (100 * stretch).toFixed(1) }),
       params: {
         stretch: stretch < 0 ? percent(-stretch) : null,
         stretch2: stretch < 0 ? null : 100 * stretch,
       },
       limit: M.up({ percent: percent(STRETCH_MOST) }),
-      ...(stretch > STRETCH_MOST || stretch < -0.03 ? { remedy: M.nextInsideDiameter } : {}),
+      ...(stretch > STRETCH_MOST || stretch < -1e-9 ? { remedy: M.nextInsideDiameter } : {}),
     },
   ];
   if (fill !== null)
@@ -81,7 +94,7 @@ export function oRing(input: ORingInput): CalculatorResult<ORingValues> {
     working: [
       {
         what: M.stretched2,
-        sum: M.thickMiddle({ section: len(sectionMm, 2), stretch: (100 * stretch).toFixed(1) }),
+        sum: M.thickMiddle({ section: len(sectionMm, 2), stretch: (100 * middle).toFixed(1) }),
       },
       {
         what: M.squeeze,

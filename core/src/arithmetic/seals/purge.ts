@@ -28,6 +28,8 @@ export type PurgeValues = {
 
 /** Gas stands at least 5 psi over the process, better 5 to 10. Common practice, no source. */
 const OVER_MPA = { least: 0.035, most: 0.07 } as const;
+/** Where the maker gives no most, gas over twice the process and this is a stop. Our own choice. */
+const SURELY_TOO_MUCH_MPA = 0.2;
 /** Bore of the throttle less shaft. Common practice, no source. */
 export const THROTTLE_CLEARANCE_MM = 0.13;
 const LINE_MM = 12.7;
@@ -54,7 +56,10 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
   const gaps = input.clearancesMm ?? [];
   const largestMm = gaps.length ? Math.max(...gaps) : null;
   const fit = gaps.length ? throttleFit(gaps) : null;
-  const mostMpa = input.mostOverMpa === undefined ? null : input.processMpa + input.mostOverMpa;
+  const mostMpa =
+    input.mostOverMpa === undefined
+      ? 2 * Math.max(0, input.processMpa) + SURELY_TOO_MUCH_MPA
+      : input.processMpa + input.mostOverMpa;
   const shared = { source: 'practice' as const, acceptable: true };
   const findings: Finding[] = [];
   const { gasMpa: gas } = input;
@@ -76,7 +81,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
             reason: M.gasOverProcessAsShould({ gas: pres(gas) }),
             params: { gas },
           }
-        : gas > highMpa && (mostMpa === null || gas <= mostMpa + 1e-9)
+        : gas > highMpa && gas <= mostMpa + 1e-9
           ? {
               ...shared,
               code: 'purge.pressure',
@@ -96,7 +101,7 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
                 process: pres(input.processMpa),
               }),
               params: { gas, gas2: Boolean(gas < lowMpa), processMpa: input.processMpa },
-              limit: M.to5({ low: pres(lowMpa), most: pres(mostMpa ?? highMpa) }),
+              limit: M.to5({ low: pres(lowMpa), most: pres(mostMpa) }),
               remedy: M.setRegulatorSealLosesGas,
             },
   );

@@ -253,6 +253,9 @@ describe('purge gas', () => {
     expect(verdict({ gasMpa: 0.21, mostOverMpa: 0.1 }, 'purge.pressure')).toBe('reject');
     expect(verdict({ processMpa: -0.05, gasMpa: 0 }, 'purge.pressure')).toBe('accept');
     expect(verdict({ gasMpa: 0.12 }, 'purge.pressure')).toBe('reject');
+    // Without the maker's most: over twice the process and 0.2 MPa (our own choice).
+    expect(verdict({ processMpa: 0.5, gasMpa: 5 }, 'purge.pressure')).toBe('reject');
+    expect(verdict({ processMpa: 0.5, gasMpa: 1.19 }, 'purge.pressure')).toBe('caution');
     expect(verdict({ regulators: 1 }, 'purge.regulators')).toBe('reject');
     // Opposite gaps add: 0.06, 0.065, 0.07 are 0.13 across; 0.13 all round is 0.26.
     expect(verdict({ clearancesMm: [0.06, 0.065, 0.07] }, 'purge.throttle')).toBe('accept');

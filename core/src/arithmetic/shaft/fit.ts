@@ -66,6 +66,21 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
   ];
   if (measuredMm !== null) {
     const inside = measuredMm >= leastMm - 1e-9 && measuredMm <= mostMm + 1e-9;
+    const parts = [
+      ['hole', input.holeMm ?? 0, hole],
+      ['shaft', input.shaftMm ?? 0, shaft],
+    ] as const;
+    for (const [part, mm, own] of parts)
+      if (mm < own.lowerMm - 1e-9 || mm > own.upperMm + 1e-9)
+        findings.unshift({
+          ...shared,
+          code: `fit.${part}`,
+          verdict: 'reject',
+          reason: M.outsideItsOwn({ part, size: len(mm) }),
+          params: { mm },
+          limit: M.to5({ lower: num(own.lowerMm), upper: len(own.upperMm) }),
+          remedy: M.measureBothAgainOneTemperature,
+        });
     findings.unshift({
       ...shared,
       code: 'fit.measured',

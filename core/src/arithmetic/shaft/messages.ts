@@ -109,4 +109,5 @@ export const M = defineMessages('arithmetic.shaft', en, {
   wornTrackDeepMarkNot: { value: 'length' },
   year: { grown: 'text', mmPerYear: 'length', limit: 'length', trend: 'text' },
   year2: { level: 'length', mmPerYear: 'length' },
+  outsideItsOwn: { part: ['hole', 'shaft'], size: 'length' },
 });

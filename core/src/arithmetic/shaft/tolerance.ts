@@ -81,6 +81,8 @@ function holeDeviation(letter: string, grade: ItGrade, nominalMm: number): numbe
   const range = rangeOf(nominalMm);
   if (letter === 'J')
     return grade === 6 || grade === 7 || grade === 8 ? (HOLE_J[grade][range] ?? null) : null;
+  // The one place the standard leaves its own rule. Source: ISO 286-1, from memory.
+  if (letter === 'M' && grade === 6 && nominalMm > 250 && nominalMm <= 315) return -9;
   const small = letter.toLowerCase() as ShaftLetter;
   const mirrored = -(SHAFT_DEVIATION[small][range] ?? 0);
   const finer = IT_MICROMETRES[(grade - 1) as ItGrade]?.[range];

@@ -198,6 +198,10 @@ export const VIBRATION_CLASSES = {
   'medium-flexible': M.n15300KWSoftBase,
   'large-rigid': M.over300KWStiffBase,
   'large-flexible': M.over300KWSoftBase,
+  pump: M.pumpTo200,
+  'pump-critical': M.pumpTo200Critical,
+  'large-pump': M.pumpOver200,
+  'large-pump-critical': M.pumpOver200Critical,
 } as const;
 
 /** The first hours under power stay on the sheet. */

@@ -14,6 +14,7 @@ import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow 
 import { gaugeFindings } from '../gauges.ts';
 import { itemFindings } from '../item-findings.ts';
 import type { BearingSetup } from './bearing-setup.ts';
+import type { VIBRATION_CLASSES } from './fitting-parts.ts';
 import { M } from './messages.ts';
 
 export type RunInStepValues = RunInValues & {
@@ -111,15 +112,23 @@ function inOrder(facts: Facts<BearingSetup>, step: string, key: string): boolean
   return readingAt(facts, step, 'ambient', 'any') !== undefined && key === `t/${number}`;
 }
 
+/** The row of the zones each class of machine stands in. */
+const ROW: Record<keyof typeof VIBRATION_CLASSES, Omit<VibrationInput, 'mmPerS'>> = {
+  'medium-rigid': { machine: 'medium', support: 'rigid' },
+  'medium-flexible': { machine: 'medium', support: 'flexible' },
+  'large-rigid': { machine: 'large', support: 'rigid' },
+  'large-flexible': { machine: 'large', support: 'flexible' },
+  pump: { machine: 'pump' },
+  'pump-critical': { machine: 'pump', critical: true },
+  'large-pump': { machine: 'large-pump' },
+  'large-pump-critical': { machine: 'large-pump', critical: true },
+};
+
 /** What it vibrates by, in the zone of its machine; of the strictest where nobody said which it is. */
 function vibrationOf(facts: Facts<BearingSetup>, step: string) {
   const mmPerS = readingAt(facts, step, VIBRATION.key, 'any')?.value;
   if (mmPerS === undefined) return null;
-  const [machine, support] = (facts.setup.runIn?.vibration ?? 'medium-rigid').split('-') as [
-    VibrationInput['machine'],
-    VibrationInput['support'],
-  ];
-  return { mmPerS, ...vibrationZone({ mmPerS, machine, support }) };
+  return { mmPerS, ...vibrationZone({ mmPerS, ...ROW[facts.setup.runIn?.vibration ?? 'medium-rigid'] }) };
 }
 
 function placeOf(key: string): Place | null {

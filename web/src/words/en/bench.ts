@@ -328,4 +328,5 @@ export const en = {
   zeroProvenHandsTap: 'Zero proven by hands and tap',
   rollsOn: 'Rolls on',
   bearing2: 'Bearing',
+  pumpMustNotFail: 'Pump that must not fail',
 } as const;

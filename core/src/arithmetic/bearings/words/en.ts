@@ -321,4 +321,8 @@ export const en = {
     'Wrong taper or bore in the job, a tilted ring, or a misread blade: check before the next turn.',
   zeroNotProvenWithoutAngle: 'The zero is not proven: without it the angle means nothing.',
   normal: 'normal',
+  seatIsAShaft: '{seat} is a hole. The seat is a shaft, written small, as k5.',
+  pressOnCold: 'Press it on cold, with a tube on its inner ring.',
+  axialWantsFactors: 'An axial load wants the maker’s factors X and Y.',
+  ringCannotStandThere: 'The ring cannot stand there: its seat ends {most} off the middle.',
 } as const;

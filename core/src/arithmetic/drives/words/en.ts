@@ -50,4 +50,7 @@ export const en = {
   zone: '{v}: zone {zone}, {meaning}.',
   zoneVibrationWhetherHasChanged: 'Zone of vibration, and whether it has changed',
   zones: 'zones',
+  sayHowItStands: 'Say how the machine stands: stiff or soft.',
+  pumpZones:
+    'A to {a}, B to {b}, C to {c} mm/s rms, for a pump{critical, select, yes { that must not fail} no {} other {}}.',
 } as const;

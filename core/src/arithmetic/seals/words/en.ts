@@ -212,4 +212,5 @@ export const en = {
   fluidAcid: 'acid',
   fluidHydrocarbon: 'hydrocarbon',
   fluidKetone: 'ketone',
+  liesLoose: '{percent} % too large: it lies loose on its seat.',
 } as const;

@@ -224,4 +224,6 @@ export const en = {
   wornTrackDeepMarkNot: 'The worn track is {value} deep: a mark, not a groove.',
   year: '{grown}, {mmPerYear} a year: at {limit} {trend}.',
   year2: '{level} + {mmPerYear} a year',
+  outsideItsOwn:
+    'The {part, select, hole {hole} shaft {shaft} other {}} measures {size}: outside its own tolerance.',
 } as const;

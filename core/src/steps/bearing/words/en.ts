@@ -217,4 +217,8 @@ export const en = {
   antiSeize: 'anti-seize',
   dry: 'dry',
   firstOfAll: ' first',
+  pumpTo200: 'pump, to 200 kW',
+  pumpTo200Critical: 'pump, to 200 kW, must not fail',
+  pumpOver200: 'pump, over 200 kW',
+  pumpOver200Critical: 'pump, over 200 kW, must not fail',
 } as const;
