@@ -78,7 +78,12 @@ export class Plant {
     const port = await freePort();
     const again = () => startServer(port, db);
     const plant = new Plant(`http://127.0.0.1:${port}`, await launch(), again(), again, after);
-    await plant.answering();
+    try {
+      await plant.answering();
+    } catch (error) {
+      await plant.close();
+      throw error;
+    }
     return plant;
   }
 
@@ -90,11 +95,11 @@ export class Plant {
     return new Plant(url, await launch(), null, none, async () => {});
   }
 
-  /** Wait until the server answers. */
+  /** Wait until the server answers: on a busy machine it takes its time to begin. */
   async answering(): Promise<void> {
-    for (let i = 0; i < 200; i++) {
+    for (const until = Date.now() + 90_000; Date.now() < until; ) {
       if (
-        await fetch(`${this.url}/api/health`).then(
+        await fetch(`${this.url}/api/health`, { signal: AbortSignal.timeout(5_000) }).then(
           (r) => r.ok,
           () => false,
         )

@@ -45,6 +45,7 @@ export const DRIVE_LABELS: Record<string, Text> = {
   deflectionMm: M.gave,
   wantedN: M.wantedTensionStrandN,
   powerKw: M.powerKW,
+  serviceFactor: M.serviceFactor,
   speedMPerS: M.beltSpeedMS,
   belts: M.belts,
   arcDeg: M.arcSmallPulleyDegrees,
@@ -57,12 +58,14 @@ export const DRIVE_LABELS: Record<string, Text> = {
   readings: M.whatEachBeltSaid,
   step: M.meterSteps,
   targetOffsetMm: M.driversColdPlaceLow,
+  targetSlopeMmPerM: M.driversColdSlope,
   sleeveMm: M.adapterSleevesMeanThickness,
 };
 
 /** Where two calculators mean different things by one name. */
 export const DRIVE_OF_ONE: Record<string, Record<string, Text>> = {
   'seal.o-ring': { seatMm: M.diameterSits },
+  'bolting.stretch': { stepMm: M.stretchStep },
   'bearing.warm-fit': { seatMm: M.seatAsMeasured },
   'tolerance.fit': { shaftMm: M.shaftAsMeasured },
   'bearing.life': { speedRpm: M.turnsMinute },

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type ClockReadings, type CouplingInput, couplingAlignment } from './coupling.ts';
 import { couplingTolerance } from './coupling-tolerance.ts';
+import { hotAlignment } from './growth.ts';
 import { type HousingsInput, housingAlignment } from './housings.ts';
 import { softFoot } from './soft-foot.ts';
 
@@ -102,6 +103,41 @@ describe('coupling laid out in space', () => {
     const after = moved(l, [h.frontMm, v.frontMm], [h.backMm, v.backMm], z1, z2);
     for (const rest of [after.x, after.y, 1000 * after.sx, 1000 * after.sy]) expect(rest).toBeCloseTo(0, 7);
   };
+  it('a machine laid cold as its growth asks is in line, one laid level is not: offset and slope (geometry)', () => {
+    const { values } = hotAlignment({
+      driverFrontMm: 200,
+      driverRearMm: 1200,
+      driverHeightMm: 400,
+      driverFrontK: 20,
+      driverRearK: 60,
+      drivenFrontMm: 200,
+      drivenRearMm: 900,
+      drivenHeightMm: 400,
+      drivenFrontK: 5,
+      drivenRearK: 5,
+    });
+    expect(Math.abs(values.slopeMmPerM)).toBeGreaterThan(0.1);
+    const cold: Layout = { x: 0, y: values.offsetMm, sx: 0, sy: values.slopeMmPerM / 1000 };
+    const as = (l: Layout) =>
+      couplingAlignment({
+        method: 'reverse',
+        speedRpm: 1500,
+        rimMm: onDriver(l, 50),
+        backMm: onDriven(l, -50),
+        dialDistanceMm: 100,
+        frontFeetMm: 150,
+        feetSpanMm: 1000,
+        resolutionMm: 0.001,
+        targetOffsetMm: values.offsetMm,
+        targetSlopeMmPerM: values.slopeMmPerM,
+      });
+    const right = as(cold).values.vertical;
+    expect(right.offsetMm).toBeCloseTo(0, 6);
+    expect(right.anglePer100Mm).toBeCloseTo(0, 6);
+    expect([right.frontMm, right.backMm].map((x) => Math.abs(Number(x.toFixed(6))))).toEqual([0, 0]);
+    const level = as({ ...cold, sy: 0 }).values.vertical;
+    expect(level.anglePer100Mm).toBeCloseTo(-values.slopeMmPerM / 10, 6);
+  });
   it('rim and face: after the moves it asks for, both shafts are one line (property, any sag)', () => {
     fc.assert(
       fc.property(layout, sag, (l, s) => {

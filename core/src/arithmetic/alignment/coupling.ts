@@ -40,6 +40,8 @@ export type CouplingInput = {
   feetSpanMm: number;
   /** Where the driver is to stand, up and down, against the driven shaft: cold, so that warm it is in line; low negative. */
   targetOffsetMm?: number | undefined;
+  /** And how it is to go on away from the coupling, mm a metre, as `hotAlignment` tells it; rising positive. */
+  targetSlopeMmPerM?: number | undefined;
   resolutionMm: number;
   makerOffsetMm?: number | undefined;
   makerAnglePer100Mm?: number | undefined;
@@ -121,7 +123,8 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
   ).map(([name, near, far, title, plus, minus]) => {
     const found = plane(input, near, far);
     const target = name === 'vertical' ? (input.targetOffsetMm ?? 0) : 0;
-    const p = { ...found, offset: found.offset - target };
+    const slope = name === 'vertical' ? (input.targetSlopeMmPerM ?? 0) / 1000 : 0;
+    const p = { offset: found.offset - target, slope: found.slope - slope };
     const values = movesOf(input, p);
     const judge = (kind: 'offset' | 'angle', value: number, uncertainty: number, limit: LimitInForce) => {
       const { marginMm: _, ...judged } = judgeUpper({

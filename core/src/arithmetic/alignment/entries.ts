@@ -26,6 +26,7 @@ export const ALIGNMENT_ENTRIES: readonly Calculator[] = [
       frontFeetMm: mm(5000).required(),
       feetSpanMm: mm(5000).required(),
       targetOffsetMm: signed(20),
+      targetSlopeMmPerM: signed(20),
       resolutionMm: mm(1).required(),
       makerOffsetMm: mm(2),
       makerAnglePer100Mm: mm(2),

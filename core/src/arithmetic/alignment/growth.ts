@@ -83,7 +83,7 @@ export function hotAlignment(input: GrowthInput): CalculatorResult<GrowthValues>
   // Seen along one axis, the driven machine’s shaft runs the other way from the coupling.
   const slopeMmPerM = -1000 * (a.slope + b.slope);
   const word = (mm: number) =>
-    Math.abs(mm) < 0.005 ? 'level' : expr`${len(Math.abs(mm), 2)} ${mm < 0 ? M.low : M.high}`;
+    Math.abs(mm) < 0.005 ? M.level : expr`${len(Math.abs(mm), 2)} ${mm < 0 ? M.low : M.high}`;
   return {
     values: {
       driverMm: a.atCoupling,

@@ -75,6 +75,7 @@ export const BOLTING_ENTRIES: readonly Calculator[] = [
       gripMm: mm(3000).required(),
       threadMm: number().min(0).max(3000).required(),
       stretchMm: number().min(0).max(20),
+      stepMm: mm(1),
       share: number().min(0.1).max(0.95),
     })
       .noUnknown()

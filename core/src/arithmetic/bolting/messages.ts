@@ -9,7 +9,7 @@ export const M = defineMessages('arithmetic.bolting', en, {
   as4: { diameter: 'length', inch: ['n09743', 'n09382'], pitch: 'length', area: 'text' },
   drawUntilLonger: { target: 'length' },
   kNStretch: { targetN: 'text', target: 'length' },
-  longerProofLoad: { stretch: 'length', share: 'text' },
+  longerProofLoad: { stretch: 'length', doubt: 'length', share: 'text' },
   lowDownNotRelied: { setting: 'torque', percent: 'text' },
   moreThanTakes90Yield: { given: 'torque', size: 'text', grade: 'text', torque: 'torque' },
   n90Yield: { mu: 'text', preloadN: 'force', torque: 'torque' },

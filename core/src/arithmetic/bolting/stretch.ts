@@ -1,5 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import { decide } from '../../metrology/decision.ts';
+import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
@@ -14,6 +16,8 @@ export type StretchInput = {
   threadMm: number;
   /** Stretch as it was measured; the target is told without. */
   stretchMm?: number | undefined;
+  /** Step of what measured the stretch. */
+  stepMm?: number | undefined;
   /** Share of proof load aimed at; 0.7 where left out. */
   share?: number | undefined;
 };
@@ -31,6 +35,8 @@ const ENDS_IN_DIAMETERS = 0.5;
 const USUAL_SHARE = 0.7;
 /** How far off the target is still good. Common practice, no source. */
 const WITHIN = 0.1;
+/** What areas, ends and modulus leave open of a load told by its stretch, standard deviation. Source: VDI 2230, from memory. */
+const METHOD_SHARE = 0.025;
 
 /**
  * A stud tightened by its stretch, which does not ask what the threads rub: δ = F·Σ(l/(A·E)) over shank and thread, half a diameter more
@@ -54,7 +60,15 @@ export function boltStretch(input: StretchInput): CalculatorResult<StretchValues
   const measuredN = input.stretchMm === undefined ? null : input.stretchMm / perN;
   const share = measuredN === null ? null : measuredN / proofN;
   const shared = { source: 'vdi-2230' as const, acceptable: true };
-  const off = measuredN === null ? 0 : measuredN / targetN - 1;
+  const stretchMm = input.stretchMm ?? 0;
+  const u = inQuadrature(
+    METHOD_SHARE * stretchMm,
+    input.stepMm === undefined ? 0 : Math.SQRT2 * readingUncertainty(input.stepMm),
+  );
+  const { verdict, expanded } = decide(stretchMm, u, {
+    lower: (1 - WITHIN) * targetMm,
+    upper: (1 + WITHIN) * targetMm,
+  });
   const findings: Finding[] = [
     share === null
       ? {
@@ -67,13 +81,17 @@ export function boltStretch(input: StretchInput): CalculatorResult<StretchValues
       : {
           ...shared,
           code: 'stretch',
-          verdict: share > 1 ? 'reject' : Math.abs(off) <= WITHIN ? 'accept' : 'caution',
-          reason: M.longerProofLoad({ stretch: len(input.stretchMm ?? 0), share: (100 * share).toFixed(0) }),
-          params: { stretchMm: input.stretchMm ?? 0, share: 100 * share },
+          verdict: share > 1 ? 'reject' : verdict === 'reject' ? 'caution' : verdict,
+          reason: M.longerProofLoad({
+            stretch: len(stretchMm),
+            doubt: len(expanded),
+            share: (100 * share).toFixed(0),
+          }),
+          params: { stretchMm, share: 100 * share },
           limit: expr`${len(targetMm)} ± ${(100 * WITHIN).toFixed(0)} %`,
           ...(share > 1
             ? { remedy: M.hasBeenDrawnPastProof }
-            : Math.abs(off) <= WITHIN
+            : verdict === 'accept'
               ? {}
               : { remedy: M.easeDrawMeasureLengthAgain }),
         },

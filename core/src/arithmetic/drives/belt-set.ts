@@ -6,7 +6,7 @@ import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts
 import { formatFrequency } from '../../quantities/frequency.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { force, len } from '../../quantities/say.ts';
-import { DEFLECTION_SHARE, drivenTension, WITHIN } from './belt.ts';
+import { DEFLECTION_SHARE, drivenTension, SERVICE_LEFT_OUT, WITHIN } from './belt.ts';
 import { M } from './messages.ts';
 
 export type BeltSetInput = {
@@ -19,6 +19,8 @@ export type BeltSetInput = {
   massKgPerM?: number | undefined;
   wantedN?: number | undefined;
   powerKw?: number | undefined;
+  /** What the machine asks over its power, by the maker's table of machines; 1 where left out. */
+  serviceFactor?: number | undefined;
   speedMPerS?: number | undefined;
   arcDeg?: number | undefined;
   rule?: DecisionRule | undefined;
@@ -96,6 +98,18 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
       },
     ];
   });
+  // At the right tension itself this meter would leave more doubt than the band is wide: no belt can ever be accepted.
+  if (COVERAGE[rule] * share(wantedReading) > WITHIN)
+    findings.push({
+      ...shared,
+      code: 'belt.gauge',
+      verdict: 'caution',
+      reason: M.spanTooShortForGauge({ doubt: Math.round(100 * COVERAGE[rule] * share(wantedReading)) }),
+      params: { doubt: share(wantedReading) },
+      limit: M.alikeWithin({ alike: Math.round(100 * WITHIN) }),
+      remedy: by === 'note' ? M.finerMeter : M.byNoteOrFiner,
+    });
+  if (input.wantedN === undefined && input.serviceFactor === undefined) findings.push(SERVICE_LEFT_OUT);
   const open = tensionsN.filter((t) => t === null).length;
   if (open > 0)
     findings.push({

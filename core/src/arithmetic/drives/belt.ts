@@ -17,6 +17,8 @@ export type BeltInput = {
   /** Wanted static tension of one strand of one belt, N: given by the maker, or worked out from what is driven. */
   wantedN?: number | undefined;
   powerKw?: number | undefined;
+  /** What the machine asks over its power, by the maker's table of machines; 1 where left out. */
+  serviceFactor?: number | undefined;
   speedMPerS?: number | undefined;
   belts?: number | undefined;
   /** Arc on the smaller pulley, degrees. */
@@ -40,9 +42,20 @@ export const WITHIN = 0.1;
 /** A belt drives by friction in its groove: at this ratio of tensions at 180°. Source: machine-design texts, wedge belts. */
 const RATIO_AT_180 = 5;
 
-/** Static tension of one strand, N, from what is driven: T = 500·(2.5 − c)/c·P/(z·v) + m·v², c by the arc. Source: wedge-belt practice, from memory. */
+/** The tension is worked out from the power alone: what starts hard or knocks asks more. */
+export const SERVICE_LEFT_OUT: Finding = {
+  code: 'belt.service',
+  verdict: 'caution',
+  source: 'belt-practice',
+  reason: M.serviceLeftOut,
+  params: {},
+  remedy: M.serviceFromMaker,
+  acceptable: true,
+};
+
+/** Static tension of one strand, N, from what is driven: T = 500·(2.5 − c)/c·P/(z·v) + m·v², c by the arc, P the power times the service factor. Source: wedge-belt practice, from memory. */
 export function drivenTension(
-  i: Pick<BeltInput, 'powerKw' | 'speedMPerS' | 'arcDeg' | 'belts' | 'massKgPerM'>,
+  i: Pick<BeltInput, 'powerKw' | 'serviceFactor' | 'speedMPerS' | 'arcDeg' | 'belts' | 'massKgPerM'>,
 ): number | null {
   if (i.powerKw === undefined || i.speedMPerS === undefined) return null;
   const arc = ((i.arcDeg ?? 180) * Math.PI) / 180;
@@ -50,7 +63,8 @@ export function drivenTension(
   const grip = (theta: number) => 1 - Math.exp((-Math.log(RATIO_AT_180) * theta) / Math.PI);
   const c = grip(arc) / grip(Math.PI);
   return (
-    (500 * (2.5 - c) * i.powerKw) / (c * (i.belts ?? 1) * i.speedMPerS) + i.massKgPerM * i.speedMPerS ** 2
+    (500 * (2.5 - c) * i.powerKw * (i.serviceFactor ?? 1)) / (c * (i.belts ?? 1) * i.speedMPerS) +
+    i.massKgPerM * i.speedMPerS ** 2
   );
 }
 
@@ -101,6 +115,8 @@ export function beltTension(input: BeltInput): CalculatorResult<BeltValues> {
           ...(Math.abs(off) <= WITHIN ? {} : { remedy: M.moveMotorTurnHandMeasure }),
         },
   ];
+  if (input.wantedN === undefined && input.powerKw !== undefined && input.serviceFactor === undefined)
+    findings.push(SERVICE_LEFT_OUT);
   if (byFrequencyN !== null && byDeflectionN !== null && Math.abs(byFrequencyN / byDeflectionN - 1) > 0.25)
     findings.push({
       ...shared,

@@ -184,6 +184,8 @@ describe('threads and stretch', () => {
     const at = (stretchMm: number) =>
       verdict(boltStretch({ size: 'M24', grade: '8.8', gripMm: 200, threadMm: 200, stretchMm }), 'stretch');
     expect([at(by), at(0.8 * by), at(1.6 * by)]).toEqual(['accept', 'caution', 'reject']);
+    // 8 % off is inside the 10 %, and the method tells it to ± 5 % only.
+    expect(at(0.92 * by)).toBe('too-close');
   });
 });
 
@@ -241,6 +243,25 @@ describe('an O-ring in its groove', () => {
 });
 
 describe('belts', () => {
+  it('a span of 300 by force with a step of 5 N can never tell the right tension: it says so, and by note it can', () => {
+    const short = { spanMm: 300, massKgPerM: 0.2, wantedN: 300 } as const;
+    const force = beltSet({ ...short, by: 'force', step: 5, readings: [18.75, 18.75] });
+    expect(verdict(force, 'belt.gauge')).toBe('caution');
+    expect(verdict(force, 'belt.1')).toBe('too-close');
+    const hertz = Math.sqrt(300 / (4 * 0.2)) / 0.3;
+    const note = beltSet({ ...short, by: 'note', step: 1, readings: [hertz, hertz] });
+    expect(verdict(note, 'belt.gauge')).toBeUndefined();
+    expect(verdict(note, 'belt.1')).toBe('accept');
+  });
+  it('a machine that knocks wants more: its factor raises the part of the power, and one left out is told (wedge-belt practice, from memory)', () => {
+    const power = { spanMm: 500, massKgPerM: 0.2, hertz: 40, powerKw: 22, speedMPerS: 16, belts: 4 } as const;
+    const plain = beltTension(power);
+    expect(verdict(plain, 'belt.service')).toBe('caution');
+    const hard = beltTension({ ...power, serviceFactor: 1.4 });
+    expect(verdict(hard, 'belt.service')).toBeUndefined();
+    const still = 0.2 * 16 ** 2;
+    expect(((hard.values.wantedN ?? 0) - still) / ((plain.values.wantedN ?? 0) - still)).toBeCloseTo(1.4, 9);
+  });
   it('by its note: 4 × 0.2 × 0.5² × 40² = 320 N; by force: 25 N bending 500 by 10 is 312.5 N (physics)', () => {
     const { values } = beltTension({
       ...{ spanMm: 500, massKgPerM: 0.2, hertz: 40 },

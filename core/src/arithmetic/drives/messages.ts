@@ -27,4 +27,5 @@ export const M = defineMessages('arithmetic.drives', en, {
   twoWaysDifferNNote: { byFrequencyN: 'text', byDeflectionN: 'text' },
   zone: { v: 'velocity', zone: 'text', meaning: 'text' },
   pumpZones: { a: 'count', b: 'count', c: 'count', critical: ['yes', 'no'] },
+  spanTooShortForGauge: { doubt: 'count' },
 });

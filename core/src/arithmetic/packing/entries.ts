@@ -45,7 +45,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
       readings: array(
         object({
           minutes: number().min(0).max(100000).required(),
-          flats: number().min(-60).max(200).required(),
+          flats: number().min(-6).max(200).required(),
           dropsPerMin: number().min(0).max(100000).required(),
           glandC: number().min(-40).max(300),
         })

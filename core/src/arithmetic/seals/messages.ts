@@ -100,4 +100,5 @@ export const M = defineMessages('arithmetic.seals', en, {
   wornYearDue: { worn: 'length', mmPerYear: 'length', trend: 'text' },
   yearReachesAfter: { level: 'length', slope: 'length', service: 'length', dueDays: 'text' },
   liesLoose: { percent: 'text' },
+  compressedTooFar: { share: 'count' },
 });

@@ -16,6 +16,13 @@ import { sealWear } from './wear.ts';
 describe('setting a component seal', () => {
   const ask = (more = {}) =>
     sealSetting({ freeLengthMm: 52, compressionMm: 4, rotary: 'inside', seatMm: 0, ...more }).values;
+  it('a spring pressed together by nearly its whole length is a slip (our own choice: more than 40 %)', () => {
+    const at = (compressionMm: number) =>
+      sealSetting({ freeLengthMm: 50, compressionMm, rotary: 'inside', seatMm: 0 }).findings.find(
+        (f) => f.code === 'setting.compression',
+      )?.verdict;
+    expect([at(5), at(20), at(49.9)]).toEqual([undefined, undefined, 'reject']);
+  });
   it('by hand: 52 − 4 = 48; seat 3 inside the face → 51 deep, 3 outside → 45, its gasket of 1.5 → 1.5 less', () => {
     expect(ask().collarMm).toBe(48);
     expect(ask({ seatMm: 3 }).collarMm).toBe(51);

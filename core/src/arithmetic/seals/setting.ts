@@ -31,6 +31,9 @@ export type SettingValues = {
   signSlipMm: number;
 };
 
+/** No spring of a seal is pressed together by more of its length: one of the two is misread. Our own choice. */
+const MOST_COMPRESSED = 0.4;
+
 /**
  * Where the collar of a component seal is set: working length = free length − working compression; rotary inside the box, depth
  * from the box face = working length + how far the seat's face stands inside it (less where it lies outside). A rotary outside
@@ -51,6 +54,21 @@ export function sealSetting(input: SettingInput): CalculatorResult<SettingValues
   return {
     values: { workingLengthMm, seatFaceMm, collarMm, signSlipMm: 2 * Math.abs(seatFaceMm) },
     findings: [
+      ...(input.compressionMm > MOST_COMPRESSED * input.freeLengthMm
+        ? [
+            {
+              code: 'setting.compression',
+              verdict: 'reject' as const,
+              reason: M.compressedTooFar({
+                share: Math.round((100 * input.compressionMm) / input.freeLengthMm),
+              }),
+              params: { compressionMm: input.compressionMm, freeLengthMm: input.freeLengthMm },
+              remedy: M.readBothAgain,
+              source: 'geometry' as const,
+              acceptable: false,
+            },
+          ]
+        : []),
       {
         code: 'setting.collar',
         verdict: 'accept',

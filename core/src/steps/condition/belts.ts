@@ -46,6 +46,7 @@ export const beltStep = stepKind<ShaftSetup, BeltStepValues>('belts', {
       massKgPerM: c.beltMassKgPerM,
       wantedN: c.beltWantedN,
       powerKw: c.beltPowerKw,
+      serviceFactor: c.beltServiceFactor,
       speedMPerS: c.beltSpeedMPerS,
       arcDeg: c.beltArcDeg,
       rule: decisionOf(facts.setup),

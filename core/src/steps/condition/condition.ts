@@ -246,6 +246,11 @@ export const conditionSchema = object({
     .min(0.01)
     .max(10_000)
     .meta(ask(H.belts, M.powerKW, { decided: true, when: measured('belts') })),
+  /** What the machine asks over its power, by the maker’s table. */
+  beltServiceFactor: number()
+    .min(1)
+    .max(3)
+    .meta(ask(H.belts, M.beltServiceFactor, { decided: true, when: measured('belts') })),
   beltSpeedMPerS: number()
     .min(0.1)
     .max(60)

@@ -329,4 +329,7 @@ export const en = {
   rollsOn: 'Rolls on',
   bearing2: 'Bearing',
   pumpMustNotFail: 'Pump that must not fail',
+  serviceFactor: 'Machine’s service factor',
+  stretchStep: 'Step of what measured it',
+  driversColdSlope: 'Driver’s cold slope, mm a metre',
 } as const;

@@ -71,4 +71,5 @@ export const en = {
   offset: 'offset',
   high: 'high',
   low: 'low',
+  level: 'level',
 } as const;

@@ -30,7 +30,7 @@ export const en = {
   kNStretch: '{targetN} kN, {target} of stretch',
   lightlyOiled: 'lightly oiled',
   longForm: 'long form',
-  longerProofLoad: '{stretch} longer: {share} % of its proof load.',
+  longerProofLoad: '{stretch} ± {doubt} longer: {share} % of its proof load.',
   lowDownNotRelied: '{setting} is {percent}: low down it is not to be relied on.',
   makerSSheet: " by the maker''s sheet",
   moreThanTakes90Yield: '{given} is more than {size} {grade} takes to 90 % of yield, {torque}.',

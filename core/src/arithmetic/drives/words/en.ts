@@ -53,4 +53,10 @@ export const en = {
   sayHowItStands: 'Say how the machine stands: stiff or soft.',
   pumpZones:
     'A to {a}, B to {b}, C to {c} mm/s rms, for a pump{critical, select, yes { that must not fail} no {} other {}}.',
+  spanTooShortForGauge:
+    'The span is too short for this gauge: it tells the right tension to ± {doubt} % only.',
+  finerMeter: 'Take a meter with a finer step.',
+  byNoteOrFiner: 'Take the note of the struck span, or a gauge with a finer step.',
+  serviceLeftOut: 'Worked out from the power as it stands, without a service factor.',
+  serviceFromMaker: 'Take the factor for this machine from the maker: 1.0 for a fan, to 1.8 for a crusher.',
 } as const;

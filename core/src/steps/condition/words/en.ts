@@ -316,4 +316,5 @@ export const en = {
   widthMeasuredHousingMissing: 'Width measured on a housing is missing.',
   neither: 'neither',
   metric: 'metric',
+  beltServiceFactor: 'Service factor',
 } as const;
