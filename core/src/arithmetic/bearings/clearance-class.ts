@@ -34,7 +34,7 @@ export type ClearanceClassValues = {
   rowDifferencesMm: number[];
   lowerMm: number;
   upperMm: number;
-  /** Where in its class the bench clearance lies: 0 at the lower edge, 1 at the upper. */
+  /** Where in its class the bench clearance lies: 0 at the lower edge, 1 at the upper; null where the class has no width. */
   placeInClass: number | null;
   likelyClass: ClearanceClass | null;
   sets: number;
@@ -194,7 +194,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       rowDifferencesMm,
       lowerMm,
       upperMm,
-      placeInClass: (benchMm - lowerMm) / (upperMm - lowerMm),
+      placeInClass: upperMm > lowerMm ? (benchMm - lowerMm) / (upperMm - lowerMm) : null,
       likelyClass,
       sets: input.sets.length,
     },

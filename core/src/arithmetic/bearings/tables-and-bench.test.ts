@@ -116,6 +116,12 @@ describe('bench clearance', () => {
     expect(bench([pair(0.1), pair(0.1), pair(0.1)], { feel: 'goes' }).values.benchMm).toBeCloseTo(0.105, 9);
   });
 
+  it('a maker’s class of no width has no place in it: told as nothing, never as a number without end', () => {
+    const r = bench([pair(0.13), pair(0.13), pair(0.13)], { makerLowerMm: 0.13, makerUpperMm: 0.13 });
+    expect(r.values.placeInClass).toBeNull();
+    expect(r.values.benchMm).toBeCloseTo(0.13, 9);
+  });
+
   it('the maker’s class outranks the table', () => {
     const r = bench([pair(0.13), pair(0.13), pair(0.13)], { makerLowerMm: 0.12, makerUpperMm: 0.15 });
     expect(r.findings.find((f) => f.code === 'bench.class')).toMatchObject({
