@@ -280,6 +280,12 @@ const EXAMPLES: Record<string, unknown> = {
 };
 
 describe('the registry', () => {
+  it('a plan takes whole minutes: it is laid on them', () => {
+    const plan = (minutes: number) =>
+      runCalculator('planning.schedule', { tasks: [{ id: 'a', minutes }], resources: [] });
+    expect(plan(4)).toMatchObject({ ok: true });
+    expect(plan(0.4)).toMatchObject({ ok: false, faults: [{ path: 'tasks[0].minutes' }] });
+  });
   it('has an example here for every calculator, and each runs', () => {
     expect(CALCULATORS.map((c) => c.id).sort()).toEqual(Object.keys(EXAMPLES).sort());
     for (const [id, input] of Object.entries(EXAMPLES)) {

@@ -13,7 +13,8 @@ export const PLANNING_ENTRIES: readonly Calculator[] = [
       tasks: array(
         object({
           id: named(),
-          minutes: number().min(0).max(100_000).required(),
+          // A plan is laid on whole minutes: tasks of 0.4 would each be given a whole one.
+          minutes: number().integer().min(0).max(100_000).required(),
           after: string().max(400),
           needs: string().max(400),
         })
