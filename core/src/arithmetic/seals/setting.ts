@@ -31,7 +31,7 @@ export type SettingValues = {
   signSlipMm: number;
 };
 
-/** No spring of a seal is pressed together by more of its length: one of the two is misread. Our own choice. */
+/** More of its free length than a seal's spring is pressed together by; the maker's sheet may ask it all the same. Our own choice. */
 const MOST_COMPRESSED = 0.4;
 
 /**
@@ -65,7 +65,7 @@ export function sealSetting(input: SettingInput): CalculatorResult<SettingValues
               params: { compressionMm: input.compressionMm, freeLengthMm: input.freeLengthMm },
               remedy: M.readBothAgain,
               source: 'geometry' as const,
-              acceptable: false,
+              acceptable: true,
             },
           ]
         : []),

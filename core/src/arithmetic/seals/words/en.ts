@@ -213,6 +213,6 @@ export const en = {
   fluidHydrocarbon: 'hydrocarbon',
   fluidKetone: 'ketone',
   liesLoose: '{percent} % too large: it lies loose on its seat.',
-  compressedTooFar: 'That presses it together by {share} % of its free length: one of the two is misread.',
+  compressedTooFar: 'That presses it together by {share} % of its free length: look for a misread number.',
   readBothAgain: 'Read free length and working compression again, off the seal and its sheet.',
 } as const;
