@@ -57,8 +57,14 @@ export const eventData = {
     /** How it came: typed by hand where nothing is said, from the gauge's own port, or out of a file. */
     via: string().oneOf(['port', 'file'] as const),
   }).noUnknown(),
-  /** A step is measured anew after something was done (dressed, shimmed, gauge reset); what was read before stays. */
-  'measure.repeated': object({ step: word(), done: reason() }).noUnknown(),
+  /**
+   * A step is measured again. With `done` something was changed before (dressed, shimmed, renewed) and what was read before counts no
+   * more; without, nothing was, and both count together.
+   */
+  'measure.repeated': object({
+    step: word(),
+    done: string().trim().min(3, M.reasonTakesFewWords).max(400),
+  }).noUnknown(),
   /** A number that a step asks for is not there: said instead of invented. */
   'number.lacking': object({
     step: word(),

@@ -1,6 +1,7 @@
 import type { Finding } from '../judgement/result.ts';
+import { mean } from '../metrology/uncertainty.ts';
 import { sameParams } from './params.ts';
-import type { Answer, Deviation, Facts, Pass } from './state.ts';
+import type { Answer, Deviation, Facts, Pass, Reading } from './state.ts';
 import type { GateItem, StepDefinition } from './step.ts';
 
 /** Each time all bolts of a step were loosened. */
@@ -32,6 +33,30 @@ export function inRound(facts: Facts, step: string, round: number): Facts {
 /** Standing readings by the list they are taken from: a step asks for its own place by place. */
 const stood = new WeakMap<Facts['readings'], Map<string, Facts['readings']>>();
 
+/** The first measuring of a step whose readings count: the last one before which something was done to what is measured. */
+function countsFrom(facts: Pick<Facts, 'repeats'>, step: string): number {
+  const changed = facts.repeats.filter((r) => r.step === step).findLastIndex((r) => r.done !== undefined);
+  return changed + 1;
+}
+
+/**
+ * A reading together with those taken there before, nothing done between: their mean, of the finest gauge among them. What a coarser
+ * one shows besides adds nothing.
+ */
+function together(reading: Reading, before: readonly Reading[]): Reading {
+  if (before.length === 0) return reading;
+  const all = [...before, reading];
+  const finest = all.reduce((a, b) => (b.instrument.step <= a.instrument.step ? b : a));
+  const alike = all.filter((r) => r.instrument.step === finest.instrument.step);
+  const repeats = alike.map((r) => r.value);
+  return {
+    ...reading,
+    instrument: finest.instrument,
+    value: mean(repeats),
+    ...(repeats.length > 1 ? { repeats } : {}),
+  };
+}
+
 /** Readings that stand: not withdrawn, of the latest measuring, of this attempt (or of any, for steps a dismounting does not reopen). */
 export function standing(
   facts: Facts,
@@ -43,10 +68,20 @@ export function standing(
   const known = stood.get(facts.readings) ?? new Map<string, Facts['readings']>();
   const before = known.get(key);
   if (before) return before;
-  const now = facts.readings.filter(
-    (r) =>
-      r.step === step && !r.withdrawn && r.round === round && (attempt === 'any' || r.attempt === attempt),
+  const here = facts.readings.filter(
+    (r) => r.step === step && !r.withdrawn && (attempt === 'any' || r.attempt === attempt),
   );
+  const from = countsFrom(facts, step);
+  const now = here
+    .filter((r) => r.round === round)
+    .map((r) =>
+      from === round
+        ? r
+        : together(
+            r,
+            here.filter((b) => b.place === r.place && b.round >= from && b.round < round),
+          ),
+    );
   known.set(key, now);
   stood.set(facts.readings, known);
   return now;

@@ -133,7 +133,12 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
           passes: f.passes.filter((p) => p.step !== e.data.step),
         },
         f,
-        { of: [e.data.step], because: M.measuredAgain({ done: e.data.done }), stamp: s, judging },
+        {
+          of: [e.data.step],
+          because: e.data.done ? M.measuredAgain({ done: e.data.done }) : M.readAgainNothingDone,
+          stamp: s,
+          judging,
+        },
       );
     case 'reading.withdrawn': {
       const taken = [...f.readings, ...f.ticks].find((r) => r.id === e.data.reading);

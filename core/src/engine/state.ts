@@ -37,6 +37,8 @@ export type Reading = Stamp & {
   /** Which measuring of its step: 0, and one more after each repeat. */
   round: number;
   via?: 'port' | 'file' | undefined;
+  /** Where it was read again with nothing done between: every value there, and `value` is their mean. */
+  repeats?: readonly number[] | undefined;
   withdrawn?: Stamp & { reason: string };
 };
 
@@ -140,7 +142,7 @@ export type Struck = Stamp & {
   ticks: BoltTick[];
   deviations: Deviation[];
   passes: Pass[];
-  repeats: Array<Stamp & { id: string; step: string; done: string }>;
+  repeats: Array<Stamp & { id: string; step: string; done?: string | undefined }>;
   past: Past[];
   holds: Hold[];
   findings: Finding[];
@@ -185,7 +187,7 @@ export type Facts<S extends Setup = Setup> = {
   holds: Hold[];
   passes: Pass[];
   /** Steps measured anew, and what was done in between. */
-  repeats: Array<Stamp & { id: string; step: string; done: string }>;
+  repeats: Array<Stamp & { id: string; step: string; done?: string | undefined }>;
   notes: Array<Stamp & { id: string; text: string }>;
   photos: Array<
     Stamp & { id: string; step: string; hash: string; words: string; width: number; height: number }
@@ -249,7 +251,7 @@ export type StepReport<V = unknown> = {
   /** When the next reading is due, where the step keeps times. */
   dueAt?: string | null;
   /** The measurings before this one, oldest first, with what was done after each. */
-  before?: Array<{ done: string; stamp: Stamp; values: unknown; findings: Finding[] }>;
+  before?: Array<{ done?: string | undefined; stamp: Stamp; values: unknown; findings: Finding[] }>;
   /** Checks still to come, with the time each is due: once only these are open the sheet may be signed as running. */
   toCome?: ReadonlyArray<{ what: Text; at: string }>;
   /** Fields of the setup it waits for: they are said here. */

@@ -2,6 +2,12 @@ import { boolean, type InferType, number, object, string } from 'yup';
 import '../judgement/sentences.ts';
 import { INSTRUMENT_KINDS } from './kinds.ts';
 
+/** What the hand that holds a gauge scatters by, as its card said at that moment: in the gauge's unit, with its degrees of freedom. */
+export const handSchema = object({
+  scatter: number().min(0).max(1000).required(),
+  free: number().integer().min(1).max(1000).required(),
+}).noUnknown();
+
 /** The gauge a reading was taken with, as it stood in the register at that moment. */
 export const instrumentSchema = object({
   id: string().min(1).max(40).required(),
@@ -16,5 +22,7 @@ export const instrumentSchema = object({
     .required(),
   /** A simulated stand-in that ships with the application: good for practice, not for a record of a machine. */
   standIn: boolean(),
+  /** The hand card of whoever reads, for this kind of gauge: kept in the reading, so that a job folds the same for ever. */
+  hand: handSchema.default(undefined),
 }).noUnknown();
 export type Instrument = InferType<typeof instrumentSchema>;

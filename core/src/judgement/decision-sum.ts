@@ -1,15 +1,8 @@
 import { expr } from '../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../metrology/decision.ts';
+import { deviationOfMean, doubtOfMean, HANDS, type Hand, handOf, handScatter } from '../metrology/hand.ts';
 import { saySettle, settle } from '../metrology/settle.ts';
-import {
-  doubtOfMean,
-  inQuadrature,
-  mean,
-  REPEATABILITY,
-  sampleDeviation,
-  spreadOver,
-  stepShare,
-} from '../metrology/uncertainty.ts';
+import { inQuadrature, mean, resolutionUncertainty, studentT95 } from '../metrology/uncertainty.ts';
 import { len, num } from '../quantities/say.ts';
 import { M } from './messages.ts';
 import type { CalculatorResult, Finding } from './result.ts';
@@ -25,6 +18,8 @@ export type DecisionSumInput = {
   /** Standard uncertainty from elsewhere that repeats do not shrink, such as the calibration's. */
   otherMm?: number | undefined;
   rule?: DecisionRule | undefined;
+  /** The hand card of whoever read it; without one the hand is known by its repeats alone. */
+  hand?: Pick<Hand, 'card'> | undefined;
 };
 
 export type DecisionSumValues = {
@@ -46,13 +41,14 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
   const v = [...input.readingsMm];
   const m = mean(v);
   const places = input.difference ? 2 : 1;
-  const scatter = sampleDeviation(v);
-  const scattered = spreadOver(v, input.stepMm);
-  const step = Math.sqrt(places) * stepShare(v.length, input.stepMm, scattered);
-  const standardMm = inQuadrature(
-    doubtOfMean({ count: v.length, stepMm: input.stepMm, scatterMm: scatter, scattered, places }),
-    input.otherMm ?? 0,
-  );
+  const hand = handOf(v, input.stepMm, input.hand?.card);
+  const seen = { ...hand, stepMm: input.stepMm, places } as const;
+  const step = Math.sqrt(places) * resolutionUncertainty(input.stepMm);
+  const counted = hand.scattered ? Math.min(v.length, HANDS.most) : 1;
+  const own = handScatter(seen);
+  const { deviation, free } = deviationOfMean(seen);
+  const doubt = doubtOfMean(seen);
+  const standardMm = inQuadrature(doubt, input.otherMm ?? 0);
   const rule = input.rule ?? 'k2';
   const d = decide(m, standardMm, { lower: input.lowerMm, upper: input.upperMm }, rule);
   const bounded = input.lowerMm !== undefined || input.upperMm !== undefined;
@@ -62,7 +58,7 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
           marginMm: d.marginMm,
           stepMm: input.stepMm,
           count: v.length,
-          scatterMm: scatter,
+          hand,
           places,
           rule,
         })
@@ -108,17 +104,22 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
     working: [
       {
         what: M.stepsShare,
-        sum: expr`${places === 2 ? '√2 × ' : ''}r/√12${scattered ? `/√${v.length}` : ''}, r = ${len(input.stepMm, 4)} → ${len(step, 5)}${scattered || v.length < 2 ? '' : M.allOneStepDoesNot}`,
+        sum: expr`${places === 2 ? '√2 × ' : ''}r/√12, r = ${len(input.stepMm, 4)} → ${len(step, 5)}${hand.scattered || v.length < 2 ? '' : M.allOneStepDoesNot}`,
       },
       {
         what: M.scattersShare,
-        sum: M.seenFreeItselfFreePooled({
-          scatter: num(scatter, 5),
-          count: v.length - 1,
-          places: num(Math.sqrt(places) * REPEATABILITY.shareOfStep * input.stepMm, 5),
-          knownAsFrom: REPEATABILITY.knownAsFrom,
-          count2: v.length,
-        }),
+        sum:
+          own.from === 'unknown'
+            ? M.handNotKnownTakenAs({ unknown: HANDS.unknown, doubt: len(2 * doubt, 5) })
+            : M.handScattersPooled({
+                from: own.from,
+                scatter: num(own.hand, 5),
+                free: own.free,
+                count: counted,
+                deviation: num(deviation, 5),
+                t: studentT95(free).toFixed(2),
+                factor: HANDS.factor,
+              }),
       },
       { what: 'u, U', sum: expr`${num(standardMm, 5)} × ${COVERAGE[rule]} = ${len(d.expanded, 5)}` },
     ],

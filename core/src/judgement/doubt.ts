@@ -1,13 +1,19 @@
 import type { Text } from '../message/message.ts';
 import { expr, listOf } from '../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../metrology/decision.ts';
-import { saySettle, settle } from '../metrology/settle.ts';
-import { deviationOfMean, doubtOfMean, inQuadrature, type Seen } from '../metrology/uncertainty.ts';
+import { deviationOfMean, doubtOfMean, HANDS, type Hand } from '../metrology/hand.ts';
+import { expectedDoubt, saySettle, settle } from '../metrology/settle.ts';
+import { inQuadrature } from '../metrology/uncertainty.ts';
 import { len } from '../quantities/say.ts';
 import { M } from './messages.ts';
 
 /** Where a doubt comes from, and what would take it away: what a beam says of the thickness of its pointer. */
-export type DoubtAsked = Seen & {
+export type DoubtAsked = {
+  stepMm: number;
+  /** What is known of the hand and the repeats. */
+  hand?: Hand | undefined;
+  /** 2 where the value is the difference of two readings, else 1. */
+  places?: 1 | 2 | undefined;
   /** The step as it is stamped, where the mean of two rows steps finer. */
   stampedMm?: number | undefined;
   /** What adds to it beside gauge and hand, as half of what holds 95 in 100, and what it is. */
@@ -24,24 +30,34 @@ export type DoubtAsked = Seen & {
 /**
  * The doubt of a value in sentences: how thick, from what, what a finer gauge or more readings would leave of it, and what
  * settles it cheapest.
- * @example doubtSaid({ count: 1, stepMm: 0.01, marginMm: 0.004 })[0] // '± … mm in 95 of 100.'
+ * @example doubtSaid({ stepMm: 0.01, marginMm: 0.004 })[0] // '± … mm in 95 of 100.'
  */
 export function doubtSaid(asked: DoubtAsked): Text[] {
-  const { other, marginMm, rule = 'k2', where = M.there, stampedMm, say = (v) => len(v, 4), ...seen } = asked;
+  const { stepMm, hand = {}, places = 1, other, marginMm, rule = 'k2', stampedMm } = asked;
+  const { where = M.there, say = (v) => len(v, 4) } = asked;
   const k = COVERAGE[rule];
-  const expanded = (s: Seen) => k * inQuadrature(doubtOfMean(s), other?.mm ?? 0);
-  const now = expanded(seen);
-  const places = seen.places ?? 1;
-  const whole = deviationOfMean(seen).deviation;
-  const several = seen.scattered ?? (seen.scatterMm ?? 0) > seen.stepMm / 1000;
-  const stepShare = (places * seen.stepMm ** 2) / 12 / (several ? seen.count : 1);
+  const count = hand.count ?? 1;
+  const seen = { ...hand, count, stepMm, places };
+  const whole = deviationOfMean(seen);
+  const doubt = doubtOfMean(seen);
+  const now = k * inQuadrature(doubt, other?.mm ?? 0);
+  const stepShare = Math.min(
+    1,
+    (places * stepMm ** 2) / 12 / (hand.scattered ? count : 1) / whole.deviation ** 2,
+  );
   const parts: Array<[from: Text, variance: number]> = [
-    [M.gaugesStep({ stamped: say(stampedMm ?? seen.stepMm) }), stepShare],
-    [M.whatGaugeHandScatter, Math.max(0, whole ** 2 - stepShare)],
+    [M.gaugesStep({ stamped: say(stampedMm ?? stepMm) }), stepShare * doubt ** 2],
+    [whole.from === 'unknown' ? M.handNotKnown : M.whatGaugeHandScatter, (1 - stepShare) * doubt ** 2],
     ...(other ? [[other.from, other.mm ** 2] as [Text, number]] : []),
   ];
   const sum = parts.reduce((s, [, v]) => s + v, 0) || 1;
-  const more = { ...seen, count: seen.count + 3 };
+  const more = Math.min(HANDS.most, count + 2);
+  const halved = {
+    ...hand,
+    scatterMm: (hand.scatterMm ?? 0) / 2,
+    ...(hand.card ? { card: { ...hand.card, scatter: hand.card.scatter / 2 } } : {}),
+  };
+  const left = (half: number) => say(k * inQuadrature(half, other?.mm ?? 0));
   return [
     expr`± ${say(now)}${rule === 'k2' ? M.n95100 : M.oneSided}.`,
     // A part of less than one in a hundred is not worth a word.
@@ -53,14 +69,21 @@ export function doubtSaid(asked: DoubtAsked): Text[] {
         ', ',
       ),
     }),
-    M.gaugeHalfStepWouldLeave({
-      expanded: say(expanded({ ...seen, stepMm: seen.stepMm / 2, scatterMm: (seen.scatterMm ?? 0) / 2 })),
-      expanded2: say(expanded(more)),
-    }),
+    ...(more > count
+      ? [
+          M.gaugeHalfStepWouldLeave({
+            expanded: left(doubtOfMean({ ...halved, count, stepMm: stepMm / 2, places })),
+            expanded2: left(expectedDoubt(more, { stepMm, hand, places })),
+            more: more - count,
+          }),
+        ]
+      : []),
     ...(marginMm === undefined
       ? []
       : Math.abs(marginMm) >= now
         ? [M.settledLimitStandsFartherOff]
-        : [M.cheapest({ settle: saySettle(settle({ ...seen, marginMm, rule }), where) })]),
+        : [
+            M.cheapest({ settle: saySettle(settle({ stepMm, count, hand, places, marginMm, rule }), where) }),
+          ]),
   ];
 }

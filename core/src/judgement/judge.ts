@@ -2,7 +2,7 @@ import type { Text } from '../message/message.ts';
 import { expr } from '../message/message.ts';
 import { type DecisionRule, decide, type Verdict } from '../metrology/decision.ts';
 import { type SettleInput, saySettle, settle } from '../metrology/settle.ts';
-import { type TurnJudged, tooFewFor } from '../metrology/turn.ts';
+import { FEW, type TurnJudged, tooFewFor } from '../metrology/turn.ts';
 import { len } from '../quantities/say.ts';
 import type { LimitInForce } from '../sources/limits.ts';
 import { M } from './messages.ts';
@@ -113,11 +113,17 @@ export function upperBeam(
 /** Where it is not the gauge but the angles between which a high spot can hide that leave a run-out open. */
 export function betweenAngles(turn: TurnJudged, uRead: number, limitMm: number, angles: number) {
   const few = tooFewFor(turn, limitMm);
-  return few || turn.missedMm > 2 * uRead
+  if (few)
+    return {
+      why: M.fewAnglesTellNoSwing({ angles }),
+      remedy: M.readSwingOrAngles({ angles: FEW }),
+      always: true,
+    };
+  return turn.missedMm > 2 * uRead
     ? {
         why: M.betweenAnglesMoreCanHide({ angles, missed: len(turn.missedMm) }),
-        remedy: M.readTurnAngles({ angles: 2 * angles }),
-        always: few,
+        remedy: M.readSwingOrAngles({ angles: 2 * angles }),
+        always: false,
       }
     : undefined;
 }

@@ -1,5 +1,6 @@
+import { type Hand, readingDeviation } from './hand.ts';
 import { leastSquares } from './least-squares.ts';
-import { half95, mean, pooledDeviation } from './uncertainty.ts';
+import { half95, mean } from './uncertainty.ts';
 
 /** One indicator reading at an angle of the turn. */
 export type AngleReading = { angleDeg: number; valueMm: number };
@@ -66,24 +67,35 @@ export function byAngle(readings: readonly AngleReading[]): Array<AngleReading &
 /**
  * Fit r(θ) = c + Σ aₖcos kθ + bₖsin kθ to readings round one turn by least squares, evenly spaced or not. How many
  * harmonics are fitted depends on the number of different angles, and on whether they lie so that the waves can be told
- * apart. `alone` is what one reading scatters by before anything is read (`aloneDeviation`); the scatter about the fit is pooled with it.
- * The closing reading at 360° is a check, not a fit point: leave it out. Null under four different angles, or where they
+ * apart. What one reading scatters by is known of the hand and of the scatter about the fit (`readingDeviation`). Where the turn was
+ * closed, the drift of the gauge over it is fitted beside the waves: the readings are then in the order they were taken. Null under four different angles, or where they
  * lie too close together to carry even 1×.
  * Source: GUM annex H.3 for the uncertainties; common practice for the orders.
  *
  * @example fitHarmonics([0, 90, 180, 270].map((a) => ({ angleDeg: a, valueMm: a === 0 ? 0.02 : 0 })), 0.001)
  */
-export function fitHarmonics(readings: readonly AngleReading[], alone: number): HarmonicFit | null {
+export function fitHarmonics(
+  readings: readonly AngleReading[],
+  stepMm: number,
+  hand?: Hand,
+  closingMm?: number,
+): HarmonicFit | null {
   const angles = byAngle(readings).length;
-  const y = readings.map((r) => r.valueMm);
+  const first = readings[0]?.angleDeg ?? 0;
+  const closed = closingMm !== undefined;
+  const taken = closed ? [...readings, { angleDeg: first, valueMm: closingMm }] : readings;
+  const y = taken.map((r) => r.valueMm);
+  const went = closed ? shareOfTurn(taken) : [];
   for (let top = highestOrder(angles); top >= 1; top--) {
-    const rows = readings.map((r) => basis(r.angleDeg, top));
+    const rows = taken.map((r, i) => [...basis(r.angleDeg, top), ...(closed ? [went[i] ?? 0] : [])]);
     const solved = leastSquares(rows, y);
     if (!solved || solved.spread < LEAST_SPREAD) continue;
     const at = (deg: number) => curveAt(solved.x, top, deg);
-    const residualsMm = readings.map((r) => r.valueMm - at(r.angleDeg));
+    const drift = closed ? (solved.x[2 * top + 1] ?? 0) : 0;
+    const residualsMm = taken.map((r, i) => r.valueMm - at(r.angleDeg) - drift * (went[i] ?? 0));
     const squares = residualsMm.reduce((s, e) => s + e * e, 0);
-    const { deviation: deviationMm, free } = pooledDeviation(alone, squares, readings.length - (2 * top + 1));
+    const left = taken.length - (2 * top + 1) - (closed ? 1 : 0);
+    const { deviation: deviationMm, free } = readingDeviation(stepMm, hand, squares, left);
     const harmonics = Array.from({ length: top }, (_, k) => harmonic(k + 1, solved, deviationMm, free));
     const grouped = byAngle(readings).map((r) => r.valueMm);
     return {
@@ -93,13 +105,24 @@ export function fitHarmonics(readings: readonly AngleReading[], alone: number): 
       residualsMm,
       deviationMm,
       free,
-      residualRmsMm: Math.sqrt(squares / readings.length),
+      residualRmsMm: Math.sqrt(squares / taken.length),
       tirReadingsMm: Math.max(...grouped) - Math.min(...grouped),
       tirFitMm: curveRange(at),
       at,
     };
   }
   return null;
+}
+
+/** How much of the turn had been made at each reading: once round from the first; what was read again, after the turn was closed. */
+function shareOfTurn(taken: readonly AngleReading[]): number[] {
+  const first = taken[0]?.angleDeg ?? 0;
+  const met = new Set<number>();
+  return taken.map((r) => {
+    const share = met.has(r.angleDeg) ? 1 : wrapDeg(r.angleDeg - first) / 360;
+    met.add(r.angleDeg);
+    return share;
+  });
 }
 
 /** The fitted curve at an angle: asked for hundreds of times a fit, so without a list a time. */

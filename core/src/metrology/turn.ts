@@ -1,9 +1,7 @@
 import type { HarmonicFit } from './harmonics.ts';
 
-/** Fewer places than this tell nothing near a limit. */
-const FEW = 5;
-/** With so few, no run-out within this share of its limit is ever accepted. Our own choice. */
-const FEW_WITHIN = 0.3;
+/** Fewer places than this accept no run-out, however small it reads: twice a turn hides between four of them. Geometry. */
+export const FEW = 6;
 /** A fit is believed where no gap between the angles read is wider, degrees. */
 const WIDEST_GAP_DEG = 100;
 
@@ -33,6 +31,5 @@ export function judgedTurn(
   return { tirMm, missedMm: 2 * amplitude * (1 - Math.cos(Math.PI / Math.max(2, n))), few: n < FEW };
 }
 
-/** Is it too near its limit for so few angles, whatever the gauge says? */
-export const tooFewFor = (turn: TurnJudged, limitMm: number): boolean =>
-  turn.few && turn.tirMm > (1 - FEW_WITHIN) * limitMm && turn.tirMm <= limitMm;
+/** Are these too few angles to accept it by, whatever the gauge says? */
+export const tooFewFor = (turn: TurnJudged, limitMm: number): boolean => turn.few && turn.tirMm <= limitMm;

@@ -131,7 +131,12 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
       ? [{ block: 'working' as const, rows: step.working.map((w): [Text, Text] => [w.what, w.sum]) }]
       : []),
     ...step.before.flatMap((b, i): Block[] => [
-      { block: 'line', lead: M.measuringBefore({ i: i + 1 }), text: b.done, small: by(b) },
+      {
+        block: 'line',
+        lead: M.measuringBefore({ i: i + 1 }),
+        text: b.done || M.nothingDoneCountsTogether,
+        small: by(b),
+      },
       ...b.findings.filter((f) => f.verdict !== 'incomplete').flatMap((f) => findingLines(f, by, true)),
     ]),
     ...step.rounds.flatMap((r, i): Block[] => [

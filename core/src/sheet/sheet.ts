@@ -165,7 +165,7 @@ function sheetStep(state: JobState, definition: StepDefinition): SheetStep {
     working: report?.working ?? [],
     values: report?.values ?? null,
     before: (report?.before ?? []).map((b) => ({
-      done: b.done,
+      done: b.done ?? '',
       ...said(b.stamp),
       findings: findings(b.findings),
       values: b.values,

@@ -5,6 +5,7 @@ import type { Facts, Place } from '../engine/state.ts';
 import { kindFamily } from '../engine/step.ts';
 import { inline } from '../message/message.ts';
 import { gaugeFindings } from './gauges.ts';
+import { inHand } from './in-hand.ts';
 import { itemFindings } from './item-findings.ts';
 import { M } from './messages.ts';
 import { gapPlace, listedPlace, nextListed, valueAt } from './places-in-order.ts';
@@ -45,7 +46,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
             bolts: gland.bolts,
             rigid: gland.rigid,
             stopMm: gland.stopMm,
-            resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
+            ...inHand(used, 0.001),
             makerLimitMm: facts.setup.maker.glandSpreadMm,
           });
       return {

@@ -34,15 +34,19 @@ export function chanceOf(seed: number): Chance {
 type Act = Pick<JobEvent, 'type'> & { data: unknown };
 
 /** A gauge of a kind that reaches everywhere. */
-export const wide = (kind: Instrument['kind']): Instrument => ({
-  id: `wide-${kind}`,
-  name: `wide ${kind}`,
-  kind,
-  step: kind === 'roughness' ? 0.00001 : kind === 'micrometer' || kind === 'dial' ? 0.001 : 0.05,
-  low: -10000,
-  high: 10000,
-  calibrationDue: '2027-06-01',
-});
+export const wide = (kind: Instrument['kind']): Instrument => {
+  const step = kind === 'roughness' ? 0.00001 : kind === 'micrometer' || kind === 'dial' ? 0.001 : 0.05;
+  return {
+    id: `wide-${kind}`,
+    name: `wide ${kind}`,
+    kind,
+    step,
+    low: -10000,
+    high: 10000,
+    calibrationDue: '2027-06-01',
+    hand: { scatter: step / 4, free: 9 },
+  };
+};
 
 /**
  * Somebody who knows the rules and nothing else: any act that might be allowed now, with any value that might be believed. Most go on

@@ -18,6 +18,9 @@ export const imke: Author = { id: 'imke', name: 'Imke', role: 'lead' };
 /** A viewer. */
 export const oskar: Author = { id: 'oskar', name: 'Oskar', role: 'viewer' };
 
+/** The hand card of a quiet hand: it scatters by a quarter of a step. */
+export const quiet = (step: number) => ({ scatter: step / 4, free: 9 });
+
 /** A gauge of the test stand, in date unless told otherwise. */
 export const gauge = (
   id: string,
@@ -26,7 +29,7 @@ export const gauge = (
   low: number,
   high: number,
   calibrationDue = '2027-06-01',
-): Instrument => ({ id, name: id, kind, step, low, high, calibrationDue });
+): Instrument => ({ id, name: id, kind, step, low, high, calibrationDue, hand: quiet(step) });
 /** One gauge of each kind. */
 export const tools: HandTools = {
   micrometer: gauge('mic', 'micrometer', 0.001, 75, 100),

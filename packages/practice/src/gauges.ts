@@ -35,6 +35,8 @@ export const PRACTICE_GAUGES = Object.fromEntries(
         low,
         high,
         calibrationDue: '2099-12-31',
+        // The hand that drives them scatters little: it teaches the work, and never judges any.
+        hand: { scatter: step / 4, free: 9 },
       },
     ];
   }),

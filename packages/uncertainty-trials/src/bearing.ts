@@ -1,5 +1,4 @@
 import type { Chance } from './chance.ts';
-import { SCATTERS } from './gauge.ts';
 
 /**
  * A bearing going up its sleeve, with what nobody sees. How much clearance a way up costs follows from thick rings by its own sum
@@ -33,7 +32,7 @@ function wedgeShare(ratio: number): number {
   return (2 * ratio) / (f2 - 1) / (ring + 1);
 }
 
-export function hiddenBearing(of: Case, chance: Chance): Hidden {
+export function hiddenBearing(of: Case, feelSteps: number, chance: Chance): Hidden {
   const share = wedgeShare(chance.between(1.2, 1.28)) - chance.between(0.01, 0.02) + chance.bell(0.025);
   const taperOff = 1 + chance.bell(0.01);
   return {
@@ -43,7 +42,7 @@ export function hiddenBearing(of: Case, chance: Chance): Hidden {
     settlingMm: chance.between(0.02, 0.04),
     tiltMm: chance.bell(0.004),
     bladeOffMm: chance.bell(0.001),
-    feelSteps: chance.oneOf(SCATTERS),
+    feelSteps,
   };
 }
 

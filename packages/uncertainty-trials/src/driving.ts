@@ -1,42 +1,57 @@
 import { classBand, driveUpForecast, clearanceClass as feltOnBench } from '@fulcrant/core/calculators';
 import { driveUpMonteCarlo } from '@fulcrant/core/trials';
 import { type Case, felt, hiddenBearing, leftAt } from './bearing.ts';
+import { cardOf, KNOWN, type Knows, SCATTERS } from './gauge.ts';
 import { Chance } from './chance.ts';
 import { NINETY_FIVE, type Row, tried } from './row.ts';
 
-export const GRID: Array<Pick<Case, 'boreMm' | 'clearanceClass' | 'bladeStepMm' | 'pitchMm'>> = [
-  { boreMm: 60, clearanceClass: 'CN', bladeStepMm: 0.005, pitchMm: 2 },
-  { boreMm: 100, clearanceClass: 'C3', bladeStepMm: 0.005, pitchMm: 2 },
-  { boreMm: 160, clearanceClass: 'CN', bladeStepMm: 0.01, pitchMm: 3 },
-  { boreMm: 240, clearanceClass: 'C3', bladeStepMm: 0.01, pitchMm: 4 },
+export const GRID: Array<Pick<Case, 'boreMm' | 'clearanceClass' | 'bladeStepMm' | 'pitchMm' | 'taper'>> = [
+  { boreMm: 60, clearanceClass: 'CN', bladeStepMm: 0.005, pitchMm: 2, taper: 12 },
+  { boreMm: 100, clearanceClass: 'C3', bladeStepMm: 0.005, pitchMm: 2, taper: 12 },
+  { boreMm: 160, clearanceClass: 'CN', bladeStepMm: 0.01, pitchMm: 3, taper: 12 },
+  { boreMm: 240, clearanceClass: 'C3', bladeStepMm: 0.01, pitchMm: 4, taper: 30 },
 ];
 
 export const whole = (c: (typeof GRID)[number]): Case => {
   const band = classBand(c.boreMm, c.clearanceClass);
   if (!band) throw new RangeError('This bore is not tabled.');
-  return { ...c, taper: 12, lowMm: band.lowerMm, highMm: band.upperMm };
+  return { ...c, lowMm: band.lowerMm, highMm: band.upperMm };
 };
 
+/** A hand that feels, and whether it is known by its card. */
+export type Feels = { steps: number; knows: Knows };
+
 /** A bearing driven up by eighths to a random place on its way, everything felt; and what the product says there. */
-export function onTheWay(of: Case, chance: Chance, least: number) {
-  const b = hiddenBearing(of, chance);
+export function onTheWay(of: Case, { steps, knows }: Feels, chance: Chance, least: number) {
+  const b = hiddenBearing(of, steps, chance);
   const sets = [0, 1, 2].map(() => felt(b, of, 0, chance));
   const benchMm = sets.reduce((s, r) => s + r.rowAMm + r.rowBMm, 0) / 6;
-  const eighths = least + Math.floor(chance.between(0, 3));
+  // A long taper goes farther for the same.
+  const eighths = Math.round(((least + Math.floor(chance.between(0, 3))) * of.taper) / 12);
   const readings = Array.from({ length: eighths + 1 }, (_, i) => felt(b, of, 45 * i, chance));
   const { boreMm, clearanceClass, taper, pitchMm, bladeStepMm } = of;
-  const benchUncertaintyMm =
-    feltOnBench({ boreMm, clearanceClass, bladeStepMm, sets }).values.standardUncertaintyMm ?? undefined;
-  const input = { boreMm, clearanceClass, taper, pitchMm, bladeStepMm, benchMm, benchUncertaintyMm };
+  const card = knows === 'card' ? cardOf(bladeStepMm, steps * bladeStepMm, chance) : undefined;
+  const bench = feltOnBench({ boreMm, clearanceClass, bladeStepMm, hand: { card }, sets }).values;
+  const benchUncertaintyMm = bench.standardUncertaintyMm ?? undefined;
+  const hand = bench.hand;
+  const input = { boreMm, clearanceClass, taper, pitchMm, bladeStepMm, benchMm, benchUncertaintyMm, hand };
   return { b, input, readings, deg: 45 * eighths, values: driveUpForecast({ ...input, readings }).values };
 }
 
 /** What is said of a drive-up ahead: the next eighth, the band of the chart, the chances. */
 export function driving(trials: number): Row[] {
-  return GRID.flatMap((c, k): Row[] => {
+  const cells = GRID.flatMap((c, k) =>
+    SCATTERS.flatMap((steps, h) =>
+      // Every hand on two bearings, with its card and without; the others in three hands.
+      KNOWN.flatMap((knows, n) =>
+        k % 2 === 1 || [0.3, 1, 2].includes(steps) ? [{ c, feels: { steps, knows }, seed: 10_000 * k + 100 * h + 50 * n }] : [],
+      ),
+    ),
+  );
+  return cells.flatMap(({ c, feels, seed }): Row[] => {
     const of = whole(c);
-    const cell = `bore ${of.boreMm}, ${of.clearanceClass}, blades ${of.bladeStepMm}`;
-    const [next, chart, over, often, many] = [0, 1, 2, 3, 4].map((i) => new Chance(700 + 10 * k + i)) as [
+    const cell = `bore ${of.boreMm}, ${of.clearanceClass}, 1:${of.taper}, blades ${of.bladeStepMm}`;
+    const [next, chart, over, often, many] = [0, 1, 2, 3, 4].map((i) => new Chance(70_000 + seed + i)) as [
       Chance,
       Chance,
       Chance,
@@ -49,7 +64,7 @@ export function driving(trials: number): Row[] {
         cell,
         ...NINETY_FIVE,
         ...tried(trials, () => {
-          const t = onTheWay(of, next, 2);
+          const t = onTheWay(of, feels, next, 2);
           const { nextReductionMm: mm, nextReductionExpandedMm: u } = t.values;
           if (mm === null || u === null) return null;
           return Math.abs(t.b.benchMm - leftAt(t.b, of, t.deg + 45) - mm) <= u;
@@ -60,7 +75,7 @@ export function driving(trials: number): Row[] {
         cell,
         ...NINETY_FIVE,
         ...tried(trials, () => {
-          const t = onTheWay(of, chart, 2);
+          const t = onTheWay(of, feels, chart, 2);
           const p = t.values.curve.find((x) => x.angleDeg >= t.deg + 90 - 1e-6);
           return p ? Math.abs(leftAt(t.b, of, p.angleDeg) - p.clearanceMm) <= p.expandedMm : null;
         }),
@@ -72,13 +87,13 @@ export function driving(trials: number): Row[] {
         low: 0,
         high: 0.03,
         ...tried(trials, () => {
-          const t = onTheWay(of, over, 1);
+          const t = onTheWay(of, feels, over, 1);
           const { advice, target, place } = t.values;
           if (!advice || advice.turnDeg === 0 || place === 'over-driven') return null;
           return overAt(t, of, t.deg + advice.turnDeg, target);
         }),
       },
-      chances('chance of the band where the nut is advised to stop', cell, trials, often, of, (t) => {
+      chances('chance of the band where the nut is advised to stop', cell, trials, often, of, feels, (t) => {
         const { advice, target } = t.values;
         if (!advice || advice.turnDeg === 0) return null;
         return [advice.then.inBand, inBand(t, of, t.deg + advice.turnDeg, target)];
@@ -89,6 +104,7 @@ export function driving(trials: number): Row[] {
         Math.min(trials, 400),
         many,
         of,
+        feels,
         (t) => {
           const { target, advice } = t.values;
           if (
@@ -119,7 +135,7 @@ export function driving(trials: number): Row[] {
           return told ? [told.over, overAt(t, of, stop, target)] : null;
         },
       ),
-    ];
+    ].map((r) => ({ ...r, hand: `${feels.steps}, ${feels.knows}` }));
   });
 }
 
@@ -143,11 +159,12 @@ function chances(
   trials: number,
   chance: Chance,
   of: Case,
+  feels: Feels,
   one: (t: Trial) => [said: number, came: boolean] | null,
 ): Row {
   let [said, came, n] = [0, 0, 0];
   for (let i = 0; i < trials; i++) {
-    const t = onTheWay(of, chance, 1);
+    const t = onTheWay(of, feels, chance, 1);
     const told = one(t);
     if (!told) continue;
     n++;

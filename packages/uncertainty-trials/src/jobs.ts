@@ -15,45 +15,28 @@ import {
   shaftPlay,
   softFoot,
 } from '@fulcrant/core/calculators';
-import { Chance } from './chance.ts';
-import { SCATTERS, shown } from './gauge.ts';
-import { type Row, tried } from './row.ts';
+import { KNOWN, Person, SCATTERS } from './gauge.ts';
+import { ON_LIMIT, type Row, tried } from './row.ts';
 
-/** One measuring in a job: a truth just beyond its limit is read by a random hand, once; was it accepted? */
+/** One measuring in a job: a truth just beyond its limit is read by a person, again and again until it is settled; what was said? */
 type Measuring = {
   statement: string;
   cell: string;
-  accepted: (hand: Hand) => boolean;
+  told: (hand: Person) => Verdict;
 };
-
-/** A gauge in a random hand: what it reads of a truth. */
-class Hand {
-  stepMm = 0.01;
-  private scatterMm = 0;
-
-  constructor(readonly chance: Chance) {}
-
-  takes = (stepMm: number): this => {
-    this.stepMm = stepMm;
-    this.scatterMm = this.chance.oneOf(SCATTERS) * stepMm;
-    return this;
-  };
-
-  reads = (truth: number): number =>
-    shown({ stepMm: this.stepMm, scatterMm: this.scatterMm }, truth, this.chance);
-}
+type Verdict = string | undefined;
 
 /** By so much the truth lies beyond its limit, as good as on it. */
 const BEYOND = 1e-4;
 
 const at = (n: number) => Array.from({ length: n }, (_, i) => (360 * i) / n);
-const accepts = (findings: ReadonlyArray<{ code: string; verdict: string }>, code: string): boolean =>
-  findings.find((f) => f.code === code)?.verdict === 'accept';
+const accepts = (findings: ReadonlyArray<{ code: string; verdict: string }>, code: string): Verdict =>
+  findings.find((f) => f.code === code)?.verdict;
 
 const seat = (cell: string, stations: number, angles: number, edge: 'largest' | 'smallest'): Measuring => ({
   statement: `a seat just ${edge === 'largest' ? 'over' : 'under'} its limit is accepted`,
   cell,
-  accepted: (hand) => {
+  told: (hand) => {
     hand.takes(hand.chance.oneOf([0.001, 0.002, 0.005]));
     // 90 h9: 89.913 to 90.
     const bad = Math.floor(hand.chance.between(0, stations * angles));
@@ -71,6 +54,7 @@ const seat = (cell: string, stations: number, angles: number, edge: 'largest' | 
       anglesDeg: at(angles).map((_, a) => (180 * a) / angles),
       diametersMm,
       resolutionMm: hand.stepMm,
+      hand: hand.hand,
     });
     return accepts(findings, `shaft.${edge}`);
   },
@@ -80,6 +64,7 @@ type Turned = {
   limitMm: number;
   readings: Array<{ angleDeg: number; valueMm: number }>;
   resolutionMm: number;
+  hand: Person['hand'];
 };
 
 /** Round a turn, and the places read meet both ends of it: else nobody could have seen it. */
@@ -91,7 +76,7 @@ const turned = (
 ): Measuring => ({
   statement,
   cell: `${n} places`,
-  accepted: (hand) => {
+  told: (hand) => {
     hand.takes(hand.chance.oneOf([0.002, 0.01]));
     const limitMm = hand.chance.between(4, 9) * hand.stepMm;
     const phase = at(n)[Math.floor(hand.chance.between(0, n))] ?? 0;
@@ -99,7 +84,7 @@ const turned = (
       angleDeg,
       valueMm: hand.reads(((limitMm + BEYOND) / 2) * Math.cos(((angleDeg - phase) * Math.PI) / 180)),
     }));
-    return accepts(told({ limitMm, readings, resolutionMm: hand.stepMm }), code);
+    return accepts(told({ limitMm, readings, resolutionMm: hand.stepMm, hand: hand.hand }), code);
   },
 });
 
@@ -143,32 +128,41 @@ const MEASURINGS: readonly Measuring[] = [
   ),
   {
     statement: 'end play on its limit is accepted',
-    cell: '3 trials',
-    accepted: (hand) => {
+    cell: 'trial after trial',
+    told: (hand) => {
       hand.takes(0.01);
       const makerEndMm = hand.chance.between(0.1, 0.3);
       const from = hand.chance.between(-0.2, 0.2);
-      const end = [0, 1, 2].map(() => ({
-        pushMm: hand.reads(from),
-        pullMm: hand.reads(from + makerEndMm),
-      }));
-      return accepts(shaftPlay({ end, resolutionMm: 0.01, school: 'flat', makerEndMm }).findings, 'play.end');
+      const [pushed, pulled] = [hand.each(from), hand.each(from + makerEndMm + BEYOND)];
+      const end = pushed.map((pushMm, i) => ({ pushMm, pullMm: pulled[i] ?? 0 }));
+      const card = { card: hand.hand.card };
+      return accepts(
+        shaftPlay({ end, resolutionMm: 0.01, hand: card, school: 'flat', makerEndMm }).findings,
+        'play.end',
+      );
     },
   },
   {
     statement: 'a bearing just outside its class is accepted',
-    cell: '3 sets of two rows',
-    accepted: (hand) => {
+    cell: 'three sets of two rows and more',
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.005, 0.01]));
       const makerLowerMm = hand.chance.between(0.08, 0.09);
       const makerUpperMm = makerLowerMm + 0.04;
       const truth = hand.chance.oneOf([makerLowerMm - BEYOND, makerUpperMm + BEYOND]);
-      const sets = [0, 1, 2].map(() => ({ rowAMm: hand.reads(truth), rowBMm: hand.reads(truth) }));
+      // Three sets at least are felt before anything is said.
+      const first = [0, 1].map(() => ({
+        rowAMm: hand.each(truth)[0] ?? 0,
+        rowBMm: hand.each(truth)[0] ?? 0,
+      }));
+      const [a, b] = [hand.each(truth), hand.each(truth)];
+      const sets = [...first, ...a.map((rowAMm, i) => ({ rowAMm, rowBMm: b[i] ?? 0 }))];
       const { findings } = clearanceClass({
         boreMm: 100,
         clearanceClass: 'C3',
         sets,
         bladeStepMm: hand.stepMm,
+        hand: { card: hand.hand.card },
         makerLowerMm,
         makerUpperMm,
       });
@@ -178,21 +172,27 @@ const MEASURINGS: readonly Measuring[] = [
   {
     statement: 'a gland just out of square is accepted',
     cell: '4 places, rigid gasket',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.005, 0.01]));
       const gaps = at(4).map((angleDeg, i) => ({
         angleDeg,
         // Straight across: one bolt in, the one opposite out.
         gapMm: hand.reads(0.6 + ((0.05 + BEYOND) / 2) * (1 - Math.cos((Math.PI * i) / 2))),
       }));
-      const { findings } = glandTilt({ gaps, bolts: 4, resolutionMm: hand.stepMm, rigid: true });
+      const { findings } = glandTilt({
+        gaps,
+        bolts: 4,
+        resolutionMm: hand.stepMm,
+        hand: hand.hand,
+        rigid: true,
+      });
       return accepts(findings, 'gland.spread');
     },
   },
   {
     statement: 'a box just outside its seal’s sheet is accepted',
     cell: 'bore, once',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.01, 0.02]));
       // A limit stands anywhere between two steps of the gauge.
       const sealBoreLowerMm = hand.chance.between(119.85, 119.95);
@@ -201,6 +201,7 @@ const MEASURINGS: readonly Measuring[] = [
       const { findings } = boxEnvelope({
         boreMm: hand.reads(truth),
         resolutionMm: hand.stepMm,
+        hand: hand.hand,
         sealBoreLowerMm,
         sealBoreUpperMm,
       });
@@ -210,7 +211,7 @@ const MEASURINGS: readonly Measuring[] = [
   {
     statement: 'a foot just off its base is accepted',
     cell: '4 feet, 4 corners each',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.005, 0.01]));
       const makerLimitMm = hand.chance.between(0.04, 0.06);
       const bad = Math.floor(hand.chance.between(0, 4));
@@ -219,14 +220,14 @@ const MEASURINGS: readonly Measuring[] = [
           Math.max(0, hand.reads(i === bad && corner === 0 ? makerLimitMm + BEYOND : 0.02)),
         ),
       );
-      const { findings } = softFoot({ feet, resolutionMm: hand.stepMm, makerLimitMm });
+      const { findings } = softFoot({ feet, resolutionMm: hand.stepMm, hand: hand.hand, makerLimitMm });
       return accepts(findings, `softfoot.${bad + 1}`);
     },
   },
   {
     statement: 'a coupling just off its line is accepted',
     cell: 'rim and face, offset',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(0.01);
       const makerOffsetMm = 0.06;
       // A rim reads twice the offset, bottom against top.
@@ -242,6 +243,7 @@ const MEASURINGS: readonly Measuring[] = [
         frontFeetMm: 200,
         feetSpanMm: 400,
         resolutionMm: 0.01,
+        hand: hand.hand,
         makerOffsetMm,
       });
       return accepts(findings, 'coupling.vertical.offset');
@@ -250,7 +252,7 @@ const MEASURINGS: readonly Measuring[] = [
   {
     statement: 'an end float just outside its limits is accepted',
     cell: 'vane pump, one reading',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(0.01);
       const truth = hand.chance.oneOf([0.08 - BEYOND, 0.25 + BEYOND]);
       const zero = hand.chance.between(0, 1);
@@ -262,6 +264,7 @@ const MEASURINGS: readonly Measuring[] = [
         mostMm: 0.25,
         moreShims: 'looser',
         resolutionMm: 0.01,
+        hand: hand.hand,
       });
       return accepts(findings, 'float.stack');
     },
@@ -269,7 +272,7 @@ const MEASURINGS: readonly Measuring[] = [
   {
     statement: 'gears just outside their clearance are accepted',
     cell: 'gear pump, 4 places',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.005, 0.01]));
       const leastMm = hand.chance.between(0.05, 0.06);
       const mostMm = leastMm + 0.08;
@@ -283,6 +286,7 @@ const MEASURINGS: readonly Measuring[] = [
         leastMm,
         mostMm,
         resolutionMm: hand.stepMm,
+        hand: hand.hand,
       });
       return accepts(findings, 'gaskets.clearance');
     },
@@ -290,7 +294,7 @@ const MEASURINGS: readonly Measuring[] = [
   {
     statement: 'a face just too rough is accepted',
     cell: '3 places',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.01, 0.05]));
       const makerLimitUm = hand.chance.between(0.75, 0.85);
       const readingsUm = [makerLimitUm + BEYOND, 0.55, 0.5].map(hand.reads);
@@ -299,6 +303,7 @@ const MEASURINGS: readonly Measuring[] = [
         parameter: 'Ra',
         readingsUm,
         resolutionUm: hand.stepMm,
+        hand: hand.hand,
         makerLimitUm,
       });
       return accepts(findings, 'finish.shaft');
@@ -307,13 +312,14 @@ const MEASURINGS: readonly Measuring[] = [
   {
     statement: 'a seal just pressed together too far is accepted',
     cell: 'one reading',
-    accepted: (hand) => {
+    told: (hand) => {
       hand.takes(hand.chance.oneOf([0.02, 0.05]));
       const most = hand.chance.between(5.7, 5.9);
       const { findings } = compressionShift({
         compressionMm: 5,
         impellerMm: hand.reads(most - 5 + BEYOND),
         resolutionMm: hand.stepMm,
+        hand: hand.hand,
         makerUpperMm: most,
         makerLowerMm: 4.2,
       });
@@ -324,7 +330,8 @@ const MEASURINGS: readonly Measuring[] = [
     (by): Measuring => ({
       statement: 'a belt just too slack is accepted',
       cell: by === 'note' ? 'by its note' : 'by force',
-      accepted: ({ chance, reads, takes }) => {
+      told: (person) => {
+        const { chance, reads, takes } = person;
         const spanMm = chance.between(400, 1200);
         const massKgPerM = chance.between(0.1, 0.4);
         const wantedN = chance.between(250, 900);
@@ -338,7 +345,7 @@ const MEASURINGS: readonly Measuring[] = [
             ? reads(Math.sqrt(slackN / (4 * massKgPerM)) / (spanMm / 1000))
             : reads((4 * slackN * (taped / 64 + chance.between(-0.5, 0.5))) / spanMm);
         const { findings } = beltSet({
-          ...{ by, spanMm: taped, massKgPerM, wantedN, step: meter },
+          ...{ by, spanMm: taped, massKgPerM, wantedN, step: meter, hand: person.hand },
           readings: [said],
         });
         return accepts(findings, 'belt.1');
@@ -347,21 +354,34 @@ const MEASURINGS: readonly Measuring[] = [
   ),
 ];
 
+/** Nobody measures one thing more often. */
+const MOST = 5;
+
 /**
- * Measurings of a job worked by a random hand with the truth just beyond a limit: how often what is no good is accepted. Many
- * places are read, and each could be the one that passes it.
+ * Measurings of a job worked by a person with the truth just beyond a limit: how often what is no good is accepted by whoever reads
+ * again until it is settled. Many places are read, and each could be the one that passes it.
  */
 export function jobs(trials: number): Row[] {
-  return MEASURINGS.map(({ statement, cell, accepted }, i) => {
-    const hand = new Hand(new Chance(901 + i));
-    return {
-      statement,
-      cell,
-      claimed: '2.5 %, a side of 95 %',
-      low: 0,
-      // 95 % holds from 93 to 97: a side of it may be 3.5.
-      high: 0.035,
-      ...tried(trials, () => accepted(hand)),
-    };
-  });
+  return MEASURINGS.flatMap(({ statement, cell, told }, i) =>
+    SCATTERS.flatMap((steps, h) =>
+      KNOWN.map((knows, k): Row => {
+        let passes = 0;
+        const one = tried(trials, (n) => {
+          const person = new Person(901 + 100 * i + 10 * h + k + 7919 * n, steps, knows);
+          let verdict: Verdict;
+          do verdict = told(person.pass());
+          while (
+            verdict !== 'accept' &&
+            verdict !== 'caution' &&
+            verdict !== 'reject' &&
+            person.passes < MOST
+          );
+          passes += person.passes;
+          return verdict === 'accept' || verdict === 'caution';
+        });
+        const readings = passes / Math.max(1, one.trials);
+        return { statement, hand: `${steps}, ${knows}`, cell, ...ON_LIMIT, ...one, readings };
+      }),
+    ),
+  );
 }

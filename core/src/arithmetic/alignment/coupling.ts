@@ -4,7 +4,7 @@ import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgeme
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty, scaledHand } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
@@ -43,6 +43,8 @@ export type CouplingInput = {
   /** And how it is to go on away from the coupling, mm a metre, as `hotAlignment` tells it; rising positive. */
   targetSlopeMmPerM?: number | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   makerOffsetMm?: number | undefined;
   makerAnglePer100Mm?: number | undefined;
   rule?: DecisionRule | undefined;
@@ -110,7 +112,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
   ];
   const offsetLimit = limitInForce(school(tolerance.offsetMm), 'speed', input.makerOffsetMm);
   const angleLimit = limitInForce(school(tolerance.anglePer100Mm), 'speed', input.makerAnglePer100Mm);
-  const u = readingUncertainty(input.resolutionMm) / Math.SQRT2;
+  const u = readingUncertainty(input.resolutionMm, input.hand) / Math.SQRT2;
   const uAngle = angleUncertainty(input);
   const findings: Finding[] = [];
   const working: WorkingLine[] = [];
@@ -139,7 +141,13 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
             ? M.driverStands({ plus: value >= 0 ? plus : minus, target: target ? 'coldPlace' : 'none' })
             : M.shaftsMeetAngle,
         remedy: M.feetAsDrawnTightenRead({ name: name === 'vertical' ? 'shim' : 'move' }),
-        again: { where: M.turn, stepMm: input.resolutionMm, count: 1, places: 2 },
+        again: {
+          where: M.turn,
+          stepMm: input.resolutionMm,
+          count: input.hand?.count ?? 1,
+          hand: input.hand,
+          places: 2,
+        },
       });
       findings.push(judged);
       beams.push(
@@ -152,17 +160,21 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
           // An offset is half of the difference of two readings: as much as one of a gauge of half the step, twice.
           kind === 'offset'
             ? doubtSaid({
-                count: 1,
                 stepMm: input.resolutionMm / 2,
+                hand: scaledHand(input.hand, 0.5),
                 places: 2,
                 marginMm: limit.limitMm - Math.abs(value),
                 rule: input.rule,
                 where: M.turn,
               })
             : doubtSaid({
-                count: 1,
                 // Per 100 of shaft, from readings over its own length: as much as one of a gauge of this step.
-                stepMm: (input.resolutionMm * uncertainty) / readingUncertainty(input.resolutionMm),
+                stepMm:
+                  (input.resolutionMm * uncertainty) / readingUncertainty(input.resolutionMm, input.hand),
+                hand: scaledHand(
+                  input.hand,
+                  uncertainty / readingUncertainty(input.resolutionMm, input.hand),
+                ),
                 marginMm: limit.limitMm - Math.abs(value),
                 rule: input.rule,
                 where: M.turn,
@@ -249,7 +261,7 @@ function movesOf(input: CouplingInput, p: Plane): PlaneValues {
 }
 
 function angleUncertainty(i: CouplingInput): number {
-  const one = readingUncertainty(i.resolutionMm);
+  const one = readingUncertainty(i.resolutionMm, i.hand);
   return i.method === 'reverse'
     ? (100 * one) / (i.dialDistanceMm ?? 1)
     : (100 * Math.SQRT2 * one) / (i.faceDiameterMm ?? 1);

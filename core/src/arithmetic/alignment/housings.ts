@@ -2,7 +2,7 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty, scaledHand } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
@@ -23,6 +23,8 @@ export type HousingsInput = {
   /** Distance between the near and the far place on each housing. */
   widthMm: number;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   /** Angle the bearing takes up by itself, degrees; 0.5 where the maker's sheet is not at hand. */
   abilityDeg?: number | undefined;
   rule?: DecisionRule | undefined;
@@ -83,7 +85,7 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
   const [ownBack, slopesBack] = [back(own), back(slopes)];
   const angleDeg = off.map((o) => Math.atan(Math.hypot(o.v, o.w)) * DEG);
   // A housing's slope rests on two readings; the shaft's on four, over a far longer run.
-  const one = readingUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm, input.hand);
   const uDeg = ((Math.SQRT2 * one) / input.widthMm) * DEG;
   const source: SourceId = input.abilityDeg === undefined ? 'practice' : 'maker';
   const findings = angleDeg.map((angle, i): Finding => {
@@ -147,9 +149,9 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
         expanded: COVERAGE[input.rule ?? 'k2'] * uDeg,
         // In degrees: what the step is over the width it was read across.
         doubt: doubtSaid({
-          count: 1,
           places: 2,
           stepMm: (input.resolutionMm / input.widthMm) * DEG,
+          hand: scaledHand(input.hand, DEG / input.widthMm),
           say: (deg) => `${deg.toFixed(4)}°`,
           rule: input.rule,
         }),

@@ -3,7 +3,7 @@ import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
 import { M } from './messages.ts';
@@ -12,6 +12,8 @@ export type SoftFootInput = {
   /** Gap or rise at each foot, at one to four places under it; an empty list where not felt yet. */
   feet: readonly (readonly number[])[];
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   makerLimitMm?: number | undefined;
   rule?: DecisionRule | undefined;
 };
@@ -40,7 +42,7 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
     'practice',
     input.makerLimitMm,
   );
-  const u = readingUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm, input.hand);
   const worstMm = input.feet.map((f) => (f.length ? Math.max(...f) : null));
   const wedgeMm = input.feet.map((f) => (f.length > 1 ? Math.max(...f) - Math.min(...f) : null));
   const findings: Finding[] = [];
@@ -119,8 +121,8 @@ export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues>
               findings.find((f) => f.code === `softfoot.${worstMm.indexOf(worst) + 1}`)?.verdict ??
                 'incomplete',
               doubtSaid({
-                count: 1,
                 stepMm: input.resolutionMm,
+                hand: input.hand,
                 marginMm: limit.limitMm - worst,
                 rule: input.rule,
                 where: M.foot3,

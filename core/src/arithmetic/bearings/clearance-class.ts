@@ -2,7 +2,9 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
-import { mean, meanUncertainty, sampleDeviation } from '../../metrology/uncertainty.ts';
+import { doubtOfMean, type Hand, handOver, spreadOver } from '../../metrology/hand.ts';
+import { saySettle, settle } from '../../metrology/settle.ts';
+import { mean } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { withMaker } from '../shaft/seat-limits.ts';
 import { tidy } from '../shaft/tolerance.ts';
@@ -21,10 +23,29 @@ export type ClearanceClassInput = {
   /** Pairs of both rows; `set` where they are not counted from one. */
   sets: Array<FeelerPair & { set?: number }>;
   bladeStepMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   feel?: Feel | undefined;
   makerLowerMm?: number | undefined;
   makerUpperMm?: number | undefined;
 };
+
+/**
+ * What the hand of a bench measuring is known by: its card, and what each row's repeats show. The rows may differ by themselves.
+ * The mean of it is of both rows of every set.
+ */
+export function feltHand({
+  sets,
+  bladeStepMm,
+  hand,
+}: Pick<ClearanceClassInput, 'sets' | 'bladeStepMm' | 'hand'>): Hand & { count: number } {
+  const rows = [sets.map((s) => s.rowAMm), sets.map((s) => s.rowBMm)];
+  return {
+    ...handOver(rows, bladeStepMm, hand?.card),
+    count: 2 * sets.length,
+    scattered: spreadOver(rows.flat(), bladeStepMm),
+  };
+}
 
 export type ClearanceClassValues = {
   benchMm: number | null;
@@ -38,6 +59,8 @@ export type ClearanceClassValues = {
   placeInClass: number | null;
   likelyClass: ClearanceClass | null;
   sets: number;
+  /** What the sets show of the hand, for what is felt after them with the same blades. */
+  hand: Hand;
 };
 
 /** Sets of feeler pairs wanted before the bench clearance is believed. Common practice, no source. */
@@ -119,6 +142,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
         placeInClass: null,
         likelyClass: null,
         sets: 0,
+        hand: {},
       },
       findings,
       working,
@@ -126,8 +150,9 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     };
   }
 
-  const felt = input.sets.flatMap((s) => [s.rowAMm, s.rowBMm]);
-  const u = meanUncertainty(felt, input.bladeStepMm);
+  // What each row's own repeats show of the hand: the rows may differ by themselves.
+  const hand = feltHand(input);
+  const u = doubtOfMean({ ...hand, stepMm: input.bladeStepMm });
   const benchMm = tidy(mean(pairMeans));
   const spreadMm = tidy(Math.max(...pairMeans) - Math.min(...pairMeans));
   const decision = decide(benchMm, u, { lower: lowerMm, upper: upperMm });
@@ -181,7 +206,13 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     ...(decision.verdict === 'accept'
       ? {}
       : {
-          remedy: decision.verdict === 'reject' ? M.readClassStampedRingSquare : M.takeMoreSetsUseFiner,
+          remedy:
+            decision.verdict === 'reject'
+              ? M.readClassStampedRingSquare
+              : saySettle(
+                  settle({ marginMm: decision.marginMm, stepMm: input.bladeStepMm, count: hand.count, hand }),
+                  M.bothRows,
+                ),
         }),
     acceptable: true,
   });
@@ -197,6 +228,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       placeInClass: upperMm > lowerMm ? (benchMm - lowerMm) / (upperMm - lowerMm) : null,
       likelyClass,
       sets: input.sets.length,
+      hand: { card: hand.card, scatterMm: hand.scatterMm, free: hand.free },
     },
     findings,
     working,
@@ -211,9 +243,8 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
         expanded: decision.expanded,
         verdict: decision.verdict,
         doubt: doubtSaid({
-          count: felt.length,
           stepMm: input.bladeStepMm,
-          scatterMm: sampleDeviation(felt),
+          hand,
           marginMm: decision.marginMm,
           where: M.bothRows,
         }),

@@ -2,16 +2,18 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { decide, gravest, SLACK_MM, type Verdict } from '../../metrology/decision.ts';
-import { type FittedLine, fitLine } from '../../metrology/line.ts';
 import {
+  bothSeen,
   deviationOfMean,
   doubtOfMean,
-  inQuadrature,
-  mean,
-  meanUncertainty,
+  type Hand,
+  handOver,
+  readingUncertainty,
   type Seen,
-  sampleDeviation,
-} from '../../metrology/uncertainty.ts';
+  scaledHand,
+} from '../../metrology/hand.ts';
+import { type FittedLine, fitLine } from '../../metrology/line.ts';
+import { inQuadrature, mean } from '../../metrology/uncertainty.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len, num } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
@@ -30,6 +32,8 @@ export type DriveUpReading = { angleDeg: number; rowAMm: number; rowBMm: number 
 export type DriveUpForecastInput = DriveUpTargetInput & {
   benchUncertaintyMm?: number | undefined;
   bladeStepMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   /** Nobody has looked at the sleeve's thread: its pitch is only supposed. */
   pitchAssumed?: boolean | undefined;
   feel?: Feel | undefined;
@@ -74,7 +78,7 @@ function toPoints(input: DriveUpForecastInput): DriveUpPoint[] {
       clearanceMm,
       reductionMm: tidy(input.benchMm - clearanceMm),
       // Rows share one bearing: their difference is tilt, judged on its own, so only the spread of repeats counts here.
-      ...doubtsOf(here, input.bladeStepMm),
+      ...doubtsOf(here, input),
       rowDifferenceMm:
         tiltedLast && last
           ? rowsApart(last)
@@ -108,16 +112,29 @@ function countedAt(
 }
 
 /** Readings of both rows at one place as their means: a mean of two rows steps by √½ of the blade. */
-function seenOf(here: DriveUpReading[], stepMm: number): Seen {
+function seenOf(
+  here: readonly DriveUpReading[],
+  input: Pick<DriveUpForecastInput, 'bladeStepMm' | 'hand'>,
+): Seen {
   const pairs = here.map((r) => (r.rowAMm + r.rowBMm) / 2);
-  return { count: pairs.length, stepMm: stepMm / Math.SQRT2, scatterMm: sampleDeviation(pairs) };
+  const stepMm = input.bladeStepMm / Math.SQRT2;
+  const hand = scaledHand(input.hand, Math.SQRT1_2);
+  const own = handOver([pairs], stepMm, hand?.card);
+  // What the bench showed of the hand counts beside the repeats here.
+  return { ...bothSeen(own, hand), count: own.count, stepMm };
 }
+/** Doubt of the mean of both rows felt once or more: half of what holds 95 in 100. */
+export const pairsUncertainty = (
+  pairs: readonly DriveUpReading[],
+  input: Pick<DriveUpForecastInput, 'bladeStepMm' | 'hand'>,
+): number => doubtOfMean(seenOf(pairs, input));
+
 const seenAt = (input: DriveUpForecastInput, angleDeg: number): Seen =>
-  seenOf(countedAt(input, angleDeg).counted, input.bladeStepMm);
+  seenOf(countedAt(input, angleDeg).counted, input);
 
 /** What the mean of both rows scatters by, and half of what holds 95 in 100 of it. */
-function doubtsOf(here: DriveUpReading[], stepMm: number): { u: number; doubtMm: number } {
-  const seen = seenOf(here, stepMm);
+function doubtsOf(here: DriveUpReading[], input: DriveUpForecastInput): { u: number; doubtMm: number } {
+  const seen = seenOf(here, input);
   return { u: deviationOfMean(seen).deviation, doubtMm: doubtOfMean(seen) };
 }
 
@@ -169,7 +186,7 @@ function placeOf(
 export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<DriveUpForecastValues> {
   const targetResult = driveUpTarget(input);
   const target = targetResult.values;
-  const benchU = input.benchUncertaintyMm ?? meanUncertainty([input.benchMm], input.bladeStepMm);
+  const benchU = input.benchUncertaintyMm ?? readingUncertainty(input.bladeStepMm, input.hand);
   const points = markBite(toPoints(input), input.bladeStepMm);
   const last = points.at(-1);
   const fitted = points.filter((p) => p.inFit);
@@ -239,7 +256,8 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
               expanded: 2 * uReduction,
               verdict: tilted ? gravest([stand.verdict, 'reject']) : stand.verdict,
               doubt: doubtSaid({
-                ...seenAt(input, last.angleDeg),
+                stepMm: input.bladeStepMm / Math.SQRT2,
+                hand: seenAt(input, last.angleDeg),
                 stampedMm: input.bladeStepMm,
                 other: { mm: benchU, from: M.benchClearanceTakenFrom },
                 marginMm: Math.min(

@@ -2,7 +2,8 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
-import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
+import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
 import { area, len, num, pres } from '../../quantities/say.ts';
 import { M } from './messages.ts';
@@ -24,6 +25,8 @@ export type HydraulicNutInput = {
   nowMm?: number | undefined;
   nowPressureMpa?: number | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
 };
 
 export type HydraulicNutValues = {
@@ -48,7 +51,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
     : input.startPressureMpa;
   const { zeroMm: zero, nowMm: now, driveUpMinMm: min, driveUpMaxMm: max } = input;
   const travelMm = zero === undefined || now === undefined ? null : (input.sign ?? 1) * (now - zero);
-  const one = readingUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm, input.hand);
   const u = inQuadrature(one, one);
   const abortMpa = input.abortPressureMpa;
   const aborted =
@@ -131,8 +134,8 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
               expanded: COVERAGE.k2 * u,
               verdict: findings.at(-1)?.verdict ?? 'incomplete',
               doubt: doubtSaid({
-                count: 1,
                 stepMm: input.resolutionMm,
+                hand: input.hand,
                 places: 2,
                 marginMm: Math.min(travelMm - min, max - travelMm),
                 where: M.indicator,

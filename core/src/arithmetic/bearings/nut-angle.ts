@@ -1,7 +1,7 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { usualDoubt } from '../../metrology/hand.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { TaperRatio } from './clearance-table.ts';
 import { M } from './messages.ts';
@@ -108,7 +108,7 @@ export function nutAngle(input: NutAngleInput): CalculatorResult<NutAngleValues>
 }
 
 function judgeTurn(input: NutAngleInput, turned: number, limit: Text): Finding {
-  const u = readingUncertainty(input.stepDeg ?? 5);
+  const u = usualDoubt(input.stepDeg ?? 5);
   const shared = { code: 'nut-angle.turned', limit, source: 'maker' as const };
   if (turned < input.makerMinDeg)
     return {

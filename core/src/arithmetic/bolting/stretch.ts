@@ -1,7 +1,8 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
-import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
+import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { type BoltGrade, strengthOf } from './grades.ts';
@@ -18,6 +19,8 @@ export type StretchInput = {
   stretchMm?: number | undefined;
   /** Step of what measured the stretch. */
   stepMm?: number | undefined;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   /** Share of proof load aimed at; 0.7 where left out. */
   share?: number | undefined;
 };
@@ -63,7 +66,7 @@ export function boltStretch(input: StretchInput): CalculatorResult<StretchValues
   const stretchMm = input.stretchMm ?? 0;
   const u = inQuadrature(
     METHOD_SHARE * stretchMm,
-    input.stepMm === undefined ? 0 : Math.SQRT2 * readingUncertainty(input.stepMm),
+    input.stepMm === undefined ? 0 : Math.SQRT2 * readingUncertainty(input.stepMm, input.hand),
   );
   const { verdict, expanded } = decide(stretchMm, u, {
     lower: (1 - WITHIN) * targetMm,

@@ -1,8 +1,8 @@
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
 import { M } from './messages.ts';
@@ -16,6 +16,8 @@ export type BoxBoreInput = {
   /** Reading at the bottom, zero on top, with the set-up hung on a stiff bar; 0 for a bracket that does not give. */
   sagMm?: number | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   makerLimitMm?: number | undefined;
   rule?: DecisionRule | undefined;
   wanted?: number | undefined;
@@ -53,6 +55,7 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
     // At the top, where a turn begins and ends, the bracket does not sag.
     closingMm: input.closingMm,
     resolutionMm: input.resolutionMm,
+    hand: input.hand,
     wanted: input.wanted ?? 8,
     code: 'bore',
   });
@@ -81,18 +84,24 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
       what: M.boreTirSweep,
       valueMm: s.tirMm,
       uncertaintyMm: s.uncertaintyMm,
-      downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm),
+      downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm, input.hand),
       limit,
       rule: input.rule,
       means: M.shaftBoxDoNotShare,
       remedy: M.checkFitBoxFrameBearings,
       more: s.turn
-        ? betweenAngles(s.turn, Math.SQRT2 * readingUncertainty(input.resolutionMm), limit.limitMm, s.taken)
+        ? betweenAngles(
+            s.turn,
+            Math.SQRT2 * readingUncertainty(input.resolutionMm, input.hand),
+            limit.limitMm,
+            s.taken,
+          )
         : undefined,
       again: {
         where: M.atAnd2({ high: s.highDeg, low: s.lowDeg }),
         stepMm: input.resolutionMm,
-        count: 1,
+        count: input.hand?.count ?? 1,
+        hand: input.hand,
         places: 2,
       },
     });

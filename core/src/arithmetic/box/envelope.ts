@@ -3,8 +3,8 @@ import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgeme
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { type DecisionRule, decide } from '../../metrology/decision.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { M } from './messages.ts';
@@ -20,6 +20,8 @@ export type EnvelopeInput = {
   obstructionMm?: number | undefined;
   studCircleMm?: number | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   /** What the seal's sheet asks for. A measure the sheet does not name is not judged. */
   sealBoreLowerMm?: number | undefined;
   sealBoreUpperMm?: number | undefined;
@@ -87,7 +89,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     },
   ];
   const asked = questions.filter((q) => q.lower !== undefined || q.upper !== undefined);
-  const u = readingUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm, input.hand);
   const findings = asked.map((q) => judgeMeasure(q, u, input));
   if (asked.length === 0)
     findings.push({
@@ -130,8 +132,8 @@ function boreBeam(input: EnvelopeInput, u: number): Beam[] {
       expanded: d.expanded,
       verdict: d.verdict,
       doubt: doubtSaid({
-        count: 1,
         stepMm: input.resolutionMm,
+        hand: input.hand,
         marginMm: d.marginMm,
         rule: input.rule,
         where: M.bore,

@@ -2,8 +2,8 @@ import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { limitInForce } from '../../sources/limits.ts';
 import { type FaceMethod, faceLimits } from './limits.ts';
@@ -17,7 +17,11 @@ export type BoxFaceInput = {
   sweepRadiusMm: number;
   readings: readonly AngleReading[];
   closingMm?: number | undefined;
+  /** The whole swing of the needle over a continuous turn, each time it was read: the TIR itself. */
+  swingsMm?: readonly number[] | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   school: FaceMethod;
   makerLimitMm?: number | undefined;
   /** Measured end play; where the shaft is not held one way it gets into every reading. */
@@ -66,25 +70,34 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
       what: M.faceTirSweep,
       valueMm: s.tirMm,
       uncertaintyMm: s.uncertaintyMm,
-      downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm),
+      downwardMm: Math.SQRT2 * readingUncertainty(input.resolutionMm, input.hand),
       limit,
       rule: input.rule,
       means: warped ? M.warpedMoreThanTilted : M.glandWouldPullSealOut,
       remedy: warped ? M.warpedFaceReFacedNo : M.checkGasketRemainsBurrsFit,
       more: s.turn
-        ? betweenAngles(s.turn, Math.SQRT2 * readingUncertainty(input.resolutionMm), limit.limitMm, s.taken)
+        ? betweenAngles(
+            s.turn,
+            Math.SQRT2 * readingUncertainty(input.resolutionMm, input.hand),
+            limit.limitMm,
+            s.taken,
+          )
         : undefined,
       again: {
-        where: M.atAnd2({ high: s.highDeg, low: s.lowDeg }),
+        where: s.highDeg === null ? M.overWholeTurn : M.atAnd2({ high: s.highDeg, low: s.lowDeg }),
         stepMm: input.resolutionMm,
-        count: 1,
+        count: input.hand?.count ?? 1,
+        hand: input.hand,
         places: 2,
       },
     });
     findings.push(judged);
     working.push({
       what: 'TIR',
-      sum: M.highestLowest({ high: s.highDeg, low: s.lowDeg, tir: len(s.tirMm) }),
+      sum:
+        s.highDeg === null
+          ? M.wholeSwing({ tir: len(s.tirMm) })
+          : M.highestLowest({ high: s.highDeg, low: s.lowDeg, tir: len(s.tirMm) }),
     });
     beams.push(
       upperBeam(

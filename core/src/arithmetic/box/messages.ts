@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.box', en, {
+  wholeSwing: { tir: 'length' },
   against: { value: 'length', q: 'text' },
   anglesRead: { count: 'count', wanted: 'count' },
   atAnd: { high: 'count', low: 'count' },

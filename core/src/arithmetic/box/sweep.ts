@@ -2,9 +2,10 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import type { DecisionRule } from '../../metrology/decision.ts';
+import { doubtOfMean, type Hand, handOf, readingUncertainty } from '../../metrology/hand.ts';
 import { type AngleReading, byAngle, fitHarmonics, type HarmonicFit } from '../../metrology/harmonics.ts';
 import { judgedTurn, type TurnJudged } from '../../metrology/turn.ts';
-import { aloneDeviation, inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, mean } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { M } from './messages.ts';
@@ -29,13 +30,18 @@ export type Sweep = {
 export function sweep(o: {
   readings: readonly AngleReading[];
   closingMm?: number | undefined;
+  /** The whole swing of the needle over a continuous turn, each time it was read: the TIR itself. */
+  swingsMm?: readonly number[] | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   wanted: number;
   code: string;
 }): Sweep {
-  const one = readingUncertainty(o.resolutionMm);
+  const one = readingUncertainty(o.resolutionMm, o.hand);
+  if (o.swingsMm && o.swingsMm.length > 0 && o.readings.length === 0) return swung(o.swingsMm, o);
   const grouped = byAngle(o.readings);
-  const fit = fitHarmonics(o.readings, aloneDeviation(o.resolutionMm));
+  const fit = fitHarmonics(o.readings, o.resolutionMm, o.hand, o.closingMm);
   const high = grouped.length ? grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a)) : null;
   const low = grouped.length ? grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a)) : null;
   const readMm = high && low && grouped.length >= 2 ? tidy(high.valueMm - low.valueMm) : null;
@@ -90,18 +96,39 @@ export function sweep(o: {
   };
 }
 
+/** A turn read by its whole swing: nothing hides between angles, and no shape is told. */
+function swung(
+  swingsMm: readonly number[],
+  { resolutionMm, hand }: { resolutionMm: number; hand?: Hand | undefined },
+): Sweep {
+  return {
+    fit: null,
+    tirMm: tidy(mean([...swingsMm])),
+    uncertaintyMm: doubtOfMean({
+      ...handOf(swingsMm, resolutionMm, hand?.card),
+      stepMm: resolutionMm,
+      places: 2,
+    }),
+    turn: null,
+    highDeg: null,
+    lowDeg: null,
+    taken: 0,
+    findings: [],
+  };
+}
+
 /** Where the doubt of a swept TIR comes from, and what would settle it. */
 export const sweepDoubt = (
   s: Sweep,
-  input: { resolutionMm: number; rule?: DecisionRule | undefined },
+  input: { resolutionMm: number; hand?: Hand | undefined; rule?: DecisionRule | undefined },
   limitMm: number,
 ): Text[] =>
   doubtSaid({
-    count: 1,
     stepMm: input.resolutionMm,
+    hand: input.hand,
     places: 2,
     other: { mm: (s.turn?.missedMm ?? 0) / 2, from: M.whatCanHideBetweenAngles },
     marginMm: limitMm - (s.tirMm ?? 0),
     rule: input.rule,
-    where: M.atAnd({ high: s.highDeg ?? 0, low: s.lowDeg ?? 0 }),
+    where: s.highDeg === null ? M.overWholeTurn : M.atAnd({ high: s.highDeg, low: s.lowDeg ?? 0 }),
   });

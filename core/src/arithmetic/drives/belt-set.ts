@@ -2,7 +2,8 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
-import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty, scaledHand } from '../../metrology/hand.ts';
+import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { formatFrequency } from '../../quantities/frequency.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { force, len } from '../../quantities/say.ts';
@@ -16,6 +17,8 @@ export type BeltSetInput = {
   readings: Array<number | null>;
   /** Step of the meter, Hz or N. */
   step: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   massKgPerM?: number | undefined;
   wantedN?: number | undefined;
   powerKw?: number | undefined;
@@ -63,7 +66,7 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
   // Note: twice the share of the frequency and of the span. Force: the share of the force, of the span, of the rule.
   const besides = by === 'note' ? 2 * SPAN_SHARE : inQuadrature(SPAN_SHARE, RULE_MM / deflectionMm);
   const share = (r: number) =>
-    inQuadrature(((by === 'note' ? 2 : 1) * readingUncertainty(input.step)) / r, besides);
+    inQuadrature(((by === 'note' ? 2 : 1) * readingUncertainty(input.step, input.hand)) / r, besides);
   const tensionsN = readings.map((r) => (r === null ? null : tension(r)));
   const doubts = readings.map((r, i) => (r === null || r <= 0 ? null : share(r) * (tensionsN[i] ?? 0)));
   const shared = { source: 'belt-practice' as const, acceptable: true };
@@ -155,9 +158,9 @@ export function beltSet(input: BeltSetInput): CalculatorResult<BeltSetValues> {
         expanded: COVERAGE[rule] * share(r) * t,
         verdict: decide(t, share(r) * t, { lower: low, upper: high }, rule).verdict,
         doubt: doubtSaid({
-          count: 1,
           // What a step of the meter is worth in tension here.
           stepMm: ((by === 'note' ? 2 : 1) * t * input.step) / r,
+          hand: scaledHand(input.hand, ((by === 'note' ? 2 : 1) * t) / r),
           other: {
             mm: t * besides,
             from: by === 'note' ? M.tapeAlongSpan : M.tapeRule,

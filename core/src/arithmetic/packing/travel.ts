@@ -1,5 +1,6 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import type { Hand } from '../../metrology/hand.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
@@ -11,6 +12,8 @@ export type PackingTravelInput = {
   /** At so much left a ring is added or the box packed anew; 0 where the follower bottoms. */
   stopMm?: number | undefined;
   resolutionMm?: number | undefined;
+  /** What is known of the hands that read it. */
+  hand?: Hand | undefined;
 };
 
 export type PackingTravelValues = {
@@ -23,7 +26,7 @@ export type PackingTravelValues = {
 };
 
 /** A follower is drawn flat by flat and stands a little askew when it is read. Our own choice, measured by `npm run proof -- uncertainty`. */
-const SITS = { scatterMm: 0.3, knownAsFrom: 4 } as const;
+const SITS = { scatterMm: 0.3, knownAsFrom: 2 } as const;
 
 /**
  * When the follower of a packed box will have no way left, from the way left at each adjusting since it was packed; with the
@@ -41,6 +44,7 @@ export function packingTravel(input: PackingTravelInput): CalculatorResult<Packi
     level: stop,
     stepsBy: input.resolutionMm ?? 0.5,
     sits: SITS,
+    hand: input.hand,
   });
   const mmPerYear = trend.line ? -trend.line.slope * YEAR_DAYS : null;
   const due = last.leftMm <= stop || (trend.left !== null && trend.left <= 0);

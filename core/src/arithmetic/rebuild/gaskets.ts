@@ -3,7 +3,8 @@ import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/res
 import type { Text } from '../../message/message.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
-import { inQuadrature, readingUncertainty, studentT95 } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
+import { inQuadrature, studentT95 } from '../../metrology/uncertainty.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
@@ -14,9 +15,15 @@ export type CompressionPair = { looseMm: number; torquedMm: number };
 export type CompressionValues = {
   /** Share of its thickness a stack loses under torque. */
   fraction: number;
-  /** Half of what it may be off by in 95 of 100; null with one pair, which says nothing of its scatter. */
-  uncertainty: number | null;
+  /** Half of what it may be off by in 95 of 100. */
+  uncertainty: number;
 };
+
+/**
+ * What one pressed stack gives otherwise than the next, as a share of its thickness, and how surely that is known before any pair is
+ * measured: as from so many pairs. Our own choice, measured by `npm run proof -- uncertainty`.
+ */
+const GIVES = { scatter: 0.02, knownAsFrom: 3 } as const;
 
 /** Compression between nothing and half: more is a wrong reading. */
 const MOST_COMPRESSED = 0.5;
@@ -25,7 +32,10 @@ const MOST_COMPRESSED = 0.5;
  * How much gaskets give under torque, learned from stacks measured loose and tight: the line through nothing, by least squares.
  * @throws RangeError with no pair, or one that is no stack
  */
-export function gasketCompression(pairs: readonly CompressionPair[]): CalculatorResult<CompressionValues> {
+export function gasketCompression(
+  pairs: readonly CompressionPair[],
+  gauge?: { resolutionMm: number; hand?: Hand | undefined },
+): CalculatorResult<CompressionValues> {
   if (pairs.length === 0) throw new MessageError(M.measureOneStackLooseTight);
   for (const p of pairs)
     if (!(p.looseMm > 0) || !(p.torquedMm > 0)) throw new MessageError(M.stackHasThicknessLooseTight);
@@ -33,7 +43,16 @@ export function gasketCompression(pairs: readonly CompressionPair[]): Calculator
   const fraction = pairs.reduce((s, p) => s + p.looseMm * (p.looseMm - p.torquedMm), 0) / squares;
   const left = pairs.reduce((s, p) => s + (p.looseMm - p.torquedMm - fraction * p.looseMm) ** 2, 0);
   const free = pairs.length - 1;
-  const uncertainty = free > 0 ? (Math.sqrt(left / free / squares) * studentT95(free)) / 2 : null;
+  const { scatter, knownAsFrom } = GIVES;
+  // A thick stack says more of the share than a thin one.
+  const usual = scatter ** 2 * (squares / pairs.length);
+  const all = knownAsFrom + free;
+  const own = (Math.sqrt((knownAsFrom * usual + left) / all / squares) * studentT95(all)) / 2;
+  // Loose and torqued are two readings of the gauge.
+  const read = gauge
+    ? (Math.SQRT2 * readingUncertainty(gauge.resolutionMm, gauge.hand)) / Math.sqrt(squares)
+    : 0;
+  const uncertainty = inQuadrature(own, read);
   const odd = fraction < 0 || fraction > MOST_COMPRESSED;
   return {
     values: { fraction, uncertainty },
@@ -55,7 +74,7 @@ export function gasketCompression(pairs: readonly CompressionPair[]): Calculator
         what: M.compressed,
         sum: M.looseLooseTightLoose({
           fraction: (100 * fraction).toFixed(1),
-          uncertainty: uncertainty === null ? '' : M.n95100({ uncertainty: (200 * uncertainty).toFixed(1) }),
+          uncertainty: M.n95100({ uncertainty: (200 * uncertainty).toFixed(1) }),
         }),
       },
     ],
@@ -77,6 +96,8 @@ export type GasketInput = {
   fractionUncertainty?: number | undefined;
   /** Step of the blades. mm. */
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   rule?: DecisionRule | undefined;
 };
 
@@ -123,7 +144,7 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
   const smallestMm = small - lost;
   const largestMm = large - lost;
   const uncertaintyMm = inQuadrature(
-    readingUncertainty(resolutionMm),
+    readingUncertainty(resolutionMm, input.hand),
     (input.fractionUncertainty ?? 0) * stackMm,
   );
   // A stack s gives measured + (s − stack) loose, and loses f·s of it under torque.
@@ -181,8 +202,8 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
         upper: mostMm,
         expanded: 2 * uncertaintyMm,
         doubt: doubtSaid({
-          count: 1,
           stepMm: resolutionMm,
+          hand: input.hand,
           other: input.fractionUncertainty
             ? { mm: input.fractionUncertainty * stackMm, from: M.howMuchStackGivesUnder }
             : undefined,

@@ -3,7 +3,7 @@ import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { sayStack } from './gaskets.ts';
@@ -68,6 +68,8 @@ export type EndFloatInput = {
   /** What one more shim does: lifts the cap off (looser), or presses on the bearing (tighter). */
   moreShims: 'looser' | 'tighter';
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   pieces?: readonly Piece[] | undefined;
 };
 export type EndFloatValues = {
@@ -90,7 +92,7 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
   const [a, b] = [at(leastMm), at(mostMm)];
   const wanted = { least: Math.min(a, b), most: Math.max(a, b), aim: (a + b) / 2 };
   // The float is a difference of two readings of the dial.
-  const uncertaintyMm = Math.SQRT2 * readingUncertainty(resolutionMm);
+  const uncertaintyMm = Math.SQRT2 * readingUncertainty(resolutionMm, input.hand);
   const { verdict } = decide(floatMm, uncertaintyMm, { lower: leastMm, upper: mostMm });
   // The doubt of the float is kept from both ends, as far as the band is wide enough.
   const keep = Math.min(2 * uncertaintyMm, (wanted.most - wanted.least) / 4);
@@ -158,9 +160,9 @@ export function endFloat(input: EndFloatInput): CalculatorResult<EndFloatValues>
         upper: mostMm,
         expanded: 2 * uncertaintyMm,
         doubt: doubtSaid({
-          count: 1,
           places: 2,
           stepMm: resolutionMm,
+          hand: input.hand,
           marginMm: Math.min(floatMm - leastMm, mostMm - floatMm),
           where: M.float,
         }),

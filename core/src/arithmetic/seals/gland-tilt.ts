@@ -2,8 +2,9 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { leastSquares } from '../../metrology/least-squares.ts';
-import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
@@ -17,6 +18,8 @@ export type GlandTiltInput = {
   bolts: number;
   firstBoltDeg?: number | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   /** A rigid gasket: the spread is held to 0.05 mm. A soft one gives; then it is only told. */
   rigid?: boolean | undefined;
   makerLimitMm?: number | undefined;
@@ -78,7 +81,7 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
   const widestBolt = fit && most > 0 ? bringInMm.indexOf(most) + 1 : null;
   const wideDeg = fit ? ((Math.atan2(s, c) * 180) / Math.PI + 360) % 360 : null;
   const limit = input.makerLimitMm ?? GLAND_SPREAD_MM;
-  const one = readingUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm, input.hand);
   const d = decide(spreadMm, inQuadrature(one, one), { upper: limit });
   const rigid = input.rigid !== false;
   const closed = all.some((g) => g <= 0) && spreadMm > 0;
@@ -153,9 +156,9 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
         upper: limit,
         expanded: d.expanded,
         doubt: doubtSaid({
-          count: 1,
           places: 2,
           stepMm: input.resolutionMm,
+          hand: input.hand,
           marginMm: limit - spreadMm,
           where: M.widestNarrowest,
         }),

@@ -2,7 +2,7 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
@@ -116,6 +116,8 @@ export type CompressionShiftInput = {
   /** Whole end play: half of it either way. */
   endPlayMm?: number | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   makerLowerMm?: number | undefined;
   makerUpperMm?: number | undefined;
 };
@@ -142,7 +144,7 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
   const half = (input.endPlayMm ?? 0) / 2;
   const lowerMm = input.makerLowerMm ?? input.compressionMm - COMPRESSION_BAND_MM;
   const upperMm = input.makerUpperMm ?? input.compressionMm + COMPRESSION_BAND_MM;
-  const u = readingUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm, input.hand);
   const maker = input.makerLowerMm !== undefined || input.makerUpperMm !== undefined;
   const verdicts = [compressionMm - half, compressionMm + half].map(
     (c) => decide(c, u, { lower: lowerMm, upper: upperMm }).verdict,
@@ -194,8 +196,8 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
       ? {}
       : {
           doubt: doubtSaid({
-            count: 1,
             stepMm: input.resolutionMm,
+            hand: input.hand,
             marginMm: Math.min(compressionMm - lowerMm, upperMm - compressionMm),
             where: M.setting,
           }),

@@ -1,4 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import type { Hand } from '../../metrology/hand.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
@@ -11,6 +12,8 @@ export type WearInput = {
   serviceMm?: number | undefined;
   /** Step of the gauge, mm. */
   resolutionMm?: number | undefined;
+  /** What is known of the hands that read it. */
+  hand?: Hand | undefined;
 };
 
 export type WearValues = {
@@ -29,7 +32,7 @@ export type WearValues = {
  * Whenever it is read a seal sits a little elsewhere, whatever the gauge steps by: so much, known as from so many readings. Our own
  * choice, measured by `npm run proof -- uncertainty`.
  */
-const SITS = { scatterMm: 0.026, knownAsFrom: 4 } as const;
+const SITS = { scatterMm: 0.026, knownAsFrom: 2 } as const;
 
 /**
  * Wear of a face against the baseline measured when it was fitted, by a robust line that one bad reading does not turn; the day
@@ -48,6 +51,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
     level: service,
     stepsBy: input.resolutionMm ?? 0.02,
     sits: SITS,
+    hand: input.hand,
   });
   const { line, early, day: dueDays, left: leftDays, from, to } = trend;
   const wornMm = first.projectionMm - last.projectionMm;

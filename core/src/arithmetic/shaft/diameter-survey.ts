@@ -1,11 +1,13 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { seesWith } from '../../judgement/seeing.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
-import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
+import { COVERAGE, type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { fitLine } from '../../metrology/line.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { inQuadrature, mean, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { inQuadrature, mean } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type GroovePlace, groove } from './groove.ts';
 import { M } from './messages.ts';
@@ -20,8 +22,12 @@ export type DiameterSurveyInput = SeatQuestion & {
   diametersMm: Array<Array<number | null>>;
   /** Graduation of the micrometer. */
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   /** Standard uncertainty of each place where it was read more than once; the micrometer's own elsewhere. */
   uncertaintiesMm?: Array<Array<number | null>> | undefined;
+  /** How often each place was read; once where nothing is said. */
+  countsRead?: Array<Array<number>> | undefined;
   rule?: DecisionRule | undefined;
   /** A worn groove: diameters beside it and in it, and what will lie over it. */
   grooveBesideMm?: number | undefined;
@@ -49,7 +55,7 @@ export type DiameterSurveyValues = {
 };
 
 /** One place that was read. */
-type Spot = { station: number; angleDeg: number; mm: number; u: number };
+type Spot = { station: number; angleDeg: number; mm: number; u: number; count: number };
 
 const lower = (a: Spot, b: Spot) => (b.mm < a.mm ? b : a);
 const higher = (a: Spot, b: Spot) => (b.mm > a.mm ? b : a);
@@ -74,11 +80,13 @@ type Context = {
 export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
   const seat = seatLimits(input);
   const { limits, name } = seat;
-  const u = readingUncertainty(input.resolutionMm);
+  const u = readingUncertainty(input.resolutionMm, input.hand);
   const rows = input.stationsMm.map((_, station) =>
     input.anglesDeg.flatMap((angleDeg, a): Spot[] => {
       const mm = input.diametersMm[station]?.[a] ?? null;
-      return mm === null ? [] : [{ station, angleDeg, mm, u: input.uncertaintiesMm?.[station]?.[a] ?? u }];
+      if (mm === null) return [];
+      const own = input.uncertaintiesMm?.[station]?.[a];
+      return [{ station, angleDeg, mm, u: own ?? u, count: input.countsRead?.[station]?.[a] ?? 1 }];
     }),
   );
   const spots = rows.flat();
@@ -159,7 +167,13 @@ export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<Dia
 /** What to do about a place too close to a limit, with the number of readings that would settle it. */
 function repeatThere({ input }: Context, spot: Spot, marginMm: number): Text {
   return saySettle(
-    settle({ marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
+    settle({
+      marginMm,
+      stepMm: input.resolutionMm,
+      count: spot.count,
+      hand: input.hand,
+      rule: input.rule,
+    }),
     M.at({ at: at(spot) }),
   );
 }
@@ -220,6 +234,18 @@ function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Fin
   };
 }
 
+/**
+ * The step with which a form so narrow could be seen, where the gauge in hand cannot and says neither: then it goes on with a caution.
+ * Null where it can.
+ */
+const formUnseen = (
+  { input, formLimitMm }: Pick<Context, 'input' | 'formLimitMm'>,
+  verdict: Verdict,
+): number | null =>
+  verdict === 'too-close'
+    ? seesWith(formLimitMm, { stepMm: input.resolutionMm, hand: input.hand, places: 2, rule: input.rule })
+    : null;
+
 /** Out-of-round of one station: largest less smallest diameter there. */
 function judgeOvality(context: Context, row: Spot[], s: number): number | null {
   if (row.length < 2) return null;
@@ -227,6 +253,7 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
   const [max, min] = [row.reduce(higher), row.reduce(lower)];
   const oval = tidy(max.mm - min.mm);
   const d = decide(oval, inQuadrature(max.u, min.u), { upper: formLimitMm }, input.rule);
+  const finer = formUnseen(context, d.verdict);
   working.push({
     what: M.outRoundStation({ s: s + 1 }),
     sum: expr`${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
@@ -234,7 +261,7 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
   if (d.verdict !== 'accept')
     findings.push({
       code: `shaft.ovality.${s + 1}`,
-      verdict: d.verdict,
+      verdict: finer ? 'caution' : d.verdict,
       reason: M.stationOutRound({
         s: s + 1,
         oval: len(oval),
@@ -246,16 +273,19 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
       remedy:
         d.verdict === 'reject'
           ? M.dressHighSidesMeasureAgain
-          : saySettle(
-              settle({
-                marginMm: d.marginMm,
-                stepMm: input.resolutionMm,
-                count: 1,
-                places: 2,
-                rule: input.rule,
-              }),
-              M.atAnd({ at: at(max), angle: min.angleDeg }),
-            ),
+          : finer
+            ? M.formNotSeenByGauge({ step: len(finer, 4) })
+            : saySettle(
+                settle({
+                  marginMm: d.marginMm,
+                  stepMm: input.resolutionMm,
+                  count: Math.min(max.count, min.count),
+                  hand: input.hand,
+                  places: 2,
+                  rule: input.rule,
+                }),
+                M.atAnd({ at: at(max), angle: min.angleDeg }),
+              ),
       acceptable: true,
     });
   return oval;
@@ -287,9 +317,10 @@ function judgeTaper(
     { upper: formLimitMm },
     input.rule,
   );
+  const finer = formUnseen({ input, formLimitMm }, d.verdict);
   findings.push({
     code: 'shaft.taper',
-    verdict: d.verdict,
+    verdict: finer ? 'caution' : d.verdict,
     reason: M.seatFromFirstStationLast({
       taperOverSeat: taperOverSeatMm >= 0 ? 'grows' : 'shrinks',
       taperOverSeat2: len(Math.abs(taperOverSeatMm)),
@@ -303,7 +334,11 @@ function judgeTaper(
     },
     limit: M.iT52({ formLimit: len(formLimitMm) }),
     source: 'iso-286',
-    ...(d.verdict === 'accept' ? {} : { remedy: M.checkWholeSeatStraightedgeMarking }),
+    ...(d.verdict === 'accept'
+      ? {}
+      : {
+          remedy: finer ? M.formNotSeenByGauge({ step: len(finer, 4) }) : M.checkWholeSeatStraightedgeMarking,
+        }),
     acceptable: true,
   });
   return { taperMmPer100, taperOverSeatMm };
@@ -316,6 +351,7 @@ function judgeForm(
 ): number {
   const formMm = tidy(largest.mm - smallest.mm);
   const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
+  const finer = formUnseen({ input, formLimitMm }, d.verdict);
   const grade = finestGrade(input.nominalMm, formMm);
   working.push({
     what: M.form,
@@ -323,7 +359,7 @@ function judgeForm(
   });
   findings.push({
     code: 'shaft.form',
-    verdict: d.verdict,
+    verdict: finer ? 'caution' : d.verdict,
     reason: M.allDiametersLieWithinEach({
       form: len(formMm),
       verdict:
@@ -332,7 +368,9 @@ function judgeForm(
     params: { formMm, verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject') },
     limit: M.iT52({ formLimit: len(formLimitMm) }),
     source: 'iso-286',
-    ...(d.verdict === 'accept' ? {} : { remedy: M.dressMeasureAgainLocalBruise }),
+    ...(d.verdict === 'accept'
+      ? {}
+      : { remedy: finer ? M.formNotSeenByGauge({ step: len(finer, 4) }) : M.dressMeasureAgainLocalBruise }),
     acceptable: true,
   });
   return formMm;
@@ -365,11 +403,11 @@ function sizeBeam(input: DiameterSurveyInput, limits: SizeLimits, largest: Spot,
       expanded: COVERAGE[input.rule ?? 'k2'] * spot.u,
       verdict: decide(spot.mm, spot.u, both, input.rule).verdict,
       // Read more than once its doubt is its own: what it is made of is not told apart here.
-      ...(spot.u === readingUncertainty(input.resolutionMm)
+      ...(spot.u === readingUncertainty(input.resolutionMm, input.hand)
         ? {
             doubt: doubtSaid({
-              count: 1,
               stepMm: input.resolutionMm,
+              hand: input.hand,
               marginMm: decide(spot.mm, spot.u, both, input.rule).marginMm,
               rule: input.rule,
               where: M.place,

@@ -2,8 +2,8 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
+import { type Hand, readingUncertainty, scaledHand } from '../../metrology/hand.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { rough } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
 import { M } from './messages.ts';
@@ -17,6 +17,8 @@ export type FinishInput = {
   /** Readings in µm, as the tester gives them. */
   readingsUm: readonly number[];
   resolutionUm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   makerLimitUm?: number | undefined;
   rule?: DecisionRule | undefined;
 };
@@ -40,7 +42,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
   const limitUm = input.makerLimitUm ?? LIMIT_UM[input.surface];
   const source: SourceId = input.makerLimitUm === undefined ? 'practice' : 'maker';
   const largestRaUm = ra.length ? Math.max(...ra) : null;
-  const u = readingUncertainty(input.resolutionUm) * factor;
+  const u = readingUncertainty(input.resolutionUm, input.hand) * factor;
   const working: WorkingLine[] = [{ what: M.limitRa, sum: rough(limitUm) }];
   if (input.parameter === 'Rq' && largestRaUm !== null)
     working.push({
@@ -91,7 +93,8 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
                 ...settle({
                   marginMm: d.marginMm,
                   stepMm: input.resolutionUm * factor,
-                  count: 1,
+                  count: input.hand?.count ?? 1,
+                  hand: scaledHand(input.hand, factor),
                   rule: input.rule,
                 }),
                 stepMm: 0,
@@ -128,8 +131,8 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
         expanded: COVERAGE[input.rule ?? 'k2'] * u,
         verdict: d.verdict,
         doubt: doubtSaid({
-          count: 1,
           stepMm: input.resolutionUm * factor,
+          hand: scaledHand(input.hand, factor),
           say: rough,
           rule: input.rule,
         }),

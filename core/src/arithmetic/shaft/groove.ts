@@ -1,7 +1,8 @@
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
-import { inQuadrature, readingUncertainty } from '../../metrology/uncertainty.ts';
+import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
+import { inQuadrature } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -21,9 +22,11 @@ export function groove(input: {
   insideMm: number;
   under: GroovePlace;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
 }): { depthMm: number; finding: Finding; working: WorkingLine } {
   const depthMm = (input.besideMm - input.insideMm) / 2;
-  const one = readingUncertainty(input.resolutionMm);
+  const one = readingUncertainty(input.resolutionMm, input.hand);
   const d = decide(depthMm, inQuadrature(one, one) / 2, { upper: FELT_MM });
   const bad = input.under !== 'elsewhere';
   const shared = {

@@ -3,6 +3,8 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.shaft', en, {
+  formNotSeenByGauge: { step: 'length' },
+  swingRead: { tir: 'length', count: 'count' },
   noShaftShaftsWrittenSmall: { shaft: 'text' },
   noHoleHolesWrittenLarge: { hole: 'text' },
   notTabledHereShaftsD: { designation: 'text' },

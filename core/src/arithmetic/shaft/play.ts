@@ -4,7 +4,8 @@ import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgeme
 import type { Text } from '../../message/message.ts';
 import { expr, inline, listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
-import { doubtOfMean, mean, sampleDeviation } from '../../metrology/uncertainty.ts';
+import { doubtOfMean, type Hand, handOf } from '../../metrology/hand.ts';
+import { mean } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
 import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
 import { type EndPlayMethod, endPlayLimits } from './limits.ts';
@@ -16,6 +17,8 @@ export type PlayInput = {
   /** Indicator beside the seal: released and lifted, one pair a trial. */
   radial?: ReadonlyArray<{ restMm: number; liftMm: number }> | undefined;
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   school: EndPlayMethod;
   makerEndMm?: number | undefined;
   makerRadialMm?: number | undefined;
@@ -60,10 +63,10 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
       return null;
     }
     const value = mean(side.values);
-    const scatterMm = sampleDeviation(side.values);
     const n = side.values.length;
+    const hand = handOf(side.values, input.resolutionMm, input.hand?.card);
     // Each travel is the difference of two readings, so the step counts twice.
-    const u = doubtOfMean({ count: n, stepMm: input.resolutionMm, scatterMm, places: 2 });
+    const u = doubtOfMean({ ...hand, stepMm: input.resolutionMm, places: 2 });
     const { marginMm: _, ...judged } = judgeUpper({
       code: `play.${code}`,
       what: side.name,
@@ -77,7 +80,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
         where: side.where,
         stepMm: input.resolutionMm,
         count: n,
-        scatterMm,
+        hand,
         places: 2,
       },
     });
@@ -113,9 +116,8 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
         side.limit,
         judged.verdict,
         doubtSaid({
-          count: n,
           stepMm: input.resolutionMm,
-          scatterMm,
+          hand,
           places: 2,
           marginMm: side.limit.limitMm - value,
           rule: input.rule,

@@ -1,5 +1,6 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
 import { expr } from '../../message/message.ts';
+import type { Hand } from '../../metrology/hand.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
@@ -10,6 +11,8 @@ export type RunoutGrowthInput = {
   readings: ReadonlyArray<{ days: number; runoutMm: number }>;
   limitMm: number;
   resolutionMm?: number | undefined;
+  /** What is known of the hands that read it. */
+  hand?: Hand | undefined;
 };
 
 export type RunoutGrowthValues = {
@@ -22,7 +25,7 @@ export type RunoutGrowthValues = {
 };
 
 /** A shaft lies a little elsewhere in its bearings, and the dial on it, at each survey. Our own choice, measured by `npm run proof -- uncertainty`. */
-const SITS = { scatterMm: 0.003, knownAsFrom: 4 } as const;
+const SITS = { scatterMm: 0.003, knownAsFrom: 2 } as const;
 
 /**
  * Run-out over the years at one station, and the day it will stand at its limit with its band at 95 %.
@@ -38,6 +41,7 @@ export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutG
     level: input.limitMm,
     stepsBy: input.resolutionMm ?? 0.01,
     sits: SITS,
+    hand: input.hand,
   });
   const mmPerYear = trend.line ? trend.line.slope * YEAR_DAYS : null;
   const grownMm = last.runoutMm - first.runoutMm;

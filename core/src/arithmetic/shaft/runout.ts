@@ -4,6 +4,7 @@ import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/res
 import type { Text } from '../../message/message.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
+import { bothSeen, doubtOfMean, type Hand, handOf, handOver, spreadOver } from '../../metrology/hand.ts';
 import {
   type AngleReading,
   byAngle,
@@ -12,9 +13,9 @@ import {
   highestOrder,
 } from '../../metrology/harmonics.ts';
 import { judgedTurn } from '../../metrology/turn.ts';
-import { aloneDeviation, doubtOfMean, inQuadrature, sampleDeviation } from '../../metrology/uncertainty.ts';
+import { inQuadrature, mean } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { limitInForce } from '../../sources/limits.ts';
+import { type LimitInForce, limitInForce } from '../../sources/limits.ts';
 import { type RunoutMethod, runoutLimits } from './limits.ts';
 import { M } from './messages.ts';
 import { type RunoutShape, runoutShape, SHAPE_REMEDY, SHAPE_WORDS } from './runout-shape.ts';
@@ -24,10 +25,14 @@ export type RunoutInput = {
   shaftMm: number;
   /** Indicator readings round one turn, the closing one left out; repeats at one angle are averaged. */
   readings: readonly AngleReading[];
+  /** The whole swing of the needle over a continuous turn, each time it was read: the TIR itself. */
+  swingsMm?: readonly number[] | undefined;
   /** The reading back at the first angle after a whole turn. */
   closingMm?: number | undefined;
   /** Graduation of the indicator. */
   resolutionMm: number;
+  /** What is known of the hand that read it. */
+  hand?: Hand | undefined;
   school: RunoutMethod;
   makerLimitMm?: number | undefined;
   rule?: DecisionRule | undefined;
@@ -77,12 +82,11 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   const limit = limitInForce(runoutLimits(input.shaftMm), input.school, input.makerLimitMm);
   const wanted = input.wanted ?? 8;
   const grouped = byAngle(input.readings);
-  const one = aloneDeviation(input.resolutionMm);
   const findings: Finding[] = [];
   const working: WorkingLine[] = [{ what: RUNOUT_LIMIT, sum: sayLimit(limit) }];
-  const fit = fitHarmonics(input.readings, one);
+  const fit = fitHarmonics(input.readings, input.resolutionMm, input.hand, input.closingMm);
   // Half a turn fits many shapes: none is named before the turn is read.
-  const shape = grouped.length >= wanted ? runoutShape(fit, one) : 'unfitted';
+  const shape = grouped.length >= wanted ? runoutShape(fit, input.resolutionMm) : 'unfitted';
   // Back where the turn began, wherever that was: at the first angle read.
   const begun = input.readings[0]?.angleDeg;
   const first = grouped.find((g) => g.angleDeg === begun) ?? grouped[0];
@@ -92,7 +96,14 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
   let uTir = 0;
   let doubt: Text[] | undefined;
 
-  if (grouped.length >= 2) {
+  const swung = input.swingsMm && input.swingsMm.length > 0 ? swing(input, input.swingsMm, limit) : null;
+  if (swung) {
+    tirMm = swung.tirMm;
+    uTir = swung.u;
+    doubt = swung.doubt;
+    findings.push({ ...swung.judged, code: tag('tir') });
+    working.push(swung.working);
+  } else if (grouped.length >= 2) {
     const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
     const low = grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a));
     const readMm = tidy(high.valueMm - low.valueMm);
@@ -102,10 +113,17 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       grouped.length >= wanted ? fit : null,
     );
     tirMm = tidy(turn.tirMm);
-    const scatter = repeatScatter(input.readings);
-    const u = (count: number) => doubtOfMean({ count, stepMm: input.resolutionMm, scatterMm: scatter });
+    const hand = turnHand(input);
+    const times = (input.hand?.count ?? 1) * Math.min(high.times, low.times);
+    const u = (g: { angleDeg: number; times: number }) =>
+      doubtOfMean({
+        ...hand,
+        count: g.times * (input.hand?.count ?? 1),
+        stepMm: input.resolutionMm,
+        scattered: scatteredAt(input, g),
+      });
     // What lies between the angles read is half of its doubt: the bound itself at twice that.
-    const uRead = inQuadrature(u(high.times), u(low.times));
+    const uRead = inQuadrature(u(high), u(low));
     uTir = inQuadrature(uRead, turn.missedMm / 2);
     working.push({
       what: M.tir({ where }),
@@ -133,16 +151,15 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       again: {
         where: M.atAnd2({ degrees: degrees(high.angleDeg), degrees2: degrees(low.angleDeg) }),
         stepMm: input.resolutionMm,
-        count: Math.min(high.times, low.times),
-        scatterMm: scatter,
+        count: times,
+        hand: { ...hand, count: times },
         places: 2,
       },
     });
     findings.push(judged);
     doubt = doubtSaid({
-      count: Math.min(high.times, low.times),
       stepMm: input.resolutionMm,
-      scatterMm: Math.SQRT2 * scatter,
+      hand: { ...hand, count: times },
       places: 2,
       other: { mm: turn.missedMm / 2, from: M.whatCanHideBetweenAngles },
       marginMm: limit.limitMm - tirMm,
@@ -151,7 +168,8 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
     });
   }
   if (fit && shape !== 'unfitted') findings.push(...shapeFindings(fit, shape, tag, where, working));
-  findings.push(...turnFindings(input, grouped, wanted, closureMm, closed, tag, where));
+  if (!swung || grouped.length > 0)
+    findings.push(...turnFindings(input, grouped, wanted, closureMm, closed, tag, where));
 
   const expandedMm = COVERAGE[input.rule ?? 'k2'] * uTir;
   return {
@@ -196,11 +214,18 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
 const degrees = (deg: number) => `${Number(deg.toFixed(1))}°`;
 
 /** Standard deviation of repeats about the mean of their own angle; 0 where nothing was repeated. */
-function repeatScatter(readings: readonly AngleReading[]): number {
+function repeatsOf(readings: readonly AngleReading[]): Map<number, number[]> {
   const groups = new Map<number, number[]>();
   for (const r of readings) groups.set(r.angleDeg, [...(groups.get(r.angleDeg) ?? []), r.valueMm]);
-  return Math.max(0, ...[...groups.values()].map(sampleDeviation));
+  return groups;
 }
+
+/** What is known of the hand: its card, and what its repeats at the angles show together. */
+const turnHand = ({ readings, resolutionMm, hand }: RunoutInput): Hand =>
+  bothSeen(handOver([...repeatsOf(readings).values()], resolutionMm, hand?.card), hand);
+
+const scatteredAt = ({ readings, resolutionMm }: RunoutInput, at: { angleDeg: number }): boolean =>
+  spreadOver(repeatsOf(readings).get(at.angleDeg) ?? [], resolutionMm);
 
 function shapeFindings(
   fit: HarmonicFit,
@@ -261,6 +286,35 @@ function shapeFindings(
 }
 
 /** Is the turn whole: enough angles, none too far apart, and back where it began? */
+/** The swing of the needle over a whole turn, read at its highest and its lowest: nothing hides between angles. */
+function swing(input: RunoutInput, swingsMm: readonly number[], limit: LimitInForce) {
+  const where = input.where ? M.at2({ where: input.where }) : '';
+  const step = input.resolutionMm;
+  const hand = handOf(swingsMm, step, input.hand?.card);
+  const seen = { ...hand, count: swingsMm.length, stepMm: step, places: 2 as const };
+  const u = doubtOfMean(seen);
+  const tirMm = tidy(mean([...swingsMm]));
+  const again = { stepMm: step, count: seen.count, hand, places: 2 as const };
+  const { marginMm, ...judged } = judgeUpper({
+    code: 'tir',
+    what: M.runOut({ where }),
+    valueMm: tirMm,
+    uncertaintyMm: u,
+    limit,
+    rule: input.rule,
+    means: M.swingTellsNoShape,
+    remedy: M.readAnglesForShape,
+    again: { ...again, where: M.overWholeTurn },
+  });
+  return {
+    tirMm,
+    u,
+    judged,
+    doubt: doubtSaid({ ...again, marginMm, rule: input.rule, where: M.overWholeTurn }),
+    working: { what: M.tir({ where }), sum: M.swingRead({ tir: len(tirMm), count: swingsMm.length }) },
+  };
+}
+
 function turnFindings(
   input: RunoutInput,
   grouped: ReadonlyArray<{ angleDeg: number }>,

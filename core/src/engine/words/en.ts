@@ -50,6 +50,7 @@ export const en = {
     'Look at the setup and at the last reading; change the one or withdraw the other.',
   loosened: 'loosened, {reason}',
   madeWithoutNetworkStored: 'made without network, stored {when}',
+  readAgainNothingDone: 'read again, nothing done in between',
   measuredAgain: 'measured again, {done}',
   noBoltTightYet: 'No bolt is tight yet.',
   noBoltsTightenedStep: 'No bolts are tightened at that step.',

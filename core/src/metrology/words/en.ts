@@ -2,7 +2,11 @@
 export const en = {
   accept: 'Accept',
   caution: 'Caution',
-  daysFromLastReading: '{left} days from the last reading{band}',
+  daysFromLastReading:
+    '{left} days from the last reading{band}, {bends, select, bends {and the line bends} other {if it goes on evenly}}',
+  handNotKnownFinerGauge:
+    'Nothing is known of this hand. Read your hand card, or take a gauge that steps {step} or finer.',
+  handNotKnownReadOr: '{more} {where}, or your hand card: ten readings, once.',
   moreReadings: '{more} more readings',
   n95: ', {from} to {to} at 95 %',
   noNumberReadingsGaugeSettles:

@@ -17,6 +17,7 @@ export const en = {
   loosened: '{what} loosened:',
   madeWithoutNetworkDevicesOwn: '{count} made without network, at the device’s own time, and stored {first}.',
   measuring: 'measuring {measuring}: ',
+  nothingDoneCountsTogether: 'nothing done in between: counted together',
   measuringBefore: 'Measuring {i}, before:',
   moved: ', moved {moved}°',
   moved2: ', moved',

@@ -5,11 +5,11 @@ import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { sayReading } from '../../instruments/quantity.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { needed } from './condition.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import { conditionOf, type ShaftSetup } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type BeltStepValues = BeltSetValues & { by: 'note' | 'force'; spanMm: number };
 
@@ -38,11 +38,13 @@ export const beltStep = stepKind<ShaftSetup, BeltStepValues>('belts', {
     const by = byOf(facts);
     const spanMm = needed(c, 'beltSpanMm');
     const taken = takenAt(facts, step);
+    const gauge = inHand(taken, 1);
     const result = beltSet({
       by,
       spanMm,
       readings: all(facts).map((p) => valueAt(facts, step, p.key) ?? null),
-      step: stepUsed(taken, 1),
+      step: gauge.resolutionMm,
+      hand: gauge.hand,
       massKgPerM: c.beltMassKgPerM,
       wantedN: c.beltWantedN,
       powerKw: c.beltPowerKw,

@@ -7,11 +7,12 @@ import { isText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { needed } from './condition.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { againInTurn, boxTurn, nextInTurn, stepUsed, sweptAt, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, boxTurn, nextInTurn, sweptAt, turnOf, turnPlace } from './turn.ts';
 
 export type BoxBoreStepValues = BoxBoreValues & {
   readings: AngleReading[];
@@ -47,7 +48,7 @@ export const boxBoreStep = stepKind<ShaftSetup, BoxBoreStepValues>('box-bore', {
       readings: turn.readings,
       closingMm: turn.closingMm,
       sagMm: sag?.value,
-      resolutionMm: stepUsed(used, 0.01),
+      ...inHand(used, 0.01),
       makerLimitMm: setup.maker.boreMm,
       rule: decisionOf(setup),
       wanted: l.wanted,

@@ -8,12 +8,13 @@ import { isText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { needed } from './condition.ts';
 import { M } from './messages.ts';
 import { playStep } from './play.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { againInTurn, boxTurn, nextInTurn, stepUsed, sweptAt, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, boxTurn, nextInTurn, readsSwing, sweptAt, turnOf, turnPlace } from './turn.ts';
 
 export type BoxFaceStepValues = BoxFaceValues & {
   readings: AngleReading[];
@@ -23,7 +24,7 @@ export type BoxFaceStepValues = BoxFaceValues & {
   sweepRadiusMm: number;
 };
 
-const look = (facts: Facts<ShaftSetup>) => boxTurn(facts, M.face);
+const look = (facts: Facts<ShaftSetup>) => ({ ...boxTurn(facts, M.face), bySwing: readsSwing(facts) });
 
 /** The box face swept by an indicator clamped on the shaft. */
 export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
@@ -52,8 +53,9 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
       boxBoreMm,
       sweepRadiusMm,
       readings: turn.readings,
+      swingsMm: turn.swingsMm,
       closingMm: turn.closingMm,
-      resolutionMm: stepUsed(turn.taken, 0.01),
+      ...inHand(turn.taken, 0.01),
       school: chosenOf(rules, BOX_FACE),
       makerLimitMm: setup.maker.faceMm,
       endPlayMm,
@@ -77,8 +79,8 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
         sweepRadiusMm,
       } satisfies BoxFaceStepValues,
       next,
-      choices: turn.count >= l.wanted ? againInTurn(turn, l) : [],
-      turn: { prefix: l.prefix, wanted: l.wanted },
+      choices: turn.count >= l.wanted || turn.swingsMm.length > 0 ? againInTurn(turn, l) : [],
+      ...(l.bySwing && turn.count === 0 ? {} : { turn: { prefix: l.prefix, wanted: l.wanted } }),
       act: next ? M.sweepFace({ at: sweptAt(facts, step, l, next.key) }) : M.turnWholeReadVerdict,
     };
   },

@@ -112,7 +112,23 @@ export const conditionSchema = object({
   measures: measureList(),
   ...seatFields,
   runoutStations: count(TURNS, M.runOutStations, 1, 6, 'runout'),
-  runoutAngles: count(TURNS, M.anglesTurn, 4, 24, 'runout', 'face', 'bore'),
+  turnBy: choice(
+    TURNS,
+    M.turnRead2,
+    { swing: M.wholeSwing, angles: M.angleByAngle2 },
+    { when: measured('runout', 'face') },
+  ),
+  runoutAngles: number()
+    .integer()
+    .min(4)
+    .max(24)
+    .meta(
+      ask(TURNS, M.anglesTurn, {
+        when: (form) =>
+          measured('bore')(form) ||
+          (measured('runout', 'face')(form) && form['condition:turnBy'] !== 'swing'),
+      }),
+    ),
   finishParameter: choice(H.finish, M.testerGives, ['Ra', 'Rq'] as const, { when: measured('finish') }),
   boxBoreMm: size(H.box, M.boxBore, {
     when: measured('face', 'bore'),

@@ -13,12 +13,12 @@ import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { type Condition, needed } from './condition.ts';
 import { listedPlace, nextOf, offer, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type CouplingStepValues = {
   method: CouplingMethod;
@@ -141,7 +141,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
             backSagMm: secondSagMm,
             ...sizes,
             ...target,
-            resolutionMm: stepUsed(taken, 0.01),
+            ...inHand(taken, 0.01),
             makerOffsetMm: setup.maker.offsetMm,
             makerAnglePer100Mm: setup.maker.anglePer100Mm,
             rule: decisionOf(setup),

@@ -6,8 +6,8 @@ import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { inline } from '../../message/message.ts';
-import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand, placesInHand } from '../in-hand.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
@@ -46,15 +46,6 @@ function repeatsAt(facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>, k
   return standing(facts, step.id, 'any').filter((r) => r.place === key || r.place.startsWith(`${key}/`));
 }
 
-/** The doubt of a place: from the gauge each of its readings was taken with, the coarsest where they differ. */
-const doubtOf = (readings: readonly Reading[]): number | null =>
-  readings.length === 0
-    ? null
-    : meanUncertainty(
-        readings.map((r) => r.value),
-        Math.max(...readings.map((r) => r.instrument.step)),
-      );
-
 /** Diameters at stations × angles over the seat, each place read again where it is too close. A dismounting does not undo them. */
 export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
   repeats: true,
@@ -63,11 +54,14 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
     const c = conditionOf(setup);
     const grid = surveyGrid(setup);
     const read = standing(facts, step.id, 'any');
-    const resolutionMm = Math.max(0.0001, ...read.map((r) => r.instrument.step));
+    const gauge = inHand(read, 0.01);
     const cells = grid.stationsMm.map((_, s) =>
       grid.anglesDeg.map((a) => repeatsAt(facts, step, keyOf(s, a))),
     );
-    const matrix = cells.map((row) => row.map((at) => (at.length ? mean(at.map((r) => r.value)) : null)));
+    const at = placesInHand(cells.flat());
+    const wide = grid.anglesDeg.length;
+    const placed = cells.map((_, i) => at.slice(i * wide, (i + 1) * wide));
+    const matrix = placed.map((row) => row.map((p) => p?.value ?? null));
     const result = diameterSurvey({
       nominalMm: setup.shaftMm,
       system: setup.shaftSystem,
@@ -76,8 +70,9 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
       throttleBoreMm: c.throttleBoreMm,
       ...grid,
       diametersMm: matrix,
-      uncertaintiesMm: cells.map((row) => row.map(doubtOf)),
-      resolutionMm,
+      uncertaintiesMm: placed.map((row) => row.map((p) => p?.doubt ?? null)),
+      countsRead: placed.map((row) => row.map((p) => p?.count ?? 0)),
+      ...gauge,
       makerLowerMm: setup.maker.shaftLowerMm,
       makerUpperMm: setup.maker.shaftUpperMm,
       rule: decisionOf(setup),

@@ -5,11 +5,11 @@ import { stepKind } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type EnvelopeStepValues = EnvelopeValues & {
   boreMm: number | null;
@@ -62,7 +62,7 @@ export const envelopeStep = stepKind<ShaftSetup, EnvelopeStepValues>('envelope',
     };
     const result = boxEnvelope({
       ...measured,
-      resolutionMm: stepUsed(taken, 0.02),
+      ...inHand(taken, 0.02),
       sealBoreLowerMm: c.sealBoreLowerMm,
       sealBoreUpperMm: c.sealBoreUpperMm,
       sealDepthMm: c.sealDepthMm,

@@ -5,12 +5,13 @@ import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
+import { scaledHand } from '../../metrology/hand.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type FinishStepValues = {
   parameter: 'Ra' | 'Rq';
@@ -65,13 +66,15 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
     const { setup } = facts;
     const parameter = conditionOf(setup).finishParameter ?? 'Ra';
     const taken = takenAt(facts, step);
+    const tester = inHand(taken, 0.00001);
     const surfaces = surfacesOf(facts).map((surface) => {
       const readingsUm = read(facts, step, surface);
       const result = shaftFinish({
         surface,
         parameter,
         readingsUm: readingsUm.filter((v): v is number => v !== null),
-        resolutionUm: 1000 * stepUsed(taken, 0.00001),
+        resolutionUm: 1000 * tester.resolutionMm,
+        hand: scaledHand(tester.hand, 1000),
         makerLimitUm: surface === 'shaft' ? setup.maker.finishUm : undefined,
         rule: decisionOf(setup),
       });

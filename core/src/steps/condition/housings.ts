@@ -4,12 +4,12 @@ import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { needed } from './condition.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type HousingsStepValues = {
   spanMm: number;
@@ -71,7 +71,7 @@ export const housingsStep = stepKind<ShaftSetup, HousingsStepValues>('housings',
         ? housingAlignment({
             housings: whole,
             widthMm,
-            resolutionMm: stepUsed(taken, 0.1),
+            ...inHand(taken, 0.1),
             abilityDeg: setup.maker.abilityDeg,
             rule: decisionOf(setup),
           })

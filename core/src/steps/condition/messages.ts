@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('steps.condition', en, {
+  swingWholeTurn: { label: 'text', times: 'text' },
   missing: { field: 'text' },
   again: { degrees: 'text' },
   alreadyHasReadingWithdrawReason: { label: 'text' },

@@ -8,10 +8,10 @@ import { expr } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type PlayStepValues = PlayValues & {
   end: Array<{ pushMm: number | null; pullMm: number | null }>;
@@ -83,7 +83,7 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
       radial: radial.flatMap(({ restMm, liftMm }) =>
         restMm === null || liftMm === null ? [] : [{ restMm, liftMm }],
       ),
-      resolutionMm: stepUsed(taken, 0.01),
+      ...inHand(taken, 0.01),
       school: chosenOf(rules, END_PLAY),
       makerEndMm: setup.maker.endPlayMm,
       makerRadialMm: setup.maker.radialPlayMm,

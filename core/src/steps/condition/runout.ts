@@ -10,10 +10,11 @@ import { inline, isText, sameText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { againInTurn, nextInTurn, stepUsed, type Turn, type TurnLook, turnOf, turnPlace } from './turn.ts';
+import { againInTurn, nextInTurn, readsSwing, type Turn, type TurnLook, turnOf, turnPlace } from './turn.ts';
 
 export type RunoutStation = {
   atMm: number;
@@ -42,6 +43,7 @@ const looks = (setup: ShaftSetup): TurnLook[] => {
   return stationsMm.map((atMm, s) => ({
     prefix: `s${s + 1}/`,
     wanted,
+    bySwing: readsSwing({ setup }),
     label: stationsMm.length > 1 ? M.station3({ s: s + 1, count: stationsMm.length }) : '',
     limitMm: BELIEVED_MM,
     station: s,
@@ -103,7 +105,9 @@ export const runoutStep = stepKind<ShaftSetup, RunoutStepValues>('runout', {
       } satisfies RunoutStepValues,
       next,
       choices: choices(all, turns, next, at),
-      ...(look ? { turn: { prefix: look.prefix, wanted: look.wanted } } : {}),
+      ...(look && !(look.bySwing && turn?.count === 0)
+        ? { turn: { prefix: look.prefix, wanted: look.wanted } }
+        : {}),
       act: next ? M.turnRead({ label: inline(next.label, 'first') }) : M.everyTurnWholeReadVerdict,
     };
   },
@@ -126,7 +130,7 @@ function choices(
   const now = at >= 0 ? at : all.length - 1;
   const turn = turns[now];
   const look = all[now];
-  if (!turn || !look || turn.count < look.wanted) return [];
+  if (!turn || !look || (turn.count < look.wanted && turn.swingsMm.length === 0)) return [];
   return [...(next ? [{ key: next.key, label: M.next }] : []), ...againInTurn(turn, look)];
 }
 
@@ -135,8 +139,9 @@ function judgeStation(facts: Facts<ShaftSetup>, look: TurnLook, turn: Turn, stat
   return runout({
     shaftMm: facts.setup.shaftMm,
     readings: turn.readings,
+    swingsMm: turn.swingsMm,
     closingMm: turn.closingMm,
-    resolutionMm: stepUsed(turn.taken, 0.01),
+    ...inHand(turn.taken, 0.01),
     school: chosenOf(rules, RUNOUT),
     makerLimitMm: facts.setup.maker.runoutMm,
     rule: decisionOf(facts.setup),

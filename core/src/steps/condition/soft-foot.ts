@@ -6,11 +6,11 @@ import { stepKind } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { gaugeFindings } from '../gauges.ts';
+import { inHand } from '../in-hand.ts';
 import { listedPlace, nextOf, takenAt, valueAt } from './listed-places.ts';
 import { M } from './messages.ts';
 import type { ShaftSetup } from './shaft-setup.ts';
 import { conditionOf } from './shaft-setup.ts';
-import { stepUsed } from './turn.ts';
 
 export type SoftFootStepValues = SoftFootValues & { feet: number[][] };
 
@@ -52,7 +52,7 @@ export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot'
     );
     const result = softFoot({
       feet,
-      resolutionMm: stepUsed(taken, 0.01),
+      ...inHand(taken, 0.01),
       makerLimitMm: setup.maker.softFootMm,
       rule: decisionOf(setup),
     });

@@ -13,13 +13,17 @@ export type Turn = {
   readings: AngleReading[];
   closingMm: number | undefined;
   taken: Reading[];
+  /** The whole swing of the needle over a continuous turn, each time it was read. */
+  swingsMm: number[];
   /** Different angles read. */
   count: number;
 };
 
 const CLOSING = 360;
+/** Swings anybody reads of one turn. */
+const SWINGS_MOST = 9;
 
-/** A place of a turn: `s1/45`, read again `s1/45/2`, and the closing `s1/360`. */
+/** A place of a turn: `s1/45`, read again `s1/45/2`, and the closing `s1/360`; its whole swing `s1/swing`, read again `s1/swing/2`. */
 const KEY = /^(\d{1,3}(?:\.\d)?)(?:\/(\d{1,2}))?$/;
 
 const parse = (key: string, prefix: string): { angleDeg: number; times: number } | null => {
@@ -31,16 +35,25 @@ const parse = (key: string, prefix: string): { angleDeg: number; times: number }
   return angleDeg <= CLOSING && times >= 1 && (m[2] === undefined || times >= 2) ? { angleDeg, times } : null;
 };
 
+const SWING = /^swing(?:\/([2-9]))?$/;
+const swingTimes = (key: string, prefix: string): number | null => {
+  const m = key.startsWith(prefix) ? SWING.exec(key.slice(prefix.length)) : null;
+  return m ? Number(m[1] ?? 1) : null;
+};
+
 /** The readings of a turn that stand; `prefix` names it among the step's places. */
 export function turnOf(facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>, prefix: string): Turn {
-  const taken = standing(facts, step.id, 'any').filter((r) => parse(r.place, prefix) !== null);
+  const stood = standing(facts, step.id, 'any');
+  const taken = stood.filter((r) => parse(r.place, prefix) !== null);
+  const swings = stood.filter((r) => swingTimes(r.place, prefix) !== null);
   const at = (r: Reading) => parse(r.place, prefix)?.angleDeg ?? 0;
   const round = taken.filter((r) => at(r) < CLOSING);
   const readings = round.map((r) => ({ angleDeg: at(r), valueMm: r.value }));
   return {
     readings,
     closingMm: taken.find((r) => at(r) === CLOSING)?.value,
-    taken,
+    taken: [...taken, ...swings],
+    swingsMm: swings.flatMap((r) => r.repeats ?? [r.value]),
     count: byAngle(readings).length,
   };
 }
@@ -48,6 +61,8 @@ export function turnOf(facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup
 export type TurnLook = {
   prefix: string;
   wanted: number;
+  /** Read as one swing over a whole turn; angle by angle only where somebody begins so. */
+  bySwing?: boolean;
   /** “Station 2, ” or nothing. */
   label: Text;
   limitMm: number;
@@ -64,6 +79,10 @@ export const boxTurn = ({ setup }: Facts<ShaftSetup>, label: Text): TurnLook => 
   limitMm: 5,
 });
 
+/** Is a turn of this job read by its whole swing? */
+export const readsSwing = ({ setup }: Pick<Facts<ShaftSetup>, 'setup'>): boolean =>
+  conditionOf(setup).turnBy === 'swing';
+
 const degrees = (deg: number) => `${Number(deg.toFixed(1))}°`;
 
 /** The place behind a key of a turn, or why it cannot be read now. */
@@ -73,6 +92,8 @@ export function turnPlace(
   look: TurnLook,
   key: string,
 ): Place | Text | null {
+  const swing = swingTimes(key, look.prefix);
+  if (swing !== null) return swingPlace(facts, step, look, swing);
   const at = parse(key, look.prefix);
   if (!at) return null;
   const turn = turnOf(facts, step, look.prefix);
@@ -105,6 +126,27 @@ export function turnPlace(
   return place;
 }
 
+/** The whole swing of the needle, the first time or once more. */
+function swingPlace(
+  facts: Facts<ShaftSetup>,
+  step: StepDefinition<ShaftSetup>,
+  look: TurnLook,
+  times: number,
+): Place | Text {
+  const keyAt = (n: number) => `${look.prefix}swing${n > 1 ? `/${n}` : ''}`;
+  const label = M.swingWholeTurn({ label: look.label, times: times > 1 ? M.reading({ times }) : '' });
+  if (times > 1 && !readingAt(facts, step.id, keyAt(times - 1), 'any')) return M.swingNotReadYet;
+  if (readingAt(facts, step.id, keyAt(times), 'any')) return M.alreadyHasReadingWithdrawReason({ label });
+  return {
+    key: keyAt(times),
+    label,
+    quantity: 'dial',
+    low: 0,
+    high: 2 * look.limitMm,
+    instrumentKinds: look.instrumentKinds ?? ['dial'],
+  };
+}
+
 /** Where a turn is read next, without what the turn is called. */
 export function sweptAt(
   facts: Facts<ShaftSetup>,
@@ -118,6 +160,7 @@ export function sweptAt(
 
 /** The key to read next: round the even grid until enough angles are read, then the closing one; null when the turn is whole. */
 export function nextInTurn(turn: Turn, look: TurnLook): string | null {
+  if (look.bySwing && turn.count === 0) return turn.swingsMm.length > 0 ? null : `${look.prefix}swing`;
   if (turn.count < look.wanted) {
     const read = new Set(byAngle(turn.readings).map((r) => r.angleDeg));
     for (let i = 0; i < look.wanted; i++) {
@@ -130,15 +173,25 @@ export function nextInTurn(turn: Turn, look: TurnLook): string | null {
 
 /** Reading again at the highest and the lowest angle of a turn: where a verdict too close to call is settled. */
 export function againInTurn(turn: Turn, look: TurnLook): PlaceChoice[] {
+  const swung = turn.taken.filter((r) => swingTimes(r.place, look.prefix) !== null).length;
+  const swing =
+    swung > 0 && swung < SWINGS_MOST
+      ? [{ key: `${look.prefix}swing/${swung + 1}`, label: M.swingAgain }]
+      : [];
   const grouped = byAngle(turn.readings);
-  if (grouped.length < 2) return [];
+  if (grouped.length === 0)
+    return swung > 0 ? [...swing, { key: `${look.prefix}0`, label: M.angleByAngle }] : [];
+  if (grouped.length < 2) return swing;
   const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
   const low = grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a));
   // Where all are alike, one angle is both.
-  return [...new Set([high, low])].map((g) => ({
-    key: `${look.prefix}${g.angleDeg}/${againAt(turn, look.prefix, g.angleDeg)}`,
-    label: M.again({ degrees: degrees(g.angleDeg) }),
-  }));
+  return [
+    ...swing,
+    ...[...new Set([high, low])].map((g) => ({
+      key: `${look.prefix}${g.angleDeg}/${againAt(turn, look.prefix, g.angleDeg)}`,
+      label: M.again({ degrees: degrees(g.angleDeg) }),
+    })),
+  ];
 }
 
 /** The next free number of a repeat at an angle. */
@@ -149,7 +202,3 @@ function againAt(turn: Turn, prefix: string, angleDeg: number): number {
   });
   return Math.max(1, ...used) + 1;
 }
-
-/** The coarsest step of the gauges used, which doubts the whole; `usual` before anything is read. */
-export const stepUsed = (readings: readonly Reading[], usual: number): number =>
-  readings.length ? Math.max(...readings.map((r) => r.instrument.step)) : usual;

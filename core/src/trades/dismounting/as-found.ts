@@ -4,9 +4,10 @@ import { stepKind } from '../../engine/step.ts';
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { doubtOfMean } from '../../metrology/uncertainty.ts';
+import { readingUncertainty, scaledHand } from '../../metrology/hand.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
 import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
@@ -45,9 +46,10 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
     const gone = foundMm === null && loosened(facts);
     const next = gone ? null : nextListed(facts, step, places());
     const taken = standing(facts, step.id);
-    const stepMm = Math.max(0.001, ...taken.map((r) => r.instrument.step));
-    // The mean of two rows now, against the mean of two rows then.
-    const seen = { count: 2, places: 2 as const, stepMm };
+    const { resolutionMm: stepMm, hand } = inHand(taken, 0.001);
+    // The mean of two rows now, against the mean of two rows then: a mean of two is known as one on a gauge of √½ the step.
+    const rows = { stepMm: stepMm / Math.SQRT2, hand: scaledHand(hand, Math.SQRT1_2) };
+    const u = Math.SQRT2 * readingUncertainty(rows.stepMm, rows.hand);
     const grownMm = foundMm === null ? null : foundMm - asLeftMm;
     const finding: Finding = gone
       ? {
@@ -59,7 +61,7 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
           remedy: M.whatFeltTakenBackStays,
           acceptable: false,
         }
-      : judge(grownMm, foundMm, asLeftMm, doubtOfMean(seen));
+      : judge(grownMm, foundMm, asLeftMm, u);
     return {
       findings: [finding, ...gaugeFindings(taken)],
       working:
@@ -82,8 +84,8 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
                 target: 0,
                 lower: -GROWN_MM,
                 upper: GROWN_MM,
-                expanded: 2 * doubtOfMean(seen),
-                doubt: doubtSaid({ ...seen, marginMm: GROWN_MM - Math.abs(grownMm) }),
+                expanded: 2 * u,
+                doubt: doubtSaid({ ...rows, places: 2, marginMm: GROWN_MM - Math.abs(grownMm) }),
                 verdict: finding.verdict,
               },
             ],

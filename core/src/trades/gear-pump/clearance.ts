@@ -7,6 +7,7 @@ import { stepKind } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { allYes, itemFindings } from '../../steps/item-findings.ts';
 import { gapPlace, lengthPlace, listedPlace, nextListed } from '../../steps/places-in-order.ts';
 import { compressionOf } from './compression.ts';
@@ -72,7 +73,7 @@ export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-cleara
             ...limitsOf(setup),
             compressedFraction: lost.fraction,
             fractionUncertainty: lost.uncertainty,
-            resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
+            ...inHand(used, 0.001),
             rule: decisionOf(setup),
           });
     return {

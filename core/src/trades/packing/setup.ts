@@ -155,6 +155,7 @@ export const USUAL_PACKING: Omit<PackingSetup, 'machine' | 'position'> = {
     measures: ['look', 'shaft', 'runout'],
     seat: 'packing-sleeve',
     runoutStations: 2,
+    turnBy: 'swing',
     runoutAngles: 8,
   },
 };

@@ -1,14 +1,14 @@
-import { passOf, standing } from '../../engine/facts.ts';
+import { passOf, readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
 import { len, temp } from '../../quantities/say.ts';
 import { minutesAfter } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { doubtInHand } from '../../steps/in-hand.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
 import {
@@ -95,9 +95,18 @@ export const sizesStep = kind(
   (facts, step) => {
     const [run, end, bore] = SIZES().map((p) => valueAt(facts, step, p.key));
     const { plungerLowerMm, plungerUpperMm, boreLowerMm, boreUpperMm } = facts.setup.maker;
-    const u = Math.max(0.001, ...standing(facts, step.id).map((r) => r.instrument.step));
-    const one = readingUncertainty(u);
-    const band = (code: string, what: Text, mm: number, lower?: number, upper?: number): Finding[] =>
+    const doubtAt = (key: string): number => {
+      const r = readingAt(facts, step.id, key);
+      return r ? doubtInHand(r) : 0;
+    };
+    const band = (
+      code: string,
+      what: Text,
+      mm: number,
+      one: number,
+      lower?: number,
+      upper?: number,
+    ): Finding[] =>
       lower === undefined && upper === undefined
         ? []
         : [
@@ -117,14 +126,20 @@ export const sizesStep = kind(
           ];
     const waist = run !== null && end !== null && run !== undefined && end !== undefined ? end - run : null;
     return [
-      ...(run != null ? band('plunger.size', M.plunger, run, plungerLowerMm, plungerUpperMm) : []),
-      ...(bore != null ? band('plunger.bore', M.packingBore, bore, boreLowerMm, boreUpperMm) : []),
+      ...(run != null
+        ? band('plunger.size', M.plunger, run, doubtAt('plunger/run'), plungerLowerMm, plungerUpperMm)
+        : []),
+      ...(bore != null
+        ? band('plunger.bore', M.packingBore, bore, doubtAt('bore'), boreLowerMm, boreUpperMm)
+        : []),
       ...(waist === null
         ? []
         : [
             {
               code: 'plunger.waist',
-              verdict: decide(waist, Math.SQRT2 * one, { upper: WAIST_MM }).verdict,
+              verdict: decide(waist, Math.hypot(doubtAt('plunger/run'), doubtAt('plunger/end')), {
+                upper: WAIST_MM,
+              }).verdict,
               reason: M.wornWhereRuns({ value: len(Math.max(0, waist)) }),
               params: { value: Math.max(0, waist) },
               limit: len(WAIST_MM, 2),

@@ -4,6 +4,7 @@ import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { M } from './messages.ts';
 import type { WearSetup } from './setup.ts';
@@ -39,7 +40,7 @@ export const wearWatch = stepKind<WearSetup, WearWatchValues>('wear-watch', {
     const result = sealWear({
       readings: points,
       serviceMm,
-      resolutionMm: Math.max(0.001, ...taken.map((r) => r.instrument.step)),
+      ...inHand(taken, 0.001),
     });
     const { dueDays, leftDays, dueFromDays, dueToDays } = result.values;
     const day = (days: number) => new Date(fitted + days * DAY_MS).toISOString().slice(0, 10);

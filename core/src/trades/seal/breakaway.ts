@@ -6,10 +6,11 @@ import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
-import { doubtOfMean, type Seen } from '../../metrology/uncertainty.ts';
+import { doubtOfMean } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { tor } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
 import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
@@ -64,11 +65,8 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
     const withoutNm = valueAt(facts, step, 'without');
     const next = nextListed(facts, step, places());
     const taken = standing(facts, step.id);
-    const seen: Seen = {
-      count: 1,
-      places: withoutNm === null ? 1 : 2,
-      stepMm: Math.max(0, ...taken.map((r) => r.instrument.step)),
-    };
+    const { resolutionMm: stepMm, hand } = inHand(taken, 0.1);
+    const seen = { places: withoutNm === null ? (1 as const) : (2 as const), stepMm, hand };
     const finding = judge(measuredNm, withoutNm ?? 0, least, most);
     return {
       findings: [finding, ...gaugeFindings(taken)],
@@ -101,7 +99,7 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
                 target: (least + most) / 2,
                 lower: least,
                 upper: most,
-                expanded: 2 * doubtOfMean(seen),
+                expanded: 2 * doubtOfMean({ count: 1, ...hand, stepMm, places: seen.places }),
                 doubt: doubtSaid({ ...seen, say: tor }),
                 verdict: finding.verdict,
               },

@@ -12,6 +12,7 @@ import { MessageError, saidBy } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
 import { playStep } from '../../steps/condition/play.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
 import { M } from './messages.ts';
@@ -153,7 +154,7 @@ const compressionStep = (places: () => Place[], act: Text) =>
                 step.id === 'impeller'
                   ? (playStep.valuesOf(carried.play)?.endPlayMm ?? undefined)
                   : undefined,
-              resolutionMm: Math.max(0.01, ...used.map((r) => r.instrument.step)),
+              ...inHand(used, 0.01),
               makerLowerMm: setup.maker.compressionLowerMm,
               makerUpperMm: setup.maker.compressionUpperMm,
             })

@@ -349,6 +349,7 @@ export const USUAL_SEAL: Omit<SealSetup, 'machine' | 'position'> = {
     measures: ['look', 'shaft', 'runout', 'play', 'face'],
     seat: 'mechanical-seal',
     runoutStations: 2,
+    turnBy: 'swing',
     runoutAngles: 8,
     boxBoreMm: 100,
     faceRadiusMm: 80,

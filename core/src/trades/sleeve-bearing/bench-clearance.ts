@@ -10,6 +10,7 @@ import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
@@ -40,12 +41,13 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
       rowBMm: readingAt(facts, step.id, setKey(i + 1, 'B'))?.value ?? null,
     }));
     const sets = pairs.filter((p): p is typeof p & FeelerPair => p.rowAMm !== null && p.rowBMm !== null);
-    const bladeStepMm = Math.max(0.001, ...read.map((r) => r.instrument.step));
+    const { resolutionMm: bladeStepMm, hand } = inHand(read, 0.001);
     const result = clearanceClass({
       boreMm: setup.boreMm,
       clearanceClass: setup.clearanceClass,
       sets,
       bladeStepMm,
+      hand,
       feel: setup.feel,
       makerLowerMm: setup.maker.benchLowerMm,
       makerUpperMm: setup.maker.benchUpperMm,

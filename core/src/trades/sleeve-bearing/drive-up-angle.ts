@@ -13,10 +13,11 @@ import { stepKind } from '../../engine/step.ts';
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
 import { decide } from '../../metrology/decision.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty, usualDoubt } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand, oneInHand } from '../../steps/in-hand.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { tabKey } from './drive-up.ts';
 import { M } from './messages.ts';
@@ -56,6 +57,7 @@ export function nutAngleOf(
   const read = [...standing(facts, 'driveup'), ...standing(facts, 'lock')].filter(
     (r) => r.instrument.kind === 'protractor',
   );
+  const gauge = inHand(read, STEP_DEG);
   const bench = benchClearance.valuesOf(carried.bench);
   return nutAngle({
     boreMm: setup.boreMm,
@@ -64,29 +66,31 @@ export function nutAngleOf(
     makerMinDeg: nutAngleMinDeg,
     makerMaxDeg: nutAngleMaxDeg,
     turnedDeg,
-    stepDeg: read.length ? Math.max(...read.map((r) => r.instrument.step)) : STEP_DEG,
+    stepDeg: gauge.resolutionMm,
     zeroProven: zeroProven(facts),
     benchMm: bench?.benchMm ?? undefined,
     hollowRatio: (setup.hollowBoreMm ?? 0) / setup.shaftMm,
   });
 }
 
-/** Where so many degrees stand in the maker's band. */
+/** A gauge of angles in a hand: its step in degrees. */
+export type AngleGauge = ReturnType<typeof oneInHand>;
+
+/** Where so many degrees stand in the maker's band. What is not known of the hand does not widen it. */
 export function anglePlace(
   turnedDeg: number,
   stepDeg: number,
   minDeg: number,
   maxDeg: number,
 ): 'short' | 'in-band' | 'over-driven' {
-  if (decide(turnedDeg, readingUncertainty(stepDeg), { upper: maxDeg }).verdict === 'reject')
-    return 'over-driven';
+  if (decide(turnedDeg, usualDoubt(stepDeg), { upper: maxDeg }).verdict === 'reject') return 'over-driven';
   return turnedDeg < minDeg ? 'short' : 'in-band';
 }
 
 /** The beam of an angle in the maker's band. */
 export const angleBeam = (
   turnedDeg: number,
-  stepDeg: number,
+  gauge: AngleGauge,
   minDeg: number,
   maxDeg: number,
   verdict: Beam['verdict'],
@@ -97,8 +101,8 @@ export const angleBeam = (
   target: (minDeg + maxDeg) / 2,
   lower: minDeg,
   upper: maxDeg,
-  expanded: 2 * readingUncertainty(stepDeg),
-  doubt: doubtSaid({ count: 1, stepMm: stepDeg, say: (deg) => `${deg.toFixed(1)}°` }),
+  expanded: 2 * readingUncertainty(gauge.stepMm, gauge.hand),
+  doubt: doubtSaid({ ...gauge, say: (deg) => `${deg.toFixed(1)}°` }),
   verdict,
 });
 
@@ -114,7 +118,8 @@ export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-
     const result = nutAngleOf(facts, carried, now);
     const min = setup.maker.nutAngleMinDeg ?? 0;
     const max = setup.maker.nutAngleMaxDeg ?? 0;
-    const stepDeg = turned.at(-1)?.instrument.step ?? STEP_DEG;
+    const last = turned.at(-1);
+    const stepDeg = last?.instrument.step ?? STEP_DEG;
     const place = now === undefined ? 'not-begun' : anglePlace(now, stepDeg, min, max);
     const measured = standing(facts, step.id).findLast((r) => tabKey.read(r.place));
     const atDeg = tabKey.read(measured?.place)?.deg ?? 0;
@@ -146,7 +151,7 @@ export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-
           : [
               angleBeam(
                 now,
-                stepDeg,
+                last ? oneInHand(last) : { stepMm: STEP_DEG, hand: {} },
                 min,
                 max,
                 over ? 'reject' : place === 'short' ? 'incomplete' : 'accept',

@@ -6,10 +6,11 @@ import { stepKind } from '../../engine/step.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { usualDoubt } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, pres } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { driveUpBand } from './drive-up-band.ts';
 import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
@@ -78,7 +79,10 @@ function sum(
     sign: signOf(setup),
     nowMm: now?.value ?? zero?.value,
     nowPressureMpa: pressure?.value,
-    resolutionMm: Math.max(zero?.instrument.step ?? 0.01, now?.instrument.step ?? 0),
+    ...inHand(
+      [zero, now].filter((r) => r !== undefined),
+      0.01,
+    ),
   });
 }
 
@@ -270,7 +274,7 @@ function startFindings(facts: Facts<SleeveSetup>, wantedMpa: number): Finding[] 
       },
     ];
   // The gauge's own doubt is part of it: one whose step is a third of the pressure cannot tell five parts in a hundred.
-  const doubt = 2 * readingUncertainty(read.instrument.step);
+  const doubt = 2 * usualDoubt(read.instrument.step);
   const off = Math.abs(read.value - wantedMpa);
   const shared = {
     code: 'hydraulic.start',

@@ -21,6 +21,7 @@ import { mean } from '../../metrology/uncertainty.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { handWith, inHand } from '../../steps/in-hand.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { heatOf } from './heat.ts';
@@ -75,9 +76,10 @@ export function forecastOf(
   const bench = benchClearance.valuesOf(carried.bench);
   if (!bench || bench.benchMm === null) return null;
   const setup = facts.setup;
-  // The coarsest blade in the sum decides; the lock's count where its readings do.
+  // The lock's blades count where its readings do; the bench keeps the doubt of its own.
   const felt = [...standing(facts, 'driveup'), ...(extra.length > 0 ? standing(facts, 'lock') : [])];
   const used = felt.filter((r) => r.instrument.kind === 'feeler');
+  const blades = inHand(used, bench.bladeStepMm);
   const { mountLostMm, serviceLostMm } = heatOf(setup);
   // Felt on a warm shaft; what counts is what is there when both are of one temperature.
   const evened = (r: DriveUpReading): DriveUpReading => ({
@@ -98,7 +100,8 @@ export function forecastOf(
     makerReductionMaxMm: setup.maker.reductionMaxMm,
     makerLeastResidualMm: setup.maker.leastResidualMm,
     serviceLostMm,
-    bladeStepMm: Math.max(bench.bladeStepMm, ...used.map((r) => r.instrument.step)),
+    bladeStepMm: blades.resolutionMm,
+    hand: handWith(bench.hand, blades.hand?.card),
     feel: setup.feel,
     benchRowDifferenceMm: mean(bench.rowDifferencesMm),
     readings: [...pairsOf(facts, 'driveup', feltKey.read), ...extra].map(evened),

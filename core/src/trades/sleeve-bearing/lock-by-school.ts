@@ -1,14 +1,16 @@
 import { mountingLimits } from '../../arithmetic/bearings/clearance-table.ts';
 import { type CrossCheckValues, crossCheck } from '../../arithmetic/bearings/cross-check.ts';
+import { pairsUncertainty } from '../../arithmetic/bearings/drive-up-forecast.ts';
 import { lockMeasure, lockMeets, lockSpacing, rimDegrees } from '../../arithmetic/bearings/lock-stops.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
-import { mean, meanUncertainty } from '../../metrology/uncertainty.ts';
+import { mean } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { handWith, inHand, oneInHand } from '../../steps/in-hand.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { benchClearance } from './bench-clearance.ts';
@@ -120,7 +122,7 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
           ? [
               angleBeam(
                 finalDeg,
-                turned.instrument.step,
+                oneInHand(turned),
                 driven.makerMinDeg,
                 driven.makerMaxDeg,
                 judged[0]?.verdict ?? 'incomplete',
@@ -277,14 +279,16 @@ function feltOf(
   const pairs = pairsOf(facts, 'lock', finalKey.read);
   if (!feels(facts) || !bench || bench.benchMm === null || pairs.length === 0) return null;
   const means = pairs.map((p) => (p.rowAMm + p.rowBMm) / 2);
-  const step = Math.max(
+  const blades = inHand(
+    standing(facts, 'lock').filter((r) => r.instrument.kind === 'feeler'),
     bench.bladeStepMm,
-    ...standing(facts, 'lock')
-      .filter((r) => r.instrument.kind === 'feeler')
-      .map((r) => r.instrument.step),
   );
+  const step = blades.resolutionMm;
   const residualMm = mean(means) + (facts.setup.feel === 'goes' ? step / 2 : 0);
-  const u = Math.hypot(bench.standardUncertaintyMm ?? 0, meanUncertainty(means, step / Math.SQRT2));
+  const u = Math.hypot(
+    bench.standardUncertaintyMm ?? 0,
+    pairsUncertainty(pairs, { bladeStepMm: step, hand: handWith(bench.hand, blades.hand?.card) }),
+  );
   return { residualMm, reductionMm: bench.benchMm - residualMm, u };
 }
 

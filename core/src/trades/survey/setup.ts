@@ -41,6 +41,7 @@ export const USUAL_CONDITION: Omit<ConditionSetup, 'machine' | 'position'> = {
     measures: ['look', 'shaft', 'finish', 'runout', 'play', 'face', 'bore'],
     seat: 'mechanical-seal',
     runoutStations: 3,
+    turnBy: 'swing',
     runoutAngles: 8,
     boxBoreMm: 100,
     faceRadiusMm: 80,

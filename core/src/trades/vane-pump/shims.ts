@@ -8,6 +8,7 @@ import type { Finding } from '../../judgement/result.ts';
 import { listOf } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
+import { inHand } from '../../steps/in-hand.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
 import { M } from './messages.ts';
 import { sparesOf, thicknessesOf, type VanePumpSetup } from './setup.ts';
@@ -211,7 +212,7 @@ export const floatMeasured = (offStep: string) =>
               mostMm: setup.maker.floatMaxMm ?? 2,
               // Shims lie under the cap: one more lifts it off.
               moreShims: 'looser',
-              resolutionMm: Math.max(0.001, ...used.map((r) => r.instrument.step)),
+              ...inHand(used, 0.001),
               pieces: thick.map((thicknessMm, i) => ({
                 thicknessMm,
                 count: Math.min(60, (off[i] ?? 0) + (spares[i] ?? 0)),

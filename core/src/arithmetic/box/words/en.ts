@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  overWholeTurn: 'over a whole turn',
+  wholeSwing: '{tir}, the whole swing',
   against: '{value} against {q}',
   anglesRead: '{count} of {wanted} angles are read.',
   anotherSealAnotherGlandBox: 'Another seal, another gland, or the box machined. Do not force it.',

@@ -1,5 +1,12 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  angleByAngle: 'Angle by angle, for the shape',
+  angleByAngle2: 'angle by angle',
+  swingAgain: 'The swing once more',
+  swingNotReadYet: 'The swing has not been read yet.',
+  swingWholeTurn: '{label}the whole swing of the needle{times}',
+  turnRead2: 'A turn is read',
+  wholeSwing: 'by its whole swing',
   missing: '{field} is missing.',
   adapterSleeve: 'an adapter sleeve',
   again: 'Again at {degrees}',

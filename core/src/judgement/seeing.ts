@@ -1,0 +1,22 @@
+import { COVERAGE } from '../metrology/decision.ts';
+import { HANDS } from '../metrology/hand.ts';
+import { expectedDoubt, type SettleInput } from '../metrology/settle.ts';
+
+/** Steps gauges come in, mm, coarse to fine. Common practice, no source. */
+const STEPS_MM = [0.05, 0.02, 0.01, 0.005, 0.002, 0.001, 0.0005] as const;
+
+/**
+ * The step of a gauge with which so narrow a limit could be seen at all; null where the one in hand does: where the doubt that five
+ * readings would leave is as wide as the whole limit, no number of them tells one side from the other.
+ * @param limitMm the limit, or half the width of a band
+ * @example seesWith(0.006, { stepMm: 0.01, places: 2 }) // 0.002
+ */
+export function seesWith(
+  limitMm: number,
+  by: Pick<SettleInput, 'stepMm' | 'hand' | 'places' | 'rule'>,
+): number | null {
+  const left = COVERAGE[by.rule ?? 'k2'] * expectedDoubt(HANDS.most, by);
+  if (left <= limitMm) return null;
+  const wanted = (by.stepMm * limitMm) / left;
+  return STEPS_MM.find((s) => s <= wanted) ?? wanted;
+}
