@@ -23,6 +23,6 @@ export const instrumentSchema = object({
   /** A simulated stand-in that ships with the application: good for practice, not for a record of a machine. */
   standIn: boolean(),
   /** The hand card of whoever reads, for this kind of gauge: kept in the reading, so that a job folds the same for ever. */
-  hand: handSchema.default(undefined),
+  hand: handSchema.optional().default(undefined),
 }).noUnknown();
 export type Instrument = InferType<typeof instrumentSchema>;

@@ -38,7 +38,7 @@ export const M = defineMessages('judgement', en, {
   readSwingOrAngles: { angles: 'count' },
   handNotKnownTakenAs: { unknown: 'count', doubt: 'length' },
   handScattersPooled: {
-    from: ['card', 'seen', 'unknown'],
+    from: ['card', 'seen'],
     scatter: 'length',
     free: 'count',
     count: 'count',

@@ -33,7 +33,7 @@ export const HANDS = {
   usual: 0.4,
   usualCounts: 1,
   /** Every ± is wider by so much: a verdict may fall after each of five readings, and it looks again each time. */
-  factor: 1.25,
+  factor: 1.3,
   /** No more readings than these make a mean better known: whom five do not settle, a sixth does not. */
   most: 5,
   /** Without a card one or two readings are known to no better than this. */
@@ -109,13 +109,18 @@ export function readingDeviation(
  */
 export function deviationOfMean(seen: Seen): { deviation: number; free: number; from: Scatter['from'] } {
   const { stepMm, places = 1 } = seen;
-  const s = handScatter({ ...seen, free: seen.free ?? Math.max(0, seen.count - 1) });
   const several = seen.scattered ?? (seen.scatterMm ?? 0) > stepMm / 1000;
+  const all = seen.free ?? Math.max(0, seen.count - 1);
+  // Beside a card, values that are all the same say nothing more: pressing one again buys nothing.
+  const s = handScatter({
+    ...seen,
+    free: seen.card && !several && (seen.scatterMm ?? 0) < stepMm / 1000 ? 0 : all,
+  });
   const n = several ? Math.min(seen.count, HANDS.most) : 1;
   const step = Math.sqrt(places) * resolutionUncertainty(stepMm);
   if (s.from === 'unknown') return { deviation: s.hand, free: s.free, from: s.from };
   if (s.from === 'seen' && !seen.card) {
-    const least = ((s.hand > 0 ? HANDS.least : HANDS.same) * Math.sqrt(places) * stepMm) / 2;
+    const least = ((s.hand > stepMm / 1000 ? HANDS.least : HANDS.same) * Math.sqrt(places) * stepMm) / 2;
     const counts = Math.min(seen.count, HANDS.most);
     // Student's factor belongs to the scatter alone: the step is known for sure.
     const known = (2 * step) / studentT95(s.free);

@@ -38,6 +38,9 @@ export type HarmonicFit = {
 
 const RAD = Math.PI / 180;
 
+/** A ± of an amplitude is wider by so much: steps are not bell-shaped. Our own choice, measured by `npm run proof -- uncertainty`. */
+const WIDER = 1.1;
+
 /** An angle brought into [0, period). */
 export const wrapDeg = (deg: number, period = 360): number => {
   const w = deg % period;
@@ -82,10 +85,14 @@ export function fitHarmonics(
 ): HarmonicFit | null {
   const angles = byAngle(readings).length;
   const first = readings[0]?.angleDeg ?? 0;
-  const closed = closingMm !== undefined;
+  // A step less is no drift; and only of a turn read in order is it known how far it had gone when.
+  const went = shareOfTurn(readings);
+  const inOrder = went.every((share, i) => share >= (went[i - 1] ?? 0));
+  const closed =
+    closingMm !== undefined && inOrder && Math.abs(closingMm - (readings[0]?.valueMm ?? 0)) > stepMm / 2;
   const taken = closed ? [...readings, { angleDeg: first, valueMm: closingMm }] : readings;
+  if (closed) went.push(1);
   const y = taken.map((r) => r.valueMm);
-  const went = closed ? shareOfTurn(taken) : [];
   for (let top = highestOrder(angles); top >= 1; top--) {
     const rows = taken.map((r, i) => [...basis(r.angleDeg, top), ...(closed ? [went[i] ?? 0] : [])]);
     const solved = leastSquares(rows, y);
@@ -163,7 +170,7 @@ function harmonic(
     cosMm: a,
     sinMm: b,
     standardMm,
-    uncertaintyMm: half95(standardMm, free),
+    uncertaintyMm: WIDER * half95(standardMm, free),
   };
 }
 
@@ -188,7 +195,7 @@ function curveRange(at: (deg: number) => number): number {
 }
 
 /** A true part is named otherwise in no more than so many cases. */
-const FALSELY = 0.04;
+const FALSELY = 0.03;
 
 /**
  * How many times its own standard deviation an amplitude must be before it is called a wave. That of noise alone follows Rayleigh's

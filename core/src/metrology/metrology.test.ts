@@ -3,13 +3,7 @@ import { linearRegression, sampleStandardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { decide, gravest } from './decision.ts';
 import { fitLine } from './line.ts';
-import {
-  inQuadrature,
-  meanUncertainty,
-  readingUncertainty,
-  resolutionUncertainty,
-  sampleDeviation,
-} from './uncertainty.ts';
+import { inQuadrature, resolutionUncertainty, sampleDeviation } from './uncertainty.ts';
 
 describe('uncertainty', () => {
   it('a step of 0.01 is u = 0.0029 (GUM 4.3.7: a/√3, a half the step)', () => {
@@ -25,34 +19,6 @@ describe('uncertainty', () => {
         },
       ),
     );
-  });
-  it('readings that all land on one step narrow only the scatter, never the step itself', () => {
-    const [one, six] = [1, 6].map((n) => meanUncertainty(new Array(n).fill(0.1), 0.01));
-    expect(one).toBe(readingUncertainty(0.01));
-    // r/√12 = 0.0028868 stays, however often; ± 2 u then holds all of the step's ± r/2.
-    expect(six).toBeGreaterThan(resolutionUncertainty(0.01));
-    expect(six).toBeLessThan(one ?? 0);
-    expect(2 * meanUncertainty(new Array(50).fill(0.1), 0.01)).toBeGreaterThan(0.005);
-    expect(meanUncertainty([0.1, 0.13], 0.01)).toBeGreaterThan(meanUncertainty([0.1, 0.1], 0.01));
-  });
-
-  it('one number three times buys no accept: 0.05 on a step of 0.01 beside 0.0535', () => {
-    for (const n of [1, 3, 10, 40])
-      expect(
-        decide(0.05, meanUncertainty(new Array(n).fill(0.05), 0.01), { upper: 0.0535 }).verdict,
-        `${n} times`,
-      ).toBe('too-close');
-  });
-
-  it('scatter that is seen counts with Student’s factor, pooled with what is known before (by hand)', () => {
-    // Two readings three steps apart on a step of 0.01: s = 0.0212132, alone 0.004 known as from 5, seen with 1 free:
-    // pooled √((5·0.004² + 0.0212132²)/6) = 0.0093986, /√2 = 0.0066458; the step 0.0028868/√2 = 0.0020412: u = 0.0069522.
-    // Free by Welch and Satterthwaite: 6·(0.0069522/0.0066458)⁴ = 7.185; t lies between 2.365 (7) and 2.306 (8), by 1/n.
-    const u = 0.0069522;
-    const free = 6 * (0.0069522 / 0.0066458) ** 4;
-    const share = (1 / 7 - 1 / free) / (1 / 7 - 1 / 8);
-    const t = 2.365 * (1 - share) + 2.306 * share;
-    expect(meanUncertainty([0.1, 0.13], 0.01)).toBeCloseTo((u * t) / 2, 5);
   });
 });
 

@@ -4,10 +4,12 @@ import { runoutGrowth } from '../arithmetic/shaft/runout-growth.ts';
 import type { Text } from '../message/message.ts';
 import { say } from '../quantities/say.ts';
 import { english } from '../testing/english.ts';
+import { readingDeviation } from './hand.ts';
 import { dayReached, sayDay, theilSen } from './trend.ts';
-import { aloneDeviation, studentT95 } from './uncertainty.ts';
+import { studentT95 } from './uncertainty.ts';
 
 const sits = { scatterMm: 0.026, knownAsFrom: 4 };
+const hand = { card: { scatter: 0.008, free: 9 } };
 const points = [
   { day: 0, value: 1.2 },
   { day: 90, value: 1.02 },
@@ -18,7 +20,7 @@ const points = [
 
 describe('the day a line reaches a level', () => {
   it('its band is the set of days whose prediction still holds the level (Fieller’s set, found by walking every tenth of a day)', () => {
-    const told = dayReached({ points, level: 0, stepsBy: 0.02, sits });
+    const told = dayReached({ points, level: 0, stepsBy: 0.02, sits, hand });
     const n = points.length;
     const mx = points.reduce((s, p) => s + p.day, 0) / n;
     const my = points.reduce((s, p) => s + p.value, 0) / n;
@@ -26,26 +28,30 @@ describe('the day a line reaches a level', () => {
     const slope = points.reduce((s, p) => s + (p.day - mx) * (p.value - my), 0) / sxx;
     const rest = points.reduce((s, p) => s + (p.value - my - slope * (p.day - mx)) ** 2, 0);
     const free = n - 2 + sits.knownAsFrom;
-    const alone = Math.hypot(sits.scatterMm, aloneDeviation(0.02));
+    const alone = Math.hypot(sits.scatterMm, readingDeviation(0.02, hand).deviation);
     const variance = (sits.knownAsFrom * alone ** 2 + rest) / free;
     const t = studentT95(free);
     const holds = (day: number) =>
       (my + slope * (day - mx)) ** 2 <= t * t * variance * (1 / n + (day - mx) ** 2 / sxx);
     const days = Array.from({ length: 20_000 }, (_, i) => i / 10).filter(holds);
-    expect(told.from).toBeCloseTo(days[0] ?? Number.NaN, 0);
-    expect(told.to).toBeCloseTo(days.at(-1) ?? Number.NaN, 0);
+    // And its rate may change on the way that is left, by 15 % a standard deviation: in quadrature, to either side.
+    const day = told.day ?? Number.NaN;
+    const moves = 2 * 0.15 * (day - 365);
+    expect(day - (told.from ?? 0)).toBeCloseTo(Math.hypot(day - Math.min(day, days[0] ?? 0), moves), 0);
+    expect((told.to ?? 0) - day).toBeCloseTo(Math.hypot(Math.max(day, days.at(-1) ?? 0) - day, moves), 0);
     expect(told.day).toBeGreaterThan(told.from ?? 0);
     expect(told.day).toBeLessThan(told.to ?? 0);
   });
 
   it('is the same whatever order the readings come in, and whichever way up they run', () => {
-    const down = dayReached({ points, level: 0, stepsBy: 0.02, sits });
-    const shuffled = dayReached({ points: [...points].reverse(), level: 0, stepsBy: 0.02, sits });
+    const down = dayReached({ points, level: 0, stepsBy: 0.02, sits, hand });
+    const shuffled = dayReached({ points: [...points].reverse(), level: 0, stepsBy: 0.02, sits, hand });
     const up = dayReached({
       points: points.map((p) => ({ day: p.day, value: -p.value })),
       level: 0,
       stepsBy: 0.02,
       sits,
+      hand,
     });
     expect(shuffled).toEqual(down);
     for (const end of ['day', 'from', 'to', 'left'] as const)
@@ -54,7 +60,9 @@ describe('the day a line reaches a level', () => {
 
   it('one bad reading does not turn the day; the band reaches to it', () => {
     const bad = points.map((p, i) => (i === 4 ? { ...p, value: 0.95 } : p));
-    const [good, told] = [points, bad].map((p) => dayReached({ points: p, level: 0, stepsBy: 0.02, sits }));
+    const [good, told] = [points, bad].map((p) =>
+      dayReached({ points: p, level: 0, stepsBy: 0.02, sits, hand }),
+    );
     expect(Math.abs((told?.day ?? 0) - (good?.day ?? 0))).toBeLessThan(0.25 * (good?.day ?? 0));
     expect(told?.from).toBeLessThanOrEqual(told?.day ?? 0);
     expect((told?.to ?? Number.POSITIVE_INFINITY) - (told?.from ?? 0)).toBeGreaterThan(
@@ -63,19 +71,22 @@ describe('the day a line reaches a level', () => {
   });
 
   it('two readings, or a tenth of the way not gone, tell no day; a line that runs off never does', () => {
-    expect(dayReached({ points: points.slice(0, 2), level: 0, stepsBy: 0.02, sits })).toMatchObject({
+    expect(dayReached({ points: points.slice(0, 2), level: 0, stepsBy: 0.02, sits, hand })).toMatchObject({
       early: true,
       day: null,
       from: null,
     });
     const barely = points.map((p) => ({ ...p, value: 1.2 - p.day / 10_000 }));
-    expect(dayReached({ points: barely, level: 0, stepsBy: 0.02, sits })).toMatchObject({
+    expect(dayReached({ points: barely, level: 0, stepsBy: 0.02, sits, hand })).toMatchObject({
       early: true,
       day: null,
     });
-    expect(dayReached({ points, level: 2, stepsBy: 0.02, sits })).toMatchObject({ early: false, day: null });
+    expect(dayReached({ points, level: 2, stepsBy: 0.02, sits, hand })).toMatchObject({
+      early: false,
+      day: null,
+    });
     const same = points.map((p) => ({ ...p, day: 3 }));
-    expect(dayReached({ points: same, level: 0, stepsBy: 0.02, sits })).toMatchObject({
+    expect(dayReached({ points: same, level: 0, stepsBy: 0.02, sits, hand })).toMatchObject({
       line: null,
       day: null,
     });
@@ -91,9 +102,24 @@ describe('the day a line reaches a level', () => {
       level: 0.5,
       stepsBy: 0.02,
       sits,
+      hand,
     });
     expect(told.to).toBeNull();
     expect(english(sayDay(told))).toContain('no telling at 95 %');
+  });
+
+  it('looks for a bend from four readings on, and the band reaches to where it leads', () => {
+    // A parabola: 1.2 − 4e-6·day², at nothing after √300 000 = 548 days; the line through them says later or sooner.
+    const bent = [0, 100, 200, 300, 400].map((day) => ({ day, value: 1.2 - 4e-6 * day * day }));
+    const told = dayReached({ points: bent, level: 0, stepsBy: 0.02, sits, hand });
+    expect(told.bends).toBe(true);
+    expect(told.from).toBeLessThan(548);
+    expect(told.to ?? Number.POSITIVE_INFINITY).toBeGreaterThan(548);
+    expect(english(sayDay(told))).toMatch(/and the line bends$/);
+    const straight = dayReached({ points, level: 0, stepsBy: 0.02, sits, hand });
+    expect(straight.bends).toBe(false);
+    expect(english(sayDay(straight))).toMatch(/if it goes on evenly$/);
+    expect(dayReached({ points: bent.slice(0, 3), level: 0, stepsBy: 0.02, sits, hand }).bends).toBe(false);
   });
 
   it('the slope is the median of all pair slopes (Sen 1968, by hand on four points)', () => {

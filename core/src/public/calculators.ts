@@ -15,7 +15,7 @@ export { beltSet } from '../arithmetic/drives/belt-set.ts';
 export { RUN_IN_LIMITS } from '../arithmetic/lubrication/run-in.ts';
 export { PART_NAME, type VRingPart } from '../arithmetic/packing/plunger.ts';
 export { packingTravel } from '../arithmetic/packing/travel.ts';
-export { gasketStack } from '../arithmetic/rebuild/gaskets.ts';
+export { gasketCompression, gasketStack } from '../arithmetic/rebuild/gaskets.ts';
 export { LIP_WAYS, type LipValues, type LipWay } from '../arithmetic/rebuild/lips.ts';
 export { endFloat } from '../arithmetic/rebuild/shims.ts';
 export { CALCULATORS, listCalculators, runCalculator } from '../arithmetic/registry.ts';

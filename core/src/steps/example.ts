@@ -1,7 +1,6 @@
 import type { Hand } from '../engine/hand.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Work } from '../engine/trade.ts';
-import { reportAt } from '../engine/trades.ts';
 import { NAME_FIXED } from './bearing/fixed-first.ts';
 
 /** Where an example stands. */
@@ -41,10 +40,9 @@ export const SHARED_WORK: Work<Setup> = {
   coupling: (h) => h.follow('coupling', 'dial', () => 0),
   /** On a span of 500, of 0.2 kg a metre, that is 320 N. */
   belts: (h) => h.follow('belts', 'tension', () => 40),
-  runout: (h) => {
-    [0, 0.02, 0.04, 0.02, 0].forEach((mm) => {
-      const next = reportAt(h.state, 'runout')?.next;
-      if (next) h.read('runout', next.key, mm, 'dial');
-    });
-  },
+  // A swing of 0.04, or the same wave angle by angle.
+  runout: (h) =>
+    h.follow('runout', 'dial', (p) =>
+      p.turn ? Math.round(20 - 20 * Math.cos((p.turn.angleDeg * Math.PI) / 180)) / 1000 : 0.04,
+    ),
 };

@@ -21,6 +21,9 @@ export const oskar: Author = { id: 'oskar', name: 'Oskar', role: 'viewer' };
 /** The hand card of a quiet hand: it scatters by a quarter of a step. */
 export const quiet = (step: number) => ({ scatter: step / 4, free: 9 });
 
+/** A quiet hand with its card, for a calculator. */
+export const quietHand = (step: number) => ({ card: quiet(step) });
+
 /** A gauge of the test stand, in date unless told otherwise. */
 export const gauge = (
   id: string,

@@ -156,7 +156,7 @@ describe('what a person types is what is stored, said back and printed, in both 
         beltWantedN: 310,
         seat: 'mechanical-seal',
         runoutStations: 1,
-        runoutAngles: 4,
+        runoutAngles: 6,
         boxBoreMm: 90,
         faceRadiusMm: 60,
         feet: 4,

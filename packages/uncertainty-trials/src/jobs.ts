@@ -15,7 +15,7 @@ import {
   shaftPlay,
   softFoot,
 } from '@fulcrant/core/calculators';
-import { KNOWN, Person, SCATTERS } from './gauge.ts';
+import { KNOWN, Person } from './gauge.ts';
 import { ON_LIMIT, type Row, tried } from './row.ts';
 
 /** One measuring in a job: a truth just beyond its limit is read by a person, again and again until it is settled; what was said? */
@@ -354,6 +354,8 @@ const MEASURINGS: readonly Measuring[] = [
   ),
 ];
 
+/** A quiet hand, a usual one, and the coarsest. */
+const HANDS = [0.3, 1, 2] as const;
 /** Nobody measures one thing more often. */
 const MOST = 5;
 
@@ -363,7 +365,7 @@ const MOST = 5;
  */
 export function jobs(trials: number): Row[] {
   return MEASURINGS.flatMap(({ statement, cell, told }, i) =>
-    SCATTERS.flatMap((steps, h) =>
+    HANDS.flatMap((steps, h) =>
       KNOWN.map((knows, k): Row => {
         let passes = 0;
         const one = tried(trials, (n) => {

@@ -69,7 +69,8 @@ const COURSES = {
   'a little faster with time': () => (share: number) => share ** 1.1,
   'a rate that changes by 15 % from one stretch to the next': (chance: Chance) => {
     const rates = Array.from({ length: 10 }, () => Math.max(0.3, 1 + chance.bell(0.15)));
-    const at = (x: number) => rates.reduce((sum, rate, i) => sum + rate * Math.min(0.1, Math.max(0, x - i / 10)), 0);
+    const at = (x: number) =>
+      rates.reduce((sum, rate, i) => sum + rate * Math.min(0.1, Math.max(0, x - i / 10)), 0);
     return (share: number) => at(share) / at(1);
   },
 } as const;
@@ -83,7 +84,14 @@ export function wear(trials: number): Row[] {
           // Another course is tried in one hand of each sort: what it does to the band is the same in all.
           c > 0 && steps !== 0.3 && steps !== 1
             ? []
-            : KNOWN.map((knows, k) => ({ going, course: course as keyof typeof COURSES, n, steps, knows, seed: 10_000 * g + 1000 * c + 100 * h + 10 * n + k })),
+            : KNOWN.map((knows, k) => ({
+                going,
+                course: course as keyof typeof COURSES,
+                n,
+                steps,
+                knows,
+                seed: 10_000 * g + 1000 * c + 100 * h + 10 * n + k,
+              })),
         ),
       ),
     ),

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { quietHand } from '../../testing/test-stand.ts';
 import { type ClockReadings, type CouplingInput, couplingAlignment } from './coupling.ts';
 import { couplingTolerance } from './coupling-tolerance.ts';
 import { hotAlignment } from './growth.ts';
@@ -37,7 +38,13 @@ const onFace = (l: Layout, radius: number) =>
 /** Dials are read from a zero on top. */
 const zeroed = (r: ClockReadings) => r.map((v) => v - r[0]) as unknown as ClockReadings;
 
-const shared = { speedRpm: 1480, frontFeetMm: 150, feetSpanMm: 400, resolutionMm: 0.01 };
+const shared = {
+  speedRpm: 1480,
+  frontFeetMm: 150,
+  feetSpanMm: 400,
+  resolutionMm: 0.01,
+  hand: quietHand(0.01),
+};
 const moved = (
   l: Layout,
   front: [number, number],
@@ -226,6 +233,7 @@ describe('housings along a shaft', () => {
   const two = (near: number, far: number): HousingsInput => ({
     widthMm: 80,
     resolutionMm: 0.01,
+    hand: quietHand(0.01),
     housings: [
       { atMm: 0, verticalNearMm: 0, verticalFarMm: 0, horizontalNearMm: 0, horizontalFarMm: 0 },
       {
@@ -267,7 +275,7 @@ describe('housings along a shaft', () => {
             horizontalNearMm: h * (atMm - 40),
             horizontalFarMm: h * (atMm + 40),
           }));
-          const r = housingAlignment({ housings, widthMm: 80, resolutionMm: 0.01 });
+          const r = housingAlignment({ housings, widthMm: 80, resolutionMm: 0.01, hand: quietHand(0.01) });
           for (const a of r.values.angleDeg) expect(a).toBeCloseTo(0, 6);
         },
       ),
@@ -281,7 +289,7 @@ describe('housings along a shaft', () => {
 });
 
 describe('soft foot', () => {
-  const ask = (...feet: number[][]) => softFoot({ feet, resolutionMm: 0.01 });
+  const ask = (...feet: number[][]) => softFoot({ feet, resolutionMm: 0.01, hand: quietHand(0.01) });
   it('a parallel gap wants a full shim, a wedge does not go away with one (common practice, no source)', () => {
     const r = ask([0], [0.17, 0.16, 0.17, 0.18], [0], [0.02, 0.2, 0.03, 0.21]);
     expect(r.findings.map((f) => f.verdict)).toEqual(['accept', 'reject', 'accept', 'reject']);

@@ -45,6 +45,12 @@ export function adviceOf(
 }
 
 /** What is left to turn, and what the next turn should show. */
+/**
+ * Of what lies ahead 95 in 100 lie within so many standard deviations: the tails are those of a few readings, not of many. Our own
+ * choice, measured by `npm run proof -- uncertainty`.
+ */
+const AHEAD = 2.45;
+
 export type Ahead = {
   /** Eighths from the last reading to the aim, and to the two ends of the band; never negative. */
   eighthsToAim: number | null;
@@ -90,18 +96,18 @@ export function look(
     return {
       angleDeg: 22.5 * i,
       clearanceMm: tidy(closed ? p.residualMm : belief.mean[0]),
-      expandedMm: tidy(2 * p.residualU),
+      expandedMm: tidy(AHEAD * p.residualU),
     };
   });
   const passes = (deg: number) => at(deg).reductionMm + 2 * at(deg).reductionU > reductionMaxMm;
   const step = input.stepDeg ?? 45;
   return {
     eighthsToAim: toAim,
-    eighthsToAimExpanded: (2 * at(toAim * 45).reductionU) / perDeg / 45,
+    eighthsToAimExpanded: (AHEAD * at(toAim * 45).reductionU) / perDeg / 45,
     eighthsToBand: eighths(reductionMinMm),
     eighthsToPass: eighths(reductionMaxMm),
     nextReductionMm: tidy(at(step).reductionMm),
-    nextReductionExpandedMm: tidy(2 * at(step).reductionU),
+    nextReductionExpandedMm: tidy(AHEAD * at(step).reductionU),
     // Forecast or blade, whichever says first that the aim is reached.
     suggestedStepDeg: Math.max(here, last.reductionMm) >= aimMm ? 0 : passes(45) ? 22.5 : 45,
     curve,

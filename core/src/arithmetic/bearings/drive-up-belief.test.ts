@@ -2,17 +2,9 @@ import fc from 'fast-check';
 import { inv, type Matrix, matrix, multiply } from 'mathjs';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { normal, randomFrom } from '../../metrology/random.ts';
+import { below, normal, randomFrom } from '../../metrology/random.ts';
 import { driveUpTrial, trialSummary } from '../../simulation/drive-up-trial.ts';
-import {
-  advise,
-  type Belief,
-  believe,
-  chancesAt,
-  foresee,
-  normalShare,
-  RISK_TAKEN,
-} from './drive-up-belief.ts';
+import { advise, type Belief, believe, chancesAt, foresee, RISK_TAKEN } from './drive-up-belief.ts';
 
 const band = { reductionMinMm: 0.045, reductionMaxMm: 0.06, leastResidualMm: 0.035 };
 const input = {
@@ -32,8 +24,8 @@ const known = (more: Partial<typeof input> = {}): Belief => {
 describe('model and feelers weighed together', () => {
   it('the normal distribution is that of simple-statistics’ table to its step', () => {
     for (let z = -3; z <= 3; z += 0.25)
-      expect(Math.abs(normalShare(z) - cumulativeStdNormalProbability(z))).toBeLessThan(2e-4);
-    expect(normalShare(1.959964)).toBeCloseTo(0.975, 5);
+      expect(Math.abs(below(z) - cumulativeStdNormalProbability(z))).toBeLessThan(2e-4);
+    expect(below(1.959964)).toBeCloseTo(0.975, 5);
   });
 
   it('its answer is the Gaussian posterior (Pᵖ + HᵀWH)⁻¹ worked by a general matrix package (npm mathjs)', () => {

@@ -1,4 +1,5 @@
 import { leastSquares } from '../../metrology/least-squares.ts';
+import { below } from '../../metrology/random.ts';
 
 /** What is known of a bearing going up its taper: bench clearance, loss before it bites, and how fast it closes. */
 export type Belief = {
@@ -79,16 +80,6 @@ export function foresee(belief: Belief, angleDeg: number) {
   };
 }
 
-/** Standard normal distribution function. Source: Abramowitz & Stegun 7.1.26, good to 1.5e-7. */
-export function normalShare(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const poly =
-    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const erf = 1 - poly * Math.exp(-x * x);
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
-}
-
 /** Pieces each stretch of the reduction is summed over, and how many deviations out it is followed. */
 const PIECES = 40;
 const FOLLOWED = 5;
@@ -108,8 +99,8 @@ export function chancesAt(belief: Belief, band: Band, angleDeg: number): Chances
     let sum = 0;
     for (let i = 0; i < PIECES; i++) {
       const z = a + h * (i + 0.5);
-      const left = normalShare((f.residualMm + given * sr * z - band.leastResidualMm) / rest);
-      sum += (normalShare(z + h / 2) - normalShare(z - h / 2)) * left;
+      const left = below((f.residualMm + given * sr * z - band.leastResidualMm) / rest);
+      sum += (below(z + h / 2) - below(z - h / 2)) * left;
     }
     return sum;
   };

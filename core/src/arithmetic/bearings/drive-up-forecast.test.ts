@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { quietHand } from '../../testing/test-stand.ts';
 import { type DriveUpForecastInput, driveUpForecast } from './drive-up-forecast.ts';
 
 const forecast = (readings: Array<[number, number, number?]>, more: Partial<DriveUpForecastInput> = {}) =>
@@ -12,6 +13,7 @@ const forecast = (readings: Array<[number, number, number?]>, more: Partial<Driv
     benchUncertaintyMm: 0.0008,
     pitchMm: 2,
     bladeStepMm: 0.005,
+    hand: quietHand(0.005),
     readings: readings.map(([angleDeg, a, b]) => ({ angleDeg, rowAMm: a, rowBMm: b ?? a })),
     ...more,
   });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { lusolve, type Matrix, matrix } from 'mathjs';
 import { describe, expect, it } from 'vitest';
+import { quietHand } from '../../testing/test-stand.ts';
 import { bearingFloat } from './float.ts';
 import { type HydraulicNutInput, hydraulicNut } from './hydraulic-nut.ts';
 import { type InterferenceInput, interferenceFit, STEEL } from './interference.ts';
@@ -150,6 +151,7 @@ describe('drive-up by hydraulic nut', () => {
       driveUpMaxMm: 0.75,
       abortPressureMpa: 30,
       resolutionMm: 0.01,
+      hand: quietHand(0.01),
       ...more,
     });
   const of = (r: ReturnType<typeof hydraulicNut>, code: string) =>

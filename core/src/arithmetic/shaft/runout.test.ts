@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { say } from '../../quantities/say.ts';
 import { chanceOf } from '../../testing/random-hand.ts';
+import { quietHand } from '../../testing/test-stand.ts';
 import { type StationVector, shaftBend } from './bend.ts';
 import { type RunoutInput, runout } from './runout.ts';
 
@@ -17,6 +18,7 @@ const at60 = (readings: RunoutInput['readings'], more: Partial<RunoutInput> = {}
     readings,
     closingMm: readings[0]?.valueMm,
     resolutionMm: 0.001,
+    hand: quietHand(more.resolutionMm ?? 0.001),
     school: 'proportional',
     ...more,
   });
@@ -81,21 +83,35 @@ describe('run-out', () => {
   it('judges the larger of read and fitted, and what can hide between the angles: A·2(1 − cos(180°/n)) (geometry)', () => {
     // Four angles, the high spot between two of them: 0.048 is read, 2 × 0.024 × √2 = 0.068 is there.
     const hidden = runout({
-      ...{ shaftMm: 60, resolutionMm: 0.001, school: 'flat', wanted: 4, closingMm: 0.024 },
+      ...{
+        shaftMm: 60,
+        resolutionMm: 0.001,
+        hand: quietHand(0.001),
+        school: 'flat',
+        wanted: 4,
+        closingMm: 0.024,
+      },
       readings: turn(4, (a) => 0.034 * Math.cos(rad(a - 45))),
     });
     expect(hidden.values.tirMm).toBeCloseTo(0.068, 3);
     expect(verdict(hidden, 'runout.tir')).toBe('reject');
-    // Four angles never accept within three tenths of the limit, whatever they read.
+    // Four angles accept nothing, whatever they read: an oval may hide between them.
     const near = (mm: number) =>
       verdict(
         runout({
-          ...{ shaftMm: 60, resolutionMm: 0.001, school: 'flat', wanted: 4, closingMm: mm },
+          ...{
+            shaftMm: 60,
+            resolutionMm: 0.001,
+            hand: quietHand(0.001),
+            school: 'flat',
+            wanted: 4,
+            closingMm: mm,
+          },
           readings: turn(4, (a) => mm * Math.cos(rad(a))),
         }),
         'runout.tir',
       );
-    expect([near(0.0176), near(0.017)]).toEqual(['too-close', 'accept']);
+    expect([near(0.0176), near(0.002)]).toEqual(['too-close', 'too-close']);
   });
 
   it('a true run-out on its limit is accepted in no more than five of a hundred, at 4, 8 and 16 angles', () => {
@@ -110,7 +126,14 @@ describe('run-out', () => {
           return Math.round(mm / 0.001) * 0.001;
         });
         const told = runout({
-          ...{ shaftMm: 60, resolutionMm: 0.001, school: 'flat', wanted: n, closingMm: readings[0]?.valueMm },
+          ...{
+            shaftMm: 60,
+            resolutionMm: 0.001,
+            hand: quietHand(0.001),
+            school: 'flat',
+            wanted: n,
+            closingMm: readings[0]?.valueMm,
+          },
           readings,
         });
         if (verdict(told, 'runout.tir') === 'accept') accepted++;
@@ -123,7 +146,13 @@ describe('run-out', () => {
     const readings = turn(8, (a) => 0.01 * Math.cos(rad(a)));
     expect(verdict(at60(readings, { closingMm: 0.011 }), 'runout.closing')).toBe('accept');
     expect(verdict(at60(readings, { closingMm: 0.013 }), 'runout.closing')).toBe('reject');
-    const open = runout({ shaftMm: 60, readings, resolutionMm: 0.001, school: 'flat' });
+    const open = runout({
+      shaftMm: 60,
+      readings,
+      resolutionMm: 0.001,
+      hand: quietHand(0.001),
+      school: 'flat',
+    });
     expect(verdict(open, 'runout.closing')).toBe('incomplete');
     expect(verdict(at60(readings.slice(0, 5)), 'runout.unread')).toBe('incomplete');
   });

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readingUncertainty } from '../../metrology/uncertainty.ts';
+import { readingUncertainty } from '../../metrology/hand.ts';
 import { say } from '../../quantities/say.ts';
 import { english } from '../../testing/english.ts';
+import { quietHand } from '../../testing/test-stand.ts';
 import { RQ_PER_RA, shaftFinish } from './finish.ts';
 import { groove } from './groove.ts';
 import { shaftPlay } from './play.ts';
@@ -59,7 +60,7 @@ describe('a seat by what goes on it', () => {
 
 describe('a worn groove', () => {
   const worn = (insideMm: number, under: 'moving-o-ring' | 'seal-drive' | 'elsewhere') =>
-    groove({ besideMm: 60, insideMm, under, resolutionMm: 0.001 });
+    groove({ besideMm: 60, insideMm, under, resolutionMm: 0.001, hand: quietHand(0.001) });
   it('is half the difference of the diameters deep', () => {
     expect(worn(59.9, 'elsewhere').depthMm).toBeCloseTo(0.05, 9);
   });
@@ -76,7 +77,7 @@ describe('a worn groove', () => {
 });
 
 describe('finish', () => {
-  const base = { surface: 'shaft', parameter: 'Ra', resolutionUm: 0.01 } as const;
+  const base = { surface: 'shaft', parameter: 'Ra', resolutionUm: 0.01, hand: quietHand(0.01) } as const;
   it('Rq is 1.11 Ra: the mean and the root mean square of a sine, summed up numerically', () => {
     const sine = Array.from({ length: 10_000 }, (_, i) => Math.sin((2 * Math.PI * (i + 0.5)) / 10_000));
     const ra = sine.reduce((n, y) => n + Math.abs(y), 0) / sine.length;
@@ -106,7 +107,7 @@ describe('finish', () => {
 });
 
 describe('end and radial play', () => {
-  const base = { resolutionMm: 0.01, school: 'strict' } as const;
+  const base = { resolutionMm: 0.01, hand: quietHand(0.01), school: 'strict' } as const;
   const ends = (...travel: number[]) => travel.map((t) => ({ pushMm: 0, pullMm: t }));
   it('is the mean travel, whichever way the dial was zeroed', () => {
     const there = shaftPlay({ ...base, end: ends(0.08, 0.1, 0.09) });
@@ -117,7 +118,7 @@ describe('end and radial play', () => {
   });
   it('the doubt of one travel is √2 of one reading’s (GUM 5.1.2), two of them wide on the beam', () => {
     const beam = shaftPlay({ ...base, end: ends(0.09) }).beams[0];
-    expect(beam?.expanded).toBeCloseTo(2 * Math.SQRT2 * readingUncertainty(0.01), 9);
+    expect(beam?.expanded).toBeCloseTo(2 * Math.SQRT2 * readingUncertainty(0.01, quietHand(0.01)), 9);
   });
   it('the schools differ: 0.2 stops by the strict, passes by the flat (common practice)', () => {
     const end = ends(0.2, 0.2, 0.2);
@@ -130,6 +131,7 @@ describe('end and radial play', () => {
     const radial = (lift: number, makerRadialMm?: number) =>
       shaftPlay({
         resolutionMm: 0.001,
+        hand: quietHand(0.001),
         school: 'strict',
         makerRadialMm,
         radial: Array.from({ length: 3 }, () => ({ restMm: 0, liftMm: lift })),

@@ -28,7 +28,7 @@ export const en = {
   giveLimitJudge: '{said}: give a limit to judge it by.',
   handNotKnownTakenAs: 'the hand is not known: {unknown} steps, ± {doubt}',
   handScattersPooled:
-    '{from, select, card {card and repeats} other {repeats}}: {scatter} ({free} free). With the step over √{count}: {deviation}, × {t} × {factor} ÷ 2',
+    '{from, select, card {card and repeats} seen {repeats} other {}}: {scatter} ({free} free). With the step over √{count}: {deviation}, × {t} × {factor} ÷ 2',
   is: '{what} is {value}: {why}',
   handNotKnown: 'a hand nothing is known of',
   less: '{upper} or less',

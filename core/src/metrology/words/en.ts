@@ -3,7 +3,7 @@ export const en = {
   accept: 'Accept',
   caution: 'Caution',
   daysFromLastReading:
-    '{left} days from the last reading{band}, {bends, select, bends {and the line bends} other {if it goes on evenly}}',
+    '{left} days from the last reading{band}, {bends, select, bends {and the line bends} even {if it goes on evenly} other {}}',
   handNotKnownFinerGauge:
     'Nothing is known of this hand. Read your hand card, or take a gauge that steps {step} or finer.',
   handNotKnownReadOr: '{more} {where}, or your hand card: ten readings, once.',

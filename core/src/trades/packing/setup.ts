@@ -156,6 +156,5 @@ export const USUAL_PACKING: Omit<PackingSetup, 'machine' | 'position'> = {
     seat: 'packing-sleeve',
     runoutStations: 2,
     turnBy: 'swing',
-    runoutAngles: 8,
   },
 };

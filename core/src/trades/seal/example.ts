@@ -66,7 +66,7 @@ const setups: Record<string, SealSetup> = {
       seat: 'throttle',
       throttleBoreMm: 90.1,
       runoutStations: 1,
-      runoutAngles: 4,
+      runoutAngles: 6,
     },
   },
 };

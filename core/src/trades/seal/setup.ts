@@ -350,7 +350,6 @@ export const USUAL_SEAL: Omit<SealSetup, 'machine' | 'position'> = {
     seat: 'mechanical-seal',
     runoutStations: 2,
     turnBy: 'swing',
-    runoutAngles: 8,
     boxBoreMm: 100,
     faceRadiusMm: 80,
   },

@@ -318,5 +318,5 @@ export const USUAL_SETUP: Omit<SleeveSetup, 'machine' | 'position'> = {
   feltAt: 'top',
   feel: 'snug',
   maker: {},
-  condition: { measures: ['look', 'shaft', 'runout'], runoutStations: 2, turnBy: 'swing', runoutAngles: 8 },
+  condition: { measures: ['look', 'shaft', 'runout'], runoutStations: 2, turnBy: 'swing' },
 };

@@ -5,6 +5,7 @@ import { type ConditionSetup, USUAL_CONDITION } from './setup.ts';
 /** A pump to survey: every measure of chapter two that a box and a coupling have. */
 export const survey: ConditionSetup = {
   ...USUAL_CONDITION,
+  condition: { ...USUAL_CONDITION.condition, turnBy: 'angles' },
   machine: 'Raw juice pump 4',
   position: 'Seal, drive side',
 };

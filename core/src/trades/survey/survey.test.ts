@@ -8,6 +8,7 @@ import { diameterAt, STAND_IN_SHAFTS, type StandInShaft, surfaceAt } from '../..
 import type { BoxBoreStepValues } from '../../steps/condition/box-bore.ts';
 import type { BoxFaceStepValues } from '../../steps/condition/box-face.ts';
 import type { CouplingStepValues } from '../../steps/condition/coupling.ts';
+import { diameters } from '../../steps/condition/diameters.ts';
 import type { RunoutStepValues } from '../../steps/condition/runout.ts';
 import { english } from '../../testing/english.ts';
 import {
@@ -234,8 +235,8 @@ describe('places of a turn', () => {
   });
 
   it('a place too close to call is measured again until it is settled', () => {
-    // 90 h9: lower limit 89.913; on a step of 0.01 a reading of 89.92 cannot be called by its step of ± 0.005 and the hand's scatter.
-    const coarse = gauge('coarse', 'micrometer', 0.01, 75, 100);
+    // 90 h9: lower limit 89.913; on a step of 0.01 a reading of 89.92 cannot be called in any hand, known or not.
+    const coarse = { ...gauge('coarse', 'micrometer', 0.01, 75, 100), hand: undefined };
     const h = hand().safe();
     const at = (place: string, value: number) =>
       h.do('reading.taken', { step: 'shaft', place, value, raw: '', instrument: coarse });
@@ -243,7 +244,7 @@ describe('places of a turn', () => {
     for (const p of places) at(p, p === 's1/0' ? 89.92 : 89.93);
     expect(verdicts(h, 'shaft')['shaft.smallest']).toBe('too-close');
     expect(step(h, 'shaft').report?.findings.find((f) => f.code === 'shaft.smallest')?.remedy).toMatchObject({
-      id: 'metrology.wouldSettleIfTheyAgree',
+      id: 'metrology.handNotKnownFinerGauge',
     });
     expect(english(step(h, 'shaft').report?.choices?.map((c) => c.label))).toContain('Smallest: three more');
     at('s1/0/2', 89.92);
@@ -251,7 +252,38 @@ describe('places of a turn', () => {
     if (verdicts(h, 'shaft')['shaft.smallest'] === 'too-close')
       expect(step(h, 'shaft').report?.next?.key).toBe('s1/0/3');
     at('s1/0/3', 89.92);
-    expect(verdicts(h, 'shaft')['shaft.smallest']).toBe('accept');
+    // Three that agree tell a quiet hand to a step, and no nearer, however often it is pressed.
+    expect(verdicts(h, 'shaft')['shaft.smallest']).toBe('too-close');
+    for (const n of [4, 5, 6]) at(`s1/0/${n}`, 89.92);
+    expect(verdicts(h, 'shaft')['shaft.smallest']).toBe('too-close');
+  });
+
+  it('what was read again with nothing done between counts together; what was dressed counts anew', () => {
+    const h = hand().safe();
+    const coarse = { ...gauge('coarse', 'micrometer', 0.01, 75, 100), hand: undefined };
+    const round = (...mm: number[]) =>
+      ['s1/0', 's1/60', 's1/120', 's2/0', 's2/60', 's2/120', 's3/0', 's3/60', 's3/120'].forEach(
+        (place, i) => {
+          h.do('reading.taken', { step: 'shaft', place, value: mm[i] ?? 89.95, raw: '', instrument: coarse });
+        },
+      );
+    const smallest = () => verdicts(h, 'shaft')['shaft.smallest'];
+    round();
+    expect(smallest()).toBe('too-close');
+    for (let i = 0; i < 2; i++) {
+      h.do('measure.repeated', { step: 'shaft' });
+      round(89.94, 89.96);
+    }
+    // Three of each place tell the hand by themselves: 0.037 inside the limit is settled.
+    expect(smallest()).toBe('accept');
+    expect(diameters.valuesOf(step(h, 'shaft').report ?? undefined)?.matrix[0]?.[0]).toBeCloseTo(
+      (89.95 + 2 * 89.94) / 3,
+      9,
+    );
+    h.do('measure.repeated', { step: 'shaft', done: 'dressed' });
+    round();
+    expect(smallest()).toBe('too-close');
+    expect(step(h, 'shaft').report?.before).toHaveLength(3);
   });
 
   it('gauges out of date and stand-ins are said of the readings they took', () => {
