@@ -43,6 +43,7 @@ export const ROUTES: RouteObject[] = [
             Component: page('HouseRulesPage', () => import('./plant/HouseRulesPage.tsx')),
           },
           { path: '/gauges/new', Component: page('NewGaugePage', () => import('./plant/NewGaugePage.tsx')) },
+          { path: '/hands/new', Component: page('HandCardPage', () => import('./plant/HandCardPage.tsx')) },
           { path: '/register', Component: page('RegisterPage', () => import('./plant/RegisterPage.tsx')) },
           {
             path: '/positions/:id',

@@ -4,7 +4,7 @@ import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
 import { textKey } from '../message/message.ts';
 import { MessageError } from '../quantities/message-error.ts';
-import { DECISION, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
+import { DECISION, HANDS_DUE, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
 import type { ActHere } from './act.ts';
 import type { FailureGuide } from './failure.ts';
 import type { FigureInput } from './figure.ts';
@@ -122,8 +122,8 @@ export const signsAt = (setup: Setup, step: string): boolean => step === signing
 /** Of what every trade gives, each once, in the order of the trades. */
 const gathered = <T>(of: (trade: Trade) => readonly T[]): T[] => [...new Set(allTrades().flatMap(of))];
 
-/** Every method a site chooses among: those of the trades, and when a reading may be called. */
-export const allMethods = (): Method[] => gathered((t) => t.slots.methods ?? []).concat(DECISION);
+/** Every method a site chooses among: those of the trades, when a reading may be called, how long a hand card counts. */
+export const allMethods = (): Method[] => gathered((t) => t.slots.methods ?? []).concat(DECISION, HANDS_DUE);
 export const methodOf = (id: string): Method | undefined => allMethods().find((m) => m.id === id);
 
 /** What is usual of the methods every job keeps that measures. */

@@ -11,6 +11,8 @@ export type GaugeKind = {
   measures: Quantity;
   /** What its step is called where it is put into the register. */
   step: Text;
+  /** A hand holds it, and scatters: there is a hand card for it. */
+  byHand?: true;
   /** What it counts, one and more, and the unit that goes into open data. */
   counts?: { one: Text; more: Text; unit: string };
   /** Does its range take a value in, where that is more than lying between low and high? Units inside. */
@@ -25,16 +27,24 @@ const PAST_SCALE_MM = 0.5;
 /** The kinds of gauges there are: the only list. */
 export const GAUGE_KINDS = {
   // Blades are stacked.
-  feeler: { name: M.feeler, measures: 'length', step: M.smallestStepBetweenBlades, reaches: anything },
+  feeler: {
+    byHand: true,
+    name: M.feeler,
+    measures: 'length',
+    step: M.smallestStepBetweenBlades,
+    reaches: anything,
+  },
   micrometer: {
+    byHand: true,
     name: M.micrometer,
     measures: 'length',
     step: M.graduation,
     reaches: ({ low, high }, value) => value >= low - PAST_SCALE_MM && value <= high + PAST_SCALE_MM,
   },
   // It counts both ways from wherever it was zeroed.
-  dial: { name: M.dialIndicator, measures: 'length', step: M.graduation, reaches: bothWays },
+  dial: { byHand: true, name: M.dialIndicator, measures: 'length', step: M.graduation, reaches: bothWays },
   caliper: {
+    byHand: true,
     name: M.caliperDepthGauge,
     measures: 'length',
     step: M.graduation,
@@ -42,11 +52,17 @@ export const GAUGE_KINDS = {
     reaches: (range, value) =>
       value < 0 ? bothWays(range, value) : value >= range.low && value <= range.high,
   },
-  roughness: { name: M.roughnessTester, measures: 'roughness', step: M.smallestStepRa },
-  laser: { name: M.laserWire, measures: 'length', step: M.smallestStep, reaches: bothWays },
-  wrench: { name: M.torqueWrench, measures: 'torque', step: M.graduation },
+  roughness: { byHand: true, name: M.roughnessTester, measures: 'roughness', step: M.smallestStepRa },
+  laser: { byHand: true, name: M.laserWire, measures: 'length', step: M.smallestStep, reaches: bothWays },
+  wrench: { byHand: true, name: M.torqueWrench, measures: 'torque', step: M.graduation },
   // It counts whole turns.
-  protractor: { name: M.angleGauge, measures: 'angle', step: M.graduationDegrees, reaches: anything },
+  protractor: {
+    byHand: true,
+    name: M.angleGauge,
+    measures: 'angle',
+    step: M.graduationDegrees,
+    reaches: anything,
+  },
   pressure: { name: M.pressureGauge, measures: 'pressure', step: M.graduation },
   thermometer: { name: M.thermometer, measures: 'temperature', step: M.stepC },
   gun: {
@@ -62,8 +78,8 @@ export const GAUGE_KINDS = {
     counts: { one: M.dropsMinute, more: M.dropsMinute, unit: 'drops/min' },
   },
   vibration: { name: M.vibrationMeter, measures: 'velocity', step: M.smallestStepMmSRms },
-  tension: { name: M.beltTensionMeter, measures: 'frequency', step: M.smallestStepHz },
-  force: { name: M.springScale, measures: 'force', step: M.graduation },
+  tension: { byHand: true, name: M.beltTensionMeter, measures: 'frequency', step: M.smallestStepHz },
+  force: { byHand: true, name: M.springScale, measures: 'force', step: M.graduation },
 } as const satisfies Record<string, GaugeKind>;
 
 export type InstrumentKind = keyof typeof GAUGE_KINDS;

@@ -2,6 +2,7 @@
 
 export { type AutopsyTold, autopsySchema } from '../api/autopsies.ts';
 export type { DueLine } from '../api/due.ts';
+export { type HandCardKept, handDueOn, handFor, newHandSchema } from '../api/hands.ts';
 export {
   changedPersonSchema,
   firstVisitSchema,

@@ -53,5 +53,18 @@ export const DECISION: Method<DecisionRule> = defineMethod({
   ofJob: true,
 });
 
+/** How long a hand card counts. It belongs to people, so no trade declares it. */
+export const HANDS_DUE = defineMethod({
+  id: 'hands',
+  ask: M.howLongHandCardCounts,
+  why: M.handsChangeWithEyesAndUse,
+  usual: 'year',
+  answers: [
+    ['half-year', M.halfYear, M.commonPractice2],
+    ['year', M.aYear, M.commonPractice2],
+    ['two-years', M.twoYears, M.commonPractice2],
+  ],
+});
+
 /** On nobody's word in particular. */
 export const PRACTICE = M.commonPractice2;

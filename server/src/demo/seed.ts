@@ -104,6 +104,7 @@ const OF_THE_DEMO = [
   'drills',
   'outages',
   'certificates',
+  'hand_cards',
   'photos',
   'autopsies',
   'cards',

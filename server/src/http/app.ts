@@ -17,6 +17,7 @@ import { calculators } from './calculators.ts';
 import { certificates } from './certificates.ts';
 import { due } from './due.ts';
 import { feed } from './feed.ts';
+import { hands } from './hands.ts';
 import { health } from './health.ts';
 import { houseRules } from './house-rules.ts';
 import { jobs } from './jobs.ts';
@@ -64,6 +65,7 @@ export const ROUTES: readonly Route[] = [
   ...practice,
   ...outages,
   ...certificates,
+  ...hands,
   ...feed,
 ];
 

@@ -1,4 +1,4 @@
-import type { Certificate } from '@fulcrant/core/api';
+import type { Certificate, HandCardKept } from '@fulcrant/core/api';
 import {
   type AutopsyTold,
   type DueLine,
@@ -242,6 +242,14 @@ export const outcomesShape = told<EventsResponse>({
       said: maybe(worded),
     }),
   ),
+} as never);
+export const handCardShape = told<HandCardKept>({
+  ...{ id: text, personId: text, person: text, instrumentId: text, instrument: text },
+  kind: string().oneOf(INSTRUMENT_KINDS).defined(),
+  ...{ step: numeral, scatter: numeral, free: numeral },
+  values: listOf(numeral),
+  watchedBy: orNull(text),
+  at: moment,
 } as never);
 export const certificateShape = told<Certificate>({
   hash: text,

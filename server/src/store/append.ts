@@ -10,6 +10,7 @@ import type { Folded } from './bounded.ts';
 import { linkOf } from './chain.ts';
 import { type Database, rowsOf } from './database.ts';
 import { gaugesById } from './gauges.ts';
+import { handsOfPerson } from './hands.ts';
 import { M } from './messages.ts';
 import { jobNumber } from './numbers.ts';
 import { type Fresh, isCollision, Outrun, write } from './write.ts';
@@ -98,6 +99,7 @@ async function append(
   let chain = before?.chain ?? jobId;
   const taken = new Map<string, JobEvent>();
   const gauges = await gaugesNamed(db, bodies);
+  const hands = gauges.size === 0 ? [] : await handsOfPerson(db, person.id);
   let breathed = performance.now();
   for (const posted of bodies) {
     // A long batch is judged in slices: whoever else asks is answered in between.
@@ -130,7 +132,7 @@ async function append(
       else refuse(M.eventIdStoredAlreadyOther);
       continue;
     }
-    const told = await truthful(db, checked.value, person, state, gauges);
+    const told = await truthful(db, checked.value, person, state, { gauges, hands });
     if (isText(told)) {
       refuse(told);
       continue;
@@ -230,7 +232,10 @@ async function truthful(
   event: JobEvent,
   person: Person,
   state: JobState | null,
-  gauges: ReadonlyMap<string, Instrument>,
+  {
+    gauges,
+    hands,
+  }: { gauges: ReadonlyMap<string, Instrument>; hands: Awaited<ReturnType<typeof handsOfPerson>> },
 ): Promise<JobEvent | Text> {
   if (event.author.id !== person.id) return M.recordedOnlyTheyCanSend({ name: event.author.name });
   const author = { id: person.id, name: person.name, role: person.role };
@@ -239,7 +244,19 @@ async function truthful(
   const { instrument: named } = event.data;
   const instrument = gauges.get(named.id);
   if (!instrument) return M.notRegisterGauges({ name: named.name });
-  return { ...event, author, data: { ...event.data, instrument } } as JobEvent;
+  // The hand is the one the device had: it counts where that person has such a card.
+  const { hand } = named;
+  const theirs =
+    hand &&
+    hands.some(
+      (c) =>
+        c.kind === instrument.kind &&
+        Math.abs(c.step - instrument.step) <= 0.01 * instrument.step &&
+        c.scatter === hand.scatter &&
+        c.free === hand.free,
+    );
+  const held = theirs ? { ...instrument, hand } : instrument;
+  return { ...event, author, data: { ...event.data, instrument: held } } as JobEvent;
 }
 
 /** An act that names another job, with what is kept of that one as its own record has it; a sentence where it does not count. */

@@ -60,6 +60,7 @@ const TABLES: readonly Table[] = [
   { name: 'competences', key: ['id'] },
   { name: 'photos', key: ['hash'] },
   { name: 'certificates', key: ['hash', 'instrument_id'] },
+  { name: 'hand_cards', key: ['id'] },
 ];
 /** Rows read, and laid in, at once. */
 const PAGE = 200;

@@ -21,6 +21,7 @@ import * as measuredPiece from './migrations/016-measured-piece.ts';
 import * as guardedEntry from './migrations/017-guarded-entry.ts';
 import * as struckAndRunning from './migrations/018-struck-and-running.ts';
 import * as kindsOfGauges from './migrations/019-kinds-of-gauges.ts';
+import * as handCards from './migrations/020-hand-cards.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -42,6 +43,7 @@ const MIGRATIONS = [
   { name: '017-guarded-entry', up: guardedEntry.up },
   { name: '018-struck-and-running', up: struckAndRunning.up },
   { name: '019-kinds-of-gauges', up: kindsOfGauges.up },
+  { name: '020-hand-cards', up: handCards.up },
 ];
 
 /**
@@ -57,6 +59,7 @@ const GRANTS: Record<string, string> = {
   cards: 'SELECT, INSERT, UPDATE (looked_by, looked_at)',
   photos: 'SELECT, INSERT',
   certificates: 'SELECT, INSERT',
+  hand_cards: 'SELECT, INSERT',
   outages: 'SELECT, INSERT',
   drills: 'SELECT, INSERT, DELETE',
   outage_laid: 'SELECT, INSERT, DELETE',

@@ -203,8 +203,9 @@ export function useInstruments() {
 }
 
 /** The plant's house rules, and who set them last. */
-export function useHouseRules() {
+export function useHouseRules({ enabled = true } = {}) {
   return useQuery({
+    enabled,
     queryKey: ['house-rules'],
     queryFn: () =>
       readThrough<{ rules: SiteRules; set: { by: string; at: string } | null }>('/api/house-rules'),

@@ -1,7 +1,8 @@
 import type { Instrument } from '@fulcrant/core/instruments';
 import { reaches as reachesValue } from '@fulcrant/core/job';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { portFor, useFeedSource } from '../data/feed.ts';
+import { useOwnHand } from '../data/hands.ts';
 import { useInstruments } from '../data/job.ts';
 import { isOverdue } from './GaugePicker.tsx';
 
@@ -20,6 +21,7 @@ export function useGauge(
   choose: (id: string) => void;
 } {
   const register = useInstruments();
+  const own = useOwnHand();
   const all = register.data?.instruments ?? [];
   const source = useFeedSource();
   const usual = kinds[0] ?? 'none';
@@ -35,7 +37,14 @@ export function useGauge(
   const reaches = (g: Instrument) => around === undefined || reachesValue(g, around);
   const wanted = chosen[usual] ?? localStorage.getItem(key);
   const kept = gauges.find((g) => g.id === wanted && reaches(g));
-  const gauge = kept ?? gauges.find((g) => reaches(g) && !isOverdue(g)) ?? gauges.find(reaches) ?? null;
+  const found = kept ?? gauges.find((g) => reaches(g) && !isOverdue(g)) ?? gauges.find(reaches) ?? null;
+  // A card is the device's own object while nothing new is fetched: the same gauge in the same hand stays the same, and nothing
+  // supposed of it is worked out anew at every look.
+  const card = (found && !found.hand && own(found)?.card) || null;
+  const gauge = useMemo(
+    () => (found && card ? { ...found, hand: { scatter: card.scatter, free: card.free } } : found),
+    [found, card],
+  );
   return {
     gauges,
     gauge,

@@ -2,6 +2,7 @@ import type { Instrument } from '@fulcrant/core/instruments';
 import { comesBefore, type JobState, mayLack, type StepDefinition, standing } from '@fulcrant/core/job';
 import { useState } from 'react';
 import { AngleChoice } from '../entry/AngleChoice.tsx';
+import { HandOffer } from '../entry/HandOffer.tsx';
 import { LimitsInForce } from '../entry/LimitsInForce.tsx';
 import { ReadingEntry } from '../entry/ReadingEntry.tsx';
 import { SweepPanel } from '../entry/SweepPanel.tsx';
@@ -139,6 +140,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
               fill={turned}
               lastMm={lastRead(state, step, gauge.gauge?.kind)}
             >
+              <HandOffer gauge={gauge.gauge} report={report} jobId={state.jobId} />
               {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
               {report.turn && place.turn && gauge.gauge && (
                 <SweepPanel

@@ -1,43 +1,29 @@
-import { gaugeKind, type Instrument, quantityOf, sayReading } from '@fulcrant/core/instruments';
+import { gaugeKind, type Instrument } from '@fulcrant/core/instruments';
 import { records } from '@fulcrant/core/job';
 import { readingUncertainty } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
-import { formatLength, type LengthUnit, say } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
 import { sendCertificate, useCertificates } from '../data/certificates.ts';
+import { inOwnHand, isByHand, useOwnHand } from '../data/hands.ts';
 import { useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { sayIn, sayStep } from './gauge-said.ts';
 import { M } from './messages.ts';
-
-/** A gauge's step or range in the unit it is read in. */
-function sayIn(g: Instrument, value: number, unit: LengthUnit, decimals = 3): Text {
-  if (quantityOf(g.kind) === 'length') return formatLength(value, unit, decimals);
-  if (g.kind === 'counter') return M.dropsMin({ value });
-  // A roughness is kept in mm and told in µm: its last digit lies far behind the point.
-  return say(sayReading(g.kind, Number(value.toFixed(g.kind === 'roughness' ? 7 : 4))), unit);
-}
-
-/** What a gauge steps by. A step of temperature is a difference: no zero to shift. */
-const sayStep = (g: Instrument, step: number, unit: LengthUnit): Text =>
-  g.kind === 'thermometer'
-    ? unit === 'mm'
-      ? `${Number(step.toFixed(2))} K`
-      : `${Number((1.8 * step).toFixed(2))} °F`
-    : sayIn(g, step, unit, 4);
 
 /** The register of gauges: what each steps by, how far it reaches, how much doubt a reading with it has, when it is due. */
 export function GaugesPage() {
   const say = useSay();
   const { instruments: gauges = [], outOfUse = [] } = useInstruments().data ?? {};
   const certificates = useCertificates().data ?? [];
+  const own = useOwnHand();
   const client = useQueryClient();
   const [fault, setFault] = useState<Text | null>(null);
   const use = async (gauge: Instrument, inUse: boolean) => {
@@ -107,7 +93,23 @@ export function GaugesPage() {
                         )}
                   </td>
                   <td className="figures whitespace-nowrap pr-4">
-                    <Words of={sayStep(g, Number((2 * readingUncertainty(g.step)).toPrecision(2)), unit)} />
+                    <Words
+                      of={sayStep(
+                        g,
+                        Number(
+                          (2 * readingUncertainty(g.step, { card: inOwnHand(g, own).hand })).toPrecision(2),
+                        ),
+                        unit,
+                      )}
+                    />
+                    {isByHand(g) && !g.standIn && person && records(person.role) && (
+                      <Link
+                        className="flex min-h-8 items-center text-sm text-steel underline underline-offset-4"
+                        to={`/hands/new?gauge=${encodeURIComponent(g.id)}`}
+                      >
+                        {own(g) ? say(M.ownHandUntil({ dueOn: own(g)?.dueOn ?? '' })) : say(M.readHandCard)}
+                      </Link>
+                    )}
                   </td>
                   <td className="pr-4">
                     {g.standIn ? (

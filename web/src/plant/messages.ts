@@ -3,6 +3,11 @@ import { en } from '../words/en/plant.ts';
 
 /** What is said on these pages, by id; those that name something, with what they name. */
 export const M = defineMessages('page.plant', en, {
+  handCardStands: { scatter: 'text', dueOn: 'name' },
+  handScattersBy: { scatter: 'text', steps: 'name', low: 'text', high: 'text' },
+  ownHandUntil: { dueOn: 'name' },
+  readingOfTen: { n: 'count', of: 'count' },
+  turnOrTakeOffBetween: { count: 'count' },
   against: { speaksAgainst: 'text' },
   alongShaft: { unit: 'text' },
   also: { others: 'text' },

@@ -26,11 +26,11 @@ export const en = {
     'A gauge of half the step would leave ± {expanded}; {more, plural, one {one reading} other {{more} readings}} more ± {expanded2}.',
   gaugesStep: 'the gauge’s step of {stamped}',
   giveLimitJudge: '{said}: give a limit to judge it by.',
-  handNotKnownTakenAs: 'the hand is not known: {unknown} steps, ± {doubt}',
+  handNotKnownTakenAs: 'repeatability not known: {unknown} steps, ± {doubt}',
   handScattersPooled:
     '{from, select, card {card and repeats} seen {repeats} other {}}: {scatter} ({free} free). With the step over √{count}: {deviation}, × {t} × {factor} ÷ 2',
   is: '{what} is {value}: {why}',
-  handNotKnown: 'a hand nothing is known of',
+  handNotKnown: 'repeatability not known',
   less: '{upper} or less',
   liesInsideLimitDoubtAll: '{said} lies inside the limit, doubt and all.',
   liesOutsideLimitDoubtAll: '{said} lies outside the limit, doubt and all.',
@@ -49,7 +49,7 @@ export const en = {
   stepsShare: 'step’s share',
   there: 'there',
   to: '{lower} to {upper}',
-  whatGaugeHandScatter: 'what gauge and hand scatter by',
+  whatGaugeHandScatter: 'repeatability',
   withinLimit: '{what} is {value}: within the limit.',
   withinLimitGaugeCannotTell:
     '{what} is {value}, within {expanded} of the limit: the gauge cannot tell on which side.',

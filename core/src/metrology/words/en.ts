@@ -4,9 +4,8 @@ export const en = {
   caution: 'Caution',
   daysFromLastReading:
     '{left} days from the last reading{band}, {bends, select, bends {and the line bends} even {if it goes on evenly} other {}}',
-  handNotKnownFinerGauge:
-    'Nothing is known of this hand. Read your hand card, or take a gauge that steps {step} or finer.',
-  handNotKnownReadOr: '{more} {where}, or your hand card: ten readings, once.',
+  handNotKnownFinerGauge: 'Do your repeat check, or use a gauge that steps {step} or finer.',
+  handNotKnownReadOr: '{more} {where}, or your repeat check: ten readings, once.',
   moreReadings: '{more} more readings',
   n95: ', {from} to {to} at 95 %',
   noNumberReadingsGaugeSettles:

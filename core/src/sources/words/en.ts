@@ -1,5 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  aYear: 'a year',
+  halfYear: 'half a year',
+  handsChangeWithEyesAndUse: 'Eyes and practice change: the ten readings are taken again.',
+  howLongHandCardCounts: 'How long does a repeat check count?',
+  twoYears: 'two years',
   thereNoSchoolHere: 'There is no school “{chosen}” here.',
   astmA193GradeB7From: 'ASTM A193 grade B7 (from memory)',
   clearLimitWholeDoubtK: 'clear of the limit by the whole doubt (k = 2)',

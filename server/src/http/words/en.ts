@@ -1,5 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  handCardHasFaults: 'The repeat check has faults.',
+  handCardReadingStrays: 'One of the ten is far off the others. Read all ten again.',
+  handCardRealGaugeOnly: 'Do a repeat check with a real gauge, on a real piece.',
+  handCardsOfEverybody: 'Repeat checks of everyone',
+  handInOwnHandCard: 'Save your own repeat check',
   addGauge: 'Add a gauge',
   addPartNewVersionCard: 'Add a part, or a new version of its card',
   addPersonAnswersCodeFirst: 'Add a person; answers with the code for a first password',

@@ -1,5 +1,6 @@
 /** What the pages of entry say, in ICU MessageFormat. */
 export const en = {
+  readHandCardOnce: 'Do your repeat check (2 min)',
   allStored: 'All stored',
   angleTurnDegrees: 'Angle of the turn, degrees',
   anotherAngle: 'Another angle',

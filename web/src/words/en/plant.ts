@@ -1,5 +1,24 @@
 /** What the pages of plant say, in ICU MessageFormat. */
 export const en = {
+  allTenAlike: 'All ten are the same: you repeat better than this gauge shows.',
+  handCard: 'Repeat check',
+  handCardStands: 'Your last check: {scatter}, valid until {dueOn}. Ten new readings replace it.',
+  handCardTold:
+    'Read one solid piece ten times with the real gauge. Between readings turn the piece or take the gauge off. Readings stay hidden until the tenth.',
+  handScattersBy:
+    'You repeat within {scatter} ({steps} steps, standard deviation). In 95 of 100 it is between {low} and {high}.',
+  keepHandCard: 'Save the check',
+  noConnectionHandKeptHere: 'No connection to the server. The ten stay here: save them later.',
+  oneOfTenStrays:
+    'One of the ten is far off the others. The piece or the gauge was moved: read all ten again.',
+  ownHandUntil: 'your check is valid until {dueOn}',
+  readAllTenAgain: 'Read all ten again',
+  readHandCard: 'do your repeat check',
+  readingOfTen: 'Reading {n} of {of}',
+  theTen: 'The ten readings',
+  turnOrTakeOffBetween:
+    '{count, plural, one {One reading} other {{count} readings}} kept. Turn the piece or take the gauge off, then read again.',
+  whoWatched: 'Who watched, if anybody did',
   add: 'Add',
   addGauge: 'Add a gauge',
   against: ' Against it: {speaksAgainst}.',

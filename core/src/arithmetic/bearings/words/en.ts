@@ -276,7 +276,6 @@ export const en = {
   stopMeasureShaftTooSmall: 'Stop. Measure the shaft: it is too small, or the halves are of two races.',
   stopTurningFeelBothRows: 'Stop turning. Feel both rows again at this angle.',
   tableRow: 'table row',
-  takeMoreSetsUseFiner: 'Take more sets, or use finer blades.',
   takeOutLeaveLeast: 'Take out {lo} to {hi}, leave at least {least}.',
   takeOutLeaving: 'Take out {min} to {top}, leaving {bench} to {bench2}.',
   taken: 'taken',

@@ -1,6 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
-  overWholeTurn: 'over a whole turn',
+  overWholeTurn: 'round the face once',
   wholeSwing: '{tir}, the whole swing',
   against: '{value} against {q}',
   anglesRead: '{count} of {wanted} angles are read.',

@@ -69,7 +69,7 @@ export const en = {
   fittedLargerJudged: '; fitted {tir}, the larger is judged',
   flat: 'flat',
   flatSchool: 'flat school',
-  overWholeTurn: 'over a whole turn',
+  overWholeTurn: 'over a full turn',
   readAnglesForShape: 'Read the turn at eight angles: the shape tells what to do.',
   swingRead: '{tir}, the whole swing{count, plural, one {} other {, mean of {count} turns}}',
   swingTellsNoShape: 'the swing tells no shape.',

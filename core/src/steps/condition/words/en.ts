@@ -4,7 +4,7 @@ export const en = {
   angleByAngle2: 'angle by angle',
   swingAgain: 'The swing once more',
   swingNotReadYet: 'The swing has not been read yet.',
-  swingWholeTurn: '{label}the whole swing of the needle{times}',
+  swingWholeTurn: '{label}full swing of the needle{times}',
   turnRead2: 'A turn is read',
   wholeSwing: 'by its whole swing',
   missing: '{field} is missing.',
