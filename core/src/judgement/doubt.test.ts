@@ -13,7 +13,7 @@ describe('a doubt in words', () => {
     const [thick, from] = said({ stepMm: 0.01 });
     expect(thick).toContain((2 * readingUncertainty(0.01, hand(0.01))).toFixed(4));
     // 1/12 = 0.0833 of 0.0833 + 0.16 = 34 %.
-    expect(from).toBe('Of it 34 % the gauge’s step of 0.0100 mm, 66 % what gauge and hand scatter by.');
+    expect(from).toBe('Of it 34 % the gauge’s step of 0.0100 mm, 66 % repeatability.');
   });
 
   it('half the step leaves half of it; what has another cause stays, and is named', () => {
@@ -26,7 +26,7 @@ describe('a doubt in words', () => {
   it('of a hand nothing is known of it says so', () => {
     const [thick, from] = said({ stepMm: 0.01, hand: {} });
     expect(thick).toContain('0.0500');
-    expect(from).toContain('a hand nothing is known of');
+    expect(from).toContain('repeatability not known');
   });
 
   it('says the cheapest way where the limit is nearer than the doubt, and that it is settled where not', () => {

@@ -379,7 +379,7 @@ export function jobs(trials: number): Row[] {
             person.passes < MOST
           );
           passes += person.passes;
-          return verdict === 'accept' || verdict === 'caution';
+          return verdict === 'accept';
         });
         const readings = passes / Math.max(1, one.trials);
         return { statement, hand: `${steps}, ${knows}`, cell, ...ON_LIMIT, ...one, readings };

@@ -3,6 +3,7 @@ import { BearingHand, type ToolBox } from '@fulcrant/core/examples';
 import type { Instrument } from '@fulcrant/core/instruments';
 import type { Setup } from '@fulcrant/core/job';
 import { v7 } from 'uuid';
+import { inHand } from './hand-cards.ts';
 import { GAUGES, PEOPLE } from './people-and-gauges.ts';
 
 /** Somebody of the works, by id. */
@@ -12,7 +13,7 @@ export const person = (id: string): Person =>
 export const gauge = (id: string): Instrument => {
   const g = GAUGES[id];
   if (!g) throw new Error(`No gauge ${id} in the demo.`);
-  return g;
+  return inHand(g);
 };
 /** The gauges somebody takes along; all others are the works’ own. */
 export const tools = (micrometer: string, feeler = 'feel-a', wrench = 'wrench-3'): ToolBox => ({

@@ -11,6 +11,7 @@ import { newLabel } from '../store/labels.ts';
 import { beginPlant, plantIsReady, plantStage } from '../store/plant.ts';
 import { boxes } from './boxes.ts';
 import { fittings } from './fittings.ts';
+import { layHandCards } from './hand-cards.ts';
 import { hoursAgo, person } from './hands.ts';
 import { otherWork } from './other-work.ts';
 import { stopBetweenCampaigns } from './outage.ts';
@@ -150,6 +151,7 @@ export async function seedDemo(owner: Database): Promise<boolean> {
   await owner.models.Instrument.bulkCreate(Object.values(GAUGES));
   await owner.models.Position.bulkCreate(positions);
   await owner.models.Person.bulkCreate(PEOPLE.map((p) => ({ ...p, passwordHash })));
+  await layHandCards(owner, ['asta', 'bram', 'imke'], Object.values(GAUGES));
   for (const job of worked) await post(owner, job);
   await cards(owner, ids);
   await stopBetweenCampaigns(owner, ids);

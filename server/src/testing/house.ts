@@ -15,6 +15,7 @@ import type { HandTools } from '../../../core/src/engine/scripted-hand.ts';
 import { startDatabase } from '../../../scripts/database.mjs';
 import { Attempts } from '../auth/attempts.ts';
 import type { DatabaseConfig } from '../config.ts';
+import { inHand } from '../demo/hand-cards.ts';
 import { GAUGES, PEOPLE } from '../demo/people-and-gauges.ts';
 import { setupOf } from '../demo/works.ts';
 import { ON_THE_SPOT, threads } from '../heavy/workshop.ts';
@@ -164,7 +165,7 @@ export async function everybodyAt(
 const tool = (id: string): Instrument => {
   const g = GAUGES[id];
   if (!g) throw new Error(id);
-  return g;
+  return inHand(g);
 };
 export const TOOLS: HandTools = {
   micrometer: tool('mic-4'),

@@ -156,6 +156,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
   const benchMm = tidy(mean(pairMeans));
   const spreadMm = tidy(Math.max(...pairMeans) - Math.min(...pairMeans));
   const decision = decide(benchMm, u, { lower: lowerMm, upper: upperMm });
+  const nearEdge = decision.verdict === 'too-close' && decision.marginMm >= 0;
   const likelyClass =
     clearanceBands(input.boreMm).find((b) => benchMm >= b.lowerMm && benchMm <= b.upperMm)?.class ?? null;
   working.push(
@@ -186,7 +187,8 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       : '';
   findings.push({
     code: 'bench.class',
-    verdict: decision.verdict,
+    // Inside its class as felt: what the blades cannot tell is said, and is no reason to stop. It tells classes apart, not a fit.
+    verdict: nearEdge ? 'caution' : decision.verdict,
     reason:
       decision.verdict === 'reject'
         ? M.benchClearanceOutClassWrong({ bench: len(benchMm), elsewhere })
@@ -241,7 +243,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
         lower: lowerMm,
         upper: upperMm,
         expanded: decision.expanded,
-        verdict: decision.verdict,
+        verdict: nearEdge ? 'caution' : decision.verdict,
         doubt: doubtSaid({
           stepMm: input.bladeStepMm,
           hand,

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { seesWith } from '../../judgement/seeing.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { decide, gravest, SLACK_MM, type Verdict } from '../../metrology/decision.ts';
 import {
@@ -149,6 +150,15 @@ function markBite(points: DriveUpPoint[], stepMm: number): DriveUpPoint[] {
   return points.map((p, i) => ({ ...p, inFit: i >= from }));
 }
 
+/** The step of blades with which the band could be seen; null where these see it. */
+function bandSeenWith(input: DriveUpForecastInput, target: DriveUpTargetValues): number | null {
+  const { reductionMinMm, reductionMaxMm } = target;
+  if (reductionMinMm === null || reductionMaxMm === null) return null;
+  const rows = { stepMm: input.bladeStepMm / Math.SQRT2, hand: scaledHand(input.hand, Math.SQRT1_2) };
+  const seen = seesWith((reductionMaxMm - reductionMinMm) / 2, rows);
+  return seen === null ? null : seen;
+}
+
 function placeOf(
   last: DriveUpPoint | undefined,
   target: DriveUpTargetValues,
@@ -197,6 +207,10 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
   );
   const uReduction = last ? inQuadrature(benchU, last.doubtMm) : benchU;
   const stand = placeOf(last, target, uReduction);
+  // A band so narrow that these blades could never be sure of it: in it as felt is as good as it gets, and is said so.
+  const finerMm =
+    stand.place === 'in-band' && stand.verdict === 'too-close' ? bandSeenWith(input, target) : null;
+  if (finerMm !== null) stand.verdict = 'caution';
   const tilted = last !== undefined && last.rowDifferenceMm > rowsLimitMm(input) + 1e-6;
   const belief = tilted ? null : beliefOf(input, target, points, benchU);
   const ahead = look(input, target, belief, last);
@@ -207,7 +221,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
 
   const pitch = pitchFindings(input, target, line);
   if (findings.every((f) => f.verdict === 'caution')) {
-    findings.unshift(placeFinding(stand, last, target, uReduction, ahead.suggestedStepDeg));
+    findings.unshift(placeFinding(stand, last, target, uReduction, ahead.suggestedStepDeg, finerMm));
     findings.push(
       ...driveUpWarnings({
         points,
@@ -313,6 +327,7 @@ function placeFinding(
   target: DriveUpTargetValues,
   u: number,
   step: number,
+  finerMm: number | null,
 ): Finding {
   const limit = M.reductionResidualLeast2({
     reductionMin: num(target.reductionMinMm ?? 0),
@@ -391,7 +406,12 @@ function placeFinding(
       reductionMm2: stand.verdict === 'accept' ? null : last.reductionMm,
       u: stand.verdict === 'accept' ? null : 2 * u,
     },
-    ...(stand.verdict === 'accept' ? {} : { remedy: M.feelBothRowsAgainAngle }),
+    ...(stand.verdict === 'accept'
+      ? {}
+      : {
+          remedy:
+            finerMm === null ? M.feelBothRowsAgainAngle : M.bandNarrowerThanBlades({ step: len(finerMm, 4) }),
+        }),
     acceptable: true,
   };
 }

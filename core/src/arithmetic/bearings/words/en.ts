@@ -83,6 +83,8 @@ export const en = {
   expected: 'expected',
   feelBenchClearanceAgainIf:
     'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
+  bandNarrowerThanBlades:
+    'These blades cannot measure so narrow a band better. Blades of {step} steps would.',
   feelBothRowsAgainAngle: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.',
   feelBothRowsAgainThen: 'Feel both rows again; then the zero, the pitch and the taper on the sheet.',
   feelersBesideNutAngleHydraulic: 'Feelers beside nut angle or hydraulic travel',
