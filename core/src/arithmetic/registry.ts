@@ -1,3 +1,4 @@
+import { number, ObjectSchema } from 'yup';
 import type { Calculator } from '../judgement/entry.ts';
 import { jsonSchemaOf } from '../judgement/json-schema.ts';
 import type { CalculatorResult } from '../judgement/result.ts';
@@ -19,8 +20,8 @@ import { REBUILD_ENTRIES } from './rebuild/entries.ts';
 import { SEAL_ENTRIES } from './seals/entries.ts';
 import { SHAFT_ENTRIES } from './shaft/entries.ts';
 
-/** Every calculator: screens, HTTP and command line all call them through here. */
-export const CALCULATORS: readonly Calculator[] = [
+/** What every calculator works out, as its trade gives it. */
+const ALL: readonly Calculator[] = [
   ...SHAFT_ENTRIES,
   ...BOX_ENTRIES,
   ...ALIGNMENT_ENTRIES,
@@ -33,6 +34,38 @@ export const CALCULATORS: readonly Calculator[] = [
   ...DRIVE_ENTRIES,
   ...PLANNING_ENTRIES,
 ];
+
+/** What a step of the gauge is called in the inputs of a calculator, and what the repeatability of whoever reads it. */
+const REPEATS = {
+  resolutionMm: 'repeatsWithinMm',
+  bladeStepMm: 'repeatsWithinMm',
+  stepMm: 'repeatsWithinMm',
+  resolutionUm: 'repeatsWithinUm',
+  step: 'repeatsWithin',
+} as const;
+/** A repeat check is ten readings. */
+const CARD_FREE = 9;
+
+/** A calculator that judges readings, with the repeatability of whoever took them as an input that may be left out. */
+function withRepeats(calculator: Calculator): Calculator {
+  const { schema } = calculator;
+  if (!(schema instanceof ObjectSchema)) return calculator;
+  const step = (Object.keys(REPEATS) as Array<keyof typeof REPEATS>).find((k) => k in schema.fields);
+  if (!step) return calculator;
+  const name = REPEATS[step];
+  return {
+    ...calculator,
+    schema: schema.shape({ [name]: number().min(0).max(100) }),
+    run: (input) => {
+      const { [name]: scatter, ...rest } = input as Record<string, unknown>;
+      const hand = typeof scatter === 'number' ? { card: { scatter, free: CARD_FREE } } : undefined;
+      return calculator.run({ ...rest, ...(hand ? { hand } : {}) } as never);
+    },
+  };
+}
+
+/** Every calculator: screens, HTTP and command line all call them through here. */
+export const CALCULATORS: readonly Calculator[] = ALL.map(withRepeats);
 
 export type CalculatorListing = { id: string; title: Text; input: unknown };
 

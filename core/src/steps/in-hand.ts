@@ -48,12 +48,13 @@ export function placesInHand(places: ReadonlyArray<readonly Reading[]>): Array<P
     const step = Math.min(...at.map((r) => r.instrument.step));
     return at.filter((r) => r.instrument.step === step);
   });
-  const whose = (at: readonly Reading[]): string =>
-    JSON.stringify([at[0]?.instrument.step, at[0]?.instrument.hand]);
+  // Whose card is known once is known for what they read before it.
+  const gaugeOf = (at: readonly Reading[]) => (at.find((r) => r.instrument.hand) ?? at[0])?.instrument;
+  const whose = (at: readonly Reading[]): string => JSON.stringify([gaugeOf(at)?.step, gaugeOf(at)?.hand]);
   const seen = new Map<string, Array<readonly number[]>>();
   for (const at of finest) seen.set(whose(at), [...(seen.get(whose(at)) ?? []), at.flatMap(valuesOf)]);
   return finest.map((at) => {
-    const gauge = at[0]?.instrument;
+    const gauge = gaugeOf(at);
     if (!gauge) return null;
     const values = at.flatMap(valuesOf);
     const all = handOver(seen.get(whose(at)) ?? [], gauge.step, gauge.hand);

@@ -53,13 +53,9 @@ export function driving(trials: number): Row[] {
   return cells.flatMap(({ c, feels, seed }): Row[] => {
     const of = whole(c);
     const cell = `bore ${of.boreMm}, ${of.clearanceClass}, 1:${of.taper}, blades ${of.bladeStepMm}`;
-    const [next, chart, over, often, many] = [0, 1, 2, 3, 4].map((i) => new Chance(70_000 + seed + i)) as [
-      Chance,
-      Chance,
-      Chance,
-      Chance,
-      Chance,
-    ];
+    const [next, chart, over, often, many, stood] = [0, 1, 2, 3, 4, 5].map(
+      (i) => new Chance(70_000 + seed + i),
+    ) as [Chance, Chance, Chance, Chance, Chance, Chance];
     return (
       [
         {
@@ -94,6 +90,18 @@ export function driving(trials: number): Row[] {
             const { advice, target, place } = t.values;
             if (!advice || advice.turnDeg === 0 || place === 'over-driven') return null;
             return overAt(t, of, t.deg + advice.turnDeg, target);
+          }),
+        },
+        {
+          statement: 'called in the band, and driven past it',
+          cell,
+          ...{ claimed: '3 % at the most', low: 0, high: 0.03 },
+          ...tried(trials, () => {
+            const t = onTheWay(of, feels, stood, 2);
+            const { findings } = driveUpForecast({ ...t.input, readings: t.readings });
+            const told = findings.find((f) => f.code === 'driveup.place')?.verdict;
+            if (t.values.place !== 'in-band' || (told !== 'accept' && told !== 'caution')) return null;
+            return overAt(t, of, t.deg, t.values.target);
           }),
         },
         chances(

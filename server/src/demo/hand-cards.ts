@@ -11,12 +11,12 @@ const ten = (g: Instrument): number[] => {
 
 /** The gauge as a steady hand of the works holds it: with its card. */
 export function inHand(g: Instrument): Instrument {
-  if (gaugeKind(g.kind).byHand !== true || g.standIn) return g;
+  if (g.hand || gaugeKind(g.kind).byHand !== true || g.standIn) return g;
   const told = handCard(ten(g), g.step);
   return told.ok ? { ...g, hand: { scatter: told.scatter, free: told.free } } : g;
 }
 
-/** Lay in the cards of some people for every kind and step of gauge. */
+/** Lay in the cards of some people for every kind and step of gauge: the gauge's own where it has one. */
 export async function layHandCards(
   db: Database,
   people: readonly string[],

@@ -68,7 +68,7 @@ export function surveyOf(
     position,
     demo: true,
     ...change,
-    condition: { ...USUAL_CONDITION.condition, ...condition },
+    condition: { ...USUAL_CONDITION.condition, turnBy: 'angles', ...condition },
   };
 }
 

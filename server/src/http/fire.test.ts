@@ -8,6 +8,7 @@ import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
 import { chanceOf, RandomHand, wide } from '../../../core/src/testing/random-hand.ts';
 import { floatWhole } from '../../../core/src/trades/sleeve-bearing/example.ts';
 import { fill, prepareFill } from '../demo/fill.ts';
+import { layHandCards } from '../demo/hand-cards.ts';
 import { openDatabase } from '../store/database.ts';
 import { verify } from '../store/verify.ts';
 import { batch, type Caller, caller, freshHand, openHouse, type TestHouse, TOOLS } from '../testing/house.ts';
@@ -19,6 +20,7 @@ beforeAll(async () => {
   house = await openHouse();
   [asta, imke] = await Promise.all([caller(house.url, 'Asta'), caller(house.url, 'Imke')]);
   for (const kind of INSTRUMENT_KINDS) await house.owner.models.Instrument.create(wide(kind));
+  await layHandCards(house.owner, ['asta', 'imke'], INSTRUMENT_KINDS.map(wide));
 });
 afterAll(() => house?.close());
 

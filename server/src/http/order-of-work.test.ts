@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { EVERY_KIND, workStep } from '../../../core/src/testing/every-kind.ts';
 import { handAt, tools } from '../../../core/src/testing/test-stand.ts';
+import { layHandCards } from '../demo/hand-cards.ts';
 import { type Caller, caller, openHouse, type TestHouse } from '../testing/house.ts';
 
 let house: TestHouse;
@@ -12,8 +13,10 @@ beforeAll(async () => {
   asta = await caller(house.url, 'Asta');
   // The gauges of the test stand, as a plant would enter its own.
   const gauges = Object.values(tools).map((t) => ({ ...t, standIn: false }));
-  await house.owner.models.Instrument.destroy({ where: { id: gauges.map((g) => g.id) } });
-  await house.owner.models.Instrument.bulkCreate(gauges);
+  await house.owner.models.Instrument.bulkCreate(gauges, {
+    updateOnDuplicate: ['step', 'low', 'high', 'name', 'kind'],
+  });
+  await layHandCards(house.owner, ['asta'], gauges);
 });
 afterAll(() => house?.close());
 

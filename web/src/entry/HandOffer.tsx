@@ -1,27 +1,32 @@
-import type { Instrument } from '@fulcrant/core/instruments';
-import type { StepReport } from '@fulcrant/core/job';
+import { type JobState, type StepDefinition, type StepReport, standing } from '@fulcrant/core/job';
 import { Link } from 'react-router';
-import { isByHand } from '../data/hands.ts';
+import { isByHand, useOwnHand } from '../data/hands.ts';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
-/** Offered where a reading is too close to call and nothing is known of the hand that reads: ten readings, once. Never demanded. */
+/**
+ * Offered where readings are too close to call and nothing is known of the hand that took them: ten readings, once. Never demanded.
+ */
 export function HandOffer({
-  gauge,
+  state,
+  step,
   report,
-  jobId,
 }: {
-  gauge: Instrument | null;
+  state: JobState;
+  step: StepDefinition;
   report: StepReport;
-  jobId: string;
 }) {
   const say = useSay();
-  const close = report.findings.some((f) => f.verdict === 'too-close');
-  if (!gauge || gauge.hand || gauge.standIn || !isByHand(gauge) || !close) return null;
+  const own = useOwnHand();
+  const last = standing(state, step.id, step.again ? state.attempt : 'any').findLast((r) =>
+    isByHand(r.instrument),
+  )?.instrument;
+  if (!last || last.hand || last.standIn || own(last)) return null;
+  if (!report.findings.some((f) => f.verdict === 'too-close')) return null;
   return (
     <Link
       className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
-      to={`/hands/new?gauge=${encodeURIComponent(gauge.id)}&back=${encodeURIComponent(`/jobs/${jobId}`)}`}
+      to={`/hands/new?gauge=${encodeURIComponent(last.id)}&back=${encodeURIComponent(`/jobs/${state.jobId}`)}`}
     >
       {say(M.readHandCardOnce)}
     </Link>

@@ -90,6 +90,8 @@ export function Actions({
   const last = definition.kind.bolt ? tight.at(-1) : taken.at(-1);
   const mayRepeat = may && !held && definition.kind.repeats === true && taken.length > 0;
   const stands = step.open.some((f) => f.verdict === 'reject');
+  // Too close to call is read again, nothing done between: both count together.
+  const close = !stands && step.open.some((f) => f.verdict === 'too-close');
   const blocking = step.blocking[0];
   const toCome = checksLeft(state);
   // Once it is said, or all is read, there is nothing to say.
@@ -170,9 +172,11 @@ export function Actions({
           <Words of={LACKING[lacks[0] ?? 'not-measured'].said} />
         </Button>
       )}
-      {mayRepeat && stands && (
+      {mayRepeat && (stands || close) && (
         <Button onClick={() => setAsk('repeat')} data-repeat>
-          {say(M.measureAgain2({ repeatWord: definition.repeatWord ?? M.dressed }))}
+          {close
+            ? say(M.measureAgain)
+            : say(M.measureAgain2({ repeatWord: definition.repeatWord ?? M.dressed }))}
         </Button>
       )}
       {mayWithdraw && (

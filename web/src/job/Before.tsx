@@ -15,7 +15,9 @@ export function Before({ report }: { report: StepReport }) {
       {before
         .map((b, i) => (
           <div key={b.stamp.at} className="mb-2" data-before={i + 1}>
-            <h2 className="kicker m-0">{say(M.measuringBefore({ i: i + 1, done: b.done }))}</h2>
+            <h2 className="kicker m-0">
+              {say(M.measuringBefore({ i: i + 1, done: b.done ?? M.nothingDone }))}
+            </h2>
             <p className="m-0 text-sm text-muted">
               {b.stamp.author.name}, {format(new Date(b.stamp.at), 'd MMM HH:mm')}
             </p>

@@ -120,6 +120,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
         >
           {step.itemsFirst && questions}
           {open && !stopped && <Choices entry={entry} />}
+          {open && !job.practice && <HandOffer state={state} step={step} report={report} />}
           {open && report.dueAt && <DueTimer at={report.dueAt} />}
           {reads && !gauge.coming && (
             <ReadingEntry
@@ -140,7 +141,6 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
               fill={turned}
               lastMm={lastRead(state, step, gauge.gauge?.kind)}
             >
-              <HandOffer gauge={gauge.gauge} report={report} jobId={state.jobId} />
               {entry.chooseAngle && <AngleChoice onAngle={entry.chooseAngle} />}
               {report.turn && place.turn && gauge.gauge && (
                 <SweepPanel

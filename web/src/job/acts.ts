@@ -36,7 +36,8 @@ export function actsOf(
       title: M.measureAgainTitle({ title: step.title }),
       ask: M.whatDoneBetweenWhatRead,
       does: M.measureAgain,
-      run: (done) => job.act('measure.repeated', { step: step.id, done }),
+      run: (done) => job.act('measure.repeated', done ? { step: step.id, done } : { step: step.id }),
+      optional: true,
     },
     withdraw: {
       title: M.withdrawReading,

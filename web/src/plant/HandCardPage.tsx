@@ -11,8 +11,6 @@ import { isByHand, sendHandCard, useOwnHand } from '../data/hands.ts';
 import { useInstruments } from '../data/job.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { M as E } from '../entry/messages.ts';
-import { M as J } from '../job/messages.ts';
-import { M as S } from '../sheet/messages.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Keypad } from '../ui/Keypad.tsx';
 import { Page } from '../ui/Page.tsx';
@@ -41,7 +39,7 @@ export function HandCardPage() {
   const gauges = (useInstruments().data?.instruments ?? []).filter((g) => !g.standIn && isByHand(g));
   const gauge = gauges.find((g) => g.id === asked.get('gauge')) ?? null;
   const back = asked.get('back');
-  const way = back?.startsWith('/jobs/') ? ([[back, S.backJob]] as const) : [];
+  const way = back?.startsWith('/jobs/') ? ([[back, M.backToYourJob]] as const) : [];
   return (
     <Page title={say(M.handCard)} ways={[...way, ['/gauges', M.gauges]]} corner={<Corner />}>
       <p className="m-0 max-w-3xl text-lg">{say(M.handCardTold)}</p>
@@ -162,7 +160,7 @@ function Ten({ gauge, back }: { gauge: Instrument; back: string }) {
               className="figures min-h-14 min-w-32 flex-1 basis-32 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
             />
             <Button type="submit" weight="solid">
-              {say(J.store)}
+              {say(M.storeReading)}
             </Button>
           </div>
           <div id={`${id}-fault`} className="min-h-[1.6rem]" aria-live="polite">

@@ -97,6 +97,14 @@ describe('drive-up forecast', () => {
         [0, 0.1],
         [165, 0.0545],
       ]).findings[0],
+      // At the low end the reading decides: locking only adds to it.
+    ).toMatchObject({ verdict: 'caution' });
+    expect(
+      forecast([
+        [0, 0.1],
+        [90, 0.0645],
+        [150, 0.0405],
+      ]).findings[0],
     ).toMatchObject({ verdict: 'too-close' });
     const over = forecast([
       [0, 0.1],

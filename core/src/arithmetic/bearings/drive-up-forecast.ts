@@ -1,6 +1,5 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
-import { seesWith } from '../../judgement/seeing.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { decide, gravest, SLACK_MM, type Verdict } from '../../metrology/decision.ts';
 import {
@@ -20,7 +19,7 @@ import { len, num } from '../../quantities/say.ts';
 import { tidy } from '../shaft/tolerance.ts';
 import { type Feel, feelOffset } from './clearance-class.ts';
 import { type Ahead, adviceOf, beliefOf, look } from './drive-up-ahead.ts';
-import type { Advice } from './drive-up-belief.ts';
+import { type Advice, RISK_TAKEN } from './drive-up-belief.ts';
 import { type DriveUpTargetInput, type DriveUpTargetValues, driveUpTarget } from './drive-up-target.ts';
 import type { DriveUpPoint } from './drive-up-warnings.ts';
 import { driveUpWarnings } from './drive-up-warnings.ts';
@@ -150,15 +149,6 @@ function markBite(points: DriveUpPoint[], stepMm: number): DriveUpPoint[] {
   return points.map((p, i) => ({ ...p, inFit: i >= from }));
 }
 
-/** The step of blades with which the band could be seen; null where these see it. */
-function bandSeenWith(input: DriveUpForecastInput, target: DriveUpTargetValues): number | null {
-  const { reductionMinMm, reductionMaxMm } = target;
-  if (reductionMinMm === null || reductionMaxMm === null) return null;
-  const rows = { stepMm: input.bladeStepMm / Math.SQRT2, hand: scaledHand(input.hand, Math.SQRT1_2) };
-  const seen = seesWith((reductionMaxMm - reductionMinMm) / 2, rows);
-  return seen === null ? null : seen;
-}
-
 function placeOf(
   last: DriveUpPoint | undefined,
   target: DriveUpTargetValues,
@@ -183,7 +173,12 @@ function placeOf(
     return { place: 'past', verdict: 'too-close' };
   if (last.reductionMm < target.reductionMinMm - SLACK_MM) return { place: 'short', verdict: 'incomplete' };
   const lower = decide(last.reductionMm, u, { lower: target.reductionMinMm }).verdict;
-  const verdict = [over, under, lower].includes('too-close') ? 'too-close' : 'accept';
+  // Too much is guarded by the whole doubt. Of too little the reading decides: the lock turns forward, never back.
+  const verdict = [over, under].includes('too-close')
+    ? 'too-close'
+    : lower === 'too-close'
+      ? 'caution'
+      : 'accept';
   return { place: 'in-band', verdict };
 }
 
@@ -207,13 +202,13 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
   );
   const uReduction = last ? inQuadrature(benchU, last.doubtMm) : benchU;
   const stand = placeOf(last, target, uReduction);
-  // A band so narrow that these blades could never be sure of it: in it as felt is as good as it gets, and is said so.
-  const finerMm =
-    stand.place === 'in-band' && stand.verdict === 'too-close' ? bandSeenWith(input, target) : null;
-  if (finerMm !== null) stand.verdict = 'caution';
   const tilted = last !== undefined && last.rowDifferenceMm > rowsLimitMm(input) + 1e-6;
   const belief = tilted ? null : beliefOf(input, target, points, benchU);
   const ahead = look(input, target, belief, last);
+  const advice = adviceOf(target, belief, last);
+  // In the band as felt, and by all that was felt on the way no more likely to be past it than one turn would risk: it stands there.
+  if (stand.place === 'in-band' && stand.verdict === 'too-close' && advice && advice.now.over <= RISK_TAKEN)
+    stand.verdict = advice.now.short > RISK_TAKEN ? 'caution' : 'accept';
   const findings: Finding[] = targetResult.findings.filter(
     (f) => f.verdict === 'reject' || f.verdict === 'incomplete',
   );
@@ -221,7 +216,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
 
   const pitch = pitchFindings(input, target, line);
   if (findings.every((f) => f.verdict === 'caution')) {
-    findings.unshift(placeFinding(stand, last, target, uReduction, ahead.suggestedStepDeg, finerMm));
+    findings.unshift(placeFinding(stand, last, target, uReduction, ahead.suggestedStepDeg));
     findings.push(
       ...driveUpWarnings({
         points,
@@ -253,7 +248,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
       fittedFrom: fitted.length,
       measuredK,
       ...ahead,
-      advice: adviceOf(target, belief, last),
+      advice,
     },
     findings,
     working: writeOut(input, target, last, line, uReduction, ahead),
@@ -327,7 +322,6 @@ function placeFinding(
   target: DriveUpTargetValues,
   u: number,
   step: number,
-  finerMm: number | null,
 ): Finding {
   const limit = M.reductionResidualLeast2({
     reductionMin: num(target.reductionMinMm ?? 0),
@@ -393,13 +387,16 @@ function placeFinding(
       remedy: M.stopTurningFeelBothRows,
       acceptable: true,
     };
+  const short = stand.verdict === 'caution';
   return {
     ...base,
     verdict: stand.verdict,
     reason:
       stand.verdict === 'accept'
         ? M.takenOutLeftBand({ reduction: len(last.reductionMm), clearance: len(last.clearanceMm) })
-        : M.takenOutTooCloseEnd({ reduction: len(last.reductionMm), u: len(2 * u) }),
+        : short
+          ? M.takenOutNearLowEnd({ reduction: len(last.reductionMm), u: len(2 * u) })
+          : M.takenOutTooCloseEnd({ reduction: len(last.reductionMm), u: len(2 * u) }),
     params: {
       reductionMm: stand.verdict === 'accept' ? last.reductionMm : null,
       clearanceMm: stand.verdict === 'accept' ? last.clearanceMm : null,
@@ -408,10 +405,7 @@ function placeFinding(
     },
     ...(stand.verdict === 'accept'
       ? {}
-      : {
-          remedy:
-            finerMm === null ? M.feelBothRowsAgainAngle : M.bandNarrowerThanBlades({ step: len(finerMm, 4) }),
-        }),
+      : { remedy: short ? M.lockTurnsForwardAdds : M.feelBothRowsAgainAngle }),
     acceptable: true,
   };
 }

@@ -3,7 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.bearings', en, {
-  bandNarrowerThanBlades: { step: 'length' },
+  takenOutNearLowEnd: { reduction: 'length', u: 'length' },
   pathTakesEitherCountList: { path: 'text' },
   notClearanceClass: { name: 'text' },
   abortPressureCameFirstSomething: { travel: 'text' },

@@ -243,7 +243,7 @@ const formUnseen = (
   verdict: Verdict,
 ): number | null =>
   verdict === 'too-close'
-    ? seesWith(formLimitMm, { stepMm: input.resolutionMm, hand: input.hand, places: 2, rule: input.rule })
+    ? seesWith(formLimitMm, { stepMm: input.resolutionMm, places: 2, rule: input.rule })
     : null;
 
 /** Out-of-round of one station: largest less smallest diameter there. */

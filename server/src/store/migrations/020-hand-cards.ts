@@ -5,7 +5,7 @@ export async function up(q: QueryInterface): Promise<void> {
   await q.sequelize.query(`CREATE TABLE hand_cards (
     id VARCHAR(40) CHARACTER SET ascii NOT NULL PRIMARY KEY,
     person_id VARCHAR(40) CHARACTER SET ascii NOT NULL,
-    instrument_id VARCHAR(40) NOT NULL,
+    instrument_id VARCHAR(40) CHARACTER SET ascii NOT NULL,
     kind VARCHAR(20) NOT NULL,
     step DOUBLE NOT NULL,
     scatter DOUBLE NOT NULL,

@@ -1,5 +1,6 @@
 /** What the pages of bench say, in ICU MessageFormat. */
 export const en = {
+  repeatsWithin: 'Repeats within (std dev)',
   abortPressureNMm: 'Abort pressure, N/mm²',
   adapterSleevesMeanThickness: 'Adapter sleeve’s mean thickness',
   allowanceLength: 'Allowance on the length, %',

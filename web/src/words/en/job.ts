@@ -57,6 +57,7 @@ export const en = {
   madeSmallerHereWithoutPlace:
     'Made smaller here, without the place the camera may have written into it; kept on this device until the server has it.',
   mayStandBesideWithoutThem: 'may stand beside; without them {unit} and {gauge} hold.',
+  nothingDone: 'nothing was done',
   measureAgain: 'Measure again',
   measureAgain2: '{repeatWord}: measure again',
   measureStepAgain: 'Measure this step again',
@@ -137,7 +138,8 @@ export const en = {
   verdict: 'Verdict',
   verdictIfStored: 'Verdict, if this is stored',
   verdicts: 'Verdicts',
-  whatDoneBetweenWhatRead: 'What was done in between? What was read before stays on the sheet beside it.',
+  whatDoneBetweenWhatRead:
+    'What did you do to the part? Leave it empty if nothing: all readings then count together.',
   whatFallsDueCalendar: 'What falls due, for the calendar',
   whatHoldsGoesNoFurther: 'What holds it? It goes no further until a lead hand releases it.',
   whatReadNext: 'What is read next',

@@ -1,6 +1,8 @@
 /** What the pages of plant say, in ICU MessageFormat. */
 export const en = {
   allTenAlike: 'All ten are the same: you repeat better than this gauge shows.',
+  backToYourJob: 'Back to your job',
+  storeReading: 'Store reading',
   handCard: 'Repeat check',
   handCardStands: 'Your last check: {scatter}, valid until {dueOn}. Ten new readings replace it.',
   handCardTold:

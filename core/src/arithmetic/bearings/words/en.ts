@@ -83,8 +83,6 @@ export const en = {
   expected: 'expected',
   feelBenchClearanceAgainIf:
     'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
-  bandNarrowerThanBlades:
-    'These blades cannot measure so narrow a band better. Blades of {step} steps would.',
   feelBothRowsAgainAngle: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.',
   feelBothRowsAgainThen: 'Feel both rows again; then the zero, the pitch and the taper on the sheet.',
   feelersBesideNutAngleHydraulic: 'Feelers beside nut angle or hydraulic travel',
@@ -285,6 +283,8 @@ export const en = {
   takenOutLeftPastEnd:
     '{reduction} ± {u} taken out, {clearance} left: past the end of the band, by less than the feelers can tell.',
   takenOutNotYet: '{reduction} taken out of {aim}: not yet.',
+  lockTurnsForwardAdds: 'Locking turns the nut forward a little more: that adds to it.',
+  takenOutNearLowEnd: '{reduction} ± {u} taken out: in the band, near its low end.',
   takenOutTooCloseEnd: '{reduction} ± {u} taken out: too close to the end of the band to call.',
   takingOutLeastReductionWould:
     'Taking out the least reduction, {min}, would leave {bench}, under the least residual {least}.',
