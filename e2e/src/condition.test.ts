@@ -87,7 +87,8 @@ describe('a shaft surveyed through the stand-in dial', () => {
 
     expect(await page.locator('[data-finding="shaft.bend"]').textContent()).toMatch(/Bent/);
     await hand.judged('runout.tir.3', 'reject');
-    await hand.judged('runout.tir.1', 'accept');
+    // Nobody has a repeat check with a stand-in: so near its limit nothing is called by it.
+    await hand.judged('runout.tir.1', 'too-close');
     await hand.judged('gauge.stand-in', 'caution');
     const readings = await readingsOf(page, jobId);
     expect(readings).toHaveLength(27);

@@ -81,7 +81,7 @@ it('a gear pump: a lip the wrong way, a stack that comes out too tight, a pump t
   await questions(hand); // gears
 
   await hand.answerAll();
-  for (const raw of ['0.40', '0.02', '0.01', '0.02']) await hand.read('clearance', raw);
+  for (const raw of ['0.60', '0.02', '0.01', '0.02']) await hand.read('clearance', raw);
   await hand.last('clearance', '0.01');
   await hand.judged('gaskets.clearance', 'reject');
   await page.getByText('a gear would be clamped').first().waitFor();

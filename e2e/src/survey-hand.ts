@@ -33,6 +33,9 @@ export async function openSurvey(
     if (((await flag.getAttribute('aria-pressed')) === 'true') !== measures.includes(name))
       await flag.click();
   }
+  // A turn swept by the feed is read angle by angle; by itself it would be its whole swing.
+  const turn = page.getByLabel('A turn is read', { exact: true });
+  if ((await turn.count()) > 0) await turn.selectOption('angles');
   for (const [label, value] of Object.entries(fields))
     await page.getByLabel(label, { exact: true }).fill(value);
   await fillOpenBoxes(page, 'Survey a machine');

@@ -1,5 +1,5 @@
 import { BearingHand } from '@fulcrant/core/examples';
-import type { Instrument } from '@fulcrant/core/instruments';
+import { gaugeKind, type Instrument } from '@fulcrant/core/instruments';
 import type { JobEvent, Setup } from '@fulcrant/core/job';
 import type { Page } from 'playwright-core';
 import { v7 } from 'uuid';
@@ -38,12 +38,20 @@ async function gaugesOf(page: Page, url: string): Promise<HandTools> {
         data: { name: named(kind), kind, step, low, high, calibrationDue: '2099-01-01' },
       });
   all = await read();
+  const cards = new Map<string, { scatter: number; free: number }>();
+  for (const g of all.filter((x) => x.name.startsWith('Trial ') && gaugeKind(x.kind).byHand)) {
+    const at = Math.round(g.high / 2 / g.step) * g.step;
+    const values = Array.from({ length: 10 }, (_, i) => at + (i === 3 ? g.step : 0));
+    const made = await page.request.post(`${url}/api/hands`, { data: { instrumentId: g.id, values } });
+    const { scatter, free } = (await made.json()).card;
+    cards.set(g.id, { scatter, free });
+  }
   return Object.fromEntries(
     Object.keys(range).map((kind) => {
       const found = all.find((g) => g.name === named(kind));
       if (!found) throw new Error(`No ${kind} in the register.`);
       const { standIn: _never, ...gauge } = found;
-      return [kind, gauge];
+      return [kind, { ...gauge, ...(cards.has(gauge.id) ? { hand: cards.get(gauge.id) } : {}) }];
     }),
   ) as unknown as HandTools;
 }

@@ -286,6 +286,7 @@ describe('a database laid in by an earlier release', () => {
         '017-guarded-entry',
         '018-struck-and-running',
         '019-kinds-of-gauges',
+        '020-hand-cards',
       ]);
       // A later release has brought it further: this one says so, and touches nothing.
       await put('INSERT INTO migrations (name) VALUES (?)', ['999-of-later']);

@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { everyRow } from './all.ts';
 import { Chance } from './chance.ts';
-import { holds, table } from './row.ts';
+import { holds, plainlyOutside, table } from './row.ts';
 
 /** The short form of `npm run proof -- uncertainty`: the same trials, fewer of them, so that only what is plainly wrong shows. */
 describe('what is stated with a doubt', () => {
-  const rows = everyRow(100);
-  it.each(rows.map((r) => [`${r.statement}: ${r.cell}`, r] as const))('%s', (_, row) => {
-    expect(row.trials).toBeGreaterThan(0);
-    expect(holds(row), table([row])).toBe(true);
+  const rows = everyRow(60);
+  it.each(rows.map((r) => [`${r.statement}: ${r.hand ?? ''} ${r.cell}`, r] as const))('%s', (_, row) => {
+    expect(plainlyOutside(row), table([row])).toBe(false);
   });
 });
 
@@ -22,7 +21,7 @@ describe('the trials themselves', () => {
       statement: '',
       cell: '',
       claimed: '95 %',
-      low: 0.93,
+      low: 0.94,
       high: 0.97,
       trials,
       share: caught / trials,
@@ -31,6 +30,10 @@ describe('the trials themselves', () => {
     expect(holds({ ...row, share: 0.95 })).toBe(true);
     expect(holds({ ...row, share: 1 })).toBe(false);
     expect(holds({ ...row, trials: 0 })).toBe(false);
+    // Nothing is added to the band: what lies a hair outside does not hold, though so many trials might have done it.
+    expect(holds({ ...row, share: 0.9399 })).toBe(false);
+    expect(plainlyOutside({ ...row, share: 0.9399 })).toBe(false);
+    expect(plainlyOutside(row)).toBe(true);
   });
 
   it('chance is even and bell-shaped (mean, variance, tails by the law)', () => {
