@@ -20,5 +20,8 @@ export function seesWith(
   const left = COVERAGE[by.rule ?? 'k2'] * expectedDoubt(HANDS.most, { ...by, hand });
   if (left <= limitMm) return null;
   const wanted = (by.stepMm * limitMm) / left;
-  return STEPS_MM.find((s) => s <= wanted) ?? wanted;
+  return usualStep(wanted);
 }
+
+/** The coarsest step gauges come in that is no coarser than this. */
+export const usualStep = (mm: number): number => STEPS_MM.find((s) => s <= mm) ?? mm;

@@ -195,6 +195,23 @@ export function handOver(
   };
 }
 
+/**
+ * Where nothing is known of a hand, how far values of one size lie apart bounds it from above: what truly differs between the places
+ * only makes it wider. Three values at least.
+ * @example boundedBy([89.96, 89.97, 89.96], 0.01, {})
+ */
+export function boundedBy(values: readonly number[], stepMm: number, hand: Hand = {}): Hand {
+  if (values.length < HANDS.leastAlone || handScatter({ ...hand, stepMm }).from !== 'unknown') return hand;
+  const bounded = {
+    ...hand,
+    scatterMm: sampleDeviation([...values]),
+    free: values.length - 1,
+    scattered: hand.scattered ?? false,
+  };
+  // Where the places truly differ by more than any hand would, their bound says nothing.
+  return readingUncertainty(stepMm, bounded) < readingUncertainty(stepMm, hand) ? bounded : hand;
+}
+
 /** What two lots of readings show of one hand together: of the first its card, its count and whether it lies on several steps. */
 export function bothSeen(own: Hand, besides: Hand | undefined): Hand {
   const free = (own.free ?? 0) + (besides?.free ?? 0);

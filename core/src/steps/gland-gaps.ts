@@ -46,7 +46,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
             bolts: gland.bolts,
             rigid: gland.rigid,
             stopMm: gland.stopMm,
-            ...inHand(used, 0.001),
+            ...inHand(used, 0.001, { alike: true }),
             makerLimitMm: facts.setup.maker.glandSpreadMm,
           });
       return {

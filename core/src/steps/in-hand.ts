@@ -1,5 +1,12 @@
 import type { Reading } from '../engine/state.ts';
-import { type Hand, type HandCard, handOver, readingUncertainty, spreadOver } from '../metrology/hand.ts';
+import {
+  boundedBy,
+  type Hand,
+  type HandCard,
+  handOver,
+  readingUncertainty,
+  spreadOver,
+} from '../metrology/hand.ts';
 import { mean } from '../metrology/uncertainty.ts';
 
 /** The gauge that doubts the most of those used, in its hand. */
@@ -24,16 +31,26 @@ export const doubtInHand = (reading: Reading): number => {
 /**
  * Step and hand of values that are judged together: by the gauge that doubts the most, with what all repeats show of the hand.
  * @param usual the step to be expected before anything is read
+ * @param alike the places are of one size: how far they lie apart bounds a hand nothing is known of
  */
 export function inHand(
   readings: readonly Reading[],
   usual: number,
+  { alike = false } = {},
 ): { resolutionMm: number; hand: Hand | undefined } {
   if (readings.length === 0) return { resolutionMm: usual, hand: undefined };
   const { step, hand } = coarsest(readings).instrument;
   // Without a card on every reading the hand is known by its repeats alone.
   const card = readings.every((r) => r.instrument.hand) ? hand : undefined;
-  return { resolutionMm: step, hand: handOver(readings.map(valuesOf), step, card) };
+  const known = handOver(readings.map(valuesOf), step, card);
+  const hand2 = alike
+    ? boundedBy(
+        readings.map((r) => r.value),
+        step,
+        known,
+      )
+    : known;
+  return { resolutionMm: step, hand: hand2 };
 }
 
 /** What was read at one place: the mean of its finest gauge's readings, and its doubt. */
@@ -43,7 +60,10 @@ export type PlaceRead = { value: number; doubt: number; count: number };
  * Each of several places by itself, read once or more, with the gauge it was read with; what all repeats show of a hand counts at
  * every place that hand and gauge have read.
  */
-export function placesInHand(places: ReadonlyArray<readonly Reading[]>): Array<PlaceRead | null> {
+export function placesInHand(
+  places: ReadonlyArray<readonly Reading[]>,
+  { alike = false } = {},
+): Array<PlaceRead | null> {
   const finest = places.map((at) => {
     const step = Math.min(...at.map((r) => r.instrument.step));
     return at.filter((r) => r.instrument.step === step);
@@ -59,7 +79,13 @@ export function placesInHand(places: ReadonlyArray<readonly Reading[]>): Array<P
     const values = at.flatMap(valuesOf);
     const all = handOver(seen.get(whose(at)) ?? [], gauge.step, gauge.hand);
     const own = {
-      ...all,
+      ...(alike
+        ? boundedBy(
+            (seen.get(whose(at)) ?? []).map((p) => mean([...p])),
+            gauge.step,
+            all,
+          )
+        : all),
       count: values.length,
       scattered: values.length > 1 && spreadOver(values, gauge.step),
     };

@@ -276,9 +276,8 @@ describe('lock and bolts', () => {
     const expanded = (h: ReturnType<typeof locked>) =>
       valuesOf<LockValues>(h, 'lock').final?.reductionExpandedMm ?? 0;
     expect(expanded(locked(coarse))).toBeGreaterThan(2 * expanded(locked(tools.feeler)));
-    expect(step(locked(coarse), 'lock').blocking.find((f) => f.code === 'driveup.place')?.verdict).toBe(
-      'too-close',
-    );
+    // What was felt on the way with finer blades is not spoilt by it: that it is not past the band is known by both.
+    expect(step(locked(coarse), 'lock').blocking.find((f) => f.code === 'driveup.place')).toBeUndefined();
   });
 
   it('bolts tightened before the torque was changed do not count: all are loosened and begun again', () => {

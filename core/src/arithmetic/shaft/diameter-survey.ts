@@ -1,10 +1,10 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
-import { seesWith } from '../../judgement/seeing.ts';
+import { seesWith, usualStep } from '../../judgement/seeing.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
-import { COVERAGE, type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
-import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
+import { COVERAGE, type Decision, type DecisionRule, decide } from '../../metrology/decision.ts';
+import { boundedBy, type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import { fitLine } from '../../metrology/line.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
 import { inQuadrature, mean } from '../../metrology/uncertainty.ts';
@@ -77,7 +77,9 @@ type Context = {
  * Source: limits as in `seatLimits`; IT5 by ISO 286-1; decision by ISO 14253-1.
  * @throws RangeError for a size not tabled
  */
-export function diameterSurvey(input: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
+export function diameterSurvey(asked: DiameterSurveyInput): CalculatorResult<DiameterSurveyValues> {
+  const read = asked.diametersMm.flat().filter((mm): mm is number => mm !== null);
+  const input = { ...asked, hand: boundedBy(read, asked.resolutionMm, asked.hand) };
   const seat = seatLimits(input);
   const { limits, name } = seat;
   const u = readingUncertainty(input.resolutionMm, input.hand);
@@ -235,16 +237,19 @@ function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Fin
 }
 
 /**
- * The step with which a form so narrow could be seen, where the gauge in hand cannot and says neither: then it goes on with a caution.
- * Null where it can.
+ * The step with which a form is seen that the gauge in hand leaves open: inside its limit as read, or narrower than the gauge could
+ * ever show. It goes on with a caution then, and says which gauge would tell. Null where the gauge in hand can settle it.
  */
-const formUnseen = (
+function formLeftOpen(
   { input, formLimitMm }: Pick<Context, 'input' | 'formLimitMm'>,
-  verdict: Verdict,
-): number | null =>
-  verdict === 'too-close'
-    ? seesWith(formLimitMm, { stepMm: input.resolutionMm, places: 2, rule: input.rule })
-    : null;
+  d: Pick<Decision, 'verdict' | 'marginMm'>,
+): number | null {
+  if (d.verdict !== 'too-close') return null;
+  const by = { stepMm: input.resolutionMm, places: 2 as const, rule: input.rule };
+  const unseen = seesWith(formLimitMm, by);
+  if (unseen !== null || d.marginMm < 0) return unseen;
+  return usualStep(settle({ ...by, marginMm: d.marginMm, count: 1, hand: input.hand }).stepMm);
+}
 
 /** Out-of-round of one station: largest less smallest diameter there. */
 function judgeOvality(context: Context, row: Spot[], s: number): number | null {
@@ -253,12 +258,13 @@ function judgeOvality(context: Context, row: Spot[], s: number): number | null {
   const [max, min] = [row.reduce(higher), row.reduce(lower)];
   const oval = tidy(max.mm - min.mm);
   const d = decide(oval, inQuadrature(max.u, min.u), { upper: formLimitMm }, input.rule);
-  const finer = formUnseen(context, d.verdict);
+  const finer = formLeftOpen(context, d);
   working.push({
     what: M.outRoundStation({ s: s + 1 }),
     sum: expr`${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
   });
-  if (d.verdict !== 'accept')
+  // Within the limit as read: what the gauge leaves open is said once, of the whole form.
+  if (d.verdict === 'reject' || (d.verdict === 'too-close' && d.marginMm < 0))
     findings.push({
       code: `shaft.ovality.${s + 1}`,
       verdict: finer ? 'caution' : d.verdict,
@@ -317,24 +323,30 @@ function judgeTaper(
     { upper: formLimitMm },
     input.rule,
   );
-  const finer = formUnseen({ input, formLimitMm }, d.verdict);
+  const finer = formLeftOpen({ input, formLimitMm }, d);
+  const inside = d.verdict === 'too-close' && d.marginMm >= 0;
   findings.push({
     code: 'shaft.taper',
-    verdict: finer ? 'caution' : d.verdict,
+    // Inside as read: what the gauge leaves open is said once, of the whole form.
+    verdict: inside ? 'accept' : finer ? 'caution' : d.verdict,
     reason: M.seatFromFirstStationLast({
       taperOverSeat: taperOverSeatMm >= 0 ? 'grows' : 'shrinks',
       taperOverSeat2: len(Math.abs(taperOverSeatMm)),
       verdict:
-        d.verdict === 'accept' ? 'none' : d.verdict === 'reject' ? 'overFormLimit' : 'withinDoubtFormLimit',
+        d.verdict === 'accept' || inside
+          ? 'none'
+          : d.verdict === 'reject'
+            ? 'overFormLimit'
+            : 'withinDoubtFormLimit',
     }),
     params: {
       taperOverSeatMm: Boolean(taperOverSeatMm >= 0),
       taperOverSeatMm2: Math.abs(taperOverSeatMm),
-      verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject'),
+      verdict: d.verdict === 'accept' || inside ? null : Boolean(d.verdict === 'reject'),
     },
     limit: M.iT52({ formLimit: len(formLimitMm) }),
     source: 'iso-286',
-    ...(d.verdict === 'accept'
+    ...(d.verdict === 'accept' || inside
       ? {}
       : {
           remedy: finer ? M.formNotSeenByGauge({ step: len(finer, 4) }) : M.checkWholeSeatStraightedgeMarking,
@@ -351,7 +363,7 @@ function judgeForm(
 ): number {
   const formMm = tidy(largest.mm - smallest.mm);
   const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
-  const finer = formUnseen({ input, formLimitMm }, d.verdict);
+  const finer = formLeftOpen({ input, formLimitMm }, d);
   const grade = finestGrade(input.nominalMm, formMm);
   working.push({
     what: M.form,

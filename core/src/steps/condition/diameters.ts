@@ -54,11 +54,11 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
     const c = conditionOf(setup);
     const grid = surveyGrid(setup);
     const read = standing(facts, step.id, 'any');
-    const gauge = inHand(read, 0.01);
+    const gauge = inHand(read, 0.01, { alike: true });
     const cells = grid.stationsMm.map((_, s) =>
       grid.anglesDeg.map((a) => repeatsAt(facts, step, keyOf(s, a))),
     );
-    const at = placesInHand(cells.flat());
+    const at = placesInHand(cells.flat(), { alike: true });
     const wide = grid.anglesDeg.length;
     const placed = cells.map((_, i) => at.slice(i * wide, (i + 1) * wide));
     const matrix = placed.map((row) => row.map((p) => p?.value ?? null));

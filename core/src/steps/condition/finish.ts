@@ -66,7 +66,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
     const { setup } = facts;
     const parameter = conditionOf(setup).finishParameter ?? 'Ra';
     const taken = takenAt(facts, step);
-    const tester = inHand(taken, 0.00001);
+    const tester = inHand(taken, 0.00001, { alike: true });
     const surfaces = surfacesOf(facts).map((surface) => {
       const readingsUm = read(facts, step, surface);
       const result = shaftFinish({

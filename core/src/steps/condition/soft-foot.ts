@@ -52,7 +52,7 @@ export const softFootStep = stepKind<ShaftSetup, SoftFootStepValues>('soft-foot'
     );
     const result = softFoot({
       feet,
-      ...inHand(taken, 0.01),
+      ...inHand(taken, 0.01, { alike: true }),
       makerLimitMm: setup.maker.softFootMm,
       rule: decisionOf(setup),
     });

@@ -241,7 +241,10 @@ describe('places of a turn', () => {
     const at = (place: string, value: number) =>
       h.do('reading.taken', { step: 'shaft', place, value, raw: '', instrument: coarse });
     const places = ['s1/0', 's1/60', 's1/120', 's2/0', 's2/60', 's2/120', 's3/0', 's3/60', 's3/120'];
-    for (const p of places) at(p, p === 's1/0' ? 89.92 : 89.93);
+    // So far apart that the places tell nothing of the hand.
+    places.forEach((p, i) => {
+      at(p, p === 's1/0' ? 89.92 : 89.93 + 0.018 * (i % 4));
+    });
     expect(verdicts(h, 'shaft')['shaft.smallest']).toBe('too-close');
     expect(step(h, 'shaft').report?.findings.find((f) => f.code === 'shaft.smallest')?.remedy).toMatchObject({
       id: 'metrology.handNotKnownFinerGauge',
@@ -264,11 +267,17 @@ describe('places of a turn', () => {
     const round = (...mm: number[]) =>
       ['s1/0', 's1/60', 's1/120', 's2/0', 's2/60', 's2/120', 's3/0', 's3/60', 's3/120'].forEach(
         (place, i) => {
-          h.do('reading.taken', { step: 'shaft', place, value: mm[i] ?? 89.95, raw: '', instrument: coarse });
+          h.do('reading.taken', {
+            step: 'shaft',
+            place,
+            value: mm[i] ?? 89.94 + 0.016 * (i % 4),
+            raw: '',
+            instrument: coarse,
+          });
         },
       );
     const smallest = () => verdicts(h, 'shaft')['shaft.smallest'];
-    round();
+    round(89.95);
     expect(smallest()).toBe('too-close');
     for (let i = 0; i < 2; i++) {
       h.do('measure.repeated', { step: 'shaft' });
