@@ -87,6 +87,56 @@ describe('fitted line', () => {
     expect(line?.slopeUncertainty).toBeCloseTo(8.413197549e-6, 12);
     expect(line?.deviation).toBeCloseTo(0.001197219, 9);
   });
+  it('is that of the Norris set of NIST (StRD, linear, lower difficulty), to nine digits', () => {
+    // Source: NIST Statistical Reference Datasets, Norris, from memory: B0 -0.262323073774029 (sd 0.232818234301152),
+    // B1 1.00211681802045 (sd 0.429796848199937E-03), residual deviation 0.884796396144373.
+    const norris: Array<[y: number, x: number]> = [
+      [0.1, 0.2],
+      [338.8, 337.4],
+      [118.1, 118.2],
+      [888.0, 884.6],
+      [9.2, 10.1],
+      [228.1, 226.5],
+      [668.5, 666.3],
+      [998.5, 996.3],
+      [449.1, 448.6],
+      [778.9, 777.0],
+      [559.2, 558.2],
+      [0.3, 0.4],
+      [0.1, 0.6],
+      [778.1, 775.5],
+      [668.8, 666.9],
+      [339.3, 338.0],
+      [448.9, 447.5],
+      [10.8, 11.6],
+      [557.7, 556.0],
+      [228.3, 228.1],
+      [998.0, 995.8],
+      [888.8, 887.6],
+      [119.6, 120.2],
+      [0.3, 0.3],
+      [0.6, 0.3],
+      [557.6, 556.8],
+      [339.3, 339.1],
+      [888.0, 887.2],
+      [998.5, 999.0],
+      [778.9, 779.0],
+      [10.2, 11.1],
+      [117.6, 118.3],
+      [228.9, 229.2],
+      [668.4, 669.1],
+      [449.2, 448.9],
+      [0.2, 0.5],
+    ];
+    const line = fitLine(
+      norris.map(([y, x]) => ({ x, y })),
+      0,
+    );
+    expect(line?.slope).toBeCloseTo(1.00211681802045, 9);
+    expect(line?.intercept).toBeCloseTo(-0.262323073774029, 7);
+    expect(line?.slopeUncertainty).toBeCloseTo(0.429796848199937e-3, 9);
+    expect(line?.deviation).toBeCloseTo(0.884796396144373, 9);
+  });
   it('is none under two different x', () => {
     expect(fitLine([{ x: 1, y: 2 }], 0.1)).toBeNull();
     expect(

@@ -1,5 +1,6 @@
 /** Gauges and their lines. */
 
+export { handOn } from '../instruments/in-hand.ts';
 export type { Instrument } from '../instruments/instrument.ts';
 export { gaugeKind, INSTRUMENT_KINDS } from '../instruments/kinds.ts';
 export { type GaugeLine, gaugeLine, lineSplitter, parseGaugeLine } from '../instruments/line-protocol.ts';

@@ -1,4 +1,5 @@
 import type { Reading } from '../engine/state.ts';
+import { handOn } from '../instruments/in-hand.ts';
 import {
   boundedBy,
   type Hand,
@@ -12,14 +13,15 @@ import { mean } from '../metrology/uncertainty.ts';
 /** The gauge that doubts the most of those used, in its hand. */
 const coarsest = (readings: readonly Reading[]): Reading =>
   readings.reduce((a, b) => (alone(b) > alone(a) ? b : a));
-const alone = ({ instrument: { step, hand } }: Reading): number => readingUncertainty(step, { card: hand });
+const alone = ({ instrument }: Reading): number =>
+  readingUncertainty(instrument.step, { card: handOn(instrument) });
 
 const valuesOf = (r: Reading): readonly number[] => r.repeats ?? [r.value];
 
 /** One value in its hand: the gauge it was read with, whatever was used elsewhere. */
 export const oneInHand = (reading: Reading): { stepMm: number; hand: Hand } => ({
   stepMm: reading.instrument.step,
-  hand: handOver([valuesOf(reading)], reading.instrument.step, reading.instrument.hand),
+  hand: handOver([valuesOf(reading)], reading.instrument.step, handOn(reading.instrument)),
 });
 
 /** Doubt of one value, by the gauge it was read with: half of what holds 95 in 100. */
@@ -39,9 +41,10 @@ export function inHand(
   { alike = false } = {},
 ): { resolutionMm: number; hand: Hand | undefined } {
   if (readings.length === 0) return { resolutionMm: usual, hand: undefined };
-  const { step, hand } = coarsest(readings).instrument;
+  const { instrument } = coarsest(readings);
+  const { step } = instrument;
   // Without a card on every reading the hand is known by its repeats alone.
-  const card = readings.every((r) => r.instrument.hand) ? hand : undefined;
+  const card = readings.every((r) => handOn(r.instrument)) ? handOn(instrument) : undefined;
   const known = handOver(readings.map(valuesOf), step, card);
   const hand2 = alike
     ? boundedBy(
@@ -77,7 +80,7 @@ export function placesInHand(
     const gauge = gaugeOf(at);
     if (!gauge) return null;
     const values = at.flatMap(valuesOf);
-    const all = handOver(seen.get(whose(at)) ?? [], gauge.step, gauge.hand);
+    const all = handOver(seen.get(whose(at)) ?? [], gauge.step, handOn(gauge));
     const own = {
       ...(alike
         ? boundedBy(

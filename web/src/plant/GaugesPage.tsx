@@ -1,4 +1,4 @@
-import { gaugeKind, type Instrument } from '@fulcrant/core/instruments';
+import { gaugeKind, handOn, type Instrument } from '@fulcrant/core/instruments';
 import { records } from '@fulcrant/core/job';
 import { readingUncertainty } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
@@ -97,7 +97,9 @@ export function GaugesPage() {
                       of={sayStep(
                         g,
                         Number(
-                          (2 * readingUncertainty(g.step, { card: inOwnHand(g, own).hand })).toPrecision(2),
+                          (2 * readingUncertainty(g.step, { card: handOn(inOwnHand(g, own)) })).toPrecision(
+                            2,
+                          ),
                         ),
                         unit,
                       )}
