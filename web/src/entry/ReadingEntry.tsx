@@ -114,7 +114,7 @@ export function ReadingEntry(props: Props) {
           </button>
         </div>
         {near.length > 0 && (
-          <fieldset className="m-0 flex gap-1.5 overflow-x-auto border-0 p-0" data-near>
+          <fieldset className="m-0 flex min-w-0 gap-1.5 overflow-x-auto border-0 p-0" data-near>
             <legend className="sr-only">{say(M.whatReadsOneTouch)}</legend>
             {near.map((b) => (
               <button

@@ -31,6 +31,8 @@ describe('the rarer acts', () => {
     await acts.undo.run('too far');
     await acts.note.run('a word');
     await acts.release.run('');
+    // Nothing was done in between: what is read again counts together with what was read before.
+    await acts.repeat.run('');
     await acts.running.run('Asta');
     expect(done).toEqual([
       ['reading.withdrawn', { reading: reading.id, reason: 'misread' }],
@@ -38,10 +40,11 @@ describe('the rarer acts', () => {
       ['act.done', { act: 'dismount', reason: 'too far' }],
       ['note.added', { text: 'a word' }],
       ['step.released', { step: step.id }],
+      ['measure.repeated', { step: step.id }],
       ['sheet.signed', { name: 'Asta', running: true }],
     ]);
     expect(english(Object.values(acts).filter((a) => a.optional))).toEqual(
-      english([acts.release, acts.running]),
+      english([acts.repeat, acts.release, acts.running]),
     );
     for (const a of Object.values(acts)) expect(english(a.ask).length).toBeGreaterThan(5);
   });

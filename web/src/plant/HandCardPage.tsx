@@ -15,7 +15,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Keypad } from '../ui/Keypad.tsx';
 import { Page } from '../ui/Page.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
-import { sayStep } from './gauge-said.ts';
+import { sayIn, sayStep } from './gauge-said.ts';
 import { M } from './messages.ts';
 
 /** Readings of a card under way outlive a reload; they are nobody's record yet. */
@@ -205,7 +205,7 @@ function Told({
         {values.map((v, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: ten readings in their order
           <li key={i}>
-            <Words of={said(v)} />
+            <Words of={sayIn(gauge, v, unit)} />
           </li>
         ))}
       </ol>

@@ -19,6 +19,7 @@ export type BoxFaceInput = {
   closingMm?: number | undefined;
   /** The whole swing of the needle over a continuous turn, each time it was read: the TIR itself. */
   swingsMm?: readonly number[] | undefined;
+  bySwing?: boolean | undefined;
   resolutionMm: number;
   /** What is known of the hand that read it. */
   hand?: Hand | undefined;

@@ -32,6 +32,8 @@ export function sweep(o: {
   closingMm?: number | undefined;
   /** The whole swing of the needle over a continuous turn, each time it was read: the TIR itself. */
   swingsMm?: readonly number[] | undefined;
+  /** It is to be read by its swing: no angle is missing while none is read. */
+  bySwing?: boolean | undefined;
   resolutionMm: number;
   /** What is known of the hand that read it. */
   hand?: Hand | undefined;
@@ -55,7 +57,15 @@ export function sweep(o: {
         );
   const tirMm = turn ? tidy(turn.tirMm) : null;
   const findings: Finding[] = [];
-  if (grouped.length < o.wanted)
+  if (o.bySwing && grouped.length === 0)
+    findings.push({
+      code: `${o.code}.unread`,
+      verdict: 'incomplete',
+      reason: M.swingNotRead,
+      params: {},
+      acceptable: false,
+    });
+  else if (grouped.length < o.wanted)
     findings.push({
       code: `${o.code}.unread`,
       verdict: 'incomplete',

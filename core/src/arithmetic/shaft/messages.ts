@@ -11,6 +11,7 @@ export const M = defineMessages('arithmetic.shaft', en, {
   againstStandsLimit: { runout: 'length', limit: 'length' },
   allDiametersLieWithinEach: { form: 'length', verdict: ['text', 'whatGoesWillNotBear', 'withinDoubtLimit'] },
   anglesOnlyOnceTurnPart: { count: 'count', where: 'text' },
+  swingNotRead: { where: 'text' },
   anglesRead: { count: 'count', wanted: 'count', where: 'text' },
   asMeasured: { either: 'text', inside: ['none', 'notWhatFitAllows'] },
   at: { at: 'text' },

@@ -27,6 +27,8 @@ export type RunoutInput = {
   readings: readonly AngleReading[];
   /** The whole swing of the needle over a continuous turn, each time it was read: the TIR itself. */
   swingsMm?: readonly number[] | undefined;
+  /** It is to be read by its swing: no angle is missing while none is read. */
+  bySwing?: boolean | undefined;
   /** The reading back at the first angle after a whole turn. */
   closingMm?: number | undefined;
   /** Graduation of the indicator. */
@@ -168,7 +170,15 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
     });
   }
   if (fit && shape !== 'unfitted') findings.push(...shapeFindings(fit, shape, tag, where, working));
-  if (!swung || grouped.length > 0)
+  if (!swung && input.bySwing && grouped.length === 0)
+    findings.push({
+      code: tag('unread'),
+      verdict: 'incomplete',
+      reason: M.swingNotRead({ where }),
+      params: { where },
+      acceptable: false,
+    });
+  else if (!swung || grouped.length > 0)
     findings.push(...turnFindings(input, grouped, wanted, closureMm, closed, tag, where));
 
   const expandedMm = COVERAGE[input.rule ?? 'k2'] * uTir;

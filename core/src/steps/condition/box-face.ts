@@ -54,6 +54,7 @@ export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
       sweepRadiusMm,
       readings: turn.readings,
       swingsMm: turn.swingsMm,
+      bySwing: l.bySwing,
       closingMm: turn.closingMm,
       ...inHand(turn.taken, 0.01),
       school: chosenOf(rules, BOX_FACE),

@@ -140,6 +140,7 @@ function judgeStation(facts: Facts<ShaftSetup>, look: TurnLook, turn: Turn, stat
     shaftMm: facts.setup.shaftMm,
     readings: turn.readings,
     swingsMm: turn.swingsMm,
+    bySwing: look.bySwing,
     closingMm: turn.closingMm,
     ...inHand(turn.taken, 0.01),
     school: chosenOf(rules, RUNOUT),

@@ -284,7 +284,7 @@ export const en = {
     '{reduction} ± {u} taken out, {clearance} left: past the end of the band, by less than the feelers can tell.',
   takenOutNotYet: '{reduction} taken out of {aim}: not yet.',
   lockTurnsForwardAdds: 'Locking turns the nut forward a little more: that adds to it.',
-  takenOutNearLowEnd: '{reduction} ± {u} taken out: in the band, near its low end.',
+  takenOutNearLowEnd: '{reduction} ± {u} taken out: in the band as felt.',
   takenOutTooCloseEnd: '{reduction} ± {u} taken out: too close to the end of the band to call.',
   takingOutLeastReductionWould:
     'Taking out the least reduction, {min}, would leave {bench}, under the least residual {least}.',

@@ -3,6 +3,7 @@ export const en = {
   overWholeTurn: 'round the face once',
   wholeSwing: '{tir}, the whole swing',
   against: '{value} against {q}',
+  swingNotRead: 'The swing of the face is not read yet.',
   anglesRead: '{count} of {wanted} angles are read.',
   anotherSealAnotherGlandBox: 'Another seal, another gland, or the box machined. Do not force it.',
   atAnd: 'at {high}° and {low}°',

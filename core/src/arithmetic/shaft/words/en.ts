@@ -17,6 +17,7 @@ export const en = {
     'All diameters lie within {form} of each other{verdict, select, text {.} whatGoesWillNotBear {: what goes on will not bear evenly.} withinDoubtLimit {: within doubt of the limit.} other {}}',
   alongShaftNothingRunsOff: 'Along the shaft nothing runs off centre beyond the gauge’s doubt.',
   anglesOnlyOnceTurnPart: 'With {count} angles{where} only the once-a-turn part can be told, not an oval.',
+  swingNotRead: 'The swing is not read yet{where}.',
   anglesRead: '{count} of {wanted} angles are read{where}.',
   asMeasured:
     'As measured {either}{inside, select, none {} notWhatFitAllows {: not what this fit allows} other {}}.',

@@ -88,6 +88,7 @@ export function faceFigure({
       before: before?.readings ?? [],
       active,
       wanted: v.wanted,
+      swing: v.readings.length === 0 && v.tirMm !== null,
       title: M.face3,
       prefix: 'turn/',
       mark:

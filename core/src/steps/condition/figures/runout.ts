@@ -115,6 +115,7 @@ export function runoutFigure({ values, before, shaftMm, seatMm, active }: Props)
           before: before?.stations[at]?.readings ?? [],
           active: active?.angleDeg ?? null,
           wanted: values.wanted,
+          swing: here.readings.length === 0 && here.values.tirMm !== null,
           title: M.stationFromEnd({ at: at + 1 }),
           prefix: `s${at + 1}/`,
           mark:

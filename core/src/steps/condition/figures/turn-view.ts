@@ -23,6 +23,8 @@ type Props = {
   mark?: { deg: number; word: Text } | null;
   /** Angles to be read, ticked round the part. */
   wanted: number;
+  /** Read by its full swing alone. */
+  swing?: boolean;
   /** What this is, before the exaggeration under it. */
   title: Text;
   /** What the places of this turn begin with: its points are mended by touch. */
@@ -51,6 +53,7 @@ export function turnView({
   wanted,
   title,
   prefix,
+  swing = false,
 }: Props) {
   const drawn = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings: [...readings, ...before] });
   const now = turnDrawing({ radiusMm, radiusPx, roomPx: ROOM, readings });
@@ -129,7 +132,7 @@ export function turnView({
       ],
     label(
       { x: cx, y: cy + radiusPx + ROOM + 44, size: 14 },
-      expr`${title}${now.points.length > 0 ? M.deviations({ times: drawn.times }) : M.noReadingYet}${before.length > 2 ? M.dotted({ beforeWord }) : ''}`,
+      expr`${title}${now.points.length > 0 ? M.deviations({ times: drawn.times }) : swing ? M.onlySwing : M.noReadingYet}${before.length > 2 ? M.dotted({ beforeWord }) : ''}`,
     ),
   ];
 }

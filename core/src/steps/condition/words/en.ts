@@ -148,7 +148,7 @@ export const en = {
   indicatorShaftPlungerBoreRegister:
     'Indicator on the shaft, plunger on the bore or register; angles from the top.',
   indicatorSquareShaftBaseFirm:
-    'Indicator square to the shaft, base firm; zero, then turn to each angle and back.',
+    'Indicator square to the shaft, base firm. Set it to zero, then turn the shaft right round.',
   isolationStaysCouplingGuardBack: 'Isolation stays on. Coupling guard back before anything runs.',
   isolationStaysNoFingersBetween:
     'Isolation stays on; no fingers between belt and pulley. Guard back before anything runs.',
@@ -180,6 +180,7 @@ export const en = {
   noFingersUnderFoot: 'No fingers under a foot.',
   noFrettingNoWornTrack: 'No fretting and no worn track; if there is one, its depth is measured next.',
   noReadingYet: ', no reading yet',
+  onlySwing: ', full swing only',
   notMeasured: 'not measured',
   noteBelt: 'Note of belt {i}',
   noteStruckSpan: 'the note of its struck span',
