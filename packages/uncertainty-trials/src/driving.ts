@@ -53,9 +53,9 @@ export function driving(trials: number): Row[] {
   return cells.flatMap(({ c, feels, seed }): Row[] => {
     const of = whole(c);
     const cell = `bore ${of.boreMm}, ${of.clearanceClass}, 1:${of.taper}, blades ${of.bladeStepMm}`;
-    const [next, chart, over, often, many, stood] = [0, 1, 2, 3, 4, 5].map(
+    const [next, chart, over, often, many, stood, lock] = [0, 1, 2, 3, 4, 5, 6].map(
       (i) => new Chance(70_000 + seed + i),
-    ) as [Chance, Chance, Chance, Chance, Chance, Chance];
+    ) as [Chance, Chance, Chance, Chance, Chance, Chance, Chance];
     return (
       [
         {
@@ -125,33 +125,23 @@ export function driving(trials: number): Row[] {
           of,
           feels,
           (t) => {
-            const { target, advice } = t.values;
-            if (
-              !advice ||
-              target.aimMm === null ||
-              target.reductionMinMm === null ||
-              target.reductionMaxMm === null
-            )
-              return null;
-            const stop = advice.bestDeg + many.oneOf([0, 22.5]);
-            const told = driveUpMonteCarlo({
-              benchMm: t.input.benchMm,
-              benchU: t.input.benchUncertaintyMm ?? 0,
-              expectedPerDegMm: target.reductionPerEighthMm / 45,
-              bladeStepMm: of.bladeStepMm,
-              points: t.values.points,
-              seed: 1 + Math.floor(many.between(0, 1e6)),
-              samples: 4000,
-              band: {
-                reductionMinMm: target.reductionMinMm,
-                reductionMaxMm: target.reductionMaxMm,
-                leastResidualMm: target.leastResidualMm ?? 0,
-              },
-              aimMm: target.aimMm,
-              nowDeg: t.deg,
-              stopsDeg: [stop],
-            }).stops[0];
-            return told ? [told.over, overAt(t, of, stop, target)] : null;
+            const stop = (t.values.advice?.bestDeg ?? 0) + many.oneOf([0, 22.5]);
+            const told = stopTold(t, of, stop, many);
+            return told ? [told.over, overAt(t, of, stop, t.values.target)] : null;
+          },
+        ),
+        chances(
+          'Monte Carlo: chance of the band where a tab next meets a slot',
+          cell,
+          Math.min(trials, 400),
+          lock,
+          of,
+          feels,
+          (t) => {
+            // A washer of 17 tabs over a nut of 4 slots: they meet every 360/68 of a turn, from wherever the tab lies.
+            const stop = (t.values.advice?.bestDeg ?? 0) + lock.between(0, 360 / 68);
+            const told = stopTold(t, of, stop, lock);
+            return told ? [told.inBand, inBand(t, of, stop, t.values.target)] : null;
           },
         ),
       ]
@@ -160,6 +150,26 @@ export function driving(trials: number): Row[] {
         .map((r) => ({ ...r, hand: `${feels.steps}, ${feels.knows}` }))
     );
   });
+}
+
+/** What is told of stopping somewhere, by the drive-up done over and over. */
+function stopTold(t: Trial, of: Case, stop: number, chance: Chance) {
+  const { target, advice } = t.values;
+  const { aimMm, reductionMinMm, reductionMaxMm } = target;
+  if (!advice || aimMm === null || reductionMinMm === null || reductionMaxMm === null) return null;
+  return driveUpMonteCarlo({
+    benchMm: t.input.benchMm,
+    benchU: t.input.benchUncertaintyMm ?? 0,
+    expectedPerDegMm: target.reductionPerEighthMm / 45,
+    bladeStepMm: of.bladeStepMm,
+    points: t.values.points,
+    seed: 1 + Math.floor(chance.between(0, 1e6)),
+    samples: 4000,
+    band: { reductionMinMm, reductionMaxMm, leastResidualMm: target.leastResidualMm ?? 0 },
+    aimMm,
+    nowDeg: t.deg,
+    stopsDeg: [stop],
+  }).stops[0];
 }
 
 type Trial = ReturnType<typeof onTheWay>;

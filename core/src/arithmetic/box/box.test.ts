@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { quietHand } from '../../testing/test-stand.ts';
 import { boxBore } from './bore.ts';
 import { boxEnvelope, type EnvelopeInput } from './envelope.ts';
 import { type BoxFaceInput, boxFace } from './face.ts';
@@ -104,6 +105,15 @@ describe('seal envelope', () => {
     expect(r.values).toEqual({ fits: true, judged: ['bore', 'depth'] });
     expect(ask({ boreMm: 100 }).values.fits).toBeNull();
     expect(boxEnvelope({ resolutionMm: 0.02 }).findings[0]?.code).toBe('envelope.sheet');
+  });
+  it('each measure is judged by the gauge it was read with: a coarse one for the depth does not spoil the bore', () => {
+    const fine = { resolutionMm: 0.001, hand: quietHand(0.001) };
+    const coarse = { resolutionMm: 0.02, hand: quietHand(0.02) };
+    const verdict = (more: Partial<EnvelopeInput>) =>
+      ask({ boreMm: 104.99, depthMm: 60.5, ...more }).findings.find((f) => f.code === 'envelope.bore')
+        ?.verdict;
+    expect(verdict({ gauges: { bore: fine, depth: coarse } })).toBe('accept');
+    expect(verdict({ ...coarse })).toBe('too-close');
   });
   it('says what is in the way', () => {
     const bad = ask({

@@ -12,7 +12,11 @@ import { M } from './messages.ts';
 export const ENVELOPE_MEASURES = ['bore', 'depth', 'obstruction', 'studs'] as const;
 export type EnvelopeMeasure = (typeof ENVELOPE_MEASURES)[number];
 
+type Gauged = { resolutionMm: number; hand?: Hand | undefined };
+
 export type EnvelopeInput = {
+  /** What each measure was read with, where not all were read with one. */
+  gauges?: Partial<Record<EnvelopeMeasure, Gauged>> | undefined;
   /** Measured box, mm: several readings each are averaged by whoever asks. Left out where not measured yet. */
   boreMm?: number | undefined;
   depthMm?: number | undefined;
@@ -89,8 +93,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     },
   ];
   const asked = questions.filter((q) => q.lower !== undefined || q.upper !== undefined);
-  const u = readingUncertainty(input.resolutionMm, input.hand);
-  const findings = asked.map((q) => judgeMeasure(q, u, input));
+  const findings = asked.map((q) => judgeMeasure(q, gaugeOf(input, q.measure), input.rule));
   if (asked.length === 0)
     findings.push({
       code: 'envelope.sheet',
@@ -112,15 +115,20 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
         ? []
         : [{ what: inline(q.name), sum: M.against({ value: num(q.valueMm), q: sayBand(q) }) }],
     ),
-    beams: boreBeam(input, u),
+    beams: boreBeam(input),
   };
 }
 
+/** The gauge a measure was read with: its own, where each had one. */
+const gaugeOf = (input: EnvelopeInput, measure: Question['measure']): Gauged =>
+  input.gauges?.[measure] ?? { resolutionMm: input.resolutionMm, hand: input.hand };
+
 /** The bore between the seal's two limits, where both are given. */
-function boreBeam(input: EnvelopeInput, u: number): Beam[] {
+function boreBeam(input: EnvelopeInput): Beam[] {
   const { boreMm: value, sealBoreLowerMm: lower, sealBoreUpperMm: upper } = input;
   if (value === undefined || lower === undefined || upper === undefined) return [];
-  const d = decide(value, u, { lower, upper }, input.rule);
+  const by = gaugeOf(input, 'bore');
+  const d = decide(value, readingUncertainty(by.resolutionMm, by.hand), { lower, upper }, input.rule);
   return [
     {
       label: M.boxBore,
@@ -132,8 +140,8 @@ function boreBeam(input: EnvelopeInput, u: number): Beam[] {
       expanded: d.expanded,
       verdict: d.verdict,
       doubt: doubtSaid({
-        stepMm: input.resolutionMm,
-        hand: input.hand,
+        stepMm: by.resolutionMm,
+        hand: by.hand,
         marginMm: d.marginMm,
         rule: input.rule,
         where: M.bore,
@@ -149,7 +157,7 @@ const sayBand = (q: Question): Text =>
       ? M.more({ lower: len(q.lower) })
       : M.less({ upper: len(q.upper ?? 0) });
 
-function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
+function judgeMeasure(q: Question, by: Gauged, rule: DecisionRule | undefined): Finding {
   const source: SourceId = 'maker';
   const shared = { code: `envelope.${q.measure}`, source, limit: sayBand(q), acceptable: true };
   if (q.valueMm === undefined)
@@ -160,7 +168,8 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
       params: { name: q.name },
       acceptable: false,
     };
-  const d = decide(q.valueMm, u, { lower: q.lower, upper: q.upper }, input.rule);
+  const u = readingUncertainty(by.resolutionMm, by.hand);
+  const d = decide(q.valueMm, u, { lower: q.lower, upper: q.upper }, rule);
   const below =
     q.lower !== undefined && q.valueMm - q.lower <= (q.upper ?? Number.POSITIVE_INFINITY) - q.valueMm;
   if (d.verdict === 'accept')
@@ -197,7 +206,13 @@ function judgeMeasure(q: Question, u: number, input: EnvelopeInput): Finding {
     reason: M.tooCloseLimitCall({ name: q.name, value: len(q.valueMm) }),
     params: { name: q.name, valueMm: q.valueMm },
     remedy: saySettle(
-      settle({ marginMm: d.marginMm, stepMm: input.resolutionMm, count: 1, rule: input.rule }),
+      settle({
+        marginMm: d.marginMm,
+        stepMm: by.resolutionMm,
+        count: by.hand?.count ?? 1,
+        hand: by.hand,
+        rule,
+      }),
       M.there,
     ),
   };

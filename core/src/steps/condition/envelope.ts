@@ -63,6 +63,9 @@ export const envelopeStep = stepKind<ShaftSetup, EnvelopeStepValues>('envelope',
     const result = boxEnvelope({
       ...measured,
       ...inHand(taken, 0.02),
+      gauges: Object.fromEntries(
+        taken.flatMap((r) => (r.place in PLACES ? [[r.place, inHand([r], 0.02)]] : [])),
+      ),
       sealBoreLowerMm: c.sealBoreLowerMm,
       sealBoreUpperMm: c.sealBoreUpperMm,
       sealDepthMm: c.sealDepthMm,
