@@ -85,6 +85,14 @@ describe('coupling by rim and face', () => {
     const unaware = couplingAlignment({ ...sagging, rimSagMm: 0 }).values.vertical.offsetMm;
     expect(unaware).toBeCloseTo(0.25, 9);
   });
+  it('a coarse dial on the face doubts the angle, and does not spoil the offset', () => {
+    const fine = couplingAlignment(worked);
+    const mixed = couplingAlignment({ ...worked, second: { resolutionMm: 0.05, hand: quietHand(0.05) } });
+    const wide = (r: typeof fine, i: number) => r.beams[i]?.expanded ?? 0;
+    expect(wide(mixed, 0)).toBe(wide(fine, 0));
+    // Five times the step, five times the doubt (GUM 5.1.2).
+    expect(wide(mixed, 1)).toBeCloseTo(5 * wide(fine, 1), 9);
+  });
   it('stops for offset and angle, and for a dial that does not hang together', () => {
     const r = couplingAlignment({ ...worked, rimMm: [0, -0.2, -0.4, -0.1] });
     const of = (code: string) => r.findings.find((f) => f.code === code)?.verdict;

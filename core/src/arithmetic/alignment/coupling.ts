@@ -45,6 +45,8 @@ export type CouplingInput = {
   resolutionMm: number;
   /** What is known of the hand that read it. */
   hand?: Hand | undefined;
+  /** The second dial, on the face or on the other shaft, where it is another gauge. */
+  second?: { resolutionMm: number; hand?: Hand | undefined } | undefined;
   makerOffsetMm?: number | undefined;
   makerAnglePer100Mm?: number | undefined;
   rule?: DecisionRule | undefined;
@@ -199,15 +201,15 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
     return values;
   });
   const closureMm = closures(input);
-  const slack = 2 * input.resolutionMm + 1e-9;
   closureMm.forEach((c, i) => {
-    if (Math.abs(c) > slack)
+    const stepMm = (i === 1 ? input.second?.resolutionMm : undefined) ?? input.resolutionMm;
+    if (Math.abs(c) > 2 * stepMm + 1e-9)
       findings.push({
         code: `coupling.closure.${i + 1}`,
         verdict: 'reject',
         reason: M.dialDoesNotHangTogether({ i: i + 1, c: len(Math.abs(c)) }),
         params: { i, c: Math.abs(c) },
-        limit: M.twoStepsDial({ resolution: len(2 * input.resolutionMm) }),
+        limit: M.twoStepsDial({ resolution: len(2 * stepMm) }),
         source: 'practice',
         remedy: M.tightenBracketTurnBothShafts,
         acceptable: true,
@@ -262,9 +264,11 @@ function movesOf(input: CouplingInput, p: Plane): PlaneValues {
 
 function angleUncertainty(i: CouplingInput): number {
   const one = readingUncertainty(i.resolutionMm, i.hand);
+  const two = i.second ? readingUncertainty(i.second.resolutionMm, i.second.hand) : one;
+  // Reverse: half a difference of each dial over their distance. Face: a difference of the face's own dial over its diameter.
   return i.method === 'reverse'
-    ? (100 * one) / (i.dialDistanceMm ?? 1)
-    : (100 * Math.SQRT2 * one) / (i.faceDiameterMm ?? 1);
+    ? (100 * Math.hypot(one, two)) / Math.SQRT2 / (i.dialDistanceMm ?? 1)
+    : (100 * Math.SQRT2 * two) / (i.faceDiameterMm ?? 1);
 }
 
 function closures(i: CouplingInput): number[] {
