@@ -15,7 +15,7 @@ export const everyRow = (trials: number): Row[] => [
   ...compression(trials),
   ...wear(trials),
   ...driving(Math.ceil(trials / 2)),
-  ...jobs(trials),
+  ...jobs(Math.ceil(0.6 * trials)),
   ...late(Math.ceil(trials / 2)),
   ...marks(Math.ceil(trials / 20)),
 ];

