@@ -19,7 +19,7 @@ export type ShimInput = {
 export type ShimValues = { stack: Stack | null; offMm: number | null; buyMm: number | null };
 
 /**
- * A heap of shims of a wanted thickness from the pieces on hand: within tolerance, fewest pieces.
+ * A heap of shims of a wanted thickness from the pieces on hand: within tolerance, nearest to it, then fewest pieces.
  * @throws RangeError where pieces or thickness are none
  */
 export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): CalculatorResult<ShimValues> {

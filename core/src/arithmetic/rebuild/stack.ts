@@ -77,7 +77,7 @@ function looked(pieces: readonly Piece[], band: StackBand): void {
 }
 
 /**
- * The stack of pieces on hand that comes into a band: fewest pieces, then nearest the aim, then fewest different thicknesses.
+ * The stack of pieces on hand that comes into a band: nearest the aim, then fewest pieces, then fewest different thicknesses.
  * Exact: every thickness that can be made is looked at. Nothing at all is a stack where the band takes in 0.
  * @returns null where none comes into the band
  * @throws RangeError where pieces or band are none
@@ -101,9 +101,9 @@ export function bestStack(pieces: readonly Piece[], band: StackBand): Stack | nu
     };
     const better =
       best === null ||
-      one.pieces < best.pieces ||
-      (one.pieces === best.pieces &&
-        (one.off < best.off || (one.off === best.off && one.kinds < best.kinds)));
+      one.off < best.off ||
+      (one.off === best.off &&
+        (one.pieces < best.pieces || (one.pieces === best.pieces && one.kinds < best.kinds)));
     if (better) best = one;
   }
   if (!best) return null;

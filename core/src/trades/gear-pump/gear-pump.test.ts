@@ -146,12 +146,13 @@ describe('end clearance', () => {
     const told = valuesOf<ClearanceValues>(h, 'clearance').told;
     // 8 % of 0.3 mm is lost: 0 − 0.024.
     expect(told?.smallestMm).toBeCloseTo(-0.024, 9);
-    expect(told?.stack?.sumMm).toBe(0.4);
-    expect(say(step(h, 'clearance').report?.act ?? '', 'mm')).toBe('Change the stack: 2 × 0.200 mm');
+    // Aim: 0.125 under torque is (0.125 + 0.3)/0.92 = 0.462 loose; of what is on hand 0.5 lies nearest.
+    expect(told?.stack?.sumMm).toBe(0.5);
+    expect(say(step(h, 'clearance').report?.act ?? '', 'mm')).toBe('Change the stack: 2 × 0.200 mm, 1 × 0.100 mm');
     refuses(() => h.pass('clearance'), /clamped/);
     h.do('measure.repeated', { step: 'clearance', done: 'two of 0.2 laid' });
     h.answerAll('clearance');
-    feelStack(h, 0.4, 0.11);
+    feelStack(h, 0.5, 0.2);
     expect(blocking(h, 'clearance')).toEqual([]);
     expect(step(h, 'clearance').report?.before).toHaveLength(1);
   });
