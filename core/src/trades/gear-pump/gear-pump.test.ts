@@ -148,7 +148,9 @@ describe('end clearance', () => {
     expect(told?.smallestMm).toBeCloseTo(-0.024, 9);
     // Aim: 0.125 under torque is (0.125 + 0.3)/0.92 = 0.462 loose; of what is on hand 0.5 lies nearest.
     expect(told?.stack?.sumMm).toBe(0.5);
-    expect(say(step(h, 'clearance').report?.act ?? '', 'mm')).toBe('Change the stack: 2 × 0.200 mm, 1 × 0.100 mm');
+    expect(say(step(h, 'clearance').report?.act ?? '', 'mm')).toBe(
+      'Change the stack: 2 × 0.200 mm, 1 × 0.100 mm',
+    );
     refuses(() => h.pass('clearance'), /clamped/);
     h.do('measure.repeated', { step: 'clearance', done: 'two of 0.2 laid' });
     h.answerAll('clearance');
