@@ -1,12 +1,12 @@
 import { object } from 'yup';
 import type { Instrument } from '../instruments/instrument.ts';
 import { gaugeKind } from '../instruments/kinds.ts';
-import { quantityOf, sayReading } from '../instruments/quantity.ts';
+import { sayReading } from '../instruments/quantity.ts';
+import { reaches, sayReach } from '../instruments/reach.ts';
 import { check } from '../judgement/sentences.ts';
 import type { Text } from '../message/message.ts';
 import { isText, listOf } from '../message/message.ts';
 import { saidBy } from '../quantities/message-error.ts';
-import { len } from '../quantities/say.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
 import { records, roleSaid } from './author.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
@@ -208,7 +208,7 @@ function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {
     step.kind.bolt(state, step, find(state, id)?.report ?? null, e.data) ??
     (e.data.torqueNm === 0 || showsTorque(e.data.instrument, e.data.torqueNm)
       ? null
-      : M.doesNotReachThereReads({ name: e.data.instrument.name, instrument: sayRange(e.data.instrument) }))
+      : sayReach(e.data.instrument))
   );
 }
 
@@ -248,9 +248,7 @@ function refuseReading(state: JobState, e: JobEventOf<'reading.taken'>): Refusal
       ),
       name: instrument.name,
     });
-  return reaches(instrument, e.data.value)
-    ? null
-    : M.doesNotReachThereReads({ name: instrument.name, instrument: sayRange(instrument) });
+  return reaches(instrument, e.data.value) ? null : sayReach(instrument);
 }
 
 /** A number is said to be lacking at the present step, where it may be. */
@@ -290,18 +288,6 @@ function refuseTime(state: JobState, e: JobEventOf<'reading.taken'>): Refusal {
       .map((r) => Date.parse(r.at)),
   );
   return at < before ? M.readAfterReadingBeforeTimes : null;
-}
-
-/** The range of a gauge in words, whole millimetres for lengths. */
-const sayRange = (i: Instrument): Text =>
-  quantityOf(i.kind) === 'length'
-    ? M.to({ low: len(i.low, 0), high: len(i.high, 0) })
-    : M.to2({ kind: sayReading(i.kind, i.low), kind2: sayReading(i.kind, i.high) });
-
-/** Does a gauge's range take in a value? */
-export function reaches(instrument: Instrument, value: number): boolean {
-  const own = gaugeKind(instrument.kind).reaches;
-  return own ? own(instrument, value) : value >= instrument.low && value <= instrument.high;
 }
 
 /** Only a step that measures, was reached, and has something measured can be measured anew. */

@@ -13,7 +13,6 @@ export const M = defineMessages('engine', en, {
   comesFirst: { title: 'text' },
   couldNotWorkedOut: { title: 'text', failed: 'text' },
   devicesClockSaidStored: { span: 'text', aheadS: ['ahead', 'behind'], when: 'text', when2: 'text' },
-  doesNotReachThereReads: { name: 'text', instrument: 'text' },
   first: { ask: 'text' },
   firstSayWhatFrontYou: { words: 'text' },
   firstWhatComesBefore: { reason: 'text' },
@@ -51,7 +50,5 @@ export const M = defineMessages('engine', en, {
   takenOutChangeSetup: { reason: 'text' },
   thereNoStepJob: { id: 'text' },
   thereNoStepJob2: { step: 'text' },
-  to: { low: 'length', high: 'length' },
-  to2: { kind: 'text', kind2: 'text' },
   whatStandsStepDoesNot3: { message: 'text' },
 });

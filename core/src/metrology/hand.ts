@@ -1,11 +1,11 @@
 import { inQuadrature, resolutionUncertainty, sampleDeviation, studentT95 } from './uncertainty.ts';
 
-/** What a person's hand scatters by with a kind of gauge, as measured once: a standard deviation in the gauge's own unit. */
+/** How far one person's readings with a kind of gauge scatter, from their repeat check: standard deviation in the gauge's own unit. */
 export type HandCard = { scatter: number; free: number };
 
-/** What is known of a value read, beside the step of its gauge: the hand, and how often it was read. All may be left out. */
+/** What is known of a value read, beside the step of its gauge: who reads it how closely, and how often. All may be left out. */
 export type Hand = {
-  /** The hand card of whoever read it; without one nothing is known of the hand but what its repeats show. */
+  /** The repeat check of whoever read it; without one only the repeats tell how closely that person reads. */
   card?: HandCard | undefined;
   /** Readings the value is a mean of. */
   count?: number | undefined;
@@ -25,24 +25,24 @@ export type Seen = Hand & {
 };
 
 /**
- * How a hand is judged. All in steps of the gauge; our own choices, each measured by `npm run proof -- uncertainty` for hands that
- * scatter by 0.2 to 2 steps: at least 94 in 100 are caught, and at most 4 in 100 truths on a limit are accepted.
+ * How closely a person reads, judged. All in steps of the gauge; our own choices, each measured by `npm run proof -- uncertainty` for
+ * people who scatter by 0.2 to 2 steps: ± holds in at least 94 of 100, and at most 4 of 100 truths on a limit are accepted.
  */
 export const HANDS = {
-  /** What a hand is held to scatter by before its card: counts as one reading beside the card's ten. */
+  /** What a person scatters by as a rule: counts as one reading beside the ten of the check. */
   usual: 0.4,
   usualCounts: 1,
-  /** Every ± is wider by so much: a verdict may fall after each of five readings, and it looks again each time. */
+  /** Every ± is wider by so much, because the verdict is tried anew after each of up to five readings. */
   factor: 1.3,
-  /** No more readings than these make a mean better known: whom five do not settle, a sixth does not. */
+  /** More readings than these make a mean no better known. */
   most: 5,
-  /** Without a card one or two readings are known to no better than this. */
+  /** Without a check one or two readings are known to ± so many steps. */
   unknown: 5,
-  /** Without a card so many readings of one thing tell the hand. */
+  /** Without a check so many readings of one thing tell how closely it is read. */
   leastAlone: 3,
-  /** Three that all show the same tell a quiet hand: known to a step, and never better, however often it is pressed. */
+  /** Three that all show the same are known to ± a step, and never better, however often the same is read. */
   same: 1,
-  /** Without a card no scatter makes a mean better known than this. */
+  /** Without a check no mean is known better than this. */
   least: 0.6,
 } as const;
 

@@ -5,6 +5,7 @@ export type { Instrument } from '../instruments/instrument.ts';
 export { gaugeKind, INSTRUMENT_KINDS } from '../instruments/kinds.ts';
 export { type GaugeLine, gaugeLine, lineSplitter, parseGaugeLine } from '../instruments/line-protocol.ts';
 export { quantityOf, sayReading } from '../instruments/quantity.ts';
+export { reaches, sayReach } from '../instruments/reach.ts';
 export {
   addToSweep,
   type Sweep,

@@ -1,7 +1,7 @@
 /** A job: its setup, its events, the one `take` of browser and server, and what the trades give. */
 
 export type { ActHere } from '../engine/act.ts';
-export { placeAt, reaches } from '../engine/admit.ts';
+export { placeAt } from '../engine/admit.ts';
 export { canLack, comesBefore, isSettled } from '../engine/answers.ts';
 export { type Field, type FormValues, fieldsOf, formName } from '../engine/asked.ts';
 export { records } from '../engine/author.ts';

@@ -46,14 +46,8 @@ export function inHand(
   // Without a card on every reading the hand is known by its repeats alone.
   const card = readings.every((r) => handOn(r.instrument)) ? handOn(instrument) : undefined;
   const known = handOver(readings.map(valuesOf), step, card);
-  const hand2 = alike
-    ? boundedBy(
-        readings.map((r) => r.value),
-        step,
-        known,
-      )
-    : known;
-  return { resolutionMm: step, hand: hand2 };
+  const values = readings.map((r) => r.value);
+  return { resolutionMm: step, hand: alike ? boundedBy(values, step, known) : known };
 }
 
 /** What was read at one place: the mean of its finest gauge's readings, and its doubt. */
@@ -98,7 +92,7 @@ export function placesInHand(
 
 /** What the bench showed of a hand, with the card of whoever reads now. */
 export const handWith = (seen: Hand, card: HandCard | undefined): Hand => ({
-  card: card ?? undefined,
+  card,
   scatterMm: seen.scatterMm,
   free: seen.free,
 });

@@ -47,6 +47,9 @@ describe('repeat checks', () => {
     const strays = await post({ instrumentId: 'mic-4', values: [...TEN.slice(1), 91] });
     expect(strays.status).toBe(400);
     expect(strays.body.faults[0].path).toBe('values');
+    const beyond = await post({ instrumentId: 'mic-4', values: TEN.map((v) => v / 10) });
+    expect(beyond.status).toBe(400);
+    expect(beyond.body.faults[0].path).toBe('values');
     const { instruments } = (await imke('GET', '/api/instruments')).body;
     const standIn = instruments.find((i: { standIn?: boolean }) => i.standIn);
     expect((await post({ instrumentId: standIn.id, values: TEN })).body.faults[0].path).toBe('instrumentId');

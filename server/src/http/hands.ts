@@ -1,5 +1,5 @@
 import { newHandSchema } from '@fulcrant/core/api';
-import type { Instrument } from '@fulcrant/core/instruments';
+import { type Instrument, reaches, sayReach } from '@fulcrant/core/instruments';
 import { handCard } from '@fulcrant/core/judgement';
 import { handCardsOf, keepHandCard } from '../store/hands.ts';
 import { M } from './messages.ts';
@@ -37,6 +37,8 @@ export const hands: Route[] = [
         throw new Problem(400, M.handCardHasFaults, [
           { path: 'instrumentId', message: M.handCardRealGaugeOnly },
         ]);
+      if (!body.values.every((v) => reaches(gauge, v)))
+        throw new Problem(400, M.handCardHasFaults, [{ path: 'values', message: sayReach(gauge) }]);
       const told = handCard(body.values, gauge.step);
       if (!told.ok)
         throw new Problem(400, M.handCardHasFaults, [{ path: 'values', message: M.handCardReadingStrays }]);

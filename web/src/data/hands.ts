@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
 import { useHouseRules } from './job.ts';
 import { useSession } from './session.tsx';
+import { today } from './today.ts';
 
 /** Hand cards of everybody here; the device keeps its copy for when there is no network. */
 export const useHandCards = ({ enabled = true } = {}) =>
@@ -14,8 +15,6 @@ export const useHandCards = ({ enabled = true } = {}) =>
     queryFn: async () => (await readThrough<{ cards: HandCardKept[] }>('/api/hands')).cards,
     staleTime: 60_000,
   });
-
-const today = () => new Date().toISOString().slice(0, 10);
 
 /** The card of whoever is signed in that counts for a gauge today; and the day it is due again. */
 export function useOwnHand(): (gauge: Instrument) => { card: HandCardKept; dueOn: string } | null {
@@ -35,8 +34,8 @@ export function inOwnHand(gauge: Instrument, own: ReturnType<typeof useOwnHand>)
   return kept ? { ...gauge, hand: { scatter: kept.card.scatter, free: kept.card.free } } : gauge;
 }
 
-/** Does a gauge of this kind show whose hand holds it? */
-export const isByHand = (gauge: Instrument): boolean => gaugeKind(gauge.kind).byHand === true;
+/** Is there a repeat check for this kind of gauge: does what it shows depend on who reads it? */
+export const dependsOnReader = (gauge: Instrument): boolean => gaugeKind(gauge.kind).byHand === true;
 
 /**
  * Hand in ten readings.

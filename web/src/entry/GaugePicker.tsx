@@ -1,8 +1,8 @@
 import type { Instrument } from '@fulcrant/core/instruments';
+import { today } from '../data/today.ts';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
-const today = () => new Date().toISOString().slice(0, 10);
 export const isOverdue = (g: Instrument): boolean => g.calibrationDue < today();
 
 /** Which gauge is in hand, and whether it is out of date. The device's own list: it works with gloves and with keys. */

@@ -1,6 +1,6 @@
 import { type JobState, type StepDefinition, type StepReport, standing } from '@fulcrant/core/job';
 import { Link } from 'react-router';
-import { isByHand, useOwnHand } from '../data/hands.ts';
+import { dependsOnReader, useOwnHand } from '../data/hands.ts';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
@@ -19,7 +19,7 @@ export function HandOffer({
   const say = useSay();
   const own = useOwnHand();
   const last = standing(state, step.id, step.again ? state.attempt : 'any').findLast((r) =>
-    isByHand(r.instrument),
+    dependsOnReader(r.instrument),
   )?.instrument;
   if (!last || last.hand || last.standIn || own(last)) return null;
   if (!report.findings.some((f) => f.verdict === 'too-close')) return null;

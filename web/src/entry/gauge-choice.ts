@@ -1,5 +1,4 @@
-import type { Instrument } from '@fulcrant/core/instruments';
-import { reaches as reachesValue } from '@fulcrant/core/job';
+import { type Instrument, reaches as reachesValue } from '@fulcrant/core/instruments';
 import { useMemo, useState } from 'react';
 import { portFor, useFeedSource } from '../data/feed.ts';
 import { useOwnHand } from '../data/hands.ts';

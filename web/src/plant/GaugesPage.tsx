@@ -8,7 +8,7 @@ import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
 import { sendCertificate, useCertificates } from '../data/certificates.ts';
-import { inOwnHand, isByHand, useOwnHand } from '../data/hands.ts';
+import { dependsOnReader, inOwnHand, useOwnHand } from '../data/hands.ts';
 import { useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
@@ -104,7 +104,7 @@ export function GaugesPage() {
                         unit,
                       )}
                     />
-                    {isByHand(g) && !g.standIn && person && records(person.role) && (
+                    {dependsOnReader(g) && !g.standIn && person && records(person.role) && (
                       <Link
                         className="flex min-h-8 items-center text-sm text-steel underline underline-offset-4"
                         to={`/hands/new?gauge=${encodeURIComponent(g.id)}`}

@@ -1,5 +1,5 @@
 import type { Instrument } from '@fulcrant/core/instruments';
-import { quantityOf } from '@fulcrant/core/instruments';
+import { quantityOf, reaches, sayReach } from '@fulcrant/core/instruments';
 import { CARD_READINGS, handCard } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
@@ -7,8 +7,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useId, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { type Faults, faultsOf } from '../data/asked.ts';
-import { isByHand, sendHandCard, useOwnHand } from '../data/hands.ts';
+import { dependsOnReader, sendHandCard, useOwnHand } from '../data/hands.ts';
 import { useInstruments } from '../data/job.ts';
+import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { M as E } from '../entry/messages.ts';
 import { Button, Fault } from '../ui/controls.tsx';
@@ -18,11 +19,11 @@ import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { sayIn, sayStep } from './gauge-said.ts';
 import { M } from './messages.ts';
 
-/** Readings of a card under way outlive a reload; they are nobody's record yet. */
-const keyOf = (gauge: string) => `fulcrant.hand.${gauge}`;
-function begun(gauge: string): number[] {
+/** Readings of a check under way outlive a reload; each person's are their own, on a tablet that several use too. */
+const keyOf = (person: string, gauge: string) => `fulcrant.hand.${person}.${gauge}`;
+function begun(key: string): number[] {
   try {
-    const kept: unknown = JSON.parse(sessionStorage.getItem(keyOf(gauge)) ?? '[]');
+    const kept: unknown = JSON.parse(sessionStorage.getItem(key) ?? '[]');
     return Array.isArray(kept) ? kept.filter((v): v is number => typeof v === 'number') : [];
   } catch {
     return [];
@@ -36,9 +37,11 @@ function begun(gauge: string): number[] {
 export function HandCardPage() {
   const say = useSay();
   const [asked, setAsked] = useSearchParams();
-  const gauges = (useInstruments().data?.instruments ?? []).filter((g) => !g.standIn && isByHand(g));
+  const gauges = (useInstruments().data?.instruments ?? []).filter((g) => !g.standIn && dependsOnReader(g));
   const gauge = gauges.find((g) => g.id === asked.get('gauge')) ?? null;
   const back = asked.get('back');
+  const { person } = useSession();
+  const kept = gauge && person && keyOf(person.id, gauge.id);
   const way = back?.startsWith('/jobs/') ? ([[back, M.backToYourJob]] as const) : [];
   return (
     <Page title={say(M.handCard)} ways={[...way, ['/gauges', M.gauges]]} corner={<Corner />}>
@@ -58,18 +61,21 @@ export function HandCardPage() {
           ))}
         </select>
       </label>
-      {gauge && <Ten key={gauge.id} gauge={gauge} back={back?.startsWith('/jobs/') ? back : '/gauges'} />}
+      {gauge && kept && (
+        <Ten key={kept} kept={kept} gauge={gauge} back={back?.startsWith('/jobs/') ? back : '/gauges'} />
+      )}
     </Page>
   );
 }
 
-function Ten({ gauge, back }: { gauge: Instrument; back: string }) {
+/** @param kept where the readings are kept until the tenth */
+function Ten({ gauge, back, kept }: { gauge: Instrument; back: string; kept: string }) {
   const say = useSay();
   const { unit } = useSettings();
   const go = useNavigate();
   const client = useQueryClient();
   const own = useOwnHand()(gauge);
-  const [values, setValues] = useState(() => begun(gauge.id));
+  const [values, setValues] = useState(() => begun(kept));
   const [text, setText] = useState('');
   const [watched, setWatched] = useState('');
   const [faults, setFaults] = useState<Faults>({});
@@ -82,12 +88,13 @@ function Ten({ gauge, back }: { gauge: Instrument; back: string }) {
   useLayoutEffect(() => field.current?.focus(), [count]);
   const keep = (next: number[]) => {
     setValues(next);
-    sessionStorage.setItem(keyOf(gauge.id), JSON.stringify(next));
+    sessionStorage.setItem(kept, JSON.stringify(next));
   };
   const store = (e: FormEvent) => {
     e.preventDefault();
     const read = quantity.read(text, unit);
     if (!read.ok) return setFaults({ value: read.message });
+    if (!reaches(gauge, read.value)) return setFaults({ value: sayReach(gauge) });
     setFaults({});
     setText('');
     keep([...values, read.value]);
@@ -96,7 +103,7 @@ function Ten({ gauge, back }: { gauge: Instrument; back: string }) {
     e.preventDefault();
     try {
       await sendHandCard(gauge.id, values, watched);
-      sessionStorage.removeItem(keyOf(gauge.id));
+      sessionStorage.removeItem(kept);
       await client.invalidateQueries({ queryKey: ['hands'] });
       await go(back);
     } catch (error) {
@@ -169,7 +176,18 @@ function Ten({ gauge, back }: { gauge: Instrument; back: string }) {
                 <Words of={faults.value} />
               </Fault>
             ) : (
-              count > 0 && <p className="m-0 text-muted">{say(M.turnOrTakeOffBetween({ count }))}</p>
+              count > 0 && (
+                <p className="m-0 text-muted">
+                  {say(M.turnOrTakeOffBetween({ count }))}{' '}
+                  <button
+                    type="button"
+                    onClick={() => keep(values.slice(0, -1))}
+                    className="min-h-12 border-0 bg-transparent px-1 text-steel underline underline-offset-4"
+                  >
+                    {say(M.lastOneMistyped)}
+                  </button>
+                </p>
+              )
             )}
           </div>
           <Keypad

@@ -59,7 +59,30 @@ describe('the repeat check', () => {
     await until(() => the('[data-ten="1"]'));
     expect(page()).not.toContain('90.37');
     unmount?.();
-    expect(JSON.parse(sessionStorage.getItem('fulcrant.hand.mic') ?? '[]')).toEqual([90.37]);
+    expect(JSON.parse(sessionStorage.getItem('fulcrant.hand.asta.mic') ?? '[]')).toEqual([90.37]);
+    sessionStorage.clear();
+  });
+
+  it('what another began on this tablet is not counted; one mistyped is taken back unseen; out of range is said', async () => {
+    sessionStorage.setItem('fulcrant.hand.imke.mic', JSON.stringify([90.1, 90.2]));
+    await openPage('/hands/new?gauge=mic', server());
+    const type = (value: string) => {
+      fireEvent.change(the('[data-ten] form input'), { target: { value } });
+      fireEvent.submit(the('[data-ten] form'));
+    };
+    await until(() => the('[data-ten="0"] form input'));
+    type('9.00');
+    await until(() => /does not reach there/.test(page()));
+    expect(the<HTMLInputElement>('[data-ten="0"] form input').value).toBe('9.00');
+    type('90.00');
+    await until(() => the('[data-ten="1"]'));
+    type('90.10');
+    await until(() => the('[data-ten="2"]'));
+    await press('Take the last one back');
+    await until(() => the('[data-ten="1"]'));
+    expect(page()).not.toContain('90.10');
+    expect(JSON.parse(sessionStorage.getItem('fulcrant.hand.asta.mic') ?? '[]')).toEqual([90]);
+    expect(JSON.parse(sessionStorage.getItem('fulcrant.hand.imke.mic') ?? '[]')).toEqual([90.1, 90.2]);
     sessionStorage.clear();
   });
 

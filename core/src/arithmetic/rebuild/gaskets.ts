@@ -15,7 +15,7 @@ export type CompressionPair = { looseMm: number; torquedMm: number };
 export type CompressionValues = {
   /** Share of its thickness a stack loses under torque. */
   fraction: number;
-  /** Half of what it may be off by in 95 of 100. */
+  /** Standard uncertainty: 95 in 100 lie within twice of it. */
   uncertainty: number;
 };
 

@@ -1,39 +1,18 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
-import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
-import { seesWith, usualStep } from '../../judgement/seeing.ts';
+import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
-import { COVERAGE, type Decision, type DecisionRule, decide } from '../../metrology/decision.ts';
-import { boundedBy, type Hand, readingUncertainty } from '../../metrology/hand.ts';
-import { fitLine } from '../../metrology/line.ts';
+import { COVERAGE, decide } from '../../metrology/decision.ts';
+import { boundedBy, readingUncertainty } from '../../metrology/hand.ts';
 import { saySettle, settle } from '../../metrology/settle.ts';
-import { inQuadrature, mean } from '../../metrology/uncertainty.ts';
+import { mean } from '../../metrology/uncertainty.ts';
 import { len, num } from '../../quantities/say.ts';
-import { type GroovePlace, groove } from './groove.ts';
+import { judgeForm, judgeOvality, judgeTaper } from './diameter-form.ts';
+import { at, type Context, type DiameterSurveyInput, higher, lower, type Spot } from './diameter-spots.ts';
+import { groove } from './groove.ts';
 import { M } from './messages.ts';
-import { formLimitMm as formLimitOf, type SeatLimits, type SeatQuestion, seatLimits } from './seat-limits.ts';
+import { formLimitMm as formLimitOf, type SeatLimits, seatLimits } from './seat-limits.ts';
 import { finestGrade, type SizeLimits, tidy } from './tolerance.ts';
-
-export type DiameterSurveyInput = SeatQuestion & {
-  /** Distance of each station along the seat from the first, mm. */
-  stationsMm: number[];
-  anglesDeg: number[];
-  /** diametersMm[station][angle]; null where not yet taken. */
-  diametersMm: Array<Array<number | null>>;
-  /** Graduation of the micrometer. */
-  resolutionMm: number;
-  /** What is known of the hand that read it. */
-  hand?: Hand | undefined;
-  /** Standard uncertainty of each place where it was read more than once; the micrometer's own elsewhere. */
-  uncertaintiesMm?: Array<Array<number | null>> | undefined;
-  /** How often each place was read; once where nothing is said. */
-  countsRead?: Array<Array<number>> | undefined;
-  rule?: DecisionRule | undefined;
-  /** A worn groove: diameters beside it and in it, and what will lie over it. */
-  grooveBesideMm?: number | undefined;
-  grooveInsideMm?: number | undefined;
-  grooveUnder?: GroovePlace | undefined;
-};
 
 export type DiameterSurveyValues = {
   lowerMm: number;
@@ -52,22 +31,6 @@ export type DiameterSurveyValues = {
   expandedMm: number;
   taken: number;
   wanted: number;
-};
-
-/** One place that was read. */
-type Spot = { station: number; angleDeg: number; mm: number; u: number; count: number };
-
-const lower = (a: Spot, b: Spot) => (b.mm < a.mm ? b : a);
-const higher = (a: Spot, b: Spot) => (b.mm > a.mm ? b : a);
-const at = (s: Spot) => M.station2({ station: s.station + 1, angle: s.angleDeg });
-
-type Context = {
-  input: DiameterSurveyInput;
-  spots: Spot[];
-  rows: Spot[][];
-  formLimitMm: number;
-  findings: Finding[];
-  working: WorkingLine[];
 };
 
 /**
@@ -236,165 +199,17 @@ function judgeEnd(context: Context, seat: SeatLimits, spot: Spot, end: End): Fin
   };
 }
 
-/**
- * The step with which a form is seen that the gauge in hand leaves open: inside its limit as read, or narrower than the gauge could
- * ever show. It goes on with a caution then, and says which gauge would tell. Null where the gauge in hand can settle it.
- */
-function formLeftOpen(
-  { input, formLimitMm }: Pick<Context, 'input' | 'formLimitMm'>,
-  d: Pick<Decision, 'verdict' | 'marginMm'>,
-): number | null {
-  if (d.verdict !== 'too-close') return null;
-  const by = { stepMm: input.resolutionMm, places: 2 as const, rule: input.rule };
-  const unseen = seesWith(formLimitMm, by);
-  if (unseen !== null || d.marginMm < 0) return unseen;
-  return usualStep(settle({ ...by, marginMm: d.marginMm, count: 1, hand: input.hand }).stepMm);
-}
-
-/** Out-of-round of one station: largest less smallest diameter there. */
-function judgeOvality(context: Context, row: Spot[], s: number): number | null {
-  if (row.length < 2) return null;
-  const { input, formLimitMm, findings, working } = context;
-  const [max, min] = [row.reduce(higher), row.reduce(lower)];
-  const oval = tidy(max.mm - min.mm);
-  const d = decide(oval, inQuadrature(max.u, min.u), { upper: formLimitMm }, input.rule);
-  const finer = formLeftOpen(context, d);
-  working.push({
-    what: M.outRoundStation({ s: s + 1 }),
-    sum: expr`${num(max.mm)} − ${num(min.mm)} = ${len(oval)}`,
-  });
-  // Within the limit as read: what the gauge leaves open is said once, of the whole form.
-  if (d.verdict === 'reject' || (d.verdict === 'too-close' && d.marginMm < 0))
-    findings.push({
-      code: `shaft.ovality.${s + 1}`,
-      verdict: finer ? 'caution' : d.verdict,
-      reason: M.stationOutRound({
-        s: s + 1,
-        oval: len(oval),
-        verdict: d.verdict === 'reject' ? 'overFormLimit' : 'withinDoubtFormLimit',
-      }),
-      params: { s, oval, verdict: Boolean(d.verdict === 'reject') },
-      limit: M.iT52({ formLimit: len(formLimitMm) }),
-      source: 'iso-286',
-      remedy:
-        d.verdict === 'reject'
-          ? M.dressHighSidesMeasureAgain
-          : finer
-            ? M.formNotSeenByGauge({ step: len(finer, 4) })
-            : saySettle(
-                settle({
-                  marginMm: d.marginMm,
-                  stepMm: input.resolutionMm,
-                  count: Math.min(max.count, min.count),
-                  hand: input.hand,
-                  places: 2,
-                  rule: input.rule,
-                }),
-                M.atAnd({ at: at(max), angle: min.angleDeg }),
-              ),
-      acceptable: true,
-    });
-  return oval;
-}
-
-function judgeTaper(
-  { input, formLimitMm, findings, working }: Context,
-  stationMeansMm: Array<number | null>,
-  u: number,
-): { taperMmPer100: number | null; taperOverSeatMm: number | null } {
-  const trend = stationMeansMm.flatMap((y, s) => (y === null ? [] : [{ x: input.stationsMm[s] ?? 0, y }]));
-  const line = fitLine(trend, u / Math.sqrt(Math.max(1, input.anglesDeg.length)));
-  if (!line) return { taperMmPer100: null, taperOverSeatMm: null };
-  const seat = Math.max(...input.stationsMm) - Math.min(...input.stationsMm);
-  const taperOverSeatMm = tidy(line.slope * seat);
-  const taperMmPer100 = tidy(line.slope * 100);
-  working.push({
-    what: M.taper,
-    sum: M.perOverSeat({
-      taperMmPer100: num(taperMmPer100),
-      value: len(100, 0),
-      seat: len(seat, 0),
-      taperOverSeat: len(taperOverSeatMm),
-    }),
-  });
-  const d = decide(
-    Math.abs(taperOverSeatMm),
-    line.slopeUncertainty * seat,
-    { upper: formLimitMm },
-    input.rule,
-  );
-  const finer = formLeftOpen({ input, formLimitMm }, d);
-  const inside = d.verdict === 'too-close' && d.marginMm >= 0;
-  findings.push({
-    code: 'shaft.taper',
-    // Inside as read: what the gauge leaves open is said once, of the whole form.
-    verdict: inside ? 'accept' : finer ? 'caution' : d.verdict,
-    reason: M.seatFromFirstStationLast({
-      taperOverSeat: taperOverSeatMm >= 0 ? 'grows' : 'shrinks',
-      taperOverSeat2: len(Math.abs(taperOverSeatMm)),
-      verdict:
-        d.verdict === 'accept' || inside
-          ? 'none'
-          : d.verdict === 'reject'
-            ? 'overFormLimit'
-            : 'withinDoubtFormLimit',
-    }),
-    params: {
-      taperOverSeatMm: Boolean(taperOverSeatMm >= 0),
-      taperOverSeatMm2: Math.abs(taperOverSeatMm),
-      verdict: d.verdict === 'accept' || inside ? null : Boolean(d.verdict === 'reject'),
-    },
-    limit: M.iT52({ formLimit: len(formLimitMm) }),
-    source: 'iso-286',
-    ...(d.verdict === 'accept' || inside
-      ? {}
-      : {
-          remedy: finer ? M.formNotSeenByGauge({ step: len(finer, 4) }) : M.checkWholeSeatStraightedgeMarking,
-        }),
-    acceptable: true,
-  });
-  return { taperMmPer100, taperOverSeatMm };
-}
-
-function judgeForm(
-  { input, formLimitMm, findings, working }: Context,
-  largest: Spot,
-  smallest: Spot,
-): number {
-  const formMm = tidy(largest.mm - smallest.mm);
-  const d = decide(formMm, inQuadrature(largest.u, smallest.u), { upper: formLimitMm }, input.rule);
-  const finer = formLeftOpen({ input, formLimitMm }, d);
-  const grade = finestGrade(input.nominalMm, formMm);
-  working.push({
-    what: M.form,
-    sum: expr`${num(largest.mm)} − ${num(smallest.mm)} = ${len(formMm)}, ${grade === null ? M.widerThanIT12 : M.keeps({ grade })}`,
-  });
-  findings.push({
-    code: 'shaft.form',
-    verdict: finer ? 'caution' : d.verdict,
-    reason: M.allDiametersLieWithinEach({
-      form: len(formMm),
-      verdict:
-        d.verdict === 'accept' ? 'text' : d.verdict === 'reject' ? 'whatGoesWillNotBear' : 'withinDoubtLimit',
-    }),
-    params: { formMm, verdict: d.verdict === 'accept' ? null : Boolean(d.verdict === 'reject') },
-    limit: M.iT52({ formLimit: len(formLimitMm) }),
-    source: 'iso-286',
-    ...(d.verdict === 'accept'
-      ? {}
-      : { remedy: finer ? M.formNotSeenByGauge({ step: len(finer, 4) }) : M.dressMeasureAgainLocalBruise }),
-    acceptable: true,
-  });
-  return formMm;
-}
-
 function judgeGroove({ input, findings, working }: Context): number | null {
   if (input.grooveBesideMm === undefined || input.grooveInsideMm === undefined) return null;
   const g = groove({
     besideMm: input.grooveBesideMm,
     insideMm: input.grooveInsideMm,
     under: input.grooveUnder ?? 'moving-o-ring',
-    resolutionMm: input.resolutionMm,
+    // Each of the two is read once: what the places share of one reader counts, not how often they were read.
+    ...(input.grooveGauge ?? {
+      resolutionMm: input.resolutionMm,
+      hand: { ...input.hand, count: 1, scattered: false },
+    }),
   });
   findings.push(g.finding);
   working.push(g.working);

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { verdictOf } from '../../judgement/result.ts';
-import { type DiameterSurveyInput, diameterSurvey } from './diameter-survey.ts';
+import { quietHand } from '../../testing/test-stand.ts';
+import type { DiameterSurveyInput } from './diameter-spots.ts';
+import { diameterSurvey } from './diameter-survey.ts';
 import { IT_MICROMETRES, itByFormula, RANGE_TOP_MM } from './iso286-table.ts';
 import { finestGrade, inchCommercialLimits, iso286Limits, itMm, parseDesignation } from './tolerance.ts';
 
@@ -93,6 +95,15 @@ describe('diameter survey', () => {
     [89.973, 89.971, 89.975],
     [89.972, 89.97, 89.974],
   ];
+
+  it('a worn groove is judged as closely as its reader reads, and as loosely as what it was measured with', () => {
+    const worn = (more: Partial<DiameterSurveyInput>) =>
+      finding(survey(good, { grooveBesideMm: 90, grooveInsideMm: 89.96, ...more }), 'shaft.groove')?.verdict;
+    const known = { resolutionMm: 0.01, hand: quietHand(0.01) };
+    // 0.02 deep, 0.015 over what a fingernail feels: seen by a hundredth in known hands, and not by a caliper.
+    expect(worn(known)).toBe('reject');
+    expect(worn({ ...known, grooveGauge: { resolutionMm: 0.05, hand: quietHand(0.05) } })).toBe('too-close');
+  });
 
   it('a good seat is accepted, each finding with its limit and source', () => {
     const r = survey(good);

@@ -20,7 +20,6 @@ export const en = {
   devicesClockSaidStored:
     'the device’s clock was {span} {aheadS, select, ahead {ahead} behind {behind} other {}} and said {when}; stored {when2}',
   doesNotApply: 'Does not apply',
-  doesNotReachThereReads: '{name} does not reach there: it reads {instrument}.',
   findingDoesNotStandWay: 'That finding does not stand in the way.',
   findingHasChangedSinceRead: 'That finding has changed since it was read. Read it again, then decide.',
   first: 'First: {ask}',
@@ -143,8 +142,6 @@ export const en = {
   timeEventWrittenLike2026: 'The time of an event is written like 2026-01-31T06:30:00Z.',
   timeHasNotComeYet: 'That time has not come yet.',
   timeReadWrittenLike2026: 'The time it was read is written like 2026-01-31T06:30:00Z.',
-  to: '{low} to {high}',
-  to2: '{kind} to {kind2}',
   whatGivenDoesNotGo: 'what is given does not go together.',
   whatStandsHereDoesNot: 'what stands here does not go together.',
   whatStandsStepDoesNot: 'What stands at this step does not go together.',

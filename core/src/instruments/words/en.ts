@@ -4,6 +4,7 @@ export const en = {
   beltTensionMeter: 'belt tension meter',
   caliperDepthGauge: 'caliper or depth gauge',
   dialIndicator: 'dial indicator',
+  doesNotReach: '{name} does not reach there: it reads {low} to {high}.',
   dropCounter: 'drop counter',
   dropsMinute: 'drops a minute',
   feeler: 'feeler',

@@ -41,7 +41,7 @@ export const en = {
   oneSided: ', one-sided',
   over: '{what} is {value}, {margin} over: {means}',
   reachesOverLimitTooClose: '{said} reaches over the limit: too close to call.',
-  fewAnglesTellNoSwing: '{angles} angles cannot tell it: twice a turn hides between them.',
+  fewAnglesTellNoSwing: '{angles} angles are too few: an oval shaft can hide between them.',
   readSwingOrAngles: 'Turn it right round and read the whole swing once, or read {angles} angles.',
   repeatUseFinerInstrument: 'Repeat it, or use a finer instrument.',
   scattersShare: 'scatter’s share',

@@ -54,10 +54,13 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
     const c = conditionOf(setup);
     const grid = surveyGrid(setup);
     const read = standing(facts, step.id, 'any');
-    const gauge = inHand(read, 0.01, { alike: true });
     const cells = grid.stationsMm.map((_, s) =>
       grid.anglesDeg.map((a) => repeatsAt(facts, step, keyOf(s, a))),
     );
+    const gauge = inHand(cells.flat(2), 0.01, { alike: true });
+    const grooveAt = (where: string) => readingAt(facts, step.id, `groove/${where}`, 'any');
+    const [beside, inside] = [grooveAt('beside'), grooveAt('inside')];
+    const grooved = [beside, inside].filter((r) => r !== undefined);
     const at = placesInHand(cells.flat(), { alike: true });
     const wide = grid.anglesDeg.length;
     const placed = cells.map((_, i) => at.slice(i * wide, (i + 1) * wide));
@@ -76,9 +79,12 @@ export const diameters = stepKind<ShaftSetup, ShaftValues>('diameters', {
       makerLowerMm: setup.maker.shaftLowerMm,
       makerUpperMm: setup.maker.shaftUpperMm,
       rule: decisionOf(setup),
-      grooveBesideMm: readingAt(facts, step.id, 'groove/beside', 'any')?.value,
-      grooveInsideMm: readingAt(facts, step.id, 'groove/inside', 'any')?.value,
+      grooveBesideMm: beside?.value,
+      grooveInsideMm: inside?.value,
       grooveUnder: c.grooveUnder,
+      ...(grooved.some((r) => r.instrument.step > gauge.resolutionMm)
+        ? { grooveGauge: inHand(grooved, 0.01) }
+        : {}),
     });
     const nextKey = grid.stationsMm
       .flatMap((_, s) => grid.anglesDeg.map((a) => keyOf(s, a)))

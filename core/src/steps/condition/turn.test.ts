@@ -122,3 +122,30 @@ it('stations lie evenly along the seat, a twentieth in from its ends; one alone 
   expect(at(2)).toEqual([10, 190]);
   expect(at(3)).toEqual([10, 100, 190]);
 });
+
+describe('a swing over a whole turn', () => {
+  const swung = () => surveyor({}, { measures: ['runout'], runoutStations: 1, turnBy: 'swing' }).safe();
+  const offered = (h: ReturnType<typeof swung>) => step(h, 'runout').report?.choices?.map((c) => c.key);
+
+  it('once more is offered at the first number free: a swing withdrawn is read again, and nothing offered is refused', () => {
+    const h = swung();
+    expect(next(h)).toBe('s1/swing');
+    h.read('runout', 's1/swing', 0.02, 'dial').read('runout', 's1/swing/2', 0.021, 'dial');
+    expect(offered(h)).toContain('s1/swing/3');
+    const first = h.state.readings.find((r) => r.place === 's1/swing');
+    h.do('reading.withdrawn', { reading: first?.id ?? '', reason: 'needle touched' });
+    expect(valuesOf<RunoutStepValues>(h, 'runout').stations[0]?.values.tirMm).toBe(0.021);
+    expect(offered(h)).toContain('s1/swing');
+    expect(takes(h, 's1/swing', 0.02)).toBe(true);
+    expect(offered(h)).toContain('s1/swing/3');
+    expect(takes(h, 's1/swing/3', 0.02)).toBe(true);
+  });
+
+  it('is asked for again where the only one was withdrawn', () => {
+    const h = swung();
+    h.read('runout', 's1/swing', 0.02, 'dial');
+    expect(next(h)).toBeNull();
+    h.do('reading.withdrawn', { reading: h.state.readings.at(-1)?.id ?? '', reason: 'wrong shaft' });
+    expect(next(h)).toBe('s1/swing');
+  });
+});

@@ -41,6 +41,9 @@ const swingTimes = (key: string, prefix: string): number | null => {
   return m ? Number(m[1] ?? 1) : null;
 };
 
+const swingKey = ({ prefix }: TurnLook, times: number): string =>
+  `${prefix}swing${times > 1 ? `/${times}` : ''}`;
+
 /** The readings of a turn that stand; `prefix` names it among the step's places. */
 export function turnOf(facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>, prefix: string): Turn {
   const stood = standing(facts, step.id, 'any');
@@ -133,12 +136,12 @@ function swingPlace(
   look: TurnLook,
   times: number,
 ): Place | Text {
-  const keyAt = (n: number) => `${look.prefix}swing${n > 1 ? `/${n}` : ''}`;
   const label = M.swingWholeTurn({ label: look.label, times: times > 1 ? M.reading({ times }) : '' });
-  if (times > 1 && !readingAt(facts, step.id, keyAt(times - 1), 'any')) return M.swingNotReadYet;
-  if (readingAt(facts, step.id, keyAt(times), 'any')) return M.alreadyHasReadingWithdrawReason({ label });
+  if (times > 1 && !readingAt(facts, step.id, swingKey(look, times - 1), 'any')) return M.swingNotReadYet;
+  if (readingAt(facts, step.id, swingKey(look, times), 'any'))
+    return M.alreadyHasReadingWithdrawReason({ label });
   return {
-    key: keyAt(times),
+    key: swingKey(look, times),
     label,
     quantity: 'dial',
     low: 0,
@@ -173,14 +176,15 @@ export function nextInTurn(turn: Turn, look: TurnLook): string | null {
 
 /** Reading again at the highest and the lowest angle of a turn: where a verdict too close to call is settled. */
 export function againInTurn(turn: Turn, look: TurnLook): PlaceChoice[] {
-  const swung = turn.taken.filter((r) => swingTimes(r.place, look.prefix) !== null).length;
+  const swung = new Set(turn.taken.flatMap((r) => swingTimes(r.place, look.prefix) ?? []));
+  // A swing withdrawn leaves its number free: that one is read first.
+  let times = 1;
+  while (swung.has(times)) times++;
   const swing =
-    swung > 0 && swung < SWINGS_MOST
-      ? [{ key: `${look.prefix}swing/${swung + 1}`, label: M.swingAgain }]
-      : [];
+    swung.size > 0 && times <= SWINGS_MOST ? [{ key: swingKey(look, times), label: M.swingAgain }] : [];
   const grouped = byAngle(turn.readings);
   if (grouped.length === 0)
-    return swung > 0 ? [...swing, { key: `${look.prefix}0`, label: M.angleByAngle }] : [];
+    return swung.size > 0 ? [...swing, { key: `${look.prefix}0`, label: M.angleByAngle }] : [];
   if (grouped.length < 2) return swing;
   const high = grouped.reduce((a, b) => (b.valueMm > a.valueMm ? b : a));
   const low = grouped.reduce((a, b) => (b.valueMm < a.valueMm ? b : a));

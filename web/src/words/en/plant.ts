@@ -9,6 +9,7 @@ export const en = {
     'Read one solid piece ten times with the real gauge. Between readings turn the piece or take the gauge off. Readings stay hidden until the tenth.',
   handScattersBy:
     'You repeat within {scatter} ({steps} steps, standard deviation). In 95 of 100 it is between {low} and {high}.',
+  lastOneMistyped: 'Take the last one back',
   keepHandCard: 'Save the check',
   noConnectionHandKeptHere: 'No connection to the server. The ten stay here: save them later.',
   oneOfTenStrays:
