@@ -9,8 +9,9 @@ import { isText, listOf } from '../message/message.ts';
 import { saidBy } from '../quantities/message-error.ts';
 import { canLack, comesBefore, isSettled } from './answers.ts';
 import { records, roleSaid } from './author.ts';
+import { belowSite } from './below-site.ts';
 import type { JobEvent, JobEventOf } from './events.ts';
-import { answered, standing } from './facts.ts';
+import { acceptanceOf, answered, standing } from './facts.ts';
 import { unsaidHere } from './here.ts';
 import { mayLack } from './lacking.ts';
 import { M } from './messages.ts';
@@ -130,7 +131,8 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
       return (
         refuseSignature(e) ??
         (e.data.running ? refuseRunning(state) : refuseStep(state, signingStep(state.setup))) ??
-        refuseUnseen(state)
+        refuseUnseen(state) ??
+        refuseShallow(state)
       );
   }
 }
@@ -352,6 +354,12 @@ function refuseUnseen(state: JobState): Refusal {
     ),
   );
   return waits ? listOf([waits.reason, ...(waits.remedy ? [waits.remedy] : [])], ' ') : null;
+}
+
+/** The signature waits where the job is checked less deep than its site asks, and no lead hand has accepted that. */
+function refuseShallow(state: JobState): Refusal {
+  const below = belowSite(state).find((f) => !acceptanceOf(state, signingStep(state.setup), f));
+  return below ? listOf([below.reason, ...(below.remedy ? [below.remedy] : [])], ' ') : null;
 }
 
 /** Something a lead hand may be asked to accept. */

@@ -10,6 +10,7 @@ import { FOLLOWS_RUNNING } from './running.ts';
 import { type Judging, planned, setupChanged } from './setup-change.ts';
 import type { Answer, Facts, Stamp, StepReport } from './state.ts';
 import type { GateItem } from './step.ts';
+import { loosened, redone } from './step.ts';
 import { actOn, procedureFor, signsAt } from './trades.ts';
 
 const stamp = (e: JobEvent): Stamp => ({ ...timeOf(e), author: e.author });
@@ -134,7 +135,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
         },
         f,
         {
-          of: [e.data.step],
+          of: e.data.done ? [e.data.step, redone(e.data.step)] : [e.data.step],
           because: e.data.done ? M.measuredAgain({ done: e.data.done }) : M.readAgainNothingDone,
           stamp: s,
           judging,
@@ -189,7 +190,7 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
           passes: f.passes.filter((p) => p.step !== step),
         },
         f,
-        { of: [step], because: M.loosened({ reason: e.data.reason }), stamp: s, judging },
+        { of: [step, loosened(step)], because: M.loosened({ reason: e.data.reason }), stamp: s, judging },
       );
     }
     case 'step.passed':

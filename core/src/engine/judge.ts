@@ -1,6 +1,7 @@
 import type { Finding } from '../judgement/result.ts';
 import { verdictOf } from '../judgement/result.ts';
 import { saidBy } from '../quantities/message-error.ts';
+import { belowSite } from './below-site.ts';
 import type { JobEvent } from './events.ts';
 import { acceptanceOf, answerTo, inRound, passOf } from './facts.ts';
 import { lay, opened } from './fold.ts';
@@ -108,10 +109,14 @@ function withUnseen(
   before: readonly (StepReport | null)[],
   report: StepReport,
 ): StepReport {
-  if (facts.setupChanges.length === 0 || !(step.starts || step.kind.signs) || facts.signed) return report;
+  if (!(step.starts || step.kind.signs) || facts.signed) return report;
+  const shallow = step.kind.signs ? belowSite(facts) : [];
+  if (facts.setupChanges.length === 0)
+    return shallow.length === 0 ? report : { ...report, findings: [...shallow, ...report.findings] };
   const unseen = unseenSoFar(facts, before);
+  if (step.kind.signs)
+    return { ...report, findings: [...shallow, ...unseenAtSignature(unseen), ...report.findings] };
   if (unseen.length === 0) return report;
-  if (step.kind.signs) return { ...report, findings: [...unseenAtSignature(unseen), ...report.findings] };
   const also = liftedQuestions(unseen);
   const findings = also.flatMap((item): Finding[] => {
     const answer = answerTo(facts, step.id, item.id, 'any');

@@ -3,6 +3,10 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('engine', en, {
+  lessDeepThanSite: {
+    depth: ['essential', 'standard', 'thorough'],
+    ruled: ['essential', 'standard', 'thorough'],
+  },
   signedLastStep: { textKey: 'text' },
   asksTwoQuestions: { textKey: 'text', question: 'text', id: 'text' },
   hasTwoSteps: { textKey: 'text', step: 'text' },

@@ -1,4 +1,6 @@
 import type { Text } from '../message/message.ts';
+import type { Depth } from '../sources/methods.ts';
+
 /**
  * What hangs on a question. `hazard`: it keeps somebody whole, or closes for good, and is never skipped; the default. `machine`: it
  * asks of something this machine may be without, and is skipped with a reason. `choice`: what is seen is written down with it.
@@ -10,6 +12,8 @@ export type GateItem = {
   ask: Text;
   group: Text;
   kind?: QuestionKind;
+  /** The least depth of check it belongs to; essential where nothing is said. */
+  depth?: Depth;
   /** What to do about a no, where it is not only to be put right. */
   remedy?: Text;
   /** Something seen is written down with the answer. */

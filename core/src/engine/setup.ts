@@ -1,5 +1,5 @@
 import type { DecisionRule } from '../metrology/decision.ts';
-import { chosenOf, DECISION, type SiteRules } from '../sources/methods.ts';
+import { chosenOf, DECISION, type Depth, type SiteRules } from '../sources/methods.ts';
 
 /** What every job says of itself, whatever its trade; each trade's own setup says more. Lengths in mm. */
 export type Setup = {
@@ -8,6 +8,8 @@ export type Setup = {
   machine: string;
   position: string;
   partNumber?: string | undefined;
+  /** How deep it is checked. */
+  depth?: Depth | undefined;
   /** Steps a lead hand is asked to release. */
   holdBefore: string[];
   /** What was chosen where practitioners disagree, when the job was opened or since. */

@@ -1,5 +1,6 @@
 import type { Text } from '../message/message.ts';
 import type { MethodLimit } from '../sources/limits.ts';
+import type { Depth } from '../sources/methods.ts';
 import type { Act } from './act.ts';
 import type { GateItem } from './question.ts';
 import type { Setup } from './setup.ts';
@@ -114,6 +115,14 @@ export const stepKind = <S extends Setup, V extends object | null>(
   parts: Parts<S, V>,
 ): Parts<S, V> & KindFamily<S, V> => kindFamily<S, V>(name).kind(parts);
 
+/**
+ * Bolts of a step loosened by themselves, as a state other steps stand on; loosened by a question, what that question tells was seen to
+ * already.
+ */
+export const loosened = (step: string): string => `loosened:${step}`;
+/** What a step measures set anew, as a state steps before it stand on: measured again with nothing done it is not. */
+export const redone = (step: string): string => `redone:${step}`;
+
 /** A question with one right answer that a step knows: a card of a deck. */
 export type Lesson = {
   id: string;
@@ -131,6 +140,8 @@ export type StepDefinition<S extends Setup = Setup> = {
   kind: StepKind<S>;
   /** What to do, one line under the title. */
   guide: Text;
+  /** The least depth of check it belongs to; essential where nothing is said. */
+  depth?: Depth;
   /** Usual caution at this step. */
   caution?: Text;
   /** What can no longer be measured or undone once this step is begun. */
@@ -160,4 +171,9 @@ export type StepDefinition<S extends Setup = Setup> = {
   repeatWord?: Text;
 };
 
-export type Procedure<S extends Setup = Setup> = { title: Text; steps: StepDefinition<S>[] };
+export type Procedure<S extends Setup = Setup> = {
+  title: Text;
+  steps: StepDefinition<S>[];
+  /** Steps and questions that the depth of the job leaves out, by their words. */
+  leftOut?: readonly Text[];
+};

@@ -1,6 +1,7 @@
 import type { Schema } from 'yup';
 import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
+import type { Depth } from '../sources/methods.ts';
 import type { Act } from './act.ts';
 import type { KindFigure } from './figure.ts';
 import type { Hand } from './hand.ts';
@@ -50,8 +51,14 @@ export type Trade<S extends Setup = Setup> = {
   schema: Schema;
   /** A usual setup to begin from. Nothing of it is a limit. */
   usual: Partial<S>;
+  /** What a new job asks for at a depth of check: which measures, and how many places of each. */
+  usualAt?(depth: Depth): Partial<S>;
   /** What a stamp on the part says, as such stamps are read; nothing where it is none. */
   fromStamp?(stamp: string): Partial<S>;
+  /** What has to be looked at on the part before such a stamp is relied on. */
+  asksOfStamp?(stamp: string): Text[];
+  /** A setup with what follows from the rest of it, and is not asked for. */
+  completed?(setup: S): S;
   /** What the past of its position tells a new one, the newest first: a baseline, what was left. */
   fromPast?(past: readonly Past[]): Partial<S>;
   /** The order of work. */

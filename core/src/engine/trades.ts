@@ -4,8 +4,9 @@ import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
 import { textKey } from '../message/message.ts';
 import { MessageError } from '../quantities/message-error.ts';
-import { DECISION, HANDS_DUE, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
+import { DECISION, DEPTH, HANDS_DUE, type Method, type SiteRules, usualOf } from '../sources/methods.ts';
 import type { ActHere } from './act.ts';
+import { atDepth, depthOf } from './depth.ts';
 import type { FailureGuide } from './failure.ts';
 import type { FigureInput } from './figure.ts';
 import { M } from './messages.ts';
@@ -76,11 +77,11 @@ function uniquely(procedure: Procedure): Procedure {
   return procedure;
 }
 
-/** The order of work of a job: its trade's steps, with those variants and measures in it that its setup asks for. */
+/** The order of work of a job: its trade's steps as deep as it is checked, with those variants and measures in it that its setup asks for. */
 export function procedureFor(setup: Setup): Procedure {
   const known = made.get(setup);
   if (known) return known;
-  const procedure = uniquely(tradeOf(setup).procedure(setup));
+  const procedure = uniquely(atDepth(tradeOf(setup).procedure(setup), depthOf(setup)));
   made.set(setup, procedure);
   return procedure;
 }
@@ -123,7 +124,8 @@ export const signsAt = (setup: Setup, step: string): boolean => step === signing
 const gathered = <T>(of: (trade: Trade) => readonly T[]): T[] => [...new Set(allTrades().flatMap(of))];
 
 /** Every method a site chooses among: those of the trades, when a reading may be called, how long a hand card counts. */
-export const allMethods = (): Method[] => gathered((t) => t.slots.methods ?? []).concat(DECISION, HANDS_DUE);
+export const allMethods = (): Method[] =>
+  gathered((t) => t.slots.methods ?? []).concat(DEPTH, DECISION, HANDS_DUE);
 export const methodOf = (id: string): Method | undefined => allMethods().find((m) => m.id === id);
 
 /** What is usual of the methods every job keeps that measures. */

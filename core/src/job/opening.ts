@@ -1,8 +1,9 @@
 import { type Field, type FormValues, fieldsOf, formName, valueIn } from '../engine/asked.ts';
+import { DEPTH, type Depth, depthOf, isLessDeep } from '../engine/depth.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Past, Trade } from '../engine/trade.ts';
 import { tradeOf } from '../engine/trades.ts';
-import type { SiteRules } from '../sources/methods.ts';
+import { chosenOf, type SiteRules } from '../sources/methods.ts';
 import { type PartValues, withPart } from './part-card.ts';
 import { fieldsAsked, type StartSetup } from './setup-form.ts';
 
@@ -38,6 +39,8 @@ export type OpeningAsked = {
   plant?: { stockMm: readonly number[] } | undefined;
   /** What is stamped on the part, as typed; nothing where nothing is. */
   stamp?: string | undefined;
+  /** How deep it is to be checked, where that was chosen; else as the site's rule has it. */
+  depth?: Depth | undefined;
   card?: { values: PartValues; looked: boolean } | null | undefined;
 };
 
@@ -53,15 +56,32 @@ function ofPlace(setup: Setup): Array<[string, unknown]> {
   });
 }
 
+/** The site's depth, or that of the last job here where it went deeper; one of before depths were told apart says nothing. */
+function depthHere(rules: SiteRules | undefined, last: Setup | undefined): Depth {
+  const ruled = chosenOf(rules ?? {}, DEPTH);
+  return last?.depth && isLessDeep(ruled, last.depth) ? last.depth : ruled;
+}
+
+/** A setup with another laid over it; parts of it field by field. */
+function laidOver(under: StartSetup, over: StartSetup | undefined): StartSetup {
+  const both = { ...under };
+  for (const [name, value] of Object.entries(over ?? {})) {
+    const before = both[name];
+    const parts = [before, value].every((v) => v !== null && typeof v === 'object' && !Array.isArray(v));
+    both[name] = parts ? { ...(before as object), ...(value as object) } : value;
+  }
+  return both;
+}
+
 /** A measured size, or what is chosen by whoever has it in front of him: nothing is usual there. */
 const nobodyKnows = (f: Field): boolean =>
   f.decided === true || (f.quantity === 'length' && f.fallback === undefined);
 
 /** The usual setup of a trade without any number nobody gave. */
-function usualOf(trade: Trade, rules: SiteRules | undefined): StartSetup {
+function usualOf(trade: Trade, rules: SiteRules | undefined, depth: Depth): StartSetup {
   const left: StartSetup = {
-    ...trade.usual,
-    ...(rules ? trade.slots.byRules?.(rules) : {}),
+    ...laidOver(laidOver(trade.usual, trade.usualAt?.(depth)), rules && trade.slots.byRules?.(rules)),
+    depth,
   };
   for (const field of fieldsOf(trade.schema)) {
     if (!nobodyKnows(field)) continue;
@@ -78,7 +98,10 @@ function usualOf(trade: Trade, rules: SiteRules | undefined): StartSetup {
  * place, the stamp and the part’s card say. What is typed at the part outranks what was remembered of the last one.
  * @example openingFor(sleeveBearingTrade, { place: null, rules, stamp: '22220 K C3' }).from.boreMm // 'stamp'
  */
-export function openingFor(trade: Trade, { place, rules, plant, stamp, card }: OpeningAsked): Opening {
+export function openingFor(
+  trade: Trade,
+  { place, rules, plant, stamp, card, depth: chosen }: OpeningAsked,
+): Opening {
   const fields = fieldsOf(trade.schema);
   const from: Record<string, Origin> = {};
   let start: StartSetup = {};
@@ -92,10 +115,13 @@ export function openingFor(trade: Trade, { place, rules, plant, stamp, card }: O
   };
   const last =
     place?.setups[trade.id] ?? Object.values(place?.setups ?? {}).find((s) => tradeOf(s) === trade);
-  lay(usualOf(trade, rules), 'usual');
+  const depth = chosen ?? depthHere(rules, last);
+  lay(usualOf(trade, rules, depth), 'usual');
   if (last) {
     const { partNumber: _before, ...kept } = last as StartSetup;
-    lay(kept, 'here');
+    // As last time, and as deep: where another depth is chosen, its own measures.
+    const asDeep = depthOf(last) === depth ? kept : laidOver(kept, trade.usualAt?.(depth));
+    lay({ ...asDeep, depth }, 'here');
   } else {
     const other = Object.values(place?.setups ?? {})[0];
     const known = (other ? ofPlace(other) : []).filter(([k]) =>
@@ -133,7 +159,7 @@ export type Boxes = {
   usual: Field[];
 };
 
-const HEAD = ['machine', 'position', 'partNumber', 'holdBefore'];
+const HEAD = ['machine', 'position', 'partNumber', 'holdBefore', 'depth'];
 
 /** The fields of a job being opened, by what has to happen to them. */
 export function boxesOf(trade: Trade, values: FormValues, from: Opening['from']): Boxes {

@@ -33,7 +33,7 @@ const faultsOf = (change: FormValues, unit: 'mm' | 'in' = 'mm') => {
 
 describe('the setup form', () => {
   it('shows a setup and reads it back, in mm', () => {
-    expect(setupOf(toForm(sleeveBearingTrade, full, 'mm'))).toEqual(full);
+    expect(setupOf(toForm(sleeveBearingTrade, full, 'mm'))).toEqual({ ...full, depth: 'thorough' });
   });
 
   it('shows it in inches and reads it back within a hundredth of a micrometre of what it showed', () => {
@@ -67,7 +67,7 @@ describe('the setup form', () => {
       holdBefore: ['bolts' as const],
       maker: { reductionMinMm: 0.05, reductionMaxMm: 0.06 },
     };
-    expect(setupOf(toForm(sleeveBearingTrade, held, 'mm'))).toEqual(held);
+    expect(setupOf(toForm(sleeveBearingTrade, held, 'mm'))).toEqual({ ...held, depth: 'thorough' });
   });
 
   it('reads lengths as people say them', () => {
@@ -153,7 +153,7 @@ describe('the form of a survey', () => {
     fromForm(surveyTrade, { ...toForm(surveyTrade, survey, unit), ...change }, unit);
 
   it('shows a survey and reads it back', () => {
-    expect(read({})).toEqual({ setup: survey });
+    expect(read({})).toEqual({ setup: { ...survey, depth: 'thorough' } });
   });
 
   it('asks only for what its measures need, and drops what is not asked any more', () => {

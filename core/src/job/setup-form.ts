@@ -1,4 +1,5 @@
 import { type Field, type FormValues, fieldsOf, formName, lacking, valueIn } from '../engine/asked.ts';
+import { DEPTHS } from '../engine/depth.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
 import { rulesWith } from '../engine/trades.ts';
@@ -183,10 +184,14 @@ export function fromForm(
   for (const { path, message } of lacking(trade.schema, setup)) faults[formName(path)] ??= message;
   dropUnsaid(setup, asked);
   const measures = setup.condition?.measures ?? [];
-  if (measuring && !trade.words.measuresOnly && !measures.includes('shaft'))
+  // At the least depth some trades only feel the shaft.
+  const depth = DEPTHS.find((d) => d === values.depth) ?? 'thorough';
+  const usual = (trade.usualAt?.(depth) as { condition?: { measures: string[] } } | undefined)?.condition;
+  const needsShaft = usual === undefined || usual.measures.includes('shaft');
+  if (measuring && needsShaft && !trade.words.measuresOnly && !measures.includes('shaft'))
     faults['measures:shaft'] = M.nothingFittedShaftNotMeasured;
   if (measuring && measures.length === 0) faults['measures:look'] = M.nothingMeasuredYet;
-  const checked = check(trade.schema, setup);
+  const checked = check(trade.schema, trade.completed?.(setup as unknown as Setup) ?? setup);
   if (checked.ok && Object.keys(faults).length === 0) return { setup: checked.value as Setup };
   // What does not go together is said beside what is missing, each at its field; what has none, under the first.
   const only = Object.keys(faults).length === 0;

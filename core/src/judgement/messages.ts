@@ -3,6 +3,9 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('judgement', en, {
+  gapsMayDiffer: { alike: 'length' },
+  gapsDiffer: { difference: 'length', unlike: 'text' },
+
   unknownHere: { unknown: 'name' },
   pathNeedsExactly: { path: 'text', length: 'count' },
   pathTakesAtMost: { path: 'text', max: 'count' },

@@ -6,14 +6,6 @@ import { normal, randomFrom } from '../metrology/random.ts';
 import { fitHarmonics, highestOrder, significance, wrapDeg } from './harmonics.ts';
 import { leastSquares } from './least-squares.ts';
 
-/** Numbers in a row from a seed, −1 to 1, mean nothing: a linear congruential generator is noise enough here. */
-function noise(seed: number): () => number {
-  let s = seed % 2147483647 || 1;
-  return () => {
-    s = (s * 48271) % 2147483647;
-    return (2 * s) / 2147483647 - 1;
-  };
-}
 const even = (n: number) => Array.from({ length: n }, (_, i) => (360 * i) / n);
 const rad = (deg: number) => (deg * Math.PI) / 180;
 

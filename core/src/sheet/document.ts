@@ -1,9 +1,10 @@
 import { sayClock } from '../engine/clock.ts';
+import { depthOf } from '../engine/depth.ts';
 import { ANSWER_WORD, type Said as Answered } from '../engine/said.ts';
 import type { ClockMark } from '../engine/state.ts';
 import type { Drawing } from '../judgement/drawing.ts';
 import type { Text } from '../message/message.ts';
-import { expr, listOf } from '../message/message.ts';
+import { expr, inline, listOf } from '../message/message.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
 import { formatTorque } from '../quantities/torque.ts';
 import type { Block, FitUpSheet, SheetFinding, SheetReading, Told } from './form.ts';
@@ -58,11 +59,27 @@ export function sheetDocument(sheet: Sheet): Block[] {
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
     { block: 'heading', text: M.setup },
     ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: expr`${group}.`, text: said })),
+    ...leftOutLine(sheet),
     ...struckAfter(sheet, null, by),
     ...sheet.steps.flatMap((s) => [...stepBlocks(sheet, s, by), ...struckAfter(sheet, s.id, by)]),
     ...alsoRecorded(sheet, by, () => sayLate(late, when)),
   ];
 }
+
+/** What the depth of the job left out, in a line. */
+const leftOutLine = ({ leftOut = [], setup }: Sheet): Block[] =>
+  leftOut.length === 0
+    ? []
+    : [
+        {
+          block: 'line',
+          lead: M.leftOutAtDepth({ depth: depthOf(setup) }),
+          text: listOf(
+            leftOut.map((t) => inline(t)),
+            '; ',
+          ),
+        },
+      ];
 
 /** Entries that waited on a device, in a line. */
 function sayLate(late: readonly ClockMark[], when: (at: string) => string): Block[] {

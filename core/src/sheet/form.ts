@@ -132,6 +132,8 @@ export type FitUpSheet = {
   setup: Setup;
   /** What was worked on, and by which rules: a line a group. */
   setupLines: Array<[Text, Text]>;
+  /** Steps and questions that the depth of the job left out; none where nothing was. */
+  leftOut?: Text[];
   /** What it came to: heading and number. */
   rows: Array<[Text, Text]>;
   steps: SheetStep[];

@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('sheet', en, {
+  leftOutAtDepth: { depth: ['essential', 'standard', 'thorough'] },
   at: { said: 'text', title: 'text' },
   attempt: { attempt: 'count' },
   attempt2: { attempt: 'count' },

@@ -68,6 +68,7 @@ export function fitUpSheet(
     timeZone: zone,
     setup: state.setup,
     setupLines: setupLines(state.setup),
+    ...(procedure.leftOut ? { leftOut: [...procedure.leftOut] } : {}),
     rows: came.rows,
     steps: procedure.steps.map((definition) => sheetStep(state, definition)),
     readings: sheetReadings(state),

@@ -53,6 +53,23 @@ export const DECISION: Method<DecisionRule> = defineMethod({
   ofJob: true,
 });
 
+/**
+ * How deep a job is checked: hazards, what closes for good and what the maker's instruction tells to do; what a careful crew adds; all the
+ * product can measure. It belongs to every job, so no trade declares it.
+ */
+export const DEPTH = defineMethod({
+  id: 'depth',
+  ask: M.howDeepJobsChecked,
+  why: M.whyDepth,
+  usual: 'standard',
+  answers: [
+    ['essential', M.depthEssential, M.commonPractice2],
+    ['standard', M.depthStandard, M.commonPractice2],
+    ['thorough', M.depthThorough, M.commonPractice2],
+  ],
+});
+export type Depth = MethodId<typeof DEPTH>;
+
 /** How long a hand card counts. It belongs to people, so no trade declares it. */
 export const HANDS_DUE = defineMethod({
   id: 'hands',

@@ -1,8 +1,10 @@
 import { M as H } from '../engine/headings/messages.ts';
 import { ISOLATION } from '../engine/isolation.ts';
+import type { Setup } from '../engine/setup.ts';
 import type { GateItem, StepDefinition } from '../engine/step.ts';
+import type { Finding } from '../judgement/result.ts';
 import type { Text } from '../message/message.ts';
-import { gate } from './gate.ts';
+import { gate, gateWith } from './gate.ts';
 import { M } from './messages.ts';
 import { item } from './questions.ts';
 
@@ -17,11 +19,18 @@ export const ROTOR: GateItem = item(H.safe, 'rotor', M.rotorBlockedAgainstTurnin
 /** What was in it is out of it, and known. */
 export const EMPTY: GateItem = item(H.safe, 'drained', M.drainedVentedFlushedCooledNo);
 
-/** The gate every job begins at: what must be safe before a hand goes near, answered item by item, by name. */
-export const safeStep = (title: Text, items: GateItem[]): StepDefinition => ({
+/**
+ * The first step of every job: what must be safe before work begins, answered item by item, by name.
+ * @param also what else has to be said before the work begins
+ */
+export const safeStep = <S extends Setup>(
+  title: Text,
+  items: GateItem[],
+  also?: (setup: S) => readonly Finding[],
+): StepDefinition<S> => ({
   id: 'safe',
   title,
-  kind: gate,
+  kind: also ? gateWith(also) : gate,
   guide: M.eachAnsweredNameNothingAfter,
   caution: M.doesNotReplaceLocalCodes,
   items,

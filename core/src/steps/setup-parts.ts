@@ -3,7 +3,7 @@ import { type Asked, ask, choice } from '../engine/asked.ts';
 import { M as H } from '../engine/headings/messages.ts';
 import { methodOf } from '../engine/trades.ts';
 import type { Text } from '../message/message.ts';
-import { DECISION, idsOf, type SiteRules } from '../sources/methods.ts';
+import { DECISION, DEPTH, type Depth, idsOf, type SiteRules } from '../sources/methods.ts';
 import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
@@ -46,6 +46,16 @@ export const placeFields = {
 /** What every job says beside its trade's own. */
 export const everyJob = {
   partNumber: string().max(80).meta(ask(H.place, M.partAsStamped)),
+  /** Jobs of before say nothing, and ask for all there is. */
+  depth: choice(
+    H.place,
+    M.depthOfCheck,
+    { essential: M.essentialDepth, standard: M.standardDepth, thorough: M.thoroughDepth } satisfies Record<
+      Depth,
+      Text
+    >,
+    { rule: DEPTH.id, fallback: 'thorough' },
+  ),
   demo: boolean(),
 };
 /** Methods a job carries, asked for by none of its fields. */

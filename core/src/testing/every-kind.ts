@@ -1,3 +1,4 @@
+import { DEPTHS } from '../engine/depth.ts';
 import type { Setup } from '../engine/setup.ts';
 import { allTrades, stepOf, tradeOf } from '../engine/trades.ts';
 import type { BearingHand } from '../trades/sleeve-bearing/hand.ts';
@@ -6,6 +7,13 @@ import '../trades/registry.ts';
 /** One setup of every trade and variant of job. */
 export const EVERY_KIND: Record<string, Setup> = Object.fromEntries(
   allTrades().flatMap((t) => Object.entries(t.example.setups)),
+);
+
+/** The same at each depth of check. */
+export const EVERY_DEPTH: Record<string, Setup> = Object.fromEntries(
+  Object.entries(EVERY_KIND).flatMap(([name, setup]) =>
+    DEPTHS.map((depth): [string, Setup] => [`${name}, ${depth}`, { ...setup, depth }]),
+  ),
 );
 
 /** Work the present step by the book, as far as it can be passed. */

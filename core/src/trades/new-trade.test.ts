@@ -42,6 +42,7 @@ describe('a trade the house has never seen', () => {
       { id: 'steps.machine2', params: {} },
       { id: 'steps.position2', params: {} },
       { id: 'steps.partAsStamped', params: {} },
+      { id: 'steps.depthOfCheck', params: {} },
       { id: 'steps.leadHandReleasesBefore', params: {} },
       'Gap wanted',
       'Felt by',

@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { allTrades, procedureFor, whyOf } from '../engine/trades.ts';
 import { MEASURES } from '../steps/condition/condition.ts';
 import { english } from '../testing/english.ts';
-import { EVERY_KIND } from '../testing/every-kind.ts';
+import { EVERY_DEPTH } from '../testing/every-kind.ts';
 import { surveyTrade } from './survey/index.ts';
 
 /** Every step of every variant, with what its trade says of why it is there. */
-const told = Object.entries(EVERY_KIND).flatMap(([name, setup]) =>
+const told = Object.entries(EVERY_DEPTH).flatMap(([name, setup]) =>
   procedureFor(setup).steps.map((step) => ({ name, step, why: whyOf(setup, step.id) })),
 );
 

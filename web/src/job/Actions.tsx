@@ -1,5 +1,6 @@
 import type { Instrument } from '@fulcrant/core/instruments';
 import {
+  type ActHere,
   actsOn,
   type BoltTick,
   checksLeft,
@@ -99,11 +100,17 @@ export function Actions({
     may && (step.status === 'done' || step.kept === true) && state.answers.some((a) => a.step === step.id);
   const wanting = definition.kind.bolt ? tight.length === 0 : step.report?.next != null;
   const lacks = wanting && !lackingAt(state, step.id) ? mayLack(definition) : [];
-  // What of the work can be taken back and done anew.
-  const undoing = actsOn(state.setup).find((a) => a.undoes && a.may(state, {}) === null) ?? null;
-  const mayUndo = may && undoing !== null;
-  // Only taking it back goes on from here.
-  const undone = mayUndo && (undoing.onlyWay?.(state) ?? false);
+  // What of the work can be taken back and done anew, and where only that goes on from here.
+  const undoings = may
+    ? actsOn(state.setup).filter((a) => a.undoes && a.words && a.may(state, {}) === null)
+    : [];
+  const onward = undoings.filter((a) => a.onlyWay?.(state) ?? false);
+  const undone = onward.length > 0;
+  const [undoing, setUndoing] = useState<ActHere | null>(null);
+  const askUndo = (act: ActHere) => {
+    setUndoing(act);
+    setAsk('undo');
+  };
 
   const pass = () => void job.act('step.passed', { step: step.id }).then(onFault);
   const withdrawLast = () => {
@@ -150,11 +157,12 @@ export function Actions({
               {say(M.releaseHold)}
             </Button>
           )}
-          {undone && !held && (
-            <Button weight="stop" onClick={() => setAsk('undo')}>
-              <Words of={undoing.words?.onward ?? undoing.words?.does} />
-            </Button>
-          )}
+          {!held &&
+            onward.map((act) => (
+              <Button key={act.id} weight="stop" onClick={() => askUndo(act)}>
+                <Words of={act.words?.onward ?? act.words?.does} />
+              </Button>
+            ))}
           {open && toCome.length > 0 && !state.running && (
             <Button weight="solid" onClick={() => setAsk('running')} data-sign-running>
               {say(M.signAsRunningChecksCome)}
@@ -261,7 +269,7 @@ export function Actions({
               say(M.allBoltsLoosenedBeginAgain),
               () => setAsk('loosen'),
             ],
-          mayUndo && [undoing.words?.does ?? '', () => setAsk('undo')],
+          ...undoings.map((act): [Text, () => void] => [act.words?.does ?? '', () => askUndo(act)]),
           !job.practice && mayCancel && [say(M.cancelJob), () => setAsk('cancel')],
           records(person?.role) && [say(M.noteSheet), () => setAsk('note')],
         ]}

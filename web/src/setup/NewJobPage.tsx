@@ -1,7 +1,7 @@
 import { partKey } from '@fulcrant/core/api';
 import { openingFor } from '@fulcrant/core/forms';
 import { allTrades, type Setup, tradeOf } from '@fulcrant/core/job';
-import type { Text } from '@fulcrant/core/messages';
+import { type Text, textKey } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -111,6 +111,11 @@ export function NewJobPage() {
           onSetup={open}
           stampSaid={
             <>
+              {(trade.asksOfStamp?.(meant) ?? []).map((asked) => (
+                <span key={textKey(asked)} className="block font-semibold">
+                  <Words of={asked} />
+                </span>
+              ))}
               {fromStamp > 0 && (
                 <span className="text-brass">
                   {say(

@@ -1,5 +1,5 @@
+import { aboutEqual } from '../../judgement/about-equal.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
-import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
@@ -16,36 +16,8 @@ export type SplitRaceGapInput = {
 
 export type SplitRaceGapValues = { differenceMm: number; expectedMm: number | null };
 
-/** Gaps are alike within the larger of two blades and this share of their mean; to the next share it is a caution. Common practice. */
-const ALIKE_SHARE = 1 / 5;
-const CAUTION_SHARE = 1 / 3;
-
-/** Are the gaps of joints about equal? More unequal than a third of their mean is for a lead hand to accept. */
-export function aboutEqual(
-  gapsMm: readonly number[],
-  bladeStepMm: number,
-  say: { code: string; alike: Text; unlike: Text; remedy: Text },
-): Finding {
-  const mean = gapsMm.reduce((s, g) => s + g, 0) / gapsMm.length;
-  const differenceMm = Math.max(...gapsMm) - Math.min(...gapsMm);
-  const alikeMm = Math.max(2 * bladeStepMm, ALIKE_SHARE * mean);
-  const cautionMm = Math.max(alikeMm, CAUTION_SHARE * mean);
-  const shared = {
-    code: say.code,
-    source: 'practice' as const,
-    limit: M.twoBladesFifthGap({ alike: len(alikeMm) }),
-    acceptable: true,
-  };
-  if (differenceMm <= alikeMm + 1e-9)
-    return { ...shared, verdict: 'accept', reason: say.alike, params: { alike: say.alike } };
-  return {
-    ...shared,
-    verdict: differenceMm <= cautionMm + 1e-9 ? 'caution' : 'reject',
-    reason: M.jointsDiffer({ difference: len(differenceMm), unlike: say.unlike }),
-    params: { differenceMm, unlike: say.unlike },
-    remedy: say.remedy,
-  };
-}
+/** Gaps of a race and of its clamp rings are alike within a fifth of their mean; to a third it is a caution. Common practice, no source. */
+export const RACE_SHARES = { alike: 1 / 5, caution: 1 / 3 } as const;
 
 /**
  * Joint gaps of a split inner race: equal, and not zero. No gap at all means the shaft is too small and the race cannot grip;
@@ -71,7 +43,7 @@ export function splitRaceGap(input: SplitRaceGapInput): CalculatorResult<SplitRa
     });
   if (!closed)
     findings.push(
-      aboutEqual([input.gapAMm, input.gapBMm], input.bladeStepMm, {
+      aboutEqual([input.gapAMm, input.gapBMm], input.bladeStepMm, RACE_SHARES, {
         code: 'split-race.equal',
         alike: M.bothJointsGapeAlike,
         unlike: M.raceSitsOneSide,

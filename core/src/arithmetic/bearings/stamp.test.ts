@@ -4,18 +4,10 @@ import { check } from '../../judgement/sentences.ts';
 import { english } from '../../testing/english.ts';
 import { setup } from '../../testing/test-stand.ts';
 import { isSleeveShaft, usualShaft } from './sleeve-shaft.ts';
-import { readStamp, stampAgainst } from './stamp.ts';
+import { readStamp, stampAgainst, stampQueries, stampSays } from './stamp.ts';
 
 // The general numbering of rolling bearings: common practice, from memory.
 describe('the stamp on the ring', () => {
-  it.each([
-    ['22218 K C3', { boreMm: 90, taper: 12, clearanceClass: 'C3' }],
-    ['22218K/C3', { boreMm: 90, taper: 12, clearanceClass: 'C3' }],
-    ['24148 CC K30', { boreMm: 240, taper: 30, clearanceClass: null }],
-    ['230/500 K', { boreMm: 500, taper: 12, clearanceClass: null }],
-    ['1210 K', { boreMm: 50, taper: 12, clearanceClass: null }],
-    ['22205', { boreMm: 25, taper: null, clearanceClass: null }],
-  ])('%s', (text, told) => expect(readStamp(text)).toEqual(told));
   it.each(['A 100', '', 'drawing 4711-22', '6205 C3', '12345678'])('“%s” is none', (text) =>
     expect(readStamp(text)).toBeNull(),
   );
@@ -28,6 +20,7 @@ describe('the stamp on the ring', () => {
       },
     ]);
     expect(stampAgainst('22220 K', { boreMm: 100, taper: 12, clearanceClass: 'C4' })).toEqual([]);
+    expect(stampAgainst('24144CCK30/W33', { boreMm: 220, taper: 12, clearanceClass: 'CN' })).toHaveLength(1);
     const wrong = check(setupSchema, { ...setup, partNumber: '22218 K C3' });
     expect(english(wrong.ok ? [] : wrong.faults)).toEqual([
       {
@@ -36,6 +29,29 @@ describe('the stamp on the ring', () => {
       },
     ]);
     expect(check(setupSchema, { ...setup, partNumber: '22220 K' }).ok).toBe(true);
+  });
+});
+
+describe('what of a stamp has to be looked at', () => {
+  const said = (text: string, sleeve = true) => english(stampQueries(text, { sleeve })).join(' ');
+  it('no K is a cylindrical bore, and fits no sleeve; on another job it is as it should be', () => {
+    expect(said('22220')).toMatch(/No K on the stamp: the bore is cylindrical/);
+    expect(said('22220', false)).toBe('');
+    expect(stampSays('22220', ['boreMm', 'taper'])).toEqual({ boreMm: 100 });
+  });
+  it('what is not understood is named; what is not a stamp is said to be none', () => {
+    expect(said('22220 K C3 QX7')).toMatch(/Not understood: QX7/);
+    expect(said('24040 K')).toMatch(/does not give the taper clearly/);
+    expect(said('22220 K C9')).toMatch(/clearance class clearly.*Not understood: C9/);
+    expect(said('drawing 4711-22')).toMatch(/not understood/);
+    expect(said('')).toBe('');
+  });
+  it('class and taper run together are both told: the class is never taken as normal without a word', () => {
+    expect(stampSays('22220kc3', ['boreMm', 'taper', 'clearanceClass'])).toEqual({
+      boreMm: 100,
+      taper: 12,
+      clearanceClass: 'C3',
+    });
   });
 });
 

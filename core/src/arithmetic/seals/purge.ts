@@ -27,7 +27,7 @@ export type PurgeValues = {
 };
 
 /** Gas stands at least 5 psi over the process, better 5 to 10. Common practice, no source. */
-const OVER_MPA = { least: 0.035, most: 0.07 } as const;
+const OVER_MPA = { least: 0.03447, most: 0.07 } as const;
 /** Where the maker gives no most, gas over twice the process and this is a stop. Our own choice. */
 const SURELY_TOO_MUCH_MPA = 0.2;
 /** Bore of the throttle less shaft. Common practice, no source. */
@@ -127,7 +127,8 @@ export function purgeGas(input: PurgeInput): CalculatorResult<PurgeValues> {
       params: { lineMm: input.lineMm },
       remedy: M.halfInchLarger,
     });
-  if (fit && Math.min(...gaps) <= 0)
+  // A throttle that floats may lie against the shaft at one place; closed all round it has no room.
+  if (fit && Math.max(...gaps) <= 0)
     findings.push({
       ...shared,
       code: 'purge.throttle',

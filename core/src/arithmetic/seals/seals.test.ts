@@ -252,10 +252,27 @@ describe('face load', () => {
   });
 });
 
+describe('a floating throttle', () => {
+  it('may lie against the shaft at one place; closed all round it has no room (common practice, no source)', () => {
+    const of = (clearancesMm: number[]) =>
+      purgeGas({ processMpa: 0.1, clearancesMm, seals: 1, regulators: 1 }).findings.find(
+        (f) => f.code === 'purge.throttle',
+      )?.verdict;
+    expect(of([0, 0.06, 0.06])).toBe('accept');
+    expect(of([0, 0, 0])).toBe('reject');
+    expect(of([0, 0.15, 0.15])).toBe('reject');
+  });
+});
+
 describe('purge gas', () => {
   it('at least 5 psi over the process, to the maker’s most; a process may be a vacuum; a regulator each; 0.13 mm across (common practice, no source)', () => {
     const ask = (more = {}) => purgeGas({ processMpa: 0.1, seals: 2, regulators: 2, ...more });
-    expect(ask().values).toMatchObject({ lowMpa: 0.135 });
+    const PSI = 0.006894757;
+    expect(ask().values.lowMpa).toBeCloseTo(0.1 + 5 * PSI, 4);
+    // Process 15 psi, gas 20 psi: 5 psi over is met exactly.
+    expect(
+      purgeGas({ processMpa: 15 * PSI, gasMpa: 20 * PSI, seals: 1, regulators: 1 }).findings[0]?.verdict,
+    ).toBe('accept');
     const verdict = (more: object, code: string) => ask(more).findings.find((f) => f.code === code)?.verdict;
     expect(verdict({ gasMpa: 0.15 }, 'purge.pressure')).toBe('accept');
     expect(verdict({ gasMpa: 0.18 }, 'purge.pressure')).toBe('caution');

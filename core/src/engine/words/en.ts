@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  lessDeepThanSite:
+    'This job is checked at {depth, select, essential {essential} standard {standard} thorough {thorough} other {}} depth. The site asks for {ruled, select, essential {essential} standard {standard} thorough {thorough} other {}}.',
+  leadHandAcceptsDepth: 'A lead hand accepts this by name, or change the depth and do the checks.',
   timeEventNotRealTime: 'The time of an event is not a real time.',
   parametersNamesPlainValues: 'Parameters are names with plain values.',
   whatAcceptedToldAsNames: 'What was accepted is told as names with plain values.',

@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  gapsMayDiffer: '{alike} (two blades, or a share of the gap)',
+  gapsDiffer: 'The gaps differ by {difference}: {unlike}',
   unknownHere: 'Unknown here: {unknown}.',
   pathNeedsExactly: '{path} needs exactly {length}.',
   pathTakesAtMost: '{path} takes at most {max}.',

@@ -5,6 +5,8 @@ export const en = {
   attempt: 'attempt {attempt}: ',
   attempt2: ', attempt {attempt}',
   corrected: 'corrected, {reason}:',
+  leftOutAtDepth:
+    '{depth, select, essential {Left out at essential depth.} standard {Left out at standard depth.} thorough {Left out.} other {}}',
   demoPlant: 'Demo plant.',
   deviationAccepted: 'Deviation accepted.',
   deviationAccepted2: 'Deviation accepted at {title}{attempt}:',

@@ -3,6 +3,7 @@ export const en = {
   aYear: 'a year',
   halfYear: 'half a year',
   handsChangeWithEyesAndUse: 'Eyes and practice change: the ten readings are taken again.',
+  howDeepJobsChecked: 'How deep is a job checked?',
   howLongHandCardCounts: 'How long does a repeat check count?',
   twoYears: 'two years',
   thereNoSchoolHere: 'There is no school “{chosen}” here.',
@@ -15,7 +16,12 @@ export const en = {
   fiveSixthsWhereOnlyOne: 'by five sixths of it, where only one side matters (1.65 u)',
   generalBearingHandbooksReduction:
     'General bearing handbooks: reduction, drive-up, least residual (table from memory)',
+  depthEssential: 'essential: hazards, what closes for good, what the maker asks for',
+  depthStandard: 'standard: what a careful crew adds',
+  depthThorough: 'thorough: everything that can be measured',
   geometry: 'Geometry',
+  whyDepth:
+    'Hazards stand at every depth. A job may go deeper than the site; less deep only by a lead hand. What was left out prints.',
   gumJcgm100Iso14253: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision',
   houseRulePlant: 'House rule of the plant',
   insideMoreThanDoubtAccept:

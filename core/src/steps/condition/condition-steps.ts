@@ -45,6 +45,9 @@ const BOX_LOOKS: GateItem[] = [
   },
 ];
 
+/** Where the box is not measured against the seal's sheet. */
+const BOX_FITS: GateItem = { id: 'boxfits', group: H.box, ask: M.boxBoreTakesSeal };
+
 type Told = Omit<StepDefinition<ShaftSetup>, 'id' | 'title'>;
 
 const STEPS: Record<Measure, Told> = {
@@ -121,14 +124,18 @@ const STEPS: Record<Measure, Told> = {
 /** Measures that come last before anything turns; all others come before a part goes on. */
 export const LAST_MEASURES: readonly string[] = ['softfoot', 'housings', 'coupling', 'belts'];
 
-/** The measures a setup asks for, in the order of the work, as steps. */
-export function conditionSteps(setup: ShaftSetup): StepDefinition<ShaftSetup>[] {
+/**
+ * The measures a setup asks for, in the order of the work, as steps.
+ * @param boxLooked the box is looked at and compared with its seal, whether it is measured or not
+ */
+export function conditionSteps(setup: ShaftSetup, { boxLooked = false } = {}): StepDefinition<ShaftSetup>[] {
   const { measures } = conditionOf(setup);
-  const box = measures.some((m) => m === 'face' || m === 'bore' || m === 'envelope');
+  const box = boxLooked || measures.some((m) => m === 'face' || m === 'bore' || m === 'envelope');
+  const fits = boxLooked && !measures.includes('envelope');
   return MEASURES.filter((m) => measures.includes(m)).map((m) => ({
     id: m,
     title: m === 'shaft' ? M.shaft : MEASURE_TITLE[m],
     ...STEPS[m],
-    ...(m === 'look' && box ? { items: [...SHAFT_LOOKS, ...BOX_LOOKS] } : {}),
+    ...(m === 'look' && box ? { items: [...SHAFT_LOOKS, ...BOX_LOOKS, ...(fits ? [BOX_FITS] : [])] } : {}),
   }));
 }

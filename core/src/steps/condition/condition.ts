@@ -74,6 +74,17 @@ const warmth = (label: Text) =>
     .max(400)
     .meta(ask(H.coupling, label, { decided: true, when: measured('coupling') }));
 
+/** The bore of the throttle a shaft runs in, mm. */
+export const throttleBore = (more: Partial<Asked>) =>
+  size(H.shaft, M.boreThrottle, { decimals: 3, needed: M.boreThrottleMissing, ...more });
+/** What a worn groove lies under. */
+export const grooveUnder = choice(
+  H.shaft,
+  M.overWornGrooveLies,
+  { 'moving-o-ring': M.oRingMoves, 'seal-drive': M.sealsDrive, elsewhere: M.neither },
+  { when: measured('shaft') },
+);
+
 /** The seat a shaft is judged as, asked only where it is not told by the work itself. */
 const seatFields = {
   seat: choice(
@@ -91,17 +102,8 @@ const seatFields = {
   splitRaceGrade: choice(H.shaft, M.splitRaceWants, SPLIT_RACE_GRADES, {
     when: chosen('condition.seat', 'split-race'),
   }),
-  throttleBoreMm: size(H.shaft, M.boreThrottle, {
-    decimals: 3,
-    when: chosen('condition.seat', 'throttle'),
-    needed: M.boreThrottleMissing,
-  }),
-  grooveUnder: choice(
-    H.shaft,
-    M.overWornGrooveLies,
-    { 'moving-o-ring': M.oRingMoves, 'seal-drive': M.sealsDrive, elsewhere: M.neither },
-    { when: measured('shaft') },
-  ),
+  throttleBoreMm: throttleBore({ when: chosen('condition.seat', 'throttle') }),
+  grooveUnder,
 };
 
 const measureList = (measures: readonly Measure[] = MEASURES) =>

@@ -1,4 +1,5 @@
 import { type FinishSurface, type FinishValues, shaftFinish } from '../../arithmetic/shaft/finish.ts';
+import { goesTo } from '../../engine/depth.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
@@ -18,8 +19,8 @@ export type FinishStepValues = {
   surfaces: Array<FinishValues & { surface: FinishSurface; readingsUm: Array<number | null> }>;
 };
 
-/** Places read on each surface: three round the shaft, three on the face. */
-const PLACES = 3;
+/** Places read on each surface: three round the shaft and three on the face, or one comparison of each. */
+const placesAt = (setup: ShaftSetup): number => (goesTo(setup, 'thorough') ? 3 : 1);
 const NAME: Record<FinishSurface, Text> = { shaft: M.shaft, 'gasket-face': M.gasketFace };
 
 /** The gasket face is read where the box is looked at too. */
@@ -30,17 +31,22 @@ const surfacesOf = ({ setup }: Facts<ShaftSetup>): FinishSurface[] => {
 };
 
 /** What a place of a surface is called; `within`: inside a sentence. */
-function placeOf(key: string, finishParameter: 'Ra' | 'Rq', within = false): Text {
+function placeOf(key: string, setup: ShaftSetup, within = false): Text {
   const [surface = '', i] = key.split('/');
   const name = NAME[surface as FinishSurface];
-  return M.place({ name: within ? inline(name) : name, i: Number(i), places: PLACES, finishParameter });
+  return M.place({
+    name: within ? inline(name) : name,
+    i: Number(i),
+    places: placesAt(setup),
+    finishParameter: conditionOf(setup).finishParameter ?? 'Ra',
+  });
 }
 
 const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
   surfacesOf(facts).flatMap((surface) =>
-    Array.from({ length: PLACES }, (_, i) => ({
+    Array.from({ length: placesAt(facts.setup) }, (_, i) => ({
       key: `${surface}/${i + 1}`,
-      label: placeOf(`${surface}/${i + 1}`, conditionOf(facts.setup).finishParameter ?? 'Ra'),
+      label: placeOf(`${surface}/${i + 1}`, facts.setup),
       quantity: 'roughness' as const,
       low: 0,
       high: 0.1,
@@ -53,7 +59,7 @@ const read = (
   step: StepDefinition<ShaftSetup>,
   surface: FinishSurface,
 ): Array<number | null> =>
-  Array.from({ length: PLACES }, (_, i) => {
+  Array.from({ length: placesAt(facts.setup) }, (_, i) => {
     const mm = valueAt(facts, step, `${surface}/${i + 1}`);
     return mm === undefined ? null : 1000 * mm;
   });
@@ -103,7 +109,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
         surfaces: surfaces.map((s) => ({ ...s.result.values, surface: s.surface, readingsUm: s.readingsUm })),
       } satisfies FinishStepValues,
       next,
-      act: next ? M.readFinish({ place: placeOf(next.key, parameter, true) }) : M.readVerdict,
+      act: next ? M.readFinish({ place: placeOf(next.key, setup, true) }) : M.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

@@ -1,5 +1,6 @@
 import { END_PLAY, endPlayLimits } from '../../arithmetic/shaft/limits.ts';
 import { type PlayValues, RADIAL_PLAY_MM, shaftPlay } from '../../arithmetic/shaft/play.ts';
+import { goesTo } from '../../engine/depth.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
@@ -38,8 +39,10 @@ const place = ([act, label]: (typeof ACTS)[number], trial: number): Place => ({
   high: 10,
   instrumentKinds: ['dial'],
 });
-const places = (trials: number): Place[] =>
-  Array.from({ length: trials }, (_, t) => ACTS.map((a) => place(a, t + 1))).flat();
+/** The radial play is a careful crew's; the end play is everybody's. */
+const actsOf = (setup: ShaftSetup) => (goesTo(setup, 'standard') ? ACTS : ACTS.slice(0, 2));
+const places = (setup: ShaftSetup, trials: number): Place[] =>
+  Array.from({ length: trials }, (_, t) => actsOf(setup).map((a) => place(a, t + 1))).flat();
 
 const trialsOf = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>): number =>
   Math.max(1, ...takenAt(facts, step).map((r) => playKey.read(r.place)?.trial ?? 1));
@@ -89,7 +92,9 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
       makerRadialMm: setup.maker.radialPlayMm,
       rule: decisionOf(setup),
     });
-    const next = nextOf(facts, step, places(1)) ?? (trials > 1 ? nextOf(facts, step, places(trials)) : null);
+    const next =
+      nextOf(facts, step, places(setup, 1)) ??
+      (trials > 1 ? nextOf(facts, step, places(setup, trials)) : null);
     const more = trials < TRIALS_MOST ? trials + 1 : null;
     return {
       findings: [...result.findings, ...gaugeFindings(taken)],
@@ -101,10 +106,12 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
         next === null && more !== null
           ? [
               { key: `end/push/${more}`, label: M.pushPullAgain },
-              { key: `radial/rest/${more}`, label: M.releaseLiftAgain },
+              ...(goesTo(setup, 'standard')
+                ? [{ key: `radial/rest/${more}`, label: M.releaseLiftAgain }]
+                : []),
             ]
           : next !== null && trials > 1
-            ? places(trials)
+            ? places(setup, trials)
                 .filter((p) => !takenAt(facts, step).some((r) => r.place === p.key))
                 .map((p) => ({
                   key: p.key,
@@ -114,5 +121,5 @@ export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
       act: next ? M.readIndicator({ label: next.label }) : M.readVerdictTryOnceMore,
     };
   },
-  place: (facts, step, key) => listedPlace(facts, step, places(TRIALS_MOST), key),
+  place: (facts, step, key) => listedPlace(facts, step, places(facts.setup, TRIALS_MOST), key),
 });

@@ -46,18 +46,8 @@ export const shaftFields = {
     .max(600)
     .required()
     .meta(ask(H.shaft, M.seatLength, { decimals: 1, ofPlace: true })),
-  stations: number()
-    .integer()
-    .min(2)
-    .max(6)
-    .required()
-    .meta(ask(H.shaft, M.stationsAlong, { ofPlace: true })),
-  angles: number()
-    .integer()
-    .min(3)
-    .max(8)
-    .required()
-    .meta(ask(H.shaft, M.anglesEach, { ofPlace: true })),
+  stations: number().integer().min(2).max(6).required().meta(ask(H.shaft, M.stationsAlong)),
+  angles: number().integer().min(2).max(8).required().meta(ask(H.shaft, M.anglesEach)),
 };
 
 /** What a maker may say of the shaft, and of what is measured on it. */

@@ -1,4 +1,5 @@
 import { defineTrade } from '../../engine/trade.ts';
+import { shaftAt } from '../../steps/condition/at-depth.ts';
 import { example } from './example.ts';
 import { figures } from './figures.ts';
 import { packingJob } from './procedure.ts';
@@ -11,6 +12,11 @@ import { words } from './words.ts';
 export const packingTrade = defineTrade<PackingSetup>({
   id: 'packing',
   schema: packingSetupSchema,
+  usualAt: shaftAt({
+    essential: ['look'],
+    standard: ['look', 'runout'],
+    thorough: ['look', 'shaft', 'runout', 'play'],
+  }),
   usual: USUAL_PACKING,
   procedure: packingJob,
   words,

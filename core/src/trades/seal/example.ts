@@ -1,6 +1,7 @@
 import type { Example } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { closeSeat, NAMED, SHARED_WORK } from '../../steps/example.ts';
+import { proofMinutes } from './proof.ts';
 import { sealSettingStep } from './setting.ts';
 import { type SealSetup, USUAL_SEAL } from './setup.ts';
 
@@ -110,11 +111,11 @@ const work: Example<SealSetup>['work'] = {
   gas: (h) => h.read('gas', 'gas', 0.15, 'pressure'),
   breakaway: (h) => h.read('breakaway', 'breakaway', 4, 'wrench'),
   'gland-gaps': (h) => h.follow('gland-gaps', 'feeler', () => 0.5),
-  proof: (h, { family }) => {
-    [12, 15, 45, 1380].forEach((wait, i) => {
-      const m = [0, 15, 60, 1440][i];
-      h.wait(wait);
-      if (family === 'purged') h.read('proof', `gas/${m}`, 0.15, 'pressure');
+  proof: (h, setup) => {
+    const waits: Record<number, number> = { 0: 12, 15: 15, 60: 45, 1440: 1380 };
+    proofMinutes(setup).forEach((m, i) => {
+      h.wait(waits[m] ?? 0);
+      if (setup.family === 'purged') h.read('proof', `gas/${m}`, 0.15, 'pressure');
       else h.read('proof', `leak/${m}`, 4 - i, 'counter');
       h.read('proof', `temp/${m}`, 40 + i, 'thermometer');
     });

@@ -29,14 +29,14 @@ const cartridgeTail = (setup: SealSetup): StepDefinition<SealSetup>[] => {
   return [
     ...portsPlaced(setup),
     impellerGate,
-    standingOn(settingAsClipped, 'impeller'),
+    standingOn({ ...settingAsClipped, depth: 'thorough' }, 'impeller'),
     // The impeller moved later: all from here comes again, with the clips in first.
     standingOn(glandBolts(), 'impeller'),
-    glandGapsStep(setup),
+    ...glandGapsStep(setup),
     ...(setup.tail === 'clips-first' ? [snugStep, clips, screws] : [screws, clips]).map((s) =>
       standingOn(s, 'impeller', 'glandbolts'),
     ),
-    standingOn(settingProved, 'impeller', 'reach', 'glandbolts', 'screws', 'clips'),
+    standingOn({ ...settingProved, depth: 'thorough' }, 'impeller', 'reach', 'glandbolts', 'screws', 'clips'),
     standingOn(recoveryTurn, 'reached', 'glandbolts', 'gland-gaps', 'screws', 'clips'),
   ];
 };
@@ -62,6 +62,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     id: 'setting',
     title: M.setting,
     kind: sealSettingStep,
+    items: [item(H.seat, 'again', M.farFromBoxFaceMeasuredAgain)],
     guide: M.whereSeatsFaceStandsDecides,
     repeatWord: M.setAnew,
   },
@@ -86,9 +87,10 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     { closes: M.onceGlandUpSeatCollar },
   ),
   glandBolts(),
-  glandGapsStep(setup),
+  ...glandGapsStep(setup),
   {
     id: 'impeller',
+    depth: 'standard',
     title: M.impeller2,
     kind: impellerStep,
     guide: M.everyMovementShaftSinceSetting,
@@ -127,15 +129,16 @@ const cassette = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   ...cartridgeTail(setup),
 ];
 
-const purged = (_setup: SealSetup): StepDefinition<SealSetup>[] => [
+const purged = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('apart', M.bench, M.nothingClosedDoesNotMove, [
-    item(H.bench, 'radial', M.allInternalsMoveRadiallyHand),
-    item(H.bench, 'square', M.shaftSquareFaceSquare),
+    item(H.bench, 'radial', M.throttleMovesFreely),
+    item(H.bench, 'square', M.shaftSquareToFace),
     ifFitted(H.bench, 'apart', M.halvesApartPryGroovesNot),
     ifFitted(H.bench, 'report', M.makersTestReportSheet),
   ]),
   {
     id: 'throttle',
+    depth: 'thorough',
     title: M.throttle,
     kind: throttleStep,
     guide: M.bladesBetweenThrottleShaftThree,
@@ -143,7 +146,10 @@ const purged = (_setup: SealSetup): StepDefinition<SealSetup>[] => [
     repeatWord: M.changed,
   },
   asked('assemble', M.assemble, M.throttleStatorPinsOutwardFlange, [
+    item(H.assemble, 'throttle', M.throttleHalvesRoundShaft),
+    item(H.assemble, 'pins', M.statorPinsOutward),
     item(H.assemble, 'antirotation', M.statorsAntiRotationScrewsEntered),
+    item(H.assemble, 'flange', M.flangeAndCapHalvesOn),
     item(H.assemble, 'sealant', M.thinSealantOneSideEach),
     item(H.assemble, 'boxface', M.boxFaceSealedORing, { note: true }),
     item(H.assemble, 'ports', M.inletGaugePortsNearHorizontal),
@@ -153,15 +159,17 @@ const purged = (_setup: SealSetup): StepDefinition<SealSetup>[] => [
     id: 'centre',
     title: M.centre,
     kind: sweepMiddle,
-    guide: M.threeShims120ApartBetween,
+    guide: M.threeKeysApartBetweenStatorAndShaft,
     items: [
-      item(H.centre, 'middle', M.shaftStopped0MarkTop),
-      item(H.centre, 'shims', M.threeShimsSizesShown120),
+      ...(setup.condition.turnBy === 'angles' && setup.condition.measures.includes('runout')
+        ? [item(H.centre, 'middle', M.shaftStopped0MarkTop)]
+        : []),
+      item(H.centre, 'keys', M.threeKeysInAt120),
     ],
   },
-  glandBolts(M.flangeBolts2, M.shimsTheyCentre),
+  glandBolts(M.flangeBolts2, M.keysStillIn),
   standingOn(
-    asked('shims', M.shimsOut, M.shimLeftStopsStart, [item(H.shims, 'out', M.allThreeShimsOutCounted)]),
+    asked('shims', M.keysOut, M.keyLeftStopsStart, [item(H.shims, 'keysout', M.allThreeKeysOutCounted)]),
     'glandbolts',
   ),
   handTurnStep,

@@ -3,6 +3,12 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('seal', en, {
+  stoppedSealFails: { reason: 'text' },
+  elastomerNotCompared: { missing: ['elastomer', 'fluid', 'temperature'] },
+  centreInMiddleOfSwing: { swing: 'length' },
+  ringSnappedClosed: { which: 'text' },
+  ringsMayProjectLittle: { which: 'text' },
+  boltsSnug: { count: 'count' },
   shimAt: { deg: 'count', by: 'length', way: ['thinner', 'thicker'] },
   asFacesAsk: { said: 'text' },
   baselineWearMeasuredAgainst: { mm: 'length' },

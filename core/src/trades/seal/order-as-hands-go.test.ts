@@ -99,7 +99,10 @@ describe('a setting proved by measurement', () => {
     ] as const) {
       h.read('reached', 'sleeve', mm, 'caliper');
       expect(verdicts(h, 'reached')['reach.kept']).toBe(verdict);
+      // Set anew, its screws and clips are gone through again.
       h.do('measure.repeated', { step: 'reached', done: 'set anew' });
+      expect(h.state.present).toBe('screws');
+      upTo(h, 'reached');
     }
   });
 

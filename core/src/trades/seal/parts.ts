@@ -103,7 +103,8 @@ export const gapsStep = (title: Text): StepDefinition<SealSetup> => ({
   id: 'splitgaps',
   title,
   kind: splitGaps,
-  guide: M.sameBladeBothSplitsOne,
+  guide: M.lookOrFeelBothSplits,
+  items: [item(H.halves, 'equal', M.gapsEqualByEyeOrBlade, { remedy: M.easeJointScrewsTightenAlternately })],
   repeatWord: M.drawnAgain,
 });
 

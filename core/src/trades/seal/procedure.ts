@@ -6,6 +6,7 @@ import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { breakawayStep, facesOf } from './breakaway.ts';
 import { FAMILY_STEPS } from './families.ts';
 import { M } from './messages.ts';
+import { screwsOf } from './parts.ts';
 import type { SealSetup } from './setup.ts';
 import { SEAL_FAMILY_TITLE } from './setup.ts';
 import { sealParts } from './small.ts';
@@ -29,7 +30,7 @@ const safe = (setup: SealSetup) =>
  * box that has not passed.
  */
 export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
-  const condition = conditionSteps(setup);
+  const condition = conditionSteps(setup, { boxLooked: setup.family !== 'purged' });
   return {
     title: SEAL_FAMILY_TITLE[setup.family],
     steps: sealStandsOn(setup, [
@@ -39,6 +40,8 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
         id: 'parts',
         title: M.parts,
         kind: sealParts,
+        // Whether plain screws hold is told by the pressure; hardened ones hold at any.
+        ...(screwsOf(setup) > 0 && !setup.hardenedScrews ? { needs: ['boxPressureMpa'] } : {}),
         guide: M.whatCanSeenBeforeGoes,
         items: [
           item(H.parts, 'elastomers', M.elastomersThoseSheetNoneNicked),
@@ -50,7 +53,9 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       ...FAMILY_STEPS[setup.family](setup),
       // With the coupling still apart.
-      ...(facesOf(setup) && setup.family !== 'purged' ? [breakawayStep] : []),
+      ...(facesOf(setup) && setup.family !== 'purged'
+        ? [{ ...breakawayStep, depth: 'thorough' as const }]
+        : []),
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       ...sealEnd(setup),
     ]),

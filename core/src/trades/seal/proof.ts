@@ -1,5 +1,6 @@
 import { purgeGas } from '../../arithmetic/seals/purge.ts';
-import { passOf, standing } from '../../engine/facts.ts';
+import { type Depth, goesTo } from '../../engine/depth.ts';
+import { acceptanceOf, passOf, standing } from '../../engine/facts.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
@@ -34,7 +35,15 @@ export type ProofPoint = {
 export type ProofValues = { points: ProofPoint[]; dueAt: string | null; worse: boolean };
 
 /** When a seal is looked at: at the start, after a quarter of an hour and an hour, and the next day. Common practice, no source. */
-export const PROOF_MINUTES = [0, 15, 60, 1440] as const;
+const PROOF_MINUTES = [0, 15, 60, 1440] as const;
+const DEPTH_OF: Record<(typeof PROOF_MINUTES)[number], Depth> = {
+  0: 'essential',
+  15: 'standard',
+  60: 'standard',
+  1440: 'thorough',
+};
+/** The looks a job asks for, in minutes after the start. */
+export const proofMinutes = (setup: SealSetup) => PROOF_MINUTES.filter((m) => goesTo(setup, DEPTH_OF[m]));
 const NAME: Record<(typeof PROOF_MINUTES)[number], Text> = {
   0: M.start,
   15: M.after15Minutes,
@@ -50,7 +59,7 @@ const LEAK = { caution: 5, stop: 60 } as const;
 const isGas = (setup: SealSetup): boolean => setup.family === 'purged';
 
 const placesOf = (setup: SealSetup): Place[] =>
-  PROOF_MINUTES.flatMap((m): Place[] => [
+  proofMinutes(setup).flatMap((m): Place[] => [
     isGas(setup)
       ? {
           key: `gas/${m}`,
@@ -112,18 +121,22 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
       .filter((p) => (p.dropsPerMin ?? p.gasMpa ?? p.temperatureC) !== null)
       .sort((a, b) => (a.at ?? '').localeCompare(b.at ?? ''));
     const isOpen = (m: number) => open.some((p) => p.key === `temp/${m}`);
-    const due = PROOF_MINUTES.find(isOpen);
+    const due = proofMinutes(facts.setup).find(isOpen);
     const leaks = seen.filter((p) => p.dropsPerMin !== null);
     const worse =
       leaks.length >= 2 && (leaks.at(-1)?.dropsPerMin ?? 0) > 2 * (leaks[0]?.dropsPerMin ?? 0) + 2;
     const dueAt = due === undefined || Number.isNaN(begun) ? null : minutesAfter(begun, due);
-    const left = PROOF_MINUTES.filter((m) => m > 0 && isOpen(m));
+    const left = proofMinutes(facts.setup).filter((m) => m > 0 && isOpen(m));
     const started = !open.some((p) => p.minutes === 0);
+    const judged = judge(facts.setup, seen, worse);
+    const stop = judged.find((f) => f.verdict === 'reject' && !acceptanceOf(facts, step.id, f));
     return {
       findings: [
-        ...judge(facts.setup, seen, worse),
+        ...judged,
         ...earlyFindings('proof', early, begun),
-        ...(next ? [dueFinding('proof', inline(next.label), started ? left.map((m) => NAME[m]) : [])] : []),
+        ...(next && !stop
+          ? [dueFinding('proof', inline(next.label), started ? left.map((m) => NAME[m]) : [])]
+          : []),
         ...(started ? itemFindings(facts, step) : []),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
@@ -135,10 +148,10 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
       values: {
         points,
         worse,
-        dueAt,
+        dueAt: stop ? null : dueAt,
       } satisfies ProofValues,
-      dueAt,
-      ...(started
+      dueAt: stop ? null : dueAt,
+      ...(started && !stop
         ? {
             toCome: checksToCome(
               begun,
@@ -146,8 +159,10 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
             ),
           }
         : {}),
-      next,
-      act: next ? next.label : M.provedOverDay,
+      // A leak that was a stop may be counted again, but nobody waits for it: the seal comes off, or is centred.
+      next: stop ? null : next,
+      choices: stop && next ? [{ key: next.key, label: M.countOnceMore }] : [],
+      act: stop ? M.stoppedSealFails({ reason: stop.reason }) : next ? next.label : M.leakChecksDone,
     };
   },
   place(facts, step, key) {
@@ -161,7 +176,7 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
 });
 
 function pointsOf(facts: Facts<SealSetup>, step: StepDefinition<SealSetup>): ProofPoint[] {
-  return PROOF_MINUTES.map((minutes) => {
+  return proofMinutes(facts.setup).map((minutes) => {
     const at = (what: string) => looks(facts, step, `${what}/${minutes}`).due;
     const [leak, gas, warm] = [at('leak'), at('gas'), at('temp')];
     return {

@@ -52,6 +52,14 @@ function sizesOf(facts: Facts<SealSetup>): {
 export const sealSettingStep = stepKind<SealSetup, SettingStepValues | null>('seal-setting', {
   essential: true,
   repeats: true,
+  // Asked only of a value that moves the collar by more than a third of the seal: a decimal or a sign slips easily.
+  asks(facts, step) {
+    const { freeLengthMm } = facts.setup;
+    const far = ['seat', 'gasket'].some(
+      (key) => Math.abs(valueAt(facts, step, key) ?? 0) > (freeLengthMm ?? Number.POSITIVE_INFINITY) / 3,
+    );
+    return far ? (step.items ?? []) : [];
+  },
   report(facts, step) {
     const sizes = sizesOf(facts);
     const [seatMm, gasketMm] = [valueAt(facts, step, 'seat'), valueAt(facts, step, 'gasket')];

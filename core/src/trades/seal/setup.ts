@@ -4,7 +4,7 @@ import { isBalance } from '../../arithmetic/seals/face-load.ts';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Text } from '../../message/message.ts';
-import { conditionPart } from '../../steps/condition/condition.ts';
+import { conditionPart, grooveUnder, throttleBore } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import {
   everyJob,
@@ -37,6 +37,8 @@ const PRESET = of('cartridge', 'cassette');
 const SCREWED = of('component', 'cartridge', 'cassette', 'cartridge-split', 'clamp-split');
 const POINTED = of('component', 'cartridge', 'cassette', 'cartridge-split');
 const SPLIT = of('cartridge-split', 'fully-split', 'clamp-split');
+/** Their gland bolts are only snug: the seal centres itself. */
+const SNUG = of('cartridge-split', 'fully-split');
 export const SEAL = M.seal;
 export const TORQUES = M.torquesFromSealsSheet;
 const PRESSURE = M.setScrewsPressure;
@@ -150,6 +152,15 @@ export const sealSetupSchema = object({
   /** The impeller is adjusted: its clearance goes on the sheet as found and as left. */
   impellerSet: boolean().meta(ask(SEAL, M.impellerClearanceSet, { when: PRESET })),
   softGasket: boolean().meta(ask(SEAL, M.glandsGasketSoft)),
+  /** Nothing centres the gland or holds it square but its bolts: then its gap is felt all round. */
+  noPilot: boolean().meta(ask(SEAL, M.glandHasNoPilot)),
+  /** Rings of separate faces snap together round the shaft, or their ends butt. */
+  ringJoint: choice(
+    SEAL,
+    M.ringJoint,
+    { ball: M.ballAndSocket, butt: M.endsButt },
+    { fallback: 'ball', when: of('fully-split') },
+  ),
   processMpa: number()
     .min(-0.1)
     .max(50)
@@ -163,9 +174,15 @@ export const sealSetupSchema = object({
   glandBolts: screws(2, M.glandFlangeBolts).required(),
   glandNm: torque(M.glandBolts, {
     later: true,
-    needed: named(M.glandBolts2, { 'clamp-split': M.flangeScrews, purged: M.flangeBolts }),
+    needed: named(M.glandBolts2, {
+      'clamp-split': M.flangeScrews,
+      purged: M.flangeBolts,
+      'cartridge-split': null,
+      'fully-split': null,
+    }),
+    when: (form) => !SNUG(form),
   }),
-  glandMostNm: atMost(M.glandBoltsMost),
+  glandMostNm: atMost(M.glandBoltsMost, (form) => !SNUG(form)),
   dogs: screws(0, M.setScrewsDogPoint, POINTED),
   cups: screws(0, M.setScrewsCupPoint, SCREWED),
   screwNm: torque(M.setDriveScrews, { when: SCREWED, later: true, needed: drive }),
@@ -180,7 +197,7 @@ export const sealSetupSchema = object({
   boxPressureMpa: number()
     .min(0)
     .max(100)
-    .meta(ask(PRESSURE, M.pressureBox, { when: SCREWED })),
+    .meta(ask(PRESSURE, M.pressureBox, { when: SCREWED, later: true })),
   hardenedScrews: boolean().meta(ask(PRESSURE, M.screwsHardened, { when: SCREWED })),
   caseHardened: boolean().meta(ask(PRESSURE, M.shaftCaseHardened, { when: SCREWED })),
   /** As the drawing gives them: with all four the breakaway torque is read beside what the faces ask for. */
@@ -223,7 +240,10 @@ export const sealSetupSchema = object({
     HOUSE_RULES,
     M.oRingEndsSplit,
     { flush: M.flush, proud: M.slightlyProud } satisfies Record<ORingMethod, Text>,
-    { fallback: 'flush', when: SPLIT },
+    {
+      fallback: 'flush',
+      when: (form) => SPLIT(form) && (form.family !== 'fully-split' || form.ringJoint === 'butt'),
+    },
   ),
   spacer: choice(
     HOUSE_RULES,
@@ -233,18 +253,15 @@ export const sealSetupSchema = object({
   ),
   drive: driveField('coupling'),
   ...shaftFields,
-  condition: conditionPart([
-    'look',
-    'shaft',
-    'finish',
-    'runout',
-    'play',
-    'face',
-    'bore',
-    'envelope',
-    'softfoot',
-    'coupling',
-  ]).required(),
+  condition: conditionPart(
+    ['look', 'shaft', 'finish', 'runout', 'play', 'face', 'bore', 'envelope', 'softfoot', 'coupling'],
+    'given',
+  )
+    .shape({
+      throttleBoreMm: throttleBore({ when: of('purged') }),
+      grooveUnder,
+    })
+    .required(),
   schools: shaftSchools,
   maker: object({
     compressionLowerMm: fromSheet(100, M.compressionLeast, { when: of('component') }),

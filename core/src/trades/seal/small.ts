@@ -2,9 +2,11 @@ import { elastomerGuide } from '../../arithmetic/seals/elastomers.ts';
 import { oRing } from '../../arithmetic/seals/o-ring.ts';
 import { purgeGas } from '../../arithmetic/seals/purge.ts';
 import { setScrewRule } from '../../arithmetic/seals/set-screws.ts';
+import { goesTo } from '../../engine/depth.ts';
 import { standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
+import { aboutEqual } from '../../judgement/about-equal.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { inline, listOf } from '../../message/message.ts';
@@ -16,6 +18,19 @@ import { itemFindings } from '../../steps/item-findings.ts';
 import { gapPlace, lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
 import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
+
+/** Nobody has said what the O-rings have to stand: they cannot be compared with it. */
+const fluidNotGiven = ({ elastomer, fluid }: SealSetup): Finding => ({
+  code: 'parts.fluid',
+  verdict: 'caution',
+  reason: M.elastomerNotCompared({
+    missing: elastomer === undefined ? 'elastomer' : fluid === undefined ? 'fluid' : 'temperature',
+  }),
+  params: { elastomer: elastomer ?? null, fluid: fluid ?? null },
+  source: 'practice',
+  remedy: M.giveElastomerFluidTemperature,
+  acceptable: true,
+});
 
 /** What is told of the parts before they go on: elastomers by fluid and warmth, set screws by the box’s pressure; then asked. */
 export const sealParts = stepKind<SealSetup, null>('seal-parts', {
@@ -50,7 +65,7 @@ export const sealParts = stepKind<SealSetup, null>('seal-parts', {
     return {
       findings: [
         ...(screws?.findings ?? []),
-        ...(guide?.findings ?? []),
+        ...(guide?.findings ?? [fluidNotGiven(s)]),
         ...(ring?.findings ?? []),
         ...asked,
       ],
@@ -66,43 +81,54 @@ export const sealParts = stepKind<SealSetup, null>('seal-parts', {
 export type PairGapsValues = { aMm: number | null; bMm: number | null; equal: boolean | null };
 const splitPlaces = (): Place[] => [gapPlace('split/a', M.gapOneSplit), gapPlace('split/b', M.gapOtherSplit)];
 
-/** The gaps at both splits of a halved part: equal within a blade. */
+/** Gaps of a split seal are alike within a tenth of their mean; to a quarter it is a caution. Common practice, no source. */
+const SPLIT_SHARES = { alike: 0.1, caution: 0.25 } as const;
+
+/** The gaps at both splits of a halved part: seen to be equal, and judged by blade where they were felt. */
 export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', {
   repeats: true,
   report(facts, step) {
     const [aMm, bMm] = [valueAt(facts, step, 'split/a'), valueAt(facts, step, 'split/b')];
     const used = standing(facts, step.id);
-    const blade = Math.max(0.001, ...used.map((r) => r.instrument.step));
-    const next = nextListed(facts, step, splitPlaces());
-    const equal = aMm === null || bMm === null ? null : Math.abs(aMm - bMm) <= blade + 1e-9;
-    const finding: Finding =
-      equal === null
-        ? {
-            code: 'split.open',
-            verdict: 'incomplete',
-            reason: M.gapsBothSplitsNotFelt,
-            params: {},
-            acceptable: false,
-          }
-        : {
+    const blade = Math.max(0, ...used.map((r) => r.instrument.step));
+    const judged =
+      aMm === null || bMm === null
+        ? null
+        : aboutEqual([aMm, bMm], blade, SPLIT_SHARES, {
             code: 'split.equal',
-            verdict: equal ? 'accept' : 'reject',
-            reason: equal
-              ? M.bothSplitsGapeAlike
-              : M.splitsDifferOneSideDrawn({ a: len(Math.abs((aMm ?? 0) - (bMm ?? 0))) }),
-            params: { aMm: equal ? null : Math.abs((aMm ?? 0) - (bMm ?? 0)) },
-            limit: M.oneBlade,
-            source: 'practice',
-            ...(equal ? {} : { remedy: M.easeJointScrewsDrawThem }),
-            acceptable: false,
-          };
+            alike: M.gapsAtSplitsEqual,
+            unlike: M.oneSideTightenedMore,
+            remedy: M.easeJointScrewsTightenAlternately,
+          });
+    // Seen to be equal is enough; one gap that was felt wants the other.
+    const open = splitPlaces().filter((p) => valueAt(facts, step, p.key) === null);
+    const half = open.length === 1 ? (open[0] ?? null) : null;
+    const findings: Finding[] = [
+      ...(judged ? [judged] : []),
+      ...(half
+        ? [
+            {
+              code: 'split.open',
+              verdict: 'incomplete' as const,
+              reason: M.otherSplitNotFelt,
+              params: {},
+              acceptable: false,
+            },
+          ]
+        : []),
+    ];
     return {
-      findings: [finding, ...(next ? [] : itemFindings(facts, step)), ...gaugeFindings(used)],
+      findings: [...findings, ...itemFindings(facts, step), ...gaugeFindings(used)],
       working: [],
       beams: [],
-      values: { aMm, bMm, equal } satisfies PairGapsValues,
-      next,
-      act: next ? M.feel({ label: inline(next.label) }) : finding.reason,
+      values: { aMm, bMm, equal: judged ? judged.verdict === 'accept' : null } satisfies PairGapsValues,
+      next: half,
+      choices: goesTo(facts.setup, 'standard') ? open.map((p) => ({ key: p.key, label: p.label })) : [],
+      act: half
+        ? M.feel({ label: inline(half.label) })
+        : judged && judged.verdict !== 'accept'
+          ? judged.reason
+          : M.lookAtBothSplits,
     };
   },
   place: listedPlace(splitPlaces),
@@ -286,9 +312,11 @@ export const sweepMiddle = stepKind<SealSetup, SweepMiddleValues>('seal-middle',
           ', ',
         )
       : undefined;
+    const swing = stations.find((x) => x.values.tirMm !== null)?.values.tirMm ?? null;
+    const shared = { code: 'centre.middle', acceptable: false } as const;
     const finding: Finding = said
       ? {
-          code: 'centre.middle',
+          ...shared,
           verdict: 'accept',
           reason: M.n0MarkTopShaftStands({
             radius: len(circle?.radiusMm ?? 0),
@@ -297,24 +325,29 @@ export const sweepMiddle = stepKind<SealSetup, SweepMiddleValues>('seal-middle',
           }),
           params: { radiusMm: circle?.radiusMm ?? 0, highDeg: circle?.highDeg ?? 0, said },
           source: 'geometry',
-          acceptable: false,
         }
-      : {
-          code: 'centre.middle',
-          verdict: 'caution',
-          reason: M.runOutNotMeasuredJob,
-          params: {},
-          source: 'practice',
-          remedy: M.setThreeEqualShimsTurn,
-          acceptable: false,
-        };
+      : swing !== null
+        ? {
+            ...shared,
+            verdict: 'accept',
+            reason: M.centreInMiddleOfSwing({ swing: len(swing) }),
+            params: { swing },
+            source: 'practice',
+          }
+        : {
+            ...shared,
+            verdict: goesTo(facts.setup, 'standard') ? 'caution' : 'accept',
+            reason: M.threeEqualKeysCentreShaftAsStands,
+            params: {},
+            source: 'practice',
+          };
     return {
       findings: [finding, ...itemFindings(facts, step)],
       working: [],
       beams: [],
       values: { circle, shimsMm } satisfies SweepMiddleValues,
       next: null,
-      act: said ? M.shaft0MarkTopThen : M.threeEqualShimsTwiceHalf,
+      act: said ? M.shaft0MarkTopThen : M.threeEqualKeysBetween,
     };
   },
 });

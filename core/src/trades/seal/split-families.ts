@@ -1,5 +1,7 @@
+import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import type { Text } from '../../message/message.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { anglesStep, glandAngleStep } from './angles.ts';
 import { M } from './messages.ts';
@@ -12,6 +14,7 @@ import { glandGapsStep, handTurnStep, portsPlaced } from './tail.ts';
 /** Splits and seams set round the shaft: those of the faces while they are seen, the gland’s when it is on. */
 const angles = (gland = false): StepDefinition<SealSetup> => ({
   id: gland ? 'glandangle' : 'angles',
+  depth: 'thorough',
   title: gland ? M.glandsSplit : M.splits,
   kind: gland ? glandAngleStep : anglesStep,
   guide: gland ? M.squareSplitCoversDegreesFrom : M.dragEachWhereStandsType,
@@ -19,6 +22,10 @@ const angles = (gland = false): StepDefinition<SealSetup> => ({
   closes: gland ? M.onceJointScrewsTorqueGland : M.onceGlandRoundThemThese,
   repeatWord: M.turned,
 });
+
+/** Numbers of degrees are for the thorough depth; else it is seen that the splits stand apart. */
+const seenApart = (setup: SealSetup, ...items: GateItem[]): GateItem[] =>
+  goesTo(setup, 'thorough') ? [] : items;
 
 /** Two rotary halves, two gland halves; the machine is not dismantled. */
 export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
@@ -52,6 +59,7 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
       oRingEnds(setup, 'stationaryends', M.stationary),
       item(H.gland, 'gaskets', M.glandGasketsGreasedTheirGrooves),
       item(H.gland, 'round', M.halvesRoundShaftSettingTool),
+      ...seenApart(setup, item(H.gland, 'square', M.glandSplitsSquareToFaces)),
     ],
     { closes: M.onceGlandRoundRotarySplits },
   ),
@@ -63,9 +71,22 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
   ]),
   ...portsPlaced(setup),
   glandBolts(M.boxBolts, M.evenlyOnlySnugSealSquare, true),
-  glandGapsStep(setup),
+  ...squareStep(setup),
   handTurnStep,
 ];
+
+/** A gland that is only snug is looked at afterwards: by eye, or by its gap all round. */
+const squareStep = (setup: SealSetup): StepDefinition<SealSetup>[] => {
+  const gaps = glandGapsStep(setup);
+  return gaps.length > 0 && goesTo(setup, 'standard')
+    ? gaps
+    : [
+        standingOn(
+          asked('square', M.glandSquare, M.lookAllRoundGland, [item(H.gland, 'square', M.glandStandsSquare)]),
+          'glandbolts',
+        ),
+      ];
+};
 
 /** Tabs by which a split gland takes the bolts of its box. */
 const boltTabs = (setup: SealSetup): GateItem =>
@@ -78,22 +99,37 @@ const boltTabs = (setup: SealSetup): GateItem =>
   );
 
 const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
-  setup.spacer !== 'fastened'
-    ? asked('holder', M.holder, M.spacerDecidesWhereWholeSeal, [
-        item(H.holder, 'touched', M.spacerBoreStepHoldersInboard, {
-          remedy: M.againstBackWholeSealStands,
-        }),
-      ])
-    : asked('holder', M.holder, M.spacersFastenedHolderRestBox, [
-        item(H.holder, 'fastened', M.bothSettingSpacersFastenedResting),
-        item(H.holder, 'even', M.holderSquareNoLightUnder),
-      ]);
+  asked(
+    'holder',
+    M.holder,
+    setup.spacer !== 'fastened' ? M.spacerDecidesWhereWholeSeal : M.spacersFastenedHolderRestBox,
+    [
+      item(H.holder, 'snug', M.holderSnugSlides),
+      ...(setup.spacer !== 'fastened'
+        ? [
+            item(H.holder, 'touched', M.spacerBoreStepHoldersInboard, {
+              remedy: M.againstBackWholeSealStands,
+            }),
+          ]
+        : [
+            item(H.holder, 'fastened', M.bothSettingSpacersFastenedResting),
+            item(H.holder, 'even', M.holderSquareNoLightUnder),
+          ]),
+    ],
+  );
+
+/** How the ring of a separate face is closed round the shaft. */
+const ringClosed = (setup: SealSetup, id: string, which: Text): GateItem =>
+  setup.ringJoint === 'butt'
+    ? oRingEnds(setup, id, which)
+    : item(H.oRings, `${id}-snapped`, M.ringSnappedClosed({ which }));
 
 /** Separate faces, each in halves. */
 export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('halves', M.halves, M.apartCleanClothFacesUp, [
     item(H.halves, 'shipping', M.noShippingSpacerLeftThose),
     item(H.halves, 'paired', M.eachHalfOwnSplitsClean),
+    item(H.halves, 'marks', M.ringsToldApart),
     item(H.halves, 'grease', M.holderGasketsORingGland),
     item(H.halves, 'springs', M.springsSitTheirSlots),
   ]),
@@ -102,19 +138,23 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'rotaryjoint',
     M.holdersJointScrews,
     M.twoScrewsClampHolderAlternately,
-    setup.spacer === 'fastened' ? {} : { items: [item(H.holder, 'both', M.spacerHeldBothSidesWhile)] },
+    setup.spacer === 'fastened'
+      ? {}
+      : { itemsFirst: true, items: [item(H.holder, 'both', M.spacerHeldBothSidesWhile)] },
   ),
   gapsStep(M.gapsHolder),
   asked('faces', M.faces, M.rotaryORingShaftStationarys, [
     item(H.faces, 'spacers', M.settingSpacersOutAfterJoint),
     item(H.faces, 'orings', M.oRingsOpenedClosedRound),
-    oRingEnds(setup, 'rotaryends', M.rotary),
-    oRingEnds(setup, 'stationaryends', M.stationary),
+    ringClosed(setup, 'rotaryends', M.rotary),
+    ringClosed(setup, 'stationaryends', M.stationary),
     item(H.faces, 'greased', M.bothFaceORingsGreased),
+    item(H.faces, 'seams', M.ringJointsAwayFromFaceSplits),
     item(H.faces, 'drive', M.driveSlotPinMarks),
+    item(H.faces, 'wiped', M.rotaryFaceStationaryFaceWiped),
     item(H.faces, 'pressed', M.rotaryPressedIntoHolderStationary),
     item(H.faces, 'felt', M.noStepFeltAcrossSplit),
-    item(H.faces, 'wiped', M.rotaryFaceStationaryFaceWiped),
+    ...seenApart(setup, item(H.faces, 'apart', M.rotaryStationarySplitsApart)),
   ]),
   angles(),
   asked(
@@ -124,6 +164,7 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     [
       item(H.gland, 'gaskets', M.glandGasketsTheirGroovesEnds),
       ifFitted(H.gland, 'springs', M.springsStillTheirSlots),
+      ...seenApart(setup, item(H.gland, 'square', M.glandSplitsSquareToStationary)),
       boltTabs(setup),
     ],
     { closes: M.onceGlandClosedNoSplit },
@@ -131,10 +172,18 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   angles(true),
   jointScrews('glandjoint', M.glandJointScrews, M.alternatelySheetsTorque),
   ...portsPlaced(setup),
-  glandBolts(),
-  glandGapsStep(setup),
+  glandBolts(M.boxBolts, M.evenlyOnlySnugSealSquare, true),
+  ...squareStep(setup),
+  asked(
+    'placement',
+    M.placement,
+    M.spacerAgainstGlandBack,
+    [item(H.gland, 'flush', M.spacerAboutFlush, { remedy: M.whichSurfaceDidSpacerTouch })],
+    { standsOn: ['glandbolts'] },
+  ),
   {
     id: 'baseline',
+    depth: 'standard',
     title: M.wearBaseline2,
     standsOn: ['glandbolts'],
     kind: baseline(M.stationarysBackFromSettingSpacer, 'spacer'),
@@ -146,15 +195,22 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
 
 /** Halves held by a clamp ring, set by mounting plates. */
 export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
+  asked('unpack', M.onTheBench, M.partedOnBench, [
+    item(H.bench, 'parted', M.partedEvenlySidesChanged),
+    item(H.bench, 'faces', M.facesUpNothingTouches),
+    ifFitted(H.bench, 'soap', M.oRingsWettedWhatSheet),
+    item(H.oRings, 'rotaryrings', M.ringsMayProjectLittle({ which: M.rotary })),
+    item(H.oRings, 'stationaryrings', M.ringsMayProjectLittle({ which: M.stationary })),
+  ]),
   asked('halves', M.halves, M.theirPinsRoundShaft, [
-    ifFitted(H.halves, 'soap', M.oRingsWettedWhatSheet),
     item(H.halves, 'pins', M.rotatingHalvesTheirPinsCollar),
-    item(H.halves, 'felt', M.jointFeltAcrossNoStep),
-    oRingEnds(setup, 'rotaryends', M.rotary),
+    item(H.halves, 'byhand', M.screwsByHandUntilFractureFelt),
   ]),
   ...(screwsOf(setup) > 0 ? [driveScrews] : []),
+  asked('joined', M.jointFelt, M.feelAcrossBothJoints, [item(H.halves, 'felt', M.jointFeltAcrossNoStep)], {
+    standsOn: ['screws', 'halves'],
+  }),
   asked('plates', M.plates, M.platesBetweenRotorPumpFlange, [
-    ifFitted(H.plates, 'parted', M.halvesPartedPlatesBetweenThem),
     item(H.plates, 'in', M.bothMountingPlatesRotorPushed),
     item(H.plates, 'square', M.noLightBetweenPlatesRotor),
   ]),
@@ -179,7 +235,6 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   ),
   asked('stationary', M.stationaryHalves, M.joinedRoundShaftClearFlange, [
     item(H.stationary, 'joined', M.halvesJoinedTheirPinsEvenly),
-    oRingEnds(setup, 'stationaryends', M.stationary),
     item(H.stationary, 'gap', M.gapFlangeRemainsWhileThey),
   ]),
   asked('drawin', M.draw, M.twoScrewsDrawUndoneAgain, [
@@ -187,15 +242,14 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     item(H.draw, 'vertical', M.supplyDrainPortsStandVertical),
   ]),
   glandBolts(M.flangeScrews2, M.crosswiseSheetsTorqueUntilNo, false, 'screw'),
-  standingOn(
-    asked('fixtures', M.fixtures, M.fixtureLeftStopsStart, [
-      item(H.fixtures, 'nogap', M.noGapBetweenSealFlange),
-      item(H.fixtures, 'out', M.fixturesOutCounted),
-    ]),
-    'glandbolts',
-  ),
+  asked('fixtures', M.fixtures, M.fixtureLeftStopsStart, [
+    item(H.fixtures, 'nogap', M.noGapBetweenSealFlange),
+    item(H.fixtures, 'out', M.fixturesOutCounted),
+    item(H.fixtures, 'proud', M.lockingPinsStandProud),
+  ]),
   {
     id: 'baseline',
+    depth: 'standard',
     title: M.wearBaseline2,
     standsOn: ['glandbolts'],
     kind: baseline(M.projectionLockingPins, 'pins'),

@@ -1,47 +1,67 @@
-import type { StepDefinition } from '../../engine/step.ts';
+import { loosened, redone, type StepDefinition } from '../../engine/step.ts';
 import { standing } from '../../steps/standing.ts';
 import type { SealFamily, SealSetup } from './setup.ts';
 
+/** The clips go back in before anything that holds a preset seal is loosened; a setting measured anew after the screws is theirs again. */
+const CLIPS_FIRST: Readonly<Record<string, readonly string[]>> = {
+  impeller: [loosened('glandbolts'), loosened('screws')],
+  screws: [redone('reached')],
+  clips: [redone('reached')],
+};
+
 /** Of each family, what its own steps stand on beside the tail they share: what is loosened or measured anew opens these again. */
 const FAMILY_STANDS_ON: Record<SealFamily, Readonly<Record<string, readonly string[]>>> = {
-  // The collar is reached only with the gland off again.
   component: {
+    // A collar set anew has its screws loosened first.
+    screws: ['setting', redone('collar')],
     collar: ['setting', 'screws'],
+    // The collar is reached only with the gland off again.
     close: ['setting', 'screws', 'collar'],
     glandbolts: ['close'],
     impeller: ['setting', 'collar'],
   },
-  cartridge: {},
-  cassette: {},
+  cartridge: CLIPS_FIRST,
+  cassette: CLIPS_FIRST,
   'cartridge-split': {
+    rotary: [loosened('rotaryjoint')],
     splitgaps: ['rotaryjoint'],
-    screws: ['rotaryjoint'],
+    spacers: ['rotaryjoint'],
+    screws: ['rotaryjoint', 'spacers'],
     angles: ['rotaryjoint', 'screws'],
-    gland: ['rotaryjoint', 'screws', 'angles'],
+    gland: ['rotaryjoint', 'screws', 'angles', loosened('glandjoint')],
     glandangle: ['gland', 'angles'],
     glandjoint: ['gland', 'glandangle'],
-    glandbolts: ['glandjoint'],
+    tool: ['glandjoint'],
+    otherports: ['tool'],
+    ports: ['tool'],
+    glandbolts: ['glandjoint', 'tool'],
   },
   'fully-split': {
+    holder: [loosened('rotaryjoint')],
     splitgaps: ['rotaryjoint'],
-    faces: ['rotaryjoint'],
+    faces: ['rotaryjoint', 'splitgaps'],
     angles: ['faces'],
-    gland: ['faces', 'angles'],
+    gland: ['faces', 'angles', loosened('glandjoint')],
     glandangle: ['gland', 'angles'],
     glandjoint: ['gland', 'glandangle'],
+    otherports: ['glandjoint'],
+    ports: ['glandjoint'],
     glandbolts: ['glandjoint'],
   },
   'clamp-split': {
-    plates: ['screws'],
+    halves: [loosened('screws')],
+    // Between plates and flange the clamp ring holds the dimension: loosened, it is lost.
+    plates: ['screws', loosened('rotaryjoint')],
     rotaryjoint: ['screws'],
-    faces: ['rotaryjoint'],
+    faces: ['rotaryjoint', 'plates'],
     stationary: ['faces'],
-    drawin: ['faces', 'stationary'],
+    drawin: ['faces', 'stationary', loosened('glandbolts')],
     glandbolts: ['drawin'],
+    fixtures: ['glandbolts'],
   },
   purged: {
     assemble: ['throttle'],
-    centre: ['assemble'],
+    centre: ['assemble', loosened('glandbolts')],
     glandbolts: ['centre'],
     gas: ['pipes'],
   },
@@ -55,11 +75,8 @@ export function sealStandsOn(
   // Clips and set screws hold the setting in turn: the later of them stands on the earlier.
   const held: Readonly<Record<string, readonly string[]>> =
     setup.tail === 'clips-first' ? { clips: ['snug'], screws: ['clips', 'snug'] } : { clips: ['screws'] };
-  const own: Readonly<Record<string, readonly string[]>> = {
-    ...FAMILY_STANDS_ON[setup.family],
-    ...(setup.family === 'cartridge' || setup.family === 'cassette' ? held : {}),
-  };
-  return standing(own, steps);
+  const own = standing(FAMILY_STANDS_ON[setup.family], steps);
+  return setup.family === 'cartridge' || setup.family === 'cassette' ? standing(held, own) : own;
 }
 
 /** A step that opens again when one of these is undone. */

@@ -1,3 +1,4 @@
+import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import type { StepDefinition } from '../../engine/step.ts';
@@ -42,6 +43,7 @@ export const impellerGate: StepDefinition<SealSetup> = {
   repeatWord: M.adjusted,
   items: [
     item(H.impeller, 'clipsin', M.clipsTemplateScrewedHome),
+    item(H.impeller, 'screwsloose', M.setScrewsLooseSleeveFree),
     ifFitted(H.impeller, 'assembled', M.pumpPutTogetherAgain),
     ifFitted(H.impeller, 'adjusted', M.allImpellerAdjustmentsMade),
   ],
@@ -65,19 +67,25 @@ export const settingProved: StepDefinition<SealSetup> = {
   repeatWord: M.setAnew,
 };
 
-/** Gaps of the gland at the quarters: square before it is left. */
-export const glandGapsStep = (setup: SealSetup): StepDefinition<SealSetup> => ({
-  id: 'gland-gaps',
-  title: M.glandSquare,
-  kind: glandGaps((facts: Facts<SealSetup>) => ({
-    bolts: facts.setup.glandBolts,
-    rigid: setup.softGasket !== true,
-    atDeg: QUARTERS,
-  })),
-  guide: M.gapFromGlandBoxFour,
-  repeatWord: M.boltsMoved,
-  standsOn: ['glandbolts'],
-});
+/** Gaps of the gland at the quarters, where nothing else holds it square, or its sheet asks. */
+export const glandGapsStep = (setup: SealSetup): StepDefinition<SealSetup>[] =>
+  setup.noPilot || setup.maker.glandSpreadMm !== undefined || goesTo(setup, 'thorough')
+    ? [
+        {
+          id: 'gland-gaps',
+          depth: 'standard',
+          title: M.glandSquare,
+          kind: glandGaps((facts: Facts<SealSetup>) => ({
+            bolts: facts.setup.glandBolts,
+            rigid: setup.softGasket !== true,
+            atDeg: QUARTERS,
+          })),
+          guide: M.gapFromGlandBoxFour,
+          repeatWord: M.boltsMoved,
+          standsOn: ['glandbolts'],
+        },
+      ]
+    : [];
 
 /** Clips never come off with no screw snug: dog points and cup points by hand first. */
 export const snugStep: StepDefinition<SealSetup> = asked('snug', M.screwsSnug, M.handShortLegKeyBefore, [
@@ -124,7 +132,19 @@ export const handTurnStep: StepDefinition<SealSetup> = asked(
   ],
   {
     caution: M.isolationStaysKeepSleevesRag,
-    standsOn: ['glandbolts', 'gland-gaps', 'screws', 'setting', 'collar', 'impeller', 'throttle', 'angles'],
+    standsOn: [
+      'glandbolts',
+      'gland-gaps',
+      'square',
+      'screws',
+      'setting',
+      'collar',
+      'impeller',
+      'throttle',
+      'angles',
+      'fixtures',
+      'shims',
+    ],
   },
 );
 

@@ -5,6 +5,10 @@ import { M } from './messages.ts';
 export const why: Why = {
   ...WHY_EVERY,
   ...WHY_SHAFT,
+  unpack: M.whyUnpack,
+  joined: M.whyJoined,
+  square: M.whySquare,
+  placement: M.whyPlacement,
   parts: M.oRingWrongRubberSwells,
   slide: M.pushedGlandCartridgeSlidesApart,
   change: M.onlyInsideNewGlandHas,

@@ -1,12 +1,15 @@
+import type { JobState } from '../../engine/state.ts';
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt, reportAt } from '../../engine/trades.ts';
 import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
+import { bolts } from '../../steps/bolts.ts';
 import { boltsCame, boltsRow, leakRows, orDash, type Row, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
 import { leakDrawing } from '../../steps/drawings.ts';
 import { M } from './messages.ts';
+import { screwsOf } from './parts.ts';
 import { sealProof } from './proof.ts';
 import { compression } from './setting.ts';
 import type { SealSetup } from './setup.ts';
@@ -14,6 +17,15 @@ import { baselines } from './small.ts';
 import { turnRecovery } from './turn-recovery.ts';
 
 const row = (heading: Text, mm: number | null): Row[] => (mm === null ? [] : [[heading, len(mm, 2)]]);
+
+/** The gland bolts as they were tightened: to a torque, or snug. */
+const glandRow = (state: JobState<SealSetup>): Row => {
+  const count = String(state.setup.glandBolts);
+  const values = bolts.valuesOf(reportAt(state, 'glandbolts'));
+  return values?.spec.snug
+    ? [M.glandBolts3, M.boltsSnug({ count: state.setup.glandBolts })]
+    : boltsRow(M.glandBolts3, count, boltsCame(state, 'glandbolts'));
+};
 
 /** What is said of a seal fitted. */
 export const words: TradeWords<SealSetup> = {
@@ -35,6 +47,8 @@ export const words: TradeWords<SealSetup> = {
       compressionMm: set?.shift?.compressionMm ?? null,
       glandSpreadMm: spreadCame(state, 'gland-gaps'),
       torqueNm: boltsCame(state, 'glandbolts'),
+      screwTorqueNm: boltsCame(state, 'screws'),
+      firstDropsPerMin: counted[0]?.dropsPerMin ?? null,
       recoveryRounds: turnRecovery.valuesOf(reportAt(state, 'handturn'))?.rounds ?? null,
       baselineMm: baselines.valuesOf(reportAt(state, 'baseline'))?.baselineMm ?? null,
       dropsPerMin: counted.at(-1)?.dropsPerMin ?? null,
@@ -45,11 +59,17 @@ export const words: TradeWords<SealSetup> = {
         shaftRow,
         ...row(M.compressionAsRuns, results.compressionMm),
         [M.glandSpreadGaps, orDash(results.glandSpreadMm)],
-        boltsRow(M.glandBolts3, String(state.setup.glandBolts), results.torqueNm),
+        glandRow(state),
+        ...(results.screwTorqueNm === null
+          ? []
+          : [boltsRow(M.setScrews3, String(screwsOf(state.setup)), results.screwTorqueNm)]),
         ...(results.recoveryRounds === null
           ? []
           : [[M.roundsCentringRecovery, String(results.recoveryRounds)] as Row]),
         ...row(M.wearBaseline2, results.baselineMm),
+        ...(counted.length > 1
+          ? [[M.leakageAtStart, M.dropsMinute({ dropsPerMin: counted[0]?.dropsPerMin ?? 0 })] as Row]
+          : []),
         ...leakRows(results.dropsPerMin),
       ],
     };
@@ -60,7 +80,7 @@ export const words: TradeWords<SealSetup> = {
     );
     return [
       ...turnDrawings(state),
-      ...drawnAt(state, 'angles', 'gland-gaps'),
+      ...drawnAt(state, 'angles', 'glandangle', 'gland-gaps'),
       ...leakDrawing(M.proof, counted),
     ];
   },

@@ -1,8 +1,9 @@
-import { stampSays } from '../../arithmetic/bearings/stamp.ts';
+import { stampQueries, stampSays } from '../../arithmetic/bearings/stamp.ts';
 import type { Act } from '../../engine/act.ts';
 import { standing } from '../../engine/facts.ts';
 import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
+import { BEARING_MEASURES, shaftAt } from '../../steps/condition/at-depth.ts';
 import { example } from './example.ts';
 import { figures } from './figures.ts';
 import { M } from './messages.ts';
@@ -38,6 +39,12 @@ export const sleeveBearingTrade = defineTrade<SleeveSetup>({
   oldest: true,
   schema: sleeveSetupSchema,
   fromStamp: (text) => stampSays(text, ['boreMm', 'taper', 'clearanceClass', 'shaftMm']),
+  usualAt: (depth) => ({
+    ...shaftAt(BEARING_MEASURES)(depth),
+    // The clearance is felt beside nut angle or travel.
+    driveUp: { feelersToo: depth !== 'essential' } as SleeveSetup['driveUp'],
+  }),
+  asksOfStamp: (text) => stampQueries(text, { sleeve: true }),
   usual: { ...USUAL_SETUP, ...USUAL_PARTS },
   procedure: sleeveBearing,
   words,

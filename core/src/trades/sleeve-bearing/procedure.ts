@@ -1,5 +1,7 @@
+import { stampQueries } from '../../arithmetic/bearings/stamp.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
+import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import {
   baseStep,
@@ -32,49 +34,64 @@ const TOOLS: Record<DriveUpSchool, Text> = {
   hydraulic: M.hydraulicNutSleevePumpHose,
 };
 
+/** What of the stamp is not read, or speaks against a sleeve: said before anything is unpacked. */
+const stampFindings = ({ partNumber }: SleeveSetup): Finding[] =>
+  stampQueries(partNumber ?? '', { sleeve: true }).map((reason) => ({
+    code: 'safe.stamp',
+    verdict: 'caution',
+    reason,
+    params: { reason },
+    source: 'practice',
+    acceptable: true,
+  }));
+
 const safe = (setup: SleeveSetup) =>
-  safeStep(M.safeComplete, [
-    ISOLATED,
-    {
-      id: 'drained',
-      group: H.safe,
-      ask: M.nothingUnderPressureHotHarmful,
-    },
-    {
-      id: 'supported',
-      group: H.safe,
-      ask: M.rotorBlockedLoadOffBearing,
-    },
-    { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBootsHammer },
-    {
-      id: 'instructions',
-      group: H.kit,
-      ask: M.makersInstructionsBenchPartsStamp,
-    },
-    {
-      id: 'parts',
-      group: H.kit,
-      ask: M.bearingSleeveNutNewLock,
-    },
-    { id: 'tools', group: H.kit, ask: TOOLS[schoolOf(setup)] },
-    {
-      id: 'preservative',
-      group: H.kit,
-      ask: M.preservativeBearingLeftWipedOff,
-      note: true,
-    },
-    {
-      id: 'inboard',
-      group: H.kit,
-      ask: M.inboardSealPartsHereLooked,
-      kind: 'machine',
-    },
-    {
-      id: 'clean',
-      group: H.kit,
-      ask: M.shaftSleeveBoreHousingClean,
-    },
-  ]);
+  safeStep<SleeveSetup>(
+    M.safeComplete,
+    [
+      ISOLATED,
+      {
+        id: 'drained',
+        group: H.safe,
+        ask: M.nothingUnderPressureHotHarmful,
+      },
+      {
+        id: 'supported',
+        group: H.safe,
+        ask: M.rotorBlockedLoadOffBearing,
+      },
+      { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBootsHammer },
+      {
+        id: 'instructions',
+        group: H.kit,
+        ask: M.makersInstructionsBenchPartsStamp,
+      },
+      {
+        id: 'parts',
+        group: H.kit,
+        ask: M.bearingSleeveNutNewLock,
+      },
+      { id: 'tools', group: H.kit, ask: TOOLS[schoolOf(setup)] },
+      {
+        id: 'preservative',
+        group: H.kit,
+        ask: M.preservativeBearingLeftWipedOff,
+        note: true,
+      },
+      {
+        id: 'inboard',
+        group: H.kit,
+        ask: M.inboardSealPartsHereLooked,
+        kind: 'machine',
+      },
+      {
+        id: 'clean',
+        group: H.kit,
+        ask: M.shaftSleeveBoreHousingClean,
+      },
+    ],
+    stampFindings,
+  );
 
 const CAP: StepDefinition<SleeveSetup> = {
   id: 'bolts',

@@ -148,19 +148,22 @@ export const sleeveSetupSchema = object({
     .required()
     .meta(
       ask(SLEEVE, M.taper, {
+        decided: true,
         options: [
           ['12', '1:12'],
           ['30', '1:30'],
         ],
       }),
     ),
-  clearanceClass: choice(SLEEVE, M.clearanceClass, {
-    C2: 'C2',
-    CN: M.normalClass,
-    C3: 'C3',
-    C4: 'C4',
-    C5: 'C5',
-  } satisfies Record<(typeof CLEARANCE_CLASSES)[number], Text>).required(),
+  clearanceClass: choice(
+    SLEEVE,
+    M.clearanceClass,
+    { C2: 'C2', CN: M.normalClass, C3: 'C3', C4: 'C4', C5: 'C5' } satisfies Record<
+      (typeof CLEARANCE_CLASSES)[number],
+      Text
+    >,
+    { decided: true },
+  ).required(),
   driveUp: driveUpSchema.optional().default(undefined),
   /** Read off the sleeve; left out, it is supposed by the bore until somebody has looked. */
   pitchMm: number()

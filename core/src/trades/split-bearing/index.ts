@@ -1,5 +1,6 @@
 import { defineTrade } from '../../engine/trade.ts';
 import { USUAL_PARTS } from '../../steps/bearing/bearing-setup.ts';
+import { BEARING_MEASURES, shaftAt } from '../../steps/condition/at-depth.ts';
 import { example } from './example.ts';
 import { figures } from './figures.ts';
 import { splitBearing } from './procedure.ts';
@@ -12,6 +13,7 @@ import { words } from './words.ts';
 export const splitBearingTrade = defineTrade<SplitSetup>({
   id: 'split-bearing',
   schema: splitSetupSchema,
+  usualAt: shaftAt(BEARING_MEASURES),
   usual: { ...USUAL_SPLIT, baseBolts: USUAL_PARTS.baseBolts, runIn: USUAL_PARTS.runIn },
   procedure: splitBearing,
   words,

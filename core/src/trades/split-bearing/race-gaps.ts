@@ -1,11 +1,12 @@
 import {
-  aboutEqual,
+  RACE_SHARES,
   type SplitRaceGapValues,
   splitRaceGap,
 } from '../../arithmetic/bearings/split-race-gap.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily } from '../../engine/step.ts';
+import { aboutEqual } from '../../judgement/about-equal.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
@@ -158,7 +159,7 @@ function ringFindings(
       },
     ];
   return [
-    aboutEqual([rings.a, rings.b], stepMm, {
+    aboutEqual([rings.a, rings.b], stepMm, RACE_SHARES, {
       code,
       alike: M.clampRingGapesAlike({ which }),
       unlike: M.clampRingSScrewsNot({ which }),

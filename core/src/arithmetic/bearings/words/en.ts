@@ -117,7 +117,6 @@ export const en = {
   interferenceBears: 'interference that bears',
   jointGapsSplitInnerRace: 'Joint gaps of a split inner race',
   jointHasNoGapHalves: 'A joint has no gap: the halves meet before they grip the shaft.',
-  jointsDiffer: 'The joints differ by {difference}: {unlike}',
   kGrowthOverInterference: 'k, growth over interference',
   kN: '{loadKn} kN',
   kNKN: '{driveN} kN, {releaseN} kN with µ {friction}',
@@ -289,6 +288,11 @@ export const en = {
   takingOutLeastReductionWould:
     'Taking out the least reduction, {min}, would leave {bench}, under the least residual {least}.',
   tapClampRingsDownAll: 'Tap the clamp rings down all round, tighten, feel again; then the shaft.',
+  stampClassOpen: 'The stamp does not give the clearance class clearly. Read it on the ring.',
+  stampNoTaper: 'No K on the stamp: the bore is cylindrical and fits no adapter sleeve. Look at the ring.',
+  stampNotRead: 'The stamp is not understood. Enter bore, taper and clearance class from the ring.',
+  stampTaperOpen: 'The stamp does not give the taper clearly. Read it on the ring.',
+  stampUnknown: 'Not understood: {unknown}. Compare it with the maker’s list.',
   taper1Typed1: 'a taper of 1:{taper}, typed is 1:{taper2}',
   taperPitchNotWhatSheet:
     'The taper or the pitch is not what the sheet says, or the ring was tilted when it was felt.',
@@ -310,7 +314,6 @@ export const en = {
   turnNutOneEighthThen: 'Turn the nut one eighth, then feel both rows.',
   turnNutOneSixteenthThen: 'Turn the nut one sixteenth, then feel both rows.',
   turnRingLittleFeelBoth: 'Turn the ring a little and feel both rows again.',
-  twoBladesFifthGap: '{alike} (two blades, or a fifth of the gap)',
   typeValueFromMakerS: "Type the value from the maker''s sheet into the job.",
   warm: 'warm to',
   warmBearingThenSlidesPlay: 'Warm the bearing to {heatToC}: it then slides on with {play} play.',

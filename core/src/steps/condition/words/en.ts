@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  boxBoreTakesSeal: 'Stuffing-box bore takes this seal: measured, or compared with its sheet.',
   angleByAngle: 'Angle by angle, for the shape',
   angleByAngle2: 'angle by angle',
   swingAgain: 'The swing once more',
