@@ -26,6 +26,10 @@ export type Asked = {
   ofPlace?: true;
   /** A job may be opened without it: the step that needs it asks for it there (`needs` of the step). */
   later?: boolean;
+  /** The field its upper end is kept under, where a range may be typed. */
+  upTo?: string;
+  /** When it is wanted, in a few words under its label. */
+  hint?: Text;
   /** Asked only where the form so far says so. */
   when?: When;
   /** It cannot be left out where it is asked, though the shape has it optional: the sentence then said; undefined where it can. */

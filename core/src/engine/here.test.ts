@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { bolts } from '../steps/bolts.ts';
 import { EVERY_KIND, upTo, workAll } from '../testing/every-kind.ts';
 import { handAt, tools } from '../testing/test-stand.ts';
 import type { PackingSetup } from '../trades/packing/setup.ts';
@@ -20,7 +21,7 @@ describe('what a step needs and nobody has said', () => {
   it('opens without it, and asks for it at the step: nothing is tightened or passed before it is said', () => {
     const h = upTo(handAt(bare as SleeveSetup), 'bolts');
     const report = h.state.steps.find((s) => s.id === 'bolts')?.report;
-    expect(report?.asks).toEqual(['boltSize', 'boltGrade', 'boltCount']);
+    expect(report?.asks).toEqual(['maker.torqueNm', 'boltCount', 'boltSize', 'boltGrade']);
     expect(report?.act).toMatchObject({ id: 'engine.sayWhatFrontYou' });
     expect(() =>
       h.do('bolt.tightened', { step: 'bolts', pass: 0, bolt: 1, torqueNm: 0, instrument: tools.wrench }),
@@ -33,13 +34,32 @@ describe('what a step needs and nobody has said', () => {
     const say = (more: object) =>
       h.do('setup.changed', { setup: { ...h.state.setup, ...more }, reason: 'said at the step' });
     say({ boltSize: 'M16' });
-    expect(h.state.steps.find((s) => s.id === 'bolts')?.report?.asks).toEqual(['boltGrade', 'boltCount']);
+    expect(h.state.steps.find((s) => s.id === 'bolts')?.report?.asks).toEqual([
+      'maker.torqueNm',
+      'boltCount',
+      'boltGrade',
+    ]);
     say({ boltGrade: '8.8', boltCount: 4 });
     expect(h.state.steps.find((s) => s.id === 'bolts')?.report?.asks).toBeUndefined();
     h.tighten('bolts').answerAll('bolts').pass('bolts');
     expect(h.state.setupChanges).toHaveLength(2);
     // It lifts no stop: nobody else has to look.
     expect(h.state.setupChanges.every((c) => c.readAt.length === 0)).toBe(true);
+  });
+
+  it('the sheet’s torque is enough: size and grade are wanted only where it gives none', () => {
+    const h = upTo(handAt(bare as SleeveSetup), 'bolts');
+    const maker = { ...h.state.setup.maker, torqueNm: 180, torqueMostNm: 200 };
+    h.do('setup.changed', {
+      setup: { ...h.state.setup, maker, boltCount: 4 } as SleeveSetup,
+      reason: 'said at the step',
+    });
+    const report = h.state.steps.find((s) => s.id === 'bolts')?.report;
+    expect(report?.asks).toBeUndefined();
+    // Of a range the middle is aimed at; anything within it is right.
+    expect(bolts.valuesOf(report)?.torque.torqueNm).toBe(190);
+    expect(h.state.setupChanges.every((c) => c.readAt.length === 0)).toBe(true);
+    h.tighten('bolts').answerAll('bolts').pass('bolts');
   });
 
   it.each([
@@ -66,7 +86,7 @@ describe('what a step needs and nobody has said', () => {
       );
     }
     expect(h.state.present).toBe(at);
-    expect(h.state.steps.find((s) => s.id === at)?.report?.asks).toHaveLength(1);
+    expect(h.state.steps.find((s) => s.id === at)?.report?.asks?.length).toBeGreaterThan(0);
   });
 
   it('a family that has no such screws is not asked for their torque', () => {
@@ -85,7 +105,7 @@ describe('what a step needs and nobody has said', () => {
       const h = workAll(handAt(setup));
       for (const s of h.state.steps) expect(lackingHere(setup, stepOf(h.state, s.id) ?? {})).toEqual([]);
     }
-  });
+  }, 30_000);
 });
 
 const nextOf = (id: string, ids: readonly string[]): string => ids[ids.indexOf(id) + 1] ?? 'sign';

@@ -10,13 +10,16 @@ import { tradeOf } from './trades.ts';
 
 /**
  * What a step needs of the setup and nobody has said yet: a job is opened without it, and whoever stands before the part says it
- * there. Fields in the order of the setup.
+ * there. Fields in the order the step names them.
  */
 export function lackingHere(setup: Setup, step: Pick<StepDefinition, 'needs'>): Field[] {
   if (!step.needs || step.needs.length === 0) return [];
   const { needs } = step;
   const fields = fieldsOf(tradeOf(setup).schema);
-  const unsaid = fields.filter((f) => needs.includes(f.name) && valueIn(setup, f.name) === undefined);
+  // In the order the step asks for them.
+  const unsaid = needs.flatMap((name) =>
+    fields.filter((f) => f.name === name && valueIn(setup, name) === undefined),
+  );
   // Asked with every event, and nearly always all is said: the form is laid out only where it decides something.
   if (unsaid.length === 0) return [];
   const form = standsAs(fields, setup);
@@ -83,7 +86,7 @@ export function saysOnlyWhatWasAsked(before: Setup, after: Setup): boolean {
   );
   const blank = (setup: Setup): unknown => {
     const copy = JSON.parse(JSON.stringify(setup)) as Record<string, unknown>;
-    for (const { name } of filled) {
+    for (const name of filled.flatMap((f) => (f.upTo ? [f.name, f.upTo] : [f.name]))) {
       const [head = '', tail] = name.split('.') as [string, string?];
       const part = copy[head];
       if (tail === undefined) delete copy[head];

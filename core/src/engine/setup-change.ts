@@ -29,9 +29,8 @@ const LIMITS_AND_NAMES = /^(maker\.|schools|partNumber$|machine$|position$|holdB
 /** Does a changed setup leave every place and bolt that was asked? */
 function placesStay(before: Setup, after: Setup): boolean {
   const said = (setup: Setup, name: string) => JSON.stringify(valueIn(setup, name));
-  return fieldsOf(tradeOf(after).schema).every(
-    ({ name }) => LIMITS_AND_NAMES.test(name) || said(before, name) === said(after, name),
-  );
+  const names = fieldsOf(tradeOf(after).schema).flatMap((f) => (f.upTo ? [f.name, f.upTo] : [f.name]));
+  return names.every((name) => LIMITS_AND_NAMES.test(name) || said(before, name) === said(after, name));
 }
 
 /** A changed setup on the facts: what is no longer asked is struck; what was recorded before waits for a second look. */

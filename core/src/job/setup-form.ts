@@ -5,12 +5,12 @@ import type { Trade } from '../engine/trade.ts';
 import { rulesWith } from '../engine/trades.ts';
 import { check, withLabel } from '../judgement/sentences.ts';
 import type { Text } from '../message/message.ts';
-import { pressureAsTyped, torqueAsTyped } from '../quantities/as-typed.ts';
+import { pressureAsTyped, torqueRangeAsTyped } from '../quantities/as-typed.ts';
 import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { parsePressure } from '../quantities/pressure.ts';
 import { parseRoughness } from '../quantities/roughness.ts';
 import { parseTemperature } from '../quantities/temperature.ts';
-import { parseTorque } from '../quantities/torque.ts';
+import { parseTorque, parseTorqueRange } from '../quantities/torque.ts';
 import { M } from './messages.ts';
 
 /** A setup to start a form from: not all of it need be there. */
@@ -21,7 +21,8 @@ const UNIT: Partial<Record<Field['quantity'], string>> = {
   temperature: '°C',
 };
 
-export function showField(field: Field, v: unknown, unit: LengthUnit): string {
+/** @param most the upper end of a range, where one is kept */
+export function showField(field: Field, v: unknown, unit: LengthUnit, most?: unknown): string {
   if (field.name === 'holdBefore') return String((v as string[] | undefined)?.[0] ?? '');
   if (v === undefined || v === null) return field.fallback ?? '';
   if (typeof v === 'boolean') return v ? 'yes' : '';
@@ -29,7 +30,8 @@ export function showField(field: Field, v: unknown, unit: LengthUnit): string {
     return `${Number(lengthDigits(v, unit, Math.max(3, field.decimals ?? 3)))} ${unit}`;
   if (Array.isArray(v)) return v.join(' ');
   if (typeof v === 'number' && field.quantity === 'pressure') return pressureAsTyped(v);
-  if (typeof v === 'number' && field.quantity === 'torque') return torqueAsTyped(v);
+  if (typeof v === 'number' && field.quantity === 'torque')
+    return torqueRangeAsTyped(v, typeof most === 'number' ? most : undefined);
   const said = UNIT[field.quantity];
   return said ? `${v} ${said}` : String(v);
 }
@@ -41,13 +43,19 @@ export function toForm(trade: Trade, start: StartSetup, unit: LengthUnit): FormV
   return Object.fromEntries(
     fieldsOf(trade.schema).map((field) => [
       formName(field.name),
-      showField(field, valueIn(setup, field.name) ?? (field.rule ? schools[field.rule] : undefined), unit),
+      showField(
+        field,
+        valueIn(setup, field.name) ?? (field.rule ? schools[field.rule] : undefined),
+        unit,
+        field.upTo ? valueIn(setup, field.upTo) : undefined,
+      ),
     ]),
   );
 }
 
 export type FormFaults = Record<string, Text>;
-type Read = { value: unknown } | { message: Text };
+/** A value as the setup holds it; `most` the upper end of a range. */
+type Read = { value: unknown; most?: number } | { message: Text };
 
 /** Without what the sum of a conversion leaves behind; a limit is never rounded to fewer digits than were typed. */
 const rounded = (n: number, digits: number): { value: number } => ({ value: Number(n.toFixed(digits)) });
@@ -78,8 +86,11 @@ export function readField(field: Field, text: string, unit: LengthUnit): Read {
       return r.ok ? rounded(r.mm, 6) : { message: r.message };
     }
     case 'torque': {
-      const r = parseTorque(text, unit);
-      return r.ok ? rounded(r.nm, 10) : { message: r.message };
+      const r = field.upTo ? parseTorqueRange(text, unit) : parseTorque(text, unit);
+      if (!r.ok) return { message: r.message };
+      const mostNm = 'mostNm' in r ? (r as { mostNm?: number }).mostNm : undefined;
+      const most = mostNm === undefined ? {} : { most: rounded(mostNm, 10).value };
+      return { ...rounded(r.nm, 10), ...most };
     }
     case 'roughness': {
       const r = parseRoughness(text, unit);
@@ -178,7 +189,10 @@ export function fromForm(
   for (const field of asked) {
     const read = readField(field, (values[formName(field.name)] ?? '').trim(), unit);
     if ('message' in read) faults[formName(field.name)] = read.message;
-    else if (read.value !== undefined) put(setup, field.name, read.value);
+    else if (read.value !== undefined) {
+      put(setup, field.name, read.value);
+      if (field.upTo && read.most !== undefined) put(setup, field.upTo, read.most);
+    }
   }
   // What the sheet or the machine must give is said with the rest, not only once all else is right.
   for (const { path, message } of lacking(trade.schema, setup)) faults[formName(path)] ??= message;

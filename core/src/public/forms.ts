@@ -1,5 +1,6 @@
 /** What a person fills in and reads of a job: opening, form, parts, readings, board line. */
 
+export { DEPTHS, type Depth } from '../engine/depth.ts';
 export { inBoardOrder, type Wants, wantsOf } from '../job/board-order.ts';
 export { boxesOf, type Opening, type Origin, openingFor } from '../job/opening.ts';
 export { partFields, readPart, showPart } from '../job/part-card.ts';

@@ -17,4 +17,4 @@ export { formatPressure } from '../quantities/pressure.ts';
 export { formatRoughness, parseRoughness } from '../quantities/roughness.ts';
 export { keepAllSaid, keepSaid, say, sayAll } from '../quantities/say.ts';
 export { formatTemperature } from '../quantities/temperature.ts';
-export { formatTorque, parseTorque } from '../quantities/torque.ts';
+export { formatTorque, parseTorque, parseTorqueRange, TORQUE_UNITS } from '../quantities/torque.ts';

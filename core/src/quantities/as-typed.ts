@@ -35,6 +35,14 @@ export const pressureAsTyped = (mpa: number): string => asTyped(mpa, PRESSURE);
 /** @example torqueAsTyped(180) // '180 N·m' */
 export const torqueAsTyped = (nm: number): string => asTyped(nm, TORQUE);
 
+/** A range of torques in the unit it was typed in. @example torqueRangeAsTyped(35, 40) // '35–40 N·m' */
+export function torqueRangeAsTyped(leastNm: number, mostNm: number | undefined): string {
+  if (mostNm === undefined) return torqueAsTyped(leastNm);
+  const [least, unit] = torqueAsTyped(leastNm).split(' ');
+  const [most, other] = torqueAsTyped(mostNm).split(' ');
+  return unit === other ? `${least}–${most} ${unit}` : `${leastNm}–${mostNm} N·m`;
+}
+
 /** Setups kept before values went unrounded hold pressures to four decimals, rounded either way: half of the last one, MPa. */
 const ROUNDED_MPA = 5.1e-5;
 

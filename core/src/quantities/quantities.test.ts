@@ -5,7 +5,7 @@ import { english } from '../testing/english.ts';
 import { parseAngle, sayNutAngle } from './angle.ts';
 import { formatLength, leadingPoint, lengthDigits, MM_PER_INCH, parseLength } from './length.ts';
 import { len, num, say, tor } from './say.ts';
-import { parseTorque } from './torque.ts';
+import { parseTorque, parseTorqueRange } from './torque.ts';
 
 const mmOf = (text: string, unit: 'mm' | 'in' = 'mm') => {
   const r = parseLength(text, unit);
@@ -117,6 +117,22 @@ describe('lengths as people say them', () => {
 });
 
 describe('torques and angles', () => {
+  // 1 lbf·ft = 1.3558179… N·m, by definition of pound, foot and standard gravity.
+  it('reads a range as a sheet gives it, and asks where it runs the wrong way', () => {
+    const range = (text: string, unit: 'mm' | 'in' = 'mm') => {
+      const r = parseTorqueRange(text, unit);
+      return r.ok ? [r.nm, r.mostNm].map((x) => (x === undefined ? null : Number(x.toFixed(2)))) : 'fault';
+    };
+    expect(range('35-40 lbf·ft')).toEqual([47.45, 54.23]);
+    expect(range('35 – 40 ft-lb')).toEqual([47.45, 54.23]);
+    expect(range('35 to 40', 'in')).toEqual([47.45, 54.23]);
+    expect(range('50-60 lbf·in')).toEqual([5.65, 6.78]);
+    expect(range('5-6 kgf·m')).toEqual([49.03, 58.84]);
+    expect(range('47…54')).toEqual([47, 54]);
+    expect(range('180')).toEqual([180, null]);
+    expect(range('40-35 Nm')).toBe('fault');
+    expect(range('35-x')).toBe('fault');
+  });
   it('reads torques', () => {
     const nm = (t: string, u: 'mm' | 'in' = 'mm') => {
       const r = parseTorque(t, u);

@@ -37,6 +37,32 @@ export function parseTorque(text: string, inForce: LengthUnit): { ok: true; nm: 
   return { ok: true, nm: number.value * factor };
 }
 
+/** Two numbers with a stroke or a word between them. */
+const RANGE = /^\s*([\d.,]+)\s*(?:-|–|—|to|bis|\.\.\.?|…)\s*([\d.,]+)\s*(.*)$/i;
+
+/**
+ * Read a torque as a sheet gives it: one value, or a range from least to most: `35-40 lbf·ft`, `47 to 54`.
+ * @example parseTorqueRange('35-40 ft-lb', 'mm') // { ok: true, nm: 47.4…, mostNm: 54.2… }
+ */
+export function parseTorqueRange(
+  text: string,
+  inForce: LengthUnit,
+): { ok: true; nm: number; mostNm?: number } | ParseFault {
+  const m = RANGE.exec(text);
+  if (!m) return parseTorque(text, inForce);
+  const [, low = '', high = '', unit = ''] = m;
+  const least = parseTorque(`${low} ${unit}`, inForce);
+  const most = parseTorque(`${high} ${unit}`, inForce);
+  if (!least.ok) return least;
+  if (!most.ok) return most;
+  return least.nm < most.nm
+    ? { ok: true, nm: least.nm, mostNm: most.nm }
+    : { ok: false, message: M.rangeRunsFromLeastToMost };
+}
+
+/** Units a torque field offers, as they are written behind the number. */
+export const TORQUE_UNITS = ['N·m', 'lbf·ft', 'lbf·in'] as const;
+
 /** A torque with its unit, to the nearest whole above 20, else one decimal. */
 export function formatTorque(nm: number, unit: LengthUnit): string {
   const value = unit === 'mm' ? nm : nm / NM_PER_LBF_FT;
@@ -55,6 +81,6 @@ export const TORQUE = {
   },
   format: formatTorque,
   empty: { mm: '0.0 N·m', in: '0.0 lbf·ft' },
-  keys: { sign: '/', units: [' N·m', ' lbf·ft'] },
+  keys: { sign: '/', units: [' N·m', ' lbf·ft', ' lbf·in'] },
   sends: { nm: 1 },
 } as const satisfies Measured;

@@ -26,7 +26,7 @@ import type {
 } from './form.ts';
 import { M } from './messages.ts';
 import { placeName } from './place-name.ts';
-import { sayValue, setupLines } from './words.ts';
+import { mostOf, sayValue, setupLines } from './words.ts';
 
 const said = (s: Stamp): Told => ({ by: s.author.name, at: s.at, ...(s.clock ? { clock: s.clock } : {}) });
 
@@ -333,12 +333,14 @@ function changedFields(before: Setup, after: Setup): Array<{ field: Text; before
   const valueOfField = (setup: Setup, f: Field) =>
     valueIn({ ...setup, schools: rulesWith(setup) }, f.name) ?? f.fallback;
   const changed = fieldsOf(tradeOf(after).schema).filter(
-    (f) => JSON.stringify(valueOfField(before, f)) !== JSON.stringify(valueOfField(after, f)),
+    (f) =>
+      JSON.stringify([valueOfField(before, f), mostOf(before, f)]) !==
+      JSON.stringify([valueOfField(after, f), mostOf(after, f)]),
   );
   const told = (setup: Setup, f: Field): Text => {
     const v = valueOfField(setup, f);
     const unsaid = v === undefined || v === null || v === '' || (Array.isArray(v) && v.length === 0);
-    return f.quantity === 'flag' ? (v ? M.yes : M.no) : unsaid ? UNSAID : sayValue(f, v);
+    return f.quantity === 'flag' ? (v ? M.yes : M.no) : unsaid ? UNSAID : sayValue(f, v, mostOf(setup, f));
   };
   return changed.length > 0
     ? changed.map((f) => ({ field: f.label, before: told(before, f), after: told(after, f) }))

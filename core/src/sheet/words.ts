@@ -7,8 +7,11 @@ import { measured, QUANTITIES, type Quantity } from '../quantities/measured.ts';
 import { len, pres, rough, temp, tor } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
 
-/** A value of a setup as its field has it said, without the field's name. */
-export function sayValue(field: Field, v: unknown): Text {
+/**
+ * A value of a setup as its field has it said, without the field's name.
+ * @param most the upper end of a range, where one is kept
+ */
+export function sayValue(field: Field, v: unknown, most?: unknown): Text {
   if (Array.isArray(v))
     return listOf(
       v.map((x) => field.options?.find(([o]) => o === x)?.[1] ?? x),
@@ -20,7 +23,7 @@ export function sayValue(field: Field, v: unknown): Text {
     case 'length':
       return len(v, field.decimals ?? 3);
     case 'torque':
-      return tor(v);
+      return typeof most === 'number' ? expr`${tor(v)} – ${tor(most)}` : tor(v);
     case 'pressure':
       return pres(v);
     case 'roughness':
@@ -33,8 +36,12 @@ export function sayValue(field: Field, v: unknown): Text {
 }
 
 /** A field of a setup with its value; a flag that is on is only named. */
-const sayField = (field: Field, v: unknown): Text =>
-  field.quantity === 'flag' ? field.label : expr`${field.label}: ${sayValue(field, v)}`;
+const sayField = (field: Field, v: unknown, most: unknown): Text =>
+  field.quantity === 'flag' ? field.label : expr`${field.label}: ${sayValue(field, v, most)}`;
+
+/** The upper end a field keeps, where it may keep one. */
+export const mostOf = (setup: object, field: Field): unknown =>
+  field.upTo ? valueIn(setup, field.upTo) : undefined;
 
 /** Said in the sheet's head already. */
 const HEAD: readonly string[] = ['machine', 'position'];
@@ -50,7 +57,7 @@ export function setupLines(setup: Setup): Array<[Text, Text]> {
     if (silent || HEAD.includes(field.name)) continue;
     const key = textKey(field.group);
     const line = lines.get(key) ?? { group: field.group, said: [] };
-    lines.set(key, { ...line, said: [...line.said, sayField(field, v)] });
+    lines.set(key, { ...line, said: [...line.said, sayField(field, v, mostOf(whole, field))] });
   }
   return [...lines.values()].map(({ group, said }) => [group, listOf(said, '; ')]);
 }

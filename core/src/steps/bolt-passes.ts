@@ -11,7 +11,7 @@ export type BoltSpec = {
   /** What they are, as the subject of a sentence: “Cap bolts”. */
   what: Text;
   /** What one of them is. */
-  one: 'bolt' | 'screw';
+  one: 'bolt' | 'screw' | 'nut';
   count: number;
   layout: BoltLayout;
   /** Size, grade and threads a torque is worked out from; left out where only the maker’s sheet gives one. */
@@ -79,6 +79,9 @@ function allAlike(spec: BoltSpec, torqueNm: number): BoltPass[] {
         ]
       : [];
   }
+  // One nut has no pattern: to torque, and it is done.
+  if (spec.count === 1)
+    return boltPattern({ count: 1, layout: spec.layout, torqueNm }).values.passes.slice(-1);
   if (spec.seatingDeg !== undefined) return seatingPasses(spec.count, torqueNm);
   if (spec.dogs !== undefined) return setScrewPasses(spec.dogs, spec.count - spec.dogs, torqueNm);
   return boltPattern({ count: spec.count, layout: spec.layout, torqueNm }).values.passes;

@@ -1,5 +1,5 @@
 import type { BoltPass } from '../arithmetic/bolting/pattern.ts';
-import { boltSaid, boltTorque, type TorqueValues } from '../arithmetic/bolting/torque.ts';
+import { boltSaid, boltTorque, looksLikeUnit, type TorqueValues } from '../arithmetic/bolting/torque.ts';
 import { answerTo, loosenedAt } from '../engine/facts.ts';
 import { lackingAt } from '../engine/lacking.ts';
 import type { Setup } from '../engine/setup.ts';
@@ -160,12 +160,17 @@ function heldBy(
   return { waits, filled, jacked };
 }
 
-/** Said to be snug by hand, or without a torque on their sheet, bolts are drawn snug, evenly, twice round. */
+/** Said to be snug by hand, or without a torque on their sheet and of unknown size, bolts are tightened snug, evenly, twice round. */
 const withoutTorque = (facts: Facts, step: StepDefinition, spec: BoltSpec): BoltSpec => {
-  if (!lackingAt(facts, step.id)) return spec;
-  const { bolt: _, makerTorqueNm: __, makerMostNm: ___, ...rest } = spec;
-  return { ...rest, snug: true };
+  const lacking = lackingAt(facts, step.id);
+  if (!lacking) return spec;
+  const { bolt, makerTorqueNm: _, makerMostNm: __, ...rest } = spec;
+  return lacking.why === 'sheet-gives-none' && bolt ? { ...rest, bolt } : { ...rest, snug: true };
 };
+
+/** The sheet's torque; of a range its middle. */
+const aimOf = ({ makerTorqueNm: least, makerMostNm: most }: BoltSpec): number | undefined =>
+  least === undefined || most === undefined ? least : (least + most) / 2;
 
 /** The torque of a set: worked out with its sources, or the sheet’s alone, looked at for a slip of unit. */
 function torqueOf(
@@ -189,17 +194,40 @@ function torqueOf(
     };
   const { bolt } = spec;
   if (bolt) {
-    const told = boltTorque({ ...bolt, makerTorqueNm: spec.makerTorqueNm });
-    return spec.housing && spec.makerTorqueNm === undefined
+    const aimNm = aimOf(spec);
+    const told = boltTorque({ ...bolt, makerTorqueNm: aimNm });
+    return spec.housing && aimNm === undefined
       ? { ...told, findings: told.findings.map((f) => byBoltAlone(f, boltSaid(bolt, told.values.torqueNm))) }
       : told;
   }
   const leastNm = spec.makerTorqueNm;
   if (leastNm === undefined) throw new MessageError(M.torqueMissing({ textKey: textKey(spec.what) }));
-  const torqueNm = spec.makerMostNm === undefined ? leastNm : (leastNm + spec.makerMostNm) / 2;
+  const torqueNm = aimOf(spec) ?? leastNm;
   const range =
     spec.makerMostNm === undefined ? '' : M.middle({ least: tor(leastNm), makerMost: tor(spec.makerMostNm) });
   const [low, high] = spec.usualNm ?? [0, Number.POSITIVE_INFINITY];
+  const slip = looksLikeUnit(torqueNm, (low + high) / 2);
+  if (spec.usualNm && slip)
+    return {
+      values: { torqueNm, source: 'maker' },
+      findings: [
+        {
+          code: `${step.id}.unit`,
+          verdict: 'reject',
+          reason: M.torqueTenTimesUsual({
+            torque: tor(torqueNm),
+            what: inline(spec.what),
+            low: tor(low),
+            high: tor(high),
+          }),
+          params: { torqueNm, what: spec.what },
+          source: 'practice',
+          remedy: slip,
+          acceptable: true,
+        },
+      ],
+      working: [],
+    };
   const odd = torqueNm < low / 3 || torqueNm > 3 * high;
   return {
     values: { torqueNm, source: 'maker' },

@@ -3,10 +3,11 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('steps', en, {
+  torqueTenTimesUsual: { torque: 'torque', what: 'text', low: 'torque', high: 'torque' },
   torqueMissing: { textKey: 'text' },
-  passOne: { pass: 'text', one: ['bolt', 'screw'], bolt: 'count' },
+  passOne: { pass: 'text', one: ['bolt', 'screw', 'nut'], bolt: 'count' },
   allSTightAlready: { one: 'text' },
-  allSTightNoneMoved: { one: ['bolt', 'screw'] },
+  allSTightNoneMoved: { one: ['bolt', 'screw', 'nut'] },
   and: { smallest: 'length', largest: 'length' },
   doesNotApply: { ask: 'text' },
   dropsMin: { v: 'count' },
@@ -26,7 +27,7 @@ export const M = defineMessages('steps', en, {
   minAfterStartKeptNot: { count: 'count', minutes: 'text' },
   missing: { label: 'text' },
   most: { deg: 'count' },
-  next: { name: 'text', one: ['bolt', 'screw'], bolt: 'count', torque: 'text' },
+  next: { name: 'text', one: ['bolt', 'screw', 'nut'], bolt: 'count', torque: 'text' },
   nextPattern: { name: 'text', one: 'text', bolt: 'count' },
   notAskedWhenStepPassed: { notThen: 'text' },
   notOk: { ask: 'text', note: 'text' },

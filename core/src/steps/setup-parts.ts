@@ -79,7 +79,7 @@ export const holdBefore = <K extends string>(steps: Readonly<Record<K, Text>>, g
 export const MAKER = M.makersSheetOutranksEveryTable;
 
 /** A value typed from the maker's sheet. mm, N·m, µm of roughness, degrees, MPa, mm². */
-export const fromSheet = (max: number, label: Text, more: Pick<Partial<Asked>, 'when' | 'needed'> = {}) =>
+export const fromSheet = (max: number, label: Text, more: Partial<Asked> = {}) =>
   number()
     .min(0.0001)
     .max(max)

@@ -14,6 +14,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { TorqueField } from '../ui/TorqueField.tsx';
 import { LackingDialog } from './LackingDialog.tsx';
 import { M } from './messages.ts';
 
@@ -38,12 +39,21 @@ export function AskedHere({
   const { unit } = useSettings();
   const say = useSay();
   const trade = tradeOf(state.setup);
-  const fields = fieldsOf(trade.schema).filter((f) => asks.includes(f.name));
+  const fields = asks.flatMap((name) => fieldsOf(trade.schema).filter((f) => f.name === name));
   const [text, setText] = useState<FormValues>({});
   const [faults, setFaults] = useState<Record<string, Text>>({});
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    const missing = fields.filter((f) => (text[f.name] ?? '').trim() === '');
+    const shown = {
+      ...toForm(trade, state.setup as StartSetup, unit),
+      ...Object.fromEntries(fields.map((f) => [formName(f.name), (text[f.name] ?? '').trim()])),
+    };
+    // What another answer makes needless may stay empty: size and grade, where the sheet gives a torque.
+    const missing = fields.filter(
+      (f) =>
+        (text[f.name] ?? '').trim() === '' &&
+        (typeof f.needed !== 'function' || f.needed(shown) !== undefined),
+    );
     if (missing.length > 0)
       return setFaults(
         Object.fromEntries(missing.map((f) => [f.name, say(M.neededHere({ label: f.label }))])),
@@ -63,7 +73,13 @@ export function AskedHere({
       return setFaults(Object.keys(mine).length > 0 ? mine : { '': Object.values(read.faults)[0] ?? '' });
     }
     // Only what was asked here is changed; all else of the setup stays to the letter.
-    const refused = await onSay(withFields(state.setup, read.setup, asks));
+    const refused = await onSay(
+      withFields(
+        state.setup,
+        read.setup,
+        fields.flatMap((f) => (f.upTo ? [f.name, f.upTo] : [f.name])),
+      ),
+    );
     setFaults(refused ? { '': say(refused) } : {});
   };
   return (
@@ -81,6 +97,11 @@ export function AskedHere({
               <span className="kicker">
                 <Words of={f.label} />
               </span>
+              {f.hint && (
+                <span className="block text-[0.8125rem] leading-tight text-muted">
+                  <Words of={f.hint} />
+                </span>
+              )}
               <Choice
                 label={f.label}
                 value={text[f.name] ?? ''}
@@ -94,6 +115,16 @@ export function AskedHere({
                 </Fault>
               )}
             </div>
+          ) : f.quantity === 'torque' ? (
+            <TorqueField
+              key={f.name}
+              label={f.label}
+              hint={f.hint}
+              value={text[f.name] ?? ''}
+              fault={faults[f.name]}
+              disabled={!open}
+              onText={(t) => setText({ ...text, [f.name]: t })}
+            />
           ) : (
             <TextField
               key={f.name}

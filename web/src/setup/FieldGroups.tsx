@@ -3,6 +3,7 @@ import { sameText, textKey } from '@fulcrant/core/messages';
 import type { UseFormRegister } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
+import { TorqueField } from '../ui/TorqueField.tsx';
 import { M } from './messages.ts';
 
 type Rows = {
@@ -27,14 +28,26 @@ export function FieldGroups({ fields, values, errors, register, onFlag }: Rows) 
         </legend>
         <FlagRow fields={flags} values={values} errors={errors} onFlag={onFlag} />
         <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
-          {rest.map((f) => (
-            <FieldRow
-              key={f.name}
-              field={f}
-              fault={errors[formName(f.name)]?.message}
-              register={register(formName(f.name))}
-            />
-          ))}
+          {rest.map((f) =>
+            f.quantity === 'torque' ? (
+              <TorqueField
+                key={f.name}
+                id={`field-${formName(f.name)}`}
+                label={f.label}
+                hint={f.hint}
+                value={values[formName(f.name)] ?? ''}
+                fault={errors[formName(f.name)]?.message}
+                onText={(text) => onFlag(formName(f.name), text)}
+              />
+            ) : (
+              <FieldRow
+                key={f.name}
+                field={f}
+                fault={errors[formName(f.name)]?.message}
+                register={register(formName(f.name))}
+              />
+            ),
+          )}
         </div>
       </fieldset>
     );
@@ -97,6 +110,11 @@ function FieldRow({
       <label htmlFor={id} className="text-sm text-muted">
         <Words of={field.label} />
       </label>
+      {field.hint && (
+        <span className="block text-[0.8125rem] leading-tight text-muted">
+          <Words of={field.hint} />
+        </span>
+      )}
       {field.quantity === 'choice' ? (
         <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>
           {(field.optional || field.decided) && (

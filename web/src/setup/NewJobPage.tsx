@@ -1,5 +1,5 @@
 import { partKey } from '@fulcrant/core/api';
-import { openingFor } from '@fulcrant/core/forms';
+import { DEPTHS, type Depth, openingFor } from '@fulcrant/core/forms';
 import { allTrades, type Setup, tradeOf } from '@fulcrant/core/job';
 import { type Text, textKey } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
@@ -17,6 +17,8 @@ import { M } from './messages.ts';
 import { OpeningForm } from './OpeningForm.tsx';
 import { dropOpening, keepOpening, openingDraft } from './opening-draft.ts';
 import { PositionPicker } from './PositionPicker.tsx';
+
+const depthIn = (typed: string | undefined): Depth | undefined => DEPTHS.find((d) => d === typed);
 
 /** Open a job by three answers: where, what work, what is stamped on the part; the rest is known, or asked where it is needed. */
 export function NewJobPage() {
@@ -45,6 +47,7 @@ export function NewJobPage() {
     setPicked(position);
     if (position?.setup) setKind(tradeOf(position.setup).id);
   };
+  const [depth, setDepth] = useState<Depth | undefined>(depthIn(draft?.values.depth));
   const [stamp, setStamp] = useState(draft?.values.partNumber ?? '');
   const meant = useDeferredValue(stamp);
   const cards = usePartCards(partKey(meant));
@@ -58,6 +61,7 @@ export function NewJobPage() {
         rules,
         plant: plant.data,
         stamp: meant,
+        depth,
         card: card ? { values: card.values, looked: card.looked !== null } : null,
         place: chosen
           ? {
@@ -71,7 +75,7 @@ export function NewJobPage() {
             }
           : null,
       }),
-    [trade, rules, plant.data, meant, card, chosen, told.data],
+    [trade, rules, plant.data, meant, depth, card, chosen, told.data],
   );
   const open = async (setup: Setup) => {
     const same = chosen?.machine === setup.machine && chosen.position === setup.position;
@@ -108,6 +112,7 @@ export function NewJobPage() {
           draft={draft && draft.kind === kind && draft.position?.id === chosen?.id ? draft : null}
           onTyped={(values, unit) => keepOpening({ kind: trade.id, position: chosen, values, unit })}
           onStamp={setStamp}
+          onDepth={setDepth}
           onSetup={open}
           stampSaid={
             <>

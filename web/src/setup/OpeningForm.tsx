@@ -1,4 +1,12 @@
-import { boxesOf, fromForm, type Opening, toForm } from '@fulcrant/core/forms';
+import {
+  boxesOf,
+  DEPTHS,
+  type Depth,
+  fieldsAsked,
+  fromForm,
+  type Opening,
+  toForm,
+} from '@fulcrant/core/forms';
 import { type Field, type FormValues, formName, type Setup, type Trade } from '@fulcrant/core/job';
 import { inline, listOf, type Text, textKey } from '@fulcrant/core/messages';
 import type { LengthUnit } from '@fulcrant/core/units';
@@ -26,6 +34,8 @@ type Props = {
   onStamp: (stamp: string) => void;
   /** What is known of the part by its stamp, in words. */
   stampSaid: ReactNode;
+  /** The depth of check as it is chosen: what it asks for comes back in the next `opening`. */
+  onDepth: (depth: Depth) => void;
   onSetup: (setup: Setup) => Promise<void>;
   /** Where: a known position, picked. */
   where: ReactNode;
@@ -39,7 +49,7 @@ type Props = {
  */
 export function OpeningForm(props: Props) {
   const tell = useSay();
-  const { trade, opening, placed, draft, onTyped, onStamp, stampSaid, onSetup, where, work } = props;
+  const { trade, opening, placed, draft, onTyped, onStamp, onDepth, stampSaid, onSetup, where, work } = props;
   const { unit } = useSettings();
   const form = useForm<FormValues>({
     defaultValues: toForm(trade, opening.start, unit),
@@ -97,12 +107,13 @@ export function OpeningForm(props: Props) {
   const errors = form.formState.errors;
   const faultOf = (name: string) => errors[formName(name)]?.message;
   const boxes = boxesOf(trade, values, opening.from);
-  const onPrint = [...boxes.open, ...boxes.known, ...boxes.free];
+  const onPrint = [...boxes.open, ...boxes.known, ...boxes.free].filter((f) => !(f.inSight && f.options));
   // A box that is being filled stays where it is: the order is the trade’s own, not what is open just now.
   const inOrder = orderOf(trade, values, onPrint);
   const free = new Set(boxes.free.map((f) => f.name));
   const unsaid = boxes.later.filter((f) => (values[formName(f.name)] ?? '').trim() === '');
-  const inSight = boxes.usual.filter((f) => f.inSight);
+  const inSight = boxes.usual.filter((f) => f.inSight && f.quantity === 'flag');
+  const chosenInSight = fieldsAsked(trade, values).filter((f) => f.inSight && f.options);
   const usualFaults = boxes.usual.filter((f) => !f.inSight && faultOf(f.name)).length;
   const faulty = Object.keys(errors).length;
   const submit = form.handleSubmit(async (all) => {
@@ -133,10 +144,27 @@ export function OpeningForm(props: Props) {
         )}
       </div>
       {work}
+      {chosenInSight.map((f) => (
+        <ChoiceRow
+          key={f.name}
+          field={f}
+          chosen={values[formName(f.name)] ?? ''}
+          fault={faultOf(f.name)}
+          onChoose={(value) => touch(formName(f.name), value)}
+        />
+      ))}
       <div className="grid items-end gap-x-8 gap-y-2 md:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
         {line('partNumber', tell(M.partAsStamped))}
         <div className="min-h-6 text-[0.95rem]">{stampSaid}</div>
       </div>
+      <DepthChoice
+        chosen={values.depth ?? ''}
+        fault={faultOf('depth')}
+        onChoose={(depth) => {
+          touch('depth', depth);
+          onDepth(depth);
+        }}
+      />
       {inSight.length > 0 && (
         <fieldset className="m-0 border-0 border-t border-rule p-0 pt-1">
           <legend className="kicker pr-3">
@@ -192,6 +220,78 @@ export function OpeningForm(props: Props) {
         </div>
       </div>
     </form>
+  );
+}
+
+/** One of a few answers that decide the work: all in sight, one touch. */
+function ChoiceRow({
+  field,
+  chosen,
+  fault,
+  onChoose,
+}: {
+  field: Field;
+  chosen: string;
+  fault: string | undefined;
+  onChoose: (value: string) => void;
+}) {
+  return (
+    <fieldset className="m-0 flex flex-wrap items-center gap-1.5 border-0 p-0">
+      <legend className="kicker mb-1">
+        <Words of={field.label} />
+      </legend>
+      {field.options?.map(([value, label]) => (
+        <Button
+          key={value}
+          aria-pressed={chosen === value}
+          weight={chosen === value ? 'solid' : 'line'}
+          className="!px-2.5 py-0.5 !text-base"
+          onClick={() => onChoose(value)}
+        >
+          <Words of={label} />
+        </Button>
+      ))}
+      {fault && <Fault>{fault}</Fault>}
+    </fieldset>
+  );
+}
+
+const DEPTH_WORDS: Record<Depth, { name: Text; says: Text }> = {
+  essential: { name: M.essential, says: M.essentialSays },
+  standard: { name: M.standard, says: M.standardSays },
+  thorough: { name: M.thorough, says: M.thoroughSays },
+};
+
+/** How deep the job is checked: three answers, with what each means. */
+function DepthChoice({
+  chosen,
+  fault,
+  onChoose,
+}: {
+  chosen: string;
+  fault: string | undefined;
+  onChoose: (depth: Depth) => void;
+}) {
+  const say = useSay();
+  return (
+    <fieldset className="m-0 flex flex-wrap items-center gap-1.5 border-0 border-t border-rule p-0 pt-2">
+      <legend className="kicker pr-3">{say(M.depthOfCheck)}</legend>
+      {DEPTHS.map((depth) => (
+        <Button
+          key={depth}
+          aria-pressed={chosen === depth}
+          weight={chosen === depth ? 'solid' : 'line'}
+          className="!px-2.5 py-0.5 text-left !text-base"
+          onClick={() => onChoose(depth)}
+        >
+          <Words of={DEPTH_WORDS[depth].name} />
+          <span className="block font-text text-[0.8125rem] font-normal leading-tight">
+            <Words of={DEPTH_WORDS[depth].says} />
+          </span>
+        </Button>
+      ))}
+      {fault && <Fault>{fault}</Fault>}
+    </fieldset>
   );
 }
 

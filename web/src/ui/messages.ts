@@ -3,6 +3,7 @@ import { en } from '../words/en/ui.ts';
 
 /** What is said on these pages, by id; those that name something, with what they name. */
 export const M = defineMessages('page.ui', en, {
+  torqueFromTo: { least: 'text', most: 'text' },
   at: { due: 'text' },
   comeLast: { count: 'count', title: 'text' },
   couldNotDrawnWhatEntered: { what: 'text' },

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BOLT_GRADES, strengthOf } from './grades.ts';
 import { boltPattern, crosswiseCircle, crosswiseRectangle } from './pattern.ts';
 import { BOLT_SIZES, boltSize, stressAreaMm2 } from './threads.ts';
-import { boltTorque, longFormTorque } from './torque.ts';
+import { boltTorque, longFormTorque, looksLikeUnit } from './torque.ts';
 
 const size = (name: string) => {
   const b = boltSize(name);
@@ -96,11 +96,30 @@ describe('torque', () => {
       ),
     ).toContain('bolting.torque-odd');
     expect(
-      boltTorque({ size: 'M16', grade: '8.8', friction: 'oiled', makerTorqueNm: 20 }).findings.map(
+      boltTorque({ size: 'M16', grade: '8.8', friction: 'oiled', makerTorqueNm: 60 }).findings.map(
         (f) => f.code,
       ),
     ).toContain('bolting.torque-odd');
+    // One verdict: what looks wrong is not called right beside it.
+    for (const makerTorqueNm of [60, 400])
+      expect(
+        boltTorque({ size: 'M16', grade: '8.8', friction: 'oiled', makerTorqueNm }).findings,
+      ).toHaveLength(1);
     expect(() => boltTorque({ size: 'M17', grade: '8.8', friction: 'dry' })).toThrow(RangeError);
+  });
+  it('a value ten times off is a stop that asks for the unit (our own choice: 8 times)', () => {
+    const of = (makerTorqueNm: number) =>
+      boltTorque({ size: 'M8', grade: '8.8', friction: 'oiled', makerTorqueNm }).findings.map(
+        (f) => `${f.code} ${f.verdict}`,
+      );
+    // About 24 N·m is usual; 20 lbf·in is 2.3 N·m, 250 lbf·ft 339 N·m.
+    expect(of(24)).toEqual(['bolting.torque accept']);
+    expect(of(2.3)).toEqual(['bolting.torque-unit reject']);
+    expect(of(339)).toEqual(['bolting.torque-unit reject']);
+    // 55 lbf·ft where 50 to 60 lbf·in is usual, and the other way about.
+    expect(looksLikeUnit(74.6, 6.2)).not.toBeNull();
+    expect(looksLikeUnit(6.2, 74.6)).not.toBeNull();
+    expect(looksLikeUnit(9, 6.2)).toBeNull();
   });
   it('every size and grade has a torque', () => {
     for (const b of BOLT_SIZES)

@@ -60,6 +60,19 @@ export function longFormTorque(
 export const boltSaid = (input: Pick<TorqueInput, 'size' | 'grade' | 'friction'>, torqueNm: number): Text =>
   expr`${input.size} ${input.grade}, ${FRICTION[input.friction].said}: ${tor(torqueNm)}`;
 
+/** So many times off what is usual, a torque is in another unit: lbf·in for lbf·ft is 12, kgf·m for N·m 10. Our own choice. */
+const UNIT_SLIP = 8;
+
+/**
+ * Which unit a torque was probably meant in, as a question, where it is about ten times off the usual one; null where it is not.
+ * @example looksLikeUnit(75, 6) // 55 lbf·ft where 55 lbf·in is usual
+ */
+export function looksLikeUnit(nm: number, usualNm: number): Text | null {
+  if (!Number.isFinite(usualNm) || usualNm <= 0) return null;
+  if (nm >= UNIT_SLIP * usualNm) return M.meantInPounds;
+  return nm <= usualNm / UNIT_SLIP ? M.meantInFeet : null;
+}
+
 /**
  * Tightening torque of a cap bolt. Order of sources: maker's sheet, plant rule, computed. Computed is the short form
  * T = K·d·F at 75 % of proof (a joint to be taken apart again); the long form at 90 % of yield stands beside it.
@@ -110,8 +123,12 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
       }),
     },
   ];
-  const findings: Finding[] = [
-    {
+  const slip = given === undefined ? null : looksLikeUnit(given, shortNm);
+  const odd = given !== undefined && (given > 1.05 * long.torqueNm || given < 0.4 * shortNm);
+  const findings: Finding[] = [];
+  // One verdict: what looks wrong is not called right beside it.
+  if (!odd)
+    findings.push({
       code: 'bolting.torque',
       verdict: 'accept',
       reason: expr`${boltSaid(input, torqueNm)}${given === undefined ? M.computed : source === 'maker' ? M.makerSSheet : M.plantRule}.`,
@@ -124,12 +141,11 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
       },
       source,
       acceptable: false,
-    },
-  ];
-  if (given !== undefined && (given > 1.05 * long.torqueNm || given < 0.4 * shortNm)) {
+    });
+  if (odd && given !== undefined) {
     findings.push({
-      code: 'bolting.torque-odd',
-      verdict: 'caution',
+      code: slip ? 'bolting.torque-unit' : 'bolting.torque-odd',
+      verdict: slip ? 'reject' : 'caution',
       reason:
         given > long.torqueNm
           ? M.moreThanTakes90Yield({
@@ -155,8 +171,8 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
         grade2: given > long.torqueNm ? null : input.grade,
       },
       source: 'vdi-2230',
-      remedy: M.readMakerSSheetAgain,
-      acceptable: false,
+      remedy: slip ?? M.readMakerSSheetAgain,
+      acceptable: slip !== null,
     });
   }
   return {

@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  rangeRunsFromLeastToMost: 'A range runs from the least to the most, such as 35-40 lbf·ft.',
   couldWrite: '“{t}” could be {formatLength} or {formatLength2}: write {replace}, or {t} in.',
   decimalCommaReadAsMm: 'a decimal comma is read as mm',
   eighths: '{n} eighths',

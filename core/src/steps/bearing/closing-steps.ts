@@ -31,6 +31,7 @@ export const specOf = (
   count: set.count ?? 0,
   layout: set.layout ?? 'circle',
   makerTorqueNm: set.makerTorqueNm,
+  makerMostNm: set.makerMostNm,
   ...more,
 });
 

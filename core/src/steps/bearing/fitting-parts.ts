@@ -5,7 +5,7 @@ import { BOLT_SIZES } from '../../arithmetic/bolting/threads.ts';
 import type { FRICTIONS } from '../../arithmetic/bolting/torque.ts';
 import { FIRST_FILL, type FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.ts';
-import { type Asked, ask, choice, chosen } from '../../engine/asked.ts';
+import { type Asked, ask, choice, chosen, type FormValues, formName } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import { partNeeds } from '../../engine/here.ts';
 import type { Text } from '../../message/message.ts';
@@ -26,29 +26,65 @@ export const HALVES = { halves: M.twoHalvesSideAbout, circle: 'circle' } as cons
 /** Bolts begin unsaid: whoever has them in front of him says what they are, at the step that draws them. */
 const UNSAID = { decided: true, later: true } as const;
 /** What a step that draws such a set cannot go without. */
-export const boltNeeds = (set: string): string[] => partNeeds(set, 'size', 'grade', 'count');
+export const boltNeeds = (set: string): string[] => partNeeds(set, 'makerTorqueNm', 'count', 'size', 'grade');
+
+/** A sheet's torque, N·m, with the upper end of a range kept beside it. */
+const sheetTorque = (asked: ReturnType<typeof ask>) => number().min(0.001).max(5000).meta(asked);
+
+/**
+ * What a set of bolts is asked for: the sheet's torque, or, where it gives none, size and grade to work one out. Each is wanted only
+ * while the other is not given.
+ * @param at the names of torque, size and grade in the setup
+ */
+export const torqueOrBolt = (at: { torque: string; size: string; grade: string }) => {
+  const given = (form: FormValues, name: string) => (form[formName(name)] ?? '').trim() !== '';
+  return {
+    torque: (form: FormValues) =>
+      given(form, at.size) && given(form, at.grade) ? undefined : M.torqueOrSizeAndGrade,
+    bolt: (form: FormValues) => (given(form, at.torque) ? undefined : M.torqueOrSizeAndGrade),
+  };
+};
 
 /**
  * A set of bolts or screws tightened together; a torque from the maker's sheet outranks the computed one. N·m.
+ * @param part the part of the setup it is
  * @param layouts ways they may be set out, the usual one first; none where they are not asked for
  */
-export const boltSet = (group: Text, layouts: Partial<Record<(typeof BOLT_LAYOUTS)[number], Text>> = {}) => {
+export const boltSet = (
+  part: string,
+  group: Text,
+  layouts: Partial<Record<(typeof BOLT_LAYOUTS)[number], Text>> = {},
+) => {
   const layout = string().oneOf(BOLT_LAYOUTS);
   const options = Object.entries(layouts);
+  const needed = torqueOrBolt({
+    torque: `${part}.makerTorqueNm`,
+    size: `${part}.size`,
+    grade: `${part}.grade`,
+  });
+  const unsaid = { ...UNSAID, hint: M.whereSheetGivesNone, needed: needed.bolt };
   return object({
-    size: choice(group, M.size, SIZES, UNSAID),
-    grade: choice(group, M.grade, [...BOLT_GRADES], UNSAID),
+    makerTorqueNm: sheetTorque(
+      ask(group, M.torqueSheet, {
+        ...UNSAID,
+        upTo: `${part}.makerMostNm`,
+        hint: M.orRange,
+        needed: needed.torque,
+      }),
+    ),
+    makerMostNm: number().min(0.001).max(5000).meta({ silent: true }),
     count: number()
       .integer()
       .min(2)
       .max(32)
       .meta(ask(group, M.howMany, UNSAID)),
+    size: choice(group, M.size, SIZES, unsaid),
+    grade: choice(group, M.grade, [...BOLT_GRADES], unsaid),
     friction: choice(group, M.threads, THREADS, { fallback: 'oiled' }).required(),
     layout:
       options.length > 0
         ? layout.meta(ask(group, M.setOutAs, { options, fallback: options[0]?.[0] ?? '' }))
         : layout,
-    makerTorqueNm: number().min(0.001).max(5000).meta(ask(group, M.torqueSheet)),
   })
     .noUnknown()
     .test(
@@ -223,7 +259,10 @@ export const splitParts = {
   /** Jobs of before were asked for a housing they have not. */
   closing: closingSchema.optional().default(undefined).meta({ silent: true }),
   grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
-  baseBolts: boltSet(H.baseBolts, ROWS).optional().default(undefined).meta(also(M.loadBaseBolts)),
+  baseBolts: boltSet('baseBolts', H.baseBolts, ROWS)
+    .optional()
+    .default(undefined)
+    .meta(also(M.loadBaseBolts)),
   runIn: runInSchema.optional().default(undefined).meta(also(M.firstHours)),
 };
 
@@ -232,14 +271,17 @@ export const bearingParts = {
   float: floatSchema.optional().default(undefined),
   closing: closingSchema.optional().default(undefined).meta(also(M.housingCloseUp)),
   grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
-  carrierBolts: boltSet(H.carrierBolts, { circle: M.circle })
+  carrierBolts: boltSet('carrierBolts', H.carrierBolts, { circle: M.circle })
     .optional()
     .default(undefined)
     .meta(also(M.carrierBoltsTorque)),
-  ringScrews: boltSet(H.ringScrews, { circle: M.circle })
+  ringScrews: boltSet('ringScrews', H.ringScrews, { circle: M.circle })
     .optional()
     .default(undefined)
     .meta(also(M.grubScrewsSealRingsTorque)),
-  baseBolts: boltSet(H.baseBolts, ROWS).optional().default(undefined).meta(also(M.loadBaseBolts)),
+  baseBolts: boltSet('baseBolts', H.baseBolts, ROWS)
+    .optional()
+    .default(undefined)
+    .meta(also(M.loadBaseBolts)),
   runIn: runInSchema.optional().default(undefined).meta(also(M.firstHours)),
 };

@@ -1,12 +1,13 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  torqueTenTimesUsual: '{torque} is about ten times off for {what}: {low} to {high} is usual.',
   thereNoSuchAnswer: 'There is no such answer to that.',
   torqueMissing: 'The torque of {textKey} is missing.',
-  passOne: '{pass}: {one, select, bolt {bolt} screw {screw} other {}} {bolt}',
+  passOne: '{pass}: {one, select, bolt {bolt} screw {screw} nut {nut} other {}} {bolt}',
   allAnswered: 'All answered.',
   allSTightAlready: 'All {one}s are tight already.',
   allSTightNoneMoved:
-    'All {one, select, bolt {bolts} screw {screws} other {}} tight; none moved in the last round.',
+    'All {one, select, bolt {bolts} screw {screws} nut {nuts} other {}} tight; none moved in the last round.',
   and: '{smallest} and {largest}',
   answerWhatComesBeforeWrench: 'Answer what comes before the wrench.',
   baseBoltsFixWhatLined:
@@ -106,7 +107,7 @@ export const en = {
   motorCouplingWereNotTouched: 'motor and coupling were not touched',
   newFacesPumpFullGas:
     'New faces and a pump full of gas do not go together. Brought up slowly by the bypass, vapour before liquid where it pumps such, they are wet before they are fast.',
-  next: '{name}: {one, select, bolt {bolt} screw {screw} other {}} {bolt} is next{torque}.',
+  next: '{name}: {one, select, bolt {bolt} screw {screw} nut {nut} other {}} {bolt} is next{torque}.',
   nextPattern: '{name}: {one} {bolt} is next in the pattern.',
   notAskedWhenStepPassed: 'Not asked when this step was passed: {notThen}',
   notOk: 'Not OK: {ask}{note}',

@@ -132,7 +132,11 @@ describe('a plate over its guide pins', () => {
   it('a torque far from what such plates take is looked at for a slip of unit', () => {
     // 35 to 40 lbf·ft is 47 to 54 N·m; typed as newton-metres it would be 37.
     expect(verdicts(at('frontbolts'), 'frontbolts')['frontbolts.torque']).toBe('accept');
-    expect(verdicts(at('frontbolts', { plateNm: 450 }), 'frontbolts')['frontbolts.torque']).toBe('caution');
+    expect(verdicts(at('frontbolts', { plateNm: 170 }), 'frontbolts')['frontbolts.torque']).toBe('caution');
+    expect(verdicts(at('frontbolts', { plateNm: 450 }), 'frontbolts')['frontbolts.unit']).toBe('reject');
+    // A range: the middle is aimed at.
+    const range = at('frontbolts', { plateNm: 47.5, plateMostNm: 54.2 });
+    expect(verdicts(range, 'frontbolts')['frontbolts.torque']).toBe('accept');
   });
 });
 

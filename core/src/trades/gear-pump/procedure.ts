@@ -52,6 +52,7 @@ const plate = (id: string, title: Text): StepDefinition<GearPumpSetup> => ({
     count: s.plateBolts,
     layout: 'circle',
     makerTorqueNm: s.plateNm,
+    makerMostNm: s.plateMostNm,
     usualNm: USUAL_PLATE_NM,
     occupied: {
       holes: [1, 1 + Math.floor(s.plateBolts / 2)],
@@ -255,11 +256,12 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         title: M.nutTorque,
         needs: ['nutNm'],
         kind: boltsStep<GearPumpSetup>((s) => ({
-          one: 'bolt',
+          one: 'nut',
           what: M.shaftNut2,
           count: 1,
           layout: 'circle',
           makerTorqueNm: s.nutNm,
+          makerMostNm: s.nutMostNm,
           usualNm: USUAL_NUT_NM,
         })),
         guide: M.sheetsTorqueThenThreeSet,

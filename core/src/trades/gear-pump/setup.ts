@@ -18,16 +18,19 @@ const STOCK = M.gasketsHand;
 export const SHEET_TORQUES = M.torquesFromPumpsSheet;
 
 /** A torque of the maker's sheet: there is no default. */
-const torque = (label: Text, what: Text) =>
+const torque = (label: Text, what: Text, upTo: string) =>
   number()
     .min(0.001)
     .max(2000)
     .meta(
       ask(SHEET_TORQUES, label, {
         later: true,
+        upTo,
         needed: M.torqueMissingComesFromMakers({ what }),
       }),
     );
+/** The upper end of a range, typed with the lower one. */
+const upper = () => number().min(0.001).max(2000).meta({ silent: true });
 const thickness = (label: Text) =>
   number()
     .min(0.01)
@@ -95,8 +98,10 @@ export const gearPumpSetupSchema = object({
     .min(0)
     .max(25)
     .meta(ask(STOCK, M.mayOff, { when: chosen('compression', 'sheet') })),
-  plateNm: torque(M.endPlates, M.endPlates2),
-  nutNm: torque(M.shaftNut, M.shaftNuts),
+  plateNm: torque(M.endPlates, M.endPlates2, 'plateMostNm'),
+  plateMostNm: upper(),
+  nutNm: torque(M.shaftNut, M.shaftNuts, 'nutMostNm'),
+  nutMostNm: upper(),
   schools,
   maker: object({
     clearanceMinMm: fromSheet(1, M.endClearanceLeast),

@@ -89,9 +89,11 @@ describe('the order of a cartridge', () => {
 
   it('says a torque that looks like another unit', () => {
     const h = upTo(handAt({ ...cartridgeSeal, screwNm: 55 }), 'screws');
-    expect(report(h, 'screws')?.findings.find((f) => f.code === 'screws.torque')).toMatchObject({
-      verdict: 'caution',
-      remedy: { id: 'steps.readSheetAgainValueUnit' },
+    // 55 lbf·ft where 55 lbf·in is usual: a stop, until a lead hand says otherwise.
+    expect(report(h, 'screws')?.findings.find((f) => f.code === 'screws.unit')).toMatchObject({
+      verdict: 'reject',
+      acceptable: true,
+      remedy: { id: 'arithmetic.bolting.meantInPounds' },
     });
   });
 });

@@ -57,8 +57,8 @@ const torque = (label: Text, more: Partial<Asked>) =>
     .min(0.001)
     .max(2000)
     .meta(ask(TORQUES, label, more));
-/** The upper end, where the sheet gives a range of torques. */
-const atMost = (label: Text, when?: Asked['when']) => torque(M.range({ label }), when ? { when } : {});
+/** The upper end, where the sheet gives a range of torques: typed with the lower one. */
+const upper = () => number().min(0.001).max(2000).meta({ silent: true });
 const missing = (what: Text) => M.torqueMissingComesFromMakers({ what });
 /** What the bolts of a family are called, where its sheet must give their torque. */
 const named =
@@ -97,7 +97,8 @@ export const sealSetupSchema = object({
     .oneOf(['seal'] as const)
     .required(),
   ...placeFields,
-  family: choice(H.place, M.seal2, SEAL_FAMILY_TITLE).required(),
+  /** The family decides the order of work: it is chosen, never taken from a default. */
+  family: choice(H.place, M.seal2, SEAL_FAMILY_TITLE, { inSight: true, decided: true }).required(),
   ...everyJob,
   holdBefore: holdBefore({ screws: M.setScrews2, handturn: M.handTurn, sign: M.signature2 }),
   /** Component seal: its length, its compression, which side of the box face it turns on, growth of the shaft after setting. */
@@ -174,6 +175,7 @@ export const sealSetupSchema = object({
   glandBolts: screws(2, M.glandFlangeBolts).required(),
   glandNm: torque(M.glandBolts, {
     later: true,
+    upTo: 'glandMostNm',
     needed: named(M.glandBolts2, {
       'clamp-split': M.flangeScrews,
       purged: M.flangeBolts,
@@ -182,18 +184,19 @@ export const sealSetupSchema = object({
     }),
     when: (form) => !SNUG(form),
   }),
-  glandMostNm: atMost(M.glandBoltsMost, (form) => !SNUG(form)),
+  glandMostNm: upper(),
   dogs: screws(0, M.setScrewsDogPoint, POINTED),
   cups: screws(0, M.setScrewsCupPoint, SCREWED),
-  screwNm: torque(M.setDriveScrews, { when: SCREWED, later: true, needed: drive }),
-  screwMostNm: atMost(M.setDriveScrewsMost, SCREWED),
+  screwNm: torque(M.setDriveScrews, { when: SCREWED, later: true, upTo: 'screwMostNm', needed: drive }),
+  screwMostNm: upper(),
   jointScrews: screws(2, M.jointScrews, SPLIT),
   jointNm: torque(M.jointClampRingScrews, {
     later: true,
+    upTo: 'jointMostNm',
     when: SPLIT,
     needed: named(M.jointScrews2, { 'clamp-split': M.clampRings }),
   }),
-  jointMostNm: atMost(M.jointClampRingScrewsMost, SPLIT),
+  jointMostNm: upper(),
   boxPressureMpa: number()
     .min(0)
     .max(100)

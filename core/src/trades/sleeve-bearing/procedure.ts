@@ -96,7 +96,7 @@ const safe = (setup: SleeveSetup) =>
 const CAP: StepDefinition<SleeveSetup> = {
   id: 'bolts',
   title: M.capBolts,
-  needs: ['boltSize', 'boltGrade', 'boltCount'],
+  needs: ['maker.torqueNm', 'boltCount', 'boltSize', 'boltGrade'],
   kind: boltsStep((s: SleeveSetup) => {
     const set = capBolts(s);
     return specOf('bolt', M.capBolts, set, { layout: layoutOf(set), housing: true });

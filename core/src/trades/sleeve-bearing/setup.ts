@@ -15,6 +15,7 @@ import {
   ROWS,
   SIZES,
   THREADS,
+  torqueOrBolt,
 } from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
@@ -37,12 +38,8 @@ const capped = {
     form[formName('with.closing')] !== 'yes' ||
     [undefined, '', 'split'].includes(form[formName('closing.housing')]),
 };
-const chosenCap = (what: Text) => ({
-  ...capped,
-  decided: true,
-  later: true,
-  needed: M.capBoltsMissing({ what }),
-});
+const capNeeds = torqueOrBolt({ torque: 'maker.torqueNm', size: 'boltSize', grade: 'boltGrade' });
+const unsaidCap = { ...capped, decided: true, later: true } as const;
 
 const SLEEVE_FILMS = { dry: 'dry', oiled: M.lightlyOiled } as const;
 
@@ -125,7 +122,13 @@ const makerSchema = object({
   reductionMaxMm: fromSheet(1, M.reductionMost),
   leastResidualMm: fromSheet(1, M.leastResidual),
   ...makerShaft,
-  torqueNm: fromSheet(5000, M.capBoltTorque),
+  torqueNm: fromSheet(5000, M.capBoltTorque, {
+    ...unsaidCap,
+    upTo: 'maker.torqueMostNm',
+    hint: M.orRange,
+    needed: capNeeds.torque,
+  }),
+  torqueMostNm: number().min(0.001).max(5000).meta({ silent: true }),
   ...makerCondition,
 }).noUnknown();
 
@@ -197,13 +200,17 @@ export const sleeveSetupSchema = object({
   /** Shaft warmer than the ring while it is driven up, and in service. K. */
   shaftOverRingK: number().min(-100).max(100).meta(ask(H.shaft, M.shaftWarmerThanRingNow)),
   serviceOverRingK: number().min(-100).max(200).meta(ask(H.shaft, M.shaftWarmerServiceK)),
-  boltSize: choice(CAP, M.size, SIZES, chosenCap(M.size2)),
-  boltGrade: choice(CAP, M.grade, [...BOLT_GRADES], chosenCap(M.grade2)),
+  boltSize: choice(CAP, M.size, SIZES, { ...unsaidCap, hint: M.whereSheetGivesNone, needed: capNeeds.bolt }),
+  boltGrade: choice(CAP, M.grade, [...BOLT_GRADES], {
+    ...unsaidCap,
+    hint: M.whereSheetGivesNone,
+    needed: capNeeds.bolt,
+  }),
   boltCount: number()
     .integer()
     .min(2)
     .max(32)
-    .meta(ask(CAP, M.bolts, chosenCap(M.number))),
+    .meta(ask(CAP, M.bolts, { ...unsaidCap, needed: M.capBoltsMissing({ what: M.number }) })),
   boltLayout: choice(CAP, M.setOutAs, ROWS, { ...capped, fallback: 'rectangle' }),
   friction: choice(CAP, M.threads, THREADS, { ...capped, fallback: 'oiled' }),
   holdBefore: holdBefore(
@@ -292,6 +299,7 @@ export function capBolts(s: SleeveSetup): BoltSet {
     friction: s.friction ?? 'oiled',
     layout: s.boltLayout,
     makerTorqueNm: s.maker.torqueNm,
+    makerMostNm: s.maker.torqueMostNm,
   };
 }
 

@@ -105,7 +105,11 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
     title: M.seatingLoop2,
     needs: boltNeeds('clampScrews'),
     kind: boltsStep((s: SplitSetup) =>
-      specOf('screw', M.clampScrews, set(s, 'clampScrews'), { layout: 'halves', seatingDeg: SETTLED_DEG }),
+      specOf('screw', M.clampScrews, set(s, 'clampScrews'), {
+        layout: 'halves',
+        seatingDeg: SETTLED_DEG,
+        housing: true,
+      }),
     ),
     guide: M.allScrewsTorqueEvenlyTap,
     caution: M.softHammerOnlyChipRace,
@@ -145,7 +149,9 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         id: 'outer',
         title: M.outerRace,
         needs: boltNeeds('jointScrews'),
-        kind: boltsStep((s: SplitSetup) => specOf('screw', M.jointScrews, set(s, 'jointScrews'))),
+        kind: boltsStep((s: SplitSetup) =>
+          specOf('screw', M.jointScrews, set(s, 'jointScrews'), { housing: true }),
+        ),
         itemsFirst: true,
         guide: M.halvesCartridgeJointsTightenedSide,
         items: outerItems(setup),
@@ -206,7 +212,9 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         id: 'cartridge',
         title: M.cartridge,
         needs: boltNeeds('cartridgeBolts'),
-        kind: boltsStep((s: SplitSetup) => specOf('bolt', M.cartridgeBolts, set(s, 'cartridgeBolts'))),
+        kind: boltsStep((s: SplitSetup) =>
+          specOf('bolt', M.cartridgeBolts, set(s, 'cartridgeBolts'), { housing: true }),
+        ),
         itemsFirst: true,
         guide: M.lowerHalfRotatedUpperHalf,
         caution: M.shaftMayRaisedLittleLower,

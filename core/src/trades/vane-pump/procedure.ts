@@ -47,7 +47,7 @@ const drawn = (
   id: string,
   title: Text,
   count: (s: VanePumpSetup) => number,
-  torqueNm: (s: VanePumpSetup) => number | undefined,
+  torqueNm: (s: VanePumpSetup) => readonly [number | undefined, number | undefined],
   head: boolean,
   rods: boolean,
 ): Step => ({
@@ -59,7 +59,8 @@ const drawn = (
     what: title,
     count: count(s),
     layout: 'circle',
-    makerTorqueNm: torqueNm(s),
+    makerTorqueNm: torqueNm(s)[0],
+    makerMostNm: torqueNm(s)[1],
     ...(rods
       ? {
           occupied: {
@@ -189,7 +190,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       at('headbolts'),
       M.headBolts3({ side }),
       (x) => x.headBolts,
-      (x) => x.headNm,
+      (x) => [x.headNm, x.headMostNm],
       true,
       s.fixtures !== 'none',
     ),
@@ -232,7 +233,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
             at('capbolts'),
             M.capBolts3({ side }),
             (x) => x.capBolts,
-            (x) => x.capNm,
+            (x) => [x.capNm, x.capMostNm],
             false,
             false,
           ),

@@ -31,16 +31,19 @@ const spare = (label: Text) =>
     .min(0)
     .max(60)
     .meta(ask(SHIMS, M.sparesHand({ label }), { when: byFloat }));
-const torque = (label: Text, what: Text) =>
+const torque = (label: Text, what: Text, upTo: string) =>
   number()
     .min(0.001)
     .max(2000)
     .meta(
       ask(SHEET_TORQUES, label, {
         later: true,
+        upTo,
         needed: M.torqueMissingComesFromMakers({ what }),
       }),
     );
+/** The upper end of a range, typed with the lower one. */
+const upper = () => number().min(0.001).max(2000).meta({ silent: true });
 
 /** A vane pump whose seals sit in its heads, changed in its pipes. mm, N·m. */
 export const vanePumpSetupSchema = object({
@@ -78,8 +81,10 @@ export const vanePumpSetupSchema = object({
   middleSpare: spare(M.middle),
   thickMm: thickness(M.thick),
   thickSpare: spare(M.thick),
-  headNm: torque(M.headBolts, M.headBolts2),
-  capNm: torque(M.capBolts, M.capBolts2),
+  headNm: torque(M.headBolts, M.headBolts2, 'headMostNm'),
+  headMostNm: upper(),
+  capNm: torque(M.capBolts, M.capBolts2, 'capMostNm'),
+  capMostNm: upper(),
   schools,
   maker: object({
     floatMinMm: fromSheet(2, M.endFloatLeast, {

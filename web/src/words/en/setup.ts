@@ -1,5 +1,12 @@
 /** What the pages of setup say, in ICU MessageFormat. */
 export const en = {
+  depthOfCheck: 'Depth of check',
+  essential: 'Essential',
+  essentialSays: 'hazards, what closes, what the maker asks',
+  standard: 'Standard',
+  standardSays: 'what a careful crew adds',
+  thorough: 'Thorough',
+  thoroughSays: 'all that can be measured',
   anotherNewOne: 'another, or a new one',
   asLastTimeHere: 'as last time here',
   asUsually: 'As it usually is',

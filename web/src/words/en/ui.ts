@@ -1,5 +1,7 @@
 /** What the pages of ui say, in ICU MessageFormat. */
 export const en = {
+  torqueUnit: 'Unit of the torque',
+  torqueFromTo: '{least} to {most}',
   at: 'at {due}',
   back: 'Back',
   chosen: 'to be chosen',

@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  meantInPounds: 'Is the sheet’s value in lbf·in, not lbf·ft? Check the unit.',
+  meantInFeet: 'Is the sheet’s value in lbf·ft, not lbf·in? Check the unit.',
   extensionReachesBackPastGrip:
     'The extension reaches back past the grip: no pull on the handle turns this bolt.',
   notBoltSizeTabledHere:

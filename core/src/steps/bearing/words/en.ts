@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  torqueOrSizeAndGrade: 'Enter the torque from the sheet. Where it gives none, enter size and grade.',
+  whereSheetGivesNone: 'only where the sheet gives no torque',
+  orRange: 'one value or a range, such as 35-40',
   timeLockedWrittenLike2026: 'The time it was locked is written like 2026-01-31T06:30:00Z.',
   rectangleSplitPartHasEven: 'A rectangle or a split part has an even number of bolts.',
   notSetup: '{what} are not in this setup.',

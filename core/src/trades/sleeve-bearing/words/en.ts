@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  whereSheetGivesNone: 'only where the sheet gives no torque',
+  orRange: 'one value or a range, such as 35-40',
   rectangleHasEvenNumberCap: 'A rectangle has an even number of cap bolts.',
   hollowShaftMustThickerThan: 'The hollow shaft must be thicker than its bore.',
   driveUpMissingComesFrom: 'The drive-up is missing: it comes from the sheet.',
