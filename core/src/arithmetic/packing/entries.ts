@@ -2,6 +2,7 @@ import { array, number, object, string } from 'yup';
 import { type Calculator, entry, mm } from '../../judgement/entry.ts';
 import { idsOf } from '../../sources/methods.ts';
 import { packingBreakIn } from './break-in.ts';
+import { actsOfRows } from './break-in-seen.ts';
 import { packingFriction } from './friction.ts';
 import { LEAKAGE } from './leak-method.ts';
 import { M } from './messages.ts';
@@ -55,7 +56,7 @@ export const PACKING_ENTRIES: readonly Calculator[] = [
         .max(200)
         .required(),
     }).noUnknown(),
-    packingBreakIn,
+    ({ readings, ...asked }) => packingBreakIn({ ...asked, acts: actsOfRows(readings) }),
   ),
   entry(
     'packing.travel',

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type BreakInReading, packingBreakIn } from './break-in.ts';
+import { packingBreakIn } from './break-in.ts';
+import { actsOfRows, type BreakInAct, type BreakInRow } from './break-in-seen.ts';
 import { packingFriction } from './friction.ts';
 import { firstWrong, partsOf, plungerPreload, USUAL_V_RINGS } from './plunger.ts';
 import { INCH_SECTIONS_MM, packingRings } from './rings.ts';
@@ -44,47 +45,95 @@ describe('rings', () => {
 });
 
 describe('break-in (common practice, no source)', () => {
-  const ask = (readings: BreakInReading[], more = {}) =>
-    packingBreakIn({ shaftMm: 50, school: 'per-diameter', pitchMm: 1.75, followerMm: 6, readings, ...more });
-  const r = (minutes: number, flats: number, dropsPerMin: number, glandC?: number): BreakInReading => ({
+  const whole = (acts: BreakInAct[], more = {}) =>
+    packingBreakIn({ shaftMm: 50, school: 'per-diameter', pitchMm: 1.75, followerMm: 6, acts, ...more });
+  const ask = (rows: BreakInRow[], more = {}) => whole(actsOfRows(rows), more);
+  const r = (minutes: number, flats: number, dropsPerMin: number, glandC?: number): BreakInRow => ({
     minutes,
     flats,
     dropsPerMin,
     glandC,
   });
+  const drops = (minutes: number, dropsPerMin: number): BreakInAct => ({
+    what: 'drops',
+    minutes,
+    dropsPerMin,
+  });
+  const flats = (minutes: number, n = 1): BreakInAct => ({ what: 'flats', minutes, flats: n });
+  const warm = (minutes: number, glandC: number): BreakInAct => ({ what: 'warmth', minutes, glandC });
+  /** What is to be done after each act, and when. */
+  const doing = (...acts: BreakInAct[]) => {
+    const { do: now, nextMinutes } = whole(acts).values;
+    return nextMinutes === null ? now : `${now} until ${nextMinutes}`;
+  };
+
   it('a 50 shaft: 16 to 24 drops a minute; a flat is a sixth of the pitch', () => {
-    expect(ask([]).values).toMatchObject({ targetLow: 16, targetHigh: 24, state: 'settling' });
+    expect(ask([]).values).toMatchObject({ targetLow: 16, targetHigh: 24, do: 'start' });
     const v = ask([r(0, 0, 400), r(15, 0, 300), r(16, 1, 200)]).values;
     expect(v.travelMm).toBeCloseTo(1.75 / 6, 9);
     expect(v.leftMm).toBeCloseTo(6 - 1.75 / 6, 9);
   });
-  it('first leaks, then a flat and a wait, until it is there', () => {
-    expect(ask([r(2, 0, 400)]).values.state).toBe('settling');
-    expect(ask([r(2, 0, 400), r(12, 0, 300)]).values.state).toBe('turn');
-    expect(ask([r(12, 0, 300), r(13, 1, 200)]).values.state).toBe('wait');
-    expect(ask([r(12, 0, 300), r(13, 1, 200), r(24, 1, 120)]).values.state).toBe('turn');
-    // Steady is three counts in the band, ten minutes apart; one that strays begins the count anew.
-    const to22 = [r(12, 0, 300), r(13, 1, 200), r(24, 1, 22)];
-    expect(ask(to22).values).toMatchObject({ state: 'wait', nextMinutes: 34 });
-    expect(ask([...to22, r(29, 1, 22), r(34, 1, 21)]).values.state).toBe('wait');
-    expect(ask([...to22, r(34, 1, 21), r(44, 1, 20)]).values.state).toBe('done');
-    expect(ask([...to22, r(34, 1, 30), r(44, 1, 20), r(54, 1, 20)]).values.state).not.toBe('done');
-    // In the band at the first count after ten minutes and no flat turned is not done either.
-    expect(ask([r(2, 0, 20), r(12, 0, 20)]).values.state).not.toBe('done');
+  it('one instruction follows from the last act: leak, count, a flat, a wait that runs from the flat', () => {
+    expect(doing()).toBe('start');
+    expect(doing(drops(2, 400))).toBe('wait until 10');
+    expect(doing(drops(2, 400), drops(12, 300))).toBe('turn');
+    // The wait runs from the flat, not from the count before it.
+    expect(doing(drops(2, 400), drops(12, 300), flats(20))).toBe('wait until 30');
+    expect(doing(drops(12, 300), flats(20), drops(24, 200))).toBe('wait until 30');
+    expect(doing(drops(12, 300), flats(20), drops(31, 200))).toBe('turn');
+    expect(doing(drops(12, 300), flats(20), drops(31, 20))).toBe('wait until 41');
   });
-  it('a flat figure not given is 8 to 12', () => {
-    expect(ask([], { school: 'flat' }).values).toMatchObject({ targetLow: 8, targetHigh: 12 });
-  });
-  it('dry, hot or bottomed is a stop with its own remedy', () => {
-    expect(ask([r(12, 0, 300), r(30, 2, 5)]).values.state).toBe('too-dry');
-    expect(ask([r(12, 0, 300), r(30, 2, 60, 85)]).findings[0]?.remedy).toMatchObject({
-      id: 'arithmetic.packing.backNutsOffLetCool',
+  it('steady is three counts in the band, ten minutes apart, that do not drift', () => {
+    const to22 = [drops(12, 300), flats(13), drops(24, 22)];
+    expect(doing(...to22)).toBe('wait until 34');
+    expect(doing(...to22, drops(29, 22), drops(34, 21))).toBe('wait until 44');
+    expect(doing(...to22, drops(34, 21), drops(44, 20))).toBe('done');
+    expect(doing(...to22, drops(34, 30), drops(44, 20), drops(54, 20))).not.toBe('done');
+    // 24, 20, 16: all in the band, and on its way out of it.
+    const falling = [drops(12, 300), flats(13), drops(24, 24), drops(34, 20), drops(44, 16)];
+    expect(doing(...falling)).toBe('wait until 54');
+    expect(whole(falling).findings[0]?.reason).toMatchObject({
+      id: 'arithmetic.packing.inBandStillDrifting',
     });
-    expect(ask([r(12, 0, 300), r(300, 24, 60)]).values.state).toBe('bottomed');
+    expect(doing(...falling, drops(54, 17), drops(64, 16.5))).toBe('done');
+  });
+  it('dry stops at once, in the first minutes too, and stands until a wetter count', () => {
+    expect(doing(drops(0, 0))).toBe('back');
+    expect(doing(drops(0, 0), drops(5, 0))).toBe('back');
+    expect(doing(drops(12, 300), flats(13), drops(30, 5))).toBe('back');
+    expect(doing(drops(0, 0), flats(1, -1))).toBe('count until 3');
+    // Felt warm, not hot, says nothing of the drops: it is still dry.
+    expect(doing(drops(0, 0), warm(1, 40))).toBe('back');
+    expect(doing(drops(0, 0), flats(1, -1), drops(3, 2))).toBe('back');
+    expect(doing(drops(0, 0), flats(1, -1), drops(3, 60))).toBe('wait until 11');
+  });
+  it('hot stops as soon as it is felt, and a count alone does not clear it', () => {
+    const hot = [drops(12, 300), flats(13), drops(25, 150), warm(26, 95)];
+    expect(doing(...hot)).toBe('back');
+    expect(whole(hot).findings[0]).toMatchObject({ code: 'break-in.hot', verdict: 'reject' });
+    expect(doing(...hot, drops(27, 148))).toBe('back');
+    expect(doing(...hot, flats(28, -1))).toBe('feel until 30');
+    expect(doing(...hot, flats(28, -1), warm(30, 88))).toBe('back');
+    expect(doing(...hot, flats(28, -1), warm(34, 60), drops(39, 200))).toBe('turn');
+  });
+  it('more than a flat at once is counted and said; a follower at its end is a stop', () => {
+    const two = whole([drops(12, 300), flats(13, 2)]);
+    expect(two.values).toMatchObject({ flats: 2, do: 'wait', nextMinutes: 23 });
+    expect(two.findings.map((f) => f.code)).toContain('break-in.at-once');
+    expect(ask([r(12, 0, 300), r(300, 24, 60)]).values.do).toBe('renew');
   });
   it('flats to go by the share each took: 300, 150 a flat on → to 20 in log(20/150)/log(1/2) = 2.9 flats', () => {
     expect(ask([r(12, 0, 300), r(13, 1, 150)]).values.flatsToGo).toBeCloseTo(2.907, 3);
     expect(ask([r(12, 0, 300)]).values.flatsToGo).toBeNull();
+  });
+  it('the trend says nothing past the travel that is left', () => {
+    // 300 to 295 a flat: some 160 flats more, and the follower has 5.7 mm, 19 flats.
+    const slow = ask([r(12, 0, 300), r(30, 1, 295)]);
+    expect(slow.values.flatsToGo).toBeNull();
+    expect(slow.findings.find((f) => f.code === 'break-in.travel')?.params).toMatchObject({ flatsLeft: 19 });
+  });
+  it('a flat figure not given is 8 to 12', () => {
+    expect(ask([], { school: 'flat' }).values).toMatchObject({ targetLow: 8, targetHigh: 12 });
   });
   it('a flat figure where the house counts so', () => {
     expect(ask([], { school: 'flat', flatDropsPerMin: 30 }).values).toMatchObject({

@@ -211,7 +211,7 @@ describe('packing that goes into any box (property)', () => {
       school: 'per-diameter',
       pitchMm: 2,
       followerMm: 20,
-      readings: [{ minutes: 0, flats: 0, dropsPerMin: 10 }],
+      acts: [{ what: 'drops', minutes: 0, dropsPerMin: 10 }],
     }).values;
     expect(v.mlPerMin).toBeCloseTo(0.5, 9);
     expect([v.targetLow, v.targetHigh]).toEqual([8, 12]);

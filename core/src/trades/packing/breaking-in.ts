@@ -1,7 +1,8 @@
-import { type BreakInValues, packingBreakIn } from '../../arithmetic/packing/break-in.ts';
+import { type BreakInDo, type BreakInValues, packingBreakIn } from '../../arithmetic/packing/break-in.ts';
+import type { BreakInAct } from '../../arithmetic/packing/break-in-seen.ts';
 import { standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
-import type { Facts, Place, Reading } from '../../engine/state.ts';
+import type { Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
 import { EVERY_MIN, minutesAfter, nextCount, rowOf } from '../../steps/counted.ts';
@@ -11,7 +12,12 @@ import { M } from './messages.ts';
 import type { PackingSetup } from './setup.ts';
 
 export type BreakInStepValues = BreakInValues & {
-  points: Array<{ minutes: number; flats: number; dropsPerMin: number; glandC?: number | undefined }>;
+  /** Every count, with the flats turned till then. */
+  points: Array<{ minutes: number; flats: number; dropsPerMin: number }>;
+  /** The gland as it was felt. */
+  warmth: Array<{ minutes: number; glandC: number }>;
+  /** Each turn of the nuts. */
+  turns: Array<{ minutes: number; flats: number }>;
   dueAt: string | null;
 };
 
@@ -21,14 +27,24 @@ const MINUTE_MS = 60_000;
 /** What is read of a break-in, each in a row of its own. */
 export const breakKey = placeKey('{what:drops|flats|gland}/{n}');
 
-/** Drops, flats and waits until the leakage is steady in its band. */
+/** What is read where an instruction asks for something. */
+const READS: Partial<Record<BreakInDo, 'drops' | 'flats' | 'gland'>> = {
+  start: 'drops',
+  wait: 'drops',
+  count: 'drops',
+  turn: 'flats',
+  back: 'flats',
+  feel: 'gland',
+};
+
+/** Drops, flats and waits until the leakage is steady in its band: one instruction, driven by the last act. */
 export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-in', {
   essential: true,
   report(facts, step) {
     const s = facts.setup;
     const taken = standing(facts, step.id, 'any');
-    const first = Date.parse(rowOf(taken, 'drops/')[0]?.at ?? '');
-    const points = pointsOf(facts, step.id, first);
+    const begun = Date.parse(taken[0]?.at ?? '');
+    const acts = actsOf(taken, begun);
     const result = packingBreakIn({
       shaftMm: s.shaftMm,
       school: s.leakSchool,
@@ -36,101 +52,83 @@ export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-
       // Both are said before anything is counted: the step needs them.
       pitchMm: s.studPitchMm ?? 0,
       followerMm: s.followerMm ?? 0,
-      readings: points,
+      acts,
     });
-    const { state, nextMinutes } = result.values;
-    const done = state === 'done';
-    const drops = `drops/${nextCount(taken, 'drops/')}`;
-    const flats = `flats/${nextCount(taken, 'flats/')}`;
-    // Turned already since the drops were counted: now they are counted again.
-    const turned = flatsSince(taken);
-    const turn = !turned && (state === 'turn' || state === 'too-dry' || state === 'hot');
-    const dueAt =
-      done || nextMinutes === null || Number.isNaN(first) ? null : minutesAfter(first, nextMinutes);
+    const { do: now, nextMinutes } = result.values;
+    const dueAt = nextMinutes === null || Number.isNaN(begun) ? null : minutesAfter(begun, nextMinutes);
+    const key = (what: 'drops' | 'flats' | 'gland') =>
+      breakKey.write({ what, n: nextCount(taken, `${what}/`) });
+    const reads = READS[now];
     return {
       ...result,
-      findings: [...result.findings, ...(done ? itemFindings(facts, step) : []), ...gaugeFindings(taken)],
-      values: {
-        ...result.values,
-        points,
-        dueAt,
-      } satisfies BreakInStepValues,
-      dueAt,
-      next: done
-        ? null
-        : breakPlace(turn && points.length > 0 ? flats : drops, points.length, flatsOf(taken)),
-      choices: [
-        { key: drops, label: M.drops },
-        { key: flats, label: M.flats },
-        { key: `gland/${nextCount(taken, 'gland/')}`, label: M.warmth },
+      findings: [
+        ...result.findings,
+        ...(now === 'done' ? itemFindings(facts, step) : []),
+        ...gaugeFindings(taken),
       ],
-      act: sayAct(turned && !done && state !== 'bottomed' ? 'wait' : state, points.length),
+      values: { ...result.values, ...told(acts), dueAt } satisfies BreakInStepValues,
+      dueAt,
+      next: reads ? breakPlace(key(reads), taken) : null,
+      choices: [
+        { key: key('drops'), label: M.drops },
+        { key: key('flats'), label: M.flats },
+        { key: key('gland'), label: M.warmth },
+      ],
+      act: SAYS[now],
     };
   },
   place(facts, step, key) {
     const taken = standing(facts, step.id, 'any');
     const at = breakKey.read(key);
     if (!at || at.n !== nextCount(taken, `${at.what}/`)) return M.readingsComeOneAfterOther;
-    if (at.what !== 'drops' && rowOf(taken, 'drops/').length === 0) return M.firstCountDropsAsStarts;
-    return breakPlace(key, rowOf(taken, 'drops/').length, flatsOf(taken)) ?? M.thereNoSuchReading;
+    if (at.what === 'flats' && rowOf(taken, 'drops/').length === 0) return M.firstCountDropsAsStarts;
+    return breakPlace(key, taken) ?? M.thereNoSuchReading;
   },
 });
 
-function sayAct(state: BreakInValues['state'], count: number): Text {
-  if (count === 0) return M.startLeakingGenerouslyCountDrops;
-  switch (state) {
-    case 'done':
-      return M.steadyBandStopHere;
-    case 'turn':
-      return M.eachNutOneFlatTurn;
-    case 'too-dry':
-    case 'hot':
-      return M.eachNutBackFlatEnter;
-    case 'bottomed':
-      return M.followerEnd;
-    default:
-      return M.waitThenCountDropsAgain;
-  }
-}
+const SAYS: Record<BreakInDo, Text> = {
+  start: M.startLeakingGenerouslyCountDrops,
+  wait: M.waitThenCountDropsAgain,
+  count: M.countDropsNow,
+  turn: M.eachNutOneFlatTurn,
+  back: M.eachNutBackFlatEnter,
+  feel: M.feelGlandAgain,
+  renew: M.followerEnd,
+  done: M.steadyBandStopHere,
+};
 
-/** Where in what was taken such a reading last stands. */
-const lastOf = (taken: readonly Reading[], what: string): number =>
-  taken.findLastIndex((r) => breakKey.read(r.place)?.what === what);
-
-/** Were the nuts turned after the drops were last counted? */
-const flatsSince = (taken: readonly Reading[]): boolean => lastOf(taken, 'flats') > lastOf(taken, 'drops');
-
-/** Every count of the drops (a reading of flats is kept as the angle it is), with the flats turned till then and the gland’s warmth last felt. */
-function pointsOf(facts: Facts<PackingSetup>, step: string, first: number): BreakInStepValues['points'] {
-  const taken = standing(facts, step, 'any');
-  let flats = 0;
-  let glandC: number | undefined;
-  const points: BreakInStepValues['points'] = [];
-  let sim = 0;
-  for (const r of taken) {
+/**
+ * What was counted, turned and felt, in its order, with the minutes since the start. A simulated gauge's day is short: its counts are taken
+ * as a quarter of an hour apart. A reading of flats is kept as the angle it is.
+ */
+function actsOf(taken: readonly Reading[], begunMs: number): BreakInAct[] {
+  let simulated = 0;
+  let minutes = 0;
+  return taken.flatMap((r): BreakInAct[] => {
     const what = breakKey.read(r.place)?.what;
-    if (what === 'flats') flats += r.value / 60;
-    else if (what === 'gland') glandC = r.value;
-    else if (what === 'drops') {
-      points.push({
-        minutes: r.instrument.standIn
-          ? EVERY_MIN * sim++
-          : Math.round((10 * (Date.parse(r.at) - first)) / MINUTE_MS) / 10,
-        flats,
-        dropsPerMin: r.value,
-        glandC,
-      });
-      glandC = undefined;
-    }
-  }
-  return points;
+    if (!r.instrument.standIn) minutes = Math.round((10 * (Date.parse(r.at) - begunMs)) / MINUTE_MS) / 10;
+    else if (what === 'drops') minutes = EVERY_MIN * simulated++;
+    if (what === 'flats') return [{ what, minutes, flats: r.value / 60 }];
+    if (what === 'gland') return [{ what: 'warmth', minutes, glandC: r.value }];
+    return what === 'drops' ? [{ what, minutes, dropsPerMin: r.value }] : [];
+  });
 }
 
-/** Flats turned on each nut by now. */
-const flatsOf = (taken: readonly Reading[]): number =>
-  rowOf(taken, 'flats/').reduce((sum, r) => sum + r.value / 60, 0);
+/** Counts, warmth and turns apart, for the chart and the sheet. */
+function told(acts: readonly BreakInAct[]): Pick<BreakInStepValues, 'points' | 'warmth' | 'turns'> {
+  let flats = 0;
+  const all: Pick<BreakInStepValues, 'points' | 'warmth' | 'turns'> = { points: [], warmth: [], turns: [] };
+  for (const act of acts) {
+    if (act.what === 'flats') {
+      flats += act.flats;
+      all.turns.push({ minutes: act.minutes, flats });
+    } else if (act.what === 'warmth') all.warmth.push({ minutes: act.minutes, glandC: act.glandC });
+    else all.points.push({ minutes: act.minutes, flats, dropsPerMin: act.dropsPerMin });
+  }
+  return all;
+}
 
-function breakPlace(key: string, count: number, turned: number): Place | null {
+function breakPlace(key: string, taken: readonly Reading[]): Place | null {
   const at = breakKey.read(key);
   if (!at || at.n < 1 || at.n > READINGS_MOST) return null;
   if (at.what === 'drops')
@@ -141,8 +139,8 @@ function breakPlace(key: string, count: number, turned: number): Place | null {
       low: 0,
       high: 5000,
       instrumentKinds: ['counter'],
-      minutes: EVERY_MIN * count,
-      flats: turned,
+      minutes: EVERY_MIN * rowOf(taken, 'drops/').length,
+      flats: rowOf(taken, 'flats/').reduce((sum, r) => sum + r.value / 60, 0),
     };
   if (at.what === 'gland')
     return {

@@ -6,6 +6,6 @@ export const M = defineMessages('page.trades.packing', en, {
   aboutMoreTrend: { value: 'count' },
   bandDropsMinute: { targetLow: 'text', targetHigh: 'text' },
   dropsMinuteAfterFlatsCome: { dropsPerMin: 'count', flats: 'count', targetLow: 'text', targetHigh: 'text' },
+  flatsSoFarFollower: { flats: 'count', travel: 'text', left: 'text' },
   mLMinute: { mlPerMin: 'text' },
-  mmLeft: { flatsToGo: 'text', mlPerMin: 'text' },
 });

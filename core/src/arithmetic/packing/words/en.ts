@@ -1,5 +1,20 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  trendWantsMoreThanTravelLeft:
+    'At this rate it needs more flats than the follower has left: {left}, {flatsLeft} {flatsLeft, plural, one {flat} other {flats}}.',
+  moreFlatsAtOnce: '{flats} flats were turned at once. The packing follows minutes later and may glaze.',
+  oneFlatThenWait: 'One flat on each nut, then wait ten minutes.',
+  glandHotAt: 'The gland is hot: {warm}.',
+  inBandStillDrifting:
+    '{dropsPerMin} drops a minute, in the band, but still drifting. Count again in ten minutes.',
+  inBandCountOf:
+    '{dropsPerMin} drops a minute, in the band: {count} of {steadyCounts} counts, ten minutes apart.',
+  turnedNowWait: 'Nuts turned. Wait {waitMin} minutes, then count the drops.',
+  waitBeforeNextCount: '{dropsPerMin} drops a minute. Wait, then count again before the next flat.',
+  dropsMinuteTooManyYet: '{dropsPerMin} drops a minute: too many. Turn each nut one flat, in turn.',
+  dropsMinuteTooDryWill: '{dropsPerMin} drops a minute: too dry, the packing will burn.',
+  eachNutBackFlatLet: 'Turn each nut back one flat now, let it leak, count again.',
+  backNutsOffLetCool: 'Turn each nut back one flat now. Let the leakage cool it; never pour water on it.',
   boxMustLargerThanShaft: 'The box must be larger than the shaft.',
   wayFollowerToldAgainstFirst: 'The way of the follower is told against a first reading.',
   boxNotDeepEnoughOne: 'The box is not deep enough for one ring.',
@@ -9,7 +24,6 @@ export const en = {
   anotherRingNewPackingOne: 'Another ring, or new packing: this one is used up.',
   anotherSizeSleeveDoNot: 'Another size or a sleeve; do not flatten packing to fit.',
   backMarkTooMuchPreload: 'Back to the mark: too much preload burns the set.',
-  backNutsOffLetCool: 'Back the nuts off, let it cool by its own leakage; never quench.',
   backedOff: 'Backed off {back}°, {mm}.',
   bottomJunkRing: 'bottom (junk) ring',
   bottomRingFacesPressureFirst: 'the bottom ring faces the pressure first',
@@ -21,15 +35,8 @@ export const en = {
   drawnUpLanternsMiddleStands:
     'Drawn up, the lantern’s middle stands {drawn} from the bottom, the port at {port}: it misses it.',
   dropsMinute: '{targetLow} to {targetHigh} drops a minute',
-  dropsMinuteBandCountsTen:
-    '{dropsPerMin} drops a minute, in the band: {count} of {steadyCounts} counts ten minutes apart. Count again {ready} minutes after the start.',
   dropsMinuteSteadyOverCounts:
     '{dropsPerMin} drops a minute, steady over {steadyCounts} counts: as it should be. Stop here.',
-  dropsMinuteTooDryWill: '{dropsPerMin} drops a minute: too dry, it will burn.',
-  dropsMinuteTooManyYet: '{dropsPerMin} drops a minute: too many yet. Each nut one flat, in turn.',
-  dropsMinuteWaitUntilMinutes:
-    '{dropsPerMin} drops a minute: wait until {ready} minutes after the start, then count again.',
-  eachNutBackFlatLet: 'Each nut back a flat, let it leak, count again.',
   eighthTurn: 'an eighth of a turn',
   enoughPlungerGoesSoftBar: 'Enough that the plunger goes in by a soft bar, not so far that the rings part.',
   fallingAlong: '{k} × {gland}, falling along {count}: {mean}',
@@ -39,7 +46,6 @@ export const en = {
   frictionPackingEstimate: 'Friction of packing, an estimate',
   frictionPressureTypicalGlandsWarmth:
     'Friction and pressure are typical; the gland’s warmth tells the truth.',
-  glandHot: 'The gland is hot.',
   halfRingBushBelowWider: 'A half ring or a bush below it, or a wider lantern.',
   headerRing: 'header ring',
   headerRingLiesBehindBottom: 'the header ring lies behind the bottom ring',

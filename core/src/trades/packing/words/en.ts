@@ -1,5 +1,13 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  countDropsNow: 'Count the drops now',
+  feelGlandAgain: 'Feel the gland again',
+  startLeakingGenerouslyCountDrops: 'Start with a generous leak. Count the drops a minute',
+  waitThenCountDropsAgain: 'Wait, then count the drops again',
+  eachNutOneFlatTurn: 'Turn each nut one flat, in turn. Enter the flats',
+  eachNutBackFlatEnter: 'Stop. Turn each nut back one flat now. Enter −1',
+  followerEnd: 'The follower is at its end. Add a ring or renew the packing',
+  steadyBandStopHere: 'Steady in the band. Leave the nuts as they are',
   allRings: 'All rings are in.',
   allRingsAlready: 'All rings are in already.',
   allowanceLength: 'Allowance on the length, %',
@@ -38,8 +46,6 @@ export const en = {
   eachBoxes: ' for each of {boxes} boxes',
   eachFlatMovesFollowerSixth:
     'Each flat moves the follower by a sixth of the pitch, and the packing follows some minutes later. Who does not wait tightens twice. The steady drops are not a fault: they are the cooling.',
-  eachNutBackFlatEnter: 'Each nut back a flat; enter it with a minus',
-  eachNutOneFlatTurn: 'Each nut one flat, in turn; enter the flats together',
   everyOldRingOutCounted: 'Every old ring out, and counted. One left behind spoils the new set.',
   eyeProtectionGlovesBootsPacking: 'Eye protection, gloves, boots on; packing hook is sharp.',
   firstCountDropsAsStarts: 'First count the drops as it starts.',
@@ -52,7 +58,6 @@ export const en = {
   followerBoxFace: 'follower to box face',
   followerCockedPressesOneSide:
     'A follower that is cocked presses one side hard and leaves the other loose: it burns here and leaks there. Finger-tight and the gap alike all round is how it begins.',
-  followerEnd: 'The follower is at its end.',
   followerSpreadGaps: 'Follower, spread of its gaps',
   followerSquare: 'Follower square',
   followerStandsAskew: 'The follower stands askew',
@@ -142,9 +147,7 @@ export const en = {
   sleeveWornThrough: 'the sleeve is worn through',
   spreadFollowersGaps: 'Spread of the follower’s gaps',
   start: 'Start',
-  startLeakingGenerouslyCountDrops: 'Start it leaking generously; count the drops a minute',
   startsLeakingGenerouslyRight: 'It starts leaking generously; that is right.',
-  steadyBandStopHere: 'Steady in its band: stop here.',
   strandStrandWhatCountsEnds:
     'A strand is a strand: what counts is that the ends meet without a gap or a bulge.',
   strip: 'Strip',
@@ -155,7 +158,6 @@ export const en = {
   theirPitch: 'Their pitch',
   thereNoSuchReading: 'There is no such reading.',
   tooThinRingSqueezedUntil: 'Too thin a ring is squeezed until it seals nothing: it is not hammered wider.',
-  waitThenCountDropsAgain: 'Wait, then count the drops again',
   warmth: 'Warmth',
   wayFromFingerTight: 'Its way from finger-tight',
   whereFlushPortsMiddleFrom:
