@@ -14,6 +14,8 @@ export type Asked = {
   /** Digits a length is shown with. */
   decimals?: number;
   options?: Options;
+  /** An angle of a nut: typed in degrees, turns or fractions of a turn. */
+  turn?: true;
   /** What is chosen where a setup does not say. */
   fallback?: string;
   /** The method that says so, by its id. */
@@ -81,6 +83,8 @@ export type Quantity =
   | 'roughness'
   | 'pressure'
   | 'temperature'
+  | 'difference'
+  | 'angle'
   | 'choice'
   | 'flag';
 
@@ -116,6 +120,7 @@ const BY_UNIT: ReadonlyArray<readonly [RegExp, Quantity]> = [
   [/Mpa$/, 'pressure'],
   [/Um$/, 'roughness'],
   [/[a-z]C$/, 'temperature'],
+  [/[a-z]K$/, 'difference'],
 ];
 
 type AnyField = Schema & { type: string; spec: { optional: boolean }; fields?: Record<string, AnyField> };
@@ -125,6 +130,7 @@ function quantityOf(name: string, schema: AnyField, asked: Asked): Quantity {
   if (schema.type === 'boolean') return 'flag';
   if (schema.type === 'array') return 'list';
   if (schema.type === 'string') return 'text';
+  if (asked.turn) return 'angle';
   return BY_UNIT.find(([unit]) => unit.test(name))?.[1] ?? 'number';
 }
 

@@ -31,9 +31,12 @@ const faultsOf = (change: FormValues, unit: 'mm' | 'in' = 'mm') => {
   return 'faults' in read ? read.faults : {};
 };
 
+/** What a setup of before depths and first fills were asked for comes back with. */
+const NEWER = { depth: 'thorough', grease: { how: 'fill', school: 'by-speed' } };
+
 describe('the setup form', () => {
   it('shows a setup and reads it back, in mm', () => {
-    expect(setupOf(toForm(sleeveBearingTrade, full, 'mm'))).toEqual({ ...full, depth: 'thorough' });
+    expect(setupOf(toForm(sleeveBearingTrade, full, 'mm'))).toEqual({ ...full, ...NEWER });
   });
 
   it('shows it in inches and reads it back within a hundredth of a micrometre of what it showed', () => {
@@ -67,7 +70,7 @@ describe('the setup form', () => {
       holdBefore: ['bolts' as const],
       maker: { reductionMinMm: 0.05, reductionMaxMm: 0.06 },
     };
-    expect(setupOf(toForm(sleeveBearingTrade, held, 'mm'))).toEqual({ ...held, depth: 'thorough' });
+    expect(setupOf(toForm(sleeveBearingTrade, held, 'mm'))).toEqual({ ...held, ...NEWER });
   });
 
   it('reads lengths as people say them', () => {

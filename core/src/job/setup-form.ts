@@ -5,11 +5,12 @@ import type { Trade } from '../engine/trade.ts';
 import { rulesWith } from '../engine/trades.ts';
 import { check, withLabel } from '../judgement/sentences.ts';
 import type { Text } from '../message/message.ts';
+import { parseAngle } from '../quantities/angle.ts';
 import { pressureAsTyped, torqueRangeAsTyped } from '../quantities/as-typed.ts';
 import { type LengthUnit, lengthDigits, parseLength, parseTypedNumber } from '../quantities/length.ts';
 import { parsePressure } from '../quantities/pressure.ts';
 import { parseRoughness } from '../quantities/roughness.ts';
-import { parseTemperature } from '../quantities/temperature.ts';
+import { parseDifference, parseTemperature } from '../quantities/temperature.ts';
 import { parseTorque, parseTorqueRange } from '../quantities/torque.ts';
 import { M } from './messages.ts';
 
@@ -29,6 +30,9 @@ export function showField(field: Field, v: unknown, unit: LengthUnit, most?: unk
   if (field.quantity === 'length' && typeof v === 'number')
     return `${Number(lengthDigits(v, unit, Math.max(3, field.decimals ?? 3)))} ${unit}`;
   if (Array.isArray(v)) return v.join(' ');
+  if (typeof v === 'number' && field.quantity === 'difference')
+    return unit === 'mm' ? `${v} K` : `${Number(((v * 9) / 5).toFixed(2))} °F`;
+  if (typeof v === 'number' && field.quantity === 'angle') return `${v}°`;
   if (typeof v === 'number' && field.quantity === 'pressure') return pressureAsTyped(v);
   if (typeof v === 'number' && field.quantity === 'torque')
     return torqueRangeAsTyped(v, typeof most === 'number' ? most : undefined);
@@ -103,6 +107,14 @@ export function readField(field: Field, text: string, unit: LengthUnit): Read {
     case 'temperature': {
       const r = parseTemperature(text, unit);
       return r.ok ? rounded(r.c, 2) : { message: r.message };
+    }
+    case 'difference': {
+      const r = parseDifference(text, unit);
+      return r.ok ? rounded(r.k, 3) : { message: r.message };
+    }
+    case 'angle': {
+      const r = parseAngle(text);
+      return r.ok ? rounded(r.deg, 4) : { message: r.message };
     }
     case 'number': {
       const r = parseTypedNumber(text);

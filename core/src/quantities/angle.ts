@@ -4,7 +4,7 @@ import { M } from './messages.ts';
 import type { Measured } from './quantity.ts';
 
 /**
- * Read an angle of the nut: `11`, `11°`, `1/16 turn`, `1 eighth`. Degrees unless said otherwise.
+ * Read an angle of the nut: `11`, `11°`, `1/16 turn`, `1 1/8`, `1 eighth`. A fraction is of a turn; else degrees unless said otherwise.
  * @example parseAngle('1/16 turn') // { ok: true, deg: 22.5 }
  */
 export function parseAngle(text: string): { ok: true; deg: number } | ParseFault {
@@ -16,7 +16,8 @@ export function parseAngle(text: string): { ok: true; deg: number } | ParseFault
       ok: false,
       message: M.typeAngleDegreesExample11,
     };
-  const word = m[2] ?? '°';
+  // A fraction is of a turn: nobody says an eighth of a degree of a nut.
+  const word = m[2] ?? (number.fraction ? 'turn' : '°');
   const factor = word.startsWith('turn')
     ? 360
     : word.startsWith('eighth')

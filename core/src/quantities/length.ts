@@ -8,7 +8,7 @@ export type ParsedLength = {
   ok: true;
   mm: number;
   /** How it was understood: the unit the typed number was in. */
-  unit: 'mm' | 'µm' | 'cm' | 'in' | 'thou' | 'tenth';
+  unit: 'mm' | 'µm' | 'cm' | 'm' | 'in' | 'ft' | 'thou' | 'tenth';
   /** Set when a unit was assumed from the way the number was written, not given. */
   assumed?: Text;
 };
@@ -22,7 +22,9 @@ const UNIT_MM: Record<ParsedLength['unit'], number> = {
   mm: 1,
   µm: 0.001,
   cm: 10,
+  m: 1000,
   in: MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
   thou: MM_PER_INCH / 1000,
   tenth: MM_PER_INCH / 10000,
 };
@@ -34,6 +36,13 @@ const UNIT_WORDS: Record<string, ParsedLength['unit']> = {
   millimeter: 'mm',
   millimeters: 'mm',
   cm: 'cm',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
   µm: 'µm',
   um: 'µm',
   µ: 'µm',

@@ -18,6 +18,19 @@ export function parseTemperature(text: string, inForce: LengthUnit): { ok: true;
   return { ok: true, c: fahrenheit ? toC(number.value) : number.value };
 }
 
+/**
+ * Read a difference of temperatures: `30`, `30 K`, `30 °C`, `54 °F`. Without a unit: K, or °F where inches are in force.
+ * @example parseDifference('54 F', 'mm') // { ok: true, k: 30 }
+ */
+export function parseDifference(text: string, inForce: LengthUnit): { ok: true; k: number } | ParseFault {
+  const m = /^\s*([+-]?\s*[\d.,]+)\s*(°?\s*[ckf]?)\s*$/.exec(text.toLowerCase().replace(/[−–]/g, '-'));
+  const number = m ? parseTypedNumber(m[1] ?? '') : null;
+  if (!m || !number) return { ok: false, message: M.typeTemperatureExample7272 };
+  const word = (m[2] ?? '').replace(/[°\s]/g, '');
+  const fahrenheit = word === '' ? inForce === 'in' : word === 'f';
+  return { ok: true, k: fahrenheit ? (number.value * 5) / 9 : number.value };
+}
+
 /** A temperature with its unit. @example formatTemperature(100, 'in') // '212 °F' */
 export function formatTemperature(c: number, unit: LengthUnit): string {
   return unit === 'mm' ? `${c.toFixed(0)} °C` : `${toF(c).toFixed(0)} °F`;

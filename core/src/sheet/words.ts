@@ -3,8 +3,9 @@ import type { Setup } from '../engine/setup.ts';
 import { rulesWith, tradeOf } from '../engine/trades.ts';
 import type { Text } from '../message/message.ts';
 import { expr, listOf, textKey } from '../message/message.ts';
+import { sayNutAngle } from '../quantities/angle.ts';
 import { measured, QUANTITIES, type Quantity } from '../quantities/measured.ts';
-import { len, pres, rough, temp, tor } from '../quantities/say.ts';
+import { len, pres, rough, temp, tor, warmer } from '../quantities/say.ts';
 import type { SheetReading } from './form.ts';
 
 /**
@@ -30,6 +31,10 @@ export function sayValue(field: Field, v: unknown, most?: unknown): Text {
       return rough(v / 1000);
     case 'temperature':
       return temp(v);
+    case 'difference':
+      return warmer(v);
+    case 'angle':
+      return sayNutAngle(v);
     default:
       return String(v);
   }

@@ -29,6 +29,8 @@ export type BoltSpec = {
   snug?: true;
   /** A seating loop: all to torque, tapped down, again, until none moves more than so many degrees in a whole round. */
   seatingDeg?: number;
+  /** Of a seating loop: whether a screw still moved is seen, not measured in degrees. */
+  seenMoving?: true;
   /** Holes something else fills until the question `free` of the step is answered yes: guide pins, rods. */
   occupied?: { holes: readonly number[]; by: Text; free: string; wait: Text };
   /** Jacking holes beside them, filled until a question of a step before is answered yes. */

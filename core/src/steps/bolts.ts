@@ -117,7 +117,8 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
     due(report) {
       const values = bolts.valuesOf(report);
       if (!values?.next) return null;
-      return { ...values.next, settling: values.passes[values.next.pass]?.kind === 'round' };
+      const round = values.passes[values.next.pass]?.kind === 'round';
+      return { ...values.next, settling: round && !values.spec.seenMoving };
     },
     bolt(facts, step, report, tried) {
       if (step.itemsFirst && !allYes(facts, step)) return M.firstAnswerWhatAskedAbove;
@@ -352,7 +353,12 @@ function refuse(values: BoltValues, tried: BoltTry): Text | null {
     return M.nextPattern({ name, one, bolt: next.bolt });
   if (next.torqueNm !== null && wrongTorque(spec, next.torqueNm, tried.torqueNm))
     return M.notTorqueLoosenAllStart({ torque: tor(tried.torqueNm), name, torque2: tor(next.torqueNm), one });
-  if (spec.seatingDeg !== undefined && pass?.kind === 'round' && tried.movedDeg === undefined)
+  if (
+    spec.seatingDeg !== undefined &&
+    !spec.seenMoving &&
+    pass?.kind === 'round' &&
+    tried.movedDeg === undefined
+  )
     return M.sayHowFarMovedDegrees({ one, bolt: next.bolt });
   return null;
 }

@@ -9,15 +9,23 @@ export type AheadStop = { forwardDeg: number; totalDeg: number; inBand: boolean 
 export type LockSetup = {
   nutSlots: number;
   washerTabs: number;
-  lock?: { nutDeg?: number[] | undefined; washerDeg?: number[] | undefined } | undefined;
+  lock?:
+    | {
+        /** Equal holes of a nut with a plate or a clip, and of what it locks into. */
+        nutHoles?: number | undefined;
+        lockHoles?: number | undefined;
+        nutDeg?: number[] | undefined;
+        washerDeg?: number[] | undefined;
+      }
+    | undefined;
 };
 
 /** Nut and lock patterns of a sleeve: equal ones by count, unequal ones by their angles. */
 export function lockPatterns(setup: LockSetup): { nut: Pattern; washer: Pattern } {
-  const { nutDeg, washerDeg } = setup.lock ?? {};
+  const { nutDeg, washerDeg, nutHoles, lockHoles } = setup.lock ?? {};
   return {
-    nut: nutDeg?.length ? { anglesDeg: nutDeg } : { count: setup.nutSlots },
-    washer: washerDeg?.length ? { anglesDeg: washerDeg } : { count: setup.washerTabs },
+    nut: nutDeg?.length ? { anglesDeg: nutDeg } : { count: nutHoles ?? setup.nutSlots },
+    washer: washerDeg?.length ? { anglesDeg: washerDeg } : { count: lockHoles ?? setup.washerTabs },
   };
 }
 
@@ -53,7 +61,7 @@ export function lockMeets(
 export const lockMeasure = (setup: LockSetup): { label: Text; high: number } =>
   evenSpacing(setup) === null
     ? { label: M.fromLocksFirstTabForward, high: 360 }
-    : { label: M.forwardGapFromSlotNext, high: 360 / setup.washerTabs };
+    : { label: M.forwardGapFromSlotNext, high: 360 / (setup.lock?.lockHoles ?? setup.washerTabs) };
 
 /**
  * What was measured, brought to where the nut stands after it was turned on since: the gap shrinks round its spacing, the lead of

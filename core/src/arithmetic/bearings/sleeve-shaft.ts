@@ -53,6 +53,12 @@ export function usualShaft(boreMm: number): number {
   return (near[1] / near[0]) * boreMm;
 }
 
+/** The bearing bore a sleeve on this shaft usually carries, mm. @example usualBore(90) // 100 */
+export function usualBore(shaftMm: number): number {
+  const near = USUAL.reduce((a, b) => (Math.abs(b[1] - shaftMm) < Math.abs(a[1] - shaftMm) ? b : a));
+  return near[0];
+}
+
 /** Inch sleeves and stepped ones stand off the metric size; by more than a fifth it is another bearing. Our own choice. */
 const FAR = 0.2;
 

@@ -34,10 +34,27 @@ const PAIRS: ReadonlyArray<readonly [Thickener, Thickener, Goes]> = [
  * @example greaseCompatibility({ inside: 'polyurea', fresh: 'lithium' }).findings[0].verdict // 'reject'
  */
 export function greaseCompatibility(input: {
-  inside: Thickener;
+  inside: Thickener | 'not known';
   fresh: Thickener;
 }): CalculatorResult<{ goes: Goes }> {
   const { inside, fresh } = input;
+  if (inside === 'not known')
+    return {
+      values: { goes: 'borderline' },
+      findings: [
+        {
+          code: 'grease.thickener',
+          verdict: 'caution',
+          reason: M.oldGreaseNotKnown,
+          params: { fresh },
+          source: 'grease-table',
+          remedy: M.purgeUntilOnlyFresh,
+          acceptable: true,
+        },
+      ],
+      working: [],
+      beams: [],
+    };
   const goes: Goes =
     inside === fresh
       ? 'yes'

@@ -19,6 +19,10 @@ export type FirstFillInput = {
   sealed?: boolean | undefined;
   /** It came greased: then there is no first fill. */
   greased?: boolean | undefined;
+  /** It runs in an oil bath: no grease goes in. */
+  oil?: boolean | undefined;
+  /** Grease by the maker's sheet, g: outranks every share. */
+  sheetG?: number | undefined;
   /** Density of the grease, g/cm³, and what one stroke of this gun gives, weighed once. */
   densityGCm3?: number | undefined;
   gramsPerStroke?: number | undefined;
@@ -74,7 +78,7 @@ export const baseFits = (g: Pick<FirstFillInput, 'school' | 'baseCm3' | 'housing
   g.school !== 'to-shaft' ||
   !(g.baseCm3 !== undefined && g.housingCm3 !== undefined && g.baseCm3 > g.housingCm3);
 
-/** What goes into the housing beside the bearing, cm³, and how that is said. @throws RangeError where the school lacks a number */
+/** What goes into the housing beside the bearing, cm³, and how that is said; null where its numbers are not known, and the share is seen. */
 function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; factor: number | null } {
   const factor =
     input.speedRpm === undefined || input.outsideMm === undefined
@@ -83,8 +87,11 @@ function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; fa
   const { housingCm3: whole } = input;
   if (input.school === 'to-shaft')
     return { cm3: input.baseCm3 ?? null, words: M.baseLevelShaftsUnderside, factor };
+  // Sealed bearings carry their own: the housing is filled nearly whole.
+  if (input.sealed)
+    return { cm3: whole === undefined ? null : 0.8 * whole, words: M.n80HousingBearingSealed, factor };
   if (whole === undefined || (input.school === 'by-speed' && factor === null))
-    throw new MessageError(M.schoolReckonsHousingsFreeSpace);
+    return { cm3: null, words: M.n2040Housing30Taken, factor };
   if (input.school === 'by-speed') {
     const { share, words } = shareBySpeed(factor ?? 0);
     return {
@@ -93,9 +100,7 @@ function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; fa
       factor,
     };
   }
-  return input.sealed
-    ? { cm3: 0.8 * whole, words: M.n80HousingBearingSealed, factor }
-    : { cm3: 0.3 * whole, words: M.n2040Housing30Taken, factor };
+  return { cm3: 0.3 * whole, words: M.n2040Housing30Taken, factor };
 }
 
 /**
@@ -109,11 +114,12 @@ export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValu
   if (space && !(space.free > 0)) throw new MessageError(M.massDoesNotGoInto);
   if (!baseFits(input)) throw new MessageError(M.baseUpShaftHoldsLess);
   const housing = housingBy(input);
-  const none = input.greased === true;
+  const none = input.greased === true || input.oil === true;
   const bearingCm3 = space?.free ?? null;
   const housingCm3 = none ? 0 : housing.cm3;
   const totalCm3 = none ? 0 : bearingCm3 === null || housingCm3 === null ? null : bearingCm3 + housingCm3;
-  const totalG = totalCm3 === null ? null : totalCm3 * (input.densityGCm3 ?? 0.9);
+  const sheetG = none ? undefined : input.sheetG;
+  const totalG = sheetG ?? (totalCm3 === null ? null : totalCm3 * (input.densityGCm3 ?? 0.9));
   const strokes = totalG === null || !input.gramsPerStroke ? null : Math.round(totalG / input.gramsPerStroke);
   const cm3 = (v: number | null) => (v === null ? '' : M.cm({ v: v.toFixed(0) }));
   const inAll =
@@ -123,16 +129,23 @@ export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValu
   const finding: Finding = {
     code: 'first-fill',
     verdict: 'accept',
-    reason: none
-      ? M.unitCameGreasedNoFirst
-      : M.bearingFull({ cm3: cm3(bearingCm3), words: housing.words, cm32: cm3(housingCm3), inAll }),
+    reason: input.oil
+      ? M.oilBathNoGrease
+      : none
+        ? M.unitCameGreasedNoFirst
+        : sheetG !== undefined
+          ? M.greaseBySheet({
+              grams: sheetG.toFixed(0),
+              strokes: strokes === null ? '' : M.strokes({ strokes }),
+            })
+          : M.bearingFull({ cm3: cm3(bearingCm3), words: housing.words, cm32: cm3(housingCm3), inAll }),
     params: {
       bearingCm3: none ? null : cm3(bearingCm3),
       words: none ? null : housing.words,
       housingCm3: none ? null : cm3(housingCm3),
       inAll: none ? null : inAll,
     },
-    source: 'practice',
+    source: sheetG === undefined ? 'practice' : 'maker',
     acceptable: false,
   };
   return {

@@ -29,12 +29,19 @@ describe('first fill', () => {
     expect(ask({ school: 'share' }).values.housingCm3).toBeCloseTo(270, 9);
     expect(ask({ school: 'share', sealed: true }).values.housingCm3).toBeCloseTo(720, 9);
   });
-  it('base to the shaft’s underside wants no volume and tells none; the other schools say what they lack', () => {
+  it('base to the shaft’s underside wants no volume and tells none; the others tell a share where they lack a number', () => {
     const seen = firstFill({ boreMm: 100, school: 'to-shaft' });
     expect(seen.values).toMatchObject({ bearingCm3: null, housingCm3: null, totalG: null, strokes: null });
     expect(seen.findings[0]?.reason).toMatchObject({ id: 'arithmetic.lubrication.bearingFull' });
-    expect(() => firstFill({ boreMm: 100, school: 'by-speed' })).toThrow(/reckons with/);
-    expect(() => firstFill({ boreMm: 100, school: 'share' })).toThrow(/reckons with/);
+    for (const school of ['by-speed', 'share'] as const)
+      expect(firstFill({ boreMm: 100, school }).values).toMatchObject({ housingCm3: null, totalG: null });
+  });
+  it('the sheet’s own grams come first; a sealed bearing’s housing is filled to 80 %; an oil bath takes none (common practice, no source)', () => {
+    expect(ask({ sheetG: 420, gramsPerStroke: 1.2 }).values).toMatchObject({ totalG: 420, strokes: 350 });
+    expect(ask({ sheetG: 420 }).findings[0]).toMatchObject({ source: 'maker' });
+    for (const school of ['by-speed', 'share'] as const)
+      expect(firstFill({ boreMm: 100, school, sealed: true, housingCm3: 1000 }).values.housingCm3).toBe(800);
+    expect(ask({ oil: true }).values).toMatchObject({ totalG: 0 });
   });
   it('a unit that came greased wants none', () => {
     expect(ask({ greased: true }).values).toMatchObject({ totalG: 0, strokes: 0 });

@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.lubrication', en, {
+  greaseBySheet: { grams: 'text', strokes: 'text' },
   backWhereBeforeGreasing: { now: 'text' },
   bearingFull: { cm3: 'text', words: 'text', cm32: 'text', inAll: 'text' },
   bearingGun: { inside: 'text', fresh: 'text', goes: ['yes', 'no', 'borderline'] },

@@ -16,7 +16,9 @@ export type BearingSetup = ShaftSetup & {
 };
 
 /** What a new bearing's sheet usually carries beside the fitting: close-up, load and base bolts, the first hours. */
-export const USUAL_PARTS: Pick<BearingSetup, 'closing' | 'baseBolts' | 'runIn'> = {
+export const USUAL_PARTS: Pick<BearingSetup, 'closing' | 'grease' | 'baseBolts' | 'runIn'> = {
+  // How it is filled is the site's rule.
+  grease: { how: 'fill' } as NonNullable<BearingSetup['grease']>,
   closing: { order: 'room', seals: 'labyrinth', rings: 'both' },
   baseBolts: { size: 'M20', grade: '8.8', count: 4, friction: 'oiled', layout: 'rectangle' },
   runIn: {},

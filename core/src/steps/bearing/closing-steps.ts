@@ -9,7 +9,7 @@ import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
 import { ifFitted, item } from '../questions.ts';
 import type { BearingSetup } from './bearing-setup.ts';
-import { type BoltSet, boltNeeds, type Housing, layoutOf } from './fitting-parts.ts';
+import { type BoltSet, boltNeeds, type Housing, layoutOf, lubricated } from './fitting-parts.ts';
 import { fixedFirst } from './fixed-first.ts';
 import { floatRoom } from './float-room.ts';
 import { greaseFill } from './grease-fill.ts';
@@ -74,6 +74,17 @@ export const floatStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
 const fillAsk = (school: FillMethod, filled: Text): Text =>
   school === 'to-shaft' ? M.baseFilledLevelUndersideShaft : M.filledQuantityAboveNoMore({ filled });
 
+type Grease = NonNullable<BearingSetup['grease']>;
+const GREASE_ITEMS: Record<ReturnType<typeof lubricated>, (grease: Grease, filled: Text) => GateItem[]> = {
+  greased: () => [{ id: 'seals', group: H.grease, ask: M.onlyHousingSealsGotGrease }],
+  oil: () => [{ id: 'oil', group: H.grease, ask: M.oilFilledToMark }],
+  fill: (grease, filled) => [
+    ...(grease.sealed ? [] : [{ id: 'bearing', group: H.grease, ask: M.bearingPackedFromOneSide }]),
+    { id: 'housing', group: H.grease, ask: fillAsk(grease.school, filled) },
+    { id: 'kind', group: H.grease, ask: M.greaseOnePlateSheet },
+  ],
+};
+
 /** @param filled what the quantity goes into: a housing, or halves that are not closed yet */
 export const greaseStep = (setup: BearingSetup, filled = M.housing2): StepDefinition<BearingSetup>[] =>
   setup.grease
@@ -85,17 +96,7 @@ export const greaseStep = (setup: BearingSetup, filled = M.housing2): StepDefini
           guide: M.bearingFirstHandFromOne,
           caution: M.cleanHandsCleanTinTwo,
           again: true,
-          items: setup.grease.greased
-            ? [{ id: 'seals', group: H.grease, ask: M.onlyHousingSealsGotGrease }]
-            : [
-                {
-                  id: 'bearing',
-                  group: H.grease,
-                  ask: M.bearingPackedFromOneSide,
-                },
-                { id: 'housing', group: H.grease, ask: fillAsk(setup.grease.school, filled) },
-                { id: 'kind', group: H.grease, ask: M.greaseOnePlateSheet },
-              ],
+          items: GREASE_ITEMS[lubricated(setup.grease)](setup.grease, filled),
         },
       ]
     : [];
@@ -183,7 +184,7 @@ export const houseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
           kind: gate,
           guide: !hasCap(setup)
             ? M.noCapWhatUnitCloses
-            : setup.closing.order === 'room'
+            : (setup.closing.order ?? 'room') === 'room'
               ? M.workshopCapTorqueFirstCarriers
               : M.placeNoRoomSealsInto,
           closes: M.onceClosedRingGreaseSeals,
@@ -215,13 +216,40 @@ const bySheet = (
 export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[] => {
   if (!setup.closing) return [];
   const after = hasCap(setup) ? M.afterCapBolts : '';
-  const { seals } = setup.closing;
+  const { seals, noCarriers } = setup.closing;
+  const turns = item(H.carriers, 'turns', M.turnedHandAllClosedNo, { remedy: M.sealBindsMeansBaseStands });
+  if (noCarriers)
+    return [
+      {
+        id: 'carriers',
+        title: M.closedTurn,
+        kind: gate,
+        guide: M.turnClosedHousing,
+        again: true,
+        items: [turns],
+      },
+    ];
+  const sealant = ifFitted(H.carriers, 'sealant', M.thinBeadSealantCarriersFlange);
+  const bolted = bySheet(setup, 'carrierBolts', {
+    id: 'carrierbolts',
+    title: M.carrierBolts,
+    guide: M.wrenchBoltBoltSheetsValue({ after }),
+  });
   return [
-    ...bySheet(setup, 'carrierBolts', {
-      id: 'carrierbolts',
-      title: M.carrierBolts,
-      guide: M.wrenchBoltBoltSheetsValue({ after }),
-    }),
+    // The bead goes on before the bolts pull it together.
+    ...(bolted.length === 0
+      ? []
+      : [
+          {
+            id: 'carrieron',
+            title: M.sealHoldersOn,
+            kind: gate,
+            guide: M.beadThenHolders,
+            again: true,
+            items: [sealant],
+          } satisfies StepDefinition<BearingSetup>,
+        ]),
+    ...bolted,
     {
       id: 'carriers',
       title: M.carriers,
@@ -229,13 +257,12 @@ export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[
       guide: M.carrierBoltsWhicheverOrderHousing({ after: after || M.firstOfAll }),
       again: true,
       items: [
-        ifFitted(H.carriers, 'sealant', M.thinBeadSealantCarriersFlange),
-        ...(setup.carrierBolts ? [] : [ifFitted(H.carriers, 'bolts', M.carrierBoltsTorque2({ after }))]),
+        ...(setup.carrierBolts
+          ? []
+          : [sealant, ifFitted(H.carriers, 'bolts', M.carrierBoltsTorque2({ after }))]),
         ...(seals === 'labyrinth' ? [ifFitted(H.carriers, 'slid', M.labyrinthSlidUntilChamferEdge)] : []),
         ...(setup.ringScrews ? [] : [ifFitted(H.carriers, 'grub', M.grubScrewsSealRingsTorque2)]),
-        item(H.carriers, 'turns', M.turnedHandAllClosedNo, {
-          remedy: M.sealBindsMeansBaseStands,
-        }),
+        turns,
       ],
     },
     ...bySheet(setup, 'ringScrews', {

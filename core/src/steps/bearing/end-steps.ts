@@ -42,6 +42,7 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
         },
         {
           id: 'runin',
+          depth: 'standard',
           title: M.firstHours,
           kind: runInLog,
           dueWord: M.readBearingsTemperature,

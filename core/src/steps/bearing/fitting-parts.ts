@@ -159,8 +159,9 @@ export const closingSchema = object({
     H.housing,
     M.closed,
     { room: M.roomCapFirst, 'in-place': M.placeSealsFirst },
-    { fallback: 'room', when: (form) => (form['closing:housing'] ?? 'split') === 'split' },
-  ).required(),
+    // Only a split block has a cap; the form's empty word is the split block too.
+    { fallback: 'room', when: (form) => (form['closing:housing'] || 'split') === 'split' },
+  ),
   seals: choice(
     H.housing,
     M.seals,
@@ -186,6 +187,8 @@ export const closingSchema = object({
     'to-fixed': M.movedNowFixed,
     'to-float': M.movedNowFloat,
   }),
+  /** Seal rings sit in the housing itself: there are no seal holders, and no screws in the rings. */
+  noCarriers: boolean().meta(ask(H.housing, M.noSealHolders)),
   /** The shaft ends in this housing: a cover instead of the outer seal. */
   endCover: boolean().meta(ask(H.housing, M.shaftEndsHereCover)),
 }).noUnknown();
@@ -193,40 +196,54 @@ export const closingSchema = object({
 const FILL = M.firstFill;
 const dimension = (max: number) => number().min(0.001).max(max);
 
-/** Asked by the schools that reckon a volume: base to the shaft's underside is seen, not reckoned. */
-const asked = (label: Text, what: Text, more: Partial<Asked> = {}) =>
+const fills = (form: FormValues) => (form['grease:how'] || 'fill') === 'fill';
+/** Numbers a quantity is worked out from, where the sheet gives none. */
+const asked = (label: Text, more: Partial<Asked> = {}) =>
   ask(FILL, label, {
-    when: chosen('grease.school', 'by-speed', 'share'),
-    needed: M.missingSchoolReckons({ what }),
+    when: (form) => fills(form) && chosen('grease.school', 'by-speed', 'share')(form),
     ...more,
   });
 
-/** What the first fill is worked out from. mm, kg, rpm, cm³, g. */
+/**
+ * The first fill: done unless the unit came greased or runs in oil. The sheet's own grams come first; numbers to work a quantity out may be
+ * left out, then the share is said and seen. mm, kg, rpm, cm³, g.
+ */
 export const greaseSchema = object({
+  how: choice(
+    FILL,
+    M.firstFill,
+    { fill: M.filledHere, greased: M.unitCameGreased, oil: M.oilBath },
+    { fallback: 'fill' },
+  ),
+  sheetG: dimension(100_000).meta(ask(FILL, M.greaseBySheetG, { later: true, when: fills })),
   school: choice(
     FILL,
     M.filled,
     { 'by-speed': M.speed, 'to-shaft': M.baseShaft, share: M.n2040 } satisfies Record<FillMethod, Text>,
-    { fallback: 'by-speed', rule: FIRST_FILL.id },
+    { fallback: 'by-speed', rule: FIRST_FILL.id, when: fills },
   ).required(),
-  outsideMm: dimension(2000).meta(asked(M.bearingOutside, M.outsideBearing, { decimals: 0 })),
-  widthMm: dimension(1000).meta(asked(M.bearingWidth, M.widthBearing, { decimals: 0 })),
-  massKg: dimension(20000).meta(asked(M.bearingMassKg, M.massBearing)),
+  outsideMm: dimension(2000).meta(asked(M.bearingOutside, { decimals: 0 })),
+  widthMm: dimension(1000).meta(asked(M.bearingWidth, { decimals: 0 })),
+  massKg: dimension(20000).meta(asked(M.bearingMassKg)),
   speedRpm: dimension(50000).meta(
-    ask(FILL, M.speedRpm, {
-      when: chosen('grease.school', 'by-speed'),
-      needed: M.speedMissingShareHousingHangs,
-    }),
+    ask(FILL, M.speedRpm, { when: (form) => fills(form) && chosen('grease.school', 'by-speed')(form) }),
   ),
-  housingCm3: number().min(0).max(1e6).meta(asked(M.housingFreeCm, M.freeSpaceHousing)),
+  housingCm3: number().min(0).max(1e6).meta(asked(M.housingFreeCm)),
   baseCm3: number()
     .min(0)
     .max(1e6)
-    .meta(ask(FILL, M.baseShaftCm, { when: chosen('grease.school', 'to-shaft') })),
-  gramsPerStroke: dimension(100).meta(ask(FILL, M.gunGStroke)),
-  sealed: boolean().meta(ask(FILL, M.bearingSealed)),
-  greased: boolean().meta(ask(FILL, M.unitCameGreased)),
+    .meta(
+      ask(FILL, M.baseShaftCm, { when: (form) => fills(form) && chosen('grease.school', 'to-shaft')(form) }),
+    ),
+  gramsPerStroke: dimension(100).meta(ask(FILL, M.gunGStroke, { when: fills })),
+  sealed: boolean().meta(ask(FILL, M.bearingSealed, { when: fills })),
+  /** As jobs of before said it. */
+  greased: boolean().meta({ silent: true }),
 }).noUnknown();
+
+/** How the first lubricant comes into a housing. */
+export const lubricated = (grease: InferType<typeof greaseSchema>): 'fill' | 'greased' | 'oil' =>
+  grease.how ?? (grease.greased ? 'greased' : 'fill');
 
 /** Which row of the vibration zones a machine stands in. */
 export const VIBRATION_CLASSES = {
@@ -258,7 +275,7 @@ export const splitParts = {
   float: floatSchema.optional().default(undefined),
   /** Jobs of before were asked for a housing they have not. */
   closing: closingSchema.optional().default(undefined).meta({ silent: true }),
-  grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
+  grease: greaseSchema.optional().default(undefined),
   baseBolts: boltSet('baseBolts', H.baseBolts, ROWS)
     .optional()
     .default(undefined)
@@ -270,7 +287,7 @@ export const splitParts = {
 export const bearingParts = {
   float: floatSchema.optional().default(undefined),
   closing: closingSchema.optional().default(undefined).meta(also(M.housingCloseUp)),
-  grease: greaseSchema.optional().default(undefined).meta(also(M.firstFill)),
+  grease: greaseSchema.optional().default(undefined),
   carrierBolts: boltSet('carrierBolts', H.carrierBolts, { circle: M.circle })
     .optional()
     .default(undefined)

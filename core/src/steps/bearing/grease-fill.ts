@@ -3,6 +3,7 @@ import { stepKind } from '../../engine/step.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { itemFindings } from '../item-findings.ts';
 import type { BearingSetup } from './bearing-setup.ts';
+import { lubricated } from './fitting-parts.ts';
 import { M } from './messages.ts';
 
 /** The first fill: how much by this plant's school, and that it was done. */
@@ -22,5 +23,6 @@ export const greaseFill = stepKind<BearingSetup, FirstFillValues>('grease-fill',
 /** @throws RangeError where the setup has no grease part: a fault of ours */
 function fillInput({ grease, boreMm }: BearingSetup): Parameters<typeof firstFill>[0] {
   if (!grease) throw new MessageError(M.jobFillsNoGrease);
-  return { ...grease, boreMm };
+  const how = lubricated(grease);
+  return { ...grease, boreMm, greased: how === 'greased', oil: how === 'oil' };
 }

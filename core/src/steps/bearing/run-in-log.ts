@@ -5,6 +5,7 @@ import {
 } from '../../arithmetic/drives/vibration.ts';
 import { type RunInValues, runIn } from '../../arithmetic/lubrication/run-in.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
+import { lackingAt } from '../../engine/lacking.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
@@ -42,6 +43,9 @@ const VIBRATION: Place = {
 
 /** The first hours: temperature with times due until it is steady, then what was heard and seen. */
 export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
+  // Of hours that have not passed nothing is asked.
+  asks: (facts, step) => (isSteady(facts, step.id) || lackingAt(facts, step.id) ? (step.items ?? []) : []),
+  ahead: (facts, step) => (isSteady(facts, step.id) || lackingAt(facts, step.id) ? [] : (step.items ?? [])),
   report(facts, step) {
     const ambientC = readingAt(facts, step.id, 'ambient', 'any')?.value ?? null;
     const all = standing(facts, step.id, 'any');
@@ -68,7 +72,7 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
             ]
           : result.findings),
         ...(vibration?.findings ?? []),
-        ...(points.length > 0 ? itemFindings(facts, step) : []),
+        ...itemFindings(facts, step),
         ...gaugeFindings(standing(facts, step.id, 'any')),
       ],
       working: [...result.working, ...(vibration?.working ?? [])],
@@ -105,6 +109,14 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
     return inOrder(facts, step.id, key) ? place : M.temperatureAroundMachineFirstThen;
   },
 });
+
+/** Has its temperature come to rest? */
+function isSteady(facts: Facts<BearingSetup>, step: string): boolean {
+  const all = standing(facts, step, 'any');
+  const first = Date.parse(rowOf(all, 't/')[0]?.at ?? '');
+  const ambientC = readingAt(facts, step, 'ambient', 'any')?.value ?? 20;
+  return runIn({ ambientC, readings: timedRow(all, 't/', first, 0) }).values.steady;
+}
 
 function inOrder(facts: Facts<BearingSetup>, step: string, key: string): boolean {
   if (key === 'ambient' || key === VIBRATION.key) return true;

@@ -1,3 +1,4 @@
+import { loosened } from '../../engine/step.ts';
 import type { StandsOn } from '../standing.ts';
 
 /** The end every bearing on its sleeve or in halves shares: what is closed, lined up, turned and started stands on what holds it. */
@@ -5,7 +6,8 @@ export const CLOSING_STANDS_ON: StandsOn = {
   // The ring's place in its seat is set before grease and cap; moved, the housing is open.
   house: ['float', 'grease'],
   bolts: ['house', 'float'],
-  carrierbolts: ['bolts', 'house'],
+  carrieron: ['bolts', 'house', loosened('carrierbolts')],
+  carrierbolts: ['bolts', 'house', 'carrieron'],
   carriers: ['bolts', 'carrierbolts', 'house'],
   ringscrews: ['carriers'],
   // The base loosened loses what was lined up on it; lined up anew it is tightened anew.

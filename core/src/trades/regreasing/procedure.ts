@@ -56,6 +56,7 @@ export function regreasingJob(setup: RegreaseSetup): Procedure<RegreaseSetup> {
             id: 'ended',
             group: H.stop,
             ask: M.stoppedRuleCleanGreaseSeal,
+            note: true,
           },
           {
             id: 'seals',

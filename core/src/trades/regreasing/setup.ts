@@ -46,7 +46,7 @@ export const regreaseSetupSchema = object({
   serviceC: number().min(-40).max(200).meta(ask(BEARING, M.runs)),
   dirtFactor: number().min(0.001).max(1).meta(ask(BEARING, M.dirtFactor1Clean)),
   vertical: boolean().meta(ask(BEARING, M.shaftVertical)),
-  thickenerInside: choice(GREASE, M.bearing3, THICKENERS).required(),
+  thickenerInside: choice(GREASE, M.bearing3, [...THICKENERS, 'not known'] as const).required(),
   thickenerFresh: choice(GREASE, M.gun, THICKENERS).required(),
   /** What one stroke of this gun gives, weighed once. */
   gramsPerStroke: number()
@@ -86,7 +86,7 @@ export const USUAL_REGREASE: Omit<RegreaseSetup, 'machine' | 'position'> = {
   gramsPerStroke: 1.2,
   how: 'running',
   chamber: 'open',
-  thickenerInside: 'lithium complex',
+  thickenerInside: 'not known',
   thickenerFresh: 'lithium complex',
   holdBefore: [],
   maker: {},

@@ -7,7 +7,8 @@ import type { SleeveSetup } from './setup.ts';
 /** A lone value of a sheet is a target: this much either side of it. Our own choice. */
 const LONE_WITHIN = 0.05;
 
-export type DriveUpBand = { minMm: number; maxMm: number; said: Text };
+/** `ours`: the width is our own tolerance about one value of the sheet. */
+export type DriveUpBand = { minMm: number; maxMm: number; said: Text; ours: boolean };
 
 /**
  * The sheet's drive-up: its band, or one value as a target with a twentieth either side.
@@ -16,10 +17,11 @@ export type DriveUpBand = { minMm: number; maxMm: number; said: Text };
 export function driveUpBand({ driveUpMinMm: min, driveUpMaxMm: max }: SleeveSetup['maker']): DriveUpBand {
   if (min === undefined) throw new MessageError(M.driveUpMissingComesFrom);
   if (max !== undefined && max > min)
-    return { minMm: min, maxMm: max, said: M.to({ min: num(min), max: len(max) }) };
+    return { minMm: min, maxMm: max, said: M.to({ min: num(min), max: len(max) }), ours: false };
   return {
     minMm: min * (1 - LONE_WITHIN),
     maxMm: min * (1 + LONE_WITHIN),
     said: M.n5OurOwnChoiceSheet({ min: len(min) }),
+    ours: true,
   };
 }

@@ -154,12 +154,14 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
             : travel < sheet.driveUpMinMm
               ? 'short'
               : 'in-band';
-    const key = nextKey(facts, points, place);
+    const backwards = travel !== null && goesBack(facts, travel);
+    const key = backwards ? null : nextKey(facts, points, place);
     const start = startFindings(facts, result.values.startPressureMpa);
     const wrong = start.find((f) => f.verdict === 'reject');
     return {
       findings: [
         ...start,
+        ...(backwards && travel !== null ? [wrongWay(travel)] : []),
         ...settled(result.findings, freed === true, points.length > 0),
         ...abortsFreed(facts, points),
         ...held(facts, points),
@@ -181,9 +183,11 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
         place,
       } satisfies DriveUpHydraulicValues,
       next: key ? placeOf(facts.setup, key) : null,
-      act: wrong
-        ? M.withdrawStartPressureNotNuts
-        : sayAct(key, place, result.values.startPressureMpa, last, nutOf(facts.setup)),
+      act: backwards
+        ? M.dialWrongWay
+        : wrong
+          ? M.withdrawStartPressureNotNuts
+          : sayAct(key, place, result.values.startPressureMpa, last, nutOf(facts.setup)),
     };
   },
   place(facts, _step, key) {
@@ -202,6 +206,20 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
     if (wanted === null) return M.pastBandNothingMorePumped;
     return key === wanted ? place : M.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
   },
+});
+
+/** Under pressure a bearing goes up: a dial that says otherwise by more than two of its steps reads the other way, or has slipped. */
+const goesBack = (facts: Facts<SleeveSetup>, travelMm: number): boolean =>
+  travelMm < -2 * (at(facts, 'start/z')?.instrument.step ?? 0.01);
+
+const wrongWay = (travelMm: number): Finding => ({
+  code: 'hydraulic.way',
+  verdict: 'reject',
+  reason: M.travelNegative({ travel: len(travelMm) }),
+  params: { travelMm },
+  source: 'geometry',
+  remedy: M.changeWayOfDial,
+  acceptable: false,
 });
 
 /** Released is the gauge on its stop: no more than one step of it. */

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import type { JobState } from '../../engine/state.ts';
 import { setupSchema } from '../../engine/trades.ts';
 import { readValue } from '../../job/read-value.ts';
 import { check } from '../../judgement/sentences.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
 import { MPA_PER_PSI } from '../../quantities/pressure.ts';
 import { english } from '../../testing/english.ts';
+import { upTo } from '../../testing/every-kind.ts';
 import {
   gauge,
   hand,
@@ -18,6 +20,8 @@ import {
 } from '../../testing/test-stand.ts';
 import type { DriveUpAngleValues } from './drive-up-angle.ts';
 import type { DriveUpHydraulicValues } from './drive-up-hydraulic.ts';
+import { endedAt } from './ended.ts';
+import { DISMOUNT } from './index.ts';
 import type { LockBySchoolValues } from './lock-by-school.ts';
 import type { NutZeroValues } from './nut-zero.ts';
 import type { SleeveSetup } from './setup.ts';
@@ -47,7 +51,7 @@ const bench: Array<[number, number]> = [
   [0.1, 0.1],
 ];
 const toZero = (change: Partial<SleeveSetup>) => {
-  const h = hand(change).safe().survey(round).pass('shaft').gate('inboard');
+  const h = hand(change).safe().survey(round).pass('shaft').answerAll('nuts').gate('inboard');
   if (change.driveUp?.feelersToo) h.bench(bench).pass('bench');
   return h.answerAll('fit').pass('fit');
 };
@@ -172,8 +176,7 @@ describe('nut angle from zero', () => {
 });
 
 describe('the hydraulic nut', () => {
-  const toPump = (change: Partial<SleeveSetup> = hydraulic) =>
-    hand(change).safe().survey(round).pass('shaft').gate('inboard').answerAll('fit').pass('fit');
+  const toPump = (change: Partial<SleeveSetup> = hydraulic) => upTo(hand(change), 'driveup');
   const zeroed = (change?: Partial<SleeveSetup>) =>
     toPump(change).read('driveup', 'start/p', 3, 'pressure').read('driveup', 'start/z', 2, 'dial');
 
@@ -290,20 +293,51 @@ describe('the hydraulic nut', () => {
     const h = toLock().read('lock', 'turn', 60, 'protractor');
     expect(valuesOf<{ travelMm: number }>(h, 'lock').travelMm).toBeCloseTo(0.73 + 1 / 3, 6);
     expect(step(h, 'lock').blocking.find((b) => b.code === 'lock.turn')).toMatchObject({ acceptable: false });
-    // One lock position of 4 slots and 17 tabs is 5.3°: past the band by less, a lead hand may say so.
+    // One lock position of 4 slots and 17 tabs is 5.3°: past the band by less is the least forward turn, normal practice.
     const near = toLock().read('lock', 'turn', 5, 'protractor');
-    expect(step(near, 'lock').blocking.find((b) => b.code === 'lock.turn')).toMatchObject({
-      acceptable: true,
+    expect(step(near, 'lock').report?.findings.find((f) => f.code === 'lock.turn')).toMatchObject({
+      verdict: 'accept',
+      reason: { id: 'sleeve-bearing.travelWithLockTurn' },
     });
+    // And that travel is the one on the sheet.
+    near.answerAll('lock').pass('lock');
+    expect(endedAt(near.state as JobState<SleeveSetup>).travelMm).toBeCloseTo(0.73 + (5 * 2) / 360, 9);
     const seen = toLock().read('lock', 'turn', 5, 'protractor').read('lock', 'indicator', 1.26, 'dial');
     expect(valuesOf<{ travelMm: number }>(seen, 'lock').travelMm).toBeCloseTo(0.74, 9);
     expect(step(seen, 'lock').report?.findings[0]?.verdict).toBe('accept');
   });
 
-  it('past the distance is over-driven', () => {
+  it('a dial that says it went down under pressure reads the other way', () => {
+    const h = zeroed().read('driveup', 'n1/p', 18, 'pressure').read('driveup', 'n1/d', 2.6, 'dial');
+    expect(step(h, 'driveup').report?.act).toMatchObject({ id: 'sleeve-bearing.dialWrongWay' });
+    expect(step(h, 'driveup').report?.next).toBeNull();
+    expect(step(h, 'driveup').blocking.map((f) => f.code)).toContain('hydraulic.way');
+  });
+
+  it('which way the dial reads is asked when it is set, never taken from a default', () => {
+    const h = toPump({ ...hydraulic, driveUp: { school: 'hydraulic' } });
+    expect(step(h, 'driveup').report?.asks).toEqual(['driveUp.indicator']);
+  });
+
+  it('the gap to the lock and the turn that was made are one angle', () => {
+    // A plate of six holes on six: a position every 60°.
+    const plate = { ...hydraulic, lock: { by: 'plate', nutHoles: 6, lockHoles: 6 } } as Partial<SleeveSetup>;
+    const h = zeroed(plate)
+      .read('driveup', 'n1/p', 18, 'pressure')
+      .read('driveup', 'n1/d', 1.35, 'dial')
+      .pass('driveup')
+      .answerAll('release')
+      .pass('release')
+      .read('lock', 'gap', 8, 'protractor')
+      .read('lock', 'turn', 3, 'protractor');
+    expect(step(h, 'lock').blocking.map((f) => f.code)).toContain('lock.gap');
+  });
+
+  it('past the distance is over-driven, and the way off is the one way on', () => {
     const h = zeroed().read('driveup', 'n1/p', 22, 'pressure').read('driveup', 'n1/d', 1.1, 'dial');
     expect(valuesOf<DriveUpHydraulicValues>(h, 'driveup').place).toBe('over-driven');
     refuses(() => h.read('driveup', 'n2/p', 23, 'pressure'), /nothing more is pumped/i);
+    expect(DISMOUNT.onlyWay?.(h.state as JobState<SleeveSetup>)).toBe(true);
   });
 
   it('two nuts: told apart first, the dismount nut back to its own lock position last', () => {
@@ -353,6 +387,7 @@ describe('a shaft warmer than its ring', () => {
       .safe()
       .survey(round)
       .pass('shaft')
+      .answerAll('nuts')
       .gate('inboard')
       .bench(bench)
       .pass('bench');
@@ -364,6 +399,7 @@ describe('a shaft warmer than its ring', () => {
       .safe()
       .survey(round)
       .pass('shaft')
+      .answerAll('nuts')
       .gate('inboard')
       .bench(bench)
       .pass('bench');
@@ -376,7 +412,14 @@ describe('a shaft warmer than its ring', () => {
 
 it('a stand-in and an overdue gauge are said at every school', () => {
   const overdue = { ...tools, pressure: gauge('old', 'pressure', 0.5, 0, 100, '2026-01-01') };
-  const h = hand(hydraulic).safe().survey(round).pass('shaft').gate('inboard').answerAll('fit').pass('fit');
+  const h = hand(hydraulic)
+    .safe()
+    .survey(round)
+    .pass('shaft')
+    .answerAll('nuts')
+    .gate('inboard')
+    .answerAll('fit')
+    .pass('fit');
   h.do('reading.taken', {
     step: 'driveup',
     place: 'start/p',

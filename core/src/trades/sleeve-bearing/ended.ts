@@ -18,7 +18,11 @@ export function endedAt(state: JobState<SleeveSetup>) {
   const last = felt?.final ?? driveUp.valuesOf(reportAt(state, 'driveup'));
   return {
     benchMm: benchClearance.valuesOf(reportAt(state, 'bench'))?.benchMm ?? null,
-    travelMm: driveUpHydraulic.valuesOf(reportAt(state, 'driveup'))?.travelMm ?? null,
+    // With the lock's last turn in it, once that was made: one travel on the whole sheet.
+    travelMm:
+      locked?.school === 'hydraulic' && locked.turnedDeg !== null
+        ? locked.travelMm
+        : (driveUpHydraulic.valuesOf(reportAt(state, 'driveup'))?.travelMm ?? null),
     reductionMm: (locked ? locked.reductionMm : last?.reductionMm) ?? null,
     residualMm: (locked ? locked.residualMm : last?.clearanceMm) ?? null,
     nutDeg: (locked ?? felt)?.finalDeg ?? null,

@@ -132,9 +132,14 @@ describe('a sheet far off its table', () => {
   });
 });
 
-it('base to the shaft wants no mass, width or free space; the other schools ask for theirs', () => {
+it('a first fill asks for no number nobody has: the sheet’s grams, or a share that is seen', () => {
   const grease = (g: object) => check(setupSchema, { ...setup, grease: g });
-  expect(grease({ school: 'to-shaft' }).ok).toBe(true);
-  const missing = grease({ school: 'share', outsideMm: 180, widthMm: 46, massKg: 4.9 });
-  expect(missing.ok ? [] : missing.faults.map((f) => f.path)).toContain('grease.housingCm3');
+  for (const school of ['to-shaft', 'by-speed', 'share'])
+    expect(grease({ how: 'fill', school }).ok, school).toBe(true);
+  const asked = (g: object) => ids({ grease: { school: 'by-speed', ...g } as never });
+  // On unless the unit came greased or runs in oil: then it says which.
+  expect(asked({ how: 'fill' })).toContain('grease');
+  expect(asks({ grease: { how: 'greased', school: 'by-speed' } }, 'grease')).toMatch(/Only the housing/);
+  expect(asks({ grease: { how: 'oil', school: 'by-speed' } }, 'grease')).toMatch(/Oil filled to the mark/);
+  expect(USUAL_PARTS.grease).toMatchObject({ how: 'fill' });
 });

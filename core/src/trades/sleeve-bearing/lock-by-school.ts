@@ -25,6 +25,7 @@ import {
 import { driveUpBand } from './drive-up-band.ts';
 import type { DriveUpHydraulicValues } from './drive-up-hydraulic.ts';
 import { driveUpHydraulic, travelAt } from './drive-up-hydraulic.ts';
+import { turnedOtherwise } from './lock-turn.ts';
 import { M } from './messages.ts';
 import { pitchOf, type SleeveSetup, schoolOf } from './setup.ts';
 
@@ -108,6 +109,7 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
               acceptable: false,
             },
           ]),
+      ...(turned && meets ? turnedOtherwise(turned, meets.forwardDeg, lockSpacing(setup)) : []),
       ...missing(facts, felt !== null),
       ...(cross?.findings ?? []),
       ...itemFindings(facts, step),
@@ -213,12 +215,16 @@ function judge(
   return nutAngleOf(facts, carried, finalDeg ?? 0)
     .findings.filter((f) => f.code === 'nut-angle.turned')
     .map((f) =>
-      place === 'over-driven' && (finalDeg ?? 0) <= driven.makerMaxDeg + lockSpacing(facts.setup)
+      place === 'over-driven' &&
+      driven.place !== 'over-driven' &&
+      (finalDeg ?? 0) <= driven.makerMaxDeg + lockSpacing(facts.setup)
         ? {
             ...f,
-            reason: M.pastMakerSBandLess({ final: finalDeg }),
-            remedy: M.leadHandMayAcceptNothing,
-            acceptable: true,
+            // The least forward turn to the lock, after a drive-up that was in its band: normal practice.
+            verdict: 'accept' as const,
+            reason: M.pastBandByLockTurn({ final: finalDeg }),
+            remedy: undefined,
+            acceptable: false,
           }
         : place === 'short'
           ? {
@@ -233,22 +239,31 @@ function judge(
 
 /** The travel with the nut at its lock, against the sheet's band. */
 function lockedTravel(setup: SleeveSetup, driven: DriveUpHydraulicValues, travelMm: number): Finding {
-  const { minMm, maxMm, said } = driveUpBand(setup.maker);
-  const shared = { code: 'lock.turn', source: 'maker' as const, limit: said };
+  const { minMm, maxMm, said, ours } = driveUpBand(setup.maker);
+  const shared = {
+    code: 'lock.turn',
+    source: ours ? ('practice' as const) : ('maker' as const),
+    limit: said,
+  };
   const over = travelMm - maxMm;
   // No more than the way to one lock position, on top of a travel that was in its band.
   const oneLock = (pitchOf(setup).pitchMm * lockSpacing(setup)) / 360;
+  if (over > EVEN_MM && over <= oneLock && driven.place === 'in-band')
+    return {
+      ...shared,
+      verdict: 'accept',
+      reason: M.travelWithLockTurn({ travel: len(travelMm), over: len(over) }),
+      params: { travelMm, over },
+      acceptable: false,
+    };
   if (over > EVEN_MM)
     return {
       ...shared,
       verdict: 'reject',
       reason: M.nutLockBearingStandsUp({ travel: len(travelMm), over: len(over) }),
       params: { travelMm, over },
-      remedy:
-        over <= oneLock && driven.place === 'in-band'
-          ? M.pastLessThanOneLock
-          : M.overDrivenDismountInspectStart,
-      acceptable: over <= oneLock && driven.place === 'in-band',
+      remedy: M.overDrivenDismountInspectStart,
+      acceptable: false,
     };
   return travelMm < minMm - EVEN_MM
     ? {

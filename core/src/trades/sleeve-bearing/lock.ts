@@ -1,4 +1,5 @@
 import type { DriveUpForecastValues } from '../../arithmetic/bearings/drive-up-forecast.ts';
+import { lockSpacing } from '../../arithmetic/bearings/lock-stops.ts';
 import { answerTo, readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
@@ -7,6 +8,7 @@ import { sayNutAngle } from '../../quantities/angle.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
 import { driveUp, finalKey, forecastOf, pairsOf } from './drive-up.ts';
+import { turnedOtherwise } from './lock-turn.ts';
 import { M } from './messages.ts';
 import type { SleeveSetup } from './setup.ts';
 
@@ -48,6 +50,9 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
         acceptable: false,
       });
     }
+    const least = driven.phase ? driven.lock.least : null;
+    if (turned && least)
+      findings.push(...turnedOtherwise(turned, least.forwardDeg, lockSpacing(facts.setup)));
     if (forecast) {
       findings.push(
         ...forecast.findings

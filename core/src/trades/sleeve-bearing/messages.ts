@@ -3,6 +3,10 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('sleeve-bearing', en, {
+  travelNegative: { travel: 'length' },
+  pastBandByLockTurn: { final: 'count' },
+  travelWithLockTurn: { travel: 'length', over: 'length' },
+  gapAndTurnDiffer: { gap: 'text', turned: 'text' },
   abort: { abortPressure: 'pressure' },
   abort2: { abortPressure: 'pressure' },
   abortPressureCameFirstStop: { n: 'count', travel: 'length', nutOf: 'text', back: 'count' },

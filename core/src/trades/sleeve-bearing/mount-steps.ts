@@ -2,7 +2,7 @@ import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
-import { gate } from '../../steps/gate.ts';
+import { gate, gateAsking } from '../../steps/gate.ts';
 import { benchClearance } from './bench-clearance.ts';
 import { driveUp } from './drive-up.ts';
 import { driveUpAngle } from './drive-up-angle.ts';
@@ -71,6 +71,20 @@ const onShaft = (setup: SleeveSetup, travel: Text): GateItem[] => [
     ask: M.setBackFromFinalPlace({ travel }),
   },
 ];
+/** Looked at again after a dismounting, where no clearance is felt on the bench. */
+const INSPECTED: GateItem = {
+  id: 'inspected',
+  group: H.afterDismounting,
+  ask: M.ringSleeveNutShaftInspected,
+};
+const fitGate = gateAsking<SleeveSetup>(
+  (facts, item) => item.id !== INSPECTED.id || (facts.attempt > 1 && !isFelt(facts.setup)),
+);
+/** A plate or a clip holds the nut until it is off. */
+const lockOff = (setup: SleeveSetup): GateItem[] =>
+  setup.lock?.by === 'plate' || setup.lock?.by === 'clip' || setup.driveUp?.twoNuts
+    ? [{ id: 'lockoff', group: H.lock, ask: M.lockPlateClipsOff }]
+    : [];
 const SLIDES: GateItem[] = [
   { id: 'open', group: H.sleeve, ask: M.sleeveFullyOpenNutBack },
   {
@@ -95,10 +109,10 @@ const byFeelers = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   {
     id: 'fit',
     title: M.position,
-    kind: gate,
+    kind: fitGate,
     guide: M.unitSlidesSleeveOpenNever,
     again: true,
-    items: [...SLIDES, ...onShaft(setup, M.travelTarget)],
+    items: [...lockOff(setup), ...SLIDES, ...onShaft(setup, M.travelTarget)],
   },
   {
     id: 'driveup',
@@ -145,10 +159,10 @@ const byAngle = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   {
     id: 'fit',
     title: M.position,
-    kind: gate,
+    kind: fitGate,
     guide: M.unitSlidesSleeveOpenNever,
     again: true,
-    items: [...SLIDES, ...onShaft(setup, travelByAngle(setup))],
+    items: [INSPECTED, ...lockOff(setup), ...SLIDES, ...onShaft(setup, travelByAngle(setup))],
   },
   {
     id: 'zero',
@@ -176,25 +190,30 @@ const byAngle = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   lockOf(setup, M.forwardNextLockHoleNever),
 ];
 
+/** Told apart and marked while both nuts still stand as they came; the inboard seal then leaves its nut for the shaft. */
+export const twoNutsStep = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] =>
+  setup.driveUp?.twoNuts
+    ? [
+        {
+          id: 'nuts',
+          title: M.bothNuts,
+          kind: gate,
+          guide: M.tellNutsApartFirst,
+          again: true,
+          items: [
+            { id: 'told', group: H.twoNuts, ask: M.mountNutToldFromDismount },
+            ...lockOff(setup),
+            { id: 'seals', group: H.twoNuts, ask: M.outerSealsOffBothNuts, kind: 'machine' },
+            { id: 'scribed', group: H.twoNuts, ask: M.bothNutsScribedSleeve },
+          ],
+        },
+      ]
+    : [];
+
 const TWO_NUTS: GateItem[] = [
-  {
-    id: 'told',
-    group: H.twoNuts,
-    ask: M.mountNutToldFromDismount,
-  },
-  { id: 'seals', group: H.twoNuts, ask: M.outerSealsOffBothNuts, kind: 'machine' },
-  { id: 'scribed', group: H.twoNuts, ask: M.bothNutsScribedSleeve },
-  {
-    id: 'loose',
-    group: H.twoNuts,
-    ask: M.dismountNutBackTwoTurns,
-  },
-  {
-    id: 'freed',
-    group: H.twoNuts,
-    ask: M.nutFaceTappedSoftMallet,
-    remedy: M.driveNutBackOneTurn,
-  },
+  { id: 'loose', group: H.twoNuts, ask: M.dismountNutBackTwoTurns },
+  { id: 'freed', group: H.twoNuts, ask: M.nutFaceTappedSoftMallet, remedy: M.driveNutBackOneTurn },
+  { id: 'snug', group: H.twoNuts, ask: M.mountNutSnugAgain },
 ];
 
 /** School C: hydraulic nut. */
@@ -203,12 +222,13 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   {
     id: 'fit',
     title: M.nutPump,
-    kind: gate,
+    kind: fitGate,
     guide: M.nutBoredSleevePistonFully,
     caution: M.oilUnderPressureCutsSkin,
     again: true,
     items: [
-      ...(setup.driveUp?.twoNuts ? TWO_NUTS : SLIDES),
+      INSPECTED,
+      ...(setup.driveUp?.twoNuts ? TWO_NUTS : [...lockOff(setup), ...SLIDES]),
       ...onShaft(
         setup,
         setup.maker.driveUpMinMm === undefined
@@ -224,14 +244,14 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
       {
         id: 'dial',
         group: H.pump,
-        ask:
-          setup.driveUp?.indicator === 'towards' ? M.indicatorNutsSideFaceComes : M.anvilInnerUnitFaceMoves,
+        ask: M.dialSetSquareWholeTravel,
       },
     ],
   },
   {
     id: 'driveup',
     title: M.driveUp,
+    needs: ['driveUp.indicator'],
     kind: driveUpHydraulic,
     guide: M.startPressureZeroThereOnce,
     caution: M.nobodyLineNutShaftWhile,
@@ -253,6 +273,7 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
         group: H.pump,
         ask: M.hoseOffPortPluggedPlug,
       },
+      ...(setup.driveUp?.twoNuts ? [] : [{ id: 'locknut', group: H.nut, ask: M.hydraulicNutOffLockNutOn }]),
     ],
   },
   lockOf(setup, setup.driveUp?.twoNuts ? M.nutHolesSleeveSlotsNeed : M.lockNutSnugForwardLock, [

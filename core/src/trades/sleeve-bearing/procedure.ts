@@ -23,7 +23,7 @@ import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-s
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { M } from './messages.ts';
-import { mountSteps } from './mount-steps.ts';
+import { mountSteps, twoNutsStep } from './mount-steps.ts';
 import { capBolts, type DriveUpSchool, type SleeveSetup, schoolOf } from './setup.ts';
 import { sheetAgainStep } from './sheet-again.ts';
 
@@ -113,6 +113,7 @@ const STANDS_ON: StandsOn = {
   target: ['bench'],
   fit: ['inboard'],
   zero: ['fit'],
+  inboard: ['nuts'],
   driveup: ['zero', 'fit'],
   release: ['driveup'],
   lock: ['driveup', 'release'],
@@ -141,6 +142,7 @@ export function sleeveBearing(setup: SleeveSetup): Procedure<SleeveSetup> {
       ...sheetAgainStep(setup),
       ...fixedFirstStep(setup),
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
+      ...twoNutsStep(setup),
       ...inboardStep(setup),
       ...mountSteps(setup),
       ...greaseStep(setup),

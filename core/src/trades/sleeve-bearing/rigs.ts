@@ -173,7 +173,7 @@ const hydraulic = defineRig<SleeveSetup>({
   ],
   looks: [
     {
-      step: 'fit',
+      step: 'nuts',
       item: 'scribed',
       says: M.thereTwoOldScribeMarks,
       because: M.oldMarksOldYoursBright,

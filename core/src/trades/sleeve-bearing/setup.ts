@@ -1,6 +1,6 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import type { CLEARANCE_CLASSES } from '../../arithmetic/bearings/clearance-table.ts';
-import { isSleeveShaft, usualShaft } from '../../arithmetic/bearings/sleeve-shaft.ts';
+import { isSleeveShaft, usualBore, usualShaft } from '../../arithmetic/bearings/sleeve-shaft.ts';
 import { stampAgainst } from '../../arithmetic/bearings/stamp.ts';
 import { sleevePitch } from '../../arithmetic/bearings/travel.ts';
 import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
@@ -43,6 +43,10 @@ const unsaidCap = { ...capped, decided: true, later: true } as const;
 
 const SLEEVE_FILMS = { dry: 'dry', oiled: M.lightlyOiled } as const;
 
+/** The clearance is felt, by itself or beside another method: only then bore, class and blades matter. */
+const felt = (form: FormValues) =>
+  (form['driveUp:school'] || 'feelers') === 'feelers' || form['driveUp:feelersToo'] === 'yes';
+
 /** How drive-up is judged, and with what nut. */
 const hydraulic = chosen('driveUp.school', 'hydraulic');
 export const SLEEVE = M.bearingSleeve;
@@ -62,7 +66,8 @@ export const driveUpSchema = object({
     SLEEVE,
     M.indicatorFace,
     { away: M.movesAway, towards: M.comesTowards },
-    { fallback: 'away', when: hydraulic },
+    // Asked when the dial is set: a wrong way is found only under pressure.
+    { decided: true, later: true, when: hydraulic },
   ),
   /** A unit with a mount nut and a dismount nut. */
   twoNuts: boolean().meta(ask(SLEEVE, M.mountDismountNut, { when: hydraulic })),
@@ -73,11 +78,22 @@ export const driveUpSchema = object({
 }).noUnknown();
 
 const uneven = chosen('lock.by', 'plate', 'clip');
+/** Equal holes are counted; of unequal ones the angles are given. */
+const counted = (form: FormValues) =>
+  uneven(form) && !(form['lock:nutDeg'] ?? '').trim() && !(form['lock:washerDeg'] ?? '').trim();
+const holes = (most: number, label: Text) =>
+  number()
+    .integer()
+    .min(1)
+    .max(most)
+    .meta(ask(SLEEVE, label, { decided: true, when: counted, needed: M.countHoles }));
 const angles = (label: Text) =>
   array(number().min(0).lessThan(360).required())
     .min(1)
     .max(60)
     .meta(ask(SLEEVE, label, { when: uneven }));
+
+const byWasher = (form: FormValues) => !uneven(form);
 
 /** What holds the nut; unequal hole patterns by their angles, degrees from the first. */
 export const lockSchema = object({
@@ -87,13 +103,15 @@ export const lockSchema = object({
     { washer: M.tabWasher, plate: M.lockPlate, clip: M.lockClip },
     { fallback: 'washer' },
   ).required(),
+  nutHoles: holes(60, M.equalNutHoles),
+  lockHoles: holes(120, M.equalLockHoles),
   nutDeg: angles(M.unevenNutHolesDegrees),
   washerDeg: angles(M.unevenLockDegrees),
 }).noUnknown();
 
 /** What a school of drive-up cannot do without. */
 const byAngle = (label: Text, needed: Text) =>
-  fromSheet(1080, label, { when: chosen('driveUp.school', 'nut-angle'), needed });
+  fromSheet(1080, label, { when: chosen('driveUp.school', 'nut-angle'), turn: true, needed });
 const byNut = (max: number, label: Text, needed: Text) => fromSheet(max, label, { when: hydraulic, needed });
 
 /** One area is no conversion: where the other is given, this one is missing. */
@@ -116,11 +134,11 @@ const makerSchema = object({
   driveUpMinMm: byNut(30, M.driveUpLeastOneValue, M.driveUpMissing),
   driveUpMaxMm: fromSheet(30, M.driveUpMost, { when: hydraulic }),
   abortPressureMpa: fromSheet(300, M.abortPressure, { when: hydraulic }),
-  benchLowerMm: fromSheet(2, M.benchClearanceLeast),
-  benchUpperMm: fromSheet(2, M.benchClearanceMost),
-  reductionMinMm: fromSheet(1, M.reductionLeast),
-  reductionMaxMm: fromSheet(1, M.reductionMost),
-  leastResidualMm: fromSheet(1, M.leastResidual),
+  benchLowerMm: fromSheet(2, M.benchClearanceLeast, { when: felt }),
+  benchUpperMm: fromSheet(2, M.benchClearanceMost, { when: felt }),
+  reductionMinMm: fromSheet(1, M.reductionLeast, { when: felt }),
+  reductionMaxMm: fromSheet(1, M.reductionMost, { when: felt }),
+  leastResidualMm: fromSheet(1, M.leastResidual, { when: felt }),
   ...makerShaft,
   torqueNm: fromSheet(5000, M.capBoltTorque, {
     ...unsaidCap,
@@ -145,7 +163,7 @@ export const sleeveSetupSchema = object({
     .moreThan(18)
     .max(500)
     .required()
-    .meta(ask(SLEEVE, M.bearingBore, { decimals: 1, ofPlace: true })),
+    .meta(ask(SLEEVE, M.bearingBore, { decimals: 1, ofPlace: true, when: felt })),
   taper: number<12 | 30>()
     .oneOf([12, 30] as const)
     .required()
@@ -165,7 +183,7 @@ export const sleeveSetupSchema = object({
       (typeof CLEARANCE_CLASSES)[number],
       Text
     >,
-    { decided: true },
+    { decided: true, when: felt },
   ).required(),
   driveUp: driveUpSchema.optional().default(undefined),
   /** Read off the sleeve; left out, it is supposed by the bore until somebody has looked. */
@@ -176,22 +194,36 @@ export const sleeveSetupSchema = object({
   /** Two surfaces, two answers: dry grips best, a film where the maker asks for it. */
   filmBore: choice(SLEEVE, M.sleevesBoreShaft, SLEEVE_FILMS, { fallback: 'dry' }),
   filmTaper: choice(SLEEVE, M.sleevesTaperBearing, SLEEVE_FILMS, { fallback: 'dry' }),
-  nutSlots: number().integer().min(1).max(24).required().meta(ask(SLEEVE, M.nutSlots)),
-  washerTabs: number().integer().min(1).max(60).required().meta(ask(SLEEVE, M.washerTabs)),
+  nutSlots: number()
+    .integer()
+    .min(1)
+    .max(24)
+    .required()
+    .meta(ask(SLEEVE, M.nutSlots, { when: byWasher })),
+  washerTabs: number()
+    .integer()
+    .min(1)
+    .max(60)
+    .required()
+    .meta(ask(SLEEVE, M.washerTabs, { when: byWasher })),
   lock: lockSchema.optional().default(undefined),
   /** The nut's diameter at its rim: where it is known, the gap to the tab can be measured along the rim. */
   nutRimMm: number()
     .min(10)
     .max(1000)
     .meta(ask(SLEEVE, M.nutsDiameterRim, { decimals: 1 })),
-  feltAt: choice(SLEEVE, M.gapFelt, {
-    top: M.topRingStanding,
-    bottom: M.bottomRingHanging,
-  }).required(),
-  feel: choice(SLEEVE, M.reading, {
-    snug: M.snugBladeAsFelt,
-    goes: M.thickestBladeGoes,
-  }).required(),
+  feltAt: choice(
+    SLEEVE,
+    M.gapFelt,
+    { top: M.topRingStanding, bottom: M.bottomRingHanging },
+    { when: felt },
+  ).required(),
+  feel: choice(
+    SLEEVE,
+    M.reading,
+    { snug: M.snugBladeAsFelt, goes: M.thickestBladeGoes },
+    { when: felt },
+  ).required(),
   ...shaftFields,
   hollowBoreMm: number()
     .min(0)
@@ -306,6 +338,17 @@ export function capBolts(s: SleeveSetup): BoltSet {
 /** Are bench and residual clearance felt on this job? */
 export const isFelt = (setup: Pick<SleeveSetup, 'driveUp'>): boolean =>
   schoolOf(setup) === 'feelers' || setup.driveUp?.feelersToo === true;
+
+/** What follows from the rest of a setup and is not asked: the bore of a unit known by its shaft. */
+export const completedSetup = (s: SleeveSetup): SleeveSetup => ({
+  ...s,
+  boreMm: s.boreMm ?? usualBore(s.shaftMm),
+  clearanceClass: s.clearanceClass ?? 'CN',
+  feltAt: s.feltAt ?? 'top',
+  feel: s.feel ?? 'snug',
+  nutSlots: s.nutSlots ?? s.lock?.nutHoles ?? 4,
+  washerTabs: s.washerTabs ?? s.lock?.lockHoles ?? 17,
+});
 
 /** A usual position to start from: a normal-class bearing of 100 bore on a 90 shaft. Nothing of it is a limit. */
 export const USUAL_SETUP: Omit<SleeveSetup, 'machine' | 'position'> = {

@@ -3,6 +3,8 @@ import { M } from './messages.ts';
 
 /** Why each step of a bearing on its adapter sleeve is there. */
 export const why: Why = {
+  nuts: M.whyBothNuts,
+  carrieron: M.whyBeadFirst,
   ...WHY_EVERY,
   ...WHY_SHAFT,
   ...WHY_BEARING,

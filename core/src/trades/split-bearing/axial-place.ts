@@ -1,4 +1,5 @@
 import { bearingFloat } from '../../arithmetic/bearings/float.ts';
+import { goesTo } from '../../engine/depth.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
@@ -46,9 +47,11 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
       whole && setup.role === 'float' && setup.float
         ? bearingFloat({ ...setup.float, roomMm: towards + away, offsetMm: offsetMm ?? 0 })
         : null;
-    const next = KEYS.find((k) => value(k) === null) ?? null;
-    const findings: Finding[] =
-      !whole || offsetMm === null
+    const measured = goesTo(setup, 'thorough') || towards !== null || away !== null;
+    const next = (measured ? KEYS.find((k) => value(k) === null) : null) ?? null;
+    const findings: Finding[] = !measured
+      ? []
+      : !whole || offsetMm === null
         ? [
             {
               code: 'axial.open',
@@ -77,6 +80,10 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
         growthMm: float?.values.growthMm ?? null,
       } satisfies AxialPlaceValues,
       next: next ? placeOf(setup.role, next) : null,
+      choices:
+        measured || !goesTo(setup, 'standard')
+          ? []
+          : KEYS.map((key) => ({ key, label: LABELS[setup.role][key] })),
       act: next
         ? M.measure({ label: inline(LABELS[setup.role][next]) })
         : (findings.find((f) => f.remedy)?.remedy ?? M.raceStandsPlaceAlongShaft),

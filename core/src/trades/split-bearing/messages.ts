@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('split-bearing', en, {
+  ringJointsApart: { clampOffset: 'count' },
   alreadyHasReadingWithdrawReason: { label: 'text' },
   and: { gap: 'length', gap2: 'length' },
   cageRunsFreeBetweenRibs: { a: 'length', b: 'length' },

@@ -1,3 +1,4 @@
+import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
 import { baseStep, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
@@ -64,20 +65,23 @@ const SEALS: Record<NonNullable<SplitSetup['seals']>, GateItem[]> = {
   lip: [item(H.seals, 'lip', M.splitLipFacesWaySheet), item(H.seals, 'top', M.jointStandsTopAwayFrom)],
 };
 
-/** Outer race halves into their cartridge, by one school or the other. */
+/** Outer race halves into their cartridge: what is looked to before their joints are tightened. */
 const outerItems = (setup: SplitSetup): GateItem[] => [
   item(H.race, 'marks', M.matchMarksBothHalvesAgree),
   item(H.race, 'proud', M.jointsStandProudEquallyEach),
   ...(setup.raceSchool === 'joints-first'
-    ? [
-        ifFitted(H.race, 'radial', M.radialScrewsFingerTightJoints),
-        ifFitted(H.race, 'side', M.radialSideScrewsTightMakers),
-      ]
-    : [
-        item(H.race, 'pins', M.jointsTightAxialPinsEvenly),
-        ifFitted(H.race, 'radial', M.thenRadialScrewsMakersOrder),
-      ]),
+    ? [ifFitted(H.race, 'radial', M.radialScrewsFingerTightJoints)]
+    : [ifFitted(H.race, 'square', M.raceSquareToShoulder)]),
 ];
+
+/** What is tightened after the joints, by one school or the other, where the unit has it. */
+const outerAfter = (setup: SplitSetup): GateItem[] =>
+  setup.raceSchool === 'joints-first'
+    ? [ifFitted(H.race, 'sidescrews', M.radialSideScrewsTightMakers)]
+    : [
+        ifFitted(H.race, 'axialpins', M.axialPinsEvenly),
+        ifFitted(H.race, 'radialscrews', M.thenRadialScrewsMakersOrder),
+      ];
 
 /** Each part of the race and its cartridge is closed over by the next: one opened takes with it all that lies over it. */
 const STANDS_ON: StandsOn = {
@@ -109,6 +113,8 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         layout: 'halves',
         seatingDeg: SETTLED_DEG,
         housing: true,
+        // Whether a screw still moved is seen; its degrees are for the thorough depth.
+        ...(goesTo(s, 'thorough') ? {} : { seenMoving: true as const }),
       }),
     ),
     guide: M.allScrewsTorqueEvenlyTap,
@@ -123,6 +129,9 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
     closes: M.onceClampScrewsTorqueRace,
     repeatWord: M.slidAlong,
     items: [
+      item(H.place, 'free', setup.role === 'fixed' ? M.cageRunsFreeBothSides : M.rollersCentredOrOffset, {
+        remedy: M.slideRaceAlong,
+      }),
       setup.gaugeSchool === 'gauge-in'
         ? item(H.place, 'held', M.clampScrewsNippedUpCage)
         : item(H.place, 'held', M.gaugeOutClampScrewsNipped),
@@ -163,6 +172,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: M.provedBeforeAnythingClosesOver,
         closes: M.onceCartridgeHoleCanNo,
         items: [
+          ...outerAfter(setup),
           item(H.race, 'smooth', M.transitionAcrossBothJointsFelt),
           ifFitted(H.race, 'path', M.pumpedUntilFreshGreaseLeft),
         ],
@@ -173,6 +183,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         kind: raceGaps({ rings: false, offset: false }),
         guide: M.joints126OclockFeeler,
         repeatWord: M.setAnew,
+        items: [item(H.race, 'equal', M.raceGapsEqualNotClosed, { remedy: M.noGapWrongShaft })],
       },
       {
         id: 'clamps',
@@ -181,6 +192,8 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: M.lipsInwardJointsOffRaces({ clampOffset: setup.clampOffsetDeg ?? 90 }),
         repeatWord: M.setAnew,
         items: [
+          item(H.rings, 'ringsequal', M.ringGapsEqual),
+          item(H.rings, 'apart', M.ringJointsApart({ clampOffset: setup.clampOffsetDeg ?? 90 })),
           ifFitted(H.rings, 'lips', M.lipsRingsFaceInward),
           item(H.rings, 'feelerout', M.feelerHeldRaceGapOut),
         ],
@@ -193,6 +206,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         kind: raceGaps({ rings: true, offset: false }),
         guide: M.raceRingsFeltOnceMore,
         repeatWord: M.seatedAgain,
+        items: [item(H.race, 'equalafter', M.gapsEqualAfterSeating)],
       },
       {
         id: 'cage',
@@ -219,6 +233,11 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: M.lowerHalfRotatedUpperHalf,
         caution: M.shaftMayRaisedLittleLower,
         items: [
+          ifFitted(
+            H.cartridge,
+            'film',
+            setup.film === 'oil' ? M.sphericalSeatLightlyOiled : M.sphericalSeatAntiSeizeAs,
+          ),
           item(H.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
           ifFitted(H.cartridge, 'path', M.greasePathProvedAgainFresh),
           ...SEALS[setup.seals ?? 'labyrinth'],
@@ -233,11 +252,6 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         caution: M.nobodyUnderShaftAsComes,
         items: [
           item(H.load, 'nogap', M.noGapCartridgeJoints),
-          ifFitted(
-            H.load,
-            'film',
-            setup.film === 'oil' ? M.sphericalSeatLightlyOiled : M.sphericalSeatAntiSeizeAs,
-          ),
           item(H.load, 'lowered', M.shaftLoweredIntoPedestalSupport),
           item(H.load, 'cap', M.capMarksDowelsGapJoint),
         ],

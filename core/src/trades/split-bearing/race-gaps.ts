@@ -3,6 +3,7 @@ import {
   type SplitRaceGapValues,
   splitRaceGap,
 } from '../../arithmetic/bearings/split-race-gap.ts';
+import { goesTo } from '../../engine/depth.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily } from '../../engine/step.ts';
@@ -66,7 +67,10 @@ export const raceGaps = (parts: Parts) =>
               shaftMm: shaftMean(carried),
               closedBoreMm: setup.maker.closedBoreMm,
             });
-      const next = keys.find((k) => value(k) === null) ?? null;
+      // Seen to be equal is enough; a joint that was felt wants its other side. All are measured at the thorough depth.
+      const measured = goesTo(setup, 'thorough');
+      const open = keys.filter((k) => value(k) === null);
+      const next = (measured ? open[0] : open.find((k) => pairBegun(k, value))) ?? null;
       const offset = value('offset');
       const wanted = setup.clampOffsetDeg ?? 90;
       return {
@@ -103,11 +107,17 @@ export const raceGaps = (parts: Parts) =>
           offsetWantedDeg: wanted,
         } satisfies RaceGapsStepValues,
         next: next ? placeOf(parts, next) : null,
+        choices:
+          measured || !goesTo(setup, 'standard')
+            ? []
+            : open.map((key) => ({ key, label: LABEL[key] ?? key })),
         act: next
           ? next === 'offset'
             ? M.setRingsJointsOffRaces
             : M.feel({ label: inline(LABEL[next] ?? '') })
-          : (race?.findings.find((f) => f.verdict === 'reject')?.reason ?? M.gapsEqualNotZero),
+          : (race?.findings.find((f) => f.verdict === 'reject')?.reason ?? race)
+            ? M.gapsEqualNotZero
+            : M.lookAtGaps,
       };
     },
     place(facts, step, key) {
@@ -118,6 +128,12 @@ export const raceGaps = (parts: Parts) =>
         : place;
     },
   });
+
+/** Was the other joint of the same part felt already? */
+const pairBegun = (key: string, value: (key: string) => number | null): boolean => {
+  const [part, side] = key.split('/');
+  return side !== undefined && value(`${part}/${side === 'a' ? 'b' : 'a'}`) !== null;
+};
 
 const keysOf = (p: Parts): string[] => [
   'race/a',

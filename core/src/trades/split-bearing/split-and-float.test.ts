@@ -35,7 +35,10 @@ describe('a split bearing', () => {
     h.read('race', 'race/a', 0.3, 'feeler').read('race', 'race/b', 0.45, 'feeler');
     refuses(() => h.pass('race'), /sits to one side/);
     h.do('measure.repeated', { step: 'race', done: 'drawn evenly' });
-    h.read('race', 'race/a', 0.35, 'feeler').read('race', 'race/b', 0.35, 'feeler').pass('race');
+    h.read('race', 'race/a', 0.35, 'feeler')
+      .read('race', 'race/b', 0.35, 'feeler')
+      .answerAll('race')
+      .pass('race');
     expect(step(h, 'race').report?.before).toHaveLength(2);
   });
 
@@ -46,6 +49,16 @@ describe('a split bearing', () => {
     expect(step(h, 'race').report?.findings.find((f) => f.code === 'split-race.expected')?.verdict).toBe(
       'accept',
     );
+  });
+
+  it('at the standard depth equal is seen, and a number is judged only where it is given', () => {
+    const seen = upTo('race', { ...split, depth: 'standard' });
+    expect(step(seen, 'race').report?.next).toBeNull();
+    seen.answerAll('race').pass('race');
+    const felt = upTo('race', { ...split, depth: 'standard' }).read('race', 'race/a', 0.3, 'feeler');
+    expect(step(felt, 'race').report?.next?.key).toBe('race/b');
+    felt.read('race', 'race/b', 0.6, 'feeler').answerAll('race');
+    refuses(() => felt.pass('race'), /sits to one side/);
   });
 
   it('the rings’ joints stand off the race’s by their angle', () => {

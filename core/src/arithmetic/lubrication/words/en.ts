@@ -1,5 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  oldGreaseNotKnown: 'The grease in the bearing is not known: it may not go with the new one.',
+  purgeUntilOnlyFresh:
+    'Ask who greased it last, or purge until only fresh grease comes out. Watch the temperature.',
+  oilBathNoGrease: 'Oil bath: no grease goes in.',
+  greaseBySheet: '{grams} g by the maker’s sheet{strokes}.',
   outsideMustLargerThanBore: 'The outside must be larger than the bore.',
   baseUpShaftHoldsLess: 'The base up to the shaft holds less than the whole housing: check both volumes.',
   massDoesNotGoInto: 'This mass does not go into this envelope: check bore, outside, width and mass.',
@@ -37,7 +42,7 @@ export const en = {
     'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
   letCoolLookOverFilling2: 'Let it cool; look for over-filling, a blocked relief, tight clearance.',
   mayTwoGreasesMeetThickener: 'May two greases meet, by thickener',
-  n2040Housing30Taken: '20 to 40 % of the housing, 30 taken',
+  n2040Housing30Taken: 'housing 20 to 40 % full (30 % taken)',
   n2040SealedBearings80: '20 to 40 %, sealed bearings 80 %',
   n4CmKgSteelCm:
     'π/4 × {width} × ({outside}² − {bore}²) = {envelope} cm³ − {massKg} kg of steel = {free} cm³',

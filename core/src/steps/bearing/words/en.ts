@@ -1,5 +1,15 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  filledHere: 'filled here',
+  unitCameGreased: 'unit came greased',
+  oilBath: 'oil bath',
+  greaseBySheetG: 'Grease by the sheet, g',
+  noSealHolders: 'No seal holders, no screws in the seal rings',
+  oilFilledToMark: 'Oil filled to the mark with the shaft at rest; drain plug tight.',
+  closedTurn: 'Closed: turn by hand',
+  turnClosedHousing: 'Turn the shaft by hand with everything closed.',
+  sealHoldersOn: 'Seal holders on',
+  beadThenHolders: 'Put the bead on first, then the holders.',
   torqueOrSizeAndGrade: 'Enter the torque from the sheet. Where it gives none, enter size and grade.',
   whereSheetGivesNone: 'only where the sheet gives no torque',
   orRange: 'one value or a range, such as 35-40',
@@ -206,7 +216,6 @@ export const en = {
   twoBearingsShaftFixedOne:
     'Two bearings to a shaft: the fixed one first, the float last and set so the shaft can grow.',
   twoHalvesSideAbout: 'two halves, side about',
-  unitCameGreased: 'Unit came greased',
   vibrationBearingLargestDirections: 'Vibration at the bearing, the largest of its directions',
   whatSitsBetweenBearingShoulder:
     'What sits between the bearing and the shoulder goes on before the bearing.',

@@ -1,5 +1,27 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  whyBothNuts:
+    'Two nuts look alike. The one that drives the bearing up and the one that lets it down are told apart while both still stand as they came, or the wrong one is loosened.',
+  whyBeadFirst:
+    'A bead of sealant seals only if the bolts press it out. Put on afterwards it lies beside the joint, and the grease comes out there.',
+  countHoles: 'Count the holes, or give their angles where they are unequal.',
+  equalNutHoles: 'Holes in the nut',
+  equalLockHoles: 'Holes or slots it locks into',
+  dialWrongWay: 'Stop pumping. Does the dial read the other way?',
+  travelNegative: 'The dial says the bearing moved {travel}: under pressure it can only go up.',
+  changeWayOfDial: 'Look which way the dial reads. Correct it in the setup, or withdraw the reading.',
+  pastBandByLockTurn:
+    '{final} degrees with the lock turn: the least forward turn to the lock is normal practice.',
+  travelWithLockTurn:
+    'Travel {travel} with the lock turn, {over} over the band: the least forward turn to the lock is normal practice.',
+  gapAndTurnDiffer: 'The gap to the lock was {gap}°, the nut was turned {turned}°.',
+  readGapAndTurnAgain: 'Read both again: withdraw the one that was misread.',
+  lockPlateClipsOff: 'Lock plate or clips off: the nuts turn freely.',
+  bothNuts: 'Both nuts',
+  tellNutsApartFirst: 'Tell the mount nut from the dismount nut before anything is turned.',
+  mountNutSnugAgain: 'Mount nut snug again: the bearing sits on its taper.',
+  dialSetSquareWholeTravel: 'Dial set square to the face, with room for the whole travel.',
+  hydraulicNutOffLockNutOn: 'Hydraulic nut off, lock nut on and snug.',
   whereSheetGivesNone: 'only where the sheet gives no torque',
   orRange: 'one value or a range, such as 35-40',
   rectangleHasEvenNumberCap: 'A rectangle has an even number of cap bolts.',

@@ -1,5 +1,16 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  raceSquareToShoulder: 'Race pushed square against its shoulder.',
+  axialPinsEvenly: 'Axial pins or screws tightened evenly.',
+  raceGapsEqualNotClosed: 'Gaps at both race joints equal, neither closed.',
+  noGapWrongShaft: 'No gap means the wrong shaft size: stop and measure the shaft.',
+  ringGapsEqual: 'Gaps of both clamp rings equal.',
+  ringJointsApart: 'Ring joints stand {clampOffset}° from the race joints.',
+  gapsEqualAfterSeating: 'Gaps of race and rings still equal after seating.',
+  cageRunsFreeBothSides: 'Cage runs free between the ribs on both sides.',
+  rollersCentredOrOffset: 'Rollers centred on the outer race, or offset towards the fixed bearing.',
+  slideRaceAlong: 'Slide the inner race along until this is so.',
+  lookAtGaps: 'Compare the gaps at both joints',
   afterCheckedAgain: 'after, and checked again',
   afterTakingThemOut: 'after taking them out',
   allScrewsTorqueEvenlyTap:
