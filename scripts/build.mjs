@@ -84,7 +84,9 @@ export const buildServer = () =>
     bundle('server/dist', SERVER_PROGRAMS),
   );
 export const buildCli = () =>
-  ifChanged('cli', ['core/src', 'cli/src'], () => bundle('cli/dist', { calc: 'cli/src/calc.ts' }));
+  ifChanged('cli', ['core/src', 'cli/src'], () =>
+    bundle('cli/dist', { calc: 'cli/src/calc.ts', procedures: 'cli/src/procedures.ts' }),
+  );
 
 /** The web application, then the worker that keeps it usable without network. */
 export const buildWeb = () =>

@@ -69,7 +69,7 @@ describe('what a step needs and nobody has said', () => {
       'outer',
     ],
     ['cartridge seal', (s: SealSetup) => ({ ...s, glandNm: undefined }), 'glandbolts'],
-    ['packed', (s: PackingSetup) => ({ ...s, followerMm: undefined }), 'breakin'],
+    ['packed', (s: PackingSetup) => ({ ...s, followerMm: undefined }), 'follower'],
   ] as const)('%s: the step that needs it asks, and no step before does', (name, without, at) => {
     const full = setupOf<never>(name);
     const setup = (without as (s: never) => object)(full);

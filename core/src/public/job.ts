@@ -2,10 +2,11 @@
 
 export type { ActHere } from '../engine/act.ts';
 export { placeAt } from '../engine/admit.ts';
-export { canLack, comesBefore, isSettled } from '../engine/answers.ts';
+export { canLack, comesBefore, isSettled, kindOf } from '../engine/answers.ts';
 export { type Field, type FormValues, fieldsOf, formName } from '../engine/asked.ts';
 export { records } from '../engine/author.ts';
 export { timeOf } from '../engine/clock.ts';
+export { belongsTo } from '../engine/depth.ts';
 export { type EventDataOf, type EventType, eventSchema, type JobEvent } from '../engine/events.ts';
 export { acceptanceOf, answered, answerTo, standing } from '../engine/facts.ts';
 export { apply, factsOf, gather, judge, reduce } from '../engine/judge.ts';

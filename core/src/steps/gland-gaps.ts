@@ -16,7 +16,18 @@ export type GlandGapsValues = {
   bolts: number;
 };
 
-type Gland = { bolts: number; rigid: boolean; atDeg: readonly number[]; stopMm?: number };
+type Gland = {
+  bolts: number;
+  rigid: boolean;
+  atDeg: readonly number[];
+  /** The spread that is square, where the sheet gives none. */
+  limitMm?: number;
+  stopMm?: number;
+  /** It is tapped square, not pulled square by its bolts. */
+  tapped?: boolean;
+  /** What a gap is read with, the usual one first. */
+  gauges?: Place['instrumentKinds'];
+};
 
 /** A setup whose maker may give the spread of the gaps. mm. */
 type GlandSetup = Setup & { maker: { glandSpreadMm?: number | undefined } };
@@ -27,7 +38,10 @@ export const gaps = kindFamily<GlandSetup, GlandGapsValues>('gland-gaps');
 /** Gaps felt at places round it: square, or which bolt comes in by how much. */
 export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gland) => {
   const places = (facts: Facts<S>): Place[] =>
-    glandOf(facts).atDeg.map((deg) => gapPlace(`gap/${deg}`, M.gapFromTopClockwise({ deg }), 50));
+    glandOf(facts).atDeg.map((deg) => ({
+      ...gapPlace(`gap/${deg}`, M.gapFromTopClockwise({ deg }), 50),
+      ...(glandOf(facts).gauges ? { instrumentKinds: glandOf(facts).gauges ?? [] } : {}),
+    }));
   return gaps.kind<S>({
     repeats: true,
     report(facts, step) {
@@ -48,6 +62,8 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
             stopMm: gland.stopMm,
             ...inHand(used, 0.001, { alike: true }),
             makerLimitMm: facts.setup.maker.glandSpreadMm,
+            limitMm: gland.limitMm,
+            tapped: gland.tapped,
           });
       return {
         findings: [

@@ -3,6 +3,9 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('arithmetic.packing', en, {
+  thatIs: { mm: 'length' },
+  backedOff: { back: 'count', mm: 'text' },
+  nutStandsMark: { end: 'count', end2: ['short', 'past'], mm: 'text' },
   trendWantsMoreThanTravelLeft: { left: 'length', flatsLeft: 'count' },
   moreFlatsAtOnce: { flats: 'count' },
   glandHotAt: { warm: 'temperature' },
@@ -13,7 +16,6 @@ export const M = defineMessages('arithmetic.packing', en, {
   dropsMinuteTooManyYet: { dropsPerMin: 'count' },
   dropsMinuteTooDryWill: { dropsPerMin: 'count' },
   aboutWEstimate: { powerW: 'text' },
-  backedOff: { back: 'count', mm: 'length' },
   drawnUpLanternsMiddleStands: { drawn: 'length', port: 'length' },
   dropsMinute: { targetLow: 'text', targetHigh: 'text' },
   dropsMinuteSteadyOverCounts: { dropsPerMin: 'count', steadyCounts: 'count' },
@@ -26,7 +28,6 @@ export const M = defineMessages('arithmetic.packing', en, {
   n8Preload: { pitch: 'length', mm: 'length' },
   nearestStockOffBox: { stock: 'length', stock2: 'length', section: 'length' },
   noTrendTowardsEnd: { used: 'text' },
-  nutStandsMark: { end: 'count', end2: ['short', 'past'], mm: 'length' },
   ringsBelowMiddleDrawnUp: { below: 'count', put: 'length', drawn: 'length', port: 'length' },
   ringsCutLong: { count: 'count', stock: 'length', cut: 'length', cut2: ['diagonally', 'none'] },
   ringsMoreThanFiveSix: { count: 'count' },

@@ -100,14 +100,15 @@ export function firstWrong(order: readonly string[], set: VRingSet = USUAL_V_RIN
 }
 
 export type PlungerPreloadInput = {
-  pitchMm: number;
+  /** Pitch of the nut's thread; left out where nobody knows it: then it is told in turns alone. */
+  pitchMm?: number | undefined;
   /** Turned back from the mark, degrees. */
   backDeg?: number | undefined;
   /** Where the nut ended from the mark: positive past it, negative short of it. */
   endDeg?: number | undefined;
 };
 
-export type PlungerPreloadValues = { backMm: number | null; endMm: number | null; withinMm: number };
+export type PlungerPreloadValues = { backMm: number | null; endMm: number | null; withinMm: number | null };
 
 const BACK_DEG = 270;
 const BACK_WITHIN_DEG = 30;
@@ -118,7 +119,12 @@ const WITHIN_DEG = 45;
  * Source: common practice, no source; pitch × angle ÷ 360.
  */
 export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<PlungerPreloadValues> {
-  const mm = (deg: number) => (input.pitchMm * deg) / 360;
+  const { pitchMm } = input;
+  const mm = (deg: number) => (pitchMm === undefined ? null : (pitchMm * deg) / 360);
+  const way = (deg: number, decimals: number) => {
+    const along = mm(deg);
+    return along === null ? '' : M.thatIs({ mm: len(Math.abs(along), decimals) });
+  };
   const { backDeg, endDeg } = input;
   const shared = { source: 'practice' as const, acceptable: false };
   const findings: Finding[] = [];
@@ -137,7 +143,7 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       code: 'plunger.back',
       acceptable: true,
       verdict: off <= BACK_WITHIN_DEG ? 'accept' : 'caution',
-      reason: M.backedOff({ back: backDeg, mm: len(mm(backDeg), 2) }),
+      reason: M.backedOff({ back: backDeg, mm: way(backDeg, 2) }),
       params: { backDeg, backDeg2: mm(backDeg) },
       limit: M.threeQuartersTurn,
       ...(off <= BACK_WITHIN_DEG ? {} : { remedy: M.enoughPlungerGoesSoftBar }),
@@ -159,9 +165,9 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       reason: M.nutStandsMark({
         end: Math.abs(endDeg),
         end2: endDeg < 0 ? 'short' : 'past',
-        mm: len(Math.abs(mm(endDeg)), 2),
+        mm: way(endDeg, 2),
       }),
-      params: { endDeg: Math.abs(endDeg), endDeg2: Boolean(endDeg < 0), endDeg3: Math.abs(mm(endDeg)) },
+      params: { endDeg: Math.abs(endDeg), endDeg2: Boolean(endDeg < 0), endDeg3: mm(endDeg) },
       limit: M.withinEighthTurn45,
       ...(Math.abs(endDeg) <= WITHIN_DEG
         ? {}
@@ -176,20 +182,23 @@ export function plungerPreload(input: PlungerPreloadInput): CalculatorResult<Plu
       withinMm: mm(WITHIN_DEG),
     },
     findings,
-    working: [
-      {
-        what: M.eighthTurn,
-        sum: M.n8Preload({ pitch: num(input.pitchMm, 2), mm: len(mm(WITHIN_DEG), 3) }),
-      },
-      ...(endDeg === undefined
+    working:
+      pitchMm === undefined
         ? []
         : [
             {
-              what: M.offMark,
-              sum: expr`${num(input.pitchMm, 2)} × ${endDeg} ÷ 360 = ${len(mm(endDeg), 3)}`,
+              what: M.eighthTurn,
+              sum: M.n8Preload({ pitch: num(pitchMm, 2), mm: len((pitchMm * WITHIN_DEG) / 360, 3) }),
             },
-          ]),
-    ],
+            ...(endDeg === undefined
+              ? []
+              : [
+                  {
+                    what: M.offMark,
+                    sum: expr`${num(pitchMm, 2)} × ${endDeg} ÷ 360 = ${len((pitchMm * endDeg) / 360, 3)}`,
+                  },
+                ]),
+          ],
     beams: [],
   };
 }

@@ -23,6 +23,10 @@ export type GlandTiltInput = {
   /** A rigid gasket: the spread is held to 0.05 mm. A soft one gives; then it is only told. */
   rigid?: boolean | undefined;
   makerLimitMm?: number | undefined;
+  /** The spread that is square, where the sheet gives none; else 0.05 mm. */
+  limitMm?: number | undefined;
+  /** It is tapped square, not pulled square by its bolts: a follower. */
+  tapped?: boolean | undefined;
   /** A spread that stops the work whatever gives: a cocked follower. */
   stopMm?: number | undefined;
 };
@@ -60,13 +64,17 @@ const rad = (deg: number) => (deg * Math.PI) / 180;
  * @throws RangeError for fewer than three places, or places that leave more than half of the gland unfelt
  */
 export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValues> {
-  if (input.gaps.length < 3) throw new MessageError(M.glandFeltThreePlacesLeast);
-  if (widestArc(input.gaps.map((g) => g.angleDeg)) > WIDEST_ARC_DEG)
+  // Two places across tell a difference, and no tilt.
+  if (input.gaps.length < 2) throw new MessageError(M.glandFeltThreePlacesLeast);
+  if (input.gaps.length > 2 && widestArc(input.gaps.map((g) => g.angleDeg)) > WIDEST_ARC_DEG)
     throw new MessageError(M.placesLieOneSideTilt);
-  const fit = leastSquares(
-    input.gaps.map((g) => [1, Math.cos(rad(g.angleDeg)), Math.sin(rad(g.angleDeg))]),
-    input.gaps.map((g) => g.gapMm),
-  );
+  const fit =
+    input.gaps.length < 3
+      ? null
+      : leastSquares(
+          input.gaps.map((g) => [1, Math.cos(rad(g.angleDeg)), Math.sin(rad(g.angleDeg))]),
+          input.gaps.map((g) => g.gapMm),
+        );
   const [mean = 0, c = 0, s = 0] = fit?.x ?? [];
   const all = input.gaps.map((g) => g.gapMm);
   const spreadMm = Math.max(...all) - Math.min(...all);
@@ -80,11 +88,12 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
   const most = Math.max(0, ...bringInMm);
   const widestBolt = fit && most > 0 ? bringInMm.indexOf(most) + 1 : null;
   const wideDeg = fit ? ((Math.atan2(s, c) * 180) / Math.PI + 360) % 360 : null;
-  const limit = input.makerLimitMm ?? GLAND_SPREAD_MM;
+  const limit = input.makerLimitMm ?? input.limitMm ?? GLAND_SPREAD_MM;
   const one = readingUncertainty(input.resolutionMm, input.hand);
   const d = decide(spreadMm, inQuadrature(one, one), { upper: limit });
   const rigid = input.rigid !== false;
   const closed = all.some((g) => g <= 0) && spreadMm > 0;
+  const metal = all.every((g) => g <= 0);
   const square = d.verdict === 'accept';
   // What the plane leaves over, beside what the blades can tell.
   const left = input.gaps.map((g) =>
@@ -95,14 +104,16 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
   const cocked = input.stopMm !== undefined && spreadMm > input.stopMm + 1e-9;
   const finding: Finding = {
     code: 'gland.spread',
-    verdict: square ? 'accept' : cocked ? 'reject' : !rigid ? 'caution' : d.verdict,
-    reason: square
-      ? M.glandStandsSquareBetweenWidest({ spread: len(spreadMm) })
-      : d.verdict !== 'reject'
-        ? M.betweenWidestNarrowestGapToo({ spread: len(spreadMm), limit: len(limit) })
-        : warped
-          ? M.gapsDifferNoTiltExplains({ spread: len(spreadMm) })
-          : M.glandGapesMoreThanOpposite({ spread: len(spreadMm), wide: (wideDeg ?? 0).toFixed(0) }),
+    verdict: metal ? 'caution' : square ? 'accept' : cocked ? 'reject' : !rigid ? 'caution' : d.verdict,
+    reason: metal
+      ? M.closedMetalToMetal
+      : square
+        ? M.glandStandsSquareBetweenWidest({ spread: len(spreadMm) })
+        : d.verdict !== 'reject'
+          ? M.betweenWidestNarrowestGapToo({ spread: len(spreadMm), limit: len(limit) })
+          : warped
+            ? M.gapsDifferNoTiltExplains({ spread: len(spreadMm) })
+            : M.glandGapesMoreThanOpposite({ spread: len(spreadMm), wide: (wideDeg ?? 0).toFixed(0) }),
     params: {
       spreadMm: square ? spreadMm : null,
       spreadMm2: square ? null : d.verdict !== 'reject' ? spreadMm : null,
@@ -113,20 +124,23 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
     },
     limit: expr`${len(limit)}${rigid ? M.rigidGasket : ''}`,
     source: input.makerLimitMm === undefined ? 'practice' : 'maker',
-    ...(square
-      ? {}
-      : {
-          remedy:
-            warped && d.verdict === 'reject'
-              ? M.offAgainLookDirtBurr
-              : d.verdict !== 'reject'
-                ? M.feelAgainFinerBladesBring
-                : closed
-                  ? M.oneSideStopEaseBolt
-                  : widestBolt === null
-                    ? M.easeAllDrawThemEvenly
-                    : M.bringBoltThenFeelAll({ widestBolt, most: len(most) }),
-        }),
+    ...(metal
+      ? { remedy: M.checkGasketIsIn }
+      : square
+        ? {}
+        : {
+            remedy: input.tapped
+              ? M.tapItSquare
+              : warped && d.verdict === 'reject'
+                ? M.offAgainLookDirtBurr
+                : d.verdict !== 'reject'
+                  ? M.feelAgainFinerBladesBring
+                  : closed
+                    ? M.oneSideStopEaseBolt
+                    : widestBolt === null
+                      ? M.easeAllDrawThemEvenly
+                      : M.bringBoltThenFeelAll({ widestBolt, most: len(most) }),
+          }),
     acceptable: !cocked,
   };
   return {

@@ -1,4 +1,5 @@
 import { type GasketValues, gasketStack, sayStack } from '../../arithmetic/rebuild/gaskets.ts';
+import { goesTo } from '../../engine/depth.ts';
 import { readingAt, standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf } from '../../engine/setup.ts';
@@ -34,9 +35,11 @@ export type ClearanceValues = {
   told: GasketValues | null;
 };
 
-const places = (): Place[] => [
+/** One place a gear, or two across each. */
+const spotsOf = (setup: GearPumpSetup) => SPOTS.filter(([, n]) => n === 1 || goesTo(setup, 'standard'));
+const places = ({ setup }: Pick<Facts<GearPumpSetup>, 'setup'>): Place[] => [
   lengthPlace('stack', M.stackLiesThereLooseMicrometer, 0, 20),
-  ...SPOTS.map(([gear, n]) =>
+  ...spotsOf(setup).map(([gear, n]) =>
     gapPlace(
       gapKey.write({ gear, n }),
       M.straightedgePlace({ gear: gear === 'drive' ? 'driveGear' : 'idler', n }),
@@ -58,9 +61,9 @@ export const endClearance = stepKind<GearPumpSetup, ClearanceValues>('end-cleara
     const { setup } = facts;
     const lost = compressionOf(setup, carried);
     const at = (key: string) => readingAt(facts, step.id, key)?.value ?? null;
-    const gaps = SPOTS.map(([gear, n]) => ({ gear, n, mm: at(gapKey.write({ gear, n })) }));
+    const gaps = spotsOf(setup).map(([gear, n]) => ({ gear, n, mm: at(gapKey.write({ gear, n })) }));
     const stackMm = at('stack');
-    const next = nextListed(facts, step, places());
+    const next = nextListed(facts, step, places(facts));
     const used = standing(facts, step.id);
     const pieces = piecesOf(setup);
     const result =

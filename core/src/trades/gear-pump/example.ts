@@ -1,7 +1,6 @@
 import type { Hand } from '../../engine/hand.ts';
 import type { Example } from '../../engine/trade.ts';
 import { NAMED } from '../../steps/example.ts';
-import { gapKey } from './clearance.ts';
 import { stackKey } from './compression.ts';
 import { lipsOf, TAGGED } from './parts.ts';
 import { type GearPumpSetup, USUAL_GEAR_PUMP } from './setup.ts';
@@ -20,8 +19,7 @@ export const gearPump: GearPumpSetup = {
 /** The stack laid and felt: so thick, the same gap at every place. */
 export function feelStack(h: Hand, stackMm: number, gapMm: number): void {
   h.read('clearance', 'stack', stackMm, 'caliper');
-  for (const gear of ['drive', 'idler'] as const)
-    for (const n of [1, 2]) h.read('clearance', gapKey.write({ gear, n }), gapMm, 'feeler');
+  h.follow('clearance', 'feeler', () => gapMm);
 }
 
 /** Both plates: every bolt but those under the pins by hand, the pins out, the rest. */

@@ -100,7 +100,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
     title: M.gearPumpRebuilt,
     steps: standing(STANDS_ON, [
       safe,
-      tagStep<GearPumpSetup>(TAGGED),
+      { ...tagStep<GearPumpSetup>(TAGGED), depth: 'standard' as const },
       asked('clean', M.cleanedLookedOver, M.everythingGoesBackCleanHas, [
         item(H.wear, 'case', M.caseBoresWithoutScoresFingernail),
         item(H.wear, 'gears', M.gearsWithoutChipsPitsWorn, {
@@ -125,6 +125,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
             {
               id: 'compress',
               title: M.whatGasketsLose,
+              depth: 'standard' as const,
               kind: squeeze,
               guide: M.threeStacksTheseGasketsBetween,
               repeatWord: M.squeezedAnew,
@@ -243,14 +244,17 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         item(H.main, 'housing', M.sealHousingOiledLipsInward),
         item(H.main, 'locking', M.lockingBearingWithoutRingShield),
       ]),
-      together('nut', M.nutLockRing, M.nutTorqueOffAgainRing, [
-        item(H.nut, 'seated', M.nutTorqueOnceOffAgain),
-        ifFitted(H.nut, 'ring', M.lockRingDrivenRoundUntil({ ringWay: ringWay(setup) }), {
-          remedy: M.drivenOtherWayWorksItself,
-        }),
-        item(H.nut, 'freeagain', M.turnedOverHandOnceMore),
-        ifFitted(H.nut, 'paste', M.antiSeizeThread),
-      ]),
+      {
+        ...together('nut', M.nutLockRing, M.nutTorqueOffAgainRing, [
+          item(H.nut, 'seated', M.nutTorqueOnceOffAgain),
+          ifFitted(H.nut, 'ring', M.lockRingDrivenRoundUntil({ ringWay: ringWay(setup) }), {
+            remedy: M.drivenOtherWayWorksItself,
+          }),
+          item(H.nut, 'freeagain', M.turnedOverHandOnceMore),
+          ifFitted(H.nut, 'paste', M.antiSeizeThread),
+        ]),
+        needs: ['nutNm'],
+      },
       {
         id: 'nuttorque',
         title: M.nutTorque,

@@ -1,7 +1,9 @@
+import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
+import { gate } from '../../steps/gate.ts';
 import { glandGaps } from '../../steps/gland-gaps.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
@@ -27,9 +29,24 @@ const safe = safeStep(M.safeComplete, [
 const studsDeg = (studs: number): number[] => Array.from({ length: studs }, (_, i) => (360 * i) / studs);
 /** A follower this far out of square is cocked: it holds the packing on one side. Our own choice. */
 const COCKED_MM = 1;
-/** A plane takes three places; a follower on two studs is felt beside them too. */
-const gapsDeg = (studs: number): number[] =>
-  (studs < 3 ? [0, 90, 180, 270] : studsDeg(studs)).map(Math.round);
+/** Beside finger-tight nuts a gap is read by a rule: so much is square. Our own choice. */
+const SQUARE_MM = 0.5;
+/** A follower is felt at two places across, at right angles to its studs too where it is checked thoroughly. */
+const gapsDeg = (setup: PackingSetup): number[] =>
+  goesTo(setup, 'thorough')
+    ? (setup.studs < 3 ? [0, 90, 180, 270] : studsDeg(setup.studs)).map(Math.round)
+    : [0, 180];
+
+/** Gaps from the follower to the box face, by a rule: tapped square, never pulled square by a nut. */
+const followerGaps = glandGaps(({ setup }: Facts<PackingSetup>) => ({
+  bolts: setup.studs,
+  rigid: false,
+  atDeg: gapsDeg(setup),
+  limitMm: SQUARE_MM,
+  stopMm: COCKED_MM,
+  tapped: true,
+  gauges: ['caliper', 'feeler'],
+}));
 
 /** A ring that comes out takes follower, start and break-in with it; what is cut is cut by the plan. */
 const STANDS_ON: StandsOn = {
@@ -90,12 +107,15 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
       {
         id: 'follower',
         title: M.followerSquare,
-        kind: glandGaps(({ setup: { studs } }: Facts<PackingSetup>) => {
-          return { bolts: studs, rigid: false, atDeg: gapsDeg(studs), stopMm: COCKED_MM };
-        }),
+        // What the break-in is counted by is measured while the follower is at hand.
+        needs: ['studPitchMm', 'followerMm'],
+        ...(goesTo(setup, 'standard') ? { kind: followerGaps } : { kind: gate }),
         guide: M.nutsFingerTightGapFrom,
-        repeatWord: M.nutsMoved,
-        items: [item(H.follower, 'finger', M.nutsFingerTightOnlyShaft)],
+        repeatWord: M.tappedSquare,
+        items: [
+          item(H.follower, 'finger', M.nutsFingerTightOnlyShaft),
+          ...(goesTo(setup, 'standard') ? [] : [item(H.follower, 'square', M.followerSquareByEye)]),
+        ],
       },
       // With the isolation still on: once it runs, nobody has a hand at foot, coupling or belt.
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),

@@ -16,7 +16,7 @@ const work: Example<PlungerSetup>['work'] = {
     h
       .read('sizes', 'plunger/run', 80, 'micrometer')
       .read('sizes', 'plunger/end', 80.005, 'micrometer')
-      .read('sizes', 'bore', 100, 'micrometer'),
+      .follow('sizes', 'micrometer', () => 100),
   proof: (h) => {
     for (const [i, wait] of [1, 15, 45].entries())
       h.wait(wait)

@@ -11,7 +11,9 @@ export const figures: readonly KindFigure[] = [
   figureOf(plungerPreloadStep, ({ values: v, setup, place, typed }) => {
     const deg = (place?.key === 'end' ? typed : null) ?? v.endDeg;
     const back = (place?.key === 'back' ? typed : null) ?? v.backDeg;
-    const travel = (of: number) => ((setup.nutPitchMm * Math.abs(of)) / 360).toFixed(2);
+    const { nutPitchMm: pitch } = setup;
+    const travel = (of: number) =>
+      pitch === undefined ? '' : M.thatIs({ travel: ((pitch * Math.abs(of)) / 360).toFixed(2) });
     return nutMarkFigure({
       slots: 6,
       turnedDeg: deg ?? (back === null ? 0 : -back),

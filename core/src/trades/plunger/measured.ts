@@ -1,3 +1,4 @@
+import { goesTo } from '../../engine/depth.ts';
 import { passOf, readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
@@ -31,11 +32,11 @@ export const measured = kindFamily<PlungerSetup, MeasuredValues>('plunger-measur
 
 type Judge = (facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetup>) => Finding[];
 
-const kind = (places: () => Place[], judge: Judge, done: Text) =>
+const kind = (places: (facts: Facts<PlungerSetup>) => Place[], judge: Judge, done: Text) =>
   measured.kind({
     repeats: true,
     report(facts, step) {
-      const next = nextListed(facts, step, places());
+      const next = nextListed(facts, step, places(facts));
       return {
         findings: [
           ...(next
@@ -56,7 +57,7 @@ const kind = (places: () => Place[], judge: Judge, done: Text) =>
         working: [],
         beams: [],
         values: {
-          rows: places().map((p) => ({
+          rows: places(facts).map((p) => ({
             key: p.key,
             label: p.label,
             quantity: p.quantity,
@@ -80,10 +81,12 @@ const diameter = (key: string, label: Text): Place => ({
 });
 
 /** A plunger is worn where it runs: it is measured there and where it does not. */
-const SIZES = (): Place[] => [
+const SIZES = ({ setup }: Pick<Facts<PlungerSetup>, 'setup'>): Place[] => [
   diameter('plunger/run', M.plungerWhereRunsPacking),
   diameter('plunger/end', M.plungerWhereDoesNotRun),
-  { ...diameter('bore', M.packingBore), instrumentKinds: ['caliper', 'micrometer'] },
+  ...(goesTo(setup, 'thorough')
+    ? [{ ...diameter('bore', M.packingBore), instrumentKinds: ['caliper' as const, 'micrometer' as const] }]
+    : []),
 ];
 
 /** A waist of this much leaks whatever packs it. Common practice, no source; the sheet’s limits outrank. mm. */
@@ -93,7 +96,7 @@ const WAIST_MM = 0.05;
 export const sizesStep = kind(
   SIZES,
   (facts, step) => {
-    const [run, end, bore] = SIZES().map((p) => valueAt(facts, step, p.key));
+    const [run, end, bore] = SIZES(facts).map((p) => valueAt(facts, step, p.key));
     const { plungerLowerMm, plungerUpperMm, boreLowerMm, boreUpperMm } = facts.setup.maker;
     const doubtAt = (key: string): number => {
       const r = readingAt(facts, step.id, key);

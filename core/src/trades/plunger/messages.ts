@@ -3,6 +3,8 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('plunger', en, {
+  thatIs: { travel: 'text' },
+  markMm: { deg: 'count', deg2: ['short', 'past'], travel: 'text' },
   backedOffMm: { back: 'count', travel: 'text' },
   dropsMinute: { drops: 'count', proved: 'text' },
   dropsMinuteStop: { caution: 'count', stop: 'count' },
@@ -11,7 +13,6 @@ export const M = defineMessages('plunger', en, {
   first: { label: 'text' },
   leakCheck: { named: 'text' },
   leakageDropsMinute: { when: 'text' },
-  markMm: { deg: 'count', deg2: ['short', 'past'], travel: 'text' },
   packingNut: { when: 'text' },
   packingNutStop: { at: 'temperature', proved: 'text' },
   placeFromPressureEndWrong: { at: 'count', why: 'text' },

@@ -58,6 +58,7 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
       ]),
       {
         id: 'sizes',
+        depth: 'standard',
         title: M.plungerBore,
         kind: sizesStep,
         guide: M.wherePlungerRunsWhereDoes,

@@ -46,7 +46,6 @@ export const plungerSetupSchema = object({
   nutPitchMm: number()
     .min(0.001)
     .max(10)
-    .required()
     .meta(ask(H.packingNut, M.pitchThread, { decimals: 2 })),
   schools,
   maker: object({
@@ -78,5 +77,4 @@ export const USUAL_PLUNGER: Omit<PlungerSetup, 'machine' | 'position'> = {
   holdBefore: [],
   maker: {},
   lubrication: 'oil',
-  nutPitchMm: 3,
 };

@@ -18,7 +18,9 @@ export const words: TradeWords<PlungerSetup> = {
     const said =
       preloadDeg === null
         ? '–'
-        : expr`${preloadDeg}° · ${len((state.setup.nutPitchMm * preloadDeg) / 360, 2)}`;
+        : state.setup.nutPitchMm === undefined
+          ? `${preloadDeg}°`
+          : expr`${preloadDeg}° · ${len((state.setup.nutPitchMm * preloadDeg) / 360, 2)}`;
     return { results: { preloadDeg }, rows: [[M.nutFromMark, said]] };
   },
   drawings: (state) => drawnAt(state, 'preload'),

@@ -1,3 +1,4 @@
+import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
@@ -19,16 +20,17 @@ import { countedOff, countedOn, floatMeasured, HEAP_ITEM } from './shims.ts';
 type Step = StepDefinition<VanePumpSetup>;
 type Side = 1 | 2;
 
-const safe = safeStep(M.safeComplete, [
-  ISOLATED,
-  item(H.safe, 'pressure', M.pumpSystemDepressurisedVentedGauge),
-  ROTOR,
-  item(H.safe, 'gas', M.noFlammableHarmfulVapourMeasured),
-  item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
-  ifFitted(H.kit, 'instructions', M.makersInstructionsBenchTheyOutrank),
-  item(H.kit, 'kit', M.seatsRingsGreaseSealsO),
-  ifFitted(H.kit, 'tools', M.guardRingShaftGuardGuide),
-]);
+const safe = (setup: VanePumpSetup) =>
+  safeStep(M.safeComplete, [
+    ISOLATED,
+    item(H.safe, 'pressure', M.pumpSystemDepressurisedVentedGauge),
+    ROTOR,
+    item(H.safe, 'gas', M.noFlammableHarmfulVapourMeasured),
+    item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
+    ifFitted(H.kit, 'instructions', M.makersInstructionsBenchTheyOutrank),
+    item(H.kit, 'kit', M.seatsRingsGreaseSealsO),
+    ...(setup.fixtures === 'none' ? [] : [ifFitted(H.kit, 'tools', M.guardRingShaftGuardGuide)]),
+  ]);
 
 /** What is heavy, and where the weep hole stands: by how the pump is mounted. */
 const weep = ({ mounted }: VanePumpSetup): Text => (mounted === 'foot' ? M.bottom6Oclock : M.oppositeSuction);
@@ -89,6 +91,8 @@ const drawn = (
 /** One side: opened, its seal out and the new one in, closed with its own shims. The second is the first in a mirror. */
 function sideSteps(n: Side, s: VanePumpSetup): Step[] {
   const side = M.side({ n });
+  // With a new head or bearing the stack is worked out, and counted at every depth.
+  const counts = goesTo(s, 'standard') || shimsByFloat(s);
   const at = (id: string) => `${id}${n}`;
   // The drawing follows the first side's names; the mirror is drawn the same.
   const order = ['head', 'seat', 'rotary', 'headon', 'thrust', 'shimson', 'cap'].map((id) => at(id));
@@ -103,14 +107,22 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
   const capOff: Step[] = s.capStays
     ? []
     : [
-        {
-          id: at('shimsoff'),
-          title: M.capOff({ side }),
-          kind: countedOff(),
-          guide: M.capOffSquareShimsCounted,
-          closes: M.mixedOtherSidesNobodyCan,
-          items: [HEAP_ITEM],
-        },
+        counts
+          ? {
+              id: at('shimsoff'),
+              title: M.capOff({ side }),
+              kind: countedOff(),
+              guide: M.capOffSquareShimsCounted,
+              closes: M.mixedOtherSidesNobodyCan,
+              items: [HEAP_ITEM],
+            }
+          : asked(
+              at('shimskept'),
+              M.capOff({ side }),
+              M.capOffSquareShimsCounted,
+              [item(H.shims, 'together', M.boltsCapShimsKeptTogether)],
+              { closes: M.mixedOtherSidesNobodyCan },
+            ),
         asked(at('thrustoff'), M.thrustPartsOff({ side }), M.theirOrderLaidOutAs, [
           item(H.thrust, 'order', M.washerNeedleCageWasherRing),
           item(H.thrust, 'state', M.rollersTracksRingWearColour, { note: true }),
@@ -128,6 +140,8 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
           remedy: M.lookLampScratchUnderO,
         }),
         item(H.head, 'together', M.oldGreaseSealSeatTapped),
+        item(H.head, 'rotaryoff', M.oldRotatingRingOff),
+        item(H.head, 'headring', M.oldHeadRingOff),
         item(H.head, 'bore', M.boreCleanedNoLeadChamfer),
       ],
       { caution: M.headHeavyGearTwoPeople },
@@ -218,13 +232,17 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
                 } satisfies Step,
               ]
             : []),
-          {
-            id: at('shimson'),
-            title: shimsByFloat(s) ? M.shimsFloat({ side }) : M.sameShimsBack({ side }),
-            kind: countedOn(at('shimsoff'), shimsByFloat(s) ? at('float') : null),
-            guide: shimsByFloat(s) ? M.capOffAgainHeapFloat : M.sameShimsLinedUpTwo,
-            items: [HEAP_ITEM],
-          },
+          counts
+            ? {
+                id: at('shimson'),
+                title: shimsByFloat(s) ? M.shimsFloat({ side }) : M.sameShimsBack({ side }),
+                kind: countedOn(at('shimsoff'), shimsByFloat(s) ? at('float') : null),
+                guide: shimsByFloat(s) ? M.capOffAgainHeapFloat : M.sameShimsLinedUpTwo,
+                items: [HEAP_ITEM],
+              }
+            : asked(at('shimsback'), M.sameShimsBack({ side }), M.sameShimsLinedUpTwo, [
+                item(H.shims, 'same', M.sameShimsAsCameOff),
+              ]),
           together('cap', M.cap2, M.overShimsNippleWhereGrease, [
             ifFitted(H.cap, 'nipple', M.nipple({ nipple: nipple(s) })),
             item(H.cap, 'lined', M.shimsLinedUpTwoBolts),
@@ -251,7 +269,8 @@ const STANDS_ON: StandsOn = {
         thrust: ['headbolts'],
         float: ['thrust'],
         shimson: ['float', 'thrust'],
-        cap: ['shimson'],
+        shimsback: ['thrust'],
+        cap: ['shimson', 'shimsback'],
         capbolts: ['cap'],
         turn: ['headbolts', 'capbolts'],
       }).map(([id, on]) => [`${id}${n}`, on.map((x) => `${x}${n}`)]),
@@ -267,16 +286,16 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
   return {
     title: setup.sides === 'both' ? M.vanePumpBothSealsChanged : M.vanePumpOneSealChanged,
     steps: standing(STANDS_ON, [
-      safe,
+      safe(setup),
       asked('relief', M.reliefParts, M.beforeBoltTurned, [
         ifFitted(H.relief, 'valve', M.reliefValvePumpPulledMoves),
         ...(setup.sides === 'first'
           ? [item(H.side, 'left', M.otherHeadLeft({ leftBecause: setup.leftBecause ?? '' }))]
           : []),
       ]),
+      { ...tagStep<VanePumpSetup>(TAGGED), depth: 'standard' as const },
       ...sideSteps(1, setup),
       ...(setup.sides === 'both' ? sideSteps(2, setup) : []),
-      tagStep<VanePumpSetup>(TAGGED),
       asked('grease', M.grease, M.reliefProvedFreeFirstElse, [
         ifFitted(H.grease, 'free', M.greaseReliefCleanedProvedFree, {
           remedy: M.freeRenewBeforeAnyGrease,

@@ -45,6 +45,9 @@ const torque = (label: Text, what: Text, upTo: string) =>
 /** The upper end of a range, typed with the lower one. */
 const upper = () => number().min(0.001).max(2000).meta({ silent: true });
 
+/** Thicknesses that differ by more than this are of two units. Our own choice. */
+const UNIT_SLIP = 12;
+
 /** A vane pump whose seals sit in its heads, changed in its pipes. mm, N·m. */
 export const vanePumpSetupSchema = object({
   procedure: string()
@@ -101,6 +104,22 @@ export const vanePumpSetupSchema = object({
 })
   .noUnknown()
   .test('maker-order', MAKER_ORDER, inOrder)
+  // Thicknesses of one pump lie near each other: a value of another unit does not.
+  .test('thicknesses', (s, context) => {
+    const named = [
+      ['thinMm', s?.thinMm],
+      ['middleMm', s?.middleMm],
+      ['thickMm', s?.thickMm],
+    ] as const;
+    const given = named.flatMap(([name, mm]) => (mm === undefined ? [] : [{ name, mm }]));
+    const odd = given.find((g, i) => {
+      const before = given[i - 1];
+      return before !== undefined && (g.mm < before.mm || g.mm > UNIT_SLIP * before.mm);
+    });
+    return odd === undefined
+      ? true
+      : context.createError({ path: odd.name, message: M.shimThicknessOddUnit });
+  })
   .test('whole', isWhole);
 export type VanePumpSetup = InferType<typeof vanePumpSetupSchema>;
 

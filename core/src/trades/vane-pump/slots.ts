@@ -19,7 +19,7 @@ export const slots: Slots<VanePumpSetup> = {
     {
       id: 'side1',
       name: M.firstHeadOffSealed,
-      steps: ['safe', 'relief', '*1'],
+      steps: ['safe', 'relief', 'tags', '*1'],
       skill: 'pumps',
       hands: 1,
       tools: ['torque wrench'],
@@ -40,7 +40,7 @@ export const slots: Slots<VanePumpSetup> = {
     {
       id: 'start',
       name: M.greasedBroughtUp,
-      steps: ['tags', 'grease', 'start', 'store'],
+      steps: ['grease', 'start', 'store'],
       skill: 'pumps',
       hands: 1,
       minutes: [25, 35, 60],

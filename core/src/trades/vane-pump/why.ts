@@ -7,6 +7,8 @@ export const why: Why = {
   ...WHY_REBUILD,
   relief: M.pumpStaysPipesSoPipes,
   guardoff: M.guardKeptShaftFromNew,
+  shimskept: M.shimsSetBearingsPlayEach,
+  shimsback: M.nothingSetsPlayChangedSo,
   shimsoff: M.shimsSetBearingsPlayEach,
   thrustoff: M.washerNeedlesWasherRingLaid,
   headoff: M.jackedOwnHolesFewTurns,

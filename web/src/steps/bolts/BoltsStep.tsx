@@ -61,9 +61,9 @@ export function BoltsStep({
       />
       <Passes values={values} />
       {open && values.next && !coming && (
-        // Each bolt begins with its own torque and no movement.
+        // Each tick begins with its own torque, no movement, and the next bolt allowed.
         <TickForm
-          key={`${values.next.pass}/${values.next.bolt} ${unit}`}
+          key={`${values.next.pass}/${values.next.bolt}/${values.ticks.length} ${unit}`}
           values={values}
           gauges={gauges}
           gauge={gauge}
@@ -120,12 +120,14 @@ type FormProps = Pick<Props, 'gauges' | 'gauge' | 'onGauge' | 'onTick'> & {
 const caretTo = (form: HTMLFormElement | null, wanted: string) =>
   takeCaret(form?.querySelector<HTMLElement>(wanted) ?? null);
 
+const ONE = { bolt: M.bolt, screw: M.screw, nut: M.nut } as const;
+
 function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps) {
   const { unit } = useSettings();
   const say = useSay();
   const next = values.next;
   const pass = next ? values.passes[next.pass] : null;
-  const seating = values.spec.seatingDeg !== undefined && pass?.kind === 'round';
+  const seating = values.spec.seatingDeg !== undefined && !values.spec.seenMoving && pass?.kind === 'round';
   const [text, setText] = useState(next?.torqueNm ? formatTorque(next.torqueNm, unit) : '');
   const [turned, setTurned] = useState('');
   const [moved, setMoved] = useState(false);
@@ -141,7 +143,12 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
   const tick = async (event: FormEvent) => {
     event.preventDefault();
     typing.current = document.activeElement?.hasAttribute('data-wrench') ?? false;
-    if (!gauge) return setFault(say(M.sayWhichWrenchHand));
+    if (!gauge)
+      return setFault(
+        next.torqueNm === null
+          ? say(M.sayWhichWrenchHand)
+          : say(M.noWrenchReaches({ torque: formatTorque(next.torqueNm, unit) })),
+      );
     let torqueNm = 0;
     if (next.torqueNm !== null) {
       const typed = parseTorque(text, unit);
@@ -177,7 +184,8 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
           <Words of={pass.name} />
         </span>
         <span className="block font-label text-3xl font-semibold">
-          {/screws?$/i.test(say(values.spec.what)) ? say(M.screw) : say(M.bolt)} {really ?? next.bolt}
+          {say(ONE[values.spec.one])}
+          {values.spec.count > 1 ? ` ${really ?? next.bolt}` : ''}
         </span>
       </p>
       {next.torqueNm !== null && (

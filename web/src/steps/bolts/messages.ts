@@ -3,6 +3,7 @@ import { en } from '../../words/en/steps-bolts.ts';
 
 /** What is said on these pages, by id; those that name something, with what they name. */
 export const M = defineMessages('page.steps.bolts', en, {
+  noWrenchReaches: { torque: 'text' },
   moved: { round: 'count' },
   of: { done: 'count', count: 'count' },
 });

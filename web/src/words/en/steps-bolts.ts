@@ -1,5 +1,7 @@
 /** What the pages of steps/bolts say, in ICU MessageFormat. */
 export const en = {
+  nut: 'Nut',
+  noWrenchReaches: 'No wrench here reaches {torque}. Choose or add one in the list of gauges.',
   anotherWentFirst: 'another went first',
   bolt: 'Bolt',
   bothLengthsDriveGripDrive: 'Both lengths, drive to grip and drive to drive.',
@@ -16,7 +18,7 @@ export const en = {
   passes: 'Passes',
   practiseStandWrench: 'Practise with the stand-in wrench',
   pullUntilClicks: 'Pull until it clicks',
-  sayWhichWrenchHand: 'Say which wrench is in hand.',
+  sayWhichWrenchHand: 'Choose a wrench.',
   screw: 'Screw',
   stillMoved: 'it still moved',
   take: 'Take it',

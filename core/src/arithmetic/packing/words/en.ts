@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  thatIs: ', {mm}',
+  backedOff: 'Backed off {back}°{mm}.',
+  nutStandsMark: 'The nut stands {end}° {end2, select, short {short of} past {past} other {}} the mark{mm}.',
   trendWantsMoreThanTravelLeft:
     'At this rate it needs more flats than the follower has left: {left}, {flatsLeft} {flatsLeft, plural, one {flat} other {flats}}.',
   moreFlatsAtOnce: '{flats} flats were turned at once. The packing follows minutes later and may glaze.',
@@ -24,7 +27,6 @@ export const en = {
   anotherRingNewPackingOne: 'Another ring, or new packing: this one is used up.',
   anotherSizeSleeveDoNot: 'Another size or a sleeve; do not flatten packing to fit.',
   backMarkTooMuchPreload: 'Back to the mark: too much preload burns the set.',
-  backedOff: 'Backed off {back}°, {mm}.',
   bottomJunkRing: 'bottom (junk) ring',
   bottomRingFacesPressureFirst: 'the bottom ring faces the pressure first',
   breakDropsFlatsWhatLeft: 'Break-in: drops, flats, what is left',
@@ -64,8 +66,6 @@ export const en = {
   noTrendTowardsEnd: '{used}; no trend towards the end of it.',
   notBackedOffYetThree: 'Not backed off yet: three quarters of a turn, then the plunger.',
   nutNotBackMarkYet: 'The nut is not back at its mark yet.',
-  nutStandsMark:
-    'The nut stands {end}° {end2, select, short {short of} past {past} other {}} its mark, {mm}.',
   offMark: 'off the mark',
   oneFigureGivenJob: 'one figure, given with the job',
   order: 'to order',

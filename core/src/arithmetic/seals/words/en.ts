@@ -1,5 +1,8 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  closedMetalToMetal: 'No gap at any place: the gland is closed, metal to metal.',
+  checkGasketIsIn: 'Check that the gasket is in and the right thickness.',
+  tapItSquare: 'Ease the nuts, tap the follower square with a soft mallet, read again.',
   wearToldAgainstBaselineThere: 'Wear is told against a baseline: there is none.',
   collarWouldNotStandClear:
     'The collar would not stand clear of the box face on that side: check the seat’s sign.',

@@ -1,5 +1,7 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  tappedSquare: 'Tapped square',
+  followerSquareByEye: 'Follower square: the gap to the box face is equal all round by eye.',
   countDropsNow: 'Count the drops now',
   feelGlandAgain: 'Feel the gland again',
   startLeakingGenerouslyCountDrops: 'Start with a generous leak. Count the drops a minute',

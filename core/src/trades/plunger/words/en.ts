@@ -1,11 +1,13 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  thatIs: ', {travel} mm',
+  markMm: '{deg}° {deg2, select, short {short of} past {past} other {}} the mark{travel}',
+  backedOffMm: 'backed off {back}°{travel}',
   after15Minutes: 'after 15 minutes',
   afterHour: 'after an hour',
   backOffThreeQuartersTurn: 'Back off three quarters of a turn for the plunger',
   backThreeQuartersPlungerSoft:
     'Back three quarters, plunger in by a soft bar, back to within an eighth of the mark.',
-  backedOffMm: 'backed off {back}°: {travel} mm',
   backedOffSoPlungerPasses:
     'Backed off, so that the plunger passes the lips without cutting them, by a bar softer than it is; then back to the mark. Short of it it leaks; past it the rings burn.',
   borePlunger: 'Bore and plunger',
@@ -45,7 +47,6 @@ export const en = {
   lubricationReachesPacking: 'Lubrication on: it reaches the packing.',
   makersInstructionsHandTheyOutrank: 'Maker’s instructions at hand; they outrank this list.',
   mark: 'Mark',
-  markMm: '{deg}° {deg2, select, short {short of} past {past} other {}} its mark: {travel} mm',
   nameBelowSheetStaysMachine: 'Name below. The sheet stays with the machine.',
   neverSteelPlungersEnd: 'Never steel on the plunger’s end.',
   noAdapter: 'No adapter',

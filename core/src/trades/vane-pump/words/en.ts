@@ -1,5 +1,11 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  shimThicknessOddUnit:
+    'Thinner than the one before, or more than twelve times it. Check the value and its unit.',
+  oldRotatingRingOff: 'Old rotating ring, retainer and shaft O-ring off; shaft not marked.',
+  oldHeadRingOff: 'Old head O-ring out of its groove.',
+  boltsCapShimsKeptTogether: 'Bolts, cap and shims of this side kept together.',
+  sameShimsAsCameOff: 'The same shims back as came off this side.',
   afterTorque: 'After torque.',
   bearingHead: 'Bearing in the head',
   beforeBoltTurned: 'Before a bolt is turned.',
@@ -167,7 +173,7 @@ export const en = {
   putAnew: 'Put on anew',
   reliefParts: 'Relief and parts',
   reliefProvedFreeFirstElse: 'The relief is proved free first: else the grease goes through the new seal.',
-  reliefValvePumpPulledMoves: 'Relief valve of the pump pulled: it moves.',
+  reliefValvePumpPulledMoves: 'Grease relief fitting in the cap pulled by hand: it moves. It stays in.',
   retainer: 'retainer',
   retainerDrivePin: 'Retainer and drive pin',
   retainerNotchDrivePin: 'Retainer on, its notch on the drive pin.',
@@ -179,7 +185,6 @@ export const en = {
   runsOpeningsClosedLightOil: 'It runs; or openings are closed and light oil is inside.',
   runsWithoutNewNoiseWeep: 'Runs without a new noise; weep hole dry after a quarter of an hour.',
   safeComplete: 'Safe and complete',
-  sameShimsAsCameOff: 'The same shims as came off.',
   sameShimsBack: 'Same shims back, {side}',
   sameShimsLinedUpTwo: 'The same shims, lined up by two bolts; counted once more before the cap goes on.',
   sealChangeSheet: 'Seal change sheet',
