@@ -49,6 +49,9 @@ const words = (fields: readonly Field[]): Text =>
 export function askedHere(facts: Facts, step: StepDefinition): StepReport | null {
   const lacking = stillLacking(facts, step);
   if (lacking.length === 0) return null;
+  // Not measured at all: what would have been wanted for it is wanted no more.
+  if (!step.kind.bolt && lackingAt(facts, step.id))
+    return { findings: [], working: [], beams: [], values: null, next: null, act: M.notMeasured };
   return {
     findings: [
       {

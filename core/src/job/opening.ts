@@ -119,8 +119,9 @@ export function openingFor(
   lay(usualOf(trade, rules, depth), 'usual');
   if (last) {
     const { partNumber: _before, ...kept } = last as StartSetup;
-    // As last time, and as deep: where another depth is chosen, its own measures.
-    const asDeep = depthOf(last) === depth ? kept : laidOver(kept, trade.usualAt?.(depth));
+    // As last time; where another depth is chosen, its own measures.
+    const asDeep =
+      chosen === undefined || depthOf(last) === depth ? kept : laidOver(kept, trade.usualAt?.(depth));
     lay({ ...asDeep, depth }, 'here');
   } else {
     const other = Object.values(place?.setups ?? {})[0];

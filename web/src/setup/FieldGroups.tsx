@@ -43,8 +43,10 @@ export function FieldGroups({ fields, values, errors, register, onFlag }: Rows) 
               <FieldRow
                 key={f.name}
                 field={f}
+                value={values[formName(f.name)] ?? ''}
                 fault={errors[formName(f.name)]?.message}
                 register={register(formName(f.name))}
+                onChoose={(value) => onFlag(formName(f.name), value)}
               />
             ),
           )}
@@ -95,12 +97,16 @@ function Flag({
 
 function FieldRow({
   field,
+  value,
   fault,
   register,
+  onChoose,
 }: {
   field: Field;
+  value: string;
   fault: string | undefined;
   register: ReturnType<UseFormRegister<FormValues>>;
+  onChoose: (value: string) => void;
 }) {
   const look = 'min-h-12 w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
   const say = useSay();
@@ -116,7 +122,13 @@ function FieldRow({
         </span>
       )}
       {field.quantity === 'choice' ? (
-        <select id={id} {...register} className={look} aria-invalid={fault !== undefined}>
+        <select
+          id={id}
+          value={value}
+          onChange={(e) => onChoose(e.target.value)}
+          className={look}
+          aria-invalid={fault !== undefined}
+        >
           {(field.optional || field.decided) && (
             <option value="">{field.decided ? say(M.chosen) : say(M.notSaid)}</option>
           )}

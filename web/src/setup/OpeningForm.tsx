@@ -191,6 +191,7 @@ export function OpeningForm(props: Props) {
             typed={(n) => typedHere.has(formName(n))}
             faultOf={faultOf}
             register={form.register}
+            onChoose={touch}
           />
         </section>
       )}

@@ -51,6 +51,7 @@ type Props = {
   typed: (name: string) => boolean;
   faultOf: (name: string) => string | undefined;
   register: UseFormRegister<FormValues>;
+  onChoose: (name: string, value: string) => void;
 };
 
 /** The pieces of a position some of whose sizes are asked for. */
@@ -62,7 +63,17 @@ export const placesOf = (pieces: readonly PositionPiece[]): Readonly<Record<stri
   Object.assign({}, ...pieces.map((p) => p.places));
 
 /** A print of the position with a box on each dimension line, as far as the work asks for them. */
-export function PositionPrint({ pieces, fields, free, values, from, typed, faultOf, register }: Props) {
+export function PositionPrint({
+  pieces,
+  fields,
+  free,
+  values,
+  from,
+  typed,
+  faultOf,
+  register,
+  onChoose,
+}: Props) {
   const say = useSay();
   const shown = drawnOf(pieces, fields);
   const places = placesOf(shown);
@@ -78,6 +89,7 @@ export function PositionPrint({ pieces, fields, free, values, from, typed, fault
       typed={typed(f.name)}
       fault={faultOf(f.name)}
       register={register}
+      onChoose={onChoose}
     />
   );
   return (
@@ -133,6 +145,7 @@ function SizeBox({
   typed,
   fault,
   register,
+  onChoose,
 }: {
   field: Field;
   free: boolean;
@@ -141,6 +154,7 @@ function SizeBox({
   typed: boolean;
   fault: string | undefined;
   register: Props['register'];
+  onChoose: Props['onChoose'];
 }) {
   const say = useSay();
   const id = `field-${formName(field.name)}`;
@@ -163,7 +177,8 @@ function SizeBox({
       {field.quantity === 'choice' ? (
         <select
           {...shared}
-          {...register(formName(field.name))}
+          value={value}
+          onChange={(e) => onChoose(formName(field.name), e.target.value)}
           className={`min-h-12 w-full px-2 text-lg ${LOOKS[look]}`}
         >
           <option value="">{say(M.chosen)}</option>

@@ -68,10 +68,12 @@ it('a bearing by feelers at a new position, from Open a job to the signed sheet,
   hand.type(labelled('Seat length'), '60');
   // The bearing itself: housing, load and run-in are others' today.
   hand.press(/^As it usually is/);
-  for (const off of ['Housing close-up', 'First fill', 'Load and base bolts', 'First hours']) {
+  for (const off of ['Housing close-up', 'Load and base bolts', 'First hours']) {
     const flag = await until(() => all('button').find((b) => b.textContent?.trim() === off) ?? null);
     if (flag.getAttribute('aria-pressed') === 'true') hand.touch(flag);
   }
+  // The unit came greased.
+  hand.type(labelled('First fill'), 'greased');
   hand.press('Open the sheet');
   const jobId = await until(() => server.ids().at(-1) ?? null);
   const state = () => server.state(jobId);
@@ -119,15 +121,11 @@ it('a bearing by feelers at a new position, from Open a job to the signed sheet,
   expect(hand.count).toBeGreaterThan(150);
 });
 
-/** The bolts in front of one: M16, 8.8, four. */
+/** The sheet's torque and how many there are: size and grade are wanted only where it gives none. */
 async function sayBolts(hand: Counting): Promise<void> {
   const form = the('[data-asked-here]');
-  for (const select of form.querySelectorAll('select')) {
-    const option = [...select.options].find((o) => o.textContent === 'M16' || o.textContent === '8.8');
-    hand.count += 2;
-    fireEvent.change(select, { target: { value: option?.value } });
-  }
-  for (const box of form.querySelectorAll('input')) hand.type(box, '4');
+  const torque = form.querySelector('[data-echo]')?.parentElement?.querySelector('input');
+  for (const box of form.querySelectorAll('input')) hand.type(box, box === torque ? '180' : '4');
   hand.press('Save', form);
   await until(() => document.querySelector('[data-asked-here]') === null);
 }

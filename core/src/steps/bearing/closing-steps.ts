@@ -1,5 +1,5 @@
 import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
-import type { FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
+import { FIRST_FILL, type FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import type { Text } from '../../message/message.ts';
@@ -80,7 +80,7 @@ const GREASE_ITEMS: Record<ReturnType<typeof lubricated>, (grease: Grease, fille
   oil: () => [{ id: 'oil', group: H.grease, ask: M.oilFilledToMark }],
   fill: (grease, filled) => [
     ...(grease.sealed ? [] : [{ id: 'bearing', group: H.grease, ask: M.bearingPackedFromOneSide }]),
-    { id: 'housing', group: H.grease, ask: fillAsk(grease.school, filled) },
+    { id: 'housing', group: H.grease, ask: fillAsk(grease.school ?? FIRST_FILL.usual, filled) },
     { id: 'kind', group: H.grease, ask: M.greaseOnePlateSheet },
   ],
 };

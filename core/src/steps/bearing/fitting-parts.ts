@@ -109,7 +109,7 @@ export const massFits = (
     | undefined,
   context: TestContext,
 ) => {
-  if (s?.grease && !baseFits(s.grease))
+  if (s?.grease && !baseFits({ ...s.grease, school: s.grease.school ?? FIRST_FILL.usual }))
     return context.createError({
       path: 'grease.baseCm3',
       message: M.baseUpShaftHoldsLess,
@@ -221,7 +221,7 @@ export const greaseSchema = object({
     M.filled,
     { 'by-speed': M.speed, 'to-shaft': M.baseShaft, share: M.n2040 } satisfies Record<FillMethod, Text>,
     { fallback: 'by-speed', rule: FIRST_FILL.id, when: fills },
-  ).required(),
+  ),
   outsideMm: dimension(2000).meta(asked(M.bearingOutside, { decimals: 0 })),
   widthMm: dimension(1000).meta(asked(M.bearingWidth, { decimals: 0 })),
   massKg: dimension(20000).meta(asked(M.bearingMassKg)),

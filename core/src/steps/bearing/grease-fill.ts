@@ -1,3 +1,4 @@
+import { FIRST_FILL } from '../../arithmetic/lubrication/fill-method.ts';
 import { type FirstFillValues, firstFill } from '../../arithmetic/lubrication/first-fill.ts';
 import { stepKind } from '../../engine/step.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -24,5 +25,11 @@ export const greaseFill = stepKind<BearingSetup, FirstFillValues>('grease-fill',
 function fillInput({ grease, boreMm }: BearingSetup): Parameters<typeof firstFill>[0] {
   if (!grease) throw new MessageError(M.jobFillsNoGrease);
   const how = lubricated(grease);
-  return { ...grease, boreMm, greased: how === 'greased', oil: how === 'oil' };
+  return {
+    ...grease,
+    school: grease.school ?? FIRST_FILL.usual,
+    boreMm,
+    greased: how === 'greased',
+    oil: how === 'oil',
+  };
 }

@@ -78,6 +78,7 @@ const STEPS: Record<Measure, Told> = {
   },
   face: {
     kind: boxFaceStep,
+    needs: ['condition.boxBoreMm', 'condition.faceRadiusMm'],
     itemsFirst: true,
     guide: M.indicatorClampedShaftPlungerFace,
     items: [
@@ -90,6 +91,7 @@ const STEPS: Record<Measure, Told> = {
   },
   bore: {
     kind: boxBoreStep,
+    needs: ['condition.boxBoreMm'],
     guide: M.indicatorShaftPlungerBoreRegister,
   },
   envelope: {

@@ -132,12 +132,15 @@ export const conditionSchema = object({
       }),
     ),
   finishParameter: choice(H.finish, M.testerGives, ['Ra', 'Rq'] as const, { when: measured('finish') }),
+  /** Asked when the sweep is read, not before a job can be opened. */
   boxBoreMm: size(H.box, M.boxBore, {
     when: measured('face', 'bore'),
+    later: true,
     needed: (form) => (measured('face')(form) ? M.boxBoreMissingFaceJudged : M.boxBoreMissingSweepDrawn),
   }),
   faceRadiusMm: size(H.box, M.radiusFaceSweep, {
     when: measured('face'),
+    later: true,
     needed: M.radiusFaceSweepMissing,
   }),
   sealBoreLowerMm: size(SEAL_SHEET, M.boxBoreLeast, { when: measured('envelope') }),

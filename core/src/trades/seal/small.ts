@@ -100,9 +100,10 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
             unlike: M.oneSideTightenedMore,
             remedy: M.easeJointScrewsTightenAlternately,
           });
-    // Seen to be equal is enough; one gap that was felt wants the other.
+    // Seen to be equal is enough; one gap that was felt wants the other. Both are felt at the thorough depth.
     const open = splitPlaces().filter((p) => valueAt(facts, step, p.key) === null);
-    const half = open.length === 1 ? (open[0] ?? null) : null;
+    const measured = goesTo(facts.setup, 'thorough');
+    const half = measured || open.length === 1 ? (open[0] ?? null) : null;
     const findings: Finding[] = [
       ...(judged ? [judged] : []),
       ...(half
@@ -110,7 +111,7 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
             {
               code: 'split.open',
               verdict: 'incomplete' as const,
-              reason: M.otherSplitNotFelt,
+              reason: open.length === 2 ? M.splitGapsNotFelt : M.otherSplitNotFelt,
               params: {},
               acceptable: false,
             },
@@ -123,7 +124,8 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
       beams: [],
       values: { aMm, bMm, equal: judged ? judged.verdict === 'accept' : null } satisfies PairGapsValues,
       next: half,
-      choices: goesTo(facts.setup, 'standard') ? open.map((p) => ({ key: p.key, label: p.label })) : [],
+      choices:
+        goesTo(facts.setup, 'standard') && !measured ? open.map((p) => ({ key: p.key, label: p.label })) : [],
       act: half
         ? M.feel({ label: inline(half.label) })
         : judged && judged.verdict !== 'accept'

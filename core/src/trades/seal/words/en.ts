@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  splitGapsNotFelt: 'The gaps at both splits are not felt yet.',
   whyUnpack:
     'Halves broken from one piece fit each other and no others. Parted unevenly, the edge of a face chips, and a chip leaks from the first minute.',
   whyJoined:
