@@ -15,7 +15,6 @@ export const M = defineMessages('steps.bearing', en, {
   jobAnotherMachine: { machine: 'text' },
   measure: { place: 'text' },
   measuredAlreadyWithdrawReasonMeasure: { label: 'text' },
-  missingSchoolReckons: { what: 'text' },
   readBearingAgainMinutesAfter: { nextMinutes: 'text' },
   ringSeatTowardsFixedBearing: { towards: 'text', away: 'text' },
   sheet: { sheet: 'text' },

@@ -56,7 +56,6 @@ export const M = defineMessages('sleeve-bearing', en, {
   oneStepGauge: { step: 'pressure' },
   onlyOneRowFelt: { deg: 'text' },
   onlyOneRowFeltFeel: { last: 'text' },
-  pastMakerSBandLess: { final: 'text' },
   pressureStop: { n: 'count' },
   pumpStartPressure: { start: 'pressure' },
   row: { deg: 'text', row: 'text', times: 'text' },

@@ -8,8 +8,6 @@ export const en = {
   outsideMustLargerThanBore: 'The outside must be larger than the bore.',
   baseUpShaftHoldsLess: 'The base up to the shaft holds less than the whole housing: check both volumes.',
   massDoesNotGoInto: 'This mass does not go into this envelope: check bore, outside, width and mass.',
-  schoolReckonsHousingsFreeSpace:
-    'This school reckons with the housing’s free space, and by speed with n·dm.',
   askMakerBearing: 'Ask the maker of the bearing.',
   askMakerGreasePurgeOld: 'Ask the maker of the grease; purge the old out as far as it goes, and watch it.',
   backWhereBeforeGreasing: '{now}: back where it was before greasing.',

@@ -66,7 +66,6 @@ export const en = {
   flangeBolts: 'Flange bolts',
   float: 'Float',
   frameBolts: 'Frame bolts',
-  freeSpaceHousing: 'The free space of the housing',
   gapAwayFromFixedBearing: 'Gap away from the fixed bearing',
   gapTowardsFixedBearing: 'Gap towards the fixed bearing',
   gapsProportionShadedGrowthMargin: 'gaps in proportion; shaded: growth and margin',
@@ -112,11 +111,9 @@ export const en = {
   loadGivenBackFirstThen: 'Load given back first, then the shaft turned by hand.',
   machineVibration: 'Machine, for its vibration',
   marginBesideGrowth: 'Margin beside the growth',
-  massBearing: 'The mass of the bearing',
   measure: 'Measure the {place}',
   measuredAlreadyWithdrawReasonMeasure:
     '{label} is measured already. Withdraw it, with a reason, to measure again.',
-  missingSchoolReckons: '{what} is missing: this school reckons with it.',
   mountingFaceFlatCleanUnit: 'Mounting face flat and clean; the unit lies on it all round.',
   movedNowFixed: 'moved: now fixed',
   movedNowFloat: 'moved: now a float',
@@ -151,7 +148,6 @@ export const en = {
   onlyAfterHandTurnWhoever: 'Only after the hand turn, and by whoever may start it.',
   onlyHousingSealsGotGrease: 'Only the housing seals got grease.',
   outerSealFacesRightMarked: 'Outer seal faces right, its marked top is up, O-ring in place.',
-  outsideBearing: 'The outside of the bearing',
   over300KWSoftBase: 'over 300 kW, soft base',
   over300KWStiffBase: 'over 300 kW, stiff base',
   placeNoRoomSealsInto: 'In place, with no room: seals into the base, then the cap.',
@@ -191,7 +187,6 @@ export const en = {
   soHeavyBearingDoesNot:
     'So heavy a bearing does not go into its own size: check bore, outside, width and mass.',
   speed: 'by speed',
-  speedMissingShareHousingHangs: 'The speed is missing: the share of the housing hangs on it.',
   speedRpm: 'Speed, rpm',
   splitBlock: 'split block',
   start: 'the start',
@@ -220,7 +215,6 @@ export const en = {
   whatSitsBetweenBearingShoulder:
     'What sits between the bearing and the shoulder goes on before the bearing.',
   whichJobMountedFixedBearing: 'Which job mounted the fixed bearing of this shaft?',
-  widthBearing: 'The width of the bearing',
   workshopCapTorqueFirstCarriers: 'In the workshop: cap to torque first, carriers after.',
   wrenchBoltBoltSheetsValue: 'By the wrench, bolt by bolt, to the sheet’s value{after}.',
   circle: 'circle',

@@ -97,7 +97,6 @@ export const en = {
   notHammeredFlatMakeFit: 'Not hammered flat to make it fit: rolled, if at all.',
   nutsFingerTightGapFrom: 'Nuts finger-tight; gap from follower to box face equal all round, never cocked.',
   nutsFingerTightOnlyShaft: 'Nuts finger-tight only, the shaft turns by hand.',
-  nutsMoved: 'Nuts moved',
   nutsSetBesideTurningShaft:
     'Nuts are set beside a turning shaft: no loose sleeves, spanner from the side, never over it.',
   oldRingStillBox: 'An old ring is still in the box',

@@ -94,10 +94,8 @@ export const en = {
   allClipsTemplateOutCounted: 'All clips, or the template, out and counted.',
   allClipsWereOut: 'all clips were out',
   allImpellerAdjustmentsMade: 'All impeller adjustments made.',
-  allInternalsMoveRadiallyHand: 'All internals move radially by hand.',
   allOutAsTheyShould: 'all out, as they should be',
   allRound: 'all round',
-  allThreeShimsOutCounted: 'All three shims out and counted.',
   alternatelySheetsTorque: 'Alternately, to the sheet’s torque.',
   alternatelySheetsTorqueSettingTool: 'Alternately, to the sheet’s torque; setting tool still in.',
   alternatelySideAboutSheetsTorque: 'Alternately, side about, to the sheet’s torque.',
@@ -143,7 +141,6 @@ export const en = {
   bothFacesWipedAlcoholLint: 'Both faces wiped with alcohol and lint-free cloth, free of streaks.',
   bothMountingPlatesRotorPushed: 'Both mounting plates in, the rotor pushed square onto them.',
   bothSettingSpacersFastenedResting: 'Both setting spacers fastened and resting on the box face.',
-  bothSplitsGapeAlike: 'Both splits gape alike.',
   boxBolts: 'Box bolts',
   boxFace: 'box face',
   boxFaceOutSquareBore:
@@ -262,7 +259,6 @@ export const en = {
   eachHalfOwnSplitsClean: 'Each half with its own; splits clean, no chip.',
   eachStepOrderThenTurn: 'Each step in its order; then turn again.',
   earlyMinutesAfterStart: 'early, {early} minutes after the start',
-  easeJointScrewsDrawThem: 'Ease the joint screws, draw them side about, feel again.',
   edgesFaces: 'Edges of the faces',
   edgesWhole: 'the edges are whole',
   eitherFollowedTooFarAs: 'Either is followed; too far in is as bad as proud.',
@@ -347,7 +343,6 @@ export const en = {
   gapOneSplit: 'Gap at one split',
   gapOtherSplit: 'Gap at the other split',
   gapWideOneSideNarrow: 'The gap is wide on one side and narrow opposite: the faces stand askew.',
-  gapsBothSplitsNotFelt: 'The gaps at both splits are not felt yet.',
   gapsHolder: 'Gaps of the holder',
   gapsSplits: 'Gaps at the splits',
   gas: 'gas {gas}',
@@ -377,7 +372,6 @@ export const en = {
   glandBolts2: 'The gland bolts’',
   glandBolts3: 'Gland bolts',
   glandBoltsLoose: 'Gland bolts loose.',
-  glandBoltsMost: 'Gland bolts, at the most',
   glandBoltsNotDrawnYet: 'The gland bolts are not drawn yet: the impeller can still be adjusted in its turn.',
   glandBroughtUpSquareHand: 'Gland brought up square by hand; faces meet without a blow.',
   glandCocked: 'The gland is cocked',
@@ -406,8 +400,6 @@ export const en = {
   halvesOneNumberSplitsClean: 'Halves of one number; splits clean.',
   halvesOnePartWereBroken:
     'Halves of one part were broken or cut as one, and fit only each other. Shipping spacers come out and are counted; faces touch nothing, for a fingerprint is thicker than the film they run on.',
-  halvesPartedPlatesBetweenThem:
-    'Halves parted with the plates between them, one to each side; sides changed as the sheet shows.',
   halvesRoundShaftSettingTool: 'Halves round the shaft, setting tool in, square.',
   handPressureOnlyThroughClean:
     'By hand pressure only, through a clean disc; never by blows, never on the face.',
@@ -458,7 +450,6 @@ export const en = {
   isolationStaysKeepSleevesRag: 'Isolation stays on. Keep sleeves and rag clear.',
   joinedRoundShaftClearFlange: 'Joined round the shaft, clear of the flange.',
   jointClampRingScrews: 'Joint or clamp-ring screws to',
-  jointClampRingScrewsMost: 'Joint or clamp-ring screws, at the most',
   jointFeltAcrossNoStep: 'Joint felt across: no step. A fracture line may be seen, not felt.',
   jointScrews: 'Joint screws',
   jointScrews2: 'The joint screws’',
@@ -589,7 +580,6 @@ export const en = {
     'Once the set screws hold, moving the impeller needs the clips back and this order anew.',
   onceShaftORingsFaces: 'Once it is on the shaft, O-rings and faces can no longer be looked at.',
   onceStationaryOverRotorsFace: 'Once the stationary is over it, the rotor’s face can no longer be felt.',
-  oneBlade: 'one blade',
   oneLeft: 'one was left in',
   oneLeftStopsStart: 'One left in stops the start.',
   oneORingHasNick: 'One O-ring has a nick on its outside, as if drawn over a thread.',
@@ -641,7 +631,6 @@ export const en = {
   proof: 'Proof',
   proveNextOneDistanceSleeve:
     'Prove the next one: distance sleeve to gland before clips and after screws; impeller and growth reckoned in.',
-  provedOverDay: 'Proved over a day.',
   pullCordWhereThereOne: 'A pull cord, where there is one, out last.',
   pulledAnew: 'Pulled anew',
   pumpEnd: 'the pump end',
@@ -658,7 +647,6 @@ export const en = {
     'Quench or flush against crystals and lime; a clean barrier; is the leak side washed?',
   ranDryFlushFailed: 'It ran dry, or its flush failed',
   ranHot: 'it ran hot',
-  range: '{label} (a range)',
   rangeTorqueEndsBelowWhere: 'The range of this torque ends below where it begins.',
   readAlreadyWithdrawReadAgain: 'That is read already. Withdraw it to read it again.',
   readRunOutSealImpeller:
@@ -683,14 +671,10 @@ export const en = {
   roundSoftAsNew: 'round and soft as new',
   roundsCentringRecovery: 'Rounds of centring recovery',
   roundsLookCauseBeforeAnother: '{rounds} rounds: look for a cause before another.',
-  runOutNotMeasuredJob:
-    'The run-out was not measured in this job: how far the shaft stands off its axis is not known.',
   runningDirectionHandSlightDrag:
     'In its running direction, by hand. A slight drag is the faces; metal on metal is a gland off centre. Then the clips go back and the seal is centred by them, in their order; after two rounds something else is wrong, and it is looked for.',
   safeComplete: 'Safe and complete',
   sameBeforeSeal: 'The same, before the seal was on',
-  sameBladeBothSplitsOne:
-    'The same blade at both splits. One side drawn more holds the seal askew on the shaft.',
   sameLengthAgainScrewsTorque: 'The same length again, screws at torque and clips off: it has not moved.',
   sameLengthAgainScrewsTorque2:
     'The same length again, screws at torque and clips off. Where it differs the sleeve has moved, and no look from outside would show it.',
@@ -734,7 +718,6 @@ export const en = {
   seatsSecondarySealLubricatedWhat: 'Seat’s secondary seal lubricated with what suits its rubber.',
   setAnew: 'Set anew',
   setDriveScrews: 'Set or drive screws to',
-  setDriveScrewsMost: 'Set or drive screws, at the most',
   setScrewStandsProudBore: 'A set screw stands proud in the bore',
   setScrews: 'The set screws’',
   setScrews2: 'set screws',
@@ -746,8 +729,6 @@ export const en = {
   setScrewsPullCollarAlong:
     'Set screws pull the collar along as they bite. So what counts is where it stands after them, not where it was put.',
   setScrewsThenClipsOff: 'set screws, then clips off',
-  setThreeEqualShimsTurn:
-    'Set it with three equal shims, turn the shaft half round, set it again, and leave it in the middle of both.',
   setWrongPressedTooMuch: 'It was set wrong: pressed too much, too little, or a clip left in',
   setting: 'Setting',
   settingClipped: 'Setting, clipped',
@@ -774,7 +755,6 @@ export const en = {
   shaftOffAxisTowards: 'shaft {radius} off its axis, towards {high}°',
   shaftScribedBoxFaceFine: 'Shaft scribed at the box face, fine, outside every O-ring’s track.',
   shaftSecondarySealsLubricated: 'Shaft and secondary seals lubricated.',
-  shaftSquareFaceSquare: 'Shaft square to the face, by the square.',
   shaftStopped0MarkTop: 'Shaft stopped with its 0° mark on top, where the run-out was read from.',
   shaftSwingsRunsOutBends: 'The shaft swings: it runs out, or bends under its load',
   shaftTurnsAsSeenFrom: 'Shaft turns, as seen from there',
@@ -791,13 +771,10 @@ export const en = {
   sheetHadShaftRunningTrue: 'its sheet had the shaft running true',
   sheetHadVibrating: 'its sheet had it vibrating',
   sheetHadWarmFromFirst: 'its sheet had it warm from the first hours',
-  shimLeftStopsStart: 'A shim left in stops the start.',
   shims: 'Shims: {shims}',
   shimsAgainstTheirMean: 'shims, against their mean',
   shimsHeldMiddleWhileBolts:
     'Shims held it in the middle while the bolts were drawn. One left in is ground up at the start.',
-  shimsOut: 'Shims out',
-  shimsTheyCentre: 'With the shims in: they centre it.',
   sideAboutSheetsTorqueSetting:
     'Side about to the sheet’s torque, with the setting tool still holding it square.',
   signature: 'Signature',
@@ -824,7 +801,6 @@ export const en = {
   splitPartHasAsMany: 'A split part has as many joint screws on each side.',
   splitSealClampRing: 'Split seal with clamp ring',
   splits: 'Splits',
-  splitsDifferOneSideDrawn: 'The splits differ by {a}: one side is drawn more.',
   splitsSquareRotarysHeldSquare: 'Splits square to the rotary’s, held square by the setting tool.',
   spreadGlandsGaps: 'Spread of the gland’s gaps',
   springForceN: 'Spring force, N',
@@ -872,10 +848,6 @@ export const en = {
   thinSealantOneSideEach: 'Thin sealant on one side of each joint, excess wiped.',
   threeClipsLieBenchThere: 'Three clips lie on the bench. There were four.',
   threeEqualShims120Degrees: 'Three equal shims at 120 degrees',
-  threeEqualShimsTwiceHalf: 'Three equal shims, twice, half a turn apart',
-  threeShims120ApartBetween:
-    'Three shims, 120° apart, between stator and shaft: centred on the axis, not on the shaft as it stands.',
-  threeShimsSizesShown120: 'Three shims of the sizes shown at 120° between stator and shaft.',
   throttle: 'Throttle',
   throttleClearance: 'Throttle clearance at {deg}°',
   throttleClearances: 'Throttle clearances {clearances}',

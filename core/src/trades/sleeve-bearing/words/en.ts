@@ -52,8 +52,6 @@ export const en = {
     '{label} already has a reading. Withdraw it, with a reason, to enter it again.',
   angleCountsOnlyFromWhere:
     'An angle counts only from where sleeve, shaft and bore touch metal to metal. Both hands, then a tap on the rim: as long as the tap lets it turn on, it is not zero. Without a true zero the maker’s angle means nothing.',
-  anvilInnerUnitFaceMoves:
-    'Anvil on the inner unit: the face moves away; plunger pressed in for the whole travel.',
   bandGoLock: 'In band: go on to the lock.',
   bearing: 'Bearing is',
   bearingAdapterSleeveFeelers: 'Bearing on adapter sleeve, by feelers',
@@ -173,7 +171,6 @@ export const en = {
   goNextTabIfStays: 'Go on to the next tab if it stays in band; the readings with the nut locked decide.',
   goingBack: '{label}, going back',
   grade: 'Grade',
-  grade2: 'The grade',
   halvesMatchedCleanBoltsPattern: 'Halves matched and clean, bolts in the pattern, pass by pass.',
   hammerDriftThrowChipsEye: 'Hammer and drift throw chips: eye protection on, nobody in line.',
   handTurn: 'hand turn',
@@ -196,15 +193,12 @@ export const en = {
   indicatorFace: 'At the indicator the face',
   indicatorLock: 'Indicator at the lock',
   indicatorNutLockWhereStill: 'Indicator with the nut at its lock, where it still stands',
-  indicatorNutsSideFaceComes:
-    'Indicator on the nut’s side: the face comes towards it; room for the whole travel.',
   indicatorStartPressure: 'Indicator at the start pressure',
   indicatorStop: 'Indicator, stop {n}',
   keepFingersOutJointAs: 'Keep fingers out of the joint as the cap comes down.',
   lastTapMovedNothingSleeve: 'The last tap moved nothing: sleeve, shaft and bore are tight.',
   lastTapMovedNothingZero: 'The last tap moved nothing: the zero stands.',
   lastTapStillMovedNut: 'The last tap still moved the nut {at}°: both hands again, tap again.',
-  leadHandMayAcceptNothing: 'A lead hand may accept it; nothing is turned back.',
   leastResidual: 'Least residual',
   leftGaugeStopPumpNot: '{value} is left on the gauge at stop {n}: the pump is not released.',
   lightlyOiled: 'lightly oiled',
@@ -319,8 +313,6 @@ export const en = {
   pastBandDismountInspectNew: 'Past the band: dismount, inspect, new zero.',
   pastBandNothingMorePumped: 'Past the band: nothing more is pumped. Dismount, inspect, new zero.',
   pastBandReleaseDismountNew: 'Past the band: release, dismount, new zero.',
-  pastLessThanOneLock: 'It is past by less than one lock position: a lead hand may accept it.',
-  pastMakerSBandLess: "{final}° is past the maker''s band by less than one lock position: the next that met.",
   phosphatedSteelGreyDryClean: 'Phosphated steel is grey: dry and clean is what counts.',
   pistonAreaMm: 'Piston area for it, mm²',
   pistonAreaNutHandMissing: 'The piston area of the nut in hand is missing.',
@@ -383,7 +375,6 @@ export const en = {
   sheetsTableBoreHasDecimal:
     'Sheet’s {what} is {said}; the table for a bore of {bore} has {table} to {table2}. A decimal place? Write what the sheet says.',
   size: 'Size',
-  size2: 'The size',
   sleeveBoreMmUsuallySits:
     'A sleeve of bore {bore} mm usually sits on a shaft of about {usualShaft} mm: {shaft} mm is another bearing’s.',
   sleeveDrivenTooFarOnce:

@@ -114,7 +114,6 @@ export const en = {
     'Joints at 12 and 6 o’clock; a feeler in the lower joint holds both equal. No gap: stop.',
   jointsFirstEasedThenRadial: 'joints first, eased, then radial',
   jointsStandProudEquallyEach: 'Joints stand proud equally on each side.',
-  jointsTightAxialPinsEvenly: 'Joints tight; axial pins evenly until the race is square on its shoulder.',
   jointsTightEasedRadialJoints: 'joints tight, eased, radial, joints',
   justClosedShaftTurnedCartridge:
     'Just closed, the shaft is turned: the cartridge finds its own line. Drawn to torque first, it stays where it happened to stand. A gap at the pedestal’s joint is closed by a soft mallet, never by its bolts.',
