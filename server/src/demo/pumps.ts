@@ -1,6 +1,6 @@
 import { type BearingHand, feelStack } from '@fulcrant/core/examples';
 import { stepOf } from '@fulcrant/core/job';
-import { lipsOf, TAGGED, writeHeap } from '@fulcrant/core/trades';
+import { GEAR_PUMP_TAGGED, lipsOf, VANE_PUMP_TAGGED, writeHeap } from '@fulcrant/core/trades';
 import { hand, hoursAgo, tools } from './hands.ts';
 import { POSITIONS } from './works.ts';
 
@@ -20,7 +20,7 @@ const over = (h: BearingHand, step: string): BearingHand =>
 /** Pumps taken apart: a molasses gear pump whose first stack was too tight, a vane pump with its first side done. */
 export function pumps(ids: Map<string, string>): BearingHand[] {
   const gear = hand(ids, POSITIONS.molassesGear, 'bram', hoursAgo(5.5), tools('mic-3')).safe();
-  for (const p of TAGGED)
+  for (const p of GEAR_PUMP_TAGGED)
     gear.answer('tags', p.id, 'yes', p.renewed ? 'renew' : p.id === 'bearings' ? 'spare' : 'reuse');
   through(gear.pass('tags'), 'clean');
   for (const l of lipsOf(POSITIONS.molassesGear)) gear.answer('lips', l.id, 'yes', l.wants);
@@ -37,6 +37,8 @@ export function pumps(ids: Map<string, string>): BearingHand[] {
 
   const vane = hand(ids, POSITIONS.condensateVane, 'asta', hoursAgo(4.2), tools('mic-3')).safe();
   through(vane, 'relief');
+  for (const p of VANE_PUMP_TAGGED) vane.answer('tags', p.id, 'yes', p.renewed ? 'renew' : 'reuse');
+  vane.pass('tags');
   vane.answer('shimsoff1', 'heaps', 'yes', writeHeap([2, 3, 1])).pass('shimsoff1');
   vane.answerAll('thrustoff1').pass('thrustoff1');
   over(through(vane, 'headoff1', 'seat1', 'rotary1', 'headon1'), 'headbolts1');
