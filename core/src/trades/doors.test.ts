@@ -45,11 +45,16 @@ const DOORS: Array<[kind: string, what: string, act: (h: BearingHand) => unknown
     'float, whole, with belts',
     'base bolts loosened',
     loosen('base'),
-    ['base', 'belts', 'handturn', 'start', 'runin', 'safe'],
+    ['base', 'load', 'belts', 'handturn', 'start', 'runin', 'safe'],
   ],
   ['by feelers, with belts', 'belts tensioned anew', again('belts'), ['belts', 'handturn']],
   ['surveyed, with belts', 'a note withdrawn', withdraw('belts'), ['belts', 'verdict']],
-  ['float, whole', 'base bolts loosened', loosen('base'), ['base', 'handturn', 'start', 'runin', 'safe']],
+  [
+    'float, whole',
+    'base bolts loosened',
+    loosen('base'),
+    ['base', 'load', 'handturn', 'start', 'runin', 'safe'],
+  ],
   [
     'split bearing',
     'clamp screws loosened',

@@ -151,7 +151,7 @@ export const POSITIONS = {
     seatMm: 48,
     boltSize: 'M12',
     driveUp: { school: 'nut-angle', feelersToo: true },
-    lock: { by: 'plate' },
+    lock: { by: 'plate', nutHoles: 6, lockHoles: 5 },
     maker: { nutAngleMinDeg: 75, nutAngleMaxDeg: 105 },
     closing: { order: 'room', seals: 'contact', rings: 'both' },
   }),
@@ -164,7 +164,7 @@ export const POSITIONS = {
     pitchMm: 4,
     boltSize: 'M24',
     driveUp: { school: 'hydraulic', twoNuts: true, indicator: 'away' },
-    lock: { by: 'plate' },
+    lock: { by: 'plate', nutHoles: 6, lockHoles: 5 },
     maker: {
       startPressureMpa: 2.6,
       sheetAreaMm2: 11_500,

@@ -18,8 +18,8 @@ const setupOf = (name: string): Setup => {
 };
 
 /** The printed words of a job worked by the book. */
-async function printed(name: string, unit: 'mm' | 'in'): Promise<string> {
-  const h = workAll(handAt(setupOf(name)));
+async function printed(name: string, unit: 'mm' | 'in', more: Partial<Setup> = {}): Promise<string> {
+  const h = workAll(handAt({ ...setupOf(name), ...more }));
   const file = join(tmpdir(), `fulcrant-boxes-${process.pid}.pdf`);
   const sheet = sealSheet(fitUpSheet(h.state, 'H-0900'));
   writeFileSync(file, await sheetPdf(sheet, { unit, size: 'A4' }));
@@ -66,7 +66,9 @@ describe('the printed sheet', () => {
 
   it('of a plunger gives the nut’s angle and what it is in preload; of a worn seal the day it is due', async () => {
     // 20° of a 3 mm pitch.
-    expect(await printed('plunger', 'mm')).toMatch(/NUT FROM ITS MARK.{0,40}20° · 0\.17 mm/);
+    expect(await printed('plunger', 'mm', { nutPitchMm: 3 } as Partial<Setup>)).toMatch(
+      /NUT FROM ITS MARK.{0,40}20° · 0\.17 mm/,
+    );
     const worn = await printed('worn seal', 'mm');
     expect(worn).toContain('Wear sheet');
     expect(worn).toMatch(/SERVICE DUE ON.{0,60}20\d\d-\d\d-\d\d/);

@@ -16,6 +16,8 @@ export const CLOSING_STANDS_ON: StandsOn = {
   coupling: ['base'],
   belts: ['base', 'housings', 'softfoot'],
   base: ['load'],
+  // A housing whose base bolts were loose may have moved: in line again before they are tight.
+  load: [loosened('base')],
   handturn: [
     'bolts',
     'carriers',

@@ -1,5 +1,5 @@
 import { M as H } from '../../engine/headings/messages.ts';
-import type { Procedure } from '../../engine/step.ts';
+import { type Procedure, redone } from '../../engine/step.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
@@ -10,7 +10,7 @@ import { screwsOf } from './parts.ts';
 import type { SealSetup } from './setup.ts';
 import { SEAL_FAMILY_TITLE } from './setup.ts';
 import { sealParts } from './small.ts';
-import { sealStandsOn } from './stands-on.ts';
+import { sealStandsOn, standingOn } from './stands-on.ts';
 import { sealEnd } from './tail.ts';
 
 const safe = (setup: SealSetup) =>
@@ -31,6 +31,7 @@ const safe = (setup: SealSetup) =>
  */
 export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
   const condition = conditionSteps(setup, { boxLooked: setup.family !== 'purged' });
+  const first = condition.filter((s) => !LAST_MEASURES.includes(s.id));
   return {
     title: SEAL_FAMILY_TITLE[setup.family],
     steps: sealStandsOn(setup, [
@@ -50,8 +51,9 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
         ],
         closes: M.onceShaftORingsFaces,
       },
-      ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
-      ...FAMILY_STEPS[setup.family](setup),
+      ...first,
+      // A shaft dressed or changed: the seal is off it, and all of this is done again.
+      ...FAMILY_STEPS[setup.family](setup).map((s) => standingOn(s, ...first.map((c) => redone(c.id)))),
       // With the coupling still apart.
       ...(facesOf(setup) && setup.family !== 'purged'
         ? [{ ...breakawayStep, depth: 'thorough' as const }]

@@ -4,9 +4,11 @@ import type { SealFamily, SealSetup } from './setup.ts';
 
 /** The clips go back in before anything that holds a preset seal is loosened; a setting measured anew after the screws is theirs again. */
 const CLIPS_FIRST: Readonly<Record<string, readonly string[]>> = {
-  impeller: [loosened('glandbolts'), loosened('screws')],
-  screws: [redone('reached')],
-  clips: [redone('reached')],
+  // Ports turned to another place: the gland was off its bolts.
+  impeller: [loosened('glandbolts'), loosened('screws'), redone('ports')],
+  // Gaps put right by the gland's bolts move the sleeve the screws hold.
+  screws: [redone('reached'), redone('gland-gaps')],
+  clips: [redone('reached'), redone('gland-gaps')],
 };
 
 /** Of each family, what its own steps stand on beside the tail they share: what is loosened or measured anew opens these again. */
@@ -23,9 +25,10 @@ const FAMILY_STANDS_ON: Record<SealFamily, Readonly<Record<string, readonly stri
   cartridge: CLIPS_FIRST,
   cassette: CLIPS_FIRST,
   'cartridge-split': {
-    rotary: [loosened('rotaryjoint')],
+    // What holds it to the shaft is loose: the spacers go back in, or its place is lost.
+    rotary: [loosened('rotaryjoint'), loosened('screws')],
     splitgaps: ['rotaryjoint'],
-    spacers: ['rotaryjoint'],
+    spacers: ['rotaryjoint', 'rotary', redone('splitgaps')],
     screws: ['rotaryjoint', 'spacers'],
     angles: ['rotaryjoint', 'screws'],
     gland: ['rotaryjoint', 'screws', 'angles', loosened('glandjoint')],

@@ -1,6 +1,6 @@
 import { stampQueries } from '../../arithmetic/bearings/stamp.ts';
 import { M as H } from '../../engine/headings/messages.ts';
-import type { Procedure, StepDefinition } from '../../engine/step.ts';
+import { type Procedure, redone, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
 import type { Text } from '../../message/message.ts';
 import {
@@ -106,14 +106,18 @@ const CAP: StepDefinition<SleeveSetup> = {
   again: true,
 };
 
+/** What is measured on a bare shaft. */
+const SHAFT = ['shaft', 'finish', 'runout'];
+
 /** What is driven up stands on its zero, what is locked on what was driven up; what is closed over it on its lock. */
 const STANDS_ON: StandsOn = {
   ...CLOSING_STANDS_ON,
   bench: ['inboard'],
   target: ['bench'],
-  fit: ['inboard'],
   zero: ['fit'],
-  inboard: ['nuts'],
+  // A shaft dressed or changed: the bearing is off it, and all of this is done again.
+  inboard: ['nuts', ...SHAFT.map(redone)],
+  fit: ['inboard', ...SHAFT.map(redone)],
   driveup: ['zero', 'fit'],
   release: ['driveup'],
   lock: ['driveup', 'release'],

@@ -1,6 +1,6 @@
 import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
-import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
+import { type GateItem, type Procedure, redone, type StepDefinition } from '../../engine/step.ts';
 import { baseStep, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
 import { endSteps } from '../../steps/bearing/end-steps.ts';
 import { type BoltSet, boltNeeds, layoutOf } from '../../steps/bearing/fitting-parts.ts';
@@ -87,6 +87,7 @@ const outerAfter = (setup: SplitSetup): GateItem[] =>
 const STANDS_ON: StandsOn = {
   ...CLOSING_STANDS_ON,
   grease1: ['outer'],
+  race: ['shaft', 'finish', 'runout'].map(redone),
   clamps: ['race'],
   axial: ['race', 'clamps'],
   seat: ['axial', 'clamps'],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Place } from '../../engine/state.ts';
-import { setupSchema } from '../../engine/trades.ts';
+import { setupSchema, stepOf } from '../../engine/trades.ts';
 import { summarise } from '../../job/summary.ts';
 import { check } from '../../judgement/sentences.ts';
 import { fitUpSheet } from '../../sheet/sheet.ts';
@@ -336,7 +336,9 @@ describe('schools and maker’s values of a job', () => {
       return r.ok ? [] : r.faults.map((f) => f.path);
     };
     expect(faults({})).toEqual([]);
-    expect(faults({ boxBoreMm: undefined })).toEqual(['condition.boxBoreMm']);
+    // Read at its sweep, with the box in front of one.
+    expect(faults({ boxBoreMm: undefined })).toEqual([]);
+    expect(stepOf({ setup: survey }, 'face')?.needs).toContain('condition.boxBoreMm');
     expect(faults({ seat: 'throttle' })).toEqual(['condition.throttleBoreMm']);
     expect(faults({ measures: ['coupling'], speedRpm: 1480, frontFeetMm: 100, feetSpanMm: 300 })).toEqual([
       'condition.faceDiameterMm',
