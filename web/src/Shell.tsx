@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
 import { Navigate, Outlet, ScrollRestoration } from 'react-router';
@@ -40,7 +41,7 @@ export function Shell() {
   const queryClient = useQueryClient();
   useEffect(() => keepSentEvents(queryClient), [queryClient]);
   return (
-    <Suspense fallback={<Loading what={say(M.fulcrant)} />}>
+    <Suspense fallback={<Loading what={say(COMMON.fulcrant)} />}>
       <DemoPlate />
       <Outlet />
       <ScrollRestoration />

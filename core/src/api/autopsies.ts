@@ -1,6 +1,7 @@
 import { array, type InferType, mixed, object, string } from 'yup';
 import type { CauseTold } from '../autopsy/autopsy.ts';
 import { failureGuideOf } from '../engine/trades.ts';
+import { COMMON } from '../message/common/messages.ts';
 import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
@@ -20,7 +21,7 @@ export const autopsySchema = object({
   /** Photographs of it, by the SHA-256 of their files. */
   photos: array(
     string()
-      .matches(/^[0-9a-f]{64}$/, { message: M.photographNamedSha256File })
+      .matches(/^[0-9a-f]{64}$/, { message: COMMON.photographNamedSha256File })
       .required(),
   )
     .max(8, M.eightPhotographsMost)
@@ -35,7 +36,9 @@ export const autopsySchema = object({
     const wrong = Object.entries(v.seen).find(
       ([q, a]) => !questions.find((x) => x.id === q)?.answers.some(([id]) => id === a),
     );
-    return wrong ? context.createError({ path: `seen.${wrong[0]}`, message: M.thereNoSuchAnswer }) : true;
+    return wrong
+      ? context.createError({ path: `seen.${wrong[0]}`, message: COMMON.thereNoSuchAnswer })
+      : true;
   });
 export type AutopsyAsk = InferType<typeof autopsySchema>;
 

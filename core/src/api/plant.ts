@@ -1,5 +1,6 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import type { Role } from '../engine/author.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 import '../judgement/sentences.ts';
@@ -10,7 +11,7 @@ export type { Role } from '../engine/author.ts';
 /** What each role is called and may do, as a person reads it. */
 export const ROLE_SAID: Readonly<Record<Role, readonly [name: Text, may: Text]>> = {
   fitter: ['fitter', M.worksSignsSheets],
-  lead: [M.leadHand, M.releasesHoldsAcceptsDeviationsKeeps],
+  lead: [COMMON.leadHand, M.releasesHoldsAcceptsDeviationsKeeps],
   viewer: ['viewer', M.readsRecordsNothing],
   instructor: ['instructor', M.readsSetsPracticeSignsCompetence],
 };
@@ -26,7 +27,7 @@ const name = (what: Text) =>
     .required(what);
 const clock = (what: Text) =>
   string()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: M.writeTimeLike0600 })
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: COMMON.writeTimeLike })
     .required(what);
 const code = () => string().min(1, M.typeCode).max(40, M.codeHasTenLetters).required(M.typeCode);
 const site = () =>

@@ -1,6 +1,7 @@
 import { array, type InferType, mixed, number, object, string } from 'yup';
 import type { Setup } from '../engine/setup.ts';
 import type { PastJob } from '../history/past.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 import '../judgement/sentences.ts';
@@ -8,15 +9,15 @@ import '../judgement/sentences.ts';
 const named = (what: Text, least = 1) =>
   string()
     .trim(M.leaveOutBlanksEnds)
-    .min(least, M.missing({ what }))
+    .min(least, COMMON.missing2({ what }))
     .max(80, M.has80LettersMost({ what }))
-    .required(M.missing({ what }));
+    .required(COMMON.missing2({ what }));
 
 /** A place something is fitted at: its area may be left empty. */
 export const newPositionSchema = object({
   area: string().trim(M.leaveOutBlanksEnds).max(80, M.areaHas80LettersMost).default(''),
-  machine: named(M.machine),
-  position: named(M.position),
+  machine: named(COMMON.machine2),
+  position: named(COMMON.position2),
 }).noUnknown();
 export type NewPosition = InferType<typeof newPositionSchema>;
 
@@ -91,7 +92,7 @@ export type PartCard = PartCardBody & {
 /** Several positions on one shaft: where each stands along it, which is fixed. mm. */
 export const shaftCardSchema = object({
   name: named(M.shaftsName, 2),
-  machine: named(M.machine),
+  machine: named(COMMON.machine2),
   stations: array(
     object({
       positionId: string().length(36).required(),

@@ -1,6 +1,7 @@
 import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
 import { INSTRUMENT_KINDS } from '../instruments/kinds.ts';
 import { isDay, isMoment } from '../judgement/moments.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 import '../judgement/sentences.ts';
@@ -9,8 +10,8 @@ import { idsOf } from '../sources/methods.ts';
 import type { Role } from './plant.ts';
 
 export const signInSchema = object({
-  name: string().trim().min(1).max(60).required(M.typeYourSignName),
-  password: string().min(1).max(200).required(M.typeYourPassword),
+  name: string().trim().min(1).max(60).required(COMMON.typeYourSignName),
+  password: string().min(1).max(200).required(COMMON.typeYourPassword),
   /** The code of a second factor, where one is asked. */
   code: string().max(20),
 }).noUnknown();
@@ -31,7 +32,7 @@ export const newInstrumentSchema = object({
   high: number().moreThan(0).max(10000).required(),
   calibrationDue: string()
     .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDateLike202601 })
-    .test('day', M.thereNoSuchDay, (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
+    .test('day', COMMON.thereNoSuchDay, (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
     .required(),
 }).noUnknown();
 export type NewInstrument = InferType<typeof newInstrumentSchema>;

@@ -4,6 +4,7 @@ import { gaugeKind } from '../instruments/kinds.ts';
 import { sayReading } from '../instruments/quantity.ts';
 import { reaches, sayReach } from '../instruments/reach.ts';
 import { check } from '../judgement/sentences.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { isText, listOf } from '../message/message.ts';
 import { saidBy } from '../quantities/message-error.ts';
@@ -110,7 +111,7 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
       if (shut) return shut;
       if (signsAt(state.setup, e.data.step)) return M.lastStepPassedSigning;
       const first = find(state, e.data.step)?.blocking[0];
-      return first ? M.notYet({ reason: first.reason }) : null;
+      return first ? COMMON.notYet({ reason: first.reason }) : null;
     }
     case 'step.held': {
       const step = find(state, e.data.step);
@@ -144,7 +145,7 @@ function refuseAct(state: JobState, e: JobEventOf<'act.done'>): Refusal {
   if (!act) return M.thereNothingKindDoneJob;
   const shut = act.step === undefined ? null : refuseStep(state, act.step);
   if (shut) return shut;
-  if (act.words && (reason ?? '').length < 3) return M.reasonTakesFewWords;
+  if (act.words && (reason ?? '').length < 3) return COMMON.reasonTakesFewWords;
   const checked = check(act.params ?? NO_PARAMS, params);
   return checked.ok ? act.may(state, params) : (checked.faults[0]?.message ?? M.notHowTold);
 }
@@ -156,10 +157,10 @@ const questionAt = (state: JobState, step: StepDefinition | undefined, id: strin
 
 /** What is wrong with an answer as such, whenever it is given. */
 function refuseWords(item: GateItem, { answer, note }: { answer: Said; note?: string | undefined }): Refusal {
-  if (item.note && !note?.trim()) return M.writeDownWhatSeenWord;
+  if (item.note && !note?.trim()) return COMMON.writeDownWhatSeenWord;
   if (answer !== 'none') return null;
   if (!canLack(item)) return M.questionNeverSkippedAnswerOk;
-  return note?.trim() ? null : M.whyDoesNotApplyWord;
+  return note?.trim() ? null : COMMON.whyDoesNotApplyWord;
 }
 
 /** An answer that was passed is corrected with a reason; one that is still open is simply answered anew. */

@@ -1,4 +1,5 @@
 import { type InferType, object, string } from 'yup';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr } from '../message/message.ts';
 import { M } from './messages.ts';
@@ -21,4 +22,4 @@ export type Role = Author['role'];
 export const records = (role: Role | undefined): boolean => role === 'fitter' || role === 'lead';
 /** A role as the beginning of a sentence. */
 export const roleSaid = (role: Role): Text =>
-  expr`${role === 'instructor' ? M.an : 'A'} ${role === 'lead' ? M.leadHand : role}`;
+  expr`${role === 'instructor' ? M.an : 'A'} ${role === 'lead' ? COMMON.leadHand : role}`;

@@ -2,6 +2,7 @@ import { array, boolean, type InferType, lazy, mixed, number, object, type Schem
 import { instrumentSchema } from '../instruments/instrument.ts';
 import { isMoment } from '../judgement/moments.ts';
 import type { Params } from '../judgement/result.ts';
+import { COMMON } from '../message/common/messages.ts';
 import { isText, type Text } from '../message/message.ts';
 import type { Author } from './author.ts';
 import { authorSchema } from './author.ts';
@@ -20,7 +21,8 @@ export const uuidSchema = string()
   .matches(UUID, { message: (p: { path: string }) => M.pathNotIdentifier({ path: p.path }) })
   .required();
 const word = () => string().min(1).max(40).required();
-const reason = () => string().trim().min(3, M.reasonTakesFewWords).max(400).required(M.reasonTakesFewWords);
+const reason = () =>
+  string().trim().min(3, COMMON.reasonTakesFewWords).max(400).required(COMMON.reasonTakesFewWords);
 
 /** What each kind of event carries. The reducer alone gives it meaning. */
 export const eventData = {
@@ -63,7 +65,7 @@ export const eventData = {
    */
   'measure.repeated': object({
     step: word(),
-    done: string().trim().min(3, M.reasonTakesFewWords).max(400),
+    done: string().trim().min(3, COMMON.reasonTakesFewWords).max(400),
   }).noUnknown(),
   /** A number that a step asks for is not there: said instead of invented. */
   'number.lacking': object({
@@ -113,7 +115,7 @@ export const eventData = {
     reason: string().trim().max(400),
   }).noUnknown(),
   'sheet.signed': object({
-    name: string().trim().min(2, M.signYourName).max(60).required(),
+    name: string().trim().min(2, COMMON.signYourName).max(60).required(),
     /** The machine runs and checks are still to come: the sheet is kept as it stands, and closed by the last of them. */
     running: boolean().oneOf([true] as const),
   }).noUnknown(),
@@ -125,7 +127,7 @@ export const eventData = {
   'photo.added': object({
     step: string().min(1).max(60).required(),
     hash: string()
-      .matches(/^[0-9a-f]{64}$/, { message: M.photographNamedSha256File })
+      .matches(/^[0-9a-f]{64}$/, { message: COMMON.photographNamedSha256File })
       .required(),
     words: string().max(300, M.threeHundredLettersMost).defined(),
     width: number().integer().min(1).max(10_000).required(),

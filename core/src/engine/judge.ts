@@ -1,5 +1,6 @@
 import type { Finding } from '../judgement/result.ts';
 import { verdictOf } from '../judgement/result.ts';
+import { COMMON } from '../message/common/messages.ts';
 import { saidBy } from '../quantities/message-error.ts';
 import { belowSite } from './below-site.ts';
 import type { JobEvent } from './events.ts';
@@ -125,7 +126,7 @@ function withUnseen(
       {
         code: `${step.id}.${item.id}`,
         verdict: answer ? 'reject' : 'incomplete',
-        reason: answer ? M.notOk2({ ask: item.ask }) : M.liftedStopStillAnsweredBefore,
+        reason: answer ? COMMON.notOk2({ ask: item.ask }) : M.liftedStopStillAnsweredBefore,
         params: { item: item.id },
         remedy: M.letSecondPersonLookChange,
         acceptable: false,

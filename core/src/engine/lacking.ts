@@ -1,4 +1,5 @@
 import type { Finding } from '../judgement/result.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr } from '../message/message.ts';
 import { M } from './messages.ts';
@@ -12,7 +13,7 @@ export const LACKING = {
     reasons: [M.noGaugeHereReaches, M.cannotReached, M.notNeededMachine],
   },
   'snug-by-hand': {
-    said: M.snugHand,
+    said: COMMON.snugHand,
     reasons: [M.sheetSaysSnug, M.centresItself, M.noWrenchReaches],
   },
   'sheet-gives-none': {

@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import type { Quantity } from '../quantities/measured.ts';
 import { M } from './messages.ts';
@@ -74,8 +75,8 @@ export const GAUGE_KINDS = {
   counter: {
     name: M.dropCounter,
     measures: 'count',
-    step: M.dropsMinute,
-    counts: { one: M.dropsMinute, more: M.dropsMinute, unit: 'drops/min' },
+    step: COMMON.dropsMinute,
+    counts: { one: COMMON.dropsMinute, more: COMMON.dropsMinute, unit: 'drops/min' },
   },
   vibration: { name: M.vibrationMeter, measures: 'velocity', step: M.smallestStepMmSRms },
   tension: { byHand: true, name: M.beltTensionMeter, measures: 'frequency', step: M.smallestStepHz },

@@ -1,4 +1,5 @@
 import { allTrades } from '../engine/trades.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { isCalled } from '../quantities/say.ts';
 import { M } from './messages.ts';
@@ -53,7 +54,7 @@ export function partsFrom(rows: ReadonlyArray<PartRow & { line: number }>): {
     if (!first) continue;
     const trade = allTrades().find((t) => t.id === first.trade || isCalled(t.words.offer[0], first.trade));
     if (!trade) {
-      faults.push({ line: first.line, message: M.thereNoWork({ trade: first.trade }) });
+      faults.push({ line: first.line, message: COMMON.thereNoWork({ trade: first.trade }) });
       continue;
     }
     const other = mine.find((r) => r.trade !== first.trade);

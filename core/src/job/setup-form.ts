@@ -4,6 +4,7 @@ import type { Setup } from '../engine/setup.ts';
 import type { Trade } from '../engine/trade.ts';
 import { rulesWith } from '../engine/trades.ts';
 import { check, withLabel } from '../judgement/sentences.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { parseAngle } from '../quantities/angle.ts';
 import { pressureAsTyped, torqueRangeAsTyped } from '../quantities/as-typed.ts';
@@ -83,7 +84,7 @@ function readList(field: Field, text: string): Read {
 export function readField(field: Field, text: string, unit: LengthUnit): Read {
   if (field.name === 'holdBefore') return { value: text === '' ? [] : [text] };
   if (text === '')
-    return field.optional ? { value: undefined } : { message: M.missing({ label: field.label }) };
+    return field.optional ? { value: undefined } : { message: COMMON.missing({ label: field.label }) };
   switch (field.quantity) {
     case 'length': {
       const r = parseLength(text, unit);

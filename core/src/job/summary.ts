@@ -3,6 +3,7 @@ import type { Due } from '../engine/slots.ts';
 import { stampsOf } from '../engine/stamps.ts';
 import type { JobState, Stamp, StepStatus } from '../engine/state.ts';
 import { procedureFor, tradeOf } from '../engine/trades.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { listOf } from '../message/message.ts';
 import { fallsDue } from '../sheet/due.ts';
@@ -89,7 +90,7 @@ export function summarise(state: JobState): JobSummary {
     act: state.cancelled
       ? M.cancelled({ name: state.cancelled.author.name, reason: state.cancelled.reason })
       : state.signed
-        ? M.signed({ name: state.signed.name })
+        ? COMMON.signed2({ name: state.signed.name })
         : listOf([...(isRunning(state) ? [M.runningChecksCome] : []), present?.report?.act ?? ''], ''),
     held: state.cancelled ? null : pinned ? pinned.reason : stop ? stop.reason : null,
     verdict: state.signed || state.cancelled ? 'accept' : (present?.verdict ?? 'accept'),

@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import { expr } from '../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../metrology/decision.ts';
 import { deviationOfMean, doubtOfMean, HANDS, type Hand, handOf, handScatter } from '../metrology/hand.ts';
@@ -65,10 +66,10 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
       : null;
   const limitText =
     input.lowerMm !== undefined && input.upperMm !== undefined
-      ? M.to({ lower: num(input.lowerMm), upper: len(input.upperMm) })
+      ? COMMON.to3({ lower: num(input.lowerMm), upper: len(input.upperMm) })
       : input.lowerMm !== undefined
-        ? M.more({ lower: len(input.lowerMm) })
-        : M.less({ upper: len(input.upperMm ?? 0) });
+        ? COMMON.more({ lower: len(input.lowerMm) })
+        : COMMON.less({ upper: len(input.upperMm ?? 0) });
   const said = M.mean({ m: len(m, 4), expanded: len(d.expanded, 4) });
   const finding: Finding = {
     code: 'decision',
@@ -89,7 +90,7 @@ export function decisionSum(input: DecisionSumInput): CalculatorResult<DecisionS
       said3: !bounded ? null : d.verdict === 'accept' ? null : d.verdict === 'reject' ? said : null,
       said4: !bounded ? null : d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : said,
     },
-    ...(answer ? { remedy: saySettle(answer, M.there) } : {}),
+    ...(answer ? { remedy: saySettle(answer, COMMON.there) } : {}),
   };
   return {
     values: {

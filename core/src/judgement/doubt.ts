@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr, listOf } from '../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../metrology/decision.ts';
@@ -34,7 +35,7 @@ export type DoubtAsked = {
  */
 export function doubtSaid(asked: DoubtAsked): Text[] {
   const { stepMm, hand = {}, places = 1, other, marginMm, rule = 'k2', stampedMm } = asked;
-  const { where = M.there, say = (v) => len(v, 4) } = asked;
+  const { where = COMMON.there, say = (v) => len(v, 4) } = asked;
   const k = COVERAGE[rule];
   const count = hand.count ?? 1;
   const seen = { ...hand, count, stepMm, places };

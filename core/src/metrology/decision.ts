@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 /** The decision rule: what may be said of a measured value beside a limit. */
@@ -6,9 +7,9 @@ export type Verdict = 'accept' | 'caution' | 'too-close' | 'reject' | 'incomplet
 
 /** How a verdict is said, on screen and on paper. */
 export const VERDICT_WORD: Record<Verdict, Text> = {
-  accept: M.accept,
+  accept: COMMON.accept,
   caution: M.caution,
-  reject: M.stop,
+  reject: COMMON.stop,
   'too-close': M.tooCloseCall,
   incomplete: M.notYet,
 };

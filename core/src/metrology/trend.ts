@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { type Hand, readingDeviation } from './hand.ts';
 import { leastSquares } from './least-squares.ts';
@@ -86,7 +87,10 @@ export function sayDay({ left, from, to, lastDay, bends }: Trend): Text {
   const band =
     from === null
       ? ''
-      : M.n95({ from: Math.round(from - lastDay), to: to === null ? M.noTelling : Math.round(to - lastDay) });
+      : M.n95({
+          from: Math.round(from - lastDay),
+          to: to === null ? COMMON.noTelling : Math.round(to - lastDay),
+        });
   return M.daysFromLastReading({ left: Math.round(left ?? 0), band, bends: bends ? 'bends' : 'even' });
 }
 

@@ -11,12 +11,9 @@ export const M = defineMessages('planning', en, {
   ends: { name: 'text', saidMinutes: 'text', by: ['later', 'sooner'] },
   hands: { hands: 'count' },
   leftOut: { name: 'text' },
-  min: { m: 'count' },
-  missing: { what: 'text' },
   moreJobsMove: { count: 'count' },
   pastWall: { saidMinutes: 'text' },
   runs: { name: 'text' },
-  thereNoWork: { trade: 'text' },
   tooLong: { what: 'text' },
   writeDayTime: { what: 'text' },
 });

@@ -1,5 +1,6 @@
 import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
 import { allSkills, allTrades } from '../engine/trades.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { isText } from '../message/message.ts';
 import { M } from './messages.ts';
@@ -11,13 +12,17 @@ const moment = (what: Text) =>
   string()
     .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?Z$/, { message: M.writeDayTime({ what }) })
     .test('real', M.noSuchMoment({ what }), (v) => v === undefined || Number.isFinite(Date.parse(v)))
-    .required(M.missing({ what }));
+    .required(COMMON.missing2({ what }));
 const clock = () =>
   string()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: M.writeTimeLike0600 })
-    .required(M.writeTimeLike0600);
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: COMMON.writeTimeLike })
+    .required(COMMON.writeTimeLike);
 const named = (what: Text, most = 80) =>
-  string().trim().min(1, M.missing({ what })).max(most, M.tooLong({ what })).required(M.missing({ what }));
+  string()
+    .trim()
+    .min(1, COMMON.missing2({ what }))
+    .max(most, M.tooLong({ what }))
+    .required(COMMON.missing2({ what }));
 /** Why one job waits for another: as it was proposed, or in the words of whoever bound them. */
 const reason = (most = 400) =>
   mixed<Text>((v): v is Text => isText(v) && JSON.stringify(v).length <= most).default('');
@@ -26,7 +31,7 @@ const key = () =>
     .matches(/^[\w-]{1,40}$/, { message: M.keyHasLettersDigitsDashes })
     .required();
 
-const spanSchema = object({ from: moment(M.from), to: moment(M.to) })
+const spanSchema = object({ from: moment(COMMON.from), to: moment(COMMON.to) })
   .noUnknown()
   .test('order', M.endLiesBeforeBeginning, (v) => !v?.from || !v.to || Date.parse(v.to) > Date.parse(v.from));
 
@@ -94,7 +99,7 @@ export const outageSchema = object({
       least: number().min(0).max(100_000).notRequired(),
       most: number().positive(M.moreThanNothing).max(100_000).notRequired(),
       /** Not there before, not after. */
-      from: moment(M.from).notRequired(),
+      from: moment(COMMON.from).notRequired(),
       until: moment(M.until).notRequired(),
     })
       .noUnknown()
@@ -109,7 +114,7 @@ export const outageSchema = object({
     .default([]),
   /** When a machine is isolated and may be worked on; one not named may be all the time. */
   windows: array(
-    object({ machine: named(M.machine), from: moment(M.from), to: moment(M.to) })
+    object({ machine: named(COMMON.machine2), from: moment(COMMON.from), to: moment(COMMON.to) })
       .noUnknown()
       .required(),
   )
@@ -119,8 +124,8 @@ export const outageSchema = object({
     object({
       key: key(),
       trade: string().min(1).max(40).required(),
-      machine: named(M.machine),
-      position: named(M.position),
+      machine: named(COMMON.machine2),
+      position: named(COMMON.position2),
       positionId: string().length(36).notRequired(),
       jobId: string().length(36).notRequired(),
     })
@@ -164,7 +169,9 @@ export const outageSchema = object({
   )
   .test('work', (v, context) => {
     const odd = (v?.jobs ?? []).find((j) => !allTrades().some((t) => t.id === j.trade));
-    return odd ? context.createError({ path: 'jobs', message: M.thereNoWork({ trade: odd.trade }) }) : true;
+    return odd
+      ? context.createError({ path: 'jobs', message: COMMON.thereNoWork({ trade: odd.trade }) })
+      : true;
   })
   .test('keys', (v, context) => {
     const keys = (v?.jobs ?? []).map((j) => j.key);

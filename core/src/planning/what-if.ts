@@ -1,4 +1,5 @@
 import type { Placed } from '../arithmetic/planning/network.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { say } from '../quantities/say.ts';
 import { M } from './messages.ts';
@@ -77,7 +78,7 @@ function later(clock: string, minutes: number): string {
 export function saidMinutes(minutes: number): Text {
   const all = Math.round(Math.abs(minutes));
   const [h, m] = [Math.floor(all / 60), all % 60];
-  if (h === 0) return M.min({ m });
+  if (h === 0) return COMMON.min({ m });
   return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, '0')}`;
 }
 

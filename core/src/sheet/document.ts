@@ -3,6 +3,7 @@ import { depthOf } from '../engine/depth.ts';
 import { ANSWER_WORD, type Said as Answered } from '../engine/said.ts';
 import type { ClockMark } from '../engine/state.ts';
 import type { Drawing } from '../judgement/drawing.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr, inline, listOf } from '../message/message.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
@@ -51,13 +52,13 @@ export function sheetDocument(sheet: Sheet): Block[] {
               (sheet.toCome ?? []).map((c) => expr`${c.what}, ${when(c.at)}`),
               '; ',
             ),
-            ...(sheet.signature ? { small: joinSaid([M.signed, by(sheet.signature)]) } : {}),
+            ...(sheet.signature ? { small: joinSaid([COMMON.signed, by(sheet.signature)]) } : {}),
           },
         ]
       : []),
     { block: 'results', rows: sheet.rows },
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
-    { block: 'heading', text: M.setup },
+    { block: 'heading', text: COMMON.setup },
     ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: expr`${group}.`, text: said })),
     ...leftOutLine(sheet),
     ...struckAfter(sheet, null, by),
@@ -115,7 +116,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
       ? [
           {
             block: 'table' as const,
-            head: [M.headPass, M.headBolt, M.headTorque, M.whoWhenWrench],
+            head: [M.headPass, M.headBolt, COMMON.torque, M.whoWhenWrench],
             rows: bolts.map((b) => boltRow(b, by)),
           },
         ]
@@ -172,7 +173,14 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
         : []),
     ]),
     ...(step === sheet.steps.at(-1) && sheet.signature
-      ? [{ block: 'line' as const, lead: M.signed, text: sheet.signature.name, small: by(sheet.signature) }]
+      ? [
+          {
+            block: 'line' as const,
+            lead: COMMON.signed,
+            text: sheet.signature.name,
+            small: by(sheet.signature),
+          },
+        ]
       : []),
     ...(step.passed
       ? [
@@ -348,7 +356,7 @@ function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
       line(
         M.deviationAccepted2({
           title: d.title,
-          attempt: d.attempt > 1 ? M.attempt2({ attempt: d.attempt }) : '',
+          attempt: d.attempt > 1 ? COMMON.attempt({ attempt: d.attempt }) : '',
         }),
         d.reason,
         joinSaid([by(d), joinSaid([M.stood, d.stood])], '; '),
@@ -386,7 +394,7 @@ function alsoRecorded(sheet: Sheet, by: By, late: () => Block[]): Block[] {
         ),
       ),
     ),
-    ...sheet.notes.map((n) => line(M.note, n.text, by(n))),
+    ...sheet.notes.map((n) => line(COMMON.note, n.text, by(n))),
     ...sheet.sources.map(
       (s): Block => ({ block: 'line', text: '', small: M.source({ title: s.title, rank: s.rank }) }),
     ),

@@ -6,7 +6,6 @@ export const M = defineMessages('sheet', en, {
   leftOutAtDepth: { depth: ['essential', 'standard', 'thorough'] },
   at: { said: 'text', title: 'text' },
   attempt: { attempt: 'count' },
-  attempt2: { attempt: 'count' },
   corrected: { reason: 'text' },
   deviationAccepted2: { title: 'text', attempt: 'text' },
   entriesWere: { count: 'count' },

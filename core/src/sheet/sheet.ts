@@ -9,6 +9,7 @@ import type { StepDefinition } from '../engine/step.ts';
 import { actOn, actsOn, procedureFor, reportAt, rulesWith, tradeOf } from '../engine/trades.ts';
 import { inOpenUnit } from '../instruments/quantity.ts';
 import type { Finding } from '../judgement/result.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { keepAllSaid } from '../quantities/say.ts';
 import { allSources, sourceOf } from '../sources/register.ts';
@@ -326,7 +327,7 @@ function sheetFindings(
 }
 
 /** A value of a setup that is not said. */
-const UNSAID = M.notSaid;
+const UNSAID = COMMON.notSaid;
 
 /** What a change of the setup changed, as it is asked for, old and new. What a setup leaves unsaid is what holds anyway: saying it is no change. */
 function changedFields(before: Setup, after: Setup): Array<{ field: Text; before: Text; after: Text }> {
@@ -340,7 +341,13 @@ function changedFields(before: Setup, after: Setup): Array<{ field: Text; before
   const told = (setup: Setup, f: Field): Text => {
     const v = valueOfField(setup, f);
     const unsaid = v === undefined || v === null || v === '' || (Array.isArray(v) && v.length === 0);
-    return f.quantity === 'flag' ? (v ? M.yes : M.no) : unsaid ? UNSAID : sayValue(f, v, mostOf(setup, f));
+    return f.quantity === 'flag'
+      ? v
+        ? M.yes
+        : COMMON.no
+      : unsaid
+        ? UNSAID
+        : sayValue(f, v, mostOf(setup, f));
   };
   return changed.length > 0
     ? changed.map((f) => ({ field: f.label, before: told(before, f), after: told(after, f) }))

@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { MessageError } from '../quantities/message-error.ts';
 import { len } from '../quantities/say.ts';
@@ -29,7 +30,7 @@ export function limitInForce(
   if (makerMm !== undefined)
     return {
       school: 'maker',
-      title: M.makerSSheet,
+      title: COMMON.makerSSheet,
       limitMm: makerMm,
       source: 'maker',
       others: [...limits],
@@ -40,7 +41,7 @@ export function limitInForce(
 }
 
 /** A limit that is common practice, the only one there is. */
-export const byPractice = (limitMm: number, title = M.commonPractice2): MethodLimit => ({
+export const byPractice = (limitMm: number, title = COMMON.commonPractice): MethodLimit => ({
   school: 'practice',
   title,
   limitMm,

@@ -1,3 +1,4 @@
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import type { DecisionRule } from '../metrology/decision.ts';
 import { M } from './messages.ts';
@@ -63,9 +64,9 @@ export const DEPTH = defineMethod({
   why: M.whyDepth,
   usual: 'standard',
   answers: [
-    ['essential', M.depthEssential, M.commonPractice2],
-    ['standard', M.depthStandard, M.commonPractice2],
-    ['thorough', M.depthThorough, M.commonPractice2],
+    ['essential', M.depthEssential, COMMON.commonPractice],
+    ['standard', M.depthStandard, COMMON.commonPractice],
+    ['thorough', M.depthThorough, COMMON.commonPractice],
   ],
 });
 export type Depth = MethodId<typeof DEPTH>;
@@ -77,11 +78,11 @@ export const HANDS_DUE = defineMethod({
   why: M.handsChangeWithEyesAndUse,
   usual: 'year',
   answers: [
-    ['half-year', M.halfYear, M.commonPractice2],
-    ['year', M.aYear, M.commonPractice2],
-    ['two-years', M.twoYears, M.commonPractice2],
+    ['half-year', M.halfYear, COMMON.commonPractice],
+    ['year', M.aYear, COMMON.commonPractice],
+    ['two-years', M.twoYears, COMMON.commonPractice],
   ],
 });
 
 /** On nobody's word in particular. */
-export const PRACTICE = M.commonPractice2;
+export const PRACTICE = COMMON.commonPractice;

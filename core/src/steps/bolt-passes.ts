@@ -3,6 +3,7 @@ import { type BoltLayout, type BoltPass, boltPattern, seatingPasses } from '../a
 import { setScrewPasses } from '../arithmetic/bolting/set-screws.ts';
 import type { Friction, TorqueValues } from '../arithmetic/bolting/torque.ts';
 import type { BoltTick } from '../engine/state.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 
@@ -76,7 +77,7 @@ function allAlike(spec: BoltSpec, torqueNm: number): BoltPass[] {
     const [hand] = boltPattern({ count: spec.count, layout: spec.layout, torqueNm: 1 }).values.passes;
     return hand
       ? [
-          { ...hand, name: M.snugHand },
+          { ...hand, name: COMMON.snugHand },
           { ...hand, name: M.snugOnceMore },
         ]
       : [];

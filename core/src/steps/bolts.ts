@@ -7,6 +7,7 @@ import type { BoltTick, Facts } from '../engine/state.ts';
 import type { BoltTry, StepDefinition } from '../engine/step.ts';
 import { kindFamily } from '../engine/step.ts';
 import type { Finding, WorkingLine } from '../judgement/result.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr, inline, listOf, textKey } from '../message/message.ts';
 import { MessageError } from '../quantities/message-error.ts';
@@ -96,7 +97,7 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
           ...torque.working,
           ...passes.map((p) => ({
             what: p.name,
-            sum: expr`${p.torqueNm === null ? M.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+            sum: expr`${p.torqueNm === null ? COMMON.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
           })),
           ...settling.map((deg, i) => ({ what: M.roundMoved({ i: i + 1 }), sum: M.most({ deg }) })),
         ],

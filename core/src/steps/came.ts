@@ -1,5 +1,6 @@
 import type { JobState } from '../engine/state.ts';
 import { reportAt } from '../engine/trades.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr } from '../message/message.ts';
 import { len, num, temp, tor, velocity } from '../quantities/say.ts';
@@ -59,4 +60,4 @@ export function firstHoursCame(job: JobState): {
 
 /** Leakage last counted, as a row where any was. */
 export const leakRows = (dropsPerMin: number | null): Row[] =>
-  dropsPerMin === null ? [] : [[M.leakageLastCounted, M.dropsMinute({ dropsPerMin })]];
+  dropsPerMin === null ? [] : [[M.leakageLastCounted, COMMON.dropsMinute2({ dropsPerMin })]];

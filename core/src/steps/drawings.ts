@@ -2,13 +2,14 @@ import { RUN_IN_LIMITS } from '../arithmetic/lubrication/run-in.ts';
 import type { JobState } from '../engine/state.ts';
 import { reportAt } from '../engine/trades.ts';
 import { curveOf, type Drawing } from '../judgement/drawing.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { temp } from '../quantities/say.ts';
 import { runInLog } from './bearing/run-in-log.ts';
 import { M } from './messages.ts';
 
 const minutes = (m: number): Text =>
-  Math.abs(m) < 120 ? M.min({ m: Math.round(m) }) : `${Math.round(m / 60)} h`;
+  Math.abs(m) < 120 ? COMMON.min({ m: Math.round(m) }) : `${Math.round(m / 60)} h`;
 
 /** Temperature over time, with where it would be a stop. */
 export const heatDrawing = (
@@ -28,7 +29,7 @@ export const heatDrawing = (
 
 /** The first hours, where they were watched. */
 export const firstHoursDrawing = (job: JobState): Drawing[] =>
-  heatDrawing(M.firstHours, runInLog.valuesOf(reportAt(job, 'runin'))?.points ?? []);
+  heatDrawing(COMMON.firstHours, runInLog.valuesOf(reportAt(job, 'runin'))?.points ?? []);
 
 /** Leakage over time. */
 export const leakDrawing = (

@@ -3,6 +3,7 @@ import { standing } from '../engine/facts.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Facts, Place } from '../engine/state.ts';
 import { kindFamily } from '../engine/step.ts';
+import { COMMON } from '../message/common/messages.ts';
 import { inline } from '../message/message.ts';
 import { gaugeFindings } from './gauges.ts';
 import { inHand } from './in-hand.ts';
@@ -84,7 +85,7 @@ export const glandGaps = <S extends GlandSetup>(glandOf: (facts: Facts<S>) => Gl
         values: { tilt: result?.values ?? null, gaps: at, bolts: gland.bolts } satisfies GlandGapsValues,
         next,
         act: next
-          ? M.feel({ label: inline(next.label) })
+          ? COMMON.feel({ label: inline(next.label) })
           : (result?.findings[0]?.remedy ?? result?.findings[0]?.reason ?? ''),
       };
     },

@@ -2,8 +2,8 @@ import { readingAt } from '../engine/facts.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { Facts, Place } from '../engine/state.ts';
 import type { StepDefinition } from '../engine/step.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
-import { M } from './messages.ts';
 
 /** A list of places read one after the other, each once; what kinds of one such list share. */
 type Listed<S extends Setup> = (facts: Facts<S>, step: StepDefinition<S>) => readonly Place[];
@@ -21,9 +21,9 @@ export const listedPlace =
   <S extends Setup>(places: Listed<S>) =>
   (facts: Facts<S>, step: StepDefinition<S>, key: string): Place | Text => {
     const place = places(facts, step).find((p) => p.key === key);
-    if (!place) return M.thereNoSuchPlaceHere;
+    if (!place) return COMMON.thereNoSuchPlaceHere;
     return readingAt(facts, step.id, key)
-      ? M.enteredAlreadyWithdrawReasonEnter({ label: place.label })
+      ? COMMON.enteredAlreadyWithdrawReasonEnter({ label: place.label })
       : place;
   };
 

@@ -3,14 +3,15 @@ import { ISOLATION } from '../engine/isolation.ts';
 import type { Setup } from '../engine/setup.ts';
 import type { GateItem, StepDefinition } from '../engine/step.ts';
 import type { Finding } from '../judgement/result.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { gate, gateWith } from './gate.ts';
 import { M } from './messages.ts';
 import { item } from './questions.ts';
 
 /** The first question of every job; the number on the lock or the permit goes with it where there is one. */
-export const ISOLATED: GateItem = item(H.safe, 'isolated', M.energyIsolatedLockedTaggedMe, {
-  mayNote: M.lockPermitNumber,
+export const ISOLATED: GateItem = item(H.safe, 'isolated', COMMON.energyIsolatedLockedTaggedMe, {
+  mayNote: COMMON.lockPermitNumber,
 });
 
 /** Nothing turns over a hand. */

@@ -1,4 +1,5 @@
 import type { Fed, Series, SeriesQuantity } from '../engine/slots.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 
@@ -9,18 +10,18 @@ const series = (id: string, label: Text, quantity: SeriesQuantity = 'length'): S
   quantity,
 });
 
-export const BENCH_CLEARANCE = series('bench', M.benchClearance);
-export const RESIDUAL = series('residual', M.residualClearance);
-export const REDUCTION = series('reduction', M.reduction);
-export const DRIVE_UP_TRAVEL = series('travel', M.driveUp);
-export const GAP_SPREAD = series('gap-spread', M.spreadGaps);
-export const COMPRESSION = series('compression', M.compression);
+export const BENCH_CLEARANCE = series('bench', COMMON.benchClearance);
+export const RESIDUAL = series('residual', COMMON.residualClearance);
+export const REDUCTION = series('reduction', COMMON.reduction);
+export const DRIVE_UP_TRAVEL = series('travel', COMMON.driveUp);
+export const GAP_SPREAD = series('gap-spread', COMMON.spreadGaps);
+export const COMPRESSION = series('compression', COMMON.compression);
 /** Scatter of a depth read on the end of a seal, and its step. Common practice, no source. */
 export const STANDS_PROUD: Series = {
   ...series('proud', M.standsProud),
   sits: { stepsBy: 0.02, scatterMm: 0.026 },
 };
-export const LEAKAGE_DROPS = series('leakage', M.leakage, 'drops');
+export const LEAKAGE_DROPS = series('leakage', COMMON.leakage, 'drops');
 export const TORQUE = series('torque', M.boltsDrawn, 'torque');
 export const HOTTEST = series('hottest', M.hottest, 'temperature');
 export const VIBRATION = series('vibration', M.vibration, 'velocity');
@@ -35,12 +36,12 @@ export const SHAFT_HISTORY: Readonly<Record<string, Fed>> = {
 export const CONDITION_HISTORY: Readonly<Record<string, Fed>> = {
   runoutMm: {
     series: {
-      ...series('runout', M.runOutLargestTir),
+      ...series('runout', COMMON.runOutLargestTir),
       sits: { stepsBy: 0.01, scatterMm: 0.003 },
     },
   },
-  endPlayMm: { series: series('end-play', M.endPlay) },
-  radialPlayMm: { series: series('radial-play', M.radialPlay) },
-  faceMm: { series: series('box-face', M.boxFaceTir) },
-  boreMm: { series: series('box-bore', M.boxBoreTir) },
+  endPlayMm: { series: series('end-play', COMMON.endPlay) },
+  radialPlayMm: { series: series('radial-play', COMMON.radialPlay) },
+  faceMm: { series: series('box-face', COMMON.boxFaceTir) },
+  boreMm: { series: series('box-bore', COMMON.boxBoreTir) },
 };

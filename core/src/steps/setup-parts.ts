@@ -2,18 +2,19 @@ import { array, boolean, number, object, type Schema, string } from 'yup';
 import { type Asked, ask, choice } from '../engine/asked.ts';
 import { M as H } from '../engine/headings/messages.ts';
 import { methodOf } from '../engine/trades.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { DECISION, DEPTH, type Depth, idsOf, type SiteRules } from '../sources/methods.ts';
 import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 
 const name = (label: Text) =>
-  string().trim().min(1, M.missing({ label })).max(80).required(M.missing({ label }));
+  string().trim().min(1, COMMON.missing({ label })).max(80).required(COMMON.missing({ label }));
 
 /** What a job keeps of the methods chosen when it was opened, or as it was told otherwise: an answer of each, by method. */
 const keptRules = object({ decision: string().oneOf(idsOf(DECISION)).required() }).test(
   'methods',
-  M.thereNoSuchAnswer,
+  COMMON.thereNoSuchAnswer,
   (rules, context) => {
     const wrong = Object.entries(rules ?? {}).find(([id, answer]) => {
       const method = methodOf(id);
@@ -40,16 +41,16 @@ export const rulesAsked = (fields: Record<string, Schema>): Schema<SiteRules | u
 
 /** Where the work is. */
 export const placeFields = {
-  machine: name(M.machine).meta(ask(H.place, M.machine2)),
-  position: name(M.position).meta(ask(H.place, M.position2)),
+  machine: name(COMMON.machine2).meta(ask(H.place, COMMON.machine)),
+  position: name(COMMON.position2).meta(ask(H.place, COMMON.position)),
 };
 /** What every job says beside its trade's own. */
 export const everyJob = {
-  partNumber: string().max(80).meta(ask(H.place, M.partAsStamped)),
+  partNumber: string().max(80).meta(ask(H.place, COMMON.partAsStamped)),
   /** Jobs of before say nothing, and ask for all there is. */
   depth: choice(
     H.place,
-    M.depthOfCheck,
+    COMMON.depthOfCheck,
     { essential: M.essentialDepth, standard: M.standardDepth, thorough: M.thoroughDepth } satisfies Record<
       Depth,
       Text
@@ -72,7 +73,7 @@ export const holdBefore = <K extends string>(steps: Readonly<Record<K, Text>>, g
     .required()
     .meta(
       ask(group, M.leadHandReleasesBefore, {
-        options: [['', M.nothing], ...Object.entries<Text>(steps)],
+        options: [['', COMMON.nothing], ...Object.entries<Text>(steps)],
       }),
     );
 

@@ -1,6 +1,7 @@
 import type { Setup } from '../engine/setup.ts';
 import type { Signature } from '../engine/state.ts';
 import { stepKind } from '../engine/step.ts';
+import { COMMON } from '../message/common/messages.ts';
 import { M } from './messages.ts';
 
 export type SignatureValues = { signed: Signature | null };
@@ -26,7 +27,7 @@ export const signature = stepKind<Setup, SignatureValues>('signature', {
       beams: [],
       values: { signed: facts.signed },
       next: null,
-      act: facts.signed ? M.signed({ name: facts.signed.name }) : M.readSheetThroughSign,
+      act: facts.signed ? COMMON.signed2({ name: facts.signed.name }) : M.readSheetThroughSign,
     };
   },
 });

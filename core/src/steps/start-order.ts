@@ -1,6 +1,7 @@
 import { choice } from '../engine/asked.ts';
 import { M as H } from '../engine/headings/messages.ts';
 import type { GateItem } from '../engine/step.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
 import { item } from './questions.ts';
@@ -41,7 +42,7 @@ export function startOrder(o: StartOrder): GateItem[] {
       ask('bumplift', M.isolationLiftedBumpWhoeverSet, { mayNote: M.whom }),
       ask('bumped', M.motorBumpedCouplingApartTurns),
       ask('isolatedagain', M.isolatedAgainLockedTaggedMe, {
-        mayNote: M.lockPermitNumber,
+        mayNote: COMMON.lockPermitNumber,
       }),
       ask('coupled', o.coupled ?? M.couplingJoinedAligned),
     ],

@@ -10,7 +10,7 @@ import {
 import { lockFigure } from '@fulcrant/core/figures';
 import type { CalculatorResult } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
@@ -64,11 +64,11 @@ export function BenchPage() {
       <main className="grid border border-rule lg:grid-cols-[300px_1fr]">
         <nav
           className="border-b border-rule px-4 py-4 lg:sticky lg:top-0 lg:self-start lg:border-b-0"
-          aria-label={say(M.calculators)}
+          aria-label={say(COMMON.calculators)}
         >
-          <h1 className="m-0 mb-2 text-3xl">{say(M.calculators)}</h1>
+          <h1 className="m-0 mb-2 text-3xl">{say(COMMON.calculators)}</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
-            {say(M.shiftBoard)}
+            {say(COMMON.shiftBoard)}
           </Link>
           <ul className="m-0 mt-3 list-none overflow-y-auto p-0 max-lg:max-h-72 lg:max-h-[calc(100dvh-11rem)]">
             {CALCULATORS.map((c) => (

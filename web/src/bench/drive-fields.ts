@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { M } from './messages.ts';
 /** What the inputs of fits, life, drives and growth are called on the bench. */
 export const DRIVE_LABELS: Record<string, Text> = {
@@ -11,7 +12,7 @@ export const DRIVE_LABELS: Record<string, Text> = {
   clearanceMm: M.radialClearanceBefore,
   racewayMm: M.innerRingsMeanOutside,
   kind: M.rollsOn,
-  ratingKn: M.dynamicLoadRatingKN,
+  ratingKn: COMMON.dynamicLoadRatingKN,
   radialKn: M.radialLoadKN,
   axialKn: M.axialLoadKN,
   x: M.factorXMaker,
@@ -44,17 +45,17 @@ export const DRIVE_LABELS: Record<string, Text> = {
   forceN: M.forceMiddleN,
   deflectionMm: M.gave,
   wantedN: M.wantedTensionStrandN,
-  powerKw: M.powerKW,
+  powerKw: COMMON.powerKW,
   serviceFactor: M.serviceFactor,
-  speedMPerS: M.beltSpeedMS,
-  belts: M.belts,
+  speedMPerS: COMMON.beltSpeedMS,
+  belts: COMMON.belts,
   arcDeg: M.arcSmallPulleyDegrees,
   mmPerS: M.vibrationMmSRms,
-  machine: M.machine,
+  machine: COMMON.machine,
   support: M.stands,
   critical: M.pumpMustNotFail,
   beforeMmPerS: M.beforeMmSRms,
-  by: M.measured,
+  by: COMMON.measured2,
   readings: M.whatEachBeltSaid,
   step: M.meterSteps,
   targetOffsetMm: M.driversColdPlaceLow,
@@ -68,7 +69,7 @@ export const DRIVE_OF_ONE: Record<string, Record<string, Text>> = {
   'bolting.stretch': { stepMm: M.stretchStep },
   'bearing.warm-fit': { seatMm: M.seatAsMeasured },
   'tolerance.fit': { shaftMm: M.shaftAsMeasured },
-  'bearing.life': { speedRpm: M.turnsMinute },
+  'bearing.life': { speedRpm: COMMON.turnsMinute },
 };
 
 export const DRIVE_START: Record<string, Record<string, string>> = {

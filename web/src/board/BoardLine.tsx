@@ -1,5 +1,5 @@
 import type { Wants } from '@fulcrant/core/forms';
-import { inline, textKey } from '@fulcrant/core/messages';
+import { COMMON, inline, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { FlatRail } from '../ui/Rail.tsx';
@@ -41,7 +41,7 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
   if (wants === null)
     return (
       <span className="min-w-0 leading-snug">
-        {lead(say(M.signed), 'text-brass')}
+        {lead(say(COMMON.signed), 'text-brass')}
         {say(
           M.by({
             signedBy: l.signedBy,
@@ -70,7 +70,7 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
       {lead(`${say(present?.title ?? say(M.done))}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
       {l.dueAt && (
         <span className={wants === 'overdue' ? 'font-medium text-stop' : ''}>
-          {wants === 'overdue' ? say(M.due) : say(M.due2)} {format(new Date(l.dueAt), 'd MMM HH:mm')}.{' '}
+          {wants === 'overdue' ? say(M.due) : say(COMMON.due)} {format(new Date(l.dueAt), 'd MMM HH:mm')}.{' '}
         </span>
       )}
       {say(l.act)}

@@ -2,7 +2,7 @@ import { inBoardOrder, type Wants, wantsOf } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import { records } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { inline, textKey } from '@fulcrant/core/messages';
+import { COMMON, inline, textKey } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { format, isToday } from 'date-fns';
 import { Plus, Search } from 'lucide-react';
@@ -58,7 +58,7 @@ export function BoardPage() {
         <header className="sticky top-0 z-10 flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule bg-paper px-4 py-2.5 md:px-6 lg:border-r">
           <Mark />
           <div className="mr-auto">
-            <h1 className="m-0 text-[1.6rem] leading-none">{say(M.shiftBoard)}</h1>
+            <h1 className="m-0 text-[1.6rem] leading-none">{say(COMMON.shiftBoard)}</h1>
             <p className="m-0 text-[0.95rem] text-muted" data-counts>
               {say(
                 M.openOverdueLeadHand({
@@ -100,7 +100,7 @@ export function BoardPage() {
               to="/jobs/new"
               className="flex min-h-12 items-center gap-2 bg-ink px-5 font-label text-lg font-semibold text-paper"
             >
-              <Plus aria-hidden="true" size={20} /> {say(M.openJob)}
+              <Plus aria-hidden="true" size={20} /> {say(COMMON.openJob)}
             </Link>
           )}
         </header>
@@ -134,13 +134,13 @@ export function BoardPage() {
         </main>
         <footer className="flex flex-wrap items-center gap-4 border-t border-rule px-4 py-2 max-lg:order-2 md:px-6 lg:border-r">
           <Link to="/bench" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            {say(M.calculators)}
+            {say(COMMON.calculators)}
           </Link>
           <div className="min-w-64 flex-1">
             <Corner />
           </div>
         </footer>
-        <section aria-label={say(M.titleBlock)} className="border-t border-rule max-lg:order-4">
+        <section aria-label={say(COMMON.titleBlock)} className="border-t border-rule max-lg:order-4">
           <dl className="m-0 grid grid-cols-2">
             <div className="col-span-2 border-b border-faint px-3 py-1.5">
               <dt className="kicker">{say(M.site)}</dt>
@@ -205,7 +205,7 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
       {found.data?.next && (
         <p className="py-2 text-muted">{say(M.firstShownAnotherWordFinds({ count: lines.length }))}</p>
       )}
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.positions)}</h2>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(COMMON.positions)}</h2>
       <ul className="m-0 list-none p-0" aria-label={say(M.positionsFound)}>
         {positions.map((p) => (
           <li key={p.id} className="flex flex-wrap items-center gap-x-4 border-b border-faint">
@@ -239,7 +239,7 @@ function Signed() {
   const lines = signed.data?.jobs ?? [];
   return (
     <>
-      <h2 className="kicker mb-1 mt-6">{say(M.signed)}</h2>
+      <h2 className="kicker mb-1 mt-6">{say(COMMON.signed)}</h2>
       <ul className="m-0 list-none p-0">
         {lines.map((l) => (
           <li key={l.id} className="border-t border-faint">
@@ -252,7 +252,9 @@ function Signed() {
             </Link>
           </li>
         ))}
-        {signed.isSuccess && lines.length === 0 && <li className="text-sm text-muted">{say(M.noneYet)}</li>}
+        {signed.isSuccess && lines.length === 0 && (
+          <li className="text-sm text-muted">{say(COMMON.noneYet)}</li>
+        )}
       </ul>
       {signed.data?.next && (
         <Link
@@ -275,7 +277,7 @@ function Due({ lines }: { lines: Line[] }) {
   if (due.length === 0) return null;
   return (
     <>
-      <h2 className="kicker m-0 mb-1">{say(M.due2)}</h2>
+      <h2 className="kicker m-0 mb-1">{say(COMMON.due)}</h2>
       <ul className="m-0 mb-6 list-none p-0">
         {due.map((l) => {
           const late = l.at.getTime() < Date.now();
@@ -306,7 +308,7 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
     .slice(0, 4);
   return (
     <>
-      <h2 className="kicker m-0 mb-1">{say(M.gauges)}</h2>
+      <h2 className="kicker m-0 mb-1">{say(COMMON.gauges)}</h2>
       <ul className="m-0 list-none p-0 leading-snug">
         {late.map((g) => (
           <li key={g.id} className="border-t border-faint py-1.5">
@@ -336,7 +338,7 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           to="/house-rules"
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
         >
-          {say(M.houseRules)}
+          {say(COMMON.houseRules)}
         </Link>
       </p>
     </>

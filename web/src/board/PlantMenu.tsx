@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
@@ -5,16 +6,16 @@ import { useSay, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
 const PLACES = [
-  ['/register', M.register, M.machinesPositionsTheirYears],
-  ['/due', M.due2, M.whatFallsDueWeekWeek],
-  ['/bench', M.calculators, M.clearancesFitsTorquesGapsWithout],
-  ['/outages', M.outages, M.whoDoesWhatWhenDone],
-  ['/practice', M.practice, M.practiceJobsDrillsClass],
-  ['/gauges', M.gauges, M.calibrationDoubtReading],
-  ['/house-rules', M.houseRules, M.whichSchoolPlantFollows],
-  ['/people', M.people, M.whoWorksHereWhatRole],
-  ['/plant', M.plant, M.namePaperUnitsShiftStock],
-  ['/account', M.myPassword, M.whereIAmSigned],
+  ['/register', COMMON.register, M.machinesPositionsTheirYears],
+  ['/due', COMMON.due, M.whatFallsDueWeekWeek],
+  ['/bench', COMMON.calculators, M.clearancesFitsTorquesGapsWithout],
+  ['/outages', COMMON.outages, M.whoDoesWhatWhenDone],
+  ['/practice', COMMON.practice, M.practiceJobsDrillsClass],
+  ['/gauges', COMMON.gauges, M.calibrationDoubtReading],
+  ['/house-rules', COMMON.houseRules, M.whichSchoolPlantFollows],
+  ['/people', COMMON.people, M.whoWorksHereWhatRole],
+  ['/plant', COMMON.plant, M.namePaperUnitsShiftStock],
+  ['/account', COMMON.myPassword, M.whereIAmSigned],
 ] as const;
 
 /** What stands round the sheets, one touch from the board. */

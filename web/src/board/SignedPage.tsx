@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
@@ -24,9 +25,9 @@ export function SignedPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">{say(M.signed)}</h1>
+          <h1 className="m-0 text-3xl">{say(COMMON.signed)}</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
-            {say(M.shiftBoard)}
+            {say(COMMON.shiftBoard)}
           </Link>
         </div>
         <ul className="m-0 list-none px-6 py-0" aria-label={say(M.signedJobs)}>

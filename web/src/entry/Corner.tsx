@@ -1,4 +1,4 @@
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { makeEvent } from '../data/job.ts';
@@ -80,7 +80,7 @@ export function Corner({ job }: { job?: string }) {
         {unit === 'mm' ? say(M.mmShow) : say(M.showMm)}
       </button>
       <button type="button" className={small} onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}>
-        {theme === 'day' ? say(M.night) : say(M.day)}
+        {theme === 'day' ? say(M.night) : say(COMMON.day)}
       </button>
       <Link className={`${small} inline-flex items-center`} to="/sign-in">
         {person ? `${person.name}, ${person.role}${stale ? say(M.signAgain) : ''}` : say(M.sign)}

@@ -1,6 +1,7 @@
 import type { GaugeLine } from '@fulcrant/core/instruments';
 import type { Place } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import {
   STAND_IN_SHAFTS,
   type StandInHeat,
@@ -110,8 +111,8 @@ export function FeedBar({ place, onTake }: { place: Place; onTake: () => void })
         <span className="text-right text-2xl" data-feed-value={heard?.value ?? ''}>
           {fits ? <Digits text={shown(heard, unit)} /> : <span className="text-muted">–</span>}
         </span>
-        <Button onClick={onTake} disabled={!heard} title={say(M.space)} className="!px-3" data-take>
-          {say(M.take)}
+        <Button onClick={onTake} disabled={!heard} title={say(COMMON.space)} className="!px-3" data-take>
+          {say(COMMON.take)}
         </Button>
         <button
           type="button"
@@ -155,7 +156,8 @@ function PairDialog({ open, onClose, place }: { open: boolean; onClose: () => vo
     <Dialog open={open} onClose={onClose} title={say(M.pairGauge)}>
       <div className="flex flex-col items-start gap-3">
         <p className="m-0">
-          {say(M.gaugeTypesDigitsEnterNeeds)} <kbd>{say(M.space)}</kbd> {say(M.takesWhatPairedGaugeShows)}
+          {say(M.gaugeTypesDigitsEnterNeeds)} <kbd>{say(COMMON.space)}</kbd>{' '}
+          {say(M.takesWhatPairedGaugeShows)}
         </p>
         <h3 className="kicker m-0">{say(M.serialPortLinesValueUnit)}</h3>
         {hasSerial() ? (

@@ -6,6 +6,7 @@ import {
   type StepDefinition,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { lengthDigits, parseLength, parseRoughness, parseTypedNumber } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
@@ -44,7 +45,7 @@ export function LimitsInForce({ state, step, open, onSetup }: Props) {
     const chosen = q.schools.find((s) => s.school === school);
     return chosen
       ? `${lengthDigits(chosen.limitMm, unit)} ${unit}, ${units(chosen.title)}`
-      : units(M.commonPractice);
+      : units(COMMON.commonPractice);
   };
   return (
     <div className="text-[0.95rem] leading-snug" data-limits>

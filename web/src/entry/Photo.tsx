@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { useEffect, useState } from 'react';
 import { waitingPhoto } from '../data/photos.ts';
 import { useSay } from '../ui/settings.tsx';
@@ -35,7 +36,7 @@ export function Photo({ hash, words, className = '' }: { hash: string; words: st
   ) : (
     <img
       src={src}
-      alt={words || say(M.photographStep)}
+      alt={words || say(COMMON.photographStep)}
       className={`block max-h-72 w-full border border-faint object-contain ${className}`}
       onError={() => setMissing(true)}
       data-photo={hash.slice(0, 8)}

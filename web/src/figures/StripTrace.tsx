@@ -1,5 +1,6 @@
 import type { Trace } from '@fulcrant/core/history';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { type LengthUnit, lengthDigits, measured } from '@fulcrant/core/units';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { axis, FIGURES, ink, level, readings, STILL, useChart } from './chart.ts';
@@ -154,7 +155,7 @@ function Day({ trace }: { trace: Trace }) {
       {say(M.limitAbout({ on: on(trend.day) }))}
       {trend.from !== null && (
         <span className="text-muted">
-          {say(M.n95100({ on: on(trend.from), to: trend.to === null ? M.noTelling : on(trend.to) }))}
+          {say(M.n95100({ on: on(trend.from), to: trend.to === null ? COMMON.noTelling : on(trend.to) }))}
         </span>
       )}
     </p>

@@ -17,7 +17,7 @@ import {
   standing,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { placeName } from '@fulcrant/core/sheet';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -199,7 +199,7 @@ export function Actions({
         {open && blocking && !undone ? (
           // Where the sheet is low it stands in the verdict beside it alone.
           <span className="lg:[@media(max-height:790px)]:hidden">
-            {say(M.notYet({ reason: blocking.reason }))}
+            {say(COMMON.notYet({ reason: blocking.reason }))}
           </span>
         ) : open && definition.closes && !undone ? (
           <span className="text-ink">
@@ -250,7 +250,7 @@ export function Actions({
             shots > 0
               ? say(M.photographsStep({ shots }))
               : may
-                ? say(M.photographStep)
+                ? say(COMMON.photographStep)
                 : say(M.photographsStep2),
             () => setPhotos(true),
           ],

@@ -9,6 +9,7 @@ import {
   tradeOf,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { type FormEvent, useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
@@ -145,7 +146,7 @@ export function AskedHere({
       {open && (
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="solid">
-            {say(M.save)}
+            {say(COMMON.save)}
           </Button>
           {onLacking && lacks.length > 0 && (
             <Button onClick={() => setLacking(true)} data-lacking>

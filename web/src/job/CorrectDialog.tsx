@@ -7,6 +7,7 @@ import {
   type StepDefinition,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
@@ -45,7 +46,7 @@ export function CorrectDialog({
   };
   const correct = async (answer: Said) => {
     if (!chosen) return;
-    if (reason.trim().length < 3) return setFault(say(M.reasonTakesFewWords));
+    if (reason.trim().length < 3) return setFault(say(COMMON.reasonTakesFewWords));
     const refused = await job.act('answer.corrected', {
       step: step.id,
       item: chosen.item,
@@ -89,7 +90,7 @@ export function CorrectDialog({
             <TextField
               label={
                 item.note
-                  ? say(M.whatSeen)
+                  ? say(COMMON.whatSeen)
                   : canLack(item)
                     ? say(M.noteWhyDoesNotApply)
                     : say(M.noteMayStayEmpty)
@@ -102,7 +103,7 @@ export function CorrectDialog({
             <div className="flex flex-wrap gap-3">
               {offered.map((a) => (
                 <Button key={a} onClick={() => void correct(a)}>
-                  {item.note ? say(M.save) : <Words of={ANSWER_WORD[a]} />}
+                  {item.note ? say(COMMON.save) : <Words of={ANSWER_WORD[a]} />}
                 </Button>
               ))}
             </div>

@@ -2,7 +2,7 @@ import { readReadingsTable } from '@fulcrant/core/forms';
 import type { Instrument } from '@fulcrant/core/instruments';
 import type { EventDataOf, JobState } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import Papa from 'papaparse';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
@@ -66,7 +66,7 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
           {say(M.csvAsSpreadsheetSavesFirst)} <em>{say(M.placeValue)}</em>
           {say(M.or)} <em>{say(M.stationAngleValue)}</em>
           {say(M.or)} <em>{say(M.angle)}</em> {say(M.thenColumnStationColumn)} <em>{say(M.unit)}</em>{' '}
-          {say(M.or2)} <em>{say(M.gauge)}</em>{' '}
+          {say(M.or2)} <em>{say(COMMON.gauge)}</em>{' '}
           {say(M.mayStandBesideWithoutThem({ unit, gauge: gauge ? `“${gauge.name}”` : M.gaugeHand }))}
         </p>
         <label className="flex flex-col gap-1">

@@ -11,6 +11,7 @@ import {
   whyOf,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { memo, type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -43,7 +44,9 @@ export function JobPage() {
   const { id = '' } = useParams();
   const job = useJob(id);
   if (job.state) return <JobSheet key={id} job={job} state={job.state} />;
-  return <Loading what={say(M.job)} fault={job.loading ? null : (job.fault ?? M.thereNoSuchJobDevice)} />;
+  return (
+    <Loading what={say(COMMON.job)} fault={job.loading ? null : (job.fault ?? M.thereNoSuchJobDevice)} />
+  );
 }
 
 /** Words beside the steps of the rail: how far a loop has come, and what is held. */
@@ -156,7 +159,7 @@ export const JobSheet = memo(function JobSheet({
             className="flex min-h-12 items-center gap-3 font-label text-2xl font-semibold lg:mb-4"
             aria-label={say(M.fulcrantShiftBoard)}
           >
-            <Mark /> {say(M.fulcrant2)}
+            <Mark /> {say(COMMON.fulcrant)}
           </Link>
           <div className="max-w-[32rem] lg:hidden">
             <FlatRail marks={summary.rail} />

@@ -8,6 +8,7 @@ import {
   stillHolding,
 } from '@fulcrant/core/job';
 import type { Finding } from '@fulcrant/core/judgement';
+import { COMMON } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import type { JobView } from '../data/job.ts';
@@ -103,7 +104,7 @@ export function Judgements({
             : say(M.acceptDeviation)
         }
         ask={say(M.whyMayStandYourName)}
-        does={say(M.accept)}
+        does={say(COMMON.accept)}
         onClose={() => setAccepting([])}
         onReason={async (reason) => {
           const refused = await job.actAll(

@@ -1,6 +1,6 @@
 import { LACKING, type LackingWhy } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
@@ -23,7 +23,7 @@ export function LackingDialog({
   const [text, setText] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
   const tell = async (why: LackingWhy, reason: Text) => {
-    if (say(reason).trim().length < 3) return setFault(say(M.reasonTakesFewWords));
+    if (say(reason).trim().length < 3) return setFault(say(COMMON.reasonTakesFewWords));
     const refused = await onSay(why, say(reason).trim());
     if (refused) return setFault(say(refused));
     setText('');

@@ -1,6 +1,7 @@
 import { sayReading } from '@fulcrant/core/instruments';
 import type { BoltTick, Reading } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { formatTorque } from '@fulcrant/core/units';
 import { format } from 'date-fns';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
@@ -47,7 +48,7 @@ export function TakenLine({ taken, name }: { taken: Reading | BoltTick; name: (r
     <p className="m-0 leading-snug">
       <span className="figures">{taken.bolt}</span>:{' '}
       <span className="figures">
-        {taken.torqueNm === 0 ? say(M.hand) : formatTorque(taken.torqueNm, unit)}
+        {taken.torqueNm === 0 ? say(COMMON.hand) : formatTorque(taken.torqueNm, unit)}
       </span>{' '}
       <span className="text-muted">
         {taken.instrument.name}, {taken.author.name} {format(new Date(taken.at), 'd MMM HH:mm')}

@@ -1,5 +1,6 @@
 import type { Reading } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { Button, Dialog } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
@@ -25,7 +26,7 @@ export function ReadingsDialog({
   const say = useSay();
   return (
     <Dialog open={open} onClose={onClose} title={say(M.readings({ title }))} wide>
-      {readings.length === 0 && <p>{say(M.noneYet)}</p>}
+      {readings.length === 0 && <p>{say(COMMON.noneYet)}</p>}
       <ul className="m-0 list-none p-0">
         {readings.map((r) => (
           <li

@@ -1,5 +1,6 @@
 import type { Instrument } from '@fulcrant/core/instruments';
 import { comesBefore, type JobState, mayLack, type StepDefinition, standing } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { AngleChoice } from '../entry/AngleChoice.tsx';
 import { HandOffer } from '../entry/HandOffer.tsx';
@@ -129,7 +130,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
               gauges={gauge.gauges}
               gauge={gauge.gauge}
               onGauge={gauge.choose}
-              storeLabel={say(M.store)}
+              storeLabel={say(COMMON.store)}
               onPreview={entry.type}
               refusal={entry.refusal}
               onStore={entry.store}

@@ -1,5 +1,6 @@
 import type { ActHere, Reading, StepState } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { JobView } from '../data/job.ts';
 import { M } from './messages.ts';
 
@@ -55,7 +56,7 @@ export function actsOf(
     release: {
       title: M.releaseTitle({ title: step.title }),
       ask: M.anythingNoteReleaseMayStay,
-      does: M.release,
+      does: COMMON.release,
       run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
       optional: true,
     },

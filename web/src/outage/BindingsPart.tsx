@@ -1,4 +1,4 @@
-import { sameText, type Text } from '@fulcrant/core/messages';
+import { COMMON, sameText, type Text } from '@fulcrant/core/messages';
 import { circleBy, type Outage, proposedBindings } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import type { OutageKnown } from '../data/outages.ts';
@@ -10,7 +10,7 @@ import { Part } from './Part.tsx';
 import { changed, without } from './part-props.ts';
 
 /** Whether a person bound them; outages kept before texts had ids hold the words. */
-const isByHand = (why: Text): boolean => sameText(why, M.boundByHand) || why === 'by hand';
+const isByHand = (why: Text): boolean => sameText(why, COMMON.hand) || why === 'by hand';
 
 /** Which job waits for which: proposed by shaft and trade, struck out or added by hand. */
 export function Bindings({
@@ -36,7 +36,7 @@ export function Bindings({
   const options = jobs.map((j) => [j.key, `${name(j.key)} (${j.key})`] as const);
   const add = () => {
     if (!before || !after || before === after) return setFault(say(M.chooseTwoJobs));
-    const binding = { before, after, why: M.boundByHand };
+    const binding = { before, after, why: COMMON.hand };
     const circle = circleBy(bindings, binding);
     if (circle) return setFault(circle);
     setFault(null);

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { type Outage, type OutageNetwork, type Placed, saidMinutes } from '@fulcrant/core/outage';
 import { Link } from 'react-router';
 import { Button } from '../ui/controls.tsx';
@@ -27,7 +28,7 @@ export function ChosenPiece({
   const at = placed.find((p) => p.id === chosen);
   if (!piece || !at) return null;
   const { duration } = piece;
-  const names = at.units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(tell(M.and));
+  const names = at.units.map((u) => outage.crew.find((c) => c.id === u)?.name ?? u).join(tell(COMMON.and));
   return (
     <section
       aria-label={tell(M.pieceTouched)}
@@ -65,7 +66,8 @@ export function ChosenPiece({
             saidMinutes: saidMinutes(duration.least),
             saidMinutes2: saidMinutes(duration.most),
             saidMinutes3: saidMinutes(duration.likely),
-            sheets: duration.sheets > 0 ? M.fromSheetsPlant({ sheets: duration.sheets }) : M.commonPractice,
+            sheets:
+              duration.sheets > 0 ? M.fromSheetsPlant({ sheets: duration.sheets }) : COMMON.commonPractice,
           }),
         )}
       </p>

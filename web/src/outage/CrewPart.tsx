@@ -1,4 +1,5 @@
 import { allSkills } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { ToggleGroup } from 'radix-ui';
 import { Choice } from '../ui/Choice.tsx';
@@ -29,7 +30,7 @@ export function CrewPart({ draft, set, zone, faults }: PartProps) {
         >
           <div className="grid grid-cols-[minmax(0,1fr)_7rem_auto] items-end gap-x-4">
             <TextField
-              label={say(M.nameText)}
+              label={say(COMMON.nameText)}
               value={c.name}
               fault={faults[`crew[${i}].name`]}
               onText={(name) => one(i, { name })}
@@ -69,7 +70,7 @@ export function CrewPart({ draft, set, zone, faults }: PartProps) {
                 onMoment={(from) => one(i, { away: changed(c.away, k, { from }) })}
               />
               <Moment
-                label={say(M.to4)}
+                label={say(COMMON.to2)}
                 value={a.to}
                 zone={zone}
                 onMoment={(to) => one(i, { away: changed(c.away, k, { to }) })}

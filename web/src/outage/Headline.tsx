@@ -1,13 +1,14 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { Risk } from '@fulcrant/core/outage';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
 const percent = (chance: number): Text =>
   chance > 0.995 && chance < 1
-    ? M.over99
+    ? COMMON.over2
     : chance < 0.005 && chance > 0
-      ? M.under1
+      ? COMMON.under
       : `${Math.round(100 * chance)}`;
 
 /** One truth at the head of an outage: what cannot be done first, else the chance of being in time, then when. */

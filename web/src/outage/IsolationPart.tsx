@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { Choice } from '../ui/Choice.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { Moment } from './Moment.tsx';
@@ -20,13 +21,13 @@ export function IsolationPart({ draft, set, zone }: PartProps) {
         >
           <span className="font-label text-lg font-semibold">{w.machine}</span>
           <Moment
-            label={say(M.from)}
+            label={say(COMMON.from)}
             value={w.from}
             zone={zone}
             onMoment={(from) => set({ windows: changed(windows, i, { from }) })}
           />
           <Moment
-            label={say(M.to5)}
+            label={say(COMMON.to)}
             value={w.to}
             zone={zone}
             onMoment={(to) => set({ windows: changed(windows, i, { to }) })}

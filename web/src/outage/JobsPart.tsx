@@ -1,6 +1,6 @@
 import { allTrades } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { inline, textKey } from '@fulcrant/core/messages';
+import { COMMON, inline, textKey } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { useState } from 'react';
 import { readThrough } from '../data/api.ts';
@@ -103,9 +103,9 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
       </ul>
       <div className="mt-2 grid items-end gap-x-4 gap-y-2 sm:grid-cols-2">
         <div>
-          <span className="kicker">{say(M.work)}</span>
+          <span className="kicker">{say(COMMON.work)}</span>
           <Choice
-            label={say(M.work)}
+            label={say(COMMON.work)}
             value={trade}
             options={allTrades().map((t) => [t.id, t.words.offer[0]] as const)}
             onChange={setTrade}

@@ -1,6 +1,7 @@
 import { gaugeKind, type Instrument } from '@fulcrant/core/instruments';
 import type { Setup } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { kitOf, kitRowKey, type Outage, type OutageNetwork, toolsWanted } from '@fulcrant/core/outage';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -12,14 +13,14 @@ import { useSay, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
 const GROUP: Record<string, Text> = {
-  bearings: M.bearings,
-  seals: M.seals,
-  parts: M.parts,
-  rope: M.packing,
-  bolts: M.bolts,
-  grease: M.grease,
-  gaskets: M.gaskets,
-  shims: M.shims,
+  bearings: COMMON.bearings,
+  seals: COMMON.seals,
+  parts: COMMON.parts,
+  rope: COMMON.packing,
+  bolts: COMMON.bolts,
+  grease: COMMON.grease,
+  gaskets: COMMON.gaskets,
+  shims: COMMON.shims,
 };
 const said = (count: number, unit: string) =>
   unit === 'mm' ? `${(count / 1000).toFixed(2)} m` : unit === 'piece' ? `${count}` : `${count} ${unit}`;
@@ -64,8 +65,8 @@ export function KitPanel({
       <table className="w-full border-collapse text-left">
         <thead>
           <tr className="kicker border-b border-rule">
-            <th className="py-1 pr-3">{say(M.out)}</th>
-            <th className="pr-3">{say(M.kind)}</th>
+            <th className="py-1 pr-3">{say(COMMON.outWord)}</th>
+            <th className="pr-3">{say(COMMON.kind)}</th>
             <th className="pr-3">{say(M.item)}</th>
             <th className="pr-3 text-right">{say(M.howMuch)}</th>
             <th>{say(M.forText)}</th>
@@ -132,7 +133,7 @@ export function KitPanel({
             </li>
           ))}
         </ul>
-        <h2 className="kicker m-0 border-b border-rule pb-1 pt-4">{say(M.gauges)}</h2>
+        <h2 className="kicker m-0 border-b border-rule pb-1 pt-4">{say(COMMON.gauges)}</h2>
         <ul className="m-0 list-none p-0" data-gauges-out={stale.length}>
           {stale.map((g) => (
             <li key={g.id} className="flex justify-between gap-4 border-b border-faint py-1.5">
@@ -152,7 +153,9 @@ export function KitPanel({
         </ul>
         <p className="m-0 py-1 text-sm text-muted">
           {stale.length === 0 ? say(M.allDatePastWall) : say(M.othersDatePastWall)}
-          {[...kinds].map(([kind, n]) => `${n} × ${say(gaugeKind(kind).name)}`).join(', ') || say(M.none)}.
+          {[...kinds].map(([kind, n]) => `${n} × ${say(gaugeKind(kind).name)}`).join(', ') ||
+            say(COMMON.noneWord)}
+          .
         </p>
         {unknown.length > 0 && (
           <p className="mt-3 text-sm text-muted">

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { momentAt, type Outage, type OutageNetwork, type Placed } from '@fulcrant/core/outage';
 import { shiftTimeIn, whenIn } from '@fulcrant/core/sheet';
 import { useState } from 'react';
@@ -81,7 +82,7 @@ export function ListsPanel({
             {tell(M.calendarAll)}
           </a>
           <a className={LINK} href={`/api/outages/${id}/plan.csv`}>
-            {tell(M.csv)}
+            {tell(COMMON.csv)}
           </a>
           {(['A3', 'A4', 'LETTER'] as const).map((s) => (
             <a
@@ -91,7 +92,7 @@ export function ListsPanel({
               target="_blank"
               rel="noreferrer"
             >
-              {tell(M.print({ s: s === 'LETTER' ? M.letter : s }))}
+              {tell(M.print({ s: s === 'LETTER' ? COMMON.letter : s }))}
             </a>
           ))}
         </p>

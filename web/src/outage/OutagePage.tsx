@@ -1,5 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { type Known, momentAt, networkOf, type Outage, type Placed } from '@fulcrant/core/outage';
 import { shiftTimeIn } from '@fulcrant/core/sheet';
 import { saidBy } from '@fulcrant/core/units';
@@ -35,7 +35,7 @@ export function OutagePage() {
   const known = useOutage(id);
   if (!known.data)
     return (
-      <Page title={say(M.outage)} ways={[['/outages', say(M.outages)]]} corner={<Corner />}>
+      <Page title={say(M.outage)} ways={[['/outages', say(COMMON.outages)]]} corner={<Corner />}>
         {known.isError ? (
           <Fault>
             <Words of={saidBy(known.error)} />
@@ -126,7 +126,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
   const mayMove = leads && !proposal && !planner.running;
   const late = end !== null && end > seen.wall + 1e-6;
   return (
-    <Page title={outage.name} ways={[['/outages', tell(M.outages)]]} corner={<Corner />} wide>
+    <Page title={outage.name} ways={[['/outages', tell(COMMON.outages)]]} corner={<Corner />} wide>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3" data-head>
         <Headline
           end={end}
@@ -244,7 +244,7 @@ function OutageSheet({ known }: { known: OutageKnown }) {
             ['risk', tell(M.willDone)],
             ['what-if', tell(M.whatIf2)],
             ['lists', tell(M.whoDoesWhat)],
-            ['kit', tell(M.kit)],
+            ['kit', tell(COMMON.kit)],
             ['setup', tell(M.windowCrewJobs)],
           ].map(([v, words]) => (
             <Tabs.Trigger

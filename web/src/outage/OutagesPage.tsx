@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
@@ -67,7 +68,7 @@ export function OutagesPage() {
     }
   };
   return (
-    <Page title={say(M.outages)} ways={[['/due', say(M.due)]]} corner={<Corner />}>
+    <Page title={say(COMMON.outages)} ways={[['/due', say(COMMON.due)]]} corner={<Corner />}>
       <ul className="m-0 list-none p-0">
         {(outages.data ?? []).map((o) => (
           <li key={o.id} className="border-b border-faint">

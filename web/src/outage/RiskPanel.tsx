@@ -1,5 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import {
   type Outage,
   type OutageNetwork,
@@ -43,7 +43,11 @@ export function RiskPanel({
   // Half of what 10 000 draws leave in doubt, 95 of 100.
   const doubt = 1.96 * Math.sqrt((risk.chance * (1 - risk.chance)) / risk.draws);
   const of100 = (p: number) =>
-    p > 0.995 && p < 1 ? tell(M.over99) : p < 0.005 && p > 0 ? tell(M.under1) : `${Math.round(100 * p)}`;
+    p > 0.995 && p < 1
+      ? tell(COMMON.over2)
+      : p < 0.005 && p > 0
+        ? tell(COMMON.under)
+        : `${Math.round(100 * p)}`;
   return (
     <div
       className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"

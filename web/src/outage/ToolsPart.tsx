@@ -1,4 +1,5 @@
 import { allSharedTools } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { type Outage, toolKey } from '@fulcrant/core/outage';
 import { Choice } from '../ui/Choice.tsx';
 import { Button } from '../ui/controls.tsx';
@@ -33,7 +34,7 @@ export function ToolsPart({ draft, set, zone }: PartProps) {
               onChange={(name) => one(i, { name })}
             />
             <Typed
-              label={say(M.howMany)}
+              label={say(COMMON.howMany)}
               inputMode="numeric"
               shown={`${t.count}`}
               read={readCount}
@@ -68,7 +69,7 @@ export function ToolsPart({ draft, set, zone }: PartProps) {
                 onMoment={(from) => one(i, { from })}
               />
               <Moment
-                label={say(M.to4)}
+                label={say(COMMON.to2)}
                 value={t.until ?? draft.endsAt}
                 zone={zone}
                 onMoment={(until) => one(i, { until })}

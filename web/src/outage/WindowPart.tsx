@@ -1,4 +1,4 @@
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { ToggleGroup } from 'radix-ui';
 import { Button } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
@@ -53,13 +53,13 @@ export function WindowPart({ draft, set, zone, faults }: PartProps) {
             onText={(name) => set({ shifts: changed(shifts, i, { name }) })}
           />
           <Typed
-            label={say(M.from)}
+            label={say(COMMON.from)}
             shown={s.from}
             read={readClock}
             onValue={(from) => set({ shifts: changed(shifts, i, { from }) })}
           />
           <Typed
-            label={say(M.to5)}
+            label={say(COMMON.to)}
             shown={s.to}
             read={readClock}
             onValue={(to) => set({ shifts: changed(shifts, i, { to }) })}

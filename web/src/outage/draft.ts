@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { type Outage, type OutageTold, planFrom } from '@fulcrant/core/outage';
 import { hashKey } from '@tanstack/react-query';
 import { M } from './messages.ts';
@@ -44,7 +45,7 @@ export type Read<T> = { value: T } | { message: Text };
 /** A clock as it is typed, `6:00` or `06:00`. */
 export function readClock(text: string): Read<string> {
   const m = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/.exec(text.trim());
-  return m ? { value: `${(m[1] ?? '').padStart(2, '0')}:${m[2]}` } : { message: M.writeTimeLike0600 };
+  return m ? { value: `${(m[1] ?? '').padStart(2, '0')}:${m[2]}` } : { message: COMMON.writeTimeLike };
 }
 
 /** Breaks as they are typed, `09:00-09:15, 12:00-12:30`; nothing where there are none. */

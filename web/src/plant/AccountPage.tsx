@@ -1,5 +1,6 @@
 import { ROLE_SAID } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
@@ -50,7 +51,7 @@ export function AccountPage() {
   };
   const all = sessions.data?.sessions ?? [];
   return (
-    <Page title={person?.name ?? say(M.myOwn)} ways={[['/people', say(M.people)]]} corner={<Corner />}>
+    <Page title={person?.name ?? say(M.myOwn)} ways={[['/people', say(COMMON.people)]]} corner={<Corner />}>
       <p className="m-0 text-muted">
         {person && `${say(ROLE_SAID[person.role][0])}: ${say(ROLE_SAID[person.role][1])}.`}
       </p>
@@ -84,7 +85,7 @@ export function AccountPage() {
         )}
         <div className="flex flex-wrap items-center gap-4 sm:col-span-2">
           <Button type="submit" weight="solid">
-            {say(M.change2)}
+            {say(COMMON.change)}
           </Button>
           <span role="status">{done}</span>
         </div>

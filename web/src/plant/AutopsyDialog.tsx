@@ -1,6 +1,7 @@
 import { autopsy, whenOf } from '@fulcrant/core/history';
 import { allTrades, failureGuideOf, failureGuides } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { ToggleGroup } from 'radix-ui';
@@ -196,7 +197,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
         <Button weight="solid" disabled={Object.keys(seen).length === 0} onClick={() => void keep()}>
           {say(M.keepPosition)}
         </Button>
-        <Button onClick={onClose}>{say(M.leave)}</Button>
+        <Button onClick={onClose}>{say(COMMON.leave)}</Button>
       </div>
     </Dialog>
   );

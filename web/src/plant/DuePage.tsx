@@ -1,6 +1,6 @@
 import type { DueLine } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays, addWeeks, format, isSameDay, isToday, startOfWeek } from 'date-fns';
@@ -28,10 +28,10 @@ export function DuePage() {
   const after = lines.filter((d) => new Date(d.at) >= addDays(begins, 7));
   return (
     <Page
-      title={say(M.due)}
+      title={say(COMMON.due)}
       ways={[
-        ['/register', say(M.register)],
-        ['/gauges', say(M.gauges)],
+        ['/register', say(COMMON.register)],
+        ['/gauges', say(COMMON.gauges)],
       ]}
       corner={<Corner />}
       wide

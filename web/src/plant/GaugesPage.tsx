@@ -2,6 +2,7 @@ import { gaugeKind, handOn, type Instrument } from '@fulcrant/core/instruments';
 import { records } from '@fulcrant/core/job';
 import { readingUncertainty } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
@@ -45,13 +46,13 @@ export function GaugesPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">{say(M.gauges)}</h1>
+          <h1 className="m-0 text-3xl">{say(COMMON.gauges)}</h1>
           <span className="flex gap-6">
             <Link className="text-steel underline underline-offset-4" to="/gauges/new">
               {say(M.addGauge)}
             </Link>
             <Link className="text-steel underline underline-offset-4" to="/">
-              {say(M.shiftBoard)}
+              {say(COMMON.shiftBoard)}
             </Link>
           </span>
         </div>
@@ -59,8 +60,8 @@ export function GaugesPage() {
           <table className="w-full border-collapse text-left">
             <thead>
               <tr className="kicker">
-                <th className="py-1 pr-4">{say(M.gauge)}</th>
-                <th className="pr-4">{say(M.kind)}</th>
+                <th className="py-1 pr-4">{say(COMMON.gauge)}</th>
+                <th className="pr-4">{say(COMMON.kind)}</th>
                 <th className="pr-4">{say(M.step)}</th>
                 <th className="pr-4">{say(M.reads)}</th>
                 <th className="pr-4">{say(M.doubtOneReading)}</th>
@@ -115,7 +116,7 @@ export function GaugesPage() {
                   </td>
                   <td className="pr-4">
                     {g.standIn ? (
-                      <span className="text-muted">{say(M.none)}</span>
+                      <span className="text-muted">{say(COMMON.noneWord)}</span>
                     ) : (
                       <span className={isOverdue(g) ? 'font-medium text-stop' : ''}>
                         {isOverdue(g) ? say(M.outDateSince) : ''}

@@ -2,6 +2,7 @@ import type { Instrument } from '@fulcrant/core/instruments';
 import { quantityOf, reaches, sayReach } from '@fulcrant/core/instruments';
 import { CARD_READINGS, handCard } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useId, useLayoutEffect, useRef, useState } from 'react';
@@ -44,7 +45,7 @@ export function HandCardPage() {
   const kept = gauge && person && keyOf(person.id, gauge.id);
   const way = back?.startsWith('/jobs/') ? ([[back, M.backToYourJob]] as const) : [];
   return (
-    <Page title={say(M.handCard)} ways={[...way, ['/gauges', M.gauges]]} corner={<Corner />}>
+    <Page title={say(M.handCard)} ways={[...way, ['/gauges', COMMON.gauges]]} corner={<Corner />}>
       <p className="m-0 max-w-3xl text-lg">{say(M.handCardTold)}</p>
       <label className="mt-3 flex max-w-md flex-col">
         <span className="kicker">{say(E.gaugeHand)}</span>

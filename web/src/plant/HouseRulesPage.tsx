@@ -1,6 +1,7 @@
 import { allMethods } from '@fulcrant/core/job';
 import { chosenOf } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -35,9 +36,9 @@ export function HouseRulesPage() {
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
-          <h1 className="m-0 text-3xl">{say(M.houseRules)}</h1>
+          <h1 className="m-0 text-3xl">{say(COMMON.houseRules)}</h1>
           <Link className="text-steel underline underline-offset-4" to="/">
-            {say(M.shiftBoard)}
+            {say(COMMON.shiftBoard)}
           </Link>
         </div>
         <div className="px-6 py-3">

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { MessageError, saidBy } from '@fulcrant/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { Corner } from '../entry/Corner.tsx';
@@ -23,7 +24,7 @@ export function LicencesPage() {
   const of = (kind: string) => shipped.data?.filter((s) => s.licence === kind) ?? [];
   const kinds = [...new Set(shipped.data?.map((s) => s.licence))].sort((a, b) => of(b).length - of(a).length);
   return (
-    <Page title={say(M.licences)} ways={[['/plant', say(M.plant)]]} corner={<Corner />}>
+    <Page title={say(M.licences)} ways={[['/plant', say(COMMON.plant)]]} corner={<Corner />}>
       <p className="m-0 max-w-3xl">
         {say(M.fulcrantsOwnCodeUnderMit({ count: shipped.data?.length ?? '…' }))}
       </p>

@@ -2,6 +2,7 @@ import { newInstrumentSchema } from '@fulcrant/core/api';
 import { gaugeKind, INSTRUMENT_KINDS, type Instrument, quantityOf } from '@fulcrant/core/instruments';
 import { check } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
@@ -76,7 +77,7 @@ export function NewGaugePage() {
       <div className="flex items-baseline justify-between pb-3">
         <h1 className="m-0 text-3xl">{say(M.addGauge)}</h1>
         <Link className="text-steel underline underline-offset-4" to="/">
-          {say(M.shiftBoard)}
+          {say(COMMON.shiftBoard)}
         </Link>
       </div>
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-4 sm:grid-cols-2">

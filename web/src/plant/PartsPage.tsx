@@ -2,6 +2,7 @@ import type { PartCard } from '@fulcrant/core/api';
 import { partFields, readPart, showPart } from '@fulcrant/core/forms';
 import { allTrades, fieldsOf, records } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { type FormEvent, useDeferredValue, useState } from 'react';
@@ -29,7 +30,7 @@ export function PartsPage() {
   const [taking, setTaking] = useState(false);
   const may = records(person?.role);
   return (
-    <Page title={say(M.cardsParts)} ways={[['/register', say(M.register)]]} corner={<Corner />}>
+    <Page title={say(M.cardsParts)} ways={[['/register', say(COMMON.register)]]} corner={<Corner />}>
       <div className="flex flex-wrap items-end gap-4 pb-3">
         <div className="min-w-60 flex-1">
           <TextField label={say(M.findWhatStamped)} value={typed} onText={setTyped} />
@@ -40,7 +41,7 @@ export function PartsPage() {
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
           href="/api/parts.csv"
         >
-          {say(M.csv)}
+          {say(COMMON.csv)}
         </a>
       </div>
       {cards.data?.length === 0 && <p className="text-lg">{say(M.noCardTheseWords)}</p>}
@@ -133,7 +134,7 @@ function Card({ card, onChange }: { card: PartCard; onChange: (() => void) | nul
             </Button>
           )}
           <Button weight="bare" onClick={onChange}>
-            {say(M.change2)}
+            {say(COMMON.change)}
           </Button>
         </span>
       )}

@@ -1,5 +1,6 @@
 import { type PersonLine, ROLE_SAID, ROLES, type Role } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -42,10 +43,10 @@ export function PeoplePage() {
   const all = people.data?.people ?? [];
   return (
     <Page
-      title={say(M.people)}
+      title={say(COMMON.people)}
       ways={[
-        ['/plant', say(M.plant)],
-        ['/account', say(M.myPassword)],
+        ['/plant', say(COMMON.plant)],
+        ['/account', say(COMMON.myPassword)],
       ]}
       corner={<Corner />}
     >
@@ -60,7 +61,7 @@ export function PeoplePage() {
           <Words of={saidBy(people.error)} />
         </Fault>
       )}
-      <ul className="m-0 mt-2 list-none p-0" aria-label={say(M.people)}>
+      <ul className="m-0 mt-2 list-none p-0" aria-label={say(COMMON.people)}>
         {all.map((p) => (
           <li
             key={p.id}
@@ -128,7 +129,7 @@ export function PeoplePage() {
         title={say(M.code({ name: code?.name ?? '' }))}
       >
         <p className="m-0">
-          {say(M.toldOnceGoodOnceThree({ name: code?.name }))} <em>{say(M.code2)}</em> {say(M.signPage)}
+          {say(M.toldOnceGoodOnceThree({ name: code?.name }))} <em>{say(COMMON.code)}</em> {say(M.signPage)}
         </p>
         <p className="figures my-4 border-y border-rule py-3 text-center text-4xl" data-code>
           {code?.code}
@@ -153,7 +154,7 @@ export function PeoplePage() {
           >
             {say(M.retire2({ name: leaving?.name }))}
           </Button>
-          <Button onClick={() => setLeaving(null)}>{say(M.leave)}</Button>
+          <Button onClick={() => setLeaving(null)}>{say(COMMON.leave)}</Button>
         </div>
       </Dialog>
     </Page>

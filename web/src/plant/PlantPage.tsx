@@ -1,5 +1,6 @@
 import { type Plant, plantSchema } from '@fulcrant/core/api';
 import { check } from '@fulcrant/core/judgement';
+import { COMMON } from '@fulcrant/core/messages';
 import { formatLength, parseLength, saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
@@ -16,10 +17,10 @@ import { TextField } from '../ui/TextField.tsx';
 import { M } from './messages.ts';
 
 const WAYS = [
-  ['/people', M.people],
-  ['/house-rules', M.houseRules],
-  ['/gauges', M.gauges],
-  ['/register', M.register],
+  ['/people', COMMON.people],
+  ['/house-rules', COMMON.houseRules],
+  ['/gauges', COMMON.gauges],
+  ['/register', COMMON.register],
   ['/licences', M.licences],
 ] as const;
 
@@ -29,7 +30,7 @@ export function PlantPage() {
   const plant = usePlant();
   const [told, setTold] = useState(false);
   return (
-    <Page title={say(M.plant)} ways={WAYS} corner={<Corner />}>
+    <Page title={say(COMMON.plant)} ways={WAYS} corner={<Corner />}>
       {plant.isPending && <p className="text-muted">{say(M.fetchingPlant)}</p>}
       {plant.isError && (
         <Fault>
@@ -115,7 +116,7 @@ function PlantForm({
       noValidate
       className="grid max-w-4xl gap-x-8 gap-y-5 sm:grid-cols-2"
     >
-      {row('site', say(M.siteCalled))}
+      {row('site', say(COMMON.siteCalled))}
       <div>
         <span className="kicker">{say(M.paperSheets)}</span>
         <Choice
@@ -124,7 +125,7 @@ function PlantForm({
           disabled={!lead}
           options={[
             ['A4', 'A4'],
-            ['letter', say(M.letter)],
+            ['letter', say(COMMON.letter)],
           ]}
           onChange={setPaper}
         />

@@ -1,7 +1,7 @@
 import type { AutopsyTold, ShaftCardBody } from '@fulcrant/core/api';
 import { besideEachOther, livesOf, type PastJob, tracesOf, whenOf } from '@fulcrant/core/history';
 import { allTrades, records } from '@fulcrant/core/job';
-import { inline, textKey } from '@fulcrant/core/messages';
+import { COMMON, inline, textKey } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -92,7 +92,7 @@ export function PositionPage() {
   const { person } = useSession();
   if (!told.data)
     return (
-      <Page title={say(M.position2)} ways={[['/register', say(M.register)]]} corner={<Corner />}>
+      <Page title={say(COMMON.position)} ways={[['/register', say(COMMON.register)]]} corner={<Corner />}>
         {told.isError ? (
           <Fault>
             <Words of={saidBy(told.error)} />
@@ -104,7 +104,7 @@ export function PositionPage() {
     );
   const { card, past } = told.data;
   return (
-    <Page title={card.machine} ways={[['/register', say(M.register)]]} corner={<Corner />}>
+    <Page title={card.machine} ways={[['/register', say(COMMON.register)]]} corner={<Corner />}>
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 pb-2">
         <p className="m-0 text-xl">
           {card.position}
@@ -281,12 +281,12 @@ function Lives({ past }: { past: readonly PastJob[] }) {
                 M.to2({
                   partNumber: l.partNumber ? `${l.partNumber}, ` : '',
                   from: format(new Date(l.from), 'd MMM yyyy'),
-                  to: l.to ? format(new Date(l.to), 'd MMM yyyy') : M.now,
+                  to: l.to ? format(new Date(l.to), 'd MMM yyyy') : COMMON.now,
                 }),
               )}
             </span>
             <span className="figures">
-              {l.days} {l.days === 1 ? say(M.day) : say(M.days)}
+              {l.days} {l.days === 1 ? say(COMMON.day) : say(M.days)}
               {l.to ? '' : say(M.soFar)}
             </span>
           </li>

@@ -1,6 +1,7 @@
 import type { RegisterLine } from '@fulcrant/core/api';
 import { records } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -51,10 +52,10 @@ export function RegisterPage() {
   };
   return (
     <Page
-      title={say(M.register)}
+      title={say(COMMON.register)}
       ways={[
         ['/parts', say(M.cardsParts)],
-        ['/plant', say(M.plant)],
+        ['/plant', say(COMMON.plant)],
       ]}
       corner={<Corner />}
     >

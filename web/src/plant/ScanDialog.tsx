@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useEffect, useRef, useState } from 'react';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
@@ -67,7 +68,7 @@ export function ScanDialog({ onClose, onLabel }: { onClose: () => void; onLabel:
         <video ref={video} playsInline muted className="w-full border border-faint" />
       )}
       <Button className="mt-4" onClick={onClose}>
-        {say(M.leave)}
+        {say(COMMON.leave)}
       </Button>
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
@@ -87,7 +88,7 @@ export function SecondFactor({ mayHave }: { mayHave: boolean }) {
               />
             )}
             <TextField
-              label={say(M.myPassword)}
+              label={say(COMMON.myPassword)}
               type="password"
               autoComplete="current-password"
               maxLength={200}
@@ -101,7 +102,7 @@ export function SecondFactor({ mayHave }: { mayHave: boolean }) {
               </Button>
               {offered && !on && (
                 <Button weight="bare" onClick={() => setOffered(null)}>
-                  {say(M.leave)}
+                  {say(COMMON.leave)}
                 </Button>
               )}
             </div>

@@ -1,5 +1,6 @@
 import type { RegisterLine, ShaftCardBody } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { lengthDigits, parseLength } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
@@ -121,7 +122,7 @@ export function ShaftDialog({
           <Button type="submit" weight="solid">
             {say(M.keepShaft)}
           </Button>
-          <Button onClick={onClose}>{say(M.leave)}</Button>
+          <Button onClick={onClose}>{say(COMMON.leave)}</Button>
         </div>
       </form>
     </Dialog>

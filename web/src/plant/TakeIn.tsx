@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { call } from '../data/api.ts';
@@ -101,7 +102,7 @@ export function TakeIn({
             {say(M.takeThem)}
           </Button>
         )}
-        <Button onClick={onClose}>{told?.done ? say(M.good) : say(M.leave)}</Button>
+        <Button onClick={onClose}>{told?.done ? say(M.good) : say(COMMON.leave)}</Button>
       </div>
     </Dialog>
   );

@@ -1,5 +1,6 @@
 import { DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { allRigs, rigOf } from '@fulcrant/practice';
 import { useState } from 'react';
@@ -44,7 +45,7 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
       title={say(M.practiceBenches)}
       ways={
         guest
-          ? [['/sign-in', say(M.sign)]]
+          ? [['/sign-in', say(COMMON.sign)]]
           : [
               ['/practice/drills', say(M.drills)],
               ['/practice/log', teaches ? say(M.classLog) : say(M.myLog)],

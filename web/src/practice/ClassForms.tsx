@@ -1,6 +1,7 @@
 import { allTrades, DIFFICULTIES, DIFFICULTY_IDS, type Difficulty } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { allRigs, competenceSchema, type PracticeTold, setSchema } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
@@ -191,7 +192,7 @@ export function SignForm({ people }: { people: PracticeTold['people'] }) {
             onText={setRenewOn}
           />
           <TextField
-            label={say(M.whatSeen)}
+            label={say(COMMON.whatSeen)}
             value={words}
             maxLength={400}
             fault={faults.words}

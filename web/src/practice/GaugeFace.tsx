@@ -1,5 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
-import { listOf, textKey } from '@fulcrant/core/messages';
+import { COMMON, listOf, textKey } from '@fulcrant/core/messages';
 import type { Face } from '@fulcrant/practice';
 import { useSay, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
@@ -26,7 +26,7 @@ function Blades({ stamps }: { stamps: readonly Text[] }) {
       viewBox="0 0 460 190"
       className="mx-auto block w-full max-w-2xl"
       role="img"
-      aria-label={say(M.bladesStamped({ stamps: listOf(stamps, say(M.and)) }))}
+      aria-label={say(M.bladesStamped({ stamps: listOf(stamps, say(COMMON.and)) }))}
     >
       {stamps.map((stamp, i) => (
         <g key={textKey(stamp)} transform={`rotate(${-16 + 22 * i} 62 95)`}>

@@ -1,5 +1,6 @@
 import { allTrades, DIFFICULTIES } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { type PracticeTold, rigOf } from '@fulcrant/practice';
 import { format, parseISO } from 'date-fns';
@@ -96,7 +97,7 @@ export function LogPage() {
         <table className="w-full border-collapse text-left">
           <thead>
             <tr className="kicker border-b border-rule">
-              {[say(M.when), say(M.who), say(M.bench2), say(M.laidOut), say(M.mark2)].map((h) => (
+              {[say(M.when), say(M.who), say(M.bench2), say(M.laidOut), say(COMMON.mark)].map((h) => (
                 <th key={h} className="py-1 pr-3">
                   {h}
                 </th>

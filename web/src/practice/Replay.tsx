@@ -1,7 +1,7 @@
 import type { Rig } from '@fulcrant/core/job';
 import { type JobEvent, stepOf } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { expr } from '@fulcrant/core/messages';
+import { COMMON, expr } from '@fulcrant/core/messages';
 import type { Action, Attempt, Debrief } from '@fulcrant/practice';
 import { useState } from 'react';
 import { Button } from '../ui/controls.tsx';
@@ -137,7 +137,7 @@ export function Replay({
       />
       <p className="m-0 flex flex-wrap gap-3">
         <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
-          {say(M.back)}
+          {say(COMMON.back)}
         </Button>
         <Button disabled={at === last} onClick={() => setAt(at + 1)}>
           {say(M.on)}

@@ -1,6 +1,7 @@
 import type { Person } from '@fulcrant/core/api';
 import { DIFFICULTIES, DIFFICULTY_IDS } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { type Call, type Debrief, debrief, layOut, PRACTICE_GAUGES, rigOf } from '@fulcrant/practice';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -49,7 +50,7 @@ export function RigPage() {
   );
   if (!which)
     return (
-      <Page title={say(M.practice2)} ways={[['/practice', say(M.benches)]]}>
+      <Page title={say(COMMON.practice)} ways={[['/practice', say(M.benches)]]}>
         <p>{say(M.thereNoSuchBench)}</p>
       </Page>
     );
@@ -109,7 +110,7 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
     return (
       <Page
         title={say(M.debrief({ name: which.rig.name }))}
-        ways={guest ? [['/sign-in', say(M.sign)]] : [['/practice', say(M.benches)]]}
+        ways={guest ? [['/sign-in', say(COMMON.sign)]] : [['/practice', say(M.benches)]]}
         wide
       >
         {fault && (
@@ -148,13 +149,13 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
   return (
     <>
       <aside
-        aria-label={say(M.practice2)}
+        aria-label={say(COMMON.practice)}
         className="m-0 min-h-[2.1rem] border-b-2 border-brass px-4 py-0.5 font-medium text-brass md:px-6"
         data-practice
       >
         {say(M.practiceNothingHereRecordNothing3({ name: which.rig.name, saidOf: saidOf(which) }))}{' '}
         <Link className="underline underline-offset-4" to={guest ? '/sign-in' : '/practice'}>
-          {say(M.leave)}
+          {say(COMMON.leave)}
         </Link>
       </aside>
       {(fault ?? sheet.fault) && (

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useSession } from '../data/session.tsx';
 import { Button } from '../ui/controls.tsx';
@@ -13,11 +14,11 @@ export function CodePage() {
   const go = useNavigate();
   return (
     <EntrySheet
-      title={say(M.code)}
+      title={say(COMMON.code)}
       says={say(M.leadHandGivesOutGood)}
       begin={{ name: asked.get('name') ?? '', code: '', password: '' }}
       rows={[
-        { name: 'name', label: say(M.nameText), more: { autoComplete: 'username', maxLength: 60 } },
+        { name: 'name', label: say(COMMON.nameText), more: { autoComplete: 'username', maxLength: 60 } },
         { name: 'code', label: say(M.code2), more: { autoCapitalize: 'characters', maxLength: 40 } },
         {
           name: 'password',

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { useNavigate } from 'react-router';
 import { useSession } from '../data/session.tsx';
 import { Button } from '../ui/controls.tsx';
@@ -21,7 +22,7 @@ export function FirstVisitPage() {
           label: say(M.codePrintedWhereFulcrantStarted),
           more: { autoCapitalize: 'characters' },
         },
-        { name: 'site', label: say(M.siteCalled) },
+        { name: 'site', label: say(COMMON.siteCalled) },
         {
           name: 'name',
           label: say(M.yourNameAsWillStand),

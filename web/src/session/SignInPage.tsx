@@ -1,4 +1,5 @@
 import { ROLE_SAID } from '@fulcrant/core/api';
+import { COMMON } from '@fulcrant/core/messages';
 import { type FormEvent, useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { type Faults, faultsOf } from '../data/asked.ts';
@@ -27,8 +28,8 @@ export function SignInPage() {
   const [faults, setFaults] = useState<Faults>({});
   const submit = (e: FormEvent) => {
     e.preventDefault();
-    if (name.trim() === '') return setFaults({ '': say(M.typeYourSignName) });
-    if (password === '') return setFaults({ '': say(M.typeYourPassword) });
+    if (name.trim() === '') return setFaults({ '': say(COMMON.typeYourSignName) });
+    if (password === '') return setFaults({ '': say(COMMON.typeYourPassword) });
     return enter(name.trim(), password);
   };
   const enter = async (who: string, secret: string) => {
@@ -48,7 +49,7 @@ export function SignInPage() {
         <div className="flex items-center gap-4 border-b border-rule px-6 py-4">
           <Mark size={58} />
           <div>
-            <h1 className="m-0 text-3xl leading-none">{say(M.fulcrant)}</h1>
+            <h1 className="m-0 text-3xl leading-none">{say(COMMON.fulcrant)}</h1>
             <p className="m-0 text-muted">{say(M.jobSheetsFittingSealsPacking)}</p>
           </div>
         </div>
@@ -88,7 +89,7 @@ export function SignInPage() {
         )}
         <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-4 px-6 py-5">
           <label className="flex flex-col">
-            <span className="kicker">{say(M.nameText)}</span>
+            <span className="kicker">{say(COMMON.nameText)}</span>
             <input
               value={name}
               onChange={(e) => setName(e.target.value)}
@@ -127,7 +128,7 @@ export function SignInPage() {
             </Fault>
           )}
           <Button type="submit" weight="solid">
-            {say(M.sign2)}
+            {say(COMMON.sign)}
           </Button>
           <Link to="/code" className="flex min-h-12 items-center text-steel underline underline-offset-4">
             {say(M.firstTimeForgotPasswordUse)}

@@ -1,5 +1,6 @@
 import { type Setup, tradeOf } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useJob } from '../data/job.ts';
@@ -19,7 +20,7 @@ export function ChangeSetupPage() {
   const [reason, setReason] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
   const change = async (setup: Setup) => {
-    if (reason.trim().length < 3) return setFault(say(M.reasonTakesFewWords));
+    if (reason.trim().length < 3) return setFault(say(COMMON.reasonTakesFewWords));
     const refused = await job.act('setup.changed', {
       setup: job.state?.setup.demo ? { ...setup, demo: true } : setup,
       reason: reason.trim(),
@@ -27,7 +28,8 @@ export function ChangeSetupPage() {
     if (refused) return setFault(say(refused));
     await go(`/jobs/${id}`);
   };
-  if (!job.state) return <Loading what={say(M.setup)} fault={job.loading ? null : say(M.thereNoSuchJob)} />;
+  if (!job.state)
+    return <Loading what={say(COMMON.setup)} fault={job.loading ? null : say(COMMON.thereNoSuchJob)} />;
   const trade = tradeOf(job.state.setup);
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
@@ -41,7 +43,7 @@ export function ChangeSetupPage() {
         <SetupForm
           trade={trade}
           start={{ ...job.state.setup }}
-          does={say(M.change)}
+          does={say(COMMON.change)}
           onSetup={change}
           after={
             <label className="flex max-w-2xl flex-col">

@@ -1,10 +1,9 @@
 import { type Field, type FormValues, formName } from '@fulcrant/core/job';
-import { sameText, textKey } from '@fulcrant/core/messages';
+import { COMMON, sameText, textKey } from '@fulcrant/core/messages';
 import type { UseFormRegister } from 'react-hook-form';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TorqueField } from '../ui/TorqueField.tsx';
-import { M } from './messages.ts';
 
 type Rows = {
   fields: readonly Field[];
@@ -130,7 +129,7 @@ function FieldRow({
           aria-invalid={fault !== undefined}
         >
           {(field.optional || field.decided) && (
-            <option value="">{field.decided ? say(M.chosen) : say(M.notSaid)}</option>
+            <option value="">{field.decided ? say(COMMON.chosen) : say(COMMON.notSaid)}</option>
           )}
           {field.options?.map(([value, label]) => (
             <option key={value} value={value}>

@@ -1,7 +1,7 @@
 import { partKey } from '@fulcrant/core/api';
 import { DEPTHS, type Depth, openingFor } from '@fulcrant/core/forms';
 import { allTrades, type Setup, tradeOf } from '@fulcrant/core/job';
-import { type Text, textKey } from '@fulcrant/core/messages';
+import { COMMON, type Text, textKey } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -91,7 +91,7 @@ export function NewJobPage() {
   const fromStamp = Object.values(opening.from).filter((o) => o === 'stamp').length - (meant.trim() ? 1 : 0);
   const picker = <PositionPicker chosen={chosen} typed={words} onTyped={setWords} onChoose={pick} />;
   return (
-    <Page title={say(M.openJob)} ways={[['/register', say(M.register)]]} corner={<Corner />}>
+    <Page title={say(COMMON.openJob)} ways={[['/register', say(COMMON.register)]]} corner={<Corner />}>
       {/*
        * Rules that came after the form would begin it anew, and what was typed would be gone. Nor is
        * there a field before: one that moves into the form takes the keys of the hand in it away.
@@ -145,7 +145,7 @@ export function NewJobPage() {
           where={picker}
           work={
             <fieldset className="m-0 flex flex-wrap gap-1.5 border-0 p-0">
-              <legend className="kicker mb-1">{say(M.work)}</legend>
+              <legend className="kicker mb-1">{say(COMMON.work)}</legend>
               {allTrades().map(({ id, words: { offer } }) => (
                 <Button
                   key={id}

@@ -8,7 +8,7 @@ import {
   toForm,
 } from '@fulcrant/core/forms';
 import { type Field, type FormValues, formName, type Setup, type Trade } from '@fulcrant/core/job';
-import { inline, listOf, type Text, textKey } from '@fulcrant/core/messages';
+import { COMMON, inline, listOf, type Text, textKey } from '@fulcrant/core/messages';
 import type { LengthUnit } from '@fulcrant/core/units';
 import { say } from '@fulcrant/core/units';
 import { ChevronDown, ChevronRight } from 'lucide-react';
@@ -138,8 +138,8 @@ export function OpeningForm(props: Props) {
         {where}
         {!placed && (
           <div className="flex flex-col gap-3">
-            {line('machine', tell(M.machine))}
-            {line('position', tell(M.position))}
+            {line('machine', tell(COMMON.machine))}
+            {line('position', tell(COMMON.position))}
           </div>
         )}
       </div>
@@ -154,7 +154,7 @@ export function OpeningForm(props: Props) {
         />
       ))}
       <div className="grid items-end gap-x-8 gap-y-2 md:grid-cols-[minmax(0,22rem)_minmax(0,1fr)]">
-        {line('partNumber', tell(M.partAsStamped))}
+        {line('partNumber', tell(COMMON.partAsStamped))}
         <div className="min-h-6 text-[0.95rem]">{stampSaid}</div>
       </div>
       <DepthChoice
@@ -276,7 +276,7 @@ function DepthChoice({
   const say = useSay();
   return (
     <fieldset className="m-0 flex flex-wrap items-center gap-1.5 border-0 border-t border-rule p-0 pt-2">
-      <legend className="kicker pr-3">{say(M.depthOfCheck)}</legend>
+      <legend className="kicker pr-3">{say(COMMON.depthOfCheck)}</legend>
       {DEPTHS.map((depth) => (
         <Button
           key={depth}
@@ -355,7 +355,7 @@ function Usual({
             value: [
               trade.words.changes,
               ...(!trade.words.measuresOnly && all.some((f) => f.name.startsWith('measures.'))
-                ? [say(M.whatMeasured)]
+                ? [say(COMMON.whatMeasured)]
                 : []),
               say(M.houseRules),
             ]

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useDeferredValue } from 'react';
 import { type StoredPosition, usePositions } from '../data/job.ts';
@@ -54,7 +55,7 @@ export function PositionPicker({
           className="min-h-12 border-0 border-b-2 border-muted bg-transparent text-lg placeholder:text-muted"
         />
       </label>
-      <ul className="m-0 max-h-[6.4rem] list-none overflow-y-auto p-0" aria-label={say(M.positions)}>
+      <ul className="m-0 max-h-[6.4rem] list-none overflow-y-auto p-0" aria-label={say(COMMON.positions)}>
         {positions.map((p) => (
           <li key={p.id} className="border-b border-faint">
             <button

@@ -7,6 +7,7 @@ import {
   type PositionPiece,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { CSSProperties } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 import { Shapes } from '../figures/DrawingView.tsx';
@@ -181,7 +182,7 @@ function SizeBox({
           onChange={(e) => onChoose(formName(field.name), e.target.value)}
           className={`min-h-12 w-full px-2 text-lg ${LOOKS[look]}`}
         >
-          <option value="">{say(M.chosen)}</option>
+          <option value="">{say(COMMON.chosen)}</option>
           {field.options?.map(([v, label]) => (
             <option key={v} value={v}>
               {say(label)}

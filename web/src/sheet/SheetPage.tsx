@@ -1,4 +1,5 @@
 import type { JobState } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { type FitUpSheet, fitUpSheet, whenIn } from '@fulcrant/core/sheet';
 import { useQuery } from '@tanstack/react-query';
 import { FileJson, FileText, Printer, Table } from 'lucide-react';
@@ -40,7 +41,9 @@ export function SheetPage() {
     queryFn: () => readThrough<Kept>(`/api/jobs/${id}/sheet.json${asked ? `?revision=${asked}` : ''}`),
   });
   if (!job.state)
-    return <Loading what={say(M.jobSheet)} fault={job.loading ? null : (job.fault ?? M.thereNoSuchJob)} />;
+    return (
+      <Loading what={say(M.jobSheet)} fault={job.loading ? null : (job.fault ?? COMMON.thereNoSuchJob)} />
+    );
   if (kept.isLoading) return <Loading what={say(M.jobSheet)} />;
   const sheet: FitUpSheet & Partial<Kept> = kept.data ?? fitUpSheet(job.state, job.number, HERE);
   return (
@@ -108,7 +111,7 @@ function Ways({
             <FileJson aria-hidden="true" size={20} /> {say(M.json)}
           </a>
           <a className={LINK} href={`/api/jobs/${id}/readings.csv${of ? `?${of}` : ''}`} data-csv>
-            <Table aria-hidden="true" size={20} /> {say(M.csv)}
+            <Table aria-hidden="true" size={20} /> {say(COMMON.csv)}
           </a>
         </>
       )}
@@ -161,7 +164,7 @@ function Head({
           <Words of={sheet.name} />
         </h1>
         <p className="m-0 text-lg">
-          <span className="figures">{sheet.number ?? say(M.notSentYet)}</span> · {sheet.title.state}
+          <span className="figures">{sheet.number ?? say(COMMON.notSentYet)}</span> · {sheet.title.state}
           {sheet.revision > 1 ? say(M.revision({ revision: sheet.revision })) : ''}
         </p>
       </div>
@@ -208,7 +211,7 @@ function Since({ sheet, state }: { sheet: FitUpSheet; state: JobState }) {
         { block: 'heading', text: say(M.notedAfterSignature) },
         ...notes.map((n) => ({
           block: 'line' as const,
-          lead: say(M.note),
+          lead: say(COMMON.note),
           text: n.text,
           small: `${n.author.name}, ${when(n.at)}`,
         })),
@@ -221,17 +224,20 @@ function TitleBlock({ sheet }: { sheet: FitUpSheet }) {
   const say = useSay();
   const when = whenIn(sheet.timeZone);
   const cells = [
-    [say(M.machine), sheet.title.machine],
-    [say(M.position), sheet.title.position],
-    [say(M.job), sheet.number ?? say(M.notSentYet)],
+    [say(COMMON.machine), sheet.title.machine],
+    [say(COMMON.position), sheet.title.position],
+    [say(COMMON.job), sheet.number ?? say(COMMON.notSentYet)],
     [say(M.part), sheet.title.partNumber ?? say(M.notGiven)],
-    [say(M.opened), `${when(sheet.title.openedAt)}, ${sheet.title.openedBy}`],
-    [say(M.signed), sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : say(M.notYet)],
+    [say(COMMON.opened), `${when(sheet.title.openedAt)}, ${sheet.title.openedBy}`],
+    [
+      say(COMMON.signed),
+      sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : say(M.notYet),
+    ],
   ] as const;
   return (
     <dl
       className="m-0 ml-auto grid max-w-xl grid-cols-2 border-l border-t border-rule"
-      aria-label={say(M.titleBlock)}
+      aria-label={say(COMMON.titleBlock)}
     >
       {cells.map(([k, v]) => (
         <div key={k} className="border-b border-faint px-3 py-1.5">

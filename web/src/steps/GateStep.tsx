@@ -6,7 +6,7 @@ import {
   type JobState,
   type StepDefinition,
 } from '@fulcrant/core/job';
-import { sameText, textKey } from '@fulcrant/core/messages';
+import { COMMON, sameText, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Check } from 'lucide-react';
 import { Fragment } from 'react';
@@ -124,19 +124,19 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           {canLack(item) && (
             <Button
               aria-pressed={answer?.answer === 'none'}
-              aria-label={say(M.doesNotApply({ lacks: lacks ? M.save : SHORT_ANSWER.none, ask }))}
+              aria-label={say(M.doesNotApply({ lacks: lacks ? COMMON.save : SHORT_ANSWER.none, ask }))}
               title={say(M.doesNotApplyReason)}
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
               className="!px-2 !text-base"
               onClick={() => (lacks ? give('none') : setLacks(true))}
             >
-              {lacks ? say(M.save) : <Words of={SHORT_ANSWER.none} />}
+              {lacks ? say(COMMON.save) : <Words of={SHORT_ANSWER.none} />}
             </Button>
           )}
           {!item.note && (
             <Button
               aria-pressed={answer?.answer === 'no'}
-              aria-label={say(M.notOk2({ ask }))}
+              aria-label={say(COMMON.notOk2({ ask }))}
               weight={answer?.answer === 'no' ? 'stop' : 'line'}
               className="!px-2 !text-base"
               onClick={() => give('no')}

@@ -1,5 +1,6 @@
 import { type JobState, tradeOf } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { fitUpSheet } from '@fulcrant/core/sheet';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
@@ -25,7 +26,7 @@ export function SignStep({
   const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    if (name.trim().length < 2) return setFault(say(M.signYourName));
+    if (name.trim().length < 2) return setFault(say(COMMON.signYourName));
     setFault(await onSign(name.trim()));
   };
   return (

@@ -6,6 +6,7 @@ import {
   type JobState,
   type StepDefinition,
 } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
@@ -65,9 +66,9 @@ export function StepItem({ state, step, item, onAnswer }: Props) {
             aria-pressed={answer?.answer === a}
             onClick={() => (a === 'none' && !lacks ? setLacks(true) : give(a))}
             className="min-h-12 min-w-16 border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
-            aria-label={`${say(a === 'none' ? say(M.doesNotApply2({ lacks: lacks ? M.save : SHORT_ANSWER.none })) : SHORT_ANSWER[a])}: ${ask}`}
+            aria-label={`${say(a === 'none' ? say(M.doesNotApply2({ lacks: lacks ? COMMON.save : SHORT_ANSWER.none })) : SHORT_ANSWER[a])}: ${ask}`}
           >
-            {a === 'none' && lacks ? say(M.save) : <Words of={SHORT_ANSWER[a]} />}
+            {a === 'none' && lacks ? say(COMMON.save) : <Words of={SHORT_ANSWER[a]} />}
           </button>
         ))}
       </span>

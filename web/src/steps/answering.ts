@@ -1,5 +1,6 @@
 import type { GateItem, Said } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
@@ -7,7 +8,7 @@ import { M } from './messages.ts';
 export type OnAnswer = (item: string, answer: Said, note?: string) => void;
 
 /** Answers as their buttons have them: a narrow button says the long one short. */
-export const SHORT_ANSWER: Record<Said, Text> = { yes: M.ok, no: M.notOk, none: M.n };
+export const SHORT_ANSWER: Record<Said, Text> = { yes: M.ok, no: COMMON.notOk, none: M.n };
 
 /** One question on its way to an answer: the words that go with it, and what is still wanting. */
 export function useAnswering(item: GateItem, before: string | undefined, onAnswer: OnAnswer) {
@@ -18,8 +19,8 @@ export function useAnswering(item: GateItem, before: string | undefined, onAnswe
   const [lacks, setLacks] = useState(false);
   const give = (answer: Said) => {
     const words = note.trim();
-    if (item.note && words === '') return setFault(say(M.writeDownWhatSeenWord));
-    if (answer === 'none' && words === '') return setFault(say(M.whyDoesNotApplyWord));
+    if (item.note && words === '') return setFault(say(COMMON.writeDownWhatSeenWord));
+    if (answer === 'none' && words === '') return setFault(say(COMMON.whyDoesNotApplyWord));
     setFault(null);
     setLacks(false);
     const kept = item.note || answer === 'none' || (item.mayNote && words !== '');

@@ -7,6 +7,5 @@ export const M = defineMessages('page.steps', en, {
   asRecordedHereSigned: { signed: 'text' },
   doesNotApply: { lacks: 'text', ask: 'text' },
   doesNotApply2: { lacks: 'text' },
-  notOk2: { ask: 'text' },
   whyDoesNotApply2: { ask: 'text' },
 });

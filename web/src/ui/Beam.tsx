@@ -1,6 +1,6 @@
 import type { Beam as BeamData } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import {
   formatForce,
   formatRoughness,
@@ -88,9 +88,9 @@ export function Beam({
             label: beam.label,
             value: say(beam.value),
             words,
-            lower: beam.lower === undefined ? M.none : say(beam.lower),
+            lower: beam.lower === undefined ? COMMON.noneWord : say(beam.lower),
             target: say(beam.target),
-            upper: beam.upper === undefined ? M.none : say(beam.upper),
+            upper: beam.upper === undefined ? COMMON.noneWord : say(beam.upper),
           }),
         )}
       >

@@ -1,7 +1,7 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
-import { M } from './messages.ts';
 import { useSay, Words } from './settings.tsx';
 
 /** One of a few, from a list that opens: a Radix select in the sheet’s own lines, each answer a touch high. */
@@ -28,7 +28,7 @@ export function Choice<V extends string>({
         aria-label={say(label)}
         className="flex min-h-12 w-full items-center justify-between gap-3 border-0 border-b-2 border-muted bg-transparent text-left text-lg text-ink disabled:text-muted"
       >
-        <Select.Value placeholder={say(M.chosen)} />
+        <Select.Value placeholder={say(COMMON.chosen)} />
         <Select.Icon>
           <ChevronDown aria-hidden="true" size={20} />
         </Select.Icon>

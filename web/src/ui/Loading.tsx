@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { M } from './messages.ts';
@@ -16,7 +17,7 @@ export function Loading({ what, fault }: { what: string; fault?: Text | null | u
         <h1 className="m-0 text-3xl">{what}</h1>
         <p role="status">{say(fault ?? M.loading)}</p>
         <Link className="inline-flex min-h-12 items-center text-steel underline underline-offset-4" to="/">
-          {say(M.shiftBoard)}
+          {say(COMMON.shiftBoard)}
         </Link>
       </div>
     </main>

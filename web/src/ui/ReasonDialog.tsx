@@ -1,7 +1,7 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { type FormEvent, type ReactNode, useState } from 'react';
 import { Button, Dialog, Fault } from './controls.tsx';
-import { M } from './messages.ts';
 import { useSay, Words } from './settings.tsx';
 
 type Props = {
@@ -31,7 +31,7 @@ export function ReasonDialog({
   const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    if (!optional && text.trim().length < 3) return setFault(say(M.reasonTakesFewWords));
+    if (!optional && text.trim().length < 3) return setFault(say(COMMON.reasonTakesFewWords));
     const refused = await onReason(text.trim());
     if (refused) return setFault(refused);
     setText('');
@@ -60,7 +60,7 @@ export function ReasonDialog({
           <Button type="submit" weight="solid">
             <Words of={does} />
           </Button>
-          <Button onClick={onClose}>{say(M.back)}</Button>
+          <Button onClick={onClose}>{say(COMMON.back)}</Button>
         </div>
       </form>
     </Dialog>

@@ -1,4 +1,4 @@
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { describe, expect, it, vi } from 'vitest';
 import { actOf, SAID } from './keys.ts';
 import { M } from './messages.ts';
@@ -37,6 +37,6 @@ describe('the keys of the sheet', () => {
   it('are all said in one list, each once', () => {
     const said = SAID.map(([k]) => textKey(k));
     expect(new Set(said).size).toBe(said.length);
-    for (const k of [M.spaceKey.id, 'F2', 'F4', 'F8', 'F9', '?', M.enter.id]) expect(said).toContain(k);
+    for (const k of [COMMON.space.id, 'F2', 'F4', 'F8', 'F9', '?', M.enter.id]) expect(said).toContain(k);
   });
 });

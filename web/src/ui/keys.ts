@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useEffect } from 'react';
 import { M } from './messages.ts';
 import { useLatest } from './use-latest.ts';
@@ -52,5 +53,5 @@ export const SAID: ReadonlyArray<readonly [Text, Text]> = [
   [M.tab, M.nextControl],
   ['← →', M.clockFaceTurn5Shift],
   [M.esc, M.closeWhatLaidTop],
-  ...Object.values(KEYS).map(([key, does]) => [key === ' ' ? M.spaceKey : key, does] as const),
+  ...Object.values(KEYS).map(([key, does]) => [key === ' ' ? COMMON.space : key, does] as const),
 ];

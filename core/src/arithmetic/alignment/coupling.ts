@@ -1,6 +1,7 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
@@ -122,7 +123,7 @@ export function couplingAlignment(input: CouplingInput): CalculatorResult<Coupli
   const planes = (
     [
       ['vertical', 0, 2, M.upDown, 'high', 'low'],
-      ['horizontal', 1, 3, M.sideways, M.right, M.left],
+      ['horizontal', 1, 3, M.sideways, COMMON.right, COMMON.left],
     ] as const
   ).map(([name, near, far, title, plus, minus]) => {
     const found = plane(input, near, far);

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty, scaledHand } from '../../metrology/hand.ts';
@@ -93,7 +94,7 @@ export function housingAlignment(input: HousingsInput): CalculatorResult<Housing
     const shared = {
       code: `housings.${i + 1}`,
       source,
-      limit: expr`${abilityDeg}° (${input.abilityDeg === undefined ? M.leastSeries : M.makerSSheet})`,
+      limit: expr`${abilityDeg}° (${input.abilityDeg === undefined ? M.leastSeries : COMMON.makerSSheet})`,
       acceptable: true,
     };
     const said = M.housingStandsOffShaftThrough({ i: i + 1, angle: angle.toFixed(3) });

@@ -1,6 +1,7 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -38,7 +39,7 @@ const SHIM_STOCK_MM = 0.05;
  */
 export function softFoot(input: SoftFootInput): CalculatorResult<SoftFootValues> {
   const limit = limitInForce(
-    [{ school: 'practice', title: M.commonPractice, limitMm: SOFT_FOOT_MM, source: 'practice' }],
+    [{ school: 'practice', title: COMMON.commonPractice, limitMm: SOFT_FOOT_MM, source: 'practice' }],
     'practice',
     input.makerLimitMm,
   );

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { doubtOfMean, type Hand, handOver, spreadOver } from '../../metrology/hand.ts';
@@ -165,7 +166,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
       sum: M.mean({ count: pairMeans.length, bench: len(benchMm, 4), expanded: len(decision.expanded, 4) }),
     },
     {
-      what: M.spread,
+      what: COMMON.spread,
       sum: expr`${num(Math.max(...pairMeans), 4)} − ${num(Math.min(...pairMeans), 4)} = ${len(spreadMm, 4)}`,
     },
   );
@@ -236,7 +237,7 @@ export function clearanceClass(input: ClearanceClassInput): CalculatorResult<Cle
     working,
     beams: [
       {
-        label: M.benchClearance,
+        label: COMMON.benchClearance,
         quantity: 'length',
         value: benchMm,
         target: (lowerMm + upperMm) / 2,

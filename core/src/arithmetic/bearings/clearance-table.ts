@@ -1,3 +1,4 @@
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
@@ -149,4 +150,4 @@ export function mountingRanges(): ReadonlyArray<{ over: number; upto: number }> 
 }
 
 /** How a class is said at the plinth. */
-export const sayClass = (name: ClearanceClass): Text => (name === 'CN' ? M.normal : name);
+export const sayClass = (name: ClearanceClass): Text => (name === 'CN' ? COMMON.normal : name);

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { gravest } from '../../metrology/decision.ts';
 import {
@@ -221,7 +222,7 @@ export function driveUpForecast(input: DriveUpForecastInput): CalculatorResult<D
       last && target.reductionMinMm !== null && target.reductionMaxMm !== null && target.aimMm !== null
         ? [
             {
-              label: M.reduction2,
+              label: COMMON.reduction,
               quantity: 'length',
               value: last.reductionMm,
               target: target.aimMm,
@@ -292,7 +293,7 @@ function writeOut(
   if (!last)
     return [
       {
-        what: M.expected,
+        what: COMMON.expected,
         sum: M.eighthFromPitchTaperK({
           reductionPerEighth: len(target.reductionPerEighthMm, 4),
           k: target.k.toFixed(2),
@@ -308,7 +309,7 @@ function writeOut(
   const lines: WorkingLine[] = [
     { what: M.bench, sum: len(input.benchMm) },
     {
-      what: M.now,
+      what: COMMON.now,
       sum: expr`(${sum})/${2 * here.length}${add ? M.halfBlade({ add: num(add) }) : ''} = ${len(last.clearanceMm, 4)}`,
     },
     {
@@ -327,7 +328,7 @@ function writeOut(
     });
   } else {
     lines.push({
-      what: M.expected,
+      what: COMMON.expected,
       sum: M.eighthFromPitchTaperK({
         reductionPerEighth: len(target.reductionPerEighthMm, 4),
         k: target.k.toFixed(2),

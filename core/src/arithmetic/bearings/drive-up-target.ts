@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { len, num } from '../../quantities/say.ts';
 import type { SourceId } from '../../sources/register.ts';
@@ -92,7 +93,7 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   };
 
   if (minMm === null || tableMaxMm === null || leastMm === null) {
-    const missing = minMm === null || tableMaxMm === null ? M.reduction : M.leastResidualClearance;
+    const missing = minMm === null || tableMaxMm === null ? COMMON.reduction2 : M.leastResidualClearance;
     return {
       values: nothing,
       findings: [
@@ -118,7 +119,7 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
   const maxMm = Math.min(tableMaxMm, room);
   const working: WorkingLine[] = [
     {
-      what: M.reduction,
+      what: COMMON.reduction2,
       sum: M.to({
         min: num(minMm),
         tableMax: len(tableMaxMm),
@@ -184,7 +185,7 @@ export function driveUpTarget(input: DriveUpTargetInput): CalculatorResult<Drive
       sum: expr`${input.taper} × ${num(aimMm)} / ${k.toFixed(2)} = ${len(travel(aimMm), 2)}`,
     },
     {
-      what: M.nut2,
+      what: COMMON.nut2,
       sum: M.pitchTurnEighths({
         travel: num(travel(aimMm), 2),
         pitch: num(input.pitchMm, 2),

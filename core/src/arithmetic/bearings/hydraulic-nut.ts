@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -125,7 +126,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
         ? []
         : [
             {
-              label: M.driveUp,
+              label: COMMON.driveUp,
               quantity: 'length',
               value: travelMm,
               target: (min + max) / 2,
@@ -148,7 +149,7 @@ export function hydraulicNut(input: HydraulicNutInput): CalculatorResult<Hydraul
 function judgeTravel(travelMm: number, u: number, min: number, max: number): Finding {
   const shared = {
     code: 'hydraulic.travel',
-    limit: M.to3({ min: num(min), max: len(max) }),
+    limit: COMMON.to4({ min: num(min), max: len(max) }),
     source: 'maker' as const,
   };
   const over = decide(travelMm, u, { upper: max }).verdict === 'reject';

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num, pres } from '../../quantities/say.ts';
@@ -167,7 +168,7 @@ function work(i: InterferenceInput, v: InterferenceValues, smoothing: number): W
     },
     { what: M.pressureJoint, sum: pres(v.pressureMpa) },
     {
-      what: M.reduction,
+      what: COMMON.reduction2,
       sum: expr`${v.k.toFixed(4)} × ${num(v.interferenceMm, 4)} = ${len(v.reductionMm, 4)}`,
     },
     { what: M.hoopStressRingsBore, sum: pres(v.hoopMpa) },

@@ -1,3 +1,4 @@
+import { COMMON } from '../../message/common/messages.ts';
 import { listOf, type Text } from '../../message/message.ts';
 import type { ClearanceClass, TaperRatio } from './clearance-table.ts';
 import { M } from './messages.ts';
@@ -86,8 +87,8 @@ export function stampAgainst(
     ...(classStamped && clearanceClass !== null && clearanceClass !== typed.clearanceClass
       ? [
           M.classTyped({
-            clearanceClass: clearanceClass === 'CN' ? M.normal : clearanceClass,
-            clearanceClass2: typed.clearanceClass === 'CN' ? M.normal : typed.clearanceClass,
+            clearanceClass: clearanceClass === 'CN' ? COMMON.normal : clearanceClass,
+            clearanceClass2: typed.clearanceClass === 'CN' ? COMMON.normal : typed.clearanceClass,
           }),
         ]
       : []),

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num, temp } from '../../quantities/say.ts';
@@ -143,7 +144,7 @@ export function warmFit(input: WarmFitInput): CalculatorResult<WarmFitValues> {
     findings,
     working: [
       { what: M.bore2, sum: M.normalClass({ d: num(d - minus / 1000), d2: len(d) }) },
-      { what: M.seat, sum: M.to6({ lower: num(seat.lowerMm), upper: len(seat.upperMm) }) },
+      { what: COMMON.seat3, sum: COMMON.to3({ lower: num(seat.lowerMm), upper: len(seat.upperMm) }) },
       {
         what: M.warm,
         sum: expr`${ambient.toFixed(0)} + (${num(Math.max(0, mostMm))} + ${num(playMm)}) ÷ (0.000012 × ${num(d, 0)}) → ${temp(heatToC)}`,

@@ -1,4 +1,5 @@
 import type { CalculatorResult, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -126,7 +127,7 @@ export function boltPattern(input: PatternInput): CalculatorResult<PatternValues
     order: kind === 'round' ? round : crosswise,
   });
   const passes = [
-    pass(M.handTight, 'hand', 0),
+    pass(COMMON.handTight, 'hand', 0),
     pass('30 %', 'torque', 0.3),
     pass('70 %', 'torque', 0.7),
     pass('100 %', 'torque', 1),
@@ -134,7 +135,7 @@ export function boltPattern(input: PatternInput): CalculatorResult<PatternValues
   ];
   const working: WorkingLine[] = passes.map((p) => ({
     what: p.name,
-    sum: expr`${p.torqueNm === null ? M.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+    sum: expr`${p.torqueNm === null ? COMMON.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
   }));
   return { values: { crosswise, round, passes }, findings: [], working, beams: [] };
 }

@@ -1,4 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -23,8 +24,8 @@ export function setScrewPasses(dogs: number, cups: number, torqueNm: number): Bo
     order,
   });
   const groups: Array<[Text, number[]]> = [
-    [M.dogPoints, part(dogs, 0)],
-    [M.cupPoints, part(cups, dogs)],
+    [COMMON.dogPoints, part(dogs, 0)],
+    [COMMON.cupPoints, part(cups, dogs)],
   ];
   return [
     ...groups
@@ -63,7 +64,7 @@ export function setScrewSequence(input: {
     ],
     working: passes.map((p) => ({
       what: p.name,
-      sum: expr`${p.torqueNm === null ? M.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
+      sum: expr`${p.torqueNm === null ? COMMON.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
     })),
     beams: [],
   };

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -107,7 +108,10 @@ export function boltStretch(input: StretchInput): CalculatorResult<StretchValues
         what: M.areas,
         sum: M.shankThreadSquareMillimetres({ shank: shank.toFixed(1), area: area.toFixed(1) }),
       },
-      { what: M.target, sum: M.kNStretch({ targetN: (targetN / 1000).toFixed(1), target: len(targetMm) }) },
+      {
+        what: COMMON.target,
+        sum: M.kNStretch({ targetN: (targetN / 1000).toFixed(1), target: len(targetMm) }),
+      },
     ],
     beams: [],
   };

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -13,9 +14,9 @@ export type Friction = (typeof FRICTIONS)[number];
 
 /** Nut factor K of the short form and the friction µ of the long form that says the same thing. Common practice. */
 export const FRICTION: Record<Friction, { k: number; mu: number; said: Text }> = {
-  dry: { k: 0.2, mu: 0.14, said: M.dry },
-  oiled: { k: 0.18, mu: 0.12, said: M.lightlyOiled },
-  'anti-seize': { k: 0.15, mu: 0.1, said: M.antiSeize },
+  dry: { k: 0.2, mu: 0.14, said: COMMON.dry },
+  oiled: { k: 0.18, mu: 0.12, said: COMMON.lightlyOiled },
+  'anti-seize': { k: 0.15, mu: 0.1, said: COMMON.antiSeize },
 };
 
 export type TorqueInput = {
@@ -98,7 +99,7 @@ export function boltTorque(input: TorqueInput): CalculatorResult<TorqueValues> {
         : 'short-torque';
   const working: WorkingLine[] = [
     {
-      what: M.area,
+      what: COMMON.area,
       sum: M.as4({
         diameter: num(b.diameterMm, 2),
         inch: b.inch ? 'n09743' : 'n09382',

@@ -1,5 +1,6 @@
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
@@ -46,7 +47,7 @@ export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {
   const sagMm = input.sagMm ?? null;
   const corrected = withoutSag(input.readings, sagMm ?? 0, 'inside');
   const limit = limitInForce(
-    [{ school: 'practice', title: M.commonPractice, limitMm: BOX_BORE_TIR_MM, source: 'practice' }],
+    [{ school: 'practice', title: COMMON.commonPractice, limitMm: BOX_BORE_TIR_MM, source: 'practice' }],
     'practice',
     input.makerLimitMm,
   );

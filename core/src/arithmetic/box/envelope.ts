@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { type DecisionRule, decide } from '../../metrology/decision.ts';
@@ -59,7 +60,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
   const questions: Question[] = [
     {
       measure: 'bore',
-      name: M.boxBore,
+      name: COMMON.boxBore,
       valueMm: input.boreMm,
       lower: input.sealBoreLowerMm,
       upper: input.sealBoreUpperMm,
@@ -68,7 +69,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     },
     {
       measure: 'depth',
-      name: M.boxDepth,
+      name: COMMON.boxDepth,
       valueMm: input.depthMm,
       lower: input.sealDepthMm,
       under: M.sealStandsBottomBox,
@@ -76,7 +77,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     },
     {
       measure: 'obstruction',
-      name: M.firstObstruction,
+      name: COMMON.firstObstruction,
       valueMm: input.obstructionMm,
       lower: input.sealReachMm,
       under: M.sealMeetsBeforeGlandMeets,
@@ -84,7 +85,7 @@ export function boxEnvelope(input: EnvelopeInput): CalculatorResult<EnvelopeValu
     },
     {
       measure: 'studs',
-      name: M.studCircle,
+      name: COMMON.studCircle,
       valueMm: input.studCircleMm,
       lower: studs === undefined ? undefined : studs - play,
       upper: studs === undefined ? undefined : studs + play,
@@ -131,7 +132,7 @@ function boreBeam(input: EnvelopeInput): Beam[] {
   const d = decide(value, readingUncertainty(by.resolutionMm, by.hand), { lower, upper }, input.rule);
   return [
     {
-      label: M.boxBore,
+      label: COMMON.boxBore,
       quantity: 'length',
       value,
       target: (lower + upper) / 2,
@@ -152,10 +153,10 @@ function boreBeam(input: EnvelopeInput): Beam[] {
 
 const sayBand = (q: Question): Text =>
   q.lower !== undefined && q.upper !== undefined
-    ? M.to({ lower: num(q.lower), upper: len(q.upper) })
+    ? COMMON.to3({ lower: num(q.lower), upper: len(q.upper) })
     : q.lower !== undefined
-      ? M.more({ lower: len(q.lower) })
-      : M.less({ upper: len(q.upper ?? 0) });
+      ? COMMON.more({ lower: len(q.lower) })
+      : COMMON.less({ upper: len(q.upper ?? 0) });
 
 function judgeMeasure(q: Question, by: Gauged, rule: DecisionRule | undefined): Finding {
   const source: SourceId = 'maker';
@@ -164,7 +165,7 @@ function judgeMeasure(q: Question, by: Gauged, rule: DecisionRule | undefined): 
     return {
       ...shared,
       verdict: 'incomplete',
-      reason: M.notMeasuredYet({ name: q.name }),
+      reason: COMMON.notMeasuredYet2({ name: q.name }),
       params: { name: q.name },
       acceptable: false,
     };
@@ -213,7 +214,7 @@ function judgeMeasure(q: Question, by: Gauged, rule: DecisionRule | undefined): 
         hand: by.hand,
         rule,
       }),
-      M.there,
+      COMMON.there,
     ),
   };
 }

@@ -1,5 +1,6 @@
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -63,7 +64,7 @@ export function boxFace(input: BoxFaceInput): CalculatorResult<BoxFaceValues> {
     h2.amplitudeMm > 2 * h2.uncertaintyMm &&
     h2.amplitudeMm > 0.5 * (h1?.amplitudeMm ?? 0);
   const findings: Finding[] = [];
-  const working: WorkingLine[] = [{ what: M.limit, sum: sayLimit(limit) }];
+  const working: WorkingLine[] = [{ what: COMMON.limit, sum: sayLimit(limit) }];
   const beams = [];
   if (s.tirMm !== null) {
     const { marginMm: _, ...judged } = judgeUpper({

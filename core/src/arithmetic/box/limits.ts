@@ -1,3 +1,4 @@
+import { COMMON } from '../../message/common/messages.ts';
 import { limitAnswers, type MethodLimit } from '../../sources/limits.ts';
 import { defineMethod, type MethodId } from '../../sources/methods.ts';
 import { M } from './messages.ts';
@@ -18,7 +19,7 @@ export const faceLimits = (shaftMm: number, boreMm: number): FaceLimit[] => [
     source: 'pump-standards',
   },
   { school: 'proportional', title: M.n5MPerMmShaft, limitMm: um(5 * shaftMm), source: 'practice' },
-  { school: 'flat', title: M.flat, limitMm: 0.05, source: 'practice' },
+  { school: 'flat', title: COMMON.flat, limitMm: 0.05, source: 'practice' },
 ];
 
 /** The standards' squareness is our own choice for new work. */

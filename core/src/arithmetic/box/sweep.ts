@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import type { DecisionRule } from '../../metrology/decision.ts';
 import { doubtOfMean, type Hand, handOf, readingUncertainty } from '../../metrology/hand.ts';
@@ -89,9 +90,9 @@ export function sweep(o: {
       verdict: 'reject',
       reason: M.backFirstAngleGaugeReads({ closing: len(o.closingMm - first.valueMm) }),
       params: { closingMm: o.closingMm - first.valueMm },
-      limit: M.oneStepGauge({ resolution: len(o.resolutionMm) }),
+      limit: COMMON.oneStepGauge({ resolution: len(o.resolutionMm) }),
       source: 'practice',
-      remedy: M.tightenGaugeBaseThenMeasure,
+      remedy: COMMON.tightenGaugeBaseThenMeasure,
       acceptable: true,
     });
   return {
@@ -137,7 +138,7 @@ export const sweepDoubt = (
     stepMm: input.resolutionMm,
     hand: input.hand,
     places: 2,
-    other: { mm: (s.turn?.missedMm ?? 0) / 2, from: M.whatCanHideBetweenAngles },
+    other: { mm: (s.turn?.missedMm ?? 0) / 2, from: COMMON.whatCanHideBetweenAngles },
     marginMm: limitMm - (s.tirMm ?? 0),
     rule: input.rule,
     where: s.highDeg === null ? M.overWholeTurn : M.atAnd({ high: s.highDeg, low: s.lowDeg ?? 0 }),

@@ -1,5 +1,6 @@
 import { array, boolean, number, object, string } from 'yup';
 import { type Calculator, entry, mm } from '../../judgement/entry.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { idsOf } from '../../sources/methods.ts';
 import { greaseCompatibility, THICKENERS } from './compatibility.ts';
 import { FIRST_FILL } from './fill-method.ts';
@@ -44,7 +45,7 @@ export const LUBRICATION_ENTRIES: readonly Calculator[] = [
       .noUnknown()
       .test(
         'ring',
-        M.outsideMustLargerThanBore,
+        COMMON.outsideMustLargerThanBore,
         (s) => !s || s.outsideMm === undefined || !(s.boreMm >= s.outsideMm),
       ),
     firstFill,

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import type { FillMethod } from './fill-method.ts';
@@ -112,7 +113,7 @@ function housingBy(input: FirstFillInput): { cm3: number | null; words: Text; fa
 export function firstFill(input: FirstFillInput): CalculatorResult<FirstFillValues> {
   const space = spaceOf(input);
   if (space && !(space.free > 0)) throw new MessageError(M.massDoesNotGoInto);
-  if (!baseFits(input)) throw new MessageError(M.baseUpShaftHoldsLess);
+  if (!baseFits(input)) throw new MessageError(COMMON.baseUpShaftHoldsLess);
   const housing = housingBy(input);
   const none = input.greased === true || input.oil === true;
   const bearingCm3 = space?.free ?? null;

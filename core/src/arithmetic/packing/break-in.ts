@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { len, num, temp } from '../../quantities/say.ts';
 import { type BreakInAct, type BreakInSeen, seenSoFar } from './break-in-seen.ts';
 import type { LeakMethod } from './leak-method.ts';
@@ -126,7 +127,7 @@ export function packingBreakIn(input: BreakInInput): CalculatorResult<BreakInVal
     ],
     working: [
       {
-        what: M.target,
+        what: COMMON.target,
         sum:
           input.school === 'per-diameter'
             ? M.n81225({ shaft: num(input.shaftMm, 1), limit: limitOf(band) })

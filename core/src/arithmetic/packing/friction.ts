@@ -1,4 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { num, pres } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -55,7 +56,7 @@ export function packingFriction(input: PackingFrictionInput): CalculatorResult<P
         }),
       },
       {
-        what: M.power,
+        what: COMMON.power,
         sum: M.speedW({
           shaft: num(input.shaftMm, 1),
           count: num(input.lengthMm, 0),

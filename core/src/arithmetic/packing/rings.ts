@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
@@ -180,7 +181,7 @@ export function packingRings(input: PackingRingsInput): CalculatorResult<Packing
       ...(place
         ? [
             {
-              what: M.lantern,
+              what: COMMON.lantern,
               sum: M.ringsBelowMiddleDrawnUp({
                 below: place.below,
                 put: num(place.putMm, 1),

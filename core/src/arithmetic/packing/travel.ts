@@ -1,4 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import type { Hand } from '../../metrology/hand.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
@@ -86,7 +87,7 @@ export function packingTravel(input: PackingTravelInput): CalculatorResult<Packi
       ...(trend.line
         ? [
             {
-              what: M.robustLine,
+              what: COMMON.robustLine,
               sum: M.year({ level: len(trend.line.level, 1), mmPerYear: len(mmPerYear ?? 0, 1) }),
             },
           ]

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { type DecisionRule, decide, type Verdict } from '../../metrology/decision.ts';
@@ -119,7 +120,7 @@ export type GasketValues = {
 export const sayStack = (pieces: readonly Piece[], counts: readonly number[]): Text => {
   const parts = stackParts(pieces, counts);
   return parts.length === 0
-    ? M.noneWord
+    ? COMMON.noneWord
     : listOf(
         parts.map((p) => expr`${p.count} × ${len(p.thicknessMm)}`),
         ', ',
@@ -168,7 +169,7 @@ export function gasketStack(input: GasketInput): CalculatorResult<GasketValues> 
   });
   const working: WorkingLine[] = [
     {
-      what: M.underTorque,
+      what: COMMON.underTorque,
       sum: M.most({
         small: num(small),
         f,

@@ -27,7 +27,6 @@ export const M = defineMessages('arithmetic.rebuild', en, {
   onePieceMoreWould: { buy: 'length' },
   oneShimMoreWouldDo: { buy: 'length' },
   overUnder: { least: 'length', most: 'length' },
-  put: { pieces: 'text' },
   putLoose: { pieces: 'text', sum: 'length' },
   stackWanted2: { value: 'length' },
   thesePairsStackLosesUnder: { fraction: 'text' },

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
@@ -31,7 +32,7 @@ export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): Calcula
     ? {
         code: 'shims.stack',
         verdict: 'accept',
-        reason: expr`${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? M.asWanted : expr`${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? M.over : M.under}`}.`,
+        reason: expr`${sayStack(pieces, stack.counts)}: ${len(stack.sumMm)}, ${offMm === 0 ? M.asWanted : expr`${len(Math.abs(offMm ?? 0))} ${(offMm ?? 0) > 0 ? COMMON.over : M.under}`}.`,
         params: {
           pieces: sayStack(pieces, stack.counts),
           sumMm: stack.sumMm,
@@ -53,7 +54,7 @@ export function shimStack({ pieces, wantedMm, toleranceMm }: ShimInput): Calcula
   return {
     values: { stack, offMm, buyMm },
     findings: [finding],
-    working: [{ what: M.wanted, sum: expr`${num(wantedMm)} ± ${len(toleranceMm)}` }],
+    working: [{ what: COMMON.wanted, sum: expr`${num(wantedMm)} ± ${len(toleranceMm)}` }],
     beams: [],
   };
 }
@@ -180,7 +181,7 @@ function remedyOf(
   buyMm: number | null,
 ): Text {
   if (!possible) return M.noHeapShimsBringsRight;
-  if (stack && pieces) return M.put({ pieces: sayStack(pieces, stack.counts) });
+  if (stack && pieces) return COMMON.put({ pieces: sayStack(pieces, stack.counts) });
   return buyMm === null
     ? M.stackWanted2({ value: len(Math.max(0, aimMm)) })
     : M.oneShimMoreWouldDo({ buy: len(buyMm) });

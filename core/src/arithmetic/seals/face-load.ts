@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, pres } from '../../quantities/say.ts';
@@ -150,7 +151,7 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
     },
     findings,
     working: [
-      { what: M.area, sum: M.n4Mm({ od, id, areaMm2: areaMm2.toFixed(0) }) },
+      { what: COMMON.area, sum: M.n4Mm({ od, id, areaMm2: areaMm2.toFixed(0) }) },
       {
         what: M.balance,
         sum: outside
@@ -169,11 +170,11 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
         }),
       },
       {
-        what: M.torque,
+        what: COMMON.torque,
         sum: expr`${closingMpa.toFixed(3)} × ${areaMm2.toFixed(0)} × ${f} × ${len(meanRadiusMm, 2)} = ${torqueNm.toFixed(2)} N·m`,
       },
       {
-        what: M.power,
+        what: COMMON.power,
         sum: M.n9550KW({
           torque: torqueNm.toFixed(2),
           speedRpm: input.speedRpm,
@@ -181,7 +182,7 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
         }),
       },
       {
-        what: M.start,
+        what: COMMON.start2,
         sum: M.timesNM({
           least: START_TIMES.least,
           most: START_TIMES.most,
@@ -193,7 +194,7 @@ export function faceLoad(input: FaceLoadInput): CalculatorResult<FaceLoadValues>
         ? []
         : [
             {
-              what: M.flush,
+              what: COMMON.flush,
               sum: M.wKLMin({
                 powerW: powerW.toFixed(0),
                 rho,

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -154,7 +155,10 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
     },
     findings: [finding],
     working: [
-      { what: M.spread, sum: expr`${num(Math.max(...all))} − ${num(Math.min(...all))} = ${len(spreadMm)}` },
+      {
+        what: COMMON.spread,
+        sum: expr`${num(Math.max(...all))} − ${num(Math.min(...all))} = ${len(spreadMm)}`,
+      },
       {
         what: M.tiltLeastSquares,
         sum: M.acrossWidest({ c: len(2 * Math.hypot(c, s)), wide: (wideDeg ?? 0).toFixed(0) }),
@@ -163,7 +167,7 @@ export function glandTilt(input: GlandTiltInput): CalculatorResult<GlandTiltValu
     ],
     beams: [
       {
-        label: M.spreadGaps,
+        label: COMMON.spreadGaps,
         quantity: 'length',
         value: spreadMm,
         target: 0,

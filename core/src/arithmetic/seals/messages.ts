@@ -82,7 +82,6 @@ export const M = defineMessages('arithmetic.seals', en, {
   to3: { percent: 'text', percent2: 'text' },
   to4: { low: 'pressure', high: 'pressure' },
   to5: { low: 'pressure', most: 'pressure' },
-  to6: { lower: 'length', upper: 'length' },
   toTo: { process: 'pressure', least: 'pressure', most: 'pressure', low: 'pressure', high: 'pressure' },
   tooLargeSeatWillRuck: { percent: 'text' },
   turnOneThemThenLook: { off: 'text' },

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { M } from './messages.ts';
 
 export type PortsInput = {
@@ -111,7 +112,7 @@ export function sealPorts(input: PortsInput): CalculatorResult<PortsValues> {
       {
         what: M.side,
         sum: M.out({
-          rotation: input.rotation ?? M.notSaid,
+          rotation: input.rotation ?? COMMON.notSaid,
           seen,
           oClock,
           inlet: inletDeg,

@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { len, pres } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 
@@ -102,8 +103,8 @@ export function setScrewRule(input: SetScrewRuleInput): CalculatorResult<SetScre
         what: M.thresholdShaft,
         sum:
           thresholdMpa === null
-            ? M.none
-            : M.box({ threshold: pres(thresholdMpa), box: box === undefined ? M.notSaid : pres(box) }),
+            ? COMMON.noneWord
+            : M.box({ threshold: pres(thresholdMpa), box: box === undefined ? COMMON.notSaid : pres(box) }),
       },
     ],
     beams: [],

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { COVERAGE, decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -167,7 +168,7 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
       verdict: verdict === 'reject' ? 'outsideWhatAllows' : 'text',
     }),
     params: { compressionMm, range, verdict: Boolean(verdict === 'reject') },
-    limit: M.to6({ lower: num(lowerMm, 2), upper: len(upperMm, 2) }),
+    limit: COMMON.to3({ lower: num(lowerMm, 2), upper: len(upperMm, 2) }),
     source: maker ? 'maker' : 'practice',
     acceptable: true,
     ...(verdict === 'accept'
@@ -183,7 +184,7 @@ export function compressionShift(input: CompressionShiftInput): CalculatorResult
         }),
   };
   const beam: Beam = {
-    label: M.compression,
+    label: COMMON.compression,
     quantity: 'length',
     value: compressionMm,
     target: input.compressionMm,

@@ -1,4 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Hand } from '../../metrology/hand.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -114,7 +115,7 @@ export function sealWear(input: WearInput): CalculatorResult<WearValues> {
     working: line
       ? [
           {
-            what: M.robustLine,
+            what: COMMON.robustLine,
             sum: M.yearReachesAfter({
               level: num(line.level, 3),
               slope: num(-line.slope * YEAR_DAYS, 3),

@@ -1,5 +1,6 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule, decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty, scaledHand } from '../../metrology/hand.ts';
@@ -78,7 +79,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
       name3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : name,
       largestRaUm3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : largestRaUm,
     },
-    limit: M.ra({ limit: rough(limitUm) }),
+    limit: COMMON.ra({ limit: rough(limitUm) }),
     source,
     acceptable: true,
     ...(d.verdict === 'reject'
@@ -99,7 +100,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
                 }),
                 stepMm: 0,
               },
-              M.there,
+              COMMON.there,
             ),
           }
         : {}),

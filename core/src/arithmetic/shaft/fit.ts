@@ -1,4 +1,5 @@
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
@@ -78,7 +79,7 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
           verdict: 'reject',
           reason: M.outsideItsOwn({ part, size: len(mm) }),
           params: { mm },
-          limit: M.to5({ lower: num(own.lowerMm), upper: len(own.upperMm) }),
+          limit: COMMON.to3({ lower: num(own.lowerMm), upper: len(own.upperMm) }),
           remedy: M.measureBothAgainOneTemperature,
         });
     findings.unshift({
@@ -104,11 +105,11 @@ export function isoFit(input: FitInput): CalculatorResult<FitValues> {
     working: [
       {
         what: M.hole({ hole: input.hole }),
-        sum: M.to5({ lower: num(hole.lowerMm), upper: len(hole.upperMm) }),
+        sum: COMMON.to3({ lower: num(hole.lowerMm), upper: len(hole.upperMm) }),
       },
       {
         what: M.shaft({ shaft: input.shaft }),
-        sum: M.to5({ lower: num(shaft.lowerMm), upper: len(shaft.upperMm) }),
+        sum: COMMON.to3({ lower: num(shaft.lowerMm), upper: len(shaft.upperMm) }),
       },
       { what: M.most, sum: expr`${num(hole.upperMm)} − ${num(shaft.lowerMm)} = ${len(mostMm)}` },
       { what: M.least, sum: expr`${num(hole.lowerMm)} − ${num(shaft.upperMm)} = ${len(leastMm)}` },

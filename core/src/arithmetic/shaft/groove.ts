@@ -1,4 +1,5 @@
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
 import { type Hand, readingUncertainty } from '../../metrology/hand.ts';
@@ -36,7 +37,11 @@ export function groove(input: {
     acceptable: true,
   };
   const place =
-    input.under === 'moving-o-ring' ? M.oRingMoves : input.under === 'seal-drive' ? M.sealsDrive : null;
+    input.under === 'moving-o-ring'
+      ? COMMON.oRingMoves
+      : input.under === 'seal-drive'
+        ? COMMON.sealsDrive
+        : null;
   const finding: Finding =
     d.verdict === 'accept'
       ? {

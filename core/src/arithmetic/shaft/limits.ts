@@ -1,3 +1,4 @@
+import { COMMON } from '../../message/common/messages.ts';
 import { len } from '../../quantities/say.ts';
 import { limitAnswers, type MethodLimit } from '../../sources/limits.ts';
 import { defineMethod, type MethodId } from '../../sources/methods.ts';
@@ -20,11 +21,11 @@ export const runoutLimits = (shaftMm: number): RunoutLimit[] => [
     title:
       shaftMm > 80
         ? M.thousandthShaftMostOurOwn({ mostRunoutMm: len(MOST_RUNOUT_MM, 2) })
-        : M.thousandthShaft,
+        : COMMON.thousandthShaft,
     limitMm: Math.min(um(shaftMm), MOST_RUNOUT_MM),
     source: 'practice',
   },
-  { school: 'flat', title: M.flat, limitMm: 0.05, source: 'practice' },
+  { school: 'flat', title: COMMON.flat, limitMm: 0.05, source: 'practice' },
   { school: 'standards', title: M.processPumpStandards, limitMm: 0.025, source: 'pump-standards' },
 ];
 
@@ -50,7 +51,7 @@ export const endPlayLimits = (): EndPlayLimit[] => [
 /** The stricter end play is our own choice. */
 export const END_PLAY = defineMethod({
   id: 'endPlay',
-  ask: M.endPlay,
+  ask: COMMON.endPlay,
   why: M.stricterOurOwnChoiceSeals,
   usual: 'strict',
   answers: limitAnswers(endPlayLimits()),

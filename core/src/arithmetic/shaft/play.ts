@@ -1,6 +1,7 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { judgeUpper, upperBeam } from '../../judgement/judge.ts';
 import type { Beam, CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline, listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
@@ -52,7 +53,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
   const radial = (input.radial ?? []).map((p) => Math.abs(p.liftMm - p.restMm));
   const judge = (code: 'end' | 'radial', side: Side): number | null => {
     if (side.values.length === 0) {
-      const reason = M.notMeasuredYet({ name: side.name });
+      const reason = COMMON.notMeasuredYet2({ name: side.name });
       findings.push({
         code: `play.${code}`,
         verdict: 'incomplete',
@@ -128,7 +129,7 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
     return value;
   };
   const endPlayMm = judge('end', {
-    name: M.endPlay,
+    name: COMMON.endPlay,
     values: end,
     limit: limitInForce(endPlayLimits(), input.school, input.makerEndMm),
     means: M.sealFacesWouldWorkedOpen,
@@ -136,10 +137,10 @@ export function shaftPlay(input: PlayInput): CalculatorResult<PlayValues> {
     where: M.pushPull,
   });
   const radialPlayMm = judge('radial', {
-    name: M.radialPlay,
+    name: COMMON.radialPlay,
     values: radial,
     limit: limitInForce(
-      [{ school: 'practice', title: M.commonPractice, limitMm: RADIAL_PLAY_MM, source: 'practice' }],
+      [{ school: 'practice', title: COMMON.commonPractice, limitMm: RADIAL_PLAY_MM, source: 'practice' }],
       'practice',
       input.makerRadialMm,
     ),

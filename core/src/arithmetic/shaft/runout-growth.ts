@@ -1,4 +1,5 @@
 import type { CalculatorResult } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import type { Hand } from '../../metrology/hand.ts';
 import { dayReached, sayDay, TOO_EARLY, YEAR_DAYS } from '../../metrology/trend.ts';
@@ -90,7 +91,7 @@ export function runoutGrowth(input: RunoutGrowthInput): CalculatorResult<RunoutG
     working: trend.line
       ? [
           {
-            what: M.robustLine,
+            what: COMMON.robustLine,
             sum: M.year2({ level: len(trend.line.level, 3), mmPerYear: len(mmPerYear ?? 0, 3) }),
           },
         ]

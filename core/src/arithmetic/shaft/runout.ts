@@ -1,6 +1,7 @@
 import { doubtSaid } from '../../judgement/doubt.ts';
 import { betweenAngles, judgeUpper, sayLimit, upperBeam } from '../../judgement/judge.ts';
 import type { CalculatorResult, Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { COVERAGE, type DecisionRule } from '../../metrology/decision.ts';
@@ -65,7 +66,7 @@ export type RunoutValues = {
 };
 
 /** What the line of the limit is called: of several turns it is said once. */
-export const RUNOUT_LIMIT = M.limit;
+export const RUNOUT_LIMIT = COMMON.limit;
 
 /** Readings at angles no farther apart than this to say a high spot cannot hide between them. */
 const WIDEST_GAP_DEG = 100;
@@ -163,7 +164,7 @@ export function runout(input: RunoutInput): CalculatorResult<RunoutValues> {
       stepMm: input.resolutionMm,
       hand: { ...hand, count: times },
       places: 2,
-      other: { mm: turn.missedMm / 2, from: M.whatCanHideBetweenAngles },
+      other: { mm: turn.missedMm / 2, from: COMMON.whatCanHideBetweenAngles },
       marginMm: limit.limitMm - tirMm,
       rule: input.rule,
       where: M.atAnd2({ degrees: degrees(high.angleDeg), degrees2: degrees(low.angleDeg) }),
@@ -391,8 +392,8 @@ function turnFindings(
         closureMm: closed ? null : closureMm,
       },
       source: 'practice',
-      limit: M.oneStepGauge({ resolution: len(input.resolutionMm) }),
-      ...(closed ? {} : { remedy: M.tightenGaugeBaseThenMeasure }),
+      limit: COMMON.oneStepGauge({ resolution: len(input.resolutionMm) }),
+      ...(closed ? {} : { remedy: COMMON.tightenGaugeBaseThenMeasure }),
       acceptable: true,
     });
   return out;

@@ -45,7 +45,6 @@ export const en = {
   jobNotOpenedYet: 'This job is not opened yet.',
   jobOpenAlready: 'This job is open already.',
   lastStepPassedSigning: 'The last step is passed by signing.',
-  leadHand: 'lead hand',
   letSecondPersonLookChange: 'Let a second person look at the change, or put right what was stopped.',
   liftedStopStillAnsweredBefore: 'A lifted stop is still to be answered for before the start.',
   lookSetupLastReadingChange:
@@ -67,13 +66,10 @@ export const en = {
   notHowTold: 'That is not how it is told.',
   notMeasured: 'Not measured',
   notNeededMachine: 'Not needed on this machine',
-  notOk: 'Not OK',
-  notOk2: 'Not OK: {ask}',
   notOpen: '“{title}” is not open.',
   notOpenYet: '“{title}” is not open yet: {because}',
   notSaidStep: 'That is not said of this step.',
   notSaidYet: 'Not said yet: {words}.',
-  notYet: 'Not yet: {reason}',
   nothingHoldsStep: 'Nothing holds this step.',
   nothingMeasuredThereYet: 'Nothing is measured there yet.',
   nothingWrong: 'Nothing is wrong',
@@ -88,7 +84,6 @@ export const en = {
   passedHoldLaterStep: '“{title}” is passed; hold a later step.',
   passedWithdrawReadingThereOpen: '“{title}” is passed. Withdraw a reading there to open it again.',
   pathNotIdentifier: '{path} is not an identifier.',
-  photographNamedSha256File: 'A photograph is named by the SHA-256 of its file.',
   photographStepAlready: 'That photograph is at this step already.',
   placeReadNot: 'This place is read with a {instrumentKinds}, not with {name}.',
   questionNeverSkippedAnswerOk: 'This question is never skipped: answer OK or not OK.',
@@ -100,7 +95,6 @@ export const en = {
   readingWithdrawn: 'a reading was withdrawn, {reason}',
   readingWithdrawnAlready: 'That reading is withdrawn already.',
   readsOnlyFittersLeadHands: '{roleSaid} reads; only fitters and lead hands record.',
-  reasonTakesFewWords: 'A reason takes a few words.',
   safeStartAlthoughStopLifted:
     'Safe to start although this stop was lifted by {name} and seen by nobody else: {reason}',
   sayWhatFrontYou: 'Say what is in front of you: {words}',
@@ -119,10 +113,8 @@ export const en = {
     'The sheet is signed as running: only its checks, holds and notes follow. A correction opens a revision, with its reason.',
   sheetSignedNotesCanAdded:
     'The sheet is signed: notes can be added; a correction opens a revision, with its reason.',
-  signYourName: 'Sign with your name.',
   signYourOwnNameSigned:
     'Sign with your own name: {name} is signed in. Somebody else signs in first to sign.',
-  snugHand: 'Snug by hand',
   somebodyElseSignsLooksChange: 'Somebody else signs in, looks at the change and says so.',
   somethingRecordedAlreadyLeadHand: 'Something is recorded already: a lead hand cancels it.',
   soundButLooksWrong: 'Sound, but looks wrong',
@@ -150,7 +142,5 @@ export const en = {
   whatStandsStepDoesNot: 'What stands at this step does not go together.',
   whatStandsStepDoesNot2: 'What stands at this step does not go together: look at the setup.',
   whatStandsStepDoesNot3: 'What stands at this step does not go together: {message}',
-  whyDoesNotApplyWord: 'Why does it not apply? A word or two will do.',
-  writeDownWhatSeenWord: 'Write down what was seen; a word or two will do.',
   youMadeChangeSomebodyElse: 'You made this change: somebody else looks at it.',
 } as const;

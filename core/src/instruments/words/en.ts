@@ -6,7 +6,6 @@ export const en = {
   dialIndicator: 'dial indicator',
   doesNotReach: '{name} does not reach there: it reads {low} to {high}.',
   dropCounter: 'drop counter',
-  dropsMinute: 'drops a minute',
   feeler: 'feeler',
   gaugeSendsUnitNotKnown: 'The gauge sends “{m}”, a unit not known here.',
   gaugeSentWhichNoNumber: 'The gauge sent “{raw}”, which is no number.',

@@ -9,7 +9,6 @@ export const en = {
   hasNoValue: '“{label}” has no value.',
   hasNoValue2: '{place} has no value.',
   leadingPointReadAsInches: 'a leading point is read as inches: no mm are so small here',
-  missing: '{label} is missing.',
   noGaugeNamedNoneHand: '{place}: no gauge is named and none is in hand.',
   notRegisterGauges: '{place}: “{gauge}” is not in the register of gauges.',
   nothingFittedShaftNotMeasured:
@@ -18,11 +17,9 @@ export const en = {
   number: '{label} is a number.',
   numbersBlanksBetweenThemSuch: '{label}: numbers with blanks between them, such as 8 9.5 12.',
   runningChecksCome: 'Running, checks to come. ',
-  signed: 'Signed by {name}.',
   standsLineAlready: '“{label}” stands in line {get} already.',
   standsLineAlready2: '{place} stands in line {before} already.',
   standsUnderAnotherWorkAbove: '“{designation}” stands under another work above.',
   thereNoRowReading: 'There is no row with a reading in it.',
-  thereNoWork: 'There is no work “{trade}”.',
   typeHowManyFlatsExample: 'Type how many flats, for example 1; −1 for one back.',
 } as const;

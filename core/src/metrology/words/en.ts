@@ -1,6 +1,5 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
-  accept: 'Accept',
   caution: 'Caution',
   daysFromLastReading:
     '{left} days from the last reading{band}, {bends, select, bends {and the line bends} even {if it goes on evenly} other {}}',
@@ -10,11 +9,9 @@ export const en = {
   n95: ', {from} to {to} at 95 %',
   noNumberReadingsGaugeSettles:
     'No number of readings with this gauge settles it: take one that steps {step} or finer.',
-  noTelling: 'no telling',
   notYet: 'Not yet',
   oneMoreReading: 'One more reading',
   standsLimitItselfNoGauge: 'It stands on the limit itself: no gauge settles it. A lead hand decides.',
-  stop: 'Stop',
   tooCloseCall: 'Too close to call',
   tooEarlyDayTakesReadings: 'too early for a day; it takes {leastReadings} readings over a tenth of the way.',
   wouldSettleIfTheyAgree: '{more} {where} would settle it, if they agree; a finer gauge does it sooner.',

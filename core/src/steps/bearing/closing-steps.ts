@@ -2,6 +2,7 @@ import type { BoltGrade } from '../../arithmetic/bolting/grades.ts';
 import { FIRST_FILL, type FillMethod } from '../../arithmetic/lubrication/fill-method.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import type { BoltSpec } from '../bolt-passes.ts';
@@ -61,7 +62,7 @@ export const floatStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
     ? [
         {
           id: 'float',
-          title: M.float,
+          title: COMMON.float,
           kind: floatRoom,
           guide: M.noRingBesideFloatCentred,
           repeatWord: M.ringMoved,
@@ -76,17 +77,17 @@ const fillAsk = (school: FillMethod, filled: Text): Text =>
 
 type Grease = NonNullable<BearingSetup['grease']>;
 const GREASE_ITEMS: Record<ReturnType<typeof lubricated>, (grease: Grease, filled: Text) => GateItem[]> = {
-  greased: () => [{ id: 'seals', group: H.grease, ask: M.onlyHousingSealsGotGrease }],
-  oil: () => [{ id: 'oil', group: H.grease, ask: M.oilFilledToMark }],
+  greased: () => [{ id: 'seals', group: COMMON.grease, ask: M.onlyHousingSealsGotGrease }],
+  oil: () => [{ id: 'oil', group: COMMON.grease, ask: M.oilFilledToMark }],
   fill: (grease, filled) => [
-    ...(grease.sealed ? [] : [{ id: 'bearing', group: H.grease, ask: M.bearingPackedFromOneSide }]),
-    { id: 'housing', group: H.grease, ask: fillAsk(grease.school ?? FIRST_FILL.usual, filled) },
-    { id: 'kind', group: H.grease, ask: M.greaseOnePlateSheet },
+    ...(grease.sealed ? [] : [{ id: 'bearing', group: COMMON.grease, ask: M.bearingPackedFromOneSide }]),
+    { id: 'housing', group: COMMON.grease, ask: fillAsk(grease.school ?? FIRST_FILL.usual, filled) },
+    { id: 'kind', group: COMMON.grease, ask: M.greaseOnePlateSheet },
   ],
 };
 
 /** @param filled what the quantity goes into: a housing, or halves that are not closed yet */
-export const greaseStep = (setup: BearingSetup, filled = M.housing2): StepDefinition<BearingSetup>[] =>
+export const greaseStep = (setup: BearingSetup, filled = COMMON.housing): StepDefinition<BearingSetup>[] =>
   setup.grease
     ? [
         {
@@ -142,27 +143,31 @@ function houseItems(setup: BearingSetup): GateItem[] {
   return [
     ...(cap
       ? [
-          item(H.housing, 'faces', M.baseCapFacesFlatClean),
-          item(H.housing, 'halves', M.bothHalvesBelongTogetherMatch),
+          item(COMMON.housing, 'faces', M.baseCapFacesFlatClean),
+          item(COMMON.housing, 'halves', M.bothHalvesBelongTogetherMatch),
         ]
-      : [item(H.housing, 'faces', M.mountingFaceFlatCleanUnit)]),
-    item(H.housing, 'rings', setup.role === 'fixed' ? RINGS[c.rings ?? 'both'] : M.noFixingRingBesideOuter),
+      : [item(COMMON.housing, 'faces', M.mountingFaceFlatCleanUnit)]),
+    item(
+      COMMON.housing,
+      'rings',
+      setup.role === 'fixed' ? RINGS[c.rings ?? 'both'] : M.noFixingRingBesideOuter,
+    ),
     ...(c.snapRing && c.snapRing !== 'as-was'
       ? [
           item(
-            H.housing,
+            COMMON.housing,
             'snapring',
             M.snapRingMovedOtherGroove({ snapRing: c.snapRing === 'to-fixed' ? 'fixed' : 'float' }),
           ),
         ]
       : []),
-    ...(housingOf(setup) === 'take-up' ? [item(H.housing, 'slides', M.slidesFrameFromEndEnd)] : []),
-    ifFitted(H.seals, 'facing', M.outerSealFacesRightMarked),
-    ...(cap && c.order === 'in-place' ? [item(H.seals, 'sealsin', M.sealsShaftBaseBeforeCap)] : []),
-    ...(c.endCover ? [item(H.seals, 'cover', M.endCoverGrooveInsteadOuter)] : []),
+    ...(housingOf(setup) === 'take-up' ? [item(COMMON.housing, 'slides', M.slidesFrameFromEndEnd)] : []),
+    ifFitted(COMMON.seals, 'facing', M.outerSealFacesRightMarked),
+    ...(cap && c.order === 'in-place' ? [item(COMMON.seals, 'sealsin', M.sealsShaftBaseBeforeCap)] : []),
+    ...(c.endCover ? [item(COMMON.seals, 'cover', M.endCoverGrooveInsteadOuter)] : []),
     ...(c.seals === 'labyrinth'
-      ? [item(H.seals, 'packed', M.labyrinthsGroovesFilledGrease)]
-      : [item(H.seals, 'lip', M.lipRingStepLipTowards)]),
+      ? [item(COMMON.seals, 'packed', M.labyrinthsGroovesFilledGrease)]
+      : [item(COMMON.seals, 'lip', M.lipRingStepLipTowards)]),
     ...(cap
       ? [
           ifFitted(H.joint, 'strip', M.jointSealStrip12Oclock),
@@ -180,7 +185,7 @@ export const houseStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =
     ? [
         {
           id: 'house',
-          title: M.housing2,
+          title: COMMON.housing,
           kind: gate,
           guide: !hasCap(setup)
             ? M.noCapWhatUnitCloses
@@ -217,7 +222,9 @@ export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[
   if (!setup.closing) return [];
   const after = hasCap(setup) ? M.afterCapBolts : '';
   const { seals, noCarriers } = setup.closing;
-  const turns = item(H.carriers, 'turns', M.turnedHandAllClosedNo, { remedy: M.sealBindsMeansBaseStands });
+  const turns = item(COMMON.carriers, 'turns', M.turnedHandAllClosedNo, {
+    remedy: M.sealBindsMeansBaseStands,
+  });
   if (noCarriers)
     return [
       {
@@ -229,10 +236,10 @@ export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[
         items: [turns],
       },
     ];
-  const sealant = ifFitted(H.carriers, 'sealant', M.thinBeadSealantCarriersFlange);
+  const sealant = ifFitted(COMMON.carriers, 'sealant', M.thinBeadSealantCarriersFlange);
   const bolted = bySheet(setup, 'carrierBolts', {
     id: 'carrierbolts',
-    title: M.carrierBolts,
+    title: COMMON.carrierBolts,
     guide: M.wrenchBoltBoltSheetsValue({ after }),
   });
   return [
@@ -252,22 +259,24 @@ export const carrierSteps = (setup: BearingSetup): StepDefinition<BearingSetup>[
     ...bolted,
     {
       id: 'carriers',
-      title: M.carriers,
+      title: COMMON.carriers,
       kind: gate,
       guide: M.carrierBoltsWhicheverOrderHousing({ after: after || M.firstOfAll }),
       again: true,
       items: [
         ...(setup.carrierBolts
           ? []
-          : [sealant, ifFitted(H.carriers, 'bolts', M.carrierBoltsTorque2({ after }))]),
-        ...(seals === 'labyrinth' ? [ifFitted(H.carriers, 'slid', M.labyrinthSlidUntilChamferEdge)] : []),
-        ...(setup.ringScrews ? [] : [ifFitted(H.carriers, 'grub', M.grubScrewsSealRingsTorque2)]),
+          : [sealant, ifFitted(COMMON.carriers, 'bolts', M.carrierBoltsTorque2({ after }))]),
+        ...(seals === 'labyrinth'
+          ? [ifFitted(COMMON.carriers, 'slid', M.labyrinthSlidUntilChamferEdge)]
+          : []),
+        ...(setup.ringScrews ? [] : [ifFitted(COMMON.carriers, 'grub', M.grubScrewsSealRingsTorque2)]),
         turns,
       ],
     },
     ...bySheet(setup, 'ringScrews', {
       id: 'ringscrews',
-      title: M.ringScrews,
+      title: COMMON.ringScrews,
       guide: M.grubScrewsSealRingsWrench,
     }),
   ];
@@ -300,9 +309,9 @@ export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
 
 /** What holds the unit to what it stands on. */
 const BASE: Record<Housing, Text> = {
-  split: M.baseBolts,
-  'one-piece': M.baseBolts,
-  flanged: M.flangeBolts,
+  split: COMMON.baseBolts,
+  'one-piece': COMMON.baseBolts,
+  flanged: COMMON.flangeBolts,
   'take-up': M.frameBolts,
 };
 

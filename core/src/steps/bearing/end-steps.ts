@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { gate } from '../gate.ts';
 import { item } from '../questions.ts';
 import { signature } from '../signature.ts';
@@ -14,7 +15,7 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
     ? [
         {
           id: 'start',
-          title: M.start2,
+          title: COMMON.start,
           kind: gate,
           guide: M.onlyAfterHandTurnWhoever,
           caution: M.guardsBeforePowerPermitsPlants,
@@ -24,16 +25,16 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
           items: [
             ...startOrder({
               drive: setup.runIn.drive ?? 'untouched',
-              group: H.start,
+              group: COMMON.start,
               isolated: [],
               guards: M.guardsToolsPeopleClear,
-              lifted: item(H.start, 'permit', M.isolationLiftedWhoeverSetStart),
+              lifted: item(COMMON.start, 'permit', M.isolationLiftedWhoeverSetStart),
             }),
             ...(setup.runIn.lightProduct
               ? [
                   {
                     id: 'vapour',
-                    group: H.start,
+                    group: COMMON.start,
                     ask: M.broughtUpSlowlyVapourBefore,
                   },
                 ]
@@ -43,21 +44,21 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
         {
           id: 'runin',
           depth: 'standard',
-          title: M.firstHours,
+          title: COMMON.firstHours,
           kind: runInLog,
-          dueWord: M.readBearingsTemperature,
+          dueWord: COMMON.readBearingsTemperature,
           guide: M.temperatureEveryQuarterHourUntil,
           caution: M.stayClearWhatTurnsRead,
           loop: true,
           again: true,
           items: [
-            { id: 'quiet', group: H.firstHours, ask: M.noScrapeNoNewNoise },
-            { id: 'dry', group: H.firstHours, ask: M.noGreaseThrownOutNo },
+            { id: 'quiet', group: COMMON.firstHours, ask: M.noScrapeNoNewNoise },
+            { id: 'dry', group: COMMON.firstHours, ask: M.noGreaseThrownOutNo },
             ...(setup.runIn.retorque
               ? [
                   {
                     id: 'retorque',
-                    group: H.firstHours,
+                    group: COMMON.firstHours,
                     ask: M.boltsGoneOverOnceMore,
                   },
                 ]
@@ -69,23 +70,23 @@ export function endSteps(setup: BearingSetup): StepDefinition<BearingSetup>[] {
   return [
     {
       id: 'handturn',
-      title: M.handTurn,
+      title: COMMON.turn,
       kind: gate,
       guide: setup.baseBolts ? M.handsBeforePowerAlways : M.loadGivenBackFirstThen,
       caution: M.isolationStaysHandsTurnNot,
       again: true,
       items: [
         ...(setup.baseBolts ? [] : [{ id: 'load', group: H.load, ask: M.shaftSupportOutHousingsAligned }]),
-        { id: 'free', group: H.turn, ask: M.turnsFreelyThroughWholeTurns },
-        { id: 'scrape', group: H.turn, ask: M.noScrapeNoTightSpot },
+        { id: 'free', group: COMMON.turn, ask: M.turnsFreelyThroughWholeTurns },
+        { id: 'scrape', group: COMMON.turn, ask: M.noScrapeNoTightSpot },
       ],
     },
     ...runIn,
     {
       id: 'sign',
-      title: M.signature,
+      title: COMMON.signature,
       kind: signature,
-      guide: M.sheetStaysMachine,
+      guide: COMMON.sheetStaysMachine,
       again: true,
     },
   ];

@@ -8,6 +8,7 @@ import { baseFits, hasFreeSpace } from '../../arithmetic/lubrication/first-fill.
 import { type Asked, ask, choice, chosen, type FormValues, formName } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import { partNeeds } from '../../engine/here.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { driveField } from '../start-order.ts';
 import { M } from './messages.ts';
@@ -15,10 +16,11 @@ import '../../judgement/sentences.ts';
 
 /** What bolts are called by: sizes, grades, how their threads are. */
 export const SIZES = BOLT_SIZES.map((b) => b.name);
-export const THREADS = { dry: M.dry, oiled: M.lightlyOiled, 'anti-seize': M.antiSeize } satisfies Record<
-  (typeof FRICTIONS)[number],
-  Text
->;
+export const THREADS = {
+  dry: COMMON.dry,
+  oiled: COMMON.lightlyOiled,
+  'anti-seize': COMMON.antiSeize,
+} satisfies Record<(typeof FRICTIONS)[number], Text>;
 /** Ways a set of bolts is set out. */
 export const ROWS = { rectangle: 'rectangle', circle: 'circle' } as const;
 export const HALVES = { halves: M.twoHalvesSideAbout, circle: 'circle' } as const;
@@ -68,7 +70,7 @@ export const boltSet = (
       ask(group, M.torqueSheet, {
         ...UNSAID,
         upTo: `${part}.makerMostNm`,
-        hint: M.orRange,
+        hint: COMMON.orRange,
         needed: needed.torque,
       }),
     ),
@@ -77,13 +79,13 @@ export const boltSet = (
       .integer()
       .min(2)
       .max(32)
-      .meta(ask(group, M.howMany, UNSAID)),
-    size: choice(group, M.size, SIZES, unsaid),
-    grade: choice(group, M.grade, [...BOLT_GRADES], unsaid),
-    friction: choice(group, M.threads, THREADS, { fallback: 'oiled' }).required(),
+      .meta(ask(group, COMMON.howMany, UNSAID)),
+    size: choice(group, COMMON.size, SIZES, unsaid),
+    grade: choice(group, COMMON.grade, [...BOLT_GRADES], unsaid),
+    friction: choice(group, COMMON.threads, THREADS, { fallback: 'oiled' }).required(),
     layout:
       options.length > 0
-        ? layout.meta(ask(group, M.setOutAs, { options, fallback: options[0]?.[0] ?? '' }))
+        ? layout.meta(ask(group, COMMON.setOutAs, { options, fallback: options[0]?.[0] ?? '' }))
         : layout,
   })
     .noUnknown()
@@ -112,7 +114,7 @@ export const massFits = (
   if (s?.grease && !baseFits({ ...s.grease, school: s.grease.school ?? FIRST_FILL.usual }))
     return context.createError({
       path: 'grease.baseCm3',
-      message: M.baseUpShaftHoldsLess,
+      message: COMMON.baseUpShaftHoldsLess,
     });
   return s?.grease && s.boreMm !== undefined && hasFreeSpace({ ...s.grease, boreMm: s.boreMm }) === false
     ? context.createError({
@@ -130,16 +132,16 @@ export const floatSchema = object({
     .min(0.001)
     .max(30000)
     .required()
-    .meta(ask(H.float, M.betweenBearingCentres, { decimals: 0, ...floats })),
+    .meta(ask(COMMON.float, COMMON.betweenBearingCentres, { decimals: 0, ...floats })),
   shaftOverBaseK: number()
     .min(-200)
     .max(400)
     .required()
-    .meta(ask(H.float, M.shaftWarmerThanBaseK, floats)),
+    .meta(ask(COMMON.float, M.shaftWarmerThanBaseK, floats)),
   marginMm: number()
     .min(0)
     .max(50)
-    .meta(ask(H.float, M.marginBesideGrowth, { decimals: 1, ...floats })),
+    .meta(ask(COMMON.float, M.marginBesideGrowth, { decimals: 1, ...floats })),
 }).noUnknown();
 
 /** What the bearing sits in; only a split block has a cap. */
@@ -153,44 +155,44 @@ export type Housing = keyof typeof HOUSINGS;
 
 /** How the housing is closed. */
 export const closingSchema = object({
-  housing: choice(H.housing, M.housing, HOUSINGS, { fallback: 'split' }),
+  housing: choice(COMMON.housing, M.housing, HOUSINGS, { fallback: 'split' }),
   /** With room the cap goes on first, then the carriers; without, the seals go on the shaft and into the base before the cap. */
   order: choice(
-    H.housing,
+    COMMON.housing,
     M.closed,
     { room: M.roomCapFirst, 'in-place': M.placeSealsFirst },
     // Only a split block has a cap; the form's empty word is the split block too.
     { fallback: 'room', when: (form) => (form['closing:housing'] || 'split') === 'split' },
   ),
   seals: choice(
-    H.housing,
-    M.seals,
+    COMMON.housing,
+    COMMON.seals,
     { labyrinth: M.labyrinth, contact: M.contactLip },
     { fallback: 'labyrinth' },
   ).required(),
   /** Fixing rings beside the outer ring of a fixed bearing: how many and on which side. */
   rings: choice(
-    H.housing,
+    COMMON.housing,
     M.fixingRings,
     {
       both: M.oneEachSide,
       shoulder: M.oneShoulder,
       'free-side': M.oneFreeSide,
       'mount-nut': M.oneMountNutSide,
-      none: M.noneWord,
+      none: COMMON.noneWord,
     },
     { when: chosen('role', 'fixed') },
   ),
   /** A one-piece unit changed between fixed and float by moving its snap ring. */
-  snapRing: choice(H.housing, M.snapRing, {
+  snapRing: choice(COMMON.housing, M.snapRing, {
     'as-was': M.as,
     'to-fixed': M.movedNowFixed,
     'to-float': M.movedNowFloat,
   }),
   /** Seal rings sit in the housing itself: there are no seal holders, and no screws in the rings. */
-  noCarriers: boolean().meta(ask(H.housing, M.noSealHolders)),
+  noCarriers: boolean().meta(ask(COMMON.housing, M.noSealHolders)),
   /** The shaft ends in this housing: a cover instead of the outer seal. */
-  endCover: boolean().meta(ask(H.housing, M.shaftEndsHereCover)),
+  endCover: boolean().meta(ask(COMMON.housing, M.shaftEndsHereCover)),
 }).noUnknown();
 
 const FILL = M.firstFill;
@@ -222,11 +224,11 @@ export const greaseSchema = object({
     { 'by-speed': M.speed, 'to-shaft': M.baseShaft, share: M.n2040 } satisfies Record<FillMethod, Text>,
     { fallback: 'by-speed', rule: FIRST_FILL.id, when: fills },
   ),
-  outsideMm: dimension(2000).meta(asked(M.bearingOutside, { decimals: 0 })),
-  widthMm: dimension(1000).meta(asked(M.bearingWidth, { decimals: 0 })),
-  massKg: dimension(20000).meta(asked(M.bearingMassKg)),
+  outsideMm: dimension(2000).meta(asked(COMMON.bearingOutside, { decimals: 0 })),
+  widthMm: dimension(1000).meta(asked(COMMON.bearingWidth, { decimals: 0 })),
+  massKg: dimension(20000).meta(asked(COMMON.bearingMassKg)),
   speedRpm: dimension(50000).meta(
-    ask(FILL, M.speedRpm, { when: (form) => fills(form) && chosen('grease.school', 'by-speed')(form) }),
+    ask(FILL, COMMON.speedRpm, { when: (form) => fills(form) && chosen('grease.school', 'by-speed')(form) }),
   ),
   housingCm3: number().min(0).max(1e6).meta(asked(M.housingFreeCm)),
   baseCm3: number()
@@ -236,7 +238,7 @@ export const greaseSchema = object({
       ask(FILL, M.baseShaftCm, { when: (form) => fills(form) && chosen('grease.school', 'to-shaft')(form) }),
     ),
   gramsPerStroke: dimension(100).meta(ask(FILL, M.gunGStroke, { when: fills })),
-  sealed: boolean().meta(ask(FILL, M.bearingSealed, { when: fills })),
+  sealed: boolean().meta(ask(FILL, COMMON.bearingSealed, { when: fills })),
   /** As jobs of before said it. */
   greased: boolean().meta({ silent: true }),
 }).noUnknown();
@@ -260,12 +262,12 @@ export const VIBRATION_CLASSES = {
 /** The first hours under power stay on the sheet. */
 export const runInSchema = object({
   /** The sheet asks for another round of the bolts after the first warming. */
-  retorque: boolean().meta(ask(H.firstHours, M.sheetAsksAnotherRoundBolts)),
-  drive: driveField('untouched', H.firstHours),
+  retorque: boolean().meta(ask(COMMON.firstHours, M.sheetAsksAnotherRoundBolts)),
+  drive: driveField('untouched', COMMON.firstHours),
   /** Which machine it is in the table of vibration zones; its strictest row where nobody said. */
-  vibration: choice(H.firstHours, M.machineVibration, VIBRATION_CLASSES),
+  vibration: choice(COMMON.firstHours, M.machineVibration, VIBRATION_CLASSES),
   /** A pump for liquefied gas or a light end: brought up slowly with vapour. */
-  lightProduct: boolean().meta(ask(H.firstHours, M.lightProductBroughtUpVapour)),
+  lightProduct: boolean().meta(ask(COMMON.firstHours, M.lightProductBroughtUpVapour)),
 }).noUnknown();
 
 const also = (label: Text) => ({ part: { group: H.alsoSheet, label } });
@@ -276,11 +278,11 @@ export const splitParts = {
   /** Jobs of before were asked for a housing they have not. */
   closing: closingSchema.optional().default(undefined).meta({ silent: true }),
   grease: greaseSchema.optional().default(undefined),
-  baseBolts: boltSet('baseBolts', H.baseBolts, ROWS)
+  baseBolts: boltSet('baseBolts', COMMON.baseBolts, ROWS)
     .optional()
     .default(undefined)
     .meta(also(M.loadBaseBolts)),
-  runIn: runInSchema.optional().default(undefined).meta(also(M.firstHours)),
+  runIn: runInSchema.optional().default(undefined).meta(also(COMMON.firstHours)),
 };
 
 /** Parts a bearing job may carry beside its fitting. */
@@ -288,17 +290,17 @@ export const bearingParts = {
   float: floatSchema.optional().default(undefined),
   closing: closingSchema.optional().default(undefined).meta(also(M.housingCloseUp)),
   grease: greaseSchema.optional().default(undefined),
-  carrierBolts: boltSet('carrierBolts', H.carrierBolts, { circle: M.circle })
+  carrierBolts: boltSet('carrierBolts', COMMON.carrierBolts, { circle: M.circle })
     .optional()
     .default(undefined)
     .meta(also(M.carrierBoltsTorque)),
-  ringScrews: boltSet('ringScrews', H.ringScrews, { circle: M.circle })
+  ringScrews: boltSet('ringScrews', COMMON.ringScrews, { circle: M.circle })
     .optional()
     .default(undefined)
     .meta(also(M.grubScrewsSealRingsTorque)),
-  baseBolts: boltSet('baseBolts', H.baseBolts, ROWS)
+  baseBolts: boltSet('baseBolts', COMMON.baseBolts, ROWS)
     .optional()
     .default(undefined)
     .meta(also(M.loadBaseBolts)),
-  runIn: runInSchema.optional().default(undefined).meta(also(M.firstHours)),
+  runIn: runInSchema.optional().default(undefined).meta(also(COMMON.firstHours)),
 };

@@ -1,4 +1,5 @@
 import { dimension, figure, group, label, path, rect } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { num } from '../../quantities/say.ts';
 import type { FloatRoomValues } from './float-room.ts';
 import { M } from './messages.ts';
@@ -53,7 +54,7 @@ export function floatFigure({
           fill: v.float.sideMm >= v.float.neededMm ? 'accept' : 'stop',
           opacity: 0.25,
         }),
-      label({ x: 80, y: 112 }, M.fixed),
+      label({ x: 80, y: 112 }, COMMON.fixed),
       dimension({ x1: 80, y1: 243, x2: x + ringW / 2, y2: 243, tone: 'muted', side: 16 }, num(spanMm, 0)),
       dimension(
         { x1: left, y1: 60, x2: x, y2: 60, tone: place === 'room/towards' ? 'brass' : 'ink' },

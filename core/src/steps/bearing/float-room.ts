@@ -2,6 +2,7 @@ import { bearingFloat, type FloatValues } from '../../arithmetic/bearings/float.
 import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { gaugeFindings } from '../gauges.ts';
@@ -70,7 +71,7 @@ export const floatRoom = stepKind<BearingSetup, FloatRoomValues>('float-room', {
     const place = placeOf(facts, key);
     if (!place) return M.thereNoSuchPlaceBeside;
     return readingAt(facts, step.id, key)
-      ? M.measuredAlreadyWithdrawReasonMeasure({ label: place.label })
+      ? COMMON.measuredAlreadyWithdrawReasonMeasure({ label: place.label })
       : place;
   },
 });

@@ -14,7 +14,6 @@ export const M = defineMessages('steps.bearing', en, {
   isOn: { position: 'text' },
   jobAnotherMachine: { machine: 'text' },
   measure: { place: 'text' },
-  measuredAlreadyWithdrawReasonMeasure: { label: 'text' },
   readBearingAgainMinutesAfter: { nextMinutes: 'text' },
   ringSeatTowardsFixedBearing: { towards: 'text', away: 'text' },
   sheet: { sheet: 'text' },

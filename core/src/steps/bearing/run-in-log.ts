@@ -10,6 +10,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { sayReading } from '../../instruments/quantity.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { EVERY_MIN, minutesAfter, nextCount, rowOf, type TimedReading, timedRow } from '../counted.ts';
 import { gaugeFindings } from '../gauges.ts';
@@ -87,7 +88,7 @@ export const runInLog = stepKind<BearingSetup, RunInStepValues>('run-in-log', {
       ...(dueAt !== null ? { toCome: [{ what: M.temperatureBearingUntilSteady, at: dueAt }] } : {}),
       next: next ? placeOf(next) : null,
       choices: [
-        ...(steady ? [{ key: `t/${nextCount(all, 't/')}`, label: M.readOnceMore }] : []),
+        ...(steady ? [{ key: `t/${nextCount(all, 't/')}`, label: COMMON.readOnceMore }] : []),
         ...(points.length > 0 && !vibration ? [{ key: VIBRATION.key, label: M.readVibration }] : []),
       ],
       act:

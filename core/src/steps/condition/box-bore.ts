@@ -3,6 +3,7 @@ import { readingAt } from '../../engine/facts.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { isText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { byPractice } from '../../sources/limits.ts';
@@ -35,7 +36,7 @@ const SAG: Place = {
 /** The bore swept from the shaft, the bracket's sag measured first and taken out. */
 export const boxBoreStep = stepKind<ShaftSetup, BoxBoreStepValues>('box-bore', {
   limits: () => [
-    { title: M.boxBoreTir, maker: 'boreMm', quantity: 'length', schools: [byPractice(BOX_BORE_TIR_MM)] },
+    { title: COMMON.boxBoreTir, maker: 'boreMm', quantity: 'length', schools: [byPractice(BOX_BORE_TIR_MM)] },
   ],
   repeats: true,
   report(facts, step) {

@@ -4,6 +4,7 @@ import { answerTo } from '../../engine/facts.ts';
 import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { isText } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { chosenOf } from '../../sources/methods.ts';
@@ -30,7 +31,7 @@ const look = (facts: Facts<ShaftSetup>) => ({ ...boxTurn(facts, M.face), bySwing
 export const boxFaceStep = stepKind<ShaftSetup, BoxFaceStepValues>('box-face', {
   limits: ({ shaftMm, condition }) => [
     {
-      title: M.boxFaceTir,
+      title: COMMON.boxFaceTir,
       maker: 'faceMm',
       quantity: 'length',
       rule: BOX_FACE.id,

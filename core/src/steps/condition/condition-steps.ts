@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { gate } from '../gate.ts';
 import { beltStep } from './belts.ts';
 import { boxBoreStep } from './box-bore.ts';
@@ -20,18 +21,18 @@ import { softFootStep } from './soft-foot.ts';
 const SHAFT_LOOKS: GateItem[] = [
   {
     id: 'burrs',
-    group: H.shaft,
+    group: COMMON.shaft,
     ask: M.noBurrNickSharpEdge,
   },
-  { id: 'nail', group: H.shaft, ask: M.fingernailAlongShaftCatchesNo },
+  { id: 'nail', group: COMMON.shaft, ask: M.fingernailAlongShaftCatchesNo },
   {
     id: 'fretting',
-    group: H.shaft,
+    group: COMMON.shaft,
     ask: M.noFrettingNoWornTrack,
   },
   {
     id: 'taped',
-    group: H.shaft,
+    group: COMMON.shaft,
     ask: M.keywaysThreadsStepsTapedBefore,
     kind: 'machine',
   },
@@ -84,7 +85,7 @@ const STEPS: Record<Measure, Told> = {
     items: [
       {
         id: 'held',
-        group: H.float,
+        group: COMMON.float,
         ask: M.shaftPushedOneWayHeld,
       },
     ],
@@ -136,7 +137,7 @@ export function conditionSteps(setup: ShaftSetup, { boxLooked = false } = {}): S
   const fits = boxLooked && !measures.includes('envelope');
   return MEASURES.filter((m) => measures.includes(m)).map((m) => ({
     id: m,
-    title: m === 'shaft' ? M.shaft : MEASURE_TITLE[m],
+    title: m === 'shaft' ? COMMON.shaft : MEASURE_TITLE[m],
     ...STEPS[m],
     ...(m === 'look' && box ? { items: [...SHAFT_LOOKS, ...BOX_LOOKS, ...(fits ? [BOX_FITS] : [])] } : {}),
   }));

@@ -3,6 +3,7 @@ import type { COUPLING_METHODS } from '../../arithmetic/alignment/coupling.ts';
 import { type SEATS, SPLIT_RACE_GRADES } from '../../arithmetic/shaft/seat-limits.ts';
 import { type Asked, ask, choice, chosen, measured } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { M } from './messages.ts';
@@ -28,16 +29,16 @@ export type Measure = (typeof MEASURES)[number];
 export const MEASURE_TITLE: Record<Measure, Text> = {
   look: M.lookFeel,
   shaft: M.shaftDiameters,
-  finish: M.finish,
+  finish: COMMON.finish,
   runout: M.runOut,
   play: M.endRadialPlay,
-  face: M.boxFace,
-  bore: M.boxBore,
+  face: COMMON.boxFace,
+  bore: COMMON.boxBore,
   envelope: M.sealEnvelope,
   softfoot: M.softFoot,
   housings: M.housingsLine,
-  coupling: M.coupling,
-  belts: M.belts,
+  coupling: COMMON.coupling,
+  belts: COMMON.belts,
 };
 
 const TURNS = M.turnsIndicator;
@@ -72,34 +73,34 @@ const warmth = (label: Text) =>
   number()
     .min(-200)
     .max(400)
-    .meta(ask(H.coupling, label, { decided: true, when: measured('coupling') }));
+    .meta(ask(COMMON.coupling, label, { decided: true, when: measured('coupling') }));
 
 /** The bore of the throttle a shaft runs in, mm. */
 export const throttleBore = (more: Partial<Asked>) =>
-  size(H.shaft, M.boreThrottle, { decimals: 3, needed: M.boreThrottleMissing, ...more });
+  size(COMMON.shaft, M.boreThrottle, { decimals: 3, needed: M.boreThrottleMissing, ...more });
 /** What a worn groove lies under. */
 export const grooveUnder = choice(
-  H.shaft,
+  COMMON.shaft,
   M.overWornGrooveLies,
-  { 'moving-o-ring': M.oRingMoves, 'seal-drive': M.sealsDrive, elsewhere: M.neither },
+  { 'moving-o-ring': COMMON.oRingMoves, 'seal-drive': COMMON.sealsDrive, elsewhere: M.neither },
   { when: measured('shaft') },
 );
 
 /** The seat a shaft is judged as, asked only where it is not told by the work itself. */
 const seatFields = {
   seat: choice(
-    H.shaft,
-    M.seat,
+    COMMON.shaft,
+    COMMON.seat2,
     {
       'adapter-sleeve': M.adapterSleeve,
-      'mechanical-seal': M.mechanicalSeal,
+      'mechanical-seal': COMMON.mechanicalSeal,
       'packing-sleeve': M.packingSleeve,
       'split-race': M.splitRaceDirect,
       throttle: M.gasPurgedThrottle,
     } satisfies Record<(typeof SEATS)[number], Text>,
     { when: measured('shaft') },
   ),
-  splitRaceGrade: choice(H.shaft, M.splitRaceWants, SPLIT_RACE_GRADES, {
+  splitRaceGrade: choice(COMMON.shaft, COMMON.splitRaceWants, SPLIT_RACE_GRADES, {
     when: chosen('condition.seat', 'split-race'),
   }),
   throttleBoreMm: throttleBore({ when: chosen('condition.seat', 'throttle') }),
@@ -131,9 +132,11 @@ export const conditionSchema = object({
           (measured('runout', 'face')(form) && form['condition:turnBy'] !== 'swing'),
       }),
     ),
-  finishParameter: choice(H.finish, M.testerGives, ['Ra', 'Rq'] as const, { when: measured('finish') }),
+  finishParameter: choice(COMMON.finish, COMMON.testerGives, ['Ra', 'Rq'] as const, {
+    when: measured('finish'),
+  }),
   /** Asked when the sweep is read, not before a job can be opened. */
-  boxBoreMm: size(H.box, M.boxBore, {
+  boxBoreMm: size(H.box, COMMON.boxBore, {
     when: measured('face', 'bore'),
     later: true,
     needed: (form) => (measured('face')(form) ? M.boxBoreMissingFaceJudged : M.boxBoreMissingSweepDrawn),
@@ -147,7 +150,7 @@ export const conditionSchema = object({
   sealBoreUpperMm: size(SEAL_SHEET, M.boxBoreMost, { when: measured('envelope') }),
   sealDepthMm: size(SEAL_SHEET, M.boxDepthLeast, { when: measured('envelope') }),
   sealReachMm: size(SEAL_SHEET, M.clearFirstObstruction, { when: measured('envelope') }),
-  sealStudCircleMm: size(SEAL_SHEET, M.studCircle, { when: measured('envelope') }),
+  sealStudCircleMm: size(SEAL_SHEET, COMMON.studCircle, { when: measured('envelope') }),
   feet: count(FEET, M.feet, 3, 8, 'softfoot'),
   housings: count(FEET, M.housings, 2, 4, 'housings'),
   housingSpanMm: size(
@@ -163,8 +166,8 @@ export const conditionSchema = object({
     2000,
   ),
   couplingMethod: choice(
-    H.coupling,
-    M.read,
+    COMMON.coupling,
+    COMMON.read,
     { reverse: M.twoDialsReverse, 'rim-and-face': M.rimFace } satisfies Record<
       (typeof COUPLING_METHODS)[number],
       Text
@@ -175,14 +178,14 @@ export const conditionSchema = object({
     .min(0.001)
     .max(20000)
     .meta(
-      ask(H.coupling, M.speedRpm, {
+      ask(COMMON.coupling, COMMON.speedRpm, {
         when: measured('coupling'),
         needed: M.speedMissingCouplingJudged,
       }),
     ),
   faceDiameterMm: size(
-    H.coupling,
-    M.diameterSweptFace,
+    COMMON.coupling,
+    COMMON.diameterSweptFace,
     {
       when: measured('coupling'),
       needed: (form) => (coupled('rim-and-face')(form) ? M.diameterSweptFaceMissing : undefined),
@@ -190,8 +193,8 @@ export const conditionSchema = object({
     2000,
   ),
   dialDistanceMm: size(
-    H.coupling,
-    M.dialDialReverse,
+    COMMON.coupling,
+    COMMON.dialDialReverse,
     {
       when: measured('coupling'),
       needed: (form) => (coupled('reverse')(form) ? M.distanceBetweenDialsMissing : undefined),
@@ -199,40 +202,40 @@ export const conditionSchema = object({
     3000,
   ),
   frontFeetMm: size(
-    H.coupling,
-    M.driversDialFrontFeet,
+    COMMON.coupling,
+    COMMON.driversDialFrontFeet,
     { when: measured('coupling'), needed: M.distanceFrontFeetMissing },
     5000,
   ),
   feetSpanMm: size(
-    H.coupling,
-    M.frontBackFeet,
+    COMMON.coupling,
+    COMMON.frontBackFeet,
     { when: measured('coupling'), needed: M.distanceFrontBackFeetMissing },
     5000,
   ),
   /** How much warmer than cold each machine runs, and the shaft's height over its feet: the driver is then set to stand in line warm. */
-  driverHeightMm: size(H.coupling, M.driversShaftOverFeet, warm('driver'), 3000),
+  driverHeightMm: size(COMMON.coupling, M.driversShaftOverFeet, warm('driver'), 3000),
   driverWarmerK: warmth(M.driverRunsWarmerK),
-  drivenHeightMm: size(H.coupling, M.drivenShaftOverFeet, warm('driven'), 3000),
+  drivenHeightMm: size(COMMON.coupling, M.drivenShaftOverFeet, warm('driven'), 3000),
   drivenWarmerK: warmth(M.drivenMachineRunsWarmerK),
   belts: number()
     .integer()
     .min(1)
     .max(24)
     .meta(
-      ask(H.belts, M.howManyBelts, {
+      ask(COMMON.belts, M.howManyBelts, {
         when: measured('belts'),
         needed: M.howManyBeltsDriveHas,
       }),
     ),
   beltBy: choice(
-    H.belts,
-    M.measured,
+    COMMON.belts,
+    COMMON.measured2,
     { note: M.noteStruckSpan, force: M.forceBends },
     { when: measured('belts'), fallback: 'note' },
   ),
   beltSpanMm: size(
-    H.belts,
+    COMMON.belts,
     M.freeSpanPulleyPulley,
     { decimals: 0, when: measured('belts'), needed: M.freeSpanBeltsMissing },
     10000,
@@ -241,7 +244,7 @@ export const conditionSchema = object({
     .min(0.001)
     .max(20)
     .meta(
-      ask(H.belts, M.oneBeltWeighsKgMetre, {
+      ask(COMMON.belts, M.oneBeltWeighsKgMetre, {
         decided: true,
         when: measured('belts'),
         needed: (form) =>
@@ -254,7 +257,7 @@ export const conditionSchema = object({
     .min(1)
     .max(1e6)
     .meta(
-      ask(H.belts, M.tensionOneStrandN, {
+      ask(COMMON.belts, M.tensionOneStrandN, {
         decided: true,
         when: measured('belts'),
         needed: (form) =>
@@ -266,20 +269,20 @@ export const conditionSchema = object({
   beltPowerKw: number()
     .min(0.01)
     .max(10_000)
-    .meta(ask(H.belts, M.powerKW, { decided: true, when: measured('belts') })),
+    .meta(ask(COMMON.belts, COMMON.powerKW, { decided: true, when: measured('belts') })),
   /** What the machine asks over its power, by the maker’s table. */
   beltServiceFactor: number()
     .min(1)
     .max(3)
-    .meta(ask(H.belts, M.beltServiceFactor, { decided: true, when: measured('belts') })),
+    .meta(ask(COMMON.belts, M.beltServiceFactor, { decided: true, when: measured('belts') })),
   beltSpeedMPerS: number()
     .min(0.1)
     .max(60)
-    .meta(ask(H.belts, M.beltSpeedMS, { decided: true, when: measured('belts') })),
+    .meta(ask(COMMON.belts, COMMON.beltSpeedMS, { decided: true, when: measured('belts') })),
   beltArcDeg: number()
     .min(60)
     .max(300)
-    .meta(ask(H.belts, M.arcSmallerPulleyDegrees, { decided: true, when: measured('belts') })),
+    .meta(ask(COMMON.belts, M.arcSmallerPulleyDegrees, { decided: true, when: measured('belts') })),
 }).noUnknown();
 export type Condition = InferType<typeof conditionSchema>;
 

@@ -9,6 +9,7 @@ import { shaftRise } from '../../arithmetic/alignment/growth.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
@@ -46,7 +47,7 @@ const CLOCK = [
 
 type Dial = { key: 'rim' | 'face' | 'back'; name: Text };
 const dials = (method: CouplingMethod): [Dial, Dial] => [
-  { key: 'rim', name: method === 'reverse' ? M.dialDriver : M.rim },
+  { key: 'rim', name: method === 'reverse' ? M.dialDriver : COMMON.rim },
   method === 'reverse' ? { key: 'back', name: M.dialDrivenShaft } : { key: 'face', name: M.face2 },
 ];
 
@@ -204,7 +205,7 @@ export const couplingStep = stepKind<ShaftSetup, CouplingStepValues>('coupling',
         ...(next ? [{ key: next.key, label: next.label }] : []),
         ...offer(facts, step, sagged(method).map(sagPlace)),
       ],
-      act: next ? M.readDial({ label: inline(next.label, 'first') }) : M.readVerdict,
+      act: next ? M.readDial({ label: inline(next.label, 'first') }) : COMMON.readVerdict,
     };
   },
   place(facts, step, key) {

@@ -5,6 +5,7 @@ import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place, PlaceChoice, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { inHand, placesInHand } from '../in-hand.ts';
@@ -36,7 +37,7 @@ const againKey = placeKey('s{station}/{angle}/{n}');
 const keyOf = (station: number, angle: number) => gridKey.write({ station: station + 1, angle });
 const GROOVE = [
   ['groove/beside', M.diameterBesideGroove],
-  ['groove/inside', M.diameterGroove],
+  ['groove/inside', COMMON.diameterGroove],
 ] as const;
 /** Readings anyone takes at one place. */
 const REPEATS_MOST = 20;

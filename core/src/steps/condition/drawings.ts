@@ -2,6 +2,7 @@ import type { JobState } from '../../engine/state.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { figure, label } from '../../judgement/draw.ts';
 import type { Drawing } from '../../judgement/drawing.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import type { AngleReading } from '../../metrology/harmonics.ts';
 import { len } from '../../quantities/say.ts';
@@ -56,10 +57,10 @@ export function turnDrawings(job: JobState<ShaftSetup>): Drawing[] {
         : [],
     ),
     ...(face && face.readings.length > 0
-      ? [turnOf(M.boxFace, face.tirMm, face.sweepRadiusMm, face.wanted, face.readings)]
+      ? [turnOf(COMMON.boxFace, face.tirMm, face.sweepRadiusMm, face.wanted, face.readings)]
       : []),
     ...(bore && bore.corrected.length > 0
-      ? [turnOf(M.boxBore, bore.tirMm, bore.boxBoreMm / 2, bore.wanted, bore.corrected)]
+      ? [turnOf(COMMON.boxBore, bore.tirMm, bore.boxBoreMm / 2, bore.wanted, bore.corrected)]
       : []),
   ];
 }

@@ -2,6 +2,7 @@ import { boxEnvelope, type EnvelopeMeasure, type EnvelopeValues } from '../../ar
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
@@ -94,7 +95,7 @@ export const envelopeStep = stepKind<ShaftSetup, EnvelopeStepValues>('envelope',
         },
       } satisfies EnvelopeStepValues,
       next,
-      act: next ? M.measure({ label: inline(next.label, 'first') }) : M.readVerdict,
+      act: next ? COMMON.measure({ label: inline(next.label, 'first') }) : COMMON.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

@@ -4,6 +4,7 @@ import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { scaledHand } from '../../metrology/hand.ts';
@@ -21,7 +22,7 @@ export type FinishStepValues = {
 
 /** Places read on each surface: three round the shaft and three on the face, or one comparison of each. */
 const placesAt = (setup: ShaftSetup): number => (goesTo(setup, 'thorough') ? 3 : 1);
-const NAME: Record<FinishSurface, Text> = { shaft: M.shaft, 'gasket-face': M.gasketFace };
+const NAME: Record<FinishSurface, Text> = { shaft: COMMON.shaft, 'gasket-face': M.gasketFace };
 
 /** The gasket face is read where the box is looked at too. */
 const surfacesOf = ({ setup }: Facts<ShaftSetup>): FinishSurface[] => {
@@ -109,7 +110,7 @@ export const finishStep = stepKind<ShaftSetup, FinishStepValues>('finish', {
         surfaces: surfaces.map((s) => ({ ...s.result.values, surface: s.surface, readingsUm: s.readingsUm })),
       } satisfies FinishStepValues,
       next,
-      act: next ? M.readFinish({ place: placeOf(next.key, setup, true) }) : M.readVerdict,
+      act: next ? M.readFinish({ place: placeOf(next.key, setup, true) }) : COMMON.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

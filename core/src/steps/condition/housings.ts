@@ -2,6 +2,7 @@ import { type HousingsValues, housingAlignment } from '../../arithmetic/alignmen
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../gauges.ts';
 import { inHand } from '../in-hand.ts';
@@ -96,7 +97,7 @@ export const housingsStep = stepKind<ShaftSetup, HousingsStepValues>('housings',
       beams: result?.beams ?? [],
       values: { spanMm, widthMm, housings, result: result?.values ?? null } satisfies HousingsStepValues,
       next,
-      act: next ? M.offsetFromLine({ label: inline(next.label) }) : M.readVerdict,
+      act: next ? M.offsetFromLine({ label: inline(next.label) }) : COMMON.readVerdict,
     };
   },
   place: (facts, step, key) => listedPlace(facts, step, placesOf(facts), key),

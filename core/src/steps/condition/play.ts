@@ -5,6 +5,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf, rulesOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr } from '../../message/message.ts';
 import { byPractice } from '../../sources/limits.ts';
 import { chosenOf } from '../../sources/methods.ts';
@@ -51,14 +52,14 @@ const trialsOf = (facts: Facts<ShaftSetup>, step: StepDefinition<ShaftSetup>): n
 export const playStep = stepKind<ShaftSetup, PlayStepValues>('play', {
   limits: () => [
     {
-      title: M.endPlay,
+      title: COMMON.endPlay,
       maker: 'endPlayMm',
       quantity: 'length',
       rule: END_PLAY.id,
       schools: endPlayLimits(),
     },
     {
-      title: M.radialPlay,
+      title: COMMON.radialPlay,
       maker: 'radialPlayMm',
       quantity: 'length',
       schools: [byPractice(RADIAL_PLAY_MM)],

@@ -1,4 +1,5 @@
 import { type FailureGuide, olderThan, over, seen, under, youngerThan } from '../../engine/failure.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { M } from './messages.ts';
 
 /** Packing that has come out. */
@@ -72,11 +73,11 @@ export const PACKING_FAILURE: FailureGuide = {
   causes: [
     {
       id: 'worn-out',
-      cause: M.woreOutLife,
+      cause: COMMON.woreOutLife,
       next: M.nothingPutRightPlanNext,
       signs: [
         seen('inner', 'even', 2, M.ringsWoreEvenly),
-        olderThan(300, 2, M.livedLong),
+        olderThan(300, 2, COMMON.livedLong),
         seen('sleeve', ['grooved', 'scored'], -1, M.sleeveHurt),
         seen('inner', 'glazed', -2, M.burnt),
       ],

@@ -1,4 +1,5 @@
 import { type FailureGuide, olderThan, over, seen, under, youngerThan } from '../../engine/failure.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { M } from './messages.ts';
 
 /** A rolling bearing that has come off. */
@@ -13,7 +14,7 @@ export const BEARING_FAILURE: FailureGuide = {
       look: M.turnLightMattBandWhere,
       answers: [
         ['load-side', M.loadedSideMiddle],
-        ['round', M.allRound],
+        ['round', COMMON.allRound],
         ['edge', M.oneEdge],
         ['askew', M.crossingFromOneEdgeOther],
         ['spots', M.marksRollersDistanceApart],
@@ -47,7 +48,7 @@ export const BEARING_FAILURE: FailureGuide = {
       ask: M.underRingSleeve,
       look: M.redBrownDustMattPatches,
       answers: [
-        ['none', M.clean],
+        ['none', COMMON.clean],
         ['under-sleeve', M.frettingBetweenShaftSleeve],
         ['under-ring', M.frettingBetweenSleeveRing],
         ['housing', M.frettingWearHousingSeat],
@@ -70,7 +71,7 @@ export const BEARING_FAILURE: FailureGuide = {
   causes: [
     {
       id: 'fatigue',
-      cause: M.woreOutLife,
+      cause: COMMON.woreOutLife,
       next: M.compareReckonedLifeNothingPut,
       signs: [
         seen('surface', 'spalled', 2, M.spalled),

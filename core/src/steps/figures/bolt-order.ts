@@ -1,5 +1,6 @@
 import { circle, digits, figure, group, label, line, path, polygon, rect } from '../../judgement/draw.ts';
 import type { Point } from '../../judgement/drawing.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline, listOf } from '../../message/message.ts';
 import type { BoltSpec, BoltValues } from '../bolt-passes.ts';
 import { M } from './messages.ts';
@@ -150,7 +151,7 @@ export function boltFigure({ values }: { values: BoltValues }) {
                 tone: 'muted',
               },
               turned === undefined
-                ? M.of({ done: done(bolt), count: values.passes.length })
+                ? COMMON.of({ done: done(bolt), count: values.passes.length })
                 : M.moved({ turned }),
             ),
         ];

@@ -1,4 +1,5 @@
 import { circle, digits, figure, group, label, line, mendable, path, spot } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
@@ -39,7 +40,9 @@ export function glandFigure({
       width: 680,
       height: 290,
       title: expr`${what}: ${listOf(
-        gaps.map((g) => M.degrees({ angle: g.angleDeg, gap: g.gapMm === null ? M.notFelt : say(g.gapMm) })),
+        gaps.map((g) =>
+          M.degrees({ angle: g.angleDeg, gap: g.gapMm === null ? COMMON.notFelt : say(g.gapMm) }),
+        ),
         ', ',
       )}`,
     },

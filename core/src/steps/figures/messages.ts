@@ -26,7 +26,6 @@ export const M = defineMessages('steps.figures', en, {
   next: { what: 'text', next: 'count' },
   nutLockSlotMeetsTab: { slot: 'text', tab: 'text', left: 'text', way: ['forward', 'back'] },
   nutTurnedDegreesFromMark: { turned: 'text', band: 'text' },
-  of: { done: 'count', count: 'count' },
   of2: { count: 'count', thickness: 'length' },
   ringsOffRace: { offset: 'text' },
   counted: { count: 'count', of: ['slots', 'tabs'] },

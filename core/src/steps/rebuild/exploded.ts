@@ -1,4 +1,5 @@
 import { axis, circle, figure, group, label, line, path, rect } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { listOf } from '../../message/message.ts';
 import type { AssemblyValues, PartShape } from './assembly.ts';
 import { M } from './messages.ts';
@@ -115,7 +116,7 @@ export function explodedFigure({ values: v }: { values: AssemblyValues }) {
           listOf(
             now.map((p) => p.name),
             ', ',
-          ) || M.nothing,
+          ) || COMMON.nothing,
         filter: listOf(
           parts.filter((p) => p.state === 'on').map((p) => p.name),
           ', ',

@@ -1,8 +1,8 @@
 import { answerTo } from '../../engine/facts.ts';
-import { M as H } from '../../engine/headings/messages.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { listOf } from '../../message/message.ts';
 import { M } from './messages.ts';
@@ -66,6 +66,6 @@ export function handTurnStep<S extends Setup>(
     kind,
     guide: M.wholeTurnsHandSlowlyFeeling,
     caution: M.isolationStaysHandsTurnNot,
-    items: [{ id: 'turns', group: H.turn, ask }],
+    items: [{ id: 'turns', group: COMMON.turn, ask }],
   };
 }

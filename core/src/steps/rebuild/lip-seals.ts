@@ -10,6 +10,7 @@ import { answerTo } from '../../engine/facts.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { M } from './messages.ts';
@@ -47,13 +48,13 @@ export function lipStep<S extends Setup>(
   const items = lips.map((l) => ({
     id: l.id,
     group: H.lips,
-    ask: M.lipFaces({ l: sayLip(l) }),
+    ask: COMMON.lipFaces({ l: sayLip(l) }),
     note: true,
   }));
   const learn = lips.map((l) => ({
     id: `${l.id}/${l.wants}`,
     deck: 'lip',
-    ask: M.whichWayDoesLipFace({ l: sayLip(l) }),
+    ask: COMMON.lipFaces({ l: sayLip(l) }),
     options: LIP_WAYS,
     right: l.wants,
     why: M.otherWay({ wants: l.wants === 'inward' ? 'inward' : 'outward', wrong: inline(l.wrong, 'first') }),

@@ -6,11 +6,9 @@ export const M = defineMessages('steps.rebuild', en, {
   doorCloses: { name: 'text' },
   fitTickWayLipFaces: { open: 'text' },
   hand: { now: 'text', filter: 'text' },
-  lipFaces: { l: 'text' },
   look: { causes: 'text' },
   notUsedAgain: { name: 'text', renewed: 'text' },
   otherWay: { wants: ['inward', 'outward'], wrong: 'text' },
   partsStillTagged: { count: 'count', count2: 'count' },
   tag: { name: 'text' },
-  whichWayDoesLipFace: { l: 'text' },
 });

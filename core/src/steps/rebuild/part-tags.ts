@@ -1,8 +1,8 @@
 import { answerTo } from '../../engine/facts.ts';
-import { M as H } from '../../engine/headings/messages.ts';
 import type { Setup } from '../../engine/setup.ts';
 import { type GateItem, kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { M } from './messages.ts';
@@ -22,7 +22,7 @@ const isTag = (note: string | undefined): note is Tag => note !== undefined && O
 export function tagStep<S extends Setup>(parts: readonly TaggedPart[]): StepDefinition<S> {
   const items: GateItem[] = parts.map((p) => ({
     id: p.id,
-    group: H.parts,
+    group: COMMON.parts,
     ask: expr`${p.name}?`,
     note: true,
   }));

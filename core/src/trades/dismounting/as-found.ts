@@ -3,6 +3,7 @@ import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty, scaledHand } from '../../metrology/hand.ts';
 import { len } from '../../quantities/say.ts';
@@ -91,7 +92,7 @@ export const asFound = stepKind<DismountSetup, AsFoundValues>('as-found', {
             ],
       values: { foundMm, grownMm, asLeftMm } satisfies AsFoundValues,
       next,
-      act: gone ? M.canFeltNoMoreGo : next ? M.feelClearanceBeforeAnythingLoosened : M.readVerdict,
+      act: gone ? M.canFeltNoMoreGo : next ? M.feelClearanceBeforeAnythingLoosened : COMMON.readVerdict,
     };
   },
   place: (facts, step, key) => (loosened(facts) ? GONE : listedPlace(places)(facts, step, key)),

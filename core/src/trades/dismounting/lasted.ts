@@ -1,6 +1,7 @@
 import { bearingLife, goneBy, type LifeValues } from '../../arithmetic/bearings/life.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { M } from './messages.ts';
 import type { DismountSetup } from './setup.ts';
@@ -18,7 +19,7 @@ export const lasted = stepKind<DismountSetup, LastedValues | null>('lasted', {
   report(facts, step) {
     const { ranHours, ratingKn, radialKn, speedRpm, reused } = facts.setup;
     const asked = itemFindings(facts, step);
-    const act = asked[0]?.reason ?? M.partsLookedOver;
+    const act = asked[0]?.reason ?? COMMON.partsLookedOver;
     if (!ranHours || !ratingKn || !radialKn || !speedRpm)
       return { findings: asked, working: [], beams: [], values: null, next: null, act };
     const life = bearingLife({ kind: 'roller', ratingKn, radialKn, speedRpm });

@@ -3,6 +3,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { reachesPressure } from '../../quantities/as-typed.ts';
@@ -28,7 +29,7 @@ const roundKey = placeKey('n{n}/{what:peak|after|back}');
 const ROUNDS_MOST = 20;
 
 /** The nut that may hold the sleeve: the other one, where there are two. */
-const nutOf = (setup: DismountSetup): Text => (setup.twoNuts ? M.otherNut : M.nut);
+const nutOf = (setup: DismountSetup): Text => (setup.twoNuts ? COMMON.otherNut : M.nut);
 
 /**
  * Hydraulic dismounting: pressure climbs, the sleeve lets go, the gauge drops to zero, perhaps after several rounds. That drop
@@ -100,13 +101,16 @@ export const letGo = stepKind<DismountSetup, LetGoValues>('let-go', {
   place(facts, step, key) {
     const place = placeOf(facts.setup, key);
     if (!place) return M.thereNoSuchRoundPump;
-    if (readingAt(facts, step.id, key)) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
+    if (readingAt(facts, step.id, key))
+      return COMMON.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const rounds = roundsOf(facts, step.id, abortOf(facts));
     const last = rounds.at(-1);
     const free = last !== undefined && !last.aborted && last.zero;
     const wanted = nextKey(facts, step.id, rounds, free);
     if (wanted === null) return M.hasLetGoNothingMore;
-    return key === wanted ? place : M.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
+    return key === wanted
+      ? place
+      : COMMON.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
   },
 });
 
@@ -156,7 +160,7 @@ function placeOf(setup: DismountSetup, key: string): Place | null {
   if (what === 'back')
     return {
       key,
-      label: M.howFarTurnedBack0({ nutOf: nutOf(setup) }),
+      label: COMMON.howFarTurnedBack({ nutOf: nutOf(setup) }),
       quantity: 'angle',
       low: 0,
       high: 720,

@@ -3,20 +3,16 @@ import { en } from './words/en.ts';
 
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('dismounting', en, {
-  abort: { abortPressure: 'pressure' },
   abortPressureCameFirst: { abort: 'pressure', peak: 'pressure' },
   asLeft: { found: 'length', asLeft: 'length', grown: 'length' },
   asLeft2: { grownMm: 'length', asLeft: 'length' },
   clearanceAsFoundRow: { row: 'text' },
-  enteredAlreadyWithdrawReasonEnter: { label: 'text' },
-  first: { label: 'text' },
   foundAsLeft: { found: 'length' },
   foundLessThanLeftDriven: { found: 'length', grown: 'length' },
   foundMoreThanLeftSleeve: { found: 'length', grown: 'length' },
   foundWhetherHasGrownThese: { found: 'length' },
   gaugeHoldsHasNotLet: { after: 'pressure' },
   highestPressureRound: { n: 'count' },
-  howFarTurnedBack0: { nutOf: 'text' },
   leftWhatHasNowNot: { asLeft: 'length' },
   letGoGaugeDroppedZero: { peak: 'pressure' },
   missingLifeWorkedOutAll: { label: 'text' },

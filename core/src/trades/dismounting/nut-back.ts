@@ -2,6 +2,7 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
@@ -67,7 +68,7 @@ export const nutBack = stepKind<DismountSetup, NutBackValues>('nut-back', {
     const { design } = facts.setup;
     const taken = standing(facts, step.id);
     if (readingAt(facts, step.id, key)) return M.turnEnteredAlreadyWithdrawEnter;
-    if (key !== `back/${nextCount(taken, 'back/')}`) return M.turnsEnteredOneAfterOther;
+    if (key !== `back/${nextCount(taken, 'back/')}`) return COMMON.turnsEnteredOneAfterOther;
     return (
       placeOf(key, rowOf(taken, 'back/').at(-1)?.value ?? 0, 360 * TURNS[design][1]) ?? M.thereNoSuchTurn
     );

@@ -1,4 +1,5 @@
 import { digits, figure, label, path, rect } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { pres } from '../../quantities/say.ts';
 import type { LetGoValues } from './let-go.ts';
 import { M } from './messages.ts';
@@ -50,7 +51,7 @@ export function letGoFigure({ values: v }: { values: LetGoValues }) {
       path({ d: `M${x0} ${y(v.abortPressureMpa)}H650`, ink: 'stop', weight: 2, dash: '9 5' }),
       label(
         { x: 650, y: y(v.abortPressureMpa) - 6, anchor: 'end', tone: 'stop' },
-        M.abort({ abortPressure: pres(v.abortPressureMpa) }),
+        COMMON.abort({ abortPressure: pres(v.abortPressureMpa) }),
       ),
       v.rounds.map((r, i) => {
         const x = x0 + step * (i + 0.3);

@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { gate } from '../../steps/gate.ts';
 import { ifFitted, item } from '../../steps/questions.ts';
@@ -13,12 +14,12 @@ import { M } from './messages.ts';
 import { nutBack } from './nut-back.ts';
 import type { DismountSetup } from './setup.ts';
 
-const safe = safeStep(M.safeReady, [
+const safe = safeStep(COMMON.safeReady, [
   ISOLATED,
-  item(H.safe, 'drained', M.nothingUnderPressureHotHarmful),
+  item(H.safe, 'drained', COMMON.nothingUnderPressureHotHarmful),
   item(H.safe, 'supported', M.rotorBlockedLoadTakenRated),
   item(H.safe, 'protected', M.eyeProtectionGlovesBootsNobody),
-  item(H.ready, 'instructions', M.makersInstructionsHandTheyOutrank),
+  item(H.ready, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
 ]);
 
 const FREE: Record<DismountSetup['design'], GateItem[]> = {
@@ -56,9 +57,9 @@ const pump: StepDefinition<DismountSetup>[] = [
     kind: gate,
     guide: M.releaseNutSnugReturnOil,
     items: [
-      item(H.pump, 'released', M.pumpReleasedGaugeShowsNothing),
-      item(H.pump, 'returned', M.nutTurnedSnugSoOil),
-      item(H.pump, 'plugged', M.hoseOffPortPluggedBelow),
+      item(COMMON.pump, 'released', COMMON.pumpReleasedGaugeShowsNothing),
+      item(COMMON.pump, 'returned', M.nutTurnedSnugSoOil),
+      item(COMMON.pump, 'plugged', M.hoseOffPortPluggedBelow),
     ],
   },
 ];
@@ -75,16 +76,16 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
       safe,
       {
         id: 'found',
-        title: M.asFound,
+        title: COMMON.asFound,
         kind: gate,
         guide: M.capOffNothingElseMoved,
         closes: M.onceLooseHowStoodGone,
         items: [
           item(H.cap, 'cap', M.capCoverOffNothingElse),
-          item(H.asFound, 'grease', M.greaseColourWaterGritHow, { note: true }),
-          item(H.asFound, 'seals', M.sealsFacingWearWhatLeaked, { note: true }),
-          item(H.asFound, 'place', M.positionRingsTheirSideLock, { note: true }),
-          ...(setup.twoNuts ? [item(H.asFound, 'nuts', M.mountNutToldFromDismount)] : []),
+          item(COMMON.asFound, 'grease', M.greaseColourWaterGritHow, { note: true }),
+          item(COMMON.asFound, 'seals', M.sealsFacingWearWhatLeaked, { note: true }),
+          item(COMMON.asFound, 'place', M.positionRingsTheirSideLock, { note: true }),
+          ...(setup.twoNuts ? [item(COMMON.asFound, 'nuts', M.mountNutToldFromDismount)] : []),
         ],
       },
       ...(setup.asLeftMm === undefined
@@ -101,14 +102,14 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
           ]),
       {
         id: 'loose',
-        title: M.loose,
+        title: COMMON.loose,
         kind: gate,
         guide: M.baseLooseLoadOffBefore,
         items: [
-          item(H.loose, 'base', M.baseBoltsLoose),
-          item(H.loose, 'load', M.loadOffBearingRatedGear),
-          ifFitted(H.loose, 'seals', M.sealsClearNut),
-          item(H.loose, 'lock', M.lockOffTabStraightenedPlate),
+          item(COMMON.loose, 'base', M.baseBoltsLoose),
+          item(COMMON.loose, 'load', M.loadOffBearingRatedGear),
+          ifFitted(COMMON.loose, 'seals', M.sealsClearNut),
+          item(COMMON.loose, 'lock', M.lockOffTabStraightenedPlate),
         ],
       },
       {
@@ -122,20 +123,20 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
       ...(design === 'hydraulic' ? pump : []),
       {
         id: 'parts',
-        title: M.parts,
+        title: COMMON.parts,
         kind: setup.ranHours === undefined ? gate : lasted,
         guide: M.partsKeptPairedMarkedWhat,
         items: [
-          item(H.parts, 'race', M.racesRollersSpallsDentsFretting, { note: true }),
-          item(H.parts, 'sleeve', M.sleeveNutShaftScoringCracks, { note: true }),
+          item(COMMON.parts, 'race', M.racesRollersSpallsDentsFretting, { note: true }),
+          item(COMMON.parts, 'sleeve', M.sleeveNutShaftScoringCracks, { note: true }),
           ifFitted(
-            H.parts,
+            COMMON.parts,
             'kept',
             setup.reused ? M.partsCleanedOiledPairedWrapped : M.partsKeptTaggedWhoeverLooks,
           ),
         ],
       },
-      { id: 'sign', title: M.signature, kind: signature, guide: M.sheetStaysMachine },
+      { id: 'sign', title: COMMON.signature, kind: signature, guide: COMMON.sheetStaysMachine },
     ]),
   };
 }

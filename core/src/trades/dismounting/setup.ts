@@ -1,6 +1,7 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import { ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { everyJob, fromSheet, holdBefore, placeFields, schools } from '../../steps/setup-parts.ts';
 import { M } from './messages.ts';
@@ -28,7 +29,7 @@ export const dismountSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ sign: M.signature2 }),
+  holdBefore: holdBefore({ sign: COMMON.signature2 }),
   design: choice(H.sleeve, M.takenOff, {
     'adapter-sleeve': M.driftPlainSleeve,
     'captive-nut': M.captiveNut,
@@ -45,9 +46,9 @@ export const dismountSetupSchema = object({
     .meta(ask(H.sleeve, M.clearanceFitted, { decimals: 3 })),
   /** How long it ran, and what it carried: whether it lasted as long as its rating says is told beside what is seen. */
   ranHours: lifeField(M.ranHours, 'ranHours', 1_000_000),
-  ratingKn: lifeField(M.dynamicLoadRatingKN, 'ratingKn', 100_000),
+  ratingKn: lifeField(COMMON.dynamicLoadRatingKN, 'ratingKn', 100_000),
   radialKn: lifeField(M.loadKN, 'radialKn', 100_000),
-  speedRpm: lifeField(M.turnsMinute, 'speedRpm', 20_000),
+  speedRpm: lifeField(COMMON.turnsMinute, 'speedRpm', 20_000),
   schools,
   maker: object({
     dismountAbortMpa: fromSheet(300, M.abortPressureDismounting, {

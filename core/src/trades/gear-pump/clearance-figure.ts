@@ -1,4 +1,5 @@
 import { digits, dimension, figure, label, path, rect } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { expr, listOf } from '../../message/message.ts';
 import { num } from '../../quantities/say.ts';
 import { type ClearanceValues, gapKey } from './clearance.ts';
@@ -35,7 +36,7 @@ export function clearanceFigure({
       tall: 16,
       title: M.endClearance2({
         gaps: listOf(
-          gaps.map((g) => M.place({ gear: g.gear, n: g.n, mm: g.mm === null ? M.notFelt : num(g.mm) })),
+          gaps.map((g) => M.place({ gear: g.gear, n: g.n, mm: g.mm === null ? COMMON.notFelt : num(g.mm) })),
           ', ',
         ),
       }),
@@ -100,7 +101,7 @@ export function clearanceFigure({
       }),
       label(
         { x: 320, y: 240, tone: 'muted' },
-        expr`${M.gapsLooseStack({ times })}${stackMm === null ? M.notMeasured : num(stackMm)}`,
+        expr`${M.gapsLooseStack({ times })}${stackMm === null ? COMMON.notMeasured : num(stackMm)}`,
       ),
     ],
   );

@@ -5,6 +5,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -115,7 +116,8 @@ function sayAct(
   pieces: ClearanceValues['pieces'],
   right: boolean,
 ): Text {
-  if (next) return next.key === 'stack' ? M.layStackMeasureLoose : M.feel({ label: inline(next.label) });
+  if (next)
+    return next.key === 'stack' ? M.layStackMeasureLoose : COMMON.feel2({ label: inline(next.label) });
   if (right) return M.endClearanceRight;
   return told?.stack ? M.changeStack({ pieces: sayStack(pieces, told.stack.counts) }) : M.noStackTheseDoes;
 }

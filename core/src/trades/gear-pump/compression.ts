@@ -8,6 +8,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Place } from '../../engine/state.ts';
 import type { Carried } from '../../engine/step.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { lengthPlace, listedPlace, nextListed, valueAt } from '../../steps/places-in-order.ts';
@@ -58,7 +59,7 @@ export const squeeze = stepKind<GearPumpSetup, SqueezeValues>('gasket-compressio
       beams: [],
       values: { pairs, told: result?.values ?? null },
       next,
-      act: next ? M.measure({ label: inline(next.label) }) : M.whatStackLosesKnown,
+      act: next ? COMMON.measure({ label: inline(next.label) }) : M.whatStackLosesKnown,
     };
   },
   place: listedPlace<GearPumpSetup>(places),

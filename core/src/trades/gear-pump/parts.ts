@@ -1,4 +1,5 @@
 import type { Lip } from '../../arithmetic/rebuild/lips.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { PumpPart } from '../../steps/rebuild/assembly.ts';
 import type { TaggedPart } from '../../steps/rebuild/part-tags.ts';
 import { M } from './messages.ts';
@@ -8,13 +9,13 @@ const ONCE = M.hasTakenShapeSealsNo;
 
 /** What comes off, and what is never used again. */
 export const TAGGED: readonly TaggedPart[] = [
-  { id: 'gaskets', name: M.gaskets, renewed: ONCE },
+  { id: 'gaskets', name: COMMON.gaskets, renewed: ONCE },
   { id: 'lips', name: M.lipSeals, renewed: M.lipPressedOutBent },
-  { id: 'orings', name: M.oRings, renewed: ONCE },
+  { id: 'orings', name: COMMON.oRings, renewed: ONCE },
   { id: 'faceseal', name: M.sealDriveShaft, renewed: M.facesHaveWornEachOther },
   { id: 'plates', name: M.wearPlates },
   { id: 'gears', name: M.gearsShafts },
-  { id: 'bearings', name: M.bearings },
+  { id: 'bearings', name: COMMON.bearings },
   { id: 'rings', name: M.snapRingsLockRing },
   { id: 'bolts', name: M.boltsNutSetScrews },
 ];
@@ -158,5 +159,5 @@ export const PARTS: readonly PumpPart[] = [
     shaft: 'upper',
   },
   { id: 'ring', name: M.lockRing, shape: 'ring', at: 'nut', item: 'ring', along: -11, shaft: 'upper' },
-  { id: 'nut', name: M.nut, shape: 'nut', at: 'nut', item: 'paste', along: -12, shaft: 'upper' },
+  { id: 'nut', name: COMMON.nut2, shape: 'nut', at: 'nut', item: 'paste', along: -12, shaft: 'upper' },
 ];

@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
@@ -31,14 +32,14 @@ const together = (
   more: Partial<StepDefinition<GearPumpSetup>> = {},
 ) => assemblyStep<GearPumpSetup>(PARTS, ORDER, id, title, guide, items, more);
 
-const safe = safeStep(M.safeComplete, [
+const safe = safeStep(COMMON.safeComplete, [
   ISOLATED,
   item(H.safe, 'drained', M.pumpDrainedFlushedWithoutPressure),
   ROTOR,
   item(H.safe, 'lift', M.twoPeopleGearRatedLift),
-  item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
-  ifFitted(H.kit, 'instructions', M.makersInstructionsBenchTheyOutrank),
-  item(H.kit, 'kit', M.kitCompleteGasketsLipSeals),
+  item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
+  ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
+  item(COMMON.kit, 'kit', M.kitCompleteGasketsLipSeals),
 ]);
 
 /** An end plate drawn up: guide pins fill two holes until all other bolts hold the plate. */
@@ -102,23 +103,23 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       safe,
       { ...tagStep<GearPumpSetup>(TAGGED), depth: 'standard' as const },
       asked('clean', M.cleanedLookedOver, M.everythingGoesBackCleanHas, [
-        item(H.wear, 'case', M.caseBoresWithoutScoresFingernail),
-        item(H.wear, 'gears', M.gearsWithoutChipsPitsWorn, {
+        item(COMMON.wear, 'case', M.caseBoresWithoutScoresFingernail),
+        item(COMMON.wear, 'gears', M.gearsWithoutChipsPitsWorn, {
           remedy: M.renewHaveGroundWriteTag,
         }),
-        item(H.wear, 'plates', M.wearPlatesFlatNoStep),
-        item(H.wear, 'faces', M.gasketFacesWithoutScratchesAcross),
+        item(COMMON.wear, 'plates', M.wearPlatesFlatNoStep),
+        item(COMMON.wear, 'faces', M.gasketFacesWithoutScratchesAcross),
       ]),
       lipStep<GearPumpSetup>(lipsOf(setup), M.sealsBench, M.smallHousingsChambersDriveHousing, {
         closes: M.oncePlateNoLipCan,
       }),
-      asked('bench', M.benchAssemblies, M.whatCanMadeUpBench, [
-        ifFitted(H.bench, 'orings', M.smallHousingsTwoORings),
-        item(H.bench, 'pushed', M.smallHousingsHomeTheirChambers),
-        ifFitted(H.bench, 'dowels', M.dowelsBothPlates),
-        item(H.bench, 'flat', M.platesClampedFlatRotatingParts),
-        item(H.bench, 'snap', M.driveHousingSnapRingTwo),
-        ifFitted(H.bench, 'picture', M.pictureEveryLipKept),
+      asked('bench', COMMON.bench, M.whatCanMadeUpBench, [
+        ifFitted(COMMON.bench, 'orings', M.smallHousingsTwoORings),
+        item(COMMON.bench, 'pushed', M.smallHousingsHomeTheirChambers),
+        ifFitted(COMMON.bench, 'dowels', M.dowelsBothPlates),
+        item(COMMON.bench, 'flat', M.platesClampedFlatRotatingParts),
+        item(COMMON.bench, 'snap', M.driveHousingSnapRingTwo),
+        ifFitted(COMMON.bench, 'picture', M.pictureEveryLipKept),
       ]),
       ...(setup.compression === 'measured'
         ? [
@@ -214,23 +215,23 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         }),
         { closes: M.oncePlugsShieldsRingsCannot },
       ),
-      handTurnStep<GearPumpSetup>('turn1', M.handTurn, M.gearsMeshTurnsOverFreely, CAUSES),
+      handTurnStep<GearPumpSetup>('turn1', COMMON.turn, M.gearsMeshTurnsOverFreely, CAUSES),
       together(
         'drive',
         M.driveSideSeal,
         M.nothingTouchesFaceButWhat,
         [
-          item(H.seal, 'saddle', M.saddleThreeORingsStationary),
-          item(H.seal, 'guide', M.guideChamber),
-          item(H.seal, 'rotary', M.rotatingElementOilFreePusher, {
+          item(COMMON.seal, 'saddle', M.saddleThreeORingsStationary),
+          item(COMMON.seal, 'guide', M.guideChamber),
+          item(COMMON.seal, 'rotary', M.rotatingElementOilFreePusher, {
             remedy: M.faceInwardRunsRubberMetal,
           }),
-          item(H.seal, 'untouched', M.noFingerNoOilEither, {
+          item(COMMON.seal, 'untouched', M.noFingerNoOilEither, {
             remedy: M.wipeLintFreeClothWhat,
           }),
-          item(H.seal, 'wiped', M.shaftWipedCleanAfterRotary),
-          item(H.seal, 'home', M.saddleFaceCasePushedGear),
-          item(H.seal, 'grooves', M.groovesStandUprightSeenThrough, {
+          item(COMMON.seal, 'wiped', M.shaftWipedCleanAfterRotary),
+          item(COMMON.seal, 'home', M.saddleFaceCasePushedGear),
+          item(COMMON.seal, 'grooves', M.groovesStandUprightSeenThrough, {
             remedy: M.turnSaddleGroovesAwayFrom,
           }),
         ],
@@ -246,12 +247,12 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       ]),
       {
         ...together('nut', M.nutLockRing, M.nutTorqueOffAgainRing, [
-          item(H.nut, 'seated', M.nutTorqueOnceOffAgain),
-          ifFitted(H.nut, 'ring', M.lockRingDrivenRoundUntil({ ringWay: ringWay(setup) }), {
+          item(COMMON.nut, 'seated', M.nutTorqueOnceOffAgain),
+          ifFitted(COMMON.nut, 'ring', M.lockRingDrivenRoundUntil({ ringWay: ringWay(setup) }), {
             remedy: M.drivenOtherWayWorksItself,
           }),
-          item(H.nut, 'freeagain', M.turnedOverHandOnceMore),
-          ifFitted(H.nut, 'paste', M.antiSeizeThread),
+          item(COMMON.nut, 'freeagain', M.turnedOverHandOnceMore),
+          ifFitted(COMMON.nut, 'paste', M.antiSeizeThread),
         ]),
         needs: ['nutNm'],
       },
@@ -269,19 +270,19 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
           usualNm: USUAL_NUT_NM,
         })),
         guide: M.sheetsTorqueThenThreeSet,
-        items: [item(H.nut, 'screws', M.threeSetScrewsNutTight)],
+        items: [item(COMMON.nut, 'screws', M.threeSetScrewsNutTight)],
       },
       handTurnStep<GearPumpSetup>('turn2', M.handTurnWhole, M.turnsOverFreelyHandWhole, CAUSES),
       asked('finish', M.closedUp, M.whatLeftOpenLetsDirt, [
-        ifFitted(H.finish, 'plug', M.inspectionPlug),
-        ifFitted(H.finish, 'ports', M.portsClosedUntilPipedIf),
-        ifFitted(H.finish, 'tagged', M.sparesTagsGoStoreSheets),
+        ifFitted(COMMON.finish, 'plug', M.inspectionPlug),
+        ifFitted(COMMON.finish, 'ports', M.portsClosedUntilPipedIf),
+        ifFitted(COMMON.finish, 'tagged', COMMON.sparesTagsGoStoreSheets),
       ]),
       {
         id: 'sign',
-        title: M.signature,
+        title: COMMON.signature,
         kind: signature,
-        guide: M.nameBelowSheetStaysPump,
+        guide: COMMON.nameBelowSheetStaysPump,
       },
     ]),
   };

@@ -1,5 +1,6 @@
 import { type InferType, number, object, string } from 'yup';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import {
   everyJob,
@@ -13,9 +14,9 @@ import {
 import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
-const PUMP = M.pump;
+const PUMP = COMMON.pump;
 const STOCK = M.gasketsHand;
-export const SHEET_TORQUES = M.torquesFromPumpsSheet;
+export const SHEET_TORQUES = COMMON.torquesFromPumpsSheet;
 
 /** A torque of the maker's sheet: there is no default. */
 const torque = (label: Text, what: Text, upTo: string) =>
@@ -26,7 +27,7 @@ const torque = (label: Text, what: Text, upTo: string) =>
       ask(SHEET_TORQUES, label, {
         later: true,
         upTo,
-        needed: M.torqueMissingComesFromMakers({ what }),
+        needed: COMMON.torqueMissingComesFromMakers({ what }),
       }),
     );
 /** The upper end of a range, typed with the lower one. */
@@ -50,7 +51,7 @@ export const gearPumpSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ clearance: M.endClearance, turn2: M.lastHandTurn, sign: M.signature2 }),
+  holdBefore: holdBefore({ clearance: M.endClearance, turn2: M.lastHandTurn, sign: COMMON.signature2 }),
   gears: choice(PUMP, M.gears, { steel: M.steel, rubber: M.rubberCovered }).required(),
   plateBolts: number().integer().min(4).max(24).required().meta(ask(PUMP, M.boltsEndPlate)),
   /** Small sizes take a second ball bearing in the small chambers instead of a roller bearing. */
@@ -59,25 +60,25 @@ export const gearPumpSetupSchema = object({
     balls: M.twoBallBearings,
   }).required(),
   rotation: choice(PUMP, M.driveShaftTurns, {
-    clockwise: M.clockwise,
-    anticlockwise: M.anticlockwise,
+    clockwise: COMMON.clockwise,
+    anticlockwise: COMMON.anticlockwise,
   }).required(),
   /** Which way the lips of the small housings face, as drawn. */
   housingLips: choice(PUMP, M.lipsSmallHousingsFace, {
-    inward: M.inward,
-    outward: M.outward,
+    inward: COMMON.inward,
+    outward: COMMON.outward,
   }).required(),
   /** Which way the lock ring is driven round, where practitioners disagree. */
   ringSchool: choice(PUMP, M.lockRingDriven, {
     'with-rotation': M.rotation,
     clockwise: M.alwaysClockwise,
   }).required(),
-  thinMm: thickness(M.thin).required(),
-  thinCount: count(M.thin).required(),
-  middleMm: thickness(M.middle),
-  middleCount: count(M.middle),
-  thickMm: thickness(M.thick),
-  thickCount: count(M.thick),
+  thinMm: thickness(COMMON.thin).required(),
+  thinCount: count(COMMON.thin).required(),
+  middleMm: thickness(COMMON.middle),
+  middleCount: count(COMMON.middle),
+  thickMm: thickness(COMMON.thick),
+  thickCount: count(COMMON.thick),
   /** Where it is known from what a stack loses under torque. */
   compression: choice(STOCK, M.lostUnderTorque, {
     none: M.nothingMetal,

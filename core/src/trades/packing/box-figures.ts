@@ -1,5 +1,6 @@
 import type { PackingRingsValues } from '../../arithmetic/packing/rings.ts';
 import { axis, digits, dimension, figure, group, label, line, path, rect } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { num } from '../../quantities/say.ts';
 import { M } from './messages.ts';
 import type { PackingSetup } from './setup.ts';
@@ -76,7 +77,7 @@ export function packingFigure({
               tone: 'steel',
               size: bare ? 26 : 13.5,
             },
-            M.lantern,
+            COMMON.lantern,
           ),
         ],
       places.map((mm, i) =>

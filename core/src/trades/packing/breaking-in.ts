@@ -4,6 +4,7 @@ import { standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
 import type { Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { EVERY_MIN, minutesAfter, nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -80,7 +81,7 @@ export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-
   place(facts, step, key) {
     const taken = standing(facts, step.id, 'any');
     const at = breakKey.read(key);
-    if (!at || at.n !== nextCount(taken, `${at.what}/`)) return M.readingsComeOneAfterOther;
+    if (!at || at.n !== nextCount(taken, `${at.what}/`)) return COMMON.readingsComeOneAfterOther;
     if (at.what === 'flats' && rowOf(taken, 'drops/').length === 0) return M.firstCountDropsAsStarts;
     return breakPlace(key, taken) ?? M.thereNoSuchReading;
   },

@@ -2,6 +2,7 @@ import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import type { Procedure } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { gate } from '../../steps/gate.ts';
 import { glandGaps } from '../../steps/gland-gaps.ts';
@@ -16,13 +17,13 @@ import { cutting, packingPlan } from './plan.ts';
 import { ringsLoop } from './rings-in.ts';
 import type { PackingSetup } from './setup.ts';
 
-const safe = safeStep(M.safeComplete, [
+const safe = safeStep(COMMON.safeComplete, [
   ISOLATED,
   EMPTY,
   ROTOR,
   item(H.safe, 'protected', M.eyeProtectionGlovesBootsPacking),
-  ifFitted(H.kit, 'instructions', M.makersInstructionsHandTheyOutrank),
-  ifFitted(H.kit, 'tools', M.hookKnifeMandrelSplitPusher),
+  ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
+  ifFitted(COMMON.kit, 'tools', M.hookKnifeMandrelSplitPusher),
 ]);
 
 /** Where the studs of a follower stand, from the top clockwise. */
@@ -79,13 +80,13 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         kind: packingPlan,
         guide: M.sectionFromShaftBoxLength,
         items: [
-          item(H.packing, 'stock', M.packingBenchSectionSuitsFluid),
-          ifFitted(H.packing, 'soft', M.notHammeredFlatMakeFit),
+          item(COMMON.packing, 'stock', M.packingBenchSectionSuitsFluid),
+          ifFitted(COMMON.packing, 'soft', M.notHammeredFlatMakeFit),
         ],
       },
       asked(
         'cut',
-        M.cut,
+        COMMON.cut,
         M.mandrelShaftsSizeCutShown,
         [
           ifFitted(H.cut, 'mandrel', M.cutMandrelShaftsSizeAll),
@@ -97,12 +98,12 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
       ),
       {
         id: 'rings',
-        title: M.rings2,
+        title: COMMON.rings,
         kind: ringsLoop,
         loop: true,
         guide: M.openedSidewaysNeverBentStraight,
         closes: M.onceRingOneBelowCan,
-        items: [ifFitted(H.rings, 'lantern', M.lanternRingPlaceUnderPort)],
+        items: [ifFitted(COMMON.rings, 'lantern', M.lanternRingPlaceUnderPort)],
       },
       {
         id: 'follower',
@@ -121,14 +122,14 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
       ...condition.filter((s) => LAST_MEASURES.includes(s.id)),
       asked(
         'start',
-        M.start,
+        COMMON.start,
         M.startsLeakingGenerouslyRight,
         startOrder({
           drive: setup.drive ?? 'untouched',
-          group: H.start,
-          isolated: [item(H.start, 'flush', M.flushBoxFilledVented)],
+          group: COMMON.start,
+          isolated: [item(COMMON.start, 'flush', M.flushBoxFilledVented)],
           guards: M.guardsNobodyBesideCoupling,
-          lifted: item(H.start, 'handed', M.isolationLiftedRuleHouseName),
+          lifted: item(COMMON.start, 'handed', COMMON.isolationLiftedRuleHouseName),
         }),
         {
           inOrder: true,
@@ -139,20 +140,20 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
       ),
       {
         id: 'breakin',
-        title: M.break,
+        title: COMMON.break,
         needs: ['studPitchMm', 'followerMm'],
         kind: breakIn,
         dueWord: M.countPackingsDrops,
         loop: true,
         guide: M.oneFlatEachNutTurn,
         caution: M.hotGlandSmokeBackOff,
-        items: [item(H.break, 'even', M.followerStillSquareAfterLast)],
+        items: [item(COMMON.break, 'even', M.followerStillSquareAfterLast)],
       },
       {
         id: 'sign',
-        title: M.signature,
+        title: COMMON.signature,
         kind: signature,
-        guide: M.nameBelowSheetStaysMachine,
+        guide: COMMON.sheetStaysMachine,
       },
     ]),
   };

@@ -3,6 +3,7 @@ import type { LeakMethod } from '../../arithmetic/packing/leak-method.ts';
 import { ringsOf } from '../../arithmetic/packing/rings.ts';
 import { ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
@@ -20,7 +21,7 @@ import { driveField } from '../../steps/start-order.ts';
 import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
-export const PACKING = M.packing;
+export const PACKING = COMMON.packing;
 
 /** A length, mm, more than nothing. */
 const size = (group: Text, label: Text, max: number, decimals: number, later = false) =>
@@ -36,16 +37,16 @@ export const packingSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ breakin: M.breakIn, sign: M.signature2 }),
-  boxBoreMm: size(H.box, M.boxBore, 600, 1).required(),
-  boxDepthMm: size(H.box, M.boxDepth, 1000, 1).required(),
+  holdBefore: holdBefore({ breakin: M.breakIn, sign: COMMON.signature2 }),
+  boxBoreMm: size(H.box, COMMON.boxBore, 600, 1).required(),
+  boxDepthMm: size(H.box, COMMON.boxDepth, 1000, 1).required(),
   lanternMm: number()
     .min(0)
     .max(200)
     .meta(ask(H.box, M.lanternRingsWidth, { decimals: 2 })),
   portMm: size(H.box, M.flushPortsMiddleFromBottom, 1000, 2),
-  allowancePercent: number().min(0).max(10).required().meta(ask(PACKING, M.allowanceLength)),
-  cut: choice(PACKING, M.cut, { diagonal: M.diagonal45, butt: M.butt }).required(),
+  allowancePercent: number().min(0).max(10).required().meta(ask(PACKING, COMMON.allowanceLength)),
+  cut: choice(PACKING, COMMON.cut, { diagonal: M.diagonal45, butt: M.butt }).required(),
   staggerDeg: number<90 | 120>()
     .oneOf([90, 120] as const)
     .required()
@@ -65,7 +66,7 @@ export const packingSetupSchema = object({
   /** Pitch and way are measured when the follower is on: asked at the break-in. */
   studPitchMm: size(H.follower, M.theirPitch, 10, 2, true),
   followerMm: size(H.follower, M.wayFromFingerTight, 200, 1, true),
-  leakSchool: choice(HOUSE_RULES, M.leakage, {
+  leakSchool: choice(HOUSE_RULES, COMMON.leakage, {
     'per-diameter': M.n812DropsMinuteEach({ value: len(25, 0) }),
     flat: M.oneFigure,
   } satisfies Record<LeakMethod, Text>).required(),

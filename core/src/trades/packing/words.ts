@@ -1,5 +1,6 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt, reportAt } from '../../engine/trades.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { leakRows, orDash, shaftCame, spreadCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
@@ -43,6 +44,10 @@ export const words: TradeWords<PackingSetup> = {
   },
   drawings(state) {
     const points = breakIn.valuesOf(reportAt(state, 'breakin'))?.points ?? [];
-    return [...turnDrawings(state), ...drawnAt(state, 'rings', 'follower'), ...leakDrawing(M.break, points)];
+    return [
+      ...turnDrawings(state),
+      ...drawnAt(state, 'rings', 'follower'),
+      ...leakDrawing(COMMON.break, points),
+    ];
   },
 };

@@ -3,6 +3,7 @@ import { passOf, readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { decide } from '../../metrology/decision.ts';
@@ -119,8 +120,8 @@ export const sizesStep = kind(
               reason: expr`${what} ${len(mm)}.`,
               params: { what, mm },
               limit: M.to({
-                lower: lower === undefined ? M.noLeast : len(lower),
-                upper: upper === undefined ? M.noMost : len(upper),
+                lower: lower === undefined ? COMMON.noLeast : len(lower),
+                upper: upper === undefined ? COMMON.noMost : len(upper),
               }),
               source: 'maker',
               remedy: M.renewedBuiltUpBeforePacked,
@@ -158,7 +159,7 @@ export const sizesStep = kind(
 
 /** When a plunger's packing is looked at after the start, minutes. Common practice, no source. */
 const PROVED_MINUTES = [0, 15, 60] as const;
-const PROVED = [M.start, M.after15Minutes, M.afterHour] as const;
+const PROVED = [COMMON.start2, COMMON.after15Minutes, COMMON.afterHour] as const;
 const proofPlaces = (): Place[] =>
   PROVED.flatMap((when, i): Place[] => [
     {
@@ -230,7 +231,7 @@ function judgeProof(facts: Facts<PlungerSetup>, step: StepDefinition<PlungerSetu
                   : ('accept' as const),
             reason: M.dropsMinute({ drops, proved: PROVED[last] }),
             params: { drops, PROVED: PROVED[last] },
-            limit: M.dropsMinuteStop({ caution: DROPS.caution, stop: DROPS.stop }),
+            limit: COMMON.dropsMinuteStop({ caution: DROPS.caution, stop: DROPS.stop }),
             source: 'practice' as const,
             ...(drops > DROPS.caution ? { remedy: M.ringReversedPlungerWornNut } : {}),
             acceptable: true,
@@ -292,11 +293,11 @@ export const provedStep = measured.kind({
   },
   place(facts, step, key) {
     const place = proofPlaces().find((p) => p.key === key);
-    if (!place) return M.thereNoSuchPlaceHere;
-    if (looks(facts, step, key).due) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
+    if (!place) return COMMON.thereNoSuchPlaceHere;
+    if (looks(facts, step, key).due) return COMMON.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const first = proofPlaces().find((p) => !looks(facts, step, p.key).due);
     return first && first.key.split('/')[1] !== key.split('/')[1]
-      ? M.first({ label: inline(first.label) })
+      ? COMMON.first({ label: inline(first.label) })
       : place;
   },
 });

@@ -1,6 +1,7 @@
 import { PART_NAME, partsOf } from '../../arithmetic/packing/plunger.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { listOf, type Text } from '../../message/message.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
@@ -12,14 +13,14 @@ import { partsOrder } from './parts-order.ts';
 import { plungerPreloadStep } from './preload.ts';
 import { type PlungerSetup, setOf } from './setup.ts';
 
-const safe = safeStep(M.safeComplete, [
+const safe = safeStep(COMMON.safeComplete, [
   ISOLATED,
   item(H.safe, 'pressure', M.liquidEndBledNothingCooled),
   item(H.safe, 'rotor', M.crankBlockedPlungerCannotMove),
-  item(H.safe, 'protected', M.eyeProtectionGlovesBoots),
-  ifFitted(H.kit, 'instructions', M.makersInstructionsHandTheyOutrank),
-  item(H.kit, 'parts', M.partsSetNutPlungerComplete),
-  ifFitted(H.kit, 'tools', M.softBarPickMarkerSheets),
+  item(H.safe, 'protected', COMMON.eyeProtectionGlovesBoots),
+  ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
+  item(COMMON.kit, 'parts', M.partsSetNutPlungerComplete),
+  ifFitted(COMMON.kit, 'tools', M.softBarPickMarkerSheets),
 ]);
 
 /** Parts laid anew go in anew, and the nut's mark is made over them. */
@@ -96,9 +97,9 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         ],
         { closes: M.onceNutPulledNoRings },
       ),
-      asked('mark', M.mark, M.preloadedWithoutPlungerHandThen, [
-        item(H.mark, 'pulled', M.nutHandThenPulledOne),
-        item(H.mark, 'marked', M.nutHousingMarked12Oclock),
+      asked('mark', COMMON.mark, M.preloadedWithoutPlungerHandThen, [
+        item(COMMON.mark, 'pulled', M.nutHandThenPulledOne),
+        item(COMMON.mark, 'marked', M.nutHousingMarked12Oclock),
       ]),
       {
         id: 'preload',
@@ -106,37 +107,37 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         kind: plungerPreloadStep,
         guide: M.backThreeQuartersPlungerSoft,
         caution: M.neverSteelPlungersEnd,
-        repeatWord: M.turned,
+        repeatWord: COMMON.turned,
       },
       asked('clamp', M.clampLock, M.plungerAgainstRodBeforeClamp, [
-        item(H.lock, 'rod', M.plungerFullyAgainstRod),
-        item(H.lock, 'clamp', M.clampTurnedSoBoltsCan),
-        ifFitted(H.lock, 'lock', M.nutsLockFitted),
-        ifFitted(H.lock, 'turned', M.turnedOverHandFree),
+        item(COMMON.lock, 'rod', M.plungerFullyAgainstRod),
+        item(COMMON.lock, 'clamp', M.clampTurnedSoBoltsCan),
+        ifFitted(COMMON.lock, 'lock', M.nutsLockFitted),
+        ifFitted(COMMON.lock, 'turned', M.turnedOverHandFree),
       ]),
       asked(
         'start',
-        M.start2,
+        COMMON.start,
         M.strokeSlowFirstLubrication,
         [
-          item(H.start, 'tools', M.toolsBarOutGuardsNobody),
-          ifFitted(H.start, 'lubricated', M.lubricationReachesPacking),
-          item(H.start, 'handed', M.isolationLiftedRuleHouseName),
+          item(COMMON.start, 'tools', M.toolsBarOutGuardsNobody),
+          ifFitted(COMMON.start, 'lubricated', M.lubricationReachesPacking),
+          item(COMMON.start, 'handed', COMMON.isolationLiftedRuleHouseName),
         ],
         { caution: M.plungerShootsOutUnderPressure, starts: true },
       ),
       {
         id: 'proof',
-        title: M.proof,
+        title: COMMON.proof,
         kind: provedStep,
         guide: M.leakWarmthStartAfterQuarter,
         caution: M.countFromOutsideGuard,
       },
       {
         id: 'sign',
-        title: M.signature,
+        title: COMMON.signature,
         kind: signature,
-        guide: M.nameBelowSheetStaysMachine,
+        guide: COMMON.sheetStaysMachine,
       },
     ]),
   };

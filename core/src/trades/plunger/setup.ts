@@ -2,6 +2,7 @@ import { boolean, type InferType, number, object, string } from 'yup';
 import { USUAL_V_RINGS, type V_RING_LUBRICATIONS, type VRingSet } from '../../arithmetic/packing/plunger.ts';
 import { ask, choice } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import {
   everyJob,
   fromSheet,
@@ -21,8 +22,8 @@ export const plungerSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ sign: M.signature2 }),
-  lubrication: choice(H.packingNut, M.plungerLubricated, {
+  holdBefore: holdBefore({ sign: COMMON.signature2 }),
+  lubrication: choice(COMMON.packingNut, M.plungerLubricated, {
     oil: 'oil',
     grease: 'grease',
   } satisfies Record<(typeof V_RING_LUBRICATIONS)[number], string>).required(),
@@ -37,7 +38,7 @@ export const plungerSetupSchema = object({
   lantern: choice(
     H.vRingSet,
     M.lantern,
-    { none: M.noneWord, box: M.box, nut: M.partNut },
+    { none: COMMON.noneWord, box: M.box, nut: M.partNut },
     { fallback: 'none' },
   ),
   noAdapter: boolean().meta(ask(H.vRingSet, M.noAdapter)),
@@ -46,7 +47,7 @@ export const plungerSetupSchema = object({
   nutPitchMm: number()
     .min(0.001)
     .max(10)
-    .meta(ask(H.packingNut, M.pitchThread, { decimals: 2 })),
+    .meta(ask(COMMON.packingNut, M.pitchThread, { decimals: 2 })),
   schools,
   maker: object({
     plungerLowerMm: fromSheet(400, M.plungerLeast),

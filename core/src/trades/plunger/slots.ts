@@ -1,4 +1,5 @@
 import type { Slots } from '../../engine/slots.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { PACKING_FAILURE } from '../../steps/failures/gland-rings.ts';
 import { MAKER } from '../../steps/setup-parts.ts';
 import { M } from './messages.ts';
@@ -28,7 +29,7 @@ export const slots: Slots<PlungerSetup> = {
     },
     {
       id: 'proof',
-      name: M.startedProved,
+      name: COMMON.startedProved,
       steps: ['start', 'proof'],
       skill: 'boxes',
       hands: 1,

@@ -7,6 +7,7 @@ import { lackingAt } from '../../engine/lacking.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import {
   EVERY_MIN,
   minutesAfter,
@@ -200,15 +201,17 @@ export const greaseWatch = stepKind<RegreaseSetup, GreaseWatchValues>('grease-wa
       } satisfies GreaseWatchValues,
       dueAt,
       next: settled ? null : watchPlace(key),
-      choices: settled ? [{ key, label: M.readOnceMore }] : [],
-      act: settled ? M.riseFallsBackAsShould : M.readBearingsTemperature,
+      choices: settled ? [{ key, label: COMMON.readOnceMore }] : [],
+      act: settled ? M.riseFallsBackAsShould : COMMON.readBearingsTemperature,
     };
   },
   place(facts, step, key) {
     const place = watchPlace(key);
     if (!place) return M.thereNoSuchReadingWatch;
-    if (readingAt(facts, step.id, key)) return M.readAlreadyWithdrawReadAgain;
-    return key === `t/${nextCount(standing(facts, step.id), 't/')}` ? place : M.readingsComeOneAfterOther;
+    if (readingAt(facts, step.id, key)) return COMMON.readAlreadyWithdrawReadAgain;
+    return key === `t/${nextCount(standing(facts, step.id), 't/')}`
+      ? place
+      : COMMON.readingsComeOneAfterOther;
   },
 });
 

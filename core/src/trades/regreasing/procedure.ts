@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, Procedure } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
@@ -12,7 +13,7 @@ const RUNNING: GateItem[] = [
   { id: 'clear', group: H.safe, ask: M.hoseSleevesRagClearWhat },
 ];
 const STILL: GateItem[] = [
-  { id: 'isolated', group: H.safe, ask: M.energyIsolatedLockedTaggedMe },
+  { id: 'isolated', group: H.safe, ask: COMMON.energyIsolatedLockedTaggedMe },
   { id: 'blocked', group: H.safe, ask: M.nothingTurnsItself },
 ];
 
@@ -40,7 +41,7 @@ export function regreasingJob(setup: RegreaseSetup): Procedure<RegreaseSetup> {
       ]),
       {
         id: 'match',
-        title: M.grease,
+        title: COMMON.grease,
         kind: greaseMatch,
         guide: M.twoGreasesNotMixedThickener,
         closes: M.onceFreshGreaseOldCannot,
@@ -54,26 +55,26 @@ export function regreasingJob(setup: RegreaseSetup): Procedure<RegreaseSetup> {
         items: [
           {
             id: 'ended',
-            group: H.stop,
+            group: COMMON.stop,
             ask: M.stoppedRuleCleanGreaseSeal,
             note: true,
           },
           {
             id: 'seals',
-            group: H.stop,
+            group: COMMON.stop,
             ask: M.housingSealsNipplesTheirOwn,
           },
         ],
       },
       {
         id: 'watch',
-        title: M.watch,
+        title: COMMON.watch,
         kind: greaseWatch,
         guide: M.riseFallsBackWithinHours,
         loop: true,
-        items: [{ id: 'wiped', group: H.watch, ask: M.whatPurgedWipedAwayRelief }],
+        items: [{ id: 'wiped', group: COMMON.watch, ask: M.whatPurgedWipedAwayRelief }],
       },
-      { id: 'sign', title: M.signature, kind: signature, guide: M.sheetStaysMachine },
+      { id: 'sign', title: COMMON.signature, kind: signature, guide: COMMON.sheetStaysMachine },
     ]),
   };
 }

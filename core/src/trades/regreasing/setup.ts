@@ -2,14 +2,15 @@ import { array, boolean, type InferType, number, object, string } from 'yup';
 import { THICKENERS } from '../../arithmetic/lubrication/compatibility.ts';
 import { ROLLING_KINDS } from '../../arithmetic/lubrication/regreasing.ts';
 import { ask, choice } from '../../engine/asked.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { everyJob, placeFields, schools } from '../../steps/setup-parts.ts';
 import { M } from './messages.ts';
 import type { RegreasingMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-export const BEARING = M.bearing;
-const GREASE = M.grease;
+export const BEARING = COMMON.bearing;
+const GREASE = COMMON.grease;
 
 /** One bearing regreased. mm, rpm, g, °C. */
 export const regreaseSetupSchema = object({
@@ -21,7 +22,7 @@ export const regreaseSetupSchema = object({
   holdBefore: array(string().oneOf(['sign']).required())
     .max(5)
     .required(),
-  kind: choice(BEARING, M.bearing2, ROLLING_KINDS).required(),
+  kind: choice(BEARING, COMMON.bearing2, ROLLING_KINDS).required(),
   boreMm: number()
     .min(5)
     .max(1000)
@@ -41,19 +42,19 @@ export const regreaseSetupSchema = object({
     .min(0.1)
     .max(50000)
     .required()
-    .meta(ask(BEARING, M.speedRpm, { decided: true })),
+    .meta(ask(BEARING, COMMON.speedRpm, { decided: true })),
   /** Temperature of the bearing in service, °C. */
   serviceC: number().min(-40).max(200).meta(ask(BEARING, M.runs)),
-  dirtFactor: number().min(0.001).max(1).meta(ask(BEARING, M.dirtFactor1Clean)),
-  vertical: boolean().meta(ask(BEARING, M.shaftVertical)),
-  thickenerInside: choice(GREASE, M.bearing3, [...THICKENERS, 'not known'] as const).required(),
-  thickenerFresh: choice(GREASE, M.gun, THICKENERS).required(),
+  dirtFactor: number().min(0.001).max(1).meta(ask(BEARING, COMMON.dirtFactor1Clean)),
+  vertical: boolean().meta(ask(BEARING, COMMON.shaftVertical)),
+  thickenerInside: choice(GREASE, COMMON.bearing3, [...THICKENERS, 'not known'] as const).required(),
+  thickenerFresh: choice(GREASE, COMMON.gun, THICKENERS).required(),
   /** What one stroke of this gun gives, weighed once. */
   gramsPerStroke: number()
     .min(0.001)
     .max(100)
     .required()
-    .meta(ask(GREASE, M.oneStrokeGunG, { decided: true })),
+    .meta(ask(GREASE, COMMON.oneStrokeGunG, { decided: true })),
   /** While it runs, slowly, until clean grease purges; or standing still until a relief opens. */
   how: choice(GREASE, M.greased, {
     running: M.whileRunsSlowly,
@@ -69,7 +70,7 @@ export const regreaseSetupSchema = object({
   .noUnknown()
   .test('ring', (s, context) =>
     s && !(s.outsideMm > s.boreMm)
-      ? context.createError({ path: 'outsideMm', message: M.outsideMustLargerThanBore })
+      ? context.createError({ path: 'outsideMm', message: COMMON.outsideMustLargerThanBore })
       : true,
   );
 

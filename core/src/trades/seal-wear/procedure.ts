@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { asked, item } from '../../steps/questions.ts';
 import { safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
@@ -15,28 +16,28 @@ export function sealWearJob(setup: WearSetup): Procedure<WearSetup> {
     steps: [
       safeStep(M.safeMeasure, [
         item(H.safe, 'stands', M.machineStandsIsolatedLockedTagged, {
-          mayNote: M.lockPermitNumber,
+          mayNote: COMMON.lockPermitNumber,
         }),
         item(H.safe, 'cool', M.sealCoolBoxWithoutPressure),
         item(H.safe, 'same', pins ? M.samePinsMeasuredAsFitting : M.sameSettingSpacerHand),
       ]),
       {
         id: 'wear',
-        title: M.wear,
+        title: COMMON.wear,
         kind: wearWatch,
         dueWord: M.measureSealsWear,
         loop: true,
         guide: pins ? M.projectionLockingPinsDepthGauge : M.settingSpacerAgainstBackGland,
         caution: M.isolatedEachTimeNotOnly,
       },
-      asked('renewed', M.service, M.onlyWhenSealRenewedService, [
-        item(H.service, 'ordered', M.serviceOrderedSealRenewedWhich, { note: true }),
+      asked('renewed', COMMON.service, M.onlyWhenSealRenewedService, [
+        item(COMMON.service, 'ordered', M.serviceOrderedSealRenewedWhich, { note: true }),
       ]),
       {
         id: 'sign',
-        title: M.signature,
+        title: COMMON.signature,
         kind: signature,
-        guide: M.nameBelowSheetStaysMachine,
+        guide: COMMON.sheetStaysMachine,
       },
     ],
   };

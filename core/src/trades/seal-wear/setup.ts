@@ -1,6 +1,7 @@
 import { type InferType, number, object, string } from 'yup';
 import { ask, choice } from '../../engine/asked.ts';
 import { isDay } from '../../judgement/moments.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { everyJob, holdBefore, placeFields, schools } from '../../steps/setup-parts.ts';
 import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
@@ -14,17 +15,17 @@ export const wearSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ sign: M.signature2 }),
+  holdBefore: holdBefore({ sign: COMMON.signature2 }),
   /** What its wear is read on. */
   gauge: choice(BASELINE, M.read, {
     pins: M.lockingPins,
-    spacer: M.settingSpacerAgainstGland,
+    spacer: COMMON.settingSpacerAgainstGland,
   }).required(),
   /** The day it was fitted, and what was measured then: both stand on the seal's sheet. */
   fittedOn: string()
     .required(M.dayFittedMissingStandsSeals)
     .matches(/^\d{4}-\d{2}-\d{2}$/, { message: M.typeDayAs202611 })
-    .test('day', M.thereNoSuchDay, (v) => !v || !/^\d{4}-\d{2}-\d{2}$/.test(v) || isDay(v))
+    .test('day', COMMON.thereNoSuchDay, (v) => !v || !/^\d{4}-\d{2}-\d{2}$/.test(v) || isDay(v))
     .meta(ask(BASELINE, M.fittedAs20261126)),
   baselineMm: number()
     .min(-20)

@@ -2,6 +2,7 @@ import { sealWear, type WearValues } from '../../arithmetic/seals/wear.ts';
 import { standing } from '../../engine/facts.ts';
 import type { Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { nextCount, rowOf } from '../../steps/counted.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { inHand } from '../../steps/in-hand.ts';
@@ -68,7 +69,7 @@ export const wearWatch = stepKind<WearSetup, WearWatchValues>('wear-watch', {
   },
   place(facts, step, key) {
     const n = nextCount(standing(facts, step.id, 'any'), 'wear/');
-    return key === `wear/${n}` ? wearPlace(n) : M.readingsComeOneAfterOther;
+    return key === `wear/${n}` ? wearPlace(n) : COMMON.readingsComeOneAfterOther;
   },
 });
 

@@ -1,6 +1,7 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import { curveOf } from '../../judgement/drawing.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { len } from '../../quantities/say.ts';
 import { orDash } from '../../steps/came.ts';
 import { M } from './messages.ts';
@@ -13,7 +14,7 @@ export const words: TradeWords<WearSetup> = {
   setup: M.baselineWear,
   changes: M.baseline,
   sheet: M.wearSheet,
-  signed: M.measured,
+  signed: COMMON.measured,
   came(state) {
     const wear = wearWatch.valuesOf(reportAt(state, 'wear'));
     const wearMm = wear && wear.points.length > 1 ? (wear.points.at(-1)?.projectionMm ?? null) : null;

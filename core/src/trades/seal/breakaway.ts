@@ -4,6 +4,7 @@ import type { Place } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { doubtOfMean } from '../../metrology/hand.ts';
@@ -72,7 +73,7 @@ export const breakaway = stepKind<SealSetup, BreakawayValues>('seal-breakaway', 
       findings: [finding, ...gaugeFindings(taken)],
       working: [
         {
-          what: M.expected,
+          what: COMMON.expected,
           sum: M.springsAloneThreeFiveTimes({
             friction: FACE_TYPICAL.friction,
             least: tor(least),

@@ -1,4 +1,5 @@
 import { type FailureGuide, olderThan, over, seen, under, youngerThan } from '../../engine/failure.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { M } from './messages.ts';
 
 /** Two years of running: most seals that reach it were fitted right. */
@@ -8,7 +9,7 @@ const YOUNG_SEAL_DAYS = 60;
 /** A mechanical seal that has come out. */
 export const SEAL_FAILURE: FailureGuide = {
   id: 'face-seal',
-  part: M.mechanicalSeal,
+  part: COMMON.mechanicalSeal,
   title: M.mechanicalSealCameOut,
   questions: [
     {
@@ -30,7 +31,7 @@ export const SEAL_FAILURE: FailureGuide = {
       look: M.blueBrownMattPatchesNet,
       answers: [
         ['none', M.noSign],
-        ['round', M.allRound],
+        ['round', COMMON.allRound],
         ['patch', M.patches],
         ['cracks', M.fineCracksFromMiddleOutwards],
       ],
@@ -48,7 +49,7 @@ export const SEAL_FAILURE: FailureGuide = {
     },
     {
       id: 'oring',
-      ask: M.oRings,
+      ask: COMMON.oRings,
       look: M.bendEachLookSectionCompare,
       answers: [
         ['good', M.roundSoftAsNew],
@@ -63,7 +64,7 @@ export const SEAL_FAILURE: FailureGuide = {
       ask: M.sleeveShaftWhereMovingO,
       look: M.brightRustyRingFrettingStep,
       answers: [
-        ['clean', M.clean],
+        ['clean', COMMON.clean],
         ['fretted', M.frettedWornRing],
         ['scored', M.scoredAlong],
         ['marked', M.markedSetScrewsWhereNone],
@@ -94,11 +95,11 @@ export const SEAL_FAILURE: FailureGuide = {
   causes: [
     {
       id: 'worn-out',
-      cause: M.woreOutLife,
+      cause: COMMON.woreOutLife,
       next: M.nothingPutRightPlanNext,
       signs: [
         seen('track', 'as-face', 2, M.trackAsWideAsFace),
-        olderThan(OLD_SEAL_DAYS, 2, M.livedLong),
+        olderThan(OLD_SEAL_DAYS, 2, COMMON.livedLong),
         youngerThan(YOUNG_SEAL_DAYS, -3, M.livedFewWeeksOnly),
         seen('heat', ['round', 'patch', 'cracks'], -2, M.ranHot),
         seen('chips', ['outer', 'inner', 'split'], -2, M.facesChipped),
@@ -181,7 +182,7 @@ export const SEAL_FAILURE: FailureGuide = {
         seen('sleeve', 'marked', 1, M.screwsMarkedSleeveMovedMoved),
         seen('clips', 'out', -1, M.allClipsWereOut),
         youngerThan(YOUNG_SEAL_DAYS, 2, M.wentWithinWeeks),
-        olderThan(OLD_SEAL_DAYS, -3, M.livedLong),
+        olderThan(OLD_SEAL_DAYS, -3, COMMON.livedLong),
       ],
     },
     {
@@ -206,7 +207,7 @@ export const SEAL_FAILURE: FailureGuide = {
         seen('sleeve', 'scored', 2, M.sleeveScoredAlong),
         seen('chips', 'split', 1, M.faceBrokenThrough),
         youngerThan(7, 3, M.leakedWithinDays),
-        olderThan(OLD_SEAL_DAYS, -3, M.livedLong),
+        olderThan(OLD_SEAL_DAYS, -3, COMMON.livedLong),
       ],
     },
   ],

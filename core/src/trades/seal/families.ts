@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { M } from './messages.ts';
 import { glandBolts, setScrews } from './parts.ts';
@@ -52,24 +53,24 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     ],
     { closes: M.onceBoxClosedScribeLine },
   ),
-  asked('stationary', M.seat, M.handPressureOnlyThroughClean, [
-    item(H.seat, 'lubricated', M.seatsSecondarySealLubricatedWhat),
-    item(H.seat, 'home', M.stationarySeatFullyHomeSquare),
-    ifFitted(H.seat, 'pin', M.antiRotationPinSlotIf),
-    item(H.seat, 'wiped', M.faceWipedLintFreeCloth),
+  asked('stationary', COMMON.seat, M.handPressureOnlyThroughClean, [
+    item(COMMON.seat, 'lubricated', M.seatsSecondarySealLubricatedWhat),
+    item(COMMON.seat, 'home', M.stationarySeatFullyHomeSquare),
+    ifFitted(COMMON.seat, 'pin', M.antiRotationPinSlotIf),
+    item(COMMON.seat, 'wiped', M.faceWipedLintFreeCloth),
   ]),
   {
     id: 'setting',
     title: M.setting,
     kind: sealSettingStep,
-    items: [item(H.seat, 'again', M.farFromBoxFaceMeasuredAgain)],
+    items: [item(COMMON.seat, 'again', M.farFromBoxFaceMeasuredAgain)],
     guide: M.whereSeatsFaceStandsDecides,
-    repeatWord: M.setAnew,
+    repeatWord: COMMON.setAnew,
   },
-  asked('rotary', M.rotary, M.pushedCollarTurnPastTaped, [
-    item(H.rotary, 'lubricated', M.shaftSecondarySealsLubricated),
-    item(H.rotary, 'mark', M.rotaryMarkSpringFreeNot),
-    item(H.rotary, 'faces', M.facesWipedDrySheetsOil),
+  asked('rotary', COMMON.rotary, M.pushedCollarTurnPastTaped, [
+    item(COMMON.rotary, 'lubricated', M.shaftSecondarySealsLubricated),
+    item(COMMON.rotary, 'mark', M.rotaryMarkSpringFreeNot),
+    item(COMMON.rotary, 'faces', M.facesWipedDrySheetsOil),
   ]),
   setScrews({ closes: M.onceBoxClosedCollarCan }),
   {
@@ -77,7 +78,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     title: M.collarAsSet2,
     kind: collarStep,
     guide: M.measuredAfterScrewsTheyPull,
-    repeatWord: M.setAnew,
+    repeatWord: COMMON.setAnew,
   },
   asked(
     'close',
@@ -91,7 +92,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   {
     id: 'impeller',
     depth: 'standard',
-    title: M.impeller2,
+    title: COMMON.impeller,
     kind: impellerStep,
     guide: M.everyMovementShaftSinceSetting,
     repeatWord: M.adjusted,
@@ -103,10 +104,10 @@ const ELASTOMERS_LUBED = item(H.on, 'lubricated', M.shaftORingsLubricatedWhat);
 
 const cartridge = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('slide', M.slide, M.pushSleeveLockRingNever, [
-    ifFitted(H.cartridge, 'pads', M.everyCentringPadSquarelyGroove),
-    item(H.cartridge, 'points', M.dogPointsSmallHolesNot),
-    item(H.cartridge, 'notproud', M.noScrewProtrudesIntoBore),
-    ifFitted(H.cartridge, 'plugs', M.plugsOutPortsUsedOthers),
+    ifFitted(COMMON.cartridge, 'pads', M.everyCentringPadSquarelyGroove),
+    item(COMMON.cartridge, 'points', M.dogPointsSmallHolesNot),
+    item(COMMON.cartridge, 'notproud', M.noScrewProtrudesIntoBore),
+    ifFitted(COMMON.cartridge, 'plugs', M.plugsOutPortsUsedOthers),
     ELASTOMERS_LUBED,
     item(H.on, 'pushed', M.slidSleeveLockRingGasket),
   ]),
@@ -131,10 +132,10 @@ const cassette = (setup: SealSetup): StepDefinition<SealSetup>[] => [
 
 const purged = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('apart', M.bench, M.nothingClosedDoesNotMove, [
-    item(H.bench, 'radial', M.throttleMovesFreely),
-    item(H.bench, 'square', M.shaftSquareToFace),
-    ifFitted(H.bench, 'apart', M.halvesApartPryGroovesNot),
-    ifFitted(H.bench, 'report', M.makersTestReportSheet),
+    item(COMMON.bench, 'radial', M.throttleMovesFreely),
+    item(COMMON.bench, 'square', M.shaftSquareToFace),
+    ifFitted(COMMON.bench, 'apart', M.halvesApartPryGroovesNot),
+    ifFitted(COMMON.bench, 'report', M.makersTestReportSheet),
   ]),
   {
     id: 'throttle',
@@ -143,7 +144,7 @@ const purged = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     kind: throttleStep,
     guide: M.bladesBetweenThrottleShaftThree,
     closes: M.onceFlangeThrottlesClearanceCan,
-    repeatWord: M.changed,
+    repeatWord: COMMON.changed,
   },
   asked('assemble', M.assemble, M.throttleStatorPinsOutwardFlange, [
     item(H.assemble, 'throttle', M.throttleHalvesRoundShaft),
@@ -167,9 +168,9 @@ const purged = (setup: SealSetup): StepDefinition<SealSetup>[] => [
       item(H.centre, 'keys', M.threeKeysInAt120),
     ],
   },
-  glandBolts(M.flangeBolts2, M.keysStillIn),
+  glandBolts(COMMON.flangeBolts, M.keysStillIn),
   standingOn(
-    asked('shims', M.keysOut, M.keyLeftStopsStart, [item(H.shims, 'keysout', M.allThreeKeysOutCounted)]),
+    asked('shims', M.keysOut, M.keyLeftStopsStart, [item(COMMON.shims, 'keysout', M.allThreeKeysOutCounted)]),
     'glandbolts',
   ),
   handTurnStep,

@@ -1,5 +1,6 @@
 import { MARK_NAME } from '../../arithmetic/seals/angles.ts';
 import { figureOf, type KindFigure } from '../../engine/figure.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { starting } from '../../message/message.ts';
 import { type ClockLine, clockFigure } from '../../steps/figures/clock.ts';
 import { raceFigure } from '../../steps/figures/race.ts';
@@ -83,7 +84,7 @@ export const figures: readonly KindFigure[] = [
       ],
       wanted: [
         { deg: v.inletDeg, word: M.inWord },
-        { deg: v.outletDeg, word: M.outWord },
+        { deg: v.outletDeg, word: COMMON.outWord },
       ],
       note: M.dashedWhereRotationViewWant,
     }),

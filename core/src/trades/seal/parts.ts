@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import type { BoltSpec } from '../../steps/bolt-passes.ts';
 import { boltsStep } from '../../steps/bolts.ts';
@@ -111,7 +112,7 @@ export const gapsStep = (title: Text): StepDefinition<SealSetup> => ({
 /** Ends of an O-ring at its split, by the house’s school. */
 export const oRingEnds = (setup: SealSetup, id: string, which: Text): GateItem =>
   item(
-    H.oRings,
+    COMMON.oRings,
     id,
     setup.oRings === 'proud' ? M.oRingsEndsStandLittle({ which }) : M.oRingsEndsLieFlush({ which }),
   );

@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import { type Procedure, redone } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
@@ -14,15 +15,15 @@ import { sealStandsOn, standingOn } from './stands-on.ts';
 import { sealEnd } from './tail.ts';
 
 const safe = (setup: SealSetup) =>
-  safeStep(M.safeComplete, [
+  safeStep(COMMON.safeComplete, [
     ISOLATED,
     EMPTY,
     ROTOR,
     ...(setup.family === 'purged' ? [item(H.safe, 'gas', M.purgeGasShutVentedPlace)] : []),
-    item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
-    ifFitted(H.kit, 'instructions', M.makersSheetSealBenchTorques),
-    item(H.kit, 'parts', M.sealGasketScrewsToolsComplete),
-    item(H.kit, 'clean', M.handsClothBenchCleanLint),
+    item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
+    ifFitted(COMMON.kit, 'instructions', M.makersSheetSealBenchTorques),
+    item(COMMON.kit, 'parts', M.sealGasketScrewsToolsComplete),
+    item(COMMON.kit, 'clean', M.handsClothBenchCleanLint),
   ]);
 
 /**
@@ -39,15 +40,15 @@ export function sealFitting(setup: SealSetup): Procedure<SealSetup> {
       // Before anything is measured: what does not suit its fluid is said while another can still be fetched.
       {
         id: 'parts',
-        title: M.parts,
+        title: COMMON.parts,
         kind: sealParts,
         // Whether plain screws hold is told by the pressure; hardened ones hold at any.
         ...(screwsOf(setup) > 0 && !setup.hardenedScrews ? { needs: ['boxPressureMpa'] } : {}),
         guide: M.whatCanSeenBeforeGoes,
         items: [
-          item(H.parts, 'elastomers', M.elastomersThoseSheetNoneNicked),
-          item(H.parts, 'faces', M.facesLookedRakingLightNo),
-          item(H.parts, 'greases', M.noMineralOilPetroleumGrease),
+          item(COMMON.parts, 'elastomers', M.elastomersThoseSheetNoneNicked),
+          item(COMMON.parts, 'faces', M.facesLookedRakingLightNo),
+          item(COMMON.parts, 'greases', M.noMineralOilPetroleumGrease),
         ],
         closes: M.onceShaftORingsFaces,
       },

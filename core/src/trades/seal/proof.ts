@@ -4,6 +4,7 @@ import { acceptanceOf, passOf, standing } from '../../engine/facts.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline, listOf } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -45,9 +46,9 @@ const DEPTH_OF: Record<(typeof PROOF_MINUTES)[number], Depth> = {
 /** The looks a job asks for, in minutes after the start. */
 export const proofMinutes = (setup: SealSetup) => PROOF_MINUTES.filter((m) => goesTo(setup, DEPTH_OF[m]));
 const NAME: Record<(typeof PROOF_MINUTES)[number], Text> = {
-  0: M.start,
-  15: M.after15Minutes,
-  60: M.afterHour,
+  0: COMMON.start2,
+  15: COMMON.after15Minutes,
+  60: COMMON.afterHour,
   1440: M.nextDay,
 };
 /** A gland this hot is a stop where its fluid is not known; else so much over its fluid. The rise is our own choice. */
@@ -168,10 +169,10 @@ export const sealProof = stepKind<SealSetup, ProofValues>('seal-proof', {
   place(facts, step, key) {
     const place = placesOf(facts.setup).find((p) => p.key === key);
     if (!place) return M.thereNoSuchReadingProof;
-    if (looks(facts, step, key).due) return M.readAlreadyWithdrawReadAgain;
+    if (looks(facts, step, key).due) return COMMON.readAlreadyWithdrawReadAgain;
     const [first] = openPlaces(facts, step);
     // Leakage and warmth of one check are read in either order.
-    return first && first.minutes !== place.minutes ? M.first({ label: inline(first.label) }) : place;
+    return first && first.minutes !== place.minutes ? COMMON.first({ label: inline(first.label) }) : place;
   },
 });
 
@@ -220,7 +221,7 @@ const amount = (p: ProofPoint): Text[] =>
     ? [M.gas({ gas: pres(p.gasMpa) })]
     : p.dropsPerMin === null
       ? []
-      : [M.dropsMinute({ dropsPerMin: p.dropsPerMin })];
+      : [COMMON.dropsMinute2({ dropsPerMin: p.dropsPerMin })];
 
 function judge(setup: SealSetup, whole: ProofPoint[], worse: boolean): Finding[] {
   const hotC = setup.temperatureC === undefined ? HOT_C : Math.max(HOT_C, setup.temperatureC + RISE_K);
@@ -271,7 +272,7 @@ function judgeLeak(setup: SealSetup, whole: ProofPoint[], last: ProofPoint, wors
     source: most === undefined ? ('practice' as const) : ('maker' as const),
     limit:
       most === undefined
-        ? M.dropsMinuteStop({ caution: LEAK.caution, stop: LEAK.stop })
+        ? COMMON.dropsMinuteStop({ caution: LEAK.caution, stop: LEAK.stop })
         : M.dropsMinute2({ most }),
     acceptable: true,
   };

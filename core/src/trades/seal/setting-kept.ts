@@ -2,6 +2,7 @@ import { standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
@@ -57,7 +58,7 @@ const kind = (
 const open = (step: StepDefinition, next: Place): Finding => ({
   code: `${step.id}.open`,
   verdict: 'incomplete',
-  reason: M.notMeasuredYet({ label: next.label }),
+  reason: COMMON.notMeasuredYet({ label: next.label }),
   params: { label: next.label },
   acceptable: false,
 });
@@ -162,8 +163,8 @@ export const impellerClearance = kind(impellerPlaces, (facts, step, next) => {
   const banded = low !== undefined || high !== undefined;
   const inside = afterMm >= (low ?? 0) && afterMm <= (high ?? Number.POSITIVE_INFINITY);
   const limit = M.to({
-    low: low === undefined ? M.noLeast : len(low, 2),
-    high: high === undefined ? M.noMost : len(high, 2),
+    low: low === undefined ? COMMON.noLeast : len(low, 2),
+    high: high === undefined ? COMMON.noMost : len(high, 2),
   });
   return {
     findings: [

@@ -7,6 +7,7 @@ import {
 import { standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { MessageError, saidBy } from '../../quantities/message-error.ts';
 import { len } from '../../quantities/say.ts';
@@ -32,7 +33,7 @@ export type SettingStepValues = {
 
 const ROOM_MM = 300;
 const settingPlaces = (): Place[] => [
-  lengthPlace('seat', M.seatsFaceFromBoxFace, -ROOM_MM, ROOM_MM),
+  lengthPlace('seat', COMMON.seatsFaceFromBoxFace, -ROOM_MM, ROOM_MM),
   lengthPlace('gasket', M.gasketPressedTogether0If, 0, 20),
 ];
 
@@ -173,7 +174,7 @@ const compressionStep = (places: () => Place[], act: Text) =>
             {
               code: `${step.id}.open`,
               verdict: 'incomplete' as const,
-              reason: M.notMeasuredYet({ label: next?.label ?? M.something }),
+              reason: COMMON.notMeasuredYet({ label: next?.label ?? M.something }),
               params: { label: next?.label ?? M.something },
               acceptable: false,
             },

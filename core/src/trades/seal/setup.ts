@@ -3,6 +3,7 @@ import { ELASTOMER_NAME, FLUID_NAME } from '../../arithmetic/seals/elastomers.ts
 import { isBalance } from '../../arithmetic/seals/face-load.ts';
 import { type Asked, ask, choice, chosen, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { conditionPart, grooveUnder, throttleBore } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
@@ -39,7 +40,7 @@ const POINTED = of('component', 'cartridge', 'cassette', 'cartridge-split');
 const SPLIT = of('cartridge-split', 'fully-split', 'clamp-split');
 /** Their gland bolts are only snug: the seal centres itself. */
 const SNUG = of('cartridge-split', 'fully-split');
-export const SEAL = M.seal;
+export const SEAL = COMMON.seal;
 export const TORQUES = M.torquesFromSealsSheet;
 const PRESSURE = M.setScrewsPressure;
 export const FACES = M.facesFromDrawing;
@@ -59,7 +60,7 @@ const torque = (label: Text, more: Partial<Asked>) =>
     .meta(ask(TORQUES, label, more));
 /** The upper end, where the sheet gives a range of torques: typed with the lower one. */
 const upper = () => number().min(0.001).max(2000).meta({ silent: true });
-const missing = (what: Text) => M.torqueMissingComesFromMakers({ what });
+const missing = (what: Text) => COMMON.torqueMissingComesFromMakers({ what });
 /** What the bolts of a family are called, where its sheet must give their torque. */
 const named =
   (usual: Text, others: Partial<Record<SealFamily, Text | null>> = {}): Asked['needed'] =>
@@ -100,13 +101,13 @@ export const sealSetupSchema = object({
   /** The family decides the order of work: it is chosen, never taken from a default. */
   family: choice(H.place, M.seal2, SEAL_FAMILY_TITLE, { inSight: true, decided: true }).required(),
   ...everyJob,
-  holdBefore: holdBefore({ screws: M.setScrews2, handturn: M.handTurn, sign: M.signature2 }),
+  holdBefore: holdBefore({ screws: M.setScrews2, handturn: COMMON.handTurn, sign: COMMON.signature2 }),
   /** Component seal: its length, its compression, which side of the box face it turns on, growth of the shaft after setting. */
   freeLengthMm: number()
     .min(0.001)
     .max(1000)
     .meta(
-      ask(SEAL, M.freeLength, {
+      ask(SEAL, COMMON.freeLength, {
         decimals: 2,
         when: of('component'),
         needed: M.freeLengthSealMissing,
@@ -116,7 +117,7 @@ export const sealSetupSchema = object({
     .min(0.001)
     .max(100)
     .meta(
-      ask(SEAL, M.workingCompression, {
+      ask(SEAL, COMMON.workingCompression, {
         decimals: 2,
         when: of('component'),
         needed: M.workingCompressionMissing,
@@ -124,7 +125,7 @@ export const sealSetupSchema = object({
     ),
   rotary: choice(
     SEAL,
-    M.rotaryTurns,
+    COMMON.rotaryTurns,
     { inside: M.insideBox, outside: M.outsideBox },
     { when: of('component') },
   ),
@@ -141,7 +142,7 @@ export const sealSetupSchema = object({
   rotation: choice(
     SEAL,
     M.shaftTurnsAsSeenFrom,
-    { clockwise: M.clockwise, anticlockwise: M.anticlockwise },
+    { clockwise: COMMON.clockwise, anticlockwise: COMMON.anticlockwise },
     { when: chosen('barrier', 'yes') },
   ),
   seenFrom: choice(
@@ -189,7 +190,7 @@ export const sealSetupSchema = object({
   cups: screws(0, M.setScrewsCupPoint, SCREWED),
   screwNm: torque(M.setDriveScrews, { when: SCREWED, later: true, upTo: 'screwMostNm', needed: drive }),
   screwMostNm: upper(),
-  jointScrews: screws(2, M.jointScrews, SPLIT),
+  jointScrews: screws(2, COMMON.jointScrews, SPLIT),
   jointNm: torque(M.jointClampRingScrews, {
     later: true,
     upTo: 'jointMostNm',
@@ -201,8 +202,8 @@ export const sealSetupSchema = object({
     .min(0)
     .max(100)
     .meta(ask(PRESSURE, M.pressureBox, { when: SCREWED, later: true })),
-  hardenedScrews: boolean().meta(ask(PRESSURE, M.screwsHardened, { when: SCREWED })),
-  caseHardened: boolean().meta(ask(PRESSURE, M.shaftCaseHardened, { when: SCREWED })),
+  hardenedScrews: boolean().meta(ask(PRESSURE, COMMON.screwsHardened, { when: SCREWED })),
+  caseHardened: boolean().meta(ask(PRESSURE, COMMON.shaftCaseHardened, { when: SCREWED })),
   /** As the drawing gives them: with all four the breakaway torque is read beside what the faces ask for. */
   faces: object({
     outsideMm: number()
@@ -216,14 +217,14 @@ export const sealSetupSchema = object({
     balanceMm: number()
       .min(1)
       .max(1500)
-      .meta(ask(FACES, M.balanceDiameter, { decimals: 1 })),
-    springN: number().min(1).max(100_000).meta(ask(FACES, M.springForceN)),
+      .meta(ask(FACES, COMMON.balanceDiameter, { decimals: 1 })),
+    springN: number().min(1).max(100_000).meta(ask(FACES, COMMON.springForceN)),
   })
     .noUnknown()
     .optional()
     .default(undefined),
-  elastomer: choice(H.elastomer, M.oRings, ELASTOMER_NAME),
-  fluid: choice(H.elastomer, M.fluid, FLUID_NAME),
+  elastomer: choice(H.elastomer, COMMON.oRings, ELASTOMER_NAME),
+  fluid: choice(H.elastomer, COMMON.fluid, FLUID_NAME),
   temperatureC: number().min(-100).max(400).meta(ask(H.elastomer, M.at)),
   /** The ring that seals it on the shaft: with all three its squeeze and stretch are told before it goes on. */
   oRingInsideMm: ringSize(M.shaftsORingInsideDiameter, 'oRingInsideMm'),
@@ -242,7 +243,7 @@ export const sealSetupSchema = object({
   oRings: choice(
     HOUSE_RULES,
     M.oRingEndsSplit,
-    { flush: M.flush, proud: M.slightlyProud } satisfies Record<ORingMethod, Text>,
+    { flush: COMMON.flush, proud: M.slightlyProud } satisfies Record<ORingMethod, Text>,
     {
       fallback: 'flush',
       when: (form) => SPLIT(form) && (form.family !== 'fully-split' || form.ringJoint === 'butt'),

@@ -1,4 +1,5 @@
 import type { Slots } from '../../engine/slots.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { chosenOf } from '../../sources/methods.ts';
 import { SEAL_SHEET } from '../../steps/condition/condition.ts';
 import { LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
@@ -95,7 +96,7 @@ export const slots: Slots<SealSetup> = {
     },
     {
       id: 'proof',
-      name: M.startedProved,
+      name: COMMON.startedProved,
       steps: ['start', 'proof'],
       skill: 'seals',
       hands: 1,

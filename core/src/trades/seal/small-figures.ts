@@ -10,6 +10,7 @@ import {
   rect,
   spot,
 } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { listOf } from '../../message/message.ts';
 import { num, pres } from '../../quantities/say.ts';
 import { M } from './messages.ts';
@@ -20,7 +21,7 @@ export function baselineFigure({ mm, pins }: { mm: number | null; pins: boolean 
   const out = Math.max(-26, Math.min(70, (mm ?? 0) * 18));
   const face = 360;
   return figure(
-    { width: 680, height: 220, title: M.wearBaseline({ mm: mm === null ? M.notMeasured : num(mm, 2) }) },
+    { width: 680, height: 220, title: M.wearBaseline({ mm: mm === null ? COMMON.notMeasured : num(mm, 2) }) },
     [
       axis({ x1: 60, x2: 620, y1: 190, y2: 190 }),
       rect({ x: 120, y: 40, width: face - 120, height: 120, fill: 'shade', ink: 'ink', weight: 1.8 }),
@@ -45,7 +46,7 @@ export function baselineFigure({ mm, pins }: { mm: number | null; pins: boolean 
               weight: 2.5,
             }),
             rect({ x: face + 1, y: 34, width: 26, height: 40, fill: 'steel', opacity: 0.6, ink: 'ink' }),
-            label({ x: face + 36, y: 56, anchor: 'start', tone: 'steel' }, M.settingSpacerAgainstGland),
+            label({ x: face + 36, y: 56, anchor: 'start', tone: 'steel' }, COMMON.settingSpacerAgainstGland),
           ],
       line({ x1: face, x2: face, y1: 24, y2: 182, ink: 'ink', weight: 1.4 }),
       dimension(
@@ -76,7 +77,7 @@ export function throttleFigure({
       height: 256,
       title: M.throttleClearances({
         clearances: listOf(
-          v.clearancesMm.map((c) => (c === null ? M.notFelt : num(c, 2))),
+          v.clearancesMm.map((c) => (c === null ? COMMON.notFelt : num(c, 2))),
           ', ',
         ),
       }),

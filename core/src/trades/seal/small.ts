@@ -8,6 +8,7 @@ import type { Facts, Place } from '../../engine/state.ts';
 import { kindFamily, stepKind } from '../../engine/step.ts';
 import { aboutEqual } from '../../judgement/about-equal.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline, listOf } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -73,7 +74,7 @@ export const sealParts = stepKind<SealSetup, null>('seal-parts', {
       beams: [],
       values: null,
       next: null,
-      act: asked[0]?.reason ?? M.partsLookedOver,
+      act: asked[0]?.reason ?? COMMON.partsLookedOver,
     };
   },
 });
@@ -127,7 +128,7 @@ export const splitGaps = stepKind<SealSetup, PairGapsValues>('seal-split-gaps', 
       choices:
         goesTo(facts.setup, 'standard') && !measured ? open.map((p) => ({ key: p.key, label: p.label })) : [],
       act: half
-        ? M.feel({ label: inline(half.label) })
+        ? COMMON.feel({ label: inline(half.label) })
         : judged && judged.verdict !== 'accept'
           ? judged.reason
           : M.lookAtBothSplits,
@@ -154,7 +155,9 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
     return {
       ...shared,
       verdict: 'reject',
-      reason: M.pinsStandNewTheyStand({ mm: mm === 0 ? M.flush : M.under({ mm: len(Math.abs(mm), 2) }) }),
+      reason: M.pinsStandNewTheyStand({
+        mm: mm === 0 ? COMMON.flush : M.under({ mm: len(Math.abs(mm), 2) }),
+      }),
       params: { mm: mm === 0 ? null : Math.abs(mm) },
       source: 'practice',
       remedy: M.sealDrawnAllWayPins,
@@ -163,8 +166,8 @@ function placeFinding(mm: number, by: 'spacer' | 'pins', { maker }: SealSetup): 
   if (low !== undefined || high !== undefined) {
     const inside = mm >= (low ?? -Infinity) && mm <= (high ?? Infinity);
     const limit = M.to({
-      low: low === undefined ? M.noLeast : len(low, 2),
-      high: high === undefined ? M.noMost : len(high, 2),
+      low: low === undefined ? COMMON.noLeast : len(low, 2),
+      high: high === undefined ? COMMON.noMost : len(high, 2),
     });
     return inside
       ? { ...shared, verdict: 'accept', reason: said, params: { said }, limit, source: 'maker' }
@@ -221,7 +224,7 @@ export const baseline = (label: Text, by: 'spacer' | 'pins') => {
         beams: [],
         values: { baselineMm } satisfies BaselineValues,
         next,
-        act: next ? M.measure2({ label: inline(label) }) : M.baselineSheet,
+        act: next ? COMMON.measure({ label: inline(label) }) : M.baselineSheet,
       };
     },
     place: listedPlace(places),
@@ -271,7 +274,7 @@ export const throttleStep = stepKind<SealSetup, ThrottleValues>('seal-throttle',
         eccentricMm: result?.values.eccentricMm ?? null,
       } satisfies ThrottleValues,
       next,
-      act: next ? M.feel({ label: inline(next.label) }) : M.throttleFitsShaft,
+      act: next ? COMMON.feel({ label: inline(next.label) }) : M.throttleFitsShaft,
     };
   },
   place: listedPlace(throttlePlaces),

@@ -1,6 +1,7 @@
 import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { anglesStep, glandAngleStep } from './angles.ts';
@@ -20,7 +21,7 @@ const angles = (gland = false): StepDefinition<SealSetup> => ({
   guide: gland ? M.squareSplitCoversDegreesFrom : M.dragEachWhereStandsType,
   caution: M.facesNotTouchedBareFingers,
   closes: gland ? M.onceJointScrewsTorqueGland : M.onceGlandRoundThemThese,
-  repeatWord: M.turned,
+  repeatWord: COMMON.turned,
 });
 
 /** Numbers of degrees are for the thorough depth; else it is seen that the splits stand apart. */
@@ -32,16 +33,16 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
   asked('halves', M.halves, M.apartCleanClothFacesNever, [
     item(H.halves, 'shipping', M.noShippingSpacerLeftThose),
     item(H.halves, 'paired', M.halvesOneNumberSplitsClean),
-    oRingEnds(setup, 'rotaryends', M.rotary),
+    oRingEnds(setup, 'rotaryends', COMMON.rotary),
     item(H.halves, 'grease', M.faceSplitsGreasedThinly),
     item(H.halves, 'notproud', M.noScrewProtrudesIntoBore),
   ]),
   asked('rotary', M.rotaryHalves, M.roundShaftHalfTightSo, [
-    item(H.rotary, 'gaskets', M.gasketsLieTheirGrooves),
-    item(H.rotary, 'slides', M.halfTightSlides),
-    item(H.rotary, 'setting', M.settingSpacersPressedAgainstBox),
+    item(COMMON.rotary, 'gaskets', M.gasketsLieTheirGrooves),
+    item(COMMON.rotary, 'slides', M.halfTightSlides),
+    item(COMMON.rotary, 'setting', M.settingSpacersPressedAgainstBox),
   ]),
-  jointScrews('rotaryjoint', M.jointScrews, M.alternatelySideAboutSheetsTorque),
+  jointScrews('rotaryjoint', COMMON.jointScrews, M.alternatelySideAboutSheetsTorque),
   gapsStep(M.gapsSplits),
   asked('spacers', M.spacersOut, M.settingSpacersOutBeforeSet, [
     item(H.spacers, 'out', M.settingSpacersOutCounted),
@@ -56,7 +57,7 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
       item(H.gland, 'wiped', M.rotaryFaceWipedLintFree),
       ifFitted(H.gland, 'springs', M.springsStandUpTheirPockets),
       item(H.gland, 'facesplits', M.stationaryFaceSplitsGreasedThinly),
-      oRingEnds(setup, 'stationaryends', M.stationary),
+      oRingEnds(setup, 'stationaryends', COMMON.stationary),
       item(H.gland, 'gaskets', M.glandGasketsGreasedTheirGrooves),
       item(H.gland, 'round', M.halvesRoundShaftSettingTool),
       ...seenApart(setup, item(H.gland, 'square', M.glandSplitsSquareToFaces)),
@@ -101,19 +102,19 @@ const boltTabs = (setup: SealSetup): GateItem =>
 const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
   asked(
     'holder',
-    M.holder,
+    COMMON.holder,
     setup.spacer !== 'fastened' ? M.spacerDecidesWhereWholeSeal : M.spacersFastenedHolderRestBox,
     [
-      item(H.holder, 'snug', M.holderSnugSlides),
+      item(COMMON.holder, 'snug', M.holderSnugSlides),
       ...(setup.spacer !== 'fastened'
         ? [
-            item(H.holder, 'touched', M.spacerBoreStepHoldersInboard, {
+            item(COMMON.holder, 'touched', M.spacerBoreStepHoldersInboard, {
               remedy: M.againstBackWholeSealStands,
             }),
           ]
         : [
-            item(H.holder, 'fastened', M.bothSettingSpacersFastenedResting),
-            item(H.holder, 'even', M.holderSquareNoLightUnder),
+            item(COMMON.holder, 'fastened', M.bothSettingSpacersFastenedResting),
+            item(COMMON.holder, 'even', M.holderSquareNoLightUnder),
           ]),
     ],
   );
@@ -122,7 +123,7 @@ const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
 const ringClosed = (setup: SealSetup, id: string, which: Text): GateItem =>
   setup.ringJoint === 'butt'
     ? oRingEnds(setup, id, which)
-    : item(H.oRings, `${id}-snapped`, M.ringSnappedClosed({ which }));
+    : item(COMMON.oRings, `${id}-snapped`, M.ringSnappedClosed({ which }));
 
 /** Separate faces, each in halves. */
 export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
@@ -140,21 +141,21 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     M.twoScrewsClampHolderAlternately,
     setup.spacer === 'fastened'
       ? {}
-      : { itemsFirst: true, items: [item(H.holder, 'both', M.spacerHeldBothSidesWhile)] },
+      : { itemsFirst: true, items: [item(COMMON.holder, 'both', M.spacerHeldBothSidesWhile)] },
   ),
   gapsStep(M.gapsHolder),
-  asked('faces', M.faces, M.rotaryORingShaftStationarys, [
-    item(H.faces, 'spacers', M.settingSpacersOutAfterJoint),
-    item(H.faces, 'orings', M.oRingsOpenedClosedRound),
-    ringClosed(setup, 'rotaryends', M.rotary),
-    ringClosed(setup, 'stationaryends', M.stationary),
-    item(H.faces, 'greased', M.bothFaceORingsGreased),
-    item(H.faces, 'seams', M.ringJointsAwayFromFaceSplits),
-    item(H.faces, 'drive', M.driveSlotPinMarks),
-    item(H.faces, 'wiped', M.rotaryFaceStationaryFaceWiped),
-    item(H.faces, 'pressed', M.rotaryPressedIntoHolderStationary),
-    item(H.faces, 'felt', M.noStepFeltAcrossSplit),
-    ...seenApart(setup, item(H.faces, 'apart', M.rotaryStationarySplitsApart)),
+  asked('faces', COMMON.faces, M.rotaryORingShaftStationarys, [
+    item(COMMON.faces, 'spacers', M.settingSpacersOutAfterJoint),
+    item(COMMON.faces, 'orings', M.oRingsOpenedClosedRound),
+    ringClosed(setup, 'rotaryends', COMMON.rotary),
+    ringClosed(setup, 'stationaryends', COMMON.stationary),
+    item(COMMON.faces, 'greased', M.bothFaceORingsGreased),
+    item(COMMON.faces, 'seams', M.ringJointsAwayFromFaceSplits),
+    item(COMMON.faces, 'drive', M.driveSlotPinMarks),
+    item(COMMON.faces, 'wiped', M.rotaryFaceStationaryFaceWiped),
+    item(COMMON.faces, 'pressed', M.rotaryPressedIntoHolderStationary),
+    item(COMMON.faces, 'felt', M.noStepFeltAcrossSplit),
+    ...seenApart(setup, item(COMMON.faces, 'apart', M.rotaryStationarySplitsApart)),
   ]),
   angles(),
   asked(
@@ -196,11 +197,11 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
 /** Halves held by a clamp ring, set by mounting plates. */
 export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('unpack', M.onTheBench, M.partedOnBench, [
-    item(H.bench, 'parted', M.partedEvenlySidesChanged),
-    item(H.bench, 'faces', M.facesUpNothingTouches),
-    ifFitted(H.bench, 'soap', M.oRingsWettedWhatSheet),
-    item(H.oRings, 'rotaryrings', M.ringsMayProjectLittle({ which: M.rotary })),
-    item(H.oRings, 'stationaryrings', M.ringsMayProjectLittle({ which: M.stationary })),
+    item(COMMON.bench, 'parted', M.partedEvenlySidesChanged),
+    item(COMMON.bench, 'faces', M.facesUpNothingTouches),
+    ifFitted(COMMON.bench, 'soap', M.oRingsWettedWhatSheet),
+    item(COMMON.oRings, 'rotaryrings', M.ringsMayProjectLittle({ which: COMMON.rotary })),
+    item(COMMON.oRings, 'stationaryrings', M.ringsMayProjectLittle({ which: COMMON.stationary })),
   ]),
   asked('halves', M.halves, M.theirPinsRoundShaft, [
     item(H.halves, 'pins', M.rotatingHalvesTheirPinsCollar),
@@ -210,9 +211,9 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('joined', M.jointFelt, M.feelAcrossBothJoints, [item(H.halves, 'felt', M.jointFeltAcrossNoStep)], {
     standsOn: ['screws', 'halves'],
   }),
-  asked('plates', M.plates, M.platesBetweenRotorPumpFlange, [
-    item(H.plates, 'in', M.bothMountingPlatesRotorPushed),
-    item(H.plates, 'square', M.noLightBetweenPlatesRotor),
+  asked('plates', COMMON.plates, M.platesBetweenRotorPumpFlange, [
+    item(COMMON.plates, 'in', M.bothMountingPlatesRotorPushed),
+    item(COMMON.plates, 'square', M.noLightBetweenPlatesRotor),
   ]),
   jointScrews('rotaryjoint', M.clampRingScrews, M.screwWasherFirstThenAlternately, {
     itemsFirst: true,
@@ -220,13 +221,13 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   }),
   asked(
     'faces',
-    M.faces,
+    COMMON.faces,
     M.wipedAlcoholUntilFreeStreaks,
     [
-      item(H.faces, 'platesout', M.platesOutCounted),
-      item(H.faces, 'felt', M.faceFeltAgainAcrossJoint),
-      item(H.faces, 'streaks', M.bothFacesWipedAlcoholLint),
-      item(H.faces, 'lip', M.coversLipEasedPastRotor),
+      item(COMMON.faces, 'platesout', M.platesOutCounted),
+      item(COMMON.faces, 'felt', M.faceFeltAgainAcrossJoint),
+      item(COMMON.faces, 'streaks', M.bothFacesWipedAlcoholLint),
+      item(COMMON.faces, 'lip', M.coversLipEasedPastRotor),
     ],
     {
       caution: M.alcoholBurnsNoFlameNo,
@@ -234,18 +235,18 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     },
   ),
   asked('stationary', M.stationaryHalves, M.joinedRoundShaftClearFlange, [
-    item(H.stationary, 'joined', M.halvesJoinedTheirPinsEvenly),
-    item(H.stationary, 'gap', M.gapFlangeRemainsWhileThey),
+    item(COMMON.stationary, 'joined', M.halvesJoinedTheirPinsEvenly),
+    item(COMMON.stationary, 'gap', M.gapFlangeRemainsWhileThey),
   ]),
   asked('drawin', M.draw, M.twoScrewsDrawUndoneAgain, [
     item(H.draw, 'drawn', M.drawnTwoScrewsThenThese),
     item(H.draw, 'vertical', M.supplyDrainPortsStandVertical),
   ]),
   glandBolts(M.flangeScrews2, M.crosswiseSheetsTorqueUntilNo, false, 'screw'),
-  asked('fixtures', M.fixtures, M.fixtureLeftStopsStart, [
-    item(H.fixtures, 'nogap', M.noGapBetweenSealFlange),
-    item(H.fixtures, 'out', M.fixturesOutCounted),
-    item(H.fixtures, 'proud', M.lockingPinsStandProud),
+  asked('fixtures', COMMON.fixtures, M.fixtureLeftStopsStart, [
+    item(COMMON.fixtures, 'nogap', M.noGapBetweenSealFlange),
+    item(COMMON.fixtures, 'out', M.fixturesOutCounted),
+    item(COMMON.fixtures, 'proud', M.lockingPinsStandProud),
   ]),
   {
     id: 'baseline',

@@ -2,6 +2,7 @@ import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { glandGaps, QUARTERS } from '../../steps/gland-gaps.ts';
 import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { signature } from '../../steps/signature.ts';
@@ -20,32 +21,32 @@ export const portsPlaced = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     ? [
         {
           id: 'ports',
-          title: M.ports,
+          title: COMMON.ports,
           kind: portsStep,
           guide: M.turnedTheirPlaceNowNo,
-          repeatWord: M.turned,
+          repeatWord: COMMON.turned,
         } satisfies StepDefinition<SealSetup>,
       ]
     : []),
   asked('otherports', M.flushDrain, M.turnedTheirPlaceNowNo, [
-    ifFitted(H.ports, 'flush', M.flushPortStandsWherePipe),
-    ifFitted(H.ports, 'quench', M.quenchEntersAboveDrainLowest),
-    ifFitted(H.ports, 'drain', M.drainVentStandWhereThey),
+    ifFitted(COMMON.ports, 'flush', M.flushPortStandsWherePipe),
+    ifFitted(COMMON.ports, 'quench', M.quenchEntersAboveDrainLowest),
+    ifFitted(COMMON.ports, 'drain', M.drainVentStandWhereThey),
   ]),
 ];
 
 /** All the impeller’s adjustments come before a bolt is drawn. */
 export const impellerGate: StepDefinition<SealSetup> = {
   id: 'impeller',
-  title: M.impeller2,
+  title: COMMON.impeller,
   kind: impellerClearance,
   guide: M.everyAdjustmentImpellerMadeNow2,
   repeatWord: M.adjusted,
   items: [
-    item(H.impeller, 'clipsin', M.clipsTemplateScrewedHome),
-    item(H.impeller, 'screwsloose', M.setScrewsLooseSleeveFree),
-    ifFitted(H.impeller, 'assembled', M.pumpPutTogetherAgain),
-    ifFitted(H.impeller, 'adjusted', M.allImpellerAdjustmentsMade),
+    item(COMMON.impeller, 'clipsin', M.clipsTemplateScrewedHome),
+    item(COMMON.impeller, 'screwsloose', M.setScrewsLooseSleeveFree),
+    ifFitted(COMMON.impeller, 'assembled', M.pumpPutTogetherAgain),
+    ifFitted(COMMON.impeller, 'adjusted', M.allImpellerAdjustmentsMade),
   ],
   closes: M.onceSetScrewsHoldMoving,
 };
@@ -57,14 +58,14 @@ export const settingAsClipped: StepDefinition<SealSetup> = {
   kind: reachStep,
   guide: M.fromSleevesEndGlandClips,
   closes: M.onceClipsOffWhereThey,
-  repeatWord: M.setAnew,
+  repeatWord: COMMON.setAnew,
 };
 export const settingProved: StepDefinition<SealSetup> = {
   id: 'reached',
   title: M.settingProved,
   kind: reachedStep,
   guide: M.sameLengthAgainScrewsTorque,
-  repeatWord: M.setAnew,
+  repeatWord: COMMON.setAnew,
 };
 
 /** Gaps of the gland at the quarters, where nothing else holds it square, or its sheet asks. */
@@ -112,7 +113,7 @@ export const clipsStep = (setup: SealSetup): StepDefinition<SealSetup> =>
 /** The hand turn of a cartridge, with its recovery. */
 export const recoveryTurn: StepDefinition<SealSetup> = {
   id: 'handturn',
-  title: M.handTurn2,
+  title: COMMON.turn,
   kind: turnRecovery,
   loop: true,
   guide: M.handRunningDirectionMetalMetal,
@@ -123,10 +124,10 @@ export const recoveryTurn: StepDefinition<SealSetup> = {
 /** The hand turn of a seal that centres itself, or was centred. */
 export const handTurnStep: StepDefinition<SealSetup> = asked(
   'handturn',
-  M.handTurn2,
+  COMMON.turn,
   M.handRunningDirection,
   [
-    item(H.turn, 'free', M.turnsSlightDragNormalMetal, {
+    item(COMMON.turn, 'free', M.turnsSlightDragNormalMetal, {
       remedy: M.lookWhatTouchesToolSpacer,
     }),
   ],
@@ -151,14 +152,14 @@ export const handTurnStep: StepDefinition<SealSetup> = asked(
 /** The gas of a purged seal: set when its pipes are on. */
 const gas: StepDefinition<SealSetup> = {
   id: 'gas',
-  title: M.gas2,
+  title: COMMON.gas,
   kind: gasStep,
   guide: M.ownRegulatorGaugeEachSeal,
   caution: M.gasFillsClosedSpaceTakes,
-  repeatWord: M.setAnew,
+  repeatWord: COMMON.setAnew,
   items: [
-    item(H.gas, 'own', M.regulatorGaugeServeSealAlone),
-    ifFitted(H.gas, 'interlock', M.gasFailingStopsMachineInterlock),
+    item(COMMON.gas, 'own', M.regulatorGaugeServeSealAlone),
+    ifFitted(COMMON.gas, 'interlock', M.gasFailingStopsMachineInterlock),
   ],
 };
 
@@ -166,12 +167,12 @@ const gas: StepDefinition<SealSetup> = {
 export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked(
     'pipes',
-    M.pipes,
+    COMMON.pipes,
     M.onlyNowPipesLoadCan,
     [
-      item(H.pipes, 'ports', M.portsLookedOnceMoreRight),
-      ifFitted(H.pipes, 'connected', M.flushQuenchBarrierConnectedWithout),
-      ...(setup.family === 'purged' ? [] : [item(H.pipes, 'vented', M.boxVentedFilled)]),
+      item(COMMON.pipes, 'ports', M.portsLookedOnceMoreRight),
+      ifFitted(COMMON.pipes, 'connected', M.flushQuenchBarrierConnectedWithout),
+      ...(setup.family === 'purged' ? [] : [item(COMMON.pipes, 'vented', M.boxVentedFilled)]),
     ],
     { standsOn: ['handturn', 'breakaway'] },
   ),
@@ -190,7 +191,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
       ],
       coupled: M.couplingJoinedAlignmentReadAgain,
       guards: M.guardsNobodyBesideCouplingSeal,
-      lifted: item(H.ready, 'handed', M.isolationLiftedRuleHouseName),
+      lifted: item(H.ready, 'handed', COMMON.isolationLiftedRuleHouseName),
     }),
     {
       inOrder: true,
@@ -202,14 +203,14 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   ),
   {
     id: 'proof',
-    title: M.proof,
+    title: COMMON.proof,
     kind: sealProof,
     dueWord: M.readSealsLeakageWarmth,
     guide: M.leakageGlandsWarmthStartAfter,
     caution: M.countFromWhereNoPart,
-    items: [item(H.proof, 'noise', M.noNoiseNoSmellNo)],
+    items: [item(COMMON.proof, 'noise', M.noNoiseNoSmellNo)],
     loop: true,
     standsOn: ['ready'],
   },
-  { id: 'sign', title: M.signature, kind: signature, guide: M.nameBelowSheetStaysMachine },
+  { id: 'sign', title: COMMON.signature, kind: signature, guide: COMMON.sheetStaysMachine },
 ];

@@ -3,6 +3,7 @@ import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts } from '../../engine/state.ts';
 import { type GateItem, type StepDefinition, stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { itemFindings } from '../../steps/item-findings.ts';
 import { M } from './messages.ts';
 import type { SealSetup } from './setup.ts';
@@ -35,7 +36,7 @@ const ROUND: ReadonlyArray<Pick<GateItem, 'ask' | 'loosens'> & { id: string }> =
 
 const turnItem = (round: number): GateItem => ({
   id: `turn${round}`,
-  group: round === 0 ? H.turn : H.turnAfterRound({ round }),
+  group: round === 0 ? COMMON.turn : H.turnAfterRound({ round }),
   ask: M.turnedHandRunningDirectionFree,
   remedy: M.centringRecoveryOneRoundOrder,
 });

@@ -1,6 +1,7 @@
 import type { JobState } from '../../engine/state.ts';
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt, reportAt } from '../../engine/trades.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { bolts } from '../../steps/bolts.ts';
@@ -33,7 +34,7 @@ export const words: TradeWords<SealSetup> = {
   setup: M.sealShaftTorques,
   changes: M.sealTorques,
   sheet: M.sealSheet,
-  signed: M.fitted,
+  signed: COMMON.fitted,
   came(state) {
     const { row: shaftRow, ...shaft } = shaftCame(state);
     const set =
@@ -68,7 +69,7 @@ export const words: TradeWords<SealSetup> = {
           : [[M.roundsCentringRecovery, String(results.recoveryRounds)] as Row]),
         ...row(M.wearBaseline2, results.baselineMm),
         ...(counted.length > 1
-          ? [[M.leakageAtStart, M.dropsMinute({ dropsPerMin: counted[0]?.dropsPerMin ?? 0 })] as Row]
+          ? [[M.leakageAtStart, COMMON.dropsMinute2({ dropsPerMin: counted[0]?.dropsPerMin ?? 0 })] as Row]
           : []),
         ...leakRows(results.dropsPerMin),
       ],
@@ -81,7 +82,7 @@ export const words: TradeWords<SealSetup> = {
     return [
       ...turnDrawings(state),
       ...drawnAt(state, 'angles', 'glandangle', 'gland-gaps'),
-      ...leakDrawing(M.proof, counted),
+      ...leakDrawing(COMMON.proof, counted),
     ];
   },
 };

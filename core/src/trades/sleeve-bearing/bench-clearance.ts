@@ -8,6 +8,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline } from '../../message/message.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { inHand } from '../../steps/in-hand.ts';
@@ -84,14 +85,14 @@ export const benchClearance = stepKind<SleeveSetup, BenchValues>('bench-clearanc
         ? M.enoughSetsReadVerdictFeel
         : next
           ? M.feel({ label: inline(next.label, 'first') })
-          : M.readVerdict,
+          : COMMON.readVerdict,
     };
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
     if (!place) return M.thereNoSuchSetHere;
     if (standing(facts, 'driveup').length > 0) return M.bearingTaperBenchClearanceCan;
-    if (readingAt(facts, step.id, key)) return M.alreadyHasReadingWithdrawReason({ label: place.label });
+    if (readingAt(facts, step.id, key)) return COMMON.alreadyHasReadingWithdrawReason({ label: place.label });
     return place;
   },
 });

@@ -12,6 +12,7 @@ import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { doubtSaid } from '../../judgement/doubt.ts';
 import type { Beam, CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { decide } from '../../metrology/decision.ts';
 import { readingUncertainty, usualDoubt } from '../../metrology/hand.ts';
 import { MessageError } from '../../quantities/message-error.ts';
@@ -95,7 +96,7 @@ export const angleBeam = (
   maxDeg: number,
   verdict: Beam['verdict'],
 ): Beam => ({
-  label: M.nutFromMark,
+  label: COMMON.nutFromMark,
   quantity: 'angle',
   value: turnedDeg,
   target: (minDeg + maxDeg) / 2,
@@ -185,12 +186,13 @@ export const driveUpAngle = stepKind<SleeveSetup, DriveUpAngleValues>('drive-up-
   place(facts, _step, key) {
     const place = placeOf(facts, key);
     if (!place) return M.thereNoSuchPlaceNut;
-    if (readingAt(facts, 'driveup', key)) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
+    if (readingAt(facts, 'driveup', key))
+      return COMMON.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const turned = turnsOf(facts);
     const now = turned.at(-1)?.value ?? 0;
     const gap = tabKey.read(key);
     if (gap) return gap.deg === now ? place : M.measureGapLockWhereNut;
-    if (key !== nextTurn(facts)) return M.turnsEnteredOneAfterOther;
+    if (key !== nextTurn(facts)) return COMMON.turnsEnteredOneAfterOther;
     return { ...place, low: now };
   },
 });

@@ -1,3 +1,4 @@
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { MessageError } from '../../quantities/message-error.ts';
 import { len, num } from '../../quantities/say.ts';
@@ -17,7 +18,7 @@ export type DriveUpBand = { minMm: number; maxMm: number; said: Text; ours: bool
 export function driveUpBand({ driveUpMinMm: min, driveUpMaxMm: max }: SleeveSetup['maker']): DriveUpBand {
   if (min === undefined) throw new MessageError(M.driveUpMissingComesFrom);
   if (max !== undefined && max > min)
-    return { minMm: min, maxMm: max, said: M.to({ min: num(min), max: len(max) }), ours: false };
+    return { minMm: min, maxMm: max, said: COMMON.to4({ min: num(min), max: len(max) }), ours: false };
   return {
     minMm: min * (1 - LONE_WITHIN),
     maxMm: min * (1 + LONE_WITHIN),

@@ -4,6 +4,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { CalculatorResult, Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr, inline } from '../../message/message.ts';
 import { usualDoubt } from '../../metrology/hand.ts';
@@ -122,7 +123,7 @@ function nextKey(
 }
 
 /** The nut that may hold the sleeve: the other one, where there are two. */
-const nutOf = (setup: SleeveSetup): Text => (setup.driveUp?.twoNuts ? M.otherNut : M.lockNut);
+const nutOf = (setup: SleeveSetup): Text => (setup.driveUp?.twoNuts ? COMMON.otherNut : M.lockNut);
 
 /** A stop on the way up: pressure, indicator; where it came to an abort, the release and the other nut. */
 const stopKey = placeKey('n{n}/{what:p|d|release|back}');
@@ -193,7 +194,7 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
   place(facts, _step, key) {
     const place = placeOf(facts.setup, key);
     if (!place) return M.thereNoSuchPlacePump;
-    if (at(facts, key)) return M.enteredAlreadyWithdrawReasonEnter({ label: place.label });
+    if (at(facts, key)) return COMMON.enteredAlreadyWithdrawReasonEnter({ label: place.label });
     const points = pointsOf(facts);
     if (key.startsWith('start/') && points.length > 0) return M.driveUpHasBegunNever;
     const travel = points.at(-1)?.travelMm ?? null;
@@ -204,7 +205,9 @@ export const driveUpHydraulic = stepKind<SleeveSetup, DriveUpHydraulicValues | n
       );
     const wanted = nextKey(facts, points, over ? 'over-driven' : 'short');
     if (wanted === null) return M.pastBandNothingMorePumped;
-    return key === wanted ? place : M.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
+    return key === wanted
+      ? place
+      : COMMON.first({ label: inline(placeOf(facts.setup, wanted)?.label ?? wanted) });
   },
 });
 
@@ -380,7 +383,7 @@ function placeOf(setup: SleeveSetup, key: string): Place | null {
   if (what === 'release') return pressure(M.pumpReleasedPressureLeft);
   return {
     key,
-    label: M.howFarTurnedBack0({ nutOf: nutOf(setup) }),
+    label: COMMON.howFarTurnedBack({ nutOf: nutOf(setup) }),
     quantity: 'angle',
     low: 0,
     high: 720,

@@ -15,6 +15,7 @@ import { placeKey } from '../../engine/place-key.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { isText } from '../../message/message.ts';
 import { mean } from '../../metrology/uncertainty.ts';
@@ -177,7 +178,7 @@ function readable(facts: Facts<SleeveSetup>, key: string, stays: Text | null): P
   const place = placeOf(facts, key);
   const deg = degOf(key);
   if (!place || deg === null) return M.thereNoSuchPlaceNut;
-  if (readingAt(facts, 'driveup', key)) return M.alreadyHasReadingWithdrawReason({ label: place.label });
+  if (readingAt(facts, 'driveup', key)) return COMMON.alreadyHasReadingWithdrawReason({ label: place.label });
   if (last === null && deg !== 0) return M.firstFeelBothRowsNut;
   if (last !== null && deg < last - 1e-6) return M.nutStandsGoesNeverBack({ last: sayNutAngle(last) });
   if (stays !== null && last !== null && deg > last) return stays;

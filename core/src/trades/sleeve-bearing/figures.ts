@@ -4,6 +4,7 @@ import { type FigureOf, figureOf, type KindFigure } from '../../engine/figure.ts
 import type { JobState } from '../../engine/state.ts';
 import { reportAt } from '../../engine/trades.ts';
 import type { Drawing } from '../../judgement/drawing.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { diameters } from '../../steps/condition/diameters.ts';
 import { lockFigure } from '../../steps/figures/lock.ts';
@@ -62,7 +63,7 @@ function lockedSection(
     travelMm,
     travelDimension: true,
     shaftMm: shaftRead(state),
-    note: M.locked3,
+    note: COMMON.locked,
   });
 }
 

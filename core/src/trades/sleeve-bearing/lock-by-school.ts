@@ -6,6 +6,7 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, PlaceChoice, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding, WorkingLine } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { mean } from '../../metrology/uncertainty.ts';
 import { len } from '../../quantities/say.ts';
@@ -169,7 +170,7 @@ export const lockBySchool = stepKind<SleeveSetup, LockBySchoolValues | null>('nu
   },
   place(facts, step, key) {
     const place = placeOf(facts, key);
-    if (!place) return M.thereNoSuchPlaceHere;
+    if (!place) return COMMON.thereNoSuchPlaceHere;
     if (readingAt(facts, step.id, key)) return M.alreadyHasReadingWithdrawReason2({ label: place.label });
     if (!['turn', 'gap', 'gap-rim'].includes(key) && !readingAt(facts, step.id, 'turn'))
       return M.firstEnterHowFarNut2;

@@ -4,6 +4,7 @@ import { answerTo, readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { sayNutAngle } from '../../quantities/angle.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
 import { nothingYet } from '../../steps/nothing-yet.ts';
@@ -106,7 +107,7 @@ export const lock = stepKind<SleeveSetup, LockValues | null>('nut-lock', {
   },
   place(facts, step, key, carried) {
     const place = placeOf(facts, key);
-    if (!place) return M.thereNoSuchPlaceHere;
+    if (!place) return COMMON.thereNoSuchPlaceHere;
     if (readingAt(facts, step.id, key)) return M.alreadyHasReadingWithdrawReason2({ label: place.label });
     if (key !== 'turn' && !readingAt(facts, step.id, 'turn')) return M.firstEnterHowFarNut;
     const driven = driveUp.valuesOf(carried.driveup);

@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gate, gateAsking } from '../../steps/gate.ts';
@@ -17,7 +18,7 @@ import { target } from './target.ts';
 
 const BENCH: StepDefinition<SleeveSetup> = {
   id: 'bench',
-  title: M.benchClearance,
+  title: COMMON.benchClearance,
   kind: benchClearance,
   guide: M.bladesRisingStepsUntilSnug,
   again: true,
@@ -40,7 +41,7 @@ const lockItems = (setup: SleeveSetup): GateItem[] => {
   return [
     {
       id: 'bent',
-      group: H.lock,
+      group: COMMON.lock,
       // A bent tab is not felt through: what is too close to call is felt again before it.
       after: ['lock.turn', 'lock.back', 'lock.final', 'driveup.place'],
       ask:
@@ -83,7 +84,7 @@ const fitGate = gateAsking<SleeveSetup>(
 /** A plate or a clip holds the nut until it is off. */
 const lockOff = (setup: SleeveSetup): GateItem[] =>
   setup.lock?.by === 'plate' || setup.lock?.by === 'clip' || setup.driveUp?.twoNuts
-    ? [{ id: 'lockoff', group: H.lock, ask: M.lockPlateClipsOff }]
+    ? [{ id: 'lockoff', group: COMMON.lock, ask: M.lockPlateClipsOff }]
     : [];
 const SLIDES: GateItem[] = [
   { id: 'open', group: H.sleeve, ask: M.sleeveFullyOpenNutBack },
@@ -116,7 +117,7 @@ const byFeelers = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   },
   {
     id: 'driveup',
-    title: M.driveUp,
+    title: COMMON.driveUp,
     kind: driveUp,
     guide: M.eighthTurnThenFeelBoth,
     caution: HAMMER,
@@ -126,7 +127,7 @@ const byFeelers = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   },
   {
     id: 'lock',
-    title: M.lock,
+    title: COMMON.lock,
     kind: lock,
     guide: M.forwardNextTabNeverBack,
     closes: CAP_HIDES,
@@ -138,7 +139,7 @@ const byFeelers = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
 /** The end both other schools share. */
 const lockOf = (setup: SleeveSetup, guide: Text, more: GateItem[] = []): StepDefinition<SleeveSetup> => ({
   id: 'lock',
-  title: M.lock,
+  title: COMMON.lock,
   kind: lockBySchool,
   guide,
   again: true,
@@ -179,7 +180,7 @@ const byAngle = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   },
   {
     id: 'driveup',
-    title: M.driveUp,
+    title: COMMON.driveUp,
     kind: driveUpAngle,
     guide: M.spannerDriftHammerMakersBand,
     caution: HAMMER,
@@ -237,20 +238,20 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
       ),
       {
         id: 'bored',
-        group: H.pump,
+        group: COMMON.pump,
         ask: M.nutOneSleevePistonArea,
       },
-      { id: 'bled', group: H.pump, ask: M.pistonFullyAirBledHose },
+      { id: 'bled', group: COMMON.pump, ask: M.pistonFullyAirBledHose },
       {
         id: 'dial',
-        group: H.pump,
+        group: COMMON.pump,
         ask: M.dialSetSquareWholeTravel,
       },
     ],
   },
   {
     id: 'driveup',
-    title: M.driveUp,
+    title: COMMON.driveUp,
     needs: ['driveUp.indicator'],
     kind: driveUpHydraulic,
     guide: M.startPressureZeroThereOnce,
@@ -261,19 +262,21 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
   },
   {
     id: 'release',
-    title: M.release,
+    title: COMMON.release,
     kind: gate,
     guide: M.pressureOffOilBackHome,
     again: true,
     items: [
-      { id: 'released', group: H.pump, ask: M.pumpReleasedGaugeShowsNothing },
-      { id: 'returned', group: H.pump, ask: M.nutTurnedSnugSoOil },
+      { id: 'released', group: COMMON.pump, ask: COMMON.pumpReleasedGaugeShowsNothing },
+      { id: 'returned', group: COMMON.pump, ask: M.nutTurnedSnugSoOil },
       {
         id: 'plugged',
-        group: H.pump,
+        group: COMMON.pump,
         ask: M.hoseOffPortPluggedPlug,
       },
-      ...(setup.driveUp?.twoNuts ? [] : [{ id: 'locknut', group: H.nut, ask: M.hydraulicNutOffLockNutOn }]),
+      ...(setup.driveUp?.twoNuts
+        ? []
+        : [{ id: 'locknut', group: COMMON.nut, ask: M.hydraulicNutOffLockNutOn }]),
     ],
   },
   lockOf(setup, setup.driveUp?.twoNuts ? M.nutHolesSleeveSlotsNeed : M.lockNutSnugForwardLock, [
@@ -281,7 +284,7 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
       ? [
           {
             id: 'dismountnut',
-            group: H.lock,
+            group: COMMON.lock,
             ask: M.dismountNutSnugBackFirst,
           },
         ]
@@ -289,7 +292,7 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     // The last turn to the lock is what raises them.
     {
       id: 'burrs',
-      group: H.rim,
+      group: COMMON.rim,
       ask: M.burrsNutsRimFiledAfter,
     },
   ]),

@@ -2,6 +2,7 @@ import { stampQueries } from '../../arithmetic/bearings/stamp.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import { type Procedure, redone, type StepDefinition } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import {
   baseStep,
@@ -47,13 +48,13 @@ const stampFindings = ({ partNumber }: SleeveSetup): Finding[] =>
 
 const safe = (setup: SleeveSetup) =>
   safeStep<SleeveSetup>(
-    M.safeComplete,
+    COMMON.safeComplete,
     [
       ISOLATED,
       {
         id: 'drained',
         group: H.safe,
-        ask: M.nothingUnderPressureHotHarmful,
+        ask: COMMON.nothingUnderPressureHotHarmful,
       },
       {
         id: 'supported',
@@ -63,30 +64,30 @@ const safe = (setup: SleeveSetup) =>
       { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBootsHammer },
       {
         id: 'instructions',
-        group: H.kit,
+        group: COMMON.kit,
         ask: M.makersInstructionsBenchPartsStamp,
       },
       {
         id: 'parts',
-        group: H.kit,
+        group: COMMON.kit,
         ask: M.bearingSleeveNutNewLock,
       },
-      { id: 'tools', group: H.kit, ask: TOOLS[schoolOf(setup)] },
+      { id: 'tools', group: COMMON.kit, ask: TOOLS[schoolOf(setup)] },
       {
         id: 'preservative',
-        group: H.kit,
-        ask: M.preservativeBearingLeftWipedOff,
+        group: COMMON.kit,
+        ask: COMMON.preservativeBearingLeftWipedOff,
         note: true,
       },
       {
         id: 'inboard',
-        group: H.kit,
+        group: COMMON.kit,
         ask: M.inboardSealPartsHereLooked,
         kind: 'machine',
       },
       {
         id: 'clean',
-        group: H.kit,
+        group: COMMON.kit,
         ask: M.shaftSleeveBoreHousingClean,
       },
     ],
@@ -95,11 +96,11 @@ const safe = (setup: SleeveSetup) =>
 
 const CAP: StepDefinition<SleeveSetup> = {
   id: 'bolts',
-  title: M.capBolts,
+  title: COMMON.capBolts,
   needs: ['maker.torqueNm', 'boltCount', 'boltSize', 'boltGrade'],
   kind: boltsStep((s: SleeveSetup) => {
     const set = capBolts(s);
-    return specOf('bolt', M.capBolts, set, { layout: layoutOf(set), housing: true });
+    return specOf('bolt', COMMON.capBolts, set, { layout: layoutOf(set), housing: true });
   }),
   guide: M.halvesMatchedCleanBoltsPattern,
   caution: M.keepFingersOutJointAs,

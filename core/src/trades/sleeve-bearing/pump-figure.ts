@@ -1,5 +1,6 @@
 import { bearingSection, type Vec } from '../../arithmetic/bearings/section.ts';
 import { circle, digits, figure, group, label, path, rect } from '../../judgement/draw.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { num, pres, UNIT } from '../../quantities/say.ts';
 import type { DriveUpHydraulicValues } from './drive-up-hydraulic.ts';
 import { M } from './messages.ts';
@@ -64,9 +65,9 @@ export function pumpFigure({ setup, values: v, typedMpa }: Props) {
       v.abortPressureMpa !== null &&
         label(
           { x: PLOT.x + PLOT.w, y: py(v.abortPressureMpa) - 6, anchor: 'end', tone: 'stop' },
-          M.abort2({ abortPressure: pres(v.abortPressureMpa) }),
+          COMMON.abort({ abortPressure: pres(v.abortPressureMpa) }),
         ),
-      label({ x: PLOT.x - 9, y: start.y - 3, anchor: 'end', tone: 'steel' }, M.start),
+      label({ x: PLOT.x - 9, y: start.y - 3, anchor: 'end', tone: 'steel' }, COMMON.start3),
       label({ x: PLOT.x - 9, y: start.y + 14, anchor: 'end', tone: 'steel' }, pres(v.startPressureMpa)),
       digits(
         { x: px(v.driveUpMinMm) - 4, y: H - 26, size: 14, tone: 'muted', anchor: 'end' },

@@ -1,5 +1,6 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, type Rig } from '../../engine/rig.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { seatOf } from '../../steps/condition/bench-seat.ts';
 import { setKeys } from './bench-clearance.ts';
 import { feltKey } from './drive-up.ts';
@@ -45,7 +46,7 @@ const sleeve = defineRig<SleeveSetup>({
     },
     {
       id: 'oval',
-      name: M.seatOval,
+      name: COMMON.seatOval,
       step: 'shaft',
       sign: (state) => spread(diametersOf(state)) > 0.05,
       because: M.sleeveTakesShapeShaftRing,

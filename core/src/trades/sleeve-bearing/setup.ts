@@ -6,6 +6,7 @@ import { sleevePitch } from '../../arithmetic/bearings/travel.ts';
 import { BOLT_GRADES } from '../../arithmetic/bolting/grades.ts';
 import { ask, choice, chosen, type FormValues, formName, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { listOf } from '../../message/message.ts';
 import {
@@ -31,7 +32,7 @@ import { M } from './messages.ts';
 import type { DriveUpMethod } from './methods.ts';
 import '../../judgement/sentences.ts';
 
-const CAP = M.capBolts;
+const CAP = COMMON.capBolts;
 /** Only a split block has a cap, and its bolts are then chosen by whoever has them in front of him. */
 const capped = {
   when: (form: FormValues) =>
@@ -41,7 +42,7 @@ const capped = {
 const capNeeds = torqueOrBolt({ torque: 'maker.torqueNm', size: 'boltSize', grade: 'boltGrade' });
 const unsaidCap = { ...capped, decided: true, later: true } as const;
 
-const SLEEVE_FILMS = { dry: 'dry', oiled: M.lightlyOiled } as const;
+const SLEEVE_FILMS = { dry: 'dry', oiled: COMMON.lightlyOiled } as const;
 
 /** The clearance is felt, by itself or beside another method: only then bore, class and blades matter. */
 const felt = (form: FormValues) =>
@@ -143,7 +144,7 @@ const makerSchema = object({
   torqueNm: fromSheet(5000, M.capBoltTorque, {
     ...unsaidCap,
     upTo: 'maker.torqueMostNm',
-    hint: M.orRange,
+    hint: COMMON.orRange,
     needed: capNeeds.torque,
   }),
   torqueMostNm: number().min(0.001).max(5000).meta({ silent: true }),
@@ -157,13 +158,13 @@ export const sleeveSetupSchema = object({
   /** Older jobs say nothing, or name the one school there was. */
   procedure: string().oneOf(['sleeve-bearing', 'sleeve-bearing.feelers'] as const),
   ...placeFields,
-  role: choice(H.place, M.bearing, { fixed: M.fixed, float: M.float }).required(),
+  role: choice(H.place, COMMON.bearing2, { fixed: COMMON.fixed, float: COMMON.float2 }).required(),
   ...everyJob,
   boreMm: number()
     .moreThan(18)
     .max(500)
     .required()
-    .meta(ask(SLEEVE, M.bearingBore, { decimals: 1, ofPlace: true, when: felt })),
+    .meta(ask(SLEEVE, COMMON.bearingBore, { decimals: 1, ofPlace: true, when: felt })),
   taper: number<12 | 30>()
     .oneOf([12, 30] as const)
     .required()
@@ -178,8 +179,8 @@ export const sleeveSetupSchema = object({
     ),
   clearanceClass: choice(
     SLEEVE,
-    M.clearanceClass,
-    { C2: 'C2', CN: M.normalClass, C3: 'C3', C4: 'C4', C5: 'C5' } satisfies Record<
+    COMMON.clearanceClass,
+    { C2: 'C2', CN: COMMON.normal, C3: 'C3', C4: 'C4', C5: 'C5' } satisfies Record<
       (typeof CLEARANCE_CLASSES)[number],
       Text
     >,
@@ -220,7 +221,7 @@ export const sleeveSetupSchema = object({
   ).required(),
   feel: choice(
     SLEEVE,
-    M.reading,
+    COMMON.reading,
     { snug: M.snugBladeAsFelt, goes: M.thickestBladeGoes },
     { when: felt },
   ).required(),
@@ -228,12 +229,16 @@ export const sleeveSetupSchema = object({
   hollowBoreMm: number()
     .min(0)
     .max(450)
-    .meta(ask(H.shaft, M.boreHollowShaft, { decimals: 1 })),
+    .meta(ask(COMMON.shaft, COMMON.boreHollowShaft, { decimals: 1 })),
   /** Shaft warmer than the ring while it is driven up, and in service. K. */
-  shaftOverRingK: number().min(-100).max(100).meta(ask(H.shaft, M.shaftWarmerThanRingNow)),
-  serviceOverRingK: number().min(-100).max(200).meta(ask(H.shaft, M.shaftWarmerServiceK)),
-  boltSize: choice(CAP, M.size, SIZES, { ...unsaidCap, hint: M.whereSheetGivesNone, needed: capNeeds.bolt }),
-  boltGrade: choice(CAP, M.grade, [...BOLT_GRADES], {
+  shaftOverRingK: number().min(-100).max(100).meta(ask(COMMON.shaft, M.shaftWarmerThanRingNow)),
+  serviceOverRingK: number().min(-100).max(200).meta(ask(COMMON.shaft, M.shaftWarmerServiceK)),
+  boltSize: choice(CAP, COMMON.size, SIZES, {
+    ...unsaidCap,
+    hint: M.whereSheetGivesNone,
+    needed: capNeeds.bolt,
+  }),
+  boltGrade: choice(CAP, COMMON.grade, [...BOLT_GRADES], {
     ...unsaidCap,
     hint: M.whereSheetGivesNone,
     needed: capNeeds.bolt,
@@ -242,11 +247,17 @@ export const sleeveSetupSchema = object({
     .integer()
     .min(2)
     .max(32)
-    .meta(ask(CAP, M.bolts, { ...unsaidCap, needed: M.capBoltsMissing({ what: M.number }) })),
-  boltLayout: choice(CAP, M.setOutAs, ROWS, { ...capped, fallback: 'rectangle' }),
-  friction: choice(CAP, M.threads, THREADS, { ...capped, fallback: 'oiled' }),
+    .meta(ask(CAP, COMMON.bolts, { ...unsaidCap, needed: M.capBoltsMissing({ what: M.number }) })),
+  boltLayout: choice(CAP, COMMON.setOutAs, ROWS, { ...capped, fallback: 'rectangle' }),
+  friction: choice(CAP, COMMON.threads, THREADS, { ...capped, fallback: 'oiled' }),
   holdBefore: holdBefore(
-    { driveup: M.driveUp2, lock: M.lock2, bolts: M.capBolts2, handturn: M.handTurn, sign: M.signature },
+    {
+      driveup: M.driveUp2,
+      lock: M.lock2,
+      bolts: COMMON.capBolts2,
+      handturn: COMMON.handTurn,
+      sign: COMMON.signature2,
+    },
     CAP,
   ),
   condition: conditionPart(
@@ -299,7 +310,7 @@ export const sleeveSetupSchema = object({
     s?.grease?.outsideMm !== undefined && !(s.grease.outsideMm > s.boreMm)
       ? context.createError({
           path: 'grease.outsideMm',
-          message: M.outsideMustLargerThanBore,
+          message: COMMON.outsideMustLargerThanBore,
         })
       : true,
   )

@@ -1,6 +1,7 @@
 import { classBand, mountingLimits } from '../../arithmetic/bearings/clearance-table.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { listOf } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
@@ -32,7 +33,7 @@ function compared(setup: SleeveSetup): Doubted[] {
     bench,
     {
       id: 'reduction',
-      what: M.reduction,
+      what: COMMON.reduction2,
       saidMm: said(maker.reductionMinMm, maker.reductionMaxMm),
       tableMm: [reductionMinMm, reductionMaxMm],
     },

@@ -1,5 +1,6 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt } from '../../engine/trades.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { boltsCame, boltsRow, firstHoursCame, orDash, type Row, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
 import { turnDrawings } from '../../steps/condition/drawings.ts';
@@ -13,8 +14,8 @@ export const words: TradeWords<SleeveSetup> = {
   offer: [M.fitBearing, M.adapterSleeve],
   setup: M.bearingShaftBolts,
   changes: M.bearingBolts,
-  sheet: M.fitUpSheet,
-  signed: M.fitted,
+  sheet: COMMON.fitUpSheet,
+  signed: COMMON.fitted,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const { boltCount, boltSize, boltGrade } = state.setup;
@@ -30,12 +31,12 @@ export const words: TradeWords<SleeveSetup> = {
       results,
       rows: [
         row,
-        [M.benchClearance, orDash(results.benchMm)],
-        [M.reduction2, orDash(results.reductionMm)],
-        [M.residualClearance, orDash(results.residualMm)],
-        ...(results.travelMm === null ? [] : [[M.driveUp, orDash(results.travelMm)] as Row]),
+        [COMMON.benchClearance, orDash(results.benchMm)],
+        [COMMON.reduction, orDash(results.reductionMm)],
+        [COMMON.residualClearance, orDash(results.residualMm)],
+        ...(results.travelMm === null ? [] : [[COMMON.driveUp, orDash(results.travelMm)] as Row]),
         [M.nutFromSnug, results.nutDeg === null ? '–' : M.turn({ nut: (results.nutDeg / 360).toFixed(2) })],
-        boltsRow(M.capBolts, `${boltCount} × ${boltSize} ${boltGrade}`, results.torqueNm),
+        boltsRow(COMMON.capBolts, `${boltCount} × ${boltSize} ${boltGrade}`, results.torqueNm),
         ...firstHours.rows,
       ],
     };

@@ -4,6 +4,7 @@ import { readingAt, standing } from '../../engine/facts.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { inline } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -85,7 +86,7 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
           ? []
           : KEYS.map((key) => ({ key, label: LABELS[setup.role][key] })),
       act: next
-        ? M.measure({ label: inline(LABELS[setup.role][next]) })
+        ? COMMON.measure({ label: inline(LABELS[setup.role][next]) })
         : (findings.find((f) => f.remedy)?.remedy ?? M.raceStandsPlaceAlongShaft),
     };
   },
@@ -93,7 +94,7 @@ export const axialPlace = stepKind<SplitSetup, AxialPlaceValues>('axial-place', 
     const place = placeOf(facts.setup.role, key);
     if (!place) return M.thereNoSuchSide;
     return readingAt(facts, step.id, key)
-      ? M.measuredAlreadyWithdrawReasonMeasure({ label: place.label })
+      ? COMMON.measuredAlreadyWithdrawReasonMeasure({ label: place.label })
       : place;
   },
 });

@@ -4,17 +4,12 @@ import { en } from './words/en.ts';
 /** What is said here, by id; those that name something, with what they name. */
 export const M = defineMessages('split-bearing', en, {
   ringJointsApart: { clampOffset: 'count' },
-  alreadyHasReadingWithdrawReason: { label: 'text' },
   and: { gap: 'length', gap2: 'length' },
   cageRunsFreeBetweenRibs: { a: 'length', b: 'length' },
   clampRingGapesAlike: { which: ['second', 'first'] },
   clampRingHasNoGap: { which: ['second', 'first'] },
   clampRingSScrewsNot: { which: ['second', 'first'] },
-  feel: { label: 'text' },
   lipsInwardJointsOffRaces: { clampOffset: 'count' },
-  measure: { label: 'text' },
-  measuredAlreadyWithdrawReasonMeasure: { label: 'text' },
-  notMeasuredYet: { label: 'text' },
   raceAlongShaftOneSide: { towards: 'text', away: 'text' },
   ringsJointsStandFromRaces: { deg: 'count' },
   ringsJointsStandFromRaces2: { deg: 'count', wanted: 'count' },

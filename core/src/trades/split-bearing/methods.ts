@@ -1,3 +1,4 @@
+import { COMMON } from '../../message/common/messages.ts';
 import { defineMethod, type MethodId, PRACTICE } from '../../sources/methods.ts';
 import { M } from './messages.ts';
 
@@ -35,7 +36,7 @@ export const CARTRIDGE_FILM = defineMethod({
   usual: 'oil',
   answers: [
     ['oil', M.lightOil, PRACTICE],
-    ['anti-seize', M.antiSeize, M.makersInstructions],
+    ['anti-seize', COMMON.antiSeize, M.makersInstructions],
   ],
 });
 export type FilmMethod = MethodId<typeof CARTRIDGE_FILM>;

@@ -1,6 +1,7 @@
 import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import { type GateItem, type Procedure, redone, type StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { baseStep, fixedFirstStep, greaseStep, specOf } from '../../steps/bearing/closing-steps.ts';
 import { endSteps } from '../../steps/bearing/end-steps.ts';
 import { type BoltSet, boltNeeds, layoutOf } from '../../steps/bearing/fitting-parts.ts';
@@ -22,31 +23,31 @@ const SETTLED_DEG = 3;
 type SetName = 'jointScrews' | 'clampScrews' | 'cartridgeBolts' | 'capBolts';
 const set = (setup: SplitSetup, name: SetName): BoltSet => setup[name];
 
-const safe = safeStep(M.safeComplete, [
+const safe = safeStep(COMMON.safeComplete, [
   ISOLATED,
   EMPTY,
   { id: 'supported', group: H.safe, ask: M.shaftBlockedHeldRatedGear },
-  { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBoots },
+  { id: 'protected', group: H.safe, ask: COMMON.eyeProtectionGlovesBoots },
   {
     id: 'parts',
-    group: H.kit,
+    group: COMMON.kit,
     ask: M.raceRingsCageOuterRace,
   },
   {
     id: 'screws',
-    group: H.kit,
+    group: COMMON.kit,
     ask: M.screwsCountedLostOneReplaced,
   },
   {
     id: 'tools',
-    group: H.kit,
+    group: COMMON.kit,
     ask: M.feelersSoftMalletTorqueWrench,
   },
-  { id: 'instructions', group: H.kit, ask: M.makersInstructionsHandTheyOutrank },
+  { id: 'instructions', group: COMMON.kit, ask: COMMON.makersInstructionsHandTheyOutrank },
   {
     id: 'preservative',
-    group: H.kit,
-    ask: M.preservativeBearingLeftWipedOff,
+    group: COMMON.kit,
+    ask: COMMON.preservativeBearingLeftWipedOff,
     note: true,
   },
 ]);
@@ -54,15 +55,18 @@ const safe = safeStep(M.safeComplete, [
 /** Each kind of split seal by its own questions, before the upper half closes over it. */
 const SEALS: Record<NonNullable<SplitSetup['seals']>, GateItem[]> = {
   labyrinth: [
-    ifFitted(H.seals, 'pins', M.labyrinthHalvesJoiningPinsOut),
-    ifFitted(H.seals, 'orings', M.oRingsSqueezedUntilHoles),
-    ifFitted(H.seals, 'rib', M.middleRibCartridgesMiddleGroove),
+    ifFitted(COMMON.seals, 'pins', M.labyrinthHalvesJoiningPinsOut),
+    ifFitted(COMMON.seals, 'orings', M.oRingsSqueezedUntilHoles),
+    ifFitted(COMMON.seals, 'rib', M.middleRibCartridgesMiddleGroove),
   ],
   packed: [
-    item(H.seals, 'pack', M.packingLiesGrooveAllRound),
-    item(H.seals, 'ends', M.endsMeetTopWithoutGap),
+    item(COMMON.seals, 'pack', M.packingLiesGrooveAllRound),
+    item(COMMON.seals, 'ends', M.endsMeetTopWithoutGap),
   ],
-  lip: [item(H.seals, 'lip', M.splitLipFacesWaySheet), item(H.seals, 'top', M.jointStandsTopAwayFrom)],
+  lip: [
+    item(COMMON.seals, 'lip', M.splitLipFacesWaySheet),
+    item(COMMON.seals, 'top', M.jointStandsTopAwayFrom),
+  ],
 };
 
 /** Outer race halves into their cartridge: what is looked to before their joints are tightened. */
@@ -110,7 +114,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
     title: M.seatingLoop2,
     needs: boltNeeds('clampScrews'),
     kind: boltsStep((s: SplitSetup) =>
-      specOf('screw', M.clampScrews, set(s, 'clampScrews'), {
+      specOf('screw', COMMON.clampScrews, set(s, 'clampScrews'), {
         layout: 'halves',
         seatingDeg: SETTLED_DEG,
         housing: true,
@@ -146,13 +150,13 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       ...condition.filter((s) => !LAST_MEASURES.includes(s.id)),
       {
         id: 'pedestal',
-        title: M.pedestal,
+        title: COMMON.pedestal,
         kind: gate,
         guide: M.baseHalfPlaceLooseLower,
         items: [
-          ifFitted(H.pedestal, 'boss', M.askedFirstWhichSideMust),
-          item(H.pedestal, 'loose', M.baseHalfPlaceBoltsLoose),
-          item(H.pedestal, 'up', M.shaftLittleUpHeldRoom),
+          ifFitted(COMMON.pedestal, 'boss', M.askedFirstWhichSideMust),
+          item(COMMON.pedestal, 'loose', M.baseHalfPlaceBoltsLoose),
+          item(COMMON.pedestal, 'up', M.shaftLittleUpHeldRoom),
         ],
       },
       {
@@ -160,7 +164,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         title: M.outerRace,
         needs: boltNeeds('jointScrews'),
         kind: boltsStep((s: SplitSetup) =>
-          specOf('screw', M.jointScrews, set(s, 'jointScrews'), { housing: true }),
+          specOf('screw', COMMON.jointScrews, set(s, 'jointScrews'), { housing: true }),
         ),
         itemsFirst: true,
         guide: M.halvesCartridgeJointsTightenedSide,
@@ -183,7 +187,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         title: M.innerRace,
         kind: raceGaps({ rings: false, offset: false }),
         guide: M.joints126OclockFeeler,
-        repeatWord: M.setAnew,
+        repeatWord: COMMON.setAnew,
         items: [item(H.race, 'equal', M.raceGapsEqualNotClosed, { remedy: M.noGapWrongShaft })],
       },
       {
@@ -191,12 +195,12 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         title: M.clampRings,
         kind: raceGaps({ rings: true, offset: true }),
         guide: M.lipsInwardJointsOffRaces({ clampOffset: setup.clampOffsetDeg ?? 90 }),
-        repeatWord: M.setAnew,
+        repeatWord: COMMON.setAnew,
         items: [
-          item(H.rings, 'ringsequal', M.ringGapsEqual),
-          item(H.rings, 'apart', M.ringJointsApart({ clampOffset: setup.clampOffsetDeg ?? 90 })),
-          ifFitted(H.rings, 'lips', M.lipsRingsFaceInward),
-          item(H.rings, 'feelerout', M.feelerHeldRaceGapOut),
+          item(COMMON.rings, 'ringsequal', M.ringGapsEqual),
+          item(COMMON.rings, 'apart', M.ringJointsApart({ clampOffset: setup.clampOffsetDeg ?? 90 })),
+          ifFitted(COMMON.rings, 'lips', M.lipsRingsFaceInward),
+          item(COMMON.rings, 'feelerout', M.feelerHeldRaceGapOut),
         ],
       },
       axial,
@@ -211,13 +215,13 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       },
       {
         id: 'cage',
-        title: M.cage,
+        title: COMMON.cage,
         kind: gate,
         guide: M.raceRollersGreasedCageHalves,
         items: [
-          item(H.cage, 'greased', M.raceRollersGreased),
-          item(H.cage, 'joined', M.cageHalvesJoinedClipsTabs),
-          item(H.cage, 'turns', M.firstTurnCageTurnsRace, {
+          item(COMMON.cage, 'greased', M.raceRollersGreased),
+          item(COMMON.cage, 'joined', M.cageHalvesJoinedClipsTabs),
+          item(COMMON.cage, 'turns', M.firstTurnCageTurnsRace, {
             remedy: M.cageOffClipsRollersLooked,
           }),
         ],
@@ -225,24 +229,24 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       ...greaseStep(setup, M.cartridgeHalvesBeforeTheyClose),
       {
         id: 'cartridge',
-        title: M.cartridge,
+        title: COMMON.cartridge,
         needs: boltNeeds('cartridgeBolts'),
         kind: boltsStep((s: SplitSetup) =>
-          specOf('bolt', M.cartridgeBolts, set(s, 'cartridgeBolts'), { housing: true }),
+          specOf('bolt', COMMON.cartridgeBolts, set(s, 'cartridgeBolts'), { housing: true }),
         ),
         itemsFirst: true,
         guide: M.lowerHalfRotatedUpperHalf,
         caution: M.shaftMayRaisedLittleLower,
         items: [
           ifFitted(
-            H.cartridge,
+            COMMON.cartridge,
             'film',
             setup.film === 'oil' ? M.sphericalSeatLightlyOiled : M.sphericalSeatAntiSeizeAs,
           ),
-          item(H.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
-          ifFitted(H.cartridge, 'path', M.greasePathProvedAgainFresh),
+          item(COMMON.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
+          ifFitted(COMMON.cartridge, 'path', M.greasePathProvedAgainFresh),
           ...SEALS[setup.seals ?? 'labyrinth'],
-          item(H.cartridge, 'upper', M.upperHalfLubricationPortTop),
+          item(COMMON.cartridge, 'upper', M.upperHalfLubricationPortTop),
         ],
       },
       {
@@ -259,10 +263,10 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
       },
       {
         id: 'bolts',
-        title: M.capBolts2,
+        title: COMMON.capBolts,
         needs: boltNeeds('capBolts'),
         kind: boltsStep((s: SplitSetup) =>
-          specOf('bolt', M.capBolts2, set(s, 'capBolts'), {
+          specOf('bolt', COMMON.capBolts, set(s, 'capBolts'), {
             layout: layoutOf(set(s, 'capBolts')),
             housing: true,
           }),

@@ -9,6 +9,7 @@ import type { Facts, Place, StepReport } from '../../engine/state.ts';
 import { kindFamily } from '../../engine/step.ts';
 import { aboutEqual } from '../../judgement/about-equal.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { inline } from '../../message/message.ts';
 import { diameters } from '../../steps/condition/diameters.ts';
@@ -88,7 +89,7 @@ export const raceGaps = (parts: Parts) =>
                 {
                   code: `${step.id}.open`,
                   verdict: 'incomplete' as const,
-                  reason: M.notMeasuredYet({ label: LABEL[next] }),
+                  reason: COMMON.notMeasuredYet({ label: LABEL[next] }),
                   params: { LABEL: LABEL[next] },
                   acceptable: false,
                 },
@@ -114,7 +115,7 @@ export const raceGaps = (parts: Parts) =>
         act: next
           ? next === 'offset'
             ? M.setRingsJointsOffRaces
-            : M.feel({ label: inline(LABEL[next] ?? '') })
+            : COMMON.feel2({ label: inline(LABEL[next] ?? '') })
           : (race?.findings.find((f) => f.verdict === 'reject')?.reason ?? race)
             ? M.gapsEqualNotZero
             : M.lookAtGaps,
@@ -124,7 +125,7 @@ export const raceGaps = (parts: Parts) =>
       const place = placeOf(parts, key);
       if (!place) return M.thereNoSuchJointHere;
       return readingAt(facts, step.id, key)
-        ? M.alreadyHasReadingWithdrawReason({ label: place.label })
+        ? COMMON.alreadyHasReadingWithdrawReason({ label: place.label })
         : place;
     },
   });

@@ -1,6 +1,7 @@
 import { type InferType, number, object, string } from 'yup';
 import { ask, choice, isWhole } from '../../engine/asked.ts';
 import { M as H } from '../../engine/headings/messages.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { boltSet, HALVES, massFits, ROWS, splitParts } from '../../steps/bearing/fitting-parts.ts';
 import { conditionPart } from '../../steps/condition/condition.ts';
@@ -27,13 +28,13 @@ export const splitSetupSchema = object({
     .oneOf(['split-bearing'] as const)
     .required(),
   ...placeFields,
-  role: choice(H.place, M.bearing, { fixed: M.fixed, float: M.float }).required(),
+  role: choice(H.place, COMMON.bearing2, { fixed: COMMON.fixed, float: COMMON.float2 }).required(),
   ...everyJob,
   holdBefore: holdBefore({
     seat: M.seatingLoop,
-    bolts: M.capBolts,
-    handturn: M.handTurn,
-    sign: M.signature,
+    bolts: COMMON.capBolts2,
+    handturn: COMMON.handTurn,
+    sign: COMMON.signature2,
   }),
   /** Bore of the inner race, for the first fill. */
   boreMm: number()
@@ -58,7 +59,7 @@ export const splitSetupSchema = object({
   } satisfies Record<FilmMethod, Text>).required(),
   seals: choice(
     RACE,
-    M.seals,
+    COMMON.seals,
     { labyrinth: M.splitLabyrinth, packed: M.packingRings, lip: M.splitLip },
     { fallback: 'labyrinth' },
   ),
@@ -71,9 +72,9 @@ export const splitSetupSchema = object({
   ),
   ...shaftFields,
   jointScrews: boltSet('jointScrews', H.jointScrewsOuterRace, HALVES).required(),
-  clampScrews: boltSet('clampScrews', H.clampScrews).required(),
-  cartridgeBolts: boltSet('cartridgeBolts', H.cartridgeBolts, HALVES).required(),
-  capBolts: boltSet('capBolts', H.capBolts, ROWS).required(),
+  clampScrews: boltSet('clampScrews', COMMON.clampScrews).required(),
+  cartridgeBolts: boltSet('cartridgeBolts', COMMON.cartridgeBolts, HALVES).required(),
+  capBolts: boltSet('capBolts', COMMON.capBolts, ROWS).required(),
   condition: conditionPart([
     'look',
     'shaft',

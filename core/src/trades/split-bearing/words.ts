@@ -1,5 +1,6 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { drawnAt, reportAt } from '../../engine/trades.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { len, num } from '../../quantities/say.ts';
 import { bolts } from '../../steps/bolts.ts';
 import { boltsCame, boltsRow, firstHoursCame, shaftCame } from '../../steps/came.ts';
@@ -15,8 +16,8 @@ export const words: TradeWords<SplitSetup> = {
   offer: [M.fitSplitBearing, M.whereNoRingSlides],
   setup: M.bearingShaftScrews,
   changes: M.bearingScrews,
-  sheet: M.fitUpSheet,
-  signed: M.fitted,
+  sheet: COMMON.fitUpSheet,
+  signed: COMMON.fitted,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const race = (races.valuesOf(reportAt(state, 'seated')) ?? races.valuesOf(reportAt(state, 'race')))
@@ -39,7 +40,7 @@ export const words: TradeWords<SplitSetup> = {
         row,
         [M.raceGapsBothJoints, gapsMm === null ? '–' : M.and({ gap: num(gapsMm[0]), gap2: len(gapsMm[1]) })],
         [M.seatingRounds, seatingRounds === null ? '–' : String(seatingRounds)],
-        boltsRow(M.capBolts2, `${count} × ${size} ${grade}`, torqueNm),
+        boltsRow(COMMON.capBolts, `${count} × ${size} ${grade}`, torqueNm),
         ...firstHours.rows,
       ],
     };

@@ -1,5 +1,6 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { conditionSteps } from '../../steps/condition/condition-steps.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
@@ -8,7 +9,7 @@ import { M } from './messages.ts';
 import type { ConditionSetup } from './setup.ts';
 import { verdict } from './verdict.ts';
 
-const safe = safeStep(M.safeReady, [
+const safe = safeStep(COMMON.safeReady, [
   ISOLATED,
   {
     id: 'drained',
@@ -20,7 +21,7 @@ const safe = safeStep(M.safeReady, [
     group: H.safe,
     ask: M.rotorTurnsHandOnlyClothing,
   },
-  { id: 'protected', group: H.safe, ask: M.eyeProtectionGlovesBoots },
+  { id: 'protected', group: H.safe, ask: COMMON.eyeProtectionGlovesBoots },
   {
     id: 'gauges',
     group: H.ready,
@@ -44,7 +45,7 @@ export function conditionSurvey(setup: ConditionSetup): Procedure<ConditionSetup
         guide: M.whatPassedWhatStandsAgainst,
         survey: true,
       },
-      { id: 'sign', title: M.signature, kind: signature, guide: M.sheetStaysMachine },
+      { id: 'sign', title: COMMON.signature, kind: signature, guide: COMMON.sheetStaysMachine },
     ]),
   };
 }

@@ -1,6 +1,7 @@
 import { standing } from '../../engine/facts.ts';
 import { defineRig, either, oneOf, type Rig } from '../../engine/rig.ts';
 import type { JobState } from '../../engine/state.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { survey } from './example.ts';
 import { M } from './messages.ts';
 import type { ConditionSetup } from './setup.ts';
@@ -169,7 +170,7 @@ const seat = defineRig<ConditionSetup>({
   faults: [
     {
       id: 'oval',
-      name: M.seatOval,
+      name: COMMON.seatOval,
       step: 'shaft',
       sign: (state) => [1, 2, 3].some((n) => within(state, n) > 0.03),
       because: M.withinStationDiameterDiffersAngle,
@@ -251,7 +252,7 @@ const seat = defineRig<ConditionSetup>({
 /** A box face swept with a dial carried by the shaft. */
 const face = defineRig<ConditionSetup>({
   id: 'box-face',
-  name: M.boxFace,
+  name: COMMON.boxFace,
   says: M.openBoxDialClampedShaft,
   setup: bench('Face of the box', { measures: ['look', 'face'] }),
   until: 'face',

@@ -1,5 +1,6 @@
 import { type InferType, object, string } from 'yup';
 import { isWhole } from '../../engine/asked.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { conditionPart, MEASURES } from '../../steps/condition/condition.ts';
 import { makerCondition, makerShaft, shaftFields, shaftSchools } from '../../steps/condition/setup-fields.ts';
 import { everyJob, holdBefore, inOrder, MAKER_ORDER, placeFields } from '../../steps/setup-parts.ts';
@@ -13,7 +14,7 @@ export const conditionSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ verdict: M.verdict2, sign: M.signature2 }),
+  holdBefore: holdBefore({ verdict: M.verdict2, sign: COMMON.signature2 }),
   ...shaftFields,
   condition: conditionPart(MEASURES, 'asked', { inSight: true }).required(),
   schools: shaftSchools,

@@ -1,5 +1,6 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { num } from '../../quantities/say.ts';
 import { orDash, shaftCame } from '../../steps/came.ts';
 import { conditionCame } from '../../steps/condition/came.ts';
@@ -15,9 +16,9 @@ export const words: TradeWords<ConditionSetup> = {
   offer: [M.surveyMachine, M.shaftBoxFitReceive],
   measuresOnly: true,
   setup: M.whatMeasuredShaft,
-  changes: M.whatMeasured,
+  changes: COMMON.whatMeasured,
   sheet: M.conditionSheet,
-  signed: M.measured,
+  signed: COMMON.measured,
   came(state) {
     const { row, ...shaft } = shaftCame(state);
     const c = conditionCame(state);
@@ -27,13 +28,13 @@ export const words: TradeWords<ConditionSetup> = {
       rows: [
         [M.verdict, fit === null ? '–' : FIT_WORDS[fit]],
         row,
-        [M.runOutLargestTir, orDash(c.runoutMm)],
+        [COMMON.runOutLargestTir, orDash(c.runoutMm)],
         [
           M.endPlayRadialPlay,
           M.and({ endPlay: c.endPlayMm === null ? '–' : num(c.endPlayMm), orDash: orDash(c.radialPlayMm) }),
         ],
-        [M.boxFaceTir, orDash(c.faceMm)],
-        [M.boxBoreTir, orDash(c.boreMm)],
+        [COMMON.boxFaceTir, orDash(c.faceMm)],
+        [COMMON.boxBoreTir, orDash(c.boreMm)],
       ],
     };
   },

@@ -16,13 +16,11 @@ export const M = defineMessages('vane-pump', en, {
   of: { d: 'count', t: 'length', d2: ['missing', 'tooMany'] },
   off: { sumOf: 'length', sumOf2: 'length' },
   otherHeadLeft: { leftBecause: 'text' },
-  put: { pieces: 'text' },
   sameShimsBack: { side: 'text' },
   shimsFloat: { side: 'text' },
   shimsFloatComesOutWrong: { sumOf: 'length' },
   side: { n: 'count' },
   sparesHand: { label: 'text' },
   thrustPartsOff: { side: 'text' },
-  torqueMissingComesFromMakers: { what: 'text' },
   weepHole: { weep: 'text' },
 });

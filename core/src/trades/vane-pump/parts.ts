@@ -1,12 +1,13 @@
+import { COMMON } from '../../message/common/messages.ts';
 import type { PumpPart } from '../../steps/rebuild/assembly.ts';
 import type { TaggedPart } from '../../steps/rebuild/part-tags.ts';
 import { M } from './messages.ts';
 
 /** What comes off each side, and what is never used again. */
 export const TAGGED: readonly TaggedPart[] = [
-  { id: 'seat', name: M.seat, renewed: M.tappedOutRimCrackedSeen },
+  { id: 'seat', name: COMMON.seat, renewed: M.tappedOutRimCrackedSeen },
   { id: 'rotating', name: M.rotatingRing, renewed: M.hasWornSeatRan },
-  { id: 'greaseseal', name: M.greaseSeal, renewed: M.bentAsTappedOut },
+  { id: 'greaseseal', name: COMMON.greaseSeal, renewed: M.bentAsTappedOut },
   { id: 'headring', name: M.headORing, renewed: M.hasTakenShape },
   { id: 'retainer', name: M.retainerDrivePin },
   { id: 'thrust', name: M.thrustWashersNeedleCageRing },
@@ -17,7 +18,7 @@ export const TAGGED: readonly TaggedPart[] = [
 export const PARTS: readonly PumpPart[] = [
   { id: 'case', name: M.caseRotor, shape: 'case', at: 'head1', along: 0 },
   { id: 'greaseseal', name: M.greaseSeal2, shape: 'ring', at: 'seat1', item: 'greaseseal', along: 5 },
-  { id: 'seat', name: M.seat2, shape: 'face', at: 'seat1', item: 'hands', along: 4 },
+  { id: 'seat', name: COMMON.seat3, shape: 'face', at: 'seat1', item: 'hands', along: 4 },
   { id: 'headring', name: M.headORing2, shape: 'gasket', at: 'seat1', item: 'ring', along: 3 },
   { id: 'retainer', name: M.retainer, shape: 'ring', at: 'rotary1', item: 'retainer', along: 1 },
   { id: 'rotating', name: M.rotatingRing2, shape: 'face', at: 'rotary1', item: 'notches', along: 2 },

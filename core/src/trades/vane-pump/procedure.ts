@@ -1,6 +1,7 @@
 import { goesTo } from '../../engine/depth.ts';
 import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure, StepDefinition } from '../../engine/step.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { boltsStep } from '../../steps/bolts.ts';
@@ -21,15 +22,15 @@ type Step = StepDefinition<VanePumpSetup>;
 type Side = 1 | 2;
 
 const safe = (setup: VanePumpSetup) =>
-  safeStep(M.safeComplete, [
+  safeStep(COMMON.safeComplete, [
     ISOLATED,
     item(H.safe, 'pressure', M.pumpSystemDepressurisedVentedGauge),
     ROTOR,
     item(H.safe, 'gas', M.noFlammableHarmfulVapourMeasured),
-    item(H.safe, 'protected', M.eyeProtectionGlovesWhatBoots),
-    ifFitted(H.kit, 'instructions', M.makersInstructionsBenchTheyOutrank),
-    item(H.kit, 'kit', M.seatsRingsGreaseSealsO),
-    ...(setup.fixtures === 'none' ? [] : [ifFitted(H.kit, 'tools', M.guardRingShaftGuardGuide)]),
+    item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
+    ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
+    item(COMMON.kit, 'kit', M.seatsRingsGreaseSealsO),
+    ...(setup.fixtures === 'none' ? [] : [ifFitted(COMMON.kit, 'tools', M.guardRingShaftGuardGuide)]),
   ]);
 
 /** What is heavy, and where the weep hole stands: by how the pump is mounted. */
@@ -120,7 +121,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
               at('shimskept'),
               M.capOff({ side }),
               M.capOffSquareShimsCounted,
-              [item(H.shims, 'together', M.boltsCapShimsKeptTogether)],
+              [item(COMMON.shims, 'together', M.boltsCapShimsKeptTogether)],
               { closes: M.mixedOtherSidesNobodyCan },
             ),
         asked(at('thrustoff'), M.thrustPartsOff({ side }), M.theirOrderLaidOutAs, [
@@ -151,27 +152,27 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       M.newSealIntoHead,
       M.greaseSealFirstThenSeat,
       [
-        ifFitted(H.greaseSeal, 'greaseseal', M.greaseSealFlatSideDown),
-        item(H.seat, 'oiled', M.seatORingGenerouslyOiled),
-        item(H.seat, 'smooth', M.smoothSideUp, {
+        ifFitted(COMMON.greaseSeal, 'greaseseal', M.greaseSealFlatSideDown),
+        item(COMMON.seat, 'oiled', M.seatORingGenerouslyOiled),
+        item(COMMON.seat, 'smooth', M.smoothSideUp, {
           remedy: M.otherWayRingRunsRough,
         }),
         item(
-          H.seat,
+          COMMON.seat,
           'guard',
           s.fixtures === 'none' ? M.cleanClothBetweenHandSeat : M.guardRingToolNothingBut,
         ),
-        item(H.seat, 'hands', M.pushedHandsAloneUntilSnapped, {
+        item(COMMON.seat, 'hands', M.pushedHandsAloneUntilSnapped, {
           remedy: M.hammeredPressedCracksWhereCannot,
         }),
-        item(H.seat, 'looked', M.lookedAfterwardsAllRoundLevel),
+        item(COMMON.seat, 'looked', M.lookedAfterwardsAllRoundLevel),
         item(H.head, 'ring', M.headFaceCleanNewO),
       ],
       { closes: M.onceHeadSeatCannotSeen },
     ),
     together('rotary', M.rotatingRing, M.shaftCleanOiledDrivePin, [
-      item(H.shaft, 'clean', M.shaftCleanDressedOiled),
-      item(H.shaft, 'pin', M.drivePinKeyway12Oclock),
+      item(COMMON.shaft, 'clean', M.shaftCleanDressedOiled),
+      item(COMMON.shaft, 'pin', M.drivePinKeyway12Oclock),
       item(H.ring, 'retainer', M.retainerNotchDrivePin, {
         remedy: M.besidePinNotDrivenRing,
       }),
@@ -241,7 +242,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
                 items: [HEAP_ITEM],
               }
             : asked(at('shimsback'), M.sameShimsBack({ side }), M.sameShimsLinedUpTwo, [
-                item(H.shims, 'same', M.sameShimsAsCameOff),
+                item(COMMON.shims, 'same', M.sameShimsAsCameOff),
               ]),
           together('cap', M.cap2, M.overShimsNippleWhereGrease, [
             ifFitted(H.cap, 'nipple', M.nipple({ nipple: nipple(s) })),
@@ -296,12 +297,12 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
       { ...tagStep<VanePumpSetup>(TAGGED), depth: 'standard' as const },
       ...sideSteps(1, setup),
       ...(setup.sides === 'both' ? sideSteps(2, setup) : []),
-      asked('grease', M.grease, M.reliefProvedFreeFirstElse, [
-        ifFitted(H.grease, 'free', M.greaseReliefCleanedProvedFree, {
+      asked('grease', COMMON.grease, M.reliefProvedFreeFirstElse, [
+        ifFitted(COMMON.grease, 'free', M.greaseReliefCleanedProvedFree, {
           remedy: M.freeRenewBeforeAnyGrease,
         }),
-        ifFitted(H.grease, 'nipple', M.nippleWipedClean),
-        item(H.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
+        ifFitted(COMMON.grease, 'nipple', M.nippleWipedClean),
+        item(COMMON.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
       ]),
       {
         ...asked(
@@ -311,14 +312,14 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
           [
             ...startOrder({
               drive: setup.drive ?? 'untouched',
-              group: H.start,
+              group: COMMON.start,
               isolated: [],
               guards: M.guardsToolsOutPeopleClear,
-              lifted: item(H.start, 'permit', M.isolationLiftedWhoeverSetName),
+              lifted: item(COMMON.start, 'permit', M.isolationLiftedWhoeverSetName),
             }),
-            ...(light ? [item(H.start, 'vapour', M.filledVapourFirstSlowlyLiquid)] : []),
-            item(H.start, 'slow', M.pressureLetSlowlyNoDrop),
-            item(H.start, 'runs', M.runsWithoutNewNoiseWeep, {
+            ...(light ? [item(COMMON.start, 'vapour', M.filledVapourFirstSlowlyLiquid)] : []),
+            item(COMMON.start, 'slow', M.pressureLetSlowlyNoDrop),
+            item(COMMON.start, 'runs', M.runsWithoutNewNoiseWeep, {
               note: true,
             }),
           ],
@@ -330,14 +331,14 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
         starts: true,
       },
       asked('store', M.leftOrder, M.storedWhereDoesNotRun, [
-        item(H.store, 'closed', M.runsOpeningsClosedLightOil),
-        ifFitted(H.store, 'spares', M.sparesTagsGoStoreSheets),
+        item(COMMON.store, 'closed', M.runsOpeningsClosedLightOil),
+        ifFitted(COMMON.store, 'spares', COMMON.sparesTagsGoStoreSheets),
       ]),
       {
         id: 'sign',
-        title: M.signature,
+        title: COMMON.signature,
         kind: signature,
-        guide: M.nameBelowSheetStaysPump,
+        guide: COMMON.nameBelowSheetStaysPump,
       },
     ]),
   };

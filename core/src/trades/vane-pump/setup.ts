@@ -1,5 +1,6 @@
 import { boolean, type InferType, number, object, string } from 'yup';
 import { ask, choice, chosen, type FormValues, isWhole } from '../../engine/asked.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import {
   everyJob,
@@ -14,9 +15,9 @@ import { driveField } from '../../steps/start-order.ts';
 import { M } from './messages.ts';
 import '../../judgement/sentences.ts';
 
-const PUMP = M.pump;
+const PUMP = COMMON.pump;
 const SHIMS = M.shimsThickness;
-export const SHEET_TORQUES = M.torquesFromPumpsSheet;
+export const SHEET_TORQUES = COMMON.torquesFromPumpsSheet;
 
 const thickness = (label: Text) =>
   number()
@@ -39,7 +40,7 @@ const torque = (label: Text, what: Text, upTo: string) =>
       ask(SHEET_TORQUES, label, {
         later: true,
         upTo,
-        needed: M.torqueMissingComesFromMakers({ what }),
+        needed: COMMON.torqueMissingComesFromMakers({ what }),
       }),
     );
 /** The upper end of a range, typed with the lower one. */
@@ -55,10 +56,10 @@ export const vanePumpSetupSchema = object({
     .required(),
   ...placeFields,
   ...everyJob,
-  holdBefore: holdBefore({ start: M.start, sign: M.signature2 }),
+  holdBefore: holdBefore({ start: COMMON.start3, sign: COMMON.signature2 }),
   mounted: choice(PUMP, M.pump2, { foot: M.feet, hung: M.hungFromPipes }).required(),
   /** Both heads, or one with the other left as it is, and why. */
-  sides: choice(PUMP, M.opened, { both: M.bothHeads, first: M.oneHeadOnly }).required(),
+  sides: choice(PUMP, COMMON.opened, { both: M.bothHeads, first: M.oneHeadOnly }).required(),
   leftBecause: string()
     .trim()
     .max(200)
@@ -78,12 +79,12 @@ export const vanePumpSetupSchema = object({
   capBolts: number().integer().min(2).max(16).required().meta(ask(PUMP, M.boltsBearingCap)),
   /** With a new head or bearing the shims that came off say nothing: float is measured, and the heap worked out. */
   renewed: boolean().meta(ask(PUMP, M.headBearingRenewedShimsMeasured, { when: capOpens })),
-  thinMm: thickness(M.thin).required(),
-  thinSpare: spare(M.thin),
-  middleMm: thickness(M.middle),
-  middleSpare: spare(M.middle),
-  thickMm: thickness(M.thick),
-  thickSpare: spare(M.thick),
+  thinMm: thickness(COMMON.thin).required(),
+  thinSpare: spare(COMMON.thin),
+  middleMm: thickness(COMMON.middle),
+  middleSpare: spare(COMMON.middle),
+  thickMm: thickness(COMMON.thick),
+  thickSpare: spare(COMMON.thick),
   headNm: torque(M.headBolts, M.headBolts2, 'headMostNm'),
   headMostNm: upper(),
   capNm: torque(M.capBolts, M.capBolts2, 'capMostNm'),

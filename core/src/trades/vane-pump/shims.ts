@@ -1,10 +1,10 @@
 import { sayStack } from '../../arithmetic/rebuild/gaskets.ts';
 import { type EndFloatValues, endFloat } from '../../arithmetic/rebuild/shims.ts';
 import { answerTo, standing } from '../../engine/facts.ts';
-import { M as H } from '../../engine/headings/messages.ts';
 import type { Facts, Place } from '../../engine/state.ts';
 import { type GateItem, kindFamily } from '../../engine/step.ts';
 import type { Finding } from '../../judgement/result.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import { listOf } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { gaugeFindings } from '../../steps/gauges.ts';
@@ -46,7 +46,7 @@ const sumOf = (thick: readonly number[], heap: Heap): number =>
 
 export const HEAP_ITEM: GateItem = {
   id: 'heaps',
-  group: H.shims,
+  group: COMMON.shims,
   ask: M.howManyEachThickness,
   note: true,
 };
@@ -159,7 +159,7 @@ function judged(
       params: { thick: sumOf(thick, on) },
       source: 'geometry',
       remedy: wanted
-        ? M.put({ pieces: sayStack(pieces(thick, wanted), wanted) })
+        ? COMMON.put({ pieces: sayStack(pieces(thick, wanted), wanted) })
         : M.measureFloatAgainGetOther,
       acceptable: false,
     };

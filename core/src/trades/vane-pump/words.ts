@@ -1,6 +1,7 @@
 import type { TradeWords } from '../../engine/trade.ts';
 import { reportAt } from '../../engine/trades.ts';
 import type { Drawing } from '../../judgement/drawing.ts';
+import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { len } from '../../quantities/say.ts';
 import { boltsCame, boltsRow } from '../../steps/came.ts';
@@ -32,7 +33,7 @@ export const words: TradeWords<VanePumpSetup> = {
   setup: M.pumpShimsTorques,
   changes: M.shimsTorques,
   sheet: M.sealChangeSheet,
-  signed: M.changed,
+  signed: COMMON.changed,
   came(state) {
     const [first, second] = [thick(counted(state, 1)), thick(counted(state, 2))];
     const torqueNm = boltsCame(state, 'headbolts1');

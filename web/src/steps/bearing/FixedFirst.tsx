@@ -2,6 +2,7 @@ import { floatFigure } from '@fulcrant/core/figures';
 import type { JobSummary } from '@fulcrant/core/forms';
 import { type JobState, tradeOf } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { FixedNamed } from '@fulcrant/core/steps';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -66,7 +67,7 @@ export function FixedFirst({ state, named, spanMm, open, onName }: Props) {
               </Link>
               <span className="block text-sm text-muted">
                 {stands(l)
-                  ? say(M.locked)
+                  ? say(COMMON.locked)
                   : say(M.stands({ title: l.rail.find((m) => m.id === l.present)?.title ?? '' }))}
                 , {format(new Date(l.updatedAt), 'd MMM HH:mm')}
               </span>

@@ -1,7 +1,7 @@
 import { boltFigure } from '@fulcrant/core/figures';
 import type { Instrument } from '@fulcrant/core/instruments';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { type BoltValues, openIn } from '@fulcrant/core/steps';
 import { formatTorque, parseAngle, parseTorque } from '@fulcrant/core/units';
 import { type FormEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react';
@@ -98,12 +98,12 @@ function Passes({ values }: { values: BoltValues }) {
               <Words of={p.name} />
             </span>
             <span className="figures block text-sm">
-              {p.torqueNm === null ? say(M.hand) : formatTorque(p.torqueNm, unit)}
+              {p.torqueNm === null ? say(COMMON.hand) : formatTorque(p.torqueNm, unit)}
             </span>
             <span className="figures block text-sm text-muted">
               {p.kind === 'round' && round !== undefined
                 ? say(M.moved({ round }))
-                : say(M.of({ done, count: p.order.length }))}
+                : say(COMMON.of({ done, count: p.order.length }))}
             </span>
           </li>
         );
@@ -120,7 +120,7 @@ type FormProps = Pick<Props, 'gauges' | 'gauge' | 'onGauge' | 'onTick'> & {
 const caretTo = (form: HTMLFormElement | null, wanted: string) =>
   takeCaret(form?.querySelector<HTMLElement>(wanted) ?? null);
 
-const ONE = { bolt: M.bolt, screw: M.screw, nut: M.nut } as const;
+const ONE = { bolt: M.bolt, screw: M.screw, nut: COMMON.nut } as const;
 
 function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps) {
   const { unit } = useSettings();
@@ -229,7 +229,7 @@ function TickForm({ values, gauges, gauge, onGauge, onTick, typing }: FormProps)
         </label>
       )}
       <Button type="submit" weight="solid" data-tick>
-        {next.torqueNm === null ? say(M.handTight) : say(M.tight)}
+        {next.torqueNm === null ? say(COMMON.handTight) : say(M.tight)}
       </Button>
       {openIn(values, next.pass).length > 1 && (
         <label className="flex min-h-12 items-center gap-2 text-sm text-muted">

@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { formatTorque } from '@fulcrant/core/units';
 import { Radio } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -43,7 +44,7 @@ export function WrenchFeed({ wantedNm, onTake }: { wantedNm: number; onTake: (nm
         {heard?.quantity === 'torque' ? formatTorque(heard.value, unit) : '–'}
       </span>
       <Button onClick={take} disabled={!heard} data-take>
-        {say(M.take)}
+        {say(COMMON.take)}
       </Button>
       <Button weight="bare" className="!px-0 !text-base" onClick={unpair}>
         {say(M.letGo)}

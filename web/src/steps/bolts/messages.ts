@@ -5,5 +5,4 @@ import { en } from '../../words/en/steps-bolts.ts';
 export const M = defineMessages('page.steps.bolts', en, {
   noWrenchReaches: { torque: 'text' },
   moved: { round: 'count' },
-  of: { done: 'count', count: 'count' },
 });

@@ -1,5 +1,5 @@
 import { LIP_WAYS, type LipValues, type LipWay } from '@fulcrant/core/calculators';
-import { sameText, textKey } from '@fulcrant/core/messages';
+import { COMMON, sameText, textKey } from '@fulcrant/core/messages';
 import { Button } from '../../ui/controls.tsx';
 import { useSay, Words } from '../../ui/settings.tsx';
 import { M } from './messages.ts';
@@ -71,7 +71,7 @@ export function LipFigure({ values, open, onFit }: Props) {
                         key={way}
                         disabled={!open}
                         aria-pressed={l.fitted === way}
-                        aria-label={`${say(where)}, ${say(l.name)}: ${say(way === 'inward' ? M.inward : M.outward)}`}
+                        aria-label={`${say(where)}, ${say(l.name)}: ${say(way === 'inward' ? COMMON.inward : COMMON.outward)}`}
                         weight={l.fitted === way ? (way === l.wants ? 'solid' : 'stop') : 'line'}
                         className="!px-1"
                         onClick={() => onFit(l.id, way)}

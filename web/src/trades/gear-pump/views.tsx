@@ -1,4 +1,5 @@
 import { pileFigure } from '@fulcrant/core/figures';
+import { COMMON } from '@fulcrant/core/messages';
 import { endClearance, type SqueezeValues, squeeze, stackKey } from '@fulcrant/core/trades';
 import { lengthDigits } from '@fulcrant/core/units';
 import { DrawingView } from '../../figures/DrawingView.tsx';
@@ -24,7 +25,7 @@ function Squeezed({ values: v, active }: { values: SqueezeValues; active: string
         <tr className="kicker border-b border-rule text-left">
           <th className="font-normal">{say(M.stack)}</th>
           <th className="pr-6 text-right font-normal">{say(M.loose)}</th>
-          <th className="pr-6 text-right font-normal">{say(M.underTorque)}</th>
+          <th className="pr-6 text-right font-normal">{say(COMMON.underTorque)}</th>
           <th className="text-right font-normal">{say(M.lost)}</th>
         </tr>
       </thead>

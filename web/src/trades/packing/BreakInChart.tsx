@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { BreakInStepValues } from '@fulcrant/core/trades';
 import { memo } from 'react';
 import { axis, ink, level, readings, STILL, useChart, type XY } from '../../figures/chart.ts';
@@ -14,7 +15,11 @@ function stair(v: BreakInStepValues, end: number): XY[] {
 function look(v: BreakInStepValues, say: (text: Text) => string) {
   const times = [...v.points, ...v.warmth, ...v.turns].map((p) => p.minutes);
   const end = Math.max(20, ...times.map((t) => t + 2));
-  const [x, y, warm] = [axis(say(M.minutesAfterStart)), axis(say(M.dropsMinute)), axis(say(M.glandCelsius))];
+  const [x, y, warm] = [
+    axis(say(M.minutesAfterStart)),
+    axis(say(COMMON.dropsMinute)),
+    axis(say(M.glandCelsius)),
+  ];
   const hottest = Math.max(0, ...v.warmth.map((w) => w.glandC));
   return {
     type: 'line' as const,

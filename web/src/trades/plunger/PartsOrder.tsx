@@ -16,6 +16,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { PART_NAME, type VRingPart } from '@fulcrant/core/calculators';
+import { COMMON } from '@fulcrant/core/messages';
 import type { PartsOrderValues } from '@fulcrant/core/trades';
 import { useState } from 'react';
 import { Button, Fault } from '../../ui/controls.tsx';
@@ -74,8 +75,8 @@ export function PartsOrder({ values, open, onLay }: Props) {
         </SortableContext>
       </DndContext>
       <p className="m-0 text-muted">
-        {say(M.dragEachPartPlaceKeyboard)} <kbd>{say(M.space)}</kbd> {say(M.liftsArrowsMove)}{' '}
-        <kbd>{say(M.space)}</kbd> {say(M.laysDown)}
+        {say(M.dragEachPartPlaceKeyboard)} <kbd>{say(COMMON.space)}</kbd> {say(M.liftsArrowsMove)}{' '}
+        <kbd>{say(COMMON.space)}</kbd> {say(M.laysDown)}
       </p>
       {laid && values.wrong !== null && (
         <Fault>{say(M.placeWrongWhatFacesPressure({ wrong: values.wrong + 1 }))}</Fault>

@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { WearWatchValues } from '@fulcrant/core/trades';
 import { lengthDigits } from '@fulcrant/core/units';
 import { format } from 'date-fns';
@@ -82,7 +83,7 @@ const WearChart = memo(function WearChart({
                   dueBand: v.dueBand
                     ? M.n95({
                         from: format(new Date(v.dueBand.from), 'MMM yyyy'),
-                        to: v.dueBand.to ? format(new Date(v.dueBand.to), 'MMM yyyy') : M.noTelling,
+                        to: v.dueBand.to ? format(new Date(v.dueBand.to), 'MMM yyyy') : COMMON.noTelling,
                       })
                     : '',
                 })

@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { ProofValues } from '@fulcrant/core/trades';
 import { formatTemperature, type LengthUnit } from '@fulcrant/core/units';
 import { format } from 'date-fns';
@@ -7,7 +8,7 @@ import { axis, FIGURES, ink, readings, STILL, useChart } from '../../figures/cha
 import { useSay, useSettings } from '../../ui/settings.tsx';
 import { M } from './messages.ts';
 
-const WHEN: readonly Text[] = [M.start, M.n15Min, M.n1Hour, M.nextDay];
+const WHEN: readonly Text[] = [COMMON.start3, M.n15Min, M.n1Hour, M.nextDay];
 
 function look(v: ProofValues, unit: LengthUnit, say: (text: Text) => string) {
   const line = (ys: Array<number | null>, colour: string) => ({
@@ -23,7 +24,7 @@ function look(v: ProofValues, unit: LengthUnit, say: (text: Text) => string) {
     v.points.map((p) => p.temperatureC),
     '--brass',
   );
-  const [x, y] = [axis(), axis(say(M.dropsMinute))];
+  const [x, y] = [axis(), axis(say(COMMON.dropsMinute))];
   return {
     type: 'line' as const,
     data: { datasets: [drops, { ...warmth, yAxisID: 'warm', borderDash: [7, 4] }] },
@@ -62,7 +63,7 @@ const ProofChart = memo(function ProofChart({ values: v }: { values: ProofValues
     say(
       M.drops({
         when: WHEN[i],
-        dropsPerMin: p.dropsPerMin ?? M.no,
+        dropsPerMin: p.dropsPerMin ?? COMMON.no,
         temperatureC: p.temperatureC === null ? M.noTemperature : formatTemperature(p.temperatureC, unit),
       }),
     ),

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import type { DriveUpAngleValues, DriveUpHydraulicValues } from '@fulcrant/core/trades';
 import { formatPressure } from '@fulcrant/core/units';
 import type { ReactNode } from 'react';
@@ -47,7 +48,7 @@ export function AngleSide({ values: v }: { values: DriveUpAngleValues }) {
       )}
       <p className="m-0 text-[0.95rem] leading-snug text-muted">
         {say(M.informationNoVerdictTravel)} <Length mm={v.travelMm} decimals={2} />
-        {say(M.tapersSum)} <Length mm={v.reductionMinMm} unit={false} /> {say(M.to2)}{' '}
+        {say(M.tapersSum)} <Length mm={v.reductionMinMm} unit={false} /> {say(COMMON.to2)}{' '}
         <Length mm={v.reductionMaxMm} /> {say(M.clearanceOverBand)}
       </p>
     </div>
@@ -64,7 +65,7 @@ export function PumpSide({ values: v }: { values: DriveUpHydraulicValues }) {
         title={say(M.drivenUp)}
         under={
           <>
-            {say(M.of)} <Length mm={v.driveUpMinMm} decimals={2} unit={false} /> {say(M.to2)}{' '}
+            {say(M.of)} <Length mm={v.driveUpMinMm} decimals={2} unit={false} /> {say(COMMON.to2)}{' '}
             <Length mm={v.driveUpMaxMm} decimals={2} />
             {say(M.makersSheet2)}
           </>
@@ -75,7 +76,7 @@ export function PumpSide({ values: v }: { values: DriveUpHydraulicValues }) {
       {v.place === 'short' && v.leftMinMm !== null && v.leftMaxMm !== null && (
         <Big title={say(M.stillGo)} under={say(M.fromSameZero)}>
           <span className="text-3xl">
-            <Length mm={v.leftMinMm} decimals={2} unit={false} /> {say(M.to2)}{' '}
+            <Length mm={v.leftMinMm} decimals={2} unit={false} /> {say(COMMON.to2)}{' '}
             <Length mm={v.leftMaxMm} decimals={2} />
           </span>
         </Big>

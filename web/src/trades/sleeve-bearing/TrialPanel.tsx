@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import type { DriveUpStepValues } from '@fulcrant/core/trades';
 import type { MonteCarloInput, MonteCarloResult, StopChances } from '@fulcrant/core/trials';
 import { sayNutAngle } from '@fulcrant/core/units';
@@ -112,7 +113,7 @@ function Outcome({ result, nowDeg, atLock }: { result: MonteCarloResult; nowDeg:
           <tr className="kicker">
             <th className="font-medium">{atLock ? say(M.stop) : say(M.turn)}</th>
             <th className="text-right font-medium">{say(M.band2)}</th>
-            <th className="text-right font-medium">{say(M.over)}</th>
+            <th className="text-right font-medium">{say(COMMON.over)}</th>
             <th className="text-right font-medium">{say(M.leaves)}</th>
           </tr>
         </thead>

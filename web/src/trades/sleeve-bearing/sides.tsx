@@ -1,5 +1,6 @@
 import type { DriveUpTargetValues } from '@fulcrant/core/calculators';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import type { BenchValues, DriveUpStepValues } from '@fulcrant/core/trades';
 import { Length } from '../../ui/Num.tsx';
 import { useSay } from '../../ui/settings.tsx';
@@ -73,14 +74,14 @@ export function TargetNumbers({ values: t }: { values: DriveUpTargetValues }) {
         {t.tabledTravelMm && (
           <span className="text-muted">
             {' '}
-            {say(M.tabled)} <Length mm={t.tabledTravelMm[0]} decimals={2} unit={false} /> {say(M.to2)}{' '}
+            {say(M.tabled)} <Length mm={t.tabledTravelMm[0]} decimals={2} unit={false} /> {say(COMMON.to2)}{' '}
             <Length mm={t.tabledTravelMm[1]} decimals={2} />)
           </span>
         )}
       </>,
     ],
     [
-      say(M.nut),
+      say(COMMON.nut),
       <>
         {say(M.about)}{' '}
         <span key="n" className="figures">
@@ -139,7 +140,7 @@ export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
 
 /** In a hundred, as people say chances; nothing and certainty are never claimed. */
 const ofHundred = (share: number): Text =>
-  share < 0.01 ? M.under1 : share > 0.99 ? M.over99 : String(Math.round(100 * share));
+  share < 0.01 ? COMMON.under : share > 0.99 ? COMMON.over2 : String(Math.round(100 * share));
 
 /** Model and feelers weighed together: how far may be turned before the next feeling, and what then. */
 function Chances({ advice }: { advice: NonNullable<DriveUpStepValues['advice']> }) {

@@ -1,4 +1,5 @@
 import { pileFigure } from '@fulcrant/core/figures';
+import { COMMON } from '@fulcrant/core/messages';
 import type { ShimCountValues } from '@fulcrant/core/trades';
 import { lengthDigits } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
@@ -46,7 +47,7 @@ export function ShimCount({ values: v, open, onCount }: Props) {
                 <span className="figures">{lengthDigits(mm, unit)}</span> {unit}
                 {v.wanted && (
                   <span className="block font-normal text-base text-muted">
-                    {v.wanted.join() === v.off?.join() ? say(M.cameOff) : say(M.wanted)}: {v.wanted[i]}
+                    {v.wanted.join() === v.off?.join() ? say(M.cameOff) : say(COMMON.wanted)}: {v.wanted[i]}
                   </span>
                 )}
               </span>
@@ -87,7 +88,7 @@ export function ShimCount({ values: v, open, onCount }: Props) {
           <DrawingView
             drawing={pileFigure({
               pile: pile(v.wanted),
-              title: v.wanted.join() === v.off?.join() ? say(M.cameOff) : say(M.wanted),
+              title: v.wanted.join() === v.off?.join() ? say(M.cameOff) : say(COMMON.wanted),
             })}
           />
         )}

@@ -4,7 +4,6 @@ export const en = {
     'The application was renewed on the server, or something in it failed. Everything entered is kept on this device.',
   demoPlant: 'Demo plant',
   demoPlantPeopleMachinesNumbers: 'Demo plant: people, machines and numbers are invented',
-  fulcrant: 'Fulcrant',
   reload: 'Reload',
   somethingWentWrongPage: 'Something went wrong on this page',
 } as const;

@@ -9,8 +9,6 @@ export const en = {
   bentShaft: 'a bent shaft',
   browserGivesNoSerialPorts: 'This browser gives no serial ports.',
   choosePort: 'Choose the port',
-  commonPractice: 'common practice',
-  day: 'day',
   device:
     '{n} {n, plural, one {entry waits} other {entries wait}} on this device{job}: {status, select, noConnection {no connection} signSend {sign in to send} sending {sending} other {}}',
   feedStoppedNothingTurnStored:
@@ -52,7 +50,6 @@ export const en = {
   pairGauge: 'Pair a gauge',
   photographFromCameraFile: 'Photograph from camera or file',
   photographHasNotArrivedWaits: 'The photograph has not arrived: it waits on the device that took it.',
-  photographStep: 'Photograph at this step',
   port: 'On the port',
   practiceOnly: 'practice only',
   putSheetAsNote: 'Put on the sheet as a note',
@@ -82,14 +79,12 @@ export const en = {
   signAgain: ': sign in again',
   sleeveAboutLetGo: 'a sleeve about to let go',
   someAnglesWerePassedOver: 'Some angles were passed over: take them one by one.',
-  space: 'Space',
   stand: 'Stand-in',
   standBenchPractice:
     'Stand-in bench, for practice: {pump, select, pumpNutIndicator {pump, its nut and indicator;} thermocouple {thermocouple on} dropCounterUnder {drop counter under} dialMicrometerFeeler {dial, micrometer, feelers and} other {}}',
   straightShaftOffCentre: 'a straight shaft off centre',
   strokePump: 'Stroke of the pump',
   sweepWholeTurn: 'Sweep the whole turn',
-  take: 'Take it',
   takeChooseOne: 'Take or choose one',
   takeMakersValueBack: 'Take the maker’s value back',
   takesWhatPairedGaugeShows: 'takes what a paired gauge shows.',

@@ -10,7 +10,6 @@ export const en = {
   mend2: 'Mend',
   most: 'at most {upper}',
   n95100: ', {on} to {to} in 95 of 100',
-  noTelling: 'no telling',
   noTemperatureReadYet: 'No temperature is read yet',
   on: '{value}{found, select, asFound { as found} none {} other {}} on {at}',
   turn: 'Turn {name}',

@@ -4,7 +4,6 @@ export const en = {
   fetchingJobs: 'Fetching the jobs …',
   fixedBearings: 'Fixed bearings on {machine}',
   lastShownOlderOnesTheir: 'The last {count} are shown; older ones by their number on the board.',
-  locked: 'locked',
   named: 'Named',
   noJobFixedBearingMachine:
     'No job of a fixed bearing on this machine is known. Mount it first; or a lead hand accepts, by name.',

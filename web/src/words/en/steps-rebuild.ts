@@ -6,6 +6,4 @@ export const en = {
   intoPump: '← into the pump',
   look: 'Look for',
   out: 'out →',
-  inward: 'inward',
-  outward: 'outward',
 } as const;

@@ -6,5 +6,4 @@ export const en = {
   stack: 'Stack',
   stackLoses: 'A stack loses',
   stackPut: 'stack to put in',
-  underTorque: 'under torque',
 } as const;

@@ -2,7 +2,6 @@
 export const en = {
   aboutMoreTrend: 'About {value} more {value, plural, one {flat} other {flats}} by the trend.',
   bandDropsMinute: 'Band {targetLow} to {targetHigh} drops a minute.',
-  dropsMinute: 'drops a minute',
   dropsMinuteAfterFlatsCome:
     '{dropsPerMin} drops a minute after {flats} flats; the band is {targetLow} to {targetHigh}',
   flatsSoFarFollower:

@@ -6,6 +6,5 @@ export const en = {
   packingNut: 'packing nut →',
   placeWrongWhatFacesPressure: 'Place {wrong} is wrong: what faces the pressure first?',
   pressureEnd: '← pressure end',
-  space: 'Space',
   theyLieSo: 'They lie so',
 } as const;

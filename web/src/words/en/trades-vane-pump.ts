@@ -6,6 +6,5 @@ export const en = {
   howMany0WhereThere: 'How many? 0 where there is none.',
   shims: 'Shims of {lengthDigits} {unit}',
   sidesHeap: 'this side’s heap',
-  wanted: 'wanted',
   wholeNumberShims060: 'A whole number of shims, 0 to 60.',
 } as const;

@@ -29,7 +29,6 @@ export const en = {
   band: 'band',
   bench: 'bench',
   bench2: '{lower} to {upper} on the bench',
-  benchClearance: 'Bench clearance',
   benchClearanceFeelersAgainstClass: 'Bench clearance by feelers against its class',
   benchClearanceLiesClass: 'Bench clearance {bench} lies in its class.',
   benchClearanceOutClassWrong:
@@ -69,7 +68,6 @@ export const en = {
     'Do not turn on and do not loosen. Another lock washer (its tabs fall elsewhere) or the other face of the washer, or the lead hand decides.',
   doesNotPressAnywhereRing: 'It does not press anywhere: the ring may creep on its seat.',
   doubt: '{reduction} − {converted} = {difference}, doubt ± {doubt}',
-  driveUp: 'Drive-up',
   driveUp1: ', drive-up 1:{taper} {travel} to {travel2}',
   driveUpHydraulicNutStart: 'Drive-up by hydraulic nut: start pressure, travel, abort',
   driveUpNutAngleFrom: 'Drive-up by nut angle from a proven zero',
@@ -80,7 +78,6 @@ export const en = {
   easeClampScrewsHoldLower:
     'Ease the clamp screws, hold the lower joint with a feeler, and close them evenly.',
   eighthFromPitchTaperK: '{reductionPerEighth} an eighth, from pitch, taper and k {k}',
-  expected: 'expected',
   feelBenchClearanceAgainIf:
     'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
   feelBothRowsAgainAngle: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.',
@@ -179,9 +176,7 @@ export const en = {
     'The next {turn, select, turn {turn} eighth {eighth} sixteenth {sixteenth} other {}} would bring it to about {nextReduction} ± {nextExpanded} and could pass {max}.',
   noReadingYetNutSnug: 'No reading yet with the nut snug.',
   normalClass: '{d} to {d2}, normal class',
-  now: 'now',
   nut: 'by the nut',
-  nut2: 'nut',
   nutFeelersGiveKWhere:
     'Nut and feelers give k = {measuredK}, where {lower} to {upper} is usual and {k} was assumed.',
   nutHandUntilSnugThen: 'Nut by hand until snug, then feel both rows: that is zero.',
@@ -210,8 +205,6 @@ export const en = {
   ratingLifeFromLoadSpeed: 'Rating life from load and speed',
   readClassStampedRingSquare:
     'Read the class stamped on the ring, square the outer ring and feel again; do not mount a bearing of another class unasked.',
-  reduction: 'reduction',
-  reduction2: 'Reduction',
   reduction3: '{forward}° on ({forward2}): reduction {reduction}',
   reductionInformation: 'reduction, for information',
   reductionLeastResidualLeast: 'reduction at least {min}, residual at least {least}',
@@ -231,7 +224,6 @@ export const en = {
   rowsDifferOuterRingTilted:
     'The rows differ by {rowDifference}: the outer ring is tilted, or a blade was misread.',
   schoolJudgedOwnSheetAsk: 'This school is judged by its own sheet; ask the maker before it runs.',
-  seat: 'seat',
   seatTooNarrowGrowthHowever:
     'The seat is too narrow for this growth however the ring is set: another housing.',
   set: 'set {i}',
@@ -263,7 +255,6 @@ export const en = {
   someMakersOwnTapersSleeves:
     'Some makers own tapers and sleeves that want this. Check pitch, taper and sheet before the first turn.',
   spacing: 'spacing',
-  spread: 'spread',
   squareOuterRingFeelBoth: 'Square the outer ring and feel both rows again. Turn the nut no further before.',
   squareOuterRingWithdrawSet: 'Square the outer ring, withdraw this set and feel it again.',
   startPressureNut: 'start pressure on this nut',
@@ -302,10 +293,8 @@ export const en = {
   threadsInch: '{pitch} ({threads} threads an inch)',
   to: '{min} to {tableMax}{table}',
   to2: '{min} to {top}{top2, select, clippedLeastResidual {, clipped by the least residual} none {} other {}}',
-  to3: '{min} to {max}',
   to4: '{reductionMin} to {reductionMax}',
   to5: '{min}° to {max}°',
-  to6: '{lower} to {upper}',
   towardsFixedBearing: 'towards the fixed bearing',
   travel: 'by the travel',
   travel2: 'travel',
@@ -324,7 +313,6 @@ export const en = {
   wrongTaperBoreJobTilted:
     'Wrong taper or bore in the job, a tilted ring, or a misread blade: check before the next turn.',
   zeroNotProvenWithoutAngle: 'The zero is not proven: without it the angle means nothing.',
-  normal: 'normal',
   seatIsAShaft: '{seat} is a hole. The seat is a shaft, written small, as k5.',
   pressOnCold: 'Press it on cold, with a tube on its inner ring.',
   axialWantsFactors: 'An axial load wants the maker’s factors X and Y.',

@@ -5,8 +5,6 @@ export const en = {
     'Ask who greased it last, or purge until only fresh grease comes out. Watch the temperature.',
   oilBathNoGrease: 'Oil bath: no grease goes in.',
   greaseBySheet: '{grams} g by the maker’s sheet{strokes}.',
-  outsideMustLargerThanBore: 'The outside must be larger than the bore.',
-  baseUpShaftHoldsLess: 'The base up to the shaft holds less than the whole housing: check both volumes.',
   massDoesNotGoInto: 'This mass does not go into this envelope: check bore, outside, width and mass.',
   askMakerBearing: 'Ask the maker of the bearing.',
   askMakerGreasePurgeOld: 'Ask the maker of the grease; purge the old out as far as it goes, and watch it.',

@@ -51,7 +51,6 @@ export const en = {
   halfRingBushBelowWider: 'A half ring or a bush below it, or a wider lantern.',
   headerRing: 'header ring',
   headerRingLiesBehindBottom: 'the header ring lies behind the bottom ring',
-  lantern: 'lantern',
   lanternRing: 'lantern ring',
   lanternRingStandsAmongBehind: 'the lantern ring stands among or behind the pressure rings',
   leakagePackingSteady: 'Leakage of packing, steady',
@@ -72,7 +71,6 @@ export const en = {
   packAnewRingAddedTop:
     'Pack it anew; a ring added on top only tides it over to the next stop of the machine.',
   packingSectionRingLengthCount: 'Packing: section, ring length, count, lantern, order',
-  power: 'power',
   preloadVRingSetMark: 'Preload of a V-ring set by its mark',
   pressureRing: 'pressure ring',
   pressureRingsLieBehindHeader: 'the pressure rings lie behind the header ring',
@@ -80,11 +78,9 @@ export const en = {
   ringsCutLong:
     '{count} rings of {stock}, cut {cut} long{cut2, select, diagonally {, diagonally} none {} other {}}.',
   ringsMoreThanFiveSix: '{count} rings: more than five or six add friction, not sealing.',
-  robustLine: 'robust line',
   section: 'section',
   skew: ' + {skew} skew',
   speedW: 'π × {shaft} × {count} × {mean} × {mu} × speed = {powerW} W',
-  target: 'target',
   threeQuartersTurn: 'three quarters of a turn',
   towardsMark: 'On towards the mark.',
   wayLaterReadingTellsHow: '{left} of way; a later reading tells how fast it goes.',

@@ -52,7 +52,6 @@ export const en = {
   otherThicknessesNeeded: 'Other thicknesses are needed.',
   overUnder: 'over {least}, under {most}',
   pressOutFitNewOne: 'Press it out and fit a new one the right way; a seal pressed out is not used again.',
-  put: 'Put in: {pieces}.',
   putLoose: 'Put in: {pieces} ({sum} loose).',
   shimsFromMeasuredEndFloat: 'Shims from a measured end float',
   shimsWantedThickness: 'Shims of a wanted thickness',
@@ -62,17 +61,13 @@ export const en = {
     'By these pairs the stack loses {fraction} % under torque: that is not believable.',
   to: '{small} to {large}',
   to2: '{least} to {most}',
-  underTorque: 'under torque',
   underTorqueOnlyLeftTightest:
     'Under torque only {smallest} is left at the tightest place: a gear would be clamped.',
   underTorqueOpenWidestPlace:
     'Under torque {largest} is open at the widest place: the pump slips past its gears.',
-  wanted: 'wanted',
   wantedFloat:
     '{stack} {way, select, text {+} text2 {−} other {}} (wanted float − {float}) = {least} to {most}',
   whatGasketStackLosesUnder: 'What a gasket stack loses under torque',
   whichWayLipsFace: 'Which way the lips face',
-  noneWord: 'none',
   under: 'under',
-  over: 'over',
 } as const;

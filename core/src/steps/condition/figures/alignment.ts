@@ -2,6 +2,7 @@ import type { PlaneValues } from '../../../arithmetic/alignment/coupling.ts';
 import { roundedDown } from '../../../arithmetic/shaft/turn-drawing.ts';
 import { axis, digits, figure, group, label, line, polyline, rect } from '../../../judgement/draw.ts';
 import type { Point } from '../../../judgement/drawing.ts';
+import { COMMON } from '../../../message/common/messages.ts';
 import type { Text } from '../../../message/message.ts';
 import { expr, listOf } from '../../../message/message.ts';
 import { num, UNIT } from '../../../quantities/say.ts';
@@ -223,8 +224,8 @@ export function couplingFigure({
         name: M.fromAbove,
         plane: v.result?.horizontal ?? null,
         values: v,
-        up: M.right,
-        down: M.left,
+        up: COMMON.right,
+        down: COMMON.left,
       }),
       clock('rim', v.rim, 4),
       clock('second', v.second, 352),

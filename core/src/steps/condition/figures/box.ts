@@ -11,6 +11,7 @@ import {
   path,
   rect,
 } from '../../../judgement/draw.ts';
+import { COMMON } from '../../../message/common/messages.ts';
 import { expr } from '../../../message/message.ts';
 import { num, UNIT } from '../../../quantities/say.ts';
 import type { BoxBoreStepValues } from '../box-bore.ts';
@@ -151,7 +152,7 @@ export function boreFigure({
       ),
       label(
         { x: 4, y: H - 5, anchor: 'start', tone: 'muted', size: 14 },
-        M.scaleBracketSag({ unit: UNIT, sag: v.sagMm === null ? M.notMeasured : num(v.sagMm) }),
+        M.scaleBracketSag({ unit: UNIT, sag: v.sagMm === null ? COMMON.notMeasured : num(v.sagMm) }),
       ),
       turnView({
         cx: 552,

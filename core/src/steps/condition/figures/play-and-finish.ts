@@ -10,6 +10,7 @@ import {
   path,
   rect,
 } from '../../../judgement/draw.ts';
+import { COMMON } from '../../../message/common/messages.ts';
 import { num, rough, UNIT } from '../../../quantities/say.ts';
 import type { FinishStepValues } from '../finish.ts';
 import { M } from '../messages.ts';
@@ -88,7 +89,7 @@ export function finishFigure({ values: v, place }: { values: FinishStepValues; p
         }),
         label(
           { x: x0 + width - 70, y: y(s.limitUm) - 7, anchor: 'end', tone: 'stop', size: 14 },
-          M.ra({ limit: rough(s.limitUm) }),
+          COMMON.ra({ limit: rough(s.limitUm) }),
         ),
         s.readingsUm.map((um, i) => {
           const key = `${s.surface}/${i + 1}`;

@@ -1,7 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
   allAlike: 'all alike',
-  allRound: 'all round',
   bearing: 'a bearing',
   bearingCameOff: 'A bearing that came off',
   blue: 'blue',
@@ -11,7 +10,6 @@ export const en = {
   burnt: 'it burnt',
   burnt2: 'it is burnt',
   carriedThrustShouldNotFloat: 'It carried thrust it should not: float with no room, two fixed ones',
-  clean: 'clean',
   cleanTheyStoodStill: 'clean: they stood still',
   colour: 'Colour',
   colourSmellGritBetweenFingers: 'Colour, smell, grit between the fingers, water.',
@@ -62,7 +60,6 @@ export const en = {
   lanternRingLostPortNo: 'The lantern ring lost its port: no flush, grit came in',
   likeNewLittleDarker: 'like new, a little darker',
   livedFewWeeksOnly: 'it lived a few weeks only',
-  livedLong: 'it lived long',
   livedSomeMonthsOnly: 'it lived some months only',
   livedYears: 'it lived for years',
   loadedSideMiddle: 'on the loaded side, in the middle',
@@ -163,7 +160,6 @@ export const en = {
   whereDidStandAgainstPort: 'Where did it stand against its port, before it was pulled?',
   whereEndsMetGapShows: 'Where the ends met: a gap shows where it leaked.',
   whichRingsSpent: 'Which rings are spent',
-  woreOutLife: 'It wore out: the life that was in it',
   workedSeat: 'it worked on its seat',
   wornEvenly: 'worn evenly',
   wornOneSide: 'worn on one side',

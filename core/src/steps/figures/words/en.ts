@@ -28,13 +28,11 @@ export const en = {
   nDm: 'n·dm {speedFactor}; ',
   next: '{what}: {next} is next',
   noMarkYet: 'no mark yet',
-  notFelt: 'not felt',
   notPlaced: 'not placed',
   nutLockGapNextTab: 'Nut and its lock; the gap to the next tab is not measured',
   nutLockSlotMeetsTab:
     'Nut and its lock; slot {slot} meets tab {tab}, {left} degrees {way, select, forward {forward} back {back} other {}}',
   nutTurnedDegreesFromMark: '{turned} degrees from mark{band}',
-  of: '{done} of {count}',
   of2: '{count} of {thickness}',
   oneSplit: 'one split',
   otherSplit: 'the other split',

@@ -5,10 +5,10 @@ export const en = {
   everyPartTagged: 'Every part is tagged.',
   fitTickWayLipFaces: '{open}: fit it, then choose the way its lip faces',
   hand: 'Next: {now}; on: {filter}',
-  isolationStaysHandsTurnNot: 'Isolation stays on. Turn by hand, not by power. Fingers clear of gears and coupling.',
+  isolationStaysHandsTurnNot:
+    'Isolation stays on. Turn by hand, not by power. Fingers clear of gears and coupling.',
   keepAsSpare: 'keep as spare',
   laidOutOrderTheyCame: 'Lay the parts out in the order they were removed; inspect, clean and tag each.',
-  lipFaces: '{l}: which way does its lip face?',
   look: 'Look for: {causes}.',
   notTurnedOverHandYet: 'The pump is not turned over by hand yet.',
   notUsedAgain: '{name} is not used again: {renewed}',
@@ -19,10 +19,8 @@ export const en = {
   takeNewOneFromKit: 'Take a new one from the kit and tag it as new.',
   turnsOverHand: 'The pump turns over by hand.',
   useAgain: 'use again',
-  whichWayDoesLipFace: '{l}: which way does its lip face?',
   wholeTurnsHandSlowlyFeeling: 'Turn whole turns by hand, slowly, feeling for a tight spot.',
   willNotTurnFindOut: 'Does not turn: find out why',
   willNotTurnNothingFurther: 'It does not turn. Find out why before going on; never use power to free it.',
-  nothing: 'nothing',
   renew: 'renew',
 } as const;

@@ -1,0 +1,37 @@
+import { defineMessages } from '../define.ts';
+import { en } from './words/en.ts';
+
+/** What is said in more than one place, by id; those that name something, with what they name. */
+export const COMMON = defineMessages('common', en, {
+  abort: { abortPressure: 'pressure' },
+  alreadyHasReadingWithdrawReason: { label: 'text' },
+  attempt: { attempt: 'count' },
+  dropsMinute2: { dropsPerMin: 'count' },
+  dropsMinuteStop: { caution: 'count', stop: 'count' },
+  enteredAlreadyWithdrawReasonEnter: { label: 'text' },
+  feel: { label: 'text' },
+  feel2: { label: 'text' },
+  first: { label: 'text' },
+  howFarTurnedBack: { nutOf: 'text' },
+  less: { upper: 'length' },
+  lipFaces: { l: 'text' },
+  measure: { label: 'text' },
+  measuredAlreadyWithdrawReasonMeasure: { label: 'text' },
+  min: { m: 'count' },
+  missing: { label: 'text' },
+  missing2: { what: 'text' },
+  more: { lower: 'length' },
+  notMeasuredYet: { label: 'text' },
+  notMeasuredYet2: { name: 'text' },
+  notOk2: { ask: 'text' },
+  notYet: { reason: 'text' },
+  of: { done: 'count', count: 'count' },
+  oneStepGauge: { resolution: 'length' },
+  put: { pieces: 'text' },
+  ra: { limit: 'roughness' },
+  signed2: { name: 'text' },
+  thereNoWork: { trade: 'text' },
+  to3: { lower: 'length', upper: 'length' },
+  to4: { min: 'length', max: 'length' },
+  torqueMissingComesFromMakers: { what: 'text' },
+});
