@@ -40,7 +40,7 @@ describe('what was undone opens what stands on it', () => {
     ])
       expect(opened(h), id).toContain(id);
     for (const id of ['shaft', 'parts', 'slide']) expect(opened(h), id).not.toContain(id);
-    expect(() => h.pass('glandbolts')).toThrow(/Safe and complete.*comes first/);
+    expect(() => h.pass('glandbolts')).toThrow(/Safety and parts check.*comes first/);
     upTo(h, 'proof');
     // The reading before is history: the proof begins again.
     expect(h.state.steps.find((s) => s.id === 'proof')?.report?.next?.key).toBe('leak/0');

@@ -84,8 +84,8 @@ describe('a sheet signed as running', () => {
     expect(checksLeft(h.state)).toEqual([]);
     h.answerAll('proof');
     expect(checksLeft(h.state).map((c) => c.what)).toEqual([
-      { id: 'seal.leakCheck', params: { name: { id: 'seal.after15Minutes', params: {} } } },
-      { id: 'seal.leakCheck', params: { name: { id: 'seal.afterHour', params: {} } } },
+      { id: 'seal.leakCheck', params: { name: { id: 'common.after15Minutes', params: {} } } },
+      { id: 'seal.leakCheck', params: { name: { id: 'common.afterHour', params: {} } } },
       { id: 'seal.leakCheck', params: { name: { id: 'seal.nextDay', params: {} } } },
     ]);
   });

@@ -65,7 +65,7 @@ describe('the numbers of a position over the years', () => {
     const rows = Object.fromEntries(besideEachOther(before, after).map((r) => [english(r.label), r]));
     expect(rows['Residual clearance']?.changed).toBeCloseTo(0.03, 9);
     expect(rows.Hottest).toMatchObject({ before: null, after: 61, changed: null });
-    expect(rows['Bolts drawn to']).toMatchObject({ before: 150, after: null });
+    expect(rows['Bolts tightened to']).toMatchObject({ before: 150, after: null });
   });
 
   it('a seal lived from its signature to the next of its kind; the last one lives still', () => {

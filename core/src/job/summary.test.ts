@@ -12,13 +12,13 @@ describe('a job in one line', () => {
       readings: 0,
       signedBy: null,
     });
-    expect(english(summarise(hand().safe().survey(round).state).act)).toMatch(/read the verdict/);
+    expect(english(summarise(hand().safe().survey(round).state).act)).toMatch(/Read the result/);
     expect(english(summarise(toTarget().state).act)).toMatch(/before its final place/);
     expect(english(summarise(toDriveUp().drive(0, 0.1, 0.1).state).act)).toMatch(/one eighth/);
     expect(summarise(whole().state)).toMatchObject({
       present: null,
       signedBy: 'Asta',
-      act: { id: 'job.signed' },
+      act: { id: 'common.signed2' },
       verdict: 'accept',
     });
   });

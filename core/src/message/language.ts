@@ -1,5 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { englishOf } from './define.ts';
+import { RETIRED } from './words/retired.ts';
 
 /** A language texts are said in; `qps` is the made-up one that shows what was never put into words. */
 export type Language = {
@@ -105,7 +106,7 @@ export function formatText(
 
 /** The text of a message in a language, ready for its arguments; its id where nobody wrote one. */
 export function textIn(id: string, language: Language): string {
-  const icu = language.textOf(id) ?? englishOf(id);
+  const icu = language.textOf(id) ?? englishOf(id) ?? RETIRED[id];
   if (icu === undefined) return id;
   return language.dress ? language.dress(icu) : icu;
 }

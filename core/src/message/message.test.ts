@@ -1,9 +1,10 @@
 import { type MessageFormatElement, parse, TYPE } from '@formatjs/icu-messageformat-parser';
 import { describe, expect, it } from 'vitest';
 import { len, say, sayAll, tor } from '../quantities/say.ts';
-import { definedMessages, type ParamKind } from './define.ts';
-import { formatText, PSEUDO, textIn } from './language.ts';
+import { definedMessages, englishOf, type ParamKind } from './define.ts';
+import { ENGLISH, formatText, PSEUDO, textIn } from './language.ts';
 import { expr, inline, isAmount, isMessage, listOf, sameText, starting, textKey } from './message.ts';
+import { RETIRED } from './words/retired.ts';
 
 /** Every folder that says something: of core, server, pages and practice. */
 const FOLDERS = import.meta.glob('../../../{core,server,web,packages/practice}/src/**/messages.ts', {
@@ -84,6 +85,13 @@ describe('every message', () => {
 });
 
 describe('texts', () => {
+  it('a signed sheet still says what was said under an id that is no longer used', () => {
+    for (const [id, words] of Object.entries(RETIRED)) {
+      expect(englishOf(id), id).toBeUndefined();
+      expect(textIn(id, ENGLISH)).toBe(words);
+    }
+  });
+
   it('are said in the reader’s units: quantities first, then the words', () => {
     const text = listOf([len(0.0254), expr`${tor(180)} × ${2}`], '; ');
     expect(say(text, 'mm')).toBe('0.025 mm; 180 N·m × 2');

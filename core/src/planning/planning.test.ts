@@ -274,7 +274,7 @@ describe('what if', () => {
     expect(told(longer).endMinutes).toBeLessThanOrEqual(0);
     expect([saidMinutes(95), saidMinutes(40), saidMinutes(-120)]).toEqual([
       '1 h 35',
-      { id: 'planning.min', params: { m: 40 } },
+      expect.objectContaining({ params: { m: 40 } }),
       '2 h',
     ]);
   });

@@ -107,8 +107,8 @@ describe('holds, roles, setup', () => {
     h.do('setup.changed', { setup: but(setup, { clearanceClass: 'C3' }), reason: 'ring says C3' });
     expect(h.state.present).toBe('bench');
     expect(english(fitUpSheet(h.state, null).setupChanges.map((c) => c.changed))).toEqual([
-      ['Reduction, least', 'Reduction, most', 'Least residual'],
-      ['Clearance class', 'Reduction, least', 'Reduction, most', 'Least residual'],
+      ['Reduction, min', 'Reduction, max', 'Residual, min'],
+      ['Clearance class', 'Reduction, min', 'Reduction, max', 'Residual, min'],
     ]);
   });
 

@@ -344,7 +344,7 @@ function refuse(values: BoltValues, tried: BoltTry): Text | null {
   const { spec, next } = values;
   const one = spec.one;
   if (values.held?.waits) return values.held.waits;
-  if (!next) return M.allSTightAlready({ one });
+  if (!next) return M.allSTightAlready;
   const pass = values.passes[next.pass];
   const name = pass?.name ?? '';
   if (tried.bolt > spec.count) return M.there({ count: spec.count, what: inline(spec.what) });

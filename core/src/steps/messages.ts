@@ -6,7 +6,6 @@ export const M = defineMessages('steps', en, {
   torqueTenTimesUsual: { torque: 'torque', what: 'text', low: 'torque', high: 'torque' },
   torqueMissing: { textKey: 'text' },
   passOne: { pass: 'text', one: ['bolt', 'screw', 'nut'], bolt: 'count' },
-  allSTightAlready: { one: 'text' },
   allSTightNoneMoved: { one: ['bolt', 'screw', 'nut'] },
   and: { smallest: 'length', largest: 'length' },
   doesNotApply: { ask: 'text' },

@@ -50,7 +50,7 @@ describe.each<[string, Setup]>(Object.entries(EVERY_KIND))('a bearing %s', (_nam
       // Not yet worked: it cannot be passed, unless there is nothing to do but read.
       const before = admit(h.state, event('step.passed', { step: id }));
       if (before !== null) {
-        expect(before).toMatchObject({ id: 'engine.notYet' });
+        expect(before).toMatchObject({ id: 'common.notYet' });
         refused++;
       } else expect(['target', 'match', 'verdict']).toContain(id);
       workStep(h);

@@ -39,10 +39,10 @@ describe('a trade the house has never seen', () => {
     );
     expect(form.gapMm).toBe('0.1181 in');
     expect(fieldsAsked(doorstop, form).map((f) => f.label)).toEqual([
-      { id: 'steps.machine2', params: {} },
-      { id: 'steps.position2', params: {} },
-      { id: 'steps.partAsStamped', params: {} },
-      { id: 'steps.depthOfCheck', params: {} },
+      { id: 'common.machine', params: {} },
+      { id: 'common.position', params: {} },
+      { id: 'common.partAsStamped', params: {} },
+      { id: 'common.depthOfCheck', params: {} },
       { id: 'steps.leadHandReleasesBefore', params: {} },
       'Gap wanted',
       'Felt by',

@@ -16,7 +16,7 @@ describe('the stamp on the ring', () => {
       { id: 'arithmetic.bearings.boreMmTyped', params: { bore: 90, bore2: 80 } },
       {
         id: 'arithmetic.bearings.classTyped',
-        params: { clearanceClass: 'C3', clearanceClass2: { id: 'arithmetic.bearings.normal', params: {} } },
+        params: { clearanceClass: 'C3', clearanceClass2: { id: 'common.normal', params: {} } },
       },
     ]);
     expect(stampAgainst('22220 K', { boreMm: 100, taper: 12, clearanceClass: 'C4' })).toEqual([]);

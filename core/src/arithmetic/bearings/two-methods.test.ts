@@ -150,10 +150,10 @@ describe('bolts of a split part and set screws', () => {
       [1, 2, 3, 4],
     ]);
     expect(setScrewPasses(0, 3, 12).map((p) => p.name)).toEqual([
-      { id: 'arithmetic.bolting.snug', params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } } },
+      { id: 'arithmetic.bolting.snug', params: { name: { id: 'common.cupPoints', params: {} } } },
       {
         id: 'arithmetic.bolting.torque',
-        params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } },
+        params: { name: { id: 'common.cupPoints', params: {} } },
       },
       { id: 'arithmetic.bolting.allOnceRound', params: {} },
     ]);

@@ -69,7 +69,7 @@ describe('set screws of a collar', () => {
       [
         {
           id: 'arithmetic.bolting.snug',
-          params: { name: { id: 'arithmetic.bolting.dogPoints', params: {} } },
+          params: { name: { id: 'common.dogPoints', params: {} } },
         },
         'hand',
         null,
@@ -78,7 +78,7 @@ describe('set screws of a collar', () => {
       [
         {
           id: 'arithmetic.bolting.torque',
-          params: { name: { id: 'arithmetic.bolting.dogPoints', params: {} } },
+          params: { name: { id: 'common.dogPoints', params: {} } },
         },
         'torque',
         10,
@@ -87,7 +87,7 @@ describe('set screws of a collar', () => {
       [
         {
           id: 'arithmetic.bolting.snug',
-          params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } },
+          params: { name: { id: 'common.cupPoints', params: {} } },
         },
         'hand',
         null,
@@ -96,7 +96,7 @@ describe('set screws of a collar', () => {
       [
         {
           id: 'arithmetic.bolting.torque',
-          params: { name: { id: 'arithmetic.bolting.cupPoints', params: {} } },
+          params: { name: { id: 'common.cupPoints', params: {} } },
         },
         'torque',
         10,

@@ -50,10 +50,10 @@ describe('gaps of a gland', () => {
   it('are felt at the quarters, each once, and nowhere else', () => {
     const h = at(cartridgeSeal, 'gland-gaps');
     expect(report(h, 'gland-gaps')?.next?.key).toBe('gap/0');
-    expect(placeAt(h.state, 'gland-gaps', 'gap/45')).toMatchObject({ id: 'steps.thereNoSuchPlaceHere' });
+    expect(placeAt(h.state, 'gland-gaps', 'gap/45')).toMatchObject({ id: 'common.thereNoSuchPlaceHere' });
     h.read('gland-gaps', 'gap/0', 0.5, 'feeler');
     expect(placeAt(h.state, 'gland-gaps', 'gap/0')).toMatchObject({
-      id: 'steps.enteredAlreadyWithdrawReasonEnter',
+      id: 'common.enteredAlreadyWithdrawReasonEnter',
     });
     expect(english(report(h, 'gland-gaps')?.findings[0]?.reason)).toContain('3 of 4 gaps');
   });
@@ -221,7 +221,7 @@ describe('the break-in', () => {
   it('begins with a count, and its readings come in their row', () => {
     const h = at(packing, 'breakin');
     expect(placeAt(h.state, 'breakin', 'flats/1')).toMatchObject({ id: 'packing.firstCountDropsAsStarts' });
-    expect(placeAt(h.state, 'breakin', 'drops/2')).toMatchObject({ id: 'packing.readingsComeOneAfterOther' });
+    expect(placeAt(h.state, 'breakin', 'drops/2')).toMatchObject({ id: 'common.readingsComeOneAfterOther' });
     // A gland that is hot before any drop is counted is hot all the same.
     expect(placeAt(h.state, 'breakin', 'gland/1')).toMatchObject({ key: 'gland/1' });
   });

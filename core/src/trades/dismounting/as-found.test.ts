@@ -25,10 +25,10 @@ describe('the clearance a bearing is found with', () => {
   });
 
   it.each([
-    ['as it was left', 0.05, 0.05, 'accept', 'as it was left'],
+    ['the same as when fitted', 0.05, 0.05, 'accept', 'the same as when fitted'],
     ['grown by 0.05: a loosened sleeve or wear', 0.1, 0.1, 'caution', 'let go, or the bearing has worn'],
     ['shrunk', 0.005, 0.005, 'caution', 'driven further on'],
-    ['grown to the edge', 0.08, 0.08, 'caution', 'cannot tell'],
+    ['grown to the edge', 0.08, 0.08, 'caution', 'cannot show'],
   ] as const)('%s', (_what, a, b, verdict, words) => {
     const { finding } = found(a, b);
     expect(finding?.verdict).toBe(verdict);
@@ -50,7 +50,7 @@ describe('the clearance a bearing is found with', () => {
     expect(h.state.present).toBe('residual');
     expect(report?.next).toBeNull();
     expect(report?.findings[0]).toMatchObject({ code: 'as-found.gone', verdict: 'caution' });
-    expect(() => h.read('residual', 'found/A', 0.06, 'feeler')).toThrow(/can be felt no more/);
+    expect(() => h.read('residual', 'found/A', 0.06, 'feeler')).toThrow(/can no longer be felt/);
     h.pass('residual');
     expect(h.state.present).toBe('nutback');
     expect(workAll(h).state.signed).not.toBeNull();
@@ -79,7 +79,7 @@ describe('the clearance a bearing is found with', () => {
       return say(reportAt(hand.state, 'residual')?.findings[0]?.reason ?? '', 'mm');
     };
     expect(h(0.001)).toContain('let go');
-    expect(h(0.02)).toContain('cannot tell');
+    expect(h(0.02)).toContain('cannot show');
     expect(tools.feeler.step).toBe(0.005);
   });
 

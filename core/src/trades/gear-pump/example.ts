@@ -2,7 +2,7 @@ import type { Hand } from '../../engine/hand.ts';
 import type { Example } from '../../engine/trade.ts';
 import { NAMED } from '../../steps/example.ts';
 import { stackKey } from './compression.ts';
-import { lipsOf, TAGGED } from './parts.ts';
+import { GEAR_PUMP_TAGGED, lipsOf } from './parts.ts';
 import { type GearPumpSetup, USUAL_GEAR_PUMP } from './setup.ts';
 
 /** A pump with steel gears; its torques as such pumps have them. */
@@ -44,7 +44,7 @@ export const example: Example<GearPumpSetup> = {
   },
   work: {
     tags: (h) => {
-      for (const p of TAGGED) h.answer('tags', p.id, 'yes', p.renewed ? 'renew' : 'reuse');
+      for (const p of GEAR_PUMP_TAGGED) h.answer('tags', p.id, 'yes', p.renewed ? 'renew' : 'reuse');
     },
     lips: (h) => {
       for (const l of lipsOf(h.state.setup as GearPumpSetup)) h.answer('lips', l.id, 'yes', l.wants);

@@ -11,7 +11,7 @@ import type { BearingHand } from '../sleeve-bearing/hand.ts';
 import { type ClearanceValues, gapKey } from './clearance.ts';
 import type { SqueezeValues } from './compression.ts';
 import { feelStack, gearPump } from './example.ts';
-import { lipsOf, PARTS, TAGGED } from './parts.ts';
+import { GEAR_PUMP_TAGGED, lipsOf, PARTS } from './parts.ts';
 import type { GearPumpSetup } from './setup.ts';
 
 const at = (id: string, change: Partial<GearPumpSetup> = {}) => upTo(handAt({ ...gearPump, ...change }), id);
@@ -82,10 +82,10 @@ describe('the order of a gear pump', () => {
 describe('parts and lips', () => {
   it('a gasket to be used again is a stop that names it; tagged anew it goes on', () => {
     const h = at('tags');
-    for (const p of TAGGED) h.answer('tags', p.id, 'yes', 'reuse');
-    expect(blocking(h, 'tags')).toEqual(TAGGED.filter((p) => p.renewed).map((p) => `tags.${p.id}`));
+    for (const p of GEAR_PUMP_TAGGED) h.answer('tags', p.id, 'yes', 'reuse');
+    expect(blocking(h, 'tags')).toEqual(GEAR_PUMP_TAGGED.filter((p) => p.renewed).map((p) => `tags.${p.id}`));
     refuses(() => h.pass('tags'), /not used again/);
-    for (const p of TAGGED) if (p.renewed) h.answer('tags', p.id, 'yes', 'renew');
+    for (const p of GEAR_PUMP_TAGGED) if (p.renewed) h.answer('tags', p.id, 'yes', 'renew');
     expect(blocking(h, 'tags')).toEqual([]);
   });
 

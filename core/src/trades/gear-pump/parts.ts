@@ -8,7 +8,7 @@ import type { GearPumpSetup } from './setup.ts';
 const ONCE = M.hasTakenShapeSealsNo;
 
 /** What comes off, and what is never used again. */
-export const TAGGED: readonly TaggedPart[] = [
+export const GEAR_PUMP_TAGGED: readonly TaggedPart[] = [
   { id: 'gaskets', name: COMMON.gaskets, renewed: ONCE },
   { id: 'lips', name: M.lipSeals, renewed: M.lipPressedOutBent },
   { id: 'orings', name: COMMON.oRings, renewed: ONCE },

@@ -14,7 +14,7 @@ import { type StandsOn, standing } from '../../steps/standing.ts';
 import { endClearance } from './clearance.ts';
 import { squeeze } from './compression.ts';
 import { M } from './messages.ts';
-import { lipsOf, PARTS, TAGGED } from './parts.ts';
+import { GEAR_PUMP_TAGGED, lipsOf, PARTS } from './parts.ts';
 import type { GearPumpSetup } from './setup.ts';
 
 /** Orders of size, to catch a slip of unit: 35 to 40 lbf·ft, 45 to 50 lbf·ft. Common practice, no source. */
@@ -101,7 +101,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
     title: M.gearPumpRebuilt,
     steps: standing(STANDS_ON, [
       safe,
-      { ...tagStep<GearPumpSetup>(TAGGED), depth: 'standard' as const },
+      { ...tagStep<GearPumpSetup>(GEAR_PUMP_TAGGED), depth: 'standard' as const },
       asked('clean', M.cleanedLookedOver, M.everythingGoesBackCleanHas, [
         item(COMMON.wear, 'case', M.caseBoresWithoutScoresFingernail),
         item(COMMON.wear, 'gears', M.gearsWithoutChipsPitsWorn, {

@@ -44,14 +44,14 @@ describe('packing', () => {
   it('a joint over the one below it is refused until it is turned on', () => {
     const h = upTo(handAt(packing), 'rings');
     h.follow('rings', 'protractor', () => 0);
-    expect(() => h.pass('rings')).toThrow(/stands only 0°/);
+    expect(() => h.pass('rings')).toThrow(/is only 0°/);
     // What the sheet is headed by is what the verdict says: nothing goes on top of a ring that comes out again.
     expect(report(h, 'rings')?.act).toMatchObject({
       id: 'packing.ringComesOutJointToo',
       params: { wrong: 2 },
     });
     expect(report(h, 'rings')?.next).toBeNull();
-    expect(() => h.read('rings', 'ring/3', 90, 'protractor')).toThrow(/Ring 2 comes out first/);
+    expect(() => h.read('rings', 'ring/3', 90, 'protractor')).toThrow(/Take ring 2 out first/);
   });
 
   it('foot, coupling and belts are looked at before it runs; moved, what ran on them opens again, isolation too', () => {

@@ -68,16 +68,16 @@ describe('the order of a seal', () => {
     expect(at.indexOf('gas')).toBe(at.indexOf('pipes') + 1);
     expect(words('purged seal', 'safe')).toMatch(/inert gas/);
     for (const name of ['cartridge seal', 'purged seal']) {
-      expect(words(name, 'safe'), name).toMatch(/cooled; no pressure is left; the fluid’s safety sheet/);
+      expect(words(name, 'safe'), name).toMatch(/cooled and without pressure; the fluid’s safety sheet/);
       expect(words(name, 'safe'), name).toMatch(/Rotor blocked/);
     }
   });
 
   it('flush, quench and drain are placed whether or not barrier ports are', () => {
     for (const name of ['cartridge seal', 'cassette', 'cartridge split seal'])
-      expect(words(name, 'otherports'), name).toMatch(/Quench enters above/);
-    expect(words('cassette', 'change')).toMatch(/Dog points engaged[\s\S]*protrudes[\s\S]*Plugs out/);
-    expect(words('cartridge split seal', 'gland')).toMatch(/Springs stand up[\s\S]*face splits greased/);
+      expect(words(name, 'otherports'), name).toMatch(/Quench inlet on top/);
+    expect(words('cassette', 'change')).toMatch(/Dog points engaged[\s\S]*screw points[\s\S]*Plugs removed/);
+    expect(words('cartridge split seal', 'gland')).toMatch(/Springs upright[\s\S]*face splits greased/);
     expect(words('fully split seal', 'gland')).toMatch(/Bolt tabs/);
   });
 

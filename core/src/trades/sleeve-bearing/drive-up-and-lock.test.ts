@@ -7,7 +7,7 @@ describe('drive-up and lock', () => {
     const h = toDriveUp();
     refuses(() => h.drive(45, 0.08, 0.08), /zero of the angle/);
     h.drive(0, 0.1, 0.1).drive(45, 0.085, 0.085);
-    refuses(() => h.drive(22.5, 0.09, 0.09), /never back/);
+    refuses(() => h.drive(22.5, 0.09, 0.09), /Turn it forward only/);
     h.read('driveup', 'deg90/A/1', 0.07, 'feeler');
     refuses(() => h.read('driveup', 'deg135/A/1', 0.05, 'feeler'), /Only one row/);
   });
@@ -113,7 +113,7 @@ describe('drive-up and lock', () => {
     expect(told(h).values?.advice).toBeNull();
     expect(told(h).report?.beams[0]?.verdict).toBe('reject');
     refuses(() => h.pass('driveup'), /rows differ/);
-    refuses(() => h.drive(180, 0.04, 0.04), /Square it and feel both rows again/);
+    refuses(() => h.drive(180, 0.04, 0.04), /Square the ring and feel both rows again/);
     // Felt again square: the tilted pair counts no more, stays on the record, and is said.
     h.read('driveup', 'deg135/A/2', 0.05, 'feeler').read('driveup', 'deg135/B/2', 0.05, 'feeler');
     expect(told(h).act).toMatchObject({ id: 'sleeve-bearing.bandGoLock' });
@@ -132,7 +132,7 @@ describe('drive-up and lock', () => {
       next: 'deg180/A/2',
     });
     refuses(() => h.pass('driveup'), /past the end of the band/);
-    refuses(() => h.drive(202.5, 0.035, 0.035), /turn no further/);
+    refuses(() => h.drive(202.5, 0.035, 0.035), /Turn no further/);
   });
 
   it('the gap to the next tab along the rim of the nut is the same angle', () => {

@@ -96,12 +96,12 @@ describe('what a school needs of the sheet', () => {
 describe('nut angle from zero', () => {
   it('the zero is proven by a tap that moves nothing, and the angle means nothing before', () => {
     const h = toZero(angle);
-    refuses(() => h.pass('zero'), /not proven/);
+    refuses(() => h.pass('zero'), /not proved/);
     h.read('zero', 'tap/1', 12, 'protractor');
-    refuses(() => h.pass('zero'), /still moved the nut 12°/);
+    refuses(() => h.pass('zero'), /moved the nut 12°/);
     refuses(() => h.read('driveup', 'turn/1', 90, 'protractor'), /not open yet/);
     h.read('zero', 'tap/2', 3, 'protractor').read('zero', 'tap/3', 0, 'protractor');
-    refuses(() => h.read('zero', 'tap/4', 0, 'protractor'), /zero stands/);
+    refuses(() => h.read('zero', 'tap/4', 0, 'protractor'), /zero is true/);
     refuses(() => h.pass('zero'), /2 of 2 questions/);
     h.answerAll('zero').pass('zero');
     expect(valuesOf<NutZeroValues>(h, 'zero')).toEqual({ taps: [12, 3, 0], proven: true });
@@ -197,7 +197,7 @@ describe('the hydraulic nut', () => {
     refuses(() => h.pass('driveup'), /more. Never zero again/);
     const zero = h.state.readings.find((r) => r.place === 'start/z');
     h.do('reading.withdrawn', { reading: zero?.id ?? '', reason: 'thought better of it' });
-    refuses(() => h.read('driveup', 'start/z', 1.7, 'dial'), /never zeroed again/);
+    refuses(() => h.read('driveup', 'start/z', 1.7, 'dial'), /never set a new zero/);
     const on = zeroed()
       .read('driveup', 'n1/p', 20, 'pressure')
       .read('driveup', 'n1/d', 1.35, 'dial')
@@ -336,7 +336,7 @@ describe('the hydraulic nut', () => {
   it('past the distance is over-driven, and the way off is the one way on', () => {
     const h = zeroed().read('driveup', 'n1/p', 22, 'pressure').read('driveup', 'n1/d', 1.1, 'dial');
     expect(valuesOf<DriveUpHydraulicValues>(h, 'driveup').place).toBe('over-driven');
-    refuses(() => h.read('driveup', 'n2/p', 23, 'pressure'), /nothing more is pumped/i);
+    refuses(() => h.read('driveup', 'n2/p', 23, 'pressure'), /stop pumping/);
     expect(DISMOUNT.onlyWay?.(h.state as JobState<SleeveSetup>)).toBe(true);
   });
 

@@ -119,7 +119,7 @@ describe('a split bearing', () => {
 
   it('screws that never settle stop the work', () => {
     const h = upTo('seat').tighten('seat', () => 20);
-    refuses(() => h.pass('seat'), /still moves/);
+    refuses(() => h.pass('seat'), /still move/);
   });
 
   it('questions come before the wrench where they must', () => {
@@ -148,7 +148,7 @@ describe('a float on its shaft', () => {
   it('waits for the fixed bearing, named by its job or accepted by a lead hand', () => {
     const h = handAt(floatWhole).safe();
     expect(h.state.present).toBe('fixedfirst');
-    refuses(() => h.pass('fixedfirst'), /goes on first/);
+    refuses(() => h.pass('fixedfirst'), /fitted first/);
     refuses(
       () =>
         h.act('name-fixed', {
@@ -205,7 +205,7 @@ describe('a float on its shaft', () => {
 
   it('the first hours keep their times: due every quarter of an hour until steady', () => {
     const h = upTo('runin', floatWhole);
-    refuses(() => h.read('runin', 't/1', 24, 'thermometer'), /around the machine first/);
+    refuses(() => h.read('runin', 't/1', 24, 'thermometer'), /ambient temperature first/);
     h.read('runin', 'ambient', 20, 'thermometer').read('runin', 't/1', 24, 'thermometer');
     const due = valuesOf<RunInStepValues>(h, 'runin').dueAt;
     expect(Date.parse(due ?? '') - Date.parse(h.state.readings.at(-1)?.at ?? '')).toBe(15 * 60_000);

@@ -72,7 +72,7 @@ describe('belts of the drive', () => {
     const { beltWantedN: _, ...rest } = condition;
     expect(lackOf(rest)).toMatch(/tension is missing/);
     expect(lackOf({ ...rest, beltPowerKw: 22, beltSpeedMPerS: 16 })).toBe('');
-    expect(lackOf({ ...condition, beltMassKgPerM: undefined })).toMatch(/weighs/);
+    expect(lackOf({ ...condition, beltMassKgPerM: undefined })).toMatch(/belt mass/);
     expect(lackOf({ ...condition, beltBy: 'force', beltMassKgPerM: undefined })).toBe('');
   });
 });

@@ -221,7 +221,7 @@ describe('places of a turn', () => {
     refuses(() => h.read('runout', 's1/23/2', 0, 'dial'), /Nothing is read at 23°/);
     refuses(() => h.read('runout', 's1/400', 0, 'dial'), /no such place/);
     refuses(() => h.read('runout', 's9/0', 0, 'dial'), /no such place/);
-    refuses(() => h.read('runout', 's2/360', 0, 'dial'), /closed after it was read/);
+    refuses(() => h.read('runout', 's2/360', 0, 'dial'), /only after the other angles/);
     h.read('runout', 's1/22.5/2', 0.002, 'dial').read('runout', 's1/360', 0.001, 'dial');
     expect(verdicts(h, 'runout')['runout.closing.1']).toBe('accept');
     expect(step(h, 'runout').report?.next?.key).toBe('s2/0');

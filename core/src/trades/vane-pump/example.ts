@@ -1,7 +1,7 @@
 import type { Hand } from '../../engine/hand.ts';
 import type { Example } from '../../engine/trade.ts';
 import { NAMED } from '../../steps/example.ts';
-import { TAGGED } from './parts.ts';
+import { VANE_PUMP_TAGGED } from './parts.ts';
 import { USUAL_VANE_PUMP, type VanePumpSetup } from './setup.ts';
 import { writeHeap } from './shims.ts';
 
@@ -40,7 +40,7 @@ export const example: Example<VanePumpSetup> = {
   },
   work: {
     tags: (h) => {
-      for (const p of TAGGED) h.answer('tags', p.id, 'yes', p.renewed ? 'renew' : 'reuse');
+      for (const p of VANE_PUMP_TAGGED) h.answer('tags', p.id, 'yes', p.renewed ? 'renew' : 'reuse');
     },
     shimsoff1: count('shimsoff1'),
     float1: (h) => h.read('float1', 'float', 0.15, 'dial'),

@@ -4,7 +4,7 @@ import type { TaggedPart } from '../../steps/rebuild/part-tags.ts';
 import { M } from './messages.ts';
 
 /** What comes off each side, and what is never used again. */
-export const TAGGED: readonly TaggedPart[] = [
+export const VANE_PUMP_TAGGED: readonly TaggedPart[] = [
   { id: 'seat', name: COMMON.seat, renewed: M.tappedOutRimCrackedSeen },
   { id: 'rotating', name: M.rotatingRing, renewed: M.hasWornSeatRan },
   { id: 'greaseseal', name: COMMON.greaseSeal, renewed: M.bentAsTappedOut },

@@ -14,7 +14,7 @@ import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { startOrder } from '../../steps/start-order.ts';
 import { M } from './messages.ts';
-import { PARTS, TAGGED } from './parts.ts';
+import { PARTS, VANE_PUMP_TAGGED } from './parts.ts';
 import { shimsByFloat, type VanePumpSetup } from './setup.ts';
 import { countedOff, countedOn, floatMeasured, HEAP_ITEM } from './shims.ts';
 
@@ -294,7 +294,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
           ? [item(H.side, 'left', M.otherHeadLeft({ leftBecause: setup.leftBecause ?? '' }))]
           : []),
       ]),
-      { ...tagStep<VanePumpSetup>(TAGGED), depth: 'standard' as const },
+      { ...tagStep<VanePumpSetup>(VANE_PUMP_TAGGED), depth: 'standard' as const },
       ...sideSteps(1, setup),
       ...(setup.sides === 'both' ? sideSteps(2, setup) : []),
       asked('grease', COMMON.grease, M.reliefProvedFreeFirstElse, [

@@ -74,7 +74,7 @@ describe('shims', () => {
       wanted: [3, 2, 1],
     });
     h.answer('shimson1', 'heaps', 'yes', writeHeap([2, 2, 1]));
-    expect(said(h, 'shimson1')).toBe('Not the shims that came off: 1 of 0.100 mm missing.');
+    expect(said(h, 'shimson1')).toBe('Not the shims that were removed: 1 of 0.100 mm missing.');
     refuses(() => h.pass('shimson1'), /missing/);
     expect(() => h.by(imke).accept('shimson1', 'shims.on', 'never mind')).toThrow();
     h.answer('shimson1', 'heaps', 'yes', '3 2 1').pass('shimson1');
@@ -98,7 +98,7 @@ describe('shims', () => {
     h.read('float1', 'float', 0.35, 'dial').pass('float1');
     expect(valuesOf<ShimCountValues>(h, 'shimson1').wanted).toEqual([1, 2, 1]);
     h.answer('shimson1', 'heaps', 'yes', '3 2 1');
-    expect(said(h, 'shimson1')).toMatch(/float comes out wrong/);
+    expect(said(h, 'shimson1')).toMatch(/float will be wrong/);
     // Another heap of the same thickness does as well.
     h.answer('shimson1', 'heaps', 'yes', '3 1 1').pass('shimson1');
     expect(check(setupSchema, { ...vanePump, renewed: true }).ok).toBe(false);
@@ -132,10 +132,10 @@ describe('a head over its rods', () => {
 describe('what decides', () => {
   it('a hammered seat, a notch beside its pin, grease into a blocked relief: each a stop that says what it costs', () => {
     for (const [id, item, words] of [
-      ['seat1', 'hands', /cracks where it cannot be seen/],
-      ['rotary1', 'retainer', /not driven/],
+      ['seat1', 'hands', /cracks unseen/],
+      ['rotary1', 'retainer', /ring stands still/],
       ['grease', 'free', /into the seal/],
-      ['headon1', 'jackout', /gapes/],
+      ['headon1', 'jackout', /hold the head off/],
     ] as const) {
       const h = at(id).answer(id, item, 'no');
       expect(english(step(h, id).blocking[0]?.remedy)).toMatch(words);

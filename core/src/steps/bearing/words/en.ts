@@ -133,7 +133,7 @@ export const en = {
   placeNoRoomSealsInto: 'In place, without room: fit the seals into the base, then the cap.',
   placeSealsFirst: 'in place, seals first',
   readAlreadyWithdrawReasonRead: 'That is read already. Withdraw it, with a reason, to read it again.',
-  readBearingAgainMinutesAfter: 'Read the bearing again',
+  readBearingAgainMinutesAfter: 'Read the bearing {nextMinutes} minutes after the start.',
   readTemperatureAroundMachine: 'Read ambient temperature',
   readVibration: 'Read the vibration',
   readWhileMachineRunsStart: 'Vibration is read while the machine runs. Start it and read the bearing first.',

@@ -627,7 +627,7 @@ export const en = {
   sameBeforeSeal: 'Torque without the seal',
   sameLengthAgainScrewsTorque: 'Measure the same length again, screws at torque, clips off.',
   sameLengthAgainScrewsTorque2:
-    'Measure the same length again, screws at torque, clips off. A difference means the sleeve moved, which cannot be seen from outside.',
+    'A difference from the length with the clips on means that the sleeve moved. It cannot be seen from outside, so measure again with the screws at torque and the clips off.',
   scoredAlong: 'scored along',
   screwWasherFirstThenAlternately:
     'Tighten the screw with the washer first, then alternately, to the sheet’s torque.',
