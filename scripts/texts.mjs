@@ -14,6 +14,8 @@ import { syllable } from 'syllable';
  */
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
 const LIST = join(ROOT, 'docs/texts-to-rewrite.json');
+/** What is said in more than one place; pages take it by the face of core. */
+const COMMON = join(ROOT, 'core/src/message/common');
 const LONGEST_SENTENCE = 20;
 const LONGEST_LABEL = 28;
 
@@ -66,12 +68,10 @@ for (const [file, source] of sources) {
   const prefix = /defineMessages\('([^']+)'/.exec(source)?.[1];
   const words = /from '([^']*\/words\/en[^']*)'/.exec(source)?.[1];
   if (!prefix || !words) throw new Error(`${relative(ROOT, file)} defines no messages.`);
-  const users = [...sources].filter(
-    ([f, s]) => f !== file && s.includes('messages.ts') && usesFolder(f, s, folder),
-  );
+  const users = [...sources].filter(([f, s]) => f !== file && usesFolder(f, s, folder));
   for (const [name, icu] of Object.entries(await wordsIn(sources.get(join(folder, words)) ?? ''))) {
     const used = users
-      .filter(([, s]) => new RegExp(`\\b[MH]\\.${name}\\b`).test(s))
+      .filter(([, s]) => new RegExp(`\\b(?:[MH]|COMMON)\\.${name}\\b`).test(s))
       .map(([f]) => relative(ROOT, f));
     const text = readable(icu);
     const sentences = text.split(/[.!?:;]\s+/);
@@ -86,6 +86,7 @@ for (const [file, source] of sources) {
 
 /** Does a file take its messages from this folder? @param {string} file @param {string} source @param {string} folder */
 function usesFolder(file, source, folder) {
+  if (folder === COMMON && source.includes("from '@fulcrant/core/messages'")) return true;
   return [...source.matchAll(/from '(\.[^']*messages\.ts)'/g)].some(
     (m) => join(dirname(file), m[1] ?? '') === join(folder, 'messages.ts'),
   );

@@ -171,7 +171,7 @@ describe('house rules of the work', () => {
       film: 'anti-seize',
     });
     expect(startFor(regreasingTrade, null, rules)).toMatchObject({ how: 'still' });
-    expect(startFor(sleeveBearingTrade, known, rules).driveUp?.school).toBeUndefined();
+    expect(startFor(sleeveBearingTrade, known, rules)).not.toHaveProperty('driveUp.school');
     expect(toForm(sleeveBearingTrade, startFor(sleeveBearingTrade, null, rules), 'mm')['grease:school']).toBe(
       'share',
     );

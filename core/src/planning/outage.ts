@@ -94,7 +94,7 @@ export const outageSchema = object({
   tools: array(
     object({
       name: named(M.tool, 40),
-      count: number().integer(M.wholeNumber).min(0).max(100).required(),
+      count: number().integer(COMMON.wholeNumber).min(0).max(100).required(),
       /** What a torque wrench reaches, N·m. */
       least: number().min(0).max(100_000).notRequired(),
       most: number().positive(M.moreThanNothing).max(100_000).notRequired(),

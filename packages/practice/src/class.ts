@@ -1,5 +1,6 @@
 import { INSTRUMENT_KINDS } from '@fulcrant/core/instruments';
 import { allTrades, DIFFICULTY_IDS, type Difficulty, eventSchema } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { array, boolean, type InferType, lazy, number, object, type Schema, string } from 'yup';
 import type { Action } from './bench.ts';
 import type { Debrief } from './debrief.ts';
@@ -43,7 +44,7 @@ export const actionsSchema = object({
 const rigId = () =>
   string()
     .required(M.whichBench)
-    .test('rig', M.thereNoSuchBench, (v) => v === undefined || rigOf(v) !== undefined);
+    .test('rig', COMMON.thereNoSuchBench, (v) => v === undefined || rigOf(v) !== undefined);
 const difficulty = () => string().oneOf(DIFFICULTY_IDS).required();
 
 /** What was done at a bench and made of it, handed in: a set of a class by its id, or a bench of one’s own by how and from what number it was laid out. */
@@ -89,7 +90,7 @@ export const setSchema = object({
   /** The number of the bench; left out, each has their own. */
   seed: number()
     .typeError(M.wholeNumberNothingThenEach)
-    .integer(M.wholeNumber)
+    .integer(COMMON.wholeNumber)
     .min(1, M.from1Up)
     .max(2 ** 31, M.tooLarge)
     .notRequired(),
@@ -106,7 +107,7 @@ export const competenceSchema = object({
   renewOn: string()
     .required(M.whenRenewed)
     .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDayLike202711 })
-    .test('real', M.thereNoSuchDay, (v) => {
+    .test('real', COMMON.thereNoSuchDay, (v) => {
       const t = Date.parse(`${v}T00:00:00Z`);
       return v === undefined || (Number.isFinite(t) && new Date(t).toISOString().slice(0, 10) === v);
     }),

@@ -10,7 +10,7 @@ import {
   type StepDefinition,
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { expr, inline, listOf } from '@fulcrant/core/messages';
+import { COMMON, expr, inline, listOf } from '@fulcrant/core/messages';
 import { Bench } from './bench.ts';
 import { type Beside, careOf, type Logged, readingsBeside } from './handled.ts';
 import { M } from './messages.ts';
@@ -21,9 +21,9 @@ export type Call = { fit: boolean; faults: readonly string[] };
 export type Attempt = { events: readonly JobEvent[]; log: readonly Logged[]; call: Call };
 
 export const PARTS = {
-  order: M.order,
+  order: COMMON.order,
   accuracy: M.accuracy,
-  judgement: M.judgement,
+  judgement: COMMON.judgement,
   cautions: M.cautions,
 } as const;
 export type Part = keyof typeof PARTS;

@@ -1,5 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
-import { listOf } from '@fulcrant/core/messages';
+import { COMMON, listOf } from '@fulcrant/core/messages';
 import { type Block, type FitUpSheet, whenIn } from '@fulcrant/core/sheet';
 import { type LengthUnit, say } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
@@ -82,9 +82,9 @@ function after(sheet: SealedSheet, since: FitUpSheet['notes']): Block[] {
   const when = whenIn(sheet.timeZone);
   const { frozen } = sheet;
   return [
-    ...(since.length > 0 ? [{ block: 'heading' as const, text: M.notedAfterSignature }] : []),
+    ...(since.length > 0 ? [{ block: 'heading' as const, text: COMMON.notedAfterSignature }] : []),
     ...since.map(
-      (n): Block => ({ block: 'line', lead: M.note, text: n.text, small: `${n.by}, ${when(n.at)}` }),
+      (n): Block => ({ block: 'line', lead: COMMON.note, text: n.text, small: `${n.by}, ${when(n.at)}` }),
     ),
     ...(sheet.altered ? [{ block: 'line' as const, lead: M.altered, text: ALTERED }] : []),
     {
@@ -363,12 +363,18 @@ function frame({ doc, sheet, unit }: Print, page: number, of: number): void {
       .stroke(INK);
   cell(M.machinePosition, `${sheet.title.machine}, ${sheet.title.position}`, x, y, w, 10);
   rule(y + 24);
-  cell(M.job, sheet.number ?? '', x, y + 24, 80);
-  cell(M.opened, `${when(sheet.title.openedAt).slice(0, 10)}, ${sheet.title.openedBy}`, x + 80, y + 24, 130);
-  cell(M.sheet, M.of({ page, of }), x + 220, y + 24, 80);
+  cell(COMMON.job, sheet.number ?? '', x, y + 24, 80);
+  cell(
+    COMMON.opened,
+    `${when(sheet.title.openedAt).slice(0, 10)}, ${sheet.title.openedBy}`,
+    x + 80,
+    y + 24,
+    130,
+  );
+  cell(COMMON.sheet, M.of({ page, of }), x + 220, y + 24, 80);
   rule(y + 46);
-  const signed = sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : M.notYet;
-  cell(M.signed, signed, x, y + 46, 200);
+  const signed = sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : COMMON.notYet2;
+  cell(COMMON.signed, signed, x, y + 46, 200);
   cell(
     M.state,
     `${sheet.title.state}${sheet.revision > 1 ? say(M.rev({ revision: sheet.revision }), unit) : ''}`,

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { say } from '@fulcrant/core/units';
 import { bodyParser } from '@koa/bodyparser';
 import Koa, { type Context, type Next } from 'koa';
@@ -150,7 +151,7 @@ const faults = (house: House) => async (ctx: Context, next: Next) => {
     return sayProblem(
       ctx,
       status,
-      status === 413 ? M.bodyTooLarge : status === 400 ? M.bodyNotValidJson : M.requestRefused,
+      status === 413 ? M.bodyTooLarge : status === 400 ? M.bodyNotValidJson : COMMON.requestRefused,
     );
   }
 };

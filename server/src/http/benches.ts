@@ -1,5 +1,6 @@
 import type { JobEvent, Rig } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { keepAllSaid } from '@fulcrant/core/units';
 import {
   type Action,
@@ -46,7 +47,7 @@ async function laidFor(house: House, id: string | undefined, personId: string): 
 
 /** A bench of one’s own, as it was laid out on the page. */
 function ownBench(own: HandedIn['own']): BenchOf {
-  if (!own || !rigOf(own.rig)) throw new Problem(400, M.thereNoSuchBench);
+  if (!own || !rigOf(own.rig)) throw new Problem(400, COMMON.thereNoSuchBench);
   return own;
 }
 

@@ -1,6 +1,7 @@
 import { eventsRequestSchema } from '@fulcrant/core/api';
 import { readingsTable } from '@fulcrant/core/forms';
 import { factsOf } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import type { FitUpSheet } from '@fulcrant/core/sheet';
 import { number, object, string } from 'yup';
 import { hashOf, type SealedSheet, sealed } from '../export/canonical.ts';
@@ -35,7 +36,7 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 function jobId(call: Pick<Call, 'params'>): string {
   const id = call.params.id ?? '';
-  if (!UUID.test(id)) throw new Problem(404, M.thereNoSuchJob);
+  if (!UUID.test(id)) throw new Problem(404, COMMON.thereNoSuchJob);
   return id;
 }
 
@@ -55,7 +56,7 @@ async function sheetOf(
   const id = jobId(call);
   const { revision } = call.query;
   const found = await jobRow(db, id);
-  if (!found) throw new Problem(404, M.thereNoSuchJob);
+  if (!found) throw new Problem(404, COMMON.thereNoSuchJob);
   if (revision === undefined && found.row.state === 'open') {
     const folded = await foldedNow(db, id, found.row.event_count);
     const { state, serial } = folded;
@@ -75,7 +76,7 @@ async function sheetOf(
 async function foldedNow(db: Database, id: string, count: number): Promise<Folded> {
   const kept = db.folded.get(id);
   const folded = kept?.count === count ? kept : await foldJob(db, id);
-  if (!folded) throw new Problem(404, M.thereNoSuchJob);
+  if (!folded) throw new Problem(404, COMMON.thereNoSuchJob);
   return folded;
 }
 
@@ -122,7 +123,7 @@ export const jobs: Route[] = [
         return SENT;
       }
       const found = await jobRow(call.house.db, id);
-      if (!found) throw new Problem(404, M.thereNoSuchJob);
+      if (!found) throw new Problem(404, COMMON.thereNoSuchJob);
       ctx.set('etag', found.mark);
       ctx.type = 'application/json';
       ctx.body = await jobText(call.house.db, found.row, call.query.after);

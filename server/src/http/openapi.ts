@@ -1,5 +1,6 @@
 import { jsonSchemaOf } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { say } from '@fulcrant/core/units';
 import type { Schema } from 'yup';
 import { M } from './messages.ts';
@@ -129,7 +130,7 @@ export function openApi(routes: readonly Route[], version: string): Node {
   return {
     openapi: '3.1.0',
     info: {
-      title: say(M.fulcrant, 'mm'),
+      title: say(COMMON.fulcrant, 'mm'),
       version,
       description: say(M.lengthsMmTorquesNM, 'mm'),
       license: { name: 'MIT', identifier: 'MIT' },

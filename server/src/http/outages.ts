@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { COMMON } from '@fulcrant/core/messages';
 import { kitOf, kitRowKey, laidNow, type Outage, type OutageTold, outageSchema } from '@fulcrant/core/outage';
 import { say } from '@fulcrant/core/units';
 import type { Context } from 'koa';
@@ -70,7 +71,7 @@ export const outages: Route[] = [
     method: 'get',
     path: '/api/outages',
     who: EVERYONE_SIGNED_IN,
-    summary: M.outages,
+    summary: COMMON.outages,
     answer: answers(told({ outages: listOf(outageLineShape) })),
     async run({ house }) {
       return { outages: (await allOutages(house.db)).map(lineOf) };

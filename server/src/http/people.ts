@@ -7,6 +7,7 @@ import {
   secondOffSchema,
   secondSchema,
 } from '@fulcrant/core/api';
+import { COMMON } from '@fulcrant/core/messages';
 import type { Context } from 'koa';
 import { toDataURL } from 'qrcode';
 import { codeStands, giveCode, useCode } from '../auth/codes.ts';
@@ -231,7 +232,7 @@ export const people: Route[] = [
     method: 'delete',
     path: '/api/account/sessions',
     who: EVERYONE_SIGNED_IN,
-    summary: M.signOutEverywhereElse,
+    summary: COMMON.signOutEverywhereElse,
     answer: NOTHING,
     /** Sign out everywhere else. */
     async run({ ctx, house }, me) {

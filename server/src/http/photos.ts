@@ -1,4 +1,4 @@
-import { isText } from '@fulcrant/core/messages';
+import { COMMON, isText } from '@fulcrant/core/messages';
 import { isHash } from '../store/kept-files.ts';
 import { keepPhoto, lookAtPhoto, PHOTO_BYTES, readPhoto } from '../store/photos.ts';
 import { bytesOf } from './bytes.ts';
@@ -18,7 +18,7 @@ export const photos: Route[] = [
     problems: [404],
     async run({ ctx, house, params }, me) {
       const { hash } = params;
-      if (!isHash(hash)) throw new Problem(404, M.photographNamedSha256File);
+      if (!isHash(hash)) throw new Problem(404, COMMON.photographNamedSha256File);
       const bytes = await bytesOf(ctx, PHOTO_BYTES, M.photographTooLargeDeviceMakes);
       const size = await lookAtPhoto(bytes, hash);
       if (isText(size)) throw new Problem(400, size);

@@ -8,6 +8,7 @@ import {
   type PositionCard,
 } from '@fulcrant/core/api';
 import { isDay } from '@fulcrant/core/judgement';
+import { COMMON } from '@fulcrant/core/messages';
 import { literal } from 'sequelize';
 import { object, string } from 'yup';
 import { csvOf } from '../export/csv.ts';
@@ -81,7 +82,7 @@ export const register: Route[] = [
     method: 'post',
     path: '/api/instruments',
     who: RECORDERS,
-    summary: M.addGauge,
+    summary: COMMON.addGauge,
     asks: newInstrumentSchema,
     refused: M.gaugeHasFaults,
     answer: made(told({ instrument: instrumentShape })),
@@ -115,7 +116,7 @@ export const register: Route[] = [
     async run({ house, body, params }) {
       const { calibrationDue } = body;
       if (!isDay(calibrationDue))
-        throw new Problem(400, M.dateHasFaults, [{ path: 'calibrationDue', message: M.thereNoSuchDay }]);
+        throw new Problem(400, M.dateHasFaults, [{ path: 'calibrationDue', message: COMMON.thereNoSuchDay }]);
       const found = await house.db.models.Instrument.findByPk(params.id ?? '');
       if (!found) throw new Problem(404, M.thereNoSuchGauge);
       await found.update({ calibrationDue }, { fields: ['calibrationDue'] });
@@ -239,7 +240,7 @@ export const register: Route[] = [
     async run({ house, params }) {
       const label = labelIn(params.label ?? '');
       const card = label && (await positionByLabel(house.db, label));
-      if (!card) throw new Problem(404, M.noPositionHereHasLabel);
+      if (!card) throw new Problem(404, COMMON.noPositionHereHasLabel);
       return card;
     },
   }),

@@ -1,6 +1,7 @@
 import type { Person } from '@fulcrant/core/api';
 import { check } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import Router from '@koa/router';
 import type { Context, Next } from 'koa';
 import type { Logger } from 'pino';
@@ -102,7 +103,7 @@ function mustComeAs(ctx: Context, takes = 'application/json'): void {
 async function admitCaller(house: House, ctx: Context, who: Who): Promise<Person | null> {
   if (who === 'anyone') return null;
   const person = await personOfSession(house.db, sessionToken(ctx));
-  if (!person) throw new Problem(401, M.signFirst);
+  if (!person) throw new Problem(401, COMMON.signFirst);
   if (!who.includes(person.role)) throw new Problem(403, M.mayNotDo({ role: person.role }));
   return person;
 }

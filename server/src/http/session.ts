@@ -1,6 +1,6 @@
 import { type Person, type Plant, type SignIn, signInSchema } from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
-import { expr } from '@fulcrant/core/messages';
+import { COMMON, expr } from '@fulcrant/core/messages';
 import type { Context } from 'koa';
 import { TooMany } from '../auth/attempts.ts';
 import { KNOWN_DAYS, knownDevice, newDevice, rememberDevice } from '../auth/devices.ts';
@@ -102,7 +102,7 @@ export const session: Route[] = [
     method: 'post',
     path: '/api/session',
     who: 'anyone',
-    summary: M.sign,
+    summary: COMMON.sign,
     asks: signInSchema,
     refused: M.notSign,
     answer: answers(sessionShape),
@@ -127,7 +127,7 @@ export const session: Route[] = [
     method: 'delete',
     path: '/api/session',
     who: 'anyone',
-    summary: M.signOut,
+    summary: COMMON.signOut,
     answer: NOTHING,
     async run({ ctx, house }) {
       await endSession(house.db, sessionToken(ctx));

@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { MessageError } from '@fulcrant/core/units';
 import { M } from './messages.ts';
 import { readCached, writeCached } from './store.ts';
@@ -75,7 +76,7 @@ async function read<T>(response: Response): Promise<T> {
     throw new Unreachable(answer?.said ?? answer?.title ?? M.serverDoesNotAnswer);
   throw new ApiFault(
     response.status,
-    answer.said ?? answer.title ?? M.requestRefused,
+    answer.said ?? answer.title ?? COMMON.requestRefused,
     (answer.faults ?? []).map((f) => ({ path: f.path, message: f.said ?? f.message })),
   );
 }

@@ -10,6 +10,7 @@ import {
 } from '@fulcrant/core/job';
 import type { SiteRules } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { MessageError, saidBy } from '@fulcrant/core/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
@@ -90,7 +91,7 @@ export function useJob(id: string): JobView {
   const state = useMemo(() => fold(base ?? [], waiting), [fold, base, waiting]);
 
   const suppose = useCallback<JobView['suppose']>(
-    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: M.signFirst }),
+    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: COMMON.signFirst }),
     [person, id, state],
   );
   const supposeAll = useCallback<JobView['supposeAll']>(
@@ -106,7 +107,7 @@ export function useJob(id: string): JobView {
   const given = useRef<{ upon: JobState | null; acts: string; said: Promise<Array<Text | null>> }>(null);
   const perform = useCallback<JobView['actAll']>(
     async (acts) => {
-      if (!person) return acts.map(() => M.signFirst);
+      if (!person) return acts.map(() => COMMON.signFirst);
       const said: Array<Text | null> = [];
       let then = state;
       for (const a of acts) {
@@ -219,7 +220,7 @@ export function useOpenJob(): (setup: Setup, positionId: string) => Promise<stri
   const client = useQueryClient();
   return useCallback(
     async (setup, positionId) => {
-      if (!person) throw new MessageError(M.signFirst);
+      if (!person) throw new MessageError(COMMON.signFirst);
       const jobId = v7();
       // In a demo plant every sheet says that it is one, whatever the position remembers.
       const { demo: _before, ...own } = setup;

@@ -261,7 +261,7 @@ export const JobSheet = memo(function JobSheet({
         </main>
         <aside
           className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
-          aria-label={say(M.judgement)}
+          aria-label={say(COMMON.judgement)}
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
         >

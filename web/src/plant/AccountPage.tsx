@@ -117,7 +117,7 @@ export function AccountPage() {
       </ul>
       {all.length > 1 && (
         <Button className="mt-3" onClick={() => void end('/api/account/sessions')}>
-          {say(M.signOutEverywhereElse)}
+          {say(COMMON.signOutEverywhereElse)}
         </Button>
       )}
     </Page>

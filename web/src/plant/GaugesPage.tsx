@@ -49,7 +49,7 @@ export function GaugesPage() {
           <h1 className="m-0 text-3xl">{say(COMMON.gauges)}</h1>
           <span className="flex gap-6">
             <Link className="text-steel underline underline-offset-4" to="/gauges/new">
-              {say(M.addGauge)}
+              {say(COMMON.addGauge)}
             </Link>
             <Link className="text-steel underline underline-offset-4" to="/">
               {say(COMMON.shiftBoard)}

@@ -75,7 +75,7 @@ export function NewGaugePage() {
   return (
     <main className="mx-auto my-4 max-w-2xl border border-rule px-6 py-4">
       <div className="flex items-baseline justify-between pb-3">
-        <h1 className="m-0 text-3xl">{say(M.addGauge)}</h1>
+        <h1 className="m-0 text-3xl">{say(COMMON.addGauge)}</h1>
         <Link className="text-steel underline underline-offset-4" to="/">
           {say(COMMON.shiftBoard)}
         </Link>

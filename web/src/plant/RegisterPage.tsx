@@ -43,7 +43,7 @@ export function RegisterPage() {
     } catch {
       const [only] = lines;
       if (lines.length === 1 && only) await go(`/positions/${only.id}`);
-      else setFault(say(M.noPositionHereHasLabel));
+      else setFault(say(COMMON.noPositionHereHasLabel));
     }
   };
   const submit = (e: FormEvent) => {

@@ -51,7 +51,7 @@ export function RigPage() {
   if (!which)
     return (
       <Page title={say(COMMON.practice)} ways={[['/practice', say(M.benches)]]}>
-        <p>{say(M.thereNoSuchBench)}</p>
+        <p>{say(COMMON.thereNoSuchBench)}</p>
       </Page>
     );
   return (

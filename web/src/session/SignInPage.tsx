@@ -61,7 +61,7 @@ export function SignInPage() {
                 : say(M.signed({ name: person.name, roleSaid: ROLE_SAID[person.role][0] }))}
             </p>
             {!stale && <Button onClick={() => void go('/')}>{say(M.board)}</Button>}
-            <Button onClick={() => void signOut()}>{say(M.signOut)}</Button>
+            <Button onClick={() => void signOut()}>{say(COMMON.signOut)}</Button>
           </div>
         )}
         {waiting.length > 0 && (

@@ -208,7 +208,7 @@ function Since({ sheet, state }: { sheet: FitUpSheet; state: JobState }) {
   return (
     <Blocks
       blocks={[
-        { block: 'heading', text: say(M.notedAfterSignature) },
+        { block: 'heading', text: say(COMMON.notedAfterSignature) },
         ...notes.map((n) => ({
           block: 'line' as const,
           lead: say(COMMON.note),
@@ -231,7 +231,7 @@ function TitleBlock({ sheet }: { sheet: FitUpSheet }) {
     [say(COMMON.opened), `${when(sheet.title.openedAt)}, ${sheet.title.openedBy}`],
     [
       say(COMMON.signed),
-      sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : say(M.notYet),
+      sheet.signature ? `${sheet.signature.name}, ${when(sheet.signature.at)}` : say(COMMON.notYet2),
     ],
   ] as const;
   return (

@@ -41,6 +41,5 @@ export const en = {
   until: 'Until',
   wallLiesBeforeStart: 'The wall lies before the start.',
   whichDays: 'On which days?',
-  wholeNumber: 'A whole number.',
   writeDayTime: '{what}: write a day and a time.',
 } as const;

@@ -15,7 +15,7 @@ export const en = {
   fiveSixthsWhereOnlyOne: 'by five sixths of it, where only one side matters (1.65 u)',
   generalBearingHandbooksReduction:
     'General bearing handbooks: reduction, drive-up, least residual (table from memory)',
-  depthEssential: 'essential: hazards, what closes for good, what the maker asks for',
+  depthEssential: 'essential: hazards, what cannot be checked later, what the maker asks for',
   depthStandard: 'standard: what a careful crew adds',
   depthThorough: 'thorough: everything that can be measured',
   geometry: 'Geometry',

@@ -77,7 +77,7 @@ export const en = {
     'Machines hurt people who thought they were off. Lock the energy out yourself and try the start. Block the rotor; hang loads on rated gear. Check the parts now: what is missing later stops the job half done. Local rules override this list.',
   makerSSheet: "{what}: {range}{torque} by the maker''s sheet.",
   makerSValuesLowerLimit: "In the maker''s values a lower limit stands above its upper.",
-  makersSheetOutranksEveryTable: 'Maker’s values (override ours)',
+  makersSheetOutranksEveryTable: 'Maker’s values',
   measureAgainRealGaugeBefore: 'Measure again with a real gauge before anything is fitted.',
   middle: '{least} to {makerMost}, the middle ',
   minAfterStartKeptNot:

@@ -76,7 +76,7 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         title: M.orderParts,
         kind: partsOrder,
         guide: M.laidOutFromPressureEnd,
-        items: [item(H.order, 'order', M.partsLieOrderShown)],
+        items: [item(COMMON.order, 'order', M.partsLieOrderShown)],
       },
       asked(
         'in',

@@ -1,5 +1,4 @@
 import { classBand, mountingLimits } from '../../arithmetic/bearings/clearance-table.ts';
-import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
@@ -67,7 +66,7 @@ export function sheetAgainStep(setup: SleeveSetup): StepDefinition<SleeveSetup>[
       M.whatTypedFromMakersSheet,
       far.map(({ id, what, saidMm, tableMm }) =>
         item(
-          H.sheet,
+          COMMON.sheet,
           id,
           M.sheetsTableBoreHasDecimal({
             what,

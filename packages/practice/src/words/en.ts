@@ -1,8 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
-  thereNoSuchDay: 'There is no such day.',
   thereNoSuchTrade: 'There is no such trade.',
-  thereNoSuchBench: 'There is no such bench.',
   accuracy: 'Accuracy',
   allReadingsAsGoodAs: 'All {count} readings as good as their gauges let them be.',
   boltsWereTickedWithoutPull: '{ticks} bolts were ticked without a pull at the wrench.',
@@ -22,7 +20,6 @@ export const en = {
   inText: '.{replace} in',
   inchHowManyMm: '{f} inch: how many mm?',
   insideMoreThanDoubt: 'Inside by more than its doubt.',
-  judgement: 'Judgement',
   lookedBeforeEveryAnswerHandled: 'Looked before every answer, handled every tool as it wants to be.',
   millimetresAboveLineHalfBelow:
     'Millimetres above the line, a half below it where it shows, and hundredths on the drum: fifty to a turn.',
@@ -41,7 +38,6 @@ export const en = {
   nothingWrong: 'Nothing was wrong with it.',
   offNutBackWhereBegan: 'It is off, and the nut back where it began.',
   oneBladeAloneSaysNothing: 'One blade alone says nothing: the next must not go.',
-  order: 'Order',
   orderWorkJob: 'The order of work of this job: {right}.',
   outsideMoreThanDoubt: 'Outside by more than its doubt.',
   practiceNeverSignedSayWhat: 'Practice is never signed: say what you make of it instead.',
@@ -79,7 +75,6 @@ export const en = {
   who: 'Who?',
   wholeMillimetresLeftNoughtVernier:
     'Whole millimetres left of the nought of the vernier, then the line of it that meets one of the rule.',
-  wholeNumber: 'A whole number.',
   wholeNumberNothingThenEach: 'A whole number, or nothing: then each has their own.',
   writeDayLike202711: 'Write the day like 2027-11-30.',
   writeDown: '{nothing} To write down: {noted}.',

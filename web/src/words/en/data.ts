@@ -13,11 +13,9 @@ export const en = {
   portCouldNotOpened: 'The port could not be opened.',
   refused: 'Refused.',
   shaftStillTurningTakeWhen: 'The shaft is still turning. Take it when it stands.',
-  signFirst: 'Sign in first.',
   noPortChosen: 'No port was chosen.',
   portHeldByAnother: 'The port could not be opened: another program may hold it.',
   portGivesNothing: 'The port gives nothing to read.',
   noConnection: 'No connection to the server.',
   serverDoesNotAnswer: 'The server does not answer.',
-  requestRefused: 'The request was refused.',
 } as const;

@@ -41,7 +41,6 @@ export const en = {
   hold: 'Hold',
   holdStep: 'Hold this step',
   iHaveLookedChangeRight: 'I have looked at the change: it is right',
-  judgement: 'Judgement',
   leadHandCanAcceptName: 'A lead hand can accept this, by name and with a reason.',
   leadHandReleases: ' A lead hand releases it.',
   line: 'Line {line}: {s}',

@@ -138,7 +138,6 @@ export const en = {
   takenOffAgain: 'Taken off again',
   tapDial: 'Tap the dial',
   thatIsIt: 'That is it',
-  thereNoSuchBench: 'There is no such bench.',
   thickerBlade: 'A thicker blade',
   thinnerBlade: 'A thinner blade',
   trade: 'Trade',

@@ -20,7 +20,6 @@ export const en = {
   plantNothingYet: 'A plant with nothing in it yet',
   sSignHasRunOut: "{name}''s sign-in has run out. Sign in again to send what waits.",
   sign: 'Sign in with it',
-  signOut: 'Sign out',
   signed: '{name} is signed in, {roleSaid}.',
   tryPracticeWithoutSigning: 'Try practice without signing in',
   youNameLeadEverybodyElse: 'You name it, and lead it. Everybody else is added by you.',

@@ -7,8 +7,6 @@ export const en = {
   jobSheet: 'Job sheet',
   json: 'JSON',
   notGiven: 'not given',
-  notYet: 'not yet',
-  notedAfterSignature: 'Noted after the signature',
   open: 'Open it',
   openRevision: 'Open a revision',
   part: 'Part',

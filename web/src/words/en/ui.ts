@@ -1,7 +1,7 @@
 /** What the pages of ui say, in ICU MessageFormat. */
 export const en = {
   torqueUnit: 'Unit of the torque',
-  torqueFromTo: '{least} to {most}',
+  torqueFromTo: 'from {least} to {most}',
   at: 'at {due}',
   clockFaceTurn5Shift: 'on the clock face: turn by 5°, with Shift by 1°',
   closeWhatLaidTop: 'close what is laid on top',

@@ -38,7 +38,7 @@ export const en = {
     'Let it cool; look for over-filling, tight clearance, a binding seal, misalignment.',
   letCoolLookOverFilling2: 'Let it cool; look for over-filling, a blocked relief, tight clearance.',
   mayTwoGreasesMeetThickener: 'May two greases meet, by thickener',
-  n2040Housing30Taken: 'housing 20 to 40 % full (30 % taken)',
+  n2040Housing30Taken: 'housing 20–40 % full',
   n2040SealedBearings80: '20 to 40 %, sealed bearings 80 %',
   n4CmKgSteelCm:
     'π/4 × {width} × ({outside}² − {bore}²) = {envelope} cm³ − {massKg} kg of steel = {free} cm³',
