@@ -108,7 +108,7 @@ export const en = {
   stillRead: 'Still to read: {label}.',
   strokeSlowFirstLubrication: 'Stroke slow at first, lubrication on.',
   threadsCleanLubricated: 'Threads clean and lubricated.',
-  to: '{lower} to {upper}',
+  to: '{lower}–{upper}',
   toolsBarOutGuardsNobody: 'Tools and bar removed, guards on; nobody beside the crank.',
   turnedOverHandFree: 'Turned over by hand: free.',
   vRingSetPlunger: 'V-ring set on a plunger',
