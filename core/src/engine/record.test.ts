@@ -240,7 +240,7 @@ describe('a limit typed after the readings it judges', () => {
     upTo(h, 'sign');
     refuses(() => h.do('sheet.signed', { name: 'Asta' }), /second person has still to look/);
     const change = h.state.setupChanges[0]?.id ?? '';
-    refuses(() => h.do('change.seen', { change }), /somebody else/);
+    refuses(() => h.do('change.seen', { change }), /another person/);
     h.by(bram).do('change.seen', { change });
     refuses(() => h.do('change.seen', { change }), /looked at it already/);
     h.by(asta).do('sheet.signed', { name: 'Asta' });

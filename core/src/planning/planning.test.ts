@@ -330,7 +330,7 @@ describe('an outage as it is written', () => {
         (e) => english(e.errors as Text[]),
       );
     expect(await faults({})).toEqual([]);
-    expect((await faults({ endsAt: OUTAGE.startsAt })).join()).toMatch(/wall/);
+    expect((await faults({ endsAt: OUTAGE.startsAt })).join()).toMatch(/deadline/);
     expect((await faults({ startsAt: '2027-02-31T05:00' })).join()).toMatch(/day and a time/);
     expect((await faults({ jobs: [OUTAGE.jobs[0], OUTAGE.jobs[0]] })).join()).toMatch(/one key/);
     const round = [

@@ -295,7 +295,9 @@ function readingRow(r: SheetReading, by: By): { cells: Text[]; struck?: true } {
 function boltRow(b: Sheet['bolts'][number], by: By): { cells: Text[]; struck?: true } {
   const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
   const torque: Text =
-    b.torqueNm === 0 ? M.hand : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
+    b.torqueNm === 0
+      ? COMMON.hand
+      : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
   return {
     cells: [
       expr`${b.attempt > 1 ? M.attempt({ attempt: b.attempt }) : ''}${b.pass}`,

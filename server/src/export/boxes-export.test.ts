@@ -46,7 +46,7 @@ describe('the printed sheet', () => {
     const text = await printed('cartridge seal', 'mm');
     expect(text).toContain('ROUNDS OF CENTRING RECOVERY');
     expect(text).toContain('1 drops a minute');
-    expect(text).toContain('Turned by hand in running direction');
+    expect(text).toContain('Shaft turned by hand in running direction');
   });
 
   it('of packing gives rings, length, flats and drops; in inches where the plant reads inches', async () => {

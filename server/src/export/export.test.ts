@@ -58,7 +58,7 @@ describe('the sheet of a survey as PDF', () => {
       .pass('verdict');
     const { text } = await words(h, 'mm', 'A4');
     for (const word of [
-      'fit to receive',
+      'fit for use',
       'Run-out, station 1',
       'deviations ×',
       'Measuring 1, before: bruise filed',

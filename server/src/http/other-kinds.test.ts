@@ -87,7 +87,7 @@ describe('what falls due', () => {
     const text = String(ics.body);
     const utc = (fan.dueAt ?? '').slice(0, 16).replace(/[-:]/g, '');
     expect(text).toContain(`DTSTART:${utc}00Z`);
-    expect(text).toMatch(/SUMMARY:Read the bearing’s temperature: Cooling fan 4/);
+    expect(text).toMatch(/SUMMARY:Read bearing temperature: Cooling fan 4/);
   });
   it('a regreasing gives the next one; a drive-up gives nothing', async () => {
     const dryer = await jobAt('Pulp dryer fan', /greasing/);

@@ -337,7 +337,7 @@ describe('a plan', () => {
     ).toEqual([
       'It comes after “gone”, which is not there.',
       'It needs 2 of “pump” and there is 1.',
-      'It needs a hand and nobody here can do it.',
+      'It needs a person and nobody here can do it.',
     ]);
   });
 });

@@ -27,7 +27,7 @@ export const en = {
   findingHasChangedSinceRead: 'That finding has changed since it was read. Read it again, then decide.',
   first: 'First: {ask}',
   firstSayWhatFrontYou: 'First say what is in front of you: {words}.',
-  firstWhatComesBefore: 'First what comes before it. {reason}',
+  firstWhatComesBefore: 'Finish the earlier step first. {reason}',
   hasLookedAlready: '{name} has looked at it already.',
   held: '“{title}” is held: {reason}',
   heldAlready: '“{title}” is held already.',
@@ -37,7 +37,7 @@ export const en = {
   holdPointWaitsLeadHand: 'Hold point: waits for the lead hand.',
   idEventUuidVersion7: 'The id of an event is a UUID of version 7.',
   jobCancelledNothingMoreDone: 'This job was cancelled: nothing more is done to it. Open a new one.',
-  jobGoesSignedAfterSomebody: 'The job goes on. It is signed after somebody else has looked at the change.',
+  jobGoesSignedAfterSomebody: 'The job goes on. Another person must check the change before it is signed.',
   jobHasNoStepLead:
     'This job has no step “{called}” for a lead hand to release. Take that hold out, or choose another.',
   jobHoldsPhotographs: 'A job holds {photosMost} photographs.',
@@ -113,9 +113,8 @@ export const en = {
     'The sheet is signed as running: only its checks, holds and notes follow. A correction opens a revision, with its reason.',
   sheetSignedNotesCanAdded:
     'The sheet is signed: notes can be added; a correction opens a revision, with its reason.',
-  signYourOwnNameSigned:
-    'Sign with your own name: {name} is signed in. Somebody else signs in first to sign.',
-  somebodyElseSignsLooksChange: 'Somebody else signs in, looks at the change and says so.',
+  signYourOwnNameSigned: 'Sign with your own name: {name} is signed in. Another signer must sign in first.',
+  somebodyElseSignsLooksChange: 'Another person signs in, checks the change and confirms it.',
   somethingRecordedAlreadyLeadHand: 'Something is recorded already: a lead hand cancels it.',
   soundButLooksWrong: 'Sound, but looks wrong',
   stepAsksNoNumber: 'That step asks for no number.',
@@ -142,5 +141,5 @@ export const en = {
   whatStandsStepDoesNot: 'What stands at this step does not go together.',
   whatStandsStepDoesNot2: 'What stands at this step does not go together: look at the setup.',
   whatStandsStepDoesNot3: 'What stands at this step does not go together: {message}',
-  youMadeChangeSomebodyElse: 'You made this change: somebody else looks at it.',
+  youMadeChangeSomebodyElse: 'You made this change: another person must check it.',
 } as const;

@@ -9,7 +9,7 @@ export const en = {
   hasNoValue: '“{label}” has no value.',
   hasNoValue2: '{place} has no value.',
   leadingPointReadAsInches: 'a leading point is read as inches: no mm are so small here',
-  noGaugeNamedNoneHand: '{place}: no gauge is named and none is in hand.',
+  noGaugeNamedNoneHand: '{place}: no gauge is named or chosen.',
   notRegisterGauges: '{place}: “{gauge}” is not in the register of gauges.',
   nothingFittedShaftNotMeasured:
     'Nothing is fitted to a shaft that was not measured: leave the diameters in.',

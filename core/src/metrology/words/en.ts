@@ -11,7 +11,7 @@ export const en = {
     'No number of readings with this gauge settles it: take one that steps {step} or finer.',
   notYet: 'Not yet',
   oneMoreReading: 'One more reading',
-  standsLimitItselfNoGauge: 'It stands on the limit itself: no gauge settles it. A lead hand decides.',
+  standsLimitItselfNoGauge: 'The value is exactly at the limit: no gauge decides it. A lead hand decides.',
   tooCloseCall: 'Too close to call',
   tooEarlyDayTakesReadings: 'too early for a day; it takes {leastReadings} readings over a tenth of the way.',
   wouldSettleIfTheyAgree: '{more} {where} would settle it, if they agree; a finer gauge does it sooner.',

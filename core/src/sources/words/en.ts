@@ -6,9 +6,9 @@ export const en = {
   howDeepJobsChecked: 'How deep is a job checked?',
   howLongHandCardCounts: 'How long does a repeat check count?',
   twoYears: 'two years',
-  thereNoSchoolHere: 'There is no school “{chosen}” here.',
+  thereNoSchoolHere: 'There is no method “{chosen}” here.',
   astmA193GradeB7From: 'ASTM A193 grade B7 (from memory)',
-  clearLimitWholeDoubtK: 'clear of the limit by the whole doubt (k = 2)',
+  clearLimitWholeDoubtK: 'clear of the limit (k = 2)',
   commonPractice: 'Common practice',
   couplingTolerancesSpeedCommon: 'Coupling tolerances by speed, common practice',
   elastomersFluidsGeneralKnowledgeFrom: 'Elastomers and fluids, general knowledge, from memory',
@@ -22,9 +22,9 @@ export const en = {
   whyDepth:
     'Hazards stand at every depth. A job may go deeper than the site; less deep only by a lead hand. What was left out prints.',
   gumJcgm100Iso14253: 'GUM (JCGM 100) and ISO 14253-1, uncertainty in the decision',
-  houseRulePlant: 'House rule of the plant',
+  houseRulePlant: 'Site rule',
   insideMoreThanDoubtAccept:
-    'Inside by more than the doubt is accept, outside by more than it is stop, between is too close to call.',
+    'Inside the limit by more than the uncertainty: OK. Outside by more: stop. Between: too close to call.',
   iso142531LaterEdition: 'ISO 14253-1, later edition: 1.65 u at one-sided limits (from memory)',
   iso208163ZonesVibration: 'ISO 20816-3, zones of vibration (from memory)',
   iso281RatingLifeFrom: 'ISO 281, rating life (from memory)',

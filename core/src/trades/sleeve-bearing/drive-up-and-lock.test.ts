@@ -168,12 +168,12 @@ describe('drive-up and lock', () => {
   it('a lock too close to call asks for repeats, and they settle it', () => {
     const h = toLock().read('lock', 'turn', 3, 'protractor');
     // Bent, a tab is not felt through: not before the clearance is felt, nor while it is too close to call.
-    refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
+    refuses(() => h.answer('lock', 'bent', 'yes'), /^Finish the earlier step first/);
     h.read('lock', 'final/A/1', 0.04, 'feeler').read('lock', 'final/B/1', 0.04, 'feeler');
     expect(step(h, 'lock').blocking.map((f) => f.verdict)).toContain('too-close');
     expect(step(h, 'lock').report?.act).toMatchObject({ id: 'sleeve-bearing.tooCloseCallFeelBoth' });
     refuses(() => h.pass('lock'), /past the end/);
-    refuses(() => h.answer('lock', 'bent', 'yes'), /^First what comes before it/);
+    refuses(() => h.answer('lock', 'bent', 'yes'), /^Finish the earlier step first/);
     for (const n of [2, 3, 4, 5])
       h.read('lock', `final/A/${n}`, 0.05, 'feeler').read('lock', `final/B/${n}`, 0.05, 'feeler');
     h.answerAll('lock');

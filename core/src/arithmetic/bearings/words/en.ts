@@ -18,7 +18,7 @@ export const en = {
   aim: 'aim',
   aimEighthsNut: '{aim} to the aim: {eighthsToAim} eighths ± {eighthsToAimExpanded}, nut at {angle}',
   angle: 'at this angle',
-  asBenchOneBlade: '{rowsLimit}: as on the bench, and one blade',
+  asBenchOneBlade: '{rowsLimit}: as measured before mounting, plus one blade',
   asSheetGivesNut: '{startPressure}, as the sheet gives it for this nut',
   askMakerLookStaticRating: 'Ask the maker; look at the static rating.',
   at: ', at {travel}',
@@ -27,15 +27,15 @@ export const en = {
   backingNutOffGivesNothing:
     'Backing the nut off gives nothing back. Dismount, inspect ring and sleeve, and start with a new zero.',
   band: 'band',
-  bench: 'bench',
-  bench2: '{lower} to {upper} on the bench',
+  bench: 'before mounting',
+  bench2: '{lower} to {upper} before mounting',
   benchClearanceFeelersAgainstClass: 'Bench clearance by feelers against its class',
   benchClearanceLiesClass: 'Bench clearance {bench} lies in its class.',
   benchClearanceOutClassWrong:
     'Bench clearance {bench} is out of its class: the wrong bearing, or a wrong reading.{elsewhere}',
   benchClearanceStraddlesEdgeClass: 'Bench clearance {bench} ± {expanded} straddles the edge of its class.',
   benchClearanceTakenFrom: 'the bench clearance it is taken from',
-  benchStandsUpClass: '{aim}: bench stands {place} % up its class',
+  benchStandsUpClass: '{aim}: bench clearance is {place} % up its class',
   bestStop: 'best stop',
   bore: '{lower} to {upper} ({clearanceClass}, bore {bore})',
   bore2: 'bore',
@@ -43,7 +43,7 @@ export const en = {
   boreOver: 'bore over {over} to {upto}{travel}',
   boreOver2: ', bore over {over} to {upto}',
   bothHandsUntilNutWill:
-    'Both hands until the nut will not turn, tap its rim, try again; when it turns no more, mark it.',
+    'Tighten by hand until the nut stops, tap its rim, try again. When it turns no more, mark it.',
   bothJointsGapeAlike: 'Both joints gape alike.',
   bothRows: 'of both rows',
   checkBoreTaperWhetherShaft: 'Check bore, taper and whether the shaft is hollow; the feelers decide.',
@@ -67,7 +67,7 @@ export const en = {
   doNotTurnDoNot:
     'Do not turn on and do not loosen. Another lock washer (its tabs fall elsewhere) or the other face of the washer, or the lead hand decides.',
   doesNotPressAnywhereRing: 'It does not press anywhere: the ring may creep on its seat.',
-  doubt: '{reduction} − {converted} = {difference}, doubt ± {doubt}',
+  doubt: '{reduction} − {converted} = {difference}, uncertainty ± {doubt}',
   driveUp1: ', drive-up 1:{taper} {travel} to {travel2}',
   driveUpHydraulicNutStart: 'Drive-up by hydraulic nut: start pressure, travel, abort',
   driveUpNutAngleFrom: 'Drive-up by nut angle from a proven zero',
@@ -80,7 +80,8 @@ export const en = {
   eighthFromPitchTaperK: '{reductionPerEighth} an eighth, from pitch, taper and k {k}',
   feelBenchClearanceAgainIf:
     'Feel the bench clearance again; if it stands, this bearing has too little clearance for the place: another class.',
-  feelBothRowsAgainAngle: 'Feel both rows again at this angle; repeats and finer blades narrow the doubt.',
+  feelBothRowsAgainAngle:
+    'Feel both rows again at this angle; repeats and finer blades reduce the uncertainty.',
   feelBothRowsAgainThen: 'Feel both rows again; then the zero, the pitch and the taper on the sheet.',
   feelersBesideNutAngleHydraulic: 'Feelers beside nut angle or hydraulic travel',
   feelersSayTakenOutMakes:
@@ -193,7 +194,7 @@ export const en = {
     "{turned}° is past the maker''s band: over-driven. Backing the nut off does not undo it.",
   per10Nut:
     '{per} per 10° of nut{reductionPer, select, expected {, expected} asMeasured {, as measured} other {}}',
-  pitchSupposedBoreNobodyHas: 'A pitch of {pitch} is supposed by the bore; nobody has looked at the thread.',
+  pitchSupposedBoreNobodyHas: 'A pitch of {pitch} is assumed from the bore: check the thread.',
   pitchTurnEighths: '{travel} / {pitch} pitch = {nutDegAim} turn = {nutDegAim2} eighths',
   pointsEighth: '{count} points, {slope} an eighth ± {slopeUncertainty}',
   predictedTravelStandsOutsideTabled:
@@ -223,7 +224,7 @@ export const en = {
   roomSide: 'room on that side',
   rowsDifferOuterRingTilted:
     'The rows differ by {rowDifference}: the outer ring is tilted, or a blade was misread.',
-  schoolJudgedOwnSheetAsk: 'This school is judged by its own sheet; ask the maker before it runs.',
+  schoolJudgedOwnSheetAsk: 'This method is judged by its own sheet; ask the maker before it runs.',
   seatTooNarrowGrowthHowever:
     'The seat is too narrow for this growth however the ring is set: another housing.',
   set: 'set {i}',

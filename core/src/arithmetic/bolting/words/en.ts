@@ -33,7 +33,7 @@ export const en = {
   oneKindPointOnlySnug: 'One kind of point only: snug, to torque, once round.',
   orderPassesBoltPattern: 'Order and passes of a bolt pattern',
   orderSetScrewsDogPoints: 'Order of set screws: dog points before cup points',
-  plantRule: ' by the plant rule',
+  plantRule: ' by the site rule',
   preload: 'preload',
   readMakerSSheetAgain: "Read the maker''s sheet again: size, grade and unit.",
   round1: 'Round 1',

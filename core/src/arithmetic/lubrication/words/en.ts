@@ -22,7 +22,7 @@ export const en = {
   fallingBackFromUsualRise: '{now}, falling back from {hottestC}: the usual rise after greasing.',
   firstFillBearingHousing: 'First fill of a bearing housing',
   firstFillHousing: 'First fill of a housing',
-  firstHoursTemperatureTrendWhat: 'First hours: temperature, trend, what is due',
+  firstHoursTemperatureTrendWhat: 'Run-in: temperature, trend, what is due',
   freeSpaceBearing: 'free space of the bearing',
   gAll: ': {totalG} g in all{strokes}',
   gSlowlyNippleReliefClean: '{grams} g{strokes}, slowly, nipple and relief clean.',

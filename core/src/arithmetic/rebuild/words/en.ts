@@ -19,12 +19,12 @@ export const en = {
   endClearanceUnderTorqueGears:
     'End clearance {range} under torque: the gears run free and do not slip past.',
   endClearanceUnderTorqueWithin:
-    'End clearance {range} under torque is within the blades’ doubt of its limit.',
+    'End clearance {range} under torque is too close to its limit for these blades.',
   endFloat: 'End float',
   endFloatBetween: 'End float {float} is between {least} and {most}.',
   endFloatShims:
     'End float {float} is {float2, select, tooSmall {too small} tooLarge {too large} other {}}: {change} {change2, select, more {more} less {less} other {}} of shims.',
-  endFloatWithinDialsDoubt: 'End float {float} is within the dial’s doubt of its limit.',
+  endFloatWithinDialsDoubt: 'End float {float} is too close to its limit for this dial.',
   feelAgainFinerBladesChange: 'Feel it again with finer blades, or change the stack. {way}',
   float: 'of the float',
   gasketStackEndClearance: 'Gasket stack for an end clearance',
@@ -44,9 +44,9 @@ export const en = {
   most: '{small} − {f} × {stack} = {smallest}, at the most {largest}',
   mostMustOverLeast: 'The most must be over the least.',
   n95100: ' ± {uncertainty} %, 95 of 100',
-  noHeapShimsBringsRight: 'No heap of shims brings it right: look for what stands proud, or is not home.',
-  noHeapWhatHandComes: 'No heap of what is on hand comes to {wanted} within {tolerance}.',
-  noStackWhatHandDoes: 'No stack of what is on hand does it{buy}',
+  noHeapShimsBringsRight: 'No stack of shims corrects it: look for a part that stands proud or is not home.',
+  noHeapWhatHandComes: 'No stack from the stock comes to {wanted} within {tolerance}.',
+  noStackWhatHandDoes: 'No stack from the stock fits{buy}',
   onePieceMoreWould: '; one piece of {buy} more would.',
   oneShimMoreWouldDo: 'One shim of {buy} more would do it.',
   otherThicknessesNeeded: 'Other thicknesses are needed.',

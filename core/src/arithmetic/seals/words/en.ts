@@ -71,7 +71,7 @@ export const en = {
   halfInchLarger: 'Half an inch or larger.',
   halfSectionRadiiScaleFrom: 'half section; radii to scale from {lo}',
   hardenedOver: 'hardened over {rounded}',
-  hardenedOverAsBorn: 'hardened over {rounded} ({psi} as it was born)',
+  hardenedOverAsBorn: 'hardened over {rounded}, in psi {psi}',
   hardenedScrewsDimplesDogsAnother: 'Hardened screws, dimples for the dogs, or another drive, by the maker.',
   hardenedSetScrewsNeeded: 'Hardened set screws are needed, and are in.',
   inBy: 'in by {mm}',

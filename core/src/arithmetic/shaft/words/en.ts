@@ -15,7 +15,7 @@ export const en = {
   againstStandsLimit: '{runout} against {limit}: it stands at its limit.',
   allDiametersLieWithinEach:
     'All diameters lie within {form} of each other{verdict, select, text {.} whatGoesWillNotBear {: what goes on will not bear evenly.} withinDoubtLimit {: within doubt of the limit.} other {}}',
-  alongShaftNothingRunsOff: 'Along the shaft nothing runs off centre beyond the gauge’s doubt.',
+  alongShaftNothingRunsOff: 'Along the shaft nothing runs off centre beyond the gauge’s uncertainty.',
   anglesOnlyOnceTurnPart: 'With {count} angles{where} only the once-a-turn part can be told, not an oval.',
   swingNotRead: 'The swing is not read yet{where}.',
   anglesRead: '{count} of {wanted} angles are read{where}.',
@@ -66,7 +66,7 @@ export const en = {
   fitCWaves: 'fit{where}: c, waves',
   fitHoleShaftIso286: 'Fit of a hole and a shaft by ISO 286',
   fittedLargerJudged: '; fitted {tir}, the larger is judged',
-  flatSchool: 'flat school',
+  flatSchool: 'fixed limit',
   overWholeTurn: 'over a full turn',
   readAnglesForShape: 'Read the turn at eight angles: the shape tells what to do.',
   swingRead: '{tir}, the whole swing{count, plural, one {} other {, mean of {count} turns}}',
@@ -102,7 +102,7 @@ export const en = {
   limitRa: 'limit, Ra',
   limits: 'limits',
   limitsSizeIso286: 'Limits of size by ISO 286',
-  lobedThreeTimesTurn: 'it is lobed (three times a turn)',
+  lobedThreeTimesTurn: 'lobed (three times a turn)',
   localBruiseStationAloneStands:
     'A local bruise: station {localStation} alone stands off, and over all waves, not once a turn only.',
   lookBearingsTheirFitCentres:
@@ -130,7 +130,7 @@ export const en = {
   outRoundStation: 'out-of-round, station {s}',
   outRoundTir2Diameters:
     'out of round: TIR 2 × {amplitude} = {amplitude2}; diameters differ by 4 × that wave, {amplitude3}',
-  outRoundTwiceTurn: 'it is out of round (twice a turn)',
+  outRoundTwiceTurn: 'out of round (twice a turn)',
   over: '{mm} over: {over}',
   overLowerLimit: 'over the lower limit',
   overStillUnder: '{name} is {value}: over {radialGoodMm}, still under {radialPlayMm}.',
@@ -154,7 +154,7 @@ export const en = {
   readsRaRoughestSmoothEnough: 'The {name} reads Ra {largestRa} at its roughest: smooth enough.',
   readsRaRoughestTooRough:
     'The {name} reads Ra {largestRa} at its roughest: too rough, it wears what runs or seals on it.',
-  readsRaWithinTestersDoubt: 'The {name} reads Ra {largestRa}, within the tester’s doubt of the limit.',
+  readsRaWithinTestersDoubt: 'The {name} reads Ra {largestRa}, too close to the limit for this tester.',
   roughest: 'roughest',
   rqTurnedIntoRaUsual: 'Rq was turned into Ra by the usual 1.11, true for a sine profile only.',
   runOut: 'Run-out{where}',
@@ -162,8 +162,8 @@ export const en = {
   runOutSealTir: 'Run-out at a seal, TIR',
   runOutStationWhatShape: 'Run-out at a station, and what shape it is',
   runOutTir: 'Run-out{where}, TIR',
-  runsOffCentreBentOnce: 'it runs off centre or is bent (once a turn)',
-  runsTrueWithinGauge: 'it runs true within the gauge',
+  runsOffCentreBentOnce: 'off centre or bent',
+  runsTrueWithinGauge: 'runs true',
   sealFacesWouldWorkedOpen: 'the seal faces would be worked open and shut.',
   sealPractice: 'seal practice',
   sealWillNotGoO: 'the seal will not go on, or its O-ring is cut.',
@@ -185,7 +185,7 @@ export const en = {
   station2: 'station {station}, {angle}°',
   stationOutRound:
     'Station {s} is out of round by {oval}, {verdict, select, overFormLimit {over the form limit} withinDoubtFormLimit {within doubt of the form limit} other {}}.',
-  stationsDoNotAgreeAny: 'The stations do not agree on any one shape (doubt of one {u}).',
+  stationsDoNotAgreeAny: 'The stations do not agree on any one shape (uncertainty of one {u}).',
   straightenShaftRenewSealBearing:
     'Straighten the shaft or renew it; a seal or bearing fitted to it will work at every turn.',
   stricterOurOwnChoiceSeals: 'The stricter is our own choice: a seal’s faces follow every push.',
@@ -200,7 +200,7 @@ export const en = {
   to2: '{lower} to {upper} ({name})',
   to3: '{kind, select, transitionFit {Transition fit} clearanceFit {Clearance fit} interferenceFit {Interference fit} other {}}: {either} to {either2}.',
   to4: '{either} to {either2}',
-  tooFewAnglesTellShape: 'too few angles to tell the shape',
+  tooFewAnglesTellShape: 'too few angles',
   turnNotClosedReadOnce: 'The turn{where} is not closed: read once more at the first angle.',
   turnNotWholeYet: 'and the turn is not whole yet.',
   twoPointMeasuringPassesOver: 'Two-point measuring passes over an odd-lobed shape.',
@@ -210,7 +210,7 @@ export const en = {
   whereMattersThreeWavesTurn: 'Where it matters: three waves a turn show in run-out, or in a V-block.',
   widerThanIT12: 'wider than IT12',
   withinMicrometerSDoubtLimit:
-    "is within the micrometer''s doubt of the {side, select, upper {upper} lower {lower} other {}} limit.",
+    'is too close to the {side, select, upper {upper} lower {lower} other {}} limit for this micrometer.',
   wornTrackDeepMarkNot: 'The worn track is {value} deep: a mark, not a groove.',
   year: '{grown}, {mmPerYear} a year: at {limit} {trend}.',
   year2: '{level} + {mmPerYear} a year',

@@ -27,7 +27,7 @@ export const en = {
   baseShaftCm: 'Base to the shaft, cm³',
   bearingFirstHandFromOne:
     'Pack the bearing first, by hand, from one side until grease comes out at the other.',
-  bearingPackedFromOneSide: 'Bearing packed from one side until grease came out at the other.',
+  bearingPackedFromOneSide: 'Bearing packed from one side until grease showed at the other.',
   bearingReading: 'At the bearing, reading {n}',
   boltsGoneOverOnceMore: 'Bolts gone over once more, as the sheet asks.',
   bothHalvesBelongTogetherMatch: 'Matched halves: match marks and dowels agree.',

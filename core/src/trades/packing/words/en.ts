@@ -115,7 +115,7 @@ export const en = {
   ringTooLongBulgesOne:
     'A ring too long bulges, one too short gapes, and both leak. The first ring, cut on a mandrel of the shaft’s size and tried in the box, is the pattern for all.',
   rings: '{count} of {count2} rings are in.',
-  rings3: 'Fit rings',
+  rings3: 'Rings in',
   ringsGoOneAfterOther: 'Fit the rings one after the other.',
   ringsJointsStaggered: '{count} rings are in, joints staggered.',
   seatEnterWhereJointStands:
