@@ -14,7 +14,7 @@ beforeAll(async () => {
 });
 afterAll(() => plant?.close());
 
-const SEAT = { 'Stations along it': '2', 'Angles at each': '3' };
+const SEAT = { 'Places along': '2', 'Angles at each place': '3' };
 /** Two rows of three readings round 59.99. */
 const AROUND = 60.016;
 const asked = (hand: SheetHand) => async () => {
@@ -65,7 +65,7 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
       ...SEAT,
       'Gland bolts to': '34 N·m',
       'Joint screws': '2',
-      'Joint or clamp-ring screws to': '6 N·m',
+      'Joint or clamp-ring torque': '6 N·m',
     },
   });
   const questions = asked(hand);

@@ -15,7 +15,7 @@ type Form = {
 
 /** Flags a new job's form may begin with. */
 const FLAGS = [
-  'Look and feel',
+  'Inspect shaft',
   'Shaft diameters',
   'Run-out',
   'End and radial play',
@@ -23,9 +23,9 @@ const FLAGS = [
   'Housing close-up',
   'First fill',
   'Load and base bolts',
-  'First hours',
-  'Feelers beside it',
-  'A mount nut and a dismount nut',
+  'Run-in checks',
+  'Feelers as well',
+  'Mount and dismount nut',
   'Impeller clearance is set',
 ];
 

@@ -166,7 +166,7 @@ it('two fittings and a residual that grew: found beside left, laid over each oth
 
   await page.getByRole('button', { name: 'Look at what came out' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('radio', { name: 'fretting between shaft and sleeve' }).click();
+  await dialog.getByRole('radio', { name: 'fretting, shaft to sleeve' }).click();
   await dialog.getByRole('radio', { name: 'bright steel' }).click();
   await dialog.getByText('It sat loose').waitFor();
   await still(page);

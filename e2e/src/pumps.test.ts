@@ -47,8 +47,8 @@ it('a gear pump: a lip the wrong way, a stack that comes out too tight, a pump t
     fields: {
       'Bolts of an end plate': '4',
       'Thin, each': '.004"',
-      'End plates to': '37 lbf·ft',
-      'Shaft nut to': '64 N·m',
+      'End plate torque': '37 lbf·ft',
+      'Shaft nut torque': '64 N·m',
     },
   });
   await tags(hand);

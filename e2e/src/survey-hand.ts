@@ -5,7 +5,7 @@ import { SheetHand } from './sheet-hand.ts';
 
 /** Measures a new survey begins with, or that a test may ask for. */
 const FLAGS = [
-  'Look and feel',
+  'Inspect shaft',
   'Shaft diameters',
   'Finish',
   'Run-out',

@@ -27,7 +27,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await page.getByRole('button', { name: 'Pulp press drive, Gearbox end, fixed' }).click();
   await showUsual(page);
   // Another job of this position may have brought a maker’s sheet with it; this one goes by the table.
-  for (const value of ['Reduction, least', 'Reduction, most']) await page.getByLabel(value).fill('');
+  for (const value of ['Reduction, min', 'Reduction, max']) await page.getByLabel(value).fill('');
   await page.getByLabel('Nut slots').fill('four');
   await page.getByLabel('Part, as stamped').fill('trial sleeve 100');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
@@ -110,7 +110,7 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   expect(await page.locator('[data-pass-step]').isDisabled()).toBe(true);
   await page.getByRole('button', { name: 'Dismount, new zero' }).click();
   await page.getByRole('dialog').locator('textarea').fill('two eighths at once, driven past');
-  await page.getByRole('button', { name: 'It is dismounted' }).click();
+  await page.getByRole('button', { name: 'Bearing removed' }).click();
   await page.getByRole('dialog').waitFor({ state: 'detached' });
   await hand.answerAll(); // inboard side first
   await hand.on();

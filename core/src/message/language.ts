@@ -1,6 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { englishOf } from './define.ts';
-import { RETIRED } from './words/retired.ts';
 
 /** A language texts are said in; `qps` is the made-up one that shows what was never put into words. */
 export type Language = {
@@ -71,6 +70,14 @@ export const PSEUDO: Language = {
   dress: accented,
 };
 
+/** English of ids that are no longer said, where somebody still reads them. */
+const kept = new Map<string, string>();
+
+/** Keep saying what is no longer said: a signed sheet holds its texts by id, and is never changed. */
+export function keepSaying(words: Readonly<Record<string, string>>): void {
+  for (const [id, text] of Object.entries(words)) kept.set(id, text);
+}
+
 let spoken: Language = ENGLISH;
 
 /** The language texts are said in where nothing else is asked. */
@@ -106,7 +113,7 @@ export function formatText(
 
 /** The text of a message in a language, ready for its arguments; its id where nobody wrote one. */
 export function textIn(id: string, language: Language): string {
-  const icu = language.textOf(id) ?? englishOf(id) ?? RETIRED[id];
+  const icu = language.textOf(id) ?? englishOf(id) ?? kept.get(id);
   if (icu === undefined) return id;
   return language.dress ? language.dress(icu) : icu;
 }

@@ -4,7 +4,8 @@ import { len, say, sayAll, tor } from '../quantities/say.ts';
 import { definedMessages, englishOf, type ParamKind } from './define.ts';
 import { ENGLISH, formatText, PSEUDO, textIn } from './language.ts';
 import { expr, inline, isAmount, isMessage, listOf, sameText, starting, textKey } from './message.ts';
-import { RETIRED } from './words/retired.ts';
+import '../sheet/kept-words.ts';
+import { RETIRED } from '../sheet/words/retired.ts';
 
 /** Every folder that says something: of core, server, pages and practice. */
 const FOLDERS = import.meta.glob('../../../{core,server,web,packages/practice}/src/**/messages.ts', {

@@ -1,3 +1,4 @@
+import './kept-words.ts';
 import type { Field } from '../engine/asked.ts';
 import { fieldsOf, valueIn } from '../engine/asked.ts';
 import { acceptanceOf } from '../engine/facts.ts';

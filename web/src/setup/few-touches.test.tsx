@@ -68,7 +68,7 @@ it('a bearing by feelers at a new position, from Open a job to the signed sheet,
   hand.type(labelled('Seat length'), '60');
   // The bearing itself: housing, load and run-in are others' today.
   hand.press(/^As it usually is/);
-  for (const off of ['Housing close-up', 'Load and base bolts', 'First hours']) {
+  for (const off of ['Housing close-up', 'Load and base bolts', 'Run-in checks']) {
     const flag = await until(() => all('button').find((b) => b.textContent?.trim() === off) ?? null);
     if (flag.getAttribute('aria-pressed') === 'true') hand.touch(flag);
   }

@@ -77,7 +77,7 @@ describe('a job is opened', () => {
     await fill('Machine', 'Test drive');
     await fill('Position', 'Nowhere');
     await usual();
-    const choice = labelled('Drive-up judged by') as unknown as HTMLSelectElement;
+    const choice = labelled('Mounting method') as unknown as HTMLSelectElement;
     const hydraulic = [...choice.options].find((o) => o.textContent === 'hydraulic nut');
     fireEvent.change(choice, { target: { value: hydraulic?.value } });
     await press('Open the sheet');
@@ -139,11 +139,11 @@ describe('the setup of a job is changed', () => {
     const { cleanup } = await import('@testing-library/react');
     cleanup();
     await openPage(`/jobs/${jobId}/setup`, server);
-    await fill('Reduction, least', '2 thou');
-    await fill('Reduction, most', '0.045');
+    await fill('Reduction, min', '2 thou');
+    await fill('Reduction, max', '0.045');
     await press('Change it');
     await until(() => all('[role="alert"]').length > 0);
-    await fill('Reduction, most', '0.058');
+    await fill('Reduction, max', '0.058');
     await press('Change it');
     await until(() => all('[role="alert"]').length > 0);
     expect(state().setupChanges).toHaveLength(0);
