@@ -60,10 +60,9 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
     work: 'Fit a seal',
     position: 'Split',
     on: ['Shaft diameters'],
-    choices: { 'Seal is': 'Fully split seal' },
+    choices: { 'Seal family': 'Fully split seal' },
     fields: {
       ...SEAT,
-      'Gland bolts to': '34 N·m',
       'Joint screws': '2',
       'Joint or clamp-ring torque': '6 N·m',
     },

@@ -40,8 +40,12 @@ export async function openJob(
   await showUsual(page);
   await page.getByLabel('Machine', { exact: true }).fill('Test drive');
   await page.getByLabel('Position', { exact: true }).fill(position);
-  for (const [label, value] of Object.entries(choices))
-    await page.getByLabel(label, { exact: true }).selectOption({ label: value });
+  for (const [label, value] of Object.entries(choices)) {
+    // What decides the order of work is chosen in sight, by its name.
+    const row = page.getByRole('group', { name: label, exact: true });
+    if ((await row.count()) > 0) await row.getByRole('button', { name: value, exact: true }).click();
+    else await page.getByLabel(label, { exact: true }).selectOption({ label: value });
+  }
   for (const name of FLAGS) {
     const flag = page.getByRole('button', { name, exact: true });
     if ((await flag.count()) === 0) continue;

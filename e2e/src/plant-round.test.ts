@@ -73,7 +73,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await expect.poll(() => page.getByLabel('The site is called').inputValue()).toBe('Oxleigh');
     await page.getByLabel(/^Code/).fill(code.toLowerCase());
     await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('heading', { name: 'The plant' }).waitFor();
+    await page.getByRole('heading', { name: 'Site settings' }).waitFor();
     expect(await page.locator('[data-demo]').count()).toBe(0);
     await page.getByLabel(/^Packing in the store/).fill('8 mm  10 mm');
     await page.getByRole('button', { name: 'So it holds from now on' }).click();

@@ -169,6 +169,8 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
   await page.locator('[data-item="bent"] button[aria-pressed="true"]').waitFor();
   await hand.judged('driveup.place', 'accept');
   await hand.on();
+  await hand.answerAll(); // first fill
+  await hand.on();
 
   await hand.bolts();
   await hand.on();

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FormValues } from '../engine/asked.ts';
 import { fieldsOf, formName } from '../engine/asked.ts';
 import { usualRules } from '../engine/trades.ts';
+import { say } from '../quantities/say.ts';
 import { english } from '../testing/english.ts';
 import { sleeveBearingTrade } from '../trades/sleeve-bearing/index.ts';
 import type { SleeveSetup } from '../trades/sleeve-bearing/setup.ts';
@@ -106,9 +107,15 @@ describe('the setup form', () => {
     expect(faultsOf({ boreMm: '900' })).toEqual({
       boreMm: {
         id: 'judgement.pathAtMost',
-        params: { path: { id: 'common.bearingBore', params: {} }, max: 500 },
+        params: { path: { id: 'common.bearingBore', params: {} }, max: { mm: 500, digits: 0 } },
       },
     });
+    // In the unit it is typed in.
+    expect(
+      Object.values(faultsOf({ boreMm: '60 in' }, 'in'))
+        .map((t) => say(t, 'in'))
+        .join(),
+    ).toMatch(/Bearing bore must be 19\.\d+ in or less/);
     expect(faultsOf({ [formName('maker.torqueNm')]: '3 elephants' })['maker:torqueNm']).toMatchObject({
       id: 'quantities.notTorqueUnitKnownHere',
     });

@@ -184,6 +184,24 @@ function dropUnsaid(setup: Draft, asked: readonly Field[]): void {
   }
 }
 
+/** A bound of a field as the quantity the field is of: said in the unit people type in. */
+const boundOf =
+  ({ quantity }: Field) =>
+  (bound: number): Text | null =>
+    quantity === 'length'
+      ? { mm: bound, digits: Number.isInteger(bound) ? 0 : 3 }
+      : quantity === 'torque'
+        ? { nm: bound }
+        : quantity === 'pressure'
+          ? { mpa: bound }
+          : quantity === 'temperature'
+            ? { celsius: bound }
+            : quantity === 'difference'
+              ? { kelvin: bound }
+              : quantity === 'roughness'
+                ? { um: bound }
+                : null;
+
 /** The form as a setup, or a sentence for each field that is not right. */
 export function fromForm(
   trade: Trade,
@@ -224,7 +242,7 @@ export function fromForm(
   const only = Object.keys(faults).length === 0;
   for (const { path, message } of checked.ok ? [] : checked.faults) {
     const field = asked.find((x) => x.name === path);
-    if (field) faults[formName(field.name)] ??= withLabel(message, path, field.label);
+    if (field) faults[formName(field.name)] ??= withLabel(message, path, field.label, boundOf(field));
     else if (only) faults.machine ??= message;
   }
   return { faults };

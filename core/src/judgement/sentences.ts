@@ -45,15 +45,31 @@ setLocale({
   object: { noUnknown: (p) => M.unknownHere({ unknown: String(p.unknown) }) },
 });
 
-/** A fault that names its field by the path, with what people call the field instead. */
-export function withLabel(message: Text, path: string, label: Text): Text {
+/** The bounds a fault may name, by the parameters of its message. */
+const BOUNDS = ['min', 'max', 'more', 'less'] as const;
+
+/**
+ * A fault that names its field by the path, with what people call the field instead.
+ * @param amount a bound as the quantity it is, where the field has one: it is said in the reader's unit
+ */
+export function withLabel(
+  message: Text,
+  path: string,
+  label: Text,
+  amount: (bound: number) => Text | null = () => null,
+): Text {
   if (isParts(message))
-    return { ...message, parts: message.parts.map((m) => withLabel(m as Text, path, label)) };
+    return { ...message, parts: message.parts.map((m) => withLabel(m as Text, path, label, amount)) };
   const at = isMessage(message) ? message.params.path : undefined;
   if (!isMessage(message) || typeof at !== 'string' || !at.startsWith(path)) return message;
   // Of a list the fault is of one row: what follows its name stays.
   const named = at === path ? label : listOf([label, at.slice(path.length)], '');
-  return { ...message, params: { ...message.params, path: named } };
+  const bounds = BOUNDS.flatMap((b) => {
+    const bound = message.params[b];
+    const said = typeof bound === 'number' ? amount(bound) : null;
+    return said === null ? [] : [[b, said] as const];
+  });
+  return { ...message, params: { ...message.params, ...Object.fromEntries(bounds), path: named } };
 }
 
 export type Checked<T> =

@@ -638,7 +638,7 @@ export const en = {
   screwsSnug: 'Screws snug',
   scribe: 'Scribe shaft',
   scribeShaftCollarFromBox: 'Scribe the shaft: collar {collar} from the box face.',
-  seal2: 'Seal is',
+  seal2: 'Seal family',
   seal3: 'of the seal',
   sealBedsLeaksLessNot:
     'A seal leaks less as it beds in, not more. Check squareness, centring, dirt on the faces.',
