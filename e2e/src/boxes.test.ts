@@ -59,6 +59,7 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
   const { hand, jobId } = await openJob(page, plant.url, {
     work: 'Fit a seal',
     position: 'Split',
+    depth: 'Thorough',
     on: ['Shaft diameters'],
     choices: { 'Seal family': 'Fully split seal' },
     fields: {
@@ -72,12 +73,12 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
   await survey(hand, AROUND);
   await questions(); // halves
   await questions(); // holder
+  await hand.answerAll(); // the spacer is held
   await hand.bolts();
-  await hand.answerAll();
   await hand.on();
   await hand.read('splitgaps', '0.10');
   await hand.last('splitgaps', '0.10');
-  await hand.on();
+  await questions();
   await questions(); // faces
 
   const knob = page.locator('[data-knob]');
@@ -124,6 +125,7 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
   for (let i = 0; i < 3; i++) await hand.read('gland-gaps', '0.40');
   await hand.last('gland-gaps', '0.40');
   await hand.on();
+  await questions(); // placement
   await hand.last('baseline', '0.10');
   await hand.on();
   await questions(); // hand turn

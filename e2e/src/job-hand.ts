@@ -11,6 +11,8 @@ type Form = {
   choices?: Record<string, string>;
   /** Parts and measures that are on; all others among `known` are off. */
   on?: string[];
+  /** The depth of check, by the words on its button; the site's where not said. */
+  depth?: string;
 };
 
 /** Flags a new job's form may begin with. */
@@ -19,7 +21,10 @@ const FLAGS = [
   'Shaft diameters',
   'Run-out',
   'End and radial play',
+  'Finish',
   'Box face',
+  'Box bore',
+  'Seal envelope',
   'Housing close-up',
   'First fill',
   'Load and base bolts',
@@ -33,7 +38,7 @@ const FLAGS = [
 export async function openJob(
   page: Page,
   url: string,
-  { work, position, fields = {}, choices = {}, on = [] }: Form,
+  { work, position, fields = {}, choices = {}, on = [], depth }: Form,
 ): Promise<{ hand: SheetHand; jobId: string }> {
   await page.goto(`${url}/jobs/new`);
   await page.getByRole('button', { name: new RegExp(`^${work}`) }).click();
@@ -46,6 +51,7 @@ export async function openJob(
     if ((await row.count()) > 0) await row.getByRole('button', { name: value, exact: true }).click();
     else await page.getByLabel(label, { exact: true }).selectOption({ label: value });
   }
+  if (depth) await page.getByRole('button', { name: new RegExp(`^${depth}`) }).click();
   for (const name of FLAGS) {
     const flag = page.getByRole('button', { name, exact: true });
     if ((await flag.count()) === 0) continue;

@@ -168,7 +168,7 @@ it('two fittings and a residual that grew: found beside left, laid over each oth
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('radio', { name: 'fretting, shaft to sleeve' }).click();
   await dialog.getByRole('radio', { name: 'bright steel' }).click();
-  await dialog.getByText('It sat loose').waitFor();
+  await dialog.getByText('loose: too little drive-up').waitFor();
   await still(page);
   expect(await violations(page)).toEqual([]);
   await dialog.getByLabel('In your own words').fill('red dust again');
