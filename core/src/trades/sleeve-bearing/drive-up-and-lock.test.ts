@@ -85,7 +85,7 @@ describe('drive-up and lock', () => {
     expect(v.reductionMm).toBeCloseTo(0.037, 2);
     expect(v.place).toBe('short');
     expect(told(h).act).toMatchObject({ id: 'sleeve-bearing.turnNutThenFeelBoth' });
-    refuses(() => h.pass('driveup'), /taken out of/);
+    refuses(() => h.pass('driveup'), /reduced by/);
   });
 
   it('once in band nothing that goes on is offered first', () => {
@@ -131,7 +131,7 @@ describe('drive-up and lock', () => {
       act: { id: 'sleeve-bearing.stopTurningFeelBothRows' },
       next: 'deg180/A/2',
     });
-    refuses(() => h.pass('driveup'), /past the end of the band/);
+    refuses(() => h.pass('driveup'), /past the band/);
     refuses(() => h.drive(202.5, 0.035, 0.035), /Turn no further/);
   });
 
@@ -172,7 +172,7 @@ describe('drive-up and lock', () => {
     h.read('lock', 'final/A/1', 0.04, 'feeler').read('lock', 'final/B/1', 0.04, 'feeler');
     expect(step(h, 'lock').blocking.map((f) => f.verdict)).toContain('too-close');
     expect(step(h, 'lock').report?.act).toMatchObject({ id: 'sleeve-bearing.tooCloseCallFeelBoth' });
-    refuses(() => h.pass('lock'), /past the end/);
+    refuses(() => h.pass('lock'), /past the band/);
     refuses(() => h.answer('lock', 'bent', 'yes'), /^Finish the earlier step first/);
     for (const n of [2, 3, 4, 5])
       h.read('lock', `final/A/${n}`, 0.05, 'feeler').read('lock', `final/B/${n}`, 0.05, 'feeler');

@@ -31,6 +31,8 @@ import type { SleeveSetup } from './setup.ts';
 import { pitchOf } from './setup.ts';
 
 export type DriveUpStepValues = DriveUpForecastValues & {
+  /** How far to turn now, degrees, as the heading says; 0 where something is felt first. */
+  turnNowDeg: number;
   lock: LockAlignmentValues;
   /** The nut's angle from snug at the last reading. */
   angleDeg: number;
@@ -140,7 +142,13 @@ export const driveUp = stepKind<SleeveSetup, DriveUpStepValues | null>('drive-up
       ],
       working: [...forecast.working, ...(near ? lock.working : [])],
       beams: forecast.beams,
-      values: { ...forecast.values, lock: lock.values, angleDeg, phase } satisfies DriveUpStepValues,
+      values: {
+        ...forecast.values,
+        lock: lock.values,
+        angleDeg,
+        phase,
+        turnNowDeg: Math.max(0, ...(next ? [(degOf(next.key) ?? angleDeg) - angleDeg] : [])),
+      } satisfies DriveUpStepValues,
       next: over ? null : next,
       choices: over ? [] : furtherOn(facts, angleDeg, stays),
       act: over ? M.overDrivenDismountInspectNew : sayAct(forecast, next, angleDeg),

@@ -103,10 +103,11 @@ export function TargetNumbers({ values: t }: { values: DriveUpTargetValues }) {
   );
 }
 
-/** "So far" and "still to turn", readable from two metres. */
+/** How far it has come and how far to turn now, readable from two metres; all else that is known stands behind a touch. */
 export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
   const say = useSay();
   const aim = v.target.aimMm;
+  const { turnNowDeg: turnNow } = v;
   return (
     <div className="flex flex-col gap-3">
       <div>
@@ -122,18 +123,26 @@ export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
         )}
       </div>
       {v.eighthsToAim !== null && v.place !== 'over-driven' && (
-        <div>
-          <h2 className="kicker m-0">{say(M.stillTurn)}</h2>
-          <p className="m-0 text-3xl font-semibold leading-tight">
-            <span className="figures">{v.eighthsToAim.toFixed(1)}</span> {say(M.eighths)}{' '}
-            <span className="text-xl font-medium text-muted">
-              ± {(v.eighthsToAimExpanded ?? 0).toFixed(1)}
-            </span>
-          </p>
-          <LockAhead values={v} />
-        </div>
+        <>
+          {turnNow > 0 && (
+            <div>
+              <h2 className="kicker m-0">{say(M.turnNow)}</h2>
+              <p className="figures m-0 text-3xl font-semibold leading-tight" data-turn-now={turnNow}>
+                {turnNow}°
+              </p>
+            </div>
+          )}
+          <details className="border-t border-faint pt-1">
+            <summary className="kicker flex min-h-12 cursor-pointer items-center">{say(M.details)}</summary>
+            <p className="m-0 text-[0.95rem] leading-snug">
+              {say(M.stillTurn)} <span className="figures">{v.eighthsToAim.toFixed(1)}</span> {say(M.eighths)}{' '}
+              <span className="figures text-muted">± {(v.eighthsToAimExpanded ?? 0).toFixed(1)}</span>
+            </p>
+            <LockAhead values={v} />
+            {v.advice && <Chances advice={v.advice} />}
+          </details>
+        </>
       )}
-      {v.advice && v.place !== 'over-driven' && <Chances advice={v.advice} />}
     </div>
   );
 }

@@ -85,7 +85,7 @@ export const en = {
   feelBothRowsAgainThen: 'Feel both rows again; then the zero, the pitch and the taper on the sheet.',
   feelersBesideNutAngleHydraulic: 'Feelers beside nut angle or hydraulic travel',
   feelersSayTakenOutMakes:
-    'Feelers say {reduction} is taken out; the {hydraulic, select, travel {travel} nut {nut} other {}} makes {converted} of it. {cause}',
+    'Feelers show a reduction of {reduction}; the {hydraulic, select, travel {travel} nut {nut} other {}} makes {converted} of it. {cause}',
   feltLess: 'felt less that',
   feltRingTiltedNoMore:
     'At {angle} {n} felt with the ring tilted: {n2, plural, one {it counts} other {they count}} no more.',
@@ -141,7 +141,7 @@ export const en = {
     'Look at the sleeve’s thread before the nut goes on, and put the pitch right in the setup.',
   makerSSheet: ", maker''s sheet",
   makersSheetDoes: 'The maker’s sheet does.',
-  mayTakenOut: '{bench} − {least} = {room} may be taken out',
+  mayTakenOut: '{bench} − {least} = {room} can be given up',
   mean: 'mean of {count} = {bench} ± {expanded}',
   measureForwardAngleFromSlot:
     'Measure the forward angle from a slot to the nearest tab and enter it before the last eighth.',
@@ -187,7 +187,7 @@ export const en = {
   onePair: 'one pair was',
   over100000: 'over 100 000',
   overDrivenLeftUnderLeast: 'Over-driven: {clearance} is left, under the least residual {leastResidual}.',
-  overDrivenTakenOutOver: 'Over-driven: {reduction} is taken out, over the most allowed {reductionMax}.',
+  overDrivenTakenOutOver: 'Over-driven: clearance reduced by {reduction}, more than the most allowed {reductionMax}.',
   overLast: 'over the last {angle}',
   pairsWere: '{n} pairs were',
   pastMakerSBandOver:
@@ -267,16 +267,15 @@ export const en = {
   stopMeasureShaftTooSmall: 'Stop. Measure the shaft: it is too small, or the halves are of two races.',
   stopTurningFeelBothRows: 'Stop turning. Feel both rows again at this angle.',
   tableRow: 'table row',
-  takeOutLeaveLeast: 'Take out {lo} to {hi}, leave at least {least}.',
-  takeOutLeaving: 'Take out {min} to {top}, leaving {bench} to {bench2}.',
+  takeOutLeaveLeast: 'Reduce the clearance by {lo} to {hi}; leave at least {least}.',
+  takeOutLeaving: 'Reduce the clearance by {min} to {top}; {bench} to {bench2} is left.',
   taken: 'taken',
-  takenOutLeftBand: '{reduction} taken out, {clearance} left: in band.',
-  takenOutLeftPastEnd:
-    '{reduction} ± {u} taken out, {clearance} left: past the end of the band, by less than the feelers can tell.',
-  takenOutNotYet: '{reduction} taken out of {aim}: not yet.',
+  takenOutLeftBand: 'Clearance reduced by {reduction}, {clearance} left: in band.',
+  takenOutLeftPastEnd: 'Clearance reduced by {reduction} ± {u}, {clearance} left: past the band, by less than the feelers show.',
+  takenOutNotYet: 'Clearance reduced by {reduction} of {aim}.',
   lockTurnsForwardAdds: 'Locking turns the nut forward a little more: that adds to it.',
-  takenOutNearLowEnd: '{reduction} ± {u} taken out: in the band as felt.',
-  takenOutTooCloseEnd: '{reduction} ± {u} taken out: too close to the end of the band to call.',
+  takenOutNearLowEnd: 'Clearance reduced by {reduction} ± {u}: in the band as felt.',
+  takenOutTooCloseEnd: 'Clearance reduced by {reduction} ± {u}: too close to the end of the band to call.',
   takingOutLeastReductionWould:
     'Taking out the least reduction, {min}, would leave {bench}, under the least residual {least}.',
   tapClampRingsDownAll: 'Tap the clamp rings down all round, tighten, feel again; then the shaft.',
