@@ -2,7 +2,7 @@ import { type BreakInDo, type BreakInValues, packingBreakIn } from '../../arithm
 import type { BreakInAct } from '../../arithmetic/packing/break-in-seen.ts';
 import { standing } from '../../engine/facts.ts';
 import { placeKey } from '../../engine/place-key.ts';
-import type { Place, Reading } from '../../engine/state.ts';
+import type { Facts, Place, Reading } from '../../engine/state.ts';
 import { stepKind } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
@@ -38,23 +38,32 @@ const READS: Partial<Record<BreakInDo, 'drops' | 'flats' | 'gland'>> = {
   feel: 'gland',
 };
 
+/** What was done so far, and what it comes to. */
+function resultOf(facts: Facts<PackingSetup>, step: string) {
+  const s = facts.setup;
+  const taken = standing(facts, step, 'any');
+  const begun = Date.parse(taken[0]?.at ?? '');
+  const acts = actsOf(taken, begun);
+  const result = packingBreakIn({
+    shaftMm: s.shaftMm,
+    school: s.leakSchool,
+    flatDropsPerMin: s.flatDropsPerMin,
+    // Both are said before anything is counted: the step needs them.
+    pitchMm: s.studPitchMm ?? 0,
+    followerMm: s.followerMm ?? 0,
+    acts,
+  });
+  return { taken, begun, acts, result };
+}
+
 /** Drops, flats and waits until the leakage is steady in its band: one instruction, driven by the last act. */
 export const breakIn = stepKind<PackingSetup, BreakInStepValues>('packing-break-in', {
   essential: true,
+  // The follower is looked at once the nuts stay as they are.
+  asks: (facts, step) => (resultOf(facts, step.id).result.values.do === 'done' ? (step.items ?? []) : []),
+  ahead: (facts, step) => (resultOf(facts, step.id).result.values.do === 'done' ? [] : (step.items ?? [])),
   report(facts, step) {
-    const s = facts.setup;
-    const taken = standing(facts, step.id, 'any');
-    const begun = Date.parse(taken[0]?.at ?? '');
-    const acts = actsOf(taken, begun);
-    const result = packingBreakIn({
-      shaftMm: s.shaftMm,
-      school: s.leakSchool,
-      flatDropsPerMin: s.flatDropsPerMin,
-      // Both are said before anything is counted: the step needs them.
-      pitchMm: s.studPitchMm ?? 0,
-      followerMm: s.followerMm ?? 0,
-      acts,
-    });
+    const { taken, begun, acts, result } = resultOf(facts, step.id);
     const { do: now, nextMinutes } = result.values;
     const dueAt = nextMinutes === null || Number.isNaN(begun) ? null : minutesAfter(begun, nextMinutes);
     const key = (what: 'drops' | 'flats' | 'gland') =>

@@ -57,7 +57,7 @@ export const en = {
   followerSpreadGaps: 'Follower, spread of gaps',
   followerSquare: 'Follower square',
   followerStandsAskew: 'The follower stands askew',
-  followerStillSquareAfterLast: 'Follower still square after the last flat.',
+  followerStillSquareAfterLast: 'Follower square after the last flat.',
   gapWideOneSideFollower:
     'The gap is wide on one side: the follower will rub the shaft and press on one side only.',
   glandsWarmth: 'Gland temperature',
