@@ -7,7 +7,7 @@ export type Verdict = 'accept' | 'caution' | 'too-close' | 'reject' | 'incomplet
 
 /** How a verdict is said, on screen and on paper. */
 export const VERDICT_WORD: Record<Verdict, Text> = {
-  accept: COMMON.accept,
+  accept: COMMON.ok,
   caution: M.caution,
   reject: COMMON.stop,
   'too-close': M.tooCloseCall,

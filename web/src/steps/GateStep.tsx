@@ -87,7 +87,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
           onClick={() => give('yes')}
           className="grid min-h-12 w-14 shrink-0 place-items-center self-start border border-ink font-label text-lg font-semibold aria-pressed:bg-ink aria-pressed:text-paper"
         >
-          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? say(M.note) : say(M.ok)}
+          {told === 'yes' ? <Check aria-hidden="true" size={22} /> : item.note ? say(M.note) : say(COMMON.ok)}
         </button>
       )}
       <span className="min-w-0 flex-1 py-1 leading-snug">

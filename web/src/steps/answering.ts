@@ -8,7 +8,7 @@ import { M } from './messages.ts';
 export type OnAnswer = (item: string, answer: Said, note?: string) => void;
 
 /** Answers as their buttons have them: a narrow button says the long one short. */
-export const SHORT_ANSWER: Record<Said, Text> = { yes: M.ok, no: COMMON.notOk, none: M.n };
+export const SHORT_ANSWER: Record<Said, Text> = { yes: COMMON.ok, no: COMMON.notOk, none: M.n };
 
 /** One question on its way to an answer: the words that go with it, and what is still wanting. */
 export function useAnswering(item: GateItem, before: string | undefined, onAnswer: OnAnswer) {

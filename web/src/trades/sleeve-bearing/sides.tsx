@@ -117,7 +117,7 @@ export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
         </p>
         {aim !== null && (
           <p className="m-0">
-            {say(M.of)} <Length mm={aim} /> {say(M.takenOut)}
+            {say(M.of)} <Length mm={aim} /> {say(COMMON.reduction2)}
             {v.fractionOfAim !== null && <>, {Math.round(100 * v.fractionOfAim)} %</>}
           </p>
         )}

@@ -8,7 +8,6 @@ export const en = {
   n: 'N/A',
   note: 'Note',
   noted: 'noted',
-  ok: 'OK',
   readWholeFitUpSheet: 'Read the whole fit-up sheet',
   sayWhichWrenchHand: 'Say which wrench is in hand.',
   signSheet: 'Sign the sheet',

@@ -63,7 +63,6 @@ export const en = {
   stopWhereTabMeets: 'Stop where a tab meets: ',
   tabled: '(tabled',
   takeOut: 'Take out',
-  takenOut: 'reduction',
   tapersSum: ', by the taper’s sum',
   to: '{leftMin}° to {leftMax}°',
   trialCouldNotWorked: 'The trial could not be worked.',

@@ -187,7 +187,8 @@ export const en = {
   onePair: 'one pair was',
   over100000: 'over 100 000',
   overDrivenLeftUnderLeast: 'Over-driven: {clearance} is left, under the least residual {leastResidual}.',
-  overDrivenTakenOutOver: 'Over-driven: clearance reduced by {reduction}, more than the most allowed {reductionMax}.',
+  overDrivenTakenOutOver:
+    'Over-driven: clearance reduced by {reduction}, more than the most allowed {reductionMax}.',
   overLast: 'over the last {angle}',
   pairsWere: '{n} pairs were',
   pastMakerSBandOver:
@@ -271,7 +272,8 @@ export const en = {
   takeOutLeaving: 'Reduce the clearance by {min} to {top}; {bench} to {bench2} is left.',
   taken: 'taken',
   takenOutLeftBand: 'Clearance reduced by {reduction}, {clearance} left: in band.',
-  takenOutLeftPastEnd: 'Clearance reduced by {reduction} ± {u}, {clearance} left: past the band, by less than the feelers show.',
+  takenOutLeftPastEnd:
+    'Clearance reduced by {reduction} ± {u}, {clearance} left: past the band, by less than the feelers show.',
   takenOutNotYet: 'Clearance reduced by {reduction} of {aim}.',
   lockTurnsForwardAdds: 'Locking turns the nut forward a little more: that adds to it.',
   takenOutNearLowEnd: 'Clearance reduced by {reduction} ± {u}: in the band as felt.',

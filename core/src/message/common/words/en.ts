@@ -1,5 +1,6 @@
 /** Texts that are said in more than one place. */
 export const en = {
+  ok: 'OK',
   abort: 'abort {abortPressure}',
   accept: 'Accept',
   addGauge: 'Add a gauge',

@@ -315,7 +315,7 @@ export const en = {
   sectionScaleTravel:
     'to scale, travel ×{times}{twoNuts, select, otherNutDashed {, other nut dashed} none {} other {}}',
   secureLockAnswer: 'Secure the lock and answer.',
-  setBackFromFinalPlace: 'Bearing set back from its final place by its travel{travel}.',
+  setBackFromFinalPlace: 'Bearing set back from its final place by its drive-up travel{travel}.',
   setBearingBeforeFinalPlace: 'Set the bearing {travel} before its final place; nut snug by hand.',
   setHasOnlyOneRow: 'Set {set} has only one row.',
   setRow: 'Set {set}, row {row}',
@@ -400,7 +400,7 @@ export const en = {
   tooCloseCallFeelBoth: 'Too close to call. Feel both rows three times more, then bend the tab.',
   topRingStanding: 'top (ring standing)',
   travel: 'travel {travel}',
-  travelTarget: ', the travel of the target',
+  travelTarget: ' (see the target)',
   turn: '{nut} turn',
   turnForwardAlignmentEnterAngle:
     'Turn forward to the next tab and enter the angle; 0 if a tab already meets.',
