@@ -217,7 +217,7 @@ describe('lock and bolts', () => {
 
   it('a torque that no wrench in the hand can show is refused before it is stored', () => {
     const h = toBolts(hand({ maker: { torqueNm: 700 } }));
-    expect(() => h.bolts()).toThrow(/does not reach there: it reads 1.0 N·m to 600 N·m/);
+    expect(() => h.bolts()).toThrow(/does not reach: it reads 1.0 N·m to 600 N·m/);
     const { next } = valuesOf<BoltValues>(h, 'bolts');
     expect(next).toMatchObject({ pass: 3, torqueNm: 700 });
   });

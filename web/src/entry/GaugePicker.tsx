@@ -1,5 +1,8 @@
 import type { Instrument } from '@fulcrant/core/instruments';
+import type { Text } from '@fulcrant/core/messages';
+import { useState } from 'react';
 import { today } from '../data/today.ts';
+import { Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
@@ -13,23 +16,32 @@ export function GaugePicker({
 }: {
   gauges: Instrument[];
   gauge: Instrument | null;
-  onGauge: (id: string) => void;
+  /** A sentence where that gauge cannot be taken: the one in hand stays. */
+  onGauge: (id: string) => Text | null;
 }) {
   const say = useSay();
+  const [refused, setRefused] = useState<Text | null>(null);
   return (
-    <select
-      aria-label={say(M.gaugeHand)}
-      value={gauge?.id ?? ''}
-      onChange={(e) => onGauge(e.target.value)}
-      className={`min-h-12 max-w-[10.5rem] border-0 border-b border-faint bg-paper px-1 text-[0.95rem] ${gauge && isOverdue(gauge) ? 'font-medium text-stop' : 'text-ink'}`}
-    >
-      {!gauge && <option value="">{say(M.whichGauge)}</option>}
-      {gauges.map((g) => (
-        <option key={g.id} value={g.id}>
-          {g.name}
-          {isOverdue(g) ? say(M.outDateSince({ calibrationDue: g.calibrationDue })) : ''}
-        </option>
-      ))}
-    </select>
+    <>
+      <select
+        aria-label={say(M.gaugeHand)}
+        value={gauge?.id ?? ''}
+        onChange={(e) => setRefused(onGauge(e.target.value))}
+        className={`min-h-12 max-w-[10.5rem] border-0 border-b border-faint bg-paper px-1 text-[0.95rem] ${gauge && isOverdue(gauge) ? 'font-medium text-stop' : 'text-ink'}`}
+      >
+        {!gauge && <option value="">{say(M.whichGauge)}</option>}
+        {gauges.map((g) => (
+          <option key={g.id} value={g.id}>
+            {g.name}
+            {isOverdue(g) ? say(M.outDateSince({ calibrationDue: g.calibrationDue })) : ''}
+          </option>
+        ))}
+      </select>
+      {refused && (
+        <div className="w-full" data-gauge-refused>
+          <Fault>{say(refused)}</Fault>
+        </div>
+      )}
+    </>
   );
 }

@@ -23,7 +23,7 @@ type Props = {
   place: Place;
   gauges: Instrument[];
   gauge: Instrument | null;
-  onGauge: (id: string) => void;
+  onGauge: (id: string) => Text | null;
   storeLabel: string;
   /** Called as the text changes, with the value understood or null. */
   onPreview: (value: number | null) => void;

@@ -1,4 +1,5 @@
-import { type Instrument, reaches as reachesValue } from '@fulcrant/core/instruments';
+import { type Instrument, reaches as reachesValue, sayReach } from '@fulcrant/core/instruments';
+import type { Text } from '@fulcrant/core/messages';
 import { useMemo, useState } from 'react';
 import { portFor, useFeedSource } from '../data/feed.ts';
 import { useOwnHand } from '../data/hands.ts';
@@ -17,7 +18,8 @@ export function useGauge(
   gauge: Instrument | null;
   /** The register is still on its way: nothing can be read before it is here. */
   coming: boolean;
-  choose: (id: string) => void;
+  /** Take another gauge; one that does not reach is refused in a sentence, and the one before stays. */
+  choose: (id: string) => Text | null;
 } {
   const register = useInstruments();
   const own = useOwnHand();
@@ -49,8 +51,11 @@ export function useGauge(
     gauge,
     coming: register.isLoading,
     choose: (id) => {
+      const other = gauges.find((g) => g.id === id);
+      if (other && !reaches(other)) return sayReach(other);
       localStorage.setItem(key, id);
       setChosen((c) => ({ ...c, [usual]: id }));
+      return null;
     },
   };
 }

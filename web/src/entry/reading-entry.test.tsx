@@ -63,6 +63,20 @@ describe('the field of a reading', () => {
     expect(state().readings.filter((r) => r.step === 'shaft')).toHaveLength(0);
   });
 
+  it('a gauge that does not reach says so beside the field, and the one in hand stays', async () => {
+    const server = new FakeServer();
+    const small = gauge('small', 'micrometer', 0.001, 0, 25);
+    server.instruments = [gauge('mic', 'micrometer', 0.001, 75, 100), small];
+    await openJobAt(feelers, 'shaft', server);
+    const picker = () => the('form[data-place] select') as HTMLSelectElement;
+    await until(() => document.querySelector('form[data-place] select option:nth-child(2)'));
+    const before = picker().value;
+    fireEvent.change(picker(), { target: { value: small.id } });
+    const said = await until(() => the('[data-gauge-refused]'));
+    expect(said.textContent).toMatch(/reads 0 mm to 25 mm\. Choose another gauge/);
+    expect(picker().value).toBe(before);
+  });
+
   it('half-typed text is there after a reload', async () => {
     const { jobId, server } = await seat();
     await type('89.97');

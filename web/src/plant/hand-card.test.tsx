@@ -72,7 +72,7 @@ describe('the repeat check', () => {
     };
     await until(() => the('[data-ten="0"] form input'));
     type('9.00');
-    await until(() => /does not reach there/.test(page()));
+    await until(() => /does not reach/.test(page()));
     expect(the<HTMLInputElement>('[data-ten="0"] form input').value).toBe('9.00');
     type('90.00');
     await until(() => the('[data-ten="1"]'));

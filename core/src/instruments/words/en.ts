@@ -4,7 +4,7 @@ export const en = {
   beltTensionMeter: 'belt tension meter',
   caliperDepthGauge: 'caliper or depth gauge',
   dialIndicator: 'dial indicator',
-  doesNotReach: '{name} does not reach there: it reads {low} to {high}.',
+  doesNotReach: '{name} does not reach: it reads {low} to {high}. Choose another gauge.',
   dropCounter: 'drop counter',
   feeler: 'feeler',
   gaugeSendsUnitNotKnown: 'The gauge sends “{m}”, a unit not known here.',

@@ -30,7 +30,7 @@ type Props = {
   gauge: Instrument | null;
   /** The register is still on its way: no wrench is in hand yet, and none can be asked for. */
   coming: boolean;
-  onGauge: (id: string) => void;
+  onGauge: (id: string) => Text | null;
   onTick: (tick: Tick) => Promise<Text | null>;
   /** Questions that come before the wrench, or after it. */
   questions: ReactNode;
