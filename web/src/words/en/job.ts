@@ -28,7 +28,7 @@ export const en = {
   correctAnswer: 'Correct an answer: {title}',
   correctAnswer2: 'Correct an answer',
   csvAsSpreadsheetSavesFirst: 'CSV, as a spreadsheet saves it. The first line names the columns:',
-  doorCloses: 'A door closes.',
+  doorCloses: 'No way back after this step.',
   dressed: 'Dressed',
   figure: 'The figure',
   file: 'File',

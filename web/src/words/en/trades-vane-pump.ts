@@ -5,6 +5,6 @@ export const en = {
   goesBack: 'goes back',
   howMany0WhereThere: 'How many? 0 where there is none.',
   shims: 'Shims of {lengthDigits} {unit}',
-  sidesHeap: 'this side’s heap',
+  sidesHeap: 'shims of this side',
   wholeNumberShims060: 'A whole number of shims, 0 to 60.',
 } as const;

@@ -10,7 +10,7 @@ export const en = {
     '{what} could not be drawn. What was entered is kept; the rest of the sheet goes on.',
   dayNight: 'day or night',
   days: 'in {far} days',
-  doorClosesHere: 'a door closes here',
+  doorClosesHere: 'no way back',
   dueNow: 'due now',
   enter: 'Enter',
   esc: 'Esc',
