@@ -144,9 +144,13 @@ function draw(print: Print, block: Block, next: readonly Block[]): void {
 }
 
 /** How much of what follows a heading keeps company with it: its first line, or a table's head and first row. */
-function heading({ doc, unit }: Print, text: Text, next: readonly Block[]): void {
-  const first = next[0]?.block;
-  room(doc, first === 'heading' || first === undefined ? 30 : KEEP);
+function heading(print: Print, text: Text, next: readonly Block[]): void {
+  const { doc, unit } = print;
+  const first = next[0];
+  // A first line that would move to the next page takes its heading along.
+  const goesOver = first?.block === 'line' && spills(print, lineHeight(print, first) + 30, next.slice(1));
+  if (goesOver) doc.addPage();
+  else room(doc, first?.block === 'heading' || first === undefined ? 30 : KEEP);
   doc.moveDown(0.6);
   doc
     .moveTo(MARGIN, doc.y)
@@ -243,14 +247,17 @@ function lineHeight({ doc, unit }: Print, b: Line): number {
   return Math.ceil((1.06 * across) / width) * 11.2;
 }
 
-function line(print: Print, b: Line, next: readonly Block[]): void {
-  const { doc, unit } = print;
+/** Whether the last few lines would stand alone on a last page: then what stands before them, so many points high, goes along. */
+function spills(print: Print, before: number, next: readonly Block[]): boolean {
   const tail = next.every((n) => n.block === 'line') ? next.map((n) => lineHeight(print, n as Line)) : [];
   const rest = tail.reduce((sum, h) => sum + h, 0);
+  return tail.length > 0 && tail.length <= 6 && rest < KEEP && print.doc.y + before + rest > floor(print.doc);
+}
+
+function line(print: Print, b: Line, next: readonly Block[]): void {
+  const { doc, unit } = print;
   const mine = lineHeight(print, b);
-  // No last page of a line or two: the end that would spill over takes some of what stands before it along.
-  const spills = tail.length > 0 && tail.length <= 6 && doc.y + mine + rest > floor(doc) && rest < KEEP;
-  if (doc.y + mine > floor(doc) || spills) doc.addPage();
+  if (doc.y + mine > floor(doc) || spills(print, mine, next)) doc.addPage();
   const left = MARGIN + (b.inset ? 14 : 0);
   const runs = runsOf(b, unit);
   runs.forEach((r, i) => {
