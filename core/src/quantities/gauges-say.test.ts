@@ -136,7 +136,7 @@ describe('what is said is read again', () => {
     expect(formatForce(22.4, 'in')).toBe('5.0 lbf');
     expect(formatPressure(0.0415, 'mm')).toBe('0.042 MPa');
     expect(formatPressure(25, 'in')).toBe('3626 psi');
-    expect(formatRoughness(0.8, 'in')).toBe('31 µin');
+    expect(formatRoughness(0.8, 'in')).toBe('32 µin');
     expect(formatTemperature(99.6, 'mm')).toBe('100 °C');
     expect(formatVelocity(2.8, 'in')).toBe('0.156 in/s peak');
     expect(formatFrequency(62.04)).toBe('62 Hz');

@@ -19,9 +19,23 @@ export function parseRoughness(text: string, inForce: LengthUnit): { ok: true; u
   return { ok: true, um: number.value * (inches ? UM_PER_UIN : 1) };
 }
 
-/** A roughness with its unit. @example formatRoughness(0.8, 'in') // '31 µin' */
+/** The round values of one scale and what the other calls them. Common practice, no source. */
+const ROUND_UIN: ReadonlyArray<[um: number, uin: number]> = [
+  [0.1, 4],
+  [0.2, 8],
+  [0.4, 16],
+  [0.8, 32],
+  [1.6, 63],
+  [3.2, 125],
+  [6.3, 250],
+  [12.5, 500],
+];
+
+/** A roughness with its unit; a round value is said as the other scale rounds it. @example formatRoughness(0.8, 'in') // '32 µin' */
 export function formatRoughness(um: number, unit: LengthUnit): string {
-  return unit === 'mm' ? `${um.toFixed(2)} µm` : `${(um / UM_PER_UIN).toFixed(0)} µin`;
+  if (unit === 'mm') return `${um.toFixed(2)} µm`;
+  const round = ROUND_UIN.find(([metric]) => Math.abs(metric - um) < 1e-9);
+  return `${(round?.[1] ?? um / UM_PER_UIN).toFixed(0)} µin`;
 }
 
 const format = (mm: number, unit: LengthUnit): string => formatRoughness(1000 * mm, unit);

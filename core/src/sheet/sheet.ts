@@ -11,7 +11,7 @@ import { actOn, actsOn, procedureFor, reportAt, rulesWith, tradeOf } from '../en
 import { inOpenUnit } from '../instruments/quantity.ts';
 import type { Finding } from '../judgement/result.ts';
 import { COMMON } from '../message/common/messages.ts';
-import type { Text } from '../message/message.ts';
+import { expr, type Text, textKey } from '../message/message.ts';
 import { keepAllSaid } from '../quantities/say.ts';
 import { allSources, sourceOf } from '../sources/register.ts';
 import { bolts } from '../steps/bolts.ts';
@@ -186,11 +186,17 @@ function sheetStep(state: JobState, definition: StepDefinition): SheetStep {
   };
 }
 
-const sheetAnswers = (definition: StepDefinition, answers: readonly Answer[]): SheetAnswer[] =>
-  (definition.items ?? []).flatMap((item) => {
+/** The answers of a step; a question asked more than once in it says of which part. */
+const sheetAnswers = (definition: StepDefinition, answers: readonly Answer[]): SheetAnswer[] => {
+  const items = definition.items ?? [];
+  const times = new Map<string, number>();
+  for (const { ask } of items) times.set(textKey(ask), (times.get(textKey(ask)) ?? 0) + 1);
+  return items.flatMap((item) => {
     const a = answers.filter((x) => x.step === definition.id && x.item === item.id).at(-1);
-    return a ? [sheetAnswer(item.ask, a)] : [];
+    const again = (times.get(textKey(item.ask)) ?? 0) > 1;
+    return a ? [sheetAnswer(again ? expr`${item.group}: ${item.ask}` : item.ask, a)] : [];
   });
+};
 
 const sheetAnswer = (ask: Text, a: Answer): SheetAnswer => ({
   ask,

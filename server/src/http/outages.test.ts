@@ -52,7 +52,10 @@ describe('an outage', () => {
       after: version + 1,
       outage: { ...outage, endsAt: outage.startsAt },
     });
-    expect(wrong.body.faults[0]).toMatchObject({ path: 'endsAt', message: expect.stringMatching(/before the start/) });
+    expect(wrong.body.faults[0]).toMatchObject({
+      path: 'endsAt',
+      message: expect.stringMatching(/before the start/),
+    });
     // Two at the same moment: one is first.
     const both = await Promise.all(
       [1, 2].map(() => imke('POST', `/api/outages/${id}`, { after: version + 1, outage })),

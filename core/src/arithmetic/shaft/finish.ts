@@ -31,11 +31,15 @@ export const RQ_PER_RA = Math.PI / (2 * Math.SQRT2);
 
 /** Ra allowed, µm: under a seal 0.8 (32 µin), a gasket face 3.2 (125 µin). Common practice, no source. */
 const LIMIT_UM: Record<FinishSurface, number> = { shaft: 0.8, 'gasket-face': 3.2 };
+/** The same limits as an inch comparator carries them, µm: a reading at the round figure of either scale meets the limit. */
+const ROUND_INCH_UM: Record<FinishSurface, number> = { shaft: 32 * 0.0254, 'gasket-face': 125 * 0.0254 };
+/** What steps so coarsely is a set of comparator plates, no tester, µm. */
+const PLATES_UM = 0.2;
 const NAME: Record<FinishSurface, Text> = { shaft: M.shaftUnderSeal, 'gasket-face': M.gasketFace };
 
 /**
  * Judge a finish: the roughest reading against the limit, Rq turned into Ra by convention.
- * Source: common practice for the limits.
+ * Source: common practice for the limits, 0.8 µm and 32 µin taken as one. On comparator plates the plate of the limit meets it: common practice, no source.
  */
 export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> {
   const factor = input.parameter === 'Rq' ? 1 / RQ_PER_RA : 1;
@@ -60,33 +64,37 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
       beams: [],
     };
   }
-  const d = decide(largestRaUm, u, { upper: limitUm }, input.rule);
+  const round = input.makerLimitUm === undefined ? Math.max(limitUm, ROUND_INCH_UM[input.surface]) : limitUm;
+  const d = decide(largestRaUm, u, { upper: round }, input.rule);
+  // On comparator plates the limit is a plate: a surface that feels like it, or finer, meets it; the next plate does not.
+  const meets = largestRaUm <= round + 1e-9;
+  const verdict = input.resolutionUm < PLATES_UM ? d.verdict : meets ? 'accept' : 'reject';
   const name = NAME[input.surface];
   const finding: Finding = {
     code: `finish.${input.surface}`,
-    verdict: d.verdict,
+    verdict: verdict,
     reason:
-      d.verdict === 'accept'
+      verdict === 'accept'
         ? M.readsRaRoughestSmoothEnough({ name, largestRa: rough(largestRaUm) })
-        : d.verdict === 'reject'
+        : verdict === 'reject'
           ? M.readsRaRoughestTooRough({ name, largestRa: rough(largestRaUm) })
           : M.readsRaWithinTestersDoubt({ name, largestRa: rough(largestRaUm) }),
     params: {
-      name: d.verdict === 'accept' ? name : null,
-      largestRaUm: d.verdict === 'accept' ? largestRaUm : null,
-      name2: d.verdict === 'accept' ? null : d.verdict === 'reject' ? name : null,
-      largestRaUm2: d.verdict === 'accept' ? null : d.verdict === 'reject' ? largestRaUm : null,
-      name3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : name,
-      largestRaUm3: d.verdict === 'accept' ? null : d.verdict === 'reject' ? null : largestRaUm,
+      name: verdict === 'accept' ? name : null,
+      largestRaUm: verdict === 'accept' ? largestRaUm : null,
+      name2: verdict === 'accept' ? null : verdict === 'reject' ? name : null,
+      largestRaUm2: verdict === 'accept' ? null : verdict === 'reject' ? largestRaUm : null,
+      name3: verdict === 'accept' ? null : verdict === 'reject' ? null : name,
+      largestRaUm3: verdict === 'accept' ? null : verdict === 'reject' ? null : largestRaUm,
     },
     limit: COMMON.ra({ limit: rough(limitUm) }),
     source,
     acceptable: true,
-    ...(d.verdict === 'reject'
+    ...(verdict === 'reject'
       ? {
           remedy: input.surface === 'shaft' ? M.polishFineClothRoundShaft : M.dressFacePlateNoRadial,
         }
-      : d.verdict === 'too-close'
+      : verdict === 'too-close'
         ? {
             remedy: saySettle(
               // Of roughness only the count matters here: the sentence names no length.
@@ -130,7 +138,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
         target: 0,
         upper: limitUm,
         expanded: COVERAGE[input.rule ?? 'k2'] * u,
-        verdict: d.verdict,
+        verdict: verdict,
         doubt: doubtSaid({
           stepMm: input.resolutionUm * factor,
           hand: scaledHand(input.hand, factor),

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readingUncertainty } from '../../metrology/hand.ts';
+import { formatRoughness } from '../../quantities/roughness.ts';
 import { say } from '../../quantities/say.ts';
 import { english } from '../../testing/english.ts';
 import { quietHand } from '../../testing/test-stand.ts';
@@ -99,10 +100,30 @@ describe('finish', () => {
     expect(asRq.findings.find((f) => f.code === 'finish.shaft.convention')?.verdict).toBe('caution');
   });
   it('within the tester’s doubt it is too close to call; unread it is not yet; the maker’s limit outranks', () => {
-    expect(shaftFinish({ ...base, readingsUm: [0.8] }).findings[0]?.verdict).toBe('too-close');
+    expect(shaftFinish({ ...base, readingsUm: [0.81] }).findings[0]?.verdict).toBe('too-close');
     expect(shaftFinish({ ...base, readingsUm: [] }).findings[0]?.verdict).toBe('incomplete');
     const maker = shaftFinish({ ...base, readingsUm: [0.6], makerLimitUm: 0.4 }).findings[0];
     expect([maker?.verdict, maker?.source]).toEqual(['reject', 'maker']);
+  });
+});
+
+describe('a finish at its limit', () => {
+  const at = (readingsUm: number[], resolutionUm: number) =>
+    shaftFinish({ surface: 'shaft', parameter: 'Ra', readingsUm, resolutionUm }).findings[0]?.verdict;
+  it('32 µin is the limit as 0.8 µm is: met on comparator plates, too close by a tester, no stop (common practice, no source)', () => {
+    expect(at([0.8], 0.4)).toBe('accept');
+    expect(at([0.8128], 0.4)).toBe('accept');
+    expect(at([1.6], 0.4)).toBe('reject');
+    expect(at([0.8128], 0.025)).toBe('too-close');
+  });
+  it('a round value is said as the other scale rounds it', () => {
+    expect([0.4, 0.8, 1.6, 3.2, 0.5].map((um) => formatRoughness(um, 'in'))).toEqual([
+      '16 µin',
+      '32 µin',
+      '63 µin',
+      '125 µin',
+      '20 µin',
+    ]);
   });
 });
 

@@ -73,13 +73,17 @@ export const figures: readonly KindFigure[] = [
       typedDeg: typed,
       turns,
       lines: [
-        {
-          text: M.turnsSeenFrom({
-            rotation: setup.rotation ?? 'clockwise',
-            replace: (setup.seenFrom ?? 'drive-end').replace('-', ' '),
-          }),
-          tone: 'ink',
-        },
+        ...(setup.rotation && setup.seenFrom
+          ? [
+              {
+                text: M.turnsSeenFrom({
+                  rotation: setup.rotation,
+                  replace: setup.seenFrom.replace('-', ' '),
+                }),
+                tone: 'ink' as const,
+              },
+            ]
+          : []),
         { text: M.lowerPortUpperOutVents, tone: 'muted' },
       ],
       wanted: [

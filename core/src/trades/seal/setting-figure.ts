@@ -10,6 +10,8 @@ const ROOM = 330;
 const OUTSIDE = 200;
 /** The shaft is shown as a strip: only lengths along it are to scale. */
 const HALF_SHAFT = 46;
+/** A dimension nobody has measured yet. */
+const OPEN = '?';
 
 /**
  * Shaft, box, gland, seat and rotary along the axis, to scale: where the seat's face stands from the box face with its sign, working
@@ -25,7 +27,10 @@ export function sealSettingFigure({
   typed: number | null;
 }) {
   const say = (mm: number) => num(mm, 2);
-  const seatRaw = active === 'seat' && typed !== null ? typed : (v.seatMm ?? 0);
+  const seatRead = active === 'seat' && typed !== null ? typed : v.seatMm;
+  // What is not measured is drawn somewhere, but carries no figure.
+  const measured = v.setting !== null || seatRead !== null;
+  const seatRaw = seatRead ?? 0;
   const seat = v.setting?.seatFaceMm ?? seatRaw - (v.gasketMm ?? 0);
   const inside = v.rotary === 'inside';
   const length = v.setting?.workingLengthMm ?? v.freeLengthMm - v.compressionMm;
@@ -53,11 +58,13 @@ export function sealSettingFigure({
     {
       width: 680,
       height: 286,
-      title: M.sealSettingSeatFaceBox({
-        seat: say(seat),
-        seat2: seat >= 0 ? 'inside' : 'outside',
-        collar: say(collar),
-      }),
+      title: measured
+        ? M.sealSettingSeatFaceBox({
+            seat: say(seat),
+            seat2: seat >= 0 ? 'inside' : 'outside',
+            collar: say(collar),
+          })
+        : M.sealSettingSeatNotMeasured,
     },
     [
       path({ d: `M20 ${top - 84}H${FACE}V${top - 100}H20z`, fill: 'shade', ink: 'ink', weight: 1.6 }),
@@ -104,13 +111,15 @@ export function sealSettingFigure({
       label({ x: FACE + 44, y: CY + 64, anchor: 'start', tone: 'muted' }, M.boxFace),
       dimension(
         { x1: FACE, y1: CY + 34, x2: collarX, y2: CY + 34, tone: active === 'collar' ? 'brass' : 'steel' },
-        say(collar),
+        measured || set !== null ? say(collar) : OPEN,
       ),
       label(
         { x: (FACE + collarX) / 2, y: CY + 50, tone: 'muted' },
         set !== null
           ? M.collarAsSet({ wanted: wanted === null ? '' : M.wanted({ wanted: say(wanted) }) })
-          : M.collarsBackScribeHere,
+          : measured
+            ? M.collarsBackScribeHere
+            : M.collarsBackOnceSeatMeasured,
       ),
       dimension({ x1: seatX, y1: top - 58, x2: collarX, y2: top - 58 }, say(length)),
       label(
@@ -144,11 +153,13 @@ export function sealSettingFigure({
           size: 16,
           strong: active === 'seat',
         },
-        M.seatsFace({
-          seat: seat >= 0 ? 'text' : 'text2',
-          seat2: say(Math.abs(seat)),
-          seat3: seat >= 0 ? 'inside' : 'outside',
-        }),
+        measured
+          ? M.seatsFace({
+              seat: seat >= 0 ? 'text' : 'text2',
+              seat2: say(Math.abs(seat)),
+              seat3: seat >= 0 ? 'inside' : 'outside',
+            })
+          : M.seatsFaceNotMeasured,
       ),
       label(
         { x: 4, y: 280, anchor: 'start', tone: 'muted', size: 14 },

@@ -201,6 +201,7 @@ export const en = {
     'The gland closes over joints, faces and splits. Check those first. The gland’s split stands away from the splits under it.',
   collarAsSet: 'collar as set{wanted}',
   collarAsSet2: 'Collar as set',
+  collarsBackOnceSeatMeasured: 'collar back: known once the seat is measured',
   collarsBackScribeHere: 'collar back: scribe here',
   componentSeal: 'Component seal',
   compressionAsRuns: 'Compression as it runs',
@@ -650,6 +651,7 @@ export const en = {
   sealPutSet: 'Seal fitted and set',
   sealRunsAsSquareAs:
     'The seal runs as square as its gland. Four gaps show which way the gland leans and which bolt to tighten.',
+  sealSettingSeatNotMeasured: 'Seal setting: the seat is not measured yet',
   sealSettingSeatFaceBox:
     'Seal setting: seat face {seat} {seat2, select, inside {inside} outside {outside} other {}} the box face, collar {collar} from the box face',
   sealShaftTorques: 'Seal, shaft, torques',
@@ -660,6 +662,7 @@ export const en = {
   seals: ', {ofSeal} of it the seal’s',
   seatBrittleFaceFlatLight:
     'The seat is brittle. Pressed in by hand through a clean disc it stands square; a blow cracks it where nobody sees. Join halves clear of the flange.',
+  seatsFaceNotMeasured: 'seat’s face: not measured yet',
   seatsFace:
     'seat’s face {seat, select, text {+} text2 {−} other {}}{seat2} {seat3, select, inside {inside} outside {outside} other {}}',
   seatsSecondarySealLubricatedWhat: 'Seat O-ring lubricated with what suits its material.',
