@@ -145,7 +145,7 @@ it('a fully split seal: splits in line stop it until they are turned on the cloc
 it('parts of a plunger are laid in order by keyboard and by hand', async () => {
   const { page, context, complaints } = await plant.visit('Asta');
   await workedTo(page, plant.url, EVERY_KIND.plunger as Setup, 'order', 'Plunger');
-  await page.getByRole('button', { name: 'They lie so' }).click();
+  await page.getByRole('button', { name: 'This is the order' }).click();
   await page.locator('[data-finding="parts.order"][data-verdict="reject"]').waitFor();
 
   const order = () =>
@@ -170,7 +170,7 @@ it('parts of a plunger are laid in order by keyboard and by hand', async () => {
   await page.mouse.up();
   await still(page);
   expect(await order()).toEqual(['bottom-ring', 'header', 'pressure-2', 'pressure-1', 'adapter', 'wiper']);
-  await page.getByRole('button', { name: 'They lie so' }).click();
+  await page.getByRole('button', { name: 'This is the order' }).click();
   await page.locator('[data-finding="parts.order"][data-verdict="accept"]').waitFor();
   expect(complaints).toEqual([]);
   await context.close();

@@ -116,7 +116,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await page.locator('[data-sweep-start]').click();
     await page.locator('[data-sweep="turning"]').waitFor();
     // While it turns the figure and the verdict follow, though nothing is stored yet.
-    await page.getByText('Verdict, if this is stored').waitFor();
+    await page.getByText('Result with this reading').waitFor();
     await plant.killServer();
     await page.getByText(/Nothing of that turn is stored/).waitFor({ timeout: 15_000 });
     await plant.restartServer();
@@ -136,7 +136,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await page.getByRole('button', { name: 'Measure again', exact: true }).click();
     await page.locator('form[data-place="s1/0"]').waitFor();
     await page.locator('[data-before="1"]').getByText('shaft renewed').waitFor();
-    await page.getByRole('button', { name: 'Let the paired gauge go' }).click();
+    await page.getByRole('button', { name: 'Disconnect the gauge' }).click();
     await pair(page, 'true');
     await sweepStation(page);
     await hand.allStored();

@@ -61,7 +61,7 @@ export async function openJob(
     await page.getByLabel(label, { exact: true }).fill(value);
   await fillOpenBoxes(page, work);
   await chooseBolts(page);
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Start job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const hand = new SheetHand(page);
   await hand.answerAll();

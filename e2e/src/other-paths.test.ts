@@ -33,9 +33,9 @@ it('a job is opened, worked and reloaded on a device that has no connection, and
   await page.locator('[data-job]').first().waitFor();
   await context.setOffline(true);
   await page.getByRole('link', { name: 'Open a job' }).click();
-  await page.getByLabel('A position the plant knows').fill('molasses gear');
+  await page.getByLabel('Pick a position').fill('molasses gear');
   await page.getByRole('button', { name: 'Molasses pump 1, Gear pedestal, fixed' }).click();
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Start job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const hand = new SheetHand(page);
   // A glove taps twice before the first tap is drawn: one answer.
@@ -79,7 +79,7 @@ it('a signed sheet is corrected as a revision; what was signed stays', async () 
   await page.goto(`${plant.url}/jobs/${signed.jobId}/sheet`);
   await page.locator('[data-kept="signed"]').waitFor();
   await page.locator('[data-revise]').click();
-  await giveReason(page, 'torque was read off the wrong line', 'Open it');
+  await giveReason(page, 'torque was read off the wrong line', 'Start');
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   await page.getByRole('button', { name: 'Sign the sheet' }).click();
   await page.getByText('signed by Asta').first().waitFor();

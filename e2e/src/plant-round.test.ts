@@ -57,22 +57,22 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     const page = await context.newPage();
     await page.goto(empty.url);
     // Nobody leads it yet: whatever was asked for, the first visit comes first.
-    await page.getByRole('heading', { name: 'A plant with nothing in it yet' }).waitFor();
+    await page.getByRole('heading', { name: 'Set up this site' }).waitFor();
     await still(page);
     expect(await violations(page)).toEqual([]);
     await page.getByLabel(/^Code/).fill('AAAAA-AAAAA');
     await page.getByLabel('The site is called').fill('Oxleigh');
     await page.getByLabel(/^Your name/).fill('Ingrid');
     await page.getByLabel(/^Your password/).fill('short');
-    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByText('ten characters at the least').waitFor();
     await page.getByLabel(/^Your password/).fill('three plain words');
-    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByText('not the code in the console').waitFor();
     // What was typed is still there.
     await expect.poll(() => page.getByLabel('The site is called').inputValue()).toBe('Oxleigh');
     await page.getByLabel(/^Code/).fill(code.toLowerCase());
-    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByRole('heading', { name: 'Site settings' }).waitFor();
     expect(await page.locator('[data-demo]').count()).toBe(0);
     await page.getByLabel(/^Packing in the store/).fill('8 mm  10 mm');
@@ -116,7 +116,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     expect(made.status()).toBe(201);
     await tore.getByRole('link', { name: 'Open a job here' }).click();
     await tore.getByRole('button', { name: /^Take a bearing off/ }).click();
-    await tore.getByRole('button', { name: 'Open the sheet' }).click();
+    await tore.getByRole('button', { name: 'Start job' }).click();
     await tore.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
     const hand = new SheetHand(tore);
     for (const _step of ['safe', 'as found', 'loose']) {
@@ -233,7 +233,7 @@ it('a photograph taken without network is on the sheet at once, and with the ser
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('button', { name: 'Photograph at this step' }).click();
   await page.getByLabel('What it shows').fill('red dust under the ring');
-  await page.getByLabel('Photograph from camera or file').setInputFiles(file);
+  await page.getByLabel('Photo from camera or file').setInputFiles(file);
   await page.locator('[data-photo]').waitFor();
   await page.getByText('red dust under the ring').waitFor();
   await page.keyboard.press('Escape');

@@ -33,7 +33,7 @@ async function over(hand: SheetHand, filled: string): Promise<void> {
   expect(await hand.page.locator('[data-pass-step]').isDisabled()).toBe(true);
   await hand.page.locator(`[data-item="${filled}"]`).getByRole('button', { name: /^OK/ }).click();
   await hand.page.locator('[data-part="filled"]').first().waitFor({ state: 'detached' });
-  await hand.page.locator('form[data-bolt]').waitFor();
+  await hand.page.locator('form[data-pass]').waitFor();
   await hand.bolts();
   await hand.on();
 }

@@ -127,7 +127,7 @@ try {
         const blades = /blades/.test((await p.locator('[data-bring]').textContent()) ?? '');
         if (blades) await p.locator('[data-bring]').click();
         else await rig.read();
-      } else if ((await p.locator('form[data-bolt]').count()) > 0) await hand.bolts();
+      } else if ((await p.locator('form[data-pass]').count()) > 0) await hand.bolts();
       else await rig.pass();
     }
     const blade = p.getByRole('slider', { name: 'Blade in hand' });

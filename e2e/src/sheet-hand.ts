@@ -88,9 +88,9 @@ export class SheetHand {
   }
 
   async withdrawLast(reason: string): Promise<void> {
-    await this.page.getByRole('button', { name: 'Withdraw last' }).click();
+    await this.page.getByRole('button', { name: 'Undo last' }).click();
     await this.page.getByRole('dialog').locator('textarea').fill(reason);
-    await this.page.getByRole('button', { name: 'Withdraw it' }).click();
+    await this.page.getByRole('button', { name: 'Undo it' }).click();
     await this.page.getByRole('dialog').waitFor({ state: 'detached' });
   }
 
@@ -123,37 +123,25 @@ export class SheetHand {
   }
 
   /**
-   * Tick every bolt in the order the sheet asks; in a seating loop each still moved so far in its round.
-   * The first of each round goes by the mouse, those after it by their own button.
+   * Tighten every bolt as the sheet asks: a pass by one touch, or bolt by bolt where each is judged; in a seating loop each still
+   * moved so far in its round.
    */
   async bolts(moved?: (round: number) => string): Promise<void> {
-    const form = this.page.locator('form[data-bolt]');
+    const form = this.page.locator('form[data-pass]');
     while ((await form.count()) > 0) {
-      const pass = await form.getAttribute('data-pass');
-      const before = `${pass}/${await form.getAttribute('data-bolt')}`;
+      const at = () => {
+        const f = document.querySelector<HTMLElement>('form[data-pass]');
+        return f ? `${f.dataset.pass}/${f.dataset.bolt ?? 'all'}` : null;
+      };
+      const before = await this.page.evaluate(at);
       const turned = form.locator('[data-moved]');
-      if (moved && (await turned.count()) > 0) await turned.fill(moved(Number(pass)));
-      const tick = form.getByRole('button', { name: /^(Hand tight|Tight)$/ });
-      await tick.click();
+      if (moved && (await turned.count()) > 0)
+        await turned.fill(moved(Number(await form.getAttribute('data-pass'))));
+      await form.locator('[data-pass-told], [data-tick]').first().click();
       await this.page.waitForFunction((b) => {
-        const f = document.querySelector<HTMLElement>('form[data-bolt]');
-        return !f || `${f.dataset.pass}/${f.dataset.bolt}` !== b;
+        const f = document.querySelector<HTMLElement>('form[data-pass]');
+        return !f || `${f.dataset.pass}/${f.dataset.bolt ?? 'all'}` !== b;
       }, before);
-      if (moved) continue;
-      await this.page.evaluate(async (round) => {
-        const now = () => document.querySelector<HTMLElement>('form[data-bolt]');
-        for (let f = now(); f && f.dataset.pass === round; f = now()) {
-          const bolt = f.dataset.bolt;
-          [...f.querySelectorAll('button')]
-            .find((b) => /^(Hand tight|Tight)$/.test(b.textContent ?? ''))
-            ?.click();
-          const until = performance.now() + 20_000;
-          while (now()?.dataset.pass === round && now()?.dataset.bolt === bolt) {
-            if (performance.now() > until) throw new Error(`bolt ${bolt} was not taken: ${f.textContent}`);
-            await new Promise((done) => setTimeout(done, 8));
-          }
-        }
-      }, pass ?? undefined);
     }
   }
 

@@ -39,7 +39,7 @@ export async function openSurvey(
   for (const [label, value] of Object.entries(fields))
     await page.getByLabel(label, { exact: true }).fill(value);
   await fillOpenBoxes(page, 'Survey a machine');
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Start job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const hand = new SheetHand(page);
   await hand.answerAll();

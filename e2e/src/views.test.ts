@@ -43,7 +43,7 @@ async function allViews(page: Page): Promise<Array<[string, string]>> {
     ['bench', '/bench'],
     ['gauge', '/gauges/new'],
     ['gauges', '/gauges'],
-    ['house rules', '/house-rules'],
+    ['site rules', '/house-rules'],
     ['account', '/account'],
     ...[...present].map(([step, id]): [string, string] => [`step ${step}`, `/jobs/${id}`]),
     ['sheet', `/jobs/${signed?.id}/sheet`],
@@ -121,7 +121,7 @@ describe('every view', () => {
       await beginsBy(page, theme);
       await page.goto(`${plant.url}/jobs/${job.id}`);
       await page.locator('form[data-place] input').waitFor();
-      await page.getByLabel('Keypad on the screen').click();
+      await page.getByLabel('Keypad on screen').click();
       await page.getByRole('button', { name: '7', exact: true }).click();
       await page.getByRole('button', { name: 'thou', exact: true }).click();
       await expect.poll(() => page.locator('form[data-place] input').inputValue()).toBe('7 thou');
@@ -131,8 +131,8 @@ describe('every view', () => {
       await page.getByRole('button', { name: 'All readings of this step' }).click();
       await look(`readings, ${theme}`);
       await page.keyboard.press('Escape');
-      await page.getByRole('button', { name: 'Withdraw last' }).click();
-      await page.getByRole('button', { name: 'Withdraw it' }).click();
+      await page.getByRole('button', { name: 'Undo last' }).click();
+      await page.getByRole('button', { name: 'Undo it' }).click();
       await look(`withdraw, ${theme}`);
       await page.keyboard.press('Escape');
       await page.locator('form[data-place] input').fill('');
@@ -222,7 +222,7 @@ describe('the keyboard alone', () => {
     await page.getByRole('dialog').waitFor({ state: 'detached' });
     await page.locator('form[data-place="s1/120"]').waitFor();
     await keys.press('F2');
-    await page.getByText('in, show mm').waitFor();
+    await page.getByText('Switch to mm').waitFor();
     await page.locator('h1').click();
     await keys.press('?');
     await page.getByRole('dialog', { name: 'Keys' }).waitFor();

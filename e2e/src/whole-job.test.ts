@@ -23,19 +23,19 @@ it('fits one bearing from sign-in to the signed sheet, through misreadings, a ki
 
   // Open a job at a position the plant knows; a slip in the form is said beside its field and loses nothing.
   await page.getByRole('link', { name: 'Open a job' }).click();
-  await page.getByLabel('A position the plant knows').fill('press gearbox');
+  await page.getByLabel('Pick a position').fill('press gearbox');
   await page.getByRole('button', { name: 'Pulp press drive, Gearbox end, fixed' }).click();
   await showUsual(page);
   // Another job of this position may have brought a maker’s sheet with it; this one goes by the table.
   for (const value of ['Reduction, min', 'Reduction, max']) await page.getByLabel(value).fill('');
   await page.getByLabel('Nut slots').fill('four');
   await page.getByLabel('Part, as stamped').fill('trial sleeve 100');
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Start job' }).click();
   await page.getByRole('alert').first().waitFor();
   await expect.poll(() => page.getByLabel('Part, as stamped').inputValue()).toBe('trial sleeve 100');
   await page.getByLabel('Nut slots').fill('4');
   await page.getByLabel('Washer tabs').fill('17');
-  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByRole('button', { name: 'Start job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   const jobId = page.url().split('/').at(-1) ?? '';
 

@@ -1,5 +1,6 @@
 import { array, boolean, type InferType, mixed, number, object, string } from 'yup';
 import { INSTRUMENT_KINDS } from '../instruments/kinds.ts';
+import { needsDate } from '../instruments/unlisted.ts';
 import { isDay, isMoment } from '../judgement/moments.ts';
 import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
@@ -28,12 +29,13 @@ export const newInstrumentSchema = object({
   name: string().trim().min(2).max(60).required(),
   kind: string().oneOf(INSTRUMENT_KINDS).required(),
   step: number().moreThan(0).max(100).required(),
-  low: number().min(0).required(),
+  low: number().min(-100).required(),
   high: number().moreThan(0).max(10000).required(),
   calibrationDue: string()
     .matches(/^\d{4}-\d\d-\d\d$/, { message: M.writeDateLike202601 })
     .test('day', COMMON.thereNoSuchDay, (d) => !d || !/^\d{4}-\d\d-\d\d$/.test(d) || isDay(d))
-    .required(),
+    .when('kind', ([kind], s) => (kind === undefined || needsDate(kind) ? s.required() : s)),
+  serial: string().trim().max(40),
 }).noUnknown();
 export type NewInstrument = InferType<typeof newInstrumentSchema>;
 

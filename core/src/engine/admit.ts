@@ -22,7 +22,7 @@ import { refuseChange, refuseLook, refuseOpening } from './refuse-setup.ts';
 import { checksLeft, isRunning, refuseWhileRunning } from './running.ts';
 import type { Said } from './said.ts';
 import type { JobState, Place, StepReport } from './state.ts';
-import type { GateItem, StepDefinition } from './step.ts';
+import type { BoltTry, GateItem, StepDefinition } from './step.ts';
 import { actOn, signingStep, signsAt, stepOf } from './trades.ts';
 import { unseenAtSignature, unseenSoFar } from './unseen.ts';
 
@@ -104,6 +104,10 @@ function refusalOf(state: JobState | null, e: JobEvent): Refusal {
       return refuseWithdrawal(state, e);
     case 'bolt.tightened':
       return refuseTick(state, e);
+    case 'bolts.tightened': {
+      const { bolts, ...told } = e.data;
+      return refuseTick(state, { ...e, data: { ...told, bolt: bolts[0] ?? 0, all: bolts } });
+    }
     case 'bolts.loosened':
       return state.ticks.some((t) => t.step === e.data.step) ? null : M.noBoltTightYet;
     case 'step.passed': {
@@ -201,7 +205,10 @@ function firstOpenAbove(state: JobState, step: StepDefinition, id: string): Gate
   return null;
 }
 
-function refuseTick(state: JobState, e: JobEventOf<'bolt.tightened'>): Refusal {
+/** One bolt, or what is left of its pass. */
+type Tightened = { data: BoltTry & { step: string; instrument: Instrument } };
+
+function refuseTick(state: JobState, e: Tightened): Refusal {
   const id = e.data.step;
   const step = stepOf(state, id);
   if (!step?.kind.bolt) return M.noBoltsTightenedStep;

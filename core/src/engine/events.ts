@@ -87,6 +87,16 @@ export const eventData = {
     asDone: boolean(),
     instrument: instrumentSchema.required(),
   }).noUnknown(),
+  /** What is left of a pass, tightened in the order of its pattern and told as one statement. */
+  'bolts.tightened': object({
+    step: word(),
+    pass: number().integer().min(0).max(20).required(),
+    bolts: array(number().integer().min(1).max(32).required()).min(1).max(32).required(),
+    torqueNm: number().min(0).max(5000).required(),
+    /** Of a round: whether any of them still moved. */
+    moved: boolean(),
+    instrument: instrumentSchema.required(),
+  }).noUnknown(),
   'bolts.loosened': object({ step: word(), reason: reason() }).noUnknown(),
   'step.passed': object({ step: word() }).noUnknown(),
   'step.held': object({ step: word(), reason: reason() }).noUnknown(),

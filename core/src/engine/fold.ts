@@ -181,6 +181,22 @@ function laidOn(f: Facts, e: JobEvent, judging: Judging): Facts {
           },
         ],
       };
+    case 'bolts.tightened': {
+      const { bolts, ...told } = e.data;
+      const round = loosenedAt(f, told.step).length;
+      // Each of them is a tick of the one statement: taken back, all of them are.
+      const ticks = bolts.map((bolt) => ({
+        ...s,
+        id: e.id,
+        ...told,
+        bolt,
+        moved: told.moved ?? false,
+        told: true as const,
+        attempt: f.attempt,
+        round,
+      }));
+      return { ...f, ticks: [...f.ticks, ...ticks] };
+    }
     case 'bolts.loosened': {
       const { step } = e.data;
       return undo(

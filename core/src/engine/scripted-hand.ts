@@ -175,6 +175,24 @@ export class ScriptedHand implements Hand {
     }
     return this;
   }
+  /** Tighten the bolts of a step, a pass at a time. */
+  tightenPasses(step: string, passes = Number.POSITIVE_INFINITY, moved = false): this {
+    for (let i = 0; i < passes; i++) {
+      const report = reportAt(this.state, step);
+      const next = stepOf(this.state, step)?.kind.due?.(report);
+      const left = next && stepOf(this.state, step)?.kind.leftOfPass?.(report);
+      if (!next || !left) break;
+      this.do('bolts.tightened', {
+        step,
+        pass: next.pass,
+        bolts: [...left],
+        torqueNm: next.torqueNm ?? 0,
+        instrument: this.wrenchFor(next.torqueNm ?? 0),
+        ...(moved ? { moved } : {}),
+      });
+    }
+    return this;
+  }
   private wrenchFor(torqueNm: number): Instrument {
     const { wrench, wrenches = [] } = this.tools;
     return [wrench, ...wrenches].find((w) => torqueNm === 0 || showsTorque(w, torqueNm)) ?? wrench;

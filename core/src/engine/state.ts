@@ -54,6 +54,8 @@ export type BoltTick = Stamp & {
   movedDeg?: number | undefined;
   /** Told as it really went: another bolt than the pattern's next. */
   asDone?: boolean | undefined;
+  /** Told with the rest of its pass, in one statement: they share its id. */
+  told?: true;
   instrument: Instrument;
   withdrawn?: Stamp & { reason: string };
 };

@@ -16,6 +16,8 @@ export type BoltTry = {
   movedDeg?: number | undefined;
   /** Told as it really went: another bolt than the next. */
   asDone?: boolean | undefined;
+  /** All that is left of the pass, in the order tightened; `bolt` is the first of them. */
+  all?: readonly number[] | undefined;
 };
 
 /** A limit, where it may come from. */
@@ -50,6 +52,8 @@ type Parts<S extends Setup, V> = {
   bolt?(facts: Facts<S>, step: StepDefinition<S>, report: StepReport | null, tried: BoltTry): Text | null;
   /** The bolt to tighten now; `settling` where it is told how far each still turned. Null when all is done. */
   due?(report: StepReport | null): BoltDue | null;
+  /** What is left of its pass, in order, where it may be told in one; null where each is told by itself. */
+  leftOfPass?(report: StepReport | null): readonly number[] | null;
   /** Its act is only the next question: the sheet is headed by the step’s title instead. */
   quiet?: boolean;
   /** Its number is itself the safety limit, or the work: it is never said to be lacking. */

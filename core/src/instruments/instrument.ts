@@ -17,9 +17,11 @@ export const instrumentSchema = object({
   step: number().moreThan(0).max(100).required(),
   low: number().required(),
   high: number().required(),
-  calibrationDue: string()
-    .matches(/^\d{4}-\d\d-\d\d$/)
-    .required(),
+  /** Left out where the gauge has no calibration date. */
+  calibrationDue: string().matches(/^\d{4}-\d\d-\d\d$/),
+  serial: string().max(40),
+  /** Not in the site's list: named by whoever read it, or no gauge at all, as by eye. */
+  unlisted: boolean(),
   /** A simulated stand-in that ships with the application: good for practice, not for a record of a machine. */
   standIn: boolean(),
   /** The hand card of whoever reads, for this kind of gauge: kept in the reading, so that a job folds the same for ever. */

@@ -15,3 +15,4 @@ export {
   sweepReadings,
   sweepWhole,
 } from '../instruments/sweep.ts';
+export { needsDate, outOfDate, USUAL_STEP, unlisted, WAYS } from '../instruments/unlisted.ts';

@@ -4,7 +4,7 @@ export { type FixedNamed, fixedFirst, NAME_FIXED } from '../steps/bearing/fixed-
 export { floatRoom } from '../steps/bearing/float-room.ts';
 export { greaseFill } from '../steps/bearing/grease-fill.ts';
 export { runInLog } from '../steps/bearing/run-in-log.ts';
-export { type BoltValues, openIn } from '../steps/bolt-passes.ts';
+export { type BoltValues, eachIsJudged, openIn } from '../steps/bolt-passes.ts';
 export { bolts } from '../steps/bolts.ts';
 export { beltStep } from '../steps/condition/belts.ts';
 export { boxBoreStep } from '../steps/condition/box-bore.ts';

@@ -117,7 +117,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
           {
             block: 'table' as const,
             head: [M.headPass, M.headBolt, COMMON.torque, M.whoWhenWrench],
-            rows: bolts.map((b) => boltRow(b, by)),
+            rows: statements(bolts).map((together) => boltRow(together, by)),
           },
         ]
       : []),
@@ -292,7 +292,21 @@ function readingRow(r: SheetReading, by: By): { cells: Text[]; struck?: true } {
   };
 }
 
-function boltRow(b: Sheet['bolts'][number], by: By): { cells: Text[]; struck?: true } {
+type BoltLine = Sheet['bolts'][number];
+
+/** Bolts as they were told: each by itself, or those of a pass together, in the order they went. */
+function statements(bolts: readonly BoltLine[]): Array<[BoltLine, ...BoltLine[]]> {
+  const rows: Array<[BoltLine, ...BoltLine[]]> = [];
+  for (const b of bolts) {
+    const row = rows.at(-1);
+    if (row && b.told !== undefined && row[0].told === b.told) row.push(b);
+    else rows.push([b]);
+  }
+  return rows;
+}
+
+function boltRow(together: [BoltLine, ...BoltLine[]], by: By): { cells: Text[]; struck?: true } {
+  const [b] = together;
   const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
   const torque: Text =
     b.torqueNm === 0
@@ -301,7 +315,7 @@ function boltRow(b: Sheet['bolts'][number], by: By): { cells: Text[]; struck?: t
   return {
     cells: [
       expr`${b.attempt > 1 ? M.attempt({ attempt: b.attempt }) : ''}${b.pass}`,
-      String(b.bolt),
+      together.map((t) => t.bolt).join(' · '),
       joinSaid([torque, moved], ''),
       joinSaid(
         [

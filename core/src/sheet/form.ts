@@ -45,7 +45,8 @@ export type SheetReading = Told & {
   typed: string;
   instrument: string;
   resolution: number;
-  calibrationDue: string;
+  /** Left out of a gauge without a date. */
+  calibrationDue?: string | undefined;
   /** Which attempt at its step: 1, and one more each time the step was opened again or the part dismounted. */
   attempt: number;
   /** Which measuring of its step: 1, and one more after each repeat. */
@@ -146,6 +147,8 @@ export type FitUpSheet = {
       torqueNm: number;
       moved: boolean;
       movedDeg: number | null;
+      /** Of a pass told in one statement: which statement it was; left out where each was told by itself. */
+      told?: string;
       instrument: string;
       set: number;
       attempt: number;

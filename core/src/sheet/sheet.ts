@@ -290,6 +290,7 @@ const sheetBolts = (state: JobState): FitUpSheet['bolts'] => {
     torqueNm: t.torqueNm,
     moved: t.moved,
     movedDeg: t.movedDeg ?? null,
+    ...(t.told ? { told: t.id } : {}),
     ...said(t),
     instrument: t.instrument.name,
     set: t.round + 1,

@@ -129,3 +129,7 @@ export const openIn = ({ passes, ticks, held }: BoltValues, pass: number): numbe
   (passes[pass]?.order ?? []).filter(
     (b) => !held?.filled.includes(b) && !ticks.some((t) => t.pass === pass && t.bolt === b),
   );
+
+/** Of a seating round what each still turned is what is judged: they are told one by one. */
+export const eachIsJudged = ({ spec, passes, next }: BoltValues): boolean =>
+  spec.seatingDeg !== undefined && !spec.seenMoving && next !== null && passes[next.pass]?.kind === 'round';

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import type { Setup } from '../engine/setup.ts';
 import type { StepReport } from '../engine/state.ts';
+import { stepOf } from '../engine/trades.ts';
 import { summarise } from '../job/summary.ts';
 import { fitUpSheet } from '../sheet/sheet.ts';
 import { english } from '../testing/english.ts';
+import { EVERY_KIND, upTo } from '../testing/every-kind.ts';
 import {
   asta,
   but,
   gauge,
   hand,
+  handAt,
   imke,
   oskar,
   refuses,
@@ -63,6 +67,83 @@ describe('cap bolts', () => {
     expect(next(h)).toMatchObject({ pass: 0, bolt: 1 });
     h.bolts().pass('bolts');
     expect(h.state.present).toBe('handturn');
+  });
+});
+
+describe('a pass told in one statement', () => {
+  const tell = (h: BearingHand, pass: number, bolts: number[], torqueNm = 0) =>
+    h.do('bolts.tightened', { step: 'bolts', pass, bolts, torqueNm, instrument: tools.wrench });
+  const next = (h: BearingHand) =>
+    (step(h, 'bolts').report as StepReport & { values: BoltValues }).values.next;
+
+  it('counts for each bolt of it as if each were told, in the order of the pattern only', () => {
+    const h = toBolts();
+    refuses(() => tell(h, 0, [1, 2, 3, 4]), /bolt 1 is next/);
+    refuses(() => tell(h, 0, [1, 3]), /bolt 1 is next/);
+    refuses(() => tell(h, 1, [1, 3, 2, 4], 120), /bolt 1 is next/);
+    tell(h, 0, [1, 3, 2, 4]);
+    expect(next(h)).toMatchObject({ pass: 1, bolt: 1 });
+    refuses(() => tell(h, 1, [1, 3, 2, 4], 300), /not the 30 % torque/);
+    h.tightenPasses('bolts').pass('bolts');
+    expect(h.state.present).toBe('handturn');
+    const singly = toBolts().bolts().pass('bolts');
+    const plain = (x: BearingHand) => x.state.ticks.map((t) => [t.pass, t.bolt, t.torqueNm, t.moved]);
+    expect(plain(h)).toEqual(plain(singly));
+  });
+
+  it('takes up what was begun one by one; taken back, all of it goes and no more', () => {
+    const h = toBolts().bolts(1);
+    tell(h, 0, [3, 2, 4]);
+    const id = h.state.ticks.at(-1)?.id ?? '';
+    h.do('reading.withdrawn', { reading: id, reason: 'a washer was left out' });
+    expect(next(h)).toMatchObject({ pass: 0, bolt: 3 });
+    expect(h.state.ticks.filter((t) => t.withdrawn)).toHaveLength(3);
+  });
+
+  it('a round in which some moved asks for another', () => {
+    const h = toBolts().tightenPasses('bolts', 4).tightenPasses('bolts', 1, true);
+    expect(next(h)).toMatchObject({ pass: 5, bolt: 1 });
+  });
+
+  it('prints as one line with its order', () => {
+    const h = toBolts().bolts(2).tightenPasses('bolts').pass('bolts');
+    const rows = fitUpSheet(h.state, 'H-0001').document.flatMap((b) =>
+      b.block === 'table'
+        ? b.rows.map((r) =>
+            r.cells
+              .slice(0, 2)
+              .map((c) => english(c))
+              .join(': '),
+          )
+        : [],
+    );
+    const mine = rows.filter((r) => /tight|%|round/i.test(r));
+    expect(mine.slice(0, 4)).toEqual([
+      'Hand tight: 1',
+      'Hand tight: 3',
+      'Hand tight: 2 · 4',
+      '30 %: 1 · 3 · 2 · 4',
+    ]);
+  });
+
+  it('is never how a seating round is told: what each still turned is what is judged', () => {
+    const h = upTo(handAt(EVERY_KIND['split bearing'] as Setup), 'seat');
+    const report = () => step(h, 'seat').report ?? null;
+    const kind = stepOf(h.state, 'seat')?.kind;
+    for (let i = 0; i < 20 && kind?.leftOfPass?.(report()); i++) h.tightenPasses('seat', 1);
+    const due = kind?.due?.(report());
+    expect(due?.settling).toBe(true);
+    refuses(
+      () =>
+        h.do('bolts.tightened', {
+          step: 'seat',
+          pass: due?.pass ?? 0,
+          bolts: [due?.bolt ?? 0],
+          torqueNm: due?.torqueNm ?? 0,
+          instrument: tools.wrench,
+        }),
+      /how far/i,
+    );
   });
 });
 

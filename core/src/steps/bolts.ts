@@ -15,6 +15,7 @@ import { tor } from '../quantities/say.ts';
 import {
   type BoltSpec,
   type BoltValues,
+  eachIsJudged,
   type Held,
   nextBolt,
   openIn,
@@ -120,6 +121,10 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
       if (!values?.next) return null;
       const round = values.passes[values.next.pass]?.kind === 'round';
       return { ...values.next, settling: round && !values.spec.seenMoving };
+    },
+    leftOfPass(report) {
+      const values = bolts.valuesOf(report);
+      return values?.next && !eachIsJudged(values) ? openIn(values, values.next.pass) : null;
     },
     bolt(facts, step, report, tried) {
       if (step.itemsFirst && !allYes(facts, step)) return M.firstAnswerWhatAskedAbove;
@@ -348,18 +353,18 @@ function refuse(values: BoltValues, tried: BoltTry): Text | null {
   const pass = values.passes[next.pass];
   const name = pass?.name ?? '';
   if (tried.bolt > spec.count) return M.there({ count: spec.count, what: inline(spec.what) });
+  if (tried.all) {
+    if (eachIsJudged(values)) return M.sayHowFarMovedDegrees({ one, bolt: next.bolt });
+    if (String(tried.all) !== String(openIn(values, next.pass)))
+      return M.nextPattern({ name, one, bolt: next.bolt });
+  }
   const really =
     tried.asDone === true && tried.pass === next.pass && openIn(values, next.pass).includes(tried.bolt);
   if (!really && (tried.pass !== next.pass || tried.bolt !== next.bolt))
     return M.nextPattern({ name, one, bolt: next.bolt });
   if (next.torqueNm !== null && wrongTorque(spec, next.torqueNm, tried.torqueNm))
     return M.notTorqueLoosenAllStart({ torque: tor(tried.torqueNm), name, torque2: tor(next.torqueNm), one });
-  if (
-    spec.seatingDeg !== undefined &&
-    !spec.seenMoving &&
-    pass?.kind === 'round' &&
-    tried.movedDeg === undefined
-  )
+  if (eachIsJudged(values) && tried.movedDeg === undefined)
     return M.sayHowFarMovedDegrees({ one, bolt: next.bolt });
   return null;
 }

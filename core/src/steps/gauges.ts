@@ -1,4 +1,5 @@
 import type { Instrument } from '../instruments/instrument.ts';
+import { outOfDate, WAYS } from '../instruments/unlisted.ts';
 import type { Finding } from '../judgement/result.ts';
 import { M } from './messages.ts';
 
@@ -6,7 +7,12 @@ import { M } from './messages.ts';
 export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Instrument }>): Finding[] {
   const late = new Map(
     used
-      .filter((r) => r.instrument.calibrationDue < r.at.slice(0, 10))
+      .filter((r) => outOfDate(r.instrument, r.at.slice(0, 10)))
+      .map((r) => [r.instrument.id, r.instrument]),
+  );
+  const strange = new Map(
+    used
+      .filter((r) => r.instrument.unlisted && !WAYS.some((w) => w.id === r.instrument.id))
       .map((r) => [r.instrument.id, r.instrument]),
   );
   const standIn = used.find((r) => r.instrument.standIn)?.instrument;
@@ -14,8 +20,17 @@ export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Inst
     ...[...late.values()].map((i) => ({
       code: `gauge.${i.id}`.slice(0, 40),
       verdict: 'caution' as const,
-      reason: M.hasBeenOutCalibrationSince({ name: i.name, calibrationDue: i.calibrationDue }),
-      params: { name: i.name, calibrationDue: i.calibrationDue },
+      reason: M.hasBeenOutCalibrationSince({ name: i.name, calibrationDue: i.calibrationDue ?? '' }),
+      params: { name: i.name, calibrationDue: i.calibrationDue ?? null },
+      source: 'plant' as const,
+      remedy: M.checkAgainstBlockAnotherGauge,
+      acceptable: false,
+    })),
+    ...[...strange.values()].map((i) => ({
+      code: `gauge.${i.id}`.slice(0, 40),
+      verdict: 'caution' as const,
+      reason: M.notInListCalibrationNotKnown({ name: i.name }),
+      params: { name: i.name },
       source: 'plant' as const,
       remedy: M.checkAgainstBlockAnotherGauge,
       acceptable: false,

@@ -15,6 +15,7 @@ export const M = defineMessages('steps', en, {
   gapFromTopClockwise: { deg: 'count' },
   gapsStillFelt: { count: 'count', count2: 'count' },
   goodFromBoltsTake: { name: 'text', high: 'torque', high2: 'torque', final: 'torque' },
+  notInListCalibrationNotKnown: { name: 'text' },
   hasBeenOutCalibrationSince: { name: 'text', calibrationDue: 'text' },
   last: { count: 'count' },
   makerSSheet: { what: 'text', range: 'text', torque: 'torque' },

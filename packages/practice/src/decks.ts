@@ -1,7 +1,7 @@
 import { allTrades, procedureFor, type StepDefinition } from '@fulcrant/core/job';
 import { decide, randomFrom } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
-import { expr, listOf, sameText, textKey } from '@fulcrant/core/messages';
+import { COMMON, expr, listOf, sameText, textKey } from '@fulcrant/core/messages';
 import { MM_PER_INCH } from '@fulcrant/core/units';
 import { type DeckId, type Drill, type Face, isDeck } from './drill.ts';
 import { M } from './messages.ts';
@@ -284,7 +284,7 @@ const fractions = (): Drill[] =>
     };
   });
 
-const SAID = { accept: 'accept', 'too-close': M.tooCloseCall, reject: 'reject' } as const;
+const SAID = { accept: 'accept', 'too-close': COMMON.tooCloseCall, reject: 'reject' } as const;
 
 /** A value, its doubt and its limits: judged by the same rule the sheets are. */
 function verdict(n: number): Drill {

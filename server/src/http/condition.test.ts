@@ -106,7 +106,7 @@ describe('the feed of stand-in gauges', () => {
   });
 });
 
-describe('house rules', () => {
+describe('site rules', () => {
   it('are our usual ones until a lead hand sets others; the last word holds, with its author', async () => {
     const first = await asta('GET', '/api/house-rules');
     expect(first.body).toEqual({

@@ -114,7 +114,8 @@ export const instrumentShape = told<Instrument>({
   step: numeral,
   low: numeral,
   high: numeral,
-  calibrationDue: day,
+  calibrationDue: maybe(day),
+  serial: maybe(text),
   standIn: maybe(flag),
 } as never);
 const place = { id: text, label: text, area: text, machine: text, position: text };

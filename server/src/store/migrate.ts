@@ -22,6 +22,7 @@ import * as guardedEntry from './migrations/017-guarded-entry.ts';
 import * as struckAndRunning from './migrations/018-struck-and-running.ts';
 import * as kindsOfGauges from './migrations/019-kinds-of-gauges.ts';
 import * as handCards from './migrations/020-hand-cards.ts';
+import * as withoutDate from './migrations/021-gauges-without-a-date.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -44,6 +45,7 @@ const MIGRATIONS = [
   { name: '018-struck-and-running', up: struckAndRunning.up },
   { name: '019-kinds-of-gauges', up: kindsOfGauges.up },
   { name: '020-hand-cards', up: handCards.up },
+  { name: '021-gauges-without-a-date', up: withoutDate.up },
 ];
 
 /**

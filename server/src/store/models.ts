@@ -35,7 +35,8 @@ export interface InstrumentRow
   step: number;
   low: number;
   high: number;
-  calibrationDue: string;
+  calibrationDue?: string | undefined;
+  serial?: string | undefined;
   standIn: CreationOptional<boolean>;
 }
 export interface HouseRulesRow
@@ -113,6 +114,14 @@ export type Models = {
 
 const uuid = () => ({ type: DataTypes.CHAR(36), allowNull: false });
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
+/** A text a row may be without: then it is left out of what is told, as core leaves it out. */
+const mayLack = (name: string, length: number) => ({
+  type: DataTypes.STRING(length),
+  allowNull: true,
+  get(this: Model) {
+    return this.getDataValue(name) ?? undefined;
+  },
+});
 const json = () => ({ type: DataTypes.TEXT('medium'), allowNull: false });
 const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 
@@ -151,7 +160,9 @@ export function defineModels(s: Sequelize): Models {
         step: DataTypes.DOUBLE,
         low: DataTypes.DOUBLE,
         high: DataTypes.DOUBLE,
-        calibrationDue: text(10),
+        // What a gauge has none of is left out of what is told, as core leaves it out.
+        calibrationDue: mayLack('calibrationDue', 10),
+        serial: mayLack('serial', 40),
         standIn: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       },
       { tableName: 'instruments' },

@@ -287,6 +287,7 @@ describe('a database laid in by an earlier release', () => {
         '018-struck-and-running',
         '019-kinds-of-gauges',
         '020-hand-cards',
+        '021-gauges-without-a-date',
       ]);
       // A later release has brought it further: this one says so, and touches nothing.
       await put('INSERT INTO migrations (name) VALUES (?)', ['999-of-later']);

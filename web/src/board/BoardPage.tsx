@@ -151,7 +151,7 @@ export function BoardPage() {
               <dd className="m-0">{format(new Date(), 'EEE d MMM')}</dd>
             </div>
             <div className="px-3 py-1.5">
-              <dt className="kicker">{say(M.board)}</dt>
+              <dt className="kicker">{say(COMMON.signedIn)}</dt>
               <dd className="m-0">{person?.name ?? say(M.nobody)}</dd>
             </div>
           </dl>
@@ -203,7 +203,7 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
       </ul>
       {found.isSuccess && lines.length === 0 && <p className="py-3 text-muted">{say(M.noJobTheseWords)}</p>}
       {found.data?.next && (
-        <p className="py-2 text-muted">{say(M.firstShownAnotherWordFinds({ count: lines.length }))}</p>
+        <p className="py-2 text-muted">{say(COMMON.firstShownTypeMore({ count: lines.length }))}</p>
       )}
       <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(COMMON.positions)}</h2>
       <ul className="m-0 list-none p-0" aria-label={say(M.positionsFound)}>
@@ -298,13 +298,15 @@ function Due({ lines }: { lines: Line[] }) {
   );
 }
 
+const dueOf = (g: Instrument): string => g.calibrationDue ?? '';
+
 function Gauges({ gauges }: { gauges: Instrument[] }) {
   const say = useSay();
   const real = gauges.filter((g) => !g.standIn);
   const late = real.filter((g) => isOverdue(g));
   const soon = real
-    .filter((g) => !isOverdue(g))
-    .sort((a, b) => a.calibrationDue.localeCompare(b.calibrationDue))
+    .filter((g) => g.calibrationDue !== undefined && !isOverdue(g))
+    .sort((a, b) => dueOf(a).localeCompare(dueOf(b)))
     .slice(0, 4);
   return (
     <>
@@ -314,7 +316,7 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           <li key={g.id} className="border-t border-faint py-1.5">
             {g.name}{' '}
             <span className="block font-medium text-stop">
-              {say(M.outDateSince({ calibrationDue: format(new Date(g.calibrationDue), 'd MMM') }))}
+              {say(M.outDateSince({ calibrationDue: format(new Date(dueOf(g)), 'd MMM') }))}
             </span>
           </li>
         ))}
@@ -322,7 +324,7 @@ function Gauges({ gauges }: { gauges: Instrument[] }) {
           <li key={g.id} className="border-t border-faint py-1.5">
             {g.name}{' '}
             <span className="block text-sm text-muted">
-              {say(M.good({ calibrationDue: format(new Date(g.calibrationDue), 'd MMM yyyy') }))}
+              {say(M.good({ calibrationDue: format(new Date(dueOf(g)), 'd MMM yyyy') }))}
             </span>
           </li>
         ))}

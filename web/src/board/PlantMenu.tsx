@@ -24,7 +24,7 @@ export function PlantMenu() {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="flex min-h-12 items-center gap-2 border border-muted px-4 font-label text-lg font-semibold">
-        {say(M.plant2)} <ChevronDown aria-hidden="true" size={18} />
+        {say(COMMON.plant)} <ChevronDown aria-hidden="true" size={18} />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -40,7 +40,7 @@ export function SignedPage() {
           {next && <Button onClick={() => setTrail([...trail, next])}>{say(M.older)}</Button>}
           <span className="text-muted">
             {page.isPending
-              ? say(M.fetching)
+              ? say(COMMON.loading)
               : next
                 ? say(
                     M.shownFromThereOlderOnes({

@@ -8,7 +8,6 @@ export const M = defineMessages('page.board', en, {
   at: { wants: ['leadHand', 'stopped'], title: 'text' },
   by: { signedBy: 'text', signedAt: 'text' },
   firstPositionsShownAnotherWord: { count: 'count' },
-  firstShownAnotherWordFinds: { count: 'count' },
   good: { calibrationDue: 'text' },
   jobs: { typed: 'text' },
   lastAllSigned: { count: 'count' },

@@ -199,8 +199,8 @@ export function useInstruments() {
     enabled: here === null,
   });
   return here
-    ? { data: { instruments: here, outOfUse: [] as Instrument[] }, isLoading: false }
-    : { data: register.data, isLoading: register.isLoading };
+    ? { data: { instruments: here, outOfUse: [] as Instrument[] }, isLoading: false, bench: true }
+    : { data: register.data, isLoading: register.isLoading, bench: false };
 }
 
 /** The plant's house rules, and who set them last. */

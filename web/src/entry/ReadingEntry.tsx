@@ -1,4 +1,3 @@
-import type { Instrument } from '@fulcrant/core/instruments';
 import { measuredAt, type Place } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
@@ -13,6 +12,7 @@ import { useKeys } from '../ui/keys.ts';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
+import type { GaugeChoice } from './gauge-choice.ts';
 import { M } from './messages.ts';
 import { touchesNear } from './touches.ts';
 import { type Fill, useFill, useTypedReading } from './use-typed-reading.ts';
@@ -21,9 +21,8 @@ type Props = {
   /** Keeps half-typed text apart from other jobs' across reloads. */
   draftKey: string;
   place: Place;
-  gauges: Instrument[];
-  gauge: Instrument | null;
-  onGauge: (id: string) => Text | null;
+  /** The gauge in hand, and those that may be. */
+  choice: GaugeChoice;
   storeLabel: string;
   /** Called as the text changes, with the value understood or null. */
   onPreview: (value: number | null) => void;
@@ -49,7 +48,8 @@ type Props = {
  * goes on; a gauge that types its digits and Enter works unchanged. Half-typed text survives a reload.
  */
 export function ReadingEntry(props: Props) {
-  const { place, gauges, gauge, onGauge, onPreview, refusal, pad, padSlot, onPad, children } = props;
+  const { place, choice, onPreview, refusal, pad, padSlot, onPad, children } = props;
+  const { gauge } = choice;
   const { unit } = useSettings();
   const say = useSay();
   const typed = useTypedReading({ job: props.draftKey, place, gauge, unit, onStore: props.onStore });
@@ -77,7 +77,7 @@ export function ReadingEntry(props: Props) {
           <label htmlFor={id} className="kicker min-w-36 flex-1 !text-brass">
             <Words of={place.label} />
           </label>
-          <GaugePicker gauges={gauges} gauge={gauge} onGauge={onGauge} />
+          <GaugePicker choice={choice} />
         </div>
         <div className="flex flex-wrap items-stretch gap-2">
           <input

@@ -109,7 +109,7 @@ describe('the field of a reading', () => {
     const { state } = await seat();
     for (const raw of ['89.974', '89.573', '89.976']) await enter(raw);
     fireEvent.click(await until(() => the('[data-mend="s1/60"]')));
-    await giveReason('a digit slipped', 'Withdraw it');
+    await giveReason('a digit slipped', 'Undo it');
     await until(() => placeNow() === 's1/60');
     await enter('89.973');
     await stored();
@@ -126,10 +126,10 @@ describe('the keys on the screen', () => {
     await seat();
     await until(field);
     expect(all('fieldset button[aria-label="delete"]')).toHaveLength(0);
-    await press('Keypad on the screen');
+    await press('Keypad on screen');
     for (const key of ['8', '9', 'point', '9', '7', '7', 'delete', 'mm']) await press(key);
     expect(field().value).toBe('89.97 mm');
-    await press('Keypad on the screen');
+    await press('Keypad on screen');
     expect(all('fieldset button[aria-label="delete"]')).toHaveLength(0);
   });
 });
@@ -238,7 +238,7 @@ describe('without network', () => {
     server.away = false;
     await flush();
     fireEvent.click(await until(() => the('[data-aside="1"]')));
-    await press('Put on the sheet as a note');
+    await press('Add to the sheet as a note');
     await until(() => document.querySelector('[data-aside]') === null);
     await stored();
     expect(state().notes.at(-1)?.text).toContain('89.974');

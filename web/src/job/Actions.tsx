@@ -154,7 +154,7 @@ export function Actions({
         <>
           {held && person?.role === 'lead' && (
             <Button weight="solid" onClick={() => setAsk('release')}>
-              {say(M.releaseHold)}
+              {say(COMMON.release)}
             </Button>
           )}
           {!held &&
@@ -259,10 +259,7 @@ export function Actions({
           !job.practice &&
             open &&
             definition.kind.place && [say(M.readingsFromFile2), () => setImporting(true)],
-          !job.practice &&
-            may &&
-            !held &&
-            step.status === 'present' && [say(M.holdStep), () => setAsk('hold')],
+          !job.practice && may && !held && step.status === 'present' && [say(M.hold), () => setAsk('hold')],
           may &&
             definition.kind.bolt &&
             state.ticks.some((t) => t.step === step.id) && [

@@ -114,7 +114,7 @@ export function CorrectDialog({
             <Words of={fault} />
           </Fault>
         )}
-        <Button onClick={close}>{say(M.cancel2)}</Button>
+        <Button onClick={close}>{say(COMMON.cancel)}</Button>
       </div>
     </Dialog>
   );

@@ -113,7 +113,7 @@ export function ImportDialog({ open, onClose, state, step, title, gauges, gauge,
                   ? say(M.takeGood({ count: looked.readings.length }))
                   : say(M.takeAll({ count: looked.readings.length }))}
               </Button>
-              <Button onClick={close}>{say(M.takeNothing)}</Button>
+              <Button onClick={close}>{say(COMMON.cancel)}</Button>
             </div>
           </>
         )}

@@ -65,7 +65,8 @@ const readAt = (state: JobState, step: StepDefinition, place: string): Reading |
   ) ?? null;
 
 /** What a hand does next on a step that has just come: its field, its bolt, its first open question. */
-const NEXT = 'form[data-place] input, form[data-bolt] button, [data-item] button[aria-pressed="false"]';
+const NEXT =
+  'form[data-place] input, form[data-bolt] button, [data-pass-told], [data-item] button[aria-pressed="false"]';
 
 /** The step that comes next takes the focus from the one that went, so that the keys go on where the hand is. */
 function useHandGoesOn(middle: RefObject<HTMLElement | null>, present: string | null): void {

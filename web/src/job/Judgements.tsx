@@ -55,7 +55,7 @@ export function Judgements({
       : findings.filter((f) => f.acceptable && blocking(f) && !acceptanceOf(state, step.id, f));
   return (
     <section aria-label={say(M.verdicts)}>
-      <h2 className="kicker m-0 mb-1">{supposed ? say(M.verdictIfStored) : say(M.verdict)}</h2>
+      <h2 className="kicker m-0 mb-1">{supposed ? say(M.verdictIfStored) : say(COMMON.result)}</h2>
       <ul className="m-0 list-none p-0" aria-live="polite">
         {findings.map((f) => {
           const d = acceptanceOf(state, step.id, f);

@@ -55,7 +55,7 @@ export function LackingDialog({
             <Words of={fault} />
           </Fault>
         )}
-        <Button onClick={onClose}>{say(M.cancel2)}</Button>
+        <Button onClick={onClose}>{say(COMMON.cancel)}</Button>
       </div>
     </Dialog>
   );

@@ -127,9 +127,7 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
             <ReadingEntry
               draftKey={state.jobId}
               place={place}
-              gauges={gauge.gauges}
-              gauge={gauge.gauge}
-              onGauge={gauge.choose}
+              choice={gauge}
               storeLabel={say(COMMON.store)}
               onPreview={entry.type}
               refusal={entry.refusal}

@@ -55,7 +55,7 @@ export function actsOf(
     },
     release: {
       title: M.releaseTitle({ title: step.title }),
-      ask: M.anythingNoteReleaseMayStay,
+      ask: M.noteMayStayEmpty,
       does: COMMON.release,
       run: (note) => job.act('step.released', note ? { step: step.id, note } : { step: step.id }),
       optional: true,
@@ -88,7 +88,7 @@ export function actsOf(
     note: {
       title: M.noteSheet,
       ask: M.whatShouldStandSheet,
-      does: M.write,
+      does: COMMON.save,
       run: (text) => job.act('note.added', { text }),
     },
   };

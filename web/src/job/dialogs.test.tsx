@@ -13,9 +13,9 @@ describe('a reason', () => {
   it('takes a few words; “back” does nothing; Escape closes and the caret is in the field', async () => {
     const { state } = await openJobAt(feelers, 'shaft');
     await enter('89.974');
-    await press('Withdraw last');
+    await press('Undo last');
     const open = await dialog();
-    await press('Withdraw it', open);
+    await press('Undo it', open);
     await until(() => the('[role="dialog"] [role="alert"]'));
     await press('Back', open);
     await until(() => document.querySelector('[role="dialog"]') === null);
@@ -73,8 +73,8 @@ describe('more', () => {
     await press('All readings of this step');
     const open = await dialog();
     await until(() => open.textContent?.includes('89.974') || null);
-    await press(/^Withdraw/, open);
-    await giveReason('read on the wrong side', 'Withdraw it');
+    await press(/^Undo/, open);
+    await giveReason('read on the wrong side', 'Undo it');
     await stored();
     expect(state().readings.filter((r) => r.withdrawn)).toHaveLength(1);
   });
@@ -83,7 +83,7 @@ describe('more', () => {
     const { state } = await openJobAt(feelers, 'driveup');
     await press('More');
     await press('Note on the sheet');
-    await giveReason('spanner promised for two o’clock', 'Write it');
+    await giveReason('spanner promised for two o’clock', 'Save');
     await stored();
     expect(state().notes).toMatchObject([
       { text: 'spanner promised for two o’clock', author: { id: 'asta' } },
@@ -116,7 +116,7 @@ describe('more', () => {
     await until(() => the('[data-bad-row="4"]'));
     await until(() => the('[data-bad-row="6"]'));
     await until(() => the('[data-bad-row="7"]'));
-    await press(/^Take the 3 good rows/);
+    await press(/^Import the 3 good rows/);
     await until(() => document.querySelector('[role="dialog"]') === null);
     await stored();
     const read = state().readings.filter((r) => r.step === 'shaft');

@@ -1,4 +1,4 @@
-import { gaugeKind, type Instrument } from '@fulcrant/core/instruments';
+import { gaugeKind, type Instrument, outOfDate } from '@fulcrant/core/instruments';
 import type { Setup } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import { COMMON } from '@fulcrant/core/messages';
@@ -57,9 +57,9 @@ export function KitPanel({
   const tools = toolsWanted(outage, net.pieces);
   const gauges = (useInstruments().data?.instruments ?? []).filter((g) => !g.standIn);
   const wall = outage.endsAt.slice(0, 10);
-  const stale = gauges.filter((g) => g.calibrationDue < wall);
+  const stale = gauges.filter((g) => outOfDate(g, wall));
   const kinds = new Map<Instrument['kind'], number>();
-  for (const g of gauges) if (g.calibrationDue >= wall) kinds.set(g.kind, (kinds.get(g.kind) ?? 0) + 1);
+  for (const g of gauges) if (!outOfDate(g, wall)) kinds.set(g.kind, (kinds.get(g.kind) ?? 0) + 1);
   return (
     <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]" data-kit={rows.length}>
       <table className="w-full border-collapse text-left">
@@ -141,10 +141,9 @@ export function KitPanel({
               <span className="font-medium text-stop">
                 {say(
                   M.outDate({
-                    calibrationDue:
-                      g.calibrationDue < outage.startsAt.slice(0, 10)
-                        ? M.already
-                        : M.beforeWall({ calibrationDue: g.calibrationDue }),
+                    calibrationDue: outOfDate(g, outage.startsAt.slice(0, 10))
+                      ? M.already
+                      : M.beforeWall({ calibrationDue: g.calibrationDue ?? '' }),
                   }),
                 )}
               </span>

@@ -91,7 +91,7 @@ export function AccountPage() {
         </div>
       </form>
       <SecondFactor mayHave={person?.role === 'lead'} />
-      <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.signed2)}</h2>
+      <h2 className="kicker m-0 border-b border-rule pb-1">{say(COMMON.signedIn)}</h2>
       <ul className="m-0 list-none p-0" aria-label={say(M.whereIAmSigned)}>
         {all.map((s) => (
           <li

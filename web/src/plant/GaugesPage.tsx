@@ -73,6 +73,9 @@ export function GaugesPage() {
                 <tr key={g.id} className="border-t border-faint align-middle" data-gauge={g.id}>
                   <td className="py-1.5 pr-4 font-label text-lg font-semibold">
                     {g.name}
+                    {g.serial && (
+                      <span className="block font-mono text-sm font-normal text-muted">{g.serial}</span>
+                    )}
                     {g.standIn && (
                       <span className="block text-sm font-normal text-brass">{say(M.standPracticeOnly)}</span>
                     )}
@@ -115,7 +118,7 @@ export function GaugesPage() {
                     )}
                   </td>
                   <td className="pr-4">
-                    {g.standIn ? (
+                    {g.standIn || g.calibrationDue === undefined ? (
                       <span className="text-muted">{say(COMMON.noneWord)}</span>
                     ) : (
                       <span className={isOverdue(g) ? 'font-medium text-stop' : ''}>

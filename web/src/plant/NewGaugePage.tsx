@@ -1,12 +1,18 @@
 import { newInstrumentSchema } from '@fulcrant/core/api';
-import { gaugeKind, INSTRUMENT_KINDS, type Instrument, quantityOf } from '@fulcrant/core/instruments';
+import {
+  gaugeKind,
+  INSTRUMENT_KINDS,
+  type Instrument,
+  needsDate,
+  quantityOf,
+} from '@fulcrant/core/instruments';
 import { check } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
 import { COMMON } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ApiFault, call } from '../data/api.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
@@ -18,8 +24,11 @@ export function NewGaugePage() {
   const { unit } = useSettings();
   const client = useQueryClient();
   const go = useNavigate();
-  const [kind, setKind] = useState<Instrument['kind']>('feeler');
-  const [text, setText] = useState({ name: '', step: '', low: '', high: '', calibrationDue: '' });
+  const [asked] = useSearchParams();
+  const [kind, setKind] = useState<Instrument['kind']>(
+    INSTRUMENT_KINDS.find((k) => k === asked.get('kind')) ?? 'feeler',
+  );
+  const [text, setText] = useState({ name: '', step: '', low: '', high: '', calibrationDue: '', serial: '' });
   const [faults, setFaults] = useState<Record<string, Text>>({});
 
   const submit = async (e: FormEvent) => {
@@ -37,7 +46,8 @@ export function NewGaugePage() {
       step: read('step'),
       low: read('low'),
       high: read('high'),
-      calibrationDue: text.calibrationDue,
+      ...(text.calibrationDue ? { calibrationDue: text.calibrationDue } : {}),
+      ...(text.serial.trim() ? { serial: text.serial.trim() } : {}),
     };
     const checked = check(newInstrumentSchema, body);
     if (!checked.ok) for (const f of checked.faults) found[f.path] ??= f.message;
@@ -97,9 +107,10 @@ export function NewGaugePage() {
           </select>
         </label>
         {row('step', say(M.step2({ step: gaugeKind(kind).step })))}
-        {row('calibrationDue', say(M.calibrationDue2), 'date')}
+        {row('calibrationDue', say(needsDate(kind) ? M.calibrationDue2 : M.calibrationDueOptional), 'date')}
         {row('low', say(M.readsFrom))}
         {row('high', say(M.reads2))}
+        {row('serial', say(M.serialNumberOptional))}
         <Button type="submit" weight="solid" className="self-start">
           {say(M.intoRegister)}
         </Button>

@@ -37,7 +37,7 @@ export function ChangeSetupPage() {
         <div className="flex flex-wrap items-baseline justify-between gap-4 pb-3">
           <h1 className="m-0 text-3xl">{say(M.makersValues({ setup: trade.words.setup }))}</h1>
           <Link className="text-steel underline underline-offset-4" to={`/jobs/${id}`}>
-            {say(M.backChangeNothing)}
+            {say(COMMON.cancel)}
           </Link>
         </div>
         <SetupForm

@@ -101,7 +101,7 @@ export function NewJobPage() {
       (chosen !== null && told.isPending && told.fetchStatus !== 'idle') ? (
         <>
           {chosen && picker}
-          <p className="text-muted">{say(M.lookingUpWhatKnown)}</p>
+          <p className="text-muted">{say(COMMON.loading)}</p>
         </>
       ) : (
         <OpeningForm

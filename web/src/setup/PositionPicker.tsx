@@ -71,7 +71,7 @@ export function PositionPicker({
           <li className="py-1 text-muted">{say(M.noPositionTheseWordsName)}</li>
         )}
         {found.data?.more && (
-          <li className="py-1 text-muted">{say(M.firstShownTypeFindOthers({ count: positions.length }))}</li>
+          <li className="py-1 text-muted">{say(COMMON.firstShownTypeMore({ count: positions.length }))}</li>
         )}
         {found.isError && positions.length === 0 && (
           <li className="py-1 text-muted">

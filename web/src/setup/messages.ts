@@ -8,7 +8,6 @@ export const M = defineMessages('page.setup', en, {
   boxesOpen: { count: 'count' },
   cardVersion: { version: 'count', looked: 'text' },
   fieldsWantLook: { faulty: 'count' },
-  firstShownTypeFindOthers: { count: 'count' },
   fromStampDottedUntilLooked: { fromStamp: 'text' },
   lookedOver: { by: 'text' },
   makersValues: { setup: 'text' },

@@ -42,7 +42,7 @@ describe('a job is opened', () => {
     await fill('Position', 'Tail');
     await fill('Part, as stamped', '22220K');
     await fill('Seat length', '60');
-    await press('Open the sheet');
+    await press('Start job');
     await until(() => /^\/jobs\/[0-9a-f-]{36}$/.test(router.state.location.pathname));
     await until(() => opened(server) ?? null);
     // 22220: bore code 20, so 100 mm; the sleeve's shaft is 90 mm (ISO 2982-1).
@@ -64,7 +64,7 @@ describe('a job is opened', () => {
     await fill('Bearing bore', '90');
     await fill('Shaft diameter', '95');
     await fill('Seat length', '68');
-    await press('Open the sheet');
+    await press('Start job');
     await until(() => the('#field-shaftMm-fault'));
     expect(labelled('Position').value).toBe('Too thick');
     expect(opened(server)).toBeUndefined();
@@ -80,7 +80,7 @@ describe('a job is opened', () => {
     const choice = labelled('Mounting method') as unknown as HTMLSelectElement;
     const hydraulic = [...choice.options].find((o) => o.textContent === 'hydraulic nut');
     fireEvent.change(choice, { target: { value: hydraulic?.value } });
-    await press('Open the sheet');
+    await press('Start job');
     await until(() => all('[id$="-fault"]').length > 0);
     expect(labelled('Position').value).toBe('Nowhere');
     expect(opened(server)).toBeUndefined();
@@ -125,7 +125,7 @@ describe('a job is opened', () => {
     await until(() =>
       all('button[aria-pressed="true"]').some((b) => /^Fit a seal/.test(b.textContent ?? '')),
     );
-    await press('Open the sheet');
+    await press('Start job');
     await until(() => /^\/jobs\/[0-9a-f-]{36}$/.test(router.state.location.pathname));
     await until(() => opened(server) ?? null);
     expect(opened(server)).toMatchObject({ procedure: 'seal', machine: 'Condensate pump 1' });
@@ -147,7 +147,7 @@ describe('the setup of a job is changed', () => {
     await press('Change it');
     await until(() => all('[role="alert"]').length > 0);
     expect(state().setupChanges).toHaveLength(0);
-    await fill('Why it is changed', 'sheet found in the box');
+    await fill('Reason for the change', 'sheet found in the box');
     await press('Change it');
     await until(() => state().setupChanges.length === 1);
     // 2 thou = 0.0508 mm

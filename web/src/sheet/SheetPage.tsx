@@ -130,7 +130,7 @@ function Ways({
         open={asking}
         title={say(M.openRevision)}
         ask={say(M.whatHasCorrectedSheetAs)}
-        does={say(M.open)}
+        does={say(COMMON.start)}
         onClose={() => setAsking(false)}
         onReason={async (reason) => {
           const refused = await job.act('sheet.reopened', { reason });

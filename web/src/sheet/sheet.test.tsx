@@ -45,7 +45,7 @@ describe('the sheet', () => {
     const server = archive().hold(hand.events);
     const { router } = await openPage(`/jobs/${hand.jobId}/sheet`, server);
     fireEvent.click(await until(() => the('[data-revise]')));
-    await giveReason('read off the wrong line', 'Open it');
+    await giveReason('read off the wrong line', 'Start');
     await until(() => router.state.location.pathname === `/jobs/${hand.jobId}`);
     await until(() => server.state(hand.jobId).signed === null);
   });

@@ -25,9 +25,69 @@ async function tick(typed?: string): Promise<string> {
   return before;
 }
 
-describe('bolts', () => {
-  it('go crosswise, pass by pass, and each is recorded with its torque', async () => {
+/** The job at its bolts, told one by one. */
+async function singly(server?: FakeServer) {
+  const opened = await openJobAt(feelers, 'bolts', server);
+  fireEvent.click(await until(() => the('[data-singly]')));
+  await until(form);
+  return opened;
+}
+
+describe('a pass of bolts', () => {
+  const pass = () => the<HTMLFormElement>('form[data-whole-pass]');
+  /** One touch: all that is left of the pass. */
+  async function told(button = '[data-pass-told]') {
+    const before = (await until(pass)).dataset.pass;
+    fireEvent.click(the(button));
+    await until(() => {
+      if (document.querySelector<HTMLElement>('form[data-whole-pass]')?.dataset.pass === before)
+        throw new Error(`Not taken: ${pass().textContent}`);
+    });
+  }
+
+  it('is told by one touch, its order in view; five touches tighten a cap, by hand without a wrench', async () => {
     const { state } = await openJobAt(feelers, 'bolts');
+    expect((await until(() => the('[data-order]'))).textContent).toBe('1 · 3 · 2 · 4');
+    for (let i = 0; i < 5; i++) await told();
+    await until(() => state().ticks.length === 20);
+    expect(state().ticks[0]?.instrument).toMatchObject({ id: 'by-hand', unlisted: true });
+    expect(state().ticks[4]?.instrument.unlisted).toBeUndefined();
+    expect(document.querySelector('form[data-pass]')).toBeNull();
+  });
+
+  it('some moved: another round; the torque typed wrong is refused and stays', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    await told();
+    const field = () => the<HTMLInputElement>('[data-wrench]');
+    fireEvent.change(await until(field), { target: { value: '900 Nm' } });
+    fireEvent.submit(pass());
+    await until(() => the('form[data-whole-pass] [role="alert"]'));
+    expect(field().value).toBe('900 Nm');
+    expect(state().ticks).toHaveLength(4);
+    await press('One at a time');
+    await until(() => the('form[data-bolt] [data-tick]'));
+    await press('All of a pass together');
+    for (let i = 0; i < 3; i++) await told();
+    await told('[data-some-moved]');
+    expect(pass().dataset.pass).toBe('5');
+    await told();
+    expect(document.querySelector('form[data-pass]')).toBeNull();
+  });
+
+  it('taken back by “Undo last”, the whole pass comes again', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    await told();
+    await told();
+    await press(/Undo last/);
+    await giveReason('wrench was set wrong', 'Undo it');
+    await until(() => (pass().dataset.pass === '1' ? true : null));
+    await until(() => state().ticks.filter((t) => t.withdrawn).length === 4);
+  });
+});
+
+describe('bolts one by one', () => {
+  it('go crosswise, pass by pass, and each is recorded with its torque', async () => {
+    const { state } = await singly();
     const order: string[] = [];
     for (let i = 0; i < 6; i++) order.push(await tick());
     expect(order.slice(0, 4)).toEqual(['0/1', '0/3', '0/2', '0/4']);
@@ -42,7 +102,7 @@ describe('bolts', () => {
   });
 
   it('a torque that is not the one of the pass is refused beside the field and stays there; another unit is read', async () => {
-    const { state } = await openJobAt(feelers, 'bolts');
+    const { state } = await singly();
     for (let i = 0; i < 4; i++) await tick();
     const offered = wrench().value;
     fireEvent.change(wrench(), { target: { value: '900 Nm' } });
@@ -57,7 +117,7 @@ describe('bolts', () => {
   });
 
   it('whoever types each torque goes on in the field, whoever confirms it at the button', async () => {
-    await openJobAt(feelers, 'bolts');
+    await singly();
     for (let i = 0; i < 4; i++) await tick();
     await until(() => document.activeElement?.hasAttribute('data-tick') ?? false);
     wrench().focus();
@@ -66,8 +126,7 @@ describe('bolts', () => {
   });
 
   it('one that still moves in the last round asks for another round', async () => {
-    const { state } = await openJobAt(feelers, 'bolts');
-    await until(form);
+    const { state } = await singly();
     while (document.querySelector('form[data-bolt] input[type="checkbox"]') === null) await tick();
     const round = Number(form().dataset.pass);
     fireEvent.click(the('form[data-bolt] input[type="checkbox"]'));
@@ -79,10 +138,10 @@ describe('bolts', () => {
   });
 
   it('loosened, they begin again and what was done stays on the sheet', async () => {
-    const { state } = await openJobAt(feelers, 'bolts');
+    const { state } = await singly();
     for (let i = 0; i < 5; i++) await tick();
     await press('More');
-    await press('All bolts loosened: begin again');
+    await press('All bolts loosened: start again');
     await giveReason('cap sat on a burr', 'They are loose');
     await until(() => at() === '0/1');
     await until(() => state().loosened.length === 1);
@@ -92,11 +151,11 @@ describe('bolts', () => {
   it('without a wrench in hand none is recorded', async () => {
     const server = new FakeServer();
     server.instruments = server.instruments.filter((g) => g.kind !== 'wrench');
-    const { state } = await openJobAt(feelers, 'bolts', server);
-    await until(form);
+    const { state } = await singly(server);
+    for (let i = 0; i < 4; i++) await tick();
     fireEvent.submit(form());
     await until(() => the('form[data-bolt] [role="alert"]'));
-    expect(state().ticks).toHaveLength(0);
+    expect(state().ticks).toHaveLength(4);
   });
 
   it('none is offered before the register of wrenches has come', async () => {
@@ -108,8 +167,8 @@ describe('bolts', () => {
     server.on('GET', '/api/instruments', () => held.then(() => ({ instruments: server.instruments })));
     await openJobAt(feelers, 'bolts', server);
     await until(() => the('[aria-label="Passes"]'));
-    expect(document.querySelector('form[data-bolt]')).toBeNull();
+    expect(document.querySelector('form[data-pass]')).toBeNull();
     comes();
-    await until(form);
+    await until(() => the('form[data-whole-pass]'));
   });
 });

@@ -29,7 +29,7 @@ describe('parts in their order', () => {
     const { state } = await openJobAt(kind('plunger'), 'order');
     const laid = () => all('[data-part]').map((p) => p.dataset.part);
     await until(() => laid().length > 0);
-    await press('They lie so');
+    await press('This is the order');
     const first = laid();
     await until(() => state().answers.some((a) => a.item === 'order'));
     expect(state().answers.at(-1)?.note).toBe(first.join(' '));

@@ -1,20 +1,17 @@
 import type { Setup } from '@fulcrant/core/job';
 import { type BoltValues, bolts, gaps, gate, signature } from '@fulcrant/core/steps';
 import { useGauge } from '../entry/gauge-choice.ts';
-import { useSay } from '../ui/settings.tsx';
 import { bearingViews } from './bearing/views.tsx';
 import { BoltsStep } from './bolts/BoltsStep.tsx';
 import { conditionViews } from './condition/views.tsx';
 import { GateStep } from './GateStep.tsx';
-import { M } from './messages.ts';
 import { rebuildViews } from './rebuild/views.tsx';
 import { SignStep } from './SignStep.tsx';
 import type { StepView, ViewProps } from './view.tsx';
 import { view } from './view.tsx';
 
-/** Bolts tightened one by one with the wrench in hand, and what is asked round them. */
+/** Bolts tightened pass by pass or one by one, and what is asked round them. */
 function Bolts(p: ViewProps<Setup, BoltValues>) {
-  const say = useSay();
   const { step, values, open, job } = p;
   // One that reaches what these bolts take in the end, and is in date.
   const wrench = useGauge(WRENCHES, values.torque.torqueNm || undefined);
@@ -22,17 +19,11 @@ function Bolts(p: ViewProps<Setup, BoltValues>) {
     <BoltsStep
       values={values}
       open={open}
-      gauges={wrench.gauges}
-      gauge={wrench.gauge}
-      coming={wrench.coming}
-      onGauge={wrench.choose}
+      choice={wrench}
       questionsFirst={step.itemsFirst === true}
       questions={step.items ? <GateStep {...p} /> : null}
-      onTick={async (tick) =>
-        wrench.gauge
-          ? job.act('bolt.tightened', { step: step.id, ...tick, instrument: wrench.gauge })
-          : say(M.sayWhichWrenchHand)
-      }
+      onTick={(tick) => job.act('bolt.tightened', { step: step.id, ...tick })}
+      onPass={job.practice ? null : (told) => job.act('bolts.tightened', { step: step.id, ...told })}
     />
   );
 }

@@ -123,8 +123,12 @@ export class Worker {
   }
 
   async tighten({ pass, bolt, torqueNm, movedDeg, moved, instrument }: EventDataOf<'bolt.tightened'>) {
+    await until(() => the('form[data-pass]'));
+    const singly = document.querySelector('[data-singly]');
+    if (singly) fireEvent.click(singly);
     await until(() => the(`form[data-bolt="${bolt}"][data-pass="${pass}"]`));
-    await this.pick(instrument.id, 'form[data-bolt]');
+    // Hand tight needs no wrench.
+    if (torqueNm > 0) await this.pick(instrument.id, 'form[data-bolt]');
     const field = document.querySelector<HTMLInputElement>('form[data-bolt] input:not([data-moved])');
     if (
       field &&

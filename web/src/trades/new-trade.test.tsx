@@ -30,7 +30,7 @@ describe('a trade the page has never seen', () => {
     await fill('Position', 'Door');
     await fill('Gap wanted', '2.5');
     expect(await violations()).toEqual([]);
-    await press('Open the sheet');
+    await press('Start job');
     await until(() => /^\/jobs\/[0-9a-f-]{36}$/.test(router.state.location.pathname));
     await until(() => server.ids().length === 1);
     expect(server.state(server.ids()[0] ?? '').setup).toMatchObject({ procedure: 'doorstop', gapMm: 2.5 });
@@ -46,7 +46,7 @@ describe('a trade the page has never seen', () => {
     expect(the('[data-off]').dataset.off).toBe('0.20');
     expect(the('[data-figure="door"]').textContent).toContain('3.2');
     expect(await violations()).toEqual([]);
-    await press('On to: Signature');
+    await press('Next: Signature');
     await press('Sign the sheet');
     await until(() => state().signed);
     await stored();

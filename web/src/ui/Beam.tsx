@@ -73,7 +73,7 @@ export function Beam({
   const words = {
     accept: tell(M.betweenStops),
     reject: tell(M.pastStop),
-    'too-close': tell(M.tooCloseStopCall),
+    'too-close': tell(COMMON.tooCloseCall),
     caution: tell(M.cautionWord),
     incomplete: tell(M.shortLowStop),
   }[beam.verdict];

@@ -15,7 +15,7 @@ export function Loading({ what, fault }: { what: string; fault?: Text | null | u
     <main className="grid min-h-dvh place-items-center p-8" data-loading={fault ? undefined : ''}>
       <div className="text-center text-lg">
         <h1 className="m-0 text-3xl">{what}</h1>
-        <p role="status">{say(fault ?? M.loading)}</p>
+        <p role="status">{say(fault ?? COMMON.loading)}</p>
         <Link className="inline-flex min-h-12 items-center text-steel underline underline-offset-4" to="/">
           {say(COMMON.shiftBoard)}
         </Link>

@@ -1,5 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  byEye: 'By eye',
+  byHand: 'By hand',
+  byWatch: 'By watch',
+  plainRule: 'Rule',
+  strokesCounted: 'Strokes counted',
   angleGauge: 'angle gauge',
   beltTensionMeter: 'belt tension meter',
   caliperDepthGauge: 'caliper or depth gauge',

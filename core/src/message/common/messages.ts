@@ -3,6 +3,7 @@ import { en } from './words/en.ts';
 
 /** What is said in more than one place, by id; those that name something, with what they name. */
 export const COMMON = defineMessages('common', en, {
+  firstShownTypeMore: { count: 'count' },
   abort: { abortPressure: 'pressure' },
   alreadyHasReadingWithdrawReason: { label: 'text' },
   attempt: { attempt: 'count' },

@@ -655,4 +655,6 @@ export const RETIRED: Readonly<Record<string, string>> = {
   'vane-pump.thin': 'Thin',
   'vane-pump.torqueMissingComesFromMakers': '{what} torque is missing: it comes from the maker’s sheet.',
   'vane-pump.torquesFromPumpsSheet': 'Torques, from the pump’s sheet',
+  'survey.verdict': 'Result',
+  'practice.tooCloseCall': 'too close to call',
 };

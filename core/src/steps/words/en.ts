@@ -61,6 +61,7 @@ export const en = {
     'The halves of a housing were bored together and belong together. Sealant squeezed into the seat lifts the ring out of round; a seal turned the wrong way lets dirt in.',
   handFeelsWhatMotorWould:
     'Turning by hand you feel a scrape, a tight spot, metal on metal. Found by hand it costs an hour; turned by the motor it costs the part.',
+  notInListCalibrationNotKnown: '{name} is not in the list of gauges: its calibration is not known.',
   hasBeenOutCalibrationSince: '{name} has been out of calibration since {calibrationDue}.',
   hottest: 'Hottest',
   hottestFirstHours: 'Hottest in the run-in',

@@ -40,7 +40,7 @@ export function conditionSurvey(setup: ConditionSetup): Procedure<ConditionSetup
       ...measures,
       {
         id: 'verdict',
-        title: M.verdict,
+        title: COMMON.result,
         kind: verdict,
         guide: M.whatPassedWhatStandsAgainst,
         survey: true,

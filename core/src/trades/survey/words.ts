@@ -26,7 +26,7 @@ export const words: TradeWords<ConditionSetup> = {
     return {
       results: { ...shaft, ...c, verdict: fit },
       rows: [
-        [M.verdict, fit === null ? '–' : FIT_WORDS[fit]],
+        [COMMON.result, fit === null ? '–' : FIT_WORDS[fit]],
         row,
         [COMMON.runOutLargestTir, orDash(c.runoutMm)],
         [

@@ -59,7 +59,6 @@ export const en = {
   theseBladesTogetherGoSnug: 'These blades together go, snug. How wide is the gap, in mm?',
   theyStandWhatMeasuredSomething:
     'They stand on it: {right}. What was measured on something that has moved is not known any more.',
-  tooCloseCall: 'too close to call',
   tooLarge: 'That is too large.',
   undoneWhichTheseOpenAgain: '{name} ({variant}): “{title}” is undone. Which of these open again?',
   whatCanNoLongerDone: '{name}: what can no longer be done once “{title}” is begun?',

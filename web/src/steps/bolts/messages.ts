@@ -5,4 +5,8 @@ import { en } from '../../words/en/steps-bolts.ts';
 export const M = defineMessages('page.steps.bolts', en, {
   noWrenchReaches: { torque: 'text' },
   moved: { round: 'count' },
+  allCheckedNoneMoved: { count: 'count' },
+  allHandTight: { count: 'count' },
+  allTight: { count: 'count' },
+  tightenInThisOrder: { one: ['bolt', 'screw', 'nut'] },
 });

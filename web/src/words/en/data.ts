@@ -1,13 +1,12 @@
 /** What the pages of data say, in ICU MessageFormat. */
 export const en = {
   deviceCouldNotKeepStorage:
-    'This device could not keep it: its storage is full or switched off. Nothing was stored.',
-  feedStoppedNoValueTaken:
-    'The feed stopped. No value is taken from it; type the reading, or wait until it is back.',
-  gaugeHasSentNoValue: 'The gauge has sent no value just now. Nothing is taken.',
-  gaugeSendsNoNothingTaken: 'The gauge sends {raw}: that is no {name}. Nothing is taken.',
-  gaugeUnpluggedPortEnded: 'The gauge was unplugged or its port ended.',
-  jobNeverOpenedDeviceSo: '{message} This job was never opened on this device, so no copy of it is here.',
+    'This device could not save it: its storage is full or switched off. Nothing was stored.',
+  feedStoppedNoValueTaken: 'The signal stopped. Type the reading, or wait until the signal is back.',
+  gaugeHasSentNoValue: 'The gauge sends no value now. Nothing is taken.',
+  gaugeSendsNoNothingTaken: 'The gauge sends {raw}: not a {name}. Nothing is taken.',
+  gaugeUnpluggedPortEnded: 'The gauge was unplugged, or its port closed.',
+  jobNeverOpenedDeviceSo: '{message} This job was never opened on this device, so it has no copy.',
   noConnectionServerNothingChanged: 'No connection to the server: nothing was changed.',
   noGaugePaired: 'No gauge is paired.',
   portCouldNotOpened: 'The port could not be opened.',

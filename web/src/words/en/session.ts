@@ -1,9 +1,9 @@
 /** What the pages of session say, in ICU MessageFormat. */
 export const en = {
-  begin: 'Begin',
+  begin: 'Set up site',
   board: 'To the board',
   code2: 'Code',
-  codePrintedWhereFulcrantStarted: 'Code, printed where Fulcrant was started',
+  codePrintedWhereFulcrantStarted: 'Setup code, in server window',
   codeYourSecondFactor: 'Code of your second factor',
   demoSignAs: 'Demo: sign in as',
   entriesWaitDeviceEachPersons:
@@ -12,17 +12,17 @@ export const en = {
   iHavePassword: 'I have a password',
   jobSheetsFittingSealsPacking:
     'Job sheets for fitting seals, packing and bearings: the order of work, the arithmetic and the record.',
-  leadHandGivesOutGood: 'A lead hand gives it out; it is good once.',
+  leadHandGivesOutGood: 'A lead hand gives out the code. It works once.',
   noConnectionServerEntriesAlready: 'No connection to the server. Entries already made stay on this device.',
   noConnectionServerWhatYou: 'No connection to the server. What you typed stays here.',
   password: 'Password',
-  passwordYourOwnTenCharacters: 'A password of your own, ten characters or more',
-  plantNothingYet: 'A plant with nothing in it yet',
-  sSignHasRunOut: "{name}''s sign-in has run out. Sign in again to send what waits.",
+  passwordYourOwnTenCharacters: 'New password, 10 characters',
+  plantNothingYet: 'Set up this site',
+  sSignHasRunOut: "{name}''s sign-in has run out. Sign in again to send the waiting entries.",
   sign: 'Sign in with it',
   signed: '{name} is signed in, {roleSaid}.',
   tryPracticeWithoutSigning: 'Try practice without signing in',
-  youNameLeadEverybodyElse: 'You name it, and lead it. Everybody else is added by you.',
-  yourNameAsWillStand: 'Your name, as it will stand on sheets',
-  yourPasswordTenCharactersMore: 'Your password, ten characters or more',
+  youNameLeadEverybodyElse: 'You will be the lead hand. Add the others later.',
+  yourNameAsWillStand: 'Your name, as it prints on sheets',
+  yourPasswordTenCharactersMore: 'Password, 10 characters',
 } as const;

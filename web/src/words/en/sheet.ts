@@ -1,14 +1,13 @@
 /** What the pages of sheet say, in ICU MessageFormat. */
 export const en = {
-  asDeviceTellsSignedSheet: 'As this device tells it{told}. The signed sheet itself is kept on the server.',
+  asDeviceTellsSignedSheet: 'From this device{told}. The server keeps the signed sheet.',
   backJob: 'Back to the job',
-  correctNewRevision: 'Correct it: a new revision',
-  hash: '{origin, select, keptAsSigned {Kept as it was signed} signedBeforeSheetsWe {Signed before sheets were kept: laid down as it folded} other {}} {when}. Hash {contentHash}…',
+  correctNewRevision: 'Correct it: new revision',
+  hash: '{origin, select, keptAsSigned {Kept as signed} signedBeforeSheetsWe {Signed before sheets were kept: made from its entries} other {}} {when}. Hash {contentHash}…',
   jobSheet: 'Job sheet',
   json: 'JSON',
   notGiven: 'not given',
-  open: 'Open it',
-  openRevision: 'Open a revision',
+  openRevision: 'Start a revision',
   part: 'Part',
   pdf: 'PDF',
   pdfJsonComeWhenWaiting: 'PDF and JSON come when the {unsent} waiting entries are sent.',
@@ -17,9 +16,9 @@ export const en = {
   revisionSigned: 'Revision {revision}, signed by {name}',
   sheet: 'This sheet',
   sheetNotAsSignedHash:
-    'This sheet is not as it was signed: its hash is another. It is no record; a backup has the one that was signed.',
+    'This sheet was changed after signing: its hash differs. It is no record; a backup has the signed one.',
   untilSent: ', until it is sent',
   whatHasCorrectedSheetAs:
-    'What has to be corrected? The sheet as it was signed is kept; the revision says what it replaces, and is signed anew.',
-  workHandSheetKeptWhen: 'Work in hand: the sheet is kept when it is signed.',
+    'What has to be corrected? The signed sheet is kept. The revision says what it replaces and is signed again.',
+  workHandSheetKeptWhen: 'Work in progress: the sheet is kept when it is signed.',
 } as const;

@@ -1,7 +1,7 @@
 /** What the pages of steps/bearing say, in ICU MessageFormat. */
 export const en = {
   around: 'around it',
-  fetchingJobs: 'Fetching the jobs …',
+  fetchingJobs: 'Loading the jobs …',
   fixedBearings: 'Fixed bearings on {machine}',
   lastShownOlderOnesTheir: 'The last {count} are shown; older ones by their number on the board.',
   named: 'Named',

@@ -1,5 +1,11 @@
 /** Texts that are said in more than one place. */
 export const en = {
+  tooCloseCall: 'too close to call',
+  result: 'Result',
+  cancel: 'Cancel',
+  firstShownTypeMore: 'The first {count} are shown: type more to find others.',
+  loading: 'Loading …',
+  signedIn: 'Signed in',
   ok: 'OK',
   abort: 'abort {abortPressure}',
   accept: 'Accept',

@@ -76,7 +76,6 @@ export const en = {
   twoHighsTwoLowsTurn:
     'Two highs and two lows each turn: the shaft is out of round; straightening does not help.',
   undecidedTooCloseCall: 'Undecided: {names} too close to call.',
-  verdict: 'Result',
   whatMeasuredShaft: 'What is measured, shaft',
   whatPassedWhatStandsAgainst: 'What passed, what did not, and what to do about each.',
   whatPassesOverKeywayCut: 'What passes over a keyway is cut by it.',
