@@ -51,7 +51,9 @@ it('a job that the server has only as it was last night: the device that measure
 
   await page.reload();
   await page.locator('[data-lost="3"]').waitFor();
-  await page.getByText('The server was restored from a backup: 3 entries from this device are sent again').waitFor();
+  await page
+    .getByText('The server was restored from a backup: 3 entries from this device are sent again')
+    .waitFor();
   await sheet.allStored();
   expect(await stored()).toEqual(before);
   // The sheet goes on where the hand was.

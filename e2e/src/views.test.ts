@@ -222,7 +222,7 @@ describe('the keyboard alone', () => {
     await page.getByRole('dialog').waitFor({ state: 'detached' });
     await page.locator('form[data-place="s1/120"]').waitFor();
     await keys.press('F2');
-    await page.getByText('Switch to mm').waitFor();
+    await page.locator('[data-unit="in"]').waitFor();
     await page.locator('h1').click();
     await keys.press('?');
     await page.getByRole('dialog', { name: 'Keys' }).waitFor();

@@ -6,6 +6,7 @@ import { useGreeting } from './data/plant.ts';
 import { keepSentEvents } from './data/sent-events.ts';
 import { useSession } from './data/session.tsx';
 import { M } from './messages.ts';
+import { SheetIndex } from './SheetIndex.tsx';
 import { Button } from './ui/controls.tsx';
 import { Loading } from './ui/Loading.tsx';
 import { useSay } from './ui/settings.tsx';
@@ -43,7 +44,9 @@ export function Shell() {
   return (
     <Suspense fallback={<Loading what={say(COMMON.fulcrant)} />}>
       <DemoPlate />
-      <Outlet />
+      <SheetIndex>
+        <Outlet />
+      </SheetIndex>
       <ScrollRestoration />
     </Suspense>
   );

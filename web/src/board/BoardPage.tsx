@@ -12,12 +12,10 @@ import { useHouseRules, useInstruments, usePositions } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
-import { Mark } from '../ui/Mark.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
 import { M } from './messages.ts';
-import { PlantMenu } from './PlantMenu.tsx';
 
 /** Signed jobs beside the board. */
 const SIGNED = 6;
@@ -56,7 +54,6 @@ export function BoardPage() {
     <div className="p-2 md:p-3.5">
       <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px))] border border-rule lg:grid-cols-[minmax(0,1fr)_252px] lg:grid-rows-[auto_minmax(0,1fr)_auto]">
         <header className="sticky top-0 z-10 flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule bg-paper px-4 py-2.5 md:px-6 lg:border-r">
-          <Mark />
           <div className="mr-auto">
             <h1 className="m-0 text-[1.6rem] leading-none">{say(COMMON.shiftBoard)}</h1>
             <p className="m-0 text-[0.95rem] text-muted" data-counts>
@@ -94,7 +91,6 @@ export function BoardPage() {
           >
             {say(M.mine)}
           </button>
-          <PlantMenu />
           {person && records(person.role) && (
             <Link
               to="/jobs/new"
@@ -133,9 +129,6 @@ export function BoardPage() {
           )}
         </main>
         <footer className="flex flex-wrap items-center gap-4 border-t border-rule px-4 py-2 max-lg:order-2 md:px-6 lg:border-r">
-          <Link to="/bench" className="flex min-h-12 items-center text-steel underline underline-offset-4">
-            {say(COMMON.calculators)}
-          </Link>
           <div className="min-w-64 flex-1">
             <Corner />
           </div>
@@ -143,7 +136,7 @@ export function BoardPage() {
         <section aria-label={say(COMMON.titleBlock)} className="border-t border-rule max-lg:order-4">
           <dl className="m-0 grid grid-cols-2">
             <div className="col-span-2 border-b border-faint px-3 py-1.5">
-              <dt className="kicker">{say(M.site)}</dt>
+              <dt className="kicker">{say(COMMON.site)}</dt>
               <dd className="m-0 font-label text-xl font-semibold leading-tight">{plant?.site}</dd>
             </div>
             <div className="border-r border-faint px-3 py-1.5">

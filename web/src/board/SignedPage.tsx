@@ -30,7 +30,7 @@ export function SignedPage() {
             {say(COMMON.shiftBoard)}
           </Link>
         </div>
-        <ul className="m-0 list-none px-6 py-0" aria-label={say(M.signedJobs)}>
+        <ul className="m-0 list-none px-6 py-0" aria-label={say(COMMON.finishedJobs)}>
           {lines.map((l) => (
             <BoardLine key={l.id} line={l} wants={null} />
           ))}

@@ -10,12 +10,16 @@ import { SAID, useKeys } from '../ui/keys.ts';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
-/** The corner of the sheet: what waits to be sent, units, light, who is signed in, the keys. */
+const WAY =
+  'grid min-h-12 place-items-center border border-ink px-5 font-label text-lg font-semibold leading-tight';
+
+/** The corner of the sheet: what waits to be sent, and the menu of who is signed in: units, light, keys, another person. */
 export function Corner({ job }: { job?: string }) {
   const say = useSay();
   const { waiting, aside, status, lost } = useQueue();
   const { unit, setUnit, theme, setTheme } = useSettings();
   const { person, stale } = useSession();
+  const [menu, setMenu] = useState(false);
   const [keys, setKeys] = useState(false);
   const [showAside, setShowAside] = useState(false);
   const here = job ? waiting.filter((w) => w.event.jobId === job).length : 0;
@@ -76,18 +80,42 @@ export function Corner({ job }: { job?: string }) {
           {say(M.refusedServer({ count: aside.length }))}
         </button>
       )}
-      <button type="button" className={small} onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}>
-        {unit === 'mm' ? say(M.mmShow) : say(M.showMm)}
+      <button type="button" className={small} onClick={() => setMenu(true)} data-person>
+        {person ? `${person.name}${stale ? say(M.signAgain) : ''}` : say(M.menu)}
       </button>
-      <button type="button" className={small} onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}>
-        {theme === 'day' ? say(M.night) : say(COMMON.day)}
-      </button>
-      <Link className={`${small} inline-flex items-center`} to="/sign-in">
-        {person ? `${person.name}, ${person.role}${stale ? say(M.signAgain) : ''}` : say(M.sign)}
-      </Link>
-      <button type="button" className={small} onClick={() => setKeys(true)} aria-label={say(M.keys)}>
-        ?
-      </button>
+      <Dialog
+        open={menu}
+        onClose={() => setMenu(false)}
+        title={person ? `${person.name}, ${person.role}` : say(M.menu)}
+      >
+        <div className="flex flex-col gap-2">
+          <Button onClick={() => setUnit(unit === 'mm' ? 'in' : 'mm')}>
+            {unit === 'mm' ? say(M.mmShow) : say(M.showMm)}
+          </Button>
+          <Button onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}>
+            {theme === 'day' ? say(M.night) : say(COMMON.day)}
+          </Button>
+          <Button
+            onClick={() => {
+              setMenu(false);
+              setKeys(true);
+            }}
+          >
+            {say(M.keys)}
+          </Button>
+          {person && (
+            <Link className={WAY} to="/account">
+              {say(M.myAccount)}
+            </Link>
+          )}
+          <Link className={WAY} to="/sign-in">
+            {person && !stale ? say(M.changePerson) : say(M.sign)}
+          </Link>
+          <Button weight="bare" onClick={() => setMenu(false)}>
+            {say(COMMON.close)}
+          </Button>
+        </div>
+      </Dialog>
       <Dialog open={keys} onClose={() => setKeys(false)} title={say(M.keys)}>
         <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
           {SAID.map(([k, what]) => (

@@ -1,8 +1,8 @@
 import { measuredAt, type Place } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { measured } from '@fulcrant/core/units';
+import { type LengthUnit, measured } from '@fulcrant/core/units';
 import { Keyboard } from 'lucide-react';
-import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef } from 'react';
+import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { portFor } from '../data/feed.ts';
 import { takeCaret } from '../ui/caret.ts';
@@ -43,6 +43,9 @@ type Props = {
   children?: ReactNode;
 };
 
+/** The unit of a number as it is said: what is left without its digits. */
+const unitOf = (said: string): string => said.replace(/^[\d.,\s]+/, '');
+
 /**
  * One field at a time, big. It says back what it understood in both units before anything is stored; Enter stores and
  * goes on; a gauge that types its digits and Enter works unchanged. Half-typed text survives a reload.
@@ -50,14 +53,28 @@ type Props = {
 export function ReadingEntry(props: Props) {
   const { place, choice, onPreview, refusal, pad, padSlot, onPad, children } = props;
   const { gauge } = choice;
-  const { unit } = useSettings();
+  const { unit: usual } = useSettings();
   const say = useSay();
-  const typed = useTypedReading({ job: props.draftKey, place, gauge, unit, onStore: props.onStore });
+  // The unit of this one reading, where it is not the device's.
+  const [own, setOwn] = useState<LengthUnit | null>(null);
+  const unit = own ?? usual;
+  const quantity = measured(measuredAt(place.quantity));
+  const mark = unitOf(quantity.format(1, unit));
+  const typed = useTypedReading({
+    job: props.draftKey,
+    place,
+    gauge,
+    unit,
+    // What was typed is kept with the unit it was meant in.
+    onStore: (value, raw, via) =>
+      props.onStore(value, own && mark && /^[\d.,/ −-]+$/.test(raw) ? `${raw} ${mark}` : raw, via),
+  });
   const { text, type, fault, understood, value, take } = typed;
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
   // biome-ignore lint/correctness/useExhaustiveDependencies: each new place takes the caret
   useLayoutEffect(() => takeCaret(input.current), [place.key]);
+  const other = unitOf(quantity.format(1, unit === 'mm' ? 'in' : 'mm'));
   useFill(props.fill, type);
   useEffect(() => onPreview(value), [value, onPreview]);
   // Gone from the sheet, nothing is being supposed any more.
@@ -70,11 +87,28 @@ export function ReadingEntry(props: Props) {
 
   const near = text === '' ? touchesNear(place, gauge, props.lastMm ?? null, unit) : [];
   const shown = fault ?? (value !== null ? refusal : null);
+  // Other ways to read stand under the keys: what is used most is nearest.
+  const others = (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+      <button
+        type="button"
+        aria-pressed={pad}
+        aria-label={say(M.keypadScreen)}
+        title={say(M.keypadScreen)}
+        onClick={() => onPad(!pad)}
+        className="inline-flex min-h-12 items-center gap-2 px-1 text-steel"
+      >
+        <Keyboard aria-hidden="true" size={22} />
+      </button>
+      <FeedBar place={place} onTake={take} />
+      {children}
+    </div>
+  );
   return (
     <div className="flex flex-col gap-1.5">
       <form onSubmit={store} noValidate className="flex flex-col gap-1.5" data-place={place.key}>
         <div className="flex flex-wrap items-center justify-between gap-x-3">
-          <label htmlFor={id} className="kicker min-w-36 flex-1 !text-brass">
+          <label htmlFor={id} className="kicker min-w-24 flex-1 !text-brass">
             <Words of={place.label} />
           </label>
           <GaugePicker choice={choice} />
@@ -94,27 +128,32 @@ export function ReadingEntry(props: Props) {
             autoComplete="off"
             spellCheck={false}
             maxLength={40}
-            placeholder={place.quantity === 'flats' ? '1' : measured(measuredAt(place.quantity)).empty[unit]}
+            placeholder={place.quantity === 'flats' ? '1' : quantity.empty[unit]}
             aria-describedby={`${id}-read`}
             aria-invalid={shown !== null}
-            className="figures min-h-14 min-w-32 flex-1 basis-32 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl text-ink placeholder:text-faint"
+            className="figures min-h-14 min-w-24 flex-1 basis-24 border-0 border-b-[3px] border-brass bg-transparent px-1 text-4xl max-xl:text-3xl text-ink placeholder:text-faint"
           />
-          <Button type="submit" weight="solid" className="shrink-0">
+          {mark !== '' && mark !== other && (
+            <button
+              type="button"
+              onClick={() => setOwn(unit === 'mm' ? 'in' : 'mm')}
+              aria-label={say(M.unitOfThisReading({ mark, other }))}
+              title={say(M.unitOfThisReading({ mark, other }))}
+              className="figures -ml-2 min-h-14 min-w-12 shrink-0 border-b-[3px] border-brass px-1 text-lg text-steel"
+              data-unit={mark}
+            >
+              {mark}
+            </button>
+          )}
+          <Button type="submit" weight="solid" className="min-h-14 shrink-0">
             {props.storeLabel}
           </Button>
-          <button
-            type="button"
-            aria-pressed={pad}
-            aria-label={say(M.keypadScreen)}
-            title={say(M.keypadScreen)}
-            onClick={() => onPad(!pad)}
-            className="grid min-h-12 w-12 shrink-0 place-items-center border border-faint text-muted aria-pressed:border-ink aria-pressed:text-ink"
-          >
-            <Keyboard aria-hidden="true" />
-          </button>
         </div>
         {near.length > 0 && (
-          <fieldset className="m-0 flex min-w-0 gap-1.5 overflow-x-auto border-0 p-0" data-near>
+          <fieldset
+            className="m-0 flex min-w-0 flex-wrap gap-1.5 border-0 p-0 max-md:flex-nowrap max-md:overflow-x-auto"
+            data-near
+          >
             <legend className="sr-only">{say(M.whatReadsOneTouch)}</legend>
             {near.map((b) => (
               <button
@@ -163,18 +202,18 @@ export function ReadingEntry(props: Props) {
           />
         </label>
       )}
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <FeedBar place={place} onTake={take} />
-        {children}
-      </div>
+      {(!pad || !padSlot) && others}
       {pad &&
         padSlot &&
         createPortal(
-          <Keypad
-            onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
-            kind={place.quantity}
-            signed={place.low < 0}
-          />,
+          <>
+            <Keypad
+              onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
+              kind={place.quantity}
+              signed={place.low < 0}
+            />
+            {others}
+          </>,
           padSlot,
         )}
     </div>

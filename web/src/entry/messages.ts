@@ -23,6 +23,7 @@ export const M = defineMessages('page.entry', en, {
     pump: ['pumpNutIndicator', 'thermocouple', 'dropCounterUnder', 'dialMicrometerFeeler'],
   },
   turning360: { turned: 'text' },
+  unitOfThisReading: { mark: 'text', other: 'text' },
   typed: { place: 'text', raw: 'text' },
   whoseLimit: { said: 'text' },
   notAllOfTurnStored: { refused: 'text' },

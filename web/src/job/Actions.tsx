@@ -193,23 +193,14 @@ export function Actions({
         </Button>
       )}
       <Button weight="bare" onClick={() => setMore(true)}>
-        {say(M.more)}
+        {say(COMMON.moreWord)}
       </Button>
-      <p className="m-0 min-w-48 flex-1 text-[0.95rem] leading-snug text-muted max-md:hidden lg:[@media(max-height:790px)]:min-w-0 lg:[@media(max-height:790px)]:basis-40 empty:hidden">
-        {open && blocking && !undone ? (
-          // Where the sheet is low it stands in the verdict beside it alone.
-          <span className="lg:[@media(max-height:790px)]:hidden">
-            {say(COMMON.notYet({ reason: blocking.reason }))}
-          </span>
-        ) : open && definition.closes && !undone ? (
-          <span className="text-ink">
-            <strong className="font-label text-lg font-semibold">{say(M.doorCloses)}</strong>{' '}
-            <Words of={definition.closes} />
-          </span>
-        ) : (
-          ''
-        )}
-      </p>
+      {open && !blocking && definition.closes && !undone && (
+        <p className="m-0 min-w-48 flex-1 leading-snug max-md:hidden">
+          <strong className="font-label text-lg font-semibold">{say(M.doorCloses)}</strong>{' '}
+          <Words of={definition.closes} />
+        </p>
+      )}
       {chosen && (
         <ReasonDialog
           key={mending?.id ?? ask}

@@ -20,7 +20,7 @@ import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { type Entry, useEntry } from '../entry/use-entry.ts';
 import { viewOf } from '../trades/registry.ts';
-import { Fault } from '../ui/controls.tsx';
+import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { Mark } from '../ui/Mark.tsx';
@@ -97,6 +97,7 @@ export const JobSheet = memo(function JobSheet({
   const [looking, setLooking] = useState<string | null>(null);
   const [fault, setFault] = useState<Text | null>(null);
   const [mending, setMending] = useState<Reading | null>(null);
+  const [listing, setListing] = useState(false);
   const middle = useRef<HTMLElement>(null);
   const wide = useWide();
   const present = state.steps.find((s) => s.id === state.present) ?? (state.steps.at(-1) as StepState);
@@ -121,6 +122,12 @@ export const JobSheet = memo(function JobSheet({
   useEffect(() => {
     setLooking(null);
   }, [state.present]);
+  // A step opens at its top.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only another step counts
+  useEffect(() => {
+    middle.current?.scrollTo?.({ top: 0 });
+    if (!wide) window.scrollTo?.({ top: 0 });
+  }, [step.id]);
   // What was refused before the last entry is not refused any more.
   // biome-ignore lint/correctness/useExhaustiveDependencies: any entry counts
   useEffect(() => setFault(null), [state]);
@@ -149,33 +156,55 @@ export const JobSheet = memo(function JobSheet({
         .act('gate.answered', { step: step.id, item, answer, ...(note ? { note } : {}) })
         .then(setFault),
   };
+  const notes = railNotes(
+    state,
+    steps.find((s) => s.id === present.id),
+  );
   const closesAfter =
     present.status === 'present' && steps.find((s) => s.id === present.id)?.closes ? present.id : null;
   return (
     <div className="p-2 max-lg:pb-24 md:p-3.5 md:max-lg:pb-24">
       <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px)-var(--strip,0px))] border border-rule lg:h-[calc(100dvh-1.75rem-var(--plate,0px)-var(--strip,0px))] lg:min-h-[620px] lg:grid-cols-[184px_minmax(0,1fr)_264px] xl:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
-        <header className="min-h-0 overflow-y-auto border-b border-rule px-4 py-3 lg:px-2 xl:px-4 lg:row-span-2 lg:border-b-0 lg:border-r">
-          <Link
-            to="/"
-            className="flex min-h-12 items-center gap-3 font-label text-2xl font-semibold lg:mb-4"
-            aria-label={say(M.fulcrantShiftBoard)}
-          >
-            <Mark /> {say(COMMON.fulcrant)}
-          </Link>
-          <div className="max-w-[32rem] lg:hidden">
-            <FlatRail marks={summary.rail} />
-            <p className="m-0 mt-1 font-label text-lg max-md:hidden">
-              <Words of={present.title} />
+        <header className="min-h-0 overflow-y-auto border-b border-rule px-3 py-0.5 md:px-4 md:py-1.5 lg:px-2 lg:py-3 xl:px-4 lg:row-span-2 lg:border-b-0 lg:border-r">
+          <div className="flex items-center gap-3">
+            <Link
+              to="/"
+              className="flex min-h-12 items-center gap-3 font-label text-2xl font-semibold lg:mb-2"
+              aria-label={say(COMMON.toBoard)}
+            >
+              <Mark /> <span className="max-lg:hidden">{say(COMMON.fulcrant)}</span>
+            </Link>
+            <p className="m-0 min-w-0 flex-1 font-label text-lg leading-tight lg:hidden" data-where>
+              <strong className="block truncate font-semibold">{state.setup.machine}</strong>
+              <span className="block truncate">{state.setup.position}</span>
             </p>
+            <Button className="shrink-0 px-3! lg:hidden" onClick={() => setListing(true)} data-steps>
+              {say(M.stepOf({ n: state.steps.indexOf(step) + 1, of: state.steps.length }))}
+            </Button>
           </div>
+          <div className="max-w-[32rem] max-md:hidden lg:hidden">
+            <FlatRail marks={summary.rail} />
+          </div>
+          <Dialog open={listing} onClose={() => setListing(false)} title={say(M.steps)}>
+            <StandingRail
+              marks={summary.rail}
+              shown={step.id}
+              notes={notes}
+              closesAfter={closesAfter}
+              onChoose={(s) => {
+                setListing(false);
+                setLooking(s === present.id ? null : s);
+              }}
+            />
+            <Button className="mt-3" onClick={() => setListing(false)}>
+              {say(COMMON.close)}
+            </Button>
+          </Dialog>
           <nav className="hidden lg:block" aria-label={say(M.steps)}>
             <StandingRail
               marks={summary.rail}
               shown={step.id}
-              notes={railNotes(
-                state,
-                steps.find((s) => s.id === present.id),
-              )}
+              notes={notes}
               closesAfter={closesAfter}
               onChoose={(s) => setLooking(s === present.id ? null : s)}
             />
@@ -183,16 +212,26 @@ export const JobSheet = memo(function JobSheet({
         </header>
         <main
           ref={middle}
-          className="flex min-h-0 min-w-0 flex-col gap-2 overflow-y-auto px-4 pb-3 pt-3 md:px-6"
+          className="flex min-h-0 min-w-0 flex-col gap-2 overflow-y-auto px-3 pb-3 pt-2 md:px-6 md:pt-3"
         >
           <div>
-            <p className="kicker m-0">
-              <Words of={definition.title} />
-              {state.attempt > 1 && definition.again ? say(M.attempt3({ attempt: state.attempt })) : ''}
-              {step.status === 'done' && step.passed ? say(M.passed({ name: step.passed.author.name })) : ''}
-              {step.byRulesOfThen ? say(M.rulesThen) : ''}
+            <p className="kicker m-0 flex flex-wrap gap-x-3">
+              <span className="text-ink max-lg:hidden" data-where>
+                <strong>{state.setup.machine}</strong>, {state.setup.position}
+              </span>
+              <span>
+                <Words of={definition.title} />
+                {state.attempt > 1 && definition.again ? say(M.attempt3({ attempt: state.attempt })) : ''}
+                {step.status === 'done' && step.passed
+                  ? say(M.passed({ name: step.passed.author.name }))
+                  : ''}
+                {step.byRulesOfThen ? say(M.rulesThen) : ''}
+              </span>
             </p>
-            <h1 className="m-0 text-[1.9rem] leading-tight" data-act>
+            <h1
+              className="m-0 text-[1.9rem] leading-tight max-xl:text-[1.6rem] max-md:text-[1.45rem]"
+              data-act
+            >
               {held ? (
                 say(M.held)
               ) : step.status === 'done' || definition.kind.quiet ? (
@@ -206,7 +245,9 @@ export const JobSheet = memo(function JobSheet({
                 `${say(step.hold?.reason)}${step.hold?.planned ? '' : say(M.leadHandReleases)}`
               ) : (
                 <>
-                  <Explained>{definition.guide}</Explained>
+                  <span className={entry.place && open ? 'max-md:hidden' : ''}>
+                    <Explained>{definition.guide}</Explained>
+                  </span>
                   {why && <Why title={definition.title}>{why}</Why>}
                 </>
               )}
@@ -285,10 +326,10 @@ export const JobSheet = memo(function JobSheet({
           <StruckList job={job} state={state} />
           <Working lines={supposed.working} open={!view?.longSum} />
         </aside>
-        <footer className="border-t border-rule px-4 py-2 md:px-6">
+        <footer className="border-t border-rule px-4 py-1.5 md:px-6 lg:flex lg:items-center lg:gap-4">
           {/* Under the thumb on a tablet on end and on the phone: the next act never leaves the screen. */}
           <div
-            className="max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:border-t max-lg:border-rule max-lg:bg-paper max-lg:px-3 max-lg:py-1.5 no-print"
+            className="lg:min-w-0 lg:flex-1 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:border-t max-lg:border-rule max-lg:bg-paper max-lg:px-3 max-lg:py-1.5 no-print"
             data-edge
           >
             <Actions

@@ -1,6 +1,6 @@
 import { type JobState, tradeOf } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { fallsDue } from '@fulcrant/core/sheet';
 import { Link } from 'react-router';
 import { Button, Dialog } from '../ui/controls.tsx';
@@ -36,7 +36,7 @@ export function MoreDialog({
   const { words } = tradeOf(state.setup);
   const id = state.jobId;
   return (
-    <Dialog open={open} onClose={onClose} title={say(M.more)}>
+    <Dialog open={open} onClose={onClose} title={say(COMMON.moreWord)}>
       <div className="flex flex-col items-start gap-2">
         {items.map(
           (item) =>

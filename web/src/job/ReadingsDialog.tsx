@@ -39,7 +39,7 @@ export function ReadingsDialog({
         ))}
       </ul>
       <div className="flex justify-end border-t border-faint pt-2">
-        <Button onClick={onClose}>{say(M.close)}</Button>
+        <Button onClick={onClose}>{say(COMMON.close)}</Button>
       </div>
     </Dialog>
   );

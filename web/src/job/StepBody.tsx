@@ -83,41 +83,15 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
   const alone = fieldFirst && !beam && !view.told && !(questions && questions.length > 0);
   return (
     <div className="flex flex-1 flex-col gap-3">
-      {/* With the keys out, the figure makes room so that both stay in view on a tablet lying flat. */}
-      <div
-        className={
-          open && place
-            ? pad
-              ? 'max-md:[&_svg]:max-h-32 max-md:[&_div:has(>canvas)]:!h-32 lg:[&_svg]:max-h-48'
-              : 'max-md:[&_svg]:max-h-36 max-md:[&_div:has(>canvas)]:!h-36 lg:[&_svg]:max-h-[16.25rem] lg:[@media(max-height:790px)]:[&_svg]:max-h-44'
-            : ''
-        }
-      >
+      {/* What is being read has its field and keys in view; the figure takes what is left. */}
+      <div className={open && place ? ROOM[pad ? 'keys' : 'field'] : ''}>
         <Whole what={say(M.figure)} again={report}>
           <MendProvider value={onMend}>{view.figure(input)}</MendProvider>
         </Whole>
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-7 gap-y-4 border-t border-faint pt-3 md:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]">
-        <div className={`flex flex-col gap-3 ${told || alone || !step.kind.place ? 'md:col-span-2' : ''}`}>
-          <Whole what={say(M.beam)} again={report}>
-            {view.told
-              ? view.told(input)
-              : beam && <Beam beam={beam} hollow={open && entry.typed !== null} />}
-          </Whole>
-          {shown.beams.length === 0 && view.layout === 'read' && (
-            <p className="text-muted">{say(M.beamLaidFirstFullReading)}</p>
-          )}
-          {fieldFirst && questions}
-          <LimitsInForce
-            state={state}
-            step={step}
-            open={open && !job.practice}
-            onSetup={(setup, reason) => job.act('setup.changed', { setup, reason })}
-          />
-          <div ref={setPadSlot} />
-        </div>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 border-t border-faint pt-2 md:grid-cols-2">
         <div
-          className={`flex flex-col gap-3 ${told || alone ? 'md:col-span-2' : ''} ${alone ? 'md:max-w-xl' : ''} ${fieldFirst ? 'md:order-first' : ''} ${reads ? 'max-md:order-first' : ''}`}
+          className={`flex flex-col gap-2 ${told || alone ? 'md:col-span-2' : ''} ${alone ? 'md:max-w-xl' : ''} ${reads ? '' : 'max-md:order-last'}`}
         >
           {step.itemsFirst && questions}
           {open && !stopped && <Choices entry={entry} />}
@@ -158,10 +132,39 @@ function Measured({ view, entry, onMend, ...props }: BodyInput & { view: StepVie
           )}
           {!step.itemsFirst && !fieldFirst && questions}
         </div>
+        <div
+          className={`flex flex-col gap-2 ${told || alone || !step.kind.place ? 'md:col-span-2' : ''} ${!reads && !fieldFirst ? 'md:order-first' : ''}`}
+        >
+          <div ref={setPadSlot} />
+          <div className={reads && pad ? 'lg:[@media(max-height:940px)]:hidden' : ''}>
+            <Whole what={say(M.beam)} again={report}>
+              {view.told
+                ? view.told(input)
+                : beam && <Beam beam={beam} hollow={open && entry.typed !== null} />}
+            </Whole>
+          </div>
+          {shown.beams.length === 0 && view.layout === 'read' && !reads && (
+            <p className="text-muted">{say(M.beamLaidFirstFullReading)}</p>
+          )}
+          {fieldFirst && questions}
+          <LimitsInForce
+            state={state}
+            step={step}
+            open={open && !job.practice}
+            onSetup={(setup, reason) => job.act('setup.changed', { setup, reason })}
+          />
+        </div>
       </div>
     </div>
   );
 }
+
+/** How high a figure may be beside the field alone, and beside field and keys: what the screen leaves. */
+const ROOM = {
+  field:
+    'max-md:[&_svg]:max-h-40 max-md:[&_div:has(>canvas)]:!h-40 md:[&_svg]:max-h-[max(8rem,calc(100dvh-34rem))] md:[&_div:has(>canvas)]:!max-h-[max(9rem,calc(100dvh-34rem))]',
+  keys: 'max-md:[&_svg]:max-h-[max(4.5rem,calc(100dvh-49rem))] max-md:[&_div:has(>canvas)]:!h-24 md:[&_svg]:max-h-[max(6.5rem,calc(100dvh-40.5rem))] md:[&_div:has(>canvas)]:!max-h-[max(7rem,calc(100dvh-40.5rem))]',
+} as const;
 
 /** What was read last at a step by a gauge of the kind in hand: a pressure is no hint for an indicator. */
 const lastRead = (state: JobState, step: StepDefinition, kind?: Instrument['kind']): number | null =>

@@ -18,7 +18,7 @@ export function TitleBlock({
   return (
     <section aria-label={say(COMMON.titleBlock)} className="border-t border-rule lg:border-l">
       <dl className="m-0 grid grid-cols-2">
-        <div className="col-span-2 border-b border-faint px-3 py-1">
+        <div className="col-span-2 border-b border-faint px-3 py-1 lg:hidden">
           <dt className="kicker">{say(COMMON.machine)}</dt>
           <dd className="m-0 font-label text-xl font-semibold leading-tight">
             {state.setup.machine}, <span className="font-medium">{state.setup.position}</span>
@@ -46,9 +46,7 @@ export function TitleBlock({
         <div className="px-3 py-1">
           <dt className="kicker">{say(M.fitter)}</dt>
           <dd className="m-0 text-lg leading-tight">{state.opened.author.name}</dd>
-          <dd className="m-0 text-sm">
-            {say(M.opened({ at: format(new Date(state.opened.at), 'd MMM yyyy') }))}
-          </dd>
+          <dd className="m-0 text-sm">{say(M.opened({ at: format(new Date(state.opened.at), 'd MMM') }))}</dd>
         </div>
       </dl>
     </section>

@@ -33,6 +33,7 @@ export const M = defineMessages('page.job', en, {
   runningSigned: { name: 'text' },
   signed: { name: 'text' },
   staysRecord: { reason: 'text', name: 'text', at: 'text' },
+  stepOf: { n: 'count', of: 'count' },
   stepCannotWorkedOutLook: { failed: 'text' },
   takeAll: { count: 'count' },
   takeGood: { count: 'count' },

@@ -35,7 +35,7 @@ export function OutagePage() {
   const known = useOutage(id);
   if (!known.data)
     return (
-      <Page title={say(M.outage)} ways={[['/outages', say(COMMON.outages)]]} corner={<Corner />}>
+      <Page title={say(COMMON.outage)} ways={[['/outages', say(COMMON.outages)]]} corner={<Corner />}>
         {known.isError ? (
           <Fault>
             <Words of={saidBy(known.error)} />

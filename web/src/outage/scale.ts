@@ -1,10 +1,11 @@
+import { COMMON } from '@fulcrant/core/messages';
 import type { Span } from '@fulcrant/core/outage';
 import { M } from './messages.ts';
 
 export const ZOOMS = [
   ['shift', M.shift],
   ['day', M.day],
-  ['outage', M.outage],
+  ['outage', COMMON.outage],
 ] as const;
 export type Zoom = (typeof ZOOMS)[number][0];
 

@@ -122,7 +122,6 @@ export const en = {
   out2: 'Out: {what}',
   out3: 'Out',
   outDate: '▲ out of date {calibrationDue}',
-  outage: 'Outage',
   outageLaneFitter: 'The outage, a lane a fitter',
   outagesTriedEachPieceAs:
     '{toLocaleString2} outages tried: each piece as long as it may take, surveys that fail as often as they do, the crew in the order of the plan.',

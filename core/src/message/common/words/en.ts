@@ -1,5 +1,11 @@
 /** Texts that are said in more than one place. */
 export const en = {
+  moreWord: 'More',
+  outage: 'Outage',
+  finishedJobs: 'Finished jobs',
+  toBoard: 'Fulcrant, to the board',
+  site: 'Site',
+  close: 'Close',
   tooCloseCall: 'too close to call',
   result: 'Result',
   cancel: 'Cancel',
@@ -287,6 +293,7 @@ export const en = {
   shaftVertical: 'Shaft is vertical',
   sheet: 'Sheet',
   sheetStaysMachine: 'Sign below. The sheet stays with the machine.',
+  board: 'Board',
   shiftBoard: 'Shift board',
   shims: 'Shims',
   sign: 'Sign in',
