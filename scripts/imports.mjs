@@ -63,6 +63,7 @@ const FLOORS = {
     // A practice bench stands beside the sheet of a job.
     ['practice'],
     ['messages.ts'],
+    ['contents'],
     ['SheetIndex.tsx'],
     ['Providers.tsx', 'Shell.tsx'],
     ['routes.tsx'],

@@ -56,7 +56,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
 
     await plant.killServer();
     await page.locator('[data-feed="dropped"]').waitFor({ timeout: 15_000 });
-    await page.getByText('No value is taken from it').waitFor();
+    await page.getByText('The signal stopped.').waitFor();
     // Space takes nothing from a dead feed, and no number stands where the gauge's was.
     const stuck = await placeOf(page);
     await page.locator('form[data-place] input').focus();
@@ -118,7 +118,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     // While it turns the figure and the verdict follow, though nothing is stored yet.
     await page.getByText('Result with this reading').waitFor();
     await plant.killServer();
-    await page.getByText(/Nothing of that turn is stored/).waitFor({ timeout: 15_000 });
+    await page.getByText(/Nothing of this turn is stored/).waitFor({ timeout: 15_000 });
     await plant.restartServer();
     await page.locator('[data-feed="live"]').waitFor({ timeout: 15_000 });
     expect(await readingsOf(page, jobId)).toHaveLength(0);
@@ -127,7 +127,7 @@ describe('a shaft surveyed through the stand-in dial', () => {
     await hand.allStored();
     const readings = await readingsOf(page, jobId);
     expect(readings).toHaveLength(25);
-    expect(readings[0]?.raw).toMatch(/^mean of \d+ from the feed$/);
+    expect(readings[0]?.raw).toMatch(/^mean of \d+ values$/);
     expect(await page.locator('[data-finding="runout.shape"]').textContent()).toMatch(/out of round/);
     await hand.judged('runout.tir', 'reject');
 

@@ -6,7 +6,7 @@ import type { Page } from 'playwright-core';
 
 /** Everything of the opening page in view: what usually stays shut, too. */
 export async function showUsual(page: Page): Promise<void> {
-  const usual = page.getByRole('button', { name: /^As it usually is/ });
+  const usual = page.getByRole('button', { name: /^Defaults and options/ });
   await usual.waitFor();
   if ((await usual.getAttribute('aria-expanded')) === 'false') await usual.click();
 }

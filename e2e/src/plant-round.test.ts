@@ -60,18 +60,18 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.getByRole('heading', { name: 'Set up this site' }).waitFor();
     await still(page);
     expect(await violations(page)).toEqual([]);
-    await page.getByLabel(/^Code/).fill('AAAAA-AAAAA');
+    await page.getByLabel(/^Setup code/).fill('AAAAA-AAAAA');
     await page.getByLabel('The site is called').fill('Oxleigh');
     await page.getByLabel(/^Your name/).fill('Ingrid');
-    await page.getByLabel(/^Your password/).fill('short');
+    await page.getByLabel(/^Password, 10/).fill('short');
     await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByText('ten characters at the least').waitFor();
-    await page.getByLabel(/^Your password/).fill('three plain words');
+    await page.getByLabel(/^Password, 10/).fill('three plain words');
     await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByText('not the code in the console').waitFor();
     // What was typed is still there.
     await expect.poll(() => page.getByLabel('The site is called').inputValue()).toBe('Oxleigh');
-    await page.getByLabel(/^Code/).fill(code.toLowerCase());
+    await page.getByLabel(/^Setup code/).fill(code.toLowerCase());
     await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByRole('heading', { name: 'Site settings' }).waitFor();
     expect(await page.locator('[data-demo]').count()).toBe(0);
@@ -91,10 +91,10 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await tore.getByRole('link', { name: /use a code$/ }).click();
     await tore.getByLabel('Name').fill('Tore');
     await tore.getByLabel('Code').fill(told);
-    await tore.getByLabel(/^A password of your own/).fill('a wedge under a line');
+    await tore.getByLabel(/^New password/).fill('a wedge under a line');
     await tore.getByRole('button', { name: 'Sign in with it' }).click();
     await tore.getByRole('heading', { name: 'Shift board' }).waitFor();
-    await tore.getByText('Nothing is open').waitFor();
+    await tore.getByText('No open job').waitFor();
 
     // A place in the register, a gauge, a job there.
     await tore.goto(`${empty.url}/register`);
@@ -232,7 +232,7 @@ it('a photograph taken without network is on the sheet at once, and with the ser
   await context.setOffline(true);
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('button', { name: 'Photograph at this step' }).click();
-  await page.getByLabel('What it shows').fill('red dust under the ring');
+  await page.getByLabel('What the photo shows').fill('red dust under the ring');
   await page.getByLabel('Photo from camera or file').setInputFiles(file);
   await page.locator('[data-photo]').waitFor();
   await page.getByText('red dust under the ring').waitFor();

@@ -138,10 +138,14 @@ export class SheetHand {
       if (moved && (await turned.count()) > 0)
         await turned.fill(moved(Number(await form.getAttribute('data-pass'))));
       await form.locator('[data-pass-told], [data-tick]').first().click();
-      await this.page.waitForFunction((b) => {
-        const f = document.querySelector<HTMLElement>('form[data-pass]');
-        return !f || `${f.dataset.pass}/${f.dataset.bolt ?? 'all'}` !== b;
-      }, before);
+      await this.page
+        .waitForFunction((b) => {
+          const f = document.querySelector<HTMLElement>('form[data-pass]');
+          return !f || `${f.dataset.pass}/${f.dataset.bolt ?? 'all'}` !== b;
+        }, before)
+        .catch(async (fault: unknown) => {
+          throw new Error(`${fault}\nThe sheet says:\n${await this.page.locator('main').textContent()}`);
+        });
     }
   }
 

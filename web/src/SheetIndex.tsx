@@ -1,133 +1,24 @@
-import { COMMON } from '@fulcrant/core/messages';
-import { useState } from 'react';
-import { Link, NavLink, useLocation } from 'react-router';
+import { lazy, type ReactNode, Suspense } from 'react';
+import { useLocation } from 'react-router';
 import { useSession } from './data/session.tsx';
-import { M } from './messages.ts';
-import { Button, Dialog } from './ui/controls.tsx';
-import { Mark } from './ui/Mark.tsx';
-import { useSay, Words } from './ui/settings.tsx';
 
-/** Sheets of the set, by their letters; the first four stand under the thumb on a phone. */
-const TABS = [
-  ['A', '/', COMMON.board],
-  ['B', '/due', COMMON.due],
-  ['C', '/outages', COMMON.outage],
-  ['D', '/practice', COMMON.practice],
-  ['E', '/register', M.machines],
-  ['F', '/bench', COMMON.calculators],
-] as const;
-const UNDER_THUMB = 4;
-
-/** What a site sets for itself, behind its one letter. */
-const SITE = [
-  ['/gauges', COMMON.gauges, M.calibrationAccuracy],
-  ['/parts', COMMON.parts, M.partsSays],
-  ['/people', COMMON.people, M.peopleAndRoles],
-  ['/house-rules', COMMON.houseRules, M.limitsAndMethods],
-  ['/plant', COMMON.plant, M.nameUnitsShifts],
-  ['/signed', COMMON.finishedJobs, M.finishedJobsSay],
-  ['/account', COMMON.myPassword, M.mySignIns],
-] as const;
+/** Fetched once somebody is signed in: the first screen is small. */
+const IndexTabs = lazy(async () => ({ default: (await import('./contents/IndexTabs.tsx')).IndexTabs }));
 
 /** Addresses that are sheets themselves: there the index folds to the mark. */
-const FOLDED = /^\/(sign-in|first-visit|code|try.*|jobs\/(?!new\b)[^/]+|practice\/bench\/[^/]+)\/?$/;
+const FOLDED = /^\/(sign-in|first-visit|code|try.*|(jobs|practice\/bench)\/(?!new\b)[^/]+)\/?$/;
 
 /** The index of a set of drawings: lettered tabs at the edge of every page, under the thumb on a phone. */
-export function SheetIndex({ children }: { children: React.ReactNode }) {
+export function SheetIndex({ children }: { children: ReactNode }) {
   const { pathname } = useLocation();
   const { person } = useSession();
   if (!person || FOLDED.test(pathname)) return children;
   return (
     <>
       <div className="max-lg:pb-20 lg:pl-[5.25rem]">{children}</div>
-      <Index />
+      <Suspense>
+        <IndexTabs />
+      </Suspense>
     </>
   );
 }
-
-const TAB =
-  'flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 px-1 text-center font-label text-sm leading-none text-ink max-lg:border-l max-lg:border-faint max-lg:first:border-l-0 lg:min-h-16 lg:flex-none lg:border-b lg:border-faint';
-const HERE = 'bg-shade font-semibold lg:border-r-4 lg:border-r-brass max-lg:border-t-4 max-lg:border-t-brass';
-
-function Index() {
-  const say = useSay();
-  const [more, setMore] = useState<'site' | 'all' | null>(null);
-  return (
-    <nav
-      aria-label={say(M.sheetIndex)}
-      className="no-print fixed z-30 flex bg-paper max-lg:inset-x-0 max-lg:bottom-0 max-lg:border-t max-lg:border-rule lg:inset-y-0 lg:left-0 lg:w-[5.25rem] lg:flex-col lg:border-r lg:border-rule lg:pt-[var(--plate,0px)]"
-      data-index
-    >
-      <Link
-        to="/"
-        aria-label={say(COMMON.toBoard)}
-        className="grid min-h-16 place-items-center border-b border-rule max-lg:hidden"
-      >
-        <Mark size={40} />
-      </Link>
-      {TABS.map(([letter, to, name], i) => (
-        <NavLink
-          key={to}
-          to={to}
-          end={to === '/'}
-          className={({ isActive }) =>
-            `${TAB} ${isActive ? HERE : ''} ${i >= UNDER_THUMB ? 'max-lg:hidden' : ''}`
-          }
-        >
-          <Letter of={letter} />
-          <Words of={name} />
-        </NavLink>
-      ))}
-      <button type="button" className={`${TAB} max-lg:hidden`} onClick={() => setMore('site')} data-site>
-        <Letter of="G" />
-        {say(COMMON.site)}
-      </button>
-      <button type="button" className={`${TAB} lg:hidden`} onClick={() => setMore('all')} data-more-pages>
-        <Letter of="…" />
-        {say(COMMON.moreWord)}
-      </button>
-      <Dialog
-        open={more !== null}
-        onClose={() => setMore(null)}
-        title={say(more === 'all' ? COMMON.moreWord : COMMON.site)}
-      >
-        <ul className="m-0 list-none border-t border-faint p-0">
-          {[
-            ...(more === 'all' ? TABS.slice(UNDER_THUMB).map(([, to, name]) => [to, name, ''] as const) : []),
-            ...SITE,
-          ].map(([to, name, what]) => (
-            <li key={to}>
-              <Link
-                to={to}
-                onClick={() => setMore(null)}
-                className="flex min-h-12 flex-col justify-center border-b border-faint py-1"
-              >
-                <span className="font-label text-lg font-semibold leading-tight">
-                  <Words of={name} />
-                </span>
-                {what !== '' && (
-                  <span className="text-sm text-muted">
-                    <Words of={what} />
-                  </span>
-                )}
-              </Link>
-            </li>
-          ))}
-        </ul>
-        <Button className="mt-3" onClick={() => setMore(null)}>
-          {say(COMMON.close)}
-        </Button>
-      </Dialog>
-    </nav>
-  );
-}
-
-/** The letter of a sheet, in its balloon as on a drawing. */
-const Letter = ({ of }: { of: string }) => (
-  <span
-    aria-hidden="true"
-    className="figures grid size-6 place-items-center rounded-full border border-current text-[0.8rem] font-semibold leading-none"
-  >
-    {of}
-  </span>
-);

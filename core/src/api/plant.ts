@@ -67,6 +67,14 @@ export const passwordResetSchema = object({
   password: password(M.chooseNewPassword),
 }).noUnknown();
 
+/** Four to six digits: enough at a device where its person is known, where tries are counted. */
+const pin = () => string().matches(/^\d{4,6}$/, M.pinFourToSixDigits);
+export const pinSchema = object({ pin: pin().required(M.pinFourToSixDigits) }).noUnknown();
+export const pinSignInSchema = object({
+  person: string().min(1).max(40).required(),
+  pin: pin().required(M.pinFourToSixDigits),
+}).noUnknown();
+
 /** A second factor begins to hold with a code of it, and the password that asks for it. */
 export const secondSchema = object({
   secret: string()

@@ -13,6 +13,8 @@ export {
   type PlantSettings,
   passwordChangeSchema,
   passwordResetSchema,
+  pinSchema,
+  pinSignInSchema,
   plantSchema,
   ROLE_SAID,
   ROLES,

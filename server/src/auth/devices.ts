@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import type { Role } from '@fulcrant/core/api';
 import { type Database, rowsOf, run } from '../store/database.ts';
 
 /** How long a device is known after somebody got in at it last. */
@@ -50,4 +51,20 @@ export async function forgetDevices(
     personId,
     keep ? digest(keep) : '',
   ]);
+}
+
+/** People who have got in at a device and have a PIN, but no second factor, which a PIN would pass by: whoever may change over to here. */
+export async function peopleAt(
+  db: Pick<Database, 'sequelize'>,
+  token: string | undefined,
+): Promise<Array<{ id: string; name: string; role: Role }>> {
+  if (!token) return [];
+  return rowsOf(
+    db,
+    `SELECT p.id, p.name, p.role FROM known_devices d JOIN people p ON p.id = d.person_id
+      WHERE d.token_hash = ? AND d.last_at > NOW(3) - INTERVAL ? DAY AND p.retired_at IS NULL AND p.pin_hash IS NOT NULL
+        AND p.second_secret IS NULL
+      ORDER BY p.name`,
+    [digest(token), KNOWN_DAYS],
+  );
 }

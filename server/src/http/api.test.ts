@@ -42,6 +42,8 @@ describe('who may call', () => {
       'get /api/health',
       'post /api/session',
       'delete /api/session',
+      'get /api/device/people',
+      'post /api/session/pin',
       'get /api/greeting',
       'post /api/first-visit',
       'post /api/password/reset',
@@ -265,6 +267,21 @@ describe('recording', () => {
     expect(
       (await asta('POST', `/api/jobs/${g.jobId}/events`, { events: [made] })).body.outcomes[0].reason,
     ).toMatch(/register/);
+    // One said not to be listed is kept as it was named, without what only the register can give it.
+    const borrowed = {
+      ...made,
+      id: v7(),
+      data: {
+        ...made.data,
+        instrument: { ...fine, id: 'n-1', name: 'borrowed', step: 0.01, unlisted: true },
+      },
+    };
+    const told = (await asta('POST', `/api/jobs/${g.jobId}/events`, { events: [borrowed] })).body;
+    expect(told.outcomes[0].outcome).toBe('stored');
+    const last = (await asta('GET', `/api/jobs/${g.jobId}`)).body.events.at(-1).data.instrument;
+    expect(last).toMatchObject({ name: 'borrowed', step: 0.01, unlisted: true });
+    expect(last.calibrationDue).toBeUndefined();
+    expect(last.hand).toBeUndefined();
   });
 
   it('refuses bodies that are not what is asked', async () => {
@@ -343,6 +360,19 @@ describe('lists, gauges, bench, sheet', () => {
     expect(
       (await asta('POST', '/api/instruments', { ...gauge, name: 'D', step: -1 })).body.faults.length,
     ).toBeGreaterThan(0);
+  });
+
+  it('feelers and the like go in without a calibration date, a micrometer does not; a serial number is kept', async () => {
+    const plain = { name: 'Feelers D', kind: 'feeler', step: 0.05, low: 0.05, high: 1, serial: 'F-77' };
+    const { instrument } = (await asta('POST', '/api/instruments', plain)).body;
+    expect(instrument).toMatchObject({ serial: 'F-77' });
+    expect(instrument.calibrationDue).toBeUndefined();
+    const dateless = await asta('POST', '/api/instruments', { ...plain, name: 'M9', kind: 'micrometer' });
+    expect(dateless.body.faults).toMatchObject([{ path: 'calibrationDue' }]);
+    const cold = { ...plain, name: 'Probe 9', kind: 'thermometer', step: 1, low: -40, high: 200 };
+    expect((await asta('POST', '/api/instruments', { ...cold, calibrationDue: '2027-01-01' })).status).toBe(
+      201,
+    );
   });
 
   it('calculators over HTTP give what they give on the bench', async () => {

@@ -171,6 +171,61 @@ describe('over several servers', () => {
   });
 });
 
+describe('a PIN', () => {
+  /** What a browser would keep of an answer. */
+  const kept = (response: Response) => cookiesIn(response).join('; ');
+  const post = (path: string, body: object, cookie = '') =>
+    fetch(`${house.url}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify(body),
+    });
+  const get = async (path: string, cookie: string) =>
+    (await (await fetch(`${house.url}${path}`, { headers: { cookie } })).json()) as {
+      people: Array<{ id: string; name: string }>;
+    };
+
+  it('lets its person take over where they have got in before, nowhere else; tries are counted', async () => {
+    // Asta and Bram have both got in at this device; Asta sets a PIN.
+    const asta = kept(await tryAs('Asta', 'beet-campaign'));
+    const here = kept(await tryAs('Bram', 'beet-campaign', { cookie: asta }));
+    expect((await post('/api/account/pin', { pin: '12' }, asta)).status).toBe(400);
+    expect((await post('/api/account/pin', { pin: '4711' }, asta)).status).toBe(204);
+    expect((await get('/api/device/people', here)).people.map((p) => p.name)).toEqual(['Asta']);
+    expect((await post('/api/session/pin', { person: 'asta', pin: '4712' }, here)).status).toBe(401);
+    const over = await post('/api/session/pin', { person: 'asta', pin: '4711' }, here);
+    expect(over.status).toBe(200);
+    expect((await said(over.clone())).person).toMatchObject({ role: 'fitter' });
+    // Who was signed in before is not any more.
+    expect((await fetch(`${house.url}/api/session`, { headers: { cookie: here } })).status).toBe(401);
+    const mine = kept(over);
+    expect((await post('/api/session/pin/check', { pin: '4711' }, mine)).status).toBe(204);
+    expect((await post('/api/session/pin/check', { pin: '0000' }, mine)).status).toBe(400);
+    // Another device has not met Asta: the PIN is nothing there.
+    expect((await get('/api/device/people', '')).people).toEqual([]);
+    expect((await post('/api/session/pin', { person: 'asta', pin: '4711' })).status).toBe(401);
+    // Bram has none.
+    expect((await post('/api/session/pin', { person: 'bram', pin: '4711' }, here)).status).toBe(401);
+    const guesses = await Promise.all(
+      Array.from({ length: 30 }, (_, i) =>
+        post('/api/session/pin', { person: 'asta', pin: String(5000 + i) }, here),
+      ),
+    );
+    expect(statuses(guesses)[401]).toBeLessThanOrEqual(LIMITS.device);
+    expect(statuses(guesses)[429]).toBeGreaterThanOrEqual(30 - LIMITS.device);
+  });
+
+  it('is none for who has a second factor, which it would pass by', async () => {
+    const imke = kept(await tryAs('Imke', 'beet-campaign'));
+    expect((await post('/api/account/pin', { pin: '654321' }, imke)).status).toBe(204);
+    expect((await get('/api/device/people', imke)).people.map((p) => p.name)).toEqual(['Imke']);
+    await house.owner.sequelize.query("UPDATE people SET second_secret = 'X' WHERE id = 'imke'");
+    expect((await get('/api/device/people', imke)).people).toEqual([]);
+    expect((await post('/api/session/pin', { person: 'imke', pin: '654321' }, imke)).status).toBe(401);
+    await house.owner.sequelize.query("UPDATE people SET second_secret = NULL WHERE id = 'imke'");
+  });
+});
+
 describe('a second factor', () => {
   // Source: RFC 6238, appendix B, SHA-1; six of the eight digits, as authenticators show. The secret is "12345678901234567890" in base32.
   it.each([

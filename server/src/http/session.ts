@@ -1,10 +1,17 @@
-import { type Person, type Plant, type SignIn, signInSchema } from '@fulcrant/core/api';
+import {
+  type Person,
+  type Plant,
+  pinSchema,
+  pinSignInSchema,
+  type SignIn,
+  signInSchema,
+} from '@fulcrant/core/api';
 import type { Text } from '@fulcrant/core/messages';
 import { COMMON, expr } from '@fulcrant/core/messages';
 import type { Context } from 'koa';
 import { TooMany } from '../auth/attempts.ts';
-import { KNOWN_DAYS, knownDevice, newDevice, rememberDevice } from '../auth/devices.ts';
-import { passwordMatches } from '../auth/password.ts';
+import { KNOWN_DAYS, knownDevice, newDevice, peopleAt, rememberDevice } from '../auth/devices.ts';
+import { hashPassword, passwordMatches } from '../auth/password.ts';
 import { hasSecond, useSecond } from '../auth/second.ts';
 import { endSession, SESSION_HOURS, startSession } from '../auth/sessions.ts';
 import { plantOf } from '../store/plant.ts';
@@ -22,7 +29,7 @@ import {
   sessionCookie,
   sessionToken,
 } from './routes.ts';
-import { sessionShape } from './shapes.ts';
+import { listOf, sessionShape, text, told } from './shapes.ts';
 
 /** Why a try was not looked at, in words. */
 const waits = ({ limit, retryAfterS }: TooMany): Text => {
@@ -132,6 +139,71 @@ export const session: Route[] = [
     async run({ ctx, house }) {
       await endSession(house.db, sessionToken(ctx));
       ctx.cookies.set(sessionCookie(ctx), null, { path: '/', secure: ctx.secure });
+    },
+  }),
+  route({
+    method: 'get',
+    path: '/api/device/people',
+    who: 'anyone',
+    summary: M.whoMayChangeOverHere,
+    answer: answers(told({ people: listOf(told({ id: text, name: text, role: text })) })),
+    async run({ ctx, house }) {
+      return { people: await peopleAt(house.db, deviceToken(ctx)) };
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/session/pin',
+    who: 'anyone',
+    summary: M.changeOverByPin,
+    asks: pinSignInSchema,
+    refused: M.notSign,
+    answer: answers(sessionShape),
+    /** Only where that person has got in by a password before: elsewhere a PIN is nothing. */
+    async run({ ctx, house, body }) {
+      const known = (await peopleAt(house.db, deviceToken(ctx))).find((p) => p.id === body.person);
+      if (!known) throw new Problem(401, M.pinNotHere);
+      const attempt = await mayTry(ctx, house, known.name);
+      const person = await house.db.models.Person.findByPk(known.id);
+      if (!person || !(await passwordMatches(person.pinHash ?? null, body.pin))) {
+        attempt.wrong();
+        throw new Problem(401, M.notSign, [{ path: 'pin', message: M.wrongPin }]);
+      }
+      await attempt.right();
+      await endSession(house.db, sessionToken(ctx));
+      return welcome(ctx, house, person);
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/session/pin/check',
+    who: EVERYONE_SIGNED_IN,
+    summary: M.sayPinOnceMore,
+    asks: pinSchema,
+    refused: M.notSign,
+    answer: NOTHING,
+    async run({ ctx, house, body }, me) {
+      const attempt = await mayTry(ctx, house, me.name);
+      const person = await house.db.models.Person.findByPk(me.id);
+      if (!(await passwordMatches(person?.pinHash ?? null, body.pin))) {
+        attempt.wrong();
+        throw new Problem(400, M.notSign, [{ path: 'pin', message: M.wrongPin }]);
+      }
+      await attempt.right();
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/account/pin',
+    who: EVERYONE_SIGNED_IN,
+    summary: M.setPin,
+    asks: pinSchema,
+    refused: M.notAllSaidYet,
+    answer: NOTHING,
+    async run({ ctx, house, body }, me) {
+      const pinHash = await hashPassword(body.pin);
+      await house.db.models.Person.update({ pinHash }, { where: { id: me.id }, fields: ['pinHash'] });
+      await rememberDevice(house.db, deviceToken(ctx) ?? newDevice(), me.id);
     },
   }),
 ];

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
 import type { EventOutcome, EventsResponse, Person } from '@fulcrant/core/api';
-import type { Instrument } from '@fulcrant/core/instruments';
+import { type Instrument, unlisted } from '@fulcrant/core/instruments';
 import { actOn, eventSchema, type JobEvent, type JobState, judge, take, upcast } from '@fulcrant/core/job';
 import { check } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
@@ -243,6 +243,15 @@ async function truthful(
   if (!('instrument' in event.data)) return { ...event, author };
   const { instrument: named } = event.data;
   const instrument = gauges.get(named.id);
+  // One that is not listed is kept as whoever read it named it: without calibration, without a hand card.
+  if (!instrument && named.unlisted) {
+    const { kind, id, name, step } = named;
+    return {
+      ...event,
+      author,
+      data: { ...event.data, instrument: unlisted(kind, id, name, step) },
+    } as JobEvent;
+  }
   if (!instrument) return M.notRegisterGauges({ name: named.name });
   // The hand is the one the device had: it counts where that person has such a card.
   const { hand } = named;

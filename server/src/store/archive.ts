@@ -42,7 +42,7 @@ const TABLES: readonly Table[] = [
   {
     name: 'people',
     key: ['id'],
-    secret: { password_hash: NO_PASSWORD, second_secret: null, second_step: null },
+    secret: { password_hash: NO_PASSWORD, pin_hash: null, second_secret: null, second_step: null },
   },
   { name: 'instruments', key: ['id'] },
   { name: 'house_rules', key: ['n'] },

@@ -23,6 +23,7 @@ import * as struckAndRunning from './migrations/018-struck-and-running.ts';
 import * as kindsOfGauges from './migrations/019-kinds-of-gauges.ts';
 import * as handCards from './migrations/020-hand-cards.ts';
 import * as withoutDate from './migrations/021-gauges-without-a-date.ts';
+import * as pins from './migrations/022-pins.ts';
 
 const MIGRATIONS = [
   { name: '001-first-tables', up: firstTables.up },
@@ -46,6 +47,7 @@ const MIGRATIONS = [
   { name: '019-kinds-of-gauges', up: kindsOfGauges.up },
   { name: '020-hand-cards', up: handCards.up },
   { name: '021-gauges-without-a-date', up: withoutDate.up },
+  { name: '022-pins', up: pins.up },
 ];
 
 /**
@@ -53,7 +55,7 @@ const MIGRATIONS = [
  * database itself keeps the promise that no reading is lost.
  */
 const GRANTS: Record<string, string> = {
-  people: 'SELECT, INSERT, UPDATE (role, retired_at, password_hash, second_secret, second_step)',
+  people: 'SELECT, INSERT, UPDATE (role, retired_at, password_hash, pin_hash, second_secret, second_step)',
   plant: 'SELECT, INSERT, UPDATE',
   attempts: 'SELECT, INSERT, UPDATE, DELETE',
   known_devices: 'SELECT, INSERT, UPDATE, DELETE',

@@ -17,6 +17,7 @@ export interface PersonRow extends Model<InferAttributes<PersonRow>, InferCreati
   name: string;
   role: Role;
   passwordHash: string;
+  pinHash?: CreationOptional<string | null>;
   retiredAt: CreationOptional<Date | null>;
 }
 export interface SessionRow extends Model<InferAttributes<SessionRow>, InferCreationAttributes<SessionRow>> {
@@ -135,6 +136,7 @@ export function defineModels(s: Sequelize): Models {
         name: text(60),
         role: text(10),
         passwordHash: text(200),
+        pinHash: DataTypes.STRING(200),
         retiredAt: DataTypes.DATE(3),
       },
       { tableName: 'people' },

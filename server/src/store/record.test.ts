@@ -288,6 +288,7 @@ describe('a database laid in by an earlier release', () => {
         '019-kinds-of-gauges',
         '020-hand-cards',
         '021-gauges-without-a-date',
+        '022-pins',
       ]);
       // A later release has brought it further: this one says so, and touches nothing.
       await put('INSERT INTO migrations (name) VALUES (?)', ['999-of-later']);

@@ -14,6 +14,7 @@ import { Corner } from '../entry/Corner.tsx';
 import { isOverdue } from '../entry/GaugePicker.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
+import { FirstSteps } from './FirstSteps.tsx';
 import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
 import { M } from './messages.ts';
 
@@ -124,6 +125,7 @@ export function BoardPage() {
                     : say(M.nothingOpenOpenJobMachine)}
                 </p>
               )}
+              {jobs.isSuccess && <FirstSteps open={all} />}
               <OpenJobs lines={open} now={now} />
             </>
           )}

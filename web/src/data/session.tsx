@@ -5,6 +5,7 @@ import { beginWithUnits } from '../ui/settings.tsx';
 import { ApiFault, call } from './api.ts';
 import { photosMayGo } from './photos.ts';
 import { setSender } from './queue.ts';
+import { keepHow } from './signed-by.ts';
 
 type Session = {
   person: Person | null;
@@ -14,6 +15,8 @@ type Session = {
   stale: boolean;
   /** `code` is of the second factor, where one is asked. */
   signIn(name: string, password: string, code?: string): Promise<void>;
+  /** Take over at a known device by PIN: the page that is open stays. */
+  enterByPin(person: string, pin: string): Promise<void>;
   /** Get in by another way than a password: a first visit, a code. */
   enter(path: '/api/first-visit' | '/api/password/reset', body: object): Promise<void>;
   signOut(): Promise<void>;
@@ -75,6 +78,13 @@ export function SessionProvider({ children }: { children: ReactNode }) {
       async signIn(name, password, code) {
         const body = { name, password, ...(code === undefined ? {} : { code }) };
         welcome(await call<Answer>('POST', '/api/session', body));
+        keepHow(null);
+        setStale(false);
+        await client.invalidateQueries();
+      },
+      async enterByPin(who, pin) {
+        welcome(await call<Answer>('POST', '/api/session/pin', { person: who, pin }));
+        keepHow(who);
         setStale(false);
         await client.invalidateQueries();
       },

@@ -1,5 +1,5 @@
 import { COMMON, textKey } from '@fulcrant/core/messages';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { makeEvent } from '../data/job.ts';
 import { enqueue, flush, forgetAside, retryAside, useQueue } from '../data/queue.ts';
@@ -9,6 +9,9 @@ import { Button, Dialog } from '../ui/controls.tsx';
 import { SAID, useKeys } from '../ui/keys.ts';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
+
+/** Fetched when it is asked for. */
+const ChangePerson = lazy(async () => ({ default: (await import('./ChangePerson.tsx')).ChangePerson }));
 
 const WAY =
   'grid min-h-12 place-items-center border border-ink px-5 font-label text-lg font-semibold leading-tight';
@@ -20,6 +23,7 @@ export function Corner({ job }: { job?: string }) {
   const { unit, setUnit, theme, setTheme } = useSettings();
   const { person, stale } = useSession();
   const [menu, setMenu] = useState(false);
+  const [changing, setChanging] = useState(false);
   const [keys, setKeys] = useState(false);
   const [showAside, setShowAside] = useState(false);
   const here = job ? waiting.filter((w) => w.event.jobId === job).length : 0;
@@ -108,14 +112,31 @@ export function Corner({ job }: { job?: string }) {
               {say(M.myAccount)}
             </Link>
           )}
-          <Link className={WAY} to="/sign-in">
-            {person && !stale ? say(M.changePerson) : say(M.sign)}
-          </Link>
+          {person && !stale ? (
+            <Button
+              onClick={() => {
+                setMenu(false);
+                setChanging(true);
+              }}
+              data-change-person
+            >
+              {say(M.changePerson)}
+            </Button>
+          ) : (
+            <Link className={WAY} to="/sign-in">
+              {say(M.sign)}
+            </Link>
+          )}
           <Button weight="bare" onClick={() => setMenu(false)}>
             {say(COMMON.close)}
           </Button>
         </div>
       </Dialog>
+      {changing && (
+        <Suspense>
+          <ChangePerson onClose={() => setChanging(false)} />
+        </Suspense>
+      )}
       <Dialog open={keys} onClose={() => setKeys(false)} title={say(M.keys)}>
         <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
           {SAID.map(([k, what]) => (

@@ -6,6 +6,7 @@ import { format } from 'date-fns';
 import { type FormEvent, useState } from 'react';
 import { call } from '../data/api.ts';
 import { type Faults, faultsOf } from '../data/asked.ts';
+import { setPin } from '../data/pin.ts';
 import { useSessions } from '../data/plant.ts';
 import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
@@ -90,6 +91,7 @@ export function AccountPage() {
           <span role="status">{done}</span>
         </div>
       </form>
+      <OwnPin />
       <SecondFactor mayHave={person?.role === 'lead'} />
       <h2 className="kicker m-0 border-b border-rule pb-1">{say(COMMON.signedIn)}</h2>
       <ul className="m-0 list-none p-0" aria-label={say(M.whereIAmSigned)}>
@@ -121,5 +123,46 @@ export function AccountPage() {
         </Button>
       )}
     </Page>
+  );
+}
+
+/** A PIN of one's own, to take over at a shared device. */
+function OwnPin() {
+  const say = useSay();
+  const [pin, setText] = useState('');
+  const [faults, setFaults] = useState<Faults>({});
+  const [done, setDone] = useState('');
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    setDone('');
+    try {
+      await setPin(pin.trim());
+      setFaults({});
+      setText('');
+      setDone(say(M.pinSet));
+    } catch (error) {
+      setFaults(faultsOf(error));
+    }
+  };
+  return (
+    <form
+      onSubmit={(e) => void submit(e)}
+      noValidate
+      className="flex max-w-3xl flex-wrap items-end gap-4 pb-4"
+      data-own-pin
+    >
+      <TextField
+        label={say(M.pinForThisDevice)}
+        type="password"
+        inputMode="numeric"
+        autoComplete="off"
+        maxLength={6}
+        value={pin}
+        fault={faults.pin ?? faults['']}
+        onText={setText}
+      />
+      <Button type="submit">{say(COMMON.save)}</Button>
+      <span role="status">{done}</span>
+    </form>
   );
 }

@@ -71,17 +71,20 @@ export function SignInPage() {
         )}
         {greeting.data?.offers && (
           <fieldset className="m-0 border-0 border-b border-faint px-6 py-3" data-offers>
-            <legend className="sr-only">{say(M.demoSignAs)}</legend>
-            <p aria-hidden="true" className="kicker m-0 mb-1">
-              {say(M.demoSignAs)}
-            </p>
-            <div className="flex flex-wrap gap-2">
+            <legend className="kicker float-left mb-1 w-full">{say(M.demoSignAs)}</legend>
+            <div className="flex flex-col gap-1.5">
               {greeting.data.offers.people.map((p) => (
                 <Button
                   key={p.name}
+                  className="flex flex-wrap items-baseline gap-x-3 text-left"
                   onClick={() => void enter(p.name, greeting.data?.offers?.password ?? '')}
                 >
-                  {p.name}, <Words of={ROLE_SAID[p.role][0]} />
+                  <span>
+                    {p.name}, <Words of={ROLE_SAID[p.role][0]} />
+                  </span>
+                  <span className="text-base font-normal text-muted">
+                    <Words of={ROLE_SAID[p.role][1]} />
+                  </span>
                 </Button>
               ))}
             </div>

@@ -4,7 +4,10 @@ import { COMMON } from '@fulcrant/core/messages';
 import { fitUpSheet } from '@fulcrant/core/sheet';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
+import { faultsOf } from '../data/asked.ts';
+import { checkPin } from '../data/pin.ts';
 import { useSession } from '../data/session.tsx';
+import { signedInByPin } from '../data/signed-by.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Results } from '../ui/Results.tsx';
 import { useSay } from '../ui/settings.tsx';
@@ -23,10 +26,20 @@ export function SignStep({
   const { person } = useSession();
   const say = useSay();
   const [name, setName] = useState(person?.name ?? '');
+  const [pin, setPin] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
+  // Whoever took over by PIN says it again: a tablet left lying signs nothing.
+  const byPin = signedInByPin(person);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     if (name.trim().length < 2) return setFault(say(COMMON.signYourName));
+    if (byPin) {
+      try {
+        await checkPin(pin);
+      } catch (error) {
+        return setFault(Object.values(faultsOf(error, M.signingByPinNeedsServer))[0] ?? null);
+      }
+    }
     setFault(await onSign(name.trim()));
   };
   return (
@@ -64,6 +77,21 @@ export function SignStep({
               aria-invalid={fault !== null}
             />
           </label>
+          {byPin && (
+            <label className="flex flex-col">
+              <span className="kicker">{say(M.yourPin)}</span>
+              <input
+                value={pin}
+                onChange={(e) => setPin(e.target.value)}
+                type="password"
+                inputMode="numeric"
+                autoComplete="off"
+                maxLength={6}
+                data-pin
+                className="min-h-14 w-40 border-0 border-b-[3px] border-brass bg-transparent text-2xl"
+              />
+            </label>
+          )}
           <Button type="submit" weight="solid">
             {say(M.signSheet)}
           </Button>

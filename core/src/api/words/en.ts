@@ -1,5 +1,6 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
+  pinFourToSixDigits: 'A PIN is 4 to 6 digits.',
   nameLeastOneRuleSet: 'Name at least one rule to set.',
   timeSendingWrittenLike2026: 'The time of sending is written like 2026-01-31T06:30:00Z.',
   cardHoldsNumbersWordsName: 'A card holds numbers and words by the name of their field.',

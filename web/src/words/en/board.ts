@@ -1,5 +1,16 @@
 /** What the pages of board say, in ICU MessageFormat. */
 export const en = {
+  addGauges: 'Add the gauges',
+  addPeople: 'Add the people',
+  carryOnDriveUp: 'Carry on a drive-up',
+  firstStepsOfSite: 'First steps of this site',
+  fiveThingsToTry: 'Five things to try',
+  importMachines: 'Add or import the machines',
+  lookEarlierJob: 'Look at an earlier job',
+  lookPlanOfStop: 'Look at the plan of the stop',
+  openFirstJob: 'Open the first job',
+  readSignedSheet: 'Read a signed sheet',
+  tryPracticeJob: 'Try a practice job',
   all: '{count} in all.',
   allGauges: 'All {count} gauges',
   at: '{wants, select, leadHand {Needs lead hand} stopped {Stopped} other {}}: {title}.',

@@ -1,5 +1,7 @@
 /** What the pages of plant say, in ICU MessageFormat. */
 export const en = {
+  pinForThisDevice: 'PIN, 4 to 6 digits',
+  pinSet: 'PIN saved. Use it on devices where you have signed in.',
   allTenAlike: 'All ten are the same: you repeat better than this gauge shows.',
   backToYourJob: 'Back to your job',
   storeReading: 'Store reading',

@@ -1,0 +1,5 @@
+import { defineMessages } from '@fulcrant/core/messages';
+import { en } from '../words/en/contents.ts';
+
+/** What is said on these pages, by id; those that name something, with what they name. */
+export const M = defineMessages('page.contents', en, {});

@@ -1,0 +1,18 @@
+import type { Person } from '@fulcrant/core/api';
+import { useQuery } from '@tanstack/react-query';
+import { call } from './api.ts';
+
+/** Who may change over to at this device by PIN. Asked anew each time: somebody may have set one since. */
+export const usePinPeople = (enabled = true) =>
+  useQuery({
+    queryKey: ['pin-people'],
+    queryFn: () => call<{ people: Person[] }>('GET', '/api/device/people'),
+    enabled,
+    staleTime: 0,
+  });
+
+/** Set one's own PIN. @throws ApiFault */
+export const setPin = (pin: string): Promise<unknown> => call('POST', '/api/account/pin', { pin });
+
+/** Say one's PIN once more, before something that counts. @throws ApiFault where it is another */
+export const checkPin = (pin: string): Promise<unknown> => call('POST', '/api/session/pin/check', { pin });

@@ -1,0 +1,12 @@
+/** What the pages of contents say, in ICU MessageFormat. */
+export const en = {
+  calibrationAccuracy: 'calibration, accuracy',
+  finishedJobsSay: 'all signed sheets',
+  limitsAndMethods: 'limits and methods',
+  machines: 'Machines',
+  mySignIns: 'and my sign-ins',
+  nameUnitsShifts: 'name, paper, units, shifts, stock',
+  partsSays: 'bearings, seals, packing',
+  peopleAndRoles: 'people and roles',
+  sheetIndex: 'Sheet index',
+} as const;
