@@ -87,7 +87,17 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
           remedy: M.stopLookWrongShaftStripped,
           acceptable: false,
         });
-      const settling = rounds(passes, ticks);
+      const values: BoltValues = {
+        spec,
+        torque: torque.values,
+        passes,
+        ticks,
+        next,
+        settling: rounds(passes, ticks),
+        ...(held ? { held } : {}),
+      };
+      // Where each is judged by itself the next one is named, else what is left of its pass.
+      const left = next && !eachIsJudged(values) ? openIn(values, next.pass) : [];
       return {
         findings: [
           ...findings,
@@ -100,20 +110,12 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
             what: p.name,
             sum: expr`${p.torqueNm === null ? COMMON.hand : tor(p.torqueNm)}: ${p.order.join(' · ')}`,
           })),
-          ...settling.map((deg, i) => ({ what: M.roundMoved({ i: i + 1 }), sum: M.most({ deg }) })),
+          ...values.settling.map((deg, i) => ({ what: M.roundMoved({ i: i + 1 }), sum: M.most({ deg }) })),
         ],
         beams: [],
-        values: {
-          spec,
-          torque: torque.values,
-          passes,
-          ticks,
-          next,
-          settling,
-          ...(held ? { held } : {}),
-        } satisfies BoltValues,
+        values,
         next: null,
-        act: waits ?? sayAct(spec, pass, next, step.itemsFirst === true && !allYes(facts, step)),
+        act: waits ?? sayAct(spec, pass, next, step.itemsFirst === true && !allYes(facts, step), left),
       };
     },
     due(report) {
@@ -279,9 +281,16 @@ const byBoltAlone = (f: Finding, torque: Text): Finding =>
       }
     : f;
 
-function sayAct(spec: BoltSpec, pass: BoltPass | undefined, next: BoltValues['next'], asking: boolean): Text {
+function sayAct(
+  spec: BoltSpec,
+  pass: BoltPass | undefined,
+  next: BoltValues['next'],
+  asking: boolean,
+  left: readonly number[],
+): Text {
   if (asking) return M.answerWhatComesBeforeWrench;
   if (!next || !pass) return M.allSTightNoneMoved({ one: spec.one });
+  if (left.length > 1) return M.passInOrder({ pass: pass.name, one: spec.one, order: left.join(' · ') });
   return M.passOne({ pass: pass.name, one: spec.one, bolt: next.bolt });
 }
 

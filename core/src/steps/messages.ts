@@ -5,6 +5,7 @@ import { en } from './words/en.ts';
 export const M = defineMessages('steps', en, {
   torqueTenTimesUsual: { torque: 'torque', what: 'text', low: 'torque', high: 'torque' },
   torqueMissing: { textKey: 'text' },
+  passInOrder: { pass: 'text', one: ['bolt', 'screw', 'nut'], order: 'text' },
   passOne: { pass: 'text', one: ['bolt', 'screw', 'nut'], bolt: 'count' },
   allSTightNoneMoved: { one: ['bolt', 'screw', 'nut'] },
   and: { smallest: 'length', largest: 'length' },

@@ -20,17 +20,21 @@ const TRIED = 'fulcrant.tried';
 
 const tried = (): string[] => (localStorage.getItem(TRIED) ?? '').split(' ').filter(Boolean);
 
-/** A job that can be carried on at its drive-up. */
-const atDriveUp = (l: Line): boolean => l.present === 'driveup' && l.held === null && l.verdict !== 'reject';
+/** A job that can be carried on where something is read again and again: a drive-up, a break-in. */
+const goesOn = (l: Line): boolean =>
+  l.held === null &&
+  l.verdict !== 'reject' &&
+  l.dueAt === null &&
+  l.rail.some((m) => m.status === 'present' && m.loop);
 
 function Tour({ open }: { open: Line[] }) {
   const [done, setDone] = useState(tried);
   const signed = useSignedLines(40).data?.jobs ?? [];
   const [newest] = signed;
   const oldest = signed.at(-1);
-  const drive = open.find(atDriveUp);
+  const job = open.find(goesOn);
   const all: Array<Omit<Step, 'done'> | false | undefined> = [
-    drive && { id: 'drive', to: `/jobs/${drive.id}`, what: M.carryOnDriveUp },
+    job && { id: 'job', to: `/jobs/${job.id}`, what: M.carryOnOpenJob },
     newest && { id: 'sheet', to: `/jobs/${newest.id}/sheet`, what: M.readSignedSheet },
     { id: 'practice', to: '/practice', what: M.tryPracticeJob },
     { id: 'outage', to: '/outages', what: M.lookPlanOfStop },

@@ -1,5 +1,5 @@
 import { COMMON } from '@fulcrant/core/messages';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { Mark } from '../ui/Mark.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
@@ -24,6 +24,13 @@ const HERE = 'bg-shade font-semibold lg:border-r-4 lg:border-r-brass max-lg:bord
 /** Lettered tabs at the edge of every page, under the thumb on a phone. */
 export function IndexTabs() {
   const say = useSay();
+  // What is fixed at the bottom of a page stands beside the index, not under it.
+  useEffect(() => {
+    document.documentElement.dataset.index = '';
+    return () => {
+      delete document.documentElement.dataset.index;
+    };
+  }, []);
   const [more, setMore] = useState<'site' | 'all' | null>(null);
   return (
     <nav

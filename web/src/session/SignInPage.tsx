@@ -70,13 +70,13 @@ export function SignInPage() {
           </p>
         )}
         {greeting.data?.offers && (
-          <fieldset className="m-0 border-0 border-b border-faint px-6 py-3" data-offers>
-            <legend className="kicker float-left mb-1 w-full">{say(M.demoSignAs)}</legend>
+          <fieldset className="m-0 min-w-0 border-0 border-b border-faint px-6 py-3" data-offers>
+            <legend className="kicker pt-3">{say(M.demoSignAs)}</legend>
             <div className="flex flex-col gap-1.5">
               {greeting.data.offers.people.map((p) => (
                 <Button
                   key={p.name}
-                  className="flex flex-wrap items-baseline gap-x-3 text-left"
+                  className="flex flex-wrap content-center items-baseline gap-x-3 text-left"
                   onClick={() => void enter(p.name, greeting.data?.offers?.password ?? '')}
                 >
                   <span>

@@ -210,7 +210,7 @@ export function OpeningForm(props: Props) {
         onFlag={touch}
         faults={usualFaults}
       />
-      <div className="fixed inset-x-0 bottom-0 z-20 border-t border-rule bg-paper px-4 py-2">
+      <div className="fixed inset-x-0 bottom-[var(--index,0px)] z-20 border-t border-rule bg-paper px-4 py-2 lg:left-[var(--index-side,0px)]">
         <div className="mx-auto flex max-w-6xl flex-wrap items-center gap-4">
           <Button type="submit" weight="solid">
             {tell(M.openSheet)}

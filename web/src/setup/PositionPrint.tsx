@@ -8,7 +8,6 @@ import {
 } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import { COMMON } from '@fulcrant/core/messages';
-import type { CSSProperties } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 import { Shapes } from '../figures/DrawingView.tsx';
 import { Fault } from '../ui/controls.tsx';
@@ -80,10 +79,12 @@ export function PositionPrint({
   const places = placesOf(shown);
   const drawn = fields.filter((f) => places[f.name]);
   const beside = fields.filter((f) => !places[f.name]);
-  const box = (f: Field) => (
+  const balloons = balloonsOf(drawn.map((f) => places[f.name]));
+  const box = (f: Field, mark?: number) => (
     <SizeBox
       key={f.name}
       field={f}
+      mark={mark}
       free={free.has(f.name)}
       value={values[formName(f.name)] ?? ''}
       from={from[f.name]}
@@ -94,52 +95,77 @@ export function PositionPrint({
     />
   );
   return (
-    <figure className="m-0" aria-label={say(M.printPosition)}>
+    <figure
+      className={`m-0 grid gap-x-8 gap-y-3 ${drawn.length > 0 ? 'md:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)]' : ''}`}
+      aria-label={say(M.printPosition)}
+    >
+      <div
+        className={`grid content-start gap-3 sm:grid-cols-2 ${drawn.length > 0 ? 'md:grid-cols-1' : 'lg:grid-cols-4'}`}
+      >
+        {drawn.map((f, i) => box(f, i + 1))}
+        {beside.map((f) => box(f))}
+      </div>
       {drawn.length > 0 && (
-        <>
-          <div
-            className="grid gap-x-4 gap-y-3 sm:grid-cols-2 md:[grid-template-columns:repeat(var(--boxes),minmax(0,1fr))]"
-            style={{ '--boxes': drawn.length } as CSSProperties}
-          >
-            {drawn.map(box)}
-          </div>
-          <svg viewBox="0 0 1000 216" className="hidden w-full md:block" aria-hidden="true">
-            <path d="M10 110 H990" stroke="var(--muted)" strokeDasharray="16 5 4 5" fill="none" />
-            <path d="M30 86 H970 V134 H30 Z" fill="var(--paper)" stroke="var(--ink)" strokeWidth="2" />
-            <Shapes shapes={shown.flatMap((p) => p.shapes)} />
-            {drawn.map((f, i) => {
-              const place = places[f.name];
-              const empty = (values[formName(f.name)] ?? '').trim() === '';
-              const from = ((i + 0.5) / drawn.length) * 1000;
-              return (
-                <g
-                  key={f.name}
-                  fill="none"
-                  stroke={empty ? 'var(--brass)' : 'var(--muted)'}
-                  strokeWidth={empty ? 2.2 : 1.4}
+        <svg
+          viewBox="0 -26 1000 242"
+          className="sticky top-4 hidden w-full self-start md:block"
+          aria-hidden="true"
+        >
+          <path d="M10 110 H990" stroke="var(--muted)" strokeDasharray="16 5 4 5" fill="none" />
+          <path d="M30 86 H970 V134 H30 Z" fill="var(--paper)" stroke="var(--ink)" strokeWidth="2" />
+          <Shapes shapes={shown.flatMap((p) => p.shapes)} />
+          {drawn.map((f, i) => {
+            const place = places[f.name];
+            const empty = (values[formName(f.name)] ?? '').trim() === '';
+            const ink = empty ? 'var(--brass)' : 'var(--muted)';
+            return (
+              <g key={f.name} fill="none" stroke={ink} strokeWidth={empty ? 2.2 : 1.4}>
+                <path d={place?.line} />
+                <path
+                  d={`M${balloons[i]} 14 L${place?.at[0]} 24 V${place?.at[1]}`}
+                  strokeWidth="1.2"
+                  strokeDasharray="3 3"
+                />
+                <circle cx={balloons[i]} cy="-4" r="18" fill="var(--paper)" />
+                <text
+                  x={balloons[i]}
+                  y="4"
+                  textAnchor="middle"
+                  className="figures"
+                  fontSize="24"
+                  fontWeight="600"
+                  fill={empty ? 'var(--brass)' : 'var(--ink)'}
+                  stroke="none"
                 >
-                  <path d={place?.line} />
-                  {/* Thin as a leader: from its box above down to where it is measured. */}
-                  <path
-                    d={`M${from} 0 V10 L${place?.at[0]} 22 V${place?.at[1]}`}
-                    strokeWidth="1"
-                    strokeDasharray="3 3"
-                  />
-                </g>
-              );
-            })}
-          </svg>
-        </>
-      )}
-      {beside.length > 0 && (
-        <div className="grid gap-x-6 gap-y-3 pt-3 sm:grid-cols-2 lg:grid-cols-4">{beside.map(box)}</div>
+                  {i + 1}
+                </text>
+              </g>
+            );
+          })}
+        </svg>
       )}
     </figure>
   );
 }
 
+/** Balloons stand so far apart, in the drawing's own unit. */
+const APART = 44;
+
+/** Where the balloon of each place stands along the top: over what it measures, moved aside where two would cover each other. */
+function balloonsOf(places: ReadonlyArray<MeasuredPlace | undefined>): number[] {
+  const order = places.map((p, i) => ({ i, x: p?.at[0] ?? 0 })).sort((a, b) => a.x - b.x);
+  const at: number[] = places.map(() => 0);
+  let from = 24;
+  for (const { i, x } of order) {
+    at[i] = Math.min(Math.max(x, from), 976);
+    from = (at[i] ?? 0) + APART;
+  }
+  return at;
+}
+
 function SizeBox({
   field,
+  mark,
   free,
   value,
   from,
@@ -149,6 +175,8 @@ function SizeBox({
   onChoose,
 }: {
   field: Field;
+  /** Its balloon on the print. */
+  mark: number | undefined;
   free: boolean;
   value: string;
   from: Origin | undefined;
@@ -169,7 +197,15 @@ function SizeBox({
   };
   return (
     <div className="min-w-0 bg-paper/90">
-      <span className="block text-sm leading-tight">
+      <span className="block text-[0.95rem] leading-tight">
+        {mark !== undefined && (
+          <span
+            aria-hidden="true"
+            className="figures mr-1.5 inline-grid size-5 place-items-center rounded-full border border-current text-xs font-semibold max-md:hidden"
+          >
+            {mark}
+          </span>
+        )}
         <label htmlFor={id}>
           <Words of={field.label} />
         </label>
@@ -199,7 +235,7 @@ function SizeBox({
         />
       )}
       {said && (
-        <span id={`${id}-from`} className="block text-xs leading-tight text-brass">
+        <span id={`${id}-from`} className="block text-[0.8125rem] leading-tight text-brass">
           <Words of={said} />
         </span>
       )}

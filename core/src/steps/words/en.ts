@@ -2,6 +2,7 @@
 export const en = {
   torqueTenTimesUsual: '{torque} is about ten times off for {what}: {low} to {high} is usual.',
   torqueMissing: 'The torque of {textKey} is missing.',
+  passInOrder: '{pass}: {one, select, bolt {bolts} screw {screws} nut {nuts} other {}} {order}',
   passOne: '{pass}: {one, select, bolt {bolt} screw {screw} nut {nut} other {}} {bolt}',
   allAnswered: 'All answered.',
   allSTightAlready: 'All are tight already.',

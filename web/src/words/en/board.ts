@@ -2,7 +2,7 @@
 export const en = {
   addGauges: 'Add the gauges',
   addPeople: 'Add the people',
-  carryOnDriveUp: 'Carry on a drive-up',
+  carryOnOpenJob: 'Carry on an open job',
   firstStepsOfSite: 'First steps of this site',
   fiveThingsToTry: 'Five things to try',
   importMachines: 'Add or import the machines',

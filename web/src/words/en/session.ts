@@ -10,8 +10,7 @@ export const en = {
     "{count} entries wait on this device. Each person''s are sent when they sign in.",
   firstTimeForgotPasswordUse: 'First time, or forgot password: use a code',
   iHavePassword: 'I have a password',
-  jobSheetsFittingSealsPacking:
-    'Job sheets for fitting seals, packing and bearings: the order of work, the arithmetic and the record.',
+  jobSheetsFittingSealsPacking: 'Job sheets for seals, packing and bearings.',
   leadHandGivesOutGood: 'A lead hand gives out the code. It works once.',
   noConnectionServerEntriesAlready: 'No connection to the server. Entries already made stay on this device.',
   noConnectionServerWhatYou: 'No connection to the server. What you typed stays here.',
