@@ -10,9 +10,9 @@ import {
 import { lockFigure } from '@fulcrant/core/figures';
 import type { CalculatorResult } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
-import { COMMON, textKey } from '@fulcrant/core/messages';
+import { textKey } from '@fulcrant/core/messages';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { Corner } from '../entry/Corner.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';
 import { Beam } from '../ui/Beam.tsx';
@@ -20,9 +20,13 @@ import { Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
 import { Working } from '../ui/Working.tsx';
+import { CalculatorList } from './CalculatorList.tsx';
 import { labelOf, START } from './fields.ts';
 import { M } from './messages.ts';
 import { type FlatSchema, isLines, type Property, readInput } from './read-input.ts';
+
+/** What the address calls the calculator by. */
+const WHICH = 'sum';
 
 const FaceLoad = lazy(() => import('./FaceLoad.tsx'));
 
@@ -31,8 +35,19 @@ export function BenchPage() {
   const { unit } = useSettings();
   const say = useSay();
   const listing = useMemo(listCalculators, []);
-  const [id, setId] = useState('bearing.drive-up-target');
-  const [typed, setTyped] = useState(START);
+  // Which it is, and what is typed, stand in the address: a result is kept or handed on as a link.
+  const [asked, setAsked] = useSearchParams();
+  const id = CALCULATORS.find((c) => c.id === asked.get(WHICH))?.id ?? 'bearing.drive-up-target';
+  const [typed, setTyped] = useState(() => {
+    const told = Object.fromEntries([...asked].filter(([k]) => k !== WHICH));
+    return Object.keys(told).length === 0 ? START : { ...START, [id]: told };
+  });
+  const choose = (next: string) => setAsked({ [WHICH]: next }, { replace: true });
+  const type = (key: string, value: string) => {
+    const now = { ...(typed[id] ?? {}), [key]: value };
+    setTyped({ ...typed, [id]: now });
+    setAsked({ [WHICH]: id, ...now }, { replace: true });
+  };
   const first = useRef<HTMLHeadingElement>(null);
   const chosen = useRef(id);
   // Choosing one brings its fields into view, wherever in the list it stood.
@@ -62,29 +77,7 @@ export function BenchPage() {
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
       <main className="grid border border-rule lg:grid-cols-[300px_1fr]">
-        <nav
-          className="border-b border-rule px-4 py-4 lg:sticky lg:top-0 lg:self-start lg:border-b-0"
-          aria-label={say(COMMON.calculators)}
-        >
-          <h1 className="m-0 mb-2 text-3xl">{say(COMMON.calculators)}</h1>
-          <Link className="text-steel underline underline-offset-4" to="/">
-            {say(COMMON.shiftBoard)}
-          </Link>
-          <ul className="m-0 mt-3 list-none overflow-y-auto p-0 max-lg:max-h-72 lg:max-h-[calc(100dvh-11rem)]">
-            {CALCULATORS.map((c) => (
-              <li key={c.id} className="border-t border-faint">
-                <button
-                  type="button"
-                  aria-current={c.id === id}
-                  onClick={() => setId(c.id)}
-                  className="min-h-12 w-full py-1.5 text-left leading-snug aria-[current=true]:font-semibold aria-[current=true]:text-brass"
-                >
-                  <Words of={c.title} />
-                </button>
-              </li>
-            ))}
-          </ul>
-        </nav>
+        <CalculatorList id={id} onChoose={choose} />
         <div className="grid gap-6 border-rule px-6 py-4 md:grid-cols-2 lg:border-l">
           <div className="flex flex-col gap-3">
             <h2
@@ -104,7 +97,7 @@ export function BenchPage() {
                 optional={!schema.required?.includes(key)}
                 value={values[key] ?? ''}
                 fault={faultOf(key)?.message}
-                onValue={(v) => setTyped({ ...typed, [id]: { ...values, [key]: v } })}
+                onValue={(v) => type(key, v)}
               />
             ))}
           </div>

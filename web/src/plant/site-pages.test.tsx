@@ -1,5 +1,5 @@
 import { CALCULATORS } from '@fulcrant/core/calculators';
-import { fireEvent } from '@testing-library/react';
+import { cleanup, fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { english } from '../../../core/src/testing/english.ts';
 import { openPage } from '../testing/open.tsx';
@@ -69,6 +69,23 @@ describe('the calculators', () => {
       expect(all('main [role="alert"]').map((a) => `${c.id}: ${a.textContent}`)).toEqual([]);
       expect(document.body.textContent).not.toMatch(/NaN|undefined|[⟦⟧]/);
     }
+  });
+
+  it('are found by any words of title or chapter; which one and what is typed stand in the address', async () => {
+    const { router } = await openPage('/bench');
+    const titles = () => all('nav[aria-label="Calculators"] li button').map((b) => b.textContent);
+    expect(titles()).toHaveLength(CALCULATORS.length);
+    await fill('Find a calculator', 'bearing clearance');
+    expect(titles().length).toBeGreaterThan(0);
+    expect(titles().length).toBeLessThan(CALCULATORS.length / 3);
+    await fill('Find a calculator', 'no such thing');
+    await said(/No calculator found/);
+    await fill('Bearing bore', '120 mm');
+    await until(() => /boreMm=120/.test(router.state.location.search));
+    const kept = router.state.location;
+    cleanup();
+    await openPage(`${kept.pathname}${kept.search}`);
+    expect(labelled('Bearing bore').value).toBe('120 mm');
   });
 
   it('works out as one types, and says what is wrong beside the field', async () => {
