@@ -1,8 +1,6 @@
 import { type ComponentType, lazy } from 'react';
 import { Navigate, type RouteObject } from 'react-router';
 import { Shell, SignedIn, WentWrong } from './Shell.tsx';
-import { CodePage } from './session/CodePage.tsx';
-import { FirstVisitPage } from './session/FirstVisitPage.tsx';
 import { SignInPage } from './session/SignInPage.tsx';
 
 /** A page, and the trades it may meet: neither is fetched before somebody is signed in. */
@@ -11,6 +9,12 @@ const page = <K extends string>(name: K, load: () => Promise<Record<K, Component
     const [pages] = await Promise.all([load(), import('@fulcrant/core/every-trade')]);
     return { default: pages[name] };
   });
+
+/** Seen once by few: not on the first screen of everybody. */
+const CodePage = lazy(async () => ({ default: (await import('./session/CodePage.tsx')).CodePage }));
+const FirstVisitPage = lazy(async () => ({
+  default: (await import('./session/FirstVisitPage.tsx')).FirstVisitPage,
+}));
 
 /** Every address of the application and the page at it. */
 export const ROUTES: RouteObject[] = [
