@@ -86,12 +86,12 @@ try {
     await p.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name }).click();
   };
   await shot('gear-pump', gear);
-  await shot('gear-pump-apart', gear, 'night', atStep(/^Gears in/));
+  await shot('gear-pump-apart', gear, 'night', atStep(/^Fit gears/));
   await shot(
     'vane-pump',
     `/jobs/${of('Condensate pump 4', 'Pump')}`,
     'day',
-    atStep(/^Same shims back, side 1/),
+    atStep(/^Refit same shims, side 1/),
   );
   await shot('drive-up-day', press, 'day', async (p) => {
     await p.locator('form[data-place] input').fill('2.2 thou');
