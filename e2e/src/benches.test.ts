@@ -58,10 +58,10 @@ it('a bearing with a burr under its sleeve: looked at, measured and felt on its 
   await page.locator('[data-truth="burr"]').waitFor();
   await still(page);
   expect(await violations(page)).toEqual([]);
-  await page.getByRole('button', { name: 'Go through it once more' }).click();
+  await page.getByRole('button', { name: 'Answer once more' }).click();
   await page.getByRole('slider', { name: 'Which act' }).press('End');
   await page.getByText('A burr under the sleeve').nth(1).waitFor();
-  await page.getByRole('button', { name: 'Hide the truth' }).click();
+  await page.getByRole('button', { name: 'Hide the true values' }).click();
   // It is in the log, and nowhere among the jobs.
   await page.goto(`${plant.url}/practice/log`);
   await page.locator('[data-result]').getByText('Bearing on a sleeve').first().waitFor();
@@ -76,16 +76,16 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
   const imke = await plant.visit('Imke');
   const lead = imke.page;
   await lead.goto(`${plant.url}/practice/log`);
-  const set = lead.getByRole('form', { name: 'Set a bench' });
+  const set = lead.getByRole('form', { name: 'Set a practice job' });
   await set.getByLabel('Its number').fill('twelve');
-  await set.getByRole('button', { name: 'Set it' }).click();
+  await set.getByRole('button', { name: 'Save' }).click();
   await set.getByRole('alert').first().waitFor();
-  await set.getByRole('combobox', { name: 'Bench' }).click();
+  await set.getByRole('combobox', { name: 'Practice job' }).click();
   await lead.getByRole('option', { name: 'Seat of a seal' }).click();
   await set.getByLabel('Its number').fill('12');
-  await set.getByLabel('What is said with it').fill('before the stop');
-  await set.getByRole('button', { name: 'Set it' }).click();
-  await set.getByText('It is set.').waitFor();
+  await set.getByLabel('Note to the class').fill('before the stop');
+  await set.getByRole('button', { name: 'Save' }).click();
+  await set.getByText('Saved.').waitFor();
 
   const { page, context, complaints } = await plant.visit('Bram');
   const answers: string[] = [];
@@ -126,7 +126,7 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
     .first()
     .waitFor();
   const sign = lead.getByRole('form', { name: 'Sign a competence' });
-  await sign.getByRole('button', { name: 'Sign it' }).click();
+  await sign.getByRole('button', { name: 'Sign' }).click();
   await sign.getByRole('alert').first().waitFor();
   await sign.getByLabel('What was seen').fill('Measured a seat alone, found the taper.');
   await sign.getByRole('combobox', { name: 'Who' }).click();
@@ -134,10 +134,10 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
   await sign.getByRole('combobox', { name: 'Trade' }).click();
   await lead.getByRole('option', { name: 'Survey a machine' }).click();
   await sign.getByLabel('To be renewed by').fill('2020-01-01');
-  await sign.getByRole('button', { name: 'Sign it' }).click();
+  await sign.getByRole('button', { name: 'Sign' }).click();
   await sign.getByText('lies ahead').waitFor();
   await sign.getByLabel('To be renewed by').fill('2099-06-30');
-  await sign.getByRole('button', { name: 'Sign it' }).click();
+  await sign.getByRole('button', { name: 'Sign' }).click();
   await lead.locator('[data-competence]').getByText('found the taper').waitFor();
   await still(lead);
   expect(await violations(lead)).toEqual([]);

@@ -38,8 +38,8 @@ describe('an outage', () => {
   it('is made by hand: crew, tools, jobs, what waits for what; planned, a piece dragged and pinned, let go; what if; keyboard alone', async () => {
     const { page, context, complaints } = await plant.visit('Imke');
     await page.goto(`${plant.url}/outages`);
-    await page.getByLabel('A new outage, called').fill('Short stop');
-    await page.getByRole('button', { name: 'Begin it' }).click();
+    await page.getByLabel('Name of a new outage').fill('Short stop');
+    await page.getByRole('button', { name: 'Create' }).click();
     await page.locator('[data-outage-setup]').waitFor();
 
     // Crew: two hands with what they can do, a tool, three jobs at places the plant knows.
@@ -51,10 +51,10 @@ describe('an outage', () => {
           .click();
     };
     await skills('Imke', ['bearings', 'measuring']);
-    await page.getByRole('button', { name: 'Another hand' }).click();
+    await page.getByRole('button', { name: 'Add person' }).click();
     await page.locator('[data-hand=""]').getByLabel('Name').fill('Jorun');
     await skills('Jorun', ['bearings', 'measuring', 'seals']);
-    await page.getByRole('button', { name: 'Another tool' }).click();
+    await page.getByRole('button', { name: 'Add tool' }).click();
     const add = async (work: string, where: string, place: RegExp) => {
       await choose(page, 'The work', work);
       await page.getByLabel('Where', { exact: true }).fill(where);
@@ -69,7 +69,7 @@ describe('an outage', () => {
     await begins.fill('six');
     await page.getByText('Write the time like 06:00.').waitFor();
     await page.locator('[data-keep-outage]').click();
-    await page.getByText('One line does not read as anything yet.').waitFor();
+    await page.getByText('One line cannot be read.').waitFor();
     expect((await kept(page)).version).toBe(1);
     await begins.fill('6:00');
     await page.getByLabel('How many').fill('two');
@@ -87,7 +87,7 @@ describe('an outage', () => {
     // Planned in the worker, beside nothing; adopted.
     await page.locator('[data-plan]').click();
     await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Adopt it' }).click();
+    await page.getByRole('button', { name: 'Adopt' }).click();
     await page.locator('[data-proposal]').waitFor({ state: 'detached' });
     await page.locator('[data-piece]').first().waitFor();
     const first = await end(page);
@@ -144,7 +144,7 @@ describe('an outage', () => {
     await page.locator(`[data-piece="${task}"]`).click();
     await page.locator('[data-chosen]').waitFor();
     version = (await kept(page)).version;
-    await page.getByRole('button', { name: 'Take the pin out' }).click();
+    await page.getByRole('button', { name: 'Unlock' }).click();
     await settled(page, version);
     expect((await kept(page)).outage.pins).toEqual([]);
     // Into the past, or into the night: refused in words, nothing changed.
@@ -167,7 +167,7 @@ describe('an outage', () => {
     await page.getByRole('button', { name: 'Try it' }).click();
     await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
     version = (await kept(page)).version;
-    await page.getByRole('button', { name: 'Throw it away' }).click();
+    await page.getByRole('button', { name: 'Discard' }).click();
     expect((await kept(page)).version).toBe(version);
     expect(complaints).toEqual([]);
     await context.close();
@@ -182,7 +182,7 @@ describe('an outage', () => {
     expect(await page.locator('[data-piece][data-state="begun"]').count()).toBeGreaterThan(0);
     // The wall comes nearer than the work: said, planned anew, what is begun stays.
     await page.getByRole('tab', { name: 'What if' }).click();
-    await choose(page, 'What if', 'the wall moves');
+    await choose(page, 'What if', 'the deadline moves');
     await page.getByLabel('Hours').fill('-36');
     await page.getByRole('button', { name: 'Try it' }).click();
     await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
@@ -192,7 +192,7 @@ describe('an outage', () => {
         ' to ',
       )[0];
     const begun = await beganAt();
-    await page.getByRole('button', { name: 'Adopt it' }).click();
+    await page.getByRole('button', { name: 'Adopt' }).click();
     await page.locator('[data-proposal]').waitFor({ state: 'detached' });
     expect(begun).toBeTruthy();
     expect(await beganAt()).toBe(begun);
@@ -200,10 +200,10 @@ describe('an outage', () => {
     await page.locator('[data-threatened]').waitFor();
     await page.locator('[data-plan]').click();
     await page.locator('[data-proposal]').waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Throw it away' }).click();
+    await page.getByRole('button', { name: 'Discard' }).click();
     // Changed here, and meanwhile by somebody else: nothing is lost, and nobody is overwritten unseen.
     await page.getByRole('tab', { name: 'Window, crew, jobs' }).click();
-    await page.getByLabel('Called').fill('Autumn stop');
+    await page.getByLabel('Outage name').fill('Autumn stop');
     const { version, outage } = await kept(page);
     const id = page.url().split('/').at(-1);
     const other = await page.request.post(`${plant.url}/api/outages/${id}`, {
@@ -213,10 +213,10 @@ describe('an outage', () => {
     await page.reload();
     await page.getByRole('tab', { name: 'Window, crew, jobs' }).click();
     await page.locator('[data-theirs]').waitFor();
-    await expect.poll(() => page.getByLabel('Called').inputValue()).toBe('Autumn stop');
+    await expect.poll(() => page.getByLabel('Outage name').inputValue()).toBe('Autumn stop');
     expect(await page.locator('[data-keep-outage]').isDisabled()).toBe(true);
-    await page.getByRole('button', { name: 'Take theirs, let mine go' }).click();
-    await expect.poll(() => page.getByLabel('Called').inputValue()).toBe('Stop between campaigns, late');
+    await page.getByRole('button', { name: 'Use theirs, discard mine' }).click();
+    await expect.poll(() => page.getByLabel('Outage name').inputValue()).toBe('Stop between campaigns, late');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
     // Each hand has a list, with what is now or next large.
@@ -225,14 +225,14 @@ describe('an outage', () => {
     await page.locator('[data-now]').waitFor();
     await page.getByRole('tab', { name: 'Kit' }).click();
     await page.locator('[data-kit]').waitFor();
-    const tick = page.getByRole('button', { name: /^Laid out/ }).first();
+    const tick = page.getByRole('button', { name: /^Ready/ }).first();
     await tick.click();
-    await page.getByText('laid out by Imke').waitFor();
+    await page.getByText('ready, by Imke').waitFor();
     await page.reload();
     await page.getByRole('tab', { name: 'Kit' }).click();
     expect(
       await page
-        .getByRole('button', { name: /^Laid out/ })
+        .getByRole('button', { name: /^Ready/ })
         .first()
         .getAttribute('aria-pressed'),
     ).toBe('true');
@@ -248,7 +248,7 @@ describe('an outage', () => {
       await page.goto(`${plant.url}/outages`);
       await page.getByText('Stop between campaigns').click();
       await page.locator('[data-piece]').first().waitFor();
-      for (const part of ['Will it be done?', 'What if', 'Who does what', 'Kit', 'Window, crew, jobs']) {
+      for (const part of ['In time?', 'What if', 'Who does what', 'Kit', 'Window, crew, jobs']) {
         await page.getByRole('tab', { name: part }).click();
         await still(page);
         const rule = theme === 'night' ? 'color-contrast' : undefined;

@@ -21,16 +21,16 @@ afterAll(() => plant?.close());
 /** Who leads sets a second factor: from then on a code is asked beside the password, until it is taken off. */
 async function secondFactor(page: Page, url: string, name: string, password: string): Promise<void> {
   await page.goto(`${url}/account`);
-  await page.getByRole('button', { name: 'Set it up' }).click();
+  await page.getByRole('button', { name: 'Set up' }).click();
   const secret = ((await page.locator('figcaption code').textContent()) ?? '').replaceAll(' ', '');
-  await page.getByLabel('The six digits it shows now').fill('12 34');
+  await page.getByLabel('Six digits it shows now').fill('12 34');
   await page.getByLabel('My password').fill(password);
-  await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+  await page.getByRole('button', { name: 'Switch it on' }).click();
   await page.getByText('That is not what an authenticator shows').waitFor();
   expect(await page.getByLabel('My password').inputValue()).toBe(password);
   // This one and the next: should half a minute end between a code and its being looked at, both are still within the window.
   const at = (steps: number) => generate({ secret, epoch: Math.floor(Date.now() / 1000) + 30 * steps });
-  await page.getByLabel('The six digits it shows now').fill(await at(0));
+  await page.getByLabel('Six digits it shows now').fill(await at(0));
   await page.keyboard.press('Enter');
   await page.getByText('On: a code is asked').waitFor();
   await page.goto(`${url}/sign-in`);
@@ -43,8 +43,8 @@ async function secondFactor(page: Page, url: string, name: string, password: str
   await page.getByRole('heading', { name: 'Shift board' }).waitFor();
   await page.goto(`${url}/account`);
   await page.getByLabel('My password').fill(password);
-  await page.getByRole('button', { name: 'Take it off' }).click();
-  await page.getByText('The password alone lets you in again.').waitFor();
+  await page.getByRole('button', { name: 'Switch it off' }).click();
+  await page.getByText('The second factor is off.').waitFor();
 }
 
 it('an empty plant, from its first visitor to the first sheet signed by a second person', async () => {
@@ -76,15 +76,15 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.getByRole('heading', { name: 'Site settings' }).waitFor();
     expect(await page.locator('[data-demo]').count()).toBe(0);
     await page.getByLabel(/^Packing in the store/).fill('8 mm  10 mm');
-    await page.getByRole('button', { name: 'So it holds from now on' }).click();
-    await page.getByText('It holds.').waitFor();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Saved.').waitFor();
 
     // A second person, let in by a code.
     await page.getByRole('link', { name: 'People' }).click();
-    await page.getByLabel('Somebody new, by name').fill('Tore');
+    await page.getByLabel('Add a person: name').fill('Tore');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     const told = (await page.locator('[data-code]').textContent()) ?? '';
-    await page.getByRole('button', { name: 'It is handed over' }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
     await page.locator('[data-person="Tore"]').getByText('has not chosen a password').waitFor();
     const tore = await (await empty.device()).newPage();
     await tore.goto(`${empty.url}/sign-in`);
@@ -101,8 +101,8 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await tore.getByRole('button', { name: 'New position' }).click();
     await tore.getByLabel(/^Machine/).fill('Stone trap 1');
     await tore.getByLabel(/^Position on it/).fill('Drive end');
-    await tore.getByRole('button', { name: 'Into the register' }).click();
-    await tore.getByText('Nothing was done here yet.').waitFor();
+    await tore.getByRole('button', { name: 'Add' }).click();
+    await tore.getByText('No jobs here yet.').waitFor();
     const made = await tore.request.post(`${empty.url}/api/instruments`, {
       data: {
         name: 'Slot gauge',
@@ -146,7 +146,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
 it('two fittings and a residual that grew: found beside left, laid over each other, and put down to a cause', async () => {
   const { page, context, complaints } = await plant.visit('Bram');
   await page.goto(`${plant.url}/register`);
-  await page.getByLabel('Find a machine, a position or a label').fill('cooling fan 3 drive');
+  await page.getByLabel('Find a machine, position or label').fill('cooling fan 3 drive');
   await page
     .getByRole('listitem')
     .filter({ hasText: 'Cooling fan 3' })
@@ -156,15 +156,15 @@ it('two fittings and a residual that grew: found beside left, laid over each oth
   const strip = page.getByRole('img', { name: /^Residual clearance:/ });
   expect(await strip.getAttribute('aria-label')).toMatch(/0\.087 mm as found on \d{4}-\d\d-\d\d/);
   const sides = page.getByRole('region', { name: 'Two jobs side by side' });
-  await sides.getByLabel('The earlier job').click();
+  await sides.getByLabel('Earlier job').click();
   await page.getByRole('option').last().click();
-  await sides.getByLabel('The later job').click();
+  await sides.getByLabel('Later job').click();
   await page.getByRole('option', { name: /Dismounting sheet/ }).click();
   await sides.getByRole('row', { name: /Residual clearance .* \+0\.04/ }).waitFor();
   await still(page);
   expect(await violations(page)).toEqual([]);
 
-  await page.getByRole('button', { name: 'Look at what came out' }).click();
+  await page.getByRole('button', { name: 'Failure report' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('radio', { name: 'fretting, shaft to sleeve' }).click();
   await dialog.getByRole('radio', { name: 'bright steel' }).click();
@@ -172,7 +172,7 @@ it('two fittings and a residual that grew: found beside left, laid over each oth
   await still(page);
   expect(await violations(page)).toEqual([]);
   await dialog.getByLabel('In your own words').fill('red dust again');
-  await dialog.getByRole('button', { name: 'Keep it with the position' }).click();
+  await dialog.getByRole('button', { name: 'Save with the position' }).click();
   await page.getByText('“red dust again”').waitFor();
   expect(complaints).toEqual([]);
   await context.close();

@@ -46,12 +46,12 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
     await page.keyboard.press('Space');
     await expect.poll(async () => (await now()).indexOf(wanted)).toBe(place);
   }
-  await page.getByRole('button', { name: 'That is it' }).click();
+  await page.getByRole('button', { name: 'Check answer' }).click();
   await page.locator('[data-told="true"]').waitFor();
   await page.keyboard.press('Enter');
   await expect.poll(async () => (await drillNow()).id).not.toBe(order.id);
 
-  await page.getByRole('button', { name: 'Another deck' }).click();
+  await page.getByRole('button', { name: 'Other questions' }).click();
   await page.locator('[data-deck="gauge"]').click();
   const gauge = await drillNow();
   if (gauge.form !== 'number') throw new Error(gauge.id);
@@ -62,7 +62,7 @@ it('drills: an order put right by keyboard, a gauge misread comes again, a word 
   await page.getByLabel(/^It reads/).fill(`${gauge.right + 3 * gauge.within}`);
   await page.keyboard.press('Enter');
   await page.locator('[data-told="false"]').waitFor();
-  await page.getByText('It comes again today.').waitFor();
+  await page.getByText('This question comes again today.').waitFor();
   await page.keyboard.press('Enter');
   await expect.poll(async () => (await drillNow()).id).not.toBe(gauge.id);
   const next = await drillNow();

@@ -67,7 +67,7 @@ function NextAct({ line: l, wants }: { line: Line; wants: Wants | null }) {
     );
   return (
     <span className="min-w-0 leading-snug">
-      {lead(`${say(present?.title ?? say(M.done))}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
+      {lead(`${say(present?.title ?? say(COMMON.done))}.`, wants === 'overdue' ? 'text-stop' : 'text-brass')}
       {l.dueAt && (
         <span className={wants === 'overdue' ? 'font-medium text-stop' : ''}>
           {wants === 'overdue' ? say(M.due) : say(COMMON.due)} {format(new Date(l.dueAt), 'd MMM HH:mm')}.{' '}

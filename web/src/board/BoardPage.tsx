@@ -201,7 +201,7 @@ function Found({ typed, open, now }: { typed: string; open: Line[]; now: number 
         <p className="py-2 text-muted">{say(COMMON.firstShownTypeMore({ count: lines.length }))}</p>
       )}
       <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(COMMON.positions)}</h2>
-      <ul className="m-0 list-none p-0" aria-label={say(M.positionsFound)}>
+      <ul className="m-0 list-none p-0" aria-label={say(COMMON.positionsFound)}>
         {positions.map((p) => (
           <li key={p.id} className="flex flex-wrap items-center gap-x-4 border-b border-faint">
             <span className="min-w-0 flex-1 py-2">

@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useInstruments, usePositions } from '../data/job.ts';
@@ -104,7 +105,7 @@ function List({ title, steps, onGo }: { title: Text; steps: Step[]; onGo?: (id: 
               </svg>
               <span className={s.done ? 'text-muted' : ''}>
                 <Words of={s.what} />
-                {s.done && <span className="sr-only">, {say(M.done)}</span>}
+                {s.done && <span className="sr-only">, {say(COMMON.done)}</span>}
               </span>
             </Link>
           </li>

@@ -52,7 +52,7 @@ export function Bindings({
     <Part title={say(M.whatWaitsWhat({ count: bindings.filter((b) => !b.off).length }))}>
       <ul
         className="m-0 max-h-72 list-none overflow-y-auto p-0 [fieldset:disabled_&]:max-h-none [fieldset:disabled_&]:overflow-visible"
-        aria-label={say(M.bindings)}
+        aria-label={say(COMMON.links)}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
         tabIndex={0}
       >
@@ -68,7 +68,7 @@ export function Bindings({
               </span>
             </span>
             <Button weight="bare" onClick={() => strike(i)}>
-              {b.off ? say(M.bindAgain) : say(M.strikeOut)}
+              {b.off ? say(COMMON.addLink) : say(M.strikeOut)}
             </Button>
           </li>
         ))}
@@ -90,7 +90,7 @@ export function Bindings({
       <div className="mt-1 grid items-end gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto]">
         <Choice label={say(M.first)} value={before} options={options} onChange={setBefore} />
         <Choice label={say(M.thenText)} value={after} options={options} onChange={setAfter} />
-        <Button onClick={add}>{say(M.bind)}</Button>
+        <Button onClick={add}>{say(COMMON.addLink)}</Button>
       </div>
       {fault && (
         <Fault>

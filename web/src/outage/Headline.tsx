@@ -36,7 +36,7 @@ export function Headline({
   const tell = useSay();
   const deadline = (
     <>
-      {tell(M.deadline)} <span className="figures">{say(wall)}</span>
+      {tell(COMMON.deadline)} <span className="figures">{say(wall)}</span>
     </>
   );
   if (stuck) return <p className="m-0 text-lg font-semibold text-stop">{tell(M.planCannotWorkedOut)}</p>;

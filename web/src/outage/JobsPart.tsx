@@ -114,7 +114,7 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
         <TextField label={say(M.where)} value={typed} onText={setTyped} placeholder={say(M.machinePlace)} />
       </div>
       {typed.trim() !== '' && (
-        <ul className="m-0 max-h-40 list-none overflow-y-auto p-0" aria-label={say(M.placesFound)}>
+        <ul className="m-0 max-h-40 list-none overflow-y-auto p-0" aria-label={say(COMMON.positionsFound)}>
           {found.slice(0, 12).map((p) => (
             <li key={p.id}>
               <button

@@ -41,7 +41,7 @@ export function OutagePage() {
             <Words of={saidBy(known.error)} />
           </Fault>
         ) : (
-          <p className="text-muted">{say(M.fetching)}</p>
+          <p className="text-muted">{say(COMMON.loading)}</p>
         )}
       </Page>
     );

@@ -1,3 +1,4 @@
+import { COMMON } from '@fulcrant/core/messages';
 import type { Outage } from '@fulcrant/core/outage';
 import { type RefObject, useRef, useState } from 'react';
 import type { Faults } from '../data/asked.ts';
@@ -104,7 +105,7 @@ export function OutageSetup({
       {mayChange && (
         <div className="flex flex-wrap items-center gap-4 lg:col-span-2">
           <Button weight="solid" disabled={theirs} onClick={() => void keep()} data-keep-outage>
-            {say(M.keep)}
+            {say(COMMON.save)}
           </Button>
           {isChanged && <span className="text-brass">{say(M.changedHereNotKeptYet)}</span>}
           {rest.map(([path, said]) => (

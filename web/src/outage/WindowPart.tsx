@@ -20,20 +20,20 @@ export function WindowPart({ draft, set, zone, faults }: PartProps) {
     <Part title={say(M.window3)}>
       <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <TextField
-          label={say(M.called)}
+          label={say(M.outageName)}
           value={draft.name}
           fault={faults.name}
           onText={(name) => set({ name })}
         />
         <span />
         <Moment
-          label={say(M.begins)}
+          label={say(COMMON.start)}
           value={draft.startsAt}
           zone={zone}
           onMoment={(startsAt) => set({ startsAt })}
         />
         <Moment
-          label={say(M.wall2)}
+          label={say(COMMON.deadline)}
           value={draft.endsAt}
           zone={zone}
           onMoment={(endsAt) => set({ endsAt })}

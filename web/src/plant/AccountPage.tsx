@@ -71,7 +71,7 @@ export function AccountPage() {
           onText={(t) => setText({ ...text, current: t })}
         />
         <TextField
-          label={say(M.newOneTenCharactersMore)}
+          label={say(COMMON.newPasswordTen)}
           type="password"
           autoComplete="new-password"
           maxLength={200}

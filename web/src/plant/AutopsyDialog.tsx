@@ -58,9 +58,9 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
         <div>
           <div className="grid gap-x-6 gap-y-2 pb-3 sm:grid-cols-2">
             <div>
-              <span className="kicker">{say(M.whatCameOut)}</span>
+              <span className="kicker">{say(COMMON.failureReport)}</span>
               <Choice
-                label={say(M.whatCameOut)}
+                label={say(COMMON.failureReport)}
                 value={kind}
                 options={guides.map((g) => [g.id, g.part] as const)}
                 onChange={(k) => {
@@ -131,7 +131,7 @@ export function AutopsyDialog({ told, onClose }: { told: PositionTold; onClose: 
                 title={say(M.leaveOut)}
                 onClick={() => setPhotos(photos.filter((p) => p !== hash))}
               >
-                <Photo hash={hash} words={say(M.whatCameOut)} />
+                <Photo hash={hash} words={say(COMMON.failureReport)} />
               </button>
             ))}
             {photos.length < 8 && (

@@ -91,7 +91,7 @@ export function NewGaugePage() {
         </Link>
       </div>
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-4 sm:grid-cols-2">
-        {row('name', say(M.nameAsCalledHere))}
+        {row('name', say(COMMON.nameText))}
         <label className="flex flex-col">
           <span className="kicker">{say(M.kind2)}</span>
           <select
@@ -112,7 +112,7 @@ export function NewGaugePage() {
         {row('high', say(M.reads2))}
         {row('serial', say(M.serialNumberOptional))}
         <Button type="submit" weight="solid" className="self-start">
-          {say(M.intoRegister)}
+          {say(COMMON.add)}
         </Button>
       </form>
     </main>

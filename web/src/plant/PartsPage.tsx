@@ -35,7 +35,7 @@ export function PartsPage() {
         <div className="min-w-60 flex-1">
           <TextField label={say(M.findWhatStamped)} value={typed} onText={setTyped} />
         </div>
-        {may && <Button onClick={() => setWriting('new')}>{say(M.writeCard)}</Button>}
+        {may && <Button onClick={() => setWriting('new')}>{say(COMMON.addPart)}</Button>}
         {may && <Button onClick={() => setTaking(true)}>{say(M.fromFile)}</Button>}
         <a
           className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
@@ -45,7 +45,7 @@ export function PartsPage() {
         </a>
       </div>
       {cards.data?.length === 0 && <p className="text-lg">{say(M.noCardTheseWords)}</p>}
-      <ul className="m-0 list-none p-0" aria-label={say(M.cards)}>
+      <ul className="m-0 list-none p-0" aria-label={say(COMMON.parts)}>
         {cards.data?.map((c) => (
           <Card key={c.key} card={c} onChange={may ? () => setWriting(c) : null} />
         ))}
@@ -250,7 +250,7 @@ function WriteCard({ card, onClose }: { card: PartCard | null; onClose: () => vo
         )}
         <p className="m-0 text-sm text-muted">{tell(M.onlyWhatMakersSheetSays)}</p>
         <Button type="submit" weight="solid" className="self-start">
-          {tell(M.intoCards)}
+          {tell(COMMON.addPart)}
         </Button>
       </form>
     </Dialog>

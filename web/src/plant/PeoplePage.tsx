@@ -135,7 +135,7 @@ export function PeoplePage() {
           {code?.code}
         </p>
         <Button weight="solid" onClick={() => setCode(null)}>
-          {say(M.handedOver)}
+          {say(COMMON.done)}
         </Button>
       </Dialog>
       <Dialog
@@ -197,7 +197,7 @@ function AddPerson({ onAdded }: { onAdded: (added: { name: string; code: string 
         <Choice label={say(M.role2)} value={role} options={OPTIONS} onChange={setRole} />
       </div>
       <Button type="submit" weight="solid" className="mt-4">
-        {say(M.add)}
+        {say(COMMON.add)}
       </Button>
     </form>
   );

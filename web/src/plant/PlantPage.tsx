@@ -159,9 +159,9 @@ function PlantForm({
       {lead ? (
         <div className="flex items-center gap-4 sm:col-span-2">
           <Button type="submit" weight="solid">
-            {say(M.soHoldsFromNow)}
+            {say(COMMON.save)}
           </Button>
-          <span role="status">{told ? say(M.holds) : ''}</span>
+          <span role="status">{told ? say(COMMON.saved2) : ''}</span>
         </div>
       ) : (
         <p className="m-0 text-muted sm:col-span-2">{say(M.leadHandKeepsThese)}</p>

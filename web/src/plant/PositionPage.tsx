@@ -309,14 +309,14 @@ function Autopsies({ told }: { told: PositionTold }) {
   const { autopsies } = told;
   if (autopsies.length === 0 && !records(person?.role)) return null;
   return (
-    <section aria-label={say(M.whatCameOut)}>
-      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(M.whatCameOut)}</h2>
+    <section aria-label={say(COMMON.failureReport)}>
+      <h2 className="kicker m-0 border-b border-rule pb-1 pt-5">{say(COMMON.failureReport)}</h2>
       {autopsies.map((a) => (
         <Autopsy key={a.id} told={a} />
       ))}
       {records(person?.role) && (
         <Button className="mt-3" onClick={() => setOpen(true)}>
-          {say(M.lookWhatCameOut)}
+          {say(COMMON.failureReport)}
         </Button>
       )}
       {open && <AutopsyDialog told={told} onClose={() => setOpen(false)} />}
@@ -369,7 +369,7 @@ function Autopsy({ told }: { told: AutopsyTold }) {
         <div className="my-2 flex flex-wrap gap-3">
           {told.photos.map((hash) => (
             <div key={hash} className="w-44">
-              <Photo hash={hash} words={say(M.whatCameOut)} />
+              <Photo hash={hash} words={say(COMMON.failureReport)} />
             </div>
           ))}
         </div>

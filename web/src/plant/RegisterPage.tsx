@@ -75,7 +75,7 @@ export function RegisterPage() {
         <Button onClick={() => setScanning(true)} className="inline-flex items-center gap-2">
           <ScanLine aria-hidden="true" size={20} /> {say(M.scanLabel)}
         </Button>
-        {may && <Button onClick={() => setAdding(true)}>{say(M.newPosition)}</Button>}
+        {may && <Button onClick={() => setAdding(true)}>{say(COMMON.newPosition)}</Button>}
         {may && <Button onClick={() => setTaking(true)}>{say(M.fromFile)}</Button>}
       </form>
       {fault && (
@@ -210,7 +210,7 @@ function NewPosition({ onClose }: { onClose: () => void }) {
     }
   };
   return (
-    <Dialog open onClose={onClose} title={say(M.newPosition2)}>
+    <Dialog open onClose={onClose} title={say(COMMON.newPosition)}>
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
         {row('machine', say(M.machineAsCalledHere))}
         {row('position', say(M.positionDriveEndStuffingBox))}
@@ -221,7 +221,7 @@ function NewPosition({ onClose }: { onClose: () => void }) {
           </Fault>
         )}
         <Button type="submit" weight="solid" className="self-start">
-          {say(M.intoRegister)}
+          {say(COMMON.add)}
         </Button>
       </form>
     </Dialog>

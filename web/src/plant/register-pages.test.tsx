@@ -108,9 +108,9 @@ describe('parts', () => {
     }));
     await openPage('/parts', server);
     fireEvent.change(await until(() => the('main input')), { target: { value: '22220K' } });
-    await until(() => the('[aria-label="Cards"] li'));
+    await until(() => the('[aria-label="Parts"] li'));
     expect(await violations()).toEqual([]);
-    await press('Write a card');
+    await press('Add part');
     const open = await dialog();
     fireEvent.submit(await until(() => the('[role="dialog"] form')));
     await until(() => open.querySelector('[role="alert"]'));

@@ -42,7 +42,7 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
   const teaches = person?.role === 'lead' || person?.role === 'instructor';
   return (
     <Page
-      title={say(M.practiceBenches)}
+      title={say(COMMON.practiceJobs)}
       ways={
         guest
           ? [['/sign-in', say(COMMON.sign)]]
@@ -82,7 +82,7 @@ export function BenchesPage({ guest = false }: { guest?: boolean }) {
           </Named>
         </div>
       </div>
-      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label={say(M.benches)}>
+      <ul className="m-0 grid list-none gap-x-10 p-0 md:grid-cols-2" aria-label={say(COMMON.practiceJobs)}>
         {allRigs().map((r) => (
           <li key={r.id} className="border-b border-faint">
             <button

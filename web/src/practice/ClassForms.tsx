@@ -106,8 +106,8 @@ export function SetForm() {
   return (
     <AskForm
       title={say(M.setBench)}
-      does={say(M.set2)}
-      said={say(M.set3)}
+      does={say(COMMON.save)}
+      said={say(COMMON.saved2)}
       schema={setSchema}
       asked={{
         rig,

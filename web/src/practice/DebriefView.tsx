@@ -1,4 +1,5 @@
 import { type Rig, stepOf, whyOf } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { type Attempt, type Debrief, PART_IDS, PARTS, WORTH } from '@fulcrant/practice';
 import { useSay, Words } from '../ui/settings.tsx';
 import { Why } from '../ui/Why.tsx';
@@ -90,8 +91,8 @@ export function DebriefView({ rig, debrief, attempt }: { rig: Rig; debrief: Debr
           <TruthFigure beside={debrief.beside} title={title} />
         </section>
       )}
-      <section aria-label={say(M.pointPoint)} className="pt-6">
-        <h2 className="kicker m-0 border-b border-rule pb-1">{say(M.pointPoint)}</h2>
+      <section aria-label={say(COMMON.details)} className="pt-6">
+        <h2 className="kicker m-0 border-b border-rule pb-1">{say(COMMON.details)}</h2>
         <ul className="m-0 grid list-none gap-x-10 p-0 lg:grid-cols-2">
           {debrief.points.map((p, i) => (
             <li

@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { DECKS, type DeckId, type Drill, decksTold, type Kept, nextOf, putBy } from '@fulcrant/practice';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
@@ -57,7 +58,7 @@ export function DrillsPage() {
     }
   };
   return (
-    <Page title={say(M.practiceDrills)} ways={[['/practice', say(M.benches)]]} corner={<Corner />}>
+    <Page title={say(M.practiceDrills)} ways={[['/practice', say(COMMON.practiceJobs)]]} corner={<Corner />}>
       <p className="m-0 pb-3 font-medium text-brass" data-practice>
         {say(M.practiceNothingHereRecordNothing2)}
       </p>

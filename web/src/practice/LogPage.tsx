@@ -36,7 +36,7 @@ export function LogPage() {
     <Page
       title={teaches ? say(M.practiceClassLog) : say(M.practiceMyLog)}
       ways={[
-        ['/practice', say(M.benches)],
+        ['/practice', say(COMMON.practiceJobs)],
         ['/practice/drills', say(M.drills)],
       ]}
       corner={<Corner />}
@@ -73,7 +73,7 @@ export function LogPage() {
           </div>
         )}
         <Button weight="bare" className="no-print" onClick={() => window.print()}>
-          {say(M.print)}
+          {say(COMMON.print)}
         </Button>
       </div>
       <h3 className="kicker m-0 pt-3">{say(M.competences)}</h3>
@@ -91,7 +91,7 @@ export function LogPage() {
           </li>
         ))}
       </ul>
-      <h3 className="kicker m-0 pt-4">{say(M.benches2)}</h3>
+      <h3 className="kicker m-0 pt-4">{say(COMMON.practiceJobs)}</h3>
       {results.length === 0 && <p className="m-0 text-muted">{say(M.nothingHandedYet)}</p>}
       {results.length > 0 && (
         <table className="w-full border-collapse text-left">

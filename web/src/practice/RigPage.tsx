@@ -50,7 +50,7 @@ export function RigPage() {
   );
   if (!which)
     return (
-      <Page title={say(COMMON.practice)} ways={[['/practice', say(M.benches)]]}>
+      <Page title={say(COMMON.practice)} ways={[['/practice', say(COMMON.practiceJobs)]]}>
         <p>{say(COMMON.thereNoSuchBench)}</p>
       </Page>
     );
@@ -110,7 +110,7 @@ function AtBench({ which, person, guest }: { which: Which; person: Person; guest
     return (
       <Page
         title={say(M.debrief({ name: which.rig.name }))}
-        ways={guest ? [['/sign-in', say(COMMON.sign)]] : [['/practice', say(M.benches)]]}
+        ways={guest ? [['/sign-in', say(COMMON.sign)]] : [['/practice', say(COMMON.practiceJobs)]]}
         wide
       >
         {fault && (

@@ -22,7 +22,7 @@ export function CodePage() {
         { name: 'code', label: say(M.code2), more: { autoCapitalize: 'characters', maxLength: 40 } },
         {
           name: 'password',
-          label: say(M.passwordYourOwnTenCharacters),
+          label: say(COMMON.newPasswordTen),
           more: { type: 'password', autoComplete: 'new-password', maxLength: 200 },
         },
       ]}

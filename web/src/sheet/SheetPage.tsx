@@ -119,7 +119,7 @@ function Ways({
         <p className="m-0 font-medium text-brass">{say(M.pdfJsonComeWhenWaiting({ unsent }))}</p>
       )}
       <button type="button" className={LINK} onClick={() => print()}>
-        <Printer aria-hidden="true" size={20} /> {say(M.print)}
+        <Printer aria-hidden="true" size={20} /> {say(COMMON.print)}
       </button>
       {mayCorrect && (
         <button type="button" className={LINK} onClick={() => setAsking(true)} data-revise>

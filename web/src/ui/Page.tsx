@@ -1,4 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
+import { COMMON } from '@fulcrant/core/messages';
 import { type ReactNode, useEffect } from 'react';
 import { Link } from 'react-router';
 import { M } from './messages.ts';
@@ -27,7 +28,7 @@ export function Page({
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 border-b border-rule px-4 py-2 md:px-6">
           <h1 className="m-0 text-3xl">{title}</h1>
-          <nav aria-label={say(M.ways)} className="flex flex-wrap gap-x-6 no-print">
+          <nav aria-label={say(COMMON.links)} className="flex flex-wrap gap-x-6 no-print">
             {(ways ?? []).map(([to, words]) => (
               <Link
                 key={to}

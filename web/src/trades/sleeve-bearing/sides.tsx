@@ -133,7 +133,9 @@ export function DriveUpSide({ values: v }: { values: DriveUpStepValues }) {
             </div>
           )}
           <details className="border-t border-faint pt-1">
-            <summary className="kicker flex min-h-12 cursor-pointer items-center">{say(M.details)}</summary>
+            <summary className="kicker flex min-h-12 cursor-pointer items-center">
+              {say(COMMON.details)}
+            </summary>
             <p className="m-0 text-[0.95rem] leading-snug">
               {say(M.stillTurn)} <span className="figures">{v.eighthsToAim.toFixed(1)}</span> {say(M.eighths)}{' '}
               <span className="figures text-muted">± {(v.eighthsToAimExpanded ?? 0).toFixed(1)}</span>

@@ -15,7 +15,6 @@ export const en = {
   noConnectionServerEntriesAlready: 'No connection to the server. Entries already made stay on this device.',
   noConnectionServerWhatYou: 'No connection to the server. What you typed stays here.',
   password: 'Password',
-  passwordYourOwnTenCharacters: 'New password, 10 characters',
   plantNothingYet: 'Set up this site',
   sSignHasRunOut: "{name}''s sign-in has run out. Sign in again to send the waiting entries.",
   sign: 'Sign in with it',

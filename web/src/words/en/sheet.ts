@@ -11,7 +11,6 @@ export const en = {
   part: 'Part',
   pdf: 'PDF',
   pdfJsonComeWhenWaiting: 'PDF and JSON come when the {unsent} waiting entries are sent.',
-  print: 'Print',
   revision: ' · revision {revision}',
   revisionSigned: 'Revision {revision}, signed by {name}',
   sheet: 'This sheet',

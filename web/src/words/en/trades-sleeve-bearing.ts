@@ -53,7 +53,6 @@ export const en = {
   shareTrialsDrawn: 'Share of the trials',
   soFar: 'So far',
   turnNow: 'Turn now',
-  details: 'Details',
   startBack: 'Start back by',
   startNut: 'Start {startPressure} on this nut{abortPressure}.',
   stillGo: 'Still to go',

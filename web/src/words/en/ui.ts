@@ -38,7 +38,6 @@ export const en = {
   storeReadingGoNextPlace: 'store the reading, go to the next place',
   tab: 'Tab',
   takeWhatPairedGaugeShows: 'take the value of the paired gauge (field empty)',
-  ways: 'Links',
   whereDoubtComesFrom: 'Sources of the uncertainty',
   why: 'Why? {title}',
   why2: 'Why?',
