@@ -77,12 +77,12 @@ it('who teaches sets a bench and signs; the hand works it, its truth stays with 
   const lead = imke.page;
   await lead.goto(`${plant.url}/practice/log`);
   const set = lead.getByRole('form', { name: 'Set a practice job' });
-  await set.getByLabel('Its number').fill('twelve');
+  await set.getByLabel('Job number').fill('twelve');
   await set.getByRole('button', { name: 'Save' }).click();
   await set.getByRole('alert').first().waitFor();
   await set.getByRole('combobox', { name: 'Practice job' }).click();
   await lead.getByRole('option', { name: 'Seat of a seal' }).click();
-  await set.getByLabel('Its number').fill('12');
+  await set.getByLabel('Job number').fill('12');
   await set.getByLabel('Note to the class').fill('before the stop');
   await set.getByRole('button', { name: 'Save' }).click();
   await set.getByText('Saved.').waitFor();

@@ -63,7 +63,7 @@ describe('an outage', () => {
     await add('Fit a bearing', 'fan 3 drive', /^Add Cooling fan 3, Drive end/);
     await add('Fit a bearing', 'fan 3 out', /^Add Cooling fan 3, Outboard/);
     await add('Fit a seal', 'condensate 1', /^Add Condensate pump 1/);
-    await page.getByRole('button', { name: /^Propose them/ }).click();
+    await page.getByRole('button', { name: /^Suggest links/ }).click();
     // A time that is none stays as typed, with what is wrong beside it; nothing is kept before it is mended.
     const begins = page.locator('[data-shift="Early"]').getByLabel('From');
     await begins.fill('six');
@@ -81,7 +81,7 @@ describe('an outage', () => {
     expect(await page.locator('[data-job-of]').count()).toBe(3);
     await expect.poll(() => begins.inputValue()).toBe('06:00');
     await page.locator('[data-keep-outage]').click();
-    await page.getByText('Changed here and not kept yet').waitFor({ state: 'detached' });
+    await page.getByText('Changed here, not saved').waitFor({ state: 'detached' });
     expect((await kept(page)).version).toBe(2);
 
     // Planned in the worker, beside nothing; adopted.
@@ -140,7 +140,7 @@ describe('an outage', () => {
     }
     told();
     await page.unroute(/\/api\/outages\/[0-9a-f-]{36}$/);
-    expect(await page.getByText('Somebody else has changed').count()).toBe(0);
+    expect(await page.getByText('changed this outage at the same time').count()).toBe(0);
     await page.locator(`[data-piece="${task}"]`).click();
     await page.locator('[data-chosen]').waitFor();
     version = (await kept(page)).version;
@@ -151,7 +151,7 @@ describe('an outage', () => {
     version = (await kept(page)).version;
     await page.locator('button[data-piece$=":fit"]').focus();
     await page.keyboard.press('ArrowUp');
-    await page.getByText('Imke is not down for seals.').waitFor();
+    await page.getByText('Imke is not listed for seals.').waitFor();
     expect((await kept(page)).version).toBe(version);
 
     // How sure it is, and what if.

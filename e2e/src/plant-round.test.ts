@@ -75,7 +75,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.getByRole('button', { name: 'Set up site' }).click();
     await page.getByRole('heading', { name: 'Site settings' }).waitFor();
     expect(await page.locator('[data-demo]').count()).toBe(0);
-    await page.getByLabel(/^Packing in the store/).fill('8 mm  10 mm');
+    await page.getByLabel(/^Packing sizes in stock/).fill('8 mm  10 mm');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Saved.').waitFor();
 
@@ -85,7 +85,7 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     const told = (await page.locator('[data-code]').textContent()) ?? '';
     await page.getByRole('button', { name: 'Done' }).click();
-    await page.locator('[data-person="Tore"]').getByText('has not chosen a password').waitFor();
+    await page.locator('[data-person="Tore"]').getByText('has no password yet').waitFor();
     const tore = await (await empty.device()).newPage();
     await tore.goto(`${empty.url}/sign-in`);
     await tore.getByRole('link', { name: /use a code$/ }).click();
@@ -100,8 +100,8 @@ it('an empty plant, from its first visitor to the first sheet signed by a second
     await tore.goto(`${empty.url}/register`);
     await tore.getByRole('button', { name: 'New position' }).click();
     await tore.getByLabel(/^Machine/).fill('Stone trap 1');
-    await tore.getByLabel(/^Position on it/).fill('Drive end');
-    await tore.getByRole('button', { name: 'Add' }).click();
+    await tore.getByLabel(/^Position:/).fill('Drive end');
+    await tore.getByRole('button', { name: 'Add', exact: true }).click();
     await tore.getByText('No jobs here yet.').waitFor();
     const made = await tore.request.post(`${empty.url}/api/instruments`, {
       data: {

@@ -75,7 +75,7 @@ export const en = {
   laidOut: 'Ready: {item}',
   laidOut2: 'ready, by {laid}',
   lateOnes: ', in {of100} of the late ones',
-  leaveOut: 'Leave out {machine}, {position}',
+  leaveOut: 'Remove {machine}, {position}',
   liesPast: 'This time is past.',
   likely: '(likely),',
   looksAnotherWayWhatLeft: 'plans the remaining tasks again; started work stays.',
