@@ -3,6 +3,7 @@ import type { Calculator } from '../judgement/entry.ts';
 import { jsonSchemaOf } from '../judgement/json-schema.ts';
 import type { CalculatorResult } from '../judgement/result.ts';
 import { check } from '../judgement/sentences.ts';
+import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import type { LengthUnit } from '../quantities/length.ts';
 import { saidBy } from '../quantities/message-error.ts';
@@ -20,20 +21,27 @@ import { REBUILD_ENTRIES } from './rebuild/entries.ts';
 import { SEAL_ENTRIES } from './seals/entries.ts';
 import { SHAFT_ENTRIES } from './shaft/entries.ts';
 
-/** What every calculator works out, as its trade gives it. */
-const ALL: readonly Calculator[] = [
-  ...SHAFT_ENTRIES,
-  ...BOX_ENTRIES,
-  ...ALIGNMENT_ENTRIES,
-  ...BEARING_ENTRIES,
-  ...BOLTING_ENTRIES,
-  ...LUBRICATION_ENTRIES,
-  ...SEAL_ENTRIES,
-  ...PACKING_ENTRIES,
-  ...REBUILD_ENTRIES,
-  ...DRIVE_ENTRIES,
-  ...PLANNING_ENTRIES,
+/** The chapters calculators stand in, and what each works out, as its trade gives it. */
+const BY_CHAPTER: ReadonlyArray<readonly [title: Text, entries: readonly Calculator[]]> = [
+  [M.shaftsAndFits, SHAFT_ENTRIES],
+  [M.stuffingBoxes, BOX_ENTRIES],
+  [M.alignment, ALIGNMENT_ENTRIES],
+  [COMMON.bearings, BEARING_ENTRIES],
+  [COMMON.bolts, BOLTING_ENTRIES],
+  [COMMON.grease, LUBRICATION_ENTRIES],
+  [COMMON.seals, SEAL_ENTRIES],
+  [COMMON.packing, PACKING_ENTRIES],
+  [M.pumpRebuild, REBUILD_ENTRIES],
+  [M.beltsAndDrives, DRIVE_ENTRIES],
+  [M.planningAndReadings, PLANNING_ENTRIES],
 ];
+
+/** The chapters of the calculators by title, each with the ids of what stands in it. */
+export const CHAPTERS: ReadonlyArray<{ title: Text; ids: readonly string[] }> = BY_CHAPTER.map(
+  ([title, entries]) => ({ title, ids: entries.map((c) => c.id) }),
+);
+
+const ALL: readonly Calculator[] = BY_CHAPTER.flatMap(([, entries]) => entries);
 
 /** What a step of the gauge is called in the inputs of a calculator, and what the repeatability of whoever reads it. */
 const REPEATS = {

@@ -18,7 +18,7 @@ export { packingTravel } from '../arithmetic/packing/travel.ts';
 export { gasketCompression, gasketStack } from '../arithmetic/rebuild/gaskets.ts';
 export { LIP_WAYS, type LipValues, type LipWay } from '../arithmetic/rebuild/lips.ts';
 export { endFloat } from '../arithmetic/rebuild/shims.ts';
-export { CALCULATORS, listCalculators, runCalculator } from '../arithmetic/registry.ts';
+export { CALCULATORS, CHAPTERS, listCalculators, runCalculator } from '../arithmetic/registry.ts';
 export { facePairFigure } from '../arithmetic/seals/face-figure.ts';
 export type { FaceLoadValues } from '../arithmetic/seals/face-load.ts';
 export { glandTilt } from '../arithmetic/seals/gland-tilt.ts';

@@ -1,39 +1,20 @@
-import { CALCULATORS } from '@fulcrant/core/calculators';
-import type { Text } from '@fulcrant/core/messages';
+import { CALCULATORS, CHAPTERS } from '@fulcrant/core/calculators';
 import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { useSay, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { M } from './messages.ts';
 
-/** What the ids of a chapter begin with. */
-const CHAPTERS: ReadonlyArray<readonly [title: Text, begins: readonly string[]]> = [
-  [M.shaftsAndFits, ['shaft', 'tolerance']],
-  [M.stuffingBox, ['box']],
-  [M.alignment, ['alignment']],
-  [COMMON.bearings, ['bearing']],
-  [COMMON.bolts, ['bolting']],
-  [COMMON.grease, ['lubrication']],
-  [COMMON.seals, ['seal']],
-  [COMMON.packing, ['packing']],
-  [M.pumpRebuild, ['rebuild']],
-  [M.beltsAndDrives, ['drive']],
-  [M.planningChapter, ['planning', 'metrology']],
-];
-
-const chapterOf = (id: string): string => id.split('.')[0] ?? '';
-
 /** The calculators by chapter, found by any words of their titles; the list stays while one is worked. */
 export function CalculatorList({ id, onChoose }: { id: string; onChoose: (id: string) => void }) {
   const say = useSay();
   const [typed, setTyped] = useState('');
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const chapters = CHAPTERS.map(([title, begins]) => ({
+  const chapters = CHAPTERS.map(({ title, ids }) => ({
     title,
     all: CALCULATORS.filter(
       (c) =>
-        begins.includes(chapterOf(c.id)) &&
-        words.every((w) => `${say(title)} ${say(c.title)}`.toLowerCase().includes(w)),
+        ids.includes(c.id) && words.every((w) => `${say(title)} ${say(c.title)}`.toLowerCase().includes(w)),
     ),
   })).filter((c) => c.all.length > 0);
   return (

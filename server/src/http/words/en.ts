@@ -1,10 +1,10 @@
 /** What the messages of this folder say, in ICU MessageFormat. */
 export const en = {
-  changeOverByPin: 'Sign in by PIN, on a device known.',
+  changeOverByPin: 'Sign in by PIN',
   pinNotHere: 'This person cannot sign in here by PIN. Use the password once, and set a PIN.',
-  sayPinOnceMore: 'Check the PIN again.',
+  sayPinOnceMore: 'Check the PIN again',
   setPin: 'Set your own PIN',
-  whoMayChangeOverHere: 'People who may sign in by PIN here.',
+  whoMayChangeOverHere: 'People with a PIN here',
   wrongPin: 'Wrong PIN.',
   handCardHasFaults: 'The repeat check has faults.',
   handCardReadingStrays: 'One of the ten is far off the others. Read all ten again.',

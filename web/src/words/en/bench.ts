@@ -1,13 +1,7 @@
 /** What the pages of bench say, in ICU MessageFormat. */
 export const en = {
-  alignment: 'Alignment',
-  beltsAndDrives: 'Belts and drives',
   findCalculator: 'Find a calculator',
   noCalculatorFound: 'No calculator found.',
-  planningChapter: 'Planning and readings',
-  pumpRebuild: 'Pump rebuild',
-  shaftsAndFits: 'Shafts and fits',
-  stuffingBox: 'Stuffing boxes',
   repeatsWithin: 'Repeats within (std dev)',
   abortPressureNMm: 'Abort pressure, N/mm²',
   adapterSleevesMeanThickness: 'Adapter sleeve’s mean thickness',
