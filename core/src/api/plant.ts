@@ -68,7 +68,7 @@ export const passwordResetSchema = object({
 }).noUnknown();
 
 /** Four to six digits: enough at a device where its person is known, where tries are counted. */
-const pin = () => string().matches(/^\d{4,6}$/, M.pinFourToSixDigits);
+const pin = () => string().matches(/^\d{4,6}$/, { message: M.pinFourToSixDigits });
 export const pinSchema = object({ pin: pin().required(M.pinFourToSixDigits) }).noUnknown();
 export const pinSignInSchema = object({
   person: string().min(1).max(40).required(),

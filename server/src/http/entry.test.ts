@@ -189,7 +189,9 @@ describe('a PIN', () => {
     // Asta and Bram have both got in at this device; Asta sets a PIN.
     const asta = kept(await tryAs('Asta', 'beet-campaign'));
     const here = kept(await tryAs('Bram', 'beet-campaign', { cookie: asta }));
-    expect((await post('/api/account/pin', { pin: '12' }, asta)).status).toBe(400);
+    const short = await post('/api/account/pin', { pin: '12' }, asta);
+    expect(short.status).toBe(400);
+    expect(await short.text()).toContain('A PIN is 4 to 6 digits.');
     expect((await post('/api/account/pin', { pin: '4711' }, asta)).status).toBe(204);
     expect((await get('/api/device/people', here)).people.map((p) => p.name)).toEqual(['Asta']);
     expect((await post('/api/session/pin', { person: 'asta', pin: '4712' }, here)).status).toBe(401);
